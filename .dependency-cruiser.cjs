@@ -1,0 +1,72 @@
+/** One-way boundaries between the rooms of src/. See docs/decisions/0001-layout.md. */
+const from = (name, path, notTo, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path },
+  to: { path: notTo },
+});
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      comment: 'The core computes; it knows nothing outside itself, packages and Node included.',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^src/core' },
+    },
+    {
+      name: 'core-tests-use-core-only',
+      severity: 'error',
+      comment: 'Core tests may use test tools, the document and the demo data, but no interface.',
+      from: { path: '^src/core.*\\.test\\.ts$' },
+      to: { path: ['^src/(ui|app|db|workers)', '^node_modules/(next|react)'] },
+    },
+    from(
+      'forces-apart',
+      '^src/core/forces/(?!index)',
+      '^src/core/(sim|score|debrief|holding)',
+      'Forces do not know who composes them.',
+    ),
+    from(
+      'document-down',
+      '^src/document',
+      ['^src/(io|db|workers|ui|app)', '^node_modules/(next|react|drizzle-orm|better-sqlite3)'],
+      'Records know only the core.',
+    ),
+    from('io-down', '^src/io', '^src/(db|workers|ui|app)', 'Importers know documents and core.'),
+    from('db-down', '^src/db', '^src/(workers|ui|app)', 'The database knows documents and core.'),
+    from('workers-down', '^src/workers', '^src/(db|ui|app)', 'Workers know documents and core.'),
+    from(
+      'ui-not-db',
+      '^src/ui',
+      '^src/(db|app)',
+      'Screens reach the database through routes only.',
+    ),
+    from(
+      'only-db-uses-sqlite',
+      '^src/(?!db)',
+      '^node_modules/(better-sqlite3|drizzle-orm)',
+      'SQL stays in db.',
+    ),
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    {
+      name: 'rooms-by-their-index',
+      severity: 'error',
+      comment: 'A room of the core is used through its index.',
+      from: { path: '^src/core/([^/]+)/' },
+      to: { path: '^src/core/([^/]+)/(?!index\\.ts$)', pathNot: '^src/core/$1/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

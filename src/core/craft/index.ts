@@ -1,0 +1,24 @@
+export type {
+  BoatSpec,
+  FenderSpec,
+  FoilSpec,
+  HullSpec,
+  NamedPoint,
+  RudderSpec,
+  ShaftSpec,
+  SteeringSpec,
+  WindageSpec,
+} from './spec';
+export { assembleFoil, liftSlope, type Foil } from './foil';
+export { massFromMatrix, massProperties, type MassProperties } from './mass';
+export { type TouchElements } from './touch-elements';
+export {
+  assembleCraft,
+  draughtAt,
+  STRIP_COUNT,
+  type Craft,
+  type RaceOnRudder,
+  type Rudder,
+  type Shaft,
+  type Strips,
+} from './assemble';

@@ -1,0 +1,83 @@
+import type { BoatSpec } from './spec';
+import type { MassProperties } from './mass';
+
+/**
+ * The places where a boat can touch: outline corners (radius 0) and fenders (discs).
+ * One entry per element; hull elements first, then fenders in the order of the spec.
+ */
+export interface TouchElements {
+  readonly count: number;
+  readonly hullCount: number;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly radius: Float64Array;
+  /** Greatest reach of any element from midships, m. */
+  readonly reach: number;
+  /** Fender law: force = gasArea·(p_abs − p_atm), see holding/fender-law.ts. */
+  readonly fenderLength: Float64Array;
+  readonly fenderPressure: Float64Array;
+  readonly loss: Float64Array;
+  readonly hullStiffness: number;
+  /** Highest natural frequency a touch can have, radians/s: sets the substeps. */
+  readonly highestFrequency: number;
+}
+
+/** Longest stretch of outline between two touch elements, m. */
+const ELEMENT_SPACING_M = 0.6;
+
+function denseOutline(points: Float64Array): number[] {
+  const out: number[] = [];
+  for (let i = 0; i < points.length; i += 2) {
+    const j = (i + 2) % points.length;
+    const ax = points[i]!;
+    const ay = points[i + 1]!;
+    const dx = points[j]! - ax;
+    const dy = points[j + 1]! - ay;
+    const pieces = Math.max(1, Math.ceil(Math.sqrt(dx * dx + dy * dy) / ELEMENT_SPACING_M - 1e-9));
+    for (let k = 0; k < pieces; k++) out.push(ax + (dx * k) / pieces, ay + (dy * k) / pieces);
+  }
+  return out;
+}
+
+export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElements {
+  const hull = denseOutline(spec.hull.deck);
+  const hullCount = hull.length / 2;
+  const count = hullCount + spec.fenders.length;
+  const elements = {
+    x: new Float64Array(count),
+    y: new Float64Array(count),
+    radius: new Float64Array(count),
+    fenderLength: new Float64Array(count),
+    fenderPressure: new Float64Array(count),
+    loss: new Float64Array(count).fill(spec.hull.touchLoss),
+  };
+  for (let i = 0; i < hullCount; i++) {
+    elements.x[i] = hull[2 * i]!;
+    elements.y[i] = hull[2 * i + 1]!;
+  }
+  spec.fenders.forEach((fender, k) => {
+    const i = hullCount + k;
+    elements.x[i] = fender.x;
+    elements.y[i] = fender.y;
+    elements.radius[i] = fender.diameter / 2;
+    elements.fenderLength[i] = fender.length;
+    elements.fenderPressure[i] = fender.pressure;
+    elements.loss[i] = fender.loss;
+  });
+  let reach = 0;
+  let lightest = Infinity;
+  for (let i = 0; i < count; i++) {
+    const r2 = elements.x[i]! * elements.x[i]! + elements.y[i]! * elements.y[i]!;
+    reach = Math.max(reach, Math.sqrt(r2) + elements.radius[i]!);
+    const massless = 1 / Math.min(mass.m11, mass.m22) + r2 / mass.m33;
+    lightest = Math.min(lightest, 1 / massless);
+  }
+  return {
+    ...elements,
+    count,
+    hullCount,
+    reach,
+    hullStiffness: spec.hull.touchStiffness,
+    highestFrequency: Math.sqrt(spec.hull.touchStiffness / lightest),
+  };
+}

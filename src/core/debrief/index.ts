@@ -1,0 +1,3 @@
+export { hullPart, type HullPart } from './hull-part';
+export { marginsOf, type LeastClearance, type Margins } from './margins';
+export { gradeTouch, severity, TouchLog, type Touch, type TouchGrade } from './touches';

@@ -1,0 +1,62 @@
+import type { Trace } from '../sim';
+import type { HullPart } from './hull-part';
+import { severity, type Touch } from './touches';
+
+/** Where a take came nearest to something other than its own berth. */
+export interface LeastClearance {
+  readonly time: number;
+  /** m; negative when hulls overlap in plan. */
+  readonly distance: number;
+  readonly name: string;
+  readonly part: HullPart;
+  /** Place on the water of that part of the hull, m. */
+  readonly x: number;
+  readonly y: number;
+}
+
+/** What a take shows at a glance. */
+export interface Margins {
+  /** Null when the place holds nothing but the berth. */
+  readonly clearance: LeastClearance | null;
+  /** The worst touch, or null for none. */
+  readonly touch: Touch | null;
+  readonly touchCount: number;
+  /** Greatest speed through the water and over ground, m/s. */
+  readonly fastest: number;
+  /** Speed over ground at the end, m/s. */
+  readonly finalSpeed: number;
+  /** Shifts of the gear into ahead or astern. */
+  readonly gearShifts: number;
+  /** Seconds with the gear in neutral. */
+  readonly neutralSeconds: number;
+}
+
+export function marginsOf(
+  trace: Trace,
+  touches: readonly Touch[],
+  clearance: LeastClearance | null,
+): Margins {
+  const { time, gear, groundSpeed, surge, sway } = trace;
+  let fastest = 0;
+  let gearShifts = 0;
+  let neutralSeconds = 0;
+  for (let i = 0; i < time.length; i++) {
+    fastest = Math.max(fastest, Math.sqrt(surge[i]! * surge[i]! + sway[i]! * sway[i]!));
+    if (i === 0) continue;
+    if (gear[i] !== gear[i - 1] && gear[i] !== 0) gearShifts += 1;
+    if (gear[i] === 0) neutralSeconds += time[i]! - time[i - 1]!;
+  }
+  const worst = touches.reduce<Touch | null>(
+    (so, touch) => (!so || severity(touch) > severity(so) ? touch : so),
+    null,
+  );
+  return {
+    clearance,
+    touch: worst,
+    touchCount: touches.length,
+    fastest,
+    finalSpeed: groundSpeed[groundSpeed.length - 1] ?? 0,
+    gearShifts,
+    neutralSeconds,
+  };
+}

@@ -1,0 +1,146 @@
+import type { SimState, Scratch, TouchWatch, World } from '../sim';
+import { hullPart, type HullPart } from './hull-part';
+
+export type TouchGrade = 'soft' | 'firm' | 'hard';
+
+/** One touch as it happened. SI. */
+export interface Touch {
+  readonly time: number;
+  /** Index and name of what was touched. */
+  readonly obstacle: number;
+  readonly name: string;
+  readonly part: HullPart;
+  /** Name of the fender that took it, or null for bare hull. */
+  readonly fender: string | null;
+  /** Approach speed normal to the face, m/s. */
+  readonly speed: number;
+  /** Energy to be taken up, ½ m_eff v², J. */
+  readonly energy: number;
+  /** Greatest normal force during it, N. */
+  readonly peakForce: number;
+  readonly grade: TouchGrade;
+}
+
+// Approach speeds that part soft from firm from hard. Judgement: 0.1–0.25 m/s is a controlled berthing
+// of small craft on fenders (order of PIANC 2002, BS 6349-4; recalled); bare hull stands half of it.
+const ON_FENDER = { firm: 0.15, hard: 0.3 };
+const ON_HULL = { firm: 0.08, hard: 0.15 };
+
+export function gradeTouch(speed: number, onFender: boolean): TouchGrade {
+  const limits = onFender ? ON_FENDER : ON_HULL;
+  return speed >= limits.hard ? 'hard' : speed >= limits.firm ? 'firm' : 'soft';
+}
+
+/** Slower than this is lying there, not touching, m/s. */
+const LEAST_APPROACH_MPS = 0.01;
+/** An element free for this long touches anew, s. */
+const FREE_FOR_S = 0.5;
+/** Touches of one thing closer together than this count as one, the hardest, s. */
+const SAME_TOUCH_S = 1;
+const MOST_TOUCHES = 200;
+
+/** Keeps the touches of a run. It can be saved before a step and restored when that step is retaken. */
+export class TouchLog implements TouchWatch {
+  private readonly records: Touch[] = [];
+  private readonly lastLoaded: Float64Array;
+  private readonly savedLoaded: Float64Array;
+  private savedRecords: Touch[] = [];
+
+  constructor(elements: number) {
+    // One more place for touches between elements.
+    this.lastLoaded = new Float64Array(elements + 1).fill(-Infinity);
+    this.savedLoaded = this.lastLoaded.slice();
+  }
+
+  /** Marks whatever is loaded now as lying there already. */
+  settle(state: SimState, s: Scratch): void {
+    for (let k = 0; k < s.touch.count; k++) this.lastLoaded[this.slot(s, k)] = state.time;
+  }
+
+  save(): void {
+    this.savedLoaded.set(this.lastLoaded);
+    if (this.savedRecords.length !== this.records.length) this.savedRecords = this.records.slice();
+  }
+
+  restore(): void {
+    this.lastLoaded.set(this.savedLoaded);
+    this.records.length = 0;
+    this.records.push(...this.savedRecords);
+  }
+
+  touches(): readonly Touch[] {
+    return this.records.slice();
+  }
+
+  private slot(s: Scratch, k: number): number {
+    const element = s.touch.element[k]!;
+    return element < 0 ? this.lastLoaded.length - 1 : element;
+  }
+
+  see(state: SimState, world: World, s: Scratch): void {
+    for (let k = 0; k < s.touch.count; k++) {
+      const slot = this.slot(s, k);
+      const approach = s.touch.approach[k]!;
+      const fresh = state.time - this.lastLoaded[slot]! > FREE_FOR_S;
+      this.lastLoaded[slot] = state.time;
+      if (fresh && approach >= LEAST_APPROACH_MPS) this.add(this.describe(state, world, s, k));
+      else this.raisePeak(state, s.touch.obstacle[k]!, s.touch.normalForce[k]!);
+    }
+  }
+
+  private describe(state: SimState, { craft, obstacles }: World, s: Scratch, k: number): Touch {
+    const { m11, m22, m33 } = craft.mass;
+    const x = s.touch.x[k]!;
+    const y = s.touch.y[k]!;
+    const nx = s.touch.nx[k]!;
+    const ny = s.touch.ny[k]!;
+    const lever = x * ny - y * nx;
+    const effective = 1 / ((nx * nx) / m11 + (ny * ny) / m22 + (lever * lever) / m33);
+    const speed = s.touch.approach[k]!;
+    const element = s.touch.element[k]!;
+    const fender = craft.spec.fenders[element - craft.touch.hullCount] ?? null;
+    const { length, beam } = craft.spec.hull;
+    return {
+      time: state.time,
+      obstacle: s.touch.obstacle[k]!,
+      name: obstacles[s.touch.obstacle[k]!]!.name,
+      part: hullPart(x, y, length, beam),
+      fender: fender?.name ?? null,
+      speed,
+      energy: 0.5 * effective * speed * speed,
+      peakForce: s.touch.normalForce[k]!,
+      grade: gradeTouch(speed, fender !== null),
+    };
+  }
+
+  private add(touch: Touch): void {
+    const last = this.records.findIndex(
+      (r) => r.obstacle === touch.obstacle && touch.time - r.time < SAME_TOUCH_S,
+    );
+    if (last >= 0) {
+      const worse = severity(touch) > severity(this.records[last]!) ? touch : this.records[last]!;
+      const peakForce = Math.max(touch.peakForce, this.records[last]!.peakForce);
+      this.records[last] = { ...worse, peakForce };
+    } else if (this.records.length < MOST_TOUCHES) {
+      this.records.push(touch);
+    }
+  }
+
+  private raisePeak(state: SimState, obstacle: number, force: number): void {
+    for (let i = this.records.length - 1; i >= 0; i--) {
+      const record = this.records[i]!;
+      if (state.time - record.time > 5) return;
+      if (record.obstacle === obstacle) {
+        if (force > record.peakForce) this.records[i] = { ...record, peakForce: force };
+        return;
+      }
+    }
+  }
+}
+
+const GRADES: readonly TouchGrade[] = ['soft', 'firm', 'hard'];
+
+/** Orders touches from the mildest to the worst: by grade, then by speed. */
+export function severity(touch: Touch): number {
+  return GRADES.indexOf(touch.grade) * 1000 + touch.speed;
+}

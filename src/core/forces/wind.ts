@@ -1,0 +1,37 @@
+import type { WindageSpec } from '../craft';
+import { power } from '../math';
+
+/** Height at which wind is given, m, and the exponent of its profile over water and sheltered land. */
+export const WIND_REFERENCE_HEIGHT_M = 10;
+export const WIND_PROFILE_EXPONENT = 0.11;
+
+/** Wind at a height as a share of wind at 10 m: (h/10)^0.11, heights held to 0.5 m and above. */
+export function windShareAt(height: number): number {
+  return power(Math.max(0.5, height) / WIND_REFERENCE_HEIGHT_M, WIND_PROFILE_EXPONENT);
+}
+
+/**
+ * Wind force on hull and top-hamper, with (a, b) the boat's velocity through the air in body axes:
+ *
+ *   X = −½ρ_a A_F C_F a V,  Y = −½ρ_a A_L C_S b V,  N = Y (x_c + k L cos γ),  cos γ = a/V
+ *
+ * The centre of pressure shifts towards the windward end (k 0.05–0.2; Isherwood 1972, Blendermann
+ * 1994; recalled, not looked up). Quadratic, so half the wind is a quarter of the force.
+ */
+export function addWind(
+  force: Float64Array,
+  windage: WindageSpec,
+  length: number,
+  airDensity: number,
+  a: number,
+  b: number,
+): void {
+  const v2 = a * a + b * b;
+  if (v2 === 0) return;
+  const v = Math.sqrt(v2);
+  const half = -0.5 * airDensity * v;
+  const side = half * windage.lateralArea * windage.sideDrag * b;
+  force[0]! += half * windage.frontalArea * windage.frontalDrag * a;
+  force[1]! += side;
+  force[2]! += side * (windage.centreX + (windage.centreShift * length * a) / v);
+}

@@ -1,0 +1,76 @@
+import type { FlatPoints } from '../math';
+
+/** Something a boat can touch, in place coordinates (x east, y north, m). */
+export interface Obstacle {
+  readonly id: string;
+  readonly name: string;
+  /** Outline of a solid, or null for a round pile. */
+  readonly outline: FlatPoints | null;
+  /** Pile: centre and radius. Solids: bounding box centre, radius 0. */
+  readonly x: number;
+  readonly y: number;
+  readonly radius: number;
+  readonly friction: number;
+  /** Stiffness of the face itself, N/m. */
+  readonly stiffness: number;
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+}
+
+export interface Surface {
+  readonly friction: number;
+  readonly stiffness: number;
+}
+
+export function solidObstacle(
+  id: string,
+  name: string,
+  outline: FlatPoints,
+  surface: Surface,
+): Obstacle {
+  let minX = Infinity;
+  let minY = Infinity;
+  let maxX = -Infinity;
+  let maxY = -Infinity;
+  for (let i = 0; i < outline.length; i += 2) {
+    minX = Math.min(minX, outline[i]!);
+    maxX = Math.max(maxX, outline[i]!);
+    minY = Math.min(minY, outline[i + 1]!);
+    maxY = Math.max(maxY, outline[i + 1]!);
+  }
+  const x = (minX + maxX) / 2;
+  const y = (minY + maxY) / 2;
+  return { id, name, outline, x, y, radius: 0, ...surface, minX, minY, maxX, maxY };
+}
+
+export function pileObstacle(
+  id: string,
+  name: string,
+  x: number,
+  y: number,
+  radius: number,
+  surface: Surface,
+): Obstacle {
+  return {
+    id,
+    name,
+    outline: null,
+    x,
+    y,
+    radius,
+    ...surface,
+    minX: x - radius,
+    minY: y - radius,
+    maxX: x + radius,
+    maxY: y + radius,
+  };
+}
+
+/** Least distance from a point to an obstacle's bounding box, m; 0 inside it. */
+export function boxDistance(obstacle: Obstacle, x: number, y: number): number {
+  const dx = Math.max(obstacle.minX - x, 0, x - obstacle.maxX);
+  const dy = Math.max(obstacle.minY - y, 0, y - obstacle.maxY);
+  return Math.sqrt(dx * dx + dy * dy);
+}

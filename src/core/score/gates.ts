@@ -1,0 +1,125 @@
+import { cos, sin, wrapHalfTurn } from '../math';
+import {
+  groundSpeed,
+  pointOnWater,
+  PSI,
+  U,
+  R,
+  waterSpeed,
+  type SimState,
+  type World,
+} from '../sim';
+import type { Cue, MarkOnPlace, PointOnBoat } from './types';
+
+/**
+ * A cue being waited for. `level` is continuous in time, below zero before the cue and zero or above
+ * once it has come, so the moment can be found inside a step by interpolation.
+ */
+export interface Gate {
+  level(state: SimState, world: World): number;
+}
+
+/** Way on that counts as moving, and as stopped, m/s (0.3 and 0.1 kn). */
+export const HAS_WAY_MPS = 0.15;
+export const STOPPED_MPS = 0.05;
+/** Rate of turn under which a boat without way counts as stopped, rad/s (1°/s). */
+const STOPPED_RATE = 0.0175;
+/** Sternway that counts as begun, m/s. */
+export const STERNWAY_MPS = 0.03;
+
+/** A gate for a cue, armed at the moment the last beat began. */
+export function armGate(cue: Cue, state: SimState, world: World): Gate {
+  switch (cue.is) {
+    case 'start':
+      return { level: () => 0 };
+    case 'after':
+      return afterGate(state.time + cue.seconds);
+    case 'heading':
+      return headingGate(cue.heading, state);
+    case 'turned':
+      return turnedGate(cue.by, state);
+    case 'speed': {
+      const sign = cue.compare === 'above' ? 1 : -1;
+      const read = cue.over === 'water' ? waterSpeed : groundSpeed;
+      return { level: (s, w) => sign * (read(s, w) - cue.speed) };
+    }
+    case 'abeam':
+      return abeamGate(cue.point, cue.mark, state);
+    case 'within':
+      return { level: (s) => cue.distance - distanceToMark(s, cue.point, cue.mark) };
+    case 'stopped':
+      return stoppedGate(state, world);
+    case 'sternway':
+      return { level: (s) => -s.motion[U]! - STERNWAY_MPS };
+    case 'any':
+    case 'all':
+      return groupGate(
+        cue.of.map((part) => armGate(part, state, world)),
+        cue.is,
+      );
+  }
+}
+
+function afterGate(at: number): Gate {
+  // The last bits of a sum of steps must not hold the cue back to the next one.
+  return { level: (s) => s.time - at + 1e-9 };
+}
+
+function headingGate(heading: number, armed: SimState): Gate {
+  const gap = (s: SimState) => wrapHalfTurn(s.motion[PSI]! - heading);
+  const side = gap(armed) >= 0 ? 1 : -1;
+  return {
+    level: (s) => {
+      const now = gap(s);
+      // Passing through the opposite heading changes the sign too, and is not meant.
+      return Math.abs(now) > Math.PI / 2 ? -Math.abs(now) : -side * now;
+    },
+  };
+}
+
+function turnedGate(by: number, armed: SimState): Gate {
+  const from = armed.motion[PSI]!;
+  const side = by >= 0 ? 1 : -1;
+  return { level: (s) => side * (s.motion[PSI]! - from - by) };
+}
+
+function abeamGate(point: PointOnBoat, mark: MarkOnPlace, armed: SimState): Gate {
+  const ahead = (s: SimState) => distanceAhead(s, point, mark);
+  const side = ahead(armed) >= 0 ? 1 : -1;
+  return { level: (s) => -side * ahead(s) };
+}
+
+function stoppedGate(armed: SimState, world: World): Gate {
+  let hadWay = groundSpeed(armed, world) > HAS_WAY_MPS;
+  return {
+    level: (s, w) => {
+      const speed = groundSpeed(s, w);
+      if (speed > HAS_WAY_MPS) hadWay = true;
+      if (!hadWay) return -1;
+      return Math.min(STOPPED_MPS - speed, STOPPED_RATE - Math.abs(s.motion[R]!));
+    },
+  };
+}
+
+function groupGate(parts: readonly Gate[], is: 'any' | 'all'): Gate {
+  const pick = is === 'any' ? Math.max : Math.min;
+  return {
+    level: (s, w) =>
+      parts.reduce((so, part) => pick(so, part.level(s, w)), is === 'any' ? -Infinity : Infinity),
+  };
+}
+
+/** Distance from a point of the boat to a mark, m. */
+export function distanceToMark(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {
+  const place = pointOnWater(s, point.x, point.y);
+  const dx = mark.x - place.x;
+  const dy = mark.y - place.y;
+  return Math.sqrt(dx * dx + dy * dy);
+}
+
+/** How far ahead of a point of the boat, along her heading, a mark lies, m; 0 when it is abeam. */
+export function distanceAhead(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {
+  const place = pointOnWater(s, point.x, point.y);
+  const psi = s.motion[PSI]!;
+  return (mark.x - place.x) * sin(psi) + (mark.y - place.y) * cos(psi);
+}

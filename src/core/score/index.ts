@@ -1,0 +1,19 @@
+export type { TakeEvent } from './events';
+export { checkGoal, type Goal, type GoalCheck } from './goal';
+export { armGate, type Gate } from './gates';
+export { runTake, type RunInput } from './run';
+export type { BeatMark, Outcome, Take } from './take';
+export type {
+  Beat,
+  Cue,
+  Ending,
+  ExpectAt,
+  Expectation,
+  MarkOnPlace,
+  Order,
+  PointOnBoat,
+  Score,
+  SpeedOver,
+  TimedOrder,
+  WayOut,
+} from './types';

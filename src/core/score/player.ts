@@ -1,0 +1,193 @@
+import { orderEngine, orderRudder, type SimState, type World } from '../sim';
+import type { TakeEvent } from './events';
+import { lookAt } from './expect';
+import { armGate, type Gate } from './gates';
+import type { Expectation, Score, TimedOrder } from './types';
+
+/** Why a run is over. */
+export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time';
+
+interface Due {
+  readonly at: number;
+  readonly beat: number;
+  readonly timed: TimedOrder;
+}
+
+interface Watch {
+  readonly beat: number;
+  readonly expectation: Expectation;
+  /** Time it is looked at; Infinity for "at the next beat". */
+  readonly at: number;
+}
+
+/** How long the way out is followed before the take is closed, s. */
+const WAY_OUT_S = 45;
+
+/**
+ * Plays a score against a moving boat: waits for cues, gives orders when due, looks at what was expected
+ * and takes the way out if it was not met. The run loop asks it for the next moment of interest and
+ * tells it when that moment has come.
+ */
+export class Player {
+  readonly events: TakeEvent[] = [];
+  finish: Finish | null = null;
+  /** Beat last begun, −1 before the first. */
+  current = -1;
+  private gate: Gate;
+  private armedAt: number;
+  private due: Due[] = [];
+  private watches: Watch[] = [];
+  private escapedAt = Infinity;
+  private beatClearance = Infinity;
+
+  constructor(
+    private readonly score: Score,
+    private readonly state: SimState,
+    private readonly world: World,
+  ) {
+    this.armedAt = state.time;
+    this.gate = armGate(this.nextCue(), state, world);
+  }
+
+  private nextCue() {
+    return (this.score.beats[this.current + 1] ?? this.score.end).cue;
+  }
+
+  private deadline(): number {
+    if (this.escapedAt < Infinity) return this.escapedAt + WAY_OUT_S;
+    return this.armedAt + (this.score.beats[this.current + 1] ?? this.score.end).within;
+  }
+
+  /** The next moment fixed by the clock: an order, a look, a deadline. s */
+  nextMoment(): number {
+    let least = this.deadline();
+    for (const { at } of this.due) least = Math.min(least, at);
+    for (const { at } of this.watches) least = Math.min(least, at);
+    return least;
+  }
+
+  /** Level of the cue being waited for; never reached once broken off. */
+  level(): number {
+    return this.escapedAt < Infinity ? -1 : this.gate.level(this.state, this.world);
+  }
+
+  /** Clearance from anything but the berth, now, m. */
+  noteClearance(clearance: number): void {
+    this.beatClearance = Math.min(this.beatClearance, clearance);
+    for (const watch of this.watches) {
+      if (watch.expectation.is === 'clear' && clearance < watch.expectation.least) {
+        this.look(watch);
+        return;
+      }
+    }
+  }
+
+  /** Begins every beat whose cue stands reached at this instant. */
+  takeCues(): void {
+    while (this.finish === null && this.level() >= 0) {
+      this.closeBeat();
+      if (this.finish !== null || this.escapedAt < Infinity) return;
+      this.current += 1;
+      const beat = this.score.beats[this.current];
+      if (!beat) {
+        this.events.push({ time: this.state.time, is: 'end' });
+        this.finish = 'ended';
+        return;
+      }
+      const { time } = this.state;
+      this.events.push({ time, is: 'beat', beat: this.current });
+      // What an earlier beat still had to order is overtaken by this one.
+      this.due = this.queue(beat.orders);
+      this.watches = beat.expect.map((expectation) => ({
+        beat: this.current,
+        expectation,
+        at: expectation.at === 'next' ? Infinity : time + expectation.at.after,
+      }));
+      this.beatClearance = Infinity;
+      this.armedAt = time;
+      this.giveDue();
+      this.gate = armGate(this.nextCue(), this.state, this.world);
+    }
+  }
+
+  /** Does whatever the clock has brought due. */
+  takeMoments(): void {
+    this.giveDue();
+    const now = this.state.time + 1e-9;
+    for (const watch of this.watches.filter(({ at }) => at <= now)) this.look(watch);
+    if (this.finish === null && now >= this.deadline()) this.overdue();
+  }
+
+  stopForTime(): void {
+    if (this.finish !== null) return;
+    this.events.push({ time: this.state.time, is: 'out of time' });
+    this.finish = 'out of time';
+  }
+
+  /** Once broken off, the take may close as soon as she lies stopped. */
+  get brokenOff(): boolean {
+    return this.escapedAt < Infinity;
+  }
+
+  private overdue(): void {
+    if (this.escapedAt < Infinity) {
+      this.finish = 'broke off';
+      return;
+    }
+    const { time } = this.state;
+    const waited = time - this.armedAt;
+    this.events.push({ time, is: 'cue never came', beat: this.current + 1, waited });
+    if (this.score.beats[this.current]?.wayOut.take) this.escape();
+    else this.finish = 'cue never came';
+  }
+
+  /** Looks at what was expected by the next beat. */
+  private closeBeat(): void {
+    for (const watch of this.watches.filter(({ at }) => at === Infinity)) {
+      this.look(watch);
+    }
+  }
+
+  private look(watch: Watch): void {
+    this.watches = this.watches.filter((w) => w !== watch);
+    const { expectation, beat } = watch;
+    const finding = lookAt(expectation, this.state, this.world, this.beatClearance);
+    if (finding.met) return;
+    const { time } = this.state;
+    this.events.push({ time, is: 'expectation failed', beat, expectation, found: finding.found });
+    if (this.score.beats[beat]!.wayOut.take && !this.brokenOff) this.escape();
+  }
+
+  private escape(): void {
+    const { time } = this.state;
+    const beat = this.score.beats[this.current]!;
+    this.events.push({ time, is: 'way out', beat: this.current });
+    this.escapedAt = time;
+    this.watches = [];
+    this.due = this.queue(beat.wayOut.orders);
+    this.giveDue();
+  }
+
+  private queue(orders: readonly TimedOrder[]): Due[] {
+    const { time } = this.state;
+    return orders.map((timed) => ({ at: time + timed.after, beat: this.current, timed }));
+  }
+
+  private giveDue(): void {
+    const now = this.state.time + 1e-9;
+    for (const { at, beat, timed } of this.due) {
+      if (at <= now) this.give(beat, timed);
+    }
+    this.due = this.due.filter(({ at }) => at > now);
+  }
+
+  private give(beat: number, { order }: TimedOrder): void {
+    this.events.push({ time: this.state.time, is: 'order', beat, order });
+    if (order.do === 'wheel') orderRudder(this.state, this.world.craft, order.angle);
+    if (order.do === 'engine') {
+      this.state.engines.forEach((engine, i) =>
+        orderEngine(engine, this.world.craft.shafts[i]!, order.gear, order.throttle),
+      );
+    }
+  }
+}

@@ -1,0 +1,255 @@
+import { assembleCraft, type BoatSpec } from '../craft';
+import { hullPart, marginsOf, TouchLog, type LeastClearance } from '../debrief';
+import { leastClearance, noClearance, type Obstacle } from '../holding';
+import { cos, sin } from '../math';
+import {
+  copyState,
+  derivative,
+  environmentFor,
+  groundSpeed,
+  initialState,
+  lookAround,
+  makeScratch,
+  pointOnWater,
+  PSI,
+  SAMPLE_S,
+  step,
+  STEP_S,
+  timeToActuatorEvent,
+  TraceWriter,
+  X,
+  Y,
+  type Scratch,
+  type SimState,
+  type StartPose,
+  type Weather,
+  type World,
+} from '../sim';
+import { STOPPED_MPS } from './gates';
+import { checkGoal, type Goal } from './goal';
+import { Player } from './player';
+import type { BeatMark, Outcome, Take } from './take';
+import type { Score } from './types';
+
+/** A manoeuvre ready to be run. SI, radians. */
+export interface RunInput {
+  readonly boat: BoatSpec;
+  readonly obstacles: readonly Obstacle[];
+  readonly weather: Weather;
+  readonly start: StartPose;
+  readonly score: Score;
+  readonly goal: Goal;
+  /** Ids of the obstacles that are her berth: touched by intent, left out of clearance. */
+  readonly berth: ReadonlySet<string>;
+  /** Longest run, s. */
+  readonly limit: number;
+}
+
+const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / STEP_S);
+// Moments nearer than this to the present have come.
+const INSTANT_S = 1e-9;
+const ROOT_TRIES = 12;
+
+/** Plays a manoeuvre from start to finish. Deterministic: the same input gives the same take, bit for bit. */
+export function runTake(input: RunInput): Take {
+  return new Run(input).play();
+}
+
+class Run {
+  private readonly world: World;
+  private readonly state: SimState;
+  private readonly before: SimState;
+  private readonly scratch: Scratch;
+  private readonly player: Player;
+  private readonly log: TouchLog;
+  private readonly trace: TraceWriter;
+  private readonly beats: BeatMark[] = [];
+  private readonly berth: ReadonlySet<number>;
+  private readonly nearest = { x: 0, y: 0, distance: 0 };
+  private readonly now = noClearance();
+  private least: LeastClearance | null = null;
+  private gridStep = 0;
+
+  constructor(private readonly input: RunInput) {
+    const craft = assembleCraft(input.boat);
+    const { obstacles } = input;
+    this.world = { craft, obstacles, environment: environmentFor(craft, input.weather) };
+    this.state = initialState(craft, input.start);
+    this.before = initialState(craft, input.start);
+    this.scratch = makeScratch(this.world);
+    this.log = new TouchLog(craft.touch.count);
+    this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2);
+    this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
+    this.player = new Player(input.score, this.state, this.world);
+  }
+
+  play(): Take {
+    this.settle();
+    this.sample();
+    this.beginBeats();
+    while (this.player.finish === null) {
+      if (this.state.time >= this.input.limit - INSTANT_S) this.player.stopForTime();
+      else this.advance();
+    }
+    if (this.gridStep % STEPS_PER_SAMPLE !== 0 || this.offGrid() > INSTANT_S) this.sample();
+    return this.take();
+  }
+
+  /** Whatever she lies against at the start is not a touch. */
+  private settle(): void {
+    const { scratch, state, world } = this;
+    lookAround(state.motion, world, scratch, 0);
+    derivative(scratch.k1, state.motion, world, scratch, 0);
+    this.log.settle(state, scratch);
+  }
+
+  private offGrid(): number {
+    return Math.abs(this.state.time - this.gridStep * STEP_S);
+  }
+
+  /** One piece of the way: to the next grid point, moment, actuator event or cue, whichever is first. */
+  private advance(): void {
+    const { state, player, world } = this;
+    const toGrid = (this.gridStep + 1) * STEP_S - state.time;
+    const toMoment = Math.max(player.nextMoment() - state.time, INSTANT_S);
+    const dt = Math.min(toGrid, toMoment, timeToActuatorEvent(state, world.craft));
+    copyState(this.before, state);
+    this.log.save();
+    const levelBefore = player.level();
+    step(state, world, this.scratch, dt, this.log);
+    const level = player.level();
+    if (level >= 0) this.findCue(dt, levelBefore, level);
+    if (this.state.time >= (this.gridStep + 1) * STEP_S - INSTANT_S) this.reachGrid();
+    player.takeMoments();
+    this.beginBeats();
+    if (player.brokenOff && player.finish === null && this.lyingStopped())
+      player.finish = 'broke off';
+  }
+
+  private retake(dt: number): number {
+    copyState(this.state, this.before);
+    this.log.restore();
+    step(this.state, this.world, this.scratch, dt, this.log);
+    return this.player.level();
+  }
+
+  /**
+   * The cue came somewhere inside the step just made: takes the step again, shorter, until its end is
+   * the cue's own moment (Illinois method), so that outcomes do not jump by a step's worth.
+   */
+  private findCue(dt: number, levelBefore: number, levelAfter: number): void {
+    let a = 0;
+    let b = dt;
+    let fa = levelBefore;
+    let fb = levelAfter;
+    let at = dt;
+    for (let i = 0; i < ROOT_TRIES && fb > 1e-12 && b - a > INSTANT_S; i++) {
+      const guess = b - (fb * (b - a)) / (fb - fa);
+      at = guess > a && guess < b ? guess : (a + b) / 2;
+      const f = this.retake(at);
+      if (f >= 0) {
+        b = at;
+        fb = f;
+        fa /= 2;
+      } else {
+        a = at;
+        fa = f;
+        fb /= 2;
+      }
+    }
+    if (at !== b) this.retake(b);
+  }
+
+  private reachGrid(): void {
+    this.gridStep += 1;
+    this.state.time = this.gridStep * STEP_S;
+    if (this.gridStep % STEPS_PER_SAMPLE === 0) this.sample();
+  }
+
+  private beginBeats(): void {
+    const from = this.player.current;
+    this.player.takeCues();
+    const { motion, time } = this.state;
+    for (let beat = from + 1; beat <= this.player.current; beat++) {
+      if (beat >= this.input.score.beats.length) break;
+      this.beats.push({ beat, time, x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! });
+    }
+  }
+
+  private lyingStopped(): boolean {
+    const { time, engines } = this.state;
+    const began = this.player.events.findLast((event) => event.is === 'way out');
+    const idle = engines.every((engine) => engine.orderedGear === 0);
+    return (
+      began !== undefined &&
+      time - began.time > 5 &&
+      idle &&
+      groundSpeed(this.state, this.world) < STOPPED_MPS
+    );
+  }
+
+  private measure(skip: ReadonlySet<number>): void {
+    const { craft, obstacles } = this.world;
+    const { motion } = this.state;
+    const psi = motion[PSI]!;
+    leastClearance(
+      this.now,
+      this.nearest,
+      craft.spec.hull.deck,
+      craft.touch.reach,
+      obstacles,
+      skip,
+      motion[X]!,
+      motion[Y]!,
+      sin(psi),
+      cos(psi),
+    );
+  }
+
+  private sample(): void {
+    this.measure(this.berth);
+    const { now, state, world } = this;
+    this.trace.write(state, world, now.distance);
+    this.player.noteClearance(now.distance);
+    if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
+    const { length, beam } = world.craft.spec.hull;
+    this.least = {
+      time: state.time,
+      distance: now.distance,
+      name: world.obstacles[now.obstacle]!.name,
+      part: hullPart(now.x, now.y, length, beam),
+      ...pointOnWater(state, now.x, now.y),
+    };
+  }
+
+  private take(): Take {
+    const { player, world, state, input } = this;
+    const trace = this.trace.finish();
+    const touches = this.log.touches();
+    this.measure(new Set());
+    const goal = checkGoal(input.goal, state, world, this.now.distance);
+    const outcome = judge(
+      player.finish,
+      touches.some((t) => t.grade === 'hard'),
+      goal.every((c) => c.met),
+    );
+    const margins = marginsOf(trace, touches, this.least);
+    return {
+      outcome,
+      duration: state.time,
+      trace,
+      beats: this.beats,
+      events: player.events,
+      touches,
+      margins,
+      goal,
+      clearance: this.least,
+    };
+  }
+}
+
+function judge(finish: Player['finish'], hard: boolean, goalMet: boolean): Outcome {
+  if (hard) return 'hard touch';
+  if (finish === 'ended' || finish === null) return goalMet ? 'reached' : 'missed';
+  return finish;
+}

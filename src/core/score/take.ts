@@ -1,0 +1,29 @@
+import type { LeastClearance, Margins, Touch } from '../debrief';
+import type { Trace } from '../sim';
+import type { TakeEvent } from './events';
+import type { GoalCheck } from './goal';
+
+export type Outcome =
+  'reached' | 'missed' | 'hard touch' | 'broke off' | 'cue never came' | 'out of time';
+
+/** Where and when a beat began. Radians, m, s. */
+export interface BeatMark {
+  readonly beat: number;
+  readonly time: number;
+  readonly x: number;
+  readonly y: number;
+  readonly heading: number;
+}
+
+/** One run of a manoeuvre. */
+export interface Take {
+  readonly outcome: Outcome;
+  readonly duration: number;
+  readonly trace: Trace;
+  readonly beats: readonly BeatMark[];
+  readonly events: readonly TakeEvent[];
+  readonly touches: readonly Touch[];
+  readonly margins: Margins;
+  readonly goal: readonly GoalCheck[];
+  readonly clearance: LeastClearance | null;
+}

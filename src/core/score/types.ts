@@ -1,0 +1,102 @@
+import type { Gear } from '../sim';
+
+/** A score in SI units and radians, as the interpreter plays it. */
+export interface Score {
+  readonly beats: readonly Beat[];
+  /** When the manoeuvre is over, counted as the cue after the last beat. */
+  readonly end: Ending;
+}
+
+export interface Ending {
+  readonly cue: Cue;
+  /** Longest wait for the cue, s. */
+  readonly within: number;
+}
+
+export interface Beat {
+  readonly id: string;
+  readonly cue: Cue;
+  /** Longest wait for the cue after the beat before, s. */
+  readonly within: number;
+  readonly orders: readonly TimedOrder[];
+  readonly expect: readonly Expectation[];
+  readonly wayOut: WayOut;
+}
+
+export interface WayOut {
+  /** Played when an expectation fails or the next cue does not come, if `take` is set. */
+  readonly take: boolean;
+  readonly orders: readonly TimedOrder[];
+}
+
+export type SpeedOver = 'water' | 'ground';
+
+export type Cue =
+  | { readonly is: 'start' }
+  | { readonly is: 'after'; readonly seconds: number }
+  | { readonly is: 'heading'; readonly heading: number }
+  /** Turned through since the last beat; positive to starboard. */
+  | { readonly is: 'turned'; readonly by: number }
+  | {
+      readonly is: 'speed';
+      readonly over: SpeedOver;
+      readonly compare: 'below' | 'above';
+      readonly speed: number;
+    }
+  | { readonly is: 'abeam'; readonly point: PointOnBoat; readonly mark: MarkOnPlace }
+  | {
+      readonly is: 'within';
+      readonly point: PointOnBoat;
+      readonly mark: MarkOnPlace;
+      readonly distance: number;
+    }
+  | { readonly is: 'stopped' }
+  | { readonly is: 'sternway' }
+  | { readonly is: 'any'; readonly of: readonly Cue[] }
+  | { readonly is: 'all'; readonly of: readonly Cue[] };
+
+export interface PointOnBoat {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface MarkOnPlace {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface TimedOrder {
+  /** Seconds after the cue. */
+  readonly after: number;
+  readonly order: Order;
+}
+
+export type Order =
+  | { readonly do: 'wheel'; readonly angle: number }
+  | { readonly do: 'engine'; readonly gear: Gear; readonly throttle: number }
+  | { readonly do: 'call'; readonly text: string };
+
+export type ExpectAt = { readonly after: number } | 'next';
+
+export type Expectation = {
+  /** Seconds after the cue, or at the cue of the next beat. 'clear' is watched all the way there. */
+  readonly at: ExpectAt;
+} & (
+  | { readonly is: 'heading'; readonly heading: number; readonly within: number }
+  | {
+      readonly is: 'speed';
+      readonly over: SpeedOver;
+      readonly least: number;
+      readonly most: number;
+    }
+  | { readonly is: 'turning'; readonly to: 'port' | 'starboard' }
+  | { readonly is: 'clear'; readonly least: number }
+  | {
+      readonly is: 'near';
+      readonly point: PointOnBoat;
+      readonly mark: MarkOnPlace;
+      readonly within: number;
+    }
+);

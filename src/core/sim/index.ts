@@ -1,0 +1,34 @@
+export {
+  actuatorStages,
+  advanceActuators,
+  orderEngine,
+  orderRudder,
+  timeToActuatorEvent,
+  type ActuatorStages,
+} from './actuators';
+export {
+  accelerate,
+  derivative,
+  lookAround,
+  makeScratch,
+  type Scratch,
+  type World,
+} from './derivative';
+export { environmentFor, type Environment, type Weather } from './environment';
+export { groundSpeed, pointOnWater, waterSpeed } from './readings';
+export {
+  copyState,
+  initialState,
+  PSI,
+  R,
+  U,
+  V,
+  X,
+  Y,
+  type EngineState,
+  type Gear,
+  type SimState,
+  type StartPose,
+} from './state';
+export { step, STEP_S, substepsFor, type TouchWatch } from './step';
+export { SAMPLE_S, TRACE_COLUMNS, TraceWriter, type Trace, type TraceColumn } from './trace';

@@ -1,0 +1,59 @@
+import { advanceActuators } from './actuators';
+import { derivative, lookAround, type Scratch, type World } from './derivative';
+import { MOTION_SIZE, type SimState } from './state';
+
+/** The fixed step, s. */
+export const STEP_S = 0.05;
+
+// Near something hard the step is cut so that ω·h stays under this (fourth order needs 2.8 to be stable).
+const TOUCH_PHASE = 0.2;
+const MOST_SUBSTEPS = 40;
+
+/** Substeps needed for a step of `dt` seconds when something is near. */
+export function substepsFor(world: World, dt: number): number {
+  const needed = Math.ceil((dt * world.craft.touch.highestFrequency) / TOUCH_PHASE);
+  return Math.max(1, Math.min(MOST_SUBSTEPS, needed));
+}
+
+/**
+ * One step of `dt` seconds (at most STEP_S, not past the next actuator event), in place.
+ * Classical fourth-order Runge–Kutta; substeps while something is near. After each substep `watch`
+ * sees the touches, for the record. No allocation.
+ */
+export function step(
+  state: SimState,
+  world: World,
+  s: Scratch,
+  dt: number,
+  watch: TouchWatch | null,
+): void {
+  const { motion } = state;
+  lookAround(motion, world, s, dt);
+  const pieces = s.touch.pairCount > 0 ? substepsFor(world, dt) : 1;
+  const h = dt / pieces;
+  for (let i = 0; i < pieces; i++) {
+    advanceActuators(s.stages, state, world.craft, h);
+    rungeKutta(motion, world, s, h);
+    state.time += h;
+    if (watch && s.touch.count > 0) watch.see(state, world, s);
+  }
+}
+
+/** Looks at the touches of an evaluation as the run goes on. */
+export interface TouchWatch {
+  see(state: SimState, world: World, s: Scratch): void;
+}
+
+function rungeKutta(motion: Float64Array, world: World, s: Scratch, h: number): void {
+  const { k1, k2, k3, k4, at } = s;
+  derivative(k1, motion, world, s, 0);
+  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k1[i]!;
+  derivative(k2, at, world, s, 1);
+  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k2[i]!;
+  derivative(k3, at, world, s, 1);
+  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + h * k3[i]!;
+  derivative(k4, at, world, s, 2);
+  for (let i = 0; i < MOTION_SIZE; i++) {
+    motion[i]! += (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
+  }
+}

@@ -1,0 +1,131 @@
+import type { BoatSpec } from '@/core/craft';
+import type { Boat } from './boat';
+import { radians } from './fields';
+
+/** A half outline mirrored into a closed one, clockwise from aft: body axes, m. */
+export function wholeOutline(half: readonly (readonly [number, number])[]): Float64Array {
+  const points: [number, number][] = half.map(([x, y]) => [x, y]);
+  for (let i = half.length - 1; i >= 0; i--) {
+    const [x, y] = half[i]!;
+    if (y > 0) points.push([x, -y]);
+  }
+  return Float64Array.from(points.flat());
+}
+
+/** Half breadth of a half outline at x, by straight lines, m. */
+export function halfBreadth(half: readonly (readonly [number, number])[], x: number): number {
+  const held = Math.max(half[0]![0], Math.min(half.at(-1)![0], x));
+  for (let i = 1; i < half.length; i++) {
+    const [x0, y0] = half[i - 1]!;
+    const [x1, y1] = half[i]!;
+    if (held >= x0 && held <= x1) return x1 > x0 ? y0 + ((held - x0) / (x1 - x0)) * (y1 - y0) : y1;
+  }
+  return half.at(-1)![1];
+}
+
+type Fin = Boat['fins'][number];
+
+function foil(fin: Fin) {
+  return {
+    name: fin.name,
+    x: fin.x_m,
+    y: fin.y_m,
+    area: fin.area_m2,
+    effectiveAspect: fin.effectiveAspect,
+    stallAngle: radians(fin.stall_deg),
+    profileDrag: fin.profileDrag,
+    broadsideDrag: fin.broadsideDrag,
+    reversedShare: fin.reversedShare,
+    speedShare: fin.speedShare,
+  };
+}
+
+/** The boat in the core's units. */
+export function toBoatSpec(boat: Boat): BoatSpec {
+  const { hull, windage } = boat;
+  return {
+    name: boat.name,
+    hull: {
+      length: hull.length_m,
+      beam: hull.beam_m,
+      waterlineLength: hull.waterlineLength_m,
+      mass: hull.mass_kg,
+      xG: hull.centreOfGravity_m,
+      yawRadius: hull.yawRadius_m,
+      deck: wholeOutline(hull.deck),
+      waterline: wholeOutline(hull.waterline),
+      draughts: Float64Array.from(hull.draughts.flat()),
+      crossFlowDrag: hull.crossFlowDrag,
+      wettedArea: hull.wettedArea_m2,
+      formFactor: hull.formFactor,
+      residuaryQuadratic: hull.residuaryQuadratic,
+      residuarySextic: hull.residuarySextic,
+      asternFactor: hull.asternFactor,
+      addedSurge: hull.addedSurge,
+      addedSway: hull.addedSway,
+      addedYaw: hull.addedYaw,
+      munkFactor: hull.munkFactor,
+      touchStiffness: hull.touchStiffness_Npm,
+      touchLoss: hull.touchLoss_spm,
+    },
+    foils: boat.fins.map(foil),
+    shafts: boat.shafts.map((s) => ({
+      name: s.name,
+      x: s.x_m,
+      y: s.y_m,
+      hand: s.hand === 'right' ? 1 : -1,
+      diameter: s.diameter_m,
+      pitch: s.pitch_m,
+      bollardThrust: s.bollardThrust_kt,
+      asternEfficiency: s.asternEfficiency,
+      wakeFraction: s.wakeFraction,
+      thrustDeduction: s.thrustDeduction,
+      walkAstern: s.walkAstern,
+      walkAhead: s.walkAhead,
+      idleRps: s.idle_rpm / 60,
+      fullRps: s.full_rpm / 60,
+      response: s.response_s,
+      shiftDelay: s.shiftDelay_s,
+      neutralPause: s.neutralPause_s,
+    })),
+    rudders: boat.rudders.map((r) => ({
+      ...foil(r),
+      span: r.span_m,
+      limit: radians(r.limit_deg),
+      inRaceOf: r.inRaceOfShaft === null ? null : r.inRaceOfShaft - 1,
+      raceEffect: r.raceEffect,
+    })),
+    steering: { control: boat.steering.control, rate: radians(boat.steering.rate_degps) },
+    windage: {
+      frontalArea: windage.frontalArea_m2,
+      lateralArea: windage.lateralArea_m2,
+      frontalDrag: windage.frontalDrag,
+      sideDrag: windage.sideDrag,
+      centreX: windage.centreX_m,
+      centreHeight: windage.centreHeight_m,
+      centreShift: windage.centreShift,
+    },
+    fenders: boat.fenders.map((f) => ({
+      name: f.name,
+      x: f.x_m,
+      y: (f.side === 'port' ? -1 : 1) * (halfBreadth(hull.deck, f.x_m) + f.diameter_m / 2),
+      diameter: f.diameter_m,
+      length: f.length_m,
+      pressure: f.pressure_kPa * 1000,
+      loss: f.loss_spm,
+    })),
+    points: namedPoints(boat),
+  };
+}
+
+/** The boat's named points, with bow, stern and midships always among them. */
+export function namedPoints(boat: Boat): { name: string; x: number; y: number }[] {
+  const { deck } = boat.hull;
+  const given = boat.points.map(({ name, x_m, y_m }) => ({ name, x: x_m, y: y_m }));
+  const always = [
+    { name: 'bow', x: deck.at(-1)![0], y: 0 },
+    { name: 'midships', x: 0, y: 0 },
+    { name: 'stern', x: deck[0]![0], y: 0 },
+  ];
+  return [...always.filter(({ name }) => !given.some((p) => p.name === name)), ...given];
+}

@@ -1,0 +1,31 @@
+import { z } from 'zod';
+
+/** A number in a stated range; the message names the range and unit. */
+export function within(least: number, most: number, unit = '') {
+  const suffix = unit ? ` ${unit}` : '';
+  const message = `give a number from ${least} to ${most}${suffix}`;
+  return z.number({ error: message }).min(least, { error: message }).max(most, { error: message });
+}
+
+export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, {
+  error: 'use 1 to 64 small letters, digits and hyphens, starting with a letter or digit',
+});
+
+export const shortText = z
+  .string()
+  .trim()
+  .min(1, { error: 'give it a name' })
+  .max(80, { error: 'keep it to 80 characters' });
+
+export const longText = z.string().max(2000, { error: 'keep it to 2,000 characters' });
+
+/** Compass direction, degrees; 360 is accepted and means 0. */
+export const compass = within(0, 360, 'degrees');
+
+/** A point [x, y] in metres. */
+export const pointOnPlace = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')], {
+  error: 'give a point as [east, north] in metres',
+});
+
+export const radians = (degrees: number) => (degrees * Math.PI) / 180;
+export const degrees = (value: number) => (value * 180) / Math.PI;

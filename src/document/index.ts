@@ -1,0 +1,53 @@
+export { BOAT_SCHEMA, boatSchema, type Boat } from './boat';
+export { halfBreadth, namedPoints, toBoatSpec, wholeOutline } from './boat-spec';
+export {
+  conditionsSchema,
+  MOST_STREAM_MPS,
+  MOST_WIND_MPS,
+  toWeather,
+  type Conditions,
+} from './conditions';
+export { degrees, radians } from './fields';
+export {
+  MANOEUVRE_SCHEMA,
+  MANOEUVRE_VERSION,
+  manoeuvreFileSchema,
+  manoeuvreSchema,
+  toFile,
+  type GoalDocument,
+  type Manoeuvre,
+  type ManoeuvreFile,
+} from './manoeuvre';
+export {
+  namedMarks,
+  PLACE_SCHEMA,
+  placeSchema,
+  toObstacles,
+  type Feature,
+  type Place,
+} from './place';
+export {
+  check,
+  failure,
+  pathText,
+  problemLines,
+  success,
+  type Problem,
+  type Result,
+} from './result';
+export { toRunInput } from './run-input';
+export {
+  beatSchema,
+  cueSchema,
+  expectationSchema,
+  orderSchema,
+  scoreSchema,
+  simpleCueSchema,
+  wayOutSchema,
+  type BeatDocument,
+  type CueDocument,
+  type ExpectationDocument,
+  type OrderDocument,
+  type ScoreDocument,
+  type SimpleCue,
+} from './score';

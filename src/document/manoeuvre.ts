@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { boatSchema } from './boat';
+import { conditionsSchema } from './conditions';
+import { compass, id, longText, shortText, within } from './fields';
+import { placeSchema } from './place';
+import { scoreSchema } from './score';
+
+export const MANOEUVRE_SCHEMA = 'yawtrope:manoeuvre';
+export const MANOEUVRE_VERSION = 1;
+
+const goalSchema = z.discriminatedUnion(
+  'is',
+  [
+    z.strictObject({ is: z.literal('clear'), distance_m: within(0, 500, 'm') }),
+    z.strictObject({
+      is: z.literal('lie'),
+      point: z.string().min(1).max(80),
+      mark: z.string().min(1).max(80),
+      within_m: within(0.05, 500, 'm'),
+      heading_deg: compass,
+      headingWithin_deg: within(0.5, 180, 'degrees'),
+      speedBelow_mps: within(0.01, 10, 'm/s'),
+    }),
+  ],
+  { error: "goal.is is 'clear' or 'lie'" },
+);
+export type GoalDocument = z.infer<typeof goalSchema>;
+
+const startSchema = z.strictObject({
+  x_m: within(-20000, 20000, 'm'),
+  y_m: within(-20000, 20000, 'm'),
+  heading_deg: compass,
+  /** Ahead through the water; negative for sternway. */
+  speed_mps: within(-5, 10, 'm/s').default(0),
+});
+
+/** What a user edits: everything but boat and place, which it names by id. */
+export const manoeuvreSchema = z.strictObject({
+  $schema: z.literal(MANOEUVRE_SCHEMA),
+  version: z.literal(MANOEUVRE_VERSION, { error: 'this program reads version 1' }),
+  id,
+  title: shortText,
+  note: longText.default(''),
+  boatId: id,
+  placeId: id,
+  conditions: conditionsSchema,
+  start: startSchema,
+  goal: goalSchema,
+  /** Ids of features that are her berth: touched by intent, left out of clearances. */
+  berth: z.array(id).max(12, { error: 'at most 12' }).default([]),
+  score: scoreSchema,
+  limit_s: within(1, 900, 's').default(300),
+});
+export type Manoeuvre = z.infer<typeof manoeuvreSchema>;
+
+/** A manoeuvre that stands alone, boat and place with it: what a file holds and what is run. */
+export const manoeuvreFileSchema = manoeuvreSchema
+  .omit({ boatId: true, placeId: true })
+  .extend({ boat: boatSchema, place: placeSchema });
+export type ManoeuvreFile = z.infer<typeof manoeuvreFileSchema>;
+
+export function toFile(
+  manoeuvre: Manoeuvre,
+  boat: ManoeuvreFile['boat'],
+  place: ManoeuvreFile['place'],
+): ManoeuvreFile {
+  const { boatId: _boat, placeId: _place, ...rest } = manoeuvre;
+  return { ...rest, boat, place };
+}

@@ -1,0 +1,115 @@
+import { z } from 'zod';
+import { crossesItself } from '@/core/math';
+import { pileObstacle, solidObstacle, type Obstacle, type Surface } from '@/core/holding';
+import { id, longText, pointOnPlace, shortText, within } from './fields';
+
+const outline = z
+  .array(pointOnPlace)
+  .min(3, { error: 'give at least three corners' })
+  .max(200, { error: 'give at most 200 corners' })
+  .refine((points) => !crossesItself(Float64Array.from(points.flat())), {
+    error: 'the outline crosses itself; put its corners in order round the edge',
+  });
+
+const surfaceKind = z.enum(['stone', 'timber', 'fendered', 'earth', 'hull'], {
+  error: "say 'stone', 'timber', 'fendered', 'earth' or 'hull'",
+});
+
+const solid = z.strictObject({
+  kind: z.enum(['quay', 'pontoon', 'bank', 'boat', 'building']),
+  id,
+  name: shortText,
+  outline_m: outline,
+  surface: surfaceKind.optional(),
+});
+
+const pile = z.strictObject({
+  kind: z.literal('pile'),
+  id,
+  name: shortText,
+  x_m: within(-20000, 20000, 'm'),
+  y_m: within(-20000, 20000, 'm'),
+  radius_m: within(0.03, 20, 'm').default(0.15),
+});
+
+/** A place to take a bearing on or to name in a cue; nothing can touch it. */
+const mark = z.strictObject({
+  kind: z.literal('mark'),
+  id,
+  name: shortText,
+  x_m: within(-20000, 20000, 'm'),
+  y_m: within(-20000, 20000, 'm'),
+});
+
+const feature = z.discriminatedUnion('kind', [solid, pile, mark], {
+  error: "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile' or 'mark'",
+});
+
+export const PLACE_SCHEMA = 'yawtrope:place';
+
+/** A stretch of water as kept and exchanged: metres east and north of its origin. */
+export const placeSchema = z
+  .strictObject({
+    $schema: z.literal(PLACE_SCHEMA),
+    version: z.literal(1, { error: 'this program reads version 1' }),
+    id,
+    name: shortText,
+    note: longText.default(''),
+    origin: z
+      .strictObject({ lat_deg: within(-90, 90, 'degrees'), lon_deg: within(-180, 180, 'degrees') })
+      .optional(),
+    features: z.array(feature).max(400, { error: 'at most 400 features' }),
+  })
+  .superRefine((place, context) => {
+    for (const key of ['id', 'name'] as const) {
+      const seen = new Set<string>();
+      place.features.forEach((f, i) => {
+        if (seen.has(f[key])) {
+          const message = `'${f[key]}' is used twice; give each feature its own ${key}`;
+          context.addIssue({ code: 'custom', path: ['features', i, key], message });
+        }
+        seen.add(f[key]);
+      });
+    }
+  });
+
+export type Place = z.infer<typeof placeSchema>;
+export type Feature = Place['features'][number];
+export type SolidFeature = z.infer<typeof solid>;
+type SurfaceKind = z.infer<typeof surfaceKind>;
+
+/** Friction of a boat on fenders or hull along a face, and the face's own stiffness (judgement, ±50 %). */
+const SURFACES: Readonly<Record<SurfaceKind, Surface>> = {
+  stone: { friction: 0.4, stiffness: 5e6 },
+  timber: { friction: 0.35, stiffness: 1e6 },
+  fendered: { friction: 0.35, stiffness: 2e5 },
+  earth: { friction: 0.6, stiffness: 5e5 },
+  hull: { friction: 0.3, stiffness: 5e5 },
+};
+
+const USUAL_SURFACE: Readonly<Record<SolidFeature['kind'], SurfaceKind>> = {
+  quay: 'stone',
+  pontoon: 'timber',
+  bank: 'earth',
+  boat: 'hull',
+  building: 'stone',
+};
+
+/** Everything on a place that a boat can touch. */
+export function toObstacles(place: Place): Obstacle[] {
+  return place.features.flatMap((f) => {
+    if (f.kind === 'mark') return [];
+    if (f.kind === 'pile') {
+      return [pileObstacle(f.id, f.name, f.x_m, f.y_m, f.radius_m, SURFACES.timber)];
+    }
+    const surface = SURFACES[f.surface ?? USUAL_SURFACE[f.kind]];
+    return [solidObstacle(f.id, f.name, Float64Array.from(f.outline_m.flat()), surface)];
+  });
+}
+
+/** Places a cue can name: marks and piles. */
+export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
+  return place.features.flatMap((f) =>
+    f.kind === 'mark' || f.kind === 'pile' ? [{ name: f.name, x: f.x_m, y: f.y_m }] : [],
+  );
+}

@@ -1,0 +1,210 @@
+import { leastClearance, noClearance } from '@/core/holding';
+import { assembleCraft } from '@/core/craft';
+import { cos, sin } from '@/core/math';
+import type {
+  Cue,
+  Expectation,
+  Goal,
+  MarkOnPlace,
+  PointOnBoat,
+  RunInput,
+  TimedOrder,
+} from '@/core/score';
+import { toBoatSpec, namedPoints } from './boat-spec';
+import { toWeather } from './conditions';
+import { radians } from './fields';
+import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
+import { namedMarks, toObstacles } from './place';
+import { failure, success, type Problem, type Result } from './result';
+import type { CueDocument, ExpectationDocument, OrderDocument } from './score';
+
+/** Overlap at the start that is put down to rounding or a squeezed fender, m. */
+const START_OVERLAP_M = 0.1;
+
+/** Looks names up on boat and place; a name that is not there becomes a problem with its path. */
+class Names {
+  readonly problems: Problem[] = [];
+  private readonly points: ReadonlyMap<string, PointOnBoat>;
+  private readonly marks: ReadonlyMap<string, MarkOnPlace>;
+
+  constructor(file: ManoeuvreFile) {
+    this.points = new Map(namedPoints(file.boat).map((p) => [p.name, p]));
+    this.marks = new Map(namedMarks(file.place).map((m) => [m.name, m]));
+  }
+
+  point(name: string, path: string): PointOnBoat {
+    return this.find(this.points, name, `${path}.point`, 'the boat has no point of that name');
+  }
+
+  mark(name: string, path: string): MarkOnPlace {
+    return this.find(this.marks, name, `${path}.mark`, 'the place has no mark of that name');
+  }
+
+  private find<T extends { x: number; y: number; name: string }>(
+    map: ReadonlyMap<string, T>,
+    name: string,
+    path: string,
+    missing: string,
+  ): T | { name: string; x: number; y: number } {
+    const found = map.get(name);
+    if (found) return found;
+    const known = [...map.keys()].join(', ') || 'none';
+    this.problems.push({ path, message: `${missing}: '${name}'; choose one of: ${known}` });
+    return { name, x: 0, y: 0 };
+  }
+}
+
+function cue(document: CueDocument, names: Names, path: string): Cue {
+  switch (document.is) {
+    case 'start':
+    case 'stopped':
+    case 'sternway':
+      return { is: document.is };
+    case 'after':
+      return { is: 'after', seconds: document.seconds };
+    case 'heading':
+      return { is: 'heading', heading: radians(document.heading_deg) };
+    case 'turned':
+      return { is: 'turned', by: radians(document.by_deg) };
+    case 'speed': {
+      const { over, compare, speed_mps } = document;
+      return { is: 'speed', over, compare, speed: speed_mps };
+    }
+    case 'abeam':
+    case 'within': {
+      const point = names.point(document.point, path);
+      const mark = names.mark(document.mark, path);
+      if (document.is === 'abeam') return { is: 'abeam', point, mark };
+      return { is: 'within', point, mark, distance: document.distance_m };
+    }
+    case 'any':
+    case 'all':
+      return { is: document.is, of: document.of.map((c, i) => cue(c, names, `${path}.of[${i}]`)) };
+  }
+}
+
+const GEARS = { ahead: 1, neutral: 0, astern: -1 } as const;
+
+function order(document: OrderDocument): TimedOrder {
+  const after = document.after_s;
+  switch (document.do) {
+    case 'wheel':
+      return { after, order: { do: 'wheel', angle: radians(document.angle_deg) } };
+    case 'engine':
+      return {
+        after,
+        order: { do: 'engine', gear: GEARS[document.gear], throttle: document.throttle },
+      };
+    case 'call':
+      return { after, order: { do: 'call', text: document.text } };
+  }
+}
+
+function expectation(document: ExpectationDocument, names: Names, path: string): Expectation {
+  const at = document.at === 'next' ? 'next' : ({ after: document.at.after_s } as const);
+  switch (document.is) {
+    case 'heading':
+      return {
+        is: 'heading',
+        at,
+        heading: radians(document.heading_deg),
+        within: radians(document.within_deg),
+      };
+    case 'speed':
+      return {
+        is: 'speed',
+        at,
+        over: document.over,
+        least: document.least_mps,
+        most: document.most_mps,
+      };
+    case 'turning':
+      return { is: 'turning', at, to: document.to };
+    case 'clear':
+      return { is: 'clear', at, least: document.least_m };
+    case 'near':
+      return {
+        is: 'near',
+        at,
+        point: names.point(document.point, path),
+        mark: names.mark(document.mark, path),
+        within: document.within_m,
+      };
+  }
+}
+
+function goal(document: GoalDocument, names: Names): Goal {
+  if (document.is === 'clear') return { is: 'clear', distance: document.distance_m };
+  return {
+    is: 'lie',
+    point: names.point(document.point, 'goal'),
+    mark: names.mark(document.mark, 'goal'),
+    within: document.within_m,
+    heading: radians(document.heading_deg),
+    headingWithin: radians(document.headingWithin_deg),
+    speedBelow: document.speedBelow_mps,
+  };
+}
+
+function startProblems(input: RunInput): Problem[] {
+  const craft = assembleCraft(input.boat);
+  const found = noClearance();
+  const { x, y, heading } = input.start;
+  leastClearance(
+    found,
+    { x: 0, y: 0, distance: 0 },
+    input.boat.hull.deck,
+    craft.touch.reach,
+    input.obstacles,
+    new Set(),
+    x,
+    y,
+    sin(heading),
+    cos(heading),
+  );
+  if (found.distance >= -START_OVERLAP_M) return [];
+  const { name } = input.obstacles[found.obstacle]!;
+  const deep = (-found.distance).toFixed(1);
+  return [{ path: 'start', message: `the boat starts ${deep} m inside '${name}'; move the start` }];
+}
+
+/** Turns a checked manoeuvre into what the core runs; names that lead nowhere are problems. */
+export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
+  const names = new Names(file);
+  const beats = file.score.beats.map((beat, i) => {
+    const path = `score.beats[${i}]`;
+    return {
+      id: beat.id,
+      cue: cue(beat.cue, names, `${path}.cue`),
+      within: beat.within_s,
+      orders: beat.orders.map(order),
+      expect: beat.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
+      wayOut: { take: beat.wayOut.take, orders: beat.wayOut.orders.map(order) },
+    };
+  });
+  const { end } = file.score;
+  const input: RunInput = {
+    boat: toBoatSpec(file.boat),
+    obstacles: toObstacles(file.place),
+    weather: toWeather(file.conditions),
+    start: {
+      x: file.start.x_m,
+      y: file.start.y_m,
+      heading: radians(file.start.heading_deg),
+      speed: file.start.speed_mps,
+    },
+    score: {
+      beats,
+      end: { cue: cue(end.cue, names, 'score.end.cue'), within: end.within_s },
+    },
+    goal: goal(file.goal, names),
+    berth: new Set(file.berth),
+    limit: file.limit_s,
+  };
+  const known = new Set(input.obstacles.map((o) => o.id));
+  const strayBerths = file.berth.flatMap((id, i) =>
+    known.has(id) ? [] : [{ path: `berth[${i}]`, message: `the place has nothing called '${id}'` }],
+  );
+  const problems = [...names.problems, ...strayBerths, ...startProblems(input)];
+  return problems.length > 0 ? failure(...problems) : success(input);
+}

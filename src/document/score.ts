@@ -1,0 +1,158 @@
+import { z } from 'zod';
+import { compass, id, within } from './fields';
+
+const over = z.enum(['water', 'ground'], { error: "say 'water' or 'ground'" });
+const name = z.string().min(1, { error: 'choose one' }).max(80);
+const speed = within(0, 20, 'm/s');
+
+const simpleCues = [
+  z.strictObject({ is: z.literal('start') }),
+  z.strictObject({ is: z.literal('after'), seconds: within(0, 600, 's') }),
+  z.strictObject({ is: z.literal('heading'), heading_deg: compass }),
+  z.strictObject({ is: z.literal('turned'), by_deg: within(-720, 720, 'degrees, port negative') }),
+  z.strictObject({
+    is: z.literal('speed'),
+    over,
+    compare: z.enum(['below', 'above'], { error: "say 'below' or 'above'" }),
+    speed_mps: speed,
+  }),
+  z.strictObject({ is: z.literal('abeam'), point: name, mark: name }),
+  z.strictObject({
+    is: z.literal('within'),
+    point: name,
+    mark: name,
+    distance_m: within(0, 2000, 'm'),
+  }),
+  z.strictObject({ is: z.literal('stopped') }),
+  z.strictObject({ is: z.literal('sternway') }),
+] as const;
+
+const CUE_ERROR =
+  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'any', 'all'";
+
+export const simpleCueSchema = z.discriminatedUnion('is', simpleCues, { error: CUE_ERROR });
+export type SimpleCue = z.infer<typeof simpleCueSchema>;
+
+const parts = z
+  .array(simpleCueSchema)
+  .min(1, { error: 'give at least one cue' })
+  .max(6, { error: 'at most six cues in a group' });
+
+export const cueSchema = z.discriminatedUnion(
+  'is',
+  [
+    ...simpleCues,
+    z.strictObject({ is: z.literal('any'), of: parts }),
+    z.strictObject({ is: z.literal('all'), of: parts }),
+  ],
+  { error: CUE_ERROR },
+);
+export type CueDocument = z.infer<typeof cueSchema>;
+
+const after_s = within(0, 600, 's').default(0);
+
+export const orderSchema = z.discriminatedUnion(
+  'do',
+  [
+    z.strictObject({
+      do: z.literal('wheel'),
+      after_s,
+      /** Rudder angle, positive turns the bow to starboard going ahead. */
+      angle_deg: within(-90, 90, 'degrees, port negative'),
+    }),
+    z.strictObject({
+      do: z.literal('engine'),
+      after_s,
+      gear: z.enum(['ahead', 'neutral', 'astern'], { error: "say 'ahead', 'neutral' or 'astern'" }),
+      /** 0 idle to 1 full. */
+      throttle: within(0, 1).default(0),
+    }),
+    z.strictObject({
+      do: z.literal('call'),
+      after_s,
+      text: z.string().trim().min(1, { error: 'say what is called' }).max(120, {
+        error: 'keep a call to 120 characters',
+      }),
+    }),
+  ],
+  { error: "do is 'wheel', 'engine' or 'call'" },
+);
+export type OrderDocument = z.infer<typeof orderSchema>;
+
+const at = z.union([z.literal('next'), z.strictObject({ after_s: within(0, 600, 's') })], {
+  error: "say 'next' or give { after_s: seconds }",
+});
+
+export const expectationSchema = z.discriminatedUnion(
+  'is',
+  [
+    z.strictObject({
+      is: z.literal('heading'),
+      at,
+      heading_deg: compass,
+      within_deg: within(0.5, 180, 'degrees'),
+    }),
+    z
+      .strictObject({ is: z.literal('speed'), at, over, least_mps: speed, most_mps: speed })
+      .refine((e) => e.most_mps >= e.least_mps, {
+        path: ['most_mps'],
+        error: 'must not be below the least speed',
+      }),
+    z.strictObject({
+      is: z.literal('turning'),
+      at,
+      to: z.enum(['port', 'starboard'], { error: "say 'port' or 'starboard'" }),
+    }),
+    z.strictObject({ is: z.literal('clear'), at, least_m: within(0, 200, 'm') }),
+    z.strictObject({
+      is: z.literal('near'),
+      at,
+      point: name,
+      mark: name,
+      within_m: within(0.05, 2000, 'm'),
+    }),
+  ],
+  { error: "is one of 'heading', 'speed', 'turning', 'clear', 'near'" },
+);
+export type ExpectationDocument = z.infer<typeof expectationSchema>;
+
+const orders = z.array(orderSchema).max(20, { error: 'at most 20 orders in a beat' });
+
+export const wayOutSchema = z.strictObject({
+  /** In words, for the crew. */
+  say: z.string().max(200, { error: 'keep it to 200 characters' }).default(''),
+  /** Taken by itself when an expectation fails or the next cue does not come. */
+  take: z.boolean().default(false),
+  orders: orders.default([]),
+});
+
+export const beatSchema = z.strictObject({
+  id,
+  title: z.string().trim().max(60, { error: 'keep it to 60 characters' }).default(''),
+  cue: cueSchema,
+  within_s: within(0.1, 900, 's').default(120),
+  orders: orders.default([]),
+  expect: z.array(expectationSchema).max(8, { error: 'at most eight expectations' }).default([]),
+  wayOut: wayOutSchema.default({ say: '', take: false, orders: [] }),
+});
+export type BeatDocument = z.infer<typeof beatSchema>;
+
+export const scoreSchema = z
+  .strictObject({
+    beats: z
+      .array(beatSchema)
+      .min(1, { error: 'a score needs at least one beat' })
+      .max(60, { error: 'at most 60 beats' }),
+    end: z.strictObject({ cue: cueSchema, within_s: within(0.1, 900, 's').default(120) }),
+  })
+  .superRefine((score, context) => {
+    const seen = new Set<string>();
+    score.beats.forEach((beat, i) => {
+      if (seen.has(beat.id)) {
+        const message = `'${beat.id}' is used twice; give each beat its own id`;
+        context.addIssue({ code: 'custom', path: ['beats', i, 'id'], message });
+      }
+      seen.add(beat.id);
+    });
+  });
+export type ScoreDocument = z.infer<typeof scoreSchema>;
