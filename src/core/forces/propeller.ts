@@ -12,6 +12,9 @@ export interface PropellerFlow {
   slip: number;
 }
 
+/** Share of k₁ left where the propeller turns against the inflow. */
+const CRASH_SHARE = 0.25;
+
 /**
  * Propeller thrust for any revolutions and inflow:
  *
@@ -19,8 +22,10 @@ export interface PropellerFlow {
  *
  * Homogeneous of degree two, so nothing is singular at rest. In the first quadrant it is a
  * B-series-like K_T(J) curve falling to zero a little above the pitch ratio; astern, K₀ is cut by the
- * boat's astern efficiency; at n = 0 it is the drag of a trailing propeller. Written into `out`.
- * Weak: the two crash quadrants, where real thrust dips while blades stall (±25 %).
+ * boat's astern efficiency; at n = 0 it is the drag of a trailing propeller. In the two crash
+ * quadrants (turning against the inflow) blades stall and thrust rises much less with Va than the
+ * first quadrant's slope would have it (four-quadrant series, van Lammeren et al. 1969; recalled, not
+ * looked up; ±25 %). Written into `out`.
  */
 export function propellerFlow(
   out: PropellerFlow,
@@ -32,7 +37,8 @@ export function propellerFlow(
   const va = surgeAtShaft > 0 ? surgeAtShaft * (1 - shaft.wakeFraction) : surgeAtShaft;
   const magnitude = Math.abs(rps);
   const squared = rps >= 0 ? shaft.aheadSquared : shaft.asternSquared;
-  const turning = squared * rps * magnitude - shaft.crossed * magnitude * va;
+  const crossed = rps * va >= 0 ? shaft.crossed : shaft.crossed * CRASH_SHARE;
+  const turning = squared * rps * magnitude - crossed * magnitude * va;
   const driven = density * turning;
   out.inflow = va;
   out.thrust = driven - density * shaft.trailing * va * Math.abs(va);

@@ -1,0 +1,129 @@
+import { assembleCraft, assembleFoil, liftSlope } from '../craft';
+import { sloop } from '../testing/boats';
+import {
+  addCrossFlow,
+  addFoil,
+  addWind,
+  foilForce,
+  propellerFlow,
+  resistance,
+  windShareAt,
+} from '.';
+
+const craft = assembleCraft(sloop());
+const shaft = craft.shafts[0]!;
+const flow = () => ({ thrust: 0, driven: 0, inflow: 0, slip: 0 });
+
+describe('F1 cross flow by strips', () => {
+  it('matches the integral of a box hull', () => {
+    const boat = sloop();
+    const box = assembleCraft({
+      ...boat,
+      hull: { ...boat.hull, draughts: Float64Array.from([-4.5, 0.8, 4.5, 0.8]), crossFlowDrag: 1 },
+    });
+    const cases = [
+      [0.5, 0, -922.5, 0],
+      [0, 0.2, 0, -3362.5125],
+      [1, 0.1, -3939.075, -4981.5],
+      [0.2, 0.2, -675.13333, -3691.8792],
+    ] as const;
+    for (const [v, r, side, turn] of cases) {
+      const force = new Float64Array(3);
+      addCrossFlow(force, box.strips, 1025, v, r);
+      expect(Math.abs(force[1]! - side)).toBeLessThan(0.01 * 3400);
+      expect(Math.abs(force[2]! - turn)).toBeLessThan(0.01 * 4981);
+    }
+  });
+});
+
+describe('F2 resistance', () => {
+  it('opposes way on either way, more going astern', () => {
+    const ahead = resistance(craft.spec.hull, 1025, 1.2);
+    const astern = resistance(craft.spec.hull, 1025, -1.2);
+    expect(ahead).toBeLessThan(0);
+    expect(astern).toBeCloseTo(-ahead * craft.spec.hull.asternFactor, 9);
+    expect(resistance(craft.spec.hull, 1025, 0)).toBe(0);
+  });
+});
+
+describe('foils', () => {
+  it('F4 lift slope lies between the two known fits', () => {
+    const known = [
+      [1, 1.401, 1.886],
+      [2, 2.4435, 2.885],
+      [3, 3.138, 3.503],
+    ] as const;
+    for (const [aspect, low, high] of known) {
+      expect(liftSlope(aspect)).toBeGreaterThan(low * 0.85);
+      expect(liftSlope(aspect)).toBeLessThan(high * 1.15);
+    }
+  });
+
+  it('never does work on a blade moved through still water, all the way round', () => {
+    const out = new Float64Array(2);
+    for (const foil of [craft.foils[0]!, craft.rudders[0]!.foil]) {
+      for (let i = 0; i < 360; i++) {
+        const a = Math.cos((i * Math.PI) / 180);
+        const b = Math.sin((i * Math.PI) / 180);
+        foilForce(out, foil, a, b);
+        expect(out[0]! * a + out[1]! * b).toBeLessThan(0);
+      }
+    }
+  });
+
+  it('stalls: lift at twice the stall angle is below its peak, and weaker trailing edge first', () => {
+    const foil = assembleFoil(sloop().foils[0]!);
+    const side = (degrees: number, way = 1) => {
+      const out = new Float64Array(2);
+      const a = (degrees * Math.PI) / 180;
+      foilForce(out, foil, way * Math.cos(a), Math.sin(a));
+      return -out[1]!;
+    };
+    expect(side(48)).toBeLessThan(side(25));
+    expect(side(12, -1)).toBeLessThan(0.8 * side(12));
+    expect(side(90) / (0.5 * foil.area)).toBeCloseTo(foil.broadsideDrag + foil.profileDrag, 9);
+  });
+
+  it('a keel ahead of midships turns the bow away from the drift', () => {
+    const force = new Float64Array(3);
+    addFoil(force, new Float64Array(2), craft.foils[0]!, 1025, 1, 0.2, 0);
+    expect(force[1]).toBeLessThan(0);
+    expect(force[2]! / force[1]!).toBeCloseTo(craft.foils[0]!.x, 9);
+  });
+});
+
+describe('G propeller', () => {
+  it('G1 stays well below the actuator-disc ceiling at full throttle', () => {
+    const out = flow();
+    propellerFlow(out, shaft, 1025, 0, shaft.fullRps);
+    const ceiling = Math.cbrt(2 * 1025 * shaft.discArea * 20000 * 20000);
+    expect(out.thrust / ceiling).toBeGreaterThan(0.4);
+    expect(out.thrust / ceiling).toBeLessThan(0.75);
+  });
+
+  it('G3 half the revolutions give a quarter of the thrust', () => {
+    const full = flow();
+    const half = flow();
+    propellerFlow(full, shaft, 1025, 0, 12);
+    propellerFlow(half, shaft, 1025, 0, 6);
+    expect(full.thrust / half.thrust).toBeCloseTo(4, 9);
+  });
+
+  it('brakes when trailed and throws no race', () => {
+    const out = flow();
+    propellerFlow(out, shaft, 1025, 2, 0);
+    expect(out.thrust).toBeLessThan(0);
+    expect(out.driven).toBe(0);
+  });
+});
+
+describe('wind', () => {
+  it('D3 follows the square law and the height profile', () => {
+    const { windage } = craft.spec;
+    const force = new Float64Array(3);
+    addWind(force, { ...windage, frontalArea: 10, frontalDrag: 1 }, 10, 1.225, -10, 0);
+    expect(force[0]).toBeCloseTo(612.5, 9);
+    expect(windShareAt(10)).toBeCloseTo(1, 12);
+    expect(windShareAt(3)).toBeCloseTo(0.3 ** 0.11, 12);
+  });
+});

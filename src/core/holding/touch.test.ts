@@ -1,0 +1,190 @@
+import { TouchLog } from '../debrief';
+import { R, step, U, V, X, Y } from '../sim';
+import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
+import { energy, rig, run } from '../testing/rig';
+import {
+  fenderForce,
+  frictionForce,
+  leastClearance,
+  noClearance,
+  pileObstacle,
+  seriesStiffness,
+  solidObstacle,
+  withLoss,
+} from '.';
+
+const RIGID = { friction: 0, stiffness: 1e12 };
+const wall = (y: number, friction = 0) =>
+  solidObstacle('wall', 'wall', Float64Array.from([-50, y, 50, y, 50, y + 5, -50, y + 5]), {
+    friction,
+    stiffness: 1e12,
+  });
+
+/** Deck with a single corner leading, so that touches are at one known place. */
+function pointed(touchLoss: number) {
+  return bareBody({
+    ...REFERENCE_HULL,
+    touchLoss,
+    touchStiffness: 20000,
+    deck: Float64Array.from([-4.5, -0.5, 0, -1.0, 4, 0, 0, 1.0, -4.5, 0.5]),
+  });
+}
+
+describe('J1 one corner meets a wall without friction', () => {
+  // Heading north into a wall to the north: the corner at x = 4 on the centre line.
+  it('gives back all the energy when nothing is lost, to the stated peak force', () => {
+    const r = rig(pointed(0), { obstacles: [wall(4.2)], u: 0.3 });
+    const before = energy(r);
+    let peak = 0;
+    for (let i = 0; i < 400; i++) {
+      step(r.state, r.world, r.scratch, 0.01, null);
+      for (let k = 0; k < r.scratch.touch.count; k++) {
+        peak = Math.max(peak, r.scratch.touch.normalForce[k]!);
+      }
+    }
+    expect(r.state.motion[U]).toBeCloseTo(-0.3, 3);
+    expect(energy(r) / before).toBeCloseTo(1, 4);
+    expect(peak).toBeCloseTo(0.3 * Math.sqrt(5250 * 20000), -2);
+  });
+
+  it('J4 off the centre line she takes the effective mass, turns, and never gains', () => {
+    // Beam on: heading north, wall to the east, corner at x = 4 leading to starboard.
+    const boat = bareBody({
+      ...REFERENCE_HULL,
+      touchStiffness: 20000,
+      touchLoss: 0,
+      deck: Float64Array.from([-4, -1, 4, -1, 4, 1.6, 3.9, 1.5, -4, 1]),
+    });
+    const east = solidObstacle('e', 'e', Float64Array.from([2, -50, 7, -50, 7, 50, 2, 50]), RIGID);
+    const r = rig(boat, { obstacles: [east], v: 0.3 });
+    const before = energy(r);
+    // Until just after the first corner lets go.
+    let touched = false;
+    for (let i = 0; i < 600; i++) {
+      step(r.state, r.world, r.scratch, 0.005, null);
+      if (r.scratch.touch.count > 0) touched = true;
+      else if (touched) break;
+    }
+    // e = 1: Δv = −2 v_n m_eff M⁻¹Jᵀ with m_eff = 1975.6
+    expect(r.state.motion[V]!).toBeCloseTo(0.3 - (2 * 0.3 * 1975.6098) / 9000, 2);
+    expect(r.state.motion[R]!).toBeCloseTo((-2 * 0.3 * 1975.6098 * 4) / 40500, 2);
+    expect(energy(r) / before).toBeCloseTo(1, 3);
+  });
+
+  it('loses energy in every touch with loss, whatever the speed and angle', () => {
+    for (const speed of [0.05, 0.3, 1, 2.5]) {
+      for (const heading of [-0.9, -0.3, 0, 0.5, 1.3]) {
+        const r = rig(sloop(), { obstacles: [wall(6, 0.4)], heading, u: speed, v: 0.2 * speed });
+        let last = energy(r);
+        run(r, 20, () => {
+          // Springs hold some of it while touching; compare when free of touch.
+          if (r.scratch.touch.count > 0) return;
+          const now = energy(r);
+          expect(now).toBeLessThanOrEqual(last * (1 + 1e-9) + 1e-12);
+          last = now;
+        });
+      }
+    }
+  });
+});
+
+describe('I3 one-sided laws', () => {
+  it('neither fender nor hull ever pulls, and friction opposes slip', () => {
+    expect(withLoss(1000, 1.5, -5)).toBe(0);
+    expect(withLoss(1000, 1.5, 0.2)).toBeCloseTo(1300, 9);
+    expect(frictionForce(0.3, 800, 1)).toBeCloseTo(-240, 0);
+    expect(frictionForce(0.3, 800, -1)).toBeCloseTo(240, 0);
+    expect(frictionForce(0.3, 800, 0)).toBeCloseTo(0, 12);
+    expect(seriesStiffness(2e5, 2e5)).toBe(1e5);
+  });
+});
+
+describe('J7 inflatable fenders', () => {
+  it.each([
+    [0.15, 0.4, 2534],
+    [0.22, 0.55, 5110],
+    [0.3, 0.8, 10136],
+  ])('%f × %f m at half its diameter', (diameter, length, newtons) => {
+    expect(fenderForce(diameter / 2, diameter, length, 15000) / newtons).toBeCloseTo(1, 3);
+  });
+
+  it('hardens: the second half of the squeeze costs more than the first', () => {
+    const quarter = fenderForce(0.055, 0.22, 0.55, 15000);
+    expect(fenderForce(0.11, 0.22, 0.55, 15000)).toBeGreaterThan(2.2 * quarter);
+  });
+});
+
+describe('J5 friction along a quay', () => {
+  it('slows a boat pinned by the wind and holds her there', () => {
+    const r = rig(sloop(), {
+      obstacles: [
+        solidObstacle('q', 'q', Float64Array.from([1.9, -60, 8, -60, 8, 60, 1.9, 60]), {
+          friction: 0.35,
+          stiffness: 1e6,
+        }),
+      ],
+      weather: { windFrom: -Math.PI / 2, windSpeed: 9 },
+      u: 0.3,
+    });
+    run(r, 60);
+    const y = r.state.motion[Y]!;
+    run(r, 20);
+    expect(Math.abs(r.state.motion[Y]! - y)).toBeLessThan(0.05);
+    expect(r.state.motion[X]!).toBeLessThan(0.1);
+  });
+});
+
+describe('touch log', () => {
+  it('reports the approach speed, the fender and the energy, once', () => {
+    const r = rig(sloop(), {
+      obstacles: [
+        solidObstacle('q', 'quay', Float64Array.from([2.6, -60, 8, -60, 8, 60, 2.6, 60]), {
+          friction: 0.3,
+          stiffness: 1e6,
+        }),
+      ],
+      v: 0.2,
+    });
+    const log = new TouchLog(r.world.craft.touch.count);
+    for (let i = 0; i < 400; i++) step(r.state, r.world, r.scratch, 0.05, log);
+    const [first] = log.touches();
+    expect(first!.name).toBe('quay');
+    expect(first!.fender).toMatch(/starboard/);
+    expect(first!.speed).toBeGreaterThan(0.1);
+    expect(first!.speed).toBeLessThanOrEqual(0.2);
+    expect(first!.energy).toBeLessThanOrEqual(0.5 * r.world.craft.mass.m22 * first!.speed ** 2);
+    expect(first!.peakForce).toBeGreaterThan(100);
+  });
+
+  it('forgets what a retaken step had added', () => {
+    const log = new TouchLog(3);
+    log.save();
+    const r = rig(sloop(), { obstacles: [pileObstacle('p', 'pile', 0, 4.9, 0.2, RIGID)], u: 1 });
+    const seen = new TouchLog(r.world.craft.touch.count);
+    seen.save();
+    for (let i = 0; i < 20; i++) step(r.state, r.world, r.scratch, 0.05, seen);
+    expect(seen.touches().length).toBe(1);
+    seen.restore();
+    expect(seen.touches().length).toBe(0);
+  });
+});
+
+describe('clearance', () => {
+  it('is measured hull to face, pile and corner, and knows the place on the hull', () => {
+    const out = noClearance();
+    const work = { x: 0, y: 0, distance: 0 };
+    const deck = sloop().hull.deck;
+    const obstacles = [wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)];
+    const measure = (skip: number[]) =>
+      leastClearance(out, work, deck, 6, obstacles, new Set(skip), 0, 0, 0, 1);
+    measure([]);
+    expect(out.obstacle).toBe(1);
+    // The side is not quite parallel to the keel there, so a little less than 2.2 − 0.2 − 1.7.
+    expect(out.distance).toBeGreaterThan(0.29);
+    expect(out.distance).toBeLessThan(0.31);
+    measure([1]);
+    expect(out).toMatchObject({ obstacle: 0, distance: 4, x: 5, y: 0 });
+    measure([0, 1]);
+    expect(out.obstacle).toBe(-1);
+  });
+});

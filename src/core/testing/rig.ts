@@ -1,0 +1,77 @@
+import { assembleCraft, type BoatSpec } from '../craft';
+import type { Obstacle } from '../holding';
+import {
+  environmentFor,
+  initialState,
+  makeScratch,
+  R,
+  step,
+  U,
+  V,
+  type Scratch,
+  type SimState,
+  type Weather,
+  type World,
+} from '../sim';
+
+/** A boat in water, stepped by hand. */
+export interface Rig {
+  readonly world: World;
+  readonly state: SimState;
+  readonly scratch: Scratch;
+}
+
+export const CALM: Weather = {
+  windFrom: 0,
+  windSpeed: 0,
+  streamSet: 0,
+  streamSpeed: 0,
+  waterDensity: 1025,
+};
+
+export interface RigOptions {
+  readonly weather?: Partial<Weather>;
+  readonly obstacles?: readonly Obstacle[];
+  readonly x?: number;
+  readonly y?: number;
+  readonly heading?: number;
+  readonly u?: number;
+  readonly v?: number;
+  readonly r?: number;
+}
+
+export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
+  const craft = assembleCraft(boat);
+  const weather = { ...CALM, ...options.weather };
+  const obstacles = options.obstacles ?? [];
+  const world: World = { craft, obstacles, environment: environmentFor(craft, weather) };
+  const { x = 0, y = 0, heading = 0, u = 0, v = 0, r = 0 } = options;
+  const state = initialState(craft, { x, y, heading, speed: u });
+  state.motion[U] = u;
+  state.motion[V] = v;
+  state.motion[R] = r;
+  return { world, state, scratch: makeScratch(world) };
+}
+
+/** Steps of `h` seconds for `seconds`; `each` is called after every one. */
+export function run(
+  { world, state, scratch }: Rig,
+  seconds: number,
+  each: () => void = () => undefined,
+  h = 0.05,
+): void {
+  const steps = Math.round(seconds / h);
+  for (let i = 0; i < steps; i++) {
+    step(state, world, scratch, h, null);
+    each();
+  }
+}
+
+/** Kinetic energy relative to the water, J. */
+export function energy({ world, state }: Rig): number {
+  const { m11, m22, m23, m33 } = world.craft.mass;
+  const u = state.motion[U]!;
+  const v = state.motion[V]!;
+  const r = state.motion[R]!;
+  return 0.5 * (m11 * u * u + m22 * v * v + m33 * r * r) + m23 * v * r;
+}
