@@ -51,3 +51,12 @@ export {
   type ScoreDocument,
   type SimpleCue,
 } from './score';
+export {
+  summarise,
+  TAKE_SCHEMA,
+  takeFileSchema,
+  takeSummarySchema,
+  toTakeFile,
+  type TakeFile,
+  type TakeSummary,
+} from './take';

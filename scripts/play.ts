@@ -1,0 +1,106 @@
+import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { runTake } from '@/core/score';
+import {
+  boatSchema,
+  check,
+  failure,
+  placeSchema,
+  problemLines,
+  success,
+  summarise,
+  toFile,
+  toRunInput,
+  toTakeFile,
+  type Manoeuvre,
+  type ManoeuvreFile,
+  type Result,
+} from '@/document';
+import { parseJson, readEither } from '@/io/manoeuvre';
+
+const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json]';
+
+interface Arguments {
+  readonly file: string;
+  readonly out: string | null;
+}
+
+function readArguments(given: readonly string[]): Result<Arguments> {
+  const rest = [...given];
+  let out: string | null = null;
+  const at = rest.indexOf('--out');
+  if (at >= 0) {
+    out = rest[at + 1] ?? null;
+    if (!out) return failure({ path: '--out', message: `needs a file name. ${USAGE}` });
+    rest.splice(at, 2);
+  }
+  const stray = rest.find((word) => word.startsWith('--'));
+  if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
+  if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
+  return success({ file: rest[0]!, out });
+}
+
+function readText(path: string): Result<string> {
+  try {
+    return success(readFileSync(path, 'utf8'));
+  } catch (error) {
+    const code = error instanceof Error && 'code' in error ? String(error.code) : 'unreadable';
+    return failure({ path, message: `cannot be read (${code})` });
+  }
+}
+
+/** Boat and place of a manoeuvre that names them, from ../boats and ../places beside its folder. */
+function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> {
+  const library = join(dirname(file), '..');
+  const load = <T>(kind: string, id: string, schema: Parameters<typeof check<T>>[0]): Result<T> => {
+    const path = join(library, kind, `${id}.json`);
+    const text = readText(path);
+    if (!text.ok) return text;
+    const json = parseJson(text.value);
+    const checked = json.ok ? check(schema, json.value) : json;
+    if (checked.ok) return checked;
+    return failure(...checked.problems.map((p) => ({ ...p, path: `${path}: ${p.path}` })));
+  };
+  const boat = load('boats', manoeuvre.boatId, boatSchema);
+  if (!boat.ok) return boat;
+  const place = load('places', manoeuvre.placeId, placeSchema);
+  if (!place.ok) return place;
+  return success(toFile(manoeuvre, boat.value, place.value));
+}
+
+function play({ file, out }: Arguments): Result<string> {
+  const text = readText(file);
+  if (!text.ok) return text;
+  const either = readEither(text.value);
+  if (!either.ok) return either;
+  const whole =
+    either.value.stands === 'alone'
+      ? success(either.value.file)
+      : fromLibrary(either.value.manoeuvre, file);
+  if (!whole.ok) return whole;
+  const input = toRunInput(whole.value);
+  if (!input.ok) return input;
+  const take = runTake(input.value);
+  if (out) {
+    // Written beside and moved into place, so that a take is there whole or not at all.
+    const partial = `${out}.partial-${process.pid}`;
+    try {
+      writeFileSync(partial, JSON.stringify(toTakeFile(take, whole.value)));
+      renameSync(partial, out);
+    } catch (error) {
+      rmSync(partial, { force: true });
+      const why = error instanceof Error ? error.message : 'unwritable';
+      return failure({ path: '--out', message: `${out} cannot be written: ${why}` });
+    }
+  }
+  return success(JSON.stringify(summarise(take, whole.value), null, 2));
+}
+
+const given = readArguments(process.argv.slice(2));
+const result = given.ok ? play(given.value) : given;
+if (result.ok) {
+  process.stdout.write(`${result.value}\n`);
+} else {
+  process.stderr.write(`${problemLines(result.problems)}\n`);
+  process.exitCode = 2;
+}

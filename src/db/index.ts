@@ -1,0 +1,14 @@
+export {
+  copyManoeuvre,
+  importManoeuvre,
+  listManoeuvres,
+  noteOpened,
+  openManoeuvre,
+  saveManoeuvre,
+  setAside,
+  type Listed,
+  type Opened,
+  type SaveResult,
+} from './manoeuvres';
+export { dataDirectory, library, openLibrary, type Library } from './open';
+export { readDemo, seedDemo } from './seed';

@@ -1,0 +1,217 @@
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import {
+  boatSchema,
+  check,
+  failure,
+  manoeuvreSchema,
+  placeSchema,
+  success,
+  type Boat,
+  type Manoeuvre,
+  type ManoeuvreFile,
+  type Place,
+  type Result,
+} from '@/document';
+import type { Library } from './open';
+import { boats, manoeuvres, places } from './schema';
+
+/** A manoeuvre with all it needs to be run. */
+export interface Opened {
+  readonly manoeuvre: Manoeuvre;
+  readonly boat: Boat;
+  readonly place: Place;
+  readonly revision: number;
+  readonly updatedAt: number;
+}
+
+export interface Listed {
+  readonly id: string;
+  readonly title: string;
+  readonly note: string;
+  readonly boat: string;
+  readonly place: string;
+  readonly openedAt: number | null;
+}
+
+export type SaveResult =
+  | { readonly is: 'saved'; readonly revision: number; readonly updatedAt: number }
+  /** Somebody saved since: nothing was written. */
+  | { readonly is: 'conflict'; readonly current: Opened }
+  | { readonly is: 'missing' };
+
+function read<T>(schema: Parameters<typeof check<T>>[0], text: string, what: string): Result<T> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return failure({ path: what, message: 'is stored in a form that cannot be read' });
+  }
+  const checked = check(schema, value);
+  if (checked.ok) return checked;
+  return failure(...checked.problems.map((p) => ({ ...p, path: `${what}: ${p.path}` })));
+}
+
+/** Manoeuvres not put aside, last opened first, then newest. */
+export function listManoeuvres(db: Library): Listed[] {
+  return db
+    .select({
+      id: manoeuvres.id,
+      title: manoeuvres.title,
+      note: sql<string>`coalesce(json_extract(${manoeuvres.document}, '$.note'), '')`,
+      boat: sql<string>`coalesce(json_extract(${boats.document}, '$.name'), ${boats.id})`,
+      place: sql<string>`coalesce(json_extract(${places.document}, '$.name'), ${places.id})`,
+      openedAt: manoeuvres.openedAt,
+    })
+    .from(manoeuvres)
+    .innerJoin(boats, eq(boats.id, manoeuvres.boatId))
+    .innerJoin(places, eq(places.id, manoeuvres.placeId))
+    .where(isNull(manoeuvres.removedAt))
+    .orderBy(desc(manoeuvres.openedAt), desc(manoeuvres.createdAt), manoeuvres.title)
+    .all();
+}
+
+/** Null when there is none of that id. */
+export function openManoeuvre(db: Library, id: string): Result<Opened> | null {
+  const row = db
+    .select()
+    .from(manoeuvres)
+    .innerJoin(boats, eq(boats.id, manoeuvres.boatId))
+    .innerJoin(places, eq(places.id, manoeuvres.placeId))
+    .where(and(eq(manoeuvres.id, id), isNull(manoeuvres.removedAt)))
+    .get();
+  if (!row) return null;
+  const manoeuvre = read(manoeuvreSchema, row.manoeuvres.document, `manoeuvre '${id}'`);
+  if (!manoeuvre.ok) return manoeuvre;
+  const boat = read(boatSchema, row.boats.document, `boat '${row.boats.id}'`);
+  if (!boat.ok) return boat;
+  const place = read(placeSchema, row.places.document, `place '${row.places.id}'`);
+  if (!place.ok) return place;
+  const { revision, updatedAt } = row.manoeuvres;
+  return success({
+    manoeuvre: manoeuvre.value,
+    boat: boat.value,
+    place: place.value,
+    revision,
+    updatedAt,
+  });
+}
+
+export function noteOpened(db: Library, id: string, now: number): void {
+  db.update(manoeuvres).set({ openedAt: now }).where(eq(manoeuvres.id, id)).run();
+}
+
+/** Saves over the revision it started from; over any other it changes nothing and says what is there. */
+export function saveManoeuvre(
+  db: Library,
+  manoeuvre: Manoeuvre,
+  fromRevision: number,
+  now: number,
+): SaveResult {
+  const revision = fromRevision + 1;
+  const done = db
+    .update(manoeuvres)
+    .set({
+      title: manoeuvre.title,
+      document: JSON.stringify(manoeuvre),
+      boatId: manoeuvre.boatId,
+      placeId: manoeuvre.placeId,
+      revision,
+      updatedAt: now,
+    })
+    .where(
+      and(
+        eq(manoeuvres.id, manoeuvre.id),
+        eq(manoeuvres.revision, fromRevision),
+        isNull(manoeuvres.removedAt),
+      ),
+    )
+    .run();
+  if (done.changes === 1) return { is: 'saved', revision, updatedAt: now };
+  const current = openManoeuvre(db, manoeuvre.id);
+  return current?.ok ? { is: 'conflict', current: current.value } : { is: 'missing' };
+}
+
+/** A free id made from a wish: the wish itself, or with a number behind it. */
+function freeId(db: Library, wish: string): string {
+  const base = wish.slice(0, 58);
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? base : `${base}-${n}`;
+    const taken = db
+      .select({ id: manoeuvres.id })
+      .from(manoeuvres)
+      .where(eq(manoeuvres.id, id))
+      .get();
+    if (!taken) return id;
+  }
+}
+
+function insert(db: Library, manoeuvre: Manoeuvre, now: number, openedAt: number | null): void {
+  db.insert(manoeuvres)
+    .values({
+      id: manoeuvre.id,
+      title: manoeuvre.title,
+      boatId: manoeuvre.boatId,
+      placeId: manoeuvre.placeId,
+      document: JSON.stringify(manoeuvre),
+      revision: 1,
+      createdAt: now,
+      updatedAt: now,
+      openedAt,
+    })
+    .run();
+}
+
+/** A second one like it, under a title and id of its own. Returns its id, null if there is no such manoeuvre. */
+export function copyManoeuvre(db: Library, id: string, now: number): string | null {
+  return db.transaction(() => {
+    const opened = openManoeuvre(db, id);
+    if (!opened?.ok) return null;
+    const { manoeuvre } = opened.value;
+    const copy = {
+      ...manoeuvre,
+      id: freeId(db, manoeuvre.id),
+      title: `${manoeuvre.title.slice(0, 73)}, copy`,
+    };
+    insert(db, copy, now, null);
+    return copy.id;
+  });
+}
+
+/**
+ * Takes in a manoeuvre file with its boat and place, all or nothing. A boat or place already kept under
+ * the same id but different in content is kept beside it under a new id. Returns the manoeuvre's id.
+ */
+export function importManoeuvre(db: Library, file: ManoeuvreFile, now: number): string {
+  return db.transaction(() => {
+    const { boat, place, ...rest } = file;
+    const boatId = keep(db, boats, boat, now);
+    const placeId = keep(db, places, place, now);
+    const manoeuvre: Manoeuvre = { ...rest, id: freeId(db, rest.id), boatId, placeId };
+    insert(db, manoeuvre, now, null);
+    return manoeuvre.id;
+  });
+}
+
+/** Keeps a boat or place under its id, or a free one if that id holds something else. */
+export function keep(
+  db: Library,
+  table: typeof boats | typeof places,
+  document: Boat | Place,
+  now: number,
+): string {
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? document.id : `${document.id.slice(0, 58)}-${n}`;
+    const text = JSON.stringify({ ...document, id });
+    const row = db.select().from(table).where(eq(table.id, id)).get();
+    if (row?.document === text) return id;
+    if (row) continue;
+    db.insert(table).values({ id, document: text, updatedAt: now }).run();
+    return id;
+  }
+}
+
+/** Puts a manoeuvre aside, or brings it back. False if there is none. */
+export function setAside(db: Library, id: string, at: number | null): boolean {
+  const done = db.update(manoeuvres).set({ removedAt: at }).where(eq(manoeuvres.id, id)).run();
+  return done.changes === 1;
+}

@@ -1,0 +1,206 @@
+import { z } from 'zod';
+import { TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
+import { wrapTurn } from '@/core/math';
+import type { Take, TakeEvent } from '@/core/score';
+import { degrees } from './fields';
+import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
+
+export const TAKE_SCHEMA = 'yawtrope:take';
+
+const finite = z.number();
+const heading = z.number().min(0).max(360);
+
+const touchSchema = z.strictObject({
+  time_s: finite,
+  on: z.string(),
+  part: z.string(),
+  fender: z.string().nullable(),
+  speed_mps: finite,
+  energy_J: finite,
+  peakForce_N: finite,
+  grade: z.enum(['soft', 'firm', 'hard']),
+});
+
+/** What `npm run play` prints: a take without its trace. */
+export const takeSummarySchema = z.strictObject({
+  outcome: z.enum([
+    'reached',
+    'missed',
+    'hard touch',
+    'broke off',
+    'cue never came',
+    'out of time',
+  ]),
+  duration_s: finite,
+  goal: z.array(
+    z.strictObject({
+      what: z.enum(['clearance', 'distance', 'heading', 'speed']),
+      found: finite,
+      limit: finite,
+      unit: z.string(),
+      met: z.boolean(),
+    }),
+  ),
+  margins: z.strictObject({
+    clearance: z
+      .strictObject({
+        distance_m: finite,
+        from: z.string(),
+        part: z.string(),
+        time_s: finite,
+        x_m: finite,
+        y_m: finite,
+      })
+      .nullable(),
+    touch: touchSchema.nullable(),
+    touches: z.number().int(),
+    fastest_mps: finite,
+    gearShifts: z.number().int(),
+    neutral_s: finite,
+  }),
+  final: z.strictObject({
+    x_m: finite,
+    y_m: finite,
+    heading_deg: heading,
+    surge_mps: finite,
+    sway_mps: finite,
+    yawRate_degps: finite,
+    groundSpeed_mps: finite,
+  }),
+  beats: z.array(
+    z.strictObject({
+      id: z.string(),
+      time_s: finite,
+      x_m: finite,
+      y_m: finite,
+      heading_deg: heading,
+    }),
+  ),
+  touches: z.array(touchSchema),
+  events: z.array(
+    z.strictObject({
+      time_s: finite,
+      is: z.string(),
+      beat: z.string().nullable(),
+      text: z.string(),
+    }),
+  ),
+});
+export type TakeSummary = z.infer<typeof takeSummarySchema>;
+
+/** A take as kept in a file: the manoeuvre it came from, what it showed, and every sample. */
+export const takeFileSchema = z.strictObject({
+  $schema: z.literal(TAKE_SCHEMA),
+  version: z.literal(1),
+  manoeuvre: manoeuvreFileSchema,
+  summary: takeSummarySchema,
+  /** Columns of equal length, SI and radians, heading unwrapped; see docs/formats. */
+  trace: z.record(z.enum(TRACE_COLUMNS), z.array(z.number().nullable())),
+});
+export type TakeFile = z.infer<typeof takeFileSchema>;
+
+const headingOf = (psi: number) => degrees(wrapTurn(psi));
+
+function eventText(event: TakeEvent): string {
+  switch (event.is) {
+    case 'order': {
+      const { order } = event;
+      if (order.do === 'wheel') return `wheel ${degrees(order.angle).toFixed(0)}°`;
+      if (order.do === 'call') return `call: ${order.text}`;
+      const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
+      return `${gear}, throttle ${Math.round(order.throttle * 100)} %`;
+    }
+    case 'expectation failed':
+      return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
+    case 'cue never came':
+      return `waited ${event.waited.toFixed(1)} s`;
+    default:
+      return '';
+  }
+}
+
+const GOAL_UNITS = { clearance: 'm', distance: 'm', heading: 'degrees', speed: 'm/s' } as const;
+
+/** The summary of a take of a manoeuvre. */
+export function summarise(take: Take, file: ManoeuvreFile): TakeSummary {
+  const { margins, trace } = take;
+  const last = trace.time.length - 1;
+  const at = (column: TraceColumn) => trace[column][last]!;
+  const beatId = (beat: number) => file.score.beats[beat]?.id ?? 'end';
+  const touches = take.touches.map((t) => ({
+    time_s: t.time,
+    on: t.name,
+    part: t.part,
+    fender: t.fender,
+    speed_mps: t.speed,
+    energy_J: t.energy,
+    peakForce_N: t.peakForce,
+    grade: t.grade,
+  }));
+  const worst = margins.touch ? take.touches.indexOf(margins.touch) : -1;
+  const scale = (what: string) => (what === 'heading' ? degrees(1) : 1);
+  return {
+    outcome: take.outcome,
+    duration_s: take.duration,
+    goal: take.goal.map((c) => ({
+      what: c.what,
+      found: c.found * scale(c.what),
+      limit: c.limit * scale(c.what),
+      unit: GOAL_UNITS[c.what],
+      met: c.met,
+    })),
+    margins: {
+      clearance: margins.clearance && {
+        distance_m: margins.clearance.distance,
+        from: margins.clearance.name,
+        part: margins.clearance.part,
+        time_s: margins.clearance.time,
+        x_m: margins.clearance.x,
+        y_m: margins.clearance.y,
+      },
+      touch: touches[worst] ?? null,
+      touches: touches.length,
+      fastest_mps: margins.fastest,
+      gearShifts: margins.gearShifts,
+      neutral_s: margins.neutralSeconds,
+    },
+    final: {
+      x_m: at('x'),
+      y_m: at('y'),
+      heading_deg: headingOf(at('heading')),
+      surge_mps: at('surge'),
+      sway_mps: at('sway'),
+      yawRate_degps: degrees(at('yawRate')),
+      groundSpeed_mps: at('groundSpeed'),
+    },
+    beats: take.beats.map((b) => ({
+      id: beatId(b.beat),
+      time_s: b.time,
+      x_m: b.x,
+      y_m: b.y,
+      heading_deg: headingOf(b.heading),
+    })),
+    touches,
+    events: take.events.map((event) => ({
+      time_s: event.time,
+      is: event.is,
+      beat: 'beat' in event ? beatId(event.beat) : null,
+      text: eventText(event),
+    })),
+  };
+}
+
+/** A take with its trace, ready to be written. Clearance is null where there is nothing near. */
+export function toTakeFile(take: Take, file: ManoeuvreFile): TakeFile {
+  const column = (values: Float64Array) =>
+    Array.from(values, (value) => (Number.isFinite(value) ? value : null));
+  return {
+    $schema: TAKE_SCHEMA,
+    version: 1,
+    manoeuvre: file,
+    summary: summarise(take, file),
+    trace: Object.fromEntries(
+      TRACE_COLUMNS.map((name) => [name, column(take.trace[name])]),
+    ) as TakeFile['trace'],
+  };
+}

@@ -1,0 +1,7 @@
+export {
+  MOST_CHARACTERS,
+  parseJson,
+  readEither,
+  readManoeuvreFile,
+  type EitherManoeuvre,
+} from './read';

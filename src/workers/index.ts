@@ -1,0 +1,2 @@
+export type { TakeWorker } from './protocol';
+export { TakeClient, type TakeListener } from './take-client';

@@ -1,0 +1,50 @@
+import { releaseProxy, wrap, type Remote } from 'comlink';
+import type { Take } from '@/core/score';
+import type { ManoeuvreFile, Result } from '@/document';
+import type { TakeWorker } from './protocol';
+
+export type TakeListener = (result: Result<Take>, file: ManoeuvreFile) => void;
+
+/**
+ * Plays manoeuvres in a web worker. While one is being played only the newest request waits;
+ * those between are dropped, so dragging never queues up work.
+ */
+export class TakeClient {
+  private readonly worker: Worker;
+  private readonly remote: Remote<TakeWorker>;
+  private playing = false;
+  private waiting: ManoeuvreFile | null = null;
+  private closed = false;
+
+  constructor(private readonly listener: TakeListener) {
+    this.worker = new Worker(new URL('./take.worker.ts', import.meta.url), { type: 'module' });
+    this.remote = wrap<TakeWorker>(this.worker);
+  }
+
+  request(file: ManoeuvreFile): void {
+    this.waiting = file;
+    if (!this.playing) void this.next();
+  }
+
+  private async next(): Promise<void> {
+    this.playing = true;
+    while (this.waiting && !this.closed) {
+      const file = this.waiting;
+      this.waiting = null;
+      const result = await this.remote.play(file).catch((error: unknown): Result<Take> => ({
+        ok: false,
+        problems: [
+          { path: '(worker)', message: error instanceof Error ? error.message : 'stopped' },
+        ],
+      }));
+      if (!this.closed) this.listener(result, file);
+    }
+    this.playing = false;
+  }
+
+  close(): void {
+    this.closed = true;
+    this.remote[releaseProxy]();
+    this.worker.terminate();
+  }
+}
