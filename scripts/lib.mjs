@@ -1,8 +1,17 @@
 /** Shared by the start scripts: plain Node, so that they run before anything is installed. */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { dirname, join, relative } from 'node:path';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { createServer } from 'node:net';
+import { dirname, join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -51,10 +60,29 @@ export function run(command, args, options = {}) {
   return done.status ?? 1;
 }
 
+/** Has somebody run npm install since the lock file last changed? */
+function installedByHand() {
+  const own = join(root, 'node_modules', '.package-lock.json');
+  const native = join(
+    root,
+    'node_modules',
+    'better-sqlite3',
+    'build',
+    'Release',
+    'better_sqlite3.node',
+  );
+  if (!existsSync(own) || !existsSync(native)) return false;
+  return statSync(own).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs;
+}
+
 /** Installs packages if the lock file has changed since the last install. Says so on stderr. */
 export function ensureInstalled({ quiet = false } = {}) {
   const lock = hash([readFileSync(join(root, 'package-lock.json')), process.versions.modules]);
   if (isStamped('installed', lock)) return;
+  if (installedByHand()) {
+    stamp('installed', lock);
+    return;
+  }
   process.stderr.write('Installing packages (the first time takes a few minutes) …\n');
   const status = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
     stdio: quiet ? ['ignore', 2, 2] : 'inherit',
@@ -117,4 +145,82 @@ export function startNext(args, env) {
     stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...environment, ...env },
   });
+}
+
+/** The port asked for by YAWTROPE_PORT, or 4780. */
+export function wantedPort() {
+  const given = process.env.YAWTROPE_PORT;
+  if (given === undefined || given === '') return 4780;
+  const port = Number(given);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) {
+    fail(`YAWTROPE_PORT is '${given}'; give a port number from 1 to 65535.`);
+  }
+  return port;
+}
+
+/** Ends the program if the port is taken or may not be used. */
+export async function checkPort(port) {
+  const server = createServer();
+  const error = await new Promise((resolve) => {
+    server.once('error', resolve);
+    server.listen({ port, host: '127.0.0.1', exclusive: true }, () => resolve(null));
+  });
+  if (error) {
+    const why = error.code === 'EADDRINUSE' ? 'is in use' : `cannot be used (${error.code})`;
+    fail(`Port ${port} on 127.0.0.1 ${why}; set YAWTROPE_PORT to another one.`);
+  }
+  await new Promise((resolve) => server.close(resolve));
+}
+
+/** Where data is kept, and that it can be. */
+export function checkData() {
+  const directory = resolve(process.env.YAWTROPE_DATA_DIR || join(root, '.yawtrope'));
+  try {
+    mkdirSync(directory, { recursive: true });
+    const probe = join(directory, `.probe-${process.pid}`);
+    writeFileSync(probe, '');
+    rmSync(probe);
+  } catch (error) {
+    fail(
+      `The data directory '${directory}' cannot be written (${error.code}); set YAWTROPE_DATA_DIR to one that can.`,
+    );
+  }
+  return directory;
+}
+
+/** Brings the database up to date and puts in the demo data. */
+export function prepareData(directory) {
+  const status = runTypeScript('scripts/prepare-data.ts', [], {
+    cwd: root,
+    env: { ...environment, YAWTROPE_DATA_DIR: directory },
+  });
+  if (status !== 0) process.exit(1);
+}
+
+/** Runs the server until it ends or is told to; says where it is once it answers. */
+export async function serve(args, { port, directory }) {
+  const child = startNext([...args, '-H', '127.0.0.1', '-p', String(port)], {
+    YAWTROPE_DATA_DIR: directory,
+  });
+  child.stderr.pipe(process.stderr);
+  let log = '';
+  child.stdout.on('data', (chunk) => (log += chunk));
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 0)));
+  const address = `http://127.0.0.1:${port}`;
+  const up = await Promise.race([answers(address), ended.then(() => false)]);
+  if (!up) fail(`The server did not start:\n${log}`);
+  process.stdout.write(`Yawtrope is at ${address}\nData in ${directory}. Stop with Ctrl C.\n`);
+  process.exit(await ended);
+}
+
+async function answers(address) {
+  for (;;) {
+    try {
+      await fetch(address, { redirect: 'manual' });
+      return true;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+  }
 }

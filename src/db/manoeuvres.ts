@@ -96,7 +96,7 @@ export function openManoeuvre(db: Library, id: string): Result<Opened> | null {
   });
 }
 
-export function noteOpened(db: Library, id: string, now: number): void {
+export function noteOpened(db: Library, id: string, now = Date.now()): void {
   db.update(manoeuvres).set({ openedAt: now }).where(eq(manoeuvres.id, id)).run();
 }
 

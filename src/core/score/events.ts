@@ -7,6 +7,8 @@ export type TakeEvent = { readonly time: number } & (
   | {
       readonly is: 'expectation failed';
       readonly beat: number;
+      /** Its place in the beat's list. */
+      readonly index: number;
       readonly expectation: Expectation;
       readonly found: number;
     }

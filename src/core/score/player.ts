@@ -15,6 +15,7 @@ interface Due {
 
 interface Watch {
   readonly beat: number;
+  readonly index: number;
   readonly expectation: Expectation;
   /** Time it is looked at; Infinity for "at the next beat". */
   readonly at: number;
@@ -98,8 +99,9 @@ export class Player {
       this.events.push({ time, is: 'beat', beat: this.current });
       // What an earlier beat still had to order is overtaken by this one.
       this.due = this.queue(beat.orders);
-      this.watches = beat.expect.map((expectation) => ({
+      this.watches = beat.expect.map((expectation, index) => ({
         beat: this.current,
+        index,
         expectation,
         at: expectation.at === 'next' ? Infinity : time + expectation.at.after,
       }));
@@ -150,11 +152,12 @@ export class Player {
 
   private look(watch: Watch): void {
     this.watches = this.watches.filter((w) => w !== watch);
-    const { expectation, beat } = watch;
+    const { expectation, beat, index } = watch;
     const finding = lookAt(expectation, this.state, this.world, this.beatClearance);
     if (finding.met) return;
     const { time } = this.state;
-    this.events.push({ time, is: 'expectation failed', beat, expectation, found: finding.found });
+    const { found } = finding;
+    this.events.push({ time, is: 'expectation failed', beat, index, expectation, found });
     if (this.score.beats[beat]!.wayOut.take && !this.brokenOff) this.escape();
   }
 

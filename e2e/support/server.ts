@@ -1,0 +1,56 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openLibrary, seedDemo } from '../../src/db';
+
+export interface Server {
+  readonly address: string;
+  readonly directory: string;
+  close(): Promise<void>;
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** The production build on a free port, with a temporary database holding the demo data. */
+export async function startServer(): Promise<Server> {
+  const directory = mkdtempSync(join(tmpdir(), 'yawtrope-data-'));
+  seedDemo(openLibrary(directory), join(process.cwd(), 'demo'), Date.now());
+  const port = await freePort();
+  const address = `http://127.0.0.1:${port}`;
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      env: { ...process.env, YAWTROPE_DATA_DIR: directory, NEXT_TELEMETRY_DISABLED: '1' },
+      stdio: 'ignore',
+    },
+  );
+  for (let tries = 0; ; tries++) {
+    const up = await fetch(address).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (up) break;
+    if (tries > 150) throw new Error('the server did not come up');
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  return {
+    address,
+    directory,
+    close: async () => {
+      const ended = new Promise((resolve) => child.once('exit', resolve));
+      child.kill();
+      await ended;
+      rmSync(directory, { recursive: true, force: true });
+    },
+  };
+}

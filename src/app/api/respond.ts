@@ -1,0 +1,30 @@
+import { NextResponse } from 'next/server';
+import { check, failure, type Problem, type Result } from '@/document';
+import type { z } from 'zod';
+
+const MOST_BYTES = 3_000_000;
+
+export function refuse(status: number, problems: readonly Problem[]) {
+  return NextResponse.json({ problems }, { status });
+}
+
+export function missing(id: string) {
+  return refuse(404, [{ path: 'id', message: `there is no manoeuvre '${id}'` }]);
+}
+
+/** The checked JSON body of a request, or what is wrong with it. Only JSON is taken, which keeps other sites' forms out. */
+export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<Result<T>> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!type.startsWith('application/json')) {
+    return failure({ path: '(request)', message: 'send JSON with content-type application/json' });
+  }
+  const text = await request.text();
+  if (text.length > MOST_BYTES) {
+    return failure({ path: '(request)', message: `is larger than ${MOST_BYTES} bytes` });
+  }
+  try {
+    return check(schema, JSON.parse(text));
+  } catch {
+    return failure({ path: '(request)', message: 'is not JSON' });
+  }
+}

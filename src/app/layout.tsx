@@ -1,0 +1,26 @@
+import '@fontsource-variable/schibsted-grotesk';
+import '@fontsource-variable/sofia-sans-semi-condensed';
+import './globals.css';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { paletteCss } from '@/ui/theme/palette';
+import { THEME_SCRIPT } from '@/ui/theme/script';
+
+export const metadata: Metadata = {
+  title: { default: 'Yawtrope', template: '%s · Yawtrope' },
+  description: 'Compose a manoeuvre, see what wind, stream and propeller do to it, and keep it.',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        <style dangerouslySetInnerHTML={{ __html: paletteCss() }} />
+        <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
+      </head>
+      <body>{children}</body>
+    </html>
+  );
+}

@@ -1,0 +1,37 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import type { Take } from '@/core/score';
+import type { ManoeuvreFile, Problem } from '@/document';
+import { TakeClient } from '@/workers';
+
+/** The newest take that could be run, the file it was run from, and why the newest file could not be, if so. */
+export interface TakeState {
+  readonly take: Take | null;
+  readonly file: ManoeuvreFile;
+  readonly problems: readonly Problem[];
+}
+
+/** Plays `file` in a worker whenever it changes; while dragging, only the newest waits. */
+export function useTake(file: ManoeuvreFile): TakeState {
+  const [state, setState] = useState<TakeState>({ take: null, file, problems: [] });
+  const client = useRef<TakeClient | null>(null);
+
+  useEffect(() => {
+    const made = new TakeClient((result, played) => {
+      setState((last) =>
+        result.ok
+          ? { take: result.value, file: played, problems: [] }
+          : { ...last, problems: result.problems },
+      );
+    });
+    client.current = made;
+    return () => {
+      client.current = null;
+      made.close();
+    };
+  }, []);
+
+  useEffect(() => client.current?.request(file), [file]);
+
+  return state;
+}

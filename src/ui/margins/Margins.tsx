@@ -1,0 +1,109 @@
+'use client';
+import { usePlayhead } from '../state/playhead';
+import { usePreferences } from '../state/preferences';
+import { outcomeWords, readings, surprises } from '../words/take';
+import type { TakeState } from '../hooks/use-take';
+import { clock } from '../words/units';
+
+/** How the take went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
+export function Margins({ state }: { state: TakeState }) {
+  const seek = usePlayhead((p) => p.seek);
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = { speed, length };
+  const { take, file, problems } = state;
+  if (!take) {
+    return problems.length > 0 ? (
+      <Problems state={state} />
+    ) : (
+      <p className="text-quiet">Playing …</p>
+    );
+  }
+  const [outcome, behind] = outcomeWords(take, file, units);
+  const good = take.outcome === 'reached';
+  const list = surprises(take, file, units);
+  return (
+    <section aria-label="This take" aria-live="polite">
+      {problems.length > 0 && <Problems state={state} />}
+      <p className="flex items-baseline justify-between gap-2">
+        <span
+          data-testid="outcome"
+          className={`text-[20px] font-bold leading-tight ${good ? '' : 'border-l-4 border-hurt-fill pl-2 text-hurt'}`}
+        >
+          {outcome}
+        </span>
+        <span className="figures text-[15px] text-quiet">{clock(take.duration)} long</span>
+      </p>
+      <p className="text-[13px] text-quiet">{behind}</p>
+      <ul className="mt-2">
+        {readings(take, units).map((reading) => (
+          <li key={reading.meaning} className="rule-t py-1.5">
+            <Go time={reading.time} seek={seek}>
+              <span
+                data-testid="reading"
+                className={`figures w-[86px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
+              >
+                {reading.hurts ? '▲ ' : ''}
+                {reading.figure}
+              </span>
+              <span className="min-w-0">
+                <span className="block font-semibold">{reading.meaning}</span>
+                <span className="block text-[12.5px] text-quiet">{reading.where}</span>
+              </span>
+            </Go>
+          </li>
+        ))}
+        {list.map(({ time, text }) => (
+          <li key={`${time}-${text}`} className="rule-t py-1.5 text-[13px]">
+            <Go time={time} seek={seek}>
+              <span className="figures w-[86px] shrink-0 font-semibold text-hurt">
+                ▲ {clock(time)}
+              </span>
+              <span>{text}</span>
+            </Go>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** A line that takes the playhead to its moment, if it has one. */
+function Go({
+  time,
+  seek,
+  children,
+}: {
+  time: number | null;
+  seek: (time: number) => void;
+  children: React.ReactNode;
+}) {
+  if (time === null) return <div className="flex gap-2">{children}</div>;
+  return (
+    <button
+      type="button"
+      title={`Show ${clock(time)}`}
+      onClick={() => seek(time)}
+      className="flex w-full gap-2 text-left hover:text-plan"
+    >
+      {children}
+    </button>
+  );
+}
+
+function Problems({ state }: { state: TakeState }) {
+  return (
+    <div role="alert" className="mb-2 border-l-4 border-hurt-fill pl-2">
+      <p className="font-semibold text-hurt">
+        This cannot be played{state.take ? '; the last take that could is shown' : ''}.
+      </p>
+      <ul className="text-[13px]">
+        {state.problems.slice(0, 4).map(({ path, message }) => (
+          <li key={path + message}>
+            <span className="figures">{path}</span>: {message}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

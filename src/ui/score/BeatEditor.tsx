@@ -1,0 +1,198 @@
+'use client';
+import { ArrowLeft, ArrowRight, CopyPlus, Trash2, X } from 'lucide-react';
+import { useEffect, useMemo, useRef } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
+import { namedMarks, namedPoints, type BeatDocument } from '@/document';
+import { FieldError, NumberField, Part, TextField } from '../parts/Field';
+import { IconButton } from '../parts/IconButton';
+import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { usePreferences } from '../state/preferences';
+import { Gesture } from '../state/workspace';
+import { beatResolver, freshCue, freshExpect, fromForm, toForm, type BeatForm } from './beat-form';
+import { CueFields } from './CueFields';
+import { duplicateBeat, freshBeatId, moveBeat, removeBeat } from './edits';
+import { ExpectRows } from './ExpectRows';
+import { OrderRows } from './OrderRows';
+
+/** The names a cue can be given on this boat and place. */
+export function useNames() {
+  const boat = useWorkspace((s) => s.boat);
+  const place = useWorkspace((s) => s.place);
+  return useMemo(
+    () => ({
+      points: namedPoints(boat).map(({ name }) => name),
+      marks: namedMarks(place).map(({ name }) => name),
+    }),
+    [boat, place],
+  );
+}
+
+/** A beat's cue, orders, expectations and way out, edited in place. Every sound change plays at once. */
+export function BeatEditor({ beat, number }: { beat: BeatDocument; number: number }) {
+  const store = useWorkspaceStore();
+  const score = useWorkspace((s) => s.manoeuvre.score);
+  const edit = useWorkspace((s) => s.edit);
+  const select = useWorkspace((s) => s.select);
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const { points, marks } = useNames();
+  const fresh = useMemo(
+    () => ({
+      cue: freshCue(points[0] ?? '', marks[0] ?? ''),
+      expect: freshExpect(points[0] ?? '', marks[0] ?? ''),
+    }),
+    [points, marks],
+  );
+
+  const form = useForm<BeatForm>({
+    defaultValues: toForm(beat, fresh, units),
+    resolver: beatResolver(beat.id, units),
+    mode: 'onChange',
+  });
+  const { register, reset, subscribe, getValues, trigger } = form;
+  const { errors } = form.formState;
+
+  // The beat as this form last made it; anything else came from outside (undo, another editor).
+  const made = useRef(beat);
+  const gesture = useRef<Gesture | null>(null);
+  useEffect(() => {
+    if (beat === made.current) return;
+    made.current = beat;
+    reset(toForm(beat, fresh, units));
+  }, [beat, fresh, units, reset]);
+
+  useEffect(
+    () =>
+      subscribe({
+        formState: { values: true },
+        callback: () => {
+          const result = fromForm(beat.id, getValues(), units);
+          void trigger();
+          if (!result.ok) return;
+          const next = result.value;
+          if (JSON.stringify(next) === JSON.stringify(made.current)) return;
+          const apply = gesture.current ?? { edit: store.getState().edit };
+          apply.edit((m) => {
+            m.score = {
+              ...m.score,
+              beats: m.score.beats.map((b) => (b.id === beat.id ? next : b)),
+            };
+          });
+          made.current =
+            store.getState().manoeuvre.score.beats.find((b) => b.id === beat.id) ?? next;
+        },
+      }),
+    [subscribe, getValues, trigger, store, beat.id, units],
+  );
+
+  const endGesture = () => {
+    gesture.current?.end();
+    gesture.current = null;
+  };
+  useEffect(() => endGesture, []);
+
+  const copy = () => {
+    const id = freshBeatId(score.beats);
+    edit((m) => {
+      m.score = duplicateBeat(m.score, beat.id, id);
+    });
+    select(id);
+  };
+  const remove = () => {
+    edit((m) => {
+      m.score = removeBeat(m.score, beat.id);
+    });
+    select(null);
+  };
+  const move = (by: number) =>
+    edit((m) => {
+      m.score = moveBeat(m.score, beat.id, by);
+    });
+
+  return (
+    <FormProvider {...form}>
+      <form
+        aria-label={`Beat ${number}`}
+        onSubmit={(event) => event.preventDefault()}
+        onFocusCapture={(event) => {
+          // Typing in one field is undone as one.
+          if (!(event.target instanceof HTMLInputElement)) return;
+          endGesture();
+          gesture.current = new Gesture(store);
+        }}
+        onBlurCapture={endGesture}
+      >
+        <div className="flex items-center gap-2 pb-2">
+          <span className="figures flex size-[22px] shrink-0 items-center justify-center rounded-full bg-plan text-[14px] font-bold text-on-plan">
+            {number}
+          </span>
+          <TextField
+            label="What this beat does"
+            placeholder="name this beat"
+            registration={register('title')}
+            error={errors.title?.message}
+          />
+          <span className="flex">
+            <IconButton label="Earlier" disabled={number === 1} onClick={() => move(-1)}>
+              <ArrowLeft size={15} />
+            </IconButton>
+            <IconButton
+              label="Later"
+              disabled={number === score.beats.length}
+              onClick={() => move(1)}
+            >
+              <ArrowRight size={15} />
+            </IconButton>
+            <IconButton label="Duplicate this beat" onClick={copy}>
+              <CopyPlus size={15} />
+            </IconButton>
+            <IconButton
+              label="Remove this beat"
+              disabled={score.beats.length === 1}
+              onClick={remove}
+            >
+              <Trash2 size={15} />
+            </IconButton>
+            <IconButton label="Close the editor" onClick={() => select(null)}>
+              <X size={16} />
+            </IconButton>
+          </span>
+        </div>
+
+        <Part name="When">
+          <CueFields fresh={fresh.cue} points={points} marks={marks} units={units} />
+          <p className="mt-1.5 text-quiet">
+            given up after{' '}
+            <NumberField
+              label="Longest wait for the cue"
+              unit="s"
+              registration={register('within', { valueAsNumber: true })}
+              error={errors.within?.message}
+            />
+          </p>
+        </Part>
+        <Part name="Do">
+          <OrderRows name="orders" />
+          <FieldError error={errors.orders?.message} />
+        </Part>
+        <Part name="Expect">
+          <ExpectRows fresh={fresh.expect} points={points} marks={marks} units={units} />
+        </Part>
+        <Part name="Way out, if not">
+          <TextField
+            label="Way out in words"
+            placeholder="what is said"
+            registration={register('say')}
+            error={errors.say?.message}
+          />
+          <label className="my-1.5 flex items-center gap-2">
+            <input type="checkbox" {...register('take')} className="size-4 accent-plan" />
+            taken by itself when this beat does not go as expected
+          </label>
+          <OrderRows name="wayOrders" />
+        </Part>
+      </form>
+    </FormProvider>
+  );
+}

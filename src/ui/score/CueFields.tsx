@@ -1,0 +1,163 @@
+'use client';
+import { Minus, Plus } from 'lucide-react';
+import { Controller, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import { Choice, type ChoiceOption } from '../parts/Choice';
+import { NumberField } from '../parts/Field';
+import { IconButton } from '../parts/IconButton';
+import type { Units } from '../words/units';
+import type { BeatForm, CueRow } from './beat-form';
+
+const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
+  { value: 'start', text: 'at the start' },
+  { value: 'after', text: 'seconds after the last beat' },
+  { value: 'heading', text: 'heading reached' },
+  { value: 'turned', text: 'turned through' },
+  { value: 'speed', text: 'speed' },
+  { value: 'abeam', text: 'point abreast of a mark' },
+  { value: 'within', text: 'point near a mark' },
+  { value: 'stopped', text: 'boat stopped' },
+  { value: 'sternway', text: 'sternway begun' },
+];
+
+const JOINS: readonly ChoiceOption<BeatForm['join']>[] = [
+  { value: 'only', text: 'when' },
+  { value: 'any', text: 'when any of' },
+  { value: 'all', text: 'when all of' },
+];
+
+export const SIDES: readonly ChoiceOption<'port' | 'starboard'>[] = [
+  { value: 'port', text: 'port' },
+  { value: 'starboard', text: 'starboard' },
+];
+
+export const names = (list: readonly string[]): ChoiceOption<string>[] =>
+  list.map((value) => ({ value, text: value }));
+
+const MOST_CUES = 6;
+
+interface Props {
+  fresh: CueRow;
+  points: readonly string[];
+  marks: readonly string[];
+  units: Units;
+}
+
+/** One cue, or any or all of several. */
+export function CueFields({ fresh, points, marks, units }: Props) {
+  const { control } = useFormContext<BeatForm>();
+  const { fields, append, remove } = useFieldArray({ control, name: 'cues' });
+  const join = useWatch({ control, name: 'join' });
+  return (
+    <div className="flex flex-col gap-1">
+      <div className="flex items-center gap-1">
+        <Controller
+          control={control}
+          name="join"
+          render={({ field }) => (
+            <Choice
+              label="How cues combine"
+              value={field.value}
+              options={JOINS}
+              onChange={(value) => {
+                field.onChange(value);
+                if (value === 'only') while (fields.length > 1) remove(fields.length - 1);
+              }}
+            />
+          )}
+        />
+        {join !== 'only' && fields.length < MOST_CUES && (
+          <IconButton label="Add a cue" onClick={() => append(fresh)}>
+            <Plus size={15} />
+          </IconButton>
+        )}
+      </div>
+      {fields.map((field, i) => (
+        <div key={field.id} className="flex items-start gap-1">
+          <CueRowFields index={i} points={points} marks={marks} units={units} />
+          {fields.length > 1 && (
+            <IconButton label={`Remove cue ${i + 1}`} onClick={() => remove(i)}>
+              <Minus size={15} />
+            </IconButton>
+          )}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { index: number }) {
+  const { control, register, formState } = useFormContext<BeatForm>();
+  const is = useWatch({ control, name: `cues.${index}.is` });
+  const at = `cues.${index}` as const;
+  const errors = formState.errors.cues?.[index];
+  const number = (
+    name: 'seconds' | 'heading' | 'turned' | 'speed' | 'distance',
+    label: string,
+    unit: string,
+  ) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      registration={register(`${at}.${name}`, { valueAsNumber: true })}
+      error={errors?.[name]?.message}
+    />
+  );
+  const choice = <K extends 'side' | 'over' | 'compare' | 'point' | 'mark'>(
+    name: K,
+    label: string,
+    options: readonly ChoiceOption<CueRow[K]>[],
+  ) => (
+    <Controller
+      control={control}
+      name={`${at}.${name}`}
+      render={({ field }) => (
+        <Choice<string>
+          label={label}
+          value={field.value}
+          options={options}
+          onChange={field.onChange}
+        />
+      )}
+    />
+  );
+  return (
+    <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
+      <Controller
+        control={control}
+        name={`${at}.is`}
+        render={({ field }) => (
+          <Choice label="Cue" value={field.value} options={KINDS} onChange={field.onChange} />
+        )}
+      />
+      {is === 'after' && number('seconds', 'Seconds after the last beat', 's')}
+      {is === 'heading' && number('heading', 'Heading', '°')}
+      {is === 'turned' && (
+        <>
+          {number('turned', 'Degrees turned', '°')}
+          {choice('side', 'Turned to', SIDES)}
+        </>
+      )}
+      {is === 'speed' && (
+        <>
+          {choice('compare', 'Below or above', [
+            { value: 'below', text: 'below' },
+            { value: 'above', text: 'above' },
+          ])}
+          {number('speed', 'Speed', units.speed)}
+          {choice('over', 'Speed over', [
+            { value: 'water', text: 'through the water' },
+            { value: 'ground', text: 'over ground' },
+          ])}
+        </>
+      )}
+      {(is === 'abeam' || is === 'within') && (
+        <>
+          {choice('point', 'Point of the boat', names(points))}
+          {is === 'within' ? number('distance', 'Distance', units.length) : null}
+          <span className="text-quiet">{is === 'abeam' ? 'abreast of' : 'from'}</span>
+          {choice('mark', 'Mark', names(marks))}
+        </>
+      )}
+    </div>
+  );
+}

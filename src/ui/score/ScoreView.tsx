@@ -1,0 +1,265 @@
+'use client';
+import { scaleLinear } from 'd3-scale';
+import { Pause, Play, Plus } from 'lucide-react';
+import { useMemo, useRef, type PointerEvent } from 'react';
+import type { Take } from '@/core/score';
+import { toBoatSpec } from '@/document';
+import { useSize } from '../hooks/use-size';
+import { IconButton } from '../parts/IconButton';
+import { useWorkspace } from '../state/context';
+import { usePlayhead } from '../state/playhead';
+import { usePreferences } from '../state/preferences';
+import { clock } from '../words/units';
+import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
+import { addBeat, freshBeatId } from './edits';
+import { GUTTER } from './layout';
+import { engineLane, headingLane, speedLane, turnLane, wheelLane, type Lane } from './lanes';
+import { Playhead } from './Playhead';
+
+const RIGHT = 20;
+const CALLS_HEIGHT = 22;
+const LANE_GAP = 3;
+const AXIS_HEIGHT = 20;
+
+/** The score: beats over lanes against time, and how she moves under them, on one playhead. */
+export function ScoreView({ take, stale }: { take: Take | null; stale: boolean }) {
+  const [frame, { width }] = useSize<HTMLDivElement>();
+  const boat = useWorkspace((s) => s.boat);
+  const score = useWorkspace((s) => s.manoeuvre.score);
+  const edit = useWorkspace((s) => s.edit);
+  const select = useWorkspace((s) => s.select);
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const playing = usePlayhead((p) => p.playing);
+  const setPlaying = usePlayhead((p) => p.setPlaying);
+  const seek = usePlayhead((p) => p.seek);
+  const spec = useMemo(() => toBoatSpec(boat), [boat]);
+
+  const duration = take?.duration ?? 60;
+  const x = useMemo(
+    () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),
+    [duration, width],
+  );
+  const lanes = useMemo(() => {
+    if (!take || width === 0) return [];
+    const units = { speed, length };
+    const control = spec.steering.control === 'tiller' ? 'Tiller' : 'Wheel';
+    return [
+      wheelLane(take, x, spec.rudders[0]?.limit ?? 0.6, control),
+      engineLane(take, x, spec.shafts[0]?.fullRps ?? 1),
+      speedLane(take, x, units),
+      headingLane(take, x),
+      turnLane(take, x),
+    ];
+  }, [take, width, x, spec, speed, length]);
+  const tops = laneTops(lanes);
+  const height = (tops.at(-1) ?? 0) + AXIS_HEIGHT;
+
+  const dragging = useRef(false);
+  const seekTo = (event: PointerEvent<SVGSVGElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    seek(x.invert(event.clientX - box.left));
+  };
+
+  return (
+    <section aria-label="The score" className="rule-t flex h-full flex-col bg-paper">
+      <div ref={frame} className={`relative min-h-0 flex-1 ${stale ? 'opacity-50' : ''}`}>
+        <div className="absolute left-3 top-2 flex items-center" style={{ width: GUTTER - 16 }}>
+          <IconButton
+            label={playing ? 'Stop playing (space)' : 'Play the take (space)'}
+            onClick={() => setPlaying(!playing)}
+          >
+            {playing ? <Pause size={17} /> : <Play size={17} />}
+          </IconButton>
+          <IconButton
+            label="Add a beat at the end"
+            onClick={() => {
+              const id = freshBeatId(score.beats);
+              edit((m) => {
+                m.score = addBeat(m.score, m.score.beats.length, id);
+              });
+              select(id);
+            }}
+          >
+            <Plus size={17} />
+          </IconButton>
+        </div>
+        {take && <BeatHeads take={take} x={x} width={width} />}
+        <svg
+          width={width}
+          height={height}
+          className="absolute left-0 cursor-crosshair touch-none select-none"
+          style={{ top: HEADS_HEIGHT }}
+          onPointerDown={(event) => {
+            dragging.current = true;
+            event.currentTarget.setPointerCapture(event.pointerId);
+            seekTo(event);
+          }}
+          onPointerMove={(event) => dragging.current && seekTo(event)}
+          onPointerUp={() => (dragging.current = false)}
+          onPointerCancel={() => (dragging.current = false)}
+          role="presentation"
+        >
+          {take &&
+            take.beats.map(({ beat, time }) => (
+              <line
+                key={beat}
+                x1={x(time)}
+                x2={x(time)}
+                y1={0}
+                y2={height - AXIS_HEIGHT}
+                className="stroke-hairline"
+              />
+            ))}
+          {lanes.map((lane, i) => (
+            <LaneView key={lane.name} lane={lane} top={tops[i]!} width={width} />
+          ))}
+          {take && (
+            <Calls take={take} x={x} top={tops[2]! - CALLS_HEIGHT - LANE_GAP} width={width} />
+          )}
+          <TimeAxis x={x} top={height - AXIS_HEIGHT} duration={duration} />
+        </svg>
+        {take && lanes.length > 0 && (
+          <Playhead x={x} lanes={lanes} tops={tops} top={HEADS_HEIGHT} height={height} />
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** Tops of the lanes, px; room for the calls is left under the engine. The last entry is the foot. */
+function laneTops(lanes: readonly Lane[]): number[] {
+  const tops: number[] = [];
+  let at = 2;
+  lanes.forEach((lane, i) => {
+    tops.push(at);
+    at += lane.height + LANE_GAP + (i === 1 ? CALLS_HEIGHT + LANE_GAP : 0);
+  });
+  tops.push(at);
+  return tops;
+}
+
+function LaneView({ lane, top, width }: { lane: Lane; top: number; width: number }) {
+  return (
+    <g transform={`translate(0 ${top})`}>
+      <text x={20} y={13} className="fill-ink text-[13px] font-semibold">
+        {lane.name}
+      </text>
+      <text x={GUTTER - 8} y={10} textAnchor="end" className="figures fill-quiet text-[11.5px]">
+        {lane.top}
+      </text>
+      <text
+        x={GUTTER - 8}
+        y={lane.height - 2}
+        textAnchor="end"
+        className="figures fill-quiet text-[11.5px]"
+      >
+        {lane.foot}
+      </text>
+      <line
+        x1={GUTTER}
+        x2={width - RIGHT}
+        y1={0}
+        y2={0}
+        className="stroke-hairline"
+        strokeWidth="0.7"
+      />
+      {lane.zero !== null && (
+        <line
+          x1={GUTTER}
+          x2={width - RIGHT}
+          y1={lane.zero}
+          y2={lane.zero}
+          className="stroke-quiet"
+          strokeWidth="0.8"
+        />
+      )}
+      <path
+        d={lane.path}
+        className={lane.filled ? 'fill-ink' : 'stroke-ink'}
+        fill={lane.filled ? undefined : 'none'}
+        strokeWidth={lane.filled ? undefined : 1.8}
+        strokeLinejoin="round"
+      />
+    </g>
+  );
+}
+
+/** What is called out, when. */
+function Calls({
+  take,
+  x,
+  top,
+  width,
+}: {
+  take: Take;
+  x: (time: number) => number;
+  top: number;
+  width: number;
+}) {
+  const calls = take.events.flatMap((event) =>
+    event.is === 'order' && event.order.do === 'call'
+      ? [{ time: event.time, text: event.order.text }]
+      : [],
+  );
+  return (
+    <g transform={`translate(0 ${top})`}>
+      <text x={20} y={15} className="fill-ink text-[13px] font-semibold">
+        Calls
+      </text>
+      <line
+        x1={GUTTER}
+        x2={width - RIGHT}
+        y1={11}
+        y2={11}
+        className="stroke-hairline"
+        strokeWidth="0.7"
+      />
+      {calls.map(({ time, text }, i) => {
+        const from = x(time);
+        const to = i + 1 < calls.length ? x(calls[i + 1]!.time) : width - RIGHT;
+        return (
+          <foreignObject
+            key={`${time}-${text}`}
+            x={from}
+            y={2}
+            width={Math.max(0, to - from - 6)}
+            height={18}
+          >
+            <span
+              title={text}
+              className="inline-block max-w-full truncate bg-paper pr-2 text-[12.5px] leading-[18px]"
+            >
+              {text}
+            </span>
+          </foreignObject>
+        );
+      })}
+    </g>
+  );
+}
+
+function TimeAxis({
+  x,
+  top,
+  duration,
+}: {
+  x: (time: number) => number;
+  top: number;
+  duration: number;
+}) {
+  const step = [5, 10, 20, 30, 60, 120, 300].find((s) => duration / s <= 10) ?? 300;
+  const ticks = Array.from({ length: Math.floor(duration / step) + 1 }, (_, i) => i * step);
+  return (
+    <g transform={`translate(0 ${top})`}>
+      {ticks.map((time) => (
+        <g key={time} transform={`translate(${x(time)} 0)`}>
+          <line y2={4} className="stroke-quiet" />
+          <text y={15} textAnchor="middle" className="figures fill-quiet text-[11.5px]">
+            {clock(time)}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}

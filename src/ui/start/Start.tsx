@@ -1,0 +1,139 @@
+'use client';
+import { FolderOpen } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useRef, useState, type ChangeEvent } from 'react';
+import { z } from 'zod';
+import type { Problem } from '@/document';
+import { useTheme } from '../hooks/use-theme';
+
+export interface StartEntry {
+  readonly id: string;
+  readonly title: string;
+  readonly note: string;
+  readonly boat: string;
+  readonly place: string;
+  readonly openedAt: number | null;
+}
+
+const answerSchema = z.union([
+  z.object({ id: z.string() }),
+  z.object({ problems: z.array(z.object({ path: z.string(), message: z.string() })) }),
+]);
+
+function openedWords(at: number | null): string {
+  if (at === null) return 'not opened yet';
+  const date = new Date(at);
+  return `opened ${date.toLocaleDateString([], { day: 'numeric', month: 'short' })}, ${date.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
+}
+
+/** The manoeuvres, last opened first. One press opens and plays one. */
+export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
+  useTheme();
+  return (
+    <main className="mx-auto max-w-[980px] px-8 pb-16 pt-14">
+      <header className="border-b-2 border-ink pb-6">
+        <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>
+        <p className="max-w-xl pt-3 text-[17px]">
+          Write a manoeuvre as a score, see what wind, stream and propeller do to it, change a beat,
+          see again.
+        </p>
+      </header>
+      {manoeuvres.length === 0 ? (
+        <p className="py-8">
+          Manoeuvres stand here once there are some. Open a manoeuvre file to begin with.
+        </p>
+      ) : (
+        <ol aria-label="Manoeuvres, last opened first">
+          {manoeuvres.map((entry) => (
+            <li key={entry.id} className="rule-b">
+              <Link
+                href={`/m/${entry.id}`}
+                className="group grid grid-cols-[minmax(0,1fr)_230px] gap-x-8 py-5 focus-visible:-outline-offset-2"
+              >
+                <span>
+                  <span className="block text-[21px] font-bold leading-tight group-hover:text-plan">
+                    {entry.title}
+                  </span>
+                  <span className="block max-w-[60ch] pt-1.5 text-[15px]">{entry.note}</span>
+                </span>
+                <span className="pt-1 text-[13.5px] text-quiet">
+                  <span className="block text-ink">{entry.boat}</span>
+                  <span className="block">{entry.place}</span>
+                  <span className="figures block pt-1" suppressHydrationWarning>
+                    {openedWords(entry.openedAt)}
+                  </span>
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ol>
+      )}
+      <OpenFile />
+      <p className="max-w-[68ch] pt-10 text-[13px] text-quiet">
+        What is shown is a rehearsal on a model that errs; it is not for navigation. Local rules,
+        the harbour or lock keeper, the boat&rsquo;s manual and qualified instruction come first.
+      </p>
+    </main>
+  );
+}
+
+/** Takes in a manoeuvre file from this computer. */
+function OpenFile() {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+
+  const take = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    try {
+      const response = await fetch('/api/manoeuvres', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: await file.text(),
+      });
+      const answer = answerSchema.parse(await response.json());
+      if ('id' in answer) router.push(`/m/${answer.id}`);
+      else setProblems(answer.problems);
+    } catch {
+      setProblems([
+        { path: file.name, message: 'could not be sent; is the server still running?' },
+      ]);
+    }
+  };
+
+  return (
+    <section className="pt-6" aria-label="Open a file">
+      <input
+        ref={input}
+        type="file"
+        accept=".json,application/json"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Manoeuvre file"
+        onChange={(event) => void take(event)}
+      />
+      <button
+        type="button"
+        onClick={() => input.current?.click()}
+        className="flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
+      >
+        <FolderOpen size={16} /> Open a manoeuvre file
+      </button>
+      {problems.length > 0 && (
+        <div role="alert" className="mt-4 max-w-2xl border-l-4 border-hurt-fill pl-3">
+          <p className="font-semibold text-hurt">The file was not taken in; nothing has changed.</p>
+          <ul>
+            {problems.map(({ path, message }) => (
+              <li key={path + message}>
+                <span className="figures">{path}</span>: {message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,89 @@
+import { temporal, type TemporalState } from 'zundo';
+import { create, type StoreApi, type UseBoundStore } from 'zustand';
+import { immer } from 'zustand/middleware/immer';
+import type { Boat, Manoeuvre, Place } from '@/document';
+
+/** What the workspace holds for one manoeuvre. Only the manoeuvre is undone and saved. */
+export interface WorkspaceState {
+  readonly manoeuvre: Manoeuvre;
+  readonly boat: Boat;
+  readonly place: Place;
+  /** Beat open in the editor, and beat pointed at on score or water; by id. */
+  readonly selected: string | null;
+  readonly pointed: string | null;
+  select(id: string | null): void;
+  point(id: string | null): void;
+  edit(change: (manoeuvre: Draft) => void): void;
+  /** Puts another manoeuvre in its place, as one edit. */
+  replace(manoeuvre: Manoeuvre): void;
+}
+
+type Draft = {
+  -readonly [K in keyof Manoeuvre]: Manoeuvre[K];
+};
+
+type Undoable = Pick<WorkspaceState, 'manoeuvre'>;
+
+export type WorkspaceStore = UseBoundStore<StoreApi<WorkspaceState>> & {
+  temporal: StoreApi<TemporalState<Undoable>>;
+};
+
+const MOST_UNDO = 200;
+
+export function createWorkspace(start: {
+  manoeuvre: Manoeuvre;
+  boat: Boat;
+  place: Place;
+}): WorkspaceStore {
+  return create<WorkspaceState>()(
+    temporal(
+      immer((set) => ({
+        ...start,
+        selected: null,
+        pointed: null,
+        select: (id) => set({ selected: id }),
+        point: (id) => set({ pointed: id }),
+        edit: (change) =>
+          set((state) => {
+            change(state.manoeuvre as Draft);
+          }),
+        replace: (manoeuvre) => set({ manoeuvre }),
+      })),
+      {
+        partialize: ({ manoeuvre }): Undoable => ({ manoeuvre }),
+        equality: (a, b) => a.manoeuvre === b.manoeuvre,
+        limit: MOST_UNDO,
+      },
+    ),
+  );
+}
+
+/**
+ * A gesture that edits many times and is undone as one: the first edit is recorded, the rest are not.
+ * `cancel` puts back what was there when it began.
+ */
+export class Gesture {
+  private began = false;
+  private readonly before: Manoeuvre;
+
+  constructor(private readonly store: WorkspaceStore) {
+    this.before = store.getState().manoeuvre;
+  }
+
+  edit(change: (manoeuvre: Draft) => void): void {
+    this.store.getState().edit(change);
+    if (!this.began && this.store.getState().manoeuvre !== this.before) {
+      this.began = true;
+      this.store.temporal.getState().pause();
+    }
+  }
+
+  end(): void {
+    this.store.temporal.getState().resume();
+  }
+
+  cancel(): void {
+    this.end();
+    if (this.began) this.store.temporal.getState().undo();
+  }
+}

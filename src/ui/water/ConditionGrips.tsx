@@ -1,0 +1,148 @@
+'use client';
+import { useRef } from 'react';
+import { MOST_STREAM_MPS, MOST_WIND_MPS, type Conditions } from '@/document';
+import { usePreferences } from '../state/preferences';
+import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { Gesture } from '../state/workspace';
+import { boatSpeed, compassPoint, speedFrom, speedIn, tidy, windSpeed } from '../words/units';
+import { Grip, type GripValue } from './Grip';
+
+const WIND_PX_PER_KNOT = 2.2;
+const STREAM_PX_PER_KNOT = 26;
+const PX_FROM_MIDDLE = 20;
+
+/** Three strokes the way the air goes; as long as it is strong. */
+function WindStrokes({ bearing, length }: { bearing: number; length: number }) {
+  return (
+    <svg
+      className="pointer-events-none absolute overflow-visible text-ink"
+      width="1"
+      height="1"
+      style={{ transform: `rotate(${bearing}deg)` }}
+      aria-hidden
+    >
+      {[-9, 0, 9].map((x) => (
+        <path
+          key={x}
+          d={`M${x} ${-PX_FROM_MIDDLE - (x === 0 ? length : length * 0.75)} V${12 - Math.abs(x)} m-4 -7 l4 7 l4 -7`}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.6"
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** Two ripples running the way the water goes. */
+function StreamStrokes({ bearing, length }: { bearing: number; length: number }) {
+  const waves = Math.max(1, Math.round((PX_FROM_MIDDLE + length) / 12));
+  const d = (x: number) => `M${x} 8 ${'q4 -3 0 -6 q-4 -3 0 -6 '.repeat(waves)}`;
+  return (
+    <svg
+      className="pointer-events-none absolute overflow-visible text-ink"
+      width="1"
+      height="1"
+      style={{ transform: `rotate(${bearing}deg)` }}
+      aria-hidden
+    >
+      {[-5, 5].map((x) => (
+        <path
+          key={x}
+          d={d(x)}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.6"
+          strokeLinecap="round"
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** Wind and stream as grips on the water: drag one and the manoeuvre is played anew while you drag. */
+export function ConditionGrips() {
+  const store = useWorkspaceStore();
+  const conditions = useWorkspace((s) => s.manoeuvre.conditions);
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = { speed, length };
+  const gesture = useRef<Gesture | null>(null);
+  const { wind, stream } = conditions;
+  // Grips work in knots; what is kept is m/s.
+  const windKn = speedIn(wind.speed_mps, 'kn');
+  const streamKn = speedIn(stream.speed_mps, 'kn');
+
+  const begin = () => {
+    gesture.current = new Gesture(store);
+  };
+  const end = (cancelled: boolean) => {
+    if (cancelled) gesture.current?.cancel();
+    else gesture.current?.end();
+    gesture.current = null;
+  };
+  const change = (part: Partial<Conditions>) =>
+    gesture.current?.edit((m) => {
+      m.conditions = { ...m.conditions, ...part };
+    });
+  const metres = (knots: number) => tidy(speedFrom(knots, 'kn'), 4);
+
+  const windText = `${windSpeed(wind.speed_mps, units)} from ${String(Math.round(wind.from_deg)).padStart(3, '0')}° ${compassPoint(wind.from_deg)}`;
+  const streamText =
+    stream.speed_mps > 0
+      ? `${boatSpeed(stream.speed_mps, units)} to ${String(Math.round(stream.set_deg)).padStart(3, '0')}° ${compassPoint(stream.set_deg)}`
+      : 'no stream';
+
+  return (
+    <>
+      <div className="absolute left-[104px] top-[104px]">
+        <Grip
+          name="Wind"
+          value={{ bearing: wind.from_deg, speed: windKn }}
+          speedStep={1}
+          most={Math.floor(speedIn(MOST_WIND_MPS, 'kn'))}
+          pxPerSpeed={WIND_PX_PER_KNOT}
+          text={windText}
+          onBegin={begin}
+          onEnd={end}
+          onChange={({ bearing, speed: kn }: GripValue) =>
+            change({ wind: { from_deg: bearing, speed_mps: metres(kn) } })
+          }
+        >
+          <WindStrokes bearing={wind.from_deg} length={windKn * WIND_PX_PER_KNOT} />
+          <GripLabel title="Wind" text={windText} />
+        </Grip>
+      </div>
+      <div className="absolute bottom-[88px] right-[92px]">
+        <Grip
+          name="Stream"
+          value={{ bearing: stream.set_deg, speed: streamKn }}
+          speedStep={0.1}
+          most={Math.floor(speedIn(MOST_STREAM_MPS, 'kn'))}
+          pxPerSpeed={STREAM_PX_PER_KNOT}
+          text={streamText}
+          onBegin={begin}
+          onEnd={end}
+          onChange={({ bearing, speed: kn }: GripValue) =>
+            change({ stream: { set_deg: bearing, speed_mps: metres(kn) } })
+          }
+        >
+          <StreamStrokes bearing={stream.set_deg} length={streamKn * STREAM_PX_PER_KNOT} />
+          <GripLabel title="Stream" text={streamText} />
+        </Grip>
+      </div>
+    </>
+  );
+}
+
+function GripLabel({ title, text }: { title: string; text: string }) {
+  return (
+    <p className="pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
+      <span className="text-quiet">{title}</span>
+      <br />
+      <span className="figures text-[14px] font-semibold">{text}</span>
+    </p>
+  );
+}

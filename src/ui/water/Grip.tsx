@@ -1,0 +1,108 @@
+'use client';
+import { useDrag } from '@use-gesture/react';
+import { useRef, type KeyboardEvent, type ReactNode } from 'react';
+
+export interface GripValue {
+  /** Degrees the handle lies from the middle, clockwise from north. */
+  readonly bearing: number;
+  readonly speed: number;
+}
+
+const TURN_DEG = 5;
+const LEAST_REACH_PX = 20;
+
+/**
+ * Something on the water that is dragged to set a direction and a speed: wind or stream. The handle's
+ * bearing from the middle is the direction, its distance the speed. Arrow keys do the same.
+ */
+export function Grip({
+  name,
+  value,
+  speedStep,
+  most,
+  pxPerSpeed,
+  text,
+  children,
+  onBegin,
+  onChange,
+  onEnd,
+}: {
+  name: string;
+  value: GripValue;
+  speedStep: number;
+  most: number;
+  pxPerSpeed: number;
+  /** What a screen reader says, and the label shows. */
+  text: string;
+  /** Drawing that goes with it, in a box centred on the middle. */
+  children: ReactNode;
+  onBegin: () => void;
+  onChange: (value: GripValue) => void;
+  onEnd: (cancelled: boolean) => void;
+}) {
+  const middle = useRef<HTMLDivElement>(null);
+  const bind = useDrag(
+    ({ first, last, canceled, xy: [px, py], event }) => {
+      event.stopPropagation();
+      if (first) onBegin();
+      const box = middle.current?.getBoundingClientRect();
+      if (box && !canceled) {
+        const dx = px - box.left;
+        const dy = py - box.top;
+        const reach = Math.max(0, Math.hypot(dx, dy) - LEAST_REACH_PX);
+        const bearing = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
+        const speed = Math.min(most, Math.round(reach / pxPerSpeed / speedStep) * speedStep);
+        onChange({ bearing: Math.round(bearing) % 360, speed });
+      }
+      if (last) onEnd(canceled);
+    },
+    { pointer: { capture: true } },
+  );
+
+  const nudge = (change: Partial<GripValue>) => {
+    onBegin();
+    onChange({ ...value, ...change });
+    onEnd(false);
+  };
+  const keys: Record<string, () => void> = {
+    ArrowLeft: () => nudge({ bearing: (value.bearing + 360 - TURN_DEG) % 360 }),
+    ArrowRight: () => nudge({ bearing: (value.bearing + TURN_DEG) % 360 }),
+    ArrowUp: () => nudge({ speed: Math.min(most, value.speed + speedStep) }),
+    ArrowDown: () => nudge({ speed: Math.max(0, value.speed - speedStep) }),
+  };
+  const press = (event: KeyboardEvent) => {
+    const act = keys[event.key];
+    if (!act) return;
+    event.preventDefault();
+    event.stopPropagation();
+    act();
+  };
+
+  const reach = LEAST_REACH_PX + value.speed * pxPerSpeed;
+  const angle = (value.bearing * Math.PI) / 180;
+  return (
+    <div ref={middle} className="absolute size-0">
+      {children}
+      <div
+        {...bind()}
+        role="slider"
+        tabIndex={0}
+        aria-label={name}
+        aria-valuemin={0}
+        aria-valuemax={most}
+        aria-valuenow={value.speed}
+        aria-valuetext={text}
+        title={`${name}: drag, or arrow keys`}
+        onKeyDown={press}
+        data-grip={name}
+        className="absolute size-11 cursor-grab touch-none active:cursor-grabbing"
+        style={{
+          left: Math.sin(angle) * reach - 22,
+          top: -Math.cos(angle) * reach - 22,
+        }}
+      >
+        <span className="absolute inset-[13px] rounded-full border-2 border-ink bg-paper" />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,88 @@
+'use client';
+import { memo } from 'react';
+import { Circle, Group, Line } from 'react-konva';
+import type { Feature, Place } from '@/document';
+import type { Palette } from '../theme/palette';
+
+type Solid = Exclude<Feature, { kind: 'pile' | 'mark' }>;
+
+const ORDER: Readonly<Record<Solid['kind'], number>> = {
+  bank: 0,
+  quay: 1,
+  building: 2,
+  pontoon: 3,
+  boat: 4,
+};
+
+function paint(kind: Solid['kind'], palette: Palette) {
+  switch (kind) {
+    case 'bank':
+      return { fill: palette.land, stroke: palette.shore, strokeWidth: 1, dash: [5, 4] };
+    case 'quay':
+    case 'building':
+      return { fill: palette.land, stroke: palette.ink, strokeWidth: 1.4 };
+    case 'pontoon':
+      return { fill: palette.float, stroke: palette.ink, strokeWidth: 1 };
+    case 'boat':
+      return { fill: palette.moored, stroke: palette.shore, strokeWidth: 1 };
+  }
+}
+
+/** Everything that stays where it is, in metres; the group around it carries the camera. */
+export const PlaceLayer = memo(function PlaceLayer({
+  place,
+  palette,
+  scale,
+}: {
+  place: Place;
+  palette: Palette;
+  scale: number;
+}) {
+  const solids = place.features
+    .filter((f): f is Solid => f.kind !== 'pile' && f.kind !== 'mark')
+    .sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
+  return (
+    <Group listening={false}>
+      {solids.map((f) => (
+        <Line
+          key={f.id}
+          points={f.outline_m.flat()}
+          closed
+          strokeScaleEnabled={false}
+          lineJoin="round"
+          {...paint(f.kind, palette)}
+        />
+      ))}
+      {place.features.map((f) =>
+        f.kind === 'pile' ? (
+          <Circle
+            key={f.id}
+            x={f.x_m}
+            y={f.y_m}
+            radius={Math.max(f.radius_m, 2.2 / scale)}
+            fill={palette.ink}
+          />
+        ) : f.kind === 'mark' ? (
+          <Line
+            key={f.id}
+            points={[
+              f.x_m,
+              f.y_m - 4 / scale,
+              f.x_m + 4 / scale,
+              f.y_m,
+              f.x_m,
+              f.y_m + 4 / scale,
+              f.x_m - 4 / scale,
+              f.y_m,
+            ]}
+            closed
+            fill={palette.paper}
+            stroke={palette.ink}
+            strokeWidth={1}
+            strokeScaleEnabled={false}
+          />
+        ) : null,
+      )}
+    </Group>
+  );
+});

@@ -1,0 +1,28 @@
+import type { Take } from '@/core/score';
+import type { Boat, Manoeuvre } from '@/document';
+import type { Box } from './camera';
+
+/** What the view should hold at first: the way the boat goes, start included, with her length round it. */
+export function takeExtent(manoeuvre: Manoeuvre, boat: Boat, take: Take | null): Box {
+  const { x_m, y_m } = manoeuvre.start;
+  let box = { minX: x_m, minY: y_m, maxX: x_m, maxY: y_m };
+  const include = (x: number, y: number) => {
+    box = {
+      minX: Math.min(box.minX, x),
+      minY: Math.min(box.minY, y),
+      maxX: Math.max(box.maxX, x),
+      maxY: Math.max(box.maxY, y),
+    };
+  };
+  if (take) {
+    const { x, y } = take.trace;
+    for (let i = 0; i < x.length; i += 5) include(x[i]!, y[i]!);
+  }
+  const room = boat.hull.length_m;
+  return {
+    minX: box.minX - room,
+    minY: box.minY - room,
+    maxX: box.maxX + room,
+    maxY: box.maxY + room,
+  };
+}

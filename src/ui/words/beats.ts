@@ -1,0 +1,74 @@
+import type { CueDocument, ExpectationDocument, OrderDocument, SimpleCue } from '@/document';
+import { boatSpeed, distance, tidy, type Units } from './units';
+
+const threeFigures = (degrees: number) => `${String(Math.round(degrees) % 360).padStart(3, '0')}°`;
+const side = (degrees: number) => (degrees < 0 ? 'port' : 'starboard');
+
+function simpleCueText(cue: SimpleCue, units: Units): string {
+  switch (cue.is) {
+    case 'start':
+      return 'at the start';
+    case 'after':
+      return `${tidy(cue.seconds, 1)} s on`;
+    case 'heading':
+      return `heading ${threeFigures(cue.heading_deg)}`;
+    case 'turned':
+      return `turned ${tidy(Math.abs(cue.by_deg), 0)}° to ${side(cue.by_deg)}`;
+    case 'speed':
+      return `${cue.compare} ${boatSpeed(cue.speed_mps, units)}${cue.over === 'ground' ? ' over ground' : ''}`;
+    case 'abeam':
+      return `${cue.point} abreast of ${cue.mark}`;
+    case 'within':
+      return `${cue.point} ${distance(cue.distance_m, units)} from ${cue.mark}`;
+    case 'stopped':
+      return 'stopped';
+    case 'sternway':
+      return 'sternway begun';
+  }
+}
+
+/** A cue as a crew would hear it: "mast abreast of pile 4". */
+export function cueText(cue: CueDocument, units: Units): string {
+  if (cue.is !== 'any' && cue.is !== 'all') return simpleCueText(cue, units);
+  return cue.of.map((part) => simpleCueText(part, units)).join(cue.is === 'any' ? ' or ' : ' and ');
+}
+
+export function wheelText(degrees: number): string {
+  const angle = Math.round(Math.abs(degrees));
+  return angle === 0 ? 'wheel amidships' : `wheel ${angle}° ${side(degrees)}`;
+}
+
+/** Throttle in words: idle, or a share. */
+export function engineText(gear: 'ahead' | 'neutral' | 'astern', throttle: number): string {
+  if (gear === 'neutral') return 'neutral';
+  return throttle < 0.005 ? `${gear} idle` : `${gear} ${Math.round(throttle * 100)} %`;
+}
+
+export function orderText(order: OrderDocument): string {
+  const late = order.after_s > 0 ? ` after ${tidy(order.after_s, 1)} s` : '';
+  if (order.do === 'wheel') return wheelText(order.angle_deg) + late;
+  if (order.do === 'engine') return engineText(order.gear, order.throttle) + late;
+  return `“${order.text}”${late}`;
+}
+
+/** What the hands do at a beat, calls left out: "neutral, wheel 25° starboard". */
+export function ordersText(orders: readonly OrderDocument[]): string {
+  const hands = orders.filter((order) => order.do !== 'call');
+  return hands.length > 0 ? hands.map(orderText).join(', ') : 'nothing to do';
+}
+
+export function expectationText(e: ExpectationDocument, units: Units): string {
+  const when = e.at === 'next' ? 'by the next beat' : `after ${tidy(e.at.after_s, 1)} s`;
+  switch (e.is) {
+    case 'heading':
+      return `heading ${threeFigures(e.heading_deg)} within ${tidy(e.within_deg, 0)}° ${when}`;
+    case 'speed':
+      return `${boatSpeed(e.least_mps, units)} to ${boatSpeed(e.most_mps, units)} ${when}`;
+    case 'turning':
+      return `turning to ${e.to} ${when}`;
+    case 'clear':
+      return `at least ${distance(e.least_m, units)} clear ${e.at === 'next' ? 'until the next beat' : when}`;
+    case 'near':
+      return `${e.point} within ${distance(e.within_m, units)} of ${e.mark} ${when}`;
+  }
+}

@@ -1,0 +1,145 @@
+import type { GoalCheck, Take, TakeEvent } from '@/core/score';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import type { ManoeuvreFile, ScoreDocument } from '@/document';
+import { expectationText } from './beats';
+import { boatSpeed, clock, distance, heading, touchSpeed, type Units } from './units';
+
+/** "beat 3", or "the end". */
+export function beatName(score: ScoreDocument, beat: number): string {
+  return beat >= score.beats.length ? 'the end' : `beat ${beat + 1}`;
+}
+
+function missedBy(check: GoalCheck, units: Units): string {
+  switch (check.what) {
+    case 'clearance':
+      return `${distance(check.found, units)} clear, ${distance(check.limit, units)} asked for`;
+    case 'distance':
+      return `${distance(check.found, units)} off, ${distance(check.limit, units)} asked for`;
+    case 'heading': {
+      const found = Math.round(check.found * DEGREES_PER_RADIAN);
+      const limit = Math.round(check.limit * DEGREES_PER_RADIAN);
+      return `${found}° off the heading, ${limit}° allowed`;
+    }
+    case 'speed':
+      return `still moving at ${boatSpeed(check.found, units)}`;
+  }
+}
+
+/** The outcome in a few words, and what stands behind it. */
+export function outcomeWords(take: Take, file: ManoeuvreFile, units: Units): [string, string] {
+  const failed = take.goal.filter((check) => !check.met);
+  switch (take.outcome) {
+    case 'reached':
+      return ['Done', goalWords(take, file, units)];
+    case 'missed':
+      return ['Not there', failed.map((check) => missedBy(check, units)).join('; ')];
+    case 'hard touch': {
+      const touch = take.margins.touch;
+      if (!touch) return ['Hard touch', ''];
+      return ['Hard touch', `${touch.part} on ${touch.name} at ${clock(touch.time)}`];
+    }
+    case 'broke off':
+      return ['Broken off', 'the way out was taken'];
+    case 'cue never came': {
+      const event = take.events.findLast((e) => e.is === 'cue never came');
+      const which = event ? beatName(file.score, event.beat) : 'a beat';
+      return ['Waiting still', `the cue for ${which} never came`];
+    }
+    case 'out of time':
+      return ['Out of time', `after ${clock(take.duration)}`];
+  }
+}
+
+function goalWords(take: Take, file: ManoeuvreFile, units: Units): string {
+  const { goal } = file;
+  const first = take.goal[0];
+  if (goal.is === 'clear') {
+    return `${distance(first?.found ?? 0, units)} clear of everything at the end`;
+  }
+  return `${goal.point} ${distance(first?.found ?? 0, units)} from ${goal.mark}, ${boatSpeed(take.margins.finalSpeed, units)} on`;
+}
+
+/** Which beat was running at a moment. */
+export function beatAt(take: Take, time: number): number {
+  let current = 0;
+  for (const mark of take.beats) if (mark.time <= time + 1e-9) current = mark.beat;
+  return current;
+}
+
+export interface Reading {
+  /** The figure, then what it means, then where and when. */
+  readonly figure: string;
+  readonly meaning: string;
+  readonly where: string;
+  readonly hurts: boolean;
+  readonly time: number | null;
+}
+
+/** Clearance and touch of a take in words. */
+export function readings(take: Take, units: Units): Reading[] {
+  const { clearance, touch, touchCount } = take.margins;
+  const moment = (time: number) => `beat ${beatAt(take, time) + 1}, at ${clock(time)}`;
+  const list: Reading[] = [];
+  if (clearance && Number.isFinite(clearance.distance)) {
+    const into = clearance.distance <= 0;
+    list.push({
+      figure: distance(Math.max(0, clearance.distance), units),
+      meaning: into ? `ran into ${clearance.name}` : `clear of ${clearance.name}`,
+      where: `${clearance.part}, ${moment(clearance.time)}`,
+      hurts: clearance.distance < 0.5,
+      time: clearance.time,
+    });
+  }
+  if (touch) {
+    const more = touchCount > 1 ? `, worst of ${touchCount}` : '';
+    list.push({
+      figure: touchSpeed(touch.speed),
+      meaning: `${touch.grade} touch on ${touch.name}${more}`,
+      where: `${touch.fender ?? `${touch.part}, bare hull`}, ${Math.round(touch.energy)} J, ${moment(touch.time)}`,
+      hurts: touch.grade !== 'soft',
+      time: touch.time,
+    });
+  } else {
+    list.push({ figure: 'none', meaning: 'no touch', where: '', hurts: false, time: null });
+  }
+  return list;
+}
+
+/** What did not go as expected, one line each. */
+export function surprises(
+  take: Take,
+  file: ManoeuvreFile,
+  units: Units,
+): { time: number; text: string }[] {
+  return take.events.flatMap((event) => {
+    const text = surpriseText(event, file, units);
+    return text ? [{ time: event.time, text }] : [];
+  });
+}
+
+function surpriseText(event: TakeEvent, file: ManoeuvreFile, units: Units): string | null {
+  if (event.is === 'cue never came') {
+    return `${beatName(file.score, event.beat)}: cue not come in ${clock(event.waited)}`;
+  }
+  if (event.is === 'way out') return `beat ${event.beat + 1}: way out taken`;
+  if (event.is !== 'expectation failed') return null;
+  const document = file.score.beats[event.beat]?.expect[event.index];
+  const wanted = document ? expectationText(document, units) : event.expectation.is;
+  return `beat ${event.beat + 1}: expected ${wanted}, found ${foundText(event, units)}`;
+}
+
+function foundText(event: Extract<TakeEvent, { is: 'expectation failed' }>, units: Units): string {
+  switch (event.expectation.is) {
+    case 'heading':
+      return heading(event.found);
+    case 'speed':
+      return boatSpeed(event.found, units);
+    case 'turning': {
+      const rate = event.found * DEGREES_PER_RADIAN;
+      return `${Math.abs(rate).toFixed(1)}°/s to ${rate < 0 ? 'port' : 'starboard'}`;
+    }
+    case 'clear':
+    case 'near':
+      return distance(event.found, units);
+  }
+}

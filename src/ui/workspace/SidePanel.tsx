@@ -1,0 +1,54 @@
+'use client';
+import { ConditionsEditor } from '../conditions/ConditionsEditor';
+import type { TakeState } from '../hooks/use-take';
+import { Margins } from '../margins/Margins';
+import { BeatEditor } from '../score/BeatEditor';
+import { END } from '../score/BeatHeads';
+import { EndEditor } from '../score/EndEditor';
+import { useWorkspace } from '../state/context';
+
+/** Margins always; under them the beat that is open, or the conditions and what the manoeuvre is. */
+export function SidePanel({ state }: { state: TakeState }) {
+  const selected = useWorkspace((s) => s.selected);
+  const beats = useWorkspace((s) => s.manoeuvre.score.beats);
+  const index = beats.findIndex((beat) => beat.id === selected);
+  const beat = beats[index];
+  return (
+    <aside
+      aria-label="Take and beat"
+      className="flex h-full min-h-0 flex-col border-l border-ink bg-paper"
+    >
+      <div className="max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5">
+        <Margins state={state} />
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3">
+        {beat ? (
+          <BeatEditor key={beat.id} beat={beat} number={index + 1} />
+        ) : selected === END ? (
+          <EndEditor />
+        ) : (
+          <About />
+        )}
+      </div>
+    </aside>
+  );
+}
+
+function About() {
+  const note = useWorkspace((s) => s.manoeuvre.note);
+  return (
+    <>
+      <p className="pb-3">{note}</p>
+      <ConditionsEditor />
+      <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
+        Press a beat on the score or the water to change it. Drag wind or stream on the water.
+      </p>
+      <p className="pt-2 text-[12.5px] text-quiet">
+        A rehearsal, not navigation: forces here carry a spread of a fifth or more, prop walk a
+        half. Keep a margin, fend with fenders and never with hands or feet, keep everybody inboard
+        while the propeller turns, and follow local rules, the harbour&rsquo;s word and the
+        boat&rsquo;s own manual.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,134 @@
+'use client';
+import { Copy, Download, Moon, MoreHorizontal, Redo2, Sun, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { DropdownMenu } from 'radix-ui';
+import { useStore } from 'zustand';
+import { IconButton } from '../parts/IconButton';
+import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { usePreferences } from '../state/preferences';
+import type { SaveState } from '../hooks/use-autosave';
+
+function saveWords(state: SaveState): string {
+  switch (state.is) {
+    case 'saved':
+      return `saved ${new Date(state.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
+    case 'saving':
+      return 'saving …';
+    case 'waiting':
+      return `not saved: ${state.why}; trying again`;
+    case 'conflict':
+      return 'not saved: changed elsewhere';
+  }
+}
+
+/** What is open, whether it is kept, and the few things that always can be done. */
+export function TopBar({ save }: { save: SaveState }) {
+  const title = useWorkspace((s) => s.manoeuvre.title);
+  const boat = useWorkspace((s) => s.boat);
+  const place = useWorkspace((s) => s.place);
+  const temporal = useWorkspaceStore().temporal;
+  const canUndo = useStore(temporal, (t) => t.pastStates.length > 0);
+  const canRedo = useStore(temporal, (t) => t.futureStates.length > 0);
+  const { theme, speed, length, setTheme, setSpeed, setLength } = usePreferences();
+  const troubled = save.is === 'waiting' || save.is === 'conflict';
+  return (
+    <header className="flex h-11 items-center gap-4 border-b border-ink bg-paper px-5">
+      <Link href="/" className="text-[17px] font-extrabold tracking-tight">
+        Yawtrope
+      </Link>
+      <h1 className="truncate text-[15px] font-semibold">{title}</h1>
+      <p className="hidden truncate text-quiet lg:block">
+        {boat.name}, {boat.kind} · {place.name}
+      </p>
+      <p
+        role="status"
+        data-testid="save"
+        className={`ml-auto shrink-0 text-[13px] ${troubled ? 'font-semibold text-hurt' : 'text-quiet'}`}
+        suppressHydrationWarning
+      >
+        {saveWords(save)}
+      </p>
+      <div className="flex shrink-0 items-center">
+        <button
+          type="button"
+          aria-label={`Speeds in ${speed}; change`}
+          title="Speeds in kn or m/s"
+          className="figures min-h-8 px-1.5 hover:text-plan"
+          onClick={() => setSpeed(speed === 'kn' ? 'm/s' : 'kn')}
+        >
+          {speed}
+        </button>
+        <button
+          type="button"
+          aria-label={`Lengths in ${length}; change`}
+          title="Lengths in m or ft"
+          className="figures min-h-8 px-1.5 hover:text-plan"
+          onClick={() => setLength(length === 'm' ? 'ft' : 'm')}
+        >
+          {length}
+        </button>
+        <IconButton
+          label="Undo (Ctrl Z)"
+          disabled={!canUndo}
+          onClick={() => temporal.getState().undo()}
+        >
+          <Undo2 size={16} />
+        </IconButton>
+        <IconButton
+          label="Redo (Ctrl Shift Z)"
+          disabled={!canRedo}
+          onClick={() => temporal.getState().redo()}
+        >
+          <Redo2 size={16} />
+        </IconButton>
+        <IconButton
+          label={theme === 'day' ? 'Night colours' : 'Day colours'}
+          onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}
+        >
+          {theme === 'day' ? <Moon size={16} /> : <Sun size={16} />}
+        </IconButton>
+        <More />
+      </div>
+    </header>
+  );
+}
+
+function More() {
+  const id = useWorkspace((s) => s.manoeuvre.id);
+  const router = useRouter();
+  const copy = async () => {
+    const response = await fetch(`/api/manoeuvres/${id}/copy`, { method: 'POST' });
+    if (!response.ok) return;
+    const made = (await response.json()) as { id: string };
+    router.push(`/m/${made.id}`);
+  };
+  const item =
+    'flex min-h-9 cursor-pointer items-center gap-2 px-3 outline-none data-[highlighted]:bg-plan data-[highlighted]:text-on-plan';
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger
+        aria-label="More"
+        title="More"
+        className="flex size-8 items-center justify-center hover:text-plan"
+      >
+        <MoreHorizontal size={17} />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          className="z-50 min-w-48 border border-ink bg-paper text-ink"
+        >
+          <DropdownMenu.Item className={item} onSelect={() => void copy()}>
+            <Copy size={15} /> Make a copy
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={item} asChild>
+            <a href={`/api/manoeuvres/${id}/file`} download>
+              <Download size={15} /> Keep as a file
+            </a>
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

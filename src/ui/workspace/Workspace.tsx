@@ -1,0 +1,115 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toFile, type Boat, type Manoeuvre, type Place } from '@/document';
+import { useAutosave } from '../hooks/use-autosave';
+import { usePlaying } from '../hooks/use-playing';
+import { useTake } from '../hooks/use-take';
+import { useTheme } from '../hooks/use-theme';
+import { ScoreView } from '../score/ScoreView';
+import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
+import { usePlayhead } from '../state/playhead';
+import { createWorkspace } from '../state/workspace';
+import { Water } from '../water/Water';
+import { ConflictDialog } from './ConflictDialog';
+import { SidePanel } from './SidePanel';
+import { TopBar } from './TopBar';
+
+export interface OpenedManoeuvre {
+  readonly manoeuvre: Manoeuvre;
+  readonly boat: Boat;
+  readonly place: Place;
+  readonly revision: number;
+  readonly updatedAt: number;
+}
+
+/** One manoeuvre: the water, the score under it, margins and the open beat beside. */
+export function Workspace({ opened }: { opened: OpenedManoeuvre }) {
+  const [store] = useState(() => createWorkspace(opened));
+  return (
+    <WorkspaceProvider store={store}>
+      <Frame opened={opened} />
+    </WorkspaceProvider>
+  );
+}
+
+function Frame({ opened }: { opened: OpenedManoeuvre }) {
+  useTheme();
+  usePlaying();
+  const router = useRouter();
+  const store = useWorkspaceStore();
+  const manoeuvre = useWorkspace((s) => s.manoeuvre);
+  const { boat, place } = opened;
+  const file = useMemo(() => toFile(manoeuvre, boat, place), [manoeuvre, boat, place]);
+  const state = useTake(file);
+  const save = useAutosave(manoeuvre, opened);
+  const stale = state.problems.length > 0;
+
+  const setDuration = usePlayhead((p) => p.setDuration);
+  const duration = state.take?.duration;
+  useEffect(() => {
+    if (duration !== undefined) setDuration(duration);
+  }, [duration, setDuration]);
+  useEffect(() => {
+    // Another manoeuvre's moment means nothing here.
+    usePlayhead.setState({ time: 0, playing: false });
+  }, []);
+
+  useHotkeys('mod+z', () => store.temporal.getState().undo(), { preventDefault: true });
+  useHotkeys('mod+shift+z, mod+y', () => store.temporal.getState().redo(), {
+    preventDefault: true,
+  });
+  useHotkeys(
+    'space',
+    () => usePlayhead.getState().setPlaying(!usePlayhead.getState().playing),
+    // A focused button answers the space bar itself.
+    {
+      preventDefault: true,
+      ignoreEventWhen: (event) =>
+        event.target instanceof HTMLElement &&
+        event.target.closest('button, [role=combobox]') !== null,
+    },
+  );
+  useHotkeys('escape', () => store.getState().select(null));
+
+  const theirs = save.state.is === 'conflict' ? save.state.theirs : null;
+  const showTheirs = () => {
+    if (!theirs) return;
+    save.takeTheirs();
+    store.getState().replace(theirs);
+  };
+  const keepBoth = async () => {
+    const response = await fetch('/api/manoeuvres', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...file, title: `${manoeuvre.title.slice(0, 73)}, copy` }),
+    });
+    if (!response.ok) return;
+    const made = (await response.json()) as { id: string };
+    showTheirs();
+    router.push(`/m/${made.id}`);
+  };
+
+  return (
+    <div className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_332px] grid-rows-[44px_minmax(0,1fr)_318px] overflow-hidden">
+      <div className="col-span-2">
+        <TopBar save={save.state} />
+      </div>
+      <Water take={state.take} stale={stale} />
+      <div className="col-start-2 row-span-2 row-start-2 min-h-0">
+        <SidePanel state={state} />
+      </div>
+      <div className="border-t border-ink">
+        <ScoreView take={state.take} stale={stale} />
+      </div>
+      {theirs && (
+        <ConflictDialog
+          onMine={save.keepMine}
+          onTheirs={showTheirs}
+          onCopy={() => void keepBoth()}
+        />
+      )}
+    </div>
+  );
+}
