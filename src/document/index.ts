@@ -38,6 +38,11 @@ export {
 export { toRunInput } from './run-input';
 export {
   beatSchema,
+  MOST_CLEARANCE_M,
+  MOST_CUE_DISTANCE_M,
+  MOST_CUE_SPEED_MPS,
+  MOST_RUDDER_DEG,
+  MOST_TURN_DEG,
   cueSchema,
   expectationSchema,
   orderSchema,

@@ -3,13 +3,24 @@ import { compass, id, within } from './fields';
 
 const over = z.enum(['water', 'ground'], { error: "say 'water' or 'ground'" });
 const name = z.string().min(1, { error: 'choose one' }).max(80);
-const speed = within(0, 20, 'm/s');
+
+/** Limits a form shows in the user's own units. */
+export const MOST_CUE_SPEED_MPS = 20;
+export const MOST_CUE_DISTANCE_M = 2000;
+export const MOST_CLEARANCE_M = 200;
+export const MOST_RUDDER_DEG = 90;
+export const MOST_TURN_DEG = 720;
+
+const speed = within(0, MOST_CUE_SPEED_MPS, 'm/s');
 
 const simpleCues = [
   z.strictObject({ is: z.literal('start') }),
   z.strictObject({ is: z.literal('after'), seconds: within(0, 600, 's') }),
   z.strictObject({ is: z.literal('heading'), heading_deg: compass }),
-  z.strictObject({ is: z.literal('turned'), by_deg: within(-720, 720, 'degrees, port negative') }),
+  z.strictObject({
+    is: z.literal('turned'),
+    by_deg: within(-MOST_TURN_DEG, MOST_TURN_DEG, 'degrees, port negative'),
+  }),
   z.strictObject({
     is: z.literal('speed'),
     over,
@@ -21,7 +32,7 @@ const simpleCues = [
     is: z.literal('within'),
     point: name,
     mark: name,
-    distance_m: within(0, 2000, 'm'),
+    distance_m: within(0, MOST_CUE_DISTANCE_M, 'm'),
   }),
   z.strictObject({ is: z.literal('stopped') }),
   z.strictObject({ is: z.literal('sternway') }),
@@ -58,7 +69,7 @@ export const orderSchema = z.discriminatedUnion(
       do: z.literal('wheel'),
       after_s,
       /** Rudder angle, positive turns the bow to starboard going ahead. */
-      angle_deg: within(-90, 90, 'degrees, port negative'),
+      angle_deg: within(-MOST_RUDDER_DEG, MOST_RUDDER_DEG, 'degrees, port negative'),
     }),
     z.strictObject({
       do: z.literal('engine'),
@@ -103,13 +114,13 @@ export const expectationSchema = z.discriminatedUnion(
       at,
       to: z.enum(['port', 'starboard'], { error: "say 'port' or 'starboard'" }),
     }),
-    z.strictObject({ is: z.literal('clear'), at, least_m: within(0, 200, 'm') }),
+    z.strictObject({ is: z.literal('clear'), at, least_m: within(0, MOST_CLEARANCE_M, 'm') }),
     z.strictObject({
       is: z.literal('near'),
       at,
       point: name,
       mark: name,
-      within_m: within(0.05, 2000, 'm'),
+      within_m: within(0.05, MOST_CUE_DISTANCE_M, 'm'),
     }),
   ],
   { error: "is one of 'heading', 'speed', 'turning', 'clear', 'near'" },

@@ -123,16 +123,11 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
         }}
         onBlurCapture={endGesture}
       >
-        <div className="flex items-center gap-2 pb-2">
+        <div className="flex items-center gap-2 pb-1">
           <span className="figures flex size-[22px] shrink-0 items-center justify-center rounded-full bg-plan text-[14px] font-bold text-on-plan">
             {number}
           </span>
-          <TextField
-            label="What this beat does"
-            placeholder="name this beat"
-            registration={register('title')}
-            error={errors.title?.message}
-          />
+          <h2 className="flex-1 text-[15px] font-semibold">Beat {number}</h2>
           <span className="flex">
             <IconButton label="Earlier" disabled={number === 1} onClick={() => move(-1)}>
               <ArrowLeft size={15} />
@@ -160,6 +155,14 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
           </span>
         </div>
 
+        <div className="pb-3 text-[15px] font-semibold">
+          <TextField
+            label="What this beat does"
+            placeholder="name this beat"
+            registration={register('title')}
+            error={errors.title?.message}
+          />
+        </div>
         <Part name="When">
           <CueFields fresh={fresh.cue} points={points} marks={marks} units={units} />
           <p className="mt-1.5 text-quiet">

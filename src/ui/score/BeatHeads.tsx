@@ -5,11 +5,9 @@ import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
 import { cueText, ordersText } from '../words/beats';
-import { GUTTER, placeHeads } from './layout';
+import { END, GUTTER, placeHeads } from './layout';
 
 export const HEADS_HEIGHT = 50;
-/** The end of the score, selected like a beat. */
-export const END = 'end-of-score';
 const WISHED_PX = 128;
 const NUMBER_ONLY_PX = 64;
 
@@ -74,7 +72,6 @@ export function BeatHeads({
             <button
               type="button"
               aria-pressed={selected === entry.id}
-              aria-label={`${entry.id === END ? 'End' : `Beat ${entry.label}`}: ${entry.cue}; ${entry.more}${reached ? '' : '; not reached'}`}
               title={`${entry.cue}: ${entry.more}`}
               onClick={() => {
                 select(entry.id);
@@ -95,8 +92,11 @@ export function BeatHeads({
               >
                 {entry.label}
               </span>
+              <span className="sr-only">
+                {`${entry.cue}: ${entry.more}${reached ? '' : '; not reached'}`}
+              </span>
               {place.width >= NUMBER_ONLY_PX && (
-                <span className="min-w-0 text-[12.5px] leading-[15px]">
+                <span aria-hidden className="min-w-0 text-[12.5px] leading-[15px]">
                   <span className="block truncate text-quiet">{entry.cue}</span>
                   <span className="line-clamp-2 font-semibold">{entry.words}</span>
                 </span>

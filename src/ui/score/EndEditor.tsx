@@ -43,7 +43,7 @@ export function EndEditor() {
       const result = read(given);
       return result.ok
         ? { values: given, errors: {} }
-        : { values: {}, errors: errorTree(result.problems) };
+        : { values: {}, errors: errorTree(result.problems, units) };
     },
   });
   const { subscribe, getValues, trigger, reset, register } = form;

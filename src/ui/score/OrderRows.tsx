@@ -25,6 +25,9 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
   const { fields, append, remove } = useFieldArray({ control, name });
   return (
     <div>
+      {fields.length > 0 && (
+        <p className="text-[12px] text-quiet">seconds after the cue, then what</p>
+      )}
       {fields.map((field, i) => (
         <div key={field.id} className="flex items-start gap-1 py-0.5">
           <OrderFields name={name} index={i} />
@@ -57,11 +60,19 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
   const errors = formState.errors[name]?.[index];
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
+      <NumberField
+        label="Seconds after the cue"
+        unit="s"
+        width={30}
+        registration={register(`${at}.after`, { valueAsNumber: true })}
+        error={errors?.after?.message}
+      />
       {row.do === 'wheel' && (
         <>
           <span className="font-semibold">Wheel</span>
           <NumberField
             label="Rudder angle"
+            width={40}
             unit="°"
             min={0}
             registration={register(`${at}.angle`, { valueAsNumber: true })}
@@ -94,7 +105,8 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           {row.gear !== 'neutral' && (
             <NumberField
               label="Throttle above idle"
-              unit="% throttle"
+              width={40}
+              unit="%"
               registration={register(`${at}.throttle`, { valueAsNumber: true })}
               error={errors?.throttle?.message}
             />
@@ -111,13 +123,6 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           />
         </>
       )}
-      <NumberField
-        label="Seconds after the cue"
-        unit="s on"
-        width={36}
-        registration={register(`${at}.after`, { valueAsNumber: true })}
-        error={errors?.after?.message}
-      />
     </div>
   );
 }

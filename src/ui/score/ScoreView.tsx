@@ -64,7 +64,10 @@ export function ScoreView({ take, stale }: { take: Take | null; stale: boolean }
   return (
     <section aria-label="The score" className="rule-t flex h-full flex-col bg-paper">
       <div ref={frame} className={`relative min-h-0 flex-1 ${stale ? 'opacity-50' : ''}`}>
-        <div className="absolute left-3 top-2 flex items-center" style={{ width: GUTTER - 16 }}>
+        <div
+          className="absolute left-3 top-2 z-10 flex items-center"
+          style={{ width: GUTTER - 16 }}
+        >
           <IconButton
             label={playing ? 'Stop playing (space)' : 'Play the take (space)'}
             onClick={() => setPlaying(!playing)}

@@ -2,6 +2,11 @@ import type { FieldErrors, Resolver } from 'react-hook-form';
 import {
   beatSchema,
   check,
+  MOST_CLEARANCE_M,
+  MOST_CUE_DISTANCE_M,
+  MOST_CUE_SPEED_MPS,
+  MOST_RUDDER_DEG,
+  MOST_TURN_DEG,
   type BeatDocument,
   type CueDocument,
   type ExpectationDocument,
@@ -142,6 +147,12 @@ function cueRow(cue: SimpleCue, fresh: CueRow, units: Units): CueRow {
   }
 }
 
+/** An amount to one side as a signed figure. The side has its own field, so the amount has no sign. */
+function sided(amount: number, side: 'port' | 'starboard'): number {
+  if (!(amount >= 0)) return NaN;
+  return side === 'port' ? -amount : amount;
+}
+
 function cueFrom(row: CueRow, units: Units): SimpleCue {
   switch (row.is) {
     case 'after':
@@ -149,7 +160,7 @@ function cueFrom(row: CueRow, units: Units): SimpleCue {
     case 'heading':
       return { is: 'heading', heading_deg: row.heading };
     case 'turned':
-      return { is: 'turned', by_deg: row.side === 'port' ? -row.turned : row.turned };
+      return { is: 'turned', by_deg: sided(row.turned, row.side) };
     case 'speed':
       return {
         is: 'speed',
@@ -202,7 +213,7 @@ function orderRow(order: OrderDocument): OrderRow {
 function orderFrom(row: OrderRow): OrderDocument {
   const after_s = row.after;
   if (row.do === 'wheel') {
-    return { do: 'wheel', after_s, angle_deg: row.side === 'port' ? -row.angle : row.angle };
+    return { do: 'wheel', after_s, angle_deg: sided(row.angle, row.side) };
   }
   if (row.do === 'engine') {
     const throttle = row.gear === 'neutral' ? 0 : row.throttle / 100;
@@ -333,11 +344,38 @@ export function fieldOf(path: string): string {
     .join('.');
 }
 
+/** Fields kept in SI or signed, but shown otherwise: their limits as the user sees them. */
+function limitOnScreen(field: string, units: Units): string | null {
+  const told = (least: number, most: number, unit: string) =>
+    `give a number from ${least} to ${tidy(most, 0)} ${unit}`;
+  switch (field) {
+    case 'speed':
+    case 'least':
+    case 'most':
+      return told(0, speedIn(MOST_CUE_SPEED_MPS, units.speed), units.speed);
+    case 'distance':
+      return told(0, lengthIn(MOST_CUE_DISTANCE_M, units.length), units.length);
+    case 'clear':
+      return told(0, lengthIn(MOST_CLEARANCE_M, units.length), units.length);
+    case 'angle':
+      return told(0, MOST_RUDDER_DEG, 'degrees');
+    case 'turned':
+      return told(0, MOST_TURN_DEG, 'degrees');
+    case 'throttle':
+      return told(0, 100, '% above idle');
+    default:
+      return null;
+  }
+}
+
 /** Problems as react-hook-form keeps them: a tree by field. */
-export function errorTree(problems: readonly Problem[]): FieldErrors<BeatForm> {
+export function errorTree(problems: readonly Problem[], units: Units): FieldErrors<BeatForm> {
   const tree: Record<string, unknown> = {};
-  for (const { path, message } of problems) {
+  for (const { path, message: given } of problems) {
     const keys = fieldOf(path).split('.');
+    // Only what is out of range is told anew; other reasons stand as they are.
+    const onScreen = given.startsWith('give a number') ? limitOnScreen(keys.at(-1)!, units) : null;
+    const message = onScreen ?? given;
     let node = tree;
     keys.slice(0, -1).forEach((key) => {
       node[key] ??= {};
@@ -353,6 +391,6 @@ export function beatResolver(id: string, units: Units): Resolver<BeatForm> {
     const beat = fromForm(id, form, units);
     return beat.ok
       ? { values: form, errors: {} }
-      : { values: {}, errors: errorTree(beat.problems) };
+      : { values: {}, errors: errorTree(beat.problems, units) };
   };
 }

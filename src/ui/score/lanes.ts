@@ -110,7 +110,7 @@ export function speedLane(take: Take, x: Scale, units: Units): Lane {
     name: 'Speed',
     height,
     top: speedIn(Math.max(0.5, high), units.speed).toFixed(1),
-    foot: low < 0 ? speedIn(low, units.speed).toFixed(1) : '0',
+    foot: speedIn(low, units.speed) < -0.05 ? speedIn(low, units.speed).toFixed(1) : '0',
     filled: false,
     path: curve(take, x, y, (i) => take.trace.surge[i]!, false),
     zero: y(0),

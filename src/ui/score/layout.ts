@@ -1,5 +1,8 @@
 /** Room left of the time axis for names and scales, px. */
-export const GUTTER = 112;
+export const GUTTER = 132;
+
+/** The end of the score, selected like a beat. */
+export const END = 'end-of-score';
 
 /** Where the heads of beats stand along the score. */
 export interface HeadPlace {

@@ -1,11 +1,12 @@
 'use client';
-import type { BeatMark } from '@/core/score';
+import type { Take } from '@/core/score';
 import type { BeatDocument } from '@/document';
+import { END } from '../score/layout';
 import { toScreen, type Camera, type View } from './camera';
 
 /** The beats' numbers on the water; the same as on the score. Pressing one opens it. */
 export function BeatNumbers({
-  marks,
+  take,
   beats,
   camera,
   view,
@@ -14,7 +15,7 @@ export function BeatNumbers({
   onPoint,
   onSelect,
 }: {
-  marks: readonly BeatMark[];
+  take: Take;
   beats: readonly BeatDocument[];
   camera: Camera;
   view: View;
@@ -23,17 +24,23 @@ export function BeatNumbers({
   onPoint: (id: string | null) => void;
   onSelect: (id: string) => void;
 }) {
-  const placed = marks.flatMap((mark) => {
-    const beat = beats[mark.beat];
-    return beat ? [{ beat, mark, at: toScreen(camera, view, mark.x, mark.y) }] : [];
-  });
+  const { x, y } = take.trace;
+  const last = x.length - 1;
+  const placed = [
+    ...take.beats.flatMap((mark) => {
+      const beat = beats[mark.beat];
+      const at = toScreen(camera, view, mark.x, mark.y);
+      return beat ? [{ id: beat.id, label: String(mark.beat + 1), at }] : [];
+    }),
+    { id: END, label: '‖', at: toScreen(camera, view, x[last]!, y[last]!) },
+  ];
   return (
     <>
       {spread(placed.map(({ at }) => at)).map(([x, y], i) => {
-        const { beat, mark, at } = placed[i]!;
-        const lit = pointed === beat.id || selected === beat.id;
+        const { id, label, at } = placed[i]!;
+        const lit = pointed === id || selected === id;
         return (
-          <div key={beat.id}>
+          <div key={id}>
             {Math.hypot(x - at[0], y - at[1]) > 4 && (
               <svg className="pointer-events-none absolute inset-0 size-full text-plan" aria-hidden>
                 <line x1={at[0]} y1={at[1]} x2={x} y2={y} stroke="currentColor" strokeWidth="1" />
@@ -42,17 +49,17 @@ export function BeatNumbers({
             <button
               type="button"
               tabIndex={-1}
-              aria-label={`Beat ${mark.beat + 1} on the water`}
+              aria-label={id === END ? 'The end on the water' : `Beat ${label} on the water`}
               onPointerDown={(event) => event.stopPropagation()}
-              onClick={() => onSelect(beat.id)}
-              onPointerEnter={() => onPoint(beat.id)}
+              onClick={() => onSelect(id)}
+              onPointerEnter={() => onPoint(id)}
               onPointerLeave={() => onPoint(null)}
               className={`figures absolute flex size-[22px] -translate-1/2 items-center justify-center rounded-full border border-plan text-[14px] font-bold ${
                 lit ? 'bg-paper text-plan ring-2 ring-plan' : 'bg-plan text-on-plan'
               }`}
               style={{ left: x, top: y }}
             >
-              {mark.beat + 1}
+              {label}
             </button>
           </div>
         );

@@ -7,7 +7,7 @@ import { Gesture } from '../state/workspace';
 import { boatSpeed, compassPoint, speedFrom, speedIn, tidy, windSpeed } from '../words/units';
 import { Grip, type GripValue } from './Grip';
 
-const WIND_PX_PER_KNOT = 2.2;
+const WIND_PX_PER_KNOT = 2.8;
 const STREAM_PX_PER_KNOT = 26;
 const PX_FROM_MIDDLE = 20;
 
@@ -97,7 +97,7 @@ export function ConditionGrips() {
 
   return (
     <>
-      <div className="absolute left-[104px] top-[104px]">
+      <div className="absolute left-[116px] top-[116px]">
         <Grip
           name="Wind"
           value={{ bearing: wind.from_deg, speed: windKn }}
@@ -139,7 +139,7 @@ export function ConditionGrips() {
 
 function GripLabel({ title, text }: { title: string; text: string }) {
   return (
-    <p className="pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
+    <p className="on-water pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
       <span className="text-quiet">{title}</span>
       <br />
       <span className="figures text-[14px] font-semibold">{text}</span>

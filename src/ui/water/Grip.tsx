@@ -1,6 +1,5 @@
 'use client';
-import { useDrag } from '@use-gesture/react';
-import { useRef, type KeyboardEvent, type ReactNode } from 'react';
+import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 
 export interface GripValue {
   /** Degrees the handle lies from the middle, clockwise from north. */
@@ -41,23 +40,22 @@ export function Grip({
   onEnd: (cancelled: boolean) => void;
 }) {
   const middle = useRef<HTMLDivElement>(null);
-  const bind = useDrag(
-    ({ first, last, canceled, xy: [px, py], event }) => {
-      event.stopPropagation();
-      if (first) onBegin();
-      const box = middle.current?.getBoundingClientRect();
-      if (box && !canceled) {
-        const dx = px - box.left;
-        const dy = py - box.top;
-        const reach = Math.max(0, Math.hypot(dx, dy) - LEAST_REACH_PX);
-        const bearing = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
-        const speed = Math.min(most, Math.round(reach / pxPerSpeed / speedStep) * speedStep);
-        onChange({ bearing: Math.round(bearing) % 360, speed });
-      }
-      if (last) onEnd(canceled);
-    },
-    { pointer: { capture: true } },
-  );
+  const dragging = useRef(false);
+  const drag = (event: PointerEvent) => {
+    const box = middle.current?.getBoundingClientRect();
+    if (!dragging.current || !box) return;
+    const dx = event.clientX - box.left;
+    const dy = event.clientY - box.top;
+    const reach = Math.max(0, Math.hypot(dx, dy) - LEAST_REACH_PX);
+    const bearing = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
+    const speed = Math.min(most, Math.round(reach / pxPerSpeed / speedStep) * speedStep);
+    onChange({ bearing: Math.round(bearing) % 360, speed });
+  };
+  const stop = (cancelled: boolean) => {
+    if (!dragging.current) return;
+    dragging.current = false;
+    onEnd(cancelled);
+  };
 
   const nudge = (change: Partial<GripValue>) => {
     onBegin();
@@ -71,6 +69,11 @@ export function Grip({
     ArrowDown: () => nudge({ speed: Math.max(0, value.speed - speedStep) }),
   };
   const press = (event: KeyboardEvent) => {
+    if (event.key === 'Escape' && dragging.current) {
+      event.stopPropagation();
+      stop(true);
+      return;
+    }
     const act = keys[event.key];
     if (!act) return;
     event.preventDefault();
@@ -84,13 +87,20 @@ export function Grip({
     <div ref={middle} className="absolute size-0">
       {children}
       <div
-        {...bind()}
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          dragging.current = true;
+          onBegin();
+        }}
+        onPointerMove={drag}
+        onPointerUp={() => stop(false)}
+        onPointerCancel={() => stop(true)}
         role="slider"
         tabIndex={0}
         aria-label={name}
         aria-valuemin={0}
         aria-valuemax={most}
-        aria-valuenow={value.speed}
+        aria-valuenow={Math.round(value.speed * 10) / 10}
         aria-valuetext={text}
         title={`${name}: drag, or arrow keys`}
         onKeyDown={press}

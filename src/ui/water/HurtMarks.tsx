@@ -28,7 +28,7 @@ export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; 
             strokeWidth="2.5"
             fill="none"
           />
-          <Tag x={14} y={-14} text={distance(Math.max(0, clearance.distance), units)} />
+          <Tag {...away(take, clearance)} text={distance(Math.max(0, clearance.distance), units)} />
         </g>
       )}
       {hit && touch && touch.grade !== 'soft' && (
@@ -40,17 +40,28 @@ export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; 
             strokeLinejoin="round"
           />
           <path d="M0 -7 v8 M0 4 v2" stroke="#14110d" strokeWidth="2.5" strokeLinecap="round" />
-          <Tag x={18} y={14} text={`${touch.grade} touch, ${touchSpeed(touch.speed)}`} />
+          <Tag x={0} y={24} text={`${touch.grade} touch, ${touchSpeed(touch.speed)}`} />
         </g>
       )}
     </svg>
   );
 }
 
+const TAG_AWAY_PX = 30;
+
+/** Offset of a tag from its mark: outwards from the boat, so that it does not cover her. */
+function away(take: Take, mark: { time: number; x: number; y: number }): { x: number; y: number } {
+  const dx = mark.x - readAt(take, 'x', mark.time);
+  const dy = mark.y - readAt(take, 'y', mark.time);
+  const reach = Math.max(0.1, Math.hypot(dx, dy));
+  return { x: (dx / reach) * TAG_AWAY_PX, y: (-dy / reach) * TAG_AWAY_PX };
+}
+
+/** A figure in a box, centred. */
 function Tag({ x, y, text }: { x: number; y: number; text: string }) {
   const width = text.length * 6.6 + 10;
   return (
-    <g transform={`translate(${x} ${y})`}>
+    <g transform={`translate(${x - width / 2} ${y})`}>
       <rect
         x="0"
         y="-9"

@@ -16,7 +16,7 @@ export function ScaleBar({ camera }: { camera: Camera }) {
           fill="none"
         />
       </svg>
-      <span className="figures text-[13px]">
+      <span className="figures on-water text-[13px]">
         {units} {length}, north up
       </span>
     </div>

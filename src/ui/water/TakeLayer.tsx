@@ -100,6 +100,7 @@ export const TakeLayer = memo(function TakeLayer({
   pointed: number | null;
 }) {
   const { deck } = spec.hull;
+  const last = take.trace.x.length - 1;
   const track: number[] = [];
   for (let i = 0; i < take.trace.x.length; i += 2) track.push(take.trace.x[i]!, take.trace.y[i]!);
   return (
@@ -121,6 +122,16 @@ export const TakeLayer = memo(function TakeLayer({
           {...mark}
         />
       ))}
+      {last >= 0 && (
+        <Outline
+          deck={deck}
+          palette={palette}
+          strong={false}
+          x={take.trace.x[last]!}
+          y={take.trace.y[last]!}
+          heading={take.trace.heading[last]!}
+        />
+      )}
     </Group>
   );
 });

@@ -18,6 +18,7 @@ import { ConditionGrips } from './ConditionGrips';
 import { takeExtent } from './extent';
 import { HurtMarks } from './HurtMarks';
 import { PlaceLayer } from './PlaceLayer';
+import { PlaceNames } from './PlaceNames';
 import { readAt } from './sample';
 import { ScaleBar } from './ScaleBar';
 import { TakeLayer } from './TakeLayer';
@@ -149,11 +150,12 @@ export function Water({ take, stale }: { take: Take | null; stale: boolean }) {
           </Stage>
         )}
       </div>
+      <PlaceNames place={place} score={manoeuvre.score} camera={shown} view={view} />
       {take && (
         <>
           <HurtMarks take={take} camera={shown} view={view} />
           <BeatNumbers
-            marks={take.beats}
+            take={take}
             beats={beats}
             camera={shown}
             view={view}

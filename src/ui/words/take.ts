@@ -100,7 +100,7 @@ export function readings(take: Take, units: Units): Reading[] {
       time: touch.time,
     });
   } else {
-    list.push({ figure: 'none', meaning: 'no touch', where: '', hurts: false, time: null });
+    list.push({ figure: '0', meaning: 'touches', where: '', hurts: false, time: null });
   }
   return list;
 }

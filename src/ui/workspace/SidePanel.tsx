@@ -3,7 +3,7 @@ import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { TakeState } from '../hooks/use-take';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
-import { END } from '../score/BeatHeads';
+import { END } from '../score/layout';
 import { EndEditor } from '../score/EndEditor';
 import { useWorkspace } from '../state/context';
 
@@ -18,10 +18,10 @@ export function SidePanel({ state }: { state: TakeState }) {
       aria-label="Take and beat"
       className="flex h-full min-h-0 flex-col border-l border-ink bg-paper"
     >
-      <div className="max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5">
+      <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5">
         <Margins state={state} />
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3">
+      <div className="relative min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3">
         {beat ? (
           <BeatEditor key={beat.id} beat={beat} number={index + 1} />
         ) : selected === END ? (

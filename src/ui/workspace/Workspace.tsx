@@ -56,16 +56,16 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
     usePlayhead.setState({ time: 0, playing: false });
   }, []);
 
-  useHotkeys('mod+z', () => store.temporal.getState().undo(), { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', () => store.temporal.getState().redo(), {
-    preventDefault: true,
-  });
+  // Grips and playhead are sliders, which the package would take for form fields.
+  const keys = { preventDefault: true, enableOnFormTags: ['slider'] } as const;
+  useHotkeys('mod+z', () => store.temporal.getState().undo(), keys);
+  useHotkeys('mod+shift+z, mod+y', () => store.temporal.getState().redo(), keys);
   useHotkeys(
     'space',
     () => usePlayhead.getState().setPlaying(!usePlayhead.getState().playing),
     // A focused button answers the space bar itself.
     {
-      preventDefault: true,
+      ...keys,
       ignoreEventWhen: (event) =>
         event.target instanceof HTMLElement &&
         event.target.closest('button, [role=combobox]') !== null,
@@ -92,7 +92,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   };
 
   return (
-    <div className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_332px] grid-rows-[44px_minmax(0,1fr)_318px] overflow-hidden">
+    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_332px] grid-rows-[44px_minmax(0,1fr)_318px] overflow-hidden">
       <div className="col-span-2">
         <TopBar save={save.state} />
       </div>
@@ -110,6 +110,6 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
           onCopy={() => void keepBoth()}
         />
       )}
-    </div>
+    </main>
   );
 }

@@ -1,0 +1,85 @@
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+
+const WAIT_MS = 15000;
+
+/** The workspace as a user sees it. */
+export class WorkspacePage {
+  constructor(
+    readonly driver: WebDriver,
+    private readonly address: string,
+  ) {}
+
+  async open(id: string): Promise<void> {
+    await this.driver.get(`${this.address}/m/${id}`);
+    await this.ready();
+  }
+
+  async ready(): Promise<void> {
+    await this.driver.wait(until.elementLocated(By.css('[data-testid=outcome]')), WAIT_MS);
+  }
+
+  async find(css: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.css(css)), WAIT_MS);
+  }
+
+  async text(css: string): Promise<string> {
+    return (await this.find(css)).getText();
+  }
+
+  outcome(): Promise<string> {
+    return this.text('[data-testid=outcome]');
+  }
+
+  /** All that the margins say, in one string. */
+  margins(): Promise<string> {
+    return this.text('section[aria-label="This take"]');
+  }
+
+  /** Waits until something read from the page satisfies a condition; gives it back. */
+  async until<T>(what: string, read: () => Promise<T>, good: (value: T) => boolean): Promise<T> {
+    let last: T | undefined;
+    await this.driver.wait(
+      async () => {
+        try {
+          last = await read();
+        } catch {
+          return false;
+        }
+        return good(last);
+      },
+      WAIT_MS,
+      what,
+    );
+    return last as T;
+  }
+
+  async openBeat(number: number): Promise<void> {
+    const heads = await this.driver.findElements(By.css('ol[aria-label="Beats"] button'));
+    await heads[number - 1]!.click();
+    await this.find(`form[aria-label="Beat ${number}"]`);
+  }
+
+  /** Replaces what stands in a field, as by hand. */
+  async fill(label: string, value: string): Promise<void> {
+    const field = await this.find(`input[aria-label="${label}"]`);
+    await field.click();
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), value);
+  }
+
+  fieldValue(label: string): Promise<string> {
+    return this.find(`input[aria-label="${label}"]`).then(
+      async (field) => (await field.getAttribute('value')) ?? '',
+    );
+  }
+
+  /** Waits for the given number of saves to have come through. */
+  async saved(): Promise<void> {
+    // The pause before a save must have passed, or "saved" would be the one before.
+    await this.driver.sleep(600);
+    await this.until(
+      'saved',
+      () => this.text('[data-testid=save]'),
+      (t) => t.startsWith('saved'),
+    );
+  }
+}

@@ -1,0 +1,52 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { check, takeFileSchema, takeSummarySchema } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+
+const directory = mkdtempSync(join(tmpdir(), 'yawtrope-play-'));
+afterAll(() => rmSync(directory, { recursive: true, force: true }));
+
+function play(...args: string[]) {
+  return spawnSync('npm', ['run', '-s', 'play', '--', ...args], { encoding: 'utf8' });
+}
+
+function given(value: unknown): string {
+  const path = join(directory, 'given.json');
+  writeFileSync(path, typeof value === 'string' ? value : JSON.stringify(value));
+  return path;
+}
+
+it('plays a file that stands alone and one of the library alike, and prints a sound summary', () => {
+  const alone = play(given(demoFile('alongside-wind-off')));
+  expect(alone.status).toBe(0);
+  const summary = check(takeSummarySchema, JSON.parse(alone.stdout));
+  expect(summary).toMatchObject({ ok: true, value: { outcome: 'reached' } });
+  expect(play('demo/manoeuvres/alongside-wind-off.json').stdout).toBe(alone.stdout);
+}, 60000);
+
+it('writes the take when asked', () => {
+  const out = join(directory, 'take.json');
+  expect(play('demo/manoeuvres/off-stilt-pontoon.json', '--out', out).status).toBe(0);
+  expect(check(takeFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
+}, 60000);
+
+it('refuses a bad file with path and reason on stderr, exit 2 and nothing written', () => {
+  const out = join(directory, 'not-written.json');
+  const spoilt = structuredClone(demoFile('off-stilt-pontoon'));
+  spoilt.start.heading_deg = 1e9;
+  const cases: [string, RegExp][] = [
+    [given(spoilt), /start\.heading_deg: give a number from 0 to 360 degrees/],
+    [join(directory, 'absent.json'), /cannot be read \(ENOENT\)/],
+  ];
+  for (const [file, reason] of cases) {
+    const done = play(file, '--out', out);
+    expect(done.status).toBe(2);
+    expect(done.stdout).toBe('');
+    expect(done.stderr).toMatch(reason);
+    expect(existsSync(out)).toBe(false);
+  }
+  expect(play(given('{"a":')).stderr).toMatch(/\(file\): is not JSON/);
+  expect(play().status).toBe(2);
+}, 60000);

@@ -1,0 +1,158 @@
+import { runTake } from '@/core/score';
+import {
+  boatSchema,
+  check,
+  manoeuvreFileSchema,
+  pathText,
+  placeSchema,
+  summarise,
+  takeFileSchema,
+  takeSummarySchema,
+  toBoatSpec,
+  toRunInput,
+  toTakeFile,
+  type ManoeuvreFile,
+} from '.';
+import { DEMO_MANOEUVRES, demoFile, demoJson } from './testing/demo';
+
+type Spoil = (file: ManoeuvreFile) => void;
+
+function problemsOf(spoil: Spoil) {
+  const file = structuredClone(demoFile('off-stilt-pontoon'));
+  spoil(file);
+  const checked = check(manoeuvreFileSchema, file);
+  if (!checked.ok) return checked.problems;
+  const input = toRunInput(checked.value);
+  return input.ok ? [] : input.problems;
+}
+
+describe('demo data', () => {
+  it.each(DEMO_MANOEUVRES)('%s is sound and reaches its goal by its shipped score', (id) => {
+    const file = demoFile(id);
+    const input = toRunInput(file);
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    expect(take.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
+    expect(take.margins.clearance!.distance).toBeGreaterThan(1);
+  });
+
+  it('the leaving one fails when the engine goes ahead before the bow has fallen off', () => {
+    const file = structuredClone(demoFile('off-stilt-pontoon'));
+    file.score.beats[1]!.cue = { is: 'after', seconds: 1 };
+    const input = toRunInput(file);
+    const take = input.ok ? runTake(input.value) : null;
+    expect(take?.outcome).toBe('hard touch');
+    expect(take?.margins.touch).toMatchObject({ name: 'blue ketch', part: 'bow' });
+  });
+});
+
+describe('round trips', () => {
+  it('a manoeuvre file comes back as it went', () => {
+    const file = demoFile('alongside-wind-off');
+    expect(check(manoeuvreFileSchema, JSON.parse(JSON.stringify(file)))).toEqual({
+      ok: true,
+      value: file,
+    });
+  });
+
+  it('a take file is sound by its own schema and keeps every sample', () => {
+    const file = demoFile('alongside-wind-off');
+    const input = toRunInput(file);
+    if (!input.ok) throw new Error('unsound');
+    const take = runTake(input.value);
+    const written: unknown = JSON.parse(JSON.stringify(toTakeFile(take, file)));
+    const read = check(takeFileSchema, written);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.trace.x).toEqual(Array.from(take.trace.x));
+    expect(check(takeSummarySchema, read.value.summary).ok).toBe(true);
+    expect(summarise(take, file)).toEqual(read.value.summary);
+  });
+});
+
+describe('problems name the field and the remedy', () => {
+  it.each<[string, Spoil, RegExp]>([
+    ['boat.hull.mass_kg', (f) => (f.boat.hull.mass_kg = -1), /50 to/],
+    ['boat.hull.mass_kg', (f) => (f.boat.hull.mass_kg = NaN), /give a number/],
+    ['boat.shafts[0].full_rpm', (f) => (f.boat.shafts[0]!.full_rpm = 100), /above idle/],
+    ['boat.shafts[0].x_m', (f) => (f.boat.shafts[0]!.x_m = -40), /outside the hull/],
+    ['boat.hull.deck[1]', (f) => (f.boat.hull.deck[1] = [-6.5, 1]), /outside the hull/],
+    ['boat.hull.draughts[2]', (f) => (f.boat.hull.draughts[2] = [-4.5, 1]), /aft forward/],
+    ['place.features[0].outline_m', (f) => spoilOutline(f), /crosses itself/],
+    ['place.features[1].id', (f) => (f.place.features[1]!.id = f.place.features[0]!.id), /twice/],
+    ['conditions.wind.speed_mps', (f) => (f.conditions.wind.speed_mps = 99), /0 to 30 m\/s/],
+    ['score.beats[1].id', (f) => (f.score.beats[1]!.id = f.score.beats[0]!.id), /twice/],
+    ['score.beats', (f) => (f.score.beats = []), /at least one beat/],
+    ['start', (f) => (f.start.y_m += 3), /inside 'Stilt Pontoon'.*move the start/],
+    ['berth[0]', (f) => (f.berth = ['nowhere']), /nothing called 'nowhere'/],
+    [
+      'score.beats[3].cue.mark',
+      (f) => (f.score.beats[3]!.cue = { is: 'abeam', point: 'bow', mark: 'pier 9' }),
+      /no mark of that name: 'pier 9'; choose one of: .*lamp 2/,
+    ],
+    [
+      'goal.point',
+      (f) =>
+        (f.goal = {
+          is: 'lie',
+          point: 'figurehead',
+          mark: 'lamp 2',
+          within_m: 1,
+          heading_deg: 0,
+          headingWithin_deg: 5,
+          speedBelow_mps: 1,
+        }),
+      /figurehead/,
+    ],
+  ])('%s', (path, spoil, words) => {
+    const problems = problemsOf(spoil);
+    const found = problems.find((p) => p.path === path);
+    expect(problems.map((p) => p.path)).toContain(path);
+    expect(found?.message).toMatch(words);
+  });
+
+  it('refuses what it does not know instead of dropping it', () => {
+    const boat = { ...(demoJson('boats', 'quince') as object), sails: 3 };
+    expect(check(boatSchema, boat)).toMatchObject({
+      ok: false,
+      problems: [{ path: '(file)', message: expect.stringMatching(/sails/) }],
+    });
+  });
+
+  it('holds against values of the wrong kind and depth', () => {
+    for (const value of [null, 7, 'x', [], { features: 'many' }, { $schema: {} }]) {
+      for (const schema of [boatSchema, placeSchema, manoeuvreFileSchema]) {
+        expect(check<unknown>(schema, value).ok).toBe(false);
+      }
+    }
+    expect(pathText(['a', 0, 'b', 2])).toBe('a[0].b[2]');
+  });
+});
+
+function spoilOutline(file: ManoeuvreFile): void {
+  const first = file.place.features[0]!;
+  if (!('outline_m' in first)) throw new Error('not a solid');
+  const [a, b, c, d] = first.outline_m;
+  first.outline_m = [a!, c!, b!, d!];
+}
+
+describe('a boat in the core’s units', () => {
+  it('has a closed, mirrored outline and fenders hung at the deck edge', () => {
+    const spec = toBoatSpec(demoFile('off-stilt-pontoon').boat);
+    const { deck } = spec.hull;
+    for (let i = 0; i < deck.length; i += 2) {
+      const mirrored = Array.from({ length: deck.length / 2 }).some(
+        (_, k) => deck[2 * k] === deck[i] && deck[2 * k + 1]! + deck[i + 1]! === 0,
+      );
+      expect(mirrored).toBe(true);
+    }
+    const [port, starboard] = ['port fender 2', 'starboard fender 2'].map((name) =>
+      spec.fenders.find((f) => f.name === name),
+    );
+    expect(port!.y).toBe(-starboard!.y);
+    expect(starboard!.y).toBeGreaterThan(spec.hull.beam / 2);
+    expect(spec.points.map((p) => p.name)).toEqual(
+      expect.arrayContaining(['bow', 'stern', 'midships', 'mast']),
+    );
+  });
+});

@@ -1,0 +1,31 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  boatSchema,
+  check,
+  manoeuvreSchema,
+  placeSchema,
+  toFile,
+  type ManoeuvreFile,
+  type Result,
+} from '..';
+
+/** The shipped demo data, for tests. */
+
+function value<T>(result: Result<T>): T {
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.value;
+}
+
+export function demoJson(kind: 'boats' | 'places' | 'manoeuvres', id: string): unknown {
+  return JSON.parse(readFileSync(join(process.cwd(), 'demo', kind, `${id}.json`), 'utf8'));
+}
+
+export const DEMO_MANOEUVRES = ['off-stilt-pontoon', 'alongside-wind-off'] as const;
+
+export function demoFile(id: (typeof DEMO_MANOEUVRES)[number]): ManoeuvreFile {
+  const manoeuvre = value(check(manoeuvreSchema, demoJson('manoeuvres', id)));
+  const boat = value(check(boatSchema, demoJson('boats', manoeuvre.boatId)));
+  const place = value(check(placeSchema, demoJson('places', manoeuvre.placeId)));
+  return toFile(manoeuvre, boat, place);
+}

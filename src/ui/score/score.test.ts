@@ -1,0 +1,122 @@
+import { check, scoreSchema, type BeatDocument } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import { errorTree, fieldOf, freshCue, freshExpect, fromForm, toForm } from './beat-form';
+import { addBeat, duplicateBeat, freshBeatId, moveBeat, removeBeat } from './edits';
+import { placeHeads } from './layout';
+
+const KN = { speed: 'kn', length: 'm' } as const;
+const FEET = { speed: 'm/s', length: 'ft' } as const;
+const fresh = { cue: freshCue('bow', 'lamp 2'), expect: freshExpect('bow', 'lamp 2') };
+const beats = [
+  ...demoFile('off-stilt-pontoon').score.beats,
+  ...demoFile('alongside-wind-off').score.beats,
+];
+
+/** Numbers compared to what a field shows (two decimals). */
+function near(a: unknown, b: unknown): boolean {
+  if (typeof a === 'number' && typeof b === 'number') return Math.abs(a - b) < 0.006;
+  if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null) return a === b;
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
+  return [...keys].every((key) => near(a[key as keyof typeof a], b[key as keyof typeof b]));
+}
+
+describe('beat fields', () => {
+  it.each([
+    ['knots and metres', KN],
+    ['metres a second and feet', FEET],
+  ])('hold every shipped beat in %s and give it back', (_, units) => {
+    for (const beat of beats) {
+      const back = fromForm(beat.id, toForm(beat, fresh, units), units);
+      expect(back.ok && near(back.value, beat)).toBe(true);
+    }
+  });
+
+  it('tell what is wrong in the unit on screen, at the field', () => {
+    const beat: BeatDocument = {
+      ...beats[0]!,
+      cue: { is: 'speed', over: 'water', compare: 'below', speed_mps: 1 },
+      orders: [{ do: 'wheel', after_s: 0, angle_deg: 0 }],
+      expect: [{ is: 'speed', at: 'next', over: 'water', least_mps: 1, most_mps: 2 }],
+    };
+    const form = toForm(beat, fresh, KN);
+    form.cues[0]!.speed = 50;
+    form.orders[0]!.angle = 120;
+    form.expect[0]!.most = 0.5;
+    const result = fromForm('b', form, KN);
+    if (result.ok) throw new Error('taken');
+    const tree = errorTree(result.problems, KN);
+    expect(tree.cues?.[0]?.speed?.message).toBe('give a number from 0 to 39 kn');
+    expect(tree.orders?.[0]?.angle?.message).toBe('give a number from 0 to 90 degrees');
+    expect(tree.expect?.[0]?.most?.message).toBe('must not be below the least speed');
+  });
+
+  it('find the field of a document path', () => {
+    expect(fieldOf('cue.heading_deg')).toBe('cues.0.heading');
+    expect(fieldOf('cue.of[2].distance_m')).toBe('cues.2.distance');
+    expect(fieldOf('orders[1].after_s')).toBe('orders.1.after');
+    expect(fieldOf('expect[0].at.after_s')).toBe('expect.0.after');
+    expect(fieldOf('wayOut.orders[0].angle_deg')).toBe('wayOrders.0.angle');
+    expect(fieldOf('wayOut.say')).toBe('say');
+    expect(fieldOf('within_s')).toBe('within');
+  });
+});
+
+describe('edits of a score', () => {
+  const { score } = demoFile('off-stilt-pontoon');
+  const ids = (s: typeof score) => s.beats.map((b) => b.id);
+
+  it('add, duplicate, move and remove without touching the score they came from', () => {
+    const before = structuredClone(score);
+    const added = addBeat(score, 1, freshBeatId(score.beats));
+    expect(ids(added)[1]).toBe('beat-5');
+    expect(ids(duplicateBeat(score, 'go-ahead', 'again'))).toEqual([
+      'let-go',
+      'go-ahead',
+      'again',
+      'round-up',
+      'steady',
+    ]);
+    expect(ids(moveBeat(score, 'steady', -2))).toEqual([
+      'let-go',
+      'steady',
+      'go-ahead',
+      'round-up',
+    ]);
+    expect(moveBeat(score, 'let-go', -1)).toBe(score);
+    expect(ids(removeBeat(score, 'go-ahead'))).toEqual(['let-go', 'round-up', 'steady']);
+    expect(score).toEqual(before);
+    for (const made of [added, moveBeat(score, 'steady', -2)]) {
+      expect(check(scoreSchema, made).ok).toBe(true);
+    }
+  });
+
+  it('leave a score its last beat', () => {
+    const one = { ...score, beats: score.beats.slice(0, 1) };
+    expect(removeBeat(one, 'let-go')).toBe(one);
+  });
+});
+
+describe('heads of beats', () => {
+  it('stand at their moment where there is room', () => {
+    const places = placeHeads([100, 400, 700], 100, 1000, 120);
+    expect(places.map((p) => p.x)).toEqual([100, 400, 700]);
+    expect(places[1]!.width).toBe(300);
+  });
+
+  it('give way to one another, in order and inside the score', () => {
+    const places = placeHeads([100, 105, 106, 980, 985], 100, 1000, 120);
+    places.forEach((p, i) => {
+      expect(p.x).toBeGreaterThanOrEqual(100);
+      expect(p.x + p.width).toBeLessThanOrEqual(1000.001);
+      if (i > 0) expect(p.x - places[i - 1]!.x).toBeGreaterThanOrEqual(119.999);
+    });
+    expect(
+      placeHeads(
+        Array.from({ length: 60 }, () => 500),
+        100,
+        700,
+        120,
+      ).at(-1)!.width,
+    ).toBe(10);
+  });
+});

@@ -1,0 +1,67 @@
+'use client';
+import type { CueDocument, Feature, Place, ScoreDocument } from '@/document';
+import { toScreen, type Camera, type View } from './camera';
+
+/** Pixels in a metre below which names would crowd. */
+const BOATS_FROM = 4.5;
+const MARKS_FROM = 11;
+const LAND_FROM = 1.5;
+
+function middle(outline: readonly (readonly [number, number])[]): [number, number] {
+  const xs = outline.map(([x]) => x);
+  const ys = outline.map(([, y]) => y);
+  return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+}
+
+function shownFrom(kind: Feature['kind']): number {
+  if (kind === 'mark' || kind === 'pile') return MARKS_FROM;
+  return kind === 'boat' ? BOATS_FROM : LAND_FROM;
+}
+
+/** Marks that the score's cues and expectations name: these are always shown. */
+export function marksNamed(score: ScoreDocument): Set<string> {
+  const cues: CueDocument[] = [...score.beats.map((beat) => beat.cue), score.end.cue];
+  const simple = cues.flatMap((cue) => (cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]));
+  const expected = score.beats.flatMap((beat) => beat.expect);
+  return new Set([...simple, ...expected].flatMap((part) => ('mark' in part ? [part.mark] : [])));
+}
+
+/** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
+export function PlaceNames({
+  place,
+  score,
+  camera,
+  view,
+}: {
+  place: Place;
+  score: ScoreDocument;
+  camera: Camera;
+  view: View;
+}) {
+  const used = marksNamed(score);
+  const names = place.features.flatMap((f) => {
+    if (camera.scale < (used.has(f.name) ? 0 : shownFrom(f.kind))) return [];
+    const point = 'outline_m' in f ? middle(f.outline_m) : ([f.x_m, f.y_m] as const);
+    const [x, y] = toScreen(camera, view, point[0], point[1]);
+    if (x < -60 || y < -20 || x > view.width + 60 || y > view.height + 20) return [];
+    const small = f.kind === 'mark' || f.kind === 'pile';
+    return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y }];
+  });
+  return (
+    <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
+      {names.map(({ id, name, x, y }) => (
+        <text
+          key={id}
+          x={x}
+          y={y + 4}
+          textAnchor="middle"
+          className="fill-quiet stroke-water text-[11.5px]"
+          strokeWidth="3"
+          paintOrder="stroke"
+        >
+          {name}
+        </text>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,48 @@
+import { spread } from './BeatNumbers';
+import { fit, pan, scaleBar, toScreen, zoom } from './camera';
+
+const view = { width: 800, height: 400 };
+
+describe('the camera', () => {
+  const camera = fit({ minX: -40, minY: -10, maxX: 40, maxY: 10 }, view, 40);
+
+  it('shows the whole box, north up', () => {
+    expect(toScreen(camera, view, -40, 10)).toEqual([40, 110]);
+    expect(toScreen(camera, view, 40, -10)).toEqual([760, 290]);
+  });
+
+  it('moves with the hand and zooms about the pointer', () => {
+    const [x, y] = toScreen(pan(camera, 30, -20), view, 5, 5);
+    const [x0, y0] = toScreen(camera, view, 5, 5);
+    expect([x - x0, y - y0].map(Math.round)).toEqual([30, -20]);
+    const closer = zoom(camera, view, 2, x0, y0);
+    expect(closer.scale).toBe(camera.scale * 2);
+    expect(toScreen(closer, view, 5, 5).map(Math.round)).toEqual([x0, y0].map(Math.round));
+    expect(zoom(camera, view, 1e9, 0, 0).scale).toBeLessThanOrEqual(80);
+  });
+
+  it('keeps a scale bar round and within its room', () => {
+    for (const scale of [0.7, 3, 9, 40]) {
+      const { length, px } = scaleBar(scale, 150, 1);
+      expect(px).toBeLessThanOrEqual(150);
+      expect(['1', '2', '5']).toContain(String(length)[0]);
+    }
+  });
+});
+
+it('moves beat numbers apart when they would cover one another', () => {
+  const points: [number, number][] = [
+    [100, 100],
+    [101, 100],
+    [102, 103],
+    [300, 50],
+  ];
+  const placed = spread(points);
+  expect(placed[0]).toEqual([100, 100]);
+  expect(placed[3]).toEqual([300, 50]);
+  placed.forEach(([x, y], i) =>
+    placed.forEach(([u, v], k) => {
+      if (i < k) expect(Math.hypot(x - u, y - v)).toBeGreaterThanOrEqual(23.9);
+    }),
+  );
+});

@@ -1,0 +1,121 @@
+import { runTake } from '@/core/score';
+import { toRunInput } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import { cueText, engineText, orderText, wheelText } from './beats';
+import { outcomeWords, readings, surprises } from './take';
+import {
+  boatSpeed,
+  clock,
+  compassPoint,
+  distance,
+  heading,
+  lengthFrom,
+  speedFrom,
+  windSpeed,
+} from './units';
+
+const KN = { speed: 'kn', length: 'm' } as const;
+const FEET = { speed: 'm/s', length: 'ft' } as const;
+
+describe('figures', () => {
+  it('show no more than they have, in the user’s units', () => {
+    expect(boatSpeed(1, KN)).toBe('1.9 kn');
+    expect(boatSpeed(1, FEET)).toBe('1.00 m/s');
+    expect(windSpeed(5.66, KN)).toBe('11 kn');
+    expect(distance(2.44, KN)).toBe('2.4 m');
+    expect(distance(2.44, FEET)).toBe('8.0 ft');
+    expect(distance(30.48, FEET)).toBe('100 ft');
+    expect(speedFrom(1, 'kn')).toBeCloseTo(0.514444, 9);
+    expect(lengthFrom(1, 'ft')).toBeCloseTo(0.3048, 9);
+  });
+
+  it('write headings in three figures and never 360', () => {
+    expect([0.1, -0.1, 6.2831, 8].map(heading)).toEqual(['006°', '354°', '000°', '098°']);
+    expect([0, 44, 181, 359].map(compassPoint)).toEqual(['N', 'NE', 'S', 'N']);
+  });
+
+  it('do not round a moment up', () => {
+    expect([0, 59.99, 60, 125.4].map(clock)).toEqual(['0:00', '0:59', '1:00', '2:05']);
+  });
+});
+
+describe('beats in words', () => {
+  it('say cues as a crew would', () => {
+    expect(cueText({ is: 'abeam', point: 'mast', mark: 'pile 4' }, KN)).toBe(
+      'mast abreast of pile 4',
+    );
+    expect(cueText({ is: 'turned', by_deg: -24 }, KN)).toBe('turned 24° to port');
+    expect(
+      cueText(
+        {
+          is: 'any',
+          of: [
+            { is: 'stopped' },
+            { is: 'speed', over: 'ground', compare: 'below', speed_mps: 0.2 },
+          ],
+        },
+        KN,
+      ),
+    ).toBe('stopped or below 0.4 kn over ground');
+  });
+
+  it('say orders as a helm would', () => {
+    expect([0, -20, 35].map(wheelText)).toEqual([
+      'wheel amidships',
+      'wheel 20° port',
+      'wheel 35° starboard',
+    ]);
+    expect(engineText('ahead', 0)).toBe('ahead idle');
+    expect(engineText('neutral', 0.4)).toBe('neutral');
+    expect(orderText({ do: 'engine', after_s: 1.5, gear: 'astern', throttle: 0.6 })).toBe(
+      'astern 60 % after 1.5 s',
+    );
+  });
+});
+
+describe('a take in words', () => {
+  const played = (change: (file: ReturnType<typeof demoFile>) => void = () => undefined) => {
+    const file = structuredClone(demoFile('off-stilt-pontoon'));
+    change(file);
+    const input = toRunInput(file);
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    return { take: runTake(input.value), file };
+  };
+
+  it('says what was reached and how near it came', () => {
+    const { take, file } = played();
+    expect(outcomeWords(take, file, KN)[0]).toBe('Done');
+    const [clearance, touch] = readings(take, KN);
+    expect(clearance).toMatchObject({ meaning: 'clear of blue ketch', hurts: false });
+    expect(clearance!.where).toMatch(/^bow, beat 1, at 0:00$/);
+    expect(touch).toMatchObject({ figure: '0', meaning: 'touches' });
+    expect(surprises(take, file, KN)).toEqual([]);
+  });
+
+  it('never calls a hard touch a success, and names what failed', () => {
+    const { take, file } = played((f) => {
+      f.score.beats[1]!.cue = { is: 'after', seconds: 1 };
+    });
+    expect(outcomeWords(take, file, KN)[0]).toBe('Hard touch');
+    const readingsNow = readings(take, KN);
+    expect(readingsNow[0]).toMatchObject({
+      figure: '0.0 m',
+      meaning: 'ran into blue ketch',
+      hurts: true,
+    });
+    expect(readingsNow[1]!.meaning).toMatch(/^hard touch on blue ketch/);
+    expect(surprises(take, file, KN)[0]!.text).toMatch(
+      /^beat 2: expected at least 1.0 m clear until the next beat, found 1\.0 m$|found 0\.\d m$/,
+    );
+  });
+
+  it('says which cue never came', () => {
+    const { take, file } = played((f) => {
+      f.conditions.wind.speed_mps = 0;
+    });
+    expect(outcomeWords(take, file, KN)).toEqual([
+      'Waiting still',
+      'the cue for beat 2 never came',
+    ]);
+  });
+});
