@@ -1,4 +1,4 @@
-import { leastClearance, noClearance } from '@/core/holding';
+import { clearanceMemory, leastClearance, noClearance } from '@/core/holding';
 import { assembleCraft } from '@/core/craft';
 import { cos, sin } from '@/core/math';
 import type {
@@ -152,13 +152,14 @@ function startProblems(input: RunInput): Problem[] {
   const { x, y, heading } = input.start;
   leastClearance(
     found,
-    { x: 0, y: 0, distance: 0 },
+    clearanceMemory(input.obstacles.length),
     input.boat.hull.deck,
     craft.touch.reach,
     input.obstacles,
     new Set(),
     x,
     y,
+    heading,
     sin(heading),
     cos(heading),
   );

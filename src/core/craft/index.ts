@@ -9,6 +9,7 @@ export type {
   SteeringSpec,
   WindageSpec,
 } from './spec';
+export { fenderForce } from './fender-law';
 export { assembleFoil, liftSlope, type Foil } from './foil';
 export { massFromMatrix, massProperties, type MassProperties } from './mass';
 export { type TouchElements } from './touch-elements';

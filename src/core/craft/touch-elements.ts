@@ -1,4 +1,5 @@
-import type { BoatSpec } from './spec';
+import { fenderForce } from './fender-law';
+import type { BoatSpec, FenderSpec } from './spec';
 import type { MassProperties } from './mass';
 
 /**
@@ -18,8 +19,9 @@ export interface TouchElements {
   readonly fenderPressure: Float64Array;
   readonly loss: Float64Array;
   readonly hullStiffness: number;
-  /** Highest natural frequency a touch can have, radians/s: sets the substeps. */
-  readonly highestFrequency: number;
+  /** Highest natural frequencies of a touch on bare hull and on a fender, radians/s: they set the substeps. */
+  readonly hullFrequency: number;
+  readonly fenderFrequency: number;
 }
 
 /** Longest stretch of outline between two touch elements, m. */
@@ -37,6 +39,21 @@ function denseOutline(points: Float64Array): number[] {
     for (let k = 0; k < pieces; k++) out.push(ax + (dx * k) / pieces, ay + (dy * k) / pieces);
   }
   return out;
+}
+
+// Deflection fenders are rated at; further in they stiffen fast, but carry her only for a moment.
+const FIRM_DEFLECTION = 0.5;
+
+/** Greatest slope of force over depth of any fender, firmly pressed, N/m. */
+function stiffestFender(fenders: readonly FenderSpec[]): number {
+  return fenders.reduce((most, { diameter, length, pressure }) => {
+    const d = FIRM_DEFLECTION * diameter;
+    const step = 0.01 * diameter;
+    const rise =
+      fenderForce(d + step, diameter, length, pressure) -
+      fenderForce(d, diameter, length, pressure);
+    return Math.max(most, rise / step);
+  }, 0);
 }
 
 export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElements {
@@ -78,6 +95,7 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     hullCount,
     reach,
     hullStiffness: spec.hull.touchStiffness,
-    highestFrequency: Math.sqrt(spec.hull.touchStiffness / lightest),
+    hullFrequency: Math.sqrt(spec.hull.touchStiffness / lightest),
+    fenderFrequency: Math.sqrt(stiffestFender(spec.fenders) / lightest),
   };
 }

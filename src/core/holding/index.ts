@@ -1,11 +1,18 @@
-export { leastClearance, noClearance, type Clearance } from './clearance';
+export {
+  clearanceMemory,
+  leastClearance,
+  noClearance,
+  type Clearance,
+  type ClearanceMemory,
+} from './clearance';
 export { boxDistance, pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export {
   addTouch,
-  findPairs,
+  listPairs,
+  pairsHold,
   HULL_SIDE,
   touchScratch,
   type BoatMotion,
   type TouchScratch,
 } from './touch';
-export { fenderForce, frictionForce, seriesStiffness, withLoss } from './touch-law';
+export { frictionForce, seriesStiffness, withLoss } from './touch-law';

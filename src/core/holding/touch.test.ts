@@ -1,9 +1,10 @@
+import { fenderForce } from '../craft';
 import { TouchLog } from '../debrief';
 import { R, step, U, V, X, Y } from '../sim';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
 import {
-  fenderForce,
+  clearanceMemory,
   frictionForce,
   leastClearance,
   noClearance,
@@ -172,11 +173,11 @@ describe('touch log', () => {
 describe('clearance', () => {
   it('is measured hull to face, pile and corner, and knows the place on the hull', () => {
     const out = noClearance();
-    const work = { x: 0, y: 0, distance: 0 };
+    const memory = clearanceMemory(2);
     const deck = sloop().hull.deck;
     const obstacles = [wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)];
     const measure = (skip: number[]) =>
-      leastClearance(out, work, deck, 6, obstacles, new Set(skip), 0, 0, 0, 1);
+      leastClearance(out, memory, deck, 6, obstacles, new Set(skip), 0, 0, 0, 0, 1);
     measure([]);
     expect(out.obstacle).toBe(1);
     // The side is not quite parallel to the keel there, so a little less than 2.2 − 0.2 − 1.7.

@@ -1,12 +1,14 @@
-import type { Craft, TouchElements } from '../craft';
+import { fenderForce, type Craft, type TouchElements } from '../craft';
 import { nearestOnPolygon, type Nearest } from '../math';
 import { boxDistance, type Obstacle } from './obstacles';
-import { fenderForce, frictionForce, seriesStiffness, withLoss } from './touch-law';
+import { frictionForce, seriesStiffness, withLoss } from './touch-law';
 
 /** Most touches looked at in one instant. */
 const SLOTS = 256;
-/** Distance kept beyond what can be covered in a step when listing what may touch, m. */
-const PAIR_MARGIN_M = 0.1;
+/** Pairs this close are listed, m; the list holds until she has moved about as far. */
+const PAIR_RANGE_M = 0.4;
+/** Kept in hand when deciding that nothing can touch yet, m. */
+const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
@@ -23,18 +25,26 @@ export interface TouchScratch {
   readonly depth: Float64Array;
   readonly approach: Float64Array;
   readonly normalForce: Float64Array;
+  /** Can anything touch during this step, and can bare hull? If not, the pairs need not be looked at. */
+  active: boolean;
+  hullActive: boolean;
+  /** How far any point of the boat may be from where it was when the pairs were listed, m. */
+  far: number;
   /**
-   * Pairs that may touch during this step: an element of the boat (or HULL_SIDE) with an obstacle and,
-   * for the hull side, the obstacle's corner (index into its outline; −1 for a pile).
+   * Pairs near one another: an element of the boat (or HULL_SIDE) with an obstacle and, for the hull
+   * side, the obstacle's corner (index into its outline; −1 for a pile).
    */
   pairCount: number;
   readonly pairElement: Int32Array;
   readonly pairObstacle: Int32Array;
   readonly pairCorner: Int32Array;
-  /** Where the boat was last looked round from, and how far the nearest face was from her circle, m. */
-  quietX: number;
-  quietY: number;
-  quietGap: number;
+  /** Gap of each pair when it was listed, m. */
+  readonly pairGap: Float64Array;
+  /** Where the boat was when the pairs were listed, and the least gap of all pairs then, m. */
+  listedX: number;
+  listedY: number;
+  listedHeading: number;
+  leastGap: number;
   readonly nearest: Nearest;
 }
 
@@ -56,9 +66,14 @@ export function touchScratch(): TouchScratch {
     pairElement: marks(),
     pairObstacle: marks(),
     pairCorner: marks(),
-    quietX: 0,
-    quietY: 0,
-    quietGap: -Infinity,
+    active: false,
+    hullActive: false,
+    far: 0,
+    pairGap: slots(),
+    listedX: NaN,
+    listedY: NaN,
+    listedHeading: NaN,
+    leastGap: 0,
     nearest: { x: 0, y: 0, distance: 0 },
   };
 }
@@ -127,12 +142,19 @@ function press(
   s.normalForce[k] = normal;
 }
 
-function pair(s: TouchScratch, element: number, obstacle: number, corner: number): void {
+function pair(
+  s: TouchScratch,
+  element: number,
+  obstacle: number,
+  corner: number,
+  gap: number,
+): void {
   if (s.pairCount >= SLOTS) return;
   const k = s.pairCount++;
   s.pairElement[k] = element;
   s.pairObstacle[k] = obstacle;
   s.pairCorner[k] = corner;
+  s.pairGap[k] = gap;
 }
 
 /** Distance from a place ashore to the hull's outline, m; negative inside. Leaves the nearest point in the scratch. */
@@ -167,59 +189,75 @@ function toFace(s: TouchScratch, obstacle: Obstacle, px: number, py: number): nu
   return nearest.distance;
 }
 
+/** Is the list of pairs still good for a boat that may move `travel` metres more, heading in radians? */
+export function pairsHold(
+  s: TouchScratch,
+  touch: TouchElements,
+  x: number,
+  y: number,
+  heading: number,
+  travel: number,
+): boolean {
+  const dx = x - s.listedX;
+  const dy = y - s.listedY;
+  const turned = Math.abs(heading - s.listedHeading) * touch.reach;
+  const far = Math.sqrt(dx * dx + dy * dy) + turned + travel + IN_HAND_M;
+  s.far = far;
+  s.active = false;
+  s.hullActive = false;
+  for (let k = 0; k < s.pairCount; k++) {
+    if (s.pairGap[k]! > far) continue;
+    s.active = true;
+    if (s.pairElement[k]! < touch.hullCount) s.hullActive = true;
+  }
+  // NaN, before the first listing, does not hold either.
+  return far < (s.pairCount > 0 ? PAIR_RANGE_M : s.leastGap);
+}
+
 /**
- * Lists the pairs that can touch within `seconds`, first by boxes, then one by one. Done once a step, so
- * that the stages of the step look at nothing else.
+ * Lists the pairs nearer than PAIR_RANGE_M, first by boxes, then one by one, so that the stages of
+ * the step look at nothing else. Whether the list still holds is asked of pairsHold.
  */
-export function findPairs(
+export function listPairs(
   s: TouchScratch,
   craft: Craft,
   obstacles: readonly Obstacle[],
   boat: BoatMotion,
-  seconds: number,
+  heading: number,
 ): void {
   s.pairCount = 0;
+  s.listedX = boat.x;
+  s.listedY = boat.y;
+  s.listedHeading = heading;
   const { touch } = craft;
-  const speed =
-    Math.sqrt(boat.surge * boat.surge + boat.sway * boat.sway) + Math.abs(boat.yaw) * touch.reach;
-  const margin = PAIR_MARGIN_M + 1.5 * speed * seconds;
-  const movedX = boat.x - s.quietX;
-  const movedY = boat.y - s.quietY;
-  const quiet = s.quietGap - margin;
-  if (quiet > 0 && movedX * movedX + movedY * movedY < quiet * quiet) return;
-  let gap = Infinity;
+  let least = Infinity;
   for (let i = 0; i < obstacles.length; i++) {
     const obstacle = obstacles[i]!;
-    const boxGap = boxDistance(obstacle, boat.x, boat.y) - touch.reach;
-    if (boxGap >= gap && boxGap > margin) continue;
-    const faceGap = toFace(s, obstacle, boat.x, boat.y) - touch.reach;
-    if (faceGap < gap) gap = faceGap;
-    if (faceGap > margin) continue;
+    const open = Math.max(least, PAIR_RANGE_M);
+    if (boxDistance(obstacle, boat.x, boat.y) - touch.reach >= open) continue;
+    if (toFace(s, obstacle, boat.x, boat.y) - touch.reach >= open) continue;
     for (let e = obstacle.outline ? 0 : touch.hullCount; e < touch.count; e++) {
       const px = boat.x + touch.x[e]! * boat.sin + touch.y[e]! * boat.cos;
       const py = boat.y + touch.x[e]! * boat.cos - touch.y[e]! * boat.sin;
-      const range = touch.radius[e]! + margin;
-      if (boxDistance(obstacle, px, py) > range) continue;
-      if (toFace(s, obstacle, px, py) <= range) pair(s, e, i, 0);
+      if (boxDistance(obstacle, px, py) - touch.radius[e]! >= open) continue;
+      const gap = toFace(s, obstacle, px, py) - touch.radius[e]!;
+      if (gap < least) least = gap;
+      if (gap < PAIR_RANGE_M) pair(s, e, i, 0, gap);
     }
-    const range = obstacle.radius + margin;
-    if (!obstacle.outline) {
-      if (toHullSide(s, craft, boat, obstacle.x, obstacle.y) <= range) pair(s, HULL_SIDE, i, -1);
-      continue;
-    }
-    const reach = touch.reach + margin;
-    for (let c = 0; c < obstacle.outline.length; c += 2) {
-      const px = obstacle.outline[c]!;
-      const py = obstacle.outline[c + 1]!;
+    const corners = obstacle.outline ? obstacle.outline.length : 1;
+    for (let c = 0; c < corners; c += 2) {
+      const px = obstacle.outline ? obstacle.outline[c]! : obstacle.x;
+      const py = obstacle.outline ? obstacle.outline[c + 1]! : obstacle.y;
       const dx = px - boat.x;
       const dy = py - boat.y;
-      if (dx * dx + dy * dy > reach * reach) continue;
-      if (toHullSide(s, craft, boat, px, py) <= range) pair(s, HULL_SIDE, i, c);
+      const reach = touch.reach + obstacle.radius + open;
+      if (dx * dx + dy * dy >= reach * reach) continue;
+      const gap = toHullSide(s, craft, boat, px, py) - obstacle.radius;
+      if (gap < least) least = gap;
+      if (gap < PAIR_RANGE_M) pair(s, HULL_SIDE, i, obstacle.outline ? c : -1, gap);
     }
   }
-  s.quietX = boat.x;
-  s.quietY = boat.y;
-  s.quietGap = gap;
+  s.leastGap = least;
 }
 
 /** An outline corner or fender of the boat against a face or pile. */
@@ -299,6 +337,7 @@ export function addTouch(
 ): void {
   s.count = 0;
   for (let k = 0; k < s.pairCount; k++) {
+    if (s.pairGap[k]! > s.far) continue;
     const index = s.pairObstacle[k]!;
     const obstacle = obstacles[index]!;
     const element = s.pairElement[k]!;

@@ -71,6 +71,12 @@ export function cos(x: number): number {
 }
 
 const LN2 = 0.6931471805599453;
+/** 2^k by k, for k = 1, 2, 4 … 512. */
+const POWERS_OF_TWO: readonly number[] = Array.from({ length: 513 }, (_, k) => {
+  let value = 1;
+  for (let i = 0; i < k; i++) value *= 2;
+  return value;
+});
 
 /** e^x; relative error below 1e-14 for |x| < 700, 0 below −745, Infinity above 709. */
 export function exp(x: number): number {
@@ -92,19 +98,31 @@ export function log(x: number): number {
   if (x === Infinity) return Infinity;
   let mantissa = x;
   let exponent = 0;
-  while (mantissa > Math.SQRT2) {
+  // Powers of two only, so nothing is rounded; big strides first, as this is on the hot path.
+  for (let bits = 512; bits >= 1; bits /= 2) {
+    const stride = POWERS_OF_TWO[bits]!;
+    while (mantissa >= stride) {
+      mantissa /= stride;
+      exponent += bits;
+    }
+    while (mantissa * stride < 1) {
+      mantissa *= stride;
+      exponent -= bits;
+    }
+  }
+  if (mantissa > Math.SQRT2) {
     mantissa *= 0.5;
     exponent += 1;
-  }
-  while (mantissa < Math.SQRT1_2) {
+  } else if (mantissa < Math.SQRT1_2) {
     mantissa *= 2;
     exponent -= 1;
   }
   // ln m = 2 artanh((m − 1)/(m + 1)); |s| ≤ 0.172, so s^21 is below 1e-16.
   const s = (mantissa - 1) / (mantissa + 1);
   const z = s * s;
-  let series = 1 / 21;
-  for (let odd = 19; odd >= 1; odd -= 2) series = series * z + 1 / odd;
+  let series = 1 / 15 + z * (1 / 17 + z * (1 / 19 + z * (1 / 21)));
+  series = 1 / 7 + z * (1 / 9 + z * (1 / 11 + z * (1 / 13 + z * series)));
+  series = 1 + z * (1 / 3 + z * (1 / 5 + z * series));
   return exponent * LN2 + 2 * s * series;
 }
 

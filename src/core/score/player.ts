@@ -62,8 +62,8 @@ export class Player {
   /** The next moment fixed by the clock: an order, a look, a deadline. s */
   nextMoment(): number {
     let least = this.deadline();
-    for (const { at } of this.due) least = Math.min(least, at);
-    for (const { at } of this.watches) least = Math.min(least, at);
+    for (let i = 0; i < this.due.length; i++) least = Math.min(least, this.due[i]!.at);
+    for (let i = 0; i < this.watches.length; i++) least = Math.min(least, this.watches[i]!.at);
     return least;
   }
 
@@ -114,6 +114,7 @@ export class Player {
 
   /** Does whatever the clock has brought due. */
   takeMoments(): void {
+    if (this.state.time + 1e-9 < this.nextMoment()) return;
     this.giveDue();
     const now = this.state.time + 1e-9;
     for (const watch of this.watches.filter(({ at }) => at <= now)) this.look(watch);

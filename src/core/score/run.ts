@@ -1,6 +1,12 @@
 import { assembleCraft, type BoatSpec } from '../craft';
 import { hullPart, marginsOf, TouchLog, type LeastClearance } from '../debrief';
-import { leastClearance, noClearance, type Obstacle } from '../holding';
+import {
+  clearanceMemory,
+  leastClearance,
+  noClearance,
+  type ClearanceMemory,
+  type Obstacle,
+} from '../holding';
 import { cos, sin } from '../math';
 import {
   copyState,
@@ -65,7 +71,7 @@ class Run {
   private readonly trace: TraceWriter;
   private readonly beats: BeatMark[] = [];
   private readonly berth: ReadonlySet<number>;
-  private readonly nearest = { x: 0, y: 0, distance: 0 };
+  private readonly memory: ClearanceMemory;
   private readonly now = noClearance();
   private least: LeastClearance | null = null;
   private gridStep = 0;
@@ -78,6 +84,7 @@ class Run {
     this.before = initialState(craft, input.start);
     this.scratch = makeScratch(this.world);
     this.log = new TouchLog(craft.touch.count);
+    this.memory = clearanceMemory(obstacles.length);
     this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2);
     this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
     this.player = new Player(input.score, this.state, this.world);
@@ -194,13 +201,14 @@ class Run {
     const psi = motion[PSI]!;
     leastClearance(
       this.now,
-      this.nearest,
+      this.memory,
       craft.spec.hull.deck,
       craft.touch.reach,
       obstacles,
       skip,
       motion[X]!,
       motion[Y]!,
+      psi,
       sin(psi),
       cos(psi),
     );

@@ -14,7 +14,8 @@ import {
 } from '../forces';
 import {
   addTouch,
-  findPairs,
+  listPairs,
+  pairsHold,
   touchScratch,
   type BoatMotion,
   type Obstacle,
@@ -171,10 +172,23 @@ function setGround(
   ground.yaw = motion[R]!;
 }
 
-/** Lists what the boat may touch within the next `seconds`. */
+/** Finds out what the boat may touch within the next `seconds`, looking round anew only if she has moved on. */
 export function lookAround(motion: Float64Array, world: World, s: Scratch, seconds: number): void {
-  setGround(s.ground, motion, world.environment, sin(motion[PSI]!), cos(motion[PSI]!));
-  findPairs(s.touch, world.craft, world.obstacles, s.ground, seconds);
+  const { touch } = world.craft;
+  const u = motion[U]!;
+  const v = motion[V]!;
+  const { streamEast, streamNorth } = world.environment;
+  const stream = Math.sqrt(streamEast * streamEast + streamNorth * streamNorth);
+  const speed = Math.sqrt(u * u + v * v) + stream + Math.abs(motion[R]!) * touch.reach;
+  // Half as much again for what she may gain within the step.
+  const travel = 1.5 * speed * seconds;
+  const x = motion[X]!;
+  const y = motion[Y]!;
+  const heading = motion[PSI]!;
+  if (pairsHold(s.touch, touch, x, y, heading, travel)) return;
+  setGround(s.ground, motion, world.environment, sin(heading), cos(heading));
+  listPairs(s.touch, world.craft, world.obstacles, s.ground, heading);
+  pairsHold(s.touch, touch, x, y, heading, travel);
 }
 
 /**
@@ -210,7 +224,7 @@ export function derivative(
     u + environment.slipEast * sinPsi + environment.slipNorth * cosPsi,
     v + environment.slipEast * cosPsi - environment.slipNorth * sinPsi,
   );
-  if (s.touch.pairCount > 0) {
+  if (s.touch.active) {
     setGround(ground, motion, environment, sinPsi, cosPsi);
     addTouch(force, s.touch, craft, world.obstacles, ground);
   } else {

@@ -76,6 +76,14 @@ export function copyState(to: SimState, from: SimState): void {
   to.rudder = from.rudder;
   to.rudderOrdered = from.rudderOrdered;
   for (let i = 0; i < from.engines.length; i++) {
-    Object.assign(to.engines[i]!, from.engines[i]!);
+    const a = to.engines[i]!;
+    const b = from.engines[i]!;
+    a.orderedGear = b.orderedGear;
+    a.throttle = b.throttle;
+    a.engaged = b.engaged;
+    a.lastDriven = b.lastDriven;
+    a.sinceDriven = b.sinceDriven;
+    a.engagesIn = b.engagesIn;
+    a.rps = b.rps;
   }
 }
