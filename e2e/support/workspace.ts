@@ -53,6 +53,18 @@ export class WorkspacePage {
     return last as T;
   }
 
+  /** The margins once they have stopped changing. */
+  async settled(): Promise<string> {
+    let last = '';
+    let now = await this.margins();
+    while (now !== last) {
+      await this.driver.sleep(400);
+      last = now;
+      now = await this.margins();
+    }
+    return now;
+  }
+
   async openBeat(number: number): Promise<void> {
     const heads = await this.driver.findElements(By.css('ol[aria-label="Beats"] button'));
     await heads[number - 1]!.click();

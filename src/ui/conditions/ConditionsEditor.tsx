@@ -1,7 +1,8 @@
 'use client';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { MOST_STREAM_MPS, MOST_WIND_MPS } from '@/document';
+import { useLiveForm } from '../hooks/use-live-form';
 import { Choice } from '../parts/Choice';
 import { NumberField, Part } from '../parts/Field';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -17,42 +18,29 @@ export function ConditionsEditor() {
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
   const units = useMemo(() => ({ speed, length }), [speed, length]);
-  const { register, control, reset, subscribe, getValues, trigger, formState } =
-    useForm<ConditionsForm>({
-      defaultValues: toForm(conditions, units),
-      mode: 'onChange',
-      resolver: (form) => {
-        const result = fromForm(form, units);
-        return result.ok
-          ? { values: form, errors: {} }
-          : { values: {}, errors: fieldErrors(result.problems, units, MOST) };
-      },
-    });
-  const { errors } = formState;
-  const made = useRef(conditions);
-
-  useEffect(() => {
-    if (conditions === made.current) return;
-    made.current = conditions;
-    reset(toForm(conditions, units));
-  }, [conditions, units, reset]);
-
-  useEffect(
-    () =>
-      subscribe({
-        formState: { values: true },
-        callback: () => {
-          const result = fromForm(getValues(), units);
-          void trigger();
-          if (!result.ok || JSON.stringify(result.value) === JSON.stringify(made.current)) return;
-          const next = result.value;
-          store.getState().edit((m) => {
-            m.conditions = next;
-          });
-          made.current = store.getState().manoeuvre.conditions;
-        },
-      }),
-    [subscribe, getValues, trigger, store, units],
+  const form = useForm<ConditionsForm>({
+    defaultValues: toForm(conditions, units),
+    mode: 'onChange',
+    resolver: (values) => {
+      const result = fromForm(values, units);
+      return result.ok
+        ? { values, errors: {} }
+        : { values: {}, errors: fieldErrors(result.problems, units, MOST) };
+    },
+  });
+  const { register, control } = form;
+  const { errors } = form.formState;
+  useLiveForm(
+    form,
+    conditions,
+    (part) => toForm(part, units),
+    (values) => fromForm(values, units),
+    (next) => {
+      store.getState().edit((m) => {
+        m.conditions = next;
+      });
+      return store.getState().manoeuvre.conditions;
+    },
   );
 
   const number = (name: Exclude<keyof ConditionsForm, 'water'>, label: string, unit: string) => (

@@ -41,7 +41,7 @@ export function Margins({ state }: { state: TakeState }) {
             <Go time={reading.time} seek={seek}>
               <span
                 data-testid="reading"
-                className={`figures w-[86px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
+                className={`figures w-[108px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
               >
                 {reading.hurts ? '▲ ' : ''}
                 {reading.figure}
@@ -56,7 +56,7 @@ export function Margins({ state }: { state: TakeState }) {
         {list.map(({ time, text }) => (
           <li key={`${time}-${text}`} className="rule-t py-1.5 text-[13px]">
             <Go time={time} seek={seek}>
-              <span className="figures w-[86px] shrink-0 font-semibold text-hurt">
+              <span className="figures w-[108px] shrink-0 font-semibold text-hurt">
                 ▲ {clock(time)}
               </span>
               <span>{text}</span>

@@ -20,7 +20,7 @@ export function IconButton({
       title={label}
       disabled={disabled}
       onClick={onClick}
-      className="flex size-8 items-center justify-center text-ink hover:text-plan disabled:text-quiet disabled:opacity-50"
+      className="flex size-[30px] shrink-0 items-center justify-center text-ink hover:text-plan disabled:text-quiet disabled:opacity-50"
     >
       {children}
     </button>

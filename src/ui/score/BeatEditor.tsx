@@ -3,6 +3,7 @@ import { ArrowLeft, ArrowRight, CopyPlus, Trash2, X } from 'lucide-react';
 import { useEffect, useMemo, useRef } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { namedMarks, namedPoints, type BeatDocument } from '@/document';
+import { useLiveForm } from '../hooks/use-live-form';
 import { FieldError, NumberField, Part, TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -50,40 +51,22 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
     resolver: beatResolver(beat.id, units),
     mode: 'onChange',
   });
-  const { register, reset, subscribe, getValues, trigger } = form;
+  const { register } = form;
   const { errors } = form.formState;
-
-  // The beat as this form last made it; anything else came from outside (undo, another editor).
-  const made = useRef(beat);
   const gesture = useRef<Gesture | null>(null);
-  useEffect(() => {
-    if (beat === made.current) return;
-    made.current = beat;
-    reset(toForm(beat, fresh, units));
-  }, [beat, fresh, units, reset]);
-
-  useEffect(
-    () =>
-      subscribe({
-        formState: { values: true },
-        callback: () => {
-          const result = fromForm(beat.id, getValues(), units);
-          void trigger();
-          if (!result.ok) return;
-          const next = result.value;
-          if (JSON.stringify(next) === JSON.stringify(made.current)) return;
-          const apply = gesture.current ?? { edit: store.getState().edit };
-          apply.edit((m) => {
-            m.score = {
-              ...m.score,
-              beats: m.score.beats.map((b) => (b.id === beat.id ? next : b)),
-            };
-          });
-          made.current =
-            store.getState().manoeuvre.score.beats.find((b) => b.id === beat.id) ?? next;
-        },
-      }),
-    [subscribe, getValues, trigger, store, beat.id, units],
+  useLiveForm(
+    form,
+    beat,
+    (part) => toForm(part, fresh, units),
+    (values) => fromForm(beat.id, values, units),
+    (next) => {
+      const apply = gesture.current ?? { edit: store.getState().edit };
+      apply.edit((m) => {
+        const beats = m.score.beats.map((b) => (b.id === beat.id ? next : b));
+        m.score = { ...m.score, beats };
+      });
+      return store.getState().manoeuvre.score.beats.find((b) => b.id === beat.id) ?? next;
+    },
   );
 
   const endGesture = () => {

@@ -1,8 +1,9 @@
 'use client';
 import { X } from 'lucide-react';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { check, scoreSchema } from '@/document';
+import { useLiveForm } from '../hooks/use-live-form';
 import { NumberField, Part } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -26,10 +27,10 @@ export function EndEditor() {
 
   const read = (form: BeatForm) =>
     check(endSchema, { cue: cueFromForm(form, units), within_s: form.within });
-  const values = (): BeatForm => ({
+  const show = ({ cue, within_s }: typeof end): BeatForm => ({
     title: '',
-    ...cueToForm(end.cue, fresh, units),
-    within: end.within_s,
+    ...cueToForm(cue, fresh, units),
+    within: within_s,
     orders: [],
     expect: [],
     say: '',
@@ -37,7 +38,7 @@ export function EndEditor() {
     wayOrders: [],
   });
   const form = useForm<BeatForm>({
-    defaultValues: values(),
+    defaultValues: show(end),
     mode: 'onChange',
     resolver: (given) => {
       const result = read(given);
@@ -46,28 +47,13 @@ export function EndEditor() {
         : { values: {}, errors: errorTree(result.problems, units) };
     },
   });
-  const { subscribe, getValues, trigger, reset, register } = form;
-  const made = useRef(end);
-  useEffect(() => {
-    if (end === made.current) return;
-    made.current = end;
-    reset(values());
+  const { register } = form;
+  useLiveForm(form, end, show, read, (next) => {
+    store.getState().edit((m) => {
+      m.score = { ...m.score, end: next };
+    });
+    return store.getState().manoeuvre.score.end;
   });
-  useEffect(() =>
-    subscribe({
-      formState: { values: true },
-      callback: () => {
-        const result = read(getValues());
-        void trigger();
-        if (!result.ok || JSON.stringify(result.value) === JSON.stringify(made.current)) return;
-        const next = result.value;
-        store.getState().edit((m) => {
-          m.score = { ...m.score, end: next };
-        });
-        made.current = store.getState().manoeuvre.score.end;
-      },
-    }),
-  );
 
   return (
     <FormProvider {...form}>

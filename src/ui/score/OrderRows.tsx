@@ -59,11 +59,11 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
   const row = useWatch({ control, name: at });
   const errors = formState.errors[name]?.[index];
   return (
-    <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
+    <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-1.5 gap-y-1">
       <NumberField
         label="Seconds after the cue"
         unit="s"
-        width={30}
+        width={28}
         registration={register(`${at}.after`, { valueAsNumber: true })}
         error={errors?.after?.message}
       />

@@ -139,10 +139,10 @@ export function ConditionGrips() {
 
 function GripLabel({ title, text }: { title: string; text: string }) {
   return (
-    <p className="on-water pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
-      <span className="text-quiet">{title}</span>
+    <p className="pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
+      <span className="bg-water px-1 text-quiet">{title}</span>
       <br />
-      <span className="figures text-[14px] font-semibold">{text}</span>
+      <span className="figures bg-water px-1 text-[14px] font-semibold">{text}</span>
     </p>
   );
 }

@@ -9,6 +9,8 @@ export interface GripValue {
 
 const TURN_DEG = 5;
 const LEAST_REACH_PX = 20;
+/** The handle never leaves the water, however hard it blows. */
+const MOST_REACH_PX = 100;
 
 /**
  * Something on the water that is dragged to set a direction and a speed: wind or stream. The handle's
@@ -81,7 +83,7 @@ export function Grip({
     act();
   };
 
-  const reach = LEAST_REACH_PX + value.speed * pxPerSpeed;
+  const reach = Math.min(MOST_REACH_PX, LEAST_REACH_PX + value.speed * pxPerSpeed);
   const angle = (value.bearing * Math.PI) / 180;
   return (
     <div ref={middle} className="absolute size-0">

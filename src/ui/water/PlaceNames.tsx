@@ -55,8 +55,8 @@ export function PlaceNames({
           x={x}
           y={y + 4}
           textAnchor="middle"
-          className="fill-quiet stroke-water text-[11.5px]"
-          strokeWidth="3"
+          className="fill-quiet stroke-water text-[11px]"
+          strokeWidth="2"
           paintOrder="stroke"
         >
           {name}

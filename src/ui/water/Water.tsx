@@ -168,7 +168,7 @@ export function Water({ take, stale }: { take: Take | null; stale: boolean }) {
       )}
       <ConditionGrips />
       <ScaleBar camera={shown} />
-      <div className="absolute right-3 top-3 flex flex-col">
+      <div className="absolute right-3 top-3 flex flex-col border border-hairline bg-paper">
         <IconButton label="Closer" onClick={() => zoomBy(ZOOM_STEP)}>
           <Plus size={18} />
         </IconButton>

@@ -1,5 +1,5 @@
 import type { CueDocument, ExpectationDocument, OrderDocument, SimpleCue } from '@/document';
-import { boatSpeed, distance, tidy, type Units } from './units';
+import { boatSpeed, distance, lengthIn, tidy, type Units } from './units';
 
 const threeFigures = (degrees: number) => `${String(Math.round(degrees) % 360).padStart(3, '0')}°`;
 const side = (degrees: number) => (degrees < 0 ? 'port' : 'starboard');
@@ -19,7 +19,7 @@ function simpleCueText(cue: SimpleCue, units: Units): string {
     case 'abeam':
       return `${cue.point} abreast of ${cue.mark}`;
     case 'within':
-      return `${cue.point} ${distance(cue.distance_m, units)} from ${cue.mark}`;
+      return `${cue.point} ${tidy(lengthIn(cue.distance_m, units.length), 1)} ${units.length} off ${cue.mark}`;
     case 'stopped':
       return 'stopped';
     case 'sternway':

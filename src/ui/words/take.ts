@@ -124,6 +124,9 @@ function surpriseText(event: TakeEvent, file: ManoeuvreFile, units: Units): stri
   if (event.is === 'way out') return `beat ${event.beat + 1}: way out taken`;
   if (event.is !== 'expectation failed') return null;
   const document = file.score.beats[event.beat]?.expect[event.index];
+  if (document?.is === 'clear') {
+    return `beat ${event.beat + 1}: did not stay ${distance(document.least_m, units)} clear`;
+  }
   const wanted = document ? expectationText(document, units) : event.expectation.is;
   return `beat ${event.beat + 1}: expected ${wanted}, found ${foundText(event, units)}`;
 }

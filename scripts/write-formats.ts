@@ -1,0 +1,3 @@
+import { writeFormats } from './formats';
+
+writeFormats();

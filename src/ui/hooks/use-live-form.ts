@@ -1,0 +1,58 @@
+'use client';
+import { useEffect, useRef } from 'react';
+import type { FieldValues, UseFormReturn } from 'react-hook-form';
+import type { Result } from '@/document';
+
+/**
+ * Ties a form to a part of the document: every sound change of the fields is written at once, and a
+ * document changed from outside (undo, a grip on the water) is put into the fields.
+ *
+ * Fields round what they show, so reading them back need not give the same document: only what the
+ * user changes is written, never the rounding.
+ */
+export function useLiveForm<Form extends FieldValues, Part>(
+  form: UseFormReturn<Form>,
+  part: Part,
+  toForm: (part: Part) => Form,
+  fromForm: (form: Form) => Result<Part>,
+  write: (part: Part) => Part,
+): void {
+  const { subscribe, reset, getValues, trigger } = form;
+  const shown = useRef(part);
+  const asRead = useRef<string | null>(null);
+  const act = useRef({ toForm, fromForm, write });
+  useEffect(() => {
+    act.current = { toForm, fromForm, write };
+  });
+
+  const readBack = (values: Form): string | null => {
+    const result = act.current.fromForm(values);
+    return result.ok ? JSON.stringify(result.value) : null;
+  };
+
+  useEffect(() => {
+    asRead.current ??= readBack(act.current.toForm(shown.current));
+    if (part === shown.current) return;
+    shown.current = part;
+    const values = act.current.toForm(part);
+    asRead.current = readBack(values);
+    reset(values);
+  }, [part, reset]);
+
+  useEffect(
+    () =>
+      subscribe({
+        formState: { values: true },
+        callback: () => {
+          const result = act.current.fromForm(getValues());
+          void trigger();
+          if (!result.ok) return;
+          const text = JSON.stringify(result.value);
+          if (text === asRead.current) return;
+          asRead.current = text;
+          shown.current = act.current.write(result.value);
+        },
+      }),
+    [subscribe, getValues, trigger],
+  );
+}
