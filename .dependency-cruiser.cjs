@@ -57,7 +57,10 @@ module.exports = {
       severity: 'error',
       comment: 'A room of the core is used through its index.',
       from: { path: '^src/core/([^/]+)/' },
-      to: { path: '^src/core/([^/]+)/(?!index\\.ts$)', pathNot: '^src/core/$1/' },
+      to: {
+        path: '^src/core/([^/]+)/(?!index\\.ts$)',
+        pathNot: ['^src/core/$1/', '^src/core/testing/'],
+      },
     },
   ],
   options: {

@@ -84,9 +84,14 @@ export function ensureInstalled({ quiet = false } = {}) {
     return;
   }
   process.stderr.write('Installing packages (the first time takes a few minutes) …\n');
-  const status = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-    stdio: quiet ? ['ignore', 2, 2] : 'inherit',
-  });
+  // Not `npm ci`: it asks for every platform's optional package, and a registry mirror need not hold them.
+  const status = run(
+    'npm',
+    ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'],
+    {
+      stdio: quiet ? ['ignore', 2, 2] : 'inherit',
+    },
+  );
   if (status !== 0) {
     fail(
       'Packages could not be installed: see the lines above; check that the npm registry is reachable and that python3, make and g++ are there.',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { implausible } from './boat-sense';
 import { id, longText, shortText, within } from './fields';
 
 /** Half an outline, starboard side, from aft forward: [x forward of midships, y to starboard], m. */
@@ -184,6 +185,7 @@ export const boatSchema = z
       if (boat.points.findIndex((q) => q.name === p.name) < i)
         say(['points', i, 'name'], 'is used twice; give each point its own name');
     });
+    for (const { path, message } of implausible(boat)) say(path, message);
     if (Math.abs(boat.windage.centreX_m) > half)
       say(['windage', 'centreX_m'], 'lies outside the hull');
   });

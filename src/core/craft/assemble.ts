@@ -1,7 +1,10 @@
 import type { BoatSpec, RudderSpec, ShaftSpec } from './spec';
+import type { Rudder, Shaft, Strips } from './parts';
 import { assembleFoil, type Foil } from './foil';
 import { massProperties, type MassProperties } from './mass';
+import { dragRates, type DragRates } from './stiffness';
 import { assembleTouch, type TouchElements } from './touch-elements';
+import { SEA_WATER_KGPM3 } from '../units';
 import type { FlatPoints } from '../math';
 
 /** Strips the hull is cut into for cross flow. */
@@ -16,37 +19,7 @@ export interface Craft {
   readonly shafts: readonly Shaft[];
   readonly rudders: readonly Rudder[];
   readonly touch: TouchElements;
-}
-
-/** Hull strips: place and ½ C_d T dx of each, m and m². */
-export interface Strips {
-  readonly x: Float64Array;
-  readonly halfDragArea: Float64Array;
-}
-
-export interface Shaft extends ShaftSpec {
-  readonly discArea: number;
-  /** Thrust/ρ = squared·n|n| − crossed·|n|Va − trailing·Va|Va|, with n in 1/s. */
-  readonly aheadSquared: number;
-  readonly asternSquared: number;
-  readonly crossed: number;
-  readonly trailing: number;
-}
-
-export interface Rudder {
-  readonly foil: Foil;
-  readonly limit: number;
-  readonly race: RaceOnRudder | null;
-}
-
-export interface RaceOnRudder {
-  readonly shaft: number;
-  /** Share of full race growth at the blade with the race running aft, and with it running forward. */
-  readonly growthAft: number;
-  readonly growthForward: number;
-  readonly span: number;
-  readonly propellerRadius: number;
-  readonly effect: number;
+  readonly dragRates: DragRates;
 }
 
 /** Draught at x by straight lines between stations; 0 outside them. m. */
@@ -119,13 +92,18 @@ function assembleRudder(spec: RudderSpec, shafts: readonly ShaftSpec[]): Rudder 
 /** Turns a boat's description into the form the step computes with. */
 export function assembleCraft(spec: BoatSpec): Craft {
   const mass = massProperties(spec.hull);
+  const strips = assembleStrips(spec);
+  const foils = spec.foils.map(assembleFoil);
+  const shafts = spec.shafts.map(assembleShaft);
+  const rudders = spec.rudders.map((rudder) => assembleRudder(rudder, spec.shafts));
   return {
     spec,
     mass,
-    strips: assembleStrips(spec),
-    foils: spec.foils.map(assembleFoil),
-    shafts: spec.shafts.map(assembleShaft),
-    rudders: spec.rudders.map((rudder) => assembleRudder(rudder, spec.shafts)),
+    strips,
+    foils,
+    shafts,
+    rudders,
     touch: assembleTouch(spec, mass),
+    dragRates: dragRates(spec, mass, strips, foils, rudders, shafts, SEA_WATER_KGPM3),
   };
 }

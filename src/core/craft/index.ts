@@ -13,13 +13,6 @@ export { fenderForce } from './fender-law';
 export { assembleFoil, liftSlope, type Foil } from './foil';
 export { massFromMatrix, massProperties, type MassProperties } from './mass';
 export { type TouchElements } from './touch-elements';
-export {
-  assembleCraft,
-  draughtAt,
-  STRIP_COUNT,
-  type Craft,
-  type RaceOnRudder,
-  type Rudder,
-  type Shaft,
-  type Strips,
-} from './assemble';
+export { assembleCraft, draughtAt, STRIP_COUNT, type Craft } from './assemble';
+export type { RaceOnRudder, Rudder, Shaft, Strips } from './parts';
+export { dragRates, type DragRates } from './stiffness';

@@ -30,5 +30,5 @@ export {
   type SimState,
   type StartPose,
 } from './state';
-export { step, STEP_S, substepsFor, type TouchWatch } from './step';
+export { dragSubsteps, step, STEP_S, touchSubsteps, type TouchWatch } from './step';
 export { SAMPLE_S, TRACE_COLUMNS, TraceWriter, type Trace, type TraceColumn } from './trace';

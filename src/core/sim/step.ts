@@ -1,6 +1,6 @@
 import { advanceActuators } from './actuators';
 import { derivative, lookAround, type Scratch, type World } from './derivative';
-import { MOTION_SIZE, type SimState } from './state';
+import { MOTION_SIZE, R, U, V, type SimState } from './state';
 
 /** The fixed step, s. */
 export const STEP_S = 0.05;
@@ -8,13 +8,28 @@ export const STEP_S = 0.05;
 // While something may touch, the step is cut so that ω·h stays under this. Fourth order is stable to
 // 2.8; at 0.5 it errs by about (ωh)⁵/120 = 0.03 % of the amplitude a step.
 const TOUCH_PHASE = 0.5;
-const MOST_SUBSTEPS = 40;
+const MOST_TOUCH_SUBSTEPS = 60;
+// Drag may take this share of a velocity in one substep; the scheme is stable to 2.8.
+const DRAG_SHARE = 1;
+const MOST_DRAG_SUBSTEPS = 400;
 
 /** Substeps needed for a step of `dt` seconds in which bare hull or only fenders may touch. */
-export function substepsFor(world: World, dt: number, hull: boolean): number {
+export function touchSubsteps(world: World, dt: number, hull: boolean): number {
   const { hullFrequency, fenderFrequency } = world.craft.touch;
   const frequency = hull ? Math.max(hullFrequency, fenderFrequency) : fenderFrequency;
-  return Math.max(1, Math.min(MOST_SUBSTEPS, Math.ceil((dt * frequency) / TOUCH_PHASE)));
+  return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * frequency) / TOUCH_PHASE));
+}
+
+/** Substeps needed so that no drag acts faster than the scheme can follow; one for ordinary boats. */
+export function dragSubsteps(motion: Float64Array, world: World, dt: number): number {
+  const { dragRates, touch } = world.craft;
+  const { slipEast, slipNorth } = world.environment;
+  const u = motion[U]!;
+  const v = motion[V]!;
+  const speed = Math.sqrt(u * u + v * v) + Math.abs(motion[R]!) * touch.reach;
+  const airSpeed = speed + Math.sqrt(slipEast * slipEast + slipNorth * slipNorth);
+  const rate = dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
+  return Math.min(MOST_DRAG_SUBSTEPS, Math.ceil((dt * rate) / DRAG_SHARE));
 }
 
 /**
@@ -31,7 +46,8 @@ export function step(
 ): void {
   const { motion } = state;
   lookAround(motion, world, s, dt);
-  const pieces = s.touch.active ? substepsFor(world, dt, s.touch.hullActive) : 1;
+  const touching = s.touch.active ? touchSubsteps(world, dt, s.touch.hullActive) : 1;
+  const pieces = Math.max(1, touching, dragSubsteps(motion, world, dt));
   const h = dt / pieces;
   for (let i = 0; i < pieces; i++) {
     advanceActuators(s.stages, state, world.craft, h);
