@@ -154,7 +154,7 @@ describe('A7 the step', () => {
       run(r, 8, undefined, h);
       return r.state.motion[X]!;
     };
-    const [coarse, middle, fine] = [0.4, 0.2, 0.1].map(end) as [number, number, number];
+    const [coarse, middle, fine] = [0.1, 0.05, 0.025].map(end) as [number, number, number];
     const order = Math.log2(Math.abs(coarse - middle) / Math.abs(middle - fine));
     expect(order).toBeGreaterThan(3.6);
     expect(order).toBeLessThan(4.6);
