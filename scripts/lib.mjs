@@ -193,6 +193,16 @@ export function checkData() {
   return directory;
 }
 
+/** What every start needs first: a port and a directory that can be had, and the packages. */
+export async function prepare() {
+  checkNode();
+  const port = wantedPort();
+  await checkPort(port);
+  const directory = checkData();
+  ensureInstalled();
+  return { port, directory };
+}
+
 /** Brings the database up to date and puts in the demo data. */
 export function prepareData(directory) {
   const status = runTypeScript('scripts/prepare-data.ts', [], {

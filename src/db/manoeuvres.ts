@@ -145,7 +145,8 @@ function freeId(db: Library, wish: string): string {
   }
 }
 
-function insert(db: Library, manoeuvre: Manoeuvre, now: number, openedAt: number | null): void {
+/** Puts a manoeuvre in as its first revision; leaves one of the same id as it is. */
+export function insertManoeuvre(db: Library, manoeuvre: Manoeuvre, now: number): void {
   db.insert(manoeuvres)
     .values({
       id: manoeuvre.id,
@@ -156,8 +157,8 @@ function insert(db: Library, manoeuvre: Manoeuvre, now: number, openedAt: number
       revision: 1,
       createdAt: now,
       updatedAt: now,
-      openedAt,
     })
+    .onConflictDoNothing()
     .run();
 }
 
@@ -172,7 +173,7 @@ export function copyManoeuvre(db: Library, id: string, now: number): string | nu
       id: freeId(db, manoeuvre.id),
       title: `${manoeuvre.title.slice(0, 73)}, copy`,
     };
-    insert(db, copy, now, null);
+    insertManoeuvre(db, copy, now);
     return copy.id;
   });
 }
@@ -187,7 +188,7 @@ export function importManoeuvre(db: Library, file: ManoeuvreFile, now: number): 
     const boatId = keep(db, boats, boat, now);
     const placeId = keep(db, places, place, now);
     const manoeuvre: Manoeuvre = { ...rest, id: freeId(db, rest.id), boatId, placeId };
-    insert(db, manoeuvre, now, null);
+    insertManoeuvre(db, manoeuvre, now);
     return manoeuvre.id;
   });
 }

@@ -11,7 +11,8 @@ import {
   type Place,
 } from '@/document';
 import type { Library } from './open';
-import { boats, manoeuvres, places } from './schema';
+import { insertManoeuvre } from './manoeuvres';
+import { boats, places } from './schema';
 
 function readAll<T>(directory: string, schema: Parameters<typeof check<T>>[0]): T[] {
   return readdirSync(directory)
@@ -49,20 +50,6 @@ export function seedDemo(db: Library, directory: string, now: number): void {
       const values = { id: place.id, document: JSON.stringify(place), updatedAt: now };
       db.insert(places).values(values).onConflictDoNothing().run();
     }
-    for (const manoeuvre of demo.manoeuvres) {
-      db.insert(manoeuvres)
-        .values({
-          id: manoeuvre.id,
-          title: manoeuvre.title,
-          boatId: manoeuvre.boatId,
-          placeId: manoeuvre.placeId,
-          document: JSON.stringify(manoeuvre),
-          revision: 1,
-          createdAt: now,
-          updatedAt: now,
-        })
-        .onConflictDoNothing()
-        .run();
-    }
+    for (const manoeuvre of demo.manoeuvres) insertManoeuvre(db, manoeuvre, now);
   });
 }

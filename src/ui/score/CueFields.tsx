@@ -2,10 +2,10 @@
 import { Minus, Plus } from 'lucide-react';
 import { Controller, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import { Choice, type ChoiceOption } from '../parts/Choice';
-import { NumberField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
 import type { BeatForm, CueRow } from './beat-form';
+import { RowChoice, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
   { value: 'start', text: 'at the start' },
@@ -28,6 +28,16 @@ const JOINS: readonly ChoiceOption<BeatForm['join']>[] = [
 export const SIDES: readonly ChoiceOption<'port' | 'starboard'>[] = [
   { value: 'port', text: 'port' },
   { value: 'starboard', text: 'starboard' },
+];
+
+const COMPARISONS: readonly ChoiceOption<string>[] = [
+  { value: 'below', text: 'below' },
+  { value: 'above', text: 'above' },
+];
+
+export const SPEEDS_OVER: readonly ChoiceOption<string>[] = [
+  { value: 'water', text: 'through the water' },
+  { value: 'ground', text: 'over ground' },
 ];
 
 export const names = (list: readonly string[]): ChoiceOption<string>[] =>
@@ -86,76 +96,37 @@ export function CueFields({ fresh, points, marks, units }: Props) {
 }
 
 function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { index: number }) {
-  const { control, register, formState } = useFormContext<BeatForm>();
+  const { control } = useFormContext<BeatForm>();
   const is = useWatch({ control, name: `cues.${index}.is` });
   const at = `cues.${index}` as const;
-  const errors = formState.errors.cues?.[index];
-  const number = (
-    name: 'seconds' | 'heading' | 'turned' | 'speed' | 'distance',
-    label: string,
-    unit: string,
-  ) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      registration={register(`${at}.${name}`, { valueAsNumber: true })}
-      error={errors?.[name]?.message}
-    />
-  );
-  const choice = <K extends 'side' | 'over' | 'compare' | 'point' | 'mark'>(
-    name: K,
-    label: string,
-    options: readonly ChoiceOption<CueRow[K]>[],
-  ) => (
-    <Controller
-      control={control}
-      name={`${at}.${name}`}
-      render={({ field }) => (
-        <Choice<string>
-          label={label}
-          value={field.value}
-          options={options}
-          onChange={field.onChange}
-        />
-      )}
-    />
-  );
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
-      <Controller
-        control={control}
-        name={`${at}.is`}
-        render={({ field }) => (
-          <Choice label="Cue" value={field.value} options={KINDS} onChange={field.onChange} />
-        )}
-      />
-      {is === 'after' && number('seconds', 'Seconds after the last beat', 's')}
-      {is === 'heading' && number('heading', 'Heading', '°')}
+      <RowChoice name={`${at}.is`} label="Cue" options={KINDS} />
+      {is === 'after' && (
+        <RowNumber name={`${at}.seconds`} label="Seconds after the last beat" unit="s" />
+      )}
+      {is === 'heading' && <RowNumber name={`${at}.heading`} label="Heading" unit="°" />}
       {is === 'turned' && (
         <>
-          {number('turned', 'Degrees turned', '°')}
-          {choice('side', 'Turned to', SIDES)}
+          <RowNumber name={`${at}.turned`} label="Degrees turned" unit="°" />
+          <RowChoice name={`${at}.side`} label="Turned to" options={SIDES} />
         </>
       )}
       {is === 'speed' && (
         <>
-          {choice('compare', 'Below or above', [
-            { value: 'below', text: 'below' },
-            { value: 'above', text: 'above' },
-          ])}
-          {number('speed', 'Speed', units.speed)}
-          {choice('over', 'Speed over', [
-            { value: 'water', text: 'through the water' },
-            { value: 'ground', text: 'over ground' },
-          ])}
+          <RowChoice name={`${at}.compare`} label="Below or above" options={COMPARISONS} />
+          <RowNumber name={`${at}.speed`} label="Speed" unit={units.speed} />
+          <RowChoice name={`${at}.over`} label="Speed over" options={SPEEDS_OVER} />
         </>
       )}
       {(is === 'abeam' || is === 'within') && (
         <>
-          {choice('point', 'Point of the boat', names(points))}
-          {is === 'within' ? number('distance', 'Distance', units.length) : null}
-          <span className="text-quiet">{is === 'abeam' ? 'abreast of' : 'from'}</span>
-          {choice('mark', 'Mark', names(marks))}
+          <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />
+          {is === 'within' && (
+            <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} />
+          )}
+          <span className="text-quiet">{is === 'abeam' ? 'abreast of' : 'off'}</span>
+          <RowChoice name={`${at}.mark`} label="Mark" options={names(marks)} />
         </>
       )}
     </div>

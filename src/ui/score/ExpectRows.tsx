@@ -1,12 +1,12 @@
 'use client';
 import { Minus } from 'lucide-react';
-import { Controller, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { Choice, type ChoiceOption } from '../parts/Choice';
-import { NumberField } from '../parts/Field';
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import type { ChoiceOption } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
 import type { BeatForm, ExpectRow } from './beat-form';
-import { names, SIDES } from './CueFields';
+import { names, SIDES, SPEEDS_OVER } from './CueFields';
+import { RowChoice, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<ExpectRow['is']>[] = [
   { value: 'clear', text: 'clear of everything by' },
@@ -14,6 +14,11 @@ const KINDS: readonly ChoiceOption<ExpectRow['is']>[] = [
   { value: 'speed', text: 'speed' },
   { value: 'turning', text: 'turning to' },
   { value: 'near', text: 'point near a mark' },
+];
+
+const MOMENTS: readonly ChoiceOption<string>[] = [
+  { value: 'next', text: 'by the next beat' },
+  { value: 'after', text: 'some seconds on' },
 ];
 
 interface Props {
@@ -49,75 +54,46 @@ export function ExpectRows({ fresh, points, marks, units }: Props) {
 }
 
 function ExpectFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { index: number }) {
-  const { control, register, formState } = useFormContext<BeatForm>();
+  const { control } = useFormContext<BeatForm>();
   const at = `expect.${index}` as const;
   const row = useWatch({ control, name: at });
-  const errors = formState.errors.expect?.[index];
-  const number = (
-    name: 'after' | 'heading' | 'headingWithin' | 'least' | 'most' | 'clear' | 'distance',
-    label: string,
-    unit: string,
-  ) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      width={44}
-      registration={register(`${at}.${name}`, { valueAsNumber: true })}
-      error={errors?.[name]?.message}
-    />
-  );
-  const choice = (
-    name: 'is' | 'at' | 'over' | 'to' | 'point' | 'mark',
-    label: string,
-    options: readonly ChoiceOption<string>[],
-  ) => (
-    <Controller
-      control={control}
-      name={`${at}.${name}`}
-      render={({ field }) => (
-        <Choice<string>
-          label={label}
-          value={field.value}
-          options={options}
-          onChange={field.onChange}
-        />
-      )}
-    />
-  );
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
-      {choice('is', 'Expectation', KINDS)}
-      {row.is === 'clear' && number('clear', 'Least clearance', units.length)}
+      <RowChoice name={`${at}.is`} label="Expectation" options={KINDS} />
+      {row.is === 'clear' && (
+        <RowNumber name={`${at}.clear`} label="Least clearance" unit={units.length} width={44} />
+      )}
       {row.is === 'heading' && (
         <>
-          {number('heading', 'Expected heading', '°')}
-          {number('headingWithin', 'Give or take', '° either way')}
+          <RowNumber name={`${at}.heading`} label="Expected heading" unit="°" width={44} />
+          <RowNumber
+            name={`${at}.headingWithin`}
+            label="Give or take"
+            unit="° either way"
+            width={44}
+          />
         </>
       )}
       {row.is === 'speed' && (
         <>
-          {number('least', 'Least speed', 'to')}
-          {number('most', 'Most speed', units.speed)}
-          {choice('over', 'Speed over', [
-            { value: 'water', text: 'through the water' },
-            { value: 'ground', text: 'over ground' },
-          ])}
+          <RowNumber name={`${at}.least`} label="Least speed" unit="to" width={44} />
+          <RowNumber name={`${at}.most`} label="Most speed" unit={units.speed} width={44} />
+          <RowChoice name={`${at}.over`} label="Speed over" options={SPEEDS_OVER} />
         </>
       )}
-      {row.is === 'turning' && choice('to', 'Turning to', SIDES)}
+      {row.is === 'turning' && <RowChoice name={`${at}.to`} label="Turning to" options={SIDES} />}
       {row.is === 'near' && (
         <>
-          {choice('point', 'Point of the boat', names(points))}
-          {number('distance', 'Distance', units.length)}
-          <span className="text-quiet">from</span>
-          {choice('mark', 'Mark', names(marks))}
+          <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />
+          <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} width={44} />
+          <span className="text-quiet">off</span>
+          <RowChoice name={`${at}.mark`} label="Mark" options={names(marks)} />
         </>
       )}
-      {choice('at', 'When it is looked at', [
-        { value: 'next', text: 'by the next beat' },
-        { value: 'after', text: 'some seconds on' },
-      ])}
-      {row.at === 'after' && number('after', 'Seconds after the cue', 's')}
+      <RowChoice name={`${at}.at`} label="When it is looked at" options={MOMENTS} />
+      {row.at === 'after' && (
+        <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={44} />
+      )}
     </div>
   );
 }

@@ -1,11 +1,12 @@
 'use client';
 import { Minus } from 'lucide-react';
-import { Controller, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { Choice, type ChoiceOption } from '../parts/Choice';
-import { NumberField, TextField } from '../parts/Field';
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
+import type { ChoiceOption } from '../parts/Choice';
+import { TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { freshOrder, type BeatForm, type OrderRow } from './beat-form';
 import { SIDES } from './CueFields';
+import { RowChoice, RowNumber } from './RowFields';
 
 const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
   { value: 'ahead', text: 'ahead' },
@@ -57,59 +58,22 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
   const { control, register, formState } = useFormContext<BeatForm>();
   const at = `${name}.${index}` as const;
   const row = useWatch({ control, name: at });
-  const errors = formState.errors[name]?.[index];
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-1.5 gap-y-1">
-      <NumberField
-        label="Seconds after the cue"
-        unit="s"
-        width={28}
-        registration={register(`${at}.after`, { valueAsNumber: true })}
-        error={errors?.after?.message}
-      />
+      <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={28} />
       {row.do === 'wheel' && (
         <>
           <span className="font-semibold">Wheel</span>
-          <NumberField
-            label="Rudder angle"
-            width={40}
-            unit="°"
-            min={0}
-            registration={register(`${at}.angle`, { valueAsNumber: true })}
-            error={errors?.angle?.message}
-          />
-          <Controller
-            control={control}
-            name={`${at}.side`}
-            render={({ field }) => (
-              <Choice
-                label="Wheel to"
-                value={field.value}
-                options={SIDES}
-                onChange={field.onChange}
-              />
-            )}
-          />
+          <RowNumber name={`${at}.angle`} label="Rudder angle" unit="°" width={40} />
+          <RowChoice name={`${at}.side`} label="Wheel to" options={SIDES} />
         </>
       )}
       {row.do === 'engine' && (
         <>
           <span className="font-semibold">Engine</span>
-          <Controller
-            control={control}
-            name={`${at}.gear`}
-            render={({ field }) => (
-              <Choice label="Gear" value={field.value} options={GEARS} onChange={field.onChange} />
-            )}
-          />
+          <RowChoice name={`${at}.gear`} label="Gear" options={GEARS} />
           {row.gear !== 'neutral' && (
-            <NumberField
-              label="Throttle above idle"
-              width={40}
-              unit="%"
-              registration={register(`${at}.throttle`, { valueAsNumber: true })}
-              error={errors?.throttle?.message}
-            />
+            <RowNumber name={`${at}.throttle`} label="Throttle above idle" unit="%" width={40} />
           )}
         </>
       )}
@@ -119,7 +83,7 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           <TextField
             label="What is called"
             registration={register(`${at}.text`)}
-            error={errors?.text?.message}
+            error={formState.errors[name]?.[index]?.text?.message}
           />
         </>
       )}

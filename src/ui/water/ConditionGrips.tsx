@@ -10,6 +10,8 @@ import { Grip, type GripValue } from './Grip';
 const WIND_PX_PER_KNOT = 2.8;
 const STREAM_PX_PER_KNOT = 26;
 const PX_FROM_MIDDLE = 20;
+const MOST_WIND_KN = Math.floor(speedIn(MOST_WIND_MPS, 'kn'));
+const MOST_STREAM_KN = Math.floor(speedIn(MOST_STREAM_MPS, 'kn'));
 
 /** Three strokes the way the air goes; as long as it is strong. */
 function WindStrokes({ bearing, length }: { bearing: number; length: number }) {
@@ -95,54 +97,41 @@ export function ConditionGrips() {
       ? `${boatSpeed(stream.speed_mps, units)} to ${String(Math.round(stream.set_deg)).padStart(3, '0')}° ${compassPoint(stream.set_deg)}`
       : 'no stream';
 
+  const grip = { onBegin: begin, onEnd: end };
   return (
     <>
       <div className="absolute left-[116px] top-[116px]">
         <Grip
+          {...grip}
           name="Wind"
           value={{ bearing: wind.from_deg, speed: windKn }}
           speedStep={1}
-          most={Math.floor(speedIn(MOST_WIND_MPS, 'kn'))}
+          most={MOST_WIND_KN}
           pxPerSpeed={WIND_PX_PER_KNOT}
           text={windText}
-          onBegin={begin}
-          onEnd={end}
           onChange={({ bearing, speed: kn }: GripValue) =>
             change({ wind: { from_deg: bearing, speed_mps: metres(kn) } })
           }
         >
           <WindStrokes bearing={wind.from_deg} length={windKn * WIND_PX_PER_KNOT} />
-          <GripLabel title="Wind" text={windText} />
         </Grip>
       </div>
       <div className="absolute bottom-[88px] right-[92px]">
         <Grip
+          {...grip}
           name="Stream"
           value={{ bearing: stream.set_deg, speed: streamKn }}
           speedStep={0.1}
-          most={Math.floor(speedIn(MOST_STREAM_MPS, 'kn'))}
+          most={MOST_STREAM_KN}
           pxPerSpeed={STREAM_PX_PER_KNOT}
           text={streamText}
-          onBegin={begin}
-          onEnd={end}
           onChange={({ bearing, speed: kn }: GripValue) =>
             change({ stream: { set_deg: bearing, speed_mps: metres(kn) } })
           }
         >
           <StreamStrokes bearing={stream.set_deg} length={streamKn * STREAM_PX_PER_KNOT} />
-          <GripLabel title="Stream" text={streamText} />
         </Grip>
       </div>
     </>
-  );
-}
-
-function GripLabel({ title, text }: { title: string; text: string }) {
-  return (
-    <p className="pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
-      <span className="bg-water px-1 text-quiet">{title}</span>
-      <br />
-      <span className="figures bg-water px-1 text-[14px] font-semibold">{text}</span>
-    </p>
   );
 }

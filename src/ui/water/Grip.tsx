@@ -88,6 +88,11 @@ export function Grip({
   return (
     <div ref={middle} className="absolute size-0">
       {children}
+      <p className="pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
+        <span className="bg-water px-1 text-quiet">{name}</span>
+        <br />
+        <span className="figures bg-water px-1 text-[14px] font-semibold">{text}</span>
+      </p>
       <div
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);

@@ -1,0 +1,33 @@
+import { openBrowser, type Browser } from './browser';
+import { startServer, type Server } from './server';
+import { WorkspacePage } from './workspace';
+
+/** A server with demo data and a browser on it, for the tests of one file. */
+export class App {
+  server!: Server;
+  browser!: Browser;
+  page!: WorkspacePage;
+
+  /** Starts before the file's tests and stops after them. */
+  static forTests(): App {
+    const app = new App();
+    beforeAll(async () => {
+      app.server = await startServer();
+      await app.openBrowser();
+    });
+    afterAll(async () => {
+      await app.browser?.close();
+      await app.server?.close();
+    });
+    return app;
+  }
+
+  async openBrowser(): Promise<void> {
+    this.browser = await openBrowser();
+    this.page = new WorkspacePage(this.browser.driver, this.server.address);
+  }
+
+  get driver() {
+    return this.browser.driver;
+  }
+}
