@@ -4,7 +4,10 @@ export default {
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  // D3 ships as ES modules only, which Jest does not load as they are.
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap)/)'],
   transform: {
+    '^.+\\.mjs$': ['@swc/jest', { jsc: { parser: { syntax: 'ecmascript' }, target: 'es2022' } }],
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }],
   },
 };

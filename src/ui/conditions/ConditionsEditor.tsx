@@ -41,6 +41,7 @@ export function ConditionsEditor() {
       });
       return store.getState().manoeuvre.conditions;
     },
+    units,
   );
 
   const number = (name: Exclude<keyof ConditionsForm, 'water'>, label: string, unit: string) => (

@@ -2,10 +2,12 @@
 import { useEffect, useRef } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import type { Result } from '@/document';
+import type { Units } from '../words/units';
 
 /**
  * Ties a form to a part of the document: every sound change of the fields is written at once, and a
- * document changed from outside (undo, a grip on the water) is put into the fields.
+ * document changed from outside (undo, a grip on the water), or shown in other units, is put into the
+ * fields.
  *
  * Fields round what they show, so reading them back need not give the same document: only what the
  * user changes is written, never the rounding.
@@ -16,9 +18,11 @@ export function useLiveForm<Form extends FieldValues, Part>(
   toForm: (part: Part) => Form,
   fromForm: (form: Form) => Result<Part>,
   write: (part: Part) => Part,
+  units: Units,
 ): void {
   const { subscribe, reset, getValues, trigger } = form;
   const shown = useRef(part);
+  const shownIn = useRef(units);
   const asRead = useRef<string | null>(null);
   const act = useRef({ toForm, fromForm, write });
   useEffect(() => {
@@ -32,12 +36,13 @@ export function useLiveForm<Form extends FieldValues, Part>(
 
   useEffect(() => {
     asRead.current ??= readBack(act.current.toForm(shown.current));
-    if (part === shown.current) return;
+    if (part === shown.current && units === shownIn.current) return;
     shown.current = part;
+    shownIn.current = units;
     const values = act.current.toForm(part);
     asRead.current = readBack(values);
     reset(values);
-  }, [part, reset]);
+  }, [part, units, reset]);
 
   useEffect(
     () =>

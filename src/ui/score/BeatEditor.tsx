@@ -67,6 +67,7 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
       });
       return store.getState().manoeuvre.score.beats.find((b) => b.id === beat.id) ?? next;
     },
+    units,
   );
 
   const endGesture = () => {

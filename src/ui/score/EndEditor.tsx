@@ -48,12 +48,19 @@ export function EndEditor() {
     },
   });
   const { register } = form;
-  useLiveForm(form, end, show, read, (next) => {
-    store.getState().edit((m) => {
-      m.score = { ...m.score, end: next };
-    });
-    return store.getState().manoeuvre.score.end;
-  });
+  useLiveForm(
+    form,
+    end,
+    show,
+    read,
+    (next) => {
+      store.getState().edit((m) => {
+        m.score = { ...m.score, end: next };
+      });
+      return store.getState().manoeuvre.score.end;
+    },
+    units,
+  );
 
   return (
     <FormProvider {...form}>

@@ -1,0 +1,145 @@
+import { readFileSync } from 'node:fs';
+import { By, Key, Origin } from 'selenium-webdriver';
+import { check, manoeuvreFileSchema } from '../src/document';
+import { App } from './support/app';
+
+// The water and the score under the hand: pan, zoom, units, pointing, seeking, copying.
+
+const app = App.forTests();
+const numberAt = (number: number) =>
+  app.page.find(`button[aria-label="Beat ${number} on the water"]`).then((b) => b.getRect());
+
+it('zooms and moves the plan by wheel, hand, buttons and keys, and comes back', async () => {
+  const { driver } = app;
+  await app.page.open('alongside-wind-off');
+  await app.page.settled();
+  const home = await numberAt(1);
+  const plan = await app.page.find('[role=application]');
+
+  await driver.actions().move({ origin: plan, x: 60, y: 100 }).press().perform();
+  await driver
+    .actions()
+    .move({ origin: Origin.POINTER, x: 50, y: -30, duration: 80 })
+    .release()
+    .perform();
+  const dragged = await numberAt(1);
+  expect(Math.abs(dragged.x - home.x - 50)).toBeLessThan(6);
+  expect(Math.abs(dragged.y - home.y + 30)).toBeLessThan(6);
+
+  await driver.executeScript(
+    `arguments[0].dispatchEvent(new WheelEvent('wheel', { deltaY: -300, clientX: 400, clientY: 300, bubbles: true }))`,
+    plan,
+  );
+  await app.page.until(
+    'zoomed in',
+    async () => {
+      const [a, b] = [await numberAt(1), await numberAt(2)];
+      return Math.hypot(a.x - b.x, a.y - b.y);
+    },
+    (apart) => apart > 200,
+  );
+
+  await plan.sendKeys('0');
+  await app.page.until(
+    'back home',
+    () => numberAt(1),
+    (r) => Math.abs(r.x - home.x) < 2,
+  );
+  await plan.sendKeys(Key.ARROW_LEFT);
+  await app.page.until(
+    'moved by key',
+    () => numberAt(1),
+    (r) => r.x > home.x + 40,
+  );
+  await (await app.page.find('button[aria-label="Show the whole take"]')).click();
+  await app.page.until(
+    'home again',
+    () => numberAt(1),
+    (r) => Math.abs(r.x - home.x) < 2,
+  );
+});
+
+it('shows everything in the user’s units, and keeps the choice', async () => {
+  await app.page.open('alongside-wind-off');
+  expect(await app.page.margins()).toMatch(/\d\.\d m\b/);
+  await (await app.page.find('button[aria-label^="Lengths in m"]')).click();
+  await (await app.page.find('button[aria-label^="Speeds in kn"]')).click();
+  expect(await app.page.margins()).toMatch(/\d ft\b/);
+  expect(await app.page.text('form[aria-label="Conditions"]')).toMatch(/m\/s/);
+  expect(await app.page.fieldValue('Wind speed')).toBe('5.14');
+  await app.driver.navigate().refresh();
+  await app.page.ready();
+  expect(await app.page.fieldValue('Wind speed')).toBe('5.14');
+  await (await app.page.find('button[aria-label^="Lengths in ft"]')).click();
+  await (await app.page.find('button[aria-label^="Speeds in m/s"]')).click();
+});
+
+it('lights up a beat on the water when it is pointed at on the score, and opens it from the water', async () => {
+  const { driver } = app;
+  await app.page.open('alongside-wind-off');
+  const [, second] = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
+  const ring = () =>
+    app.page.find('button[aria-label="Beat 2 on the water"]').then((b) => b.getAttribute('class'));
+  expect(await ring()).not.toMatch(/ring-2/);
+  await driver.actions().move({ origin: second! }).perform();
+  await app.page.until('lit', ring, (c) => /ring-2/.test(c ?? ''));
+  await (await app.page.find('button[aria-label="Beat 4 on the water"]')).click();
+  await app.page.find('form[aria-label="Beat 4"]');
+});
+
+it('seeks by pressing in the score; the lanes read that moment', async () => {
+  const { driver } = app;
+  await app.page.open('alongside-wind-off');
+  const score = await app.page.find('section[aria-label="The score"] svg[role=presentation]');
+  await driver.actions().move({ origin: score, x: 100, y: 60 }).press().release().perform();
+  const playhead = await app.page.find('[aria-label="Playhead"]');
+  expect(Number(await playhead.getAttribute('aria-valuenow'))).toBeGreaterThan(10);
+  expect(await app.page.text('section[aria-label="The score"]')).toMatch(/\d+\.\d kn/);
+});
+
+it('changes the stream by its grip and the end of the score by its own editor', async () => {
+  const { driver } = app;
+  await app.page.open('alongside-wind-off');
+  const before = await app.page.settled();
+  const grip = await app.page.find('[data-grip="Stream"]');
+  await grip.sendKeys(Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP);
+  expect(await grip.getAttribute('aria-valuetext')).toMatch(/^0\.4 kn to 084°/);
+  expect(await app.page.settled()).not.toBe(before);
+  for (let i = 0; i < 4; i++) await grip.sendKeys(Key.ARROW_DOWN);
+  await app.page.until(
+    'as before',
+    () => app.page.margins(),
+    (t) => t === before,
+  );
+
+  const heads = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
+  await heads.at(-1)!.click();
+  await app.page.find('form[aria-label="End of the score"]');
+  await app.page.fill('Longest wait for the cue', '2');
+  await app.page.until(
+    'waiting still',
+    () => app.page.outcome(),
+    (t) => t === 'Waiting still',
+  );
+});
+
+it('copies a manoeuvre, and gives it out as a file that stands alone', async () => {
+  const { driver } = app;
+  await app.page.open('off-stilt-pontoon');
+  await (await app.page.find('button[aria-label="More"]')).click();
+  const [copy] = await driver.findElements(By.css('[role=menuitem]'));
+  await copy!.click();
+  await app.page.until(
+    'the copy',
+    () => driver.getCurrentUrl(),
+    (url) => url.endsWith('/m/off-stilt-pontoon-2'),
+  );
+  await app.page.ready();
+  expect(await app.page.text('h1')).toMatch(/, copy$/);
+  const file: unknown = await (
+    await fetch(`${app.server.address}/api/manoeuvres/off-stilt-pontoon-2/file`)
+  ).json();
+  expect(check(manoeuvreFileSchema, file).ok).toBe(true);
+  const shipped = JSON.parse(readFileSync('demo/boats/quince.json', 'utf8')) as { id: string };
+  expect(file).toMatchObject({ boat: { id: shipped.id } });
+});

@@ -1,0 +1,146 @@
+import { assembleCraft } from '../craft';
+import { sloop } from '../testing/boats';
+import {
+  actuatorStages,
+  advanceActuators,
+  copyState,
+  initialState,
+  orderEngine,
+  orderRudder,
+  timeToActuatorEvent,
+  type Gear,
+} from '.';
+
+const craft = assembleCraft(sloop());
+const shaft = craft.shafts[0]!;
+const DEG = Math.PI / 180;
+
+function fresh() {
+  const state = initialState(craft, { x: 0, y: 0, heading: 0, speed: 0 });
+  const stages = actuatorStages(1);
+  return {
+    state,
+    stages,
+    engine: state.engines[0]!,
+    order: (gear: Gear, throttle = 0) => orderEngine(state.engines[0]!, shaft, gear, throttle),
+    /** Advances in pieces that never reach past an event, as the run does. */
+    go(seconds: number) {
+      let left = seconds;
+      while (left > 1e-12) {
+        const dt = Math.min(left, timeToActuatorEvent(state, craft));
+        advanceActuators(stages, state, craft, dt);
+        left -= dt;
+      }
+    },
+  };
+}
+
+describe('gearbox', () => {
+  it('lets an order be taken back before the clutch has taken hold', () => {
+    const rig = fresh();
+    rig.order(1, 0.5);
+    rig.go(0.3);
+    rig.order(0);
+    rig.go(5);
+    expect(rig.engine).toMatchObject({ engaged: 0, rps: 0, orderedGear: 0 });
+  });
+
+  it('counts time already spent in neutral towards the pause', () => {
+    const rig = fresh();
+    rig.order(1);
+    rig.go(3);
+    rig.order(0);
+    rig.go(1.2);
+    rig.order(-1);
+    // 1.5 s of pause less 1.2 s, but never less than the shift itself.
+    expect(rig.engine.engagesIn).toBeCloseTo(0.5, 9);
+    rig.go(0.49);
+    expect(rig.engine.engaged).toBe(0);
+    rig.go(0.02);
+    expect(rig.engine.engaged).toBe(-1);
+  });
+
+  it('needs no pause to go back into the gear it came from', () => {
+    const rig = fresh();
+    rig.order(-1);
+    rig.go(2);
+    rig.order(0);
+    rig.order(-1);
+    expect(rig.engine.engagesIn).toBeCloseTo(shaft.shiftDelay, 9);
+  });
+
+  it('changes throttle without touching the clutch', () => {
+    const rig = fresh();
+    rig.order(1, 0);
+    rig.go(10);
+    expect(rig.engine.rps).toBeCloseTo(shaft.idleRps, 4);
+    rig.order(1, 1);
+    expect(rig.engine).toMatchObject({ engaged: 1, engagesIn: Infinity });
+    rig.go(10);
+    expect(rig.engine.rps).toBeCloseTo(shaft.fullRps, 4);
+  });
+});
+
+describe('revolutions and wheel are exact in time', () => {
+  it('whatever pieces the time is cut into', () => {
+    const whole = fresh();
+    const cut = fresh();
+    for (const rig of [whole, cut]) {
+      rig.order(1, 0.7);
+      orderRudder(rig.state, craft, 30 * DEG);
+    }
+    whole.go(2.5);
+    for (let i = 0; i < 250; i++) cut.go(0.01);
+    expect(cut.engine.rps).toBeCloseTo(whole.engine.rps, 10);
+    expect(cut.state.rudder).toBeCloseTo(whole.state.rudder, 12);
+  });
+
+  it('gives start, middle and end of a step', () => {
+    const rig = fresh();
+    rig.order(1, 0.7);
+    rig.go(0.6);
+    const from = rig.engine.rps;
+    const target = shaft.idleRps + 0.7 * (shaft.fullRps - shaft.idleRps);
+    orderRudder(rig.state, craft, -20 * DEG);
+    advanceActuators(rig.stages, rig.state, craft, 0.4);
+    const at = (t: number) => target + (from - target) * Math.exp(-t / shaft.response);
+    expect(rig.stages.rps[0]).toBeCloseTo(from, 12);
+    expect(rig.stages.rps[1]).toBeCloseTo(at(0.2), 10);
+    expect(rig.stages.rps[2]).toBeCloseTo(at(0.4), 10);
+    const rate = craft.spec.steering.rate;
+    expect(rig.stages.sin[1]).toBeCloseTo(Math.sin(-rate * 0.2), 12);
+    expect(rig.stages.sin[2]).toBeCloseTo(Math.sin(-rate * 0.4), 12);
+  });
+
+  it('knows the next sudden thing', () => {
+    const rig = fresh();
+    expect(timeToActuatorEvent(rig.state, craft)).toBe(Infinity);
+    orderRudder(rig.state, craft, 11 * DEG);
+    expect(timeToActuatorEvent(rig.state, craft)).toBeCloseTo(0.5, 9);
+    rig.order(1);
+    rig.go(0.2);
+    expect(timeToActuatorEvent(rig.state, craft)).toBeCloseTo(0.3, 9);
+  });
+
+  it('stops at the lock on either side', () => {
+    const rig = fresh();
+    for (const side of [-1, 1]) {
+      orderRudder(rig.state, craft, side * 3);
+      rig.go(10);
+      expect(rig.state.rudder).toBeCloseTo(side * 35 * DEG, 12);
+    }
+  });
+});
+
+it('a copied state goes on as the original would have', () => {
+  const rig = fresh();
+  rig.order(1, 0.6);
+  rig.go(0.45);
+  const kept = initialState(craft, { x: 9, y: 9, heading: 1, speed: 1 });
+  copyState(kept, rig.state);
+  rig.go(3);
+  const ran = { ...rig.engine };
+  copyState(rig.state, kept);
+  rig.go(3);
+  expect(rig.engine).toEqual(ran);
+});

@@ -1,0 +1,156 @@
+import { runTake, type Take } from '@/core/score';
+import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '.';
+import { DEMO_MANOEUVRES, demoFile } from './testing/demo';
+
+// Whole manoeuvres in places turned, shifted and mirrored: nothing may depend on where on the map they are.
+
+type Point = [number, number];
+
+function play(file: ManoeuvreFile): Take {
+  const checked = check(manoeuvreFileSchema, file);
+  const input = checked.ok ? toRunInput(checked.value) : checked;
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return runTake(input.value);
+}
+
+const turned = (degrees: number) => ((degrees % 360) + 360) % 360;
+
+/** The same manoeuvre with every point and direction put through a change of the map. */
+function moved(
+  file: ManoeuvreFile,
+  point: (p: Point) => Point,
+  direction: (degrees: number) => number,
+): ManoeuvreFile {
+  const copy = structuredClone(file);
+  for (const f of copy.place.features) {
+    if ('outline_m' in f) f.outline_m = f.outline_m.map(point);
+    else [f.x_m, f.y_m] = point([f.x_m, f.y_m]);
+  }
+  [copy.start.x_m, copy.start.y_m] = point([copy.start.x_m, copy.start.y_m]);
+  copy.start.heading_deg = direction(copy.start.heading_deg);
+  copy.conditions.wind.from_deg = direction(copy.conditions.wind.from_deg);
+  copy.conditions.stream.set_deg = direction(copy.conditions.stream.set_deg);
+  if (copy.goal.is === 'lie') copy.goal.heading_deg = direction(copy.goal.heading_deg);
+  for (const { cue } of [...copy.score.beats, copy.score.end]) {
+    for (const part of cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]) {
+      if (part.is === 'heading') part.heading_deg = direction(part.heading_deg);
+    }
+  }
+  for (const beat of copy.score.beats) {
+    for (const e of beat.expect) if (e.is === 'heading') e.heading_deg = direction(e.heading_deg);
+  }
+  return copy;
+}
+
+/** Port for starboard in everything that has a side. */
+function mirrored(file: ManoeuvreFile): ManoeuvreFile {
+  const copy = moved(
+    file,
+    ([x, y]) => [-x, y],
+    (degrees) => turned(-degrees),
+  );
+  const other = { port: 'starboard', starboard: 'port' } as const;
+  const { boat, score } = copy;
+  for (const s of boat.shafts) s.hand = s.hand === 'right' ? 'left' : 'right';
+  for (const f of boat.fenders) f.side = other[f.side];
+  for (const p of boat.points) p.y_m = -p.y_m;
+  for (const { cue } of [...score.beats, score.end]) {
+    for (const part of cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]) {
+      if (part.is === 'turned') part.by_deg = -part.by_deg;
+    }
+  }
+  for (const beat of score.beats) {
+    for (const order of [...beat.orders, ...beat.wayOut.orders]) {
+      if (order.do === 'wheel') order.angle_deg = -order.angle_deg;
+    }
+    for (const e of beat.expect) if (e.is === 'turning') e.to = other[e.to];
+  }
+  return copy;
+}
+
+function compare(a: Take, b: Take, tolerance: number): void {
+  expect(b.outcome).toBe(a.outcome);
+  expect(b.events.map((e) => e.is)).toEqual(a.events.map((e) => e.is));
+  expect(Math.abs(b.duration - a.duration)).toBeLessThan(tolerance);
+  expect(Math.abs(b.margins.clearance!.distance - a.margins.clearance!.distance)).toBeLessThan(
+    tolerance,
+  );
+  expect(b.margins.clearance!.name).toBe(a.margins.clearance!.name);
+  expect(b.touches.map((t) => t.name)).toEqual(a.touches.map((t) => t.name));
+  a.beats.forEach((mark, i) =>
+    expect(Math.abs(b.beats[i]!.time - mark.time)).toBeLessThan(tolerance),
+  );
+}
+
+/** The demo manoeuvres as shipped, and one that ends in touches. */
+const cases: [string, ManoeuvreFile][] = [
+  ...DEMO_MANOEUVRES.map((id): [string, ManoeuvreFile] => [id, demoFile(id)]),
+  ['a hard touch', early()],
+];
+
+function early(): ManoeuvreFile {
+  const file = structuredClone(demoFile('off-stilt-pontoon'));
+  file.score.beats[1]!.cue = { is: 'after', seconds: 1 };
+  file.score.end = { cue: { is: 'after', seconds: 2 }, within_s: 10 };
+  file.limit_s = 20;
+  return file;
+}
+
+describe.each(cases)('%s', (_, file) => {
+  const take = play(file);
+
+  it.each([37, 90, 137, 254])('is the same with the whole map turned by %d°', (by) => {
+    const c = Math.cos((by * Math.PI) / 180);
+    const s = Math.sin((by * Math.PI) / 180);
+    const other = play(
+      moved(
+        file,
+        ([x, y]) => [x * c + y * s + 300, -x * s + y * c - 700],
+        (degrees) => turned(degrees + by),
+      ),
+    );
+    compare(take, other, 1e-6);
+  });
+
+  it('is the same mirrored, propeller and all', () => {
+    const other = play(mirrored(file));
+    compare(take, other, 1e-6);
+    const last = take.trace.x.length - 1;
+    expect(other.trace.x[last]! + take.trace.x[last]!).toBeCloseTo(0, 6);
+    const touch = take.margins.touch;
+    if (touch) expect(other.margins.touch!.speed).toBeCloseTo(touch.speed, 6);
+  });
+
+  it('is not the same with the propeller of the other hand alone', () => {
+    const copy = structuredClone(file);
+    copy.boat.shafts[0]!.hand = 'left';
+    const { heading } = play(copy).trace;
+    expect(Math.abs(heading.at(-1)! - take.trace.heading.at(-1)!)).toBeGreaterThan(1e-4);
+  });
+});
+
+it('a stream with the whole harbour drifting along gives the same take (touches and marks apart)', () => {
+  const file = structuredClone(demoFile('off-stilt-pontoon'));
+  file.place.features = file.place.features.filter((f) => f.kind === 'mark');
+  file.berth = [];
+  file.score.beats = file.score.beats.slice(0, 2);
+  file.score.beats.forEach((beat) => (beat.expect = []));
+  file.score.end = { cue: { is: 'after', seconds: 40 }, within_s: 60 };
+  const still = play(file);
+  const drift = structuredClone(file);
+  const east = 0.9;
+  drift.conditions.stream = { set_deg: 90, speed_mps: east };
+  const from = (file.conditions.wind.from_deg * Math.PI) / 180;
+  const windEast = -file.conditions.wind.speed_mps * Math.sin(from) + east;
+  const windNorth = -file.conditions.wind.speed_mps * Math.cos(from);
+  drift.conditions.wind = {
+    from_deg: turned((Math.atan2(-windEast, -windNorth) * 180) / Math.PI),
+    speed_mps: Math.hypot(windEast, windNorth),
+  };
+  const carried = play(drift);
+  const last = still.trace.x.length - 1;
+  expect(carried.duration).toBeCloseTo(still.duration, 8);
+  expect(carried.trace.x[last]! - east * carried.duration).toBeCloseTo(still.trace.x[last]!, 7);
+  expect(carried.trace.y[last]).toBeCloseTo(still.trace.y[last]!, 7);
+  expect(carried.trace.heading[last]).toBeCloseTo(still.trace.heading[last]!, 8);
+});

@@ -1,0 +1,80 @@
+import { scaleLinear } from 'd3-scale';
+import { runTake, type Take } from '@/core/score';
+import { toRunInput } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import { readAt, sampleBefore } from '../water/sample';
+import { engineLane, headingLane, speedLane, turnLane, wheelLane } from './lanes';
+
+const KN = { speed: 'kn', length: 'm' } as const;
+const input = toRunInput(demoFile('alongside-wind-off'));
+if (!input.ok) throw new Error('the demo is not sound');
+const take: Take = runTake(input.value);
+const x = scaleLinear([0, take.duration], [132, 930]);
+
+describe('reading a take at a moment', () => {
+  it('finds the sample before, at both ends too', () => {
+    const { trace } = take;
+    expect(sampleBefore(trace, -1)).toBe(0);
+    expect(sampleBefore(trace, 0.1)).toBe(1);
+    expect(sampleBefore(trace, 0.19)).toBe(1);
+    expect(sampleBefore(trace, 1e9)).toBe(trace.time.length - 1);
+  });
+
+  it('goes straight between samples, but the gear jumps', () => {
+    const { trace } = take;
+    expect(readAt(take, 'x', 5.05)).toBeCloseTo((trace.x[50]! + trace.x[51]!) / 2, 9);
+    expect(readAt(take, 'x', take.duration + 5)).toBe(trace.x.at(-1));
+    const shift = trace.gear.findIndex((gear, i) => i > 0 && gear !== trace.gear[i - 1]);
+    expect(readAt(take, 'gear', trace.time[shift]! - 0.01)).toBe(trace.gear[shift - 1]);
+  });
+});
+
+describe('lanes', () => {
+  const numbers = (path: string) => path.match(/-?\d+(\.\d+)?/g)!.map(Number);
+  const lanes = [
+    wheelLane(take, x, 0.61, 'Wheel'),
+    engineLane(take, x, 16.7),
+    speedLane(take, x, KN),
+    headingLane(take, x),
+    turnLane(take, x),
+  ];
+
+  it('stay inside their height and the time axis', () => {
+    for (const lane of lanes) {
+      const values = numbers(lane.path);
+      values.forEach((value, i) => {
+        if (i % 2 === 0) {
+          expect(value).toBeGreaterThanOrEqual(131.99);
+          expect(value).toBeLessThanOrEqual(930.01);
+        } else {
+          expect(value).toBeGreaterThanOrEqual(0);
+          expect(value).toBeLessThanOrEqual(lane.height);
+        }
+      });
+    }
+  });
+
+  it('draw port above the line and starboard below, on wheel and rate of turn alike', () => {
+    const [wheel, , , , turn] = lanes;
+    expect(wheel!.top).toBe('port');
+    // The first order is 9° of port wheel: above the zero line, which is to say a smaller y.
+    const early = numbers(wheel!.path).slice(20, 40);
+    expect(Math.min(...early.filter((_, i) => i % 2 === 1))).toBeLessThan(wheel!.zero!);
+    expect(turn!.top).toMatch(/port$/);
+    expect(turn!.read(10)).toMatch(/port$/);
+  });
+
+  it('read what the take holds', () => {
+    const [wheel, engine, speed, heading, turn] = lanes;
+    expect(wheel!.read(10)).toBe('9° port');
+    expect(engine!.read(10)).toBe('ahead');
+    expect(engine!.read(take.duration)).toBe('astern');
+    expect(speed!.read(0)).toBe('2.2 kn');
+    expect(heading!.read(0)).toBe('078°');
+    expect(turn!.read(0)).toBe('steady');
+  });
+
+  it('do not write a nought with a sign', () => {
+    expect(lanes[2]!.foot).not.toBe('-0.0');
+  });
+});
