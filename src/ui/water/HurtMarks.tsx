@@ -40,7 +40,7 @@ export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; 
             strokeLinejoin="round"
           />
           <path d="M0 -7 v8 M0 4 v2" stroke="#14110d" strokeWidth="2.5" strokeLinecap="round" />
-          <Tag x={0} y={24} text={`${touch.grade} touch, ${touchSpeed(touch.speed)}`} />
+          <Tag x={92} y={4} text={`${touch.grade} touch, ${touchSpeed(touch.speed)}`} />
         </g>
       )}
     </svg>
