@@ -1,0 +1,46 @@
+import { spawnSync } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { WRONG_VARIANTS } from './wrong-variants-list';
+
+// Puts each deliberate mistake into a copy of the project and shows that a test catches it.
+
+const COPIED = ['src', 'demo', 'scripts', 'jest.config.mjs', 'tsconfig.json', 'package.json'];
+
+function testsPass(directory: string): boolean {
+  const jest = join(directory, 'node_modules', '.bin', 'jest');
+  const args = [
+    '--config',
+    'jest.config.mjs',
+    '--bail',
+    '--silent',
+    'src/core',
+    'src/document/inv',
+  ];
+  return spawnSync(jest, args, { cwd: directory, stdio: 'ignore' }).status === 0;
+}
+
+const directory = mkdtempSync(join(tmpdir(), 'yawtrope-wrong-'));
+let missed = 0;
+try {
+  for (const name of COPIED) cpSync(name, join(directory, name), { recursive: true });
+  symlinkSync(join(process.cwd(), 'node_modules'), join(directory, 'node_modules'));
+  if (!testsPass(directory)) throw new Error('the tests fail without any mistake put in');
+  for (const { name, file, find, put } of WRONG_VARIANTS) {
+    const path = join(directory, file);
+    const right = readFileSync(path, 'utf8');
+    writeFileSync(
+      path,
+      right.replace(find, () => put),
+    );
+    const caught = !testsPass(directory);
+    writeFileSync(path, right);
+    if (!caught) missed += 1;
+    process.stdout.write(`${caught ? 'caught' : 'MISSED'}  ${name}\n`);
+  }
+} finally {
+  rmSync(directory, { recursive: true, force: true });
+}
+process.stdout.write(`${WRONG_VARIANTS.length - missed} of ${WRONG_VARIANTS.length} caught\n`);
+process.exitCode = missed === 0 ? 0 : 1;
