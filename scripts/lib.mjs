@@ -116,9 +116,12 @@ function filesBelow(path) {
     .flatMap((entry) => filesBelow(join(path, entry.name)));
 }
 
+function hashed(path) {
+  return filesBelow(path).flatMap((file) => [relative(root, file), readFileSync(file)]);
+}
+
 function sourceHash() {
-  const files = BUILD_INPUTS.flatMap((name) => filesBelow(join(root, name)));
-  return hash(files.flatMap((file) => [relative(root, file), readFileSync(file)]));
+  return hash(BUILD_INPUTS.flatMap((name) => hashed(join(root, name))));
 }
 
 const nextBinary = join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
@@ -177,11 +180,18 @@ export async function checkPort(port) {
   await new Promise((resolve) => server.close(resolve));
 }
 
+/** Step by step: mkdir's own recursion never ends on file systems that refuse it, such as /proc. */
+function makeDirectory(path) {
+  if (existsSync(path)) return;
+  makeDirectory(dirname(path));
+  mkdirSync(path);
+}
+
 /** Where data is kept, and that it can be. */
 export function checkData() {
   const directory = resolve(process.env.YAWTROPE_DATA_DIR || join(root, '.yawtrope'));
   try {
-    mkdirSync(directory, { recursive: true });
+    makeDirectory(directory);
     const probe = join(directory, `.probe-${process.pid}`);
     writeFileSync(probe, '');
     rmSync(probe);
@@ -203,13 +213,20 @@ export async function prepare() {
   return { port, directory };
 }
 
-/** Brings the database up to date and puts in the demo data. */
+const DATA_INPUTS = ['demo', 'drizzle', join('src', 'db'), join('src', 'document')];
+
+/** Brings the database up to date and puts in the demo data, unless that has been done from these very files. */
 export function prepareData(directory) {
+  const mark = join(directory, 'prepared');
+  const from = hash(DATA_INPUTS.flatMap((name) => hashed(join(root, name))));
+  const database = join(directory, 'yawtrope.sqlite');
+  if (existsSync(database) && existsSync(mark) && readFileSync(mark, 'utf8') === from) return;
   const status = runTypeScript('scripts/prepare-data.ts', [], {
     cwd: root,
     env: { ...environment, YAWTROPE_DATA_DIR: directory },
   });
   if (status !== 0) process.exit(1);
+  writeFileSync(mark, from);
 }
 
 /** Runs the server until it ends or is told to; says where it is once it answers. */

@@ -53,6 +53,12 @@ it('says which directory cannot be written', () => {
   expect(sentence[0]).toMatch(/cannot be written \(ENOTDIR\); set YAWTROPE_DATA_DIR/);
 });
 
+it('does not hang on a directory that cannot be made', () => {
+  const { status, sentence } = demo({ YAWTROPE_PORT: '47991', YAWTROPE_DATA_DIR: '/proc/x/y' });
+  expect(status).toBe(1);
+  expect(sentence[0]).toMatch(/'\/proc\/x\/y' cannot be written \(\w+\)/);
+});
+
 it('says when Node is too old', () => {
   const older = join(directory, 'older.cjs');
   writeFileSync(

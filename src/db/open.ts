@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { accessSync, constants, mkdirSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
@@ -16,7 +16,8 @@ export function dataDirectory(): string {
 
 /** Opens the database in a directory, brought up to the newest migration. Throws if it cannot be written. */
 export function openLibrary(directory: string): Library {
-  mkdirSync(directory, { recursive: true });
+  // Not recursive: that never ends on file systems that refuse it, such as /proc.
+  if (!existsSync(directory)) mkdirSync(directory);
   accessSync(directory, constants.W_OK);
   const sqlite = new Database(join(directory, FILE));
   sqlite.pragma('journal_mode = WAL');
