@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawnSync, type SpawnSyncOptions } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,14 +8,18 @@ import { WRONG_VARIANTS } from './wrong-variants-list';
 
 const COPIED = ['src', 'demo', 'scripts', 'jest.config.mjs', 'tsconfig.json', 'package.json'];
 
+const LONGEST_MS = 120_000;
+
 /** The quick suites first; the slow ones only for what those let through. */
 const SLOW = ['src/core/score/run.test.ts', 'src/document/invariance.test.ts'];
 const QUICK = ['src/core', '--testPathIgnorePatterns', 'src/core/score/run.test.ts'];
 
 function passes(directory: string, args: readonly string[]): boolean {
   const jest = join(directory, 'node_modules', '.bin', 'jest');
-  const all = ['--config', 'jest.config.mjs', '--bail', '--silent', ...args];
-  return spawnSync(jest, all, { cwd: directory, stdio: 'ignore' }).status === 0;
+  const all = ['--config', 'jest.config.mjs', '--bail', '--silent', '--runInBand', ...args];
+  // A mistake that makes the tests run on and on is caught as well.
+  const options = { cwd: directory, stdio: 'ignore', timeout: LONGEST_MS, killSignal: 'SIGKILL' };
+  return spawnSync(jest, all, options as SpawnSyncOptions).status === 0;
 }
 
 function testsPass(directory: string): boolean {
