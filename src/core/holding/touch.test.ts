@@ -158,8 +158,6 @@ describe('touch log', () => {
   });
 
   it('forgets what a retaken step had added', () => {
-    const log = new TouchLog(3);
-    log.save();
     const r = rig(sloop(), { obstacles: [pileObstacle('p', 'pile', 0, 4.9, 0.2, RIGID)], u: 1 });
     const seen = new TouchLog(r.world.craft.touch.count);
     seen.save();
