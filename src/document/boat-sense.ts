@@ -12,11 +12,12 @@ interface BoatFigures {
   readonly windage: { readonly lateralArea_m2: number; readonly frontalArea_m2: number };
   readonly fins: readonly { readonly area_m2: number }[];
   readonly rudders: readonly { readonly area_m2: number }[];
-  readonly shafts: readonly {
+  readonly drives: readonly {
     readonly diameter_m: number;
     readonly full_rpm: number;
     readonly bollardThrust_kt: number;
   }[];
+  readonly thrusters: readonly { readonly thrust_N: number }[];
 }
 
 interface Oddity {
@@ -68,14 +69,16 @@ export function implausible(boat: BoatFigures): Oddity[] {
   const finArea = MOST_FIN_AREA * length * length;
   boat.fins.forEach((fin, i) => above(['fins', i, 'area_m2'], fin.area_m2, finArea, 'm²'));
   boat.rudders.forEach((r, i) => above(['rudders', i, 'area_m2'], r.area_m2, finArea, 'm²'));
-  boat.shafts.forEach((s, i) => {
-    above(['shafts', i, 'diameter_m'], s.diameter_m, MOST_PROPELLER * length, 'm');
+  const push = MOST_PUSH * GRAVITY_MPS2 * hull.mass_kg;
+  boat.thrusters.forEach((t, i) => above(['thrusters', i, 'thrust_N'], t.thrust_N, push, 'N'));
+  boat.drives.forEach((s, i) => {
+    above(['drives', i, 'diameter_m'], s.diameter_m, MOST_PROPELLER * length, 'm');
     const rps = s.full_rpm / 60;
     const unit = SEA_WATER_KGPM3 * s.bollardThrust_kt * Math.pow(s.diameter_m, 4);
-    const most = 60 * Math.sqrt((MOST_PUSH * GRAVITY_MPS2 * hull.mass_kg) / unit);
+    const most = 60 * Math.sqrt(push / unit);
     if (rps * 60 > most) {
       const message = `with this propeller she would leap; at most ${Number(most.toPrecision(2))} rev/min`;
-      found.push({ path: ['shafts', i, 'full_rpm'], message });
+      found.push({ path: ['drives', i, 'full_rpm'], message });
     }
   });
   return found;

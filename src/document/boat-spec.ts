@@ -1,4 +1,4 @@
-import type { BoatSpec } from '@/core/craft';
+import type { BoatSpec, DriveSpec, ThrusterSpec } from '@/core/craft';
 import type { Boat } from './boat';
 import { radians } from './fields';
 
@@ -40,66 +40,110 @@ function foil(fin: Fin) {
   };
 }
 
+function hullSpec(hull: Boat['hull']): BoatSpec['hull'] {
+  return {
+    length: hull.length_m,
+    beam: hull.beam_m,
+    waterlineLength: hull.waterlineLength_m,
+    draught: hull.draught_m,
+    mass: hull.mass_kg,
+    xG: hull.centreOfGravity_m,
+    yawRadius: hull.yawRadius_m,
+    deck: wholeOutline(hull.deck),
+    waterline: wholeOutline(hull.waterline),
+    draughts: Float64Array.from(hull.draughts.flat()),
+    demihullOffset: hull.demihullOffset_m,
+    crossFlowDrag: hull.crossFlowDrag,
+    obliqueDrag: hull.obliqueDrag,
+    liftArea: hull.liftArea_m2,
+    liftArm: hull.liftArm_m,
+    liftSpread: hull.liftSpread_m,
+    liftCentre: 0,
+    wettedArea: hull.wettedArea_m2,
+    formFactor: hull.formFactor,
+    residuaryQuadratic: hull.residuaryQuadratic,
+    residuarySextic: hull.residuarySextic,
+    asternFactor: hull.asternFactor,
+    addedSurge: hull.addedSurge,
+    addedSway: hull.addedSway,
+    addedYaw: hull.addedYaw,
+    munkFactor: hull.munkFactor,
+    touchStiffness: hull.touchStiffness_Npm,
+    touchLoss: hull.touchLoss_spm,
+    derivatives: null,
+  };
+}
+
+function driveSpec(d: Boat['drives'][number]): DriveSpec {
+  return {
+    name: d.name,
+    x: d.x_m,
+    y: d.y_m,
+    steering: d.steering,
+    leg: d.leg && foil({ ...d.leg, name: `${d.name} leg`, x_m: d.x_m, y_m: d.y_m }),
+    hand: d.hand === 'right' ? 1 : -1,
+    diameter: d.diameter_m,
+    pitch: d.pitch_m,
+    bollardThrust: d.bollardThrust_kt,
+    asternEfficiency: d.asternEfficiency,
+    wakeFraction: d.wakeFraction,
+    thrustDeduction: d.thrustDeduction,
+    walkAstern: d.walkAstern,
+    walkAhead: d.walkAhead,
+    idleRps: d.idle_rpm / 60,
+    fullRps: d.full_rpm / 60,
+    bollardRps: d.bollard_rpm === null ? Infinity : d.bollard_rpm / 60,
+    response: d.response_s,
+    shiftDelay: d.shiftDelay_s,
+    neutralPause: d.neutralPause_s,
+  };
+}
+
+function thrusterSpec(t: Boat['thrusters'][number]): ThrusterSpec {
+  return {
+    name: t.name,
+    x: t.x_m,
+    thrust: t.thrust_N,
+    jetSpeed: t.jetSpeed_mps,
+    control: t.control,
+    response: t.response_s,
+    reverseDelay: t.reverseDelay_s,
+    heatTime: t.heat_s ?? Infinity,
+    coolTime: t.cool_s,
+  };
+}
+
 /** The boat in the core's units. */
 export function toBoatSpec(boat: Boat): BoatSpec {
   const { hull, windage } = boat;
   return {
     name: boat.name,
-    hull: {
-      length: hull.length_m,
-      beam: hull.beam_m,
-      waterlineLength: hull.waterlineLength_m,
-      mass: hull.mass_kg,
-      xG: hull.centreOfGravity_m,
-      yawRadius: hull.yawRadius_m,
-      deck: wholeOutline(hull.deck),
-      waterline: wholeOutline(hull.waterline),
-      draughts: Float64Array.from(hull.draughts.flat()),
-      crossFlowDrag: hull.crossFlowDrag,
-      wettedArea: hull.wettedArea_m2,
-      formFactor: hull.formFactor,
-      residuaryQuadratic: hull.residuaryQuadratic,
-      residuarySextic: hull.residuarySextic,
-      asternFactor: hull.asternFactor,
-      addedSurge: hull.addedSurge,
-      addedSway: hull.addedSway,
-      addedYaw: hull.addedYaw,
-      munkFactor: hull.munkFactor,
-      touchStiffness: hull.touchStiffness_Npm,
-      touchLoss: hull.touchLoss_spm,
-    },
+    hull: hullSpec(hull),
     foils: boat.fins.map(foil),
-    shafts: boat.shafts.map((s) => ({
-      name: s.name,
-      x: s.x_m,
-      y: s.y_m,
-      hand: s.hand === 'right' ? 1 : -1,
-      diameter: s.diameter_m,
-      pitch: s.pitch_m,
-      bollardThrust: s.bollardThrust_kt,
-      asternEfficiency: s.asternEfficiency,
-      wakeFraction: s.wakeFraction,
-      thrustDeduction: s.thrustDeduction,
-      walkAstern: s.walkAstern,
-      walkAhead: s.walkAhead,
-      idleRps: s.idle_rpm / 60,
-      fullRps: s.full_rpm / 60,
-      response: s.response_s,
-      shiftDelay: s.shiftDelay_s,
-      neutralPause: s.neutralPause_s,
-    })),
+    drives: boat.drives.map(driveSpec),
     rudders: boat.rudders.map((r) => ({
       ...foil(r),
       span: r.span_m,
       limit: radians(r.limit_deg),
-      inRaceOf: r.inRaceOfShaft === null ? null : r.inRaceOfShaft - 1,
+      inRaceOf: r.inRaceOfDrive === null ? null : r.inRaceOfDrive - 1,
       raceEffect: r.raceEffect,
+      straightening: r.straightening,
+      hullShare: r.hullShare,
+      hullShareX: r.hullShareX_m,
+      dragDeduction: r.dragDeduction,
     })),
-    steering: { control: boat.steering.control, rate: radians(boat.steering.rate_degps) },
+    thrusters: boat.thrusters.map(thrusterSpec),
+    steering: {
+      control: boat.steering.control,
+      rate: radians(boat.steering.rate_degps),
+      driveLimit: radians(boat.steering.driveLimit_deg),
+    },
+    joystick: boat.joystick,
     windage: {
       frontalArea: windage.frontalArea_m2,
       lateralArea: windage.lateralArea_m2,
       frontalDrag: windage.frontalDrag,
+      sternDrag: windage.sternDrag ?? windage.frontalDrag,
       sideDrag: windage.sideDrag,
       centreX: windage.centreX_m,
       centreHeight: windage.centreHeight_m,

@@ -1,6 +1,19 @@
 import { z } from 'zod';
+import { BOAT_VERSION, migrateBoat } from './boat-migrations';
 import { implausible } from './boat-sense';
 import { id, longText, shortText, within } from './fields';
+import { ownerSchema } from './owner';
+
+export const BOAT_SCHEMA = 'yawtrope:boat';
+
+export const BASES = [
+  'given',
+  'formula',
+  'class default',
+  'assumption',
+  'measured',
+  'set by hand',
+] as const;
 
 /** Half an outline, starboard side, from aft forward: [x forward of midships, y to starboard], m. */
 const halfOutline = z
@@ -17,13 +30,26 @@ const hull = z.strictObject({
   length_m: within(2, 400, 'm'),
   beam_m: within(0.5, 80, 'm'),
   waterlineLength_m: within(1.5, 400, 'm'),
+  /** Greatest draught, keel and drives included. */
+  draught_m: within(0.05, 30, 'm'),
+  /** Height of the deck edge amidships, of the superstructure over it, and of the mast over the water. */
+  freeboard_m: within(0.1, 30, 'm').default(1),
+  superstructure_m: within(0, 60, 'm').default(0),
+  mast_m: within(0, 80, 'm').default(0),
   mass_kg: within(50, 5e8, 'kg'),
   centreOfGravity_m: within(-50, 50, 'm').default(0),
   yawRadius_m: within(0.3, 130, 'm'),
   deck: halfOutline,
   waterline: halfOutline,
   draughts: stations,
-  crossFlowDrag: within(0.2, 2).default(0.65),
+  /** Each hull's centreline from the middle, for a catamaran; 0 for one hull. */
+  demihullOffset_m: within(0, 20, 'm').default(0),
+  crossFlowDrag: within(0.2, 4).default(0.65),
+  obliqueDrag: within(0, 1).default(0.1),
+  liftArea_m2: within(0, 20000, 'm²').default(0),
+  /** Where that lift acts going ahead, forward of midships (usually abaft: negative). */
+  liftArm_m: within(-200, 200, 'm').default(0),
+  liftSpread_m: within(0, 200, 'm').default(0),
   wettedArea_m2: within(1, 50000, 'm²'),
   formFactor: within(0, 1.5).default(0.15),
   residuaryQuadratic: within(0, 0.2).default(0.01),
@@ -53,45 +79,96 @@ const fin = z.strictObject({
 const rudder = fin.extend({
   span_m: within(0.1, 20, 'm'),
   limit_deg: within(10, 90, 'degrees'),
-  /** Number of the shaft whose race it stands in, counted from 1; null for none. */
-  inRaceOfShaft: z
-    .number()
+  /** Number of the drive whose race it stands in, counted from 1; null for none. */
+  inRaceOfDrive: z
+    .number({ error: 'give the number of a drive, counted from 1, or null' })
     .int()
     .min(1)
-    .max(1, { error: 'there is one shaft: 1, or null' })
+    .max(4)
     .nullable(),
   raceEffect: within(0, 1).default(0.45),
+  straightening: within(0.1, 1).default(1),
+  hullShare: within(0, 1).default(0),
+  hullShareX_m: within(-200, 200, 'm').default(0),
+  dragDeduction: within(0, 0.8).default(0),
 });
 
-const shaft = z
+export const DRIVE_KINDS = ['shaft', 'sail drive', 'outdrive', 'outboard', 'pod'] as const;
+
+const blades = z
+  .number({ error: 'give 2 to 7 blades' })
+  .int({ error: 'give a whole number of blades' })
+  .min(2, { error: 'a propeller has at least 2 blades' })
+  .max(7, { error: 'a propeller has at most 7 blades' });
+
+const drive = z
   .strictObject({
     name: shortText,
+    kind: z.enum(DRIVE_KINDS, {
+      error: "say 'shaft', 'sail drive', 'outdrive', 'outboard' or 'pod'",
+    }),
     x_m: within(-250, 250, 'm'),
     y_m: within(-50, 50, 'm').default(0),
+    /** Held fast, turned by the wheel, or also by itself under a joystick. */
+    steering: z.enum(['fixed', 'wheel', 'own'], { error: "say 'fixed', 'wheel' or 'own'" }),
     hand: z.enum(['right', 'left'], { error: "say 'right' or 'left'" }),
+    blades: blades.default(3),
+    folding: z
+      .enum(['fixed', 'folding', 'feathering'], {
+        error: "say 'fixed', 'folding' or 'feathering'",
+      })
+      .default('fixed'),
+    power_kW: within(0.1, 100000, 'kW').nullable().default(null),
     diameter_m: within(0.1, 12, 'm'),
     pitch_m: within(0.05, 15, 'm'),
     bollardThrust_kt: within(0.05, 0.8),
     asternEfficiency: within(0.1, 1).default(0.7),
-    wakeFraction: within(0, 0.5).default(0.1),
+    wakeFraction: within(0, 0.6).default(0.1),
     thrustDeduction: within(0, 0.4).default(0.08),
     walkAstern: within(0, 0.3).default(0.1),
     walkAhead: within(0, 0.2).default(0.02),
-    idle_rpm: within(10, 3000, 'rev/min at the shaft'),
-    full_rpm: within(20, 6000, 'rev/min at the shaft'),
+    idle_rpm: within(5, 3000, 'rev/min at the propeller'),
+    full_rpm: within(10, 6000, 'rev/min at the propeller'),
+    /** Most the engine turns from rest; null if it reaches full there. */
+    bollard_rpm: within(10, 6000, 'rev/min at the propeller').nullable().default(null),
     response_s: within(0.05, 60, 's').default(0.7),
     shiftDelay_s: within(0, 30, 's').default(0.5),
     neutralPause_s: within(0, 60, 's').default(1.5),
+    /** The leg in the water, a small rudder; null for a shaft. */
+    leg: fin.omit({ name: true, x_m: true, y_m: true }).nullable().default(null),
   })
-  .refine((s) => s.full_rpm > s.idle_rpm, {
-    path: ['full_rpm'],
-    error: 'full revolutions must be above idle; raise this or lower idle_rpm',
+  .superRefine((d, context) => {
+    const say = (field: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [field], message });
+    if (d.full_rpm <= d.idle_rpm)
+      say('full_rpm', 'full revolutions must be above idle; raise this or lower idle_rpm');
+    if (d.bollard_rpm !== null && d.bollard_rpm <= d.idle_rpm)
+      say('bollard_rpm', 'must be above idle; raise this or lower idle_rpm');
+    if (d.steering !== 'fixed' && (d.kind === 'shaft' || d.kind === 'sail drive'))
+      say('steering', `a ${d.kind} does not turn; say 'fixed', or choose another kind`);
   });
+
+const thruster = z.strictObject({
+  name: shortText,
+  x_m: within(-250, 250, 'm'),
+  thrust_N: within(10, 2e6, 'N'),
+  jetSpeed_mps: within(1, 15, 'm/s').default(5),
+  control: z
+    .enum(['on-off', 'proportional'], { error: "say 'on-off' or 'proportional'" })
+    .default('on-off'),
+  response_s: within(0.05, 20, 's').default(0.4),
+  reverseDelay_s: within(0, 20, 's').default(1),
+  /** Seconds at full power until it cuts out hot; null for none. */
+  heat_s: within(5, 7200, 's').nullable().default(180),
+  cool_s: within(5, 7200, 's').default(600),
+});
 
 const windage = z.strictObject({
   frontalArea_m2: within(0.1, 5000, 'm²'),
   lateralArea_m2: within(0.1, 20000, 'm²'),
   frontalDrag: within(0.2, 2).default(0.65),
+  /** Wind from astern; as from ahead if not given. */
+  sternDrag: within(0.2, 2).optional(),
   sideDrag: within(0.2, 2).default(1),
   centreX_m: within(-150, 150, 'm'),
   centreHeight_m: within(0.1, 50, 'm'),
@@ -114,29 +191,41 @@ const point = z.strictObject({
   y_m: within(-50, 50, 'm').default(0),
 });
 
-export const BOAT_SCHEMA = 'yawtrope:boat';
+/** How a figure was come by, and how far to trust it. */
+const basis = z.strictObject({
+  /** The figure's path, such as hull.wettedArea_m2 or drives[0].walkAstern. */
+  figure: z.string().min(1).max(80),
+  how: z.enum(BASES, {
+    error: "say 'given', 'formula', 'class default', 'assumption', 'measured' or 'set by hand'",
+  }),
+  /** Likely error either way, per cent of the figure. */
+  spread_pct: within(0, 100, '%'),
+  note: z.string().max(200, { error: 'keep it to 200 characters' }).default(''),
+});
 
-/** A boat as kept and exchanged: metres, kilograms, degrees, revolutions a minute. */
-export const boatSchema = z
+/** A boat as kept and exchanged, version 2: metres, kilograms, degrees, revolutions a minute. */
+const currentBoat = z
   .strictObject({
     $schema: z.literal(BOAT_SCHEMA),
-    version: z.literal(1, { error: 'this program reads version 1' }),
+    version: z.literal(BOAT_VERSION, { error: 'this program reads versions 1 and 2' }),
     id,
     name: shortText,
     kind: shortText,
     note: longText.default(''),
+    /** What the owner knows, from which the rest was estimated; null if it was not. */
+    owner: ownerSchema.nullable().default(null),
+    basis: z.array(basis).max(200, { error: 'at most 200 entries' }).default([]),
     hull,
-    fins: z.array(fin).max(6).default([]),
-    shafts: z
-      .array(shaft)
-      .length(1, { error: 'give exactly one shaft: this version knows single-screw boats' }),
-    rudders: z
-      .array(rudder)
-      .length(1, { error: 'give exactly one rudder: this version knows single-rudder boats' }),
+    fins: z.array(fin).max(8, { error: 'at most eight fins' }).default([]),
+    drives: z.array(drive).max(4, { error: 'at most four drives' }).default([]),
+    rudders: z.array(rudder).max(3, { error: 'at most three rudders' }).default([]),
+    thrusters: z.array(thruster).max(2, { error: 'at most two thrusters' }).default([]),
     steering: z.strictObject({
       control: z.enum(['wheel', 'tiller'], { error: "say 'wheel' or 'tiller'" }),
-      rate_degps: within(1, 90, 'degrees of rudder a second'),
+      rate_degps: within(0.5, 90, 'degrees of rudder a second'),
+      driveLimit_deg: within(5, 180, 'degrees').default(30),
     }),
+    joystick: z.boolean().default(false),
     windage,
     fenders: z.array(fender).max(24, { error: 'at most 24 fenders' }).default([]),
     points: z.array(point).max(24, { error: 'at most 24 named points' }).default([]),
@@ -148,6 +237,8 @@ export const boatSchema = z
     const slack = 0.02 * boat.hull.length_m;
     if (boat.hull.waterlineLength_m > boat.hull.length_m)
       say(['hull', 'waterlineLength_m'], 'cannot be longer than length_m');
+    if (boat.hull.demihullOffset_m > boat.hull.beam_m / 2)
+      say(['hull', 'demihullOffset_m'], 'lies outside half the beam; check beam_m');
     if (boat.hull.beam_m > boat.hull.length_m)
       say(['hull', 'beam_m'], 'cannot be more than length_m');
     if (boat.hull.yawRadius_m > half)
@@ -176,9 +267,27 @@ export const boatSchema = z
       if (Math.abs(x) > half * 1.15)
         say(path, `lies outside the hull, which reaches ${half.toFixed(1)} m from midships`);
     };
-    boat.shafts.forEach((s, i) => inside(['shafts', i, 'x_m'], s.x_m));
-    boat.rudders.forEach((r, i) => inside(['rudders', i, 'x_m'], r.x_m));
-    boat.fins.forEach((f, i) => inside(['fins', i, 'x_m'], f.x_m));
+    const athwart = (path: PropertyKey[], y: number) => {
+      if (Math.abs(y) > boat.hull.beam_m / 2)
+        say(path, `lies outside the beam, which reaches ${(boat.hull.beam_m / 2).toFixed(1)} m`);
+    };
+    for (const what of ['drives', 'rudders', 'fins', 'thrusters'] as const)
+      boat[what].forEach((part, i) => {
+        inside([what, i, 'x_m'], part.x_m);
+        if ('y_m' in part) athwart([what, i, 'y_m'], part.y_m);
+      });
+    for (const what of ['drives', 'rudders', 'thrusters'] as const)
+      boat[what].forEach(({ name }, i) => {
+        if (boat[what].findIndex((other) => other.name === name) < i)
+          say([what, i, 'name'], 'is used twice; give each its own name');
+      });
+    boat.rudders.forEach((r, i) => {
+      if (r.inRaceOfDrive !== null && r.inRaceOfDrive > boat.drives.length)
+        say(
+          ['rudders', i, 'inRaceOfDrive'],
+          `there ${boat.drives.length === 1 ? 'is 1 drive' : `are ${boat.drives.length} drives`}; give one of them, or null`,
+        );
+    });
     boat.fenders.forEach((f, i) => inside(['fenders', i, 'x_m'], f.x_m));
     boat.points.forEach((p, i) => {
       inside(['points', i, 'x_m'], p.x_m);
@@ -190,4 +299,7 @@ export const boatSchema = z
       say(['windage', 'centreX_m'], 'lies outside the hull');
   });
 
-export type Boat = z.infer<typeof boatSchema>;
+/** A boat of any version, brought up to date as it is read. */
+export const boatSchema = z.preprocess(migrateBoat, currentBoat);
+
+export type Boat = z.infer<typeof currentBoat>;

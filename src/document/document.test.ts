@@ -74,8 +74,8 @@ describe('problems name the field and the remedy', () => {
   it.each<[string, Spoil, RegExp]>([
     ['boat.hull.mass_kg', (f) => (f.boat.hull.mass_kg = -1), /50 to/],
     ['boat.hull.mass_kg', (f) => (f.boat.hull.mass_kg = NaN), /give a number/],
-    ['boat.shafts[0].full_rpm', (f) => (f.boat.shafts[0]!.full_rpm = 100), /above idle/],
-    ['boat.shafts[0].x_m', (f) => (f.boat.shafts[0]!.x_m = -40), /outside the hull/],
+    ['boat.drives[0].full_rpm', (f) => (f.boat.drives[0]!.full_rpm = 100), /above idle/],
+    ['boat.drives[0].x_m', (f) => (f.boat.drives[0]!.x_m = -40), /outside the hull/],
     ['boat.hull.deck[1]', (f) => (f.boat.hull.deck[1] = [-6.5, 1]), /outside the hull/],
     ['boat.hull.draughts[2]', (f) => (f.boat.hull.draughts[2] = [-4.5, 1]), /aft forward/],
     ['place.features[0].outline_m', (f) => spoilOutline(f), /crosses itself/],

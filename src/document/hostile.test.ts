@@ -59,7 +59,7 @@ function made(o: Odd): unknown {
     });
     r.limit_deg = 90;
   }
-  for (const s of boat.shafts) {
+  for (const s of boat.drives) {
     Object.assign(s, {
       x_m: s.x_m * k,
       diameter_m: s.diameter_m * k,

@@ -1,4 +1,8 @@
-export { BOAT_SCHEMA, boatSchema, type Boat } from './boat';
+export { BASES, BOAT_SCHEMA, boatSchema, DRIVE_KINDS, type Boat } from './boat';
+export { boatFromOwner } from './boat-estimate';
+export { BOAT_MIGRATIONS, BOAT_VERSION, migrateBoat } from './boat-migrations';
+export { boatWarnings } from './boat-warnings';
+export { ownerSchema, toOwnerFigures, type Owner } from './owner';
 export { halfBreadth, namedPoints, toBoatSpec, wholeOutline } from './boat-spec';
 export {
   conditionsSchema,

@@ -51,7 +51,7 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
   );
   const other = { port: 'starboard', starboard: 'port' } as const;
   const { boat, score } = copy;
-  for (const s of boat.shafts) s.hand = s.hand === 'right' ? 'left' : 'right';
+  for (const s of boat.drives) s.hand = s.hand === 'right' ? 'left' : 'right';
   for (const f of boat.fenders) f.side = other[f.side];
   for (const p of boat.points) p.y_m = -p.y_m;
   for (const { cue } of [...score.beats, score.end]) {
@@ -123,7 +123,7 @@ describe.each(cases)('%s', (_, file) => {
 
   it('is not the same with the propeller of the other hand alone', () => {
     const copy = structuredClone(file);
-    copy.boat.shafts[0]!.hand = 'left';
+    copy.boat.drives[0]!.hand = 'left';
     const { heading } = play(copy).trace;
     expect(Math.abs(heading.at(-1)! - take.trace.heading.at(-1)!)).toBeGreaterThan(1e-4);
   });

@@ -27,7 +27,7 @@ class Names {
   private readonly points: ReadonlyMap<string, PointOnBoat>;
   private readonly marks: ReadonlyMap<string, MarkOnPlace>;
 
-  constructor(file: ManoeuvreFile) {
+  constructor(private readonly file: ManoeuvreFile) {
     this.points = new Map(namedPoints(file.boat).map((p) => [p.name, p]));
     this.marks = new Map(namedMarks(file.place).map((m) => [m.name, m]));
   }
@@ -38,6 +38,34 @@ class Names {
 
   mark(name: string, path: string): MarkOnPlace {
     return this.find(this.marks, name, `${path}.mark`, 'the place has no mark of that name');
+  }
+
+  /** Index of an engine; of a thruster. */
+  engine(name: string, path: string): number {
+    return this.index(this.file.boat.drives, name, `${path}.engine`, 'engine');
+  }
+
+  thruster(name: string, path: string): number {
+    return this.index(this.file.boat.thrusters, name, `${path}.thruster`, 'thruster');
+  }
+
+  joystick(path: string): void {
+    if (!this.file.boat.joystick)
+      this.problems.push({ path: `${path}.do`, message: 'the boat has no joystick' });
+  }
+
+  private index(
+    things: readonly { name: string }[],
+    name: string,
+    path: string,
+    what: string,
+  ): number {
+    const found = things.findIndex((thing) => thing.name === name);
+    if (found >= 0) return found;
+    const known = things.map((thing) => thing.name).join(', ') || 'none';
+    const message = `the boat has no ${what} of that name: '${name}'; choose one of: ${known}`;
+    this.problems.push({ path, message });
+    return 0;
   }
 
   private find<T extends { x: number; y: number; name: string }>(
@@ -85,7 +113,7 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
 
 const GEARS = { ahead: 1, neutral: 0, astern: -1 } as const;
 
-function order(document: OrderDocument): TimedOrder {
+function order(document: OrderDocument, names: Names, path: string): TimedOrder {
   const after = document.after_s;
   switch (document.do) {
     case 'wheel':
@@ -93,8 +121,27 @@ function order(document: OrderDocument): TimedOrder {
     case 'engine':
       return {
         after,
-        order: { do: 'engine', gear: GEARS[document.gear], throttle: document.throttle },
+        order: {
+          do: 'engine',
+          engine: document.engine === undefined ? null : names.engine(document.engine, path),
+          gear: GEARS[document.gear],
+          throttle: document.throttle,
+        },
       };
+    case 'thruster':
+      return {
+        after,
+        order: {
+          do: 'thruster',
+          thruster: names.thruster(document.thruster, path),
+          power: document.power,
+        },
+      };
+    case 'joystick': {
+      names.joystick(path);
+      const { ahead, sideways, twist } = document;
+      return { after, order: { do: 'joystick', surge: ahead, sway: sideways, yaw: twist } };
+    }
     case 'call':
       return { after, order: { do: 'call', text: document.text } };
   }
@@ -178,9 +225,12 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
       id: beat.id,
       cue: cue(beat.cue, names, `${path}.cue`),
       within: beat.within_s,
-      orders: beat.orders.map(order),
+      orders: beat.orders.map((o, k) => order(o, names, `${path}.orders[${k}]`)),
       expect: beat.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
-      wayOut: { take: beat.wayOut.take, orders: beat.wayOut.orders.map(order) },
+      wayOut: {
+        take: beat.wayOut.take,
+        orders: beat.wayOut.orders.map((o, k) => order(o, names, `${path}.wayOut.orders[${k}]`)),
+      },
     };
   });
   const { end } = file.score;

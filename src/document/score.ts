@@ -74,9 +74,26 @@ export const orderSchema = z.discriminatedUnion(
     z.strictObject({
       do: z.literal('engine'),
       after_s,
+      /** Name of one engine; all of them if not given. */
+      engine: name.optional(),
       gear: z.enum(['ahead', 'neutral', 'astern'], { error: "say 'ahead', 'neutral' or 'astern'" }),
       /** 0 idle to 1 full. */
       throttle: within(0, 1).default(0),
+    }),
+    z.strictObject({
+      do: z.literal('thruster'),
+      after_s,
+      thruster: name,
+      /** −1 to 1, positive pushing her to starboard. */
+      power: within(-1, 1),
+    }),
+    z.strictObject({
+      do: z.literal('joystick'),
+      after_s,
+      /** Each −1 to 1 of what she can do: ahead, to starboard, bow to starboard. */
+      ahead: within(-1, 1).default(0),
+      sideways: within(-1, 1).default(0),
+      twist: within(-1, 1).default(0),
     }),
     z.strictObject({
       do: z.literal('call'),
@@ -86,7 +103,7 @@ export const orderSchema = z.discriminatedUnion(
       }),
     }),
   ],
-  { error: "do is 'wheel', 'engine' or 'call'" },
+  { error: "do is 'wheel', 'engine', 'thruster', 'joystick' or 'call'" },
 );
 export type OrderDocument = z.infer<typeof orderSchema>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
+import { MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
 import { wrapTurn } from '@/core/math';
 import type { Take, TakeEvent } from '@/core/score';
 import { degrees } from './fields';
@@ -95,7 +95,10 @@ export const takeFileSchema = z.strictObject({
   manoeuvre: manoeuvreFileSchema,
   summary: takeSummarySchema,
   /** Columns of equal length, SI and radians, heading unwrapped; see docs/formats. */
-  trace: z.record(z.enum(TRACE_COLUMNS), z.array(z.number().nullable())),
+  trace: z.partialRecord(
+    z.enum([...TRACE_COLUMNS, ...MORE_COLUMNS]),
+    z.array(z.number().nullable()),
+  ),
 });
 export type TakeFile = z.infer<typeof takeFileSchema>;
 
@@ -107,8 +110,18 @@ function eventText(event: TakeEvent): string {
       const { order } = event;
       if (order.do === 'wheel') return `wheel ${degrees(order.angle).toFixed(0)}°`;
       if (order.do === 'call') return `call: ${order.text}`;
+      const percent = (share: number) => `${Math.round(share * 100)} %`;
+      if (order.do === 'thruster') {
+        const side = order.power < 0 ? 'port' : 'starboard';
+        return order.power === 0
+          ? 'thruster off'
+          : `thruster ${side} ${percent(Math.abs(order.power))}`;
+      }
+      if (order.do === 'joystick')
+        return `joystick: ahead ${percent(order.surge)}, starboard ${percent(order.sway)}, twist ${percent(order.yaw)}`;
       const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
-      return `${gear}, throttle ${Math.round(order.throttle * 100)} %`;
+      const which = order.engine === null ? '' : `engine ${order.engine + 1} `;
+      return `${which}${gear}, throttle ${percent(order.throttle)}`;
     }
     case 'expectation failed':
       return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
@@ -200,7 +213,7 @@ export function toTakeFile(take: Take, file: ManoeuvreFile): TakeFile {
     manoeuvre: file,
     summary: summarise(take, file),
     trace: Object.fromEntries(
-      TRACE_COLUMNS.map((name) => [name, column(take.trace[name])]),
+      Object.entries(take.trace).map(([name, values]) => [name, column(values)]),
     ) as TakeFile['trace'],
   };
 }

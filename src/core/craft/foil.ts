@@ -1,25 +1,6 @@
-import type { FoilSpec } from './spec';
 import { sin } from '../math';
-
-/** A fin's coefficients, ready for the step. See forces/foil.ts for how they are used. */
-export interface Foil {
-  readonly x: number;
-  readonly y: number;
-  readonly area: number;
-  /** Lift slope per radian, leading edge first. */
-  readonly slope: number;
-  readonly reversedShare: number;
-  /** 1/(π A e): induced drag over lift coefficient squared. */
-  readonly induced: number;
-  readonly profileDrag: number;
-  readonly broadsideDrag: number;
-  readonly speedShare: number;
-  /** sin² of incidence where stall begins and the reciprocal width of its blend, both ways of flow. */
-  readonly stallFrom: number;
-  readonly stallOver: number;
-  readonly reversedStallFrom: number;
-  readonly reversedStallOver: number;
-}
+import { FOIL, FOIL_COLUMNS } from './rows';
+import type { FoilSpec } from './spec';
 
 const STALL_BLEND_RADIANS = 0.26;
 const OSWALD_EFFICIENCY = 0.9;
@@ -32,23 +13,25 @@ export function liftSlope(effectiveAspect: number): number {
   return (2 * Math.PI * effectiveAspect) / (2 + Math.sqrt(4 + effectiveAspect * effectiveAspect));
 }
 
-export function assembleFoil(spec: FoilSpec): Foil {
+/** A fin's row (FOIL), standing in the water of hull strip `strip`. */
+export function foilRow(spec: FoilSpec, strip = 0, columns: number = FOIL_COLUMNS): Float64Array {
   const reversedStall = spec.stallAngle * spec.reversedShare;
   const edge = (angle: number) => sin(angle) * sin(angle);
   const width = (angle: number) => 1 / (edge(angle + STALL_BLEND_RADIANS) - edge(angle));
-  return {
-    x: spec.x,
-    y: spec.y,
-    area: spec.area,
-    slope: liftSlope(spec.effectiveAspect),
-    reversedShare: spec.reversedShare,
-    induced: 1 / (Math.PI * spec.effectiveAspect * OSWALD_EFFICIENCY),
-    profileDrag: spec.profileDrag,
-    broadsideDrag: spec.broadsideDrag,
-    speedShare: spec.speedShare,
-    stallFrom: edge(spec.stallAngle),
-    stallOver: width(spec.stallAngle),
-    reversedStallFrom: edge(reversedStall),
-    reversedStallOver: width(reversedStall),
-  };
+  const row = new Float64Array(columns);
+  row[FOIL.X] = spec.x;
+  row[FOIL.Y] = spec.y;
+  row[FOIL.HALF_AREA] = 0.5 * spec.area;
+  row[FOIL.SLOPE] = liftSlope(spec.effectiveAspect);
+  row[FOIL.REVERSED] = spec.reversedShare;
+  row[FOIL.INDUCED] = 1 / (Math.PI * spec.effectiveAspect * OSWALD_EFFICIENCY);
+  row[FOIL.PROFILE] = spec.profileDrag;
+  row[FOIL.BROADSIDE] = spec.broadsideDrag;
+  row[FOIL.SPEED] = spec.speedShare;
+  row[FOIL.STALL_FROM] = edge(spec.stallAngle);
+  row[FOIL.STALL_OVER] = width(spec.stallAngle);
+  row[FOIL.REVERSED_FROM] = edge(reversedStall);
+  row[FOIL.REVERSED_OVER] = width(reversedStall);
+  row[FOIL.STRIP] = strip;
+  return row;
 }

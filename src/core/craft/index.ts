@@ -1,18 +1,49 @@
 export type {
   BoatSpec,
+  DriveSpec,
   FenderSpec,
   FoilSpec,
   HullSpec,
   NamedPoint,
   RudderSpec,
-  ShaftSpec,
   SteeringSpec,
+  ThrusterSpec,
   WindageSpec,
 } from './spec';
+export type { ShipDerivatives } from './ship-derivatives';
 export { fenderForce } from './fender-law';
-export { assembleFoil, liftSlope, type Foil } from './foil';
+export { foilRow, liftSlope } from './foil';
 export { massFromMatrix, massProperties, type MassProperties } from './mass';
 export { type TouchElements } from './touch-elements';
-export { assembleCraft, draughtAt, STRIP_COUNT, type Craft } from './assemble';
-export type { RaceOnRudder, Rudder, Shaft, Strips } from './parts';
+export { assembleCraft, type Craft } from './assemble';
+export {
+  draughtAt,
+  FRICTION_STEP_MPS,
+  frictionCoefficient,
+  lateralArea,
+  STRIP_COUNT,
+  type Strips,
+} from './hull-rows';
+export { zeroThrustAdvance } from './drive-rows';
+export {
+  BLADE,
+  BLADE_COLUMNS,
+  DRIVE,
+  DRIVE_COLUMNS,
+  FOIL,
+  FOIL_COLUMNS,
+  HULL,
+  type Rows,
+} from './rows';
 export { dragRates, type DragRates } from './stiffness';
+export {
+  BLADE_KINDS,
+  BOAT_CLASSES,
+  DRIVE_CHOICES,
+  estimateBoat,
+  KEEL_KINDS,
+  type Basis,
+  type BoatClass,
+  type BoatEstimate,
+  type OwnerFigures,
+} from './estimate';

@@ -1,8 +1,9 @@
 import type { HullSpec } from './spec';
 
 /**
- * Mass with added mass about midships, and the matrix that makes the Coriolis terms.
- * m11 surge, m22 sway, m23 sway-yaw coupling, m33 yaw; kg, kg·m, kg·m².
+ * Mass and added mass about midships, kg, kg·m, kg·m².
+ * m11 surge, m22 sway, m23 sway-yaw coupling, m33 yaw: what resists being accelerated.
+ * a11, a22, a23: added mass as it stands in the Coriolis terms (see massProperties); rigid parts beside.
  */
 export interface MassProperties {
   readonly m11: number;
@@ -11,21 +12,35 @@ export interface MassProperties {
   readonly m33: number;
   /** m22·m33 − m23². */
   readonly determinant: number;
-  readonly c11: number;
-  readonly c22: number;
-  readonly c23: number;
+  readonly rigid: number;
+  readonly rigidMoment: number;
+  readonly a11: number;
+  readonly a22: number;
+  readonly a23: number;
 }
 
-/** Mass matrix entries as they stand; for exact cases where they are given outright. */
+/** Mass matrix entries as they stand, with the whole in the Coriolis terms unless said otherwise. */
 export function massFromMatrix(
   m11: number,
   m22: number,
   m23: number,
   m33: number,
-  c22 = m22,
-  c23 = m23,
+  rigid = m11,
+  rigidMoment = m23,
+  a22 = m22 - rigid,
 ): MassProperties {
-  return { m11, m22, m23, m33, determinant: m22 * m33 - m23 * m23, c11: m11, c22, c23 };
+  return {
+    m11,
+    m22,
+    m23,
+    m33,
+    determinant: m22 * m33 - m23 * m23,
+    rigid,
+    rigidMoment,
+    a11: m11 - rigid,
+    a22,
+    a23: m23 - rigidMoment,
+  };
 }
 
 /**
@@ -35,6 +50,7 @@ export function massFromMatrix(
  * The share is taken off the sway added mass in the Coriolis matrix as a whole, so the terms
  * stay workless: νᵀC(ν)ν = 0 whatever the factor. The same share falls on the surge term m22·v·r,
  * where ship practice uses 0.5–0.75 of the potential value (Hasegawa; recalled, not looked up).
+ * A catamaran's two hulls add to the yaw inertia by their distance through yawRadius.
  */
 export function massProperties(hull: HullSpec): MassProperties {
   const { mass, xG, yawRadius } = hull;
@@ -48,7 +64,8 @@ export function massProperties(hull: HullSpec): MassProperties {
     mass + sway,
     mass * xG,
     inertia + yaw,
-    mass + swayKept,
+    mass,
     mass * xG,
+    swayKept,
   );
 }

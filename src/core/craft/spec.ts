@@ -1,4 +1,5 @@
 import type { FlatPoints } from '../math';
+import type { ShipDerivatives } from './ship-derivatives';
 
 /**
  * What a boat is, in SI units and radians, body axes x forward of midships, y to starboard.
@@ -8,9 +9,12 @@ export interface BoatSpec {
   readonly name: string;
   readonly hull: HullSpec;
   readonly foils: readonly FoilSpec[];
-  readonly shafts: readonly ShaftSpec[];
+  readonly drives: readonly DriveSpec[];
   readonly rudders: readonly RudderSpec[];
+  readonly thrusters: readonly ThrusterSpec[];
   readonly steering: SteeringSpec;
+  /** Has she a joystick that moves engines, drives and thrusters for the helm? */
+  readonly joystick: boolean;
   readonly windage: WindageSpec;
   readonly fenders: readonly FenderSpec[];
   readonly points: readonly NamedPoint[];
@@ -21,6 +25,8 @@ export interface HullSpec {
   readonly length: number;
   readonly beam: number;
   readonly waterlineLength: number;
+  /** Greatest draught, keel and drives included, m. */
+  readonly draught: number;
   /** Mass, kg. */
   readonly mass: number;
   /** Centre of gravity forward of midships, m. */
@@ -32,8 +38,18 @@ export interface HullSpec {
   readonly waterline: FlatPoints;
   /** Draught of the canoe body along the hull: x, draught pairs from aft forward, m. */
   readonly draughts: FlatPoints;
-  /** Cross-flow drag coefficient of the canoe body. */
+  /** Distance of each hull's centreline from the middle, m: 0 for one hull, more for a catamaran. */
+  readonly demihullOffset: number;
+  /** Cross-flow drag coefficient of the canoe body (of both hulls together, for a catamaran). */
   readonly crossFlowDrag: number;
+  /** Share of the lateral area's drag that oblique flow adds lengthwise. */
+  readonly obliqueDrag: number;
+  /** Lift of the bare hull at small drift: area, where it acts from the lateral centre, spread; m², m, m. */
+  readonly liftArea: number;
+  readonly liftArm: number;
+  readonly liftSpread: number;
+  /** Centre that arm is counted from, forward of midships, m. */
+  readonly liftCentre: number;
   readonly wettedArea: number;
   readonly formFactor: number;
   /** Residuary resistance over weight: quadratic·Fn² + sextic·Fn⁶. */
@@ -50,9 +66,11 @@ export interface HullSpec {
   /** Stiffness of bare hull against a hard face, N/m, and its loss factor, s/m. */
   readonly touchStiffness: number;
   readonly touchLoss: number;
+  /** Published derivatives of a ship, instead of the general hull, propeller and rudder; or null. */
+  readonly derivatives: ShipDerivatives | null;
 }
 
-/** A fin that lifts: keel, skeg or rudder blade. */
+/** A fin that lifts: keel, skeg, lower unit or rudder blade. */
 export interface FoilSpec {
   readonly name: string;
   /** Place of the centre of pressure, m. */
@@ -76,22 +94,36 @@ export interface RudderSpec extends FoilSpec {
   readonly span: number;
   /** Greatest angle either way, radians. */
   readonly limit: number;
-  /** Index of the shaft in whose race the blade stands, or null. */
+  /** Index of the drive in whose race the blade stands, or null. */
   readonly inRaceOf: number | null;
   /** Share of the race's extra dynamic pressure that acts on the blade. */
   readonly raceEffect: number;
+  /** Share of the hull's sideways motion the blade feels: a full stern straightens the flow. */
+  readonly straightening: number;
+  /** a_H: side force the blade raises on the hull over its own, and where that acts, m. */
+  readonly hullShare: number;
+  readonly hullShareX: number;
+  /** t_R: share of the blade's drag that the hull's gain takes off. */
+  readonly dragDeduction: number;
 }
 
 export interface SteeringSpec {
   readonly control: 'wheel' | 'tiller';
-  /** Rudder rate, radians/s. */
+  /** Rudder or drive rate, radians/s. */
   readonly rate: number;
+  /** Greatest angle of steered drives, radians (rudders carry their own). */
+  readonly driveLimit: number;
 }
 
-export interface ShaftSpec {
+/** A propeller with its engine and gearbox, on a fixed shaft or on a leg that steers. */
+export interface DriveSpec {
   readonly name: string;
   readonly x: number;
   readonly y: number;
+  /** Fixed shaft or sail drive; turned by the wheel; or turned by the wheel and by itself under a joystick. */
+  readonly steering: 'fixed' | 'wheel' | 'own';
+  /** The leg in the water, a small rudder when it steers; null for a shaft. */
+  readonly leg: FoilSpec | null;
   /** +1 right-handed (turns clockwise seen from astern, going ahead), −1 left-handed. */
   readonly hand: 1 | -1;
   readonly diameter: number;
@@ -105,9 +137,11 @@ export interface ShaftSpec {
   /** Side force over thrust from rest, astern and ahead. */
   readonly walkAstern: number;
   readonly walkAhead: number;
-  /** Shaft revolutions at idle and at full throttle, 1/s. */
+  /** Propeller revolutions at idle and at full throttle, 1/s. */
   readonly idleRps: number;
   readonly fullRps: number;
+  /** Most revolutions the engine's torque can turn from rest, 1/s; Infinity for no limit. */
+  readonly bollardRps: number;
   /** Time constant of revolutions, s. */
   readonly response: number;
   /** Lever to clutch, s. */
@@ -116,10 +150,30 @@ export interface ShaftSpec {
   readonly neutralPause: number;
 }
 
+/** A tunnel thruster, pushing the boat to either side. */
+export interface ThrusterSpec {
+  readonly name: string;
+  readonly x: number;
+  /** Static thrust, N, immersion loss already off. */
+  readonly thrust: number;
+  /** Speed of its jet at full thrust, m/s. */
+  readonly jetSpeed: number;
+  /** Only off or full, or any power between. */
+  readonly control: 'on-off' | 'proportional';
+  /** Time constant of run-up, and least wait before it runs the other way, s. */
+  readonly response: number;
+  readonly reverseDelay: number;
+  /** Seconds at full power until it cuts out hot (Infinity: none), and time constant of cooling, s. */
+  readonly heatTime: number;
+  readonly coolTime: number;
+}
+
 export interface WindageSpec {
   readonly frontalArea: number;
   readonly lateralArea: number;
+  /** Drag coefficients: wind from ahead, from astern, from the side. */
   readonly frontalDrag: number;
+  readonly sternDrag: number;
   readonly sideDrag: number;
   /** Centre of the lateral area forward of midships and above the water, m. */
   readonly centreX: number;

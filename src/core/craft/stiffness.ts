@@ -1,8 +1,8 @@
 import { AIR_KGPM3 } from '../units';
-import type { Foil } from './foil';
+import { BLADE, BLADE_COLUMNS, DRIVE, DRIVE_COLUMNS, FOIL, FOIL_COLUMNS, type Rows } from './rows';
 import type { MassProperties } from './mass';
-import type { Rudder, Shaft, Strips } from './parts';
 import type { BoatSpec } from './spec';
+import type { Strips } from './hull-rows';
 
 /**
  * How fast a boat's drag can act, for choosing a step that stays stable: a bound on the rates at which
@@ -18,15 +18,17 @@ export interface DragRates {
   readonly steady: number;
 }
 
-export function dragRates(
-  spec: BoatSpec,
-  mass: MassProperties,
-  strips: Strips,
-  foils: readonly Foil[],
-  rudders: readonly Rudder[],
-  shafts: readonly Shaft[],
-  waterDensity: number,
-): DragRates {
+interface Parts {
+  readonly spec: BoatSpec;
+  readonly mass: MassProperties;
+  readonly strips: Strips;
+  readonly fins: Rows;
+  readonly blades: Rows;
+  readonly drives: Rows;
+}
+
+export function dragRates(parts: Parts, waterDensity: number): DragRates {
+  const { spec, mass, strips } = parts;
   // Coupling by the centre of gravity makes the smaller inertia look lighter still.
   const coupling = (mass.m22 * mass.m33) / mass.determinant;
   const perArea = (x: number) => coupling * (1 / mass.m22 + (x * x) / mass.m33);
@@ -34,30 +36,45 @@ export function dragRates(
   for (let i = 0; i < strips.x.length; i++) {
     hull += 2 * strips.halfDragArea[i]! * perArea(strips.x[i]!);
   }
-  const fin = (foil: Foil) =>
-    foil.area *
-    (foil.slope + foil.broadsideDrag) *
-    (perArea(foil.x) + 1 / mass.m11 + (foil.y * foil.y) / mass.m33);
-  const fins = foils.reduce((sum, foil) => sum + fin(foil), 0);
-  const blades = rudders.reduce((sum, rudder) => sum + fin(rudder.foil), 0);
+  const fins = (rows: Rows, columns: number, gain: (at: number) => number) => {
+    let sum = 0;
+    for (let at = 0; at < rows.values.length; at += columns) {
+      const f = rows.values;
+      const y = f[at + FOIL.Y]!;
+      const spread = perArea(f[at + FOIL.X]!) + 1 / mass.m11 + (y * y) / mass.m33;
+      const sharp = f[at + FOIL.SLOPE]! + f[at + FOIL.BROADSIDE]!;
+      sum += gain(at) * 2 * f[at + FOIL.HALF_AREA]! * sharp * spread;
+    }
+    return sum;
+  };
+  const fixed = fins(parts.fins, FOIL_COLUMNS, () => 1);
+  const blades = fins(
+    parts.blades,
+    BLADE_COLUMNS,
+    (at) => parts.blades.values[at + BLADE.SIDE_GAIN]!,
+  );
   const { hull: h, windage } = spec;
   // Friction stays under 0.01 of the wetted area; the residuary part is left to the step's own margin.
   const skin = (0.01 * h.wettedArea * (1 + h.formFactor) * h.asternFactor) / mass.m11;
-  const fullSpeed = shafts.reduce(
-    (most, shaft) =>
-      Math.max(most, Math.sqrt((2 * shaft.aheadSquared) / shaft.discArea) * shaft.fullRps),
-    0,
-  );
-  const propellers = shafts.reduce(
-    (sum, shaft) => sum + (shaft.crossed * shaft.fullRps * (1 + shaft.y * shaft.y)) / mass.m11,
-    0,
-  );
+  const lift =
+    h.liftArea * (perArea(h.liftCentre + h.liftArm) + (h.liftSpread * h.liftSpread) / mass.m33);
+  const oblique = (h.obliqueDrag * h.draught * h.length) / mass.m11;
+  let fullSpeed = 0;
+  let propellers = 0;
+  spec.drives.forEach((drive, i) => {
+    const at = i * DRIVE_COLUMNS;
+    const d = parts.drives.values;
+    const jet = Math.sqrt((2 * d[at + DRIVE.AHEAD_SQUARED]!) / d[at + DRIVE.DISC]!);
+    fullSpeed = Math.max(fullSpeed, jet * drive.fullRps);
+    const crossed = d[at + DRIVE.CROSSED]! * drive.fullRps;
+    propellers += crossed * (1 / mass.m11 + perArea(drive.x) + (drive.y * drive.y) / mass.m33);
+  });
   return {
-    water: waterDensity * (hull + fins + blades + skin),
+    water: waterDensity * (hull + fixed + blades + skin + lift + oblique),
     air:
       AIR_KGPM3 *
       (windage.lateralArea * windage.sideDrag * perArea(windage.centreX) +
-        (windage.frontalArea * windage.frontalDrag) / mass.m11),
+        (windage.frontalArea * Math.max(windage.frontalDrag, windage.sternDrag)) / mass.m11),
     steady: waterDensity * (propellers + blades * fullSpeed),
   };
 }

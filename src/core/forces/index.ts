@@ -1,8 +1,13 @@
+export { addBankEffect, BANK_REACH } from './bank';
 export { addCrossFlow } from './cross-flow';
+export { addShipDerivatives } from './derivative-ship';
 export { addFoil, foilForce } from './foil';
+export { addHullLift } from './hull-lift';
 export { resistance } from './hull-resistance';
-export { addPropWalk } from './prop-walk';
-export { addThrust, propellerFlow, type PropellerFlow } from './propeller';
-export { raceAtBlade, signedRoot, type RaceAtBlade } from './race';
-export { addRudder } from './rudder';
+export { propWalk } from './prop-walk';
+export { addThrust, FLOW, FLOW_COLUMNS, propellerFlow } from './propeller';
+export { raceAtBlade, signedRoot } from './race';
+export { addBlade } from './rudder';
+export { deepWater, shallowFactors, type ShallowFactors } from './shallow';
+export { addThruster, thrusterShare } from './thruster';
 export { addWind, WIND_REFERENCE_HEIGHT_M, windShareAt } from './wind';

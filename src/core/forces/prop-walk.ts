@@ -1,8 +1,8 @@
-import type { Shaft } from '../craft';
-import type { PropellerFlow } from './propeller';
+import { DRIVE } from '../craft';
+import { FLOW } from './propeller';
 
 /**
- * Prop walk: side force at the propeller, in proportion to driven thrust and slip.
+ * Prop walk: side force at the propeller, N to starboard, in proportion to driven thrust and slip.
  *
  *   Y = hand · c · T_driven · slip
  *
@@ -11,9 +11,8 @@ import type { PropellerFlow } from './propeller';
  * 0.05–0.2 on an inclined shaft, 0.02–0.08 on a level one; ahead 0–0.05 (weakly known; recalled,
  * not looked up). The wash that climbs the hull side going astern is part of c.
  */
-export function addPropWalk(force: Float64Array, shaft: Shaft, flow: PropellerFlow): void {
-  const share = flow.driven < 0 ? shaft.walkAstern : shaft.walkAhead;
-  const side = shaft.hand * share * flow.driven * flow.slip;
-  force[1]! += side;
-  force[2]! += shaft.x * side;
+export function propWalk(flows: Float64Array, flow: number, d: Float64Array, at: number): number {
+  const driven = flows[flow + FLOW.DRIVEN]!;
+  const share = driven < 0 ? d[at + DRIVE.WALK_ASTERN]! : d[at + DRIVE.WALK_AHEAD]!;
+  return d[at + DRIVE.HAND]! * share * driven * flows[flow + FLOW.SLIP]!;
 }

@@ -1,19 +1,22 @@
-import type { Shaft } from '../craft';
+import { DRIVE } from '../craft';
 
-/** What a turning propeller leaves for the others to use. */
-export interface PropellerFlow {
-  /** Thrust along the shaft before deduction, N. */
-  thrust: number;
+/** What each turning propeller leaves for the others to use: columns of a table, one row a drive. */
+export const FLOW = {
+  /** Thrust along the axis before deduction, N. */
+  THRUST: 0,
   /** The part of it that comes from turning (none when trailing), N. */
-  driven: number;
-  /** Inflow speed along the shaft, m/s. */
-  inflow: number;
+  DRIVEN: 1,
+  /** Inflow speed along the axis, m/s. */
+  INFLOW: 2,
   /** Slip ratio 1 − Va/(nP) held to [0, 1]; 0 when not turning. */
-  slip: number;
-}
+  SLIP: 3,
+} as const;
+export const FLOW_COLUMNS = 4;
 
 /** Share of k₁ left where the propeller turns against the inflow. */
 const CRASH_SHARE = 0.25;
+/** How fast the hull's wake leaves the propeller as she drifts: w = w₀ u²/(u² + c v²). */
+const WAKE_DRIFT = 6;
 
 /**
  * Propeller thrust for any revolutions and inflow:
@@ -25,34 +28,63 @@ const CRASH_SHARE = 0.25;
  * boat's astern efficiency; at n = 0 it is the drag of a trailing propeller. In the two crash
  * quadrants (turning against the inflow) blades stall and thrust rises much less with Va than the
  * first quadrant's slope would have it (four-quadrant series, van Lammeren et al. 1969; recalled, not
- * looked up; ±25 %). Written into `out`.
+ * looked up; ±25 %). The wake fraction fades with drift and is nought astern.
+ *
+ * @param flows written at row `flow` (columns FLOW)
+ * @param d rows of figures, the drive's starting at `at` (columns DRIVE)
+ * @param along, across velocity of the propeller through the water along its axis and athwart it, m/s
  */
 export function propellerFlow(
-  out: PropellerFlow,
-  shaft: Shaft,
+  flows: Float64Array,
+  flow: number,
+  d: Float64Array,
+  at: number,
   density: number,
-  surgeAtShaft: number,
+  along: number,
+  across: number,
   rps: number,
 ): void {
-  const va = surgeAtShaft > 0 ? surgeAtShaft * (1 - shaft.wakeFraction) : surgeAtShaft;
+  let va = along;
+  const a2 = along * along;
+  // Squares of the smallest speeds vanish; there the wake does not matter.
+  if (along > 0 && a2 > 0) {
+    va = along * (1 - (d[at + DRIVE.WAKE]! * a2) / (a2 + WAKE_DRIFT * across * across));
+  }
   const magnitude = Math.abs(rps);
-  const squared = rps >= 0 ? shaft.aheadSquared : shaft.asternSquared;
-  const crossed = rps * va >= 0 ? shaft.crossed : shaft.crossed * CRASH_SHARE;
-  const turning = squared * rps * magnitude - crossed * magnitude * va;
-  const driven = density * turning;
-  out.inflow = va;
-  out.thrust = driven - density * shaft.trailing * va * Math.abs(va);
-  // A propeller overrun by the boat brakes; it throws no race.
-  out.driven = driven * rps > 0 ? driven : 0;
-  const blade = rps * shaft.pitch;
+  const squared = rps >= 0 ? d[at + DRIVE.AHEAD_SQUARED]! : d[at + DRIVE.ASTERN_SQUARED]!;
+  const crossed = d[at + DRIVE.CROSSED]! * (rps * va >= 0 ? 1 : CRASH_SHARE);
+  const driven = density * (squared * rps * magnitude - crossed * magnitude * va);
+  const blade = rps * d[at + DRIVE.PITCH]!;
   const slip = blade !== 0 ? 1 - va / blade : 0;
-  out.slip = slip < 0 ? 0 : slip > 1 ? 1 : slip;
+  flows[flow + FLOW.THRUST] = driven - density * d[at + DRIVE.TRAILING]! * va * Math.abs(va);
+  // A propeller overrun by the boat brakes; it throws no race.
+  flows[flow + FLOW.DRIVEN] = driven * rps > 0 ? driven : 0;
+  flows[flow + FLOW.INFLOW] = va;
+  flows[flow + FLOW.SLIP] = slip < 0 ? 0 : slip > 1 ? 1 : slip;
 }
 
-/** Adds net thrust, deduction taken off, to `force`. Deduction applies to the driven part ahead only. */
-export function addThrust(force: Float64Array, shaft: Shaft, flow: PropellerFlow): void {
-  const lost = flow.driven > 0 ? flow.driven * shaft.thrustDeduction : 0;
-  const x = flow.thrust - lost;
-  force[0]! += x;
-  force[2]! -= shaft.y * x;
+/**
+ * Adds a propeller's net thrust along its axis, turned by δ (δ > 0 pushes the stern to port going
+ * ahead), and its walk. Deduction applies to the driven part ahead only.
+ *
+ * @param walk side force to starboard, N
+ */
+export function addThrust(
+  force: Float64Array,
+  flows: Float64Array,
+  flow: number,
+  d: Float64Array,
+  at: number,
+  sinDelta: number,
+  cosDelta: number,
+  walk: number,
+): void {
+  const driven = flows[flow + FLOW.DRIVEN]!;
+  const lost = driven > 0 ? driven * d[at + DRIVE.DEDUCTION]! : 0;
+  const thrust = flows[flow + FLOW.THRUST]! - lost;
+  const fx = thrust * cosDelta + walk * sinDelta;
+  const fy = walk * cosDelta - thrust * sinDelta;
+  force[0]! += fx;
+  force[1]! += fy;
+  force[2]! += d[at + DRIVE.X]! * fy - d[at + DRIVE.Y]! * fx;
 }

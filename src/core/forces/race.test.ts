@@ -1,28 +1,45 @@
-import { assembleCraft } from '../craft';
+import { assembleCraft, BLADE, DRIVE } from '../craft';
 import { sloop } from '../testing/boats';
-import { addPropWalk, addRudder, addWind, propellerFlow, raceAtBlade, signedRoot } from '.';
+import {
+  addBlade,
+  addWind,
+  FLOW,
+  FLOW_COLUMNS,
+  propellerFlow,
+  propWalk,
+  raceAtBlade,
+  signedRoot,
+} from '.';
 
 const craft = assembleCraft(sloop());
-const shaft = craft.shafts[0]!;
-const rudder = craft.rudders[0]!;
-const race = rudder.race!;
+const shaft = craft.spec.drives[0]!;
+const propeller = craft.drives.values;
+const disc = propeller[DRIVE.DISC]!;
+const span = craft.spec.rudders[0]!.span;
 const RHO = 1025;
 
+function flowRow(u: number, rps: number) {
+  const flows = new Float64Array(FLOW_COLUMNS);
+  propellerFlow(flows, 0, propeller, 0, RHO, u, 0, rps);
+  return flows;
+}
+
 function flowAt(u: number, rps: number) {
-  const flow = { thrust: 0, driven: 0, inflow: 0, slip: 0 };
-  propellerFlow(flow, shaft, RHO, u, rps);
-  return flow;
+  const flows = flowRow(u, rps);
+  return { thrust: flows[FLOW.THRUST]!, driven: flows[FLOW.DRIVEN]! };
 }
 
 function raceFor(u: number, rps: number, effect = 1) {
-  const out = { speed: 0, cover: 0 };
-  raceAtBlade(out, { ...race, effect }, flowAt(u, rps), shaft.discArea, RHO, u);
-  return out;
+  const out = new Float64Array(2);
+  const blade = craft.blades.values.slice();
+  blade[BLADE.EFFECT] = effect;
+  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, RHO, u);
+  return { speed: out[0]!, cover: out[1]! };
 }
 
 describe('the race', () => {
   it('G4 leaves at √(2T/ρA) from rest, less what has not grown yet', () => {
-    const far = Math.sqrt((2 * flowAt(0, 12).driven) / (RHO * shaft.discArea));
+    const far = Math.sqrt((2 * flowAt(0, 12).driven) / (RHO * disc));
     const here = raceFor(0, 12).speed;
     expect(here).toBeLessThan(far);
     expect(here).toBeGreaterThan(0.9 * far);
@@ -30,8 +47,8 @@ describe('the race', () => {
 
   it('covers part of the span, contracted behind the propeller', () => {
     const { cover } = raceFor(0, 12);
-    expect(cover).toBeGreaterThan((0.7 * shaft.diameter) / race.span);
-    expect(cover).toBeLessThan(shaft.diameter / race.span);
+    expect(cover).toBeGreaterThan((0.7 * shaft.diameter) / span);
+    expect(cover).toBeLessThan(shaft.diameter / span);
   });
 
   it('hardly reaches a blade that stands in the inflow, going astern', () => {
@@ -57,9 +74,11 @@ describe('the race', () => {
 describe('the rudder in it', () => {
   function side(u: number, rps: number, delta: number): number {
     const force = new Float64Array(3);
-    const at = { speed: 0, cover: 0 };
-    raceAtBlade(at, race, flowAt(u, rps), shaft.discArea, RHO, u);
-    addRudder(force, new Float64Array(2), rudder, at, RHO, Math.sin(delta), Math.cos(delta), u, 0);
+    const at = new Float64Array(2);
+    const { values } = craft.blades;
+    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, RHO, u);
+    const [sine, cosine] = [Math.sin(delta), Math.cos(delta)];
+    addBlade(force, new Float64Array(2), values, 0, at, RHO, sine, cosine, u, 0);
     return force[1]!;
   }
 
@@ -78,11 +97,7 @@ describe('the rudder in it', () => {
 });
 
 describe('prop walk', () => {
-  const walk = (u: number, rps: number) => {
-    const force = new Float64Array(3);
-    addPropWalk(force, shaft, flowAt(u, rps));
-    return force[1]!;
-  };
+  const walk = (u: number, rps: number) => propWalk(flowRow(u, rps), 0, propeller, 0);
 
   it('is strongest from rest and fades as she gathers sternway', () => {
     const rest = walk(0, -12);

@@ -1,17 +1,9 @@
-import type { RaceOnRudder } from '../craft';
-import type { PropellerFlow } from './propeller';
+import { BLADE, DRIVE } from '../craft';
+import { FLOW } from './propeller';
 
 /** Square root that keeps the sign: the speed whose signed dynamic pressure is q. */
 export function signedRoot(q: number): number {
   return q >= 0 ? Math.sqrt(q) : -Math.sqrt(-q);
-}
-
-/** The propeller race where a rudder blade stands. */
-export interface RaceAtBlade {
-  /** Effective axial speed of the blade through the race, m/s. */
-  speed: number;
-  /** Share of the span inside the race, 0…1. */
-  cover: number;
 }
 
 /**
@@ -21,31 +13,38 @@ export interface RaceAtBlade {
  *
  * contracted by continuity (V_disc R² = V(s) R_s²), covering 2R_s of the span. A rudder takes up only
  * part of the race's extra dynamic pressure (effect ≈ 0.4–0.5 of it). With the propeller going astern
- * the blade stands in the inflow, where g is small: almost no race. Written into `out`.
+ * the blade stands in the inflow, where g is small: almost no race.
+ *
+ * @param out effective speed of the blade through the race, m/s, at [0]; share of the span inside it at [1]
  */
 export function raceAtBlade(
-  out: RaceAtBlade,
-  race: RaceOnRudder,
-  flow: PropellerFlow,
-  discArea: number,
+  out: Float64Array,
+  b: Float64Array,
+  at: number,
+  flows: Float64Array,
+  flow: number,
+  d: Float64Array,
+  drive: number,
   density: number,
   bladeSpeed: number,
 ): void {
-  if (flow.driven === 0) {
-    out.speed = bladeSpeed;
-    out.cover = 0;
+  const driven = flows[flow + FLOW.DRIVEN]!;
+  if (driven === 0) {
+    out[0] = bladeSpeed;
+    out[1] = 0;
     return;
   }
-  const va = flow.inflow;
-  const far = signedRoot(va * Math.abs(va) + (2 * flow.driven) / (density * discArea));
-  const growth = flow.driven > 0 ? race.growthAft : race.growthForward;
+  const va = flows[flow + FLOW.INFLOW]!;
+  const far = signedRoot(va * Math.abs(va) + (2 * driven) / (density * d[drive + DRIVE.DISC]!));
+  const growth = driven > 0 ? b[at + BLADE.GROWTH_AFT]! : b[at + BLADE.GROWTH_FORWARD]!;
   const gained = far - va;
   const atDisc = Math.abs(va + 0.5 * gained);
   const atBlade = Math.abs(va + growth * gained);
   const contraction = atBlade > 0 ? Math.min(4, atDisc / atBlade) : 1;
-  const radius = race.propellerRadius * Math.sqrt(contraction);
-  out.cover = Math.min(1, (2 * radius) / race.span);
+  const radius = b[at + BLADE.RADIUS]! * Math.sqrt(contraction);
+  const cover = (2 * radius) / b[at + BLADE.SPAN]!;
   const full = bladeSpeed + growth * gained;
   const free = bladeSpeed * Math.abs(bladeSpeed);
-  out.speed = signedRoot(free + race.effect * (full * Math.abs(full) - free));
+  out[0] = signedRoot(free + b[at + BLADE.EFFECT]! * (full * Math.abs(full) - free));
+  out[1] = cover < 1 ? cover : 1;
 }

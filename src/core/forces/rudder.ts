@@ -1,53 +1,60 @@
-import type { Rudder } from '../craft';
+import { BLADE } from '../craft';
 import { foilForce } from './foil';
-import type { RaceAtBlade } from './race';
 
 /**
- * Rudder force. The blade at angle δ (δ > 0 turns the bow to starboard going ahead) has its leading
- * edge towards (cos δ, −sin δ) and its right-hand normal along (sin δ, cos δ); its own velocity through
- * the water is resolved on these and given to the foil law, once for the share of span in the race
- * and once for the rest. So incidence is δ + atan2(v_blade, u_blade) all the way round.
+ * Force of a steered blade: rudder, or the leg of a drive. At angle δ (δ > 0 turns the bow to starboard
+ * going ahead) its leading edge points towards (cos δ, −sin δ) and its right-hand normal along
+ * (sin δ, cos δ); its own velocity through the water is resolved on these and given to the foil law,
+ * once for the share of span in the race and once for the rest. So incidence is δ + atan2(v, u) all
+ * the way round. On the hull: X (1 − t_R), Y (1 + a_H), N = x_R Y + a_H x_H Y.
+ *
+ * @param race speed through the race and share of span inside it (see raceAtBlade)
+ * @param surge, sway velocity of the blade through the water, m/s
  */
-export function addRudder(
+export function addBlade(
   force: Float64Array,
-  blade: Float64Array,
-  rudder: Rudder,
-  race: RaceAtBlade,
+  work: Float64Array,
+  b: Float64Array,
+  at: number,
+  race: Float64Array,
   density: number,
   sinDelta: number,
   cosDelta: number,
   surge: number,
   sway: number,
 ): void {
-  const { foil } = rudder;
-  const along = surge * foil.speedShare;
-  const across = sway * foil.speedShare;
+  const share = b[at + BLADE.SPEED]!;
+  const along = surge * share;
+  const across = sway * share * b[at + BLADE.STRAIGHTENING]!;
+  const cover = race[1]!;
   let chord = 0;
   let normal = 0;
-  if (race.cover < 1) {
+  if (cover < 1) {
     foilForce(
-      blade,
-      foil,
+      work,
+      b,
+      at,
       along * cosDelta - across * sinDelta,
       along * sinDelta + across * cosDelta,
     );
-    chord += (1 - race.cover) * blade[0]!;
-    normal += (1 - race.cover) * blade[1]!;
+    chord = (1 - cover) * work[0]!;
+    normal = (1 - cover) * work[1]!;
   }
-  if (race.cover > 0) {
-    const fast = race.speed;
+  if (cover > 0) {
+    const fast = race[0]!;
     foilForce(
-      blade,
-      foil,
+      work,
+      b,
+      at,
       fast * cosDelta - across * sinDelta,
       fast * sinDelta + across * cosDelta,
     );
-    chord += race.cover * blade[0]!;
-    normal += race.cover * blade[1]!;
+    chord += cover * work[0]!;
+    normal += cover * work[1]!;
   }
-  const fx = density * (chord * cosDelta + normal * sinDelta);
-  const fy = density * (normal * cosDelta - chord * sinDelta);
+  const fx = density * (chord * cosDelta + normal * sinDelta) * b[at + BLADE.DRAG_KEPT]!;
+  const own = density * (normal * cosDelta - chord * sinDelta);
   force[0]! += fx;
-  force[1]! += fy;
-  force[2]! += foil.x * fy - foil.y * fx;
+  force[1]! += own * b[at + BLADE.SIDE_GAIN]!;
+  force[2]! += (b[at + BLADE.X]! + b[at + BLADE.HULL_LEVER]!) * own - b[at + BLADE.Y]! * fx;
 }

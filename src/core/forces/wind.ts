@@ -15,8 +15,9 @@ export function windShareAt(height: number): number {
  *
  *   X = −½ρ_a A_F C_F a V,  Y = −½ρ_a A_L C_S b V,  N = Y (x_c + k L cos γ),  cos γ = a/V
  *
- * The centre of pressure shifts towards the windward end (k 0.05–0.2; Isherwood 1972, Blendermann
- * 1994; recalled, not looked up). Quadratic, so half the wind is a quarter of the force.
+ * C_F differs for wind from ahead and from astern. The centre of pressure shifts towards the windward
+ * end (k 0.05–0.2; Isherwood 1972, Blendermann 1994; recalled, not looked up). Quadratic, so half the
+ * wind is a quarter of the force. ±20 %.
  */
 export function addWind(
   force: Float64Array,
@@ -31,7 +32,8 @@ export function addWind(
   const v = Math.sqrt(v2);
   const half = -0.5 * airDensity * v;
   const side = half * windage.lateralArea * windage.sideDrag * b;
-  force[0]! += half * windage.frontalArea * windage.frontalDrag * a;
+  const front = a > 0 ? windage.frontalDrag : windage.sternDrag;
+  force[0]! += half * windage.frontalArea * front * a;
   force[1]! += side;
   force[2]! += side * (windage.centreX + (windage.centreShift * length * a) / v);
 }

@@ -16,3 +16,13 @@ export {
   type TouchScratch,
 } from './touch';
 export { frictionForce, seriesStiffness, withLoss } from './touch-law';
+export {
+  addLines,
+  capstanHold,
+  catenary,
+  linesOf,
+  lineTension,
+  NO_LINES,
+  type Lines,
+  type LineSpec,
+} from './line';

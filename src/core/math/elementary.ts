@@ -70,6 +70,19 @@ export function cos(x: number): number {
   }
 }
 
+/** Sine at [0] and cosine at [1] of x in radians, reduced once; the same bits as sin and cos. */
+export function sineCosine(out: Float64Array, x: number): void {
+  const k = Math.round(x * TWO_OVER_PI);
+  const y = x - k * HALF_PI_HIGH - k * HALF_PI_MIDDLE - k * HALF_PI_LOW;
+  const s = sinKernel(y);
+  const c = cosKernel(y);
+  const odd = (k & 1) !== 0;
+  const a = odd ? c : s;
+  const b = odd ? s : c;
+  out[0] = (k & 2) !== 0 ? -a : a;
+  out[1] = ((k + 1) & 2) !== 0 ? -b : b;
+}
+
 const LN2 = 0.6931471805599453;
 /** 2^k by k, for k = 1, 2, 4 … 512. */
 const POWERS_OF_TWO: readonly number[] = Array.from({ length: 513 }, (_, k) => {

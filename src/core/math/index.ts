@@ -1,5 +1,7 @@
-export { atan2, cos, exp, log, power, sin } from './elementary';
+export { atan2, cos, exp, log, power, sin, sineCosine } from './elementary';
 export { wrapHalfTurn, wrapTurn } from './angles';
+export { Random } from './random';
+export { seriesAt, type Series } from './series';
 export {
   crossesItself,
   nearestOnPolygon,

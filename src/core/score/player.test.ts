@@ -128,7 +128,7 @@ describe('expectations', () => {
 describe('the player', () => {
   const engine = (gear: -1 | 0 | 1, after = 0): TimedOrder => ({
     after,
-    order: { do: 'engine', gear, throttle: 0 },
+    order: { do: 'engine', engine: null, gear, throttle: 0 },
   });
   const beat = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {}): Beat => ({
     id: 'b',
@@ -218,9 +218,9 @@ describe('the player', () => {
   it('a gear already ordered is left alone', () => {
     const r = rig(sloop());
     const state = r.state.engines[0]!;
-    orderEngine(state, r.world.craft.shafts[0]!, 1, 0.2);
+    orderEngine(state, r.world.craft.spec.drives[0]!, 1, 0.2);
     const pending = state.engagesIn;
-    orderEngine(state, r.world.craft.shafts[0]!, 1, 0.9);
+    orderEngine(state, r.world.craft.spec.drives[0]!, 1, 0.9);
     expect(state.engagesIn).toBe(pending);
     expect(r.state.motion[X]).toBe(0);
   });

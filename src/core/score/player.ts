@@ -1,7 +1,8 @@
-import { orderEngine, orderRudder, type SimState, type World } from '../sim';
+import type { SimState, World } from '../sim';
 import type { TakeEvent } from './events';
 import { lookAt } from './expect';
 import { armGate, type Gate } from './gates';
+import { obey } from './obey';
 import type { Expectation, Score, TimedOrder } from './types';
 
 /** Why a run is over. */
@@ -187,11 +188,6 @@ export class Player {
 
   private give(beat: number, { order }: TimedOrder): void {
     this.events.push({ time: this.state.time, is: 'order', beat, order });
-    if (order.do === 'wheel') orderRudder(this.state, this.world.craft, order.angle);
-    if (order.do === 'engine') {
-      this.state.engines.forEach((engine, i) =>
-        orderEngine(engine, this.world.craft.shafts[i]!, order.gear, order.throttle),
-      );
-    }
+    obey(order, this.state, this.world);
   }
 }

@@ -11,7 +11,7 @@ const wheel = (angle: number, after = 0): TimedOrder => ({
 });
 const engine = (gear: -1 | 0 | 1, throttle = 0, after = 0): TimedOrder => ({
   after,
-  order: { do: 'engine', gear, throttle },
+  order: { do: 'engine', engine: null, gear, throttle },
 });
 const beat = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {}): Beat => ({
   id: 'b',
@@ -262,6 +262,7 @@ describe('any score at all', () => {
         after: fc.double({ min: 0, max: 8, noNaN: true }),
         order: fc.record({
           do: fc.constant('engine' as const),
+          engine: fc.constant(null),
           gear: fc.constantFrom(-1 as const, 0 as const, 1 as const),
           throttle: fc.double({ min: 0, max: 1, noNaN: true }),
         }),

@@ -4,7 +4,9 @@ import {
   clearanceMemory,
   leastClearance,
   noClearance,
+  NO_LINES,
   type ClearanceMemory,
+  type Lines,
   type Obstacle,
 } from '../holding';
 import { cos, sin } from '../math';
@@ -19,6 +21,7 @@ import {
   pointOnWater,
   PSI,
   SAMPLE_S,
+  senseSurroundings,
   step,
   STEP_S,
   timeToActuatorEvent,
@@ -42,6 +45,8 @@ export interface RunInput {
   readonly boat: BoatSpec;
   readonly obstacles: readonly Obstacle[];
   readonly weather: Weather;
+  /** Lines made fast from start to end; none if not given. */
+  readonly lines?: Lines;
   readonly start: StartPose;
   readonly score: Score;
   readonly goal: Goal;
@@ -79,13 +84,18 @@ class Run {
   constructor(private readonly input: RunInput) {
     const craft = assembleCraft(input.boat);
     const { obstacles } = input;
-    this.world = { craft, obstacles, environment: environmentFor(craft, input.weather) };
+    this.world = {
+      craft,
+      obstacles,
+      environment: environmentFor(craft, input.weather, input.limit),
+      lines: input.lines ?? NO_LINES,
+    };
     this.state = initialState(craft, input.start);
     this.before = initialState(craft, input.start);
     this.scratch = makeScratch(this.world);
     this.log = new TouchLog(craft.touch.count);
     this.memory = clearanceMemory(obstacles.length);
-    this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2);
+    this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
     this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
     this.player = new Player(input.score, this.state, this.world);
   }
@@ -105,8 +115,9 @@ class Run {
   /** Whatever she lies against at the start is not a touch. */
   private settle(): void {
     const { scratch, state, world } = this;
+    senseSurroundings(state.motion, world, scratch, 0, 0);
     lookAround(state.motion, world, scratch, 0);
-    derivative(scratch.k1, state.motion, world, scratch, 0);
+    derivative(scratch.k1, state.motion, world, scratch, 0, 0);
     this.log.settle(state, scratch);
   }
 
@@ -124,6 +135,8 @@ class Run {
     this.log.save();
     const levelBefore = player.level();
     step(state, world, this.scratch, dt, this.log);
+    // A state that is not finite would never get anywhere: a fault of the core, not of the input.
+    if (!(state.time > this.before.time)) throw new Error('the run does not advance');
     const level = player.level();
     if (level >= 0) this.findCue(dt, levelBefore, level);
     if (this.state.time >= (this.gridStep + 1) * STEP_S - INSTANT_S) this.reachGrid();
@@ -217,7 +230,7 @@ class Run {
   private sample(): void {
     this.measure(this.berth);
     const { now, state, world } = this;
-    this.trace.write(state, world, now.distance);
+    this.trace.write(state, now.distance);
     this.player.noteClearance(now.distance);
     if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
     const { length, beam } = world.craft.spec.hull;

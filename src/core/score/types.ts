@@ -75,7 +75,22 @@ export interface TimedOrder {
 
 export type Order =
   | { readonly do: 'wheel'; readonly angle: number }
-  | { readonly do: 'engine'; readonly gear: Gear; readonly throttle: number }
+  /** One engine by its index, or all of them (null). */
+  | {
+      readonly do: 'engine';
+      readonly engine: number | null;
+      readonly gear: Gear;
+      readonly throttle: number;
+    }
+  /** Power −1 … 1, positive pushing to starboard. */
+  | { readonly do: 'thruster'; readonly thruster: number; readonly power: number }
+  /** Each −1 … 1 of what the boat can do: ahead, to starboard, bow to starboard. */
+  | {
+      readonly do: 'joystick';
+      readonly surge: number;
+      readonly sway: number;
+      readonly yaw: number;
+    }
   | { readonly do: 'call'; readonly text: string };
 
 export type ExpectAt = { readonly after: number } | 'next';

@@ -1,73 +1,39 @@
-import type { Craft, MassProperties } from '../craft';
 import {
+  BLADE,
+  BLADE_COLUMNS,
+  DRIVE,
+  DRIVE_COLUMNS,
+  FOIL,
+  FOIL_COLUMNS,
+  HULL,
+  type Craft,
+  type MassProperties,
+} from '../craft';
+import {
+  addBankEffect,
+  addBlade,
   addCrossFlow,
   addFoil,
-  addPropWalk,
-  addRudder,
+  addHullLift,
+  addShipDerivatives,
   addThrust,
+  addThruster,
   addWind,
+  FLOW_COLUMNS,
   propellerFlow,
+  propWalk,
   raceAtBlade,
   resistance,
-  type PropellerFlow,
-  type RaceAtBlade,
+  type ShallowFactors,
 } from '../forces';
-import {
-  addTouch,
-  listPairs,
-  pairsHold,
-  touchScratch,
-  type BoatMotion,
-  type Obstacle,
-  type TouchScratch,
-} from '../holding';
-import { cos, sin } from '../math';
-import { actuatorStages, type ActuatorStages } from './actuators';
+import { addLines, addTouch, listPairs, pairsHold, type BoatMotion } from '../holding';
+import { cos, sin, sineCosine } from '../math';
+import { streamAt } from '../water';
 import type { Environment } from './environment';
-import { MOTION_SIZE, PSI, R, U, V, X, Y } from './state';
+import { PSI, R, U, V, X, Y } from './state';
+import type { Scratch, World } from './world';
 
-/** A run's fixed surroundings. */
-export interface World {
-  readonly craft: Craft;
-  readonly environment: Environment;
-  readonly obstacles: readonly Obstacle[];
-}
-
-/** Working memory of the step. Made once per run, passed in, never shared between runs. */
-export interface Scratch {
-  readonly force: Float64Array;
-  readonly blade: Float64Array;
-  readonly flows: readonly PropellerFlow[];
-  readonly race: RaceAtBlade;
-  readonly ground: BoatMotion;
-  readonly touch: TouchScratch;
-  readonly stages: ActuatorStages;
-  readonly k1: Float64Array;
-  readonly k2: Float64Array;
-  readonly k3: Float64Array;
-  readonly k4: Float64Array;
-  readonly at: Float64Array;
-}
-
-export function makeScratch(world: World): Scratch {
-  const vector = () => new Float64Array(MOTION_SIZE);
-  return {
-    force: new Float64Array(3),
-    blade: new Float64Array(2),
-    flows: world.craft.shafts.map(() => ({ thrust: 0, driven: 0, inflow: 0, slip: 0 })),
-    race: { speed: 0, cover: 0 },
-    ground: { x: 0, y: 0, sin: 0, cos: 0, surge: 0, sway: 0, yaw: 0 },
-    touch: touchScratch(),
-    stages: actuatorStages(world.craft.shafts.length),
-    k1: vector(),
-    k2: vector(),
-    k3: vector(),
-    k4: vector(),
-    at: vector(),
-  };
-}
-
-/** Hull and fixed fins in the water. */
+/** Bare hull in the water: resistance, cross flow, lift at small drift. */
 function addHull(
   force: Float64Array,
   s: Scratch,
@@ -77,14 +43,43 @@ function addHull(
   v: number,
   r: number,
 ): void {
-  force[0]! += resistance(craft.spec.hull, density, u);
-  addCrossFlow(force, craft.strips, density, v, r);
-  for (let i = 0; i < craft.foils.length; i++) {
-    addFoil(force, s.blade, craft.foils[i]!, density, u, v, r);
+  const { hull, friction, strips } = craft;
+  const offset = hull[HULL.OFFSET]!;
+  const middle = strips.x.length >> 1;
+  const du = u - s.streamU[middle]!;
+  const dv = v - s.streamV[middle]!;
+  const { shallow } = s;
+  if (offset === 0) {
+    force[0]! += shallow.resistance * resistance(hull, friction, density, du, dv);
+  } else {
+    // Two hulls share the wetted area and the weight, and drag her round as she turns.
+    const port = 0.5 * resistance(hull, friction, density, du + r * offset, dv);
+    const starboard = 0.5 * resistance(hull, friction, density, du - r * offset, dv);
+    force[0]! += shallow.resistance * (port + starboard);
+    force[2]! += shallow.resistance * offset * (port - starboard);
+  }
+  addCrossFlow(force, strips, density * shallow.crossFlow, v, r, s.streamV);
+  addHullLift(force, hull, density * shallow.lift, du, dv, r);
+}
+
+function addFins(
+  force: Float64Array,
+  s: Scratch,
+  craft: Craft,
+  density: number,
+  u: number,
+  v: number,
+  r: number,
+): void {
+  const { count, values } = craft.fins;
+  for (let i = 0; i < count; i++) {
+    const at = i * FOIL_COLUMNS;
+    const strip = values[at + FOIL.STRIP]!;
+    addFoil(force, s.pair, values, at, density, u, v, r, s.streamU[strip]!, s.streamV[strip]!);
   }
 }
 
-/** Propellers with their walk, then rudders in or out of their races. */
+/** Propellers with their walk, each along its own axis. */
 function addDrives(
   force: Float64Array,
   s: Scratch,
@@ -95,67 +90,151 @@ function addDrives(
   v: number,
   r: number,
 ): void {
-  for (let i = 0; i < craft.shafts.length; i++) {
-    const shaft = craft.shafts[i]!;
-    const flow = s.flows[i]!;
-    propellerFlow(flow, shaft, density, u - r * shaft.y, s.stages.rps[3 * i + stage]!);
-    addThrust(force, shaft, flow);
-    addPropWalk(force, shaft, flow);
-  }
-  for (let i = 0; i < craft.rudders.length; i++) {
-    const rudder = craft.rudders[i]!;
-    const surge = u - r * rudder.foil.y;
-    const sway = v + r * rudder.foil.x;
-    s.race.cover = 0;
-    if (rudder.race) {
-      const flow = s.flows[rudder.race.shaft]!;
-      raceAtBlade(
-        s.race,
-        rudder.race,
-        flow,
-        craft.shafts[rudder.race.shaft]!.discArea,
-        density,
-        surge * rudder.foil.speedShare,
-      );
-    }
-    addRudder(
-      force,
-      s.blade,
-      rudder,
-      s.race,
-      density,
-      s.stages.sin[stage]!,
-      s.stages.cos[stage]!,
-      surge,
-      sway,
-    );
+  const { flows, stages } = s;
+  const { count, values } = craft.drives;
+  for (let i = 0; i < count; i++) {
+    const at = i * DRIVE_COLUMNS;
+    const c = 3 * values[at + DRIVE.CHANNEL]! + stage;
+    const sinDelta = stages.sin[c]!;
+    const cosDelta = stages.cos[c]!;
+    const strip = values[at + DRIVE.STRIP]!;
+    const surge = u - r * values[at + DRIVE.Y]! - s.streamU[strip]!;
+    const sway = v + r * values[at + DRIVE.X]! - s.streamV[strip]!;
+    const along = surge * cosDelta - sway * sinDelta;
+    const across = surge * sinDelta + sway * cosDelta;
+    const flow = i * FLOW_COLUMNS;
+    propellerFlow(flows, flow, values, at, density, along, across, stages.rps[3 * i + stage]!);
+    const walk = propWalk(flows, flow, values, at);
+    addThrust(force, flows, flow, values, at, sinDelta, cosDelta, walk);
   }
 }
 
-/**
- * M ν̇ + C(ν)ν = force, solved for ν̇ into rates[U…R]. With m1, m2, m23, I and the Coriolis matrix's own
- * c1, c2, c23 (see craft/mass.ts):
- *   m1 u̇ = X + r(c2 v + c23 r),  m2 v̇ + m23 ṙ = Y − r c1 u,
- *   I ṙ + m23 v̇ = N − u(c2 v + c23 r) + v c1 u
- */
-export function accelerate(
-  rates: Float64Array,
-  mass: MassProperties,
+/** Rudders and legs, in or out of a race. */
+function addBlades(
   force: Float64Array,
+  s: Scratch,
+  craft: Craft,
+  density: number,
+  stage: number,
   u: number,
   v: number,
   r: number,
 ): void {
-  const swayMomentum = mass.c22 * v + mass.c23 * r;
-  const x = force[0]! + r * swayMomentum;
-  const y = force[1]! - r * mass.c11 * u;
-  const n = force[2]! - u * swayMomentum + v * mass.c11 * u;
-  rates[U] = x / mass.m11;
-  rates[V] = (mass.m33 * y - mass.m23 * n) / mass.determinant;
-  rates[R] = (mass.m22 * n - mass.m23 * y) / mass.determinant;
+  const { race, stages, flows } = s;
+  const { count, values } = craft.blades;
+  for (let i = 0; i < count; i++) {
+    const at = i * BLADE_COLUMNS;
+    const strip = values[at + BLADE.STRIP]!;
+    const surge = u - r * values[at + BLADE.Y]! - s.streamU[strip]!;
+    const sway = v + r * values[at + BLADE.X]! - s.streamV[strip]!;
+    const drive = values[at + BLADE.RACE_OF]!;
+    if (drive < 0) race[1] = 0;
+    else {
+      raceAtBlade(
+        race,
+        values,
+        at,
+        flows,
+        drive * FLOW_COLUMNS,
+        craft.drives.values,
+        drive * DRIVE_COLUMNS,
+        density,
+        surge * values[at + BLADE.SPEED]!,
+      );
+    }
+    const c = 3 * values[at + BLADE.CHANNEL]! + stage;
+    addBlade(force, s.pair, values, at, race, density, stages.sin[c]!, stages.cos[c]!, surge, sway);
+  }
 }
 
-/** Place and velocity over the ground, body axes, for what touches. */
+function addThrusters(
+  force: Float64Array,
+  s: Scratch,
+  craft: Craft,
+  stage: number,
+  u: number,
+): void {
+  const { thrusters } = craft.spec;
+  for (let i = 0; i < thrusters.length; i++) {
+    const power = s.stages.power[3 * i + stage]!;
+    if (power !== 0) addThruster(force, thrusters[i]!, power, u);
+  }
+}
+
+/** A ship by her published derivatives: hull, propeller and rudder in one. */
+function addShip(
+  force: Float64Array,
+  s: Scratch,
+  craft: Craft,
+  density: number,
+  stage: number,
+  u: number,
+  v: number,
+  r: number,
+): void {
+  const { sin: sines, cos: cosines, rps } = s.stages;
+  const delta = cosines[stage]! > 0 ? arcsine(sines[stage]!) : 0;
+  addShipDerivatives(
+    force,
+    craft.spec.hull.derivatives!,
+    density,
+    craft.mass.a22 - craft.mass.a11,
+    u,
+    v,
+    r,
+    rps.length > 0 ? rps[stage]! : 0,
+    delta,
+  );
+}
+
+/** Arcsine for helm angles, |x| ≤ 0.9, by Newton on the core's own sine; to the last bits in five rounds. */
+function arcsine(x: number): number {
+  let a = x;
+  for (let i = 0; i < 5; i++) a -= (sin(a) - x) / cos(a);
+  return a;
+}
+
+/**
+ * M ν̇ + C(ν)ν = force, solved for ν̇ into rates[U…R]. Rigid mass moves over the reference stream with
+ * (u, v, r); added mass with (ur, vr, r), the velocity through the water where she is:
+ *   m1 u̇ = X + r Q,  m2 v̇ + m23 ṙ = Y − r P,  I ṙ + m23 v̇ = N − ur Q_A + vr P_A − u m x_G r
+ *   Q = m(v + x_G r) + a22 vr + a23 r,  P = m u + a11 ur,  Q_A = a22 vr + a23 r,  P_A = a11 ur
+ */
+export function accelerate(
+  rates: Float64Array,
+  mass: MassProperties,
+  shallow: ShallowFactors,
+  force: Float64Array,
+  u: number,
+  v: number,
+  r: number,
+  ur: number,
+  vr: number,
+): void {
+  const a11 = mass.a11 * shallow.surgeMass;
+  const a22 = mass.a22 * shallow.swayMass;
+  const surgeAdded = a11 * ur;
+  const swayAdded = a22 * vr + mass.a23 * r;
+  const x = force[0]! + r * (mass.rigid * v + mass.rigidMoment * r + swayAdded);
+  const y = force[1]! - r * (mass.rigid * u + surgeAdded);
+  const n = force[2]! - ur * swayAdded + vr * surgeAdded - u * mass.rigidMoment * r;
+  if (shallow.swayMass === 1) {
+    rates[U] = x / mass.m11;
+    rates[V] = (mass.m33 * y - mass.m23 * n) / mass.determinant;
+    rates[R] = (mass.m22 * n - mass.m23 * y) / mass.determinant;
+    return;
+  }
+  const m11 = mass.rigid + (mass.m11 - mass.rigid) * shallow.surgeMass;
+  const m22 = mass.rigid + (mass.m22 - mass.rigid) * shallow.swayMass;
+  // Added yaw inertia is not kept apart: most of it is a share of the whole, and the share grows.
+  const m33 = mass.m33 * (1 + 0.375 * (shallow.yawMass - 1));
+  const determinant = m22 * m33 - mass.m23 * mass.m23;
+  rates[U] = x / m11;
+  rates[V] = (m33 * y - mass.m23 * n) / determinant;
+  rates[R] = (m22 * n - mass.m23 * y) / determinant;
+}
+
+/** Place and velocity over the ground, body axes, for what touches and what holds. */
 function setGround(
   ground: BoatMotion,
   motion: Float64Array,
@@ -191,9 +270,68 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch, secon
   pairsHold(s.touch, touch, x, y, heading, travel);
 }
 
+/** Stream at every strip over the reference stream, in body axes. */
+function setStream(
+  motion: Float64Array,
+  world: World,
+  s: Scratch,
+  time: number,
+  sinPsi: number,
+  cosPsi: number,
+): void {
+  const { field, streamEast, streamNorth } = world.environment;
+  if (!field) return;
+  const { x } = world.craft.strips;
+  for (let i = 0; i < x.length; i++) {
+    const xi = x[i]!;
+    streamAt(s.pair, field, motion[X]! + xi * sinPsi, motion[Y]! + xi * cosPsi, time);
+    const east = s.pair[0]! - streamEast;
+    const north = s.pair[1]! - streamNorth;
+    s.streamU[i] = east * sinPsi + north * cosPsi;
+    s.streamV[i] = east * cosPsi - north * sinPsi;
+  }
+}
+
+function mean(values: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < values.length; i++) sum += values[i]!;
+  return sum / values.length;
+}
+
+/** Wind, with what shelter does to its sway and yaw. */
+function addAir(
+  force: Float64Array,
+  s: Scratch,
+  world: World,
+  stage: number,
+  u: number,
+  v: number,
+  sinPsi: number,
+  cosPsi: number,
+): void {
+  const { air } = s;
+  const east = air.slip[2 * stage]!;
+  const north = air.slip[2 * stage + 1]!;
+  const { windage, hull } = world.craft.spec;
+  const a = u + east * sinPsi + north * cosPsi;
+  const b = v + east * cosPsi - north * sinPsi;
+  if (air.meanSquare === 1 && air.difference === 0) {
+    addWind(force, windage, hull.length, world.environment.airDensity, a, b);
+    return;
+  }
+  const surge = force[0]!;
+  const sway = force[1]!;
+  const yaw = force[2]!;
+  addWind(force, windage, hull.length, world.environment.airDensity, a, b);
+  const side = force[1]! - sway;
+  force[0] = surge + (force[0]! - surge) * air.meanSquare;
+  force[1] = sway + side * air.meanSquare;
+  force[2] = yaw + (force[2]! - yaw) * air.meanSquare + side * air.difference * (hull.length / 3);
+}
+
 /**
  * Rates of change of the motion vector at one stage of the step (0 start, 1 middle, 2 end).
- * Velocity is through the water; a steady uniform stream only carries the place along.
+ * Velocity is through the reference stream; a steady uniform stream only carries the place along.
  */
 export function derivative(
   rates: Float64Array,
@@ -201,37 +339,52 @@ export function derivative(
   world: World,
   s: Scratch,
   stage: number,
+  time: number,
 ): void {
   const { craft, environment } = world;
   const { force, ground } = s;
   const u = motion[U]!;
   const v = motion[V]!;
   const r = motion[R]!;
-  const sinPsi = sin(motion[PSI]!);
-  const cosPsi = cos(motion[PSI]!);
+  sineCosine(s.pair, motion[PSI]!);
+  const sinPsi = s.pair[0]!;
+  const cosPsi = s.pair[1]!;
   const density = environment.waterDensity;
   force[0] = 0;
   force[1] = 0;
   force[2] = 0;
+  let ur = u;
+  let vr = v;
+  if (environment.field) {
+    setStream(motion, world, s, time, sinPsi, cosPsi);
+    ur -= mean(s.streamU);
+    vr -= mean(s.streamV);
+  }
 
-  addHull(force, s, craft, density, u, v, r);
-  addDrives(force, s, craft, density, stage, u, v, r);
-  addWind(
-    force,
-    craft.spec.windage,
-    craft.spec.hull.length,
-    environment.airDensity,
-    u + environment.slipEast * sinPsi + environment.slipNorth * cosPsi,
-    v + environment.slipEast * cosPsi - environment.slipNorth * sinPsi,
-  );
-  if (s.touch.active) {
+  if (craft.spec.hull.derivatives === null) {
+    addHull(force, s, craft, density, u, v, r);
+    addFins(force, s, craft, density, u, v, r);
+    addDrives(force, s, craft, density, stage, u, v, r);
+    addBlades(force, s, craft, density, stage, u, v, r);
+  } else {
+    addShip(force, s, craft, density, stage, ur, vr, r);
+  }
+  if (craft.spec.thrusters.length > 0) addThrusters(force, s, craft, stage, ur);
+  addAir(force, s, world, stage, u, v, sinPsi, cosPsi);
+  if (environment.confined) {
+    const { length, beam, draught } = craft.spec.hull;
+    addBankEffect(force, length, beam, draught, density, ur, s.gaps.port, s.gaps.starboard);
+  }
+  if (s.touch.active || world.lines.count > 0) {
     setGround(ground, motion, environment, sinPsi, cosPsi);
-    addTouch(force, s.touch, craft, world.obstacles, ground);
+    if (s.touch.active) addTouch(force, s.touch, craft, world.obstacles, ground);
+    else s.touch.count = 0;
+    addLines(force, s.tension, world.lines, ground);
   } else {
     s.touch.count = 0;
   }
 
-  accelerate(rates, craft.mass, force, u, v, r);
+  accelerate(rates, craft.mass, s.shallow, force, u, v, r, ur, vr);
   rates[X] = u * sinPsi + v * cosPsi + environment.streamEast;
   rates[Y] = u * cosPsi - v * sinPsi + environment.streamNorth;
   rates[PSI] = r;

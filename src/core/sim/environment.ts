@@ -1,9 +1,12 @@
+import { gustSeries, type Gusts, type GustSeries, type Windbreak } from '../air';
 import type { Craft } from '../craft';
 import { windShareAt } from '../forces';
-import { cos, sin } from '../math';
+import type { Obstacle } from '../holding';
+import { cos, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';
+import { streamField, type StreamField, type StreamPattern } from '../water';
 
-/** Wind and stream over the whole place, SI, radians from north. */
+/** Wind, stream and water over the whole place, SI, radians from north. All but the first five are optional. */
 export interface Weather {
   /** Direction the wind comes from, and its speed at 10 m over the ground. */
   readonly windFrom: number;
@@ -12,35 +15,150 @@ export interface Weather {
   readonly streamSet: number;
   readonly streamSpeed: number;
   readonly waterDensity: number;
+  /** Change of wind with time: its speed as a share, and how far it has veered, rad. */
+  readonly windStrength?: Series;
+  readonly windVeer?: Series;
+  readonly gusts?: Gusts;
+  readonly windbreaks?: readonly Windbreak[];
+  readonly stream?: StreamPattern;
+  /** Depth of the water at level nought, m, and the level over time, m. Deep if not given. */
+  readonly depth?: number;
+  readonly level?: Series;
+  /** Are banks and canal walls felt? */
+  readonly confined?: boolean;
 }
 
-/** Weather as the step needs it for one boat: east and north parts, m/s. */
+/** Weather as the step needs it for one boat. */
 export interface Environment {
   readonly waterDensity: number;
   readonly airDensity: number;
+  /** Reference stream, m/s east and north: steady and the same everywhere. */
   readonly streamEast: number;
   readonly streamNorth: number;
-  /** Velocity of the water over ground less that of the air at the boat's windage, m/s. */
-  readonly slipEast: number;
-  readonly slipNorth: number;
+  readonly windFrom: number;
+  readonly windSpeed: number;
+  /** Wind at the boat's windage over wind at 10 m. */
+  readonly windShare: number;
+  readonly windHeight: number;
+  readonly windStrength: Series | null;
+  readonly windVeer: Series | null;
+  readonly gusts: GustSeries | null;
+  readonly steadyWind: boolean;
+  readonly windbreaks: readonly Windbreak[];
+  readonly field: StreamField | null;
+  readonly depth: number;
+  readonly level: Series | null;
+  readonly confined: boolean;
 }
+
+const LONGEST_RUN_S = 900;
 
 /**
  * Weather for a boat. The wind profile is taken over the moving water surface, so that adding one
  * velocity to stream and wind alike changes nothing but the ground (Galilean invariance).
+ *
+ * @param duration how long gusts are wanted for, s
  */
-export function environmentFor(craft: Craft, weather: Weather): Environment {
+export function environmentFor(
+  craft: Craft,
+  weather: Weather,
+  duration = LONGEST_RUN_S,
+): Environment {
   const streamEast = weather.streamSpeed * sin(weather.streamSet);
   const streamNorth = weather.streamSpeed * cos(weather.streamSet);
-  const windEast = -weather.windSpeed * sin(weather.windFrom);
-  const windNorth = -weather.windSpeed * cos(weather.windFrom);
-  const share = windShareAt(craft.spec.windage.centreHeight);
+  const gusty = weather.gusts !== undefined && weather.gusts.intensity > 0;
+  const gusts = gusty && weather.gusts ? gustSeries(weather.gusts, duration) : null;
+  const height = craft.spec.windage.centreHeight;
+  const windStrength = weather.windStrength ?? null;
+  const windVeer = weather.windVeer ?? null;
   return {
     waterDensity: weather.waterDensity,
     airDensity: AIR_KGPM3,
     streamEast,
     streamNorth,
-    slipEast: share * (streamEast - windEast),
-    slipNorth: share * (streamNorth - windNorth),
+    windFrom: weather.windFrom,
+    windSpeed: weather.windSpeed,
+    windShare: windShareAt(height),
+    windHeight: height,
+    windStrength,
+    windVeer,
+    gusts,
+    steadyWind: !gusts && !windStrength && !windVeer,
+    windbreaks: weather.windbreaks ?? [],
+    field: weather.stream ? streamField(streamEast, streamNorth, weather.stream) : null,
+    depth: weather.depth ?? Infinity,
+    level: weather.level ?? null,
+    confined: weather.confined ?? false,
   };
+}
+
+/** Wind at 10 m at a moment: where it comes from (rad, not wrapped) at [0], speed at [1] of `out`. */
+export function windAt(out: Float64Array, environment: Environment, time: number): void {
+  const { gusts, windStrength, windVeer } = environment;
+  let from = environment.windFrom;
+  let speed = environment.windSpeed;
+  if (windStrength) speed *= seriesAt(windStrength, time);
+  if (windVeer) from += seriesAt(windVeer, time);
+  if (gusts) {
+    speed *= seriesAt(gusts.strength, time);
+    from += seriesAt(gusts.swing, time);
+  }
+  out[0] = from;
+  out[1] = speed;
+}
+
+/** Depth of water at a moment, m. */
+export function depthAt(environment: Environment, time: number): number {
+  return environment.depth + (environment.level ? seriesAt(environment.level, time) : 0);
+}
+
+/** Gaps between hull and the nearest obstacle to port and starboard, square to the keel, m. */
+export interface SideGaps {
+  port: number;
+  starboard: number;
+}
+
+/** Where a ray from (x, y) along (dx, dy) first meets an outline, m; Infinity if it does not. */
+function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: number): number {
+  let least = Infinity;
+  let ax = outline[outline.length - 2]!;
+  let ay = outline[outline.length - 1]!;
+  for (let i = 0; i < outline.length; i += 2) {
+    const bx = outline[i]!;
+    const by = outline[i + 1]!;
+    const ex = bx - ax;
+    const ey = by - ay;
+    const cross = dx * ey - dy * ex;
+    if (cross !== 0) {
+      const t = ((ax - x) * ey - (ay - y) * ex) / cross;
+      const s = ((ax - x) * dy - (ay - y) * dx) / cross;
+      if (t >= 0 && s >= 0 && s <= 1 && t < least) least = t;
+    }
+    ax = bx;
+    ay = by;
+  }
+  return least;
+}
+
+/** Looks abeam on both sides for walls and banks. Written into `out`. */
+export function sideGaps(
+  out: SideGaps,
+  obstacles: readonly Obstacle[],
+  x: number,
+  y: number,
+  sinPsi: number,
+  cosPsi: number,
+  halfBeam: number,
+): void {
+  out.port = Infinity;
+  out.starboard = Infinity;
+  for (let i = 0; i < obstacles.length; i++) {
+    const { outline } = obstacles[i]!;
+    if (!outline) continue;
+    // Starboard lies along (cos ψ, −sin ψ).
+    out.starboard = Math.min(out.starboard, rayTo(outline, x, y, cosPsi, -sinPsi));
+    out.port = Math.min(out.port, rayTo(outline, x, y, -cosPsi, sinPsi));
+  }
+  out.port -= halfBeam;
+  out.starboard -= halfBeam;
 }

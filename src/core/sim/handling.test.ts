@@ -8,7 +8,7 @@ const DEG = Math.PI / 180;
 const STERN_X = -5;
 
 function drive(r: Rig, gear: Gear, throttle: number, rudder = 0): void {
-  orderEngine(r.state.engines[0]!, r.world.craft.shafts[0]!, gear, throttle);
+  orderEngine(r.state.engines[0]!, r.world.craft.spec.drives[0]!, gear, throttle);
   orderRudder(r.state, r.world.craft, rudder * DEG);
 }
 
@@ -113,9 +113,9 @@ describe('gearbox and wheel', () => {
     const r = rig(sloop());
     drive(r, 0, 0, 80);
     run(r, 1);
-    expect(r.state.rudder / DEG).toBeCloseTo(22, 6);
+    expect(r.state.angles[0]! / DEG).toBeCloseTo(22, 6);
     run(r, 1);
-    expect(r.state.rudder / DEG).toBeCloseTo(35, 6);
+    expect(r.state.angles[0]! / DEG).toBeCloseTo(35, 6);
   });
 });
 

@@ -3,18 +3,13 @@ export {
   advanceActuators,
   orderEngine,
   orderRudder,
+  orderThruster,
   timeToActuatorEvent,
   type ActuatorStages,
 } from './actuators';
-export {
-  accelerate,
-  derivative,
-  lookAround,
-  makeScratch,
-  type Scratch,
-  type World,
-} from './derivative';
-export { environmentFor, type Environment, type Weather } from './environment';
+export { accelerate, derivative, lookAround } from './derivative';
+export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
+export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
 export { groundSpeed, pointOnWater, waterSpeed } from './readings';
 export {
   copyState,
@@ -27,8 +22,21 @@ export {
   Y,
   type EngineState,
   type Gear,
+  type JoystickState,
   type SimState,
   type StartPose,
+  type ThrusterState,
 } from './state';
 export { dragSubsteps, step, STEP_S, touchSubsteps, type TouchWatch } from './step';
-export { SAMPLE_S, TRACE_COLUMNS, TraceWriter, type Trace, type TraceColumn } from './trace';
+export { senseSurroundings } from './surroundings';
+export {
+  engineColumn,
+  MORE_COLUMNS,
+  SAMPLE_S,
+  TRACE_COLUMNS,
+  TraceWriter,
+  type MoreColumn,
+  type Trace,
+  type TraceColumn,
+} from './trace';
+export { makeScratch, type Scratch, type World } from './world';

@@ -21,7 +21,7 @@ function play(r: Rig, orders: readonly OrderStep[], mirror = 1, h = 0.05): numbe
   const seen: number[][] = [];
   for (const [seconds, rudder, gear, throttle] of orders) {
     orderRudder(r.state, r.world.craft, (mirror * rudder * Math.PI) / 180);
-    orderEngine(r.state.engines[0]!, r.world.craft.shafts[0]!, gear, throttle);
+    orderEngine(r.state.engines[0]!, r.world.craft.spec.drives[0]!, gear, throttle);
     run(r, seconds, () => seen.push([...r.state.motion]), h);
   }
   return seen;

@@ -1,4 +1,5 @@
 import { massFromMatrix } from '../craft';
+import { deepWater } from '../forces';
 import { accelerate, PSI, R, U, V, X, Y } from '.';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
@@ -9,7 +10,7 @@ describe('B6 first instant', () => {
   it('accelerates by the mass matrix', () => {
     const rates = new Float64Array(6);
     const mass = massFromMatrix(5250, 9000, 0, 40500);
-    accelerate(rates, mass, Float64Array.from([1000, 500, -4 * 500]), 0, 0, 0);
+    accelerate(rates, mass, deepWater(), Float64Array.from([1000, 500, -4 * 500]), 0, 0, 0, 0, 0);
     expect(rates[U]).toBeCloseTo(0.19047619, 6);
     expect(rates[V]).toBeCloseTo(0.055555556, 6);
     expect(rates[R]).toBeCloseTo(-0.049382716, 6);
@@ -20,7 +21,10 @@ describe('B6 first instant', () => {
     accelerate(
       rates,
       massFromMatrix(5250, 9000, 0, 40500),
+      deepWater(),
       Float64Array.from([0, 1, 3.78]),
+      0,
+      0,
       0,
       0,
       0,
@@ -118,6 +122,7 @@ describe('D wind and stream', () => {
         frontalArea: 0,
         lateralArea: 18,
         frontalDrag: 1,
+        sternDrag: 1,
         sideDrag: 0.9,
         centreX: 0,
         centreHeight: 10,

@@ -1,5 +1,5 @@
 import { cos, sin } from '../math';
-import type { World } from './derivative';
+import type { World } from './world';
 import { PSI, U, V, X, Y, type SimState } from './state';
 
 /** Speed through the water at midships, m/s. */

@@ -1,6 +1,6 @@
 import type { Craft } from '../craft';
 
-/** Places in the motion vector. Speeds are through the water, body axes. */
+/** Places in the motion vector. Speeds are through the water (the reference stream), body axes. */
 export const X = 0;
 export const Y = 1;
 export const PSI = 2;
@@ -24,6 +24,32 @@ export interface EngineState {
   /** Seconds until the ordered gear takes hold; Infinity when nothing is pending. */
   engagesIn: number;
   rps: number;
+  /** Gear that will not take hold (0: none), for rehearsing a fault. */
+  refuses: Gear;
+  /** Impulse a joystick still owes through this engine, N·s. */
+  owed: number;
+}
+
+export interface ThrusterState {
+  /** −1 … 1, positive pushing to starboard. */
+  ordered: number;
+  power: number;
+  /** The way it last ran, and seconds since. */
+  lastWay: number;
+  sinceRun: number;
+  /** 0 cold … 1 cut out; it comes back when cooled. */
+  heat: number;
+  cut: boolean;
+}
+
+/** What a joystick asks for, each −1 … 1 of what the boat can do. */
+export interface JoystickState {
+  active: boolean;
+  surge: number;
+  sway: number;
+  yaw: number;
+  /** Seconds until it next looks. */
+  looksIn: number;
 }
 
 /** Everything that changes during a run. */
@@ -32,10 +58,12 @@ export interface SimState {
   time: number;
   /** East, north (m), heading unwrapped (rad), surge, sway (m/s), yaw rate (rad/s). */
   readonly motion: Float64Array;
-  /** Rudder or drive angle and where the wheel wants it, rad. */
-  rudder: number;
-  rudderOrdered: number;
+  /** Angle of each steering channel and where it is wanted, rad; channel 0 is the wheel. */
+  readonly angles: Float64Array;
+  readonly ordered: Float64Array;
   readonly engines: readonly EngineState[];
+  readonly thrusters: readonly ThrusterState[];
+  readonly joystick: JoystickState;
 }
 
 export interface StartPose {
@@ -55,9 +83,9 @@ export function initialState(craft: Craft, pose: StartPose): SimState {
   return {
     time: 0,
     motion,
-    rudder: 0,
-    rudderOrdered: 0,
-    engines: craft.shafts.map(() => ({
+    angles: new Float64Array(craft.channels),
+    ordered: new Float64Array(craft.channels),
+    engines: craft.spec.drives.map(() => ({
       orderedGear: 0,
       throttle: 0,
       engaged: 0,
@@ -65,16 +93,29 @@ export function initialState(craft: Craft, pose: StartPose): SimState {
       sinceDriven: Infinity,
       engagesIn: Infinity,
       rps: 0,
+      refuses: 0,
+      owed: 0,
     })),
+    thrusters: craft.spec.thrusters.map(() => ({
+      ordered: 0,
+      power: 0,
+      lastWay: 0,
+      sinceRun: Infinity,
+      heat: 0,
+      cut: false,
+    })),
+    joystick: { active: false, surge: 0, sway: 0, yaw: 0, looksIn: 0 },
   };
 }
 
 /** Copies one state over another of the same boat. */
 export function copyState(to: SimState, from: SimState): void {
   to.time = from.time;
-  to.motion.set(from.motion);
-  to.rudder = from.rudder;
-  to.rudderOrdered = from.rudderOrdered;
+  for (let i = 0; i < MOTION_SIZE; i++) to.motion[i] = from.motion[i]!;
+  for (let i = 0; i < from.angles.length; i++) {
+    to.angles[i] = from.angles[i]!;
+    to.ordered[i] = from.ordered[i]!;
+  }
   for (let i = 0; i < from.engines.length; i++) {
     const a = to.engines[i]!;
     const b = from.engines[i]!;
@@ -85,5 +126,22 @@ export function copyState(to: SimState, from: SimState): void {
     a.sinceDriven = b.sinceDriven;
     a.engagesIn = b.engagesIn;
     a.rps = b.rps;
+    a.refuses = b.refuses;
+    a.owed = b.owed;
   }
+  for (let i = 0; i < from.thrusters.length; i++) {
+    const a = to.thrusters[i]!;
+    const b = from.thrusters[i]!;
+    a.ordered = b.ordered;
+    a.power = b.power;
+    a.lastWay = b.lastWay;
+    a.sinceRun = b.sinceRun;
+    a.heat = b.heat;
+    a.cut = b.cut;
+  }
+  to.joystick.active = from.joystick.active;
+  to.joystick.surge = from.joystick.surge;
+  to.joystick.sway = from.joystick.sway;
+  to.joystick.yaw = from.joystick.yaw;
+  to.joystick.looksIn = from.joystick.looksIn;
 }

@@ -1,6 +1,9 @@
 import { advanceActuators } from './actuators';
-import { derivative, lookAround, type Scratch, type World } from './derivative';
+import { derivative, lookAround } from './derivative';
+import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
+import { senseSurroundings } from './surroundings';
+import type { Scratch, World } from './world';
 
 /** The fixed step, s. */
 export const STEP_S = 0.05;
@@ -20,22 +23,49 @@ export function touchSubsteps(world: World, dt: number, hull: boolean): number {
   return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * frequency) / TOUCH_PHASE));
 }
 
+/** Substeps the stiffest line needs: its spring and its damping, on the lightest mass at its cleat. */
+export function lineSubsteps(world: World, dt: number): number {
+  const { lines, craft } = world;
+  const { m11, m22, m33 } = craft.mass;
+  let most = 0;
+  for (let i = 0; i < lines.count; i++) {
+    const x = lines.boatX[i]!;
+    const y = lines.boatY[i]!;
+    const lightness = 1 / Math.min(m11, m22) + (x * x + y * y) / m33;
+    const spring = Math.sqrt((lines.stiffness[i]! / lines.length[i]!) * lightness);
+    most = Math.max(most, spring, 0.5 * lines.damping[i]! * lightness);
+  }
+  return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * most) / TOUCH_PHASE));
+}
+
 /** Substeps needed so that no drag acts faster than the scheme can follow; one for ordinary boats. */
-export function dragSubsteps(motion: Float64Array, world: World, dt: number): number {
+export function dragSubsteps(motion: Float64Array, world: World, s: Scratch, dt: number): number {
   const { dragRates, touch } = world.craft;
-  const { slipEast, slipNorth } = world.environment;
+  const slipEast = s.air.slip[0]!;
+  const slipNorth = s.air.slip[1]!;
   const u = motion[U]!;
   const v = motion[V]!;
   const speed = Math.sqrt(u * u + v * v) + Math.abs(motion[R]!) * touch.reach;
   const airSpeed = speed + Math.sqrt(slipEast * slipEast + slipNorth * slipNorth);
-  const rate = dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
+  const water = s.shallow.crossFlow > 1 ? s.shallow.crossFlow : 1;
+  const rate = water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
   return Math.min(MOST_DRAG_SUBSTEPS, Math.ceil((dt * rate) / DRAG_SHARE));
+}
+
+/** A joystick's computer looks at its own beat. */
+function advanceJoystick(state: SimState, world: World, dt: number): void {
+  const { joystick } = state;
+  if (!joystick.active) return;
+  joystick.looksIn -= dt;
+  if (joystick.looksIn > 1e-9) return;
+  joystick.looksIn = JOYSTICK_PERIOD_S;
+  lookJoystick(state, world.craft, world.environment.waterDensity);
 }
 
 /**
  * One step of `dt` seconds (at most STEP_S, not past the next actuator event), in place.
- * Classical fourth-order Runge–Kutta; substeps while something is near. After each substep `watch`
- * sees the touches, for the record. No allocation.
+ * Classical fourth-order Runge–Kutta; substeps while something is near or a line is stiff. After each
+ * substep `watch` sees the touches, for the record. No allocation but in a joystick's look.
  */
 export function step(
   state: SimState,
@@ -45,13 +75,17 @@ export function step(
   watch: TouchWatch | null,
 ): void {
   const { motion } = state;
+  advanceJoystick(state, world, dt);
+  senseSurroundings(motion, world, s, state.time, dt);
   lookAround(motion, world, s, dt);
-  const touching = s.touch.active ? touchSubsteps(world, dt, s.touch.hullActive) : 1;
-  const pieces = Math.max(1, touching, dragSubsteps(motion, world, dt));
+  let pieces = dragSubsteps(motion, world, s, dt);
+  if (s.touch.active) pieces = Math.max(pieces, touchSubsteps(world, dt, s.touch.hullActive));
+  if (world.lines.count > 0) pieces = Math.max(pieces, lineSubsteps(world, dt));
+  if (pieces < 1) pieces = 1;
   const h = dt / pieces;
   for (let i = 0; i < pieces; i++) {
-    advanceActuators(s.stages, state, world.craft, h);
-    rungeKutta(motion, world, s, h);
+    advanceActuators(s.stages, state, world.craft, s.flows, h);
+    rungeKutta(motion, world, s, state.time, h);
     state.time += h;
     if (watch && s.touch.count > 0) watch.see(state, world, s);
   }
@@ -62,15 +96,15 @@ export interface TouchWatch {
   see(state: SimState, world: World, s: Scratch): void;
 }
 
-function rungeKutta(motion: Float64Array, world: World, s: Scratch, h: number): void {
+function rungeKutta(motion: Float64Array, world: World, s: Scratch, time: number, h: number): void {
   const { k1, k2, k3, k4, at } = s;
-  derivative(k1, motion, world, s, 0);
+  derivative(k1, motion, world, s, 0, time);
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k1[i]!;
-  derivative(k2, at, world, s, 1);
+  derivative(k2, at, world, s, 1, time + h / 2);
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k2[i]!;
-  derivative(k3, at, world, s, 1);
+  derivative(k3, at, world, s, 1, time + h / 2);
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + h * k3[i]!;
-  derivative(k4, at, world, s, 2);
+  derivative(k4, at, world, s, 2, time + h);
   for (let i = 0; i < MOTION_SIZE; i++) {
     motion[i]! += (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
   }

@@ -1,6 +1,6 @@
-import type { World } from './derivative';
 import { groundSpeed } from './readings';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
+import type { World } from './world';
 
 /** Columns of a take's record, one Float64Array each, sampled every SAMPLE_S. SI and radians. */
 export const TRACE_COLUMNS = [
@@ -19,29 +19,74 @@ export const TRACE_COLUMNS = [
   'clearance',
 ] as const;
 
+/** Columns only some boats have: engines after the first, thrusters (power −1 … 1), drives' own angles. */
+export const MORE_COLUMNS = [
+  'gear2',
+  'throttle2',
+  'rps2',
+  'gear3',
+  'throttle3',
+  'rps3',
+  'gear4',
+  'throttle4',
+  'rps4',
+  'thruster1',
+  'thruster2',
+  'angle1',
+  'angle2',
+  'angle3',
+  'angle4',
+] as const;
+
 export type TraceColumn = (typeof TRACE_COLUMNS)[number];
-export type Trace = Readonly<Record<TraceColumn, Float64Array>>;
+export type MoreColumn = (typeof MORE_COLUMNS)[number];
+export type Trace = Readonly<
+  Record<TraceColumn, Float64Array> & Partial<Record<MoreColumn, Float64Array>>
+>;
 
 /** Time between samples, s: a whole number of steps. */
 export const SAMPLE_S = 0.1;
 
+/** Column of a thing counted from 0: the first engine's has no number. */
+export function engineColumn(
+  what: 'gear' | 'throttle' | 'rps',
+  engine: number,
+): TraceColumn | MoreColumn {
+  return engine === 0 ? what : (`${what}${engine + 1}` as MoreColumn);
+}
+
+function columnsFor({ craft }: World): (TraceColumn | MoreColumn)[] {
+  const { drives, thrusters } = craft.spec;
+  const more = drives.flatMap((drive, i) => {
+    const own = drive.steering === 'own' ? [`angle${i + 1}`] : [];
+    return i === 0 ? own : [`gear${i + 1}`, `throttle${i + 1}`, `rps${i + 1}`, ...own];
+  });
+  return [
+    ...TRACE_COLUMNS,
+    ...(more as MoreColumn[]),
+    ...thrusters.map((_, i) => `thruster${i + 1}` as MoreColumn),
+  ];
+}
+
 /** Grows a trace sample by sample. Heading is unwrapped; gear, throttle and rps are the first engine's. */
 export class TraceWriter {
-  private readonly columns: Record<TraceColumn, Float64Array>;
+  private readonly columns: Partial<Record<TraceColumn | MoreColumn, Float64Array>>;
   private length = 0;
 
-  constructor(private readonly capacity: number) {
+  constructor(
+    private readonly capacity: number,
+    private readonly world: World,
+  ) {
     this.columns = Object.fromEntries(
-      TRACE_COLUMNS.map((name) => [name, new Float64Array(capacity)]),
-    ) as Record<TraceColumn, Float64Array>;
+      columnsFor(world).map((name) => [name, new Float64Array(capacity)]),
+    );
   }
 
-  write(state: SimState, world: World, clearance: number): void {
+  write(state: SimState, clearance: number): void {
     if (this.length >= this.capacity) return;
     const i = this.length++;
-    const c = this.columns;
+    const c = this.columns as Record<TraceColumn, Float64Array>;
     const { motion } = state;
-    const engine = state.engines[0];
     c.time[i] = state.time;
     c.x[i] = motion[X]!;
     c.y[i] = motion[Y]!;
@@ -49,18 +94,32 @@ export class TraceWriter {
     c.surge[i] = motion[U]!;
     c.sway[i] = motion[V]!;
     c.yawRate[i] = motion[R]!;
-    c.groundSpeed[i] = groundSpeed(state, world);
-    c.rudder[i] = state.rudder;
-    c.gear[i] = engine?.engaged ?? 0;
-    c.throttle[i] = engine?.throttle ?? 0;
-    c.rps[i] = engine?.rps ?? 0;
+    c.groundSpeed[i] = groundSpeed(state, this.world);
+    c.rudder[i] = state.angles[0]!;
     c.clearance[i] = clearance;
+    this.writeEngines(state, i);
+  }
+
+  private writeEngines({ engines, thrusters, angles }: SimState, i: number): void {
+    const { columns } = this;
+    const { driveChannel } = this.world.craft;
+    for (let k = 0; k < engines.length; k++) {
+      const engine = engines[k]!;
+      columns[engineColumn('gear', k)]![i] = engine.engaged;
+      columns[engineColumn('throttle', k)]![i] = engine.throttle;
+      columns[engineColumn('rps', k)]![i] = engine.rps;
+      const angle = columns[`angle${k + 1}` as MoreColumn];
+      if (angle) angle[i] = angles[driveChannel[k]!]!;
+    }
+    for (let k = 0; k < thrusters.length; k++) {
+      columns[`thruster${k + 1}` as MoreColumn]![i] = thrusters[k]!.power;
+    }
   }
 
   /** The record so far, cut to length. */
   finish(): Trace {
     return Object.fromEntries(
-      TRACE_COLUMNS.map((name) => [name, this.columns[name].slice(0, this.length)]),
-    ) as Record<TraceColumn, Float64Array>;
+      Object.entries(this.columns).map(([name, values]) => [name, values.slice(0, this.length)]),
+    ) as unknown as Trace;
   }
 }

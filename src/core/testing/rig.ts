@@ -1,5 +1,5 @@
 import { assembleCraft, type BoatSpec } from '../craft';
-import type { Obstacle } from '../holding';
+import { linesOf, type LineSpec, type Obstacle } from '../holding';
 import {
   environmentFor,
   initialState,
@@ -32,6 +32,7 @@ export const CALM: Weather = {
 export interface RigOptions {
   readonly weather?: Partial<Weather>;
   readonly obstacles?: readonly Obstacle[];
+  readonly lines?: readonly LineSpec[];
   readonly x?: number;
   readonly y?: number;
   readonly heading?: number;
@@ -44,7 +45,8 @@ export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
   const craft = assembleCraft(boat);
   const weather = { ...CALM, ...options.weather };
   const obstacles = options.obstacles ?? [];
-  const world: World = { craft, obstacles, environment: environmentFor(craft, weather) };
+  const lines = linesOf(options.lines ?? []);
+  const world: World = { craft, obstacles, environment: environmentFor(craft, weather), lines };
   const { x = 0, y = 0, heading = 0, u = 0, v = 0, r = 0 } = options;
   const state = initialState(craft, { x, y, heading, speed: u });
   state.motion[U] = u;

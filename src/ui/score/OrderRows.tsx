@@ -4,7 +4,9 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import type { ChoiceOption } from '../parts/Choice';
 import { TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
-import { freshOrder, type BeatForm, type OrderRow } from './beat-form';
+import type { Boat } from '@/document';
+import { useWorkspace } from '../state/context';
+import { ALL_ENGINES, freshOrder, type BeatForm, type OrderRow } from './beat-form';
 import { SIDES } from './CueFields';
 import { RowChoice, RowNumber } from './RowFields';
 
@@ -14,15 +16,24 @@ const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
   { value: 'astern', text: 'astern' },
 ];
 
-const ADD: readonly { kind: OrderRow['do']; text: string }[] = [
-  { kind: 'wheel', text: 'wheel' },
-  { kind: 'engine', text: 'engine' },
-  { kind: 'call', text: 'call' },
-];
+/** Orders this boat can be given, as the words that add one. */
+function additions(boat: Boat): { kind: OrderRow['do']; text: string }[] {
+  return [
+    { kind: 'wheel', text: boat.steering.control },
+    ...(boat.drives.length > 0 ? [{ kind: 'engine' as const, text: 'engine' }] : []),
+    ...(boat.thrusters.length > 0 ? [{ kind: 'thruster' as const, text: 'thruster' }] : []),
+    ...(boat.joystick ? [{ kind: 'joystick' as const, text: 'joystick' }] : []),
+    { kind: 'call', text: 'call' },
+  ];
+}
+
+const named = (things: readonly { name: string }[]): ChoiceOption<string>[] =>
+  things.map(({ name }) => ({ value: name, text: name }));
 
 /** What the helm and the voices do, in order, each some seconds after the cue. */
 export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
   const { control } = useFormContext<BeatForm>();
+  const boat = useWorkspace((s) => s.boat);
   const { fields, append, remove } = useFieldArray({ control, name });
   return (
     <div>
@@ -37,14 +48,14 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
           </IconButton>
         </div>
       ))}
-      <p className="flex items-center gap-3 text-quiet">
+      <p className="flex flex-wrap items-center gap-x-3 text-quiet">
         add
-        {ADD.map(({ kind, text }) => (
+        {additions(boat).map(({ kind, text }) => (
           <button
             key={kind}
             type="button"
             className="min-h-7 text-plan underline decoration-1 underline-offset-3"
-            onClick={() => append(freshOrder(kind))}
+            onClick={() => append({ ...freshOrder(kind), thruster: boat.thrusters[0]?.name ?? '' })}
           >
             {text}
           </button>
@@ -56,6 +67,7 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
 
 function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: number }) {
   const { control, register, formState } = useFormContext<BeatForm>();
+  const boat = useWorkspace((s) => s.boat);
   const at = `${name}.${index}` as const;
   const row = useWatch({ control, name: at });
   return (
@@ -71,10 +83,52 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
       {row.do === 'engine' && (
         <>
           <span className="font-semibold">Engine</span>
+          {boat.drives.length > 1 && (
+            <RowChoice
+              name={`${at}.engine`}
+              label="Which engine"
+              options={[{ value: ALL_ENGINES, text: 'all' }, ...named(boat.drives)]}
+            />
+          )}
           <RowChoice name={`${at}.gear`} label="Gear" options={GEARS} />
           {row.gear !== 'neutral' && (
             <RowNumber name={`${at}.throttle`} label="Throttle above idle" unit="%" width={40} />
           )}
+        </>
+      )}
+      {row.do === 'thruster' && (
+        <>
+          <span className="font-semibold">Thruster</span>
+          <RowChoice
+            name={`${at}.thruster`}
+            label="Which thruster"
+            options={named(boat.thrusters)}
+          />
+          <RowChoice name={`${at}.side`} label="Pushing to" options={SIDES} />
+          <RowNumber name={`${at}.power`} label="Power" unit="%" width={40} />
+        </>
+      )}
+      {row.do === 'joystick' && (
+        <>
+          <span className="font-semibold">Joystick</span>
+          <RowNumber
+            name={`${at}.ahead`}
+            label="Ahead, astern negative"
+            unit="% ahead"
+            width={40}
+          />
+          <RowNumber
+            name={`${at}.sideways`}
+            label="To starboard, port negative"
+            unit="% to starboard"
+            width={40}
+          />
+          <RowNumber
+            name={`${at}.twist`}
+            label="Bow to starboard, port negative"
+            unit="% bow to starboard"
+            width={40}
+          />
         </>
       )}
       {row.do === 'call' && (

@@ -13,7 +13,7 @@ import { clock } from '../words/units';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
 import { addBeat, freshBeatId } from './edits';
 import { GUTTER } from './layout';
-import { engineLane, headingLane, speedLane, turnLane, wheelLane, type Lane } from './lanes';
+import { lanesFor, type Lane } from './lanes';
 import { Playhead } from './Playhead';
 
 const RIGHT = 20;
@@ -40,19 +40,14 @@ export function ScoreView({ take, stale }: { take: Take | null; stale: boolean }
     () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),
     [duration, width],
   );
-  const lanes = useMemo(() => {
-    if (!take || width === 0) return [];
-    const units = { speed, length };
-    const control = spec.steering.control === 'tiller' ? 'Tiller' : 'Wheel';
-    return [
-      wheelLane(take, x, spec.rudders[0]?.limit ?? 0.6, control),
-      engineLane(take, x, spec.shafts[0]?.fullRps ?? 1),
-      speedLane(take, x, units),
-      headingLane(take, x),
-      turnLane(take, x),
-    ];
-  }, [take, width, x, spec, speed, length]);
-  const tops = laneTops(lanes);
+  const { lanes, controls } = useMemo(
+    () =>
+      !take || width === 0
+        ? { lanes: [], controls: 0 }
+        : lanesFor(take, spec, x, { speed, length }),
+    [take, width, x, spec, speed, length],
+  );
+  const tops = laneTops(lanes, controls);
   const height = (tops.at(-1) ?? 0) + AXIS_HEIGHT;
 
   const dragging = useRef(false);
@@ -117,8 +112,13 @@ export function ScoreView({ take, stale }: { take: Take | null; stale: boolean }
           {lanes.map((lane, i) => (
             <LaneView key={lane.name} lane={lane} top={tops[i]!} width={width} />
           ))}
-          {take && (
-            <Calls take={take} x={x} top={tops[2]! - CALLS_HEIGHT - LANE_GAP} width={width} />
+          {take && lanes.length > 0 && (
+            <Calls
+              take={take}
+              x={x}
+              top={tops[controls]! - CALLS_HEIGHT - LANE_GAP}
+              width={width}
+            />
           )}
           <TimeAxis x={x} top={height - AXIS_HEIGHT} duration={duration} />
         </svg>
@@ -130,13 +130,13 @@ export function ScoreView({ take, stale }: { take: Take | null; stale: boolean }
   );
 }
 
-/** Tops of the lanes, px; room for the calls is left under the engine. The last entry is the foot. */
-function laneTops(lanes: readonly Lane[]): number[] {
+/** Tops of the lanes, px; room for the calls is left under the controls. The last entry is the foot. */
+function laneTops(lanes: readonly Lane[], controls: number): number[] {
   const tops: number[] = [];
   let at = 2;
   lanes.forEach((lane, i) => {
     tops.push(at);
-    at += lane.height + LANE_GAP + (i === 1 ? CALLS_HEIGHT + LANE_GAP : 0);
+    at += lane.height + LANE_GAP + (i === controls - 1 ? CALLS_HEIGHT + LANE_GAP : 0);
   });
   tops.push(at);
   return tops;

@@ -40,8 +40,20 @@ export interface OrderRow {
   gear: 'ahead' | 'neutral' | 'astern';
   /** Percent. */
   throttle: number;
+  /** Name of one engine, or ALL_ENGINES. */
+  engine: string;
+  thruster: string;
+  /** Percent, of a thruster to `side`. */
+  power: number;
+  /** Percent of what she can do under a joystick; astern, port and bow to port negative. */
+  ahead: number;
+  sideways: number;
+  twist: number;
   text: string;
 }
+
+/** Stands for every engine at once; no boat's engine may have an empty name. */
+export const ALL_ENGINES = ' all';
 
 export interface ExpectRow {
   is: ExpectationDocument['is'];
@@ -95,6 +107,12 @@ export function freshOrder(kind: OrderDocument['do']): OrderRow {
     side: 'starboard',
     gear: 'neutral',
     throttle: 0,
+    engine: ALL_ENGINES,
+    thruster: '',
+    power: 100,
+    ahead: 0,
+    sideways: 0,
+    twist: 0,
     text: '',
   };
 }
@@ -205,7 +223,21 @@ function orderRow(order: OrderDocument): OrderRow {
     return { ...row, angle: Math.abs(order.angle_deg), side };
   }
   if (order.do === 'engine') {
-    return { ...row, gear: order.gear, throttle: tidy(order.throttle * 100, 1) };
+    const engine = order.engine ?? ALL_ENGINES;
+    return { ...row, engine, gear: order.gear, throttle: tidy(order.throttle * 100, 1) };
+  }
+  if (order.do === 'thruster') {
+    const side = order.power < 0 ? 'port' : 'starboard';
+    return { ...row, thruster: order.thruster, side, power: tidy(Math.abs(order.power) * 100, 1) };
+  }
+  if (order.do === 'joystick') {
+    const percent = (share: number) => tidy(share * 100, 1);
+    return {
+      ...row,
+      ahead: percent(order.ahead),
+      sideways: percent(order.sideways),
+      twist: percent(order.twist),
+    };
   }
   return { ...row, text: order.text };
 }
@@ -217,7 +249,26 @@ function orderFrom(row: OrderRow): OrderDocument {
   }
   if (row.do === 'engine') {
     const throttle = row.gear === 'neutral' ? 0 : row.throttle / 100;
-    return { do: 'engine', after_s, gear: row.gear, throttle };
+    const engine = row.engine === ALL_ENGINES ? {} : { engine: row.engine };
+    return { do: 'engine', after_s, ...engine, gear: row.gear, throttle };
+  }
+  if (row.do === 'thruster') {
+    return {
+      do: 'thruster',
+      after_s,
+      thruster: row.thruster,
+      power: sided(row.power, row.side) / 100,
+    };
+  }
+  if (row.do === 'joystick') {
+    const { ahead, sideways, twist } = row;
+    return {
+      do: 'joystick',
+      after_s,
+      ahead: ahead / 100,
+      sideways: sideways / 100,
+      twist: twist / 100,
+    };
   }
   return { do: 'call', after_s, text: row.text };
 }
@@ -363,6 +414,12 @@ function limitOnScreen(field: string, units: Units): string | null {
       return told(0, MOST_TURN_DEG, 'degrees');
     case 'throttle':
       return told(0, 100, '% above idle');
+    case 'power':
+      return told(0, 100, '%');
+    case 'ahead':
+    case 'sideways':
+    case 'twist':
+      return told(-100, 100, '%');
     default:
       return null;
   }

@@ -33,7 +33,7 @@ describe('lanes', () => {
   const numbers = (path: string) => path.match(/-?\d+(\.\d+)?/g)!.map(Number);
   const lanes = [
     wheelLane(take, x, 0.61, 'Wheel'),
-    engineLane(take, x, 16.7),
+    engineLane(take, x, 0, 16.7, 'Engine'),
     speedLane(take, x, KN),
     headingLane(take, x),
     turnLane(take, x),

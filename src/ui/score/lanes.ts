@@ -1,8 +1,9 @@
 import { extent } from 'd3-array';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { area, curveLinear, line } from 'd3-shape';
+import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
-import type { TraceColumn } from '@/core/sim';
+import { engineColumn, type MoreColumn, type TraceColumn } from '@/core/sim';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { readAt } from '../water/sample';
 import { boatSpeed, heading, speedIn, type Units } from '../words/units';
@@ -67,8 +68,7 @@ const degreesText = (radians: number) => {
 };
 
 /** Wheel: port above the line, starboard below, as wide as the lock. */
-export function wheelLane(take: Take, x: Scale, limit: number, name: string): Lane {
-  const height = 36;
+export function wheelLane(take: Take, x: Scale, limit: number, name: string, height = 36): Lane {
   const y = yScale(limit, -limit, height);
   return {
     name,
@@ -82,28 +82,61 @@ export function wheelLane(take: Take, x: Scale, limit: number, name: string): La
   };
 }
 
-/** Engine: revolutions ahead above the line, astern below; full throttle fills the lane. */
-export function engineLane(take: Take, x: Scale, fullRps: number): Lane {
-  const height = 38;
+/** An engine: revolutions ahead above the line, astern below; full throttle fills the lane. */
+export function engineLane(
+  take: Take,
+  x: Scale,
+  engine: number,
+  fullRps: number,
+  name: string,
+  height = 38,
+): Lane {
   const y = yScale(-1, 1, height);
+  const rps = take.trace[engineColumn('rps', engine)];
+  const gear = engineColumn('gear', engine);
   return {
-    name: 'Engine',
+    name,
     height,
     top: 'ahead',
     foot: 'astern',
     filled: true,
-    path: curve(take, x, y, (i) => take.trace.rps[i]! / fullRps, true),
+    path: curve(take, x, y, (i) => (rps?.[i] ?? 0) / fullRps, true),
     zero: y(0),
     read: (time) => {
-      const gear = readAt(take, 'gear', time);
-      return gear > 0 ? 'ahead' : gear < 0 ? 'astern' : 'neutral';
+      const engaged = readAt(take, gear, time);
+      return engaged > 0 ? 'ahead' : engaged < 0 ? 'astern' : 'neutral';
+    },
+  };
+}
+
+/** A thruster: power pushing to port above the line, to starboard below, as on the wheel. */
+export function thrusterLane(
+  take: Take,
+  x: Scale,
+  thruster: number,
+  name: string,
+  height = 24,
+): Lane {
+  const y = yScale(1, -1, height);
+  const column = `thruster${thruster + 1}` as MoreColumn;
+  const power = take.trace[column];
+  return {
+    name,
+    height,
+    top: 'port',
+    foot: 'stbd',
+    filled: true,
+    path: curve(take, x, y, (i) => power?.[i] ?? 0, true),
+    zero: y(0),
+    read: (time) => {
+      const now = Math.round(100 * readAt(take, column, time));
+      return now === 0 ? 'off' : `${Math.abs(now)} % ${now < 0 ? 'port' : 'stbd'}`;
     },
   };
 }
 
 /** Speed through the water along the keel; sternway falls below the line. */
-export function speedLane(take: Take, x: Scale, units: Units): Lane {
-  const height = 42;
+export function speedLane(take: Take, x: Scale, units: Units, height = 42): Lane {
   const [low, high] = range(take, 'surge');
   const y = yScale(Math.min(0, low), Math.max(0.5, high), height);
   return {
@@ -119,8 +152,7 @@ export function speedLane(take: Take, x: Scale, units: Units): Lane {
 }
 
 /** Heading, unwrapped so that it never jumps at north; starboard upwards. */
-export function headingLane(take: Take, x: Scale): Lane {
-  const height = 42;
+export function headingLane(take: Take, x: Scale, height = 42): Lane {
   const [low, high] = range(take, 'heading');
   const room = Math.max(0, 0.35 - (high - low)) / 2;
   const y = yScale(low - room, high + room, height);
@@ -137,8 +169,7 @@ export function headingLane(take: Take, x: Scale): Lane {
 }
 
 /** Rate of turn, port above the line as on the wheel. */
-export function turnLane(take: Take, x: Scale): Lane {
-  const height = 42;
+export function turnLane(take: Take, x: Scale, height = 42): Lane {
   const [low, high] = range(take, 'yawRate');
   const most = Math.max(0.03, Math.abs(low), Math.abs(high));
   const y = yScale(most, -most, height);
@@ -157,4 +188,46 @@ export function turnLane(take: Take, x: Scale): Lane {
       return `${Math.abs(rate).toFixed(1)}°/s ${rate < 0 ? 'port' : 'stbd'}`;
     },
   };
+}
+
+/** Control lanes of a boat first (wheel, engines, thrusters), then what came of them. */
+export interface LaneSet {
+  readonly lanes: readonly Lane[];
+  readonly controls: number;
+}
+
+const LOW = { wheel: 28, engine: 25, thruster: 22, reading: 34 };
+const HIGH = { wheel: 36, engine: 38, thruster: 28, reading: 42 };
+/** Lanes there is room for under one another. */
+const MOST_LANES = 7;
+
+/** The lanes of a boat: one for each engine and thruster she has. */
+export function lanesFor(take: Take, spec: BoatSpec, x: Scale, units: Units): LaneSet {
+  const { drives, thrusters, steering } = spec;
+  const tall = drives.length + thrusters.length <= 1 ? HIGH : LOW;
+  const short = (name: string) =>
+    `${name[0]!.toUpperCase()}${name.slice(1)}`.replace(' engine', '');
+  const wheel = steering.control === 'tiller' ? 'Tiller' : 'Wheel';
+  const limit = spec.rudders[0]?.limit ?? steering.driveLimit;
+  const controls = [
+    wheelLane(take, x, limit, wheel, tall.wheel),
+    ...drives.map((d, i) =>
+      engineLane(
+        take,
+        x,
+        i,
+        d.fullRps,
+        drives.length === 1 ? 'Engine' : short(d.name),
+        tall.engine,
+      ),
+    ),
+    ...thrusters.map((t, i) => thrusterLane(take, x, i, short(t.name), tall.thruster)),
+  ];
+  const readings = [
+    speedLane(take, x, units, tall.reading),
+    headingLane(take, x, tall.reading),
+    turnLane(take, x, tall.reading),
+  ];
+  const room = Math.max(1, MOST_LANES - controls.length);
+  return { lanes: [...controls, ...readings.slice(0, room)], controls: controls.length };
 }

@@ -12,7 +12,8 @@ import { usePreferences } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { useSize } from '../hooks/use-size';
 import { BeatNumbers } from './BeatNumbers';
-import { BoatShape } from './BoatShape';
+import { BoatShape, type Works } from './BoatShape';
+import { engineColumn, type MoreColumn } from '@/core/sim';
 import { fit, pan, zoom, type Camera, type View } from './camera';
 import { ConditionGrips } from './ConditionGrips';
 import { takeExtent } from './extent';
@@ -183,6 +184,22 @@ export function Water({ take, stale }: { take: Take | null; stale: boolean }) {
   );
 }
 
+function worksAt(take: Take, spec: ReturnType<typeof toBoatSpec>, time: number): Works {
+  const rudder = readAt(take, 'rudder', time);
+  return {
+    rudder,
+    rps: spec.drives.map((_, i) => readAt(take, engineColumn('rps', i), time)),
+    angles: spec.drives.map(({ steering }, i) =>
+      steering === 'fixed'
+        ? 0
+        : steering === 'wheel'
+          ? rudder
+          : readAt(take, `angle${i + 1}` as MoreColumn, time),
+    ),
+    thrusters: spec.thrusters.map((_, i) => readAt(take, `thruster${i + 1}` as MoreColumn, time)),
+  };
+}
+
 /** The boat where the playhead is. A part of its own, so that playing redraws nothing else. */
 function BoatNow({
   take,
@@ -201,8 +218,7 @@ function BoatNow({
       x={readAt(take, 'x', time)}
       y={readAt(take, 'y', time)}
       heading={readAt(take, 'heading', time)}
-      rudder={readAt(take, 'rudder', time)}
-      rps={readAt(take, 'rps', time)}
+      works={worksAt(take, spec, time)}
     />
   );
 }

@@ -1,5 +1,5 @@
 import type { Take } from '@/core/score';
-import type { Trace, TraceColumn } from '@/core/sim';
+import type { MoreColumn, Trace, TraceColumn } from '@/core/sim';
 
 /** Index of the last sample at or before a time. */
 export function sampleBefore({ time }: Trace, at: number): number {
@@ -13,13 +13,15 @@ export function sampleBefore({ time }: Trace, at: number): number {
   return low;
 }
 
-/** A column of the take at any moment, by straight lines between samples. Gear steps. */
-export function readAt(take: Take, column: TraceColumn, at: number): number {
+/** A column of the take at any moment, by straight lines between samples; nought if she has none. Gears step. */
+export function readAt(take: Take, column: TraceColumn | MoreColumn, at: number): number {
   const { trace } = take;
   const i = sampleBefore(trace, at);
-  const a = trace[column][i]!;
-  const b = trace[column][i + 1];
-  if (b === undefined || column === 'gear') return a;
+  const values = trace[column];
+  if (!values) return 0;
+  const a = values[i]!;
+  const b = values[i + 1];
+  if (b === undefined || column.startsWith('gear')) return a;
   const t0 = trace.time[i]!;
   const t1 = trace.time[i + 1]!;
   const share = t1 > t0 ? Math.min(1, Math.max(0, (at - t0) / (t1 - t0))) : 0;

@@ -44,10 +44,33 @@ export function engineText(gear: 'ahead' | 'neutral' | 'astern', throttle: numbe
   return throttle < 0.005 ? `${gear} idle` : `${gear} ${Math.round(throttle * 100)} %`;
 }
 
+export function thrusterText(thruster: string, power: number): string {
+  const percent = Math.round(Math.abs(power) * 100);
+  if (percent === 0) return `${thruster} off`;
+  return `${thruster} to ${side(power)}${percent === 100 ? '' : ` ${percent} %`}`;
+}
+
+/** "joystick 60 % to port, bow to starboard 20 %"; let go when it asks for nothing. */
+export function joystickText(ahead: number, sideways: number, twist: number): string {
+  const part = (share: number, words: string) =>
+    Math.abs(share) < 0.005 ? [] : [`${words} ${Math.round(Math.abs(share) * 100)} %`];
+  const parts = [
+    ...part(ahead, ahead < 0 ? 'astern' : 'ahead'),
+    ...part(sideways, `to ${side(sideways)}`),
+    ...part(twist, `bow to ${side(twist)}`),
+  ];
+  return parts.length > 0 ? `joystick ${parts.join(', ')}` : 'joystick let go';
+}
+
 export function orderText(order: OrderDocument): string {
   const late = order.after_s > 0 ? ` after ${tidy(order.after_s, 1)} s` : '';
   if (order.do === 'wheel') return wheelText(order.angle_deg) + late;
-  if (order.do === 'engine') return engineText(order.gear, order.throttle) + late;
+  if (order.do === 'engine') {
+    const which = order.engine === undefined ? '' : `${order.engine} `;
+    return which + engineText(order.gear, order.throttle) + late;
+  }
+  if (order.do === 'thruster') return thrusterText(order.thruster, order.power) + late;
+  if (order.do === 'joystick') return joystickText(order.ahead, order.sideways, order.twist) + late;
   return `“${order.text}”${late}`;
 }
 

@@ -1,0 +1,1 @@
+export { allocate, type Effector } from './allocate';

@@ -1,0 +1,327 @@
+import { frictionCoefficient } from '../hull-rows';
+import { zeroThrustAdvance } from '../drive-rows';
+import { SEA_WATER_KGPM3, GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../../units';
+import type { DriveSpec, FoilSpec, RudderSpec, ThrusterSpec } from '../spec';
+import { CLASS_DEFAULTS } from './classes';
+import type { HullEstimate } from './hull';
+import type { Basis, BladeKind, DriveChoice, OwnerFigures } from './owner';
+
+const RAD = Math.PI / 180;
+
+/** Blade types: number, astern over ahead thrust at one speed of turning (recalled ranges: docs/physics.md). */
+export const BLADES: Readonly<
+  Record<BladeKind, { count: number; folding: 'fixed' | 'folding' | 'feathering'; astern: number }>
+> = {
+  '3 fixed': { count: 3, folding: 'fixed', astern: 0.7 },
+  '4 fixed': { count: 4, folding: 'fixed', astern: 0.72 },
+  '2 fixed': { count: 2, folding: 'fixed', astern: 0.6 },
+  '2 folding': { count: 2, folding: 'folding', astern: 0.38 },
+  '3 folding': { count: 3, folding: 'folding', astern: 0.62 },
+  feathering: { count: 3, folding: 'feathering', astern: 0.9 },
+};
+
+/** Walk astern and ahead over thrust, by drive: a sloping shaft near the hull most, a leg least. */
+const WALK: Readonly<Record<DriveChoice, readonly [number, number]>> = {
+  shaft: [0.14, 0.02],
+  'sail drive': [0.05, 0.01],
+  outdrive: [0.03, 0.01],
+  outboard: [0.02, 0.005],
+  pod: [0.03, 0.01],
+  none: [0, 0],
+};
+/** A propeller in an aperture close under the counter of a long keel walks more. */
+const APERTURE_WALK = 0.17;
+
+/** Legs throw some of their exhaust into the propeller astern, and fold less well. */
+const LEG_ASTERN: Partial<Record<DriveChoice, number>> = { outboard: 0.6, outdrive: 0.62 };
+
+function driveX(owner: OwnerFigures): number {
+  const { length, drive, keel } = owner;
+  const c = CLASS_DEFAULTS[owner.class];
+  if (drive === 'outboard') return -0.5 * length - 0.15;
+  if (drive === 'outdrive') return -0.49 * length;
+  if (drive === 'pod') return -0.4 * length;
+  if (drive === 'sail drive')
+    return owner.class === 'sailing catamaran' ? -0.33 * length : -0.14 * length;
+  if (keel === 'long') return -0.37 * length;
+  return c.shaftX * length;
+}
+
+/** Places athwart, port to starboard. */
+function spreadAthwart(owner: OwnerFigures, hull: HullEstimate): number[] {
+  const { engines, beam, drive } = owner;
+  if (hull.demihullOffset > 0 && engines === 2) return [-hull.demihullOffset, hull.demihullOffset];
+  const apart =
+    drive === 'outboard' || drive === 'outdrive' ? Math.min(0.75, 0.3 * beam) : 0.4 * beam;
+  return Array.from(
+    { length: engines },
+    (_, i) => (i - (engines - 1) / 2) * (engines > 2 ? apart * 0.8 : apart),
+  );
+}
+
+function legOf(owner: OwnerFigures, diameter: number): Omit<FoilSpec, 'name' | 'x' | 'y'> | null {
+  if (owner.drive === 'shaft' || owner.drive === 'none') return null;
+  const span = 1.1 * diameter;
+  const chord = 0.75 * diameter;
+  return {
+    area: span * chord,
+    effectiveAspect: (1.6 * span) / chord,
+    stallAngle: 22 * RAD,
+    profileDrag: 0.03,
+    broadsideDrag: 1.1,
+    reversedShare: 0.6,
+    speedShare: 1,
+  };
+}
+
+/** Straight-line resistance in deep water, N, as forces/hull-resistance.ts has it, with fins' own drag. */
+function straightResistance(
+  owner: OwnerFigures,
+  hull: HullEstimate,
+  fins: readonly FoilSpec[],
+  u: number,
+): number {
+  const l = hull.waterlineLength;
+  const skin =
+    0.5 *
+    SEA_WATER_KGPM3 *
+    hull.wettedArea *
+    (1 + hull.formFactor) *
+    frictionCoefficient((u * l) / WATER_VISCOSITY_M2PS) *
+    u *
+    u;
+  const froude2 = (u * u) / (GRAVITY_MPS2 * l);
+  const waves =
+    owner.displacement *
+    GRAVITY_MPS2 *
+    froude2 *
+    (hull.residuaryQuadratic + hull.residuarySextic * froude2 * froude2);
+  const blades = fins.reduce(
+    (sum, f) => sum + 0.5 * SEA_WATER_KGPM3 * f.area * f.profileDrag * u * u,
+    0,
+  );
+  return skin + waves + blades;
+}
+
+/** Revolutions at which a propeller gives a net thrust at a speed, 1/s. */
+function revolutionsFor(
+  drive: { diameter: number; pitch: number; bollardThrust: number },
+  wake: number,
+  deduction: number,
+  thrust: number,
+  u: number,
+): number {
+  const { diameter: d, bollardThrust: k } = drive;
+  const j0 = zeroThrustAdvance(drive);
+  const va = u * (1 - wake);
+  const squared = k * d * d * d * d * (1 - deduction);
+  const crossed = ((0.75 * k * d * d * d) / j0) * va * (1 - deduction);
+  const trailing = ((0.25 * k * d * d) / (j0 * j0)) * va * va;
+  const rest = thrust / SEA_WATER_KGPM3 + trailing;
+  return (crossed + Math.sqrt(crossed * crossed + 4 * squared * rest)) / (2 * squared);
+}
+
+export interface DriveEstimate extends DriveSpec {
+  readonly blades: number;
+  readonly folding: 'fixed' | 'folding' | 'feathering';
+  readonly power: number;
+}
+
+export function estimateDrives(
+  owner: OwnerFigures,
+  hull: HullEstimate,
+  fins: readonly FoilSpec[],
+  basis: Basis[],
+): DriveEstimate[] {
+  if (owner.drive === 'none' || owner.engines === 0) return [];
+  const c = CLASS_DEFAULTS[owner.class];
+  const rho = SEA_WATER_KGPM3;
+  const { power, drive, engines } = owner;
+  const leg = drive === 'outboard' || drive === 'outdrive';
+  const perWatt = leg ? 0.085 : c.thrustPerWatt;
+  const share = leg ? 0.62 : c.discShare;
+  const bollard = perWatt * power;
+  const ideal = bollard / share;
+  const disc = (ideal * ideal * ideal) / (2 * rho * power * power);
+  const diameter = Math.sqrt((4 * disc) / Math.PI);
+  const pitch = (leg ? 0.9 : c.pitch) * diameter;
+  // Four-bladed screws of the usual area: K_T at bollard about 0.42 of the pitch ratio.
+  const kt = (0.42 * pitch) / diameter;
+  const bollardRps = Math.sqrt(bollard / (rho * kt * diameter * diameter * diameter * diameter));
+  const wake = leg || drive === 'sail drive' ? 0.04 : c.wake;
+  const deduction = leg ? 0.05 : c.deduction;
+  const speed = owner.idleSpeed ?? c.idle;
+  const propeller = { diameter, pitch, bollardThrust: kt };
+  const drag = straightResistance(owner, hull, fins, speed) / engines;
+  const idle = Math.min(0.6 * bollardRps, revolutionsFor(propeller, wake, deduction, drag, speed));
+  const kind = BLADES[owner.blades];
+  const astern = Math.min(kind.astern, LEG_ASTERN[drive] ?? 1);
+  const aperture = drive === 'shaft' && owner.keel === 'long';
+  const [walkAstern, walkAhead] = WALK[drive];
+  const places = spreadAthwart(owner, hull);
+  const x = driveX(owner);
+  const shape = legOf(owner, diameter);
+  const note = (figure: string, how: Basis['how'], spread: number, text: string) =>
+    places.forEach((_, i) =>
+      basis.push({ figure: `drives[${i}].${figure}`, how, spread, note: text }),
+    );
+  note(
+    'diameter_m',
+    'formula',
+    0.15,
+    `${(perWatt * 1000).toFixed(0)} N/kW at ${share} of disc theory`,
+  );
+  note('pitch_m', 'class default', 0.2, '');
+  note('bollardThrust_kt', 'formula', 0.15, '0.42 of the pitch ratio');
+  note('asternEfficiency', 'class default', 0.2, owner.blades);
+  note('walkAstern', 'class default', 0.5, 'weakly known: find it by trial');
+  note('walkAhead', 'class default', 0.6, 'weakly known');
+  note(
+    'idle_rpm',
+    owner.idleSpeed ? 'formula' : 'class default',
+    0.15,
+    'thrust meets resistance at idle speed',
+  );
+  note('full_rpm', 'formula', 0.15, 'thrust per kilowatt at rest, and a tenth more under way');
+  note('response_s', 'class default', 0.4, '');
+  note('shiftDelay_s', 'class default', 0.4, '');
+  note('neutralPause_s', 'class default', 0.5, '');
+  note('wakeFraction', 'class default', 0.4, '');
+  const steered = leg || drive === 'pod';
+  const single = places.length === 1;
+  return places.map((y, i) => {
+    // Two shafts turn outwards over the top: starboard right-handed, port left-handed.
+    const hand = single || y === 0 ? owner.hand : y > 0 ? owner.hand : owner.hand === 1 ? -1 : 1;
+    const name = single ? 'engine' : engineName(i, places.length);
+    return {
+      name,
+      x,
+      y,
+      steering: !steered ? 'fixed' : owner.joystick ? 'own' : 'wheel',
+      leg: shape && { ...shape, name: `${name} leg`, x, y },
+      hand,
+      diameter,
+      pitch,
+      bollardThrust: kt,
+      asternEfficiency: astern,
+      wakeFraction: wake,
+      thrustDeduction: deduction,
+      walkAstern: aperture ? APERTURE_WALK : walkAstern,
+      walkAhead,
+      idleRps: idle,
+      fullRps: 1.1 * bollardRps,
+      bollardRps,
+      response: c.response,
+      shiftDelay: c.shift,
+      neutralPause: c.pause,
+      blades: kind.count,
+      folding: kind.folding,
+      power,
+    };
+  });
+}
+
+function engineName(i: number, count: number): string {
+  if (count === 2) return i === 0 ? 'port engine' : 'starboard engine';
+  if (count === 3) return ['port engine', 'centre engine', 'starboard engine'][i]!;
+  return ['port outer', 'port inner', 'starboard inner', 'starboard outer'][i]!;
+}
+
+export function estimateRudders(
+  owner: OwnerFigures,
+  hull: HullEstimate,
+  drives: readonly DriveSpec[],
+  basis: Basis[],
+): RudderSpec[] {
+  const c = CLASS_DEFAULTS[owner.class];
+  const { rudders: count, beam, length, draught } = owner;
+  if (count === 0) return [];
+  const deep = owner.class === 'sailing yacht' ? 0.75 * draught : 0.85 * draught;
+  const span = Math.max(
+    0.25,
+    owner.keel === 'long' || owner.keel === 'skeg' ? 0.8 * deep : deep * 0.9,
+  );
+  const total = c.rudder * hull.waterlineLength * draught;
+  const area = count === 1 ? total : owner.class === 'sailing yacht' ? 0.6 * total : total;
+  const aspect = (span * span) / area;
+  const mirror = owner.class === 'sailing yacht' ? 1.7 : 1.4;
+  const twinShafts = drives.length === 2 && drives[0]!.steering === 'fixed';
+  const y =
+    count === 1
+      ? 0
+      : hull.demihullOffset > 0
+        ? hull.demihullOffset
+        : twinShafts
+          ? drives[1]!.y
+          : 0.27 * beam;
+  const x = c.rudderX * length;
+  const far = owner.drive === 'sail drive';
+  const note = (i: number, figure: string, how: Basis['how'], spread: number, text: string) =>
+    basis.push({ figure: `rudders[${i}].${figure}`, how, spread, note: text });
+  return Array.from({ length: count }, (_, i) => {
+    note(i, 'area_m2', 'class default', 0.2, 'share of waterline length × draught');
+    note(i, 'raceEffect', 'class default', 0.25, 'what a blade takes up of the race');
+    const own = count === 2 && twinShafts ? i : null;
+    const inRaceOf = count === 1 ? (drives.length === 1 ? 0 : null) : own;
+    return {
+      name: count === 1 ? 'rudder' : i === 0 ? 'port rudder' : 'starboard rudder',
+      x,
+      y: count === 1 ? 0 : i === 0 ? -y : y,
+      area,
+      effectiveAspect: Math.max(0.5, mirror * aspect),
+      stallAngle: (mirror * aspect > 2.8 ? 20 : mirror * aspect > 1.6 ? 24 : 32) * RAD,
+      profileDrag: 0.012,
+      broadsideDrag: 1.2,
+      reversedShare: 0.65,
+      speedShare: 1 - 0.5 * c.wake,
+      span,
+      limit: c.lock * RAD,
+      inRaceOf,
+      raceEffect: far ? 0.3 : 0.45,
+      straightening: c.straightening,
+      hullShare: c.hullShare,
+      hullShareX: -0.46 * length,
+      dragDeduction: c.hullShare,
+    };
+  });
+}
+
+/** Thrust of a tunnel thruster per watt, and its jet's speed: T = 0.14 P, P_jet about half of P. */
+const THRUSTER_PER_WATT = 0.14;
+
+export function estimateThrusters(
+  owner: OwnerFigures,
+  hull: HullEstimate,
+  basis: Basis[],
+): ThrusterSpec[] {
+  const ship = owner.class === 'ship' || owner.class === 'barge';
+  // Half the tunnel's depth of water over it is little on a shallow hull: some thrust is lost.
+  const immersion = Math.max(0.7, Math.min(1, 0.6 + 0.4 * hull.bodyDraught));
+  const one = (name: string, power: number, x: number): ThrusterSpec[] => {
+    if (power <= 0) return [];
+    const i = basis.filter(({ figure }) => figure.endsWith('.thrust_N')).length;
+    basis.push({
+      figure: `thrusters[${i}].thrust_N`,
+      how: 'formula',
+      spread: 0.25,
+      note: '140 N per electrical kW, less for shallow immersion',
+    });
+    return [
+      {
+        name,
+        x,
+        thrust: (ship ? 0.115 : THRUSTER_PER_WATT) * power * immersion,
+        jetSpeed: ship ? 8 : 5,
+        control: ship ? 'proportional' : 'on-off',
+        response: ship ? 4 : 0.4,
+        reverseDelay: ship ? 8 : 1,
+        heatTime: ship ? Infinity : 180,
+        coolTime: 900,
+      },
+    ];
+  };
+  return [
+    ...one('bow thruster', owner.bowThruster, (ship ? 0.42 : 0.38) * owner.length),
+    ...one('stern thruster', owner.sternThruster, -0.43 * owner.length),
+  ];
+}

@@ -1,0 +1,229 @@
+import { SEA_WATER_KGPM3 } from '../../units';
+import type { FoilSpec } from '../spec';
+import { CLASS_DEFAULTS, type Curve } from './classes';
+import type { Basis, OwnerFigures } from './owner';
+
+const RAD = Math.PI / 180;
+
+export type HalfOutline = [number, number][];
+
+export interface HullEstimate {
+  readonly waterlineLength: number;
+  readonly yawRadius: number;
+  readonly xG: number;
+  readonly deck: HalfOutline;
+  readonly waterline: HalfOutline;
+  readonly draughts: HalfOutline;
+  readonly bodyDraught: number;
+  readonly demihullOffset: number;
+  readonly crossFlowDrag: number;
+  readonly obliqueDrag: number;
+  readonly liftArea: number;
+  readonly liftArm: number;
+  readonly liftSpread: number;
+  readonly wettedArea: number;
+  readonly formFactor: number;
+  readonly residuaryQuadratic: number;
+  readonly residuarySextic: number;
+  readonly asternFactor: number;
+  readonly addedSurge: number;
+  readonly addedSway: number;
+  readonly addedYaw: number;
+  readonly munkFactor: number;
+  readonly touchStiffness: number;
+}
+
+/** A curve drawn out to a length and a size. */
+function drawn(curve: Curve, length: number, size: number): HalfOutline {
+  return curve.map(([x, y]) => [x * length, y * size]);
+}
+
+/** Mean of a curve along the hull. */
+function fullness(curve: Curve): number {
+  let sum = 0;
+  for (let i = 1; i < curve.length; i++) {
+    sum += ((curve[i]![0] - curve[i - 1]![0]) * (curve[i]![1] + curve[i - 1]![1])) / 2;
+  }
+  return sum;
+}
+
+/** Lamb's surge coefficient of a spheroid by L/B (Lamb 1932, § 114; recalled). */
+const LAMB: Curve = [
+  [2, 0.21],
+  [3, 0.122],
+  [4, 0.0816],
+  [5, 0.0591],
+  [6, 0.0452],
+  [8, 0.0293],
+  [12, 0.016],
+];
+
+function along(curve: Curve, x: number): number {
+  if (x <= curve[0]![0]) return curve[0]![1];
+  for (let i = 1; i < curve.length; i++) {
+    const [x0, y0] = curve[i - 1]!;
+    const [x1, y1] = curve[i]!;
+    if (x <= x1) return y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
+  }
+  return curve.at(-1)![1];
+}
+
+/** Depth of the canoe body that floats the boat, held inside her draught. */
+export function bodyDraught(owner: OwnerFigures): number {
+  const c = CLASS_DEFAULTS[owner.class];
+  const lwl = owner.waterlineLength ?? c.lwlShare * owner.length;
+  const hulls = owner.class === 'sailing catamaran' ? 2 : 1;
+  const beam = hulls === 2 ? c.waterlineBeam * lwl : c.waterlineBeam * owner.beam;
+  const floats = owner.displacement / SEA_WATER_KGPM3 / (hulls * lwl * beam * c.block);
+  // A ship's own draught is her body's; a boat's body may not reach below keel or drives.
+  const deepest = owner.keel === 'none' ? owner.draught : 0.85 * owner.draught;
+  return owner.class === 'ship' || owner.class === 'barge'
+    ? owner.draught
+    : Math.min(floats, deepest);
+}
+
+export function estimateHull(owner: OwnerFigures, basis: Basis[]): HullEstimate {
+  const c = CLASS_DEFAULTS[owner.class];
+  const { length, beam, displacement } = owner;
+  const catamaran = owner.class === 'sailing catamaran';
+  const hulls = catamaran ? 2 : 1;
+  const lwl = owner.waterlineLength ?? c.lwlShare * length;
+  const offset = catamaran ? beam / 2 - 0.075 * length : 0;
+  const bwl = catamaran ? c.waterlineBeam * lwl : c.waterlineBeam * beam;
+  const body = bodyDraught(owner);
+  const volume = displacement / SEA_WATER_KGPM3;
+  const block = Math.min(1, volume / (hulls * lwl * bwl * body));
+  // Mumford: S = 1.7 L T + ∇/T, for each hull.
+  const wetted = hulls * (1.7 * lwl * body) + volume / body;
+  const lift =
+    c.lift === 0 ? 0 : hulls * Math.PI * body * body * liftFactor(owner, bwl, body, block);
+  const note = (figure: string, how: Basis['how'], spread: number, text: string) =>
+    basis.push({ figure: `hull.${figure}`, how, spread, note: text });
+  note(
+    'waterlineLength_m',
+    owner.waterlineLength ? 'given' : 'class default',
+    0.04,
+    'share of length',
+  );
+  note('draughts', 'formula', 0.15, 'displacement over waterline area and block coefficient');
+  note('wettedArea_m2', 'formula', 0.1, 'Mumford: 1.7 L T + volume/T');
+  note('deck', 'class default', 0.05, 'class outline drawn to length and beam');
+  note('waterline', 'class default', 0.08, 'class outline drawn to waterline length and beam');
+  note('yawRadius_m', 'class default', 0.1, 'share of length');
+  note('crossFlowDrag', 'class default', 0.25, 'Hooft 1994, Hoerner 1965, recalled');
+  note('liftArea_m2', 'formula', 0.3, 'slender body; Clarke et al. 1983 for full forms');
+  note('formFactor', 'class default', 0.3, '');
+  note('residuaryQuadratic', 'class default', 0.5, 'waves and eddies at low speed');
+  note('asternFactor', 'class default', 0.15, '');
+  note('addedSurge', 'formula', 0.3, 'Lamb spheroid by length and beam');
+  note('addedSway', 'formula', 0.25, 'slender body ½π T²·k, keel π/4 ρ c² b');
+  note('addedYaw', 'class default', 0.25, '');
+  note('munkFactor', 'class default', 0.2, 'decides how she lies when drifting: find it by trial');
+  note('touchStiffness_Npm', 'assumption', 0.5, 'grows with displacement^⅔');
+  return {
+    waterlineLength: lwl,
+    yawRadius: c.yawRadius * length,
+    xG: -0.01 * length,
+    deck: drawn(c.deck, length, beam / 2),
+    waterline: catamaran
+      ? drawn(c.waterline, lwl, beam / 2 - 0.02 * beam)
+      : drawn(c.waterline, lwl, Math.min(bwl, beam) / 2),
+    draughts: drawn(c.depth, lwl, body),
+    bodyDraught: body,
+    demihullOffset: offset,
+    crossFlowDrag: c.crossFlow,
+    obliqueDrag: c.oblique,
+    liftArea: lift,
+    liftArm: c.liftArm * lwl,
+    liftSpread: c.liftSpread * lwl,
+    wettedArea: wetted,
+    formFactor: c.formFactor,
+    residuaryQuadratic: c.quadratic,
+    residuarySextic: c.sextic,
+    asternFactor: c.astern,
+    addedSurge: along(LAMB, lwl / bwl),
+    addedSway: addedSway(owner, hulls, lwl, body, fullness(c.depth)),
+    addedYaw: 0.6,
+    munkFactor: c.munk,
+    touchStiffness: 800 * cubeRootSquared(displacement),
+  };
+}
+
+/** Lift area over π T²: slender body for fine hulls, 1 + 0.4 C_b B/T for full ones (Clarke et al. 1983). */
+function liftFactor(owner: OwnerFigures, bwl: number, body: number, block: number): number {
+  const c = CLASS_DEFAULTS[owner.class];
+  const full = c.munk === 1;
+  return full ? 1 + 0.4 * block * Math.min(4, bwl / body) : c.lift;
+}
+
+/** Sway added mass over mass: ½ρπT²·0.95 along the body, and the keel's own. */
+function addedSway(
+  owner: OwnerFigures,
+  hulls: number,
+  lwl: number,
+  body: number,
+  depthFullness: number,
+): number {
+  const rho = SEA_WATER_KGPM3;
+  const canoe = hulls * 0.5 * rho * Math.PI * body * body * lwl * depthFullness * 0.95;
+  const keels = keelFoils(owner, body).reduce((sum, k) => {
+    const span = Math.sqrt((k.area * k.effectiveAspect) / 2);
+    const chord = k.area / span;
+    // A plate of finite span moves less water than the strip theory's π/4 ρ c² b.
+    const finite = 1 / Math.sqrt(1 + (chord / (2 * span)) * (chord / (2 * span)));
+    return sum + (Math.PI / 4) * rho * chord * chord * span * finite;
+  }, 0);
+  return Math.min(1.6, (canoe + Math.min(keels, 0.9 * owner.displacement)) / owner.displacement);
+}
+
+function cubeRootSquared(x: number): number {
+  let r = 1;
+  for (let i = 0; i < 80; i++) r = (2 * r + x / (r * r)) / 3;
+  return r * r;
+}
+
+/** Share of the waterline a keel's chord takes, by kind. */
+const CHORD: Readonly<Record<'fin' | 'long' | 'twin' | 'lifting' | 'skeg', number>> = {
+  fin: 0.16,
+  long: 0.55,
+  twin: 0.13,
+  lifting: 0.12,
+  skeg: 0.5,
+};
+
+/** Fixed fins of a boat: keels and skegs. */
+export function keelFoils(owner: OwnerFigures, body: number): FoilSpec[] {
+  const { keel, draught, length, beam } = owner;
+  if (keel === 'none') return [];
+  const c = CLASS_DEFAULTS[owner.class];
+  const lwl = owner.waterlineLength ?? c.lwlShare * length;
+  const span = Math.max(0.08, draught - body);
+  const chord = CHORD[keel] * lwl;
+  const aspect = (2 * span) / chord;
+  const foil = (name: string, x: number, y: number): FoilSpec => ({
+    name,
+    x,
+    y,
+    area: span * chord,
+    effectiveAspect: Math.max(0.12, aspect),
+    stallAngle: (aspect > 1.2 ? 24 : 32) * RAD,
+    profileDrag: 0.01,
+    broadsideDrag: 1.2,
+    reversedShare: 0.65,
+    speedShare: 1,
+  });
+  switch (keel) {
+    case 'fin':
+      return [foil('fin keel', 0.03 * length, 0)];
+    case 'lifting':
+      return [foil('lifting keel, down', 0.03 * length, 0)];
+    case 'long':
+      return [foil('long keel', -0.06 * length, 0)];
+    case 'skeg':
+      return [foil('keel and skeg', -0.12 * length, 0)];
+    case 'twin': {
+      const y = owner.class === 'sailing catamaran' ? beam / 2 - 0.075 * length : 0.22 * beam;
+      return [foil('port keel', 0.02 * length, -y), foil('starboard keel', 0.02 * length, y)];
+    }
+  }
+}

@@ -1,0 +1,91 @@
+/**
+ * Rows of figures the step reads. A boat is turned once into flat arrays (docs/decisions/0009), as
+ * numbers held in objects cost the step two to three times as much. The constants name the columns.
+ */
+
+/** A fin (see forces/foil.ts). */
+export const FOIL = {
+  X: 0,
+  Y: 1,
+  HALF_AREA: 2,
+  SLOPE: 3,
+  REVERSED: 4,
+  INDUCED: 5,
+  PROFILE: 6,
+  BROADSIDE: 7,
+  SPEED: 8,
+  STALL_FROM: 9,
+  STALL_OVER: 10,
+  REVERSED_FROM: 11,
+  REVERSED_OVER: 12,
+  /** Hull strip whose water it stands in. */
+  STRIP: 13,
+} as const;
+export const FOIL_COLUMNS = 14;
+
+/** A blade that steers: a foil, with channel and race behind it (forces/rudder.ts, forces/race.ts). */
+export const BLADE = {
+  ...FOIL,
+  CHANNEL: 14,
+  /** Drive whose race it stands in, −1 for none. */
+  RACE_OF: 15,
+  GROWTH_AFT: 16,
+  GROWTH_FORWARD: 17,
+  SPAN: 18,
+  RADIUS: 19,
+  EFFECT: 20,
+  STRAIGHTENING: 21,
+  DRAG_KEPT: 22,
+  SIDE_GAIN: 23,
+  HULL_LEVER: 24,
+} as const;
+export const BLADE_COLUMNS = 25;
+
+/** A propeller (forces/propeller.ts, forces/prop-walk.ts). */
+export const DRIVE = {
+  X: 0,
+  Y: 1,
+  /** Steering channel its axis follows; the last one never turns. */
+  CHANNEL: 2,
+  HAND: 3,
+  AHEAD_SQUARED: 4,
+  ASTERN_SQUARED: 5,
+  CROSSED: 6,
+  TRAILING: 7,
+  WAKE: 8,
+  DEDUCTION: 9,
+  WALK_ASTERN: 10,
+  WALK_AHEAD: 11,
+  PITCH: 12,
+  DISC: 13,
+  STRIP: 14,
+} as const;
+export const DRIVE_COLUMNS = 15;
+
+/** The bare hull (forces/hull-resistance.ts, forces/hull-lift.ts). */
+export const HULL = {
+  ASTERN: 0,
+  /** Residuary resistance over u² and over u⁶, N s²/m² and N s⁶/m⁶. */
+  QUADRATIC: 1,
+  SEXTIC: 2,
+  /** ½ × lateral area × share of drag lengthwise in oblique flow, m². */
+  OBLIQUE: 3,
+  LIFT: 4,
+  LIFT_CENTRE: 5,
+  LIFT_ARM: 6,
+  LIFT_SPREAD2: 7,
+  OFFSET: 8,
+} as const;
+export const HULL_COLUMNS = 9;
+
+/** A row table: `count` rows of equal width one after another. */
+export interface Rows {
+  readonly count: number;
+  readonly values: Float64Array;
+}
+
+export function rowsOf(columns: number, rows: readonly Float64Array[]): Rows {
+  const values = new Float64Array(columns * rows.length);
+  rows.forEach((row, i) => values.set(row, i * columns));
+  return { count: rows.length, values };
+}

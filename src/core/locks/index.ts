@@ -1,0 +1,1 @@
+export { headAfter, jointArea, paddleFlow, timeToLevel, type Paddles } from './fill';

@@ -1,0 +1,41 @@
+import {
+  orderEngine,
+  orderRudder,
+  orderThruster,
+  releaseJoystick,
+  type SimState,
+  type World,
+} from '../sim';
+import type { Order } from './types';
+
+/** Does what an order says to the boat's controls. Any other control takes the boat from the joystick. */
+export function obey(order: Order, state: SimState, { craft }: World): void {
+  if (order.do === 'call') return;
+  const { joystick } = state;
+  if (order.do === 'joystick') {
+    joystick.active = craft.spec.joystick;
+    joystick.surge = order.surge;
+    joystick.sway = order.sway;
+    joystick.yaw = order.yaw;
+    joystick.looksIn = 0;
+    return;
+  }
+  if (joystick.active) releaseJoystick(state, craft);
+  switch (order.do) {
+    case 'wheel':
+      orderRudder(state, craft, order.angle);
+      return;
+    case 'engine':
+      state.engines.forEach((engine, i) => {
+        if (order.engine !== null && order.engine !== i) return;
+        orderEngine(engine, craft.spec.drives[i]!, order.gear, order.throttle);
+      });
+      return;
+    case 'thruster': {
+      const thruster = state.thrusters[order.thruster];
+      const spec = craft.spec.thrusters[order.thruster];
+      if (thruster && spec) orderThruster(thruster, spec, order.power);
+      return;
+    }
+  }
+}

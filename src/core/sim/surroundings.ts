@@ -1,0 +1,98 @@
+import { shelterShare } from '../air';
+import { shallowFactors } from '../forces';
+import { cos, sin } from '../math';
+import { depthAt, sideGaps, windAt } from './environment';
+import { PSI, X, Y } from './state';
+import type { Scratch, World } from './world';
+
+/** Shelter is looked at on the fore, middle and aft third of the boat, this share of her length apart. */
+const THIRD = 1 / 3;
+
+function lookForShelter(motion: Float64Array, world: World, s: Scratch): number {
+  const { environment, craft } = world;
+  const { air } = s;
+  const from = air.wind[0]!;
+  const east = -sin(from);
+  const north = -cos(from);
+  const reach = THIRD * craft.spec.hull.length;
+  const psi = motion[PSI]!;
+  const dx = reach * sin(psi);
+  const dy = reach * cos(psi);
+  const x = motion[X]!;
+  const y = motion[Y]!;
+  const share = (k: number) =>
+    shelterShare(
+      environment.windbreaks,
+      x + k * dx,
+      y + k * dy,
+      east,
+      north,
+      environment.windHeight,
+    );
+  const aft = share(-1);
+  const middle = share(0);
+  const fore = share(1);
+  const mean = (aft + middle + fore) / 3;
+  air.meanSquare = mean > 0 ? (aft * aft + middle * middle + fore * fore) / (3 * mean * mean) : 1;
+  air.difference = mean > 0 ? (fore * fore - aft * aft) / (3 * mean * mean) : 0;
+  return mean;
+}
+
+/** Wind at the three stages of a step from `time`, over the moving water, shelter counted. */
+function setAir(motion: Float64Array, world: World, s: Scratch, time: number, dt: number): void {
+  const { environment } = world;
+  const { air } = s;
+  windAt(air.wind, environment, time);
+  let share = environment.windShare;
+  if (environment.windbreaks.length > 0) share *= lookForShelter(motion, world, s);
+  for (let k = 0; k < 3; k++) {
+    if (k > 0 && !environment.steadyWind) windAt(air.wind, environment, time + (k * dt) / 2);
+    const speed = air.wind[1]!;
+    const from = air.wind[0]!;
+    air.slip[2 * k] = share * (environment.streamEast + speed * sin(from));
+    air.slip[2 * k + 1] = share * (environment.streamNorth + speed * cos(from));
+    if (environment.steadyWind) {
+      air.slip[2] = air.slip[4] = air.slip[0]!;
+      air.slip[3] = air.slip[5] = air.slip[1]!;
+      return;
+    }
+  }
+}
+
+/**
+ * What surrounds the boat during the step that begins now: wind with gusts, veer and shelter, depth,
+ * gaps to walls. Held over the step but for the wind, which is taken at each stage.
+ */
+export function senseSurroundings(
+  motion: Float64Array,
+  world: World,
+  s: Scratch,
+  time: number,
+  dt: number,
+): void {
+  const { environment, craft } = world;
+  setAir(motion, world, s, time, dt);
+  const { hull } = craft.spec;
+  if (environment.depth < Infinity) {
+    shallowFactors(s.shallow, hull.draught, depthAt(environment, time));
+  }
+  if (environment.confined) {
+    const psi = motion[PSI]!;
+    sideGaps(s.gaps, world.obstacles, motion[X]!, motion[Y]!, sin(psi), cos(psi), hull.beam / 2);
+    if (environment.depth < Infinity) s.shallow.resistance *= blockageFactor(world, s, time);
+  }
+}
+
+/** Fullness of the midship section under water. */
+const SECTION_FULLNESS = 0.9;
+const MOST_BLOCKAGE = 0.7;
+
+/** Water squeezed past her in a channel flows 1/(1 − m) as fast, and drags with the square of it. */
+function blockageFactor({ craft, environment }: World, s: Scratch, time: number): number {
+  const { beam, draught } = craft.spec.hull;
+  const width = s.gaps.port + s.gaps.starboard + beam;
+  if (!(width < Infinity)) return 1;
+  const channel = Math.max(width, beam) * Math.max(depthAt(environment, time), 0.1);
+  const blockage = Math.min(MOST_BLOCKAGE, (SECTION_FULLNESS * beam * draught) / channel);
+  return 1 / ((1 - blockage) * (1 - blockage));
+}

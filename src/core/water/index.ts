@@ -1,0 +1,3 @@
+export { limitFroude, limitSpeed, returnFlow, squat, type ReturnFlow } from './confined';
+export { bridgeClearance, cosineTide, twelfths, underKeel } from './level';
+export { streamAt, streamField, type StreamField, type StreamPattern } from './stream';
