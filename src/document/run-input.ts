@@ -1,4 +1,4 @@
-import { clearanceMemory, leastClearance, noClearance } from '@/core/holding';
+import { clearanceMemory, leastClearance, noClearance, shoreOf } from '@/core/holding';
 import { assembleCraft } from '@/core/craft';
 import { cos, sin } from '@/core/math';
 import type {
@@ -201,8 +201,8 @@ function startProblems(input: RunInput): Problem[] {
     found,
     clearanceMemory(input.obstacles.length),
     input.boat.hull.deck,
-    craft.touch.reach,
-    input.obstacles,
+    craft.touch,
+    shoreOf(input.obstacles),
     new Set(),
     x,
     y,

@@ -2,8 +2,18 @@ import type { BoatSpec } from './spec';
 import { channelsOf, driveChannels, driveRow, legRow, rudderRow } from './drive-rows';
 import { foilRow } from './foil';
 import { frictionTable, hullRow, hullStrips, stripAt, type Strips } from './hull-rows';
-import { massProperties, type MassProperties } from './mass';
-import { BLADE_COLUMNS, DRIVE_COLUMNS, FOIL_COLUMNS, rowsOf, type Rows } from './rows';
+import { massProperties, massRow, type MassProperties } from './mass';
+import {
+  BLADE_COLUMNS,
+  DRIVE_COLUMNS,
+  FOIL_COLUMNS,
+  rowsOf,
+  THRUSTER,
+  THRUSTER_COLUMNS,
+  WINDAGE,
+  WINDAGE_COLUMNS,
+  type Rows,
+} from './rows';
 import { dragRates, type DragRates } from './stiffness';
 import { assembleTouch, type TouchElements } from './touch-elements';
 import { SEA_WATER_KGPM3 } from '../units';
@@ -13,12 +23,15 @@ export interface Craft {
   readonly spec: BoatSpec;
   readonly mass: MassProperties;
   readonly strips: Strips;
-  /** Rows of figures by columns HULL, FOIL, BLADE, DRIVE (see rows.ts). */
+  readonly massRow: Float64Array;
+  /** Rows of figures by columns HULL, FOIL, BLADE, DRIVE, THRUSTER, WINDAGE (see rows.ts). */
   readonly hull: Float64Array;
   readonly friction: Float64Array;
   readonly fins: Rows;
   readonly blades: Rows;
   readonly drives: Rows;
+  readonly thrusters: Rows;
+  readonly windage: Float64Array;
   /** Steering channels, the one that never turns included, and which each drive follows. */
   readonly channels: number;
   readonly driveChannel: readonly number[];
@@ -39,6 +52,25 @@ function channelLimits(spec: BoatSpec, channels: number): Float64Array {
   return limits;
 }
 
+function windageRow({ windage, hull }: BoatSpec): Float64Array {
+  const row = new Float64Array(WINDAGE_COLUMNS);
+  row[WINDAGE.FRONT] = 0.5 * windage.frontalArea * windage.frontalDrag;
+  row[WINDAGE.STERN] = 0.5 * windage.frontalArea * windage.sternDrag;
+  row[WINDAGE.SIDE] = 0.5 * windage.lateralArea * windage.sideDrag;
+  row[WINDAGE.CENTRE] = windage.centreX;
+  row[WINDAGE.SHIFT] = windage.centreShift * hull.length;
+  row[WINDAGE.LENGTH] = hull.length;
+  return row;
+}
+
+function thrusterRow({ x, thrust, jetSpeed }: BoatSpec['thrusters'][number]): Float64Array {
+  const row = new Float64Array(THRUSTER_COLUMNS);
+  row[THRUSTER.X] = x;
+  row[THRUSTER.THRUST] = thrust;
+  row[THRUSTER.JET] = jetSpeed;
+  return row;
+}
+
 /** Turns a boat's description into the form the step computes with. */
 export function assembleCraft(spec: BoatSpec): Craft {
   const mass = massProperties(spec.hull);
@@ -51,19 +83,28 @@ export function assembleCraft(spec: BoatSpec): Craft {
     ...spec.rudders.map((rudder) => rudderRow(rudder, spec.drives, strips)),
     ...spec.drives.flatMap(({ leg }, i) => (leg ? [legRow(leg, driveChannel[i]!, strips)] : [])),
   ];
-  const craft = {
-    spec,
-    mass,
-    strips,
-    hull: hullRow(spec.hull),
-    friction: frictionTable(spec.hull),
+  const parts = {
     fins: rowsOf(FOIL_COLUMNS, fins),
     blades: rowsOf(BLADE_COLUMNS, blades),
     drives: rowsOf(DRIVE_COLUMNS, drives),
+  };
+  // Written out whole, not spread: the step runs faster on objects that are always made alike.
+  return {
+    spec,
+    mass,
+    strips,
+    massRow: massRow(mass),
+    hull: hullRow(spec.hull),
+    friction: frictionTable(spec.hull),
+    fins: parts.fins,
+    blades: parts.blades,
+    drives: parts.drives,
+    thrusters: rowsOf(THRUSTER_COLUMNS, spec.thrusters.map(thrusterRow)),
+    windage: windageRow(spec),
     channels,
     driveChannel,
     limits: channelLimits(spec, channels),
     touch: assembleTouch(spec, mass),
+    dragRates: dragRates({ spec, mass, strips, ...parts }, SEA_WATER_KGPM3),
   };
-  return { ...craft, dragRates: dragRates(craft, SEA_WATER_KGPM3) };
 }

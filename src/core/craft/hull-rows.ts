@@ -10,6 +10,8 @@ export const STRIP_COUNT = 20;
 export interface Strips {
   readonly x: Float64Array;
   readonly halfDragArea: Float64Array;
+  /** Sums of halfDragArea·x^k, k = 0 … 3, over the strips abaft strip j, at 4 j + k; the whole at the end. */
+  readonly moments: Float64Array;
 }
 
 /** Draught at x by straight lines between stations; 0 outside them. m. */
@@ -35,7 +37,15 @@ export function hullStrips(hull: HullSpec): Strips {
     x[i] = aft + (i + 0.5) * dx;
     halfDragArea[i] = 0.5 * crossFlowDrag * draughtAt(draughts, x[i]!) * dx;
   }
-  return { x, halfDragArea };
+  const moments = new Float64Array(4 * (STRIP_COUNT + 1));
+  for (let i = 0; i < STRIP_COUNT; i++) {
+    let term = halfDragArea[i]!;
+    for (let k = 0; k < 4; k++) {
+      moments[4 * (i + 1) + k] = moments[4 * i + k]! + term;
+      term *= x[i]!;
+    }
+  }
+  return { x, halfDragArea, moments };
 }
 
 /** The strip nearest to x. */

@@ -13,7 +13,7 @@ export type {
 export type { ShipDerivatives } from './ship-derivatives';
 export { fenderForce } from './fender-law';
 export { foilRow, liftSlope } from './foil';
-export { massFromMatrix, massProperties, type MassProperties } from './mass';
+export { MASS, massFromMatrix, massProperties, massRow, type MassProperties } from './mass';
 export { type TouchElements } from './touch-elements';
 export { assembleCraft, type Craft } from './assemble';
 export {
@@ -33,6 +33,9 @@ export {
   FOIL,
   FOIL_COLUMNS,
   HULL,
+  THRUSTER,
+  THRUSTER_COLUMNS,
+  WINDAGE,
   type Rows,
 } from './rows';
 export { dragRates, type DragRates } from './stiffness';

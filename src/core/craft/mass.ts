@@ -19,6 +19,25 @@ export interface MassProperties {
   readonly a23: number;
 }
 
+/** The same as a row of numbers for the step. */
+export const MASS = {
+  M11: 0,
+  M22: 1,
+  M23: 2,
+  M33: 3,
+  DETERMINANT: 4,
+  RIGID: 5,
+  RIGID_MOMENT: 6,
+  A11: 7,
+  A22: 8,
+  A23: 9,
+} as const;
+
+export function massRow(mass: MassProperties): Float64Array {
+  const { m11, m22, m23, m33, determinant, rigid, rigidMoment, a11, a22, a23 } = mass;
+  return Float64Array.from([m11, m22, m23, m33, determinant, rigid, rigidMoment, a11, a22, a23]);
+}
+
 /** Mass matrix entries as they stand, with the whole in the Coriolis terms unless said otherwise. */
 export function massFromMatrix(
   m11: number,

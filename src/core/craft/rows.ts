@@ -78,6 +78,14 @@ export const HULL = {
 } as const;
 export const HULL_COLUMNS = 9;
 
+/** Windage (forces/wind.ts): ½ area × drag for wind from ahead, astern and the side, m²; centre, m; shift, m. */
+export const WINDAGE = { FRONT: 0, STERN: 1, SIDE: 2, CENTRE: 3, SHIFT: 4, LENGTH: 5 } as const;
+export const WINDAGE_COLUMNS = 6;
+
+/** A tunnel thruster (forces/thruster.ts). */
+export const THRUSTER = { X: 0, THRUST: 1, JET: 2 } as const;
+export const THRUSTER_COLUMNS = 3;
+
 /** A row table: `count` rows of equal width one after another. */
 export interface Rows {
   readonly count: number;

@@ -1,3 +1,4 @@
+import { everyEdge, signedArea } from '../math';
 import { fenderForce } from './fender-law';
 import type { BoatSpec, FenderSpec } from './spec';
 import type { MassProperties } from './mass';
@@ -19,6 +20,14 @@ export interface TouchElements {
   readonly fenderPressure: Float64Array;
   readonly loss: Float64Array;
   readonly hullStiffness: number;
+  /** +1 when the deck outline runs anticlockwise in (x, y), −1 clockwise. */
+  readonly deckTurn: number;
+  /** Every edge of the deck outline. */
+  readonly deckEdges: Int32Array;
+  /** Distance of each deck corner from the one before it, m. */
+  readonly deckSteps: Float64Array;
+  /** Least and greatest x and y of the deck outline, m. */
+  readonly deckBox: Float64Array;
   /** Highest natural frequencies of a touch on bare hull and on a fender, radians/s: they set the substeps. */
   readonly hullFrequency: number;
   readonly fenderFrequency: number;
@@ -56,6 +65,21 @@ function stiffestFender(fenders: readonly FenderSpec[]): number {
   }, 0);
 }
 
+function stepsOf(points: Float64Array): Float64Array {
+  return Float64Array.from({ length: points.length / 2 }, (_, i) => {
+    const j = (2 * i + points.length - 2) % points.length;
+    const dx = points[2 * i]! - points[j]!;
+    const dy = points[2 * i + 1]! - points[j + 1]!;
+    return Math.sqrt(dx * dx + dy * dy);
+  });
+}
+
+function boxOf(points: Float64Array): Float64Array {
+  const xs = points.filter((_, i) => i % 2 === 0);
+  const ys = points.filter((_, i) => i % 2 === 1);
+  return Float64Array.from([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)]);
+}
+
 export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElements {
   const hull = denseOutline(spec.hull.deck);
   const hullCount = hull.length / 2;
@@ -90,11 +114,20 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     lightest = Math.min(lightest, 1 / massless);
   }
   return {
-    ...elements,
+    x: elements.x,
+    y: elements.y,
+    radius: elements.radius,
+    fenderLength: elements.fenderLength,
+    fenderPressure: elements.fenderPressure,
+    loss: elements.loss,
     count,
     hullCount,
     reach,
     hullStiffness: spec.hull.touchStiffness,
+    deckTurn: signedArea(spec.hull.deck) < 0 ? -1 : 1,
+    deckEdges: everyEdge(spec.hull.deck.length / 2),
+    deckSteps: stepsOf(spec.hull.deck),
+    deckBox: boxOf(spec.hull.deck),
     hullFrequency: Math.sqrt(spec.hull.touchStiffness / lightest),
     fenderFrequency: Math.sqrt(stiffestFender(spec.fenders) / lightest),
   };

@@ -1,5 +1,5 @@
 export { addBankEffect, BANK_REACH } from './bank';
-export { addCrossFlow } from './cross-flow';
+export { addCrossFlow, addCrossFlowInField } from './cross-flow';
 export { addShipDerivatives } from './derivative-ship';
 export { addFoil, foilForce } from './foil';
 export { addHullLift } from './hull-lift';
@@ -8,6 +8,6 @@ export { propWalk } from './prop-walk';
 export { addThrust, FLOW, FLOW_COLUMNS, propellerFlow } from './propeller';
 export { raceAtBlade, signedRoot } from './race';
 export { addBlade } from './rudder';
-export { deepWater, shallowFactors, type ShallowFactors } from './shallow';
+export { deepWater, SHALLOW, shallowFactors } from './shallow';
 export { addThruster, thrusterShare } from './thruster';
 export { addWind, WIND_REFERENCE_HEIGHT_M, windShareAt } from './wind';

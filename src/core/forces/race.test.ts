@@ -133,7 +133,7 @@ describe('the centre of wind', () => {
     const force = new Float64Array(3);
     const a = (degrees * Math.PI) / 180;
     // Wind from that angle off the bow: she moves through the air towards it.
-    addWind(force, craft.spec.windage, 10, 1.225, 8 * Math.cos(a), 8 * Math.sin(a));
+    addWind(force, craft.windage, 1.225, 8 * Math.cos(a), 8 * Math.sin(a));
     return force[2]! / force[1]!;
   };
 

@@ -1,4 +1,4 @@
-import type { ThrusterSpec } from '../craft';
+import { THRUSTER } from '../craft';
 
 /** Speed through the water over jet speed at which half the thrust is lost. */
 const HALF_LOST = 0.3;
@@ -17,16 +17,19 @@ export function thrusterShare(jetSpeed: number, along: number): number {
 /**
  * Adds a thruster's push. Thrust goes with the square of the power given.
  *
+ * @param t rows of figures, the thruster's starting at `at` (columns THRUSTER)
  * @param power −1 … 1, positive pushes her to starboard
  * @param u speed ahead through the water, m/s
  */
 export function addThruster(
   force: Float64Array,
-  thruster: ThrusterSpec,
+  t: Float64Array,
+  at: number,
   power: number,
   u: number,
 ): void {
-  const push = thruster.thrust * power * Math.abs(power) * thrusterShare(thruster.jetSpeed, u);
+  const share = thrusterShare(t[at + THRUSTER.JET]!, u);
+  const push = t[at + THRUSTER.THRUST]! * power * Math.abs(power) * share;
   force[1]! += push;
-  force[2]! += thruster.x * push;
+  force[2]! += t[at + THRUSTER.X]! * push;
 }

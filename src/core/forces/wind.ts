@@ -1,4 +1,4 @@
-import type { WindageSpec } from '../craft';
+import { WINDAGE } from '../craft';
 import { power } from '../math';
 
 /** Height at which wind is given, m, and the exponent of its profile over water and sheltered land. */
@@ -21,8 +21,7 @@ export function windShareAt(height: number): number {
  */
 export function addWind(
   force: Float64Array,
-  windage: WindageSpec,
-  length: number,
+  windage: Float64Array,
   airDensity: number,
   a: number,
   b: number,
@@ -30,10 +29,10 @@ export function addWind(
   const v2 = a * a + b * b;
   if (v2 === 0) return;
   const v = Math.sqrt(v2);
-  const half = -0.5 * airDensity * v;
-  const side = half * windage.lateralArea * windage.sideDrag * b;
-  const front = a > 0 ? windage.frontalDrag : windage.sternDrag;
-  force[0]! += half * windage.frontalArea * front * a;
+  const pressure = -airDensity * v;
+  const side = pressure * windage[WINDAGE.SIDE]! * b;
+  const front = a > 0 ? windage[WINDAGE.FRONT]! : windage[WINDAGE.STERN]!;
+  force[0]! += pressure * front * a;
   force[1]! += side;
-  force[2]! += side * (windage.centreX + (windage.centreShift * length * a) / v);
+  force[2]! += side * (windage[WINDAGE.CENTRE]! + (windage[WINDAGE.SHIFT]! * a) / v);
 }

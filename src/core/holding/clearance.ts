@@ -1,5 +1,6 @@
-import { nearestOnPolygon, type FlatPoints, type Nearest } from '../math';
-import { boxDistance, type Obstacle } from './obstacles';
+import type { TouchElements } from '../craft';
+import { NEAREST, nearestOnRing, type FlatPoints } from '../math';
+import { boxDistance, type Shore } from './shore';
 
 /** Least distance between a boat's outline and an obstacle, and where on the boat. */
 export interface Clearance {
@@ -12,11 +13,14 @@ export interface Clearance {
   y: number;
 }
 
-const nothing: Clearance = { distance: Infinity, obstacle: -1, x: 0, y: 0 };
-
 export function noClearance(): Clearance {
-  return { ...nothing };
+  return { distance: Infinity, obstacle: -1, x: 0, y: 0 };
 }
+
+/** Columns of a finding while it is being looked for. */
+const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
+/** Columns of the memory: how far the boat's furthest point can have moved so far, and where she was. */
+const PAST = { TRAVELLED: 0, X: 1, Y: 2, HEADING: 3 } as const;
 
 /**
  * Memory of a run of clearances: how far each obstacle was when last measured, and how far the boat's
@@ -25,36 +29,35 @@ export function noClearance(): Clearance {
 export interface ClearanceMemory {
   readonly distance: Float64Array;
   readonly odometer: Float64Array;
-  travelled: number;
-  x: number;
-  y: number;
-  heading: number;
-  readonly work: Nearest;
+  readonly past: Float64Array;
+  readonly found: Float64Array;
+  readonly nearest: Float64Array;
+  /** What was nearest on each obstacle last: corner of the boat, or −1 − corner of the obstacle. */
+  readonly hint: Int32Array;
 }
 
 export function clearanceMemory(obstacles: number): ClearanceMemory {
   return {
     distance: new Float64Array(obstacles).fill(-Infinity),
     odometer: new Float64Array(obstacles),
-    travelled: 0,
-    x: 0,
-    y: 0,
-    heading: 0,
-    work: { x: 0, y: 0, distance: 0 },
+    past: new Float64Array(4),
+    found: new Float64Array(3),
+    nearest: new Float64Array(3),
+    hint: new Int32Array(obstacles),
   };
 }
 
 /**
  * Least clearance of a boat at (x, y) on a heading (rad, with its sine and cosine) from the obstacles
- * not skipped. `outline` in body axes, `reach` its furthest point. Written into `out`; what was
+ * not skipped. `outline` in body axes, `touch` its reach and box. Written into `out`; what was
  * nearest there before is tried first.
  */
 export function leastClearance(
   out: Clearance,
   memory: ClearanceMemory,
   outline: FlatPoints,
-  reach: number,
-  obstacles: readonly Obstacle[],
+  touch: TouchElements,
+  shore: Shore,
   skip: ReadonlySet<number>,
   x: number,
   y: number,
@@ -62,95 +65,175 @@ export function leastClearance(
   sin: number,
   cos: number,
 ): void {
-  const mx = x - memory.x;
-  const my = y - memory.y;
-  memory.travelled +=
-    Math.sqrt(mx * mx + my * my) + reach * Math.abs(heading - memory.heading) + 1e-9;
-  memory.x = x;
-  memory.y = y;
-  memory.heading = heading;
+  const { past, found, distance, odometer } = memory;
+  const mx = x - past[PAST.X]!;
+  const my = y - past[PAST.Y]!;
+  const turned = touch.reach * Math.abs(heading - past[PAST.HEADING]!);
+  const travelled = past[PAST.TRAVELLED]! + Math.sqrt(mx * mx + my * my) + turned + 1e-9;
+  past[PAST.TRAVELLED] = travelled;
+  past[PAST.X] = x;
+  past[PAST.Y] = y;
+  past[PAST.HEADING] = heading;
   const first = out.obstacle;
-  Object.assign(out, nothing);
-  for (let k = -1; k < obstacles.length; k++) {
+  let nearest = -1;
+  found[FOUND.DISTANCE] = Infinity;
+  for (let k = -1; k < shore.count; k++) {
     const i = k < 0 ? first : k;
-    if (i < 0 || i >= obstacles.length || (k >= 0 && k === first) || skip.has(i)) continue;
-    const least = memory.distance[i]! - (memory.travelled - memory.odometer[i]!);
-    if (least >= out.distance) continue;
-    const found = measure(out, memory.work, outline, reach, obstacles[i]!, i, x, y, sin, cos);
-    memory.distance[i] = found;
-    memory.odometer[i] = memory.travelled;
+    if (i < 0 || i >= shore.count || (k >= 0 && k === first)) continue;
+    const least = distance[i]! - (travelled - odometer[i]!);
+    if (least >= found[FOUND.DISTANCE]! || skip.has(i)) continue;
+    const before = found[FOUND.DISTANCE]!;
+    distance[i] = measure(memory, outline, touch, shore, i, x, y, sin, cos);
+    odometer[i] = travelled;
+    if (found[FOUND.DISTANCE]! < before) nearest = i;
   }
+  out.distance = found[FOUND.DISTANCE]!;
+  out.obstacle = nearest;
+  out.x = found[FOUND.X]!;
+  out.y = found[FOUND.Y]!;
 }
 
-/** One obstacle: its distance, or a bound that it cannot be under. Nearer than `out` is written there. */
+/** One obstacle: its distance, or a bound that it cannot be under. Nearer than what was found is written there. */
 function measure(
-  out: Clearance,
-  work: Nearest,
+  memory: ClearanceMemory,
   outline: FlatPoints,
-  reach: number,
-  obstacle: Obstacle,
+  touch: TouchElements,
+  shore: Shore,
   i: number,
   x: number,
   y: number,
   sin: number,
   cos: number,
 ): number {
-  const bound = boxDistance(obstacle, x, y) - reach;
-  if (bound >= out.distance) return bound;
-  const corners = obstacle.outline;
-  if (!corners) {
-    const dx = obstacle.x - x;
-    const dy = obstacle.y - y;
-    return towardsSide(out, work, outline, i, dx, dy, obstacle.radius, sin, cos);
+  const { found, nearest } = memory;
+  const bound = boxDistance(shore, i, x, y) - touch.reach;
+  if (bound >= found[FOUND.DISTANCE]!) return bound;
+  if (shore.solid[i] !== 1) {
+    const dx = shore.round[3 * i]! - x;
+    const dy = shore.round[3 * i + 1]! - y;
+    return towardsSide(memory, outline, touch, dx, dy, shore.round[3 * i + 2]!, sin, cos);
   }
-  nearestOnPolygon(work, corners, x, y);
-  const fromMiddle = work.distance - reach;
-  if (fromMiddle >= out.distance) return fromMiddle;
+  const { corners } = shore;
+  const from = shore.start[i]!;
+  const to = shore.start[i + 1]!;
+  const turn = shore.turn[i]!;
+  nearestOnRing(nearest, corners, from, to, turn, shore.edges, from, to - from, x, y);
+  const fromMiddle = nearest[NEAREST.DISTANCE]! - touch.reach;
+  if (fromMiddle >= found[FOUND.DISTANCE]!) return fromMiddle;
+  const hint = memory.hint[i]!;
+  // The last nearest first: the closer the first guess, the more is ruled out unseen.
+  if (hint >= 0) fromHull(memory, outline, shore, i, hint, x, y, sin, cos);
+  else fromShore(memory, outline, touch, shore, i, -1 - hint, x, y, sin, cos);
   let least = Infinity;
-  for (let c = 0; c < corners.length; c += 2) {
-    const dx = corners[c]! - x;
-    const dy = corners[c + 1]! - y;
-    const bare = Math.sqrt(dx * dx + dy * dy) - reach;
-    const found =
-      bare < Math.min(least, out.distance)
-        ? towardsSide(out, work, outline, i, dx, dy, 0, sin, cos)
-        : bare;
-    if (found < least) least = found;
+  // Distance changes by no more than one goes: a corner far off rules out its neighbours.
+  let under = -Infinity;
+  for (let c = 0; c < outline.length / 2; c++) {
+    under -= touch.deckSteps[c]!;
+    if (under < found[FOUND.DISTANCE]! && under < least) {
+      under = fromHull(memory, outline, shore, i, c, x, y, sin, cos);
+    }
+    if (under < least) least = under;
   }
-  for (let c = 0; c < outline.length; c += 2) {
-    const bx = outline[c]!;
-    const by = outline[c + 1]!;
-    const px = x + bx * sin + by * cos;
-    const py = y + bx * cos - by * sin;
-    if (boxDistance(obstacle, px, py) >= least) continue;
-    nearestOnPolygon(work, corners, px, py);
-    if (work.distance < least) least = work.distance;
-    if (work.distance < out.distance) keep(out, work.distance, i, bx, by);
+  under = -Infinity;
+  for (let c = from; c < to; c++) {
+    under -= shore.steps[c]!;
+    if (under < found[FOUND.DISTANCE]! && under < least) {
+      under = fromShore(memory, outline, touch, shore, i, c, x, y, sin, cos);
+    }
+    if (under < least) least = under;
   }
   return least;
 }
 
-/** A corner or pile ashore, (dx, dy) from midships, against the hull's side. */
-function towardsSide(
-  out: Clearance,
-  work: Nearest,
+/** A corner of the boat's outline against a solid: its distance. */
+function fromHull(
+  memory: ClearanceMemory,
   outline: FlatPoints,
-  obstacle: number,
+  shore: Shore,
+  i: number,
+  corner: number,
+  x: number,
+  y: number,
+  sin: number,
+  cos: number,
+): number {
+  const { found, nearest } = memory;
+  const bx = outline[2 * corner]!;
+  const by = outline[2 * corner + 1]!;
+  const px = x + bx * sin + by * cos;
+  const py = y + bx * cos - by * sin;
+  const from = shore.start[i]!;
+  const to = shore.start[i + 1]!;
+  nearestOnRing(
+    nearest,
+    shore.corners,
+    from,
+    to,
+    shore.turn[i]!,
+    shore.edges,
+    from,
+    to - from,
+    px,
+    py,
+  );
+  const distance = nearest[NEAREST.DISTANCE]!;
+  if (distance < found[FOUND.DISTANCE]!) {
+    keep(found, distance, bx, by);
+    memory.hint[i] = corner;
+  }
+  return distance;
+}
+
+/** A solid's corner against the hull's side: its distance, or a bound under it. */
+function fromShore(
+  memory: ClearanceMemory,
+  outline: FlatPoints,
+  touch: TouchElements,
+  shore: Shore,
+  i: number,
+  corner: number,
+  x: number,
+  y: number,
+  sin: number,
+  cos: number,
+): number {
+  const before = memory.found[FOUND.DISTANCE]!;
+  const dx = shore.corners[2 * corner]! - x;
+  const dy = shore.corners[2 * corner + 1]! - y;
+  const distance = towardsSide(memory, outline, touch, dx, dy, 0, sin, cos);
+  if (distance < before) memory.hint[i] = -1 - corner;
+  return distance;
+}
+
+/** A corner or pile ashore, (dx, dy) from midships, against the hull's side: its distance, or a bound under it. */
+function towardsSide(
+  memory: ClearanceMemory,
+  outline: FlatPoints,
+  touch: TouchElements,
   dx: number,
   dy: number,
   radius: number,
   sin: number,
   cos: number,
 ): number {
-  nearestOnPolygon(work, outline, dx * sin + dy * cos, dx * cos - dy * sin);
-  const distance = work.distance - radius;
-  if (distance < out.distance) keep(out, distance, obstacle, work.x, work.y);
+  const { found, nearest } = memory;
+  const bx = dx * sin + dy * cos;
+  const by = dx * cos - dy * sin;
+  const box = touch.deckBox;
+  const ox = Math.max(0, box[0]! - bx, bx - box[2]!);
+  const oy = Math.max(0, box[1]! - by, by - box[3]!);
+  const bound = Math.sqrt(ox * ox + oy * oy) - radius;
+  if (bound >= found[FOUND.DISTANCE]!) return bound;
+  const sides = outline.length / 2;
+  nearestOnRing(nearest, outline, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides, bx, by);
+  const distance = nearest[NEAREST.DISTANCE]! - radius;
+  if (distance < found[FOUND.DISTANCE]!)
+    keep(found, distance, nearest[NEAREST.X]!, nearest[NEAREST.Y]!);
   return distance;
 }
 
-function keep(out: Clearance, distance: number, obstacle: number, x: number, y: number): void {
-  out.distance = distance;
-  out.obstacle = obstacle;
-  out.x = x;
-  out.y = y;
+function keep(found: Float64Array, distance: number, x: number, y: number): void {
+  found[FOUND.DISTANCE] = distance;
+  found[FOUND.X] = x;
+  found[FOUND.Y] = y;
 }

@@ -5,14 +5,15 @@ export {
   type Clearance,
   type ClearanceMemory,
 } from './clearance';
-export { boxDistance, pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
+export { GROUND, GROUND_COLUMNS } from './ground';
+export { shoreOf, type Shore } from './shore';
+export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export {
   addTouch,
   listPairs,
   pairsHold,
   HULL_SIDE,
   touchScratch,
-  type BoatMotion,
   type TouchScratch,
 } from './touch';
 export { frictionForce, seriesStiffness, withLoss } from './touch-law';

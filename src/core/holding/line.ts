@@ -1,4 +1,5 @@
 import { exp, log } from '../math';
+import { GROUND } from './ground';
 
 /**
  * Lines made fast between boat and shore, as flat arrays so that the step reads them fast.
@@ -63,30 +64,20 @@ export function lineTension(
   return tension > 0 ? tension : 0;
 }
 
-interface Moving {
-  readonly x: number;
-  readonly y: number;
-  readonly sin: number;
-  readonly cos: number;
-  readonly surge: number;
-  readonly sway: number;
-  readonly yaw: number;
-}
-
 /** Adds every line's pull (N, N, N·m, body axes), and leaves the tensions in `tension`. */
 export function addLines(
   force: Float64Array,
   tension: Float64Array,
   lines: Lines,
-  boat: Moving,
+  boat: Float64Array,
 ): void {
   for (let i = 0; i < lines.count; i++) {
     const bx = lines.boatX[i]!;
     const by = lines.boatY[i]!;
-    const east = lines.shoreX[i]! - boat.x;
-    const north = lines.shoreY[i]! - boat.y;
-    const ax = east * boat.sin + north * boat.cos - bx;
-    const ay = east * boat.cos - north * boat.sin - by;
+    const east = lines.shoreX[i]! - boat[GROUND.X]!;
+    const north = lines.shoreY[i]! - boat[GROUND.Y]!;
+    const ax = east * boat[GROUND.SIN]! + north * boat[GROUND.COS]! - bx;
+    const ay = east * boat[GROUND.COS]! - north * boat[GROUND.SIN]! - by;
     const rise = lines.rise[i]!;
     const stretched2 = ax * ax + ay * ay + rise * rise;
     const length = lines.length[i]!;
@@ -95,8 +86,8 @@ export function addLines(
       continue;
     }
     const stretched = Math.sqrt(stretched2);
-    const vx = boat.surge - boat.yaw * by;
-    const vy = boat.sway + boat.yaw * bx;
+    const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * by;
+    const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * bx;
     const growing = -(ax * vx + ay * vy) / stretched;
     const pull = lineTension(lines.stiffness[i]!, length, lines.damping[i]!, stretched, growing);
     tension[i] = pull;

@@ -67,10 +67,3 @@ export function pileObstacle(
     maxY: y + radius,
   };
 }
-
-/** Least distance from a point to an obstacle's bounding box, m; 0 inside it. */
-export function boxDistance(obstacle: Obstacle, x: number, y: number): number {
-  const dx = Math.max(obstacle.minX - x, 0, x - obstacle.maxX);
-  const dy = Math.max(obstacle.minY - y, 0, y - obstacle.maxY);
-  return Math.sqrt(dx * dx + dy * dy);
-}

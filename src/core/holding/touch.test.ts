@@ -1,4 +1,4 @@
-import { fenderForce } from '../craft';
+import { assembleCraft, fenderForce } from '../craft';
 import { TouchLog } from '../debrief';
 import { R, step, U, V, X, Y } from '../sim';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
@@ -10,6 +10,7 @@ import {
   noClearance,
   pileObstacle,
   seriesStiffness,
+  shoreOf,
   solidObstacle,
   withLoss,
 } from '.';
@@ -158,7 +159,7 @@ describe('touch log', () => {
   });
 
   it('forgets what a retaken step had added', () => {
-    const r = rig(sloop(), { obstacles: [pileObstacle('p', 'pile', 0, 4.9, 0.2, RIGID)], u: 1 });
+    const r = rig(sloop(), { obstacles: [pileObstacle('p', 'pile', 0, 5.25, 0.2, RIGID)], u: 1 });
     const seen = new TouchLog(r.world.craft.touch.count);
     seen.save();
     for (let i = 0; i < 20; i++) step(r.state, r.world, r.scratch, 0.05, seen);
@@ -172,10 +173,11 @@ describe('clearance', () => {
   it('is measured hull to face, pile and corner, and knows the place on the hull', () => {
     const out = noClearance();
     const memory = clearanceMemory(2);
-    const deck = sloop().hull.deck;
-    const obstacles = [wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)];
+    const { touch, spec } = assembleCraft(sloop());
+    const { deck } = spec.hull;
+    const shore = shoreOf([wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)]);
     const measure = (skip: number[]) =>
-      leastClearance(out, memory, deck, 6, obstacles, new Set(skip), 0, 0, 0, 0, 1);
+      leastClearance(out, memory, deck, touch, shore, new Set(skip), 0, 0, 0, 0, 1);
     measure([]);
     expect(out.obstacle).toBe(1);
     // The side is not quite parallel to the keel there, so a little less than 2.2 − 0.2 − 1.7.

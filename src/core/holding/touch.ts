@@ -1,16 +1,21 @@
 import { fenderForce, type Craft, type TouchElements } from '../craft';
-import { nearestOnPolygon, type Nearest } from '../math';
-import { boxDistance, type Obstacle } from './obstacles';
+import { NEAREST, nearestOnRing } from '../math';
+import { GROUND } from './ground';
+import { boxDistance, type Shore } from './shore';
 import { frictionForce, seriesStiffness, withLoss } from './touch-law';
 
-/** Most touches looked at in one instant. */
+/** Most touches looked at in one instant, and edges near them. */
 const SLOTS = 256;
+const EDGE_SLOTS = 2048;
 /** Pairs this close are listed, m; the list holds until she has moved about as far. */
 const PAIR_RANGE_M = 0.4;
 /** Kept in hand when deciding that nothing can touch yet, m. */
 const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
+
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now. */
+const LIST = { X: 0, Y: 1, HEADING: 2, LEAST_GAP: 3, FAR: 4 } as const;
 
 /** Touches found in one evaluation, and working memory. Reused every time. */
 export interface TouchScratch {
@@ -28,24 +33,23 @@ export interface TouchScratch {
   /** Can anything touch during this step, and can bare hull? If not, the pairs need not be looked at. */
   active: boolean;
   hullActive: boolean;
-  /** How far any point of the boat may be from where it was when the pairs were listed, m. */
-  far: number;
   /**
    * Pairs near one another: an element of the boat (or HULL_SIDE) with an obstacle and, for the hull
-   * side, the obstacle's corner (index into its outline; −1 for a pile).
+   * side, the obstacle's corner (its number; −1 for a pile). Of the other's outline only the edges that
+   * can be nearest while the list holds are looked at.
    */
   pairCount: number;
   readonly pairElement: Int32Array;
   readonly pairObstacle: Int32Array;
   readonly pairCorner: Int32Array;
-  /** Gap of each pair when it was listed, m. */
   readonly pairGap: Float64Array;
-  /** Where the boat was when the pairs were listed, and the least gap of all pairs then, m. */
-  listedX: number;
-  listedY: number;
-  listedHeading: number;
-  leastGap: number;
-  readonly nearest: Nearest;
+  readonly pairEdges: Int32Array;
+  readonly edges: Int32Array;
+  readonly list: Float64Array;
+  readonly nearest: Float64Array;
+  /** A place in body axes, and a list of one edge, while pairs are looked at. */
+  readonly place: Float64Array;
+  readonly one: Int32Array;
 }
 
 export function touchScratch(): TouchScratch {
@@ -68,25 +72,14 @@ export function touchScratch(): TouchScratch {
     pairCorner: marks(),
     active: false,
     hullActive: false,
-    far: 0,
     pairGap: slots(),
-    listedX: NaN,
-    listedY: NaN,
-    listedHeading: NaN,
-    leastGap: 0,
-    nearest: { x: 0, y: 0, distance: 0 },
+    pairEdges: new Int32Array(SLOTS + 1),
+    edges: new Int32Array(EDGE_SLOTS),
+    list: new Float64Array(5).fill(NaN),
+    nearest: new Float64Array(3),
+    place: new Float64Array(2),
+    one: new Int32Array(1),
   };
-}
-
-/** A boat's place and ground velocity in body axes, for the narrow phase. */
-export interface BoatMotion {
-  x: number;
-  y: number;
-  sin: number;
-  cos: number;
-  surge: number;
-  sway: number;
-  yaw: number;
 }
 
 /** Records one touch and adds its normal and friction force. Normal (nx, ny) pushes the boat. */
@@ -94,9 +87,9 @@ function press(
   force: Float64Array,
   s: TouchScratch,
   touch: TouchElements,
-  boat: BoatMotion,
-  obstacle: Obstacle,
-  obstacleIndex: number,
+  boat: Float64Array,
+  shore: Shore,
+  obstacle: number,
   element: number,
   x: number,
   y: number,
@@ -105,8 +98,8 @@ function press(
   depth: number,
 ): void {
   if (s.count >= SLOTS) return;
-  const vx = boat.surge - boat.yaw * y;
-  const vy = boat.sway + boat.yaw * x;
+  const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * y;
+  const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * x;
   const approach = -(vx * nx + vy * ny);
   let still: number;
   let loss: number;
@@ -119,12 +112,12 @@ function press(
     );
     loss = touch.loss[element]!;
   } else {
-    still = seriesStiffness(touch.hullStiffness, obstacle.stiffness) * depth;
+    still = seriesStiffness(touch.hullStiffness, shore.stiffness[obstacle]!) * depth;
     loss = touch.loss[0]!;
   }
   const normal = withLoss(still, loss, approach);
   const slip = -vx * ny + vy * nx;
-  const rub = frictionForce(obstacle.friction, normal, slip);
+  const rub = frictionForce(shore.friction[obstacle]!, normal, slip);
   const fx = normal * nx - rub * ny;
   const fy = normal * ny + rub * nx;
   force[0]! += fx;
@@ -132,7 +125,7 @@ function press(
   force[2]! += x * fy - y * fx;
   const k = s.count++;
   s.element[k] = element;
-  s.obstacle[k] = obstacleIndex;
+  s.obstacle[k] = obstacle;
   s.x[k] = x;
   s.y[k] = y;
   s.nx[k] = nx;
@@ -140,53 +133,6 @@ function press(
   s.depth[k] = depth;
   s.approach[k] = approach;
   s.normalForce[k] = normal;
-}
-
-function pair(
-  s: TouchScratch,
-  element: number,
-  obstacle: number,
-  corner: number,
-  gap: number,
-): void {
-  if (s.pairCount >= SLOTS) return;
-  const k = s.pairCount++;
-  s.pairElement[k] = element;
-  s.pairObstacle[k] = obstacle;
-  s.pairCorner[k] = corner;
-  s.pairGap[k] = gap;
-}
-
-/** Distance from a place ashore to the hull's outline, m; negative inside. Leaves the nearest point in the scratch. */
-function toHullSide(
-  s: TouchScratch,
-  craft: Craft,
-  boat: BoatMotion,
-  px: number,
-  py: number,
-): number {
-  const dx = px - boat.x;
-  const dy = py - boat.y;
-  const bx = dx * boat.sin + dy * boat.cos;
-  const by = dx * boat.cos - dy * boat.sin;
-  nearestOnPolygon(s.nearest, craft.spec.hull.deck, bx, by);
-  return s.nearest.distance;
-}
-
-/** Distance from an element's centre to an obstacle's face, m; negative inside. Nearest point in the scratch. */
-function toFace(s: TouchScratch, obstacle: Obstacle, px: number, py: number): number {
-  const { nearest } = s;
-  if (obstacle.outline) {
-    nearestOnPolygon(nearest, obstacle.outline, px, py);
-    return nearest.distance;
-  }
-  const dx = px - obstacle.x;
-  const dy = py - obstacle.y;
-  const d = Math.sqrt(dx * dx + dy * dy);
-  nearest.x = d > 0 ? obstacle.x + (dx / d) * obstacle.radius : obstacle.x;
-  nearest.y = d > 0 ? obstacle.y + (dy / d) * obstacle.radius : obstacle.y;
-  nearest.distance = d - obstacle.radius;
-  return nearest.distance;
 }
 
 /** Is the list of pairs still good for a boat that may move `travel` metres more, heading in radians? */
@@ -198,11 +144,12 @@ export function pairsHold(
   heading: number,
   travel: number,
 ): boolean {
-  const dx = x - s.listedX;
-  const dy = y - s.listedY;
-  const turned = Math.abs(heading - s.listedHeading) * touch.reach;
+  const { list } = s;
+  const dx = x - list[LIST.X]!;
+  const dy = y - list[LIST.Y]!;
+  const turned = Math.abs(heading - list[LIST.HEADING]!) * touch.reach;
   const far = Math.sqrt(dx * dx + dy * dy) + turned + travel + IN_HAND_M;
-  s.far = far;
+  list[LIST.FAR] = far;
   s.active = false;
   s.hullActive = false;
   for (let k = 0; k < s.pairCount; k++) {
@@ -211,7 +158,37 @@ export function pairsHold(
     if (s.pairElement[k]! < touch.hullCount) s.hullActive = true;
   }
   // NaN, before the first listing, does not hold either.
-  return far < (s.pairCount > 0 ? PAIR_RANGE_M : s.leastGap);
+  return far < (s.pairCount > 0 ? PAIR_RANGE_M : list[LIST.LEAST_GAP]!);
+}
+
+/** Notes a pair, with the edges of the other's ring that can be nearest while the list holds. */
+function addPair(
+  s: TouchScratch,
+  element: number,
+  obstacle: number,
+  corner: number,
+  gap: number,
+  points: Float64Array,
+  from: number,
+  to: number,
+  distance: number,
+  px: number,
+  py: number,
+): void {
+  if (s.pairCount >= SLOTS) return;
+  const k = s.pairCount++;
+  s.pairElement[k] = element;
+  s.pairObstacle[k] = obstacle;
+  s.pairCorner[k] = corner;
+  s.pairGap[k] = gap;
+  let last = s.pairEdges[k]!;
+  const reach = Math.abs(distance) + 2 * (PAIR_RANGE_M + IN_HAND_M);
+  for (let e = from; e < to && last < EDGE_SLOTS; e++) {
+    s.one[0] = e;
+    nearestOnRing(s.nearest, points, from, to, 1, s.one, 0, 1, px, py);
+    if (Math.abs(s.nearest[NEAREST.DISTANCE]!) <= reach) s.edges[last++] = e;
+  }
+  s.pairEdges[k + 1] = last;
 }
 
 /**
@@ -221,43 +198,124 @@ export function pairsHold(
 export function listPairs(
   s: TouchScratch,
   craft: Craft,
-  obstacles: readonly Obstacle[],
-  boat: BoatMotion,
+  shore: Shore,
+  boat: Float64Array,
   heading: number,
 ): void {
-  s.pairCount = 0;
-  s.listedX = boat.x;
-  s.listedY = boat.y;
-  s.listedHeading = heading;
   const { touch } = craft;
-  let least = Infinity;
-  for (let i = 0; i < obstacles.length; i++) {
-    const obstacle = obstacles[i]!;
-    const open = Math.max(least, PAIR_RANGE_M);
-    if (boxDistance(obstacle, boat.x, boat.y) - touch.reach >= open) continue;
-    if (toFace(s, obstacle, boat.x, boat.y) - touch.reach >= open) continue;
-    for (let e = obstacle.outline ? 0 : touch.hullCount; e < touch.count; e++) {
-      const px = boat.x + touch.x[e]! * boat.sin + touch.y[e]! * boat.cos;
-      const py = boat.y + touch.x[e]! * boat.cos - touch.y[e]! * boat.sin;
-      if (boxDistance(obstacle, px, py) - touch.radius[e]! >= open) continue;
-      const gap = toFace(s, obstacle, px, py) - touch.radius[e]!;
-      if (gap < least) least = gap;
-      if (gap < PAIR_RANGE_M) pair(s, e, i, 0, gap);
-    }
-    const corners = obstacle.outline ? obstacle.outline.length : 1;
-    for (let c = 0; c < corners; c += 2) {
-      const px = obstacle.outline ? obstacle.outline[c]! : obstacle.x;
-      const py = obstacle.outline ? obstacle.outline[c + 1]! : obstacle.y;
-      const dx = px - boat.x;
-      const dy = py - boat.y;
-      const reach = touch.reach + obstacle.radius + open;
-      if (dx * dx + dy * dy >= reach * reach) continue;
-      const gap = toHullSide(s, craft, boat, px, py) - obstacle.radius;
-      if (gap < least) least = gap;
-      if (gap < PAIR_RANGE_M) pair(s, HULL_SIDE, i, obstacle.outline ? c : -1, gap);
-    }
+  const { list } = s;
+  const x = boat[GROUND.X]!;
+  const y = boat[GROUND.Y]!;
+  s.pairCount = 0;
+  list[LIST.X] = x;
+  list[LIST.Y] = y;
+  list[LIST.HEADING] = heading;
+  list[LIST.LEAST_GAP] = Infinity;
+  for (let i = 0; i < shore.count; i++) {
+    const open = Math.max(list[LIST.LEAST_GAP]!, PAIR_RANGE_M);
+    if (boxDistance(shore, i, x, y) - touch.reach >= open) continue;
+    if (shore.solid[i] === 1) listSolid(s, craft, shore, boat, i);
+    else listPile(s, craft, shore, boat, i);
   }
-  s.leastGap = least;
+}
+
+function toBody(boat: Float64Array, px: number, py: number, out: Float64Array): void {
+  const dx = px - boat[GROUND.X]!;
+  const dy = py - boat[GROUND.Y]!;
+  out[0] = dx * boat[GROUND.SIN]! + dy * boat[GROUND.COS]!;
+  out[1] = dx * boat[GROUND.COS]! - dy * boat[GROUND.SIN]!;
+}
+
+/** A corner or pile ashore against the hull between its elements. */
+function listCorner(
+  s: TouchScratch,
+  craft: Craft,
+  boat: Float64Array,
+  obstacle: number,
+  corner: number,
+  px: number,
+  py: number,
+  radius: number,
+): void {
+  const { touch } = craft;
+  const { list } = s;
+  const open = Math.max(list[LIST.LEAST_GAP]!, PAIR_RANGE_M);
+  const { deck } = craft.spec.hull;
+  const sides = deck.length / 2;
+  const { place } = s;
+  toBody(boat, px, py, place);
+  const bx = place[0]!;
+  const by = place[1]!;
+  const bare = touch.reach + radius + open;
+  if (bx * bx + by * by >= bare * bare) return;
+  nearestOnRing(s.nearest, deck, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides, bx, by);
+  const distance = s.nearest[NEAREST.DISTANCE]!;
+  const gap = distance - radius;
+  if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+  if (gap >= PAIR_RANGE_M) return;
+  addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance, bx, by);
+}
+
+function listSolid(
+  s: TouchScratch,
+  craft: Craft,
+  shore: Shore,
+  boat: Float64Array,
+  i: number,
+): void {
+  const { touch } = craft;
+  const { list, nearest } = s;
+  const { corners, turn } = shore;
+  const from = shore.start[i]!;
+  const to = shore.start[i + 1]!;
+  const x = boat[GROUND.X]!;
+  const y = boat[GROUND.Y]!;
+  const sin = boat[GROUND.SIN]!;
+  const cos = boat[GROUND.COS]!;
+  const whole = Math.max(list[LIST.LEAST_GAP]!, PAIR_RANGE_M);
+  nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from, x, y);
+  if (nearest[NEAREST.DISTANCE]! - touch.reach >= whole) return;
+  for (let e = 0; e < touch.count; e++) {
+    const open = Math.max(list[LIST.LEAST_GAP]!, PAIR_RANGE_M);
+    const px = x + touch.x[e]! * sin + touch.y[e]! * cos;
+    const py = y + touch.x[e]! * cos - touch.y[e]! * sin;
+    if (boxDistance(shore, i, px, py) - touch.radius[e]! >= open) continue;
+    nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from, px, py);
+    const distance = nearest[NEAREST.DISTANCE]!;
+    const gap = distance - touch.radius[e]!;
+    if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+    if (gap < PAIR_RANGE_M) addPair(s, e, i, 0, gap, corners, from, to, distance, px, py);
+  }
+  for (let c = from; c < to; c++) {
+    listCorner(s, craft, boat, i, c, corners[2 * c]!, corners[2 * c + 1]!, 0);
+  }
+}
+
+function listPile(
+  s: TouchScratch,
+  craft: Craft,
+  shore: Shore,
+  boat: Float64Array,
+  i: number,
+): void {
+  const { touch } = craft;
+  const { list } = s;
+  const px = shore.round[3 * i]!;
+  const py = shore.round[3 * i + 1]!;
+  const radius = shore.round[3 * i + 2]!;
+  const { place } = s;
+  toBody(boat, px, py, place);
+  const bx = place[0]!;
+  const by = place[1]!;
+  for (let e = touch.hullCount; e < touch.count; e++) {
+    const dx = bx - touch.x[e]!;
+    const dy = by - touch.y[e]!;
+    const distance = Math.sqrt(dx * dx + dy * dy) - radius;
+    const gap = distance - touch.radius[e]!;
+    if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+    if (gap < PAIR_RANGE_M) addPair(s, e, i, 0, gap, place, 0, 0, distance, 0, 0);
+  }
+  listCorner(s, craft, boat, i, -1, px, py, radius);
 }
 
 /** An outline corner or fender of the boat against a face or pile. */
@@ -265,26 +323,48 @@ function pressElement(
   force: Float64Array,
   s: TouchScratch,
   touch: TouchElements,
-  boat: BoatMotion,
-  obstacle: Obstacle,
-  index: number,
-  element: number,
+  boat: Float64Array,
+  shore: Shore,
+  k: number,
 ): void {
+  const obstacle = s.pairObstacle[k]!;
+  const element = s.pairElement[k]!;
+  const { nearest } = s;
+  const sin = boat[GROUND.SIN]!;
+  const cos = boat[GROUND.COS]!;
   const bx = touch.x[element]!;
   const by = touch.y[element]!;
-  const px = boat.x + bx * boat.sin + by * boat.cos;
-  const py = boat.y + bx * boat.cos - by * boat.sin;
+  const px = boat[GROUND.X]! + bx * sin + by * cos;
+  const py = boat[GROUND.Y]! + bx * cos - by * sin;
   const radius = touch.radius[element]!;
-  const distance = toFace(s, obstacle, px, py);
+  if (shore.solid[obstacle] === 1) {
+    const first = s.pairEdges[k]!;
+    const count = s.pairEdges[k + 1]! - first;
+    const from = shore.start[obstacle]!;
+    const to = shore.start[obstacle + 1]!;
+    const turn = shore.turn[obstacle]!;
+    nearestOnRing(nearest, shore.corners, from, to, turn, s.edges, first, count, px, py);
+  } else {
+    const cx = shore.round[3 * obstacle]!;
+    const cy = shore.round[3 * obstacle + 1]!;
+    const r = shore.round[3 * obstacle + 2]!;
+    const dx = px - cx;
+    const dy = py - cy;
+    const d = Math.sqrt(dx * dx + dy * dy);
+    nearest[NEAREST.X] = d > 0 ? cx + (dx / d) * r : cx;
+    nearest[NEAREST.Y] = d > 0 ? cy + (dy / d) * r : cy;
+    nearest[NEAREST.DISTANCE] = d - r;
+  }
+  const distance = nearest[NEAREST.DISTANCE]!;
   const depth = radius - distance;
   if (depth <= 0 || distance === 0) return;
-  const ex = (px - s.nearest.x) / distance;
-  const ey = (py - s.nearest.y) / distance;
-  const nx = ex * boat.sin + ey * boat.cos;
-  const ny = ex * boat.cos - ey * boat.sin;
+  const ex = (px - nearest[NEAREST.X]!) / distance;
+  const ey = (py - nearest[NEAREST.Y]!) / distance;
+  const nx = ex * sin + ey * cos;
+  const ny = ex * cos - ey * sin;
   const x = bx - nx * radius;
   const y = by - ny * radius;
-  press(force, s, touch, boat, obstacle, index, element, x, y, nx, ny, depth);
+  press(force, s, touch, boat, shore, obstacle, element, x, y, nx, ny, depth);
 }
 
 /** A corner or pile ashore against the hull side between the boat's own corners. */
@@ -292,36 +372,35 @@ function pressSide(
   force: Float64Array,
   s: TouchScratch,
   craft: Craft,
-  boat: BoatMotion,
-  obstacle: Obstacle,
-  index: number,
-  corner: number,
+  boat: Float64Array,
+  shore: Shore,
+  k: number,
 ): void {
-  const px = corner < 0 ? obstacle.x : obstacle.outline![corner]!;
-  const py = corner < 0 ? obstacle.y : obstacle.outline![corner + 1]!;
-  const distance = toHullSide(s, craft, boat, px, py);
-  const depth = obstacle.radius - distance;
-  if (depth <= 0 || distance === 0) return;
-  const dx = px - boat.x;
-  const dy = py - boat.y;
+  const obstacle = s.pairObstacle[k]!;
+  const corner = s.pairCorner[k]!;
   const { nearest } = s;
+  const { deck } = craft.spec.hull;
+  const pile = corner < 0;
+  const px = pile ? shore.round[3 * obstacle]! : shore.corners[2 * corner]!;
+  const py = pile ? shore.round[3 * obstacle + 1]! : shore.corners[2 * corner + 1]!;
+  const radius = pile ? shore.round[3 * obstacle + 2]! : 0;
+  const { place } = s;
+  toBody(boat, px, py, place);
+  const bx = place[0]!;
+  const by = place[1]!;
+  const first = s.pairEdges[k]!;
+  const count = s.pairEdges[k + 1]! - first;
+  const sides = deck.length / 2;
+  nearestOnRing(nearest, deck, 0, sides, craft.touch.deckTurn, s.edges, first, count, bx, by);
+  const distance = nearest[NEAREST.DISTANCE]!;
+  const depth = radius - distance;
+  if (depth <= 0 || distance === 0) return;
   // From the thing towards the hull: the way the boat is pushed.
-  const nx = (nearest.x - (dx * boat.sin + dy * boat.cos)) / distance;
-  const ny = (nearest.y - (dx * boat.cos - dy * boat.sin)) / distance;
-  press(
-    force,
-    s,
-    craft.touch,
-    boat,
-    obstacle,
-    index,
-    HULL_SIDE,
-    nearest.x,
-    nearest.y,
-    nx,
-    ny,
-    depth,
-  );
+  const x = nearest[NEAREST.X]!;
+  const y = nearest[NEAREST.Y]!;
+  const nx = (x - bx) / distance;
+  const ny = (y - by) / distance;
+  press(force, s, craft.touch, boat, shore, obstacle, HULL_SIDE, x, y, nx, ny, depth);
 }
 
 /**
@@ -332,19 +411,14 @@ export function addTouch(
   force: Float64Array,
   s: TouchScratch,
   craft: Craft,
-  obstacles: readonly Obstacle[],
-  boat: BoatMotion,
+  shore: Shore,
+  boat: Float64Array,
 ): void {
   s.count = 0;
+  const far = s.list[LIST.FAR]!;
   for (let k = 0; k < s.pairCount; k++) {
-    if (s.pairGap[k]! > s.far) continue;
-    const index = s.pairObstacle[k]!;
-    const obstacle = obstacles[index]!;
-    const element = s.pairElement[k]!;
-    if (element === HULL_SIDE) {
-      pressSide(force, s, craft, boat, obstacle, index, s.pairCorner[k]!);
-    } else {
-      pressElement(force, s, craft.touch, boat, obstacle, index, element);
-    }
+    if (s.pairGap[k]! > far) continue;
+    if (s.pairElement[k] === HULL_SIDE) pressSide(force, s, craft, boat, shore, k);
+    else pressElement(force, s, craft.touch, boat, shore, k);
   }
 }

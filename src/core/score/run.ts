@@ -5,6 +5,7 @@ import {
   leastClearance,
   noClearance,
   NO_LINES,
+  shoreOf,
   type ClearanceMemory,
   type Lines,
   type Obstacle,
@@ -89,6 +90,7 @@ class Run {
       obstacles,
       environment: environmentFor(craft, input.weather, input.limit),
       lines: input.lines ?? NO_LINES,
+      shore: shoreOf(obstacles),
     };
     this.state = initialState(craft, input.start);
     this.before = initialState(craft, input.start);
@@ -136,7 +138,7 @@ class Run {
     const levelBefore = player.level();
     step(state, world, this.scratch, dt, this.log);
     // A state that is not finite would never get anywhere: a fault of the core, not of the input.
-    if (!(state.time > this.before.time)) throw new Error('the run does not advance');
+    if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
     const level = player.level();
     if (level >= 0) this.findCue(dt, levelBefore, level);
     if (this.state.time >= (this.gridStep + 1) * STEP_S - INSTANT_S) this.reachGrid();
@@ -209,15 +211,15 @@ class Run {
   }
 
   private measure(skip: ReadonlySet<number>): void {
-    const { craft, obstacles } = this.world;
+    const { craft, shore } = this.world;
     const { motion } = this.state;
     const psi = motion[PSI]!;
     leastClearance(
       this.now,
       this.memory,
       craft.spec.hull.deck,
-      craft.touch.reach,
-      obstacles,
+      craft.touch,
+      shore,
       skip,
       motion[X]!,
       motion[Y]!,

@@ -140,8 +140,13 @@ it('a copied state goes on as the original would have', () => {
   const kept = initialState(craft, { x: 9, y: 9, heading: 1, speed: 1 });
   copyState(kept, rig.state);
   rig.go(3);
-  const ran = { ...rig.engine };
+  const told = ({ rps, engaged, sinceDriven }: typeof rig.engine) => ({
+    rps,
+    engaged,
+    sinceDriven,
+  });
+  const ran = told(rig.engine);
   copyState(rig.state, kept);
   rig.go(3);
-  expect(rig.engine).toEqual(ran);
+  expect(told(rig.engine)).toEqual(ran);
 });

@@ -6,13 +6,16 @@ import {
   FOIL,
   FOIL_COLUMNS,
   HULL,
+  MASS,
+  THRUSTER_COLUMNS,
+  WINDAGE,
   type Craft,
-  type MassProperties,
 } from '../craft';
 import {
   addBankEffect,
   addBlade,
   addCrossFlow,
+  addCrossFlowInField,
   addFoil,
   addHullLift,
   addShipDerivatives,
@@ -24,14 +27,14 @@ import {
   propWalk,
   raceAtBlade,
   resistance,
-  type ShallowFactors,
+  SHALLOW,
 } from '../forces';
-import { addLines, addTouch, listPairs, pairsHold, type BoatMotion } from '../holding';
+import { addLines, addTouch, GROUND, listPairs, pairsHold } from '../holding';
 import { cos, sin, sineCosine } from '../math';
 import { streamAt } from '../water';
-import type { Environment } from './environment';
+import { GAPS, WATER } from './environment';
 import { PSI, R, U, V, X, Y } from './state';
-import type { Scratch, World } from './world';
+import { AIR, type Scratch, type World } from './world';
 
 /** Bare hull in the water: resistance, cross flow, lift at small drift. */
 function addHull(
@@ -39,6 +42,7 @@ function addHull(
   s: Scratch,
   craft: Craft,
   density: number,
+  inField: boolean,
   u: number,
   v: number,
   r: number,
@@ -48,18 +52,20 @@ function addHull(
   const middle = strips.x.length >> 1;
   const du = u - s.streamU[middle]!;
   const dv = v - s.streamV[middle]!;
-  const { shallow } = s;
+  const shallow = s.shallow[SHALLOW.RESISTANCE]!;
   if (offset === 0) {
-    force[0]! += shallow.resistance * resistance(hull, friction, density, du, dv);
+    force[0]! += shallow * resistance(hull, friction, density, du, dv);
   } else {
     // Two hulls share the wetted area and the weight, and drag her round as she turns.
     const port = 0.5 * resistance(hull, friction, density, du + r * offset, dv);
     const starboard = 0.5 * resistance(hull, friction, density, du - r * offset, dv);
-    force[0]! += shallow.resistance * (port + starboard);
-    force[2]! += shallow.resistance * offset * (port - starboard);
+    force[0]! += shallow * (port + starboard);
+    force[2]! += shallow * offset * (port - starboard);
   }
-  addCrossFlow(force, strips, density * shallow.crossFlow, v, r, s.streamV);
-  addHullLift(force, hull, density * shallow.lift, du, dv, r);
+  const thick = density * s.shallow[SHALLOW.CROSS_FLOW]!;
+  if (inField) addCrossFlowInField(force, strips, thick, v, r, s.streamV);
+  else addCrossFlow(force, strips, thick, v, r);
+  addHullLift(force, hull, density * s.shallow[SHALLOW.LIFT]!, du, dv, r);
 }
 
 function addFins(
@@ -154,10 +160,10 @@ function addThrusters(
   stage: number,
   u: number,
 ): void {
-  const { thrusters } = craft.spec;
-  for (let i = 0; i < thrusters.length; i++) {
+  const { count, values } = craft.thrusters;
+  for (let i = 0; i < count; i++) {
     const power = s.stages.power[3 * i + stage]!;
-    if (power !== 0) addThruster(force, thrusters[i]!, power, u);
+    if (power !== 0) addThruster(force, values, i * THRUSTER_COLUMNS, power, u);
   }
 }
 
@@ -202,8 +208,8 @@ function arcsine(x: number): number {
  */
 export function accelerate(
   rates: Float64Array,
-  mass: MassProperties,
-  shallow: ShallowFactors,
+  mass: Float64Array,
+  shallow: Float64Array,
   force: Float64Array,
   u: number,
   v: number,
@@ -211,44 +217,50 @@ export function accelerate(
   ur: number,
   vr: number,
 ): void {
-  const a11 = mass.a11 * shallow.surgeMass;
-  const a22 = mass.a22 * shallow.swayMass;
-  const surgeAdded = a11 * ur;
-  const swayAdded = a22 * vr + mass.a23 * r;
-  const x = force[0]! + r * (mass.rigid * v + mass.rigidMoment * r + swayAdded);
-  const y = force[1]! - r * (mass.rigid * u + surgeAdded);
-  const n = force[2]! - ur * swayAdded + vr * surgeAdded - u * mass.rigidMoment * r;
-  if (shallow.swayMass === 1) {
-    rates[U] = x / mass.m11;
-    rates[V] = (mass.m33 * y - mass.m23 * n) / mass.determinant;
-    rates[R] = (mass.m22 * n - mass.m23 * y) / mass.determinant;
-    return;
+  const growth = shallow[SHALLOW.SWAY_MASS]!;
+  const rigid = mass[MASS.RIGID]!;
+  const moment = mass[MASS.RIGID_MOMENT]! * r;
+  const surgeAdded = mass[MASS.A11]! * shallow[SHALLOW.SURGE_MASS]! * ur;
+  const swayAdded = mass[MASS.A22]! * growth * vr + mass[MASS.A23]! * r;
+  const x = force[0]! + r * (rigid * v + moment + swayAdded);
+  const y = force[1]! - r * (rigid * u + surgeAdded);
+  const n = force[2]! - ur * swayAdded + vr * surgeAdded - u * moment;
+  const m23 = mass[MASS.M23]!;
+  let m11 = mass[MASS.M11]!;
+  let m22 = mass[MASS.M22]!;
+  let m33 = mass[MASS.M33]!;
+  let determinant = mass[MASS.DETERMINANT]!;
+  if (growth !== 1) {
+    m11 = rigid + (m11 - rigid) * shallow[SHALLOW.SURGE_MASS]!;
+    m22 = rigid + (m22 - rigid) * growth;
+    // Added yaw inertia is not kept apart: it is three eighths of the whole for most hulls.
+    m33 *= 1 + ADDED_YAW_SHARE * (shallow[SHALLOW.YAW_MASS]! - 1);
+    determinant = m22 * m33 - m23 * m23;
   }
-  const m11 = mass.rigid + (mass.m11 - mass.rigid) * shallow.surgeMass;
-  const m22 = mass.rigid + (mass.m22 - mass.rigid) * shallow.swayMass;
-  // Added yaw inertia is not kept apart: most of it is a share of the whole, and the share grows.
-  const m33 = mass.m33 * (1 + 0.375 * (shallow.yawMass - 1));
-  const determinant = m22 * m33 - mass.m23 * mass.m23;
   rates[U] = x / m11;
-  rates[V] = (m33 * y - mass.m23 * n) / determinant;
-  rates[R] = (m22 * n - mass.m23 * y) / determinant;
+  rates[V] = (m33 * y - m23 * n) / determinant;
+  rates[R] = (m22 * n - m23 * y) / determinant;
 }
+
+const ADDED_YAW_SHARE = 0.375;
 
 /** Place and velocity over the ground, body axes, for what touches and what holds. */
 function setGround(
-  ground: BoatMotion,
+  ground: Float64Array,
   motion: Float64Array,
-  { streamEast, streamNorth }: Environment,
+  water: Float64Array,
   sinPsi: number,
   cosPsi: number,
 ): void {
-  ground.x = motion[X]!;
-  ground.y = motion[Y]!;
-  ground.sin = sinPsi;
-  ground.cos = cosPsi;
-  ground.surge = motion[U]! + streamEast * sinPsi + streamNorth * cosPsi;
-  ground.sway = motion[V]! + streamEast * cosPsi - streamNorth * sinPsi;
-  ground.yaw = motion[R]!;
+  const east = water[WATER.EAST]!;
+  const north = water[WATER.NORTH]!;
+  ground[GROUND.X] = motion[X]!;
+  ground[GROUND.Y] = motion[Y]!;
+  ground[GROUND.SIN] = sinPsi;
+  ground[GROUND.COS] = cosPsi;
+  ground[GROUND.SURGE] = motion[U]! + east * sinPsi + north * cosPsi;
+  ground[GROUND.SWAY] = motion[V]! + east * cosPsi - north * sinPsi;
+  ground[GROUND.YAW] = motion[R]!;
 }
 
 /** Finds out what the boat may touch within the next `seconds`, looking round anew only if she has moved on. */
@@ -256,8 +268,10 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch, secon
   const { touch } = world.craft;
   const u = motion[U]!;
   const v = motion[V]!;
-  const { streamEast, streamNorth } = world.environment;
-  const stream = Math.sqrt(streamEast * streamEast + streamNorth * streamNorth);
+  const { row } = world.environment;
+  const east = row[WATER.EAST]!;
+  const north = row[WATER.NORTH]!;
+  const stream = Math.sqrt(east * east + north * north);
   const speed = Math.sqrt(u * u + v * v) + stream + Math.abs(motion[R]!) * touch.reach;
   // Half as much again for what she may gain within the step.
   const travel = 1.5 * speed * seconds;
@@ -265,8 +279,8 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch, secon
   const y = motion[Y]!;
   const heading = motion[PSI]!;
   if (pairsHold(s.touch, touch, x, y, heading, travel)) return;
-  setGround(s.ground, motion, world.environment, sin(heading), cos(heading));
-  listPairs(s.touch, world.craft, world.obstacles, s.ground, heading);
+  setGround(s.ground, motion, row, sin(heading), cos(heading));
+  listPairs(s.touch, world.craft, world.shore, s.ground, heading);
   pairsHold(s.touch, touch, x, y, heading, travel);
 }
 
@@ -310,23 +324,23 @@ function addAir(
   cosPsi: number,
 ): void {
   const { air } = s;
-  const east = air.slip[2 * stage]!;
-  const north = air.slip[2 * stage + 1]!;
-  const { windage, hull } = world.craft.spec;
+  const { windage } = world.craft;
+  const density = world.environment.row[WATER.AIR]!;
+  const east = air[2 * stage]!;
+  const north = air[2 * stage + 1]!;
   const a = u + east * sinPsi + north * cosPsi;
   const b = v + east * cosPsi - north * sinPsi;
-  if (air.meanSquare === 1 && air.difference === 0) {
-    addWind(force, windage, hull.length, world.environment.airDensity, a, b);
-    return;
-  }
+  const square = air[AIR.MEAN_SQUARE]!;
+  const difference = air[AIR.DIFFERENCE]!;
   const surge = force[0]!;
   const sway = force[1]!;
   const yaw = force[2]!;
-  addWind(force, windage, hull.length, world.environment.airDensity, a, b);
+  addWind(force, windage, density, a, b);
+  if (square === 1 && difference === 0) return;
   const side = force[1]! - sway;
-  force[0] = surge + (force[0]! - surge) * air.meanSquare;
-  force[1] = sway + side * air.meanSquare;
-  force[2] = yaw + (force[2]! - yaw) * air.meanSquare + side * air.difference * (hull.length / 3);
+  force[0] = surge + (force[0]! - surge) * square;
+  force[1] = sway + side * square;
+  force[2] = yaw + (force[2]! - yaw) * square + side * difference * (windage[WINDAGE.LENGTH]! / 3);
 }
 
 /**
@@ -349,7 +363,7 @@ export function derivative(
   sineCosine(s.pair, motion[PSI]!);
   const sinPsi = s.pair[0]!;
   const cosPsi = s.pair[1]!;
-  const density = environment.waterDensity;
+  const density = environment.row[WATER.DENSITY]!;
   force[0] = 0;
   force[1] = 0;
   force[2] = 0;
@@ -362,30 +376,32 @@ export function derivative(
   }
 
   if (craft.spec.hull.derivatives === null) {
-    addHull(force, s, craft, density, u, v, r);
+    addHull(force, s, craft, density, environment.field !== null, u, v, r);
     addFins(force, s, craft, density, u, v, r);
     addDrives(force, s, craft, density, stage, u, v, r);
     addBlades(force, s, craft, density, stage, u, v, r);
   } else {
     addShip(force, s, craft, density, stage, ur, vr, r);
   }
-  if (craft.spec.thrusters.length > 0) addThrusters(force, s, craft, stage, ur);
+  if (craft.thrusters.count > 0) addThrusters(force, s, craft, stage, ur);
   addAir(force, s, world, stage, u, v, sinPsi, cosPsi);
   if (environment.confined) {
     const { length, beam, draught } = craft.spec.hull;
-    addBankEffect(force, length, beam, draught, density, ur, s.gaps.port, s.gaps.starboard);
+    const port = s.gaps[GAPS.PORT]!;
+    const starboard = s.gaps[GAPS.STARBOARD]!;
+    addBankEffect(force, length, beam, draught, density, ur, port, starboard);
   }
   if (s.touch.active || world.lines.count > 0) {
-    setGround(ground, motion, environment, sinPsi, cosPsi);
-    if (s.touch.active) addTouch(force, s.touch, craft, world.obstacles, ground);
+    setGround(ground, motion, environment.row, sinPsi, cosPsi);
+    if (s.touch.active) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
     addLines(force, s.tension, world.lines, ground);
   } else {
     s.touch.count = 0;
   }
 
-  accelerate(rates, craft.mass, s.shallow, force, u, v, r, ur, vr);
-  rates[X] = u * sinPsi + v * cosPsi + environment.streamEast;
-  rates[Y] = u * cosPsi - v * sinPsi + environment.streamNorth;
+  accelerate(rates, craft.massRow, s.shallow, force, u, v, r, ur, vr);
+  rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;
+  rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.NORTH]!;
   rates[PSI] = r;
 }

@@ -30,6 +30,8 @@ export interface Weather {
 
 /** Weather as the step needs it for one boat. */
 export interface Environment {
+  /** Densities and reference stream as a row, for the step. */
+  readonly row: Float64Array;
   readonly waterDensity: number;
   readonly airDensity: number;
   /** Reference stream, m/s east and north: steady and the same everywhere. */
@@ -50,6 +52,9 @@ export interface Environment {
   readonly level: Series | null;
   readonly confined: boolean;
 }
+
+/** Columns of an environment's row. */
+export const WATER = { DENSITY: 0, AIR: 1, EAST: 2, NORTH: 3 } as const;
 
 const LONGEST_RUN_S = 900;
 
@@ -72,6 +77,7 @@ export function environmentFor(
   const windStrength = weather.windStrength ?? null;
   const windVeer = weather.windVeer ?? null;
   return {
+    row: Float64Array.from([weather.waterDensity, AIR_KGPM3, streamEast, streamNorth]),
     waterDensity: weather.waterDensity,
     airDensity: AIR_KGPM3,
     streamEast,
@@ -112,11 +118,8 @@ export function depthAt(environment: Environment, time: number): number {
   return environment.depth + (environment.level ? seriesAt(environment.level, time) : 0);
 }
 
-/** Gaps between hull and the nearest obstacle to port and starboard, square to the keel, m. */
-export interface SideGaps {
-  port: number;
-  starboard: number;
-}
+/** Gaps between hull and the nearest obstacle to port and starboard, square to the keel, m: a row. */
+export const GAPS = { PORT: 0, STARBOARD: 1 } as const;
 
 /** Where a ray from (x, y) along (dx, dy) first meets an outline, m; Infinity if it does not. */
 function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: number): number {
@@ -142,7 +145,7 @@ function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: numb
 
 /** Looks abeam on both sides for walls and banks. Written into `out`. */
 export function sideGaps(
-  out: SideGaps,
+  out: Float64Array,
   obstacles: readonly Obstacle[],
   x: number,
   y: number,
@@ -150,15 +153,15 @@ export function sideGaps(
   cosPsi: number,
   halfBeam: number,
 ): void {
-  out.port = Infinity;
-  out.starboard = Infinity;
+  let port = Infinity;
+  let starboard = Infinity;
   for (let i = 0; i < obstacles.length; i++) {
     const { outline } = obstacles[i]!;
     if (!outline) continue;
     // Starboard lies along (cos ψ, −sin ψ).
-    out.starboard = Math.min(out.starboard, rayTo(outline, x, y, cosPsi, -sinPsi));
-    out.port = Math.min(out.port, rayTo(outline, x, y, -cosPsi, sinPsi));
+    starboard = Math.min(starboard, rayTo(outline, x, y, cosPsi, -sinPsi));
+    port = Math.min(port, rayTo(outline, x, y, -cosPsi, sinPsi));
   }
-  out.port -= halfBeam;
-  out.starboard -= halfBeam;
+  out[GAPS.PORT] = port - halfBeam;
+  out[GAPS.STARBOARD] = starboard - halfBeam;
 }

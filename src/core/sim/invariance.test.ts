@@ -22,7 +22,7 @@ function play(r: Rig, orders: readonly OrderStep[], mirror = 1, h = 0.05): numbe
   for (const [seconds, rudder, gear, throttle] of orders) {
     orderRudder(r.state, r.world.craft, (mirror * rudder * Math.PI) / 180);
     orderEngine(r.state.engines[0]!, r.world.craft.spec.drives[0]!, gear, throttle);
-    run(r, seconds, () => seen.push([...r.state.motion]), h);
+    run(r, seconds, () => seen.push([...r.state.motion.slice(0, 6)]), h);
   }
   return seen;
 }
@@ -139,7 +139,7 @@ describe('A4 nothing happens by itself', () => {
   it('stays put without wind, stream and thrust', () => {
     const r = rig(sloop(), { heading: 0.4 });
     run(r, 60);
-    expect([...r.state.motion]).toEqual([0, 0, 0.4, 0, 0, 0]);
+    expect([...r.state.motion.slice(0, 6)]).toEqual([0, 0, 0.4, 0, 0, 0]);
   });
 
   it('gives the same bits for the same orders', () => {

@@ -1,4 +1,4 @@
-import { massFromMatrix } from '../craft';
+import { massFromMatrix, massRow } from '../craft';
 import { deepWater } from '../forces';
 import { accelerate, PSI, R, U, V, X, Y } from '.';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
@@ -9,7 +9,7 @@ import { energy, rig, run } from '../testing/rig';
 describe('B6 first instant', () => {
   it('accelerates by the mass matrix', () => {
     const rates = new Float64Array(6);
-    const mass = massFromMatrix(5250, 9000, 0, 40500);
+    const mass = massRow(massFromMatrix(5250, 9000, 0, 40500));
     accelerate(rates, mass, deepWater(), Float64Array.from([1000, 500, -4 * 500]), 0, 0, 0, 0, 0);
     expect(rates[U]).toBeCloseTo(0.19047619, 6);
     expect(rates[V]).toBeCloseTo(0.055555556, 6);
@@ -20,7 +20,7 @@ describe('B6 first instant', () => {
     const rates = new Float64Array(6);
     accelerate(
       rates,
-      massFromMatrix(5250, 9000, 0, 40500),
+      massRow(massFromMatrix(5250, 9000, 0, 40500)),
       deepWater(),
       Float64Array.from([0, 1, 3.78]),
       0,

@@ -8,6 +8,7 @@ export const U = 3;
 export const V = 4;
 export const R = 5;
 export const MOTION_SIZE = 6;
+const TIME = 6;
 
 export type Gear = -1 | 0 | 1;
 
@@ -56,7 +57,7 @@ export interface JoystickState {
 export interface SimState {
   /** Seconds since the start. */
   time: number;
-  /** East, north (m), heading unwrapped (rad), surge, sway (m/s), yaw rate (rad/s). */
+  /** East, north (m), heading unwrapped (rad), surge, sway (m/s), yaw rate (rad/s); then the time. */
   readonly motion: Float64Array;
   /** Angle of each steering channel and where it is wanted, rad; channel 0 is the wheel. */
   readonly angles: Float64Array;
@@ -74,38 +75,84 @@ export interface StartPose {
   readonly speed: number;
 }
 
-export function initialState(craft: Craft, pose: StartPose): SimState {
-  const motion = new Float64Array(MOTION_SIZE);
-  motion[X] = pose.x;
-  motion[Y] = pose.y;
-  motion[PSI] = pose.heading;
-  motion[U] = pose.speed;
-  return {
-    time: 0,
-    motion,
-    angles: new Float64Array(craft.channels),
-    ordered: new Float64Array(craft.channels),
-    engines: craft.spec.drives.map(() => ({
-      orderedGear: 0,
-      throttle: 0,
-      engaged: 0,
-      lastDriven: 0,
-      sinceDriven: Infinity,
-      engagesIn: Infinity,
-      rps: 0,
-      refuses: 0,
-      owed: 0,
-    })),
-    thrusters: craft.spec.thrusters.map(() => ({
+/** Numbers of an engine, kept in a row so that they never change their kind as they run. */
+class Engine implements EngineState {
+  orderedGear: Gear = 0;
+  engaged: Gear = 0;
+  lastDriven: Gear = 0;
+  refuses: Gear = 0;
+  readonly row = Float64Array.from([0, Infinity, Infinity, 0, 0]);
+
+  get throttle(): number {
+    return this.row[0]!;
+  }
+  set throttle(value: number) {
+    this.row[0] = value;
+  }
+  get sinceDriven(): number {
+    return this.row[1]!;
+  }
+  set sinceDriven(value: number) {
+    this.row[1] = value;
+  }
+  get engagesIn(): number {
+    return this.row[2]!;
+  }
+  set engagesIn(value: number) {
+    this.row[2] = value;
+  }
+  get rps(): number {
+    return this.row[3]!;
+  }
+  set rps(value: number) {
+    this.row[3] = value;
+  }
+  get owed(): number {
+    return this.row[4]!;
+  }
+  set owed(value: number) {
+    this.row[4] = value;
+  }
+}
+
+class Boat implements SimState {
+  /** Motion, and the time behind it. */
+  readonly motion = new Float64Array(MOTION_SIZE + 1);
+  readonly angles: Float64Array;
+  readonly ordered: Float64Array;
+  readonly engines: readonly EngineState[];
+  readonly thrusters: readonly ThrusterState[];
+  readonly joystick: JoystickState = { active: false, surge: 0, sway: 0, yaw: 0, looksIn: 0 };
+
+  constructor(craft: Craft) {
+    this.angles = new Float64Array(craft.channels);
+    this.ordered = new Float64Array(craft.channels);
+    this.engines = craft.spec.drives.map(() => new Engine());
+    this.thrusters = craft.spec.thrusters.map(() => ({
       ordered: 0,
       power: 0,
       lastWay: 0,
       sinceRun: Infinity,
       heat: 0,
       cut: false,
-    })),
-    joystick: { active: false, surge: 0, sway: 0, yaw: 0, looksIn: 0 },
-  };
+    }));
+  }
+
+  get time(): number {
+    return this.motion[TIME]!;
+  }
+  set time(value: number) {
+    this.motion[TIME] = value;
+  }
+}
+
+export function initialState(craft: Craft, pose: StartPose): SimState {
+  const state = new Boat(craft);
+  state.motion[X] = pose.x;
+  state.motion[Y] = pose.y;
+  state.motion[PSI] = pose.heading;
+  state.motion[U] = pose.speed;
+  return state;
 }
 
 /** Copies one state over another of the same boat. */

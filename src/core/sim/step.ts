@@ -1,3 +1,4 @@
+import { SHALLOW } from '../forces';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
@@ -41,13 +42,13 @@ export function lineSubsteps(world: World, dt: number): number {
 /** Substeps needed so that no drag acts faster than the scheme can follow; one for ordinary boats. */
 export function dragSubsteps(motion: Float64Array, world: World, s: Scratch, dt: number): number {
   const { dragRates, touch } = world.craft;
-  const slipEast = s.air.slip[0]!;
-  const slipNorth = s.air.slip[1]!;
+  const slipEast = s.air[0]!;
+  const slipNorth = s.air[1]!;
   const u = motion[U]!;
   const v = motion[V]!;
   const speed = Math.sqrt(u * u + v * v) + Math.abs(motion[R]!) * touch.reach;
   const airSpeed = speed + Math.sqrt(slipEast * slipEast + slipNorth * slipNorth);
-  const water = s.shallow.crossFlow > 1 ? s.shallow.crossFlow : 1;
+  const water = s.shallow[SHALLOW.CROSS_FLOW]!;
   const rate = water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
   return Math.min(MOST_DRAG_SUBSTEPS, Math.ceil((dt * rate) / DRAG_SHARE));
 }

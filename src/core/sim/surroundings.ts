@@ -1,9 +1,9 @@
 import { shelterShare } from '../air';
-import { shallowFactors } from '../forces';
+import { SHALLOW, shallowFactors } from '../forces';
 import { cos, sin } from '../math';
-import { depthAt, sideGaps, windAt } from './environment';
+import { depthAt, GAPS, sideGaps, windAt } from './environment';
 import { PSI, X, Y } from './state';
-import type { Scratch, World } from './world';
+import { AIR, type Scratch, type World } from './world';
 
 /** Shelter is looked at on the fore, middle and aft third of the boat, this share of her length apart. */
 const THIRD = 1 / 3;
@@ -11,7 +11,7 @@ const THIRD = 1 / 3;
 function lookForShelter(motion: Float64Array, world: World, s: Scratch): number {
   const { environment, craft } = world;
   const { air } = s;
-  const from = air.wind[0]!;
+  const from = s.wind[0]!;
   const east = -sin(from);
   const north = -cos(from);
   const reach = THIRD * craft.spec.hull.length;
@@ -33,8 +33,9 @@ function lookForShelter(motion: Float64Array, world: World, s: Scratch): number 
   const middle = share(0);
   const fore = share(1);
   const mean = (aft + middle + fore) / 3;
-  air.meanSquare = mean > 0 ? (aft * aft + middle * middle + fore * fore) / (3 * mean * mean) : 1;
-  air.difference = mean > 0 ? (fore * fore - aft * aft) / (3 * mean * mean) : 0;
+  air[AIR.MEAN_SQUARE] =
+    mean > 0 ? (aft * aft + middle * middle + fore * fore) / (3 * mean * mean) : 1;
+  air[AIR.DIFFERENCE] = mean > 0 ? (fore * fore - aft * aft) / (3 * mean * mean) : 0;
   return mean;
 }
 
@@ -42,18 +43,18 @@ function lookForShelter(motion: Float64Array, world: World, s: Scratch): number 
 function setAir(motion: Float64Array, world: World, s: Scratch, time: number, dt: number): void {
   const { environment } = world;
   const { air } = s;
-  windAt(air.wind, environment, time);
+  windAt(s.wind, environment, time);
   let share = environment.windShare;
   if (environment.windbreaks.length > 0) share *= lookForShelter(motion, world, s);
   for (let k = 0; k < 3; k++) {
-    if (k > 0 && !environment.steadyWind) windAt(air.wind, environment, time + (k * dt) / 2);
-    const speed = air.wind[1]!;
-    const from = air.wind[0]!;
-    air.slip[2 * k] = share * (environment.streamEast + speed * sin(from));
-    air.slip[2 * k + 1] = share * (environment.streamNorth + speed * cos(from));
+    if (k > 0 && !environment.steadyWind) windAt(s.wind, environment, time + (k * dt) / 2);
+    const speed = s.wind[1]!;
+    const from = s.wind[0]!;
+    air[2 * k] = share * (environment.streamEast + speed * sin(from));
+    air[2 * k + 1] = share * (environment.streamNorth + speed * cos(from));
     if (environment.steadyWind) {
-      air.slip[2] = air.slip[4] = air.slip[0]!;
-      air.slip[3] = air.slip[5] = air.slip[1]!;
+      air[2] = air[4] = air[0]!;
+      air[3] = air[5] = air[1]!;
       return;
     }
   }
@@ -79,7 +80,8 @@ export function senseSurroundings(
   if (environment.confined) {
     const psi = motion[PSI]!;
     sideGaps(s.gaps, world.obstacles, motion[X]!, motion[Y]!, sin(psi), cos(psi), hull.beam / 2);
-    if (environment.depth < Infinity) s.shallow.resistance *= blockageFactor(world, s, time);
+    if (environment.depth < Infinity)
+      s.shallow[SHALLOW.RESISTANCE]! *= blockageFactor(world, s, time);
   }
 }
 
@@ -90,7 +92,7 @@ const MOST_BLOCKAGE = 0.7;
 /** Water squeezed past her in a channel flows 1/(1 − m) as fast, and drags with the square of it. */
 function blockageFactor({ craft, environment }: World, s: Scratch, time: number): number {
   const { beam, draught } = craft.spec.hull;
-  const width = s.gaps.port + s.gaps.starboard + beam;
+  const width = s.gaps[GAPS.PORT]! + s.gaps[GAPS.STARBOARD]! + beam;
   if (!(width < Infinity)) return 1;
   const channel = Math.max(width, beam) * Math.max(depthAt(environment, time), 0.1);
   const blockage = Math.min(MOST_BLOCKAGE, (SECTION_FULLNESS * beam * draught) / channel);

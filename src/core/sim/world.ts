@@ -1,14 +1,15 @@
 import { STRIP_COUNT, type Craft } from '../craft';
-import { deepWater, FLOW_COLUMNS, type ShallowFactors } from '../forces';
+import { deepWater, FLOW_COLUMNS } from '../forces';
 import {
+  GROUND_COLUMNS,
   touchScratch,
-  type BoatMotion,
   type Lines,
   type Obstacle,
+  type Shore,
   type TouchScratch,
 } from '../holding';
 import { actuatorStages, type ActuatorStages } from './actuators';
-import type { Environment, SideGaps } from './environment';
+import type { Environment } from './environment';
 import { MOTION_SIZE } from './state';
 
 /** A run's fixed surroundings. */
@@ -16,18 +17,18 @@ export interface World {
   readonly craft: Craft;
   readonly environment: Environment;
   readonly obstacles: readonly Obstacle[];
+  /** The obstacles as the step reads them. */
+  readonly shore: Shore;
   readonly lines: Lines;
 }
 
-/** Wind on the boat during a step. */
-export interface AirScratch {
-  /** Water's velocity less the air's at the boat's windage, m/s, east at 2 k and north at 2 k + 1 of stage k. */
-  readonly slip: Float64Array;
-  /** Mean square of shelter, and forward less aft third of it, as shares of the open wind's. */
-  meanSquare: number;
-  difference: number;
-  readonly wind: Float64Array;
-}
+/**
+ * Wind on the boat during a step, as a row: water's velocity less the air's at her windage at each of
+ * three stages (m/s, east at 2 k and north at 2 k + 1); then the mean square of shelter and its forward
+ * less its aft third, as shares of the open wind's.
+ */
+export const AIR = { SLIP: 0, MEAN_SQUARE: 6, DIFFERENCE: 7 } as const;
+const AIR_COLUMNS = 8;
 
 /** Working memory of the step. Made once per run, passed in, never shared between runs. */
 export interface Scratch {
@@ -41,20 +42,29 @@ export interface Scratch {
   /** Stream over the reference at every strip, body axes; nought unless the stream is a field. */
   readonly streamU: Float64Array;
   readonly streamV: Float64Array;
-  readonly ground: BoatMotion;
+  /** Columns GROUND. */
+  readonly ground: Float64Array;
   readonly touch: TouchScratch;
   /** Tension of each line, N. */
   readonly tension: Float64Array;
   readonly stages: ActuatorStages;
-  readonly air: AirScratch;
-  /** Shallow-water multipliers of this step, and whether there are any. */
-  readonly shallow: ShallowFactors;
-  readonly gaps: SideGaps;
+  readonly air: Float64Array;
+  /** Where the wind comes from, rad, and its speed, m/s, at 10 m. */
+  readonly wind: Float64Array;
+  /** Shallow-water multipliers of this step (SHALLOW), gaps to walls (GAPS). */
+  readonly shallow: Float64Array;
+  readonly gaps: Float64Array;
   readonly k1: Float64Array;
   readonly k2: Float64Array;
   readonly k3: Float64Array;
   readonly k4: Float64Array;
   readonly at: Float64Array;
+}
+
+function openAir(): Float64Array {
+  const air = new Float64Array(AIR_COLUMNS);
+  air[AIR.MEAN_SQUARE] = 1;
+  return air;
 }
 
 export function makeScratch({ craft, lines }: World): Scratch {
@@ -66,13 +76,14 @@ export function makeScratch({ craft, lines }: World): Scratch {
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),
     streamU: new Float64Array(STRIP_COUNT),
     streamV: new Float64Array(STRIP_COUNT),
-    ground: { x: 0, y: 0, sin: 0, cos: 0, surge: 0, sway: 0, yaw: 0 },
+    ground: new Float64Array(GROUND_COLUMNS),
     touch: touchScratch(),
     tension: new Float64Array(lines.count),
     stages: actuatorStages(craft),
-    air: { slip: new Float64Array(6), meanSquare: 1, difference: 0, wind: new Float64Array(2) },
+    air: openAir(),
+    wind: new Float64Array(2),
     shallow: deepWater(),
-    gaps: { port: Infinity, starboard: Infinity },
+    gaps: new Float64Array(2).fill(Infinity),
     k1: vector(),
     k2: vector(),
     k3: vector(),

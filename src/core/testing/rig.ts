@@ -1,5 +1,5 @@
 import { assembleCraft, type BoatSpec } from '../craft';
-import { linesOf, type LineSpec, type Obstacle } from '../holding';
+import { linesOf, shoreOf, type LineSpec, type Obstacle } from '../holding';
 import {
   environmentFor,
   initialState,
@@ -46,7 +46,13 @@ export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
   const weather = { ...CALM, ...options.weather };
   const obstacles = options.obstacles ?? [];
   const lines = linesOf(options.lines ?? []);
-  const world: World = { craft, obstacles, environment: environmentFor(craft, weather), lines };
+  const world: World = {
+    craft,
+    obstacles,
+    environment: environmentFor(craft, weather),
+    lines,
+    shore: shoreOf(obstacles),
+  };
   const { x = 0, y = 0, heading = 0, u = 0, v = 0, r = 0 } = options;
   const state = initialState(craft, { x, y, heading, speed: u });
   state.motion[U] = u;

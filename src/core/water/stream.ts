@@ -83,9 +83,8 @@ export function streamField(east: number, north: number, pattern: StreamPattern)
   return field;
 }
 
-const near = { x: 0, y: 0, distance: 0 };
-
 function bankShare({ banks, bankWidth }: StreamPattern, x: number, y: number): number {
+  const near = { x: 0, y: 0, distance: 0 };
   let least = Infinity;
   for (const bank of banks) {
     nearestOnPolygon(near, bank, x, y);
@@ -117,6 +116,7 @@ function wakeOf(outline: FlatPoints, east: number, north: number): Wake {
 }
 
 function wakeShare(wake: Wake, x: number, y: number, east: number, north: number): number {
+  const near = { x: 0, y: 0, distance: 0 };
   nearestOnPolygon(near, wake.outline, x, y);
   if (near.distance <= 0) return 0;
   const down = x * east + y * north - wake.lee;

@@ -1,0 +1,66 @@
+import { everyEdge, signedArea } from '../math';
+import type { Obstacle } from './obstacles';
+
+/** Everything a boat can touch, as flat arrays for the step; in the order of the obstacles it was made from. */
+export interface Shore {
+  readonly count: number;
+  /** Corners of all solids, x, y; those of obstacle i run from number start[i] to before start[i + 1]. */
+  readonly corners: Float64Array;
+  readonly start: Int32Array;
+  /** Every edge's number, for looking at whole rings. */
+  readonly edges: Int32Array;
+  /** Distance of each corner from the one before it in the list, m; 0 for a ring's first. */
+  readonly steps: Float64Array;
+  /** +1 when they run anticlockwise, −1 clockwise. */
+  readonly turn: Float64Array;
+  /** Least and greatest x and y, at 4 i: west, south, east, north. */
+  readonly box: Float64Array;
+  /** Centre and radius of a pile at 3 i; radius 0 for a solid. */
+  readonly round: Float64Array;
+  readonly solid: Uint8Array;
+  readonly friction: Float64Array;
+  readonly stiffness: Float64Array;
+}
+
+export function shoreOf(obstacles: readonly Obstacle[]): Shore {
+  const start = new Int32Array(obstacles.length + 1);
+  obstacles.forEach(({ outline }, i) => {
+    start[i + 1] = start[i]! + (outline ? outline.length / 2 : 0);
+  });
+  const corners = new Float64Array(2 * start[obstacles.length]!);
+  obstacles.forEach(({ outline }, i) => outline && corners.set(outline, 2 * start[i]!));
+  const steps = new Float64Array(start[obstacles.length]!);
+  obstacles.forEach((_, i) => {
+    for (let c = start[i]! + 1; c < start[i + 1]!; c++) {
+      const dx = corners[2 * c]! - corners[2 * c - 2]!;
+      const dy = corners[2 * c + 1]! - corners[2 * c - 1]!;
+      steps[c] = Math.sqrt(dx * dx + dy * dy);
+    }
+  });
+  return {
+    count: obstacles.length,
+    corners,
+    start,
+    edges: everyEdge(start[obstacles.length]!),
+    steps,
+    turn: Float64Array.from(obstacles, ({ outline }) =>
+      outline && signedArea(outline) < 0 ? -1 : 1,
+    ),
+    box: Float64Array.from(obstacles.flatMap((o) => [o.minX, o.minY, o.maxX, o.maxY])),
+    round: Float64Array.from(obstacles.flatMap((o) => [o.x, o.y, o.radius])),
+    solid: Uint8Array.from(obstacles, ({ outline }) => (outline ? 1 : 0)),
+    friction: Float64Array.from(obstacles, (o) => o.friction),
+    stiffness: Float64Array.from(obstacles, (o) => o.stiffness),
+  };
+}
+
+/** Least distance from a point to an obstacle's bounding box, m; 0 inside it. */
+export function boxDistance({ box }: Shore, i: number, x: number, y: number): number {
+  const west = box[4 * i]! - x;
+  const east = x - box[4 * i + 2]!;
+  const south = box[4 * i + 1]! - y;
+  const north = y - box[4 * i + 3]!;
+  const dx = west > 0 ? west : east > 0 ? east : 0;
+  const dy = south > 0 ? south : north > 0 ? north : 0;
+  return Math.sqrt(dx * dx + dy * dy);
+}
