@@ -10,7 +10,7 @@ const tidy = (value: number) => Number(value.toPrecision(3));
 const place = (value: number) => Number(value.toFixed(2));
 
 const points = (outline: readonly (readonly [number, number])[]) =>
-  outline.map(([x, y]): [number, number] => [place(x), place(y)]);
+  outline.map(([x, y]): [number, number] => [Number(x.toFixed(3)), Number(y.toFixed(3))]);
 
 type Fin = Boat['fins'][number];
 type Foil = BoatEstimate['foils'][number];

@@ -4,11 +4,11 @@ import type { Problem } from './result';
 
 /** Below and above these a figure is unusual for craft of the trade, though not impossible. */
 const USUAL = {
-  lengthOverBeam: [1.8, 9],
-  beamOverDraught: [1.2, 14],
+  lengthOverBeam: [1.6, 9],
+  beamOverDraught: [1.2, 18],
   block: [0.15, 0.98],
   yawRadius: [0.2, 0.33],
-  thrustOverWeight: [0.004, 0.25],
+  thrustOverWeight: [0.004, 0.65],
   idleOverFull: [0.1, 0.55],
   rudderOverPlane: [0.008, 0.15],
   windOverLength2: [0.04, 0.5],

@@ -67,6 +67,13 @@ export function legRow(leg: FoilSpec, channel: number, strips: Strips): Float64A
   return bladeRow(leg, channel, strips);
 }
 
+/**
+ * How much later a blade stalls in the race, whose swirl meets the blade's two halves from two sides:
+ * helm angles of 30–45° against 16–33° in free stream (Molland & Turnock 2007; recalled, not looked up).
+ */
+const RACE_STALL = 0.26;
+const LATEST_STALL = 0.7;
+
 export function rudderRow(
   spec: RudderSpec,
   drives: readonly DriveSpec[],
@@ -89,5 +96,7 @@ export function rudderRow(
   row[BLADE.SPAN] = spec.span;
   row[BLADE.RADIUS] = radius;
   row[BLADE.EFFECT] = spec.raceEffect;
+  const stall = Math.min(LATEST_STALL, spec.stallAngle + RACE_STALL);
+  row.set(foilRow({ ...spec, stallAngle: stall }), BLADE.IN_RACE);
   return row;
 }

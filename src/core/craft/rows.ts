@@ -38,8 +38,10 @@ export const BLADE = {
   DRAG_KEPT: 22,
   SIDE_GAIN: 23,
   HULL_LEVER: 24,
+  /** The same foil as it stands in the race, where it stalls later: columns FOIL again. */
+  IN_RACE: 25,
 } as const;
-export const BLADE_COLUMNS = 25;
+export const BLADE_COLUMNS = 39;
 
 /** A propeller (forces/propeller.ts, forces/prop-walk.ts). */
 export const DRIVE = {

@@ -1,14 +1,19 @@
 import { HULL } from '../craft';
 
+/** Share of full leading-edge suction a bluff hull keeps. */
+const SUCTION = 0.2;
+
 /**
  * Lift of the bare hull at small drift (slender body), acting abaft the middle whichever way she goes:
  *
- *   Y = −½ρ A |u| (v + x_l r) κ,   N = −½ρ A |u| (x_l v + (x_l² + s²) r) κ,   κ = u²/(u² + v²)
- *   x_l = x_c + sgn(u)·arm
+ *   Y = −½ρ A |u| (v + x_l r),   N = −½ρ A |u| (x_l v + (x_l² + s²) r)
+ *   X = η ½ρ A (v + x_l r)² u|u|/(u² + v²),   x_l = x_c + sgn(u)·arm
  *
  * A is the lift area (slender body: π T² per hull and more for full forms), arm < 0 the place of the
- * resultant, s the spread that makes her resist turning. κ fades it into the cross flow at large
- * drift, so nothing is counted twice, and |u| takes it away at rest. It only ever takes energy:
+ * resultant, s the spread that makes her resist turning. With |u| it goes as sin 2β, as the Munk moment
+ * does that it answers, and is gone at rest and broadside on, where the cross flow has the hull to
+ * itself. X is what is left of the suction at the leading end, η a fifth of a wing's (judgement; published
+ * ship trials want it). It only ever takes energy:
  * the matrix of (v, r) is positive, as x_l² + s² ≥ x_l². Sources: Jones 1946 (slender wings), Clarke et
  * al. 1983 for ships (recalled, not looked up); ±30 %.
  */
@@ -22,11 +27,12 @@ export function addHullLift(
 ): void {
   const area = hull[HULL.LIFT]!;
   if (area === 0) return;
-  const speed2 = u * u + v * v;
-  if (speed2 === 0) return;
-  const strength = (density * area * Math.abs(u) * u * u) / speed2;
+  const strength = density * area * Math.abs(u);
   const arm = u >= 0 ? hull[HULL.LIFT_ARM]! : -hull[HULL.LIFT_ARM]!;
   const x = hull[HULL.LIFT_CENTRE]! + arm;
-  force[1]! -= strength * (v + x * r);
+  const w = v + x * r;
+  const speed2 = u * u + v * v;
+  if (speed2 > 0) force[0]! += (SUCTION * strength * w * w * u) / speed2;
+  force[1]! -= strength * w;
   force[2]! -= strength * (x * v + (x * x + hull[HULL.LIFT_SPREAD2]!) * r);
 }

@@ -5,7 +5,7 @@ export { addFoil, foilForce } from './foil';
 export { addHullLift } from './hull-lift';
 export { resistance } from './hull-resistance';
 export { propWalk } from './prop-walk';
-export { addThrust, FLOW, FLOW_COLUMNS, propellerFlow } from './propeller';
+export { addThrust, FLOW, FLOW_COLUMNS, inWake, propellerFlow } from './propeller';
 export { raceAtBlade, signedRoot } from './race';
 export { addBlade } from './rudder';
 export { deepWater, SHALLOW, shallowFactors } from './shallow';

@@ -15,8 +15,18 @@ export const FLOW_COLUMNS = 4;
 
 /** Share of k₁ left where the propeller turns against the inflow. */
 const CRASH_SHARE = 0.25;
-/** How fast the hull's wake leaves the propeller as she drifts: w = w₀ u²/(u² + c v²). */
+/** How fast the hull's wake leaves its stern as she drifts. */
 const WAKE_DRIFT = 6;
+
+/**
+ * Share of its speed that water keeps in the hull's wake, going ahead at (along, across) there:
+ * 1 − w u²/(u² + 6 v²). It leaves propeller and rudder as she drifts or swings.
+ */
+export function inWake(wake: number, along: number, across: number): number {
+  const a2 = along * along;
+  // Squares of the smallest speeds vanish; there the wake does not matter.
+  return a2 > 0 ? 1 - (wake * a2) / (a2 + WAKE_DRIFT * across * across) : 1;
+}
 
 /**
  * Propeller thrust for any revolutions and inflow:
@@ -45,11 +55,7 @@ export function propellerFlow(
   rps: number,
 ): void {
   let va = along;
-  const a2 = along * along;
-  // Squares of the smallest speeds vanish; there the wake does not matter.
-  if (along > 0 && a2 > 0) {
-    va = along * (1 - (d[at + DRIVE.WAKE]! * a2) / (a2 + WAKE_DRIFT * across * across));
-  }
+  if (along > 0) va = along * inWake(d[at + DRIVE.WAKE]!, along, across);
   const magnitude = Math.abs(rps);
   const squared = rps >= 0 ? d[at + DRIVE.AHEAD_SQUARED]! : d[at + DRIVE.ASTERN_SQUARED]!;
   const crossed = d[at + DRIVE.CROSSED]! * (rps * va >= 0 ? 1 : CRASH_SHARE);

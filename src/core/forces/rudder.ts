@@ -1,5 +1,6 @@
 import { BLADE } from '../craft';
 import { foilForce } from './foil';
+import { inWake } from './propeller';
 
 /**
  * Force of a steered blade: rudder, or the leg of a drive. At angle δ (δ > 0 turns the bow to starboard
@@ -23,9 +24,9 @@ export function addBlade(
   surge: number,
   sway: number,
 ): void {
-  const share = b[at + BLADE.SPEED]!;
-  const along = surge * share;
-  const across = sway * share * b[at + BLADE.STRAIGHTENING]!;
+  const along = surge * inWake(1 - b[at + BLADE.SPEED]!, surge, sway);
+  // The wake slows the flow along the hull, not across it.
+  const across = sway * b[at + BLADE.STRAIGHTENING]!;
   const cover = race[1]!;
   let chord = 0;
   let normal = 0;
@@ -45,7 +46,7 @@ export function addBlade(
     foilForce(
       work,
       b,
-      at,
+      at + BLADE.IN_RACE,
       fast * cosDelta - across * sinDelta,
       fast * sinDelta + across * cosDelta,
     );

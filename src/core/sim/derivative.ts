@@ -23,6 +23,7 @@ import {
   addThruster,
   addWind,
   FLOW_COLUMNS,
+  inWake,
   propellerFlow,
   propWalk,
   raceAtBlade,
@@ -145,7 +146,7 @@ function addBlades(
         craft.drives.values,
         drive * DRIVE_COLUMNS,
         density,
-        surge * values[at + BLADE.SPEED]!,
+        surge * inWake(1 - values[at + BLADE.SPEED]!, surge, sway),
       );
     }
     const c = 3 * values[at + BLADE.CHANNEL]! + stage;

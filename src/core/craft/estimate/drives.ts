@@ -22,15 +22,15 @@ export const BLADES: Readonly<
 
 /** Walk astern and ahead over thrust, by drive: a sloping shaft near the hull most, a leg least. */
 const WALK: Readonly<Record<DriveChoice, readonly [number, number]>> = {
-  shaft: [0.14, 0.02],
-  'sail drive': [0.05, 0.01],
+  shaft: [0.16, 0.02],
+  'sail drive': [0.06, 0.01],
   outdrive: [0.03, 0.01],
   outboard: [0.02, 0.005],
   pod: [0.03, 0.01],
   none: [0, 0],
 };
 /** A propeller in an aperture close under the counter of a long keel walks more. */
-const APERTURE_WALK = 0.17;
+const APERTURE_WALK = 0.19;
 
 /** Legs throw some of their exhaust into the propeller astern, and fold less well. */
 const LEG_ASTERN: Partial<Record<DriveChoice, number>> = { outboard: 0.6, outdrive: 0.62 };
@@ -237,12 +237,13 @@ export function estimateRudders(
   const { rudders: count, beam, length, draught } = owner;
   if (count === 0) return [];
   const deep = owner.class === 'sailing yacht' ? 0.75 * draught : 0.85 * draught;
-  const span = Math.max(
+  const deepest = Math.max(
     0.25,
     owner.keel === 'long' || owner.keel === 'skeg' ? 0.8 * deep : deep * 0.9,
   );
   const total = c.rudder * hull.waterlineLength * draught;
   const area = count === 1 ? total : owner.class === 'sailing yacht' ? 0.6 * total : total;
+  const span = Math.min(deepest, Math.sqrt(area * (owner.class === 'sailing yacht' ? 4.5 : 1.8)));
   const aspect = (span * span) / area;
   const mirror = owner.class === 'sailing yacht' ? 1.7 : 1.4;
   const twinShafts = drives.length === 2 && drives[0]!.steering === 'fixed';
@@ -256,6 +257,8 @@ export function estimateRudders(
           : 0.27 * beam;
   const x = c.rudderX * length;
   const far = owner.drive === 'sail drive';
+  // Behind a full stern the flow is slow, straightened and too troubled to stall by the lock.
+  const behindHull = c.straightening <= 0.8;
   const note = (i: number, figure: string, how: Basis['how'], spread: number, text: string) =>
     basis.push({ figure: `rudders[${i}].${figure}`, how, spread, note: text });
   return Array.from({ length: count }, (_, i) => {
@@ -269,16 +272,18 @@ export function estimateRudders(
       y: count === 1 ? 0 : i === 0 ? -y : y,
       area,
       effectiveAspect: Math.max(0.5, mirror * aspect),
-      stallAngle: (mirror * aspect > 2.8 ? 20 : mirror * aspect > 1.6 ? 24 : 32) * RAD,
+      stallAngle:
+        (behindHull ? 34 : mirror * aspect > 2.8 ? 20 : mirror * aspect > 1.6 ? 24 : 32) * RAD,
       profileDrag: 0.012,
       broadsideDrag: 1.2,
       reversedShare: 0.65,
-      speedShare: 1 - 0.5 * c.wake,
+      speedShare: behindHull ? 1 - 0.85 * c.wake : 1 - 0.5 * c.wake,
       span,
       limit: c.lock * RAD,
       inRaceOf,
-      raceEffect: far ? 0.3 : 0.45,
-      straightening: c.straightening,
+      raceEffect: far ? 0.3 : behindHull ? 0.4 : 0.45,
+      // A blade hung on a long keel or skeg feels the flow along it.
+      straightening: owner.keel === 'long' ? 0.75 : c.straightening,
       hullShare: c.hullShare,
       hullShareX: -0.46 * length,
       dragDeduction: c.hullShare,

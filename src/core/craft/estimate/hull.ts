@@ -199,7 +199,8 @@ export function keelFoils(owner: OwnerFigures, body: number): FoilSpec[] {
   const lwl = owner.waterlineLength ?? c.lwlShare * length;
   const span = Math.max(0.08, draught - body);
   const chord = CHORD[keel] * lwl;
-  const aspect = (2 * span) / chord;
+  const long = keel === 'long' || keel === 'skeg';
+  const aspect = long ? slenderAspect(draught, body, span * chord) : (2 * span) / chord;
   const foil = (name: string, x: number, y: number): FoilSpec => ({
     name,
     x,
@@ -218,12 +219,34 @@ export function keelFoils(owner: OwnerFigures, body: number): FoilSpec[] {
     case 'lifting':
       return [foil('lifting keel, down', 0.03 * length, 0)];
     case 'long':
-      return [foil('long keel', -0.06 * length, 0)];
+      return inParts(foil('long keel', -0.06 * length, 0), chord);
     case 'skeg':
-      return [foil('keel and skeg', -0.12 * length, 0)];
+      return inParts(foil('keel and skeg', -0.12 * length, 0), chord);
     case 'twin': {
       const y = owner.class === 'sailing catamaran' ? beam / 2 - 0.075 * length : 0.22 * beam;
       return [foil('port keel', 0.02 * length, -y), foil('starboard keel', 0.02 * length, y)];
     }
   }
+}
+
+/**
+ * Effective aspect that gives a long keel the lift of the slender body it makes with the hull,
+ * ½ρ π (T² − T_b²) U² β over the canoe body's own (Jones 1946): Helmbold's slope turned round.
+ */
+function slenderAspect(draught: number, body: number, area: number): number {
+  const slope = (Math.PI * (draught * draught - body * body)) / area;
+  const k = Math.min(0.5, slope / (2 * Math.PI));
+  return (4 * k) / (1 - k * k);
+}
+
+const PARTS = ['after', 'middle', 'forward'] as const;
+
+/** A long fin as three along its length: what resists turning is that it reaches fore and aft. */
+function inParts(whole: FoilSpec, chord: number): FoilSpec[] {
+  return PARTS.map((part, i) => ({
+    ...whole,
+    name: `${whole.name}, ${part} part`,
+    x: whole.x + ((i - 1) * chord) / PARTS.length,
+    area: whole.area / PARTS.length,
+  }));
 }

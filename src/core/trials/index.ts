@@ -1,0 +1,31 @@
+export { canSteer, firmThrottle, HALF, hasDrive, OpenWater } from './open-water';
+export {
+  aheadSteeringSpeed,
+  asternSteeringSpeed,
+  carryFrom,
+  propWalk,
+  steadySpeed,
+  stopFrom,
+  type Carry,
+  type Stop,
+  type Walk,
+} from './way';
+export {
+  backAndFill,
+  kickAhead,
+  opposedEngines,
+  turningCircle,
+  type BackAndFill,
+  type Circle,
+  type Kick,
+  type Opposed,
+} from './turning';
+export {
+  driftFrom,
+  greatestWind,
+  holdsBow,
+  thrusterAgainstSpeed,
+  type Drift,
+  type HoldsBow,
+  type ThrusterAt,
+} from './wind';

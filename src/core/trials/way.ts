@@ -1,0 +1,119 @@
+import type { Craft } from '../craft';
+import { MPS_PER_KNOT } from '../units';
+import { firmThrottle, OpenWater } from './open-water';
+import type { Gear } from '../sim';
+
+const LONGEST_S = 1800;
+
+/** Steady speed in a gear at a throttle, wheel amidships, m/s (negative astern); engines after the first `engines` stay in neutral. */
+export function steadySpeed(
+  craft: Craft,
+  gear: Gear,
+  throttle: number,
+  engines = Infinity,
+): number {
+  const water = new OpenWater(craft);
+  craft.spec.drives.forEach((_, i) => i < engines && water.engine(gear, throttle, i));
+  let last = 0;
+  let since = 0;
+  // Steady when two of her own lengths change the speed by less than a third of a per cent.
+  water.until(() => {
+    const interval = Math.max(10, (2 * water.length) / Math.max(0.3, Math.abs(water.ahead)));
+    if (water.time - since < interval) return false;
+    const settled = Math.abs(water.ahead - last) < 0.003 * Math.abs(water.ahead);
+    last = water.ahead;
+    since = water.time;
+    return settled;
+  }, LONGEST_S);
+  return water.ahead;
+}
+
+export interface Stop {
+  /** m along the first heading, m to starboard of it, s; heading change, rad. */
+  readonly distance: number;
+  readonly aside: number;
+  readonly time: number;
+  readonly turned: number;
+}
+
+/** Stopping from a speed with astern at a throttle, wheel amidships; null if she never stops. */
+export function stopFrom(craft: Craft, speed: number, throttle = firmThrottle(craft)): Stop | null {
+  const water = new OpenWater(craft, { speed });
+  water.engine(-1, throttle);
+  const stopped = water.until(() => water.ahead <= 0, LONGEST_S);
+  if (!stopped) return null;
+  return { distance: water.y, aside: water.x, time: water.time, turned: water.heading };
+}
+
+export interface Carry {
+  readonly distance: number;
+  readonly time: number;
+}
+
+/** How far she carries in neutral from one speed down to another, no wind; null if beyond half an hour. */
+export function carryFrom(craft: Craft, from: number, to: number): Carry | null {
+  const water = new OpenWater(craft, { speed: from });
+  const slow = water.until(() => water.ahead <= to, LONGEST_S);
+  return slow ? { distance: water.y, time: water.time } : null;
+}
+
+export interface Walk {
+  /** Heading change after so many seconds from rest, rad, and where the stern has gone, m to starboard. */
+  readonly turned: number;
+  readonly stern: number;
+  readonly sternway: number;
+}
+
+/** Astern from rest, wheel amidships, for `seconds` after the clutch has taken hold. */
+export function propWalk(craft: Craft, seconds = 5, throttle = firmThrottle(craft)): Walk {
+  const water = new OpenWater(craft);
+  water.engine(-1, throttle);
+  water.until(() => water.state.engines[0]!.engaged !== 0, 60);
+  water.run(seconds);
+  const stern = water.x - 0.5 * water.length * water.heading;
+  return { turned: water.heading, stern, sternway: -water.ahead };
+}
+
+/**
+ * Sternway at which full wheel holds her against the walk, idling astern from rest: the speed from which on
+ * her turning lessens within a second of the wheel being there; null if it never does.
+ */
+export function asternSteeringSpeed(craft: Craft): number | null {
+  const water = new OpenWater(craft);
+  water.engine(-1, 0);
+  water.until(() => Math.abs(water.heading) > 0.005, 60);
+  const walks = Math.sign(water.heading);
+  if (Math.abs(water.heading) < 0.005) return 0;
+  let next = water.time;
+  const held = water.until(() => {
+    if (water.time < next) return false;
+    next = water.time + 0.5;
+    const tried = water.fork();
+    // Astern the wheel to starboard takes the stern to starboard, so the bow goes to port.
+    tried.wheelSet(walks);
+    const before = tried.rate;
+    tried.run(1);
+    return (tried.rate - before) * walks < 0;
+  }, 120);
+  return held ? -water.ahead : null;
+}
+
+const STEERS_RATE = Math.PI / 180;
+
+/** Least headway in neutral at which full wheel turns her at a degree a second, m/s; null if none up to 5 kn. */
+export function aheadSteeringSpeed(craft: Craft): number | null {
+  const steers = (speed: number) => {
+    const water = new OpenWater(craft, { speed });
+    water.wheelSet(1);
+    return water.until(() => water.rate >= STEERS_RATE, 6);
+  };
+  let low = 0;
+  let high = 5 * MPS_PER_KNOT;
+  if (!steers(high)) return null;
+  for (let i = 0; i < 8; i++) {
+    const middle = (low + high) / 2;
+    if (steers(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
