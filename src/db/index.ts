@@ -1,4 +1,14 @@
 export {
+  insertBoat,
+  listBoats,
+  openBoat,
+  saveBoat,
+  setBoatAside,
+  type ListedBoat,
+  type OpenedBoat,
+  type SavedBoat,
+} from './boats';
+export {
   copyManoeuvre,
   importManoeuvre,
   listManoeuvres,

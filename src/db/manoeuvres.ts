@@ -39,7 +39,11 @@ export type SaveResult =
   | { readonly is: 'conflict'; readonly current: Opened }
   | { readonly is: 'missing' };
 
-function read<T>(schema: Parameters<typeof check<T>>[0], text: string, what: string): Result<T> {
+export function read<T>(
+  schema: Parameters<typeof check<T>>[0],
+  text: string,
+  what: string,
+): Result<T> {
   let value: unknown;
   try {
     value = JSON.parse(text);

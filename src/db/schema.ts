@@ -4,7 +4,11 @@ import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 export const boats = sqliteTable('boats', {
   id: text('id').primaryKey(),
   document: text('document').notNull(),
+  /** Counts saves; a save must name the one it started from. */
+  revision: integer('revision').notNull().default(1),
   updatedAt: integer('updated_at').notNull(),
+  /** Set when put aside; it can be brought back. */
+  removedAt: integer('removed_at'),
 });
 
 export const places = sqliteTable('places', {

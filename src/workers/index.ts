@@ -1,2 +1,3 @@
-export type { TakeWorker } from './protocol';
+export type { SheetWorker, TakeWorker } from './protocol';
+export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
 export { TakeClient, type TakeListener } from './take-client';

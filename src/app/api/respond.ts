@@ -8,8 +8,8 @@ export function refuse(status: number, problems: readonly Problem[]) {
   return NextResponse.json({ problems }, { status });
 }
 
-export function missing(id: string) {
-  return refuse(404, [{ path: 'id', message: `there is no manoeuvre '${id}'` }]);
+export function missing(id: string, what = 'manoeuvre') {
+  return refuse(404, [{ path: 'id', message: `there is no ${what} '${id}'` }]);
 }
 
 /** The checked JSON body of a request, or what is wrong with it. Only JSON is taken, which keeps other sites' forms out. */

@@ -29,3 +29,11 @@ export {
   type HoldsBow,
   type ThrusterAt,
 } from './wind';
+export {
+  computePivots,
+  computeSheet,
+  pivotsOf,
+  SHEET_WINDS_KN,
+  type Pivots,
+  type Sheet,
+} from './sheet';

@@ -32,6 +32,11 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
   useTheme();
   return (
     <main className="mx-auto max-w-[980px] px-8 pb-16 pt-14">
+      <nav aria-label="Areas" className="flex justify-end gap-5 pb-3">
+        <Link href="/boats" className="font-semibold hover:text-plan">
+          Boats
+        </Link>
+      </nav>
       <header className="border-b-2 border-ink pb-6">
         <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>
         <p className="max-w-xl pt-3 text-[17px]">

@@ -5,7 +5,7 @@ import type { Problem } from '@/document';
 export function Unreadable({ problems }: { problems: readonly Problem[] }) {
   return (
     <main className="mx-auto max-w-2xl p-10">
-      <h1 className="text-[22px] font-bold">This manoeuvre cannot be read</h1>
+      <h1 className="text-[22px] font-bold">This cannot be read</h1>
       <p className="py-3">It is kept as it is; nothing has been changed. What is wrong with it:</p>
       <ul className="rule-t">
         {problems.map(({ path, message }) => (
@@ -15,7 +15,7 @@ export function Unreadable({ problems }: { problems: readonly Problem[] }) {
         ))}
       </ul>
       <Link href="/" className="mt-4 inline-block text-plan underline underline-offset-3">
-        Back to all manoeuvres
+        Back to the start
       </Link>
     </main>
   );

@@ -1,12 +1,12 @@
 'use client';
-import { Copy, Download, Moon, MoreHorizontal, Redo2, Sun, Undo2 } from 'lucide-react';
+import { Copy, Download, MoreHorizontal, Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import { useStore } from 'zustand';
 import { IconButton } from '../parts/IconButton';
+import { ThemeButton, UnitButtons } from '../parts/Settings';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { usePreferences } from '../state/preferences';
 import type { SaveState } from '../hooks/use-autosave';
 
 function saveWords(state: SaveState): string {
@@ -30,7 +30,6 @@ export function TopBar({ save }: { save: SaveState }) {
   const temporal = useWorkspaceStore().temporal;
   const canUndo = useStore(temporal, (t) => t.pastStates.length > 0);
   const canRedo = useStore(temporal, (t) => t.futureStates.length > 0);
-  const { theme, speed, length, setTheme, setSpeed, setLength } = usePreferences();
   const troubled = save.is === 'waiting' || save.is === 'conflict';
   return (
     <header className="flex h-11 items-center gap-4 border-b border-ink bg-paper px-5">
@@ -39,7 +38,10 @@ export function TopBar({ save }: { save: SaveState }) {
       </Link>
       <h1 className="truncate text-[15px] font-semibold">{title}</h1>
       <p className="hidden truncate text-quiet lg:block">
-        {boat.name}, {boat.kind} · {place.name}
+        <Link href={`/boats/${boat.id}`} className="hover:text-plan hover:underline">
+          {boat.name}
+        </Link>
+        , {boat.kind} · {place.name}
       </p>
       <p
         role="status"
@@ -50,24 +52,7 @@ export function TopBar({ save }: { save: SaveState }) {
         {saveWords(save)}
       </p>
       <div className="flex shrink-0 items-center">
-        <button
-          type="button"
-          aria-label={`Speeds in ${speed}; change`}
-          title="Speeds in kn or m/s"
-          className="figures min-h-8 px-1.5 hover:text-plan"
-          onClick={() => setSpeed(speed === 'kn' ? 'm/s' : 'kn')}
-        >
-          {speed}
-        </button>
-        <button
-          type="button"
-          aria-label={`Lengths in ${length}; change`}
-          title="Lengths in m or ft"
-          className="figures min-h-8 px-1.5 hover:text-plan"
-          onClick={() => setLength(length === 'm' ? 'ft' : 'm')}
-        >
-          {length}
-        </button>
+        <UnitButtons />
         <IconButton
           label="Undo (Ctrl Z)"
           disabled={!canUndo}
@@ -82,12 +67,7 @@ export function TopBar({ save }: { save: SaveState }) {
         >
           <Redo2 size={16} />
         </IconButton>
-        <IconButton
-          label={theme === 'day' ? 'Night colours' : 'Day colours'}
-          onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}
-        >
-          {theme === 'day' ? <Moon size={16} /> : <Sun size={16} />}
-        </IconButton>
+        <ThemeButton />
         <More />
       </div>
     </header>

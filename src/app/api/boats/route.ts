@@ -1,0 +1,11 @@
+import { NextResponse } from 'next/server';
+import { insertBoat, library } from '@/db';
+import { boatSchema, type Boat } from '@/document';
+import { readBody, refuse } from '../respond';
+
+/** Takes in a boat. 201 with her id, 422 with problems. */
+export async function POST(request: Request) {
+  const body = await readBody<Boat>(request, boatSchema);
+  if (!body.ok) return refuse(422, body.problems);
+  return NextResponse.json({ id: insertBoat(library(), body.value, Date.now()) }, { status: 201 });
+}

@@ -1,0 +1,161 @@
+import type { Craft } from '../craft';
+import { MPS_PER_KNOT } from '../units';
+import { canSteer, firmThrottle, HALF, hasDrive } from './open-water';
+import {
+  backAndFill,
+  kickAhead,
+  opposedEngines,
+  turningCircle,
+  type BackAndFill,
+  type Circle,
+  type Kick,
+  type Opposed,
+} from './turning';
+import {
+  aheadSteeringSpeed,
+  asternSteeringSpeed,
+  carryFrom,
+  propWalk,
+  steadySpeed,
+  stopFrom,
+  type Carry,
+  type Stop,
+  type Walk,
+} from './way';
+import {
+  driftFrom,
+  holdsBow,
+  thrusterAgainstSpeed,
+  type Drift,
+  type HoldsBow,
+  type ThrusterAt,
+} from './wind';
+
+/** What trials on open water say of a boat. SI, radians; null where she cannot do it. */
+export interface Sheet {
+  /** Throttle of a firm burst, share of the range above idle. */
+  readonly firm: number;
+  readonly speeds: {
+    readonly idleAhead: number | null;
+    readonly halfAhead: number | null;
+    readonly idleAstern: number | null;
+  };
+  readonly stops: readonly { readonly from: number; readonly stop: Stop | null }[];
+  /** From 2 to ½ kn in neutral. */
+  readonly carry: Carry | null;
+  readonly circles: {
+    readonly aheadIdle: Circle | null;
+    readonly aheadHalf: Circle | null;
+    readonly asternIdle: Circle | null;
+    readonly asternHalf: Circle | null;
+  };
+  readonly kick: Kick | null;
+  readonly walk: Walk | null;
+  readonly backAndFill: {
+    readonly starboard: BackAndFill | null;
+    readonly port: BackAndFill | null;
+  };
+  readonly opposed: Opposed | null;
+  readonly steering: { readonly ahead: number | null; readonly astern: number | null };
+  readonly drifts: readonly Drift[];
+  readonly thrusters: readonly { readonly name: string; readonly at: readonly ThrusterAt[] }[];
+  readonly holds: HoldsBow;
+}
+
+/** Winds and angles off the bow she is let go in. */
+export const SHEET_WINDS_KN = [5, 10, 15, 20, 25] as const;
+const ANGLES = 7;
+
+/**
+ * Runs every trial of a boat's sheet, in the order of the record.
+ *
+ * @param progress told the share done, 0 … 1, between trials
+ */
+export function computeSheet(
+  craft: Craft,
+  progress: (share: number) => void = () => undefined,
+): Sheet {
+  const driven = hasDrive(craft);
+  const steered = driven && canSteer(craft);
+  let done = 0;
+  const total = 16 + SHEET_WINDS_KN.length * ANGLES;
+  const trial = <T>(can: boolean, run: () => T): T | null => {
+    const result = can ? run() : null;
+    done += 1;
+    progress(done / total);
+    return result;
+  };
+  const firm = firmThrottle(craft);
+  const idleAhead = trial(driven, () => steadySpeed(craft, 1, 0));
+  const halfAhead = trial(driven, () => steadySpeed(craft, 1, HALF));
+  const idleAstern = trial(driven, () => steadySpeed(craft, -1, 0));
+  const stops = [2, 3].map((knots) => {
+    const from = knots * MPS_PER_KNOT;
+    return { from, stop: trial(driven, () => stopFrom(craft, from)) };
+  });
+  const carry = trial(true, () => carryFrom(craft, 2 * MPS_PER_KNOT, 0.5 * MPS_PER_KNOT));
+  const circles = {
+    aheadIdle: trial(steered, () => turningCircle(craft, 1, 0, 1, idleAhead!)),
+    aheadHalf: trial(steered, () => turningCircle(craft, 1, HALF, 1, halfAhead!)),
+    asternIdle: trial(steered, () => turningCircle(craft, -1, 0)),
+    asternHalf: trial(steered, () => turningCircle(craft, -1, HALF)),
+  };
+  const kick = trial(steered, () => kickAhead(craft));
+  const walk = trial(driven, () => propWalk(craft));
+  const filled = {
+    starboard: trial(steered, () => backAndFill(craft, 1)),
+    port: trial(steered, () => backAndFill(craft, -1)),
+  };
+  const opposed = trial(driven, () => opposedEngines(craft));
+  const steering = {
+    ahead: trial(steered, () => aheadSteeringSpeed(craft)),
+    astern: trial(steered, () => asternSteeringSpeed(craft)),
+  };
+  const drifts = SHEET_WINDS_KN.flatMap((knots) =>
+    Array.from({ length: ANGLES }, (_, i) =>
+      trial(true, () => driftFrom(craft, knots * MPS_PER_KNOT, (i * Math.PI) / (ANGLES - 1), 150))!,
+    ),
+  );
+  return {
+    firm,
+    speeds: { idleAhead, halfAhead, idleAstern },
+    stops,
+    carry,
+    circles,
+    kick,
+    walk,
+    backAndFill: filled,
+    opposed,
+    steering,
+    drifts,
+    thrusters: craft.spec.thrusters.map(({ name }, i) => ({
+      name,
+      at: thrusterAgainstSpeed(craft, i),
+    })),
+    holds: holdsBow(craft),
+  };
+}
+
+/** Where she pivots, m forward of midships: at the first kick, in a steady turn ahead and astern; null where she does not turn. */
+export interface Pivots {
+  readonly kick: number | null;
+  readonly ahead: number | null;
+  readonly astern: number | null;
+}
+
+export function pivotsOf({ kick, circles }: Pick<Sheet, 'kick' | 'circles'>): Pivots {
+  return {
+    kick: kick?.pivot ?? null,
+    ahead: circles.aheadIdle?.pivot ?? null,
+    astern: circles.asternIdle?.pivot ?? null,
+  };
+}
+
+export function computePivots(craft: Craft): Pivots {
+  if (!hasDrive(craft) || !canSteer(craft)) return { kick: null, ahead: null, astern: null };
+  return {
+    kick: kickAhead(craft, 1).pivot,
+    ahead: turningCircle(craft, 1, 0)?.pivot ?? null,
+    astern: turningCircle(craft, -1, 0)?.pivot ?? null,
+  };
+}

@@ -1,0 +1,395 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  Controller,
+  FormProvider,
+  useForm,
+  useFormContext,
+  useWatch,
+  type FieldPath,
+} from 'react-hook-form';
+import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
+import type { Pivots } from '@/core/trials';
+import { boatFromOwner, boatWarnings, type Boat, type Problem } from '@/document';
+import { PivotClient } from '@/workers';
+import { Choice, type ChoiceOption } from '../parts/Choice';
+import { NumberField, TextField } from '../parts/Field';
+import { usePreferences } from '../state/preferences';
+import { BoatDrawing, PivotWords } from './BoatDrawing';
+import type { OpenedBoat } from './BoatProfile';
+import { BoatsFrame, BUTTON, LINK } from './BoatsFrame';
+import { keepOwn, ownFigures } from './figures';
+import {
+  FIRST_OWNER,
+  idFrom,
+  ownerFromForm,
+  ownerResolver,
+  ownerToForm,
+  type OwnerForm,
+} from './owner-form';
+import { sendBoat } from './send-boat';
+import { Problems } from './TakeInBoat';
+
+const FIRST = { name: '', kind: '', note: '' };
+
+/** Builds a boat from what her owner knows; the rest is estimated and drawn while one types. */
+export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
+  const router = useRouter();
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const owner = opened?.boat.owner ?? FIRST_OWNER;
+  const named = opened?.boat ?? FIRST;
+  const form = useForm<OwnerForm>({
+    defaultValues: ownerToForm(
+      owner,
+      { name: named.name, kind: named.kind, note: named.note },
+      units,
+    ),
+    mode: 'onChange',
+    resolver: ownerResolver(units),
+  });
+  const { handleSubmit, reset, getValues } = form;
+  const values = useWatch({ control: form.control }) as OwnerForm;
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const shownIn = useRef(units);
+
+  // Other units: the same boat, told in them.
+  useEffect(() => {
+    if (shownIn.current === units) return;
+    const read = ownerFromForm(getValues(), shownIn.current);
+    const { name, kind, note } = getValues();
+    shownIn.current = units;
+    if (read.ok) reset(ownerToForm(read.value, { name, kind, note }, units));
+  }, [units, reset, getValues]);
+
+  const boat = useMemo(() => {
+    const read = ownerFromForm(values, units);
+    if (!read.ok) return null;
+    const estimated = boatFromOwner(read.value, {
+      id: opened?.boat.id ?? idFrom(values.name),
+      name: values.name.trim() || 'Your boat',
+      kind: values.kind.trim() || `${read.value.class}, ${read.value.length_m.toFixed(1)} m`,
+      note: values.note,
+    });
+    return opened ? keepOwn(estimated, opened.boat) : estimated;
+  }, [values, units, opened]);
+  const drawn = useLast(boat);
+  const pivots = usePivots(boat);
+
+  const save = async () => {
+    if (!boat) return;
+    const answer = opened
+      ? await sendBoat(
+          'PUT',
+          `/api/boats/${boat.id}`,
+          JSON.stringify({ revision: opened.revision, boat }),
+        )
+      : await sendBoat('POST', '/api/boats', JSON.stringify(boat));
+    if (!answer.ok) setProblems(answer.problems);
+    else {
+      router.push(`/boats/${opened ? boat.id : (answer.value.id ?? '')}`);
+      router.refresh();
+    }
+  };
+
+  const kept = opened ? ownFigures(opened.boat).length : 0;
+  return (
+    <BoatsFrame>
+      <div className="border-b-2 border-ink pb-4">
+        <h1 className="text-[28px] font-extrabold leading-none tracking-tight">
+          {opened
+            ? `What you know of ${opened.boat.name}`
+            : 'A new boat, from what you know of her'}
+        </h1>
+        <p className="max-w-[76ch] pt-2">
+          Give what you know; everything else is estimated from it, said how, and can be set by hand
+          afterwards.
+          {opened && !opened.boat.owner && (
+            <> Her figures were not made this way: saving here replaces them by estimates.</>
+          )}
+          {kept > 0 && (
+            <> {kept === 1 ? 'One figure' : `${kept} figures`} set by hand will be kept.</>
+          )}
+        </p>
+      </div>
+      <FormProvider {...form}>
+        <form
+          onSubmit={(event) => void handleSubmit(save)(event)}
+          className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,600px)]"
+        >
+          <div>
+            <Fields />
+          </div>
+          <div className="lg:sticky lg:top-4 lg:self-start">
+            {drawn && <BoatDrawing boat={drawn} pivots={boat ? pivots : null} />}
+            {boat && pivots && boat.drives.length > 0 && (
+              <PivotWords pivots={pivots} length={boat.hull.length_m} />
+            )}
+            {boat ? (
+              <Estimated boat={boat} />
+            ) : (
+              <p role="status" className="py-3 font-semibold text-hurt">
+                Some fields are not sound yet; the drawing shows the last that were.
+              </p>
+            )}
+            <div className="flex items-center gap-4 pt-4">
+              <button type="submit" className={BUTTON} disabled={!boat}>
+                {opened ? 'Keep these figures' : 'Make this boat'}
+              </button>
+              <Link href={opened ? `/boats/${opened.boat.id}` : '/boats'} className={LINK}>
+                Leave it
+              </Link>
+            </div>
+            <Problems problems={problems} lead="She was not kept; nothing has changed." />
+          </div>
+        </form>
+      </FormProvider>
+    </BoatsFrame>
+  );
+}
+
+/** The last value that was not null. */
+function useLast<T>(value: T | null): T | null {
+  const [last, setLast] = useState(value);
+  if (value !== null && value !== last) setLast(value);
+  return value ?? last;
+}
+
+const SETTLES_MS = 350;
+
+/** Where she pivots, found in a worker once the fields have come to rest. */
+function usePivots(boat: Boat | null): Pivots | null {
+  const client = useRef<PivotClient | null>(null);
+  const [found, setFound] = useState<Pivots | null>(null);
+  useEffect(() => {
+    const made = new PivotClient();
+    client.current = made;
+    return () => {
+      client.current = null;
+      made.close();
+    };
+  }, []);
+  useEffect(() => {
+    if (!boat) return;
+    const timer = setTimeout(() => {
+      void client.current?.request(boat).then((pivots) => pivots && setFound(pivots));
+    }, SETTLES_MS);
+    return () => clearTimeout(timer);
+  }, [boat]);
+  return found;
+}
+
+/** What was made of the figures, and what is unusual. */
+function Estimated({ boat }: { boat: Boat }) {
+  const drive = boat.drives[0];
+  const warnings = boatWarnings(boat);
+  const lines = [
+    ['Body of the hull', `${Math.max(...boat.hull.draughts.map(([, t]) => t)).toFixed(2)} m deep`],
+    ['Wetted area', `${boat.hull.wettedArea_m2} m²`],
+    ['Wind area from the side', `${boat.windage.lateralArea_m2} m²`],
+    ...(drive
+      ? [
+          ['Propeller', `${drive.diameter_m} m, pitch ${drive.pitch_m} m`],
+          ['Idle at the propeller', `${drive.idle_rpm} rev/min`],
+        ]
+      : []),
+    ...boat.rudders.slice(0, 1).map((r) => ['Rudder', `${r.area_m2} m², ${r.span_m} m deep`]),
+    ...boat.thrusters.map((t) => [t.name, `${t.thrust_N} N`]),
+  ] as [string, string][];
+  return (
+    <section aria-label="Estimated" className="pt-4">
+      <h2 className="border-b border-ink pb-1 text-[15px] font-bold">Estimated, among others</h2>
+      <dl className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        {lines.map(([what, figure]) => (
+          <div key={what} className="rule-b col-span-2 grid grid-cols-subgrid py-1">
+            <dt>{what}</dt>
+            <dd className="figures">{figure}</dd>
+          </div>
+        ))}
+      </dl>
+      {warnings.length > 0 && (
+        <div className="mt-3 border-l-4 border-hurt-fill pl-3" role="status">
+          <p className="font-semibold text-hurt">Unusual; look again, or keep it</p>
+          {warnings.map(({ path, message }) => (
+            <p key={path + message} className="text-[13px]">
+              <span className="figures">{path}</span>: {message}
+            </p>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
+
+const plain = <T extends string>(values: readonly T[]): ChoiceOption<T>[] =>
+  values.map((value) => ({ value, text: value }));
+const HANDS: ChoiceOption<'right' | 'left'>[] = [
+  { value: 'right', text: 'right-handed' },
+  { value: 'left', text: 'left-handed' },
+];
+
+function Fields() {
+  const unit = usePreferences((p) => p.length);
+  const speed = usePreferences((p) => p.speed);
+  const { register, formState } = useFormContext<OwnerForm>();
+  const engines = useWatch<OwnerForm, 'engines'>({ name: 'engines' });
+  const text = (name: 'name' | 'kind' | 'note', label: string, placeholder: string) => (
+    <TextField
+      label={label}
+      placeholder={placeholder}
+      registration={register(name)}
+      error={formState.errors[name]?.message}
+    />
+  );
+  return (
+    <>
+      <Group name="Who she is">
+        <Line label="Name">{text('name', 'Name', 'as painted on her')}</Line>
+        <Line label="What she is">
+          {text('kind', 'What she is', 'left empty: her class and length')}
+        </Line>
+        <Line label="Class">
+          <Pick name="class" label="Class" options={plain(BOAT_CLASSES)} />
+        </Line>
+      </Group>
+      <Group name="Size">
+        <Amount name="length" label="Length over all" unit={unit} />
+        <Amount name="beam" label="Beam" unit={unit} />
+        <Amount name="draught" label="Draught" unit={unit} />
+        <Amount name="displacement" label="Displacement" unit="kg" width={84} />
+        <Amount name="waterline" label="Waterline length, if known" unit={unit} optional />
+      </Group>
+      <Group name="Under water">
+        <Line label="Keel">
+          <Pick name="keel" label="Keel" options={plain(KEEL_KINDS)} />
+        </Line>
+        <Line label="Rudders">
+          <Pick name="rudders" label="Rudders" options={plain(['0', '1', '2'])} />
+        </Line>
+        <Line label="Steered by">
+          <Pick name="control" label="Steered by" options={plain(['wheel', 'tiller'])} />
+        </Line>
+      </Group>
+      <Group name="Engine">
+        <Line label="Engines">
+          <Pick name="engines" label="Engines" options={plain(['0', '1', '2', '3', '4'])} />
+        </Line>
+        {engines !== '0' && (
+          <>
+            <Line label="Driving">
+              <Pick
+                name="drive"
+                label="Driving"
+                options={plain(DRIVE_CHOICES.filter((d) => d !== 'none'))}
+              />
+            </Line>
+            <Amount name="power" label="Power of each" unit="kW" />
+            <Line label="Propeller">
+              <span className="flex gap-4">
+                <Pick name="blades" label="Blades" options={plain(BLADE_KINDS)} />
+                <Pick name="hand" label="Hand" options={HANDS} />
+              </span>
+            </Line>
+            <Amount name="idle" label="Speed in gear at idle, if known" unit={speed} optional />
+          </>
+        )}
+        <Amount name="bow" label="Bow thruster, 0 for none" unit="kW" />
+        <Amount name="stern" label="Stern thruster, 0 for none" unit="kW" />
+        <Line label="Joystick">
+          <label className="flex min-h-7 items-center gap-2">
+            <input type="checkbox" className="size-4 accent-plan" {...register('joystick')} /> moves
+            engines, drives and thrusters
+          </label>
+        </Line>
+      </Group>
+      <Group name="Over water">
+        <Amount name="freeboard" label="Deck edge over the water" unit={unit} />
+        <Amount name="superstructure" label="Superstructure over the deck" unit={unit} />
+        <Amount name="mast" label="Mast over the water, 0 for none" unit={unit} />
+      </Group>
+      <Group name="Note">{text('note', 'Note', 'anything worth knowing of her')}</Group>
+    </>
+  );
+}
+
+function Group({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <fieldset className="pb-5">
+      <legend className="w-full border-b border-ink pb-1 text-[15px] font-bold">{name}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="rule-b grid grid-cols-[220px_minmax(0,1fr)] items-baseline gap-3 py-1.5">
+      <span aria-hidden>{label}</span>
+      {children}
+    </div>
+  );
+}
+
+function Amount({
+  name,
+  label,
+  unit,
+  optional = false,
+  width = 72,
+}: {
+  name: FieldPath<OwnerForm>;
+  label: string;
+  unit: string;
+  optional?: boolean;
+  width?: number;
+}) {
+  const { register, getFieldState, formState } = useFormContext<OwnerForm>();
+  return (
+    <Line label={label}>
+      <NumberField
+        label={label}
+        unit={unit}
+        width={width}
+        placeholder={optional ? '–' : undefined}
+        registration={register(name, { valueAsNumber: true })}
+        error={getFieldState(name, formState).error?.message}
+      />
+    </Line>
+  );
+}
+
+function Pick<T extends string>({
+  name,
+  label,
+  options,
+}: {
+  name: FieldPath<OwnerForm>;
+  label: string;
+  options: readonly ChoiceOption<T>[];
+}) {
+  const { control } = useFormContext<OwnerForm>();
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <span className="inline-flex flex-col">
+          <Choice<T>
+            label={label}
+            value={field.value as T}
+            options={options}
+            onChange={field.onChange}
+          />
+          {fieldState.error && (
+            <span role="alert" className="text-[12.5px] font-semibold text-hurt">
+              {fieldState.error.message}
+            </span>
+          )}
+        </span>
+      )}
+    />
+  );
+}

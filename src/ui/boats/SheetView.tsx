@@ -1,0 +1,114 @@
+'use client';
+import { useMemo } from 'react';
+import type { Sheet } from '@/core/trials';
+import type { Boat } from '@/document';
+import { DriftPolar } from '../charts/DriftPolar';
+import { ThrusterChart } from '../charts/ThrusterChart';
+import { usePreferences } from '../state/preferences';
+import { sheetSections } from '../words/sheet';
+import { BUTTON } from './BoatsFrame';
+import type { SheetState } from './use-sheet';
+
+/** What trials on open water say of her, computed now; or how far the computing has got. */
+export function SheetView({ boat, state }: { boat: Boat; state: SheetState }) {
+  const { sheet, share, running, problems } = state;
+  if (sheet) return <Lines boat={boat} sheet={sheet} />;
+  return (
+    <div className="flex flex-wrap items-center gap-4 py-4">
+      {running ? (
+        <>
+          <progress value={share} max={1} aria-label="Trials run" className="h-2 w-64" />
+          <p role="status">
+            Trying her on open water: <span className="figures">{Math.round(100 * share)} %</span>
+          </p>
+          <button type="button" className={BUTTON} onClick={state.stop}>
+            Stop
+          </button>
+        </>
+      ) : (
+        <>
+          <p role="status">
+            {problems.length > 0
+              ? problems.map((p) => `${p.path}: ${p.message}`).join('; ')
+              : 'Stopped before the trials were done; nothing is shown half-computed.'}
+          </p>
+          <button type="button" className={BUTTON} onClick={state.again}>
+            Try her again
+          </button>
+        </>
+      )}
+    </div>
+  );
+}
+
+function Lines({ boat, sheet }: { boat: Boat; sheet: Sheet }) {
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const sections = sheetSections(sheet, boat.hull.length_m, units);
+  return (
+    <div className="grid gap-x-12 lg:grid-cols-2">
+      <div>
+        {sections.slice(0, 2).map((section) => (
+          <Section key={section.name} section={section} />
+        ))}
+      </div>
+      <div>
+        {sections.slice(2).map((section) => (
+          <Section key={section.name} section={section} />
+        ))}
+      </div>
+      <section aria-label="Drift in wind" className="pt-6">
+        <h3 className="border-b border-ink pb-1 text-[15px] font-bold">Drift, from every side</h3>
+        <DriftPolar drifts={sheet.drifts} units={units} />
+        <p className="max-w-[54ch] pt-1 text-[12.5px] text-quiet">
+          Bow up. Thin to thick: 5, 10, 15, 20, 25 kn of wind. Along a curve the angle is where the
+          wind blows from as she is let go, the distance out her drift down-wind ({speed}) twenty
+          seconds later. A ring: where off her bow the wind stands once she lies still, let go beam
+          on. How she lies hangs on small things; find it by trial.
+        </p>
+      </section>
+      {sheet.thrusters.length > 0 && (
+        <section aria-label="Thrusters against speed" className="pt-6">
+          <h3 className="border-b border-ink pb-1 text-[15px] font-bold">
+            What a thruster still turns her at, under way
+          </h3>
+          {sheet.thrusters.map(({ name, at }) => (
+            <figure key={name} className="pt-3">
+              <figcaption className="font-semibold">{name}</figcaption>
+              <ThrusterChart name={name} at={at} units={units} />
+            </figure>
+          ))}
+          <p className="max-w-[54ch] text-[12.5px] text-quiet">
+            Rate of turn in neutral against headway; the share is of that from rest, the
+            hull&rsquo;s own resistance to turning counted. ±30 %.
+          </p>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function Section({ section }: { section: ReturnType<typeof sheetSections>[number] }) {
+  return (
+    <table className="mt-5 w-full border-collapse text-left">
+      <caption className="border-b border-ink pb-1 text-left text-[15px] font-bold">
+        {section.name}
+      </caption>
+      <tbody>
+        {section.rows.map((row) => (
+          <tr key={row.what} className="rule-b align-baseline">
+            <th scope="row" className="w-[46%] py-1.5 pr-3 font-normal">
+              {row.what}
+            </th>
+            <td className="py-1.5">
+              <span className="figures text-[16px] font-semibold">{row.figure}</span>
+              <span className="figures pl-2 text-[12px] text-quiet">{row.spread}</span>
+              {row.also && <span className="block text-[12.5px] text-quiet">{row.also}</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+import { Moon, Sun } from 'lucide-react';
+import { usePreferences } from '../state/preferences';
+import { IconButton } from './IconButton';
+
+/** Units of speed and length, one press each. */
+export function UnitButtons() {
+  const { speed, length, setSpeed, setLength } = usePreferences();
+  return (
+    <>
+      <button
+        type="button"
+        aria-label={`Speeds in ${speed}; change`}
+        title="Speeds in kn or m/s"
+        className="figures min-h-8 px-1.5 hover:text-plan"
+        onClick={() => setSpeed(speed === 'kn' ? 'm/s' : 'kn')}
+      >
+        {speed}
+      </button>
+      <button
+        type="button"
+        aria-label={`Lengths in ${length}; change`}
+        title="Lengths in m or ft"
+        className="figures min-h-8 px-1.5 hover:text-plan"
+        onClick={() => setLength(length === 'm' ? 'ft' : 'm')}
+      >
+        {length}
+      </button>
+    </>
+  );
+}
+
+/** Colours for day or night. */
+export function ThemeButton() {
+  const { theme, setTheme } = usePreferences();
+  return (
+    <IconButton
+      label={theme === 'day' ? 'Night colours' : 'Day colours'}
+      onClick={() => setTheme(theme === 'day' ? 'night' : 'day')}
+    >
+      {theme === 'day' ? <Moon size={16} /> : <Sun size={16} />}
+    </IconButton>
+  );
+}

@@ -1,0 +1,216 @@
+import type { Circle, Sheet } from '@/core/trials';
+import { DEGREES_PER_RADIAN, MPS_PER_KNOT } from '@/core/units';
+import { lengthIn, speedIn, type Units } from './units';
+
+/** One line of a characteristic sheet: what was tried, the figure, how far to trust it. */
+export interface SheetRow {
+  readonly what: string;
+  readonly figure: string;
+  readonly also: string;
+  /** Likely error, as told to the user. */
+  readonly spread: string;
+}
+
+export interface SheetSection {
+  readonly name: string;
+  readonly rows: readonly SheetRow[];
+}
+
+/** Spread of what the model says, by kind of trial; see docs/physics.md. */
+const SPREAD = {
+  speed: '±15 %',
+  way: '±25 %',
+  turn: '±25 %',
+  walk: '±50 %',
+  wind: '±20 %',
+} as const;
+
+const degrees = (radians: number) => `${Math.round(Math.abs(radians) * DEGREES_PER_RADIAN)}°`;
+const rate = (perSecond: number) => `${(Math.abs(perSecond) * DEGREES_PER_RADIAN).toFixed(1)}°/s`;
+const toSide = (radians: number) => (radians < 0 ? 'to port' : 'to starboard');
+
+/** The lines of a sheet, in the user's units. `length` in m, of the boat. */
+export function sheetSections(sheet: Sheet, length: number, units: Units): SheetSection[] {
+  const speed = (mps: number) => `${speedIn(mps, units.speed).toFixed(1)} ${units.speed}`;
+  const metres = (m: number) => `${Math.round(lengthIn(m, units.length))} ${units.length}`;
+  const lengths = (m: number) => `${(m / length).toFixed(1)} L`;
+  const knots = (mps: number) => `${Math.round(mps / MPS_PER_KNOT)} kn`;
+  const row = (
+    what: string,
+    value: string | null,
+    also: string,
+    spread: string,
+    never = 'never',
+  ): SheetRow => ({ what, figure: value ?? never, also: value === null ? '' : also, spread });
+  const circle = (what: string, c: Circle | null) =>
+    row(
+      what,
+      c && lengths(c.diameter),
+      c ? `${metres(c.diameter)} across; ${speed(c.speed)} and ${rate(c.rate)} in it` : '',
+      SPREAD.turn,
+      'does not come round',
+    );
+  const sections: SheetSection[] = [];
+  const { speeds } = sheet;
+  if (speeds.idleAhead !== null) {
+    sections.push({
+      name: 'Way',
+      rows: [
+        row('Idle ahead', speed(speeds.idleAhead), 'every engine', SPREAD.speed),
+        row('Half throttle ahead', speed(speeds.halfAhead!), '', SPREAD.speed),
+        row('Idle astern', speed(-speeds.idleAstern!), '', SPREAD.speed),
+        ...sheet.stops.map(({ from, stop }) =>
+          row(
+            `Stop from ${speed(from)}, firm astern`,
+            stop && lengths(stop.distance),
+            stop
+              ? `${metres(stop.distance)}, ${stop.time.toFixed(0)} s, turns ${degrees(stop.turned)} ${toSide(stop.turned)}`
+              : '',
+            SPREAD.way,
+          ),
+        ),
+        row(
+          `Carry in neutral, ${speed(2 * MPS_PER_KNOT)} to ${speed(0.5 * MPS_PER_KNOT)}`,
+          sheet.carry && lengths(sheet.carry.distance),
+          sheet.carry ? `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s` : '',
+          SPREAD.way,
+          'over half an hour',
+        ),
+      ],
+    });
+  } else if (sheet.carry) {
+    sections.push({
+      name: 'Way',
+      rows: [
+        row(
+          `Carry from ${speed(2 * MPS_PER_KNOT)} to ${speed(0.5 * MPS_PER_KNOT)}`,
+          lengths(sheet.carry.distance),
+          `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s`,
+          SPREAD.way,
+        ),
+      ],
+    });
+  }
+  const { circles, kick, backAndFill, opposed } = sheet;
+  if (kick) {
+    const half = (what: string, turn: Sheet['backAndFill']['port']) =>
+      row(
+        what,
+        turn && lengths(turn.room),
+        turn
+          ? `lane ${metres(turn.room)} wide, ${turn.bursts} bursts, ${turn.time.toFixed(0)} s`
+          : '',
+        SPREAD.turn,
+        'not in 24 bursts',
+      );
+    sections.push({
+      name: 'Turning',
+      rows: [
+        circle('Circle, hard over, idle ahead', circles.aheadIdle),
+        circle('Circle, hard over, half ahead', circles.aheadHalf),
+        circle('Circle, hard over, idle astern', circles.asternIdle),
+        circle('Circle, hard over, half astern', circles.asternHalf),
+        row(
+          'Kick ahead from rest, 3 s of half throttle',
+          rate(kick.rate),
+          `${degrees(kick.turned)} turned, ${speed(kick.headway)} gained`,
+          SPREAD.turn,
+        ),
+        half('Half turn to starboard, back and fill', backAndFill.starboard),
+        half('Half turn to port, back and fill', backAndFill.port),
+        ...(opposed
+          ? [
+              row(
+                'Engines opposed at idle',
+                rate(opposed.rate),
+                `creeps ${opposed.creep >= 0 ? 'ahead' : 'astern'} at ${speed(Math.abs(opposed.creep))}; ${
+                  Number.isFinite(opposed.extraAstern)
+                    ? `${Math.round(100 * opposed.extraAstern)} % more thrust astern stops that`
+                    : 'no throttle astern stops that'
+                }`,
+                SPREAD.turn,
+              ),
+            ]
+          : []),
+      ],
+    });
+  }
+  const { walk, steering } = sheet;
+  if (walk) {
+    const still = Math.abs(walk.turned) < 0.002;
+    sections.push({
+      name: 'Prop walk and steerage',
+      rows: [
+        row(
+          'Firm astern from rest, 5 s',
+          still ? 'none' : degrees(walk.turned),
+          still
+            ? ''
+            : `stern ${metresOf(Math.abs(walk.stern), units)} ${toSide(walk.stern)}, ${speed(walk.sternway)} of sternway`,
+          SPREAD.walk,
+        ),
+        row(
+          'Least headway that steers, in neutral',
+          steering.ahead === null ? null : speed(steering.ahead),
+          'full wheel turns her 1°/s',
+          SPREAD.turn,
+          'none to 5 kn',
+        ),
+        row(
+          'Sternway at which full wheel holds the walk',
+          steering.astern === null
+            ? null
+            : steering.astern === 0
+              ? 'at once'
+              : speed(steering.astern),
+          steering.astern === 0 ? 'no walk to hold' : 'idling astern',
+          SPREAD.walk,
+        ),
+      ],
+    });
+  }
+  const abeam = sheet.drifts.filter((d) => Math.abs(d.began - Math.PI / 2) < 0.01);
+  sections.push({
+    name: 'In wind, let go beam on, engine in neutral',
+    rows: abeam.map((d) =>
+      row(
+        `${knots(d.wind)} of wind`,
+        speed(d.drift),
+        `lies with the wind ${degrees(d.lies)} off her bow${d.fallsIn === null ? '' : `; bow moves 30° in ${d.fallsIn.toFixed(0)} s`}`,
+        SPREAD.wind,
+      ),
+    ),
+  });
+  const { holds } = sheet;
+  const wind = (mps: number | null) =>
+    mps === null ? null : mps === Infinity ? 'any to 58 kn' : mps === 0 ? 'none' : knots(mps);
+  const held = [
+    ...(holds.burst === null
+      ? []
+      : [
+          row(
+            'Half ahead, wheel hard over',
+            wind(holds.burst),
+            'wind abeam, from rest: bow comes up within 8 s below this',
+            SPREAD.wind,
+          ),
+        ]),
+    ...(holds.thruster === null
+      ? []
+      : [
+          row(
+            'Bow thruster alone',
+            wind(holds.thruster),
+            'wind abeam, from rest: bow comes up within 8 s below this',
+            SPREAD.wind,
+          ),
+        ]),
+  ];
+  if (held.length > 0)
+    sections.push({ name: 'Wind in which the bow can still be held', rows: held });
+  return sections;
+}
+
+function metresOf(m: number, units: Units): string {
+  return `${lengthIn(m, units.length).toFixed(1)} ${units.length}`;
+}
