@@ -5,6 +5,7 @@ export {
   carryFrom,
   propWalk,
   steadySpeed,
+  steeringRate,
   stopFrom,
   type Carry,
   type Stop,

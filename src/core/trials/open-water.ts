@@ -151,6 +151,12 @@ export function firmThrottle(craft: Craft): number {
   return Math.max(0, Math.min(FIRM_THROTTLE, throttle));
 }
 
+/** Seconds of a burst: what a small boat's handler gives, or four times what a slow engine needs to answer. */
+export function burst(craft: Craft, seconds: number): number {
+  const response = craft.spec.drives[0]?.response ?? 0;
+  return response > 2 ? 4 * response : seconds;
+}
+
 /** Can she be driven, and steered? */
 export function hasDrive(craft: Craft): boolean {
   return craft.spec.drives.length > 0;

@@ -17,6 +17,7 @@ import {
   carryFrom,
   propWalk,
   steadySpeed,
+  steeringRate,
   stopFrom,
   type Carry,
   type Stop,
@@ -56,7 +57,12 @@ export interface Sheet {
     readonly port: BackAndFill | null;
   };
   readonly opposed: Opposed | null;
-  readonly steering: { readonly ahead: number | null; readonly astern: number | null };
+  /** Least speeds that steer, and the rate of turn that counts as steering ahead, rad/s. */
+  readonly steering: {
+    readonly rate: number;
+    readonly ahead: number | null;
+    readonly astern: number | null;
+  };
   readonly drifts: readonly Drift[];
   readonly thrusters: readonly { readonly name: string; readonly at: readonly ThrusterAt[] }[];
   readonly holds: HoldsBow;
@@ -64,7 +70,7 @@ export interface Sheet {
 
 /** Winds and angles off the bow she is let go in. */
 export const SHEET_WINDS_KN = [5, 10, 15, 20, 25] as const;
-const ANGLES = 7;
+const ANGLES = 13;
 
 /**
  * Runs every trial of a boat's sheet, in the order of the record.
@@ -86,6 +92,8 @@ export function computeSheet(
     return result;
   };
   const firm = firmThrottle(craft);
+  // Big craft take their time, as the square root of their length.
+  const settles = 150 * Math.max(1, Math.sqrt(craft.spec.hull.length / 15));
   const idleAhead = trial(driven, () => steadySpeed(craft, 1, 0));
   const halfAhead = trial(driven, () => steadySpeed(craft, 1, HALF));
   const idleAstern = trial(driven, () => steadySpeed(craft, -1, 0));
@@ -108,12 +116,15 @@ export function computeSheet(
   };
   const opposed = trial(driven, () => opposedEngines(craft));
   const steering = {
+    rate: steeringRate(craft),
     ahead: trial(steered, () => aheadSteeringSpeed(craft)),
     astern: trial(steered, () => asternSteeringSpeed(craft)),
   };
   const drifts = SHEET_WINDS_KN.flatMap((knots) =>
     Array.from({ length: ANGLES }, (_, i) =>
-      trial(true, () => driftFrom(craft, knots * MPS_PER_KNOT, (i * Math.PI) / (ANGLES - 1), 150))!,
+      trial(true, () =>
+        driftFrom(craft, knots * MPS_PER_KNOT, (i * Math.PI) / (ANGLES - 1), settles),
+      )!,
     ),
   );
   return {

@@ -1,6 +1,6 @@
 import type { Craft } from '../craft';
 import { atan2, cos as cosine, sin as sine } from '../math';
-import { firmThrottle, HALF, OpenWater } from './open-water';
+import { burst, firmThrottle, HALF, OpenWater } from './open-water';
 import type { Gear } from '../sim';
 
 export interface Circle {
@@ -58,6 +58,7 @@ export function turningCircle(
 }
 
 export interface Kick {
+  readonly seconds: number;
   /** rad/s, m/s, and where the pivot lay at first, m forward of midships. */
   readonly rate: number;
   readonly headway: number;
@@ -66,7 +67,7 @@ export interface Kick {
 }
 
 /** Ahead from rest with the wheel hard over, for so long after the clutch has taken hold. */
-export function kickAhead(craft: Craft, seconds = 3, throttle = HALF): Kick {
+export function kickAhead(craft: Craft, seconds = burst(craft, 3), throttle = HALF): Kick {
   const water = new OpenWater(craft);
   water.wheelSet(1);
   water.engine(1, throttle);
@@ -74,7 +75,7 @@ export function kickAhead(craft: Craft, seconds = 3, throttle = HALF): Kick {
   water.until(() => Math.abs(water.rate) > 1e-4, 3);
   const pivot = -water.sideways / water.rate;
   water.run(seconds);
-  return { rate: water.rate, headway: water.ahead, turned: water.heading, pivot };
+  return { seconds, rate: water.rate, headway: water.ahead, turned: water.heading, pivot };
 }
 
 export interface BackAndFill {
@@ -95,8 +96,8 @@ export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill 
   const room = new Extent(craft);
   const throttle = firmThrottle(craft);
   const goes = () => side * water.heading >= Math.PI;
-  // As much way as carries a tenth of her length in a burst, either way.
-  const way = 0.035 * Math.sqrt(9.81 * water.length);
+  // A handler sees way on at about a knot in ten metres of boat, and takes it off again.
+  const way = 0.05 * Math.sqrt(9.81 * water.length);
   water.wheelSet(side);
   let bursts = 0;
   let ahead = true;

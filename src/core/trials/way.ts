@@ -1,9 +1,9 @@
 import type { Craft } from '../craft';
 import { MPS_PER_KNOT } from '../units';
-import { firmThrottle, OpenWater } from './open-water';
+import { burst, firmThrottle, OpenWater } from './open-water';
 import type { Gear } from '../sim';
 
-const LONGEST_S = 1800;
+const LONGEST_S = 7200;
 
 /** Steady speed in a gear at a throttle, wheel amidships, m/s (negative astern); engines after the first `engines` stay in neutral. */
 export function steadySpeed(
@@ -58,6 +58,7 @@ export function carryFrom(craft: Craft, from: number, to: number): Carry | null 
 }
 
 export interface Walk {
+  readonly seconds: number;
   /** Heading change after so many seconds from rest, rad, and where the stern has gone, m to starboard. */
   readonly turned: number;
   readonly stern: number;
@@ -65,22 +66,26 @@ export interface Walk {
 }
 
 /** Astern from rest, wheel amidships, for `seconds` after the clutch has taken hold. */
-export function propWalk(craft: Craft, seconds = 5, throttle = firmThrottle(craft)): Walk {
+export function propWalk(
+  craft: Craft,
+  seconds = burst(craft, 5),
+  throttle = firmThrottle(craft),
+): Walk {
   const water = new OpenWater(craft);
   water.engine(-1, throttle);
   water.until(() => water.state.engines[0]!.engaged !== 0, 60);
   water.run(seconds);
   const stern = water.x - 0.5 * water.length * water.heading;
-  return { turned: water.heading, stern, sternway: -water.ahead };
+  return { seconds, turned: water.heading, stern, sternway: -water.ahead };
 }
 
 /**
- * Sternway at which full wheel holds her against the walk, idling astern from rest: the speed from which on
- * her turning lessens within a second of the wheel being there; null if it never does.
+ * Sternway at which full wheel holds her against the walk, going astern from rest at half of a firm throttle: the
+ * speed from which on her turning lessens within a second of the wheel being there; null if it never does.
  */
 export function asternSteeringSpeed(craft: Craft): number | null {
   const water = new OpenWater(craft);
-  water.engine(-1, 0);
+  water.engine(-1, 0.5 * firmThrottle(craft));
   water.until(() => Math.abs(water.heading) > 0.005, 60);
   const walks = Math.sign(water.heading);
   if (Math.abs(water.heading) < 0.005) return 0;
@@ -98,14 +103,19 @@ export function asternSteeringSpeed(craft: Craft): number | null {
   return held ? -water.ahead : null;
 }
 
-const STEERS_RATE = Math.PI / 180;
+/** A rate of turn a helm calls steering, rad/s: 1°/s, slower for craft over 12 m as their length grows. */
+export function steeringRate(craft: Craft): number {
+  return (Math.PI / 180) * Math.min(1, 12 / craft.spec.hull.length);
+}
 
-/** Least headway in neutral at which full wheel turns her at a degree a second, m/s; null if none up to 5 kn. */
+/** Least headway in neutral at which full wheel turns her at steeringRate, m/s; null if none up to 5 kn. */
 export function aheadSteeringSpeed(craft: Craft): number | null {
+  const rate = steeringRate(craft);
+  const patience = Math.max(6, 0.5 * craft.spec.hull.length);
   const steers = (speed: number) => {
     const water = new OpenWater(craft, { speed });
     water.wheelSet(1);
-    return water.until(() => water.rate >= STEERS_RATE, 6);
+    return water.until(() => water.rate >= rate, patience);
   };
   let low = 0;
   let high = 5 * MPS_PER_KNOT;

@@ -53,7 +53,8 @@ export function driftFrom(craft: Craft, wind: number, began: number, seconds = 2
 }
 
 export interface HoldsBow {
-  /** Wind abeam, m/s, beyond which she can no longer turn her bow up; Infinity if it always can up to a storm. */
+  /** Wind abeam, m/s, beyond which the bow is blown away; Infinity if it is held up to a storm; null without the means. */
+  readonly seconds: number;
   readonly thruster: number | null;
   readonly burst: number | null;
 }
@@ -74,12 +75,14 @@ export function greatestWind(wins: (wind: number) => boolean): number {
   return low;
 }
 
-/** How long she has to come up, s. */
-const COMES_UP_S = 8;
+/** How long the bow has to be held, s: eight, or a quarter of a second per metre of a big craft. */
+export function heldFor(craft: Craft): number {
+  return Math.max(8, 0.25 * craft.spec.hull.length);
+}
 
 /**
- * Lying stopped with the wind abeam to port: does her bow come up into it, by the bow thruster alone; by a burst
- * ahead at half throttle with the wheel hard over (engines opposed, if she has two and nothing to steer by)?
+ * Lying stopped with the wind abeam to port: is her stem where it was or further up-wind some seconds on, with
+ * the bow thruster alone; with half throttle ahead and the wheel hard over to windward?
  */
 export function holdsBow(craft: Craft): HoldsBow {
   const { thrusters } = craft.spec;
@@ -90,10 +93,12 @@ export function holdsBow(craft: Craft): HoldsBow {
         weather: { windFrom: -Math.PI / 2, windSpeed: wind },
       });
       act(water);
-      water.run(COMES_UP_S);
-      return water.heading < 0;
+      water.run(heldFor(craft));
+      // East is down-wind: the stem must not have gone there.
+      return water.x + 0.5 * water.length * sin(water.heading) <= 0;
     });
   return {
+    seconds: heldFor(craft),
     thruster: bow < 0 ? null : tries((water) => water.thruster(bow, -1)),
     burst: !hasDrive(craft)
       ? null

@@ -7,6 +7,7 @@ import { boatWarnings, type Boat, type Problem } from '@/document';
 import { driveWords, massWords } from '../words/boat';
 import { BoatDrawing, PivotWords } from './BoatDrawing';
 import { BoatsFrame, BUTTON, LINK } from './BoatsFrame';
+import { DriftSection } from './DriftSection';
 import { Figures } from './Figures';
 import { sendBoat } from './send-boat';
 import { SheetView } from './SheetView';
@@ -113,6 +114,7 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
               </ul>
             </section>
           )}
+          {state.sheet && <DriftSection sheet={state.sheet} />}
           <p className="pt-4 text-[12.5px] text-quiet">
             Computed on a model that errs, in calm deep water unless a wind is named. It is not for
             navigation. Try her yourself in open water, well clear of everything, before you rely on

@@ -2,7 +2,6 @@
 import { useMemo } from 'react';
 import type { Sheet } from '@/core/trials';
 import type { Boat } from '@/document';
-import { DriftPolar } from '../charts/DriftPolar';
 import { ThrusterChart } from '../charts/ThrusterChart';
 import { usePreferences } from '../state/preferences';
 import { sheetSections } from '../words/sheet';
@@ -58,16 +57,6 @@ function Lines({ boat, sheet }: { boat: Boat; sheet: Sheet }) {
           <Section key={section.name} section={section} />
         ))}
       </div>
-      <section aria-label="Drift in wind" className="pt-6">
-        <h3 className="border-b border-ink pb-1 text-[15px] font-bold">Drift, from every side</h3>
-        <DriftPolar drifts={sheet.drifts} units={units} />
-        <p className="max-w-[54ch] pt-1 text-[12.5px] text-quiet">
-          Bow up. Thin to thick: 5, 10, 15, 20, 25 kn of wind. Along a curve the angle is where the
-          wind blows from as she is let go, the distance out her drift down-wind ({speed}) twenty
-          seconds later. A ring: where off her bow the wind stands once she lies still, let go beam
-          on. How she lies hangs on small things; find it by trial.
-        </p>
-      </section>
       {sheet.thrusters.length > 0 && (
         <section aria-label="Thrusters against speed" className="pt-6">
           <h3 className="border-b border-ink pb-1 text-[15px] font-bold">

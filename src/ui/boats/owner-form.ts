@@ -2,7 +2,7 @@ import type { Resolver } from 'react-hook-form';
 import { check, ownerSchema, type Owner, type Problem, type Result } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 
-/** What an owner knows, as fields in the user's units. An empty optional field is NaN. */
+/** What an owner knows, as fields in the user's units. An empty optional field is undefined or NaN. */
 export interface OwnerForm {
   name: string;
   kind: string;
@@ -12,7 +12,7 @@ export interface OwnerForm {
   beam: number;
   draught: number;
   displacement: number;
-  waterline: number;
+  waterline: number | undefined;
   keel: Owner['keel'];
   rudders: string;
   control: Owner['control'];
@@ -21,7 +21,7 @@ export interface OwnerForm {
   power: number;
   hand: Owner['hand'];
   blades: Owner['blades'];
-  idle: number;
+  idle: number | undefined;
   freeboard: number;
   superstructure: number;
   mast: number;
@@ -68,7 +68,7 @@ export function ownerToForm(
     beam: length(owner.beam_m),
     draught: length(owner.draught_m),
     displacement: owner.displacement_kg,
-    waterline: owner.waterlineLength_m === null ? NaN : length(owner.waterlineLength_m),
+    waterline: owner.waterlineLength_m === null ? undefined : length(owner.waterlineLength_m),
     keel: owner.keel,
     rudders: String(owner.rudders),
     control: owner.control,
@@ -77,7 +77,8 @@ export function ownerToForm(
     power: owner.power_kW,
     hand: owner.hand,
     blades: owner.blades,
-    idle: owner.idleSpeed_mps === null ? NaN : tidy(speedIn(owner.idleSpeed_mps, units.speed)),
+    idle:
+      owner.idleSpeed_mps === null ? undefined : tidy(speedIn(owner.idleSpeed_mps, units.speed)),
     freeboard: length(owner.freeboard_m),
     superstructure: length(owner.superstructure_m),
     mast: length(owner.mast_m),
@@ -90,8 +91,8 @@ export function ownerToForm(
 /** The owner's figures the fields give, checked by the record's own schema. */
 export function ownerFromForm(form: OwnerForm, units: Units): Result<Owner> {
   const length = (value: number) => tidy(lengthFrom(value, units.length), 3);
-  const orNull = (value: number, made: (v: number) => number) =>
-    Number.isNaN(value) ? null : made(value);
+  const orNull = (value: number | undefined, made: (v: number) => number) =>
+    value === undefined || Number.isNaN(value) ? null : made(value);
   return check<Owner>(ownerSchema, {
     class: form.class,
     length_m: length(form.length),

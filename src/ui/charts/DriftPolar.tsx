@@ -23,7 +23,9 @@ const placed = (angle: number, radius: number): [number, number] => [
  * wind stands once she lies still, and how fast she then drifts.
  */
 export function DriftPolar({ drifts, units }: { drifts: readonly Drift[]; units: Units }) {
-  const most = max(drifts, (d) => Math.max(d.early, d.drift)) ?? 1;
+  // Let go dead before the wind she runs on for ever: only what is drawn sets the scale.
+  const abeam = drifts.filter((d) => Math.abs(d.began - Math.PI / 2) < 0.01);
+  const most = Math.max(max(drifts, (d) => d.early) ?? 0, max(abeam, (d) => d.drift) ?? 0, 0.01);
   const r = scaleLinear([0, most], [0, RADIUS]).nice(4);
   const curve = lineRadial<Drift & { angle: number }>()
     .angle((d) => d.angle)

@@ -26,7 +26,10 @@ const SPREAD = {
 } as const;
 
 const degrees = (radians: number) => `${Math.round(Math.abs(radians) * DEGREES_PER_RADIAN)}°`;
-const rate = (perSecond: number) => `${(Math.abs(perSecond) * DEGREES_PER_RADIAN).toFixed(1)}°/s`;
+const rate = (perSecond: number) => {
+  const figure = Math.abs(perSecond) * DEGREES_PER_RADIAN;
+  return `${figure.toFixed(figure < 1 ? 2 : 1)}°/s`;
+};
 const toSide = (radians: number) => (radians < 0 ? 'to port' : 'to starboard');
 
 /** The lines of a sheet, in the user's units. `length` in m, of the boat. */
@@ -64,7 +67,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
             `Stop from ${speed(from)}, firm astern`,
             stop && lengths(stop.distance),
             stop
-              ? `${metres(stop.distance)}, ${stop.time.toFixed(0)} s, turns ${degrees(stop.turned)} ${toSide(stop.turned)}`
+              ? `${metres(stop.distance)}, ${stop.time.toFixed(0)} s, ${Math.abs(stop.turned) < 0.009 ? 'straight' : `turns ${degrees(stop.turned)} ${toSide(stop.turned)}`}`
               : '',
             SPREAD.way,
           ),
@@ -74,7 +77,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
           sheet.carry && lengths(sheet.carry.distance),
           sheet.carry ? `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s` : '',
           SPREAD.way,
-          'over half an hour',
+          'over two hours',
         ),
       ],
     });
@@ -111,7 +114,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
         circle('Circle, hard over, idle astern', circles.asternIdle),
         circle('Circle, hard over, half astern', circles.asternHalf),
         row(
-          'Kick ahead from rest, 3 s of half throttle',
+          `Kick ahead from rest, ${kick.seconds.toFixed(0)} s of half throttle`,
           rate(kick.rate),
           `${degrees(kick.turned)} turned, ${speed(kick.headway)} gained`,
           SPREAD.turn,
@@ -142,7 +145,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
       name: 'Prop walk and steerage',
       rows: [
         row(
-          'Firm astern from rest, 5 s',
+          `Firm astern from rest, ${walk.seconds.toFixed(0)} s`,
           still ? 'none' : degrees(walk.turned),
           still
             ? ''
@@ -152,7 +155,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
         row(
           'Least headway that steers, in neutral',
           steering.ahead === null ? null : speed(steering.ahead),
-          'full wheel turns her 1°/s',
+          `full wheel turns her ${(steering.rate * DEGREES_PER_RADIAN).toFixed(steering.rate < 0.01 ? 2 : 0)}°/s`,
           SPREAD.turn,
           'none to 5 kn',
         ),
@@ -163,7 +166,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
             : steering.astern === 0
               ? 'at once'
               : speed(steering.astern),
-          steering.astern === 0 ? 'no walk to hold' : 'idling astern',
+          steering.astern === 0 ? 'no walk to hold' : 'going astern at half of a firm throttle',
           SPREAD.walk,
         ),
       ],
@@ -191,7 +194,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
           row(
             'Half ahead, wheel hard over',
             wind(holds.burst),
-            'wind abeam, from rest: bow comes up within 8 s below this',
+            `wind abeam, from rest; the stem is held for ${holds.seconds.toFixed(0)} s below this`,
             SPREAD.wind,
           ),
         ]),
@@ -201,7 +204,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
           row(
             'Bow thruster alone',
             wind(holds.thruster),
-            'wind abeam, from rest: bow comes up within 8 s below this',
+            `wind abeam, from rest; the stem is held for ${holds.seconds.toFixed(0)} s below this`,
             SPREAD.wind,
           ),
         ]),

@@ -1,0 +1,26 @@
+'use client';
+import { useMemo } from 'react';
+import type { Sheet } from '@/core/trials';
+import { DriftPolar } from '../charts/DriftPolar';
+import { usePreferences } from '../state/preferences';
+
+/** How she drifts from every side, with what the curves mean. */
+export function DriftSection({ sheet }: { sheet: Sheet }) {
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  return (
+    <section aria-label="Drift in wind" className="pt-5">
+      <h2 className="border-b border-ink pb-1 text-[15px] font-bold">
+        Drift in wind from every side, {speed}
+      </h2>
+      <DriftPolar drifts={sheet.drifts} units={units} />
+      <p className="max-w-[58ch] text-[12.5px] text-quiet">
+        Bow up; thin to thick for 5, 10, 15, 20 and 25 kn of wind. Along a curve the angle is where
+        the wind blows from as she is let go, the distance out her drift down-wind twenty seconds
+        later. A ring: where off her bow the wind stands once she lies still, let go beam on. How
+        she lies hangs on small things, &plusmn;30&deg;; find it by trial.
+      </p>
+    </section>
+  );
+}
