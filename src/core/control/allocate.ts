@@ -36,6 +36,8 @@ function solve3(m: Float64Array, b: Float64Array): void {
 
 /** Tells exact solutions from unreachable ones; small beside any thrust that matters. */
 const REGULARISATION = 1e-9;
+/** Effects weaker than this are none. */
+const LEAST_SCALE = 1e-12;
 const MOST_ROUNDS = 40;
 
 /**
@@ -72,7 +74,7 @@ export function allocate(
       }
     }
     for (let a = 0; a < 3; a++) scale = Math.max(scale, m[4 * a]!);
-    for (let a = 0; a < 3; a++) m[4 * a]! += REGULARISATION * (scale > 0 ? scale : 1);
+    for (let a = 0; a < 3; a++) m[4 * a]! += REGULARISATION * (scale > LEAST_SCALE ? scale : 1);
     solve3(m, rest);
     let worst = -1;
     let excess = 1e-9;

@@ -47,6 +47,7 @@ export function massFromMatrix(
   rigid = m11,
   rigidMoment = m23,
   a22 = m22 - rigid,
+  a23 = m23 - rigidMoment,
 ): MassProperties {
   return {
     m11,
@@ -58,7 +59,7 @@ export function massFromMatrix(
     rigidMoment,
     a11: m11 - rigid,
     a22,
-    a23: m23 - rigidMoment,
+    a23,
   };
 }
 

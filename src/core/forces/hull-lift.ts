@@ -6,8 +6,8 @@ const SUCTION = 0.2;
 /**
  * Lift of the bare hull at small drift (slender body), acting abaft the middle whichever way she goes:
  *
- *   Y = −½ρ A |u| (v + x_l r),   N = −½ρ A |u| (x_l v + (x_l² + s²) r)
- *   X = η ½ρ A (v + x_l r)² u|u|/(u² + v²),   x_l = x_c + sgn(u)·arm
+ *   Y = −½ρ A |u| (v + x_l r),   N = x_l Y − ½ρ A |u| s² r
+ *   X = η ½ρ A (v + x_l r)² u|u|/(u² + v²),   x_l = sgn(u)·arm
  *
  * A is the lift area (slender body: π T² per hull and more for full forms), arm < 0 the place of the
  * resultant, s the spread that makes her resist turning. With |u| it goes as sin 2β, as the Munk moment
@@ -16,6 +16,8 @@ const SUCTION = 0.2;
  * ship trials want it). It only ever takes energy:
  * the matrix of (v, r) is positive, as x_l² + s² ≥ x_l². Sources: Jones 1946 (slender wings), Clarke et
  * al. 1983 for ships (recalled, not looked up); ±30 %.
+ *
+ * @param v sway of the hull's own middle (LIFT_CENTRE forward of the origin), m/s
  */
 export function addHullLift(
   force: Float64Array,
@@ -30,9 +32,9 @@ export function addHullLift(
   const strength = density * area * Math.abs(u);
   const arm = u >= 0 ? hull[HULL.LIFT_ARM]! : -hull[HULL.LIFT_ARM]!;
   const x = hull[HULL.LIFT_CENTRE]! + arm;
-  const w = v + x * r;
+  const w = v + arm * r;
   const speed2 = u * u + v * v;
   if (speed2 > 0) force[0]! += (SUCTION * strength * w * w * u) / speed2;
   force[1]! -= strength * w;
-  force[2]! -= strength * (x * v + (x * x + hull[HULL.LIFT_SPREAD2]!) * r);
+  force[2]! -= strength * (x * w + hull[HULL.LIFT_SPREAD2]! * r);
 }

@@ -5,6 +5,7 @@ export {
   type Clearance,
   type ClearanceMemory,
 } from './clearance';
+export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS } from './ground';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';

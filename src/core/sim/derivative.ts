@@ -52,7 +52,8 @@ function addHull(
   const offset = hull[HULL.OFFSET]!;
   const middle = strips.x.length >> 1;
   const du = u - s.streamU[middle]!;
-  const dv = v - s.streamV[middle]!;
+  // Sideways speed of the hull's own middle, wherever she is described from.
+  const dv = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;
   const shallow = s.shallow[SHALLOW.RESISTANCE]!;
   if (offset === 0) {
     force[0]! += shallow * resistance(hull, friction, density, du, dv);
@@ -385,7 +386,8 @@ export function derivative(
     addShip(force, s, craft, density, stage, ur, vr, r);
   }
   if (craft.thrusters.count > 0) addThrusters(force, s, craft, stage, ur);
-  addAir(force, s, world, stage, u, v, sinPsi, cosPsi);
+  // Through the air as her hull's middle goes.
+  addAir(force, s, world, stage, u, v + craft.hull[HULL.LIFT_CENTRE]! * r, sinPsi, cosPsi);
   if (environment.confined) {
     const { length, beam, draught } = craft.spec.hull;
     const port = s.gaps[GAPS.PORT]!;

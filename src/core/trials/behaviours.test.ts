@@ -1,4 +1,5 @@
-import { linesOf, shoreOf, solidObstacle } from '../holding';
+import { addWind } from '../forces';
+import { berthingEnergy, linesOf, shoreOf, solidObstacle } from '../holding';
 import {
   environmentFor,
   initialState,
@@ -382,9 +383,16 @@ it.each(rows.map((r) => [r.no, r.what, r.boat, r] as const))('%s %s: %s', (no, w
     throw new Error(`${value} ${r.unit} is outside ${least}–${most}, without a note why`);
 });
 
-it('20 half the wind is a quarter of the force, twice the speed four times the energy', () => {
-  const early = (wind: number) => driftFrom(craft('quince'), wind, Math.PI / 2, 60);
-  expect(early(2).drift / early(1).drift).toBeCloseTo(2, 1);
+it('20 half the wind is a quarter of the force, twice the approach speed four times the energy', () => {
+  const { windage } = craft('quince');
+  const push = (wind: number) => {
+    const force = new Float64Array(3);
+    addWind(force, windage, 1.225, 0, wind);
+    return force[1]!;
+  };
+  expect(push(4) / push(8)).toBeCloseTo(0.25, 12);
+  const energy = (speed: number) => berthingEnergy(6200, speed, 0.5, 1.9, 3.5);
+  expect(energy(0.4) / energy(0.2)).toBeCloseTo(4, 12);
 });
 
 afterAll(() => process.stdout.write(`\n${lines.join('\n')}\n`));

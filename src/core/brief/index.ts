@@ -1,0 +1,1 @@
+export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } from './kinematics';

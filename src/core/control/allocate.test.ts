@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { allocate, type Effector } from '.';
+
+const along = (y: number, most = 1e5): Effector => ({
+  surge: 1,
+  sway: 0,
+  yaw: -y,
+  least: -most,
+  most,
+});
+const across = (x: number, most = 1e5): Effector => ({
+  surge: 0,
+  sway: 1,
+  yaw: x,
+  least: -most,
+  most,
+});
+
+describe('H sharing a wanted force over what the boat has', () => {
+  it('H1 two azimuth drives push her sideways with their lines meeting at the middle', () => {
+    const shares = allocate([along(-0.9), across(-4.5), along(0.9), across(-4.5)], 0, 2000, 0, 5);
+    const known = [5000, 1000, -5000, 1000];
+    known.forEach((v, i) => expect(shares[i]! / v).toBeCloseTo(1, 3));
+    expect(Math.hypot(shares[0]!, shares[1]!) / 5099.0195).toBeCloseTo(1, 3);
+    expect(Math.atan2(shares[1]!, shares[0]!) * (180 / Math.PI)).toBeCloseTo(11.3099, 2);
+  });
+
+  it('H2 two shafts and a bow thruster walk her', () => {
+    const shares = allocate([along(-1.2), along(1.2), across(4)], 0, 800, 0, 5);
+    expect(shares[0]! / -1333.3333).toBeCloseTo(1, 3);
+    expect(shares[1]! / 1333.3333).toBeCloseTo(1, 3);
+  });
+
+  it('H3 bow and stern thruster share by their levers, about any point', () => {
+    const aboutOrigin = allocate([across(4), across(-4.2)], 0, 1500, 0, 5);
+    expect(aboutOrigin[0]! / 768.29268).toBeCloseTo(1, 3);
+    const aboutClr = allocate([across(4), across(-4.2)], 0, 1500, -0.5 * 1500, 5);
+    expect(aboutClr[0]! / 676.82927).toBeCloseTo(1, 3);
+    expect(aboutClr[1]! / 823.17073).toBeCloseTo(1, 3);
+  });
+
+  it('never passes a bound, and what it misses no single step inside the bounds would lessen', () => {
+    const effector = fc.record({
+      surge: fc.constantFrom(0, 1),
+      sway: fc.constantFrom(0, 1),
+      yaw: fc.double({ min: -5, max: 5, noNaN: true }),
+      most: fc.double({ min: 10, max: 3000, noNaN: true }),
+    });
+    const wanted = fc.double({ min: -5000, max: 5000, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.array(effector, { minLength: 1, maxLength: 8 }),
+        wanted,
+        wanted,
+        wanted,
+        (list, x, y, n) => {
+          const effectors = list.map((e) => ({ ...e, least: -e.most }));
+          const shares = allocate(effectors, x, y, n, 3);
+          const miss = (u: Float64Array) => {
+            let [a, b, c] = [-x, -y, -n / 3];
+            effectors.forEach((e, i) => {
+              a += e.surge * u[i]!;
+              b += e.sway * u[i]!;
+              c += (e.yaw / 3) * u[i]!;
+            });
+            return a * a + b * b + c * c;
+          };
+          const here = miss(shares);
+          shares.forEach((share, i) => {
+            expect(Math.abs(share)).toBeLessThanOrEqual(effectors[i]!.most * (1 + 1e-9));
+            for (const way of [-1, 1]) {
+              const next = shares.slice();
+              next[i] = Math.max(-effectors[i]!.most, Math.min(effectors[i]!.most, share + way));
+              expect(miss(next)).toBeGreaterThanOrEqual(here - 0.02 * (1 + Math.sqrt(here)));
+            }
+          });
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+});
