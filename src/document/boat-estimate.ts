@@ -10,7 +10,10 @@ const tidy = (value: number) => Number(value.toPrecision(3));
 const place = (value: number) => Number(value.toFixed(2));
 
 const points = (outline: readonly (readonly [number, number])[]) =>
-  outline.map(([x, y]): [number, number] => [Number(x.toFixed(3)), Number(y.toFixed(3))]);
+  outline.map(([x, y]): [number, number] => [
+    Number(x.toFixed(3)),
+    Math.floor(1000 * y + 1e-6) / 1000,
+  ]);
 
 type Fin = Boat['fins'][number];
 type Foil = BoatEstimate['foils'][number];

@@ -144,6 +144,11 @@ export function power(base: number, exponent: number): number {
   return exp(exponent * log(base));
 }
 
+/** Cube root of x ≥ 0, by exp and log above. */
+export function cubeRoot(x: number): number {
+  return x > 0 ? exp(log(x) / 3) : 0;
+}
+
 /** Arctangent, radians; reduced by halving twice, then a Taylor series; error below 1e-15. */
 function arctangent(x: number): number {
   if (x < 0) return -arctangent(-x);

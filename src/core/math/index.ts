@@ -1,4 +1,4 @@
-export { atan2, cos, exp, log, power, sin, sineCosine } from './elementary';
+export { atan2, cos, cubeRoot, exp, log, power, sin, sineCosine } from './elementary';
 export { wrapHalfTurn, wrapTurn } from './angles';
 export { Random } from './random';
 export { everyEdge, NEAREST, nearestOnRing } from './ring';

@@ -1,5 +1,6 @@
 import { frictionCoefficient } from '../hull-rows';
 import { zeroThrustAdvance } from '../drive-rows';
+import { cubeRoot } from '../../math';
 import { SEA_WATER_KGPM3, GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../../units';
 import type { DriveSpec, FoilSpec, RudderSpec, ThrusterSpec } from '../spec';
 import { CLASS_DEFAULTS } from './classes';
@@ -127,6 +128,19 @@ export interface DriveEstimate extends DriveSpec {
   readonly power: number;
 }
 
+const SMALLEST_SCREW = 0.16;
+/** A screw takes no more of the draught than this. */
+const SCREW_OVER_DRAUGHT = 0.75;
+
+/** Diameter that gives the class's thrust per watt by disc theory, kept to what can be built and fits. m. */
+function propellerDiameter(owner: OwnerFigures, idealPerWatt: number): number {
+  const ideal = idealPerWatt * owner.power;
+  const disc = (ideal * ideal * ideal) / (2 * SEA_WATER_KGPM3 * owner.power * owner.power);
+  const usual = Math.sqrt((4 * disc) / Math.PI);
+  const most = Math.max(SMALLEST_SCREW, SCREW_OVER_DRAUGHT * owner.draught);
+  return Math.min(most, Math.max(SMALLEST_SCREW, usual));
+}
+
 export function estimateDrives(
   owner: OwnerFigures,
   hull: HullEstimate,
@@ -140,10 +154,10 @@ export function estimateDrives(
   const leg = drive === 'outboard' || drive === 'outdrive';
   const perWatt = leg ? 0.085 : c.thrustPerWatt;
   const share = leg ? 0.62 : c.discShare;
-  const bollard = perWatt * power;
-  const ideal = bollard / share;
-  const disc = (ideal * ideal * ideal) / (2 * rho * power * power);
-  const diameter = Math.sqrt((4 * disc) / Math.PI);
+  const diameter = propellerDiameter(owner, perWatt / share);
+  const disc = (Math.PI / 4) * diameter * diameter;
+  // Disc theory, T = share·(2ρAP²)^⅓: a screw larger than the usual pushes more for its power.
+  const bollard = share * cubeRoot(2 * rho * disc * power * power);
   const pitch = (leg ? 0.9 : c.pitch) * diameter;
   // Four-bladed screws of the usual area: K_T at bollard about 0.42 of the pitch ratio.
   const kt = (0.42 * pitch) / diameter;

@@ -1,3 +1,4 @@
+import { cubeRoot } from '../../math';
 import { SEA_WATER_KGPM3 } from '../../units';
 import type { FoilSpec } from '../spec';
 import { CLASS_DEFAULTS, type Curve } from './classes';
@@ -145,7 +146,7 @@ export function estimateHull(owner: OwnerFigures, basis: Basis[]): HullEstimate 
     addedSway: addedSway(owner, hulls, lwl, body, fullness(c.depth)),
     addedYaw: 0.6,
     munkFactor: c.munk,
-    touchStiffness: 800 * cubeRootSquared(displacement),
+    touchStiffness: 800 * cubeRoot(displacement * displacement),
   };
 }
 
@@ -174,12 +175,6 @@ function addedSway(
     return sum + (Math.PI / 4) * rho * chord * chord * span * finite;
   }, 0);
   return Math.min(1.6, (canoe + Math.min(keels, 0.9 * owner.displacement)) / owner.displacement);
-}
-
-function cubeRootSquared(x: number): number {
-  let r = 1;
-  for (let i = 0; i < 80; i++) r = (2 * r + x / (r * r)) / 3;
-  return r * r;
 }
 
 /** Share of the waterline a keel's chord takes, by kind. */
