@@ -2,26 +2,168 @@ import { z } from 'zod';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
 import type { Weather } from '@/core/sim';
 import { compass, radians, within } from './fields';
+import type { Place } from './place';
 
 /** Strongest wind and stream that make sense for handling at low speed, m/s. */
 export const MOST_WIND_MPS = 30;
 export const MOST_STREAM_MPS = 4;
+export const MOST_DEPTH_M = 500;
 
-/** Wind is named by where it comes from, at 10 m; stream by where it sets to. */
+const rising = <T extends { at_s: number }>(list: readonly T[]) =>
+  list.every((item, i) => i === 0 || item.at_s > list[i - 1]!.at_s);
+const ORDER = 'put them in the order of time, no two at one moment';
+
+const at_s = within(0, 3600, 's');
+const changes = <T extends z.ZodType<{ at_s: number }>>(change: T) =>
+  z.array(change).max(40, { error: 'at most 40 changes' }).refine(rising, { error: ORDER });
+
+/** Wind is named by where it comes from, at 10 m; stream by where it sets to. All but these is optional. */
 export const conditionsSchema = z.strictObject({
-  wind: z.strictObject({ from_deg: compass, speed_mps: within(0, MOST_WIND_MPS, 'm/s') }),
-  stream: z.strictObject({ set_deg: compass, speed_mps: within(0, MOST_STREAM_MPS, 'm/s') }),
+  wind: z
+    .strictObject({
+      from_deg: compass,
+      speed_mps: within(0, MOST_WIND_MPS, 'm/s'),
+      gusts: z
+        .strictObject({
+          /** Standard deviation of speed over its mean. */
+          intensity: within(0, 0.5),
+          timeScale_s: within(1, 120, 's').default(8),
+          seed: z
+            .number({ error: 'give a whole number' })
+            .int({ error: 'give a whole number' })
+            .min(0, { error: 'give a whole number from 0' })
+            .max(2147483647, { error: 'give a whole number below 2147483648' })
+            .default(1),
+        })
+        .optional(),
+      /** Wind at later moments, by straight lines between; veering the short way round. */
+      changes: changes(
+        z.strictObject({ at_s, from_deg: compass, speed_mps: within(0, MOST_WIND_MPS, 'm/s') }),
+      ).optional(),
+      /** Do buildings and moored boats keep it off? */
+      shelter: z.boolean().optional(),
+    })
+    .refine((w) => !w.changes?.length || w.speed_mps > 0, {
+      path: ['speed_mps'],
+      error: 'a calm cannot change by its share: begin from at least a breath, such as 0.1 m/s',
+    }),
+  stream: z.strictObject({
+    set_deg: compass,
+    speed_mps: within(0, MOST_STREAM_MPS, 'm/s'),
+    /** Width of the belt along banks and quays where it runs weaker. */
+    bankWidth_m: within(1, 200, 'm').optional(),
+    /** Growth to the right of the set, per metre, as a share; 0 at the place's origin. */
+    shear_perm: within(-0.1, 0.1).optional(),
+    /** Slack and back-flow behind quays, pontoons and piers. */
+    eddies: z.boolean().optional(),
+    /** Strength at later moments, as a share, by straight lines between. */
+    changes: changes(z.strictObject({ at_s, share: within(-2, 2) })).optional(),
+  }),
   water: z.enum(['sea', 'fresh'], { error: "say 'sea' or 'fresh'" }).default('sea'),
+  /** Depth everywhere at level 0; deep if not given. */
+  depth_m: within(0.2, MOST_DEPTH_M, 'm').optional(),
+  /** Level over the depth's datum at moments, by straight lines between. */
+  level: changes(z.strictObject({ at_s, level_m: within(-20, 20, 'm') })).optional(),
+  /** Are banks and walls felt: suction, cushion, and the water squeezed past her? */
+  walls: z.boolean().optional(),
 });
 
 export type Conditions = z.infer<typeof conditionsSchema>;
 
-export function toWeather(conditions: Conditions): Weather {
+/** Heights over the water that keep wind off, where a place does not give them, m; and what gets through. */
+const USUAL_HEIGHT: Partial<Record<string, number>> = { building: 6, boat: 1.6 };
+const POROSITY: Partial<Record<string, number>> = { boat: 0.3 };
+
+function windbreaks({ features }: Place): NonNullable<Weather['windbreaks']> {
+  return features.flatMap((f) => {
+    if (f.kind === 'mark' || f.kind === 'pile') return [];
+    const height = f.height_m ?? USUAL_HEIGHT[f.kind];
+    if (!height) return [];
+    const outline = Float64Array.from(f.outline_m.flat());
+    return [{ outline, height, porosity: POROSITY[f.kind] ?? 0 }];
+  });
+}
+
+/** Room round a place's features that a stream is worked out for, m. */
+const MARGIN_M = 30;
+
+function streamPattern({ stream }: Conditions, { features }: Place): Weather['stream'] {
+  const { bankWidth_m, shear_perm, eddies, changes: later } = stream;
+  if (bankWidth_m === undefined && !shear_perm && !eddies && !later?.length) return undefined;
+  const outlines = (kinds: readonly string[]) =>
+    features.flatMap((f) =>
+      'outline_m' in f && kinds.includes(f.kind) ? [Float64Array.from(f.outline_m.flat())] : [],
+    );
+  const points = features.flatMap((f) =>
+    'outline_m' in f ? f.outline_m : ([[f.x_m, f.y_m]] as [number, number][]),
+  );
+  const xs = points.length > 0 ? points.map(([x]) => x) : [0];
+  const ys = points.length > 0 ? points.map(([, y]) => y) : [0];
   return {
-    windFrom: radians(conditions.wind.from_deg),
-    windSpeed: conditions.wind.speed_mps,
+    shear: shear_perm ?? 0,
+    originX: 0,
+    originY: 0,
+    banks: bankWidth_m === undefined ? [] : outlines(['bank', 'quay']),
+    bankWidth: bankWidth_m ?? 1,
+    structures: eddies ? outlines(['quay', 'pontoon', 'building']) : [],
+    strength: later?.length
+      ? {
+          times: Float64Array.from([0, ...later.map((c) => Math.max(c.at_s, 1e-6))]),
+          values: Float64Array.from([1, ...later.map((c) => c.share)]),
+        }
+      : null,
+    minX: Math.min(...xs) - MARGIN_M,
+    minY: Math.min(...ys) - MARGIN_M,
+    maxX: Math.max(...xs) + MARGIN_M,
+    maxY: Math.max(...ys) + MARGIN_M,
+  };
+}
+
+/** Wind changes as strength and veer against the wind at the start. */
+function windChanges({ wind }: Conditions): Pick<Weather, 'windStrength' | 'windVeer'> {
+  if (!wind.changes?.length) return {};
+  const times = Float64Array.from([0, ...wind.changes.map((c) => Math.max(c.at_s, 1e-6))]);
+  let last = wind.from_deg;
+  const turns = wind.changes.map((c) => {
+    last += ((((c.from_deg - last) % 360) + 540) % 360) - 180;
+    return radians(last - wind.from_deg);
+  });
+  const mean = wind.speed_mps;
+  return {
+    windStrength: {
+      times,
+      values: Float64Array.from([
+        1,
+        ...wind.changes.map((c) => (mean > 0 ? c.speed_mps / mean : 0)),
+      ]),
+    },
+    windVeer: { times, values: Float64Array.from([0, ...turns]) },
+  };
+}
+
+export function toWeather(conditions: Conditions, place: Place): Weather {
+  const { wind, level } = conditions;
+  return {
+    windFrom: radians(wind.from_deg),
+    windSpeed: wind.speed_mps,
     streamSet: radians(conditions.stream.set_deg),
     streamSpeed: conditions.stream.speed_mps,
     waterDensity: conditions.water === 'sea' ? SEA_WATER_KGPM3 : FRESH_WATER_KGPM3,
+    ...windChanges(conditions),
+    gusts: wind.gusts && {
+      intensity: wind.gusts.intensity,
+      timeScale: wind.gusts.timeScale_s,
+      seed: wind.gusts.seed,
+    },
+    windbreaks: wind.shelter ? windbreaks(place) : undefined,
+    stream: streamPattern(conditions, place),
+    depth: conditions.depth_m,
+    level: level?.length
+      ? {
+          times: Float64Array.from(level, (l) => l.at_s),
+          values: Float64Array.from(level, (l) => l.level_m),
+        }
+      : undefined,
+    confined: conditions.walls,
   };
 }

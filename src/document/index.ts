@@ -6,6 +6,7 @@ export { ownerSchema, toOwnerFigures, type Owner } from './owner';
 export { halfBreadth, namedPoints, toBoatSpec, wholeOutline } from './boat-spec';
 export {
   conditionsSchema,
+  MOST_DEPTH_M,
   MOST_STREAM_MPS,
   MOST_WIND_MPS,
   toWeather,

@@ -21,6 +21,8 @@ const solid = z.strictObject({
   name: shortText,
   outline_m: outline,
   surface: surfaceKind.optional(),
+  /** Over the water, for the wind it keeps off. */
+  height_m: within(0.1, 200, 'm').optional(),
 });
 
 const pile = z.strictObject({

@@ -237,7 +237,7 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
   const input: RunInput = {
     boat: toBoatSpec(file.boat),
     obstacles: toObstacles(file.place),
-    weather: toWeather(file.conditions),
+    weather: toWeather(file.conditions, file.place),
     start: {
       x: file.start.x_m,
       y: file.start.y_m,

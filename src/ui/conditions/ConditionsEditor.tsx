@@ -22,7 +22,7 @@ export function ConditionsEditor() {
     defaultValues: toForm(conditions, units),
     mode: 'onChange',
     resolver: (values) => {
-      const result = fromForm(values, units);
+      const result = fromForm(values, units, conditions);
       return result.ok
         ? { values, errors: {} }
         : { values: {}, errors: fieldErrors(result.problems, units, MOST) };
@@ -34,7 +34,7 @@ export function ConditionsEditor() {
     form,
     conditions,
     (part) => toForm(part, units),
-    (values) => fromForm(values, units),
+    (values) => fromForm(values, units, conditions),
     (next) => {
       store.getState().edit((m) => {
         m.conditions = next;
@@ -44,7 +44,11 @@ export function ConditionsEditor() {
     units,
   );
 
-  const number = (name: Exclude<keyof ConditionsForm, 'water'>, label: string, unit: string) => (
+  const number = (
+    name: Exclude<keyof ConditionsForm, 'water' | 'shelter' | 'eddies' | 'walls'>,
+    label: string,
+    unit: string,
+  ) => (
     <NumberField
       label={label}
       unit={unit}
@@ -52,6 +56,12 @@ export function ConditionsEditor() {
       registration={register(name, { valueAsNumber: true })}
       error={errors[name]?.message}
     />
+  );
+
+  const tick = (name: 'shelter' | 'eddies' | 'walls', words: string) => (
+    <label className="flex min-h-7 items-center gap-2">
+      <input type="checkbox" className="size-4 accent-plan" {...register(name)} /> {words}
+    </label>
   );
 
   return (
@@ -85,6 +95,31 @@ export function ConditionsEditor() {
           )}
         />
       </Part>
+      <details className="rule-t py-2">
+        <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">
+          Gusts, shelter, depth, banks
+        </summary>
+        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
+          <span className="text-quiet">gusts</span>
+          {number('gusts', 'Gusts, spread of the wind’s speed', '% of the mean')}
+          <span className="text-quiet">seed</span>
+          {number('seed', 'Seed of the gusts', '')}
+        </div>
+        {tick('shelter', 'buildings and moored boats keep the wind off')}
+        <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
+          <span className="text-quiet">depth, empty for deep</span>
+          {number('depth', 'Depth of water', units.length)}
+        </div>
+        {tick('walls', 'banks and walls are felt')}
+        <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
+          <span className="text-quiet">stream weaker within</span>
+          {number('bankWidth', 'Stream weaker within, of a bank', `${units.length} of a bank`)}
+        </div>
+        {tick('eddies', 'slack water behind quays and pontoons')}
+        <p className="pt-1 text-[12.5px] text-quiet">
+          Shelter, eddies and banks are simple models, known to within a half.
+        </p>
+      </details>
     </form>
   );
 }
