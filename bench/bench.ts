@@ -1,29 +1,32 @@
 import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { cpus } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import { build } from 'esbuild';
 import { openBrowser } from '../e2e/support/browser';
-import { benchCases } from './cases';
+import { benchCases, type BenchCase } from './cases';
 import type { Measured } from './measure';
 
-// Prints what a manoeuvre costs, in Node and in a worker in Chromium. It measures; it does not judge.
+// Prints what a step, a manoeuvre and a thousand varied ones cost, in Node and in a worker in Chromium. It measures; it
+// does not judge. Machines are shared: compare ratios, and run it twice.
 
 const RUNS = 60;
+const VARIED = 1000;
 
 const print = (line: string) => process.stdout.write(`${line}\n`);
 
 function row(where: string, name: string, m: Measured): string {
   const ratio = m.simulatedS / (m.medianMs / 1000);
-  const ms = (value: number) => value.toFixed(1).padStart(7);
-  return `${where.padEnd(9)} ${name.padEnd(42)} ${m.simulatedS.toFixed(0).padStart(5)} ${ms(m.firstMs)} ${ms(m.medianMs)} ${ms(m.bestMs)} ${Math.round(ratio).toLocaleString('en').padStart(9)}`;
+  const ms = (value: number, width = 7) => value.toFixed(1).padStart(width);
+  return `${where.padEnd(9)} ${name.padEnd(42)} ${Math.round(m.stepNs).toString().padStart(7)} ${ms(m.firstMs)} ${ms(m.medianMs)} ${ms(m.bestMs)} ${Math.round(ratio).toLocaleString('en').padStart(9)} ${ms(m.checkMs)}`;
 }
 
 /** Both engines run the same bundle, as the app ships one. */
 async function bundle(entry: string, platform: 'browser' | 'node'): Promise<string> {
   const built = await build({
     stdin: {
-      contents: `import { measure } from './bench/measure.ts';\n${entry}`,
+      contents: `import { measure, varied } from './bench/measure.ts';\n${entry}`,
       resolveDir: process.cwd(),
     },
     bundle: true,
@@ -36,8 +39,8 @@ async function bundle(entry: string, platform: 'browser' | 'node'): Promise<stri
   return built.outputFiles[0]!.text;
 }
 
-async function inNode(code: string, file: unknown): Promise<Measured> {
-  const worker = new Worker(code, { eval: true, workerData: { file, runs: RUNS } });
+async function inNode<T>(code: string, workerData: unknown): Promise<T> {
+  const worker = new Worker(code, { eval: true, workerData });
   return new Promise((resolve, reject) => {
     worker.once('message', resolve);
     worker.once('error', reject);
@@ -45,7 +48,7 @@ async function inNode(code: string, file: unknown): Promise<Measured> {
 }
 
 /** In a web worker on a page of its own; a page is served, as a blank one allows no workers. */
-async function inChromium(code: string, file: unknown): Promise<Measured> {
+async function inChromium(code: string, bench: BenchCase): Promise<Measured> {
   const server = createServer((_request, response) => {
     response.setHeader('content-type', 'text/html').end('<title>bench</title>');
   });
@@ -56,12 +59,12 @@ async function inChromium(code: string, file: unknown): Promise<Measured> {
     await browser.driver.get(`http://127.0.0.1:${port}`);
     await browser.driver.manage().setTimeouts({ script: 120000 });
     return await browser.driver.executeAsyncScript<Measured>(
-      `const [code, file, runs, done] = arguments;
+      `const [code, bench, runs, done] = arguments;
        const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })));
        worker.onmessage = ({ data }) => done(data);
-       worker.postMessage({ file, runs });`,
+       worker.postMessage({ bench, runs });`,
       code,
-      file,
+      bench,
       RUNS,
     );
   } finally {
@@ -71,25 +74,47 @@ async function inChromium(code: string, file: unknown): Promise<Measured> {
 }
 
 async function main(): Promise<void> {
-  print('Checking and playing a manoeuvre file. Times in ms; ratio is simulated s per CPU s.');
-  print(`${'where'.padEnd(9)} ${'case'.padEnd(42)} sim s   first  median    best     ratio`);
+  print(
+    'A 120-s manoeuvre among 60 obstacles; times in ms, step in ns; ratio is simulated s per CPU s of the median.',
+  );
+  print(
+    `${'where'.padEnd(9)} ${'case'.padEnd(42)} ${'ns/step'.padStart(7)} ${'first'.padStart(7)} ${'median'.padStart(7)} ${'best'.padStart(7)} ${'ratio'.padStart(9)} ${'check'.padStart(7)}`,
+  );
   const cases = benchCases();
   const nodeCode = await bundle(
-    `const { parentPort, workerData } = require('node:worker_threads');
-     parentPort.postMessage(measure(workerData.file, workerData.runs));`,
+    `const { parentPort, workerData: d } = require('node:worker_threads');
+     parentPort.postMessage(d.to ? varied(d.bench.file, d.bench.lines, d.from, d.to) : measure(d.bench.file, d.bench.lines, d.runs));`,
     'node',
   );
-  for (const { name, file } of cases) print(row('Node', name, await inNode(nodeCode, file)));
+  for (const bench of cases)
+    print(row('Node', bench.name, await inNode<Measured>(nodeCode, { bench, runs: RUNS })));
+  const cores = cpus().length;
+  for (const bench of cases.slice(0, 3)) {
+    const from = performance.now();
+    const share = Math.ceil(VARIED / cores);
+    const done = await Promise.all(
+      Array.from({ length: cores }, (_, i) =>
+        inNode<number>(nodeCode, {
+          bench,
+          from: i * share,
+          to: Math.min(VARIED, (i + 1) * share),
+        }),
+      ),
+    );
+    const seconds = (performance.now() - from) / 1000;
+    print(
+      `Node      ${bench.name.padEnd(42)} ${VARIED} varied runs on ${cores} cores: ${seconds.toFixed(1)} s (${done.reduce((a, b) => a + b, 0)} to the end)`,
+    );
+  }
   if (!existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')) {
     print('Chromium is not installed, so it was not measured.');
     return;
   }
   const pageCode = await bundle(
-    'onmessage = ({ data }) => postMessage(measure(data.file, data.runs));',
+    'onmessage = ({ data }) => postMessage(measure(data.bench.file, data.bench.lines, data.runs));',
     'browser',
   );
-  for (const { name, file } of cases)
-    print(row('Chromium', name, await inChromium(pageCode, file)));
+  for (const bench of cases) print(row('Chromium', bench.name, await inChromium(pageCode, bench)));
 }
 
 void main();

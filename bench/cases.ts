@@ -1,37 +1,158 @@
 import { join } from 'node:path';
 import { readDemo } from '@/db';
-import { toFile, type ManoeuvreFile } from '@/document';
+import type { LineSpec } from '@/core/holding';
+import { toFile, type Boat, type ManoeuvreFile, type Place } from '@/document';
 
-/** The demo manoeuvres made to last 120 s, and one that lies pressed against the pontoon all the while. */
-export function benchCases(): { name: string; file: ManoeuvreFile }[] {
-  const demo = readDemo(join(process.cwd(), 'demo'));
-  const whole = (id: string) => {
-    const manoeuvre = demo.manoeuvres.find((m) => m.id === id)!;
-    const boat = demo.boats.find((b) => b.id === manoeuvre.boatId)!;
-    const place = demo.places.find((p) => p.id === manoeuvre.placeId)!;
-    return toFile(manoeuvre, boat, place);
-  };
-  const leaving = whole('off-stilt-pontoon');
-  const coming = whole('alongside-wind-off');
-  const end = { cue: { is: 'after', seconds: 600 }, within_s: 900 } as const;
-  const first = leaving.score.beats[0]!;
-  return [
-    {
-      name: 'out past the ketch, 120 s',
-      file: { ...leaving, limit_s: 120, score: { ...leaving.score, end } },
-    },
-    {
-      name: 'alongside, 120 s',
-      file: { ...coming, limit_s: 120, score: { ...coming.score, end } },
-    },
-    {
-      name: 'blown on to the pontoon, 120 s on fenders',
-      file: {
-        ...leaving,
-        limit_s: 120,
-        conditions: { ...leaving.conditions, wind: { from_deg: 170, speed_mps: 10 } },
-        score: { beats: [{ ...first, expect: [] }], end },
+/** A manoeuvre to be timed, with lines made fast throughout. */
+export interface BenchCase {
+  readonly name: string;
+  readonly file: ManoeuvreFile;
+  readonly lines: readonly LineSpec[];
+}
+
+/** An aisle of a marina: sixty things to touch, round a berth at the origin along the x axis. */
+export function sixtyObstacles(length: number, beam: number): Place {
+  const features: Place['features'] = [];
+  const box = (
+    kind: 'pontoon' | 'boat' | 'quay',
+    id: string,
+    x0: number,
+    y0: number,
+    x1: number,
+    y1: number,
+  ) =>
+    features.push({
+      kind,
+      id,
+      name: id,
+      outline_m: [
+        [x0, y0],
+        [x1, y0],
+        [x1, y1],
+        [x0, y1],
+      ],
+    });
+  const berth = -beam / 2 - 0.28;
+  box('pontoon', 'berth', -6 * length, berth - 2.4, 6 * length, berth);
+  box('quay', 'quay', -8 * length, berth - 40, 8 * length, berth - 30);
+  const aisle = Math.max(3.2 * length, 24);
+  box('pontoon', 'opposite', -6 * length, aisle, 6 * length, aisle + 2.4);
+  for (let i = 0; features.length < 45; i++) {
+    const x = -5 * length + i * (beam + 1.4);
+    const long = 0.8 * length;
+    // Pointed towards the aisle, as boats lie.
+    features.push({
+      kind: 'boat',
+      id: `moored-${i}`,
+      name: `moored-${i}`,
+      outline_m: [
+        [x, aisle],
+        [x, aisle - 0.7 * long],
+        [x + 0.35 * beam, aisle - long],
+        [x + 0.7 * beam, aisle - 0.7 * long],
+        [x + 0.7 * beam, aisle],
+      ],
+    });
+  }
+  for (let i = 0; features.length < 60; i++) {
+    const x = -5 * length + i * 0.7 * length;
+    features.push({
+      kind: 'pile',
+      id: `pile-${i}`,
+      name: `pile-${i}`,
+      x_m: x,
+      y_m: aisle - 1.15 * length,
+      radius_m: 0.15,
+    });
+  }
+  return { $schema: 'yawtrope:place', version: 1, id: 'sixty', name: 'sixty', note: '', features };
+}
+
+/** Four lines to the berth, a little slack, as a boat of that size lies. */
+function fourLines(boat: Boat): LineSpec[] {
+  const { length_m: l, beam_m: b, mass_kg } = boat.hull;
+  const shore = -b / 2 - 0.6;
+  const line = (x: number, to: number): LineSpec => ({
+    boatX: x * l,
+    boatY: b / 2 - 0.2,
+    shoreX: to * l,
+    shoreY: shore,
+    rise: -0.4,
+    length: Math.hypot((to - x) * l, 0.8) + 0.1,
+    stiffness: 12 * Math.max(3000, mass_kg),
+    damping: 0.08 * mass_kg,
+  });
+  return [line(0.4, 0.6), line(-0.42, -0.62), line(0.05, -0.35), line(-0.05, 0.35)];
+}
+
+/** Pressed on her fenders by the wind, ten beats of engine and wheel against her lines, 120 s. */
+function alongside(boat: Boat): BenchCase {
+  const { length_m: l, beam_m: b } = boat.hull;
+  const beats: ManoeuvreFile['score']['beats'] = Array.from({ length: 10 }, (_, i) => ({
+    id: `beat-${i}`,
+    title: '',
+    cue: i === 0 ? ({ is: 'start' } as const) : ({ is: 'after', seconds: 12 } as const),
+    within_s: 20,
+    orders: [
+      { do: 'wheel', after_s: 0, angle_deg: i % 2 === 0 ? 20 : -20 },
+      {
+        do: 'engine',
+        after_s: 1,
+        gear: (['ahead', 'neutral', 'astern'] as const)[i % 3]!,
+        throttle: 0.2,
       },
+    ],
+    expect: [],
+    wayOut: { say: '', take: false, orders: [] },
+  }));
+  return {
+    name: `${boat.name}, on fenders and four lines`,
+    lines: fourLines(boat),
+    file: {
+      $schema: 'yawtrope:manoeuvre',
+      version: 1,
+      id: 'bench',
+      title: 'bench',
+      note: '',
+      boat,
+      place: sixtyObstacles(l, b),
+      // Heading east, the berth to the south: starboard side to, the wind from the north.
+      conditions: {
+        wind: { from_deg: 10, speed_mps: 7 },
+        stream: { set_deg: 90, speed_mps: 0.2 },
+        water: 'sea',
+      },
+      start: { x_m: 0, y_m: 0, heading_deg: 90, speed_mps: 0 },
+      goal: { is: 'clear', distance_m: 0 },
+      berth: ['berth'],
+      score: { beats, end: { cue: { is: 'after', seconds: 600 }, within_s: 900 } },
+      limit_s: 120,
     },
+  };
+}
+
+/** The demo manoeuvre that leaves, made to last 120 s, without lines. */
+function leaving(): BenchCase {
+  const demo = readDemo(join(process.cwd(), 'demo'));
+  const manoeuvre = demo.manoeuvres.find((m) => m.id === 'off-stilt-pontoon')!;
+  const boat = demo.boats.find((b) => b.id === manoeuvre.boatId)!;
+  const place = demo.places.find((p) => p.id === manoeuvre.placeId)!;
+  const file = toFile(manoeuvre, boat, place);
+  const end = { cue: { is: 'after', seconds: 600 }, within_s: 900 } as const;
+  return {
+    name: 'Quince, out past the ketch (demo)',
+    file: { ...file, limit_s: 120, score: { ...file.score, end } },
+    lines: [],
+  };
+}
+
+export function benchCases(): BenchCase[] {
+  const demo = readDemo(join(process.cwd(), 'demo'));
+  const boat = (id: string) => demo.boats.find((b) => b.id === id)!;
+  return [
+    alongside(boat('quince')),
+    alongside(boat('brisling')),
+    alongside(boat('tamarack-nell')),
+    leaving(),
   ];
 }

@@ -11,8 +11,13 @@ const COPIED = ['src', 'demo', 'scripts', 'jest.config.mjs', 'tsconfig.json', 'p
 const LONGEST_MS = 120_000;
 
 /** The quick suites first; the slow ones only for what those let through. */
-const SLOW = ['src/core/score/run.test.ts', 'src/document/invariance.test.ts'];
-const QUICK = ['src/core', '--testPathIgnorePatterns', 'src/core/score/run.test.ts'];
+const SLOW = [
+  'src/core/score/run.test.ts',
+  'src/core/trials/ship.test.ts',
+  'src/core/trials/fleet.test.ts',
+  'src/document/invariance.test.ts',
+];
+const QUICK = ['src/core', '--testPathIgnorePatterns', 'src/core/(score/run|trials/)'];
 
 function passes(directory: string, args: readonly string[]): boolean {
   const jest = join(directory, 'node_modules', '.bin', 'jest');
