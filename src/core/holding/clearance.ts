@@ -1,5 +1,5 @@
 import type { TouchElements } from '../craft';
-import { NEAREST, nearestOnRing, type FlatPoints } from '../math';
+import { NEAREST, NEAREST_COLUMNS, nearestOnRing, type FlatPoints } from '../math';
 import { boxDistance, type Shore } from './shore';
 
 /** Least distance between a boat's outline and an obstacle, and where on the boat. */
@@ -42,7 +42,7 @@ export function clearanceMemory(obstacles: number): ClearanceMemory {
     odometer: new Float64Array(obstacles),
     past: new Float64Array(4),
     found: new Float64Array(3),
-    nearest: new Float64Array(3),
+    nearest: new Float64Array(NEAREST_COLUMNS),
     hint: new Int32Array(obstacles),
   };
 }
@@ -117,7 +117,9 @@ function measure(
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
   const turn = shore.turn[i]!;
-  nearestOnRing(nearest, corners, from, to, turn, shore.edges, from, to - from, x, y);
+  nearest[NEAREST.FROM_X] = x;
+  nearest[NEAREST.FROM_Y] = y;
+  nearestOnRing(nearest, corners, from, to, turn, shore.edges, from, to - from);
   const fromMiddle = nearest[NEAREST.DISTANCE]! - touch.reach;
   if (fromMiddle >= found[FOUND.DISTANCE]!) return fromMiddle;
   const hint = memory.hint[i]!;
@@ -164,18 +166,10 @@ function fromHull(
   const py = y + bx * cos - by * sin;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
-  nearestOnRing(
-    nearest,
-    shore.corners,
-    from,
-    to,
-    shore.turn[i]!,
-    shore.edges,
-    from,
-    to - from,
-    px,
-    py,
-  );
+  nearest[NEAREST.FROM_X] = px;
+  nearest[NEAREST.FROM_Y] = py;
+  const turn = shore.turn[i]!;
+  nearestOnRing(nearest, shore.corners, from, to, turn, shore.edges, from, to - from);
   const distance = nearest[NEAREST.DISTANCE]!;
   if (distance < found[FOUND.DISTANCE]!) {
     keep(found, distance, bx, by);
@@ -225,7 +219,9 @@ function towardsSide(
   const bound = Math.sqrt(ox * ox + oy * oy) - radius;
   if (bound >= found[FOUND.DISTANCE]!) return bound;
   const sides = outline.length / 2;
-  nearestOnRing(nearest, outline, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides, bx, by);
+  nearest[NEAREST.FROM_X] = bx;
+  nearest[NEAREST.FROM_Y] = by;
+  nearestOnRing(nearest, outline, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
   const distance = nearest[NEAREST.DISTANCE]! - radius;
   if (distance < found[FOUND.DISTANCE]!)
     keep(found, distance, nearest[NEAREST.X]!, nearest[NEAREST.Y]!);

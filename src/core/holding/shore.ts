@@ -12,7 +12,7 @@ export interface Shore {
   /** Distance of each corner from the one before it in the list, m; 0 for a ring's first. */
   readonly steps: Float64Array;
   /** +1 when they run anticlockwise, −1 clockwise. */
-  readonly turn: Float64Array;
+  readonly turn: Int8Array;
   /** Least and greatest x and y, at 4 i: west, south, east, north. */
   readonly box: Float64Array;
   /** Centre and radius of a pile at 3 i; radius 0 for a solid. */
@@ -43,9 +43,7 @@ export function shoreOf(obstacles: readonly Obstacle[]): Shore {
     start,
     edges: everyEdge(start[obstacles.length]!),
     steps,
-    turn: Float64Array.from(obstacles, ({ outline }) =>
-      outline && signedArea(outline) < 0 ? -1 : 1,
-    ),
+    turn: Int8Array.from(obstacles, ({ outline }) => (outline && signedArea(outline) < 0 ? -1 : 1)),
     box: Float64Array.from(obstacles.flatMap((o) => [o.minX, o.minY, o.maxX, o.maxY])),
     round: Float64Array.from(obstacles.flatMap((o) => [o.x, o.y, o.radius])),
     solid: Uint8Array.from(obstacles, ({ outline }) => (outline ? 1 : 0)),

@@ -1,5 +1,5 @@
 import { fenderForce, type Craft, type TouchElements } from '../craft';
-import { NEAREST, nearestOnRing } from '../math';
+import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import { boxDistance, type Shore } from './shore';
 import { frictionForce, seriesStiffness, withLoss } from './touch-law';
@@ -8,7 +8,7 @@ import { frictionForce, seriesStiffness, withLoss } from './touch-law';
 const SLOTS = 256;
 const EDGE_SLOTS = 2048;
 /** Pairs this close are listed, m; the list holds until she has moved about as far. */
-const PAIR_RANGE_M = 0.4;
+const PAIR_RANGE_M = 0.16;
 /** Kept in hand when deciding that nothing can touch yet, m. */
 const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
@@ -76,28 +76,30 @@ export function touchScratch(): TouchScratch {
     pairEdges: new Int32Array(SLOTS + 1),
     edges: new Int32Array(EDGE_SLOTS),
     list: new Float64Array(5).fill(NaN),
-    nearest: new Float64Array(3),
+    nearest: new Float64Array(NEAREST_COLUMNS),
     place: new Float64Array(2),
     one: new Int32Array(1),
   };
 }
 
-/** Records one touch and adds its normal and friction force. Normal (nx, ny) pushes the boat. */
+/** Takes up the touch noted in the next free slot: adds its normal and friction force. Normal (nx, ny) pushes the boat. */
 function press(
   force: Float64Array,
   s: TouchScratch,
   touch: TouchElements,
   boat: Float64Array,
   shore: Shore,
-  obstacle: number,
-  element: number,
-  x: number,
-  y: number,
-  nx: number,
-  ny: number,
-  depth: number,
 ): void {
-  if (s.count >= SLOTS) return;
+  const k = s.count;
+  if (k >= SLOTS - 1) return;
+  s.count = k + 1;
+  const element = s.element[k]!;
+  const obstacle = s.obstacle[k]!;
+  const x = s.x[k]!;
+  const y = s.y[k]!;
+  const nx = s.nx[k]!;
+  const ny = s.ny[k]!;
+  const depth = s.depth[k]!;
   const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * y;
   const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * x;
   const approach = -(vx * nx + vy * ny);
@@ -123,14 +125,6 @@ function press(
   force[0]! += fx;
   force[1]! += fy;
   force[2]! += x * fy - y * fx;
-  const k = s.count++;
-  s.element[k] = element;
-  s.obstacle[k] = obstacle;
-  s.x[k] = x;
-  s.y[k] = y;
-  s.nx[k] = nx;
-  s.ny[k] = ny;
-  s.depth[k] = depth;
   s.approach[k] = approach;
   s.normalForce[k] = normal;
 }
@@ -172,8 +166,6 @@ function addPair(
   from: number,
   to: number,
   distance: number,
-  px: number,
-  py: number,
 ): void {
   if (s.pairCount >= SLOTS) return;
   const k = s.pairCount++;
@@ -185,7 +177,7 @@ function addPair(
   const reach = Math.abs(distance) + 2 * (PAIR_RANGE_M + IN_HAND_M);
   for (let e = from; e < to && last < EDGE_SLOTS; e++) {
     s.one[0] = e;
-    nearestOnRing(s.nearest, points, from, to, 1, s.one, 0, 1, px, py);
+    nearestOnRing(s.nearest, points, from, to, 1, s.one, 0, 1);
     if (Math.abs(s.nearest[NEAREST.DISTANCE]!) <= reach) s.edges[last++] = e;
   }
   s.pairEdges[k + 1] = last;
@@ -248,12 +240,14 @@ function listCorner(
   const by = place[1]!;
   const bare = touch.reach + radius + open;
   if (bx * bx + by * by >= bare * bare) return;
-  nearestOnRing(s.nearest, deck, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides, bx, by);
+  s.nearest[NEAREST.FROM_X] = bx;
+  s.nearest[NEAREST.FROM_Y] = by;
+  nearestOnRing(s.nearest, deck, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
   const distance = s.nearest[NEAREST.DISTANCE]!;
   const gap = distance - radius;
   if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
   if (gap >= PAIR_RANGE_M) return;
-  addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance, bx, by);
+  addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance);
 }
 
 function listSolid(
@@ -273,18 +267,22 @@ function listSolid(
   const sin = boat[GROUND.SIN]!;
   const cos = boat[GROUND.COS]!;
   const whole = Math.max(list[LIST.LEAST_GAP]!, PAIR_RANGE_M);
-  nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from, x, y);
+  nearest[NEAREST.FROM_X] = x;
+  nearest[NEAREST.FROM_Y] = y;
+  nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);
   if (nearest[NEAREST.DISTANCE]! - touch.reach >= whole) return;
   for (let e = 0; e < touch.count; e++) {
     const open = Math.max(list[LIST.LEAST_GAP]!, PAIR_RANGE_M);
     const px = x + touch.x[e]! * sin + touch.y[e]! * cos;
     const py = y + touch.x[e]! * cos - touch.y[e]! * sin;
     if (boxDistance(shore, i, px, py) - touch.radius[e]! >= open) continue;
-    nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from, px, py);
+    nearest[NEAREST.FROM_X] = px;
+    nearest[NEAREST.FROM_Y] = py;
+    nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);
     const distance = nearest[NEAREST.DISTANCE]!;
     const gap = distance - touch.radius[e]!;
     if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
-    if (gap < PAIR_RANGE_M) addPair(s, e, i, 0, gap, corners, from, to, distance, px, py);
+    if (gap < PAIR_RANGE_M) addPair(s, e, i, 0, gap, corners, from, to, distance);
   }
   for (let c = from; c < to; c++) {
     listCorner(s, craft, boat, i, c, corners[2 * c]!, corners[2 * c + 1]!, 0);
@@ -313,7 +311,7 @@ function listPile(
     const distance = Math.sqrt(dx * dx + dy * dy) - radius;
     const gap = distance - touch.radius[e]!;
     if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
-    if (gap < PAIR_RANGE_M) addPair(s, e, i, 0, gap, place, 0, 0, distance, 0, 0);
+    if (gap < PAIR_RANGE_M) addPair(s, e, i, 0, gap, place, 0, 0, distance);
   }
   listCorner(s, craft, boat, i, -1, px, py, radius);
 }
@@ -343,7 +341,9 @@ function pressElement(
     const from = shore.start[obstacle]!;
     const to = shore.start[obstacle + 1]!;
     const turn = shore.turn[obstacle]!;
-    nearestOnRing(nearest, shore.corners, from, to, turn, s.edges, first, count, px, py);
+    nearest[NEAREST.FROM_X] = px;
+    nearest[NEAREST.FROM_Y] = py;
+    nearestOnRing(nearest, shore.corners, from, to, turn, s.edges, first, count);
   } else {
     const cx = shore.round[3 * obstacle]!;
     const cy = shore.round[3 * obstacle + 1]!;
@@ -362,9 +362,15 @@ function pressElement(
   const ey = (py - nearest[NEAREST.Y]!) / distance;
   const nx = ex * sin + ey * cos;
   const ny = ex * cos - ey * sin;
-  const x = bx - nx * radius;
-  const y = by - ny * radius;
-  press(force, s, touch, boat, shore, obstacle, element, x, y, nx, ny, depth);
+  const slot = s.count;
+  s.element[slot] = element;
+  s.obstacle[slot] = obstacle;
+  s.x[slot] = bx - nx * radius;
+  s.y[slot] = by - ny * radius;
+  s.nx[slot] = nx;
+  s.ny[slot] = ny;
+  s.depth[slot] = depth;
+  press(force, s, touch, boat, shore);
 }
 
 /** A corner or pile ashore against the hull side between the boat's own corners. */
@@ -391,16 +397,24 @@ function pressSide(
   const first = s.pairEdges[k]!;
   const count = s.pairEdges[k + 1]! - first;
   const sides = deck.length / 2;
-  nearestOnRing(nearest, deck, 0, sides, craft.touch.deckTurn, s.edges, first, count, bx, by);
+  nearest[NEAREST.FROM_X] = bx;
+  nearest[NEAREST.FROM_Y] = by;
+  nearestOnRing(nearest, deck, 0, sides, craft.touch.deckTurn, s.edges, first, count);
   const distance = nearest[NEAREST.DISTANCE]!;
   const depth = radius - distance;
   if (depth <= 0 || distance === 0) return;
   // From the thing towards the hull: the way the boat is pushed.
   const x = nearest[NEAREST.X]!;
   const y = nearest[NEAREST.Y]!;
-  const nx = (x - bx) / distance;
-  const ny = (y - by) / distance;
-  press(force, s, craft.touch, boat, shore, obstacle, HULL_SIDE, x, y, nx, ny, depth);
+  const slot = s.count;
+  s.element[slot] = HULL_SIDE;
+  s.obstacle[slot] = obstacle;
+  s.x[slot] = x;
+  s.y[slot] = y;
+  s.nx[slot] = (x - bx) / distance;
+  s.ny[slot] = (y - by) / distance;
+  s.depth[slot] = depth;
+  press(force, s, craft.touch, boat, shore);
 }
 
 /**

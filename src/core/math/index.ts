@@ -1,7 +1,7 @@
 export { atan2, cos, cubeRoot, exp, log, power, sin, sineCosine } from './elementary';
 export { wrapHalfTurn, wrapTurn } from './angles';
 export { Random } from './random';
-export { everyEdge, NEAREST, nearestOnRing } from './ring';
+export { everyEdge, NEAREST, NEAREST_COLUMNS, nearestOnRing } from './ring';
 export { seriesAt, type Series } from './series';
 export {
   crossesItself,

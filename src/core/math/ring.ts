@@ -1,7 +1,11 @@
 import type { FlatPoints } from './polygon';
 
-/** Where a search over edges leaves its finding: nearest point and signed distance (negative inside). */
-export const NEAREST = { X: 0, Y: 1, DISTANCE: 2 } as const;
+/**
+ * A search over edges as a row: nearest point and signed distance (negative inside) found, and the place
+ * asked for. Handed over in the row because numbers passed to a function that is not inlined are boxed.
+ */
+export const NEAREST = { X: 0, Y: 1, DISTANCE: 2, FROM_X: 3, FROM_Y: 4 } as const;
+export const NEAREST_COLUMNS = 5;
 
 // Two edges that share the nearest corner are as near but for rounding.
 const SAME = 1e-12;
@@ -12,7 +16,7 @@ export function everyEdge(corners: number): Int32Array {
 }
 
 /**
- * Nearest point to (px, py) on some edges of a ring of corners, edge e going from corner e to the next.
+ * Nearest point to (FROM_X, FROM_Y) on some edges of a ring of corners, edge e going from corner e to the next.
  * Inside or outside is told by the nearest edge; at a corner by the edge that lies more squarely.
  *
  * @param points corners x0, y0, x1, y1, … of all rings; the ring's run from number `from` to before `to`
@@ -28,9 +32,9 @@ export function nearestOnRing(
   edges: Int32Array,
   first: number,
   count: number,
-  px: number,
-  py: number,
 ): void {
+  const px = out[NEAREST.FROM_X]!;
+  const py = out[NEAREST.FROM_Y]!;
   let best = Infinity;
   let lean = 0;
   let side = 0;

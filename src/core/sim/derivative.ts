@@ -35,19 +35,15 @@ import { cos, sin, sineCosine } from '../math';
 import { streamAt } from '../water';
 import { GAPS, WATER } from './environment';
 import { PSI, R, U, V, X, Y } from './state';
-import { AIR, type Scratch, type World } from './world';
+import { AIR, NOW, type Scratch, type World } from './world';
 
 /** Bare hull in the water: resistance, cross flow, lift at small drift. */
-function addHull(
-  force: Float64Array,
-  s: Scratch,
-  craft: Craft,
-  density: number,
-  inField: boolean,
-  u: number,
-  v: number,
-  r: number,
-): void {
+function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean): void {
+  const { now } = s;
+  const u = now[NOW.U]!;
+  const v = now[NOW.V]!;
+  const r = now[NOW.R]!;
+  const density = now[NOW.DENSITY]!;
   const { hull, friction, strips } = craft;
   const offset = hull[HULL.OFFSET]!;
   const middle = strips.x.length >> 1;
@@ -70,15 +66,12 @@ function addHull(
   addHullLift(force, hull, density * s.shallow[SHALLOW.LIFT]!, du, dv, r);
 }
 
-function addFins(
-  force: Float64Array,
-  s: Scratch,
-  craft: Craft,
-  density: number,
-  u: number,
-  v: number,
-  r: number,
-): void {
+function addFins(force: Float64Array, s: Scratch, craft: Craft): void {
+  const { now } = s;
+  const u = now[NOW.U]!;
+  const v = now[NOW.V]!;
+  const r = now[NOW.R]!;
+  const density = now[NOW.DENSITY]!;
   const { count, values } = craft.fins;
   for (let i = 0; i < count; i++) {
     const at = i * FOIL_COLUMNS;
@@ -88,16 +81,12 @@ function addFins(
 }
 
 /** Propellers with their walk, each along its own axis. */
-function addDrives(
-  force: Float64Array,
-  s: Scratch,
-  craft: Craft,
-  density: number,
-  stage: number,
-  u: number,
-  v: number,
-  r: number,
-): void {
+function addDrives(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
+  const { now } = s;
+  const u = now[NOW.U]!;
+  const v = now[NOW.V]!;
+  const r = now[NOW.R]!;
+  const density = now[NOW.DENSITY]!;
   const { flows, stages } = s;
   const { count, values } = craft.drives;
   for (let i = 0; i < count; i++) {
@@ -118,16 +107,12 @@ function addDrives(
 }
 
 /** Rudders and legs, in or out of a race. */
-function addBlades(
-  force: Float64Array,
-  s: Scratch,
-  craft: Craft,
-  density: number,
-  stage: number,
-  u: number,
-  v: number,
-  r: number,
-): void {
+function addBlades(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
+  const { now } = s;
+  const u = now[NOW.U]!;
+  const v = now[NOW.V]!;
+  const r = now[NOW.R]!;
+  const density = now[NOW.DENSITY]!;
   const { race, stages, flows } = s;
   const { count, values } = craft.blades;
   for (let i = 0; i < count; i++) {
@@ -155,13 +140,8 @@ function addBlades(
   }
 }
 
-function addThrusters(
-  force: Float64Array,
-  s: Scratch,
-  craft: Craft,
-  stage: number,
-  u: number,
-): void {
+function addThrusters(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
+  const u = s.now[NOW.UR]!;
   const { count, values } = craft.thrusters;
   for (let i = 0; i < count; i++) {
     const power = s.stages.power[3 * i + stage]!;
@@ -170,16 +150,12 @@ function addThrusters(
 }
 
 /** A ship by her published derivatives: hull, propeller and rudder in one. */
-function addShip(
-  force: Float64Array,
-  s: Scratch,
-  craft: Craft,
-  density: number,
-  stage: number,
-  u: number,
-  v: number,
-  r: number,
-): void {
+function addShip(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
+  const { now } = s;
+  const u = now[NOW.UR]!;
+  const v = now[NOW.VR]!;
+  const r = now[NOW.R]!;
+  const density = now[NOW.DENSITY]!;
   const { sin: sines, cos: cosines, rps } = s.stages;
   const delta = cosines[stage]! > 0 ? arcsine(sines[stage]!) : 0;
   addShipDerivatives(
@@ -246,20 +222,14 @@ export function accelerate(
 
 const ADDED_YAW_SHARE = 0.375;
 
-/** Place and velocity over the ground, body axes, for what touches and what holds. */
-function setGround(
-  ground: Float64Array,
-  motion: Float64Array,
-  water: Float64Array,
-  sinPsi: number,
-  cosPsi: number,
-): void {
+/** Place and velocity over the ground, body axes, for what touches and what holds; sine and cosine stand in the row. */
+function setGround(ground: Float64Array, motion: Float64Array, water: Float64Array): void {
+  const sinPsi = ground[GROUND.SIN]!;
+  const cosPsi = ground[GROUND.COS]!;
   const east = water[WATER.EAST]!;
   const north = water[WATER.NORTH]!;
   ground[GROUND.X] = motion[X]!;
   ground[GROUND.Y] = motion[Y]!;
-  ground[GROUND.SIN] = sinPsi;
-  ground[GROUND.COS] = cosPsi;
   ground[GROUND.SURGE] = motion[U]! + east * sinPsi + north * cosPsi;
   ground[GROUND.SWAY] = motion[V]! + east * cosPsi - north * sinPsi;
   ground[GROUND.YAW] = motion[R]!;
@@ -281,7 +251,9 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch, secon
   const y = motion[Y]!;
   const heading = motion[PSI]!;
   if (pairsHold(s.touch, touch, x, y, heading, travel)) return;
-  setGround(s.ground, motion, row, sin(heading), cos(heading));
+  s.ground[GROUND.SIN] = sin(heading);
+  s.ground[GROUND.COS] = cos(heading);
+  setGround(s.ground, motion, row);
   listPairs(s.touch, world.craft, world.shore, s.ground, heading);
   pairsHold(s.touch, touch, x, y, heading, travel);
 }
@@ -315,16 +287,13 @@ function mean(values: Float64Array): number {
 }
 
 /** Wind, with what shelter does to its sway and yaw. */
-function addAir(
-  force: Float64Array,
-  s: Scratch,
-  world: World,
-  stage: number,
-  u: number,
-  v: number,
-  sinPsi: number,
-  cosPsi: number,
-): void {
+function addAir(force: Float64Array, s: Scratch, world: World, stage: number): void {
+  const { now } = s;
+  const sinPsi = now[NOW.SIN]!;
+  const cosPsi = now[NOW.COS]!;
+  const u = now[NOW.U]!;
+  // Through the air as her hull's middle goes.
+  const v = now[NOW.V]! + world.craft.hull[HULL.LIFT_CENTRE]! * now[NOW.R]!;
   const { air } = s;
   const { windage } = world.craft;
   const density = world.environment.row[WATER.AIR]!;
@@ -358,7 +327,7 @@ export function derivative(
   time: number,
 ): void {
   const { craft, environment } = world;
-  const { force, ground } = s;
+  const { force, ground, now } = s;
   const u = motion[U]!;
   const v = motion[V]!;
   const r = motion[R]!;
@@ -377,17 +346,25 @@ export function derivative(
     vr -= mean(s.streamV);
   }
 
+  now[NOW.U] = u;
+  now[NOW.V] = v;
+  now[NOW.R] = r;
+  now[NOW.SIN] = sinPsi;
+  now[NOW.COS] = cosPsi;
+  now[NOW.DENSITY] = density;
+  now[NOW.UR] = ur;
+  now[NOW.VR] = vr;
+
   if (craft.spec.hull.derivatives === null) {
-    addHull(force, s, craft, density, environment.field !== null, u, v, r);
-    addFins(force, s, craft, density, u, v, r);
-    addDrives(force, s, craft, density, stage, u, v, r);
-    addBlades(force, s, craft, density, stage, u, v, r);
+    addHull(force, s, craft, environment.field !== null);
+    addFins(force, s, craft);
+    addDrives(force, s, craft, stage);
+    addBlades(force, s, craft, stage);
   } else {
-    addShip(force, s, craft, density, stage, ur, vr, r);
+    addShip(force, s, craft, stage);
   }
-  if (craft.thrusters.count > 0) addThrusters(force, s, craft, stage, ur);
-  // Through the air as her hull's middle goes.
-  addAir(force, s, world, stage, u, v + craft.hull[HULL.LIFT_CENTRE]! * r, sinPsi, cosPsi);
+  if (craft.thrusters.count > 0) addThrusters(force, s, craft, stage);
+  addAir(force, s, world, stage);
   if (environment.confined) {
     const { length, beam, draught } = craft.spec.hull;
     const port = s.gaps[GAPS.PORT]!;
@@ -395,7 +372,9 @@ export function derivative(
     addBankEffect(force, length, beam, draught, density, ur, port, starboard);
   }
   if (s.touch.active || world.lines.count > 0) {
-    setGround(ground, motion, environment.row, sinPsi, cosPsi);
+    ground[GROUND.SIN] = sinPsi;
+    ground[GROUND.COS] = cosPsi;
+    setGround(ground, motion, environment.row);
     if (s.touch.active) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
     addLines(force, s.tension, world.lines, ground);

@@ -30,6 +30,10 @@ export interface World {
 export const AIR = { SLIP: 0, MEAN_SQUARE: 6, DIFFERENCE: 7 } as const;
 const AIR_COLUMNS = 8;
 
+/** What she is doing at the stage in hand, as a row: velocity over the reference stream and (R) through the water. */
+export const NOW = { U: 0, V: 1, R: 2, SIN: 3, COS: 4, DENSITY: 5, UR: 6, VR: 7 } as const;
+const NOW_COLUMNS = 8;
+
 /** Working memory of the step. Made once per run, passed in, never shared between runs. */
 export interface Scratch {
   /** Surge, sway, yaw: N, N, N·m. */
@@ -42,6 +46,8 @@ export interface Scratch {
   /** Stream over the reference at every strip, body axes; nought unless the stream is a field. */
   readonly streamU: Float64Array;
   readonly streamV: Float64Array;
+  /** Columns NOW. */
+  readonly now: Float64Array;
   /** Columns GROUND. */
   readonly ground: Float64Array;
   readonly touch: TouchScratch;
@@ -76,6 +82,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),
     streamU: new Float64Array(STRIP_COUNT),
     streamV: new Float64Array(STRIP_COUNT),
+    now: new Float64Array(NOW_COLUMNS),
     ground: new Float64Array(GROUND_COLUMNS),
     touch: touchScratch(),
     tension: new Float64Array(lines.count),
