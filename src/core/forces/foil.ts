@@ -16,20 +16,17 @@ import { FOIL } from '../craft';
  * Source: low-aspect-ratio wing practice (Helmbold slope, cross-flow drag after Hoerner 1965 and
  * Whicker & Fehlner 1958; recalled, not looked up). Weak within ±10° beyond stall.
  *
- * @param out chord force and normal force over density, m⁴/s², at [0] and [1]
+ * @param w a row of four: chord force and normal force over density, m⁴/s², are left at [0] and [1]; a and b are
+ *   read from [2] and [3], as numbers passed to a function that is not inlined are boxed
  * @param f rows of figures, the foil's starting at `at` (columns FOIL)
  */
-export function foilForce(
-  out: Float64Array,
-  f: Float64Array,
-  at: number,
-  a: number,
-  b: number,
-): void {
+export function foilForce(w: Float64Array, f: Float64Array, at: number): void {
+  const a = w[2]!;
+  const b = w[3]!;
   const v2 = a * a + b * b;
   if (v2 === 0) {
-    out[0] = 0;
-    out[1] = 0;
+    w[0] = 0;
+    w[1] = 0;
     return;
   }
   const over = 1 / Math.sqrt(v2);
@@ -53,8 +50,8 @@ export function foilForce(
   const drag = f[at + FOIL.PROFILE]! + f[at + FOIL.INDUCED]! * lift * lift;
   const half = f[at + FOIL.HALF_AREA]! * v2;
   // Lift turned into blade axes: positive lift pushes against b and, by leading-edge suction, along a.
-  out[0] = half * (lift * sine - drag * cosine);
-  out[1] = -half * (lift * cosine + drag * sine + f[at + FOIL.BROADSIDE]! * sine * Math.abs(sine));
+  w[0] = half * (lift * sine - drag * cosine);
+  w[1] = -half * (lift * cosine + drag * sine + f[at + FOIL.BROADSIDE]! * sine * Math.abs(sine));
 }
 
 /**
@@ -76,7 +73,9 @@ export function addFoil(
   const x = f[at + FOIL.X]!;
   const y = f[at + FOIL.Y]!;
   const share = f[at + FOIL.SPEED]!;
-  foilForce(blade, f, at, (u - r * y - streamU) * share, (v + r * x - streamV) * share);
+  blade[2] = (u - r * y - streamU) * share;
+  blade[3] = (v + r * x - streamV) * share;
+  foilForce(blade, f, at);
   const fx = density * blade[0]!;
   const fy = density * blade[1]!;
   force[0]! += fx;

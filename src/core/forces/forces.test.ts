@@ -68,12 +68,13 @@ describe('foils', () => {
   });
 
   it('never does work on a blade moved through still water, all the way round', () => {
-    const out = new Float64Array(2);
+    const out = new Float64Array(4);
     for (const foil of [craft.fins.values, craft.blades.values]) {
       for (let i = 0; i < 360; i++) {
         const a = Math.cos((i * Math.PI) / 180);
         const b = Math.sin((i * Math.PI) / 180);
-        foilForce(out, foil, 0, a, b);
+        out.set([a, b], 2);
+        foilForce(out, foil, 0);
         expect(out[0]! * a + out[1]! * b).toBeLessThan(0);
       }
     }
@@ -83,9 +84,9 @@ describe('foils', () => {
     const spec = sloop().foils[0]!;
     const foil = foilRow(spec);
     const side = (degrees: number, way = 1) => {
-      const out = new Float64Array(2);
       const a = (degrees * Math.PI) / 180;
-      foilForce(out, foil, 0, way * Math.cos(a), Math.sin(a));
+      const out = Float64Array.from([0, 0, way * Math.cos(a), Math.sin(a)]);
+      foilForce(out, foil, 0);
       return -out[1]!;
     };
     expect(side(48)).toBeLessThan(side(25));
@@ -95,7 +96,7 @@ describe('foils', () => {
 
   it('a keel ahead of midships turns the bow away from the drift', () => {
     const force = new Float64Array(3);
-    addFoil(force, new Float64Array(2), craft.fins.values, 0, 1025, 1, 0.2, 0, 0, 0);
+    addFoil(force, new Float64Array(4), craft.fins.values, 0, 1025, 1, 0.2, 0, 0, 0);
     expect(force[1]).toBeLessThan(0);
     expect(force[2]! / force[1]!).toBeCloseTo(craft.fins.values[FOIL.X]!, 9);
   });

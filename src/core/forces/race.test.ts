@@ -78,7 +78,7 @@ describe('the rudder in it', () => {
     const { values } = craft.blades;
     raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, RHO, u);
     const [sine, cosine] = [Math.sin(delta), Math.cos(delta)];
-    addBlade(force, new Float64Array(2), values, 0, at, RHO, sine, cosine, u, 0);
+    addBlade(force, new Float64Array(4), values, 0, at, RHO, sine, cosine, u, 0);
     return force[1]!;
   }
 

@@ -31,25 +31,17 @@ export function addBlade(
   let chord = 0;
   let normal = 0;
   if (cover < 1) {
-    foilForce(
-      work,
-      b,
-      at,
-      along * cosDelta - across * sinDelta,
-      along * sinDelta + across * cosDelta,
-    );
+    work[2] = along * cosDelta - across * sinDelta;
+    work[3] = along * sinDelta + across * cosDelta;
+    foilForce(work, b, at);
     chord = (1 - cover) * work[0]!;
     normal = (1 - cover) * work[1]!;
   }
   if (cover > 0) {
     const fast = race[0]!;
-    foilForce(
-      work,
-      b,
-      at + BLADE.IN_RACE,
-      fast * cosDelta - across * sinDelta,
-      fast * sinDelta + across * cosDelta,
-    );
+    work[2] = fast * cosDelta - across * sinDelta;
+    work[3] = fast * sinDelta + across * cosDelta;
+    foilForce(work, b, at + BLADE.IN_RACE);
     chord += cover * work[0]!;
     normal += cover * work[1]!;
   }

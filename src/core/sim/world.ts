@@ -38,7 +38,7 @@ const NOW_COLUMNS = 8;
 export interface Scratch {
   /** Surge, sway, yaw: N, N, N·m. */
   readonly force: Float64Array;
-  /** Two cells for forces to hand numbers back in. */
+  /** Cells for forces to hand numbers in and back. */
   readonly pair: Float64Array;
   readonly race: Float64Array;
   /** Rows of FLOW, one per drive. */
@@ -77,7 +77,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
   const vector = () => new Float64Array(MOTION_SIZE);
   return {
     force: new Float64Array(3),
-    pair: new Float64Array(2),
+    pair: new Float64Array(4),
     race: new Float64Array(2),
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),
     streamU: new Float64Array(STRIP_COUNT),
