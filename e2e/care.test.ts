@@ -2,6 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { violations } from './support/axe';
 
 // Bad values, two windows, files that are not what they should be, and readability for everybody.
 
@@ -129,16 +130,6 @@ describe('files', () => {
 });
 
 describe('readability', () => {
-  const source = readFileSync(join(process.cwd(), 'node_modules/axe-core/axe.min.js'), 'utf8');
-
-  async function violations(): Promise<string[]> {
-    await app.driver.executeScript(source);
-    return app.driver.executeAsyncScript<string[]>(
-      `const done = arguments[arguments.length - 1];
-       axe.run(document).then((r) => done(r.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ')).join(', '))));`,
-    );
-  }
-
   it.each(['day', 'night'])('axe finds nothing on any screen by %s', async (theme) => {
     const { driver } = app;
     await driver.get(app.server.address);
@@ -147,17 +138,17 @@ describe('readability', () => {
     );
     await driver.navigate().refresh();
     await app.page.find('ol[aria-label^="Manoeuvres"]');
-    expect(await violations()).toEqual([]);
+    expect(await violations(driver)).toEqual([]);
     await app.page.open('off-stilt-pontoon');
     expect(await driver.executeScript('return document.documentElement.dataset.theme')).toBe(
       theme === 'night' ? 'night' : 'day',
     );
-    expect(await violations()).toEqual([]);
+    expect(await violations(driver)).toEqual([]);
     await app.page.openBeat(2);
-    expect(await violations()).toEqual([]);
+    expect(await violations(driver)).toEqual([]);
     await driver.get(`${app.server.address}/m/nowhere`);
     await app.page.find('h1');
-    expect(await violations()).toEqual([]);
+    expect(await violations(driver)).toEqual([]);
   });
 
   it('the wind can be set and the take played by keyboard alone', async () => {

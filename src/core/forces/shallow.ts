@@ -21,7 +21,7 @@ const MOST_RATIO = 0.95;
  * Growth of added mass, cross flow and lift in shallow water, by draught over depth s = T/h:
  *
  *   factor = 1 + c·s²/(1 − s)^0.7,   c: surge mass 0.12, sway mass 0.74, yaw mass 0.5, cross flow 0.72,
- *                                     lift 0.7, resistance 0.15
+ *                                     lift 0.5, resistance 0.15
  *
  * Fitted to sway added mass 1.3/1.8/2.8/4 and cross flow 1.8/2.7/3.8 at h/T 2/1.5/1.2/1.1 (Clarke 2001,
  * Kijima et al. 1990, OCIMF; recalled, not looked up). ±25 %; held beyond s = 0.95. Written into `out`.
@@ -33,6 +33,6 @@ export function shallowFactors(out: Float64Array, draught: number, depth: number
   out[SHALLOW.SWAY_MASS] = 1 + 0.74 * shape;
   out[SHALLOW.YAW_MASS] = 1 + 0.5 * shape;
   out[SHALLOW.CROSS_FLOW] = 1 + 0.72 * shape;
-  out[SHALLOW.LIFT] = 1 + 0.7 * shape;
+  out[SHALLOW.LIFT] = 1 + 0.5 * shape;
   out[SHALLOW.RESISTANCE] = 1 + 0.15 * shape;
 }

@@ -1,0 +1,19 @@
+import { linesOf, type LineSpec } from '@/core/holding';
+import { runTake } from '@/core/score';
+import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
+
+/** A hash of every bit of a take's trace (FNV-1a, 32 bits, over each column), as text with its length and last place. */
+export function fingerprint(file: unknown, lines: readonly LineSpec[]): string {
+  const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  const input = toRunInput(checked.value);
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  const { trace } = runTake({ ...input.value, lines: linesOf(lines) });
+  let hash = 0x811c9dc5;
+  for (const name of Object.keys(trace).sort()) {
+    const column = trace[name as keyof typeof trace]!;
+    for (const byte of new Uint8Array(column.slice().buffer))
+      hash = Math.imul(hash ^ byte, 0x01000193);
+  }
+  return `${(hash >>> 0).toString(16)} ${trace.time.length} ${trace.x.at(-1)}`;
+}
