@@ -41,6 +41,37 @@ async function main(): Promise<void> {
     await page.fill('Throttle above idle', '900');
     await driver.findElement(By.css('button[aria-label="Night colours"]')).click();
     await keep('night-and-refusal');
+
+    const sheet = async (id: string) => {
+      await driver.get(`${server.address}/boats/${id}`);
+      await page.until(
+        'the trials',
+        () => page.text('main'),
+        (t) => t.includes('In wind, let go beam on'),
+      );
+    };
+    const scrollTo = (heading: string) =>
+      driver.executeScript(
+        `[...document.querySelectorAll('h2')].find((h) => h.textContent.startsWith(arguments[0])).scrollIntoView()`,
+        heading,
+      );
+    await sheet('tamarack-nell');
+    await scrollTo('Her figures');
+    await keep('boat-night');
+    await driver.findElement(By.css('button[aria-label="Day colours"]')).click();
+    await driver.get(`${server.address}/boats`);
+    await keep('boats');
+    await sheet('lantern');
+    await keep('boat');
+    await scrollTo('What trials');
+    await keep('boat-sheet');
+    await driver.get(`${server.address}/boats/new`);
+    await page.until(
+      'the pivots',
+      () => page.text('main'),
+      (t) => t.includes('first kick'),
+    );
+    await keep('boat-new');
   } finally {
     await browser.close();
     await server.close();

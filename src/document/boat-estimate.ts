@@ -121,7 +121,10 @@ export function boatFromOwner(
     ...named,
     owner,
     basis: [
-      ...GIVEN.map((figure) => ({
+      ...[
+        ...GIVEN,
+        ...e.drives.flatMap((_, i) => [`drives[${i}].power_kW`, `drives[${i}].blades`]),
+      ].map((figure) => ({
         figure,
         how: 'given' as const,
         spread_pct: 3,
@@ -188,5 +191,13 @@ export function boatFromOwner(
   };
 }
 
-/** Figures taken over as the owner gave them. */
-const GIVEN = ['hull.length_m', 'hull.beam_m', 'hull.draught_m', 'hull.mass_kg'] as const;
+/** Figures of the hull taken over as the owner gave them. */
+const GIVEN = [
+  'hull.length_m',
+  'hull.beam_m',
+  'hull.draught_m',
+  'hull.mass_kg',
+  'hull.freeboard_m',
+  'hull.superstructure_m',
+  'hull.mast_m',
+] as const;

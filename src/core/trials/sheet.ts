@@ -156,16 +156,18 @@ export interface Pivots {
 
 export function pivotsOf({ kick, circles }: Pick<Sheet, 'kick' | 'circles'>): Pivots {
   return {
-    kick: kick?.pivot ?? null,
+    kick: kick && pivotOfKick(kick),
     ahead: circles.aheadIdle?.pivot ?? null,
     astern: circles.asternIdle?.pivot ?? null,
   };
 }
 
+const pivotOfKick = ({ turns, pivot }: Kick) => (turns ? pivot : null);
+
 export function computePivots(craft: Craft): Pivots {
   if (!hasDrive(craft) || !canSteer(craft)) return { kick: null, ahead: null, astern: null };
   return {
-    kick: kickAhead(craft, 1).pivot,
+    kick: pivotOfKick(kickAhead(craft, 1)),
     ahead: turningCircle(craft, 1, 0)?.pivot ?? null,
     astern: turningCircle(craft, -1, 0)?.pivot ?? null,
   };

@@ -1,5 +1,6 @@
 import type { Craft } from '../craft';
 import { atan2, cos as cosine, sin as sine } from '../math';
+import { steeringRate } from './way';
 import { burst, firmThrottle, HALF, OpenWater } from './open-water';
 import type { Gear } from '../sim';
 
@@ -59,6 +60,8 @@ export function turningCircle(
 
 export interface Kick {
   readonly seconds: number;
+  /** Did it turn her at all to speak of? Where it did not, the pivot means nothing. */
+  readonly turns: boolean;
   /** rad/s, m/s, and where the pivot lay at first, m forward of midships. */
   readonly rate: number;
   readonly headway: number;
@@ -75,7 +78,15 @@ export function kickAhead(craft: Craft, seconds = burst(craft, 3), throttle = HA
   water.until(() => Math.abs(water.rate) > 1e-4, 3);
   const pivot = -water.sideways / water.rate;
   water.run(seconds);
-  return { seconds, rate: water.rate, headway: water.ahead, turned: water.heading, pivot };
+  const turns = Math.abs(water.rate) > 0.25 * steeringRate(craft);
+  return {
+    seconds,
+    turns,
+    rate: water.rate,
+    headway: water.ahead,
+    turned: water.heading,
+    pivot,
+  };
 }
 
 export interface BackAndFill {

@@ -218,7 +218,7 @@ export function PivotWords({ pivots, length }: { pivots: Pivots; length: number 
         const x = pivots[key];
         const place =
           x === null
-            ? 'does not turn'
+            ? 'hardly turns'
             : `${Math.abs(lengthIn(x, unit)).toFixed(1)} ${unit} ${x >= 0 ? 'forward of' : 'abaft'} midships (${(Math.abs(x) / length).toFixed(2)} L)`;
         return (
           <li key={key}>

@@ -33,6 +33,7 @@ import { sendBoat } from './send-boat';
 import { Problems } from './TakeInBoat';
 
 const FIRST = { name: '', kind: '', note: '' };
+const FORM_ID = 'boat-form';
 
 /** Builds a boat from what her owner knows; the rest is estimated and drawn while one types. */
 export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
@@ -98,12 +99,23 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
   const kept = opened ? ownFigures(opened.boat).length : 0;
   return (
     <BoatsFrame>
-      <div className="border-b-2 border-ink pb-4">
-        <h1 className="text-[28px] font-extrabold leading-none tracking-tight">
+      <div className="sticky top-0 z-20 flex flex-wrap items-center gap-x-6 gap-y-2 border-b-2 border-ink bg-paper pb-3 pt-3">
+        <h1 className="text-[26px] font-extrabold leading-none tracking-tight">
           {opened
             ? `What you know of ${opened.boat.name}`
             : 'A new boat, from what you know of her'}
         </h1>
+        <div className="ml-auto flex items-center gap-4">
+          <Link href={opened ? `/boats/${opened.boat.id}` : '/boats'} className={LINK}>
+            Leave it
+          </Link>
+          <button type="submit" form={FORM_ID} className={BUTTON} disabled={!boat}>
+            {opened ? 'Keep these figures' : 'Make this boat'}
+          </button>
+        </div>
+      </div>
+      <Problems problems={problems} lead="She was not kept; nothing has changed." />
+      <div>
         <p className="max-w-[76ch] pt-2">
           Give what you know; everything else is estimated from it, said how, and can be set by hand
           afterwards.
@@ -117,13 +129,14 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
       </div>
       <FormProvider {...form}>
         <form
+          id={FORM_ID}
           onSubmit={(event) => void handleSubmit(save)(event)}
           className="grid gap-x-12 gap-y-6 pt-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,600px)]"
         >
           <div>
             <Fields />
           </div>
-          <div className="lg:sticky lg:top-4 lg:self-start">
+          <div className="lg:sticky lg:top-20 lg:self-start">
             {drawn && <BoatDrawing boat={drawn} pivots={boat ? pivots : null} />}
             {boat && pivots && boat.drives.length > 0 && (
               <PivotWords pivots={pivots} length={boat.hull.length_m} />
@@ -135,15 +148,6 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
                 Some fields are not sound yet; the drawing shows the last that were.
               </p>
             )}
-            <div className="flex items-center gap-4 pt-4">
-              <button type="submit" className={BUTTON} disabled={!boat}>
-                {opened ? 'Keep these figures' : 'Make this boat'}
-              </button>
-              <Link href={opened ? `/boats/${opened.boat.id}` : '/boats'} className={LINK}>
-                Leave it
-              </Link>
-            </div>
-            <Problems problems={problems} lead="She was not kept; nothing has changed." />
           </div>
         </form>
       </FormProvider>

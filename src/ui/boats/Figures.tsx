@@ -98,8 +98,10 @@ function Row({
             {basis.how}, <span className="figures">±{basis.spread_pct} %</span>
             {basis.note && <span className="block">{basis.note}</span>}
           </>
-        ) : (
+        ) : boat.owner ? (
           'class default'
+        ) : (
+          'not said'
         )}
       </td>
     </tr>
