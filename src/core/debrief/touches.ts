@@ -96,8 +96,8 @@ export class TouchLog implements TouchWatch {
     const ny = s.touch.ny[k]!;
     const lever = x * ny - y * nx;
     const effective = 1 / ((nx * nx) / m11 + (ny * ny) / m22 + (lever * lever) / m33);
-    const speed = s.touch.approach[k]!;
     const element = s.touch.element[k]!;
+    const speed = speedAtContact(craft, s, k, effective);
     const fender = craft.spec.fenders[element - craft.touch.hullCount] ?? null;
     const { length, beam } = craft.spec.hull;
     return {
@@ -136,6 +136,19 @@ export class TouchLog implements TouchWatch {
       }
     }
   }
+}
+
+/**
+ * Approach speed when the touch began, m/s. It is first seen up to a substep later, when part of the energy is in
+ * the spring already: v₀² = v² + F d/m, F without its loss, for a spring near enough straight so far.
+ */
+function speedAtContact(craft: World['craft'], s: Scratch, k: number, effective: number): number {
+  const { touch } = craft;
+  const element = s.touch.element[k]!;
+  const approach = s.touch.approach[k]!;
+  const loss = element >= touch.hullCount ? touch.loss[element]! : touch.loss[0]!;
+  const still = s.touch.normalForce[k]! / Math.max(0.5, 1 + loss * approach);
+  return Math.sqrt(approach * approach + (still * s.touch.depth[k]!) / effective);
 }
 
 const GRADES: readonly TouchGrade[] = ['soft', 'firm', 'hard'];
