@@ -1,6 +1,25 @@
 import { FOIL } from '../craft';
 
 /**
+ * Working row of forces on one part: foil force out (0, 1) and its flow in (2, 3); the part's velocity through the
+ * water, the sine and cosine of its angle, the water's density, revolutions. Handed over in a row because
+ * numbers passed to a function that is not inlined are boxed.
+ */
+export const WORK = {
+  CHORD: 0,
+  NORMAL: 1,
+  ALONG: 2,
+  ACROSS: 3,
+  SURGE: 4,
+  SWAY: 5,
+  SIN: 6,
+  COS: 7,
+  DENSITY: 8,
+  RPS: 9,
+} as const;
+export const WORK_COLUMNS = 10;
+
+/**
  * Force of a lifting surface over the full circle of incidence.
  *
  * Blade axes: a along the chord towards the leading edge, b to its right hand. With the blade's own
@@ -16,17 +35,16 @@ import { FOIL } from '../craft';
  * Source: low-aspect-ratio wing practice (Helmbold slope, cross-flow drag after Hoerner 1965 and
  * Whicker & Fehlner 1958; recalled, not looked up). Weak within ±10° beyond stall.
  *
- * @param w a row of four: chord force and normal force over density, m⁴/s², are left at [0] and [1]; a and b are
- *   read from [2] and [3], as numbers passed to a function that is not inlined are boxed
+ * @param w working row: chord and normal force over density, m⁴/s², left at CHORD and NORMAL; a, b at ALONG and ACROSS
  * @param f rows of figures, the foil's starting at `at` (columns FOIL)
  */
 export function foilForce(w: Float64Array, f: Float64Array, at: number): void {
-  const a = w[2]!;
-  const b = w[3]!;
+  const a = w[WORK.ALONG]!;
+  const b = w[WORK.ACROSS]!;
   const v2 = a * a + b * b;
   if (v2 === 0) {
-    w[0] = 0;
-    w[1] = 0;
+    w[WORK.CHORD] = 0;
+    w[WORK.NORMAL] = 0;
     return;
   }
   const over = 1 / Math.sqrt(v2);
@@ -50,35 +68,20 @@ export function foilForce(w: Float64Array, f: Float64Array, at: number): void {
   const drag = f[at + FOIL.PROFILE]! + f[at + FOIL.INDUCED]! * lift * lift;
   const half = f[at + FOIL.HALF_AREA]! * v2;
   // Lift turned into blade axes: positive lift pushes against b and, by leading-edge suction, along a.
-  w[0] = half * (lift * sine - drag * cosine);
-  w[1] = -half * (lift * cosine + drag * sine + f[at + FOIL.BROADSIDE]! * sine * Math.abs(sine));
+  w[WORK.CHORD] = half * (lift * sine - drag * cosine);
+  w[WORK.NORMAL] =
+    -half * (lift * cosine + drag * sine + f[at + FOIL.BROADSIDE]! * sine * Math.abs(sine));
 }
 
-/**
- * Adds a fixed fin's surge, sway and yaw to `force` (N, N, N·m); (u, v, r) of the boat, stream
- * (streamU, streamV) over the reference stream where the fin stands, m/s.
- */
-export function addFoil(
-  force: Float64Array,
-  blade: Float64Array,
-  f: Float64Array,
-  at: number,
-  density: number,
-  u: number,
-  v: number,
-  r: number,
-  streamU: number,
-  streamV: number,
-): void {
-  const x = f[at + FOIL.X]!;
-  const y = f[at + FOIL.Y]!;
+/** Adds a fixed fin's surge, sway and yaw to `force` (N, N, N·m); SURGE, SWAY and DENSITY stand in the working row. */
+export function addFoil(force: Float64Array, w: Float64Array, f: Float64Array, at: number): void {
   const share = f[at + FOIL.SPEED]!;
-  blade[2] = (u - r * y - streamU) * share;
-  blade[3] = (v + r * x - streamV) * share;
-  foilForce(blade, f, at);
-  const fx = density * blade[0]!;
-  const fy = density * blade[1]!;
+  w[WORK.ALONG] = w[WORK.SURGE]! * share;
+  w[WORK.ACROSS] = w[WORK.SWAY]! * share;
+  foilForce(w, f, at);
+  const fx = w[WORK.DENSITY]! * w[WORK.CHORD]!;
+  const fy = w[WORK.DENSITY]! * w[WORK.NORMAL]!;
   force[0]! += fx;
   force[1]! += fy;
-  force[2]! += x * fy - y * fx;
+  force[2]! += f[at + FOIL.X]! * fy - f[at + FOIL.Y]! * fx;
 }

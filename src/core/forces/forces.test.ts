@@ -18,7 +18,8 @@ const drag = (u: number, v = 0) => resistance(craft.hull, craft.friction, 1025, 
 
 function thrustAt(u: number, rps: number) {
   const flows = new Float64Array(FLOW_COLUMNS);
-  propellerFlow(flows, 0, craft.drives.values, 0, 1025, u, 0, rps);
+  const work = Float64Array.from([0, 0, 0, 0, u, 0, 0, 1, 1025, rps]);
+  propellerFlow(flows, 0, craft.drives.values, 0, work);
   return { thrust: flows[FLOW.THRUST]!, driven: flows[FLOW.DRIVEN]! };
 }
 
@@ -96,7 +97,7 @@ describe('foils', () => {
 
   it('a keel ahead of midships turns the bow away from the drift', () => {
     const force = new Float64Array(3);
-    addFoil(force, new Float64Array(4), craft.fins.values, 0, 1025, 1, 0.2, 0, 0, 0);
+    addFoil(force, Float64Array.from([0, 0, 0, 0, 1, 0.2, 0, 1, 1025, 0]), craft.fins.values, 0);
     expect(force[1]).toBeLessThan(0);
     expect(force[2]! / force[1]!).toBeCloseTo(craft.fins.values[FOIL.X]!, 9);
   });

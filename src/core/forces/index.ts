@@ -1,11 +1,12 @@
 export { addBankEffect, BANK_REACH } from './bank';
 export { addCrossFlow, addCrossFlowInField } from './cross-flow';
 export { addShipDerivatives } from './derivative-ship';
-export { addFoil, foilForce } from './foil';
+export { FLOW, FLOW_COLUMNS } from './flow';
+export { addFoil, foilForce, WORK, WORK_COLUMNS } from './foil';
 export { addHullLift } from './hull-lift';
 export { resistance } from './hull-resistance';
 export { propWalk } from './prop-walk';
-export { addThrust, FLOW, FLOW_COLUMNS, inWake, propellerFlow } from './propeller';
+export { addThrust, inWake, propellerFlow } from './propeller';
 export { raceAtBlade, signedRoot } from './race';
 export { addBlade } from './rudder';
 export { deepWater, SHALLOW, shallowFactors } from './shallow';

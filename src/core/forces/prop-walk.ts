@@ -1,5 +1,5 @@
 import { DRIVE } from '../craft';
-import { FLOW } from './propeller';
+import { FLOW } from './flow';
 
 /**
  * Prop walk: side force at the propeller, N to starboard, in proportion to driven thrust and slip.

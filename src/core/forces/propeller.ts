@@ -1,17 +1,7 @@
 import { DRIVE } from '../craft';
-
-/** What each turning propeller leaves for the others to use: columns of a table, one row a drive. */
-export const FLOW = {
-  /** Thrust along the axis before deduction, N. */
-  THRUST: 0,
-  /** The part of it that comes from turning (none when trailing), N. */
-  DRIVEN: 1,
-  /** Inflow speed along the axis, m/s. */
-  INFLOW: 2,
-  /** Slip ratio 1 − Va/(nP) held to [0, 1]; 0 when not turning. */
-  SLIP: 3,
-} as const;
-export const FLOW_COLUMNS = 4;
+import { FLOW } from './flow';
+import { WORK } from './foil';
+import { propWalk } from './prop-walk';
 
 /** Share of k₁ left where the propeller turns against the inflow. */
 const CRASH_SHARE = 0.25;
@@ -42,18 +32,21 @@ export function inWake(wake: number, along: number, across: number): number {
  *
  * @param flows written at row `flow` (columns FLOW)
  * @param d rows of figures, the drive's starting at `at` (columns DRIVE)
- * @param along, across velocity of the propeller through the water along its axis and athwart it, m/s
+ * @param w working row: SURGE, SWAY of the propeller through the water, SIN, COS of its axis, DENSITY, RPS
  */
 export function propellerFlow(
   flows: Float64Array,
   flow: number,
   d: Float64Array,
   at: number,
-  density: number,
-  along: number,
-  across: number,
-  rps: number,
+  w: Float64Array,
 ): void {
+  const surge = w[WORK.SURGE]!;
+  const sway = w[WORK.SWAY]!;
+  const along = surge * w[WORK.COS]! - sway * w[WORK.SIN]!;
+  const across = surge * w[WORK.SIN]! + sway * w[WORK.COS]!;
+  const density = w[WORK.DENSITY]!;
+  const rps = w[WORK.RPS]!;
   let va = along;
   if (along > 0) va = along * inWake(d[at + DRIVE.WAKE]!, along, across);
   const magnitude = Math.abs(rps);
@@ -73,7 +66,7 @@ export function propellerFlow(
  * Adds a propeller's net thrust along its axis, turned by δ (δ > 0 pushes the stern to port going
  * ahead), and its walk. Deduction applies to the driven part ahead only.
  *
- * @param walk side force to starboard, N
+ * @param w working row: SIN, COS of its axis
  */
 export function addThrust(
   force: Float64Array,
@@ -81,10 +74,11 @@ export function addThrust(
   flow: number,
   d: Float64Array,
   at: number,
-  sinDelta: number,
-  cosDelta: number,
-  walk: number,
+  w: Float64Array,
 ): void {
+  const sinDelta = w[WORK.SIN]!;
+  const cosDelta = w[WORK.COS]!;
+  const walk = propWalk(flows, flow, d, at);
   const driven = flows[flow + FLOW.DRIVEN]!;
   const lost = driven > 0 ? driven * d[at + DRIVE.DEDUCTION]! : 0;
   const thrust = flows[flow + FLOW.THRUST]! - lost;

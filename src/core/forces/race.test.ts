@@ -18,9 +18,14 @@ const disc = propeller[DRIVE.DISC]!;
 const span = craft.spec.rudders[0]!.span;
 const RHO = 1025;
 
+/** Working row of something going ahead at u, its axis or blade at an angle. */
+function workRow(u: number, rps = 0, delta = 0) {
+  return Float64Array.from([0, 0, 0, 0, u, 0, Math.sin(delta), Math.cos(delta), RHO, rps]);
+}
+
 function flowRow(u: number, rps: number) {
   const flows = new Float64Array(FLOW_COLUMNS);
-  propellerFlow(flows, 0, propeller, 0, RHO, u, 0, rps);
+  propellerFlow(flows, 0, propeller, 0, workRow(u, rps));
   return flows;
 }
 
@@ -33,7 +38,8 @@ function raceFor(u: number, rps: number, effect = 1) {
   const out = new Float64Array(2);
   const blade = craft.blades.values.slice();
   blade[BLADE.EFFECT] = effect;
-  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, RHO, u);
+  blade[BLADE.SPEED] = 1;
+  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, workRow(u));
   return { speed: out[0]!, cover: out[1]! };
 }
 
@@ -76,9 +82,8 @@ describe('the rudder in it', () => {
     const force = new Float64Array(3);
     const at = new Float64Array(2);
     const { values } = craft.blades;
-    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, RHO, u);
-    const [sine, cosine] = [Math.sin(delta), Math.cos(delta)];
-    addBlade(force, new Float64Array(4), values, 0, at, RHO, sine, cosine, u, 0);
+    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, workRow(u));
+    addBlade(force, workRow(u, 0, delta), values, 0, at);
     return force[1]!;
   }
 

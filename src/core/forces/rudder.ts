@@ -1,5 +1,5 @@
 import { BLADE } from '../craft';
-import { foilForce } from './foil';
+import { foilForce, WORK } from './foil';
 import { inWake } from './propeller';
 
 /**
@@ -10,20 +10,19 @@ import { inWake } from './propeller';
  * the way round. On the hull: X (1 − t_R), Y (1 + a_H), N = x_R Y + a_H x_H Y.
  *
  * @param race speed through the race and share of span inside it (see raceAtBlade)
- * @param surge, sway velocity of the blade through the water, m/s
+ * @param w working row: SURGE, SWAY, SIN, COS, DENSITY
  */
 export function addBlade(
   force: Float64Array,
-  work: Float64Array,
+  w: Float64Array,
   b: Float64Array,
   at: number,
   race: Float64Array,
-  density: number,
-  sinDelta: number,
-  cosDelta: number,
-  surge: number,
-  sway: number,
 ): void {
+  const surge = w[WORK.SURGE]!;
+  const sway = w[WORK.SWAY]!;
+  const sinDelta = w[WORK.SIN]!;
+  const cosDelta = w[WORK.COS]!;
   const along = surge * inWake(1 - b[at + BLADE.SPEED]!, surge, sway);
   // The wake slows the flow along the hull, not across it.
   const across = sway * b[at + BLADE.STRAIGHTENING]!;
@@ -31,20 +30,21 @@ export function addBlade(
   let chord = 0;
   let normal = 0;
   if (cover < 1) {
-    work[2] = along * cosDelta - across * sinDelta;
-    work[3] = along * sinDelta + across * cosDelta;
-    foilForce(work, b, at);
-    chord = (1 - cover) * work[0]!;
-    normal = (1 - cover) * work[1]!;
+    w[WORK.ALONG] = along * cosDelta - across * sinDelta;
+    w[WORK.ACROSS] = along * sinDelta + across * cosDelta;
+    foilForce(w, b, at);
+    chord = (1 - cover) * w[WORK.CHORD]!;
+    normal = (1 - cover) * w[WORK.NORMAL]!;
   }
   if (cover > 0) {
     const fast = race[0]!;
-    work[2] = fast * cosDelta - across * sinDelta;
-    work[3] = fast * sinDelta + across * cosDelta;
-    foilForce(work, b, at + BLADE.IN_RACE);
-    chord += cover * work[0]!;
-    normal += cover * work[1]!;
+    w[WORK.ALONG] = fast * cosDelta - across * sinDelta;
+    w[WORK.ACROSS] = fast * sinDelta + across * cosDelta;
+    foilForce(w, b, at + BLADE.IN_RACE);
+    chord += cover * w[WORK.CHORD]!;
+    normal += cover * w[WORK.NORMAL]!;
   }
+  const density = w[WORK.DENSITY]!;
   const fx = density * (chord * cosDelta + normal * sinDelta) * b[at + BLADE.DRAG_KEPT]!;
   const own = density * (normal * cosDelta - chord * sinDelta);
   force[0]! += fx;

@@ -23,12 +23,11 @@ import {
   addThruster,
   addWind,
   FLOW_COLUMNS,
-  inWake,
   propellerFlow,
-  propWalk,
   raceAtBlade,
   resistance,
   SHALLOW,
+  WORK,
 } from '../forces';
 import { addLines, addTouch, GROUND, listPairs, pairsHold } from '../holding';
 import { cos, sin, sineCosine } from '../math';
@@ -67,76 +66,56 @@ function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean
 }
 
 function addFins(force: Float64Array, s: Scratch, craft: Craft): void {
-  const { now } = s;
-  const u = now[NOW.U]!;
-  const v = now[NOW.V]!;
-  const r = now[NOW.R]!;
-  const density = now[NOW.DENSITY]!;
+  const { now, work } = s;
   const { count, values } = craft.fins;
   for (let i = 0; i < count; i++) {
     const at = i * FOIL_COLUMNS;
     const strip = values[at + FOIL.STRIP]!;
-    addFoil(force, s.pair, values, at, density, u, v, r, s.streamU[strip]!, s.streamV[strip]!);
+    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + FOIL.Y]! - s.streamU[strip]!;
+    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + FOIL.X]! - s.streamV[strip]!;
+    addFoil(force, work, values, at);
   }
 }
 
 /** Propellers with their walk, each along its own axis. */
 function addDrives(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
-  const { now } = s;
-  const u = now[NOW.U]!;
-  const v = now[NOW.V]!;
-  const r = now[NOW.R]!;
-  const density = now[NOW.DENSITY]!;
-  const { flows, stages } = s;
+  const { flows, stages, now, work } = s;
   const { count, values } = craft.drives;
   for (let i = 0; i < count; i++) {
     const at = i * DRIVE_COLUMNS;
     const c = 3 * values[at + DRIVE.CHANNEL]! + stage;
-    const sinDelta = stages.sin[c]!;
-    const cosDelta = stages.cos[c]!;
     const strip = values[at + DRIVE.STRIP]!;
-    const surge = u - r * values[at + DRIVE.Y]! - s.streamU[strip]!;
-    const sway = v + r * values[at + DRIVE.X]! - s.streamV[strip]!;
-    const along = surge * cosDelta - sway * sinDelta;
-    const across = surge * sinDelta + sway * cosDelta;
+    work[WORK.SIN] = stages.sin[c]!;
+    work[WORK.COS] = stages.cos[c]!;
+    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + DRIVE.Y]! - s.streamU[strip]!;
+    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + DRIVE.X]! - s.streamV[strip]!;
+    work[WORK.RPS] = stages.rps[3 * i + stage]!;
     const flow = i * FLOW_COLUMNS;
-    propellerFlow(flows, flow, values, at, density, along, across, stages.rps[3 * i + stage]!);
-    const walk = propWalk(flows, flow, values, at);
-    addThrust(force, flows, flow, values, at, sinDelta, cosDelta, walk);
+    propellerFlow(flows, flow, values, at, work);
+    addThrust(force, flows, flow, values, at, work);
   }
 }
 
 /** Rudders and legs, in or out of a race. */
 function addBlades(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
-  const { now } = s;
-  const u = now[NOW.U]!;
-  const v = now[NOW.V]!;
-  const r = now[NOW.R]!;
-  const density = now[NOW.DENSITY]!;
-  const { race, stages, flows } = s;
+  const { race, stages, flows, now, work } = s;
   const { count, values } = craft.blades;
   for (let i = 0; i < count; i++) {
     const at = i * BLADE_COLUMNS;
     const strip = values[at + BLADE.STRIP]!;
-    const surge = u - r * values[at + BLADE.Y]! - s.streamU[strip]!;
-    const sway = v + r * values[at + BLADE.X]! - s.streamV[strip]!;
+    const c = 3 * values[at + BLADE.CHANNEL]! + stage;
+    work[WORK.SIN] = stages.sin[c]!;
+    work[WORK.COS] = stages.cos[c]!;
+    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + BLADE.Y]! - s.streamU[strip]!;
+    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + BLADE.X]! - s.streamV[strip]!;
     const drive = values[at + BLADE.RACE_OF]!;
     if (drive < 0) race[1] = 0;
     else {
-      raceAtBlade(
-        race,
-        values,
-        at,
-        flows,
-        drive * FLOW_COLUMNS,
-        craft.drives.values,
-        drive * DRIVE_COLUMNS,
-        density,
-        surge * inWake(1 - values[at + BLADE.SPEED]!, surge, sway),
-      );
+      const screw = craft.drives.values;
+      const flow = drive * FLOW_COLUMNS;
+      raceAtBlade(race, values, at, flows, flow, screw, drive * DRIVE_COLUMNS, work);
     }
-    const c = 3 * values[at + BLADE.CHANNEL]! + stage;
-    addBlade(force, s.pair, values, at, race, density, stages.sin[c]!, stages.cos[c]!, surge, sway);
+    addBlade(force, work, values, at, race);
   }
 }
 
@@ -352,6 +331,7 @@ export function derivative(
   now[NOW.SIN] = sinPsi;
   now[NOW.COS] = cosPsi;
   now[NOW.DENSITY] = density;
+  s.work[WORK.DENSITY] = density;
   now[NOW.UR] = ur;
   now[NOW.VR] = vr;
 

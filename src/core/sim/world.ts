@@ -1,5 +1,5 @@
 import { STRIP_COUNT, type Craft } from '../craft';
-import { deepWater, FLOW_COLUMNS } from '../forces';
+import { deepWater, FLOW_COLUMNS, WORK_COLUMNS } from '../forces';
 import {
   GROUND_COLUMNS,
   touchScratch,
@@ -38,8 +38,9 @@ const NOW_COLUMNS = 8;
 export interface Scratch {
   /** Surge, sway, yaw: N, N, N·m. */
   readonly force: Float64Array;
-  /** Cells for forces to hand numbers in and back. */
   readonly pair: Float64Array;
+  /** Columns WORK. */
+  readonly work: Float64Array;
   readonly race: Float64Array;
   /** Rows of FLOW, one per drive. */
   readonly flows: Float64Array;
@@ -77,7 +78,8 @@ export function makeScratch({ craft, lines }: World): Scratch {
   const vector = () => new Float64Array(MOTION_SIZE);
   return {
     force: new Float64Array(3),
-    pair: new Float64Array(4),
+    pair: new Float64Array(2),
+    work: new Float64Array(WORK_COLUMNS),
     race: new Float64Array(2),
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),
     streamU: new Float64Array(STRIP_COUNT),
