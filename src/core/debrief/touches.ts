@@ -84,18 +84,14 @@ export class TouchLog implements TouchWatch {
       const fresh = state.time - this.lastLoaded[slot]! > FREE_FOR_S;
       this.lastLoaded[slot] = state.time;
       if (fresh && approach >= LEAST_APPROACH_MPS) this.add(this.describe(state, world, s, k));
-      else this.raisePeak(state, s.touch.obstacle[k]!, s.touch.normalForce[k]!);
+      else this.raisePeak(state, s.touch.obstacle[k]!, peakForce(world.craft, s, k));
     }
   }
 
   private describe(state: SimState, { craft, obstacles }: World, s: Scratch, k: number): Touch {
-    const { m11, m22, m33 } = craft.mass;
     const x = s.touch.x[k]!;
     const y = s.touch.y[k]!;
-    const nx = s.touch.nx[k]!;
-    const ny = s.touch.ny[k]!;
-    const lever = x * ny - y * nx;
-    const effective = 1 / ((nx * nx) / m11 + (ny * ny) / m22 + (lever * lever) / m33);
+    const effective = effectiveMass(craft, s, k);
     const element = s.touch.element[k]!;
     const speed = speedAtContact(craft, s, k, effective);
     const fender = craft.spec.fenders[element - craft.touch.hullCount] ?? null;
@@ -108,7 +104,7 @@ export class TouchLog implements TouchWatch {
       fender: fender?.name ?? null,
       speed,
       energy: 0.5 * effective * speed * speed,
-      peakForce: s.touch.normalForce[k]!,
+      peakForce: peakForce(craft, s, k),
       grade: gradeTouch(speed, fender !== null),
     };
   }
@@ -136,6 +132,24 @@ export class TouchLog implements TouchWatch {
       }
     }
   }
+}
+
+/** Mass that a touch has to stop, kg: 1/(n_x²/m1 + n_y²/m2 + lever²/I). */
+function effectiveMass({ mass }: World['craft'], s: Scratch, k: number): number {
+  const nx = s.touch.nx[k]!;
+  const ny = s.touch.ny[k]!;
+  const lever = s.touch.x[k]! * ny - s.touch.y[k]! * nx;
+  return 1 / ((nx * nx) / mass.m11 + (ny * ny) / mass.m22 + (lever * lever) / mass.m33);
+}
+
+/** Force a touch still closing in will come to, N, between two looks at it: F² + k m v², k = F/d so far. */
+function peakForce(craft: World['craft'], s: Scratch, k: number): number {
+  const force = s.touch.normalForce[k]!;
+  const approach = s.touch.approach[k]!;
+  const depth = s.touch.depth[k]!;
+  if (approach <= 0 || depth <= 0) return force;
+  const stiffness = force / depth;
+  return Math.sqrt(force * force + stiffness * effectiveMass(craft, s, k) * approach * approach);
 }
 
 /**
