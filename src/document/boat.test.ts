@@ -1,4 +1,4 @@
-import { FLEET_IDS, fleetRecord } from '@/core/testing/fleet';
+import { FLEET_IDS, fleetRecord } from './testing/fleet';
 import {
   boatSchema,
   boatWarnings,

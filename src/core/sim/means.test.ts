@@ -2,7 +2,7 @@ import { shelterShare, gustSeries } from '../air';
 import { addBankEffect, deepWater, SHALLOW, shallowFactors } from '../forces';
 import { solidObstacle } from '../holding';
 import { seriesAt } from '../math';
-import { fleetCraft } from '../testing/fleet';
+import { fleetCraft } from '@/document/testing/fleet';
 import { sloop } from '../testing/boats';
 import { rig, run } from '../testing/rig';
 import { OpenWater, turningCircle } from '../trials';

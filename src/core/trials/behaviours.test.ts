@@ -13,7 +13,7 @@ import {
   X,
   Y,
 } from '../sim';
-import { fleetCraft } from '../testing/fleet';
+import { fleetCraft } from '@/document/testing/fleet';
 import type { Craft } from '../craft';
 import {
   asternSteeringSpeed,

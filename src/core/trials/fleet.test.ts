@@ -17,7 +17,7 @@ import {
   Y,
   type Weather,
 } from '../sim';
-import { FLEET_IDS, fleetCraft } from '../testing/fleet';
+import { FLEET_IDS, fleetCraft } from '@/document/testing/fleet';
 import { CALM } from '../testing/rig';
 
 // What must not depend on where and which way round, for every boat of the fleet: engines ordered one by one, wheel,

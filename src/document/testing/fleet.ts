@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { boatSchema, check, toBoatSpec, type Boat } from '@/document';
-import { assembleCraft, type Craft } from '../craft';
+import { assembleCraft, type Craft } from '@/core/craft';
+import { boatSchema, check, toBoatSpec, type Boat } from '..';
 
 /** The shipped fleet, for tests over every boat of it. */
 
