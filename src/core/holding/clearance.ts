@@ -19,8 +19,11 @@ export function noClearance(): Clearance {
 
 /** Columns of a finding while it is being looked for. */
 const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
-/** Columns of the memory: how far the boat's furthest point can have moved so far, and where she was. */
-const PAST = { TRAVELLED: 0, X: 1, Y: 2, HEADING: 3 } as const;
+/**
+ * Columns of the memory: how far the boat's furthest point can have moved so far, where she was, and how far she may
+ * have moved before anything but the nearest can have come nearer than it.
+ */
+const PAST = { TRAVELLED: 0, X: 1, Y: 2, HEADING: 3, SAFE: 4 } as const;
 
 /**
  * Memory of a run of clearances: how far each obstacle was when last measured, and how far the boat's
@@ -34,16 +37,19 @@ export interface ClearanceMemory {
   readonly nearest: Float64Array;
   /** What was nearest on each obstacle last: corner of the boat, or −1 − corner of the obstacle. */
   readonly hint: Int32Array;
+  /** What was left out last time: with other things left out, all is looked at anew. */
+  skipped: ReadonlySet<number> | null;
 }
 
 export function clearanceMemory(obstacles: number): ClearanceMemory {
   return {
     distance: new Float64Array(obstacles).fill(-Infinity),
     odometer: new Float64Array(obstacles),
-    past: new Float64Array(4),
+    past: new Float64Array(5),
     found: new Float64Array(3),
     nearest: new Float64Array(NEAREST_COLUMNS),
     hint: new Int32Array(obstacles),
+    skipped: null,
   };
 }
 
@@ -77,6 +83,15 @@ export function leastClearance(
   const first = out.obstacle;
   let nearest = -1;
   found[FOUND.DISTANCE] = Infinity;
+  if (first >= 0 && memory.skipped === skip && travelled < past[PAST.SAFE]!) {
+    distance[first] = measure(memory, outline, touch, shore, first, x, y, sin, cos);
+    odometer[first] = travelled;
+    out.distance = found[FOUND.DISTANCE]!;
+    out.x = found[FOUND.X]!;
+    out.y = found[FOUND.Y]!;
+    return;
+  }
+  memory.skipped = skip;
   for (let k = -1; k < shore.count; k++) {
     const i = k < 0 ? first : k;
     if (i < 0 || i >= shore.count || (k >= 0 && k === first)) continue;
@@ -89,6 +104,14 @@ export function leastClearance(
   }
   out.distance = found[FOUND.DISTANCE]!;
   out.obstacle = nearest;
+  let next = Infinity;
+  for (let i = 0; i < shore.count; i++) {
+    if (i === nearest || skip.has(i)) continue;
+    const least = distance[i]! - (travelled - odometer[i]!);
+    if (least < next) next = least;
+  }
+  // The nearest may have gone as far off as the other has come near.
+  past[PAST.SAFE] = travelled + (next - out.distance) / 2;
   out.x = found[FOUND.X]!;
   out.y = found[FOUND.Y]!;
 }

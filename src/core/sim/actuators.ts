@@ -108,6 +108,8 @@ function targetRps(engine: EngineState, drive: DriveSpec, inflow: number): numbe
   return engine.engaged * Math.min(ordered, limit);
 }
 
+const SETTLED_RPS = 1e-9;
+
 // The clutch lets the shaft run down faster than the engine runs up.
 const RUN_DOWN_SHARE = 0.5;
 
@@ -202,7 +204,9 @@ export function advanceActuators(
       const drive = craft.spec.drives[i]!;
       const target = targetRps(engine, drive, flows[i * FLOW_COLUMNS + FLOW.INFLOW]!);
       const constant = engine.engaged === 0 ? drive.response * RUN_DOWN_SHARE : drive.response;
-      const gap = engine.rps - target;
+      let gap = engine.rps - target;
+      // As near as makes no difference: it need not creep on for ever.
+      if (gap < SETTLED_RPS && gap > -SETTLED_RPS) gap = 0;
       const half = gap === 0 || constant === 0 ? 0 : exp(-dt / (2 * constant));
       stages.rps[3 * i] = engine.rps;
       stages.rps[3 * i + 1] = target + gap * half;

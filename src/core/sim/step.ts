@@ -27,19 +27,9 @@ export function touchSubsteps(world: World, dt: number, hull: boolean): number {
   return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * frequency) / TOUCH_PHASE));
 }
 
-/** Substeps the stiffest line needs: its spring and its damping, on the lightest mass at its cleat. */
-export function lineSubsteps(world: World, dt: number): number {
-  const { lines, craft } = world;
-  const { m11, m22, m33 } = craft.mass;
-  let most = 0;
-  for (let i = 0; i < lines.count; i++) {
-    const x = lines.boatX[i]!;
-    const y = lines.boatY[i]!;
-    const lightness = 1 / Math.min(m11, m22) + (x * x + y * y) / m33;
-    const spring = Math.sqrt((lines.stiffness[i]! / lines.length[i]!) * lightness);
-    most = Math.max(most, spring, 0.5 * lines.damping[i]! * lightness);
-  }
-  return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * most) / TOUCH_PHASE));
+/** Substeps the stiffest line needs. */
+function lineSubsteps(s: Scratch, dt: number): number {
+  return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * s.lineRate) / TOUCH_PHASE));
 }
 
 /** Substeps needed so that no drag acts faster than the scheme can follow; one for ordinary boats. */
@@ -84,7 +74,7 @@ export function step(
   lookAround(motion, world, s, dt);
   let pieces = dragSubsteps(motion, world, s, dt);
   if (s.touch.active) pieces = Math.max(pieces, touchSubsteps(world, dt, s.touch.hullActive));
-  if (world.lines.count > 0) pieces = Math.max(pieces, lineSubsteps(world, dt));
+  if (world.lines.count > 0) pieces = Math.max(pieces, lineSubsteps(s, dt));
   if (pieces < 1) pieces = 1;
   const h = dt / pieces;
   for (let i = 0; i < pieces; i++) {

@@ -43,6 +43,9 @@ function lookForShelter(motion: Float64Array, world: World, s: Scratch): number 
 function setAir(motion: Float64Array, world: World, s: Scratch, time: number, dt: number): void {
   const { environment } = world;
   const { air } = s;
+  const fixed = environment.steadyWind && environment.windbreaks.length === 0;
+  if (fixed && air[AIR.KNOWN] === 1) return;
+  air[AIR.KNOWN] = 1;
   windAt(s.wind, environment, time);
   let share = environment.windShare;
   if (environment.windbreaks.length > 0) share *= lookForShelter(motion, world, s);

@@ -25,10 +25,10 @@ export interface World {
 /**
  * Wind on the boat during a step, as a row: water's velocity less the air's at her windage at each of
  * three stages (m/s, east at 2 k and north at 2 k + 1); then the mean square of shelter and its forward
- * less its aft third, as shares of the open wind's.
+ * less its aft third, as shares of the open wind's; 1 once it has been worked out, as a steady open wind needs it but once.
  */
-export const AIR = { SLIP: 0, MEAN_SQUARE: 6, DIFFERENCE: 7 } as const;
-const AIR_COLUMNS = 8;
+export const AIR = { SLIP: 0, MEAN_SQUARE: 6, DIFFERENCE: 7, KNOWN: 8 } as const;
+const AIR_COLUMNS = 9;
 
 /** What she is doing at the stage in hand, as a row: velocity over the reference stream and (R) through the water. */
 export const NOW = { U: 0, V: 1, R: 2, SIN: 3, COS: 4, DENSITY: 5, UR: 6, VR: 7 } as const;
@@ -52,6 +52,8 @@ export interface Scratch {
   /** Columns GROUND. */
   readonly ground: Float64Array;
   readonly touch: TouchScratch;
+  /** Highest rate a line can act at, 1/s: it sets the substeps. */
+  readonly lineRate: number;
   /** Tension of each line, N. */
   readonly tension: Float64Array;
   readonly stages: ActuatorStages;
@@ -66,6 +68,19 @@ export interface Scratch {
   readonly k3: Float64Array;
   readonly k4: Float64Array;
   readonly at: Float64Array;
+}
+
+/** Spring and damping of the stiffest line, on the lightest mass at its cleat, 1/s. */
+function lineRate({ mass }: Craft, lines: Lines): number {
+  let most = 0;
+  for (let i = 0; i < lines.count; i++) {
+    const x = lines.boatX[i]!;
+    const y = lines.boatY[i]!;
+    const lightness = 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
+    const spring = Math.sqrt((lines.stiffness[i]! / lines.length[i]!) * lightness);
+    most = Math.max(most, spring, 0.5 * lines.damping[i]! * lightness);
+  }
+  return most;
 }
 
 function openAir(): Float64Array {
@@ -87,6 +102,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
     now: new Float64Array(NOW_COLUMNS),
     ground: new Float64Array(GROUND_COLUMNS),
     touch: touchScratch(),
+    lineRate: lineRate(craft, lines),
     tension: new Float64Array(lines.count),
     stages: actuatorStages(craft),
     air: openAir(),
