@@ -159,6 +159,46 @@ describe('D wind and stream', () => {
     expect(pushes[3]![1]).toBe(1);
   });
 
+  it('D5 the bow falls off down-wind when the wind centre lies ahead, and comes up when it lies abaft', () => {
+    const turned = (centreX: number) => {
+      const boat = beamBoat();
+      const free = {
+        ...boat,
+        hull: { ...boat.hull, addedYaw: 0.6, xG: 0 },
+        windage: { ...boat.windage, centreX },
+      };
+      // Wind from port, abeam.
+      const r = rig(free, { weather: { windFrom: -Math.PI / 2, windSpeed: 8 } });
+      run(r, 2);
+      return r.state.motion[PSI]!;
+    };
+    expect(turned(0.5)).toBeGreaterThan(1e-4);
+    expect(turned(-0.5)).toBeLessThan(-1e-4);
+    expect(Math.abs(turned(0))).toBeLessThan(1e-9);
+  });
+
+  it('G5 hangs over the ground when her thrust meets her drag at the stream’s speed', () => {
+    const speed = 1.5;
+    const boat = sloop();
+    const hung = rig(boat, {
+      u: speed,
+      weather: { streamSet: Math.PI, streamSpeed: speed, windFrom: 0, windSpeed: 0 },
+    });
+    const free = rig(boat, { u: speed });
+    for (const r of [hung, free]) {
+      const engine = r.state.engines[0]!;
+      engine.orderedGear = engine.engaged = 1;
+      engine.throttle = 0.12;
+      run(r, 90);
+    }
+    // Through the water she does as she would without a stream but for the still air; over the ground the difference.
+    const through = hung.state.motion[U]!;
+    expect(Math.abs(through / free.state.motion[U]! - 1)).toBeLessThan(0.05);
+    const north = hung.state.motion[Y]!;
+    run(hung, 10);
+    expect((hung.state.motion[Y]! - north) / 10).toBeCloseTo(through - speed, 2);
+  });
+
   it('twice the wind is four times the push', () => {
     const push = (windSpeed: number) => {
       const r = rig(sloop(), { weather: { windFrom: 1, windSpeed } });
