@@ -59,7 +59,7 @@ function advanceJoystick(state: SimState, world: World, dt: number): void {
 /**
  * One step of `dt` seconds (at most STEP_S, not past the next actuator event), in place.
  * Classical fourth-order Runge–Kutta; substeps while something is near or a line is stiff. After each
- * substep `watch` sees the touches, for the record. No allocation but in a joystick's look.
+ * substep `watch` sees the touches, for the record. No objects are made but in a joystick's look.
  */
 export function step(
   state: SimState,
