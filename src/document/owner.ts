@@ -13,6 +13,9 @@ const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
 
 const orNull = <T extends z.ZodType>(schema: T) => schema.nullable().default(null);
 
+/** Engines over weight: beyond this a propeller pushes at rest harder than the boat weighs. */
+const MOST_KW_PER_TONNE = 200;
+
 /** What an owner knows of a boat. Whatever is null is estimated. */
 export const ownerSchema = z
   .strictObject({
@@ -57,10 +60,16 @@ export const ownerSchema = z
       say('waterlineLength_m', 'cannot be longer than the boat');
     // More than a solid block of sea water of her length, beam and draught cannot float.
     const block = 1025 * o.length_m * o.beam_m * o.draught_m;
-    if (o.displacement_kg > block)
+    if (block > 0 && o.displacement_kg > block)
       say(
         'displacement_kg',
         `cannot float: length × beam × draught holds ${Number(block.toPrecision(2))} kg of water`,
+      );
+    const most = (MOST_KW_PER_TONNE * o.displacement_kg) / 1000;
+    if (o.engines > 0 && most > 0 && o.engines * o.power_kW > most)
+      say(
+        'power_kW',
+        `is too much for her weight: at most ${Number((most / o.engines).toPrecision(2))} kW each`,
       );
     if (o.engines > 0 && o.drive === 'none') say('drive', 'say what the engines drive');
     if (o.engines === 0 && o.drive !== 'none')

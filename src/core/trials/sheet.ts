@@ -71,6 +71,8 @@ export interface Sheet {
 /** Winds and angles off the bow she is let go in. */
 export const SHEET_WINDS_KN = [5, 10, 15, 20, 25] as const;
 const ANGLES = 13;
+/** Trials besides those in wind. */
+const ONCE = 18;
 
 /**
  * Runs every trial of a boat's sheet, in the order of the record.
@@ -84,7 +86,7 @@ export function computeSheet(
   const driven = hasDrive(craft);
   const steered = driven && canSteer(craft);
   let done = 0;
-  const total = 16 + SHEET_WINDS_KN.length * ANGLES;
+  const total = ONCE + SHEET_WINDS_KN.length * ANGLES;
   const trial = <T>(can: boolean, run: () => T): T | null => {
     const result = can ? run() : null;
     done += 1;
@@ -127,6 +129,7 @@ export function computeSheet(
       )!,
     ),
   );
+  const holds = trial(true, () => holdsBow(craft))!;
   return {
     firm,
     speeds: { idleAhead, halfAhead, idleAstern },
@@ -143,7 +146,7 @@ export function computeSheet(
       name,
       at: thrusterAgainstSpeed(craft, i),
     })),
-    holds: holdsBow(craft),
+    holds,
   };
 }
 

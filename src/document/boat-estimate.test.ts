@@ -1,0 +1,182 @@
+import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
+import {
+  boatFromOwner,
+  boatSchema,
+  boatWarnings,
+  check,
+  ownerSchema,
+  type Boat,
+  type Owner,
+} from '.';
+
+// A boat made from what her owner knows: which way each answer pulls the figures, and how the record says so.
+
+const NAMED = { id: 'trial', name: 'Trial', kind: 'a boat', note: '' };
+
+const SLOOP: Owner = {
+  class: 'sailing yacht',
+  length_m: 10,
+  beam_m: 3.3,
+  draught_m: 1.8,
+  displacement_kg: 5500,
+  waterlineLength_m: null,
+  drive: 'shaft',
+  engines: 1,
+  power_kW: 20,
+  hand: 'right',
+  blades: '3 fixed',
+  keel: 'fin',
+  rudders: 1,
+  control: 'wheel',
+  freeboard_m: 1.1,
+  superstructure_m: 0.4,
+  mast_m: 14,
+  idleSpeed_mps: null,
+  bowThruster_kW: 0,
+  sternThruster_kW: 0,
+  joystick: false,
+};
+
+/** Through the record's own schema, as every boat goes. */
+function built(change: Partial<Owner> = {}): Boat {
+  const boat = boatFromOwner({ ...SLOOP, ...change }, NAMED);
+  const checked = check<Boat>(boatSchema, JSON.parse(JSON.stringify(boat)));
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  expect(checked.value).toEqual(boat);
+  return checked.value;
+}
+
+const combinations = BOAT_CLASSES.flatMap((boatClass) =>
+  DRIVE_CHOICES.map((drive) => [boatClass, drive] as const),
+);
+
+it.each(combinations)(
+  'makes a sound record of a %s with %s, any keel and any blades',
+  (boatClass, drive) => {
+    for (const keel of KEEL_KINDS)
+      for (const engines of drive === 'none' ? [0] : [1, 2]) {
+        const blades = BLADE_KINDS[(keel.length + engines) % BLADE_KINDS.length]!;
+        const boat = built({ class: boatClass, drive, engines, keel, blades });
+        expect(boat.drives).toHaveLength(engines);
+      }
+  },
+);
+
+function figureAt(boat: Boat, path: string): unknown {
+  return path
+    .split(/[.[\]]+/)
+    .filter((part) => part !== '')
+    .reduce<unknown>((at, part) => (at as Record<string, unknown> | undefined)?.[part], boat);
+}
+
+it('says of every figure it names how it was come by, and names none the record lacks', () => {
+  const boat = built({ bowThruster_kW: 3, rudders: 2, keel: 'twin', engines: 2 });
+  expect(boat.basis.length).toBeGreaterThan(40);
+  const missing = boat.basis.filter(({ figure }) => figureAt(boat, figure) === undefined);
+  expect(missing.map(({ figure }) => figure)).toEqual([]);
+  for (const { how, spread_pct: spread, note } of boat.basis) {
+    expect(['given', 'formula', 'class default', 'assumption']).toContain(how);
+    expect(spread).toBeGreaterThanOrEqual(0);
+    // A class default says so by its kind.
+    if (how !== 'class default') expect(note).not.toBe('');
+  }
+  // Nothing is told twice.
+  const figures = boat.basis.map(({ figure }) => figure);
+  expect(new Set(figures).size).toBe(figures.length);
+});
+
+describe('what the owner says pulls the right way:', () => {
+  it('a bigger engine pushes harder, and turns a bigger screw', () => {
+    const [small, big] = [10, 40].map((power_kW) => built({ power_kW }).drives[0]!);
+    expect(big!.power_kW).toBe(40);
+    expect(big!.diameter_m).toBeGreaterThan(small!.diameter_m);
+  });
+
+  it('folding blades do worse astern', () => {
+    const fixed = built().drives[0]!;
+    const folding = built({ blades: '2 folding' }).drives[0]!;
+    expect(folding.folding).toBe('folding');
+    expect(folding.asternEfficiency).toBeLessThan(fixed.asternEfficiency);
+    expect(folding.blades).toBe(2);
+  });
+
+  it('the hand of the propeller is hers, and two engines turn opposite ways', () => {
+    expect(built({ hand: 'left' }).drives[0]!.hand).toBe('left');
+    const { drives } = built({ engines: 2, class: 'motor yacht', keel: 'none', mast_m: 0 });
+    expect(new Set(drives.map(({ hand }) => hand)).size).toBe(2);
+    expect(drives[0]!.y_m).toBeCloseTo(-drives[1]!.y_m, 6);
+  });
+
+  it('higher sides and a house catch more wind', () => {
+    const low = built({ mast_m: 0 }).windage;
+    const high = built({ mast_m: 0, freeboard_m: 1.6, superstructure_m: 1 }).windage;
+    expect(high.lateralArea_m2).toBeGreaterThan(low.lateralArea_m2);
+    expect(high.frontalArea_m2).toBeGreaterThan(low.frontalArea_m2);
+    expect(high.centreHeight_m).toBeGreaterThan(low.centreHeight_m);
+  });
+
+  it('a long keel holds her more than none, along more of her', () => {
+    const plan = (keel: Owner['keel']) =>
+      built({ keel }).fins.reduce((sum, { area_m2 }) => sum + area_m2, 0);
+    const run = (keel: Owner['keel']) => {
+      const along = built({ keel }).fins.map(({ x_m }) => x_m);
+      return Math.max(...along) - Math.min(...along);
+    };
+    expect(plan('fin')).toBeGreaterThan(plan('none'));
+    expect(plan('long')).toBeGreaterThan(plan('fin'));
+    expect(run('long')).toBeGreaterThan(run('fin'));
+  });
+
+  it('legs steer by themselves, shafts do not', () => {
+    const legs = built({ drive: 'outdrive', rudders: 0, class: 'motor yacht', keel: 'none' });
+    expect(legs.drives[0]!.steering).not.toBe('fixed');
+    expect(legs.drives[0]!.leg).not.toBeNull();
+    expect(built().drives[0]).toMatchObject({ steering: 'fixed', leg: null });
+  });
+
+  it('thrusters push in the ends they are in', () => {
+    const { thrusters } = built({ bowThruster_kW: 3, sternThruster_kW: 2 });
+    expect(thrusters.map(({ x_m }) => Math.sign(x_m))).toEqual([1, -1]);
+    expect(thrusters[0]!.thrust_N).toBeGreaterThan(thrusters[1]!.thrust_N);
+  });
+
+  it('a slower idle is a slower screw', () => {
+    const [slow, fast] = [0.8, 1.6].map((idleSpeed_mps) => built({ idleSpeed_mps }).drives[0]!);
+    expect(slow!.idle_rpm).toBeLessThan(fast!.idle_rpm);
+  });
+
+  it('a catamaran has two hulls, other boats one', () => {
+    expect(
+      built({ class: 'sailing catamaran', beam_m: 5.5, keel: 'twin' }).hull.demihullOffset_m,
+    ).toBeGreaterThan(1);
+    expect(built().hull.demihullOffset_m).toBe(0);
+  });
+});
+
+it('warns of what is unusual, not of what is ordinary', () => {
+  expect(boatWarnings(built())).toEqual([]);
+  const odd = boatWarnings(built({ beam_m: 1, displacement_kg: 3000 }));
+  expect(odd.length).toBeGreaterThan(0);
+  for (const { path, message } of odd) {
+    expect(path).toMatch(/^[a-z]+[.[]/);
+    expect(message).toMatch(/usual/);
+  }
+});
+
+it.each<[string, Partial<Record<keyof Owner, unknown>>, string]>([
+  ['engines without a drive', { drive: 'none' }, 'drive'],
+  ['a drive without engines', { engines: 0 }, 'engines'],
+  ['half an engine', { engines: 1.5 }, 'engines'],
+  ['five engines', { engines: 5 }, 'engines'],
+  ['three rudders', { rudders: 3 }, 'rudders'],
+  ['a keel nobody knows', { keel: 'wing' }, 'keel'],
+  ['an engine for a ship in a sloop', { power_kW: 4000 }, 'power_kW'],
+  ['a negative weight', { displacement_kg: -1 }, 'displacement_kg'],
+  ['a beam that is no number', { beam_m: '3' }, 'beam_m'],
+  ['more weight than floats', { displacement_kg: 70000 }, 'displacement_kg'],
+])('refuses %s at its field', (_, change, field) => {
+  const checked = check<Owner>(ownerSchema, { ...SLOOP, ...change });
+  if (checked.ok) throw new Error('was taken');
+  expect(checked.problems.map(({ path }) => path)).toEqual([field]);
+  expect(checked.problems[0]!.message.length).toBeGreaterThan(5);
+});
