@@ -13,7 +13,7 @@ const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
 
 const orNull = <T extends z.ZodType>(schema: T) => schema.nullable().default(null);
 
-/** Engines over weight: beyond this a propeller pushes at rest harder than the boat weighs. */
+/** Engines over weight, a coarse guard and our own assumption; the record's own check of thrust is the finer one. */
 const MOST_KW_PER_TONNE = 200;
 
 /** What an owner knows of a boat. Whatever is null is estimated. */
