@@ -98,8 +98,6 @@ function Row({
             {basis.how}, <span className="figures">±{basis.spread_pct} %</span>
             {basis.note && <span className="block">{basis.note}</span>}
           </>
-        ) : boat.owner ? (
-          'class default'
         ) : (
           'not said'
         )}
