@@ -3,6 +3,7 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
+  setupFiles: ['<rootDir>/scripts/jest-setup.mjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   // D3 ships as ES modules only, which Jest does not load as they are.
   transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap)/)'],

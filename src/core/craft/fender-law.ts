@@ -20,3 +20,16 @@ export function fenderForce(
   const gauge = (ATMOSPHERE_PA + pressure) / (1 - share * share) - ATMOSPHERE_PA;
   return gauge * (Math.PI / 2) * d * length;
 }
+
+/** Slope of that force over depth, N/m; taken up to the last of the gas law, as beyond it nothing gives. */
+export function fenderStiffness(
+  depth: number,
+  diameter: number,
+  length: number,
+  pressure: number,
+): number {
+  const share = Math.min(depth / diameter, FULL_DEFLECTION);
+  const squeezed = 1 - share * share;
+  const rise = ((ATMOSPHERE_PA + pressure) * (1 + share * share)) / (squeezed * squeezed);
+  return (rise - ATMOSPHERE_PA) * (Math.PI / 2) * length;
+}

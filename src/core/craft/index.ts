@@ -11,7 +11,7 @@ export type {
   WindageSpec,
 } from './spec';
 export type { ShipDerivatives } from './ship-derivatives';
-export { fenderForce } from './fender-law';
+export { fenderForce, fenderStiffness } from './fender-law';
 export { foilRow, liftSlope } from './foil';
 export { MASS, massFromMatrix, massProperties, massRow, type MassProperties } from './mass';
 export { type TouchElements } from './touch-elements';

@@ -1,5 +1,5 @@
 import { everyEdge, signedArea } from '../math';
-import { fenderForce } from './fender-law';
+import { fenderStiffness } from './fender-law';
 import type { BoatSpec, FenderSpec } from './spec';
 import type { MassProperties } from './mass';
 
@@ -28,15 +28,18 @@ export interface TouchElements {
   readonly deckSteps: Float64Array;
   /** Least and greatest x and y of the deck outline, m. */
   readonly deckBox: Float64Array;
-  /** Highest natural frequencies of a touch on bare hull and on a fender, radians/s: they set the substeps. */
-  readonly hullFrequency: number;
+  /** Least mass that any element's touch has to move, kg. */
+  readonly lightest: number;
+  /** Highest natural frequency of a touch on a fender, radians/s. */
   readonly fenderFrequency: number;
 }
 
-/** Longest stretch of outline between two touch elements, m. */
+/** Longest stretch of outline between two touch elements, m and as a share of her length. */
 const ELEMENT_SPACING_M = 0.6;
+const ELEMENT_SPACING_SHARE = 1 / 60;
 
-function denseOutline(points: Float64Array): number[] {
+function denseOutline(points: Float64Array, length: number): number[] {
+  const spacing = Math.max(ELEMENT_SPACING_M, ELEMENT_SPACING_SHARE * length);
   const out: number[] = [];
   for (let i = 0; i < points.length; i += 2) {
     const j = (i + 2) % points.length;
@@ -44,7 +47,7 @@ function denseOutline(points: Float64Array): number[] {
     const ay = points[i + 1]!;
     const dx = points[j]! - ax;
     const dy = points[j + 1]! - ay;
-    const pieces = Math.max(1, Math.ceil(Math.sqrt(dx * dx + dy * dy) / ELEMENT_SPACING_M - 1e-9));
+    const pieces = Math.max(1, Math.ceil(Math.sqrt(dx * dx + dy * dy) / spacing - 1e-9));
     for (let k = 0; k < pieces; k++) out.push(ax + (dx * k) / pieces, ay + (dy * k) / pieces);
   }
   return out;
@@ -55,14 +58,11 @@ const FIRM_DEFLECTION = 0.5;
 
 /** Greatest slope of force over depth of any fender, firmly pressed, N/m. */
 function stiffestFender(fenders: readonly FenderSpec[]): number {
-  return fenders.reduce((most, { diameter, length, pressure }) => {
-    const d = FIRM_DEFLECTION * diameter;
-    const step = 0.01 * diameter;
-    const rise =
-      fenderForce(d + step, diameter, length, pressure) -
-      fenderForce(d, diameter, length, pressure);
-    return Math.max(most, rise / step);
-  }, 0);
+  return fenders.reduce(
+    (most, { diameter, length, pressure }) =>
+      Math.max(most, fenderStiffness(FIRM_DEFLECTION * diameter, diameter, length, pressure)),
+    0,
+  );
 }
 
 function stepsOf(points: Float64Array): Float64Array {
@@ -81,7 +81,7 @@ function boxOf(points: Float64Array): Float64Array {
 }
 
 export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElements {
-  const hull = denseOutline(spec.hull.deck);
+  const hull = denseOutline(spec.hull.deck, spec.hull.length);
   const hullCount = hull.length / 2;
   const count = hullCount + spec.fenders.length;
   const elements = {
@@ -123,12 +123,12 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     count,
     hullCount,
     reach,
+    lightest,
     hullStiffness: spec.hull.touchStiffness,
     deckTurn: signedArea(spec.hull.deck) < 0 ? -1 : 1,
     deckEdges: everyEdge(spec.hull.deck.length / 2),
     deckSteps: stepsOf(spec.hull.deck),
     deckBox: boxOf(spec.hull.deck),
-    hullFrequency: Math.sqrt(spec.hull.touchStiffness / lightest),
     fenderFrequency: Math.sqrt(stiffestFender(spec.fenders) / lightest),
   };
 }

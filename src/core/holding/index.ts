@@ -9,14 +9,9 @@ export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS } from './ground';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
-export {
-  addTouch,
-  listPairs,
-  pairsHold,
-  HULL_SIDE,
-  touchScratch,
-  type TouchScratch,
-} from './touch';
+export { addTouch, lookAtPairs } from './touch';
+export { HULL_SIDE, listPairs, pairsHold, touchScratch, type TouchScratch } from './touch-pairs';
+export { RATES, setTouchRates } from './touch-rate';
 export { frictionForce, seriesStiffness, withLoss } from './touch-law';
 export {
   addLines,

@@ -1,6 +1,6 @@
 import { assembleCraft, fenderForce } from '../craft';
 import { TouchLog } from '../debrief';
-import { R, step, U, V, X, Y } from '../sim';
+import { R, step, STEP_S, U, V, X, Y } from '../sim';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
 import {
@@ -49,6 +49,15 @@ describe('J1 one corner meets a wall without friction', () => {
     expect(peak).toBeCloseTo(0.3 * Math.sqrt(5250 * 20000), -2);
   });
 
+  it.each([0.3, 1.5, 3, 6])('at %f m/s too, at the step she is run with', (speed) => {
+    const r = rig(pointed(0), { obstacles: [wall(9)], u: speed });
+    const log = new TouchLog(r.world.craft.touch.count);
+    for (let i = 0; i < 200; i++) step(r.state, r.world, r.scratch, STEP_S, log);
+    expect(r.state.motion[U]! / -speed).toBeCloseTo(1, 2);
+    expect(log.touches()[0]!.peakForce / (speed * Math.sqrt(5250 * 20000))).toBeCloseTo(1, 1);
+    expect(log.touches()[0]!.speed / speed).toBeCloseTo(1, 2);
+  });
+
   it('J4 off the centre line she takes the effective mass, turns, and never gains', () => {
     // Beam on: heading north, wall to the east, corner at x = 4 leading to starboard.
     const boat = bareBody({
@@ -87,6 +96,58 @@ describe('J1 one corner meets a wall without friction', () => {
         });
       }
     }
+  });
+});
+
+describe('touches faster than the step', () => {
+  it.each([
+    ['lossy', 4.5e5, 10, 1e9],
+    ['stiff', 1e9, 1.5, 1e9],
+    ['stiff and lossy', 1e9, 10, 1e9],
+    ['soft against stiff', 1e4, 10, 1e9],
+    ['stiff against soft', 1e9, 10, 1e6],
+  ])('a %s hull stays finite and gains nothing', (_, touchStiffness, touchLoss, stiffness) => {
+    const boat = sloop();
+    const hard = { ...boat, fenders: [], hull: { ...boat.hull, touchStiffness, touchLoss } };
+    const quay = solidObstacle('q', 'q', Float64Array.from([7, -90, 30, -90, 30, 90, 7, 90]), {
+      friction: 0.3,
+      stiffness,
+    });
+    for (const speed of [2.5, 5, 8]) {
+      for (const heading of [-1.2, 0, 0.4, Math.PI / 2]) {
+        const ahead = speed * Math.sin(heading);
+        const across = speed * Math.cos(heading);
+        const r = rig(hard, { obstacles: [quay], heading, u: ahead, v: across });
+        const before = energy(r);
+        const log = new TouchLog(r.world.craft.touch.count);
+        for (let i = 0; i < 100; i++) step(r.state, r.world, r.scratch, 0.1, log);
+        expect(log.touches().length).toBeGreaterThan(0);
+        expect(energy(r)).toBeLessThan(before);
+        // She has not been shot through it, nor away.
+        expect(r.state.motion[X]!).toBeLessThan(9);
+        expect(Math.abs(r.state.motion[X]!)).toBeLessThan(10 * speed);
+      }
+    }
+  });
+
+  it('many places pressing at once are followed as one stiff touch', () => {
+    // A long flat side, all of it landing at the same moment.
+    const boat = bareBody({
+      ...REFERENCE_HULL,
+      touchStiffness: 1e6,
+      touchLoss: 3,
+      deck: Float64Array.from([-9, -3, 9, -3, 9, 3, -9, 3]),
+    });
+    const quay = solidObstacle('q', 'q', Float64Array.from([3.2, -90, 9, -90, 9, 90, 3.2, 90]), {
+      friction: 0.3,
+      stiffness: 1e8,
+    });
+    const r = rig(boat, { obstacles: [quay], v: 0.5 });
+    const before = energy(r);
+    let most = 0;
+    run(r, 3, () => (most = Math.max(most, r.scratch.touch.count)));
+    expect(most).toBeGreaterThan(20);
+    expect(energy(r)).toBeLessThan(before * (1 + 1e-6));
   });
 });
 

@@ -29,7 +29,7 @@ import {
   SHALLOW,
   WORK,
 } from '../forces';
-import { addLines, addTouch, GROUND, listPairs, pairsHold } from '../holding';
+import { addLines, addTouch, GROUND, listPairs, lookAtPairs, pairsHold } from '../holding';
 import { cos, sin, sineCosine } from '../math';
 import { streamAt } from '../water';
 import { GAPS, WATER } from './environment';
@@ -229,12 +229,16 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch, secon
   const x = motion[X]!;
   const y = motion[Y]!;
   const heading = motion[PSI]!;
-  if (pairsHold(s.touch, touch, x, y, heading, travel)) return;
+  const held = pairsHold(s.touch, touch, x, y, heading, travel);
+  if (held && s.touch.active === 0) return;
   s.ground[GROUND.SIN] = sin(heading);
   s.ground[GROUND.COS] = cos(heading);
   setGround(s.ground, motion, row);
-  listPairs(s.touch, world.craft, world.shore, s.ground, heading);
-  pairsHold(s.touch, touch, x, y, heading, travel);
+  if (!held) {
+    listPairs(s.touch, world.craft, world.shore, s.ground, heading);
+    pairsHold(s.touch, touch, x, y, heading, travel);
+  }
+  lookAtPairs(s.touch, world.craft, world.shore, s.ground);
 }
 
 /** Stream at every strip over the reference stream, in body axes. */
@@ -351,11 +355,11 @@ export function derivative(
     const starboard = s.gaps[GAPS.STARBOARD]!;
     addBankEffect(force, length, beam, draught, density, ur, port, starboard);
   }
-  if (s.touch.active || world.lines.count > 0) {
+  if (s.touch.active > 0 || world.lines.count > 0) {
     ground[GROUND.SIN] = sinPsi;
     ground[GROUND.COS] = cosPsi;
     setGround(ground, motion, environment.row);
-    if (s.touch.active) addTouch(force, s.touch, craft, world.shore, ground);
+    if (s.touch.active > 0) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
     addLines(force, s.tension, world.lines, ground);
   } else {

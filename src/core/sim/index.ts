@@ -27,7 +27,7 @@ export {
   type StartPose,
   type ThrusterState,
 } from './state';
-export { dragSubsteps, step, STEP_S, touchSubsteps, type TouchWatch } from './step';
+export { step, STEP_S, type TouchWatch } from './step';
 export { senseSurroundings } from './surroundings';
 export {
   engineColumn,

@@ -1,4 +1,5 @@
 import { SHALLOW } from '../forces';
+import { RATES, setTouchRates } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
@@ -12,28 +13,16 @@ import type { Scratch, World } from './world';
  */
 export const STEP_S = 0.1;
 
-// While something may touch, the step is cut so that ω·h stays under this. Fourth order is stable to
-// 2.8 and only ever takes energy; at 1, for the firmest touch, (ωh)⁶/72 = 1.4 % a step, of about three.
+// While something may touch, the step is cut so that ω·h stays under this for its firmest spring. Fourth order
+// only ever takes energy; at 1, (ωh)⁶/72 = 1.4 % a step, of about three.
 const TOUCH_PHASE = 1;
-const MOST_TOUCH_SUBSTEPS = 60;
-// The scheme is stable to 2.8, and the bound on the rates lies well above the true ones.
-const DRAG_SHARE = 2.5;
-const MOST_DRAG_SUBSTEPS = 400;
+// The scheme is stable to 2.8, and the bounds on the rates lie above the true ones.
+const STABLE_PHASE = 2.5;
+/** A tenth of a second never needs more: stiffer boats are refused. */
+const MOST_SUBSTEPS = 1000;
 
-/** Substeps needed for a step of `dt` seconds in which bare hull or only fenders may touch. */
-export function touchSubsteps(world: World, dt: number, hull: boolean): number {
-  const { hullFrequency, fenderFrequency } = world.craft.touch;
-  const frequency = hull ? Math.max(hullFrequency, fenderFrequency) : fenderFrequency;
-  return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * frequency) / TOUCH_PHASE));
-}
-
-/** Substeps the stiffest line needs. */
-function lineSubsteps(s: Scratch, dt: number): number {
-  return Math.min(MOST_TOUCH_SUBSTEPS, Math.ceil((dt * s.lineRate) / TOUCH_PHASE));
-}
-
-/** Substeps needed so that no drag acts faster than the scheme can follow; one for ordinary boats. */
-export function dragSubsteps(motion: Float64Array, world: World, s: Scratch, dt: number): number {
+/** A bound on how fast drags act, 1/s; a few for ordinary boats. */
+function dragRate(motion: Float64Array, world: World, s: Scratch): number {
   const { dragRates, touch } = world.craft;
   const slipEast = s.air[0]!;
   const slipNorth = s.air[1]!;
@@ -42,8 +31,21 @@ export function dragSubsteps(motion: Float64Array, world: World, s: Scratch, dt:
   const speed = Math.sqrt(u * u + v * v) + Math.abs(motion[R]!) * touch.reach;
   const airSpeed = speed + Math.sqrt(slipEast * slipEast + slipNorth * slipNorth);
   const water = s.shallow[SHALLOW.CROSS_FLOW]!;
-  const rate = water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
-  return Math.min(MOST_DRAG_SUBSTEPS, Math.ceil((dt * rate) / DRAG_SHARE));
+  return water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
+}
+
+/** Substeps of a step of `dt` seconds, so that no force acts faster than the scheme can follow. */
+export function substeps(motion: Float64Array, world: World, s: Scratch, dt: number): number {
+  let rate = dragRate(motion, world, s) + s.lineRate;
+  let firmest = s.firmestLine;
+  if (s.touch.active > 0) {
+    const { craft, shore } = world;
+    setTouchRates(s.touch, craft.touch, shore, dt);
+    firmest = Math.max(firmest, s.touch.rates[RATES.FIRMEST]!);
+    rate += s.touch.rates[RATES.ALL]!;
+  }
+  const pieces = Math.ceil(dt * Math.max(rate / STABLE_PHASE, firmest / TOUCH_PHASE));
+  return Math.max(1, Math.min(MOST_SUBSTEPS, pieces));
 }
 
 /** A joystick's computer looks at its own beat. */
@@ -72,10 +74,7 @@ export function step(
   advanceJoystick(state, world, dt);
   senseSurroundings(motion, world, s, state.time, dt);
   lookAround(motion, world, s, dt);
-  let pieces = dragSubsteps(motion, world, s, dt);
-  if (s.touch.active) pieces = Math.max(pieces, touchSubsteps(world, dt, s.touch.hullActive));
-  if (world.lines.count > 0) pieces = Math.max(pieces, lineSubsteps(s, dt));
-  if (pieces < 1) pieces = 1;
+  const pieces = substeps(motion, world, s, dt);
   const h = dt / pieces;
   for (let i = 0; i < pieces; i++) {
     advanceActuators(s.stages, state, world.craft, s.flows, h);

@@ -52,7 +52,8 @@ export interface Scratch {
   /** Columns GROUND. */
   readonly ground: Float64Array;
   readonly touch: TouchScratch;
-  /** Highest rate a line can act at, 1/s: it sets the substeps. */
+  /** Highest frequency of a line's spring, and a bound on how fast all lines act, 1/s: they set the substeps. */
+  readonly firmestLine: number;
   readonly lineRate: number;
   /** Tension of each line, N. */
   readonly tension: Float64Array;
@@ -70,17 +71,21 @@ export interface Scratch {
   readonly at: Float64Array;
 }
 
-/** Spring and damping of the stiffest line, on the lightest mass at its cleat, 1/s. */
-function lineRate({ mass }: Craft, lines: Lines): number {
-  let most = 0;
+/** How fast lines can act, 1/s: the firmest one's spring, and all of them together with their damping. */
+function lineRates({ mass }: Craft, lines: Lines): { firmest: number; all: number } {
+  let firmest = 0;
+  let springs = 0;
+  let damping = 0;
   for (let i = 0; i < lines.count; i++) {
     const x = lines.boatX[i]!;
     const y = lines.boatY[i]!;
     const lightness = 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
-    const spring = Math.sqrt((lines.stiffness[i]! / lines.length[i]!) * lightness);
-    most = Math.max(most, spring, 0.5 * lines.damping[i]! * lightness);
+    const spring = (lines.stiffness[i]! / lines.length[i]!) * lightness;
+    firmest = Math.max(firmest, Math.sqrt(spring));
+    springs += spring;
+    damping += lines.damping[i]! * lightness;
   }
-  return most;
+  return { firmest, all: Math.sqrt(springs) + damping };
 }
 
 function openAir(): Float64Array {
@@ -91,6 +96,7 @@ function openAir(): Float64Array {
 
 export function makeScratch({ craft, lines }: World): Scratch {
   const vector = () => new Float64Array(MOTION_SIZE);
+  const rates = lineRates(craft, lines);
   return {
     force: new Float64Array(3),
     pair: new Float64Array(2),
@@ -102,7 +108,8 @@ export function makeScratch({ craft, lines }: World): Scratch {
     now: new Float64Array(NOW_COLUMNS),
     ground: new Float64Array(GROUND_COLUMNS),
     touch: touchScratch(),
-    lineRate: lineRate(craft, lines),
+    firmestLine: rates.firmest,
+    lineRate: rates.all,
     tension: new Float64Array(lines.count),
     stages: actuatorStages(craft),
     air: openAir(),

@@ -1,0 +1,283 @@
+import type { Craft, TouchElements } from '../craft';
+import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
+import { GROUND } from './ground';
+import { boxDistance, type Shore } from './shore';
+
+/** Most touches looked at in one instant, and edges near them. */
+export const SLOTS = 256;
+const EDGE_SLOTS = 2048;
+/** Pairs this close are listed, m, or as close as a fast boat may come in one step; the list holds until she has moved about as far. */
+const PAIR_RANGE_M = 0.16;
+/** Kept in hand when deciding that nothing can touch yet, m. */
+const IN_HAND_M = 0.02;
+/** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
+export const HULL_SIDE = -1;
+
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were. */
+export const LIST = { X: 0, Y: 1, HEADING: 2, LEAST_GAP: 3, FAR: 4, TRAVEL: 5, RANGE: 6 } as const;
+
+/** Touches found in one evaluation, and working memory. Reused every time. */
+export interface TouchScratch {
+  count: number;
+  readonly element: Int32Array;
+  readonly obstacle: Int32Array;
+  /** Body coordinates of the touch, m, and the inward normal in body axes. */
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly nx: Float64Array;
+  readonly ny: Float64Array;
+  readonly depth: Float64Array;
+  readonly approach: Float64Array;
+  readonly normalForce: Float64Array;
+  /** Pairs that can touch during this step. */
+  active: number;
+  /**
+   * Pairs near one another: an element of the boat (or HULL_SIDE) with an obstacle and, for the hull
+   * side, the obstacle's corner (its number; −1 for a pile). Of the other's outline only the edges that
+   * can be nearest while the list holds are looked at.
+   */
+  pairCount: number;
+  readonly pairElement: Int32Array;
+  readonly pairObstacle: Int32Array;
+  readonly pairCorner: Int32Array;
+  readonly pairGap: Float64Array;
+  /** How deep each active pair pressed when last looked at, m (under nought: the gap), and how fast it closed, m/s. */
+  readonly pairDepth: Float64Array;
+  readonly pairApproach: Float64Array;
+  /** 1 while those two are of this step's beginning. */
+  readonly pairKnown: Uint8Array;
+  readonly pairEdges: Int32Array;
+  readonly edges: Int32Array;
+  readonly list: Float64Array;
+  /** Columns RATES (touch-rate.ts). */
+  readonly rates: Float64Array;
+  readonly nearest: Float64Array;
+  /** A place in body axes, and a list of one edge, while pairs are looked at. */
+  readonly place: Float64Array;
+  readonly one: Int32Array;
+}
+
+export function touchScratch(): TouchScratch {
+  const slots = () => new Float64Array(SLOTS);
+  const marks = () => new Int32Array(SLOTS);
+  return {
+    count: 0,
+    element: marks(),
+    obstacle: marks(),
+    x: slots(),
+    y: slots(),
+    nx: slots(),
+    ny: slots(),
+    depth: slots(),
+    approach: slots(),
+    normalForce: slots(),
+    pairCount: 0,
+    pairElement: marks(),
+    pairObstacle: marks(),
+    pairCorner: marks(),
+    active: 0,
+    pairGap: slots(),
+    pairDepth: slots(),
+    pairApproach: slots(),
+    pairKnown: new Uint8Array(SLOTS),
+    pairEdges: new Int32Array(SLOTS + 1),
+    edges: new Int32Array(EDGE_SLOTS),
+    list: new Float64Array(7).fill(NaN),
+    rates: new Float64Array(2),
+    nearest: new Float64Array(NEAREST_COLUMNS),
+    place: new Float64Array(2),
+    one: new Int32Array(1),
+  };
+}
+
+/** Is the list of pairs still good for a boat that may move `travel` metres more, heading in radians? */
+export function pairsHold(
+  s: TouchScratch,
+  touch: TouchElements,
+  x: number,
+  y: number,
+  heading: number,
+  travel: number,
+): boolean {
+  const { list } = s;
+  const dx = x - list[LIST.X]!;
+  const dy = y - list[LIST.Y]!;
+  const turned = Math.abs(heading - list[LIST.HEADING]!) * touch.reach;
+  const far = Math.sqrt(dx * dx + dy * dy) + turned + travel + IN_HAND_M;
+  list[LIST.FAR] = far;
+  list[LIST.TRAVEL] = travel;
+  s.active = 0;
+  for (let k = 0; k < s.pairCount; k++) {
+    if (s.pairGap[k]! > far) {
+      s.pairKnown[k] = 0;
+      continue;
+    }
+    s.active += 1;
+  }
+  // NaN, before the first listing, does not hold either.
+  return far < (s.pairCount > 0 ? list[LIST.RANGE]! : list[LIST.LEAST_GAP]!);
+}
+
+/** Notes a pair, with the edges of the other's ring that can be nearest while the list holds. */
+function addPair(
+  s: TouchScratch,
+  element: number,
+  obstacle: number,
+  corner: number,
+  gap: number,
+  points: Float64Array,
+  from: number,
+  to: number,
+  distance: number,
+): void {
+  if (s.pairCount >= SLOTS) return;
+  const k = s.pairCount++;
+  s.pairElement[k] = element;
+  s.pairObstacle[k] = obstacle;
+  s.pairCorner[k] = corner;
+  s.pairGap[k] = gap;
+  s.pairKnown[k] = 0;
+  let last = s.pairEdges[k]!;
+  const reach = Math.abs(distance) + 2 * (s.list[LIST.RANGE]! + IN_HAND_M);
+  for (let e = from; e < to && last < EDGE_SLOTS; e++) {
+    s.one[0] = e;
+    nearestOnRing(s.nearest, points, from, to, 1, s.one, 0, 1);
+    if (Math.abs(s.nearest[NEAREST.DISTANCE]!) <= reach) s.edges[last++] = e;
+  }
+  s.pairEdges[k + 1] = last;
+}
+
+/**
+ * Lists the pairs near one another, first by boxes, then one by one, so that the stages of
+ * the step look at nothing else. Whether the list still holds is asked of pairsHold.
+ */
+export function listPairs(
+  s: TouchScratch,
+  craft: Craft,
+  shore: Shore,
+  boat: Float64Array,
+  heading: number,
+): void {
+  const { touch } = craft;
+  const { list } = s;
+  const x = boat[GROUND.X]!;
+  const y = boat[GROUND.Y]!;
+  s.pairCount = 0;
+  list[LIST.X] = x;
+  list[LIST.Y] = y;
+  list[LIST.HEADING] = heading;
+  list[LIST.LEAST_GAP] = Infinity;
+  list[LIST.RANGE] = Math.max(PAIR_RANGE_M, list[LIST.TRAVEL]! + 3 * IN_HAND_M);
+  for (let i = 0; i < shore.count; i++) {
+    const open = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+    if (boxDistance(shore, i, x, y) - touch.reach >= open) continue;
+    if (shore.solid[i] === 1) listSolid(s, craft, shore, boat, i);
+    else listPile(s, craft, shore, boat, i);
+  }
+}
+
+/** A place ashore, in body axes. */
+export function toBody(boat: Float64Array, px: number, py: number, out: Float64Array): void {
+  const dx = px - boat[GROUND.X]!;
+  const dy = py - boat[GROUND.Y]!;
+  out[0] = dx * boat[GROUND.SIN]! + dy * boat[GROUND.COS]!;
+  out[1] = dx * boat[GROUND.COS]! - dy * boat[GROUND.SIN]!;
+}
+
+/** A corner or pile ashore against the hull between its elements. */
+function listCorner(
+  s: TouchScratch,
+  craft: Craft,
+  boat: Float64Array,
+  obstacle: number,
+  corner: number,
+  px: number,
+  py: number,
+  radius: number,
+): void {
+  const { touch } = craft;
+  const { list } = s;
+  const open = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+  const { deck } = craft.spec.hull;
+  const sides = deck.length / 2;
+  const { place } = s;
+  toBody(boat, px, py, place);
+  const bx = place[0]!;
+  const by = place[1]!;
+  const bare = touch.reach + radius + open;
+  if (bx * bx + by * by >= bare * bare) return;
+  s.nearest[NEAREST.FROM_X] = bx;
+  s.nearest[NEAREST.FROM_Y] = by;
+  nearestOnRing(s.nearest, deck, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
+  const distance = s.nearest[NEAREST.DISTANCE]!;
+  const gap = distance - radius;
+  if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+  if (gap >= list[LIST.RANGE]!) return;
+  addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance);
+}
+
+function listSolid(
+  s: TouchScratch,
+  craft: Craft,
+  shore: Shore,
+  boat: Float64Array,
+  i: number,
+): void {
+  const { touch } = craft;
+  const { list, nearest } = s;
+  const { corners, turn } = shore;
+  const from = shore.start[i]!;
+  const to = shore.start[i + 1]!;
+  const x = boat[GROUND.X]!;
+  const y = boat[GROUND.Y]!;
+  const sin = boat[GROUND.SIN]!;
+  const cos = boat[GROUND.COS]!;
+  const whole = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+  nearest[NEAREST.FROM_X] = x;
+  nearest[NEAREST.FROM_Y] = y;
+  nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);
+  if (nearest[NEAREST.DISTANCE]! - touch.reach >= whole) return;
+  for (let e = 0; e < touch.count; e++) {
+    const open = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+    const px = x + touch.x[e]! * sin + touch.y[e]! * cos;
+    const py = y + touch.x[e]! * cos - touch.y[e]! * sin;
+    if (boxDistance(shore, i, px, py) - touch.radius[e]! >= open) continue;
+    nearest[NEAREST.FROM_X] = px;
+    nearest[NEAREST.FROM_Y] = py;
+    nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);
+    const distance = nearest[NEAREST.DISTANCE]!;
+    const gap = distance - touch.radius[e]!;
+    if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+    if (gap < list[LIST.RANGE]!) addPair(s, e, i, 0, gap, corners, from, to, distance);
+  }
+  for (let c = from; c < to; c++) {
+    listCorner(s, craft, boat, i, c, corners[2 * c]!, corners[2 * c + 1]!, 0);
+  }
+}
+
+function listPile(
+  s: TouchScratch,
+  craft: Craft,
+  shore: Shore,
+  boat: Float64Array,
+  i: number,
+): void {
+  const { touch } = craft;
+  const { list } = s;
+  const px = shore.round[3 * i]!;
+  const py = shore.round[3 * i + 1]!;
+  const radius = shore.round[3 * i + 2]!;
+  const { place } = s;
+  toBody(boat, px, py, place);
+  const bx = place[0]!;
+  const by = place[1]!;
+  for (let e = touch.hullCount; e < touch.count; e++) {
+    const dx = bx - touch.x[e]!;
+    const dy = by - touch.y[e]!;
+    const distance = Math.sqrt(dx * dx + dy * dy) - radius;
+    const gap = distance - touch.radius[e]!;
+    if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+    if (gap < list[LIST.RANGE]!) addPair(s, e, i, 0, gap, place, 0, 0, distance);
+  }
+  listCorner(s, craft, boat, i, -1, px, py, radius);
+}

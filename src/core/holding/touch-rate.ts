@@ -1,0 +1,71 @@
+import { fenderForce, fenderStiffness, type TouchElements } from '../craft';
+import type { Shore } from './shore';
+import { seriesStiffness } from './touch-law';
+import { LIST, type TouchScratch } from './touch-pairs';
+
+/** How fast touches act, 1/s: frequency of the firmest one's spring, and a bound on all of them together. */
+export const RATES = { FIRMEST: 0, ALL: 1 } as const;
+
+/** Closing speed kept in hand: a share of what the pair closes at, and of her own speed, as normals turn. */
+const CLOSING_HAND = 1.2;
+const SPEED_HAND = 0.1;
+
+/**
+ * Works out how fast the touches of the coming step can act, so that the step can be cut to follow them:
+ * springs, √(Σ k(1 + χv)/m), and losses, Σ F χ/m, of all pairs that can press within the step, as deep as
+ * they may come. A touch at speed on a lossy hull acts far faster than its spring does.
+ *
+ * @param s with every active pair's depth and approach known; `rates` is written
+ * @param seconds length of the step
+ */
+export function setTouchRates(
+  s: TouchScratch,
+  touch: TouchElements,
+  shore: Shore,
+  seconds: number,
+): void {
+  const speed = s.list[LIST.TRAVEL]! / seconds;
+  const far = s.list[LIST.FAR]!;
+  const lightness = 1 / touch.lightest;
+  let spring = 0;
+  let loss = 0;
+  let firmest = 0;
+  let hulls = 0;
+  let closingMost = 0;
+  let depthMost = 0;
+  let stiffest = 0;
+  for (let k = 0; k < s.pairCount; k++) {
+    if (s.pairGap[k]! > far) continue;
+    const closing = CLOSING_HAND * Math.max(0, s.pairApproach[k]!) + SPEED_HAND * speed;
+    const depth = s.pairDepth[k]! + closing * seconds;
+    if (depth <= 0) continue;
+    const e = s.pairElement[k]!;
+    if (e < touch.hullCount) {
+      hulls += 1;
+      closingMost = Math.max(closingMost, closing);
+      depthMost = Math.max(depthMost, s.pairDepth[k]!);
+      const other = shore.stiffness[s.pairObstacle[k]!]!;
+      stiffest = Math.max(stiffest, seriesStiffness(touch.hullStiffness, other));
+      continue;
+    }
+    const diameter = 2 * touch.radius[e]!;
+    const length = touch.fenderLength[e]!;
+    const pressure = touch.fenderPressure[e]!;
+    const chi = touch.loss[e]!;
+    firmest = Math.max(firmest, touch.fenderFrequency);
+    spring += fenderStiffness(depth, diameter, length, pressure) * (1 + chi * closing);
+    loss += fenderForce(depth, diameter, length, pressure) * chi;
+  }
+  if (hulls > 0) {
+    const chi = touch.loss[0]!;
+    firmest = Math.max(firmest, Math.sqrt(stiffest * lightness));
+    const frequency = Math.sqrt(hulls * stiffest * lightness);
+    // No deeper than the springs, or their loss, would stop her lightest part.
+    const lossy = chi > 0 ? Math.sqrt((2 * closingMost) / chi) : Infinity;
+    const stopped = Math.min(closingMost * seconds, Math.min(closingMost, lossy) / frequency);
+    spring += hulls * stiffest * (1 + chi * closingMost);
+    loss += hulls * stiffest * (depthMost + stopped) * chi;
+  }
+  s.rates[RATES.FIRMEST] = firmest;
+  s.rates[RATES.ALL] = Math.sqrt(spring * lightness) + loss * lightness;
+}
