@@ -120,23 +120,12 @@ export function boatFromOwner(
     version: BOAT_VERSION,
     ...named,
     owner,
-    basis: [
-      ...[
-        ...GIVEN,
-        ...e.drives.flatMap((_, i) => [`drives[${i}].power_kW`, `drives[${i}].blades`]),
-      ].map((figure) => ({
-        figure,
-        how: 'given' as const,
-        spread_pct: 3,
-        note: 'by the owner',
-      })),
-      ...e.basis.map((b) => ({
-        figure: b.figure,
-        how: b.how,
-        spread_pct: Math.round(100 * b.spread),
-        note: b.note,
-      })),
-    ],
+    basis: e.basis.map(({ figure, how, spread, note }) => ({
+      figure,
+      how,
+      spread_pct: Math.round(100 * spread),
+      note,
+    })),
     hull: hull(e, owner),
     fins: e.foils.map(fin),
     drives: e.drives.map((d) => drive(d, kind)),
@@ -190,14 +179,3 @@ export function boatFromOwner(
     points: e.points.map((p) => ({ name: p.name, x_m: place(p.x), y_m: place(p.y) })),
   };
 }
-
-/** Figures of the hull taken over as the owner gave them. */
-const GIVEN = [
-  'hull.length_m',
-  'hull.beam_m',
-  'hull.draught_m',
-  'hull.mass_kg',
-  'hull.freeboard_m',
-  'hull.superstructure_m',
-  'hull.mast_m',
-] as const;

@@ -193,12 +193,12 @@ const point = z.strictObject({
 
 /** How a figure was come by, and how far to trust it. */
 const basis = z.strictObject({
-  /** The figure's path, such as hull.wettedArea_m2 or drives[0].walkAstern. */
+  /** The figure's path, such as hull.wettedArea_m2 or drives[0].walkAstern, or that of the whole it is part of (fenders). */
   figure: z.string().min(1).max(80),
   how: z.enum(BASES, {
     error: "say 'given', 'formula', 'class default', 'assumption', 'measured' or 'set by hand'",
   }),
-  /** Likely error either way, per cent of the figure. */
+  /** Likely error either way, per cent of the figure; of her length for a place aboard (x_m, y_m and the like). */
   spread_pct: within(0, 100, '%'),
   note: z.string().max(200, { error: 'keep it to 200 characters' }).default(''),
 });
@@ -214,7 +214,7 @@ const currentBoat = z
     note: longText.default(''),
     /** What the owner knows, from which the rest was estimated; null if it was not. */
     owner: ownerSchema.nullable().default(null),
-    basis: z.array(basis).max(200, { error: 'at most 200 entries' }).default([]),
+    basis: z.array(basis).max(600, { error: 'at most 600 entries' }).default([]),
     hull,
     fins: z.array(fin).max(8, { error: 'at most eight fins' }).default([]),
     drives: z.array(drive).max(4, { error: 'at most four drives' }).default([]),

@@ -1,4 +1,5 @@
 export { BASES, BOAT_SCHEMA, boatSchema, DRIVE_KINDS, type Boat } from './boat';
+export { basisFor, isPlace } from './boat-basis';
 export { boatFromOwner } from './boat-estimate';
 export { BOAT_MIGRATIONS, BOAT_VERSION, migrateBoat } from './boat-migrations';
 export { boatWarnings } from './boat-warnings';

@@ -1,7 +1,7 @@
 'use client';
 import { useState, type FormEvent } from 'react';
-import { boatSchema, check, type Boat, type Problem } from '@/document';
-import { figureWords } from '../words/boat';
+import { basisFor, boatSchema, check, type Boat, type Problem } from '@/document';
+import { figureWords, spreadWords } from '../words/boat';
 import { figureGroups, withFigure, type Figure } from './figures';
 
 /** Every figure of the record with its basis; each can be set by hand, and is checked before it is kept. */
@@ -55,8 +55,8 @@ function Row({
 }) {
   const [text, setText] = useState(String(figure.value));
   const [wrong, setWrong] = useState('');
-  const { name, unit } = figureWords(figure.field);
-  const basis = boat.basis.find((b) => b.figure === figure.path);
+  const { name, unit } = figureWords(figure.path);
+  const basis = basisFor(boat, figure.path);
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (Number(text) === figure.value && text.trim() !== '') return;
@@ -95,7 +95,8 @@ function Row({
       <td className="py-1 pl-2 text-[12px] text-quiet">
         {basis ? (
           <>
-            {basis.how}, <span className="figures">±{basis.spread_pct} %</span>
+            {basis.how},{' '}
+            <span className="figures">{spreadWords(figure.field, basis.spread_pct)}</span>
             {basis.note && <span className="block">{basis.note}</span>}
           </>
         ) : (

@@ -19,9 +19,9 @@ function numbers(record: object, path: string): Figure[] {
   );
 }
 
-/** Every single number of a boat's record, grouped by what it belongs to. Outlines are left out. */
+/** Every single number of a boat's record, grouped by what it belongs to. Outlines are left out: they are drawn. */
 export function figureGroups(boat: Boat): FigureGroup[] {
-  const many = (what: 'fins' | 'drives' | 'rudders' | 'thrusters') =>
+  const many = (what: 'fins' | 'drives' | 'rudders' | 'thrusters' | 'fenders' | 'points') =>
     boat[what].map((part, i) => ({
       name: part.name[0]!.toUpperCase() + part.name.slice(1),
       figures: numbers(part, `${what}[${i}]`).filter(({ field }) => field !== 'inRaceOfDrive'),
@@ -31,9 +31,14 @@ export function figureGroups(boat: Boat): FigureGroup[] {
     { name: 'Wind', figures: numbers(boat.windage, 'windage') },
     { name: 'Helm', figures: numbers(boat.steering, 'steering') },
     ...many('drives'),
+    ...boat.drives.flatMap(({ name, leg }, i) =>
+      leg ? [{ name: `Leg of ${name}`, figures: numbers(leg, `drives[${i}].leg`) }] : [],
+    ),
     ...many('rudders'),
     ...many('fins'),
     ...many('thrusters'),
+    ...many('fenders'),
+    ...many('points'),
   ].filter(({ figures }) => figures.length > 0);
 }
 

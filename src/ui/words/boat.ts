@@ -1,4 +1,4 @@
-import type { Boat } from '@/document';
+import { isPlace, type Boat } from '@/document';
 
 /** "14.5 t", "780 kg". */
 export function massWords(kg: number): string {
@@ -68,6 +68,7 @@ const NAMES: Readonly<Record<string, string>> = {
   hullShare: 'side force raised on the hull, share',
   hullShareX_m: 'where that acts',
   dragDeduction: 'drag taken off by the hull, share',
+  blades: 'blades',
   power_kW: 'engine power',
   diameter_m: 'propeller diameter',
   pitch_m: 'propeller pitch',
@@ -100,11 +101,20 @@ const NAMES: Readonly<Record<string, string>> = {
   centreShift: 'shift to the windward end, share of length',
 };
 
+/** The same fields mean other things on a fender. */
+const FENDER_NAMES: Readonly<Record<string, string>> = {
+  diameter_m: 'diameter',
+  length_m: 'length',
+  pressure_kPa: 'pressure',
+  loss_spm: 'loss in a touch',
+};
+
 const UNITS: Readonly<Record<string, string>> = {
   m: 'm',
   m2: 'm²',
   kg: 'kg',
   kW: 'kW',
+  kPa: 'kPa',
   rpm: 'rev/min',
   s: 's',
   deg: '°',
@@ -115,8 +125,16 @@ const UNITS: Readonly<Record<string, string>> = {
   mps: 'm/s',
 };
 
-/** What a figure is called and measured in, by its field's name. */
-export function figureWords(field: string): { name: string; unit: string } {
+/** What a figure is called and measured in, by its path in the record. */
+export function figureWords(path: string): { name: string; unit: string } {
+  const field = path.slice(path.lastIndexOf('.') + 1);
+  const names = path.startsWith('fenders') ? { ...NAMES, ...FENDER_NAMES } : NAMES;
   const suffix = field.split('_')[1] ?? '';
-  return { name: NAMES[field] ?? field, unit: UNITS[suffix] ?? '' };
+  return { name: names[field] ?? field, unit: UNITS[suffix] ?? '' };
+}
+
+/** How far a figure may be off, in words. */
+export function spreadWords(field: string, percent: number): string {
+  if (percent === 0) return 'exact';
+  return isPlace(field) ? `±${percent} % of her length` : `±${percent} %`;
 }

@@ -5,7 +5,7 @@ import { SEA_WATER_KGPM3, GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../../units
 import type { DriveSpec, FoilSpec, RudderSpec, ThrusterSpec } from '../spec';
 import { CLASS_DEFAULTS } from './classes';
 import type { HullEstimate } from './hull';
-import type { Basis, BladeKind, DriveChoice, OwnerFigures } from './owner';
+import type { BladeKind, DriveChoice, OwnerFigures } from './owner';
 
 const RAD = Math.PI / 180;
 
@@ -145,7 +145,6 @@ export function estimateDrives(
   owner: OwnerFigures,
   hull: HullEstimate,
   fins: readonly FoilSpec[],
-  basis: Basis[],
 ): DriveEstimate[] {
   if (owner.drive === 'none' || owner.engines === 0) return [];
   const c = CLASS_DEFAULTS[owner.class];
@@ -175,32 +174,6 @@ export function estimateDrives(
   const places = spreadAthwart(owner, hull);
   const x = driveX(owner);
   const shape = legOf(owner, diameter);
-  const note = (figure: string, how: Basis['how'], spread: number, text: string) =>
-    places.forEach((_, i) =>
-      basis.push({ figure: `drives[${i}].${figure}`, how, spread, note: text }),
-    );
-  note(
-    'diameter_m',
-    'formula',
-    0.15,
-    `${(perWatt * 1000).toFixed(0)} N/kW at ${share} of disc theory`,
-  );
-  note('pitch_m', 'class default', 0.2, '');
-  note('bollardThrust_kt', 'formula', 0.15, '0.42 of the pitch ratio');
-  note('asternEfficiency', 'class default', 0.2, owner.blades);
-  note('walkAstern', 'class default', 0.5, 'weakly known: find it by trial');
-  note('walkAhead', 'class default', 0.6, 'weakly known');
-  note(
-    'idle_rpm',
-    owner.idleSpeed ? 'formula' : 'class default',
-    0.15,
-    'thrust meets resistance at idle speed',
-  );
-  note('full_rpm', 'formula', 0.15, 'thrust per kilowatt at rest, and a tenth more under way');
-  note('response_s', 'class default', 0.4, '');
-  note('shiftDelay_s', 'class default', 0.4, '');
-  note('neutralPause_s', 'class default', 0.5, '');
-  note('wakeFraction', 'class default', 0.4, '');
   const steered = leg || drive === 'pod';
   const single = places.length === 1;
   return places.map((y, i) => {
@@ -245,7 +218,6 @@ export function estimateRudders(
   owner: OwnerFigures,
   hull: HullEstimate,
   drives: readonly DriveSpec[],
-  basis: Basis[],
 ): RudderSpec[] {
   const c = CLASS_DEFAULTS[owner.class];
   const { rudders: count, beam, length, draught } = owner;
@@ -273,11 +245,7 @@ export function estimateRudders(
   const far = owner.drive === 'sail drive';
   // Behind a full stern the flow is slow, straightened and too troubled to stall by the lock.
   const behindHull = c.straightening <= 0.8;
-  const note = (i: number, figure: string, how: Basis['how'], spread: number, text: string) =>
-    basis.push({ figure: `rudders[${i}].${figure}`, how, spread, note: text });
   return Array.from({ length: count }, (_, i) => {
-    note(i, 'area_m2', 'class default', 0.2, 'share of waterline length × draught');
-    note(i, 'raceEffect', 'class default', 0.25, 'what a blade takes up of the race');
     const own = count === 2 && twinShafts ? i : null;
     const inRaceOf = count === 1 ? (drives.length === 1 ? 0 : null) : own;
     return {
@@ -308,23 +276,12 @@ export function estimateRudders(
 /** Thrust of a tunnel thruster per watt, and its jet's speed: T = 0.14 P, P_jet about half of P. */
 const THRUSTER_PER_WATT = 0.14;
 
-export function estimateThrusters(
-  owner: OwnerFigures,
-  hull: HullEstimate,
-  basis: Basis[],
-): ThrusterSpec[] {
+export function estimateThrusters(owner: OwnerFigures, hull: HullEstimate): ThrusterSpec[] {
   const ship = owner.class === 'ship' || owner.class === 'barge';
   // Half the tunnel's depth of water over it is little on a shallow hull: some thrust is lost.
   const immersion = Math.max(0.7, Math.min(1, 0.6 + 0.4 * hull.bodyDraught));
   const one = (name: string, power: number, x: number): ThrusterSpec[] => {
     if (power <= 0) return [];
-    const i = basis.filter(({ figure }) => figure.endsWith('.thrust_N')).length;
-    basis.push({
-      figure: `thrusters[${i}].thrust_N`,
-      how: 'formula',
-      spread: 0.25,
-      note: '140 N per electrical kW, less for shallow immersion',
-    });
     return [
       {
         name,

@@ -2,7 +2,7 @@ import { cubeRoot } from '../../math';
 import { SEA_WATER_KGPM3 } from '../../units';
 import type { FoilSpec } from '../spec';
 import { CLASS_DEFAULTS, type Curve } from './classes';
-import type { Basis, OwnerFigures } from './owner';
+import type { OwnerFigures } from './owner';
 
 const RAD = Math.PI / 180;
 
@@ -83,7 +83,7 @@ export function bodyDraught(owner: OwnerFigures): number {
     : Math.min(floats, deepest);
 }
 
-export function estimateHull(owner: OwnerFigures, basis: Basis[]): HullEstimate {
+export function estimateHull(owner: OwnerFigures): HullEstimate {
   const c = CLASS_DEFAULTS[owner.class];
   const { length, beam, displacement } = owner;
   const catamaran = owner.class === 'sailing catamaran';
@@ -98,29 +98,6 @@ export function estimateHull(owner: OwnerFigures, basis: Basis[]): HullEstimate 
   const wetted = hulls * (1.7 * lwl * body) + volume / body;
   const lift =
     c.lift === 0 ? 0 : hulls * Math.PI * body * body * liftFactor(owner, bwl, body, block);
-  const note = (figure: string, how: Basis['how'], spread: number, text: string) =>
-    basis.push({ figure: `hull.${figure}`, how, spread, note: text });
-  note(
-    'waterlineLength_m',
-    owner.waterlineLength ? 'given' : 'class default',
-    0.04,
-    'share of length',
-  );
-  note('draughts', 'formula', 0.15, 'displacement over waterline area and block coefficient');
-  note('wettedArea_m2', 'formula', 0.1, 'Mumford: 1.7 L T + volume/T');
-  note('deck', 'class default', 0.05, 'class outline drawn to length and beam');
-  note('waterline', 'class default', 0.08, 'class outline drawn to waterline length and beam');
-  note('yawRadius_m', 'class default', 0.1, 'share of length');
-  note('crossFlowDrag', 'class default', 0.25, 'Hooft 1994, Hoerner 1965, recalled');
-  note('liftArea_m2', 'formula', 0.3, 'slender body; Clarke et al. 1983 for full forms');
-  note('formFactor', 'class default', 0.3, '');
-  note('residuaryQuadratic', 'class default', 0.5, 'waves and eddies at low speed');
-  note('asternFactor', 'class default', 0.15, '');
-  note('addedSurge', 'formula', 0.3, 'Lamb spheroid by length and beam');
-  note('addedSway', 'formula', 0.25, 'slender body ½π T²·k, keel π/4 ρ c² b');
-  note('addedYaw', 'class default', 0.25, '');
-  note('munkFactor', 'class default', 0.2, 'decides how she lies when drifting: find it by trial');
-  note('touchStiffness_Npm', 'assumption', 0.5, 'grows with displacement^⅔');
   return {
     waterlineLength: lwl,
     yawRadius: c.yawRadius * length,

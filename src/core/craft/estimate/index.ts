@@ -2,6 +2,7 @@ import { CLASS_DEFAULTS } from './classes';
 import { estimateDrives, estimateRudders, estimateThrusters, type DriveEstimate } from './drives';
 import { estimateHull, keelFoils, type HullEstimate } from './hull';
 import type { Basis, OwnerFigures } from './owner';
+import { provenance } from './provenance';
 import type {
   FenderSpec,
   FoilSpec,
@@ -47,22 +48,14 @@ const DRIVE_LOCK = 30 * RAD;
 
 /** Estimates everything a boat needs from her owner's figures. */
 export function estimateBoat(owner: OwnerFigures): BoatEstimate {
-  const basis: Basis[] = [];
   const c = CLASS_DEFAULTS[owner.class];
-  const hull = estimateHull(owner, basis);
+  const hull = estimateHull(owner);
   const foils = keelFoils(owner, hull.bodyDraught);
-  foils.forEach((_, i) =>
-    basis.push({
-      figure: `fins[${i}].area_m2`,
-      how: 'formula',
-      spread: 0.2,
-      note: 'draught below the body × share of the waterline',
-    }),
-  );
-  const drives = estimateDrives(owner, hull, foils, basis);
-  const rudders = estimateRudders(owner, hull, drives, basis);
-  const thrusters = estimateThrusters(owner, hull, basis);
-  const windage = estimateWindage(owner, basis);
+  const drives = estimateDrives(owner, hull, foils);
+  const rudders = estimateRudders(owner, hull, drives);
+  const thrusters = estimateThrusters(owner, hull);
+  const windage = estimateWindage(owner);
+  const fenders = estimateFenders(owner, hull.deck);
   return {
     owner,
     hull,
@@ -76,8 +69,17 @@ export function estimateBoat(owner: OwnerFigures): BoatEstimate {
       driveLimit: DRIVE_LOCK,
     },
     windage,
-    fenders: estimateFenders(owner, hull.deck),
+    fenders,
     points: estimatePoints(owner, hull.deck),
-    basis,
+    basis: provenance({
+      owner,
+      foils: foils.length,
+      drives: drives.length,
+      legs: drives.some(({ leg }) => leg !== null),
+      rudders: rudders.length,
+      thrusters: thrusters.length,
+      heat: thrusters.some(({ heatTime }) => heatTime < Infinity),
+      fenders: fenders.length,
+    }),
   };
 }

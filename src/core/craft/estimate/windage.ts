@@ -1,13 +1,13 @@
 import type { FenderSpec, NamedPoint, WindageSpec } from '../spec';
 import { CLASS_DEFAULTS } from './classes';
 import type { HalfOutline } from './hull';
-import type { Basis, OwnerFigures } from './owner';
+import type { OwnerFigures } from './owner';
 
 /** Bare mast, boom, furled sails and rigging: area per metre of mast, side on and end on. */
 const RIG_SIDE = 0.42;
 const RIG_FRONT = 0.25;
 
-export function estimateWindage(owner: OwnerFigures, basis: Basis[]): WindageSpec {
+export function estimateWindage(owner: OwnerFigures): WindageSpec {
   const c = CLASS_DEFAULTS[owner.class];
   const { length, beam, freeboard, superstructure, mast } = owner;
   const parts = [
@@ -23,33 +23,6 @@ export function estimateWindage(owner: OwnerFigures, basis: Basis[]): WindageSpe
   const lateral = parts.reduce((sum, p) => sum + p.area, 0);
   const mean = (pick: (p: (typeof parts)[number]) => number) =>
     parts.reduce((sum, p) => sum + p.area * pick(p), 0) / lateral;
-  basis.push(
-    {
-      figure: 'windage.lateralArea_m2',
-      how: 'formula',
-      spread: 0.15,
-      note: 'topsides, house and rig',
-    },
-    {
-      figure: 'windage.frontalArea_m2',
-      how: 'formula',
-      spread: 0.2,
-      note: 'topsides, house and rig',
-    },
-    {
-      figure: 'windage.sideDrag',
-      how: 'class default',
-      spread: 0.15,
-      note: 'Blendermann 1994, recalled',
-    },
-    {
-      figure: 'windage.centreX_m',
-      how: 'formula',
-      spread: 0.5,
-      note: 'a fiftieth of the length more or less changes how she lies to the wind',
-    },
-    { figure: 'windage.centreHeight_m', how: 'formula', spread: 0.2, note: 'centre of the areas' },
-  );
   return {
     frontalArea: 0.8 * beam * freeboard + 0.75 * beam * superstructure + RIG_FRONT * mast,
     lateralArea: lateral,
