@@ -163,6 +163,38 @@ it('warns of what is unusual, not of what is ordinary', () => {
   }
 });
 
+it.each([
+  [60, 0.9],
+  [110, 1.1],
+  [220, 1.9],
+])('takes a fast open boat of %f kW on %f t', (power_kW, tonnes) => {
+  const boat = built({
+    class: 'open boat',
+    length_m: 5.5 + tonnes / 2,
+    beam_m: 2.2,
+    draught_m: 0.6,
+    displacement_kg: 1000 * tonnes,
+    drive: 'outboard',
+    power_kW,
+    keel: 'none',
+    rudders: 0,
+    freeboard_m: 0.6,
+    superstructure_m: 0,
+    mast_m: 0,
+  });
+  expect(boat.drives[0]!.power_kW).toBe(power_kW);
+});
+
+it('says the most power that would do, and takes that', () => {
+  const refused = check<Owner>(ownerSchema, { ...SLOOP, engines: 2, power_kW: 9000 });
+  if (refused.ok) throw new Error('was taken');
+  const most = Number(/at most (\d+) kW each/.exec(refused.problems[0]!.message)![1]);
+  expect(most).toBeGreaterThan(50);
+  expect(most).toBeLessThan(9000);
+  expect(check<Owner>(ownerSchema, { ...SLOOP, engines: 2, power_kW: most }).ok).toBe(true);
+  built({ engines: 2, power_kW: most });
+});
+
 it.each<[string, Partial<Record<keyof Owner, unknown>>, string]>([
   ['engines without a drive', { drive: 'none' }, 'drive'],
   ['a drive without engines', { engines: 0 }, 'engines'],
@@ -171,6 +203,8 @@ it.each<[string, Partial<Record<keyof Owner, unknown>>, string]>([
   ['three rudders', { rudders: 3 }, 'rudders'],
   ['a keel nobody knows', { keel: 'wing' }, 'keel'],
   ['an engine for a ship in a sloop', { power_kW: 4000 }, 'power_kW'],
+  ['a bow thruster for a ship', { bowThruster_kW: 1500 }, 'bowThruster_kW'],
+  ['a stern thruster for a ship', { sternThruster_kW: 1500 }, 'sternThruster_kW'],
   ['a negative weight', { displacement_kg: -1 }, 'displacement_kg'],
   ['a beam that is no number', { beam_m: '3' }, 'beam_m'],
   ['more weight than floats', { displacement_kg: 70000 }, 'displacement_kg'],

@@ -15,6 +15,7 @@ interface BoatFigures {
   readonly drives: readonly {
     readonly diameter_m: number;
     readonly full_rpm: number;
+    readonly bollard_rpm: number | null;
     readonly bollardThrust_kt: number;
   }[];
   readonly thrusters: readonly { readonly thrust_N: number }[];
@@ -32,8 +33,8 @@ const MOST_WIND_AREA = 1;
 const MOST_FIN_AREA = 0.15;
 const MOST_DRAUGHT = 0.4;
 const MOST_PROPELLER = 0.2;
-/** Greatest acceleration by the propeller from rest, as a share of gravity. */
-const MOST_PUSH = 0.5;
+/** Greatest push of propellers or a thruster from rest, as a share of her weight: small open racing boats come near it. */
+export const MOST_PUSH = 1;
 
 /** Figures that do not go together: each with the field and what would be sensible. */
 export function implausible(boat: BoatFigures): Oddity[] {
@@ -71,15 +72,23 @@ export function implausible(boat: BoatFigures): Oddity[] {
   boat.rudders.forEach((r, i) => above(['rudders', i, 'area_m2'], r.area_m2, finArea, 'm²'));
   const push = MOST_PUSH * GRAVITY_MPS2 * hull.mass_kg;
   boat.thrusters.forEach((t, i) => above(['thrusters', i, 'thrust_N'], t.thrust_N, push, 'N'));
-  boat.drives.forEach((s, i) => {
-    above(['drives', i, 'diameter_m'], s.diameter_m, MOST_PROPELLER * length, 'm');
-    const rps = s.full_rpm / 60;
-    const unit = SEA_WATER_KGPM3 * s.bollardThrust_kt * Math.pow(s.diameter_m, 4);
-    const most = 60 * Math.sqrt(push / unit);
-    if (rps * 60 > most) {
-      const message = `with this propeller she would leap; at most ${Number(most.toPrecision(2))} rev/min`;
-      found.push({ path: ['drives', i, 'full_rpm'], message });
-    }
+  boat.drives.forEach((d, i) =>
+    above(['drives', i, 'diameter_m'], d.diameter_m, MOST_PROPELLER * length, 'm'),
+  );
+  const pushes = boat.drives.map((d) => {
+    const rps = Math.min(d.full_rpm, d.bollard_rpm ?? d.full_rpm) / 60;
+    return SEA_WATER_KGPM3 * d.bollardThrust_kt * Math.pow(d.diameter_m, 4) * rps * rps;
   });
+  const share = pushes.reduce((sum, p) => sum + p, 0) / push;
+  if (share > 1) {
+    boat.drives.forEach((d, i) => {
+      const field =
+        d.bollard_rpm !== null && d.bollard_rpm < d.full_rpm ? 'bollard_rpm' : 'full_rpm';
+      const most = Number((d[field]! / Math.sqrt(share)).toPrecision(2));
+      const times = Number((MOST_PUSH * share).toPrecision(2));
+      const message = `her propellers would push with ${times} times her weight; at most ${most} rev/min, or a smaller propeller`;
+      found.push({ path: ['drives', i, field], message });
+    });
+  }
   return found;
 }

@@ -3,9 +3,13 @@ import {
   BLADE_KINDS,
   BOAT_CLASSES,
   DRIVE_CHOICES,
+  estimateBoat,
   KEEL_KINDS,
+  type BoatEstimate,
   type OwnerFigures,
 } from '@/core/craft';
+import { GRAVITY_MPS2, SEA_WATER_KGPM3 } from '@/core/units';
+import { MOST_PUSH } from './boat-sense';
 import { within } from './fields';
 
 const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
@@ -13,8 +17,38 @@ const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
 
 const orNull = <T extends z.ZodType>(schema: T) => schema.nullable().default(null);
 
-/** Engines over weight, a coarse guard and our own assumption; the record's own check of thrust is the finer one. */
-const MOST_KW_PER_TONNE = 200;
+function thrustOf(thrusters: BoatEstimate['thrusters'], called: string): number {
+  return thrusters.find(({ name }) => name === called)?.thrust ?? 0;
+}
+
+/** Power fields that push harder than any craft of the trade, each with the most that would do. */
+function tooStrong(o: Owner): { field: string; message: string }[] {
+  const weight = MOST_PUSH * GRAVITY_MPS2 * o.displacement_kg;
+  const pushOf = {
+    power_kW: ({ drives }: BoatEstimate) =>
+      drives.reduce((sum, d) => {
+        const { diameter: size, bollardRps: rps } = d;
+        return sum + SEA_WATER_KGPM3 * d.bollardThrust * size * size * size * size * rps * rps;
+      }, 0),
+    bowThruster_kW: ({ thrusters }: BoatEstimate) => thrustOf(thrusters, 'bow thruster'),
+    sternThruster_kW: ({ thrusters }: BoatEstimate) => thrustOf(thrusters, 'stern thruster'),
+  };
+  return (Object.keys(pushOf) as (keyof typeof pushOf)[]).flatMap((field) => {
+    const strong = (kW: number) =>
+      pushOf[field](estimateBoat(toOwnerFigures({ ...o, [field]: kW }))) > weight;
+    if (!strong(o[field])) return [];
+    let least = 0;
+    let most = o[field];
+    for (let i = 0; i < 20; i++) {
+      const middle = (least + most) / 2;
+      if (strong(middle)) most = middle;
+      else least = middle;
+    }
+    const limit = Number(least.toPrecision(2));
+    const each = field === 'power_kW' && o.engines > 1 ? ' each' : '';
+    return [{ field, message: `would push with more than her weight; at most ${limit} kW${each}` }];
+  });
+}
 
 /** What an owner knows of a boat. Whatever is null is estimated. */
 export const ownerSchema = z
@@ -65,15 +99,12 @@ export const ownerSchema = z
         'displacement_kg',
         `cannot float: length × beam × draught holds ${Number(block.toPrecision(2))} kg of water`,
       );
-    const most = (MOST_KW_PER_TONNE * o.displacement_kg) / 1000;
-    if (o.engines > 0 && most > 0 && o.engines * o.power_kW > most)
-      say(
-        'power_kW',
-        `is too much for her weight: at most ${Number((most / o.engines).toPrecision(2))} kW each`,
-      );
     if (o.engines > 0 && o.drive === 'none') say('drive', 'say what the engines drive');
     if (o.engines === 0 && o.drive !== 'none')
       say('engines', "say 'none' as drive, or give engines");
+    // Only a boat that is sound so far can be estimated.
+    if (context.issues.length > 0) return;
+    for (const { field, message } of tooStrong(o)) say(field, message);
   });
 
 export type Owner = z.infer<typeof ownerSchema>;
