@@ -8,6 +8,7 @@ import {
   orderEngine,
   orderRudder,
   step,
+  STEP_S,
 } from '@/core/sim';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
 
@@ -31,8 +32,8 @@ function inputOf(file: unknown, lines: readonly LineSpec[]): RunInput {
 
 const STEPS = 6000;
 
-/** Nanoseconds of one step with touches and lines in play, the run's keeping of records left out. */
-function bareStep(input: RunInput): number {
+/** A boat with touches and lines in play, ready for bare steps: no records kept, nothing made in between. */
+function stepper(input: RunInput): (steps: number) => void {
   const craft = assembleCraft(input.boat);
   const world = {
     craft,
@@ -45,10 +46,23 @@ function bareStep(input: RunInput): number {
   const s = makeScratch(world);
   orderRudder(state, craft, 0.2);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0.1));
+  return (steps) => {
+    for (let i = 0; i < steps; i++) step(state, world, s, STEP_S, null);
+  };
+}
+
+/** The same from a file. */
+export function bareSteps(file: unknown, lines: readonly LineSpec[]): (steps: number) => void {
+  return stepper(inputOf(file, lines));
+}
+
+/** Nanoseconds of one step with touches and lines in play, the run's keeping of records left out. */
+function bareStep(input: RunInput): number {
+  const steps = stepper(input);
   let best = Infinity;
   for (let k = 0; k < 5; k++) {
     const from = performance.now();
-    for (let i = 0; i < STEPS; i++) step(state, world, s, 0.05, null);
+    steps(STEPS);
     best = Math.min(best, performance.now() - from);
   }
   return (best * 1e6) / STEPS;

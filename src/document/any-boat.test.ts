@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from '@/core/testing/arbitrary';
 import { assembleCraft, BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
 import { runTake, type Order, type RunInput, type TimedOrder } from '@/core/score';
 import { linesOf, solidObstacle } from '@/core/holding';
@@ -15,8 +16,6 @@ import {
 
 // Any boat an owner can describe: estimated, sound by the record's own schema, and finite and bounded under any
 // orders in any weather, the same twice.
-
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 const owner = fc
   .record({
@@ -201,7 +200,7 @@ it('is estimated, sound, bounded and the same twice', () => {
         assembleCraft(input.boat);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: 80 },
   );
   process.stdout.write(`${played} boats played, ${refused} refused\n`);
   expect(played).toBeGreaterThan(30);

@@ -1,32 +1,32 @@
 import fc from 'fast-check';
+import { between, betweenPowers } from '@/core/testing/arbitrary';
 import { runTake } from '@/core/score';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '.';
 import { demoFile } from './testing/demo';
 
 // Whatever passes the schemas must run to a finite end: boats of any size and proportion, in any weather.
 
-const share = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true });
-const tenfold = fc.double({ min: -1, max: 1, noNaN: true }).map((power) => 10 ** power);
+const fivefold = betweenPowers(0.2, 5);
 
 const odd = fc.record({
-  size: fc.double({ min: -0.7, max: 1.5, noNaN: true }).map((power) => 10 ** power),
-  mass: tenfold,
-  inertia: share(0.4, 1.9),
-  keel: tenfold,
-  rudder: tenfold,
-  windage: tenfold,
-  push: share(0.2, 3),
-  forward: share(-0.4, 0.4),
-  stiffness: fc.double({ min: 4, max: 9, noNaN: true }).map((power) => 10 ** power),
-  loss: share(0, 10),
-  wind: share(0, 30),
-  from: share(0, 360),
-  stream: share(0, 4),
-  set: share(0, 360),
-  heading: share(0, 360),
-  speed: share(-5, 10),
-  throttle: share(0, 1),
-  wheel: share(-90, 90),
+  size: betweenPowers(0.45, 12),
+  mass: fivefold,
+  inertia: between(0.4, 1.9),
+  keel: fivefold,
+  rudder: fivefold,
+  windage: fivefold,
+  push: between(0.4, 3),
+  forward: between(-0.4, 0.4),
+  stiffness: betweenPowers(1e4, 1e9),
+  loss: between(0, 5),
+  wind: between(0, 30),
+  from: between(0, 360),
+  stream: between(0, 4),
+  set: between(0, 360),
+  heading: between(0, 360),
+  speed: between(-5, 10),
+  throttle: between(0, 1),
+  wheel: between(-90, 90),
 });
 type Odd = typeof odd extends fc.Arbitrary<infer T> ? T : never;
 
@@ -64,7 +64,7 @@ function made(o: Odd): unknown {
       x_m: s.x_m * k,
       diameter_m: s.diameter_m * k,
       pitch_m: s.pitch_m * k,
-      idle_rpm: s.idle_rpm / Math.sqrt(k),
+      idle_rpm: (s.idle_rpm / Math.sqrt(k)) * Math.min(1, o.push),
       full_rpm: (s.full_rpm / Math.sqrt(k)) * o.push,
     });
   }
@@ -75,8 +75,8 @@ function made(o: Odd): unknown {
   boat.fenders = boat.fenders.map((f) => ({
     ...f,
     x_m: f.x_m * k,
-    diameter_m: f.diameter_m * k,
-    length_m: f.length_m * k,
+    diameter_m: Math.max(0.06, f.diameter_m * k),
+    length_m: Math.max(0.1, f.length_m * k),
   }));
   boat.points = boat.points.map((p) => ({ ...p, x_m: p.x_m * k, y_m: p.y_m * k }));
   file.conditions.wind = { from_deg: o.from, speed_mps: o.wind };

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from '../testing/arbitrary';
 import { allocate, type Effector } from '.';
 
 const along = (y: number, most = 1e5): Effector => ({
@@ -43,10 +44,10 @@ describe('H sharing a wanted force over what the boat has', () => {
     const effector = fc.record({
       surge: fc.constantFrom(0, 1),
       sway: fc.constantFrom(0, 1),
-      yaw: fc.double({ min: -5, max: 5, noNaN: true }),
-      most: fc.double({ min: 10, max: 3000, noNaN: true }),
+      yaw: between(-5, 5),
+      most: between(10, 3000),
     });
-    const wanted = fc.double({ min: -5000, max: 5000, noNaN: true });
+    const wanted = between(-5000, 5000);
     fc.assert(
       fc.property(
         fc.array(effector, { minLength: 1, maxLength: 8 }),

@@ -65,6 +65,9 @@ export function lateralArea(hull: HullSpec): number {
   return area;
 }
 
+/** Froude number beyond which the steep part of the residuary resistance is held: about the hump. */
+export const HUMP_FROUDE = 0.6;
+
 export function hullRow(hull: HullSpec): Float64Array {
   const row = new Float64Array(HULL_COLUMNS);
   const l = hull.waterlineLength;
@@ -72,6 +75,7 @@ export function hullRow(hull: HullSpec): Float64Array {
   // m g (a Fn² + b Fn⁶) with Fn² = u²/(g L).
   row[HULL.QUADRATIC] = (hull.mass * hull.residuaryQuadratic) / l;
   row[HULL.SEXTIC] = (hull.mass * hull.residuarySextic) / (GRAVITY_MPS2 * GRAVITY_MPS2 * l * l * l);
+  row[HULL.HUMP2] = HUMP_FROUDE * HUMP_FROUDE * GRAVITY_MPS2 * l;
   row[HULL.OBLIQUE] = 0.5 * lateralArea(hull) * hull.obliqueDrag;
   row[HULL.LIFT] = 0.5 * hull.liftArea;
   row[HULL.LIFT_CENTRE] = hull.liftCentre;

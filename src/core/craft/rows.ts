@@ -77,8 +77,10 @@ export const HULL = {
   LIFT_ARM: 6,
   LIFT_SPREAD2: 7,
   OFFSET: 8,
+  /** Square of the speed beyond which the sextic part grows no more, m²/s². */
+  HUMP2: 9,
 } as const;
-export const HULL_COLUMNS = 9;
+export const HULL_COLUMNS = 10;
 
 /** Windage (forces/wind.ts): ½ area × drag for wind from ahead, astern and the side, m²; centre, m; shift, m. */
 export const WINDAGE = { FRONT: 0, STERN: 1, SIDE: 2, CENTRE: 3, SHIFT: 4, LENGTH: 5 } as const;

@@ -1,8 +1,8 @@
-import { AIR_KGPM3 } from '../units';
+import { AIR_KGPM3, GRAVITY_MPS2 } from '../units';
+import { HUMP_FROUDE, type Strips } from './hull-rows';
 import { BLADE, BLADE_COLUMNS, DRIVE, DRIVE_COLUMNS, FOIL, FOIL_COLUMNS, type Rows } from './rows';
 import type { MassProperties } from './mass';
 import type { BoatSpec } from './spec';
-import type { Strips } from './hull-rows';
 
 /**
  * How fast a boat's drag can act, for choosing a step that stays stable: a bound on the rates at which
@@ -54,8 +54,12 @@ export function dragRates(parts: Parts, waterDensity: number): DragRates {
     (at) => parts.blades.values[at + BLADE.SIDE_GAIN]!,
   );
   const { hull: h, windage } = spec;
-  // Friction stays under 0.01 of the wetted area; the residuary part is left to the step's own margin.
+  // Friction stays under 0.01 of the wetted area; waves are steepest where their steep part is held.
   const skin = (0.01 * h.wettedArea * (1 + h.formFactor) * h.asternFactor) / mass.m11;
+  const l = h.waterlineLength;
+  const waves = (2 * h.mass * h.residuaryQuadratic * h.asternFactor) / (l * mass.m11);
+  const steepest = 6 * h.residuarySextic * Math.pow(HUMP_FROUDE, 5) * h.asternFactor;
+  const hump = (steepest * Math.sqrt(GRAVITY_MPS2 / l) * h.mass) / mass.m11;
   const lift =
     h.liftArea * (perArea(h.liftCentre + h.liftArm) + (h.liftSpread * h.liftSpread) / mass.m33);
   const oblique = (h.obliqueDrag * h.draught * h.length) / mass.m11;
@@ -70,11 +74,11 @@ export function dragRates(parts: Parts, waterDensity: number): DragRates {
     propellers += crossed * (1 / mass.m11 + perArea(drive.x) + (drive.y * drive.y) / mass.m33);
   });
   return {
-    water: waterDensity * (hull + fixed + blades + skin + lift + oblique),
+    water: waterDensity * (hull + fixed + blades + skin + lift + oblique) + waves,
     air:
       AIR_KGPM3 *
       (windage.lateralArea * windage.sideDrag * perArea(windage.centreX) +
         (windage.frontalArea * Math.max(windage.frontalDrag, windage.sternDrag)) / mass.m11),
-    steady: waterDensity * (propellers + blades * fullSpeed),
+    steady: waterDensity * (propellers + blades * fullSpeed) + hump,
   };
 }

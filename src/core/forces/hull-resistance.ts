@@ -22,7 +22,8 @@ function frictionArea(table: Float64Array, speed: number): number {
  *   X = −½ρ S (1 + k) C_F u V − m (a u²/L + b u⁶/(g² L³)) sgn u − ½ρ A_L c_o |v| u,   V = √(u² + v²)
  *
  * ITTC-57 line with form factor k; the residuary part (a Fn² + b Fn⁶ of the weight) is a
- * displacement-hull class fit, sound to Fn ≈ 0.45, held at its value there beyond. Going astern the
+ * displacement-hull class fit, sound to Fn ≈ 0.45; the steep part is held from Fn = 0.6 on, about the hump,
+ * as fast hulls climb out of it (coarse: no speed of this trade). Going astern the
  * first two are multiplied by the hull's astern factor (1.2–1.8). The last term is what flow across
  * the hull takes off lengthwise motion (c_o ≈ 0.1–0.2, judgement): without it light boats forereach.
  * ±20 %. Deep water; `water` multiplies for shallow and confined water.
@@ -39,7 +40,8 @@ export function resistance(
   const u2 = u * u;
   const skin =
     density * frictionArea(friction, Math.sqrt(speed2)) * Math.sqrt(speed2) * Math.abs(u);
-  const waves = u2 * (hull[HULL.QUADRATIC]! + hull[HULL.SEXTIC]! * u2 * u2);
+  const held = Math.min(u2, hull[HULL.HUMP2]!);
+  const waves = u2 * hull[HULL.QUADRATIC]! + hull[HULL.SEXTIC]! * held * held * held;
   const ahead = skin + waves;
   const along = u > 0 ? -ahead : ahead * hull[HULL.ASTERN]!;
   return along - density * hull[HULL.OBLIQUE]! * Math.abs(v) * u;

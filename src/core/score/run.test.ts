@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from '../testing/arbitrary';
 import { solidObstacle } from '../holding';
 import { sloop } from '../testing/boats';
 import { CALM } from '../testing/rig';
@@ -252,19 +253,19 @@ describe('any score at all', () => {
   const orders = fc.array(
     fc.oneof(
       fc.record({
-        after: fc.double({ min: 0, max: 8, noNaN: true }),
+        after: between(0, 8),
         order: fc.record({
           do: fc.constant('wheel' as const),
-          angle: fc.double({ min: -1, max: 1, noNaN: true }),
+          angle: between(-1, 1),
         }),
       }),
       fc.record({
-        after: fc.double({ min: 0, max: 8, noNaN: true }),
+        after: between(0, 8),
         order: fc.record({
           do: fc.constant('engine' as const),
           engine: fc.constant(null),
           gear: fc.constantFrom(-1 as const, 0 as const, 1 as const),
-          throttle: fc.double({ min: 0, max: 1, noNaN: true }),
+          throttle: between(0, 1),
         }),
       }),
     ),
@@ -280,8 +281,8 @@ describe('any score at all', () => {
       fc.property(
         orders,
         orders,
-        fc.double({ min: 0, max: 25, noNaN: true }),
-        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        between(0, 25),
+        between(0, 6.28),
         (first, second, windSpeed, windFrom) => {
           const scored = input(
             [beat({ is: 'start' }, first), beat({ is: 'after', seconds: 10 }, second)],

@@ -1,4 +1,4 @@
-import { frictionCoefficient } from '../hull-rows';
+import { frictionCoefficient, HUMP_FROUDE } from '../hull-rows';
 import { zeroThrustAdvance } from '../drive-rows';
 import { cubeRoot } from '../../math';
 import { SEA_WATER_KGPM3, GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../../units';
@@ -92,11 +92,11 @@ function straightResistance(
     u *
     u;
   const froude2 = (u * u) / (GRAVITY_MPS2 * l);
+  const held = Math.min(froude2, HUMP_FROUDE * HUMP_FROUDE);
   const waves =
     owner.displacement *
     GRAVITY_MPS2 *
-    froude2 *
-    (hull.residuaryQuadratic + hull.residuarySextic * froude2 * froude2);
+    (hull.residuaryQuadratic * froude2 + hull.residuarySextic * held * held * held);
   const blades = fins.reduce(
     (sum, f) => sum + 0.5 * SEA_WATER_KGPM3 * f.area * f.profileDrag * u * u,
     0,
