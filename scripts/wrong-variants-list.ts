@@ -270,7 +270,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'craft/mass.ts',
     'a moment of mass forgotten',
-    'mass,\n    mass * xG,\n    swayKept',
-    'mass,\n    0,\n    swayKept',
+    'mass * xG,\n    inertia',
+    '0,\n    inertia',
   ),
 ];

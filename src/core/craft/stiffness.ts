@@ -58,7 +58,8 @@ export function dragRates(parts: Parts, waterDensity: number): DragRates {
   const skin = (0.01 * h.wettedArea * (1 + h.formFactor) * h.asternFactor) / mass.m11;
   const l = h.waterlineLength;
   const waves = (2 * h.mass * h.residuaryQuadratic * h.asternFactor) / (l * mass.m11);
-  const steepest = 6 * h.residuarySextic * Math.pow(HUMP_FROUDE, 5) * h.asternFactor;
+  const hump2 = HUMP_FROUDE * HUMP_FROUDE;
+  const steepest = 6 * h.residuarySextic * hump2 * hump2 * HUMP_FROUDE * h.asternFactor;
   const hump = (steepest * Math.sqrt(GRAVITY_MPS2 / l) * h.mass) / mass.m11;
   const lift =
     h.liftArea * (perArea(h.liftCentre + h.liftArm) + (h.liftSpread * h.liftSpread) / mass.m33);

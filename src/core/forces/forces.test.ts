@@ -1,8 +1,10 @@
-import { assembleCraft, DRIVE, FOIL, foilRow, liftSlope } from '../craft';
+import { assembleCraft, DRIVE, FOIL, foilRow, HULL, HULL_COLUMNS, liftSlope } from '../craft';
 import { sloop } from '../testing/boats';
 import {
   addCrossFlow,
   addFoil,
+  addHullLift,
+  addThruster,
   addWind,
   FLOW,
   FLOW_COLUMNS,
@@ -52,6 +54,72 @@ describe('F2 resistance', () => {
     expect(ahead).toBeLessThan(0);
     expect(astern).toBeCloseTo(-ahead * craft.spec.hull.asternFactor, 9);
     expect(drag(0)).toBe(0);
+  });
+});
+
+describe('hull lift', () => {
+  const lift = (u: number, v: number, r: number) => {
+    const hull = new Float64Array(HULL_COLUMNS);
+    hull[HULL.LIFT] = 1.2;
+    hull[HULL.LIFT_ARM] = -2;
+    hull[HULL.LIFT_SPREAD2] = 4;
+    const force = new Float64Array(3);
+    addHullLift(force, hull, 1000, u, v, r);
+    return force;
+  };
+
+  it('acts abaft the middle whichever way she goes', () => {
+    // 1000 · 1.2 · 1 · 0.1 to port; two metres abaft the middle is forward of it when she goes astern.
+    expect(lift(1, 0.1, 0)[1]).toBeCloseTo(-120, 9);
+    expect(lift(1, 0.1, 0)[2]).toBeCloseTo(240, 9);
+    expect(lift(-1, 0.1, 0)[1]).toBeCloseTo(-120, 9);
+    expect(lift(-1, 0.1, 0)[2]).toBeCloseTo(-240, 9);
+  });
+
+  it('resists turning either way, by arm and spread, and takes energy', () => {
+    // Turning about the middle: sway of its place −2 r ahead, +2 r astern; 1200 (−2·0.2·−2 … ) as written out.
+    expect(lift(1, 0, 0.2)[2]).toBeCloseTo(-1200 * (0.8 + 0.8), 9);
+    expect(lift(-1, 0, 0.2)[2]).toBeCloseTo(-1200 * (0.8 + 0.8), 9);
+    for (const u of [-2, -0.3, 0.3, 2])
+      for (const v of [-0.6, 0, 0.4])
+        for (const r of [-0.3, 0, 0.2]) {
+          const [x, y, n] = lift(u, v, r);
+          expect(x! * u + y! * v + n! * r).toBeLessThanOrEqual(1e-9);
+        }
+  });
+});
+
+describe('thruster', () => {
+  const push = (power: number, u: number) => {
+    const force = new Float64Array(3);
+    addThruster(force, Float64Array.from([4, 900, 5]), 0, power, u);
+    return force;
+  };
+
+  it('pushes its end, with the square of the power', () => {
+    expect([...push(1, 0)]).toEqual([0, 900, 3600]);
+    expect([...push(-0.5, 0)]).toEqual([0, -225, -900]);
+  });
+
+  it('loses half at three tenths of its jet’s speed, ahead or astern, and ever more', () => {
+    expect(push(1, 1.5)[1]).toBeCloseTo(450, 9);
+    expect(push(1, -1.5)[1]).toBeCloseTo(450, 9);
+    expect(push(1, 0.75)[1]).toBeCloseTo(720, 9);
+    expect(push(1, 3)[1]).toBeCloseTo(180, 9);
+  });
+});
+
+describe('waves', () => {
+  it('grow steeply up to the hump and only with the friction and the square beyond', () => {
+    const hump = Math.sqrt(craft.hull[HULL.HUMP2]!);
+    const waves = (u: number) => {
+      const bare = craft.hull.slice();
+      bare[HULL.SEXTIC] = 0;
+      return resistance(bare, craft.friction, 1025, u, 0) - drag(u);
+    };
+    expect(waves(hump) / waves(hump / 2)).toBeCloseTo(64, 6);
+    expect(waves(1.5 * hump) / waves(hump)).toBeCloseTo(1, 9);
+    expect(drag(1.5 * hump)).toBeLessThan(drag(hump));
   });
 });
 

@@ -1,7 +1,7 @@
 import { assembleCraft, massFromMatrix, massRow, type BoatSpec, type Craft } from '../craft';
 import { addCrossFlow, deepWater, resistance } from '../forces';
 import { NO_LINES, shoreOf } from '../holding';
-import { CALM } from '../testing/rig';
+import { CALM, rig } from '../testing/rig';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import {
   accelerate,
@@ -315,5 +315,31 @@ describe('E2 a steady turn', () => {
     expect(radius / (V2 / Math.abs(motion[R]!))).toBeCloseTo(1, 3);
     const beta = Math.atan2(-motion[V]!, motion[U]!);
     expect(-motion[V]! / motion[R]!).toBeCloseTo(radius * Math.sin(beta), 3);
+  });
+});
+
+describe('a body described from ahead of its centre of gravity', () => {
+  it('goes on for ever as it was set going: its centre of gravity in a straight line, turning evenly', () => {
+    const xG = -1.2;
+    const boat = bareBody({
+      ...REFERENCE_HULL,
+      xG,
+      addedSurge: 0,
+      addedSway: 0,
+      addedYaw: 0,
+      munkFactor: 0,
+    });
+    const start = { u: 1.5, v: -0.3, r: 0.4 };
+    const run = rig(boat, start);
+    for (let i = 0; i < 200; i++) step(run.state, run.world, run.scratch, 0.05, null);
+    const { motion } = run.state;
+    const centre = [
+      motion[X]! + xG * Math.sin(motion[PSI]!),
+      motion[Y]! + xG * Math.cos(motion[PSI]!),
+    ];
+    // From (0, x_G), heading north, at (v + x_G r) east and u north for ten seconds.
+    expect(centre[0]!).toBeCloseTo(10 * (start.v + xG * start.r), 6);
+    expect(centre[1]!).toBeCloseTo(xG + 10 * start.u, 6);
+    expect(motion[R]!).toBeCloseTo(start.r, 8);
   });
 });

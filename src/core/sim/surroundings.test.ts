@@ -1,8 +1,11 @@
 import { fleetCraft } from '@/document/testing/fleet';
 import { SHALLOW } from '../forces';
 import { solidObstacle } from '../holding';
+import { bareBody, REFERENCE_HULL } from '../testing/boats';
 import { rig, type RigOptions } from '../testing/rig';
 import { GAPS } from './environment';
+import { R, V } from './state';
+import { step } from './step';
 import { senseSurroundings } from './surroundings';
 import { AIR } from './world';
 
@@ -113,5 +116,40 @@ describe('walls about her', () => {
       }).scratch.shallow[SHALLOW.RESISTANCE]!;
     expect(drag(4)).toBeGreaterThan(drag(8));
     expect(drag(8)).toBeGreaterThan(drag(50));
+  });
+});
+
+describe('a stream that differs along her', () => {
+  it('is felt strip by strip: she is turned by the moment of its cross flow', () => {
+    const half = 4.5;
+    const box = bareBody({
+      ...REFERENCE_HULL,
+      crossFlowDrag: 1,
+      draughts: Float64Array.from([-half, 0.8, half, 0.8]),
+    });
+    // Heading north, carried along by a stream to the east that grows to the south: 0.1 m/s more each metre.
+    const k = 0.1;
+    const stream = {
+      shear: k,
+      originX: 0,
+      originY: 0,
+      banks: [],
+      bankWidth: 10,
+      structures: [],
+      strength: null,
+      minX: -40,
+      minY: -40,
+      maxX: 40,
+      maxY: 40,
+    };
+    const r = rig(box, { weather: { streamSet: Math.PI / 2, streamSpeed: 1, stream } });
+    const h = 0.001;
+    step(r.state, r.world, r.scratch, h, null);
+    // N = −½ρ C T ∫ x (kx)|kx| dx over her length, on 40,500 kg·m².
+    const moment = -0.5 * 1025 * 0.8 * k * k * (half ** 4 / 2);
+    // Twenty strips are half a per cent out.
+    expect(Math.abs(r.state.motion[R]! / ((moment / 40500) * h) - 1)).toBeLessThan(0.01);
+    // As much to one side forward as to the other aft.
+    expect(Math.abs(r.state.motion[V]!)).toBeLessThan(1e-6);
   });
 });
