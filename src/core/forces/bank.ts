@@ -1,3 +1,8 @@
+import { WORK } from './foil';
+
+/** Gaps between hull and the nearest wall to port and starboard, square to the keel, m: a row. */
+export const GAPS = { PORT: 0, STARBOARD: 1 } as const;
+
 /** Banks further off than this many beams are not felt. */
 export const BANK_REACH = 4;
 
@@ -22,19 +27,19 @@ const BOW_OUT = 0.25;
  * g is the gap in beams to starboard and port. Order of size after Norrbin 1974 and Ch'ng, Doctors &
  * Renilson 1993 (recalled, not looked up); ±60 %. The push off a steep bank with hardly any water under
  * the keel is left out.
+ *
+ * @param w working row: SURGE through the water, DENSITY
  */
 export function addBankEffect(
   force: Float64Array,
-  length: number,
-  beam: number,
-  draught: number,
-  density: number,
-  u: number,
-  gapPort: number,
-  gapStarboard: number,
+  hull: { readonly length: number; readonly beam: number; readonly draught: number },
+  w: Float64Array,
+  gaps: Float64Array,
 ): void {
-  const side =
-    0.5 * density * u * u * length * draught * (pull(gapStarboard, beam) - pull(gapPort, beam));
+  const { length, beam, draught } = hull;
+  const u = w[WORK.SURGE]!;
+  const pressure = 0.5 * w[WORK.DENSITY]! * u * u * length * draught;
+  const side = pressure * (pull(gaps[GAPS.STARBOARD]!, beam) - pull(gaps[GAPS.PORT]!, beam));
   force[1]! += side;
   force[2]! -= BOW_OUT * length * side * (u >= 0 ? 1 : -1);
 }

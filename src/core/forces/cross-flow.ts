@@ -1,4 +1,5 @@
 import type { Strips } from '../craft';
+import { WORK } from './foil';
 
 /**
  * Cross-flow drag of the canoe body, strip by strip:
@@ -10,15 +11,14 @@ import type { Strips } from '../craft';
  *
  * In a stream that is the same all along her the sums are polynomials in v and r on either side of the
  * place where w changes sign, and come from the strips' moments; `addCrossFlowInField` adds strip by strip.
+ *
+ * @param work working row: SWAY, YAW, DENSITY
  */
-export function addCrossFlow(
-  force: Float64Array,
-  strips: Strips,
-  density: number,
-  v: number,
-  r: number,
-): void {
+export function addCrossFlow(force: Float64Array, strips: Strips, work: Float64Array): void {
   const { x, moments } = strips;
+  const density = work[WORK.DENSITY]!;
+  const v = work[WORK.SWAY]!;
+  const r = work[WORK.YAW]!;
   const whole = moments.length - 4;
   const vv = v * v;
   const vr = 2 * v * r;
@@ -49,12 +49,13 @@ export function addCrossFlow(
 export function addCrossFlowInField(
   force: Float64Array,
   strips: Strips,
-  density: number,
-  v: number,
-  r: number,
+  work: Float64Array,
   across: Float64Array,
 ): void {
   const { x, halfDragArea } = strips;
+  const density = work[WORK.DENSITY]!;
+  const v = work[WORK.SWAY]!;
+  const r = work[WORK.YAW]!;
   let side = 0;
   let turn = 0;
   for (let i = 0; i < x.length; i++) {

@@ -1,5 +1,6 @@
 import type { ShipDerivatives } from '../craft';
 import { atan2, cos, exp, sin } from '../math';
+import { WORK } from './foil';
 
 /**
  * Hull, propeller and rudder of a ship by published derivatives (MMG standard method, Yasukawa &
@@ -13,20 +14,21 @@ import { atan2, cos, exp, sin } from '../math';
  * matrix adds of it, (m_y − m_x) u v, is given back here. Ahead only: for U near nought or astern the
  * method has no data, and hull values fade as U² while the propeller keeps bollard thrust.
  *
- * @param delta rudder angle, radians, positive turning to starboard; rps propeller, 1/s
  * @param munk (a22 − a11), kg
+ * @param w working row: SURGE, SWAY, YAW, DENSITY, RPS of the propeller, ANGLE of the rudder (positive turning to starboard)
  */
 export function addShipDerivatives(
   force: Float64Array,
   ship: ShipDerivatives,
-  density: number,
   munk: number,
-  u: number,
-  v: number,
-  r: number,
-  rps: number,
-  delta: number,
+  w: Float64Array,
 ): void {
+  const density = w[WORK.DENSITY]!;
+  const u = w[WORK.SURGE]!;
+  const v = w[WORK.SWAY]!;
+  const r = w[WORK.YAW]!;
+  const rps = w[WORK.RPS]!;
+  const delta = w[WORK.ANGLE]!;
   const { length: L, draught: d, hull: h, propeller: p, rudder: k } = ship;
   const U2 = u * u + v * v;
   const U = Math.sqrt(U2);

@@ -2,8 +2,8 @@ import { FOIL } from '../craft';
 
 /**
  * Working row of forces on one part: foil force out (0, 1) and its flow in (2, 3); the part's velocity through the
- * water, the sine and cosine of its angle, the water's density, revolutions. Handed over in a row because
- * numbers passed to a function that is not inlined are boxed.
+ * water (or the air), the sine and cosine of its angle, the fluid's density, revolutions, rate of turn, a
+ * thruster's power. Handed over in a row because numbers passed to a function that is not inlined are boxed.
  */
 export const WORK = {
   CHORD: 0,
@@ -16,8 +16,14 @@ export const WORK = {
   COS: 7,
   DENSITY: 8,
   RPS: 9,
+  YAW: 10,
+  POWER: 11,
+  /** A force along the hull, N. */
+  FORCE: 12,
+  /** Rudder angle of a ship by derivatives, rad. */
+  ANGLE: 13,
 } as const;
-export const WORK_COLUMNS = 10;
+export const WORK_COLUMNS = 14;
 
 /**
  * Force of a lifting surface over the full circle of incidence.

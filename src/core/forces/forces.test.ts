@@ -1,5 +1,6 @@
 import { assembleCraft, DRIVE, FOIL, foilRow, HULL, HULL_COLUMNS, liftSlope } from '../craft';
 import { sloop } from '../testing/boats';
+import { workRow } from '../testing/rows';
 import {
   addCrossFlow,
   addFoil,
@@ -11,16 +12,21 @@ import {
   foilForce,
   propellerFlow,
   resistance,
+  WORK,
   windShareAt,
 } from '.';
 
 const craft = assembleCraft(sloop());
 const shaft = craft.spec.drives[0]!;
-const drag = (u: number, v = 0) => resistance(craft.hull, craft.friction, 1025, u, v);
+const drag = (u: number, v = 0, hull = craft.hull) => {
+  const work = workRow({ SURGE: u, SWAY: v, DENSITY: 1025 });
+  resistance(hull, craft.friction, work);
+  return work[WORK.FORCE]!;
+};
 
 function thrustAt(u: number, rps: number) {
   const flows = new Float64Array(FLOW_COLUMNS);
-  const work = Float64Array.from([0, 0, 0, 0, u, 0, 0, 1, 1025, rps]);
+  const work = workRow({ SURGE: u, DENSITY: 1025, RPS: rps });
   propellerFlow(flows, 0, craft.drives.values, 0, work);
   return { thrust: flows[FLOW.THRUST]!, driven: flows[FLOW.DRIVEN]! };
 }
@@ -40,7 +46,7 @@ describe('F1 cross flow by strips', () => {
     ] as const;
     for (const [v, r, side, turn] of cases) {
       const force = new Float64Array(3);
-      addCrossFlow(force, box.strips, 1025, v, r);
+      addCrossFlow(force, box.strips, workRow({ SWAY: v, YAW: r, DENSITY: 1025 }));
       expect(Math.abs(force[1]! - side)).toBeLessThan(0.01 * 3400);
       expect(Math.abs(force[2]! - turn)).toBeLessThan(0.01 * 4981);
     }
@@ -64,7 +70,7 @@ describe('hull lift', () => {
     hull[HULL.LIFT_ARM] = -2;
     hull[HULL.LIFT_SPREAD2] = 4;
     const force = new Float64Array(3);
-    addHullLift(force, hull, 1000, u, v, r);
+    addHullLift(force, hull, workRow({ SURGE: u, SWAY: v, YAW: r, DENSITY: 1000 }));
     return force;
   };
 
@@ -92,7 +98,7 @@ describe('hull lift', () => {
 describe('thruster', () => {
   const push = (power: number, u: number) => {
     const force = new Float64Array(3);
-    addThruster(force, Float64Array.from([4, 900, 5]), 0, power, u);
+    addThruster(force, Float64Array.from([4, 900, 5]), 0, workRow({ POWER: power, SURGE: u }));
     return force;
   };
 
@@ -115,7 +121,7 @@ describe('waves', () => {
     const waves = (u: number) => {
       const bare = craft.hull.slice();
       bare[HULL.SEXTIC] = 0;
-      return resistance(bare, craft.friction, 1025, u, 0) - drag(u);
+      return drag(u, 0, bare) - drag(u);
     };
     expect(waves(hump) / waves(hump / 2)).toBeCloseTo(64, 6);
     expect(waves(1.5 * hump) / waves(hump)).toBeCloseTo(1, 9);
@@ -195,7 +201,7 @@ describe('wind', () => {
     const { windage } = sloop();
     const force = new Float64Array(3);
     const flat = { ...sloop(), windage: { ...windage, frontalArea: 10, sternDrag: 1 } };
-    addWind(force, assembleCraft(flat).windage, 1.225, -10, 0);
+    addWind(force, assembleCraft(flat).windage, workRow({ SURGE: -10, DENSITY: 1.225 }));
     expect(force[0]).toBeCloseTo(612.5, 9);
     expect(windShareAt(10)).toBeCloseTo(1, 12);
     expect(windShareAt(3)).toBeCloseTo(0.3 ** 0.11, 12);

@@ -1,4 +1,5 @@
 import { HULL } from '../craft';
+import { WORK } from './foil';
 
 /** Share of full leading-edge suction a bluff hull keeps. */
 const SUCTION = 0.2;
@@ -17,19 +18,15 @@ const SUCTION = 0.2;
  * the matrix of (v, r) is positive, as x_l² + s² ≥ x_l². Sources: Jones 1946 (slender wings), Clarke et
  * al. 1983 for ships (recalled, not looked up); ±30 %.
  *
- * @param v sway of the hull's own middle (LIFT_CENTRE forward of the origin), m/s
+ * @param work working row: SURGE, SWAY of the hull's own middle (LIFT_CENTRE forward of the origin), YAW, DENSITY
  */
-export function addHullLift(
-  force: Float64Array,
-  hull: Float64Array,
-  density: number,
-  u: number,
-  v: number,
-  r: number,
-): void {
+export function addHullLift(force: Float64Array, hull: Float64Array, work: Float64Array): void {
   const area = hull[HULL.LIFT]!;
   if (area === 0) return;
-  const strength = density * area * Math.abs(u);
+  const u = work[WORK.SURGE]!;
+  const v = work[WORK.SWAY]!;
+  const r = work[WORK.YAW]!;
+  const strength = work[WORK.DENSITY]! * area * Math.abs(u);
   const arm = u >= 0 ? hull[HULL.LIFT_ARM]! : -hull[HULL.LIFT_ARM]!;
   const x = hull[HULL.LIFT_CENTRE]! + arm;
   const w = v + arm * r;

@@ -1,4 +1,4 @@
-export { addBankEffect, BANK_REACH } from './bank';
+export { addBankEffect, BANK_REACH, GAPS } from './bank';
 export { addCrossFlow, addCrossFlowInField } from './cross-flow';
 export { addShipDerivatives } from './derivative-ship';
 export { FLOW, FLOW_COLUMNS } from './flow';

@@ -1,5 +1,6 @@
 import { assembleCraft, BLADE, DRIVE } from '../craft';
 import { sloop } from '../testing/boats';
+import { workRow } from '../testing/rows';
 import {
   addBlade,
   addWind,
@@ -19,13 +20,12 @@ const span = craft.spec.rudders[0]!.span;
 const RHO = 1025;
 
 /** Working row of something going ahead at u, its axis or blade at an angle. */
-function workRow(u: number, rps = 0, delta = 0) {
-  return Float64Array.from([0, 0, 0, 0, u, 0, Math.sin(delta), Math.cos(delta), RHO, rps]);
-}
+const flow = (u: number, rps = 0, delta = 0) =>
+  workRow({ SURGE: u, SIN: Math.sin(delta), COS: Math.cos(delta), DENSITY: RHO, RPS: rps });
 
 function flowRow(u: number, rps: number) {
   const flows = new Float64Array(FLOW_COLUMNS);
-  propellerFlow(flows, 0, propeller, 0, workRow(u, rps));
+  propellerFlow(flows, 0, propeller, 0, flow(u, rps));
   return flows;
 }
 
@@ -39,7 +39,7 @@ function raceFor(u: number, rps: number, effect = 1) {
   const blade = craft.blades.values.slice();
   blade[BLADE.EFFECT] = effect;
   blade[BLADE.SPEED] = 1;
-  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, workRow(u));
+  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, flow(u));
   return { speed: out[0]!, cover: out[1]! };
 }
 
@@ -82,8 +82,8 @@ describe('the rudder in it', () => {
     const force = new Float64Array(3);
     const at = new Float64Array(2);
     const { values } = craft.blades;
-    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, workRow(u));
-    addBlade(force, workRow(u, 0, delta), values, 0, at);
+    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, flow(u));
+    addBlade(force, flow(u, 0, delta), values, 0, at);
     return force[1]!;
   }
 
@@ -138,7 +138,8 @@ describe('the centre of wind', () => {
     const force = new Float64Array(3);
     const a = (degrees * Math.PI) / 180;
     // Wind from that angle off the bow: she moves through the air towards it.
-    addWind(force, craft.windage, 1.225, 8 * Math.cos(a), 8 * Math.sin(a));
+    const work = workRow({ SURGE: 8 * Math.cos(a), SWAY: 8 * Math.sin(a), DENSITY: 1.225 });
+    addWind(force, craft.windage, work);
     return force[2]! / force[1]!;
   };
 

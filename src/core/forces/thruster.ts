@@ -1,4 +1,5 @@
 import { THRUSTER } from '../craft';
+import { WORK } from './foil';
 
 /** Speed through the water over jet speed at which half the thrust is lost. */
 const HALF_LOST = 0.3;
@@ -18,17 +19,16 @@ export function thrusterShare(jetSpeed: number, along: number): number {
  * Adds a thruster's push. Thrust goes with the square of the power given.
  *
  * @param t rows of figures, the thruster's starting at `at` (columns THRUSTER)
- * @param power −1 … 1, positive pushes her to starboard
- * @param u speed ahead through the water, m/s
+ * @param w working row: POWER (−1 … 1, positive pushes her to starboard) and SURGE, her speed ahead through the water
  */
 export function addThruster(
   force: Float64Array,
   t: Float64Array,
   at: number,
-  power: number,
-  u: number,
+  w: Float64Array,
 ): void {
-  const share = thrusterShare(t[at + THRUSTER.JET]!, u);
+  const power = w[WORK.POWER]!;
+  const share = thrusterShare(t[at + THRUSTER.JET]!, w[WORK.SURGE]!);
   const push = t[at + THRUSTER.THRUST]! * power * Math.abs(power) * share;
   force[1]! += push;
   force[2]! += t[at + THRUSTER.X]! * push;

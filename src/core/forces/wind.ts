@@ -1,5 +1,6 @@
 import { WINDAGE } from '../craft';
 import { power } from '../math';
+import { WORK } from './foil';
 
 /** Height at which wind is given, m, and the exponent of its profile over water and sheltered land. */
 export const WIND_REFERENCE_HEIGHT_M = 10;
@@ -18,18 +19,16 @@ export function windShareAt(height: number): number {
  * C_F differs for wind from ahead and from astern. The centre of pressure shifts towards the windward
  * end (k 0.05–0.2; Isherwood 1972, Blendermann 1994; recalled, not looked up). Quadratic, so half the
  * wind is a quarter of the force. ±20 %.
+ *
+ * @param w working row: SURGE and SWAY through the air, the air's DENSITY
  */
-export function addWind(
-  force: Float64Array,
-  windage: Float64Array,
-  airDensity: number,
-  a: number,
-  b: number,
-): void {
+export function addWind(force: Float64Array, windage: Float64Array, w: Float64Array): void {
+  const a = w[WORK.SURGE]!;
+  const b = w[WORK.SWAY]!;
   const v2 = a * a + b * b;
   if (v2 === 0) return;
   const v = Math.sqrt(v2);
-  const pressure = -airDensity * v;
+  const pressure = -w[WORK.DENSITY]! * v;
   const side = pressure * windage[WINDAGE.SIDE]! * b;
   const front = a > 0 ? windage[WINDAGE.FRONT]! : windage[WINDAGE.STERN]!;
   force[0]! += pressure * front * a;

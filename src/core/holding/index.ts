@@ -10,7 +10,14 @@ export { GROUND, GROUND_COLUMNS } from './ground';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export { addTouch, lookAtPairs } from './touch';
-export { HULL_SIDE, listPairs, pairsHold, touchScratch, type TouchScratch } from './touch-pairs';
+export {
+  HULL_SIDE,
+  LIST,
+  listPairs,
+  pairsHold,
+  touchScratch,
+  type TouchScratch,
+} from './touch-pairs';
 export { RATES, setTouchRates } from './touch-rate';
 export { frictionForce, seriesStiffness, withLoss } from './touch-law';
 export {

@@ -14,7 +14,16 @@ const IN_HAND_M = 0.02;
 export const HULL_SIDE = -1;
 
 /** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were. */
-export const LIST = { X: 0, Y: 1, HEADING: 2, LEAST_GAP: 3, FAR: 4, TRAVEL: 5, RANGE: 6 } as const;
+export const LIST = {
+  X: 0,
+  Y: 1,
+  HEADING: 2,
+  LEAST_GAP: 3,
+  FAR: 4,
+  TRAVEL: 5,
+  RANGE: 6,
+  SECONDS: 7,
+} as const;
 
 /** Touches found in one evaluation, and working memory. Reused every time. */
 export interface TouchScratch {
@@ -82,7 +91,7 @@ export function touchScratch(): TouchScratch {
     pairKnown: new Uint8Array(SLOTS),
     pairEdges: new Int32Array(SLOTS + 1),
     edges: new Int32Array(EDGE_SLOTS),
-    list: new Float64Array(7).fill(NaN),
+    list: new Float64Array(8).fill(NaN),
     rates: new Float64Array(2),
     nearest: new Float64Array(NEAREST_COLUMNS),
     place: new Float64Array(2),
@@ -90,22 +99,15 @@ export function touchScratch(): TouchScratch {
   };
 }
 
-/** Is the list of pairs still good for a boat that may move `travel` metres more, heading in radians? */
-export function pairsHold(
-  s: TouchScratch,
-  touch: TouchElements,
-  x: number,
-  y: number,
-  heading: number,
-  travel: number,
-): boolean {
+/** Is the list of pairs still good for a boat at that place that may move TRAVEL metres more? */
+export function pairsHold(s: TouchScratch, touch: TouchElements, boat: Float64Array): boolean {
   const { list } = s;
-  const dx = x - list[LIST.X]!;
-  const dy = y - list[LIST.Y]!;
-  const turned = Math.abs(heading - list[LIST.HEADING]!) * touch.reach;
+  const travel = list[LIST.TRAVEL]!;
+  const dx = boat[GROUND.X]! - list[LIST.X]!;
+  const dy = boat[GROUND.Y]! - list[LIST.Y]!;
+  const turned = Math.abs(boat[GROUND.HEADING]! - list[LIST.HEADING]!) * touch.reach;
   const far = Math.sqrt(dx * dx + dy * dy) + turned + travel + IN_HAND_M;
   list[LIST.FAR] = far;
-  list[LIST.TRAVEL] = travel;
   s.active = 0;
   for (let k = 0; k < s.pairCount; k++) {
     if (s.pairGap[k]! > far) {
@@ -151,13 +153,7 @@ function addPair(
  * Lists the pairs near one another, first by boxes, then one by one, so that the stages of
  * the step look at nothing else. Whether the list still holds is asked of pairsHold.
  */
-export function listPairs(
-  s: TouchScratch,
-  craft: Craft,
-  shore: Shore,
-  boat: Float64Array,
-  heading: number,
-): void {
+export function listPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
   const { touch } = craft;
   const { list } = s;
   const x = boat[GROUND.X]!;
@@ -165,7 +161,7 @@ export function listPairs(
   s.pairCount = 0;
   list[LIST.X] = x;
   list[LIST.Y] = y;
-  list[LIST.HEADING] = heading;
+  list[LIST.HEADING] = boat[GROUND.HEADING]!;
   list[LIST.LEAST_GAP] = Infinity;
   list[LIST.RANGE] = Math.max(PAIR_RANGE_M, list[LIST.TRAVEL]! + 3 * IN_HAND_M);
   for (let i = 0; i < shore.count; i++) {

@@ -16,14 +16,9 @@ const SPEED_HAND = 0.1;
  * they may come. A touch at speed on a lossy hull acts far faster than its spring does.
  *
  * @param s with every active pair's depth and approach known; `rates` is written
- * @param seconds length of the step
  */
-export function setTouchRates(
-  s: TouchScratch,
-  touch: TouchElements,
-  shore: Shore,
-  seconds: number,
-): void {
+export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shore): void {
+  const seconds = s.list[LIST.SECONDS]!;
   const speed = s.list[LIST.TRAVEL]! / seconds;
   const far = s.list[LIST.FAR]!;
   const lightness = 1 / touch.lightest;

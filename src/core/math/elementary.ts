@@ -70,8 +70,13 @@ export function cos(x: number): number {
   }
 }
 
-/** Sine at [0] and cosine at [1] of x in radians, reduced once; the same bits as sin and cos. */
-export function sineCosine(out: Float64Array, x: number): void {
+/** An angle, rad, and its sine and cosine as a row: the angle handed over in it, as a bare number would be boxed. */
+export const TURN = { SIN: 0, COS: 1, ANGLE: 2 } as const;
+export const TURN_COLUMNS = 3;
+
+/** Sine and cosine of the row's angle, reduced once; the same bits as sin and cos. */
+export function sineCosine(out: Float64Array): void {
+  const x = out[TURN.ANGLE]!;
   const k = Math.round(x * TWO_OVER_PI);
   const y = x - k * HALF_PI_HIGH - k * HALF_PI_MIDDLE - k * HALF_PI_LOW;
   const s = sinKernel(y);
@@ -79,8 +84,8 @@ export function sineCosine(out: Float64Array, x: number): void {
   const odd = (k & 1) !== 0;
   const a = odd ? c : s;
   const b = odd ? s : c;
-  out[0] = (k & 2) !== 0 ? -a : a;
-  out[1] = ((k + 1) & 2) !== 0 ? -b : b;
+  out[TURN.SIN] = (k & 2) !== 0 ? -a : a;
+  out[TURN.COS] = ((k + 1) & 2) !== 0 ? -b : b;
 }
 
 const LN2 = 0.6931471805599453;

@@ -1,4 +1,15 @@
-export { atan2, cos, cubeRoot, exp, log, power, sin, sineCosine } from './elementary';
+export {
+  atan2,
+  cos,
+  cubeRoot,
+  exp,
+  log,
+  power,
+  sin,
+  sineCosine,
+  TURN,
+  TURN_COLUMNS,
+} from './elementary';
 export { wrapHalfTurn, wrapTurn } from './angles';
 export { Random } from './random';
 export { everyEdge, NEAREST, NEAREST_COLUMNS, nearestOnRing } from './ring';

@@ -117,9 +117,9 @@ class Run {
   /** Whatever she lies against at the start is not a touch. */
   private settle(): void {
     const { scratch, state, world } = this;
-    senseSurroundings(state.motion, world, scratch, 0, 0);
-    lookAround(state.motion, world, scratch, 0);
-    derivative(scratch.k1, state.motion, world, scratch, 0, 0);
+    senseSurroundings(state.motion, world, scratch);
+    lookAround(state.motion, world, scratch);
+    derivative(scratch.k1, state.motion, world, scratch, 0);
     this.log.settle(state, scratch);
   }
 

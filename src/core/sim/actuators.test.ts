@@ -29,7 +29,8 @@ function fresh() {
       let left = seconds;
       while (left > 1e-12) {
         const dt = Math.min(left, timeToActuatorEvent(state, craft));
-        advanceActuators(stages, state, craft, still, dt);
+        stages.span[0] = dt;
+        advanceActuators(stages, state, craft, still);
         left -= dt;
       }
     },
@@ -103,7 +104,8 @@ describe('revolutions and wheel are exact in time', () => {
     const from = rig.engine.rps;
     const target = shaft.idleRps + 0.7 * (shaft.fullRps - shaft.idleRps);
     orderRudder(rig.state, craft, -20 * DEG);
-    advanceActuators(rig.stages, rig.state, craft, still, 0.4);
+    rig.stages.span[0] = 0.4;
+    advanceActuators(rig.stages, rig.state, craft, still);
     const at = (t: number) => target + (from - target) * Math.exp(-t / shaft.response);
     expect(rig.stages.rps[0]).toBeCloseTo(from, 12);
     expect(rig.stages.rps[1]).toBeCloseTo(at(0.2), 10);

@@ -1,6 +1,6 @@
 import { zeroThrustAdvance, type Craft, type DriveSpec, type ThrusterSpec } from '../craft';
 import { FLOW, FLOW_COLUMNS } from '../forces';
-import { exp, sineCosine } from '../math';
+import { exp, sineCosine, TURN, TURN_COLUMNS } from '../math';
 import type { EngineState, Gear, SimState, ThrusterState } from './state';
 
 /** Lever moved to a gear, throttle 0…1 apart from it. */
@@ -72,7 +72,12 @@ export interface ActuatorStages {
   /** rps of drive i at stage k stands at 3 i + k; thruster power likewise. */
   readonly rps: Float64Array;
   readonly power: Float64Array;
+  /** Columns TURN. */
   readonly pair: Float64Array;
+  /** Seconds to carry them over. */
+  readonly span: Float64Array;
+  /** Per engine: an exponent and e to it, worked out anew only when it changes. */
+  readonly decay: Float64Array;
 }
 
 export function actuatorStages(craft: Craft): ActuatorStages {
@@ -83,7 +88,9 @@ export function actuatorStages(craft: Craft): ActuatorStages {
     known: new Float64Array(2 * channels),
     rps: new Float64Array(3 * craft.spec.drives.length),
     power: new Float64Array(3 * craft.spec.thrusters.length),
-    pair: new Float64Array(2),
+    pair: new Float64Array(TURN_COLUMNS),
+    span: new Float64Array(1),
+    decay: new Float64Array(2 * craft.spec.drives.length).fill(NaN),
   };
 }
 
@@ -108,6 +115,15 @@ function targetRps(engine: EngineState, drive: DriveSpec, inflow: number): numbe
   return engine.engaged * Math.min(ordered, limit);
 }
 
+/** e to an exponent that seldom changes. */
+function decayed(decay: Float64Array, i: number, exponent: number): number {
+  if (decay[2 * i] !== exponent) {
+    decay[2 * i] = exponent;
+    decay[2 * i + 1] = exp(exponent);
+  }
+  return decay[2 * i + 1]!;
+}
+
 const SETTLED_RPS = 1e-9;
 
 // The clutch lets the shaft run down faster than the engine runs up.
@@ -128,8 +144,8 @@ function advanceThruster(
   i: number,
   thruster: ThrusterState,
   spec: ThrusterSpec,
-  dt: number,
 ): void {
+  const dt = stages.span[0]!;
   const waits = reverseWait(thruster, spec) > 1e-12;
   const target = waits || thruster.cut ? 0 : thruster.ordered;
   if (target === 0 && thruster.power === 0 && thruster.heat === 0) {
@@ -157,13 +173,8 @@ function advanceThruster(
   else if (thruster.heat <= COOL_AGAIN) thruster.cut = false;
 }
 
-function advanceChannel(
-  stages: ActuatorStages,
-  state: SimState,
-  c: number,
-  rate: number,
-  dt: number,
-): void {
+function advanceChannel(stages: ActuatorStages, state: SimState, c: number, rate: number): void {
+  const dt = stages.span[0]!;
   const from = state.angles[c]!;
   const way = state.ordered[c]! - from;
   if (way === 0 && stages.known[2 * c] === from && stages.known[2 * c + 1] === from) return;
@@ -171,18 +182,19 @@ function advanceChannel(
   const turned = Math.abs(way) <= reach + 1e-12 ? way : way > 0 ? reach : -reach;
   state.angles[c] = turned === way ? state.ordered[c]! : from + turned;
   for (let k = 0; k < 3; k++) {
-    sineCosine(stages.pair, from + (turned * k) / 2);
-    stages.sin[3 * c + k] = stages.pair[0]!;
-    stages.cos[3 * c + k] = stages.pair[1]!;
+    stages.pair[TURN.ANGLE] = from + (turned * k) / 2;
+    sineCosine(stages.pair);
+    stages.sin[3 * c + k] = stages.pair[TURN.SIN]!;
+    stages.cos[3 * c + k] = stages.pair[TURN.COS]!;
   }
   stages.known[2 * c] = from;
   stages.known[2 * c + 1] = from + turned;
 }
 
 /**
- * Carries wheel, engines and thrusters over `dt` seconds: the wheel at its rate, revolutions and
+ * Carries wheel, engines and thrusters over the stages' span: the wheel at its rate, revolutions and
  * thruster power exponentially towards their targets, all in closed form. Writes the stages the step
- * needs. `dt` must not reach past the next actuator event.
+ * needs. The span must not reach past the next actuator event.
  *
  * @param flows propeller inflow of the last evaluation, for the engine's torque (columns FLOW)
  */
@@ -191,11 +203,11 @@ export function advanceActuators(
   state: SimState,
   craft: Craft,
   flows: Float64Array,
-  dt: number,
 ): void {
+  const dt = stages.span[0]!;
   const { rate } = craft.spec.steering;
   // The last channel never turns.
-  for (let c = 0; c < craft.channels - 1; c++) advanceChannel(stages, state, c, rate, dt);
+  for (let c = 0; c < craft.channels - 1; c++) advanceChannel(stages, state, c, rate);
   for (let i = 0; i < state.engines.length; i++) {
     const engine = state.engines[i]!;
     if (engine.engaged === 0 && engine.rps === 0) {
@@ -207,7 +219,7 @@ export function advanceActuators(
       let gap = engine.rps - target;
       // As near as makes no difference: it need not creep on for ever.
       if (gap < SETTLED_RPS && gap > -SETTLED_RPS) gap = 0;
-      const half = gap === 0 || constant === 0 ? 0 : exp(-dt / (2 * constant));
+      const half = gap === 0 || constant === 0 ? 0 : decayed(stages.decay, i, -dt / (2 * constant));
       stages.rps[3 * i] = engine.rps;
       stages.rps[3 * i + 1] = target + gap * half;
       engine.rps = target + gap * half * half;
@@ -222,6 +234,6 @@ export function advanceActuators(
     }
   }
   for (let i = 0; i < state.thrusters.length; i++) {
-    advanceThruster(stages, i, state.thrusters[i]!, craft.spec.thrusters[i]!, dt);
+    advanceThruster(stages, i, state.thrusters[i]!, craft.spec.thrusters[i]!);
   }
 }

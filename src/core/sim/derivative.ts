@@ -29,40 +29,52 @@ import {
   SHALLOW,
   WORK,
 } from '../forces';
-import { addLines, addTouch, GROUND, listPairs, lookAtPairs, pairsHold } from '../holding';
-import { cos, sin, sineCosine } from '../math';
-import { streamAt } from '../water';
-import { GAPS, WATER } from './environment';
+import { addLines, addTouch, GROUND, LIST, listPairs, lookAtPairs, pairsHold } from '../holding';
+import { cos, sin, sineCosine, TURN } from '../math';
+import { setStrength, STREAM, streamAt } from '../water';
+import { WATER } from './environment';
 import { PSI, R, U, V, X, Y } from './state';
-import { AIR, NOW, type Scratch, type World } from './world';
+import { AIR, CLOCK, NOW, type Scratch, type World } from './world';
 
 /** Bare hull in the water: resistance, cross flow, lift at small drift. */
 function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean): void {
-  const { now } = s;
-  const u = now[NOW.U]!;
+  const { now, work } = s;
   const v = now[NOW.V]!;
   const r = now[NOW.R]!;
   const density = now[NOW.DENSITY]!;
   const { hull, friction, strips } = craft;
   const offset = hull[HULL.OFFSET]!;
   const middle = strips.x.length >> 1;
-  const du = u - s.streamU[middle]!;
+  const along = now[NOW.U]! - s.streamU[middle]!;
   // Sideways speed of the hull's own middle, wherever she is described from.
-  const dv = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;
+  const across = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;
   const shallow = s.shallow[SHALLOW.RESISTANCE]!;
+  work[WORK.DENSITY] = density;
+  work[WORK.SWAY] = across;
+  work[WORK.YAW] = r;
   if (offset === 0) {
-    force[0]! += shallow * resistance(hull, friction, density, du, dv);
+    work[WORK.SURGE] = along;
+    resistance(hull, friction, work);
+    force[0]! += shallow * work[WORK.FORCE]!;
   } else {
     // Two hulls share the wetted area and the weight, and drag her round as she turns.
-    const port = 0.5 * resistance(hull, friction, density, du + r * offset, dv);
-    const starboard = 0.5 * resistance(hull, friction, density, du - r * offset, dv);
-    force[0]! += shallow * (port + starboard);
-    force[2]! += shallow * offset * (port - starboard);
+    work[WORK.SURGE] = along + r * offset;
+    resistance(hull, friction, work);
+    const port = 0.5 * shallow * work[WORK.FORCE]!;
+    work[WORK.SURGE] = along - r * offset;
+    resistance(hull, friction, work);
+    const starboard = 0.5 * shallow * work[WORK.FORCE]!;
+    force[0]! += port + starboard;
+    force[2]! += offset * (port - starboard);
+    work[WORK.SURGE] = along;
   }
-  const thick = density * s.shallow[SHALLOW.CROSS_FLOW]!;
-  if (inField) addCrossFlowInField(force, strips, thick, v, r, s.streamV);
-  else addCrossFlow(force, strips, thick, v, r);
-  addHullLift(force, hull, density * s.shallow[SHALLOW.LIFT]!, du, dv, r);
+  work[WORK.DENSITY] = density * s.shallow[SHALLOW.LIFT]!;
+  addHullLift(force, hull, work);
+  work[WORK.DENSITY] = density * s.shallow[SHALLOW.CROSS_FLOW]!;
+  work[WORK.SWAY] = v;
+  if (inField) addCrossFlowInField(force, strips, work, s.streamV);
+  else addCrossFlow(force, strips, work);
+  work[WORK.DENSITY] = density;
 }
 
 function addFins(force: Float64Array, s: Scratch, craft: Craft): void {
@@ -120,34 +132,28 @@ function addBlades(force: Float64Array, s: Scratch, craft: Craft, stage: number)
 }
 
 function addThrusters(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
-  const u = s.now[NOW.UR]!;
+  const { work } = s;
   const { count, values } = craft.thrusters;
+  work[WORK.SURGE] = s.now[NOW.UR]!;
   for (let i = 0; i < count; i++) {
     const power = s.stages.power[3 * i + stage]!;
-    if (power !== 0) addThruster(force, values, i * THRUSTER_COLUMNS, power, u);
+    if (power === 0) continue;
+    work[WORK.POWER] = power;
+    addThruster(force, values, i * THRUSTER_COLUMNS, work);
   }
 }
 
 /** A ship by her published derivatives: hull, propeller and rudder in one. */
 function addShip(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
-  const { now } = s;
-  const u = now[NOW.UR]!;
-  const v = now[NOW.VR]!;
-  const r = now[NOW.R]!;
-  const density = now[NOW.DENSITY]!;
+  const { now, work } = s;
   const { sin: sines, cos: cosines, rps } = s.stages;
-  const delta = cosines[stage]! > 0 ? arcsine(sines[stage]!) : 0;
-  addShipDerivatives(
-    force,
-    craft.spec.hull.derivatives!,
-    density,
-    craft.mass.a22 - craft.mass.a11,
-    u,
-    v,
-    r,
-    rps.length > 0 ? rps[stage]! : 0,
-    delta,
-  );
+  work[WORK.SURGE] = now[NOW.UR]!;
+  work[WORK.SWAY] = now[NOW.VR]!;
+  work[WORK.YAW] = now[NOW.R]!;
+  work[WORK.DENSITY] = now[NOW.DENSITY]!;
+  work[WORK.RPS] = rps.length > 0 ? rps[stage]! : 0;
+  work[WORK.ANGLE] = cosines[stage]! > 0 ? arcsine(sines[stage]!) : 0;
+  addShipDerivatives(force, craft.spec.hull.derivatives!, craft.mass.a22 - craft.mass.a11, work);
 }
 
 /** Arcsine for helm angles, |x| ≤ 0.9, by Newton on the core's own sine; to the last bits in five rounds. */
@@ -162,18 +168,21 @@ function arcsine(x: number): number {
  * (u, v, r); added mass with (ur, vr, r), the velocity through the water where she is:
  *   m1 u̇ = X + r Q,  m2 v̇ + m23 ṙ = Y − r P,  I ṙ + m23 v̇ = N − ur Q_A + vr P_A − u m x_G r
  *   Q = m(v + x_G r) + a22 vr + a23 r,  P = m u + a11 ur,  Q_A = a22 vr + a23 r,  P_A = a11 ur
+ *
+ * @param now columns NOW
  */
 export function accelerate(
   rates: Float64Array,
   mass: Float64Array,
   shallow: Float64Array,
   force: Float64Array,
-  u: number,
-  v: number,
-  r: number,
-  ur: number,
-  vr: number,
+  now: Float64Array,
 ): void {
+  const u = now[NOW.U]!;
+  const v = now[NOW.V]!;
+  const r = now[NOW.R]!;
+  const ur = now[NOW.UR]!;
+  const vr = now[NOW.VR]!;
   const growth = shallow[SHALLOW.SWAY_MASS]!;
   const rigid = mass[MASS.RIGID]!;
   const moment = mass[MASS.RIGID_MOMENT]! * r;
@@ -209,55 +218,55 @@ function setGround(ground: Float64Array, motion: Float64Array, water: Float64Arr
   const north = water[WATER.NORTH]!;
   ground[GROUND.X] = motion[X]!;
   ground[GROUND.Y] = motion[Y]!;
+  ground[GROUND.HEADING] = motion[PSI]!;
   ground[GROUND.SURGE] = motion[U]! + east * sinPsi + north * cosPsi;
   ground[GROUND.SWAY] = motion[V]! + east * cosPsi - north * sinPsi;
   ground[GROUND.YAW] = motion[R]!;
 }
 
-/** Finds out what the boat may touch within the next `seconds`, looking round anew only if she has moved on. */
-export function lookAround(motion: Float64Array, world: World, s: Scratch, seconds: number): void {
-  const { touch } = world.craft;
+/** Finds out what the boat may touch within the step, looking round anew only if she has moved on. */
+export function lookAround(motion: Float64Array, world: World, s: Scratch): void {
+  const { craft, shore } = world;
+  const { ground, touch, turn } = s;
+  const { row } = world.environment;
   const u = motion[U]!;
   const v = motion[V]!;
-  const { row } = world.environment;
   const east = row[WATER.EAST]!;
   const north = row[WATER.NORTH]!;
   const stream = Math.sqrt(east * east + north * north);
-  const speed = Math.sqrt(u * u + v * v) + stream + Math.abs(motion[R]!) * touch.reach;
+  const speed = Math.sqrt(u * u + v * v) + stream + Math.abs(motion[R]!) * craft.touch.reach;
+  const seconds = s.clock[CLOCK.STEP]!;
+  touch.list[LIST.SECONDS] = seconds;
   // Half as much again for what she may gain within the step.
-  const travel = 1.5 * speed * seconds;
-  const x = motion[X]!;
-  const y = motion[Y]!;
-  const heading = motion[PSI]!;
-  const held = pairsHold(s.touch, touch, x, y, heading, travel);
-  if (held && s.touch.active === 0) return;
-  s.ground[GROUND.SIN] = sin(heading);
-  s.ground[GROUND.COS] = cos(heading);
-  setGround(s.ground, motion, row);
-  if (!held) {
-    listPairs(s.touch, world.craft, world.shore, s.ground, heading);
-    pairsHold(s.touch, touch, x, y, heading, travel);
+  touch.list[LIST.TRAVEL] = 1.5 * speed * seconds;
+  turn[TURN.ANGLE] = motion[PSI]!;
+  sineCosine(turn);
+  ground[GROUND.SIN] = turn[TURN.SIN]!;
+  ground[GROUND.COS] = turn[TURN.COS]!;
+  setGround(ground, motion, row);
+  if (!pairsHold(touch, craft.touch, ground)) {
+    listPairs(touch, craft, shore, ground);
+    pairsHold(touch, craft.touch, ground);
   }
-  lookAtPairs(s.touch, world.craft, world.shore, s.ground);
+  if (touch.active > 0) lookAtPairs(touch, craft, shore, ground);
 }
 
 /** Stream at every strip over the reference stream, in body axes. */
-function setStream(
-  motion: Float64Array,
-  world: World,
-  s: Scratch,
-  time: number,
-  sinPsi: number,
-  cosPsi: number,
-): void {
+function setStream(motion: Float64Array, world: World, s: Scratch): void {
   const { field, streamEast, streamNorth } = world.environment;
   if (!field) return;
+  const { stream, turn } = s;
+  const sinPsi = turn[TURN.SIN]!;
+  const cosPsi = turn[TURN.COS]!;
   const { x } = world.craft.strips;
+  setStrength(stream, field, s.clock[CLOCK.STAGE]!);
   for (let i = 0; i < x.length; i++) {
     const xi = x[i]!;
-    streamAt(s.pair, field, motion[X]! + xi * sinPsi, motion[Y]! + xi * cosPsi, time);
-    const east = s.pair[0]! - streamEast;
-    const north = s.pair[1]! - streamNorth;
+    stream[STREAM.X] = motion[X]! + xi * sinPsi;
+    stream[STREAM.Y] = motion[Y]! + xi * cosPsi;
+    streamAt(stream, field);
+    const east = stream[STREAM.EAST]! - streamEast;
+    const north = stream[STREAM.NORTH]! - streamNorth;
     s.streamU[i] = east * sinPsi + north * cosPsi;
     s.streamV[i] = east * cosPsi - north * sinPsi;
   }
@@ -271,7 +280,7 @@ function mean(values: Float64Array): number {
 
 /** Wind, with what shelter does to its sway and yaw. */
 function addAir(force: Float64Array, s: Scratch, world: World, stage: number): void {
-  const { now } = s;
+  const { now, work } = s;
   const sinPsi = now[NOW.SIN]!;
   const cosPsi = now[NOW.COS]!;
   const u = now[NOW.U]!;
@@ -279,17 +288,18 @@ function addAir(force: Float64Array, s: Scratch, world: World, stage: number): v
   const v = now[NOW.V]! + world.craft.hull[HULL.LIFT_CENTRE]! * now[NOW.R]!;
   const { air } = s;
   const { windage } = world.craft;
-  const density = world.environment.row[WATER.AIR]!;
   const east = air[2 * stage]!;
   const north = air[2 * stage + 1]!;
-  const a = u + east * sinPsi + north * cosPsi;
-  const b = v + east * cosPsi - north * sinPsi;
+  work[WORK.SURGE] = u + east * sinPsi + north * cosPsi;
+  work[WORK.SWAY] = v + east * cosPsi - north * sinPsi;
+  work[WORK.DENSITY] = world.environment.row[WATER.AIR]!;
   const square = air[AIR.MEAN_SQUARE]!;
   const difference = air[AIR.DIFFERENCE]!;
   const surge = force[0]!;
   const sway = force[1]!;
   const yaw = force[2]!;
-  addWind(force, windage, density, a, b);
+  addWind(force, windage, work);
+  work[WORK.DENSITY] = now[NOW.DENSITY]!;
   if (square === 1 && difference === 0) return;
   const side = force[1]! - sway;
   force[0] = surge + (force[0]! - surge) * square;
@@ -298,7 +308,7 @@ function addAir(force: Float64Array, s: Scratch, world: World, stage: number): v
 }
 
 /**
- * Rates of change of the motion vector at one stage of the step (0 start, 1 middle, 2 end).
+ * Rates of change of the motion vector at one stage of the step (0 start, 1 middle, 2 end), at the clock's STAGE.
  * Velocity is through the reference stream; a steady uniform stream only carries the place along.
  */
 export function derivative(
@@ -307,16 +317,16 @@ export function derivative(
   world: World,
   s: Scratch,
   stage: number,
-  time: number,
 ): void {
   const { craft, environment } = world;
-  const { force, ground, now } = s;
+  const { force, ground, now, turn, work } = s;
   const u = motion[U]!;
   const v = motion[V]!;
   const r = motion[R]!;
-  sineCosine(s.pair, motion[PSI]!);
-  const sinPsi = s.pair[0]!;
-  const cosPsi = s.pair[1]!;
+  turn[TURN.ANGLE] = motion[PSI]!;
+  sineCosine(turn);
+  const sinPsi = turn[TURN.SIN]!;
+  const cosPsi = turn[TURN.COS]!;
   const density = environment.row[WATER.DENSITY]!;
   force[0] = 0;
   force[1] = 0;
@@ -324,7 +334,7 @@ export function derivative(
   let ur = u;
   let vr = v;
   if (environment.field) {
-    setStream(motion, world, s, time, sinPsi, cosPsi);
+    setStream(motion, world, s);
     ur -= mean(s.streamU);
     vr -= mean(s.streamV);
   }
@@ -335,9 +345,9 @@ export function derivative(
   now[NOW.SIN] = sinPsi;
   now[NOW.COS] = cosPsi;
   now[NOW.DENSITY] = density;
-  s.work[WORK.DENSITY] = density;
   now[NOW.UR] = ur;
   now[NOW.VR] = vr;
+  work[WORK.DENSITY] = density;
 
   if (craft.spec.hull.derivatives === null) {
     addHull(force, s, craft, environment.field !== null);
@@ -350,10 +360,8 @@ export function derivative(
   if (craft.thrusters.count > 0) addThrusters(force, s, craft, stage);
   addAir(force, s, world, stage);
   if (environment.confined) {
-    const { length, beam, draught } = craft.spec.hull;
-    const port = s.gaps[GAPS.PORT]!;
-    const starboard = s.gaps[GAPS.STARBOARD]!;
-    addBankEffect(force, length, beam, draught, density, ur, port, starboard);
+    work[WORK.SURGE] = ur;
+    addBankEffect(force, craft.spec.hull, work, s.gaps);
   }
   if (s.touch.active > 0 || world.lines.count > 0) {
     ground[GROUND.SIN] = sinPsi;
@@ -366,7 +374,7 @@ export function derivative(
     s.touch.count = 0;
   }
 
-  accelerate(rates, craft.massRow, s.shallow, force, u, v, r, ur, vr);
+  accelerate(rates, craft.massRow, s.shallow, force, now);
   rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;
   rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.NORTH]!;
   rates[PSI] = r;

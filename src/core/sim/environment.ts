@@ -1,6 +1,6 @@
 import { gustSeries, type Gusts, type GustSeries, type Windbreak } from '../air';
 import type { Craft } from '../craft';
-import { windShareAt } from '../forces';
+import { GAPS, windShareAt } from '../forces';
 import type { Obstacle } from '../holding';
 import { cos, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';
@@ -117,9 +117,6 @@ export function windAt(out: Float64Array, environment: Environment, time: number
 export function depthAt(environment: Environment, time: number): number {
   return environment.depth + (environment.level ? seriesAt(environment.level, time) : 0);
 }
-
-/** Gaps between hull and the nearest obstacle to port and starboard, square to the keel, m: a row. */
-export const GAPS = { PORT: 0, STARBOARD: 1 } as const;
 
 /** Where a ray from (x, y) along (dx, dy) first meets an outline, m; Infinity if it does not. */
 function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: number): number {

@@ -39,4 +39,4 @@ export {
   type Trace,
   type TraceColumn,
 } from './trace';
-export { makeScratch, type Scratch, type World } from './world';
+export { CLOCK, makeScratch, NOW, NOW_COLUMNS, type Scratch, type World } from './world';

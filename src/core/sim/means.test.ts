@@ -5,6 +5,7 @@ import { seriesAt } from '../math';
 import { fleetCraft } from '@/document/testing/fleet';
 import { sloop } from '../testing/boats';
 import { rig, run } from '../testing/rig';
+import { workRow } from '../testing/rows';
 import { OpenWater, turningCircle } from '../trials';
 import { orderThruster, PSI, R, releaseJoystick, U, V, windAt } from '.';
 
@@ -197,7 +198,13 @@ describe('shallow and confined water', () => {
   it('pulls her to the nearer bank and pushes the bow off it, with the square of her speed', () => {
     const force = (u: number, port: number, starboard: number) => {
       const f = new Float64Array(3);
-      addBankEffect(f, 20, 4, 1, 1000, u, port, starboard);
+      const hull = { length: 20, beam: 4, draught: 1 };
+      addBankEffect(
+        f,
+        hull,
+        workRow({ SURGE: u, DENSITY: 1000 }),
+        Float64Array.of(port, starboard),
+      );
       return f;
     };
     const near = force(2, 20, 1);

@@ -3,6 +3,7 @@ import { deepWater } from '../forces';
 import { accelerate, PSI, R, U, V, X, Y } from '.';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
+import { nowRow } from '../testing/rows';
 
 // Exact checks B (motions), C (energy) and D (wind and stream) that this core's forces allow.
 
@@ -10,7 +11,8 @@ describe('B6 first instant', () => {
   it('accelerates by the mass matrix', () => {
     const rates = new Float64Array(6);
     const mass = massRow(massFromMatrix(5250, 9000, 0, 40500));
-    accelerate(rates, mass, deepWater(), Float64Array.from([1000, 500, -4 * 500]), 0, 0, 0, 0, 0);
+    const force = Float64Array.from([1000, 500, -4 * 500]);
+    accelerate(rates, mass, deepWater(), force, nowRow(0, 0, 0));
     expect(rates[U]).toBeCloseTo(0.19047619, 6);
     expect(rates[V]).toBeCloseTo(0.055555556, 6);
     expect(rates[R]).toBeCloseTo(-0.049382716, 6);
@@ -23,11 +25,7 @@ describe('B6 first instant', () => {
       massRow(massFromMatrix(5250, 9000, 0, 40500)),
       deepWater(),
       Float64Array.from([0, 1, 3.78]),
-      0,
-      0,
-      0,
-      0,
-      0,
+      nowRow(0, 0, 0),
     );
     expect(-rates[V]! / rates[R]!).toBeCloseTo(-1.1904762, 6);
   });

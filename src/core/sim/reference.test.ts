@@ -1,7 +1,8 @@
 import { assembleCraft, massFromMatrix, massRow, type BoatSpec, type Craft } from '../craft';
-import { addCrossFlow, deepWater, resistance } from '../forces';
+import { addCrossFlow, deepWater, resistance, WORK } from '../forces';
 import { NO_LINES, shoreOf } from '../holding';
 import { CALM, rig } from '../testing/rig';
+import { nowRow, workRow } from '../testing/rows';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import {
   accelerate,
@@ -213,9 +214,12 @@ function under(
   const f = (s: Float64Array) => {
     const [u, v, r] = [s[U]!, s[V]!, s[R]!];
     const force = Float64Array.from(push(u, v, r));
-    force[0]! += resistance(reference.hull, reference.friction, 1025, u, 0);
-    addCrossFlow(force, reference.strips, 1025, v, r);
-    accelerate(rates, reference.massRow, still, force, u, v, r, u, v);
+    const work = workRow({ SURGE: u, YAW: r, DENSITY: 1025 });
+    resistance(reference.hull, reference.friction, work);
+    force[0]! += work[WORK.FORCE]!;
+    work[WORK.SWAY] = v;
+    addCrossFlow(force, reference.strips, work);
+    accelerate(rates, reference.massRow, still, force, nowRow(u, v, r));
     rates[X] = u * Math.sin(s[PSI]!) + v * Math.cos(s[PSI]!);
     rates[Y] = u * Math.cos(s[PSI]!) - v * Math.sin(s[PSI]!);
     rates[PSI] = r;

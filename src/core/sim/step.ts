@@ -5,7 +5,7 @@ import { derivative, lookAround } from './derivative';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
-import type { Scratch, World } from './world';
+import { CLOCK, type Scratch, type World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -34,25 +34,26 @@ function dragRate(motion: Float64Array, world: World, s: Scratch): number {
   return water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
 }
 
-/** Substeps of a step of `dt` seconds, so that no force acts faster than the scheme can follow. */
-export function substeps(motion: Float64Array, world: World, s: Scratch, dt: number): number {
+/** Substeps of the step in hand, so that no force acts faster than the scheme can follow. */
+export function substeps(motion: Float64Array, world: World, s: Scratch): number {
   let rate = dragRate(motion, world, s) + s.lineRate;
   let firmest = s.firmestLine;
   if (s.touch.active > 0) {
     const { craft, shore } = world;
-    setTouchRates(s.touch, craft.touch, shore, dt);
+    setTouchRates(s.touch, craft.touch, shore);
     firmest = Math.max(firmest, s.touch.rates[RATES.FIRMEST]!);
     rate += s.touch.rates[RATES.ALL]!;
   }
+  const dt = s.clock[CLOCK.STEP]!;
   const pieces = Math.ceil(dt * Math.max(rate / STABLE_PHASE, firmest / TOUCH_PHASE));
   return Math.max(1, Math.min(MOST_SUBSTEPS, pieces));
 }
 
 /** A joystick's computer looks at its own beat. */
-function advanceJoystick(state: SimState, world: World, dt: number): void {
+function advanceJoystick(state: SimState, world: World, s: Scratch): void {
   const { joystick } = state;
   if (!joystick.active) return;
-  joystick.looksIn -= dt;
+  joystick.looksIn -= s.clock[CLOCK.STEP]!;
   if (joystick.looksIn > 1e-9) return;
   joystick.looksIn = JOYSTICK_PERIOD_S;
   lookJoystick(state, world.craft, world.environment.waterDensity);
@@ -71,15 +72,21 @@ export function step(
   watch: TouchWatch | null,
 ): void {
   const { motion } = state;
-  advanceJoystick(state, world, dt);
-  senseSurroundings(motion, world, s, state.time, dt);
-  lookAround(motion, world, s, dt);
-  const pieces = substeps(motion, world, s, dt);
-  const h = dt / pieces;
+  const { clock } = s;
+  clock[CLOCK.TIME] = state.time;
+  clock[CLOCK.STEP] = dt;
+  advanceJoystick(state, world, s);
+  senseSurroundings(motion, world, s);
+  lookAround(motion, world, s);
+  const pieces = substeps(motion, world, s);
+  const h = clock[CLOCK.STEP]! / pieces;
+  clock[CLOCK.PIECE] = h;
+  s.stages.span[0] = h;
   for (let i = 0; i < pieces; i++) {
-    advanceActuators(s.stages, state, world.craft, s.flows, h);
-    rungeKutta(motion, world, s, state.time, h);
-    state.time += h;
+    advanceActuators(s.stages, state, world.craft, s.flows);
+    rungeKutta(motion, world, s);
+    clock[CLOCK.TIME]! += h;
+    state.time = clock[CLOCK.TIME]!;
     if (watch && s.touch.count > 0) watch.see(state, world, s);
   }
 }
@@ -89,15 +96,20 @@ export interface TouchWatch {
   see(state: SimState, world: World, s: Scratch): void;
 }
 
-function rungeKutta(motion: Float64Array, world: World, s: Scratch, time: number, h: number): void {
-  const { k1, k2, k3, k4, at } = s;
-  derivative(k1, motion, world, s, 0, time);
+function rungeKutta(motion: Float64Array, world: World, s: Scratch): void {
+  const { clock, k1, k2, k3, k4, at } = s;
+  const time = clock[CLOCK.TIME]!;
+  const h = clock[CLOCK.PIECE]!;
+  clock[CLOCK.STAGE] = time;
+  derivative(k1, motion, world, s, 0);
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k1[i]!;
-  derivative(k2, at, world, s, 1, time + h / 2);
+  clock[CLOCK.STAGE] = time + h / 2;
+  derivative(k2, at, world, s, 1);
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k2[i]!;
-  derivative(k3, at, world, s, 1, time + h / 2);
+  derivative(k3, at, world, s, 1);
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + h * k3[i]!;
-  derivative(k4, at, world, s, 2, time + h);
+  clock[CLOCK.STAGE] = time + h;
+  derivative(k4, at, world, s, 2);
   for (let i = 0; i < MOTION_SIZE; i++) {
     motion[i]! += (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
   }

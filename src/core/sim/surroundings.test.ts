@@ -1,13 +1,12 @@
 import { fleetCraft } from '@/document/testing/fleet';
-import { SHALLOW } from '../forces';
+import { GAPS, SHALLOW } from '../forces';
 import { solidObstacle } from '../holding';
 import { bareBody, REFERENCE_HULL } from '../testing/boats';
 import { rig, type RigOptions } from '../testing/rig';
-import { GAPS } from './environment';
 import { R, V } from './state';
 import { step } from './step';
 import { senseSurroundings } from './surroundings';
-import { AIR } from './world';
+import { AIR, CLOCK } from './world';
 
 // What the boat feels about her at the start of a step, apart from how she answers it.
 
@@ -15,7 +14,9 @@ const boat = fleetCraft('quince').spec;
 
 function sensed(options: RigOptions, time = 0) {
   const { world, state, scratch } = rig(boat, options);
-  senseSurroundings(state.motion, world, scratch, time, 0.1);
+  scratch.clock[CLOCK.TIME] = time;
+  scratch.clock[CLOCK.STEP] = 0.1;
+  senseSurroundings(state.motion, world, scratch);
   return { world, scratch, motion: state.motion };
 }
 

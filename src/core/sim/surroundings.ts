@@ -1,9 +1,9 @@
 import { shelterShare } from '../air';
-import { SHALLOW, shallowFactors } from '../forces';
+import { GAPS, SHALLOW, shallowFactors } from '../forces';
 import { cos, sin } from '../math';
-import { depthAt, GAPS, sideGaps, windAt } from './environment';
+import { depthAt, sideGaps, windAt } from './environment';
 import { PSI, X, Y } from './state';
-import { AIR, type Scratch, type World } from './world';
+import { AIR, CLOCK, type Scratch, type World } from './world';
 
 /** Shelter is looked at on the fore, middle and aft third of the boat, this share of her length apart. */
 const THIRD = 1 / 3;
@@ -39,13 +39,15 @@ function lookForShelter(motion: Float64Array, world: World, s: Scratch): number 
   return mean;
 }
 
-/** Wind at the three stages of a step from `time`, over the moving water, shelter counted. */
-function setAir(motion: Float64Array, world: World, s: Scratch, time: number, dt: number): void {
+/** Wind at the three stages of the step, over the moving water, shelter counted. */
+function setAir(motion: Float64Array, world: World, s: Scratch): void {
   const { environment } = world;
   const { air } = s;
   const fixed = environment.steadyWind && environment.windbreaks.length === 0;
   if (fixed && air[AIR.KNOWN] === 1) return;
   air[AIR.KNOWN] = 1;
+  const time = s.clock[CLOCK.TIME]!;
+  const dt = s.clock[CLOCK.STEP]!;
   windAt(s.wind, environment, time);
   let share = environment.windShare;
   if (environment.windbreaks.length > 0) share *= lookForShelter(motion, world, s);
@@ -67,24 +69,17 @@ function setAir(motion: Float64Array, world: World, s: Scratch, time: number, dt
  * What surrounds the boat during the step that begins now: wind with gusts, veer and shelter, depth,
  * gaps to walls. Held over the step but for the wind, which is taken at each stage.
  */
-export function senseSurroundings(
-  motion: Float64Array,
-  world: World,
-  s: Scratch,
-  time: number,
-  dt: number,
-): void {
+export function senseSurroundings(motion: Float64Array, world: World, s: Scratch): void {
   const { environment, craft } = world;
-  setAir(motion, world, s, time, dt);
+  setAir(motion, world, s);
   const { hull } = craft.spec;
   if (environment.depth < Infinity) {
-    shallowFactors(s.shallow, hull.draught, depthAt(environment, time));
+    shallowFactors(s.shallow, hull.draught, depthAt(environment, s.clock[CLOCK.TIME]!));
   }
   if (environment.confined) {
     const psi = motion[PSI]!;
     sideGaps(s.gaps, world.obstacles, motion[X]!, motion[Y]!, sin(psi), cos(psi), hull.beam / 2);
-    if (environment.depth < Infinity)
-      s.shallow[SHALLOW.RESISTANCE]! *= blockageFactor(world, s, time);
+    if (environment.depth < Infinity) s.shallow[SHALLOW.RESISTANCE]! *= blockageFactor(world, s);
   }
 }
 
@@ -93,11 +88,11 @@ const SECTION_FULLNESS = 0.9;
 const MOST_BLOCKAGE = 0.7;
 
 /** Water squeezed past her in a channel flows 1/(1 − m) as fast, and drags with the square of it. */
-function blockageFactor({ craft, environment }: World, s: Scratch, time: number): number {
+function blockageFactor({ craft, environment }: World, s: Scratch): number {
   const { beam, draught } = craft.spec.hull;
   const width = s.gaps[GAPS.PORT]! + s.gaps[GAPS.STARBOARD]! + beam;
   if (!(width < Infinity)) return 1;
-  const channel = Math.max(width, beam) * Math.max(depthAt(environment, time), 0.1);
+  const channel = Math.max(width, beam) * Math.max(depthAt(environment, s.clock[CLOCK.TIME]!), 0.1);
   const blockage = Math.min(MOST_BLOCKAGE, (SECTION_FULLNESS * beam * draught) / channel);
   return 1 / ((1 - blockage) * (1 - blockage));
 }

@@ -8,6 +8,8 @@ import {
   type Shore,
   type TouchScratch,
 } from '../holding';
+import { TURN_COLUMNS } from '../math';
+import { STREAM_COLUMNS } from '../water';
 import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import { MOTION_SIZE } from './state';
@@ -32,13 +34,22 @@ const AIR_COLUMNS = 9;
 
 /** What she is doing at the stage in hand, as a row: velocity over the reference stream and (R) through the water. */
 export const NOW = { U: 0, V: 1, R: 2, SIN: 3, COS: 4, DENSITY: 5, UR: 6, VR: 7 } as const;
-const NOW_COLUMNS = 8;
+export const NOW_COLUMNS = 8;
+
+/** Moments as a row, s: the step's beginning and length, the length of the piece in hand, the stage's own moment. */
+export const CLOCK = { TIME: 0, STEP: 1, PIECE: 2, STAGE: 3 } as const;
+const CLOCK_COLUMNS = 4;
 
 /** Working memory of the step. Made once per run, passed in, never shared between runs. */
 export interface Scratch {
   /** Surge, sway, yaw: N, N, N·m. */
   readonly force: Float64Array;
-  readonly pair: Float64Array;
+  /** Columns CLOCK. */
+  readonly clock: Float64Array;
+  /** Columns TURN: her heading. */
+  readonly turn: Float64Array;
+  /** Columns STREAM. */
+  readonly stream: Float64Array;
   /** Columns WORK. */
   readonly work: Float64Array;
   readonly race: Float64Array;
@@ -99,7 +110,9 @@ export function makeScratch({ craft, lines }: World): Scratch {
   const rates = lineRates(craft, lines);
   return {
     force: new Float64Array(3),
-    pair: new Float64Array(2),
+    clock: new Float64Array(CLOCK_COLUMNS),
+    turn: new Float64Array(TURN_COLUMNS),
+    stream: new Float64Array(STREAM_COLUMNS),
     work: new Float64Array(WORK_COLUMNS),
     race: new Float64Array(2),
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),

@@ -15,6 +15,7 @@ import {
 } from '../sim';
 import { fleetCraft } from '@/document/testing/fleet';
 import type { Craft } from '../craft';
+import { workRow } from '../testing/rows';
 import {
   asternSteeringSpeed,
   backAndFill,
@@ -387,7 +388,7 @@ it('20 half the wind is a quarter of the force, twice the approach speed four ti
   const { windage } = craft('quince');
   const push = (wind: number) => {
     const force = new Float64Array(3);
-    addWind(force, windage, 1.225, 0, wind);
+    addWind(force, windage, workRow({ SWAY: wind, DENSITY: 1.225 }));
     return force[1]!;
   };
   expect(push(4) / push(8)).toBeCloseTo(0.25, 12);

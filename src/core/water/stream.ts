@@ -125,17 +125,23 @@ function wakeShare(wake: Wake, x: number, y: number, east: number, north: number
   return 1 - 1.3 * exp(-down / (3 * wake.width)) * exp(-Math.min(50, c * c));
 }
 
-/** Stream at (x, y) and time, m/s east at [0] and north at [1] of `out`. */
-export function streamAt(
-  out: Float64Array,
-  field: StreamField,
-  x: number,
-  y: number,
-  time: number,
-): void {
+/**
+ * Reading a field off as a row: the stream, m/s; the place asked for, m; how strong it is at the moment, as a share.
+ * Numbers passed to a function that is not inlined would be boxed.
+ */
+export const STREAM = { EAST: 0, NORTH: 1, X: 2, Y: 3, STRENGTH: 4 } as const;
+export const STREAM_COLUMNS = 5;
+
+/** Share of its strength a field has at a moment, into the row. */
+export function setStrength(row: Float64Array, field: StreamField, time: number): void {
+  row[STREAM.STRENGTH] = field.strength ? seriesAt(field.strength, time) : 1;
+}
+
+/** Stream at the row's place and strength, into the row. */
+export function streamAt(out: Float64Array, field: StreamField): void {
   const { nx, ny, east, north } = field;
-  let gx = (x - field.x0) / field.cell;
-  let gy = (y - field.y0) / field.cell;
+  let gx = (out[STREAM.X]! - field.x0) / field.cell;
+  let gy = (out[STREAM.Y]! - field.y0) / field.cell;
   gx = gx < 0 ? 0 : gx > nx - 1 ? nx - 1 : gx;
   gy = gy < 0 ? 0 : gy > ny - 1 ? ny - 1 : gy;
   const i = Math.min(nx - 2, Math.floor(gx));
@@ -143,11 +149,13 @@ export function streamAt(
   const a = gx - i;
   const b = gy - j;
   const k = j * nx + i;
-  const strength = field.strength ? seriesAt(field.strength, time) : 1;
+  const strength = out[STREAM.STRENGTH]!;
   const w00 = (1 - a) * (1 - b) * strength;
   const w10 = a * (1 - b) * strength;
   const w01 = (1 - a) * b * strength;
   const w11 = a * b * strength;
-  out[0] = w00 * east[k]! + w10 * east[k + 1]! + w01 * east[k + nx]! + w11 * east[k + nx + 1]!;
-  out[1] = w00 * north[k]! + w10 * north[k + 1]! + w01 * north[k + nx]! + w11 * north[k + nx + 1]!;
+  out[STREAM.EAST] =
+    w00 * east[k]! + w10 * east[k + 1]! + w01 * east[k + nx]! + w11 * east[k + nx + 1]!;
+  out[STREAM.NORTH] =
+    w00 * north[k]! + w10 * north[k + 1]! + w01 * north[k + nx]! + w11 * north[k + nx + 1]!;
 }

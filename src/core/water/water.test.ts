@@ -11,6 +11,9 @@ import {
   limitSpeed,
   returnFlow,
   squat,
+  setStrength,
+  STREAM,
+  STREAM_COLUMNS,
   streamAt,
   streamField,
   twelfths,
@@ -141,9 +144,13 @@ describe('a stream that differs from place to place', () => {
     maxY: 30,
   };
   const at = (x: number, y: number, p = pattern) => {
-    const out = new Float64Array(2);
-    streamAt(out, streamField(1, 0, p), x, y, 0);
-    return out[0]!;
+    const out = new Float64Array(STREAM_COLUMNS);
+    const field = streamField(1, 0, p);
+    out[STREAM.X] = x;
+    out[STREAM.Y] = y;
+    setStrength(out, field, 0);
+    streamAt(out, field);
+    return out[STREAM.EAST]!;
   };
 
   it('runs weaker along a bank, slack and a little backwards behind a structure, free elsewhere', () => {
