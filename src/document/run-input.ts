@@ -196,13 +196,15 @@ function goal(document: GoalDocument, names: Names): Goal {
 function startProblems(input: RunInput): Problem[] {
   const craft = assembleCraft(input.boat);
   const found = noClearance();
+  const { deck } = input.boat.hull;
+  const shore = shoreOf(input.obstacles);
   const { x, y, heading } = input.start;
   leastClearance(
     found,
-    clearanceMemory(input.obstacles.length),
-    input.boat.hull.deck,
+    clearanceMemory(shore, deck),
+    deck,
     craft.touch,
-    shoreOf(input.obstacles),
+    shore,
     new Set(),
     x,
     y,

@@ -17,13 +17,17 @@ export function noClearance(): Clearance {
   return { distance: Infinity, obstacle: -1, x: 0, y: 0 };
 }
 
+/** As near as the nearest and this much more is kept an eye on, m. */
+const ABOUT_M = 1;
+
 /** Columns of a finding while it is being looked for. */
 const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
 /**
- * Columns of the memory: how far the boat's furthest point can have moved so far, where she was, and how far she may
- * have moved before anything but the nearest can have come nearer than it.
+ * Columns of the memory: how far the boat's furthest point can have moved so far, where she is, and how far she may
+ * have moved before anything not listed as near can have come nearest.
  */
-const PAST = { TRAVELLED: 0, X: 1, Y: 2, HEADING: 3, SAFE: 4 } as const;
+const PAST = { TRAVELLED: 0, X: 1, Y: 2, HEADING: 3, SAFE: 4, SIN: 5, COS: 6 } as const;
+const PAST_COLUMNS = 7;
 
 /**
  * Memory of a run of clearances: how far each obstacle was when last measured, and how far the boat's
@@ -37,19 +41,36 @@ export interface ClearanceMemory {
   readonly nearest: Float64Array;
   /** What was nearest on each obstacle last: corner of the boat, or −1 − corner of the obstacle. */
   readonly hint: Int32Array;
-  /** What was left out last time: with other things left out, all is looked at anew. */
+  /**
+   * What each corner ashore, and each of the boat's from obstacle `cornersOf`, cannot have been under when last looked
+   * at, with what had been travelled then added: less what has been travelled now it is a bound still.
+   */
+  readonly ashore: Float64Array;
+  readonly corners: Float64Array;
+  cornersOf: number;
+  /** What was left out last time, and as a mark each; with other things left out, all is looked at anew. */
   skipped: ReadonlySet<number> | null;
+  readonly left: Uint8Array;
+  /** What is about as near as the nearest. */
+  readonly near: Int32Array;
+  nearCount: number;
 }
 
-export function clearanceMemory(obstacles: number): ClearanceMemory {
+export function clearanceMemory(shore: Shore, outline: FlatPoints): ClearanceMemory {
   return {
-    distance: new Float64Array(obstacles).fill(-Infinity),
-    odometer: new Float64Array(obstacles),
-    past: new Float64Array(5),
+    distance: new Float64Array(shore.count).fill(-Infinity),
+    odometer: new Float64Array(shore.count),
+    past: new Float64Array(PAST_COLUMNS),
     found: new Float64Array(3),
     nearest: new Float64Array(NEAREST_COLUMNS),
-    hint: new Int32Array(obstacles),
+    hint: new Int32Array(shore.count),
+    ashore: new Float64Array(shore.corners.length / 2).fill(-Infinity),
+    corners: new Float64Array(outline.length / 2),
+    cornersOf: -1,
     skipped: null,
+    left: new Uint8Array(shore.count),
+    near: new Int32Array(shore.count),
+    nearCount: 0,
   };
 }
 
@@ -80,40 +101,49 @@ export function leastClearance(
   past[PAST.X] = x;
   past[PAST.Y] = y;
   past[PAST.HEADING] = heading;
+  past[PAST.SIN] = sin;
+  past[PAST.COS] = cos;
   const first = out.obstacle;
+  const { left, near } = memory;
+  const safe = memory.skipped === skip && travelled < past[PAST.SAFE]!;
+  if (memory.skipped !== skip) {
+    memory.skipped = skip;
+    for (let i = 0; i < shore.count; i++) left[i] = skip.has(i) ? 1 : 0;
+  }
   let nearest = -1;
   found[FOUND.DISTANCE] = Infinity;
-  if (first >= 0 && memory.skipped === skip && travelled < past[PAST.SAFE]!) {
-    distance[first] = measure(memory, outline, touch, shore, first, x, y, sin, cos);
-    odometer[first] = travelled;
-    out.distance = found[FOUND.DISTANCE]!;
-    out.x = found[FOUND.X]!;
-    out.y = found[FOUND.Y]!;
-    return;
-  }
-  memory.skipped = skip;
-  for (let k = -1; k < shore.count; k++) {
-    const i = k < 0 ? first : k;
-    if (i < 0 || i >= shore.count || (k >= 0 && k === first)) continue;
-    const least = distance[i]! - (travelled - odometer[i]!);
-    if (least >= found[FOUND.DISTANCE]! || skip.has(i)) continue;
+  const count = safe ? memory.nearCount : shore.count;
+  for (let k = -1; k < count; k++) {
+    const i = k < 0 ? first : safe ? near[k]! : k;
+    if (i < 0 || i >= shore.count || (k >= 0 && i === first) || left[i] === 1) continue;
     const before = found[FOUND.DISTANCE]!;
-    distance[i] = measure(memory, outline, touch, shore, i, x, y, sin, cos);
+    if (distance[i]! - (travelled - odometer[i]!) >= before) continue;
+    distance[i] = measure(memory, outline, touch, shore, i);
     odometer[i] = travelled;
     if (found[FOUND.DISTANCE]! < before) nearest = i;
   }
   out.distance = found[FOUND.DISTANCE]!;
   out.obstacle = nearest;
-  let next = Infinity;
-  for (let i = 0; i < shore.count; i++) {
-    if (i === nearest || skip.has(i)) continue;
-    const least = distance[i]! - (travelled - odometer[i]!);
-    if (least < next) next = least;
-  }
-  // The nearest may have gone as far off as the other has come near.
-  past[PAST.SAFE] = travelled + (next - out.distance) / 2;
   out.x = found[FOUND.X]!;
   out.y = found[FOUND.Y]!;
+  if (!safe) listNear(memory, out.distance);
+}
+
+/** Lists what is about as near as the nearest; the rest need not be looked at until she has gone half its lead. */
+function listNear(memory: ClearanceMemory, least: number): void {
+  const { past, distance, odometer, left, near } = memory;
+  const travelled = past[PAST.TRAVELLED]!;
+  let rest = Infinity;
+  let count = 0;
+  for (let i = 0; i < distance.length; i++) {
+    if (left[i] === 1) continue;
+    const bound = distance[i]! - (travelled - odometer[i]!);
+    if (bound < least + ABOUT_M) near[count++] = i;
+    else if (bound < rest) rest = bound;
+  }
+  memory.nearCount = count;
+  // The nearest may have gone as far off as another has come near.
+  past[PAST.SAFE] = travelled + (rest - least) / 2;
 }
 
 /** One obstacle: its distance, or a bound that it cannot be under. Nearer than what was found is written there. */
@@ -123,48 +153,47 @@ function measure(
   touch: TouchElements,
   shore: Shore,
   i: number,
-  x: number,
-  y: number,
-  sin: number,
-  cos: number,
 ): number {
-  const { found, nearest } = memory;
-  const bound = boxDistance(shore, i, x, y) - touch.reach;
+  const { found, nearest, past, ashore } = memory;
+  const x = past[PAST.X]!;
+  const y = past[PAST.Y]!;
+  const bound = boxDistance(shore.box, i, x, y) - touch.reach;
   if (bound >= found[FOUND.DISTANCE]!) return bound;
-  if (shore.solid[i] !== 1) {
-    const dx = shore.round[3 * i]! - x;
-    const dy = shore.round[3 * i + 1]! - y;
-    return towardsSide(memory, outline, touch, dx, dy, shore.round[3 * i + 2]!, sin, cos);
-  }
+  if (shore.solid[i] !== 1) return fromPile(memory, outline, touch, shore, i);
   const { corners } = shore;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
-  const turn = shore.turn[i]!;
   nearest[NEAREST.FROM_X] = x;
   nearest[NEAREST.FROM_Y] = y;
-  nearestOnRing(nearest, corners, from, to, turn, shore.edges, from, to - from);
+  nearestOnRing(nearest, corners, from, to, shore.turn[i]!, shore.edges, from, to - from);
   const fromMiddle = nearest[NEAREST.DISTANCE]! - touch.reach;
   if (fromMiddle >= found[FOUND.DISTANCE]!) return fromMiddle;
   const hint = memory.hint[i]!;
   // The last nearest first: the closer the first guess, the more is ruled out unseen.
-  if (hint >= 0) fromHull(memory, outline, shore, i, hint, x, y, sin, cos);
-  else fromShore(memory, outline, touch, shore, i, -1 - hint, x, y, sin, cos);
+  if (hint >= 0) fromHull(memory, outline, shore, i, hint);
+  else fromShore(memory, outline, touch, shore, i, -1 - hint);
+  if (memory.cornersOf !== i) {
+    memory.cornersOf = i;
+    memory.corners.fill(-Infinity);
+  }
+  const travelled = past[PAST.TRAVELLED]!;
+  const known = memory.corners;
   let least = Infinity;
-  // Distance changes by no more than one goes: a corner far off rules out its neighbours.
+  // Distance changes by no more than one goes: a corner far off rules out its neighbours, and itself for a while.
   let under = -Infinity;
-  for (let c = 0; c < outline.length / 2; c++) {
-    under -= touch.deckSteps[c]!;
-    if (under < found[FOUND.DISTANCE]! && under < least) {
-      under = fromHull(memory, outline, shore, i, c, x, y, sin, cos);
-    }
+  for (let c = 0; c < known.length; c++) {
+    under = Math.max(under - touch.deckSteps[c]!, known[c]! - travelled);
+    if (under < found[FOUND.DISTANCE]! && under < least)
+      under = fromHull(memory, outline, shore, i, c);
+    known[c] = under + travelled;
     if (under < least) least = under;
   }
   under = -Infinity;
   for (let c = from; c < to; c++) {
-    under -= shore.steps[c]!;
-    if (under < found[FOUND.DISTANCE]! && under < least) {
-      under = fromShore(memory, outline, touch, shore, i, c, x, y, sin, cos);
-    }
+    under = Math.max(under - shore.steps[c]!, ashore[c]! - travelled);
+    if (under < found[FOUND.DISTANCE]! && under < least)
+      under = fromShore(memory, outline, touch, shore, i, c);
+    ashore[c] = under + travelled;
     if (under < least) least = under;
   }
   return least;
@@ -177,22 +206,17 @@ function fromHull(
   shore: Shore,
   i: number,
   corner: number,
-  x: number,
-  y: number,
-  sin: number,
-  cos: number,
 ): number {
-  const { found, nearest } = memory;
+  const { found, nearest, past } = memory;
+  const sin = past[PAST.SIN]!;
+  const cos = past[PAST.COS]!;
   const bx = outline[2 * corner]!;
   const by = outline[2 * corner + 1]!;
-  const px = x + bx * sin + by * cos;
-  const py = y + bx * cos - by * sin;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
-  nearest[NEAREST.FROM_X] = px;
-  nearest[NEAREST.FROM_Y] = py;
-  const turn = shore.turn[i]!;
-  nearestOnRing(nearest, shore.corners, from, to, turn, shore.edges, from, to - from);
+  nearest[NEAREST.FROM_X] = past[PAST.X]! + bx * sin + by * cos;
+  nearest[NEAREST.FROM_Y] = past[PAST.Y]! + bx * cos - by * sin;
+  nearestOnRing(nearest, shore.corners, from, to, shore.turn[i]!, shore.edges, from, to - from);
   const distance = nearest[NEAREST.DISTANCE]!;
   if (distance < found[FOUND.DISTANCE]!) {
     keep(found, distance, bx, by);
@@ -209,17 +233,26 @@ function fromShore(
   shore: Shore,
   i: number,
   corner: number,
-  x: number,
-  y: number,
-  sin: number,
-  cos: number,
 ): number {
-  const before = memory.found[FOUND.DISTANCE]!;
-  const dx = shore.corners[2 * corner]! - x;
-  const dy = shore.corners[2 * corner + 1]! - y;
-  const distance = towardsSide(memory, outline, touch, dx, dy, 0, sin, cos);
+  const { found, past } = memory;
+  const before = found[FOUND.DISTANCE]!;
+  const dx = shore.corners[2 * corner]! - past[PAST.X]!;
+  const dy = shore.corners[2 * corner + 1]! - past[PAST.Y]!;
+  const distance = towardsSide(memory, outline, touch, dx, dy, 0);
   if (distance < before) memory.hint[i] = -1 - corner;
   return distance;
+}
+
+function fromPile(
+  memory: ClearanceMemory,
+  outline: FlatPoints,
+  touch: TouchElements,
+  shore: Shore,
+  i: number,
+): number {
+  const dx = shore.round[3 * i]! - memory.past[PAST.X]!;
+  const dy = shore.round[3 * i + 1]! - memory.past[PAST.Y]!;
+  return towardsSide(memory, outline, touch, dx, dy, shore.round[3 * i + 2]!);
 }
 
 /** A corner or pile ashore, (dx, dy) from midships, against the hull's side: its distance, or a bound under it. */
@@ -230,16 +263,13 @@ function towardsSide(
   dx: number,
   dy: number,
   radius: number,
-  sin: number,
-  cos: number,
 ): number {
-  const { found, nearest } = memory;
+  const { found, nearest, past } = memory;
+  const sin = past[PAST.SIN]!;
+  const cos = past[PAST.COS]!;
   const bx = dx * sin + dy * cos;
   const by = dx * cos - dy * sin;
-  const box = touch.deckBox;
-  const ox = Math.max(0, box[0]! - bx, bx - box[2]!);
-  const oy = Math.max(0, box[1]! - by, by - box[3]!);
-  const bound = Math.sqrt(ox * ox + oy * oy) - radius;
+  const bound = boxDistance(touch.deckBox, 0, bx, by) - radius;
   if (bound >= found[FOUND.DISTANCE]!) return bound;
   const sides = outline.length / 2;
   nearest[NEAREST.FROM_X] = bx;

@@ -52,13 +52,15 @@ export function shoreOf(obstacles: readonly Obstacle[]): Shore {
   };
 }
 
-/** Least distance from a point to an obstacle's bounding box, m; 0 inside it. */
-export function boxDistance({ box }: Shore, i: number, x: number, y: number): number {
-  const west = box[4 * i]! - x;
-  const east = x - box[4 * i + 2]!;
-  const south = box[4 * i + 1]! - y;
-  const north = y - box[4 * i + 3]!;
-  const dx = west > 0 ? west : east > 0 ? east : 0;
-  const dy = south > 0 ? south : north > 0 ? north : 0;
+/**
+ * How far (x, y) is from the `i`th box, m: negative inside, by the depth. What a box holds
+ * is no nearer than this, and nothing is deeper in it.
+ */
+export function boxDistance(box: Float64Array, i: number, x: number, y: number): number {
+  const across = Math.max(box[4 * i]! - x, x - box[4 * i + 2]!);
+  const along = Math.max(box[4 * i + 1]! - y, y - box[4 * i + 3]!);
+  const dx = across > 0 ? across : 0;
+  const dy = along > 0 ? along : 0;
+  if (dx === 0 && dy === 0) return across > along ? across : along;
   return Math.sqrt(dx * dx + dy * dy);
 }

@@ -164,12 +164,27 @@ export function listPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Flo
   list[LIST.HEADING] = boat[GROUND.HEADING]!;
   list[LIST.LEAST_GAP] = Infinity;
   list[LIST.RANGE] = Math.max(PAIR_RANGE_M, list[LIST.TRAVEL]! + 3 * IN_HAND_M);
+  const range = list[LIST.RANGE]!;
   for (let i = 0; i < shore.count; i++) {
-    const open = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
-    if (boxDistance(shore, i, x, y) - touch.reach >= open) continue;
-    if (shore.solid[i] === 1) listSolid(s, craft, shore, boat, i);
-    else listPile(s, craft, shore, boat, i);
+    if (boxDistance(shore.box, i, x, y) - touch.reach < range) listOne(s, craft, shore, boat, i);
   }
+  // With a pair near, nobody asks how far off the rest is.
+  if (s.pairCount > 0) return;
+  for (let i = 0; i < shore.count; i++) {
+    const bound = boxDistance(shore.box, i, x, y) - touch.reach;
+    if (bound >= range && bound < list[LIST.LEAST_GAP]!) listOne(s, craft, shore, boat, i);
+  }
+}
+
+function listOne(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array, i: number): void {
+  if (shore.solid[i] === 1) listSolid(s, craft, shore, boat, i);
+  else listPile(s, craft, shore, boat, i);
+}
+
+/** How near something must be to matter to the list being made, m. */
+function openRange(s: TouchScratch): number {
+  const range = s.list[LIST.RANGE]!;
+  return s.pairCount > 0 ? range : Math.max(s.list[LIST.LEAST_GAP]!, range);
 }
 
 /** A place ashore, in body axes. */
@@ -193,7 +208,7 @@ function listCorner(
 ): void {
   const { touch } = craft;
   const { list } = s;
-  const open = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+  const open = openRange(s);
   const { deck } = craft.spec.hull;
   const sides = deck.length / 2;
   const { place } = s;
@@ -228,16 +243,16 @@ function listSolid(
   const y = boat[GROUND.Y]!;
   const sin = boat[GROUND.SIN]!;
   const cos = boat[GROUND.COS]!;
-  const whole = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+  const whole = openRange(s);
   nearest[NEAREST.FROM_X] = x;
   nearest[NEAREST.FROM_Y] = y;
   nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);
   if (nearest[NEAREST.DISTANCE]! - touch.reach >= whole) return;
   for (let e = 0; e < touch.count; e++) {
-    const open = Math.max(list[LIST.LEAST_GAP]!, list[LIST.RANGE]!);
+    const open = openRange(s);
     const px = x + touch.x[e]! * sin + touch.y[e]! * cos;
     const py = y + touch.x[e]! * cos - touch.y[e]! * sin;
-    if (boxDistance(shore, i, px, py) - touch.radius[e]! >= open) continue;
+    if (boxDistance(shore.box, i, px, py) - touch.radius[e]! >= open) continue;
     nearest[NEAREST.FROM_X] = px;
     nearest[NEAREST.FROM_Y] = py;
     nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);

@@ -1,7 +1,23 @@
+import fc from 'fast-check';
 import { assembleCraft, fenderForce } from '../craft';
 import { TouchLog } from '../debrief';
-import { R, step, STEP_S, U, V, X, Y } from '../sim';
+import {
+  CLOCK,
+  derivative,
+  lookAround,
+  makeScratch,
+  orderEngine,
+  orderRudder,
+  R,
+  step,
+  STEP_S,
+  U,
+  V,
+  X,
+  Y,
+} from '../sim';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
+import { between } from '../testing/arbitrary';
 import { energy, rig, run } from '../testing/rig';
 import {
   clearanceMemory,
@@ -230,13 +246,46 @@ describe('touch log', () => {
   });
 });
 
+it('the listed pairs miss no touch that looking at everything afresh finds', () => {
+  const between = (y: number) => pileObstacle(`p${y}`, `pile ${y}`, 2.05, y, 0.2, RIGID);
+  const quay = Float64Array.from([-6, -20, -2, -20, -1.9, 4, -3.5, 12, -2.2, 30, -6, 30]);
+  const r = rig(sloop(), {
+    obstacles: [
+      solidObstacle('far', 'far', Float64Array.from([30, 0, 40, 0, 40, 5, 30, 5]), RIGID),
+      solidObstacle('q', 'q', quay, { friction: 0.3, stiffness: 1e7 }),
+      ...[-8, -2, 4, 9, 15].map(between),
+    ],
+    y: -14,
+    u: 2,
+    r: 0.05,
+  });
+  orderRudder(r.state, r.world.craft, 0.2);
+  orderEngine(r.state.engines[0]!, r.world.craft.spec.drives[0]!, 1, 0.6);
+  let touches = 0;
+  for (let i = 0; i < 400; i++) {
+    step(r.state, r.world, r.scratch, STEP_S, null);
+    const forces = [r.scratch, makeScratch(r.world)].map((scratch) => {
+      scratch.clock[CLOCK.STEP] = STEP_S;
+      lookAround(r.state.motion, r.world, scratch);
+      derivative(scratch.k1, r.state.motion, r.world, scratch, 0);
+      return [
+        scratch.touch.count,
+        ...scratch.touch.normalForce.slice(0, scratch.touch.count),
+      ].sort();
+    });
+    expect(forces[0]).toEqual(forces[1]);
+    touches += r.scratch.touch.count;
+  }
+  expect(touches).toBeGreaterThan(50);
+});
+
 describe('clearance', () => {
   it('is measured hull to face, pile and corner, and knows the place on the hull', () => {
     const out = noClearance();
-    const memory = clearanceMemory(2);
     const { touch, spec } = assembleCraft(sloop());
     const { deck } = spec.hull;
     const shore = shoreOf([wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)]);
+    const memory = clearanceMemory(shore, deck);
     const measure = (skip: number[]) =>
       leastClearance(out, memory, deck, touch, shore, new Set(skip), 0, 0, 0, 0, 1);
     measure([]);
@@ -248,5 +297,60 @@ describe('clearance', () => {
     expect(out).toMatchObject({ obstacle: 0, distance: 4, x: 5, y: 0 });
     measure([0, 1]);
     expect(out.obstacle).toBe(-1);
+  });
+
+  it('remembered from step to step is what it is measured afresh, whatever way she goes', () => {
+    const { touch, spec } = assembleCraft(sloop());
+    const { deck } = spec.hull;
+    const shore = shoreOf([
+      wall(14),
+      pileObstacle('p', 'pile', 6, 3, 0.2, RIGID),
+      pileObstacle('q', 'pile', -5, -7, 0.3, RIGID),
+      solidObstacle('s', 's', Float64Array.from([-12, -4, -9, -6, -8, 2, -13, 3]), RIGID),
+      solidObstacle('t', 't', Float64Array.from([9, -9, 12, -9, 12, 6, 9, 6]), RIGID),
+      solidObstacle('u', 'u', Float64Array.from([-3, -16, 8, -16, 5, -13, -3, -12]), RIGID),
+    ]);
+    const nothing = new Set<number>();
+    const some = new Set([1, 3]);
+    const path = fc.array(
+      fc.record({
+        turn: between(-0.4, 0.4),
+        way: between(-0.6, 0.6),
+        skip: fc.integer({ min: 0, max: 9 }),
+      }),
+      { minLength: 20, maxLength: 60 },
+    );
+    fc.assert(
+      fc.property(path, (steps) => {
+        const out = noClearance();
+        const memory = clearanceMemory(shore, deck);
+        let [x, y, heading] = [0, 0, 0];
+        for (const { turn, way, skip } of steps) {
+          heading += turn;
+          x = Math.max(-14, Math.min(14, x + way * Math.sin(heading)));
+          y = Math.max(-18, Math.min(18, y + way * Math.cos(heading)));
+          const left = skip === 0 ? some : nothing;
+          const measure = (into: typeof out, m: typeof memory) =>
+            leastClearance(
+              into,
+              m,
+              deck,
+              touch,
+              shore,
+              left,
+              x,
+              y,
+              heading,
+              Math.sin(heading),
+              Math.cos(heading),
+            );
+          measure(out, memory);
+          const afresh = noClearance();
+          measure(afresh, clearanceMemory(shore, deck));
+          expect(out.distance).toBeCloseTo(afresh.distance, 9);
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 });

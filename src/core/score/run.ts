@@ -96,7 +96,7 @@ class Run {
     this.before = initialState(craft, input.start);
     this.scratch = makeScratch(this.world);
     this.log = new TouchLog(craft.touch.count);
-    this.memory = clearanceMemory(obstacles.length);
+    this.memory = clearanceMemory(this.world.shore, input.boat.hull.deck);
     this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
     this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
     this.player = new Player(input.score, this.state, this.world);

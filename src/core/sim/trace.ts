@@ -68,9 +68,19 @@ function columnsFor({ craft }: World): (TraceColumn | MoreColumn)[] {
   ];
 }
 
+interface EngineColumns {
+  readonly gear: Float64Array;
+  readonly throttle: Float64Array;
+  readonly rps: Float64Array;
+  readonly angle: Float64Array | null;
+}
+
 /** Grows a trace sample by sample. Heading is unwrapped; gear, throttle and rps are the first engine's. */
 export class TraceWriter {
   private readonly columns: Partial<Record<TraceColumn | MoreColumn, Float64Array>>;
+  /** The same columns by what they are of, found once: three and perhaps an angle for each engine, one a thruster. */
+  private readonly ofEngine: readonly EngineColumns[];
+  private readonly ofThruster: readonly Float64Array[];
   private length = 0;
 
   constructor(
@@ -80,6 +90,14 @@ export class TraceWriter {
     this.columns = Object.fromEntries(
       columnsFor(world).map((name) => [name, new Float64Array(capacity)]),
     );
+    const { drives, thrusters } = world.craft.spec;
+    this.ofEngine = drives.map((_, k) => ({
+      gear: this.columns[engineColumn('gear', k)]!,
+      throttle: this.columns[engineColumn('throttle', k)]!,
+      rps: this.columns[engineColumn('rps', k)]!,
+      angle: this.columns[`angle${k + 1}` as MoreColumn] ?? null,
+    }));
+    this.ofThruster = thrusters.map((_, k) => this.columns[`thruster${k + 1}` as MoreColumn]!);
   }
 
   write(state: SimState, clearance: number): void {
@@ -101,19 +119,16 @@ export class TraceWriter {
   }
 
   private writeEngines({ engines, thrusters, angles }: SimState, i: number): void {
-    const { columns } = this;
     const { driveChannel } = this.world.craft;
-    for (let k = 0; k < engines.length; k++) {
+    for (let k = 0; k < this.ofEngine.length; k++) {
       const engine = engines[k]!;
-      columns[engineColumn('gear', k)]![i] = engine.engaged;
-      columns[engineColumn('throttle', k)]![i] = engine.throttle;
-      columns[engineColumn('rps', k)]![i] = engine.rps;
-      const angle = columns[`angle${k + 1}` as MoreColumn];
+      const { gear, throttle, rps, angle } = this.ofEngine[k]!;
+      gear[i] = engine.engaged;
+      throttle[i] = engine.throttle;
+      rps[i] = engine.rps;
       if (angle) angle[i] = angles[driveChannel[k]!]!;
     }
-    for (let k = 0; k < thrusters.length; k++) {
-      columns[`thruster${k + 1}` as MoreColumn]![i] = thrusters[k]!.power;
-    }
+    for (let k = 0; k < this.ofThruster.length; k++) this.ofThruster[k]![i] = thrusters[k]!.power;
   }
 
   /** The record so far, cut to length. */
