@@ -267,10 +267,5 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'force[1]! -= (1 + k.hullShare) * normal * cos(delta);',
     'force[1]! += (1 + k.hullShare) * normal * cos(delta);',
   ),
-  core(
-    'craft/mass.ts',
-    'a moment of mass forgotten',
-    'mass * xG,\n    inertia',
-    '0,\n    inertia',
-  ),
+  core('craft/mass.ts', 'a moment of mass forgotten', 'mass * xG,\n    inertia', '0,\n    inertia'),
 ];
