@@ -13,8 +13,22 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       comment: 'The core computes; it knows nothing outside itself, packages and Node included.',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core', pathNot: ['\\.test\\.ts$', '^src/core/testing'] },
       to: { pathNot: '^src/core' },
+    },
+    {
+      name: 'test-tools-for-tests',
+      severity: 'error',
+      comment: 'What makes up cases for tests never ships.',
+      from: { path: '^src', pathNot: ['\\.test\\.ts$', '^src/core/testing'] },
+      to: { path: ['^src/core/testing', '^node_modules/fast-check'] },
+    },
+    {
+      name: 'test-tools-stand-on-the-core',
+      severity: 'error',
+      comment: 'Test tools of the core use the core and the maker of random cases.',
+      from: { path: '^src/core/testing' },
+      to: { pathNot: ['^src/core', '^node_modules/fast-check'] },
     },
     {
       name: 'core-tests-use-core-only',

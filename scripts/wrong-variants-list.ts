@@ -48,8 +48,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'sim/derivative.ts',
     'wind through the air turned wrongly',
-    'const b = v + east * cosPsi - north * sinPsi;',
-    'const b = v + east * cosPsi + north * sinPsi;',
+    'work[WORK.SWAY] = v + east * cosPsi - north * sinPsi;',
+    'work[WORK.SWAY] = v + east * cosPsi + north * sinPsi;',
   ),
   core(
     'sim/surroundings.ts',
@@ -127,8 +127,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/wind.ts',
     'wind force grows with its first power',
-    'const pressure = -airDensity * v;',
-    'const pressure = -airDensity;',
+    'const pressure = -w[WORK.DENSITY]! * v;',
+    'const pressure = -w[WORK.DENSITY]!;',
   ),
   core(
     'forces/wind.ts',
@@ -208,8 +208,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'sim/derivative.ts',
     'sway of the origin taken for that of the hull',
-    'const dv = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;',
-    'const dv = v - s.streamV[middle]!;',
+    'const across = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;',
+    'const across = v - s.streamV[middle]!;',
   ),
   core(
     'sim/derivative.ts',
