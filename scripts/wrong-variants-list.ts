@@ -268,4 +268,16 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'force[1]! += (1 + k.hullShare) * normal * cos(delta);',
   ),
   core('craft/mass.ts', 'a moment of mass forgotten', 'mass * xG,\n    inertia', '0,\n    inertia'),
+  core(
+    'holding/between.ts',
+    'what one boat does to another comes back to neither',
+    'other[0]! -= ahead;',
+    'other[0]! -= 0 * ahead;',
+  ),
+  core(
+    'holding/between.ts',
+    'what comes back acts at midships',
+    'n + seen[GROUND.Y]! * starboard - seen[GROUND.X]! * ahead',
+    'n',
+  ),
 ];

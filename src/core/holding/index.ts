@@ -9,7 +9,8 @@ export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS } from './ground';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
-export { addTouch, lookAtPairs } from './touch';
+export { addBetween, between, setSeen, type Between, type TieSpec } from './between';
+export { addTouch, lookForTouches } from './touch';
 export {
   HULL_SIDE,
   LIST,

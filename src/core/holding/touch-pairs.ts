@@ -261,6 +261,8 @@ function listSolid(
     if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
     if (gap < list[LIST.RANGE]!) addPair(s, e, i, 0, gap, corners, from, to, distance);
   }
+  // Fenders looked at without their hull have no sides.
+  if (touch.hullCount === 0) return;
   for (let c = from; c < to; c++) {
     listCorner(s, craft, boat, i, c, corners[2 * c]!, corners[2 * c + 1]!, 0);
   }

@@ -267,7 +267,7 @@ it('the listed pairs miss no touch that looking at everything afresh finds', () 
     const forces = [r.scratch, makeScratch(r.world)].map((scratch) => {
       scratch.clock[CLOCK.STEP] = STEP_S;
       lookAround(r.state.motion, r.world, scratch);
-      derivative(scratch.k1, r.state.motion, r.world, scratch, 0);
+      derivative(scratch.slopes[0], r.state.motion, r.world, scratch, 0);
       return [
         scratch.touch.count,
         ...scratch.touch.normalForce.slice(0, scratch.touch.count),

@@ -3,7 +3,15 @@ import { NEAREST, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import type { Shore } from './shore';
 import { frictionForce, seriesStiffness, withLoss } from './touch-law';
-import { HULL_SIDE, LIST, SLOTS, toBody, type TouchScratch } from './touch-pairs';
+import {
+  HULL_SIDE,
+  LIST,
+  listPairs,
+  pairsHold,
+  SLOTS,
+  toBody,
+  type TouchScratch,
+} from './touch-pairs';
 
 /** How fast the touch noted in the next free slot closes, m/s. */
 function approachOf(s: TouchScratch, boat: Float64Array): number {
@@ -171,7 +179,7 @@ function notePair(
 }
 
 /** Looks at the pairs that may touch in the coming step and have not been looked at yet. */
-export function lookAtPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
+function lookAtPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
   const far = s.list[LIST.FAR]!;
   const { count } = s;
   // Past the touches of the last evaluation, which the record may still want.
@@ -180,6 +188,29 @@ export function lookAtPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: F
     if (s.pairKnown[k] === 0 && s.pairGap[k]! <= far) notePair(s, craft, boat, shore, k);
   }
   s.count = count;
+}
+
+/**
+ * Finds out what the boat may touch within the step of LIST.SECONDS, looking round anew only if she has moved on.
+ *
+ * @param boat columns GROUND, of the step's beginning
+ */
+export function lookForTouches(
+  s: TouchScratch,
+  craft: Craft,
+  shore: Shore,
+  boat: Float64Array,
+): void {
+  const u = boat[GROUND.SURGE]!;
+  const v = boat[GROUND.SWAY]!;
+  const speed = Math.sqrt(u * u + v * v) + Math.abs(boat[GROUND.YAW]!) * craft.touch.reach;
+  // Half as much again for what she may gain within the step.
+  s.list[LIST.TRAVEL] = 1.5 * speed * s.list[LIST.SECONDS]!;
+  if (!pairsHold(s, craft.touch, boat)) {
+    listPairs(s, craft, shore, boat);
+    pairsHold(s, craft.touch, boat);
+  }
+  if (s.active > 0) lookAtPairs(s, craft, shore, boat);
 }
 
 /**

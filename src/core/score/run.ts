@@ -119,7 +119,7 @@ class Run {
     const { scratch, state, world } = this;
     senseSurroundings(state.motion, world, scratch);
     lookAround(state.motion, world, scratch);
-    derivative(scratch.k1, state.motion, world, scratch, 0);
+    derivative(scratch.slopes[0], state.motion, world, scratch, 0);
     this.log.settle(state, scratch);
   }
 

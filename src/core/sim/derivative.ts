@@ -29,7 +29,7 @@ import {
   SHALLOW,
   WORK,
 } from '../forces';
-import { addLines, addTouch, GROUND, LIST, listPairs, lookAtPairs, pairsHold } from '../holding';
+import { addLines, addTouch, GROUND, LIST, lookForTouches } from '../holding';
 import { cos, sin, sineCosine, TURN } from '../math';
 import { setStrength, STREAM, streamAt } from '../water';
 import { WATER } from './environment';
@@ -210,8 +210,16 @@ export function accelerate(
 
 const ADDED_YAW_SHARE = 0.375;
 
+/** Her heading's sine and cosine in the row. */
+export function turnGround(ground: Float64Array, turn: Float64Array, motion: Float64Array): void {
+  turn[TURN.ANGLE] = motion[PSI]!;
+  sineCosine(turn);
+  ground[GROUND.SIN] = turn[TURN.SIN]!;
+  ground[GROUND.COS] = turn[TURN.COS]!;
+}
+
 /** Place and velocity over the ground, body axes, for what touches and what holds; sine and cosine stand in the row. */
-function setGround(ground: Float64Array, motion: Float64Array, water: Float64Array): void {
+export function setGround(ground: Float64Array, motion: Float64Array, water: Float64Array): void {
   const sinPsi = ground[GROUND.SIN]!;
   const cosPsi = ground[GROUND.COS]!;
   const east = water[WATER.EAST]!;
@@ -224,31 +232,13 @@ function setGround(ground: Float64Array, motion: Float64Array, water: Float64Arr
   ground[GROUND.YAW] = motion[R]!;
 }
 
-/** Finds out what the boat may touch within the step, looking round anew only if she has moved on. */
+/** Finds out what the boat may touch within the step. */
 export function lookAround(motion: Float64Array, world: World, s: Scratch): void {
-  const { craft, shore } = world;
-  const { ground, touch, turn } = s;
-  const { row } = world.environment;
-  const u = motion[U]!;
-  const v = motion[V]!;
-  const east = row[WATER.EAST]!;
-  const north = row[WATER.NORTH]!;
-  const stream = Math.sqrt(east * east + north * north);
-  const speed = Math.sqrt(u * u + v * v) + stream + Math.abs(motion[R]!) * craft.touch.reach;
-  const seconds = s.clock[CLOCK.STEP]!;
-  touch.list[LIST.SECONDS] = seconds;
-  // Half as much again for what she may gain within the step.
-  touch.list[LIST.TRAVEL] = 1.5 * speed * seconds;
-  turn[TURN.ANGLE] = motion[PSI]!;
-  sineCosine(turn);
-  ground[GROUND.SIN] = turn[TURN.SIN]!;
-  ground[GROUND.COS] = turn[TURN.COS]!;
-  setGround(ground, motion, row);
-  if (!pairsHold(touch, craft.touch, ground)) {
-    listPairs(touch, craft, shore, ground);
-    pairsHold(touch, craft.touch, ground);
-  }
-  if (touch.active > 0) lookAtPairs(touch, craft, shore, ground);
+  const { ground, touch } = s;
+  touch.list[LIST.SECONDS] = s.clock[CLOCK.STEP]!;
+  turnGround(ground, s.turn, motion);
+  setGround(ground, motion, world.environment.row);
+  lookForTouches(touch, world.craft, world.shore, ground);
 }
 
 /** Stream at every strip over the reference stream, in body axes. */
@@ -328,9 +318,9 @@ export function derivative(
   const sinPsi = turn[TURN.SIN]!;
   const cosPsi = turn[TURN.COS]!;
   const density = environment.row[WATER.DENSITY]!;
-  force[0] = 0;
-  force[1] = 0;
-  force[2] = 0;
+  force[0] = s.outside[0]!;
+  force[1] = s.outside[1]!;
+  force[2] = s.outside[2]!;
   let ur = u;
   let vr = v;
   if (environment.field) {

@@ -28,6 +28,7 @@ export {
   type ThrusterState,
 } from './state';
 export { step, STEP_S, type TouchWatch } from './step';
+export { companyOf, stepTogether, type Company, type Party, type Tied } from './together';
 export { senseSurroundings } from './surroundings';
 export {
   engineColumn,

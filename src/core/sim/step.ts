@@ -34,19 +34,20 @@ function dragRate(motion: Float64Array, world: World, s: Scratch): number {
   return water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
 }
 
-/** Substeps of the step in hand, so that no force acts faster than the scheme can follow. */
-export function substeps(motion: Float64Array, world: World, s: Scratch): number {
-  let rate = dragRate(motion, world, s) + s.lineRate;
-  let firmest = s.firmestLine;
-  if (s.touch.active > 0) {
-    const { craft, shore } = world;
-    setTouchRates(s.touch, craft.touch, shore);
-    firmest = Math.max(firmest, s.touch.rates[RATES.FIRMEST]!);
-    rate += s.touch.rates[RATES.ALL]!;
-  }
-  const dt = s.clock[CLOCK.STEP]!;
-  const pieces = Math.ceil(dt * Math.max(rate / STABLE_PHASE, firmest / TOUCH_PHASE));
-  return Math.max(1, Math.min(MOST_SUBSTEPS, pieces));
+/** Works out how fast what acts on her can act within the step in hand. */
+function setRates(motion: Float64Array, world: World, s: Scratch): void {
+  const { rates, touch } = s;
+  rates[RATES.ALL] = dragRate(motion, world, s) + s.lineRate;
+  rates[RATES.FIRMEST] = s.firmestLine;
+  if (touch.active === 0) return;
+  setTouchRates(touch, world.craft.touch, world.shore);
+  joinRates(rates, touch.rates);
+}
+
+/** Takes the rates of something else that acts on the same boats into `rates`. */
+export function joinRates(rates: Float64Array, more: Float64Array): void {
+  rates[RATES.ALL]! += more[RATES.ALL]!;
+  rates[RATES.FIRMEST] = Math.max(rates[RATES.FIRMEST]!, more[RATES.FIRMEST]!);
 }
 
 /** A joystick's computer looks at its own beat. */
@@ -57,6 +58,42 @@ function advanceJoystick(state: SimState, world: World, s: Scratch): void {
   if (joystick.looksIn > 1e-9) return;
   joystick.looksIn = JOYSTICK_PERIOD_S;
   lookJoystick(state, world.craft, world.environment.waterDensity);
+}
+
+/** Looks at everything that is looked at once a step, and at how fast it can act; the clock says how long it is. */
+export function beginStep(state: SimState, world: World, s: Scratch): void {
+  s.clock[CLOCK.TIME] = state.time;
+  advanceJoystick(state, world, s);
+  senseSurroundings(state.motion, world, s);
+  lookAround(state.motion, world, s);
+  setRates(state.motion, world, s);
+}
+
+/** Cuts the step into pieces: the clock says how long one is, `rates` how fast what acts can act. Returns how many. */
+export function cutStep({ clock }: Scratch, rates: Float64Array): number {
+  const phase = Math.max(rates[RATES.ALL]! / STABLE_PHASE, rates[RATES.FIRMEST]! / TOUCH_PHASE);
+  const dt = clock[CLOCK.STEP]!;
+  const pieces = Math.max(1, Math.min(MOST_SUBSTEPS, Math.ceil(dt * phase)));
+  clock[CLOCK.PIECE] = dt / pieces;
+  return pieces;
+}
+
+/** Carries her actuators over the piece in hand. */
+export function beginPiece(state: SimState, world: World, s: Scratch): void {
+  s.stages.span[0] = s.clock[CLOCK.PIECE]!;
+  advanceActuators(s.stages, state, world.craft, s.flows);
+}
+
+/** The piece in hand is over. */
+export function endPiece(
+  state: SimState,
+  world: World,
+  s: Scratch,
+  watch: TouchWatch | null,
+): void {
+  s.clock[CLOCK.TIME]! += s.clock[CLOCK.PIECE]!;
+  state.time = s.clock[CLOCK.TIME]!;
+  if (watch && s.touch.count > 0) watch.see(state, world, s);
 }
 
 /**
@@ -71,23 +108,13 @@ export function step(
   dt: number,
   watch: TouchWatch | null,
 ): void {
-  const { motion } = state;
-  const { clock } = s;
-  clock[CLOCK.TIME] = state.time;
-  clock[CLOCK.STEP] = dt;
-  advanceJoystick(state, world, s);
-  senseSurroundings(motion, world, s);
-  lookAround(motion, world, s);
-  const pieces = substeps(motion, world, s);
-  const h = clock[CLOCK.STEP]! / pieces;
-  clock[CLOCK.PIECE] = h;
-  s.stages.span[0] = h;
+  s.clock[CLOCK.STEP] = dt;
+  beginStep(state, world, s);
+  const pieces = cutStep(s, s.rates);
   for (let i = 0; i < pieces; i++) {
-    advanceActuators(s.stages, state, world.craft, s.flows);
-    rungeKutta(motion, world, s);
-    clock[CLOCK.TIME]! += h;
-    state.time = clock[CLOCK.TIME]!;
-    if (watch && s.touch.count > 0) watch.see(state, world, s);
+    beginPiece(state, world, s);
+    rungeKutta(state.motion, world, s);
+    endPiece(state, world, s, watch);
   }
 }
 
@@ -96,21 +123,37 @@ export interface TouchWatch {
   see(state: SimState, world: World, s: Scratch): void;
 }
 
-function rungeKutta(motion: Float64Array, world: World, s: Scratch): void {
-  const { clock, k1, k2, k3, k4, at } = s;
-  const time = clock[CLOCK.TIME]!;
-  const h = clock[CLOCK.PIECE]!;
-  clock[CLOCK.STAGE] = time;
-  derivative(k1, motion, world, s, 0);
-  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k1[i]!;
-  clock[CLOCK.STAGE] = time + h / 2;
-  derivative(k2, at, world, s, 1);
-  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + (h / 2) * k2[i]!;
-  derivative(k3, at, world, s, 1);
-  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + h * k3[i]!;
-  clock[CLOCK.STAGE] = time + h;
-  derivative(k4, at, world, s, 2);
+/** Stages of the classical fourth-order scheme, each a share of the piece along, and which of actuators' three it is. */
+export const STAGES = 4;
+const SHARE = [0, 0.5, 0.5, 1];
+const MOMENT = [0, 1, 1, 2];
+
+/** Where she is at stage `k` of the piece in hand; the clock says when. */
+export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Array {
+  const { clock, at } = s;
+  const span = SHARE[k]! * clock[CLOCK.PIECE]!;
+  clock[CLOCK.STAGE] = clock[CLOCK.TIME]! + span;
+  if (k === 0) return motion;
+  const before = s.slopes[k - 1]!;
+  for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + span * before[i]!;
+  return at;
+}
+
+/** Her rates of change at stage `k`, where setStage has put her. */
+export function setSlope(at: Float64Array, world: World, s: Scratch, k: number): void {
+  derivative(s.slopes[k]!, at, world, s, MOMENT[k]!);
+}
+
+/** Carries her to the end of the piece in hand by the rates of its four stages. */
+export function finishPiece(motion: Float64Array, s: Scratch): void {
+  const [k1, k2, k3, k4] = s.slopes;
+  const h = s.clock[CLOCK.PIECE]!;
   for (let i = 0; i < MOTION_SIZE; i++) {
     motion[i]! += (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
   }
+}
+
+function rungeKutta(motion: Float64Array, world: World, s: Scratch): void {
+  for (let k = 0; k < STAGES; k++) setSlope(setStage(motion, s, k), world, s, k);
+  finishPiece(motion, s);
 }

@@ -44,6 +44,10 @@ const CLOCK_COLUMNS = 4;
 export interface Scratch {
   /** Surge, sway, yaw: N, N, N·m. */
   readonly force: Float64Array;
+  /** What other boats do to her at the stage in hand: surge, sway, yaw. */
+  readonly outside: Float64Array;
+  /** Columns RATES: how fast what acts on her can act in the step in hand. */
+  readonly rates: Float64Array;
   /** Columns CLOCK. */
   readonly clock: Float64Array;
   /** Columns TURN: her heading. */
@@ -75,22 +79,33 @@ export interface Scratch {
   /** Shallow-water multipliers of this step (SHALLOW), gaps to walls (GAPS). */
   readonly shallow: Float64Array;
   readonly gaps: Float64Array;
-  readonly k1: Float64Array;
-  readonly k2: Float64Array;
-  readonly k3: Float64Array;
-  readonly k4: Float64Array;
+  /** Rates of change of the motion at the four stages. */
+  readonly slopes: readonly [Float64Array, Float64Array, Float64Array, Float64Array];
   readonly at: Float64Array;
 }
 
-/** How fast lines can act, 1/s: the firmest one's spring, and all of them together with their damping. */
-function lineRates({ mass }: Craft, lines: Lines): { firmest: number; all: number } {
+/** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
+function lightnessAt({ mass }: Craft, x: number, y: number): number {
+  return 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
+}
+
+/**
+ * How fast lines can act, 1/s: the firmest one's spring, and all of them together with their damping.
+ *
+ * @param other what their other ends are on, if it gives way: x ahead stands in `shoreY`, y to starboard in `shoreX`
+ */
+export function lineRates(
+  craft: Craft,
+  lines: Lines,
+  other: Craft | null,
+): { firmest: number; all: number } {
   let firmest = 0;
   let springs = 0;
   let damping = 0;
   for (let i = 0; i < lines.count; i++) {
-    const x = lines.boatX[i]!;
-    const y = lines.boatY[i]!;
-    const lightness = 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
+    const lightness =
+      lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!) +
+      (other ? lightnessAt(other, lines.shoreY[i]!, lines.shoreX[i]!) : 0);
     const spring = (lines.stiffness[i]! / lines.length[i]!) * lightness;
     firmest = Math.max(firmest, Math.sqrt(spring));
     springs += spring;
@@ -107,9 +122,11 @@ function openAir(): Float64Array {
 
 export function makeScratch({ craft, lines }: World): Scratch {
   const vector = () => new Float64Array(MOTION_SIZE);
-  const rates = lineRates(craft, lines);
+  const rates = lineRates(craft, lines, null);
   return {
     force: new Float64Array(3),
+    outside: new Float64Array(3),
+    rates: new Float64Array(2),
     clock: new Float64Array(CLOCK_COLUMNS),
     turn: new Float64Array(TURN_COLUMNS),
     stream: new Float64Array(STREAM_COLUMNS),
@@ -129,10 +146,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
     wind: new Float64Array(2),
     shallow: deepWater(),
     gaps: new Float64Array(2).fill(Infinity),
-    k1: vector(),
-    k2: vector(),
-    k3: vector(),
-    k4: vector(),
+    slopes: [vector(), vector(), vector(), vector()],
     at: vector(),
   };
 }

@@ -1,0 +1,145 @@
+import type { Craft } from '../craft';
+import { addLines, linesOf, type Lines, type LineSpec } from './line';
+import { GROUND, GROUND_COLUMNS } from './ground';
+import { solidObstacle, type Surface } from './obstacles';
+import { shoreOf, type Shore } from './shore';
+import { addTouch } from './touch';
+import { touchScratch, type TouchScratch } from './touch-pairs';
+
+/**
+ * What acts between two boats that both give way. One of them, `other`, is taken as the place: her bow is its north,
+ * her starboard its east, her side its quay. What the boat feels there, `other` feels the other way at the same point,
+ * so the two together neither gain nor lose impulse.
+ */
+export interface Between {
+  /** The boat as what may touch and be tied: her elements, moved as lightly as both together give way. */
+  readonly craft: Craft;
+  readonly side: Shore;
+  /** Lines from the boat to places on `other`. */
+  readonly lines: Lines;
+  readonly tension: Float64Array;
+  readonly touch: TouchScratch;
+  /** The boat as `other` sees her, columns GROUND. */
+  readonly seen: Float64Array;
+  /** What the boat feels, in her own axes: N, N, N·m. */
+  readonly force: Float64Array;
+}
+
+/** A line from the boat, at (boatX, boatY), to `other`, at (otherX, otherY), both in body axes, m. */
+export interface TieSpec extends Omit<LineSpec, 'shoreX' | 'shoreY'> {
+  readonly otherX: number;
+  readonly otherY: number;
+}
+
+/** The boat's touch elements on a side that gives way as well; of a boat looked at a second time, the fenders alone. */
+function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
+  const { touch } = craft;
+  const lightest = 1 / (1 / touch.lightest + 1 / other.touch.lightest);
+  const fenderFrequency = touch.fenderFrequency * Math.sqrt(touch.lightest / lightest);
+  const from = fendersOnly ? touch.hullCount : 0;
+  return {
+    ...craft,
+    touch: {
+      ...touch,
+      lightest,
+      fenderFrequency,
+      count: touch.count - from,
+      hullCount: touch.hullCount - from,
+      x: touch.x.subarray(from),
+      y: touch.y.subarray(from),
+      radius: touch.radius.subarray(from),
+      fenderLength: touch.fenderLength.subarray(from),
+      fenderPressure: touch.fenderPressure.subarray(from),
+      loss: touch.loss.subarray(from),
+    },
+  };
+}
+
+/** Her side as an obstacle in her own frame, x to starboard and y ahead. */
+function sideOf({ spec }: Craft, friction: number): Shore {
+  const { deck, touchStiffness } = spec.hull;
+  const outline = Float64Array.from(deck, (_, i) => (i % 2 === 0 ? deck[i + 1]! : deck[i - 1]!));
+  const surface: Surface = { friction, stiffness: touchStiffness };
+  return shoreOf([solidObstacle('side', 'side', outline, surface)]);
+}
+
+function half(
+  craft: Craft,
+  other: Craft,
+  friction: number,
+  ties: readonly TieSpec[],
+  fendersOnly: boolean,
+): Between {
+  const lines = linesOf(ties.map((t) => ({ ...t, shoreX: t.otherY, shoreY: t.otherX })));
+  return {
+    craft: movable(craft, other, fendersOnly),
+    side: sideOf(other, friction),
+    lines,
+    tension: new Float64Array(lines.count),
+    touch: touchScratch(),
+    seen: new Float64Array(GROUND_COLUMNS),
+    force: new Float64Array(3),
+  };
+}
+
+/**
+ * Two boats that may touch and may be tied, as two halves: the first sees `boat` from `other`, lines and all; the
+ * second sees `other`, by her fenders alone, from `boat`. A fender is met by the hull opposite; two fenders hung
+ * at the same place do not add up.
+ *
+ * @param friction of hull and fender on the other's hull
+ */
+export function between(
+  boat: Craft,
+  other: Craft,
+  friction: number,
+  ties: readonly TieSpec[],
+): readonly [Between, Between] {
+  return [half(boat, other, friction, ties, false), half(other, boat, friction, [], true)];
+}
+
+/** Sets `seen`: how `boat` lies and moves as seen from `other`, all rows of columns GROUND. */
+export function setSeen(seen: Float64Array, boat: Float64Array, other: Float64Array): void {
+  const sinO = other[GROUND.SIN]!;
+  const cosO = other[GROUND.COS]!;
+  const east = boat[GROUND.X]! - other[GROUND.X]!;
+  const north = boat[GROUND.Y]! - other[GROUND.Y]!;
+  const starboard = east * cosO - north * sinO;
+  const ahead = east * sinO + north * cosO;
+  const sin = boat[GROUND.SIN]! * cosO - boat[GROUND.COS]! * sinO;
+  const cos = boat[GROUND.COS]! * cosO + boat[GROUND.SIN]! * sinO;
+  // How fast the other would go where the boat's midships are.
+  const yaw = other[GROUND.YAW]!;
+  const u = other[GROUND.SURGE]! - yaw * starboard;
+  const v = other[GROUND.SWAY]! + yaw * ahead;
+  seen[GROUND.X] = starboard;
+  seen[GROUND.Y] = ahead;
+  seen[GROUND.SIN] = sin;
+  seen[GROUND.COS] = cos;
+  seen[GROUND.HEADING] = boat[GROUND.HEADING]! - other[GROUND.HEADING]!;
+  seen[GROUND.SURGE] = boat[GROUND.SURGE]! - (u * cos + v * sin);
+  seen[GROUND.SWAY] = boat[GROUND.SWAY]! - (v * cos - u * sin);
+  seen[GROUND.YAW] = boat[GROUND.YAW]! - yaw;
+}
+
+/** Adds what acts between the two to the forces on `boat` and on `other`, each in her own axes; `seen` of that moment. */
+export function addBetween(boat: Float64Array, other: Float64Array, b: Between): void {
+  const { force, seen } = b;
+  force.fill(0);
+  if (b.touch.active > 0) addTouch(force, b.touch, b.craft, b.side, seen);
+  else b.touch.count = 0;
+  addLines(force, b.tension, b.lines, seen);
+  const x = force[0]!;
+  const y = force[1]!;
+  const n = force[2]!;
+  boat[0]! += x;
+  boat[1]! += y;
+  boat[2]! += n;
+  const sin = seen[GROUND.SIN]!;
+  const cos = seen[GROUND.COS]!;
+  const ahead = x * cos - y * sin;
+  const starboard = x * sin + y * cos;
+  other[0]! -= ahead;
+  other[1]! -= starboard;
+  other[2]! -= n + seen[GROUND.Y]! * starboard - seen[GROUND.X]! * ahead;
+}
