@@ -146,10 +146,15 @@ describe('what the owner says pulls the right way:', () => {
   });
 
   it('a catamaran has two hulls, other boats one', () => {
-    expect(
-      built({ class: 'sailing catamaran', beam_m: 5.5, keel: 'twin' }).hull.demihullOffset_m,
-    ).toBeGreaterThan(1);
+    const { hull } = built({ class: 'sailing catamaran', beam_m: 5.5, keel: 'twin' });
+    const half = Math.max(...hull.waterline.map(([, y]) => y));
+    // Apart from one another, and under the deck.
+    expect(hull.demihullOffset_m).toBeGreaterThan(2 * half);
+    expect(hull.demihullOffset_m + half).toBeLessThanOrEqual(hull.beam_m / 2);
     expect(built().hull.demihullOffset_m).toBe(0);
+    const wide = { ...hull, demihullOffset_m: 2.6 };
+    const refused = check(boatSchema, { ...built(), hull: wide });
+    expect(refused.ok ? [] : refused.problems.map((p) => p.path)).toContain('hull.waterline[3]');
   });
 });
 

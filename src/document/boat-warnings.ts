@@ -1,3 +1,4 @@
+import { hullMiddles } from '@/core/craft';
 import { SEA_WATER_KGPM3 } from '@/core/units';
 import type { Boat } from './boat';
 import type { Problem } from './result';
@@ -34,8 +35,9 @@ export function boatWarnings(boat: Boat): Problem[] {
   look('hull.beam_m', 'length over beam', length / hull.beam_m, USUAL.lengthOverBeam);
   look('hull.draught_m', 'beam over draught', hull.beam_m / hull.draught_m, USUAL.beamOverDraught);
   const deepest = Math.max(...hull.draughts.map(([, t]) => t));
-  if (hull.demihullOffset_m === 0 && deepest > 0) {
-    const breadth = 2 * Math.max(...hull.waterline.map(([, y]) => y));
+  if (deepest > 0) {
+    const hulls = hullMiddles(hull.demihullOffset_m).length;
+    const breadth = 2 * hulls * Math.max(...hull.waterline.map(([, y]) => y));
     const volume = hull.mass_kg / SEA_WATER_KGPM3;
     const block = volume / (hull.waterlineLength_m * breadth * deepest);
     look('hull.mass_kg', 'share of its box of water that the body displaces', block, USUAL.block);

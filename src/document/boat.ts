@@ -257,7 +257,8 @@ const currentBoat = z
       if (!(points.at(-1)![0] > points[0]![0])) say(['hull', name], 'has no length');
       if (!points.some(([, y]) => y > 0)) say(['hull', name], 'has no breadth');
       points.forEach(([, y], i) => {
-        if (y > boat.hull.beam_m / 2 + 1e-6)
+        const middle = name === 'waterline' ? boat.hull.demihullOffset_m : 0;
+        if (y + middle > boat.hull.beam_m / 2 + 1e-6)
           say(['hull', name, i], 'lies outside half the beam; check beam_m');
       });
     }

@@ -14,6 +14,11 @@ export interface Strips {
   readonly moments: Float64Array;
 }
 
+/** Centreline of each hull, m to starboard: one in the middle, or a catamaran's two. */
+export function hullMiddles(demihullOffset: number): readonly number[] {
+  return demihullOffset > 0 ? [-demihullOffset, demihullOffset] : [0];
+}
+
 /** Draught at x by straight lines between stations; 0 outside them. m. */
 export function draughtAt(draughts: FlatPoints, x: number): number {
   for (let i = 2; i < draughts.length; i += 2) {

@@ -20,6 +20,7 @@ export {
   draughtAt,
   FRICTION_STEP_MPS,
   frictionCoefficient,
+  hullMiddles,
   lateralArea,
   STRIP_COUNT,
   type Strips,

@@ -33,7 +33,7 @@ export interface HullSpec {
   readonly xG: number;
   /** Radius of gyration in yaw about the centre of gravity, m. */
   readonly yawRadius: number;
-  /** Closed outlines, body axes, m. */
+  /** Closed outline of the deck, and of the waterline of each hull about its own centreline, m. */
   readonly deck: FlatPoints;
   readonly waterline: FlatPoints;
   /** Draught of the canoe body along the hull: x, draught pairs from aft forward, m. */

@@ -2,7 +2,7 @@
 import { useState, type FormEvent } from 'react';
 import { basisFor, boatSchema, check, type Boat, type Problem } from '@/document';
 import { figureWords, spreadWords } from '../words/boat';
-import { figureGroups, withFigure, type Figure } from './figures';
+import { figureGroups, withFigure, type Figure, type FigureGroup } from './figures';
 
 /** Every figure of the record with its basis; each can be set by hand, and is checked before it is kept. */
 export function Figures({
@@ -12,35 +12,64 @@ export function Figures({
   boat: Boat;
   onSave: (boat: Boat) => Promise<readonly Problem[]>;
 }) {
+  const groups = figureGroups(boat);
+  const families = [...new Set(groups.flatMap(({ family }) => family ?? []))];
   return (
     <>
       <p className="max-w-[70ch] pb-1 pt-1 text-[13.5px]">
         Change a figure: it is kept, noted as set by hand, and the trials are run anew. What trials
         with the real boat have taught belongs here.
       </p>
-      <div className="gap-x-12 lg:columns-2">
-        {figureGroups(boat).map((group) => (
-          <table
-            key={group.name}
-            className="mb-5 w-full break-inside-avoid border-collapse text-left"
-          >
-            <caption className="border-b border-ink pb-1 text-left text-[15px] font-bold">
-              {group.name}
-            </caption>
-            <tbody>
-              {group.figures.map((figure) => (
-                <Row
-                  key={`${figure.path} ${figure.value}`}
-                  boat={boat}
-                  figure={figure}
-                  onSave={onSave}
-                />
-              ))}
-            </tbody>
-          </table>
-        ))}
-      </div>
+      <Groups groups={groups.filter((g) => g.family === null)} boat={boat} onSave={onSave} />
+      {families.map((family) => {
+        const of = groups.filter((g) => g.family === family);
+        return (
+          <details key={family} className="border-t border-ink py-2">
+            <summary className="cursor-pointer text-[15px] font-bold">
+              {family} <span className="figures font-normal text-quiet">{of.length}</span>
+            </summary>
+            <div className="pt-3">
+              <Groups groups={of} boat={boat} onSave={onSave} />
+            </div>
+          </details>
+        );
+      })}
     </>
+  );
+}
+
+function Groups({
+  groups,
+  boat,
+  onSave,
+}: {
+  groups: readonly FigureGroup[];
+  boat: Boat;
+  onSave: (boat: Boat) => Promise<readonly Problem[]>;
+}) {
+  return (
+    <div className="gap-x-12 lg:columns-2">
+      {groups.map((group) => (
+        <table
+          key={group.name}
+          className="mb-5 w-full break-inside-avoid border-collapse text-left"
+        >
+          <caption className="border-b border-ink pb-1 text-left text-[15px] font-bold">
+            {group.name}
+          </caption>
+          <tbody>
+            {group.figures.map((figure) => (
+              <Row
+                key={`${figure.path} ${figure.value}`}
+                boat={boat}
+                figure={figure}
+                onSave={onSave}
+              />
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </div>
   );
 }
 
@@ -70,11 +99,11 @@ function Row({
   };
   return (
     <tr className="rule-b align-baseline">
-      <th scope="row" className="w-[48%] py-1 pr-2 text-[13.5px] font-normal">
+      <th scope="row" className="w-[46%] py-1 pr-2 text-[13.5px] font-normal">
         {name}
       </th>
       <td className="py-1">
-        <form onSubmit={(event) => void submit(event)} className="inline">
+        <form onSubmit={(event) => void submit(event)} className="inline whitespace-nowrap">
           <input
             aria-label={`${name}, ${figure.path}`}
             aria-invalid={wrong ? true : undefined}

@@ -10,6 +10,8 @@ export interface Figure {
 
 export interface FigureGroup {
   readonly name: string;
+  /** Of what there is many alike: the name of them all, under which they stand together. */
+  readonly family: string | null;
   readonly figures: readonly Figure[];
 }
 
@@ -21,24 +23,28 @@ function numbers(record: object, path: string): Figure[] {
 
 /** Every single number of a boat's record, grouped by what it belongs to. Outlines are left out: they are drawn. */
 export function figureGroups(boat: Boat): FigureGroup[] {
-  const many = (what: 'fins' | 'drives' | 'rudders' | 'thrusters' | 'fenders' | 'points') =>
+  type Parts = 'fins' | 'drives' | 'rudders' | 'thrusters' | 'fenders' | 'points';
+  const many = (what: Parts, family: string | null = null) =>
     boat[what].map((part, i) => ({
+      family,
       name: part.name[0]!.toUpperCase() + part.name.slice(1),
       figures: numbers(part, `${what}[${i}]`).filter(({ field }) => field !== 'inRaceOfDrive'),
     }));
   return [
-    { name: 'Hull', figures: numbers(boat.hull, 'hull') },
-    { name: 'Wind', figures: numbers(boat.windage, 'windage') },
-    { name: 'Helm', figures: numbers(boat.steering, 'steering') },
+    { name: 'Hull', family: null, figures: numbers(boat.hull, 'hull') },
+    { name: 'Wind', family: null, figures: numbers(boat.windage, 'windage') },
+    { name: 'Helm', family: null, figures: numbers(boat.steering, 'steering') },
     ...many('drives'),
     ...boat.drives.flatMap(({ name, leg }, i) =>
-      leg ? [{ name: `Leg of ${name}`, figures: numbers(leg, `drives[${i}].leg`) }] : [],
+      leg
+        ? [{ name: `Leg of ${name}`, family: null, figures: numbers(leg, `drives[${i}].leg`) }]
+        : [],
     ),
     ...many('rudders'),
     ...many('fins'),
     ...many('thrusters'),
-    ...many('fenders'),
-    ...many('points'),
+    ...many('fenders', 'Fenders'),
+    ...many('points', 'Named points'),
   ].filter(({ figures }) => figures.length > 0);
 }
 

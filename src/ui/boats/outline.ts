@@ -1,30 +1,18 @@
 import { line } from 'd3-shape';
+import { hullMiddles } from '@/core/craft';
 import { wholeOutline, type Boat } from '@/document';
 
-/** A closed outline lying on its side, bow to the right: body x to the right, starboard down. */
-export function planPath(half: Boat['hull']['deck']): string {
+/** A closed outline lying on its side, bow to the right: body x to the right, starboard down; about a line `middle` to starboard. */
+export function planPath(half: Boat['hull']['deck'], middle = 0): string {
   const points = wholeOutline(half);
   const pairs: [number, number][] = [];
-  for (let i = 0; i < points.length; i += 2) pairs.push([points[i]!, points[i + 1]!]);
+  for (let i = 0; i < points.length; i += 2) pairs.push([points[i]!, points[i + 1]! + middle]);
   return `${line()(pairs) ?? ''}Z`;
 }
 
-/** The waterlines of a boat: one, or two slim ones for a catamaran. */
+/** The waterlines of a boat: one, or a catamaran's two. */
 export function waterlinePaths({ hull }: Boat): string[] {
-  if (hull.demihullOffset_m === 0) return [planPath(hull.waterline)];
-  const breadth = Math.max(...hull.waterline.map(([, y]) => y));
-  // The record's waterline is the pair's outline; each hull has a tenth of the waterline as its beam.
-  const slim = hull.waterline.map(([x, y]): [number, number] => [
-    x,
-    (y / breadth) * 0.05 * hull.waterlineLength_m,
-  ]);
-  return [-1, 1].map((side) => {
-    const path = wholeOutline(slim);
-    const pairs: [number, number][] = [];
-    for (let i = 0; i < path.length; i += 2)
-      pairs.push([path[i]!, path[i + 1]! + side * hull.demihullOffset_m]);
-    return `${line()(pairs) ?? ''}Z`;
-  });
+  return hullMiddles(hull.demihullOffset_m).map((y) => planPath(hull.waterline, y));
 }
 
 /** The canoe body under water in profile: depth downwards. */

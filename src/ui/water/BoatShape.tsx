@@ -1,6 +1,6 @@
 'use client';
 import { Circle, Group, Line } from 'react-konva';
-import type { BoatSpec } from '@/core/craft';
+import { hullMiddles, type BoatSpec } from '@/core/craft';
 import type { Palette } from '../theme/palette';
 
 /** Body points (x ahead, y to starboard) as Konva points in a group that looks along its y axis. */
@@ -144,15 +144,19 @@ export function BoatShape({
         />
       ))}
       <Line points={inGroup(hull.deck)} closed fill={palette.ink} lineJoin="round" />
-      <Line
-        points={inGroup(hull.waterline)}
-        closed
-        stroke={palette.paper}
-        opacity={0.55}
-        strokeWidth={1}
-        dash={[2, 2]}
-        strokeScaleEnabled={false}
-      />
+      {hullMiddles(hull.demihullOffset).map((middle) => (
+        <Line
+          key={middle}
+          x={middle}
+          points={inGroup(hull.waterline)}
+          closed
+          stroke={palette.paper}
+          opacity={0.55}
+          strokeWidth={1}
+          dash={[2, 2]}
+          strokeScaleEnabled={false}
+        />
+      ))}
       {spec.rudders.map((blade) => {
         const chord = blade.area / blade.span;
         return (

@@ -1,47 +1,91 @@
 'use client';
 import type { Take } from '@/core/score';
 import { usePreferences } from '../state/preferences';
-import { distance, touchSpeed } from '../words/units';
+import { distance, touchSpeed, type Units } from '../words/units';
 import { toScreen, type Camera, type View } from './camera';
+import { boxAround, type Box } from './names';
 import { readAt } from './sample';
+
+const TAG_HEIGHT_PX = 18;
+const TAG_FROM_MARK_PX = 22;
+
+/** A mark on the water with its words beside it, px. */
+interface Hurt {
+  readonly x: number;
+  readonly y: number;
+  readonly tagX: number;
+  readonly tagY: number;
+  readonly width: number;
+  readonly text: string;
+}
+
+function widthOf(text: string): number {
+  return text.length * 6.1 + 10;
+}
+
+/** Where the take comes nearest, and where it touches worst, if it does. */
+function hurts(take: Take, camera: Camera, view: View, units: Units) {
+  const { clearance, touch } = take.margins;
+  const place = (x: number, y: number, text: string, tagX: number, tagY: number): Hurt => {
+    const [px, py] = toScreen(camera, view, x, y);
+    return { x: px, y: py, tagX: px + tagX, tagY: py + tagY, width: widthOf(text), text };
+  };
+  let near: Hurt | null = null;
+  if (clearance && Number.isFinite(clearance.distance)) {
+    const aside = away(take, clearance);
+    const text = distance(Math.max(0, clearance.distance), units);
+    near = place(clearance.x, clearance.y, text, aside.x, aside.y);
+  }
+  let hit: Hurt | null = null;
+  if (touch && touch.grade !== 'soft') {
+    const text = `${touch.grade} touch, ${touchSpeed(touch.speed)}`;
+    const x = readAt(take, 'x', touch.time);
+    const y = readAt(take, 'y', touch.time);
+    hit = place(x, y, text, TAG_FROM_MARK_PX + widthOf(text) / 2, 4);
+  }
+  return { near, hit };
+}
+
+/** What the words of a take's hurts cover. */
+export function hurtBoxes(take: Take, camera: Camera, view: View, units: Units): Box[] {
+  const { near, hit } = hurts(take, camera, view, units);
+  return [near, hit].flatMap((h) =>
+    h ? [boxAround(h.tagX, h.tagY, h.width, TAG_HEIGHT_PX), boxAround(h.x, h.y, 24, 24)] : [],
+  );
+}
 
 /** Where the take comes nearest, and where it touches: shape and weight first, colour second. */
 export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; view: View }) {
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
-  const units = { speed, length };
-  const { clearance, touch } = take.margins;
-  const near =
-    clearance && Number.isFinite(clearance.distance)
-      ? toScreen(camera, view, clearance.x, clearance.y)
-      : null;
-  const hit = touch
-    ? toScreen(camera, view, readAt(take, 'x', touch.time), readAt(take, 'y', touch.time))
-    : null;
+  const { near, hit } = hurts(take, camera, view, { speed, length });
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
-      {near && clearance && (
-        <g transform={`translate(${near[0]} ${near[1]})`}>
+      {near && (
+        <>
           <path
+            transform={`translate(${near.x} ${near.y})`}
             d="M-9 -9 h5 M-9 -9 v5 M9 -9 h-5 M9 -9 v5 M-9 9 h5 M-9 9 v-5 M9 9 h-5 M9 9 v-5"
             className="stroke-hurt"
             strokeWidth="2.5"
             fill="none"
           />
-          <Tag {...away(take, clearance)} text={distance(Math.max(0, clearance.distance), units)} />
-        </g>
+          <Tag hurt={near} />
+        </>
       )}
-      {hit && touch && touch.grade !== 'soft' && (
-        <g transform={`translate(${hit[0]} ${hit[1]})`}>
-          <path
-            d="M0 -17 L15 9 L-15 9 Z"
-            className="fill-hurt-fill stroke-hurt"
-            strokeWidth="2"
-            strokeLinejoin="round"
-          />
-          <path d="M0 -7 v8 M0 4 v2" stroke="#14110d" strokeWidth="2.5" strokeLinecap="round" />
-          <Tag x={92} y={4} text={`${touch.grade} touch, ${touchSpeed(touch.speed)}`} />
-        </g>
+      {hit && (
+        <>
+          <g transform={`translate(${hit.x} ${hit.y})`}>
+            <path
+              d="M0 -17 L15 9 L-15 9 Z"
+              className="fill-hurt-fill stroke-hurt"
+              strokeWidth="2"
+              strokeLinejoin="round"
+            />
+            <path d="M0 -7 v8 M0 4 v2" stroke="#14110d" strokeWidth="2.5" strokeLinecap="round" />
+          </g>
+          <Tag hurt={hit} />
+        </>
       )}
     </svg>
   );
@@ -58,19 +102,23 @@ function away(take: Take, mark: { time: number; x: number; y: number }): { x: nu
 }
 
 /** A figure in a box, centred. */
-function Tag({ x, y, text }: { x: number; y: number; text: string }) {
-  const width = text.length * 6.6 + 10;
+function Tag({ hurt: { tagX, tagY, width, text } }: { hurt: Hurt }) {
   return (
-    <g transform={`translate(${x - width / 2} ${y})`}>
+    <g transform={`translate(${tagX - width / 2} ${tagY})`}>
       <rect
         x="0"
-        y="-9"
+        y={-TAG_HEIGHT_PX / 2}
         width={width}
-        height="18"
+        height={TAG_HEIGHT_PX}
         className="fill-paper stroke-hurt"
         strokeWidth="1"
       />
-      <text x="5" y="4.5" className="figures fill-ink text-[13px] font-semibold">
+      <text
+        x={width / 2}
+        y="4.5"
+        textAnchor="middle"
+        className="figures fill-ink text-[13px] font-semibold"
+      >
         {text}
       </text>
     </g>

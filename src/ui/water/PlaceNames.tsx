@@ -1,6 +1,7 @@
 'use client';
 import type { CueDocument, Feature, Place, ScoreDocument } from '@/document';
 import { toScreen, type Camera, type View } from './camera';
+import { fixtures, namesThatFit, type Box, type Label } from './names';
 
 /** Pixels in a metre below which names would crowd. */
 const BOATS_FROM = 4.5;
@@ -32,21 +33,26 @@ export function PlaceNames({
   score,
   camera,
   view,
+  taken,
 }: {
   place: Place;
   score: ScoreDocument;
   camera: Camera;
   view: View;
+  /** What else has words on the water. */
+  taken: readonly Box[];
 }) {
   const used = marksNamed(score);
-  const names = place.features.flatMap((f) => {
-    if (camera.scale < (used.has(f.name) ? 0 : shownFrom(f.kind))) return [];
+  const wanted = place.features.flatMap((f): Label[] => {
+    const needed = used.has(f.name);
+    if (camera.scale < (needed ? 0 : shownFrom(f.kind))) return [];
     const point = 'outline_m' in f ? middle(f.outline_m) : ([f.x_m, f.y_m] as const);
     const [x, y] = toScreen(camera, view, point[0], point[1]);
     if (x < -60 || y < -20 || x > view.width + 60 || y > view.height + 20) return [];
     const small = f.kind === 'mark' || f.kind === 'pile';
-    return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y }];
+    return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y, needed }];
   });
+  const names = namesThatFit(wanted, [...fixtures(view), ...taken]);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
       {names.map(({ id, name, x, y }) => (

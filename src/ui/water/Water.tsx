@@ -17,7 +17,7 @@ import { engineColumn, type MoreColumn } from '@/core/sim';
 import { fit, pan, zoom, type Camera, type View } from './camera';
 import { ConditionGrips } from './ConditionGrips';
 import { takeExtent } from './extent';
-import { HurtMarks } from './HurtMarks';
+import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames } from './PlaceNames';
 import { readAt } from './sample';
@@ -39,6 +39,9 @@ export function Water({ take, stale }: { take: Take | null; stale: boolean }) {
   const point = useWorkspace((s) => s.point);
   const select = useWorkspace((s) => s.select);
   const palette = PALETTES[usePreferences((p) => p.theme)];
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = { speed, length };
   const spec = useMemo(() => toBoatSpec(boat), [boat]);
   const { beats } = manoeuvre.score;
 
@@ -151,7 +154,13 @@ export function Water({ take, stale }: { take: Take | null; stale: boolean }) {
           </Stage>
         )}
       </div>
-      <PlaceNames place={place} score={manoeuvre.score} camera={shown} view={view} />
+      <PlaceNames
+        place={place}
+        score={manoeuvre.score}
+        camera={shown}
+        view={view}
+        taken={take ? hurtBoxes(take, shown, view, units) : []}
+      />
       {take && (
         <>
           <HurtMarks take={take} camera={shown} view={view} />

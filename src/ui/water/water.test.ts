@@ -1,5 +1,6 @@
 import { spread } from './BeatNumbers';
 import { fit, pan, scaleBar, toScreen, zoom } from './camera';
+import { boxAround, fixtures, namesThatFit, type Label } from './names';
 
 const view = { width: 800, height: 400 };
 
@@ -45,4 +46,45 @@ it('moves beat numbers apart when they would cover one another', () => {
       if (i < k) expect(Math.hypot(x - u, y - v)).toBeGreaterThanOrEqual(23.9);
     }),
   );
+});
+
+describe('names on the water', () => {
+  const label = (name: string, x: number, y: number, needed = false): Label => {
+    return { id: name, name, x, y, needed };
+  };
+  const covered = (labels: readonly Label[]) =>
+    labels.some((a, i) =>
+      labels.some(
+        (b, j) =>
+          j > i &&
+          Math.abs(a.y - b.y) < 14 &&
+          Math.abs(a.x - b.x) < 2.9 * (a.name.length + b.name.length),
+      ),
+    );
+
+  it('cover neither one another nor what stands on the water', () => {
+    const crowd = Array.from({ length: 40 }, (_, i) =>
+      label(`boat number ${i}`, 300 + 17 * (i % 8), 150 + 9 * Math.floor(i / 8)),
+    );
+    const shown = namesThatFit(crowd, fixtures(view));
+    expect(shown.length).toBeGreaterThan(3);
+    expect(shown.length).toBeLessThan(40);
+    expect(covered(shown)).toBe(false);
+    expect(namesThatFit([label('under the zoom keys', 780, 50)], fixtures(view))).toEqual([]);
+  });
+
+  it('step aside when there is room, and stay where they are when nothing is in the way', () => {
+    const tag = boxAround(300, 100, 80, 18);
+    const [moved] = namesThatFit([label('ketch', 300, 100)], [tag]);
+    expect(Math.abs(moved!.y - 100)).toBeGreaterThanOrEqual(14);
+    expect(namesThatFit([label('ketch', 300, 160)], [tag])).toEqual([label('ketch', 300, 160)]);
+  });
+
+  it('needed for a cue are shown first and always', () => {
+    const shown = namesThatFit(
+      [label('a', 300, 100), label('pile 4', 300, 100, true)],
+      [boxAround(300, 100, 200, 200)],
+    );
+    expect(shown.map(({ name }) => name)).toEqual(['pile 4']);
+  });
 });

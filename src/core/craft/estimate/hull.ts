@@ -103,9 +103,7 @@ export function estimateHull(owner: OwnerFigures): HullEstimate {
     yawRadius: c.yawRadius * length,
     xG: -0.01 * length,
     deck: drawn(c.deck, length, beam / 2),
-    waterline: catamaran
-      ? drawn(c.waterline, lwl, beam / 2 - 0.02 * beam)
-      : drawn(c.waterline, lwl, Math.min(bwl, beam) / 2),
+    waterline: drawn(c.waterline, lwl, Math.min(bwl, beam) / 2),
     draughts: drawn(c.depth, lwl, body),
     bodyDraught: body,
     demihullOffset: offset,
