@@ -9,7 +9,7 @@ const EDGE_SLOTS = 2048;
 /** Pairs this close are listed, m, or as close as a fast boat may come in one step; the list holds until she has moved about as far. */
 const PAIR_RANGE_M = 0.16;
 /** Kept in hand when deciding that nothing can touch yet, m. */
-const IN_HAND_M = 0.02;
+export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
@@ -38,8 +38,9 @@ export interface TouchScratch {
   readonly depth: Float64Array;
   readonly approach: Float64Array;
   readonly normalForce: Float64Array;
-  /** Pairs that can touch during this step. */
+  /** The pairs that can touch during this step, `active` of them, by number. */
   active: number;
+  readonly open: Int32Array;
   /**
    * Pairs near one another: an element of the boat (or HULL_SIDE) with an obstacle and, for the hull
    * side, the obstacle's corner (its number; −1 for a pile). Of the other's outline only the edges that
@@ -50,11 +51,9 @@ export interface TouchScratch {
   readonly pairObstacle: Int32Array;
   readonly pairCorner: Int32Array;
   readonly pairGap: Float64Array;
-  /** How deep each active pair pressed when last looked at, m (under nought: the gap), and how fast it closed, m/s. */
+  /** How deep each pair looked at pressed at the step's beginning, m (under nought: the gap), and how fast it closed, m/s. */
   readonly pairDepth: Float64Array;
   readonly pairApproach: Float64Array;
-  /** 1 while those two are of this step's beginning. */
-  readonly pairKnown: Uint8Array;
   readonly pairEdges: Int32Array;
   readonly edges: Int32Array;
   readonly list: Float64Array;
@@ -81,6 +80,7 @@ export function touchScratch(): TouchScratch {
     approach: slots(),
     normalForce: slots(),
     pairCount: 0,
+    open: marks(),
     pairElement: marks(),
     pairObstacle: marks(),
     pairCorner: marks(),
@@ -88,7 +88,6 @@ export function touchScratch(): TouchScratch {
     pairGap: slots(),
     pairDepth: slots(),
     pairApproach: slots(),
-    pairKnown: new Uint8Array(SLOTS),
     pairEdges: new Int32Array(SLOTS + 1),
     edges: new Int32Array(EDGE_SLOTS),
     list: new Float64Array(8).fill(NaN),
@@ -108,14 +107,6 @@ export function pairsHold(s: TouchScratch, touch: TouchElements, boat: Float64Ar
   const turned = Math.abs(boat[GROUND.HEADING]! - list[LIST.HEADING]!) * touch.reach;
   const far = Math.sqrt(dx * dx + dy * dy) + turned + travel + IN_HAND_M;
   list[LIST.FAR] = far;
-  s.active = 0;
-  for (let k = 0; k < s.pairCount; k++) {
-    if (s.pairGap[k]! > far) {
-      s.pairKnown[k] = 0;
-      continue;
-    }
-    s.active += 1;
-  }
   // NaN, before the first listing, does not hold either.
   return far < (s.pairCount > 0 ? list[LIST.RANGE]! : list[LIST.LEAST_GAP]!);
 }
@@ -138,7 +129,6 @@ function addPair(
   s.pairObstacle[k] = obstacle;
   s.pairCorner[k] = corner;
   s.pairGap[k] = gap;
-  s.pairKnown[k] = 0;
   let last = s.pairEdges[k]!;
   const reach = Math.abs(distance) + 2 * (s.list[LIST.RANGE]! + IN_HAND_M);
   for (let e = from; e < to && last < EDGE_SLOTS; e++) {

@@ -20,7 +20,6 @@ const SPEED_HAND = 0.1;
 export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shore): void {
   const seconds = s.list[LIST.SECONDS]!;
   const speed = s.list[LIST.TRAVEL]! / seconds;
-  const far = s.list[LIST.FAR]!;
   const lightness = 1 / touch.lightest;
   let spring = 0;
   let loss = 0;
@@ -29,8 +28,8 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shor
   let closingMost = 0;
   let depthMost = 0;
   let stiffest = 0;
-  for (let k = 0; k < s.pairCount; k++) {
-    if (s.pairGap[k]! > far) continue;
+  for (let i = 0; i < s.active; i++) {
+    const k = s.open[i]!;
     const closing = CLOSING_HAND * Math.max(0, s.pairApproach[k]!) + SPEED_HAND * speed;
     const depth = s.pairDepth[k]! + closing * seconds;
     if (depth <= 0) continue;

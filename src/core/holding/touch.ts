@@ -5,6 +5,7 @@ import type { Shore } from './shore';
 import { frictionForce, seriesStiffness, withLoss } from './touch-law';
 import {
   HULL_SIDE,
+  IN_HAND_M,
   LIST,
   listPairs,
   pairsHold,
@@ -173,19 +174,24 @@ function notePair(
   if (s.pairElement[k] === HULL_SIDE) noteSide(s, craft, boat, shore, k);
   else noteElement(s, craft.touch, boat, shore, k);
   s.approach[s.count] = approachOf(s, boat);
-  s.pairDepth[k] = s.depth[s.count]!;
-  s.pairApproach[k] = s.approach[s.count]!;
-  s.pairKnown[k] = 1;
 }
 
-/** Looks at the pairs that may touch in the coming step and have not been looked at yet. */
-function lookAtPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
-  const far = s.list[LIST.FAR]!;
+/** Looks at the listed pairs from where the boat is now: opens those that can come to touch within the step. */
+function openPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
   const { count } = s;
+  const far = s.list[LIST.FAR]!;
+  const reach = s.list[LIST.TRAVEL]! + IN_HAND_M;
+  s.active = 0;
   // Past the touches of the last evaluation, which the record may still want.
   s.count = Math.min(count, SLOTS - 1);
   for (let k = 0; k < s.pairCount; k++) {
-    if (s.pairKnown[k] === 0 && s.pairGap[k]! <= far) notePair(s, craft, boat, shore, k);
+    if (s.pairGap[k]! > far) continue;
+    notePair(s, craft, boat, shore, k);
+    const depth = s.depth[s.count]!;
+    if (depth + reach < 0) continue;
+    s.pairDepth[k] = depth;
+    s.pairApproach[k] = s.approach[s.count]!;
+    s.open[s.active++] = k;
   }
   s.count = count;
 }
@@ -210,7 +216,7 @@ export function lookForTouches(
     listPairs(s, craft, shore, boat);
     pairsHold(s, craft.touch, boat);
   }
-  if (s.active > 0) lookAtPairs(s, craft, shore, boat);
+  openPairs(s, craft, shore, boat);
 }
 
 /**
@@ -225,10 +231,8 @@ export function addTouch(
   boat: Float64Array,
 ): void {
   s.count = 0;
-  const far = s.list[LIST.FAR]!;
-  for (let k = 0; k < s.pairCount; k++) {
-    if (s.pairGap[k]! > far) continue;
-    notePair(s, craft, boat, shore, k);
+  for (let i = 0; i < s.active; i++) {
+    notePair(s, craft, boat, shore, s.open[i]!);
     if (s.depth[s.count]! > 0) press(force, s, craft.touch, boat, shore);
   }
 }
