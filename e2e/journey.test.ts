@@ -1,5 +1,6 @@
 import { By, Key, Origin } from 'selenium-webdriver';
 import { App } from './support/app';
+import { violations } from './support/axe';
 
 // A newcomer's way through: from the start page to a changed manoeuvre that is still there next time.
 
@@ -136,4 +137,32 @@ it('adds, moves and removes beats by keyboard, and takes it all back', async () 
     async () => (await heads()).length,
     (n) => n === 6,
   );
+});
+
+it('sails the manoeuvre in another boat, keeps her, and comes back by undo', async () => {
+  const { driver } = app;
+  await app.page.open('alongside-wind-off');
+  const before = await app.page.margins();
+  const header = () => app.page.text('header');
+  await (await app.page.find('button[aria-label="More"]')).click();
+  await driver.findElement(By.xpath('//*[@role="menuitem"][contains(., "Another boat")]')).click();
+  await app.page.find('[role=radio][value=pebble]');
+  expect(await violations(driver)).toEqual([]);
+  await (await app.page.find('[role=radio][value=pebble]')).click();
+  await driver.findElement(By.xpath('//button[contains(., "Sail her")]')).click();
+  await app.page.until('her name', header, (t) => t.includes('Pebble'));
+  const hers = await app.page.settled();
+  expect(hers).not.toBe(before);
+  await app.page.saved();
+  await driver.navigate().refresh();
+  await app.page.ready();
+  expect(await header()).toContain('Pebble');
+  expect(await app.page.settled()).toBe(hers);
+  await (await app.page.find('button[aria-label="More"]')).click();
+  await driver.findElement(By.xpath('//*[@role="menuitem"][contains(., "Another boat")]')).click();
+  await (await app.page.find('[role=radio][value=brisling]')).click();
+  await driver.findElement(By.xpath('//button[contains(., "Sail her")]')).click();
+  await app.page.until('her name', header, (t) => t.includes('Brisling'));
+  await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+  await app.page.until('her name', header, (t) => t.includes('Pebble'));
 });

@@ -54,6 +54,18 @@ it('refuses a save over somebody else’s and says what is there', () => {
   expect(saveManoeuvre(db, { ...manoeuvre, id: 'gone' }, 1, 7)).toEqual({ is: 'missing' });
 });
 
+it('refuses a boat or place that is not kept, and changes nothing', () => {
+  const { manoeuvre, revision } = opened();
+  for (const path of ['boatId', 'placeId'] as const) {
+    const refused = saveManoeuvre(db, { ...manoeuvre, [path]: 'nowhere' }, revision, 5);
+    expect(refused).toEqual({ is: 'unknown', path, id: 'nowhere' });
+  }
+  expect(opened()).toMatchObject({ manoeuvre, revision });
+  const other = saveManoeuvre(db, { ...manoeuvre, boatId: 'wicket' }, revision, 6);
+  expect(other).toMatchObject({ is: 'saved' });
+  expect(opened().boat.id).toBe('wicket');
+});
+
 it('lists the last opened first and leaves out what is put aside, until it is brought back', () => {
   noteOpened(db, ID, 100);
   expect(listManoeuvres(db).map((m) => m.id)).toEqual([ID, 'alongside-wind-off']);

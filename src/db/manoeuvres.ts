@@ -37,6 +37,8 @@ export type SaveResult =
   | { readonly is: 'saved'; readonly revision: number; readonly updatedAt: number }
   /** Somebody saved since: nothing was written. */
   | { readonly is: 'conflict'; readonly current: Opened }
+  /** It names a boat or place that is not kept. */
+  | { readonly is: 'unknown'; readonly path: 'boatId' | 'placeId'; readonly id: string }
   | { readonly is: 'missing' };
 
 export function read<T>(
@@ -111,14 +113,19 @@ export function saveManoeuvre(
   fromRevision: number,
   now: number,
 ): SaveResult {
+  const { boatId, placeId } = manoeuvre;
+  if (!db.select({ id: boats.id }).from(boats).where(eq(boats.id, boatId)).get())
+    return { is: 'unknown', path: 'boatId', id: boatId };
+  if (!db.select({ id: places.id }).from(places).where(eq(places.id, placeId)).get())
+    return { is: 'unknown', path: 'placeId', id: placeId };
   const revision = fromRevision + 1;
   const done = db
     .update(manoeuvres)
     .set({
       title: manoeuvre.title,
       document: JSON.stringify(manoeuvre),
-      boatId: manoeuvre.boatId,
-      placeId: manoeuvre.placeId,
+      boatId,
+      placeId,
       revision,
       updatedAt: now,
     })

@@ -13,6 +13,7 @@ export {
   toWeather,
   type Conditions,
 } from './conditions';
+export { withBoat } from './change-boat';
 export { degrees, radians } from './fields';
 export {
   MANOEUVRE_SCHEMA,

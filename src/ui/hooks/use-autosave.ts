@@ -1,13 +1,17 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
-import { boatSchema, manoeuvreSchema, placeSchema, type Manoeuvre } from '@/document';
+import { boatSchema, manoeuvreSchema, placeSchema, type Boat, type Manoeuvre } from '@/document';
 
 export type SaveState =
   | { readonly is: 'saved'; readonly at: number }
   | { readonly is: 'saving' }
   | { readonly is: 'waiting'; readonly why: string }
-  | { readonly is: 'conflict'; readonly theirs: Manoeuvre; readonly revision: number };
+  | {
+      readonly is: 'conflict';
+      readonly theirs: { readonly manoeuvre: Manoeuvre; readonly boat: Boat };
+      readonly revision: number;
+    };
 
 const savedSchema = z.object({ revision: z.number(), updatedAt: z.number() });
 const openedSchema = z.object({
@@ -102,7 +106,7 @@ export function useAutosave(
       if (mine) {
         void save();
       } else {
-        saved.current = state.theirs;
+        saved.current = state.theirs.manoeuvre;
         setState({ is: 'saved', at: Date.now() });
       }
     },
@@ -130,7 +134,7 @@ async function send(manoeuvre: Manoeuvre, revision: number, leaving: boolean): P
     if (response.status === 409) {
       const theirs = openedSchema.parse(body);
       return {
-        state: { is: 'conflict', theirs: theirs.manoeuvre, revision: theirs.revision },
+        state: { is: 'conflict', theirs, revision: theirs.revision },
         revision: null,
       };
     }

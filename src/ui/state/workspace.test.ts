@@ -1,4 +1,5 @@
 import { demoFile } from '@/document/testing/demo';
+import { fleetRecord } from '@/document/testing/fleet';
 import { createWorkspace, Gesture, type WorkspaceStore } from './workspace';
 
 function store(): WorkspaceStore {
@@ -92,8 +93,24 @@ describe('a gesture', () => {
 it('another manoeuvre put in its place is one edit', () => {
   const s = store();
   const other = { ...s.getState().manoeuvre, title: 'theirs' };
-  s.getState().replace(other);
+  s.getState().replace(other, s.getState().boat);
   expect(s.getState().manoeuvre.title).toBe('theirs');
   undo(s);
   expect(s.getState().manoeuvre.title).not.toBe('theirs');
+});
+
+it('another boat is one edit, undone with what it did to the score', () => {
+  const s = store();
+  const { manoeuvre, boat } = s.getState();
+  s.getState().takeBoat(fleetRecord('wicket'));
+  expect(s.getState().boat.id).toBe('wicket');
+  expect(s.getState().manoeuvre.boatId).toBe('wicket');
+  s.getState().edit(turnWind(10));
+  expect(s.getState().boat.id).toBe('wicket');
+  undo(s);
+  undo(s);
+  expect(s.getState().boat).toBe(boat);
+  expect(s.getState().manoeuvre).toBe(manoeuvre);
+  redo(s);
+  expect(s.getState().boat.id).toBe('wicket');
 });

@@ -1,9 +1,9 @@
 import { temporal, type TemporalState } from 'zundo';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { immer } from 'zustand/middleware/immer';
-import type { Boat, Manoeuvre, Place } from '@/document';
+import { withBoat, type Boat, type Manoeuvre, type Place } from '@/document';
 
-/** What the workspace holds for one manoeuvre. Only the manoeuvre is undone and saved. */
+/** What the workspace holds for one manoeuvre. Only the manoeuvre is saved; it is undone together with its boat. */
 export interface WorkspaceState {
   readonly manoeuvre: Manoeuvre;
   readonly boat: Boat;
@@ -14,15 +14,17 @@ export interface WorkspaceState {
   select(id: string | null): void;
   point(id: string | null): void;
   edit(change: (manoeuvre: Draft) => void): void;
-  /** Puts another manoeuvre in its place, as one edit. */
-  replace(manoeuvre: Manoeuvre): void;
+  /** Puts another manoeuvre, and the boat it is for, in its place, as one edit. */
+  replace(manoeuvre: Manoeuvre, boat: Boat): void;
+  /** Sails the manoeuvre in another boat, as one edit. */
+  takeBoat(boat: Boat): void;
 }
 
 type Draft = {
   -readonly [K in keyof Manoeuvre]: Manoeuvre[K];
 };
 
-type Undoable = Pick<WorkspaceState, 'manoeuvre'>;
+type Undoable = Pick<WorkspaceState, 'manoeuvre' | 'boat'>;
 
 export type WorkspaceStore = UseBoundStore<StoreApi<WorkspaceState>> & {
   temporal: StoreApi<TemporalState<Undoable>>;
@@ -37,7 +39,7 @@ export function createWorkspace(start: {
 }): WorkspaceStore {
   return create<WorkspaceState>()(
     temporal(
-      immer((set) => ({
+      immer((set, get) => ({
         ...start,
         selected: null,
         pointed: null,
@@ -47,10 +49,14 @@ export function createWorkspace(start: {
           set((state) => {
             change(state.manoeuvre as Draft);
           }),
-        replace: (manoeuvre) => set({ manoeuvre }),
+        replace: (manoeuvre, boat) => set({ manoeuvre, boat }),
+        takeBoat: (boat) => {
+          const { manoeuvre, boat: from } = get();
+          set({ boat, manoeuvre: withBoat(manoeuvre, from, boat) });
+        },
       })),
       {
-        partialize: ({ manoeuvre }): Undoable => ({ manoeuvre }),
+        partialize: ({ manoeuvre, boat }): Undoable => ({ manoeuvre, boat }),
         equality: (a, b) => a.manoeuvre === b.manoeuvre,
         limit: MOST_UNDO,
       },

@@ -1,13 +1,15 @@
 'use client';
-import { Copy, Download, MoreHorizontal, Redo2, Undo2 } from 'lucide-react';
+import { Copy, Download, MoreHorizontal, Redo2, Sailboat, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
 import { useStore } from 'zustand';
 import { IconButton } from '../parts/IconButton';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import type { SaveState } from '../hooks/use-autosave';
+import { BoatDialog } from './BoatDialog';
 
 function saveWords(state: SaveState): string {
   switch (state.is) {
@@ -77,6 +79,7 @@ export function TopBar({ save }: { save: SaveState }) {
 function More() {
   const id = useWorkspace((s) => s.manoeuvre.id);
   const router = useRouter();
+  const [choosing, setChoosing] = useState(false);
   const copy = async () => {
     const response = await fetch(`/api/manoeuvres/${id}/copy`, { method: 'POST' });
     if (!response.ok) return;
@@ -86,29 +89,35 @@ function More() {
   const item =
     'flex min-h-9 cursor-pointer items-center gap-2 px-3 outline-none data-[highlighted]:bg-plan data-[highlighted]:text-on-plan';
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        aria-label="More"
-        title="More"
-        className="flex size-8 items-center justify-center hover:text-plan"
-      >
-        <MoreHorizontal size={17} />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          className="z-50 min-w-48 border border-ink bg-paper text-ink"
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger
+          aria-label="More"
+          title="More"
+          className="flex size-8 items-center justify-center hover:text-plan"
         >
-          <DropdownMenu.Item className={item} onSelect={() => void copy()}>
-            <Copy size={15} /> Make a copy
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} asChild>
-            <a href={`/api/manoeuvres/${id}/file`} download>
-              <Download size={15} /> Keep as a file
-            </a>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+          <MoreHorizontal size={17} />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            className="z-50 min-w-48 border border-ink bg-paper text-ink"
+          >
+            <DropdownMenu.Item className={item} onSelect={() => setChoosing(true)}>
+              <Sailboat size={15} /> Another boat …
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void copy()}>
+              <Copy size={15} /> Make a copy
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} asChild>
+              <a href={`/api/manoeuvres/${id}/file`} download>
+                <Download size={15} /> Keep as a file
+              </a>
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      {choosing && <BoatDialog onClose={() => setChoosing(false)} />}
+    </>
   );
 }

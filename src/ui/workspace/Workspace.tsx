@@ -40,7 +40,8 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const router = useRouter();
   const store = useWorkspaceStore();
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
-  const { boat, place } = opened;
+  const boat = useWorkspace((s) => s.boat);
+  const { place } = opened;
   const file = useMemo(() => toFile(manoeuvre, boat, place), [manoeuvre, boat, place]);
   const state = useTake(file);
   const save = useAutosave(manoeuvre, opened);
@@ -77,7 +78,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const showTheirs = () => {
     if (!theirs) return;
     save.takeTheirs();
-    store.getState().replace(theirs);
+    store.getState().replace(theirs.manoeuvre, theirs.boat);
   };
   const keepBoth = async () => {
     const response = await fetch('/api/manoeuvres', {

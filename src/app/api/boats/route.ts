@@ -1,7 +1,15 @@
 import { NextResponse } from 'next/server';
-import { insertBoat, library } from '@/db';
+import { insertBoat, library, listBoats } from '@/db';
 import { boatSchema, type Boat } from '@/document';
 import { readBody, refuse } from '../respond';
+
+export const dynamic = 'force-dynamic';
+
+/** The boats that can be sailed, by name: id, name and kind of each. */
+export function GET() {
+  const kept = listBoats(library()).flatMap(({ boat }) => boat ?? []);
+  return NextResponse.json(kept.map(({ id, name, kind }) => ({ id, name, kind })));
+}
 
 /** Takes in a boat. 201 with her id, 422 with problems. */
 export async function POST(request: Request) {

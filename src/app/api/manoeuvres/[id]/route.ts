@@ -31,6 +31,10 @@ export async function PUT(request: Request, { params }: Context) {
   }
   const saved = saveManoeuvre(library(), manoeuvre, revision, Date.now());
   if (saved.is === 'missing') return missing(id);
+  if (saved.is === 'unknown') {
+    const message = `names '${saved.id}', which is not kept here; choose one that is`;
+    return refuse(422, [{ path: `manoeuvre.${saved.path}`, message }]);
+  }
   if (saved.is === 'conflict') return NextResponse.json(saved.current, { status: 409 });
   return NextResponse.json({ revision: saved.revision, updatedAt: saved.updatedAt });
 }

@@ -1,0 +1,34 @@
+import type { Boat } from './boat';
+import type { Manoeuvre } from './manoeuvre';
+import type { OrderDocument } from './score';
+
+/**
+ * The manoeuvre sailed in another boat. Orders to an engine or thruster go to the one that stands in its place there; what
+ * the new boat has not got keeps its name, so that playing it says what is missing and where.
+ */
+export function withBoat(manoeuvre: Manoeuvre, from: Boat, to: Boat): Manoeuvre {
+  const standIn = (have: readonly { name: string }[], want: readonly { name: string }[]) => {
+    const others = new Map(have.map(({ name }, i) => [name, want[i]?.name ?? name]));
+    const known = new Set(want.map(({ name }) => name));
+    return (name: string) => (known.has(name) ? name : (others.get(name) ?? name));
+  };
+  const engine = standIn(from.drives, to.drives);
+  const thruster = standIn(from.thrusters, to.thrusters);
+  const order = (o: OrderDocument): OrderDocument => {
+    if (o.do === 'engine' && o.engine !== undefined) return { ...o, engine: engine(o.engine) };
+    return o.do === 'thruster' ? { ...o, thruster: thruster(o.thruster) } : o;
+  };
+  const { score } = manoeuvre;
+  return {
+    ...manoeuvre,
+    boatId: to.id,
+    score: {
+      ...score,
+      beats: score.beats.map((beat) => ({
+        ...beat,
+        orders: beat.orders.map(order),
+        wayOut: { ...beat.wayOut, orders: beat.wayOut.orders.map(order) },
+      })),
+    },
+  };
+}
