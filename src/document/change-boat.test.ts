@@ -26,6 +26,19 @@ it.each(['wicket', 'teasel', 'pebble', 'lantern', 'dunlin-hatch', 'flotsam', 'ta
   },
 );
 
+it('what she cannot do is said where it is ordered: a barge without engine, a boat without helm', () => {
+  const barge = inBoat('long-measure');
+  const said = (input: typeof barge) =>
+    input.ok ? [] : input.problems.map(({ path, message }) => `${path}: ${message}`);
+  expect(said(barge)).toContain(
+    'score.beats[0].orders[2].do: the boat has no engine; remove the order',
+  );
+  const boat = { ...fleetRecord('pebble'), rudders: [] };
+  expect(said(toRunInput(toFile(manoeuvre, boat, place))).join()).toMatch(
+    /orders\[\d\]\.do: the boat has neither rudder nor steered drive/,
+  );
+});
+
 it('sailed in her own boat it is the same', () => {
   expect(withBoat(manoeuvre, quince, quince)).toEqual(manoeuvre);
 });

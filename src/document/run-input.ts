@@ -40,8 +40,16 @@ class Names {
     return this.find(this.marks, name, `${path}.mark`, 'the place has no mark of that name');
   }
 
-  /** Index of an engine; of a thruster. */
-  engine(name: string, path: string): number {
+  /** Index of an engine, null for all there are; of a thruster. */
+  engine(name: string | undefined, path: string): number | null {
+    if (name === undefined && this.file.boat.drives.length > 0) return null;
+    if (name === undefined) {
+      this.problems.push({
+        path: `${path}.do`,
+        message: 'the boat has no engine; remove the order',
+      });
+      return null;
+    }
     return this.index(this.file.boat.drives, name, `${path}.engine`, 'engine');
   }
 
@@ -49,9 +57,19 @@ class Names {
     return this.index(this.file.boat.thrusters, name, `${path}.thruster`, 'thruster');
   }
 
+  helm(path: string): void {
+    const { rudders, drives } = this.file.boat;
+    if (rudders.length > 0 || drives.some(({ steering }) => steering !== 'fixed')) return;
+    const message = 'the boat has neither rudder nor steered drive; remove the order';
+    this.problems.push({ path: `${path}.do`, message });
+  }
+
   joystick(path: string): void {
     if (!this.file.boat.joystick)
-      this.problems.push({ path: `${path}.do`, message: 'the boat has no joystick' });
+      this.problems.push({
+        path: `${path}.do`,
+        message: 'the boat has no joystick; remove the order',
+      });
   }
 
   private index(
@@ -117,13 +135,14 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
   const after = document.after_s;
   switch (document.do) {
     case 'wheel':
+      names.helm(path);
       return { after, order: { do: 'wheel', angle: radians(document.angle_deg) } };
     case 'engine':
       return {
         after,
         order: {
           do: 'engine',
-          engine: document.engine === undefined ? null : names.engine(document.engine, path),
+          engine: names.engine(document.engine, path),
           gear: GEARS[document.gear],
           throttle: document.throttle,
         },

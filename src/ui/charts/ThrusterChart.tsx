@@ -6,7 +6,9 @@ import type { ThrusterAt } from '@/core/trials';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { speedIn, type Units } from '../words/units';
 
-const WIDTH = 360;
+const WIDTH = 380;
+/** Room for the last point's own words. */
+const RIGHT = 34;
 const HEIGHT = 150;
 const LEFT = 34;
 const FOOT = 24;
@@ -23,7 +25,7 @@ export function ThrusterChart({
 }) {
   const x = scaleLinear(
     [0, speedIn(max(at, (a) => a.speed) ?? 1, units.speed)],
-    [LEFT, WIDTH - 10],
+    [LEFT, WIDTH - RIGHT],
   );
   const y = scaleLinear(
     [0, (max(at, (a) => a.rate) ?? 1) * DEGREES_PER_RADIAN],
@@ -36,7 +38,7 @@ export function ThrusterChart({
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full max-w-[400px]"
+      className="w-full max-w-[460px]"
       role="img"
       aria-label={`${name}: ${at.map((a) => `at ${speedIn(a.speed, units.speed).toFixed(1)} ${units.speed} ${(a.rate * DEGREES_PER_RADIAN).toFixed(1)} degrees a second, ${Math.round(a.share * 100)} % of that from rest`).join('; ')}`}
     >
@@ -44,7 +46,7 @@ export function ThrusterChart({
         <g key={tick}>
           <line
             x1={LEFT}
-            x2={WIDTH - 10}
+            x2={WIDTH - RIGHT}
             y1={y(tick)}
             y2={y(tick)}
             className="stroke-hairline"

@@ -1,6 +1,7 @@
 'use client';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
+import { gathered } from '../words/problems';
 import { outcomeWords, readings, surprises } from '../words/take';
 import type { TakeState } from '../hooks/use-take';
 import { clock } from '../words/units';
@@ -98,11 +99,13 @@ function Problems({ state }: { state: TakeState }) {
         This cannot be played{state.take ? '; the last take that could is shown' : ''}.
       </p>
       <ul className="text-[13px]">
-        {state.problems.slice(0, 4).map(({ path, message }) => (
-          <li key={path + message}>
-            <span className="figures">{path}</span>: {message}
-          </li>
-        ))}
+        {gathered(state.problems)
+          .slice(0, 4)
+          .map(({ message, where }) => (
+            <li key={message}>
+              {message}: <span className="text-quiet">{where}</span>
+            </li>
+          ))}
       </ul>
     </div>
   );

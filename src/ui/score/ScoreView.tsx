@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { Pause, Play, Plus } from 'lucide-react';
 import { useMemo, useRef, type PointerEvent } from 'react';
 import type { Take } from '@/core/score';
-import { toBoatSpec } from '@/document';
+import { toBoatSpec, type Boat } from '@/document';
 import { useSize } from '../hooks/use-size';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
@@ -22,9 +22,17 @@ const LANE_GAP = 3;
 const AXIS_HEIGHT = 20;
 
 /** The score: beats over lanes against time, and how she moves under them, on one playhead. */
-export function ScoreView({ take, stale }: { take: Take | null; stale: boolean }) {
+export function ScoreView({
+  take,
+  boat,
+  stale,
+}: {
+  take: Take | null;
+  /** The boat the take is of. */
+  boat: Boat;
+  stale: boolean;
+}) {
   const [frame, { width }] = useSize<HTMLDivElement>();
-  const boat = useWorkspace((s) => s.boat);
   const score = useWorkspace((s) => s.manoeuvre.score);
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);

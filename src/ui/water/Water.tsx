@@ -4,7 +4,7 @@ import { Maximize, Minus, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Group, Layer, Stage } from 'react-konva';
 import type { Take } from '@/core/score';
-import { toBoatSpec } from '@/document';
+import { toBoatSpec, type Boat } from '@/document';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -29,10 +29,18 @@ const ZOOM_STEP = 1.25;
 const PAN_STEP_PX = 60;
 
 /** The plan of the place with the boat and what the take leaves on it. */
-export function Water({ take, stale }: { take: Take | null; stale: boolean }) {
+export function Water({
+  take,
+  boat,
+  stale,
+}: {
+  take: Take | null;
+  /** The boat the take is of. */
+  boat: Boat;
+  stale: boolean;
+}) {
   const [frame, view] = useSize<HTMLDivElement>();
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
-  const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const pointed = useWorkspace((s) => s.pointed);
   const selected = useWorkspace((s) => s.selected);

@@ -2,6 +2,7 @@ import { runTake } from '@/core/score';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { cueText, engineText, orderText, wheelText } from './beats';
+import { gathered, whereWords } from './problems';
 import { outcomeWords, readings, surprises } from './take';
 import {
   boatSpeed,
@@ -114,6 +115,29 @@ describe('a take in words', () => {
     expect(outcomeWords(take, file, KN)).toEqual([
       'Waiting still',
       'the cue for beat 2 never came',
+    ]);
+  });
+});
+
+describe('where a problem is', () => {
+  it('is said as the score on the screen is counted', () => {
+    expect(whereWords('score.beats[1].wayOut.orders[0].do')).toBe('beat 2, way out, order 1');
+    expect(whereWords('score.beats[0].expect[2].mark')).toBe('beat 1, expectation 3');
+    expect(whereWords('score.end.cue.of[1].point')).toBe('the end, cue, part 2');
+    expect(whereWords('start')).toBe('start');
+    expect(whereWords('conditions.wind.speed_mps')).toBe('conditions.wind.speed_mps');
+  });
+
+  it('stands with all others of the same kind', () => {
+    const problem = (k: number, message: string) => ({
+      path: `score.beats[${k}].orders[0].do`,
+      message,
+    });
+    expect(
+      gathered([problem(0, 'no engine'), problem(0, 'no helm'), problem(4, 'no engine')]),
+    ).toEqual([
+      { message: 'no engine', where: 'beat 1, order 1; beat 5, order 1' },
+      { message: 'no helm', where: 'beat 1, order 1' },
     ]);
   });
 });

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { Dialog, RadioGroup } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
 import { boatSchema, type Boat } from '@/document';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -26,6 +26,7 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
   const [boats, setBoats] = useState<readonly Listed[] | null>(null);
   const [chosen, setChosen] = useState(now);
   const [trouble, setTrouble] = useState('');
+  const list = useRef<HTMLDivElement>(null);
   useEffect(() => {
     let wanted = true;
     void read('/api/boats', listSchema).then((list) => {
@@ -37,6 +38,9 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
       wanted = false;
     };
   }, []);
+  useEffect(() => {
+    list.current?.querySelector<HTMLElement>('[aria-checked=true]')?.focus();
+  }, [boats]);
   const take = async () => {
     const opened = await read<{ boat: Boat }>(`/api/boats/${chosen}`, openedSchema);
     if (!opened) return setTrouble('She cannot be read; choose another.');
@@ -59,6 +63,7 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
             first if she is not here.
           </Dialog.Description>
           <RadioGroup.Root
+            ref={list}
             aria-label="Boat"
             value={chosen}
             onValueChange={setChosen}

@@ -97,12 +97,12 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
       <div className="col-span-2">
         <TopBar save={save.state} />
       </div>
-      <Water take={state.take} stale={stale} />
+      <Water take={state.take} boat={state.file.boat} stale={stale} />
       <div className="col-start-2 row-span-2 row-start-2 min-h-0">
         <SidePanel state={state} />
       </div>
       <div className="border-t border-ink">
-        <ScoreView take={state.take} stale={stale} />
+        <ScoreView take={state.take} boat={state.file.boat} stale={stale} />
       </div>
       {theirs && (
         <ConflictDialog
