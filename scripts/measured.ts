@@ -12,15 +12,74 @@ interface Report {
   }[];
 }
 
+interface Noted {
+  readonly found: number;
+  readonly args: readonly number[];
+  readonly count: number;
+}
+
+type Matcher =
+  | 'toBeCloseTo'
+  | 'toBeLessThan'
+  | 'toBeLessThanOrEqual'
+  | 'toBeGreaterThan'
+  | 'toBeGreaterThanOrEqual';
+
+interface Measured {
+  readonly test: string;
+  readonly kinds: Readonly<Partial<Record<Matcher, Noted>>>;
+}
+
+const figure = (x: number) => String(Number(x.toPrecision(6)));
+
+const WORDS: Readonly<Record<Matcher, (found: string, args: readonly number[]) => string>> = {
+  toBeCloseTo: (found, [expected, digits = 2]) =>
+    `${found} for ${figure(expected!)} ± ${figure(0.5 * 10 ** -digits)}`,
+  toBeLessThan: (found, [bound]) => `${found} < ${figure(bound!)}`,
+  toBeLessThanOrEqual: (found, [bound]) => `${found} ≤ ${figure(bound!)}`,
+  toBeGreaterThan: (found, [bound]) => `${found} > ${figure(bound!)}`,
+  toBeGreaterThanOrEqual: (found, [bound]) => `${found} ≥ ${figure(bound!)}`,
+};
+
+/** What a test found beside what it had to be; of many alike, the one that came nearest to failing. */
+function figures(kinds: Measured['kinds']): string {
+  return Object.entries(kinds)
+    .map(([matcher, { found, args, count }]) => {
+      const words = WORDS[matcher as Matcher](figure(found), args);
+      return count > 1 ? `${words} (nearest of ${count})` : words;
+    })
+    .join('; ');
+}
+
 const directory = mkdtempSync(join(tmpdir(), 'yawtrope-measured-'));
 const report = join(directory, 'report.json');
+const notes = join(directory, 'measured.jsonl');
+writeFileSync(notes, '');
 const jest = spawnSync(
   join('node_modules', '.bin', 'jest'),
-  ['src/core', '--runInBand', '--json', `--outputFile=${report}`],
-  { encoding: 'utf8', maxBuffer: 1 << 26 },
+  [
+    'src/core',
+    '--runInBand',
+    '--json',
+    `--outputFile=${report}`,
+    '--setupFilesAfterEnv=<rootDir>/scripts/jest-measure.mjs',
+    '--config=jest.config.mjs',
+  ],
+  {
+    encoding: 'utf8',
+    maxBuffer: 1 << 26,
+    env: { ...process.env, YAWTROPE_MEASURED: notes },
+  },
 );
 const tests = (JSON.parse(readFileSync(report, 'utf8')) as Report).testResults.flatMap(
   (file) => file.assertionResults,
+);
+const measured = new Map(
+  readFileSync(notes, 'utf8')
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => JSON.parse(line) as Measured)
+    .map(({ test, kinds }) => [test, kinds]),
 );
 rmSync(directory, { recursive: true, force: true });
 
@@ -43,9 +102,17 @@ Made by \`npm run measured\` from the core's own tests; what each tolerance is s
 
 ## Exact checks
 
-| check | what | result |
-| ----- | ---- | ------ |
-${checks.map(({ id, fullName, status }) => `| ${id} | ${fullName.replaceAll('|', '\\|')} | ${status} |`).join('\n')}
+Found beside what it had to be; of many figures in one check, the one that came nearest to failing. Where a check is of signs, bits
+or words there is no figure.
+
+| check | what | found | result |
+| ----- | ---- | ----- | ------ |
+${checks
+  .map(
+    ({ id, fullName, status }) =>
+      `| ${id} | ${fullName.replaceAll('|', '\\|')} | ${figures(measured.get(fullName) ?? {})} | ${status} |`,
+  )
+  .join('\n')}
 
 ## The published ship, by the general model
 

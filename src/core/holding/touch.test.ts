@@ -78,7 +78,8 @@ describe('J1 one corner meets a wall without friction', () => {
     // Beam on: heading north, wall to the east, corner at x = 4 leading to starboard.
     const boat = bareBody({
       ...REFERENCE_HULL,
-      touchStiffness: 20000,
+      // Hard, so that she does not turn while it lasts.
+      touchStiffness: 500000,
       touchLoss: 0,
       deck: Float64Array.from([-4, -1, 4, -1, 4, 1.6, 3.9, 1.5, -4, 1]),
     });
@@ -93,8 +94,9 @@ describe('J1 one corner meets a wall without friction', () => {
       else if (touched) break;
     }
     // e = 1: Δv = −2 v_n m_eff M⁻¹Jᵀ with m_eff = 1975.6
-    expect(r.state.motion[V]!).toBeCloseTo(0.3 - (2 * 0.3 * 1975.6098) / 9000, 2);
-    expect(r.state.motion[R]!).toBeCloseTo((-2 * 0.3 * 1975.6098 * 4) / 40500, 2);
+    const impulse = 2 * 0.3 * 1975.6098;
+    expect((0.3 - r.state.motion[V]!) / (impulse / 9000)).toBeCloseTo(1, 2);
+    expect(r.state.motion[R]! / ((-impulse * 4) / 40500)).toBeCloseTo(1, 2);
     expect(energy(r) / before).toBeCloseTo(1, 3);
   });
 

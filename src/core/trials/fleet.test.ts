@@ -130,7 +130,7 @@ describe.each(FLEET_IDS)('%s', (id) => {
       ];
       worst = Math.max(worst, ...gaps.map(Math.abs));
     });
-    expect(worst).toBeLessThan(1e-8);
+    expect(worst).toBeLessThan(1e-9);
   });
 
   it('A2 is her own mirror image, hand and sides mirrored, a wall in the way', () => {
@@ -155,7 +155,7 @@ describe.each(FLEET_IDS)('%s', (id) => {
     starboard.forEach((a, i) =>
       a.forEach((v, k) => (worst = Math.max(worst, Math.abs(v - signs[k]! * port[i]![k]!)))),
     );
-    expect(worst).toBeLessThan(1e-7);
+    expect(worst).toBeLessThan(1e-10);
   });
 
   it('A3 goes the same way in a world turned round', () => {
@@ -171,7 +171,7 @@ describe.each(FLEET_IDS)('%s', (id) => {
       const y = -a[X]! * Math.sin(angle) + a[Y]! * Math.cos(angle);
       worst = Math.max(worst, Math.abs(x - there[i]![X]!), Math.abs(y - there[i]![Y]!));
     });
-    expect(worst).toBeLessThan(1e-8);
+    expect(worst).toBeLessThan(1e-9);
   });
 
   it('C3 left alone she only loses energy, at every drift angle', () => {
@@ -198,7 +198,7 @@ describe.each(FLEET_IDS)('%s', (id) => {
       for (let i = 0; i < 400; i++) {
         step(state, world, s, 0.05, null);
         const now = energy();
-        expect(now).toBeLessThanOrEqual(last * (1 + 1e-9));
+        expect(now).toBeLessThanOrEqual(last * (1 + 1e-12));
         last = now;
       }
     }
