@@ -144,10 +144,22 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core('holding/touch-law.ts', 'a sticky touch', 'return force > 0 ? force : 0;', 'return force;'),
   core(
-    'holding/touch-law.ts',
+    'holding/touch.ts',
     'friction that drives',
-    'return (-coefficient * normal * slip) / scale;',
-    'return (coefficient * normal * slip) / scale;',
+    'const rub = -slope * slip;',
+    'const rub = slope * slip;',
+  ),
+  core(
+    'holding/touch-law.ts',
+    'friction that creeps',
+    'STICK_SLIP_MPS = 0.0005',
+    'STICK_SLIP_MPS = 0.02',
+  ),
+  core(
+    'holding/touch.ts',
+    'friction that holds back the wrong way',
+    'stick[STICK.UR]! -= beyond * ny * lever;',
+    'stick[STICK.UR]! += beyond * ny * lever;',
   ),
   core(
     'holding/touch-law.ts',

@@ -76,7 +76,7 @@ function half(
     side: sideOf(other, friction),
     lines,
     tension: new Float64Array(lines.count),
-    touch: touchScratch(),
+    touch: touchScratch(false),
     seen: new Float64Array(GROUND_COLUMNS),
     force: new Float64Array(3),
   };

@@ -16,11 +16,12 @@ export {
   LIST,
   listPairs,
   pairsHold,
+  STICK,
   touchScratch,
   type TouchScratch,
 } from './touch-pairs';
 export { RATES, setTouchRates } from './touch-rate';
-export { frictionForce, seriesStiffness, withLoss } from './touch-law';
+export { frictionSlope, seriesStiffness, withLoss } from './touch-law';
 export {
   addLines,
   capstanHold,

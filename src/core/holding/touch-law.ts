@@ -1,5 +1,9 @@
-/** Slip speed at which friction is about 70 % of its Coulomb value, m/s. */
-export const FRICTION_SLIP_MPS = 0.02;
+/**
+ * Slip speed at which friction is about 70 % of its Coulomb value, m/s: so small that a boat held by friction hardly
+ * creeps, where the step holds her (see STICK); larger where it does not, so that the step can follow.
+ */
+export const STICK_SLIP_MPS = 0.0005;
+export const SLIDE_SLIP_MPS = 0.02;
 
 /** Two springs in series, N/m. */
 export function seriesStiffness(a: number, b: number): number {
@@ -15,8 +19,17 @@ export function withLoss(staticForce: number, loss: number, approach: number): n
   return force > 0 ? force : 0;
 }
 
-/** Coulomb friction, smoothed round zero slip so that it always opposes it. N. */
-export function frictionForce(coefficient: number, normal: number, slip: number): number {
-  const scale = Math.sqrt(slip * slip + FRICTION_SLIP_MPS * FRICTION_SLIP_MPS);
-  return (-coefficient * normal * slip) / scale;
+/**
+ * Coulomb friction over slip speed, smoothed round zero slip: the force is −slope·slip, N s/m. It always opposes slip and
+ * never exceeds coefficient·normal.
+ *
+ * @param scale slip speed at which it is about 70 % of its Coulomb value, m/s
+ */
+export function frictionSlope(
+  coefficient: number,
+  normal: number,
+  slip: number,
+  scale: number,
+): number {
+  return (coefficient * normal) / Math.sqrt(slip * slip + scale * scale);
 }

@@ -13,7 +13,7 @@ export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
-/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were. */
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are. */
 export const LIST = {
   X: 0,
   Y: 1,
@@ -23,7 +23,15 @@ export const LIST = {
   TRAVEL: 5,
   RANGE: 6,
   SECONDS: 7,
+  PIECE: 8,
 } as const;
+
+/**
+ * Friction that acts faster than the piece of the step in hand, times that piece: what the accelerations have to be held
+ * back by, kg, kg m and kg m². The symmetric matrix by its upper half; surge, sway, yaw.
+ */
+export const STICK = { UU: 0, UV: 1, UR: 2, VV: 3, VR: 4, RR: 5 } as const;
+const STICK_COLUMNS = 6;
 
 /** Touches found in one evaluation, and working memory. Reused every time. */
 export interface TouchScratch {
@@ -59,13 +67,17 @@ export interface TouchScratch {
   readonly list: Float64Array;
   /** Columns RATES (touch-rate.ts). */
   readonly rates: Float64Array;
+  /** Columns STICK, and whether there is any; null where the accelerations are not held back. */
+  readonly stick: Float64Array | null;
+  sticks: boolean;
   readonly nearest: Float64Array;
   /** A place in body axes, and a list of one edge, while pairs are looked at. */
   readonly place: Float64Array;
   readonly one: Int32Array;
 }
 
-export function touchScratch(): TouchScratch {
+/** @param holds whether the accelerations are held back by what sticks */
+export function touchScratch(holds: boolean): TouchScratch {
   const slots = () => new Float64Array(SLOTS);
   const marks = () => new Int32Array(SLOTS);
   return {
@@ -90,8 +102,10 @@ export function touchScratch(): TouchScratch {
     pairApproach: slots(),
     pairEdges: new Int32Array(SLOTS + 1),
     edges: new Int32Array(EDGE_SLOTS),
-    list: new Float64Array(8).fill(NaN),
+    list: new Float64Array(9).fill(NaN),
     rates: new Float64Array(2),
+    stick: holds ? new Float64Array(STICK_COLUMNS) : null,
+    sticks: false,
     nearest: new Float64Array(NEAREST_COLUMNS),
     place: new Float64Array(2),
     one: new Int32Array(1),

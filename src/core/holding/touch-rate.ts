@@ -1,6 +1,6 @@
 import { fenderForce, fenderStiffness, type TouchElements } from '../craft';
 import type { Shore } from './shore';
-import { seriesStiffness } from './touch-law';
+import { seriesStiffness, SLIDE_SLIP_MPS } from './touch-law';
 import { LIST, type TouchScratch } from './touch-pairs';
 
 /** How fast touches act, 1/s: frequency of the firmest one's spring, and a bound on all of them together. */
@@ -21,6 +21,9 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shor
   const seconds = s.list[LIST.SECONDS]!;
   const speed = s.list[LIST.TRAVEL]! / seconds;
   const lightness = 1 / touch.lightest;
+  // What sticks holds back the accelerations; what does not has to be followed.
+  const rubbing = s.stick ? 0 : 1 / SLIDE_SLIP_MPS;
+  let friction = 0;
   let spring = 0;
   let loss = 0;
   let firmest = 0;
@@ -33,6 +36,7 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shor
     const closing = CLOSING_HAND * Math.max(0, s.pairApproach[k]!) + SPEED_HAND * speed;
     const depth = s.pairDepth[k]! + closing * seconds;
     if (depth <= 0) continue;
+    friction = Math.max(friction, shore.friction[s.pairObstacle[k]!]!);
     const e = s.pairElement[k]!;
     if (e < touch.hullCount) {
       hulls += 1;
@@ -48,7 +52,7 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shor
     const chi = touch.loss[e]!;
     firmest = Math.max(firmest, touch.fenderFrequency);
     spring += fenderStiffness(depth, diameter, length, pressure) * (1 + chi * closing);
-    loss += fenderForce(depth, diameter, length, pressure) * chi;
+    loss += fenderForce(depth, diameter, length, pressure) * (chi + friction * rubbing);
   }
   if (hulls > 0) {
     const chi = touch.loss[0]!;
@@ -58,7 +62,7 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shor
     const lossy = chi > 0 ? Math.sqrt((2 * closingMost) / chi) : Infinity;
     const stopped = Math.min(closingMost * seconds, Math.min(closingMost, lossy) / frequency);
     spring += hulls * stiffest * (1 + chi * closingMost);
-    loss += hulls * stiffest * (depthMost + stopped) * chi;
+    loss += hulls * stiffest * (depthMost + stopped) * (chi + friction * rubbing);
   }
   s.rates[RATES.FIRMEST] = firmest;
   s.rates[RATES.ALL] = Math.sqrt(spring * lightness) + loss * lightness;

@@ -21,7 +21,7 @@ import { between } from '../testing/arbitrary';
 import { energy, rig, run } from '../testing/rig';
 import {
   clearanceMemory,
-  frictionForce,
+  frictionSlope,
   leastClearance,
   noClearance,
   pileObstacle,
@@ -173,9 +173,12 @@ describe('I3 one-sided laws', () => {
   it('neither fender nor hull ever pulls, and friction opposes slip', () => {
     expect(withLoss(1000, 1.5, -5)).toBe(0);
     expect(withLoss(1000, 1.5, 0.2)).toBeCloseTo(1300, 9);
-    expect(frictionForce(0.3, 800, 1)).toBeCloseTo(-240, 0);
-    expect(frictionForce(0.3, 800, -1)).toBeCloseTo(240, 0);
-    expect(frictionForce(0.3, 800, 0)).toBeCloseTo(0, 12);
+    for (const slip of [-1, -0.1, -1e-4, 0, 1e-4, 0.1, 1]) {
+      const force = -slip * frictionSlope(0.3, 800, slip, 0.0005);
+      expect(force * slip).toBeLessThanOrEqual(0);
+      expect(Math.abs(force)).toBeLessThanOrEqual(240);
+    }
+    expect(-frictionSlope(0.3, 800, 1, 0.0005)).toBeCloseTo(-240, 3);
     expect(seriesStiffness(2e5, 2e5)).toBe(1e5);
   });
 });
@@ -196,6 +199,87 @@ describe('J7 inflatable fenders', () => {
 });
 
 describe('J5 friction along a quay', () => {
+  /** A body without drag, pinned flat against a wall to starboard by a jet of 800 N, and pushed ahead by a screw. */
+  function pinned(ahead: number, u: number) {
+    const [drive] = sloop().drives;
+    const bare = bareBody({
+      ...REFERENCE_HULL,
+      touchStiffness: 20000,
+      touchLoss: 5,
+      deck: Float64Array.from([-4, -1, 4, -1, 4, 1, -4, 1]),
+    });
+    const boat = {
+      ...bare,
+      drives: [
+        {
+          ...drive!,
+          walkAhead: 0,
+          thrustDeduction: 0,
+          bollardThrust: ahead / (1025 * drive!.diameter ** 4 * drive!.idleRps ** 2),
+        },
+      ],
+      thrusters: [
+        {
+          name: 'jet',
+          x: 0,
+          thrust: 800,
+          jetSpeed: 1e9,
+          control: 'proportional' as const,
+          response: 0.05,
+          reverseDelay: 0,
+          heatTime: Infinity,
+          coolTime: 1,
+        },
+      ],
+    };
+    const surface = { friction: 0.3, stiffness: 1e9 };
+    const points = Float64Array.from([0.997, -90, 6, -90, 6, 90, 0.997, 90]);
+    const r = rig(boat, { obstacles: [solidObstacle('w', 'wall', points, surface)], u });
+    Object.assign(r.state.thrusters[0]!, { ordered: 1, power: 1 });
+    if (ahead > 0) {
+      const rps = drive!.idleRps;
+      Object.assign(r.state.engines[0]!, { orderedGear: 1, engaged: 1, rps });
+    }
+    return r;
+  }
+
+  it.each([0.1, 0.05, 0.02])('slides to a stop in v m/μF, in steps of %f s', (h) => {
+    const r = pinned(0, 0.4);
+    let half = 0;
+    let stopped = 0;
+    run(
+      r,
+      12,
+      () => {
+        const u = r.state.motion[U]!;
+        if (half === 0 && u < 0.2) half = r.state.time;
+        if (stopped === 0 && u < 0.004) stopped = r.state.time;
+        // Friction stops her and does not send her back, but that her pressed side springs.
+        expect(u).toBeGreaterThan(-1e-3);
+      },
+      h,
+    );
+    expect(Math.abs(half / (0.2 / 0.045714286) - 1)).toBeLessThan(0.025);
+    expect(Math.abs(stopped / 8.75 - 1)).toBeLessThan(0.02);
+  });
+
+  it('holds her against less than μF, and lets her go against more', () => {
+    const held = pinned(200, 0);
+    run(held, 10);
+    const y = held.state.motion[Y]!;
+    run(held, 60);
+    // Nine tenths of what it can hold: she creeps by millimetres a second at most.
+    expect((held.state.motion[Y]! - y) / 60).toBeLessThan(0.001);
+    const gone = pinned(300, 0);
+    run(gone, 1);
+    const u = gone.state.motion[U]!;
+    run(gone, 2);
+    // Her screw pushes a little less as she gathers way.
+    const share = (gone.state.motion[U]! - u) / 2 / (60 / 5250);
+    expect(share).toBeGreaterThan(0.9);
+    expect(share).toBeLessThan(1.01);
+  });
+
   it('slows a boat pinned by the wind and holds her there', () => {
     const r = rig(sloop(), {
       obstacles: [

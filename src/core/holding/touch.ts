@@ -2,7 +2,13 @@ import { fenderForce, type Craft, type TouchElements } from '../craft';
 import { NEAREST, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import type { Shore } from './shore';
-import { frictionForce, seriesStiffness, withLoss } from './touch-law';
+import {
+  frictionSlope,
+  seriesStiffness,
+  SLIDE_SLIP_MPS,
+  STICK_SLIP_MPS,
+  withLoss,
+} from './touch-law';
 import {
   HULL_SIDE,
   IN_HAND_M,
@@ -10,6 +16,7 @@ import {
   listPairs,
   pairsHold,
   SLOTS,
+  STICK,
   toBody,
   type TouchScratch,
 } from './touch-pairs';
@@ -20,6 +27,34 @@ function approachOf(s: TouchScratch, boat: Float64Array): number {
   const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * s.y[k]!;
   const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * s.x[k]!;
   return -(vx * s.nx[k]! + vy * s.ny[k]!);
+}
+
+/**
+ * Friction acting faster than the piece in hand would overshoot. What goes beyond is not taken out of the force but made
+ * to hold back the accelerations (linearly implicit), so that where all forces balance she stays.
+ *
+ * @param lever of the rubbing direction (−ny, nx) about midships, m
+ */
+function addStick(
+  s: TouchScratch,
+  stick: Float64Array,
+  touch: TouchElements,
+  slope: number,
+  lever: number,
+  nx: number,
+  ny: number,
+): void {
+  const piece = s.list[LIST.PIECE]!;
+  // As much as the scheme follows by itself, shared among all that may touch.
+  const beyond = slope * piece - touch.lightest / s.active;
+  if (!(beyond > 0)) return;
+  s.sticks = true;
+  stick[STICK.UU]! += beyond * ny * ny;
+  stick[STICK.UV]! -= beyond * ny * nx;
+  stick[STICK.UR]! -= beyond * ny * lever;
+  stick[STICK.VV]! += beyond * nx * nx;
+  stick[STICK.VR]! += beyond * nx * lever;
+  stick[STICK.RR]! += beyond * lever * lever;
 }
 
 /** Takes up the touch noted in the next free slot: adds its normal and friction force. Normal (nx, ny) pushes the boat. */
@@ -59,7 +94,10 @@ function press(
   }
   const normal = withLoss(still, loss, approach);
   const slip = -vx * ny + vy * nx;
-  const rub = frictionForce(shore.friction[obstacle]!, normal, slip);
+  const scale = s.stick ? STICK_SLIP_MPS : SLIDE_SLIP_MPS;
+  const slope = frictionSlope(shore.friction[obstacle]!, normal, slip, scale);
+  const rub = -slope * slip;
+  if (s.stick) addStick(s, s.stick, touch, slope, x * nx + y * ny, nx, ny);
   const fx = normal * nx - rub * ny;
   const fy = normal * ny + rub * nx;
   force[0]! += fx;
@@ -231,6 +269,8 @@ export function addTouch(
   boat: Float64Array,
 ): void {
   s.count = 0;
+  if (s.sticks) s.stick!.fill(0);
+  s.sticks = false;
   for (let i = 0; i < s.active; i++) {
     notePair(s, craft, boat, shore, s.open[i]!);
     if (s.depth[s.count]! > 0) press(force, s, craft.touch, boat, shore);

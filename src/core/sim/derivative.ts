@@ -29,7 +29,7 @@ import {
   SHALLOW,
   WORK,
 } from '../forces';
-import { addLines, addTouch, GROUND, LIST, lookForTouches } from '../holding';
+import { addLines, addTouch, GROUND, LIST, lookForTouches, STICK } from '../holding';
 import { cos, sin, sineCosine, TURN } from '../math';
 import { setStrength, STREAM, streamAt } from '../water';
 import { WATER } from './environment';
@@ -170,6 +170,7 @@ function arcsine(x: number): number {
  *   Q = m(v + x_G r) + a22 vr + a23 r,  P = m u + a11 ur,  Q_A = a22 vr + a23 r,  P_A = a11 ur
  *
  * @param now columns NOW
+ * @param stick what friction holds her back by (columns STICK), null if nothing does
  */
 export function accelerate(
   rates: Float64Array,
@@ -177,6 +178,7 @@ export function accelerate(
   shallow: Float64Array,
   force: Float64Array,
   now: Float64Array,
+  stick: Float64Array | null,
 ): void {
   const u = now[NOW.U]!;
   const v = now[NOW.V]!;
@@ -202,6 +204,22 @@ export function accelerate(
     // Added yaw inertia is not kept apart: it is three eighths of the whole for most hulls.
     m33 *= 1 + ADDED_YAW_SHARE * (shallow[SHALLOW.YAW_MASS]! - 1);
     determinant = m22 * m33 - m23 * m23;
+  }
+  if (stick) {
+    // The full symmetric matrix, surge eliminated first.
+    const pivot = 1 / (m11 + stick[STICK.UU]!);
+    const uv = stick[STICK.UV]! * pivot;
+    const turn = stick[STICK.UR]! * pivot;
+    const a = m22 + stick[STICK.VV]! - stick[STICK.UV]! * uv;
+    const b = m23 + stick[STICK.VR]! - stick[STICK.UV]! * turn;
+    const c = m33 + stick[STICK.RR]! - stick[STICK.UR]! * turn;
+    const across = y - uv * x;
+    const round = n - turn * x;
+    const left = a * c - b * b;
+    rates[V] = (c * across - b * round) / left;
+    rates[R] = (a * round - b * across) / left;
+    rates[U] = x * pivot - uv * rates[V]! - turn * rates[R]!;
+    return;
   }
   rates[U] = x / m11;
   rates[V] = (m33 * y - m23 * n) / determinant;
@@ -364,7 +382,8 @@ export function derivative(
     s.touch.count = 0;
   }
 
-  accelerate(rates, craft.massRow, s.shallow, force, now);
+  const { count, sticks, stick } = s.touch;
+  accelerate(rates, craft.massRow, s.shallow, force, now, count > 0 && sticks ? stick : null);
   rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;
   rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.NORTH]!;
   rates[PSI] = r;

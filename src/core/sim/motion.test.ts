@@ -12,7 +12,7 @@ describe('B6 first instant', () => {
     const rates = new Float64Array(6);
     const mass = massRow(massFromMatrix(5250, 9000, 0, 40500));
     const force = Float64Array.from([1000, 500, -4 * 500]);
-    accelerate(rates, mass, deepWater(), force, nowRow(0, 0, 0));
+    accelerate(rates, mass, deepWater(), force, nowRow(0, 0, 0), null);
     expect(rates[U]).toBeCloseTo(0.19047619, 6);
     expect(rates[V]).toBeCloseTo(0.055555556, 6);
     expect(rates[R]).toBeCloseTo(-0.049382716, 6);
@@ -26,9 +26,22 @@ describe('B6 first instant', () => {
       deepWater(),
       Float64Array.from([0, 1, 3.78]),
       nowRow(0, 0, 0),
+      null,
     );
     expect(-rates[V]! / rates[R]!).toBeCloseTo(-1.1904762, 6);
   });
+});
+
+it('held back by what sticks, she answers as heavier by that matrix', () => {
+  const mass = massRow(massFromMatrix(5250, 9000, 700, 40500));
+  const stick = Float64Array.from([3000, -500, 800, 4000, -900, 60000]);
+  const force = Float64Array.from([120, -340, 560]);
+  const rates = new Float64Array(6);
+  accelerate(rates, mass, deepWater(), force, nowRow(0, 0, 0), stick);
+  const [u, v, r] = [rates[U]!, rates[V]!, rates[R]!];
+  expect((5250 + 3000) * u - 500 * v + 800 * r).toBeCloseTo(120, 9);
+  expect(-500 * u + (9000 + 4000) * v + (700 - 900) * r).toBeCloseTo(-340, 9);
+  expect(800 * u + (700 - 900) * v + (40500 + 60000) * r).toBeCloseTo(560, 9);
 });
 
 describe('C ideal fluid', () => {

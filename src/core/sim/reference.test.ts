@@ -219,7 +219,7 @@ function under(
     force[0]! += work[WORK.FORCE]!;
     work[WORK.SWAY] = v;
     addCrossFlow(force, reference.strips, work);
-    accelerate(rates, reference.massRow, still, force, nowRow(u, v, r));
+    accelerate(rates, reference.massRow, still, force, nowRow(u, v, r), null);
     rates[X] = u * Math.sin(s[PSI]!) + v * Math.cos(s[PSI]!);
     rates[Y] = u * Math.cos(s[PSI]!) - v * Math.sin(s[PSI]!);
     rates[PSI] = r;

@@ -1,5 +1,5 @@
 import { SHALLOW } from '../forces';
-import { RATES, setTouchRates } from '../holding';
+import { LIST, RATES, setTouchRates } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
@@ -80,7 +80,9 @@ export function cutStep({ clock }: Scratch, rates: Float64Array): number {
 
 /** Carries her actuators over the piece in hand. */
 export function beginPiece(state: SimState, world: World, s: Scratch): void {
-  s.stages.span[0] = s.clock[CLOCK.PIECE]!;
+  const piece = s.clock[CLOCK.PIECE]!;
+  s.stages.span[0] = piece;
+  s.touch.list[LIST.PIECE] = piece;
   advanceActuators(s.stages, state, world.craft, s.flows);
 }
 

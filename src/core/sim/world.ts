@@ -137,7 +137,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
     streamV: new Float64Array(STRIP_COUNT),
     now: new Float64Array(NOW_COLUMNS),
     ground: new Float64Array(GROUND_COLUMNS),
-    touch: touchScratch(),
+    touch: touchScratch(true),
     firmestLine: rates.firmest,
     lineRate: rates.all,
     tension: new Float64Array(lines.count),
