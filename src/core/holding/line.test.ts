@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
 import { fenderForce } from '../craft';
 import { U, X, Y } from '../sim';
-import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
+import { bareBody, jet, plainShaft, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
 import {
   berthingEnergy,
@@ -69,25 +69,8 @@ describe('I lines', () => {
       fenders: [
         { name: 'f', x: 2, y: -1.6 - 0.11, diameter: 0.22, length: 0.6, pressure: 15000, loss: 5 },
       ],
-      drives: sloop().drives.map((d) => ({
-        ...d,
-        walkAhead: 0,
-        thrustDeduction: 0,
-        bollardThrust: T / (1025 * d.diameter ** 4 * d.idleRps ** 2),
-      })),
-      thrusters: [
-        {
-          name: 'rudder',
-          x: -4.5,
-          thrust: 495.22047,
-          jetSpeed: 1e9,
-          control: 'proportional' as const,
-          response: 0.05,
-          reverseDelay: 0,
-          heatTime: Infinity,
-          coolTime: 1,
-        },
-      ],
+      drives: [plainShaft(T)],
+      thrusters: [jet(-4.5, 495.22047)],
     };
     // Fenders pressed as far as the force asked for, so that she lies parallel.
     let pressedBy = 0;

@@ -181,3 +181,27 @@ export const REFERENCE_HULL: Partial<HullSpec> = {
   addedSway: 0.8,
   addedYaw: 0.6,
 };
+
+/** A shaft that pushes ahead with exactly `thrust` at rest and idle revolutions, and neither walks nor sucks at the hull. */
+export function plainShaft(thrust: number): BoatSpec['drives'][number] {
+  const [drive] = sloop().drives;
+  const { diameter, idleRps } = drive!;
+  const bollardThrust =
+    thrust / (1025 * diameter * diameter * diameter * diameter * idleRps * idleRps);
+  return { ...drive!, walkAhead: 0, thrustDeduction: 0, bollardThrust };
+}
+
+/** A thruster that pushes sideways at x with the same force at any speed. */
+export function jet(x: number, thrust: number): BoatSpec['thrusters'][number] {
+  return {
+    name: 'jet',
+    x,
+    thrust,
+    jetSpeed: 1e9,
+    control: 'proportional',
+    response: 0.05,
+    reverseDelay: 0,
+    heatTime: Infinity,
+    coolTime: 1,
+  };
+}
