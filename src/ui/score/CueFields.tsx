@@ -4,7 +4,8 @@ import { Controller, useFieldArray, useFormContext, useWatch } from 'react-hook-
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
-import type { BeatForm, CueRow } from './beat-form';
+import type { BeatForm } from './beat-form';
+import type { CueRow } from './cue-rows';
 import { RowChoice, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<CueRow['is']>[] = [

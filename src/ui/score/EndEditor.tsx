@@ -9,7 +9,8 @@ import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences } from '../state/preferences';
 import { useNames } from './BeatEditor';
-import { cueFromForm, cueToForm, errorTree, freshCue, type BeatForm } from './beat-form';
+import { errorTree, type BeatForm } from './beat-form';
+import { cueFromForm, cueToForm, freshCue } from './cue-rows';
 import { CueFields } from './CueFields';
 
 const endSchema = scoreSchema.shape.end;

@@ -4,7 +4,8 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form';
 import type { ChoiceOption } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
-import type { BeatForm, ExpectRow } from './beat-form';
+import type { BeatForm } from './beat-form';
+import type { ExpectRow } from './expect-rows';
 import { names, SIDES, SPEEDS_OVER } from './CueFields';
 import { RowChoice, RowNumber } from './RowFields';
 

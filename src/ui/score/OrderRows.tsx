@@ -6,7 +6,8 @@ import { TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import type { Boat } from '@/document';
 import { useWorkspace } from '../state/context';
-import { ALL_ENGINES, freshOrder, type BeatForm, type OrderRow } from './beat-form';
+import type { BeatForm } from './beat-form';
+import { ALL_ENGINES, freshOrder, type OrderRow } from './order-rows';
 import { SIDES } from './CueFields';
 import { RowChoice, RowNumber } from './RowFields';
 

@@ -1,6 +1,8 @@
 import { check, scoreSchema, type BeatDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { errorTree, fieldOf, freshCue, freshExpect, fromForm, toForm } from './beat-form';
+import { errorTree, fieldOf, fromForm, toForm } from './beat-form';
+import { freshCue } from './cue-rows';
+import { freshExpect } from './expect-rows';
 import { addBeat, duplicateBeat, freshBeatId, moveBeat, removeBeat } from './edits';
 import { placeHeads } from './layout';
 
