@@ -127,8 +127,7 @@ it('copies a manoeuvre, and gives it out as a file that stands alone', async () 
   const { driver } = app;
   await app.page.open('off-stilt-pontoon');
   await (await app.page.find('button[aria-label="More"]')).click();
-  const [copy] = await driver.findElements(By.css('[role=menuitem]'));
-  await copy!.click();
+  await driver.findElement(By.xpath('//*[@role="menuitem"][contains(., "Make a copy")]')).click();
   await app.page.until(
     'the copy',
     () => driver.getCurrentUrl(),
