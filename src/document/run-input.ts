@@ -1,5 +1,5 @@
-import { clearanceMemory, leastClearance, noClearance, shoreOf } from '@/core/holding';
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft, type Craft } from '@/core/craft';
+import { clearanceMemory, leastClearance, noClearance, shoreOf, type Shore } from '@/core/holding';
 import { cos, sin } from '@/core/math';
 import type {
   Cue,
@@ -212,11 +212,9 @@ function goal(document: GoalDocument, names: Names): Goal {
   };
 }
 
-function startProblems(input: RunInput): Problem[] {
-  const craft = assembleCraft(input.boat);
+function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
   const found = noClearance();
   const { deck } = input.boat.hull;
-  const shore = shoreOf(input.obstacles);
   const { x, y, heading } = input.start;
   leastClearance(
     found,
@@ -255,9 +253,13 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
     };
   });
   const { end } = file.score;
+  const craft = assembleCraft(toBoatSpec(file.boat));
+  const shore = shoreOf(toObstacles(file.place));
   const input: RunInput = {
-    boat: toBoatSpec(file.boat),
-    obstacles: toObstacles(file.place),
+    boat: craft.spec,
+    obstacles: shore.obstacles,
+    craft,
+    shore,
     weather: toWeather(file.conditions, file.place),
     start: {
       x: file.start.x_m,
@@ -277,6 +279,6 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
   const strayBerths = file.berth.flatMap((id, i) =>
     known.has(id) ? [] : [{ path: `berth[${i}]`, message: `the place has nothing called '${id}'` }],
   );
-  const problems = [...names.problems, ...strayBerths, ...startProblems(input)];
+  const problems = [...names.problems, ...strayBerths, ...startProblems(input, craft, shore)];
   return problems.length > 0 ? failure(...problems) : success(input);
 }

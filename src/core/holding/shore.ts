@@ -3,6 +3,8 @@ import type { Obstacle } from './obstacles';
 
 /** Everything a boat can touch, as flat arrays for the step; in the order of the obstacles it was made from. */
 export interface Shore {
+  /** What it was made from. */
+  readonly obstacles: readonly Obstacle[];
   readonly count: number;
   /** Corners of all solids, x, y; those of obstacle i run from number start[i] to before start[i + 1]. */
   readonly corners: Float64Array;
@@ -38,6 +40,7 @@ export function shoreOf(obstacles: readonly Obstacle[]): Shore {
     }
   });
   return {
+    obstacles,
     count: obstacles.length,
     corners,
     start,

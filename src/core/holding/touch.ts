@@ -33,21 +33,17 @@ function approachOf(s: TouchScratch, boat: Float64Array): number {
  * Friction acting faster than the piece in hand would overshoot. What goes beyond is not taken out of the force but made
  * to hold back the accelerations (linearly implicit), so that where all forces balance she stays.
  *
+ * @param beyond that part times the piece in hand, kg
  * @param lever of the rubbing direction (−ny, nx) about midships, m
  */
 function addStick(
   s: TouchScratch,
   stick: Float64Array,
-  touch: TouchElements,
-  slope: number,
+  beyond: number,
   lever: number,
   nx: number,
   ny: number,
 ): void {
-  const piece = s.list[LIST.PIECE]!;
-  // As much as the scheme follows by itself, shared among all that may touch.
-  const beyond = slope * piece - touch.lightest / s.active;
-  if (!(beyond > 0)) return;
   s.sticks = true;
   stick[STICK.UU]! += beyond * ny * ny;
   stick[STICK.UV]! -= beyond * ny * nx;
@@ -97,7 +93,11 @@ function press(
   const scale = s.stick ? STICK_SLIP_MPS : SLIDE_SLIP_MPS;
   const slope = frictionSlope(shore.friction[obstacle]!, normal, slip, scale);
   const rub = -slope * slip;
-  if (s.stick) addStick(s, s.stick, touch, slope, x * nx + y * ny, nx, ny);
+  if (s.stick) {
+    // As much as the scheme follows by itself, shared among all that may touch.
+    const beyond = slope * s.list[LIST.PIECE]! - touch.lightest / s.active;
+    if (beyond > 0) addStick(s, s.stick, beyond, x * nx + y * ny, nx, ny);
+  }
   const fx = normal * nx - rub * ny;
   const fy = normal * ny + rub * nx;
   force[0]! += fx;

@@ -1,4 +1,4 @@
-import { assembleCraft, type BoatSpec } from '../craft';
+import { assembleCraft, type BoatSpec, type Craft } from '../craft';
 import { hullPart, marginsOf, TouchLog, type LeastClearance } from '../debrief';
 import {
   clearanceMemory,
@@ -9,6 +9,7 @@ import {
   type ClearanceMemory,
   type Lines,
   type Obstacle,
+  type Shore,
 } from '../holding';
 import { cos, sin } from '../math';
 import {
@@ -45,6 +46,9 @@ import type { Score } from './types';
 export interface RunInput {
   readonly boat: BoatSpec;
   readonly obstacles: readonly Obstacle[];
+  /** That boat and those obstacles as the step reads them, if they have been made ready before; others are not used. */
+  readonly craft?: Craft;
+  readonly shore?: Shore;
   readonly weather: Weather;
   /** Lines made fast from start to end; none if not given. */
   readonly lines?: Lines;
@@ -83,14 +87,15 @@ class Run {
   private gridStep = 0;
 
   constructor(private readonly input: RunInput) {
-    const craft = assembleCraft(input.boat);
-    const { obstacles } = input;
+    const { obstacles, boat } = input;
+    const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
+    const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
     this.world = {
       craft,
       obstacles,
       environment: environmentFor(craft, input.weather, input.limit),
       lines: input.lines ?? NO_LINES,
-      shore: shoreOf(obstacles),
+      shore,
     };
     this.state = initialState(craft, input.start);
     this.before = initialState(craft, input.start);
