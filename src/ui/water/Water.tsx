@@ -22,6 +22,7 @@ import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames } from './PlaceNames';
 import { readAt } from './sample';
 import { ScaleBar } from './ScaleBar';
+import { StreamArrows } from './StreamArrows';
 import { TakeLayer } from './TakeLayer';
 
 const FIT_MARGIN_PX = 56;
@@ -120,6 +121,8 @@ export function Water({
 
   return (
     <section aria-label="The water" className="relative h-full overflow-hidden bg-water">
+      {/* Under everything that stands or floats. */}
+      <StreamArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
       <div
         ref={frame}
         {...bind()}

@@ -37,7 +37,7 @@ export function fixtures({ width, height }: View): Box[] {
     { left: 56, top: 84, right: 178, bottom: 226 },
     { left: width - 162, top: height - 138, right: width - 12, bottom: height - 22 },
     { left: width - 50, top: 6, right: width, bottom: 112 },
-    { left: 12, top: height - 36, right: 200, bottom: height },
+    { left: 12, top: height - 36, right: 270, bottom: height },
   ];
 }
 

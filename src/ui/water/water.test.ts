@@ -1,6 +1,8 @@
+import { streamField } from '@/core/water';
 import { spread } from './BeatNumbers';
 import { fit, pan, scaleBar, toScreen, zoom } from './camera';
 import { boxAround, fixtures, namesThatFit, type Label } from './names';
+import { streamArrows } from './stream-arrows';
 
 const view = { width: 800, height: 400 };
 
@@ -86,5 +88,45 @@ describe('names on the water', () => {
       [boxAround(300, 100, 200, 200)],
     );
     expect(shown.map(({ name }) => name)).toEqual(['pile 4']);
+  });
+});
+
+describe('strokes of the stream', () => {
+  const around = { originX: 0, originY: 0, minX: -100, minY: -50, maxX: 100, maxY: 50 };
+  const even = { shear: 0, banks: [], bankWidth: 0, structures: [], strength: null, ...around };
+  const camera = { x: 0, y: 0, scale: 4 };
+
+  it('go the way the water goes, up being north, as long as it is strong', () => {
+    // To the north-east, twice as strong to the right of the set as in the middle.
+    const field = streamField(0.6, 0.6, { ...even, shear: 0.02 });
+    const arrows = streamArrows(field, camera, view, 0);
+    expect(arrows.length).toBeGreaterThan(20);
+    for (const { dx, dy } of arrows) expect(dx).toBeCloseTo(-dy, 9);
+    const length = (x: number, y: number) => {
+      const near = arrows.toSorted(
+        (a, b) => Math.hypot(a.x - x, a.y - y) - Math.hypot(b.x - x, b.y - y),
+      )[0]!;
+      return Math.hypot(near.dx, near.dy);
+    };
+    expect(length(700, 350)).toBeGreaterThan(1.3 * length(400, 200));
+  });
+
+  it('stay where they are on the ground as the view is moved', () => {
+    const field = streamField(0.5, 0, even);
+    const here = streamArrows(field, camera, view, 0).map(({ x, y }) => `${x} ${y}`);
+    const moved = streamArrows(field, pan(camera, 8, 0), view, 0).map(
+      ({ x, y }) => `${x - 8} ${y}`,
+    );
+    expect(moved.filter((at) => here.includes(at)).length).toBeGreaterThan(0.8 * here.length);
+  });
+
+  it('are none where nothing runs: slack water, or behind a structure', () => {
+    expect(streamArrows(streamField(0, 0, even), camera, view, 0)).toEqual([]);
+    const box = Float64Array.from([-40, -40, 40, -40, 40, 40, -40, 40]);
+    const behind = streamField(0.5, 0, { ...even, structures: [box] });
+    const inside = streamArrows(behind, camera, view, 0).filter(
+      ({ x, y }) => Math.abs(x - 400) < 120 && Math.abs(y - 200) < 120,
+    );
+    expect(inside).toEqual([]);
   });
 });
