@@ -11,15 +11,7 @@ export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export { addBetween, between, setSeen, type Between, type TieSpec } from './between';
 export { addTouch, lookForTouches } from './touch';
-export {
-  HULL_SIDE,
-  LIST,
-  listPairs,
-  pairsHold,
-  STICK,
-  touchScratch,
-  type TouchScratch,
-} from './touch-pairs';
+export { LIST, STICK, touchScratch, type TouchScratch } from './touch-pairs';
 export { RATES, setTouchRates } from './touch-rate';
 export { frictionSlope, seriesStiffness, withLoss } from './touch-law';
 export {

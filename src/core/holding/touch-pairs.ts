@@ -191,6 +191,12 @@ function openRange(s: TouchScratch): number {
   return s.pairCount > 0 ? range : Math.max(s.list[LIST.LEAST_GAP]!, range);
 }
 
+/** Is a pair with this gap to be listed? Keeps the least gap of all. */
+function inRange({ list }: TouchScratch, gap: number): boolean {
+  if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
+  return gap < list[LIST.RANGE]!;
+}
+
 /** A place ashore, in body axes. */
 export function toBody(boat: Float64Array, px: number, py: number, out: Float64Array): void {
   const dx = px - boat[GROUND.X]!;
@@ -211,7 +217,6 @@ function listCorner(
   radius: number,
 ): void {
   const { touch } = craft;
-  const { list } = s;
   const open = openRange(s);
   const { deck } = craft.spec.hull;
   const sides = deck.length / 2;
@@ -226,9 +231,7 @@ function listCorner(
   nearestOnRing(s.nearest, deck, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
   const distance = s.nearest[NEAREST.DISTANCE]!;
   const gap = distance - radius;
-  if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
-  if (gap >= list[LIST.RANGE]!) return;
-  addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance);
+  if (inRange(s, gap)) addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance);
 }
 
 function listSolid(
@@ -239,7 +242,7 @@ function listSolid(
   i: number,
 ): void {
   const { touch } = craft;
-  const { list, nearest } = s;
+  const { nearest } = s;
   const { corners, turn } = shore;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
@@ -262,8 +265,7 @@ function listSolid(
     nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);
     const distance = nearest[NEAREST.DISTANCE]!;
     const gap = distance - touch.radius[e]!;
-    if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
-    if (gap < list[LIST.RANGE]!) addPair(s, e, i, 0, gap, corners, from, to, distance);
+    if (inRange(s, gap)) addPair(s, e, i, 0, gap, corners, from, to, distance);
   }
   // Fenders looked at without their hull have no sides.
   if (touch.hullCount === 0) return;
@@ -280,7 +282,6 @@ function listPile(
   i: number,
 ): void {
   const { touch } = craft;
-  const { list } = s;
   const px = shore.round[3 * i]!;
   const py = shore.round[3 * i + 1]!;
   const radius = shore.round[3 * i + 2]!;
@@ -293,8 +294,7 @@ function listPile(
     const dy = by - touch.y[e]!;
     const distance = Math.sqrt(dx * dx + dy * dy) - radius;
     const gap = distance - touch.radius[e]!;
-    if (gap < list[LIST.LEAST_GAP]!) list[LIST.LEAST_GAP] = gap;
-    if (gap < list[LIST.RANGE]!) addPair(s, e, i, 0, gap, place, 0, 0, distance);
+    if (inRange(s, gap)) addPair(s, e, i, 0, gap, place, 0, 0, distance);
   }
   listCorner(s, craft, boat, i, -1, px, py, radius);
 }
