@@ -174,7 +174,6 @@ export function Water({
       />
       {take && (
         <>
-          <HurtMarks take={take} camera={shown} view={view} />
           <BeatNumbers
             take={take}
             beats={beats}
@@ -185,6 +184,8 @@ export function Water({
             onPoint={point}
             onSelect={select}
           />
+          {/* Above the numbers: what went wrong has to be read. */}
+          <HurtMarks take={take} camera={shown} view={view} />
         </>
       )}
       <ConditionGrips />
