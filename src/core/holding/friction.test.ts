@@ -49,7 +49,7 @@ describe('J5 friction along a quay', () => {
     run(held, 10);
     const y = held.state.motion[Y]!;
     run(held, 60);
-    // Nine tenths of what it can hold: she creeps by millimetres a second at most.
+    // Five sixths of what it can hold: she creeps by millimetres a second at most.
     expect((held.state.motion[Y]! - y) / 60).toBeLessThan(0.001);
     const gone = pinned(300, 0);
     run(gone, 1);

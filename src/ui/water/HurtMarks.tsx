@@ -3,7 +3,7 @@ import type { Take } from '@/core/score';
 import { usePreferences } from '../state/preferences';
 import { distance, touchSpeed, type Units } from '../words/units';
 import { toScreen, type Camera, type View } from './camera';
-import { boxAround, type Box } from './names';
+import { boxAround, type ScreenBox } from './names';
 import { readAt } from './sample';
 
 const TAG_HEIGHT_PX = 18;
@@ -47,7 +47,7 @@ function hurts(take: Take, camera: Camera, view: View, units: Units) {
 }
 
 /** What the words of a take's hurts cover. */
-export function hurtBoxes(take: Take, camera: Camera, view: View, units: Units): Box[] {
+export function hurtBoxes(take: Take, camera: Camera, view: View, units: Units): ScreenBox[] {
   const { near, hit } = hurts(take, camera, view, units);
   return [near, hit].flatMap((h) =>
     h ? [boxAround(h.tagX, h.tagY, h.width, TAG_HEIGHT_PX), boxAround(h.x, h.y, 24, 24)] : [],

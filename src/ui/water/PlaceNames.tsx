@@ -1,7 +1,7 @@
 'use client';
 import type { CueDocument, Feature, Place, ScoreDocument } from '@/document';
 import { toScreen, type Camera, type View } from './camera';
-import { fixtures, namesThatFit, type Box, type Label } from './names';
+import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 
 /** Pixels in a metre below which names would crowd. */
 const BOATS_FROM = 4.5;
@@ -40,7 +40,7 @@ export function PlaceNames({
   camera: Camera;
   view: View;
   /** What else has words on the water. */
-  taken: readonly Box[];
+  taken: readonly ScreenBox[];
 }) {
   const used = marksNamed(score);
   const wanted = place.features.flatMap((f): Label[] => {

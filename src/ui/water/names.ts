@@ -1,7 +1,7 @@
 import type { View } from './camera';
 
 /** A box on the screen, px. */
-export interface Box {
+export interface ScreenBox {
   readonly left: number;
   readonly top: number;
   readonly right: number;
@@ -23,16 +23,16 @@ const HALF_HEIGHT_PX = 7;
 /** Where a name goes when its own place is taken: just under it, just over it, a line further. */
 const ASIDE_PX = [0, 14, -14, 26, -26];
 
-export function boxAround(x: number, y: number, width: number, height: number): Box {
+export function boxAround(x: number, y: number, width: number, height: number): ScreenBox {
   return { left: x - width / 2, top: y - height / 2, right: x + width / 2, bottom: y + height / 2 };
 }
 
-function meet(a: Box, b: Box): boolean {
+function meet(a: ScreenBox, b: ScreenBox): boolean {
   return a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 }
 
 /** What always stands on the water: wind and stream with their words, the zoom keys, the scale. */
-export function fixtures({ width, height }: View): Box[] {
+export function fixtures({ width, height }: View): ScreenBox[] {
   return [
     { left: 56, top: 84, right: 178, bottom: 226 },
     { left: width - 162, top: height - 138, right: width - 12, bottom: height - 22 },
@@ -42,7 +42,7 @@ export function fixtures({ width, height }: View): Box[] {
 }
 
 /** Names where they cover neither one another nor what is taken, the first ones first; what finds no place is left out. */
-export function namesThatFit(labels: readonly Label[], taken: readonly Box[]): Label[] {
+export function namesThatFit(labels: readonly Label[], taken: readonly ScreenBox[]): Label[] {
   const boxes = [...taken];
   const order = [...labels].sort((a, b) => Number(b.needed) - Number(a.needed));
   return order.flatMap((label) => {
