@@ -1,6 +1,12 @@
 import { assembleCraft, type Craft } from '@/core/craft';
-import { clearanceMemory, leastClearance, noClearance, shoreOf, type Shore } from '@/core/holding';
-import { cos, sin } from '@/core/math';
+import {
+  clearanceMemory,
+  groundAt,
+  leastClearance,
+  noClearance,
+  shoreOf,
+  type Shore,
+} from '@/core/holding';
 import type {
   Cue,
   Expectation,
@@ -223,11 +229,7 @@ function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
     craft.touch,
     shore,
     new Set(),
-    x,
-    y,
-    heading,
-    sin(heading),
-    cos(heading),
+    groundAt(x, y, heading),
   );
   if (found.distance >= -START_OVERLAP_M) return [];
   const { name } = input.obstacles[found.obstacle]!;

@@ -10,7 +10,9 @@ const worker: TakeWorker = {
     const input = toRunInput(checked.value);
     if (!input.ok) return input;
     const take = runTake(input.value);
-    const buffers = Object.values(take.trace).map((column) => column.buffer as ArrayBuffer);
+    // The columns of a record share a buffer; a transfer must name it once.
+    const columns = Object.values(take.trace).map((column) => column.buffer as ArrayBuffer);
+    const buffers = [...new Set(columns)];
     return transfer({ ok: true, value: take }, buffers);
   },
 };

@@ -42,34 +42,74 @@ const MOST_TOUCHES = 200;
 /** Keeps the touches of a run. It can be saved before a step and restored when that step is retaken. */
 export class TouchLog implements TouchWatch {
   private readonly records: Touch[] = [];
+  /** Greatest force of each record so far, N: raised more often than anything else of it. */
+  private readonly peaks = new Float64Array(MOST_TOUCHES);
   private readonly lastLoaded: Float64Array;
   private readonly savedLoaded: Float64Array;
+  /** Places of lastLoaded written to since it was saved, as a list and as a mark each. */
+  private readonly written: Int32Array;
+  private readonly marked: Uint8Array;
+  private writtenCount = 0;
   private savedRecords: Touch[] = [];
+  private readonly savedPeaks = new Float64Array(MOST_TOUCHES);
+  private recordsChanged = false;
 
   constructor(elements: number) {
     // One more place for touches between elements.
     this.lastLoaded = new Float64Array(elements + 1).fill(-Infinity);
     this.savedLoaded = this.lastLoaded.slice();
+    this.written = new Int32Array(elements + 1);
+    this.marked = new Uint8Array(elements + 1);
   }
 
   /** Marks whatever is loaded now as lying there already. */
   settle(state: SimState, s: Scratch): void {
-    for (let k = 0; k < s.touch.count; k++) this.lastLoaded[this.slot(s, k)] = state.time;
+    for (let k = 0; k < s.touch.count; k++) this.load(this.slot(s, k), state.time);
   }
 
+  /** What stands now is what `restore` comes back to. Costs only what has changed since it was last called. */
   save(): void {
-    this.savedLoaded.set(this.lastLoaded);
-    if (this.savedRecords.length !== this.records.length) this.savedRecords = this.records.slice();
+    for (let i = 0; i < this.writtenCount; i++) {
+      const slot = this.written[i]!;
+      this.savedLoaded[slot] = this.lastLoaded[slot]!;
+      this.marked[slot] = 0;
+    }
+    this.writtenCount = 0;
+    if (!this.recordsChanged) return;
+    this.recordsChanged = false;
+    if (this.savedRecords.length !== this.records.length) this.savedRecords.length = 0;
+    for (let i = 0; i < this.records.length; i++) {
+      this.savedRecords[i] = this.records[i]!;
+      this.savedPeaks[i] = this.peaks[i]!;
+    }
   }
 
   restore(): void {
-    this.lastLoaded.set(this.savedLoaded);
-    this.records.length = 0;
-    this.records.push(...this.savedRecords);
+    for (let i = 0; i < this.writtenCount; i++) {
+      const slot = this.written[i]!;
+      this.lastLoaded[slot] = this.savedLoaded[slot]!;
+      this.marked[slot] = 0;
+    }
+    this.writtenCount = 0;
+    if (!this.recordsChanged) return;
+    this.recordsChanged = false;
+    this.records.length = this.savedRecords.length;
+    for (let i = 0; i < this.records.length; i++) {
+      this.records[i] = this.savedRecords[i]!;
+      this.peaks[i] = this.savedPeaks[i]!;
+    }
   }
 
   touches(): readonly Touch[] {
-    return this.records.slice();
+    return this.records.map((record, i) => ({ ...record, peakForce: this.peaks[i]! }));
+  }
+
+  private load(slot: number, time: number): void {
+    if (this.marked[slot] === 0) {
+      this.marked[slot] = 1;
+      this.written[this.writtenCount++] = slot;
+    }
+    this.lastLoaded[slot] = time;
   }
 
   private slot(s: Scratch, k: number): number {
@@ -78,13 +118,14 @@ export class TouchLog implements TouchWatch {
   }
 
   see(state: SimState, world: World, s: Scratch): void {
+    const { time } = state;
     for (let k = 0; k < s.touch.count; k++) {
       const slot = this.slot(s, k);
-      const approach = s.touch.approach[k]!;
-      const fresh = state.time - this.lastLoaded[slot]! > FREE_FOR_S;
-      this.lastLoaded[slot] = state.time;
-      if (fresh && approach >= LEAST_APPROACH_MPS) this.add(this.describe(state, world, s, k));
-      else this.raisePeak(state, s.touch.obstacle[k]!, peakForce(world.craft, s, k));
+      const fresh = time - this.lastLoaded[slot]! > FREE_FOR_S;
+      this.load(slot, time);
+      if (fresh && s.touch.approach[k]! >= LEAST_APPROACH_MPS)
+        this.add(this.describe(state, world, s, k));
+      else this.raisePeak(time, world.craft, s, k);
     }
   }
 
@@ -113,23 +154,27 @@ export class TouchLog implements TouchWatch {
     const last = this.records.findIndex(
       (r) => r.obstacle === touch.obstacle && touch.time - r.time < SAME_TOUCH_S,
     );
+    this.recordsChanged = true;
     if (last >= 0) {
-      const worse = severity(touch) > severity(this.records[last]!) ? touch : this.records[last]!;
-      const peakForce = Math.max(touch.peakForce, this.records[last]!.peakForce);
-      this.records[last] = { ...worse, peakForce };
+      if (severity(touch) > severity(this.records[last]!)) this.records[last] = touch;
+      this.peaks[last] = Math.max(this.peaks[last]!, touch.peakForce);
     } else if (this.records.length < MOST_TOUCHES) {
+      this.peaks[this.records.length] = touch.peakForce;
       this.records.push(touch);
     }
   }
 
-  private raisePeak(state: SimState, obstacle: number, force: number): void {
+  private raisePeak(time: number, craft: World['craft'], s: Scratch, k: number): void {
+    const obstacle = s.touch.obstacle[k]!;
     for (let i = this.records.length - 1; i >= 0; i--) {
       const record = this.records[i]!;
-      if (state.time - record.time > 5) return;
-      if (record.obstacle === obstacle) {
-        if (force > record.peakForce) this.records[i] = { ...record, peakForce: force };
-        return;
-      }
+      if (time - record.time > 5) return;
+      if (record.obstacle !== obstacle) continue;
+      const force = peakForce(craft, s, k);
+      if (force <= this.peaks[i]!) return;
+      this.peaks[i] = force;
+      this.recordsChanged = true;
+      return;
     }
   }
 }

@@ -22,8 +22,10 @@ export const WORK = {
   FORCE: 12,
   /** Rudder angle of a ship by derivatives, rad. */
   ANGLE: 13,
+  /** Flow along the hull at a blade, slowed by the wake, m/s. */
+  AXIAL: 14,
 } as const;
-export const WORK_COLUMNS = 14;
+export const WORK_COLUMNS = 15;
 
 /**
  * Force of a lifting surface over the full circle of incidence.

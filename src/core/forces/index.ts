@@ -8,7 +8,7 @@ export { resistance } from './hull-resistance';
 export { propWalk } from './prop-walk';
 export { addThrust, inWake, propellerFlow } from './propeller';
 export { raceAtBlade, signedRoot } from './race';
-export { addBlade } from './rudder';
+export { addBlade, setAxialFlow } from './rudder';
 export { deepWater, SHALLOW, shallowFactors } from './shallow';
 export { addThruster, thrusterShare } from './thruster';
 export { addWind, WIND_REFERENCE_HEIGHT_M, windShareAt } from './wind';

@@ -9,6 +9,7 @@ import {
   propellerFlow,
   propWalk,
   raceAtBlade,
+  setAxialFlow,
   signedRoot,
 } from '.';
 
@@ -22,6 +23,13 @@ const RHO = 1025;
 /** Working row of something going ahead at u, its axis or blade at an angle. */
 const flow = (u: number, rps = 0, delta = 0) =>
   workRow({ SURGE: u, SIN: Math.sin(delta), COS: Math.cos(delta), DENSITY: RHO, RPS: rps });
+
+/** The same at a blade. */
+function bladeFlow(u: number, delta = 0, blade = craft.blades.values) {
+  const row = flow(u, 0, delta);
+  setAxialFlow(row, blade, 0);
+  return row;
+}
 
 function flowRow(u: number, rps: number) {
   const flows = new Float64Array(FLOW_COLUMNS);
@@ -39,7 +47,7 @@ function raceFor(u: number, rps: number, effect = 1) {
   const blade = craft.blades.values.slice();
   blade[BLADE.EFFECT] = effect;
   blade[BLADE.SPEED] = 1;
-  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, flow(u));
+  raceAtBlade(out, blade, 0, flowRow(u, rps), 0, propeller, 0, bladeFlow(u, 0, blade));
   return { speed: out[0]!, cover: out[1]! };
 }
 
@@ -82,8 +90,8 @@ describe('the rudder in it', () => {
     const force = new Float64Array(3);
     const at = new Float64Array(2);
     const { values } = craft.blades;
-    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, flow(u));
-    addBlade(force, flow(u, 0, delta), values, 0, at);
+    raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, bladeFlow(u));
+    addBlade(force, bladeFlow(u, delta), values, 0, at);
     return force[1]!;
   }
 

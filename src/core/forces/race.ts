@@ -1,7 +1,6 @@
 import { BLADE, DRIVE } from '../craft';
 import { FLOW } from './flow';
 import { WORK } from './foil';
-import { inWake } from './propeller';
 
 /** Square root that keeps the sign: the speed whose signed dynamic pressure is q. */
 export function signedRoot(q: number): number {
@@ -17,7 +16,7 @@ export function signedRoot(q: number): number {
  * part of the race's extra dynamic pressure (effect ≈ 0.4–0.5 of it). With the propeller going astern
  * the blade stands in the inflow, where g is small: almost no race.
  *
- * @param w working row: SURGE, SWAY, DENSITY of the blade
+ * @param w working row: AXIAL, DENSITY of the blade
  * @param out effective speed of the blade through the race, m/s, at [0]; share of the span inside it at [1]
  */
 export function raceAtBlade(
@@ -30,8 +29,7 @@ export function raceAtBlade(
   drive: number,
   w: Float64Array,
 ): void {
-  const surge = w[WORK.SURGE]!;
-  const bladeSpeed = surge * inWake(1 - b[at + BLADE.SPEED]!, surge, w[WORK.SWAY]!);
+  const bladeSpeed = w[WORK.AXIAL]!;
   const density = w[WORK.DENSITY]!;
   const driven = flows[flow + FLOW.DRIVEN]!;
   if (driven === 0) {

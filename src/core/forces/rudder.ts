@@ -2,6 +2,12 @@ import { BLADE } from '../craft';
 import { foilForce, WORK } from './foil';
 import { inWake } from './propeller';
 
+/** Notes in AXIAL the flow along the hull at a blade, from SURGE and SWAY: first of what is asked of it. */
+export function setAxialFlow(w: Float64Array, b: Float64Array, at: number): void {
+  const surge = w[WORK.SURGE]!;
+  w[WORK.AXIAL] = surge * inWake(1 - b[at + BLADE.SPEED]!, surge, w[WORK.SWAY]!);
+}
+
 /**
  * Force of a steered blade: rudder, or the leg of a drive. At angle δ (δ > 0 turns the bow to starboard
  * going ahead) its leading edge points towards (cos δ, −sin δ) and its right-hand normal along
@@ -10,7 +16,7 @@ import { inWake } from './propeller';
  * the way round. On the hull: X (1 − t_R), Y (1 + a_H), N = x_R Y + a_H x_H Y.
  *
  * @param race speed through the race and share of span inside it (see raceAtBlade)
- * @param w working row: SURGE, SWAY, SIN, COS, DENSITY
+ * @param w working row: AXIAL, SWAY, SIN, COS, DENSITY
  */
 export function addBlade(
   force: Float64Array,
@@ -19,11 +25,10 @@ export function addBlade(
   at: number,
   race: Float64Array,
 ): void {
-  const surge = w[WORK.SURGE]!;
   const sway = w[WORK.SWAY]!;
   const sinDelta = w[WORK.SIN]!;
   const cosDelta = w[WORK.COS]!;
-  const along = surge * inWake(1 - b[at + BLADE.SPEED]!, surge, sway);
+  const along = w[WORK.AXIAL]!;
   // The wake slows the flow along the hull, not across it.
   const across = sway * b[at + BLADE.STRAIGHTENING]!;
   const cover = race[1]!;

@@ -1,5 +1,6 @@
 import type { TouchElements } from '../craft';
 import { NEAREST, NEAREST_COLUMNS, nearestOnRing, type FlatPoints } from '../math';
+import { GROUND } from './ground';
 import { boxDistance, type Shore } from './shore';
 
 /** Least distance between a boat's outline and an obstacle, and where on the boat. */
@@ -75,9 +76,10 @@ export function clearanceMemory(shore: Shore, outline: FlatPoints): ClearanceMem
 }
 
 /**
- * Least clearance of a boat at (x, y) on a heading (rad, with its sine and cosine) from the obstacles
- * not skipped. `outline` in body axes, `touch` its reach and box. Written into `out`; what was
- * nearest there before is tried first.
+ * Least clearance of a boat from the obstacles not skipped. `outline` in body axes, `touch` its reach and box. Written
+ * into `out`; what was nearest there before is tried first.
+ *
+ * @param boat columns GROUND
  */
 export function leastClearance(
   out: Clearance,
@@ -86,13 +88,12 @@ export function leastClearance(
   touch: TouchElements,
   shore: Shore,
   skip: ReadonlySet<number>,
-  x: number,
-  y: number,
-  heading: number,
-  sin: number,
-  cos: number,
+  boat: Float64Array,
 ): void {
   const { past, found, distance, odometer } = memory;
+  const x = boat[GROUND.X]!;
+  const y = boat[GROUND.Y]!;
+  const heading = boat[GROUND.HEADING]!;
   const mx = x - past[PAST.X]!;
   const my = y - past[PAST.Y]!;
   const turned = touch.reach * Math.abs(heading - past[PAST.HEADING]!);
@@ -101,8 +102,8 @@ export function leastClearance(
   past[PAST.X] = x;
   past[PAST.Y] = y;
   past[PAST.HEADING] = heading;
-  past[PAST.SIN] = sin;
-  past[PAST.COS] = cos;
+  past[PAST.SIN] = boat[GROUND.SIN]!;
+  past[PAST.COS] = boat[GROUND.COS]!;
   const first = out.obstacle;
   const { left, near } = memory;
   const safe = memory.skipped === skip && travelled < past[PAST.SAFE]!;

@@ -1,3 +1,5 @@
+import { cos, sin } from '../math';
+
 /** A boat's place (m), heading (rad), its sine and cosine, and velocity over the ground in body axes, as a row. */
 export const GROUND = {
   X: 0,
@@ -10,3 +12,14 @@ export const GROUND = {
   HEADING: 7,
 } as const;
 export const GROUND_COLUMNS = 8;
+
+/** Such a row for a boat lying still at (x, y) on a heading, rad. */
+export function groundAt(x: number, y: number, heading: number): Float64Array {
+  const row = new Float64Array(GROUND_COLUMNS);
+  row[GROUND.X] = x;
+  row[GROUND.Y] = y;
+  row[GROUND.HEADING] = heading;
+  row[GROUND.SIN] = sin(heading);
+  row[GROUND.COS] = cos(heading);
+  return row;
+}

@@ -6,7 +6,7 @@ export {
   type ClearanceMemory,
 } from './clearance';
 export { berthingEnergy, eccentricity, gyration } from './berthing';
-export { GROUND, GROUND_COLUMNS } from './ground';
+export { GROUND, GROUND_COLUMNS, groundAt } from './ground';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export { addBetween, between, setSeen, type Between, type TieSpec } from './between';

@@ -86,13 +86,14 @@ export function addLines(
       continue;
     }
     const stretched = Math.sqrt(stretched2);
+    const over = 1 / stretched;
     const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * by;
     const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * bx;
-    const growing = -(ax * vx + ay * vy) / stretched;
+    const growing = -(ax * vx + ay * vy) * over;
     const pull = lineTension(lines.stiffness[i]!, length, lines.damping[i]!, stretched, growing);
     tension[i] = pull;
-    const fx = (pull * ax) / stretched;
-    const fy = (pull * ay) / stretched;
+    const fx = pull * over * ax;
+    const fy = pull * over * ay;
     force[0]! += fx;
     force[1]! += fy;
     force[2]! += bx * fy - by * fx;

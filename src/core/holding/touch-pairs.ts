@@ -13,7 +13,7 @@ export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
-/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are. */
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are; what of a friction is too fast to follow (see addStick). */
 export const LIST = {
   X: 0,
   Y: 1,
@@ -24,6 +24,7 @@ export const LIST = {
   RANGE: 6,
   SECONDS: 7,
   PIECE: 8,
+  BEYOND: 9,
 } as const;
 
 /**
@@ -102,7 +103,7 @@ export function touchScratch(holds: boolean): TouchScratch {
     pairApproach: slots(),
     pairEdges: new Int32Array(SLOTS + 1),
     edges: new Int32Array(EDGE_SLOTS),
-    list: new Float64Array(9).fill(NaN),
+    list: new Float64Array(10).fill(NaN),
     rates: new Float64Array(2),
     stick: holds ? new Float64Array(STICK_COLUMNS) : null,
     sticks: false,

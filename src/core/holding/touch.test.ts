@@ -21,6 +21,7 @@ import { energy, rig, run } from '../testing/rig';
 import {
   clearanceMemory,
   frictionSlope,
+  groundAt,
   leastClearance,
   noClearance,
   pileObstacle,
@@ -271,7 +272,7 @@ describe('clearance', () => {
     const shore = shoreOf([wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)]);
     const memory = clearanceMemory(shore, deck);
     const measure = (skip: number[]) =>
-      leastClearance(out, memory, deck, touch, shore, new Set(skip), 0, 0, 0, 0, 1);
+      leastClearance(out, memory, deck, touch, shore, new Set(skip), groundAt(0, 0, 0));
     measure([]);
     expect(out.obstacle).toBe(1);
     // The side is not quite parallel to the keel there, so a little less than 2.2 − 0.2 − 1.7.
@@ -315,19 +316,7 @@ describe('clearance', () => {
           y = Math.max(-18, Math.min(18, y + way * Math.cos(heading)));
           const left = skip === 0 ? some : nothing;
           const measure = (into: typeof out, m: typeof memory) =>
-            leastClearance(
-              into,
-              m,
-              deck,
-              touch,
-              shore,
-              left,
-              x,
-              y,
-              heading,
-              Math.sin(heading),
-              Math.cos(heading),
-            );
+            leastClearance(into, m, deck, touch, shore, left, groundAt(x, y, heading));
           measure(out, memory);
           const afresh = noClearance();
           measure(afresh, clearanceMemory(shore, deck));

@@ -33,17 +33,14 @@ function approachOf(s: TouchScratch, boat: Float64Array): number {
  * Friction acting faster than the piece in hand would overshoot. What goes beyond is not taken out of the force but made
  * to hold back the accelerations (linearly implicit), so that where all forces balance she stays.
  *
- * @param beyond that part times the piece in hand, kg
- * @param lever of the rubbing direction (−ny, nx) about midships, m
+ * That part times the piece in hand, kg, stands in LIST.BEYOND: a number handed over would be boxed.
  */
-function addStick(
-  s: TouchScratch,
-  stick: Float64Array,
-  beyond: number,
-  lever: number,
-  nx: number,
-  ny: number,
-): void {
+function addStick(s: TouchScratch, stick: Float64Array, k: number): void {
+  const beyond = s.list[LIST.BEYOND]!;
+  const nx = s.nx[k]!;
+  const ny = s.ny[k]!;
+  // Of the rubbing direction (−ny, nx) about midships.
+  const lever = s.x[k]! * nx + s.y[k]! * ny;
   s.sticks = true;
   stick[STICK.UU]! += beyond * ny * ny;
   stick[STICK.UV]! -= beyond * ny * nx;
@@ -96,7 +93,10 @@ function press(
   if (s.stick) {
     // As much as the scheme follows by itself, shared among all that may touch.
     const beyond = slope * s.list[LIST.PIECE]! - touch.lightest / s.active;
-    if (beyond > 0) addStick(s, s.stick, beyond, x * nx + y * ny, nx, ny);
+    if (beyond > 0) {
+      s.list[LIST.BEYOND] = beyond;
+      addStick(s, s.stick, k);
+    }
   }
   const fx = normal * nx - rub * ny;
   const fy = normal * ny + rub * nx;
@@ -269,7 +269,7 @@ export function addTouch(
   boat: Float64Array,
 ): void {
   s.count = 0;
-  if (s.sticks) s.stick!.fill(0);
+  if (s.sticks) for (let i = 0; i < s.stick!.length; i++) s.stick![i] = 0;
   s.sticks = false;
   for (let i = 0; i < s.active; i++) {
     notePair(s, craft, boat, shore, s.open[i]!);

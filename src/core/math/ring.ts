@@ -36,7 +36,9 @@ export function nearestOnRing(
   const px = out[NEAREST.FROM_X]!;
   const py = out[NEAREST.FROM_Y]!;
   let best = Infinity;
+  // How squarely the nearest edge lies, as a fraction: divided out only where it matters.
   let lean = 0;
+  let leanOver = 1;
   let side = 0;
   for (let k = first; k < first + count; k++) {
     const a = edges[k]!;
@@ -56,9 +58,9 @@ export function nearestOnRing(
     const d2 = qx * qx + qy * qy;
     if (d2 > best * (1 + SAME)) continue;
     const cross = ex * wy - ey * wx;
-    const square = (cross * cross) / length2;
-    if (d2 >= best * (1 - SAME) && square <= lean) continue;
-    lean = square;
+    if (d2 >= best * (1 - SAME) && cross * cross * leanOver <= lean * length2) continue;
+    lean = cross * cross;
+    leanOver = length2;
     side = cross * turn;
     best = d2;
     out[NEAREST.X] = ax + s * ex;

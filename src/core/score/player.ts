@@ -68,9 +68,9 @@ export class Player {
     return least;
   }
 
-  /** Level of the cue being waited for; never reached once broken off. */
-  level(): number {
-    return this.escapedAt < Infinity ? -1 : this.gate.level(this.state, this.world);
+  /** Level of the cue being waited for, as it stands in `state`; never reached once broken off. */
+  level(state: SimState): number {
+    return this.escapedAt < Infinity ? -1 : this.gate.level(state, this.world);
   }
 
   /** Clearance from anything but the berth, now, m. */
@@ -86,7 +86,7 @@ export class Player {
 
   /** Begins every beat whose cue stands reached at this instant. */
   takeCues(): void {
-    while (this.finish === null && this.level() >= 0) {
+    while (this.finish === null && this.level(this.state) >= 0) {
       this.closeBeat();
       if (this.finish !== null || this.escapedAt < Infinity) return;
       this.current += 1;

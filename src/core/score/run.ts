@@ -11,7 +11,6 @@ import {
   type Obstacle,
   type Shore,
 } from '../holding';
-import { cos, sin } from '../math';
 import {
   copyState,
   derivative,
@@ -20,6 +19,7 @@ import {
   initialState,
   lookAround,
   makeScratch,
+  placeOnGround,
   pointOnWater,
   PSI,
   SAMPLE_S,
@@ -140,15 +140,15 @@ class Run {
     const dt = Math.min(toGrid, toMoment, timeToActuatorEvent(state, world.craft));
     copyState(this.before, state);
     this.log.save();
-    const levelBefore = player.level();
     step(state, world, this.scratch, dt, this.log);
     // A state that is not finite would never get anywhere: a fault of the core, not of the input.
     if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
-    const level = player.level();
-    if (level >= 0) this.findCue(dt, levelBefore, level);
+    // Before the step no cue stood reached: those that did have begun their beats.
+    const level = player.level(state);
+    if (level >= 0) this.findCue(dt, player.level(this.before), level);
     if (this.state.time >= (this.gridStep + 1) * STEP_S - INSTANT_S) this.reachGrid();
     player.takeMoments();
-    this.beginBeats();
+    if (level >= 0) this.beginBeats();
     if (player.brokenOff && player.finish === null && this.lyingStopped())
       player.finish = 'broke off';
   }
@@ -157,7 +157,7 @@ class Run {
     copyState(this.state, this.before);
     this.log.restore();
     step(this.state, this.world, this.scratch, dt, this.log);
-    return this.player.level();
+    return this.player.level(this.state);
   }
 
   /**
@@ -217,27 +217,15 @@ class Run {
 
   private measure(skip: ReadonlySet<number>): void {
     const { craft, shore } = this.world;
-    const { motion } = this.state;
-    const psi = motion[PSI]!;
-    leastClearance(
-      this.now,
-      this.memory,
-      craft.spec.hull.deck,
-      craft.touch,
-      shore,
-      skip,
-      motion[X]!,
-      motion[Y]!,
-      psi,
-      sin(psi),
-      cos(psi),
-    );
+    const { ground } = this.scratch;
+    placeOnGround(this.state.motion, this.world, this.scratch);
+    leastClearance(this.now, this.memory, craft.spec.hull.deck, craft.touch, shore, skip, ground);
   }
 
   private sample(): void {
     this.measure(this.berth);
     const { now, state, world } = this;
-    this.trace.write(state, now.distance);
+    this.trace.write(state, this.scratch.ground, now.distance);
     this.player.noteClearance(now.distance);
     if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
     const { length, beam } = world.craft.spec.hull;

@@ -26,6 +26,7 @@ import {
   propellerFlow,
   raceAtBlade,
   resistance,
+  setAxialFlow,
   SHALLOW,
   WORK,
 } from '../forces';
@@ -120,6 +121,7 @@ function addBlades(force: Float64Array, s: Scratch, craft: Craft, stage: number)
     work[WORK.COS] = stages.cos[c]!;
     work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + BLADE.Y]! - s.streamU[strip]!;
     work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + BLADE.X]! - s.streamV[strip]!;
+    setAxialFlow(work, values, at);
     const drive = values[at + BLADE.RACE_OF]!;
     if (drive < 0) race[1] = 0;
     else {
@@ -250,12 +252,17 @@ export function setGround(ground: Float64Array, motion: Float64Array, water: Flo
   ground[GROUND.YAW] = motion[R]!;
 }
 
+/** Her place and velocity over the ground into the scratch's row. */
+export function placeOnGround(motion: Float64Array, world: World, s: Scratch): void {
+  turnGround(s.ground, s.turn, motion);
+  setGround(s.ground, motion, world.environment.row);
+}
+
 /** Finds out what the boat may touch within the step. */
 export function lookAround(motion: Float64Array, world: World, s: Scratch): void {
   const { ground, touch } = s;
   touch.list[LIST.SECONDS] = s.clock[CLOCK.STEP]!;
-  turnGround(ground, s.turn, motion);
-  setGround(ground, motion, world.environment.row);
+  placeOnGround(motion, world, s);
   lookForTouches(touch, world.craft, world.shore, ground);
 }
 

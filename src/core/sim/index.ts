@@ -7,7 +7,7 @@ export {
   timeToActuatorEvent,
   type ActuatorStages,
 } from './actuators';
-export { accelerate, derivative, lookAround } from './derivative';
+export { accelerate, derivative, lookAround, placeOnGround } from './derivative';
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
 export { groundSpeed, pointOnWater, waterSpeed } from './readings';

@@ -115,6 +115,43 @@ class Engine implements EngineState {
   }
 }
 
+/** Numbers of a thruster, in a row for the same reason. */
+class Thruster implements ThrusterState {
+  cut = false;
+  readonly row = Float64Array.from([0, 0, 0, Infinity, 0]);
+
+  get ordered(): number {
+    return this.row[0]!;
+  }
+  set ordered(value: number) {
+    this.row[0] = value;
+  }
+  get power(): number {
+    return this.row[1]!;
+  }
+  set power(value: number) {
+    this.row[1] = value;
+  }
+  get lastWay(): number {
+    return this.row[2]!;
+  }
+  set lastWay(value: number) {
+    this.row[2] = value;
+  }
+  get sinceRun(): number {
+    return this.row[3]!;
+  }
+  set sinceRun(value: number) {
+    this.row[3] = value;
+  }
+  get heat(): number {
+    return this.row[4]!;
+  }
+  set heat(value: number) {
+    this.row[4] = value;
+  }
+}
+
 class Boat implements SimState {
   /** Motion, and the time behind it. */
   readonly motion = new Float64Array(MOTION_SIZE + 1);
@@ -128,14 +165,7 @@ class Boat implements SimState {
     this.angles = new Float64Array(craft.channels);
     this.ordered = new Float64Array(craft.channels);
     this.engines = craft.spec.drives.map(() => new Engine());
-    this.thrusters = craft.spec.thrusters.map(() => ({
-      ordered: 0,
-      power: 0,
-      lastWay: 0,
-      sinceRun: Infinity,
-      heat: 0,
-      cut: false,
-    }));
+    this.thrusters = craft.spec.thrusters.map(() => new Thruster());
   }
 
   get time(): number {

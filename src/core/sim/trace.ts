@@ -1,4 +1,4 @@
-import { groundSpeed } from './readings';
+import { GROUND } from '../holding';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
 import type { World } from './world';
 
@@ -75,8 +75,22 @@ interface EngineColumns {
   readonly angle: Float64Array | null;
 }
 
+/** Columns of one length, side by side in one buffer: two dozen of their own cost more than what is written in them. */
+function sideBySide<T extends string>(
+  names: readonly T[],
+  length: number,
+): Partial<Record<T, Float64Array>> {
+  const all = new Float64Array(names.length * length);
+  const columns: Partial<Record<T, Float64Array>> = {};
+  names.forEach((name, i) => {
+    columns[name] = all.subarray(i * length, (i + 1) * length);
+  });
+  return columns;
+}
+
 /** Grows a trace sample by sample. Heading is unwrapped; gear, throttle and rps are the first engine's. */
 export class TraceWriter {
+  private readonly names: readonly (TraceColumn | MoreColumn)[];
   private readonly columns: Partial<Record<TraceColumn | MoreColumn, Float64Array>>;
   /** The same columns by what they are of, found once: three and perhaps an angle for each engine, one a thruster. */
   private readonly ofEngine: readonly EngineColumns[];
@@ -87,9 +101,8 @@ export class TraceWriter {
     private readonly capacity: number,
     private readonly world: World,
   ) {
-    this.columns = Object.fromEntries(
-      columnsFor(world).map((name) => [name, new Float64Array(capacity)]),
-    );
+    this.names = columnsFor(world);
+    this.columns = sideBySide(this.names, capacity);
     const { drives, thrusters } = world.craft.spec;
     this.ofEngine = drives.map((_, k) => ({
       gear: this.columns[engineColumn('gear', k)]!,
@@ -100,7 +113,8 @@ export class TraceWriter {
     this.ofThruster = thrusters.map((_, k) => this.columns[`thruster${k + 1}` as MoreColumn]!);
   }
 
-  write(state: SimState, clearance: number): void {
+  /** @param ground columns GROUND of that state */
+  write(state: SimState, ground: Float64Array, clearance: number): void {
     if (this.length >= this.capacity) return;
     const i = this.length++;
     const c = this.columns as Record<TraceColumn, Float64Array>;
@@ -112,7 +126,9 @@ export class TraceWriter {
     c.surge[i] = motion[U]!;
     c.sway[i] = motion[V]!;
     c.yawRate[i] = motion[R]!;
-    c.groundSpeed[i] = groundSpeed(state, this.world);
+    const ahead = ground[GROUND.SURGE]!;
+    const across = ground[GROUND.SWAY]!;
+    c.groundSpeed[i] = Math.sqrt(ahead * ahead + across * across);
     c.rudder[i] = state.angles[0]!;
     c.clearance[i] = clearance;
     this.writeEngines(state, i);
@@ -133,8 +149,8 @@ export class TraceWriter {
 
   /** The record so far, cut to length. */
   finish(): Trace {
-    return Object.fromEntries(
-      Object.entries(this.columns).map(([name, values]) => [name, values.slice(0, this.length)]),
-    ) as unknown as Trace;
+    const cut = sideBySide(this.names, this.length);
+    for (const name of this.names) cut[name]!.set(this.columns[name]!.subarray(0, this.length));
+    return cut as Trace;
   }
 }
