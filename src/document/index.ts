@@ -64,6 +64,14 @@ export {
   type SimpleCue,
 } from './score';
 export {
+  NO_VARIATION,
+  toVariation,
+  variationSchema,
+  windsSchema,
+  type VariationDocument,
+  type Winds,
+} from './variation';
+export {
   summarise,
   TAKE_SCHEMA,
   takeFileSchema,

@@ -1,3 +1,4 @@
-export type { SheetWorker, TakeWorker } from './protocol';
+export { LookClient, type LookListener } from './look-client';
+export type { Looked, LookEnd, LookWorker, SheetWorker, TakeWorker } from './protocol';
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
 export { TakeClient, type TakeListener } from './take-client';

@@ -1,11 +1,41 @@
+import type { Brief } from '@/core/brief';
 import type { Take } from '@/core/score';
+import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
 import type { Result } from '@/document';
 
 /** What the take worker offers, through comlink. */
 export interface TakeWorker {
-  /** Checks a manoeuvre file and plays it. Traces are transferred, not copied. */
-  play(file: unknown): Result<Take>;
+  /** Checks a manoeuvre file and plays it, varied if that is asked. Traces are transferred, not copied. */
+  play(file: unknown, variation?: unknown): Result<Take>;
+}
+
+/** What a look at a manoeuvre has found by now: the newest of each that is not null. */
+export interface Looked {
+  readonly brief: Brief | null;
+  readonly surveyed: readonly Surveyed[];
+  readonly limit: WindLimit | null;
+  readonly cells: readonly GridCell[];
+}
+
+/** How a look ended: all of it, or given up for a newer one. */
+export type LookEnd = 'done' | 'overtaken';
+
+/**
+ * What the look worker offers, through comlink. Each call tells what it finds as it goes, and gives up as soon as
+ * another comes in.
+ */
+export interface LookWorker {
+  brief(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  survey(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  grid(
+    file: unknown,
+    variation: unknown,
+    winds: unknown,
+    tell: (found: Looked) => void,
+  ): Promise<Result<LookEnd>>;
+  /** Gives up whatever is going on. */
+  stop(): void;
 }
 
 /** What the sheet worker offers, through comlink. */

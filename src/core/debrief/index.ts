@@ -1,3 +1,4 @@
+export { compareTakes, PART_M, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
 export { marginsOf, type LeastClearance, type Margins } from './margins';
 export { gradeTouch, severity, TouchLog, type Touch, type TouchGrade } from './touches';

@@ -100,6 +100,10 @@ export class TouchLog implements TouchWatch {
     }
   }
 
+  get count(): number {
+    return this.records.length;
+  }
+
   touches(): readonly Touch[] {
     return this.records.map((record, i) => ({ ...record, peakForce: this.peaks[i]! }));
   }

@@ -66,9 +66,26 @@ const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / STEP_S);
 const INSTANT_S = 1e-9;
 const ROOT_TRIES = 12;
 
+/** Is shown the boat at every sample of a run; what is to be kept has to be copied. */
+export type RunWatch = (state: SimState) => void;
+
 /** Plays a manoeuvre from start to finish. Deterministic: the same input gives the same take, bit for bit. */
-export function runTake(input: RunInput): Take {
-  return new Run(input).play();
+export function runTake(input: RunInput, watch: RunWatch | null = null): Take {
+  return new Run(input, watch).play();
+}
+
+/** The world a manoeuvre is played in, its gusts known for so many seconds. */
+export function worldOf(input: RunInput, duration: number): World {
+  const { obstacles, boat } = input;
+  const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
+  const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
+  return {
+    craft,
+    obstacles,
+    environment: environmentFor(craft, input.weather, duration),
+    lines: input.lines ?? NO_LINES,
+    shore,
+  };
 }
 
 class Run {
@@ -86,17 +103,12 @@ class Run {
   private least: LeastClearance | null = null;
   private gridStep = 0;
 
-  constructor(private readonly input: RunInput) {
-    const { obstacles, boat } = input;
-    const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
-    const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
-    this.world = {
-      craft,
-      obstacles,
-      environment: environmentFor(craft, input.weather, input.limit),
-      lines: input.lines ?? NO_LINES,
-      shore,
-    };
+  constructor(
+    private readonly input: RunInput,
+    private readonly watch: RunWatch | null,
+  ) {
+    this.world = worldOf(input, input.limit);
+    const { craft, obstacles } = this.world;
     this.state = initialState(craft, input.start);
     this.before = initialState(craft, input.start);
     this.scratch = makeScratch(this.world);
@@ -227,6 +239,7 @@ class Run {
     const { now, state, world } = this;
     this.trace.write(state, this.scratch.ground, now.distance);
     this.player.noteClearance(now.distance);
+    this.watch?.(state);
     if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
     const { length, beam } = world.craft.spec.hull;
     this.least = {

@@ -1,0 +1,31 @@
+import { cos, sin } from '../math';
+import type { Goal, Take } from '../score';
+
+/** Speed over ground so many lengths from the berth, m/s; null where the take does not come from so far. */
+export interface SpeedAt {
+  readonly lengths: number;
+  readonly speed: number | null;
+  readonly time: number | null;
+}
+
+const LENGTHS = [3, 2, 1] as const;
+
+/** Speeds three, two and one of her lengths from where she is to lie, counted along the last approach. */
+export function approachSpeeds(take: Take, goal: Goal, length: number): readonly SpeedAt[] {
+  if (goal.is !== 'lie') return [];
+  const { time, x, y, heading, groundSpeed } = take.trace;
+  const { point, mark } = goal;
+  const off = (i: number) => {
+    const s = sin(heading[i]!);
+    const c = cos(heading[i]!);
+    const dx = x[i]! + point.x * s + point.y * c - mark.x;
+    const dy = y[i]! + point.x * c - point.y * s - mark.y;
+    return Math.sqrt(dx * dx + dy * dy);
+  };
+  return LENGTHS.map((lengths) => {
+    for (let i = time.length - 1; i >= 0; i--) {
+      if (off(i) >= lengths * length) return { lengths, speed: groundSpeed[i]!, time: time[i]! };
+    }
+    return { lengths, speed: null, time: null };
+  });
+}

@@ -1,0 +1,129 @@
+import { runTake, type RunInput, type Take } from '../score';
+import { openWaterOf, Surroundings } from '../search';
+import { PSI, X, Y, type SimState } from '../sim';
+import { hasDrive, holdsBow, propWalk, type HoldsBow, type Walk } from '../trials';
+import {
+  carryHere,
+  stopHere,
+  turnHere,
+  hasRoom,
+  turningMoments,
+  type CarryHere,
+  type StopHere,
+  type TurnHere,
+} from './able';
+import { approachSpeeds, type SpeedAt } from './approach';
+import { legsOf, type Leg } from './legs';
+import { letGoAt, pushAt, type LetGo, type Push } from './push';
+import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
+
+/** Lying where she is to lie, or where she starts from. */
+export interface Lying {
+  readonly where: 'start' | 'berth';
+  readonly push: Push;
+  readonly letGo: LetGo;
+}
+
+/** What she can do here, in this wind and stream. */
+export interface Able {
+  /** From the speed she has two lengths off, or the fastest of the take; null where she has no way on. */
+  readonly stop: StopHere | null;
+  readonly carry: CarryHere | null;
+  /** Prop walk alone: heading change by astern from rest in calm water. */
+  readonly walk: Walk | null;
+  /** Half a turn on the spot where the take turns most of all places with room, both ways; none without engine or room. */
+  readonly turnsAt: number | null;
+  readonly turns: readonly TurnHere[];
+  /** Winds abeam that her means can hold the bow against (see trials). */
+  readonly holds: HoldsBow;
+}
+
+/** Everything the core says of a manoeuvre before it is done, as far as it is known. */
+export interface Brief {
+  readonly lying: readonly Lying[];
+  readonly legs: readonly Leg[];
+  readonly speeds: readonly SpeedAt[];
+  readonly able: Able | null;
+  readonly ready: readonly ReadyItem[];
+  readonly cautions: readonly Caution[];
+}
+
+/** Her states at some moments of a take, in their order. */
+function statesAt(input: RunInput, about: Surroundings, moments: readonly number[]): SimState[] {
+  const found = new Array<SimState | undefined>(moments.length);
+  runTake(input, (state) => {
+    moments.forEach((moment, i) => {
+      if (!found[i] && state.time >= moment - 1e-9) found[i] = about.copyOf(state);
+    });
+  });
+  return found.filter((state) => state !== undefined);
+}
+
+function stoppingMoment(take: Take, speeds: readonly SpeedAt[]): number {
+  const two = speeds.find(({ lengths }) => lengths === 2);
+  if (two?.time !== null && two?.time !== undefined) return two.time;
+  const { groundSpeed, time } = take.trace;
+  return time[groundSpeed.indexOf(Math.max(...groundSpeed))] ?? 0;
+}
+
+function ableHere(
+  input: RunInput,
+  take: Take,
+  about: Surroundings,
+  open: Surroundings,
+  speeds: readonly SpeedAt[],
+): Able {
+  const { craft } = about.world;
+  // A turn on the spot keeps clear of the berth too.
+  const whole = new Surroundings({ ...input, berth: new Set() });
+  const [stopping, ...states] = statesAt(input, about, [
+    stoppingMoment(take, speeds),
+    ...turningMoments(take),
+  ]);
+  const still = (s: SimState) => about.stillAt(s.motion[X]!, s.motion[Y]!, s.motion[PSI]!, s.time);
+  const turning = states.map(still).find((state) => hasRoom(whole, state));
+  const sides = turning ? ([-1, 1] as const).map((side) => turnHere(whole, turning, side)) : [];
+  return {
+    stop: stopping ? stopHere(open, stopping) : null,
+    carry: stopping ? carryHere(open, stopping) : null,
+    walk: hasDrive(craft) ? propWalk(craft) : null,
+    turnsAt: turning?.time ?? null,
+    turns: sides.filter((turn) => turn !== null),
+    holds: holdsBow(craft),
+  };
+}
+
+/**
+ * The brief for a manoeuvre, from runs of its own simulation. A generator: each value is the brief as far as it is
+ * known by then, so that it can be shown and broken off.
+ *
+ * @param outboard whether an engine hangs where its kill cord is worn
+ */
+export function* briefOf(input: RunInput, outboard: boolean): Generator<Brief> {
+  const about = new Surroundings(input);
+  const open = openWaterOf(input);
+  const take = runTake(input);
+  const speeds = approachSpeeds(take, input.goal, input.boat.hull.length);
+  const ready = readyFor(input, outboard);
+  const cautions = cautionsFor(input, take, outboard);
+  const lie = (where: Lying['where'], x: number, y: number, heading: number, time: number) => ({
+    where,
+    push: pushAt(open, x, y, heading, time),
+    letGo: letGoAt(open, x, y, heading, time),
+  });
+  const { start } = input;
+  const last = take.trace.time.length - 1;
+  const lying: Lying[] = [lie('start', start.x, start.y, start.heading, 0)];
+  if (input.goal.is === 'lie') {
+    const { x, y } = take.trace;
+    lying.push(lie('berth', x[last]!, y[last]!, input.goal.heading, take.duration));
+  }
+  const brief = { lying, legs: [] as Leg[], speeds, able: null, ready, cautions };
+  yield brief;
+  const legs: Leg[] = [];
+  for (const leg of legsOf(take, about, open)) {
+    legs.push(leg);
+    yield { ...brief, legs: legs.slice() };
+  }
+  yield { ...brief, legs, able: ableHere(input, take, about, open, speeds) };
+}

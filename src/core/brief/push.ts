@@ -1,0 +1,145 @@
+import { atan2, cos, sin } from '../math';
+import { Episode, letGo, type Surroundings } from '../search';
+import {
+  derivative,
+  makeScratch,
+  PSI,
+  senseSurroundings,
+  windAt,
+  type SimState,
+  type World,
+} from '../sim';
+
+/** Along her and across her: ahead and to starboard. */
+export interface OnHer {
+  readonly ahead: number;
+  readonly starboard: number;
+}
+
+/** What wind and stream do to her lying somewhere. SI, radians. */
+export interface Push {
+  readonly x: number;
+  readonly y: number;
+  readonly heading: number;
+  /** The way the air goes at 10 m, and the water, m/s. */
+  readonly wind: OnHer;
+  readonly stream: OnHer;
+  /** What it takes to hold her still over ground, the other way round, N; and the part that is wind's. */
+  readonly force: OnHer;
+  readonly windForce: OnHer;
+}
+
+/** What becomes of her with engines in neutral, let go at rest over ground. */
+export interface LetGo {
+  /** After half a minute: speed over ground, m/s, and the way she goes, rad. */
+  readonly speed: number;
+  readonly towards: number;
+  /** Her heading then, less the one she began on, rad. */
+  readonly turned: number;
+  /** The end that is blown away first; neither if she goes bodily. */
+  readonly first: 'bow' | 'stern' | 'neither';
+}
+
+const LET_GO_S = 30;
+/** The ends are compared early, before she has turned far. */
+const EARLY_S = 8;
+/** One end has gone this share of her length further than the other, or they went together. */
+const TOGETHER = 0.01;
+
+function onHer(heading: number, east: number, north: number): OnHer {
+  const s = sin(heading);
+  const c = cos(heading);
+  return { ahead: east * s + north * c, starboard: east * c - north * s };
+}
+
+/** Force on her as she is, N in body axes, and the water's own velocity along and across her, m/s. */
+function forceOn(world: World, state: SimState): { force: OnHer; stream: OnHer } {
+  const s = makeScratch(world);
+  s.clock[0] = state.time;
+  senseSurroundings(state.motion, world, s);
+  derivative(s.slopes[0], state.motion, world, s, 0);
+  const { streamEast, streamNorth } = world.environment;
+  const reference = onHer(state.motion[PSI]!, streamEast, streamNorth);
+  const mean = (values: Float64Array) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  return {
+    force: { ahead: s.force[0]!, starboard: s.force[1]! },
+    stream: {
+      ahead: reference.ahead + mean(s.streamU),
+      starboard: reference.starboard + mean(s.streamV),
+    },
+  };
+}
+
+/** The world with its air at rest over the moving water. */
+function windless(world: World): World {
+  const { environment } = world;
+  const still = { ...environment, windSpeed: 0, windStrength: null, gusts: null, steadyWind: true };
+  return { ...world, environment: still };
+}
+
+/** @param open the water with nothing on it to touch (openWaterOf) */
+export function pushAt(
+  open: Surroundings,
+  x: number,
+  y: number,
+  heading: number,
+  time: number,
+): Push {
+  const { world } = open;
+  const state = open.stillAt(x, y, heading, time);
+  const whole = forceOn(world, state);
+  const calm = forceOn(windless(world), state);
+  const wind = new Float64Array(2);
+  windAt(wind, world.environment, time);
+  return {
+    x,
+    y,
+    heading,
+    wind: onHer(heading, -wind[1]! * sin(wind[0]!), -wind[1]! * cos(wind[0]!)),
+    stream: whole.stream,
+    force: whole.force,
+    windForce: {
+      ahead: whole.force.ahead - calm.force.ahead,
+      starboard: whole.force.starboard - calm.force.starboard,
+    },
+  };
+}
+
+/** Lets her go at rest over ground, engines in neutral, with nothing in the way. */
+export function letGoAt(
+  open: Surroundings,
+  x: number,
+  y: number,
+  heading: number,
+  time: number,
+): LetGo {
+  const episode = new Episode(open, open.stillAt(x, y, heading, time));
+  letGo(episode);
+  episode.until(() => false, EARLY_S);
+  const first = endThatGoes(episode, x, y, heading);
+  episode.until(() => false, LET_GO_S - EARLY_S - 2);
+  const x0 = episode.x;
+  const y0 = episode.y;
+  episode.until(() => false, 2);
+  const dx = (episode.x - x0) / 2;
+  const dy = (episode.y - y0) / 2;
+  return {
+    speed: Math.sqrt(dx * dx + dy * dy),
+    towards: Math.PI / 2 - atan2(dy, dx),
+    turned: episode.heading - heading,
+    first,
+  };
+}
+
+function endThatGoes(episode: Episode, x: number, y: number, heading: number): LetGo['first'] {
+  const dx = episode.x - x;
+  const dy = episode.y - y;
+  const way = Math.sqrt(dx * dx + dy * dy);
+  if (way === 0) return 'neither';
+  // Ends move by ±½ L with the turning of her axis; along the drift the bow's share is what counts.
+  const ex = sin(episode.heading) - sin(heading);
+  const ey = cos(episode.heading) - cos(heading);
+  const lead = (ex * dx + ey * dy) / way;
+  if (Math.abs(lead) < TOGETHER) return 'neither';
+  return lead > 0 ? 'bow' : 'stern';
+}

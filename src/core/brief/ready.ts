@@ -1,0 +1,84 @@
+import type { BoatSpec } from '../craft';
+import type { RunInput, Take } from '../score';
+
+/** What is made ready before the last line is off, in the order it is done; by what the boat and the manoeuvre are. */
+export type ReadyItem =
+  | 'neutral-first'
+  | 'cooling-water'
+  | 'kill-cord'
+  | 'both-gears'
+  | 'lock-to-lock'
+  | 'thrusters'
+  | 'joystick'
+  | 'shore-power'
+  | 'fenders'
+  | 'roving-fender'
+  | 'lines-on'
+  | 'lines-off'
+  | 'boat-hook'
+  | 'crew'
+  | 'way-out'
+  | 'look-astern'
+  | 'harbour';
+
+/** What can hurt somebody in this manoeuvre. */
+export type Caution = 'between' | 'step' | 'propeller' | 'astern' | 'lines' | 'wash' | 'kill-cord';
+
+/** Faster than this within WASH_ROOM_M of moored boats or banks makes wash that moves them, m/s and m. Judgement. */
+const WASH_MPS = 1.8;
+const WASH_ROOM_M = 12;
+/** Nearer than this a hand is tempted to fend off, m. */
+const REACH_M = 2;
+
+function goesAstern(input: RunInput): boolean {
+  return input.score.beats.some(({ orders }) =>
+    orders.some(
+      ({ order }) =>
+        (order.do === 'engine' && order.gear < 0) || (order.do === 'joystick' && order.surge < 0),
+    ),
+  );
+}
+
+/** @param outboard whether an engine hangs where its kill cord is worn */
+export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem[] {
+  const boat: BoatSpec = input.boat;
+  const driven = boat.drives.length > 0;
+  const lies = input.goal.is === 'lie';
+  const items: [ReadyItem, boolean][] = [
+    ['neutral-first', driven],
+    ['cooling-water', driven],
+    ['kill-cord', outboard],
+    ['both-gears', driven],
+    ['lock-to-lock', true],
+    ['thrusters', boat.thrusters.length > 0],
+    ['joystick', boat.joystick],
+    ['shore-power', !lies && input.berth.size > 0],
+    ['fenders', input.obstacles.length > 0],
+    ['roving-fender', input.obstacles.length > 0],
+    ['lines-on', lies],
+    ['lines-off', !lies && input.berth.size > 0],
+    ['boat-hook', lies],
+    ['crew', true],
+    ['way-out', true],
+    ['look-astern', goesAstern(input)],
+    ['harbour', true],
+  ];
+  return items.flatMap(([item, wanted]) => (wanted ? [item] : []));
+}
+
+export function cautionsFor(input: RunInput, take: Take, outboard: boolean): readonly Caution[] {
+  const { clearance, groundSpeed } = take.trace;
+  const near = clearance.some((c) => c < REACH_M) || input.berth.size > 0;
+  const wash = clearance.some((c, i) => c < WASH_ROOM_M && groundSpeed[i]! > WASH_MPS);
+  const lies = input.goal.is === 'lie';
+  const cautions: [Caution, boolean][] = [
+    ['between', near],
+    ['step', lies],
+    ['propeller', input.boat.drives.length > 0],
+    ['astern', goesAstern(input)],
+    ['lines', lies || input.berth.size > 0],
+    ['wash', wash],
+    ['kill-cord', outboard],
+  ];
+  return cautions.flatMap(([caution, holds]) => (holds ? [caution] : []));
+}

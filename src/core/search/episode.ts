@@ -1,0 +1,184 @@
+import { hullPart, TouchLog, type HullPart, type Touch } from '../debrief';
+import {
+  clearanceMemory,
+  leastClearance,
+  NO_LINES,
+  noClearance,
+  type ClearanceMemory,
+} from '../holding';
+import { cos, sin } from '../math';
+import { worldOf, type RunInput } from '../score';
+import {
+  copyState,
+  derivative,
+  initialState,
+  lookAround,
+  makeScratch,
+  placeOnGround,
+  PSI,
+  senseSurroundings,
+  step,
+  STEP_S,
+  U,
+  V,
+  X,
+  Y,
+  type Scratch,
+  type SimState,
+  type World,
+} from '../sim';
+
+/** Seconds beyond a take for which its wind is still known. */
+const AFTER_S = 150;
+
+/** The water of a take with everything on it, for trying from its moments what the score does not do. */
+export class Surroundings {
+  readonly world: World;
+  readonly berth: ReadonlySet<number>;
+  readonly memory: ClearanceMemory;
+
+  constructor(readonly input: RunInput) {
+    this.world = worldOf(input, input.limit + AFTER_S);
+    const { obstacles } = input;
+    this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
+    this.memory = clearanceMemory(this.world.shore, this.world.craft.spec.hull.deck);
+  }
+
+  /** A boat lying still over ground at a pose and moment, engines in neutral. */
+  stillAt(x: number, y: number, heading: number, time: number): SimState {
+    const { craft, environment } = this.world;
+    const state = initialState(craft, { x, y, heading, speed: 0 });
+    const east = environment.streamEast;
+    const north = environment.streamNorth;
+    state.time = time;
+    state.motion[U] = -(east * sin(heading) + north * cos(heading));
+    state.motion[V] = -(east * cos(heading) - north * sin(heading));
+    return state;
+  }
+
+  /** A boat as another is. */
+  copyOf(state: SimState): SimState {
+    const copy = initialState(this.world.craft, { x: 0, y: 0, heading: 0, speed: 0 });
+    copyState(copy, state);
+    return copy;
+  }
+}
+
+/** The same water and weather with nothing on it to touch, blowing as it does on average. */
+export function openWaterOf(input: RunInput): Surroundings {
+  const { craft, shore: _shore, ...rest } = input;
+  const { gusts: _gusts, ...weather } = input.weather;
+  return new Surroundings({
+    ...rest,
+    ...(craft ? { craft } : {}),
+    weather,
+    obstacles: [],
+    berth: new Set(),
+    lines: NO_LINES,
+  });
+}
+
+/** What an episode came nearest to, its own berth left out. */
+export interface Nearest {
+  /** m; Infinity with nothing about. */
+  readonly distance: number;
+  readonly name: string | null;
+  readonly part: HullPart | null;
+}
+
+/** A boat let go from some moment, handled by whoever steps it. Whatever she lies against then is no touch. */
+export class Episode {
+  readonly state: SimState;
+  private readonly scratch: Scratch;
+  private readonly log: TouchLog;
+  private readonly now = noClearance();
+  private least = Infinity;
+  private nearestThing = -1;
+  private nearestPart: HullPart | null = null;
+
+  constructor(
+    private readonly about: Surroundings,
+    from: SimState,
+  ) {
+    const { world } = about;
+    this.state = about.copyOf(from);
+    this.scratch = makeScratch(world);
+    this.log = new TouchLog(world.craft.touch.count);
+    senseSurroundings(this.state.motion, world, this.scratch);
+    lookAround(this.state.motion, world, this.scratch);
+    derivative(this.scratch.slopes[0], this.state.motion, world, this.scratch, 0);
+    this.log.settle(this.state, this.scratch);
+    this.measure();
+  }
+
+  get world(): World {
+    return this.about.world;
+  }
+
+  /** One step on; the world as it is then. */
+  step(): void {
+    step(this.state, this.about.world, this.scratch, STEP_S, this.log);
+    this.measure();
+  }
+
+  /** Steps until `done` says so, or for `most` seconds; tells whether it was done. */
+  until(done: () => boolean, most: number): boolean {
+    const end = this.state.time + most - STEP_S / 2;
+    while (this.state.time < end) {
+      this.step();
+      if (done()) return true;
+    }
+    return false;
+  }
+
+  private measure(): void {
+    const { world, memory, berth } = this.about;
+    const { craft } = world;
+    placeOnGround(this.state.motion, world, this.scratch);
+    const { ground } = this.scratch;
+    leastClearance(this.now, memory, craft.spec.hull.deck, craft.touch, world.shore, berth, ground);
+    if (this.now.distance >= this.least) return;
+    this.least = this.now.distance;
+    this.nearestThing = this.now.obstacle;
+    const { length, beam } = craft.spec.hull;
+    this.nearestPart = hullPart(this.now.x, this.now.y, length, beam);
+  }
+
+  get touches(): readonly Touch[] {
+    return this.log.touches();
+  }
+
+  get touchCount(): number {
+    return this.log.count;
+  }
+
+  /** Clearance from all but the berth at this moment, m. */
+  get clearance(): number {
+    return this.now.distance;
+  }
+
+  get leastClearance(): number {
+    return this.least;
+  }
+
+  get nearest(): Nearest {
+    const name = this.about.world.obstacles[this.nearestThing]?.name ?? null;
+    return { distance: this.least, name, part: name === null ? null : this.nearestPart };
+  }
+
+  get time(): number {
+    return this.state.time;
+  }
+  get heading(): number {
+    return this.state.motion[PSI]!;
+  }
+  get ahead(): number {
+    return this.state.motion[U]!;
+  }
+  get x(): number {
+    return this.state.motion[X]!;
+  }
+  get y(): number {
+    return this.state.motion[Y]!;
+  }
+}

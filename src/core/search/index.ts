@@ -1,0 +1,16 @@
+export { Episode, openWaterOf, Surroundings, type Nearest } from './episode';
+export { ESCAPES, type EscapeName } from './escapes';
+export { windGrid, type GridCell } from './grid';
+export { engines, letGo, wheel } from './hands';
+export { inHandFrom, LONGEST_IN_HAND_S, type InHand } from './in-hand';
+export { seekWindLimit, windLimit, type WindLimit } from './limits';
+export { surveyTake, type Moment, type Surveyed } from './survey';
+export { AS_IT_IS, vary, type Variation } from './vary';
+export {
+  lastWayOut,
+  REACTION_S,
+  spareWanted,
+  wayOutAt,
+  type WayOutAt,
+  type WayOutGrade,
+} from './way-out';

@@ -1,0 +1,87 @@
+import type { BoatSpec } from '../craft';
+import type { RunInput, Score, TimedOrder } from '../score';
+
+/** What is made otherwise to see what becomes of a manoeuvre. SI, radians. */
+export interface Variation {
+  /** Wind's speed times this, and veered by so much (positive clockwise). */
+  readonly windTimes: number;
+  readonly windVeer: number;
+  /** Standard deviation of gusts over the mean; null leaves them as they are. */
+  readonly gusts: number | null;
+  /** Stream set the same way but so much stronger (weaker, or turned, below nought), m/s. */
+  readonly streamBy: number;
+  /** Speed at the start so much more, m/s. */
+  readonly entryBy: number;
+  /** Every order but those of the first beat comes so much later, s. */
+  readonly late: number;
+  /** Thrust of every propeller astern times this. */
+  readonly asternTimes: number;
+  /** Propellers turn the other way round, so that they walk to the other side. */
+  readonly otherHand: boolean;
+}
+
+export const AS_IT_IS: Variation = {
+  windTimes: 1,
+  windVeer: 0,
+  gusts: null,
+  streamBy: 0,
+  entryBy: 0,
+  late: 0,
+  asternTimes: 1,
+  otherHand: false,
+};
+
+const GUST_SCALE_S = 8;
+
+function variedBoat(boat: BoatSpec, { asternTimes, otherHand }: Variation): BoatSpec {
+  if (asternTimes === 1 && !otherHand) return boat;
+  const drives = boat.drives.map((drive) => ({
+    ...drive,
+    asternEfficiency: drive.asternEfficiency * asternTimes,
+    hand: otherHand ? flipped(drive.hand) : drive.hand,
+  }));
+  return { ...boat, drives };
+}
+
+function flipped(hand: 1 | -1): 1 | -1 {
+  return hand === 1 ? -1 : 1;
+}
+
+function later(orders: readonly TimedOrder[], by: number): readonly TimedOrder[] {
+  return orders.map((timed) => ({ ...timed, after: timed.after + by }));
+}
+
+function lateScore(score: Score, late: number): Score {
+  if (late === 0) return score;
+  const beats = score.beats.map((beat, i) =>
+    i === 0 ? beat : { ...beat, orders: later(beat.orders, late) },
+  );
+  return { ...score, beats };
+}
+
+/** The same manoeuvre otherwise. Orders stay what they were; only what is named in the variation differs. */
+export function vary(input: RunInput, variation: Variation): RunInput {
+  const { weather, start } = input;
+  const boat = variedBoat(input.boat, variation);
+  const gusts =
+    variation.gusts === null
+      ? weather.gusts
+      : {
+          intensity: variation.gusts,
+          timeScale: weather.gusts?.timeScale ?? GUST_SCALE_S,
+          seed: weather.gusts?.seed ?? 1,
+        };
+  return {
+    ...input,
+    boat,
+    weather: {
+      ...weather,
+      windSpeed: weather.windSpeed * variation.windTimes,
+      windFrom: weather.windFrom + variation.windVeer,
+      streamSpeed: weather.streamSpeed + variation.streamBy,
+      ...(gusts ? { gusts } : {}),
+    },
+    start: { ...start, speed: start.speed + variation.entryBy },
+    score: lateScore(input.score, variation.late),
+  };
+}

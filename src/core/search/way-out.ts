@@ -1,0 +1,94 @@
+import type { SimState } from '../sim';
+import { Episode, type Nearest, type Surroundings } from './episode';
+import { escape, ESCAPES, type EscapeName } from './escapes';
+
+/**
+ * Way out of a moment: kept open (an escape begun two seconds late clears everything with room to spare), only with
+ * luck (nothing worse than a soft touch, begun at once), or none.
+ */
+export type WayOutGrade = 'open' | 'luck' | 'none';
+
+export interface WayOutAt {
+  readonly time: number;
+  readonly grade: WayOutGrade;
+  /** The escape that does best, and what it comes nearest to; null when none does. */
+  readonly by: EscapeName | null;
+  readonly spare: Nearest | null;
+}
+
+/** Seconds a helm takes to see that it goes wrong and to act. Judgement. */
+export const REACTION_S = 2;
+const SPARE_M = 0.5;
+const SPARE_LENGTHS = 0.02;
+
+/** Room an open way out leaves, m: half a metre, two per cent of a ship's length. Judgement. */
+export function spareWanted(length: number): number {
+  return Math.max(SPARE_M, SPARE_LENGTHS * length);
+}
+
+interface Tried {
+  readonly spare: Nearest;
+  readonly touched: 'no' | 'soft' | 'worse';
+}
+
+/** Carries on as ordered for `late` seconds, then escapes; gives up once clearance is under `floor` or a touch is not soft. */
+function attempt(
+  about: Surroundings,
+  from: SimState,
+  name: EscapeName,
+  late: number,
+  floor: number,
+): Tried {
+  const episode = new Episode(about, from);
+  let worse = false;
+  let seen = 0;
+  const broken = () => {
+    if (episode.touchCount !== seen) {
+      seen = episode.touchCount;
+      worse = episode.touches.some(({ grade }) => grade !== 'soft');
+    }
+    return worse || episode.leastClearance < floor;
+  };
+  if (late > 0) episode.until(broken, late);
+  if (!broken()) escape(episode, name, broken);
+  return { spare: episode.nearest, touched: worse ? 'worse' : seen > 0 ? 'soft' : 'no' };
+}
+
+/**
+ * The way out from a moment.
+ *
+ * @param first escape tried first, as what did a moment ago will mostly do again
+ */
+export function wayOutAt(
+  about: Surroundings,
+  from: SimState,
+  first: EscapeName | null = null,
+): WayOutAt {
+  const { time } = from;
+  const wanted = spareWanted(about.world.craft.spec.hull.length);
+  const order = first ? [first, ...ESCAPES.filter((name) => name !== first)] : ESCAPES;
+  for (const name of order) {
+    const { spare, touched } = attempt(about, from, name, REACTION_S, wanted);
+    if (touched !== 'worse' && spare.distance >= wanted)
+      return { time, grade: 'open', by: name, spare };
+  }
+  let best: { name: EscapeName; spare: Nearest } | null = null;
+  for (const name of order) {
+    const { spare, touched } = attempt(about, from, name, 0, 0);
+    if (touched === 'worse' || spare.distance < 0) continue;
+    if (!best || spare.distance > best.spare.distance) best = { name, spare };
+  }
+  if (!best) return { time, grade: 'none', by: null, spare: null };
+  return { time, grade: 'luck', by: best.name, spare: best.spare };
+}
+
+/**
+ * The last moment at which to break off, s: the last with a way out before the first without; null while there is
+ * always one, or never.
+ *
+ * @param moments in the order of time
+ */
+export function lastWayOut(moments: readonly WayOutAt[]): WayOutAt | null {
+  const gone = moments.findIndex(({ grade }) => grade === 'none');
+  return gone > 0 ? moments[gone - 1]! : null;
+}

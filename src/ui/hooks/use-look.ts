@@ -1,0 +1,126 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import type { Brief } from '@/core/brief';
+import type { GridCell, Moment, WindLimit } from '@/core/search';
+import type { ManoeuvreFile, VariationDocument, Winds } from '@/document';
+import { LookClient, type Looked } from '@/workers';
+
+/** A drag that rests this long is looked into, ms. */
+const REST_MS = 50;
+
+/**
+ * Keeps a look at `file` going: begun anew, once it rests, whenever the file changes. What was found of the last file
+ * stays until the first of the new one is there.
+ */
+function useLook<T>(
+  file: ManoeuvreFile | null,
+  empty: T,
+  begin: (client: LookClient, file: ManoeuvreFile) => void,
+  join: (so: T, part: Looked) => T,
+): { readonly found: T; readonly of: ManoeuvreFile | null; readonly busy: boolean } {
+  const [state, setState] = useState<{ found: T; of: ManoeuvreFile | null; busy: boolean }>({
+    found: empty,
+    of: null,
+    busy: false,
+  });
+  const client = useRef<LookClient | null>(null);
+  const work = useRef({ begin, join, empty });
+  useEffect(() => {
+    work.current = { begin, join, empty };
+  });
+
+  useEffect(() => {
+    const made = new LookClient({
+      found: (part, of) =>
+        setState((last) => ({
+          found: work.current.join(last.of === of ? last.found : work.current.empty, part),
+          of,
+          busy: true,
+        })),
+      ended: () => setState((last) => ({ ...last, busy: false })),
+    });
+    client.current = made;
+    return () => {
+      client.current = null;
+      made.close();
+    };
+  }, []);
+
+  useEffect(() => {
+    if (!file) {
+      client.current?.stop();
+      return;
+    }
+    const timer = setTimeout(
+      () => client.current && work.current.begin(client.current, file),
+      REST_MS,
+    );
+    return () => clearTimeout(timer);
+  }, [file]);
+
+  return state;
+}
+
+/** What stands open all over the take: moments known so far in the order of time, and the wind it fails in. */
+export interface Survey {
+  readonly moments: readonly Moment[];
+  readonly of: number;
+  readonly limit: WindLimit | null;
+}
+
+const NO_SURVEY: Survey = { moments: [], of: 0, limit: null };
+
+function joinSurvey(so: Survey, { surveyed, limit }: Looked): Survey {
+  if (surveyed.length === 0) return limit ? { ...so, limit } : so;
+  const moments = [...so.moments, ...surveyed.map(({ moment }) => moment)].sort(
+    (a, b) => a.time - b.time,
+  );
+  return { moments, of: surveyed[0]!.of, limit: limit ?? so.limit };
+}
+
+/** Nothing is looked into while `file` is null. */
+export function useSurvey(file: ManoeuvreFile | null) {
+  return useLook(file, NO_SURVEY, (client, of) => client.survey(of), joinSurvey);
+}
+
+export function useBrief(file: ManoeuvreFile | null) {
+  return useLook<Brief | null>(
+    file,
+    null,
+    (client, of) => client.brief(of),
+    (so, { brief }) => brief ?? so,
+  );
+}
+
+const NO_CELLS: readonly GridCell[] = [];
+
+/** A sheet of takes over a grid of winds, begun when asked, stopped by a call. */
+export function useGrid() {
+  const [cells, setCells] = useState(NO_CELLS);
+  const [busy, setBusy] = useState(false);
+  const client = useRef<LookClient | null>(null);
+  useEffect(() => {
+    const made = new LookClient({
+      found: (part) => setCells((so) => [...so, ...part.cells]),
+      ended: () => setBusy(false),
+    });
+    client.current = made;
+    return () => {
+      client.current = null;
+      made.close();
+    };
+  }, []);
+  return {
+    cells,
+    busy,
+    run: (file: ManoeuvreFile, variation: VariationDocument, winds: Winds) => {
+      setCells(NO_CELLS);
+      setBusy(true);
+      client.current?.grid(file, variation, winds);
+    },
+    stop: () => {
+      client.current?.stop();
+      setBusy(false);
+    },
+  };
+}

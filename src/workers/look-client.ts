@@ -1,0 +1,66 @@
+import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import type { ManoeuvreFile, Result, VariationDocument, Winds } from '@/document';
+import type { Looked, LookEnd, LookWorker } from './protocol';
+
+export interface LookListener {
+  /** Something more was found. */
+  found(part: Looked, file: ManoeuvreFile): void;
+  /** It is through; not told of a look that was overtaken. */
+  ended(result: Result<LookEnd>, file: ManoeuvreFile): void;
+}
+
+type Ask = (remote: Remote<LookWorker>, tell: (found: Looked) => void) => Promise<Result<LookEnd>>;
+
+/** Looks into manoeuvres in a worker of its own; the newest look overtakes the one before. */
+export class LookClient {
+  private readonly worker: Worker;
+  private readonly remote: Remote<LookWorker>;
+  private turn = 0;
+
+  constructor(private readonly listener: LookListener) {
+    this.worker = new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' });
+    this.remote = wrap<LookWorker>(this.worker);
+  }
+
+  brief(file: ManoeuvreFile): void {
+    this.look(file, (remote, tell) => remote.brief(file, tell));
+  }
+
+  survey(file: ManoeuvreFile): void {
+    this.look(file, (remote, tell) => remote.survey(file, tell));
+  }
+
+  grid(file: ManoeuvreFile, variation: VariationDocument, winds: Winds): void {
+    this.look(file, (remote, tell) => remote.grid(file, variation, winds, tell));
+  }
+
+  /** Gives up what is going on; nothing more is told. */
+  stop(): void {
+    this.turn += 1;
+    void this.remote.stop();
+  }
+
+  close(): void {
+    this.turn += 1;
+    this.remote[releaseProxy]();
+    this.worker.terminate();
+  }
+
+  private look(file: ManoeuvreFile, ask: Ask): void {
+    const turn = ++this.turn;
+    const tell = proxy((found: Looked) => {
+      if (turn === this.turn) this.listener.found(found, file);
+    });
+    ask(this.remote, tell)
+      .catch((error: unknown): Result<LookEnd> => ({
+        ok: false,
+        problems: [
+          { path: '(worker)', message: error instanceof Error ? error.message : 'stopped' },
+        ],
+      }))
+      .then((result) => {
+        if (turn !== this.turn) return;
+        if (!result.ok || result.value === 'done') this.listener.ended(result, file);
+      });
+  }
+}

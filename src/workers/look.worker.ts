@@ -1,0 +1,120 @@
+import { expose, releaseProxy } from 'comlink';
+import { briefOf } from '@/core/brief';
+import type { RunInput } from '@/core/score';
+import { seekWindLimit, surveyTake, windGrid } from '@/core/search';
+import {
+  check,
+  manoeuvreFileSchema,
+  radians,
+  success,
+  toRunInput,
+  toVariation,
+  variationSchema,
+  windsSchema,
+  type ManoeuvreFile,
+  type Result,
+} from '@/document';
+import type { Looked, LookEnd, LookWorker } from './protocol';
+
+const NOTHING: Looked = { brief: null, surveyed: [], limit: null, cells: [] };
+/** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
+const TELL_EVERY_MS = 40;
+
+let latest = 0;
+
+/** Lets messages in; a timer would be held to 4 ms. */
+function breathe(): Promise<void> {
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      resolve();
+    };
+    port2.postMessage(null);
+  });
+}
+
+/** Goes through what a generator finds, telling it in bundles, until it is through or something newer is asked. */
+async function follow<T>(
+  finding: Iterable<T>,
+  bundle: (found: readonly T[]) => Looked,
+  tell: (found: Looked) => void,
+): Promise<Result<LookEnd>> {
+  const turn = ++latest;
+  let found: T[] = [];
+  let told = performance.now();
+  try {
+    for (const one of finding) {
+      found.push(one);
+      if (performance.now() - told >= TELL_EVERY_MS) {
+        tell(bundle(found));
+        found = [];
+        told = performance.now();
+      }
+      await breathe();
+      if (turn !== latest) return success('overtaken');
+    }
+    tell(bundle(found));
+    return success('done');
+  } finally {
+    // Its port would stay open for good.
+    (tell as { [releaseProxy]?: () => void })[releaseProxy]?.();
+  }
+}
+
+function read(file: unknown): Result<{ input: RunInput; file: ManoeuvreFile }> {
+  const checked = check(manoeuvreFileSchema, file);
+  if (!checked.ok) return checked;
+  const input = toRunInput(checked.value);
+  return input.ok ? success({ input: input.value, file: checked.value }) : input;
+}
+
+/** Way out and time in hand first, then the wind in which it fails. */
+function* survey(input: RunInput): Generator<Partial<Looked>> {
+  for (const surveyed of surveyTake(input)) yield { surveyed: [surveyed] };
+  for (const limit of seekWindLimit(input)) yield { limit };
+}
+
+const worker: LookWorker = {
+  async brief(file, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const { drives } = opened.value.file.boat;
+    const outboard = drives.some(({ kind }) => kind === 'outboard');
+    const last = (found: readonly Looked['brief'][]) => ({
+      ...NOTHING,
+      brief: found.at(-1) ?? null,
+    });
+    return follow(briefOf(opened.value.input, outboard), last, tell);
+  },
+  async survey(file, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const all = (found: readonly Partial<Looked>[]) => ({
+      ...NOTHING,
+      surveyed: found.flatMap(({ surveyed }) => surveyed ?? []),
+      limit: found.find(({ limit }) => limit)?.limit ?? null,
+    });
+    return follow(survey(opened.value.input), all, tell);
+  },
+  async grid(file, variation, winds, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const varied = check(variationSchema, variation);
+    if (!varied.ok) return varied;
+    const asked = check(windsSchema, winds);
+    if (!asked.ok) return asked;
+    const cells = windGrid(
+      opened.value.input,
+      toVariation(varied.value),
+      asked.value.from_deg.map(radians),
+      asked.value.speeds_mps,
+    );
+    return follow(cells, (found) => ({ ...NOTHING, cells: found.slice() }), tell);
+  },
+  stop() {
+    latest += 1;
+  },
+};
+
+expose(worker);
