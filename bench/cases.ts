@@ -125,6 +125,7 @@ function alongside(boat: Boat): BenchCase {
       start: { x_m: 0, y_m: 0, heading_deg: 90, speed_mps: 0 },
       goal: { is: 'clear', distance_m: 0 },
       berth: ['berth'],
+      ready: [],
       score: { beats, end: { cue: { is: 'after', seconds: 600 }, within_s: 900 } },
       limit_s: 120,
     },

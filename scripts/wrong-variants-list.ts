@@ -195,8 +195,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'score/run.ts',
     'cues rounded to a step',
-    'if (level >= 0) this.findCue(dt, levelBefore, level);',
-    'void levelBefore;',
+    'if (level >= 0) this.findCue(dt, player.level(this.before), level);',
+    '',
   ),
   core('score/run.ts', 'hard touches forgiven', "if (hard) return 'hard touch';", ''),
   core(

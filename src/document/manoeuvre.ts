@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { READY_ITEMS } from '@/core/brief';
 import { boatSchema } from './boat';
 import { conditionsSchema } from './conditions';
 import { compass, id, longText, shortText, within } from './fields';
@@ -49,6 +50,8 @@ export const manoeuvreSchema = z.strictObject({
   /** Ids of features that are her berth: touched by intent, left out of clearances. */
   berth: z.array(id).max(12, { error: 'at most 12' }).default([]),
   score: scoreSchema,
+  /** What of the getting ready has been ticked off. */
+  ready: z.array(z.enum(READY_ITEMS)).max(READY_ITEMS.length).default([]),
   limit_s: within(1, 900, 's').default(300),
 });
 export type Manoeuvre = z.infer<typeof manoeuvreSchema>;

@@ -26,8 +26,8 @@ export class LookClient {
     this.look(file, (remote, tell) => remote.brief(file, tell));
   }
 
-  survey(file: ManoeuvreFile): void {
-    this.look(file, (remote, tell) => remote.survey(file, tell));
+  survey(file: ManoeuvreFile, variation: VariationDocument): void {
+    this.look(file, (remote, tell) => remote.survey(file, variation, tell));
   }
 
   grid(file: ManoeuvreFile, variation: VariationDocument, winds: Winds): void {

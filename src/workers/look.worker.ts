@@ -1,7 +1,7 @@
 import { expose, releaseProxy } from 'comlink';
 import { briefOf } from '@/core/brief';
 import type { RunInput } from '@/core/score';
-import { seekWindLimit, surveyTake, windGrid } from '@/core/search';
+import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
   manoeuvreFileSchema,
@@ -87,15 +87,18 @@ const worker: LookWorker = {
     });
     return follow(briefOf(opened.value.input, outboard), last, tell);
   },
-  async survey(file, tell) {
+  async survey(file, variation, tell) {
     const opened = read(file);
     if (!opened.ok) return opened;
+    const varied = check(variationSchema, variation);
+    if (!varied.ok) return varied;
+    const input = vary(opened.value.input, toVariation(varied.value));
     const all = (found: readonly Partial<Looked>[]) => ({
       ...NOTHING,
       surveyed: found.flatMap(({ surveyed }) => surveyed ?? []),
       limit: found.find(({ limit }) => limit)?.limit ?? null,
     });
-    return follow(survey(opened.value.input), all, tell);
+    return follow(survey(input), all, tell);
   },
   async grid(file, variation, winds, tell) {
     const opened = read(file);

@@ -27,7 +27,11 @@ export type LookEnd = 'done' | 'overtaken';
  */
 export interface LookWorker {
   brief(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
-  survey(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  survey(
+    file: unknown,
+    variation: unknown,
+    tell: (found: Looked) => void,
+  ): Promise<Result<LookEnd>>;
   grid(
     file: unknown,
     variation: unknown,

@@ -1,6 +1,6 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
 import type { Take } from '@/core/score';
-import type { ManoeuvreFile, Result } from '@/document';
+import type { ManoeuvreFile, Result, VariationDocument } from '@/document';
 import type { TakeWorker } from './protocol';
 
 export type TakeListener = (result: Result<Take>, file: ManoeuvreFile) => void;
@@ -13,7 +13,7 @@ export class TakeClient {
   private readonly worker: Worker;
   private readonly remote: Remote<TakeWorker>;
   private playing = false;
-  private waiting: ManoeuvreFile | null = null;
+  private waiting: { file: ManoeuvreFile; variation: VariationDocument } | null = null;
   private closed = false;
 
   constructor(private readonly listener: TakeListener) {
@@ -21,22 +21,24 @@ export class TakeClient {
     this.remote = wrap<TakeWorker>(this.worker);
   }
 
-  request(file: ManoeuvreFile): void {
-    this.waiting = file;
+  request(file: ManoeuvreFile, variation: VariationDocument): void {
+    this.waiting = { file, variation };
     if (!this.playing) void this.next();
   }
 
   private async next(): Promise<void> {
     this.playing = true;
     while (this.waiting && !this.closed) {
-      const file = this.waiting;
+      const { file, variation } = this.waiting;
       this.waiting = null;
-      const result = await this.remote.play(file).catch((error: unknown): Result<Take> => ({
-        ok: false,
-        problems: [
-          { path: '(worker)', message: error instanceof Error ? error.message : 'stopped' },
-        ],
-      }));
+      const result = await this.remote
+        .play(file, variation)
+        .catch((error: unknown): Result<Take> => ({
+          ok: false,
+          problems: [
+            { path: '(worker)', message: error instanceof Error ? error.message : 'stopped' },
+          ],
+        }));
       if (!this.closed) this.listener(result, file);
     }
     this.playing = false;

@@ -32,7 +32,7 @@ export interface TurnHere {
   /** What her outline came nearest to, and whether she touched. */
   readonly nearest: Nearest;
   readonly touched: boolean;
-  /** Diameter of the round water she swept, m. */
+  /** Breadth of the lane along her first heading that her outline swept, m. */
   readonly room: number;
 }
 
@@ -109,10 +109,9 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
   const way = shiftAt(craft.spec.hull.length);
   const throttle = firmThrottle(craft);
   const from = episode.heading;
-  const { x, y } = episode;
-  let reach = 0;
+  const lane = new Lane(episode);
   const goes = () => {
-    reach = Math.max(reach, furthest(episode, x, y));
+    lane.add(episode);
     return side * (episode.heading - from) >= Math.PI;
   };
   let bursts = 0;
@@ -134,22 +133,39 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
     time: episode.time - at.time,
     nearest: episode.nearest,
     touched,
-    room: 2 * reach,
+    room: lane.breadth,
   };
 }
 
-/** Furthest her outline reaches from a point, m. */
-function furthest(episode: Episode, x: number, y: number): number {
-  const { deck } = episode.world.craft.spec.hull;
-  const s = sin(episode.heading);
-  const c = cos(episode.heading);
-  let most = 0;
-  for (let k = 0; k < deck.length; k += 2) {
-    const dx = episode.x + deck[k]! * s + deck[k + 1]! * c - x;
-    const dy = episode.y + deck[k]! * c - deck[k + 1]! * s - y;
-    most = Math.max(most, dx * dx + dy * dy);
+/** Breadth, across the heading a boat has at first, of what her outline covers. */
+class Lane {
+  private least = Infinity;
+  private most = -Infinity;
+  private readonly sin: number;
+  private readonly cos: number;
+
+  constructor(episode: Episode) {
+    this.sin = sin(episode.heading);
+    this.cos = cos(episode.heading);
+    this.add(episode);
   }
-  return Math.sqrt(most);
+
+  add({ x, y, heading, world }: Episode): void {
+    const { deck } = world.craft.spec.hull;
+    const s = sin(heading);
+    const c = cos(heading);
+    for (let k = 0; k < deck.length; k += 2) {
+      const east = x + deck[k]! * s + deck[k + 1]! * c;
+      const north = y + deck[k]! * c - deck[k + 1]! * s;
+      const across = east * this.cos - north * this.sin;
+      if (across < this.least) this.least = across;
+      if (across > this.most) this.most = across;
+    }
+  }
+
+  get breadth(): number {
+    return this.most - this.least;
+  }
 }
 
 /** Clear by this much of everything she has room to begin a turn, m. */

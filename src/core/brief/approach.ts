@@ -23,8 +23,11 @@ export function approachSpeeds(take: Take, goal: Goal, length: number): readonly
     return Math.sqrt(dx * dx + dy * dy);
   };
   return LENGTHS.map((lengths) => {
-    for (let i = time.length - 1; i >= 0; i--) {
-      if (off(i) >= lengths * length) return { lengths, speed: groundSpeed[i]!, time: time[i]! };
+    // The last time she comes nearer than that: she may have been there before, or go by.
+    for (let i = time.length - 2; i >= 0; i--) {
+      const edge = lengths * length;
+      if (off(i) >= edge && off(i + 1) < edge)
+        return { lengths, speed: groundSpeed[i]!, time: time[i]! };
     }
     return { lengths, speed: null, time: null };
   });

@@ -4,4 +4,4 @@ export { briefOf, type Able, type Brief, type Lying } from './brief';
 export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } from './kinematics';
 export type { Leg, LeeSide } from './legs';
 export { letGoAt, pushAt, type LetGo, type OnHer, type Push } from './push';
-export { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
+export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';

@@ -2,24 +2,26 @@ import type { BoatSpec } from '../craft';
 import type { RunInput, Take } from '../score';
 
 /** What is made ready before the last line is off, in the order it is done; by what the boat and the manoeuvre are. */
-export type ReadyItem =
-  | 'neutral-first'
-  | 'cooling-water'
-  | 'kill-cord'
-  | 'both-gears'
-  | 'lock-to-lock'
-  | 'thrusters'
-  | 'joystick'
-  | 'shore-power'
-  | 'fenders'
-  | 'roving-fender'
-  | 'lines-on'
-  | 'lines-off'
-  | 'boat-hook'
-  | 'crew'
-  | 'way-out'
-  | 'look-astern'
-  | 'harbour';
+export const READY_ITEMS = [
+  'neutral-first',
+  'cooling-water',
+  'kill-cord',
+  'both-gears',
+  'lock-to-lock',
+  'thrusters',
+  'joystick',
+  'shore-power',
+  'fenders',
+  'roving-fender',
+  'lines-on',
+  'lines-off',
+  'boat-hook',
+  'crew',
+  'way-out',
+  'look-astern',
+  'harbour',
+] as const;
+export type ReadyItem = (typeof READY_ITEMS)[number];
 
 /** What can hurt somebody in this manoeuvre. */
 export type Caution = 'between' | 'step' | 'propeller' | 'astern' | 'lines' | 'wash' | 'kill-cord';

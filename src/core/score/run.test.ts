@@ -1,42 +1,16 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
 import { solidObstacle } from '../holding';
-import { sloop } from '../testing/boats';
+import {
+  beatOf as beat,
+  engineIn as engine,
+  inputOf as input,
+  wheelTo as wheel,
+} from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
-import { runTake, type Beat, type Cue, type Expectation, type RunInput, type TimedOrder } from '.';
+import { runTake, type Cue, type Expectation } from '.';
 
 const DEG = Math.PI / 180;
-const wheel = (angle: number, after = 0): TimedOrder => ({
-  after,
-  order: { do: 'wheel', angle: angle * DEG },
-});
-const engine = (gear: -1 | 0 | 1, throttle = 0, after = 0): TimedOrder => ({
-  after,
-  order: { do: 'engine', engine: null, gear, throttle },
-});
-const beat = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {}): Beat => ({
-  id: 'b',
-  cue,
-  within: 120,
-  orders,
-  expect: [],
-  wayOut: { take: false, orders: [] },
-  ...rest,
-});
-
-function input(beats: Beat[], end: Cue, rest: Partial<RunInput> = {}): RunInput {
-  return {
-    boat: sloop(),
-    obstacles: [],
-    weather: CALM,
-    start: { x: 0, y: 0, heading: 0, speed: 0 },
-    score: { beats, end: { cue: end, within: 120 } },
-    goal: { is: 'clear', distance: 0 },
-    berth: new Set(),
-    limit: 300,
-    ...rest,
-  };
-}
 
 const begun = (take: ReturnType<typeof runTake>) => take.beats.map(({ time }) => time);
 

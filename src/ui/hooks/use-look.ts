@@ -17,6 +17,8 @@ function useLook<T>(
   empty: T,
   begin: (client: LookClient, file: ManoeuvreFile) => void,
   join: (so: T, part: Looked) => T,
+  /** Looked into anew when this changes too. */
+  also: unknown = null,
 ): { readonly found: T; readonly of: ManoeuvreFile | null; readonly busy: boolean } {
   const [state, setState] = useState<{ found: T; of: ManoeuvreFile | null; busy: boolean }>({
     found: empty,
@@ -33,7 +35,10 @@ function useLook<T>(
     const made = new LookClient({
       found: (part, of) =>
         setState((last) => ({
-          found: work.current.join(last.of === of ? last.found : work.current.empty, part),
+          found: work.current.join(
+            last.busy && last.of === of ? last.found : work.current.empty,
+            part,
+          ),
           of,
           busy: true,
         })),
@@ -47,16 +52,16 @@ function useLook<T>(
   }, []);
 
   useEffect(() => {
-    if (!file) {
-      client.current?.stop();
-      return;
-    }
-    const timer = setTimeout(
-      () => client.current && work.current.begin(client.current, file),
-      REST_MS,
-    );
+    const { current } = client;
+    current?.stop();
+    if (!file) return;
+    const timer = setTimeout(() => {
+      // What comes now belongs to a new look.
+      setState((last) => ({ ...last, busy: false }));
+      if (client.current) work.current.begin(client.current, file);
+    }, REST_MS);
     return () => clearTimeout(timer);
-  }, [file]);
+  }, [file, also]);
 
   return state;
 }
@@ -68,7 +73,7 @@ export interface Survey {
   readonly limit: WindLimit | null;
 }
 
-const NO_SURVEY: Survey = { moments: [], of: 0, limit: null };
+export const NO_SURVEY: Survey = { moments: [], of: 0, limit: null };
 
 function joinSurvey(so: Survey, { surveyed, limit }: Looked): Survey {
   if (surveyed.length === 0) return limit ? { ...so, limit } : so;
@@ -79,8 +84,14 @@ function joinSurvey(so: Survey, { surveyed, limit }: Looked): Survey {
 }
 
 /** Nothing is looked into while `file` is null. */
-export function useSurvey(file: ManoeuvreFile | null) {
-  return useLook(file, NO_SURVEY, (client, of) => client.survey(of), joinSurvey);
+export function useSurvey(file: ManoeuvreFile | null, variation: VariationDocument) {
+  return useLook(
+    file,
+    NO_SURVEY,
+    (client, of) => client.survey(of, variation),
+    joinSurvey,
+    variation,
+  );
 }
 
 export function useBrief(file: ManoeuvreFile | null) {

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import type { Take } from '@/core/score';
-import type { ManoeuvreFile, Problem } from '@/document';
+import type { ManoeuvreFile, Problem, VariationDocument } from '@/document';
 import { TakeClient } from '@/workers';
 
 /** The newest take that could be run, the file it was run from, and why the newest file could not be, if so. */
@@ -11,8 +11,8 @@ export interface TakeState {
   readonly problems: readonly Problem[];
 }
 
-/** Plays `file` in a worker whenever it changes; while dragging, only the newest waits. */
-export function useTake(file: ManoeuvreFile): TakeState {
+/** Plays `file`, varied, in a worker whenever it changes; while dragging, only the newest waits. */
+export function useTake(file: ManoeuvreFile, variation: VariationDocument): TakeState {
   const [state, setState] = useState<TakeState>({ take: null, file, problems: [] });
   const client = useRef<TakeClient | null>(null);
 
@@ -31,7 +31,7 @@ export function useTake(file: ManoeuvreFile): TakeState {
     };
   }, []);
 
-  useEffect(() => client.current?.request(file), [file]);
+  useEffect(() => client.current?.request(file, variation), [file, variation]);
 
   return state;
 }

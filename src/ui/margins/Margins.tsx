@@ -2,12 +2,13 @@
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
 import { gathered } from '../words/problems';
-import { outcomeWords, readings, surprises } from '../words/take';
+import { openings, outcomeWords, readings, surprises } from '../words/take';
+import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { clock } from '../words/units';
 
 /** How the take went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
-export function Margins({ state }: { state: TakeState }) {
+export function Margins({ state, survey }: { state: TakeState; survey: Survey }) {
   const seek = usePlayhead((p) => p.seek);
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
@@ -37,7 +38,7 @@ export function Margins({ state }: { state: TakeState }) {
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <ul className="mt-2">
-        {readings(take, units).map((reading) => (
+        {[...readings(take, units), ...openings(survey, units)].map((reading) => (
           <li key={reading.meaning} className="rule-t py-1.5">
             <Go time={reading.time} seek={seek}>
               <span

@@ -3,6 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { Pause, Play, Plus } from 'lucide-react';
 import { useMemo, useRef, type PointerEvent } from 'react';
 import type { Take } from '@/core/score';
+import type { Moment } from '@/core/search';
 import { toBoatSpec, type Boat } from '@/document';
 import { useSize } from '../hooks/use-size';
 import { IconButton } from '../parts/IconButton';
@@ -13,23 +14,26 @@ import { clock } from '../words/units';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
 import { addBeat, freshBeatId } from './edits';
 import { GUTTER } from './layout';
-import { lanesFor, type Lane } from './lanes';
+import { LANE_GAP, lanesFor, type Lane } from './lanes';
 import { Playhead } from './Playhead';
+import { BAND_HEIGHT, WayOutBand, WayOutReading } from './WayOutBand';
 
 const RIGHT = 20;
 const CALLS_HEIGHT = 22;
-const LANE_GAP = 3;
 const AXIS_HEIGHT = 20;
 
 /** The score: beats over lanes against time, and how she moves under them, on one playhead. */
 export function ScoreView({
   take,
   boat,
+  moments,
   stale,
 }: {
   take: Take | null;
   /** The boat the take is of. */
   boat: Boat;
+  /** What stands open at its moments, as far as it is known. */
+  moments: readonly Moment[];
   stale: boolean;
 }) {
   const [frame, { width }] = useSize<HTMLDivElement>();
@@ -56,7 +60,8 @@ export function ScoreView({
     [take, width, x, spec, speed, length],
   );
   const tops = laneTops(lanes, controls);
-  const height = (tops.at(-1) ?? 0) + AXIS_HEIGHT;
+  const band = tops.at(-1) ?? 0;
+  const height = band + BAND_HEIGHT + AXIS_HEIGHT;
 
   const dragging = useRef(false);
   const seekTo = (event: PointerEvent<SVGSVGElement>) => {
@@ -128,8 +133,18 @@ export function ScoreView({
               width={width}
             />
           )}
+          {take && (
+            <WayOutBand
+              moments={moments}
+              duration={duration}
+              x={x}
+              top={band}
+              right={width - RIGHT}
+            />
+          )}
           <TimeAxis x={x} top={height - AXIS_HEIGHT} duration={duration} />
         </svg>
+        {take && <WayOutReading moments={moments} top={HEADS_HEIGHT + band + 15} left={GUTTER} />}
         {take && lanes.length > 0 && (
           <Playhead x={x} lanes={lanes} tops={tops} top={HEADS_HEIGHT} height={height} />
         )}

@@ -197,9 +197,10 @@ export interface LaneSet {
 }
 
 const LOW = { wheel: 28, engine: 25, thruster: 22, reading: 34 };
-const HIGH = { wheel: 36, engine: 38, thruster: 28, reading: 42 };
-/** Lanes there is room for under one another. */
-const MOST_LANES = 7;
+const HIGH = { wheel: 34, engine: 36, thruster: 28, reading: 33 };
+/** Room for lanes under one another, and between two, px. */
+const LANES_PX = 186;
+export const LANE_GAP = 3;
 
 /** The lanes of a boat: one for each engine and thruster she has. */
 export function lanesFor(take: Take, spec: BoatSpec, x: Scale, units: Units): LaneSet {
@@ -228,6 +229,7 @@ export function lanesFor(take: Take, spec: BoatSpec, x: Scale, units: Units): La
     headingLane(take, x, tall.reading),
     turnLane(take, x, tall.reading),
   ];
-  const room = Math.max(1, MOST_LANES - controls.length);
+  const taken = controls.reduce((sum, { height }) => sum + height + LANE_GAP, 0);
+  const room = Math.max(1, Math.floor((LANES_PX - taken) / (tall.reading + LANE_GAP)));
   return { lanes: [...controls, ...readings.slice(0, room)], controls: controls.length };
 }

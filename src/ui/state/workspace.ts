@@ -1,7 +1,16 @@
 import { temporal, type TemporalState } from 'zundo';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { immer } from 'zustand/middleware/immer';
-import { withBoat, type Boat, type Manoeuvre, type Place } from '@/document';
+import type { Take } from '@/core/score';
+import {
+  NO_VARIATION,
+  withBoat,
+  type Boat,
+  type Manoeuvre,
+  type ManoeuvreFile,
+  type Place,
+  type VariationDocument,
+} from '@/document';
 
 /** What the workspace holds for one manoeuvre. Only the manoeuvre is saved; it is undone together with its boat. */
 export interface WorkspaceState {
@@ -11,6 +20,15 @@ export interface WorkspaceState {
   /** Beat open in the editor, and beat pointed at on score or water; by id. */
   readonly selected: string | null;
   readonly pointed: string | null;
+  /** What the workspace is used for; the water stays the same. */
+  readonly phase: Phase;
+  /** What a what-if makes otherwise than it is written; never saved. */
+  readonly variation: VariationDocument;
+  /** The take that others are held against, and what it was played from. */
+  readonly reference: Reference | null;
+  setPhase(phase: Phase): void;
+  setVariation(variation: VariationDocument): void;
+  setReference(reference: Reference | null): void;
   select(id: string | null): void;
   point(id: string | null): void;
   edit(change: (manoeuvre: Draft) => void): void;
@@ -18,6 +36,14 @@ export interface WorkspaceState {
   replace(manoeuvre: Manoeuvre, boat: Boat): void;
   /** Sails the manoeuvre in another boat, as one edit. */
   takeBoat(boat: Boat): void;
+}
+
+export const PHASES = ['brief', 'score', 'what if'] as const;
+export type Phase = (typeof PHASES)[number];
+
+export interface Reference {
+  readonly take: Take;
+  readonly file: ManoeuvreFile;
 }
 
 type Draft = {
@@ -43,6 +69,15 @@ export function createWorkspace(start: {
         ...start,
         selected: null,
         pointed: null,
+        phase: 'score',
+        variation: NO_VARIATION,
+        reference: null,
+        // Elsewhere nothing stays varied unseen.
+        setPhase: (phase) =>
+          set(phase === 'what if' ? { phase } : { phase, variation: NO_VARIATION }),
+        setVariation: (variation) => set({ variation }),
+        // Takes are large and never edited: kept out of the drafts.
+        setReference: (reference) => set({ reference }),
         select: (id) => set({ selected: id }),
         point: (id) => set({ pointed: id }),
         edit: (change) =>

@@ -77,6 +77,8 @@ export function ConditionGrips() {
   const windKn = speedIn(wind.speed_mps, 'kn');
   const streamKn = speedIn(stream.speed_mps, 'kn');
 
+  // Gusts, changes and the like stay what they are.
+  const now = () => store.getState().manoeuvre.conditions;
   const begin = () => {
     gesture.current = new Gesture(store);
   };
@@ -110,7 +112,7 @@ export function ConditionGrips() {
           pxPerSpeed={WIND_PX_PER_KNOT}
           text={windText}
           onChange={({ bearing, speed: kn }: GripValue) =>
-            change({ wind: { from_deg: bearing, speed_mps: metres(kn) } })
+            change({ wind: { ...now().wind, from_deg: bearing, speed_mps: metres(kn) } })
           }
         >
           <WindStrokes bearing={wind.from_deg} length={windKn * WIND_PX_PER_KNOT} />
@@ -126,7 +128,7 @@ export function ConditionGrips() {
           pxPerSpeed={STREAM_PX_PER_KNOT}
           text={streamText}
           onChange={({ bearing, speed: kn }: GripValue) =>
-            change({ stream: { set_deg: bearing, speed_mps: metres(kn) } })
+            change({ stream: { ...now().stream, set_deg: bearing, speed_mps: metres(kn) } })
           }
         >
           <StreamStrokes bearing={stream.set_deg} length={streamKn * STREAM_PX_PER_KNOT} />

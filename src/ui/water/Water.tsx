@@ -3,7 +3,9 @@ import { useGesture } from '@use-gesture/react';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Group, Layer, Stage } from 'react-konva';
+import type { Leg } from '@/core/brief';
 import type { Take } from '@/core/score';
+import type { WayOutAt } from '@/core/search';
 import { toBoatSpec, type Boat } from '@/document';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
@@ -18,9 +20,12 @@ import { fit, pan, zoom, type Camera, type View } from './camera';
 import { ConditionGrips } from './ConditionGrips';
 import { takeExtent } from './extent';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
+import { LastWayOut } from './LastWayOut';
+import { LeeSides } from './LeeSides';
 import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames } from './PlaceNames';
 import { readAt } from './sample';
+import { ReferenceTrack } from './ReferenceTrack';
 import { ScaleBar } from './ScaleBar';
 import { StreamArrows } from './StreamArrows';
 import { TakeLayer } from './TakeLayer';
@@ -33,11 +38,19 @@ const PAN_STEP_PX = 60;
 export function Water({
   take,
   boat,
+  legs,
+  lastWayOut,
+  reference,
   stale,
 }: {
   take: Take | null;
   /** The boat the take is of. */
   boat: Boat;
+  /** Legs whose dangerous and safe sides are to be drawn. */
+  legs: readonly Leg[];
+  lastWayOut: WayOutAt | null;
+  /** Another take drawn under it, to be held against. */
+  reference: Take | null;
   stale: boolean;
 }) {
   const [frame, view] = useSize<HTMLDivElement>();
@@ -165,6 +178,11 @@ export function Water({
           </Stage>
         )}
       </div>
+      {take && legs.length > 0 && (
+        <LeeSides take={take} legs={legs} beam={boat.hull.beam_m} camera={shown} view={view} />
+      )}
+      {reference && <ReferenceTrack take={reference} spec={spec} camera={shown} view={view} />}
+      {take && lastWayOut && <LastWayOut take={take} at={lastWayOut} camera={shown} view={view} />}
       <PlaceNames
         place={place}
         score={manoeuvre.score}

@@ -1,7 +1,9 @@
 import type { GoalCheck, Take, TakeEvent } from '@/core/score';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, ScoreDocument } from '@/document';
+import { lastWayOut, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from './beats';
+import { limitWords, wayOutText } from './brief';
 import { boatSpeed, clock, distance, heading, touchSpeed, type Units } from './units';
 
 /** "beat 3", or "the end". */
@@ -101,6 +103,39 @@ export function readings(take: Take, units: Units): Reading[] {
     });
   } else {
     list.push({ figure: '0', meaning: 'touches', where: '', hurts: false, time: null });
+  }
+  return list;
+}
+
+/** The last way out and the wind it fails in, as far as they are known. */
+export function openings(
+  { moments, of, limit }: { moments: readonly Moment[]; of: number; limit: WindLimit | null },
+  units: Units,
+): Reading[] {
+  const list: Reading[] = [];
+  const last = lastWayOut(moments.map(({ wayOut }) => wayOut));
+  if (last)
+    list.push({
+      figure: clock(last.time),
+      meaning: 'last way out',
+      where: wayOutText(last, units),
+      hurts: false,
+      time: last.time,
+    });
+  else if (of > 0 && moments.length === of) {
+    const none = moments.every(({ wayOut }) => wayOut.grade === 'none');
+    const luck = moments.some(({ wayOut }) => wayOut.grade === 'luck');
+    list.push({
+      figure: none ? 'none' : luck ? 'with luck' : 'open',
+      meaning: none ? 'no way out from the start' : 'way out, at every moment',
+      where: luck ? 'some of it only with luck: see the band' : '',
+      hurts: none,
+      time: null,
+    });
+  }
+  if (limit) {
+    const [figure, meaning, where] = limitWords(limit, units);
+    list.push({ figure, meaning, where, hurts: false, time: null });
   }
   return list;
 }

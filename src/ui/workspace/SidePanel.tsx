@@ -1,14 +1,27 @@
 'use client';
+import type { Brief } from '@/core/brief';
+import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
+import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
 import { END } from '../score/layout';
 import { EndEditor } from '../score/EndEditor';
 import { useWorkspace } from '../state/context';
+import { WhatIfPanel } from '../what-if/WhatIfPanel';
 
 /** Margins always; under them the beat that is open, or the conditions and what the manoeuvre is. */
-export function SidePanel({ state }: { state: TakeState }) {
+export function SidePanel({
+  state,
+  survey,
+  brief,
+}: {
+  state: TakeState;
+  survey: Survey;
+  brief: { readonly found: Brief | null; readonly busy: boolean };
+}) {
+  const phase = useWorkspace((s) => s.phase);
   const selected = useWorkspace((s) => s.selected);
   const beats = useWorkspace((s) => s.manoeuvre.score.beats);
   const index = beats.findIndex((beat) => beat.id === selected);
@@ -19,10 +32,14 @@ export function SidePanel({ state }: { state: TakeState }) {
       className="flex h-full min-h-0 flex-col border-l border-ink bg-paper"
     >
       <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5">
-        <Margins state={state} />
+        <Margins state={state} survey={survey} />
       </div>
       <div className="relative min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3">
-        {beat ? (
+        {phase === 'brief' ? (
+          <BriefPanel brief={brief.found} busy={brief.busy} />
+        ) : phase === 'what if' ? (
+          <WhatIfPanel state={state} />
+        ) : beat ? (
           <BeatEditor key={beat.id} beat={beat} number={index + 1} />
         ) : selected === END ? (
           <EndEditor />

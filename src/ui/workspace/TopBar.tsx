@@ -8,6 +8,7 @@ import { useStore } from 'zustand';
 import { IconButton } from '../parts/IconButton';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { PHASES, type Phase } from '../state/workspace';
 import type { SaveState } from '../hooks/use-autosave';
 import { BoatDialog } from './BoatDialog';
 
@@ -45,10 +46,11 @@ export function TopBar({ save }: { save: SaveState }) {
         </Link>
         , {boat.kind} · {place.name}
       </p>
+      <PhaseTabs />
       <p
         role="status"
         data-testid="save"
-        className={`ml-auto shrink-0 text-[13px] ${troubled ? 'font-semibold text-hurt' : 'text-quiet'}`}
+        className={`shrink-0 text-[13px] ${troubled ? 'font-semibold text-hurt' : 'text-quiet'}`}
         suppressHydrationWarning
       >
         {saveWords(save)}
@@ -73,6 +75,35 @@ export function TopBar({ save }: { save: SaveState }) {
         <More />
       </div>
     </header>
+  );
+}
+
+const PHASE_WORDS: Readonly<Record<Phase, string>> = {
+  brief: 'Brief',
+  score: 'Score',
+  'what if': 'What if',
+};
+
+/** What the workspace is used for; the water stays. */
+function PhaseTabs() {
+  const phase = useWorkspace((s) => s.phase);
+  const setPhase = useWorkspace((s) => s.setPhase);
+  return (
+    <nav aria-label="Phases" className="ml-auto flex h-full shrink-0 gap-1">
+      {PHASES.map((name) => (
+        <button
+          key={name}
+          type="button"
+          aria-current={phase === name ? 'page' : undefined}
+          onClick={() => setPhase(name)}
+          className={`h-full border-b-4 px-2.5 pt-1 hover:text-plan focus-visible:-outline-offset-2 ${
+            phase === name ? 'border-plan font-semibold' : 'border-transparent text-quiet'
+          }`}
+        >
+          {PHASE_WORDS[name]}
+        </button>
+      ))}
+    </nav>
   );
 }
 

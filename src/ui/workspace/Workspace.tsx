@@ -2,8 +2,11 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { Leg } from '@/core/brief';
+import { lastWayOut } from '@/core/search';
 import { toFile, type Boat, type Manoeuvre, type Place } from '@/document';
 import { useAutosave } from '../hooks/use-autosave';
+import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
 import { useTheme } from '../hooks/use-theme';
@@ -15,6 +18,8 @@ import { Water } from '../water/Water';
 import { ConflictDialog } from './ConflictDialog';
 import { SidePanel } from './SidePanel';
 import { TopBar } from './TopBar';
+
+const NO_LEGS: readonly Leg[] = [];
 
 export interface OpenedManoeuvre {
   readonly manoeuvre: Manoeuvre;
@@ -43,9 +48,17 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const boat = useWorkspace((s) => s.boat);
   const { place } = opened;
   const file = useMemo(() => toFile(manoeuvre, boat, place), [manoeuvre, boat, place]);
-  const state = useTake(file);
+  const variation = useWorkspace((s) => s.variation);
+  const phase = useWorkspace((s) => s.phase);
+  const reference = useWorkspace((s) => s.reference);
+  const state = useTake(file, variation);
   const save = useAutosave(manoeuvre, opened);
   const stale = state.problems.length > 0;
+  const survey = useSurvey(stale ? null : file, variation);
+  const brief = useBrief(stale || phase !== 'brief' ? null : file);
+  const known = survey.found;
+  const last = useMemo(() => lastWayOut(known.moments.map(({ wayOut }) => wayOut)), [known]);
+  const legs = phase === 'brief' ? (brief.found?.legs ?? NO_LEGS) : NO_LEGS;
 
   const setDuration = usePlayhead((p) => p.setDuration);
   const duration = state.take?.duration;
@@ -97,12 +110,19 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
       <div className="col-span-2">
         <TopBar save={save.state} />
       </div>
-      <Water take={state.take} boat={state.file.boat} stale={stale} />
+      <Water
+        take={state.take}
+        boat={state.file.boat}
+        legs={legs}
+        lastWayOut={last}
+        reference={reference?.take ?? null}
+        stale={stale}
+      />
       <div className="col-start-2 row-span-2 row-start-2 min-h-0">
-        <SidePanel state={state} />
+        <SidePanel state={state} survey={known} brief={brief} />
       </div>
       <div className="border-t border-ink">
-        <ScoreView take={state.take} boat={state.file.boat} stale={stale} />
+        <ScoreView take={state.take} boat={state.file.boat} moments={known.moments} stale={stale} />
       </div>
       {theirs && (
         <ConflictDialog

@@ -1,0 +1,267 @@
+import { toRunInput } from '@/document';
+import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
+import { runTake, type RunInput } from '../score';
+import { engines, Episode, openWaterOf, Surroundings, vary, AS_IT_IS, wheel } from '../search';
+import { sloop } from '../testing/boats';
+import { beatOf, box, engineIn, inputOf, mirrored } from '../testing/manoeuvre';
+import { CALM } from '../testing/rig';
+import { driftFrom, firmThrottle } from '../trials';
+import { PSI, X, Y } from '../sim';
+import { carryHere, stopHere, turnHere } from './able';
+import { briefOf, type Brief } from './brief';
+import { letGoAt, pushAt } from './push';
+import { readyFor } from './ready';
+
+const DEG = Math.PI / 180;
+const START = { is: 'start' } as const;
+
+function brief(input: RunInput): Brief {
+  let last: Brief | null = null;
+  for (const found of briefOf(input, false)) last = found;
+  return last!;
+}
+
+const open = (rest: Partial<RunInput> = {}) =>
+  openWaterOf(inputOf([beatOf(START, [])], START, rest));
+const wind = (from: number, speed: number) => ({
+  weather: { ...CALM, windFrom: from * DEG, windSpeed: speed },
+});
+
+describe('what pushes her', () => {
+  it('grows with the square of the wind and turns with her', () => {
+    const five = pushAt(open(wind(270, 5)), 0, 0, 0, 0);
+    const ten = pushAt(open(wind(270, 10)), 0, 0, 0, 0);
+    expect(five.force.starboard).toBeGreaterThan(50);
+    expect(ten.force.starboard / five.force.starboard).toBeCloseTo(4, 3);
+    expect(five.wind.starboard).toBeCloseTo(5, 9);
+    const about = pushAt(open(wind(270, 5)), 0, 0, Math.PI, 0);
+    expect(about.force.starboard).toBeCloseTo(-five.force.starboard, 6);
+    const into = pushAt(open(wind(0, 5)), 0, 0, 0, 0);
+    expect(into.force.ahead).toBeLessThan(0);
+    expect(into.force.starboard).toBeCloseTo(0, 6);
+  });
+
+  it('keeps apart what the wind does and what the stream does', () => {
+    const stream = { streamSet: 90 * DEG, streamSpeed: 0.5 };
+    const both = pushAt(
+      open({ weather: { ...CALM, ...stream, windFrom: 4.71, windSpeed: 6 } }),
+      0,
+      0,
+      0,
+      0,
+    );
+    const calm = pushAt(open({ weather: { ...CALM, ...stream } }), 0, 0, 0, 0);
+    expect(calm.stream.starboard).toBeCloseTo(0.5, 9);
+    // Half a metre a second of water moves her more than its like of air.
+    expect(calm.force.starboard).toBeGreaterThan(20);
+    expect(Math.abs(calm.windForce.starboard)).toBeLessThan(0.05 * calm.force.starboard);
+    expect(both.force.starboard - both.windForce.starboard).toBeCloseTo(
+      calm.force.starboard - calm.windForce.starboard,
+      6,
+    );
+  });
+
+  it('in a calm without stream is nothing, and she stays', () => {
+    const { force } = pushAt(open(), 3, 4, 1, 0);
+    expect(Math.hypot(force.ahead, force.starboard)).toBeLessThan(1e-6);
+    expect(letGoAt(open(), 3, 4, 1, 0)).toMatchObject({ speed: 0, first: 'neither' });
+  });
+
+  it('drives her down the wind as the trial has it, the end first that the trial says falls off', () => {
+    const drift = letGoAt(open(wind(270, 8)), 0, 0, 0, 0);
+    expect(drift.towards / DEG).toBeGreaterThan(60);
+    expect(drift.towards / DEG).toBeLessThan(120);
+    const trial = driftFrom(open().world.craft, 8, -90 * DEG, 90);
+    expect(drift.speed / trial.early).toBeGreaterThan(0.8);
+    expect(drift.speed / trial.early).toBeLessThan(1.3);
+    expect(drift.first).toBe(drift.turned > 0 ? 'bow' : 'stern');
+  });
+
+  it('of a stream alone carries her with it', () => {
+    const { speed, towards } = letGoAt(
+      open({ weather: { ...CALM, streamSet: 200 * DEG, streamSpeed: 0.6 } }),
+      0,
+      0,
+      110 * DEG,
+      0,
+    );
+    expect(speed).toBeGreaterThan(0.4);
+    expect(speed).toBeLessThan(0.61);
+    expect(towards / DEG).toBeGreaterThan(185);
+    expect(towards / DEG).toBeLessThan(215);
+  });
+});
+
+describe('what she can do', () => {
+  const moving = (hand: 1 | -1) => {
+    const water = open({ boat: sloop(hand) });
+    const state = water.stillAt(0, 0, 0, 0);
+    state.motion[3] = 1.2;
+    return { water, state };
+  };
+
+  it('stops and carries in the order of things', () => {
+    const { water, state } = moving(1);
+    const stop = stopHere(water, state)!;
+    const carry = carryHere(water, state)!;
+    expect(stop.distance).toBeGreaterThan(2);
+    expect(carry.distance).toBeGreaterThan(2 * stop.distance);
+    expect(stopHere(water, water.stillAt(0, 0, 0, 0))).toBeNull();
+  });
+
+  it('aimed off by what turns her, she stops straight', () => {
+    for (const hand of [1, -1] as const) {
+      const { water, state } = moving(hand);
+      const { turned } = stopHere(water, state)!;
+      expect(Math.sign(turned)).toBe(hand);
+      const aimed = new Episode(water, state);
+      aimed.state.motion[PSI] = -turned;
+      wheel(aimed, 0);
+      engines(aimed, -1, firmThrottle(water.world.craft));
+      aimed.until(() => aimed.ahead <= 0, 60);
+      expect(Math.abs(aimed.heading)).toBeLessThan(1 * DEG);
+    }
+  });
+
+  it('turns shorter the way her propeller helps, whichever hand it is', () => {
+    const rooms = (hand: 1 | -1) => {
+      const about = new Surroundings(inputOf([beatOf(START, [])], START, { boat: sloop(hand) }));
+      const at = about.stillAt(0, 0, 0, 0);
+      return { port: turnHere(about, at, -1)!, starboard: turnHere(about, at, 1)! };
+    };
+    const right = rooms(1);
+    const left = rooms(-1);
+    expect(right.starboard.done).toBe(true);
+    expect(right.starboard.room).toBeLessThan(right.port.room);
+    expect(left.port.room).toBeCloseTo(right.starboard.room, 6);
+    expect(left.starboard.room).toBeCloseTo(right.port.room, 6);
+  });
+
+  it('does not turn where there is no room, and says what is in the way', () => {
+    const about = new Surroundings(
+      inputOf([beatOf(START, [])], START, {
+        obstacles: [box('west wall', -9, -30, -3.5, 30), box('east wall', 3.5, -30, 9, 30)],
+      }),
+    );
+    const turn = turnHere(about, about.stillAt(0, 0, 0, 0), 1)!;
+    expect(turn).toMatchObject({ done: false, touched: true });
+    expect(turn.nearest.name).toMatch(/wall/);
+  });
+});
+
+describe('the whole brief', () => {
+  it('sees the danger change sides when she turns about', () => {
+    const input = inputOf(
+      [
+        beatOf(START, [engineIn(1, 0.3)]),
+        beatOf({ is: 'after', seconds: 12 }, [{ after: 0, order: { do: 'wheel', angle: 0.6 } }]),
+        beatOf({ is: 'heading', heading: Math.PI }, [
+          { after: 0, order: { do: 'wheel', angle: 0 } },
+        ]),
+      ],
+      { is: 'after', seconds: 15 },
+      { ...wind(270, 7), start: { x: 0, y: 0, heading: 0, speed: 1.5 } },
+    );
+    const { legs } = brief(input);
+    expect(legs[0]!.lee).toBe('starboard');
+    expect(legs[2]!.lee).toBe('port');
+    expect(legs[0]!.onto).toBeNull();
+  });
+
+  it('counts speeds at three, two and one lengths from the berth', () => {
+    const input = inputOf(
+      [beatOf(START, [])],
+      { is: 'speed', over: 'water', compare: 'below', speed: 0.3 },
+      {
+        start: { x: 0, y: -45, heading: 0, speed: 1.5 },
+        goal: {
+          is: 'lie',
+          point: { name: 'midships', x: 0, y: 0 },
+          mark: { name: 'mark', x: 0, y: 0 },
+          within: 100,
+          heading: 0,
+          headingWithin: 1,
+          speedBelow: 1,
+        },
+      },
+    );
+    const { speeds } = brief(input);
+    const { trace } = runTake(input);
+    for (const { lengths, speed, time } of speeds) {
+      const i = trace.time.findIndex((t) => t >= time! - 1e-9);
+      expect(trace.y[i]!).toBeCloseTo(-10 * lengths, 0);
+      expect(speed).toBe(trace.groundSpeed[i]);
+    }
+    expect(speeds[0]!.speed!).toBeGreaterThan(speeds[2]!.speed!);
+  });
+
+  it('asks for what the boat has and the manoeuvre needs, and no more', () => {
+    const input = inputOf([beatOf(START, [engineIn(1)])], START);
+    expect(readyFor(input, false)).not.toContain('thrusters');
+    expect(readyFor(input, true)).toContain('kill-cord');
+    expect(readyFor(input, false)).not.toContain('look-astern');
+    const back = inputOf([beatOf(START, [engineIn(-1)])], START);
+    expect(readyFor(back, false)).toContain('look-astern');
+    const rowed = inputOf([beatOf(START, [])], START, { boat: { ...sloop(), drives: [] } });
+    expect(readyFor(rowed, false)).not.toContain('both-gears');
+  });
+
+  it('of a boat without an engine says what can be said', () => {
+    const drifting = inputOf(
+      [beatOf(START, [])],
+      { is: 'after', seconds: 20 },
+      {
+        ...wind(200, 6),
+        boat: { ...sloop(), drives: [], rudders: [] },
+      },
+    );
+    const { able, legs } = brief(drifting);
+    expect(able).toMatchObject({ stop: null, walk: null, turns: [] });
+    expect(legs.length).toBe(1);
+  });
+});
+
+// What is said of every demo is what happens when it is tried, with either propeller, in the place and its mirror image.
+describe.each(DEMO_MANOEUVRES)('the brief for %s', (id) => {
+  const read = toRunInput(demoFile(id));
+  if (!read.ok) throw new Error('the demo cannot be read');
+  const base = read.value;
+  const cases = [
+    ['as it is', base],
+    ['with the other hand', vary(base, { ...AS_IT_IS, otherHand: true })],
+    ['mirrored', mirrored(base)],
+    ['mirrored with the other hand', mirrored(vary(base, { ...AS_IT_IS, otherHand: true }))],
+  ] as const;
+
+  it.each(cases)('%s: safe side, aim-off and turn are what trying shows', (_name, input) => {
+    const said = brief(input);
+    const water = openWaterOf(input);
+    for (const leg of said.legs) {
+      const { x, y, heading } = leg.push;
+      const episode = new Episode(water, water.stillAt(x, y, heading, (leg.from + leg.to) / 2));
+      episode.until(() => false, 30);
+      const dx = episode.state.motion[X]! - x;
+      const dy = episode.state.motion[Y]! - y;
+      const aside = dx * Math.cos(heading) - dy * Math.sin(heading);
+      if (leg.lee === 'port') expect(aside).toBeLessThan(0);
+      if (leg.lee === 'starboard') expect(aside).toBeGreaterThan(0);
+    }
+    for (const turn of said.able!.turns) {
+      expect(turn.done).toBe(!turn.touched);
+      if (turn.done) expect(turn.nearest.distance).toBeGreaterThan(-0.02);
+    }
+  });
+
+  it('mirrored with the other hand is the brief mirrored', () => {
+    const here = brief(base);
+    const there = brief(mirrored(base));
+    const other = { port: 'starboard', starboard: 'port' } as Record<string, string>;
+    expect(there.legs.map(({ lee }) => lee)).toEqual(
+      here.legs.map(({ lee }) => (lee === null ? null : (other[lee] ?? lee))),
+    );
+    const room = (b: Brief, side: string) => b.able!.turns.find((t) => t.side === side)?.room ?? 0;
+    expect(room(there, 'port')).toBeCloseTo(room(here, 'starboard'), 3);
+    expect(room(there, 'starboard')).toBeCloseTo(room(here, 'port'), 3);
+    expect(there.able!.stop!.turned).toBeCloseTo(-here.able!.stop!.turned, 4);
+  });
+});

@@ -1,0 +1,334 @@
+import fc from 'fast-check';
+import { assembleCraft } from '../craft';
+import { runTake, type RunInput } from '../score';
+import { sloop } from '../testing/boats';
+import { beatOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
+import { CALM } from '../testing/rig';
+import { firmThrottle, stopFrom, driftFrom } from '../trials';
+import { MPS_PER_KNOT } from '../units';
+import { Episode, Surroundings } from './episode';
+import { inHandFrom, LONGEST_IN_HAND_S } from './in-hand';
+import { windLimit } from './limits';
+import { coarseToFine, surveyTake, type Moment } from './survey';
+import { AS_IT_IS, vary } from './vary';
+import { lastWayOut, REACTION_S, spareWanted, wayOutAt } from './way-out';
+import { windGrid } from './grid';
+
+const DEG = Math.PI / 180;
+const START = { is: 'start' } as const;
+
+function survey(input: RunInput): Moment[] {
+  return [...surveyTake(input)].sort((a, b) => a.index - b.index).map(({ moment }) => moment);
+}
+
+/** Dead ahead a quay, neutral, `speed` m/s on; piers left and right of the lane, so that she cannot drive round. */
+function lane(gap: number, speed: number, half = 4): RunInput {
+  const long = 60;
+  return inputOf(
+    [beatOf(START, [])],
+    { is: 'after', seconds: 1 },
+    {
+      obstacles: [
+        box('quay', -40, gap, 40, gap + 5),
+        box('west pier', -half - 3, gap - long, -half, gap - 0.1),
+        box('east pier', half, gap - long, half + 3, gap - 0.1),
+      ],
+      start: { x: 0, y: 0, heading: 0, speed },
+    },
+  );
+}
+
+const still = (about: Surroundings) => about.stillAt(0, 0, 0, 0);
+
+describe('an episode', () => {
+  it('begun at a moment of a take goes on as the take does', () => {
+    const input = inputOf(
+      [beatOf(START, [engineIn(1, 0.4), wheelTo(20)])],
+      { is: 'after', seconds: 20 },
+      {
+        weather: {
+          ...CALM,
+          windFrom: 1,
+          windSpeed: 6,
+          gusts: { intensity: 0.2, timeScale: 8, seed: 3 },
+        },
+      },
+    );
+    const about = new Surroundings(input);
+    const kept: ReturnType<Surroundings['copyOf']>[] = [];
+    runTake(input, (state) => {
+      kept.push(about.copyOf(state));
+    });
+    const episode = new Episode(about, kept[80]!);
+    episode.until(() => false, 10);
+    const there = kept[180]!;
+    expect(episode.time).toBeCloseTo(there.time, 9);
+    expect(episode.x).toBeCloseTo(there.motion[0]!, 6);
+    expect(episode.y).toBeCloseTo(there.motion[1]!, 6);
+    expect(episode.heading).toBeCloseTo(there.motion[2]!, 6);
+  });
+
+  it('lets her lie still over ground in a stream', () => {
+    const about = new Surroundings(
+      inputOf([beatOf(START, [])], START, {
+        weather: { ...CALM, streamSet: 1.1, streamSpeed: 0.7 },
+      }),
+    );
+    const episode = new Episode(about, about.stillAt(0, 0, 2, 0));
+    episode.step();
+    expect(Math.hypot(episode.x, episode.y)).toBeLessThan(0.005);
+  });
+});
+
+describe('time in hand', () => {
+  it('is the gap over the speed for a boat that keeps it', () => {
+    // 0.8 m/s, in neutral, seven metres from bow to quay: she slows a little.
+    const input = lane(12, 0.8);
+    const about = new Surroundings(input);
+    const from = new Episode(about, still(about)).state;
+    from.motion[3] = 0.8;
+    const bow = Math.max(...sloop().hull.deck.filter((_, i) => i % 2 === 0));
+    const alone = inHandFrom(about, from, 'as they are')!;
+    expect(alone.name).toBe('quay');
+    expect(alone.part).toMatch(/bow/);
+    expect(alone.seconds).toBeGreaterThan((12 - bow) / 0.8);
+    expect(alone.seconds).toBeLessThan((1.35 * (12 - bow)) / 0.8);
+    expect(alone.grade).toBe('hard');
+  });
+
+  it('is more than a minute where there is nothing', () => {
+    const about = new Surroundings(inputOf([beatOf(START, [])], START));
+    expect(inHandFrom(about, still(about), 'neutral')).toBeNull();
+    expect(LONGEST_IN_HAND_S).toBe(60);
+  });
+
+  it('with an engine left in gear is shorter than in neutral', () => {
+    const input = lane(25, 0);
+    const about = new Surroundings(input);
+    const from = still(about);
+    from.motion[3] = 0.5;
+    from.engines[0]!.orderedGear = 1;
+    from.engines[0]!.engaged = 1;
+    from.engines[0]!.throttle = 0.3;
+    const alone = inHandFrom(about, from, 'as they are')!;
+    const neutral = inHandFrom(about, from, 'neutral')!;
+    expect(alone.seconds).toBeLessThan(neutral.seconds);
+    expect(alone.speed).toBeGreaterThan(neutral.speed);
+  });
+});
+
+describe('the way out', () => {
+  const from = (gap: number, speed: number) => {
+    const about = new Surroundings(lane(gap, speed));
+    const state = still(about);
+    state.motion[3] = speed;
+    return wayOutAt(about, state);
+  };
+
+  it('is open while there is room to see it, to stop and to spare, and gone when she cannot stop', () => {
+    const craft = assembleCraft(sloop());
+    const bow = Math.max(...sloop().hull.deck.filter((_, i) => i % 2 === 0));
+    const speed = 1.2;
+    const stops = stopFrom(craft, speed, firmThrottle(craft))!.distance;
+    const wanted = spareWanted(craft.spec.hull.length);
+    expect(from(bow + stops + REACTION_S * speed + wanted + 1, speed).grade).toBe('open');
+    const close = from(bow + stops + 0.3, speed);
+    expect(close.grade).toBe('luck');
+    expect(close.spare!.distance).toBeGreaterThan(0);
+    expect(close.spare!.distance).toBeLessThan(wanted);
+    expect(from(bow + 0.5 * stops, speed)).toMatchObject({ grade: 'none', by: null, spare: null });
+  });
+
+  it('says what it comes nearest to', () => {
+    const { spare } = from(14, 1);
+    expect(['quay', 'west pier', 'east pier']).toContain(spare!.name);
+  });
+
+  it('of a take at a quay is open first and lost in the end, and the last moment lies between', () => {
+    const input = lane(40, 1.5, 9);
+    const moments = survey({
+      ...input,
+      score: {
+        beats: [beatOf(START, [engineIn(1, 0.2)])],
+        end: { cue: { is: 'after', seconds: 60 }, within: 120 },
+      },
+    });
+    expect(moments[0]!.wayOut.grade).toBe('open');
+    const last = lastWayOut(moments.map((m) => m.wayOut))!;
+    expect(last.time).toBeGreaterThan(5);
+    const next = moments.find((m) => m.time > last.time)!;
+    expect(next.wayOut.grade).toBe('none');
+  });
+
+  it('is the same, port for starboard, in the mirrored place with the mirrored boat', () => {
+    const input = inputOf(
+      [beatOf(START, [engineIn(1, 0.2), wheelTo(12)])],
+      { is: 'after', seconds: 22 },
+      {
+        obstacles: [box('quay', -40, 28, 40, 33), box('hulk', 9, -5, 14, 12)],
+        weather: { ...CALM, windFrom: -1.2, windSpeed: 6, streamSet: 0.5, streamSpeed: 0.2 },
+        start: { x: 0, y: 0, heading: 0.1, speed: 1.2 },
+      },
+    );
+    const other = { port: 'starboard', starboard: 'port' } as Record<string, string>;
+    const here = survey(input);
+    const there = survey(mirrored(input));
+    expect(there.length).toBe(here.length);
+    here.forEach((moment, i) => {
+      const twin = there[i]!;
+      expect(twin.wayOut.grade).toBe(moment.wayOut.grade);
+      const by = moment.wayOut.by;
+      expect(twin.wayOut.by).toBe(by === null ? null : (other[by] ?? by));
+      expect(twin.alone?.name).toBe(moment.alone?.name);
+      if (moment.neutral) expect(twin.neutral!.seconds).toBeCloseTo(moment.neutral.seconds, 3);
+    });
+  });
+});
+
+describe('a survey', () => {
+  it('looks at every moment once, all over the take first', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 9 }), (n, stride) => {
+        const order = coarseToFine(n, stride);
+        expect(order.slice().sort((a, b) => a - b)).toEqual(Array.from({ length: n }, (_, i) => i));
+        const coarse = order.slice(0, Math.ceil(n / stride));
+        expect(Math.max(...coarse)).toBeGreaterThanOrEqual(n - stride);
+      }),
+    );
+  });
+
+  it('begins at the start and ends at the end of the take', () => {
+    const input = inputOf([beatOf(START, [engineIn(1)])], { is: 'after', seconds: 13 });
+    const moments = survey(input);
+    expect(moments[0]!.time).toBe(0);
+    expect(moments.at(-1)!.time).toBeCloseTo(13, 6);
+    expect(moments.every(({ wayOut, alone }) => wayOut.grade === 'open' && alone === null)).toBe(
+      true,
+    );
+  });
+});
+
+describe('a variation', () => {
+  const base = inputOf(
+    [
+      beatOf(START, [engineIn(1, 0.2)]),
+      beatOf({ is: 'after', seconds: 6 }, [engineIn(-1, 0.5), wheelTo(10)]),
+    ],
+    { is: 'after', seconds: 12 },
+    {
+      weather: { ...CALM, windFrom: 1, windSpeed: 5 },
+      start: { x: 0, y: 0, heading: 0, speed: 1 },
+    },
+  );
+  const endOf = (input: RunInput) => {
+    const { trace, events } = runTake(input);
+    const last = trace.x.length - 1;
+    return { x: trace.x[last]!, heading: trace.heading[last]!, events, trace };
+  };
+
+  it('of nothing changes nothing', () => {
+    expect(endOf(vary(base, AS_IT_IS)).trace).toEqual(endOf(base).trace);
+  });
+
+  it('of lateness moves the later orders, not the first', () => {
+    const orders = (input: RunInput) =>
+      endOf(input).events.flatMap((e) => (e.is === 'order' ? [e.time] : []));
+    const [first, ...late] = orders(vary(base, { ...AS_IT_IS, late: 2 }));
+    const [same, ...before] = orders(base);
+    expect(first).toBe(same);
+    late.forEach((time, i) => expect(time).toBeCloseTo(before[i]! + 2, 6));
+  });
+
+  it('of the hand turns the prop walk round, of astern weakens it', () => {
+    const calm = { ...base, weather: CALM };
+    const straight = {
+      ...calm,
+      score: { ...calm.score, beats: [beatOf(START, [engineIn(-1, 0.5)])] },
+      start: { x: 0, y: 0, heading: 0, speed: 0 },
+    };
+    const right = endOf(straight).heading;
+    expect(Math.abs(right)).toBeGreaterThan(0.01);
+    expect(endOf(vary(straight, { ...AS_IT_IS, otherHand: true })).heading).toBeCloseTo(-right, 6);
+    const weak = runTake(vary(straight, { ...AS_IT_IS, asternTimes: 0.5 })).margins.fastest;
+    expect(weak).toBeLessThan(0.85 * runTake(straight).margins.fastest);
+  });
+
+  it('of wind, stream and way on reaches the run', () => {
+    const { weather, start } = vary(base, {
+      ...AS_IT_IS,
+      windTimes: 2,
+      windVeer: 0.3,
+      gusts: 0.2,
+      streamBy: 0.4,
+      entryBy: 0.5,
+    });
+    expect(weather).toMatchObject({ windSpeed: 10, windFrom: 1.3, streamSpeed: 0.4 });
+    expect(weather.gusts).toMatchObject({ intensity: 0.2 });
+    expect(start.speed).toBe(1.5);
+  });
+});
+
+describe('the wind it fails in', () => {
+  // Blown down on a quay while she makes her way along it.
+  const along = inputOf(
+    [beatOf(START, [engineIn(1, 0.1)])],
+    { is: 'after', seconds: 25 },
+    {
+      obstacles: [box('quay', 6, -40, 12, 80)],
+      weather: { ...CALM, windFrom: -90 * DEG, windSpeed: 2 * MPS_PER_KNOT },
+      start: { x: 0, y: 0, heading: 0, speed: 1 },
+    },
+  );
+  const at = (wind: number) =>
+    runTake({ ...along, weather: { ...along.weather, windSpeed: wind } }).outcome;
+
+  it('is where it begins to, and what goes wrong then is said', () => {
+    const limit = windLimit(along);
+    expect(limit.wind).not.toBeNull();
+    expect(at(limit.holdsTo)).toBe('reached');
+    expect(at(limit.wind!)).toBe(limit.outcome);
+    expect(limit.wind! - limit.holdsTo).toBeLessThan(0.25 * MPS_PER_KNOT + 1e-9);
+    expect(limit.touched).toBe(limit.outcome === 'hard touch' ? 'quay' : null);
+  });
+
+  it('is none where it fails as it is, and none where nothing can stop it', () => {
+    const never = { ...along, goal: { is: 'clear', distance: 1000 } as const };
+    expect(windLimit(never)).toMatchObject({ wind: null, holdsTo: 0, outcome: 'missed' });
+    const open = { ...along, obstacles: [] };
+    expect(windLimit(open)).toMatchObject({ wind: null, outcome: null });
+    expect(windLimit(open).holdsTo).toBeGreaterThanOrEqual(38 * MPS_PER_KNOT);
+  });
+
+  it('is found in a calm too, where there is no wind to blow harder', () => {
+    const calm = { ...along, weather: { ...along.weather, windSpeed: 0 } };
+    expect(windLimit(calm).wind! / windLimit(along).wind!).toBeCloseTo(1, 1);
+  });
+
+  it('grid plays every wind once, by rows', () => {
+    const cells = [...windGrid(along, AS_IT_IS, [0, 1, 2], [3, 6])];
+    expect(cells.map(({ direction, speed }) => [direction, speed])).toEqual([
+      [0, 3],
+      [1, 3],
+      [2, 3],
+      [0, 6],
+      [1, 6],
+      [2, 6],
+    ]);
+    const twin = runTake({ ...along, weather: { ...along.weather, windFrom: 2, windSpeed: 6 } });
+    expect(cells[5]!.take.trace).toEqual(twin.trace);
+  });
+});
+
+it('a drifting episode drifts as the trial says', () => {
+  const input = inputOf([beatOf(START, [])], START, {
+    weather: { ...CALM, windFrom: -90 * DEG, windSpeed: 8 },
+  });
+  const about = new Surroundings(input);
+  const episode = new Episode(about, still(about));
+  episode.until(() => false, 22);
+  const trial = driftFrom(about.world.craft, 8, 90 * DEG, 60);
+  const x = episode.x;
+  episode.until(() => false, 1);
+  expect((episode.x - x) / trial.early).toBeGreaterThan(0.9);
+  expect((episode.x - x) / trial.early).toBeLessThan(1.15);
+});

@@ -1,0 +1,137 @@
+import { solidObstacle, type Obstacle } from '../holding';
+import type { Beat, Cue, Expectation, RunInput, TimedOrder } from '../score';
+import { sloop } from './boats';
+import { CALM } from './rig';
+
+const DEG = Math.PI / 180;
+
+export const wheelTo = (angle: number, after = 0): TimedOrder => ({
+  after,
+  order: { do: 'wheel', angle: angle * DEG },
+});
+
+export const engineIn = (gear: -1 | 0 | 1, throttle = 0, after = 0): TimedOrder => ({
+  after,
+  order: { do: 'engine', engine: null, gear, throttle },
+});
+
+export const beatOf = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {}): Beat => ({
+  id: 'b',
+  cue,
+  within: 120,
+  orders,
+  expect: [],
+  wayOut: { take: false, orders: [] },
+  ...rest,
+});
+
+/** A sloop in calm open water, told what to do. */
+export function inputOf(beats: Beat[], end: Cue, rest: Partial<RunInput> = {}): RunInput {
+  return {
+    boat: sloop(),
+    obstacles: [],
+    weather: CALM,
+    start: { x: 0, y: 0, heading: 0, speed: 0 },
+    score: { beats, end: { cue: end, within: 120 } },
+    goal: { is: 'clear', distance: 0 },
+    berth: new Set(),
+    limit: 300,
+    ...rest,
+  };
+}
+
+/** A box ashore, by its least and greatest x and y. */
+export function box(id: string, x0: number, y0: number, x1: number, y1: number): Obstacle {
+  const outline = Float64Array.from([x0, y0, x1, y0, x1, y1, x0, y1]);
+  return solidObstacle(id, id, outline, { friction: 0.35, stiffness: 1e6 });
+}
+
+const flipMark = <T extends { readonly x: number }>(mark: T): T => ({ ...mark, x: -mark.x });
+const flipPoint = <T extends { readonly y: number }>(point: T): T => ({ ...point, y: -point.y });
+
+function flipCue(cue: Cue): Cue {
+  switch (cue.is) {
+    case 'heading':
+      return { ...cue, heading: -cue.heading };
+    case 'turned':
+      return { ...cue, by: -cue.by };
+    case 'abeam':
+    case 'within':
+      return { ...cue, point: flipPoint(cue.point), mark: flipMark(cue.mark) };
+    case 'any':
+    case 'all':
+      return { ...cue, of: cue.of.map(flipCue) };
+    default:
+      return cue;
+  }
+}
+
+function flipExpectation(e: Expectation): Expectation {
+  switch (e.is) {
+    case 'heading':
+      return { ...e, heading: -e.heading };
+    case 'turning':
+      return { ...e, to: e.to === 'port' ? 'starboard' : 'port' };
+    case 'near':
+      return { ...e, point: flipPoint(e.point), mark: flipMark(e.mark) };
+    default:
+      return e;
+  }
+}
+
+function flipOrder(timed: TimedOrder): TimedOrder {
+  const { order } = timed;
+  switch (order.do) {
+    case 'wheel':
+      return { ...timed, order: { ...order, angle: -order.angle } };
+    case 'thruster':
+      return { ...timed, order: { ...order, power: -order.power } };
+    case 'joystick':
+      return { ...timed, order: { ...order, sway: -order.sway, yaw: -order.yaw } };
+    default:
+      return timed;
+  }
+}
+
+function flipBeat(beat: Beat): Beat {
+  return {
+    ...beat,
+    cue: flipCue(beat.cue),
+    orders: beat.orders.map(flipOrder),
+    expect: beat.expect.map(flipExpectation),
+    wayOut: { ...beat.wayOut, orders: beat.wayOut.orders.map(flipOrder) },
+  };
+}
+
+/** The same mirrored east for west, with a boat whose propellers turn the other way. */
+export function mirrored(input: RunInput): RunInput {
+  const { goal, start, weather, score } = input;
+  return {
+    ...input,
+    boat: {
+      ...input.boat,
+      drives: input.boat.drives.map((d) => ({ ...d, hand: d.hand === 1 ? -1 : 1, y: -d.y })),
+    },
+    obstacles: input.obstacles.map((o) => {
+      if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };
+      const outline = o.outline.map((value, i) => (i % 2 === 0 ? -value : value));
+      const { friction, stiffness } = o;
+      return solidObstacle(o.id, o.name, Float64Array.from(outline), { friction, stiffness });
+    }),
+    weather: { ...weather, windFrom: -weather.windFrom, streamSet: -weather.streamSet },
+    start: { ...start, x: -start.x, heading: -start.heading },
+    score: {
+      beats: score.beats.map(flipBeat),
+      end: { ...score.end, cue: flipCue(score.end.cue) },
+    },
+    goal:
+      goal.is === 'lie'
+        ? {
+            ...goal,
+            point: flipPoint(goal.point),
+            mark: flipMark(goal.mark),
+            heading: -goal.heading,
+          }
+        : goal,
+  };
+}

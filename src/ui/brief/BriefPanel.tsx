@@ -1,0 +1,98 @@
+'use client';
+import { useMemo, type ReactNode } from 'react';
+import type { Brief, ReadyItem } from '@/core/brief';
+import { useWorkspace } from '../state/context';
+import { usePreferences } from '../state/preferences';
+import { ableStatements, CAUTION_WORDS, pushStatements, READY_WORDS } from '../words/brief';
+import { StatementList } from './StatementList';
+
+/** What pushes her, what she can do, what to make ready: read before the first line is off. */
+export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean }) {
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const hull = useWorkspace((s) => s.boat.hull.length_m);
+  const wind = useWorkspace((s) => s.manoeuvre.conditions.wind.speed_mps);
+  if (!brief) return <p className="text-quiet">{busy ? 'Working it out …' : 'Nothing yet.'}</p>;
+  const able = ableStatements(brief, hull, wind, units);
+  return (
+    <div aria-busy={busy} data-testid="brief">
+      <Section name="What pushes her">
+        <StatementList list={pushStatements(brief, units)} />
+      </Section>
+      <Section name="What she can do here">
+        {able.length > 0 ? (
+          <StatementList list={able} />
+        ) : (
+          <p className="rule-t py-1.5 text-quiet">
+            {busy ? 'Trying stops and turns …' : 'Without an engine there is little to say.'}
+          </p>
+        )}
+      </Section>
+      <Section name="Make ready">
+        <Ready items={brief.ready} />
+      </Section>
+      <Section name="Mind">
+        <ul>
+          {brief.cautions.map((caution) => (
+            <li key={caution} className="rule-t py-1.5">
+              {CAUTION_WORDS[caution]}
+            </li>
+          ))}
+          <li className="rule-t py-1.5 text-[13px] text-quiet">
+            A rehearsal, not navigation. Models err; keep a margin. Local rules, the harbour or lock
+            keeper, the boat’s manual and qualified instruction come first.
+          </li>
+        </ul>
+      </Section>
+    </div>
+  );
+}
+
+function Section({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <section aria-label={name} className="pb-4">
+      <h2 className="pb-1 text-[15px] font-semibold">{name}</h2>
+      {children}
+    </section>
+  );
+}
+
+/** Ticked off as it is done; kept with the manoeuvre, undone like any other edit. */
+function Ready({ items }: { items: readonly ReadyItem[] }) {
+  const ready = useWorkspace((s) => s.manoeuvre.ready);
+  const edit = useWorkspace((s) => s.edit);
+  const left = items.filter((item) => !ready.includes(item)).length;
+  const tick = (item: ReadyItem, on: boolean) =>
+    edit((m) => {
+      m.ready = on ? [...m.ready, item] : m.ready.filter((ticked) => ticked !== item);
+    });
+  return (
+    <>
+      <p role="status" className="pb-1 text-[13px] text-quiet">
+        {left === 0 ? 'all of it ticked' : `${left} of ${items.length} to do`}
+      </p>
+      <ul>
+        {items.map((item) => {
+          const [what, why] = READY_WORDS[item];
+          return (
+            <li key={item} className="rule-t">
+              <label className="flex min-h-8 cursor-pointer items-start gap-2 py-1">
+                <input
+                  type="checkbox"
+                  className="mt-0.5 size-4 shrink-0 accent-plan"
+                  checked={ready.includes(item)}
+                  onChange={(event) => tick(item, event.target.checked)}
+                />
+                <span>
+                  {what}
+                  {why && <span className="block text-[12.5px] text-quiet">{why}</span>}
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+import type { Leg } from '@/core/brief';
+import type { Take } from '@/core/score';
+import { sampleBefore } from './sample';
+
+/** A side of a leg as places on the water, m: what she is blown towards, and what she is blown off. */
+export interface LegSide {
+  readonly beat: number;
+  readonly danger: readonly (readonly [number, number])[];
+  readonly safe: readonly (readonly [number, number])[];
+  /** Unit vector from the way towards the danger, per place. */
+  readonly towards: readonly (readonly [number, number])[];
+}
+
+const EVERY_M = 1;
+
+/** Lines alongside each leg at half a beam and a bit; legs driven ahead or astern have none. */
+export function legSides(take: Take, legs: readonly Leg[], beam: number): LegSide[] {
+  const off = 0.5 * beam + 1.2;
+  const { trace } = take;
+  return legs.flatMap((leg) => {
+    const side = leg.lee === 'starboard' ? 1 : leg.lee === 'port' ? -1 : 0;
+    if (side === 0) return [];
+    const danger: [number, number][] = [];
+    const safe: [number, number][] = [];
+    const towards: [number, number][] = [];
+    let lastX = Infinity;
+    let lastY = Infinity;
+    for (let i = sampleBefore(trace, leg.from); i <= sampleBefore(trace, leg.to); i++) {
+      const x = trace.x[i]!;
+      const y = trace.y[i]!;
+      if (Math.hypot(x - lastX, y - lastY) < EVERY_M) continue;
+      lastX = x;
+      lastY = y;
+      const heading = trace.heading[i]!;
+      // Starboard of a heading lies along (cos, −sin).
+      const nx = side * Math.cos(heading);
+      const ny = -side * Math.sin(heading);
+      danger.push([x + off * nx, y + off * ny]);
+      safe.push([x - off * nx, y - off * ny]);
+      towards.push([nx, ny]);
+    }
+    return danger.length > 1 ? [{ beat: leg.beat, danger, safe, towards }] : [];
+  });
+}

@@ -1,0 +1,193 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { compareTakes } from '@/core/debrief';
+import { NO_VARIATION, type VariationDocument } from '@/document';
+import type { TakeState } from '../hooks/use-take';
+import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { usePreferences } from '../state/preferences';
+import { takeExtent } from '../water/extent';
+import { differenceLines } from '../words/difference';
+import { boatSpeed, compassPoint, windSpeed } from '../words/units';
+import { GridSheet } from './GridSheet';
+import { VaryRow } from './VaryRow';
+
+const button =
+  'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan disabled:border-hairline disabled:text-quiet';
+
+/** Anything made otherwise, held against the take as it was: both on the water, the difference in words and figures. */
+export function WhatIfPanel({ state }: { state: TakeState }) {
+  const store = useWorkspaceStore();
+  const variation = useWorkspace((s) => s.variation);
+  const reference = useWorkspace((s) => s.reference);
+  const manoeuvre = useWorkspace((s) => s.manoeuvre);
+  const { conditions, start } = manoeuvre;
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = { speed, length };
+  const [sheet, setSheet] = useState(false);
+  const { take, file } = state;
+  const hold = () => take && store.getState().setReference({ take, file });
+
+  // Whatever is made otherwise first has to be held against something: the take as it is written.
+  useEffect(() => {
+    const { reference: held, variation: now, setReference } = store.getState();
+    if (!held && take && now === NO_VARIATION) setReference({ take, file });
+  }, [store, take, file]);
+
+  const change = (part: Partial<VariationDocument>) =>
+    store.getState().setVariation({ ...store.getState().variation, ...part });
+  const wind = conditions.wind.speed_mps * variation.windTimes;
+  const from = (conditions.wind.from_deg + variation.windVeer_deg + 360) % 360;
+  const signed = (value: number, text: string) => `${value < 0 ? '−' : '+'}${text}`;
+  return (
+    <div data-testid="what-if">
+      <div className="flex flex-wrap items-center gap-2 pb-3">
+        <button type="button" className={button} disabled={!take} onClick={hold}>
+          Hold this take
+        </button>
+        <button
+          type="button"
+          className={button}
+          disabled={variation === NO_VARIATION}
+          onClick={() => store.getState().setVariation(NO_VARIATION)}
+        >
+          As written
+        </button>
+        <button
+          type="button"
+          className={button}
+          disabled={!reference}
+          onClick={() => store.getState().setReference(null)}
+        >
+          Let go
+        </button>
+      </div>
+      {take && reference && take !== reference.take ? (
+        <section aria-label="Against the take held" aria-live="polite" className="pb-3">
+          <h2 className="pb-1 text-[15px] font-semibold">Against the take held</h2>
+          <ul>
+            {differenceLines(reference.take, take, compareTakes(reference.take, take), units).map(
+              ({ name, text, worse }) => (
+                <li key={name} className="rule-t flex justify-between gap-3 py-1">
+                  <span className={worse ? 'font-semibold text-hurt' : ''}>
+                    {worse ? '▲ ' : ''}
+                    {name}
+                  </span>
+                  <span className="figures text-right">{text}</span>
+                </li>
+              ),
+            )}
+          </ul>
+        </section>
+      ) : (
+        <p className="pb-3 text-[13px] text-quiet">
+          The take held is drawn in dashes. Change anything, here, on the water or in the score, and
+          the difference is said. Nothing on these sliders is saved.
+        </p>
+      )}
+      <section aria-label="What is otherwise">
+        <VaryRow
+          name="Wind"
+          text={windSpeed(wind, units)}
+          value={variation.windTimes}
+          least={0}
+          most={2.5}
+          step={0.05}
+          neutral={1}
+          onChange={(windTimes) => change({ windTimes })}
+        />
+        <VaryRow
+          name="Wind from"
+          text={`${String(Math.round(from) % 360).padStart(3, '0')}° ${compassPoint(from)}`}
+          value={variation.windVeer_deg}
+          least={-180}
+          most={180}
+          step={5}
+          neutral={0}
+          onChange={(windVeer_deg) => change({ windVeer_deg })}
+        />
+        <VaryRow
+          name="Gusts"
+          text={
+            variation.gusts === null ? 'as they are' : `± ${Math.round(100 * variation.gusts)} %`
+          }
+          value={variation.gusts ?? conditions.wind.gusts?.intensity ?? 0}
+          least={0}
+          most={0.5}
+          step={0.05}
+          neutral={conditions.wind.gusts?.intensity ?? 0}
+          onChange={(gusts) => change({ gusts })}
+        />
+        <VaryRow
+          name="Stream"
+          text={boatSpeed(conditions.stream.speed_mps + variation.streamBy_mps, units)}
+          value={variation.streamBy_mps}
+          least={-1}
+          most={1}
+          step={0.05}
+          neutral={0}
+          onChange={(streamBy_mps) => change({ streamBy_mps })}
+        />
+        <VaryRow
+          name="Way on at the start"
+          text={boatSpeed(start.speed_mps + variation.entryBy_mps, units)}
+          value={variation.entryBy_mps}
+          least={-1}
+          most={1}
+          step={0.05}
+          neutral={0}
+          onChange={(entryBy_mps) => change({ entryBy_mps })}
+        />
+        <VaryRow
+          name="Hands late by"
+          text={`${variation.late_s.toFixed(1)} s`}
+          value={variation.late_s}
+          least={0}
+          most={8}
+          step={0.5}
+          neutral={0}
+          onChange={(late_s) => change({ late_s })}
+        />
+        <VaryRow
+          name="Astern"
+          text={
+            variation.asternTimes === 1
+              ? 'as strong as she has'
+              : signed(
+                  variation.asternTimes - 1,
+                  `${Math.abs(Math.round(100 * (variation.asternTimes - 1)))} %`,
+                )
+          }
+          value={variation.asternTimes}
+          least={0}
+          most={1.5}
+          step={0.05}
+          neutral={1}
+          onChange={(asternTimes) => change({ asternTimes })}
+        />
+        <label className="rule-t flex min-h-10 cursor-pointer items-center gap-2 py-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-plan"
+            checked={variation.otherHand}
+            onChange={(event) => change({ otherHand: event.target.checked })}
+          />
+          propellers of the other hand
+        </label>
+      </section>
+      <div className="rule-t pt-3">
+        <button type="button" className={button} disabled={!take} onClick={() => setSheet(true)}>
+          A sheet of winds …
+        </button>
+      </div>
+      {sheet && (
+        <GridSheet
+          file={file}
+          variation={variation}
+          frame={takeExtent(manoeuvre, file.boat, take)}
+          onClose={() => setSheet(false)}
+        />
+      )}
+    </div>
+  );
+}

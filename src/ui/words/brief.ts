@@ -1,0 +1,369 @@
+import type { Able, Brief, Caution, Leg, Lying, OnHer, ReadyItem } from '@/core/brief';
+import type { EscapeName, WayOutAt, WindLimit } from '@/core/search';
+import { DEGREES_PER_RADIAN, GRAVITY_MPS2 } from '@/core/units';
+import { MOST_WIND_MPS } from '@/document';
+import { boatSpeed, clock, distance, heading, windSpeed, type Units } from './units';
+
+/** One thing the core says, why, and the figures behind it. */
+export interface Statement {
+  readonly key: string;
+  readonly text: string;
+  readonly why: string;
+  readonly figures: readonly (readonly [string, string])[];
+  /** The moment of the take it is about. */
+  readonly time: number | null;
+  readonly hurts: boolean;
+}
+
+const side = (value: number) => (value < 0 ? 'port' : 'starboard');
+const degrees = (radians: number) => Math.round(Math.abs(radians) * DEGREES_PER_RADIAN);
+const size = ({ ahead, starboard }: OnHer) => Math.hypot(ahead, starboard);
+
+/** "210 N (21 kgf)", to two figures: forces carry a fifth. */
+export function force(newtons: number): string {
+  const round = (value: number) => {
+    const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1);
+    return Math.round(value / step) * step;
+  };
+  const n = Math.abs(newtons);
+  const text = n >= 10000 ? `${round(n) / 1000} kN` : `${round(n)} N`;
+  return `${text} (${round(n / GRAVITY_MPS2)} kgf)`;
+}
+
+/** Which way something goes on her: "to starboard", "from ahead". */
+function goes({ ahead, starboard }: OnHer): string {
+  if (Math.abs(starboard) >= Math.abs(ahead)) return `to ${side(starboard)}`;
+  return ahead < 0 ? 'back' : 'ahead';
+}
+
+function along(push: OnHer, text: (mps: number) => string): string {
+  const across = `${text(Math.abs(push.starboard))} across her to ${side(push.starboard)}`;
+  return `${across}, ${text(Math.abs(push.ahead))} along her from ${push.ahead < 0 ? 'ahead' : 'astern'}`;
+}
+
+const WHERE = { start: 'Where she starts', berth: 'In the berth' } as const;
+
+function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement[] {
+  const wind = (mps: number) => windSpeed(mps, units);
+  const stream = (mps: number) => boatSpeed(mps, units);
+  const list: Statement[] = [];
+  const hasStream = size(push.stream) > 0.02;
+  list.push({
+    key: `${where}-push`,
+    text:
+      size(push.force) < 1
+        ? `${WHERE[where]} nothing pushes her`
+        : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(size(push.force))}`,
+    why: `Held still on ${heading(push.heading)}: wind ${along(push.wind, wind)}${
+      hasStream ? `; stream ${along(push.stream, stream)}` : '; no stream'
+    }.`,
+    figures: [
+      ['across her', `${force(push.force.starboard)} to ${side(push.force.starboard)}`],
+      ['along her', `${force(push.force.ahead)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
+      ['of it the wind across', force(push.windForce.starboard)],
+      ['spread', 'wind ± 20 %, stream ± 25 %'],
+    ],
+    time: null,
+    hurts: false,
+  });
+  if (letGo.speed < 0.03) return list;
+  const first = letGo.first === 'neither' ? 'bodily' : `${letGo.first} first`;
+  list.push({
+    key: `${where}-drift`,
+    text: `Let go there she drifts to ${heading(letGo.towards)} at ${boatSpeed(letGo.speed, units)}, ${first}`,
+    why: 'Simulated: half a minute from rest over ground, engines in neutral, nothing in the way.',
+    figures: [
+      ['turned by then', `${degrees(letGo.turned)}° to ${side(letGo.turned)}`],
+      ['her heading then', heading(push.heading + letGo.turned)],
+    ],
+    time: null,
+    hurts: false,
+  });
+  return list;
+}
+
+const OPPOSITE = {
+  port: 'starboard',
+  starboard: 'port',
+  ahead: 'astern',
+  astern: 'ahead',
+} as const;
+
+const SAY_SIDE = { port: 'to port', starboard: 'to starboard', ahead: 'ahead', astern: 'astern' };
+
+function legFigures(leg: Leg, units: Units): [string, string][] {
+  const name = `beat ${leg.beat + 1}`;
+  const course = leg.course === null ? 'stays about there' : `course ${heading(leg.course)}`;
+  const drift = `drifts to ${heading(leg.letGo.towards)} at ${boatSpeed(leg.letGo.speed, units)}`;
+  const ferry = leg.ferry
+    ? `; ferry angle ${degrees(leg.ferry.crab)}° up-stream, ${boatSpeed(leg.ferry.speed, units)} made good`
+    : '';
+  const onto = leg.onto
+    ? `; on to ${leg.onto.name} in ${Math.round(leg.onto.seconds)} s at ${boatSpeed(leg.onto.speed, units)}`
+    : '';
+  return [[name, `${course}, ${distance(leg.distance, units)}, ${drift}${onto}${ferry}`]];
+}
+
+/** Legs one after another with the danger on the same side are said as one. */
+function legStatement(
+  legs: readonly Leg[],
+  swaps: boolean,
+  last: boolean,
+  units: Units,
+): Statement {
+  const first = legs[0]!;
+  const end = legs.at(-1)!;
+  const name = last
+    ? first.beat === 0
+      ? 'All the way'
+      : `From beat ${first.beat + 1} on`
+    : `Beat ${first.beat + 1} to ${end.beat + 2}`;
+  const { lee } = first;
+  const danger =
+    lee === null
+      ? 'nothing drives her'
+      : `danger ${swaps ? 'changes, it is now ' : ''}${SAY_SIDE[lee]}, safe ${SAY_SIDE[OPPOSITE[lee]]}`;
+  const worst = legs.reduce<Leg | null>(
+    (so, leg) => (leg.onto && (!so?.onto || leg.onto.seconds < so.onto.seconds) ? leg : so),
+    null,
+  );
+  const onto = worst?.onto;
+  return {
+    key: `leg-${first.beat}`,
+    text: `${name}: ${danger}`,
+    why: onto
+      ? `Let go at rest half-way from beat ${worst!.beat + 1} she comes on to ${onto.name} with her ${onto.part} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
+      : 'Let go at rest half-way between beats she comes on to nothing within a minute.',
+    figures: legs.flatMap((leg) => legFigures(leg, units)),
+    time: first.from,
+    hurts: legs.some((leg) => leg.onto !== null && leg.onto.grade !== 'soft'),
+  };
+}
+
+/** What pushes her, from start to end. */
+export function pushStatements(brief: Brief, units: Units): Statement[] {
+  const runs: Leg[][] = [];
+  for (const leg of brief.legs) {
+    const run = runs.at(-1);
+    if (run && run[0]!.lee === leg.lee) run.push(leg);
+    else runs.push([leg]);
+  }
+  return [
+    ...brief.lying.flatMap((lying) => lyingStatements(lying, units)),
+    ...runs.map((run, i) => legStatement(run, i > 0, i === runs.length - 1, units)),
+  ];
+}
+
+function stopStatements({ stop, carry, walk }: Able, length: number, units: Units): Statement[] {
+  const list: Statement[] = [];
+  if (stop) {
+    const lengths = (stop.distance / length).toFixed(1);
+    list.push({
+      key: 'stop',
+      text: `From ${boatSpeed(stop.from, units)} she stops in ${distance(stop.distance, units)}, ${lengths} lengths`,
+      why: `Simulated in this wind: firm astern with the wheel amidships from where she has that speed, ${Math.round(stop.time)} s.`,
+      figures: [
+        ['heading meanwhile', `${degrees(stop.turned)}° to ${side(stop.turned)}`],
+        ['set aside', `${distance(Math.abs(stop.aside), units)} to ${side(stop.aside)}`],
+      ],
+      time: null,
+      hurts: false,
+    });
+    if (degrees(stop.turned) >= 2)
+      list.push({
+        key: 'aim-off',
+        text: `Aim off ${degrees(stop.turned)}° to ${side(-stop.turned)} before going astern`,
+        why: 'So that what turns her while she stops leaves her straight.',
+        figures: walk
+          ? [
+              [
+                'prop walk alone',
+                `${degrees(walk.turned)}° to ${side(walk.turned)} in ${Math.round(walk.seconds)} s from rest`,
+              ],
+              ['spread of prop walk', '± 50 %'],
+            ]
+          : [],
+        time: null,
+        hurts: false,
+      });
+  }
+  if (carry)
+    list.push({
+      key: 'carry',
+      text: `In neutral she carries ${distance(carry.distance, units)} from ${boatSpeed(carry.from, units)}`,
+      why:
+        carry.time >= 59.5
+          ? `A minute on she still has ${boatSpeed(Math.max(0, carry.to), units)}.`
+          : `Down to ${boatSpeed(Math.max(0, carry.to), units)} in ${Math.round(carry.time)} s.`,
+      figures: [],
+      time: null,
+      hurts: false,
+    });
+  return list;
+}
+
+function turnStatement({ turns, turnsAt }: Able, units: Units): Statement | null {
+  if (turns.length === 0) return null;
+  const done = turns.filter((turn) => turn.done);
+  const better = done.slice().sort((a, b) => a.room - b.room)[0];
+  const text =
+    better === undefined
+      ? 'No room for half a turn on the spot, either way'
+      : done.length === 1
+        ? `Half a turn on the spot goes to ${better.side} only`
+        : `Turn to ${better.side}: it takes ${distance(better.room, units)} of water, the other way ${distance(done.find((t) => t !== better)!.room, units)}`;
+  return {
+    key: 'turn',
+    text,
+    why: `Simulated both ways from rest at ${clock(turnsAt ?? 0)}, wheel hard over, bursts ahead and astern, among all that is there.`,
+    figures: turns.map((turn) => [
+      `to ${turn.side}`,
+      turn.done
+        ? `${turn.bursts} bursts, ${Math.round(turn.time)} s${turn.nearest.name ? `, ${distance(Math.max(0, turn.nearest.distance), units)} from ${turn.nearest.name}` : ''}`
+        : turn.touched
+          ? `touches ${turn.nearest.name ?? 'something'}`
+          : `not round in ${turn.bursts} bursts`,
+    ]),
+    time: turnsAt,
+    hurts: better === undefined,
+  };
+}
+
+function holdStatements({ holds }: Able, wind: number, units: Units): Statement[] {
+  const say = (key: string, means: string, most: number | null, how: string) => {
+    if (most === null) return [];
+    const enough = most > wind;
+    const to =
+      most === Infinity
+        ? `${windSpeed(MOST_WIND_MPS, units)} and more`
+        : `${windSpeed(most, units)} abeam`;
+    return [
+      {
+        key,
+        text: enough
+          ? `${means} holds her bow: up to ${to}`
+          : `${means} no longer holds her bow: it does to ${to}`,
+        why: `${how} for ${Math.round(holds.seconds)} s from rest, wind abeam, calm water: is the stem where it was? It blows ${windSpeed(wind, units)} now.`,
+        figures: [['spread', '± 25 %'] as const],
+        time: null,
+        hurts: !enough,
+      },
+    ];
+  };
+  return [
+    ...say('burst', 'Half ahead, wheel hard over', holds.burst, 'Half throttle ahead'),
+    ...say('thruster', 'The bow thruster', holds.thruster, 'Full power'),
+  ];
+}
+
+function speedStatement(brief: Brief, units: Units): Statement | null {
+  const known = brief.speeds.filter(({ speed }) => speed !== null);
+  if (known.length === 0) return null;
+  const word = { 3: 'three', 2: 'two', 1: 'one' } as Record<number, string>;
+  return {
+    key: 'speeds',
+    text: known
+      .map(
+        ({ lengths, speed }) =>
+          `${boatSpeed(speed!, units)} ${word[lengths]!} length${lengths > 1 ? 's' : ''} off`,
+      )
+      .join(', '),
+    why: 'Speed over ground on the way in, counted from where she is to lie.',
+    figures: known.map(({ lengths, time }) => [`${word[lengths]!} off`, `at ${clock(time!)}`]),
+    time: known[0]!.time,
+    hurts: false,
+  };
+}
+
+/** What she can do here. @param wind its mean, m/s */
+export function ableStatements(
+  brief: Brief,
+  length: number,
+  wind: number,
+  units: Units,
+): Statement[] {
+  const { able } = brief;
+  if (!able) return [];
+  const turn = turnStatement(able, units);
+  const speeds = speedStatement(brief, units);
+  return [
+    ...(speeds ? [speeds] : []),
+    ...stopStatements(able, length, units),
+    ...(turn ? [turn] : []),
+    ...holdStatements(able, wind, units),
+  ];
+}
+
+export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
+  stop: 'stop her',
+  astern: 'astern out',
+  port: 'drive on round to port',
+  starboard: 'drive on round to starboard',
+  hold: 'hold her there',
+};
+
+/** "stop her, 2.1 m to spare from Old Dray" */
+export function wayOutText(at: WayOutAt, units: Units): string {
+  if (!at.by) return 'no way out: committed';
+  const words = ESCAPE_WORDS[at.by];
+  if (!at.spare?.name) return words;
+  return `${words}, ${distance(Math.max(0, at.spare.distance), units)} to spare from ${at.spare.name}`;
+}
+
+const FAILS = {
+  reached: 'it holds',
+  missed: 'she does not get there',
+  'hard touch': 'a hard touch',
+  'broke off': 'it is broken off',
+  'cue never came': 'a cue never comes',
+  'out of time': 'it takes too long',
+} as const;
+
+/** The wind it fails in: figure, meaning and what happens then. */
+export function limitWords(limit: WindLimit, units: Units): [string, string, string] {
+  if (limit.wind === null && limit.outcome !== null)
+    return ['–', 'fails in this wind already', FAILS[limit.outcome]];
+  if (limit.wind === null) return [`> ${windSpeed(limit.holdsTo, units)}`, 'wind it holds in', ''];
+  const what = FAILS[limit.outcome ?? 'missed'];
+  const on = limit.touched ? ` on ${limit.touched}` : '';
+  return [windSpeed(limit.wind, units), 'wind at which this fails', `${what}${on}`];
+}
+
+export const READY_WORDS: Readonly<Record<ReadyItem, readonly [string, string]>> = {
+  'neutral-first': ['engine in neutral before it is started', 'so that she does not move off'],
+  'cooling-water': ['cooling water comes out', 'an engine that quits is found now, not in the gap'],
+  'kill-cord': ['kill cord on', 'a helm thrown off must stop the engine'],
+  'both-gears': ['ahead and astern tried', 'before the last line is off'],
+  'lock-to-lock': ['steering tried from lock to lock', 'and left where the first beat wants it'],
+  thrusters: ['thrusters tried both ways', 'switch, battery, and nothing in the tunnel'],
+  joystick: ['joystick tried, and how to take the boat back from it', 'it may fail'],
+  'shore-power': ['shore power and hoses off', ''],
+  fenders: [
+    'fenders on both sides at the height of what she meets',
+    'the far side is the one forgotten',
+  ],
+  'roving-fender': ['a roving fender in hand', 'instead of a hand or a foot'],
+  'lines-on': [
+    'lines rigged outside everything and led back',
+    'the one that holds her first on top',
+  ],
+  'lines-off': ['lines singled up; the last is the one that holds her', ''],
+  'boat-hook': ['boat hook at hand', ''],
+  crew: ['crew told what comes, who does what and what is called', 'nobody knew the plan'],
+  'way-out': [
+    'everybody knows when it is broken off, and how',
+    'coming round again is good handling',
+  ],
+  'look-astern': ['somebody looks astern before she goes astern', ''],
+  harbour: ['harbour or marina called, if that is asked', 'local rules come first'],
+};
+
+export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
+  between: 'Nobody puts hand, foot or body between the boat and anything. Fend with fenders.',
+  step: 'Nobody jumps. Step ashore only when she lies close and still.',
+  propeller: 'Nobody boards or leaves, and no line or swimmer is near, while a propeller turns.',
+  astern: 'Never astern with people in the water or at the stern.',
+  lines: 'Hands clear of a loaded line and out of bights; nobody stands in line with one.',
+  wash: 'At this speed her wash moves moored boats and harms banks. Slow down.',
+  'kill-cord': 'Kill cord on, round the leg of whoever steers.',
+};

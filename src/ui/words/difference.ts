@@ -1,0 +1,80 @@
+import type { Difference } from '@/core/debrief';
+import type { Outcome, Take } from '@/core/score';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { boatSpeed, clock, distance, touchSpeed, type Units } from './units';
+
+export interface DifferenceLine {
+  readonly name: string;
+  readonly text: string;
+  readonly worse: boolean;
+}
+
+const OUTCOMES: Readonly<Record<Outcome, string>> = {
+  reached: 'done',
+  missed: 'not there',
+  'hard touch': 'hard touch',
+  'broke off': 'broken off',
+  'cue never came': 'waiting still',
+  'out of time': 'out of time',
+};
+
+const pair = (a: string, b: string) => (a === b ? a : `${a} → ${b}`);
+
+/** How a take differs from the one it is held against, the one held first in every pair. */
+export function differenceLines(
+  held: Take,
+  now: Take,
+  difference: Difference,
+  units: Units,
+): DifferenceLine[] {
+  const lines: DifferenceLine[] = [
+    {
+      name: 'outcome',
+      text: pair(OUTCOMES[held.outcome], OUTCOMES[now.outcome]),
+      worse: held.outcome === 'reached' && now.outcome !== 'reached',
+    },
+  ];
+  const [before, after] = difference.clearance;
+  if (before !== null && after !== null)
+    lines.push({
+      name: 'least clearance',
+      text: pair(distance(Math.max(0, before), units), distance(Math.max(0, after), units)),
+      worse: after < before - 0.05 && after < 0.5,
+    });
+  const [softer, harder] = difference.touch;
+  if (softer > 0 || harder > 0)
+    lines.push({
+      name: 'hardest touch',
+      text: pair(
+        softer > 0 ? touchSpeed(softer) : 'none',
+        harder > 0 ? touchSpeed(harder) : 'none',
+      ),
+      worse: harder > softer + 0.005,
+    });
+  lines.push({
+    name: 'fastest',
+    text: pair(boatSpeed(difference.fastest[0], units), boatSpeed(difference.fastest[1], units)),
+    worse: false,
+  });
+  lines.push({
+    name: 'takes',
+    text: pair(clock(difference.duration[0]), clock(difference.duration[1])),
+    worse: false,
+  });
+  if (difference.partsAt === null)
+    lines.push({ name: 'the ways', text: 'never part by half a metre', worse: false });
+  else {
+    lines.push({
+      name: 'the ways part',
+      text: `at ${clock(difference.partsAt)}, by ${distance(difference.apart, units)} at ${clock(difference.apartAt)}`,
+      worse: false,
+    });
+    const turned = Math.round(difference.endsTurned * DEGREES_PER_RADIAN);
+    lines.push({
+      name: 'she ends',
+      text: `${distance(difference.endsApart, units)} away, ${Math.abs(turned)}° ${turned < 0 ? 'to port' : 'to starboard'}`,
+      worse: false,
+    });
+  }
+  return lines;
+}
