@@ -126,6 +126,7 @@ function alongside(boat: Boat): BenchCase {
       goal: { is: 'clear', distance_m: 0 },
       berth: ['berth'],
       ready: [],
+      dismissed: [],
       score: { beats, end: { cue: { is: 'after', seconds: 600 }, within_s: 900 } },
       limit_s: 120,
     },

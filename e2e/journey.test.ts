@@ -22,7 +22,7 @@ it('goes from the start page to a running take in two presses', async () => {
 it('recomputes while the wind is dragged, in one undo, and keeps it over a reload', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
-  const before = await app.page.margins();
+  const before = await app.page.settled();
   const grip = await app.page.find('[data-grip="Wind"]');
   const seen = new Set<string>();
   await driver.actions().move({ origin: grip }).press().perform();
@@ -44,13 +44,13 @@ it('recomputes while the wind is dragged, in one undo, and keeps it over a reloa
   expect(await (await app.page.find('[data-grip="Wind"]')).getAttribute('aria-valuetext')).toBe(
     wind,
   );
-  expect(await app.page.margins()).toBe(after);
+  expect(await app.page.settled()).toBe(after);
 });
 
 it('undoes and redoes the drag as one step', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
-  const before = await app.page.margins();
+  const before = await app.page.settled();
   const grip = await app.page.find('[data-grip="Wind"]');
   await driver.actions().move({ origin: grip }).press().perform();
   for (let i = 0; i < 4; i++) {
@@ -113,36 +113,36 @@ it('adds, moves and removes beats by keyboard, and takes it all back', async () 
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const heads = () => driver.findElements(By.css('ol[aria-label="Beats"] button'));
-  expect(await heads()).toHaveLength(6);
+  expect(await heads()).toHaveLength(7);
   await (await app.page.find('button[aria-label="Add a beat at the end"]')).sendKeys(Key.ENTER);
-  await app.page.find('form[aria-label="Beat 6"]');
+  await app.page.find('form[aria-label="Beat 7"]');
   await (await app.page.find('button[aria-label="Earlier"]')).sendKeys(Key.ENTER);
-  await app.page.find('form[aria-label="Beat 5"]');
+  await app.page.find('form[aria-label="Beat 6"]');
   await (await app.page.find('button[aria-label="Remove this beat"]')).sendKeys(Key.ENTER);
   await app.page.until(
-    'six heads again',
+    'seven heads again',
     async () => (await heads()).length,
-    (n) => n === 6,
+    (n) => n === 7,
   );
+  await (await app.page.find('button[aria-label^="Undo"]')).click();
+  await app.page.until(
+    'eight heads',
+    async () => (await heads()).length,
+    (n) => n === 8,
+  );
+  await (await app.page.find('button[aria-label^="Undo"]')).click();
   await (await app.page.find('button[aria-label^="Undo"]')).click();
   await app.page.until(
     'seven heads',
     async () => (await heads()).length,
     (n) => n === 7,
   );
-  await (await app.page.find('button[aria-label^="Undo"]')).click();
-  await (await app.page.find('button[aria-label^="Undo"]')).click();
-  await app.page.until(
-    'six heads',
-    async () => (await heads()).length,
-    (n) => n === 6,
-  );
 });
 
 it('sails the manoeuvre in another boat, keeps her, and comes back by undo', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
-  const before = await app.page.margins();
+  const before = await app.page.settled();
   const header = () => app.page.text('header');
   await (await app.page.find('button[aria-label="More"]')).click();
   await driver.findElement(By.xpath('//*[@role="menuitem"][contains(., "Another boat")]')).click();

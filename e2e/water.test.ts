@@ -115,7 +115,7 @@ it('changes the stream by its grip and the end of the score by its own editor', 
   const heads = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
   await heads.at(-1)!.click();
   await app.page.find('form[aria-label="End of the score"]');
-  await app.page.fill('Longest wait for the cue', '2');
+  await app.page.fill('Longest wait for the cue', '0.5');
   await app.page.until(
     'waiting still',
     () => app.page.outcome(),

@@ -50,6 +50,8 @@ export const manoeuvreSchema = z.strictObject({
   /** Ids of features that are her berth: touched by intent, left out of clearances. */
   berth: z.array(id).max(12, { error: 'at most 12' }).default([]),
   score: scoreSchema,
+  /** Checks of the score its writer has looked at and set aside, as `rule/beat id/engine`. */
+  dismissed: z.array(z.string().min(1).max(200)).max(200, { error: 'at most 200' }).default([]),
   /** What of the getting ready has been ticked off. */
   ready: z.array(z.enum(READY_ITEMS)).max(READY_ITEMS.length).default([]),
   limit_s: within(1, 900, 's').default(300),

@@ -3,10 +3,10 @@ import type { ManoeuvreFile, Result, VariationDocument, Winds } from '@/document
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
 export interface LookListener {
-  /** Something more was found. */
-  found(part: Looked, file: ManoeuvreFile): void;
+  /** Something more was found by look number `turn`; the last of it may come after the end is told. */
+  found(part: Looked, turn: number): void;
   /** It is through; not told of a look that was overtaken. */
-  ended(result: Result<LookEnd>, file: ManoeuvreFile): void;
+  ended(result: Result<LookEnd>, turn: number): void;
 }
 
 type Ask = (remote: Remote<LookWorker>, tell: (found: Looked) => void) => Promise<Result<LookEnd>>;
@@ -23,15 +23,15 @@ export class LookClient {
   }
 
   brief(file: ManoeuvreFile): void {
-    this.look(file, (remote, tell) => remote.brief(file, tell));
+    this.look((remote, tell) => remote.brief(file, tell));
   }
 
   survey(file: ManoeuvreFile, variation: VariationDocument): void {
-    this.look(file, (remote, tell) => remote.survey(file, variation, tell));
+    this.look((remote, tell) => remote.survey(file, variation, tell));
   }
 
   grid(file: ManoeuvreFile, variation: VariationDocument, winds: Winds): void {
-    this.look(file, (remote, tell) => remote.grid(file, variation, winds, tell));
+    this.look((remote, tell) => remote.grid(file, variation, winds, tell));
   }
 
   /** Gives up what is going on; nothing more is told. */
@@ -46,10 +46,10 @@ export class LookClient {
     this.worker.terminate();
   }
 
-  private look(file: ManoeuvreFile, ask: Ask): void {
+  private look(ask: Ask): void {
     const turn = ++this.turn;
     const tell = proxy((found: Looked) => {
-      if (turn === this.turn) this.listener.found(found, file);
+      if (turn === this.turn) this.listener.found(found, turn);
     });
     ask(this.remote, tell)
       .catch((error: unknown): Result<LookEnd> => ({
@@ -60,7 +60,7 @@ export class LookClient {
       }))
       .then((result) => {
         if (turn !== this.turn) return;
-        if (!result.ok || result.value === 'done') this.listener.ended(result, file);
+        if (!result.ok || result.value === 'done') this.listener.ended(result, turn);
       });
   }
 }

@@ -1,6 +1,7 @@
 import { expose, releaseProxy } from 'comlink';
 import { briefOf } from '@/core/brief';
-import type { RunInput } from '@/core/score';
+import { checkScore } from '@/core/checks';
+import { runTake, type RunInput } from '@/core/score';
 import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
@@ -16,7 +17,7 @@ import {
 } from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
-const NOTHING: Looked = { brief: null, surveyed: [], limit: null, cells: [] };
+const NOTHING: Looked = { brief: null, surveyed: [], limit: null, checks: null, cells: [] };
 /** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
 const TELL_EVERY_MS = 40;
 
@@ -69,8 +70,9 @@ function read(file: unknown): Result<{ input: RunInput; file: ManoeuvreFile }> {
   return input.ok ? success({ input: input.value, file: checked.value }) : input;
 }
 
-/** Way out and time in hand first, then the wind in which it fails. */
-function* survey(input: RunInput): Generator<Partial<Looked>> {
+/** What is worth a second look, then way out and time in hand, then the wind in which it fails. */
+function* survey(input: RunInput, said: readonly boolean[]): Generator<Partial<Looked>> {
+  yield { checks: checkScore(input, runTake(input), said) };
   for (const surveyed of surveyTake(input)) yield { surveyed: [surveyed] };
   for (const limit of seekWindLimit(input)) yield { limit };
 }
@@ -93,12 +95,14 @@ const worker: LookWorker = {
     const varied = check(variationSchema, variation);
     if (!varied.ok) return varied;
     const input = vary(opened.value.input, toVariation(varied.value));
+    const said = opened.value.file.score.beats.map(({ wayOut }) => wayOut.say.trim() !== '');
     const all = (found: readonly Partial<Looked>[]) => ({
       ...NOTHING,
       surveyed: found.flatMap(({ surveyed }) => surveyed ?? []),
       limit: found.find(({ limit }) => limit)?.limit ?? null,
+      checks: found.find(({ checks }) => checks)?.checks ?? null,
     });
-    return follow(survey(input), all, tell);
+    return follow(survey(input, said), all, tell);
   },
   async grid(file, variation, winds, tell) {
     const opened = read(file);

@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/brief';
+import type { Finding } from '@/core/checks';
 import type { Take } from '@/core/score';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
@@ -15,6 +16,7 @@ export interface Looked {
   readonly brief: Brief | null;
   readonly surveyed: readonly Surveyed[];
   readonly limit: WindLimit | null;
+  readonly checks: readonly Finding[] | null;
   readonly cells: readonly GridCell[];
 }
 

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import type { Brief } from '@/core/brief';
+import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
 import type { ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import { LookClient, type Looked } from '@/workers';
@@ -19,12 +20,8 @@ function useLook<T>(
   join: (so: T, part: Looked) => T,
   /** Looked into anew when this changes too. */
   also: unknown = null,
-): { readonly found: T; readonly of: ManoeuvreFile | null; readonly busy: boolean } {
-  const [state, setState] = useState<{ found: T; of: ManoeuvreFile | null; busy: boolean }>({
-    found: empty,
-    of: null,
-    busy: false,
-  });
+): { readonly found: T; readonly busy: boolean } {
+  const [state, setState] = useState({ found: empty, turn: 0, ended: 0 });
   const client = useRef<LookClient | null>(null);
   const work = useRef({ begin, join, empty });
   useEffect(() => {
@@ -33,16 +30,13 @@ function useLook<T>(
 
   useEffect(() => {
     const made = new LookClient({
-      found: (part, of) =>
-        setState((last) => ({
-          found: work.current.join(
-            last.busy && last.of === of ? last.found : work.current.empty,
-            part,
-          ),
-          of,
-          busy: true,
-        })),
-      ended: () => setState((last) => ({ ...last, busy: false })),
+      found: (part, turn) =>
+        setState((last) => {
+          const { join: joined, empty: nothing } = work.current;
+          const so = last.turn === turn ? last.found : nothing;
+          return { ...last, found: joined(so, part), turn };
+        }),
+      ended: (_, turn) => setState((last) => ({ ...last, ended: turn })),
     });
     client.current = made;
     return () => {
@@ -52,18 +46,16 @@ function useLook<T>(
   }, []);
 
   useEffect(() => {
-    const { current } = client;
-    current?.stop();
+    client.current?.stop();
     if (!file) return;
     const timer = setTimeout(() => {
-      // What comes now belongs to a new look.
-      setState((last) => ({ ...last, busy: false }));
       if (client.current) work.current.begin(client.current, file);
     }, REST_MS);
     return () => clearTimeout(timer);
   }, [file, also]);
 
-  return state;
+  // What is told last may come after the end.
+  return { found: state.found, busy: state.turn !== state.ended };
 }
 
 /** What stands open all over the take: moments known so far in the order of time, and the wind it fails in. */
@@ -71,16 +63,18 @@ export interface Survey {
   readonly moments: readonly Moment[];
   readonly of: number;
   readonly limit: WindLimit | null;
+  readonly checks: readonly Finding[];
 }
 
-export const NO_SURVEY: Survey = { moments: [], of: 0, limit: null };
+export const NO_SURVEY: Survey = { moments: [], of: 0, limit: null, checks: [] };
 
-function joinSurvey(so: Survey, { surveyed, limit }: Looked): Survey {
-  if (surveyed.length === 0) return limit ? { ...so, limit } : so;
+function joinSurvey(before: Survey, { surveyed, limit, checks }: Looked): Survey {
+  const so = { ...before, limit: limit ?? before.limit, checks: checks ?? before.checks };
+  if (surveyed.length === 0) return so;
   const moments = [...so.moments, ...surveyed.map(({ moment }) => moment)].sort(
     (a, b) => a.time - b.time,
   );
-  return { moments, of: surveyed[0]!.of, limit: limit ?? so.limit };
+  return { ...so, moments, of: surveyed[0]!.of };
 }
 
 /** Nothing is looked into while `file` is null. */

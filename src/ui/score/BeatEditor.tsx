@@ -1,5 +1,5 @@
 'use client';
-import { ArrowLeft, ArrowRight, CopyPlus, Trash2, X } from 'lucide-react';
+import { ArrowLeft, ArrowRight, CopyPlus, Scissors, Trash2, X } from 'lucide-react';
 import { useEffect, useMemo, useRef } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { namedMarks, namedPoints, type BeatDocument } from '@/document';
@@ -7,13 +7,14 @@ import { useLiveForm } from '../hooks/use-live-form';
 import { FieldError, NumberField, Part, TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
 import { Gesture } from '../state/workspace';
 import { beatResolver, fromForm, toForm, type BeatForm } from './beat-form';
 import { freshCue } from './cue-rows';
 import { freshExpect } from './expect-rows';
 import { CueFields } from './CueFields';
-import { duplicateBeat, freshBeatId, moveBeat, removeBeat } from './edits';
+import { duplicateBeat, freshBeatId, moveBeat, removeBeat, splitBeat } from './edits';
 import { ExpectRows } from './ExpectRows';
 import { OrderRows } from './OrderRows';
 
@@ -27,6 +28,36 @@ export function useNames() {
       marks: namedMarks(place).map(({ name }) => name),
     }),
     [boat, place],
+  );
+}
+
+/** Cuts the beat in two where the playhead stands. */
+function SplitButton({ beat }: { beat: BeatDocument }) {
+  const score = useWorkspace((s) => s.manoeuvre.score);
+  const { beats } = score;
+  const edit = useWorkspace((s) => s.edit);
+  const select = useWorkspace((s) => s.select);
+  const marks = usePlayhead((p) => p.marks);
+  const time = usePlayhead((p) => p.time);
+  const index = beats.findIndex(({ id }) => id === beat.id);
+  const from = marks.find((mark) => mark.beat === index)?.time;
+  const to = marks.find((mark) => mark.beat === index + 1)?.time ?? Infinity;
+  const within = from !== undefined && time > from + 0.2 && time < to;
+  return (
+    <IconButton
+      label={within ? 'Split at the playhead' : 'Split: put the playhead inside this beat first'}
+      disabled={!within}
+      onClick={() => {
+        const id = freshBeatId(beats);
+        const next = splitBeat(score, beat.id, id, time - from!);
+        edit((m) => {
+          m.score = next;
+        });
+        select(id);
+      }}
+    >
+      <Scissors size={15} />
+    </IconButton>
   );
 }
 
@@ -80,8 +111,9 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
 
   const copy = () => {
     const id = freshBeatId(score.beats);
+    const next = duplicateBeat(score, beat.id, id);
     edit((m) => {
-      m.score = duplicateBeat(m.score, beat.id, id);
+      m.score = next;
     });
     select(id);
   };
@@ -125,6 +157,7 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
             >
               <ArrowRight size={15} />
             </IconButton>
+            <SplitButton beat={beat} />
             <IconButton label="Duplicate this beat" onClick={copy}>
               <CopyPlus size={15} />
             </IconButton>

@@ -6,7 +6,7 @@ import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
 import type { CueRow } from './cue-rows';
-import { RowChoice, RowNumber } from './RowFields';
+import { RowChoice, RowMark, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
   { value: 'start', text: 'at the start' },
@@ -127,7 +127,7 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
             <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} />
           )}
           <span className="text-quiet">{is === 'abeam' ? 'abreast of' : 'off'}</span>
-          <RowChoice name={`${at}.mark`} label="Mark" options={names(marks)} />
+          <RowMark name={`${at}.mark`} label="Mark" options={names(marks)} />
         </>
       )}
     </div>

@@ -7,7 +7,7 @@ import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
 import type { ExpectRow } from './expect-rows';
 import { names, SIDES, SPEEDS_OVER } from './CueFields';
-import { RowChoice, RowNumber } from './RowFields';
+import { RowChoice, RowMark, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<ExpectRow['is']>[] = [
   { value: 'clear', text: 'clear of everything by' },
@@ -88,7 +88,7 @@ function ExpectFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
           <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />
           <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} width={44} />
           <span className="text-quiet">off</span>
-          <RowChoice name={`${at}.mark`} label="Mark" options={names(marks)} />
+          <RowMark name={`${at}.mark`} label="Mark" options={names(marks)} />
         </>
       )}
       <RowChoice name={`${at}.at`} label="When it is looked at" options={MOMENTS} />

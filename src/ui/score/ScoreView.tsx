@@ -1,7 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3-scale';
-import { Pause, Play, Plus } from 'lucide-react';
-import { useMemo, useRef, type PointerEvent } from 'react';
+import { ChartNoAxesGantt, List, Pause, Play, Plus } from 'lucide-react';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import type { Take } from '@/core/score';
 import type { Moment } from '@/core/search';
 import { toBoatSpec, type Boat } from '@/document';
@@ -12,6 +12,7 @@ import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
 import { clock } from '../words/units';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
+import { BeatList } from './BeatList';
 import { addBeat, freshBeatId } from './edits';
 import { GUTTER } from './layout';
 import { LANE_GAP, lanesFor, type Lane } from './lanes';
@@ -37,6 +38,7 @@ export function ScoreView({
   stale: boolean;
 }) {
   const [frame, { width }] = useSize<HTMLDivElement>();
+  const [asList, setAsList] = useState(false);
   const score = useWorkspace((s) => s.manoeuvre.score);
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
@@ -94,58 +96,69 @@ export function ScoreView({
           >
             <Plus size={17} />
           </IconButton>
+          <IconButton
+            label={asList ? 'Show the staves' : 'Show the beats as a list'}
+            onClick={() => setAsList(!asList)}
+          >
+            {asList ? <ChartNoAxesGantt size={16} /> : <List size={16} />}
+          </IconButton>
         </div>
-        {take && <BeatHeads take={take} x={x} width={width} />}
-        <svg
-          width={width}
-          height={height}
-          className="absolute left-0 cursor-crosshair touch-none select-none"
-          style={{ top: HEADS_HEIGHT }}
-          onPointerDown={(event) => {
-            dragging.current = true;
-            event.currentTarget.setPointerCapture(event.pointerId);
-            seekTo(event);
-          }}
-          onPointerMove={(event) => dragging.current && seekTo(event)}
-          onPointerUp={() => (dragging.current = false)}
-          onPointerCancel={() => (dragging.current = false)}
-          role="presentation"
-        >
-          {take &&
-            take.beats.map(({ beat, time }) => (
-              <line
-                key={beat}
-                x1={x(time)}
-                x2={x(time)}
-                y1={0}
-                y2={height - AXIS_HEIGHT}
-                className="stroke-hairline"
-              />
+        {asList && <BeatList take={take} />}
+        {!asList && take && <BeatHeads take={take} x={x} width={width} />}
+        {!asList && (
+          <svg
+            width={width}
+            height={height}
+            className="absolute left-0 cursor-crosshair touch-none select-none"
+            style={{ top: HEADS_HEIGHT }}
+            onPointerDown={(event) => {
+              dragging.current = true;
+              event.currentTarget.setPointerCapture(event.pointerId);
+              seekTo(event);
+            }}
+            onPointerMove={(event) => dragging.current && seekTo(event)}
+            onPointerUp={() => (dragging.current = false)}
+            onPointerCancel={() => (dragging.current = false)}
+            role="presentation"
+          >
+            {take &&
+              take.beats.map(({ beat, time }) => (
+                <line
+                  key={beat}
+                  x1={x(time)}
+                  x2={x(time)}
+                  y1={0}
+                  y2={height - AXIS_HEIGHT}
+                  className="stroke-hairline"
+                />
+              ))}
+            {lanes.map((lane, i) => (
+              <LaneView key={lane.name} lane={lane} top={tops[i]!} width={width} />
             ))}
-          {lanes.map((lane, i) => (
-            <LaneView key={lane.name} lane={lane} top={tops[i]!} width={width} />
-          ))}
-          {take && lanes.length > 0 && (
-            <Calls
-              take={take}
-              x={x}
-              top={tops[controls]! - CALLS_HEIGHT - LANE_GAP}
-              width={width}
-            />
-          )}
-          {take && (
-            <WayOutBand
-              moments={moments}
-              duration={duration}
-              x={x}
-              top={band}
-              right={width - RIGHT}
-            />
-          )}
-          <TimeAxis x={x} top={height - AXIS_HEIGHT} duration={duration} />
-        </svg>
-        {take && <WayOutReading moments={moments} top={HEADS_HEIGHT + band + 15} left={GUTTER} />}
-        {take && lanes.length > 0 && (
+            {take && lanes.length > 0 && (
+              <Calls
+                take={take}
+                x={x}
+                top={tops[controls]! - CALLS_HEIGHT - LANE_GAP}
+                width={width}
+              />
+            )}
+            {take && (
+              <WayOutBand
+                moments={moments}
+                duration={duration}
+                x={x}
+                top={band}
+                right={width - RIGHT}
+              />
+            )}
+            <TimeAxis x={x} top={height - AXIS_HEIGHT} duration={duration} />
+          </svg>
+        )}
+        {!asList && take && (
+          <WayOutReading moments={moments} top={HEADS_HEIGHT + band + 15} left={GUTTER} />
+        )}
+        {!asList && take && lanes.length > 0 && (
           <Playhead x={x} lanes={lanes} tops={tops} top={HEADS_HEIGHT} height={height} />
         )}
       </div>

@@ -1,4 +1,5 @@
 import type { BeatDocument, ScoreDocument } from '@/document';
+import { tidy } from '../words/units';
 
 /** Edits of a score; each gives a new one and leaves the old as it was. */
 
@@ -31,6 +32,41 @@ export function duplicateBeat(score: ScoreDocument, id: string, copyId: string):
   if (!beat) return score;
   const copy = { ...structuredClone(beat), id: copyId };
   return { ...score, beats: [...score.beats.slice(0, at + 1), copy, ...score.beats.slice(at + 1)] };
+}
+
+/**
+ * A beat cut in two `seconds` after it began: what was ordered from then on, what was expected by the next beat and the
+ * way out go with the second.
+ */
+export function splitBeat(
+  score: ScoreDocument,
+  id: string,
+  newId: string,
+  seconds: number,
+): ScoreDocument {
+  const at = score.beats.findIndex((beat) => beat.id === id);
+  const beat = score.beats[at];
+  if (!beat || seconds <= 0) return score;
+  const early = beat.orders.filter(({ after_s }) => after_s < seconds);
+  const late = beat.orders.filter(({ after_s }) => after_s >= seconds);
+  const soon = beat.expect.filter((e) => e.at !== 'next' && e.at.after_s < seconds);
+  const later = beat.expect.filter((e) => !soon.includes(e));
+  const second: BeatDocument = {
+    id: newId,
+    title: '',
+    cue: { is: 'after', seconds: tidy(seconds, 1) },
+    within_s: 60,
+    orders: late.map((order) => ({ ...order, after_s: tidy(order.after_s - seconds, 2) })),
+    expect: later.map((e) =>
+      e.at === 'next' ? e : { ...e, at: { after_s: tidy(e.at.after_s - seconds, 2) } },
+    ),
+    wayOut: structuredClone(beat.wayOut),
+  };
+  const first = { ...beat, orders: early, expect: soon };
+  return {
+    ...score,
+    beats: [...score.beats.slice(0, at), first, second, ...score.beats.slice(at + 1)],
+  };
 }
 
 /** Without a beat; the last one stays, as a score needs one. */

@@ -68,7 +68,8 @@ describe('lanes', () => {
     const [wheel, engine, speed, heading, turn] = lanes;
     expect(wheel!.read(10)).toBe('9° port');
     expect(engine!.read(10)).toBe('ahead');
-    expect(engine!.read(take.duration)).toBe('astern');
+    expect(engine!.read(take.duration - 2)).toBe('astern');
+    expect(engine!.read(take.duration)).toBe('neutral');
     expect(speed!.read(0)).toBe('2.2 kn');
     expect(heading!.read(0)).toBe('078°');
     expect(turn!.read(0)).toBe('steady');

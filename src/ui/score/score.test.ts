@@ -1,9 +1,10 @@
-import { check, scoreSchema, type BeatDocument } from '@/document';
+import { runTake } from '@/core/score';
+import { check, scoreSchema, toRunInput, type BeatDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { errorTree, fieldOf, fromForm, toForm } from './beat-form';
 import { freshCue } from './cue-rows';
 import { freshExpect } from './expect-rows';
-import { addBeat, duplicateBeat, freshBeatId, moveBeat, removeBeat } from './edits';
+import { addBeat, duplicateBeat, freshBeatId, moveBeat, removeBeat, splitBeat } from './edits';
 import { placeHeads } from './layout';
 
 const KN = { speed: 'kn', length: 'm' } as const;
@@ -90,6 +91,27 @@ describe('edits of a score', () => {
     for (const made of [added, moveBeat(score, 'steady', -2)]) {
       expect(check(scoreSchema, made).ok).toBe(true);
     }
+  });
+
+  it('cut a beat in two: what was to come later goes with the second, and it plays the same', () => {
+    const turn = demoFile('alongside-wind-off').score;
+    const split = splitBeat(turn, 'turn', 'rest', 1);
+    const [first, second] = split.beats.slice(3, 5);
+    expect(first!.id).toBe('turn');
+    expect(first!.orders.map((o) => o.after_s)).toEqual([0, 0, 0.7]);
+    expect(second).toMatchObject({ id: 'rest', cue: { is: 'after', seconds: 1 } });
+    expect(second!.orders.map((o) => o.after_s)).toEqual([0.8]);
+    expect(first!.expect).toEqual([]);
+    expect(second!.expect).toEqual(turn.beats[3]!.expect);
+    expect(check(scoreSchema, split).ok).toBe(true);
+    expect(splitBeat(turn, 'turn', 'rest', 0)).toBe(turn);
+    const played = (s: typeof turn) => {
+      const input = toRunInput({ ...demoFile('alongside-wind-off'), score: s });
+      if (!input.ok) throw new Error('not played');
+      const { trace } = runTake(input.value);
+      return [trace.x.at(-1)!, trace.y.at(-1)!];
+    };
+    played(split).forEach((at, i) => expect(at).toBeCloseTo(played(turn)[i]!, 3));
   });
 
   it('leave a score its last beat', () => {

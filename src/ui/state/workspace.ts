@@ -26,6 +26,9 @@ export interface WorkspaceState {
   readonly variation: VariationDocument;
   /** The take that others are held against, and what it was played from. */
   readonly reference: Reference | null;
+  /** A mark is being picked on the water for a field of the score. */
+  readonly picking: Picking | null;
+  setPicking(picking: Picking | null): void;
   setPhase(phase: Phase): void;
   setVariation(variation: VariationDocument): void;
   setReference(reference: Reference | null): void;
@@ -40,6 +43,12 @@ export interface WorkspaceState {
 
 export const PHASES = ['brief', 'score', 'what if'] as const;
 export type Phase = (typeof PHASES)[number];
+
+export interface Picking {
+  /** What it is for, in words. */
+  readonly what: string;
+  choose(name: string): void;
+}
 
 export interface Reference {
   readonly take: Take;
@@ -72,13 +81,20 @@ export function createWorkspace(start: {
         phase: 'score',
         variation: NO_VARIATION,
         reference: null,
+        picking: null,
+        setPicking: (picking) => set({ picking }),
         // Elsewhere nothing stays varied unseen.
         setPhase: (phase) =>
-          set(phase === 'what if' ? { phase } : { phase, variation: NO_VARIATION }),
+          set(
+            phase === 'what if'
+              ? { phase, picking: null }
+              : { phase, picking: null, variation: NO_VARIATION },
+          ),
         setVariation: (variation) => set({ variation }),
         // Takes are large and never edited: kept out of the drafts.
         setReference: (reference) => set({ reference }),
-        select: (id) => set({ selected: id }),
+        // Whatever was being picked was for the beat before.
+        select: (id) => set({ selected: id, picking: null }),
         point: (id) => set({ pointed: id }),
         edit: (change) =>
           set((state) => {

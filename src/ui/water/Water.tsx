@@ -22,11 +22,13 @@ import { takeExtent } from './extent';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
+import { PickLayer } from './PickLayer';
 import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames } from './PlaceNames';
 import { readAt } from './sample';
 import { ReferenceTrack } from './ReferenceTrack';
 import { ScaleBar } from './ScaleBar';
+import { StartGrip } from './StartGrip';
 import { StreamArrows } from './StreamArrows';
 import { TakeLayer } from './TakeLayer';
 
@@ -56,6 +58,8 @@ export function Water({
   const [frame, view] = useSize<HTMLDivElement>();
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const place = useWorkspace((s) => s.place);
+  const phase = useWorkspace((s) => s.phase);
+  const picking = useWorkspace((s) => s.picking);
   const pointed = useWorkspace((s) => s.pointed);
   const selected = useWorkspace((s) => s.selected);
   const point = useWorkspace((s) => s.point);
@@ -206,6 +210,8 @@ export function Water({
           <HurtMarks take={take} camera={shown} view={view} />
         </>
       )}
+      {phase === 'score' && !picking && <StartGrip camera={shown} />}
+      {picking && <PickLayer picking={picking} place={place} camera={shown} view={view} />}
       <ConditionGrips />
       <ScaleBar camera={shown} />
       <div className="absolute right-3 top-3 flex flex-col border border-hairline bg-paper">

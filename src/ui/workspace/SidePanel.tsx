@@ -1,5 +1,6 @@
 'use client';
 import type { Brief } from '@/core/brief';
+import type { Finding } from '@/core/checks';
 import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { Survey } from '../hooks/use-look';
@@ -7,6 +8,7 @@ import type { TakeState } from '../hooks/use-take';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
 import { END } from '../score/layout';
+import { Checks } from '../score/Checks';
 import { EndEditor } from '../score/EndEditor';
 import { useWorkspace } from '../state/context';
 import { WhatIfPanel } from '../what-if/WhatIfPanel';
@@ -40,21 +42,28 @@ export function SidePanel({
         ) : phase === 'what if' ? (
           <WhatIfPanel state={state} />
         ) : beat ? (
-          <BeatEditor key={beat.id} beat={beat} number={index + 1} />
+          <>
+            <Checks
+              findings={survey.checks.filter((finding) => finding.beat === index)}
+              named={false}
+            />
+            <BeatEditor key={beat.id} beat={beat} number={index + 1} />
+          </>
         ) : selected === END ? (
           <EndEditor />
         ) : (
-          <About />
+          <About checks={survey.checks} />
         )}
       </div>
     </aside>
   );
 }
 
-function About() {
+function About({ checks }: { checks: readonly Finding[] }) {
   const note = useWorkspace((s) => s.manoeuvre.note);
   return (
     <>
+      <Checks findings={checks} named />
       <p className="pb-3">{note}</p>
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">

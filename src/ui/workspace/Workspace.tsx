@@ -60,11 +60,11 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const last = useMemo(() => lastWayOut(known.moments.map(({ wayOut }) => wayOut)), [known]);
   const legs = phase === 'brief' ? (brief.found?.legs ?? NO_LEGS) : NO_LEGS;
 
-  const setDuration = usePlayhead((p) => p.setDuration);
-  const duration = state.take?.duration;
+  const setTake = usePlayhead((p) => p.setTake);
+  const { take } = state;
   useEffect(() => {
-    if (duration !== undefined) setDuration(duration);
-  }, [duration, setDuration]);
+    if (take) setTake(take.duration, take.beats);
+  }, [take, setTake]);
   useEffect(() => {
     // Another manoeuvre's moment means nothing here.
     usePlayhead.setState({ time: 0, playing: false });
@@ -85,7 +85,11 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         event.target.closest('button, [role=combobox]') !== null,
     },
   );
-  useHotkeys('escape', () => store.getState().select(null));
+  useHotkeys('escape', () => {
+    const { picking, setPicking, select } = store.getState();
+    if (picking) setPicking(null);
+    else select(null);
+  });
 
   const theirs = save.state.is === 'conflict' ? save.state.theirs : null;
   const showTheirs = () => {

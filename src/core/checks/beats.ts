@@ -1,0 +1,53 @@
+import { sampleAt, type Finding, type Rule } from './check';
+
+/** Beats closer together than this come at once for a pair of hands, s. */
+const AT_ONCE_S = 0.5;
+
+export const beatsAtOnce: Rule = (input, take) =>
+  take.beats.slice(1).flatMap((mark, i): Finding[] => {
+    const apart = mark.time - take.beats[i]!.time;
+    const idle = input.score.beats[mark.beat]!.orders.length === 0;
+    if (apart >= AT_ONCE_S || idle) return [];
+    return [
+      {
+        rule: 'beats at once',
+        beat: mark.beat,
+        time: mark.time,
+        figure: apart,
+        limit: AT_ONCE_S,
+        which: null,
+      },
+    ];
+  });
+
+/** Nearer than this to something not her berth, the beat ought to say what if it goes wrong, m. */
+const TIGHT_M = 1.5;
+
+/** @param said for each beat whether its way out is said in words: they stand in the document, not in the run */
+export const noWayOut =
+  (said: readonly boolean[]): Rule =>
+  (input, take) =>
+    take.beats.flatMap((mark, i): Finding[] => {
+      const beat = input.score.beats[mark.beat]!;
+      if (said[mark.beat] || beat.wayOut.orders.length > 0) return [];
+      const from = sampleAt(take, mark.time);
+      const to = sampleAt(take, take.beats[i + 1]?.time ?? take.duration);
+      let least = Infinity;
+      let at = from;
+      for (let k = from; k <= to; k++) {
+        if (take.trace.clearance[k]! >= least) continue;
+        least = take.trace.clearance[k]!;
+        at = k;
+      }
+      if (least >= TIGHT_M) return [];
+      return [
+        {
+          rule: 'no way out written',
+          beat: mark.beat,
+          time: take.trace.time[at]!,
+          figure: Math.max(0, least),
+          limit: TIGHT_M,
+          which: null,
+        },
+      ];
+    });

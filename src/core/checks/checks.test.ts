@@ -1,0 +1,135 @@
+import { runTake, type RunInput } from '../score';
+import { sloop } from '../testing/boats';
+import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
+import { checkScore, RULE_NAMES } from '.';
+
+const START = { is: 'start' } as const;
+const after = (seconds: number) => ({ is: 'after', seconds }) as const;
+
+function rulesOf(input: RunInput, said: boolean[] = [true, true, true, true]): string[] {
+  return checkScore(input, runTake(input), said).map(({ rule }) => rule);
+}
+
+describe('checks of a score', () => {
+  it('find nothing in a score that is in order', () => {
+    const input = inputOf(
+      [
+        beatOf(START, [wheelTo(15), engineIn(1, 0.2, 3)]),
+        beatOf(after(12), [engineIn(0)]),
+        beatOf(after(6), [wheelTo(0), engineIn(-1, 0.3, 3)]),
+        beatOf({ is: 'speed', over: 'water', compare: 'below', speed: 0.1 }, [engineIn(0)]),
+      ],
+      after(3),
+    );
+    expect(rulesOf(input)).toEqual([]);
+  });
+
+  it('see the gear before the wheel, at once or a moment early', () => {
+    const kick = (orders: ReturnType<typeof wheelTo>[]) =>
+      rulesOf(inputOf([beatOf(START, orders)], after(6)));
+    expect(kick([engineIn(1, 0.4), wheelTo(30)])).toContain('steering late');
+    expect(kick([engineIn(1, 0.4), wheelTo(30, 1)])).toContain('steering late');
+    expect(kick([wheelTo(30), engineIn(1, 0.4, 4)])).not.toContain('steering late');
+  });
+
+  it('see too short a pause in neutral, and none', () => {
+    const { neutralPause } = sloop().drives[0]!;
+    const reversed = (pause: number | null) =>
+      rulesOf(
+        inputOf(
+          [
+            beatOf(START, [
+              engineIn(1, 0.1),
+              ...(pause === null ? [] : [engineIn(0, 0, 3)]),
+              engineIn(-1, 0.1, 3 + (pause ?? 0)),
+            ]),
+          ],
+          after(9),
+        ),
+      );
+    expect(reversed(null)).toContain('no pause in neutral');
+    expect(reversed(0.5 * neutralPause)).toContain('no pause in neutral');
+    expect(reversed(neutralPause + 0.1)).not.toContain('no pause in neutral');
+  });
+
+  it('see a gear put in against much way, and an engine left in gear in the berth', () => {
+    const arriving = (speed: number, last: ReturnType<typeof engineIn>[]) =>
+      inputOf(
+        [
+          beatOf(START, [engineIn(-1, 0.6)]),
+          beatOf({ is: 'speed', over: 'ground', compare: 'below', speed: 0.1 }, last),
+        ],
+        after(1),
+        {
+          start: { x: 0, y: 0, heading: 0, speed },
+          goal: {
+            is: 'lie',
+            point: { name: 'midships', x: 0, y: 0 },
+            mark: { name: 'mark', x: 0, y: 0 },
+            within: 50,
+            heading: 0,
+            headingWithin: 1,
+            speedBelow: 1,
+          },
+        },
+      );
+    expect(rulesOf(arriving(1.6, [engineIn(0)]))).toContain('against her way');
+    expect(rulesOf(arriving(0.6, [engineIn(0)]))).not.toContain('against her way');
+    expect(rulesOf(arriving(0.6, []))).toContain('left in gear');
+    expect(rulesOf(arriving(0.6, [engineIn(0)]))).not.toContain('left in gear');
+  });
+
+  it('see much throttle beside something, and a tight beat without a way out', () => {
+    const past = (throttle: number) =>
+      inputOf([beatOf(START, [engineIn(1, throttle)])], after(9), {
+        obstacles: [box('hulk', 2.9, -5, 6, 60)],
+      });
+    expect(rulesOf(past(0.8))).toContain('much throttle close in');
+    expect(rulesOf(past(0.3))).not.toContain('much throttle close in');
+    expect(rulesOf(past(0.3), [false])).toContain('no way out written');
+    expect(rulesOf(past(0.3), [true])).not.toContain('no way out written');
+    const far = inputOf([beatOf(START, [engineIn(1)])], after(5));
+    expect(rulesOf(far, [false])).toEqual([]);
+  });
+
+  it('see a thruster held until it is nearly hot, and not one used in bursts', () => {
+    const jet = {
+      name: 'bow thruster',
+      x: 4,
+      thrust: 600,
+      jetSpeed: 5,
+      control: 'on-off' as const,
+      response: 0.2,
+      reverseDelay: 1,
+      heatTime: 20,
+      coolTime: 300,
+    };
+    const push = (seconds: number) =>
+      rulesOf(
+        inputOf(
+          [
+            beatOf(START, [
+              { after: 0, order: { do: 'thruster', thruster: 0, power: 1 } },
+              { after: seconds, order: { do: 'thruster', thruster: 0, power: 0 } },
+            ]),
+          ],
+          after(25),
+          { boat: { ...sloop(), thrusters: [jet] } },
+        ),
+      );
+    expect(push(18)).toContain('thruster long on');
+    expect(push(6)).not.toContain('thruster long on');
+  });
+
+  it('see two beats that come at once, and say where each finding belongs', () => {
+    const input = inputOf(
+      [beatOf(START, [engineIn(1)]), beatOf(after(0.1), [wheelTo(10)])],
+      after(5),
+    );
+    const findings = checkScore(input, runTake(input), [true, true]);
+    const at = findings.find(({ rule }) => rule === 'beats at once')!;
+    expect(at).toMatchObject({ beat: 1, which: null });
+    expect(at.figure).toBeCloseTo(0.1, 6);
+    findings.forEach(({ rule }) => expect(RULE_NAMES).toContain(rule));
+  });
+});

@@ -1,0 +1,190 @@
+import { engineColumn, type MoreColumn } from '../sim';
+import {
+  beatAt,
+  engineName,
+  gearOrders,
+  oncePerBeat,
+  sampleAt,
+  type Finding,
+  type Rule,
+} from './check';
+
+const DEGREE = Math.PI / 180;
+
+/** The wheel this far from where it is ordered when the propeller takes hold, or up to so much later, rad and s. */
+const WHEEL_OFF = 5 * DEGREE;
+const AFTERWARDS_S = 2;
+
+/** Steering is set before the gear: is the wheel there when the propeller begins to push? */
+export const steeringLate: Rule = (input, take) => {
+  const findings: Finding[] = [];
+  input.boat.drives.forEach((drive, engine) => {
+    let before = 0;
+    for (const { time, beat, gear } of gearOrders(take, engine)) {
+      const engages = gear !== 0 && gear !== before;
+      before = gear;
+      if (!engages) continue;
+      const takesHold = time + drive.shiftDelay;
+      const wheel = take.events.findLast(
+        (e) =>
+          e.is === 'order' &&
+          e.order.do === 'wheel' &&
+          (e.time <= takesHold + 1e-9 || (e.beat === beat && e.time <= takesHold + AFTERWARDS_S)),
+      );
+      if (wheel?.is !== 'order' || wheel.order.do !== 'wheel') continue;
+      const limit = input.boat.rudders[0]?.limit ?? input.boat.steering.driveLimit;
+      const wanted = Math.max(-limit, Math.min(limit, wheel.order.angle));
+      const off = Math.abs(take.trace.rudder[sampleAt(take, takesHold)]! - wanted);
+      if (off > WHEEL_OFF)
+        findings.push({
+          rule: 'steering late',
+          beat,
+          time: takesHold,
+          figure: off,
+          limit: WHEEL_OFF,
+          which: engineName(input, engine),
+        });
+    }
+  });
+  return oncePerBeat(findings);
+};
+
+/** Ahead to astern, or back, wants a pause ordered in neutral as long as the gearbox asks for. */
+export const noPause: Rule = (input, take) => {
+  const findings: Finding[] = [];
+  input.boat.drives.forEach((drive, engine) => {
+    let driven = 0;
+    let neutralFrom: number | null = null;
+    for (const { time, beat, gear } of gearOrders(take, engine)) {
+      if (gear === 0) {
+        neutralFrom ??= time;
+        continue;
+      }
+      const pause = neutralFrom === null ? 0 : time - neutralFrom;
+      if (driven === -gear && pause < drive.neutralPause - 1e-6)
+        findings.push({
+          rule: 'no pause in neutral',
+          beat,
+          time,
+          figure: pause,
+          limit: drive.neutralPause,
+          which: engineName(input, engine),
+        });
+      driven = gear;
+      neutralFrom = null;
+    }
+  });
+  return oncePerBeat(findings);
+};
+
+/** Way on in m/s against which a gear is no longer put in gently: two knots with much throttle, three with any. Judgement. */
+const WAY_WITH_THROTTLE = 1.03;
+const WAY_AT_IDLE = 1.54;
+const MUCH = 0.5;
+
+export const againstWay: Rule = (input, take) => {
+  const findings: Finding[] = [];
+  input.boat.drives.forEach((drive, engine) => {
+    let before = 0;
+    for (const { time, beat, gear, throttle } of gearOrders(take, engine)) {
+      const engages = gear !== 0 && gear !== before;
+      before = gear;
+      if (!engages) continue;
+      const way = -gear * take.trace.surge[sampleAt(take, time + drive.shiftDelay)]!;
+      const limit = throttle > MUCH ? WAY_WITH_THROTTLE : WAY_AT_IDLE;
+      if (way > limit)
+        findings.push({
+          rule: 'against her way',
+          beat,
+          time,
+          figure: way,
+          limit,
+          which: engineName(input, engine),
+        });
+    }
+  });
+  return oncePerBeat(findings);
+};
+
+/** Made fast or lying where she is to lie, an engine is still in gear. */
+export const leftInGear: Rule = (input, take) => {
+  if (input.goal.is !== 'lie' || take.outcome !== 'reached') return [];
+  return input.boat.drives.flatMap((_, engine) => {
+    const gear = take.trace[engineColumn('gear', engine)]!.at(-1)!;
+    if (gear === 0) return [];
+    return [
+      {
+        rule: 'left in gear' as const,
+        beat: beatAt(take, take.duration),
+        time: take.duration,
+        figure: gear,
+        limit: 0,
+        which: engineName(input, engine),
+      },
+    ];
+  });
+};
+
+/** Within so many lengths of something, more than so much throttle for so long, s. Judgement. */
+const CLOSE_LENGTHS = 0.5;
+const MUCH_THROTTLE = 0.6;
+const FOR_S = 3;
+
+export const muchThrottle: Rule = (input, take) => {
+  const { time, clearance } = take.trace;
+  const close = CLOSE_LENGTHS * input.boat.hull.length;
+  const findings = input.boat.drives.flatMap((_, engine): Finding[] => {
+    const throttle = take.trace[engineColumn('throttle', engine)]!;
+    const gear = take.trace[engineColumn('gear', engine)]!;
+    let since: number | null = null;
+    for (let i = 0; i < time.length; i++) {
+      const hard = gear[i] !== 0 && throttle[i]! > MUCH_THROTTLE && clearance[i]! < close;
+      since = hard ? (since ?? time[i]!) : null;
+      if (since === null || time[i]! - since < FOR_S) continue;
+      return [
+        {
+          rule: 'much throttle close in',
+          beat: beatAt(take, since),
+          time: since,
+          figure: throttle[i]!,
+          limit: MUCH_THROTTLE,
+          which: engineName(input, engine),
+        },
+      ];
+    }
+    return [];
+  });
+  return findings;
+};
+
+/** A thruster's motor is this far to cutting out. */
+const HOT = 0.8;
+
+export const thrusterLong: Rule = (input, take) =>
+  input.boat.thrusters.flatMap((spec, i): Finding[] => {
+    const power = take.trace[`thruster${i + 1}` as MoreColumn];
+    if (!power || spec.heatTime === Infinity) return [];
+    const { time } = take.trace;
+    let heat = 0;
+    let on = 0;
+    for (let k = 1; k < time.length; k++) {
+      const dt = time[k]! - time[k - 1]!;
+      const p2 = power[k]! * power[k]!;
+      if (p2 > 0.0004) on += dt;
+      // Warms with the square of its power and cools while it rests, as in the step.
+      heat += dt * (p2 > 0.0004 ? p2 / spec.heatTime : -heat / spec.coolTime);
+      if (heat < HOT) continue;
+      const at = time[k]!;
+      return [
+        {
+          rule: 'thruster long on',
+          beat: beatAt(take, at),
+          time: at,
+          figure: on,
+          limit: spec.heatTime,
+          which: spec.name,
+        },
+      ];
+    }
+    return [];
+  });

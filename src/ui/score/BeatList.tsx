@@ -1,0 +1,158 @@
+'use client';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
+import { useId } from 'react';
+import type { Take } from '@/core/score';
+import type { BeatDocument } from '@/document';
+import { useWorkspace } from '../state/context';
+import { usePlayhead } from '../state/playhead';
+import { usePreferences } from '../state/preferences';
+import { cueText, expectationText, ordersText } from '../words/beats';
+import { clock, type Units } from '../words/units';
+import { moveBeat } from './edits';
+import { END } from './layout';
+
+/** The score as a list to be read, for keyboard and small screens: dragged by its handles into another order. */
+export function BeatList({ take }: { take: Take | null }) {
+  const score = useWorkspace((s) => s.manoeuvre.score);
+  const edit = useWorkspace((s) => s.edit);
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const units = { speed, length };
+  const id = useId();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const begun = new Map(take?.beats.map((mark) => [mark.beat, mark.time]));
+  const ids = score.beats.map((beat) => beat.id);
+  const drop = ({ active, over }: DragEndEvent) => {
+    const by = over ? ids.indexOf(String(over.id)) - ids.indexOf(String(active.id)) : 0;
+    if (by !== 0)
+      edit((m) => {
+        m.score = moveBeat(m.score, String(active.id), by);
+      });
+  };
+  const ended = take?.events.some((e) => e.is === 'end');
+  return (
+    <div className="absolute inset-0 overflow-y-auto pl-[132px] pr-5" data-testid="beat-list">
+      <DndContext id={id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ol aria-label="Beats as a list">
+            {score.beats.map((beat, i) => (
+              <Row
+                key={beat.id}
+                beat={beat}
+                number={i + 1}
+                time={begun.get(i) ?? null}
+                units={units}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <EndRow
+        text={`${cueText(score.end.cue, units)}: the take ends`}
+        time={ended && take ? take.duration : null}
+      />
+    </div>
+  );
+}
+
+function Row({
+  beat,
+  number,
+  time,
+  units,
+}: {
+  beat: BeatDocument;
+  number: number;
+  time: number | null;
+  units: Units;
+}) {
+  const selected = useWorkspace((s) => s.selected);
+  const select = useWorkspace((s) => s.select);
+  const seek = usePlayhead((p) => p.seek);
+  const {
+    attributes,
+    listeners,
+    setNodeRef,
+    setActivatorNodeRef,
+    transform,
+    transition,
+    isDragging,
+  } = useSortable({ id: beat.id });
+  const out =
+    beat.wayOut.say || (beat.wayOut.orders.length > 0 ? ordersText(beat.wayOut.orders) : '');
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={`rule-b flex items-start gap-2 bg-paper py-1.5 ${isDragging ? 'relative z-10 border border-plan' : ''}`}
+    >
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move beat ${number}: space, then arrow keys`}
+        className="flex size-6 shrink-0 cursor-grab touch-none items-center justify-center text-quiet hover:text-plan"
+      >
+        <GripVertical size={15} aria-hidden />
+      </button>
+      <span className="figures w-6 shrink-0 font-bold text-plan">{number}</span>
+      <button
+        type="button"
+        aria-pressed={selected === beat.id}
+        onClick={() => {
+          select(beat.id);
+          if (time !== null) seek(time);
+        }}
+        className={`min-w-0 flex-1 text-left hover:text-plan ${selected === beat.id ? 'text-plan' : ''}`}
+      >
+        <span className="text-quiet">{cueText(beat.cue, units)}: </span>
+        <span className="font-semibold">{ordersText(beat.orders)}</span>
+        {beat.title && <span> – {beat.title}</span>}
+        {beat.expect.length > 0 && (
+          <span className="block text-[12.5px] text-quiet">
+            expect {beat.expect.map((e) => expectationText(e, units)).join('; ')}
+          </span>
+        )}
+        {out && <span className="block text-[12.5px] text-quiet">if not: {out}</span>}
+      </button>
+      <span className="figures shrink-0 text-quiet">
+        {time === null ? 'not reached' : clock(time)}
+      </span>
+    </li>
+  );
+}
+
+function EndRow({ text, time }: { text: string; time: number | null }) {
+  const select = useWorkspace((s) => s.select);
+  return (
+    <button
+      type="button"
+      onClick={() => select(END)}
+      className="flex w-full gap-2 py-1.5 pl-8 text-left hover:text-plan"
+    >
+      <span className="w-6 shrink-0 font-bold text-plan">‖</span>
+      <span className="flex-1">{text}</span>
+      <span className="figures text-quiet">{time === null ? 'not reached' : clock(time)}</span>
+    </button>
+  );
+}

@@ -1,0 +1,58 @@
+import type { Finding } from '@/core/checks';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { boatSpeed, distance, tidy, type Units } from './units';
+
+export interface CheckWords {
+  readonly text: string;
+  /** Why it matters and what to try. */
+  readonly why: string;
+}
+
+const the = (which: string | null) => (which ? `${which}: ` : '');
+
+/** A finding in words, with why it matters and what to try. */
+export function checkWords(finding: Finding, units: Units): CheckWords {
+  const { rule, figure, limit, which } = finding;
+  switch (rule) {
+    case 'steering late':
+      return {
+        text: `${the(which)}the wheel is ${Math.round(figure * DEGREES_PER_RADIAN)}° from where it is wanted when the gear takes hold`,
+        why: 'The burst goes the wrong way first. Order the wheel earlier, or the gear a moment later.',
+      };
+    case 'no pause in neutral':
+      return {
+        text: `${the(which)}${figure < 0.05 ? 'no pause' : `only ${tidy(figure, 1)} s`} in neutral between ahead and astern`,
+        why: `Her gearbox asks for ${tidy(limit, 1)} s and makes her wait for it. Order neutral that much before.`,
+      };
+    case 'against her way':
+      return {
+        text: `${the(which)}put in gear against ${boatSpeed(figure, units)} of way`,
+        why: `Hard on the gearbox above ${boatSpeed(limit, units)}, and it takes long to bite. Let her lose way in neutral first.`,
+      };
+    case 'left in gear':
+      return {
+        text: `${the(which)}still in gear at the end`,
+        why: 'She goes on pushing while hands are on lines. Add neutral to the last beat, or a beat for it.',
+      };
+    case 'much throttle close in':
+      return {
+        text: `${the(which)}${Math.round(figure * 100)} % throttle for over 3 s with something within half her length`,
+        why: 'What goes wrong then goes wrong fast. A shorter burst or an earlier one does the same.',
+      };
+    case 'thruster long on':
+      return {
+        text: `${which ?? 'the thruster'} is nearly hot after ${Math.round(figure)} s`,
+        why: `It cuts out at about ${Math.round(limit)} s of full power. Use shorter bursts, or the engine.`,
+      };
+    case 'beats at once':
+      return {
+        text: `comes ${figure < 0.05 ? 'at the same moment as' : `${tidy(figure, 1)} s after`} the beat before`,
+        why: 'One pair of hands does one thing at a time. Put both in one beat, or let the cue come later.',
+      };
+    case 'no way out written':
+      return {
+        text: `${distance(figure, units)} clear and no way out written`,
+        why: `Nearer than ${distance(limit, units)} everybody should know what is done if it goes wrong.`,
+      };
+  }
+}
