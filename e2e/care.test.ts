@@ -11,7 +11,7 @@ const app = App.forTests();
 describe('bad values', () => {
   it('are refused under their field in the user’s own unit, and the last sound take stays', async () => {
     await app.page.open('off-stilt-pontoon');
-    const sound = await app.page.margins();
+    const sound = await app.page.settled();
     await app.page.fill('Wind speed', '900');
     const message = await app.page.text('form[aria-label="Conditions"] [role=alert]');
     expect(message).toBe('give a number from 0 to 58 kn');
