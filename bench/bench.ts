@@ -6,6 +6,7 @@ import { Worker } from 'node:worker_threads';
 import { build } from 'esbuild';
 import { openBrowser } from '../e2e/support/browser';
 import { benchCases, type BenchCase } from './cases';
+import { measureDrag } from './drag';
 import type { Measured, Varied } from './measure';
 
 // Prints what a step, a manoeuvre and a thousand varied ones cost, in Node and in a worker in Chromium. It measures; it
@@ -141,6 +142,23 @@ async function main(): Promise<void> {
   for (const bench of cases) page.push(await inChromium(pageCode, bench));
   const pageFull = Math.min(...page.map(({ bestLoopMs }) => bestLoopMs));
   page.forEach((m, i) => print(row('Chromium', cases[i]!.name, m, pageFull)));
+  await printDrag();
+}
+
+async function printDrag(): Promise<void> {
+  for (const id of ['alongside-wind-off', 'off-stilt-pontoon']) {
+    const dragged = await measureDrag(id);
+    if (!dragged) {
+      print('There is no production build, so dragging was not measured (npx next build).');
+      return;
+    }
+    const { frames, longest, take, brief, band } = dragged;
+    const span = ([first, last]: readonly [number, number]) =>
+      Number.isNaN(first) ? 'none' : `${first.toFixed(0)} to ${last.toFixed(0)}`;
+    print(
+      `Chromium  wind dragged, ${id}: ${frames.toFixed(0)} frames a second, longest wait ${longest.toFixed(0)} ms; ms from rest to the first and last change of take ${span(take)}, brief ${span(brief)}, way-out band ${span(band)}`,
+    );
+  }
 }
 
 void main();

@@ -96,7 +96,7 @@ it('holds a take and says what differs when hands are late; nothing of it is sav
   await app.page.settled();
   await press('What if');
   await app.page.find('[data-testid=reference]');
-  const late = await app.page.find('[role=slider][aria-label="Hands late by"]');
+  const late = await app.page.find('[role=slider][aria-label="What if: Hands late by"]');
   for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
   const said = await app.page.until(
     'the difference',

@@ -50,3 +50,20 @@ it('refuses a bad file with path and reason on stderr, exit 2 and nothing writte
   expect(play(given('{"a":')).stderr).toMatch(/\(file\): is not JSON/);
   expect(play().status).toBe(2);
 }, 60000);
+
+it('prints what the planner says of it when asked', () => {
+  const done = play('demo/manoeuvres/alongside-wind-off.json', '--look');
+  expect(done.status).toBe(0);
+  const { look, ...summary } = JSON.parse(done.stdout) as Record<string, unknown> & {
+    look: {
+      brief: { legs: unknown[]; able: { stop: { distance: number } } };
+      moments: { time: number; wayOut: { grade: string } }[];
+      windLimit: { wind: number };
+    };
+  };
+  expect(check(takeSummarySchema, summary).ok).toBe(true);
+  expect(look.brief.legs.length).toBeGreaterThan(3);
+  expect(look.brief.able.stop.distance).toBeGreaterThan(1);
+  expect(look.moments[0]).toMatchObject({ time: 0, wayOut: { grade: 'open' } });
+  expect(look.windLimit.wind).toBeGreaterThan(5);
+}, 60000);

@@ -1,6 +1,9 @@
 import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { runTake } from '@/core/score';
+import { briefOf } from '@/core/brief';
+import { checkScore } from '@/core/checks';
+import { runTake, type RunInput, type Take } from '@/core/score';
+import { lastWayOut, surveyTake, windLimit } from '@/core/search';
 import {
   boatSchema,
   check,
@@ -18,11 +21,13 @@ import {
 } from '@/document';
 import { parseJson, readEither } from '@/io/manoeuvre';
 
-const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json]';
+const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json] [--look]';
 
 interface Arguments {
   readonly file: string;
   readonly out: string | null;
+  /** Also print what the planner says of it. */
+  readonly look: boolean;
 }
 
 function readArguments(given: readonly string[]): Result<Arguments> {
@@ -34,10 +39,12 @@ function readArguments(given: readonly string[]): Result<Arguments> {
     if (!out) return failure({ path: '--out', message: `needs a file name. ${USAGE}` });
     rest.splice(at, 2);
   }
+  const looks = rest.indexOf('--look');
+  if (looks >= 0) rest.splice(looks, 1);
   const stray = rest.find((word) => word.startsWith('--'));
   if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
   if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
-  return success({ file: rest[0]!, out });
+  return success({ file: rest[0]!, out, look: looks >= 0 });
 }
 
 function readText(path: string): Result<string> {
@@ -68,7 +75,23 @@ function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> 
   return success(toFile(manoeuvre, boat.value, place.value));
 }
 
-function play({ file, out }: Arguments): Result<string> {
+/** What Brief and Score show beside the take, in SI units and radians; null for a distance or a wind without end. */
+function lookInto(input: RunInput, file: ManoeuvreFile, take: Take) {
+  const moments = [...surveyTake(input)]
+    .sort((a, b) => a.index - b.index)
+    .map(({ moment }) => moment);
+  const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
+  const said = file.score.beats.map(({ wayOut }) => wayOut.say.trim() !== '');
+  return {
+    brief: [...briefOf(input, outboard)].at(-1)!,
+    moments,
+    lastWayOut: lastWayOut(moments.map(({ wayOut }) => wayOut)),
+    windLimit: windLimit(input),
+    checks: checkScore(input, take, said),
+  };
+}
+
+function play({ file, out, look }: Arguments): Result<string> {
   const text = readText(file);
   if (!text.ok) return text;
   const either = readEither(text.value);
@@ -93,7 +116,9 @@ function play({ file, out }: Arguments): Result<string> {
       return failure({ path: '--out', message: `${out} cannot be written: ${why}` });
     }
   }
-  return success(JSON.stringify(summarise(take, whole.value), null, 2));
+  const summary = summarise(take, whole.value);
+  const more = look ? { look: lookInto(input.value, whole.value, take) } : {};
+  return success(JSON.stringify({ ...summary, ...more }, null, 2));
 }
 
 const given = readArguments(process.argv.slice(2));

@@ -31,6 +31,35 @@ async function main(): Promise<void> {
     await driver.executeScript('document.activeElement.blur()');
     await keep('score');
 
+    const phase = async (name: string) =>
+      (await driver.findElement(By.xpath(`//nav//button[.='${name}']`))).click();
+    await page.settled();
+    await phase('Brief');
+    await page.until(
+      'the brief',
+      () => page.text('[data-testid=brief]'),
+      (t) => t.includes('she stops in'),
+    );
+    await driver.findElement(By.xpath("//summary[contains(., 'In the berth')]")).click();
+    await driver.findElement(By.xpath("//summary[contains(., 'All the way')]")).click();
+    await keep('brief');
+    await phase('What if');
+    const late = await page.find('[aria-label="What if: Hands late by"]');
+    for (let i = 0; i < 3; i++) await late.sendKeys(Key.ARROW_RIGHT);
+    await page.settled();
+    await driver.executeScript(
+      `document.querySelector('[data-testid=what-if]').parentElement.scrollTop = 0`,
+    );
+    await keep('what-if');
+    await driver.findElement(By.xpath("//button[.='As written']")).click();
+    await driver.findElement(By.xpath("//button[starts-with(., 'A sheet of winds')]")).click();
+    await page.until(
+      'the sheet',
+      () => page.text('[role=dialog]'),
+      (t) => t.includes('of 32 succeed'),
+    );
+    await keep('sheet-of-winds');
+
     await page.open('off-stilt-pontoon');
     await page.openBeat(2);
     await page.fill('Degrees turned', '2');

@@ -292,4 +292,41 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'n + seen[GROUND.Y]! * starboard - seen[GROUND.X]! * ahead',
     'n',
   ),
+  core(
+    'search/way-out.ts',
+    'a way out needs no time to be seen',
+    'attempt(about, from, name, REACTION_S, wanted)',
+    'attempt(about, from, name, 0, wanted)',
+  ),
+  core(
+    'search/way-out.ts',
+    'a hard touch on the way out forgiven',
+    "grade !== 'soft'",
+    "grade === 'never'",
+  ),
+  core(
+    'search/in-hand.ts',
+    'neutral leaves the engine in gear',
+    "if (hands === 'neutral') letGo(episode);",
+    '',
+  ),
+  core('search/vary.ts', 'the first beat late too', 'i === 0 ? beat :', 'i < 0 ? beat :'),
+  core(
+    'brief/legs.ts',
+    'danger on the wrong side',
+    "return off > 0 ? 'starboard' : 'port';",
+    "return off > 0 ? 'port' : 'starboard';",
+  ),
+  core(
+    'brief/push.ts',
+    'wind blows from where it goes',
+    'wind: onHer(heading, -wind[1]! * sin(wind[0]!), -wind[1]! * cos(wind[0]!)),',
+    'wind: onHer(heading, wind[1]! * sin(wind[0]!), wind[1]! * cos(wind[0]!)),',
+  ),
+  core(
+    'checks/gears.ts',
+    'any pause in neutral will do',
+    'if (driven === -gear && pause < drive.neutralPause - 1e-6)',
+    'if (driven === -gear && pause < 0)',
+  ),
 ];

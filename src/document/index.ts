@@ -15,6 +15,7 @@ export {
 } from './conditions';
 export { withBoat } from './change-boat';
 export { degrees, radians } from './fields';
+export { fitScore, type Fitted } from './fit-score';
 export {
   MANOEUVRE_SCHEMA,
   MANOEUVRE_VERSION,

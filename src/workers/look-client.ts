@@ -34,6 +34,10 @@ export class LookClient {
     this.look((remote, tell) => remote.grid(file, variation, winds, tell));
   }
 
+  fit(file: ManoeuvreFile): void {
+    this.look((remote, tell) => remote.fit(file, tell));
+  }
+
   /** Gives up what is going on; nothing more is told. */
   stop(): void {
     this.turn += 1;

@@ -5,6 +5,7 @@ import { runTake, type RunInput } from '@/core/score';
 import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
+  fitScore,
   manoeuvreFileSchema,
   radians,
   success,
@@ -12,12 +13,20 @@ import {
   toVariation,
   variationSchema,
   windsSchema,
+  type Fitted,
   type ManoeuvreFile,
   type Result,
 } from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
-const NOTHING: Looked = { brief: null, surveyed: [], limit: null, checks: null, cells: [] };
+const NOTHING: Looked = {
+  brief: null,
+  surveyed: [],
+  limit: null,
+  checks: null,
+  cells: [],
+  fitted: null,
+};
 /** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
 const TELL_EVERY_MS = 40;
 
@@ -118,6 +127,15 @@ const worker: LookWorker = {
       asked.value.speeds_mps,
     );
     return follow(cells, (found) => ({ ...NOTHING, cells: found.slice() }), tell);
+  },
+  async fit(file, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const last = (found: readonly Result<Fitted>[]) => {
+      const fitted = found.at(-1);
+      return { ...NOTHING, fitted: fitted?.ok ? fitted.value : null };
+    };
+    return follow(fitScore(opened.value.file), last, tell);
   },
   stop() {
     latest += 1;

@@ -3,7 +3,7 @@ import type { Finding } from '@/core/checks';
 import type { Take } from '@/core/score';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
-import type { Result } from '@/document';
+import type { Fitted, Result } from '@/document';
 
 /** What the take worker offers, through comlink. */
 export interface TakeWorker {
@@ -18,6 +18,7 @@ export interface Looked {
   readonly limit: WindLimit | null;
   readonly checks: readonly Finding[] | null;
   readonly cells: readonly GridCell[];
+  readonly fitted: Fitted | null;
 }
 
 /** How a look ended: all of it, or given up for a newer one. */
@@ -40,6 +41,8 @@ export interface LookWorker {
     winds: unknown,
     tell: (found: Looked) => void,
   ): Promise<Result<LookEnd>>;
+  /** Fits the numbers of the score; a manoeuvre that cannot be played is refused. */
+  fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Gives up whatever is going on. */
   stop(): void;
 }

@@ -4,6 +4,8 @@ export { windGrid, type GridCell } from './grid';
 export { engines, letGo, wheel } from './hands';
 export { inHandFrom, LONGEST_IN_HAND_S, type InHand } from './in-hand';
 export { seekWindLimit, windLimit, type WindLimit } from './limits';
+export { merit, robustMerit } from './merit';
+export { patternSearch, type Dial, type PatternState } from './pattern';
 export { surveyTake, type Moment, type Surveyed } from './survey';
 export { AS_IT_IS, vary, type Variation } from './vary';
 export {

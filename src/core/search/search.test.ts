@@ -132,6 +132,8 @@ describe('the way out', () => {
     const stops = stopFrom(craft, speed, firmThrottle(craft))!.distance;
     const wanted = spareWanted(craft.spec.hull.length);
     expect(from(bow + stops + REACTION_S * speed + wanted + 1, speed).grade).toBe('open');
+    // Room to stop and to spare, but not to see it first.
+    expect(from(bow + stops + wanted + 0.5, speed).grade).toBe('luck');
     const close = from(bow + stops + 0.3, speed);
     expect(close.grade).toBe('luck');
     expect(close.spare!.distance).toBeGreaterThan(0);

@@ -46,7 +46,7 @@ export function VaryRow({
           <span className="absolute -top-1 h-2 w-px bg-quiet" style={{ left: `${at}%` }} />
         </Slider.Track>
         <Slider.Thumb
-          aria-label={name}
+          aria-label={`What if: ${name}`}
           aria-valuetext={text}
           className="block size-4 rounded-full border-2 border-ink bg-paper hover:border-plan"
         />

@@ -1,13 +1,12 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { compareTakes } from '@/core/debrief';
 import { NO_VARIATION, type VariationDocument } from '@/document';
 import type { TakeState } from '../hooks/use-take';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences } from '../state/preferences';
 import { takeExtent } from '../water/extent';
-import { differenceLines } from '../words/difference';
 import { boatSpeed, compassPoint, windSpeed } from '../words/units';
+import { DifferenceList } from './DifferenceList';
 import { GridSheet } from './GridSheet';
 import { VaryRow } from './VaryRow';
 
@@ -65,19 +64,7 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
       {take && reference && take !== reference.take ? (
         <section aria-label="Against the take held" aria-live="polite" className="pb-3">
           <h2 className="pb-1 text-[15px] font-semibold">Against the take held</h2>
-          <ul>
-            {differenceLines(reference.take, take, compareTakes(reference.take, take), units).map(
-              ({ name, text, worse }) => (
-                <li key={name} className="rule-t flex justify-between gap-3 py-1">
-                  <span className={worse ? 'font-semibold text-hurt' : ''}>
-                    {worse ? '▲ ' : ''}
-                    {name}
-                  </span>
-                  <span className="figures text-right">{text}</span>
-                </li>
-              ),
-            )}
-          </ul>
+          <DifferenceList held={reference.take} now={take} />
         </section>
       ) : (
         <p className="pb-3 text-[13px] text-quiet">

@@ -7,6 +7,7 @@ import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
+import { FitScore } from '../score/FitScore';
 import { END } from '../score/layout';
 import { Checks } from '../score/Checks';
 import { EndEditor } from '../score/EndEditor';
@@ -52,19 +53,20 @@ export function SidePanel({
         ) : selected === END ? (
           <EndEditor />
         ) : (
-          <About checks={survey.checks} />
+          <About checks={survey.checks} state={state} />
         )}
       </div>
     </aside>
   );
 }
 
-function About({ checks }: { checks: readonly Finding[] }) {
+function About({ checks, state }: { checks: readonly Finding[]; state: TakeState }) {
   const note = useWorkspace((s) => s.manoeuvre.note);
   return (
     <>
       <Checks findings={checks} named />
       <p className="pb-3">{note}</p>
+      <FitScore state={state} />
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
         Press a beat on the score or the water to change it. Drag wind or stream on the water.

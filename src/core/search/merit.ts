@@ -1,0 +1,62 @@
+import { runTake, type RunInput, type Take } from '../score';
+import { AS_IT_IS, vary } from './vary';
+import { spareWanted } from './way-out';
+
+/** A take that fails is worse than any that succeeds. */
+const FAILS = 100;
+/** A beat not come to weighs as much as a goal missed by ten times what is allowed. */
+const PER_BEAT = 10;
+
+/** How far from its goal a take ended, as the sum of what it is over its limits. */
+function missedBy(take: Take): number {
+  return take.goal.reduce((sum, { found, limit, what, met }) => {
+    if (met) return sum;
+    // Clearance has to be over its limit, the rest under.
+    const over = what === 'clearance' ? limit / Math.max(0.01, found) : found / limit;
+    return sum + Math.min(10, over - 1);
+  }, 0);
+}
+
+/**
+ * What a take is worth, less being better: first that it gets there without a hard touch, then room from what is not
+ * her berth, gentle touches, and ending where and as it should. Neither haste nor power is rewarded.
+ */
+export function merit(input: RunInput, take: Take): number {
+  const { clearance, touch, fastest } = take.margins;
+  const length = input.boat.hull.length;
+  const near = clearance?.distance ?? Infinity;
+  const touched = touch ? touch.speed : 0;
+  let cost = 0;
+  if (take.outcome !== 'reached') {
+    const unborn = input.score.beats.length - take.beats.length;
+    cost += FAILS + PER_BEAT * (missedBy(take) + unborn);
+    if (take.outcome === 'hard touch') cost += PER_BEAT * (1 + 5 * touched);
+  }
+  const wanted = 2 * spareWanted(length);
+  const ends = take.goal.reduce(
+    (sum, { found, limit, what }) => sum + (what === 'clearance' ? 0 : found / limit),
+    0,
+  );
+  return (
+    cost +
+    4 * Math.max(0, 1 - near / wanted) -
+    Math.min(1, near / length) +
+    8 * touched +
+    ends +
+    fastest / Math.sqrt(9.81 * length)
+  );
+}
+
+/** Winds a score has to do in beside the one there is, as shares of it, and what they weigh. */
+const OTHER_WINDS = [0.75, 1.25] as const;
+const OTHER_WEIGHT = 0.5;
+
+/** Merit in the wind there is, and in a weaker and a stronger one: what only just works is not good. */
+export function robustMerit(input: RunInput): number {
+  const inWind = (windTimes: number) => {
+    const varied = vary(input, { ...AS_IT_IS, windTimes });
+    return merit(varied, runTake(varied));
+  };
+  if (input.weather.windSpeed === 0) return inWind(1);
+  return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), inWind(1));
+}

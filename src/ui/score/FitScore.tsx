@@ -1,0 +1,68 @@
+'use client';
+import { useState } from 'react';
+import type { Take } from '@/core/score';
+import type { ScoreDocument } from '@/document';
+import { useFit } from '../hooks/use-look';
+import type { TakeState } from '../hooks/use-take';
+import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { DifferenceList } from '../what-if/DifferenceList';
+
+const button =
+  'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan disabled:border-hairline disabled:text-quiet';
+
+/** Has the core try the numbers of the score until they fit boat, place and wind; one edit, undone like any other. */
+export function FitScore({ state }: { state: TakeState }) {
+  const store = useWorkspaceStore();
+  const score = useWorkspace((s) => s.manoeuvre.score);
+  const [before, setBefore] = useState<Take | null>(null);
+  const [fittedTo, setFittedTo] = useState<ScoreDocument | null>(null);
+  const [same, setSame] = useState(false);
+  const { fitted, busy, run, stop } = useFit((found) => {
+    const now = store.getState();
+    if (found.now >= found.before) return setSame(true);
+    now.edit((m) => {
+      m.score = found.score;
+    });
+    setFittedTo(store.getState().manoeuvre.score);
+  });
+  const { take, file } = state;
+  const begin = () => {
+    setBefore(take);
+    setFittedTo(null);
+    setSame(false);
+    run(file);
+  };
+  return (
+    <section aria-label="Fit the numbers" className="rule-t py-2.5">
+      {busy ? (
+        <p role="status" className="flex items-center gap-3">
+          <progress
+            aria-label="Tries made"
+            value={fitted?.tries ?? 0}
+            max={fitted?.of ?? 1}
+            className="h-2 w-28"
+          />
+          <span className="figures">{fitted?.tries ?? 0} tries</span>
+          <button type="button" className={button} onClick={stop}>
+            Stop
+          </button>
+        </p>
+      ) : (
+        <button type="button" className={button} disabled={!take} onClick={begin}>
+          Fit the numbers by trying
+        </button>
+      )}
+      <p className="pt-1 text-[12.5px] text-quiet">
+        Tries other cues, wheel angles and throttles in this wind, in a quarter less and a quarter
+        more, and keeps what gets there with the most room. Gears, sides and marks stay. Undo puts
+        it back.
+      </p>
+      {same && <p className="pt-1">Nothing it tried does better than what is written.</p>}
+      {fittedTo === score && before && take && (
+        <div className="pt-2">
+          <DifferenceList held={before} now={take} />
+        </div>
+      )}
+    </section>
+  );
+}
