@@ -141,6 +141,19 @@ describe('the way out', () => {
     expect(from(bow + 0.5 * stops, speed)).toMatchObject({ grade: 'none', by: null, spare: null });
   });
 
+  it('counts a hard touch on her own berth, though she need not be clear of it', () => {
+    const at = (gap: number) => {
+      const about = new Surroundings({ ...lane(gap, 1.2), berth: new Set(['quay']) });
+      const state = still(about);
+      state.motion[3] = 1.2;
+      return wayOutAt(about, state).grade;
+    };
+    const bow = Math.max(...sloop().hull.deck.filter((_, i) => i % 2 === 0));
+    const stops = stopFrom(assembleCraft(sloop()), 1.2)!.distance;
+    expect(at(bow + 0.3 * stops)).toBe('none');
+    expect(at(bow + stops + REACTION_S * 1.2 + 0.3)).toBe('open');
+  });
+
   it('says what it comes nearest to', () => {
     const { spare } = from(14, 1);
     expect(['quay', 'west pier', 'east pier']).toContain(spare!.name);
