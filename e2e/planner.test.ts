@@ -15,7 +15,15 @@ async function press(text: string): Promise<void> {
 }
 
 async function label(name: string): Promise<void> {
-  await (await app.page.find(`button[aria-label="${name}"]`)).click();
+  // A row still gliding to its place may lie over it for a moment.
+  await app.page.until(
+    `pressed ${name}`,
+    async () => {
+      await (await app.page.find(`button[aria-label="${name}"]`)).click();
+      return true;
+    },
+    (pressed) => pressed,
+  );
 }
 
 const panel = (name: string) => app.page.text(`section[aria-label="${name}"]`);
@@ -122,6 +130,54 @@ it('holds a take and says what differs when hands are late; nothing of it is sav
   await app.driver.navigate().refresh();
   await app.page.ready();
   expect(await app.page.outcome()).toBe('Done');
+});
+
+it('holds a take while the score is changed, until it is let go', async () => {
+  await app.page.open(ID);
+  await app.page.settled();
+  await press('What if');
+  await press('Hold this take');
+  await press('Score');
+  expect(await panel('Against the take held')).toMatch(/Nothing differs yet/);
+  await app.page.openBeat(3);
+  await app.page.fill('Distance', '14');
+  await app.page.until(
+    'the difference',
+    () => panel('Against the take held'),
+    (t) => t.includes('the ways part'),
+  );
+  await press('let it go');
+  expect(await app.driver.findElements(By.css('[data-testid=reference]'))).toHaveLength(0);
+  await label('Undo (Ctrl Z)');
+  await app.page.saved();
+});
+
+it('fits the numbers of a score to a stronger wind, as one edit', async () => {
+  await app.page.open(ID);
+  await app.page.settled();
+  const wind = await app.page.find('[data-grip="Wind"]');
+  for (let i = 0; i < 2; i++) await wind.sendKeys(Key.ARROW_UP);
+  await app.page.until(
+    'it fails',
+    () => app.page.outcome(),
+    (t) => t !== 'Done',
+  );
+  await app.page.settled();
+  await press('Fit the numbers by trying');
+  await app.driver.wait(
+    async () => /outcome\s+.* → done/.test(await panel('Fit the numbers')),
+    60000,
+    'fitted',
+  );
+  expect(await app.page.outcome()).toBe('Done');
+  await label('Undo (Ctrl Z)');
+  await app.page.until(
+    'as it was',
+    () => app.page.outcome(),
+    (t) => t !== 'Done',
+  );
+  for (let i = 0; i < 2; i++) await label('Undo (Ctrl Z)');
+  await app.page.saved();
 });
 
 it('picks a mark on the water for a cue, and undo gives the old one back', async () => {

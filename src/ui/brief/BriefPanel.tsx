@@ -3,7 +3,8 @@ import { useMemo, type ReactNode } from 'react';
 import type { Brief, ReadyItem } from '@/core/brief';
 import { useWorkspace } from '../state/context';
 import { usePreferences } from '../state/preferences';
-import { ableStatements, CAUTION_WORDS, pushStatements, READY_WORDS } from '../words/brief';
+import { ableStatements, pushStatements } from '../words/brief';
+import { CAUTION_WORDS, READY_WORDS } from '../words/ready';
 import { StatementList } from './StatementList';
 
 /** What pushes her, what she can do, what to make ready: read before the first line is off. */

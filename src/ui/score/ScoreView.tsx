@@ -10,18 +10,14 @@ import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
-import { clock } from '../words/units';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
 import { BeatList } from './BeatList';
 import { addBeat, freshBeatId } from './edits';
 import { GUTTER } from './layout';
-import { LANE_GAP, lanesFor, type Lane } from './lanes';
+import { LANE_GAP, lanesFor } from './lanes';
 import { Playhead } from './Playhead';
+import { AXIS_HEIGHT, Calls, CALLS_HEIGHT, laneTops, LaneView, RIGHT, TimeAxis } from './Staves';
 import { BAND_HEIGHT, WayOutBand, WayOutReading } from './WayOutBand';
-
-const RIGHT = 20;
-const CALLS_HEIGHT = 22;
-const AXIS_HEIGHT = 20;
 
 /** The score: beats over lanes against time, and how she moves under them, on one playhead. */
 export function ScoreView({
@@ -163,142 +159,5 @@ export function ScoreView({
         )}
       </div>
     </section>
-  );
-}
-
-/** Tops of the lanes, px; room for the calls is left under the controls. The last entry is the foot. */
-function laneTops(lanes: readonly Lane[], controls: number): number[] {
-  const tops: number[] = [];
-  let at = 2;
-  lanes.forEach((lane, i) => {
-    tops.push(at);
-    at += lane.height + LANE_GAP + (i === controls - 1 ? CALLS_HEIGHT + LANE_GAP : 0);
-  });
-  tops.push(at);
-  return tops;
-}
-
-function LaneView({ lane, top, width }: { lane: Lane; top: number; width: number }) {
-  return (
-    <g transform={`translate(0 ${top})`}>
-      <text x={20} y={13} className="fill-ink text-[13px] font-semibold">
-        {lane.name}
-      </text>
-      <text x={GUTTER - 8} y={10} textAnchor="end" className="figures fill-quiet text-[11.5px]">
-        {lane.top}
-      </text>
-      <text
-        x={GUTTER - 8}
-        y={lane.height - 2}
-        textAnchor="end"
-        className="figures fill-quiet text-[11.5px]"
-      >
-        {lane.foot}
-      </text>
-      <line
-        x1={GUTTER}
-        x2={width - RIGHT}
-        y1={0}
-        y2={0}
-        className="stroke-hairline"
-        strokeWidth="0.7"
-      />
-      {lane.zero !== null && (
-        <line
-          x1={GUTTER}
-          x2={width - RIGHT}
-          y1={lane.zero}
-          y2={lane.zero}
-          className="stroke-quiet"
-          strokeWidth="0.8"
-        />
-      )}
-      <path
-        d={lane.path}
-        className={lane.filled ? 'fill-ink' : 'stroke-ink'}
-        fill={lane.filled ? undefined : 'none'}
-        strokeWidth={lane.filled ? undefined : 1.8}
-        strokeLinejoin="round"
-      />
-    </g>
-  );
-}
-
-/** What is called out, when. */
-function Calls({
-  take,
-  x,
-  top,
-  width,
-}: {
-  take: Take;
-  x: (time: number) => number;
-  top: number;
-  width: number;
-}) {
-  const calls = take.events.flatMap((event) =>
-    event.is === 'order' && event.order.do === 'call'
-      ? [{ time: event.time, text: event.order.text }]
-      : [],
-  );
-  return (
-    <g transform={`translate(0 ${top})`}>
-      <text x={20} y={15} className="fill-ink text-[13px] font-semibold">
-        Calls
-      </text>
-      <line
-        x1={GUTTER}
-        x2={width - RIGHT}
-        y1={11}
-        y2={11}
-        className="stroke-hairline"
-        strokeWidth="0.7"
-      />
-      {calls.map(({ time, text }, i) => {
-        const from = x(time);
-        const to = i + 1 < calls.length ? x(calls[i + 1]!.time) : width - RIGHT;
-        return (
-          <foreignObject
-            key={`${time}-${text}`}
-            x={from}
-            y={2}
-            width={Math.max(0, to - from - 6)}
-            height={18}
-          >
-            <span
-              title={text}
-              className="inline-block max-w-full truncate bg-paper pr-2 text-[12.5px] leading-[18px]"
-            >
-              {text}
-            </span>
-          </foreignObject>
-        );
-      })}
-    </g>
-  );
-}
-
-function TimeAxis({
-  x,
-  top,
-  duration,
-}: {
-  x: (time: number) => number;
-  top: number;
-  duration: number;
-}) {
-  const step = [5, 10, 20, 30, 60, 120, 300].find((s) => duration / s <= 10) ?? 300;
-  const ticks = Array.from({ length: Math.floor(duration / step) + 1 }, (_, i) => i * step);
-  return (
-    <g transform={`translate(0 ${top})`}>
-      {ticks.map((time) => (
-        <g key={time} transform={`translate(${x(time)} 0)`}>
-          <line y2={4} className="stroke-quiet" />
-          <text y={15} textAnchor="middle" className="figures fill-quiet text-[11.5px]">
-            {clock(time)}
-          </text>
-        </g>
-      ))}
-    </g>
   );
 }

@@ -3,7 +3,7 @@ import type { ScaleLinear } from 'd3-scale';
 import type { Moment } from '@/core/search';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
-import { wayOutText } from '../words/brief';
+import { wayOutText } from '../words/way-out';
 import { GUTTER } from './layout';
 import { bandRuns } from './way-out-runs';
 

@@ -51,6 +51,8 @@ export interface Picking {
 }
 
 export interface Reference {
+  /** Held by the user's own word, and so kept when What if is left. */
+  readonly kept: boolean;
   readonly take: Take;
   readonly file: ManoeuvreFile;
 }
@@ -84,12 +86,12 @@ export function createWorkspace(start: {
         picking: null,
         setPicking: (picking) => set({ picking }),
         // Elsewhere nothing stays varied unseen.
-        setPhase: (phase) =>
-          set(
-            phase === 'what if'
-              ? { phase, picking: null }
-              : { phase, picking: null, variation: NO_VARIATION },
-          ),
+        setPhase: (phase) => {
+          if (phase === 'what if') return set({ phase, picking: null });
+          const { reference } = get();
+          const held = reference?.kept ? reference : null;
+          set({ phase, picking: null, variation: NO_VARIATION, reference: held });
+        },
         setVariation: (variation) => set({ variation }),
         // Takes are large and never edited: kept out of the drafts.
         setReference: (reference) => set({ reference }),

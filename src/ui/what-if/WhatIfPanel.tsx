@@ -25,12 +25,12 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
   const units = { speed, length };
   const [sheet, setSheet] = useState(false);
   const { take, file } = state;
-  const hold = () => take && store.getState().setReference({ take, file });
+  const hold = () => take && store.getState().setReference({ take, file, kept: true });
 
   // Whatever is made otherwise first has to be held against something: the take as it is written.
   useEffect(() => {
     const { reference: held, variation: now, setReference } = store.getState();
-    if (!held && take && now === NO_VARIATION) setReference({ take, file });
+    if (!held && take && now === NO_VARIATION) setReference({ take, file, kept: false });
   }, [store, take, file]);
 
   const change = (part: Partial<VariationDocument>) =>

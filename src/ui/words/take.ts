@@ -3,8 +3,8 @@ import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, ScoreDocument } from '@/document';
 import { lastWayOut, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from './beats';
-import { limitWords, wayOutText } from './brief';
 import { boatSpeed, clock, distance, heading, touchSpeed, type Units } from './units';
+import { limitWords, wayOutText } from './way-out';
 
 /** "beat 3", or "the end". */
 export function beatName(score: ScoreDocument, beat: number): string {

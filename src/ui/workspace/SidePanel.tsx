@@ -12,6 +12,7 @@ import { END } from '../score/layout';
 import { Checks } from '../score/Checks';
 import { EndEditor } from '../score/EndEditor';
 import { useWorkspace } from '../state/context';
+import { DifferenceList } from '../what-if/DifferenceList';
 import { WhatIfPanel } from '../what-if/WhatIfPanel';
 
 /** Margins always; under them the beat that is open, or the conditions and what the manoeuvre is. */
@@ -38,6 +39,7 @@ export function SidePanel({
         <Margins state={state} survey={survey} />
       </div>
       <div className="relative min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3">
+        {phase === 'score' && <Held state={state} />}
         {phase === 'brief' ? (
           <BriefPanel brief={brief.found} busy={brief.busy} />
         ) : phase === 'what if' ? (
@@ -57,6 +59,33 @@ export function SidePanel({
         )}
       </div>
     </aside>
+  );
+}
+
+/** How the take differs from one that is held, while the score is changed. */
+function Held({ state }: { state: TakeState }) {
+  const reference = useWorkspace((s) => s.reference);
+  const setReference = useWorkspace((s) => s.setReference);
+  const { take } = state;
+  if (!reference || !take) return null;
+  return (
+    <section aria-label="Against the take held" className="pb-3">
+      <h2 className="flex items-baseline justify-between pb-1 text-[15px] font-semibold">
+        Against the take held
+        <button
+          type="button"
+          className="text-[13px] font-normal text-plan underline"
+          onClick={() => setReference(null)}
+        >
+          let it go
+        </button>
+      </h2>
+      {take === reference.take ? (
+        <p className="text-[13px] text-quiet">Nothing differs yet. Change a beat.</p>
+      ) : (
+        <DifferenceList held={reference.take} now={take} />
+      )}
+    </section>
   );
 }
 

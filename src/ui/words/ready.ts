@@ -1,0 +1,41 @@
+import type { Caution, ReadyItem } from '@/core/brief';
+
+/** What is made ready, and why. */
+export const READY_WORDS: Readonly<Record<ReadyItem, readonly [string, string]>> = {
+  'neutral-first': ['engine in neutral before it is started', 'so that she does not move off'],
+  'cooling-water': ['cooling water comes out', 'an engine that quits is found now, not in the gap'],
+  'kill-cord': ['kill cord on', 'a helm thrown off must stop the engine'],
+  'both-gears': ['ahead and astern tried', 'before the last line is off'],
+  'lock-to-lock': ['steering tried from lock to lock', 'and left where the first beat wants it'],
+  thrusters: ['thrusters tried both ways', 'switch, battery, and nothing in the tunnel'],
+  joystick: ['joystick tried, and how to take the boat back from it', 'it may fail'],
+  'shore-power': ['shore power and hoses off', ''],
+  fenders: [
+    'fenders on both sides at the height of what she meets',
+    'the far side is the one forgotten',
+  ],
+  'roving-fender': ['a roving fender in hand', 'instead of a hand or a foot'],
+  'lines-on': [
+    'lines rigged outside everything and led back',
+    'the one that holds her first on top',
+  ],
+  'lines-off': ['lines singled up; the last is the one that holds her', ''],
+  'boat-hook': ['boat hook at hand', ''],
+  crew: ['crew told what comes, who does what and what is called', 'nobody knew the plan'],
+  'way-out': [
+    'everybody knows when it is broken off, and how',
+    'coming round again is good handling',
+  ],
+  'look-astern': ['somebody looks astern before she goes astern', ''],
+  harbour: ['harbour or marina called, if that is asked', 'local rules come first'],
+};
+
+export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
+  between: 'Nobody puts hand, foot or body between the boat and anything. Fend with fenders.',
+  step: 'Nobody jumps. Step ashore only when she lies close and still.',
+  propeller: 'Nobody boards or leaves, and no line or swimmer is near, while a propeller turns.',
+  astern: 'Never astern with people in the water or at the stern.',
+  lines: 'Hands clear of a loaded line and out of bights; nobody stands in line with one.',
+  wash: 'At this speed her wash moves moored boats and harms banks. Slow down.',
+  'kill-cord': 'Kill cord on, round the leg of whoever steers.',
+};

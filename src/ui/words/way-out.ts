@@ -1,0 +1,37 @@
+import type { EscapeName, WayOutAt, WindLimit } from '@/core/search';
+import { distance, windSpeed, type Units } from './units';
+
+export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
+  stop: 'stop her',
+  astern: 'astern out',
+  port: 'drive on round to port',
+  starboard: 'drive on round to starboard',
+  hold: 'hold her there',
+};
+
+/** "stop her, 2.1 m to spare from Old Dray" */
+export function wayOutText(at: WayOutAt, units: Units): string {
+  if (!at.by) return 'no way out: committed';
+  const words = ESCAPE_WORDS[at.by];
+  if (!at.spare?.name) return words;
+  return `${words}, ${distance(Math.max(0, at.spare.distance), units)} to spare from ${at.spare.name}`;
+}
+
+const FAILS = {
+  reached: 'it holds',
+  missed: 'she does not get there',
+  'hard touch': 'a hard touch',
+  'broke off': 'it is broken off',
+  'cue never came': 'a cue never comes',
+  'out of time': 'it takes too long',
+} as const;
+
+/** The wind it fails in: figure, meaning and what happens then. */
+export function limitWords(limit: WindLimit, units: Units): [string, string, string] {
+  if (limit.wind === null && limit.outcome !== null)
+    return ['–', 'fails in this wind already', FAILS[limit.outcome]];
+  if (limit.wind === null) return [`> ${windSpeed(limit.holdsTo, units)}`, 'wind it holds in', ''];
+  const what = FAILS[limit.outcome ?? 'missed'];
+  const on = limit.touched ? ` on ${limit.touched}` : '';
+  return [windSpeed(limit.wind, units), 'wind at which this fails', `${what}${on}`];
+}
