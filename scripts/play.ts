@@ -8,6 +8,7 @@ import {
   boatSchema,
   check,
   failure,
+  namedMarks,
   placeSchema,
   problemLines,
   success,
@@ -83,7 +84,7 @@ function lookInto(input: RunInput, file: ManoeuvreFile, take: Take) {
   const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
   const said = file.score.beats.map(({ wayOut }) => wayOut.say.trim() !== '');
   return {
-    brief: [...briefOf(input, outboard)].at(-1)!,
+    brief: [...briefOf(input, outboard, namedMarks(file.place))].at(-1)!,
     moments,
     lastWayOut: lastWayOut(moments.map(({ wayOut }) => wayOut)),
     windLimit: windLimit(input),

@@ -7,6 +7,7 @@ import {
   check,
   fitScore,
   manoeuvreFileSchema,
+  namedMarks,
   radians,
   success,
   toRunInput,
@@ -90,13 +91,13 @@ const worker: LookWorker = {
   async brief(file, tell) {
     const opened = read(file);
     if (!opened.ok) return opened;
-    const { drives } = opened.value.file.boat;
-    const outboard = drives.some(({ kind }) => kind === 'outboard');
+    const { boat, place } = opened.value.file;
+    const outboard = boat.drives.some(({ kind }) => kind === 'outboard');
     const last = (found: readonly Looked['brief'][]) => ({
       ...NOTHING,
       brief: found.at(-1) ?? null,
     });
-    return follow(briefOf(opened.value.input, outboard), last, tell);
+    return follow(briefOf(opened.value.input, outboard, namedMarks(place)), last, tell);
   },
   async survey(file, variation, tell) {
     const opened = read(file);

@@ -7,6 +7,7 @@ import { beatOf, box, engineIn, inputOf, mirrored } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { driftFrom, firmThrottle } from '../trials';
 import { PSI, X, Y } from '../sim';
+import { abreastOf } from './abreast';
 import { carryHere, stopHere, turnHere } from './able';
 import { briefOf, type Brief } from './brief';
 import { letGoAt, pushAt } from './push';
@@ -17,7 +18,7 @@ const START = { is: 'start' } as const;
 
 function brief(input: RunInput): Brief {
   let last: Brief | null = null;
-  for (const found of briefOf(input, false)) last = found;
+  for (const found of briefOf(input, false, [])) last = found;
   return last!;
 }
 
@@ -146,6 +147,40 @@ describe('what she can do', () => {
     const turn = turnHere(about, about.stillAt(0, 0, 0, 0), 1)!;
     expect(turn).toMatchObject({ done: false, touched: true });
     expect(turn.nearest.name).toMatch(/wall/);
+  });
+});
+
+describe('a beat in the helm’s own terms', () => {
+  // North at 1.5 m/s, slowing; marks stand to both sides of her way.
+  const input = inputOf(
+    [
+      beatOf(START, []),
+      beatOf(
+        { is: 'abeam', point: { name: 'mast', x: 0.5, y: 0 }, mark: { name: 'post', x: 6, y: 8 } },
+        [],
+      ),
+    ],
+    { is: 'after', seconds: 2 },
+    { start: { x: 0, y: 0, heading: 0, speed: 1.5 } },
+  );
+  const points = [
+    { name: 'mast', x: 0.5, y: 0 },
+    { name: 'bow', x: 5, y: 0 },
+  ];
+
+  it('is the mark that a point of hers is abreast of, with its side and how far off', () => {
+    const take = runTake(input);
+    const found = abreastOf(take, points, [{ name: 'post', x: 6, y: 8 }], 10);
+    expect(found).toHaveLength(1);
+    expect(found[0]).toMatchObject({ beat: 1, point: 'mast', mark: 'post', side: 'starboard' });
+    expect(found[0]!.aside).toBeCloseTo(6, 1);
+    expect(found[0]!.ahead).toBeCloseTo(0, 6);
+  });
+
+  it('is nothing where no mark stands abreast, or only one too far off', () => {
+    const take = runTake(input);
+    expect(abreastOf(take, points, [{ name: 'post', x: 6, y: 20 }], 10)).toEqual([]);
+    expect(abreastOf(take, points, [{ name: 'post', x: -60, y: 8 }], 10)).toEqual([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { runTake, type RunInput, type Take } from '../score';
+import { runTake, type MarkOnPlace, type RunInput, type Take } from '../score';
 import { openWaterOf, Surroundings } from '../search';
 import { PSI, X, Y, type SimState } from '../sim';
 import { hasDrive, holdsBow, propWalk, type HoldsBow, type Walk } from '../trials';
@@ -12,6 +12,7 @@ import {
   type StopHere,
   type TurnHere,
 } from './able';
+import { abreastOf, type Abreast } from './abreast';
 import { approachSpeeds, type SpeedAt } from './approach';
 import { legsOf, type Leg } from './legs';
 import { letGoAt, pushAt, type LetGo, type Push } from './push';
@@ -43,6 +44,8 @@ export interface Brief {
   readonly lying: readonly Lying[];
   readonly legs: readonly Leg[];
   readonly speeds: readonly SpeedAt[];
+  /** Beats by what is abreast then. */
+  readonly abreast: readonly Abreast[];
   readonly able: Able | null;
   readonly ready: readonly ReadyItem[];
   readonly cautions: readonly Caution[];
@@ -98,8 +101,13 @@ function ableHere(
  * known by then, so that it can be shown and broken off.
  *
  * @param outboard whether an engine hangs where its kill cord is worn
+ * @param marks what a helm may take a moment by
  */
-export function* briefOf(input: RunInput, outboard: boolean): Generator<Brief> {
+export function* briefOf(
+  input: RunInput,
+  outboard: boolean,
+  marks: readonly MarkOnPlace[],
+): Generator<Brief> {
   const about = new Surroundings(input);
   const open = openWaterOf(input);
   const take = runTake(input);
@@ -118,7 +126,9 @@ export function* briefOf(input: RunInput, outboard: boolean): Generator<Brief> {
     const { x, y } = take.trace;
     lying.push(lie('berth', x[last]!, y[last]!, input.goal.heading, take.duration));
   }
-  const brief = { lying, legs: [] as Leg[], speeds, able: null, ready, cautions };
+  const { hull, points } = input.boat;
+  const abreast = abreastOf(take, points, marks, hull.length);
+  const brief = { lying, legs: [] as Leg[], speeds, abreast, able: null, ready, cautions };
   yield brief;
   const legs: Leg[] = [];
   for (const leg of legsOf(take, about, open)) {

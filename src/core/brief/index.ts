@@ -1,4 +1,5 @@
 export { type CarryHere, type StopHere, type TurnHere } from './able';
+export { abreastOf, type Abreast } from './abreast';
 export { approachSpeeds, type SpeedAt } from './approach';
 export { briefOf, type Able, type Brief, type Lying } from './brief';
 export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } from './kinematics';

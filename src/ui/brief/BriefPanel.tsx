@@ -3,7 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import type { Brief, ReadyItem } from '@/core/brief';
 import { useWorkspace } from '../state/context';
 import { usePreferences } from '../state/preferences';
-import { ableStatements, pushStatements } from '../words/brief';
+import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
 import { CAUTION_WORDS, READY_WORDS } from '../words/ready';
 import { StatementList } from './StatementList';
 
@@ -30,6 +30,11 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
           </p>
         )}
       </Section>
+      {brief.abreast.length > 0 && (
+        <Section name="When, by the marks">
+          <StatementList list={abreastStatements(brief, units)} />
+        </Section>
+      )}
       <Section name="Make ready">
         <Ready items={brief.ready} />
       </Section>

@@ -17,7 +17,7 @@ const input: RunInput = read.value;
 
 function briefed(of: RunInput): Brief {
   let last: Brief | null = null;
-  for (const brief of briefOf(of, false)) last = brief;
+  for (const brief of briefOf(of, false, [{ name: 'lamp 2', x: -27.61, y: -2.3 }])) last = brief;
   return last!;
 }
 const brief = briefed(input);

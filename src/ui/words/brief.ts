@@ -274,6 +274,25 @@ function speedStatement(brief: Brief, units: Units): Statement | null {
   };
 }
 
+/** Moments of beats by what is abreast then, for a helm who has no clock. */
+export function abreastStatements({ abreast }: Brief, units: Units): Statement[] {
+  return abreast.map(({ beat, time, point, mark, side, aside, ahead }) => ({
+    key: `abreast-${beat}`,
+    text: `Beat ${beat + 1} comes when her ${point} is abreast of ${mark}`,
+    why: `It then stands ${distance(aside, units)} off to ${side}, in this take; in another wind it may be abreast a little earlier or later.`,
+    figures: [
+      [
+        'exactly',
+        Math.abs(ahead) < 0.05
+          ? 'abreast'
+          : `${distance(Math.abs(ahead), units)} ${ahead > 0 ? 'before' : 'past'} abreast`,
+      ],
+    ],
+    time,
+    hurts: false,
+  }));
+}
+
 /** What she can do here. @param wind its mean, m/s */
 export function ableStatements(
   brief: Brief,

@@ -1,0 +1,50 @@
+import { cos, sin } from '../math';
+import type { MarkOnPlace, PointOnBoat, Take } from '../score';
+
+/** A mark that a point of the boat is abreast of as a beat begins: its moment in the helm's own terms. */
+export interface Abreast {
+  readonly beat: number;
+  readonly time: number;
+  readonly point: string;
+  readonly mark: string;
+  readonly side: 'port' | 'starboard';
+  /** How far off it stands from that point, m. */
+  readonly aside: number;
+  /** How far it is ahead of abreast, m; astern negative. */
+  readonly ahead: number;
+}
+
+/** Nearer than this, or a twentieth of her length, a helm calls it abreast, m. */
+const ABREAST_M = 0.4;
+const ABREAST_LENGTHS = 0.05;
+/** Further off than so many lengths nobody takes a mark by it. */
+const FURTHEST_LENGTHS = 4;
+
+/** For every beat but the first the mark that is best abreast of some point of hers, if any is. */
+export function abreastOf(
+  take: Take,
+  points: readonly PointOnBoat[],
+  marks: readonly MarkOnPlace[],
+  length: number,
+): readonly Abreast[] {
+  const near = Math.max(ABREAST_M, ABREAST_LENGTHS * length);
+  return take.beats.slice(1).flatMap(({ beat, time, x, y, heading }) => {
+    const s = sin(heading);
+    const c = cos(heading);
+    let best: Abreast | null = null;
+    for (const point of points) {
+      for (const mark of marks) {
+        const east = mark.x - x - point.x * s - point.y * c;
+        const north = mark.y - y - point.x * c + point.y * s;
+        const ahead = east * s + north * c;
+        const across = east * c - north * s;
+        const aside = Math.abs(across);
+        if (Math.abs(ahead) > near || aside > FURTHEST_LENGTHS * length) continue;
+        if (best && Math.abs(best.ahead) <= Math.abs(ahead)) continue;
+        const side = across < 0 ? 'port' : 'starboard';
+        best = { beat, time, point: point.name, mark: mark.name, side, aside, ahead };
+      }
+    }
+    return best ? [best] : [];
+  });
+}
