@@ -45,6 +45,7 @@ it('says the way out at every moment and the wind it fails in, and both follow t
     (t) => t.includes('fails in this wind already'),
   );
   for (let i = 0; i < 8; i++) await wind.sendKeys(Key.ARROW_DOWN);
+  await app.page.saved();
 });
 
 it('keeps gusts when the wind is dragged', async () => {
@@ -192,6 +193,7 @@ it('picks a mark on the water for a cue, and undo gives the old one back', async
   await label('Mark: pick on the water');
   await app.driver.actions().sendKeys(Key.ESCAPE).perform();
   expect(await app.driver.findElements(By.css('[data-testid=pick]'))).toHaveLength(0);
+  await app.page.saved();
 });
 
 it('moves and turns the start on the water by hand and by keys', async () => {
@@ -224,6 +226,7 @@ it('moves and turns the start on the water by hand and by keys', async () => {
     await (await app.page.find('[data-grip="start heading"]')).getAttribute('aria-label'),
   ).toMatch(/at the start, 83°/);
   await label('Undo (Ctrl Z)');
+  await app.page.saved();
 });
 
 it('lists the beats, moves one by keys, splits one at the playhead', async () => {
@@ -260,6 +263,7 @@ it('lists the beats, moves one by keys, splits one at the playhead', async () =>
   await label('Split at the playhead');
   await app.page.find('form[aria-label="Beat 2"]');
   await label('Undo (Ctrl Z)');
+  await app.page.saved();
 });
 
 it('names what is worth a second look, and sets it aside for good', async () => {
