@@ -79,6 +79,7 @@ it('undoes and redoes the drag as one step', async () => {
     (t) => t === changed,
   );
   await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+  await app.page.saved();
 });
 
 it('changes one beat, sees the outcome change, closes the browser and finds it again', async () => {
@@ -137,6 +138,7 @@ it('adds, moves and removes beats by keyboard, and takes it all back', async () 
     async () => (await heads()).length,
     (n) => n === 7,
   );
+  await app.page.saved();
 });
 
 it('sails the manoeuvre in another boat, keeps her, and comes back by undo', async () => {
