@@ -1,8 +1,8 @@
 import { cos, sin } from '../math';
 import type { Take } from '../score';
 import { engines, Episode, letGo, wheel, type Nearest, type Surroundings } from '../search';
-import { PSI, U, type SimState } from '../sim';
-import { firmThrottle, hasDrive } from '../trials';
+import type { SimState } from '../sim';
+import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
 
 /** Stopping with astern, wheel amidships, in the wind and stream there are. SI, radians. */
 export interface StopHere {
@@ -41,16 +41,6 @@ const CARRY_TO_MPS = 0.1;
 const MOST_BURSTS = 16;
 const BURST_S = 20;
 
-/** Speed over ground along her heading, m/s. */
-function along({ state, world: { environment } }: Episode): number {
-  const heading = state.motion[PSI]!;
-  return (
-    state.motion[U]! +
-    environment.streamEast * sin(heading) +
-    environment.streamNorth * cos(heading)
-  );
-}
-
 function wayFrom(episode: Episode): () => { ahead: number; aside: number; path: number } {
   const { x, y, heading } = episode;
   return () => {
@@ -67,13 +57,13 @@ function wayFrom(episode: Episode): () => { ahead: number; aside: number; path: 
 /** Null if she has no engine, makes no way ahead there, or does not stop in two minutes. */
 export function stopHere(open: Surroundings, from: SimState): StopHere | null {
   const episode = new Episode(open, from);
-  const begins = along(episode);
+  const begins = episode.along;
   if (!hasDrive(open.world.craft) || begins <= CARRY_TO_MPS) return null;
   const way = wayFrom(episode);
   const { heading, time } = episode;
   wheel(episode, 0);
   engines(episode, -1, firmThrottle(open.world.craft));
-  if (!episode.until(() => along(episode) <= 0, LONGEST_S)) return null;
+  if (!episode.until(() => episode.along <= 0, LONGEST_S)) return null;
   const { ahead, aside } = way();
   return {
     from: begins,
@@ -86,18 +76,13 @@ export function stopHere(open: Surroundings, from: SimState): StopHere | null {
 
 export function carryHere(open: Surroundings, from: SimState): CarryHere | null {
   const episode = new Episode(open, from);
-  const begins = along(episode);
+  const begins = episode.along;
   if (begins <= CARRY_TO_MPS) return null;
   const way = wayFrom(episode);
   const { time } = episode;
   letGo(episode);
-  episode.until(() => along(episode) <= CARRY_TO_MPS, 60);
-  return { from: begins, to: along(episode), distance: way().path, time: episode.time - time };
-}
-
-/** Way on at which a handler shifts in a back-and-fill turn, m/s: about a knot in ten metres of boat. */
-function shiftAt(length: number): number {
-  return 0.05 * Math.sqrt(9.81 * length);
+  episode.until(() => episode.along <= CARRY_TO_MPS, 60);
+  return { from: begins, to: episode.along, distance: way().path, time: episode.time - time };
 }
 
 /** Wheel hard over all the while (reversed with the gear where thrust is steered), bursts ahead and astern. */
@@ -106,12 +91,12 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
   if (!hasDrive(craft)) return null;
   const episode = new Episode(about, at);
   const steered = craft.spec.drives.some(({ steering }) => steering !== 'fixed');
-  const way = shiftAt(craft.spec.hull.length);
+  const way = shiftingWay(craft);
   const throttle = firmThrottle(craft);
   const from = episode.heading;
-  const lane = new Lane(episode);
+  const lane = new Lane(craft, episode.heading);
   const goes = () => {
-    lane.add(episode);
+    lane.add(episode.x, episode.y, episode.heading);
     return side * (episode.heading - from) >= Math.PI;
   };
   let bursts = 0;
@@ -135,37 +120,6 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
     touched,
     room: lane.breadth,
   };
-}
-
-/** Breadth, across the heading a boat has at first, of what her outline covers. */
-class Lane {
-  private least = Infinity;
-  private most = -Infinity;
-  private readonly sin: number;
-  private readonly cos: number;
-
-  constructor(episode: Episode) {
-    this.sin = sin(episode.heading);
-    this.cos = cos(episode.heading);
-    this.add(episode);
-  }
-
-  add({ x, y, heading, world }: Episode): void {
-    const { deck } = world.craft.spec.hull;
-    const s = sin(heading);
-    const c = cos(heading);
-    for (let k = 0; k < deck.length; k += 2) {
-      const east = x + deck[k]! * s + deck[k + 1]! * c;
-      const north = y + deck[k]! * c - deck[k + 1]! * s;
-      const across = east * this.cos - north * this.sin;
-      if (across < this.least) this.least = across;
-      if (across > this.most) this.most = across;
-    }
-  }
-
-  get breadth(): number {
-    return this.most - this.least;
-  }
 }
 
 /** Clear by this much of everything she has room to begin a turn, m. */

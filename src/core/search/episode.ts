@@ -1,6 +1,7 @@
 import { hullPart, TouchLog, type HullPart, type Touch } from '../debrief';
 import {
   clearanceMemory,
+  GROUND,
   leastClearance,
   NO_LINES,
   noClearance,
@@ -172,8 +173,13 @@ export class Episode {
   get heading(): number {
     return this.state.motion[PSI]!;
   }
+  /** Speed ahead through the water, m/s. */
   get ahead(): number {
     return this.state.motion[U]!;
+  }
+  /** Speed over ground along her heading, m/s. */
+  get along(): number {
+    return this.scratch.ground[GROUND.SURGE]!;
   }
   get x(): number {
     return this.state.motion[X]!;

@@ -2,7 +2,7 @@ import { wrapHalfTurn } from '../math';
 import type { Gear } from '../sim';
 import { firmThrottle } from '../trials';
 import type { Episode } from './episode';
-import { engines, wheel } from './hands';
+import { engines, letGo, wheel } from './hands';
 
 /** The standard ways out of a manoeuvre. */
 export const ESCAPES = ['stop', 'astern', 'port', 'starboard', 'hold'] as const;
@@ -22,11 +22,11 @@ const HOLD_SLACK_MPS = 0.12;
 /** Engines against her way until it is off. */
 function takeWayOff(episode: Episode, broken: () => boolean): void {
   const firm = firmThrottle(episode.world.craft);
-  const way = episode.ahead >= 0 ? 1 : -1;
-  if (Math.abs(episode.ahead) > STOPPED_MPS) {
+  const way = episode.along >= 0 ? 1 : -1;
+  if (Math.abs(episode.along) > STOPPED_MPS) {
     engines(episode, way === 1 ? -1 : 1, firm);
     wheel(episode, 0);
-    episode.until(() => broken() || way * episode.ahead <= 0.02, LONGEST_S);
+    episode.until(() => broken() || way * episode.along <= 0.02, LONGEST_S);
   }
   engines(episode, 0, 0);
 }
@@ -44,7 +44,7 @@ function asternOut(episode: Episode, broken: () => boolean): void {
   const gone = () => {
     const dx = episode.x - x;
     const dy = episode.y - y;
-    return broken() || (episode.ahead < 0 && dx * dx + dy * dy >= far * far);
+    return broken() || (episode.along < 0 && dx * dx + dy * dy >= far * far);
   };
   episode.until(gone, LONGEST_S);
   if (!broken()) takeWayOff(episode, broken);
@@ -70,7 +70,7 @@ function hold(episode: Episode, broken: () => boolean): void {
     if (episode.time < next) return episode.time >= until;
     next = episode.time + HOLD_LOOKS_EVERY_S;
     const off = wrapHalfTurn(from - episode.heading);
-    const gear = episode.ahead > HOLD_SLACK_MPS ? -1 : episode.ahead < -HOLD_SLACK_MPS ? 1 : 0;
+    const gear = episode.along > HOLD_SLACK_MPS ? -1 : episode.along < -HOLD_SLACK_MPS ? 1 : 0;
     // A burst ahead against the wheel turns her though she hardly moves.
     const turns = gear === 0 && Math.abs(off) > 0.12 ? 1 : gear;
     engines(episode, turns as Gear, 0);
@@ -81,8 +81,9 @@ function hold(episode: Episode, broken: () => boolean): void {
   engines(episode, 0, 0);
 }
 
-/** Does an escape, breaking off as soon as `broken` says that it has failed. */
+/** Does an escape, breaking off as soon as `broken` says that it has failed. Begins with hands off everything but the wheel. */
 export function escape(episode: Episode, name: EscapeName, broken: () => boolean): void {
+  letGo(episode);
   switch (name) {
     case 'stop':
       return stop(episode, broken);

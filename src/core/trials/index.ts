@@ -1,3 +1,4 @@
+export { Lane, shiftingWay } from './lane';
 export { canSteer, firmThrottle, HALF, hasDrive, OpenWater } from './open-water';
 export {
   aheadSteeringSpeed,

@@ -1,5 +1,6 @@
 import type { Craft } from '../craft';
-import { atan2, cos as cosine, sin as sine } from '../math';
+import { atan2 } from '../math';
+import { Lane, shiftingWay } from './lane';
 import { steeringRate } from './way';
 import { burst, firmThrottle, HALF, OpenWater } from './open-water';
 import type { Gear } from '../sim';
@@ -104,11 +105,10 @@ export interface BackAndFill {
 export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill | null {
   const water = new OpenWater(craft);
   const steered = craft.spec.drives.some((d) => d.steering !== 'fixed');
-  const room = new Extent(craft);
+  const room = new Lane(craft, 0);
   const throttle = firmThrottle(craft);
   const goes = () => side * water.heading >= Math.PI;
-  // A handler sees way on at about a knot in ten metres of boat, and takes it off again.
-  const way = 0.05 * Math.sqrt(9.81 * water.length);
+  const way = shiftingWay(craft);
   water.wheelSet(side);
   let bursts = 0;
   let ahead = true;
@@ -117,7 +117,7 @@ export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill 
     water.engine(ahead ? 1 : -1, throttle);
     const now = ahead ? () => water.ahead > way : () => water.ahead < -way;
     const past = () => {
-      room.add(water);
+      room.add(water.x, water.y, water.heading);
       return goes() || now();
     };
     water.until(past, 40);
@@ -125,30 +125,7 @@ export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill 
     ahead = !ahead;
   }
   if (!goes()) return null;
-  return { room: room.breadth(), bursts, time: water.time };
-}
-
-/** Breadth of the lane, along her first heading, that a turning boat's outline covers. */
-class Extent {
-  private least = Infinity;
-  private most = -Infinity;
-
-  constructor(private readonly craft: Craft) {}
-
-  add(water: OpenWater): void {
-    const { deck } = this.craft.spec.hull;
-    const sinPsi = sine(water.heading);
-    const cosPsi = cosine(water.heading);
-    for (let k = 0; k < deck.length; k += 2) {
-      const x = water.x + deck[k]! * sinPsi + deck[k + 1]! * cosPsi;
-      if (x < this.least) this.least = x;
-      if (x > this.most) this.most = x;
-    }
-  }
-
-  breadth(): number {
-    return this.most - this.least;
-  }
+  return { room: room.breadth, bursts, time: water.time };
 }
 
 export interface Opposed {

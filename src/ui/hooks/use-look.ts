@@ -156,33 +156,13 @@ export function useFit(done: (fitted: Fitted) => void) {
 
 const NO_CELLS: readonly GridCell[] = [];
 
-/** A sheet of takes over a grid of winds, begun when asked, stopped by a call. */
-export function useGrid() {
-  const [cells, setCells] = useState(NO_CELLS);
-  const [busy, setBusy] = useState(false);
-  const client = useRef<LookClient | null>(null);
-  useEffect(() => {
-    const made = new LookClient({
-      found: (part) => setCells((so) => [...so, ...part.cells]),
-      ended: () => setBusy(false),
-    });
-    client.current = made;
-    return () => {
-      client.current = null;
-      made.close();
-    };
-  }, []);
-  return {
-    cells,
-    busy,
-    run: (file: ManoeuvreFile, variation: VariationDocument, winds: Winds) => {
-      setCells(NO_CELLS);
-      setBusy(true);
-      client.current?.grid(file, variation, winds);
-    },
-    stop: () => {
-      client.current?.stop();
-      setBusy(false);
-    },
-  };
+/** A sheet of takes over a grid of winds, growing; given up while `file` is null. */
+export function useGrid(file: ManoeuvreFile | null, variation: VariationDocument, winds: Winds) {
+  return useLook(
+    file,
+    NO_CELLS,
+    (client, of) => client.grid(of, variation, winds),
+    (so, { cells }) => [...so, ...cells],
+    variation,
+  ).found;
 }

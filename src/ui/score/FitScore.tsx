@@ -1,7 +1,7 @@
 'use client';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Take } from '@/core/score';
-import type { ScoreDocument } from '@/document';
+import type { Manoeuvre, ScoreDocument } from '@/document';
 import { useFit } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -17,8 +17,12 @@ export function FitScore({ state }: { state: TakeState }) {
   const [before, setBefore] = useState<Take | null>(null);
   const [fittedTo, setFittedTo] = useState<ScoreDocument | null>(null);
   const [same, setSame] = useState(false);
+  const [overtaken, setOvertaken] = useState(false);
+  const begunOn = useRef<Manoeuvre | null>(null);
   const { fitted, busy, run, stop } = useFit((found) => {
     const now = store.getState();
+    // What was changed meanwhile is the user's; it is not written over.
+    if (now.manoeuvre !== begunOn.current) return setOvertaken(true);
     if (found.now >= found.before) return setSame(true);
     now.edit((m) => {
       m.score = found.score;
@@ -30,6 +34,8 @@ export function FitScore({ state }: { state: TakeState }) {
     setBefore(take);
     setFittedTo(null);
     setSame(false);
+    setOvertaken(false);
+    begunOn.current = store.getState().manoeuvre;
     run(file);
   };
   return (
@@ -57,6 +63,11 @@ export function FitScore({ state }: { state: TakeState }) {
         more, and keeps what gets there with the most room. Gears, sides and marks stay. Undo puts
         it back.
       </p>
+      {overtaken && (
+        <p role="status" className="pt-1">
+          The manoeuvre was changed meanwhile, so nothing was put in. Fit it again.
+        </p>
+      )}
       {same && <p className="pt-1">Nothing it tried does better than what is written.</p>}
       {fittedTo === score && before && take && (
         <div className="pt-2">

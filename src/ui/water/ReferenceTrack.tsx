@@ -1,27 +1,27 @@
 'use client';
 import { useMemo } from 'react';
-import type { BoatSpec } from '@/core/craft';
-import type { Take } from '@/core/score';
+import { toBoatSpec } from '@/document';
+import type { Reference } from '../state/workspace';
 import { toScreen, type Camera, type View } from './camera';
 
 /** The take others are held against: its track in long dashes, hulls at its beats and end, in ink. */
 export function ReferenceTrack({
-  take,
-  spec,
+  reference,
   camera,
   view,
 }: {
-  take: Take;
-  spec: BoatSpec;
+  reference: Reference;
   camera: Camera;
   view: View;
 }) {
   const d = useMemo(() => {
+    const { take, file } = reference;
     const { x, y, heading } = take.trace;
     const at = (px: number, py: number) => toScreen(camera, view, px, py).join(' ');
     const track: string[] = [];
     for (let i = 0; i < x.length; i += 3) track.push(`${i === 0 ? 'M' : 'L'}${at(x[i]!, y[i]!)}`);
-    const { deck } = spec.hull;
+    // Her own hull: she may be another boat than the one sailed now.
+    const { deck } = toBoatSpec(file.boat).hull;
     const hull = (px: number, py: number, psi: number) => {
       const s = Math.sin(psi);
       const c = Math.cos(psi);
@@ -38,7 +38,7 @@ export function ReferenceTrack({
       hull(x[last]!, y[last]!, heading[last]!),
     ];
     return { track: track.join(''), hulls: hulls.join('') };
-  }, [take, spec, camera, view]);
+  }, [reference, camera, view]);
   return (
     <svg
       data-testid="reference"

@@ -10,6 +10,7 @@ import { toBoatSpec, type Boat } from '@/document';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
+import type { Reference } from '../state/workspace';
 import { usePreferences } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { useSize } from '../hooks/use-size';
@@ -52,7 +53,7 @@ export function Water({
   legs: readonly Leg[];
   lastWayOut: WayOutAt | null;
   /** Another take drawn under it, to be held against. */
-  reference: Take | null;
+  reference: Reference | null;
   stale: boolean;
 }) {
   const [frame, view] = useSize<HTMLDivElement>();
@@ -185,7 +186,7 @@ export function Water({
       {take && legs.length > 0 && (
         <LeeSides take={take} legs={legs} beam={boat.hull.beam_m} camera={shown} view={view} />
       )}
-      {reference && <ReferenceTrack take={reference} spec={spec} camera={shown} view={view} />}
+      {reference && <ReferenceTrack reference={reference} camera={shown} view={view} />}
       {take && lastWayOut && <LastWayOut take={take} at={lastWayOut} camera={shown} view={view} />}
       <PlaceNames
         place={place}

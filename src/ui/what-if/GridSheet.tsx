@@ -1,9 +1,9 @@
 'use client';
 import { line } from 'd3-shape';
 import { Dialog } from 'radix-ui';
-import { useEffect, useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { GridCell } from '@/core/search';
-import type { ManoeuvreFile, VariationDocument } from '@/document';
+import type { ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import { useGrid } from '../hooks/use-look';
 import { usePreferences } from '../state/preferences';
 import { fit, type Box } from '../water/camera';
@@ -11,6 +11,10 @@ import { compassPoint, distance, speedFrom, windSpeed, type Units } from '../wor
 
 const DIRECTIONS_DEG = [0, 45, 90, 135, 180, 225, 270, 315];
 const SPEEDS_KN = [5, 10, 15, 20];
+const WINDS: Winds = {
+  from_deg: DIRECTIONS_DEG,
+  speeds_mps: SPEEDS_KN.map((kn) => speedFrom(kn, 'kn')),
+};
 const CELL = { width: 96, height: 84 };
 
 /** The manoeuvre in every wind of a grid, small beside one another: where it still goes well, and where not. */
@@ -26,24 +30,13 @@ export function GridSheet({
   variation: VariationDocument;
   onClose: () => void;
 }) {
-  const { cells, busy, run, stop } = useGrid();
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
   const units = { speed, length };
-  const winds = useMemo(
-    () => ({
-      from_deg: DIRECTIONS_DEG,
-      speeds_mps: SPEEDS_KN.map((kn) => speedFrom(kn, 'kn')),
-    }),
-    [],
-  );
-  useEffect(() => {
-    run(file, variation, winds);
-    return stop;
-    // Once for the sheet as it was opened.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  const [stopped, setStopped] = useState(false);
+  const cells = useGrid(stopped ? null : file, variation, WINDS);
   const all = DIRECTIONS_DEG.length * SPEEDS_KN.length;
+  const busy = !stopped && cells.length < all;
   const good = cells.filter(({ take }) => take.outcome === 'reached').length;
   const button = 'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan';
   return (
@@ -63,7 +56,7 @@ export function GridSheet({
                 <span className="figures">
                   {cells.length} of {all}
                 </span>
-                <button type="button" className={button} onClick={stop}>
+                <button type="button" className={button} onClick={() => setStopped(true)}>
                   Stop
                 </button>
               </>
@@ -86,7 +79,7 @@ export function GridSheet({
               </tr>
             </thead>
             <tbody>
-              {winds.speeds_mps.map((mps, row) => (
+              {WINDS.speeds_mps.map((mps, row) => (
                 <tr key={mps}>
                   <th
                     scope="row"

@@ -119,7 +119,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         boat={state.file.boat}
         legs={legs}
         lastWayOut={last}
-        reference={reference?.take ?? null}
+        reference={reference}
         stale={stale}
       />
       <div className="col-start-2 row-span-2 row-start-2 min-h-0">

@@ -1,0 +1,97 @@
+import { sloop } from '../testing/boats';
+import { beatOf, inputOf } from '../testing/manoeuvre';
+import { CALM } from '../testing/rig';
+import { Episode, Surroundings } from './episode';
+import { escape, ESCAPES, type EscapeName } from './escapes';
+
+const START = { is: 'start' } as const;
+const never = () => false;
+
+/** Under way north in open water, escaping; `stream` sets north. */
+function escaping(
+  name: EscapeName,
+  speed: number,
+  stream = 0,
+  rest: Partial<Episode['state']> = {},
+) {
+  const about = new Surroundings(
+    inputOf([beatOf(START, [])], START, {
+      boat: { ...sloop(), thrusters: [THRUSTER] },
+      weather: { ...CALM, streamSet: 0, streamSpeed: stream },
+    }),
+  );
+  const from = about.stillAt(0, 0, 0, 0);
+  from.motion[3]! += speed;
+  from.thrusters[0]!.ordered = rest.thrusters?.[0]?.ordered ?? 0;
+  const episode = new Episode(about, from);
+  escape(episode, name, never);
+  return episode;
+}
+
+const THRUSTER = {
+  name: 'bow thruster',
+  x: 4,
+  thrust: 600,
+  jetSpeed: 5,
+  control: 'on-off' as const,
+  response: 0.2,
+  reverseDelay: 1,
+  heatTime: 120,
+  coolTime: 300,
+};
+
+describe('escapes', () => {
+  it('stop takes the way off over ground, in a stream too', () => {
+    for (const stream of [-0.5, 0, 0.5]) {
+      const episode = escaping('stop', 1.2, stream);
+      // Eight seconds of drifting afterwards let the stream take her again a little.
+      expect(Math.abs(episode.along)).toBeLessThan(0.2);
+      expect(episode.y).toBeGreaterThan(1);
+      expect(episode.y).toBeLessThan(14);
+    }
+  });
+
+  it('astern goes back over ground, and ends stopped there', () => {
+    for (const stream of [-0.3, 0, 0.3]) {
+      const episode = escaping('astern', 0.4, stream);
+      expect(episode.y).toBeLessThan(-6);
+      expect(Math.abs(episode.along)).toBeLessThan(0.1);
+    }
+  });
+
+  it('on round turns her about to the side it says', () => {
+    const port = escaping('port', 1.2);
+    const starboard = escaping('starboard', 1.2);
+    expect(port.heading).toBeLessThan(-0.85 * Math.PI);
+    expect(starboard.heading).toBeGreaterThan(0.85 * Math.PI);
+    expect(port.x).toBeLessThan(0);
+    expect(starboard.x).toBeGreaterThan(0);
+  });
+
+  it('hold keeps her about where she is over ground, against a stream that would take her lengths away', () => {
+    const episode = escaping('hold', 0, 0.4);
+    const drifted = 0.4 * episode.time;
+    expect(drifted).toBeGreaterThan(8);
+    expect(Math.hypot(episode.x, episode.y)).toBeLessThan(0.5 * drifted);
+    expect(Math.abs(episode.heading)).toBeLessThan(0.6);
+  });
+
+  it('leaves nothing running: engines in neutral and thrusters off at the end', () => {
+    for (const name of ESCAPES) {
+      const { state } = escaping(name, 0.8);
+      expect(state.engines[0]!.orderedGear).toBe(0);
+    }
+    const running = { thrusters: [{ ordered: 1 }] } as unknown as Partial<Episode['state']>;
+    expect(escaping('stop', 0.8, 0, running).state.thrusters[0]!.ordered).toBe(0);
+  });
+
+  it('gives up at once when it has failed', () => {
+    const about = new Surroundings(inputOf([beatOf(START, [])], START));
+    for (const name of ESCAPES) {
+      const episode = new Episode(about, about.stillAt(0, 0, 0, 0));
+      let asked = 0;
+      escape(episode, name, () => (asked += 1) > 3);
+      expect(episode.time).toBeLessThan(2);
+    }
+  });
+});

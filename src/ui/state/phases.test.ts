@@ -1,0 +1,69 @@
+import { runTake } from '@/core/score';
+import { NO_VARIATION, toRunInput } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import { createWorkspace, PHASES } from './workspace';
+
+const file = demoFile('off-stilt-pontoon');
+const input = toRunInput(file);
+if (!input.ok) throw new Error('the demo cannot be read');
+const take = runTake(input.value);
+
+function store() {
+  const { boat, place, ...rest } = file;
+  return createWorkspace({
+    manoeuvre: { ...rest, boatId: boat.id, placeId: place.id },
+    boat,
+    place,
+  });
+}
+
+const late = { ...NO_VARIATION, late_s: 2 };
+
+describe('phases of the workspace', () => {
+  it('leave the manoeuvre alone and are not undone', () => {
+    const s = store();
+    const before = s.getState().manoeuvre;
+    for (const phase of PHASES) s.getState().setPhase(phase);
+    s.getState().setVariation(late);
+    expect(s.getState().manoeuvre).toBe(before);
+    expect(s.temporal.getState().pastStates).toHaveLength(0);
+  });
+
+  it('nothing stays varied outside What if', () => {
+    const s = store();
+    s.getState().setPhase('what if');
+    s.getState().setVariation(late);
+    s.getState().setPhase('what if');
+    expect(s.getState().variation).toBe(late);
+    s.getState().setPhase('score');
+    expect(s.getState().variation).toBe(NO_VARIATION);
+  });
+
+  it('a take held by the user’s word is kept, one held for the sliders is not', () => {
+    const s = store();
+    s.getState().setPhase('what if');
+    s.getState().setReference({ take, file, kept: false });
+    s.getState().setPhase('brief');
+    expect(s.getState().reference).toBeNull();
+    s.getState().setPhase('what if');
+    s.getState().setReference({ take, file, kept: true });
+    s.getState().setPhase('score');
+    expect(s.getState().reference?.take).toBe(take);
+    // Editing goes on with it held.
+    s.getState().edit((m) => {
+      m.limit_s = 200;
+    });
+    expect(s.getState().reference?.take).toBe(take);
+  });
+
+  it('picking a mark is given up when another beat or phase is opened', () => {
+    const s = store();
+    const picking = { what: 'cues.0.mark', choose: () => undefined };
+    s.getState().setPicking(picking);
+    s.getState().select('steady');
+    expect(s.getState().picking).toBeNull();
+    s.getState().setPicking(picking);
+    s.getState().setPhase('brief');
+    expect(s.getState().picking).toBeNull();
+  });
+});
