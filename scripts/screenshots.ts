@@ -69,6 +69,9 @@ async function main(): Promise<void> {
 
     await page.fill('Throttle above idle', '900');
     await driver.findElement(By.css('button[aria-label="Night colours"]')).click();
+    await driver.executeScript(
+      `document.querySelector('input[aria-invalid=true]').scrollIntoView({ block: 'center' })`,
+    );
     await keep('night-and-refusal');
 
     const sheet = async (id: string) => {

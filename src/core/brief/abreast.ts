@@ -18,9 +18,12 @@ export interface Abreast {
 const ABREAST_M = 0.4;
 const ABREAST_LENGTHS = 0.05;
 /** Further off than so many lengths nobody takes a mark by it. */
-const FURTHEST_LENGTHS = 4;
+const FURTHEST_LENGTHS = 2.5;
 
-/** For every beat but the first the mark that is best abreast of some point of hers, if any is. */
+/**
+ * For every beat but the first the mark that is best abreast of some point of hers, if any is. One that would do for two
+ * beats tells neither, and is left out of both.
+ */
 export function abreastOf(
   take: Take,
   points: readonly PointOnBoat[],
@@ -28,7 +31,7 @@ export function abreastOf(
   length: number,
 ): readonly Abreast[] {
   const near = Math.max(ABREAST_M, ABREAST_LENGTHS * length);
-  return take.beats.slice(1).flatMap(({ beat, time, x, y, heading }) => {
+  const found = take.beats.slice(1).flatMap(({ beat, time, x, y, heading }) => {
     const s = sin(heading);
     const c = cos(heading);
     let best: Abreast | null = null;
@@ -47,4 +50,6 @@ export function abreastOf(
     }
     return best ? [best] : [];
   });
+  const same = (a: Abreast, b: Abreast) => a.point === b.point && a.mark === b.mark;
+  return found.filter((one) => found.filter((other) => same(one, other)).length === 1);
 }

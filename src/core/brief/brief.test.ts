@@ -177,6 +177,18 @@ describe('a beat in the helm’s own terms', () => {
     expect(found[0]!.ahead).toBeCloseTo(0, 6);
   });
 
+  it('is not a mark that would do for two beats', () => {
+    const twice = runTake({
+      ...input,
+      score: {
+        ...input.score,
+        beats: [...input.score.beats, beatOf({ is: 'after', seconds: 0.2 }, [])],
+      },
+    });
+    expect(twice.beats).toHaveLength(3);
+    expect(abreastOf(twice, points, [{ name: 'post', x: 6, y: 8 }], 10)).toEqual([]);
+  });
+
   it('is nothing where no mark stands abreast, or only one too far off', () => {
     const take = runTake(input);
     expect(abreastOf(take, points, [{ name: 'post', x: 6, y: 20 }], 10)).toEqual([]);

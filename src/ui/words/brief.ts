@@ -278,7 +278,7 @@ function speedStatement(brief: Brief, units: Units): Statement | null {
 export function abreastStatements({ abreast }: Brief, units: Units): Statement[] {
   return abreast.map(({ beat, time, point, mark, side, aside, ahead }) => ({
     key: `abreast-${beat}`,
-    text: `Beat ${beat + 1} comes when her ${point} is abreast of ${mark}`,
+    text: `Beat ${beat + 1} comes with ${mark} abreast of her ${point}`,
     why: `It then stands ${distance(aside, units)} off to ${side}, in this take; in another wind it may be abreast a little earlier or later.`,
     figures: [
       [
