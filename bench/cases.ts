@@ -65,7 +65,15 @@ export function sixtyObstacles(length: number, beam: number): Place {
       radius_m: 0.15,
     });
   }
-  return { $schema: 'yawtrope:place', version: 1, id: 'sixty', name: 'sixty', note: '', features };
+  return {
+    $schema: 'yawtrope:place',
+    version: 1,
+    id: 'sixty',
+    name: 'sixty',
+    note: '',
+    features,
+    berths: [],
+  };
 }
 
 /** Four lines to the berth, a little slack, as a boat of that size lies. */

@@ -1,3 +1,4 @@
+export { beginIn, listPlaces } from './begin';
 export {
   insertBoat,
   listBoats,

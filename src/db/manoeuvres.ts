@@ -143,7 +143,7 @@ export function saveManoeuvre(
 }
 
 /** A free id made from a wish: the wish itself, or with a number behind it. */
-function freeId(db: Library, wish: string): string {
+export function freeId(db: Library, wish: string): string {
   const base = wish.slice(0, 58);
   for (let n = 1; ; n++) {
     const id = n === 1 ? base : `${base}-${n}`;

@@ -48,7 +48,9 @@ export function seedDemo(db: Library, directory: string, now: number): void {
     }
     for (const place of demo.places) {
       const values = { id: place.id, document: JSON.stringify(place), updatedAt: now };
-      db.insert(places).values(values).onConflictDoNothing().run();
+      // Nobody edits places, and another of the same id was taken in under one of its own.
+      const set = { document: values.document };
+      db.insert(places).values(values).onConflictDoUpdate({ target: places.id, set }).run();
     }
     for (const manoeuvre of demo.manoeuvres) insertManoeuvre(db, manoeuvre, now);
   });

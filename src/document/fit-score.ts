@@ -73,6 +73,12 @@ function orderDial(order: OrderDocument): { key: string; decimals: number; dial:
         most: order.angle_deg > 0 ? MOST_RUDDER_DEG : -1,
       },
     };
+  if (order.do === 'steer')
+    return {
+      key: 'heading_deg',
+      decimals: 0,
+      dial: { value: order.heading_deg, step: 6, least: 0, most: 359 },
+    };
   if (order.do === 'engine' && order.gear !== 'neutral')
     return {
       key: 'throttle',

@@ -14,6 +14,21 @@ export {
   type Conditions,
 } from './conditions';
 export { withBoat } from './change-boat';
+export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './begin';
+export {
+  FIGURE_IDS,
+  figureIdSchema,
+  figuresFor,
+  groundOf,
+  lyingIn,
+  outOf,
+  propose,
+  SIDES,
+  stuckIn,
+  type FigureId,
+  type Proposal,
+  type Side,
+} from './figures';
 export { degrees, radians } from './fields';
 export { fitScore, type Fitted } from './fit-score';
 export {
@@ -31,6 +46,7 @@ export {
   PLACE_SCHEMA,
   placeSchema,
   toObstacles,
+  type Berth,
   type Feature,
   type Place,
 } from './place';

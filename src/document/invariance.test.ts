@@ -38,6 +38,8 @@ function moved(
   }
   for (const beat of copy.score.beats) {
     for (const e of beat.expect) if (e.is === 'heading') e.heading_deg = direction(e.heading_deg);
+    for (const o of [...beat.orders, ...beat.wayOut.orders])
+      if (o.do === 'steer') o.heading_deg = direction(o.heading_deg);
   }
   return copy;
 }
@@ -51,7 +53,10 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
   );
   const other = { port: 'starboard', starboard: 'port' } as const;
   const { boat, score } = copy;
-  for (const s of boat.drives) s.hand = s.hand === 'right' ? 'left' : 'right';
+  for (const s of boat.drives) {
+    s.hand = s.hand === 'right' ? 'left' : 'right';
+    s.y_m = -s.y_m;
+  }
   for (const f of boat.fenders) f.side = other[f.side];
   for (const p of boat.points) p.y_m = -p.y_m;
   for (const { cue } of [...score.beats, score.end]) {
@@ -61,6 +66,11 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
   }
   for (const beat of score.beats) {
     for (const order of [...beat.orders, ...beat.wayOut.orders]) {
+      if (order.do === 'thruster') order.power = -order.power;
+      if (order.do === 'joystick') {
+        order.sideways = -order.sideways;
+        order.twist = -order.twist;
+      }
       if (order.do === 'wheel') order.angle_deg = -order.angle_deg;
     }
     for (const e of beat.expect) if (e.is === 'turning') e.to = other[e.to];

@@ -47,6 +47,23 @@ const feature = z.discriminatedUnion('kind', [solid, pile, mark], {
   error: "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile' or 'mark'",
 });
 
+const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
+
+/** Where a boat can be made fast: along an edge, open at both ends, or a slip entered from its mouth only. */
+const berth = z.strictObject({
+  kind: z.enum(['alongside', 'slip'], { error: "kind is 'alongside' or 'slip'" }),
+  id,
+  name: shortText,
+  /** The edge she lies along, end to end; a slip's begins at its mouth. */
+  edge_m: z.tuple([end, end]).refine(([[ax, ay], [bx, by]]) => Math.hypot(bx - ax, by - ay) >= 2, {
+    error: 'give two ends at least 2 m apart',
+  }),
+  /** Ids of the features she lies against, the edge's first. One that is not there is passed over. */
+  on: z.array(id).min(1, { error: 'name at least one feature' }).max(6, { error: 'at most 6' }),
+  /** Top of what she lies against over the water, for the height of fenders. */
+  height_m: within(0, 12, 'm').default(0.5),
+});
+
 export const PLACE_SCHEMA = 'yawtrope:place';
 
 /** A stretch of water as kept and exchanged: metres east and north of its origin. */
@@ -61,6 +78,7 @@ export const placeSchema = z
       .strictObject({ lat_deg: within(-90, 90, 'degrees'), lon_deg: within(-180, 180, 'degrees') })
       .optional(),
     features: z.array(feature).max(400, { error: 'at most 400 features' }),
+    berths: z.array(berth).max(60, { error: 'at most 60 berths' }).default([]),
   })
   .superRefine((place, context) => {
     for (const key of ['id', 'name'] as const) {
@@ -72,10 +90,19 @@ export const placeSchema = z
         }
         seen.add(f[key]);
       });
+      // Berths are named in cues beside the marks.
+      place.berths.forEach((b, i) => {
+        if (seen.has(b[key])) {
+          const message = `'${b[key]}' is used twice; give each berth its own ${key}`;
+          context.addIssue({ code: 'custom', path: ['berths', i, key], message });
+        }
+        seen.add(b[key]);
+      });
     }
   });
 
 export type Place = z.infer<typeof placeSchema>;
+export type Berth = Place['berths'][number];
 export type Feature = Place['features'][number];
 export type SolidFeature = z.infer<typeof solid>;
 type SurfaceKind = z.infer<typeof surfaceKind>;
@@ -109,9 +136,15 @@ export function toObstacles(place: Place): Obstacle[] {
   });
 }
 
-/** Places a cue can name: marks and piles. */
+/** Places a cue can name: marks, piles, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
-  return place.features.flatMap((f) =>
+  const marks = place.features.flatMap((f) =>
     f.kind === 'mark' || f.kind === 'pile' ? [{ name: f.name, x: f.x_m, y: f.y_m }] : [],
   );
+  const middles = place.berths.map(({ name, edge_m: [[ax, ay], [bx, by]] }) => ({
+    name,
+    x: (ax + bx) / 2,
+    y: (ay + by) / 2,
+  }));
+  return [...marks, ...middles];
 }

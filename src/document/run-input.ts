@@ -1,12 +1,5 @@
 import { assembleCraft, type Craft } from '@/core/craft';
-import {
-  clearanceMemory,
-  groundAt,
-  leastClearance,
-  noClearance,
-  shoreOf,
-  type Shore,
-} from '@/core/holding';
+import { shoreOf, type Shore } from '@/core/holding';
 import type {
   Cue,
   Expectation,
@@ -16,6 +9,7 @@ import type {
   RunInput,
   TimedOrder,
 } from '@/core/score';
+import { roomAt } from '@/core/search';
 import { toBoatSpec, namedPoints } from './boat-spec';
 import { toWeather } from './conditions';
 import { radians } from './fields';
@@ -143,6 +137,12 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
     case 'wheel':
       names.helm(path);
       return { after, order: { do: 'wheel', angle: radians(document.angle_deg) } };
+    case 'steer':
+      names.helm(path);
+      return { after, order: { do: 'steer', heading: radians(document.heading_deg) } };
+    case 'steerFor':
+      names.helm(path);
+      return { after, order: { do: 'steer for', mark: names.mark(document.mark, path) } };
     case 'engine':
       return {
         after,
@@ -219,18 +219,8 @@ function goal(document: GoalDocument, names: Names): Goal {
 }
 
 function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
-  const found = noClearance();
-  const { deck } = input.boat.hull;
   const { x, y, heading } = input.start;
-  leastClearance(
-    found,
-    clearanceMemory(shore, deck),
-    deck,
-    craft.touch,
-    shore,
-    new Set(),
-    groundAt(x, y, heading),
-  );
+  const found = roomAt(craft, shore, new Set(), x, y, heading);
   if (found.distance >= -START_OVERLAP_M) return [];
   const { name } = input.obstacles[found.obstacle]!;
   const deep = (-found.distance).toFixed(1);

@@ -72,6 +72,13 @@ export const orderSchema = z.discriminatedUnion(
       angle_deg: within(-MOST_RUDDER_DEG, MOST_RUDDER_DEG, 'degrees, port negative'),
     }),
     z.strictObject({
+      do: z.literal('steer'),
+      after_s,
+      /** The helm keeps it from here, until a wheel or another steer. */
+      heading_deg: compass,
+    }),
+    z.strictObject({ do: z.literal('steerFor'), after_s, mark: name }),
+    z.strictObject({
       do: z.literal('engine'),
       after_s,
       /** Name of one engine; all of them if not given. */
@@ -103,7 +110,7 @@ export const orderSchema = z.discriminatedUnion(
       }),
     }),
   ],
-  { error: "do is 'wheel', 'engine', 'thruster', 'joystick' or 'call'" },
+  { error: "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick' or 'call'" },
 );
 export type OrderDocument = z.infer<typeof orderSchema>;
 

@@ -109,6 +109,8 @@ function eventText(event: TakeEvent): string {
     case 'order': {
       const { order } = event;
       if (order.do === 'wheel') return `wheel ${degrees(order.angle).toFixed(0)}°`;
+      if (order.do === 'steer') return `steer ${headingOf(order.heading).toFixed(0)}°`;
+      if (order.do === 'steer for') return `steer for ${order.mark.name}`;
       if (order.do === 'call') return `call: ${order.text}`;
       const percent = (share: number) => `${Math.round(share * 100)} %`;
       if (order.do === 'thruster') {

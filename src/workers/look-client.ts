@@ -1,5 +1,5 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
-import type { ManoeuvreFile, Result, VariationDocument, Winds } from '@/document';
+import type { FigureId, ManoeuvreFile, Result, VariationDocument, Winds } from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
 export interface LookListener {
@@ -36,6 +36,10 @@ export class LookClient {
 
   fit(file: ManoeuvreFile): void {
     this.look((remote, tell) => remote.fit(file, tell));
+  }
+
+  propose(file: ManoeuvreFile, figure: FigureId): void {
+    this.look((remote, tell) => remote.propose(file, figure, tell));
   }
 
   /** Gives up what is going on; nothing more is told. */

@@ -5,9 +5,11 @@ import { runTake, type RunInput } from '@/core/score';
 import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
+  figureIdSchema,
   fitScore,
   manoeuvreFileSchema,
   namedMarks,
+  propose,
   radians,
   success,
   toRunInput,
@@ -16,6 +18,7 @@ import {
   windsSchema,
   type Fitted,
   type ManoeuvreFile,
+  type Proposal,
   type Result,
 } from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
@@ -27,6 +30,7 @@ const NOTHING: Looked = {
   checks: null,
   cells: [],
   fitted: null,
+  proposed: null,
 };
 /** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
 const TELL_EVERY_MS = 40;
@@ -137,6 +141,20 @@ const worker: LookWorker = {
       return { ...NOTHING, fitted: fitted?.ok ? fitted.value : null };
     };
     return follow(fitScore(opened.value.file), last, tell);
+  },
+  async propose(file, figure, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const asked = check(figureIdSchema, figure);
+    if (!asked.ok) return asked;
+    let refused: Result<Proposal> | null = null;
+    const last = (found: readonly Result<Proposal>[]) => {
+      const proposed = found.at(-1);
+      if (proposed && !proposed.ok) refused = proposed;
+      return { ...NOTHING, proposed: proposed?.ok ? proposed.value : null };
+    };
+    const end = await follow(propose(opened.value.file, asked.value), last, tell);
+    return refused ?? end;
   },
   stop() {
     latest += 1;

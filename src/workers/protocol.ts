@@ -3,7 +3,7 @@ import type { Finding } from '@/core/checks';
 import type { Take } from '@/core/score';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
-import type { Fitted, Result } from '@/document';
+import type { Fitted, Proposal, Result } from '@/document';
 
 /** What the take worker offers, through comlink. */
 export interface TakeWorker {
@@ -19,6 +19,7 @@ export interface Looked {
   readonly checks: readonly Finding[] | null;
   readonly cells: readonly GridCell[];
   readonly fitted: Fitted | null;
+  readonly proposed: Proposal | null;
 }
 
 /** How a look ended: all of it, or given up for a newer one. */
@@ -43,6 +44,8 @@ export interface LookWorker {
   ): Promise<Result<LookEnd>>;
   /** Fits the numbers of the score; a manoeuvre that cannot be played is refused. */
   fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  /** Writes a figure down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
+  propose(file: unknown, figure: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Gives up whatever is going on. */
   stop(): void;
 }

@@ -1,7 +1,7 @@
 export type { TakeEvent } from './events';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
-export { runTake, worldOf, type RunInput, type RunWatch } from './run';
+export { runTake, runTillHard, worldOf, type RunInput, type RunWatch } from './run';
 export type { BeatMark, Outcome, Take } from './take';
 export type {
   Beat,

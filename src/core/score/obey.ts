@@ -3,6 +3,8 @@ import {
   orderRudder,
   orderThruster,
   releaseJoystick,
+  steerFor,
+  steerHeading,
   type SimState,
   type World,
 } from '../sim';
@@ -18,11 +20,19 @@ export function obey(order: Order, state: SimState, { craft }: World): void {
     joystick.sway = order.sway;
     joystick.yaw = order.yaw;
     joystick.looksIn = 0;
+    state.helm.active = false;
     return;
   }
   if (joystick.active) releaseJoystick(state, craft);
   switch (order.do) {
+    case 'steer':
+      steerHeading(state, order.heading);
+      return;
+    case 'steer for':
+      steerFor(state, order.mark.x, order.mark.y);
+      return;
     case 'wheel':
+      state.helm.active = false;
       orderRudder(state, craft, order.angle);
       return;
     case 'engine':

@@ -74,6 +74,11 @@ export function runTake(input: RunInput, watch: RunWatch | null = null): Take {
   return new Run(input, watch).play();
 }
 
+/** The same, given up at the first hard touch: for trying many, where what comes after one tells nothing. */
+export function runTillHard(input: RunInput): Take {
+  return new Run(input, null, true).play();
+}
+
 /** The world a manoeuvre is played in, its gusts known for so many seconds. */
 export function worldOf(input: RunInput, duration: number): World {
   const { obstacles, boat } = input;
@@ -102,10 +107,12 @@ class Run {
   private readonly now = noClearance();
   private least: LeastClearance | null = null;
   private gridStep = 0;
+  private seen = 0;
 
   constructor(
     private readonly input: RunInput,
     private readonly watch: RunWatch | null,
+    private readonly tillHard = false,
   ) {
     this.world = worldOf(input, input.limit);
     const { craft, obstacles } = this.world;
@@ -124,11 +131,18 @@ class Run {
     this.sample();
     this.beginBeats();
     while (this.player.finish === null) {
-      if (this.state.time >= this.input.limit - INSTANT_S) this.player.stopForTime();
+      if (this.state.time >= this.input.limit - INSTANT_S || this.givenUp())
+        this.player.stopForTime();
       else this.advance();
     }
     if (this.gridStep % STEPS_PER_SAMPLE !== 0 || this.offGrid() > INSTANT_S) this.sample();
     return this.take();
+  }
+
+  private givenUp(): boolean {
+    if (!this.tillHard || this.log.count === this.seen) return false;
+    this.seen = this.log.count;
+    return this.log.touches().some((touch) => touch.grade === 'hard');
   }
 
   /** Whatever she lies against at the start is not a touch. */

@@ -75,6 +75,9 @@ export interface TimedOrder {
 
 export type Order =
   | { readonly do: 'wheel'; readonly angle: number }
+  /** The helm steers by itself from here: a heading, or for a mark, until the wheel is ordered. */
+  | { readonly do: 'steer'; readonly heading: number }
+  | { readonly do: 'steer for'; readonly mark: MarkOnPlace }
   /** One engine by its index, or all of them (null). */
   | {
       readonly do: 'engine';

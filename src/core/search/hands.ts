@@ -9,13 +9,15 @@ export function engines({ state, world: { craft } }: Episode, gear: Gear, thrott
 
 /** Share of the lock, starboard positive. */
 export function wheel({ state, world: { craft } }: Episode, share: number): void {
+  state.helm.active = false;
   orderRudder(state, craft, share * craft.limits[0]!);
 }
 
-/** Engines to neutral and thrusters off, the wheel where it is. */
+/** Engines to neutral and thrusters off, the wheel left where it is. */
 export function letGo(episode: Episode): void {
   const { state, world } = episode;
   engines(episode, 0, 0);
+  state.helm.active = false;
   state.thrusters.forEach((thruster, i) =>
     orderThruster(thruster, world.craft.spec.thrusters[i]!, 0),
   );

@@ -29,6 +29,8 @@ export function inHandFrom(
 ): InHand | null {
   const episode = new Episode(about, from);
   if (hands === 'neutral') letGo(episode);
+  // Nobody steers any more either.
+  episode.state.helm.active = false;
   if (!episode.until(() => episode.touchCount > 0, LONGEST_IN_HAND_S)) return null;
   const { name, part, speed, grade, time } = episode.touches[0]!;
   return { seconds: time - from.time, name, part, speed, grade };

@@ -1,3 +1,4 @@
+export { roomAt, type Room } from './room';
 export { Episode, openWaterOf, Surroundings, type Nearest } from './episode';
 export { ESCAPES, type EscapeName } from './escapes';
 export { windGrid, type GridCell } from './grid';
@@ -6,7 +7,7 @@ export { inHandFrom, LONGEST_IN_HAND_S, type InHand } from './in-hand';
 export { seekWindLimit, windLimit, type WindLimit } from './limits';
 export { merit, robustMerit } from './merit';
 export { patternSearch, type Dial, type PatternState } from './pattern';
-export { surveyTake, type Moment, type Surveyed } from './survey';
+export { surveyTake, waysOut, type Moment, type Surveyed } from './survey';
 export { AS_IT_IS, vary, type Variation } from './vary';
 export {
   lastWayOut,

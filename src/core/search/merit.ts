@@ -1,4 +1,5 @@
-import { runTake, type RunInput, type Take } from '../score';
+import { log } from '../math';
+import { runTillHard, type RunInput, type Take } from '../score';
 import { AS_IT_IS, vary } from './vary';
 import { spareWanted } from './way-out';
 
@@ -7,13 +8,18 @@ const FAILS = 100;
 /** A beat not come to weighs as much as a goal missed by ten times what is allowed. */
 const PER_BEAT = 10;
 
+/** Nearer than this to what is not her berth she as good as lies against it, m. */
+const AGAINST_M = 0.1;
+const AGAINST = 30;
+
 /** How far from its goal a take ended, as the sum of what it is over its limits. */
 function missedBy(take: Take): number {
   return take.goal.reduce((sum, { found, limit, what, met }) => {
     if (met) return sum;
     // Clearance has to be over its limit, the rest under.
     const over = what === 'clearance' ? limit / Math.max(0.01, found) : found / limit;
-    return sum + Math.min(10, over - 1);
+    // Far off it still counts which is nearer.
+    return sum + (over < 10 ? over - 1 : 9 + log(over / 10));
   }, 0);
 }
 
@@ -32,6 +38,8 @@ export function merit(input: RunInput, take: Take): number {
     cost += FAILS + PER_BEAT * (missedBy(take) + unborn);
     if (take.outcome === 'hard touch') cost += PER_BEAT * (1 + 5 * touched);
   }
+  // Lying against what is not her berth is no way to do it, however softly.
+  if (near < AGAINST_M) cost += AGAINST;
   const wanted = 2 * spareWanted(length);
   const ends = take.goal.reduce(
     (sum, { found, limit, what }) => sum + (what === 'clearance' ? 0 : found / limit),
@@ -55,7 +63,7 @@ const OTHER_WEIGHT = 0.5;
 export function robustMerit(input: RunInput): number {
   const inWind = (windTimes: number) => {
     const varied = vary(input, { ...AS_IT_IS, windTimes });
-    return merit(varied, runTake(varied));
+    return merit(varied, runTillHard(varied));
   };
   if (input.weather.windSpeed === 0) return inWind(1);
   return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), inWind(1));

@@ -9,6 +9,7 @@ export {
 } from './actuators';
 export { accelerate, derivative, lookAround, placeOnGround } from './derivative';
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
+export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
 export { groundSpeed, pointOnWater, waterSpeed } from './readings';
 export {

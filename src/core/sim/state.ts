@@ -53,6 +53,18 @@ export interface JoystickState {
   looksIn: number;
 }
 
+/** A helm told to steer: a heading, or for a point on the place. */
+export interface HelmState {
+  active: boolean;
+  /** Steers for the point rather than the heading. */
+  forPoint: boolean;
+  heading: number;
+  x: number;
+  y: number;
+  /** Seconds until the helm next looks up. */
+  looksIn: number;
+}
+
 /** Everything that changes during a run. */
 export interface SimState {
   /** Seconds since the start. */
@@ -65,6 +77,7 @@ export interface SimState {
   readonly engines: readonly EngineState[];
   readonly thrusters: readonly ThrusterState[];
   readonly joystick: JoystickState;
+  readonly helm: HelmState;
 }
 
 export interface StartPose {
@@ -160,6 +173,14 @@ class Boat implements SimState {
   readonly engines: readonly EngineState[];
   readonly thrusters: readonly ThrusterState[];
   readonly joystick: JoystickState = { active: false, surge: 0, sway: 0, yaw: 0, looksIn: 0 };
+  readonly helm: HelmState = {
+    active: false,
+    forPoint: false,
+    heading: 0,
+    x: 0,
+    y: 0,
+    looksIn: 0,
+  };
 
   constructor(craft: Craft) {
     this.angles = new Float64Array(craft.channels);
@@ -221,4 +242,10 @@ export function copyState(to: SimState, from: SimState): void {
   to.joystick.sway = from.joystick.sway;
   to.joystick.yaw = from.joystick.yaw;
   to.joystick.looksIn = from.joystick.looksIn;
+  to.helm.active = from.helm.active;
+  to.helm.forPoint = from.helm.forPoint;
+  to.helm.heading = from.helm.heading;
+  to.helm.x = from.helm.x;
+  to.helm.y = from.helm.y;
+  to.helm.looksIn = from.helm.looksIn;
 }

@@ -2,6 +2,7 @@ import { SHALLOW } from '../forces';
 import { LIST, RATES, setTouchRates } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
+import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
@@ -60,10 +61,21 @@ function advanceJoystick(state: SimState, world: World, s: Scratch): void {
   lookJoystick(state, world.craft, world.environment.waterDensity);
 }
 
+/** A helm that steers looks up at its own beat too. */
+function advanceHelm(state: SimState, world: World, s: Scratch): void {
+  const { helm } = state;
+  if (!helm.active) return;
+  helm.looksIn -= s.clock[CLOCK.STEP]!;
+  if (helm.looksIn > 1e-9) return;
+  helm.looksIn = HELM_PERIOD_S;
+  lookHelm(state, world.craft);
+}
+
 /** Looks at everything that is looked at once a step, and at how fast it can act; the clock says how long it is. */
 export function beginStep(state: SimState, world: World, s: Scratch): void {
   s.clock[CLOCK.TIME] = state.time;
   advanceJoystick(state, world, s);
+  advanceHelm(state, world, s);
   senseSurroundings(state.motion, world, s);
   lookAround(state.motion, world, s);
   setRates(state.motion, world, s);

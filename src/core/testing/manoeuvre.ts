@@ -84,6 +84,10 @@ function flipOrder(timed: TimedOrder): TimedOrder {
   switch (order.do) {
     case 'wheel':
       return { ...timed, order: { ...order, angle: -order.angle } };
+    case 'steer':
+      return { ...timed, order: { ...order, heading: -order.heading } };
+    case 'steer for':
+      return { ...timed, order: { ...order, mark: flipMark(order.mark) } };
     case 'thruster':
       return { ...timed, order: { ...order, power: -order.power } };
     case 'joystick':

@@ -4,8 +4,15 @@ import type { ReactNode } from 'react';
 import { useTheme } from '../hooks/use-theme';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
 
-/** The band over every page of the Boats area. */
-export function BoatsFrame({ children }: { children: ReactNode }) {
+/** The band over every page but the workspace and the start. */
+export function BoatsFrame({
+  children,
+  area = 'boats',
+}: {
+  children: ReactNode;
+  area?: 'boats' | 'manoeuvres';
+}) {
+  const here = (name: typeof area) => `${area === name ? 'font-semibold ' : ''}hover:text-plan`;
   useTheme();
   return (
     <>
@@ -14,10 +21,10 @@ export function BoatsFrame({ children }: { children: ReactNode }) {
           Yawtrope
         </Link>
         <nav aria-label="Areas" className="flex gap-4">
-          <Link href="/" className="hover:text-plan">
+          <Link href="/" className={here('manoeuvres')}>
             Manoeuvres
           </Link>
-          <Link href="/boats" className="font-semibold hover:text-plan">
+          <Link href="/boats" className={here('boats')}>
             Boats
           </Link>
         </nav>

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
-import type { Fitted, ManoeuvreFile, VariationDocument, Winds } from '@/document';
+import type { ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import { LookClient, type Looked } from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */
@@ -95,63 +95,6 @@ export function useBrief(file: ManoeuvreFile | null) {
     (client, of) => client.brief(of),
     (so, { brief }) => brief ?? so,
   );
-}
-
-/** Fits the numbers of a score when asked; `done` gets what came of it, and may be what was there. */
-export function useFit(done: (fitted: Fitted) => void) {
-  const [fitted, setFitted] = useState<Fitted | null>(null);
-  const [busy, setBusy] = useState(false);
-  const client = useRef<LookClient | null>(null);
-  const newest = useRef<{ fitted: Fitted | null; ended: boolean; done: typeof done }>({
-    fitted: null,
-    ended: false,
-    done,
-  });
-  useEffect(() => {
-    newest.current.done = done;
-  });
-  useEffect(() => {
-    // The last of what is found may come after the end is told, or before.
-    const finish = () => {
-      const { fitted: last, ended } = newest.current;
-      if (!ended || !last) return;
-      newest.current = { ...newest.current, fitted: null, ended: false };
-      setBusy(false);
-      newest.current.done(last);
-    };
-    const made = new LookClient({
-      found: (part) => {
-        if (!part.fitted) return;
-        newest.current.fitted = part.fitted;
-        setFitted(part.fitted);
-        if (newest.current.ended) finish();
-      },
-      ended: (result) => {
-        if (!result.ok) return setBusy(false);
-        newest.current.ended = true;
-        setTimeout(finish, 100);
-      },
-    });
-    client.current = made;
-    return () => {
-      client.current = null;
-      made.close();
-    };
-  }, []);
-  return {
-    fitted,
-    busy,
-    run: (file: ManoeuvreFile) => {
-      newest.current = { ...newest.current, fitted: null, ended: false };
-      setFitted(null);
-      setBusy(true);
-      client.current?.fit(file);
-    },
-    stop: () => {
-      client.current?.stop();
-      setBusy(false);
-    },
-  };
 }
 
 const NO_CELLS: readonly GridCell[] = [];

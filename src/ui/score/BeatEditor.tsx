@@ -2,7 +2,7 @@
 import { ArrowLeft, ArrowRight, CopyPlus, Scissors, Trash2, X } from 'lucide-react';
 import { useEffect, useMemo, useRef } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import { namedMarks, namedPoints, type BeatDocument } from '@/document';
+import type { BeatDocument } from '@/document';
 import { useLiveForm } from '../hooks/use-live-form';
 import { FieldError, NumberField, Part, TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
@@ -17,19 +17,7 @@ import { CueFields } from './CueFields';
 import { duplicateBeat, freshBeatId, moveBeat, removeBeat, splitBeat } from './edits';
 import { ExpectRows } from './ExpectRows';
 import { OrderRows } from './OrderRows';
-
-/** The names a cue can be given on this boat and place. */
-export function useNames() {
-  const boat = useWorkspace((s) => s.boat);
-  const place = useWorkspace((s) => s.place);
-  return useMemo(
-    () => ({
-      points: namedPoints(boat).map(({ name }) => name),
-      marks: namedMarks(place).map(({ name }) => name),
-    }),
-    [boat, place],
-  );
-}
+import { useNames } from './use-names';
 
 /** Cuts the beat in two where the playhead stands. */
 function SplitButton({ beat }: { beat: BeatDocument }) {

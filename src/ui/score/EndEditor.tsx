@@ -8,7 +8,7 @@ import { NumberField, Part } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences } from '../state/preferences';
-import { useNames } from './BeatEditor';
+import { useNames } from './use-names';
 import { errorTree, type BeatForm } from './beat-form';
 import { cueFromForm, cueToForm, freshCue } from './cue-rows';
 import { CueFields } from './CueFields';

@@ -2,13 +2,11 @@
 import { useRef, useState } from 'react';
 import type { Take } from '@/core/score';
 import type { Manoeuvre, ScoreDocument } from '@/document';
-import { useFit } from '../hooks/use-look';
+import { useFit } from '../hooks/use-job';
 import type { TakeState } from '../hooks/use-take';
+import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { DifferenceList } from '../what-if/DifferenceList';
-
-const button =
-  'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan disabled:border-hairline disabled:text-quiet';
 
 /** Has the core try the numbers of the score until they fit boat, place and wind; one edit, undone like any other. */
 export function FitScore({ state }: { state: TakeState }) {
@@ -19,7 +17,12 @@ export function FitScore({ state }: { state: TakeState }) {
   const [same, setSame] = useState(false);
   const [overtaken, setOvertaken] = useState(false);
   const begunOn = useRef<Manoeuvre | null>(null);
-  const { fitted, busy, run, stop } = useFit((found) => {
+  const {
+    found: fitted,
+    busy,
+    run,
+    stop,
+  } = useFit((found) => {
     const now = store.getState();
     // What was changed meanwhile is the user's; it is not written over.
     if (now.manoeuvre !== begunOn.current) return setOvertaken(true);
@@ -36,25 +39,14 @@ export function FitScore({ state }: { state: TakeState }) {
     setSame(false);
     setOvertaken(false);
     begunOn.current = store.getState().manoeuvre;
-    run(file);
+    run((client) => client.fit(file));
   };
   return (
     <section aria-label="Fit the numbers" className="rule-t py-2.5">
       {busy ? (
-        <p role="status" className="flex items-center gap-3">
-          <progress
-            aria-label="Tries made"
-            value={fitted?.tries ?? 0}
-            max={fitted?.of ?? 1}
-            className="h-2 w-28"
-          />
-          <span className="figures">{fitted?.tries ?? 0} tries</span>
-          <button type="button" className={button} onClick={stop}>
-            Stop
-          </button>
-        </p>
+        <Tries made={fitted} onStop={stop} />
       ) : (
-        <button type="button" className={button} disabled={!take} onClick={begin}>
+        <button type="button" className={BUTTON} disabled={!take} onClick={begin}>
           Fit the numbers by trying
         </button>
       )}

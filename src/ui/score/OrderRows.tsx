@@ -8,8 +8,9 @@ import type { Boat } from '@/document';
 import { useWorkspace } from '../state/context';
 import type { BeatForm } from './beat-form';
 import { ALL_ENGINES, freshOrder, type OrderRow } from './order-rows';
-import { SIDES } from './CueFields';
-import { RowChoice, RowNumber } from './RowFields';
+import { names, SIDES } from './CueFields';
+import { RowChoice, RowMark, RowNumber } from './RowFields';
+import { useNames } from './use-names';
 
 const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
   { value: 'ahead', text: 'ahead' },
@@ -21,6 +22,8 @@ const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
 function additions(boat: Boat): { kind: OrderRow['do']; text: string }[] {
   return [
     { kind: 'wheel', text: boat.steering.control },
+    { kind: 'steer', text: 'steer a heading' },
+    { kind: 'steerFor', text: 'steer for a mark' },
     ...(boat.drives.length > 0 ? [{ kind: 'engine' as const, text: 'engine' }] : []),
     ...(boat.thrusters.length > 0 ? [{ kind: 'thruster' as const, text: 'thruster' }] : []),
     ...(boat.joystick ? [{ kind: 'joystick' as const, text: 'joystick' }] : []),
@@ -35,6 +38,7 @@ const named = (things: readonly { name: string }[]): ChoiceOption<string>[] =>
 export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
   const { control } = useFormContext<BeatForm>();
   const boat = useWorkspace((s) => s.boat);
+  const { marks } = useNames();
   const { fields, append, remove } = useFieldArray({ control, name });
   return (
     <div>
@@ -56,7 +60,13 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
             key={kind}
             type="button"
             className="min-h-7 text-plan underline decoration-1 underline-offset-3"
-            onClick={() => append({ ...freshOrder(kind), thruster: boat.thrusters[0]?.name ?? '' })}
+            onClick={() =>
+              append({
+                ...freshOrder(kind),
+                thruster: boat.thrusters[0]?.name ?? '',
+                mark: marks[0] ?? '',
+              })
+            }
           >
             {text}
           </button>
@@ -69,6 +79,7 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
 function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: number }) {
   const { control, register, formState } = useFormContext<BeatForm>();
   const boat = useWorkspace((s) => s.boat);
+  const { marks } = useNames();
   const at = `${name}.${index}` as const;
   const row = useWatch({ control, name: at });
   return (
@@ -79,6 +90,18 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           <span className="font-semibold">Wheel</span>
           <RowNumber name={`${at}.angle`} label="Rudder angle" unit="°" width={40} />
           <RowChoice name={`${at}.side`} label="Wheel to" options={SIDES} />
+        </>
+      )}
+      {row.do === 'steer' && (
+        <>
+          <span className="font-semibold">Steer</span>
+          <RowNumber name={`${at}.heading`} label="Heading to steer" unit="°" width={40} />
+        </>
+      )}
+      {row.do === 'steerFor' && (
+        <>
+          <span className="font-semibold">Steer for</span>
+          <RowMark name={`${at}.mark`} label="Mark to steer for" options={names(marks)} />
         </>
       )}
       {row.do === 'engine' && (

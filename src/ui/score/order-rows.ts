@@ -19,6 +19,9 @@ export interface OrderRow {
   ahead: number;
   sideways: number;
   twist: number;
+  /** Degrees to steer, or the mark to steer for. */
+  heading: number;
+  mark: string;
   text: string;
 }
 
@@ -39,6 +42,8 @@ export function freshOrder(kind: OrderDocument['do']): OrderRow {
     ahead: 0,
     sideways: 0,
     twist: 0,
+    heading: 0,
+    mark: '',
     text: '',
   };
 }
@@ -49,6 +54,8 @@ export function orderRow(order: OrderDocument): OrderRow {
     const side = order.angle_deg < 0 ? 'port' : 'starboard';
     return { ...row, angle: Math.abs(order.angle_deg), side };
   }
+  if (order.do === 'steer') return { ...row, heading: order.heading_deg };
+  if (order.do === 'steerFor') return { ...row, mark: order.mark };
   if (order.do === 'engine') {
     const engine = order.engine ?? ALL_ENGINES;
     return { ...row, engine, gear: order.gear, throttle: tidy(order.throttle * 100, 1) };
@@ -74,6 +81,8 @@ export function orderFrom(row: OrderRow): OrderDocument {
   if (row.do === 'wheel') {
     return { do: 'wheel', after_s, angle_deg: sided(row.angle, row.side) };
   }
+  if (row.do === 'steer') return { do: 'steer', after_s, heading_deg: row.heading };
+  if (row.do === 'steerFor') return { do: 'steerFor', after_s, mark: row.mark };
   if (row.do === 'engine') {
     const throttle = row.gear === 'neutral' ? 0 : row.throttle / 100;
     const engine = row.engine === ALL_ENGINES ? {} : { engine: row.engine };

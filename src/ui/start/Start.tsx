@@ -1,5 +1,5 @@
 'use client';
-import { FolderOpen } from 'lucide-react';
+import { FolderOpen, Plus } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type ChangeEvent } from 'react';
@@ -74,6 +74,14 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
           ))}
         </ol>
       )}
+      <p className="pt-6">
+        <Link
+          href="/new"
+          className="inline-flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
+        >
+          <Plus size={16} /> A new manoeuvre
+        </Link>
+      </p>
       <OpenFile />
       <p className="max-w-[68ch] pt-10 text-[13px] text-quiet">
         What is shown is a rehearsal on a model that errs; it is not for navigation. Local rules,

@@ -33,10 +33,13 @@ export const PlaceLayer = memo(function PlaceLayer({
   place,
   palette,
   scale,
+  goal,
 }: {
   place: Place;
   palette: Palette;
   scale: number;
+  /** Mark of the goal: her berth, if it is one, is drawn. */
+  goal: string | null;
 }) {
   const solids = place.features
     .filter((f): f is Solid => f.kind !== 'pile' && f.kind !== 'mark')
@@ -53,6 +56,17 @@ export const PlaceLayer = memo(function PlaceLayer({
           {...paint(f.kind, palette)}
         />
       ))}
+      {place.berths
+        .filter(({ name }) => name === goal)
+        .map(({ id, edge_m }) => (
+          <Line
+            key={id}
+            points={edge_m.flat()}
+            stroke={palette.plan}
+            strokeWidth={4}
+            strokeScaleEnabled={false}
+          />
+        ))}
       {place.features.map((f) =>
         f.kind === 'pile' ? (
           <Circle

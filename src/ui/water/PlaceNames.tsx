@@ -1,5 +1,6 @@
 'use client';
-import type { CueDocument, Feature, Place, ScoreDocument } from '@/document';
+import { signedArea } from '@/core/math';
+import type { CueDocument, Feature, GoalDocument, Place, ScoreDocument } from '@/document';
 import { toScreen, type Camera, type View } from './camera';
 import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 
@@ -14,45 +15,62 @@ function middle(outline: readonly (readonly [number, number])[]): [number, numbe
   return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
 }
 
-function shownFrom(kind: Feature['kind']): number {
-  if (kind === 'mark' || kind === 'pile') return MARKS_FROM;
-  return kind === 'boat' ? BOATS_FROM : LAND_FROM;
+/** Less than so much of a pontoon is a finger, m². */
+const FINGER_M2 = 30;
+
+function shownFrom(f: Feature): number {
+  if (!('outline_m' in f)) return MARKS_FROM;
+  if (f.kind === 'boat') return BOATS_FROM;
+  return Math.abs(signedArea(Float64Array.from(f.outline_m.flat()))) < FINGER_M2
+    ? MARKS_FROM
+    : LAND_FROM;
 }
 
-/** Marks that the score's cues and expectations name: these are always shown. */
+/** Marks that the score's cues, orders and expectations name: these are always shown. */
 export function marksNamed(score: ScoreDocument): Set<string> {
   const cues: CueDocument[] = [...score.beats.map((beat) => beat.cue), score.end.cue];
   const simple = cues.flatMap((cue) => (cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]));
   const expected = score.beats.flatMap((beat) => beat.expect);
-  return new Set([...simple, ...expected].flatMap((part) => ('mark' in part ? [part.mark] : [])));
+  const orders = score.beats.flatMap((beat) => beat.orders);
+  const parts = [...simple, ...expected, ...orders];
+  return new Set(parts.flatMap((part) => ('mark' in part ? [part.mark] : [])));
 }
 
 /** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
 export function PlaceNames({
   place,
   score,
+  goal,
   camera,
   view,
   taken,
 }: {
   place: Place;
   score: ScoreDocument;
+  goal: GoalDocument;
   camera: Camera;
   view: View;
   /** What else has words on the water. */
   taken: readonly ScreenBox[];
 }) {
   const used = marksNamed(score);
+  if (goal.is === 'lie') used.add(goal.mark);
   const wanted = place.features.flatMap((f): Label[] => {
     const needed = used.has(f.name);
-    if (camera.scale < (needed ? 0 : shownFrom(f.kind))) return [];
+    if (camera.scale < (needed ? 0 : shownFrom(f))) return [];
     const point = 'outline_m' in f ? middle(f.outline_m) : ([f.x_m, f.y_m] as const);
     const [x, y] = toScreen(camera, view, point[0], point[1]);
     if (x < -60 || y < -20 || x > view.width + 60 || y > view.height + 20) return [];
     const small = f.kind === 'mark' || f.kind === 'pile';
     return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y, needed }];
   });
-  const names = namesThatFit(wanted, [...fixtures(view), ...taken]);
+  const berths = place.berths.flatMap((berth): Label[] => {
+    if (!used.has(berth.name)) return [];
+    const [[ax, ay], [bx, by]] = berth.edge_m;
+    const [x, y] = toScreen(camera, view, (ax + bx) / 2, (ay + by) / 2);
+    return [{ id: berth.id, name: berth.name, x, y, needed: true }];
+  });
+  const names = namesThatFit([...wanted, ...berths], [...fixtures(view), ...taken]);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
       {names.map(({ id, name, x, y }) => (

@@ -160,7 +160,12 @@ export function Water({
           <Stage width={view.width} height={view.height} listening={false}>
             <Layer listening={false}>
               <Group {...origin}>
-                <PlaceLayer place={place} palette={palette} scale={shown.scale} />
+                <PlaceLayer
+                  place={place}
+                  palette={palette}
+                  scale={shown.scale}
+                  goal={manoeuvre.goal.is === 'lie' ? manoeuvre.goal.mark : null}
+                />
               </Group>
             </Layer>
             {take && (
@@ -191,6 +196,7 @@ export function Water({
       <PlaceNames
         place={place}
         score={manoeuvre.score}
+        goal={manoeuvre.goal}
         camera={shown}
         view={view}
         taken={take ? hurtBoxes(take, shown, view, units) : []}

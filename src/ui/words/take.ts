@@ -27,8 +27,15 @@ function missedBy(check: GoalCheck, units: Units): string {
   }
 }
 
+/** A take without its trace. */
+type Ending = Pick<Take, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
+
 /** The outcome in a few words, and what stands behind it. */
-export function outcomeWords(take: Take, file: ManoeuvreFile, units: Units): [string, string] {
+export function outcomeWords(
+  take: Ending,
+  file: Pick<ManoeuvreFile, 'goal' | 'score'>,
+  units: Units,
+): [string, string] {
   const failed = take.goal.filter((check) => !check.met);
   switch (take.outcome) {
     case 'reached':
@@ -52,7 +59,7 @@ export function outcomeWords(take: Take, file: ManoeuvreFile, units: Units): [st
   }
 }
 
-function goalWords(take: Take, file: ManoeuvreFile, units: Units): string {
+function goalWords(take: Ending, file: Pick<ManoeuvreFile, 'goal'>, units: Units): string {
   const { goal } = file;
   const first = take.goal[0];
   if (goal.is === 'clear') {

@@ -7,6 +7,7 @@ import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
+import { Figures } from '../score/Figures';
 import { FitScore } from '../score/FitScore';
 import { END } from '../score/layout';
 import { Checks } from '../score/Checks';
@@ -95,6 +96,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
     <>
       <Checks findings={checks} named />
       <p className="pb-3">{note}</p>
+      <Figures state={state} />
       <FitScore state={state} />
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">

@@ -1,0 +1,57 @@
+import type { Craft } from '../craft';
+import { cos } from '../math';
+import { MPS_PER_KNOT } from '../units';
+import type { Weather } from '../sim';
+import { hasDrive, propWalk } from '../trials';
+
+/** What speaks for lying with one side rather than the other to a berth; figures SI, radians. */
+export interface ForSide {
+  readonly side: 'port' | 'starboard';
+  readonly heading: number;
+  /** Stream and wind met on the bow there, m/s; from astern negative. */
+  readonly streamAhead: number;
+  readonly windAhead: number;
+  /** Her stern's way going astern from rest, turned towards the berth; away negative. */
+  readonly sternIn: number | null;
+  /** How long that was tried, s. */
+  readonly walkFor: number;
+  /** Their sum, more being better; see the weights. */
+  readonly worth: number;
+}
+
+// What stops her is worth most: a knot of stream on the bow as much as 15 of wind, or as a stern that comes in by ten
+// degrees. Judgement.
+const PER_STREAM_KN = 1;
+const PER_WIND_KN = 1 / 15;
+const PER_TEN_DEGREES = 1;
+const TEN_DEGREES = Math.PI / 18;
+const MOST_FROM_WALK = 0.5;
+
+/**
+ * Both sides of a berth weighed: what she meets on the bow stops her and keeps her steering, and a stern that walks in
+ * lays her alongside. The better one first.
+ *
+ * @param headings she lies on, port side and starboard side to, rad
+ */
+export function sidesOf(
+  craft: Craft,
+  weather: Pick<Weather, 'windFrom' | 'windSpeed' | 'streamSet' | 'streamSpeed'>,
+  headings: { readonly port: number; readonly starboard: number },
+): readonly ForSide[] {
+  const walk = hasDrive(craft) ? propWalk(craft) : null;
+  // Her bow turned to starboard takes her stern to port.
+  const toPort = walk ? walk.turned : 0;
+  const weighed = (['port', 'starboard'] as const).map((side): ForSide => {
+    const heading = headings[side];
+    const streamAhead = -weather.streamSpeed * cos(weather.streamSet - heading);
+    const windAhead = weather.windSpeed * cos(weather.windFrom - heading);
+    const sternIn = walk ? (side === 'port' ? toPort : -toPort) : null;
+    const held = (value: number, most: number) => Math.max(-most, Math.min(most, value));
+    const worth =
+      (PER_STREAM_KN * streamAhead) / MPS_PER_KNOT +
+      (PER_WIND_KN * windAhead) / MPS_PER_KNOT +
+      held((PER_TEN_DEGREES * (sternIn ?? 0)) / TEN_DEGREES, MOST_FROM_WALK);
+    return { side, heading, streamAhead, windAhead, sternIn, walkFor: walk?.seconds ?? 0, worth };
+  });
+  return weighed.sort((a, b) => b.worth - a.worth);
+}

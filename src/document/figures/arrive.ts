@@ -1,0 +1,354 @@
+import { wrapHalfTurn } from '@/core/math';
+import { degrees } from '../fields';
+import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import {
+  beat,
+  call,
+  compassOf,
+  dial,
+  engine,
+  near,
+  scoreOf,
+  steer,
+  tenth,
+  wayOff,
+  wheel,
+  type Draft,
+} from './draft';
+import { headingOf, lieOf, type LieSetting, type Setting } from './setting';
+
+const ROUND = 'astern, stop, and come round again';
+const OFF = 'no line on: neutral, let her drop off, round again';
+
+export const ready = ({ side }: LieSetting): OrderDocument =>
+  call(`fenders ${side} side, line ready amidships`);
+
+/** Neutral and a line on, the last beat of coming in. */
+export const linesOn = (cue: CueDocument): BeatDocument =>
+  beat(
+    'lines',
+    'neutral, line on',
+    cue,
+    [engine('neutral'), wheel(0), call('step ashore when she is still, line on')],
+    OFF,
+    60,
+  );
+
+/** Most a burst may ask for: a little over a firm one. */
+export const hardest = ({ firm }: Setting) => Math.min(1, 1.4 * firm + 0.1);
+
+/** The way she turns from start to berth. */
+const turnSide = ({ input, lie }: Setting): 1 | -1 =>
+  wrapHalfTurn((lie?.heading ?? 0) - input.start.heading) < 0 ? -1 : 1;
+
+/** A heading reached, or waited for in vain for so long. */
+const about = (heading: number, seconds: number): CueDocument => ({
+  is: 'any',
+  of: [
+    { is: 'heading', heading_deg: compassOf(heading) },
+    { is: 'after', seconds },
+  ],
+});
+
+/** The last turn along the berth, by the helm with a burst ahead, or by the outer engine astern alone. */
+function lastTurn(setting: Setting, lie: LieSetting, gears: boolean, burst: number, back: number) {
+  if (gears) {
+    const { port, starboard } = setting.pair!;
+    const outer = lie.side === 'port' ? starboard : port;
+    return [wheel(0), engine('astern', 0.6 * back, 0.6, outer)];
+  }
+  const turn = [steer(headingOf(lie.heading))];
+  if (burst < 0.025) return turn;
+  return [...turn, engine('ahead', burst, 0.6), engine('neutral', 0, 2)];
+}
+
+/**
+ * Alongside: steered in at an angle, neutral and carry, turned along the berth, stopped with a burst astern.
+ *
+ * @param gears the last turn is made with the outer engine, not the wheel
+ */
+export function angledIn(setting: Setting, gears: boolean): Draft {
+  const lie = lieOf(setting);
+  const { length, firm } = setting;
+  const mark = lie.mark.name;
+  const bearing = degrees(lie.bearing);
+  const inward = headingOf(lie.heading);
+  const furthest = Math.max(0.7 * length, Math.min(6 * length, 0.85 * lie.distance));
+  return {
+    dials: [
+      dial(bearing, 3, bearing - 25, bearing + 25),
+      dial(2.2 * length, 0.4 * length, 0.6 * length, furthest),
+      dial(0.7 * length, 0.12 * length, 0.3 * length, 1.8 * length),
+      dial(0.15, 0.1, 0, 0.5),
+      dial(12, 5, 2, 45),
+      dial(firm, 0.1, 0.05, hardest(setting)),
+      dial(1, 4, 1, 30),
+    ],
+    write: ([h, d2, d3, burst, off, back, wait]) =>
+      scoreOf(
+        [
+          beat(
+            'approach',
+            'steer in, idle ahead',
+            { is: 'start' },
+            [ready(lie), steer(h!), engine('ahead')],
+            'turn away and go round: there is water behind her',
+          ),
+          beat(
+            'way-off',
+            'neutral, carry',
+            near('bow', mark, d2!),
+            [engine('neutral'), call('distance, falling')],
+            ROUND,
+          ),
+          beat(
+            'turn',
+            gears ? 'outer engine astern, stern in' : 'turn along the berth',
+            near('bow', mark, Math.min(d2!, d3!)),
+            lastTurn(setting, lie, gears, burst!, back!),
+            ROUND,
+            60,
+          ),
+          beat(
+            'stop',
+            'astern, stop her',
+            about(inward + lie.toward * off!, 15),
+            [gears ? wheel(0) : steer(inward), engine('astern', back!, 0.3)],
+            OFF,
+            60,
+          ),
+          linesOn(wayOff(15)),
+        ],
+        { is: 'after', seconds: tenth(wait!) },
+      ),
+  };
+}
+
+/** Turned in while still in gear, then neutral, then stopped by a mark on the boat: into a slip, or along a wall. */
+export function turnedIn(setting: Setting): Draft {
+  const lie = lieOf(setting);
+  const { length, firm, input } = setting;
+  const mark = lie.mark.name;
+  const lane = degrees(input.start.heading);
+  const inward = headingOf(lie.heading);
+  const side = turnSide(setting);
+  return {
+    dials: [
+      dial(lane, 2, lane - 12, lane + 12),
+      dial(1.3 * length, 0.15 * length, 0.4 * length, 2.6 * length),
+      dial(0.1, 0.1, 0, 0.6),
+      dial(20, 8, 3, 50),
+      dial(0.5 * length, 0.12 * length, 0.05 * length, 1.1 * length),
+      dial(firm, 0.1, 0.05, hardest(setting)),
+      dial(1, 4, 1, 20),
+    ],
+    write: ([h, d, throttle, off, stop, back, wait]) =>
+      scoreOf(
+        [
+          beat(
+            'approach',
+            'idle ahead along the aisle',
+            { is: 'start' },
+            [ready(lie), steer(h!), engine('ahead')],
+            'go on past, and come round again',
+          ),
+          beat(
+            'turn',
+            'turn in',
+            near('bow', mark, d!),
+            [steer(inward), engine('ahead', throttle!, 0.4)],
+            ROUND,
+          ),
+          beat(
+            'way-off',
+            'neutral, carry in',
+            about(inward - side * off!, 25),
+            [engine('neutral'), call('distance, falling')],
+            ROUND,
+            60,
+          ),
+          beat(
+            'stop',
+            'astern, stop her',
+            {
+              is: 'any',
+              of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', seconds: 30 }],
+            },
+            [engine('astern', back!)],
+            ROUND,
+            60,
+          ),
+          linesOn(wayOff(20)),
+        ],
+        { is: 'after', seconds: tenth(wait!) },
+      ),
+  };
+}
+
+/** Stopped a little past the slip, swung on the spot until her stern points in, then astern in. */
+export function backedIn(setting: Setting): Draft {
+  const lie = lieOf(setting);
+  const { length, firm, input } = setting;
+  const lane = degrees(input.start.heading);
+  const outward = headingOf(lie.heading);
+  const mark = lie.mark.name;
+  const side = turnSide(setting);
+  return {
+    dials: [
+      dial(lane, 2, lane - 8, lane + 8),
+      dial(0.5, 1, 0.1, 8),
+      dial(0.6 * firm, 0.1, 0, hardest(setting)),
+      dial(12, 6, 2, 35),
+      dial(0.4 * firm, 0.1, 0, hardest(setting)),
+      dial(0.4 * length, 0.12 * length, 0.1 * length, 1.1 * length),
+      dial(0.5 * firm, 0.1, 0.02, hardest(setting)),
+      dial(1, 4, 1, 12),
+    ],
+    write: ([h, past, kick, off, back, stop, burst, wait]) =>
+      scoreOf(
+        [
+          beat(
+            'approach',
+            'idle ahead along the aisle',
+            { is: 'start' },
+            [ready(lie), steer(h!), engine('ahead')],
+            'go on past, and come round again',
+          ),
+          beat(
+            'abreast',
+            'the slip is abreast',
+            { is: 'abeam', point: 'midships', mark },
+            [engine('neutral'), call('slip abeam')],
+            'go on past, and come round again',
+          ),
+          beat(
+            'stop',
+            'stop past it',
+            { is: 'after', seconds: tenth(past!) },
+            [engine('astern', firm)],
+            'ahead, away down the aisle',
+            60,
+          ),
+          beat(
+            'swing',
+            'swing her, stern to the slip',
+            wayOff(15),
+            [engine('neutral'), ...swing(setting, side, kick!, outward)],
+            'neutral, then ahead down the aisle',
+            60,
+          ),
+          beat(
+            'astern',
+            'look astern, astern in',
+            about(outward - side * off!, 20),
+            [...still(setting), steer(outward), engine('astern', back!, 1.6)],
+            'ahead, out into the aisle again',
+            60,
+          ),
+          beat(
+            'stop-in',
+            'ahead, stop her',
+            {
+              is: 'any',
+              of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', seconds: 45 }],
+            },
+            [engine('neutral'), wheel(0), engine('ahead', burst!, 1.6)],
+            'ahead, out into the aisle again',
+            60,
+          ),
+          linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', seconds: 12 }] }),
+        ],
+        { is: 'after', seconds: tenth(wait!) },
+      ),
+  };
+}
+
+/** Engines to neutral and thrusters off; any gear takes her from a joystick. */
+export const still = ({ boat }: Setting): OrderDocument[] => [
+  engine('neutral'),
+  ...(boat.joystick
+    ? []
+    : boat.thrusters.map(({ name }): OrderDocument => ({
+        do: 'thruster',
+        after_s: 0,
+        thruster: name,
+        power: 0,
+      }))),
+];
+
+/** Turned where she lies by what she has for it: a joystick's twist, engines opposed, or kicks ahead. */
+function swing(setting: Setting, side: 1 | -1, power: number, to: number): OrderDocument[] {
+  const { boat, pair } = setting;
+  const share = Math.min(1, power / Math.max(0.05, hardest(setting)));
+  if (boat.joystick)
+    return [
+      { do: 'joystick', after_s: 0, ahead: 0, sideways: 0, twist: side * tenth(0.3 + 0.7 * share) },
+    ];
+  const thrusters = boat.thrusters.map(({ name, x }): OrderDocument => ({
+    do: 'thruster',
+    after_s: 0,
+    thruster: name,
+    power: x > 0 ? side : -side,
+  }));
+  if (!pair) return [...thrusters, steer(to), engine('ahead', power, 1.6)];
+  const [ahead, astern] = side > 0 ? [pair.port, pair.starboard] : [pair.starboard, pair.port];
+  return [
+    ...thrusters,
+    engine('ahead', power, 1.6, ahead),
+    engine('astern', Math.min(1, 1.3 * power), 1.6, astern),
+  ];
+}
+
+/** Held up into the stream at an angle, so that she goes sideways; the angle comes off as she nears. */
+export function glidedIn(setting: Setting): Draft {
+  const lie = lieOf(setting);
+  const { length } = setting;
+  const mark = lie.mark.name;
+  const inward = headingOf(lie.heading);
+  return {
+    dials: [
+      dial(12, 4, 1, 45),
+      dial(0.1, 0.08, 0, 0.6),
+      dial(1.2 * length, 0.2 * length, 0.2 * length, 4 * length),
+      dial(5, 3, 0, 25),
+      dial(0.05, 0.08, 0, 0.6),
+      dial(0.35 * length, 0.08 * length, 0.1 * length, 1.2 * length),
+      dial(1, 4, 1, 20),
+    ],
+    write: ([angle, throttle, ease, less, hold, stop, wait]) =>
+      scoreOf(
+        [
+          beat(
+            'glide',
+            'up into the stream, gliding across',
+            { is: 'start' },
+            [ready(lie), steer(inward + lie.toward * angle!), engine('ahead', throttle!)],
+            'point out into the stream, and glide off again',
+          ),
+          beat(
+            'ease',
+            'take the angle off',
+            near(lie.point.name, mark, Math.max(ease!, stop!)),
+            [steer(inward + lie.toward * Math.min(angle!, less!)), engine('ahead', hold!)],
+            'point out into the stream, and glide off again',
+          ),
+          beat(
+            'along',
+            'parallel, let her stop',
+            near(lie.point.name, mark, stop!),
+            [steer(inward), engine('neutral')],
+            'ahead, point out into the stream',
+          ),
+          linesOn({
+            is: 'any',
+            of: [
+              { is: 'stopped' },
+              { is: 'speed', over: 'ground', compare: 'below', speed_mps: 0.15 },
+              { is: 'after', seconds: 25 },
+            ],
+          }),
+        ],
+        { is: 'after', seconds: tenth(wait!) },
+      ),
+  };
+}

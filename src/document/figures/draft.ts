@@ -1,0 +1,85 @@
+import type { Dial } from '@/core/search';
+import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument, SimpleCue } from '../score';
+
+/**
+ * A technique laid out for one boat, place and day, its numbers still open: the dials to be fitted, and the score they
+ * make. `write` rounds as a writer would.
+ */
+export interface Draft {
+  readonly dials: readonly Dial[];
+  write(values: readonly number[]): ScoreDocument;
+}
+
+export const dial = (value: number, step: number, least: number, most: number): Dial => ({
+  value: Math.max(least, Math.min(most, value)),
+  step,
+  least,
+  most,
+});
+
+export const tenth = (value: number) => Math.round(value * 10) / 10;
+export const whole = (value: number) => Math.round(value);
+/** Throttle to the nearest twentieth. */
+export const twentieth = (value: number) => Math.round(value * 20) / 20;
+export const compassOf = (value: number) => ((Math.round(value) % 360) + 360) % 360;
+
+type Gear = 'ahead' | 'neutral' | 'astern';
+
+export const engine = (gear: Gear, throttle = 0, after_s = 0, which?: string): OrderDocument => ({
+  do: 'engine',
+  after_s,
+  ...(which === undefined ? {} : { engine: which }),
+  gear,
+  throttle: gear === 'neutral' ? 0 : Math.max(0, Math.min(1, twentieth(throttle))),
+});
+
+export const wheel = (angle: number, after_s = 0): OrderDocument => ({
+  do: 'wheel',
+  after_s,
+  angle_deg: whole(angle),
+});
+
+export const steer = (heading: number, after_s = 0): OrderDocument => ({
+  do: 'steer',
+  after_s,
+  heading_deg: compassOf(heading),
+});
+
+export const call = (text: string, after_s = 0): OrderDocument => ({ do: 'call', after_s, text });
+
+export const near = (point: string, mark: string, distance: number): SimpleCue => ({
+  is: 'within',
+  point,
+  mark,
+  distance_m: tenth(Math.max(0.1, distance)),
+});
+
+/** Either her way is off, or it has been long enough. */
+export const wayOff = (seconds: number): CueDocument => ({
+  is: 'any',
+  of: [{ is: 'stopped' }, { is: 'sternway' }, { is: 'after', seconds }],
+});
+
+export function beat(
+  id: string,
+  title: string,
+  cue: CueDocument,
+  orders: OrderDocument[],
+  say: string,
+  within_s = 120,
+): BeatDocument {
+  return {
+    id,
+    title,
+    cue,
+    within_s,
+    orders,
+    expect: [],
+    wayOut: { say, take: false, orders: [] },
+  };
+}
+
+export const scoreOf = (beats: BeatDocument[], end: CueDocument, within_s = 60): ScoreDocument => ({
+  beats,
+  end: { cue: end, within_s },
+});

@@ -1,0 +1,221 @@
+import { hardest, still } from './arrive';
+import { degrees } from '../fields';
+import {
+  beat,
+  call,
+  compassOf,
+  dial,
+  engine,
+  scoreOf,
+  steer,
+  tenth,
+  wheel,
+  type Draft,
+} from './draft';
+import type { Setting } from './setting';
+import { pushed } from './sideways';
+import type { CueDocument, OrderDocument } from '../score';
+
+const LINES = call('lines gone in their order, the one that holds her last; hands inboard');
+const BACK = 'lines on again while a step still reaches';
+
+const turnedOr = (by: number, seconds: number): CueDocument => ({
+  is: 'any',
+  of: [
+    { is: 'turned', by_deg: Math.round(by) || 1 },
+    { is: 'after', seconds: tenth(seconds) },
+  ],
+});
+
+const lockOf = ({ craft }: Setting) => Math.floor(degrees(craft.limits[0]!));
+
+/** Let go, let the wind take her off, then ahead along the berth and out. */
+export function droppedOff(setting: Setting): Draft {
+  const off = setting.off ?? 1;
+  const along = degrees(setting.input.start.heading);
+  return {
+    dials: [
+      dial(4, 3, 0.5, 40),
+      dial(15, 5, 2, 60),
+      dial(0, 0.1, 0, hardest(setting)),
+      dial(12, 4, 3, 45),
+      dial(5, 4, 1, 30),
+    ],
+    write: ([wait, angle, throttle, out, more]) =>
+      scoreOf(
+        [
+          beat(
+            'let-go',
+            'let go, let her drop off',
+            { is: 'start' },
+            [LINES, wheel(0), engine('neutral')],
+            BACK,
+            5,
+          ),
+          beat(
+            'ahead',
+            'ahead, out at an angle',
+            { is: 'after', seconds: tenth(wait!) },
+            [steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
+            'neutral, let the wind take her further off',
+          ),
+          beat(
+            'along',
+            'steady along the way out',
+            { is: 'after', seconds: tenth(out!) },
+            [steer(along + 0.4 * off * angle!), engine('ahead')],
+            'neutral, look round',
+          ),
+        ],
+        { is: 'after', seconds: tenth(more!) },
+      ),
+  };
+}
+
+/** What throws her stern off: a leg turned, shafts opposed, or a kick ahead against the wheel. */
+function sternOut(setting: Setting, throttle: number): OrderDocument[] {
+  const { steered, pair } = setting;
+  const off = setting.off ?? 1;
+  const lock = lockOf(setting);
+  if (steered) return [wheel(off * lock), engine('astern', throttle, 1)];
+  if (pair) {
+    const [ahead, astern] = off > 0 ? [pair.starboard, pair.port] : [pair.port, pair.starboard];
+    return [
+      wheel(-off * lock),
+      engine('ahead', throttle, 0.8, ahead),
+      engine('astern', throttle, 0.8, astern),
+    ];
+  }
+  return [wheel(-off * lock), engine('ahead', throttle, 1)];
+}
+
+/** Stern thrown off first, then astern out, then ahead away. */
+export function sternFirst(setting: Setting): Draft {
+  const off = setting.off ?? 1;
+  const along = degrees(setting.input.start.heading);
+  return {
+    dials: [
+      dial(0.4 * setting.firm, 0.1, 0, hardest(setting)),
+      dial(18, 5, 4, 60),
+      dial(6, 2, 1, 15),
+      dial(0.6 * setting.firm, 0.1, 0, hardest(setting)),
+      dial(10, 4, 2, 40),
+      dial(4, 2, 1, 20),
+    ],
+    write: ([kick, angle, longest, back, astern, more]) =>
+      scoreOf(
+        [
+          beat(
+            'stern-out',
+            'let go, stern out',
+            { is: 'start' },
+            [LINES, ...sternOut(setting, kick!)],
+            BACK,
+            5,
+          ),
+          beat(
+            'astern',
+            'look astern, astern out',
+            turnedOr(-off * angle!, longest!),
+            [engine('neutral'), steer(along - off * angle!), engine('astern', back!, 1.6)],
+            'neutral, let her lie off',
+          ),
+          beat(
+            'off',
+            'neutral, off and clear',
+            { is: 'after', seconds: tenth(astern!) },
+            [engine('neutral'), wheel(0)],
+            'ahead idle, out along the fairway',
+          ),
+        ],
+        { is: 'after', seconds: tenth(more!) },
+      ),
+  };
+}
+
+/** Straight astern out of a slip, steering as soon as she answers. */
+export function asternOut(setting: Setting): Draft {
+  const lane = degrees(setting.input.start.heading);
+  return {
+    dials: [
+      dial(lane, 3, lane - 25, lane + 25),
+      dial(0.4 * setting.firm, 0.1, 0, hardest(setting)),
+      dial(12, 4, 3, 40),
+      dial(0.3 * setting.firm, 0.1, 0, hardest(setting)),
+      dial(2, 1, 0.5, 10),
+      dial(2, 1, 0.5, 12),
+    ],
+    write: ([h, back, seconds, stop, burst, more]) =>
+      scoreOf(
+        [
+          beat(
+            'astern',
+            'look astern, astern out',
+            { is: 'start' },
+            [LINES, steer(compassOf(h!)), engine('astern', back!, 0.5)],
+            'ahead, into the slip again',
+            5,
+          ),
+          beat(
+            'clear',
+            'ahead, take the way off',
+            { is: 'after', seconds: tenth(seconds!) },
+            [engine('neutral'), wheel(0), engine('ahead', stop!, 1.6)],
+            'neutral, look round',
+          ),
+          beat(
+            'neutral',
+            'neutral in the aisle',
+            { is: 'after', seconds: tenth(burst! + 1.6) },
+            [engine('neutral')],
+            'ahead or astern along the aisle',
+          ),
+        ],
+        { is: 'after', seconds: tenth(more!) },
+      ),
+  };
+}
+
+/** Bow pushed off by the thruster, then ahead and out. */
+export function bowFirst(setting: Setting): Draft {
+  const off = setting.off ?? 1;
+  const along = degrees(setting.input.start.heading);
+  return {
+    dials: [
+      dial(off * 0.8, 0.2, off > 0 ? 0.2 : -1, off > 0 ? 1 : -0.2),
+      dial(15, 4, 4, 50),
+      dial(12, 3, 2, 40),
+      dial(0, 0.1, 0, hardest(setting)),
+      dial(12, 4, 3, 45),
+      dial(3, 2, 1, 25),
+    ],
+    write: ([power, angle, longest, throttle, out, more]) =>
+      scoreOf(
+        [
+          beat(
+            'bow-off',
+            'let go, thruster, bow off',
+            { is: 'start' },
+            [LINES, wheel(0), ...pushed(setting, 0, power!)],
+            BACK,
+            5,
+          ),
+          beat(
+            'ahead',
+            'ahead, out at an angle',
+            turnedOr(off * angle!, longest!),
+            [...still(setting), steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
+            'neutral, thruster again',
+          ),
+          beat(
+            'along',
+            'steady along the way out',
+            { is: 'after', seconds: tenth(out!) },
+            [steer(along + 0.5 * off * angle!), engine('ahead')],
+            'neutral, look round',
+          ),
+        ],
+        { is: 'after', seconds: tenth(more!) },
+      ),
+  };
+}

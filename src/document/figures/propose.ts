@@ -1,0 +1,162 @@
+import { Random } from '@/core/math';
+import { runTake, runTillHard, type Take } from '@/core/score';
+import { merit, patternSearch, robustMerit, waysOut } from '@/core/search';
+import type { ManoeuvreFile } from '../manoeuvre';
+import { toRunInput } from '../run-input';
+import type { ScoreDocument } from '../score';
+import type { Draft } from './draft';
+
+/** A technique written down for one boat, place and day, as far as it has been fitted. */
+export interface Proposal {
+  readonly score: ScoreDocument;
+  /** How its take ends, without the trace. */
+  readonly take: Ending;
+  /** Moments of it looked at for a way out, and how many of them had none; null while not looked at. */
+  readonly wayOut: { readonly looked: number; readonly none: number } | null;
+  readonly tries: number;
+  readonly of: number;
+}
+
+/** Samples of a draft for each of its dials, one more, and the most that go on from there. */
+const SAMPLES_PER_DIAL = 16;
+/** Tried again from other samples while none gets there. */
+const ROUNDS = 2;
+const FINALISTS = 3;
+const PATTERN_TRIES = 70;
+const ROBUST_TRIES = 40;
+const TELL_EVERY = 12;
+const SEED = 20;
+
+export type Ending = Pick<Take, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
+
+interface Tried {
+  readonly draft: Draft;
+  readonly values: readonly number[];
+  readonly cost: number;
+}
+
+/** Every dial's range in as many strata as there are samples, shuffled (Latin hypercube, McKay et al. 1979). */
+function samplesOf({ dials }: Draft, random: Random): number[][] {
+  const count = SAMPLES_PER_DIAL * dials.length;
+  const columns = dials.map(({ least, most }) => {
+    const strata = Array.from({ length: count }, (_, i) => i);
+    for (let i = count - 1; i > 0; i--) {
+      const j = Math.floor(random.uniform() * (i + 1));
+      [strata[i], strata[j]] = [strata[j]!, strata[i]!];
+    }
+    return strata.map((stratum) => least + ((stratum + random.uniform()) / count) * (most - least));
+  });
+  const spread = Array.from({ length: count }, (_, i) => columns.map((column) => column[i]!));
+  return [dials.map(({ value }) => value), ...spread];
+}
+
+const cheaper = (a: Tried, b: Tried) => a.cost - b.cost;
+
+/** Fits the drafts of a technique to one manoeuvre, and tells how far it is. */
+class Fitting {
+  private tries = 0;
+  private readonly of: number;
+
+  constructor(
+    private readonly file: ManoeuvreFile,
+    private readonly drafts: readonly Draft[],
+  ) {
+    const samples = drafts.reduce((sum, { dials }) => sum + SAMPLES_PER_DIAL * dials.length + 1, 0);
+    this.of = ROUNDS * (samples + FINALISTS * (PATTERN_TRIES + ROBUST_TRIES));
+  }
+
+  *run(): Generator<Proposal> {
+    let sure: Tried[] = [];
+    const random = new Random(SEED);
+    for (let round = 0; round < ROUNDS; round++) {
+      sure = [...sure, ...(yield* this.round(random))].sort(cheaper);
+      if (this.told(sure[0]!).take.outcome === 'reached') break;
+    }
+    yield* this.withWayOut(sure);
+  }
+
+  private *round(random: Random): Generator<Proposal, Tried[]> {
+    const sampled: Tried[] = [];
+    for (const draft of this.drafts)
+      for (const values of samplesOf(draft, random)) {
+        sampled.push({ draft, values, cost: this.cost(draft, values, merit) });
+        this.tries += 1;
+        if (this.tries % TELL_EVERY === 0)
+          yield this.told(sampled.reduce((a, b) => (b.cost < a.cost ? b : a)));
+      }
+    const near: Tried[] = [];
+    for (const tried of sampled.sort(cheaper).slice(0, FINALISTS))
+      near.push(yield* this.fitted(tried, merit, PATTERN_TRIES));
+    const sure: Tried[] = [];
+    for (const tried of near.sort(cheaper))
+      sure.push(yield* this.fitted(tried, robustMerit, ROBUST_TRIES));
+    return sure;
+  }
+
+  private cost(
+    draft: Draft,
+    values: readonly number[],
+    by: typeof merit | typeof robustMerit,
+  ): number {
+    const input = toRunInput({ ...this.file, score: draft.write(values) });
+    if (!input.ok) return Infinity;
+    return by === robustMerit
+      ? robustMerit(input.value)
+      : merit(input.value, runTillHard(input.value));
+  }
+
+  private *fitted(
+    from: Tried,
+    by: typeof merit | typeof robustMerit,
+    most: number,
+  ): Generator<Proposal, Tried> {
+    const { draft } = from;
+    const dials = draft.dials.map((dial, i) => ({ ...dial, value: from.values[i]! }));
+    const before = this.tries;
+    let best = from;
+    for (const state of patternSearch(dials, (values) => this.cost(draft, values, by), most)) {
+      this.tries = before + state.tries;
+      best = { draft, values: state.values, cost: state.cost };
+      if (state.tries % TELL_EVERY === 0) yield this.told(best);
+    }
+    this.tries = before + most;
+    return best;
+  }
+
+  /** Of those that get there the first that always leaves a way out, or the one that mostly does. */
+  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal> {
+    let best: Proposal | null = null;
+    for (const tried of fitted) {
+      const input = toRunInput({ ...this.file, score: tried.draft.write(tried.values) });
+      if (!input.ok) continue;
+      const found = waysOut(input.value);
+      const none = found.filter(({ grade }) => grade === 'none').length;
+      const one = this.told(tried, { looked: found.length, none });
+      const better =
+        !best ||
+        (one.take.outcome === 'reached' &&
+          (best.take.outcome !== 'reached' || none < best.wayOut!.none));
+      if (better) best = one;
+      yield best!;
+      if (best!.take.outcome === 'reached' && best!.wayOut!.none === 0) return;
+    }
+  }
+
+  private told({ draft, values }: Tried, wayOut: Proposal['wayOut'] = null): Proposal {
+    const score = draft.write(values);
+    const input = toRunInput({ ...this.file, score });
+    if (!input.ok) throw new Error('a draft that could be tried can be played');
+    const { outcome, duration, goal, margins, events } = runTake(input.value);
+    const take = { outcome, duration, goal, margins, events };
+    return { score, take, wayOut, tries: this.tries, of: this.of };
+  }
+}
+
+/**
+ * Fits the open numbers of a technique's drafts by trying: samples all over their ranges first; the best of them then
+ * by small steps, in this wind, and after that in weaker and stronger ones as well; of those the one that leaves a way
+ * out. A generator, that it can be shown and stopped; the last value is the proposal.
+ */
+export function proposeFrom(file: ManoeuvreFile, drafts: readonly Draft[]): Generator<Proposal> {
+  return new Fitting(file, drafts).run();
+}

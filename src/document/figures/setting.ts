@@ -1,0 +1,112 @@
+import { atan2, cos, sin, wrapHalfTurn } from '@/core/math';
+import type { BoatSpec, Craft } from '@/core/craft';
+import type { MarkOnPlace, PointOnBoat, RunInput } from '@/core/score';
+import { roomAt } from '@/core/search';
+import { firmThrottle } from '@/core/trials';
+import { degrees } from '../fields';
+import type { ManoeuvreFile } from '../manoeuvre';
+import type { Result } from '../result';
+import { success } from '../result';
+import { toRunInput } from '../run-input';
+import type { Side } from './berths';
+
+/** What a technique is laid out from: boat, place, day, start and goal as they are run. SI, radians. */
+export interface Setting {
+  readonly file: ManoeuvreFile;
+  readonly input: RunInput;
+  readonly craft: Craft;
+  readonly boat: BoatSpec;
+  readonly length: number;
+  readonly beam: number;
+  readonly firm: number;
+  /** Is thrust itself turned? */
+  readonly steered: boolean;
+  /** Two fixed shafts far enough apart to turn her: names of port and starboard; else null. */
+  readonly pair: { readonly port: string; readonly starboard: string } | null;
+  readonly lie: LieSetting | null;
+  /** Going off: the side her berth is not on, 1 starboard; null when she lies against nothing. */
+  readonly off: 1 | -1 | null;
+}
+
+export interface LieSetting {
+  readonly point: PointOnBoat;
+  readonly mark: MarkOnPlace;
+  readonly heading: number;
+  /** Side she lies to what the mark is on. */
+  readonly side: Side;
+  /** 1 when that is starboard. */
+  readonly toward: 1 | -1;
+  /** From the start to the mark: bearing, distance, and how far the berth's heading lies from that bearing. */
+  readonly bearing: number;
+  readonly distance: number;
+  readonly angle: number;
+}
+
+function lieSetting({ goal, start }: RunInput): LieSetting | null {
+  if (goal.is !== 'lie') return null;
+  const { point, mark, heading } = goal;
+  const east = mark.x - start.x;
+  const north = mark.y - start.y;
+  const bearing = atan2(east, north);
+  // A point amidships does not tell the side: then the side the mark lies on, seen along the berth from the start.
+  const across = -(east * cos(heading) - north * sin(heading));
+  const starboard = point.y !== 0 ? point.y > 0 : across < 0;
+  return {
+    point,
+    mark,
+    heading,
+    side: starboard ? 'starboard' : 'port',
+    toward: starboard ? 1 : -1,
+    bearing,
+    distance: Math.sqrt(east * east + north * north),
+    angle: wrapHalfTurn(heading - bearing),
+  };
+}
+
+/** Tried a step to either side, off her berth is where the room is. */
+function offSide(input: RunInput): 1 | -1 | null {
+  const craft = input.craft!;
+  const shore = input.shore!;
+  const { x, y, heading } = input.start;
+  const others = new Set(input.obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [] : [i])));
+  if (others.size === input.obstacles.length) return null;
+  const room = (by: number) =>
+    roomAt(craft, shore, others, x + by * cos(heading), y - by * sin(heading), heading).distance;
+  return room(0.5) >= room(-0.5) ? 1 : -1;
+}
+
+export function settingOf(file: ManoeuvreFile): Result<Setting> {
+  const run = toRunInput(file);
+  if (!run.ok) return run;
+  const input = run.value;
+  const craft = input.craft!;
+  const boat = input.boat;
+  const { length, beam } = boat.hull;
+  const { drives } = boat;
+  const fixed = drives.filter(({ steering }) => steering === 'fixed');
+  const first = fixed[0];
+  const last = fixed.at(-1);
+  const apart = first && last && Math.abs(last.y - first.y) > 0.15 * beam;
+  const [port, starboard] = apart && first.y > last.y ? [last, first] : [first, last];
+  return success({
+    file,
+    input,
+    craft,
+    boat,
+    length,
+    beam,
+    firm: firmThrottle(craft),
+    steered: drives.some(({ steering }) => steering !== 'fixed'),
+    pair: apart ? { port: port!.name, starboard: starboard!.name } : null,
+    lie: lieSetting(input),
+    off: offSide(input),
+  });
+}
+
+/** The berth's part of a setting. Only for figures that come to lie somewhere. */
+export function lieOf({ lie }: Setting): LieSetting {
+  if (!lie) throw new Error('the figure is for a manoeuvre that comes to lie somewhere');
+  return lie;
+}
+
+export const headingOf = (radians: number) => (degrees(radians) + 720) % 360;

@@ -1,0 +1,86 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import type { Fitted, Problem, Proposal } from '@/document';
+import { LookClient, type Looked } from '@/workers';
+
+/** What is told last may come after the end is told, or before: so long it is waited for, ms. */
+const LAST_WORD_MS = 100;
+
+/**
+ * Long work that is begun when asked, shown as it goes and can be stopped. `done` gets the last of what it found.
+ *
+ * @param pick what of a look belongs to it
+ */
+function useJob<T>(
+  pick: (part: Looked) => T | null,
+  done: (found: T) => void,
+): {
+  readonly found: T | null;
+  readonly busy: boolean;
+  /** Why it was refused. */
+  readonly problems: readonly Problem[];
+  run(begin: (client: LookClient) => void): void;
+  stop(): void;
+} {
+  const [found, setFound] = useState<T | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const client = useRef<LookClient | null>(null);
+  const work = useRef({ pick, done });
+  const newest = useRef<T | null>(null);
+  useEffect(() => {
+    work.current = { pick, done };
+  });
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const made = new LookClient({
+      found: (part) => {
+        const one = work.current.pick(part);
+        if (one === null) return;
+        newest.current = one;
+        setFound(one);
+      },
+      ended: (result) => {
+        if (!result.ok) {
+          setProblems(result.problems);
+          setBusy(false);
+          return;
+        }
+        timer = setTimeout(() => {
+          setBusy(false);
+          if (newest.current !== null) work.current.done(newest.current);
+        }, LAST_WORD_MS);
+      },
+    });
+    client.current = made;
+    return () => {
+      clearTimeout(timer);
+      client.current = null;
+      made.close();
+    };
+  }, []);
+  return {
+    found,
+    busy,
+    problems,
+    run: (begin) => {
+      if (!client.current) return;
+      newest.current = null;
+      setFound(null);
+      setProblems([]);
+      setBusy(true);
+      begin(client.current);
+    },
+    stop: () => {
+      client.current?.stop();
+      setBusy(false);
+    },
+  };
+}
+
+/** Fits the numbers of a score; what comes of it may be what was there. */
+export const useFit = (done: (fitted: Fitted) => void) => useJob(({ fitted }) => fitted, done);
+
+/** Writes a figure down. */
+export const useProposal = (done: (proposal: Proposal) => void) =>
+  useJob(({ proposed }) => proposed, done);

@@ -1,0 +1,142 @@
+'use client';
+import { line } from 'd3-shape';
+import { useMemo } from 'react';
+import {
+  lyingIn,
+  outOf,
+  wholeOutline,
+  type Berth,
+  type Boat,
+  type Place,
+  type Side,
+} from '@/document';
+
+/** Room round the berths that is drawn, m. */
+const MARGIN_M = 26;
+
+const path = (points: readonly (readonly [number, number])[]) =>
+  `${line()(points.map(([x, y]): [number, number] => [x, -y])) ?? ''}Z`;
+
+const FILLS = {
+  bank: 'fill-land stroke-quiet',
+  quay: 'fill-land stroke-ink',
+  building: 'fill-land stroke-ink',
+  pontoon: 'fill-paper stroke-ink',
+  boat: 'fill-paper stroke-quiet',
+} as const;
+
+/** The berths of a place in plan, north up, to be pressed; the boat drawn where she will lie. */
+export function BerthPlan({
+  place,
+  boat,
+  chosen,
+  side,
+  onChoose,
+}: {
+  place: Place;
+  boat: Boat;
+  chosen: Berth | null;
+  side: Side;
+  onChoose: (berth: Berth) => void;
+}) {
+  const box = useMemo(() => {
+    const xs = place.berths.flatMap(({ edge_m }) => edge_m.map(([x]) => x));
+    const ys = place.berths.flatMap(({ edge_m }) => edge_m.map(([, y]) => y));
+    const left = Math.min(...xs) - MARGIN_M;
+    const low = Math.min(...ys) - MARGIN_M;
+    return {
+      left,
+      top: -(Math.max(...ys) + MARGIN_M),
+      width: Math.max(...xs) + MARGIN_M - left,
+      height: Math.max(...ys) + MARGIN_M - low,
+    };
+  }, [place]);
+  const text = Math.max(box.width, box.height) / 52;
+  const lying = chosen ? lyingIn(place, chosen, boat, side) : null;
+  const hull = useMemo(() => {
+    const flat = wholeOutline(boat.hull.deck);
+    return Array.from({ length: flat.length / 2 }, (_, i): [number, number] => [
+      flat[2 * i]!,
+      flat[2 * i + 1]!,
+    ]);
+  }, [boat]);
+  return (
+    <svg
+      viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
+      className="h-full w-full bg-water"
+      role="img"
+      aria-label={`Plan of ${place.name}${chosen ? `, the boat in ${chosen.name}` : ''}`}
+    >
+      {place.features.map((f) =>
+        'outline_m' in f ? (
+          <path
+            key={f.id}
+            d={path(f.outline_m)}
+            className={FILLS[f.kind]}
+            strokeWidth={1}
+            vectorEffect="non-scaling-stroke"
+          />
+        ) : f.kind === 'pile' ? (
+          <circle
+            key={f.id}
+            cx={f.x_m}
+            cy={-f.y_m}
+            r={Math.max(0.35, f.radius_m)}
+            className="fill-ink"
+          />
+        ) : null,
+      )}
+      {lying && (
+        <path
+          d={path(hull)}
+          // Body axes have x ahead and y to starboard; on the plan north is up.
+          transform={`translate(${lying.x} ${-lying.y}) rotate(${(lying.heading * 180) / Math.PI - 90}) scale(1 -1)`}
+          className="fill-sweep stroke-plan"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      {place.berths.map((berth) => {
+        const [[ax, ay], [bx, by]] = berth.edge_m;
+        const out = outOf(place, berth);
+        const on = berth.id === chosen?.id;
+        const mid = { x: (ax + bx) / 2 + 3 * out.x, y: (ay + by) / 2 + 3 * out.y };
+        return (
+          <g key={berth.id} onClick={() => onChoose(berth)} className="cursor-pointer">
+            <title>{berth.name}</title>
+            <path
+              d={path([
+                [ax, ay],
+                [bx, by],
+                [bx + 5 * out.x, by + 5 * out.y],
+                [ax + 5 * out.x, ay + 5 * out.y],
+              ])}
+              className="fill-transparent"
+            />
+            <line
+              x1={ax}
+              y1={-ay}
+              x2={bx}
+              y2={-by}
+              className="stroke-plan"
+              strokeWidth={on ? 5 : 2.5}
+              vectorEffect="non-scaling-stroke"
+            />
+            {!on && <circle cx={mid.x} cy={-mid.y} r={1.1} className="fill-plan" aria-hidden />}
+          </g>
+        );
+      })}
+      {chosen && lying && (
+        <text
+          x={lying.x}
+          y={-lying.y + boat.hull.length_m * 0.5 + 2.2 * text}
+          fontSize={text * 1.3}
+          textAnchor="middle"
+          className="water-text fill-ink font-semibold"
+        >
+          {chosen.name}
+        </text>
+      )}
+    </svg>
+  );
+}

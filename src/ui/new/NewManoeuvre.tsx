@@ -1,0 +1,313 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useId, useMemo, useState, type ReactNode } from 'react';
+import { sidesOf } from '@/core/brief';
+import {
+  groundOf,
+  lyingIn,
+  SIDES,
+  stuckIn,
+  toWeather,
+  type Boat,
+  type Going,
+  type Place,
+  type Problem,
+  type Side,
+} from '@/document';
+import { BoatsFrame, BUTTON } from '../boats/BoatsFrame';
+import { sendBoat } from '../boats/send-boat';
+import { Problems } from '../boats/TakeInBoat';
+import { Choice } from '../parts/Choice';
+import { usePreferences } from '../state/preferences';
+import { speedFrom, speedIn, tidy } from '../words/units';
+import { reasonsForSide } from '../words/sides';
+import { BerthPlan } from './BerthPlan';
+
+const GOING_WORDS: readonly { value: Going; text: string }[] = [
+  { value: 'in', text: 'come in' },
+  { value: 'out', text: 'go out' },
+  { value: 'round', text: 'turn round in front of it' },
+];
+
+const REST_WIND_MPS = 4.116;
+
+/** A boat to begin with: the first no longer than nine tenths of the place's first berth. */
+function firstThatFits(boats: readonly Boat[], place: Place | undefined): string {
+  const edge = place?.berths[0]?.edge_m;
+  const room = edge ? Math.hypot(edge[1][0] - edge[0][0], edge[1][1] - edge[0][1]) : Infinity;
+  const fits = boats.find(({ hull }) => hull.length_m <= 0.9 * room);
+  return (fits ?? boats[0])?.id ?? '';
+}
+
+/** Place, berth, boat and wind of a manoeuvre to be; the score is written afterwards, by hand or by a figure. */
+export function NewManoeuvre({
+  boats,
+  places,
+}: {
+  boats: readonly Boat[];
+  places: readonly Place[];
+}) {
+  const router = useRouter();
+  const speed = usePreferences((p) => p.speed);
+  const [placeId, setPlaceId] = useState(places[0]?.id ?? '');
+  const [boatId, setBoatId] = useState(() => firstThatFits(boats, places[0]));
+  const [berthId, setBerthId] = useState<string | null>(null);
+  const [going, setGoing] = useState<Going>('in');
+  const [ownSide, setSide] = useState<Side | null>(null);
+  const [ownTitle, setTitle] = useState<string | null>(null);
+  const [wind, setWind] = useState({ speed: REST_WIND_MPS, from: 240 });
+  const [stream, setStream] = useState({ speed: 0, set: 90 });
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [busy, setBusy] = useState(false);
+
+  const place = places.find(({ id }) => id === placeId);
+  const boat = boats.find(({ id }) => id === boatId);
+  const berth = place?.berths.find(({ id }) => id === berthId) ?? place?.berths[0] ?? null;
+  const conditions = useMemo(
+    () => ({
+      wind: { from_deg: wind.from, speed_mps: wind.speed },
+      stream: { set_deg: stream.set, speed_mps: stream.speed },
+      water: 'sea' as const,
+    }),
+    [wind, stream],
+  );
+  const ground = useMemo(() => (boat && place ? groundOf(boat, place) : null), [boat, place]);
+  const craft = ground?.craft;
+  const sides = useMemo(() => {
+    if (!place || !berth || !boat || !craft) return [];
+    const headings = {
+      port: lyingIn(place, berth, boat, 'port').heading,
+      starboard: lyingIn(place, berth, boat, 'starboard').heading,
+    };
+    return sidesOf(craft, toWeather(conditions, place), headings);
+  }, [place, berth, boat, craft, conditions]);
+  if (!place || !boat || !berth)
+    return (
+      <BoatsFrame area="manoeuvres">
+        <h1 className="text-[26px] font-extrabold">A new manoeuvre</h1>
+        <p className="pt-3">
+          {boats.length === 0
+            ? 'There is no boat yet; make one first, under Boats.'
+            : 'No place with a berth is kept. Open a manoeuvre file that brings one.'}
+        </p>
+      </BoatsFrame>
+    );
+  const bowIn = (s: Side) => lyingIn(place, berth, boat, s).bowIn;
+  // Bow first into a slip unless asked otherwise: it is the simpler of the two.
+  const side = ownSide ?? SIDES.find((s) => bowIn(s)) ?? sides[0]?.side ?? 'port';
+  const stuck =
+    ground && going !== 'round' ? stuckIn(ground, lyingIn(place, berth, boat, side)) : null;
+  const verbs: Record<Going, string> = { in: 'Into', out: 'Out of', round: 'Round before' };
+  const title = ownTitle ?? `${verbs[going]} ${berth.name}, ${boat.name}`.slice(0, 80);
+
+  const begin = async () => {
+    setBusy(true);
+    const body = { title, boatId, placeId, berthId: berth.id, side, going, conditions };
+    const answer = await sendBoat('POST', '/api/manoeuvres/begin', JSON.stringify(body));
+    if (answer.ok && answer.value.id) return router.push(`/m/${answer.value.id}`);
+    setBusy(false);
+    if (!answer.ok) setProblems(answer.problems);
+  };
+
+  return (
+    <BoatsFrame area="manoeuvres">
+      <div className="grid h-[calc(100dvh-136px)] min-h-[520px] grid-cols-[minmax(0,1fr)_380px] gap-8">
+        <BerthPlan
+          place={place}
+          boat={boat}
+          chosen={berth}
+          side={side}
+          onChoose={(b) => setBerthId(b.id)}
+        />
+        <form
+          aria-label="A new manoeuvre"
+          className="overflow-y-auto pr-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void begin();
+          }}
+        >
+          <h1 className="pb-2 text-[26px] font-extrabold leading-none tracking-tight">
+            A new manoeuvre
+          </h1>
+          <Row name="Place">
+            <Choice
+              label="Place"
+              value={place.id}
+              options={places.map(({ id, name }) => ({ value: id, text: name }))}
+              onChange={(id) => {
+                setPlaceId(id);
+                setBerthId(null);
+                setSide(null);
+              }}
+            />
+          </Row>
+          <Row name="Berth, or press one on the plan">
+            <Choice
+              label="Berth"
+              value={berth.id}
+              options={place.berths.map(({ id, name }) => ({ value: id, text: name }))}
+              onChange={(id) => {
+                setBerthId(id);
+                setSide(null);
+              }}
+            />
+          </Row>
+          <Row name="Boat">
+            <Choice
+              label="Boat"
+              value={boat.id}
+              options={boats.map(({ id, name, kind }) => ({ value: id, text: `${name}, ${kind}` }))}
+              onChange={setBoatId}
+            />
+          </Row>
+          <Row name="What she is to do">
+            <Radios
+              name="going"
+              value={going}
+              options={GOING_WORDS}
+              onChange={(value) => setGoing(value as Going)}
+            />
+          </Row>
+          <Row name="How she lies">
+            <Radios
+              name="side"
+              value={side}
+              options={SIDES.map((s) => ({
+                value: s,
+                text: `${s} side to${bowIn(s) === null ? '' : bowIn(s) ? ', bow in' : ', stern in'}`,
+              }))}
+              onChange={(value) => setSide(value as Side)}
+            />
+            <p className="pt-1 text-[12.5px] text-quiet">
+              {reasonsForSide(sides, side, speed).join(' ')}
+            </p>
+          </Row>
+          <Row name="Wind and stream, to be dragged later">
+            <span className="flex flex-wrap gap-x-5 gap-y-1">
+              <Figure
+                label="Wind speed"
+                unit={speed}
+                value={tidy(speedIn(wind.speed, speed), 1)}
+                onChange={(v) => setWind({ ...wind, speed: speedFrom(v, speed) })}
+              />
+              <Figure
+                label="Wind from"
+                unit="° from"
+                value={wind.from}
+                onChange={(from) => setWind({ ...wind, from })}
+              />
+              <Figure
+                label="Stream speed"
+                unit={`${speed} stream`}
+                value={tidy(speedIn(stream.speed, speed), 2)}
+                onChange={(v) => setStream({ ...stream, speed: speedFrom(v, speed) })}
+              />
+              <Figure
+                label="Stream sets to"
+                unit="° to"
+                value={stream.set}
+                onChange={(set) => setStream({ ...stream, set })}
+              />
+            </span>
+          </Row>
+          <Row name="Name">
+            <input
+              type="text"
+              aria-label="Name of the manoeuvre"
+              className="w-full"
+              value={title}
+              maxLength={80}
+              onChange={(event) => setTitle(event.target.value)}
+            />
+          </Row>
+          {stuck && (
+            <p role="alert" className="border-l-4 border-hurt-fill pl-2 font-semibold text-hurt">
+              {boat.name} would lie {stuck.deep_m.toFixed(1)} m inside {stuck.name}: choose a berth
+              with more room, or a smaller boat.
+            </p>
+          )}
+          <div className="pt-3">
+            <button type="submit" className={BUTTON} disabled={busy}>
+              {busy ? 'Looking for clear water to come from…' : 'Begin'}
+            </button>
+          </div>
+          <Problems problems={problems} lead="It was not begun; nothing has changed." />
+        </form>
+      </div>
+    </BoatsFrame>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <div className="rule-t py-2">
+      <p className="pb-0.5 text-[12.5px] text-quiet">{name}</p>
+      {children}
+    </div>
+  );
+}
+
+function Radios({
+  name,
+  value,
+  options,
+  onChange,
+}: {
+  name: string;
+  value: string;
+  options: readonly { value: string; text: string }[];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <span className="flex flex-wrap gap-x-5">
+      {options.map((option) => (
+        <label key={option.value} className="flex min-h-7 items-center gap-2">
+          <input
+            type="radio"
+            name={name}
+            className="size-4 accent-plan"
+            checked={option.value === value}
+            onChange={() => onChange(option.value)}
+          />
+          {option.text}
+        </label>
+      ))}
+    </span>
+  );
+}
+
+function Figure({
+  label,
+  unit,
+  value,
+  onChange,
+}: {
+  label: string;
+  unit: string;
+  value: number;
+  onChange: (value: number) => void;
+}) {
+  const id = useId();
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <span className="inline-flex items-baseline gap-1">
+      <input
+        id={id}
+        aria-label={label}
+        type="number"
+        step="any"
+        className="figures text-[15px]"
+        style={{ width: 52 }}
+        value={text ?? value}
+        onChange={(event) => {
+          setText(event.target.value);
+          const number = event.target.valueAsNumber;
+          if (Number.isFinite(number)) onChange(number);
+        }}
+        onBlur={() => setText(null)}
+      />
+      <span className="text-quiet">{unit}</span>
+    </span>
+  );
+}

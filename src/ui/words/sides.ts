@@ -1,0 +1,45 @@
+import type { ForSide } from '@/core/brief';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import type { SpeedUnit } from '../state/preferences';
+import { boatSpeed, windSpeed } from './units';
+
+/** What is worth naming, m/s and rad. */
+const A_STREAM_MPS = 0.1;
+const A_WIND_MPS = 1;
+const A_WALK = 2 / DEGREES_PER_RADIAN;
+
+/** What speaks for and against one side, in words; and which the figures favour. */
+export function reasonsForSide(
+  sides: readonly ForSide[],
+  side: ForSide['side'],
+  speed: SpeedUnit,
+): string[] {
+  const it = sides.find((one) => one.side === side);
+  const better = sides[0];
+  if (!it || !better) return [];
+  const units = { speed, length: 'm' } as const;
+  const { streamAhead, windAhead, sternIn, walkFor } = it;
+  const met = (value: number, words: string) =>
+    value > 0
+      ? `${words} on the bow, which helps her stop.`
+      : `${words} from astern, which carries her on.`;
+  const said = [
+    ...(Math.abs(streamAhead) > A_STREAM_MPS
+      ? [met(streamAhead, `${boatSpeed(Math.abs(streamAhead), units)} of stream`)]
+      : []),
+    ...(Math.abs(windAhead) > A_WIND_MPS
+      ? [met(windAhead, `${windSpeed(Math.abs(windAhead), units)} of wind`)]
+      : []),
+    ...(sternIn !== null && Math.abs(sternIn) > A_WALK
+      ? [
+          `Going astern turns her ${Math.round(Math.abs(sternIn) * DEGREES_PER_RADIAN)}° in ${Math.round(walkFor)} s, her stern ${sternIn > 0 ? 'in to the berth' : 'away from the berth'}.`,
+        ]
+      : []),
+  ];
+  const near = Math.abs(sides[0]!.worth - sides[1]!.worth) < 0.1;
+  if (said.length === 0) return ['Wind, stream and propeller say little for either side.'];
+  if (near) return [...said, 'Neither side has much over the other.'];
+  return side === better.side
+    ? [...said, 'The better side by these.']
+    : [...said, `The other side is the better by these.`];
+}
