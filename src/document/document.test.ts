@@ -1,4 +1,5 @@
 import { runTake } from '@/core/score';
+import { waysOut } from '@/core/search';
 import {
   boatSchema,
   check,
@@ -34,7 +35,15 @@ describe('demo data', () => {
     const take = runTake(input.value);
     expect(take.outcome).toBe('reached');
     expect(take.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
-    expect(take.margins.clearance!.distance).toBeGreaterThan(1);
+    expect(take.margins.clearance!.distance).toBeGreaterThan(0.5);
+    expect(waysOut(input.value).filter(({ grade }) => grade === 'none')).toEqual([]);
+  });
+
+  it.each(DEMO_MANOEUVRES)('%s has a tempting way that fails', (id) => {
+    const file = demoFile(id);
+    const input = toRunInput({ ...file, score: file.tempting!.score });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    expect(['missed', 'hard touch']).toContain(runTake(input.value).outcome);
   });
 
   it('the leaving one fails when the engine goes ahead before the bow has fallen off', () => {

@@ -14,6 +14,7 @@ export {
   type Conditions,
 } from './conditions';
 export { withBoat } from './change-boat';
+export { berthOf } from './berth-of';
 export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './begin';
 export {
   FIGURE_IDS,

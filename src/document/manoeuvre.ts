@@ -54,6 +54,8 @@ export const manoeuvreSchema = z.strictObject({
   dismissed: z.array(z.string().min(1).max(200)).max(200, { error: 'at most 200' }).default([]),
   /** What of the getting ready has been ticked off. */
   ready: z.array(z.enum(READY_ITEMS)).max(READY_ITEMS.length).default([]),
+  /** A way that looks as good and fails, kept beside the score, and why it does. */
+  tempting: z.strictObject({ title: shortText, why: longText, score: scoreSchema }).optional(),
   limit_s: within(1, 900, 's').default(300),
 });
 export type Manoeuvre = z.infer<typeof manoeuvreSchema>;

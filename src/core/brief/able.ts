@@ -55,14 +55,18 @@ function wayFrom(episode: Episode): () => { ahead: number; aside: number; path: 
 }
 
 /** Null if she has no engine, makes no way ahead there, or does not stop in two minutes. */
-export function stopHere(open: Surroundings, from: SimState): StopHere | null {
+export function stopHere(
+  open: Surroundings,
+  from: SimState,
+  throttle = firmThrottle(open.world.craft),
+): StopHere | null {
   const episode = new Episode(open, from);
   const begins = episode.along;
   if (!hasDrive(open.world.craft) || begins <= CARRY_TO_MPS) return null;
   const way = wayFrom(episode);
   const { heading, time } = episode;
   wheel(episode, 0);
-  engines(episode, -1, firmThrottle(open.world.craft));
+  engines(episode, -1, throttle);
   if (!episode.until(() => episode.along <= 0, LONGEST_S)) return null;
   const { ahead, aside } = way();
   return {

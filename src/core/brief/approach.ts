@@ -1,4 +1,4 @@
-import { cos, sin } from '../math';
+import { cos, sin, wrapHalfTurn } from '../math';
 import type { Goal, Take } from '../score';
 
 /** Speed over ground so many lengths from the berth, m/s; null where the take does not come from so far. */
@@ -6,6 +6,8 @@ export interface SpeedAt {
   readonly lengths: number;
   readonly speed: number | null;
   readonly time: number | null;
+  /** Her heading then less the one she is to lie on, rad, starboard positive. */
+  readonly angle: number | null;
 }
 
 const LENGTHS = [3, 2, 1] as const;
@@ -27,8 +29,13 @@ export function approachSpeeds(take: Take, goal: Goal, length: number): readonly
     for (let i = time.length - 2; i >= 0; i--) {
       const edge = lengths * length;
       if (off(i) >= edge && off(i + 1) < edge)
-        return { lengths, speed: groundSpeed[i]!, time: time[i]! };
+        return {
+          lengths,
+          speed: groundSpeed[i]!,
+          time: time[i]!,
+          angle: wrapHalfTurn(heading[i]! - goal.heading),
+        };
     }
-    return { lengths, speed: null, time: null };
+    return { lengths, speed: null, time: null, angle: null };
   });
 }

@@ -1,12 +1,10 @@
-import { toRunInput } from '@/document';
-import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
 import { runTake, type RunInput } from '../score';
-import { engines, Episode, openWaterOf, Surroundings, vary, AS_IT_IS, wheel } from '../search';
+import { engines, Episode, openWaterOf, Surroundings, wheel } from '../search';
 import { sloop } from '../testing/boats';
-import { beatOf, box, engineIn, inputOf, mirrored } from '../testing/manoeuvre';
+import { beatOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { driftFrom, firmThrottle } from '../trials';
-import { PSI, X, Y } from '../sim';
+import { PSI } from '../sim';
 import { abreastOf } from './abreast';
 import { carryHere, stopHere, turnHere } from './able';
 import { briefOf, type Brief } from './brief';
@@ -265,50 +263,5 @@ describe('the whole brief', () => {
     const { able, legs } = brief(drifting);
     expect(able).toMatchObject({ stop: null, walk: null, turns: [] });
     expect(legs.length).toBe(1);
-  });
-});
-
-// What is said of every demo is what happens when it is tried, with either propeller, in the place and its mirror image.
-describe.each(DEMO_MANOEUVRES)('the brief for %s', (id) => {
-  const read = toRunInput(demoFile(id));
-  if (!read.ok) throw new Error('the demo cannot be read');
-  const base = read.value;
-  const cases = [
-    ['as it is', base],
-    ['with the other hand', vary(base, { ...AS_IT_IS, otherHand: true })],
-    ['mirrored', mirrored(base)],
-    ['mirrored with the other hand', mirrored(vary(base, { ...AS_IT_IS, otherHand: true }))],
-  ] as const;
-
-  it.each(cases)('%s: safe side, aim-off and turn are what trying shows', (_name, input) => {
-    const said = brief(input);
-    const water = openWaterOf(input);
-    for (const leg of said.legs) {
-      const { x, y, heading } = leg.push;
-      const episode = new Episode(water, water.stillAt(x, y, heading, (leg.from + leg.to) / 2));
-      episode.until(() => false, 30);
-      const dx = episode.state.motion[X]! - x;
-      const dy = episode.state.motion[Y]! - y;
-      const aside = dx * Math.cos(heading) - dy * Math.sin(heading);
-      if (leg.lee === 'port') expect(aside).toBeLessThan(0);
-      if (leg.lee === 'starboard') expect(aside).toBeGreaterThan(0);
-    }
-    for (const turn of said.able!.turns) {
-      expect(turn.done).toBe(!turn.touched);
-      if (turn.done) expect(turn.nearest.distance).toBeGreaterThan(-0.02);
-    }
-  });
-
-  it('mirrored with the other hand is the brief mirrored', () => {
-    const here = brief(base);
-    const there = brief(mirrored(base));
-    const other = { port: 'starboard', starboard: 'port' } as Record<string, string>;
-    expect(there.legs.map(({ lee }) => lee)).toEqual(
-      here.legs.map(({ lee }) => (lee === null ? null : (other[lee] ?? lee))),
-    );
-    const room = (b: Brief, side: string) => b.able!.turns.find((t) => t.side === side)?.room ?? 0;
-    expect(room(there, 'port')).toBeCloseTo(room(here, 'starboard'), 3);
-    expect(room(there, 'starboard')).toBeCloseTo(room(here, 'port'), 3);
-    expect(there.able!.stop!.turned).toBeCloseTo(-here.able!.stop!.turned, 4);
   });
 });

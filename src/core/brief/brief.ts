@@ -1,3 +1,5 @@
+import { firstLines, type HeldBy } from './first-line';
+import { sidesOf, type ForSide } from './which-side';
 import { runTake, type MarkOnPlace, type RunInput, type Take } from '../score';
 import { openWaterOf, Surroundings } from '../search';
 import { PSI, X, Y, type SimState } from '../sim';
@@ -29,6 +31,8 @@ export interface Lying {
 export interface Able {
   /** From the speed she has two lengths off, or the fastest of the take; null where she has no way on. */
   readonly stop: StopHere | null;
+  /** The same with the engine idling astern. */
+  readonly gentle: StopHere | null;
   readonly carry: CarryHere | null;
   /** Prop walk alone: heading change by astern from rest in calm water. */
   readonly walk: Walk | null;
@@ -47,6 +51,11 @@ export interface Brief {
   /** Beats by what is abreast then. */
   readonly abreast: readonly Abreast[];
   readonly able: Able | null;
+  /** Both sides of the berth weighed, the better first; and lines that hold her there alone, the best first. */
+  readonly berthed: {
+    readonly sides: readonly ForSide[];
+    readonly lines: readonly HeldBy[];
+  } | null;
   readonly ready: readonly ReadyItem[];
   readonly cautions: readonly Caution[];
 }
@@ -88,12 +97,23 @@ function ableHere(
   const sides = turning ? ([-1, 1] as const).map((side) => turnHere(whole, turning, side)) : [];
   return {
     stop: stopping ? stopHere(open, stopping) : null,
+    gentle: stopping ? stopHere(open, stopping, 0) : null,
     carry: stopping ? carryHere(open, stopping) : null,
     walk: hasDrive(craft) ? propWalk(craft) : null,
     turnsAt: turning?.time ?? null,
     turns: sides.filter((turn) => turn !== null),
     holds: holdsBow(craft),
   };
+}
+
+function bothSides({ goal, weather }: RunInput, { world }: Surroundings): readonly ForSide[] {
+  if (goal.is !== 'lie') return [];
+  const other = goal.heading + Math.PI;
+  const headings =
+    goal.point.y < 0
+      ? { port: goal.heading, starboard: other }
+      : { port: other, starboard: goal.heading };
+  return sidesOf(world.craft, weather, headings);
 }
 
 /**
@@ -128,12 +148,25 @@ export function* briefOf(
   }
   const { hull, points } = input.boat;
   const abreast = abreastOf(take, points, marks, hull.length);
-  const brief = { lying, legs: [] as Leg[], speeds, abreast, able: null, ready, cautions };
+  const brief = {
+    lying,
+    legs: [] as Leg[],
+    speeds,
+    abreast,
+    able: null,
+    berthed: null,
+    ready,
+    cautions,
+  };
   yield brief;
   const legs: Leg[] = [];
   for (const leg of legsOf(take, about, open)) {
     legs.push(leg);
     yield { ...brief, legs: legs.slice() };
   }
-  yield { ...brief, legs, able: ableHere(input, take, about, open, speeds) };
+  const able = ableHere(input, take, about, open, speeds);
+  yield { ...brief, legs, able };
+  const lines = firstLines(input);
+  const sides = input.goal.is === 'lie' && lines.length > 0 ? bothSides(input, about) : [];
+  yield { ...brief, legs, able, berthed: { sides, lines } };
 }

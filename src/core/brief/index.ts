@@ -6,4 +6,6 @@ export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } 
 export type { Leg, LeeSide } from './legs';
 export { letGoAt, pushAt, type LetGo, type OnHer, type Push } from './push';
 export { sidesOf, type ForSide } from './which-side';
+export { fenderHeight, type FenderHeight } from './fenders';
+export { FIRST_LINES, firstLines, type FirstLine, type HeldBy } from './first-line';
 export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';

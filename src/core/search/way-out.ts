@@ -4,7 +4,7 @@ import { escape, ESCAPES, type EscapeName } from './escapes';
 
 /**
  * Way out of a moment: kept open (an escape begun two seconds late clears everything with room to spare), only with
- * luck (nothing worse than a soft touch, begun at once), or none.
+ * luck (nothing worse than a soft touch, or a firm one of her own berth, begun at once), or none.
  */
 export type WayOutGrade = 'open' | 'luck' | 'none';
 
@@ -45,7 +45,11 @@ function attempt(
   const broken = () => {
     if (episode.touchCount !== seen) {
       seen = episode.touchCount;
-      worse = episode.touches.some(({ grade }) => grade !== 'soft');
+      // Her berth she came to lie against: there a firm touch is none that does harm.
+      worse = episode.touches.some(
+        ({ grade, obstacle }) =>
+          grade === 'hard' || (grade === 'firm' && !about.berth.has(obstacle)),
+      );
     }
     return worse || episode.leastClearance < floor;
   };

@@ -115,6 +115,8 @@ export function mirrored(input: RunInput): RunInput {
     boat: {
       ...input.boat,
       drives: input.boat.drives.map((d) => ({ ...d, hand: d.hand === 1 ? -1 : 1, y: -d.y })),
+      foils: input.boat.foils.map(flipPoint),
+      rudders: input.boat.rudders.map(flipPoint),
     },
     obstacles: input.obstacles.map((o) => {
       if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };

@@ -304,18 +304,20 @@ export function glidedIn(setting: Setting): Draft {
   const lie = lieOf(setting);
   const { length } = setting;
   const mark = lie.mark.name;
+  const point = lie.point.name;
   const inward = headingOf(lie.heading);
   return {
     dials: [
-      dial(12, 4, 1, 45),
-      dial(0.1, 0.08, 0, 0.6),
-      dial(1.2 * length, 0.2 * length, 0.2 * length, 4 * length),
-      dial(5, 3, 0, 25),
+      dial(25, 6, 1, 70),
       dial(0.05, 0.08, 0, 0.6),
-      dial(0.35 * length, 0.08 * length, 0.1 * length, 1.2 * length),
-      dial(1, 4, 1, 20),
+      dial(1.2 * length, 0.2 * length, 0.2 * length, 3 * length),
+      dial(8, 4, 0, 35),
+      dial(0.35 * length, 0.08 * length, 0.08 * length, length),
+      dial(3, 2, 0.5, 20),
+      dial(0.3 * setting.firm, 0.1, 0, hardest(setting)),
+      dial(1, 3, 1, 15),
     ],
-    write: ([angle, throttle, ease, less, hold, stop, wait]) =>
+    write: ([angle, throttle, ease, less, along, carry, back, wait]) =>
       scoreOf(
         [
           beat(
@@ -328,15 +330,22 @@ export function glidedIn(setting: Setting): Draft {
           beat(
             'ease',
             'take the angle off',
-            near(lie.point.name, mark, Math.max(ease!, stop!)),
-            [steer(inward + lie.toward * Math.min(angle!, less!)), engine('ahead', hold!)],
+            near(point, mark, Math.max(ease!, along!)),
+            [steer(inward + lie.toward * Math.min(angle!, less!)), engine('ahead')],
             'point out into the stream, and glide off again',
           ),
           beat(
             'along',
-            'parallel, let her stop',
-            near(lie.point.name, mark, stop!),
+            'parallel, neutral',
+            near(point, mark, along!),
             [steer(inward), engine('neutral')],
+            'ahead, point out into the stream',
+          ),
+          beat(
+            'stop',
+            'astern, still over the ground',
+            { is: 'after', seconds: tenth(carry!) },
+            [engine('astern', back!)],
             'ahead, point out into the stream',
           ),
           linesOn({
@@ -344,7 +353,7 @@ export function glidedIn(setting: Setting): Draft {
             of: [
               { is: 'stopped' },
               { is: 'speed', over: 'ground', compare: 'below', speed_mps: 0.15 },
-              { is: 'after', seconds: 25 },
+              { is: 'after', seconds: 12 },
             ],
           }),
         ],

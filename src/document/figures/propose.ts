@@ -5,6 +5,7 @@ import type { ManoeuvreFile } from '../manoeuvre';
 import { toRunInput } from '../run-input';
 import type { ScoreDocument } from '../score';
 import type { Draft } from './draft';
+import { withExpectations } from './expect';
 
 /** A technique written down for one boat, place and day, as far as it has been fitted. */
 export interface Proposal {
@@ -70,9 +71,9 @@ class Fitting {
     const random = new Random(SEED);
     for (let round = 0; round < ROUNDS; round++) {
       sure = [...sure, ...(yield* this.round(random))].sort(cheaper);
-      if (this.told(sure[0]!).take.outcome === 'reached') break;
+      const best = yield* this.withWayOut(sure);
+      if (best?.take.outcome === 'reached' && best.wayOut!.none === 0) return;
     }
-    yield* this.withWayOut(sure);
   }
 
   private *round(random: Random): Generator<Proposal, Tried[]> {
@@ -124,7 +125,7 @@ class Fitting {
   }
 
   /** Of those that get there the first that always leaves a way out, or the one that mostly does. */
-  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal> {
+  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Proposal | null> {
     let best: Proposal | null = null;
     for (const tried of fitted) {
       const input = toRunInput({ ...this.file, score: tried.draft.write(tried.values) });
@@ -138,17 +139,19 @@ class Fitting {
           (best.take.outcome !== 'reached' || none < best.wayOut!.none));
       if (better) best = one;
       yield best!;
-      if (best!.take.outcome === 'reached' && best!.wayOut!.none === 0) return;
+      if (best!.take.outcome === 'reached' && best!.wayOut!.none === 0) break;
     }
+    return best;
   }
 
   private told({ draft, values }: Tried, wayOut: Proposal['wayOut'] = null): Proposal {
     const score = draft.write(values);
     const input = toRunInput({ ...this.file, score });
     if (!input.ok) throw new Error('a draft that could be tried can be played');
-    const { outcome, duration, goal, margins, events } = runTake(input.value);
+    const whole = runTake(input.value);
+    const { outcome, duration, goal, margins, events } = whole;
     const take = { outcome, duration, goal, margins, events };
-    return { score, take, wayOut, tries: this.tries, of: this.of };
+    return { score: withExpectations(score, whole), take, wayOut, tries: this.tries, of: this.of };
   }
 }
 

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
   boatSchema,
@@ -21,9 +21,11 @@ export function demoJson(kind: 'boats' | 'places' | 'manoeuvres', id: string): u
   return JSON.parse(readFileSync(join(process.cwd(), 'demo', kind, `${id}.json`), 'utf8'));
 }
 
-export const DEMO_MANOEUVRES = ['off-stilt-pontoon', 'alongside-wind-off'] as const;
+export const DEMO_MANOEUVRES = readdirSync(join(process.cwd(), 'demo', 'manoeuvres'))
+  .map((name) => name.replace('.json', ''))
+  .sort();
 
-export function demoFile(id: (typeof DEMO_MANOEUVRES)[number]): ManoeuvreFile {
+export function demoFile(id: string): ManoeuvreFile {
   const manoeuvre = value(check(manoeuvreSchema, demoJson('manoeuvres', id)));
   const boat = value(check(boatSchema, demoJson('boats', manoeuvre.boatId)));
   const place = value(check(placeSchema, demoJson('places', manoeuvre.placeId)));

@@ -6,6 +6,7 @@ import { usePreferences } from '../state/preferences';
 import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
 import { CAUTION_WORDS, READY_WORDS } from '../words/ready';
 import { StatementList } from './StatementList';
+import { WhatToDo } from './WhatToDo';
 
 /** What pushes her, what she can do, what to make ready: read before the first line is off. */
 export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean }) {
@@ -29,6 +30,9 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
             {busy ? 'Trying stops and turns …' : 'Without an engine there is little to say.'}
           </p>
         )}
+      </Section>
+      <Section name="What to do">
+        <WhatToDo brief={brief} units={units} />
       </Section>
       {brief.abreast.length > 0 && (
         <Section name="When, by the marks">

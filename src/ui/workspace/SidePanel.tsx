@@ -7,6 +7,7 @@ import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
+import { Tempting } from '../score/Tempting';
 import { Figures } from '../score/Figures';
 import { FitScore } from '../score/FitScore';
 import { END } from '../score/layout';
@@ -96,6 +97,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
     <>
       <Checks findings={checks} named />
       <p className="pb-3">{note}</p>
+      <Tempting state={state} />
       <Figures state={state} />
       <FitScore state={state} />
       <ConditionsEditor />

@@ -1,0 +1,97 @@
+import { toRunInput } from '@/document';
+import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
+import { runTake, type RunInput } from '../score';
+import { AS_IT_IS, Episode, openWaterOf, vary, type Surroundings } from '../search';
+import { PSI, X, Y, type SimState } from '../sim';
+import { mirrored } from '../testing/manoeuvre';
+import { stopHere } from './able';
+import { briefOf, type Brief } from './brief';
+
+function briefed(input: RunInput): Brief {
+  let last: Brief | null = null;
+  for (const found of briefOf(input, false, [])) last = found;
+  return last!;
+}
+
+/** Her state where she is two lengths off, or fastest. */
+function stoppingState(input: RunInput, said: Brief, water: Surroundings): SimState {
+  const take = runTake(input);
+  const two = said.speeds.find(({ lengths }) => lengths === 2)?.time;
+  const { groundSpeed, time } = take.trace;
+  const at = two ?? time[groundSpeed.indexOf(Math.max(...groundSpeed))]!;
+  let found: SimState | null = null;
+  runTake(input, (state) => {
+    if (!found && state.time >= at - 1e-9) found = water.copyOf(state);
+  });
+  return found!;
+}
+
+// What is said of every demo is what happens when it is tried, with either propeller, in the place and its mirror image.
+describe.each(DEMO_MANOEUVRES)('the brief for %s', (id) => {
+  const read = toRunInput(demoFile(id));
+  if (!read.ok) throw new Error('the demo cannot be read');
+  const base = read.value;
+  const mirror = mirrored(base);
+  const known = new Map<RunInput, Brief>();
+  const saidOf = (input: RunInput) => {
+    const said = known.get(input) ?? briefed(input);
+    known.set(input, said);
+    return said;
+  };
+  const cases = [
+    ['as it is', base],
+    ['with the other hand', vary(base, { ...AS_IT_IS, otherHand: true })],
+    ['mirrored', mirror],
+    ['mirrored with the other hand', mirrored(vary(base, { ...AS_IT_IS, otherHand: true }))],
+  ] as const;
+
+  it.each(cases)('%s: safe side, aim-off and turn are what trying shows', (_name, input) => {
+    const said = saidOf(input);
+    const water = openWaterOf(input);
+    for (const leg of said.legs) {
+      const { x, y, heading } = leg.push;
+      const episode = new Episode(water, water.stillAt(x, y, heading, (leg.from + leg.to) / 2));
+      episode.until(() => false, 30);
+      const dx = episode.state.motion[X]! - x;
+      const dy = episode.state.motion[Y]! - y;
+      const aside = dx * Math.cos(heading) - dy * Math.sin(heading);
+      if (leg.lee === 'port') expect(aside).toBeLessThan(0);
+      if (leg.lee === 'starboard') expect(aside).toBeGreaterThan(0);
+    }
+    // Aimed off to the side that is said she ends straighter than aimed off to the other.
+    const { stop } = said.able ?? {};
+    if (stop && Math.abs(stop.turned) > 0.035) {
+      const ends = ([1, -1] as const).map((way) => {
+        const from = stoppingState(input, said, water);
+        const lane = from.motion[PSI]!;
+        from.motion[PSI]! -= way * stop.turned;
+        const tried = stopHere(water, from);
+        return Math.abs(from.motion[PSI]! + (tried?.turned ?? 0) - lane);
+      });
+      expect(ends[0]!).toBeLessThan(ends[1]!);
+    }
+    for (const turn of said.able?.turns ?? []) {
+      // She may also not come round at all.
+      expect(turn.done && turn.touched).toBe(false);
+      if (turn.done) expect(turn.nearest.distance).toBeGreaterThan(-0.02);
+    }
+  });
+
+  it('mirrored with the other hand is the brief mirrored', () => {
+    const here = saidOf(base);
+    const there = saidOf(mirror);
+    const other = { port: 'starboard', starboard: 'port' } as Record<string, string>;
+    expect(there.legs.map(({ lee }) => lee)).toEqual(
+      here.legs.map(({ lee }) => (lee === null ? null : (other[lee] ?? lee))),
+    );
+    const room = (b: Brief, side: string) => b.able?.turns.find((t) => t.side === side)?.room ?? 0;
+    expect(room(there, 'port')).toBeCloseTo(room(here, 'starboard'), 3);
+    expect(room(there, 'starboard')).toBeCloseTo(room(here, 'port'), 3);
+    expect(there.able?.stop?.turned ?? 0).toBeCloseTo(-(here.able?.stop?.turned ?? 0), 4);
+    expect(there.berthed?.lines.map(({ line }) => line)).toEqual(
+      here.berthed?.lines.map(({ line }) => line),
+    );
+    for (const { side, worth } of here.berthed?.sides ?? [])
+      expect(there.berthed!.sides.find((s) => s.side === other[side])!.worth).toBeCloseTo(worth, 6);
+  });
+});

@@ -1,0 +1,86 @@
+import { fleetCraft } from '@/document/testing/fleet';
+import { wrapHalfTurn } from '../math';
+import { runTake } from '../score';
+import { beatOf, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
+import { OpenWater } from '../trials';
+import { steerFor, steerHeading, U } from '.';
+
+const DEG = Math.PI / 180;
+
+describe('a helm told to steer', () => {
+  it.each(['quince', 'dunlin-hatch', 'flotsam', 'brisling', 'tamarack-nell', 'wicket', 'marram'])(
+    'brings %s to a heading and keeps her there, ahead',
+    (id) => {
+      const water = new OpenWater(fleetCraft(id));
+      steerHeading(water.state, 70 * DEG);
+      water.engine(1, 0.1);
+      water.run(90);
+      let most = 0;
+      water.until(() => {
+        most = Math.max(most, Math.abs(wrapHalfTurn(water.heading - 70 * DEG)));
+        return false;
+      }, 30);
+      expect(most).toBeLessThan(4 * DEG);
+    },
+  );
+
+  it('turns the short way round', () => {
+    const water = new OpenWater(fleetCraft('quince'), { speed: 1.2 });
+    steerHeading(water.state, 300 * DEG);
+    water.engine(1, 0);
+    water.run(5);
+    expect(water.heading).toBeLessThan(0);
+  });
+
+  it.each(['flotsam', 'ottoline', 'quince'])(
+    '%s is steered astern with the wheel reversed',
+    (id) => {
+      const water = new OpenWater(fleetCraft(id), { speed: -1 });
+      steerHeading(water.state, -15 * DEG);
+      water.engine(-1, 0.1);
+      water.run(40);
+      expect(water.state.motion[U]!).toBeLessThan(-0.3);
+      expect(Math.abs(water.heading + 15 * DEG)).toBeLessThan(6 * DEG);
+    },
+  );
+
+  it('steers for a point and comes to it', () => {
+    const water = new OpenWater(fleetCraft('lantern'), {
+      weather: { windFrom: Math.PI / 2, windSpeed: 6 },
+    });
+    steerFor(water.state, 30, 80);
+    water.engine(1, 0.1);
+    let least = Infinity;
+    water.until(() => {
+      least = Math.min(least, Math.hypot(water.x - 30, water.y - 80));
+      return false;
+    }, 120);
+    expect(least).toBeLessThan(2);
+  });
+});
+
+describe('steering in a score', () => {
+  const steer = { after: 0, order: { do: 'steer', heading: 40 * DEG } } as const;
+  const input = inputOf(
+    [
+      beatOf({ is: 'start' }, [steer, engineIn(1, 0.2)]),
+      beatOf({ is: 'after', seconds: 40 }, [wheelTo(-30)]),
+    ],
+    { is: 'after', seconds: 20 },
+    { start: { x: 0, y: 0, heading: 0, speed: 1 } },
+  );
+
+  it('holds until the wheel is ordered', () => {
+    const { trace, beats } = runTake(input);
+    const at = trace.time.findIndex((t) => t >= beats[1]!.time);
+    expect(Math.abs(trace.heading[at]! - 40 * DEG)).toBeLessThan(2 * DEG);
+    expect(trace.heading.at(-1)!).toBeLessThan(0);
+  });
+
+  it('is mirrored in the mirror', () => {
+    const here = runTake(input).trace;
+    const there = runTake(mirrored(input)).trace;
+    expect(there.heading.at(-1)!).toBeCloseTo(-here.heading.at(-1)!, 6);
+    expect(there.x.at(-1)!).toBeCloseTo(-here.x.at(-1)!, 6);
+  });
+});

@@ -1,0 +1,213 @@
+import { runTake } from '@/core/score';
+import { beginManoeuvre, type Going } from '../begin';
+import { placeSchema, type Place } from '../place';
+import { check } from '../result';
+import { toRunInput } from '../run-input';
+import { manoeuvreFileSchema, type ManoeuvreFile } from '../manoeuvre';
+import { demoJson } from '../testing/demo';
+import { fleetRecord } from '../testing/fleet';
+import {
+  FIGURE_IDS,
+  figuresFor,
+  groundOf,
+  lyingIn,
+  propose,
+  stuckIn,
+  type FigureId,
+  type Side,
+} from '.';
+
+function place(id: string, change: (json: Place) => void = () => undefined): Place {
+  const json = structuredClone(demoJson('places', id)) as Place;
+  change(json);
+  const checked = check<Place>(placeSchema, json);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  return checked.value;
+}
+
+function mirror(json: Place): void {
+  for (const f of json.features) {
+    if ('outline_m' in f) f.outline_m = f.outline_m.map(([x, y]): [number, number] => [-x, y]);
+    else f.x_m = -f.x_m;
+  }
+  for (const b of json.berths)
+    b.edge_m = b.edge_m.map(([x, y]): [number, number] => [-x, y]) as typeof b.edge_m;
+}
+
+interface Asked {
+  boat: string;
+  at: Place;
+  berth: string;
+  side: Side;
+  going?: Going;
+  wind?: [number, number];
+}
+
+function begun({ boat, at, berth, side, going = 'in', wind = [0, 0] }: Asked) {
+  return beginManoeuvre({
+    id: 'm',
+    title: 'm',
+    boat: fleetRecord(boat),
+    place: at,
+    berthId: berth,
+    side,
+    going,
+    conditions: {
+      wind: { from_deg: wind[0], speed_mps: wind[1] },
+      stream: { set_deg: 0, speed_mps: 0 },
+      water: 'sea',
+    },
+  });
+}
+
+function file(asked: Asked): ManoeuvreFile {
+  const made = begun(asked);
+  if (!made.ok) throw new Error(JSON.stringify(made.problems));
+  const checked = check<ManoeuvreFile>(manoeuvreFileSchema, made.value);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  return checked.value;
+}
+
+function proposed(asked: Asked, figure: FigureId) {
+  const manoeuvre = file(asked);
+  let last;
+  for (const found of propose(manoeuvre, figure)) last = found;
+  if (!last?.ok) throw new Error(JSON.stringify(last));
+  const input = toRunInput({ ...manoeuvre, score: last.value.score });
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return { proposal: last.value, take: runTake(input.value), start: manoeuvre.start };
+}
+
+const basin = place('cradle-basin');
+const pontoon = place('stilt-pontoon');
+
+describe('lying in a berth', () => {
+  it.each([
+    ['as it is', basin],
+    ['mirrored', place('cradle-basin', mirror)],
+  ])('she lies clear of all but a fender, on the side asked for: %s', (_, at) => {
+    const boat = fleetRecord('quince');
+    const ground = groundOf(boat, at);
+    for (const berth of at.berths)
+      for (const side of ['port', 'starboard'] as const) {
+        const lying = lyingIn(at, berth, boat, side);
+        expect(stuckIn(ground, lying)).toBeNull();
+        const [[ax, ay], [bx, by]] = berth.edge_m;
+        const [ex, ey] = [(ax + bx) / 2 - lying.x, (ay + by) / 2 - lying.y];
+        const across = ex * Math.cos(lying.heading) - ey * Math.sin(lying.heading);
+        expect(Math.sign(across)).toBe(side === 'port' ? -1 : 1);
+      }
+  });
+
+  it('a boat too long for it is refused, with what she would lie in', () => {
+    const made = begun({ boat: 'alderman-pike', at: basin, berth: 'n4a-slip', side: 'port' });
+    expect(made.ok ? '' : made.problems[0]!.message).toMatch(/inside 'north walkway'/);
+  });
+
+  it('an unknown berth is refused by name', () => {
+    const made = begun({ boat: 'quince', at: basin, berth: 'nowhere', side: 'port' });
+    expect(made.ok ? '' : made.problems[0]!).toMatchObject({ path: 'berthId' });
+  });
+});
+
+describe('what is offered', () => {
+  const fit = (asked: Asked) => {
+    const found = figuresFor(file(asked));
+    return found.ok ? found.value.filter(({ unfit }) => unfit === null).map(({ id }) => id) : [];
+  };
+
+  it('goes by boat, goal and how she lies, and says why not for the rest', () => {
+    expect(fit({ boat: 'quince', at: basin, berth: 's7a-slip', side: 'starboard' })).toContain(
+      'slip-bow-in',
+    );
+    expect(fit({ boat: 'quince', at: basin, berth: 's7a-slip', side: 'port' })).toEqual([
+      'slip-stern-in',
+    ]);
+    expect(fit({ boat: 'quince', at: pontoon, berth: 'west-gap', side: 'port' })).not.toContain(
+      'alongside-gears-alone',
+    );
+    expect(fit({ boat: 'brisling', at: pontoon, berth: 'east-gap', side: 'port' })).toContain(
+      'alongside-gears-alone',
+    );
+    expect(
+      fit({ boat: 'quince', at: pontoon, berth: 'east-gap', side: 'port', going: 'out' }),
+    ).toEqual(['drop-off-and-away', 'stern-out-and-astern', 'astern-out']);
+    const all = figuresFor(file({ boat: 'quince', at: basin, berth: 's7a-slip', side: 'port' }));
+    expect(all.ok && all.value.map(({ id }) => id)).toEqual([...FIGURE_IDS]);
+    expect(
+      all.ok && all.value.every(({ id, unfit }) => id === 'slip-stern-in' || unfit !== null),
+    ).toBe(true);
+  });
+
+  it('what is not for a manoeuvre is refused with the reason', () => {
+    const asked = file({ boat: 'quince', at: pontoon, berth: 'west-gap', side: 'port' });
+    const [refused] = propose(asked, 'ferry-glide-in');
+    expect(refused).toEqual({
+      ok: false,
+      problems: [{ path: 'figure', message: 'there is no stream to glide on' }],
+    });
+  });
+});
+
+// Boats, berths and winds no demo uses.
+describe('a figure written in', () => {
+  it.each<[FigureId, Asked]>([
+    [
+      'alongside-wheel-and-gear',
+      { boat: 'pebble', at: pontoon, berth: 'west-gap', side: 'port', wind: [330, 3] },
+    ],
+    [
+      'alongside-wheel-and-gear',
+      {
+        boat: 'flotsam',
+        at: place('stilt-pontoon', mirror),
+        berth: 'west-gap',
+        side: 'starboard',
+        wind: [30, 4],
+      },
+    ],
+    [
+      'slip-bow-in',
+      {
+        boat: 'teasel',
+        at: place('cradle-basin', mirror),
+        berth: 's7b-slip',
+        side: 'starboard',
+        wind: [200, 2],
+      },
+    ],
+    [
+      'stern-out-and-astern',
+      {
+        boat: 'ottoline',
+        at: pontoon,
+        berth: 'west-gap',
+        side: 'port',
+        going: 'out',
+        wind: [170, 3],
+      },
+    ],
+  ])('%s gets there without a hard touch and leaves a way out: %#', (figure, asked) => {
+    const { proposal, take } = proposed(asked, figure);
+    expect(proposal.take.outcome).toBe('reached');
+    expect(take.outcome).toBe('reached');
+    expect(take.touches.filter(({ grade }) => grade === 'hard')).toEqual([]);
+    expect(proposal.wayOut!.none).toBe(0);
+    expect(take.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
+  });
+
+  it('says so where it cannot: pressed on by half a gale', () => {
+    const { proposal } = proposed(
+      {
+        boat: 'quince',
+        at: pontoon,
+        berth: 'east-gap',
+        side: 'port',
+        going: 'out',
+        wind: [174, 14],
+      },
+      'drop-off-and-away',
+    );
+    expect(proposal.take.outcome).not.toBe('reached');
+  });
+});

@@ -1,0 +1,90 @@
+'use client';
+import { useMemo } from 'react';
+import type { Brief } from '@/core/brief';
+import { berthOf, toFile } from '@/document';
+import { useWorkspace } from '../state/context';
+import { usePreferences, type Schools } from '../state/preferences';
+import type { Units } from '../words/units';
+import {
+  angleStatement,
+  burstWays,
+  crewStatements,
+  fenderStatement,
+  lineWays,
+  sideStatement,
+  type SchoolWay,
+} from '../words/what-to-do';
+import { StatementList } from './StatementList';
+
+/** What to do: side, angle, lines, fenders and people; where schools differ, each with what it does here. */
+export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
+  const manoeuvre = useWorkspace((s) => s.manoeuvre);
+  const boat = useWorkspace((s) => s.boat);
+  const place = useWorkspace((s) => s.place);
+  const schools = usePreferences((p) => p.schools);
+  const berth = useMemo(() => berthOf(toFile(manoeuvre, boat, place)), [manoeuvre, boat, place]);
+  const { goal } = manoeuvre;
+  const coming = goal.is === 'lie';
+  const named = coming ? boat.points.find(({ name }) => name === goal.point) : undefined;
+  const side = (named?.y_m ?? 0) < 0 ? 'port' : 'starboard';
+  const lines = lineWays(brief, units);
+  const line = schools.firstLine ?? lines[0]?.value ?? null;
+  const statements = [
+    coming ? sideStatement(brief, side, units.speed) : null,
+    angleStatement(brief),
+    fenderStatement(boat, berth, coming ? side : 'the berth', units),
+    ...(manoeuvre.berth.length > 0 ? crewStatements(brief, line, coming, units) : []),
+  ].filter((statement) => statement !== null);
+  return (
+    <>
+      <StatementList list={statements} />
+      <School
+        name={coming ? 'Which line first' : 'Which line last'}
+        which="firstLine"
+        ways={lines}
+      />
+      <School name="How to stop" which="burst" ways={burstWays(brief, units)} />
+    </>
+  );
+}
+
+/** Ways that schools teach, side by side; the one picked is remembered. */
+function School<K extends keyof Schools>({
+  name,
+  which,
+  ways,
+}: {
+  name: string;
+  which: K;
+  ways: readonly SchoolWay<NonNullable<Schools[K]> & string>[];
+}) {
+  const picked = usePreferences((p) => p.schools[which]);
+  const setSchool = usePreferences((p) => p.setSchool);
+  if (ways.length === 0) return null;
+  return (
+    <fieldset className="rule-t py-1.5">
+      <legend className="sr-only">{name}</legend>
+      <p aria-hidden className="text-[13px] text-quiet">
+        {name}: schools differ; here, tried one by one
+      </p>
+      {ways.map(({ value, text, finding, best }) => (
+        <label key={value} className="flex cursor-pointer items-start gap-2 py-0.5">
+          <input
+            type="radio"
+            name={`school-${which}`}
+            className="mt-0.5 size-4 shrink-0 accent-plan"
+            checked={picked === null ? best : picked === value}
+            onChange={() => setSchool(which, value)}
+          />
+          <span>
+            {text}
+            <span className="block text-[12.5px] text-quiet">
+              {finding}
+              {best ? '; holds her best' : ''}
+            </span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}

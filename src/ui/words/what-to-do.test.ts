@@ -1,0 +1,61 @@
+import { briefOf, type Brief } from '@/core/brief';
+import { berthOf, namedMarks, toRunInput } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import {
+  angleStatement,
+  burstWays,
+  crewStatements,
+  fenderStatement,
+  lineWays,
+  sideStatement,
+} from './what-to-do';
+
+const units = { speed: 'kn', length: 'm' } as const;
+const file = demoFile('alongside-wind-off');
+const input = toRunInput(file);
+if (!input.ok) throw new Error('the demo cannot be read');
+let brief!: Brief;
+for (const found of briefOf(input.value, false, namedMarks(file.place))) brief = found;
+
+describe('what to do, in words', () => {
+  it('names the side, with its reasons', () => {
+    const said = sideStatement(brief, 'port', 'kn')!;
+    expect(said.text).toBe('Berth her port side to');
+    expect(said.why).toMatch(/Going astern turns her \d+° in 5 s, her stern in to the berth\./);
+    expect(sideStatement(brief, 'starboard', 'kn')!.text).toBe(
+      'Port side to would be easier than starboard side to',
+    );
+  });
+
+  it('gives the angle from the take, and the height of fenders from berth and boat', () => {
+    expect(angleStatement(brief)!.text).toMatch(/^Come in at \d+° to the berth$/);
+    const berth = berthOf(file)!;
+    expect(berth.name).toBe('west gap');
+    expect(fenderStatement(file.boat, berth, 'port', units)!.text).toMatch(
+      /^Fenders to port with their middle 0\.4 m over the water$/,
+    );
+    expect(fenderStatement(file.boat, null, 'port', units)).toBeNull();
+  });
+
+  it('sets schools side by side with what each does here, the best marked', () => {
+    const lines = lineWays(brief, units);
+    expect(lines.map(({ best }) => best)).toEqual([true, false, false, false]);
+    expect(lines[0]!.value).toBe('breast line');
+    expect(lines[3]!.finding).toMatch(
+      /^she goes [\d.]+ m off and [\d.]+ m along in half a minute$/,
+    );
+    const [idle, firm] = burstWays(brief, units).map(({ finding }) =>
+      Number(/in ([\d.]+) m/.exec(finding)![1]),
+    );
+    expect(idle!).toBeGreaterThan(firm!);
+  });
+
+  it('gives everybody a task', () => {
+    const said = crewStatements(brief, 'spring', true, units).map(({ text }) => text);
+    expect(said[0]).toBe(
+      'Line hand: the spring from amidships, led aft first, on a turn, made fast when the helm says so',
+    );
+    expect(said[1]).toMatch(/falling number, from a length off at \d:\d\d$/);
+    expect(crewStatements(brief, null, false, units)[0]!.text).toContain('comes off last');
+  });
+});

@@ -1,0 +1,153 @@
+import { fenderHeight, type Brief, type FirstLine, type HeldBy } from '@/core/brief';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import type { Berth, Boat } from '@/document';
+import type { Schools, SpeedUnit } from '../state/preferences';
+import type { Statement } from './brief';
+import { reasonsForSide } from './sides';
+import { clock, distance, type Units } from './units';
+
+const quiet = { figures: [], time: null, hurts: false } as const;
+
+/** Which side to, by wind, stream and walk. */
+export function sideStatement(
+  brief: Brief,
+  side: 'port' | 'starboard',
+  speed: SpeedUnit,
+): Statement | null {
+  const sides = brief.berthed?.sides ?? [];
+  const best = sides[0];
+  if (!best) return null;
+  const clear = Math.abs(best.worth - sides[1]!.worth) >= 0.1;
+  return {
+    key: 'side',
+    text:
+      best.side === side || !clear
+        ? `Berth her ${side} side to`
+        : `${best.side === 'port' ? 'Port' : 'Starboard'} side to would be easier than ${side} side to`,
+    why: reasonsForSide(sides, side, speed).join(' '),
+    ...quiet,
+  };
+}
+
+/** The angle she comes in at, from the take. */
+export function angleStatement(brief: Brief): Statement | null {
+  const at = brief.speeds.find(({ lengths, angle }) => lengths === 2 && angle !== null);
+  if (!at || at.angle === null || at.time === null) return null;
+  const angle = Math.round(Math.abs(at.angle) * DEGREES_PER_RADIAN);
+  return {
+    key: 'angle',
+    text: angle < 3 ? 'Come in parallel to the berth' : `Come in at ${angle}° to the berth`,
+    why: `Her heading two lengths off, against the one she is to lie on, in this take.`,
+    figures: [],
+    time: at.time,
+    hurts: false,
+  };
+}
+
+const SAID: Readonly<Record<FirstLine, string>> = {
+  spring: 'spring from amidships, led aft',
+  'stern line': 'stern line',
+  'bow line': 'bow line',
+  'breast line': 'breast line amidships',
+};
+
+/** One way of two or more that schools teach, with what the core finds for it here. */
+export interface SchoolWay<T extends string> {
+  readonly value: T;
+  readonly text: string;
+  readonly finding: string;
+  readonly best: boolean;
+}
+
+const worst = ({ off, along }: HeldBy) => Math.max(off, along);
+
+/** Which line first (or last off), the best first. */
+export function lineWays(brief: Brief, units: Units): SchoolWay<FirstLine>[] {
+  return (brief.berthed?.lines ?? []).map((held, i) => ({
+    value: held.line,
+    text: `${SAID[held.line]}${held.motoring ? ', idling ahead on it' : ''}`,
+    finding:
+      worst(held) < 0.15
+        ? 'she stays where she is'
+        : `she goes ${distance(held.off, units)} off and ${distance(held.along, units)} along in half a minute`,
+    best: i === 0,
+  }));
+}
+
+/** Stopping with idle astern or a firm burst. */
+export function burstWays(brief: Brief, units: Units): SchoolWay<NonNullable<Schools['burst']>>[] {
+  const { stop, gentle } = brief.able ?? {};
+  if (!stop || !gentle) return [];
+  const found = ({ distance: d, turned, time }: typeof stop) =>
+    `stops in ${distance(d, units)}, ${Math.round(time)} s, turning ${Math.round(Math.abs(turned) * DEGREES_PER_RADIAN)}°`;
+  return [
+    { value: 'idle', text: 'never touch the throttle', finding: found(gentle), best: false },
+    { value: 'firm', text: 'a firm, short burst', finding: found(stop), best: false },
+  ];
+}
+
+/** How high fenders hang, for this boat at this berth. */
+export function fenderStatement(
+  boat: Boat,
+  berth: Berth | null,
+  side: string,
+  units: Units,
+): Statement | null {
+  if (!berth || boat.fenders.length === 0) return null;
+  const lengths = boat.fenders.map((f) => f.length_m);
+  const length = Math.min(...lengths);
+  const { middle, by, edgeAboveDeck } = fenderHeight(berth.height_m, boat.hull.freeboard_m, length);
+  return {
+    key: 'fenders',
+    text: `Fenders to ${side} with their middle ${distance(middle, units)} over the water`,
+    why: `${berth.name} stands ${distance(berth.height_m, units)} over the water, her deck edge ${distance(boat.hull.freeboard_m, units)}; a third of the fender covers the lower of the two, ${by === 'deck' ? 'her deck edge' : 'the berth’s edge'}.${
+      edgeAboveDeck
+        ? ' The edge stands above her deck: hang them so that they cannot roll up on to it.'
+        : ''
+    } Some on the other side too.`,
+    figures: [['fenders', `${distance(length, units)} long`]],
+    time: null,
+    hurts: false,
+  };
+}
+
+/** Who does what, and what they call, from the first line and the take's own calls. */
+export function crewStatements(
+  brief: Brief,
+  line: FirstLine | null,
+  coming: boolean,
+  units: Units,
+): Statement[] {
+  const one = brief.speeds.find(({ lengths }) => lengths === 1)?.time ?? null;
+  const by = line ? SAID[line] : 'first line';
+  return [
+    {
+      key: 'line-hand',
+      text: coming
+        ? `Line hand: the ${by} first, on a turn, made fast when the helm says so`
+        : `Line hand: the ${by} comes off last, led back aboard`,
+      why: coming
+        ? 'It is the line that alone holds her best here; the others can wait for it.'
+        : 'It is the line that alone holds her best here, so it goes when all others are in.',
+      ...quiet,
+    },
+    {
+      key: 'caller',
+      text: coming
+        ? `At the bow: calls the distance as a falling number${one === null ? '' : `, from a length off at ${clock(one)}`}`
+        : 'At the stern: says when the propeller is clear of every line',
+      why: coming
+        ? `A number that falls tells the helm the speed as well; ${distance(1, units)} steps near the end.`
+        : 'No gear goes in before that is said.',
+      figures: [],
+      time: one,
+      hurts: false,
+    },
+    {
+      key: 'helm',
+      text: 'Helm: says each order before doing it, and calls the way out if it is to be taken',
+      why: 'What is said before it is done can be stopped by whoever sees more.',
+      ...quiet,
+    },
+  ];
+}
