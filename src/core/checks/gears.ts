@@ -15,6 +15,9 @@ const DEGREE = Math.PI / 180;
 const WHEEL_OFF = 5 * DEGREE;
 const AFTERWARDS_S = 2;
 
+/** A helm that steers by itself has the wheel where it needs it. */
+const STEERING: ReadonlySet<string> = new Set(['wheel', 'steer', 'steer for']);
+
 /** Steering is set before the gear: is the wheel there when the propeller begins to push? */
 export const steeringLate: Rule = (input, take) => {
   const findings: Finding[] = [];
@@ -28,7 +31,7 @@ export const steeringLate: Rule = (input, take) => {
       const wheel = take.events.findLast(
         (e) =>
           e.is === 'order' &&
-          e.order.do === 'wheel' &&
+          STEERING.has(e.order.do) &&
           (e.time <= takesHold + 1e-9 || (e.beat === beat && e.time <= takesHold + AFTERWARDS_S)),
       );
       if (wheel?.is !== 'order' || wheel.order.do !== 'wheel') continue;

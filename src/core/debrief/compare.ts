@@ -1,3 +1,4 @@
+import { wrapHalfTurn } from '../math';
 import type { Trace } from '../sim';
 import type { Margins } from './margins';
 
@@ -57,7 +58,7 @@ export function compareTakes(reference: Comparable, other: Comparable): Differen
     apart,
     apartAt,
     endsApart: between(a, lastA, b, lastB),
-    endsTurned: b.heading[lastB]! - a.heading[lastA]!,
+    endsTurned: wrapHalfTurn(b.heading[lastB]! - a.heading[lastA]!),
   };
 }
 

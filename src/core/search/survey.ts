@@ -54,18 +54,11 @@ export function momentsOf(input: RunInput, about: Surroundings): SimState[] {
   return Array.from({ length: count }, (_, i) => samples[Math.round((i * last) / (count - 1))]!);
 }
 
-/** Moments looked at for the way out alone, when nobody waits for more. */
-const FEW_MOMENTS = 16;
-
-/** The way out from some moments spread over a take. */
+/** The way out from moments all over a take, and nothing else. */
 export function waysOut(input: RunInput): readonly WayOutAt[] {
   const about = new Surroundings(input);
-  const states = momentsOf(input, about);
-  const last = states.length - 1;
-  const count = Math.min(states.length, FEW_MOMENTS);
   let before: WayOutAt | null = null;
-  return Array.from({ length: count }, (_, i) => {
-    const from = states[Math.round((i * last) / Math.max(1, count - 1))]!;
+  return momentsOf(input, about).map((from) => {
     before = wayOutAt(about, from, before?.by ?? null);
     return before;
   });

@@ -34,12 +34,22 @@ export const linesOn = (cue: CueDocument): BeatDocument =>
     60,
   );
 
+/** Beyond this a burst is a roar. Judgement. */
+const MOST_BURST = 0.6;
+
 /** Most a burst may ask for: a little over a firm one. */
-export const hardest = ({ firm }: Setting) => Math.min(1, 1.4 * firm + 0.1);
+export const hardest = ({ firm }: Setting) => Math.min(MOST_BURST, 1.4 * firm + 0.1);
 
 /** The way she turns from start to berth. */
 const turnSide = ({ input, lie }: Setting): 1 | -1 =>
   wrapHalfTurn((lie?.heading ?? 0) - input.start.heading) < 0 ? -1 : 1;
+
+/** The other gear, by way of neutral. */
+export const reversed = (
+  { pause }: Setting,
+  gear: 'ahead' | 'astern',
+  throttle: number,
+): OrderDocument[] => [engine('neutral'), engine(gear, throttle, pause)];
 
 /** A heading reached, or waited for in vain for so long. */
 const about = (heading: number, seconds: number): CueDocument => ({
@@ -55,7 +65,7 @@ function lastTurn(setting: Setting, lie: LieSetting, gears: boolean, burst: numb
   if (gears) {
     const { port, starboard } = setting.pair!;
     const outer = lie.side === 'port' ? starboard : port;
-    return [wheel(0), engine('astern', 0.6 * back, 0.6, outer)];
+    return [wheel(0), engine('astern', 0.6 * back, setting.pause, outer)];
   }
   const turn = [steer(headingOf(lie.heading))];
   if (burst < 0.025) return turn;
@@ -113,7 +123,7 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
             'stop',
             'astern, stop her',
             about(inward + lie.toward * off!, 15),
-            [gears ? wheel(0) : steer(inward), engine('astern', back!, 0.3)],
+            [gears ? wheel(0) : steer(inward), ...reversed(setting, 'astern', back!)],
             OFF,
             60,
           ),
@@ -135,7 +145,12 @@ export function turnedIn(setting: Setting): Draft {
   return {
     dials: [
       dial(lane, 2, lane - 12, lane + 12),
-      dial(1.3 * length, 0.15 * length, 0.4 * length, 2.6 * length),
+      dial(
+        1.3 * length,
+        0.15 * length,
+        0.4 * length,
+        Math.max(length, Math.min(2.6 * length, 0.85 * lie.distance)),
+      ),
       dial(0.1, 0.1, 0, 0.6),
       dial(20, 8, 3, 50),
       dial(0.5 * length, 0.12 * length, 0.05 * length, 1.1 * length),
@@ -174,7 +189,7 @@ export function turnedIn(setting: Setting): Draft {
               is: 'any',
               of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', seconds: 30 }],
             },
-            [engine('astern', back!)],
+            reversed(setting, 'astern', back!),
             ROUND,
             60,
           ),
@@ -225,7 +240,7 @@ export function backedIn(setting: Setting): Draft {
             'stop',
             'stop past it',
             { is: 'after', seconds: tenth(past!) },
-            [engine('astern', firm)],
+            reversed(setting, 'astern', firm),
             'ahead, away down the aisle',
             60,
           ),
@@ -241,7 +256,7 @@ export function backedIn(setting: Setting): Draft {
             'astern',
             'look astern, astern in',
             about(outward - side * off!, 20),
-            [...still(setting), steer(outward), engine('astern', back!, 1.6)],
+            [...still(setting), steer(outward), engine('astern', back!, setting.pause)],
             'ahead, out into the aisle again',
             60,
           ),
@@ -252,7 +267,7 @@ export function backedIn(setting: Setting): Draft {
               is: 'any',
               of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', seconds: 45 }],
             },
-            [engine('neutral'), wheel(0), engine('ahead', burst!, 1.6)],
+            [wheel(0), ...reversed(setting, 'ahead', burst!)],
             'ahead, out into the aisle again',
             60,
           ),
@@ -278,7 +293,7 @@ export const still = ({ boat }: Setting): OrderDocument[] => [
 
 /** Turned where she lies by what she has for it: a joystick's twist, engines opposed, or kicks ahead. */
 function swing(setting: Setting, side: 1 | -1, power: number, to: number): OrderDocument[] {
-  const { boat, pair } = setting;
+  const { boat, pair, pause } = setting;
   const share = Math.min(1, power / Math.max(0.05, hardest(setting)));
   if (boat.joystick)
     return [
@@ -290,12 +305,12 @@ function swing(setting: Setting, side: 1 | -1, power: number, to: number): Order
     thruster: name,
     power: x > 0 ? side : -side,
   }));
-  if (!pair) return [...thrusters, steer(to), engine('ahead', power, 1.6)];
+  if (!pair) return [...thrusters, steer(to), engine('ahead', power, pause)];
   const [ahead, astern] = side > 0 ? [pair.port, pair.starboard] : [pair.starboard, pair.port];
   return [
     ...thrusters,
-    engine('ahead', power, 1.6, ahead),
-    engine('astern', Math.min(1, 1.3 * power), 1.6, astern),
+    engine('ahead', power, pause, ahead),
+    engine('astern', Math.min(1, 1.3 * power), pause, astern),
   ];
 }
 
@@ -310,7 +325,7 @@ export function glidedIn(setting: Setting): Draft {
     dials: [
       dial(25, 6, 1, 70),
       dial(0.05, 0.08, 0, 0.6),
-      dial(1.2 * length, 0.2 * length, 0.2 * length, 3 * length),
+      dial(length, 0.2 * length, 0.2 * length, Math.max(length, 0.85 * lie.distance)),
       dial(8, 4, 0, 35),
       dial(0.35 * length, 0.08 * length, 0.08 * length, length),
       dial(3, 2, 0.5, 20),
@@ -345,7 +360,7 @@ export function glidedIn(setting: Setting): Draft {
             'stop',
             'astern, still over the ground',
             { is: 'after', seconds: tenth(carry!) },
-            [engine('astern', back!)],
+            reversed(setting, 'astern', back!),
             'ahead, point out into the stream',
           ),
           linesOn({

@@ -1,4 +1,4 @@
-import { hardest, still } from './arrive';
+import { hardest, reversed, still } from './arrive';
 import { degrees } from '../fields';
 import {
   beat,
@@ -74,19 +74,19 @@ export function droppedOff(setting: Setting): Draft {
 
 /** What throws her stern off: a leg turned, shafts opposed, or a kick ahead against the wheel. */
 function sternOut(setting: Setting, throttle: number): OrderDocument[] {
-  const { steered, pair } = setting;
+  const { steered, pair, hardOver } = setting;
   const off = setting.off ?? 1;
   const lock = lockOf(setting);
-  if (steered) return [wheel(off * lock), engine('astern', throttle, 1)];
+  if (steered) return [wheel(off * lock), engine('astern', throttle, hardOver)];
   if (pair) {
     const [ahead, astern] = off > 0 ? [pair.starboard, pair.port] : [pair.port, pair.starboard];
     return [
       wheel(-off * lock),
-      engine('ahead', throttle, 0.8, ahead),
-      engine('astern', throttle, 0.8, astern),
+      engine('ahead', throttle, hardOver, ahead),
+      engine('astern', throttle, hardOver, astern),
     ];
   }
-  return [wheel(-off * lock), engine('ahead', throttle, 1)];
+  return [wheel(-off * lock), engine('ahead', throttle, hardOver)];
 }
 
 /** Stern thrown off first, then astern out, then ahead away. */
@@ -117,7 +117,7 @@ export function sternFirst(setting: Setting): Draft {
             'astern',
             'look astern, astern out',
             turnedOr(-off * angle!, longest!),
-            [engine('neutral'), steer(along - off * angle!), engine('astern', back!, 1.6)],
+            [steer(along - off * angle!), ...reversed(setting, 'astern', back!)],
             'neutral, let her lie off',
           ),
           beat(
@@ -160,13 +160,13 @@ export function asternOut(setting: Setting): Draft {
             'clear',
             'ahead, take the way off',
             { is: 'after', seconds: tenth(seconds!) },
-            [engine('neutral'), wheel(0), engine('ahead', stop!, 1.6)],
+            [wheel(0), ...reversed(setting, 'ahead', stop!)],
             'neutral, look round',
           ),
           beat(
             'neutral',
             'neutral in the aisle',
-            { is: 'after', seconds: tenth(burst! + 1.6) },
+            { is: 'after', seconds: tenth(burst! + setting.pause) },
             [engine('neutral')],
             'ahead or astern along the aisle',
           ),

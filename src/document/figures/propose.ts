@@ -1,3 +1,4 @@
+import { checkScore } from '@/core/checks';
 import { Random } from '@/core/math';
 import { runTake, runTillHard, type Take } from '@/core/score';
 import { merit, patternSearch, robustMerit, waysOut } from '@/core/search';
@@ -26,6 +27,8 @@ const FINALISTS = 3;
 const PATTERN_TRIES = 70;
 const ROBUST_TRIES = 40;
 const TELL_EVERY = 12;
+/** What a check would find fault with costs as much as lying a third of what she has spare too near. Judgement. */
+const PER_FINDING = 1.5;
 const SEED = 20;
 
 export type Ending = Pick<Take, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
@@ -101,9 +104,11 @@ class Fitting {
   ): number {
     const input = toRunInput({ ...this.file, score: draft.write(values) });
     if (!input.ok) return Infinity;
-    return by === robustMerit
-      ? robustMerit(input.value)
-      : merit(input.value, runTillHard(input.value));
+    const take = runTillHard(input.value);
+    // Every beat of a draft says its way out.
+    const said = input.value.score.beats.map(() => true);
+    const findings = PER_FINDING * checkScore(input.value, take, said).length;
+    return findings + (by === robustMerit ? robustMerit(input.value) : merit(input.value, take));
   }
 
   private *fitted(

@@ -19,6 +19,9 @@ export interface Setting {
   readonly length: number;
   readonly beam: number;
   readonly firm: number;
+  /** Seconds in neutral between ahead and astern; and from amidships to hard over. */
+  readonly pause: number;
+  readonly hardOver: number;
   /** Is thrust itself turned? */
   readonly steered: boolean;
   /** Two fixed shafts far enough apart to turn her: names of port and starboard; else null. */
@@ -75,6 +78,8 @@ function offSide(input: RunInput): 1 | -1 | null {
   return room(0.5) >= room(-0.5) ? 1 : -1;
 }
 
+const upToTenth = (seconds: number) => Math.ceil(10 * seconds - 1e-6) / 10;
+
 export function settingOf(file: ManoeuvreFile): Result<Setting> {
   const run = toRunInput(file);
   if (!run.ok) return run;
@@ -96,6 +101,8 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     length,
     beam,
     firm: firmThrottle(craft),
+    pause: upToTenth(Math.max(0.5, ...drives.map(({ neutralPause }) => neutralPause))),
+    hardOver: upToTenth(craft.limits[0]! / boat.steering.rate),
     steered: drives.some(({ steering }) => steering !== 'fixed'),
     pair: apart ? { port: port!.name, starboard: starboard!.name } : null,
     lie: lieSetting(input),

@@ -1,5 +1,5 @@
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { hardest, ready, still } from './arrive';
+import { hardest, ready, reversed, still } from './arrive';
 import {
   beat,
   call,
@@ -83,7 +83,7 @@ export function slidIn(setting: Setting): Draft {
                 { is: 'after', seconds: 25 },
               ],
             },
-            [engine('astern', back!, 0.3)],
+            reversed(setting, 'astern', back!),
             'ahead, turn away and go round',
           ),
           beat(

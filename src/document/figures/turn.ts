@@ -1,6 +1,6 @@
 import { degrees } from '../fields';
 import type { BeatDocument } from '../score';
-import { hardest } from './arrive';
+import { hardest, reversed } from './arrive';
 import {
   beat,
   call,
@@ -23,7 +23,9 @@ const lockOf = ({ craft }: Setting) => Math.floor(degrees(craft.limits[0]!));
 /** Wheel hard over (and reversed with the gear where thrust is steered), bursts ahead and astern until she heads right. */
 export function backAndFill(setting: Setting, side: 1 | -1): Draft {
   const lie = lieOf(setting);
-  const { firm, steered } = setting;
+  const { firm, steered, pause, hardOver } = setting;
+  // A leg has to come right across with every gear.
+  const across = steered ? Math.max(pause, 2 * hardOver) : pause;
   const lock = lockOf(setting);
   return {
     dials: [
@@ -46,7 +48,11 @@ export function backAndFill(setting: Setting, side: 1 | -1): Draft {
             `ahead-${i + 1}`,
             i === 0 ? 'wheel hard over, burst ahead' : 'burst ahead',
             cue,
-            [engine('neutral'), wheel(side * lock), engine('ahead', throttle!, 1.6)],
+            [
+              engine('neutral'),
+              wheel(side * lock),
+              engine('ahead', throttle!, i === 0 ? Math.max(pause, hardOver) : across),
+            ],
             WAIT,
             60,
           ),
@@ -54,7 +60,7 @@ export function backAndFill(setting: Setting, side: 1 | -1): Draft {
             `astern-${i + 1}`,
             'burst astern',
             { is: 'after', seconds: tenth(ahead!) },
-            [engine('neutral'), ...back, engine('astern', throttle!, 1.6)],
+            [engine('neutral'), ...back, engine('astern', throttle!, across)],
             WAIT,
             60,
           ),
@@ -87,7 +93,7 @@ export function backAndFill(setting: Setting, side: 1 | -1): Draft {
 /** Engines opposed until she nearly heads right, more on the one that drives astern. */
 export function opposed(setting: Setting, side: 1 | -1): Draft {
   const lie = lieOf(setting);
-  const { firm, pair } = setting;
+  const { firm, pair, hardOver } = setting;
   const lock = lockOf(setting);
   const [ahead, astern] = side > 0 ? [pair!.port, pair!.starboard] : [pair!.starboard, pair!.port];
   return {
@@ -106,8 +112,8 @@ export function opposed(setting: Setting, side: 1 | -1): Draft {
             { is: 'start' },
             [
               wheel(side * lock),
-              engine('ahead', fore!, 0.8, ahead),
-              engine('astern', back!, 0.8, astern),
+              engine('ahead', fore!, hardOver, ahead),
+              engine('astern', back!, hardOver, astern),
             ],
             WAIT,
           ),
@@ -159,7 +165,7 @@ export function stoppedStraight(setting: Setting): Draft {
             'stop',
             'wheel amidships, astern',
             { is: 'after', seconds: tenth(wait!) },
-            [wheel(0), engine('astern', back!, 0.3)],
+            [wheel(0), ...reversed(setting, 'astern', back!)],
             'neutral, ahead again round whatever lies there',
           ),
           beat('still', 'neutral', wayOff(25), [engine('neutral')], 'ahead, on along the fairway'),

@@ -25,6 +25,15 @@ const FILLS = {
   boat: 'fill-paper stroke-quiet',
 } as const;
 
+const halfEdge = ({ edge_m: [[ax, ay], [bx, by]] }: Berth) => Math.hypot(bx - ax, by - ay) / 2;
+
+/** From a slip's head to its mouth. */
+function mouthOf(berth: Berth) {
+  const [[ax, ay], [bx, by]] = berth.edge_m;
+  const whole = 2 * halfEdge(berth);
+  return { x: (ax - bx) / whole, y: (ay - by) / whole };
+}
+
 /** The berths of a place in plan, north up, to be pressed; the boat drawn where she will lie. */
 export function BerthPlan({
   place,
@@ -53,6 +62,13 @@ export function BerthPlan({
   }, [place]);
   const text = Math.max(box.width, box.height) / 52;
   const lying = chosen ? lyingIn(place, chosen, boat, side) : null;
+  // In front of a slip's mouth; off the boat alongside.
+  const away = chosen && lying ? (lying.bowIn === null ? lying.out : mouthOf(chosen)) : null;
+  const clear = chosen && lying?.bowIn !== null ? halfEdge(chosen) : boat.hull.beam_m / 2;
+  const named = {
+    x: (lying?.x ?? 0) + (away?.x ?? 0) * (clear + 2.4 * text),
+    y: (lying?.y ?? 0) + (away?.y ?? 0) * (clear + 2.4 * text),
+  };
   const hull = useMemo(() => {
     const flat = wholeOutline(boat.hull.deck);
     return Array.from({ length: flat.length / 2 }, (_, i): [number, number] => [
@@ -128,8 +144,8 @@ export function BerthPlan({
       })}
       {chosen && lying && (
         <text
-          x={lying.x}
-          y={-lying.y + boat.hull.length_m * 0.5 + 2.2 * text}
+          x={named.x}
+          y={-named.y + 0.5 * text}
           fontSize={text * 1.3}
           textAnchor="middle"
           className="water-text fill-ink font-semibold"

@@ -207,7 +207,9 @@ export function lanesFor(take: Take, spec: BoatSpec, x: Scale, units: Units): La
   const { drives, thrusters, steering } = spec;
   const tall = drives.length + thrusters.length <= 1 ? HIGH : LOW;
   const short = (name: string) =>
-    `${name[0]!.toUpperCase()}${name.slice(1)}`.replace(' engine', '');
+    `${name[0]!.toUpperCase()}${name.slice(1)}`
+      .replace(' engine', '')
+      .replace(' thruster', ' thr.');
   const wheel = steering.control === 'tiller' ? 'Tiller' : 'Wheel';
   const limit = spec.rudders[0]?.limit ?? steering.driveLimit;
   const controls = [

@@ -43,6 +43,14 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
           Write a manoeuvre as a score, see what wind, stream and propeller do to it, change a beat,
           see again.
         </p>
+        <p className="pt-5">
+          <Link
+            href="/new"
+            className="inline-flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
+          >
+            <Plus size={16} /> A new manoeuvre
+          </Link>
+        </p>
       </header>
       {manoeuvres.length === 0 ? (
         <p className="py-8">
@@ -74,14 +82,6 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
           ))}
         </ol>
       )}
-      <p className="pt-6">
-        <Link
-          href="/new"
-          className="inline-flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
-        >
-          <Plus size={16} /> A new manoeuvre
-        </Link>
-      </p>
       <OpenFile />
       <p className="max-w-[68ch] pt-10 text-[13px] text-quiet">
         What is shown is a rehearsal on a model that errs; it is not for navigation. Local rules,

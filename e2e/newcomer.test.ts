@@ -1,0 +1,112 @@
+import { By, Key } from 'selenium-webdriver';
+import { App } from './support/app';
+import { violations } from './support/axe';
+
+// A newcomer makes a manoeuvre for a berth from nothing, by pressing only, and has a figure written in.
+
+const app = App.forTests();
+
+const press = async (xpath: string) => (await app.driver.findElement(By.xpath(xpath))).click();
+const figures = () => app.page.text('section[aria-label="Figures"]');
+const at = () => app.driver.getCurrentUrl();
+
+async function choose(label: string, start: string): Promise<void> {
+  await (await app.page.find(`[role=combobox][aria-label="${label}"]`)).click();
+  await app.page.until(
+    `${start} chosen`,
+    async () => {
+      await press(`//*[@role='option'][starts-with(normalize-space(), '${start}')]`);
+      return true;
+    },
+    (done) => done,
+  );
+}
+
+async function written(): Promise<string> {
+  await app.driver.wait(
+    async () => /stands in the score|Does not get there/.test(await figures()),
+    110000,
+    'the figure written',
+  );
+  return figures();
+}
+
+it('from the start page to a take that gets there', async () => {
+  await app.driver.get(app.server.address);
+  await press("//a[normalize-space()='A new manoeuvre']");
+  await app.page.find('form[aria-label="A new manoeuvre"]');
+  expect(await violations(app.driver)).toEqual([]);
+  await choose('Place', 'Stilt Pontoon');
+  await choose('Berth', 'west gap');
+  await choose('Boat', 'Quince');
+  await press("//label[normalize-space()='port side to']/input");
+  await press("//button[normalize-space()='Begin']");
+  await app.driver.wait(async () => (await at()).includes('/m/'), 20000);
+  await app.page.ready();
+  await press("//section[@aria-label='Figures']//button[contains(., 'by wheel and gear')]");
+  expect(await written()).toContain('stands in the score');
+  await app.page.until(
+    'a take that gets there',
+    () => app.page.outcome(),
+    (text) => text.startsWith('Done'),
+  );
+  expect(await violations(app.driver)).toEqual([]);
+  // One edit, undone like any other.
+  await app.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+  await app.page.until(
+    'undone',
+    () => app.page.outcome(),
+    (text) => !text.startsWith('Done'),
+  );
+  await app.page.saved();
+});
+
+it('says before it is begun when a boat does not fit, and refuses it', async () => {
+  await app.driver.get(`${app.server.address}/new`);
+  await choose('Place', 'Cradle Basin');
+  await choose('Boat', 'Alderman Pike');
+  expect(await app.page.text('form [role=alert]')).toMatch(/would lie [\d.]+ m inside/);
+  await press("//button[normalize-space()='Begin']");
+  await app.page.until(
+    'refused',
+    () => app.page.text('form'),
+    (text) => text.includes('It was not begun; nothing has changed.'),
+  );
+  expect(await at()).toMatch(/\/new$/);
+});
+
+it('plays a tempting way against the one that is written', async () => {
+  await app.page.open('round-in-the-basin');
+  await press("//button[normalize-space()='Play it against this take']");
+  await app.page.until(
+    'the failing take',
+    () => app.page.outcome(),
+    (text) => text.startsWith('Hard touch'),
+  );
+  expect(await app.page.text('section[aria-label="A tempting way"]')).toContain(
+    'walks against the turn',
+  );
+  expect(await app.page.text('section[aria-label="Against the take held"]')).not.toBe('');
+  await app.page.saved();
+});
+
+it('remembers the school picked in the brief', async () => {
+  await app.page.open('alongside-wind-off');
+  await press("//nav//button[normalize-space()='Brief']");
+  const spring = "//label[contains(., 'spring from amidships')]/input";
+  await app.page.until(
+    'the lines weighed',
+    () => app.page.text('section[aria-label="What to do"]'),
+    (text) => text.includes('holds her best') && text.includes('never touch the throttle'),
+  );
+  expect(await violations(app.driver)).toEqual([]);
+  await press(spring);
+  await app.page.saved();
+  await app.page.open('alongside-wind-off');
+  await press("//nav//button[normalize-space()='Brief']");
+  await app.page.until(
+    'the brief again',
+    async () => (await app.driver.findElement(By.xpath(spring))).isSelected(),
+    (picked) => picked,
+  );
+});
