@@ -110,3 +110,33 @@ it('remembers the school picked in the brief', async () => {
     (picked) => picked,
   );
 });
+
+it('keeps beats as a figure of one’s own and has it written in elsewhere', async () => {
+  await app.page.open('tug-by-her-gears');
+  await app.page.fill('Name of your figure', 'By the outer screw');
+  await press("//button[normalize-space()='Keep as a figure']");
+  const own =
+    "//ul[@aria-label='Your own figures']//button[normalize-space()='By the outer screw']";
+  await app.page.until(
+    'kept',
+    () => figures(),
+    (text) => text.includes('By the outer screw is kept.'),
+  );
+  await app.page.open('two-hulls-in-a-calm');
+  await app.page.until(
+    'asked for',
+    async () => {
+      await press(own);
+      return true;
+    },
+    (done) => done,
+  );
+  expect(await written()).toContain('By the outer screw');
+  await app.page.saved();
+  await (await app.page.find('button[aria-label="Take out By the outer screw"]')).click();
+  await app.page.until(
+    'taken out',
+    () => figures(),
+    (text) => text.includes('By the outer screw is taken out.'),
+  );
+});

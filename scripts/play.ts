@@ -8,27 +8,34 @@ import {
   boatSchema,
   check,
   failure,
+  FIGURE_IDS,
+  figureIdSchema,
   namedMarks,
   placeSchema,
   problemLines,
+  propose,
   success,
   summarise,
   toFile,
   toRunInput,
   toTakeFile,
+  type FigureId,
   type Manoeuvre,
   type ManoeuvreFile,
+  type Proposal,
   type Result,
 } from '@/document';
 import { parseJson, readEither } from '@/io/manoeuvre';
 
-const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json] [--look]';
+const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json] [--look] [--propose FIGURE]';
 
 interface Arguments {
   readonly file: string;
   readonly out: string | null;
   /** Also print what the planner says of it. */
   readonly look: boolean;
+  /** Play the figure of that id, written down for the manoeuvre, in place of its score. */
+  readonly propose: FigureId | null;
 }
 
 function readArguments(given: readonly string[]): Result<Arguments> {
@@ -40,12 +47,21 @@ function readArguments(given: readonly string[]): Result<Arguments> {
     if (!out) return failure({ path: '--out', message: `needs a file name. ${USAGE}` });
     rest.splice(at, 2);
   }
+  let figure: FigureId | null = null;
+  const asked = rest.indexOf('--propose');
+  if (asked >= 0) {
+    const known = check<FigureId>(figureIdSchema, rest[asked + 1]);
+    if (!known.ok)
+      return failure({ path: '--propose', message: `is one of: ${FIGURE_IDS.join(', ')}` });
+    figure = known.value;
+    rest.splice(asked, 2);
+  }
   const looks = rest.indexOf('--look');
   if (looks >= 0) rest.splice(looks, 1);
   const stray = rest.find((word) => word.startsWith('--'));
   if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
   if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
-  return success({ file: rest[0]!, out, look: looks >= 0 });
+  return success({ file: rest[0]!, out, look: looks >= 0, propose: figure });
 }
 
 function readText(path: string): Result<string> {
@@ -92,15 +108,25 @@ function lookInto(input: RunInput, file: ManoeuvreFile, take: Take) {
   };
 }
 
-function play({ file, out, look }: Arguments): Result<string> {
+/** The manoeuvre with a figure written down in place of its score. */
+function withFigure(file: ManoeuvreFile, figure: FigureId): Result<ManoeuvreFile> {
+  let last: Result<Proposal> | null = null;
+  for (const proposal of propose(file, figure)) last = proposal;
+  if (!last) return failure({ path: '--propose', message: 'nothing was found' });
+  return last.ok ? success({ ...file, score: last.value.score }) : last;
+}
+
+function play({ file, out, look, propose: figure }: Arguments): Result<string> {
   const text = readText(file);
   if (!text.ok) return text;
   const either = readEither(text.value);
   if (!either.ok) return either;
-  const whole =
+  const kept =
     either.value.stands === 'alone'
       ? success(either.value.file)
       : fromLibrary(either.value.manoeuvre, file);
+  if (!kept.ok) return kept;
+  const whole = figure ? withFigure(kept.value, figure) : kept;
   if (!whole.ok) return whole;
   const input = toRunInput(whole.value);
   if (!input.ok) return input;
@@ -118,7 +144,10 @@ function play({ file, out, look }: Arguments): Result<string> {
     }
   }
   const summary = summarise(take, whole.value);
-  const more = look ? { look: lookInto(input.value, whole.value, take) } : {};
+  const more = {
+    ...(figure ? { score: whole.value.score } : {}),
+    ...(look ? { look: lookInto(input.value, whole.value, take) } : {}),
+  };
   return success(JSON.stringify({ ...summary, ...more }, null, 2));
 }
 

@@ -33,8 +33,8 @@ it('lists the whole fleet by name, and opens each as it was shipped', () => {
 });
 
 it('counts the manoeuvres that use a boat', () => {
-  expect(opened('quince').uses).toBe(2);
-  expect(opened('pebble').uses).toBe(0);
+  expect(opened('quince').uses).toBe(4);
+  expect(opened('teasel').uses).toBe(0);
 });
 
 it('gives a new boat an address of her own', () => {
@@ -70,7 +70,7 @@ it('puts a boat aside and brings her back; what uses her keeps her', () => {
   const saved = saveBoat(db, fleetRecord('quince'), 1, 11);
   expect(saved).toEqual({ is: 'missing' });
   expect(setBoatAside(db, 'quince', null)).toBe(true);
-  expect(opened('quince').uses).toBe(2);
+  expect(opened('quince').uses).toBe(4);
   expect(setBoatAside(db, 'gone', 1)).toBe(false);
 });
 

@@ -9,6 +9,7 @@ export {
   type OpenedBoat,
   type SavedBoat,
 } from './boats';
+export { insertFigure, listFigures, removeFigure } from './figures';
 export {
   copyManoeuvre,
   importManoeuvre,

@@ -39,3 +39,10 @@ export const manoeuvres = sqliteTable(
   },
   (table) => [index('manoeuvres_by_opening').on(table.openedAt)],
 );
+
+/** A user's own figures. */
+export const figures = sqliteTable('figures', {
+  id: text('id').primaryKey(),
+  document: text('document').notNull(),
+  createdAt: integer('created_at').notNull(),
+});

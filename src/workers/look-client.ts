@@ -1,5 +1,12 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
-import type { FigureId, ManoeuvreFile, Result, VariationDocument, Winds } from '@/document';
+import type {
+  FigureId,
+  ManoeuvreFile,
+  OwnFigure,
+  Result,
+  VariationDocument,
+  Winds,
+} from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
 export interface LookListener {
@@ -38,7 +45,7 @@ export class LookClient {
     this.look((remote, tell) => remote.fit(file, tell));
   }
 
-  propose(file: ManoeuvreFile, figure: FigureId): void {
+  propose(file: ManoeuvreFile, figure: FigureId | OwnFigure): void {
     this.look((remote, tell) => remote.propose(file, figure, tell));
   }
 

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { expose, releaseProxy } from 'comlink';
 import { briefOf } from '@/core/brief';
 import { checkScore } from '@/core/checks';
@@ -9,6 +10,7 @@ import {
   fitScore,
   manoeuvreFileSchema,
   namedMarks,
+  ownFigureSchema,
   propose,
   radians,
   success,
@@ -16,12 +18,16 @@ import {
   toVariation,
   variationSchema,
   windsSchema,
+  type FigureId,
   type Fitted,
   type ManoeuvreFile,
+  type OwnFigure,
   type Proposal,
   type Result,
 } from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
+
+const anyFigureSchema = z.union([figureIdSchema, ownFigureSchema]);
 
 const NOTHING: Looked = {
   brief: null,
@@ -145,7 +151,7 @@ const worker: LookWorker = {
   async propose(file, figure, tell) {
     const opened = read(file);
     if (!opened.ok) return opened;
-    const asked = check(figureIdSchema, figure);
+    const asked = check<FigureId | OwnFigure>(anyFigureSchema, figure);
     if (!asked.ok) return asked;
     let refused: Result<Proposal> | null = null;
     const last = (found: readonly Result<Proposal>[]) => {

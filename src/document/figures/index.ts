@@ -6,12 +6,14 @@ import { success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
 import type { Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
+import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { settingOf, type Setting } from './setting';
 import { slidIn, slidOff } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
 
 export { groundOf, lyingIn, outOf, SIDES, stuckIn, type Side } from './berths';
+export { keepAsFigure, ownFigureSchema, unfitOwn, type OwnFigure } from './own';
 export type { Proposal } from './propose';
 
 /** Ids of the techniques, as they are kept and asked for. */
@@ -161,7 +163,16 @@ export function figuresFor(
  * Writes a technique down for a manoeuvre's boat, place and day, its numbers fitted by trying. What cannot be played,
  * or is not for this manoeuvre, is refused with the reason.
  */
-export function* propose(file: ManoeuvreFile, figure: FigureId): Generator<Result<Proposal>> {
+export function* propose(
+  file: ManoeuvreFile,
+  figure: FigureId | OwnFigure,
+): Generator<Result<Proposal>> {
+  if (typeof figure !== 'string') {
+    const draft = draftOfOwn(figure, file);
+    if (!draft.ok) yield draft;
+    else for (const proposal of proposeFrom(file, [draft.value])) yield success(proposal);
+    return;
+  }
   const setting = settingOf(file);
   if (!setting.ok) {
     yield setting;

@@ -1,6 +1,12 @@
 'use client';
 import { useMemo, useRef, useState } from 'react';
-import { figuresFor, type FigureId, type Manoeuvre, type Proposal } from '@/document';
+import {
+  figuresFor,
+  type FigureId,
+  type Manoeuvre,
+  type OwnFigure,
+  type Proposal,
+} from '@/document';
 import { useProposal } from '../hooks/use-job';
 import type { TakeState } from '../hooks/use-take';
 import { BUTTON, Tries } from '../parts/Tries';
@@ -8,11 +14,15 @@ import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences } from '../state/preferences';
 import { FIGURE_WORDS } from '../words/figures';
 import { outcomeWords } from '../words/take';
+import { OwnFigures } from './OwnFigures';
+
+const nameOf = (figure: FigureId | OwnFigure) =>
+  typeof figure === 'string' ? FIGURE_WORDS[figure][0] : figure.name;
 
 /** What came of writing a figure down. */
 type Written =
-  | { readonly is: 'in'; readonly figure: FigureId; readonly proposal: Proposal }
-  | { readonly is: 'short'; readonly figure: FigureId; readonly proposal: Proposal }
+  | { readonly is: 'in'; readonly figure: FigureId | OwnFigure; readonly proposal: Proposal }
+  | { readonly is: 'short'; readonly figure: FigureId | OwnFigure; readonly proposal: Proposal }
   | { readonly is: 'overtaken' };
 
 /** Techniques that write themselves into the score, fitted to this boat, place and day; one edit each. */
@@ -22,8 +32,8 @@ export function Figures({ state }: { state: TakeState }) {
   const { file } = state;
   const offered = useMemo(() => figuresFor(file), [file]);
   const [written, setWritten] = useState<Written | null>(null);
-  const [asked, setAsked] = useState<FigureId | null>(null);
-  const begun = useRef<{ on: Manoeuvre; figure: FigureId } | null>(null);
+  const [asked, setAsked] = useState<FigureId | OwnFigure | null>(null);
+  const begun = useRef<{ on: Manoeuvre; figure: FigureId | OwnFigure } | null>(null);
   const putIn = (proposal: Proposal) => {
     store.getState().edit((m) => {
       m.score = proposal.score;
@@ -38,7 +48,7 @@ export function Figures({ state }: { state: TakeState }) {
     putIn(proposal);
     setWritten({ is: 'in', figure, proposal });
   });
-  const begin = (figure: FigureId) => {
+  const begin = (figure: FigureId | OwnFigure) => {
     begun.current = { on: store.getState().manoeuvre, figure };
     setAsked(figure);
     setWritten(null);
@@ -52,7 +62,7 @@ export function Figures({ state }: { state: TakeState }) {
       <h2 className="pb-1 text-[15px] font-semibold">Have a figure written in</h2>
       {busy ? (
         <>
-          <p>{asked && FIGURE_WORDS[asked][0]}</p>
+          <p>{asked && nameOf(asked)}</p>
           <Tries made={found} onStop={stop} />
         </>
       ) : (
@@ -74,6 +84,7 @@ export function Figures({ state }: { state: TakeState }) {
           {fit.length === 0 && <li className="text-quiet">None fits this boat and goal.</li>}
         </ul>
       )}
+      {!busy && <OwnFigures file={file} onChoose={begin} />}
       <Outcome written={written} onPut={putIn} />
       {problems.length > 0 && (
         <p role="alert" className="border-l-4 border-hurt-fill pl-2">
@@ -120,7 +131,7 @@ function Outcome({
   if (written.is === 'in')
     return (
       <p role="status" className="pt-1">
-        {FIGURE_WORDS[figure][0]} stands in the score: {why}.{' '}
+        {nameOf(figure)} stands in the score: {why}.{' '}
         {none === 0
           ? 'A way out stood open at every moment looked at.'
           : `At ${none} of ${wayOut?.looked ?? 0} moments looked at there was no way out.`}{' '}

@@ -1,0 +1,85 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { keepAsFigure, type Begin } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import {
+  beginIn,
+  insertFigure,
+  listFigures,
+  listPlaces,
+  openLibrary,
+  openManoeuvre,
+  removeFigure,
+  seedDemo,
+  type Library,
+} from '.';
+
+let directory: string;
+let db: Library;
+
+beforeEach(() => {
+  directory = mkdtempSync(join(tmpdir(), 'yawtrope-db-'));
+  db = openLibrary(directory);
+  seedDemo(db, join(process.cwd(), 'demo'), 1);
+});
+
+afterEach(() => rmSync(directory, { recursive: true, force: true }));
+
+const wish: Begin = {
+  title: 'Über den Rand, “zu Hause”',
+  boatId: 'quince',
+  placeId: 'stilt-pontoon',
+  berthId: 'west-gap',
+  side: 'port',
+  going: 'in',
+  conditions: {
+    wind: { from_deg: 200, speed_mps: 3 },
+    stream: { set_deg: 0, speed_mps: 0 },
+    water: 'sea',
+  },
+};
+
+it('begins a manoeuvre under an id made from its title, and a second beside it', () => {
+  const first = beginIn(db, wish, 5);
+  const second = beginIn(db, wish, 6);
+  expect(first).toEqual({ ok: true, value: 'u-ber-den-rand-zu-hause' });
+  expect(second).toEqual({ ok: true, value: 'u-ber-den-rand-zu-hause-2' });
+  const opened = openManoeuvre(db, 'u-ber-den-rand-zu-hause');
+  if (!opened?.ok) throw new Error('not kept');
+  expect(opened.value.manoeuvre).toMatchObject({
+    title: wish.title,
+    boatId: 'quince',
+    berth: ['stilt-pontoon'],
+  });
+});
+
+it('refuses what is not there, or does not fit, and keeps nothing', () => {
+  const refused = (change: Partial<Begin>) => {
+    const begun = beginIn(db, { ...wish, ...change }, 5);
+    return begun.ok ? 'begun' : begun.problems[0]!.path;
+  };
+  expect(refused({ boatId: 'gone' })).toBe('boatId');
+  expect(refused({ placeId: 'gone' })).toBe('placeId');
+  expect(refused({ berthId: 'gone' })).toBe('berthId');
+  expect(refused({ boatId: 'corvina' })).toBe('boat');
+  expect(openManoeuvre(db, 'u-ber-den-rand-zu-hause')).toBeNull();
+});
+
+it('lists the places that have berths, and brings the demo ones up to date', () => {
+  const names = listPlaces(db).map(({ name }) => name);
+  expect(names).toHaveLength(4);
+  expect([...names].sort((a, b) => a.localeCompare(b))).toEqual(names);
+});
+
+it('keeps a figure, a second of the same name beside it, and takes one out', () => {
+  const file = demoFile('tug-by-her-gears');
+  const figure = keepAsFigure(file, 'gears', 'Gears');
+  if (!figure.ok) throw new Error('not made');
+  expect(insertFigure(db, figure.value, 5)).toBe('gears');
+  expect(insertFigure(db, figure.value, 6)).toBe('gears-2');
+  expect(listFigures(db).map(({ id }) => id)).toEqual(['gears-2', 'gears']);
+  expect(removeFigure(db, 'gears')).toBe(true);
+  expect(removeFigure(db, 'gears')).toBe(false);
+  expect(listFigures(db)).toHaveLength(1);
+});

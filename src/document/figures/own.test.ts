@@ -1,0 +1,73 @@
+import { runTake } from '@/core/score';
+import { check } from '../result';
+import { toRunInput } from '../run-input';
+import { demoFile } from '../testing/demo';
+import { fleetRecord } from '../testing/fleet';
+import { keepAsFigure, ownFigureSchema, propose, unfitOwn, type OwnFigure } from '.';
+import { draftOfOwn } from './own';
+
+const slip = demoFile('quince-takes-a-slip');
+const tug = demoFile('tug-by-her-gears');
+
+function kept(file = slip): OwnFigure {
+  const figure = keepAsFigure(file, 'mine', 'Mine');
+  if (!figure.ok) throw new Error(JSON.stringify(figure.problems));
+  const checked = check<OwnFigure>(ownFigureSchema, JSON.parse(JSON.stringify(figure.value)));
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  return checked.value;
+}
+
+const laid = (figure: OwnFigure, file: typeof slip) => {
+  const draft = draftOfOwn(figure, file);
+  if (!draft.ok) throw new Error(JSON.stringify(draft.problems));
+  return draft.value.write(draft.value.dials.map(({ value }) => value));
+};
+
+describe('a figure of one’s own', () => {
+  it('laid where it was written plays as it did', () => {
+    const input = toRunInput({ ...slip, score: laid(kept(), slip) });
+    expect(input.ok && runTake(input.value).outcome).toBe('reached');
+  });
+
+  it('is turned with the berth, and mirrored on the other side, names and all', () => {
+    const other = structuredClone(slip);
+    other.goal = { ...slip.goal, point: 'port midship cleat' } as typeof slip.goal;
+    const here = kept().score.beats;
+    const there = laid(kept(), other).beats;
+    const base = slip.goal.is === 'lie' ? slip.goal.heading_deg : 0;
+    const steered = (beats: typeof here) =>
+      beats[0]!.orders.flatMap((o) => (o.do === 'steer' ? [o.heading_deg] : []))[0]!;
+    expect((steered(here) - base + (steered(there) - base) + 720) % 360).toBeCloseTo(0, 6);
+    const stop = there.find(({ id }) => id === 'stop')!.cue;
+    expect(stop.is === 'any' && stop.of[0]).toMatchObject({ point: 'port midship cleat' });
+  });
+
+  it('goes to the mirrored engine, by her length, and to the new berth’s mark', () => {
+    const other = structuredClone(tug);
+    other.goal = {
+      ...tug.goal,
+      point: 'port midship cleat',
+      mark: 'ropewalk ring',
+    } as typeof tug.goal;
+    other.boat = fleetRecord('brisling');
+    const beats = laid(kept(tug), other).beats;
+    const outer = (list: typeof beats) =>
+      list
+        .find(({ id }) => id === 'turn')!
+        .orders.flatMap((o) => (o.do === 'engine' && o.engine ? [o.engine] : []))[0];
+    expect(outer(tug.score.beats)).toBe('port engine');
+    expect(outer(beats)).toBe('starboard engine');
+    const cue = beats.find(({ id }) => id === 'way-off')!.cue;
+    const was = tug.score.beats.find(({ id }) => id === 'way-off')!.cue;
+    if (cue.is !== 'within' || was.is !== 'within') throw new Error('another cue');
+    expect(cue.mark).toBe('ropewalk ring');
+    expect(cue.distance_m / was.distance_m).toBeCloseTo(13.6 / 15.6, 1);
+  });
+
+  it('is refused where the goal is of another kind', () => {
+    const off = demoFile('off-stilt-pontoon');
+    expect(unfitOwn(kept(), off)).toMatch(/goes off$/);
+    const [refused] = propose(off, kept());
+    expect(refused!.ok).toBe(false);
+  });
+});
