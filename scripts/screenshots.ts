@@ -24,6 +24,25 @@ async function main(): Promise<void> {
     await driver.get(server.address);
     await page.find('ol[aria-label^="Manoeuvres"]');
     await keep('start');
+    await driver.get(`${server.address}/new`);
+    await page.find('form[aria-label="A new manoeuvre"]');
+    await keep('new');
+
+    await page.open('quince-takes-a-slip');
+    await page.settled();
+    await keep('figures');
+    await page.open('glide-to-the-steps');
+    await page.settled();
+    await (await driver.findElement(By.xpath(`//nav//button[.='Brief']`))).click();
+    await page.until(
+      'the lines weighed',
+      () => page.text('section[aria-label="What to do"]'),
+      (t) => t.includes('holds her best'),
+    );
+    await driver.executeScript(
+      `document.querySelector('section[aria-label="What to do"]').scrollIntoView()`,
+    );
+    await keep('what-to-do');
 
     await page.open('alongside-wind-off');
     const playhead = await page.find('[aria-label="Playhead"]');

@@ -301,8 +301,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'search/way-out.ts',
     'a hard touch on the way out forgiven',
-    "grade !== 'soft'",
-    "grade === 'never'",
+    "grade === 'hard' ||",
+    'false ||',
   ),
   core(
     'search/in-hand.ts',
@@ -328,5 +328,41 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'any pause in neutral will do',
     'if (driven === -gear && pause < drive.neutralPause - 1e-6)',
     'if (driven === -gear && pause < 0)',
+  ),
+  core(
+    'sim/helm.ts',
+    'a helm that steers the same way astern',
+    'return state.motion[U]! < -STERNWAY_MPS ? -1 : 1;',
+    'return 1;',
+  ),
+  core(
+    'sim/helm.ts',
+    'a helm that does not meet her',
+    '- meets * motion[R]!',
+    '+ meets * motion[R]!',
+  ),
+  core(
+    'score/obey.ts',
+    'the helm steers on after the wheel is ordered',
+    "case 'wheel':\n      state.helm.active = false;",
+    "case 'wheel':",
+  ),
+  core(
+    'brief/first-line.ts',
+    'a bow line led aft',
+    "'bow line': { aboard: 'bow', at: 0.4, along: 0.15 }",
+    "'bow line': { aboard: 'bow', at: 0.4, along: -0.15 }",
+  ),
+  core(
+    'brief/which-side.ts',
+    'better with the stream behind her',
+    '-weather.streamSpeed * cos(',
+    'weather.streamSpeed * cos(',
+  ),
+  core(
+    'brief/fenders.ts',
+    'fenders at the higher edge',
+    'Math.min(edge, deck)',
+    'Math.max(edge, deck)',
   ),
 ];

@@ -21,8 +21,8 @@ export interface Proposal {
 
 /** Samples of a draft for each of its dials, one more, and the most that go on from there. */
 const SAMPLES_PER_DIAL = 16;
-/** Tried again from other samples while none gets there. */
-const ROUNDS = 2;
+/** Tried again from other and more samples while none gets there: times as many in each round. */
+const ROUNDS = [1, 2] as const;
 const FINALISTS = 3;
 const PATTERN_TRIES = 70;
 const ROBUST_TRIES = 40;
@@ -40,8 +40,8 @@ interface Tried {
 }
 
 /** Every dial's range in as many strata as there are samples, shuffled (Latin hypercube, McKay et al. 1979). */
-function samplesOf({ dials }: Draft, random: Random): number[][] {
-  const count = SAMPLES_PER_DIAL * dials.length;
+function samplesOf({ dials }: Draft, times: number, random: Random): number[][] {
+  const count = times * SAMPLES_PER_DIAL * dials.length;
   const columns = dials.map(({ least, most }) => {
     const strata = Array.from({ length: count }, (_, i) => i);
     for (let i = count - 1; i > 0; i--) {
@@ -65,31 +65,37 @@ class Fitting {
     private readonly file: ManoeuvreFile,
     private readonly drafts: readonly Draft[],
   ) {
-    const samples = drafts.reduce((sum, { dials }) => sum + SAMPLES_PER_DIAL * dials.length + 1, 0);
-    this.of = ROUNDS * (samples + FINALISTS * (PATTERN_TRIES + ROBUST_TRIES));
+    const dials = drafts.reduce((sum, draft) => sum + draft.dials.length, 0);
+    this.of = ROUNDS.reduce<number>(
+      (sum, times) =>
+        sum +
+        times * (SAMPLES_PER_DIAL * dials + FINALISTS * (PATTERN_TRIES + ROBUST_TRIES)) +
+        drafts.length,
+      0,
+    );
   }
 
   *run(): Generator<Proposal> {
     let sure: Tried[] = [];
     const random = new Random(SEED);
-    for (let round = 0; round < ROUNDS; round++) {
-      sure = [...sure, ...(yield* this.round(random))].sort(cheaper);
+    for (const times of ROUNDS) {
+      sure = [...sure, ...(yield* this.round(times, random))].sort(cheaper);
       const best = yield* this.withWayOut(sure);
       if (best?.take.outcome === 'reached' && best.wayOut!.none === 0) return;
     }
   }
 
-  private *round(random: Random): Generator<Proposal, Tried[]> {
+  private *round(times: number, random: Random): Generator<Proposal, Tried[]> {
     const sampled: Tried[] = [];
     for (const draft of this.drafts)
-      for (const values of samplesOf(draft, random)) {
+      for (const values of samplesOf(draft, times, random)) {
         sampled.push({ draft, values, cost: this.cost(draft, values, merit) });
         this.tries += 1;
         if (this.tries % TELL_EVERY === 0)
           yield this.told(sampled.reduce((a, b) => (b.cost < a.cost ? b : a)));
       }
     const near: Tried[] = [];
-    for (const tried of sampled.sort(cheaper).slice(0, FINALISTS))
+    for (const tried of sampled.sort(cheaper).slice(0, times * FINALISTS))
       near.push(yield* this.fitted(tried, merit, PATTERN_TRIES));
     const sure: Tried[] = [];
     for (const tried of near.sort(cheaper))
