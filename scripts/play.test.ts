@@ -67,3 +67,18 @@ it('prints what the planner says of it when asked', () => {
   expect(look.moments[0]).toMatchObject({ time: 0, wayOut: { grade: 'open' } });
   expect(look.windLimit.wind).toBeGreaterThan(5);
 }, 60000);
+
+it('writes a figure down and plays it when asked, the same each time, and refuses what it cannot', () => {
+  const file = 'demo/manoeuvres/quince-backs-out.json';
+  const done = play(file, '--propose', 'astern-out');
+  expect(done.status).toBe(0);
+  const { score, ...summary } = JSON.parse(done.stdout) as { score: { beats: { id: string }[] } };
+  const checked = check(takeSummarySchema, summary);
+  expect(checked).toMatchObject({ ok: true, value: { outcome: 'reached' } });
+  expect(score.beats.map(({ id }) => id)).toEqual(['astern', 'clear', 'neutral']);
+  expect(play(file, '--propose', 'astern-out').stdout).toBe(done.stdout);
+  const unfit = play(file, '--propose', 'ferry-glide-in');
+  expect(unfit.status).toBe(2);
+  expect(unfit.stderr).toMatch(/figure: it is for coming to lie somewhere/);
+  expect(play(file, '--propose', 'backflip').stderr).toMatch(/--propose: is one of: alongside/);
+}, 120000);

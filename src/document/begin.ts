@@ -30,6 +30,8 @@ export interface Wish extends Omit<Begin, 'boatId' | 'placeId'> {
   readonly id: string;
 }
 
+const USUAL_LIMIT_S = 240;
+
 /** How near, still and true she has to lie, by her length. Judgement: a line reaches, and she is no longer going anywhere. */
 const NEAR_LENGTHS = 0.17;
 const STILL_MPS = 0.309;
@@ -102,7 +104,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
       : going === 'round'
         ? lie(
             'midships',
-            Math.round(far + ROUND_LENGTHS * length_m),
+            Math.min(500, Math.round(far + ROUND_LENGTHS * length_m)),
             (start.heading_deg + 180) % 360,
             2 * STILL_MPS,
           )
@@ -145,6 +147,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
     },
     dismissed: [],
     ready: [],
-    limit_s: 240,
+    // A long boat takes longer, as the root of her length.
+    limit_s: Math.min(900, Math.round(USUAL_LIMIT_S * Math.max(1, Math.sqrt(length_m / 10)))),
   });
 }

@@ -23,6 +23,15 @@ const OFF = 'no line on: neutral, let her drop off, round again';
 export const ready = ({ side }: LieSetting): OrderDocument =>
   call(`fenders ${side} side, line ready amidships`);
 
+/** Under way and steered, idle ahead, fenders and line ready: the first beat of coming in. */
+export const approach = (
+  lie: LieSetting,
+  heading: number,
+  title: string,
+  say: string,
+): BeatDocument =>
+  beat('approach', title, { is: 'start' }, [ready(lie), steer(heading), engine('ahead')], say);
+
 /** Neutral and a line on, the last beat of coming in. */
 export const linesOn = (cue: CueDocument): BeatDocument =>
   beat(
@@ -97,11 +106,10 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
     write: ([h, d2, d3, burst, off, back, wait]) =>
       scoreOf(
         [
-          beat(
-            'approach',
+          approach(
+            lie,
+            h!,
             'steer in, idle ahead',
-            { is: 'start' },
-            [ready(lie), steer(h!), engine('ahead')],
             'turn away and go round: there is water behind her',
           ),
           beat(
@@ -160,13 +168,7 @@ export function turnedIn(setting: Setting): Draft {
     write: ([h, d, throttle, off, stop, back, wait]) =>
       scoreOf(
         [
-          beat(
-            'approach',
-            'idle ahead along the aisle',
-            { is: 'start' },
-            [ready(lie), steer(h!), engine('ahead')],
-            'go on past, and come round again',
-          ),
+          approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
           beat(
             'turn',
             'turn in',
@@ -222,13 +224,7 @@ export function backedIn(setting: Setting): Draft {
     write: ([h, past, kick, off, back, stop, burst, wait]) =>
       scoreOf(
         [
-          beat(
-            'approach',
-            'idle ahead along the aisle',
-            { is: 'start' },
-            [ready(lie), steer(h!), engine('ahead')],
-            'go on past, and come round again',
-          ),
+          approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
           beat(
             'abreast',
             'the slip is abreast',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { radians } from '../fields';
 import { cos, wrapHalfTurn } from '@/core/math';
 import type { ManoeuvreFile } from '../manoeuvre';
-import { success, type Result } from '../result';
+import { failure, success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
 import type { Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
@@ -159,6 +159,31 @@ export function figuresFor(
   return success(FIGURE_IDS.map((id) => ({ id, unfit: FIGURES[id].unfit(setting.value) })));
 }
 
+/** The same with every wait that may be in vain so many times as long. */
+function patient({ dials, write }: Draft, times: number): Draft {
+  const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
+  return {
+    dials,
+    write: (values) => {
+      const { beats, end } = write(values);
+      return {
+        beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),
+        end: { ...end, within_s: longer(end.within_s) },
+      };
+    },
+  };
+}
+
+/** The drafts of a technique for a manoeuvre; refused where it cannot be played or is not for it. */
+export function draftsOf(file: ManoeuvreFile, figure: FigureId): Result<readonly Draft[]> {
+  const setting = settingOf(file);
+  if (!setting.ok) return setting;
+  const unfit = FIGURES[figure].unfit(setting.value);
+  if (unfit) return failure({ path: 'figure', message: unfit });
+  const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
+  return success(FIGURES[figure].drafts(setting.value).map((draft) => patient(draft, longer)));
+}
+
 /**
  * Writes a technique down for a manoeuvre's boat, place and day, its numbers fitted by trying. What cannot be played,
  * or is not for this manoeuvre, is refused with the reason.
@@ -173,16 +198,7 @@ export function* propose(
     else for (const proposal of proposeFrom(file, [draft.value])) yield success(proposal);
     return;
   }
-  const setting = settingOf(file);
-  if (!setting.ok) {
-    yield setting;
-    return;
-  }
-  const unfit = FIGURES[figure].unfit(setting.value);
-  if (unfit) {
-    yield { ok: false, problems: [{ path: 'figure', message: unfit }] };
-    return;
-  }
-  for (const proposal of proposeFrom(file, FIGURES[figure].drafts(setting.value)))
-    yield success(proposal);
+  const drafts = draftsOf(file, figure);
+  if (!drafts.ok) yield drafts;
+  else for (const proposal of proposeFrom(file, drafts.value)) yield success(proposal);
 }

@@ -1,5 +1,5 @@
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { hardest, ready, reversed, still } from './arrive';
+import { approach, hardest, reversed, still } from './arrive';
 import {
   beat,
   call,
@@ -59,13 +59,7 @@ export function slidIn(setting: Setting): Draft {
     write: ([h, d, back, power, twist, stop, wait]) =>
       scoreOf(
         [
-          beat(
-            'approach',
-            'steer in, idle ahead',
-            { is: 'start' },
-            [ready(lie), steer(h!), engine('ahead')],
-            'turn away and go round',
-          ),
+          approach(lie, h!, 'steer in, idle ahead', 'turn away and go round'),
           beat(
             'way-off',
             'neutral, steer parallel',

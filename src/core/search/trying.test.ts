@@ -1,0 +1,117 @@
+import { assembleCraft } from '../craft';
+import { shoreOf } from '../holding';
+import { runTake, runTillHard, type RunInput } from '../score';
+import { sloop } from '../testing/boats';
+import { beatOf, box, engineIn, inputOf } from '../testing/manoeuvre';
+import { inHandFrom } from './in-hand';
+import { merit } from './merit';
+import { roomAt } from './room';
+import { Surroundings } from './episode';
+import { surveyTake, waysOut } from './survey';
+
+const START = { is: 'start' } as const;
+const ahead = (rest: Partial<RunInput> = {}) =>
+  inputOf([beatOf(START, [engineIn(1, 0)])], { is: 'after', seconds: 30 }, rest);
+
+describe('room about her', () => {
+  const craft = assembleCraft(sloop());
+  const shore = shoreOf([box('wall', 5, -50, 9, 50)]);
+  const beam = sloop().hull.beam;
+
+  it('is from her side to the wall, and negative inside it', () => {
+    expect(roomAt(craft, shore, new Set(), 0, 0, 0).distance).toBeCloseTo(5 - beam / 2, 2);
+    const inside = roomAt(craft, shore, new Set(), 4.5, 0, 0);
+    expect(inside.distance).toBeLessThan(-0.5);
+    expect(inside.obstacle).toBe(0);
+  });
+
+  it('is endless with nothing about, or with all of it left out', () => {
+    expect(roomAt(craft, shore, new Set([0]), 0, 0, 0)).toEqual({
+      distance: Infinity,
+      obstacle: -1,
+    });
+  });
+
+  it('is the same turned round with the wall on the other side', () => {
+    const there = roomAt(craft, shore, new Set(), 0, 0, Math.PI).distance;
+    expect(there).toBeCloseTo(roomAt(craft, shore, new Set(), 0, 0, 0).distance, 9);
+  });
+});
+
+describe('what a take is worth', () => {
+  it('lying against what is not her berth costs more than any room gains', () => {
+    const half = sloop().hull.beam / 2;
+    const along = (off: number) => {
+      const input = ahead({ obstacles: [box('boat', half + off, -80, half + off + 4, 80)] });
+      return merit(input, runTake(input));
+    };
+    expect(along(0.02)).toBeGreaterThan(along(0.5) + 20);
+    expect(along(0.5)).toBeGreaterThan(along(3));
+  });
+
+  it('nearer misses cost less, however far off', () => {
+    const goal = (x: number): RunInput['goal'] => ({
+      is: 'lie',
+      point: { name: 'midships', x: 0, y: 0 },
+      mark: { name: 'mark', x, y: 20 },
+      within: 1,
+      heading: 0,
+      headingWithin: 0.2,
+      speedBelow: 9,
+    });
+    const cost = (x: number) => {
+      const input = ahead({ goal: goal(x) });
+      return merit(input, runTake(input));
+    };
+    expect(cost(60)).toBeGreaterThan(cost(40));
+    expect(cost(40)).toBeGreaterThan(cost(8));
+  });
+});
+
+describe('a run for trying', () => {
+  it('is the whole run while nothing is hit hard', () => {
+    const input = ahead({ obstacles: [box('far', 60, 0, 70, 10)] });
+    const whole = runTake(input);
+    const tried = runTillHard(input);
+    expect(tried.duration).toBe(whole.duration);
+    expect(tried.trace.x.at(-1)).toBe(whole.trace.x.at(-1));
+    expect(tried.outcome).toBe(whole.outcome);
+  });
+
+  it('is over once something is', () => {
+    const input = ahead({
+      obstacles: [box('wall', -20, 20, 20, 24)],
+      start: { x: 0, y: 0, heading: 0, speed: 1.5 },
+    });
+    const tried = runTillHard(input);
+    expect(tried.outcome).toBe('hard touch');
+    expect(tried.duration).toBeLessThan(runTake(input).duration - 5);
+  });
+});
+
+describe('ways out alone', () => {
+  const input = ahead({
+    obstacles: [box('wall', -20, 40, 20, 44)],
+    start: { x: 0, y: 0, heading: 0, speed: 1.2 },
+  });
+
+  it('are those the survey finds at the same moments', () => {
+    const found = waysOut(input);
+    const survey = [...surveyTake(input)].sort((a, b) => a.index - b.index);
+    expect(found.map(({ time }) => time)).toEqual(survey.map(({ moment }) => moment.time));
+    found.forEach(({ grade }, i) => expect(grade).toBe(survey[i]!.moment.wayOut.grade));
+  });
+
+  it('a helm that steers lets go of it when nobody does anything more', () => {
+    const about = new Surroundings(input);
+    const steered = about.stillAt(0, 0, 0, 0);
+    Object.assign(steered.helm, { active: true, heading: 2, looksIn: 0 });
+    steered.motion[3] = 1.5;
+    const plain = about.stillAt(0, 0, 0, 0);
+    plain.motion[3] = 1.5;
+    expect(inHandFrom(about, steered, 'as they are')).toEqual(
+      inHandFrom(about, plain, 'as they are'),
+    );
+    expect(steered.helm.active).toBe(true);
+  });
+});

@@ -1,0 +1,203 @@
+import { Random } from '@/core/math';
+import { runTillHard } from '@/core/score';
+import { beginManoeuvre, GOINGS, type Going } from '../begin';
+import { manoeuvreFileSchema, type ManoeuvreFile } from '../manoeuvre';
+import { placeSchema, type Place } from '../place';
+import { check } from '../result';
+import { toRunInput } from '../run-input';
+import { demoJson } from '../testing/demo';
+import { FLEET_IDS, fleetRecord } from '../testing/fleet';
+import { FIGURE_IDS, figuresFor, groundOf, lyingIn, SIDES, stuckIn, type FigureId } from '.';
+import { startFor } from './berths';
+import { draftsOf } from './index';
+
+// Every technique, laid out for every boat it fits, with numbers from all over its dials: always a sound score.
+
+const PLACES = ['cradle-basin', 'fullers-wall', 'ropewalk-basin', 'stilt-pontoon'];
+
+function place(id: string): Place {
+  const checked = check<Place>(placeSchema, demoJson('places', id));
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  return checked.value;
+}
+
+const places = PLACES.map(place);
+const wind = { from_deg: 210, speed_mps: 4 };
+
+function begun(boat: string, at: Place, berthId: string, going: Going, side: 'port' | 'starboard') {
+  const along = { set_deg: 308, speed_mps: at.id === 'fullers-wall' ? 0.5 : 0 };
+  return beginManoeuvre({
+    id: 'm',
+    title: 'm',
+    boat: fleetRecord(boat),
+    place: at,
+    berthId,
+    side,
+    going,
+    conditions: { wind, stream: along, water: 'sea' },
+  });
+}
+
+/** One manoeuvre of every kind that can be begun for a boat. */
+function all(boat: string): ManoeuvreFile[] {
+  return places.flatMap((at) =>
+    at.berths.slice(0, 2).flatMap(({ id }) =>
+      GOINGS.flatMap((going) => {
+        const made = begun(boat, at, id, going, 'port');
+        return made.ok ? [made.value] : [];
+      }),
+    ),
+  );
+}
+
+const seen = new Map<FigureId, number>();
+
+describe.each(FLEET_IDS)('%s', (boat) => {
+  const manoeuvres = all(boat);
+
+  it('is offered figures that write scores which can be played', () => {
+    const random = new Random(7);
+    for (const file of manoeuvres) {
+      const offered = figuresFor(file);
+      if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
+      for (const { id, unfit } of offered.value) {
+        if (unfit !== null) {
+          expect(unfit.length).toBeGreaterThan(10);
+          continue;
+        }
+        const drafts = draftsOf(file, id);
+        if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+        for (const { dials, write } of drafts.value) {
+          seen.set(id, (seen.get(id) ?? 0) + 1);
+          for (const { value, least, most, step } of dials) {
+            expect(value).toBeGreaterThanOrEqual(least);
+            expect(value).toBeLessThanOrEqual(most);
+            expect(step).toBeGreaterThan(0);
+          }
+          for (const share of [0, 1, random.uniform()]) {
+            const score = write(dials.map(({ least, most }) => least + share * (most - least)));
+            const whole = check<ManoeuvreFile>(manoeuvreFileSchema, { ...file, score });
+            if (!whole.ok) throw new Error(`${id}: ${JSON.stringify(whole.problems)}`);
+            const input = toRunInput(whole.value);
+            if (!input.ok) throw new Error(`${id}: ${JSON.stringify(input.problems)}`);
+            // What she is told to do she can be told: no order to what she has not got.
+            expect(score.beats.every(({ wayOut }) => wayOut.say !== '')).toBe(true);
+          }
+        }
+      }
+    }
+  });
+
+  it('begins where there is room, or is told why it cannot', () => {
+    const ground = (at: Place) => groundOf(fleetRecord(boat), at);
+    for (const at of places.slice(1))
+      for (const { id } of at.berths)
+        for (const side of SIDES) {
+          const made = begun(boat, at, id, 'in', side);
+          if (!made.ok) {
+            expect(made.problems[0]!.message).toMatch(/would lie|no clear water/);
+            continue;
+          }
+          const { start } = made.value;
+          const here = {
+            x: start.x_m,
+            y: start.y_m,
+            heading: (start.heading_deg * Math.PI) / 180,
+            out: { x: 0, y: 0 },
+            bowIn: null,
+          };
+          expect(stuckIn(ground(at), here)).toBeNull();
+        }
+  });
+});
+
+it('every figure is for some boat of the fleet somewhere', () => {
+  // Two want a goal in open water, which no berth gives.
+  const rare: FigureId[] = ['stop-straight', 'wait-out-a-gust'];
+  for (const id of FIGURE_IDS.filter((figure) => !rare.includes(figure)))
+    expect([id, (seen.get(id) ?? 0) > 0]).toEqual([id, true]);
+});
+
+describe('where to come from', () => {
+  const at = place('ropewalk-basin');
+  const boat = fleetRecord('quince');
+  const ground = groundOf(boat, at);
+  const berth = at.berths[0]!;
+  const from = (streamSet: number, streamSpeed: number) =>
+    startFor(ground, lyingIn(at, berth, boat, 'port'), {
+      wind: { from_deg: 0, speed_mps: 0 },
+      stream: { set_deg: streamSet, speed_mps: streamSpeed },
+      water: 'fresh',
+    });
+
+  it('keeps her length and more from everything, on the way to the berth', () => {
+    const start = from(0, 0)!;
+    const { x, y } = lyingIn(at, berth, boat, 'port');
+    const far = Math.hypot(start.x_m - x, start.y_m - y);
+    expect(far).toBeGreaterThan(2 * boat.hull.length_m);
+    expect(far).toBeLessThan(8 * boat.hull.length_m);
+    const bearing = Math.atan2(x - start.x_m, y - start.y_m);
+    const off = Math.cos(bearing - (start.heading_deg * Math.PI) / 180);
+    expect(off).toBeGreaterThan(0.8);
+  });
+
+  it('is the same wherever the place lies on the map', () => {
+    const moved = structuredClone(at);
+    for (const f of moved.features) {
+      if ('outline_m' in f)
+        f.outline_m = f.outline_m.map(([x, y]): [number, number] => [x + 500, y - 80]);
+      else Object.assign(f, { x_m: f.x_m + 500, y_m: f.y_m - 80 });
+    }
+    for (const b of moved.berths)
+      b.edge_m = b.edge_m.map(([x, y]): [number, number] => [x + 500, y - 80]) as typeof b.edge_m;
+    const there = startFor(groundOf(boat, moved), lyingIn(moved, moved.berths[0]!, boat, 'port'), {
+      wind: { from_deg: 0, speed_mps: 0 },
+      stream: { set_deg: 0, speed_mps: 0 },
+      water: 'fresh',
+    })!;
+    const here = from(0, 0)!;
+    expect(there.heading_deg).toBe(here.heading_deg);
+    expect(there.x_m - 500).toBeCloseTo(here.x_m, 2);
+    expect(there.y_m + 80).toBeCloseTo(here.y_m, 2);
+  });
+
+  it('is null where boats leave no way', () => {
+    const walled = structuredClone(at);
+    const { x, y, heading } = lyingIn(at, berth, boat, 'port');
+    const ring = Array.from({ length: 24 }, (_, k) => {
+      const a = heading + (k * Math.PI) / 12;
+      return {
+        kind: 'pile' as const,
+        id: `ring-${k}`,
+        name: `ring ${k}`,
+        x_m: x + 14 * Math.sin(a),
+        y_m: y + 14 * Math.cos(a),
+        radius_m: 1.5,
+      };
+    });
+    walled.features.push(...ring);
+    const lying = lyingIn(walled, walled.berths[0]!, boat, 'port');
+    const calm = {
+      wind: { from_deg: 0, speed_mps: 0 },
+      stream: { set_deg: 0, speed_mps: 0 },
+      water: 'fresh' as const,
+    };
+    expect(startFor(groundOf(boat, walled), lying, calm)).toBeNull();
+  });
+});
+
+it('a run for trying stops at its first hard touch, and is the whole run where there is none', () => {
+  const made = begun('quince', place('stilt-pontoon'), 'west-gap', 'in', 'port');
+  if (!made.ok) throw new Error('not begun');
+  const ahead = structuredClone(made.value);
+  ahead.score.beats[0]!.orders = [
+    { do: 'steer', after_s: 0, heading_deg: 30 },
+    { do: 'engine', after_s: 0, gear: 'ahead', throttle: 0.5 },
+  ];
+  ahead.score.end = { cue: { is: 'after', seconds: 90 }, within_s: 100 };
+  const input = toRunInput(ahead);
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  const take = runTillHard(input.value);
+  expect(take.outcome).toBe('hard touch');
+  expect(take.duration - take.touches.find(({ grade }) => grade === 'hard')!.time).toBeLessThan(1);
+});
