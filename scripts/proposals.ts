@@ -7,6 +7,7 @@ import {
   manoeuvreSchema,
   placeSchema,
   propose,
+  subjectOf,
   toFile,
   type ManoeuvreFile,
   type Proposal,
@@ -62,7 +63,7 @@ const lines = [
 for (const name of readdirSync(join(DEMO, 'manoeuvres')).sort()) {
   const id = name.replace('.json', '');
   const file = demo(id);
-  const offered = figuresFor(file);
+  const offered = figuresFor(subjectOf(file));
   if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
   for (const figure of offered.value.filter(({ unfit }) => unfit === null)) {
     const found = [file, inCalm(file)].map((one) => {

@@ -28,6 +28,7 @@ export {
   propose,
   SIDES,
   stuckIn,
+  subjectOf,
   unfitOwn,
   type FigureId,
   type OwnFigure,

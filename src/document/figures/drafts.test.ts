@@ -7,7 +7,16 @@ import { check } from '../result';
 import { toRunInput } from '../run-input';
 import { demoJson } from '../testing/demo';
 import { FLEET_IDS, fleetRecord } from '../testing/fleet';
-import { FIGURE_IDS, figuresFor, groundOf, lyingIn, SIDES, stuckIn, type FigureId } from '.';
+import {
+  FIGURE_IDS,
+  figuresFor,
+  groundOf,
+  lyingIn,
+  SIDES,
+  stuckIn,
+  subjectOf,
+  type FigureId,
+} from '.';
 import { startFor } from './berths';
 import { draftsOf } from './index';
 
@@ -58,7 +67,7 @@ describe.each(FLEET_IDS)('%s', (boat) => {
   it('is offered figures that write scores which can be played', () => {
     const random = new Random(7);
     for (const file of manoeuvres) {
-      const offered = figuresFor(file);
+      const offered = figuresFor(subjectOf(file));
       if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
       for (const { id, unfit } of offered.value) {
         if (unfit !== null) {

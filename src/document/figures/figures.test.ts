@@ -13,6 +13,7 @@ import {
   lyingIn,
   propose,
   stuckIn,
+  subjectOf,
   type FigureId,
   type Side,
 } from '.';
@@ -112,7 +113,7 @@ describe('lying in a berth', () => {
 
 describe('what is offered', () => {
   const fit = (asked: Asked) => {
-    const found = figuresFor(file(asked));
+    const found = figuresFor(subjectOf(file(asked)));
     return found.ok ? found.value.filter(({ unfit }) => unfit === null).map(({ id }) => id) : [];
   };
 
@@ -132,7 +133,9 @@ describe('what is offered', () => {
     expect(
       fit({ boat: 'quince', at: pontoon, berth: 'east-gap', side: 'port', going: 'out' }),
     ).toEqual(['drop-off-and-away', 'stern-out-and-astern', 'astern-out']);
-    const all = figuresFor(file({ boat: 'quince', at: basin, berth: 's7a-slip', side: 'port' }));
+    const all = figuresFor(
+      subjectOf(file({ boat: 'quince', at: basin, berth: 's7a-slip', side: 'port' })),
+    );
     expect(all.ok && all.value.map(({ id }) => id)).toEqual([...FIGURE_IDS]);
     expect(
       all.ok && all.value.every(({ id, unfit }) => id === 'slip-stern-in' || unfit !== null),

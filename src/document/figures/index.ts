@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { radians } from '../fields';
 import { cos, wrapHalfTurn } from '@/core/math';
-import type { ManoeuvreFile } from '../manoeuvre';
+import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from '../manoeuvre';
 import { failure, success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
-import type { Draft } from './draft';
+import { beat, scoreOf, type Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
@@ -35,6 +35,19 @@ export const FIGURE_IDS = [
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
+
+/** A manoeuvre in which nothing is done. */
+const blankManoeuvre: Omit<ManoeuvreFile, keyof FigureSubject | 'conditions'> = {
+  $schema: MANOEUVRE_SCHEMA,
+  version: MANOEUVRE_VERSION,
+  id: 'blank',
+  title: 'blank',
+  note: '',
+  score: scoreOf([beat('begin', '', { is: 'start' }, [], '')], { is: 'after', seconds: 1 }),
+  dismissed: [],
+  ready: [],
+  limit_s: 60,
+};
 
 interface Figure {
   /** Why it is not for this boat, goal or day; null when it may be tried. */
@@ -150,11 +163,31 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'astern-out': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [asternOut(s)] },
 };
 
-/** Which techniques may be tried for a manoeuvre, and why not the others. */
-export function figuresFor(
-  file: ManoeuvreFile,
-): Result<readonly { id: FigureId; unfit: string | null }[]> {
-  const setting = settingOf(file);
+/** What of a manoeuvre says which techniques it may be done by. */
+export type FigureSubject = Pick<ManoeuvreFile, 'boat' | 'place' | 'start' | 'goal' | 'berth'> & {
+  readonly stream: ManoeuvreFile['conditions']['stream'];
+};
+
+/** What of a whole manoeuvre says so. */
+export const subjectOf = ({
+  boat,
+  place,
+  start,
+  goal,
+  berth,
+  conditions: { stream },
+}: ManoeuvreFile): FigureSubject => ({ boat, place, start, goal, berth, stream });
+
+/** Which techniques may be tried for a manoeuvre, and why not the others. Neither wind nor score have a say in it. */
+export function figuresFor({
+  stream,
+  ...subject
+}: FigureSubject): Result<readonly { id: FigureId; unfit: string | null }[]> {
+  const setting = settingOf({
+    ...blankManoeuvre,
+    ...subject,
+    conditions: { wind: { from_deg: 0, speed_mps: 0 }, stream, water: 'sea' },
+  });
   if (!setting.ok) return setting;
   return success(FIGURE_IDS.map((id) => ({ id, unfit: FIGURES[id].unfit(setting.value) })));
 }

@@ -30,7 +30,16 @@ export function Figures({ state }: { state: TakeState }) {
   const store = useWorkspaceStore();
   const boat = useWorkspace((s) => s.boat);
   const { file } = state;
-  const offered = useMemo(() => figuresFor(file), [file]);
+  const place = useWorkspace((s) => s.place);
+  const start = useWorkspace((s) => s.manoeuvre.start);
+  const goal = useWorkspace((s) => s.manoeuvre.goal);
+  const berth = useWorkspace((s) => s.manoeuvre.berth);
+  const stream = useWorkspace((s) => s.manoeuvre.conditions.stream);
+  // Not from the whole file: dragging the wind changes nothing here.
+  const offered = useMemo(
+    () => figuresFor({ boat, place, start, goal, berth, stream }),
+    [boat, place, start, goal, berth, stream],
+  );
   const [written, setWritten] = useState<Written | null>(null);
   const [asked, setAsked] = useState<FigureId | OwnFigure | null>(null);
   const begun = useRef<{ on: Manoeuvre; figure: FigureId | OwnFigure } | null>(null);
