@@ -1,5 +1,5 @@
 import { log } from '../math';
-import { runTillHard, type RunInput, type Take } from '../score';
+import { runTake, type RunInput, type Take } from '../score';
 import { AS_IT_IS, vary } from './vary';
 import { spareWanted } from './way-out';
 
@@ -63,7 +63,7 @@ const OTHER_WEIGHT = 0.5;
 export function robustMerit(input: RunInput): number {
   const inWind = (windTimes: number) => {
     const varied = vary(input, { ...AS_IT_IS, windTimes });
-    return merit(varied, runTillHard(varied));
+    return merit(varied, runTake(varied));
   };
   if (input.weather.windSpeed === 0) return inWind(1);
   return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), inWind(1));

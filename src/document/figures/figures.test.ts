@@ -69,8 +69,8 @@ function file(asked: Asked): ManoeuvreFile {
   return checked.value;
 }
 
-function proposed(asked: Asked, figure: FigureId) {
-  const manoeuvre = file(asked);
+function proposed(asked: Asked, figure: FigureId, limit_s = 240) {
+  const manoeuvre = { ...file(asked), limit_s };
   let last;
   for (const found of propose(manoeuvre, figure)) last = found;
   if (!last?.ok) throw new Error(JSON.stringify(last));
@@ -152,13 +152,9 @@ describe('what is offered', () => {
   });
 });
 
-// Boats, berths and winds no demo uses.
+// Boats, berths and winds no demo uses; every figure on every demo is in docs/proposals.md.
 describe('a figure written in', () => {
   it.each<[FigureId, Asked]>([
-    [
-      'alongside-wheel-and-gear',
-      { boat: 'pebble', at: pontoon, berth: 'west-gap', side: 'port', wind: [330, 3] },
-    ],
     [
       'alongside-wheel-and-gear',
       {
@@ -167,16 +163,6 @@ describe('a figure written in', () => {
         berth: 'west-gap',
         side: 'starboard',
         wind: [30, 4],
-      },
-    ],
-    [
-      'slip-bow-in',
-      {
-        boat: 'teasel',
-        at: place('cradle-basin', mirror),
-        berth: 's7b-slip',
-        side: 'starboard',
-        wind: [200, 2],
       },
     ],
     [
@@ -199,18 +185,10 @@ describe('a figure written in', () => {
     expect(take.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
   });
 
-  it('says so where it cannot: pressed on by half a gale', () => {
-    const { proposal } = proposed(
-      {
-        boat: 'quince',
-        at: pontoon,
-        berth: 'east-gap',
-        side: 'port',
-        going: 'out',
-        wind: [174, 14],
-      },
-      'drop-off-and-away',
-    );
-    expect(proposal.take.outcome).not.toBe('reached');
+  it('says so where it cannot: there is no time for it', () => {
+    const asked: Asked = { boat: 'quince', at: pontoon, berth: 'west-gap', side: 'port' };
+    const { proposal } = proposed(asked, 'alongside-wheel-and-gear', 4);
+    expect(proposal.take.outcome).toBe('out of time');
+    expect(proposal.tries).toBeGreaterThan(200);
   });
 });
