@@ -22,7 +22,7 @@ export interface HeldBy {
 
 const HELD_FOR_S = 30;
 const SLACK_M = 0.2;
-// Polyester or nylon of a size for her, as on the bench: a tenth of her weight stretches it by some per cent. ±50 %.
+// Polyester or nylon of a size for her, as on the bench: a tenth of her weight stretches it by eight per cent. ±50 %.
 const STIFFNESS_PER_KG = 12;
 const DAMPING_PER_KG = 0.08;
 const LEAST_MASS_KG = 3000;

@@ -12,7 +12,6 @@ import type { Side } from './berths';
 
 /** What a technique is laid out from: boat, place, day, start and goal as they are run. SI, radians. */
 export interface Setting {
-  readonly file: ManoeuvreFile;
   readonly input: RunInput;
   readonly craft: Craft;
   readonly boat: BoatSpec;
@@ -52,8 +51,8 @@ function lieSetting({ goal, start }: RunInput): LieSetting | null {
   const north = mark.y - start.y;
   const bearing = atan2(east, north);
   // A point amidships does not tell the side: then the side the mark lies on, seen along the berth from the start.
-  const across = -(east * cos(heading) - north * sin(heading));
-  const starboard = point.y !== 0 ? point.y > 0 : across < 0;
+  const across = point.y !== 0 ? point.y : east * cos(heading) - north * sin(heading);
+  const starboard = across > 0;
   return {
     point,
     mark,
@@ -94,7 +93,6 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
   const apart = first && last && Math.abs(last.y - first.y) > 0.15 * beam;
   const [port, starboard] = apart && first.y > last.y ? [last, first] : [first, last];
   return success({
-    file,
     input,
     craft,
     boat,

@@ -26,13 +26,14 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
   const { goal } = manoeuvre;
   const coming = goal.is === 'lie';
   const named = coming ? boat.points.find(({ name }) => name === goal.point) : undefined;
-  const side = (named?.y_m ?? 0) < 0 ? 'port' : 'starboard';
+  const across = named?.y_m ?? 0;
+  const side = across === 0 ? null : across < 0 ? 'port' : 'starboard';
   const lines = lineWays(brief, units);
   const line = schools.firstLine ?? lines[0]?.value ?? null;
   const statements = [
-    coming ? sideStatement(brief, side, units.speed) : null,
+    side ? sideStatement(brief, side, units.speed) : null,
     angleStatement(brief),
-    fenderStatement(boat, berth, coming ? side : 'the berth', units),
+    fenderStatement(boat, berth, side ?? 'the berth', units),
     ...(manoeuvre.berth.length > 0 ? crewStatements(brief, line, coming, units) : []),
   ].filter((statement) => statement !== null);
   return (

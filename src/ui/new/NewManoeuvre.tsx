@@ -100,6 +100,12 @@ export function NewManoeuvre({
   const verbs: Record<Going, string> = { in: 'Into', out: 'Out of', round: 'Round before' };
   const title = ownTitle ?? `${verbs[going]} ${berth.name}, ${boat.name}`.slice(0, 80);
 
+  // The side was chosen for the berth before.
+  const chooseBerth = (id: string | null) => {
+    setBerthId(id);
+    setSide(null);
+  };
+
   const begin = async () => {
     setBusy(true);
     const body = { title, boatId, placeId, berthId: berth.id, side, going, conditions };
@@ -117,7 +123,7 @@ export function NewManoeuvre({
           boat={boat}
           chosen={berth}
           side={side}
-          onChoose={(b) => setBerthId(b.id)}
+          onChoose={({ id }) => chooseBerth(id)}
         />
         <form
           aria-label="A new manoeuvre"
@@ -137,8 +143,7 @@ export function NewManoeuvre({
               options={places.map(({ id, name }) => ({ value: id, text: name }))}
               onChange={(id) => {
                 setPlaceId(id);
-                setBerthId(null);
-                setSide(null);
+                chooseBerth(null);
               }}
             />
           </Row>
@@ -147,10 +152,7 @@ export function NewManoeuvre({
               label="Berth"
               value={berth.id}
               options={place.berths.map(({ id, name }) => ({ value: id, text: name }))}
-              onChange={(id) => {
-                setBerthId(id);
-                setSide(null);
-              }}
+              onChange={chooseBerth}
             />
           </Row>
           <Row name="Boat">
@@ -229,7 +231,7 @@ export function NewManoeuvre({
           )}
           <div className="pt-3">
             <button type="submit" className={BUTTON} disabled={busy}>
-              {busy ? 'Looking for clear water to come from…' : 'Begin'}
+              {busy ? 'Laying it out …' : 'Begin'}
             </button>
           </div>
           <Problems problems={problems} lead="It was not begun; nothing has changed." />

@@ -59,3 +59,9 @@ describe('what to do, in words', () => {
     expect(crewStatements(brief, null, false, units)[0]!.text).toContain('comes off last');
   });
 });
+
+it('says so when the line picked is not the one that holds her best', () => {
+  const why = (line: 'spring' | 'breast line') => crewStatements(brief, line, true, units)[0]!.why;
+  expect(why('breast line')).toMatch(/^Of the lines tried it alone holds her best here/);
+  expect(why('spring')).toMatch(/^It is the school that was picked; another line/);
+});

@@ -120,6 +120,11 @@ export function crewStatements(
 ): Statement[] {
   const one = brief.speeds.find(({ lengths }) => lengths === 1)?.time ?? null;
   const by = line ? SAID[line] : 'first line';
+  // A school may have been picked against what was found.
+  const best = line === brief.berthed?.lines[0]?.line;
+  const reason = best
+    ? 'Of the lines tried it alone holds her best here'
+    : 'It is the school that was picked; another line alone holds her better here';
   return [
     {
       key: 'line-hand',
@@ -127,8 +132,8 @@ export function crewStatements(
         ? `Line hand: the ${by} first, on a turn, made fast when the helm says so`
         : `Line hand: the ${by} comes off last, led back aboard`,
       why: coming
-        ? 'It is the line that alone holds her best here; the others can wait for it.'
-        : 'It is the line that alone holds her best here, so it goes when all others are in.',
+        ? `${reason}; the others wait for it.`
+        : `${reason}; it goes when all others are in.`,
       ...quiet,
     },
     {
