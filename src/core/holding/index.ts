@@ -18,9 +18,19 @@ export {
   addLines,
   capstanHold,
   catenary,
+  LINE,
+  LINE_COLUMNS,
   linesOf,
   lineTension,
+  MADE,
   NO_LINES,
+  SPAN,
+  SPAN_COLUMNS,
+  spanOf,
+  strainUnder,
+  tensionIn,
   type Lines,
   type LineSpec,
 } from './line';
+export { ropeFigures, ROPES, usualDiameter, type Rope, type RopeFigures } from './rope';
+export { tendLines } from './tend';

@@ -1,22 +1,56 @@
 import { exp, log } from '../math';
 import { GROUND } from './ground';
 
+/** What is made of a line, as it stands in its row. */
+export const MADE = {
+  /** Aboard, in nobody's way. */
+  ABOARD: 0,
+  /** On its way to the shore. */
+  PASSING: 1,
+  /** On ashore and held in a hand; held on turns; made fast. */
+  HELD: 2,
+  TURNED: 3,
+  FAST: 4,
+  /** Let go or missed: in the water, coming home. */
+  TRAILING: 5,
+  PARTED: 6,
+} as const;
+
 /**
- * Lines made fast between boat and shore, as flat arrays so that the step reads them fast.
- * Boat ends in body axes, shore ends in place coordinates, heights over the water, m.
+ * What may change about a line while she moves, a row each: its length without load (m); the tension it gives way
+ * at, N, Infinity when fast and 0 when it is on nothing; its end ashore and that end's height over the boat's, m; what
+ * is made of it (MADE); the speed it is hauled in with (m/s, eased when negative), the pull it is hauled with, N, and
+ * the length it is hauled or eased to, m.
  */
+export const LINE = {
+  LENGTH: 0,
+  HOLD: 1,
+  EAST: 2,
+  NORTH: 3,
+  RISE: 4,
+  MADE: 5,
+  HAUL: 6,
+  PULL: 7,
+  UNTIL: 8,
+} as const;
+export const LINE_COLUMNS = 9;
+
+/** Lines between boat and shore, as flat arrays so that the step reads them fast. Boat ends in body axes, m. */
 export interface Lines {
   readonly count: number;
   readonly boatX: Float64Array;
   readonly boatY: Float64Array;
-  readonly shoreX: Float64Array;
-  readonly shoreY: Float64Array;
-  /** Height of the shore end over the boat end, m. */
-  readonly rise: Float64Array;
-  /** Length without load, m, stiffness EA, N, and damping, N s/m. */
-  readonly length: Float64Array;
+  /** Stiffness EA, N, what it grows by with stretch, N, and damping, N s/m. */
   readonly stiffness: Float64Array;
+  readonly stiffening: Float64Array;
   readonly damping: Float64Array;
+  /** Load it parts at, N, and all there is of it, m. */
+  readonly breaks: Float64Array;
+  readonly total: Float64Array;
+  /** Columns LINE as they are at the start. */
+  readonly rows: Float64Array;
+  /** Whether anything about them may change: else they are fast and never part. */
+  readonly tended: boolean;
 }
 
 export interface LineSpec {
@@ -28,27 +62,47 @@ export interface LineSpec {
   readonly length: number;
   readonly stiffness: number;
   readonly damping: number;
+  readonly stiffening?: number;
+  /** Load it parts at, N; never if not given. */
+  readonly breaks?: number;
+  /** All there is of it, m; no more than is out if not given. */
+  readonly total?: number;
+  /** What is made of it; fast if not given. */
+  readonly made?: number;
 }
 
-export function linesOf(specs: readonly LineSpec[]): Lines {
+/** @param tended whether anything about them may change during a run */
+export function linesOf(specs: readonly LineSpec[], tended = false): Lines {
   const column = (pick: (spec: LineSpec) => number) => Float64Array.from(specs, pick);
+  const rows = new Float64Array(LINE_COLUMNS * specs.length);
+  specs.forEach((spec, i) => {
+    const at = i * LINE_COLUMNS;
+    const made = spec.made ?? MADE.FAST;
+    rows[at + LINE.LENGTH] = spec.length;
+    rows[at + LINE.HOLD] = made === MADE.FAST ? Infinity : 0;
+    rows[at + LINE.EAST] = spec.shoreX;
+    rows[at + LINE.NORTH] = spec.shoreY;
+    rows[at + LINE.RISE] = spec.rise;
+    rows[at + LINE.MADE] = made;
+  });
   return {
     count: specs.length,
     boatX: column((l) => l.boatX),
     boatY: column((l) => l.boatY),
-    shoreX: column((l) => l.shoreX),
-    shoreY: column((l) => l.shoreY),
-    rise: column((l) => l.rise),
-    length: column((l) => l.length),
     stiffness: column((l) => l.stiffness),
+    stiffening: column((l) => l.stiffening ?? 0),
     damping: column((l) => l.damping),
+    breaks: column((l) => l.breaks ?? Infinity),
+    total: column((l) => l.total ?? l.length),
+    rows,
+    tended,
   };
 }
 
 export const NO_LINES: Lines = linesOf([]);
 
 /**
- * Tension of a line, N: T = max(0, EA·ε + c·ℓ̇), ε = (ℓ − ℓ₀)/ℓ₀; nothing while slack, never a push.
+ * Tension of a line, N: T = max(0, EA·ε + EA₂·ε² + c·ℓ̇), ε = (ℓ − ℓ₀)/ℓ₀; nothing while slack, never a push.
  *
  * @param stretched its length now, and how fast that grows, m and m/s
  */
@@ -58,45 +112,92 @@ export function lineTension(
   damping: number,
   stretched: number,
   growing: number,
+  stiffening = 0,
 ): number {
   if (stretched <= length) return 0;
-  const tension = (stiffness * (stretched - length)) / length + damping * growing;
+  const strain = (stretched - length) / length;
+  const tension = (stiffness + stiffening * strain) * strain + damping * growing;
   return tension > 0 ? tension : 0;
 }
 
-/** Adds every line's pull (N, N, N·m, body axes), and leaves the tensions in `tension`. */
+/** How far a tension stretches a line, as a share of its length: the law above at rest, turned round. */
+export function strainUnder(tension: number, stiffness: number, stiffening: number): number {
+  if (stiffening === 0) return tension / stiffness;
+  const root = Math.sqrt(stiffness * stiffness + 4 * stiffening * tension);
+  return (root - stiffness) / (2 * stiffening);
+}
+
+/** Columns of a line as it lies: what it spans, m, and how fast that grows, m/s; then the way it pulls, body axes. */
+export const SPAN = { LENGTH: 0, GROWING: 1, X: 2, Y: 3 } as const;
+export const SPAN_COLUMNS = 4;
+
+/** How line `i` lies between its ends at this moment, into `span`. */
+export function spanOf(
+  span: Float64Array,
+  lines: Lines,
+  rows: Float64Array,
+  i: number,
+  boat: Float64Array,
+): void {
+  const at = i * LINE_COLUMNS;
+  const bx = lines.boatX[i]!;
+  const by = lines.boatY[i]!;
+  const east = rows[at + LINE.EAST]! - boat[GROUND.X]!;
+  const north = rows[at + LINE.NORTH]! - boat[GROUND.Y]!;
+  const ax = east * boat[GROUND.SIN]! + north * boat[GROUND.COS]! - bx;
+  const ay = east * boat[GROUND.COS]! - north * boat[GROUND.SIN]! - by;
+  const rise = rows[at + LINE.RISE]!;
+  const stretched = Math.sqrt(ax * ax + ay * ay + rise * rise);
+  const over = stretched > 0 ? 1 / stretched : 0;
+  const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * by;
+  const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * bx;
+  span[SPAN.LENGTH] = stretched;
+  span[SPAN.GROWING] = -(ax * vx + ay * vy) * over;
+  span[SPAN.X] = ax * over;
+  span[SPAN.Y] = ay * over;
+}
+
+/** Tension of line `i` as it lies, N: what stretches it, and no more than it is held by. */
+export function tensionIn(
+  lines: Lines,
+  rows: Float64Array,
+  i: number,
+  span: Float64Array,
+): number {
+  const at = i * LINE_COLUMNS;
+  const pull = lineTension(
+    lines.stiffness[i]!,
+    rows[at + LINE.LENGTH]!,
+    lines.damping[i]!,
+    span[SPAN.LENGTH]!,
+    span[SPAN.GROWING]!,
+    lines.stiffening[i]!,
+  );
+  const hold = rows[at + LINE.HOLD]!;
+  return pull < hold ? pull : hold;
+}
+
+/** Adds every line's pull (N, N, N·m, body axes), and leaves the tensions in `tension`. `span` is working memory. */
 export function addLines(
   force: Float64Array,
   tension: Float64Array,
   lines: Lines,
+  rows: Float64Array,
   boat: Float64Array,
+  span: Float64Array,
 ): void {
   for (let i = 0; i < lines.count; i++) {
-    const bx = lines.boatX[i]!;
-    const by = lines.boatY[i]!;
-    const east = lines.shoreX[i]! - boat[GROUND.X]!;
-    const north = lines.shoreY[i]! - boat[GROUND.Y]!;
-    const ax = east * boat[GROUND.SIN]! + north * boat[GROUND.COS]! - bx;
-    const ay = east * boat[GROUND.COS]! - north * boat[GROUND.SIN]! - by;
-    const rise = lines.rise[i]!;
-    const stretched2 = ax * ax + ay * ay + rise * rise;
-    const length = lines.length[i]!;
-    if (stretched2 <= length * length) {
-      tension[i] = 0;
-      continue;
-    }
-    const stretched = Math.sqrt(stretched2);
-    const over = 1 / stretched;
-    const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * by;
-    const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * bx;
-    const growing = -(ax * vx + ay * vy) * over;
-    const pull = lineTension(lines.stiffness[i]!, length, lines.damping[i]!, stretched, growing);
+    tension[i] = 0;
+    if (rows[i * LINE_COLUMNS + LINE.HOLD] === 0) continue;
+    spanOf(span, lines, rows, i, boat);
+    const pull = tensionIn(lines, rows, i, span);
+    if (pull === 0) continue;
     tension[i] = pull;
-    const fx = pull * over * ax;
-    const fy = pull * over * ay;
+    const fx = pull * span[SPAN.X]!;
+    const fy = pull * span[SPAN.Y]!;
     force[0]! += fx;
     force[1]! += fy;
-    force[2]! += bx * fy - by * fx;
+    force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;
   }
 }
 

@@ -115,9 +115,9 @@ class Run {
     private readonly tillHard = false,
   ) {
     this.world = worldOf(input, input.limit);
-    const { craft, obstacles } = this.world;
-    this.state = initialState(craft, input.start);
-    this.before = initialState(craft, input.start);
+    const { craft, lines, obstacles } = this.world;
+    this.state = initialState(craft, input.start, lines);
+    this.before = initialState(craft, input.start, lines);
     this.scratch = makeScratch(this.world);
     this.log = new TouchLog(craft.touch.count);
     this.memory = clearanceMemory(this.world.shore, input.boat.hull.deck);

@@ -47,8 +47,8 @@ export class Surroundings {
 
   /** A boat lying still over ground at a pose and moment, engines in neutral. */
   stillAt(x: number, y: number, heading: number, time: number): SimState {
-    const { craft, environment } = this.world;
-    const state = initialState(craft, { x, y, heading, speed: 0 });
+    const { craft, environment, lines } = this.world;
+    const state = initialState(craft, { x, y, heading, speed: 0 }, lines);
     const east = environment.streamEast;
     const north = environment.streamNorth;
     state.time = time;
@@ -59,7 +59,8 @@ export class Surroundings {
 
   /** A boat as another is. */
   copyOf(state: SimState): SimState {
-    const copy = initialState(this.world.craft, { x: 0, y: 0, heading: 0, speed: 0 });
+    const { craft, lines } = this.world;
+    const copy = initialState(craft, { x: 0, y: 0, heading: 0, speed: 0 }, lines);
     copyState(copy, state);
     return copy;
   }
@@ -104,6 +105,7 @@ export class Episode {
     const { world } = about;
     this.state = about.copyOf(from);
     this.scratch = makeScratch(world);
+    this.scratch.lines.set(this.state.lines);
     this.log = new TouchLog(world.craft.touch.count);
     senseSurroundings(this.state.motion, world, this.scratch);
     lookAround(this.state.motion, world, this.scratch);

@@ -1,4 +1,5 @@
 import type { Craft } from '../craft';
+import { NO_LINES, type Lines } from '../holding';
 
 /** Places in the motion vector. Speeds are through the water (the reference stream), body axes. */
 export const X = 0;
@@ -78,6 +79,8 @@ export interface SimState {
   readonly thrusters: readonly ThrusterState[];
   readonly joystick: JoystickState;
   readonly helm: HelmState;
+  /** Rows of columns LINE, one for each line that may change. */
+  readonly lines: Float64Array;
 }
 
 export interface StartPose {
@@ -182,7 +185,10 @@ class Boat implements SimState {
     looksIn: 0,
   };
 
-  constructor(craft: Craft) {
+  readonly lines: Float64Array;
+
+  constructor(craft: Craft, lines: Lines) {
+    this.lines = Float64Array.from(lines.tended ? lines.rows : []);
     this.angles = new Float64Array(craft.channels);
     this.ordered = new Float64Array(craft.channels);
     this.engines = craft.spec.drives.map(() => new Engine());
@@ -197,8 +203,9 @@ class Boat implements SimState {
   }
 }
 
-export function initialState(craft: Craft, pose: StartPose): SimState {
-  const state = new Boat(craft);
+/** @param lines what is rigged; only lines that may change are part of the state */
+export function initialState(craft: Craft, pose: StartPose, lines: Lines = NO_LINES): SimState {
+  const state = new Boat(craft, lines);
   state.motion[X] = pose.x;
   state.motion[Y] = pose.y;
   state.motion[PSI] = pose.heading;
@@ -206,7 +213,7 @@ export function initialState(craft: Craft, pose: StartPose): SimState {
   return state;
 }
 
-/** Copies one state over another of the same boat. */
+/** Copies one state over another of the same boat and lines. */
 export function copyState(to: SimState, from: SimState): void {
   to.time = from.time;
   for (let i = 0; i < MOTION_SIZE; i++) to.motion[i] = from.motion[i]!;
@@ -248,4 +255,5 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.x = from.helm.x;
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
+  for (let i = 0; i < from.lines.length; i++) to.lines[i] = from.lines[i]!;
 }

@@ -1,12 +1,12 @@
 import { SHALLOW } from '../forces';
-import { LIST, RATES, setTouchRates } from '../holding';
+import { LIST, RATES, setTouchRates, tendLines } from '../holding';
 import { advanceActuators } from './actuators';
-import { derivative, lookAround } from './derivative';
+import { derivative, lookAround, placeOnGround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
-import { CLOCK, type Scratch, type World } from './world';
+import { CLOCK, setLineRates, type Scratch, type World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -38,8 +38,8 @@ function dragRate(motion: Float64Array, world: World, s: Scratch): number {
 /** Works out how fast what acts on her can act within the step in hand. */
 function setRates(motion: Float64Array, world: World, s: Scratch): void {
   const { rates, touch } = s;
-  rates[RATES.ALL] = dragRate(motion, world, s) + s.lineRate;
-  rates[RATES.FIRMEST] = s.firmestLine;
+  rates[RATES.ALL] = dragRate(motion, world, s) + s.lineRates[RATES.ALL]!;
+  rates[RATES.FIRMEST] = s.lineRates[RATES.FIRMEST]!;
   if (touch.active === 0) return;
   setTouchRates(touch, world.craft.touch, world.shore);
   joinRates(rates, touch.rates);
@@ -78,6 +78,10 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   advanceHelm(state, world, s);
   senseSurroundings(state.motion, world, s);
   lookAround(state.motion, world, s);
+  if (world.lines.tended) {
+    s.lines.set(state.lines);
+    setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.tension, null);
+  }
   setRates(state.motion, world, s);
 }
 
@@ -107,6 +111,11 @@ export function endPiece(
 ): void {
   s.clock[CLOCK.TIME]! += s.clock[CLOCK.PIECE]!;
   state.time = s.clock[CLOCK.TIME]!;
+  if (world.lines.tended) {
+    placeOnGround(state.motion, world, s);
+    tendLines(state.lines, world.lines, s.ground, s.span, s.clock[CLOCK.PIECE]!);
+    s.lines.set(state.lines);
+  }
   if (watch && s.touch.count > 0) watch.see(state, world, s);
 }
 

@@ -23,7 +23,7 @@ import {
   STAGES,
   type TouchWatch,
 } from './step';
-import { CLOCK, lineRates, type Scratch, type World } from './world';
+import { CLOCK, setLineRates, type Scratch, type World } from './world';
 
 /** One of several boats under way at once. */
 export interface Party {
@@ -96,8 +96,8 @@ function turned(tie: TieSpec): TieSpec {
 }
 
 function pairOf(boat: number, other: number, acts: Between, { craft }: World): Pair {
-  const { firmest, all } = lineRates(acts.craft, acts.lines, craft);
-  const rates = Float64Array.from([firmest, all]);
+  const rates = new Float64Array(2);
+  setLineRates(rates, acts.craft, acts.lines, acts.lines.rows, acts.tension, craft);
   return { boat, other, acts, lineRates: rates, rates: rates.slice() };
 }
 

@@ -2,6 +2,10 @@ import { STRIP_COUNT, type Craft } from '../craft';
 import { deepWater, FLOW_COLUMNS, WORK_COLUMNS } from '../forces';
 import {
   GROUND_COLUMNS,
+  LINE,
+  LINE_COLUMNS,
+  RATES,
+  SPAN_COLUMNS,
   touchScratch,
   type Lines,
   type Obstacle,
@@ -67,11 +71,12 @@ export interface Scratch {
   /** Columns GROUND. */
   readonly ground: Float64Array;
   readonly touch: TouchScratch;
-  /** Highest frequency of a line's spring, and a bound on how fast all lines act, 1/s: they set the substeps. */
-  readonly firmestLine: number;
-  readonly lineRate: number;
-  /** Tension of each line, N. */
+  /** Columns RATES of the lines: how fast they can act. */
+  readonly lineRates: Float64Array;
+  /** Tension of each line, N; rows of columns LINE as they are in the piece in hand; columns SPAN. */
   readonly tension: Float64Array;
+  readonly lines: Float64Array;
+  readonly span: Float64Array;
   readonly stages: ActuatorStages;
   readonly air: Float64Array;
   /** Where the wind comes from, rad, and its speed, m/s, at 10 m. */
@@ -89,29 +94,43 @@ function lightnessAt({ mass }: Craft, x: number, y: number): number {
   return 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
 }
 
+/** Stretch a line may still take before the rates are looked at again, as a share. */
+const STRAIN_AHEAD = 0.02;
+
 /**
- * How fast lines can act, 1/s: the firmest one's spring, and all of them together with their damping.
+ * How fast lines can act, 1/s, into columns RATES: the firmest one's spring, and all of them with their damping.
  *
- * @param other what their other ends are on, if it gives way: x ahead stands in `shoreY`, y to starboard in `shoreX`
+ * @param rows columns LINE; one that is on nothing does not count
+ * @param tension of each, N
+ * @param other what their other ends are on, if it gives way: x ahead stands as NORTH, y to starboard as EAST
  */
-export function lineRates(
+export function setLineRates(
+  rates: Float64Array,
   craft: Craft,
   lines: Lines,
+  rows: Float64Array,
+  tension: Float64Array,
   other: Craft | null,
-): { firmest: number; all: number } {
+): void {
   let firmest = 0;
   let springs = 0;
   let damping = 0;
   for (let i = 0; i < lines.count; i++) {
+    const at = i * LINE_COLUMNS;
+    if (rows[at + LINE.HOLD] === 0) continue;
     const lightness =
       lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!) +
-      (other ? lightnessAt(other, lines.shoreY[i]!, lines.shoreX[i]!) : 0);
-    const spring = (lines.stiffness[i]! / lines.length[i]!) * lightness;
+      (other ? lightnessAt(other, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!) : 0);
+    // The steeper the further it is stretched: as far as it is now, and a little further.
+    const strain = tension[i]! / lines.stiffness[i]! + STRAIN_AHEAD;
+    const slope = lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain;
+    const spring = (slope / rows[at + LINE.LENGTH]!) * lightness;
     firmest = Math.max(firmest, Math.sqrt(spring));
     springs += spring;
     damping += lines.damping[i]! * lightness;
   }
-  return { firmest, all: Math.sqrt(springs) + damping };
+  rates[RATES.FIRMEST] = firmest;
+  rates[RATES.ALL] = Math.sqrt(springs) + damping;
 }
 
 function openAir(): Float64Array {
@@ -122,7 +141,9 @@ function openAir(): Float64Array {
 
 export function makeScratch({ craft, lines }: World): Scratch {
   const vector = () => new Float64Array(MOTION_SIZE);
-  const rates = lineRates(craft, lines, null);
+  const tension = new Float64Array(lines.count);
+  const rates = new Float64Array(2);
+  setLineRates(rates, craft, lines, lines.rows, tension, null);
   return {
     force: new Float64Array(3),
     outside: new Float64Array(3),
@@ -138,9 +159,10 @@ export function makeScratch({ craft, lines }: World): Scratch {
     now: new Float64Array(NOW_COLUMNS),
     ground: new Float64Array(GROUND_COLUMNS),
     touch: touchScratch(true),
-    firmestLine: rates.firmest,
-    lineRate: rates.all,
-    tension: new Float64Array(lines.count),
+    lineRates: rates,
+    tension,
+    lines: Float64Array.from(lines.rows),
+    span: new Float64Array(SPAN_COLUMNS),
     stages: actuatorStages(craft),
     air: openAir(),
     wind: new Float64Array(2),
