@@ -135,7 +135,12 @@ function alongside(boat: Boat): BenchCase {
       berth: ['berth'],
       ready: [],
       dismissed: [],
-      score: { beats, end: { cue: { is: 'after', seconds: 600 }, within_s: 900 } },
+      score: {
+        beats,
+        end: { cue: { is: 'after', seconds: 600 }, within_s: 900 },
+        lines: [],
+        crew: [],
+      },
       limit_s: 120,
     },
   };

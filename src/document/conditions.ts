@@ -76,7 +76,7 @@ const POROSITY: Partial<Record<string, number>> = { boat: 0.3 };
 
 function windbreaks({ features }: Place): NonNullable<Weather['windbreaks']> {
   return features.flatMap((f) => {
-    if (f.kind === 'mark' || f.kind === 'pile') return [];
+    if (!('outline_m' in f)) return [];
     const height = f.height_m ?? USUAL_HEIGHT[f.kind];
     if (!height) return [];
     const outline = Float64Array.from(f.outline_m.flat());

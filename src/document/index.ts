@@ -48,6 +48,7 @@ export {
   type ManoeuvreFile,
 } from './manoeuvre';
 export {
+  lineEnds,
   namedMarks,
   PLACE_SCHEMA,
   placeSchema,

@@ -43,8 +43,19 @@ const mark = z.strictObject({
   y_m: within(-20000, 20000, 'm'),
 });
 
-const feature = z.discriminatedUnion('kind', [solid, pile, mark], {
-  error: "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile' or 'mark'",
+/** Something a line is made on to; nothing can touch it. */
+const bollard = z.strictObject({
+  kind: z.literal('bollard'),
+  id,
+  name: shortText,
+  x_m: within(-20000, 20000, 'm'),
+  y_m: within(-20000, 20000, 'm'),
+  /** Over the water. */
+  height_m: within(0, 20, 'm').default(0.6),
+});
+
+const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard], {
+  error: "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile', 'bollard' or 'mark'",
 });
 
 const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
@@ -127,7 +138,7 @@ const USUAL_SURFACE: Readonly<Record<SolidFeature['kind'], SurfaceKind>> = {
 /** Everything on a place that a boat can touch. */
 export function toObstacles(place: Place): Obstacle[] {
   return place.features.flatMap((f) => {
-    if (f.kind === 'mark') return [];
+    if (f.kind === 'mark' || f.kind === 'bollard') return [];
     if (f.kind === 'pile') {
       return [pileObstacle(f.id, f.name, f.x_m, f.y_m, f.radius_m, SURFACES.timber)];
     }
@@ -136,10 +147,31 @@ export function toObstacles(place: Place): Obstacle[] {
   });
 }
 
-/** Places a cue can name: marks, piles, and the middles of berths, on their edge. */
+/** Height over the water of a pile's head, where a line goes round it: it is not kept. Assumption. */
+const PILE_HEIGHT_M = 1;
+
+/** What a line can be made on to: bollards, cleats and rings, and piles. */
+export function lineEnds(place: Place): { name: string; x: number; y: number; height: number }[] {
+  return place.features.flatMap((f) =>
+    f.kind === 'bollard' || f.kind === 'pile'
+      ? [
+          {
+            name: f.name,
+            x: f.x_m,
+            y: f.y_m,
+            height: f.kind === 'pile' ? PILE_HEIGHT_M : f.height_m,
+          },
+        ]
+      : [],
+  );
+}
+
+/** Places a cue can name: marks, bollards, piles, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
   const marks = place.features.flatMap((f) =>
-    f.kind === 'mark' || f.kind === 'pile' ? [{ name: f.name, x: f.x_m, y: f.y_m }] : [],
+    f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard'
+      ? [{ name: f.name, x: f.x_m, y: f.y_m }]
+      : [],
   );
   const middles = place.berths.map(({ name, edge_m: [[ax, ay], [bx, by]] }) => ({
     name,

@@ -1,104 +1,19 @@
 import { assembleCraft, type Craft } from '@/core/craft';
 import { shoreOf, type Shore } from '@/core/holding';
-import type {
-  Cue,
-  Expectation,
-  Goal,
-  MarkOnPlace,
-  PointOnBoat,
-  RunInput,
-  TimedOrder,
-} from '@/core/score';
+import type { Cue, Expectation, Goal, RunInput, TimedOrder } from '@/core/score';
 import { roomAt } from '@/core/search';
-import { toBoatSpec, namedPoints } from './boat-spec';
+import { toBoatSpec } from './boat-spec';
 import { toWeather } from './conditions';
 import { radians } from './fields';
 import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
-import { namedMarks, toObstacles } from './place';
+import { Names } from './names';
+import { toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
+import { toRigging } from './rigging-input';
 import type { CueDocument, ExpectationDocument, OrderDocument } from './score';
 
 /** Overlap at the start that is put down to rounding or a squeezed fender, m. */
 const START_OVERLAP_M = 0.1;
-
-/** Looks names up on boat and place; a name that is not there becomes a problem with its path. */
-class Names {
-  readonly problems: Problem[] = [];
-  private readonly points: ReadonlyMap<string, PointOnBoat>;
-  private readonly marks: ReadonlyMap<string, MarkOnPlace>;
-
-  constructor(private readonly file: ManoeuvreFile) {
-    this.points = new Map(namedPoints(file.boat).map((p) => [p.name, p]));
-    this.marks = new Map(namedMarks(file.place).map((m) => [m.name, m]));
-  }
-
-  point(name: string, path: string): PointOnBoat {
-    return this.find(this.points, name, `${path}.point`, 'the boat has no point of that name');
-  }
-
-  mark(name: string, path: string): MarkOnPlace {
-    return this.find(this.marks, name, `${path}.mark`, 'the place has no mark of that name');
-  }
-
-  /** Index of an engine, null for all there are; of a thruster. */
-  engine(name: string | undefined, path: string): number | null {
-    if (name === undefined && this.file.boat.drives.length > 0) return null;
-    if (name === undefined) {
-      this.problems.push({
-        path: `${path}.do`,
-        message: 'the boat has no engine; remove the order',
-      });
-      return null;
-    }
-    return this.index(this.file.boat.drives, name, `${path}.engine`, 'engine');
-  }
-
-  thruster(name: string, path: string): number {
-    return this.index(this.file.boat.thrusters, name, `${path}.thruster`, 'thruster');
-  }
-
-  helm(path: string): void {
-    const { rudders, drives } = this.file.boat;
-    if (rudders.length > 0 || drives.some(({ steering }) => steering !== 'fixed')) return;
-    const message = 'the boat has neither rudder nor steered drive; remove the order';
-    this.problems.push({ path: `${path}.do`, message });
-  }
-
-  joystick(path: string): void {
-    if (!this.file.boat.joystick)
-      this.problems.push({
-        path: `${path}.do`,
-        message: 'the boat has no joystick; remove the order',
-      });
-  }
-
-  private index(
-    things: readonly { name: string }[],
-    name: string,
-    path: string,
-    what: string,
-  ): number {
-    const found = things.findIndex((thing) => thing.name === name);
-    if (found >= 0) return found;
-    const known = things.map((thing) => thing.name).join(', ') || 'none';
-    const message = `the boat has no ${what} of that name: '${name}'; choose one of: ${known}`;
-    this.problems.push({ path, message });
-    return 0;
-  }
-
-  private find<T extends { x: number; y: number; name: string }>(
-    map: ReadonlyMap<string, T>,
-    name: string,
-    path: string,
-    missing: string,
-  ): T | { name: string; x: number; y: number } {
-    const found = map.get(name);
-    if (found) return found;
-    const known = [...map.keys()].join(', ') || 'none';
-    this.problems.push({ path, message: `${missing}: '${name}'; choose one of: ${known}` });
-    return { name, x: 0, y: 0 };
-  }
-}
 
 function cue(document: CueDocument, names: Names, path: string): Cue {
   switch (document.is) {
@@ -123,6 +38,8 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
       if (document.is === 'abeam') return { is: 'abeam', point, mark };
       return { is: 'within', point, mark, distance: document.distance_m };
     }
+    case 'line':
+      return { is: 'line', line: names.line(document.line, path), state: document.state };
     case 'any':
     case 'all':
       return { is: document.is, of: document.of.map((c, i) => cue(c, names, `${path}.of[${i}]`)) };
@@ -169,6 +86,39 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
     }
     case 'call':
       return { after, order: { do: 'call', text: document.text } };
+    case 'pass':
+      return {
+        after,
+        order: {
+          do: 'pass',
+          line: names.line(document.line, path),
+          by: names.person(document.by, path),
+          mark: names.lineEnd(document.to, path),
+          how: document.how,
+          length: document.length_m ?? null,
+        },
+      };
+    case 'tend': {
+      const { how, turns, winch } = document;
+      const line = names.line(document.line, path);
+      const by = names.person(document.by, path);
+      const length = document.length_m ?? null;
+      return { after, order: { do: 'tend', line, by, how, length, turns, winch } };
+    }
+    case 'letGo': {
+      const line = names.line(document.line, path);
+      return { after, order: { do: 'let go', line, by: names.person(document.by, path) } };
+    }
+    case 'step': {
+      const by = names.person(document.by, path) ?? 0;
+      if (document.to === 'ashore')
+        return { after, order: { do: 'step ashore', by, mark: names.mark(document.at, path) } };
+      return { after, order: { do: 'step aboard', by, point: names.point(document.at, path) } };
+    }
+    case 'go': {
+      const by = names.person(document.by, path) ?? 0;
+      return { after, order: { do: 'go', by, point: names.point(document.at, path) } };
+    }
   }
 }
 
@@ -194,6 +144,8 @@ function expectation(document: ExpectationDocument, names: Names, path: string):
       return { is: 'turning', at, to: document.to };
     case 'clear':
       return { is: 'clear', at, least: document.least_m };
+    case 'line':
+      return { is: 'line', at, line: names.line(document.line, path), state: document.state };
     case 'near':
       return {
         is: 'near',
@@ -247,8 +199,11 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
   const { end } = file.score;
   const craft = assembleCraft(toBoatSpec(file.boat));
   const shore = shoreOf(toObstacles(file.place));
+  const { lines, rigging } = toRigging(file, craft, names);
   const input: RunInput = {
     boat: craft.spec,
+    ...(lines.count > 0 ? { lines } : {}),
+    ...(lines.count > 0 || rigging.crew.length > 0 ? { rigging } : {}),
     obstacles: shore.obstacles,
     craft,
     shore,

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { LINE_STATES } from '@/core/score';
 import { compass, id, within } from './fields';
+import { crewSchema, handsOrders, linesSchema } from './rigging';
 
 const over = z.enum(['water', 'ground'], { error: "say 'water' or 'ground'" });
 const name = z.string().min(1, { error: 'choose one' }).max(80);
@@ -12,6 +14,8 @@ export const MOST_RUDDER_DEG = 90;
 export const MOST_TURN_DEG = 720;
 
 const speed = within(0, MOST_CUE_SPEED_MPS, 'm/s');
+
+const lineState = z.enum(LINE_STATES, { error: "say 'on', 'fast', 'taut' or 'off'" });
 
 const simpleCues = [
   z.strictObject({ is: z.literal('start') }),
@@ -36,10 +40,11 @@ const simpleCues = [
   }),
   z.strictObject({ is: z.literal('stopped') }),
   z.strictObject({ is: z.literal('sternway') }),
+  z.strictObject({ is: z.literal('line'), line: name, state: lineState }),
 ] as const;
 
 const CUE_ERROR =
-  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'any', 'all'";
+  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'line', 'any', 'all'";
 
 export const simpleCueSchema = z.discriminatedUnion('is', simpleCues, { error: CUE_ERROR });
 export type SimpleCue = z.infer<typeof simpleCueSchema>;
@@ -102,6 +107,7 @@ export const orderSchema = z.discriminatedUnion(
       sideways: within(-1, 1).default(0),
       twist: within(-1, 1).default(0),
     }),
+    ...handsOrders(after_s, name),
     z.strictObject({
       do: z.literal('call'),
       after_s,
@@ -110,7 +116,10 @@ export const orderSchema = z.discriminatedUnion(
       }),
     }),
   ],
-  { error: "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick' or 'call'" },
+  {
+    error:
+      "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick', 'pass', 'tend', 'letGo', 'step', 'go' or 'call'",
+  },
 );
 export type OrderDocument = z.infer<typeof orderSchema>;
 
@@ -146,8 +155,9 @@ export const expectationSchema = z.discriminatedUnion(
       mark: name,
       within_m: within(0.05, MOST_CUE_DISTANCE_M, 'm'),
     }),
+    z.strictObject({ is: z.literal('line'), at, line: name, state: lineState }),
   ],
-  { error: "is one of 'heading', 'speed', 'turning', 'clear', 'near'" },
+  { error: "is one of 'heading', 'speed', 'turning', 'clear', 'near', 'line'" },
 );
 export type ExpectationDocument = z.infer<typeof expectationSchema>;
 
@@ -179,6 +189,8 @@ export const scoreSchema = z
       .min(1, { error: 'a score needs at least one beat' })
       .max(60, { error: 'at most 60 beats' }),
     end: z.strictObject({ cue: cueSchema, within_s: within(0.1, 900, 's').default(120) }),
+    lines: linesSchema,
+    crew: crewSchema,
   })
   .superRefine((score, context) => {
     const seen = new Set<string>();

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
-import { wrapTurn } from '@/core/math';
-import type { Take, TakeEvent } from '@/core/score';
+import type { Take } from '@/core/score';
 import { degrees } from './fields';
+import { eventText, headingOf } from './event-text';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 
 export const TAKE_SCHEMA = 'yawtrope:take';
@@ -27,6 +27,8 @@ export const takeSummarySchema = z.strictObject({
     'reached',
     'missed',
     'hard touch',
+    'unsafe',
+    'fouled',
     'broke off',
     'cue never came',
     'out of time',
@@ -51,6 +53,10 @@ export const takeSummarySchema = z.strictObject({
         x_m: finite,
         y_m: finite,
       })
+      .nullable(),
+    /** The line nearest to its breaking load; null when none was loaded. */
+    line: z
+      .strictObject({ name: z.string(), tension_N: finite, breaks_N: finite, time_s: finite })
       .nullable(),
     touch: touchSchema.nullable(),
     touches: z.number().int(),
@@ -102,38 +108,6 @@ export const takeFileSchema = z.strictObject({
 });
 export type TakeFile = z.infer<typeof takeFileSchema>;
 
-const headingOf = (psi: number) => degrees(wrapTurn(psi));
-
-function eventText(event: TakeEvent): string {
-  switch (event.is) {
-    case 'order': {
-      const { order } = event;
-      if (order.do === 'wheel') return `wheel ${degrees(order.angle).toFixed(0)}°`;
-      if (order.do === 'steer') return `steer ${headingOf(order.heading).toFixed(0)}°`;
-      if (order.do === 'steer for') return `steer for ${order.mark.name}`;
-      if (order.do === 'call') return `call: ${order.text}`;
-      const percent = (share: number) => `${Math.round(share * 100)} %`;
-      if (order.do === 'thruster') {
-        const side = order.power < 0 ? 'port' : 'starboard';
-        return order.power === 0
-          ? 'thruster off'
-          : `thruster ${side} ${percent(Math.abs(order.power))}`;
-      }
-      if (order.do === 'joystick')
-        return `joystick: ahead ${percent(order.surge)}, starboard ${percent(order.sway)}, twist ${percent(order.yaw)}`;
-      const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
-      const which = order.engine === null ? '' : `engine ${order.engine + 1} `;
-      return `${which}${gear}, throttle ${percent(order.throttle)}`;
-    }
-    case 'expectation failed':
-      return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
-    case 'cue never came':
-      return `waited ${event.waited.toFixed(1)} s`;
-    default:
-      return '';
-  }
-}
-
 const GOAL_UNITS = { clearance: 'm', distance: 'm', heading: 'degrees', speed: 'm/s' } as const;
 
 /** The summary of a take of a manoeuvre. */
@@ -173,6 +147,12 @@ export function summarise(take: Take, file: ManoeuvreFile): TakeSummary {
         x_m: margins.clearance.x,
         y_m: margins.clearance.y,
       },
+      line: margins.line && {
+        name: file.score.lines[margins.line.line]?.name ?? '',
+        tension_N: margins.line.tension,
+        breaks_N: margins.line.breaks,
+        time_s: margins.line.time,
+      },
       touch: touches[worst] ?? null,
       touches: touches.length,
       fastest_mps: margins.fastest,
@@ -200,7 +180,7 @@ export function summarise(take: Take, file: ManoeuvreFile): TakeSummary {
       time_s: event.time,
       is: event.is,
       beat: 'beat' in event ? beatId(event.beat) : null,
-      text: eventText(event),
+      text: eventText(event, file.score),
     })),
   };
 }

@@ -1,4 +1,5 @@
-import type { Trace } from '../sim';
+import { NO_LINES, type Lines } from '../holding';
+import type { MoreColumn, Trace } from '../sim';
 import type { HullPart } from './hull-part';
 import { severity, type Touch } from './touches';
 
@@ -18,6 +19,8 @@ export interface LeastClearance {
 export interface Margins {
   /** Null when the place holds nothing but the berth. */
   readonly clearance: LeastClearance | null;
+  /** The line nearest to its breaking load; null when none was loaded. */
+  readonly line: LineLoad | null;
   /** The worst touch, or null for none. */
   readonly touch: Touch | null;
   readonly touchCount: number;
@@ -31,10 +34,35 @@ export interface Margins {
   readonly neutralSeconds: number;
 }
 
+/** The line that came nearest to its breaking load. */
+export interface LineLoad {
+  /** Its place among the lines. */
+  readonly line: number;
+  /** Greatest tension of the take, N, when, and the load it parts at, N. */
+  readonly tension: number;
+  readonly time: number;
+  readonly breaks: number;
+}
+
+/** Greatest tension of each line, N, and when. */
+export function lineLoads(trace: Trace, lines: Lines): readonly LineLoad[] {
+  return Array.from({ length: lines.count }, (_, line) => {
+    const tension = trace[`tension${line + 1}` as MoreColumn];
+    const load = { line, tension: 0, time: 0, breaks: lines.breaks[line]! };
+    tension?.forEach((now, i) => {
+      if (now <= load.tension) return;
+      load.tension = now;
+      load.time = trace.time[i]!;
+    });
+    return load;
+  });
+}
+
 export function marginsOf(
   trace: Trace,
   touches: readonly Touch[],
   clearance: LeastClearance | null,
+  lines: Lines = NO_LINES,
 ): Margins {
   const { time, gear, groundSpeed, surge, sway } = trace;
   let fastest = 0;
@@ -52,6 +80,7 @@ export function marginsOf(
   );
   return {
     clearance,
+    line: heaviest(lineLoads(trace, lines)),
     touch: worst,
     touchCount: touches.length,
     fastest,
@@ -59,4 +88,11 @@ export function marginsOf(
     gearShifts,
     neutralSeconds,
   };
+}
+
+function heaviest(loads: readonly LineLoad[]): LineLoad | null {
+  const loaded = loads.filter(({ tension }) => tension > 0);
+  if (loaded.length === 0) return null;
+  const share = ({ tension, breaks }: LineLoad) => tension / breaks;
+  return loaded.reduce((a, b) => (share(b) > share(a) ? b : a));
 }

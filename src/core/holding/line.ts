@@ -158,12 +158,7 @@ export function spanOf(
 }
 
 /** Tension of line `i` as it lies, N: what stretches it, and no more than it is held by. */
-export function tensionIn(
-  lines: Lines,
-  rows: Float64Array,
-  i: number,
-  span: Float64Array,
-): number {
+export function tensionIn(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
   const at = i * LINE_COLUMNS;
   const pull = lineTension(
     lines.stiffness[i]!,

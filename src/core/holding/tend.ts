@@ -16,7 +16,7 @@ const SHORTEST_M = 0.3;
 /**
  * What becomes of lines over a piece of the step that ends with the boat at `boat` (columns GROUND): one over its
  * breaking load parts; one held by less than what stretches it surges until it carries what holds it, and is brought
- * up at its own end; one that is hauled or eased changes its length. Friction and hands only take energy; a haul gives
+ * up at its own end; one that is hauled or eased changes its length; one that trails comes home. Friction and hands only take energy; a haul gives
  * at most its pull.
  *
  * @param rows columns LINE, changed in place
@@ -31,6 +31,10 @@ export function tendLines(
 ): void {
   for (let i = 0; i < lines.count; i++) {
     const at = i * LINE_COLUMNS;
+    if (rows[at + LINE.MADE] === MADE.TRAILING) {
+      rows[at + LINE.LENGTH] = Math.max(0, rows[at + LINE.LENGTH]! - rows[at + LINE.HAUL]! * dt);
+      continue;
+    }
     const hold = rows[at + LINE.HOLD]!;
     if (hold === 0) continue;
     spanOf(span, lines, rows, i, boat);

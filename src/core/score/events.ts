@@ -1,5 +1,34 @@
 import type { Expectation, Order } from './types';
 
+/** What befell a line. */
+export type LineEvent =
+  | 'passing'
+  | 'missed'
+  | 'not passed'
+  | 'on'
+  | 'on a turn'
+  | 'fast'
+  | 'hauled'
+  | 'eased'
+  | 'let go'
+  | 'home'
+  | 'not let go'
+  | 'left'
+  | 'brought up'
+  | 'parted'
+  | 'in the propeller';
+
+/** What somebody did or could not do. */
+export type CrewEvent =
+  | 'ashore'
+  | 'aboard'
+  | 'at'
+  | 'could not step'
+  | 'not there'
+  | 'in danger'
+  | 'helm left'
+  | 'helm manned';
+
 /** What happened, when. Beats are counted from 0; the end counts as the beat after the last. */
 export type TakeEvent = { readonly time: number } & (
   | { readonly is: 'beat'; readonly beat: number }
@@ -14,6 +43,23 @@ export type TakeEvent = { readonly time: number } & (
     }
   | { readonly is: 'cue never came'; readonly beat: number; readonly waited: number }
   | { readonly is: 'way out'; readonly beat: number }
+  | {
+      readonly is: 'line';
+      readonly line: number;
+      readonly what: LineEvent;
+      /** Where its end is, once it is on. */
+      readonly x: number;
+      readonly y: number;
+    }
+  | {
+      readonly is: 'crew';
+      readonly who: number;
+      readonly what: CrewEvent;
+      readonly aboard: boolean;
+      /** Body axes aboard, else on the place, m. */
+      readonly x: number;
+      readonly y: number;
+    }
   | { readonly is: 'end' }
   | { readonly is: 'out of time' }
 );

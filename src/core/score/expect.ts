@@ -1,6 +1,6 @@
 import { wrapHalfTurn } from '../math';
-import { groundSpeed, PSI, R, waterSpeed, type SimState, type World } from '../sim';
-import { distanceToMark } from './gates';
+import { groundSpeed, lineNow, PSI, R, waterSpeed, type SimState, type World } from '../sim';
+import { distanceToMark, lineLevel } from './gates';
 import type { Expectation } from './types';
 
 /** Rate of turn that counts as turning, rad/s (0.5°/s). */
@@ -34,6 +34,10 @@ export function lookAt(
     }
     case 'clear':
       return { met: clearance >= expectation.least, found: clearance };
+    case 'line': {
+      const found = lineNow(state, world, expectation.line).tension;
+      return { met: lineLevel(state, world, expectation.line, expectation.state) >= 0, found };
+    }
     case 'near': {
       const found = distanceToMark(state, expectation.point, expectation.mark);
       return { met: found <= expectation.within, found };

@@ -1,6 +1,8 @@
+import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, sin, wrapHalfTurn } from '../math';
 import {
   groundSpeed,
+  lineNow,
   pointOnWater,
   PSI,
   U,
@@ -9,6 +11,7 @@ import {
   type SimState,
   type World,
 } from '../sim';
+import { TAUT_N, type LineState } from './rigging';
 import type { Cue, MarkOnPlace, PointOnBoat } from './types';
 
 /**
@@ -51,6 +54,8 @@ export function armGate(cue: Cue, state: SimState, world: World): Gate {
       return stoppedGate(state, world);
     case 'sternway':
       return { level: (s) => -s.motion[U]! - STERNWAY_MPS };
+    case 'line':
+      return { level: (s, w) => lineLevel(s, w, cue.line, cue.state) };
     case 'any':
     case 'all':
       return groupGate(
@@ -58,6 +63,23 @@ export function armGate(cue: Cue, state: SimState, world: World): Gate {
         cue.is,
       );
   }
+}
+
+/**
+ * How far a line is from a state: its tension over what counts as taut, N; else 1 when it is in that state, −1 when not.
+ * Hands change a line only between steps, so that does not jump inside one.
+ */
+export function lineLevel(state: SimState, world: World, line: number, wanted: LineState): number {
+  if (wanted === 'taut') return lineNow(state, world, line).tension - TAUT_N;
+  const made = state.lines[line * LINE_COLUMNS + LINE.MADE];
+  const on = made === MADE.HELD || made === MADE.TURNED || made === MADE.FAST;
+  const there =
+    wanted === 'on'
+      ? on
+      : wanted === 'fast'
+        ? made === MADE.FAST
+        : made === MADE.ABOARD || made === MADE.PARTED;
+  return there ? 1 : -1;
 }
 
 function afterGate(at: number): Gate {

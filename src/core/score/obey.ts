@@ -8,10 +8,24 @@ import {
   type SimState,
   type World,
 } from '../sim';
-import type { Order } from './types';
+import type { ControlOrder, HandsOrder, Order } from './types';
+
+const HANDS: ReadonlySet<Order['do']> = new Set([
+  'pass',
+  'tend',
+  'let go',
+  'step ashore',
+  'step aboard',
+  'go',
+]);
+
+/** Is it for hands on lines rather than for the helm? */
+export function isForHands(order: Order): order is HandsOrder {
+  return HANDS.has(order.do);
+}
 
 /** Does what an order says to the boat's controls. Any other control takes the boat from the joystick. */
-export function obey(order: Order, state: SimState, { craft }: World): void {
+export function obey(order: ControlOrder, state: SimState, { craft }: World): void {
   if (order.do === 'call') return;
   const { joystick } = state;
   if (order.do === 'joystick') {

@@ -1,12 +1,14 @@
 import type { SimState, World } from '../sim';
+import { Crew } from './crew';
 import type { TakeEvent } from './events';
 import { lookAt } from './expect';
 import { armGate, type Gate } from './gates';
-import { obey } from './obey';
-import type { Expectation, Score, TimedOrder } from './types';
+import { isForHands, obey } from './obey';
+import { NO_RIGGING, type Rigging } from './rigging';
+import type { ControlOrder, Expectation, Score, TimedOrder } from './types';
 
 /** Why a run is over. */
-export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time';
+export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time' | 'fouled';
 
 interface Due {
   readonly at: number;
@@ -41,12 +43,17 @@ export class Player {
   private watches: Watch[] = [];
   private escapedAt = Infinity;
   private beatClearance = Infinity;
+  readonly crew: Crew;
+  /** Orders to the controls while nobody is at them. */
+  private waiting: ControlOrder[] = [];
 
   constructor(
     private readonly score: Score,
     private readonly state: SimState,
     private readonly world: World,
+    rigging: Rigging = NO_RIGGING,
   ) {
+    this.crew = new Crew(rigging, state, world, this.events);
     this.armedAt = state.time;
     this.gate = armGate(this.nextCue(), state, world);
   }
@@ -62,7 +69,7 @@ export class Player {
 
   /** The next moment fixed by the clock: an order, a look, a deadline. s */
   nextMoment(): number {
-    let least = this.deadline();
+    let least = Math.min(this.deadline(), this.crew.next());
     for (let i = 0; i < this.due.length; i++) least = Math.min(least, this.due[i]!.at);
     for (let i = 0; i < this.watches.length; i++) least = Math.min(least, this.watches[i]!.at);
     return least;
@@ -109,17 +116,30 @@ export class Player {
       this.beatClearance = Infinity;
       this.armedAt = time;
       this.giveDue();
+      this.handsAct();
       this.gate = armGate(this.nextCue(), this.state, this.world);
     }
   }
 
-  /** Does whatever the clock has brought due. */
-  takeMoments(): void {
-    if (this.state.time + 1e-9 < this.nextMoment()) return;
+  /** Does whatever the clock has brought due; tells whether hands did something a cue may have waited for. */
+  takeMoments(): boolean {
+    if (this.state.time + 1e-9 < this.nextMoment()) return false;
     this.giveDue();
+    const acted = this.handsAct();
     const now = this.state.time + 1e-9;
     for (const watch of this.watches.filter(({ at }) => at <= now)) this.look(watch);
     if (this.finish === null && now >= this.deadline()) this.overdue();
+    return acted;
+  }
+
+  /** Hands go on with what they do; whoever comes back to the helm does what was called meanwhile. */
+  private handsAct(): boolean {
+    const acted = this.crew.act();
+    if (this.waiting.length > 0 && this.crew.helmManned()) {
+      for (const order of this.waiting) obey(order, this.state, this.world);
+      this.waiting = [];
+    }
+    return acted;
   }
 
   stopForTime(): void {
@@ -188,6 +208,8 @@ export class Player {
 
   private give(beat: number, { order }: TimedOrder): void {
     this.events.push({ time: this.state.time, is: 'order', beat, order });
-    obey(order, this.state, this.world);
+    if (isForHands(order)) this.crew.give(order);
+    else if (order.do === 'call' || this.crew.helmManned()) obey(order, this.state, this.world);
+    else this.waiting.push(order);
   }
 }

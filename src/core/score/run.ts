@@ -39,6 +39,7 @@ import {
 import { STOPPED_MPS } from './gates';
 import { checkGoal, type Goal } from './goal';
 import { Player } from './player';
+import type { Rigging } from './rigging';
 import type { BeatMark, Outcome, Take } from './take';
 import type { Score } from './types';
 
@@ -50,8 +51,10 @@ export interface RunInput {
   readonly craft?: Craft;
   readonly shore?: Shore;
   readonly weather: Weather;
-  /** Lines made fast from start to end; none if not given. */
+  /** Lines made fast from start to end, or those of `rigging`; none if not given. */
   readonly lines?: Lines;
+  /** What hands may do with the lines, and who they are. */
+  readonly rigging?: Rigging;
   readonly start: StartPose;
   readonly score: Score;
   readonly goal: Goal;
@@ -123,7 +126,7 @@ class Run {
     this.memory = clearanceMemory(this.world.shore, input.boat.hull.deck);
     this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
     this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
-    this.player = new Player(input.score, this.state, this.world);
+    this.player = new Player(input.score, this.state, this.world, input.rigging);
   }
 
   play(): Take {
@@ -173,10 +176,17 @@ class Run {
     const level = player.level(state);
     if (level >= 0) this.findCue(dt, player.level(this.before), level);
     if (this.state.time >= (this.gridStep + 1) * STEP_S - INSTANT_S) this.reachGrid();
-    player.takeMoments();
-    if (level >= 0) this.beginBeats();
+    if (this.world.lines.tended) this.lookAtLines();
+    if (player.takeMoments() || level >= 0) this.beginBeats();
     if (player.brokenOff && player.finish === null && this.lyingStopped())
       player.finish = 'broke off';
+  }
+
+  /** A line in the propeller ends it: nothing of what was planned can follow. */
+  private lookAtLines(): void {
+    const { crew } = this.player;
+    crew.look(this.before.lines);
+    if (crew.fouled && this.player.finish === null) this.player.finish = 'fouled';
   }
 
   private retake(dt: number): number {
@@ -251,7 +261,7 @@ class Run {
   private sample(): void {
     this.measure(this.berth);
     const { now, state, world } = this;
-    this.trace.write(state, this.scratch.ground, now.distance);
+    this.trace.write(state, this.scratch, now.distance);
     this.player.noteClearance(now.distance);
     this.watch?.(state);
     if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
@@ -273,10 +283,11 @@ class Run {
     const goal = checkGoal(input.goal, state, world, this.now.distance);
     const outcome = judge(
       player.finish,
+      player.crew.inDanger,
       touches.some((t) => t.grade === 'hard'),
       goal.every((c) => c.met),
     );
-    const margins = marginsOf(trace, touches, this.least);
+    const margins = marginsOf(trace, touches, this.least, world.lines);
     return {
       outcome,
       duration: state.time,
@@ -291,7 +302,13 @@ class Run {
   }
 }
 
-function judge(finish: Player['finish'], hard: boolean, goalMet: boolean): Outcome {
+function judge(
+  finish: Player['finish'],
+  inDanger: boolean,
+  hard: boolean,
+  goalMet: boolean,
+): Outcome {
+  if (inDanger) return 'unsafe';
   if (hard) return 'hard touch';
   if (finish === 'ended' || finish === null) return goalMet ? 'reached' : 'missed';
   return finish;

@@ -4,7 +4,16 @@ import type { TakeEvent } from './events';
 import type { GoalCheck } from './goal';
 
 export type Outcome =
-  'reached' | 'missed' | 'hard touch' | 'broke off' | 'cue never came' | 'out of time';
+  | 'reached'
+  | 'missed'
+  | 'hard touch'
+  /** Somebody stepped with a propeller turning near them. */
+  | 'unsafe'
+  /** A line got into the propeller. */
+  | 'fouled'
+  | 'broke off'
+  | 'cue never came'
+  | 'out of time';
 
 /** Where and when a beat began. Radians, m, s. */
 export interface BeatMark {

@@ -1,4 +1,5 @@
 import type { Gear } from '../sim';
+import type { LineState } from './rigging';
 
 /** A score in SI units and radians, as the interpreter plays it. */
 export interface Score {
@@ -52,6 +53,8 @@ export type Cue =
     }
   | { readonly is: 'stopped' }
   | { readonly is: 'sternway' }
+  /** A line is on, fast, taut, or off and home. */
+  | { readonly is: 'line'; readonly line: number; readonly state: LineState }
   | { readonly is: 'any'; readonly of: readonly Cue[] }
   | { readonly is: 'all'; readonly of: readonly Cue[] };
 
@@ -73,7 +76,8 @@ export interface TimedOrder {
   readonly order: Order;
 }
 
-export type Order =
+/** What the helm does, and what is called. */
+export type ControlOrder =
   | { readonly do: 'wheel'; readonly angle: number }
   /** The helm steers by itself from here: a heading, or for a mark, until the wheel is ordered. */
   | { readonly do: 'steer'; readonly heading: number }
@@ -96,6 +100,46 @@ export type Order =
     }
   | { readonly do: 'call'; readonly text: string };
 
+export type Order = ControlOrder | HandsOrder;
+
+/** What people do. `by` is a person by their place in the crew, null for whoever is at hand. */
+export type HandsOrder =
+  | {
+      readonly do: 'pass';
+      readonly line: number;
+      readonly by: number | null;
+      readonly mark: LineEnd;
+      readonly how: PassHow;
+      /** Length it is made fast at as soon as it is on; held in the hand if null. */
+      readonly length: number | null;
+    }
+  | {
+      readonly do: 'tend';
+      readonly line: number;
+      readonly by: number | null;
+      readonly how: TendHow;
+      /** Metres to haul to or to ease by; null for as far as it goes. */
+      readonly length: number | null;
+      /** Turns to hold it by. */
+      readonly turns: number;
+      readonly winch: boolean;
+    }
+  | { readonly do: 'let go'; readonly line: number; readonly by: number | null }
+  | { readonly do: 'step ashore'; readonly by: number; readonly mark: MarkOnPlace }
+  | { readonly do: 'step aboard'; readonly by: number; readonly point: PointOnBoat }
+  | { readonly do: 'go'; readonly by: number; readonly point: PointOnBoat };
+
+export const PASS_HOW = ['drop', 'throw', 'carry'] as const;
+export type PassHow = (typeof PASS_HOW)[number];
+export const TEND_HOW = ['haul', 'hold', 'turn', 'fast', 'ease'] as const;
+export type TendHow = (typeof TEND_HOW)[number];
+
+/** What a line is made on to ashore. */
+export interface LineEnd extends MarkOnPlace {
+  /** Height over the water, m. */
+  readonly height: number;
+}
+
 export type ExpectAt = { readonly after: number } | 'next';
 
 export type Expectation = {
@@ -117,4 +161,5 @@ export type Expectation = {
       readonly mark: MarkOnPlace;
       readonly within: number;
     }
+  | { readonly is: 'line'; readonly line: number; readonly state: LineState }
 );

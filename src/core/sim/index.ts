@@ -11,7 +11,7 @@ export { accelerate, derivative, lookAround, placeOnGround } from './derivative'
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
 export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
-export { groundSpeed, pointOnWater, waterSpeed } from './readings';
+export { groundOf, groundSpeed, lineNow, pointOnWater, waterSpeed } from './readings';
 export {
   copyState,
   initialState,
@@ -34,6 +34,7 @@ export { senseSurroundings } from './surroundings';
 export {
   engineColumn,
   MORE_COLUMNS,
+  MOST_LINES,
   SAMPLE_S,
   TRACE_COLUMNS,
   TraceWriter,

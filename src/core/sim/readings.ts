@@ -1,4 +1,15 @@
+import {
+  GROUND,
+  GROUND_COLUMNS,
+  LINE,
+  LINE_COLUMNS,
+  SPAN,
+  SPAN_COLUMNS,
+  spanOf,
+  tensionIn,
+} from '../holding';
 import { cos, sin } from '../math';
+import { setGround } from './derivative';
 import type { World } from './world';
 import { PSI, U, V, X, Y, type SimState } from './state';
 
@@ -24,4 +35,27 @@ export function pointOnWater(state: SimState, bx: number, by: number): { x: numb
   const s = sin(motion[PSI]!);
   const c = cos(motion[PSI]!);
   return { x: motion[X]! + bx * s + by * c, y: motion[Y]! + bx * c - by * s };
+}
+
+/** Her place and velocity over the ground as a row of columns GROUND. */
+export function groundOf({ motion }: SimState, { environment }: World): Float64Array {
+  const ground = new Float64Array(GROUND_COLUMNS);
+  ground[GROUND.SIN] = sin(motion[PSI]!);
+  ground[GROUND.COS] = cos(motion[PSI]!);
+  setGround(ground, motion, environment.row);
+  return ground;
+}
+
+/** Tension of a line at this moment, N, and the distance between its ends, m. */
+export function lineNow(
+  state: SimState,
+  world: World,
+  line: number,
+): { readonly tension: number; readonly span: number } {
+  const rows = state.lines;
+  const span = new Float64Array(SPAN_COLUMNS);
+  spanOf(span, world.lines, rows, line, groundOf(state, world));
+  const held = rows[line * LINE_COLUMNS + LINE.HOLD]! > 0;
+  const tension = held ? tensionIn(world.lines, rows, line, span) : 0;
+  return { tension, span: span[SPAN.LENGTH]! };
 }

@@ -1,6 +1,6 @@
-import { GROUND } from '../holding';
+import { GROUND, LINE, LINE_COLUMNS, type Lines } from '../holding';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
-import type { World } from './world';
+import type { Scratch, World } from './world';
 
 /** Columns of a take's record, one Float64Array each, sampled every SAMPLE_S. SI and radians. */
 export const TRACE_COLUMNS = [
@@ -19,7 +19,10 @@ export const TRACE_COLUMNS = [
   'clearance',
 ] as const;
 
-/** Columns only some boats have: engines after the first, thrusters (power −1 … 1), drives' own angles. */
+/**
+ * Columns only some boats have: engines after the first, thrusters (power −1 … 1), drives' own angles; and of each line
+ * hands may tend its tension, N, what is made of it (MADE) and its length without load, m.
+ */
 export const MORE_COLUMNS = [
   'gear2',
   'throttle2',
@@ -36,7 +39,34 @@ export const MORE_COLUMNS = [
   'angle2',
   'angle3',
   'angle4',
+  'tension1',
+  'tension2',
+  'tension3',
+  'tension4',
+  'tension5',
+  'tension6',
+  'tension7',
+  'tension8',
+  'made1',
+  'made2',
+  'made3',
+  'made4',
+  'made5',
+  'made6',
+  'made7',
+  'made8',
+  'length1',
+  'length2',
+  'length3',
+  'length4',
+  'length5',
+  'length6',
+  'length7',
+  'length8',
 ] as const;
+
+/** Lines a record has columns for. */
+export const MOST_LINES = 8;
 
 export type TraceColumn = (typeof TRACE_COLUMNS)[number];
 export type MoreColumn = (typeof MORE_COLUMNS)[number];
@@ -55,7 +85,7 @@ export function engineColumn(
   return engine === 0 ? what : (`${what}${engine + 1}` as MoreColumn);
 }
 
-function columnsFor({ craft }: World): (TraceColumn | MoreColumn)[] {
+function columnsFor({ craft, lines }: World): (TraceColumn | MoreColumn)[] {
   const { drives, thrusters } = craft.spec;
   const more = drives.flatMap((drive, i) => {
     const own = drive.steering === 'own' ? [`angle${i + 1}`] : [];
@@ -65,8 +95,13 @@ function columnsFor({ craft }: World): (TraceColumn | MoreColumn)[] {
     ...TRACE_COLUMNS,
     ...(more as MoreColumn[]),
     ...thrusters.map((_, i) => `thruster${i + 1}` as MoreColumn),
+    ...Array.from({ length: recorded(lines) }, (_, i) =>
+      (['tension', 'made', 'length'] as const).map((what) => `${what}${i + 1}` as MoreColumn),
+    ).flat(),
   ];
 }
+
+const recorded = ({ count, tended }: Lines) => (tended ? Math.min(count, MOST_LINES) : 0);
 
 interface EngineColumns {
   readonly gear: Float64Array;
@@ -95,6 +130,7 @@ export class TraceWriter {
   /** The same columns by what they are of, found once: three and perhaps an angle for each engine, one a thruster. */
   private readonly ofEngine: readonly EngineColumns[];
   private readonly ofThruster: readonly Float64Array[];
+  private readonly ofLine: readonly (readonly Float64Array[])[];
   private length = 0;
 
   constructor(
@@ -110,11 +146,16 @@ export class TraceWriter {
       rps: this.columns[engineColumn('rps', k)]!,
       angle: this.columns[`angle${k + 1}` as MoreColumn] ?? null,
     }));
+    this.ofLine = Array.from({ length: recorded(world.lines) }, (_, k) => [
+      this.columns[`tension${k + 1}` as MoreColumn]!,
+      this.columns[`made${k + 1}` as MoreColumn]!,
+      this.columns[`length${k + 1}` as MoreColumn]!,
+    ]);
     this.ofThruster = thrusters.map((_, k) => this.columns[`thruster${k + 1}` as MoreColumn]!);
   }
 
-  /** @param ground columns GROUND of that state */
-  write(state: SimState, ground: Float64Array, clearance: number): void {
+  /** @param scratch with her place over the ground, and the lines' tensions, at that state */
+  write(state: SimState, { ground, tension }: Scratch, clearance: number): void {
     if (this.length >= this.capacity) return;
     const i = this.length++;
     const c = this.columns as Record<TraceColumn, Float64Array>;
@@ -132,6 +173,12 @@ export class TraceWriter {
     c.rudder[i] = state.angles[0]!;
     c.clearance[i] = clearance;
     this.writeEngines(state, i);
+    for (let k = 0; k < this.ofLine.length; k++) {
+      const [pull, made, length] = this.ofLine[k]!;
+      pull![i] = tension[k]!;
+      made![i] = state.lines[k * LINE_COLUMNS + LINE.MADE]!;
+      length![i] = state.lines[k * LINE_COLUMNS + LINE.LENGTH]!;
+    }
   }
 
   private writeEngines({ engines, thrusters, angles }: SimState, i: number): void {

@@ -1,4 +1,5 @@
 import type { Dial } from '@/core/search';
+import type { LineDocument } from '../rigging';
 import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument, SimpleCue } from '../score';
 
 /**
@@ -79,7 +80,14 @@ export function beat(
   };
 }
 
-export const scoreOf = (beats: BeatDocument[], end: CueDocument, within_s = 60): ScoreDocument => ({
+export const scoreOf = (
+  beats: BeatDocument[],
+  end: CueDocument,
+  within_s = 60,
+  lines: LineDocument[] = [],
+): ScoreDocument => ({
   beats,
   end: { cue: end, within_s },
+  lines,
+  crew: [],
 });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { radians } from '../fields';
 import { cos, wrapHalfTurn } from '@/core/math';
 import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from '../manoeuvre';
+import type { ScoreDocument } from '../score';
 import { failure, success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
 import { beat, scoreOf, type Draft } from './draft';
@@ -192,14 +193,16 @@ export function figuresFor({
   return success(FIGURE_IDS.map((id) => ({ id, unfit: FIGURES[id].unfit(setting.value) })));
 }
 
-/** The same with every wait that may be in vain so many times as long. */
-function patient({ dials, write }: Draft, times: number): Draft {
+/** The same with every wait that may be in vain so many times as long, for the people there are. */
+function patient({ dials, write }: Draft, times: number, { crew }: ScoreDocument): Draft {
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
   return {
     dials,
     write: (values) => {
-      const { beats, end } = write(values);
+      const { beats, end, lines } = write(values);
       return {
+        lines,
+        crew,
         beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),
         end: { ...end, within_s: longer(end.within_s) },
       };
@@ -214,7 +217,9 @@ export function draftsOf(file: ManoeuvreFile, figure: FigureId): Result<readonly
   const unfit = FIGURES[figure].unfit(setting.value);
   if (unfit) return failure({ path: 'figure', message: unfit });
   const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
-  return success(FIGURES[figure].drafts(setting.value).map((draft) => patient(draft, longer)));
+  return success(
+    FIGURES[figure].drafts(setting.value).map((draft) => patient(draft, longer, file.score)),
+  );
 }
 
 /**

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { degrees, id, longText, shortText, within, compass } from '../fields';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { namedPoints } from '../boat-spec';
-import { namedMarks } from '../place';
+import { lineEnds, namedMarks } from '../place';
+import type { LineDocument } from '../rigging';
 import { failure, success, type Result } from '../result';
 import { scoreNumbers } from '../fit-score';
 import {
@@ -105,8 +106,10 @@ class Laying {
   }
 
   score(): ScoreDocument {
-    const { beats, end } = this.figure.score;
+    const { beats, end, lines } = this.figure.score;
     return {
+      lines: lines.map((line) => this.line(line)),
+      crew: this.file.score.crew,
       beats: beats.map((beat) => ({
         ...beat,
         cue: this.cue(beat.cue),
@@ -119,6 +122,21 @@ class Laying {
 
   private heading(value: number): number {
     return compassOf(this.base + this.flip * (value - this.figure.basis.heading_deg));
+  }
+
+  private line(line: LineDocument): LineDocument {
+    const { fast, ...rest } = line;
+    const to = fast ? this.lineEnd(fast.to) : null;
+    return { ...rest, from: this.point(line.from), ...(to === null ? {} : { fast: { to } }) };
+  }
+
+  /** A bollard or pile of that name, else the one nearest to where she starts. */
+  private lineEnd(name: string): string | null {
+    const { place, start } = this.file;
+    const ends = lineEnds(place);
+    if (ends.some((end) => end.name === name)) return name;
+    const far = (end: { x: number; y: number }) => Math.hypot(end.x - start.x_m, end.y - start.y_m);
+    return ends.length > 0 ? ends.reduce((a, b) => (far(b) < far(a) ? b : a)).name : null;
   }
 
   /** The mark of the goal stands for the old one, and for any this place has not got. */

@@ -58,13 +58,13 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
   const units = useMemo(() => ({ speed, length }), [speed, length]);
-  const { points, marks } = useNames();
+  const { points, marks, lines } = useNames();
   const fresh = useMemo(
     () => ({
-      cue: freshCue(points[0] ?? '', marks[0] ?? ''),
-      expect: freshExpect(points[0] ?? '', marks[0] ?? ''),
+      cue: freshCue(points[0] ?? '', marks[0] ?? '', lines[0]),
+      expect: freshExpect(points[0] ?? '', marks[0] ?? '', lines[0]),
     }),
-    [points, marks],
+    [points, marks, lines],
   );
 
   const form = useForm<BeatForm>({

@@ -6,6 +6,7 @@ import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
 import type { CueRow } from './cue-rows';
+import { LineFields } from './LineFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
@@ -18,6 +19,7 @@ const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
   { value: 'within', text: 'point near a mark' },
   { value: 'stopped', text: 'boat stopped' },
   { value: 'sternway', text: 'sternway begun' },
+  { value: 'line', text: 'a line is' },
 ];
 
 const JOINS: readonly ChoiceOption<BeatForm['join']>[] = [
@@ -120,6 +122,7 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
           <RowChoice name={`${at}.over`} label="Speed over" options={SPEEDS_OVER} />
         </>
       )}
+      {is === 'line' && <LineFields at={at} />}
       {(is === 'abeam' || is === 'within') && (
         <>
           <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />

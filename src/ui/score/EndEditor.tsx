@@ -23,8 +23,11 @@ export function EndEditor() {
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
   const units = useMemo(() => ({ speed, length }), [speed, length]);
-  const { points, marks } = useNames();
-  const fresh = useMemo(() => freshCue(points[0] ?? '', marks[0] ?? ''), [points, marks]);
+  const { points, marks, lines } = useNames();
+  const fresh = useMemo(
+    () => freshCue(points[0] ?? '', marks[0] ?? '', lines[0]),
+    [points, marks, lines],
+  );
 
   const read = (form: BeatForm) =>
     check(endSchema, { cue: cueFromForm(form, units), within_s: form.within });

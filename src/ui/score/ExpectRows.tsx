@@ -7,6 +7,7 @@ import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
 import type { ExpectRow } from './expect-rows';
 import { names, SIDES, SPEEDS_OVER } from './CueFields';
+import { LineFields } from './LineFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<ExpectRow['is']>[] = [
@@ -15,6 +16,7 @@ const KINDS: readonly ChoiceOption<ExpectRow['is']>[] = [
   { value: 'speed', text: 'speed' },
   { value: 'turning', text: 'turning to' },
   { value: 'near', text: 'point near a mark' },
+  { value: 'line', text: 'a line is' },
 ];
 
 const MOMENTS: readonly ChoiceOption<string>[] = [
@@ -82,6 +84,7 @@ function ExpectFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
           <RowChoice name={`${at}.over`} label="Speed over" options={SPEEDS_OVER} />
         </>
       )}
+      {row.is === 'line' && <LineFields at={at} />}
       {row.is === 'turning' && <RowChoice name={`${at}.to`} label="Turning to" options={SIDES} />}
       {row.is === 'near' && (
         <>

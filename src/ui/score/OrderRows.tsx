@@ -9,6 +9,7 @@ import { useWorkspace } from '../state/context';
 import type { BeatForm } from './beat-form';
 import { ALL_ENGINES, freshOrder, type OrderRow } from './order-rows';
 import { names, SIDES } from './CueFields';
+import { HandsFields } from './HandsFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 import { useNames } from './use-names';
 
@@ -19,7 +20,11 @@ const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
 ];
 
 /** Orders this boat can be given, as the words that add one. */
-function additions(boat: Boat): { kind: OrderRow['do']; text: string }[] {
+function additions(
+  boat: Boat,
+  lines: boolean,
+  crew: boolean,
+): { kind: OrderRow['do']; text: string }[] {
   return [
     { kind: 'wheel', text: boat.steering.control },
     { kind: 'steer', text: 'steer a heading' },
@@ -28,6 +33,19 @@ function additions(boat: Boat): { kind: OrderRow['do']; text: string }[] {
     ...(boat.thrusters.length > 0 ? [{ kind: 'thruster' as const, text: 'thruster' }] : []),
     ...(boat.joystick ? [{ kind: 'joystick' as const, text: 'joystick' }] : []),
     { kind: 'call', text: 'call' },
+    ...(lines
+      ? [
+          { kind: 'pass' as const, text: 'pass a line' },
+          { kind: 'tend' as const, text: 'tend a line' },
+          { kind: 'letGo' as const, text: 'let go' },
+        ]
+      : []),
+    ...(crew
+      ? [
+          { kind: 'step' as const, text: 'step ashore or aboard' },
+          { kind: 'go' as const, text: 'go to' },
+        ]
+      : []),
   ];
 }
 
@@ -38,7 +56,7 @@ const named = (things: readonly { name: string }[]): ChoiceOption<string>[] =>
 export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
   const { control } = useFormContext<BeatForm>();
   const boat = useWorkspace((s) => s.boat);
-  const { marks } = useNames();
+  const { marks, points, ends, lines, crew } = useNames();
   const { fields, append, remove } = useFieldArray({ control, name });
   return (
     <div>
@@ -55,7 +73,7 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
       ))}
       <p className="flex flex-wrap items-center gap-x-3 text-quiet">
         add
-        {additions(boat).map(({ kind, text }) => (
+        {additions(boat, lines.length > 0, crew.length > 0).map(({ kind, text }) => (
           <button
             key={kind}
             type="button"
@@ -65,6 +83,10 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
                 ...freshOrder(kind),
                 thruster: boat.thrusters[0]?.name ?? '',
                 mark: marks[0] ?? '',
+                line: lines[0] ?? '',
+                end: ends[0] ?? '',
+                point: points[0] ?? '',
+                ...(kind === 'step' || kind === 'go' ? { by: crew[0] ?? '' } : {}),
               })
             }
           >
@@ -155,6 +177,7 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           />
         </>
       )}
+      <HandsFields at={at} row={row} />
       {row.do === 'call' && (
         <>
           <span className="font-semibold">Call</span>

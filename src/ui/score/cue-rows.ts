@@ -1,3 +1,4 @@
+import type { LineState } from '@/core/score';
 import type { CueDocument, SimpleCue } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 import { sided } from './sided';
@@ -15,6 +16,8 @@ export interface CueRow {
   point: string;
   mark: string;
   distance: number;
+  line: string;
+  state: LineState;
 }
 
 /** A cue as rows, and how they are joined. */
@@ -23,7 +26,7 @@ export interface CueForm {
   cues: CueRow[];
 }
 
-export function freshCue(point: string, mark: string): CueRow {
+export function freshCue(point: string, mark: string, line = ''): CueRow {
   return {
     is: 'after',
     seconds: 5,
@@ -36,6 +39,8 @@ export function freshCue(point: string, mark: string): CueRow {
     point,
     mark,
     distance: 10,
+    line,
+    state: 'fast',
   };
 }
 
@@ -64,6 +69,8 @@ function cueRow(cue: SimpleCue, fresh: CueRow, units: Units): CueRow {
         mark: cue.mark,
         distance: tidy(lengthIn(cue.distance_m, units.length)),
       };
+    case 'line':
+      return { ...row, line: cue.line, state: cue.state };
     default:
       return row;
   }
@@ -93,6 +100,8 @@ function cueFrom(row: CueRow, units: Units): SimpleCue {
         mark: row.mark,
         distance_m: lengthFrom(row.distance, units.length),
       };
+    case 'line':
+      return { is: 'line', line: row.line, state: row.state };
     default:
       return { is: row.is };
   }

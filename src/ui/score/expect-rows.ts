@@ -1,3 +1,4 @@
+import type { LineState } from '@/core/score';
 import type { ExpectationDocument } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 
@@ -15,9 +16,11 @@ export interface ExpectRow {
   point: string;
   mark: string;
   distance: number;
+  line: string;
+  state: LineState;
 }
 
-export function freshExpect(point: string, mark: string): ExpectRow {
+export function freshExpect(point: string, mark: string, line = ''): ExpectRow {
   return {
     is: 'clear',
     at: 'next',
@@ -32,6 +35,8 @@ export function freshExpect(point: string, mark: string): ExpectRow {
     point,
     mark,
     distance: 2,
+    line,
+    state: 'fast',
   };
 }
 
@@ -56,6 +61,8 @@ export function expectRow(e: ExpectationDocument, fresh: ExpectRow, units: Units
       return { ...row, to: e.to };
     case 'clear':
       return { ...row, clear: tidy(lengthIn(e.least_m, units.length)) };
+    case 'line':
+      return { ...row, line: e.line, state: e.state };
     case 'near':
       return {
         ...row,
@@ -83,6 +90,8 @@ export function expectFrom(row: ExpectRow, units: Units): ExpectationDocument {
       return { is: 'turning', at, to: row.to };
     case 'clear':
       return { is: 'clear', at, least_m: lengthFrom(row.clear, units.length) };
+    case 'line':
+      return { is: 'line', at, line: row.line, state: row.state };
     case 'near':
       return {
         is: 'near',

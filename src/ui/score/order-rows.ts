@@ -1,6 +1,9 @@
+import type { PassHow, TendHow } from '@/core/score';
 import type { OrderDocument } from '@/document';
 import { tidy } from '../words/units';
 import { sided } from './sided';
+
+type HandsDocument = Extract<OrderDocument, { do: 'pass' | 'tend' | 'letGo' | 'step' | 'go' }>;
 
 export interface OrderRow {
   do: OrderDocument['do'];
@@ -23,7 +26,24 @@ export interface OrderRow {
   heading: number;
   mark: string;
   text: string;
+  /** A line's name, what it is made on to, how it is passed, how it is tended. */
+  line: string;
+  end: string;
+  how: PassHow;
+  tend: TendHow;
+  /** Somebody's name, or ANYBODY. */
+  by: string;
+  /** Metres of line; nought for as it comes. */
+  metres: number;
+  turns: number;
+  winch: 'hand' | 'winch';
+  stepTo: 'ashore' | 'aboard';
+  /** Point aboard to go to or step to. */
+  point: string;
 }
+
+/** Stands for whoever is at hand; nobody may have an empty name. */
+export const ANYBODY = ' anybody';
 
 /** Stands for every engine at once; no boat's engine may have an empty name. */
 export const ALL_ENGINES = ' all';
@@ -45,6 +65,16 @@ export function freshOrder(kind: OrderDocument['do']): OrderRow {
     heading: 0,
     mark: '',
     text: '',
+    line: '',
+    end: '',
+    how: 'drop',
+    tend: 'fast',
+    by: ANYBODY,
+    metres: 0,
+    turns: 1.5,
+    winch: 'hand',
+    stepTo: 'ashore',
+    point: '',
   };
 }
 
@@ -73,7 +103,54 @@ export function orderRow(order: OrderDocument): OrderRow {
       twist: percent(order.twist),
     };
   }
-  return { ...row, text: order.text };
+  if (order.do === 'call') return { ...row, text: order.text };
+  return handsRow(row, order);
+}
+
+function handsRow(row: OrderRow, order: HandsDocument): OrderRow {
+  const who = { ...row, by: order.by ?? ANYBODY };
+  switch (order.do) {
+    case 'pass': {
+      const { line, to, how, length_m } = order;
+      return { ...who, line, end: to, how, metres: length_m ?? 0 };
+    }
+    case 'tend': {
+      const { line, how, length_m, turns, winch } = order;
+      const metres = length_m ?? 0;
+      return { ...who, line, tend: how, metres, turns, winch: winch ? 'winch' : 'hand' };
+    }
+    case 'letGo':
+      return { ...who, line: order.line };
+    case 'step':
+      return order.to === 'ashore'
+        ? { ...who, stepTo: 'ashore', mark: order.at }
+        : { ...who, stepTo: 'aboard', point: order.at };
+    case 'go':
+      return { ...who, point: order.at };
+  }
+}
+
+function handsFrom(row: OrderRow & { do: HandsDocument['do'] }): HandsDocument {
+  const after_s = row.after;
+  const by = row.by === ANYBODY ? {} : { by: row.by };
+  const length = row.metres > 0 ? { length_m: row.metres } : {};
+  switch (row.do) {
+    case 'pass':
+      return { do: 'pass', after_s, line: row.line, to: row.end, how: row.how, ...by, ...length };
+    case 'tend': {
+      const { line, tend: how, turns } = row;
+      const winch = row.winch === 'winch';
+      return { do: 'tend', after_s, line, how, ...by, ...length, turns, winch };
+    }
+    case 'letGo':
+      return { do: 'letGo', after_s, line: row.line, ...by };
+    case 'step': {
+      const at = row.stepTo === 'ashore' ? row.mark : row.point;
+      return { do: 'step', after_s, by: row.by, to: row.stepTo, at };
+    }
+    case 'go':
+      return { do: 'go', after_s, by: row.by, at: row.point };
+  }
 }
 
 export function orderFrom(row: OrderRow): OrderDocument {
@@ -106,5 +183,6 @@ export function orderFrom(row: OrderRow): OrderDocument {
       twist: twist / 100,
     };
   }
-  return { do: 'call', after_s, text: row.text };
+  if (row.do === 'call') return { do: 'call', after_s, text: row.text };
+  return handsFrom({ ...row, do: row.do });
 }

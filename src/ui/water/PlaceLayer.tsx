@@ -4,7 +4,7 @@ import { Circle, Group, Line } from 'react-konva';
 import type { Feature, Place } from '@/document';
 import type { Palette } from '../theme/palette';
 
-type Solid = Exclude<Feature, { kind: 'pile' | 'mark' }>;
+type Solid = Extract<Feature, { outline_m: unknown }>;
 
 const ORDER: Readonly<Record<Solid['kind'], number>> = {
   bank: 0,
@@ -42,7 +42,7 @@ export const PlaceLayer = memo(function PlaceLayer({
   goal: string | null;
 }) {
   const solids = place.features
-    .filter((f): f is Solid => f.kind !== 'pile' && f.kind !== 'mark')
+    .filter((f): f is Solid => 'outline_m' in f)
     .sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
   return (
     <Group listening={false}>

@@ -1,4 +1,5 @@
 import type { CueDocument, ExpectationDocument, OrderDocument, SimpleCue } from '@/document';
+import { handsText, LINE_STATE_WORDS } from './lines';
 import { boatSpeed, distance, lengthIn, tidy, type Units } from './units';
 
 const threeFigures = (degrees: number) => `${String(Math.round(degrees) % 360).padStart(3, '0')}°`;
@@ -24,6 +25,8 @@ function simpleCueText(cue: SimpleCue, units: Units): string {
       return 'stopped';
     case 'sternway':
       return 'sternway begun';
+    case 'line':
+      return `${cue.line} ${LINE_STATE_WORDS[cue.state]}`;
   }
 }
 
@@ -73,7 +76,8 @@ export function orderText(order: OrderDocument): string {
   }
   if (order.do === 'thruster') return thrusterText(order.thruster, order.power) + late;
   if (order.do === 'joystick') return joystickText(order.ahead, order.sideways, order.twist) + late;
-  return `“${order.text}”${late}`;
+  if (order.do === 'call') return `“${order.text}”${late}`;
+  return handsText(order) + late;
 }
 
 /** What the hands do at a beat, calls left out: "neutral, wheel 25° starboard". */
@@ -93,6 +97,8 @@ export function expectationText(e: ExpectationDocument, units: Units): string {
       return `turning to ${e.to} ${when}`;
     case 'clear':
       return `at least ${distance(e.least_m, units)} clear ${e.at === 'next' ? 'until the next beat' : when}`;
+    case 'line':
+      return `${e.line} ${LINE_STATE_WORDS[e.state]} ${when}`;
     case 'near':
       return `${e.point} within ${distance(e.within_m, units)} of ${e.mark} ${when}`;
   }

@@ -5,9 +5,10 @@ import { AS_IT_IS, lastWayOut, surveyTake, vary, windLimit } from '@/core/search
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { legSides } from '../water/lee-sides';
-import { ableStatements, force, pushStatements } from './brief';
+import { ableStatements, pushStatements } from './brief';
 import { differenceLines } from './difference';
 import { openings } from './take';
+import { force } from './units';
 import { limitWords, wayOutText } from './way-out';
 
 const UNITS = { speed: 'kn', length: 'm' } as const;

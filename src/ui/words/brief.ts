@@ -1,7 +1,7 @@
 import type { Able, Brief, Leg, Lying, OnHer } from '@/core/brief';
-import { DEGREES_PER_RADIAN, GRAVITY_MPS2 } from '@/core/units';
+import { DEGREES_PER_RADIAN } from '@/core/units';
 import { MOST_WIND_MPS } from '@/document';
-import { boatSpeed, clock, distance, heading, windSpeed, type Units } from './units';
+import { boatSpeed, clock, distance, force, heading, windSpeed, type Units } from './units';
 
 /** One thing the core says, why, and the figures behind it. */
 export interface Statement {
@@ -17,17 +17,6 @@ export interface Statement {
 const side = (value: number) => (value < 0 ? 'port' : 'starboard');
 const degrees = (radians: number) => Math.round(Math.abs(radians) * DEGREES_PER_RADIAN);
 const size = ({ ahead, starboard }: OnHer) => Math.hypot(ahead, starboard);
-
-/** "210 N (21 kgf)", to two figures: forces carry a fifth. */
-export function force(newtons: number): string {
-  const round = (value: number) => {
-    const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1);
-    return Math.round(value / step) * step;
-  };
-  const n = Math.abs(newtons);
-  const text = n >= 10000 ? `${round(n) / 1000} kN` : `${round(n)} N`;
-  return `${text} (${round(n / GRAVITY_MPS2)} kgf)`;
-}
 
 /** Which way something goes on her: "to starboard", "from ahead". */
 function goes({ ahead, starboard }: OnHer): string {

@@ -13,6 +13,8 @@ const OUTCOMES: Readonly<Record<Outcome, string>> = {
   reached: 'done',
   missed: 'not there',
   'hard touch': 'hard touch',
+  unsafe: 'somebody in danger',
+  fouled: 'line in the propeller',
   'broke off': 'broken off',
   'cue never came': 'waiting still',
   'out of time': 'out of time',

@@ -3,7 +3,8 @@ import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, ScoreDocument } from '@/document';
 import { lastWayOut, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from './beats';
-import { boatSpeed, clock, distance, heading, touchSpeed, type Units } from './units';
+import { crewTrouble, lineTrouble } from './lines';
+import { boatSpeed, clock, distance, force, heading, touchSpeed, type Units } from './units';
 import { limitWords, wayOutText } from './way-out';
 
 /** "beat 3", or "the end". */
@@ -46,6 +47,22 @@ export function outcomeWords(
       const touch = take.margins.touch;
       if (!touch) return ['Hard touch', ''];
       return ['Hard touch', `${touch.part} on ${touch.name} at ${clock(touch.time)}`];
+    }
+    case 'unsafe': {
+      const event = take.events.find((e) => e.is === 'crew' && e.what === 'in danger');
+      const who = event?.is === 'crew' ? file.score.crew[event.who]?.name : undefined;
+      return [
+        'Not safe',
+        `${who ?? 'somebody'} stepped at ${clock(event?.time ?? 0)} with a propeller turning near; neutral first`,
+      ];
+    }
+    case 'fouled': {
+      const event = take.events.find((e) => e.is === 'line' && e.what === 'in the propeller');
+      const which = event?.is === 'line' ? file.score.lines[event.line]?.name : undefined;
+      return [
+        'Line in the propeller',
+        `${which ?? 'a line'} at ${clock(event?.time ?? 0)}: neutral until it is aboard`,
+      ];
     }
     case 'broke off':
       return ['Broken off', 'the way out was taken'];
@@ -163,6 +180,10 @@ function surpriseText(event: TakeEvent, file: ManoeuvreFile, units: Units): stri
   if (event.is === 'cue never came') {
     return `${beatName(file.score, event.beat)}: cue not come in ${clock(event.waited)}`;
   }
+  if (event.is === 'line')
+    return lineTrouble(event, file.score.lines[event.line]?.name ?? 'a line');
+  if (event.is === 'crew')
+    return crewTrouble(event, file.score.crew[event.who]?.name ?? 'somebody');
   if (event.is === 'way out') return `beat ${event.beat + 1}: way out taken`;
   if (event.is !== 'expectation failed') return null;
   const document = file.score.beats[event.beat]?.expect[event.index];
@@ -186,5 +207,7 @@ function foundText(event: Extract<TakeEvent, { is: 'expectation failed' }>, unit
     case 'clear':
     case 'near':
       return distance(event.found, units);
+    case 'line':
+      return `${force(event.found)} in it`;
   }
 }

@@ -1,4 +1,4 @@
-import { DEGREES_PER_RADIAN, M_PER_FOOT, MPS_PER_KNOT } from '@/core/units';
+import { DEGREES_PER_RADIAN, GRAVITY_MPS2, M_PER_FOOT, MPS_PER_KNOT } from '@/core/units';
 import { wrapTurn } from '@/core/math';
 import type { LengthUnit, SpeedUnit } from '../state/preferences';
 
@@ -69,4 +69,15 @@ export function compassPoint(degrees: number): string {
 /** Rounds to a number of decimals without trailing noise, for numbers put into fields. */
 export function tidy(value: number, decimals = 2): number {
   return Number(value.toFixed(decimals));
+}
+
+/** "210 N (21 kgf)", to two figures: forces carry a fifth. */
+export function force(newtons: number): string {
+  const round = (value: number) => {
+    const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1);
+    return Math.round(value / step) * step;
+  };
+  const n = Math.abs(newtons);
+  const text = n >= 10000 ? `${round(n) / 1000} kN` : `${round(n)} N`;
+  return `${text} (${round(n / GRAVITY_MPS2)} kgf)`;
 }

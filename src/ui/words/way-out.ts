@@ -21,6 +21,8 @@ const FAILS = {
   reached: 'it holds',
   missed: 'she does not get there',
   'hard touch': 'a hard touch',
+  unsafe: 'somebody is in danger',
+  fouled: 'a line in the propeller',
   'broke off': 'it is broken off',
   'cue never came': 'a cue never comes',
   'out of time': 'it takes too long',

@@ -1,0 +1,316 @@
+import { LINE, LINE_COLUMNS, MADE } from '../holding';
+import { cos, nearestOnPolygon, Random, sin } from '../math';
+import { groundSpeed, lineNow, pointOnWater, windAt, type SimState, type World } from '../sim';
+import type { CrewEvent, LineEvent, TakeEvent } from './events';
+import { between, Hand, type Job } from './hand';
+import { LineJobs } from './line-jobs';
+import {
+  LOOKS_S,
+  PROPELLER_ROOM_M,
+  STEP_GAP_M,
+  STEP_SPEED_MPS,
+  WAITS_S,
+  WALKS_ABOARD_MPS,
+  WALKS_ASHORE_MPS,
+  type Rigging,
+} from './rigging';
+import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
+
+const STEP_S = 1.5;
+
+/**
+ * The people of a manoeuvre and what they do with lines, in their own time: they walk, wait for a reach, throw and
+ * miss, haul, turn up and let go. Jobs move on only when `act` is called at a moment `next` has named, so a run is the
+ * same every time.
+ */
+export class Crew {
+  readonly people: readonly Hand[];
+  readonly random: Random;
+  /** Whoever is at hand, one for each line. */
+  private readonly anybody: readonly Hand[];
+  private readonly jobs: LineJobs;
+  /** Who holds each line. */
+  readonly tender: (Hand | null)[];
+  private readonly hasHelm: boolean;
+  inDanger = false;
+  fouled = false;
+
+  constructor(
+    readonly rigging: Rigging,
+    readonly state: SimState,
+    readonly world: World,
+    private readonly events: TakeEvent[],
+  ) {
+    const { crew, lines, helm } = rigging;
+    this.people = crew.map(({ at, pull, throws }, i) => new Hand(i, at, pull, throws));
+    this.anybody = lines.map(() => new Hand(null, null, ANY_PULL_N, ANY_THROW_M));
+    this.tender = lines.map(() => null);
+    this.random = new Random(rigging.seed);
+    this.jobs = new LineJobs(this);
+    this.hasHelm = helm !== null && this.people.some((hand) => hand.reaches(helm));
+  }
+
+  get now(): number {
+    return this.state.time;
+  }
+
+  /** The next moment somebody has to look at what they do, s. */
+  next(): number {
+    let least = Infinity;
+    for (const hand of this.people) least = Math.min(least, hand.wakes);
+    for (const hand of this.anybody) least = Math.min(least, hand.wakes);
+    return least;
+  }
+
+  /** Everybody goes on with what is due; tells whether anything was. */
+  act(): boolean {
+    const now = this.now + 1e-9;
+    let acted = false;
+    for (const hand of this.people) {
+      acted = hand.act(now) || acted;
+      if (hand.idle) this.backToHelm(hand);
+    }
+    for (const hand of this.anybody) acted = hand.act(now) || acted;
+    return acted;
+  }
+
+  give(order: HandsOrder): void {
+    const hand = order.by === null ? this.anybody[lineOf(order)]! : this.people[order.by]!;
+    hand.give(this.jobFor(hand, order), this.now);
+  }
+
+  private jobFor(hand: Hand, order: HandsOrder): Job {
+    switch (order.do) {
+      case 'pass':
+        return this.jobs.pass(hand, order);
+      case 'tend':
+        return this.jobs.tend(hand, order);
+      case 'let go':
+        return this.jobs.letGo(hand, order.line);
+      case 'step ashore':
+        return this.stepAshore(hand, order.mark);
+      case 'step aboard':
+        return this.stepAboard(hand, order.point);
+      case 'go':
+        return this.goes(hand, order.point);
+    }
+  }
+
+  /** Is somebody at the helm? Yes where nobody was put there to begin with. */
+  helmManned(): boolean {
+    const { helm } = this.rigging;
+    return !this.hasHelm || helm === null || this.people.some((hand) => hand.reaches(helm));
+  }
+
+  /** Whoever stood at the helm goes back when there is nothing else to do. */
+  private backToHelm(hand: Hand): void {
+    const { helm, crew } = this.rigging;
+    if (!helm || !this.hasHelm || !hand.at?.aboard || hand.reaches(helm)) return;
+    const home = crew[hand.who!]!.at;
+    if (!home.aboard || between(home.point, helm) > 1e-6) return;
+    if (this.tender.includes(hand)) return;
+    hand.give(this.goes(hand, helm), this.now);
+  }
+
+  private *goes(hand: Hand, point: PointOnBoat): Job {
+    yield* this.goTo(hand, point);
+  }
+
+  /** Walks to a place aboard; not there for somebody who is ashore. */
+  *goTo(hand: Hand, point: PointOnBoat): Generator<number, boolean> {
+    if (hand.reaches(point)) return true;
+    const { at } = hand;
+    if (!at?.aboard) {
+      this.tellCrew(hand, 'not there');
+      return false;
+    }
+    const manned = this.helmManned();
+    hand.walking = true;
+    this.leave(hand, point);
+    if (manned && !this.helmManned()) this.tellCrew(hand, 'helm left');
+    yield this.now + between(at.point, point) / WALKS_ABOARD_MPS;
+    hand.walking = false;
+    hand.at = { aboard: true, point };
+    this.tellCrew(hand, 'at');
+    if (!manned && this.helmManned()) this.tellCrew(hand, 'helm manned');
+    return true;
+  }
+
+  /** A line held in the hand or on a turn is left to itself by whoever walks away from it. */
+  private leave(hand: Hand, to: PointOnBoat): void {
+    this.tender.forEach((holder, line) => {
+      if (holder !== hand || between(this.rigging.lines[line]!.from, to) < 0.5) return;
+      this.tender[line] = null;
+      this.set(line, LINE.HOLD, 0);
+      this.tellLine(line, 'left');
+    });
+  }
+
+  private gapAt(point: PointOnBoat): number {
+    const here = pointOnWater(this.state, point.x, point.y);
+    const near = { x: 0, y: 0, distance: Infinity };
+    let least = Infinity;
+    for (const { outline } of this.world.obstacles) {
+      if (!outline) continue;
+      nearestOnPolygon(near, outline, here.x, here.y);
+      least = Math.min(least, near.distance);
+    }
+    return least;
+  }
+
+  private propellerNear(point: PointOnBoat): boolean {
+    return this.world.craft.spec.drives.some(
+      (drive, i) =>
+        this.state.engines[i]!.engaged !== 0 && between(drive, point) < PROPELLER_ROOM_M,
+    );
+  }
+
+  /** Waits until one can step at a point: near enough and slow enough. */
+  private *untilSteppable(hand: Hand, point: PointOnBoat): Generator<number, boolean> {
+    const deadline = this.now + WAITS_S;
+    while (this.gapAt(point) > STEP_GAP_M || groundSpeed(this.state, this.world) > STEP_SPEED_MPS) {
+      if (this.now >= deadline) {
+        this.tellCrew(hand, 'could not step');
+        return false;
+      }
+      yield this.now + LOOKS_S;
+    }
+    if (this.propellerNear(point)) {
+      this.inDanger = true;
+      this.tellCrew(hand, 'in danger');
+    }
+    yield this.now + STEP_S;
+    return true;
+  }
+
+  private *stepAshore(hand: Hand, mark: MarkOnPlace): Job {
+    if (!hand.at?.aboard) return this.tellCrew(hand, 'not there');
+    const { point } = hand.at;
+    if (!(yield* this.untilSteppable(hand, point))) return;
+    const manned = this.helmManned();
+    this.leave(hand, { name: '', x: Infinity, y: Infinity });
+    const here = pointOnWater(this.state, point.x, point.y);
+    hand.at = { aboard: false, mark: { name: '', ...here } };
+    this.tellCrew(hand, 'ashore');
+    if (manned && !this.helmManned()) this.tellCrew(hand, 'helm left');
+    yield* this.walkAshore(hand, mark);
+  }
+
+  *walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean> {
+    if (hand.who === null) return true;
+    const { at } = hand;
+    if (!at || at.aboard) {
+      this.tellCrew(hand, 'not there');
+      return false;
+    }
+    yield this.now + between(at.mark, mark) / WALKS_ASHORE_MPS;
+    hand.at = { aboard: false, mark };
+    this.tellCrew(hand, 'at');
+    return true;
+  }
+
+  private *stepAboard(hand: Hand, point: PointOnBoat): Job {
+    if (!hand.at || hand.at.aboard) return this.tellCrew(hand, 'not there');
+    const here = pointOnWater(this.state, point.x, point.y);
+    yield this.now + between(hand.at.mark, here) / WALKS_ASHORE_MPS;
+    if (!(yield* this.untilSteppable(hand, point))) return;
+    hand.at = { aboard: true, point };
+    this.tellCrew(hand, 'aboard');
+  }
+
+  /** Somebody ashore with nothing to do, nearest to a mark. */
+  idleAshore(mark: MarkOnPlace): Hand | null {
+    let best: Hand | null = null;
+    let least = Infinity;
+    for (const hand of this.people) {
+      if (!hand.idle || !hand.at || hand.at.aboard) continue;
+      const far = between(hand.at.mark, mark);
+      if (far < least) {
+        best = hand;
+        least = far;
+      }
+    }
+    return best;
+  }
+
+  /** Whoever is at hand for a line hauls it home. */
+  comesHome(line: number): void {
+    this.anybody[line]!.give(this.jobs.home(line), this.now);
+  }
+
+  get(line: number, column: number): number {
+    return this.state.lines[line * LINE_COLUMNS + column]!;
+  }
+  set(line: number, column: number, value: number): void {
+    this.state.lines[line * LINE_COLUMNS + column] = value;
+  }
+  reading(line: number): { readonly tension: number; readonly span: number } {
+    return lineNow(this.state, this.world, line);
+  }
+
+  /** Wind blowing from a mark to the boat, m/s. */
+  windFrom(mark: MarkOnPlace): number {
+    const { x, y } = pointOnWater(this.state, 0, 0);
+    const far = Math.max(1e-6, between(mark, { x, y }));
+    const wind = new Float64Array(2);
+    windAt(wind, this.world.environment, this.now);
+    const from = wind[0]!;
+    return (-wind[1]! * (sin(from) * (x - mark.x) + cos(from) * (y - mark.y))) / far;
+  }
+
+  /** Sees after each step what the lines have come to: parted, brought up, or in a propeller. */
+  look(before: Float64Array): void {
+    const { lines } = this.rigging;
+    for (let i = 0; i < lines.length; i++) {
+      const made = this.get(i, LINE.MADE);
+      const was = before[i * LINE_COLUMNS + LINE.MADE]!;
+      if (made !== was && made === MADE.PARTED) this.tellLine(i, 'parted');
+      if (made !== was && was !== MADE.FAST && made === MADE.FAST) this.tellLine(i, 'brought up');
+      if (!this.fouled && this.reachesPropeller(i)) {
+        this.fouled = true;
+        this.tellLine(i, 'in the propeller');
+      }
+    }
+  }
+
+  /** Can a line in the water, or the bight of a slack one, get to a propeller that turns? */
+  private reachesPropeller(line: number): boolean {
+    const made = this.get(line, LINE.MADE);
+    if (made === MADE.ABOARD || made === MADE.PARTED || made === MADE.PASSING) return false;
+    const { from } = this.rigging.lines[line]!;
+    const { drives } = this.world.craft.spec;
+    const length = this.get(line, LINE.LENGTH);
+    for (let i = 0; i < drives.length; i++) {
+      if (this.state.engines[i]!.engaged === 0) continue;
+      const drive = drives[i]!;
+      let reach = between(from, drive);
+      if (made !== MADE.TRAILING) {
+        const end = { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) };
+        reach += between(pointOnWater(this.state, drive.x, drive.y), end);
+      }
+      if (reach < length) return true;
+    }
+    return false;
+  }
+
+  tellLine(line: number, what: LineEvent): void {
+    const x = this.get(line, LINE.EAST);
+    const y = this.get(line, LINE.NORTH);
+    this.events.push({ time: this.now, is: 'line', line, what, x, y });
+  }
+
+  tellCrew(hand: Hand, what: CrewEvent): void {
+    if (hand.who === null || !hand.at) return;
+    const { at } = hand;
+    const { x, y } = at.aboard ? at.point : at.mark;
+    this.events.push({ time: this.now, is: 'crew', who: hand.who, what, aboard: at.aboard, x, y });
+  }
+}
+
+/** Somebody nobody has named: an ordinary grown person. Facts: 300 N steadily. */
+const ANY_PULL_N = 300;
+const ANY_THROW_M = 8;
+
+function lineOf(order: HandsOrder): number {
+  return 'line' in order ? order.line : 0;
+}

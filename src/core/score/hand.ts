@@ -1,0 +1,64 @@
+import type { PointOnBoat } from './types';
+import { AT_HAND_M, type Whereabouts } from './rigging';
+
+/** A job in hand: gives the moment it next has to be looked at, until it is done. */
+export type Job = Generator<number, void>;
+
+/** Somebody with jobs, done one after another; `who` is null for whoever is at hand. */
+export class Hand {
+  private readonly queue: Job[] = [];
+  private job: Job | null = null;
+  /** When the job in hand has to be looked at; Infinity with nothing to do. */
+  wakes = Infinity;
+  walking = false;
+
+  constructor(
+    readonly who: number | null,
+    public at: Whereabouts | null,
+    readonly pull: number,
+    readonly throws: number,
+  ) {}
+
+  get idle(): boolean {
+    return this.job === null && this.queue.length === 0;
+  }
+
+  give(job: Job, now: number): void {
+    this.queue.push(job);
+    if (this.job === null) this.wakes = now;
+  }
+
+  /** Goes on with what is due; tells whether there was anything. */
+  act(now: number): boolean {
+    if (this.wakes > now) return false;
+    while (this.wakes <= now) {
+      this.job ??= this.queue.shift() ?? null;
+      if (!this.job) {
+        this.wakes = Infinity;
+        break;
+      }
+      const step = this.job.next();
+      if (step.done) this.job = null;
+      else this.wakes = Math.max(step.value, now + 1e-6);
+    }
+    return true;
+  }
+
+  /** Reaches a place aboard without a step. */
+  reaches(point: PointOnBoat): boolean {
+    if (this.who === null) return true;
+    return (
+      !this.walking &&
+      this.at !== null &&
+      this.at.aboard &&
+      between(this.at.point, point) <= AT_HAND_M
+    );
+  }
+}
+
+export function between(
+  a: { readonly x: number; readonly y: number },
+  b: { readonly x: number; readonly y: number },
+): number {
+  return Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
+}

@@ -1,0 +1,288 @@
+import { LINE, MADE } from '../holding';
+import { exp } from '../math';
+import { pointOnWater } from '../sim';
+import type { Crew } from './crew';
+import { between, type Hand, type Job } from './hand';
+import {
+  CAST_OFF_S,
+  catchChance,
+  COMES_HOME_MPS,
+  DROP_REACH_M,
+  DROP_S,
+  EASES_MPS,
+  FLIES_MPS,
+  HAND_OVER_M,
+  HAULS_MPS,
+  LIFTS_OFF_N,
+  LOOKS_S,
+  MAKE_FAST_S,
+  MAKE_ON_S,
+  ROPE_FRICTION,
+  THROW_S,
+  throwRange,
+  THROWS_TRIED,
+  TURN_S,
+  WAITS_S,
+  WINCH_MPS,
+} from './rigging';
+import type { HandsOrder } from './types';
+
+type Pass = Extract<HandsOrder, { do: 'pass' }>;
+type Tend = Extract<HandsOrder, { do: 'tend' }>;
+
+/** Slack a line is left when it is put on and held in the hand, m. */
+const SLACK_M = 0.4;
+const SHORTEST_M = 0.3;
+/** Hauling counts as done at this share of the pull, and is given up after so long, s. */
+const TAUT_SHARE = 0.9;
+const HAULS_FOR_S = 30;
+/** Turns a line is eased on. */
+const EASING_TURNS = 1.5;
+
+const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);
+
+/** What hands do with lines, each a job that says when it has to be looked at next. */
+export class LineJobs {
+  constructor(private readonly crew: Crew) {}
+
+  private made(line: number): number {
+    return this.crew.get(line, LINE.MADE);
+  }
+
+  private make(line: number, made: number, hold: number, tender: Hand | null): void {
+    const { crew } = this;
+    crew.set(line, LINE.MADE, made);
+    crew.set(line, LINE.HOLD, hold);
+    crew.set(line, LINE.HAUL, 0);
+    crew.tender[line] = tender;
+  }
+
+  *pass(hand: Hand, order: Pass): Job {
+    const { crew } = this;
+    const { line, how } = order;
+    if (this.made(line) !== MADE.ABOARD) return crew.tellLine(line, 'not passed');
+    if (how === 'carry') return yield* this.carry(hand, order);
+    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.from)))
+      return crew.tellLine(line, 'not passed');
+    this.make(line, MADE.PASSING, 0, hand);
+    crew.tellLine(line, 'passing');
+    const on = how === 'drop' ? yield* this.drop(order) : yield* this.throw(hand, order);
+    if (on && this.putOn(hand, order)) return;
+    this.make(line, MADE.ABOARD, 0, null);
+    crew.tellLine(line, 'not passed');
+  }
+
+  /** From the fairlead to the mark in plan, m. */
+  private distance({ line, mark }: Pass): number {
+    const { from } = this.crew.rigging.lines[line]!;
+    return between(pointOnWater(this.crew.state, from.x, from.y), mark);
+  }
+
+  private *untilWithin(order: Pass, reach: () => number): Generator<number, boolean> {
+    const deadline = this.crew.now + WAITS_S;
+    while (this.distance(order) > reach()) {
+      if (this.crew.now >= deadline) return false;
+      yield this.crew.now + LOOKS_S;
+    }
+    return true;
+  }
+
+  /** A bight dropped over a pile or bollard as it comes within reach. */
+  private *drop(order: Pass): Generator<number, boolean> {
+    for (let i = 0; i < THROWS_TRIED; i++) {
+      if (!(yield* this.untilWithin(order, () => DROP_REACH_M))) return false;
+      yield this.crew.now + DROP_S;
+      if (this.distance(order) <= DROP_REACH_M * 1.2) return true;
+      this.crew.tellLine(order.line, 'missed');
+    }
+    return false;
+  }
+
+  private *throw(hand: Hand, order: Pass): Generator<number, boolean> {
+    const { crew } = this;
+    const { line, mark } = order;
+    const range = () => throwRange(hand.throws, crew.windFrom(mark));
+    for (let i = 0; i < THROWS_TRIED; i++) {
+      if (!(yield* this.untilWithin(order, () => 0.9 * range()))) return false;
+      const distance = this.distance(order);
+      const catcher = crew.idleAshore(mark);
+      if (!catcher && crew.rigging.crew.length > 0) return false;
+      const caught = crew.random.uniform() < catchChance(distance, range());
+      yield crew.now + THROW_S + distance / FLIES_MPS;
+      if (caught) {
+        if (catcher) yield* crew.walkAshore(catcher, mark);
+        yield crew.now + MAKE_ON_S;
+        return true;
+      }
+      // Wet and heavy, hauled in and coiled again.
+      crew.tellLine(line, 'missed');
+      crew.set(line, LINE.MADE, MADE.TRAILING);
+      crew.set(line, LINE.LENGTH, distance);
+      crew.set(line, LINE.HAUL, COMES_HOME_MPS);
+      yield crew.now + distance / COMES_HOME_MPS + THROW_S;
+      crew.set(line, LINE.MADE, MADE.PASSING);
+    }
+    return false;
+  }
+
+  /** Taken from the boat by somebody ashore, and carried to where it goes. */
+  private *carry(hand: Hand, order: Pass): Job {
+    const { crew } = this;
+    const { line, mark } = order;
+    const { from } = crew.rigging.lines[line]!;
+    const handOver = () => ({ name: '', ...pointOnWater(crew.state, from.x, from.y) });
+    if (hand.who !== null) {
+      if (!(yield* crew.walkAshore(hand, handOver()))) return crew.tellLine(line, 'not passed');
+      const deadline = crew.now + WAITS_S;
+      while (!hand.at || hand.at.aboard || between(hand.at.mark, handOver()) > HAND_OVER_M) {
+        if (crew.now >= deadline) return crew.tellLine(line, 'not passed');
+        yield crew.now + LOOKS_S;
+      }
+    }
+    this.make(line, MADE.PASSING, 0, null);
+    crew.tellLine(line, 'passing');
+    yield* crew.walkAshore(hand, mark);
+    yield crew.now + MAKE_ON_S;
+    // Its other end was made fast aboard before.
+    const length = order.length ?? crew.reading(line).span + SLACK_M;
+    if (this.putOn(null, { ...order, length })) return;
+    this.make(line, MADE.ABOARD, 0, null);
+    crew.tellLine(line, 'not passed');
+  }
+
+  /** Its end is on; false where there is not line enough. */
+  private putOn(hand: Hand | null, { line, mark, length }: Pass): boolean {
+    const { crew } = this;
+    const { height } = crew.rigging.lines[line]!;
+    crew.set(line, LINE.EAST, mark.x);
+    crew.set(line, LINE.NORTH, mark.y);
+    crew.set(line, LINE.RISE, mark.height - height);
+    const { span } = crew.reading(line);
+    const total = crew.world.lines.total[line]!;
+    if (span > total) return false;
+    const out = length === null ? span + SLACK_M : Math.max(length, span);
+    crew.set(line, LINE.LENGTH, Math.max(SHORTEST_M, Math.min(total, out)));
+    crew.tellLine(line, 'on');
+    if (length === null) this.make(line, MADE.HELD, hand!.pull, hand);
+    else {
+      this.make(line, MADE.FAST, Infinity, null);
+      crew.tellLine(line, 'fast');
+    }
+    return true;
+  }
+
+  *tend(hand: Hand, order: Tend): Job {
+    const { crew } = this;
+    const { line, how } = order;
+    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.from))) return;
+    if (!ON.has(this.made(line))) return crew.tellLine(line, 'not passed');
+    switch (how) {
+      case 'hold':
+        this.make(line, MADE.HELD, hand.pull, hand);
+        return;
+      case 'turn':
+        yield crew.now + TURN_S;
+        this.onTurns(hand, line, order.turns);
+        return crew.tellLine(line, 'on a turn');
+      case 'fast':
+        yield crew.now + MAKE_FAST_S;
+        if (!ON.has(this.made(line))) return;
+        this.make(line, MADE.FAST, Infinity, null);
+        return crew.tellLine(line, 'fast');
+      case 'haul':
+        return yield* this.haul(hand, order);
+      case 'ease':
+        return yield* this.ease(hand, order);
+    }
+  }
+
+  private onTurns(hand: Hand, line: number, turns: number): void {
+    const hold = hand.pull * exp(ROPE_FRICTION * 2 * Math.PI * turns);
+    this.make(line, MADE.TURNED, hold, hand);
+  }
+
+  private *haul(hand: Hand, { line, length, winch }: Tend): Job {
+    const { crew } = this;
+    const drum = winch ? crew.rigging.lines[line]!.winch : null;
+    const geared = drum !== null;
+    const pull = drum ?? hand.pull;
+    this.make(line, MADE.HELD, geared ? Infinity : pull, hand);
+    crew.set(line, LINE.PULL, pull);
+    crew.set(line, LINE.HAUL, geared ? WINCH_MPS : HAULS_MPS);
+    crew.set(line, LINE.UNTIL, length ?? SHORTEST_M);
+    const until = crew.now + HAULS_FOR_S;
+    while (
+      this.made(line) === MADE.HELD &&
+      crew.now < until &&
+      crew.get(line, LINE.LENGTH) > crew.get(line, LINE.UNTIL) + 0.01 &&
+      crew.reading(line).tension < TAUT_SHARE * pull
+    )
+      yield crew.now + LOOKS_S;
+    crew.set(line, LINE.HAUL, 0);
+    crew.tellLine(line, 'hauled');
+  }
+
+  private *ease(hand: Hand, { line, length }: Tend): Job {
+    const { crew } = this;
+    if (this.made(line) === MADE.FAST) yield crew.now + TURN_S;
+    this.onTurns(hand, line, EASING_TURNS);
+    const until = crew.get(line, LINE.LENGTH) + (length ?? Infinity);
+    crew.set(line, LINE.HAUL, -EASES_MPS);
+    crew.set(line, LINE.UNTIL, Math.min(until, crew.world.lines.total[line]!));
+    const deadline = crew.now + HAULS_FOR_S;
+    while (
+      this.made(line) === MADE.TURNED &&
+      crew.now < deadline &&
+      crew.get(line, LINE.LENGTH) < crew.get(line, LINE.UNTIL) - 0.01
+    )
+      yield crew.now + LOOKS_S;
+    crew.set(line, LINE.HAUL, 0);
+    crew.tellLine(line, 'eased');
+  }
+
+  *letGo(hand: Hand, line: number): Job {
+    const { crew } = this;
+    const { doubled, from } = crew.rigging.lines[line]!;
+    if (!ON.has(this.made(line))) return crew.tellLine(line, 'not let go');
+    const end = {
+      name: '',
+      x: crew.get(line, LINE.EAST),
+      y: crew.get(line, LINE.NORTH),
+    };
+    const aboard = hand.who !== null && hand.at?.aboard === true;
+    if (doubled || aboard) {
+      if (!(yield* crew.goTo(hand, from))) return crew.tellLine(line, 'not let go');
+    } else if (!(yield* crew.walkAshore(hand, end))) return crew.tellLine(line, 'not let go');
+    if (!doubled && !(yield* this.untilLifted(line, aboard)))
+      return crew.tellLine(line, 'not let go');
+    yield crew.now + CAST_OFF_S;
+    if (!ON.has(this.made(line))) return;
+    const { span } = crew.reading(line);
+    this.make(line, MADE.TRAILING, 0, null);
+    // A doubled line has to run out round what it was on.
+    crew.set(line, LINE.LENGTH, doubled ? 2 * span : span);
+    crew.set(line, LINE.HAUL, COMES_HOME_MPS);
+    crew.tellLine(line, 'let go');
+    crew.comesHome(line);
+  }
+
+  /** A loop is lifted off when it is slack enough; from aboard only within reach. */
+  private *untilLifted(line: number, aboard: boolean): Generator<number, boolean> {
+    const deadline = this.crew.now + WAITS_S;
+    for (;;) {
+      const { tension, span } = this.crew.reading(line);
+      if (tension < LIFTS_OFF_N && (!aboard || span <= DROP_REACH_M * 1.2)) return true;
+      if (this.crew.now >= deadline) return false;
+      yield this.crew.now + LOOKS_S;
+    }
+  }
+
+  *home(line: number): Job {
+    const { crew } = this;
+    while (this.made(line) === MADE.TRAILING && crew.get(line, LINE.LENGTH) > 0.01)
+      yield crew.now + crew.get(line, LINE.LENGTH) / COMES_HOME_MPS;
+    if (this.made(line) !== MADE.TRAILING) return;
+    this.make(line, MADE.ABOARD, 0, null);
+    crew.tellLine(line, 'home');
+  }
+}

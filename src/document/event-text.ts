@@ -1,0 +1,74 @@
+import { wrapTurn } from '@/core/math';
+import type { ControlOrder, HandsOrder, Order, TakeEvent } from '@/core/score';
+import { degrees } from './fields';
+import type { ScoreDocument } from './score';
+
+export const headingOf = (psi: number) => degrees(wrapTurn(psi));
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+function controlText(order: ControlOrder): string {
+  switch (order.do) {
+    case 'wheel':
+      return `wheel ${degrees(order.angle).toFixed(0)}°`;
+    case 'steer':
+      return `steer ${headingOf(order.heading).toFixed(0)}°`;
+    case 'steer for':
+      return `steer for ${order.mark.name}`;
+    case 'call':
+      return `call: ${order.text}`;
+    case 'thruster': {
+      const side = order.power < 0 ? 'port' : 'starboard';
+      return order.power === 0
+        ? 'thruster off'
+        : `thruster ${side} ${percent(Math.abs(order.power))}`;
+    }
+    case 'joystick':
+      return `joystick: ahead ${percent(order.surge)}, starboard ${percent(order.sway)}, twist ${percent(order.yaw)}`;
+    case 'engine': {
+      const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
+      const which = order.engine === null ? '' : `engine ${order.engine + 1} `;
+      return `${which}${gear}, throttle ${percent(order.throttle)}`;
+    }
+  }
+}
+
+function handsText(order: HandsOrder, { lines, crew }: ScoreDocument): string {
+  const who = order.by === null ? '' : `${crew[order.by]?.name ?? ''}: `;
+  const line = 'line' in order ? (lines[order.line]?.name ?? '') : '';
+  switch (order.do) {
+    case 'pass':
+      return `${who}${order.how} ${line} to ${order.mark.name}`;
+    case 'tend':
+      return `${who}${order.how} ${line}`;
+    case 'let go':
+      return `${who}let go ${line}`;
+    case 'step ashore':
+      return `${who}step ashore, to ${order.mark.name}`;
+    case 'step aboard':
+    case 'go':
+      return `${who}${order.do} ${order.point.name}`;
+  }
+}
+
+function isHands(order: Order): order is HandsOrder {
+  return 'by' in order;
+}
+
+/** An event of a take in words, for files and the command line. */
+export function eventText(event: TakeEvent, score: ScoreDocument): string {
+  switch (event.is) {
+    case 'order':
+      return isHands(event.order) ? handsText(event.order, score) : controlText(event.order);
+    case 'expectation failed':
+      return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
+    case 'cue never came':
+      return `waited ${event.waited.toFixed(1)} s`;
+    case 'line':
+      return `${score.lines[event.line]?.name ?? ''} ${event.what}`;
+    case 'crew':
+      return `${score.crew[event.who]?.name ?? ''} ${event.what}`;
+    default:
+      return '';
+  }
+}

@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { ROPES } from '@/core/holding';
+import { PASS_HOW, TEND_HOW } from '@/core/score';
+import { MOST_LINES } from '@/core/sim';
+import { shortText, within } from './fields';
+
+const name = z.string().min(1, { error: 'choose one' }).max(80);
+
+export const MOST_LINE_M = 300;
+export const MOST_PULL_N = 200000;
+export const MOST_TURNS = 6;
+
+const line = z.strictObject({
+  name: shortText,
+  /** Point aboard it leads from. */
+  from: name,
+  /** All there is of it. */
+  length_m: within(1, MOST_LINE_M, 'm').default(12),
+  rope: z.enum(ROPES, { error: "say 'polyester', 'polyamide' or 'hmpe'" }).default('polyester'),
+  /** The usual one for her displacement if not given. */
+  diameter_mm: within(4, 150, 'mm').optional(),
+  /** Share of its strength when new that age, knots and splices have left. */
+  strengthLeft: within(0.1, 1).default(0.6),
+  /** Led round ashore and back aboard, to be let go from there. */
+  doubled: z.boolean().default(false),
+  /** Pull of the winch it is led to. */
+  winch_N: within(100, MOST_PULL_N, 'N').optional(),
+  /** What it is fast to when the manoeuvre begins; aboard if not given. Just slack if no length is. */
+  fast: z.strictObject({ to: name, length_m: within(0.3, MOST_LINE_M, 'm').optional() }).optional(),
+});
+export type LineDocument = z.infer<typeof line>;
+
+function namedOnce<T extends { name: string }>(what: string) {
+  return (things: T[], context: z.RefinementCtx) =>
+    things.forEach((thing, i) => {
+      if (things.findIndex((other) => other.name === thing.name) === i) return;
+      const message = `'${thing.name}' is used twice; give each ${what} its own name`;
+      context.addIssue({ code: 'custom', path: [i, 'name'], message });
+    });
+}
+
+export const linesSchema = z
+  .array(line)
+  .max(MOST_LINES, { error: `at most ${MOST_LINES} lines` })
+  .superRefine(namedOnce('line'))
+  .default([]);
+
+const person = z.strictObject({
+  name: shortText,
+  /** A point aboard, or a bollard, pile or mark ashore. */
+  at: z.union([z.strictObject({ aboard: name }), z.strictObject({ ashore: name })], {
+    error: "say { aboard: 'a point of the boat' } or { ashore: 'a mark' }",
+  }),
+  /** What they can hold, and how far they can throw a line in a calm. */
+  pull_N: within(50, 1000, 'N').default(300),
+  throws_m: within(1, 30, 'm').default(8),
+});
+export type PersonDocument = z.infer<typeof person>;
+
+export const crewSchema = z
+  .array(person)
+  .max(6, { error: 'at most six people' })
+  .superRefine(namedOnce('person'))
+  .default([]);
+
+/** What people do with lines and their feet; `by` is whoever is at hand if not given. */
+export function handsOrders<A extends z.ZodType, N extends z.ZodType>(after_s: A, named: N) {
+  return [
+    z.strictObject({
+      do: z.literal('pass'),
+      after_s,
+      line: named,
+      to: named,
+      how: z.enum(PASS_HOW, { error: "say 'drop', 'throw' or 'carry'" }),
+      by: named.optional(),
+      /** Made fast at this length as soon as it is on. */
+      length_m: within(0.3, MOST_LINE_M, 'm').optional(),
+    }),
+    z.strictObject({
+      do: z.literal('tend'),
+      after_s,
+      line: named,
+      how: z.enum(TEND_HOW, { error: "say 'haul', 'hold', 'turn', 'fast' or 'ease'" }),
+      by: named.optional(),
+      /** To haul it in to, or to ease it by. */
+      length_m: within(0.3, MOST_LINE_M, 'm').optional(),
+      turns: within(0.25, MOST_TURNS, 'turns').default(1.5),
+      /** Hauled on the winch it is led to. */
+      winch: z.boolean().default(false),
+    }),
+    z.strictObject({ do: z.literal('letGo'), after_s, line: named, by: named.optional() }),
+    z.strictObject({
+      do: z.literal('step'),
+      after_s,
+      by: named,
+      to: z.enum(['ashore', 'aboard'], { error: "say 'ashore' or 'aboard'" }),
+      /** A mark ashore to go to, or a point aboard to step to. */
+      at: named,
+    }),
+    z.strictObject({ do: z.literal('go'), after_s, by: named, at: named }),
+  ] as const;
+}

@@ -1,0 +1,120 @@
+import type { LineState, TakeEvent } from '@/core/score';
+import type { OrderDocument } from '@/document';
+import { tidy } from './units';
+
+/** "4.5 m" of line: always in metres in the score's own words, as the length ordered is. */
+const metres = (length: number) => `${tidy(length, 1)} m`;
+
+export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
+  on: 'on',
+  fast: 'fast',
+  taut: 'taut',
+  off: 'off and aboard',
+};
+
+type HandsDocument = Extract<OrderDocument, { do: 'pass' | 'tend' | 'letGo' | 'step' | 'go' }>;
+
+const PASS_WORDS = { drop: 'drop', throw: 'throw', carry: 'carry' } as const;
+
+function passText(order: Extract<HandsDocument, { do: 'pass' }>): string {
+  const verb = PASS_WORDS[order.how];
+  const way = order.how === 'drop' ? 'over' : 'to';
+  const at = order.length_m === undefined ? '' : `, fast at ${metres(order.length_m)}`;
+  return `${verb} the ${order.line} ${way} ${order.to}${at}`;
+}
+
+function tendText(order: Extract<HandsDocument, { do: 'tend' }>): string {
+  const { line, how, length_m, turns, winch } = order;
+  switch (how) {
+    case 'haul': {
+      const to = length_m === undefined ? '' : ` to ${metres(length_m)}`;
+      return `${winch ? 'winch' : 'haul'} the ${line} in${to}`;
+    }
+    case 'ease':
+      return `ease the ${line}${length_m === undefined ? '' : ` by ${metres(length_m)}`}`;
+    case 'hold':
+      return `hold the ${line} in the hand`;
+    case 'turn':
+      return `hold the ${line} on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
+    case 'fast':
+      return `make the ${line} fast`;
+  }
+}
+
+/** What people are told to do: "Ada: haul the bow line in". */
+export function handsText(order: HandsDocument): string {
+  const who = order.by === undefined ? '' : `${order.by}: `;
+  switch (order.do) {
+    case 'pass':
+      return who + passText(order);
+    case 'tend':
+      return who + tendText(order);
+    case 'letGo':
+      return `${who}let go the ${order.line}`;
+    case 'step':
+      return order.to === 'ashore'
+        ? `${who}step ashore, to ${order.at}`
+        : `${who}step aboard at the ${order.at}`;
+    case 'go':
+      return `${who}go to the ${order.at}`;
+  }
+}
+
+type LineEventOf = Extract<TakeEvent, { is: 'line' }>;
+type CrewEventOf = Extract<TakeEvent, { is: 'crew' }>;
+
+/** What went wrong with a line, or null where it went as it should. */
+export function lineTrouble({ what }: LineEventOf, name: string): string | null {
+  switch (what) {
+    case 'missed':
+      return `${name} missed, hauled in to be passed again`;
+    case 'not passed':
+      return `${name} could not be passed`;
+    case 'not let go':
+      return `${name} could not be let go`;
+    case 'left':
+      return `${name} was left by whoever held it`;
+    case 'brought up':
+      return `${name} ran out to its end`;
+    case 'parted':
+      return `${name} parted`;
+    case 'in the propeller':
+      return `${name} got into the propeller`;
+    default:
+      return null;
+  }
+}
+
+export function crewTrouble({ what }: CrewEventOf, name: string): string | null {
+  switch (what) {
+    case 'could not step':
+      return `${name} could not step: too far off or too fast`;
+    case 'not there':
+      return `${name} was not where the order wanted them`;
+    case 'in danger':
+      return `${name} stepped with a propeller turning near`;
+    case 'helm left':
+      return `nobody at the helm: ${name} left it`;
+    default:
+      return null;
+  }
+}
+
+/** What became of a line, in a word or two. */
+export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
+  passing: 'being passed',
+  missed: 'missed',
+  'not passed': 'not passed',
+  on: 'on',
+  'on a turn': 'on a turn',
+  fast: 'fast',
+  hauled: 'hauled in',
+  eased: 'eased',
+  'let go': 'let go',
+  home: 'aboard',
+  'not let go': 'not let go',
+  left: 'left',
+  'brought up': 'run out',
+  parted: 'parted',
+  'in the propeller': 'in the propeller',
+};
