@@ -175,11 +175,12 @@ export class Crew {
       }
       yield this.now + LOOKS_S;
     }
-    if (this.propellerNear(point)) {
+    const before = this.propellerNear(point);
+    yield this.now + STEP_S;
+    if (before || this.propellerNear(point)) {
       this.inDanger = true;
       this.tellCrew(hand, 'in danger');
     }
-    yield this.now + STEP_S;
     return true;
   }
 

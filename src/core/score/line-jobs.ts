@@ -33,9 +33,10 @@ type Tend = Extract<HandsOrder, { do: 'tend' }>;
 /** Slack a line is left when it is put on and held in the hand, m. */
 const SLACK_M = 0.4;
 const SHORTEST_M = 0.3;
-/** Hauling counts as done at this share of the pull, and is given up after so long, s. */
+/** Slack counts as taken in at this share of the pull; hauling is given up after so long, s. */
 const TAUT_SHARE = 0.9;
 const HAULS_FOR_S = 30;
+const HAULS_TO_LENGTH_S = 180;
 /** Turns a line is eased on. */
 const EASING_TURNS = 1.5;
 
@@ -210,12 +211,14 @@ export class LineJobs {
     crew.set(line, LINE.PULL, pull);
     crew.set(line, LINE.HAUL, geared ? WINCH_MPS : HAULS_MPS);
     crew.set(line, LINE.UNTIL, length ?? SHORTEST_M);
-    const until = crew.now + HAULS_FOR_S;
+    // To take the slack out is done when it comes taut; to a length is work for as long as it takes.
+    const done = length === null ? TAUT_SHARE * pull : Infinity;
+    const until = crew.now + (length === null ? HAULS_FOR_S : HAULS_TO_LENGTH_S);
     while (
       this.made(line) === MADE.HELD &&
       crew.now < until &&
       crew.get(line, LINE.LENGTH) > crew.get(line, LINE.UNTIL) + 0.01 &&
-      crew.reading(line).tension < TAUT_SHARE * pull
+      crew.reading(line).tension < done
     )
       yield crew.now + LOOKS_S;
     crew.set(line, LINE.HAUL, 0);
@@ -253,9 +256,8 @@ export class LineJobs {
     if (doubled || aboard) {
       if (!(yield* crew.goTo(hand, from))) return crew.tellLine(line, 'not let go');
     } else if (!(yield* crew.walkAshore(hand, end))) return crew.tellLine(line, 'not let go');
-    if (!doubled && !(yield* this.untilLifted(line, aboard)))
-      return crew.tellLine(line, 'not let go');
-    yield crew.now + CAST_OFF_S;
+    if (doubled) yield crew.now + CAST_OFF_S;
+    else if (!(yield* this.untilLifted(line, aboard))) return crew.tellLine(line, 'not let go');
     if (!ON.has(this.made(line))) return;
     const { span } = crew.reading(line);
     this.make(line, MADE.TRAILING, 0, null);
@@ -266,12 +268,16 @@ export class LineJobs {
     crew.comesHome(line);
   }
 
-  /** A loop is lifted off when it is slack enough; from aboard only within reach. */
+  /** A loop is lifted off when it has been slack enough for as long as that takes; from aboard only within reach. */
   private *untilLifted(line: number, aboard: boolean): Generator<number, boolean> {
     const deadline = this.crew.now + WAITS_S;
+    let since: number | null = null;
     for (;;) {
       const { tension, span } = this.crew.reading(line);
-      if (tension < LIFTS_OFF_N && (!aboard || span <= DROP_REACH_M * 1.2)) return true;
+      const slack = tension < LIFTS_OFF_N && (!aboard || span <= DROP_REACH_M * 1.2);
+      if (slack && since === null) since = this.crew.now;
+      if (!slack) since = null;
+      if (since !== null && this.crew.now - since >= CAST_OFF_S - 1e-6) return true;
       if (this.crew.now >= deadline) return false;
       yield this.crew.now + LOOKS_S;
     }
