@@ -35,6 +35,14 @@ export {
   type Proposal,
   type Side,
 } from './figures';
+export { breakingLoads, diameterOf, lineFigures } from './rigging-input';
+export {
+  crewSchema,
+  linesSchema,
+  MOST_LINE_M,
+  type LineDocument,
+  type PersonDocument,
+} from './rigging';
 export { degrees, radians } from './fields';
 export { fitScore, type Fitted } from './fit-score';
 export {

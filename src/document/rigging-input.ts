@@ -6,9 +6,11 @@ import {
   usualDiameter,
   type Lines,
   type LineSpec,
+  type RopeFigures,
 } from '@/core/holding';
 import { cos, sin } from '@/core/math';
 import type { LineEnd, PointOnBoat, Rigging, Whereabouts } from '@/core/score';
+import type { Boat } from './boat';
 import { radians } from './fields';
 import type { ManoeuvreFile } from './manoeuvre';
 import type { Names } from './names';
@@ -20,6 +22,17 @@ const JUST_SLACK_M = 0.1;
 /** Diameter of a line, mm: its own, or the usual one for the boat. */
 export function diameterOf(line: Pick<LineDocument, 'diameter_mm'>, mass: number): number {
   return line.diameter_mm ?? usualDiameter(mass);
+}
+
+/** Figures of a line of a score on a boat: SI. */
+export function lineFigures(line: LineDocument, { hull }: Pick<Boat, 'hull'>): RopeFigures {
+  const diameter = diameterOf(line, hull.mass_kg);
+  return ropeFigures(line.rope, diameter, line.strengthLeft, line.doubled ? 2 : 1);
+}
+
+/** Load each line of a score parts at, N. */
+export function breakingLoads(lines: readonly LineDocument[], boat: Pick<Boat, 'hull'>): number[] {
+  return lines.map((line) => lineFigures(line, boat).breaks);
 }
 
 function spanAtStart(
@@ -43,8 +56,7 @@ function specOf(
   path: string,
 ): LineSpec {
   const { hull } = file.boat;
-  const diameter = diameterOf(line, hull.mass_kg);
-  const rope = ropeFigures(line.rope, diameter, line.strengthLeft, line.doubled ? 2 : 1);
+  const rope = lineFigures(line, file.boat);
   // A doubled line goes there and back.
   const total = line.doubled ? line.length_m / 2 : line.length_m;
   const ends = { boatX: from.x, boatY: from.y, ...rope, total };

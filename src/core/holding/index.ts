@@ -33,4 +33,5 @@ export {
   type LineSpec,
 } from './line';
 export { ropeFigures, ROPES, usualDiameter, type Rope, type RopeFigures } from './rope';
+export { leadOf, STOPS, stopsOf, type Lead, type Stops } from './lead';
 export { tendLines } from './tend';

@@ -54,6 +54,14 @@ export class Crew {
     return this.state.time;
   }
 
+  /** What is fast and who is where as it begins. */
+  tellStart(): void {
+    this.rigging.lines.forEach((_, line) => {
+      if (this.get(line, LINE.MADE) === MADE.FAST) this.tellLine(line, 'fast');
+    });
+    for (const hand of this.people) this.tellCrew(hand, 'at');
+  }
+
   /** The next moment somebody has to look at what they do, s. */
   next(): number {
     let least = Infinity;

@@ -131,6 +131,7 @@ class Run {
 
   play(): Take {
     this.settle();
+    this.player.crew.tellStart();
     this.sample();
     this.beginBeats();
     while (this.player.finish === null) {

@@ -38,7 +38,7 @@ export function Margins({ state, survey }: { state: TakeState; survey: Survey })
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <ul className="mt-2">
-        {[...readings(take, units), ...openings(survey, units)].map((reading) => (
+        {[...readings(take, file.score, units), ...openings(survey, units)].map((reading) => (
           <li key={reading.meaning} className="rule-t py-1.5">
             <Go time={reading.time} seek={seek}>
               <span

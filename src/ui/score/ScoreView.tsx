@@ -4,7 +4,7 @@ import { ChartNoAxesGantt, List, Pause, Play, Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import type { Take } from '@/core/score';
 import type { Moment } from '@/core/search';
-import { toBoatSpec, type Boat } from '@/document';
+import { breakingLoads, toBoatSpec, type Boat } from '@/document';
 import { useSize } from '../hooks/use-size';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
@@ -16,7 +16,8 @@ import { addBeat, freshBeatId } from './edits';
 import { GUTTER } from './layout';
 import { LANE_GAP, lanesFor } from './lanes';
 import { Playhead } from './Playhead';
-import { AXIS_HEIGHT, Calls, CALLS_HEIGHT, laneTops, LaneView, RIGHT, TimeAxis } from './Staves';
+import { callsOf, handsOf, hasHands } from './said';
+import { AXIS_HEIGHT, CALLS_HEIGHT, laneTops, LaneView, RIGHT, Spoken, TimeAxis } from './Staves';
 import { BAND_HEIGHT, WayOutBand, WayOutReading } from './WayOutBand';
 
 /** The score: beats over lanes against time, and how she moves under them, on one playhead. */
@@ -45,6 +46,7 @@ export function ScoreView({
   const seek = usePlayhead((p) => p.seek);
   const spec = useMemo(() => toBoatSpec(boat), [boat]);
 
+  const breaks = useMemo(() => breakingLoads(score.lines, boat), [score.lines, boat]);
   const duration = take?.duration ?? 60;
   const x = useMemo(
     () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),
@@ -54,10 +56,11 @@ export function ScoreView({
     () =>
       !take || width === 0
         ? { lanes: [], controls: 0 }
-        : lanesFor(take, spec, x, { speed, length }),
-    [take, width, x, spec, speed, length],
+        : lanesFor(take, spec, x, { speed, length }, { lines: score.lines, breaks }),
+    [take, width, x, spec, speed, length, score.lines, breaks],
   );
-  const tops = laneTops(lanes, controls);
+  const hands = take && hasHands(take) ? handsOf(take, score) : null;
+  const tops = laneTops(lanes, controls, hands ? 2 : 1);
   const band = tops.at(-1) ?? 0;
   const height = band + BAND_HEIGHT + AXIS_HEIGHT;
 
@@ -132,10 +135,20 @@ export function ScoreView({
               <LaneView key={lane.name} lane={lane} top={tops[i]!} width={width} />
             ))}
             {take && lanes.length > 0 && (
-              <Calls
-                take={take}
+              <Spoken
+                name="Calls"
+                said={callsOf(take)}
                 x={x}
                 top={tops[controls]! - CALLS_HEIGHT - LANE_GAP}
+                width={width}
+              />
+            )}
+            {hands && lanes.length > 0 && (
+              <Spoken
+                name="Hands"
+                said={hands}
+                x={x}
+                top={tops[controls]! - 2 * (CALLS_HEIGHT + LANE_GAP)}
                 width={width}
               />
             )}

@@ -1,5 +1,4 @@
 'use client';
-import type { Take } from '@/core/score';
 import { clock } from '../words/units';
 import { GUTTER } from './layout';
 import { LANE_GAP, type Lane } from './lanes';
@@ -8,13 +7,13 @@ export const RIGHT = 20;
 export const CALLS_HEIGHT = 22;
 export const AXIS_HEIGHT = 20;
 
-/** Tops of the lanes, px; room for the calls is left under the controls. The last entry is the foot. */
-export function laneTops(lanes: readonly Lane[], controls: number): number[] {
+/** Tops of the lanes, px; room for so many rows of words is left under the controls. The last entry is the foot. */
+export function laneTops(lanes: readonly Lane[], controls: number, spoken: number): number[] {
   const tops: number[] = [];
   let at = 2;
   lanes.forEach((lane, i) => {
     tops.push(at);
-    at += lane.height + LANE_GAP + (i === controls - 1 ? CALLS_HEIGHT + LANE_GAP : 0);
+    at += lane.height + LANE_GAP + (i === controls - 1 ? spoken * (CALLS_HEIGHT + LANE_GAP) : 0);
   });
   tops.push(at);
   return tops;
@@ -55,6 +54,11 @@ export function LaneView({ lane, top, width }: { lane: Lane; top: number; width:
           strokeWidth="0.8"
         />
       )}
+      {lane.rows?.map(({ name, y }) => (
+        <text key={name} x={GUTTER - 8} y={y} textAnchor="end" className="fill-quiet text-[11.5px]">
+          {name.length > 13 ? `${name.slice(0, 12)}…` : name}
+        </text>
+      ))}
       <path
         d={lane.path}
         className={lane.filled ? 'fill-ink' : 'stroke-ink'}
@@ -66,27 +70,29 @@ export function LaneView({ lane, top, width }: { lane: Lane; top: number; width:
   );
 }
 
-/** What is called out, when. */
-export function Calls({
-  take,
+export interface Said {
+  readonly time: number;
+  readonly text: string;
+}
+
+/** What is called out or done by hand, when. */
+export function Spoken({
+  name,
+  said,
   x,
   top,
   width,
 }: {
-  take: Take;
+  name: string;
+  said: readonly Said[];
   x: (time: number) => number;
   top: number;
   width: number;
 }) {
-  const calls = take.events.flatMap((event) =>
-    event.is === 'order' && event.order.do === 'call'
-      ? [{ time: event.time, text: event.order.text }]
-      : [],
-  );
   return (
     <g transform={`translate(0 ${top})`}>
       <text x={20} y={15} className="fill-ink text-[13px] font-semibold">
-        Calls
+        {name}
       </text>
       <line
         x1={GUTTER}
@@ -96,12 +102,12 @@ export function Calls({
         className="stroke-hairline"
         strokeWidth="0.7"
       />
-      {calls.map(({ time, text }, i) => {
+      {said.map(({ time, text }, i) => {
         const from = x(time);
-        const to = i + 1 < calls.length ? x(calls[i + 1]!.time) : width - RIGHT;
+        const to = i + 1 < said.length ? x(said[i + 1]!.time) : width - RIGHT;
         return (
           <foreignObject
-            key={`${time}-${text}`}
+            key={`${i} ${text}`}
             x={from}
             y={2}
             width={Math.max(0, to - from - 6)}

@@ -5,8 +5,10 @@ import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
 import { engineColumn, type MoreColumn, type TraceColumn } from '@/core/sim';
 import { DEGREES_PER_RADIAN } from '@/core/units';
+import type { ScoreDocument } from '@/document';
 import { readAt } from '../water/sample';
 import { boatSpeed, heading, speedIn, type Units } from '../words/units';
+import { lineLane } from './line-lane';
 
 /** A lane of the score: a curve against time with its own scale. */
 export interface Lane {
@@ -20,6 +22,8 @@ export interface Lane {
   readonly path: string;
   /** y of the zero line within the lane, or null when zero is not in it. */
   readonly zero: number | null;
+  /** Names of rows within it, and where they stand. */
+  readonly rows?: readonly { readonly name: string; readonly y: number }[];
   /** What it reads at a moment. */
   read(time: number): string;
 }
@@ -202,10 +206,24 @@ const HIGH = { wheel: 34, engine: 36, thruster: 28, reading: 33 };
 const LANES_PX = 186;
 export const LANE_GAP = 3;
 
+interface Rigged {
+  readonly lines: ScoreDocument['lines'];
+  readonly breaks: readonly number[];
+}
+
+const NO_RIG: Rigged = { lines: [], breaks: [] };
+
 /** The lanes of a boat: one for each engine and thruster she has. */
-export function lanesFor(take: Take, spec: BoatSpec, x: Scale, units: Units): LaneSet {
+export function lanesFor(
+  take: Take,
+  spec: BoatSpec,
+  x: Scale,
+  units: Units,
+  rigged: Rigged = NO_RIG,
+): LaneSet {
   const { drives, thrusters, steering } = spec;
-  const tall = drives.length + thrusters.length <= 1 ? HIGH : LOW;
+  const rows = drives.length + thrusters.length + rigged.lines.length;
+  const tall = rows <= 1 ? HIGH : LOW;
   const short = (name: string) =>
     `${name[0]!.toUpperCase()}${name.slice(1)}`
       .replace(' engine', '')
@@ -225,6 +243,7 @@ export function lanesFor(take: Take, spec: BoatSpec, x: Scale, units: Units): La
       ),
     ),
     ...thrusters.map((t, i) => thrusterLane(take, x, i, short(t.name), tall.thruster)),
+    ...(rigged.lines.length > 0 ? [lineLane(take, x, rigged.lines, rigged.breaks)] : []),
   ];
   const readings = [
     speedLane(take, x, units, tall.reading),

@@ -28,6 +28,9 @@ export interface WorkspaceState {
   readonly reference: Reference | null;
   /** A mark is being picked on the water for a field of the score. */
   readonly picking: Picking | null;
+  /** A line is being rigged on the water. */
+  readonly rigging: boolean;
+  setRigging(rigging: boolean): void;
   setPicking(picking: Picking | null): void;
   setPhase(phase: Phase): void;
   setVariation(variation: VariationDocument): void;
@@ -84,19 +87,21 @@ export function createWorkspace(start: {
         variation: NO_VARIATION,
         reference: null,
         picking: null,
-        setPicking: (picking) => set({ picking }),
+        rigging: false,
+        setRigging: (rigging) => set({ rigging, picking: null }),
+        setPicking: (picking) => set({ picking, rigging: false }),
         // Elsewhere nothing stays varied unseen.
         setPhase: (phase) => {
-          if (phase === 'what if') return set({ phase, picking: null });
+          if (phase === 'what if') return set({ phase, picking: null, rigging: false });
           const { reference } = get();
           const held = reference?.kept ? reference : null;
-          set({ phase, picking: null, variation: NO_VARIATION, reference: held });
+          set({ phase, picking: null, rigging: false, variation: NO_VARIATION, reference: held });
         },
         setVariation: (variation) => set({ variation }),
         // Takes are large and never edited: kept out of the drafts.
         setReference: (reference) => set({ reference }),
         // Whatever was being picked was for the beat before.
-        select: (id) => set({ selected: id, picking: null }),
+        select: (id) => set({ selected: id, picking: null, rigging: false }),
         point: (id) => set({ pointed: id }),
         edit: (change) =>
           set((state) => {

@@ -1,6 +1,6 @@
 'use client';
 import { memo } from 'react';
-import { Circle, Group, Line } from 'react-konva';
+import { Circle, Group, Line, Rect } from 'react-konva';
 import type { Feature, Place } from '@/document';
 import type { Palette } from '../theme/palette';
 
@@ -68,7 +68,16 @@ export const PlaceLayer = memo(function PlaceLayer({
           />
         ))}
       {place.features.map((f) =>
-        f.kind === 'pile' ? (
+        f.kind === 'bollard' ? (
+          <Rect
+            key={f.id}
+            x={f.x_m - 2.4 / scale}
+            y={f.y_m - 2.4 / scale}
+            width={4.8 / scale}
+            height={4.8 / scale}
+            fill={palette.shore}
+          />
+        ) : f.kind === 'pile' ? (
           <Circle
             key={f.id}
             x={f.x_m}

@@ -33,7 +33,11 @@ export function marksNamed(score: ScoreDocument): Set<string> {
   const expected = score.beats.flatMap((beat) => beat.expect);
   const orders = score.beats.flatMap((beat) => beat.orders);
   const parts = [...simple, ...expected, ...orders];
-  return new Set(parts.flatMap((part) => ('mark' in part ? [part.mark] : [])));
+  const ends = [
+    ...score.lines.flatMap(({ fast }) => (fast ? [fast.to] : [])),
+    ...orders.flatMap((order) => (order.do === 'pass' ? [order.to] : [])),
+  ];
+  return new Set([...parts.flatMap((part) => ('mark' in part ? [part.mark] : [])), ...ends]);
 }
 
 /** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
@@ -61,7 +65,7 @@ export function PlaceNames({
     const point = 'outline_m' in f ? middle(f.outline_m) : ([f.x_m, f.y_m] as const);
     const [x, y] = toScreen(camera, view, point[0], point[1]);
     if (x < -60 || y < -20 || x > view.width + 60 || y > view.height + 20) return [];
-    const small = f.kind === 'mark' || f.kind === 'pile';
+    const small = !('outline_m' in f);
     return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y, needed }];
   });
   const berths = place.berths.flatMap((berth): Label[] => {

@@ -6,7 +6,7 @@ import { Group, Layer, Stage } from 'react-konva';
 import type { Leg } from '@/core/brief';
 import type { Take } from '@/core/score';
 import type { WayOutAt } from '@/core/search';
-import { toBoatSpec, type Boat } from '@/document';
+import { breakingLoads, toBoatSpec, type Boat } from '@/document';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -23,11 +23,13 @@ import { takeExtent } from './extent';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
+import { LineLayer } from './LineLayer';
 import { PickLayer } from './PickLayer';
 import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames } from './PlaceNames';
 import { readAt } from './sample';
 import { ReferenceTrack } from './ReferenceTrack';
+import { RigLayer } from './RigLayer';
 import { ScaleBar } from './ScaleBar';
 import { StartGrip } from './StartGrip';
 import { StreamArrows } from './StreamArrows';
@@ -61,6 +63,7 @@ export function Water({
   const place = useWorkspace((s) => s.place);
   const phase = useWorkspace((s) => s.phase);
   const picking = useWorkspace((s) => s.picking);
+  const rigging = useWorkspace((s) => s.rigging);
   const pointed = useWorkspace((s) => s.pointed);
   const selected = useWorkspace((s) => s.selected);
   const point = useWorkspace((s) => s.point);
@@ -70,6 +73,8 @@ export function Water({
   const length = usePreferences((p) => p.length);
   const units = { speed, length };
   const spec = useMemo(() => toBoatSpec(boat), [boat]);
+  const { lines } = manoeuvre.score;
+  const breaks = useMemo(() => breakingLoads(lines, boat), [lines, boat]);
   const { beats } = manoeuvre.score;
 
   const home = useMemo(() => {
@@ -183,6 +188,16 @@ export function Water({
             <Layer listening={false}>
               <Group {...origin}>
                 {take && <BoatNow take={take} spec={spec} palette={palette} />}
+                {take && (
+                  <LineLayer
+                    take={take}
+                    spec={spec}
+                    score={manoeuvre.score}
+                    breaks={breaks}
+                    palette={palette}
+                    scale={shown.scale}
+                  />
+                )}
               </Group>
             </Layer>
           </Stage>
@@ -217,7 +232,8 @@ export function Water({
           <HurtMarks take={take} camera={shown} view={view} />
         </>
       )}
-      {phase === 'score' && !picking && <StartGrip camera={shown} />}
+      {phase === 'score' && !picking && !rigging && <StartGrip camera={shown} />}
+      {rigging && <RigLayer camera={shown} view={view} />}
       {picking && <PickLayer picking={picking} place={place} camera={shown} view={view} />}
       <ConditionGrips />
       <ScaleBar camera={shown} />

@@ -92,6 +92,9 @@ export function beatAt(take: Take, time: number): number {
   return current;
 }
 
+/** A line is meant to work at no more than this share of its breaking load (usual practice: a fifth to a quarter). */
+export const WORKING_SHARE = 0.2;
+
 export interface Reading {
   /** The figure, then what it means, then where and when. */
   readonly figure: string;
@@ -101,9 +104,13 @@ export interface Reading {
   readonly time: number | null;
 }
 
-/** Clearance and touch of a take in words. */
-export function readings(take: Take, units: Units): Reading[] {
-  const { clearance, touch, touchCount } = take.margins;
+/** Clearance, touch and line load of a take in words. */
+export function readings(
+  take: Take,
+  { lines }: Pick<ScoreDocument, 'lines'>,
+  units: Units,
+): Reading[] {
+  const { clearance, touch, touchCount, line } = take.margins;
   const moment = (time: number) => `beat ${beatAt(take, time) + 1}, at ${clock(time)}`;
   const list: Reading[] = [];
   if (clearance && Number.isFinite(clearance.distance)) {
@@ -127,6 +134,16 @@ export function readings(take: Take, units: Units): Reading[] {
     });
   } else {
     list.push({ figure: '0', meaning: 'touches', where: '', hurts: false, time: null });
+  }
+  if (line) {
+    const share = line.tension / line.breaks;
+    list.push({
+      figure: `${Math.round(share * 100)} %`,
+      meaning: `of what parts the ${lines[line.line]?.name ?? 'line'}`,
+      where: `${force(line.tension)} of ${force(line.breaks)}, ${moment(line.time)}`,
+      hurts: share > WORKING_SHARE,
+      time: line.time,
+    });
   }
   return list;
 }

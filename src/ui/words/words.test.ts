@@ -86,7 +86,7 @@ describe('a take in words', () => {
   it('says what was reached and how near it came', () => {
     const { take, file } = played();
     expect(outcomeWords(take, file, KN)[0]).toBe('Done');
-    const [clearance, touch] = readings(take, KN);
+    const [clearance, touch] = readings(take, { lines: [] }, KN);
     expect(clearance).toMatchObject({ meaning: 'clear of blue ketch', hurts: false });
     expect(clearance!.where).toMatch(/^bow, beat 1, at 0:00$/);
     expect(touch).toMatchObject({ figure: '0', meaning: 'touches' });
@@ -98,7 +98,7 @@ describe('a take in words', () => {
       f.score.beats[1]!.cue = { is: 'after', seconds: 1 };
     });
     expect(outcomeWords(take, file, KN)[0]).toBe('Hard touch');
-    const readingsNow = readings(take, KN);
+    const readingsNow = readings(take, { lines: [] }, KN);
     expect(readingsNow[0]).toMatchObject({
       figure: '0.0 m',
       meaning: 'ran into blue ketch',

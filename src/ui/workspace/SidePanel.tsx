@@ -5,6 +5,7 @@ import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
+import { LinesPanel } from '../lines/LinesPanel';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
 import { Tempting } from '../score/Tempting';
@@ -100,6 +101,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <Tempting state={state} />
       <Figures state={state} />
       <FitScore state={state} />
+      <LinesPanel />
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
         Press a beat on the score or the water to change it. Drag wind or stream on the water.

@@ -1,0 +1,40 @@
+import { isForHands, type Take } from '@/core/score';
+import type { ScoreDocument } from '@/document';
+import { crewTrouble, LINE_EVENT_WORDS, lineTrouble } from '../words/lines';
+import type { Said } from './Staves';
+
+/** What is called out in a take. */
+export function callsOf(take: Take): readonly Said[] {
+  return take.events.flatMap((event) =>
+    event.is === 'order' && event.order.do === 'call'
+      ? [{ time: event.time, text: event.order.text }]
+      : [],
+  );
+}
+
+/** What hands have done with lines, and where people went, as it happened; several at once on one line. */
+export function handsOf(take: Take, { lines, crew }: ScoreDocument): readonly Said[] {
+  const said: { time: number; text: string }[] = [];
+  const add = (time: number, text: string) => {
+    const last = said.at(-1);
+    if (last && time - last.time < 0.3) last.text += `, ${text}`;
+    else said.push({ time, text });
+  };
+  for (const event of take.events) {
+    if (event.is === 'line' && event.time > 0) {
+      const name = lines[event.line]?.name ?? 'line';
+      add(event.time, lineTrouble(event, name) ?? `${name} ${LINE_EVENT_WORDS[event.what]}`);
+    }
+    if (event.is === 'crew' && event.time > 0 && event.what !== 'at') {
+      const name = crew[event.who]?.name ?? 'somebody';
+      add(event.time, crewTrouble(event, name) ?? `${name} ${event.what}`);
+    }
+  }
+  return said;
+}
+
+/** Does anybody do anything by hand in it? */
+export const hasHands = (take: Take): boolean =>
+  take.events.some(
+    (event) => event.is === 'line' || (event.is === 'order' && isForHands(event.order)),
+  );

@@ -1,0 +1,149 @@
+'use client';
+import { Circle, Group, Line } from 'react-konva';
+import type { BoatSpec } from '@/core/craft';
+import type { Take } from '@/core/score';
+import type { ScoreDocument } from '@/document';
+import { linesAt, peopleAt, type LineAt } from '../lines/line-at';
+import { usePlayhead } from '../state/playhead';
+import type { Palette } from '../theme/palette';
+import { WORKING_SHARE } from '../words/take';
+import { readAt } from './sample';
+
+interface Pose {
+  readonly x: number;
+  readonly y: number;
+  readonly sin: number;
+  readonly cos: number;
+}
+
+const onPlace = ({ x, y, sin, cos }: Pose, bx: number, by: number) => ({
+  x: x + bx * sin + by * cos,
+  y: y + bx * cos - by * sin,
+});
+
+/** How far a slack line hangs out of the straight, m, drawn as if all its slack lay sideways. */
+function sag(span: number, length: number): number {
+  if (length <= span) return 0;
+  return Math.min(0.5 * span, Math.sqrt((3 / 8) * span * (length - span)));
+}
+
+/** A line between two points: straight and the heavier the more it carries; hanging out while it is slack. */
+function Rope({
+  from,
+  line,
+  breaks,
+  palette,
+  scale,
+}: {
+  from: { x: number; y: number };
+  line: LineAt;
+  breaks: number;
+  palette: Palette;
+  scale: number;
+}) {
+  if (!line.end) {
+    // In the water or in a hand: a short end at the cleat.
+    const length = line.state === 'trailing' ? Math.min(line.length, 3) : 0;
+    if (length === 0) return null;
+    return (
+      <Line
+        points={[from.x, from.y, from.x + length * 0.4, from.y - length * 0.7]}
+        stroke={palette.hurtFill}
+        strokeWidth={1.6}
+        dash={[3, 3]}
+        strokeScaleEnabled={false}
+      />
+    );
+  }
+  const { end } = line;
+  const dx = end.x - from.x;
+  const dy = end.y - from.y;
+  const span = Math.hypot(dx, dy);
+  const hang = sag(span, line.length);
+  const over = span > 0 ? hang / span : 0;
+  const share = line.tension / breaks;
+  const heavy = share > WORKING_SHARE;
+  return (
+    <>
+      <Line
+        points={[
+          from.x,
+          from.y,
+          (from.x + end.x) / 2 + dy * over,
+          (from.y + end.y) / 2 - dx * over,
+          end.x,
+          end.y,
+        ]}
+        tension={hang > 0 ? 0.5 : 0}
+        stroke={heavy ? palette.hurtFill : palette.ink}
+        strokeWidth={1.1 + 9 * Math.min(0.6, share)}
+        dash={line.state === 'fast' ? [] : [6, 3]}
+        strokeScaleEnabled={false}
+        lineCap="round"
+      />
+      <Circle x={end.x} y={end.y} radius={2.6 / scale} fill={palette.ink} />
+    </>
+  );
+}
+
+/** Lines and people at the playhead. */
+export function LineLayer({
+  take,
+  spec,
+  score,
+  breaks,
+  palette,
+  scale,
+}: {
+  take: Take;
+  spec: BoatSpec;
+  score: Pick<ScoreDocument, 'lines' | 'crew'>;
+  /** What each line parts at, N. */
+  breaks: readonly number[];
+  palette: Palette;
+  scale: number;
+}) {
+  const time = usePlayhead((p) => p.time);
+  if (score.lines.length === 0 && score.crew.length === 0) return null;
+  const heading = readAt(take, 'heading', time);
+  const pose: Pose = {
+    x: readAt(take, 'x', time),
+    y: readAt(take, 'y', time),
+    sin: Math.sin(heading),
+    cos: Math.cos(heading),
+  };
+  const pointOf = (name: string) => spec.points.find((point) => point.name === name);
+  return (
+    <Group listening={false}>
+      {linesAt(take, score.lines, time).map((line) => {
+        const from = pointOf(score.lines[line.index]!.from);
+        if (!from) return null;
+        return (
+          <Rope
+            key={line.name}
+            from={onPlace(pose, from.x, from.y)}
+            line={line}
+            breaks={breaks[line.index] ?? Infinity}
+            palette={palette}
+            scale={scale}
+          />
+        );
+      })}
+      {peopleAt(take, score.crew, time).map((person) => {
+        const at = person.aboard ? onPlace(pose, person.x, person.y) : person;
+        return (
+          <Circle
+            key={person.name}
+            x={at.x}
+            y={at.y}
+            radius={Math.max(0.28, 4.5 / scale)}
+            fill={palette.paper}
+            stroke={palette.plan}
+            strokeWidth={2}
+            strokeScaleEnabled={false}
+          />
+        );
+      })}
+    </Group>
+  );
+}

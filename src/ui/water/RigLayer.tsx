@@ -1,0 +1,160 @@
+'use client';
+import { useState, type PointerEvent } from 'react';
+import { lineEnds, namedPoints, radians } from '@/document';
+import { freshName } from '../lines/edits';
+import { lieOf, stopsText } from '../lines/names';
+import { usePreferences } from '../state/preferences';
+import { useWorkspace } from '../state/context';
+import { distance } from '../words/units';
+import { toScreen, type Camera, type View } from './camera';
+
+/** More line than it has to go, as a share, so that it can be eased; to the half metre. */
+const SPARE = 1.5;
+
+/**
+ * Rigs lines on the water: a cleat aboard, as she lies at the start, then a bollard or pile; pressed one after the
+ * other, or dragged from one to the other. What it would stop is said before it is let go.
+ */
+export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
+  const manoeuvre = useWorkspace((s) => s.manoeuvre);
+  const boat = useWorkspace((s) => s.boat);
+  const place = useWorkspace((s) => s.place);
+  const edit = useWorkspace((s) => s.edit);
+  const setRigging = useWorkspace((s) => s.setRigging);
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const [from, setFrom] = useState<string | null>(null);
+  const [over, setOver] = useState<string | null>(null);
+  const [pointer, setPointer] = useState<readonly [number, number] | null>(null);
+
+  const { x_m, y_m, heading_deg } = manoeuvre.start;
+  const s = Math.sin(radians(heading_deg));
+  const c = Math.cos(radians(heading_deg));
+  const cleats = namedPoints(boat)
+    .filter(({ name }) => /cleat|fairlead|bitt|bow|stern|quarter/.test(name))
+    .map(({ name, x, y }) => ({
+      name,
+      at: toScreen(camera, view, x_m + x * s + y * c, y_m + x * c - y * s),
+    }));
+  const ends = lineEnds(place).map(({ name, x, y }) => ({
+    name,
+    at: toScreen(camera, view, x, y),
+  }));
+  const lie = from && over ? lieOf(manoeuvre, boat, place, from, over) : null;
+
+  const rig = (cleat: string, to: string) => {
+    const found = lieOf(manoeuvre, boat, place, cleat, to);
+    if (!found) return;
+    edit((m) => {
+      const { lines } = m.score;
+      if (lines.length >= 8) return;
+      m.score = {
+        ...m.score,
+        lines: [
+          ...lines,
+          {
+            name: freshName(lines, found.name),
+            from: cleat,
+            length_m: Math.max(5, Math.ceil(2 * SPARE * found.lead.length) / 2),
+            rope: 'polyester',
+            strengthLeft: 0.6,
+            doubled: false,
+            fast: { to },
+          },
+        ],
+      };
+    });
+    setFrom(null);
+    setOver(null);
+  };
+
+  const move = (event: PointerEvent<HTMLDivElement>) => {
+    if (!from) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    setPointer([event.clientX - box.left, event.clientY - box.top]);
+  };
+  const drop = (event: PointerEvent<HTMLDivElement>) => {
+    const under = document.elementFromPoint(event.clientX, event.clientY);
+    const to = under?.closest<HTMLElement>('[data-end]')?.dataset['end'];
+    if (from && to) rig(from, to);
+  };
+  const begin = cleats.find(({ name }) => name === from)?.at;
+  const target = ends.find(({ name }) => name === over)?.at ?? pointer;
+
+  const dot = (on: boolean) =>
+    `absolute flex size-6 -translate-1/2 touch-none items-center justify-center rounded-full border-2 border-plan ${on ? 'bg-plan' : 'bg-paper/70'} hover:bg-plan focus-visible:bg-plan`;
+  return (
+    <div
+      className="absolute inset-0 overflow-hidden"
+      data-testid="rig"
+      onPointerMove={move}
+      onPointerUp={drop}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        if (from) setFrom(null);
+        else setRigging(false);
+      }}
+    >
+      {begin && target && (
+        <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
+          <line
+            x1={begin[0]}
+            y1={begin[1]}
+            x2={target[0]}
+            y2={target[1]}
+            className="stroke-plan"
+            strokeWidth="2"
+          />
+        </svg>
+      )}
+      <p
+        role="status"
+        className="absolute left-1/2 top-3 -translate-x-1/2 border border-plan bg-paper px-3 py-1 text-[13px]"
+      >
+        {lie
+          ? `${lie.name}: ${distance(lie.lead.length, { speed, length })}, ${stopsText(lie.stops)}`
+          : from
+            ? `From the ${from}: now a bollard or a pile. Esc chooses another cleat.`
+            : 'Press a cleat aboard, or drag from it to a bollard. Esc when done.'}
+      </p>
+      {cleats.map(({ name, at: [x, y] }) => (
+        <button
+          key={name}
+          type="button"
+          aria-label={`From the ${name}`}
+          title={name}
+          aria-pressed={from === name}
+          className={dot(from === name)}
+          style={{ left: x, top: y }}
+          onPointerDown={(event) => {
+            event.currentTarget.releasePointerCapture(event.pointerId);
+            setFrom(name);
+            setPointer(null);
+          }}
+          onClick={() => setFrom(name)}
+        >
+          <span className="size-1.5 rounded-full bg-ink" />
+        </button>
+      ))}
+      {from &&
+        ends.map(({ name, at: [x, y] }) => (
+          <button
+            key={name}
+            type="button"
+            data-end={name}
+            aria-label={`To ${name}`}
+            title={name}
+            className={dot(over === name).replace('rounded-full', '')}
+            style={{ left: x, top: y }}
+            onPointerEnter={() => setOver(name)}
+            onPointerLeave={() => setOver(null)}
+            onFocus={() => setOver(name)}
+            // A press has rigged it as the pointer was lifted.
+            onClick={(event) => event.detail === 0 && rig(from, name)}
+          >
+            <span className="size-1.5 bg-ink" />
+          </button>
+        ))}
+    </div>
+  );
+}
