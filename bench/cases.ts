@@ -140,6 +140,7 @@ function alongside(boat: Boat): BenchCase {
         end: { cue: { is: 'after', seconds: 600 }, within_s: 900 },
         lines: [],
         crew: [],
+        fenders: [],
       },
       limit_s: 120,
     },

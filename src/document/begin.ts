@@ -146,6 +146,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
       end: { cue: { is: 'after', seconds: 20 }, within_s: 60 },
       lines: [],
       crew: [],
+      fenders: [],
     },
     dismissed: [],
     ready: [],

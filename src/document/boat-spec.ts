@@ -162,7 +162,12 @@ export function toBoatSpec(boat: Boat): BoatSpec {
   };
 }
 
-/** The boat's named points, with bow, stern and midships always among them. */
+/** The same with the fenders a score hangs out as well. */
+export function withFenders<B extends Pick<Boat, 'fenders'>>(boat: B, more: Boat['fenders']): B {
+  return more.length === 0 ? boat : { ...boat, fenders: [...boat.fenders, ...more] };
+}
+
+/** The boat's named points, with bow, stern, midships and the usual cleats always among them. */
 export function namedPoints(boat: Boat): { name: string; x: number; y: number }[] {
   const { deck } = boat.hull;
   const given = boat.points.map(({ name, x_m, y_m }) => ({ name, x: x_m, y: y_m }));
@@ -171,5 +176,21 @@ export function namedPoints(boat: Boat): { name: string; x: number; y: number }[
     { name: 'midships', x: 0, y: 0 },
     { name: 'stern', x: deck[0]![0], y: 0 },
   ];
-  return [...always.filter(({ name }) => !given.some((p) => p.name === name)), ...given];
+  // Where most boats have their cleats; a boat that names hers has them where she says.
+  const cleats = (
+    [
+      ['bow cleat', 0.42],
+      ['midship cleat', 0],
+      ['quarter cleat', -0.46],
+    ] as const
+  ).flatMap(([name, share]) => {
+    const x = share * boat.hull.length_m;
+    const half = halfBreadth(deck, x);
+    return [
+      { name: `port ${name}`, x, y: -half },
+      { name: `starboard ${name}`, x, y: half },
+    ];
+  });
+  const usual = [...always, ...cleats];
+  return [...usual.filter(({ name }) => !given.some((p) => p.name === name)), ...given];
 }

@@ -175,7 +175,7 @@ const windage = z.strictObject({
   centreShift: within(0, 0.3).default(0.1),
 });
 
-const fender = z.strictObject({
+export const fenderSchema = z.strictObject({
   name: shortText,
   x_m: within(-250, 250, 'm'),
   side: z.enum(['port', 'starboard'], { error: "say 'port' or 'starboard'" }),
@@ -227,7 +227,7 @@ const currentBoat = z
     }),
     joystick: z.boolean().default(false),
     windage,
-    fenders: z.array(fender).max(24, { error: 'at most 24 fenders' }).default([]),
+    fenders: z.array(fenderSchema).max(24, { error: 'at most 24 fenders' }).default([]),
     points: z.array(point).max(24, { error: 'at most 24 named points' }).default([]),
   })
   .superRefine((boat, context) => {

@@ -4,7 +4,7 @@ export { boatFromOwner } from './boat-estimate';
 export { BOAT_MIGRATIONS, BOAT_VERSION, migrateBoat } from './boat-migrations';
 export { boatWarnings } from './boat-warnings';
 export { ownerSchema, toOwnerFigures, type Owner } from './owner';
-export { halfBreadth, namedPoints, toBoatSpec, wholeOutline } from './boat-spec';
+export { halfBreadth, namedPoints, toBoatSpec, wholeOutline, withFenders } from './boat-spec';
 export {
   conditionsSchema,
   MOST_DEPTH_M,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ROPES } from '@/core/holding';
 import { PASS_HOW, TEND_HOW } from '@/core/score';
 import { MOST_LINES } from '@/core/sim';
+import { fenderSchema } from './boat';
 import { shortText, within } from './fields';
 
 const name = z.string().min(1, { error: 'choose one' }).max(80);
@@ -61,6 +62,13 @@ export const crewSchema = z
   .array(person)
   .max(6, { error: 'at most six people' })
   .superRefine(namedOnce('person'))
+  .default([]);
+
+/** Fenders hung for this manoeuvre, besides those she always has out. */
+export const hungSchema = z
+  .array(fenderSchema)
+  .max(8, { error: 'at most eight fenders more' })
+  .superRefine(namedOnce('fender'))
   .default([]);
 
 /** What people do with lines and their feet; `by` is whoever is at hand if not given. */

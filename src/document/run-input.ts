@@ -2,7 +2,7 @@ import { assembleCraft, type Craft } from '@/core/craft';
 import { shoreOf, type Shore } from '@/core/holding';
 import type { Cue, Expectation, Goal, RunInput, TimedOrder } from '@/core/score';
 import { roomAt } from '@/core/search';
-import { toBoatSpec } from './boat-spec';
+import { toBoatSpec, withFenders } from './boat-spec';
 import { toWeather } from './conditions';
 import { radians } from './fields';
 import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
@@ -197,7 +197,7 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
     };
   });
   const { end } = file.score;
-  const craft = assembleCraft(toBoatSpec(file.boat));
+  const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.score.fenders)));
   const shore = shoreOf(toObstacles(file.place));
   const { lines, rigging } = toRigging(file, craft, names);
   const input: RunInput = {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LINE_STATES } from '@/core/score';
 import { compass, id, within } from './fields';
-import { crewSchema, handsOrders, linesSchema } from './rigging';
+import { crewSchema, handsOrders, hungSchema, linesSchema } from './rigging';
 
 const over = z.enum(['water', 'ground'], { error: "say 'water' or 'ground'" });
 const name = z.string().min(1, { error: 'choose one' }).max(80);
@@ -191,6 +191,7 @@ export const scoreSchema = z
     end: z.strictObject({ cue: cueSchema, within_s: within(0.1, 900, 's').default(120) }),
     lines: linesSchema,
     crew: crewSchema,
+    fenders: hungSchema,
   })
   .superRefine((score, context) => {
     const seen = new Set<string>();

@@ -1,9 +1,9 @@
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, nearestOnPolygon, Random, sin } from '../math';
-import { groundSpeed, lineNow, pointOnWater, windAt, type SimState, type World } from '../sim';
+import { groundSpeed, lineNow, pointOnWater, U, windAt, type SimState, type World } from '../sim';
 import type { CrewEvent, LineEvent, TakeEvent } from './events';
 import { between, Hand, type Job } from './hand';
-import { LineJobs } from './line-jobs';
+import { LineJobs, type Deck } from './line-jobs';
 import {
   LOOKS_S,
   PROPELLER_ROOM_M,
@@ -17,13 +17,15 @@ import {
 import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
 
 const STEP_S = 1.5;
+/** Way on at which a loose end in the water streams astern of where she goes. Judgement. */
+const STREAMS_MPS = 0.15;
 
 /**
  * The people of a manoeuvre and what they do with lines, in their own time: they walk, wait for a reach, throw and
  * miss, haul, turn up and let go. Jobs move on only when `act` is called at a moment `next` has named, so a run is the
  * same every time.
  */
-export class Crew {
+export class Crew implements Deck {
   readonly people: readonly Hand[];
   readonly random: Random;
   /** Whoever is at hand, one for each line. */
@@ -289,9 +291,13 @@ export class Crew {
     const { from } = this.rigging.lines[line]!;
     const { drives } = this.world.craft.spec;
     const length = this.get(line, LINE.LENGTH);
+    const surge = this.state.motion[U]!;
     for (let i = 0; i < drives.length; i++) {
       if (this.state.engines[i]!.engaged === 0) continue;
       const drive = drives[i]!;
+      // A loose end streams away from where she goes.
+      const away = surge * (drive.x - from.x) > 0 && Math.abs(surge) > STREAMS_MPS;
+      if (made === MADE.TRAILING && away) continue;
       let reach = between(from, drive);
       if (made !== MADE.TRAILING) {
         const end = { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) };

@@ -11,8 +11,8 @@ import {
   type SimState,
   type World,
 } from '../sim';
-import { TAUT_N, type LineState } from './rigging';
-import type { Cue, MarkOnPlace, PointOnBoat } from './types';
+import { TAUT_N } from './rigging';
+import type { Cue, LineState, MarkOnPlace, PointOnBoat } from './types';
 
 /**
  * A cue being waited for. `level` is continuous in time, below zero before the cue and zero or above

@@ -4,22 +4,21 @@ export { armGate, type Gate } from './gates';
 export { runTake, runTillHard, worldOf, type RunInput, type RunWatch } from './run';
 export type { BeatMark, Outcome, Take } from './take';
 export {
-  LINE_STATES,
   NO_RIGGING,
   TAUT_N,
-  type LineState,
   type Person,
   type RiggedLine,
   type Rigging,
   type Whereabouts,
 } from './rigging';
 export { isForHands } from './obey';
-export { PASS_HOW, TEND_HOW } from './types';
+export { LINE_STATES, PASS_HOW, TEND_HOW } from './types';
 export type {
   Beat,
   ControlOrder,
   HandsOrder,
   LineEnd,
+  LineState,
   PassHow,
   TendHow,
   Cue,

@@ -1,7 +1,9 @@
 import { LINE, MADE } from '../holding';
 import { exp } from '../math';
 import { pointOnWater } from '../sim';
-import type { Crew } from './crew';
+import type { Random } from '../math';
+import type { SimState, World } from '../sim';
+import type { LineEvent } from './events';
 import { between, type Hand, type Job } from './hand';
 import {
   CAST_OFF_S,
@@ -24,8 +26,9 @@ import {
   TURN_S,
   WAITS_S,
   WINCH_MPS,
+  type Rigging,
 } from './rigging';
-import type { HandsOrder } from './types';
+import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
 
 type Pass = Extract<HandsOrder, { do: 'pass' }>;
 type Tend = Extract<HandsOrder, { do: 'tend' }>;
@@ -42,9 +45,29 @@ const EASING_TURNS = 1.5;
 
 const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);
 
+/** What the jobs need of those who do them, and of the boat. */
+export interface Deck {
+  readonly rigging: Rigging;
+  readonly state: SimState;
+  readonly world: World;
+  readonly random: Random;
+  readonly now: number;
+  /** Who holds each line. */
+  readonly tender: (Hand | null)[];
+  get(line: number, column: number): number;
+  set(line: number, column: number, value: number): void;
+  reading(line: number): { readonly tension: number; readonly span: number };
+  tellLine(line: number, what: LineEvent): void;
+  goTo(hand: Hand, point: PointOnBoat): Generator<number, boolean>;
+  walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean>;
+  idleAshore(mark: MarkOnPlace): Hand | null;
+  windFrom(mark: MarkOnPlace): number;
+  comesHome(line: number): void;
+}
+
 /** What hands do with lines, each a job that says when it has to be looked at next. */
 export class LineJobs {
-  constructor(private readonly crew: Crew) {}
+  constructor(private readonly crew: Deck) {}
 
   private made(line: number): number {
     return this.crew.get(line, LINE.MADE);

@@ -38,10 +38,6 @@ export interface Rigging {
 
 export const NO_RIGGING: Rigging = { lines: [], crew: [], helm: null, seed: 0 };
 
-/** What a line is asked to be, by a cue or an expectation. */
-export const LINE_STATES = ['on', 'fast', 'taut', 'off'] as const;
-export type LineState = (typeof LINE_STATES)[number];
-
 /** Tension at which a line counts as taut, N: more than its own weight and a pull at it. Judgement. */
 export const TAUT_N = 150;
 

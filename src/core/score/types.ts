@@ -1,5 +1,4 @@
 import type { Gear } from '../sim';
-import type { LineState } from './rigging';
 
 /** A score in SI units and radians, as the interpreter plays it. */
 export interface Score {
@@ -29,6 +28,10 @@ export interface WayOut {
   readonly take: boolean;
   readonly orders: readonly TimedOrder[];
 }
+
+/** What a line is asked to be, by a cue or an expectation. */
+export const LINE_STATES = ['on', 'fast', 'taut', 'off'] as const;
+export type LineState = (typeof LINE_STATES)[number];
 
 export type SpeedOver = 'water' | 'ground';
 

@@ -85,9 +85,11 @@ export const scoreOf = (
   end: CueDocument,
   within_s = 60,
   lines: LineDocument[] = [],
+  fenders: ScoreDocument['fenders'] = [],
 ): ScoreDocument => ({
   beats,
   end: { cue: end, within_s },
   lines,
   crew: [],
+  fenders,
 });

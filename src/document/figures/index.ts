@@ -199,9 +199,10 @@ function patient({ dials, write }: Draft, times: number, { crew }: ScoreDocument
   return {
     dials,
     write: (values) => {
-      const { beats, end, lines } = write(values);
+      const { beats, end, lines, fenders } = write(values);
       return {
         lines,
+        fenders,
         crew,
         beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),
         end: { ...end, within_s: longer(end.within_s) },

@@ -106,10 +106,15 @@ class Laying {
   }
 
   score(): ScoreDocument {
-    const { beats, end, lines } = this.figure.score;
+    const { beats, end, lines, fenders } = this.figure.score;
     return {
       lines: lines.map((line) => this.line(line)),
       crew: this.file.score.crew,
+      fenders: fenders.map((fender) => ({
+        ...fender,
+        x_m: fender.x_m * this.scale,
+        side: this.flip > 0 ? fender.side : fender.side === 'port' ? 'starboard' : 'port',
+      })),
       beats: beats.map((beat) => ({
         ...beat,
         cue: this.cue(beat.cue),

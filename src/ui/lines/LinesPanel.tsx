@@ -1,7 +1,7 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { ROPES } from '@/core/holding';
+import type { Rope } from '@/core/holding';
 import {
   diameterOf,
   type LineDocument,
@@ -24,7 +24,7 @@ import { PlainNumber, PlainText } from './PlainFields';
 const plain = (values: readonly string[]): ChoiceOption<string>[] =>
   values.map((value) => ({ value, text: value }));
 
-const ROPE_TEXT: readonly ChoiceOption<(typeof ROPES)[number]>[] = [
+const ROPE_TEXT: readonly ChoiceOption<Rope>[] = [
   { value: 'polyester', text: 'polyester' },
   { value: 'polyamide', text: 'polyamide' },
   { value: 'hmpe', text: 'HMPE' },

@@ -3,7 +3,7 @@ import type { ScaleLinear } from 'd3-scale';
 import type { KeyboardEvent } from 'react';
 import { usePlayhead } from '../state/playhead';
 import { clock } from '../words/units';
-import type { Lane } from './lanes';
+import type { Lane } from './lane';
 
 const STEP_S = 0.5;
 const LEAP_S = 5;

@@ -1,7 +1,8 @@
 'use client';
 import { clock } from '../words/units';
 import { GUTTER } from './layout';
-import { LANE_GAP, type Lane } from './lanes';
+import type { Lane } from './lane';
+import { LANE_GAP } from './lanes';
 
 export const RIGHT = 20;
 export const CALLS_HEIGHT = 22;

@@ -5,7 +5,7 @@ import type { MoreColumn } from '@/core/sim';
 import type { ScoreDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { force } from '../words/units';
-import type { Lane } from './lanes';
+import type { Lane } from './lane';
 
 const ROW_PX = 13;
 const THIN_PX = 0.6;

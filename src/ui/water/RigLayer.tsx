@@ -85,6 +85,9 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
     `absolute flex size-6 -translate-1/2 touch-none items-center justify-center rounded-full border-2 border-plan ${on ? 'bg-plan' : 'bg-paper/70'} hover:bg-plan focus-visible:bg-plan`;
   return (
     <div
+      role="application"
+      aria-label="Rigging a line: a cleat aboard, then a bollard or a pile. Escape leaves off."
+      tabIndex={-1}
       className="absolute inset-0 overflow-hidden"
       data-testid="rig"
       onPointerMove={move}

@@ -6,7 +6,7 @@ import { Group, Layer, Stage } from 'react-konva';
 import type { Leg } from '@/core/brief';
 import type { Take } from '@/core/score';
 import type { WayOutAt } from '@/core/search';
-import { breakingLoads, toBoatSpec, type Boat } from '@/document';
+import { breakingLoads, toBoatSpec, withFenders, type Boat } from '@/document';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -72,8 +72,8 @@ export function Water({
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
   const units = { speed, length };
-  const spec = useMemo(() => toBoatSpec(boat), [boat]);
-  const { lines } = manoeuvre.score;
+  const { lines, fenders } = manoeuvre.score;
+  const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
   const breaks = useMemo(() => breakingLoads(lines, boat), [lines, boat]);
   const { beats } = manoeuvre.score;
 
