@@ -7,6 +7,7 @@ import { failure, success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
 import { beat, scoreOf, type Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
+import { noFirstSpring, noSpring, onToASpring, sprungByTheBow, sprungByTheStern } from './lines';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { settingOf, type Setting } from './setting';
@@ -33,6 +34,10 @@ export const FIGURE_IDS = [
   'bow-off-by-thruster',
   'sideways-off',
   'astern-out',
+  'spring-off-by-the-bow',
+  'spring-off-by-the-stern',
+  'alongside-on-a-spring',
+  'slip-on-a-spring',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
@@ -162,6 +167,26 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [slidOff(s)],
   },
   'astern-out': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [asternOut(s)] },
+  'spring-off-by-the-bow': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSpring(s, 'bow'),
+    drafts: (s) => [sprungByTheBow(s)],
+  },
+  'spring-off-by-the-stern': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSpring(s, 'stern'),
+    drafts: (s) => [sprungByTheStern(s)],
+  },
+  'alongside-on-a-spring': {
+    unfit: (s) =>
+      lies(s) ??
+      atBerth(s) ??
+      (turn(s) < ABREAST ? null : 'she would have to turn into it') ??
+      noFirstSpring(s),
+    drafts: (s) => [onToASpring(s, angledIn(s, false))],
+  },
+  'slip-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
+    drafts: (s) => [onToASpring(s, turnedIn(s))],
+  },
 };
 
 /** What of a manoeuvre says which techniques it may be done by. */

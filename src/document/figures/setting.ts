@@ -5,6 +5,7 @@ import { roomAt } from '@/core/search';
 import { firmThrottle } from '@/core/trials';
 import { degrees } from '../fields';
 import type { ManoeuvreFile } from '../manoeuvre';
+import { lineEnds } from '../place';
 import type { Result } from '../result';
 import { success } from '../result';
 import { toRunInput } from '../run-input';
@@ -26,6 +27,8 @@ export interface Setting {
   /** Two fixed shafts far enough apart to turn her: names of port and starboard; else null. */
   readonly pair: { readonly port: string; readonly starboard: string } | null;
   readonly lie: LieSetting | null;
+  /** What a line can be made on to. */
+  readonly ends: readonly { readonly name: string; readonly x: number; readonly y: number }[];
   /** Going off: the side her berth is not on, 1 starboard; null when she lies against nothing. */
   readonly off: 1 | -1 | null;
 }
@@ -104,6 +107,7 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     steered: drives.some(({ steering }) => steering !== 'fixed'),
     pair: apart ? { port: port!.name, starboard: starboard!.name } : null,
     lie: lieSetting(input),
+    ends: lineEnds(file.place),
     off: offSide(input),
   });
 }

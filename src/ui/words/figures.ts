@@ -40,4 +40,20 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   'bow-off-by-thruster': ['Bow off by the thruster', 'bow pushed off, then ahead and out'],
   'sideways-off': ['Off sideways', 'pushed off by joystick or thrusters'],
   'astern-out': ['Astern straight out', 'astern out of the slip, stopped in the aisle'],
+  'spring-off-by-the-bow': [
+    'Sprung off, stern first',
+    'ahead on a bow spring with the wheel to the berth until her stern is off, then astern',
+  ],
+  'spring-off-by-the-stern': [
+    'Sprung off, bow first',
+    'astern on a stern spring until her bow is off, spring home, then ahead',
+  ],
+  'alongside-on-a-spring': [
+    'Alongside on a first spring',
+    'in at an angle, a measured spring dropped on amidships, idle ahead on it',
+  ],
+  'slip-on-a-spring': [
+    'Into the slip on a measured spring',
+    'turned in, a spring dropped on in passing stops her short of the end',
+  ],
 };
