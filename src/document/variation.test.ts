@@ -18,6 +18,7 @@ describe('a what-if, as it is handed over', () => {
       late_s: 3,
       asternTimes: 0.6,
       otherHand: true,
+      otherSide: true,
     });
     const { windVeer, ...rest } = toVariation(varied);
     expect(windVeer).toBeCloseTo(-Math.PI / 2, 12);
@@ -29,6 +30,7 @@ describe('a what-if, as it is handed over', () => {
       late: 3,
       asternTimes: 0.6,
       otherHand: true,
+      otherSide: true,
     });
   });
 

@@ -14,6 +14,8 @@ export const variationSchema = z.strictObject({
   late_s: within(0, 30, 's').default(0),
   asternTimes: within(0, 2).default(1),
   otherHand: z.boolean().default(false),
+  /** Wind from the other side of the berth. */
+  otherSide: z.boolean().default(false),
 });
 export type VariationDocument = z.infer<typeof variationSchema>;
 
@@ -30,6 +32,7 @@ export function toVariation(document: VariationDocument): Variation {
     late: document.late_s,
     asternTimes: document.asternTimes,
     otherHand: document.otherHand,
+    otherSide: document.otherSide,
   };
 }
 

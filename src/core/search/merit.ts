@@ -12,6 +12,10 @@ const PER_BEAT = 10;
 const AGAINST_M = 0.1;
 const AGAINST = 30;
 
+/** Share of its breaking load a line is meant to work at (usual practice), and what the whole of it costs. */
+export const WORKING_LOAD = 0.2;
+const PER_LOAD = 10;
+
 /** How far from its goal a take ended, as the sum of what it is over its limits. */
 function missedBy(take: Take): number {
   return take.goal.reduce((sum, { found, limit, what, met }) => {
@@ -28,7 +32,7 @@ function missedBy(take: Take): number {
  * her berth, gentle touches, and ending where and as it should. Neither haste nor power is rewarded.
  */
 export function merit(input: RunInput, take: Take): number {
-  const { clearance, touch, fastest } = take.margins;
+  const { clearance, touch, fastest, line } = take.margins;
   const length = input.boat.hull.length;
   const near = clearance?.distance ?? Infinity;
   const touched = touch ? touch.speed : 0;
@@ -40,6 +44,9 @@ export function merit(input: RunInput, take: Take): number {
   }
   // Lying against what is not her berth is no way to do it, however softly.
   if (near < AGAINST_M) cost += AGAINST;
+  // A line loaded beyond what it is meant to work at is on its way to parting.
+  const load = line ? line.tension / line.breaks : 0;
+  cost += PER_LOAD * Math.max(0, load - WORKING_LOAD);
   const wanted = 2 * spareWanted(length);
   const ends = take.goal.reduce(
     (sum, { found, limit, what }) => sum + (what === 'clearance' ? 0 : found / limit),

@@ -268,6 +268,25 @@ describe('a variation', () => {
     expect(weak).toBeLessThan(0.85 * runTake(straight).margins.fastest);
   });
 
+  it('of the other side turns the wind over about the berth, so that she is blown the other way', () => {
+    const east = { ...base, weather: { ...CALM, windFrom: 1.2, windSpeed: 6 } };
+    const still = { ...east, start: { x: 0, y: 0, heading: 0, speed: 0 } };
+    const other = vary(still, { ...AS_IT_IS, otherSide: true });
+    expect(other.weather.windFrom).toBeCloseTo(-1.2, 12);
+    expect(endOf(still).x * endOf(other).x).toBeLessThan(0);
+    const goal = {
+      is: 'lie' as const,
+      point: { name: 'midships', x: 0, y: 0 },
+      mark: { name: 'berth', x: 0, y: 0 },
+      within: 2,
+      heading: 1,
+      headingWithin: 0.2,
+      speedBelow: 0.3,
+    };
+    const lying = vary({ ...still, goal }, { ...AS_IT_IS, otherSide: true });
+    expect(lying.weather.windFrom).toBeCloseTo(0.8, 12);
+  });
+
   it('of wind, stream and way on reaches the run', () => {
     const { weather, start } = vary(base, {
       ...AS_IT_IS,

@@ -18,6 +18,8 @@ export interface Variation {
   readonly asternTimes: number;
   /** Propellers turn the other way round, so that they walk to the other side. */
   readonly otherHand: boolean;
+  /** Wind from the other side of the berth she is to lie in, or of where she lies, just as far from ahead or astern. */
+  readonly otherSide: boolean;
 }
 
 export const AS_IT_IS: Variation = {
@@ -29,6 +31,7 @@ export const AS_IT_IS: Variation = {
   late: 0,
   asternTimes: 1,
   otherHand: false,
+  otherSide: false,
 };
 
 const GUST_SCALE_S = 8;
@@ -61,7 +64,9 @@ function lateScore(score: Score, late: number): Score {
 
 /** The same manoeuvre otherwise. Orders stay what they were; only what is named in the variation differs. */
 export function vary(input: RunInput, variation: Variation): RunInput {
-  const { weather, start } = input;
+  const { weather, start, goal } = input;
+  const along = goal.is === 'lie' ? goal.heading : start.heading;
+  const windFrom = variation.otherSide ? 2 * along - weather.windFrom : weather.windFrom;
   const boat = variedBoat(input.boat, variation);
   const gusts =
     variation.gusts === null
@@ -77,7 +82,7 @@ export function vary(input: RunInput, variation: Variation): RunInput {
     weather: {
       ...weather,
       windSpeed: weather.windSpeed * variation.windTimes,
-      windFrom: weather.windFrom + variation.windVeer,
+      windFrom: windFrom + variation.windVeer,
       streamSpeed: weather.streamSpeed + variation.streamBy,
       ...(gusts ? { gusts } : {}),
     },

@@ -15,6 +15,7 @@ import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
 import { useNames } from '../score/use-names';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
 import { distance } from '../words/units';
 import { beatNaming, freshName, withLine, withPerson } from './edits';
@@ -98,7 +99,11 @@ export function LinesPanel() {
           className={BUTTON}
           aria-pressed={rigging}
           disabled={ends.length === 0}
-          onClick={() => setRigging(!rigging)}
+          onClick={() => {
+            // Lines are rigged on her as she lies at the start.
+            usePlayhead.getState().seek(0);
+            setRigging(!rigging);
+          }}
         >
           {rigging ? 'Leave off rigging' : 'Rig a line on the water'}
         </button>

@@ -52,14 +52,18 @@ export function ScoreView({
     () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),
     [duration, width],
   );
+  const hands = useMemo(
+    () => (take && hasHands(take) ? handsOf(take, score) : null),
+    [take, score],
+  );
+  const words = hands ? CALLS_HEIGHT + LANE_GAP : 0;
   const { lanes, controls } = useMemo(
     () =>
       !take || width === 0
         ? { lanes: [], controls: 0 }
-        : lanesFor(take, spec, x, { speed, length }, { lines: score.lines, breaks }),
-    [take, width, x, spec, speed, length, score.lines, breaks],
+        : lanesFor(take, spec, x, { speed, length }, { lines: score.lines, breaks, words }),
+    [take, width, x, spec, speed, length, score.lines, breaks, words],
   );
-  const hands = take && hasHands(take) ? handsOf(take, score) : null;
   const tops = laneTops(lanes, controls, hands ? 2 : 1);
   const band = tops.at(-1) ?? 0;
   const height = band + BAND_HEIGHT + AXIS_HEIGHT;
@@ -72,7 +76,10 @@ export function ScoreView({
 
   return (
     <section aria-label="The score" className="rule-t flex h-full flex-col bg-paper">
-      <div ref={frame} className={`relative min-h-0 flex-1 ${stale ? 'opacity-50' : ''}`}>
+      <div
+        ref={frame}
+        className={`relative min-h-0 flex-1 overflow-x-hidden overflow-y-auto ${stale ? 'opacity-50' : ''}`}
+      >
         <div
           className="absolute left-3 top-2 z-10 flex items-center"
           style={{ width: GUTTER - 16 }}

@@ -189,12 +189,15 @@ const HIGH = { wheel: 34, engine: 36, thruster: 28, reading: 33 };
 const LANES_PX = 186;
 export const LANE_GAP = 3;
 
+/** What hands add to the lanes. */
 interface Rigged {
   readonly lines: ScoreDocument['lines'];
   readonly breaks: readonly number[];
+  /** Height taken by words beside the calls, px. */
+  readonly words: number;
 }
 
-const NO_RIG: Rigged = { lines: [], breaks: [] };
+const NO_RIG: Rigged = { lines: [], breaks: [], words: 0 };
 
 /** The lanes of a boat: one for each engine and thruster she has. */
 export function lanesFor(
@@ -233,7 +236,7 @@ export function lanesFor(
     headingLane(take, x, tall.reading),
     turnLane(take, x, tall.reading),
   ];
-  const taken = controls.reduce((sum, { height }) => sum + height + LANE_GAP, 0);
+  const taken = controls.reduce((sum, { height }) => sum + height + LANE_GAP, rigged.words);
   const room = Math.max(1, Math.floor((LANES_PX - taken) / (tall.reading + LANE_GAP)));
   return { lanes: [...controls, ...readings.slice(0, room)], controls: controls.length };
 }

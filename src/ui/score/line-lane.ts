@@ -72,8 +72,8 @@ export function lineLane(
         (so, line) => (line.tension > (so?.tension ?? 20) ? line : so),
         null,
       );
-      if (heaviest) return `${heaviest.name} ${force(heaviest.tension)}`;
-      return out.length > 0 ? `${out.length} on, slack` : 'none on';
+      if (heaviest) return force(heaviest.tension).split(' (')[0]!;
+      return out.length > 0 ? 'slack' : 'none on';
     },
   };
 }

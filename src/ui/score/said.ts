@@ -3,6 +3,9 @@ import type { ScoreDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, lineTrouble } from '../words/lines';
 import type { Said } from './Staves';
 
+/** What happens within this is told together, s. */
+const AT_ONCE_S = 1.5;
+
 /** What is called out in a take. */
 export function callsOf(take: Take): readonly Said[] {
   return take.events.flatMap((event) =>
@@ -17,7 +20,7 @@ export function handsOf(take: Take, { lines, crew }: ScoreDocument): readonly Sa
   const said: { time: number; text: string }[] = [];
   const add = (time: number, text: string) => {
     const last = said.at(-1);
-    if (last && time - last.time < 0.3) last.text += `, ${text}`;
+    if (last && time - last.time < AT_ONCE_S) last.text += `, ${text}`;
     else said.push({ time, text });
   };
   for (const event of take.events) {

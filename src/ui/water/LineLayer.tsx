@@ -2,11 +2,11 @@
 import { Circle, Group, Line } from 'react-konva';
 import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
+import { WORKING_LOAD } from '@/core/search';
 import type { ScoreDocument } from '@/document';
 import { linesAt, peopleAt, type LineAt } from '../lines/line-at';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
-import { WORKING_SHARE } from '../words/take';
 import { readAt } from './sample';
 
 interface Pose {
@@ -62,7 +62,7 @@ function Rope({
   const hang = sag(span, line.length);
   const over = span > 0 ? hang / span : 0;
   const share = line.tension / breaks;
-  const heavy = share > WORKING_SHARE;
+  const heavy = share > WORKING_LOAD;
   return (
     <>
       <Line

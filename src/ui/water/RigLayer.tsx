@@ -20,7 +20,6 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const edit = useWorkspace((s) => s.edit);
-  const setRigging = useWorkspace((s) => s.setRigging);
   const speed = usePreferences((p) => p.speed);
   const length = usePreferences((p) => p.length);
   const [from, setFrom] = useState<string | null>(null);
@@ -93,9 +92,10 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
       onPointerMove={move}
       onPointerUp={drop}
       onKeyDown={(event) => {
-        if (event.key !== 'Escape') return;
-        if (from) setFrom(null);
-        else setRigging(false);
+        if (event.key !== 'Escape' || !from) return;
+        // The workspace would leave off rigging.
+        event.stopPropagation();
+        setFrom(null);
       }}
     >
       {begin && target && (

@@ -161,6 +161,15 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
           />
           propellers of the other hand
         </label>
+        <label className="rule-t flex min-h-10 cursor-pointer items-center gap-2 py-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-plan"
+            checked={variation.otherSide}
+            onChange={(event) => change({ otherSide: event.target.checked })}
+          />
+          wind from the other side of her berth
+        </label>
       </section>
       <div className="rule-t pt-3">
         <button type="button" className={button} disabled={!take} onClick={() => setSheet(true)}>

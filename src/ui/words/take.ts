@@ -1,7 +1,7 @@
 import type { GoalCheck, Take, TakeEvent } from '@/core/score';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, ScoreDocument } from '@/document';
-import { lastWayOut, type Moment, type WindLimit } from '@/core/search';
+import { lastWayOut, WORKING_LOAD, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from './beats';
 import { crewTrouble, lineTrouble } from './lines';
 import { boatSpeed, clock, distance, force, heading, touchSpeed, type Units } from './units';
@@ -92,9 +92,6 @@ export function beatAt(take: Take, time: number): number {
   return current;
 }
 
-/** A line is meant to work at no more than this share of its breaking load (usual practice: a fifth to a quarter). */
-export const WORKING_SHARE = 0.2;
-
 export interface Reading {
   /** The figure, then what it means, then where and when. */
   readonly figure: string;
@@ -141,7 +138,7 @@ export function readings(
       figure: `${Math.round(share * 100)} %`,
       meaning: `of what parts the ${lines[line.line]?.name ?? 'line'}`,
       where: `${force(line.tension)} of ${force(line.breaks)}, ${moment(line.time)}`,
-      hurts: share > WORKING_SHARE,
+      hurts: share > WORKING_LOAD,
       time: line.time,
     });
   }

@@ -86,8 +86,9 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
     },
   );
   useHotkeys('escape', () => {
-    const { picking, setPicking, select } = store.getState();
+    const { picking, rigging, setPicking, setRigging, select } = store.getState();
     if (picking) setPicking(null);
+    else if (rigging) setRigging(false);
     else select(null);
   });
 
@@ -125,7 +126,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
       <div className="col-start-2 row-span-2 row-start-2 min-h-0">
         <SidePanel state={state} survey={known} brief={brief} />
       </div>
-      <div className="border-t border-ink">
+      <div className="min-h-0 border-t border-ink">
         <ScoreView take={state.take} boat={state.file.boat} moments={known.moments} stale={stale} />
       </div>
       {theirs && (
