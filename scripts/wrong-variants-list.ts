@@ -256,10 +256,45 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'holding/line.ts',
     'stiffness per metre forgotten',
-    '(stiffness * (stretched - length)) / length',
-    'stiffness * (stretched - length)',
+    'const strain = (stretched - length) / length;',
+    'const strain = stretched - length;',
   ),
-  core('holding/line.ts', 'a line without its lever', 'force[2]! += bx * fy - by * fx;', ''),
+  core(
+    'holding/line.ts',
+    'a line without its lever',
+    'force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;',
+    '',
+  ),
+  core(
+    'holding/tend.ts',
+    'a line in the hand that never surges',
+    'if (hold < Infinity) surge(rows, at, lines, i, hold, span);',
+    '',
+  ),
+  core(
+    'holding/tend.ts',
+    'a line that never parts',
+    'if (tensionIn(lines, rows, i, span) > lines.breaks[i]!) {',
+    'if (tensionIn(lines, rows, i, span) > 1e99) {',
+  ),
+  core(
+    'holding/tend.ts',
+    'hands that haul harder than they can',
+    'if (tension >= pull) return;',
+    'if (tension >= 1e99) return;',
+  ),
+  core(
+    'score/line-jobs.ts',
+    'a loaded loop lifted off a bollard',
+    'const slack = tension < LIFTS_OFF_N',
+    'const slack = tension < 1e99',
+  ),
+  core(
+    'score/crew.ts',
+    'boarding with a propeller turning',
+    'if (before || this.propellerNear(point)) {',
+    'if (before && !before) {',
+  ),
   core('control/allocate.ts', 'bounds not kept', 'if (over > excess) {', 'if (over > 1e99) {'),
   core(
     'locks/fill.ts',

@@ -68,7 +68,7 @@ describe('a manoeuvre begun', () => {
 
   it('names the berth itself where no mark stands at its middle', () => {
     const at = place('stilt-pontoon');
-    at.features = at.features.filter((f) => f.kind !== 'mark');
+    at.features = at.features.filter((f) => 'outline_m' in f);
     const made = beginManoeuvre({
       id: 'm',
       title: 'm',

@@ -49,7 +49,7 @@ const AT_THE_MIDDLE_M = 1;
 function markOf(place: Place, { name, edge_m: [[ax, ay], [bx, by]] }: Berth): string {
   const found = place.features.find(
     (f) =>
-      f.kind === 'mark' &&
+      (f.kind === 'mark' || f.kind === 'bollard') &&
       Math.hypot(f.x_m - (ax + bx) / 2, f.y_m - (ay + by) / 2) < AT_THE_MIDDLE_M,
   );
   return found?.name ?? name;

@@ -5,7 +5,7 @@ import type { Berth } from './place';
 export function berthOf({ place, goal, start, berth }: ManoeuvreFile): Berth | null {
   const mark =
     goal.is === 'lie'
-      ? place.features.find((f) => f.name === goal.mark && (f.kind === 'mark' || f.kind === 'pile'))
+      ? place.features.find((f) => f.name === goal.mark && !('outline_m' in f))
       : undefined;
   const named = goal.is === 'lie' ? place.berths.find(({ name }) => name === goal.mark) : undefined;
   if (named) return named;

@@ -58,7 +58,7 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
     s.y_m = -s.y_m;
   }
   for (const f of [...boat.fins, ...boat.rudders]) f.y_m = -f.y_m;
-  for (const f of boat.fenders) f.side = other[f.side];
+  for (const f of [...boat.fenders, ...score.fenders]) f.side = other[f.side];
   for (const p of boat.points) p.y_m = -p.y_m;
   for (const { cue } of [...score.beats, score.end]) {
     for (const part of cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]) {

@@ -1,3 +1,4 @@
+import { TAUT_N, type RunInput, type Take } from '../score';
 import { engineColumn, type MoreColumn } from '../sim';
 import {
   beatAt,
@@ -109,9 +110,15 @@ export const againstWay: Rule = (input, take) => {
   return oncePerBeat(findings);
 };
 
-/** Made fast or lying where she is to lie, an engine is still in gear. */
+/** Does a line carry something as it ends, so that she is held by motoring on it? */
+function onALine({ rigging }: RunInput, take: Take): boolean {
+  const lines = rigging?.lines ?? [];
+  return lines.some((_, i) => take.trace[`tension${i + 1}` as MoreColumn]!.at(-1)! > TAUT_N);
+}
+
+/** Made fast or lying where she is to lie, an engine is still in gear: but for one that works against a line. */
 export const leftInGear: Rule = (input, take) => {
-  if (input.goal.is !== 'lie' || take.outcome !== 'reached') return [];
+  if (input.goal.is !== 'lie' || take.outcome !== 'reached' || onALine(input, take)) return [];
   return input.boat.drives.flatMap((_, engine) => {
     const gear = take.trace[engineColumn('gear', engine)]!.at(-1)!;
     if (gear === 0) return [];

@@ -46,7 +46,7 @@ export const TAUT_N = 150;
  */
 export const WALKS_ABOARD_MPS = 0.8;
 export const WALKS_ASHORE_MPS = 1.2;
-export const DROP_REACH_M = 1.5;
+export const DROP_REACH_M = 2;
 export const DROP_S = 1.5;
 export const THROW_S = 2;
 export const FLIES_MPS = 10;

@@ -1,5 +1,5 @@
-import { solidObstacle, type Obstacle } from '../holding';
-import type { Beat, Cue, Expectation, RunInput, TimedOrder } from '../score';
+import { LINE, LINE_COLUMNS, solidObstacle, type Lines, type Obstacle } from '../holding';
+import type { Beat, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../score';
 import { sloop } from './boats';
 import { CALM } from './rig';
 
@@ -92,6 +92,12 @@ function flipOrder(timed: TimedOrder): TimedOrder {
       return { ...timed, order: { ...order, power: -order.power } };
     case 'joystick':
       return { ...timed, order: { ...order, sway: -order.sway, yaw: -order.yaw } };
+    case 'pass':
+    case 'step ashore':
+      return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
+    case 'step aboard':
+    case 'go':
+      return { ...timed, order: { ...order, point: flipPoint(order.point) } };
     default:
       return timed;
   }
@@ -107,16 +113,39 @@ function flipBeat(beat: Beat): Beat {
   };
 }
 
+function flipLines(lines: Lines): Lines {
+  const rows = lines.rows.slice();
+  for (let at = 0; at < rows.length; at += LINE_COLUMNS) rows[at + LINE.EAST]! *= -1;
+  return { ...lines, boatY: lines.boatY.map((y) => -y), rows };
+}
+
+function flipRigging(rigging: Rigging): Rigging {
+  return {
+    ...rigging,
+    lines: rigging.lines.map((line) => ({ ...line, from: flipPoint(line.from) })),
+    helm: rigging.helm && flipPoint(rigging.helm),
+    crew: rigging.crew.map((person) => ({
+      ...person,
+      at: person.at.aboard
+        ? { aboard: true, point: flipPoint(person.at.point) }
+        : { aboard: false, mark: flipMark(person.at.mark) },
+    })),
+  };
+}
+
 /** The same mirrored east for west, with a boat whose propellers turn the other way. */
 export function mirrored(input: RunInput): RunInput {
   const { goal, start, weather, score } = input;
   return {
     ...input,
+    ...(input.lines ? { lines: flipLines(input.lines) } : {}),
+    ...(input.rigging ? { rigging: flipRigging(input.rigging) } : {}),
     boat: {
       ...input.boat,
       drives: input.boat.drives.map((d) => ({ ...d, hand: d.hand === 1 ? -1 : 1, y: -d.y })),
       foils: input.boat.foils.map(flipPoint),
       rudders: input.boat.rudders.map(flipPoint),
+      fenders: input.boat.fenders.map(flipPoint),
     },
     obstacles: input.obstacles.map((o) => {
       if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };

@@ -1,4 +1,5 @@
 import { cos, sin } from '@/core/math';
+import type { Person } from '@/core/score';
 import { degrees } from '../fields';
 import type { LineDocument } from '../rigging';
 import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument } from '../score';
@@ -16,7 +17,7 @@ import {
   type Draft,
 } from './draft';
 import { lieOf, type Setting } from './setting';
-import type { Side } from './berths';
+import { SIDES, type Side } from './berths';
 
 interface Pose {
   readonly x: number;
@@ -110,25 +111,24 @@ function others(setting: Setting, { end }: Spring): LineDocument[] {
     : line('bow line', 'bow', 0.2 * length);
 }
 
-/** Fenders where she pivots: one at the shoulder or quarter, one at the end itself. */
-function pivotFenders(setting: Setting, end: 'bow' | 'stern'): ScoreDocument['fenders'] {
-  const { length, boat } = setting;
+/** Fenders where she pivots, on both sides: at the shoulder or quarter, and at the end itself. */
+function pivotFenders({ length, boat }: Setting, end: 'bow' | 'stern'): ScoreDocument['fenders'] {
   const diameter_m = tenth(Math.max(0.3, 0.03 * length));
   const way = end === 'bow' ? 1 : -1;
-  const deck = boat.hull.deck;
-  const furthest = Math.max(...deck.filter((_, i) => i % 2 === 0).map((x) => way * x));
-  const hang = (name: string, share: number) => ({
-    name,
-    x_m: tenth(way * share * furthest),
-    side: sideOf(setting),
-    diameter_m,
-    length_m: tenth(3 * diameter_m),
-    pressure_kPa: 15,
-    loss_spm: 1,
-  });
-  return end === 'bow'
-    ? [hang('fender at the shoulder', 0.9), hang('fender at the stem', 0.985)]
-    : [hang('fender at the quarter', 0.88), hang('fender at the transom', 0.985)];
+  const furthest = Math.max(...boat.hull.deck.filter((_, i) => i % 2 === 0).map((x) => way * x));
+  const names = end === 'bow' ? ['shoulder', 'stem'] : ['quarter', 'transom'];
+  const shares = end === 'bow' ? [0.9, 0.985] : [0.88, 0.985];
+  return SIDES.flatMap((side) =>
+    names.map((name, i) => ({
+      name: `${side} ${name} fender`,
+      x_m: tenth(way * shares[i]! * furthest),
+      side,
+      diameter_m,
+      length_m: tenth(3 * diameter_m),
+      pressure_kPa: 15,
+      loss_spm: 1,
+    })),
+  );
 }
 
 const turnedOr = (by: number, seconds: number): CueDocument => ({
@@ -138,6 +138,10 @@ const turnedOr = (by: number, seconds: number): CueDocument => ({
     { is: 'after', seconds: tenth(seconds) },
   ],
 });
+
+/** Of two shafts the one away from the berth, which turns her the same way as the spring; else all there are. */
+const outer = ({ pair, off }: Setting): string | undefined =>
+  pair ? (off === 1 ? pair.starboard : pair.port) : undefined;
 
 const offOf = (lines: readonly LineDocument[]): CueDocument =>
   lines.length === 0
@@ -195,7 +199,7 @@ export function sprungByTheBow(setting: Setting): Draft {
             'on-the-spring',
             'ahead on the spring, stern out',
             offOf(more),
-            [wheel(-off * lock), engine('ahead', push!, setting.hardOver)],
+            [wheel(-off * lock), engine('ahead', push!, setting.hardOver, outer(setting))],
             'neutral: she lies back alongside',
             60,
           ),
@@ -259,7 +263,7 @@ export function sprungByTheStern(setting: Setting): Draft {
             'on-the-spring',
             'astern on the spring, bow out',
             offOf(more),
-            [wheel(0), engine('astern', push!, 0.5)],
+            [wheel(0), engine('astern', push!, 0.5, outer(setting))],
             'neutral: she lies back alongside',
             60,
           ),
@@ -306,13 +310,30 @@ function berthed(setting: Setting): Pose {
   };
 }
 
+const distance = (a: { x: number; y: number }, b: { x: number; y: number }) =>
+  Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
+
+/** Is somebody ashore to catch a line? */
+const handAshore = ({ input }: Setting): boolean =>
+  input.rigging?.crew.some(({ at }) => !at.aboard) ?? false;
+
+/** Whoever is nearest to a cleat aboard and not at the helm, by name. */
+function handAt({ input, boat }: Setting, cleat: string): string | undefined {
+  const point = boat.points.find(({ name }) => name === cleat);
+  const far = ({ at }: Person) => (point && at.aboard ? distance(at.point, point) : Infinity);
+  const hands = input.rigging?.crew.filter(({ at }) => at.aboard && at.point.name !== 'helm') ?? [];
+  if (hands.length === 0) return undefined;
+  return hands.reduce((a, b) => (far(b) < far(a) ? b : a)).name;
+}
+
 function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
   const cleat = `${lieOf(setting).side} midship cleat`;
   const near = leadsFrom(setting, berthed(setting), cleat).filter(
-    ({ ahead, starboard }) => ahead < 0.1 * setting.length && Math.abs(starboard) < 2.5,
+    ({ ahead, starboard }) => ahead < 0.1 * setting.length && Math.abs(starboard) < 3,
   );
   if (near.length === 0) return null;
-  const wish = -0.25 * setting.length;
+  // Thrown to somebody it may lead further aft than she comes close to.
+  const wish = (handAshore(setting) ? -0.5 : -0.25) * setting.length;
   const off = ({ ahead }: Lead) => Math.abs(ahead - wish);
   return { cleat, lead: near.reduce((a, b) => (off(b) < off(a) ? b : a)) };
 }
@@ -328,42 +349,58 @@ export function onToASpring(setting: Setting, base: Draft): Draft {
   const { cleat, lead } = firstSpring(setting)!;
   const lock = Math.floor(degrees(setting.craft.limits[0]!));
   const away = setting.steered ? 1 : -1;
+  const by = handAt(setting, cleat);
+  const thrown = handAshore(setting);
   return {
     dials: [
       ...base.dials,
       dial(lead.length, 0.4, Math.max(0.8, 0.6 * lead.length), lead.length + 0.2 * setting.length),
       dial(0.5, 0.2, 0, 1),
+      dial(45, 10, 15, 75),
     ],
     write: (values) => {
-      const [length, wheelShare] = values.slice(-2) as [number, number];
-      const score = base.write(values.slice(0, -2));
-      const last = score.beats.at(-1)!;
+      const [length, wheelShare, seconds] = values.slice(-3) as [number, number, number];
+      const score = base.write(values.slice(0, -3));
       const pass: OrderDocument = {
         do: 'pass',
         after_s: 0,
         line: 'first spring',
         to: lead.name,
-        how: 'drop',
+        how: thrown ? 'throw' : 'drop',
+        ...(by === undefined ? {} : { by }),
         length_m: tenth(length),
       };
+      // On while her way comes off, so that it is fast as she stops.
+      const stopping = score.beats.length - 2;
       return {
         ...score,
         beats: [
-          ...score.beats.slice(0, -1),
-          {
-            ...last,
-            orders: [engine('neutral'), wheel(0), call('spring on as it comes within reach'), pass],
-          },
+          ...score.beats.map((one, i) =>
+            i === stopping
+              ? { ...one, orders: [...one.orders, pass] }
+              : i === stopping + 1
+                ? { ...one, orders: [engine('neutral'), wheel(0), call('is the spring on?')] }
+                : one,
+          ),
           beat(
             'on-the-spring',
             'idle ahead on the spring',
-            { is: 'line', line: 'first spring', state: 'fast' },
-            [wheel(away * lie.toward * lock * wheelShare), engine('ahead', 0, setting.hardOver)],
+            {
+              is: 'all',
+              of: [
+                { is: 'line', line: 'first spring', state: 'fast' },
+                { is: 'after', seconds: 1 },
+              ],
+            },
+            [
+              wheel(away * lie.toward * lock * wheelShare),
+              engine('ahead', 0, Math.max(setting.pause, setting.hardOver)),
+            ],
             'neutral; she lies on her spring',
             45,
           ),
         ],
-        end: { cue: { is: 'after', seconds: 15 }, within_s: 60 },
+        end: { cue: { is: 'after', seconds: tenth(seconds) }, within_s: 90 },
         lines: [lineOf('first spring', cleat, length, null, false)],
       };
     },
