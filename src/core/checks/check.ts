@@ -21,6 +21,8 @@ export const RULE_NAMES = [
   'thruster long on',
   'beats at once',
   'no way out written',
+  'hands not there',
+  'turned before it opens',
 ] as const;
 export type RuleName = (typeof RULE_NAMES)[number];
 

@@ -1,7 +1,8 @@
-import { runTake, type RunInput } from '../score';
+import { runTake, type HandsOrder, type Person, type RunInput } from '../score';
 import { sloop } from '../testing/boats';
 import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
-import { checkScore, RULE_NAMES } from '.';
+import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
+import { checkScore, NOT_THERE, RULE_NAMES } from '.';
 
 const START = { is: 'start' } as const;
 const after = (seconds: number) => ({ is: 'after', seconds }) as const;
@@ -30,6 +31,68 @@ describe('checks of a score', () => {
     expect(kick([engineIn(1, 0.4), wheelTo(30)])).toContain('steering late');
     expect(kick([engineIn(1, 0.4), wheelTo(30, 1)])).toContain('steering late');
     expect(kick([wheelTo(30), engineIn(1, 0.4, 4)])).not.toContain('steering late');
+  });
+
+  it('see hands ordered where they are not, and a helm left alone', () => {
+    const lines = [{ x: 4, y: 1, fast: { x: 6, y: 4, length: 6 } }];
+    const told = (order: HandsOrder, crew: Person[]) => {
+      const rig = riggedWith(lines, crew);
+      const input = inputOf([beatOf(START, [hands(order)])], after(60), rig);
+      return checkScore(input, runTake(input), [true]).map(
+        ({ rule, figure, which }) => `${rule} ${figure} ${which}`,
+      );
+    };
+    const fast = (by: number): HandsOrder => ({
+      do: 'tend',
+      line: 0,
+      by,
+      how: 'fast',
+      length: null,
+      turns: 1,
+      winch: false,
+    });
+    expect(told(fast(0), [ashore('Bo', 6, 4)])).toEqual([`hands not there ${NOT_THERE.WALKS} Bo`]);
+    expect(told(fast(0), [aboard('Ada', -3, 0)])).toEqual([
+      `hands not there ${NOT_THERE.HELM} Ada`,
+    ]);
+    expect(told(fast(1), [aboard('Ada', -3, 0), aboard('Bo', 4, 1)])).toEqual([]);
+    const far = { name: 'far', x: 60, y: 0, height: 0.5 };
+    const none = inputOf(
+      [
+        beatOf(START, [
+          hands({ do: 'pass', line: 0, by: null, mark: far, how: 'drop', length: null }),
+        ]),
+      ],
+      after(60),
+      riggedWith([{ x: 4, y: 1 }]),
+    );
+    expect(checkScore(none, runTake(none), [true])[0]).toMatchObject({
+      figure: NOT_THERE.LINE,
+      which: 'line 1',
+    });
+  });
+
+  it('see a turn into a berth begun while a neighbour still stands before it', () => {
+    const goal = {
+      is: 'lie' as const,
+      point: { name: 'midships', x: 0, y: 0 },
+      mark: { name: 'slip', x: 12, y: 18 },
+      within: 50,
+      heading: Math.PI / 2,
+      headingWithin: 3,
+      speedBelow: 9,
+    };
+    const turning = (north: number) =>
+      rulesOf(
+        inputOf([beatOf(START, [wheelTo(30), engineIn(1, 0, 3)])], after(6), {
+          goal,
+          berth: new Set(['finger']),
+          obstacles: [box('finger', 6, 20, 16, 20.6), box('neighbour', 6, 4, 16, 14)],
+          start: { x: 0, y: north, heading: 0, speed: 1 },
+        }),
+      );
+    expect(turning(0)).toContain('turned before it opens');
+    expect(turning(12)).not.toContain('turned before it opens');
   });
 
   it('see too short a pause in neutral, and none', () => {

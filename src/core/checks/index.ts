@@ -1,8 +1,11 @@
 import type { RunInput, Take } from '../score';
 import { beatsAtOnce, noWayOut } from './beats';
+import { turnedTooSoon } from './berth';
 import type { Finding, Rule } from './check';
+import { handsNotThere } from './hands';
 import { againstWay, leftInGear, muchThrottle, noPause, steeringLate, thrusterLong } from './gears';
 
+export { NOT_THERE } from './hands';
 export { RULE_NAMES, type Finding, type RuleName } from './check';
 
 const RULES: readonly Rule[] = [
@@ -13,6 +16,8 @@ const RULES: readonly Rule[] = [
   muchThrottle,
   thrusterLong,
   beatsAtOnce,
+  handsNotThere,
+  turnedTooSoon,
 ];
 
 /**

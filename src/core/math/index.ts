@@ -16,6 +16,7 @@ export { everyEdge, NEAREST, NEAREST_COLUMNS, nearestOnRing } from './ring';
 export { seriesAt, type Series } from './series';
 export {
   crossesItself,
+  lineCrosses,
   nearestOnPolygon,
   signedArea,
   type FlatPoints,

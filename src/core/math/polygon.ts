@@ -51,6 +51,29 @@ export function nearestOnPolygon(out: Nearest, points: FlatPoints, px: number, p
   out.distance = inside ? -distance : distance;
 }
 
+/** Does a straight line from (ax, ay) to (bx, by) cross the edge of a polygon? */
+export function lineCrosses(
+  points: FlatPoints,
+  ax: number,
+  ay: number,
+  bx: number,
+  by: number,
+): boolean {
+  const side = (px: number, py: number, qx: number, qy: number, x: number, y: number) =>
+    Math.sign((qx - px) * (y - py) - (qy - py) * (x - px));
+  let cx = points[points.length - 2]!;
+  let cy = points[points.length - 1]!;
+  for (let i = 0; i < points.length; i += 2) {
+    const dx = points[i]!;
+    const dy = points[i + 1]!;
+    const apart = side(ax, ay, bx, by, cx, cy) * side(ax, ay, bx, by, dx, dy) < 0;
+    if (apart && side(cx, cy, dx, dy, ax, ay) * side(cx, cy, dx, dy, bx, by) < 0) return true;
+    cx = dx;
+    cy = dy;
+  }
+  return false;
+}
+
 /** Does any edge of one polygon cross another edge of it? Neighbouring edges may share their end. */
 export function crossesItself(points: FlatPoints): boolean {
   const n = points.length / 2;

@@ -1,4 +1,4 @@
-import type { Finding } from '@/core/checks';
+import { NOT_THERE, type Finding } from '@/core/checks';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, distance, tidy, type Units } from './units';
 
@@ -7,6 +7,25 @@ export interface CheckWords {
   /** Why it matters and what to try. */
   readonly why: string;
 }
+
+const HANDS_WORDS: Readonly<Record<number, (who: string) => CheckWords>> = {
+  [NOT_THERE.WALKS]: (who) => ({
+    text: `${who} is not where the order wants them`,
+    why: 'Somebody ashore reaches nothing aboard, and the other way round. Let them step first, or give it to another.',
+  }),
+  [NOT_THERE.STEPS]: (who) => ({
+    text: `${who} waits to step and cannot`,
+    why: 'She is too far off or too fast. Nobody jumps: bring her closer and stop her first.',
+  }),
+  [NOT_THERE.HELM]: (who) => ({
+    text: `nobody is at the helm while ${who} is away from it`,
+    why: 'Orders to wheel and engines wait until they are back. Alone, lead the line to the helm or stop her before.',
+  }),
+  [NOT_THERE.LINE]: (which) => ({
+    text: `the ${which} does not get where it is wanted`,
+    why: 'Too far to reach, too much load on it, or nobody there to take it. See when it comes within reach.',
+  }),
+};
 
 const the = (which: string | null) => (which ? `${which}: ` : '');
 
@@ -48,6 +67,15 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
       return {
         text: `comes ${figure < 0.05 ? 'at the same moment as' : `${tidy(figure, 1)} s after`} the beat before`,
         why: 'One pair of hands does one thing at a time. Put both in one beat, or let the cue come later.',
+      };
+    case 'hands not there':
+      return (
+        HANDS_WORDS[figure]?.(which ?? 'somebody') ?? HANDS_WORDS[NOT_THERE.WALKS]!('somebody')
+      );
+    case 'turned before it opens':
+      return {
+        text: `turned in while ${which ?? 'something'} still stands between her bow and the berth`,
+        why: `The berth is ${distance(figure, units)} off and not yet open. Wait for it: most turns into a berth begin too soon.`,
       };
     case 'no way out written':
       return {

@@ -1,0 +1,58 @@
+import { cos, lineCrosses, sin, wrapHalfTurn } from '../math';
+import type { Beat } from '../score';
+import { sampleAt, type Finding, type Rule } from './check';
+
+/** A turn into a berth: at least so much to go, and so much wheel or heading ordered towards it, rad. */
+const TO_GO = 0.9;
+const ORDERED = 0.35;
+/** Further off than this many lengths a turn is part of the approach. Judgement. */
+const APPROACH_LENGTHS = 2.25;
+
+/** Which way a beat turns her, positive to starboard; nought where it does not. */
+function turnOf({ orders }: Beat, heading: number): number {
+  for (const { order } of orders) {
+    if (order.do === 'wheel' && Math.abs(order.angle) > ORDERED) return order.angle;
+    if (order.do === 'steer') {
+      const by = wrapHalfTurn(order.heading - heading);
+      if (Math.abs(by) > ORDERED) return by;
+    }
+  }
+  return 0;
+}
+
+/** Turned towards her berth going ahead while something else still stands between her bow and it. */
+export const turnedTooSoon: Rule = (input, take) => {
+  const { goal, obstacles, berth, boat } = input;
+  if (goal.is !== 'lie' || berth.size === 0) return [];
+  const bow = boat.hull.length / 2;
+  return take.beats.flatMap((mark): Finding[] => {
+    const { heading, x, y, time } = mark;
+    const left = wrapHalfTurn(goal.heading - heading);
+    const turn = turnOf(input.score.beats[mark.beat]!, heading);
+    const ahead = take.trace.surge[sampleAt(take, time)]! > 0.2;
+    if (!ahead || Math.abs(left) < TO_GO || left * turn <= 0) return [];
+    const bowX = x + bow * sin(heading);
+    const bowY = y + bow * cos(heading);
+    const east = goal.mark.x - bowX;
+    const north = goal.mark.y - bowY;
+    const far = Math.sqrt(east * east + north * north);
+    if (far > APPROACH_LENGTHS * boat.hull.length) return [];
+    const stands = obstacles.find(
+      ({ id, outline }) =>
+        outline !== null &&
+        !berth.has(id) &&
+        lineCrosses(outline, bowX, bowY, goal.mark.x, goal.mark.y),
+    );
+    if (!stands) return [];
+    return [
+      {
+        rule: 'turned before it opens',
+        beat: mark.beat,
+        time,
+        figure: far,
+        limit: 0,
+        which: stands.name,
+      },
+    ];
+  });
+};

@@ -1,0 +1,39 @@
+import type { CrewEvent, LineEvent } from '../score';
+import { beatAt, type Finding, type Rule } from './check';
+
+const CREW: ReadonlySet<CrewEvent> = new Set(['not there', 'could not step', 'helm left']);
+const LINES: ReadonlySet<LineEvent> = new Set(['not passed', 'not let go', 'left']);
+
+/** An order to hands that came to nothing, since nobody was where it wanted them, or that left the helm alone. */
+export const handsNotThere: Rule = (input, take) =>
+  take.events.flatMap((event): Finding[] => {
+    const crew = event.is === 'crew' && CREW.has(event.what);
+    const line = event.is === 'line' && LINES.has(event.what);
+    if (!crew && !line) return [];
+    const { rigging } = input;
+    const which =
+      event.is === 'crew'
+        ? (rigging?.crew[event.who]?.name ?? null)
+        : event.is === 'line'
+          ? (rigging?.lines[event.line]?.name ?? null)
+          : null;
+    return [
+      {
+        rule: 'hands not there',
+        beat: beatAt(take, event.time),
+        time: event.time,
+        figure: event.is === 'crew' ? (CREW_KINDS[event.what] ?? 0) : 3,
+        limit: 0,
+        which,
+      },
+    ];
+  });
+
+/** What it was, as the figure of a finding. */
+export const NOT_THERE = { WALKS: 0, STEPS: 1, HELM: 2, LINE: 3 } as const;
+
+const CREW_KINDS: Partial<Record<CrewEvent, number>> = {
+  'not there': NOT_THERE.WALKS,
+  'could not step': NOT_THERE.STEPS,
+  'helm left': NOT_THERE.HELM,
+};
