@@ -40,6 +40,7 @@ export {
   crewSchema,
   linesSchema,
   MOST_LINE_M,
+  motoredSchema,
   type LineDocument,
   type PersonDocument,
 } from './rigging';

@@ -71,6 +71,13 @@ export const hungSchema = z
   .superRefine(namedOnce('fender'))
   .default([]);
 
+/** How she is motored while lines hold her, as a page asks for it. */
+export const motoredSchema = z.strictObject({
+  gear: z.union([z.literal(-1), z.literal(0), z.literal(1)]),
+  throttle: within(0, 1),
+  wheel: within(-1, 1),
+});
+
 /** What people do with lines and their feet; `by` is whoever is at hand if not given. */
 export function handsOrders<A extends z.ZodType, N extends z.ZodType>(after_s: A, named: N) {
   return [

@@ -1,3 +1,4 @@
+import type { Motored } from '@/core/brief';
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import type {
   FigureId,
@@ -47,6 +48,10 @@ export class LookClient {
 
   propose(file: ManoeuvreFile, figure: FigureId | OwnFigure): void {
     this.look((remote, tell) => remote.propose(file, figure, tell));
+  }
+
+  hold(file: ManoeuvreFile, motored: Motored): void {
+    this.look((remote, tell) => remote.hold(file, motored, tell));
   }
 
   /** Gives up what is going on; nothing more is told. */

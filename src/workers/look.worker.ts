@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { expose, releaseProxy } from 'comlink';
-import { briefOf } from '@/core/brief';
+import { briefOf, holdingOf } from '@/core/brief';
 import { checkScore } from '@/core/checks';
 import { runTake, type RunInput } from '@/core/score';
 import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
@@ -9,6 +9,7 @@ import {
   figureIdSchema,
   fitScore,
   manoeuvreFileSchema,
+  motoredSchema,
   namedMarks,
   ownFigureSchema,
   propose,
@@ -37,6 +38,7 @@ const NOTHING: Looked = {
   cells: [],
   fitted: null,
   proposed: null,
+  held: null,
 };
 /** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
 const TELL_EVERY_MS = 40;
@@ -161,6 +163,14 @@ const worker: LookWorker = {
     };
     const end = await follow(propose(opened.value.file, asked.value), last, tell);
     return refused ?? end;
+  },
+  async hold(file, motored, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const asked = check(motoredSchema, motored);
+    if (!asked.ok) return asked;
+    const last = (found: readonly Looked['held'][]) => ({ ...NOTHING, held: found.at(-1) ?? null });
+    return follow(holdingOf(opened.value.input, asked.value), last, tell);
   },
   stop() {
     latest += 1;

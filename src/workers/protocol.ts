@@ -1,4 +1,4 @@
-import type { Brief } from '@/core/brief';
+import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Take } from '@/core/score';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
@@ -20,6 +20,7 @@ export interface Looked {
   readonly cells: readonly GridCell[];
   readonly fitted: Fitted | null;
   readonly proposed: Proposal | null;
+  readonly held: Held | null;
 }
 
 /** How a look ended: all of it, or given up for a newer one. */
@@ -46,6 +47,8 @@ export interface LookWorker {
   fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Writes a figure down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
   propose(file: unknown, figure: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  /** Where she settles on the lines she begins with, motored so; and what if one parts. */
+  hold(file: unknown, motored: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Gives up whatever is going on. */
   stop(): void;
 }

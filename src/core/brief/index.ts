@@ -8,4 +8,5 @@ export { letGoAt, pushAt, type LetGo, type OnHer, type Push } from './push';
 export { sidesOf, type ForSide } from './which-side';
 export { fenderHeight, type FenderHeight } from './fenders';
 export { FIRST_LINES, firstLines, type FirstLine, type HeldBy } from './first-line';
+export { holdingOf, IN_NEUTRAL, type Carried, type Held, type Motored, type Without } from './held';
 export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';

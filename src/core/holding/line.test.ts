@@ -103,8 +103,8 @@ describe('I lines', () => {
     const pressed = r.scratch.touch;
     let fender = 0;
     for (let k = 0; k < pressed.count; k++) fender += pressed.normalForce[k]!;
-    expect(Math.abs(r.scratch.tension[0]! / 1596.2667 - 1)).toBeLessThan(0.02);
-    expect(Math.abs(fender / 1041.1758 - 1)).toBeLessThan(0.02);
+    expect(Math.abs(r.scratch.tension[0]! / 1596.2667 - 1)).toBeLessThan(0.01);
+    expect(Math.abs(fender / 1041.1758 - 1)).toBeLessThan(0.01);
   });
 
   it('I3 never pushes, stretched or shortening fast', () => {

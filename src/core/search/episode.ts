@@ -183,6 +183,17 @@ export class Episode {
   get along(): number {
     return this.scratch.ground[GROUND.SURGE]!;
   }
+  /** Speed over ground, m/s. */
+  get overGround(): number {
+    const { ground } = this.scratch;
+    const along = ground[GROUND.SURGE]!;
+    const across = ground[GROUND.SWAY]!;
+    return Math.sqrt(along * along + across * across);
+  }
+  /** Tension of a line, N. */
+  tension(line: number): number {
+    return this.scratch.tension[line]!;
+  }
   get x(): number {
     return this.state.motion[X]!;
   }

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import type { Held } from '@/core/brief';
 import type { Fitted, Problem, Proposal } from '@/document';
 import { LookClient, type Looked } from '@/workers';
 
@@ -80,6 +81,10 @@ function useJob<T>(
 
 /** Fits the numbers of a score; what comes of it may be what was there. */
 export const useFit = (done: (fitted: Fitted) => void) => useJob(({ fitted }) => fitted, done);
+
+/** Works out what holds her on her lines. */
+export const useHolding = () => useJob<Held>(({ held }) => held, NOTHING_MORE);
+const NOTHING_MORE = () => undefined;
 
 /** Writes a figure down. */
 export const useProposal = (done: (proposal: Proposal) => void) =>

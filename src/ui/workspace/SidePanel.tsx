@@ -5,6 +5,7 @@ import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
+import { HoldsHer } from '../lines/HoldsHer';
 import { LinesPanel } from '../lines/LinesPanel';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
@@ -102,6 +103,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <Figures state={state} />
       <FitScore state={state} />
       <LinesPanel />
+      <HoldsHer state={state} />
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
         Press a beat on the score or the water to change it. Drag wind or stream on the water.

@@ -1,0 +1,200 @@
+import { LINE, LINE_COLUMNS, MADE } from '../holding';
+import { cos, sin } from '../math';
+import type { RunInput } from '../score';
+import { engines, Episode, letGo, Surroundings, wheel } from '../search';
+import type { Gear, SimState } from '../sim';
+
+/** How she is motored while her lines hold her: the wheel as a share of the lock, starboard positive. */
+export interface Motored {
+  readonly gear: Gear;
+  readonly throttle: number;
+  readonly wheel: number;
+}
+
+export const IN_NEUTRAL: Motored = { gear: 0, throttle: 0, wheel: 0 };
+
+/** What a line carries once she has settled. */
+export interface Carried {
+  readonly line: string;
+  /** Mean over the last seconds, and the most since she began to settle, N. */
+  readonly tension: number;
+  readonly most: number;
+  readonly breaks: number;
+  readonly parted: boolean;
+}
+
+/** Where she settles on her lines, in this wind and stream at their mean. SI, radians. */
+export interface Held {
+  readonly motored: Motored;
+  /** From where she lay: ahead, to starboard, and turned to starboard. */
+  readonly ahead: number;
+  readonly starboard: number;
+  readonly turned: number;
+  /** Still moving when the time was up, m/s; nought when she has settled. */
+  readonly moving: number;
+  readonly lines: readonly Carried[];
+  /** What becomes of her when one of them parts: how far either end goes in half a minute, and the heaviest load then. */
+  readonly without: readonly Without[];
+  /** Names in the order they may be let go in neutral: each time the one she is held best without; the last holds her. */
+  readonly order: readonly string[];
+  readonly done: boolean;
+}
+
+export interface Without {
+  readonly line: string;
+  readonly off: number;
+  readonly heaviest: string | null;
+  readonly tension: number;
+  readonly breaks: number;
+}
+
+const SETTLES_S = 120;
+const MEAN_S = 15;
+const PARTED_FOR_S = 30;
+/** Under this she has settled, m/s: what a line at rest still breathes by. */
+const STILL_MPS = 0.02;
+
+const isOn = (state: SimState, line: number) => state.lines[line * LINE_COLUMNS + LINE.HOLD]! > 0;
+
+function takeOff(state: SimState, line: number): void {
+  state.lines[line * LINE_COLUMNS + LINE.HOLD] = 0;
+  state.lines[line * LINE_COLUMNS + LINE.MADE] = MADE.ABOARD;
+}
+
+/** Lines held at one mean wind, from the manoeuvre's start. */
+class Holding {
+  private readonly about: Surroundings;
+  private readonly names: readonly string[];
+  private readonly half: number;
+
+  constructor(input: RunInput) {
+    const { gusts: _gusts, ...weather } = input.weather;
+    this.about = new Surroundings({ ...input, weather });
+    this.names = input.rigging?.lines.map(({ name }) => name) ?? [];
+    this.half = input.boat.hull.length / 2;
+  }
+
+  start(): SimState {
+    const { x, y, heading } = this.about.input.start;
+    return this.about.stillAt(x, y, heading, 0);
+  }
+
+  on(state: SimState): number[] {
+    return this.names.flatMap((_, i) => (isOn(state, i) ? [i] : []));
+  }
+
+  settle(motored: Motored) {
+    const { lines } = this.about.world;
+    const from = this.start();
+    const on = this.on(from);
+    const episode = new Episode(this.about, from);
+    motor(episode, motored);
+    const sums = lines.breaks.map(() => 0);
+    const most = lines.breaks.map(() => 0);
+    let samples = 0;
+    episode.until(() => {
+      const counts = episode.time > SETTLES_S - MEAN_S;
+      if (counts) samples += 1;
+      for (const i of on) {
+        most[i] = Math.max(most[i]!, episode.tension(i));
+        if (counts) sums[i]! += episode.tension(i);
+      }
+      return false;
+    }, SETTLES_S);
+    const carried = on.map((i): Carried => ({
+      line: this.names[i]!,
+      tension: sums[i]! / Math.max(1, samples),
+      most: most[i]!,
+      breaks: lines.breaks[i]!,
+      parted: !isOn(episode.state, i),
+    }));
+    return { episode, carried, on };
+  }
+
+  /** Without some lines for half a minute, from a state she has settled in. */
+  without(from: SimState, motored: Motored, off: readonly number[]): Without {
+    const state = this.about.copyOf(from);
+    for (const line of off) takeOff(state, line);
+    const on = this.on(state);
+    const episode = new Episode(this.about, state);
+    motor(episode, motored);
+    const { x, y, heading } = episode;
+    const { lines } = this.about.world;
+    let furthest = 0;
+    let heaviest = -1;
+    let tension = 0;
+    episode.until(() => {
+      for (const way of [this.half, -this.half]) {
+        const dx = episode.x - x + way * (sin(episode.heading) - sin(heading));
+        const dy = episode.y - y + way * (cos(episode.heading) - cos(heading));
+        furthest = Math.max(furthest, Math.sqrt(dx * dx + dy * dy));
+      }
+      for (const i of on) {
+        if (episode.tension(i) <= tension) continue;
+        tension = episode.tension(i);
+        heaviest = i;
+      }
+      return false;
+    }, PARTED_FOR_S);
+    return {
+      line: this.names[off.at(-1)!]!,
+      off: furthest,
+      heaviest: heaviest < 0 ? null : this.names[heaviest]!,
+      tension,
+      breaks: heaviest < 0 ? Infinity : lines.breaks[heaviest]!,
+    };
+  }
+
+  nameOf(line: number): string {
+    return this.names[line]!;
+  }
+}
+
+function motor(episode: Episode, { gear, throttle, wheel: share }: Motored): void {
+  letGo(episode);
+  wheel(episode, share);
+  if (gear !== 0) engines(episode, gear, throttle);
+}
+
+/**
+ * Where she settles on the lines she begins with, how loaded each is, what if one parts, and the order in which to let
+ * them go. A generator: first where she settles, then all of it.
+ */
+export function* holdingOf(input: RunInput, motored: Motored): Generator<Held> {
+  const holding = new Holding(input);
+  const { episode, carried, on } = holding.settle(motored);
+  const { start } = input;
+  const dx = episode.x - start.x;
+  const dy = episode.y - start.y;
+  const s = sin(start.heading);
+  const c = cos(start.heading);
+  const speed = episode.overGround;
+  const found = {
+    motored,
+    ahead: dx * s + dy * c,
+    starboard: dx * c - dy * s,
+    turned: episode.heading - start.heading,
+    moving: speed < STILL_MPS ? 0 : speed,
+    lines: carried,
+  };
+  yield { ...found, without: [], order: [], done: false };
+  const without: Without[] = [];
+  for (const line of on) {
+    without.push(holding.without(episode.state, motored, [line]));
+    yield { ...found, without: without.slice(), order: [], done: false };
+  }
+  // Let go in neutral, whatever she was motored with.
+  const settled = motored.gear === 0 ? episode : holding.settle(IN_NEUTRAL).episode;
+  const gone: number[] = [];
+  let left = [...on];
+  while (left.length > 0) {
+    const tried = left.map((line) => ({
+      line,
+      off: left.length === 1 ? 0 : holding.without(settled.state, IN_NEUTRAL, [...gone, line]).off,
+    }));
+    const best = tried.reduce((a, b) => (b.off < a.off - 1e-6 ? b : a));
+    gone.push(best.line);
+    left = left.filter((line) => line !== best.line);
+  }
+  yield { ...found, without, order: gone.map((line) => holding.nameOf(line)), done: true };
+}

@@ -1,0 +1,120 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { Held, Motored } from '@/core/brief';
+import { WORKING_LOAD } from '@/core/search';
+import { useHolding } from '../hooks/use-job';
+import type { TakeState } from '../hooks/use-take';
+import { Choice, type ChoiceOption } from '../parts/Choice';
+import { usePreferences } from '../state/preferences';
+import { settlesText, withoutText } from '../words/holding';
+import { force, type Units } from '../words/units';
+
+const MOTORS: readonly ChoiceOption<string>[] = [
+  { value: '0', text: 'in neutral' },
+  { value: '1', text: 'idle ahead' },
+  { value: '1.25', text: 'a quarter ahead' },
+  { value: '1.5', text: 'half ahead' },
+  { value: '-1', text: 'idle astern' },
+  { value: '-1.25', text: 'a quarter astern' },
+  { value: '-1.5', text: 'half astern' },
+];
+const WHEELS: readonly ChoiceOption<string>[] = [
+  { value: '0', text: 'amidships' },
+  { value: '-1', text: 'hard to port' },
+  { value: '-0.5', text: 'half to port' },
+  { value: '0.5', text: 'half to starboard' },
+  { value: '1', text: 'hard to starboard' },
+];
+
+function motoredBy(motor: string, wheel: string): Motored {
+  const value = Number(motor);
+  const gear = value > 0 ? 1 : value < 0 ? -1 : 0;
+  return { gear, throttle: gear === 0 ? 0 : Math.abs(value) - 1, wheel: Number(wheel) };
+}
+
+/** Where she settles on the lines she begins with, how loaded they are, what if one parts, and in what order they go. */
+export function HoldsHer({ state }: { state: TakeState }) {
+  const speed = usePreferences((p) => p.speed);
+  const length = usePreferences((p) => p.length);
+  const [motor, setMotor] = useState('0');
+  const [wheel, setWheel] = useState('0');
+  const { found, busy, run, stop } = useHolding();
+  const { file, take } = state;
+  const fast = file.score.lines.filter(({ fast: on }) => on !== undefined).length;
+  const ready = take !== null && fast > 0;
+  useEffect(() => {
+    if (!ready) return;
+    // While the wind is dragged, only where it comes to rest is worked out.
+    const timer = setTimeout(
+      () => run((client) => client.hold(file, motoredBy(motor, wheel))),
+      250,
+    );
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+    // The job's own functions are new with every drawing.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [file, motor, wheel, ready]);
+  if (fast === 0) return null;
+  return (
+    <section aria-label="What holds her" className="rule-t py-2.5" aria-busy={busy}>
+      <h2 className="pb-1 text-[15px] font-semibold">What holds her at the start</h2>
+      <p className="flex flex-wrap items-baseline gap-x-2 pb-1">
+        <Choice label="Engine" value={motor} options={MOTORS} onChange={setMotor} />
+        <span className="text-quiet">wheel</span>
+        <Choice label="Wheel" value={wheel} options={WHEELS} onChange={setWheel} />
+      </p>
+      {found ? <Found held={found} units={{ speed, length }} /> : <p>Working it out …</p>}
+    </section>
+  );
+}
+
+function Found({ held, units }: { held: Held; units: Units }) {
+  return (
+    <>
+      <p className="pb-1">{settlesText(held, units)}</p>
+      <table className="w-full text-left">
+        <thead className="text-[12.5px] text-quiet">
+          <tr>
+            <th className="font-normal">line</th>
+            <th className="font-normal">carries</th>
+            <th className="font-normal">of what parts it</th>
+          </tr>
+        </thead>
+        <tbody>
+          {held.lines.map(({ line, tension, breaks, parted }) => {
+            const share = tension / breaks;
+            return (
+              <tr key={line} className={share > WORKING_LOAD || parted ? 'text-hurt' : ''}>
+                <td>{line}</td>
+                <td className="figures">
+                  {parted ? '▲ parts' : tension < 20 ? 'slack' : force(tension)}
+                </td>
+                <td className="figures">{parted ? '' : `${Math.round(100 * share)} %`}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {held.order.length > 1 && (
+        <p className="pt-1.5">
+          Let go: {held.order.slice(0, -1).join(', then ')}; the{' '}
+          <strong>{held.order.at(-1)}</strong> last, as it holds her best against what pushes.
+        </p>
+      )}
+      {held.without.length > 0 && (
+        <details className="pt-1">
+          <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">
+            If one parts
+          </summary>
+          <ul>
+            {held.without.map((without) => (
+              <li key={without.line}>{withoutText(without, units)}</li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+import type { Held, Without } from '@/core/brief';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { boatSpeed, distance, force, type Units } from './units';
+
+/** Less than this is no move worth a word, m and degrees. */
+const STAYS_M = 0.15;
+const STAYS_DEG = 1.5;
+
+/** "She settles 0.4 m to starboard, bow 3° to port." */
+export function settlesText(
+  { ahead, starboard, turned, moving }: Pick<Held, 'ahead' | 'starboard' | 'turned' | 'moving'>,
+  units: Units,
+): string {
+  const degrees = turned * DEGREES_PER_RADIAN;
+  const parts = [
+    ...(Math.abs(ahead) < STAYS_M
+      ? []
+      : [`${distance(Math.abs(ahead), units)} ${ahead < 0 ? 'back' : 'ahead'}`]),
+    ...(Math.abs(starboard) < STAYS_M
+      ? []
+      : [`${distance(Math.abs(starboard), units)} to ${starboard < 0 ? 'port' : 'starboard'}`]),
+    ...(Math.abs(degrees) < STAYS_DEG
+      ? []
+      : [`bow ${Math.round(Math.abs(degrees))}° to ${degrees < 0 ? 'port' : 'starboard'}`]),
+  ];
+  const where = parts.length > 0 ? parts.join(', ') : 'where she lies';
+  if (moving > 0)
+    return `After two minutes she is ${where}, and still moves at ${boatSpeed(moving, units)}.`;
+  return `She settles ${where}.`;
+}
+
+/** "without the bow line her ends go 3.1 m; the spring then carries 900 N, 7 % of what parts it" */
+export function withoutText(without: Without, units: Units): string {
+  const gone = `Without the ${without.line} an end goes ${distance(without.off, units)} in half a minute`;
+  if (!without.heaviest || without.tension < 20) return `${gone}; nothing else holds her.`;
+  const share = Math.round((100 * without.tension) / without.breaks);
+  return `${gone}; the ${without.heaviest} then carries up to ${force(without.tension)}, ${share} % of what parts it.`;
+}
