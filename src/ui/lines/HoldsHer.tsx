@@ -6,7 +6,7 @@ import { useHolding } from '../hooks/use-job';
 import type { TakeState } from '../hooks/use-take';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { usePreferences } from '../state/preferences';
-import { settlesText, withoutText } from '../words/holding';
+import { orderText, settlesText, withoutText } from '../words/holding';
 import { force, type Units } from '../words/units';
 
 const MOTORS: readonly ChoiceOption<string>[] = [
@@ -71,6 +71,7 @@ export function HoldsHer({ state }: { state: TakeState }) {
 }
 
 function Found({ held, units }: { held: Held; units: Units }) {
+  const order = orderText(held);
   return (
     <>
       <p className="pb-1">{settlesText(held, units)}</p>
@@ -97,12 +98,7 @@ function Found({ held, units }: { held: Held; units: Units }) {
           })}
         </tbody>
       </table>
-      {held.order.length > 1 && (
-        <p className="pt-1.5">
-          Let go: {held.order.slice(0, -1).join(', then ')}; the{' '}
-          <strong>{held.order.at(-1)}</strong> last, as it holds her best against what pushes.
-        </p>
-      )}
+      {order && <p className="pt-1.5">{order}</p>}
       {held.without.length > 0 && (
         <details className="pt-1">
           <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">

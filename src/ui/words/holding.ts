@@ -29,10 +29,22 @@ export function settlesText(
   return `She settles ${where}.`;
 }
 
+/** "stern line, then spring; the bow line last", or that it does not matter. */
+export function orderText({ order, without }: Pick<Held, 'order' | 'without'>): string | null {
+  if (order.length < 2) return null;
+  if (without.every(({ off }) => off < STAYS_M))
+    return 'Nothing takes her off: her lines may go in any order.';
+  return `Let go: ${order.slice(0, -1).join(', then ')}; the ${order.at(-1)!} last, as it holds her best against what pushes.`;
+}
+
 /** "without the bow line her ends go 3.1 m; the spring then carries 900 N, 7 % of what parts it" */
 export function withoutText(without: Without, units: Units): string {
-  const gone = `Without the ${without.line} an end goes ${distance(without.off, units)} in half a minute`;
-  if (!without.heaviest || without.tension < 20) return `${gone}; nothing else holds her.`;
+  const gone =
+    without.off < STAYS_M
+      ? `Without the ${without.line} she stays where she is`
+      : `Without the ${without.line} an end goes ${distance(without.off, units)} in half a minute`;
+  if (!without.heaviest || without.tension < 20)
+    return without.off < STAYS_M ? `${gone}.` : `${gone}; nothing else holds her.`;
   const share = Math.round((100 * without.tension) / without.breaks);
   return `${gone}; the ${without.heaviest} then carries up to ${force(without.tension)}, ${share} % of what parts it.`;
 }
