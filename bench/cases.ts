@@ -147,6 +147,63 @@ function alongside(boat: Boat): BenchCase {
   };
 }
 
+/** The same on six lines that hands tend: four fast, one held on turns, one in the hand; and eight fenders. */
+function tended(boat: Boat): BenchCase {
+  const bench = alongside(boat);
+  const { length_m: l, beam_m: b } = boat.hull;
+  const { file } = bench;
+  const side = 'starboard';
+  const led = [
+    ['bow line', 'bow cleat', 0.6],
+    ['stern line', 'quarter cleat', -0.62],
+    ['ahead spring', 'midship cleat', 0.35],
+    ['astern spring', 'midship cleat', -0.35],
+    ['bow spring', 'bow cleat', 0.05],
+    ['stern spring', 'quarter cleat', -0.05],
+  ] as const;
+  const bollards = led.map(([name, , to]): Place['features'][number] => ({
+    kind: 'bollard',
+    id: name.replace(' ', '-'),
+    name: `for the ${name}`,
+    x_m: to * l,
+    y_m: -b / 2 - 0.6,
+    height_m: 0.5,
+  }));
+  const [first, ...rest] = file.score.beats;
+  const tend = { do: 'tend', after_s: 0, turns: 1.5, winch: false } as const;
+  return {
+    name: `${boat.name}, six lines in hand, eight fenders`,
+    lines: [],
+    file: {
+      ...file,
+      place: { ...file.place, features: [...file.place.features, ...bollards] },
+      score: {
+        ...file.score,
+        beats: [
+          {
+            ...first!,
+            orders: [
+              ...first!.orders,
+              { ...tend, line: 'bow spring', how: 'turn' },
+              { ...tend, line: 'stern spring', how: 'hold' },
+            ],
+          },
+          ...rest,
+        ],
+        lines: led.map(([name, at]) => ({
+          name,
+          from: `${side} ${at}`,
+          length_m: 2 * l,
+          rope: 'polyester',
+          strengthLeft: 0.6,
+          doubled: false,
+          fast: { to: `for the ${name}` },
+        })),
+      },
+    },
+  };
+}
+
 /** The demo manoeuvre that leaves, made to last 120 s, without lines. */
 function leaving(): BenchCase {
   const demo = readDemo(join(process.cwd(), 'demo'));
@@ -170,5 +227,6 @@ export function benchCases(): BenchCase[] {
     alongside(boat('brisling')),
     alongside(boat('tamarack-nell')),
     leaving(),
+    tended(boat('quince')),
   ];
 }

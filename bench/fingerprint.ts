@@ -8,7 +8,9 @@ export function fingerprint(file: unknown, lines: readonly LineSpec[]): string {
   if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
   const input = toRunInput(checked.value);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  const { trace } = runTake({ ...input.value, lines: linesOf(lines) });
+  const { trace } = runTake(
+    lines.length > 0 ? { ...input.value, lines: linesOf(lines) } : input.value,
+  );
   let hash = 0x811c9dc5;
   for (const name of Object.keys(trace).sort()) {
     const column = trace[name as keyof typeof trace]!;

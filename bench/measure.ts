@@ -79,7 +79,8 @@ function inputOf(file: unknown, lines: readonly LineSpec[]): RunInput {
   if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
   const input = toRunInput(checked.value);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return { ...input.value, lines: linesOf(lines) };
+  // Without lines of the bench's own, those of the score are tended by its hands.
+  return lines.length > 0 ? { ...input.value, lines: linesOf(lines) } : input.value;
 }
 
 const STEPS = 6000;
@@ -95,7 +96,7 @@ function stepper(input: RunInput): (steps: number) => void {
     lines: input.lines ?? linesOf([]),
     shore: shoreOf(input.obstacles),
   };
-  const state = initialState(craft, input.start);
+  const state = initialState(craft, input.start, world.lines);
   const s = makeScratch(world);
   orderRudder(state, craft, 0.2);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0.1));

@@ -256,26 +256,21 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'holding/line.ts',
     'stiffness per metre forgotten',
-    'const strain = (stretched - length) / length;',
-    'const strain = stretched - length;',
+    '(lines.stiffness[i]! + lines.stiffening[i]! * strain) * strain +',
+    '(lines.stiffness[i]! + lines.stiffening[i]! * strain) * (stretched - length) +',
   ),
-  core(
-    'holding/line.ts',
-    'a line without its lever',
-    'force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;',
-    '',
-  ),
+  core('holding/line.ts', 'a line without its lever', 'force[2]! += bx * fy - by * fx;', ''),
   core(
     'holding/tend.ts',
     'a line in the hand that never surges',
-    'if (hold < Infinity) surge(rows, at, lines, i, hold, span);',
+    'if (surges) surge(rows, at, lines, i, hold, span);',
     '',
   ),
   core(
     'holding/tend.ts',
     'a line that never parts',
-    'if (tensionIn(lines, rows, i, span) > lines.breaks[i]!) {',
-    'if (tensionIn(lines, rows, i, span) > 1e99) {',
+    'if (tension[i]! > lines.breaks[i]!) {',
+    'if (tension[i]! > 1e99) {',
   ),
   core(
     'holding/tend.ts',

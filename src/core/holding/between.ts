@@ -1,5 +1,5 @@
 import type { Craft } from '../craft';
-import { addLines, linesOf, SPAN_COLUMNS, type Lines, type LineSpec } from './line';
+import { addLines, linesOf, type Lines, type LineSpec } from './line';
 import { GROUND, GROUND_COLUMNS } from './ground';
 import { solidObstacle, type Surface } from './obstacles';
 import { shoreOf, type Shore } from './shore';
@@ -18,7 +18,6 @@ export interface Between {
   /** Lines from the boat to places on `other`. */
   readonly lines: Lines;
   readonly tension: Float64Array;
-  readonly span: Float64Array;
   readonly touch: TouchScratch;
   /** The boat as `other` sees her, columns GROUND. */
   readonly seen: Float64Array;
@@ -77,7 +76,6 @@ function half(
     side: sideOf(other, friction),
     lines,
     tension: new Float64Array(lines.count),
-    span: new Float64Array(SPAN_COLUMNS),
     touch: touchScratch(false),
     seen: new Float64Array(GROUND_COLUMNS),
     force: new Float64Array(3),
@@ -130,7 +128,7 @@ export function addBetween(boat: Float64Array, other: Float64Array, b: Between):
   force.fill(0);
   if (b.touch.active > 0) addTouch(force, b.touch, b.craft, b.side, seen);
   else b.touch.count = 0;
-  addLines(force, b.tension, b.lines, b.lines.rows, seen, b.span);
+  addLines(force, b.tension, b.lines, b.lines.rows, seen);
   const x = force[0]!;
   const y = force[1]!;
   const n = force[2]!;

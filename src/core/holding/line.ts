@@ -172,27 +172,48 @@ export function tensionIn(lines: Lines, rows: Float64Array, i: number, span: Flo
   return pull < hold ? pull : hold;
 }
 
-/** Adds every line's pull (N, N, N·m, body axes), and leaves the tensions in `tension`. `span` is working memory. */
+/**
+ * Adds every line's pull (N, N, N·m, body axes), and leaves the tensions in `tension`. The same as `spanOf` and
+ * `tensionIn` say, written out: a number handed back by a function that is not inlined costs more than it takes to make.
+ */
 export function addLines(
   force: Float64Array,
   tension: Float64Array,
   lines: Lines,
   rows: Float64Array,
   boat: Float64Array,
-  span: Float64Array,
 ): void {
   for (let i = 0; i < lines.count; i++) {
+    const at = i * LINE_COLUMNS;
     tension[i] = 0;
-    if (rows[i * LINE_COLUMNS + LINE.HOLD] === 0) continue;
-    spanOf(span, lines, rows, i, boat);
-    const pull = tensionIn(lines, rows, i, span);
-    if (pull === 0) continue;
+    const hold = rows[at + LINE.HOLD]!;
+    if (hold === 0) continue;
+    const bx = lines.boatX[i]!;
+    const by = lines.boatY[i]!;
+    const east = rows[at + LINE.EAST]! - boat[GROUND.X]!;
+    const north = rows[at + LINE.NORTH]! - boat[GROUND.Y]!;
+    const ax = east * boat[GROUND.SIN]! + north * boat[GROUND.COS]! - bx;
+    const ay = east * boat[GROUND.COS]! - north * boat[GROUND.SIN]! - by;
+    const rise = rows[at + LINE.RISE]!;
+    const stretched2 = ax * ax + ay * ay + rise * rise;
+    const length = rows[at + LINE.LENGTH]!;
+    if (stretched2 <= length * length) continue;
+    const stretched = Math.sqrt(stretched2);
+    const over = 1 / stretched;
+    const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * by;
+    const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * bx;
+    const growing = -(ax * vx + ay * vy) * over;
+    const strain = (stretched - length) / length;
+    let pull =
+      (lines.stiffness[i]! + lines.stiffening[i]! * strain) * strain + lines.damping[i]! * growing;
+    if (pull <= 0) continue;
+    if (pull > hold) pull = hold;
     tension[i] = pull;
-    const fx = pull * span[SPAN.X]!;
-    const fy = pull * span[SPAN.Y]!;
+    const fx = pull * over * ax;
+    const fy = pull * over * ay;
     force[0]! += fx;
     force[1]! += fy;
-    force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;
+    force[2]! += bx * fy - by * fx;
   }
 }
 

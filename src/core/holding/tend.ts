@@ -6,7 +6,6 @@ import {
   SPAN,
   spanOf,
   strainUnder,
-  tensionIn,
   type Lines,
 } from './line';
 
@@ -16,40 +15,44 @@ const SHORTEST_M = 0.3;
 /**
  * What becomes of lines over a piece of the step that ends with the boat at `boat` (columns GROUND): one over its
  * breaking load parts; one held by less than what stretches it surges until it carries what holds it, and is brought
- * up at its own end; one that is hauled or eased changes its length; one that trails comes home. Friction and hands only take energy; a haul gives
- * at most its pull.
+ * up at its own end; one that is hauled or eased changes its length; one that trails comes home. Friction and hands
+ * only take energy; a haul gives at most its pull.
  *
  * @param rows columns LINE, changed in place
+ * @param tension of each at the end of the piece, N
  * @param dt length of the piece, s
  */
 export function tendLines(
   rows: Float64Array,
   lines: Lines,
+  tension: Float64Array,
   boat: Float64Array,
   span: Float64Array,
   dt: number,
 ): void {
   for (let i = 0; i < lines.count; i++) {
     const at = i * LINE_COLUMNS;
-    if (rows[at + LINE.MADE] === MADE.TRAILING) {
-      rows[at + LINE.LENGTH] = Math.max(0, rows[at + LINE.LENGTH]! - rows[at + LINE.HAUL]! * dt);
+    const hold = rows[at + LINE.HOLD]!;
+    const haul = rows[at + LINE.HAUL]!;
+    if (hold === 0) {
+      if (rows[at + LINE.MADE] === MADE.TRAILING)
+        rows[at + LINE.LENGTH] = Math.max(0, rows[at + LINE.LENGTH]! - haul * dt);
       continue;
     }
-    const hold = rows[at + LINE.HOLD]!;
-    if (hold === 0) continue;
-    spanOf(span, lines, rows, i, boat);
-    if (tensionIn(lines, rows, i, span) > lines.breaks[i]!) {
+    if (tension[i]! > lines.breaks[i]!) {
       rows[at + LINE.HOLD] = 0;
       rows[at + LINE.MADE] = MADE.PARTED;
       continue;
     }
-    if (hold < Infinity) surge(rows, at, lines, i, hold, span);
-    const haul = rows[at + LINE.HAUL]!;
+    const surges = tension[i]! >= hold;
+    if (!surges && haul === 0) continue;
+    spanOf(span, lines, rows, i, boat);
+    if (surges) surge(rows, at, lines, i, hold, span);
     if (haul > 0) takeIn(rows, at, lines, i, haul * dt, span);
     else if (haul < 0) {
       const length = rows[at + LINE.LENGTH]!;
-      const least = Math.min(rows[at + LINE.UNTIL]!, lines.total[i]!);
-      rows[at + LINE.LENGTH] = Math.max(length, Math.min(length - haul * dt, least));
+      const most = Math.min(rows[at + LINE.UNTIL]!, lines.total[i]!);
+      rows[at + LINE.LENGTH] = Math.max(length, Math.min(length - haul * dt, most));
     }
   }
 }

@@ -175,7 +175,7 @@ describe('people', () => {
     const lines = [{ x: 4, y: 1, fast: { x: 6, y: 4, length: 6 } }];
     const near = play([tend(0, 'fast', { by: 0 })], 30, lines, [aboard('Ada', 4, 1)]);
     const far = play([tend(0, 'fast', { by: 0 })], 30, lines, [aboard('Ada', -4, 1)]);
-    const done = (take: Played) => told(take, 'fast')[0]!.time;
+    const done = (take: Played) => told(take, 'fast').at(-1)!.time;
     expect(done(far) - done(near)).toBeCloseTo(8 / 0.8, 6);
   });
 

@@ -105,7 +105,7 @@ export class Episode {
     const { world } = about;
     this.state = about.copyOf(from);
     this.scratch = makeScratch(world);
-    this.scratch.lines.set(this.state.lines);
+    if (world.lines.tended) this.scratch.lines = this.state.lines;
     this.log = new TouchLog(world.craft.touch.count);
     senseSurroundings(this.state.motion, world, this.scratch);
     lookAround(this.state.motion, world, this.scratch);

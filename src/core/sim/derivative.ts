@@ -384,7 +384,7 @@ export function derivative(
     setGround(ground, motion, environment.row);
     if (s.touch.active > 0) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
-    addLines(force, s.tension, world.lines, s.lines, ground, s.span);
+    addLines(force, s.tension, world.lines, s.lines, ground);
   } else {
     s.touch.count = 0;
   }

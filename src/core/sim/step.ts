@@ -1,7 +1,7 @@
 import { SHALLOW } from '../forces';
 import { LIST, RATES, setTouchRates, tendLines } from '../holding';
 import { advanceActuators } from './actuators';
-import { derivative, lookAround, placeOnGround } from './derivative';
+import { derivative, lookAround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
@@ -79,7 +79,7 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   senseSurroundings(state.motion, world, s);
   lookAround(state.motion, world, s);
   if (world.lines.tended) {
-    s.lines.set(state.lines);
+    s.lines = state.lines;
     setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.tension, null);
   }
   setRates(state.motion, world, s);
@@ -112,9 +112,8 @@ export function endPiece(
   s.clock[CLOCK.TIME]! += s.clock[CLOCK.PIECE]!;
   state.time = s.clock[CLOCK.TIME]!;
   if (world.lines.tended) {
-    placeOnGround(state.motion, world, s);
-    tendLines(state.lines, world.lines, s.ground, s.span, s.clock[CLOCK.PIECE]!);
-    s.lines.set(state.lines);
+    // As she is at the last stage, a hair from where the piece ends.
+    tendLines(state.lines, world.lines, s.tension, s.ground, s.span, s.clock[CLOCK.PIECE]!);
   }
   if (watch && s.touch.count > 0) watch.see(state, world, s);
 }

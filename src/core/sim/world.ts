@@ -73,9 +73,9 @@ export interface Scratch {
   readonly touch: TouchScratch;
   /** Columns RATES of the lines: how fast they can act. */
   readonly lineRates: Float64Array;
-  /** Tension of each line, N; rows of columns LINE as they are in the piece in hand; columns SPAN. */
+  /** Tension of each line, N; rows of columns LINE (the state's own where they may change); columns SPAN. */
   readonly tension: Float64Array;
-  readonly lines: Float64Array;
+  lines: Float64Array;
   readonly span: Float64Array;
   readonly stages: ActuatorStages;
   readonly air: Float64Array;
@@ -161,7 +161,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
     touch: touchScratch(true),
     lineRates: rates,
     tension,
-    lines: Float64Array.from(lines.rows),
+    lines: lines.rows,
     span: new Float64Array(SPAN_COLUMNS),
     stages: actuatorStages(craft),
     air: openAir(),
