@@ -275,8 +275,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'holding/tend.ts',
     'hands that haul harder than they can',
-    'if (tension >= pull) return;',
-    'if (tension >= 1e99) return;',
+    'const pull = rows[at + LINE.PULL]!;',
+    'const pull = 3 * rows[at + LINE.PULL]!;',
   ),
   core(
     'score/line-jobs.ts',

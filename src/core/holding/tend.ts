@@ -94,7 +94,6 @@ function takeIn(
   const stiffening = lines.stiffening[i]!;
   const stretched = span[SPAN.LENGTH]!;
   const tension = lineTension(stiffness, length, 0, stretched, 0, stiffening);
-  if (tension >= pull) return;
   const floor = Math.max(
     SHORTEST_M,
     rows[at + LINE.UNTIL]!,
