@@ -86,6 +86,16 @@ describe('a line', () => {
     expect(most(byWinch.trace.tension1)).toBeLessThanOrEqual(2000 * 1.05);
   });
 
+  it('hauled against something that does not give comes up to the pull and stays there', () => {
+    const opposed = [
+      { x: 0, y: 1.6, fast: { x: 8, y: 0, length: 6.4 }, winch: 2000 },
+      { x: 0, y: -1.6, fast: { x: -8, y: 0, length: 6.4 } },
+    ];
+    const take = play([tend(0, 'haul', { length: 3, winch: true })], 40, opposed);
+    expect(last(take.trace.tension1) / 2000).toBeGreaterThan(0.9);
+    expect(last(take.trace.tension1) / 2000).toBeLessThan(1.01);
+  });
+
   it('eased gives the length asked for and no more', () => {
     const lines = [{ x: 0, y: 1.6, fast: { x: 4, y: 0, length: 3 } }];
     const take = play([tend(0, 'ease', { length: 2 })], 20, lines);
