@@ -1,4 +1,5 @@
 export type { CrewEvent, LineEvent, TakeEvent } from './events';
+export { energyAudit, type EnergyAudit } from './energy';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
 export { runTake, runTillHard, worldOf, type RunInput, type RunWatch } from './run';

@@ -31,6 +31,7 @@ import {
   X,
   Y,
   type Scratch,
+  type Ledger,
   type SimState,
   type StartPose,
   type Weather,
@@ -72,9 +73,17 @@ const ROOT_TRIES = 12;
 /** Is shown the boat at every sample of a run; what is to be kept has to be copied. */
 export type RunWatch = (state: SimState) => void;
 
-/** Plays a manoeuvre from start to finish. Deterministic: the same input gives the same take, bit for bit. */
-export function runTake(input: RunInput, watch: RunWatch | null = null): Take {
-  return new Run(input, watch).play();
+/**
+ * Plays a manoeuvre from start to finish. Deterministic: the same input gives the same take, bit for bit.
+ *
+ * @param ledger books the work of every force, if given
+ */
+export function runTake(
+  input: RunInput,
+  watch: RunWatch | null = null,
+  ledger: Ledger | null = null,
+): Take {
+  return new Run(input, watch, false, ledger).play();
 }
 
 /** The same, given up at the first hard touch: for trying many, where what comes after one tells nothing. */
@@ -116,12 +125,14 @@ class Run {
     private readonly input: RunInput,
     private readonly watch: RunWatch | null,
     private readonly tillHard = false,
+    private readonly ledger: Ledger | null = null,
   ) {
     this.world = worldOf(input, input.limit);
     const { craft, lines, obstacles } = this.world;
     this.state = initialState(craft, input.start, lines);
     this.before = initialState(craft, input.start, lines);
     this.scratch = makeScratch(this.world);
+    this.scratch.ledger = ledger;
     this.log = new TouchLog(craft.touch.count);
     this.memory = clearanceMemory(this.world.shore, input.boat.hull.deck);
     this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
@@ -170,6 +181,7 @@ class Run {
     const dt = Math.min(toGrid, toMoment, timeToActuatorEvent(state, world.craft));
     copyState(this.before, state);
     this.log.save();
+    this.ledger?.save();
     step(state, world, this.scratch, dt, this.log);
     // A state that is not finite would never get anywhere: a fault of the core, not of the input.
     if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
@@ -193,6 +205,7 @@ class Run {
   private retake(dt: number): number {
     copyState(this.state, this.before);
     this.log.restore();
+    this.ledger?.restore();
     step(this.state, this.world, this.scratch, dt, this.log);
     return this.player.level(this.state);
   }

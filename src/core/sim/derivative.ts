@@ -37,6 +37,19 @@ import { WATER } from './environment';
 import { PSI, R, U, V, X, Y } from './state';
 import { AIR, CLOCK, NOW, type Scratch, type World } from './world';
 
+/** Places of the causes in a ledger. */
+const BOOK = {
+  HULL: 0,
+  FINS: 1,
+  DRIVES: 2,
+  BLADES: 3,
+  THRUSTERS: 4,
+  AIR: 5,
+  BANKS: 6,
+  TOUCHES: 7,
+  LINES: 8,
+} as const;
+
 /** Bare hull in the water: resistance, cross flow, lift at small drift. */
 function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean): void {
   const { now, work } = s;
@@ -364,19 +377,28 @@ export function derivative(
   now[NOW.VR] = vr;
   work[WORK.DENSITY] = density;
 
+  const { ledger } = s;
   if (craft.spec.hull.derivatives === null) {
     addHull(force, s, craft, environment.field !== null);
+    ledger?.note(BOOK.HULL, force, motion);
     addFins(force, s, craft);
+    ledger?.note(BOOK.FINS, force, motion);
     addDrives(force, s, craft, stage);
+    ledger?.note(BOOK.DRIVES, force, motion);
     addBlades(force, s, craft, stage);
+    ledger?.note(BOOK.BLADES, force, motion);
   } else {
     addShip(force, s, craft, stage);
+    ledger?.note(BOOK.HULL, force, motion);
   }
   if (craft.thrusters.count > 0) addThrusters(force, s, craft, stage);
+  ledger?.note(BOOK.THRUSTERS, force, motion);
   addAir(force, s, world, stage);
+  ledger?.note(BOOK.AIR, force, motion);
   if (environment.confined) {
     work[WORK.SURGE] = ur;
     addBankEffect(force, craft.spec.hull, work, s.gaps);
+    ledger?.note(BOOK.BANKS, force, motion);
   }
   if (s.touch.active > 0 || world.lines.count > 0) {
     ground[GROUND.SIN] = sinPsi;
@@ -384,13 +406,17 @@ export function derivative(
     setGround(ground, motion, environment.row);
     if (s.touch.active > 0) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
+    ledger?.note(BOOK.TOUCHES, force, motion);
     addLines(force, s.tension, world.lines, s.lines, ground);
+    ledger?.note(BOOK.LINES, force, motion);
   } else {
     s.touch.count = 0;
   }
 
   const { count, sticks, stick } = s.touch;
-  accelerate(rates, craft.massRow, s.shallow, force, now, count > 0 && sticks ? stick : null);
+  const held = count > 0 && sticks ? stick : null;
+  accelerate(rates, craft.massRow, s.shallow, force, now, held);
+  if (ledger && held) ledger.noteStick(held, rates, motion);
   rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;
   rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.NORTH]!;
   rates[PSI] = r;

@@ -11,7 +11,15 @@ export { accelerate, derivative, lookAround, placeOnGround } from './derivative'
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
 export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
-export { groundOf, groundSpeed, lineNow, pointOnWater, waterSpeed } from './readings';
+export { Ledger, WORKS, type Work } from './ledger';
+export {
+  groundOf,
+  groundSpeed,
+  kineticEnergy,
+  lineNow,
+  pointOnWater,
+  waterSpeed,
+} from './readings';
 export {
   copyState,
   initialState,

@@ -1,3 +1,4 @@
+import type { Craft } from '../craft';
 import {
   GROUND,
   GROUND_COLUMNS,
@@ -11,7 +12,7 @@ import {
 import { cos, sin } from '../math';
 import { setGround } from './derivative';
 import type { World } from './world';
-import { PSI, U, V, X, Y, type SimState } from './state';
+import { PSI, R, U, V, X, Y, type SimState } from './state';
 
 /** Speed through the water at midships, m/s. */
 export function waterSpeed(state: SimState): number {
@@ -35,6 +36,14 @@ export function pointOnWater(state: SimState, bx: number, by: number): { x: numb
   const s = sin(motion[PSI]!);
   const c = cos(motion[PSI]!);
   return { x: motion[X]! + bx * s + by * c, y: motion[Y]! + bx * c - by * s };
+}
+
+/** Kinetic energy through the reference stream, added mass counted, J. */
+export function kineticEnergy({ motion }: SimState, { mass }: Craft): number {
+  const u = motion[U]!;
+  const v = motion[V]!;
+  const r = motion[R]!;
+  return 0.5 * (mass.m11 * u * u + mass.m22 * v * v + mass.m33 * r * r) + mass.m23 * v * r;
 }
 
 /** Her place and velocity over the ground as a row of columns GROUND. */

@@ -163,6 +163,7 @@ export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Ar
 
 /** Her rates of change at stage `k`, where setStage has put her. */
 export function setSlope(at: Float64Array, world: World, s: Scratch, k: number): void {
+  s.ledger?.begin(k, s.outside, at);
   derivative(s.slopes[k]!, at, world, s, MOMENT[k]!);
 }
 
@@ -170,6 +171,7 @@ export function setSlope(at: Float64Array, world: World, s: Scratch, k: number):
 export function finishPiece(motion: Float64Array, s: Scratch): void {
   const [k1, k2, k3, k4] = s.slopes;
   const h = s.clock[CLOCK.PIECE]!;
+  s.ledger?.sum(h);
   for (let i = 0; i < MOTION_SIZE; i++) {
     motion[i]! += (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
   }

@@ -16,6 +16,7 @@ import { TURN_COLUMNS } from '../math';
 import { STREAM_COLUMNS } from '../water';
 import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
+import type { Ledger } from './ledger';
 import { MOTION_SIZE } from './state';
 
 /** A run's fixed surroundings. */
@@ -87,6 +88,8 @@ export interface Scratch {
   /** Rates of change of the motion at the four stages. */
   readonly slopes: readonly [Float64Array, Float64Array, Float64Array, Float64Array];
   readonly at: Float64Array;
+  /** Books of the work done, if somebody keeps them. */
+  ledger: Ledger | null;
 }
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
@@ -170,5 +173,6 @@ export function makeScratch({ craft, lines }: World): Scratch {
     gaps: new Float64Array(2).fill(Infinity),
     slopes: [vector(), vector(), vector(), vector()],
     at: vector(),
+    ledger: null,
   };
 }

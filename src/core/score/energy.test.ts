@@ -1,0 +1,35 @@
+import { toRunInput } from '@/document';
+import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
+import { Ledger } from '../sim';
+import { energyAudit, runTake, type RunInput } from '.';
+
+function inputOf(id: string): RunInput {
+  const input = toRunInput(demoFile(id));
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return input.value;
+}
+
+const joulesOf = (input: RunInput, cause: string) =>
+  energyAudit(input).work.find((w) => w.cause === cause)!.joules;
+
+describe('the books of energy', () => {
+  it.each(DEMO_MANOEUVRES)('close over %s', (id) => {
+    const { missing, turnover } = energyAudit(inputOf(id));
+    expect(turnover).toBeGreaterThan(10);
+    expect(Math.abs(missing) / turnover).toBeLessThan(2e-4);
+  });
+
+  it('change nothing of the take they are kept of', () => {
+    const input = inputOf('sprung-off-the-pontoon');
+    const { trace } = runTake(input);
+    expect(runTake(input, null, new Ledger()).trace).toEqual(trace);
+  });
+
+  it('show hull and wind taking what the propeller gives, and lines and fenders only taking', () => {
+    const input = inputOf('spring-on-before-she-blows-off');
+    expect(joulesOf(input, 'hull')).toBeLessThan(0);
+    expect(joulesOf(input, 'lines')).toBeLessThan(0);
+    expect(joulesOf(input, 'touches')).toBeLessThanOrEqual(0);
+    expect(joulesOf(input, 'propellers')).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,75 @@
+import { STICK } from '../holding';
+import { R, U, V } from './state';
+
+/** What does work on her, as it is booked; velocities are through the reference stream, and so is the work. */
+export const WORKS = [
+  'hull',
+  'keel and fins',
+  'propellers',
+  'rudders and legs',
+  'thrusters',
+  'wind',
+  'banks',
+  'touches',
+  'lines',
+] as const;
+export type Work = (typeof WORKS)[number];
+
+const COUNT = WORKS.length;
+const STAGES = 4;
+/** Classical Runge–Kutta's weights: work is summed with the same ones as the motion, so that the books close as well. */
+const WEIGHT = [1 / 6, 2 / 6, 2 / 6, 1 / 6];
+
+/** Books of the work done on her, J by `WORKS`; a run keeps them only if it is asked to. */
+export class Ledger {
+  readonly work = new Float64Array(COUNT);
+  private readonly power = new Float64Array(STAGES * COUNT);
+  private readonly kept = new Float64Array(COUNT);
+  private stage = 0;
+  private so = 0;
+
+  /** Begins a stage: what pushes her already (other boats) is nobody's here. */
+  begin(stage: number, force: Float64Array, motion: Float64Array): void {
+    this.stage = stage;
+    this.so = along(force, motion);
+    this.power.fill(0, stage * COUNT, (stage + 1) * COUNT);
+  }
+
+  /** Books what has come on to `force` since as the power of one cause. */
+  note(cause: number, force: Float64Array, motion: Float64Array): void {
+    const now = along(force, motion);
+    this.power[this.stage * COUNT + cause]! += now - this.so;
+    this.so = now;
+  }
+
+  /** Friction that holds her back by how fast she changes pushes with −S ν̇. */
+  noteStick(stick: Float64Array, rates: Float64Array, motion: Float64Array): void {
+    const du = rates[U]!;
+    const dv = rates[V]!;
+    const dr = rates[R]!;
+    const x = stick[STICK.UU]! * du + stick[STICK.UV]! * dv + stick[STICK.UR]! * dr;
+    const y = stick[STICK.UV]! * du + stick[STICK.VV]! * dv + stick[STICK.VR]! * dr;
+    const n = stick[STICK.UR]! * du + stick[STICK.VR]! * dv + stick[STICK.RR]! * dr;
+    const power = x * motion[U]! + y * motion[V]! + n * motion[R]!;
+    this.power[this.stage * COUNT + TOUCHES]! -= power;
+  }
+
+  /** A piece of `h` seconds is done. */
+  sum(h: number): void {
+    for (let k = 0; k < STAGES; k++)
+      for (let i = 0; i < COUNT; i++) this.work[i]! += h * WEIGHT[k]! * this.power[k * COUNT + i]!;
+  }
+
+  save(): void {
+    this.kept.set(this.work);
+  }
+  restore(): void {
+    this.work.set(this.kept);
+  }
+}
+
+const TOUCHES = WORKS.indexOf('touches');
+
+function along(force: Float64Array, motion: Float64Array): number {
+  return force[0]! * motion[U]! + force[1]! * motion[V]! + force[2]! * motion[R]!;
+}
