@@ -44,6 +44,26 @@ async function main(): Promise<void> {
     );
     await keep('what-to-do');
 
+    await page.open('sprung-off-the-pontoon');
+    await page.settled();
+    const ahead = await page.find('[aria-label="Playhead"]');
+    for (let i = 0; i < 5; i++) await ahead.sendKeys(Key.PAGE_DOWN);
+    await page.until(
+      'what holds her',
+      () => page.text('section[aria-label="What holds her"]'),
+      (t) => t.includes('If one parts'),
+    );
+    await driver.executeScript(
+      `document.activeElement.blur();
+       document.querySelector('section[aria-label="Lines and people"]').scrollIntoView()`,
+    );
+    await keep('lines');
+    await driver.findElement(By.xpath("//button[.='Rig a line on the water']")).click();
+    await driver.findElement(By.css('button[aria-label="From the port midship cleat"]')).click();
+    const bollard = await page.find('button[aria-label="To cleat 6"]');
+    await driver.executeScript('arguments[0].focus()', bollard);
+    await keep('rigging');
+
     await page.open('alongside-wind-off');
     const playhead = await page.find('[aria-label="Playhead"]');
     for (let i = 0; i < 7; i++) await playhead.sendKeys(Key.PAGE_DOWN);

@@ -29,6 +29,7 @@ function problemsOf(spoil: Spoil) {
 
 describe('demo data', () => {
   it.each(DEMO_MANOEUVRES)('%s is sound and reaches its goal by its shipped score', (id) => {
+    expect(demoFile(id).id).toBe(id);
     const file = demoFile(id);
     const input = toRunInput(file);
     if (!input.ok) throw new Error(JSON.stringify(input.problems));

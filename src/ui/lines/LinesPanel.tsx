@@ -259,14 +259,16 @@ function PersonRow({
   const where = 'aboard' in person.at ? `a ${person.at.aboard}` : `s ${person.at.ashore}`;
   return (
     <div className="rule-t flex flex-wrap items-center gap-x-2 py-1.5">
-      <PlainText
-        label="Name of somebody"
-        value={person.name}
-        onCommit={(name) => onChange({ ...person, name })}
-      />
-      <IconButton label={`Take out ${person.name}`} onClick={onRemove}>
-        <Trash2 size={14} />
-      </IconButton>
+      <div className="flex w-full items-center gap-2">
+        <PlainText
+          label="Name of somebody"
+          value={person.name}
+          onCommit={(name) => onChange({ ...person, name })}
+        />
+        <IconButton label={`Take out ${person.name}`} onClick={onRemove}>
+          <Trash2 size={14} />
+        </IconButton>
+      </div>
       <Choice
         label={`${person.name}: where at the start`}
         value={where}

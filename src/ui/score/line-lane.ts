@@ -55,7 +55,8 @@ export function lineLane(
   lines: ScoreDocument['lines'],
   breaks: readonly number[],
 ): Lane {
-  const height = ROW_PX * lines.length + 4;
+  // Room for the lane's name and what it reads, however few lines there are.
+  const height = Math.max(27, ROW_PX * lines.length + 4);
   const middle = (i: number) => ROW_PX * i + ROW_PX / 2 + 2;
   return {
     name: 'Lines',

@@ -21,10 +21,10 @@ const onPlace = ({ x, y, sin, cos }: Pose, bx: number, by: number) => ({
   y: y + bx * cos - by * sin,
 });
 
-/** How far a slack line hangs out of the straight, m, drawn as if all its slack lay sideways. */
+/** How far a slack line is drawn out of the straight, m: half of what all its slack laid sideways would make. */
 function sag(span: number, length: number): number {
   if (length <= span) return 0;
-  return Math.min(0.5 * span, Math.sqrt((3 / 8) * span * (length - span)));
+  return Math.min(0.3 * span, 0.5 * Math.sqrt((3 / 8) * span * (length - span)));
 }
 
 /** A line between two points: straight and the heavier the more it carries; hanging out while it is slack. */

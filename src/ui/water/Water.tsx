@@ -216,7 +216,8 @@ export function Water({
         view={view}
         taken={take ? hurtBoxes(take, shown, view, units) : []}
       />
-      {take && (
+      {/* While a line is rigged only cleats and bollards are to be pressed. */}
+      {take && !rigging && (
         <>
           <BeatNumbers
             take={take}
