@@ -38,6 +38,7 @@ export {
 export { breakingLoads, diameterOf, lineFigures } from './rigging-input';
 export {
   crewSchema,
+  hungSchema,
   linesSchema,
   MOST_LINE_M,
   motoredSchema,

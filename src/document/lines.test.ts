@@ -129,6 +129,18 @@ describe('lines and people of a file', () => {
     );
   });
 
+  it('a fender is refused where there is no hull to hang it on', () => {
+    expect(problemsOf(rigged((s) => (s.fenders[0]!.x_m = 9)))[0]).toMatch(
+      /^score\.fenders\[0\]\.x_m: .*outside the hull/,
+    );
+  });
+
+  it('a fender hung out is there to be touched', () => {
+    const bare = rigged((s) => (s.fenders = []));
+    expect(play(bare).touches.some(({ fender }) => fender?.includes('stem'))).toBe(false);
+    expect(play(base).touches.some(({ fender }) => fender?.includes('stem'))).toBe(true);
+  });
+
   it.each([
     [
       'nine lines',

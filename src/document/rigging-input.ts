@@ -89,7 +89,15 @@ export function toRigging(
   craft: Craft,
   names: Names,
 ): { readonly lines: Lines; readonly rigging: Rigging } {
-  const { lines, crew } = file.score;
+  const { lines, crew, fenders } = file.score;
+  const half = file.boat.hull.length_m / 2;
+  fenders.forEach(({ name, x_m }, i) => {
+    if (Math.abs(x_m) <= half * 1.05) return;
+    names.problems.push({
+      path: `score.fenders[${i}].x_m`,
+      message: `'${name}' would hang outside the hull, which reaches ${half.toFixed(1)} m from midships`,
+    });
+  });
   const from = lines.map((line, i) => names.point(line.from, `score.lines[${i}]`));
   const specs = lines.map((line, i) => specOf(file, line, from[i]!, names, `score.lines[${i}]`));
   return {

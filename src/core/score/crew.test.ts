@@ -52,6 +52,15 @@ describe('a line', () => {
     expect(most(fast.trace.tension1)).toBeGreaterThan(600);
   });
 
+  it('doubled and held in the hand carries twice the hand, its other end being fast', () => {
+    const line = (doubled: boolean) => [
+      { x: 4, y: 0, fast: { x: 0, y: -10, length: 14 }, doubled },
+    ];
+    const orders = [tend(0, 'hold'), engine(1, 0.4, 1)];
+    expect(most(play(orders, 12, line(false)).trace.tension1)).toBeCloseTo(300, 6);
+    expect(most(play(orders, 12, line(true)).trace.tension1)).toBeCloseTo(600, 6);
+  });
+
   it('on turns holds as the capstan says, and gives way beyond that', () => {
     const lines = [{ x: 4, y: 0, fast: { x: 0, y: -10, length: 14 } }];
     const orders = [tend(0, 'turn', { turns: 0.5 }), engine(1, 0.6, 2)];

@@ -187,7 +187,7 @@ export class LineJobs {
     const out = length === null ? span + SLACK_M : Math.max(length, span);
     crew.set(line, LINE.LENGTH, Math.max(SHORTEST_M, Math.min(total, out)));
     crew.tellLine(line, 'on');
-    if (length === null) this.make(line, MADE.HELD, hand!.pull, hand);
+    if (length === null) this.make(line, MADE.HELD, this.heldBy(line, hand!.pull), hand);
     else {
       this.make(line, MADE.FAST, Infinity, null);
       crew.tellLine(line, 'fast');
@@ -202,7 +202,7 @@ export class LineJobs {
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not passed');
     switch (how) {
       case 'hold':
-        this.make(line, MADE.HELD, hand.pull, hand);
+        this.make(line, MADE.HELD, this.heldBy(line, hand.pull), hand);
         return;
       case 'turn':
         yield crew.now + TURN_S;
@@ -220,9 +220,14 @@ export class LineJobs {
     }
   }
 
+  /** A doubled line has one end fast and one in the hand: together they carry twice what the hand holds. */
+  private heldBy(line: number, hold: number): number {
+    return this.crew.rigging.lines[line]!.doubled ? 2 * hold : hold;
+  }
+
   private onTurns(hand: Hand, line: number, turns: number): void {
     const hold = hand.pull * exp(ROPE_FRICTION * 2 * Math.PI * turns);
-    this.make(line, MADE.TURNED, hold, hand);
+    this.make(line, MADE.TURNED, this.heldBy(line, hold), hand);
   }
 
   private *haul(hand: Hand, { line, length, winch }: Tend): Job {
@@ -230,12 +235,12 @@ export class LineJobs {
     const drum = winch ? crew.rigging.lines[line]!.winch : null;
     const geared = drum !== null;
     const pull = drum ?? hand.pull;
-    this.make(line, MADE.HELD, geared ? Infinity : pull, hand);
-    crew.set(line, LINE.PULL, pull);
+    this.make(line, MADE.HELD, geared ? Infinity : this.heldBy(line, pull), hand);
+    crew.set(line, LINE.PULL, this.heldBy(line, pull));
     crew.set(line, LINE.HAUL, geared ? WINCH_MPS : HAULS_MPS);
     crew.set(line, LINE.UNTIL, length ?? SHORTEST_M);
     // To take the slack out is done when it comes taut; to a length is work for as long as it takes.
-    const done = length === null ? TAUT_SHARE * pull : Infinity;
+    const done = length === null ? TAUT_SHARE * crew.get(line, LINE.PULL) : Infinity;
     const until = crew.now + (length === null ? HAULS_FOR_S : HAULS_TO_LENGTH_S);
     while (
       this.made(line) === MADE.HELD &&

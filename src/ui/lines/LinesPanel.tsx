@@ -18,7 +18,8 @@ import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
 import { distance } from '../words/units';
-import { beatNaming, freshName, withLine, withPerson } from './edits';
+import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
+import { FenderRows } from './FenderRows';
 import { lieOf, stopsText } from './names';
 import { PlainNumber, PlainText } from './PlainFields';
 
@@ -56,6 +57,7 @@ export function LinesPanel() {
   const write = useWrite();
   const [said, setSaid] = useState<string | null>(null);
   const hasHelm = points.includes('helm');
+  const hullLength = useWorkspace((s) => s.boat.hull.length_m);
   return (
     <section aria-label="Lines and people" className="rule-t py-2.5">
       <h2 className="pb-1 text-[15px] font-semibold">Lines and people</h2>
@@ -93,6 +95,7 @@ export function LinesPanel() {
           }}
         />
       ))}
+      <FenderRows fenders={score.fenders} write={write} />
       <p className="flex flex-wrap gap-2 pt-1.5">
         <button
           type="button"
@@ -134,6 +137,17 @@ export function LinesPanel() {
           }
         >
           Add somebody
+        </button>
+        <button
+          type="button"
+          className={BUTTON}
+          onClick={() =>
+            setSaid(
+              write((now) => withFender(now, now.fenders.length, freshFender(now, hullLength))),
+            )
+          }
+        >
+          Hang a fender
         </button>
       </p>
       <FieldError error={said ?? undefined} />

@@ -1,6 +1,7 @@
 import {
   check,
   crewSchema,
+  hungSchema,
   linesSchema,
   success,
   type BeatDocument,
@@ -12,6 +13,7 @@ import {
   type ScoreDocument,
 } from '@/document';
 
+export type Fender = ScoreDocument['fenders'][number];
 type What = 'line' | 'by';
 
 function renamedIn<T extends object>(part: T, what: What, from: string, to: string): T {
@@ -89,6 +91,17 @@ export function withPerson(
   return success({ ...named, crew: crew.value });
 }
 
+/** A fender hung, changed, or taken in with null. */
+export function withFender(
+  score: ScoreDocument,
+  index: number,
+  next: Fender | null,
+): Result<ScoreDocument> {
+  const list = index < score.fenders.length ? score.fenders : [...score.fenders, next!];
+  const fenders = check(hungSchema, replaced(list, index, next));
+  return fenders.ok ? success({ ...score, fenders: fenders.value }) : fenders;
+}
+
 /** A name not used yet: "bow line", "bow line 2". */
 export function freshName(taken: readonly { readonly name: string }[], wish: string): string {
   const used = new Set(taken.map(({ name }) => name));
@@ -96,4 +109,18 @@ export function freshName(taken: readonly { readonly name: string }[], wish: str
   let n = 2;
   while (used.has(`${wish} ${n}`)) n += 1;
   return `${wish} ${n}`;
+}
+
+/** A fender for where she may touch: at the shoulder, of a size for her. */
+export function freshFender(score: ScoreDocument, length: number): Fender {
+  const diameter_m = Math.max(0.2, Math.round(0.25 * length) / 10);
+  return {
+    name: freshName(score.fenders, 'roving fender'),
+    x_m: Math.round(0.4 * length * 10) / 10,
+    side: 'port',
+    diameter_m,
+    length_m: Math.round(3 * diameter_m * 10) / 10,
+    pressure_kPa: 15,
+    loss_spm: 1,
+  };
 }

@@ -8,7 +8,7 @@ import { scaleLinear } from 'd3-scale';
 import { orderText as orderWords } from '../words/beats';
 import { orderText, settlesText, withoutText } from '../words/holding';
 import { outcomeWords, readings, surprises } from '../words/take';
-import { beatNaming, freshName, withLine, withPerson } from './edits';
+import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
 import { linesAt, peopleAt } from './line-at';
 import { lieOf, stopsText } from './names';
 
@@ -61,6 +61,22 @@ describe('a line of the score', () => {
     const next = withPerson(crewed, 1, { ...crewed.crew[1]!, name: 'Ola' });
     expect(next.ok && beatNaming(next.value, 'by', 'Ola')).toBe(beatNaming(crewed, 'by', 'Tomas'));
     expect(next.ok && beatNaming(next.value, 'by', 'Tomas')).toBeNull();
+  });
+});
+
+describe('a fender hung for the manoeuvre', () => {
+  it('has a name and a size of its own, can be changed, and taken in', () => {
+    const fresh = freshFender({ ...file.score, fenders: [] }, file.boat.hull.length_m);
+    expect(fresh).toMatchObject({ name: 'roving fender', diameter_m: 0.3 });
+    const hung = withFender(file.score, file.score.fenders.length, fresh);
+    expect(hung.ok && hung.value.fenders).toHaveLength(5);
+    const less = withFender(file.score, 0, null);
+    expect(less.ok && less.value.fenders).toHaveLength(3);
+    const thin = withFender(file.score, 0, { ...file.score.fenders[0]!, diameter_m: 0.001 });
+    expect(thin.ok ? '' : thin.problems[0]!.message).toMatch(/0\.05 to 5 m/);
+    const most = Array.from({ length: 8 }, (_, i) => ({ ...fresh, name: `${i}` }));
+    const many = withFender({ ...file.score, fenders: most }, 8, fresh);
+    expect(many.ok ? '' : many.problems[0]!.message).toMatch(/at most eight/);
   });
 });
 
