@@ -30,6 +30,9 @@ it('lines of a demo are read out against what parts them, and what holds her is 
     /Nothing takes her off/,
   );
   await choose('Engine', 'a quarter astern');
+  expect(await app.page.text('section[aria-label="What lines carry"]')).toMatch(
+    /bow spring\s+\d+ N .* of what parts it/,
+  );
   await app.page.until('the load of motoring', held, (t) => /bow line\s+\d+ N/.test(t));
   expect(await violations(app.driver)).toEqual([]);
 });

@@ -99,6 +99,9 @@ export function toRigging(
     });
   });
   const from = lines.map((line, i) => names.point(line.from, `score.lines[${i}]`));
+  const at = lines.map(({ ledTo }, i) =>
+    ledTo === undefined ? from[i]! : names.point(ledTo, `score.lines[${i}].ledTo`),
+  );
   const specs = lines.map((line, i) => specOf(file, line, from[i]!, names, `score.lines[${i}]`));
   return {
     lines: linesOf(specs, specs.length > 0),
@@ -106,6 +109,7 @@ export function toRigging(
       lines: lines.map(({ name, doubled, winch_N }, i) => ({
         name,
         from: from[i]!,
+        at: at[i]!,
         height: file.boat.hull.freeboard_m,
         doubled,
         winch: winch_N ?? null,

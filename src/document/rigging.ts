@@ -24,6 +24,8 @@ const line = z.strictObject({
   strengthLeft: within(0.1, 1).default(0.6),
   /** Led round ashore and back aboard, to be let go from there. */
   doubled: z.boolean().default(false),
+  /** Point aboard it is led to and handled at; where it leads from if not given. */
+  ledTo: name.optional(),
   /** Pull of the winch it is led to. */
   winch_N: within(100, MOST_PULL_N, 'N').optional(),
   /** What it is fast to when the manoeuvre begins; aboard if not given. Just slack if no length is. */

@@ -224,6 +224,16 @@ describe('people', () => {
     expect(two.trace.time[two.trace.gear.findIndex((gear) => gear !== 0)]!).toBeLessThan(5);
   });
 
+  it('handle a line led to the helm without leaving it', () => {
+    const line = { x: 4, y: 1, fast: { x: 6, y: 4, length: 6 }, doubled: true };
+    const go = [hands({ do: 'let go', line: 0, by: 0 })];
+    const alone = [aboard('Ada', -3, 0)];
+    const led = play(go, 30, [{ ...line, led: { name: 'helm', x: -3, y: 0 } }], alone);
+    expect(told(led, 'let go')[0]!.time).toBeCloseTo(2, 6);
+    expect(told(led, 'helm left')).toHaveLength(0);
+    expect(told(play(go, 30, [line], alone), 'helm left')).toHaveLength(1);
+  });
+
   it('let a line run that they walk away from', () => {
     const lines = [{ x: 4, y: 1, fast: { x: 4, y: 12, length: 8 } }];
     const orders = [

@@ -149,7 +149,7 @@ export class Crew implements Deck {
   /** A line held in the hand or on a turn is left to itself by whoever walks away from it. */
   private leave(hand: Hand, to: PointOnBoat): void {
     this.tender.forEach((holder, line) => {
-      if (holder !== hand || between(this.rigging.lines[line]!.from, to) < 0.5) return;
+      if (holder !== hand || between(this.rigging.lines[line]!.at, to) < 0.5) return;
       this.tender[line] = null;
       this.set(line, LINE.HOLD, 0);
       this.tellLine(line, 'left');

@@ -86,7 +86,7 @@ export class LineJobs {
     const { line, how } = order;
     if (this.made(line) !== MADE.ABOARD) return crew.tellLine(line, 'not passed');
     if (how === 'carry') return yield* this.carry(hand, order);
-    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.from)))
+    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
       return crew.tellLine(line, 'not passed');
     this.make(line, MADE.PASSING, 0, hand);
     crew.tellLine(line, 'passing');
@@ -198,7 +198,7 @@ export class LineJobs {
   *tend(hand: Hand, order: Tend): Job {
     const { crew } = this;
     const { line, how } = order;
-    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.from))) return;
+    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at))) return;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not passed');
     switch (how) {
       case 'hold':
@@ -273,7 +273,7 @@ export class LineJobs {
 
   *letGo(hand: Hand, line: number): Job {
     const { crew } = this;
-    const { doubled, from } = crew.rigging.lines[line]!;
+    const { doubled, at } = crew.rigging.lines[line]!;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not let go');
     const end = {
       name: '',
@@ -282,7 +282,7 @@ export class LineJobs {
     };
     const aboard = hand.who !== null && hand.at?.aboard === true;
     if (doubled || aboard) {
-      if (!(yield* crew.goTo(hand, from))) return crew.tellLine(line, 'not let go');
+      if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');
     } else if (!(yield* crew.walkAshore(hand, end))) return crew.tellLine(line, 'not let go');
     if (doubled) yield crew.now + CAST_OFF_S;
     else if (!(yield* this.untilLifted(line, aboard))) return crew.tellLine(line, 'not let go');

@@ -5,6 +5,8 @@ export interface RiggedLine {
   readonly name: string;
   /** Cleat or fairlead it leads from. */
   readonly from: PointOnBoat;
+  /** Where aboard it is handled: there, or where it is led to. */
+  readonly at: PointOnBoat;
   /** Height of that over the water, m. */
   readonly height: number;
   /** Led round ashore and back, so that it is let go from aboard. */

@@ -122,7 +122,11 @@ function flipLines(lines: Lines): Lines {
 function flipRigging(rigging: Rigging): Rigging {
   return {
     ...rigging,
-    lines: rigging.lines.map((line) => ({ ...line, from: flipPoint(line.from) })),
+    lines: rigging.lines.map((line) => ({
+      ...line,
+      from: flipPoint(line.from),
+      at: flipPoint(line.at),
+    })),
     helm: rigging.helm && flipPoint(rigging.helm),
     crew: rigging.crew.map((person) => ({
       ...person,

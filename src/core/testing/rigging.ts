@@ -12,6 +12,8 @@ export interface TestLine {
   readonly fast?: { readonly x: number; readonly y: number; readonly length: number };
   readonly doubled?: boolean;
   readonly winch?: number;
+  /** Where aboard it is led to. */
+  readonly led?: RiggedLine['at'];
   readonly spec?: Partial<LineSpec>;
 }
 
@@ -27,9 +29,10 @@ export function riggedWith(
     if (!fast) return { ...ends, shoreX: 0, shoreY: 0, length: 1, made: MADE.ABOARD, ...spec };
     return { ...ends, shoreX: fast.x, shoreY: fast.y, length: fast.length, ...spec };
   });
-  const named = lines.map(({ x, y, doubled, winch }, i): RiggedLine => ({
+  const named = lines.map(({ x, y, doubled, winch, led }, i): RiggedLine => ({
     name: `line ${i + 1}`,
     from: { name: `cleat ${i + 1}`, x, y },
+    at: led ?? { name: `cleat ${i + 1}`, x, y },
     height: 0.5,
     doubled: doubled ?? false,
     winch: winch ?? null,

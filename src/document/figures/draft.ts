@@ -86,10 +86,11 @@ export const scoreOf = (
   within_s = 60,
   lines: LineDocument[] = [],
   fenders: ScoreDocument['fenders'] = [],
+  crew: ScoreDocument['crew'] = [],
 ): ScoreDocument => ({
   beats,
   end: { cue: end, within_s },
   lines,
-  crew: [],
+  crew,
   fenders,
 });

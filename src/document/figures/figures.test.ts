@@ -137,6 +137,7 @@ describe('what is offered', () => {
       'astern-out',
       'spring-off-by-the-bow',
       'spring-off-by-the-stern',
+      'alone-last-line-on-a-slip',
     ]);
     const all = figuresFor(
       subjectOf(file({ boat: 'quince', at: basin, berth: 's7a-slip', side: 'port' })),

@@ -7,7 +7,15 @@ import { failure, success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
 import { beat, scoreOf, type Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
-import { noFirstSpring, noSpring, onToASpring, sprungByTheBow, sprungByTheStern } from './lines';
+import {
+  noFirstSpring,
+  noLastLine,
+  noSpring,
+  onToASpring,
+  slippedAlone,
+  sprungByTheBow,
+  sprungByTheStern,
+} from './lines';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { settingOf, type Setting } from './setting';
@@ -38,6 +46,7 @@ export const FIGURE_IDS = [
   'spring-off-by-the-stern',
   'alongside-on-a-spring',
   'slip-on-a-spring',
+  'alone-last-line-on-a-slip',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
@@ -183,6 +192,10 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
       noFirstSpring(s),
     drafts: (s) => [onToASpring(s, angledIn(s, false))],
   },
+  'alone-last-line-on-a-slip': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noLastLine(s),
+    drafts: (s) => [slippedAlone(s)],
+  },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
     drafts: (s) => [onToASpring(s, turnedIn(s))],
@@ -219,16 +232,16 @@ export function figuresFor({
 }
 
 /** The same with every wait that may be in vain so many times as long, for the people there are. */
-function patient({ dials, write }: Draft, times: number, { crew }: ScoreDocument): Draft {
+function patient({ dials, write }: Draft, times: number, { crew: named }: ScoreDocument): Draft {
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
   return {
     dials,
     write: (values) => {
-      const { beats, end, lines, fenders } = write(values);
+      const { beats, end, lines, fenders, crew } = write(values);
       return {
         lines,
         fenders,
-        crew,
+        crew: named.length > 0 ? named : crew,
         beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),
         end: { ...end, within_s: longer(end.within_s) },
       };

@@ -244,6 +244,15 @@ function LineRow({
             value={Math.round(line.strengthLeft * 100)}
             onCommit={(share) => onChange({ ...line, strengthLeft: share / 100 })}
           />
+          <Choice
+            label={`${line.name}: handled at`}
+            value={line.ledTo ?? line.from}
+            options={points.map((value) => ({ value, text: `handled at the ${value}` }))}
+            onChange={(to) => {
+              const { ledTo: _led, ...here } = line;
+              onChange(to === line.from ? here : { ...line, ledTo: to });
+            }}
+          />
           <label className="flex min-h-7 items-center gap-2">
             <input
               type="checkbox"

@@ -52,6 +52,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Alongside on a first spring',
     'in at an angle, a measured spring dropped on amidships, idle ahead on it',
   ],
+  'alone-last-line-on-a-slip': [
+    'Alone, the last line on a slip',
+    'bow and stern line let go by walking, a doubled breast line slipped from the helm, then off',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',

@@ -7,6 +7,7 @@ import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { HoldsHer } from '../lines/HoldsHer';
 import { LinesPanel } from '../lines/LinesPanel';
+import { Tensions } from '../lines/Tensions';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
 import { Tempting } from '../score/Tempting';
@@ -104,6 +105,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <FitScore state={state} />
       <LinesPanel />
       <HoldsHer state={state} />
+      <Tensions state={state} />
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
         Press a beat on the score or the water to change it. Drag wind or stream on the water.
