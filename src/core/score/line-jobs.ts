@@ -36,6 +36,8 @@ type Tend = Extract<HandsOrder, { do: 'tend' }>;
 /** Slack a line is left when it is put on and held in the hand, m. */
 const SLACK_M = 0.4;
 const SHORTEST_M = 0.3;
+/** Nobody makes a line fast shorter than it has to go; it is left this much, m. */
+const SNUG_M = 0.01;
 /** Slack counts as taken in at this share of the pull; hauling is given up after so long, s. */
 const TAUT_SHARE = 0.9;
 const HAULS_FOR_S = 30;
@@ -184,7 +186,7 @@ export class LineJobs {
     const { span } = crew.reading(line);
     const total = crew.world.lines.total[line]!;
     if (span > total) return false;
-    const out = length === null ? span + SLACK_M : Math.max(length, span);
+    const out = length === null ? span + SLACK_M : Math.max(length, span + SNUG_M);
     crew.set(line, LINE.LENGTH, Math.max(SHORTEST_M, Math.min(total, out)));
     crew.tellLine(line, 'on');
     if (length === null) this.make(line, MADE.HELD, this.heldBy(line, hand!.pull), hand);

@@ -220,18 +220,26 @@ class Run {
     let fa = levelBefore;
     let fb = levelAfter;
     let at = dt;
+    // Which end was brought in last: 1 the later, −1 the earlier.
+    let last = 0;
     for (let i = 0; i < ROOT_TRIES && fb > 1e-12 && b - a > INSTANT_S; i++) {
       const guess = b - (fb * (b - a)) / (fb - fa);
-      at = guess > a && guess < b ? guess : (a + b) / 2;
+      // A guess that is as good as an end is put an instant inside it: else the other end would never be brought in.
+      at =
+        guess > a && guess < b
+          ? Math.min(Math.max(guess, a + INSTANT_S), b - INSTANT_S / 2)
+          : (a + b) / 2;
       const f = this.retake(at);
       if (f >= 0) {
         b = at;
         fb = f;
-        fa /= 2;
+        if (last > 0) fa /= 2;
+        last = 1;
       } else {
         a = at;
         fa = f;
-        fb /= 2;
+        if (last < 0) fb /= 2;
+        last = -1;
       }
     }
     if (at !== b) this.retake(b);

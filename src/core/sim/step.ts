@@ -80,7 +80,7 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   lookAround(state.motion, world, s);
   if (world.lines.tended) {
     s.lines = state.lines;
-    setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.tension, null);
+    setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.ground, null, s.span);
   }
   setRates(state.motion, world, s);
 }

@@ -6,6 +6,7 @@ import {
   lookForTouches,
   setSeen,
   setTouchRates,
+  SPAN_COLUMNS,
   type Between,
   type TieSpec,
 } from '../holding';
@@ -97,7 +98,8 @@ function turned(tie: TieSpec): TieSpec {
 
 function pairOf(boat: number, other: number, acts: Between, { craft }: World): Pair {
   const rates = new Float64Array(2);
-  setLineRates(rates, acts.craft, acts.lines, acts.lines.rows, acts.tension, craft);
+  const span = new Float64Array(SPAN_COLUMNS);
+  setLineRates(rates, acts.craft, acts.lines, acts.lines.rows, null, craft, span);
   return { boat, other, acts, lineRates: rates, rates: rates.slice() };
 }
 

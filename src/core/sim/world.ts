@@ -5,7 +5,9 @@ import {
   LINE,
   LINE_COLUMNS,
   RATES,
+  SPAN,
   SPAN_COLUMNS,
+  spanOf,
   touchScratch,
   type Lines,
   type Obstacle,
@@ -104,7 +106,8 @@ const STRAIN_AHEAD = 0.02;
  * How fast lines can act, 1/s, into columns RATES: the firmest one's spring, and all of them with their damping.
  *
  * @param rows columns LINE; one that is on nothing does not count
- * @param tension of each, N
+ * @param ground where she is (columns GROUND), for how far each is stretched; null if they are not
+ * @param span working memory, columns SPAN
  * @param other what their other ends are on, if it gives way: x ahead stands as NORTH, y to starboard as EAST
  */
 export function setLineRates(
@@ -112,8 +115,9 @@ export function setLineRates(
   craft: Craft,
   lines: Lines,
   rows: Float64Array,
-  tension: Float64Array,
+  ground: Float64Array | null,
   other: Craft | null,
+  span: Float64Array,
 ): void {
   let firmest = 0;
   let springs = 0;
@@ -125,7 +129,12 @@ export function setLineRates(
       lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!) +
       (other ? lightnessAt(other, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!) : 0);
     // The steeper the further it is stretched: as far as it is now, and a little further.
-    const strain = tension[i]! / lines.stiffness[i]! + STRAIN_AHEAD;
+    let strain = STRAIN_AHEAD;
+    if (ground && lines.stiffening[i]! > 0) {
+      spanOf(span, lines, rows, i, ground);
+      const length = rows[at + LINE.LENGTH]!;
+      strain += Math.max(0, (span[SPAN.LENGTH]! - length) / length);
+    }
     const slope = lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain;
     const spring = (slope / rows[at + LINE.LENGTH]!) * lightness;
     firmest = Math.max(firmest, Math.sqrt(spring));
@@ -146,7 +155,8 @@ export function makeScratch({ craft, lines }: World): Scratch {
   const vector = () => new Float64Array(MOTION_SIZE);
   const tension = new Float64Array(lines.count);
   const rates = new Float64Array(2);
-  setLineRates(rates, craft, lines, lines.rows, tension, null);
+  const span = new Float64Array(SPAN_COLUMNS);
+  setLineRates(rates, craft, lines, lines.rows, null, null, span);
   return {
     force: new Float64Array(3),
     outside: new Float64Array(3),
@@ -165,7 +175,7 @@ export function makeScratch({ craft, lines }: World): Scratch {
     lineRates: rates,
     tension,
     lines: lines.rows,
-    span: new Float64Array(SPAN_COLUMNS),
+    span,
     stages: actuatorStages(craft),
     air: openAir(),
     wind: new Float64Array(2),
