@@ -69,6 +69,7 @@ const FIELD_OF: Readonly<Record<string, string>> = {
   least_mps: 'least',
   most_mps: 'most',
   least_m: 'clear',
+  length_m: 'metres',
 };
 
 /** The field a document path is about: `orders[1].angle_deg` → `orders.1.angle`. */
