@@ -83,7 +83,7 @@ export function TensionChart({
           strokeWidth={1}
           strokeDasharray="5 4"
         />
-        <text x={WIDTH} y={y(working) - 3} textAnchor="end" className="fill-quiet text-[10.5px]">
+        <text x={0} y={y(working) - 3} className="fill-quiet text-[10.5px]">
           working load {force(working).split(' (')[0]}
         </text>
         <line x1={0} x2={WIDTH} y1={y(0)} y2={y(0)} className="stroke-quiet" strokeWidth={0.8} />
