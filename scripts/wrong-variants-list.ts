@@ -34,13 +34,13 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core('sim/derivative.ts', 'turns the other way', 'rates[PSI] = r;', 'rates[PSI] = -r;'),
   core(
-    'sim/derivative.ts',
+    'sim/accelerate.ts',
     'Coriolis term in sway left out',
     'const y = force[1]! - r * (rigid * u + surgeAdded);',
     'const y = force[1]!;',
   ),
   core(
-    'sim/derivative.ts',
+    'sim/accelerate.ts',
     'Munk moment of the other sign',
     'const n = force[2]! - ur * swayAdded + vr * surgeAdded - u * moment;',
     'const n = force[2]! + ur * swayAdded - vr * surgeAdded - u * moment;',

@@ -7,7 +7,8 @@ export {
   timeToActuatorEvent,
   type ActuatorStages,
 } from './actuators';
-export { accelerate, derivative, lookAround, placeOnGround } from './derivative';
+export { accelerate } from './accelerate';
+export { derivative, lookAround, placeOnGround } from './derivative';
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
 export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';

@@ -61,6 +61,15 @@ export const wayOff = (seconds: number): CueDocument => ({
   of: [{ is: 'stopped' }, { is: 'sternway' }, { is: 'after', seconds }],
 });
 
+/** Turned through so much, or it has been long enough. */
+export const turnedOr = (by: number, seconds: number): CueDocument => ({
+  is: 'any',
+  of: [
+    { is: 'turned', by_deg: Math.round(by) || 1 },
+    { is: 'after', seconds: tenth(seconds) },
+  ],
+});
+
 export function beat(
   id: string,
   title: string,

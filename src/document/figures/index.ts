@@ -7,15 +7,10 @@ import { failure, success, type Result } from '../result';
 import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
 import { beat, scoreOf, type Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
-import {
-  noFirstSpring,
-  noLastLine,
-  noSpring,
-  onToASpring,
-  slippedAlone,
-  sprungByTheBow,
-  sprungByTheStern,
-} from './lines';
+import { noLastLine, slippedAlone } from './alone';
+import { noFirstSpring, onToASpring } from './first-spring';
+import { noSpring } from './line-leads';
+import { sprungByTheBow, sprungByTheStern } from './springs';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { settingOf, type Setting } from './setting';

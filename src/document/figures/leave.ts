@@ -9,23 +9,16 @@ import {
   scoreOf,
   steer,
   tenth,
+  turnedOr,
   wheel,
   type Draft,
 } from './draft';
 import type { Setting } from './setting';
 import { pushed } from './sideways';
-import type { CueDocument, OrderDocument } from '../score';
+import type { OrderDocument } from '../score';
 
 const LINES = call('lines gone in their order, the one that holds her last; hands inboard');
 const BACK = 'lines on again while a step still reaches';
-
-const turnedOr = (by: number, seconds: number): CueDocument => ({
-  is: 'any',
-  of: [
-    { is: 'turned', by_deg: Math.round(by) || 1 },
-    { is: 'after', seconds: tenth(seconds) },
-  ],
-});
 
 const lockOf = ({ craft }: Setting) => Math.floor(degrees(craft.limits[0]!));
 

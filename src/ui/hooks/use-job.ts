@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Held } from '@/core/brief';
 import type { Fitted, Problem, Proposal } from '@/document';
 import { LookClient, type Looked } from '@/workers';
@@ -60,23 +60,19 @@ function useJob<T>(
       made.close();
     };
   }, []);
-  return {
-    found,
-    busy,
-    problems,
-    run: (begin) => {
-      if (!client.current) return;
-      newest.current = null;
-      setFound(null);
-      setProblems([]);
-      setBusy(true);
-      begin(client.current);
-    },
-    stop: () => {
-      client.current?.stop();
-      setBusy(false);
-    },
-  };
+  const run = useCallback((begin: (client: LookClient) => void) => {
+    if (!client.current) return;
+    newest.current = null;
+    setFound(null);
+    setProblems([]);
+    setBusy(true);
+    begin(client.current);
+  }, []);
+  const stop = useCallback(() => {
+    client.current?.stop();
+    setBusy(false);
+  }, []);
+  return { found, busy, problems, run, stop };
 }
 
 /** Fits the numbers of a score; what comes of it may be what was there. */

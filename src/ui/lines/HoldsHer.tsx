@@ -53,9 +53,7 @@ export function HoldsHer({ state }: { state: TakeState }) {
       clearTimeout(timer);
       stop();
     };
-    // The job's own functions are new with every drawing.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [file, motor, wheel, ready]);
+  }, [file, motor, wheel, ready, run, stop]);
   if (fast === 0) return null;
   return (
     <section aria-label="What holds her" className="rule-t py-2.5" aria-busy={busy}>

@@ -1,0 +1,159 @@
+import { cos, sin } from '@/core/math';
+import { beat, call, engine, tenth, wheel } from './draft';
+import type { Setting } from './setting';
+import { SIDES, type Side } from './berths';
+import type { LineDocument } from '../rigging';
+import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument } from '../score';
+
+export interface Pose {
+  readonly x: number;
+  readonly y: number;
+  readonly heading: number;
+}
+
+/** A bollard or pile as seen from a point aboard: how far ahead of it and to starboard, and how far in all, m. */
+export interface Lead {
+  readonly name: string;
+  readonly ahead: number;
+  readonly starboard: number;
+  readonly length: number;
+}
+
+/** Lines reach no further than this share of her length and half her beam. Judgement: longer ones stretch too much. */
+const REACH_LENGTHS = 0.9;
+
+export function leadsFrom(
+  { boat, ends, length, beam }: Setting,
+  pose: Pose,
+  cleat: string,
+): Lead[] {
+  const point = boat.points.find(({ name }) => name === cleat);
+  if (!point) return [];
+  const s = sin(pose.heading);
+  const c = cos(pose.heading);
+  return ends
+    .map(({ name, x, y }) => {
+      const east = x - pose.x;
+      const north = y - pose.y;
+      const ahead = east * s + north * c - point.x;
+      const starboard = east * c - north * s - point.y;
+      return { name, ahead, starboard, length: Math.sqrt(ahead * ahead + starboard * starboard) };
+    })
+    .filter((lead) => lead.length < REACH_LENGTHS * length + 0.5 * beam);
+}
+
+/** The bollard that leads nearest to a wish, m ahead of the cleat, of those no further across than along. */
+export function bestLead(leads: readonly Lead[], wish: number): Lead | null {
+  const fit = leads.filter((lead) => lead.ahead * wish > 0 && Math.abs(lead.ahead) > 1);
+  if (fit.length === 0) return null;
+  const off = (lead: Lead) => Math.abs(lead.ahead - wish) + Math.abs(lead.starboard);
+  return fit.reduce((a, b) => (off(b) < off(a) ? b : a));
+}
+
+export const lineOf = (
+  name: string,
+  from: string,
+  length: number,
+  to: string | null,
+  doubled: boolean,
+): LineDocument => ({
+  name,
+  from,
+  length_m: Math.max(6, Math.ceil((doubled ? 2 : 1) * 1.5 * length)),
+  rope: 'polyester',
+  strengthLeft: 0.6,
+  doubled,
+  ...(to === null ? {} : { fast: { to } }),
+});
+
+/** Springs that throw one end off: motoring ahead on a bow spring, or astern on a stern spring. */
+export interface Spring {
+  readonly end: 'bow' | 'stern';
+  readonly cleat: string;
+  readonly lead: Lead;
+}
+
+export const sideOf = ({ off }: Setting): Side => (off === 1 ? 'port' : 'starboard');
+
+export function springFor(setting: Setting, end: 'bow' | 'stern'): Spring | null {
+  const cleat = `${sideOf(setting)} ${end === 'bow' ? 'bow' : 'quarter'} cleat`;
+  const wish = (end === 'bow' ? -0.5 : 0.5) * setting.length;
+  const lead = bestLead(leadsFrom(setting, setting.input.start, cleat), wish);
+  return lead && { end, cleat, lead };
+}
+
+export const noSpring = (setting: Setting, end: 'bow' | 'stern'): string | null =>
+  springFor(setting, end)
+    ? null
+    : `no bollard or pile stands where a ${end} spring would lead from where she lies`;
+
+/** What else holds her until then, where there is something to hold her by: all but the end that stays. */
+export function others(setting: Setting, { end }: Spring): LineDocument[] {
+  const side = sideOf(setting);
+  const line = (name: string, at: string, wish: number): LineDocument[] => {
+    const cleat = `${side} ${at} cleat`;
+    const lead = bestLead(leadsFrom(setting, setting.input.start, cleat), wish);
+    return lead ? [lineOf(name, cleat, lead.length, lead.name, true)] : [];
+  };
+  const { length } = setting;
+  return end === 'bow'
+    ? line('stern line', 'quarter', -0.2 * length)
+    : line('bow line', 'bow', 0.2 * length);
+}
+
+/** Fenders where she pivots, on both sides: at the shoulder or quarter, and at the end itself. */
+export function pivotFenders(
+  { length, boat }: Setting,
+  end: 'bow' | 'stern',
+): ScoreDocument['fenders'] {
+  const diameter_m = tenth(Math.max(0.3, 0.03 * length));
+  const way = end === 'bow' ? 1 : -1;
+  const furthest = Math.max(...boat.hull.deck.filter((_, i) => i % 2 === 0).map((x) => way * x));
+  const names = end === 'bow' ? ['shoulder', 'stem'] : ['quarter', 'transom'];
+  const shares = end === 'bow' ? [0.9, 0.985] : [0.88, 0.985];
+  return SIDES.flatMap((side) =>
+    names.map((name, i) => ({
+      name: `${side} ${name} fender`,
+      x_m: tenth(way * shares[i]! * furthest),
+      side,
+      diameter_m,
+      length_m: tenth(3 * diameter_m),
+      pressure_kPa: 15,
+      loss_spm: 1,
+    })),
+  );
+}
+
+/** Of two shafts the one away from the berth, which turns her the same way as the spring; else all there are. */
+export const outer = ({ pair, off }: Setting): string | undefined =>
+  pair ? (off === 1 ? pair.starboard : pair.port) : undefined;
+
+export const offOf = (lines: readonly LineDocument[]): CueDocument =>
+  lines.length === 0
+    ? { is: 'after', seconds: 1 }
+    : lines.length === 1
+      ? { is: 'line', line: lines[0]!.name, state: 'off' }
+      : { is: 'all', of: lines.map(({ name }) => ({ is: 'line', line: name, state: 'off' })) };
+
+export const letGo = (line: string, after_s = 0, by?: string): OrderDocument => ({
+  do: 'letGo',
+  after_s,
+  line,
+  ...(by === undefined ? {} : { by }),
+});
+
+export function singledUp(more: readonly LineDocument[]): BeatDocument {
+  return beat(
+    'single-up',
+    'single up to the spring',
+    { is: 'start' },
+    [
+      call('single up: the spring stays; hands clear of it'),
+      wheel(0),
+      engine('neutral'),
+      ...more.map(({ name }, i) => letGo(name, i)),
+    ],
+    'make it fast again',
+    5,
+  );
+}
