@@ -106,7 +106,7 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
   const row = useWatch({ control, name: at });
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-1.5 gap-y-1">
-      <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={28} />
+      <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={36} />
       {row.do === 'wheel' && (
         <>
           <span className="font-semibold">Wheel</span>
