@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { format, resolveConfig } from 'prettier';
 import {
   boatSchema,
   check,
@@ -14,7 +15,8 @@ import {
 } from '@/document';
 
 // Has every figure that fits written down for every demo manoeuvre, in its own wind and in a calm, and writes down what
-// came of it. Takes several minutes; what it prints is docs/proposals.md.
+// came of it: docs/proposals.md. Takes an hour and more for all of them; with ids of manoeuvres only those are done anew,
+// and what stands of the others is kept.
 
 const DEMO = join(process.cwd(), 'demo');
 
@@ -51,28 +53,59 @@ function words({ take, wayOut }: Proposal): string {
   return `${take.outcome}${hard}, ${clear} m clear${way}`;
 }
 
-const lines = [
+const OUT = join(process.cwd(), 'docs', 'proposals.md');
+const HEAD = [
   '# What the figures come to',
   '',
   'Every figure that fits, written down for every demo manoeuvre: in its own wind and stream, and with the wind taken away.',
-  'Made by `npm run proposals`.',
+  'Made by `npm run proposals`, or for some manoeuvres by `npm run proposals -- ID ID`: rows of the others then stand as they',
+  'were made before, and lack figures that came later.',
   '',
   '| manoeuvre | figure | in its wind | in a calm |',
   '| --- | --- | --- | --- |',
 ];
-for (const name of readdirSync(join(DEMO, 'manoeuvres')).sort()) {
-  const id = name.replace('.json', '');
+
+const all = readdirSync(join(DEMO, 'manoeuvres'))
+  .map((name) => name.replace('.json', ''))
+  .sort();
+const asked = process.argv.slice(2);
+const unknown = asked.filter((id) => !all.includes(id));
+if (unknown.length > 0) throw new Error(`no demo manoeuvre ${unknown.join(', ')}`);
+
+const cells = (row: string) =>
+  row
+    .split('|')
+    .slice(1, -1)
+    .map((cell) => cell.trim());
+const kept = new Map<string, string[]>();
+for (const row of asked.length > 0 ? readFileSync(OUT, 'utf8').split('\n') : []) {
+  const [id] = row.startsWith('|') ? cells(row) : [];
+  if (id && all.includes(id) && !asked.includes(id))
+    kept.set(id, [...(kept.get(id) ?? []), `| ${cells(row).join(' | ')} |`]);
+}
+
+function rowsOf(id: string): string[] {
   const file = demo(id);
   const offered = figuresFor(subjectOf(file));
   if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
-  for (const figure of offered.value.filter(({ unfit }) => unfit === null)) {
-    const found = [file, inCalm(file)].map((one) => {
-      let last: Proposal | null = null;
-      for (const proposal of propose(one, figure.id)) if (proposal.ok) last = proposal.value;
-      return last ? words(last) : 'does not fit';
+  return offered.value
+    .filter(({ unfit }) => unfit === null)
+    .map((figure) => {
+      const found = [file, inCalm(file)].map((one) => {
+        let last: Proposal | null = null;
+        for (const proposal of propose(one, figure.id)) if (proposal.ok) last = proposal.value;
+        return last ? words(last) : 'does not fit';
+      });
+      const row = `| ${id} | ${figure.id} | ${found.join(' | ')} |`;
+      process.stdout.write(`${row}\n`);
+      return row;
     });
-    lines.push(`| ${id} | ${figure.id} | ${found.join(' | ')} |`);
-    process.stdout.write(`${lines.at(-1)!}\n`);
-  }
 }
-writeFileSync(join(process.cwd(), 'docs', 'proposals.md'), `${lines.join('\n')}\n`);
+
+for (const id of asked.length > 0 ? asked : all) {
+  kept.set(id, rowsOf(id));
+  // After each, so that what is done is not lost when it is stopped.
+  const rows = all.flatMap((one) => kept.get(one) ?? []);
+  const text = `${[...HEAD, ...rows].join('\n')}\n`;
+  writeFileSync(OUT, await format(text, { ...(await resolveConfig(OUT)), filepath: OUT }));
+}

@@ -44,6 +44,28 @@ async function main(): Promise<void> {
     );
     await keep('what-to-do');
 
+    await page.open('quince-takes-a-slip');
+    await page.settled();
+    await (await driver.findElement(By.xpath(`//nav//button[.='Brief']`))).click();
+    await page.find('section[aria-label="Ways of doing it"]');
+    await driver.executeScript(
+      `document.querySelector('section[aria-label="Ways of doing it"]').scrollIntoView()`,
+    );
+    await (await driver.findElement(By.xpath(`//button[.='Try every way here']`))).click();
+    const ways = () => page.text('section[aria-label="Ways of doing it"]');
+    for (let waited = 0; waited < 180 && !(await ways()).includes('Try every way'); waited++)
+      await driver.sleep(1000);
+    await driver.executeScript(
+      `document.querySelector('section[aria-label="Ways of doing it"]').scrollIntoView()`,
+    );
+    await keep('ways');
+    await page.open('stern-to-before-supper');
+    await page.settled();
+    const back = await page.find('[aria-label="Playhead"]');
+    for (let i = 0; i < 16; i++) await back.sendKeys(Key.PAGE_DOWN);
+    await driver.executeScript('document.activeElement.blur()');
+    await keep('stern-to');
+
     await page.open('sprung-off-the-pontoon');
     await page.settled();
     const ahead = await page.find('[aria-label="Playhead"]');

@@ -395,4 +395,34 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'Math.min(edge, deck)',
     'Math.max(edge, deck)',
   ),
+  core(
+    'sim/helm.ts',
+    'her bow to the mark when her stern is to go first',
+    'helm.sternFirst ? -1 : 1',
+    'helm.sternFirst ? 1 : 1',
+  ),
+  core(
+    'score/crew.ts',
+    'a ground line beside a propeller that turns is no matter',
+    'return offSegment(tail, hand, x, y) < PROPELLER_ROOM_M;',
+    'return offSegment(tail, hand, x, y) < 0;',
+  ),
+  core(
+    'holding/stopping.ts',
+    'a line that holds as much energy as its load times its stretch',
+    'strain * strain * (stiffness / 2 +',
+    'strain * strain * (stiffness +',
+  ),
+  core(
+    'checks/sight.ts',
+    'an eye that sees through the deck',
+    'far > edge && far < seenFrom',
+    'far < edge && far < seenFrom',
+  ),
+  core(
+    'score/retime.ts',
+    'a held beat read at the beat itself',
+    'beats: beats.slice(0, beat), end: ending',
+    'beats: beats.slice(0, beat + 1), end: ending',
+  ),
 ];

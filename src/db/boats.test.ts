@@ -34,7 +34,8 @@ it('lists the whole fleet by name, and opens each as it was shipped', () => {
 
 it('counts the manoeuvres that use a boat', () => {
   expect(opened('quince').uses).toBe(6);
-  expect(opened('teasel').uses).toBe(0);
+  expect(opened('teasel').uses).toBe(1);
+  expect(opened('corvina').uses).toBe(0);
 });
 
 it('gives a new boat an address of her own', () => {

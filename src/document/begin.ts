@@ -100,7 +100,12 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
   const far = Math.hypot(start.x_m - here.x_m, start.y_m - here.y_m);
   const goal: ManoeuvreFile['goal'] =
     going === 'in'
-      ? lie(`${side} midship cleat`, within, here.heading_deg, STILL_MPS)
+      ? lie(
+          berth.kind === 'stern-to' ? 'stern' : `${side} midship cleat`,
+          within,
+          here.heading_deg,
+          STILL_MPS,
+        )
       : going === 'round'
         ? lie(
             'midships',
@@ -112,7 +117,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
             is: 'clear',
             distance_m:
               Math.round(
-                10 * (berth.kind === 'slip' ? CLEAR_LENGTHS * length_m : CLEAR_BEAMS * beam_m),
+                10 * (berth.kind !== 'alongside' ? CLEAR_LENGTHS * length_m : CLEAR_BEAMS * beam_m),
               ) / 10,
           };
   return success({

@@ -49,6 +49,7 @@ function hullSpec(hull: Boat['hull']): BoatSpec['hull'] {
     mass: hull.mass_kg,
     xG: hull.centreOfGravity_m,
     yawRadius: hull.yawRadius_m,
+    freeboard: hull.freeboard_m,
     deck: wholeOutline(hull.deck),
     waterline: wholeOutline(hull.waterline),
     draughts: Float64Array.from(hull.draughts.flat()),

@@ -14,7 +14,7 @@ function controlText(order: ControlOrder): string {
     case 'steer':
       return `steer ${headingOf(order.heading).toFixed(0)}°`;
     case 'steer for':
-      return `steer for ${order.mark.name}`;
+      return `${order.first === 'stern' ? 'stern' : 'steer'} for ${order.mark.name}`;
     case 'call':
       return `call: ${order.text}`;
     case 'thruster': {

@@ -17,6 +17,8 @@ export { withBoat } from './change-boat';
 export { berthOf } from './berth-of';
 export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './begin';
 export {
+  byWorth,
+  compareFigures,
   FIGURE_IDS,
   figureIdSchema,
   figuresFor,
@@ -27,13 +29,18 @@ export {
   ownFigureSchema,
   propose,
   SIDES,
+  stoppingSpring,
   stuckIn,
   subjectOf,
+  turnedRound,
   unfitOwn,
+  type Comparison,
   type FigureId,
   type OwnFigure,
   type Proposal,
   type Side,
+  type StoppingSpring,
+  type Way,
 } from './figures';
 export { breakingLoads, diameterOf, lineFigures } from './rigging-input';
 export {
@@ -76,6 +83,7 @@ export {
   type Problem,
   type Result,
 } from './result';
+export { retimed, type Retimed } from './retime';
 export { toRunInput } from './run-input';
 export {
   beatSchema,

@@ -27,7 +27,7 @@ export class Names {
 
   /** What a line is made on to. */
   lineEnd(name: string, path: string): LineEnd {
-    const missing = 'the place has no bollard or pile of that name';
+    const missing = 'the place has no bollard, pile or ground line of that name';
     return { height: 0, ...this.find(this.ends, name, `${path}.to`, missing) };
   }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { crossesItself } from '@/core/math';
 import { pileObstacle, solidObstacle, type Obstacle, type Surface } from '@/core/holding';
+import type { LineEnd } from '@/core/score';
 import { id, longText, pointOnPlace, shortText, within } from './fields';
 
 const outline = z
@@ -54,15 +55,34 @@ const bollard = z.strictObject({
   height_m: within(0, 20, 'm').default(0.6),
 });
 
-const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard], {
-  error: "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile', 'bollard' or 'mark'",
+/** A line laid on the bottom from a weight there to the quay, picked up at the quay and led to the far end of a boat. */
+const groundLine = z.strictObject({
+  kind: z.literal('groundLine'),
+  id,
+  name: shortText,
+  /** Where its weight lies, and how deep. */
+  x_m: within(-20000, 20000, 'm'),
+  y_m: within(-20000, 20000, 'm'),
+  depth_m: within(0.5, 60, 'm'),
+  /** Name of the bollard its tail is tied to. */
+  tail: shortText,
+});
+
+const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard, groundLine], {
+  error:
+    "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile', 'bollard', 'groundLine' or 'mark'",
 });
 
 const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
 
-/** Where a boat can be made fast: along an edge, open at both ends, or a slip entered from its mouth only. */
+/**
+ * Where a boat can be made fast: along an edge, open at both ends; a slip entered from its mouth only; or stern to an
+ * edge as wide as she.
+ */
 const berth = z.strictObject({
-  kind: z.enum(['alongside', 'slip'], { error: "kind is 'alongside' or 'slip'" }),
+  kind: z.enum(['alongside', 'slip', 'stern-to'], {
+    error: "kind is 'alongside', 'slip' or 'stern-to'",
+  }),
   id,
   name: shortText,
   /** The edge she lies along, end to end; a slip's begins at its mouth. */
@@ -92,6 +112,12 @@ export const placeSchema = z
     berths: z.array(berth).max(60, { error: 'at most 60 berths' }).default([]),
   })
   .superRefine((place, context) => {
+    place.features.forEach((f, i) => {
+      if (f.kind !== 'groundLine') return;
+      if (place.features.some((b) => b.kind === 'bollard' && b.name === f.tail)) return;
+      const message = `there is no bollard '${f.tail}' for its tail; name one of the place`;
+      context.addIssue({ code: 'custom', path: ['features', i, 'tail'], message });
+    });
     for (const key of ['id', 'name'] as const) {
       const seen = new Set<string>();
       place.features.forEach((f, i) => {
@@ -138,7 +164,7 @@ const USUAL_SURFACE: Readonly<Record<SolidFeature['kind'], SurfaceKind>> = {
 /** Everything on a place that a boat can touch. */
 export function toObstacles(place: Place): Obstacle[] {
   return place.features.flatMap((f) => {
-    if (f.kind === 'mark' || f.kind === 'bollard') return [];
+    if (f.kind === 'mark' || f.kind === 'bollard' || f.kind === 'groundLine') return [];
     if (f.kind === 'pile') {
       return [pileObstacle(f.id, f.name, f.x_m, f.y_m, f.radius_m, SURFACES.timber)];
     }
@@ -150,20 +176,17 @@ export function toObstacles(place: Place): Obstacle[] {
 /** Height over the water of a pile's head, where a line goes round it: it is not kept. Assumption. */
 const PILE_HEIGHT_M = 1;
 
-/** What a line can be made on to: bollards, cleats and rings, and piles. */
-export function lineEnds(place: Place): { name: string; x: number; y: number; height: number }[] {
-  return place.features.flatMap((f) =>
-    f.kind === 'bollard' || f.kind === 'pile'
-      ? [
-          {
-            name: f.name,
-            x: f.x_m,
-            y: f.y_m,
-            height: f.kind === 'pile' ? PILE_HEIGHT_M : f.height_m,
-          },
-        ]
-      : [],
-  );
+/** What a line can be made on to: bollards, cleats and rings, piles, and ground lines. */
+export function lineEnds(place: Place): LineEnd[] {
+  return place.features.flatMap((f): LineEnd[] => {
+    if (f.kind === 'bollard') return [{ name: f.name, x: f.x_m, y: f.y_m, height: f.height_m }];
+    if (f.kind === 'pile') return [{ name: f.name, x: f.x_m, y: f.y_m, height: PILE_HEIGHT_M }];
+    if (f.kind !== 'groundLine') return [];
+    const tied = place.features.find((b) => b.kind === 'bollard' && b.name === f.tail);
+    const tail =
+      tied?.kind === 'bollard' ? { name: tied.name, x: tied.x_m, y: tied.y_m } : undefined;
+    return [{ name: f.name, x: f.x_m, y: f.y_m, height: -f.depth_m, tail }];
+  });
 }
 
 /** Places a cue can name: marks, bollards, piles, and the middles of berths, on their edge. */

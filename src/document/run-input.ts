@@ -59,7 +59,14 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
       return { after, order: { do: 'steer', heading: radians(document.heading_deg) } };
     case 'steerFor':
       names.helm(path);
-      return { after, order: { do: 'steer for', mark: names.mark(document.mark, path) } };
+      return {
+        after,
+        order: {
+          do: 'steer for',
+          mark: names.mark(document.mark, path),
+          first: document.first,
+        },
+      };
     case 'engine':
       return {
         after,

@@ -82,7 +82,13 @@ export const orderSchema = z.discriminatedUnion(
       /** The helm keeps it from here, until a wheel or another steer. */
       heading_deg: compass,
     }),
-    z.strictObject({ do: z.literal('steerFor'), after_s, mark: name }),
+    z.strictObject({
+      do: z.literal('steerFor'),
+      after_s,
+      mark: name,
+      /** The end of her that is to point there: her stern, going astern. */
+      first: z.enum(['bow', 'stern'], { error: "say 'bow' or 'stern'" }).default('bow'),
+    }),
     z.strictObject({
       do: z.literal('engine'),
       after_s,

@@ -50,6 +50,10 @@ export class LookClient {
     this.look((remote, tell) => remote.propose(file, figure, tell));
   }
 
+  compare(file: ManoeuvreFile): void {
+    this.look((remote, tell) => remote.compare(file, tell));
+  }
+
   hold(file: ManoeuvreFile, motored: Motored): void {
     this.look((remote, tell) => remote.hold(file, motored, tell));
   }

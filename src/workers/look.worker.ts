@@ -6,6 +6,7 @@ import { runTake, type RunInput } from '@/core/score';
 import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
+  compareFigures,
   figureIdSchema,
   fitScore,
   manoeuvreFileSchema,
@@ -19,6 +20,7 @@ import {
   toVariation,
   variationSchema,
   windsSchema,
+  type Comparison,
   type FigureId,
   type Fitted,
   type ManoeuvreFile,
@@ -39,6 +41,7 @@ const NOTHING: Looked = {
   fitted: null,
   proposed: null,
   held: null,
+  compared: null,
 };
 /** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
 const TELL_EVERY_MS = 40;
@@ -163,6 +166,15 @@ const worker: LookWorker = {
     };
     const end = await follow(propose(opened.value.file, asked.value), last, tell);
     return refused ?? end;
+  },
+  async compare(file, tell) {
+    const opened = read(file);
+    if (!opened.ok) return opened;
+    const last = (found: readonly Result<Comparison<FigureId>>[]) => {
+      const compared = found.at(-1);
+      return { ...NOTHING, compared: compared?.ok ? compared.value : null };
+    };
+    return follow(compareFigures(opened.value.file), last, tell);
   },
   async hold(file, motored, tell) {
     const opened = read(file);

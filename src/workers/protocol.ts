@@ -1,14 +1,16 @@
 import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
-import type { Take } from '@/core/score';
+import type { HeldBack, Take } from '@/core/score';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
-import type { Fitted, Proposal, Result } from '@/document';
+import type { Comparison, FigureId, Fitted, Proposal, Result } from '@/document';
 
 /** What the take worker offers, through comlink. */
 export interface TakeWorker {
   /** Checks a manoeuvre file and plays it, varied if that is asked. Traces are transferred, not copied. */
   play(file: unknown, variation?: unknown): Result<Take>;
+  /** How it goes on while a beat is held back; null if it is never come to. */
+  holdBack(file: unknown, variation: unknown, beat: unknown): Result<HeldBack | null>;
 }
 
 /** What a look at a manoeuvre has found by now: the newest of each that is not null. */
@@ -21,6 +23,7 @@ export interface Looked {
   readonly fitted: Fitted | null;
   readonly proposed: Proposal | null;
   readonly held: Held | null;
+  readonly compared: Comparison<FigureId> | null;
 }
 
 /** How a look ended: all of it, or given up for a newer one. */
@@ -47,6 +50,8 @@ export interface LookWorker {
   fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Writes a figure down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
   propose(file: unknown, figure: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  /** Has every figure that fits fitted, one after the other. */
+  compare(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Where she settles on the lines she begins with, motored so; and what if one parts. */
   hold(file: unknown, motored: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Gives up whatever is going on. */

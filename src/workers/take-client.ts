@@ -1,5 +1,5 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
-import type { Take } from '@/core/score';
+import type { HeldBack, Take } from '@/core/score';
 import type { ManoeuvreFile, Result, VariationDocument } from '@/document';
 import type { TakeWorker } from './protocol';
 
@@ -24,6 +24,16 @@ export class TakeClient {
   request(file: ManoeuvreFile, variation: VariationDocument): void {
     this.waiting = { file, variation };
     if (!this.playing) void this.next();
+  }
+
+  /** How it goes on while a beat is held back; null if that cannot be told. */
+  async holdBack(
+    file: ManoeuvreFile,
+    variation: VariationDocument,
+    beat: number,
+  ): Promise<HeldBack | null> {
+    const found = await this.remote.holdBack(file, variation, beat).catch(() => null);
+    return found?.ok ? found.value : null;
   }
 
   private async next(): Promise<void> {

@@ -1,18 +1,43 @@
 import { expose, transfer } from 'comlink';
-import { runTake } from '@/core/score';
+import { z } from 'zod';
+import { holdBack, runTake, type RunInput } from '@/core/score';
 import { vary } from '@/core/search';
-import { check, manoeuvreFileSchema, toRunInput, toVariation, variationSchema } from '@/document';
+import {
+  check,
+  manoeuvreFileSchema,
+  success,
+  toRunInput,
+  toVariation,
+  variationSchema,
+  type Result,
+} from '@/document';
 import type { TakeWorker } from './protocol';
 
+const beatSchema = z.int().min(0).max(200);
+/** So long after the beat before a held beat is followed, s: as far as one would drag it. */
+const MOST_HELD_S = 180;
+
+function read(file: unknown, variation: unknown): Result<RunInput> {
+  const checked = check(manoeuvreFileSchema, file);
+  if (!checked.ok) return checked;
+  const varied = check(variationSchema, variation);
+  if (!varied.ok) return varied;
+  const input = toRunInput(checked.value);
+  return input.ok ? success(vary(input.value, toVariation(varied.value))) : input;
+}
+
 const worker: TakeWorker = {
-  play(file, variation = {}) {
-    const checked = check(manoeuvreFileSchema, file);
-    if (!checked.ok) return checked;
-    const varied = check(variationSchema, variation);
-    if (!varied.ok) return varied;
-    const input = toRunInput(checked.value);
+  holdBack(file, variation, beat) {
+    const input = read(file, variation);
     if (!input.ok) return input;
-    const take = runTake(vary(input.value, toVariation(varied.value)));
+    const which = check<number>(beatSchema, beat);
+    if (!which.ok) return which;
+    return success(holdBack(input.value, which.value, MOST_HELD_S));
+  },
+  play(file, variation = {}) {
+    const input = read(file, variation);
+    if (!input.ok) return input;
+    const take = runTake(input.value);
     // The columns of a record share a buffer; a transfer must name it once.
     const columns = Object.values(take.trace).map((column) => column.buffer as ArrayBuffer);
     const buffers = [...new Set(columns)];

@@ -3,7 +3,16 @@ import { sidesOf, type ForSide } from './which-side';
 import { runTake, type MarkOnPlace, type RunInput, type Take } from '../score';
 import { openWaterOf, Surroundings } from '../search';
 import { PSI, X, Y, type SimState } from '../sim';
-import { hasDrive, holdsBow, propWalk, type HoldsBow, type Walk } from '../trials';
+import {
+  hasDrive,
+  holdsBow,
+  holdsHer,
+  propWalk,
+  type HoldsBow,
+  type HoldsHer,
+  type Walk,
+} from '../trials';
+import type { Craft } from '../craft';
 import {
   carryHere,
   stopHere,
@@ -40,7 +49,7 @@ export interface Able {
   readonly turnsAt: number | null;
   readonly turns: readonly TurnHere[];
   /** Winds abeam that her means can hold the bow against (see trials). */
-  readonly holds: HoldsBow;
+  readonly holds: HoldsBow & HoldsHer;
 }
 
 /** Everything the core says of a manoeuvre before it is done, as far as it is known. */
@@ -102,8 +111,19 @@ function ableHere(
     walk: hasDrive(craft) ? propWalk(craft) : null,
     turnsAt: turning?.time ?? null,
     turns: sides.filter((turn) => turn !== null),
-    holds: holdsBow(craft),
+    holds: meansOf(craft),
   };
+}
+
+/** What she can be held by does not hang on where she is: kept for the last boat asked about. */
+let known: { readonly boat: string; readonly holds: HoldsBow & HoldsHer } | null = null;
+
+function meansOf(craft: Craft): HoldsBow & HoldsHer {
+  const boat = JSON.stringify(craft.spec, (_, value: unknown) =>
+    value instanceof Float64Array ? Array.from(value) : value,
+  );
+  if (known?.boat !== boat) known = { boat, holds: { ...holdsHer(craft), ...holdsBow(craft) } };
+  return known.holds;
 }
 
 function bothSides({ goal, weather }: RunInput, { world }: Surroundings): readonly ForSide[] {

@@ -3,7 +3,7 @@ import { linesOf, type LineSpec } from '../holding';
 import { cos, sin } from '../math';
 import type { RunInput } from '../score';
 import { engines, Episode, letGo, roomAt, Surroundings, wheel } from '../search';
-import { hasDrive } from '../trials';
+import { DAMPING_PER_KG, STIFFNESS_PER_KG, hasDrive } from '../trials';
 
 /** Lines that may be the first one on, and the last one off. */
 export const FIRST_LINES = ['spring', 'stern line', 'bow line', 'breast line'] as const;
@@ -22,9 +22,6 @@ export interface HeldBy {
 
 const HELD_FOR_S = 30;
 const SLACK_M = 0.2;
-// Polyester or nylon of a size for her, as on the bench: a tenth of her weight stretches it by eight per cent. ±50 %.
-const STIFFNESS_PER_KG = 12;
-const DAMPING_PER_KG = 0.08;
 const LEAST_MASS_KG = 3000;
 /** Where the shore end lies, in lengths along from the cleat aboard, and where that is aboard. */
 const LED: Readonly<

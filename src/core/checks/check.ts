@@ -23,6 +23,7 @@ export const RULE_NAMES = [
   'no way out written',
   'hands not there',
   'turned before it opens',
+  'unseen from the helm',
 ] as const;
 export type RuleName = (typeof RULE_NAMES)[number];
 

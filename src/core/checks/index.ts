@@ -5,7 +5,10 @@ import type { Finding, Rule } from './check';
 import { handsNotThere } from './hands';
 import { againstWay, leftInGear, muchThrottle, noPause, steeringLate, thrusterLong } from './gears';
 
+import { unseenFromHelm } from './sight';
+
 export { NOT_THERE } from './hands';
+export { EYE_OVER_DECK_M, hiddenBeyond } from './sight';
 export { RULE_NAMES, type Finding, type RuleName } from './check';
 
 const RULES: readonly Rule[] = [
@@ -18,6 +21,7 @@ const RULES: readonly Rule[] = [
   beatsAtOnce,
   handsNotThere,
   turnedTooSoon,
+  unseenFromHelm,
 ];
 
 /**

@@ -38,6 +38,8 @@ export interface HullSpec {
   readonly waterline: FlatPoints;
   /** Draught of the canoe body along the hull: x, draught pairs from aft forward, m. */
   readonly draughts: FlatPoints;
+  /** Height of the deck's edge amidships over the water, m. */
+  readonly freeboard: number;
   /** Distance of each hull's centreline from the middle, m: 0 for one hull, more for a catamaran. */
   readonly demihullOffset: number;
   /** Cross-flow drag coefficient of the canoe body (of both hulls together, for a catamaran). */

@@ -34,4 +34,5 @@ export {
 } from './line';
 export { ropeFigures, ROPES, usualDiameter, type Rope, type RopeFigures } from './rope';
 export { leadOf, STOPS, stopsOf, type Lead, type Stops } from './lead';
+export { stoppedBy, type StoppedBy } from './stopping';
 export { tendLines } from './tend';

@@ -34,6 +34,8 @@ export class Crew implements Deck {
   /** Who holds each line. */
   readonly tender: (Hand | null)[];
   private readonly hasHelm: boolean;
+  /** Ground lines on their way forward. */
+  private readonly picked = new Set<number>();
   inDanger = false;
   fouled = false;
 
@@ -287,7 +289,9 @@ export class Crew implements Deck {
   /** Can a line in the water, or the bight of a slack one, get to a propeller that turns? */
   private reachesPropeller(line: number): boolean {
     const made = this.get(line, LINE.MADE);
-    if (made === MADE.ABOARD || made === MADE.PARTED || made === MADE.PASSING) return false;
+    if (made === MADE.ABOARD || made === MADE.PARTED) return false;
+    // A ground line on its way forward has its tail's place; a line not yet on has none.
+    if (made === MADE.PASSING) return this.walkedPast(line);
     const { from } = this.rigging.lines[line]!;
     const { drives } = this.world.craft.spec;
     const length = this.get(line, LINE.LENGTH);
@@ -308,7 +312,23 @@ export class Crew implements Deck {
     return false;
   }
 
+  /** A ground line walked forward lies along her side, slack from the quay to the hand: is a propeller near that? */
+  private walkedPast(line: number): boolean {
+    if (!this.picked.has(line)) return false;
+    const { at } = this.rigging.lines[line]!;
+    const tail = { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) };
+    const hand = pointOnWater(this.state, at.x, at.y);
+    return this.world.craft.spec.drives.some((drive, i) => {
+      if (this.state.engines[i]!.engaged === 0) return false;
+      const { x, y } = pointOnWater(this.state, drive.x, drive.y);
+      return offSegment(tail, hand, x, y) < PROPELLER_ROOM_M;
+    });
+  }
+
   tellLine(line: number, what: LineEvent): void {
+    if (what === 'picked up') this.picked.add(line);
+    else this.picked.delete(line);
+
     const x = this.get(line, LINE.EAST);
     const y = this.get(line, LINE.NORTH);
     this.events.push({ time: this.now, is: 'line', line, what, x, y });
@@ -328,4 +348,19 @@ const ANY_THROW_M = 8;
 
 function lineOf(order: HandsOrder): number {
   return 'line' in order ? order.line : 0;
+}
+
+/** Distance of (x, y) from the straight line between two places, m. */
+function offSegment(
+  a: { readonly x: number; readonly y: number },
+  b: { readonly x: number; readonly y: number },
+  x: number,
+  y: number,
+): number {
+  const ex = b.x - a.x;
+  const ey = b.y - a.y;
+  const length2 = ex * ex + ey * ey;
+  const share = length2 > 0 ? ((x - a.x) * ex + (y - a.y) * ey) / length2 : 0;
+  const s = Math.max(0, Math.min(1, share));
+  return between({ x: a.x + s * ex, y: a.y + s * ey }, { x, y });
 }

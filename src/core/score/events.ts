@@ -16,6 +16,7 @@ export type LineEvent =
   | 'left'
   | 'brought up'
   | 'parted'
+  | 'picked up'
   | 'in the propeller';
 
 /** What somebody did or could not do. */

@@ -11,6 +11,8 @@ export class Hand {
   /** When the job in hand has to be looked at; Infinity with nothing to do. */
   wakes = Infinity;
   walking = false;
+  /** When something was last asked of them. */
+  private asked = -Infinity;
 
   constructor(
     readonly who: number | null,
@@ -25,7 +27,13 @@ export class Hand {
 
   give(job: Job, now: number): void {
     this.queue.push(job);
+    this.asked = now;
     if (this.job === null) this.wakes = now;
+  }
+
+  /** Has something else been asked of them since a moment? What is work without end is then left. */
+  wantedSince(time: number): boolean {
+    return this.queue.length > 0 && this.asked > time + 1e-6;
   }
 
   /** Goes on with what is due; tells whether there was anything. */

@@ -3,10 +3,13 @@ export { energyAudit, type EnergyAudit } from './energy';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
 export { runTake, runTillHard, worldOf, type RunInput, type RunWatch } from './run';
+export { holdBack, type HeldBack, type PartHeld } from './retime';
 export type { BeatMark, Outcome, Take } from './take';
 export {
+  AT_HAND_M,
   NO_RIGGING,
   TAUT_N,
+  WALKS_ABOARD_MPS,
   type Person,
   type RiggedLine,
   type Rigging,

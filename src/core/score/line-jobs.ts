@@ -11,6 +11,7 @@ import {
   COMES_HOME_MPS,
   DROP_REACH_M,
   DROP_S,
+  HOOK_REACH_M,
   EASES_MPS,
   FLIES_MPS,
   HAND_OVER_M,
@@ -25,6 +26,7 @@ import {
   THROWS_TRIED,
   TURN_S,
   WAITS_S,
+  WALKS_ABOARD_MPS,
   WINCH_MPS,
   type Rigging,
 } from './rigging';
@@ -87,6 +89,7 @@ export class LineJobs {
     const { crew } = this;
     const { line, how } = order;
     if (this.made(line) !== MADE.ABOARD) return crew.tellLine(line, 'not passed');
+    if (order.mark.tail) return yield* this.pickUp(hand, order, order.mark.tail);
     if (how === 'carry') return yield* this.carry(hand, order);
     if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
       return crew.tellLine(line, 'not passed');
@@ -96,6 +99,46 @@ export class LineJobs {
     if (on && this.putOn(hand, order)) return;
     this.make(line, MADE.ABOARD, 0, null);
     crew.tellLine(line, 'not passed');
+  }
+
+  /**
+   * A ground line: its tail is hooked at the quay by the end of the boat that lies there, and walked along the deck to
+   * where it is to be made on.
+   */
+  private *pickUp(hand: Hand, order: Pass, tail: MarkOnPlace): Job {
+    const { crew } = this;
+    const { line } = order;
+    const { at } = crew.rigging.lines[line]!;
+    const near = this.nearestPoint(tail);
+    if (!(yield* crew.goTo(hand, near))) return crew.tellLine(line, 'not passed');
+    const off = () => between(pointOnWater(crew.state, near.x, near.y), tail);
+    const deadline = crew.now + WAITS_S;
+    while (off() > HOOK_REACH_M) {
+      if (crew.now >= deadline) return crew.tellLine(line, 'not passed');
+      yield crew.now + LOOKS_S;
+    }
+    yield crew.now + DROP_S;
+    this.make(line, MADE.PASSING, 0, hand);
+    // While it is walked along, it hangs from the hand to the quay and to the bottom.
+    crew.set(line, LINE.EAST, tail.x);
+    crew.set(line, LINE.NORTH, tail.y);
+    crew.tellLine(line, 'picked up');
+    if (hand.who === null) yield crew.now + between(near, at) / WALKS_ABOARD_MPS;
+    else if (!(yield* crew.goTo(hand, at))) {
+      this.make(line, MADE.ABOARD, 0, null);
+      return crew.tellLine(line, 'not passed');
+    }
+    if (this.made(line) !== MADE.PASSING) return;
+    if (this.putOn(hand, order)) return;
+    this.make(line, MADE.ABOARD, 0, null);
+    crew.tellLine(line, 'not passed');
+  }
+
+  /** The named point of the boat nearest to a place now. */
+  private nearestPoint(to: MarkOnPlace): PointOnBoat {
+    const { state, world } = this.crew;
+    const off = ({ x, y }: PointOnBoat) => between(pointOnWater(state, x, y), to);
+    return world.craft.spec.points.reduce((a, b) => (off(b) < off(a) ? b : a));
   }
 
   /** From the fairlead to the mark in plan, m. */
@@ -243,12 +286,14 @@ export class LineJobs {
     crew.set(line, LINE.UNTIL, length ?? SHORTEST_M);
     // To take the slack out is done when it comes taut; to a length is work for as long as it takes.
     const done = length === null ? TAUT_SHARE * crew.get(line, LINE.PULL) : Infinity;
-    const until = crew.now + (length === null ? HAULS_FOR_S : HAULS_TO_LENGTH_S);
+    const began = crew.now;
+    const until = began + (length === null ? HAULS_FOR_S : HAULS_TO_LENGTH_S);
     while (
       this.made(line) === MADE.HELD &&
       crew.now < until &&
       crew.get(line, LINE.LENGTH) > crew.get(line, LINE.UNTIL) + 0.01 &&
-      crew.reading(line).tension < done
+      crew.reading(line).tension < done &&
+      !(length !== null && hand.wantedSince(began))
     )
       yield crew.now + LOOKS_S;
     crew.set(line, LINE.HAUL, 0);

@@ -43,7 +43,7 @@ export function obey(order: ControlOrder, state: SimState, { craft }: World): vo
       steerHeading(state, order.heading);
       return;
     case 'steer for':
-      steerFor(state, order.mark.x, order.mark.y);
+      steerFor(state, order.mark.x, order.mark.y, order.first === 'stern');
       return;
     case 'wheel':
       state.helm.active = false;

@@ -50,6 +50,8 @@ export const WALKS_ABOARD_MPS = 0.8;
 export const WALKS_ASHORE_MPS = 1.2;
 export const DROP_REACH_M = 2;
 export const DROP_S = 1.5;
+/** With a boat hook. */
+export const HOOK_REACH_M = 3;
 export const THROW_S = 2;
 export const FLIES_MPS = 10;
 export const MAKE_ON_S = 3;

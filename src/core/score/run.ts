@@ -71,7 +71,7 @@ const INSTANT_S = 1e-9;
 const ROOT_TRIES = 12;
 
 /** Is shown the boat at every sample of a run; what is to be kept has to be copied. */
-export type RunWatch = (state: SimState) => void;
+export type RunWatch = (state: SimState, world: World) => void;
 
 /**
  * Plays a manoeuvre from start to finish. Deterministic: the same input gives the same take, bit for bit.
@@ -285,7 +285,7 @@ class Run {
     const { now, state, world } = this;
     this.trace.write(state, this.scratch, now.distance);
     this.player.noteClearance(now.distance);
-    this.watch?.(state);
+    this.watch?.(state, world);
     if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
     const { length, beam } = world.craft.spec.hull;
     this.least = {

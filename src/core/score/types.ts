@@ -84,7 +84,8 @@ export type ControlOrder =
   | { readonly do: 'wheel'; readonly angle: number }
   /** The helm steers by itself from here: a heading, or for a mark, until the wheel is ordered. */
   | { readonly do: 'steer'; readonly heading: number }
-  | { readonly do: 'steer for'; readonly mark: MarkOnPlace }
+  /** `first` is the end of her that is to point there. */
+  | { readonly do: 'steer for'; readonly mark: MarkOnPlace; readonly first: 'bow' | 'stern' }
   /** One engine by its index, or all of them (null). */
   | {
       readonly do: 'engine';
@@ -139,8 +140,10 @@ export type TendHow = (typeof TEND_HOW)[number];
 
 /** What a line is made on to ashore. */
 export interface LineEnd extends MarkOnPlace {
-  /** Height over the water, m. */
+  /** Height over the water, m; a weight on the bottom lies below it. */
   readonly height: number;
+  /** Of a ground line: where its tail is picked up. */
+  readonly tail?: MarkOnPlace | undefined;
 }
 
 export type ExpectAt = { readonly after: number } | 'next';

@@ -57,6 +57,18 @@ describe('a helm told to steer', () => {
     }, 120);
     expect(least).toBeLessThan(2);
   });
+
+  it.each(['quince', 'ottoline', 'brisling'])('%s is backed to a point stern first', (id) => {
+    const water = new OpenWater(fleetCraft(id));
+    steerFor(water.state, 12, -60, true);
+    water.engine(-1, 0.25);
+    let least = Infinity;
+    water.until(() => {
+      least = Math.min(least, Math.hypot(water.x - 12, water.y + 60));
+      return false;
+    }, 120);
+    expect(least).toBeLessThan(5);
+  });
 });
 
 describe('steering in a score', () => {

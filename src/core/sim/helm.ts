@@ -30,7 +30,11 @@ function answers(state: SimState, craft: Craft): 1 | -1 {
  */
 export function lookHelm(state: SimState, craft: Craft): void {
   const { helm, motion } = state;
-  const wanted = helm.forPoint ? atan2(helm.x - motion[X]!, helm.y - motion[Y]!) : helm.heading;
+  let wanted = helm.heading;
+  if (helm.forPoint) {
+    const way = helm.sternFirst ? -1 : 1;
+    wanted = atan2(way * (helm.x - motion[X]!), way * (helm.y - motion[Y]!));
+  }
   const meets = MEETS_S * Math.sqrt(craft.spec.hull.length / 10);
   const off = wrapHalfTurn(wanted - motion[PSI]!) - meets * motion[R]!;
   const share = Math.max(-1, Math.min(1, off / HARD_OVER));
@@ -42,7 +46,7 @@ export function steerHeading(state: SimState, heading: number): void {
   Object.assign(state.helm, { active: true, forPoint: false, heading, looksIn: 0 });
 }
 
-/** Tells the helm to steer for a point of the place, m. */
-export function steerFor(state: SimState, x: number, y: number): void {
-  Object.assign(state.helm, { active: true, forPoint: true, x, y, looksIn: 0 });
+/** Tells the helm to steer for a point of the place, m, with her bow or with her stern. */
+export function steerFor(state: SimState, x: number, y: number, sternFirst = false): void {
+  Object.assign(state.helm, { active: true, forPoint: true, sternFirst, x, y, looksIn: 0 });
 }

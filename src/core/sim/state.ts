@@ -59,6 +59,8 @@ export interface HelmState {
   active: boolean;
   /** Steers for the point rather than the heading. */
   forPoint: boolean;
+  /** With her stern to it, not her bow. */
+  sternFirst: boolean;
   heading: number;
   x: number;
   y: number;
@@ -179,6 +181,7 @@ class Boat implements SimState {
   readonly helm: HelmState = {
     active: false,
     forPoint: false,
+    sternFirst: false,
     heading: 0,
     x: 0,
     y: 0,
@@ -251,6 +254,7 @@ export function copyState(to: SimState, from: SimState): void {
   to.joystick.looksIn = from.joystick.looksIn;
   to.helm.active = from.helm.active;
   to.helm.forPoint = from.helm.forPoint;
+  to.helm.sternFirst = from.helm.sternFirst;
   to.helm.heading = from.helm.heading;
   to.helm.x = from.helm.x;
   to.helm.y = from.helm.y;

@@ -35,6 +35,7 @@ export function sloop(hand: 1 | -1 = 1): BoatSpec {
       mass: 5500,
       xG: -0.1,
       yawRadius: 2.4,
+      freeboard: 1.1,
       deck: mirrored([
         [-5, 1.1],
         [-3, 1.5],

@@ -92,7 +92,11 @@ function flipOrder(timed: TimedOrder): TimedOrder {
       return { ...timed, order: { ...order, power: -order.power } };
     case 'joystick':
       return { ...timed, order: { ...order, sway: -order.sway, yaw: -order.yaw } };
-    case 'pass':
+    case 'pass': {
+      const { tail } = order.mark;
+      const mark = { ...flipMark(order.mark), tail: tail && flipMark(tail) };
+      return { ...timed, order: { ...order, mark } };
+    }
     case 'step ashore':
       return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
     case 'step aboard':

@@ -158,6 +158,7 @@ export function tanker(s: TankerSize, published: boolean): BoatSpec {
       mass,
       xG: s.xG,
       yawRadius,
+      freeboard: 8,
       deck,
       waterline: deck,
       draughts: Float64Array.from([

@@ -22,6 +22,7 @@ export {
   type Kick,
   type Opposed,
 } from './turning';
+export { DAMPING_PER_KG, holdsHer, springHolds, STIFFNESS_PER_KG, type HoldsHer } from './hold';
 export {
   driftFrom,
   greatestWind,

@@ -24,7 +24,7 @@ import {
 } from '../sim';
 import { GRAVITY_MPS2, SEA_WATER_KGPM3 } from '../units';
 
-const CALM: Weather = {
+export const CALM: Weather = {
   windFrom: 0,
   windSpeed: 0,
   streamSet: 0,

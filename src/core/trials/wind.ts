@@ -59,7 +59,7 @@ export interface HoldsBow {
   readonly burst: number | null;
 }
 
-const STRONGEST_MPS = 30;
+export const STRONGEST_MPS = 30;
 
 /** Greatest wind for which `wins` holds, m/s: nought if never, Infinity if always. */
 export function greatestWind(wins: (wind: number) => boolean): number {

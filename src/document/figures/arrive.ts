@@ -29,8 +29,12 @@ export const approach = (
   heading: number,
   title: string,
   say: string,
-): BeatDocument =>
-  beat('approach', title, { is: 'start' }, [ready(lie), steer(heading), engine('ahead')], say);
+  which?: string,
+): BeatDocument => {
+  const gears =
+    which === undefined ? [engine('ahead')] : [engine('neutral'), engine('ahead', 0, 0, which)];
+  return beat('approach', title, { is: 'start' }, [ready(lie), steer(heading), ...gears], say);
+};
 
 /** Neutral and a line on, the last beat of coming in. */
 export const linesOn = (cue: CueDocument): BeatDocument =>
@@ -50,7 +54,7 @@ const MOST_BURST = 0.6;
 export const hardest = ({ firm }: Setting) => Math.min(MOST_BURST, 1.4 * firm + 0.1);
 
 /** The way she turns from start to berth. */
-const turnSide = ({ input, lie }: Setting): 1 | -1 =>
+export const turnSide = ({ input, lie }: Setting): 1 | -1 =>
   wrapHalfTurn((lie?.heading ?? 0) - input.start.heading) < 0 ? -1 : 1;
 
 /** The other gear, by way of neutral. */
@@ -61,7 +65,7 @@ export const reversed = (
 ): OrderDocument[] => [engine('neutral'), engine(gear, throttle, pause)];
 
 /** A heading reached, or waited for in vain for so long. */
-const about = (heading: number, seconds: number): CueDocument => ({
+export const about = (heading: number, seconds: number): CueDocument => ({
   is: 'any',
   of: [
     { is: 'heading', heading_deg: compassOf(heading) },
@@ -142,8 +146,12 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
   };
 }
 
-/** Turned in while still in gear, then neutral, then stopped by a mark on the boat: into a slip, or along a wall. */
-export function turnedIn(setting: Setting): Draft {
+/**
+ * Turned in while still in gear, then neutral, then stopped by a mark on the boat: into a slip, or along a wall.
+ *
+ * @param which the one engine she comes in on, of several: slower than on all of them
+ */
+export function turnedIn(setting: Setting, which?: string): Draft {
   const lie = lieOf(setting);
   const { length, firm, input } = setting;
   const mark = lie.mark.name;
@@ -168,12 +176,18 @@ export function turnedIn(setting: Setting): Draft {
     write: ([h, d, throttle, off, stop, back, wait]) =>
       scoreOf(
         [
-          approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
+          approach(
+            lie,
+            h!,
+            which === undefined ? 'idle ahead along the aisle' : `idle ahead on ${which} alone`,
+            'go on past, and come round again',
+            which,
+          ),
           beat(
             'turn',
             'turn in',
             near('bow', mark, d!),
-            [steer(inward), engine('ahead', throttle!, 0.4)],
+            [steer(inward), engine('ahead', throttle!, 0.4, which)],
             ROUND,
           ),
           beat(
@@ -202,78 +216,6 @@ export function turnedIn(setting: Setting): Draft {
   };
 }
 
-/** Stopped a little past the slip, swung on the spot until her stern points in, then astern in. */
-export function backedIn(setting: Setting): Draft {
-  const lie = lieOf(setting);
-  const { length, firm, input } = setting;
-  const lane = degrees(input.start.heading);
-  const outward = headingOf(lie.heading);
-  const mark = lie.mark.name;
-  const side = turnSide(setting);
-  return {
-    dials: [
-      dial(lane, 2, lane - 8, lane + 8),
-      dial(0.5, 1, 0.1, 8),
-      dial(0.6 * firm, 0.1, 0, hardest(setting)),
-      dial(12, 6, 2, 35),
-      dial(0.4 * firm, 0.1, 0, hardest(setting)),
-      dial(0.4 * length, 0.12 * length, 0.1 * length, 1.1 * length),
-      dial(0.5 * firm, 0.1, 0.02, hardest(setting)),
-      dial(1, 4, 1, 12),
-    ],
-    write: ([h, past, kick, off, back, stop, burst, wait]) =>
-      scoreOf(
-        [
-          approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
-          beat(
-            'abreast',
-            'the slip is abreast',
-            { is: 'abeam', point: 'midships', mark },
-            [engine('neutral'), call('slip abeam')],
-            'go on past, and come round again',
-          ),
-          beat(
-            'stop',
-            'stop past it',
-            { is: 'after', seconds: tenth(past!) },
-            reversed(setting, 'astern', firm),
-            'ahead, away down the aisle',
-            60,
-          ),
-          beat(
-            'swing',
-            'swing her, stern to the slip',
-            wayOff(15),
-            [engine('neutral'), ...swing(setting, side, kick!, outward)],
-            'neutral, then ahead down the aisle',
-            60,
-          ),
-          beat(
-            'astern',
-            'look astern, astern in',
-            about(outward - side * off!, 20),
-            [...still(setting), steer(outward), engine('astern', back!, setting.pause)],
-            'ahead, out into the aisle again',
-            60,
-          ),
-          beat(
-            'stop-in',
-            'ahead, stop her',
-            {
-              is: 'any',
-              of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', seconds: 45 }],
-            },
-            [wheel(0), ...reversed(setting, 'ahead', burst!)],
-            'ahead, out into the aisle again',
-            60,
-          ),
-          linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', seconds: 12 }] }),
-        ],
-        { is: 'after', seconds: tenth(wait!) },
-      ),
-  };
-}
-
 /** Engines to neutral and thrusters off; any gear takes her from a joystick. */
 export const still = ({ boat }: Setting): OrderDocument[] => [
   engine('neutral'),
@@ -286,29 +228,6 @@ export const still = ({ boat }: Setting): OrderDocument[] => [
         power: 0,
       }))),
 ];
-
-/** Turned where she lies by what she has for it: a joystick's twist, engines opposed, or kicks ahead. */
-function swing(setting: Setting, side: 1 | -1, power: number, to: number): OrderDocument[] {
-  const { boat, pair, pause } = setting;
-  const share = Math.min(1, power / Math.max(0.05, hardest(setting)));
-  if (boat.joystick)
-    return [
-      { do: 'joystick', after_s: 0, ahead: 0, sideways: 0, twist: side * tenth(0.3 + 0.7 * share) },
-    ];
-  const thrusters = boat.thrusters.map(({ name, x }): OrderDocument => ({
-    do: 'thruster',
-    after_s: 0,
-    thruster: name,
-    power: x > 0 ? side : -side,
-  }));
-  if (!pair) return [...thrusters, steer(to), engine('ahead', power, pause)];
-  const [ahead, astern] = side > 0 ? [pair.port, pair.starboard] : [pair.starboard, pair.port];
-  return [
-    ...thrusters,
-    engine('ahead', power, pause, ahead),
-    engine('astern', Math.min(1, 1.3 * power), pause, astern),
-  ];
-}
 
 /** Held up into the stream at an angle, so that she goes sideways; the angle comes off as she nears. */
 export function glidedIn(setting: Setting): Draft {

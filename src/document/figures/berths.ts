@@ -19,7 +19,7 @@ export interface Lying {
   readonly y: number;
   readonly heading: number;
   readonly out: { readonly x: number; readonly y: number };
-  /** In a slip, whether her bow is at its head; null alongside. */
+  /** In a slip, whether her bow is at its head; false stern to; null alongside. */
   readonly bowIn: boolean | null;
 }
 
@@ -51,6 +51,16 @@ export function outOf(place: Place, { edge_m: [[ax, ay], [bx, by]], on }: Berth)
 export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lying {
   const out = outOf(place, berth);
   const [[ax, ay], [bx, by]] = berth.edge_m;
+  if (berth.kind === 'stern-to') {
+    const off = boat.hull.length_m / 2 + STERN_GAP_M;
+    return {
+      x: (ax + bx) / 2 + off * out.x,
+      y: (ay + by) / 2 + off * out.y,
+      heading: atan2(out.x, out.y),
+      out,
+      bowIn: false,
+    };
+  }
   // Port side to, the water lies to starboard of her heading; else the other way about.
   const heading = side === 'port' ? atan2(-out.y, out.x) : atan2(out.y, -out.x);
   const fenders = boat.fenders.filter((f) => f.side === side).map((f) => f.diameter_m);
@@ -64,6 +74,9 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
     bowIn: berth.kind === 'slip' ? along > 0 : null,
   };
 }
+
+/** A boat lies this far off the edge her stern is to, m: a step on the passerelle. Judgement. */
+const STERN_GAP_M = 1;
 
 /** Overlap put down to rounding or a squeezed fender, m. */
 const SQUEEZED_M = 0.1;

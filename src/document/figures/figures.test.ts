@@ -134,9 +134,11 @@ describe('what is offered', () => {
     ).toEqual([
       'drop-off-and-away',
       'stern-out-and-astern',
+      'walk-off',
       'astern-out',
       'spring-off-by-the-bow',
       'spring-off-by-the-stern',
+      'stern-in-by-hand',
       'alone-last-line-on-a-slip',
     ]);
     const all = figuresFor(

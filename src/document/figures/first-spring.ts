@@ -1,38 +1,11 @@
-import { cos, sin } from '@/core/math';
 import { degrees } from '../fields';
 import { beat, call, dial, engine, tenth, wheel, type Draft } from './draft';
+import { lineFigures } from '../rigging-input';
+import type { Boat } from '../boat';
+import type { RopeFigures } from '@/core/holding';
 import { lieOf, type Setting } from './setting';
-import { leadsFrom, lineOf, type Pose, type Lead } from './line-leads';
-import type { Person } from '@/core/score';
+import { berthed, handAshore, handAt, leadsFrom, lineOf, type Lead } from './line-leads';
 import type { OrderDocument } from '../score';
-
-/** Where she lies once her goal is reached. */
-function berthed(setting: Setting): Pose {
-  const { point, mark, heading } = lieOf(setting);
-  const s = sin(heading);
-  const c = cos(heading);
-  return {
-    x: mark.x - point.x * s - point.y * c,
-    y: mark.y - point.x * c + point.y * s,
-    heading,
-  };
-}
-
-const distance = (a: { x: number; y: number }, b: { x: number; y: number }) =>
-  Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
-
-/** Is somebody ashore to catch a line? */
-const handAshore = ({ input }: Setting): boolean =>
-  input.rigging?.crew.some(({ at }) => !at.aboard) ?? false;
-
-/** Whoever is nearest to a cleat aboard and not at the helm, by name. */
-function handAt({ input, boat }: Setting, cleat: string): string | undefined {
-  const point = boat.points.find(({ name }) => name === cleat);
-  const far = ({ at }: Person) => (point && at.aboard ? distance(at.point, point) : Infinity);
-  const hands = input.rigging?.crew.filter(({ at }) => at.aboard && at.point.name !== 'helm') ?? [];
-  if (hands.length === 0) return undefined;
-  return hands.reduce((a, b) => (far(b) < far(a) ? b : a)).name;
-}
 
 function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
   const cleat = `${lieOf(setting).side} midship cleat`;
@@ -51,12 +24,42 @@ export const noFirstSpring = (setting: Setting): string | null =>
     ? null
     : 'no bollard or pile stands within reach of her midship cleat where she is to lie';
 
+/** A spring to stop her on where she is to lie: what it leads from and to, and its length there, m. */
+export interface StoppingSpring {
+  readonly cleat: string;
+  readonly to: string;
+  readonly span: number;
+  readonly rope: RopeFigures;
+  /** With the water that moves with her, kg. */
+  readonly mass: number;
+}
+
+/** The spring that would stop her at her berth, of her usual rope; null where none can lead aft there, or she goes off. */
+export function stoppingSpringOf(setting: Setting, boat: Boat): StoppingSpring | null {
+  if (!setting.lie) return null;
+  const cleat = `${setting.lie.side} midship cleat`;
+  // One that leads across holds her in; it does not stop her.
+  const aft = leadsFrom(setting, berthed(setting), cleat).filter(
+    ({ ahead, starboard }) => ahead < -1 && -ahead > Math.abs(starboard),
+  );
+  if (aft.length === 0) return null;
+  const off = ({ ahead }: Lead) => Math.abs(ahead + 0.35 * setting.length);
+  const lead = aft.reduce((a, b) => (off(b) < off(a) ? b : a));
+  const { hull } = setting.boat;
+  return {
+    cleat,
+    to: lead.name,
+    span: lead.length,
+    rope: lineFigures(lineOf('spring', cleat, lead.length, null, false), boat),
+    mass: hull.mass * (1 + hull.addedSurge),
+  };
+}
+
 /** The same way in, a spring measured before dropped on as she comes by, and idle ahead on it with the wheel to hold her. */
 export function onToASpring(setting: Setting, base: Draft): Draft {
   const lie = lieOf(setting);
   const { cleat, lead } = firstSpring(setting)!;
   const lock = Math.floor(degrees(setting.craft.limits[0]!));
-  const away = setting.steered ? 1 : -1;
   const by = handAt(setting, cleat);
   const thrown = handAshore(setting);
   return {
@@ -101,7 +104,7 @@ export function onToASpring(setting: Setting, base: Draft): Draft {
               ],
             },
             [
-              wheel(away * lie.toward * lock * wheelShare),
+              wheel(-lie.toward * lock * wheelShare),
               engine('ahead', 0, Math.max(setting.pause, setting.hardOver)),
             ],
             'neutral; she lies on her spring',

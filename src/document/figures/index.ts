@@ -4,20 +4,34 @@ import { cos, wrapHalfTurn } from '@/core/math';
 import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from '../manoeuvre';
 import type { ScoreDocument } from '../score';
 import { failure, success, type Result } from '../result';
-import { angledIn, backedIn, glidedIn, turnedIn } from './arrive';
+import { angledIn, glidedIn, turnedIn } from './arrive';
+import { backedIn, swungIn } from './stern-first';
+import {
+  alongTheBerth,
+  heldOnASpring,
+  noHolding,
+  noSternLine,
+  noWarping,
+  sternByHand,
+  warped,
+} from './by-hand';
 import { beat, scoreOf, type Draft } from './draft';
-import { asternOut, bowFirst, droppedOff, sternFirst } from './leave';
+import { asternOut, bowFirst, droppedOff, glidedOff, sternFirst } from './leave';
 import { noLastLine, slippedAlone } from './alone';
-import { noFirstSpring, onToASpring } from './first-spring';
+import { compareWays, turnedRound, type Comparison } from './compare';
+import { noFirstSpring, onToASpring, stoppingSpringOf, type StoppingSpring } from './first-spring';
 import { noSpring } from './line-leads';
 import { sprungByTheBow, sprungByTheStern } from './springs';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
-import { settingOf, type Setting } from './setting';
-import { slidIn, slidOff } from './sideways';
+import { lieOf, settingOf, type Setting } from './setting';
+import { noSternTo, sternToOnLines } from './stern-to';
+import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
 
 export { groundOf, lyingIn, outOf, SIDES, stuckIn, type Side } from './berths';
+export type { StoppingSpring } from './first-spring';
+export { byWorth, turnedRound, type Comparison, type Way } from './compare';
 export { keepAsFigure, ownFigureSchema, unfitOwn, type OwnFigure } from './own';
 export type { Proposal } from './propose';
 
@@ -26,6 +40,7 @@ export const FIGURE_IDS = [
   'alongside-wheel-and-gear',
   'alongside-gears-alone',
   'alongside-sideways',
+  'alongside-walked-in',
   'ferry-glide-in',
   'slip-bow-in',
   'slip-stern-in',
@@ -33,14 +48,20 @@ export const FIGURE_IDS = [
   'turn-on-the-spot',
   'wait-out-a-gust',
   'drop-off-and-away',
+  'ferry-glide-out',
   'stern-out-and-astern',
   'bow-off-by-thruster',
   'sideways-off',
+  'walk-off',
   'astern-out',
   'spring-off-by-the-bow',
   'spring-off-by-the-stern',
   'alongside-on-a-spring',
   'slip-on-a-spring',
+  'stern-to-on-ground-lines',
+  'stern-in-by-hand',
+  'hold-on-a-spring',
+  'warp-along',
   'alone-last-line-on-a-slip',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
@@ -77,11 +98,26 @@ const lies = (s: Setting) => (s.lie ? (s.boat.drives.length > 0 ? null : DRIVE) 
 const leaves = (s: Setting) => (s.lie ? LEAVES : s.boat.drives.length > 0 ? null : DRIVE);
 const pushes = ({ boat }: Setting) =>
   boat.joystick || boat.thrusters.length > 0 ? null : 'she has neither joystick nor thruster';
+const walks = ({ pair, boat }: Setting) =>
+  !pair
+    ? 'she has no two shafts apart'
+    : boat.rudders.some(({ inRaceOf }) => inRaceOf !== null)
+      ? null
+      : 'no rudder of hers stands in the wash of a propeller';
 /** What her heading has to change from start to berth. */
 const turn = ({ input, lie }: Setting) =>
   lie ? Math.abs(wrapHalfTurn(lie.heading - input.start.heading)) : 0;
 const atBerth = (s: Setting) =>
   s.input.berth.size > 0 ? null : 'the manoeuvre names nothing she lies against';
+
+/** Coming alongside is for one who does not lie there, with her side to what she comes to. */
+function comes(s: Setting): string | null {
+  if (alongTheBerth(s) !== null) return 'she lies along the berth already';
+  const { point } = lieOf(s);
+  return Math.abs(point.x) > 0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam
+    ? 'she is to lie with an end to it, not a side'
+    : null;
+}
 
 const free = (s: Setting) =>
   s.input.berth.size === 0 ? null : 'it is for open water; this manoeuvre ends at a berth';
@@ -91,15 +127,17 @@ const both = (draft: (side: 1 | -1) => Draft): readonly Draft[] => [draft(1), dr
 /** Into a slip her bow or her stern goes first, by which way she is to lie as seen from where she begins. */
 function unfitSlip(s: Setting, bowFirst: boolean): string | null {
   if (turn(s) < QUARTER) return 'the berth lies along her way, not across it';
+  if (turn(s) > Math.PI - QUARTER) return 'she would have to turn right round';
   const inward = s.lie !== null && Math.abs(s.lie.angle) < Math.PI / 2;
   if (inward === bowFirst) return null;
   return bowFirst ? 'she is to lie with her bow out' : 'she is to lie with her bow in';
 }
 
-function unfitStream({ lie, input }: Setting): string | null {
+/** Why she cannot be held on the stream along a heading; null where it comes from ahead. */
+function noStreamAhead({ input }: Setting, heading: number): string | null {
   const { streamSpeed, streamSet } = input.weather;
   if (streamSpeed < LEAST_STREAM_MPS) return 'there is no stream to glide on';
-  return lie && cos(streamSet - lie.heading) < -0.7
+  return cos(streamSet - heading) < -0.7
     ? null
     : 'the stream does not come from ahead along the berth';
 }
@@ -109,6 +147,7 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
     unfit: (s) =>
       lies(s) ??
       atBerth(s) ??
+      comes(s) ??
       (turn(s) < 1.2 * ABREAST ? null : 'she would have to turn right round'),
     drafts: (s) => [angledIn(s, false), turnedIn(s)],
   },
@@ -116,6 +155,7 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
     unfit: (s) =>
       lies(s) ??
       atBerth(s) ??
+      comes(s) ??
       (s.pair
         ? turn(s) < ABREAST
           ? null
@@ -124,20 +164,26 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [angledIn(s, true)],
   },
   'alongside-sideways': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? pushes(s),
-    drafts: (s) => [slidIn(s)],
+    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? pushes(s),
+    drafts: (s) => [slidIn(s, pushing(s))],
+  },
+  'alongside-walked-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? walks(s),
+    drafts: (s) => [slidIn(s, walking(s))],
   },
   'ferry-glide-in': {
-    unfit: (s) => lies(s) ?? unfitStream(s),
+    unfit: (s) => lies(s) ?? noStreamAhead(s, lieOf(s).heading),
     drafts: (s) => [glidedIn(s)],
   },
   'slip-bow-in': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true),
-    drafts: (s) => [turnedIn(s)],
+    // Several engines bring her in faster than she may like: on one as well.
+    drafts: (s) =>
+      s.boat.drives.length > 1 ? [turnedIn(s), turnedIn(s, s.boat.drives[0]!.name)] : [turnedIn(s)],
   },
   'slip-stern-in': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, false),
-    drafts: (s) => [backedIn(s)],
+    drafts: (s) => [swungIn(s), backedIn(s)],
   },
   'stop-straight': {
     unfit: (s) =>
@@ -159,6 +205,10 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
       (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : 'she is not lying there yet'),
     drafts: (s) => [waitedOut(s)],
   },
+  'ferry-glide-out': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noStreamAhead(s, s.input.start.heading),
+    drafts: (s) => [glidedOff(s)],
+  },
   'drop-off-and-away': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [droppedOff(s)] },
   'stern-out-and-astern': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [sternFirst(s)] },
   'bow-off-by-thruster': {
@@ -168,7 +218,11 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
   },
   'sideways-off': {
     unfit: (s) => leaves(s) ?? atBerth(s) ?? pushes(s),
-    drafts: (s) => [slidOff(s)],
+    drafts: (s) => [slidOff(s, pushing(s))],
+  },
+  'walk-off': {
+    unfit: (s) => leaves(s) ?? atBerth(s),
+    drafts: (s) => (walks(s) === null ? [slidOff(s, walking(s)), steppedOff(s)] : [steppedOff(s)]),
   },
   'astern-out': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [asternOut(s)] },
   'spring-off-by-the-bow': {
@@ -183,6 +237,7 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
     unfit: (s) =>
       lies(s) ??
       atBerth(s) ??
+      comes(s) ??
       (turn(s) < ABREAST ? null : 'she would have to turn into it') ??
       noFirstSpring(s),
     drafts: (s) => [onToASpring(s, angledIn(s, false))],
@@ -190,6 +245,22 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'alone-last-line-on-a-slip': {
     unfit: (s) => leaves(s) ?? atBerth(s) ?? noLastLine(s),
     drafts: (s) => [slippedAlone(s)],
+  },
+  'stern-in-by-hand': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSternLine(s),
+    drafts: (s) => [sternByHand(s, 'ahead'), sternByHand(s, 'astern')],
+  },
+  'hold-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noHolding(s),
+    drafts: (s) => [heldOnASpring(s)],
+  },
+  'warp-along': {
+    unfit: (s) => (s.lie ? null : LIES) ?? atBerth(s) ?? noWarping(s),
+    drafts: (s) => [warped(s)],
+  },
+  'stern-to-on-ground-lines': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
+    drafts: sternToOnLines,
   },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
@@ -212,16 +283,25 @@ export const subjectOf = ({
   conditions: { stream },
 }: ManoeuvreFile): FigureSubject => ({ boat, place, start, goal, berth, stream });
 
-/** Which techniques may be tried for a manoeuvre, and why not the others. Neither wind nor score have a say in it. */
-export function figuresFor({
-  stream,
-  ...subject
-}: FigureSubject): Result<readonly { id: FigureId; unfit: string | null }[]> {
-  const setting = settingOf({
+/** A subject in a calm, its score empty. */
+const inACalm = ({ stream, ...subject }: FigureSubject) =>
+  settingOf({
     ...blankManoeuvre,
     ...subject,
     conditions: { wind: { from_deg: 0, speed_mps: 0 }, stream, water: 'sea' },
   });
+
+/** The spring that would stop her where she is to lie; null where none can. Neither wind nor score have a say in it. */
+export function stoppingSpring(subject: FigureSubject): StoppingSpring | null {
+  const setting = inACalm(subject);
+  return setting.ok ? stoppingSpringOf(setting.value, subject.boat) : null;
+}
+
+/** Which techniques may be tried for a manoeuvre, and why not the others. Neither wind nor score have a say in it. */
+export function figuresFor(
+  subject: FigureSubject,
+): Result<readonly { id: FigureId; unfit: string | null }[]> {
+  const setting = inACalm(subject);
   if (!setting.ok) return setting;
   return success(FIGURE_IDS.map((id) => ({ id, unfit: FIGURES[id].unfit(setting.value) })));
 }
@@ -273,4 +353,30 @@ export function* propose(
   const drafts = draftsOf(file, figure);
   if (!drafts.ok) yield drafts;
   else for (const proposal of proposeFrom(file, drafts.value)) yield success(proposal);
+}
+
+/** Those of its figures that fit, as proposals that were not refused. */
+function* sound(file: ManoeuvreFile, figure: FigureId): Generator<Proposal> {
+  for (const proposal of propose(file, figure)) if (proposal.ok) yield proposal.value;
+}
+
+/**
+ * Every figure that fits a manoeuvre, fitted and set side by side; where she is to lie at a berth also lying there the
+ * other way round, which is how bow in or stern in, and one side to or the other, are told apart.
+ */
+export function* compareFigures(file: ManoeuvreFile): Generator<Result<Comparison<FigureId>>> {
+  const round = turnedRound(file.goal, file.boat);
+  const files = [{ file, turned: false }];
+  if (round) files.push({ file: { ...file, goal: round }, turned: true });
+  const ways: { figure: FigureId; turned: boolean; file: ManoeuvreFile }[] = [];
+  for (const one of files) {
+    const offered = figuresFor(subjectOf(one.file));
+    if (!offered.ok) {
+      if (!one.turned) yield offered;
+      continue;
+    }
+    for (const { id, unfit } of offered.value)
+      if (unfit === null) ways.push({ ...one, figure: id });
+  }
+  for (const found of compareWays(ways, sound)) yield success(found);
 }

@@ -65,6 +65,49 @@ export function droppedOff(setting: Setting): Draft {
   };
 }
 
+/** Bow pointed a little off into the stream, just enough ahead to hold against it, so that it carries her off sideways. */
+export function glidedOff(setting: Setting): Draft {
+  const off = setting.off ?? 1;
+  const along = degrees(setting.input.start.heading);
+  return {
+    dials: [
+      dial(12, 4, 2, 40),
+      dial(0, 0.05, 0, 0.6 * hardest(setting)),
+      dial(20, 6, 5, 70),
+      dial(3, 3, 0, 25),
+      dial(6, 4, 1, 25),
+    ],
+    write: ([angle, throttle, out, less, more]) =>
+      scoreOf(
+        [
+          beat(
+            'bow-off',
+            'let go forward, bow off into the stream',
+            { is: 'start' },
+            [LINES, steer(along + off * angle!), engine('ahead', throttle!, 0.5)],
+            BACK,
+            5,
+          ),
+          beat(
+            'glide',
+            'glide out, held on the stream',
+            turnedOr(0.8 * off * angle!, 25),
+            [steer(along + off * angle!), call('watch a mark abeam: she stays abreast of it')],
+            'take the angle off, let her set back',
+          ),
+          beat(
+            'straight',
+            'off and clear: straight into the stream',
+            { is: 'after', seconds: tenth(out!) },
+            [steer(along + off * Math.min(less!, angle!)), engine('ahead', throttle!)],
+            'neutral: the stream takes her back clear of the berth',
+          ),
+        ],
+        { is: 'after', seconds: tenth(more!) },
+      ),
+  };
+}
+
 /** What throws her stern off: a leg turned, shafts opposed, or a kick ahead against the wheel. */
 function sternOut(setting: Setting, throttle: number): OrderDocument[] {
   const { steered, pair, hardOver } = setting;

@@ -1,6 +1,7 @@
 import { cos, sin } from '@/core/math';
+import type { Person } from '@/core/score';
 import { beat, call, engine, tenth, wheel } from './draft';
-import type { Setting } from './setting';
+import { lieOf, type Setting } from './setting';
 import { SIDES, type Side } from './berths';
 import type { LineDocument } from '../rigging';
 import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument } from '../score';
@@ -156,4 +157,32 @@ export function singledUp(more: readonly LineDocument[]): BeatDocument {
     'make it fast again',
     5,
   );
+}
+
+/** Where she lies once her goal is reached. */
+export function berthed(setting: Setting): Pose {
+  const { point, mark, heading } = lieOf(setting);
+  const s = sin(heading);
+  const c = cos(heading);
+  return {
+    x: mark.x - point.x * s - point.y * c,
+    y: mark.y - point.x * c + point.y * s,
+    heading,
+  };
+}
+
+const distance = (a: { x: number; y: number }, b: { x: number; y: number }) =>
+  Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
+
+/** Is somebody ashore to catch a line? */
+export const handAshore = ({ input }: Setting): boolean =>
+  input.rigging?.crew.some(({ at }) => !at.aboard) ?? false;
+
+/** Whoever is nearest to a cleat aboard and not at the helm, by name. */
+export function handAt({ input, boat }: Setting, cleat: string): string | undefined {
+  const point = boat.points.find(({ name }) => name === cleat);
+  const far = ({ at }: Person) => (point && at.aboard ? distance(at.point, point) : Infinity);
+  const hands = input.rigging?.crew.filter(({ at }) => at.aboard && at.point.name !== 'helm') ?? [];
+  if (hands.length === 0) return undefined;
+  return hands.reduce((a, b) => (far(b) < far(a) ? b : a)).name;
 }

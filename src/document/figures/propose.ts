@@ -26,6 +26,8 @@ const ROUNDS = [1, 2] as const;
 const FINALISTS = 3;
 const PATTERN_TRIES = 70;
 const ROBUST_TRIES = 40;
+/** Tries spent on one that gets there but leaves no way out somewhere; each such moment costs as much as a finding. */
+const OPENING_TRIES = 40;
 const TELL_EVERY = 12;
 /** What a check would find fault with costs as much as lying a third of what she has spare too near. Judgement. */
 const PER_FINDING = 1.5;
@@ -37,6 +39,12 @@ interface Tried {
   readonly draft: Draft;
   readonly values: readonly number[];
   readonly cost: number;
+}
+
+/** One that was looked at for its ways out. */
+interface Looked {
+  readonly tried: Tried;
+  readonly told: Proposal;
 }
 
 /** Every dial's range in as many strata as there are samples, shuffled (Latin hypercube, McKay et al. 1979). */
@@ -71,18 +79,45 @@ class Fitting {
         sum +
         times * (SAMPLES_PER_DIAL * dials + FINALISTS * (PATTERN_TRIES + ROBUST_TRIES)) +
         drafts.length,
-      0,
+      OPENING_TRIES,
     );
   }
 
   *run(): Generator<Proposal> {
     let sure: Tried[] = [];
+    let best: Looked | null = null;
     const random = new Random(SEED);
     for (const times of ROUNDS) {
       sure = [...sure, ...(yield* this.round(times, random))].sort(cheaper);
-      const best = yield* this.withWayOut(sure);
-      if (best?.take.outcome === 'reached' && best.wayOut!.none === 0) return;
+      best = yield* this.withWayOut(sure);
+      if (best?.told.take.outcome === 'reached' && best.told.wayOut!.none === 0) return;
     }
+    if (best?.told.take.outcome === 'reached') yield* this.opened(best);
+  }
+
+  /** One that gets there changed in small steps until a way out stands open all along, or as much of it as can be. */
+  private *opened({ tried, told }: Looked): Generator<Proposal> {
+    const { draft } = tried;
+    const dials = draft.dials.map((dial, i) => ({ ...dial, value: tried.values[i]! }));
+    let best = told;
+    const cost = (values: readonly number[]) => {
+      const input = toRunInput({ ...this.file, score: draft.write(values) });
+      if (!input.ok) return Infinity;
+      const now = this.cost(draft, values, merit);
+      // Only of what gets there is it worth asking.
+      if (runTillHard(input.value).outcome !== 'reached') return now;
+      const found = waysOut(input.value);
+      const none = found.filter(({ grade }) => grade === 'none').length;
+      if (none < best.wayOut!.none)
+        best = this.told({ draft, values, cost: now }, { looked: found.length, none });
+      return now + PER_FINDING * none;
+    };
+    for (const state of patternSearch(dials, cost, OPENING_TRIES)) {
+      this.tries += 1;
+      if (state.tries % 4 === 0) yield { ...best, tries: this.tries };
+      if (best.wayOut!.none === 0) break;
+    }
+    yield best;
   }
 
   private *round(times: number, random: Random): Generator<Proposal, Tried[]> {
@@ -136,8 +171,8 @@ class Fitting {
   }
 
   /** Of those that get there the first that always leaves a way out, or the one that mostly does. */
-  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Proposal | null> {
-    let best: Proposal | null = null;
+  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Looked | null> {
+    let best: Looked | null = null;
     for (const tried of fitted) {
       const input = toRunInput({ ...this.file, score: tried.draft.write(tried.values) });
       if (!input.ok) continue;
@@ -147,10 +182,10 @@ class Fitting {
       const better =
         !best ||
         (one.take.outcome === 'reached' &&
-          (best.take.outcome !== 'reached' || none < best.wayOut!.none));
-      if (better) best = one;
-      yield best!;
-      if (best!.take.outcome === 'reached' && best!.wayOut!.none === 0) break;
+          (best.told.take.outcome !== 'reached' || none < best.told.wayOut!.none));
+      if (better) best = { tried, told: one };
+      yield best!.told;
+      if (best!.told.take.outcome === 'reached' && best!.told.wayOut!.none === 0) break;
     }
     return best;
   }

@@ -1,6 +1,6 @@
 import { atan2, cos, sin, wrapHalfTurn } from '@/core/math';
 import type { BoatSpec, Craft } from '@/core/craft';
-import type { MarkOnPlace, PointOnBoat, RunInput } from '@/core/score';
+import type { LineEnd, MarkOnPlace, PointOnBoat, RunInput } from '@/core/score';
 import { roomAt } from '@/core/search';
 import { firmThrottle } from '@/core/trials';
 import { degrees } from '../fields';
@@ -28,7 +28,9 @@ export interface Setting {
   readonly pair: { readonly port: string; readonly starboard: string } | null;
   readonly lie: LieSetting | null;
   /** What a line can be made on to. */
-  readonly ends: readonly { readonly name: string; readonly x: number; readonly y: number }[];
+  readonly ends: readonly LineEnd[];
+  /** Ground lines there are to pick up. */
+  readonly grounds: readonly LineEnd[];
   /** Going off: the side her berth is not on, 1 starboard; null when she lies against nothing. */
   readonly off: 1 | -1 | null;
 }
@@ -107,7 +109,8 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     steered: drives.some(({ steering }) => steering !== 'fixed'),
     pair: apart ? { port: port!.name, starboard: starboard!.name } : null,
     lie: lieSetting(input),
-    ends: lineEnds(file.place),
+    ends: lineEnds(file.place).filter(({ tail }) => !tail),
+    grounds: lineEnds(file.place).filter(({ tail }) => tail),
     off: offSide(input),
   });
 }

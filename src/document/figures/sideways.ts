@@ -1,8 +1,10 @@
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import { degrees } from '../fields';
 import { approach, hardest, reversed, still } from './arrive';
 import {
   beat,
   call,
+  compassOf,
   dial,
   engine,
   near,
@@ -34,13 +36,49 @@ export function pushed({ boat }: Setting, power: number, twist: number): OrderDo
 function made(setting: Setting, cue: CueDocument): BeatDocument {
   const words = call('step ashore when she is still, line on');
   const say = 'no line on: let her drop off, round again';
-  return beat('lines', 'let go, line on', cue, [...still(setting), words], say, 60);
+  return beat('lines', 'let go, line on', cue, [...still(setting), wheel(0), words], say, 60);
 }
 
-/** Stopped off the berth and parallel to it, then moved in sideways by joystick or thrusters. */
-export function slidIn(setting: Setting): Draft {
+/** What moves her sideways, with what is done in so many words; power and twist −1 … 1, to starboard. */
+export interface Mover {
+  readonly by: string;
+  orders(power: number, twist: number): OrderDocument[];
+}
+
+/** By joystick or thrusters. */
+export const pushing = (setting: Setting): Mover => ({
+  by: setting.boat.joystick ? 'joystick' : 'thrusters',
+  orders: (power, twist) => [wheel(0), ...pushed(setting, power, twist)],
+});
+
+/**
+ * By two shafts and the rudders: the engine on the far side ahead, its race on rudders put over to throw the stern the
+ * way she is to go; the other astern, so that neither the ahead thrust nor the turn is left over. Needs a rudder in
+ * the race. `twist` is how much more the one ahead or the one astern gets.
+ */
+export function walking(setting: Setting): Mover {
+  const { port, starboard } = setting.pair!;
+  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const most = hardest(setting);
+  return {
+    by: 'engines opposed and wheel',
+    orders: (power, twist) => {
+      const to = power < 0 ? -1 : 1;
+      const [ahead, astern] = to > 0 ? [port, starboard] : [starboard, port];
+      const share = Math.abs(power) * most;
+      return [
+        wheel(-to * lock),
+        engine('ahead', share * (1 + 0.6 * to * twist), setting.pause, ahead),
+        engine('astern', Math.min(1, 1.4 * share * (1 - 0.6 * to * twist)), setting.pause, astern),
+      ];
+    },
+  };
+}
+
+/** Stopped off the berth and parallel to it, then moved in sideways. */
+export function slidIn(setting: Setting, mover: Mover): Draft {
   const lie = lieOf(setting);
-  const { length, beam, boat, firm } = setting;
+  const { length, beam, firm } = setting;
   const mark = lie.mark.name;
   const inward = headingOf(lie.heading);
   const bearing = headingOf(lie.bearing);
@@ -82,10 +120,10 @@ export function slidIn(setting: Setting): Draft {
           ),
           beat(
             'sideways',
-            boat.joystick ? 'joystick, sideways in' : 'thrusters, sideways in',
+            `${mover.by}, sideways in`,
             wayOff(12),
-            [engine('neutral'), wheel(0), ...pushed(setting, power!, twist!)],
-            'push the other way, off again',
+            [engine('neutral'), ...mover.orders(power!, twist!)],
+            'the other way, off again',
           ),
           made(setting, {
             is: 'any',
@@ -97,8 +135,8 @@ export function slidIn(setting: Setting): Draft {
   };
 }
 
-/** Off the berth sideways, by joystick or thrusters, then let go. */
-export function slidOff(setting: Setting): Draft {
+/** Off the berth sideways, then let go. */
+export function slidOff(setting: Setting, mover: Mover): Draft {
   const off = setting.off ?? 1;
   const most = off > 0 ? [0.15, 1] : [-1, -0.15];
   return {
@@ -113,11 +151,9 @@ export function slidOff(setting: Setting): Draft {
         [
           beat(
             'off',
-            setting.boat.joystick
-              ? 'let go, joystick off the berth'
-              : 'let go, thrusters off the berth',
+            `let go, ${mover.by} off the berth`,
             { is: 'start' },
-            [call('all lines gone, hands inboard'), wheel(0), ...pushed(setting, power!, twist!)],
+            [call('all lines gone, hands inboard'), ...mover.orders(power!, twist!)],
             'let it go: back alongside on her fenders',
           ),
           beat(
@@ -130,5 +166,80 @@ export function slidOff(setting: Setting): Draft {
         ],
         { is: 'after', seconds: tenth(carry!) },
       ),
+  };
+}
+
+/**
+ * Off the berth in steps, by engine and wheel alone: bow out with a burst ahead, then the wheel over and a burst astern
+ * that takes the headway off, then the stern out with a burst ahead and the wheel the other way, and so again.
+ */
+export function steppedOff(setting: Setting): Draft {
+  const off = setting.off ?? 1;
+  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const along = degrees(setting.input.start.heading);
+  const firm = 0.5 * setting.firm;
+  return {
+    dials: [
+      dial(firm, 0.1, 0, hardest(setting)),
+      dial(10, 4, 3, 35),
+      dial(firm, 0.1, 0, hardest(setting)),
+      dial(3, 1.5, 0.5, 12),
+      dial(firm, 0.1, 0, hardest(setting)),
+      dial(4, 2, -5, 15),
+      dial(3, 1.5, 0.5, 12),
+    ],
+    write: ([ahead, angle, back, astern, kick, square, carry]) => {
+      const step = (n: number): BeatDocument[] => {
+        const away = 'neutral, let her lie; again when she is still';
+        const out = compassOf(along + off * angle!);
+        const back2 = compassOf(along + off * square!);
+        const headed = (heading: number): CueDocument => ({
+          is: 'any',
+          of: [
+            { is: 'heading', heading_deg: heading },
+            { is: 'after', seconds: 12 },
+          ],
+        });
+        return [
+          beat(
+            `bow-out-${n}`,
+            n === 1 ? 'let go, bow out' : 'bow out again',
+            n === 1 ? { is: 'start' } : { is: 'after', seconds: tenth(carry!) },
+            [
+              ...(n === 1 ? [call('all lines gone, hands inboard')] : [engine('neutral')]),
+              wheel(off * lock),
+              engine('ahead', ahead!, setting.hardOver),
+            ],
+            away,
+          ),
+          beat(
+            `stop-${n}`,
+            'astern, take the headway off',
+            headed(out),
+            [wheel(0), ...reversed(setting, 'astern', back!)],
+            away,
+          ),
+          beat(
+            `stern-out-${n}`,
+            'wheel over, stern out',
+            { is: 'after', seconds: tenth(astern! + setting.pause) },
+            [
+              engine('neutral'),
+              wheel(-off * lock),
+              engine('ahead', kick!, Math.max(setting.pause, setting.hardOver)),
+            ],
+            away,
+          ),
+          beat(
+            `square-${n}`,
+            'neutral, along the berth again',
+            headed(back2),
+            [wheel(0), engine('neutral')],
+            away,
+          ),
+        ];
+      };
+      return scoreOf([...step(1), ...step(2)], { is: 'after', seconds: tenth(carry!) });
+    },
   };
 }

@@ -16,7 +16,7 @@ import { boatFromOwner, boatWarnings, type Boat, type Problem } from '@/document
 import { PivotClient } from '@/workers';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { NumberField, TextField } from '../parts/Field';
-import { usePreferences } from '../state/preferences';
+import { usePreferences, useUnits } from '../state/preferences';
 import { BoatDrawing, PivotWords } from './BoatDrawing';
 import type { OpenedBoat } from './BoatProfile';
 import { BoatsFrame, BUTTON, LINK } from './BoatsFrame';
@@ -38,9 +38,7 @@ const FORM_ID = 'boat-form';
 /** Builds a boat from what her owner knows; the rest is estimated and drawn while one types. */
 export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
   const router = useRouter();
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   const owner = opened?.boat.owner ?? FIRST_OWNER;
   const named = opened?.boat ?? FIRST;
   const form = useForm<OwnerForm>({

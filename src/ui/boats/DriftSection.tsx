@@ -1,18 +1,15 @@
 'use client';
-import { useMemo } from 'react';
 import type { Sheet } from '@/core/trials';
 import { DriftPolar } from '../charts/DriftPolar';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 
 /** How she drifts from every side, with what the curves mean. */
 export function DriftSection({ sheet }: { sheet: Sheet }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   return (
     <section aria-label="Drift in wind" className="pt-5">
       <h2 className="border-b border-ink pb-1 text-[15px] font-bold">
-        Drift in wind from every side, {speed}
+        Drift in wind from every side, {units.speed}
       </h2>
       <DriftPolar drifts={sheet.drifts} units={units} />
       <p className="max-w-[58ch] text-[12.5px] text-quiet">

@@ -1,9 +1,8 @@
 'use client';
-import { useMemo } from 'react';
 import type { Sheet } from '@/core/trials';
 import type { Boat } from '@/document';
 import { ThrusterChart } from '../charts/ThrusterChart';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { sheetSections } from '../words/sheet';
 import { BUTTON } from './BoatsFrame';
 import type { SheetState } from './use-sheet';
@@ -41,9 +40,7 @@ export function SheetView({ boat, state }: { boat: Boat; state: SheetState }) {
 }
 
 function Lines({ boat, sheet }: { boat: Boat; sheet: Sheet }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   const sections = sheetSections(sheet, boat.hull.length_m, units);
   return (
     <div className="grid gap-x-12 lg:grid-cols-2">

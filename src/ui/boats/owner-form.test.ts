@@ -11,8 +11,8 @@ import {
   type OwnerForm,
 } from './owner-form';
 
-const METRIC: Units = { speed: 'kn', length: 'm' };
-const FEET: Units = { speed: 'm/s', length: 'ft' };
+const METRIC: Units = { speed: 'kn', length: 'm', force: 'N' };
+const FEET: Units = { speed: 'm/s', length: 'ft', force: 'lbf' };
 /** Boats built from what their owners know. */
 const BUILT = FLEET_IDS.filter((id) => Boolean(fleetRecord(id).owner));
 const NAMED = { name: 'Trial', kind: '', note: '' };

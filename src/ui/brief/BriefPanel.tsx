@@ -1,18 +1,17 @@
 'use client';
-import { useMemo, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import type { Brief, ReadyItem } from '@/core/brief';
 import { useWorkspace } from '../state/context';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
 import { CAUTION_WORDS, READY_WORDS } from '../words/ready';
 import { StatementList } from './StatementList';
+import { Ways } from './Ways';
 import { WhatToDo } from './WhatToDo';
 
 /** What pushes her, what she can do, what to make ready: read before the first line is off. */
 export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   const hull = useWorkspace((s) => s.boat.hull.length_m);
   const wind = useWorkspace((s) => s.manoeuvre.conditions.wind.speed_mps);
   if (!brief) return <p className="text-quiet">{busy ? 'Working it out …' : 'Nothing yet.'}</p>;
@@ -33,6 +32,9 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
       </Section>
       <Section name="What to do">
         <WhatToDo brief={brief} units={units} />
+      </Section>
+      <Section name="Ways of doing it">
+        <Ways />
       </Section>
       {brief.abreast.length > 0 && (
         <Section name="When, by the marks">

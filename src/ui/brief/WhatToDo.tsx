@@ -1,17 +1,20 @@
 'use client';
 import { useMemo } from 'react';
 import type { Brief } from '@/core/brief';
-import { berthOf, toFile } from '@/document';
+import { berthOf, namedPoints, stoppingSpring, toFile } from '@/document';
 import { useWorkspace } from '../state/context';
 import { usePreferences, type Schools } from '../state/preferences';
 import type { Units } from '../words/units';
 import {
+  aloneStatement,
   angleStatement,
   burstWays,
   crewStatements,
   fenderStatement,
+  handsStatements,
   lineWays,
   sideStatement,
+  springStatement,
   type SchoolWay,
 } from '../words/what-to-do';
 import { StatementList } from './StatementList';
@@ -24,16 +27,26 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
   const schools = usePreferences((p) => p.schools);
   const berth = useMemo(() => berthOf(toFile(manoeuvre, boat, place)), [manoeuvre, boat, place]);
   const { goal } = manoeuvre;
+  const { start, berth: against } = manoeuvre;
+  const { stream } = manoeuvre.conditions;
+  // Not from the whole manoeuvre: dragging the wind changes nothing here.
+  const spring = useMemo(
+    () => stoppingSpring({ boat, place, start, goal, berth: against, stream }),
+    [boat, place, start, goal, against, stream],
+  );
   const coming = goal.is === 'lie';
-  const named = coming ? boat.points.find(({ name }) => name === goal.point) : undefined;
-  const across = named?.y_m ?? 0;
+  const named = coming ? namedPoints(boat).find(({ name }) => name === goal.point) : undefined;
+  const across = named?.y ?? 0;
   const side = across === 0 ? null : across < 0 ? 'port' : 'starboard';
   const lines = lineWays(brief, units);
   const line = schools.firstLine ?? lines[0]?.value ?? null;
   const statements = [
-    side ? sideStatement(brief, side, units.speed) : null,
+    side ? sideStatement(brief, side, units) : null,
     angleStatement(brief),
     fenderStatement(boat, berth, side ?? 'the berth', units),
+    coming ? springStatement(spring, units) : null,
+    aloneStatement(boat, manoeuvre.score),
+    ...handsStatements(manoeuvre.score),
     ...(manoeuvre.berth.length > 0 ? crewStatements(brief, line, coming, units) : []),
   ].filter((statement) => statement !== null);
   return (

@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
 import { WORKING_LOAD } from '@/core/search';
 import { usePlayhead } from '../state/playhead';
+import { useUnits } from '../state/preferences';
 import { clock, force } from '../words/units';
 
 const WIDTH = 300;
@@ -39,6 +40,7 @@ export function TensionChart({
   /** N. */
   breaks: number;
 }) {
+  const units = useUnits();
   const now = usePlayhead((p) => p.time);
   const seek = usePlayhead((p) => p.seek);
   const most = max(tension) ?? 0;
@@ -64,14 +66,14 @@ export function TensionChart({
           onClick={() => seek(peak)}
         >
           {most > working ? '▲ ' : ''}
-          {force(most)} at {clock(peak)}, {share} % of what parts it
+          {force(most, units)} at {clock(peak)}, {share} % of what parts it
         </button>
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full"
         role="img"
-        aria-label={`${name}: most ${force(most)} at ${clock(peak)}, ${share} % of what parts it`}
+        aria-label={`${name}: most ${force(most, units)} at ${clock(peak)}, ${share} % of what parts it`}
       >
         <path d={shape(thinned(time, tension)) ?? ''} className="fill-ink" />
         <line
@@ -84,7 +86,7 @@ export function TensionChart({
           strokeDasharray="5 4"
         />
         <text x={0} y={y(working) - 3} className="fill-quiet text-[10.5px]">
-          working load {force(working).split(' (')[0]}
+          working load {force(working, units)}
         </text>
         <line x1={0} x2={WIDTH} y1={y(0)} y2={y(0)} className="stroke-quiet" strokeWidth={0.8} />
         <line x1={x(now)} x2={x(now)} y1={TOP} y2={HEIGHT - FOOT} className="stroke-plan" />

@@ -1,12 +1,11 @@
 'use client';
-import { useMemo } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { MOST_STREAM_MPS, MOST_WIND_MPS } from '@/document';
 import { useLiveForm } from '../hooks/use-live-form';
 import { Choice } from '../parts/Choice';
 import { NumberField, Part } from '../parts/Field';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { fieldErrors, fromForm, toForm, type ConditionsForm } from './conditions-form';
 
 const MOST = { wind: MOST_WIND_MPS, stream: MOST_STREAM_MPS };
@@ -15,9 +14,7 @@ const MOST = { wind: MOST_WIND_MPS, stream: MOST_STREAM_MPS };
 export function ConditionsEditor() {
   const store = useWorkspaceStore();
   const conditions = useWorkspace((s) => s.manoeuvre.conditions);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   const form = useForm<ConditionsForm>({
     defaultValues: toForm(conditions, units),
     mode: 'onChange',

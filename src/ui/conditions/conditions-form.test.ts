@@ -3,8 +3,8 @@ import { check, conditionsSchema } from '@/document';
 import type { Units } from '../words/units';
 import { fieldErrors, fromForm, toForm, type ConditionsForm } from './conditions-form';
 
-const KN: Units = { speed: 'kn', length: 'm' };
-const FEET: Units = { speed: 'm/s', length: 'ft' };
+const KN: Units = { speed: 'kn', length: 'm', force: 'N' };
+const FEET: Units = { speed: 'm/s', length: 'ft', force: 'lbf' };
 
 function conditions(given: object): Conditions {
   const checked = check<Conditions>(conditionsSchema, given);

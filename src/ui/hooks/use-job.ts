@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Held } from '@/core/brief';
-import type { Fitted, Problem, Proposal } from '@/document';
+import type { Comparison, FigureId, Fitted, Problem, Proposal } from '@/document';
 import { LookClient, type Looked } from '@/workers';
 
 /** What is told last may come after the end is told, or before: so long it is waited for, ms. */
@@ -81,6 +81,10 @@ export const useFit = (done: (fitted: Fitted) => void) => useJob(({ fitted }) =>
 /** Works out what holds her on her lines. */
 export const useHolding = () => useJob<Held>(({ held }) => held, NOTHING_MORE);
 const NOTHING_MORE = () => undefined;
+
+/** Sets every figure that fits side by side. */
+export const useComparison = () =>
+  useJob<Comparison<FigureId>>(({ compared }) => compared, NOTHING_MORE);
 
 /** Writes a figure down. */
 export const useProposal = (done: (proposal: Proposal) => void) =>

@@ -1,6 +1,6 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
-import type { Take } from '@/core/score';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { HeldBack, Take } from '@/core/score';
 import type { ManoeuvreFile, Problem, VariationDocument } from '@/document';
 import { TakeClient } from '@/workers';
 
@@ -11,8 +11,14 @@ export interface TakeState {
   readonly problems: readonly Problem[];
 }
 
+/** How she goes on while a beat of the score is held back; null if that cannot be told. */
+export type AskHeldBack = (beat: number) => Promise<HeldBack | null>;
+
 /** Plays `file`, varied, in a worker whenever it changes; while dragging, only the newest waits. */
-export function useTake(file: ManoeuvreFile, variation: VariationDocument): TakeState {
+export function useTake(
+  file: ManoeuvreFile,
+  variation: VariationDocument,
+): TakeState & { readonly holdBack: AskHeldBack } {
   const [state, setState] = useState<TakeState>({ take: null, file, problems: [] });
   const client = useRef<TakeClient | null>(null);
 
@@ -33,5 +39,10 @@ export function useTake(file: ManoeuvreFile, variation: VariationDocument): Take
 
   useEffect(() => client.current?.request(file, variation), [file, variation]);
 
-  return state;
+  const holdBack = useCallback(
+    async (beat: number) => (await client.current?.holdBack(file, variation, beat)) ?? null,
+    [file, variation],
+  );
+
+  return { ...state, holdBack };
 }

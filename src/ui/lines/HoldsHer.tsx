@@ -5,7 +5,7 @@ import { WORKING_LOAD } from '@/core/search';
 import { useHolding } from '../hooks/use-job';
 import type { TakeState } from '../hooks/use-take';
 import { Choice, type ChoiceOption } from '../parts/Choice';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { orderText, settlesText, withoutText } from '../words/holding';
 import { force, type Units } from '../words/units';
 
@@ -34,8 +34,7 @@ function motoredBy(motor: string, wheel: string): Motored {
 
 /** Where she settles on the lines she begins with, how loaded they are, what if one parts, and in what order they go. */
 export function HoldsHer({ state }: { state: TakeState }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
+  const units = useUnits();
   const [motor, setMotor] = useState('0');
   const [wheel, setWheel] = useState('0');
   const { found, busy, run, stop } = useHolding();
@@ -63,7 +62,7 @@ export function HoldsHer({ state }: { state: TakeState }) {
         <span className="text-quiet">wheel</span>
         <Choice label="Wheel" value={wheel} options={WHEELS} onChange={setWheel} />
       </p>
-      {found ? <Found held={found} units={{ speed, length }} /> : <p>Working it out …</p>}
+      {found ? <Found held={found} units={units} /> : <p>Working it out …</p>}
     </section>
   );
 }
@@ -88,7 +87,7 @@ function Found({ held, units }: { held: Held; units: Units }) {
               <tr key={line} className={share > WORKING_LOAD || parted ? 'text-hurt' : ''}>
                 <td>{line}</td>
                 <td className="figures">
-                  {parted ? '▲ parts' : tension < 20 ? 'slack' : force(tension)}
+                  {parted ? '▲ parts' : tension < 20 ? 'slack' : force(tension, units)}
                 </td>
                 <td className="figures">{parted ? '' : `${Math.round(100 * share)} %`}</td>
               </tr>

@@ -16,7 +16,7 @@ import { BUTTON } from '../parts/Tries';
 import { useNames } from '../score/use-names';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { distance } from '../words/units';
 import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
 import { FenderRows } from './FenderRows';
@@ -173,8 +173,7 @@ function LineRow({
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
+  const units = useUnits();
   const { points, ends } = useNames();
   const { fast, ...rest } = line;
   const lie = fast ? lieOf(manoeuvre, boat, place, line.from, fast.to) : null;
@@ -210,7 +209,7 @@ function LineRow({
       </div>
       {lie && (
         <p className="text-[12.5px] text-quiet">
-          {distance(lie.lead.length, { speed, length })} to go, {stopsText(lie.stops)}
+          {distance(lie.lead.length, units)} to go, {stopsText(lie.stops)}
         </p>
       )}
       <details>

@@ -12,7 +12,7 @@ import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } 
 import { linesAt, peopleAt } from './line-at';
 import { lieOf, stopsText } from './names';
 
-const UNITS = { speed: 'kn', length: 'm' } as const;
+const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const file = demoFile('sprung-off-the-pontoon');
 
 function played(which = file) {
@@ -111,7 +111,13 @@ describe('lines of a take', () => {
 
   it('have a lane that reads their load, and hands that say what was done', () => {
     const x = scaleLinear([0, take.duration], [100, 900]);
-    const lane = lineLane(take, x, file.score.lines, breakingLoads(file.score.lines, file.boat));
+    const lane = lineLane(
+      take,
+      x,
+      file.score.lines,
+      breakingLoads(file.score.lines, file.boat),
+      UNITS,
+    );
     expect(lane.rows).toHaveLength(3);
     expect(lane.path.match(/M/g)).toHaveLength(3);
     expect(lane.read(take.margins.line!.time)).toMatch(/N$/);

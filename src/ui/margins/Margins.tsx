@@ -1,6 +1,6 @@
 'use client';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { gathered } from '../words/problems';
 import { openings, outcomeWords, readings, surprises } from '../words/take';
 import type { Survey } from '../hooks/use-look';
@@ -10,9 +10,7 @@ import { clock } from '../words/units';
 /** How the take went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
 export function Margins({ state, survey }: { state: TakeState; survey: Survey }) {
   const seek = usePlayhead((p) => p.seek);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const { take, file, problems } = state;
   if (!take) {
     return problems.length > 0 ? (

@@ -7,6 +7,7 @@ import {
   wholeOutline,
   type Berth,
   type Boat,
+  type Feature,
   type Place,
   type Side,
 } from '@/document';
@@ -62,9 +63,12 @@ export function BerthPlan({
   }, [place]);
   const text = Math.max(box.width, box.height) / 52;
   const lying = chosen ? lyingIn(place, chosen, boat, side) : null;
-  // In front of a slip's mouth; off the boat alongside.
-  const away = chosen && lying ? (lying.bowIn === null ? lying.out : mouthOf(chosen)) : null;
-  const clear = chosen && lying?.bowIn !== null ? halfEdge(chosen) : boat.hull.beam_m / 2;
+  // In front of a slip's mouth; off the boat alongside, ahead of one stern to.
+  const slip = chosen?.kind === 'slip';
+  const away = chosen && lying ? (slip ? mouthOf(chosen) : lying.out) : null;
+  const { length_m, beam_m } = boat.hull;
+  const clear =
+    chosen && slip ? halfEdge(chosen) : (chosen?.kind === 'stern-to' ? length_m : beam_m) / 2;
   const named = {
     x: (lying?.x ?? 0) + (away?.x ?? 0) * (clear + 2.4 * text),
     y: (lying?.y ?? 0) + (away?.y ?? 0) * (clear + 2.4 * text),
@@ -100,6 +104,8 @@ export function BerthPlan({
             r={Math.max(0.35, f.radius_m)}
             className="fill-ink"
           />
+        ) : f.kind === 'groundLine' ? (
+          <GroundLine key={f.id} line={f} place={place} />
         ) : null,
       )}
       {lying && (
@@ -154,5 +160,28 @@ export function BerthPlan({
         </text>
       )}
     </svg>
+  );
+}
+
+/** From its weight to the bollard its tail is tied to. */
+function GroundLine({
+  line: { x_m, y_m, tail },
+  place,
+}: {
+  line: Extract<Feature, { kind: 'groundLine' }>;
+  place: Place;
+}) {
+  const tied = place.features.find((f) => f.kind === 'bollard' && f.name === tail);
+  if (tied?.kind !== 'bollard') return null;
+  return (
+    <line
+      x1={x_m}
+      y1={-y_m}
+      x2={tied.x_m}
+      y2={-tied.y_m}
+      className="stroke-quiet"
+      strokeDasharray="2 5"
+      vectorEffect="non-scaling-stroke"
+    />
   );
 }

@@ -18,7 +18,7 @@ import { BoatsFrame, BUTTON } from '../boats/BoatsFrame';
 import { sendBoat } from '../boats/send-boat';
 import { Problems } from '../boats/TakeInBoat';
 import { Choice } from '../parts/Choice';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { speedFrom, speedIn, tidy } from '../words/units';
 import { reasonsForSide } from '../words/sides';
 import { BerthPlan } from './BerthPlan';
@@ -48,7 +48,8 @@ export function NewManoeuvre({
   places: readonly Place[];
 }) {
   const router = useRouter();
-  const speed = usePreferences((p) => p.speed);
+  const units = useUnits();
+  const { speed } = units;
   const [placeId, setPlaceId] = useState(places[0]?.id ?? '');
   const [boatId, setBoatId] = useState(() => firstThatFits(boats, places[0]));
   const [berthId, setBerthId] = useState<string | null>(null);
@@ -172,18 +173,24 @@ export function NewManoeuvre({
             />
           </Row>
           <Row name="How she lies">
-            <Radios
-              name="side"
-              value={side}
-              options={SIDES.map((s) => ({
-                value: s,
-                text: `${s} side to${bowIn(s) === null ? '' : bowIn(s) ? ', bow in' : ', stern in'}`,
-              }))}
-              onChange={(value) => setSide(value as Side)}
-            />
-            <p className="pt-1 text-[12.5px] text-quiet">
-              {reasonsForSide(sides, side, speed).join(' ')}
-            </p>
+            {berth.kind === 'stern-to' ? (
+              <p>Her stern to the quay, her bow out.</p>
+            ) : (
+              <Radios
+                name="side"
+                value={side}
+                options={SIDES.map((s) => ({
+                  value: s,
+                  text: `${s} side to${bowIn(s) === null ? '' : bowIn(s) ? ', bow in' : ', stern in'}`,
+                }))}
+                onChange={(value) => setSide(value as Side)}
+              />
+            )}
+            {berth.kind !== 'stern-to' && (
+              <p className="pt-1 text-[12.5px] text-quiet">
+                {reasonsForSide(sides, side, units).join(' ')}
+              </p>
+            )}
           </Row>
           <Row name="Wind and stream, to be dragged later">
             <span className="flex flex-wrap gap-x-5 gap-y-1">

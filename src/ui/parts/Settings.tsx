@@ -1,11 +1,13 @@
 'use client';
 import { Moon, Sun } from 'lucide-react';
-import { usePreferences } from '../state/preferences';
+import { usePreferences, type ForceUnit } from '../state/preferences';
 import { IconButton } from './IconButton';
 
-/** Units of speed and length, one press each. */
+const FORCES: readonly ForceUnit[] = ['N', 'kgf', 'lbf'];
+
+/** Units of speed, length and force, one press each. */
 export function UnitButtons() {
-  const { speed, length, setSpeed, setLength } = usePreferences();
+  const { speed, length, force, setSpeed, setLength, setForce } = usePreferences();
   return (
     <>
       <button
@@ -25,6 +27,15 @@ export function UnitButtons() {
         onClick={() => setLength(length === 'm' ? 'ft' : 'm')}
       >
         {length}
+      </button>
+      <button
+        type="button"
+        aria-label={`Forces in ${force}; change`}
+        title="Forces in N, kgf or lbf"
+        className="figures min-h-8 px-1.5 hover:text-plan"
+        onClick={() => setForce(FORCES[(FORCES.indexOf(force) + 1) % FORCES.length]!)}
+      >
+        {force}
       </button>
     </>
   );

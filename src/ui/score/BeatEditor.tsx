@@ -8,7 +8,7 @@ import { FieldError, NumberField, Part, TextField } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { Gesture } from '../state/workspace';
 import { beatResolver, fromForm, toForm, type BeatForm } from './beat-form';
 import { freshCue } from './cue-rows';
@@ -55,9 +55,7 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
   const score = useWorkspace((s) => s.manoeuvre.score);
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   const { points, marks, lines } = useNames();
   const fresh = useMemo(
     () => ({

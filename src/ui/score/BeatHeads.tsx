@@ -3,7 +3,7 @@ import type { ScaleLinear } from 'd3-scale';
 import type { Take } from '@/core/score';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { cueText, ordersText } from '../words/beats';
 import { END, GUTTER, placeHeads } from './layout';
 
@@ -27,9 +27,7 @@ export function BeatHeads({
   const select = useWorkspace((s) => s.select);
   const point = useWorkspace((s) => s.point);
   const seek = usePlayhead((p) => p.seek);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
 
   const begun = new Map(take.beats.map((mark) => [mark.beat, mark.time]));
   const entries = [

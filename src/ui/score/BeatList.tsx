@@ -21,7 +21,7 @@ import type { Take } from '@/core/score';
 import type { BeatDocument } from '@/document';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { cueText, expectationText, ordersText } from '../words/beats';
 import { clock, type Units } from '../words/units';
 import { moveBeat } from './edits';
@@ -31,9 +31,7 @@ import { END } from './layout';
 export function BeatList({ take }: { take: Take | null }) {
   const score = useWorkspace((s) => s.manoeuvre.score);
   const edit = useWorkspace((s) => s.edit);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const id = useId();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),

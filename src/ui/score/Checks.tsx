@@ -4,7 +4,7 @@ import type { Finding } from '@/core/checks';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { checkWords } from '../words/checks';
 import { clock } from '../words/units';
 
@@ -14,9 +14,7 @@ export function Checks({ findings, named }: { findings: readonly Finding[]; name
   const dismissed = useWorkspace((s) => s.manoeuvre.dismissed);
   const edit = useWorkspace((s) => s.edit);
   const seek = usePlayhead((p) => p.seek);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const keyOf = ({ rule, beat, which }: Finding) =>
     [rule, beats[beat]?.id ?? beat, ...(which ? [which] : [])].join('/');
   const open = findings.filter((finding) => !dismissed.includes(keyOf(finding)));

@@ -7,7 +7,7 @@ import { useLiveForm } from '../hooks/use-live-form';
 import { NumberField, Part } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { useNames } from './use-names';
 import { errorTree, type BeatForm } from './beat-form';
 import { cueFromForm, cueToForm, freshCue } from './cue-rows';
@@ -20,9 +20,7 @@ export function EndEditor() {
   const store = useWorkspaceStore();
   const end = useWorkspace((s) => s.manoeuvre.score.end);
   const select = useWorkspace((s) => s.select);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = useMemo(() => ({ speed, length }), [speed, length]);
+  const units = useUnits();
   const { points, marks, lines } = useNames();
   const fresh = useMemo(
     () => freshCue(points[0] ?? '', marks[0] ?? '', lines[0]),

@@ -64,23 +64,23 @@ function ExpectFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
       <RowChoice name={`${at}.is`} label="Expectation" options={KINDS} />
       {row.is === 'clear' && (
-        <RowNumber name={`${at}.clear`} label="Least clearance" unit={units.length} width={44} />
+        <RowNumber name={`${at}.clear`} label="Least clearance" unit={units.length} width={52} />
       )}
       {row.is === 'heading' && (
         <>
-          <RowNumber name={`${at}.heading`} label="Expected heading" unit="°" width={44} />
+          <RowNumber name={`${at}.heading`} label="Expected heading" unit="°" width={52} />
           <RowNumber
             name={`${at}.headingWithin`}
             label="Give or take"
             unit="° either way"
-            width={44}
+            width={52}
           />
         </>
       )}
       {row.is === 'speed' && (
         <>
-          <RowNumber name={`${at}.least`} label="Least speed" unit="to" width={44} />
-          <RowNumber name={`${at}.most`} label="Most speed" unit={units.speed} width={44} />
+          <RowNumber name={`${at}.least`} label="Least speed" unit="to" width={52} />
+          <RowNumber name={`${at}.most`} label="Most speed" unit={units.speed} width={52} />
           <RowChoice name={`${at}.over`} label="Speed over" options={SPEEDS_OVER} />
         </>
       )}
@@ -89,14 +89,14 @@ function ExpectFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
       {row.is === 'near' && (
         <>
           <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />
-          <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} width={44} />
+          <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} width={52} />
           <span className="text-quiet">off</span>
           <RowMark name={`${at}.mark`} label="Mark" options={names(marks)} />
         </>
       )}
       <RowChoice name={`${at}.at`} label="When it is looked at" options={MOMENTS} />
       {row.at === 'after' && (
-        <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={44} />
+        <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={52} />
       )}
     </div>
   );

@@ -11,7 +11,7 @@ import { useProposal } from '../hooks/use-job';
 import type { TakeState } from '../hooks/use-take';
 import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { usePreferences } from '../state/preferences';
+import { usePreferences, useUnits } from '../state/preferences';
 import { FIGURE_WORDS } from '../words/figures';
 import { outcomeWords } from '../words/take';
 import { OwnFigures } from './OwnFigures';
@@ -43,7 +43,11 @@ export function Figures({ state }: { state: TakeState }) {
   const [written, setWritten] = useState<Written | null>(null);
   const [asked, setAsked] = useState<FigureId | OwnFigure | null>(null);
   const begun = useRef<{ on: Manoeuvre; figure: FigureId | OwnFigure } | null>(null);
-  const putIn = (proposal: Proposal) => {
+  const used = usePreferences((p) => p.figures);
+  const usedFigure = usePreferences((p) => p.usedFigure);
+  const setPhase = useWorkspace((s) => s.setPhase);
+  const putIn = (figure: FigureId | OwnFigure, proposal: Proposal) => {
+    if (typeof figure === 'string') usedFigure(figure);
     store.getState().edit((m) => {
       m.score = proposal.score;
     });
@@ -54,7 +58,7 @@ export function Figures({ state }: { state: TakeState }) {
     // What was changed meanwhile is the user's; it is not written over.
     if (store.getState().manoeuvre !== on) return setWritten({ is: 'overtaken' });
     if (proposal.take.outcome !== 'reached') return setWritten({ is: 'short', figure, proposal });
-    putIn(proposal);
+    putIn(figure, proposal);
     setWritten({ is: 'in', figure, proposal });
   });
   const begin = (figure: FigureId | OwnFigure) => {
@@ -64,7 +68,11 @@ export function Figures({ state }: { state: TakeState }) {
     run((client) => client.propose(file, figure));
   };
   if (!offered.ok) return null;
-  const fit = offered.value.filter(({ unfit }) => unfit === null);
+  // The way this user went last stands first.
+  const rank = (id: FigureId) => (used.includes(id) ? used.indexOf(id) : used.length);
+  const fit = offered.value
+    .filter(({ unfit }) => unfit === null)
+    .sort((a, b) => rank(a.id) - rank(b.id));
   const others = offered.value.filter(({ unfit }) => unfit !== null);
   return (
     <section aria-label="Figures" className="rule-t py-2.5">
@@ -100,6 +108,15 @@ export function Figures({ state }: { state: TakeState }) {
           {problems.map(({ message }) => message).join('; ')}
         </p>
       )}
+      {!busy && fit.length > 1 && (
+        <button
+          type="button"
+          className="py-1 text-left text-plan underline underline-offset-3"
+          onClick={() => setPhase('brief')}
+        >
+          All of them side by side: Brief, ways of doing it
+        </button>
+      )}
       <details className="pt-1">
         <summary className="cursor-pointer text-[12.5px] text-quiet hover:text-plan">
           not for this manoeuvre in {boat.name}
@@ -121,10 +138,9 @@ function Outcome({
   onPut,
 }: {
   written: Written | null;
-  onPut: (proposal: Proposal) => void;
+  onPut: (figure: FigureId | OwnFigure, proposal: Proposal) => void;
 }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
+  const units = useUnits();
   const goal = useWorkspace((s) => s.manoeuvre.goal);
   if (!written) return null;
   if (written.is === 'overtaken')
@@ -135,7 +151,7 @@ function Outcome({
     );
   const { figure, proposal } = written;
   const { take, score, wayOut } = proposal;
-  const [head, why] = outcomeWords(take, { goal, score }, { speed, length });
+  const [head, why] = outcomeWords(take, { goal, score }, units);
   const none = wayOut?.none ?? 0;
   if (written.is === 'in')
     return (
@@ -153,7 +169,7 @@ function Outcome({
         <span className="font-semibold">Does not get there in this weather.</span> The best of{' '}
         {proposal.tries} tries: {head.toLowerCase()}, {why}. Nothing was changed.
       </p>
-      <button type="button" className={`${BUTTON} mt-1`} onClick={() => onPut(proposal)}>
+      <button type="button" className={`${BUTTON} mt-1`} onClick={() => onPut(figure, proposal)}>
         Put it in all the same
       </button>
     </div>

@@ -68,7 +68,7 @@ export function HandsFields({
         <RowChoice name={`${at}.winch`} label="With" options={HAND_OR_WINCH} />
       )}
       {kind === 'tend' && row.tend === 'turn' && (
-        <RowNumber name={`${at}.turns`} label="Turns" unit="turns" width={36} />
+        <RowNumber name={`${at}.turns`} label="Turns" unit="turns" width={42} />
       )}
       {(kind === 'pass' || (kind === 'tend' && (row.tend === 'haul' || row.tend === 'ease'))) && (
         <RowNumber
@@ -81,7 +81,7 @@ export function HandsFields({
                 : 'By, 0 for all of it'
           }
           unit="m"
-          width={40}
+          width={46}
         />
       )}
       {kind === 'step' && (

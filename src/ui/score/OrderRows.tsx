@@ -13,6 +13,10 @@ import { HandsFields } from './HandsFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 import { useNames } from './use-names';
 
+const ENDS: readonly ChoiceOption<'bow' | 'stern'>[] = [
+  { value: 'bow', text: 'her bow' },
+  { value: 'stern', text: 'her stern' },
+];
 const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
   { value: 'ahead', text: 'ahead' },
   { value: 'neutral', text: 'neutral' },
@@ -106,23 +110,25 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
   const row = useWatch({ control, name: at });
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-1.5 gap-y-1">
-      <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={36} />
+      <RowNumber name={`${at}.after`} label="Seconds after the cue" unit="s" width={42} />
       {row.do === 'wheel' && (
         <>
           <span className="font-semibold">Wheel</span>
-          <RowNumber name={`${at}.angle`} label="Rudder angle" unit="°" width={40} />
+          <RowNumber name={`${at}.angle`} label="Rudder angle" unit="°" width={46} />
           <RowChoice name={`${at}.side`} label="Wheel to" options={SIDES} />
         </>
       )}
       {row.do === 'steer' && (
         <>
           <span className="font-semibold">Steer</span>
-          <RowNumber name={`${at}.heading`} label="Heading to steer" unit="°" width={40} />
+          <RowNumber name={`${at}.heading`} label="Heading to steer" unit="°" width={46} />
         </>
       )}
       {row.do === 'steerFor' && (
         <>
-          <span className="font-semibold">Steer for</span>
+          <span className="font-semibold">Steer</span>
+          <RowChoice name={`${at}.first`} label="Which end first" options={ENDS} />
+          <span>for</span>
           <RowMark name={`${at}.mark`} label="Mark to steer for" options={names(marks)} />
         </>
       )}
@@ -138,7 +144,7 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           )}
           <RowChoice name={`${at}.gear`} label="Gear" options={GEARS} />
           {row.gear !== 'neutral' && (
-            <RowNumber name={`${at}.throttle`} label="Throttle above idle" unit="%" width={40} />
+            <RowNumber name={`${at}.throttle`} label="Throttle above idle" unit="%" width={46} />
           )}
         </>
       )}
@@ -151,7 +157,7 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
             options={named(boat.thrusters)}
           />
           <RowChoice name={`${at}.side`} label="Pushing to" options={SIDES} />
-          <RowNumber name={`${at}.power`} label="Power" unit="%" width={40} />
+          <RowNumber name={`${at}.power`} label="Power" unit="%" width={46} />
         </>
       )}
       {row.do === 'joystick' && (
@@ -161,19 +167,19 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
             name={`${at}.ahead`}
             label="Ahead, astern negative"
             unit="% ahead"
-            width={40}
+            width={46}
           />
           <RowNumber
             name={`${at}.sideways`}
             label="To starboard, port negative"
             unit="% to starboard"
-            width={40}
+            width={46}
           />
           <RowNumber
             name={`${at}.twist`}
             label="Bow to starboard, port negative"
             unit="% bow to starboard"
-            width={40}
+            width={46}
           />
         </>
       )}

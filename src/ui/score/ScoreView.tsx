@@ -6,10 +6,12 @@ import type { Take } from '@/core/score';
 import type { Moment } from '@/core/search';
 import { breakingLoads, toBoatSpec, type Boat } from '@/document';
 import { useSize } from '../hooks/use-size';
+import type { AskHeldBack } from '../hooks/use-take';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
+import { BeatEdges } from './BeatEdges';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
 import { BeatList } from './BeatList';
 import { addBeat, freshBeatId } from './edits';
@@ -26,6 +28,7 @@ export function ScoreView({
   boat,
   moments,
   stale,
+  holdBack,
 }: {
   take: Take | null;
   /** The boat the take is of. */
@@ -33,14 +36,14 @@ export function ScoreView({
   /** What stands open at its moments, as far as it is known. */
   moments: readonly Moment[];
   stale: boolean;
+  holdBack: AskHeldBack;
 }) {
   const [frame, { width }] = useSize<HTMLDivElement>();
   const [asList, setAsList] = useState(false);
   const score = useWorkspace((s) => s.manoeuvre.score);
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
+  const units = useUnits();
   const playing = usePlayhead((p) => p.playing);
   const setPlaying = usePlayhead((p) => p.setPlaying);
   const seek = usePlayhead((p) => p.seek);
@@ -61,8 +64,8 @@ export function ScoreView({
     () =>
       !take || width === 0
         ? { lanes: [], controls: 0 }
-        : lanesFor(take, spec, x, { speed, length }, { lines: score.lines, breaks, words }),
-    [take, width, x, spec, speed, length, score.lines, breaks, words],
+        : lanesFor(take, spec, x, units, { lines: score.lines, breaks, words }),
+    [take, width, x, spec, units, score.lines, breaks, words],
   );
   const tops = laneTops(lanes, controls, hands ? 2 : 1);
   const band = tops.at(-1) ?? 0;
@@ -173,6 +176,15 @@ export function ScoreView({
         )}
         {!asList && take && (
           <WayOutReading moments={moments} top={HEADS_HEIGHT + band + 15} left={GUTTER} />
+        )}
+        {!asList && take && lanes.length > 0 && (
+          <BeatEdges
+            take={take}
+            x={x}
+            top={HEADS_HEIGHT}
+            height={height - AXIS_HEIGHT}
+            holdBack={holdBack}
+          />
         )}
         {!asList && take && lanes.length > 0 && (
           <Playhead x={x} lanes={lanes} tops={tops} top={HEADS_HEIGHT} height={height} />

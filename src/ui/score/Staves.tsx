@@ -57,7 +57,7 @@ export function LaneView({ lane, top, width }: { lane: Lane; top: number; width:
       )}
       {lane.rows?.map(({ name, y }) => (
         <text key={name} x={GUTTER - 8} y={y} textAnchor="end" className="fill-quiet text-[11.5px]">
-          {name.length > 13 ? `${name.slice(0, 12)}…` : name}
+          {name.length > 10 ? `${name.slice(0, 9)}…` : name}
         </text>
       ))}
       <path

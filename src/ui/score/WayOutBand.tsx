@@ -2,7 +2,7 @@
 import type { ScaleLinear } from 'd3-scale';
 import type { Moment } from '@/core/search';
 import { usePlayhead } from '../state/playhead';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { wayOutText } from '../words/way-out';
 import { GUTTER } from './layout';
 import { bandRuns } from './way-out-runs';
@@ -78,9 +78,7 @@ export function WayOutReading({
   left: number;
 }) {
   const time = usePlayhead((p) => p.time);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const at = nearest(moments, time);
   if (!at) return null;
   const alone = at.alone;

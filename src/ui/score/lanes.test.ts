@@ -5,7 +5,7 @@ import { demoFile } from '@/document/testing/demo';
 import { readAt, sampleBefore } from '../water/sample';
 import { engineLane, headingLane, speedLane, turnLane, wheelLane } from './lanes';
 
-const KN = { speed: 'kn', length: 'm' } as const;
+const KN = { speed: 'kn', length: 'm', force: 'N' } as const;
 const input = toRunInput(demoFile('alongside-wind-off'));
 if (!input.ok) throw new Error('the demo is not sound');
 const take: Take = runTake(input.value);

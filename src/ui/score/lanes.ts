@@ -229,7 +229,7 @@ export function lanesFor(
       ),
     ),
     ...thrusters.map((t, i) => thrusterLane(take, x, i, short(t.name), tall.thruster)),
-    ...(rigged.lines.length > 0 ? [lineLane(take, x, rigged.lines, rigged.breaks)] : []),
+    ...(rigged.lines.length > 0 ? [lineLane(take, x, rigged.lines, rigged.breaks, units)] : []),
   ];
   const readings = [
     speedLane(take, x, units, tall.reading),

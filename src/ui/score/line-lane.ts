@@ -4,7 +4,7 @@ import type { Take } from '@/core/score';
 import type { MoreColumn } from '@/core/sim';
 import type { ScoreDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
-import { force } from '../words/units';
+import { force, type Units } from '../words/units';
 import type { Lane } from './lane';
 
 const ROW_PX = 13;
@@ -54,6 +54,7 @@ export function lineLane(
   x: ScaleLinear<number, number>,
   lines: ScoreDocument['lines'],
   breaks: readonly number[],
+  units: Units,
 ): Lane {
   // Room for the lane's name and what it reads, however few lines there are.
   const height = Math.max(27, ROW_PX * lines.length + 4);
@@ -73,7 +74,7 @@ export function lineLane(
         (so, line) => (line.tension > (so?.tension ?? 20) ? line : so),
         null,
       );
-      if (heaviest) return force(heaviest.tension).split(' (')[0]!;
+      if (heaviest) return force(heaviest.tension, units);
       return out.length > 0 ? 'slack' : 'none on';
     },
   };

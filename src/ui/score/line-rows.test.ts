@@ -5,7 +5,7 @@ import { expectFrom, expectRow, freshExpect } from './expect-rows';
 import { freshOrder, orderFrom, orderRow } from './order-rows';
 import { cueText, expectationText } from '../words/beats';
 
-const UNITS = { speed: 'kn', length: 'm' } as const;
+const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 
 describe('a line in cue and expectation', () => {
   const cues: CueDocument[] = [

@@ -5,7 +5,7 @@ import { freshOrder, orderFrom, orderRow } from './order-rows';
 const ORDERS: OrderDocument[] = [
   { do: 'wheel', after_s: 0, angle_deg: -12 },
   { do: 'steer', after_s: 1.5, heading_deg: 84 },
-  { do: 'steerFor', after_s: 0, mark: 'lamp 2' },
+  { do: 'steerFor', after_s: 0, mark: 'lamp 2', first: 'stern' },
   { do: 'engine', after_s: 0.5, gear: 'astern', throttle: 0.35 },
   { do: 'engine', after_s: 0, engine: 'port engine', gear: 'neutral', throttle: 0 },
   { do: 'thruster', after_s: 0, thruster: 'bow thruster', power: -0.6 },
@@ -28,6 +28,6 @@ it('a fresh order of every kind has a form; one that names something is sound on
 
 it('says a steer as a helm is told it', () => {
   expect(orderText(ORDERS[1]!)).toBe('steer 084° after 1.5 s');
-  expect(orderText(ORDERS[2]!)).toBe('steer for lamp 2');
+  expect(orderText(ORDERS[2]!)).toBe('stern for lamp 2');
   expect(ordersText([ORDERS[1]!, ORDERS[7]!])).toBe('steer 084° after 1.5 s');
 });

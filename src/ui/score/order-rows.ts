@@ -25,6 +25,7 @@ export interface OrderRow {
   /** Degrees to steer, or the mark to steer for. */
   heading: number;
   mark: string;
+  first: 'bow' | 'stern';
   text: string;
   /** A line's name, what it is made on to, how it is passed, how it is tended. */
   line: string;
@@ -64,6 +65,7 @@ export function freshOrder(kind: OrderDocument['do']): OrderRow {
     twist: 0,
     heading: 0,
     mark: '',
+    first: 'bow',
     text: '',
     line: '',
     end: '',
@@ -85,7 +87,7 @@ export function orderRow(order: OrderDocument): OrderRow {
     return { ...row, angle: Math.abs(order.angle_deg), side };
   }
   if (order.do === 'steer') return { ...row, heading: order.heading_deg };
-  if (order.do === 'steerFor') return { ...row, mark: order.mark };
+  if (order.do === 'steerFor') return { ...row, mark: order.mark, first: order.first };
   if (order.do === 'engine') {
     const engine = order.engine ?? ALL_ENGINES;
     return { ...row, engine, gear: order.gear, throttle: tidy(order.throttle * 100, 1) };
@@ -159,7 +161,7 @@ export function orderFrom(row: OrderRow): OrderDocument {
     return { do: 'wheel', after_s, angle_deg: sided(row.angle, row.side) };
   }
   if (row.do === 'steer') return { do: 'steer', after_s, heading_deg: row.heading };
-  if (row.do === 'steerFor') return { do: 'steerFor', after_s, mark: row.mark };
+  if (row.do === 'steerFor') return { do: 'steerFor', after_s, mark: row.mark, first: row.first };
   if (row.do === 'engine') {
     const throttle = row.gear === 'neutral' ? 0 : row.throttle / 100;
     const engine = row.engine === ALL_ENGINES ? {} : { engine: row.engine };

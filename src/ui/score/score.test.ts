@@ -7,8 +7,8 @@ import { freshExpect } from './expect-rows';
 import { addBeat, duplicateBeat, freshBeatId, moveBeat, removeBeat, splitBeat } from './edits';
 import { placeHeads } from './layout';
 
-const KN = { speed: 'kn', length: 'm' } as const;
-const FEET = { speed: 'm/s', length: 'ft' } as const;
+const KN = { speed: 'kn', length: 'm', force: 'N' } as const;
+const FEET = { speed: 'm/s', length: 'ft', force: 'lbf' } as const;
 const fresh = { cue: freshCue('bow', 'lamp 2'), expect: freshExpect('bow', 'lamp 2') };
 const beats = [
   ...demoFile('off-stilt-pontoon').score.beats,

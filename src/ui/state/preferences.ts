@@ -1,11 +1,21 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { useShallow } from 'zustand/react/shallow';
 import type { FirstLine } from '@/core/brief';
+import type { FigureId } from '@/document';
 import type { ThemeName } from '../theme/palette';
 import { PREFERENCES_KEY } from '../theme/script';
 
 export type SpeedUnit = 'kn' | 'm/s';
 export type LengthUnit = 'm' | 'ft';
+export type ForceUnit = 'N' | 'kgf' | 'lbf';
+
+/** What speeds, lengths and forces are shown in. */
+export interface Units {
+  readonly speed: SpeedUnit;
+  readonly length: LengthUnit;
+  readonly force: ForceUnit;
+}
 
 /** null: whatever the figures favour. */
 export interface Schools {
@@ -17,12 +27,17 @@ export interface Preferences {
   readonly theme: ThemeName;
   readonly speed: SpeedUnit;
   readonly length: LengthUnit;
+  readonly force: ForceUnit;
   /** Where schools differ, the one this user follows. */
   readonly schools: Schools;
+  /** Figures this user had written in, the last one first. */
+  readonly figures: readonly FigureId[];
   setSchool<K extends keyof Schools>(which: K, school: Schools[K]): void;
+  usedFigure(figure: FigureId): void;
   setTheme(theme: ThemeName): void;
   setSpeed(speed: SpeedUnit): void;
   setLength(length: LengthUnit): void;
+  setForce(force: ForceUnit): void;
 }
 
 /** How this browser's user likes to see things. */
@@ -32,13 +47,22 @@ export const usePreferences = create<Preferences>()(
       theme: 'day',
       speed: 'kn',
       length: 'm',
+      force: 'N',
       schools: { firstLine: null, burst: null },
       setSchool: (which, school) =>
         set((state) => ({ schools: { ...state.schools, [which]: school } })),
+      figures: [],
+      usedFigure: (figure) =>
+        set(({ figures }) => ({ figures: [figure, ...figures.filter((one) => one !== figure)] })),
       setTheme: (theme) => set({ theme }),
       setSpeed: (speed) => set({ speed }),
       setLength: (length) => set({ length }),
+      setForce: (force) => set({ force }),
     }),
     { name: PREFERENCES_KEY, skipHydration: true },
   ),
 );
+
+/** This user's units; the same object until one of them changes. */
+export const useUnits = (): Units =>
+  usePreferences(useShallow(({ speed, length, force }) => ({ speed, length, force })));

@@ -1,7 +1,7 @@
 'use client';
 import { useRef } from 'react';
 import { MOST_STREAM_MPS, MOST_WIND_MPS, type Conditions } from '@/document';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { Gesture } from '../state/workspace';
 import { boatSpeed, compassPoint, speedFrom, speedIn, tidy, windSpeed } from '../words/units';
@@ -68,9 +68,7 @@ function StreamStrokes({ bearing, length }: { bearing: number; length: number })
 export function ConditionGrips() {
   const store = useWorkspaceStore();
   const conditions = useWorkspace((s) => s.manoeuvre.conditions);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const gesture = useRef<Gesture | null>(null);
   const { wind, stream } = conditions;
   // Grips work in knots; what is kept is m/s.

@@ -1,6 +1,6 @@
 'use client';
 import type { Take } from '@/core/score';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { distance, touchSpeed, type Units } from '../words/units';
 import { toScreen, type Camera, type View } from './camera';
 import { boxAround, type ScreenBox } from './names';
@@ -56,9 +56,8 @@ export function hurtBoxes(take: Take, camera: Camera, view: View, units: Units):
 
 /** Where the take comes nearest, and where it touches: shape and weight first, colour second. */
 export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; view: View }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const { near, hit } = hurts(take, camera, view, { speed, length });
+  const units = useUnits();
+  const { near, hit } = hurts(take, camera, view, units);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
       {near && (

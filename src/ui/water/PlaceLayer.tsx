@@ -4,6 +4,7 @@ import { Circle, Group, Line, Rect } from 'react-konva';
 import type { Feature, Place } from '@/document';
 import type { Palette } from '../theme/palette';
 
+type Ground = Extract<Feature, { kind: 'groundLine' }>;
 type Solid = Extract<Feature, { outline_m: unknown }>;
 
 const ORDER: Readonly<Record<Solid['kind'], number>> = {
@@ -68,7 +69,9 @@ export const PlaceLayer = memo(function PlaceLayer({
           />
         ))}
       {place.features.map((f) =>
-        f.kind === 'bollard' ? (
+        f.kind === 'groundLine' ? (
+          <GroundLine key={f.id} line={f} place={place} scale={scale} palette={palette} />
+        ) : f.kind === 'bollard' ? (
           <Rect
             key={f.id}
             x={f.x_m - 2.4 / scale}
@@ -109,3 +112,30 @@ export const PlaceLayer = memo(function PlaceLayer({
     </Group>
   );
 });
+
+/** A line on the bottom, from its weight to the bollard its tail is tied to: under the water, so only hinted at. */
+function GroundLine({
+  line,
+  place,
+  scale,
+  palette,
+}: {
+  line: Ground;
+  place: Place;
+  scale: number;
+  palette: Palette;
+}) {
+  const tail = place.features.find((f) => f.kind === 'bollard' && f.name === line.tail);
+  const arm = 3.5 / scale;
+  const { x_m: x, y_m: y } = line;
+  const stroke = { stroke: palette.shore, strokeWidth: 1, strokeScaleEnabled: false };
+  return (
+    <>
+      {tail?.kind === 'bollard' && (
+        <Line points={[x, y, tail.x_m, tail.y_m]} dash={[2, 5]} {...stroke} />
+      )}
+      <Line points={[x - arm, y - arm, x + arm, y + arm]} {...stroke} />
+      <Line points={[x - arm, y + arm, x + arm, y - arm]} {...stroke} />
+    </>
+  );
+}

@@ -3,7 +3,7 @@ import { useState, type PointerEvent } from 'react';
 import { lineEnds, namedPoints, radians } from '@/document';
 import { freshName } from '../lines/edits';
 import { lieOf, stopsText } from '../lines/names';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { useWorkspace } from '../state/context';
 import { distance } from '../words/units';
 import { toScreen, type Camera, type View } from './camera';
@@ -20,8 +20,7 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const edit = useWorkspace((s) => s.edit);
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
+  const units = useUnits();
   const [from, setFrom] = useState<string | null>(null);
   const [over, setOver] = useState<string | null>(null);
   const [pointer, setPointer] = useState<readonly [number, number] | null>(null);
@@ -115,7 +114,7 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
         className="absolute left-1/2 top-3 -translate-x-1/2 border border-plan bg-paper px-3 py-1 text-[13px]"
       >
         {lie
-          ? `${lie.name}: ${distance(lie.lead.length, { speed, length })}, ${stopsText(lie.stops)}`
+          ? `${lie.name}: ${distance(lie.lead.length, units)}, ${stopsText(lie.stops)}`
           : from
             ? `From the ${from}: now a bollard or a pile. Esc chooses another cleat.`
             : 'Press a cleat aboard, or drag from it to a bollard. Esc when done.'}

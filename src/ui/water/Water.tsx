@@ -11,7 +11,7 @@ import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import type { Reference } from '../state/workspace';
-import { usePreferences } from '../state/preferences';
+import { usePreferences, useUnits } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { useSize } from '../hooks/use-size';
 import { BeatNumbers } from './BeatNumbers';
@@ -69,9 +69,7 @@ export function Water({
   const point = useWorkspace((s) => s.point);
   const select = useWorkspace((s) => s.select);
   const palette = PALETTES[usePreferences((p) => p.theme)];
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const { lines, fenders } = manoeuvre.score;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
   const breaks = useMemo(() => breakingLoads(lines, boat), [lines, boat]);
@@ -79,8 +77,8 @@ export function Water({
 
   const home = useMemo(() => {
     const open: View = { width: view.width, height: view.height };
-    return fit(takeExtent(manoeuvre, boat, take), open, FIT_MARGIN_PX);
-  }, [manoeuvre, boat, take, view.width, view.height]);
+    return fit(takeExtent(manoeuvre, boat, place, take), open, FIT_MARGIN_PX);
+  }, [manoeuvre, boat, place, take, view.width, view.height]);
   // Until the user moves the view, it keeps what the first take needs.
   const [firstTake, setFirstTake] = useState<Take | null>(null);
   if (take && !firstTake) setFirstTake(take);
@@ -88,11 +86,11 @@ export function Water({
   const opening = useMemo(
     () =>
       fit(
-        takeExtent(firstManoeuvre, boat, firstTake),
+        takeExtent(firstManoeuvre, boat, place, firstTake),
         { width: view.width, height: view.height },
         FIT_MARGIN_PX,
       ),
-    [firstManoeuvre, boat, firstTake, view.width, view.height],
+    [firstManoeuvre, boat, place, firstTake, view.width, view.height],
   );
   const [camera, setCamera] = useState<Camera | null>(null);
   const shown = camera ?? opening;

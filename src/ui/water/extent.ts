@@ -1,9 +1,9 @@
 import type { Take } from '@/core/score';
-import type { Boat, Manoeuvre } from '@/document';
+import { namedMarks, type Boat, type Manoeuvre, type Place } from '@/document';
 import type { Box } from './camera';
 
 /** What the view should hold at first: the way the boat goes, start included, with her length round it. */
-export function takeExtent(manoeuvre: Manoeuvre, boat: Boat, take: Take | null): Box {
+export function takeExtent(manoeuvre: Manoeuvre, boat: Boat, place: Place, take: Take | null): Box {
   const { x_m, y_m } = manoeuvre.start;
   let box = { minX: x_m, minY: y_m, maxX: x_m, maxY: y_m };
   const include = (x: number, y: number) => {
@@ -18,6 +18,10 @@ export function takeExtent(manoeuvre: Manoeuvre, boat: Boat, take: Take | null):
     const { x, y } = take.trace;
     for (let i = 0; i < x.length; i += 5) include(x[i]!, y[i]!);
   }
+  // Where she is to end belongs to it before any take gets there.
+  const { goal } = manoeuvre;
+  const mark = goal.is === 'lie' && namedMarks(place).find(({ name }) => name === goal.mark);
+  if (mark) include(mark.x, mark.y);
   const room = boat.hull.length_m;
   return {
     minX: box.minX - room,

@@ -1,26 +1,23 @@
 'use client';
 import { compareTakes } from '@/core/debrief';
 import type { Take } from '@/core/score';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { differenceLines } from '../words/difference';
 
 /** How a take differs from the one it is held against. */
 export function DifferenceList({ held, now }: { held: Take; now: Take }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
+  const units = useUnits();
   return (
     <ul>
-      {differenceLines(held, now, compareTakes(held, now), { speed, length }).map(
-        ({ name, text, worse }) => (
-          <li key={name} className="rule-t flex justify-between gap-3 py-1">
-            <span className={worse ? 'font-semibold text-hurt' : ''}>
-              {worse ? '▲ ' : ''}
-              {name}
-            </span>
-            <span className="figures text-right">{text}</span>
-          </li>
-        ),
-      )}
+      {differenceLines(held, now, compareTakes(held, now), units).map(({ name, text, worse }) => (
+        <li key={name} className="rule-t flex justify-between gap-3 py-1">
+          <span className={worse ? 'font-semibold text-hurt' : ''}>
+            {worse ? '▲ ' : ''}
+            {name}
+          </span>
+          <span className="figures text-right">{text}</span>
+        </li>
+      ))}
     </ul>
   );
 }

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import type { GridCell } from '@/core/search';
 import type { ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import { useGrid } from '../hooks/use-look';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { fit, type Box } from '../water/camera';
 import { compassPoint, distance, speedFrom, windSpeed, type Units } from '../words/units';
 
@@ -30,9 +30,7 @@ export function GridSheet({
   variation: VariationDocument;
   onClose: () => void;
 }) {
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const [stopped, setStopped] = useState(false);
   const cells = useGrid(stopped ? null : file, variation, WINDS);
   const all = DIRECTIONS_DEG.length * SPEEDS_KN.length;

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { NO_VARIATION, type VariationDocument } from '@/document';
 import type { TakeState } from '../hooks/use-take';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { usePreferences } from '../state/preferences';
+import { useUnits } from '../state/preferences';
 import { takeExtent } from '../water/extent';
 import { boatSpeed, compassPoint, windSpeed } from '../words/units';
 import { DifferenceList } from './DifferenceList';
@@ -20,9 +20,7 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
   const reference = useWorkspace((s) => s.reference);
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const { conditions, start } = manoeuvre;
-  const speed = usePreferences((p) => p.speed);
-  const length = usePreferences((p) => p.length);
-  const units = { speed, length };
+  const units = useUnits();
   const [sheet, setSheet] = useState(false);
   const { take, file } = state;
   const hold = () => take && store.getState().setReference({ take, file, kept: true });
@@ -180,7 +178,7 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
         <GridSheet
           file={file}
           variation={variation}
-          frame={takeExtent(manoeuvre, file.boat, take)}
+          frame={takeExtent(manoeuvre, file.boat, file.place, take)}
           onClose={() => setSheet(false)}
         />
       )}

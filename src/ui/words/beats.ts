@@ -69,7 +69,8 @@ export function orderText(order: OrderDocument): string {
   const late = order.after_s > 0 ? ` after ${tidy(order.after_s, 1)} s` : '';
   if (order.do === 'wheel') return wheelText(order.angle_deg) + late;
   if (order.do === 'steer') return `steer ${threeFigures(order.heading_deg)}${late}`;
-  if (order.do === 'steerFor') return `steer for ${order.mark}${late}`;
+  if (order.do === 'steerFor')
+    return `${order.first === 'stern' ? 'stern' : 'steer'} for ${order.mark}${late}`;
   if (order.do === 'engine') {
     const which = order.engine === undefined ? '' : `${order.engine} `;
     return which + engineText(order.gear, order.throttle) + late;

@@ -11,7 +11,7 @@ import { openings } from './take';
 import { force } from './units';
 import { limitWords, wayOutText } from './way-out';
 
-const UNITS = { speed: 'kn', length: 'm' } as const;
+const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const read = toRunInput(demoFile('alongside-wind-off'));
 if (!read.ok) throw new Error('the demo cannot be read');
 const input: RunInput = read.value;
@@ -26,10 +26,26 @@ const texts = (of: Brief, wind: number) =>
   [...pushStatements(of, UNITS), ...ableStatements(of, 10.6, wind, UNITS)].map((s) => s.text);
 
 describe('the brief in words', () => {
-  it('gives forces to two figures, in newtons and kilograms-force', () => {
-    expect(force(208.24)).toBe('210 N (21 kgf)');
-    expect(force(-7.4)).toBe('7 N (1 kgf)');
-    expect(force(12345)).toBe('12 kN (1300 kgf)');
+  it('says in what wind joystick and spring still hold her, or that they do not', () => {
+    const able = { ...brief.able!, holds: { ...brief.able!.holds } };
+    const with_ = (holds: Partial<typeof able.holds>, wind: number) =>
+      texts({ ...brief, able: { ...able, holds: { ...able.holds, ...holds } } }, wind);
+    expect(texts(brief, 2).join()).toMatch(
+      /midship spring holds her against wind off: up to \d+ kn/,
+    );
+    expect(texts(brief, 20).join()).toMatch(/midship spring no longer holds her against wind off/);
+    expect(with_({ spring: 0 }, 2).join()).toContain('does not hold her against wind off');
+    expect(with_({ joystick: 9 }, 2).join()).toContain('The joystick holds her against wind off');
+    expect(texts(brief, 2).join()).not.toContain('joystick');
+  });
+
+  it('gives forces to two figures, in newtons, kilograms-force or pounds-force', () => {
+    expect(force(208.24, UNITS)).toBe('210 N');
+    expect(force(208.24, { ...UNITS, force: 'kgf' })).toBe('21 kgf');
+    expect(force(208.24, { ...UNITS, force: 'lbf' })).toBe('47 lbf');
+    expect(force(-7.4, UNITS)).toBe('7 N');
+    expect(force(12345, UNITS)).toBe('12 kN');
+    expect(force(12345, { ...UNITS, force: 'kgf' })).toBe('1300 kgf');
   });
 
   it('says each thing once, with a reason, for each its own', () => {

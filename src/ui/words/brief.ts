@@ -41,14 +41,14 @@ function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement
     text:
       size(push.force) < 1
         ? `${WHERE[where]} nothing pushes her`
-        : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(size(push.force))}`,
+        : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(size(push.force), units)}`,
     why: `Held still on ${heading(push.heading)}: wind ${along(push.wind, wind)}${
       hasStream ? `; stream ${along(push.stream, stream)}` : '; no stream'
     }.`,
     figures: [
-      ['across her', `${force(push.force.starboard)} to ${side(push.force.starboard)}`],
-      ['along her', `${force(push.force.ahead)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
-      ['of it the wind across', force(push.windForce.starboard)],
+      ['across her', `${force(push.force.starboard, units)} to ${side(push.force.starboard)}`],
+      ['along her', `${force(push.force.ahead, units)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
+      ['of it the wind across', force(push.windForce.starboard, units)],
       ['spread', 'wind ± 20 %, stream ± 25 %'],
     ],
     time: null,
@@ -238,9 +238,42 @@ function holdStatements({ holds }: Able, wind: number, units: Units): Statement[
       },
     ];
   };
+  /** The whole of her, not her bow alone. */
+  const whole = (key: string, means: string, most: number | null, how: string) => {
+    if (most === null) return [];
+    const enough = most > wind;
+    const to =
+      most === Infinity ? `${windSpeed(MOST_WIND_MPS, units)} and more` : windSpeed(most, units);
+    return [
+      {
+        key,
+        text: enough
+          ? `${means} holds her against wind off: up to ${to}`
+          : most === 0
+            ? `${means} does not hold her against wind off, however light`
+            : `${means} no longer holds her against wind off: it does to ${to}`,
+        why: `${how} It blows ${windSpeed(wind, units)} now.`,
+        figures: [['spread', '± 25 %'] as const],
+        time: null,
+        hurts: !enough,
+      },
+    ];
+  };
   return [
     ...say('burst', 'Half ahead, wheel hard over', holds.burst, 'Half throttle ahead'),
     ...say('thruster', 'The bow thruster', holds.thruster, 'Full power'),
+    ...whole(
+      'joystick',
+      'The joystick',
+      holds.joystick,
+      `Pushed over against it for ${Math.round(holds.seconds)} s from rest, twisted to keep her heading, wind abeam, calm water: is she where she was, and still abeam of it?`,
+    ),
+    ...whole(
+      'spring',
+      'Idling ahead on a midship spring',
+      holds.spring,
+      `Led a quarter of her length aft, fenders between, with the wheel that does best of four, wind off the quay for ${Math.round(holds.springSeconds)} s: does she lie still and alongside?`,
+    ),
   ];
 }
 

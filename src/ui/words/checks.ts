@@ -1,4 +1,4 @@
-import { NOT_THERE, type Finding } from '@/core/checks';
+import { EYE_OVER_DECK_M, NOT_THERE, type Finding } from '@/core/checks';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, distance, tidy, type Units } from './units';
 
@@ -72,6 +72,11 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
       return (
         HANDS_WORDS[figure]?.(which ?? 'somebody') ?? HANDS_WORDS[NOT_THERE.WALKS]!('somebody')
       );
+    case 'unseen from the helm':
+      return {
+        text: `${which ?? 'its mark'} is hidden from the helm by her own deck when it is expected near`,
+        why: `An eye ${distance(EYE_OVER_DECK_M, units)} over the deck’s edge sees nothing low for ${distance(figure, units)} beyond it there. Have it called out, or expect it of a mark abeam.`,
+      };
     case 'turned before it opens':
       return {
         text: `turned in while ${which ?? 'something'} still stands between her bow and the berth`,

@@ -1,4 +1,8 @@
-import type { FigureId } from '@/document';
+import type { Boat, FigureId, GoalDocument, Way } from '@/document';
+import { namedPoints } from '@/document';
+import { outcomeWords } from './take';
+import { distance, windSpeed, type Units } from './units';
+import { limitWords } from './way-out';
 
 /** A figure's name, and what is done in it. */
 export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>> = {
@@ -14,6 +18,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Alongside sideways',
     'stopped abreast of the berth, then pushed in by joystick or thrusters',
   ],
+  'alongside-walked-in': [
+    'Alongside, walked in sideways',
+    'stopped abreast of the berth, then engines opposed and the wheel over',
+  ],
   'ferry-glide-in': [
     'Ferry glide in',
     'up into the stream at an angle, which comes off as she nears',
@@ -24,7 +32,7 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   ],
   'slip-stern-in': [
     'Into the slip stern first',
-    'stopped past it, swung on the spot, then astern in',
+    'bow swung away, under way or stopped past it, then astern in',
   ],
   'stop-straight': ['Stop straight', 'aimed off, then astern, coming straight as she stops'],
   'turn-on-the-spot': [
@@ -32,6 +40,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'bursts ahead and astern with the wheel hard over, or engines opposed',
   ],
   'wait-out-a-gust': ['Wait out a gust', 'held bow to the weather by short bursts'],
+  'ferry-glide-out': [
+    'Ferry glide out',
+    'bow a little off into the stream, which carries her off sideways',
+  ],
   'drop-off-and-away': ['Drop off and away', 'let the wind take her off, then ahead and out'],
   'stern-out-and-astern': [
     'Stern out, then astern',
@@ -39,6 +51,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   ],
   'bow-off-by-thruster': ['Bow off by the thruster', 'bow pushed off, then ahead and out'],
   'sideways-off': ['Off sideways', 'pushed off by joystick or thrusters'],
+  'walk-off': [
+    'Walked off sideways',
+    'by engine and wheel: engines opposed, or bow out and stern out by turns',
+  ],
   'astern-out': ['Astern straight out', 'astern out of the slip, stopped in the aisle'],
   'spring-off-by-the-bow': [
     'Sprung off, stern first',
@@ -56,8 +72,55 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Alone, the last line on a slip',
     'bow and stern line let go by walking, a doubled breast line slipped from the helm, then off',
   ],
+  'stern-in-by-hand': [
+    'Stern hauled in by hand first',
+    'bow line off, the stern line hauled in until her bow points out, then away',
+  ],
+  'hold-on-a-spring': [
+    'Held on a spring',
+    'idle ahead on a spring led aft, with as much wheel as keeps her alongside',
+  ],
+  'warp-along': [
+    'Warped along the berth',
+    'one line hauled by hand, another eased on a turn and made fast to stop her',
+  ],
+  'stern-to-on-ground-lines': [
+    'Stern to on ground lines',
+    'astern in, windward stern line, held up on it, windward ground line, leeward line last',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',
   ],
 };
+
+/** "port side to, heading 343°": how she is to lie. */
+export function lyingText(goal: GoalDocument, boat: Boat): string {
+  if (goal.is !== 'lie') return '';
+  const y = namedPoints(boat).find(({ name }) => name === goal.point)?.y ?? 0;
+  const heading = `heading ${String(Math.round(goal.heading_deg) % 360).padStart(3, '0')}°`;
+  if (y === 0) return heading;
+  return `${y < 0 ? 'port' : 'starboard'} side to, ${heading}`;
+}
+
+/** What a way came to: that it gets there, the room it leaves, its way out and the wind it fails in; or why it does not. */
+export function wayWords({ proposal, goal, limit }: Way<FigureId>, units: Units): string {
+  const { take, score, wayOut } = proposal;
+  if (take.outcome !== 'reached') {
+    const [head, why] = outcomeWords(take, { goal, score }, units);
+    return `does not get there: ${head.toLowerCase()}, ${why}`;
+  }
+  const { clearance } = take.margins;
+  const none = wayOut?.none ?? 0;
+  const parts = [
+    'gets there',
+    clearance && `${distance(clearance.distance, units)} clear of ${clearance.name}`,
+    wayOut &&
+      (none === 0 ? 'always a way out' : `no way out at ${none} of ${wayOut.looked} moments`),
+    limit &&
+      (limit.wind === null
+        ? `holds beyond ${windSpeed(limit.holdsTo, units)}`
+        : `fails in ${windSpeed(limit.wind, units)}: ${limitWords(limit, units)[2]}`),
+  ];
+  return parts.filter(Boolean).join(', ');
+}

@@ -46,5 +46,5 @@ export function withoutText(without: Without, units: Units): string {
   if (!without.heaviest || without.tension < 20)
     return without.off < STAYS_M ? `${gone}.` : `${gone}; nothing else holds her.`;
   const share = Math.round((100 * without.tension) / without.breaks);
-  return `${gone}; the ${without.heaviest} then carries up to ${force(without.tension)}, ${share} % of what parts it.`;
+  return `${gone}; the ${without.heaviest} then carries up to ${force(without.tension, units)}, ${share} % of what parts it.`;
 }

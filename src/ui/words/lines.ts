@@ -41,24 +41,27 @@ function tendText(order: Extract<HandsDocument, { do: 'tend' }>): string {
   }
 }
 
-/** What people are told to do: "Ada: haul the bow line in". */
-export function handsText(order: HandsDocument): string {
-  const who = order.by === undefined ? '' : `${order.by}: `;
+/** What somebody is told to do, without their name: "haul the bow line in". */
+export function taskText(order: HandsDocument): string {
   switch (order.do) {
     case 'pass':
-      return who + passText(order);
+      return passText(order);
     case 'tend':
-      return who + tendText(order);
+      return tendText(order);
     case 'letGo':
-      return `${who}let go the ${order.line}`;
+      return `let go the ${order.line}`;
     case 'step':
       return order.to === 'ashore'
-        ? `${who}step ashore, to ${order.at}`
-        : `${who}step aboard at the ${order.at}`;
+        ? `step ashore, to ${order.at}`
+        : `step aboard at the ${order.at}`;
     case 'go':
-      return `${who}go to the ${order.at}`;
+      return `go to the ${order.at}`;
   }
 }
+
+/** The same with who is told: "Ada: haul the bow line in". */
+export const handsText = (order: HandsDocument): string =>
+  order.by === undefined ? taskText(order) : `${order.by}: ${taskText(order)}`;
 
 type LineEventOf = Extract<TakeEvent, { is: 'line' }>;
 type CrewEventOf = Extract<TakeEvent, { is: 'crew' }>;
@@ -116,5 +119,6 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   left: 'left',
   'brought up': 'run out',
   parted: 'parted',
+  'picked up': 'picked up',
   'in the propeller': 'in the propeller',
 };

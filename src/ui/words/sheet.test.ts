@@ -5,8 +5,8 @@ import { driveWords, figureWords, massWords } from './boat';
 import { sheetSections, type SheetSection } from './sheet';
 import type { Units } from './units';
 
-const KN: Units = { speed: 'kn', length: 'm' };
-const FEET: Units = { speed: 'm/s', length: 'ft' };
+const KN: Units = { speed: 'kn', length: 'm', force: 'N' };
+const FEET: Units = { speed: 'm/s', length: 'ft', force: 'lbf' };
 
 let sheet: Sheet;
 let barge: Sheet;

@@ -3,6 +3,8 @@ import { FIGURE_IDS } from '@/document';
 import { FIGURE_WORDS } from './figures';
 import { reasonsForSide } from './sides';
 
+const KNOTS = { speed: 'kn', length: 'm', force: 'N' } as const;
+
 const side = (of: ForSide['side'], rest: Partial<ForSide> = {}): ForSide => ({
   side: of,
   heading: 0,
@@ -15,7 +17,7 @@ const side = (of: ForSide['side'], rest: Partial<ForSide> = {}): ForSide => ({
 });
 
 it('says nothing speaks for either side when nothing does', () => {
-  expect(reasonsForSide([side('port'), side('starboard')], 'port', 'kn')).toEqual([
+  expect(reasonsForSide([side('port'), side('starboard')], 'port', KNOTS)).toEqual([
     'Wind, stream and propeller say little for either side.',
   ]);
 });
@@ -25,13 +27,13 @@ it('names stream, wind and walk with what they do, in the user’s unit', () => 
     side('port', { streamAhead: 0.514, windAhead: 5.144, sternIn: 0.1, worth: 2 }),
     side('starboard', { streamAhead: -0.514, windAhead: -5.144, sternIn: -0.1, worth: -2 }),
   ];
-  expect(reasonsForSide(sides, 'port', 'kn')).toEqual([
+  expect(reasonsForSide(sides, 'port', KNOTS)).toEqual([
     '1.0 kn of stream on the bow, which helps her stop.',
     '10 kn of wind on the bow, which helps her stop.',
     'Going astern turns her 6° in 5 s, her stern in to the berth.',
     'The better side by these.',
   ]);
-  const other = reasonsForSide(sides, 'starboard', 'm/s');
+  const other = reasonsForSide(sides, 'starboard', { ...KNOTS, speed: 'm/s' });
   expect(other[0]).toBe('0.51 m/s of stream from astern, which carries her on.');
   expect(other.at(-2)).toContain('away from the berth');
   expect(other.at(-1)).toBe('The other side is the better by these.');
@@ -39,7 +41,7 @@ it('names stream, wind and walk with what they do, in the user’s unit', () => 
 
 it('does not press a side that is hardly better', () => {
   const sides = [side('port', { windAhead: 2, worth: 0.05 }), side('starboard', { windAhead: -2 })];
-  expect(reasonsForSide(sides, 'port', 'kn').at(-1)).toBe('Neither side has much over the other.');
+  expect(reasonsForSide(sides, 'port', KNOTS).at(-1)).toBe('Neither side has much over the other.');
 });
 
 it('every figure has a name of its own and says what is done', () => {

@@ -1,7 +1,6 @@
 import type { ForSide } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import type { SpeedUnit } from '../state/preferences';
-import { boatSpeed, windSpeed } from './units';
+import { boatSpeed, windSpeed, type Units } from './units';
 
 /** What is worth naming, m/s and rad. */
 const A_STREAM_MPS = 0.1;
@@ -12,12 +11,11 @@ const A_WALK = 2 / DEGREES_PER_RADIAN;
 export function reasonsForSide(
   sides: readonly ForSide[],
   side: ForSide['side'],
-  speed: SpeedUnit,
+  units: Units,
 ): string[] {
   const it = sides.find((one) => one.side === side);
   const better = sides[0];
   if (!it || !better) return [];
-  const units = { speed, length: 'm' } as const;
   const { streamAhead, windAhead, sternIn, walkFor } = it;
   const met = (value: number, words: string) =>
     value > 0

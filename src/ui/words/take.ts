@@ -137,7 +137,7 @@ export function readings(
     list.push({
       figure: `${Math.round(share * 100)} %`,
       meaning: `of what parts the ${lines[line.line]?.name ?? 'line'}`,
-      where: `${force(line.tension)} of ${force(line.breaks)}, ${moment(line.time)}`,
+      where: `${force(line.tension, units)} of ${force(line.breaks, units)}, ${moment(line.time)}`,
       hurts: share > WORKING_LOAD,
       time: line.time,
     });
@@ -222,6 +222,6 @@ function foundText(event: Extract<TakeEvent, { is: 'expectation failed' }>, unit
     case 'near':
       return distance(event.found, units);
     case 'line':
-      return `${force(event.found)} in it`;
+      return `${force(event.found, units)} in it`;
   }
 }

@@ -1,12 +1,16 @@
 import { DEGREES_PER_RADIAN, GRAVITY_MPS2, M_PER_FOOT, MPS_PER_KNOT } from '@/core/units';
 import { wrapTurn } from '@/core/math';
-import type { LengthUnit, SpeedUnit } from '../state/preferences';
+import type { ForceUnit, LengthUnit, SpeedUnit, Units } from '../state/preferences';
 
-/** Turns the core's SI figures into what a user reads. No figure shows more than it has. */
-export interface Units {
-  readonly speed: SpeedUnit;
-  readonly length: LengthUnit;
-}
+// Turns the core's SI figures into what a user reads. No figure shows more than it has.
+export type { Units };
+
+const NEWTONS: Readonly<Record<ForceUnit, number>> = {
+  N: 1,
+  kgf: GRAVITY_MPS2,
+  // A pound of 0.45359237 kg.
+  lbf: 0.45359237 * GRAVITY_MPS2,
+};
 
 const speedFactor = (unit: SpeedUnit) => (unit === 'kn' ? MPS_PER_KNOT : 1);
 const lengthFactor = (unit: LengthUnit) => (unit === 'ft' ? M_PER_FOOT : 1);
@@ -29,7 +33,9 @@ export function lengthFrom(value: number, unit: LengthUnit): number {
 
 /** "1.8 kn", "0.93 m/s": boat speeds. */
 export function boatSpeed(mps: number, { speed }: Units): string {
-  return `${speedIn(mps, speed).toFixed(speed === 'kn' ? 1 : 2)} ${speed}`;
+  const text = speedIn(mps, speed).toFixed(speed === 'kn' ? 1 : 2);
+  // What rounds to nought is neither ahead nor astern.
+  return `${Number(text) === 0 ? text.replace('-', '') : text} ${speed}`;
 }
 
 /** Speeds of a touch are given in m/s to the hundredth, whatever the rest is in: that is how fenders are judged. */
@@ -71,13 +77,10 @@ export function tidy(value: number, decimals = 2): number {
   return Number(value.toFixed(decimals));
 }
 
-/** "210 N (21 kgf)", to two figures: forces carry a fifth. */
-export function force(newtons: number): string {
-  const round = (value: number) => {
-    const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1);
-    return Math.round(value / step) * step;
-  };
-  const n = Math.abs(newtons);
-  const text = n >= 10000 ? `${round(n) / 1000} kN` : `${round(n)} N`;
-  return `${text} (${round(n / GRAVITY_MPS2)} kgf)`;
+/** "210 N", "21 kgf", to two figures: forces carry a fifth. */
+export function force(newtons: number, { force: unit }: Units): string {
+  const value = Math.abs(newtons) / NEWTONS[unit];
+  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1);
+  const round = Math.round(value / step) * step;
+  return unit === 'N' && Math.abs(newtons) >= 10000 ? `${round / 1000} kN` : `${round} ${unit}`;
 }

@@ -1,16 +1,19 @@
 import { briefOf, type Brief } from '@/core/brief';
-import { berthOf, namedMarks, toRunInput } from '@/document';
+import { berthOf, namedMarks, stoppingSpring, subjectOf, toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import {
+  aloneStatement,
   angleStatement,
   burstWays,
   crewStatements,
   fenderStatement,
+  handsStatements,
   lineWays,
   sideStatement,
+  springStatement,
 } from './what-to-do';
 
-const units = { speed: 'kn', length: 'm' } as const;
+const units = { speed: 'kn', length: 'm', force: 'N' } as const;
 const file = demoFile('alongside-wind-off');
 const input = toRunInput(file);
 if (!input.ok) throw new Error('the demo cannot be read');
@@ -19,10 +22,10 @@ for (const found of briefOf(input.value, false, namedMarks(file.place))) brief =
 
 describe('what to do, in words', () => {
   it('names the side, with its reasons', () => {
-    const said = sideStatement(brief, 'port', 'kn')!;
+    const said = sideStatement(brief, 'port', units)!;
     expect(said.text).toBe('Berth her port side to');
     expect(said.why).toMatch(/Going astern turns her \d+° in 5 s, her stern in to the berth\./);
-    expect(sideStatement(brief, 'starboard', 'kn')!.text).toBe(
+    expect(sideStatement(brief, 'starboard', units)!.text).toBe(
       'Port side to would be easier than starboard side to',
     );
   });
@@ -48,6 +51,37 @@ describe('what to do, in words', () => {
       Number(/in ([\d.]+) m/.exec(finding)![1]),
     );
     expect(idle!).toBeGreaterThan(firm!);
+  });
+
+  it('says who does what in the score, by name', () => {
+    const { score } = demoFile('spring-on-before-she-blows-off');
+    const said = handsStatements(score).map(({ text }) => text);
+    expect(said).toHaveLength(score.crew.length);
+    for (const [i, { name }] of score.crew.entries()) expect(said[i]).toMatch(`${name}: `);
+    expect(said.join(' ')).toMatch(/spring.*\(beat \d\)/);
+    expect(handsStatements(file.score)).toEqual([]);
+  });
+
+  it('measures a spring that stops her, and says what it carries', () => {
+    const said = springStatement(stoppingSpring(subjectOf(file)), units)!;
+    const [, made, span] = /made fast at ([\d.]+) m.*\|.*, ([\d.]+) m from cleat/.exec(
+      `${said.text}|${said.why}`,
+    )!;
+    expect(Number(made)).toBeLessThan(Number(span));
+    expect(said.text).toMatch(/^A spring from the port midship cleat to cleat \d, /);
+    const loads = [...said.why.matchAll(/(\d+) % of what parts it/g)].map((m) => Number(m[1]));
+    expect(loads).toHaveLength(2);
+    expect(loads[1]!).toBeGreaterThan(1.6 * loads[0]!);
+    expect(springStatement(null, units)).toBeNull();
+    expect(stoppingSpring(subjectOf(demoFile('off-the-wall')))).toBeNull();
+  });
+
+  it('says what one alone reaches from the helm', () => {
+    const { score, boat } = demoFile('spring-on-before-she-blows-off');
+    expect(aloneStatement(boat, score)).toBeNull();
+    const alone = aloneStatement(boat, { ...score, crew: score.crew.slice(0, 1) })!;
+    expect(alone.text).toMatch(/^Alone: from the helm Ines reaches /);
+    expect(alone.why).toMatch(/port bow cleat \d+ s/);
   });
 
   it('gives everybody a task', () => {

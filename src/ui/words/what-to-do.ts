@@ -1,10 +1,19 @@
 import { fenderHeight, type Brief, type FirstLine, type HeldBy } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import type { Berth, Boat } from '@/document';
-import type { Schools, SpeedUnit } from '../state/preferences';
+import { stoppedBy } from '@/core/holding';
+import { AT_HAND_M, WALKS_ABOARD_MPS } from '@/core/score';
+import {
+  namedPoints,
+  type Berth,
+  type Boat,
+  type ScoreDocument,
+  type StoppingSpring,
+} from '@/document';
+import type { Schools } from '../state/preferences';
 import type { Statement } from './brief';
+import { taskText } from './lines';
 import { reasonsForSide } from './sides';
-import { clock, distance, type Units } from './units';
+import { boatSpeed, clock, distance, force, type Units } from './units';
 
 const quiet = { figures: [], time: null, hurts: false } as const;
 
@@ -12,7 +21,7 @@ const quiet = { figures: [], time: null, hurts: false } as const;
 export function sideStatement(
   brief: Brief,
   side: 'port' | 'starboard',
-  speed: SpeedUnit,
+  units: Units,
 ): Statement | null {
   const sides = brief.berthed?.sides ?? [];
   const best = sides[0];
@@ -24,7 +33,7 @@ export function sideStatement(
       best.side === side || !clear
         ? `Berth her ${side} side to`
         : `${best.side === 'port' ? 'Port' : 'Starboard'} side to would be easier than ${side} side to`,
-    why: reasonsForSide(sides, side, speed).join(' '),
+    why: reasonsForSide(sides, side, units).join(' '),
     ...quiet,
   };
 }
@@ -155,4 +164,71 @@ export function crewStatements(
       ...quiet,
     },
   ];
+}
+
+/** What each of the people in the score is asked to do, beat by beat; nobody's name where hands are whoever is at hand. */
+export function handsStatements({ beats, crew }: ScoreDocument): Statement[] {
+  const asked = new Map<string, { text: string; beat: number }[]>();
+  for (const { name } of crew) asked.set(name, []);
+  beats.forEach(({ orders }, i) => {
+    for (const order of orders) {
+      if (!('by' in order) && !('line' in order)) continue;
+      const who = order.by ?? (crew.length === 1 ? crew[0]!.name : 'whoever is at hand');
+      const list = asked.get(who) ?? [];
+      asked.set(who, [...list, { text: taskText(order), beat: i + 1 }]);
+    }
+  });
+  return [...asked].map(([who, list]): Statement => ({
+    key: `hands-${who}`,
+    text:
+      list.length === 0
+        ? `${who}: nothing with lines in this score`
+        : `${who}: ${list.map(({ text, beat }) => `${text} (beat ${beat})`).join('; ')}`,
+    why: 'As the score has it. Each says it back before the first line is off.',
+    ...quiet,
+  }));
+}
+
+/** Speeds a spring may have to take off: slow, and as fast as anybody should come in, m/s (half a knot and a knot). */
+const SPRING_SPEEDS_MPS = [0.257, 0.514] as const;
+
+/** How long to measure a spring that stops her at her berth, with what it then stretches and carries. */
+export function springStatement(spring: StoppingSpring | null, units: Units): Statement | null {
+  if (!spring) return null;
+  const { cleat, to, span, rope, mass } = spring;
+  const [slow, firm] = SPRING_SPEEDS_MPS.map((speed) => stoppedBy(rope, mass, speed, span));
+  if (!slow) return null;
+  const told = (speed: number, by: NonNullable<typeof slow>) =>
+    `from ${boatSpeed(speed, units)} it stretches ${distance(by.stretch, units)} and carries ${force(by.load, units)}, ${Math.round((100 * by.load) / rope.breaks)} % of what parts it`;
+  const more = firm ? `; ${told(SPRING_SPEEDS_MPS[1], firm)}` : '';
+  return {
+    key: 'spring-length',
+    text: `A spring from the ${cleat} to ${to}, made fast at ${distance(slow.length, units)}, stops her there`,
+    why: `Measured where she is to lie, ${distance(span, units)} from cleat to bollard: ${told(SPRING_SPEEDS_MPS[0], slow)}${more}. All her way taken by the line alone; twice the speed is four times the energy.`,
+    ...quiet,
+  };
+}
+
+/** Alone aboard: what is within reach of the helm, and how long the walk to the rest is. */
+export function aloneStatement(boat: Boat, { crew }: ScoreDocument): Statement | null {
+  const aboard = crew.filter(({ at }) => 'aboard' in at);
+  const points = namedPoints(boat);
+  const helm = points.find(({ name }) => name === 'helm');
+  if (aboard.length !== 1 || !helm) return null;
+  const walks = points
+    .filter(({ name }) => /cleat|fairlead|bitt/.test(name))
+    .map(({ name, x, y }) => ({ name, far: Math.hypot(x - helm.x, y - helm.y) }));
+  const near = walks.filter(({ far }) => far <= AT_HAND_M).map(({ name }) => name);
+  const rest = walks
+    .filter(({ far }) => far > AT_HAND_M)
+    .map(({ name, far }) => `${name} ${Math.round(far / WALKS_ABOARD_MPS)} s`);
+  return {
+    key: 'alone',
+    text:
+      near.length > 0
+        ? `Alone: from the helm ${aboard[0]!.name} reaches the ${near.join(' and the ')}`
+        : `Alone: from the helm ${aboard[0]!.name} reaches no cleat; lead the last line there`,
+    why: `Away from the helm orders wait. A walk there takes: ${rest.join(', ')}.`,
+    ...quiet,
+  };
 }

@@ -15,13 +15,15 @@ import {
   windSpeed,
 } from './units';
 
-const KN = { speed: 'kn', length: 'm' } as const;
-const FEET = { speed: 'm/s', length: 'ft' } as const;
+const KN = { speed: 'kn', length: 'm', force: 'N' } as const;
+const FEET = { speed: 'm/s', length: 'ft', force: 'lbf' } as const;
 
 describe('figures', () => {
   it('show no more than they have, in the user’s units', () => {
     expect(boatSpeed(1, KN)).toBe('1.9 kn');
     expect(boatSpeed(1, FEET)).toBe('1.00 m/s');
+    expect(boatSpeed(-0.01, KN)).toBe('0.0 kn');
+    expect(boatSpeed(-0.1, KN)).toBe('-0.2 kn');
     expect(windSpeed(5.66, KN)).toBe('11 kn');
     expect(distance(2.44, KN)).toBe('2.4 m');
     expect(distance(2.44, FEET)).toBe('8.0 ft');

@@ -127,7 +127,13 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         <SidePanel state={state} survey={known} brief={brief} />
       </div>
       <div className="min-h-0 border-t border-ink">
-        <ScoreView take={state.take} boat={state.file.boat} moments={known.moments} stale={stale} />
+        <ScoreView
+          take={state.take}
+          boat={state.file.boat}
+          moments={known.moments}
+          stale={stale}
+          holdBack={state.holdBack}
+        />
       </div>
       {theirs && (
         <ConflictDialog

@@ -1,0 +1,72 @@
+import type { BoatSpec } from '../craft';
+import { cos, sin, type FlatPoints } from '../math';
+import type { Take } from '../score';
+import { sampleAt, type Finding, type Rule } from './check';
+
+/** Eye of somebody standing at the helm over the deck's edge amidships, m. Judgement: where a boat says no more. */
+export const EYE_OVER_DECK_M = 1.5;
+/** A cleat or a lamp's foot on a pontoon over the water, m. Judgement. */
+const MARK_M = 0.5;
+
+/** How far a ray from a point inside an outline goes before it is out of it for good, as a share of (dx, dy). */
+function leaves(outline: FlatPoints, x: number, y: number, dx: number, dy: number): number {
+  let out = 0;
+  const n = outline.length;
+  for (let i = 0, j = n - 2; i < n; j = i, i += 2) {
+    const ex = outline[i]! - outline[j]!;
+    const ey = outline[i + 1]! - outline[j + 1]!;
+    const turn = dx * ey - dy * ex;
+    if (turn === 0) continue;
+    const px = outline[j]! - x;
+    const py = outline[j + 1]! - y;
+    const along = (px * ey - py * ex) / turn;
+    const edge = (px * dy - py * dx) / turn;
+    if (edge >= 0 && edge <= 1) out = Math.max(out, along);
+  }
+  return out;
+}
+
+/**
+ * How far beyond her deck's edge her own hull hides what lies low, in the direction of a place in her own coordinates,
+ * m; null if the boat names no helm or the place is seen. An eye so high sees over an edge so high down to a line
+ * beyond it: similar triangles.
+ */
+export function hiddenBeyond({ hull, points }: BoatSpec, x: number, y: number): number | null {
+  const helm = points.find(({ name }) => name === 'helm');
+  if (!helm) return null;
+  const dx = x - helm.x;
+  const dy = y - helm.y;
+  const far = Math.sqrt(dx * dx + dy * dy);
+  const edge = far * leaves(hull.deck, helm.x, helm.y, dx, dy);
+  const eye = hull.freeboard + EYE_OVER_DECK_M;
+  const seenFrom = (edge * (eye - Math.min(MARK_M, hull.freeboard))) / EYE_OVER_DECK_M;
+  return far > edge && far < seenFrom ? seenFrom - edge : null;
+}
+
+const momentOf = (take: Take, beat: number, at: 'next' | { readonly after: number }) => {
+  const own = take.beats.find((mark) => mark.beat === beat);
+  if (!own) return null;
+  if (at !== 'next') return own.time + at.after;
+  return take.beats.find((mark) => mark.beat === beat + 1)?.time ?? take.duration;
+};
+
+/** Something expected close to a mark that her own hull then hides from the helm, with nobody calling it out. */
+export const unseenFromHelm: Rule = (input, take) =>
+  input.score.beats.flatMap(({ expect, orders }, beat): Finding[] => {
+    if (orders.some(({ order }) => order.do === 'call')) return [];
+    return expect.flatMap((expectation): Finding[] => {
+      if (expectation.is !== 'near') return [];
+      const time = momentOf(take, beat, expectation.at);
+      if (time === null || time > take.duration) return [];
+      const i = sampleAt(take, time);
+      const { x, y, heading } = take.trace;
+      const east = expectation.mark.x - x[i]!;
+      const north = expectation.mark.y - y[i]!;
+      const s = sin(heading[i]!);
+      const c = cos(heading[i]!);
+      const hidden = hiddenBeyond(input.boat, east * s + north * c, east * c - north * s);
+      if (hidden === null) return [];
+      const which = expectation.mark.name;
+      return [{ rule: 'unseen from the helm', beat, time, figure: hidden, limit: 0, which }];
+    });
+  });

@@ -1,0 +1,63 @@
+import { lineTension } from './line';
+import type { RopeFigures } from './rope';
+
+/** A line that takes a boat's way off by stretching. */
+export interface StoppedBy {
+  /** Length to make it fast at, without load, m. */
+  readonly length: number;
+  /** What it stretches by until she is still, m, and its load then, N. */
+  readonly stretch: number;
+  readonly load: number;
+}
+
+const HALVINGS = 60;
+
+/** Energy in a line stretched by a share of its length, J for each metre: ½·EA·ε² + ⅓·EA₂·ε³, its law integrated. */
+function energyPerMetre({ stiffness, stiffening }: RopeFigures, strain: number): number {
+  return strain * strain * (stiffness / 2 + (stiffening * strain) / 3);
+}
+
+/** The stretch, as a share, at which a line of that length holds that energy: it grows with stretch, so by halving. */
+function strainFor(rope: RopeFigures, length: number, energy: number): number {
+  let low = 0;
+  let high = 1e-3;
+  while (length * energyPerMetre(rope, high) < energy) high *= 2;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (length * energyPerMetre(rope, middle) < energy) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * How long to make a spring so that it is stretched to `span` as the boat comes to rest: all her way goes into the line,
+ * nothing into the water, the engine or a fender, so it carries less in truth and she stops a little short.
+ *
+ * @param mass with the water that moves with her, kg
+ * @param speed along the line as it comes taut, m/s
+ * @param span between its ends where she is to stop, m
+ * @returns null where no length does: the line would stretch by more than half of the span
+ */
+export function stoppedBy(
+  rope: RopeFigures,
+  mass: number,
+  speed: number,
+  span: number,
+): StoppedBy | null {
+  const energy = 0.5 * mass * speed * speed;
+  // A longer line stretches more in all, so what it is stretched to grows with its length: by halving again.
+  let low = span / 2;
+  let high = span;
+  const ends = (length: number) => length * (1 + strainFor(rope, length, energy));
+  if (ends(low) > span) return null;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (ends(middle) < span) low = middle;
+    else high = middle;
+  }
+  const length = (low + high) / 2;
+  const { stiffness, stiffening } = rope;
+  const load = lineTension(stiffness, length, 0, span, 0, stiffening);
+  return { length, stretch: span - length, load };
+}

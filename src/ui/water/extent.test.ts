@@ -1,0 +1,16 @@
+import { demoFile } from '@/document/testing/demo';
+import { takeExtent } from './extent';
+
+it('shows where she is to end before any take gets there', () => {
+  const file = demoFile('stern-to-before-supper');
+  const box = takeExtent(file as never, file.boat, file.place, null);
+  const { goal, start } = file;
+  const mark = file.place.features.find(({ name }) => goal.is === 'lie' && name === goal.mark)!;
+  if (!('x_m' in mark)) throw new Error('the goal names a mark');
+  for (const { x_m, y_m } of [mark, start]) {
+    expect(x_m).toBeGreaterThan(box.minX);
+    expect(x_m).toBeLessThan(box.maxX);
+    expect(y_m).toBeGreaterThan(box.minY);
+    expect(y_m).toBeLessThan(box.maxY);
+  }
+});
