@@ -6,7 +6,7 @@ import { violations } from './support/axe';
 
 const app = App.forTests();
 
-const press = async (xpath: string) => (await app.driver.findElement(By.xpath(xpath))).click();
+const press = (xpath: string) => app.page.press(xpath);
 const lines = () => app.page.text('section[aria-label="Lines and people"]');
 const names = async () =>
   Promise.all(
@@ -15,10 +15,7 @@ const names = async () =>
     ),
   );
 
-async function choose(label: string, option: string): Promise<void> {
-  await (await app.page.find(`[role=combobox][aria-label="${label}"]`)).click();
-  await press(`//*[@role='option'][normalize-space()='${option}']`);
-}
+const choose = (label: string, start: string) => app.page.choose(label, start);
 
 it('lines of a demo are read out against what parts them, and what holds her is worked out', async () => {
   await app.page.open('sprung-off-the-pontoon');

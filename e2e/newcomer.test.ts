@@ -6,21 +6,11 @@ import { violations } from './support/axe';
 
 const app = App.forTests();
 
-const press = async (xpath: string) => (await app.driver.findElement(By.xpath(xpath))).click();
+const press = (xpath: string) => app.page.press(xpath);
 const figures = () => app.page.text('section[aria-label="Figures"]');
 const at = () => app.driver.getCurrentUrl();
 
-async function choose(label: string, start: string): Promise<void> {
-  await (await app.page.find(`[role=combobox][aria-label="${label}"]`)).click();
-  await app.page.until(
-    `${start} chosen`,
-    async () => {
-      await press(`//*[@role='option'][starts-with(normalize-space(), '${start}')]`);
-      return true;
-    },
-    (done) => done,
-  );
-}
+const choose = (label: string, start: string) => app.page.choose(label, start);
 
 async function written(): Promise<string> {
   await app.driver.wait(

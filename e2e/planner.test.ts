@@ -7,24 +7,8 @@ import { violations } from './support/axe';
 const app = App.forTests();
 const ID = 'alongside-wind-off';
 
-async function press(text: string): Promise<void> {
-  const button = await app.page
-    .find(`main, [role=dialog]`)
-    .then(() => app.driver.findElement(By.xpath(`//button[normalize-space()='${text}']`)));
-  await button.click();
-}
-
-async function label(name: string): Promise<void> {
-  // A row still gliding to its place may lie over it for a moment.
-  await app.page.until(
-    `pressed ${name}`,
-    async () => {
-      await (await app.page.find(`button[aria-label="${name}"]`)).click();
-      return true;
-    },
-    (pressed) => pressed,
-  );
-}
+const press = (text: string) => app.page.press(`//button[normalize-space()='${text}']`);
+const label = (name: string) => app.page.press(`//button[@aria-label='${name}']`);
 
 const panel = (name: string) => app.page.text(`section[aria-label="${name}"]`);
 

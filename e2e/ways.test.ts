@@ -1,4 +1,4 @@
-import { By, Key } from 'selenium-webdriver';
+import { Key } from 'selenium-webdriver';
 import { App } from './support/app';
 import { violations } from './support/axe';
 
@@ -6,7 +6,7 @@ import { violations } from './support/axe';
 
 const app = App.forTests();
 const SECTION = 'section[aria-label="Ways of doing it"]';
-const press = async (xpath: string) => (await app.driver.findElement(By.xpath(xpath))).click();
+const press = (xpath: string) => app.page.press(xpath);
 const heads = () => app.page.text('ol[aria-label="Beats"]');
 
 /** Waits longer than the page does elsewhere: every figure takes seconds. */

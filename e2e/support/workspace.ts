@@ -67,6 +67,24 @@ export class WorkspacePage {
     return now;
   }
 
+  /** Presses what an XPath finds, waiting while it is not there yet or something gliding past lies over it. */
+  async press(xpath: string): Promise<void> {
+    await this.until(
+      `pressed ${xpath}`,
+      async () => {
+        await (await this.driver.findElement(By.xpath(xpath))).click();
+        return true;
+      },
+      (pressed) => pressed,
+    );
+  }
+
+  /** Takes the first option of a list box that begins so. */
+  async choose(label: string, start: string): Promise<void> {
+    await this.press(`//*[@role='combobox'][@aria-label='${label}']`);
+    await this.press(`//*[@role='option'][starts-with(normalize-space(), "${start}")]`);
+  }
+
   async openBeat(number: number): Promise<void> {
     const heads = await this.driver.findElements(By.css('ol[aria-label="Beats"] button'));
     await heads[number - 1]!.click();
