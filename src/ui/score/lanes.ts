@@ -1,6 +1,7 @@
 import { extent } from 'd3-array';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import { area, curveLinear, line } from 'd3-shape';
+import { area, line } from 'd3-shape';
+import simplify from 'simplify-js';
 import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
 import { engineColumn, type MoreColumn, type TraceColumn } from '@/core/sim';
@@ -13,8 +14,8 @@ import { lineLane } from './line-lane';
 
 type Scale = ScaleLinear<number, number>;
 const PAD = 3;
-/** Points drawn along a curve at most: more than there are pixels is waste. */
-const MOST_POINTS = 900;
+/** Pixels a curve may be off where samples are left out: what runs straight needs two points. */
+const OFF_PX = 0.2;
 
 function curve(
   take: Take,
@@ -23,19 +24,25 @@ function curve(
   value: (i: number) => number,
   filled: boolean,
 ): string {
-  const stride = Math.max(1, Math.floor(take.trace.time.length / MOST_POINTS));
-  const points: [number, number][] = [];
-  for (let i = 0; i < take.trace.time.length; i += stride) {
-    points.push([x(take.trace.time[i]!), y(value(i))]);
+  const { time } = take.trace;
+  const bends: { x: number; y: number }[] = [];
+  let before = NaN;
+  let now = value(0);
+  for (let i = 0; i < time.length; i++) {
+    const after = i + 1 < time.length ? value(i + 1) : NaN;
+    // Level ground is told by its ends.
+    if (now !== before || now !== after) bends.push({ x: x(time[i]!), y: y(now) });
+    before = now;
+    now = after;
   }
-  const last = take.trace.time.length - 1;
-  if (last >= 0) points.push([x(take.trace.time[last]!), y(value(last))]);
-  if (!filled) return line().curve(curveLinear)(points) ?? '';
+  const points = simplify(bends, OFF_PX).map((p): [number, number] => [p.x, p.y]);
+  if (!filled) return line().digits(1)(points) ?? '';
   return (
     area<[number, number]>()
       .x(([px]) => px)
       .y0(y(0))
-      .y1(([, py]) => py)(points) ?? ''
+      .y1(([, py]) => py)
+      .digits(1)(points) ?? ''
   );
 }
 

@@ -1,4 +1,5 @@
 import type { ScaleLinear } from 'd3-scale';
+import simplify from 'simplify-js';
 import { MADE } from '@/core/holding';
 import type { Take } from '@/core/score';
 import type { MoreColumn } from '@/core/sim';
@@ -10,6 +11,8 @@ import type { Lane } from './lane';
 const ROW_PX = 13;
 const THIN_PX = 0.6;
 const THICK_PX = 5;
+/** Pixels the bar's edge may be off where samples are left out. */
+const OFF_PX = 0.2;
 const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);
 
 /** A row of the lane: a bar while the line is on, as thick as its load is of what parts it (a fifth is full). */
@@ -25,12 +28,13 @@ function bar(
   if (!made || !tension) return '';
   const stride = Math.max(1, Math.floor(made.length / 450));
   let path = '';
-  let upper: string[] = [];
-  let lower: string[] = [];
+  let upper: { x: number; y: number }[] = [];
   const close = () => {
-    if (upper.length > 1) path += `M${upper.join('L')}L${lower.reverse().join('L')}Z`;
+    const thinned = simplify(upper, OFF_PX);
+    const edge = (side: number) =>
+      thinned.map((p) => `${p.x.toFixed(1)},${(middle + side * p.y).toFixed(1)}`);
+    if (thinned.length > 1) path += `M${edge(-1).join('L')}L${edge(1).reverse().join('L')}Z`;
     upper = [];
-    lower = [];
   };
   for (let i = 0; i < made.length; i += stride) {
     if (!ON.has(made[i]!)) {
@@ -40,9 +44,7 @@ function bar(
     let load = 0;
     for (let k = i; k < Math.min(made.length, i + stride); k++) load = Math.max(load, tension[k]!);
     const half = THIN_PX + THICK_PX * Math.min(1, (5 * load) / breaks);
-    const at = x(take.trace.time[i]!).toFixed(1);
-    upper.push(`${at},${(middle - half).toFixed(1)}`);
-    lower.push(`${at},${(middle + half).toFixed(1)}`);
+    upper.push({ x: x(take.trace.time[i]!), y: half });
   }
   close();
   return path;

@@ -1,54 +1,28 @@
 'use client';
 import type Konva from 'konva';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { Group, Line, Shape } from 'react-konva';
 import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
 import type { Palette } from '../theme/palette';
+import { deckAt, sweepRings } from './sweep';
 
-/** Metres of travel, radians of turn and seconds between hulls of the sweep. */
-const SWEEP_STEP_M = 0.5;
-const SWEEP_STEP_RAD = 0.05;
-
-function tracePath(
-  context: Konva.Context,
-  deck: Float64Array,
-  x: number,
-  y: number,
-  heading: number,
-): void {
-  const s = Math.sin(heading);
-  const c = Math.cos(heading);
-  for (let k = 0; k < deck.length; k += 2) {
-    const px = x + deck[k]! * s + deck[k + 1]! * c;
-    const py = y + deck[k]! * c - deck[k + 1]! * s;
-    if (k === 0) context.moveTo(px, py);
-    else context.lineTo(px, py);
-  }
+function tracePath(context: Konva.Context, ring: readonly (readonly [number, number])[]): void {
+  ring.forEach(([x, y], k) => (k === 0 ? context.moveTo(x, y) : context.lineTo(x, y)));
   context.closePath();
 }
 
-/** The water her deck passes over: every hull in one path, filled once, so that it is one even tone. */
+/** The water her deck passes over: every ring in one path, filled once, so that it is one even tone. */
 function Sweep({ take, deck, palette }: { take: Take; deck: Float64Array; palette: Palette }) {
+  const rings = useMemo(() => sweepRings(take, deck), [take, deck]);
   return (
     <Shape
       listening={false}
       fill={palette.sweep}
       opacity={0.75}
       sceneFunc={(context, shape) => {
-        const { x, y, heading } = take.trace;
         context.beginPath();
-        let last = -1;
-        for (let i = 0; i < x.length; i++) {
-          const far =
-            last < 0 ||
-            i === x.length - 1 ||
-            Math.hypot(x[i]! - x[last]!, y[i]! - y[last]!) > SWEEP_STEP_M ||
-            Math.abs(heading[i]! - heading[last]!) > SWEEP_STEP_RAD;
-          if (!far) continue;
-          last = i;
-          tracePath(context, deck, x[i]!, y[i]!, heading[i]!);
-        }
+        for (const ring of rings) tracePath(context, ring);
         context.fillShape(shape);
       }}
     />
@@ -79,7 +53,7 @@ function Outline({
       strokeScaleEnabled={false}
       sceneFunc={(context, shape) => {
         context.beginPath();
-        tracePath(context, deck, x, y, heading);
+        tracePath(context, deckAt(deck, x, y, heading));
         context.strokeShape(shape);
       }}
     />

@@ -12,10 +12,13 @@ import { PHASES, type Phase } from '../state/workspace';
 import type { SaveState } from '../hooks/use-autosave';
 import { BoatDialog } from './BoatDialog';
 
+/** Made once: making one anew costs more than the rest of the bar. */
+const CLOCK = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit' });
+
 function saveWords(state: SaveState): string {
   switch (state.is) {
     case 'saved':
-      return `saved ${new Date(state.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
+      return `saved ${CLOCK.format(state.at)}`;
     case 'saving':
       return 'saving …';
     case 'waiting':
