@@ -156,7 +156,7 @@ async function printDrag(): Promise<void> {
     const span = ([first, last]: readonly [number, number]) =>
       Number.isNaN(first) ? 'none' : `${first.toFixed(0)} to ${last.toFixed(0)}`;
     print(
-      `Chromium  wind dragged, ${id}: ${frames.toFixed(0)} frames a second, longest wait ${longest.toFixed(0)} ms; ms from rest to the first and last change of take ${span(take)}, brief ${span(brief)}, way-out band ${span(band)}`,
+      `Chromium  wind dragged, ${id}: ${frames.toFixed(0)} frames a second, longest wait ${longest.toFixed(0)} ms; ms from rest to the first and last change of take ${span(take)}, brief ${span(brief)}; to the way-out band's first moments, to all of it coarsely, to the whole ${band.map((ms) => ms.toFixed(0)).join(', ')}`,
     );
   }
 }

@@ -9,10 +9,11 @@ export interface Dragged {
   /** Frames drawn a second meanwhile, and the longest wait for one, ms. */
   readonly frames: number;
   readonly longest: number;
-  /** From the last movement of the hand: the first change and the last of the take, of the brief, of the way-out band, ms. */
+  /** From the last movement of the hand: the first change and the last of the take and of the brief, ms. */
   readonly take: readonly [number, number];
   readonly brief: readonly [number, number];
-  readonly band: readonly [number, number];
+  /** The way-out band's first moments, the whole of it coarsely (every twelfth moment), and the whole, ms. */
+  readonly band: readonly [number, number, number];
 }
 
 const MOVES = 90;
@@ -22,6 +23,7 @@ const MOVE_MS = 25;
 const WATCH = `
   const seen = { frames: 0, longest: 0, from: performance.now(), moved: 0, changed: {} };
   let last = seen.from;
+  const MOST = Number(document.querySelector('[data-moments]').dataset.moments);
   const tick = (now) => {
     if (seen.on !== false) {
       seen.frames += 1;
@@ -32,9 +34,11 @@ const WATCH = `
   };
   requestAnimationFrame(tick);
   addEventListener('pointermove', () => { seen.moved = performance.now(); seen.changed = {}; }, true);
-  const watch = (name, css) => new MutationObserver(() => {
+  const watch = (name, css) => new MutationObserver(([{ target }]) => {
     const at = performance.now() - seen.moved;
     seen.changed[name] = [seen.changed[name]?.[0] ?? at, at];
+    const band = target.closest('[data-moments]');
+    if (band && Number(band.dataset.moments) >= MOST / 12 && Number(band.dataset.moments) < MOST) seen.changed.coarse ??= at;
   }).observe(document.querySelector(css), { subtree: true, childList: true, characterData: true, attributes: true });
   watch('take', 'section[aria-label="This take"]');
   watch('brief', '[data-testid=brief]');
@@ -77,16 +81,19 @@ export async function measureDrag(id: string): Promise<Dragged | null> {
       'seen.on = false; return { frames: seen.frames, longest: seen.longest, seconds: (performance.now() - seen.from) / 1000 }',
     );
     await driver.sleep(4000);
-    type Changed = Record<'take' | 'brief' | 'band', [number, number] | undefined>;
+    type Changed = Partial<Record<'take' | 'brief' | 'band', [number, number]>> & {
+      coarse?: number;
+    };
     const changed = await driver.executeScript<Changed>('return seen.changed');
     await driver.actions().release().perform();
     const none: [number, number] = [NaN, NaN];
+    const [first, whole] = changed.band ?? none;
     return {
       frames: seen.frames / seen.seconds,
       longest: seen.longest,
       take: changed.take ?? none,
       brief: changed.brief ?? none,
-      band: changed.band ?? none,
+      band: [first, changed.coarse ?? NaN, whole],
     };
   } finally {
     await browser.close();

@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path';
 import { briefOf } from '@/core/brief';
 import { checkScore } from '@/core/checks';
 import { runTake, type RunInput, type Take } from '@/core/score';
-import { lastWayOut, surveyTake, windLimit } from '@/core/search';
+import { lastWayOut, surveyed, windLimit } from '@/core/search';
 import {
   boatSchema,
   check,
@@ -94,9 +94,7 @@ function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> 
 
 /** What Brief and Score show beside the take, in SI units and radians; null for a distance or a wind without end. */
 function lookInto(input: RunInput, file: ManoeuvreFile, take: Take) {
-  const moments = [...surveyTake(input)]
-    .sort((a, b) => a.index - b.index)
-    .map(({ moment }) => moment);
+  const moments = surveyed(input).map(({ time, wayOut, inHand }) => ({ time, wayOut, ...inHand }));
   const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
   const said = file.score.beats.map(({ wayOut }) => wayOut.say.trim() !== '');
   return {

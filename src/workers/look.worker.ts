@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { expose, releaseProxy } from 'comlink';
 import { briefOf, holdingOf } from '@/core/brief';
 import { checkScore } from '@/core/checks';
-import { runTake, type RunInput } from '@/core/score';
+import type { RunInput, Take } from '@/core/score';
 import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
@@ -95,10 +95,11 @@ function read(file: unknown): Result<{ input: RunInput; file: ManoeuvreFile }> {
   return input.ok ? success({ input: input.value, file: checked.value }) : input;
 }
 
-/** What is worth a second look, then way out and time in hand, then the wind in which it fails. */
+/** Way out and time in hand, what is worth a second look with the first of them, then the wind in which it fails. */
 function* survey(input: RunInput, said: readonly boolean[]): Generator<Partial<Looked>> {
-  yield { checks: checkScore(input, runTake(input), said) };
-  for (const surveyed of surveyTake(input)) yield { surveyed: [surveyed] };
+  const checked: Pick<Looked, 'checks'>[] = [];
+  const look = (take: Take) => checked.push({ checks: checkScore(input, take, said) });
+  for (const surveyed of surveyTake(input, look)) yield { surveyed: [surveyed], ...checked.pop() };
   for (const limit of seekWindLimit(input)) yield { limit };
 }
 

@@ -9,17 +9,13 @@ import { MPS_PER_KNOT } from '../units';
 import { Episode, Surroundings } from './episode';
 import { inHandFrom, LONGEST_IN_HAND_S } from './in-hand';
 import { windLimit } from './limits';
-import { coarseToFine, surveyTake, type Moment } from './survey';
+import { coarseToFine, surveyed, surveyTake } from './survey';
 import { AS_IT_IS, vary } from './vary';
 import { lastWayOut, REACTION_S, spareWanted, wayOutAt } from './way-out';
 import { windGrid } from './grid';
 
 const DEG = Math.PI / 180;
 const START = { is: 'start' } as const;
-
-function survey(input: RunInput): Moment[] {
-  return [...surveyTake(input)].sort((a, b) => a.index - b.index).map(({ moment }) => moment);
-}
 
 /** Dead ahead a quay, neutral, `speed` m/s on; piers left and right of the lane, so that she cannot drive round. */
 function lane(gap: number, speed: number, half = 4): RunInput {
@@ -161,7 +157,7 @@ describe('the way out', () => {
 
   it('of a take at a quay is open first and lost in the end, and the last moment lies between', () => {
     const input = lane(40, 1.5, 9);
-    const moments = survey({
+    const moments = surveyed({
       ...input,
       score: {
         beats: [beatOf(START, [engineIn(1, 0.2)])],
@@ -186,16 +182,17 @@ describe('the way out', () => {
       },
     );
     const other = { port: 'starboard', starboard: 'port' } as Record<string, string>;
-    const here = survey(input);
-    const there = survey(mirrored(input));
+    const here = surveyed(input);
+    const there = surveyed(mirrored(input));
     expect(there.length).toBe(here.length);
     here.forEach((moment, i) => {
       const twin = there[i]!;
       expect(twin.wayOut.grade).toBe(moment.wayOut.grade);
       const by = moment.wayOut.by;
       expect(twin.wayOut.by).toBe(by === null ? null : (other[by] ?? by));
-      expect(twin.alone?.name).toBe(moment.alone?.name);
-      if (moment.neutral) expect(twin.neutral!.seconds).toBeCloseTo(moment.neutral.seconds, 3);
+      expect(twin.inHand?.alone?.name).toBe(moment.inHand?.alone?.name);
+      if (moment.inHand?.neutral)
+        expect(twin.inHand!.neutral!.seconds).toBeCloseTo(moment.inHand.neutral.seconds, 3);
     });
   });
 });
@@ -214,12 +211,25 @@ describe('a survey', () => {
 
   it('begins at the start and ends at the end of the take', () => {
     const input = inputOf([beatOf(START, [engineIn(1)])], { is: 'after', seconds: 13 });
-    const moments = survey(input);
+    const moments = surveyed(input);
     expect(moments[0]!.time).toBe(0);
     expect(moments.at(-1)!.time).toBeCloseTo(13, 6);
-    expect(moments.every(({ wayOut, alone }) => wayOut.grade === 'open' && alone === null)).toBe(
-      true,
-    );
+    expect(
+      moments.every(({ wayOut, inHand }) => wayOut.grade === 'open' && inHand?.alone === null),
+    ).toBe(true);
+  });
+
+  it('knows the way out of every moment before it follows her from any', () => {
+    const input = inputOf([beatOf(START, [engineIn(1)])], { is: 'after', seconds: 13 });
+    const takes: number[] = [];
+    const found = [...surveyTake(input, (take) => takes.push(take.duration))];
+    expect(takes).toEqual([13]);
+    const half = found.length / 2;
+    expect(found.slice(0, half).every(({ moment }) => moment.inHand === null)).toBe(true);
+    expect(found.slice(half).every(({ moment }) => moment.inHand !== null)).toBe(true);
+    const indices = (part: typeof found) => new Set(part.map(({ index }) => index));
+    expect(indices(found.slice(0, half)).size).toBe(found[0]!.of);
+    expect(indices(found.slice(half))).toEqual(indices(found.slice(0, half)));
   });
 });
 

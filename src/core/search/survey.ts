@@ -1,4 +1,4 @@
-import { runTake, type RunInput } from '../score';
+import { runTake, type RunInput, type Take } from '../score';
 import type { SimState } from '../sim';
 import { Surroundings } from './episode';
 import { inHandFrom, type InHand } from './in-hand';
@@ -8,23 +8,21 @@ import { wayOutAt, type WayOutAt } from './way-out';
 export interface Moment {
   readonly time: number;
   readonly wayOut: WayOutAt;
-  /** Time in hand with the controls as they are, and with engines in neutral. */
-  readonly alone: InHand | null;
-  readonly neutral: InHand | null;
+  /** Time in hand with the controls as they are, and with engines in neutral; null until it is looked into. */
+  readonly inHand: { readonly alone: InHand | null; readonly neutral: InHand | null } | null;
 }
 
-/** A moment found, its place among `of`, and how many are known by now. */
+/** A moment found, or found more of, and its place among `of`. */
 export interface Surveyed {
   readonly index: number;
   readonly of: number;
-  readonly known: number;
   readonly moment: Moment;
 }
 
 const MOMENTS = 48;
 const LEAST_APART_S = 0.5;
-/** The first look is at every sixth moment. */
-const STRIDE = 6;
+/** The first look is at every twelfth moment, the next at every sixth: a band is there at once, if coarse. */
+const STRIDE = 12;
 
 /** Order in which moments are looked at: a coarse pass over the whole first, then what lies between. */
 export function coarseToFine(count: number, stride: number): number[] {
@@ -42,12 +40,17 @@ export function coarseToFine(count: number, stride: number): number[] {
   return order;
 }
 
-/** Her state at moments spread evenly over a take, first and last included. */
-export function momentsOf(input: RunInput, about: Surroundings): SimState[] {
+/** Her state at moments spread evenly over a take, first and last included; the take itself is told. */
+export function momentsOf(
+  input: RunInput,
+  about: Surroundings,
+  told?: (take: Take) => void,
+): SimState[] {
   const samples: SimState[] = [];
   const take = runTake(input, (state) => {
     samples.push(about.copyOf(state));
   });
+  told?.(take);
   const count = Math.max(2, Math.min(MOMENTS, Math.floor(take.duration / LEAST_APART_S) + 1));
   const last = samples.length - 1;
   if (last < count) return samples;
@@ -65,25 +68,38 @@ export function waysOut(input: RunInput): readonly WayOutAt[] {
 }
 
 /**
- * Looks from moments all over a take at what stands open: the way out, and the time in hand. A generator, so that
- * whoever asks can show what is known and stop.
+ * Looks from moments all over a take at what stands open: the way out from every one first, then the time in hand. A
+ * generator, so that whoever asks can show what is known and stop; every moment comes twice.
+ *
+ * @param told gets the take that is looked at, before anything of it is known
  */
-export function* surveyTake(input: RunInput): Generator<Surveyed> {
+export function* surveyTake(input: RunInput, told?: (take: Take) => void): Generator<Surveyed> {
   const about = new Surroundings(input);
-  const states = momentsOf(input, about);
-  const found = new Array<Moment | undefined>(states.length);
-  let known = 0;
-  for (const index of coarseToFine(states.length, STRIDE)) {
+  const states = momentsOf(input, about, told);
+  const order = coarseToFine(states.length, STRIDE);
+  const ways = new Array<WayOutAt | undefined>(states.length);
+  const of = states.length;
+  for (const index of order) {
+    const { time } = states[index]!;
+    const before = ways.slice(0, index).findLast((way) => way !== undefined);
+    const wayOut = wayOutAt(about, states[index]!, before?.by ?? null);
+    ways[index] = wayOut;
+    yield { index, of, moment: { time, wayOut, inHand: null } };
+  }
+  // Following her for a minute each way takes longer than all the escapes; the band does not wait for it.
+  for (const index of order) {
     const from = states[index]!;
-    const before = found.slice(0, index).findLast((moment) => moment !== undefined);
-    const moment: Moment = {
-      time: from.time,
-      wayOut: wayOutAt(about, from, before?.wayOut.by ?? null),
+    const inHand = {
       alone: inHandFrom(about, from, 'as they are'),
       neutral: inHandFrom(about, from, 'neutral'),
     };
-    found[index] = moment;
-    known += 1;
-    yield { index, of: states.length, known, moment };
+    yield { index, of, moment: { time: from.time, wayOut: ways[index]!, inHand } };
   }
+}
+
+/** All that a survey finds, in the order of time. */
+export function surveyed(input: RunInput): readonly Moment[] {
+  const moments: Moment[] = [];
+  for (const { index, moment } of surveyTake(input)) moments[index] = moment;
+  return moments;
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
@@ -55,7 +55,10 @@ function useLook<T>(
   }, [file, also]);
 
   // What is told last may come after the end.
-  return { found: state.found, busy: state.turn !== state.ended };
+  const { found } = state;
+  const busy = state.turn !== state.ended;
+  // The same while nothing new was found, so that what shows it is left alone.
+  return useMemo(() => ({ found, busy }), [found, busy]);
 }
 
 /** What stands open all over the take: moments known so far in the order of time, and the wind it fails in. */
@@ -71,9 +74,11 @@ export const NO_SURVEY: Survey = { moments: [], of: 0, limit: null, checks: [] }
 function joinSurvey(before: Survey, { surveyed, limit, checks }: Looked): Survey {
   const so = { ...before, limit: limit ?? before.limit, checks: checks ?? before.checks };
   if (surveyed.length === 0) return so;
-  const moments = [...so.moments, ...surveyed.map(({ moment }) => moment)].sort(
-    (a, b) => a.time - b.time,
+  // A moment comes again when more of it is known.
+  const at = new Map(
+    [...so.moments, ...surveyed.map(({ moment }) => moment)].map((m) => [m.time, m]),
   );
+  const moments = [...at.values()].sort((a, b) => a.time - b.time);
   return { ...so, moments, of: surveyed[0]!.of };
 }
 

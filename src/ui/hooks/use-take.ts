@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { HeldBack, Take } from '@/core/score';
 import type { ManoeuvreFile, Problem, VariationDocument } from '@/document';
 import { TakeClient } from '@/workers';
@@ -37,12 +37,17 @@ export function useTake(
     };
   }, []);
 
-  useEffect(() => client.current?.request(file, variation), [file, variation]);
+  const newest = useRef({ file, variation });
+  useEffect(() => {
+    newest.current = { file, variation };
+    client.current?.request(file, variation);
+  }, [file, variation]);
 
-  const holdBack = useCallback(
-    async (beat: number) => (await client.current?.holdBack(file, variation, beat)) ?? null,
-    [file, variation],
-  );
+  const holdBack = useCallback(async (beat: number) => {
+    const { file: of, variation: varied } = newest.current;
+    return (await client.current?.holdBack(of, varied, beat)) ?? null;
+  }, []);
 
-  return { ...state, holdBack };
+  // The same while nothing came of it, so that what shows it is left alone.
+  return useMemo(() => ({ ...state, holdBack }), [state, holdBack]);
 }

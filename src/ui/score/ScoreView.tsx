@@ -1,7 +1,7 @@
 'use client';
 import { scaleLinear } from 'd3-scale';
 import { ChartNoAxesGantt, List, Pause, Play, Plus } from 'lucide-react';
-import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import { memo, useMemo, useRef, useState, type PointerEvent } from 'react';
 import type { Take } from '@/core/score';
 import type { Moment } from '@/core/search';
 import { breakingLoads, toBoatSpec, type Boat } from '@/document';
@@ -23,7 +23,7 @@ import { AXIS_HEIGHT, CALLS_HEIGHT, laneTops, LaneView, RIGHT, Spoken, TimeAxis 
 import { BAND_HEIGHT, WayOutBand, WayOutReading } from './WayOutBand';
 
 /** The score: beats over lanes against time, and how she moves under them, on one playhead. */
-export function ScoreView({
+export const ScoreView = memo(function ScoreView({
   take,
   boat,
   moments,
@@ -192,4 +192,4 @@ export function ScoreView({
       </div>
     </section>
   );
-}
+});

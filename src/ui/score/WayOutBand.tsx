@@ -26,7 +26,12 @@ export function WayOutBand({
 }) {
   const runs = bandRuns(moments, duration);
   return (
-    <g transform={`translate(0 ${top})`} data-testid="way-out-band">
+    <g
+      transform={`translate(0 ${top})`}
+      data-testid="way-out-band"
+      // So that it can be seen from outside how far it is known.
+      data-moments={moments.length}
+    >
       <text x={20} y={12} className="fill-ink text-[13px] font-semibold">
         Way out
       </text>
@@ -81,7 +86,7 @@ export function WayOutReading({
   const units = useUnits();
   const at = nearest(moments, time);
   if (!at) return null;
-  const alone = at.alone;
+  const alone = at.inHand?.alone;
   return (
     <p
       data-testid="way-out-now"
@@ -90,10 +95,9 @@ export function WayOutReading({
     >
       {wayOutText(at.wayOut, units)}
       <span className="text-quiet">
-        {' · '}
-        {alone
-          ? `${Math.round(alone.seconds)} s in hand if nothing is done, then ${alone.name}${alone.grade === 'soft' ? ', softly' : ''}`
-          : 'a minute and more in hand if nothing is done'}
+        {alone &&
+          ` · ${Math.round(alone.seconds)} s in hand if nothing is done, then ${alone.name}${alone.grade === 'soft' ? ', softly' : ''}`}
+        {alone === null && ' · a minute and more in hand if nothing is done'}
       </span>
     </p>
   );

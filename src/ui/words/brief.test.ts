@@ -1,7 +1,7 @@
 import { briefOf, type Brief } from '@/core/brief';
 import { compareTakes } from '@/core/debrief';
 import { runTake, type RunInput } from '@/core/score';
-import { AS_IT_IS, lastWayOut, surveyTake, vary, windLimit } from '@/core/search';
+import { AS_IT_IS, lastWayOut, surveyed, vary, windLimit } from '@/core/search';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { legSides } from '../water/lee-sides';
@@ -90,7 +90,7 @@ describe('the brief in words', () => {
 });
 
 describe('way out and limits in words', () => {
-  const moments = [...surveyTake(input)].sort((a, b) => a.index - b.index).map((s) => s.moment);
+  const moments = surveyed(input);
 
   it('names the escape and what it clears', () => {
     expect(wayOutText(moments[0]!.wayOut, UNITS)).toMatch(/^stop her, \d+\.\d m to spare from /);

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import { BriefPanel } from '../brief/BriefPanel';
@@ -21,7 +22,7 @@ import { DifferenceList } from '../what-if/DifferenceList';
 import { WhatIfPanel } from '../what-if/WhatIfPanel';
 
 /** Margins always; under them the beat that is open, or the conditions and what the manoeuvre is. */
-export function SidePanel({
+export const SidePanel = memo(function SidePanel({
   state,
   survey,
   brief,
@@ -65,7 +66,7 @@ export function SidePanel({
       </div>
     </aside>
   );
-}
+});
 
 /** How the take differs from one that is held, while the score is changed. */
 function Held({ state }: { state: TakeState }) {

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Leg } from '@/core/brief';
 import { lastWayOut } from '@/core/search';
@@ -59,6 +59,9 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const known = survey.found;
   const last = useMemo(() => lastWayOut(known.moments.map(({ wayOut }) => wayOut)), [known]);
   const legs = phase === 'brief' ? (brief.found?.legs ?? NO_LEGS) : NO_LEGS;
+
+  // The water goes with the hand; the take's figures and staves may come a frame later.
+  const calm = useDeferredValue(state);
 
   const setTake = usePlayhead((p) => p.setTake);
   const { take } = state;
@@ -124,15 +127,15 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         stale={stale}
       />
       <div className="col-start-2 row-span-2 row-start-2 min-h-0">
-        <SidePanel state={state} survey={known} brief={brief} />
+        <SidePanel state={calm} survey={known} brief={brief} />
       </div>
       <div className="min-h-0 border-t border-ink">
         <ScoreView
-          take={state.take}
-          boat={state.file.boat}
+          take={calm.take}
+          boat={calm.file.boat}
           moments={known.moments}
           stale={stale}
-          holdBack={state.holdBack}
+          holdBack={calm.holdBack}
         />
       </div>
       {theirs && (
