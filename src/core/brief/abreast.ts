@@ -43,6 +43,8 @@ export function abreastOf(
         const across = east * c - north * s;
         const aside = Math.abs(across);
         if (Math.abs(ahead) > near || aside > FURTHEST_LENGTHS * length) continue;
+        // Nobody sights across the deck by a cleat of the far side.
+        if (point.y * across < 0) continue;
         if (best && Math.abs(best.ahead) <= Math.abs(ahead)) continue;
         const side = across < 0 ? 'port' : 'starboard';
         best = { beat, time, point: point.name, mark: mark.name, side, aside, ahead };

@@ -175,6 +175,17 @@ describe('a beat in the helm’s own terms', () => {
     expect(found[0]!.ahead).toBeCloseTo(0, 6);
   });
 
+  it('is never by a point of the side away from the mark', () => {
+    const take = runTake(input);
+    const cleats = [
+      { name: 'port cleat', x: 0.5, y: -1.4 },
+      { name: 'starboard cleat', x: 0.45, y: 1.4 },
+    ];
+    const by = (x: number) => abreastOf(take, cleats, [{ name: 'post', x, y: 8 }], 10)[0];
+    expect(by(6)).toMatchObject({ point: 'starboard cleat', side: 'starboard' });
+    expect(by(-6)).toMatchObject({ point: 'port cleat', side: 'port' });
+  });
+
   it('is not a mark that would do for two beats', () => {
     const twice = runTake({
       ...input,

@@ -238,8 +238,14 @@ function Fields() {
   const speed = usePreferences((p) => p.speed);
   const { register, formState } = useFormContext<OwnerForm>();
   const engines = useWatch<OwnerForm, 'engines'>({ name: 'engines' });
-  const text = (name: 'name' | 'kind' | 'note', label: string, placeholder: string) => (
+  const text = (
+    name: 'name' | 'kind' | 'note',
+    label: string,
+    placeholder: string,
+    rows?: number,
+  ) => (
     <TextField
+      rows={rows}
       label={label}
       placeholder={placeholder}
       registration={register(name)}
@@ -312,7 +318,7 @@ function Fields() {
         <Amount name="superstructure" label="Superstructure over the deck" unit={unit} />
         <Amount name="mast" label="Mast over the water, 0 for none" unit={unit} />
       </Group>
-      <Group name="Note">{text('note', 'Note', 'anything worth knowing of her')}</Group>
+      <Group name="Note">{text('note', 'Note', 'anything worth knowing of her', 4)}</Group>
     </>
   );
 }

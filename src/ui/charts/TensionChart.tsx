@@ -8,8 +8,9 @@ import { useUnits } from '../state/preferences';
 import { clock, force } from '../words/units';
 
 const WIDTH = 300;
-const HEIGHT = 54;
-const TOP = 6;
+const HEIGHT = 62;
+/** Room for the words over the working load. */
+const TOP = 14;
 const FOOT = 12;
 
 /** Points drawn along a curve at most. */
@@ -61,7 +62,7 @@ export function TensionChart({
         <span className="font-semibold">{name}</span>
         <button
           type="button"
-          className={`figures text-[12.5px] hover:text-plan ${most > working ? 'text-hurt' : 'text-quiet'}`}
+          className={`figures text-right text-[12.5px] hover:text-plan ${most > working ? 'text-hurt' : 'text-quiet'}`}
           title={`Show ${clock(peak)}`}
           onClick={() => seek(peak)}
         >

@@ -47,25 +47,28 @@ export function TextField({
   label,
   registration,
   error,
+  rows,
   ...input
 }: {
   label: string;
   registration: UseFormRegisterReturn;
   error: string | undefined;
-} & InputHTMLAttributes<HTMLInputElement>) {
+  /** Lines shown at once, for what may be long; one without. */
+  rows?: number;
+} & InputHTMLAttributes<HTMLInputElement | HTMLTextAreaElement>) {
   const id = useId();
+  const shared = {
+    ...input,
+    ...registration,
+    id,
+    'aria-label': label,
+    'aria-invalid': error ? true : undefined,
+    'aria-describedby': error ? `${id}-error` : undefined,
+    className: 'w-full',
+  };
   return (
     <span className="flex min-w-0 flex-1 flex-col">
-      <input
-        {...input}
-        {...registration}
-        id={id}
-        aria-label={label}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error ? `${id}-error` : undefined}
-        type="text"
-        className="w-full"
-      />
+      {rows ? <textarea {...shared} rows={rows} /> : <input {...shared} type="text" />}
       <FieldError id={`${id}-error`} error={error} />
     </span>
   );

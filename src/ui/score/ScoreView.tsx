@@ -15,7 +15,7 @@ import { BeatEdges } from './BeatEdges';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
 import { BeatList } from './BeatList';
 import { addBeat, freshBeatId } from './edits';
-import { GUTTER } from './layout';
+import { GUTTER, scoreHeight } from './layout';
 import { LANE_GAP, lanesFor } from './lanes';
 import { Playhead } from './Playhead';
 import { callsOf, handsOf, hasHands } from './said';
@@ -78,7 +78,11 @@ export const ScoreView = memo(function ScoreView({
   };
 
   return (
-    <section aria-label="The score" className="rule-t flex h-full flex-col bg-paper">
+    <section
+      aria-label="The score"
+      className="rule-t flex max-h-[50dvh] flex-col bg-paper"
+      style={{ height: scoreHeight(asList ? 0 : HEADS_HEIGHT + height) }}
+    >
       <div
         ref={frame}
         className={`relative min-h-0 flex-1 overflow-x-hidden overflow-y-auto ${stale ? 'opacity-50' : ''}`}

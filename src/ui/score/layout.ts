@@ -4,6 +4,14 @@ export const GUTTER = 132;
 /** The end of the score, selected like a beat. */
 export const END = 'end-of-score';
 
+const LEAST_HEIGHT = 318;
+const MOST_HEIGHT = 396;
+
+/** Height of the score for what it shows, px: all of it if that leaves the water enough; else it scrolls. */
+export function scoreHeight(wanted: number): number {
+  return Math.min(MOST_HEIGHT, Math.max(LEAST_HEIGHT, wanted + 2));
+}
+
 /** Where the heads of beats stand along the score. */
 export interface HeadPlace {
   /** Left edge and width of the head, px. */

@@ -91,7 +91,10 @@ export function ConditionGrips() {
     });
   const metres = (knots: number) => tidy(speedFrom(knots, 'kn'), 4);
 
-  const windText = `${windSpeed(wind.speed_mps, units)} from ${String(Math.round(wind.from_deg)).padStart(3, '0')}° ${compassPoint(wind.from_deg)}`;
+  const windText =
+    wind.speed_mps > 0
+      ? `${windSpeed(wind.speed_mps, units)} from ${String(Math.round(wind.from_deg)).padStart(3, '0')}° ${compassPoint(wind.from_deg)}`
+      : 'no wind';
   const streamText =
     stream.speed_mps > 0
       ? `${boatSpeed(stream.speed_mps, units)} to ${String(Math.round(stream.set_deg)).padStart(3, '0')}° ${compassPoint(stream.set_deg)}`

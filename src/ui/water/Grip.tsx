@@ -88,7 +88,10 @@ export function Grip({
   return (
     <div ref={middle} className="absolute size-0">
       {children}
-      <p className="pointer-events-none absolute top-[30px] w-40 -translate-x-1/2 text-center text-[12px] leading-tight">
+      {/* On the side away from the ring, which would lie on the words. */}
+      <p
+        className={`pointer-events-none absolute w-40 -translate-x-1/2 text-center text-[12px] leading-tight ${Math.cos(angle) < -0.3 ? 'bottom-[30px]' : 'top-[30px]'}`}
+      >
         <span className="bg-water px-1 text-quiet">{name}</span>
         <br />
         <span className="figures bg-water px-1 text-[14px] font-semibold">{text}</span>

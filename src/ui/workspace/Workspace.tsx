@@ -114,7 +114,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   };
 
   return (
-    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_318px] overflow-hidden">
+    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden">
       <div className="col-span-2">
         <TopBar save={save.state} />
       </div>
