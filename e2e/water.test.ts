@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { check, manoeuvreFileSchema } from '../src/document';
 import { App } from './support/app';
+import { violations } from './support/axe';
 
 // The water and the score under the hand: pan, zoom, units, pointing, seeking, copying.
 
@@ -141,4 +142,30 @@ it('copies a manoeuvre, and gives it out as a file that stands alone', async () 
   expect(check(manoeuvreFileSchema, file).ok).toBe(true);
   const shipped = JSON.parse(readFileSync('demo/boats/quince.json', 'utf8')) as { id: string };
   expect(file).toMatchObject({ boat: { id: shipped.id } });
+});
+
+it('on a phone stands one under another: the water, how it went, the beats as a list, the beat that is opened', async () => {
+  const wide = await app.driver.manage().window().getRect();
+  await app.driver.manage().window().setRect({ width: 500, height: 844 });
+  try {
+    await app.page.open('off-stilt-pontoon');
+    await app.page.settled();
+    const width = await app.driver.executeScript<[number, number]>(
+      'return [innerWidth, document.documentElement.scrollWidth]',
+    );
+    expect(width[1]).toBeLessThanOrEqual(width[0]);
+    const list = await app.page.text('[data-testid=beat-list]');
+    expect(list).toContain('turned through 24° to port');
+    await app.page.press("(//ol[@aria-label='Beats as a list']//button[@aria-pressed])[2]");
+    const form = await app.page.find('form[aria-label="Beat 2"]');
+    await app.page.until(
+      'the beat in view',
+      () =>
+        app.driver.executeScript<number>('return arguments[0].getBoundingClientRect().top', form),
+      (top) => top >= 0 && top < 400,
+    );
+    expect(await violations(app.driver)).toEqual([]);
+  } finally {
+    await app.driver.manage().window().setRect(wide);
+  }
 });

@@ -334,7 +334,7 @@ function Group({ name, children }: { name: string; children: ReactNode }) {
 
 function Line({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <div className="rule-b grid grid-cols-[220px_minmax(0,1fr)] items-baseline gap-3 py-1.5">
+    <div className="rule-b grid grid-cols-[220px_minmax(0,1fr)] max-md:grid-cols-1 items-baseline gap-3 py-1.5">
       <span aria-hidden>{label}</span>
       {children}
     </div>

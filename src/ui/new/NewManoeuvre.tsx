@@ -118,7 +118,7 @@ export function NewManoeuvre({
 
   return (
     <BoatsFrame area="manoeuvres">
-      <div className="grid h-[calc(100dvh-136px)] min-h-[520px] grid-cols-[minmax(0,1fr)_380px] gap-8">
+      <div className="grid h-[calc(100dvh-136px)] min-h-[520px] grid-cols-[minmax(0,1fr)_380px] gap-8 max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-[50dvh_auto]">
         <BerthPlan
           place={place}
           boat={boat}

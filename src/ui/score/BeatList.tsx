@@ -48,7 +48,10 @@ export function BeatList({ take }: { take: Take | null }) {
   };
   const ended = take?.events.some((e) => e.is === 'end');
   return (
-    <div className="absolute inset-0 overflow-y-auto pl-[132px] pr-5" data-testid="beat-list">
+    <div
+      className="absolute inset-0 overflow-y-auto pl-[132px] pr-5 max-md:static max-md:px-3 max-md:pb-3 max-md:pt-12"
+      data-testid="beat-list"
+    >
       <DndContext id={id} sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol aria-label="Beats as a list">

@@ -15,7 +15,7 @@ import { BeatEdges } from './BeatEdges';
 import { BeatHeads, HEADS_HEIGHT } from './BeatHeads';
 import { BeatList } from './BeatList';
 import { addBeat, freshBeatId } from './edits';
-import { GUTTER, scoreHeight } from './layout';
+import { GUTTER, NARROW_PX, scoreHeight } from './layout';
 import { LANE_GAP, lanesFor } from './lanes';
 import { Playhead } from './Playhead';
 import { callsOf, handsOf, hasHands } from './said';
@@ -39,7 +39,9 @@ export const ScoreView = memo(function ScoreView({
   holdBack: AskHeldBack;
 }) {
   const [frame, { width }] = useSize<HTMLDivElement>();
-  const [asList, setAsList] = useState(false);
+  const [chosen, setChosen] = useState<boolean | null>(null);
+  // On a phone staves would be too short to read.
+  const asList = chosen ?? (width > 0 && width < NARROW_PX);
   const score = useWorkspace((s) => s.manoeuvre.score);
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
@@ -80,8 +82,11 @@ export const ScoreView = memo(function ScoreView({
   return (
     <section
       aria-label="The score"
-      className="rule-t flex max-h-[50dvh] flex-col bg-paper"
-      style={{ height: scoreHeight(asList ? 0 : HEADS_HEIGHT + height) }}
+      className="rule-t flex max-h-[50dvh] flex-col bg-paper max-md:max-h-none max-md:min-h-[318px]"
+      style={{
+        height:
+          asList && width < NARROW_PX ? 'auto' : scoreHeight(asList ? 0 : HEADS_HEIGHT + height),
+      }}
     >
       <div
         ref={frame}
@@ -111,7 +116,7 @@ export const ScoreView = memo(function ScoreView({
           </IconButton>
           <IconButton
             label={asList ? 'Show the staves' : 'Show the beats as a list'}
-            onClick={() => setAsList(!asList)}
+            onClick={() => setChosen(!asList)}
           >
             {asList ? <ChartNoAxesGantt size={16} /> : <List size={16} />}
           </IconButton>

@@ -4,6 +4,9 @@ export const GUTTER = 132;
 /** The end of the score, selected like a beat. */
 export const END = 'end-of-score';
 
+/** Narrower than this a score is read as a list, px. */
+export const NARROW_PX = 560;
+
 const LEAST_HEIGHT = 318;
 const MOST_HEIGHT = 396;
 

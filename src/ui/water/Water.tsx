@@ -141,7 +141,10 @@ export function Water({
   const pointedNumber = beats.findIndex((beat) => beat.id === pointed);
 
   return (
-    <section aria-label="The water" className="relative h-full overflow-hidden bg-water">
+    <section
+      aria-label="The water"
+      className="relative h-full overflow-hidden bg-water max-md:h-[46dvh]"
+    >
       {/* Under everything that stands or floats. */}
       <StreamArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
       <div

@@ -1,5 +1,5 @@
 'use client';
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import { BriefPanel } from '../brief/BriefPanel';
@@ -34,17 +34,26 @@ export const SidePanel = memo(function SidePanel({
   const phase = useWorkspace((s) => s.phase);
   const selected = useWorkspace((s) => s.selected);
   const beats = useWorkspace((s) => s.manoeuvre.score.beats);
+  const panel = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // Where everything stands one under another what was opened is brought into view.
+    if (selected && matchMedia('(width < 48rem)').matches)
+      panel.current?.scrollIntoView({ block: 'start' });
+  }, [selected]);
   const index = beats.findIndex((beat) => beat.id === selected);
   const beat = beats[index];
   return (
     <aside
       aria-label="Take and beat"
-      className="flex h-full min-h-0 flex-col border-l border-ink bg-paper"
+      className="flex h-full min-h-0 flex-col border-l border-ink bg-paper max-md:contents"
     >
-      <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5">
+      <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5 max-md:order-2 max-md:max-h-none max-md:bg-paper">
         <Margins state={state} survey={survey} />
       </div>
-      <div className="relative min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3">
+      <div
+        ref={panel}
+        className="relative min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3 max-md:order-4 max-md:scroll-mt-24 max-md:bg-paper"
+      >
         {phase === 'score' && <Held state={state} />}
         {phase === 'brief' ? (
           <BriefPanel brief={brief.found} busy={brief.busy} />

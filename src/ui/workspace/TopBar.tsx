@@ -38,11 +38,11 @@ export function TopBar({ save }: { save: SaveState }) {
   const canRedo = useStore(temporal, (t) => t.futureStates.length > 0);
   const troubled = save.is === 'waiting' || save.is === 'conflict';
   return (
-    <header className="flex h-11 items-center gap-4 border-b border-ink bg-paper px-5">
+    <header className="flex h-11 items-center gap-4 border-b border-ink bg-paper px-5 max-md:h-auto max-md:flex-wrap max-md:gap-x-3 max-md:gap-y-0 max-md:px-3">
       <Link href="/" className="text-[17px] font-extrabold tracking-tight">
         Yawtrope
       </Link>
-      <h1 className="truncate text-[15px] font-semibold">{title}</h1>
+      <h1 className="truncate text-[15px] font-semibold max-md:flex-1">{title}</h1>
       <p className="hidden truncate text-quiet lg:block">
         <Link href={`/boats/${boat.id}`} className="hover:text-plan hover:underline">
           {boat.name}
@@ -92,7 +92,10 @@ function PhaseTabs() {
   const phase = useWorkspace((s) => s.phase);
   const setPhase = useWorkspace((s) => s.setPhase);
   return (
-    <nav aria-label="Phases" className="ml-auto flex h-full shrink-0 gap-1">
+    <nav
+      aria-label="Phases"
+      className="ml-auto flex h-full shrink-0 gap-1 max-md:order-last max-md:ml-0 max-md:h-10 max-md:w-full"
+    >
       {PHASES.map((name) => (
         <button
           key={name}

@@ -114,8 +114,9 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   };
 
   return (
-    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden">
-      <div className="col-span-2">
+    // On a phone one under another: the water, how it went, the beats as a list, then what is open.
+    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible">
+      <div className="col-span-2 max-md:sticky max-md:top-0 max-md:z-20">
         <TopBar save={save.state} />
       </div>
       <Water
@@ -126,10 +127,10 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         reference={reference}
         stale={stale}
       />
-      <div className="col-start-2 row-span-2 row-start-2 min-h-0">
+      <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
         <SidePanel state={calm} survey={known} brief={brief} />
       </div>
-      <div className="min-h-0 border-t border-ink">
+      <div className="min-h-0 border-t border-ink max-md:order-3">
         <ScoreView
           take={calm.take}
           boat={calm.file.boat}
