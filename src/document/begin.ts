@@ -4,7 +4,7 @@ import type { Boat } from './boat';
 import { conditionsSchema } from './conditions';
 import { degrees, id, shortText } from './fields';
 import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from './manoeuvre';
-import type { Berth, Place } from './place';
+import { endTo, type Berth, type Place } from './place';
 import { failure, success, type Result } from './result';
 
 /** Coming in to a berth, going out of it, or half a turn in the water before it. */
@@ -100,12 +100,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
   const far = Math.hypot(start.x_m - here.x_m, start.y_m - here.y_m);
   const goal: ManoeuvreFile['goal'] =
     going === 'in'
-      ? lie(
-          berth.kind === 'stern-to' ? 'stern' : `${side} midship cleat`,
-          within,
-          here.heading_deg,
-          STILL_MPS,
-        )
+      ? lie(endTo(berth) ?? `${side} midship cleat`, within, here.heading_deg, STILL_MPS)
       : going === 'round'
         ? lie(
             'midships',

@@ -50,7 +50,7 @@ describe('berths of a place', () => {
 
   it('are refused with what is wrong and where', () => {
     expect(spoiled(({ berths }) => (berths[0]!.kind = 'box'))).toEqual([
-      "berths[0].kind: kind is 'alongside', 'slip' or 'stern-to'",
+      "berths[0].kind: kind is 'alongside', 'slip', 'stern-to' or 'bow-to'",
     ]);
     expect(
       spoiled(

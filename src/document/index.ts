@@ -65,6 +65,7 @@ export {
   type ManoeuvreFile,
 } from './manoeuvre';
 export {
+  endTo,
   lineEnds,
   namedMarks,
   PLACE_SCHEMA,

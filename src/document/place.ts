@@ -76,12 +76,12 @@ const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard, ground
 const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
 
 /**
- * Where a boat can be made fast: along an edge, open at both ends; a slip entered from its mouth only; or stern to an
- * edge as wide as she.
+ * Where a boat can be made fast: along an edge, open at both ends; a slip entered from its mouth only; or with
+ * her stern or her bow to an edge as wide as she.
  */
 const berth = z.strictObject({
-  kind: z.enum(['alongside', 'slip', 'stern-to'], {
-    error: "kind is 'alongside', 'slip' or 'stern-to'",
+  kind: z.enum(['alongside', 'slip', 'stern-to', 'bow-to'], {
+    error: "kind is 'alongside', 'slip', 'stern-to' or 'bow-to'",
   }),
   id,
   name: shortText,
@@ -140,6 +140,10 @@ export const placeSchema = z
 
 export type Place = z.infer<typeof placeSchema>;
 export type Berth = Place['berths'][number];
+
+/** The end a boat has to a berth she lies end on to; null where she lies along it. */
+export const endTo = ({ kind }: Pick<Berth, 'kind'>): 'bow' | 'stern' | null =>
+  kind === 'stern-to' ? 'stern' : kind === 'bow-to' ? 'bow' : null;
 export type Feature = Place['features'][number];
 export type SolidFeature = z.infer<typeof solid>;
 type SurfaceKind = z.infer<typeof surfaceKind>;

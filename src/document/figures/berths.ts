@@ -8,7 +8,7 @@ import { toBoatSpec } from '../boat-spec';
 import type { Conditions } from '../conditions';
 import { degrees, radians } from '../fields';
 import type { Manoeuvre } from '../manoeuvre';
-import { toObstacles, type Berth, type Place } from '../place';
+import { endTo, toObstacles, type Berth, type Place } from '../place';
 
 export const SIDES = ['port', 'starboard'] as const;
 export type Side = (typeof SIDES)[number];
@@ -51,14 +51,16 @@ export function outOf(place: Place, { edge_m: [[ax, ay], [bx, by]], on }: Berth)
 export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lying {
   const out = outOf(place, berth);
   const [[ax, ay], [bx, by]] = berth.edge_m;
-  if (berth.kind === 'stern-to') {
-    const off = boat.hull.length_m / 2 + STERN_GAP_M;
+  const end = endTo(berth);
+  if (end) {
+    const off = boat.hull.length_m / 2 + END_GAP_M;
+    const bowIn = end === 'bow';
     return {
       x: (ax + bx) / 2 + off * out.x,
       y: (ay + by) / 2 + off * out.y,
-      heading: atan2(out.x, out.y),
+      heading: bowIn ? atan2(-out.x, -out.y) : atan2(out.x, out.y),
       out,
-      bowIn: false,
+      bowIn,
     };
   }
   // Port side to, the water lies to starboard of her heading; else the other way about.
@@ -75,8 +77,8 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
   };
 }
 
-/** A boat lies this far off the edge her stern is to, m: a step on the passerelle. Judgement. */
-const STERN_GAP_M = 1;
+/** A boat lies this far off the edge she has an end to, m: a step, or a passerelle. Judgement. */
+const END_GAP_M = 1;
 
 /** Overlap put down to rounding or a squeezed fender, m. */
 const SQUEEZED_M = 0.1;

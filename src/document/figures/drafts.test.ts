@@ -49,9 +49,13 @@ function begun(boat: string, at: Place, berthId: string, going: Going, side: 'po
 
 /** One manoeuvre of every kind that can be begun for a boat. */
 function all(boat: string): ManoeuvreFile[] {
+  // One berth of each kind at each place; which, goes by the boat.
+  const some = ({ berths }: Place) =>
+    [...new Set(berths.map(({ kind }) => kind))].flatMap((kind) =>
+      berths.filter((berth) => berth.kind === kind).slice(boat.length % 2, (boat.length % 2) + 1),
+    );
   return places.flatMap((at) =>
-    // One berth of each place; which, goes by the boat.
-    at.berths.slice(boat.length % 2, (boat.length % 2) + 1).flatMap(({ id }) =>
+    some(at).flatMap(({ id }) =>
       GOINGS.flatMap((going) => {
         const made = begun(boat, at, id, going, 'port');
         return made.ok ? [made.value] : [];

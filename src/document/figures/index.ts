@@ -25,6 +25,7 @@ import { sprungByTheBow, sprungByTheStern } from './springs';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { lieOf, settingOf, type Setting } from './setting';
+import { inBetweenPiles, noPiles } from './between-piles';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
@@ -59,6 +60,7 @@ export const FIGURE_IDS = [
   'alongside-on-a-spring',
   'slip-on-a-spring',
   'stern-to-on-ground-lines',
+  'bow-in-between-piles',
   'stern-in-by-hand',
   'hold-on-a-spring',
   'warp-along',
@@ -261,6 +263,10 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'stern-to-on-ground-lines': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
     drafts: sternToOnLines,
+  },
+  'bow-in-between-piles': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
+    drafts: inBetweenPiles,
   },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),

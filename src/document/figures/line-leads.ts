@@ -171,6 +171,21 @@ export function berthed(setting: Setting): Pose {
   };
 }
 
+/** The same with an end to it: that end as far off its mark as half of what the goal allows. */
+export function lying(setting: Setting): Pose {
+  const { goal } = setting.input;
+  const pose = berthed(setting);
+  const off = goal.is === 'lie' ? goal.within / 2 : 0;
+  const way = lieOf(setting).point.x > 0 ? -off : off;
+  return { ...pose, x: pose.x + way * sin(pose.heading), y: pose.y + way * cos(pose.heading) };
+}
+
+/** The side the wind comes from once she lies there. */
+export function windwardSide(setting: Setting): 1 | -1 {
+  const { windFrom } = setting.input.weather;
+  return sin(windFrom - lieOf(setting).heading) < 0 ? -1 : 1;
+}
+
 const distance = (a: { x: number; y: number }, b: { x: number; y: number }) =>
   Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
 

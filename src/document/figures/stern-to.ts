@@ -4,7 +4,15 @@ import type { OrderDocument, ScoreDocument } from '../score';
 import { about } from './arrive';
 import { backedIn, swungIn } from './stern-first';
 import { beat, call, dial, engine, tenth, wheel, type Draft } from './draft';
-import { berthed, handAshore, handAt, leadsFrom, lineOf, type Lead, type Pose } from './line-leads';
+import {
+  handAshore,
+  handAt,
+  leadsFrom,
+  lineOf,
+  lying,
+  windwardSide,
+  type Lead,
+} from './line-leads';
 import { headingOf, lieOf, type Setting } from './setting';
 import type { Side } from './berths';
 
@@ -12,24 +20,6 @@ import type { Side } from './berths';
 const BESIDE_BEAMS = 1.5;
 const AHEAD_LENGTHS = 4;
 const AHEAD_M = 30;
-
-/** Where she comes to lie: her stern as far off its mark as half of what the goal allows. */
-function lying(setting: Setting): Pose {
-  const { goal } = setting.input;
-  const pose = berthed(setting);
-  const off = goal.is === 'lie' ? goal.within / 2 : 0;
-  return {
-    ...pose,
-    x: pose.x + off * sin(pose.heading),
-    y: pose.y + off * cos(pose.heading),
-  };
-}
-
-/** The side the wind comes from once she lies there. */
-function windwardSide(setting: Setting): 1 | -1 {
-  const { windFrom } = setting.input.weather;
-  return sin(windFrom - lieOf(setting).heading) < 0 ? -1 : 1;
-}
 
 const named = (side: 1 | -1): Side => (side > 0 ? 'starboard' : 'port');
 

@@ -2,6 +2,7 @@
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import {
+  endTo,
   lyingIn,
   outOf,
   wholeOutline,
@@ -68,7 +69,7 @@ export function BerthPlan({
   const away = chosen && lying ? (slip ? mouthOf(chosen) : lying.out) : null;
   const { length_m, beam_m } = boat.hull;
   const clear =
-    chosen && slip ? halfEdge(chosen) : (chosen?.kind === 'stern-to' ? length_m : beam_m) / 2;
+    chosen && slip ? halfEdge(chosen) : (chosen && endTo(chosen) ? length_m : beam_m) / 2;
   const named = {
     x: (lying?.x ?? 0) + (away?.x ?? 0) * (clear + 2.4 * text),
     y: (lying?.y ?? 0) + (away?.y ?? 0) * (clear + 2.4 * text),

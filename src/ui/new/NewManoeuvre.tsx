@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useId, useMemo, useState, type ReactNode } from 'react';
 import { sidesOf } from '@/core/brief';
 import {
+  endTo,
   groundOf,
   lyingIn,
   SIDES,
@@ -22,6 +23,11 @@ import { useUnits } from '../state/preferences';
 import { speedFrom, speedIn, tidy } from '../words/units';
 import { reasonsForSide } from '../words/sides';
 import { BerthPlan } from './BerthPlan';
+
+const END_WORDS = {
+  stern: 'Her stern to it, her bow out.',
+  bow: 'Her bow to it, her stern out.',
+} as const;
 
 const GOING_WORDS: readonly { value: Going; text: string }[] = [
   { value: 'in', text: 'come in' },
@@ -173,8 +179,8 @@ export function NewManoeuvre({
             />
           </Row>
           <Row name="How she lies">
-            {berth.kind === 'stern-to' ? (
-              <p>Her stern to the quay, her bow out.</p>
+            {endTo(berth) ? (
+              <p>{END_WORDS[endTo(berth)!]}</p>
             ) : (
               <Radios
                 name="side"
@@ -186,7 +192,7 @@ export function NewManoeuvre({
                 onChange={(value) => setSide(value as Side)}
               />
             )}
-            {berth.kind !== 'stern-to' && (
+            {!endTo(berth) && (
               <p className="pt-1 text-[12.5px] text-quiet">
                 {reasonsForSide(sides, side, units).join(' ')}
               </p>

@@ -88,6 +88,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Stern to on ground lines',
     'astern in, windward stern line, held up on it, windward ground line, leeward line last',
   ],
+  'bow-in-between-piles': [
+    'Bow in between piles',
+    'a bight over each pile in passing, windward first, paid out, stopped, then the bow lines',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',
