@@ -21,6 +21,21 @@ async function written(): Promise<string> {
   return figures();
 }
 
+it('finds a manoeuvre on the start page by words of it', async () => {
+  await app.driver.get(app.server.address);
+  const list = 'ol[aria-label="Manoeuvres, last opened first"]';
+  await app.page.fill('Find a manoeuvre', 'teasel piles');
+  const text = await app.page.until(
+    'one left',
+    () => app.page.text(list),
+    (t) => !t.includes('Brisling'),
+  );
+  expect(text).toContain('Two piles and a following wind');
+  await app.page.fill('Find a manoeuvre', 'no such thing');
+  expect(await app.page.text('main [role=status]')).toMatch(/No manoeuvre has all of that/);
+  expect(await violations(app.driver)).toEqual([]);
+});
+
 it('from the start page to a take that gets there', async () => {
   await app.driver.get(app.server.address);
   await press("//a[normalize-space()='A new manoeuvre']");

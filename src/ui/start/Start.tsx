@@ -1,20 +1,12 @@
 'use client';
-import { FolderOpen, Plus } from 'lucide-react';
+import { FolderOpen, Plus, Search } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { z } from 'zod';
 import type { Problem } from '@/document';
 import { useTheme } from '../hooks/use-theme';
-
-export interface StartEntry {
-  readonly id: string;
-  readonly title: string;
-  readonly note: string;
-  readonly boat: string;
-  readonly place: string;
-  readonly openedAt: number | null;
-}
+import { matching, type StartEntry } from './entries';
 
 const answerSchema = z.union([
   z.object({ id: z.string() }),
@@ -30,6 +22,8 @@ function openedWords(at: number | null): string {
 /** The manoeuvres, last opened first. One press opens and plays one. */
 export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
   useTheme();
+  const [sought, setSought] = useState('');
+  const found = matching(manoeuvres, sought);
   return (
     <main className="mx-auto max-w-[980px] px-8 pb-16 pt-14">
       <nav aria-label="Areas" className="flex justify-end gap-5 pb-3">
@@ -43,22 +37,40 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
           Write a manoeuvre as a score, see what wind, stream and propeller do to it, change a beat,
           see again.
         </p>
-        <p className="pt-5">
+        <div className="flex flex-wrap items-start gap-3 pt-5">
           <Link
             href="/new"
             className="inline-flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
           >
             <Plus size={16} /> A new manoeuvre
           </Link>
-        </p>
+          <OpenFile />
+          {manoeuvres.length > 0 && (
+            <label className="ml-auto flex min-h-10 items-center gap-2 max-md:ml-0">
+              <Search size={16} aria-hidden className="text-quiet" />
+              <input
+                type="search"
+                aria-label="Find a manoeuvre"
+                placeholder="by its name, boat, place or words"
+                value={sought}
+                onChange={(event) => setSought(event.target.value)}
+                className="w-64"
+              />
+            </label>
+          )}
+        </div>
       </header>
       {manoeuvres.length === 0 ? (
         <p className="py-8">
           Manoeuvres stand here once there are some. Open a manoeuvre file to begin with.
         </p>
+      ) : found.length === 0 ? (
+        <p className="py-8" role="status">
+          No manoeuvre has all of that in its name, boat, place or story.
+        </p>
       ) : (
         <ol aria-label="Manoeuvres, last opened first">
-          {manoeuvres.map((entry) => (
+          {found.map((entry) => (
             <li key={entry.id} className="rule-b">
               <Link
                 href={`/m/${entry.id}`}
@@ -82,7 +94,6 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
           ))}
         </ol>
       )}
-      <OpenFile />
       <p className="max-w-[68ch] pt-10 text-[13px] text-quiet">
         What is shown is a rehearsal on a model that errs; it is not for navigation. Local rules,
         the harbour or lock keeper, the boat&rsquo;s manual and qualified instruction come first.
@@ -118,7 +129,7 @@ function OpenFile() {
   };
 
   return (
-    <section className="pt-6" aria-label="Open a file">
+    <section className="max-md:order-last" aria-label="Open a file">
       <input
         ref={input}
         type="file"
