@@ -425,4 +425,16 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'beats: beats.slice(0, beat), end: ending',
     'beats: beats.slice(0, beat + 1), end: ending',
   ),
+  core(
+    'brief/abreast.ts',
+    'a mark sighted across the deck',
+    'if (point.y * across < 0) continue;',
+    'if (point.y * across > 0) continue;',
+  ),
+  core(
+    'search/survey.ts',
+    'the band waits for the time in hand',
+    'yield { index, of, moment: { time, wayOut, inHand: null } };',
+    'yield { index, of, moment: { time, wayOut, inHand: { alone: null, neutral: null } } };',
+  ),
 ];

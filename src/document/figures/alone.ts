@@ -1,6 +1,6 @@
 import { degrees } from '../fields';
-import { hardest } from './arrive';
-import { beat, dial, engine, scoreOf, steer, tenth, wheel, type Draft } from './draft';
+import { alongOut, beat, engine, scoreOf, steer, tenth, wheel, type Draft } from './draft';
+import { dropDials } from './leave';
 import type { Setting } from './setting';
 import { leadsFrom, bestLead, lineOf, sideOf, offOf, letGo, type Lead } from './line-leads';
 import type { LineDocument } from '../rigging';
@@ -41,13 +41,7 @@ export function slippedAlone(setting: Setting): Draft {
   });
   const last = { ...lineOf('last line', cleat, lead.length, lead.name, true), ledTo: 'helm' };
   return {
-    dials: [
-      dial(4, 3, 0.5, 40),
-      dial(15, 5, 2, 60),
-      dial(0, 0.1, 0, hardest(setting)),
-      dial(12, 4, 3, 45),
-      dial(5, 4, 1, 30),
-    ],
+    dials: dropDials(setting),
     write: ([wait, angle, throttle, out, rest]) =>
       scoreOf(
         [
@@ -81,13 +75,7 @@ export function slippedAlone(setting: Setting): Draft {
             'neutral, let the wind take her further off',
             90,
           ),
-          beat(
-            'along',
-            'steady along the way out',
-            { is: 'after', seconds: tenth(out!) },
-            [steer(along + 0.4 * off * angle!), engine('ahead')],
-            'neutral, look round',
-          ),
+          alongOut(out!, along + 0.4 * off * angle!),
         ],
         { is: 'after', seconds: tenth(rest!) },
         60,

@@ -1,6 +1,6 @@
 import type { OrderDocument, ScoreDocument } from '../score';
 import { turnedIn } from './arrive';
-import { beat, call, engine, tenth, wheel, type Draft } from './draft';
+import { beat, call, endOnLine, engine, tenth, wheel, type Draft } from './draft';
 import {
   handAshore,
   handAt,
@@ -158,16 +158,7 @@ function between(setting: Setting, base: Draft, early: boolean): Draft {
             60,
           ),
         ],
-        end: {
-          cue: {
-            is: 'any',
-            of: [
-              { is: 'line', line: 'leeward bow line', state: 'fast' },
-              { is: 'after', seconds: 40 },
-            ],
-          },
-          within_s: 90,
-        },
+        end: endOnLine('leeward bow line', 'fast', 40),
         lines,
       };
     },

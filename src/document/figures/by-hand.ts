@@ -17,7 +17,7 @@ import {
   type Draft,
 } from './draft';
 import { bestLead, leadsFrom, letGo, lineOf, pivotFenders, sideOf } from './line-leads';
-import { lieOf, headingOf, type Setting } from './setting';
+import { headingOf, lieOf, lockOf, type Setting } from './setting';
 
 /** A line from a cleat on the berth's side to the bollard that leads nearest to a wish, m ahead; fast as it begins. */
 function fastLine(
@@ -182,7 +182,7 @@ export function noHolding(setting: Setting): string | null {
 export function heldOnASpring(setting: Setting): Draft {
   const spring = holdingSpring(setting)!;
   const { toward, heading } = lieOf(setting);
-  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const lock = lockOf(setting);
   return {
     dials: [dial(0.4, 0.2, -0.6, 1), dial(0, 0.06, 0, hardest(setting)), dial(45, 5, 30, 60)],
     write: ([share, throttle, seconds]) =>

@@ -89,6 +89,32 @@ export function beat(
   };
 }
 
+/** The last of a way out: what angle there was comes off, and she goes steady. */
+export const alongOut = (after: number, heading: number): BeatDocument =>
+  beat(
+    'along',
+    'steady along the way out',
+    { is: 'after', seconds: tenth(after) },
+    [steer(heading), engine('ahead')],
+    'neutral, look round',
+  );
+
+/** Over once the last line is on as said; not for ever while it is not. */
+export const endOnLine = (
+  line: string,
+  state: 'on' | 'fast',
+  seconds: number,
+): ScoreDocument['end'] => ({
+  cue: {
+    is: 'any',
+    of: [
+      { is: 'line', line, state },
+      { is: 'after', seconds },
+    ],
+  },
+  within_s: 90,
+});
+
 export const scoreOf = (
   beats: BeatDocument[],
   end: CueDocument,

@@ -1,9 +1,8 @@
-import { degrees } from '../fields';
 import { beat, call, dial, engine, tenth, wheel, type Draft } from './draft';
 import { lineFigures } from '../rigging-input';
 import type { Boat } from '../boat';
 import type { RopeFigures } from '@/core/holding';
-import { lieOf, type Setting } from './setting';
+import { lieOf, lockOf, type Setting } from './setting';
 import { berthed, handAshore, handAt, leadsFrom, lineOf, type Lead } from './line-leads';
 import type { OrderDocument } from '../score';
 
@@ -59,7 +58,7 @@ export function stoppingSpringOf(setting: Setting, boat: Boat): StoppingSpring |
 export function onToASpring(setting: Setting, base: Draft): Draft {
   const lie = lieOf(setting);
   const { cleat, lead } = firstSpring(setting)!;
-  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const lock = lockOf(setting);
   const by = handAt(setting, cleat);
   const thrown = handAshore(setting);
   return {

@@ -1,6 +1,7 @@
 import { hardest, reversed, still } from './arrive';
 import { degrees } from '../fields';
 import {
+  alongOut,
   beat,
   call,
   compassOf,
@@ -13,27 +14,28 @@ import {
   wheel,
   type Draft,
 } from './draft';
-import type { Setting } from './setting';
+import { lockOf, type Setting } from './setting';
 import { pushed } from './sideways';
 import type { OrderDocument } from '../score';
 
 const LINES = call('lines gone in their order, the one that holds her last; hands inboard');
 const BACK = 'lines on again while a step still reaches';
 
-const lockOf = ({ craft }: Setting) => Math.floor(degrees(craft.limits[0]!));
+/** Seconds to wait, angle off, throttle, seconds out at it and seconds more. */
+export const dropDials = (setting: Setting) => [
+  dial(4, 3, 0.5, 40),
+  dial(15, 5, 2, 60),
+  dial(0, 0.1, 0, hardest(setting)),
+  dial(12, 4, 3, 45),
+  dial(5, 4, 1, 30),
+];
 
 /** Let go, let the wind take her off, then ahead along the berth and out. */
 export function droppedOff(setting: Setting): Draft {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
   return {
-    dials: [
-      dial(4, 3, 0.5, 40),
-      dial(15, 5, 2, 60),
-      dial(0, 0.1, 0, hardest(setting)),
-      dial(12, 4, 3, 45),
-      dial(5, 4, 1, 30),
-    ],
+    dials: dropDials(setting),
     write: ([wait, angle, throttle, out, more]) =>
       scoreOf(
         [
@@ -52,13 +54,7 @@ export function droppedOff(setting: Setting): Draft {
             [steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
             'neutral, let the wind take her further off',
           ),
-          beat(
-            'along',
-            'steady along the way out',
-            { is: 'after', seconds: tenth(out!) },
-            [steer(along + 0.4 * off * angle!), engine('ahead')],
-            'neutral, look round',
-          ),
+          alongOut(out!, along + 0.4 * off * angle!),
         ],
         { is: 'after', seconds: tenth(more!) },
       ),
@@ -243,13 +239,7 @@ export function bowFirst(setting: Setting): Draft {
             [...still(setting), steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
             'neutral, thruster again',
           ),
-          beat(
-            'along',
-            'steady along the way out',
-            { is: 'after', seconds: tenth(out!) },
-            [steer(along + 0.5 * off * angle!), engine('ahead')],
-            'neutral, look round',
-          ),
+          alongOut(out!, along + 0.5 * off * angle!),
         ],
         { is: 'after', seconds: tenth(more!) },
       ),

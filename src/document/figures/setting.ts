@@ -121,4 +121,7 @@ export function lieOf({ lie }: Setting): LieSetting {
   return lie;
 }
 
+/** Full wheel, whole degrees. */
+export const lockOf = ({ craft }: Setting) => Math.floor(degrees(craft.limits[0]!));
+
 export const headingOf = (radians: number) => (degrees(radians) + 720) % 360;

@@ -15,7 +15,7 @@ import {
   wheel,
   type Draft,
 } from './draft';
-import { headingOf, lieOf, type Setting } from './setting';
+import { headingOf, lieOf, lockOf, type Setting } from './setting';
 
 const hundredth = (value: number) => Math.max(-1, Math.min(1, Math.round(value * 20) / 20));
 
@@ -58,7 +58,7 @@ export const pushing = (setting: Setting): Mover => ({
  */
 export function walking(setting: Setting): Mover {
   const { port, starboard } = setting.pair!;
-  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const lock = lockOf(setting);
   const most = hardest(setting);
   return {
     by: 'engines opposed and wheel',
@@ -175,7 +175,7 @@ export function slidOff(setting: Setting, mover: Mover): Draft {
  */
 export function steppedOff(setting: Setting): Draft {
   const off = setting.off ?? 1;
-  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const lock = lockOf(setting);
   const along = degrees(setting.input.start.heading);
   const firm = 0.5 * setting.firm;
   return {

@@ -1,6 +1,7 @@
 import { degrees } from '../fields';
 import { hardest, reversed } from './arrive';
 import {
+  alongOut,
   beat,
   compassOf,
   dial,
@@ -12,7 +13,7 @@ import {
   wheel,
   type Draft,
 } from './draft';
-import type { Setting } from './setting';
+import { lockOf, type Setting } from './setting';
 import {
   lineOf,
   springFor,
@@ -31,7 +32,7 @@ import {
 export function sprungByTheBow(setting: Setting): Draft {
   const spring = springFor(setting, 'bow')!;
   const off = setting.off ?? 1;
-  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const lock = lockOf(setting);
   const along = degrees(setting.input.start.heading);
   const more = others(setting, spring);
   const lines = [
@@ -138,13 +139,7 @@ export function sprungByTheStern(setting: Setting): Draft {
             'neutral, let her lie back on her fenders',
             40,
           ),
-          beat(
-            'along',
-            'steady along the way out',
-            { is: 'after', seconds: tenth(out!) },
-            [steer(along + 0.3 * off * angle!), engine('ahead')],
-            'neutral, look round',
-          ),
+          alongOut(out!, along + 0.3 * off * angle!),
         ],
         { is: 'after', seconds: tenth(rest!) },
         60,

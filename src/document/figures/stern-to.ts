@@ -1,9 +1,8 @@
 import { cos, sin } from '@/core/math';
-import { degrees } from '../fields';
 import type { OrderDocument, ScoreDocument } from '../score';
 import { about } from './arrive';
 import { backedIn, swungIn } from './stern-first';
-import { beat, call, dial, engine, tenth, wheel, type Draft } from './draft';
+import { beat, call, dial, endOnLine, engine, tenth, wheel, type Draft } from './draft';
 import {
   handAshore,
   handAt,
@@ -13,7 +12,7 @@ import {
   windwardSide,
   type Lead,
 } from './line-leads';
-import { headingOf, lieOf, type Setting } from './setting';
+import { headingOf, lieOf, lockOf, type Setting } from './setting';
 import type { Side } from './berths';
 
 /** A ground line may lie so far to one side of where her bow comes, beams; its weight so far ahead of her, lengths or metres. */
@@ -75,7 +74,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
   const outward = headingOf(lieOf(setting).heading);
   // No longer than it has to go when it is made fast: what slack there is, she gathers speed over.
   const snug = tenth(Math.max(0.6, 0.5 * first.lead.length));
-  const lock = Math.floor(degrees(setting.craft.limits[0]!));
+  const lock = lockOf(setting);
   const { length, boat } = setting;
   const thrown = handAshore(setting) || (setting.input.rigging?.crew.length ?? 0) === 0;
   const hand = handAt(setting, first.cleat);
@@ -171,16 +170,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
             90,
           ),
         ],
-        end: {
-          cue: {
-            is: 'any',
-            of: [
-              { is: 'line', line: 'leeward stern line', state: 'on' },
-              { is: 'after', seconds: 30 },
-            ],
-          },
-          within_s: 90,
-        },
+        end: endOnLine('leeward stern line', 'on', 30),
         lines,
       };
     },

@@ -15,11 +15,9 @@ import {
   wheel,
   type Draft,
 } from './draft';
-import { headingOf, lieOf, type Setting } from './setting';
+import { headingOf, lieOf, lockOf, type Setting } from './setting';
 
 const WAIT = 'neutral: she lies in the middle, look again';
-const lockOf = ({ craft }: Setting) => Math.floor(degrees(craft.limits[0]!));
-
 /** Wheel hard over (and reversed with the gear where thrust is steered), bursts ahead and astern until she heads right. */
 export function backAndFill(setting: Setting, side: 1 | -1): Draft {
   const lie = lieOf(setting);
