@@ -102,7 +102,10 @@ export function ConditionsEditor() {
           <span className="text-quiet">seed</span>
           {number('seed', 'Seed of the gusts', '')}
         </div>
-        {tick('shelter', 'buildings and moored boats keep the wind off')}
+        {tick(
+          'shelter',
+          'buildings and moored boats keep the wind off; strokes on the water are what is left of it',
+        )}
         <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
           <span className="text-quiet">depth, empty for deep</span>
           {number('depth', 'Depth of water', units.length)}

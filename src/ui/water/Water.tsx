@@ -34,6 +34,7 @@ import { ScaleBar } from './ScaleBar';
 import { StartGrip } from './StartGrip';
 import { StreamArrows } from './StreamArrows';
 import { TakeLayer } from './TakeLayer';
+import { WindShelter } from './WindShelter';
 
 const FIT_MARGIN_PX = 56;
 const ZOOM_STEP = 1.25;
@@ -147,6 +148,13 @@ export function Water({
     >
       {/* Under everything that stands or floats. */}
       <StreamArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
+      <WindShelter
+        conditions={manoeuvre.conditions}
+        place={place}
+        spec={spec}
+        camera={shown}
+        view={view}
+      />
       <div
         ref={frame}
         {...bind()}
