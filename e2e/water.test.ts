@@ -155,7 +155,7 @@ it('on a phone stands one under another: the water, how it went, the beats as a 
     );
     expect(width[1]).toBeLessThanOrEqual(width[0]);
     const list = await app.page.text('[data-testid=beat-list]');
-    expect(list).toContain('turned through 24° to port');
+    expect(list).toContain('turned 24° to port');
     await app.page.press("(//ol[@aria-label='Beats as a list']//button[@aria-pressed])[2]");
     const form = await app.page.find('form[aria-label="Beat 2"]');
     await app.page.until(
