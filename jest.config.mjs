@@ -1,5 +1,8 @@
 /** Unit tests: the core, documents, database and scripts, in Node. */
 export default {
+  // In one process long suites slow one another down; by default Jest takes one worker of two cores.
+  maxWorkers: 2,
+  workerIdleMemoryLimit: '1500MB',
   testEnvironment: 'node',
   // Within a test's own context every look at a global is slow, and the step looks at these all the time.
   sandboxInjectedGlobals: ['Math', 'Float64Array', 'Number', 'Infinity'],

@@ -1,8 +1,8 @@
-import { LINE, LINE_COLUMNS, MADE } from '../holding';
+import { LINE } from '../holding';
 import { cos, sin } from '../math';
 import type { RunInput } from '../score';
 import { engines, Episode, letGo, Surroundings, wheel } from '../search';
-import type { Gear, SimState } from '../sim';
+import { lineColumn, lineLimits, takeLineOff, type Gear, type SimState } from '../sim';
 
 /** How she is motored while her lines hold her: the wheel as a share of the lock, starboard positive. */
 export interface Motored {
@@ -54,13 +54,6 @@ const PARTED_FOR_S = 30;
 /** Under this she has settled, m/s: what a line at rest still breathes by. */
 const STILL_MPS = 0.02;
 
-const isOn = (state: SimState, line: number) => state.lines[line * LINE_COLUMNS + LINE.HOLD]! > 0;
-
-function takeOff(state: SimState, line: number): void {
-  state.lines[line * LINE_COLUMNS + LINE.HOLD] = 0;
-  state.lines[line * LINE_COLUMNS + LINE.MADE] = MADE.ABOARD;
-}
-
 /** Lines held at one mean wind, from the manoeuvre's start. */
 class Holding {
   private readonly about: Surroundings;
@@ -80,17 +73,24 @@ class Holding {
   }
 
   on(state: SimState): number[] {
-    return this.names.flatMap((_, i) => (isOn(state, i) ? [i] : []));
+    return this.names.flatMap((_, i) => (this.isOn(state, i) ? [i] : []));
+  }
+
+  private isOn(state: SimState, line: number): boolean {
+    return lineColumn(state, this.about.world, line, LINE.HOLD) > 0;
+  }
+
+  private breaks(line: number): number {
+    return lineLimits(this.about.world, line).breaks;
   }
 
   settle(motored: Motored) {
-    const { lines } = this.about.world;
     const from = this.start();
     const on = this.on(from);
     const episode = new Episode(this.about, from);
     motor(episode, motored);
-    const sums = lines.breaks.map(() => 0);
-    const most = lines.breaks.map(() => 0);
+    const sums = this.names.map(() => 0);
+    const most = this.names.map(() => 0);
     let samples = 0;
     episode.until(() => {
       const counts = episode.time > SETTLES_S - MEAN_S;
@@ -105,8 +105,8 @@ class Holding {
       line: this.names[i]!,
       tension: sums[i]! / Math.max(1, samples),
       most: most[i]!,
-      breaks: lines.breaks[i]!,
-      parted: !isOn(episode.state, i),
+      breaks: this.breaks(i),
+      parted: !this.isOn(episode.state, i),
     }));
     return { episode, carried, on };
   }
@@ -114,12 +114,11 @@ class Holding {
   /** Without some lines for half a minute, from a state she has settled in. */
   without(from: SimState, motored: Motored, off: readonly number[]): Without {
     const state = this.about.copyOf(from);
-    for (const line of off) takeOff(state, line);
+    for (const line of off) takeLineOff(state, this.about.world, line);
     const on = this.on(state);
     const episode = new Episode(this.about, state);
     motor(episode, motored);
     const { x, y, heading } = episode;
-    const { lines } = this.about.world;
     let furthest = 0;
     let heaviest = -1;
     let tension = 0;
@@ -141,7 +140,7 @@ class Holding {
       off: furthest,
       heaviest: heaviest < 0 ? null : this.names[heaviest]!,
       tension,
-      breaks: heaviest < 0 ? Infinity : lines.breaks[heaviest]!,
+      breaks: heaviest < 0 ? Infinity : this.breaks(heaviest),
     };
   }
 

@@ -1,4 +1,3 @@
-import { NO_LINES, type Lines } from '../holding';
 import type { MoreColumn, Trace } from '../sim';
 import type { HullPart } from './hull-part';
 import { severity, type Touch } from './touches';
@@ -44,11 +43,11 @@ export interface LineLoad {
   readonly breaks: number;
 }
 
-/** Greatest tension of each line, N, and when. */
-export function lineLoads(trace: Trace, lines: Lines): readonly LineLoad[] {
-  return Array.from({ length: lines.count }, (_, line) => {
+/** Greatest tension of each line, N, and when; `breaks` is the load each parts at, N. */
+export function lineLoads(trace: Trace, breaks: readonly number[]): readonly LineLoad[] {
+  return breaks.map((parts, line) => {
     const tension = trace[`tension${line + 1}` as MoreColumn];
-    const load = { line, tension: 0, time: 0, breaks: lines.breaks[line]! };
+    const load = { line, tension: 0, time: 0, breaks: parts };
     tension?.forEach((now, i) => {
       if (now <= load.tension) return;
       load.tension = now;
@@ -62,7 +61,7 @@ export function marginsOf(
   trace: Trace,
   touches: readonly Touch[],
   clearance: LeastClearance | null,
-  lines: Lines = NO_LINES,
+  breaks: readonly number[] = [],
 ): Margins {
   const { time, gear, groundSpeed, surge, sway } = trace;
   let fastest = 0;
@@ -80,7 +79,7 @@ export function marginsOf(
   );
   return {
     clearance,
-    line: heaviest(lineLoads(trace, lines)),
+    line: heaviest(lineLoads(trace, breaks)),
     touch: worst,
     touchCount: touches.length,
     fastest,

@@ -7,7 +7,7 @@ import { TouchLog } from './touches';
 /** Drifting starboard side on to a quay, fenders out. */
 function drifting(speed: number) {
   const r = rig(sloop(), { v: speed, obstacles: [box('quay', 2.1, -30, 8, 30)] });
-  return { r, log: new TouchLog(r.world.craft.touch.count) };
+  return { r, log: new TouchLog(r.world) };
 }
 
 const worst = (log: TouchLog) => Math.max(0, ...log.touches().map(({ peakForce }) => peakForce));

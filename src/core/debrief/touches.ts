@@ -1,4 +1,6 @@
-import type { SimState, Scratch, TouchWatch, World } from '../sim';
+import type { Craft, MassProperties } from '../craft';
+import { GROUND, type Between, type TouchScratch } from '../holding';
+import { othersOf, type SimState, type Scratch, type TouchWatch, type World } from '../sim';
 import { hullPart, type HullPart } from './hull-part';
 
 export type TouchGrade = 'soft' | 'firm' | 'hard';
@@ -6,7 +8,7 @@ export type TouchGrade = 'soft' | 'firm' | 'hard';
 /** One touch as it happened. SI. */
 export interface Touch {
   readonly time: number;
-  /** Index and name of what was touched. */
+  /** Index and name of what was touched; the other boats come after the obstacles. */
   readonly obstacle: number;
   readonly name: string;
   readonly part: HullPart;
@@ -39,6 +41,12 @@ const FREE_FOR_S = 0.5;
 const SAME_TOUCH_S = 1;
 const MOST_TOUCHES = 200;
 
+/**
+ * A contact as it stands: where on her, m; what mass it has to stop, kg; how fast it closes, m/s; its force, N, and
+ * depth, m; the loss of what takes it up, s/m.
+ */
+const AT = { X: 0, Y: 1, MASS: 2, APPROACH: 3, FORCE: 4, DEPTH: 5, LOSS: 6 } as const;
+
 /** Keeps the touches of a run. It can be saved before a step and restored when that step is retaken. */
 export class TouchLog implements TouchWatch {
   private readonly records: Touch[] = [];
@@ -53,18 +61,33 @@ export class TouchLog implements TouchWatch {
   private savedRecords: Touch[] = [];
   private readonly savedPeaks = new Float64Array(MOST_TOUCHES);
   private recordsChanged = false;
+  /** Columns AT. */
+  private readonly at = new Float64Array(7);
+  /** Where the places of what touches the shore, and then each of the other boats, begin: elements, and one between. */
+  private readonly begins: readonly number[];
 
-  constructor(elements: number) {
-    // One more place for touches between elements.
-    this.lastLoaded = new Float64Array(elements + 1).fill(-Infinity);
+  constructor(private readonly world: World) {
+    const own = world.craft.touch.count + 1;
+    const begins = [0, own];
+    for (const other of othersOf(world))
+      begins.push(begins.at(-1)! + own + other.world.craft.touch.count + 1);
+    this.begins = begins;
+    const places = begins.at(-1)!;
+    this.lastLoaded = new Float64Array(places).fill(-Infinity);
     this.savedLoaded = this.lastLoaded.slice();
-    this.written = new Int32Array(elements + 1);
-    this.marked = new Uint8Array(elements + 1);
+    this.written = new Int32Array(places);
+    this.marked = new Uint8Array(places);
   }
 
   /** Marks whatever is loaded now as lying there already. */
   settle(state: SimState, s: Scratch): void {
-    for (let k = 0; k < s.touch.count; k++) this.load(this.slot(s, k), state.time);
+    for (let k = 0; k < s.touch.count; k++)
+      this.load(this.slot(s.touch, k, this.begins[1]!), state.time);
+    for (const { boat, other, acts } of s.company?.pairs ?? []) {
+      if (boat > 0 && other > 0) continue;
+      for (let k = 0; k < acts.touch.count; k++)
+        this.load(this.slotOn(acts, k, boat + other - 1, boat > 0), state.time);
+    }
   }
 
   /** What stands now is what `restore` comes back to. Costs only what has changed since it was last called. */
@@ -116,40 +139,101 @@ export class TouchLog implements TouchWatch {
     this.lastLoaded[slot] = time;
   }
 
-  private slot(s: Scratch, k: number): number {
-    const element = s.touch.element[k]!;
-    return element < 0 ? this.lastLoaded.length - 1 : element;
+  /** Place of an element's touch; of one between elements, the last before `end`. */
+  private slot({ element }: TouchScratch, k: number, end: number): number {
+    return element[k]! < 0 ? end - 1 : element[k]!;
   }
 
-  see(state: SimState, world: World, s: Scratch): void {
-    const { time } = state;
-    for (let k = 0; k < s.touch.count; k++) {
-      const slot = this.slot(s, k);
-      const fresh = time - this.lastLoaded[slot]! > FREE_FOR_S;
-      this.load(slot, time);
-      if (fresh && s.touch.approach[k]! >= LEAST_APPROACH_MPS)
-        this.add(this.describe(state, world, s, k));
-      else this.raisePeak(time, world.craft, s, k);
+  /** The same of a touch with the `other`th boat: her own elements, and behind them that boat's. */
+  private slotOn({ touch }: Between, k: number, other: number, turned: boolean): number {
+    const own = this.world.craft.touch.count + 1;
+    const from = this.begins[other + 1]! + (turned ? own : 0);
+    const end = turned ? this.begins[other + 2]! - this.begins[other + 1]! - own : own;
+    return from + this.slot(touch, k, end);
+  }
+
+  see(state: SimState, { craft, obstacles }: World, { touch }: Scratch): void {
+    for (let k = 0; k < touch.count; k++) {
+      const { at } = this;
+      at[AT.X] = touch.x[k]!;
+      at[AT.Y] = touch.y[k]!;
+      at[AT.MASS] = 1 / lightnessOf(craft.mass, at[AT.X]!, at[AT.Y]!, touch.nx[k]!, touch.ny[k]!);
+      this.noteHow(touch, k, craft);
+      const on = touch.obstacle[k]!;
+      const slot = this.slot(touch, k, this.begins[1]!);
+      if (this.meets(slot, state.time, on))
+        this.add(this.describe(state.time, on, obstacles[on]!.name, fenderOf(craft, touch, k)));
     }
   }
 
-  private describe(state: SimState, { craft, obstacles }: World, s: Scratch, k: number): Touch {
-    const x = s.touch.x[k]!;
-    const y = s.touch.y[k]!;
-    const effective = effectiveMass(craft, s, k);
-    const element = s.touch.element[k]!;
-    const speed = speedAtContact(craft, s, k, effective);
-    const fender = craft.spec.fenders[element - craft.touch.hullCount] ?? null;
-    const { length, beam } = craft.spec.hull;
+  seeBoat(
+    { time }: SimState,
+    { craft, obstacles }: World,
+    other: World,
+    acts: Between,
+    turned: boolean,
+  ): void {
+    const number = othersOf(this.world).findIndex(({ world }) => world === other);
+    if (number < 0) return;
+    const { touch, seen } = acts;
+    const place = turned ? craft : other.craft;
+    const sin = seen[GROUND.SIN]!;
+    const cos = seen[GROUND.COS]!;
+    for (let k = 0; k < touch.count; k++) {
+      const x = touch.x[k]!;
+      const y = touch.y[k]!;
+      const nx = touch.nx[k]!;
+      const ny = touch.ny[k]!;
+      // The same place and normal in the frame of the one that is taken as the place.
+      const ahead = seen[GROUND.Y]! + x * cos - y * sin;
+      const starboard = seen[GROUND.X]! + x * sin + y * cos;
+      const { at } = this;
+      at[AT.X] = turned ? ahead : x;
+      at[AT.Y] = turned ? starboard : y;
+      at[AT.MASS] =
+        1 /
+        (lightnessOf(acts.craft.mass, x, y, nx, ny) +
+          lightnessOf(place.mass, ahead, starboard, nx * cos - ny * sin, nx * sin + ny * cos));
+      this.noteHow(touch, k, acts.craft);
+      const on = obstacles.length + number;
+      if (!this.meets(this.slotOn(acts, k, number, turned), time, on)) continue;
+      const { name } = othersOf(this.world)[number]!;
+      this.add(this.describe(time, on, name, fenderOf(acts.craft, touch, k)));
+    }
+  }
+
+  /** How fast and how hard the kth touch of a list stands; `craft` has its elements. */
+  private noteHow(touch: TouchScratch, k: number, { touch: elements }: Craft): void {
+    const { at } = this;
+    const element = touch.element[k]!;
+    at[AT.APPROACH] = touch.approach[k]!;
+    at[AT.FORCE] = touch.normalForce[k]!;
+    at[AT.DEPTH] = touch.depth[k]!;
+    at[AT.LOSS] = elements.loss[Math.max(0, element)]!;
+  }
+
+  /** Is the contact in hand a touch of its own? If it goes on from before, it may raise that one's peak. */
+  private meets(slot: number, time: number, obstacle: number): boolean {
+    const fresh = time - this.lastLoaded[slot]! > FREE_FOR_S;
+    this.load(slot, time);
+    if (fresh && this.at[AT.APPROACH]! >= LEAST_APPROACH_MPS) return true;
+    this.raisePeak(time, obstacle);
+    return false;
+  }
+
+  private describe(time: number, obstacle: number, name: string, fender: string | null): Touch {
+    const { at } = this;
+    const { length, beam } = this.world.craft.spec.hull;
+    const speed = speedAtContact(at);
     return {
-      time: state.time,
-      obstacle: s.touch.obstacle[k]!,
-      name: obstacles[s.touch.obstacle[k]!]!.name,
-      part: hullPart(x, y, length, beam),
-      fender: fender?.name ?? null,
+      time,
+      obstacle,
+      name,
+      part: hullPart(at[AT.X]!, at[AT.Y]!, length, beam),
+      fender,
       speed,
-      energy: 0.5 * effective * speed * speed,
-      peakForce: peakForce(craft, s, k),
+      energy: 0.5 * at[AT.MASS]! * speed * speed,
+      peakForce: peakForce(at),
       grade: gradeTouch(speed, fender !== null),
     };
   }
@@ -168,13 +252,12 @@ export class TouchLog implements TouchWatch {
     }
   }
 
-  private raisePeak(time: number, craft: World['craft'], s: Scratch, k: number): void {
-    const obstacle = s.touch.obstacle[k]!;
+  private raisePeak(time: number, obstacle: number): void {
     for (let i = this.records.length - 1; i >= 0; i--) {
       const record = this.records[i]!;
       if (time - record.time > 5) return;
       if (record.obstacle !== obstacle) continue;
-      const force = peakForce(craft, s, k);
+      const force = peakForce(this.at);
       if (force <= this.peaks[i]!) return;
       this.peaks[i] = force;
       this.recordsChanged = true;
@@ -183,35 +266,34 @@ export class TouchLog implements TouchWatch {
   }
 }
 
-/** Mass that a touch has to stop, kg: 1/(n_x²/m1 + n_y²/m2 + lever²/I). */
-function effectiveMass({ mass }: World['craft'], s: Scratch, k: number): number {
-  const nx = s.touch.nx[k]!;
-  const ny = s.touch.ny[k]!;
-  const lever = s.touch.x[k]! * ny - s.touch.y[k]! * nx;
-  return 1 / ((nx * nx) / mass.m11 + (ny * ny) / mass.m22 + (lever * lever) / mass.m33);
+/** Name of the fender that takes a touch, or null for bare hull. */
+function fenderOf({ spec, touch }: Craft, { element }: TouchScratch, k: number): string | null {
+  return spec.fenders[element[k]! - touch.hullCount]?.name ?? null;
+}
+
+/** What a unit push along (nx, ny) at a place moves it there, 1/kg: n_x²/m1 + n_y²/m2 + lever²/I. */
+function lightnessOf(mass: MassProperties, x: number, y: number, nx: number, ny: number): number {
+  const lever = x * ny - y * nx;
+  return (nx * nx) / mass.m11 + (ny * ny) / mass.m22 + (lever * lever) / mass.m33;
 }
 
 /** Force a touch still closing in will come to, N, between two looks at it: F² + k m v², k = F/d so far. */
-function peakForce(craft: World['craft'], s: Scratch, k: number): number {
-  const force = s.touch.normalForce[k]!;
-  const approach = s.touch.approach[k]!;
-  const depth = s.touch.depth[k]!;
+function peakForce(at: Float64Array): number {
+  const force = at[AT.FORCE]!;
+  const approach = at[AT.APPROACH]!;
+  const depth = at[AT.DEPTH]!;
   if (approach <= 0 || depth <= 0) return force;
-  const stiffness = force / depth;
-  return Math.sqrt(force * force + stiffness * effectiveMass(craft, s, k) * approach * approach);
+  return Math.sqrt(force * force + (force / depth) * at[AT.MASS]! * approach * approach);
 }
 
 /**
  * Approach speed when the touch began, m/s. It is first seen up to a substep later, when part of the energy is in
  * the spring already: v₀² = v² + F d/m, F without its loss, for a spring near enough straight so far.
  */
-function speedAtContact(craft: World['craft'], s: Scratch, k: number, effective: number): number {
-  const { touch } = craft;
-  const element = s.touch.element[k]!;
-  const approach = s.touch.approach[k]!;
-  const loss = element >= touch.hullCount ? touch.loss[element]! : touch.loss[0]!;
-  const still = s.touch.normalForce[k]! / Math.max(0.5, 1 + loss * approach);
-  return Math.sqrt(approach * approach + (still * s.touch.depth[k]!) / effective);
+function speedAtContact(at: Float64Array): number {
+  const approach = at[AT.APPROACH]!;
+  const still = at[AT.FORCE]! / Math.max(0.5, 1 + at[AT.LOSS]! * approach);
+  return Math.sqrt(approach * approach + (still * at[AT.DEPTH]!) / at[AT.MASS]!);
 }
 
 const GRADES: readonly TouchGrade[] = ['soft', 'firm', 'hard'];

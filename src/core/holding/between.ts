@@ -1,5 +1,5 @@
 import type { Craft } from '../craft';
-import { addLines, linesOf, type Lines, type LineSpec } from './line';
+import { addLines, type Lines } from './line';
 import { GROUND, GROUND_COLUMNS } from './ground';
 import { solidObstacle, type Surface } from './obstacles';
 import { shoreOf, type Shore } from './shore';
@@ -15,20 +15,13 @@ export interface Between {
   /** The boat as what may touch and be tied: her elements, moved as lightly as both together give way. */
   readonly craft: Craft;
   readonly side: Shore;
-  /** Lines from the boat to places on `other`. */
-  readonly lines: Lines;
-  readonly tension: Float64Array;
+  /** What `other` is to the boat's own lines: their ON. */
+  readonly on: number;
   readonly touch: TouchScratch;
   /** The boat as `other` sees her, columns GROUND. */
   readonly seen: Float64Array;
   /** What the boat feels, in her own axes: N, N, N·m. */
   readonly force: Float64Array;
-}
-
-/** A line from the boat, at (boatX, boatY), to `other`, at (otherX, otherY), both in body axes, m. */
-export interface TieSpec extends Omit<LineSpec, 'shoreX' | 'shoreY'> {
-  readonly otherX: number;
-  readonly otherY: number;
 }
 
 /** The boat's touch elements on a side that gives way as well; of a boat looked at a second time, the fenders alone. */
@@ -56,7 +49,7 @@ function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
 }
 
 /** Her side as an obstacle in her own frame, x to starboard and y ahead. */
-function sideOf({ spec }: Craft, friction: number): Shore {
+export function sideOf({ spec }: Craft, friction: number): Shore {
   const { deck, touchStiffness } = spec.hull;
   const outline = Float64Array.from(deck, (_, i) => (i % 2 === 0 ? deck[i + 1]! : deck[i - 1]!));
   const surface: Surface = { friction, stiffness: touchStiffness };
@@ -67,15 +60,13 @@ function half(
   craft: Craft,
   other: Craft,
   friction: number,
-  ties: readonly TieSpec[],
+  on: number,
   fendersOnly: boolean,
 ): Between {
-  const lines = linesOf(ties.map((t) => ({ ...t, shoreX: t.otherY, shoreY: t.otherX })));
   return {
     craft: movable(craft, other, fendersOnly),
     side: sideOf(other, friction),
-    lines,
-    tension: new Float64Array(lines.count),
+    on,
     touch: touchScratch(false),
     seen: new Float64Array(GROUND_COLUMNS),
     force: new Float64Array(3),
@@ -83,19 +74,20 @@ function half(
 }
 
 /**
- * Two boats that may touch and may be tied, as two halves: the first sees `boat` from `other`, lines and all; the
- * second sees `other`, by her fenders alone, from `boat`. A fender is met by the hull opposite; two fenders hung
- * at the same place do not add up.
+ * Two boats that may touch and may be tied, as two halves: the first sees `boat` from `other`, the second sees `other`,
+ * by her fenders alone, from `boat`. A fender is met by the hull opposite; two fenders hung at the same place do not
+ * add up.
  *
  * @param friction of hull and fender on the other's hull
+ * @param on what `other` is to the boat's lines (their ON), and the boat to hers
  */
 export function between(
   boat: Craft,
   other: Craft,
   friction: number,
-  ties: readonly TieSpec[],
+  on: readonly [number, number],
 ): readonly [Between, Between] {
-  return [half(boat, other, friction, ties, false), half(other, boat, friction, [], true)];
+  return [half(boat, other, friction, on[0], false), half(other, boat, friction, on[1], true)];
 }
 
 /** Sets `seen`: how `boat` lies and moves as seen from `other`, all rows of columns GROUND. */
@@ -122,13 +114,26 @@ export function setSeen(seen: Float64Array, boat: Float64Array, other: Float64Ar
   seen[GROUND.YAW] = boat[GROUND.YAW]! - yaw;
 }
 
-/** Adds what acts between the two to the forces on `boat` and on `other`, each in her own axes; `seen` of that moment. */
-export function addBetween(boat: Float64Array, other: Float64Array, b: Between): void {
+/**
+ * Adds what acts between the two to the forces on `boat` and on `other`, each in her own axes; `seen` of that moment.
+ *
+ * @param lines the boat's, with their rows and tensions; those on `other` act
+ * @param span working memory, columns SPAN
+ */
+export function addBetween(
+  boat: Float64Array,
+  other: Float64Array,
+  b: Between,
+  lines: Lines,
+  rows: Float64Array,
+  tension: Float64Array,
+  span: Float64Array,
+): void {
   const { force, seen } = b;
   force.fill(0);
   if (b.touch.active > 0) addTouch(force, b.touch, b.craft, b.side, seen);
   else b.touch.count = 0;
-  addLines(force, b.tension, b.lines, b.lines.rows, seen);
+  if (lines.count > 0) addLines(force, tension, lines, rows, seen, b.on, span);
   const x = force[0]!;
   const y = force[1]!;
   const n = force[2]!;

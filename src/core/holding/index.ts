@@ -9,7 +9,7 @@ export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS, groundAt } from './ground';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
-export { addBetween, between, setSeen, type Between, type TieSpec } from './between';
+export { addBetween, between, setSeen, sideOf, type Between } from './between';
 export { addTouch, lookForTouches } from './touch';
 export { LIST, STICK, touchScratch, type TouchScratch } from './touch-pairs';
 export { RATES, setTouchRates } from './touch-rate';
@@ -17,15 +17,12 @@ export { frictionSlope, seriesStiffness, withLoss } from './touch-law';
 export {
   addLines,
   capstanHold,
-  catenary,
   LINE,
   LINE_COLUMNS,
   linesOf,
   lineTension,
   MADE,
   NO_LINES,
-  SPAN,
-  SPAN_COLUMNS,
   spanOf,
   strainUnder,
   tensionIn,
@@ -36,3 +33,6 @@ export { ropeFigures, ROPES, usualDiameter, type Rope, type RopeFigures } from '
 export { leadOf, STOPS, stopsOf, type Lead, type Stops } from './lead';
 export { stoppedBy, type StoppedBy } from './stopping';
 export { tendLines } from './tend';
+export { SPAN, SPAN_COLUMNS } from './span';
+export { anchorHolds, catenary, chainLength, chainReach, chainTension } from './chain';
+export { anchorFigures, BOTTOMS, usualAnchor, type Bottom, type AnchorFigures } from './anchor';

@@ -1,5 +1,7 @@
-import { exp, log } from '../math';
+import { exp } from '../math';
+import { anchorHolds, chainTension } from './chain';
 import { GROUND } from './ground';
+import { SPAN } from './span';
 
 /** What is made of a line, as it stands in its row. */
 export const MADE = {
@@ -20,7 +22,8 @@ export const MADE = {
  * What may change about a line while she moves, a row each: its length without load (m); the tension it gives way
  * at, N, Infinity when fast and 0 when it is on nothing; its end ashore and that end's height over the boat's, m; what
  * is made of it (MADE); the speed it is hauled in with (m/s, eased when negative), the pull it is hauled with, N, and
- * the length it is hauled or eased to, m.
+ * the length it is hauled or eased to, m; what its end is on: 0 the place, k the kth of the other boats, and then EAST
+ * and NORTH are that boat's starboard and ahead; how far an anchor has been dragged since it fell, m.
  */
 export const LINE = {
   LENGTH: 0,
@@ -32,8 +35,10 @@ export const LINE = {
   HAUL: 6,
   PULL: 7,
   UNTIL: 8,
+  ON: 9,
+  DRAGGED: 10,
 } as const;
-export const LINE_COLUMNS = 9;
+export const LINE_COLUMNS = 11;
 
 /** Lines between boat and shore, as flat arrays so that the step reads them fast. Boat ends in body axes, m. */
 export interface Lines {
@@ -47,6 +52,9 @@ export interface Lines {
   /** Load it parts at, N, and all there is of it, m. */
   readonly breaks: Float64Array;
   readonly total: Float64Array;
+  /** Of a chain on an anchor: its weight in water, N/m, and what the anchor holds when dug in, N; nought of a rope. */
+  readonly weight: Float64Array;
+  readonly anchor: Float64Array;
   /** Columns LINE as they are at the start. */
   readonly rows: Float64Array;
   /** Whether anything about them may change: else they are fast and never part. */
@@ -69,6 +77,11 @@ export interface LineSpec {
   readonly total?: number;
   /** What is made of it; fast if not given. */
   readonly made?: number;
+  /** Which of the other boats it is on, from 1: then `shoreX` is to starboard of her midships, `shoreY` ahead. */
+  readonly on?: number;
+  /** Chain on an anchor: weight in water, N/m, and what the anchor holds, N. */
+  readonly weight?: number;
+  readonly anchor?: number;
 }
 
 /** @param tended whether anything about them may change during a run */
@@ -84,6 +97,9 @@ export function linesOf(specs: readonly LineSpec[], tended = false): Lines {
     rows[at + LINE.NORTH] = spec.shoreY;
     rows[at + LINE.RISE] = spec.rise;
     rows[at + LINE.MADE] = made;
+    rows[at + LINE.ON] = spec.on ?? 0;
+    // What lies there when it begins has been dug in.
+    rows[at + LINE.DRAGGED] = made === MADE.FAST ? Infinity : 0;
   });
   return {
     count: specs.length,
@@ -94,6 +110,8 @@ export function linesOf(specs: readonly LineSpec[], tended = false): Lines {
     damping: column((l) => l.damping),
     breaks: column((l) => l.breaks ?? Infinity),
     total: column((l) => l.total ?? l.length),
+    weight: column((l) => l.weight ?? 0),
+    anchor: column((l) => l.anchor ?? 0),
     rows,
     tended,
   };
@@ -127,10 +145,6 @@ export function strainUnder(tension: number, stiffness: number, stiffening: numb
   return (root - stiffness) / (2 * stiffening);
 }
 
-/** Columns of a line as it lies: what it spans, m, and how fast that grows, m/s; then the way it pulls, body axes. */
-export const SPAN = { LENGTH: 0, GROWING: 1, X: 2, Y: 3 } as const;
-export const SPAN_COLUMNS = 4;
-
 /** How line `i` lies between its ends at this moment, into `span`. */
 export function spanOf(
   span: Float64Array,
@@ -146,7 +160,8 @@ export function spanOf(
   const north = rows[at + LINE.NORTH]! - boat[GROUND.Y]!;
   const ax = east * boat[GROUND.SIN]! + north * boat[GROUND.COS]! - bx;
   const ay = east * boat[GROUND.COS]! - north * boat[GROUND.SIN]! - by;
-  const rise = rows[at + LINE.RISE]!;
+  // A chain goes down to its anchor in a curve of its own: what counts is how far that is in plan.
+  const rise = lines.weight[i]! > 0 ? 0 : rows[at + LINE.RISE]!;
   const stretched = Math.sqrt(ax * ax + ay * ay + rise * rise);
   const over = stretched > 0 ? 1 / stretched : 0;
   const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * by;
@@ -160,6 +175,7 @@ export function spanOf(
 /** Tension of line `i` as it lies, N: what stretches it, and no more than it is held by. */
 export function tensionIn(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
   const at = i * LINE_COLUMNS;
+  if (lines.weight[i]! > 0) return chainIn(lines, rows, i, span);
   const pull = lineTension(
     lines.stiffness[i]!,
     rows[at + LINE.LENGTH]!,
@@ -173,8 +189,12 @@ export function tensionIn(lines: Lines, rows: Float64Array, i: number, span: Flo
 }
 
 /**
- * Adds every line's pull (N, N, N·m, body axes), and leaves the tensions in `tension`. The same as `spanOf` and
- * `tensionIn` say, written out: a number handed back by a function that is not inlined costs more than it takes to make.
+ * Adds the pull (N, N, N·m, body axes) of every line whose end is `on` one thing, and leaves the tensions in `tension`.
+ * The same as `spanOf` and `tensionIn` say, written out: a number handed back by a function that is not inlined costs
+ * more than it takes to make.
+ *
+ * @param boat columns GROUND: how she lies as seen from that
+ * @param span working memory, columns SPAN
  */
 export function addLines(
   force: Float64Array,
@@ -182,12 +202,19 @@ export function addLines(
   lines: Lines,
   rows: Float64Array,
   boat: Float64Array,
+  on: number,
+  span: Float64Array,
 ): void {
   for (let i = 0; i < lines.count; i++) {
     const at = i * LINE_COLUMNS;
+    if (rows[at + LINE.ON] !== on) continue;
     tension[i] = 0;
     const hold = rows[at + LINE.HOLD]!;
     if (hold === 0) continue;
+    if (lines.weight[i]! > 0) {
+      addChain(force, tension, lines, rows, i, boat, span);
+      continue;
+    }
     const bx = lines.boatX[i]!;
     const by = lines.boatY[i]!;
     const east = rows[at + LINE.EAST]! - boat[GROUND.X]!;
@@ -217,24 +244,44 @@ export function addLines(
   }
 }
 
+/** Tension of a chain, N, and its level pull into `span`: no more than its anchor holds, and what holds it aboard. */
+function chainIn(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
+  const at = i * LINE_COLUMNS;
+  const height = -rows[at + LINE.RISE]!;
+  const weight = lines.weight[i]!;
+  const length = rows[at + LINE.LENGTH]!;
+  const tension = chainTension(span, length, height, weight, lines.stiffness[i]!);
+  const level = span[SPAN.LEVEL]!;
+  const dragged = rows[at + LINE.DRAGGED]!;
+  const most = Math.min(
+    rows[at + LINE.HOLD]!,
+    anchorHolds(lines.anchor[i]!, dragged, level, span[SPAN.LIFT]!),
+  );
+  if (level <= most) return tension;
+  span[SPAN.LEVEL] = most;
+  return Math.min(tension, most + weight * height);
+}
+
+/** Adds the pull of a chain on its anchor. */
+function addChain(
+  force: Float64Array,
+  tension: Float64Array,
+  lines: Lines,
+  rows: Float64Array,
+  i: number,
+  boat: Float64Array,
+  span: Float64Array,
+): void {
+  spanOf(span, lines, rows, i, boat);
+  tension[i] = tensionIn(lines, rows, i, span);
+  const fx = span[SPAN.LEVEL]! * span[SPAN.X]!;
+  const fy = span[SPAN.LEVEL]! * span[SPAN.Y]!;
+  force[0]! += fx;
+  force[1]! += fy;
+  force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;
+}
+
 /** Load a hand must hold behind n turns round a post, N: load·e^(−μ2πn) (capstan equation, Euler–Eytelwein). */
 export function capstanHold(load: number, friction: number, turns: number): number {
   return load * exp(-friction * 2 * Math.PI * turns);
-}
-
-/**
- * Anchor chain from the bow to the first link on the bottom, without the chain lying there, m:
- * s = √(d² + 2dH/w) long, spanning H/w·arcosh(1 + wd/H). H horizontal pull, N; w weight in water, N/m.
- */
-export function catenary(
-  pull: number,
-  weight: number,
-  depth: number,
-): { readonly length: number; readonly span: number } {
-  const a = pull / weight;
-  const c = 1 + depth / a;
-  return {
-    length: Math.sqrt(depth * depth + 2 * depth * a),
-    span: a * log(c + Math.sqrt(c * c - 1)),
-  };
 }

@@ -40,7 +40,7 @@ function tended(
   const rows = lines.rows.slice();
   change(rows);
   const tensions = Float64Array.from([tension]);
-  tendLines(rows, lines, tensions, groundAt(0, 0, 0), new Float64Array(SPAN_COLUMNS), dt);
+  tendLines(rows, lines, tensions, [groundAt(0, 0, 0)], new Float64Array(SPAN_COLUMNS), dt);
   return rows;
 }
 

@@ -1,24 +1,19 @@
-import {
-  LINE,
-  LINE_COLUMNS,
-  lineTension,
-  MADE,
-  SPAN,
-  spanOf,
-  strainUnder,
-  type Lines,
-} from './line';
+import { anchorHolds, chainLength, chainReach, chainTension } from './chain';
+import { GROUND } from './ground';
+import { LINE, LINE_COLUMNS, lineTension, MADE, spanOf, strainUnder, type Lines } from './line';
+import { SPAN } from './span';
 
 /** No line is hauled shorter than this between its ends, m. */
 const SHORTEST_M = 0.3;
 
 /**
- * What becomes of lines over a piece of the step that ends with the boat at `boat` (columns GROUND): one over its
- * breaking load parts; one held by less than what stretches it surges until it carries what holds it, and is brought
- * up at its own end; one that is hauled or eased changes its length; one that trails comes home. Friction and hands
+ * What becomes of lines over a piece of the step that ends with the boat as `views` say: one over its breaking load
+ * parts; one held by less than what stretches it surges until it carries what holds it, and is brought up at its own
+ * end; one that is hauled or eased changes its length; one that trails comes home; an anchor drags. Friction and hands
  * only take energy; a haul gives at most its pull.
  *
  * @param rows columns LINE, changed in place
+ * @param views columns GROUND: how the boat lies over the place, then as each of the other boats sees her
  * @param tension of each at the end of the piece, N
  * @param dt length of the piece, s
  */
@@ -26,7 +21,7 @@ export function tendLines(
   rows: Float64Array,
   lines: Lines,
   tension: Float64Array,
-  boat: Float64Array,
+  views: readonly Float64Array[],
   span: Float64Array,
   dt: number,
 ): void {
@@ -42,6 +37,12 @@ export function tendLines(
     if (tension[i]! > lines.breaks[i]!) {
       rows[at + LINE.HOLD] = 0;
       rows[at + LINE.MADE] = MADE.PARTED;
+      continue;
+    }
+    const boat = views[rows[at + LINE.ON]!]!;
+    if (lines.weight[i]! > 0) {
+      spanOf(span, lines, rows, i, boat);
+      tendChain(rows, at, lines, i, boat, span, dt);
       continue;
     }
     const surges = tension[i]! >= hold;
@@ -101,4 +102,57 @@ function takeIn(
   );
   const wanted = length - most * (1 - tension / pull);
   rows[at + LINE.LENGTH] = Math.min(length, Math.max(floor, wanted));
+}
+
+/** An anchor is off the bottom once its chain is no longer than the way down, and this, m. */
+const AWEIGH_M = 0.2;
+
+/** A chain runs out to what was asked for, or is hove in; then its anchor drags if it is asked for more than it holds. */
+function tendChain(
+  rows: Float64Array,
+  at: number,
+  lines: Lines,
+  i: number,
+  boat: Float64Array,
+  span: Float64Array,
+  dt: number,
+): void {
+  const weight = lines.weight[i]!;
+  const stiffness = lines.stiffness[i]!;
+  const height = -rows[at + LINE.RISE]!;
+  const reach = span[SPAN.LENGTH]!;
+  const haul = rows[at + LINE.HAUL]!;
+  const hold = rows[at + LINE.HOLD]!;
+  let length = rows[at + LINE.LENGTH]!;
+  chainTension(span, length, height, weight, stiffness);
+  if (span[SPAN.LEVEL]! > hold) {
+    length = Math.max(length, chainLength(hold / weight, reach, height));
+    if (length >= rows[at + LINE.UNTIL]!) {
+      length = rows[at + LINE.UNTIL]!;
+      rows[at + LINE.HOLD] = Infinity;
+      rows[at + LINE.MADE] = MADE.FAST;
+    }
+  } else if (haul > 0) {
+    const pull = rows[at + LINE.PULL]!;
+    const share = Math.max(0, 1 - span[SPAN.LEVEL]! / pull);
+    length = Math.max(rows[at + LINE.UNTIL]!, length - haul * share * dt);
+    if (length <= height + AWEIGH_M) {
+      rows[at + LINE.MADE] = MADE.ABOARD;
+      rows[at + LINE.HOLD] = 0;
+      rows[at + LINE.HAUL] = 0;
+      return;
+    }
+  }
+  rows[at + LINE.LENGTH] = length;
+  chainTension(span, length, height, weight, stiffness);
+  const dragged = rows[at + LINE.DRAGGED]!;
+  const most = anchorHolds(lines.anchor[i]!, dragged, span[SPAN.LEVEL]!, span[SPAN.LIFT]!);
+  if (span[SPAN.LEVEL]! <= most) return;
+  // It comes along until it is asked for no more than that.
+  const along = reach - chainReach(most / weight, length, height, weight, stiffness);
+  const ahead = along * span[SPAN.X]!;
+  const starboard = along * span[SPAN.Y]!;
+  rows[at + LINE.EAST]! -= ahead * boat[GROUND.SIN]! + starboard * boat[GROUND.COS]!;
+  rows[at + LINE.NORTH]! -= ahead * boat[GROUND.COS]! - starboard * boat[GROUND.SIN]!;
+  rows[at + LINE.DRAGGED] = dragged + along;
 }

@@ -67,7 +67,7 @@ describe('J1 one corner meets a wall without friction', () => {
 
   it.each([0.3, 1.5, 3, 6])('at %f m/s too, at the step she is run with', (speed) => {
     const r = rig(pointed(0), { obstacles: [wall(9)], u: speed });
-    const log = new TouchLog(r.world.craft.touch.count);
+    const log = new TouchLog(r.world);
     for (let i = 0; i < 200; i++) step(r.state, r.world, r.scratch, STEP_S, log);
     expect(r.state.motion[U]! / -speed).toBeCloseTo(1, 2);
     expect(log.touches()[0]!.peakForce / (speed * Math.sqrt(5250 * 20000))).toBeCloseTo(1, 1);
@@ -137,7 +137,7 @@ describe('touches faster than the step', () => {
         const across = speed * Math.cos(heading);
         const r = rig(hard, { obstacles: [quay], heading, u: ahead, v: across });
         const before = energy(r);
-        const log = new TouchLog(r.world.craft.touch.count);
+        const log = new TouchLog(r.world);
         for (let i = 0; i < 100; i++) step(r.state, r.world, r.scratch, 0.1, log);
         expect(log.touches().length).toBeGreaterThan(0);
         expect(energy(r)).toBeLessThan(before);
@@ -209,7 +209,7 @@ describe('touch log', () => {
       ],
       v: 0.2,
     });
-    const log = new TouchLog(r.world.craft.touch.count);
+    const log = new TouchLog(r.world);
     for (let i = 0; i < 400; i++) step(r.state, r.world, r.scratch, 0.05, log);
     const [first] = log.touches();
     expect(first!.name).toBe('quay');
@@ -222,7 +222,7 @@ describe('touch log', () => {
 
   it('forgets what a retaken step had added', () => {
     const r = rig(sloop(), { obstacles: [pileObstacle('p', 'pile', 0, 5.25, 0.2, RIGID)], u: 1 });
-    const seen = new TouchLog(r.world.craft.touch.count);
+    const seen = new TouchLog(r.world);
     seen.save();
     for (let i = 0; i < 20; i++) step(r.state, r.world, r.scratch, 0.05, seen);
     expect(seen.touches().length).toBe(1);

@@ -1,7 +1,23 @@
-import { LINE, LINE_COLUMNS, MADE } from '../holding';
+import { LINE, MADE } from '../holding';
 import { cos, nearestOnPolygon, Random, sin } from '../math';
-import { groundSpeed, lineNow, pointOnWater, U, windAt, type SimState, type World } from '../sim';
+import {
+  boatOf,
+  boatOn,
+  groundSpeed,
+  lineAt,
+  lineColumn,
+  lineNow,
+  othersOf,
+  pointAboard,
+  pointOnWater,
+  setLineColumn,
+  U,
+  windAt,
+  type SimState,
+  type World,
+} from '../sim';
 import type { CrewEvent, LineEvent, TakeEvent } from './events';
+import { markNow } from './gates';
 import { between, Hand, type Job } from './hand';
 import { LineJobs, type Deck } from './line-jobs';
 import {
@@ -167,6 +183,11 @@ export class Crew implements Deck {
       nearestOnPolygon(near, outline, here.x, here.y);
       least = Math.min(least, near.distance);
     }
+    othersOf(this.world).forEach(({ world }, i) => {
+      const { x, y } = pointAboard(this.state.others[i]!, here.x, here.y);
+      nearestOnPolygon(near, world.craft.spec.hull.deck, x, y);
+      least = Math.min(least, near.distance);
+    });
     return least;
   }
 
@@ -216,7 +237,8 @@ export class Crew implements Deck {
       this.tellCrew(hand, 'not there');
       return false;
     }
-    yield this.now + between(at.mark, mark) / WALKS_ASHORE_MPS;
+    const way = between(markNow(this.state, at.mark), markNow(this.state, mark));
+    yield this.now + way / WALKS_ASHORE_MPS;
     hand.at = { aboard: false, mark };
     this.tellCrew(hand, 'at');
     return true;
@@ -225,7 +247,7 @@ export class Crew implements Deck {
   private *stepAboard(hand: Hand, point: PointOnBoat): Job {
     if (!hand.at || hand.at.aboard) return this.tellCrew(hand, 'not there');
     const here = pointOnWater(this.state, point.x, point.y);
-    yield this.now + between(hand.at.mark, here) / WALKS_ASHORE_MPS;
+    yield this.now + between(markNow(this.state, hand.at.mark), here) / WALKS_ASHORE_MPS;
     if (!(yield* this.untilSteppable(hand, point))) return;
     hand.at = { aboard: true, point };
     this.tellCrew(hand, 'aboard');
@@ -237,7 +259,7 @@ export class Crew implements Deck {
     let least = Infinity;
     for (const hand of this.people) {
       if (!hand.idle || !hand.at || hand.at.aboard) continue;
-      const far = between(hand.at.mark, mark);
+      const far = between(markNow(this.state, hand.at.mark), markNow(this.state, mark));
       if (far < least) {
         best = hand;
         least = far;
@@ -252,17 +274,18 @@ export class Crew implements Deck {
   }
 
   get(line: number, column: number): number {
-    return this.state.lines[line * LINE_COLUMNS + column]!;
+    return lineColumn(this.state, this.world, line, column);
   }
   set(line: number, column: number, value: number): void {
-    this.state.lines[line * LINE_COLUMNS + column] = value;
+    setLineColumn(this.state, this.world, line, column, value);
   }
   reading(line: number): { readonly tension: number; readonly span: number } {
     return lineNow(this.state, this.world, line);
   }
 
   /** Wind blowing from a mark to the boat, m/s. */
-  windFrom(mark: MarkOnPlace): number {
+  windFrom(at: MarkOnPlace): number {
+    const mark = markNow(this.state, at);
     const { x, y } = pointOnWater(this.state, 0, 0);
     const far = Math.max(1e-6, between(mark, { x, y }));
     const wind = new Float64Array(2);
@@ -272,11 +295,11 @@ export class Crew implements Deck {
   }
 
   /** Sees after each step what the lines have come to: parted, brought up, or in a propeller. */
-  look(before: Float64Array): void {
+  look(before: SimState): void {
     const { lines } = this.rigging;
     for (let i = 0; i < lines.length; i++) {
       const made = this.get(i, LINE.MADE);
-      const was = before[i * LINE_COLUMNS + LINE.MADE]!;
+      const was = lineColumn(before, this.world, i, LINE.MADE);
       if (made !== was && made === MADE.PARTED) this.tellLine(i, 'parted');
       if (made !== was && was !== MADE.FAST && made === MADE.FAST) this.tellLine(i, 'brought up');
       if (!this.fouled && this.reachesPropeller(i)) {
@@ -292,6 +315,8 @@ export class Crew implements Deck {
     if (made === MADE.ABOARD || made === MADE.PARTED) return false;
     // A ground line on its way forward has its tail's place; a line not yet on has none.
     if (made === MADE.PASSING) return this.walkedPast(line);
+    // What another boat's lines lie about is not followed.
+    if (lineAt(this.world, line).boat > 0) return false;
     const { from } = this.rigging.lines[line]!;
     const { drives } = this.world.craft.spec;
     const length = this.get(line, LINE.LENGTH);
@@ -304,7 +329,7 @@ export class Crew implements Deck {
       if (made === MADE.TRAILING && away) continue;
       let reach = between(from, drive);
       if (made !== MADE.TRAILING) {
-        const end = { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) };
+        const end = this.endOf(line);
         reach += between(pointOnWater(this.state, drive.x, drive.y), end);
       }
       if (reach < length) return true;
@@ -325,19 +350,28 @@ export class Crew implements Deck {
     });
   }
 
+  /** Where a line's other end is, m east and north. */
+  private endOf(line: number): { readonly x: number; readonly y: number } {
+    const x = this.get(line, LINE.EAST);
+    const y = this.get(line, LINE.NORTH);
+    const on = this.get(line, LINE.ON);
+    const { boat } = lineAt(this.world, line);
+    if (on === 0) return { x, y };
+    const { state } = boatOf(this.state, this.world, boatOn(boat, on));
+    return pointOnWater(state, y, x);
+  }
+
   tellLine(line: number, what: LineEvent): void {
     if (what === 'picked up') this.picked.add(line);
     else this.picked.delete(line);
 
-    const x = this.get(line, LINE.EAST);
-    const y = this.get(line, LINE.NORTH);
-    this.events.push({ time: this.now, is: 'line', line, what, x, y });
+    this.events.push({ time: this.now, is: 'line', line, what, ...this.endOf(line) });
   }
 
   tellCrew(hand: Hand, what: CrewEvent): void {
     if (hand.who === null || !hand.at) return;
     const { at } = hand;
-    const { x, y } = at.aboard ? at.point : at.mark;
+    const { x, y } = at.aboard ? at.point : markNow(this.state, at.mark);
     this.events.push({ time: this.now, is: 'crew', who: hand.who, what, aboard: at.aboard, x, y });
   }
 }

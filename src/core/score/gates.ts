@@ -1,7 +1,8 @@
-import { LINE, LINE_COLUMNS, MADE } from '../holding';
+import { LINE, MADE } from '../holding';
 import { cos, sin, wrapHalfTurn } from '../math';
 import {
   groundSpeed,
+  lineColumn,
   lineNow,
   pointOnWater,
   PSI,
@@ -71,7 +72,7 @@ export function armGate(cue: Cue, state: SimState, world: World): Gate {
  */
 export function lineLevel(state: SimState, world: World, line: number, wanted: LineState): number {
   if (wanted === 'taut') return lineNow(state, world, line).tension - TAUT_N;
-  const made = state.lines[line * LINE_COLUMNS + LINE.MADE];
+  const made = lineColumn(state, world, line, LINE.MADE);
   const on = made === MADE.HELD || made === MADE.TURNED || made === MADE.FAST;
   const there =
     wanted === 'on'
@@ -131,17 +132,28 @@ function groupGate(parts: readonly Gate[], is: 'any' | 'all'): Gate {
   };
 }
 
+/** Where a mark is now, m east and north: one on another boat goes with her. */
+export function markNow(
+  s: SimState,
+  mark: MarkOnPlace,
+): { readonly x: number; readonly y: number } {
+  if (!mark.boat) return mark;
+  return pointOnWater(s.others[mark.boat - 1]!, mark.x, mark.y);
+}
+
 /** Distance from a point of the boat to a mark, m. */
 export function distanceToMark(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {
   const place = pointOnWater(s, point.x, point.y);
-  const dx = mark.x - place.x;
-  const dy = mark.y - place.y;
+  const there = markNow(s, mark);
+  const dx = there.x - place.x;
+  const dy = there.y - place.y;
   return Math.sqrt(dx * dx + dy * dy);
 }
 
 /** How far ahead of a point of the boat, along her heading, a mark lies, m; 0 when it is abeam. */
 export function distanceAhead(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {
   const place = pointOnWater(s, point.x, point.y);
+  const there = markNow(s, mark);
   const psi = s.motion[PSI]!;
-  return (mark.x - place.x) * sin(psi) + (mark.y - place.y) * cos(psi);
+  return (there.x - place.x) * sin(psi) + (there.y - place.y) * cos(psi);
 }

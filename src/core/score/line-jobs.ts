@@ -1,9 +1,9 @@
 import { LINE, MADE } from '../holding';
 import { exp } from '../math';
-import { pointOnWater } from '../sim';
 import type { Random } from '../math';
-import type { SimState, World } from '../sim';
+import { boatOf, lineAt, lineLimits, onOf, pointOnWater, type SimState, type World } from '../sim';
 import type { LineEvent } from './events';
+import { markNow } from './gates';
 import { between, type Hand, type Job } from './hand';
 import {
   CAST_OFF_S,
@@ -143,8 +143,14 @@ export class LineJobs {
 
   /** From the fairlead to the mark in plan, m. */
   private distance({ line, mark }: Pass): number {
-    const { from } = this.crew.rigging.lines[line]!;
-    return between(pointOnWater(this.crew.state, from.x, from.y), mark);
+    return between(this.fairlead(line), markNow(this.crew.state, mark));
+  }
+
+  /** Where a line leaves the boat it is of, m east and north. */
+  private fairlead(line: number): { readonly x: number; readonly y: number } {
+    const { rigging, state, world } = this.crew;
+    const { from } = rigging.lines[line]!;
+    return pointOnWater(boatOf(state, world, lineAt(world, line).boat).state, from.x, from.y);
   }
 
   private *untilWithin(order: Pass, reach: () => number): Generator<number, boolean> {
@@ -198,12 +204,15 @@ export class LineJobs {
   private *carry(hand: Hand, order: Pass): Job {
     const { crew } = this;
     const { line, mark } = order;
-    const { from } = crew.rigging.lines[line]!;
-    const handOver = () => ({ name: '', ...pointOnWater(crew.state, from.x, from.y) });
+    const handOver = () => ({ name: '', ...this.fairlead(line) });
     if (hand.who !== null) {
       if (!(yield* crew.walkAshore(hand, handOver()))) return crew.tellLine(line, 'not passed');
       const deadline = crew.now + WAITS_S;
-      while (!hand.at || hand.at.aboard || between(hand.at.mark, handOver()) > HAND_OVER_M) {
+      while (
+        !hand.at ||
+        hand.at.aboard ||
+        between(markNow(crew.state, hand.at.mark), handOver()) > HAND_OVER_M
+      ) {
         if (crew.now >= deadline) return crew.tellLine(line, 'not passed');
         yield crew.now + LOOKS_S;
       }
@@ -223,11 +232,14 @@ export class LineJobs {
   private putOn(hand: Hand | null, { line, mark, length }: Pass): boolean {
     const { crew } = this;
     const { height } = crew.rigging.lines[line]!;
-    crew.set(line, LINE.EAST, mark.x);
-    crew.set(line, LINE.NORTH, mark.y);
+    const of = lineAt(crew.world, line).boat;
+    // On a boat the row says how far to starboard of her midships, and how far ahead.
+    crew.set(line, LINE.ON, mark.boat ? onOf(of, mark.boat) : 0);
+    crew.set(line, LINE.EAST, mark.boat ? mark.y : mark.x);
+    crew.set(line, LINE.NORTH, mark.boat ? mark.x : mark.y);
     crew.set(line, LINE.RISE, mark.height - height);
     const { span } = crew.reading(line);
-    const total = crew.world.lines.total[line]!;
+    const { total } = lineLimits(crew.world, line);
     if (span > total) return false;
     const out = length === null ? span + SLACK_M : Math.max(length, span + SNUG_M);
     crew.set(line, LINE.LENGTH, Math.max(SHORTEST_M, Math.min(total, out)));
@@ -306,7 +318,7 @@ export class LineJobs {
     this.onTurns(hand, line, EASING_TURNS);
     const until = crew.get(line, LINE.LENGTH) + (length ?? Infinity);
     crew.set(line, LINE.HAUL, -EASES_MPS);
-    crew.set(line, LINE.UNTIL, Math.min(until, crew.world.lines.total[line]!));
+    crew.set(line, LINE.UNTIL, Math.min(until, lineLimits(crew.world, line).total));
     const deadline = crew.now + HAULS_FOR_S;
     while (
       this.made(line) === MADE.TURNED &&

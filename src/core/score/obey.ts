@@ -8,6 +8,7 @@ import {
   type SimState,
   type World,
 } from '../sim';
+import { markNow } from './gates';
 import type { ControlOrder, HandsOrder, Order } from './types';
 
 const HANDS: ReadonlySet<Order['do']> = new Set([
@@ -22,6 +23,14 @@ const HANDS: ReadonlySet<Order['do']> = new Set([
 /** Is it for hands on lines rather than for the helm? */
 export function isForHands(order: Order): order is HandsOrder {
   return HANDS.has(order.do);
+}
+
+function steerForMark(
+  { mark, first }: Extract<ControlOrder, { do: 'steer for' }>,
+  state: SimState,
+): void {
+  const { x, y } = markNow(state, mark);
+  steerFor(state, x, y, first === 'stern');
 }
 
 /** Does what an order says to the boat's controls. Any other control takes the boat from the joystick. */
@@ -43,7 +52,7 @@ export function obey(order: ControlOrder, state: SimState, { craft }: World): vo
       steerHeading(state, order.heading);
       return;
     case 'steer for':
-      steerFor(state, order.mark.x, order.mark.y, order.first === 'stern');
+      steerForMark(order, state);
       return;
     case 'wheel':
       state.helm.active = false;

@@ -3,6 +3,8 @@ import type { MarkOnPlace, PointOnBoat } from './types';
 /** A line as the score knows it: its place among the run's lines is its place here. */
 export interface RiggedLine {
   readonly name: string;
+  /** Which of the other boats it leads from, from 1; hers if not given. Hands aboard there see to it. */
+  readonly boat?: number;
   /** Cleat or fairlead it leads from. */
   readonly from: PointOnBoat;
   /** Where aboard it is handled: there, or where it is led to. */

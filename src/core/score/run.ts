@@ -1,35 +1,36 @@
 import { assembleCraft, type BoatSpec, type Craft } from '../craft';
-import { hullPart, marginsOf, TouchLog, type LeastClearance } from '../debrief';
 import {
-  clearanceMemory,
-  leastClearance,
-  noClearance,
-  NO_LINES,
-  shoreOf,
-  type ClearanceMemory,
-  type Lines,
-  type Obstacle,
-  type Shore,
-} from '../holding';
+  hullPart,
+  Lookout,
+  marginsOf,
+  nameOfThing,
+  numbersOf,
+  TouchLog,
+  type LeastClearance,
+} from '../debrief';
+import { noClearance, NO_LINES, shoreOf, type Lines, type Obstacle, type Shore } from '../holding';
 import {
+  advance,
+  beginning,
   copyState,
   derivative,
   environmentFor,
   groundSpeed,
-  initialState,
+  lineLimits,
+  lookAbout,
   lookAround,
   makeScratch,
-  placeOnGround,
+  othersOf,
   pointOnWater,
   PSI,
   SAMPLE_S,
   senseSurroundings,
-  step,
   STEP_S,
   timeToActuatorEvent,
   TraceWriter,
   X,
   Y,
+  type LineAt,
   type Scratch,
   type Ledger,
   type SimState,
@@ -44,6 +45,15 @@ import type { Rigging } from './rigging';
 import type { BeatMark, Outcome, Take } from './take';
 import type { Score } from './types';
 
+/** A boat that lies about without a score of her own. */
+export interface OtherInput {
+  readonly id: string;
+  readonly name: string;
+  readonly craft: Craft;
+  readonly start: StartPose;
+  readonly lines: Lines;
+}
+
 /** A manoeuvre ready to be run. SI, radians. */
 export interface RunInput {
   readonly boat: BoatSpec;
@@ -54,6 +64,10 @@ export interface RunInput {
   readonly weather: Weather;
   /** Lines made fast from start to end, or those of `rigging`; none if not given. */
   readonly lines?: Lines;
+  /** Other boats that give way, each on lines of her own. */
+  readonly others?: readonly OtherInput[];
+  /** Where each line of the score is to be found, if not all are hers. */
+  readonly where?: readonly LineAt[];
   /** What hands may do with the lines, and who they are. */
   readonly rigging?: Rigging;
   readonly start: StartPose;
@@ -93,15 +107,27 @@ export function runTillHard(input: RunInput): Take {
 
 /** The world a manoeuvre is played in, its gusts known for so many seconds. */
 export function worldOf(input: RunInput, duration: number): World {
-  const { obstacles, boat } = input;
+  const { obstacles, boat, others = [], where } = input;
   const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
   const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
-  return {
-    craft,
+  const around = (of: Craft, lines: Lines): World => ({
+    craft: of,
     obstacles,
-    environment: environmentFor(craft, input.weather, duration),
-    lines: input.lines ?? NO_LINES,
+    environment: environmentFor(of, input.weather, duration),
+    lines,
     shore,
+  });
+  const world = around(craft, input.lines ?? NO_LINES);
+  if (others.length === 0) return world;
+  return {
+    ...world,
+    others: others.map(({ id, name, start, ...other }) => ({
+      id,
+      name,
+      start,
+      world: around(other.craft, other.lines),
+    })),
+    ...(where ? { where } : {}),
   };
 }
 
@@ -115,9 +141,10 @@ class Run {
   private readonly trace: TraceWriter;
   private readonly beats: BeatMark[] = [];
   private readonly berth: ReadonlySet<number>;
-  private readonly memory: ClearanceMemory;
+  private readonly lookout: Lookout;
   private readonly now = noClearance();
   private least: LeastClearance | null = null;
+  private readonly tended: boolean;
   private gridStep = 0;
   private seen = 0;
 
@@ -128,15 +155,17 @@ class Run {
     private readonly ledger: Ledger | null = null,
   ) {
     this.world = worldOf(input, input.limit);
-    const { craft, lines, obstacles } = this.world;
-    this.state = initialState(craft, input.start, lines);
-    this.before = initialState(craft, input.start, lines);
+    this.state = beginning(this.world, input.start);
+    this.before = beginning(this.world, input.start);
     this.scratch = makeScratch(this.world);
     this.scratch.ledger = ledger;
-    this.log = new TouchLog(craft.touch.count);
-    this.memory = clearanceMemory(this.world.shore, input.boat.hull.deck);
+    this.log = new TouchLog(this.world);
+    this.lookout = new Lookout(this.world);
     this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
-    this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
+    this.berth = numbersOf(this.world, input.berth);
+    this.tended = [this.world, ...othersOf(this.world).map(({ world }) => world)].some(
+      ({ lines }) => lines.tended,
+    );
     this.player = new Player(input.score, this.state, this.world, input.rigging);
   }
 
@@ -165,6 +194,7 @@ class Run {
     const { scratch, state, world } = this;
     senseSurroundings(state.motion, world, scratch);
     lookAround(state.motion, world, scratch);
+    lookAbout(state, world, scratch, this.log);
     derivative(scratch.slopes[0], state.motion, world, scratch, 0);
     this.log.settle(state, scratch);
   }
@@ -182,14 +212,14 @@ class Run {
     copyState(this.before, state);
     this.log.save();
     this.ledger?.save();
-    step(state, world, this.scratch, dt, this.log);
+    advance(state, world, this.scratch, dt, this.log);
     // A state that is not finite would never get anywhere: a fault of the core, not of the input.
     if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
     // Before the step no cue stood reached: those that did have begun their beats.
     const level = player.level(state);
     if (level >= 0) this.findCue(dt, player.level(this.before), level);
     if (this.state.time >= (this.gridStep + 1) * STEP_S - INSTANT_S) this.reachGrid();
-    if (this.world.lines.tended) this.lookAtLines();
+    if (this.tended) this.lookAtLines();
     if (player.takeMoments() || level >= 0) this.beginBeats();
     if (player.brokenOff && player.finish === null && this.lyingStopped())
       player.finish = 'broke off';
@@ -198,7 +228,7 @@ class Run {
   /** A line in the propeller ends it: nothing of what was planned can follow. */
   private lookAtLines(): void {
     const { crew } = this.player;
-    crew.look(this.before.lines);
+    crew.look(this.before);
     if (crew.fouled && this.player.finish === null) this.player.finish = 'fouled';
   }
 
@@ -206,7 +236,7 @@ class Run {
     copyState(this.state, this.before);
     this.log.restore();
     this.ledger?.restore();
-    step(this.state, this.world, this.scratch, dt, this.log);
+    advance(this.state, this.world, this.scratch, dt, this.log);
     return this.player.level(this.state);
   }
 
@@ -274,10 +304,7 @@ class Run {
   }
 
   private measure(skip: ReadonlySet<number>): void {
-    const { craft, shore } = this.world;
-    const { ground } = this.scratch;
-    placeOnGround(this.state.motion, this.world, this.scratch);
-    leastClearance(this.now, this.memory, craft.spec.hull.deck, craft.touch, shore, skip, ground);
+    this.lookout.look(this.now, this.state, this.scratch, skip);
   }
 
   private sample(): void {
@@ -291,7 +318,7 @@ class Run {
     this.least = {
       time: state.time,
       distance: now.distance,
-      name: world.obstacles[now.obstacle]!.name,
+      name: nameOfThing(world, now.obstacle)!,
       part: hullPart(now.x, now.y, length, beam),
       ...pointOnWater(state, now.x, now.y),
     };
@@ -309,7 +336,9 @@ class Run {
       touches.some((t) => t.grade === 'hard'),
       goal.every((c) => c.met),
     );
-    const margins = marginsOf(trace, touches, this.least, world.lines);
+    const lines = input.rigging?.lines ?? [];
+    const breaks = lines.map((_, i) => lineLimits(world, i).breaks);
+    const margins = marginsOf(trace, touches, this.least, breaks);
     return {
       outcome,
       duration: state.time,

@@ -1,25 +1,27 @@
-import { hullPart, TouchLog, type HullPart, type Touch } from '../debrief';
 import {
-  clearanceMemory,
-  GROUND,
-  leastClearance,
-  NO_LINES,
-  noClearance,
-  type ClearanceMemory,
-} from '../holding';
+  hullPart,
+  Lookout,
+  nameOfThing,
+  numbersOf,
+  TouchLog,
+  type HullPart,
+  type Touch,
+} from '../debrief';
+import { GROUND, NO_LINES, noClearance } from '../holding';
 import { cos, sin } from '../math';
 import { worldOf, type RunInput } from '../score';
 import {
+  advance,
+  beginning,
   copyState,
   derivative,
-  initialState,
+  lookAbout,
   lookAround,
   makeScratch,
-  placeOnGround,
   PSI,
   senseSurroundings,
-  step,
   STEP_S,
+  tensionOf,
   U,
   V,
   X,
@@ -36,19 +38,18 @@ const AFTER_S = 150;
 export class Surroundings {
   readonly world: World;
   readonly berth: ReadonlySet<number>;
-  readonly memory: ClearanceMemory;
+  readonly lookout: Lookout;
 
   constructor(readonly input: RunInput) {
     this.world = worldOf(input, input.limit + AFTER_S);
-    const { obstacles } = input;
-    this.berth = new Set(obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [i] : [])));
-    this.memory = clearanceMemory(this.world.shore, this.world.craft.spec.hull.deck);
+    this.berth = numbersOf(this.world, input.berth);
+    this.lookout = new Lookout(this.world);
   }
 
   /** A boat lying still over ground at a pose and moment, engines in neutral. */
   stillAt(x: number, y: number, heading: number, time: number): SimState {
-    const { craft, environment, lines } = this.world;
-    const state = initialState(craft, { x, y, heading, speed: 0 }, lines);
+    const { environment } = this.world;
+    const state = beginning(this.world, { x, y, heading, speed: 0 });
     const east = environment.streamEast;
     const north = environment.streamNorth;
     state.time = time;
@@ -59,8 +60,7 @@ export class Surroundings {
 
   /** A boat as another is. */
   copyOf(state: SimState): SimState {
-    const { craft, lines } = this.world;
-    const copy = initialState(craft, { x: 0, y: 0, heading: 0, speed: 0 }, lines);
+    const copy = beginning(this.world, { x: 0, y: 0, heading: 0, speed: 0 });
     copyState(copy, state);
     return copy;
   }
@@ -68,7 +68,7 @@ export class Surroundings {
 
 /** The same water and weather with nothing on it to touch, blowing as it does on average. */
 export function openWaterOf(input: RunInput): Surroundings {
-  const { craft, shore: _shore, ...rest } = input;
+  const { craft, shore: _shore, others: _others, where: _where, ...rest } = input;
   const { gusts: _gusts, ...weather } = input.weather;
   return new Surroundings({
     ...rest,
@@ -106,9 +106,10 @@ export class Episode {
     this.state = about.copyOf(from);
     this.scratch = makeScratch(world);
     if (world.lines.tended) this.scratch.lines = this.state.lines;
-    this.log = new TouchLog(world.craft.touch.count);
+    this.log = new TouchLog(world);
     senseSurroundings(this.state.motion, world, this.scratch);
     lookAround(this.state.motion, world, this.scratch);
+    lookAbout(this.state, world, this.scratch, this.log);
     derivative(this.scratch.slopes[0], this.state.motion, world, this.scratch, 0);
     this.log.settle(this.state, this.scratch);
     this.measure();
@@ -120,7 +121,7 @@ export class Episode {
 
   /** One step on; the world as it is then. */
   step(): void {
-    step(this.state, this.about.world, this.scratch, STEP_S, this.log);
+    advance(this.state, this.about.world, this.scratch, STEP_S, this.log);
     this.measure();
   }
 
@@ -135,11 +136,9 @@ export class Episode {
   }
 
   private measure(): void {
-    const { world, memory, berth } = this.about;
+    const { world, lookout, berth } = this.about;
     const { craft } = world;
-    placeOnGround(this.state.motion, world, this.scratch);
-    const { ground } = this.scratch;
-    leastClearance(this.now, memory, craft.spec.hull.deck, craft.touch, world.shore, berth, ground);
+    lookout.look(this.now, this.state, this.scratch, berth);
     if (this.now.distance >= this.least) return;
     this.least = this.now.distance;
     this.nearestThing = this.now.obstacle;
@@ -165,7 +164,7 @@ export class Episode {
   }
 
   get nearest(): Nearest {
-    const name = this.about.world.obstacles[this.nearestThing]?.name ?? null;
+    const name = nameOfThing(this.about.world, this.nearestThing);
     return { distance: this.least, name, part: name === null ? null : this.nearestPart };
   }
 
@@ -192,7 +191,7 @@ export class Episode {
   }
   /** Tension of a line, N. */
   tension(line: number): number {
-    return this.scratch.tension[line]!;
+    return tensionOf(this.about.world, this.scratch, line);
   }
   get x(): number {
     return this.state.motion[X]!;

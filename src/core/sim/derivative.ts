@@ -39,6 +39,7 @@ import { AIR, CLOCK, NOW, type Scratch, type World } from './world';
 
 /** Places of the causes in a ledger. */
 const BOOK = {
+  OTHERS: 9,
   HULL: 0,
   FINS: 1,
   DRIVES: 2,
@@ -313,6 +314,7 @@ export function derivative(
   work[WORK.DENSITY] = density;
 
   const { ledger } = s;
+  ledger?.note(BOOK.OTHERS, force, motion);
   if (craft.spec.hull.derivatives === null) {
     addHull(force, s, craft, environment.field !== null);
     ledger?.note(BOOK.HULL, force, motion);
@@ -342,7 +344,7 @@ export function derivative(
     if (s.touch.active > 0) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
     ledger?.note(BOOK.TOUCHES, force, motion);
-    addLines(force, s.tension, world.lines, s.lines, ground);
+    addLines(force, s.tension, world.lines, s.lines, ground, 0, s.span);
     ledger?.note(BOOK.LINES, force, motion);
   } else {
     s.touch.count = 0;

@@ -12,13 +12,26 @@ export { derivative, lookAround, placeOnGround } from './derivative';
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
 export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
+export {
+  boatOf,
+  boatOn,
+  lineAt,
+  lineColumn,
+  lineCount,
+  lineLimits,
+  lineNow,
+  setLineColumn,
+  takeLineOff,
+  tensionOf,
+} from './lines-now';
 export { Ledger, WORKS, type Work } from './ledger';
 export {
   groundOf,
   groundSpeed,
   kineticEnergy,
-  lineNow,
+  pointAboard,
   pointOnWater,
+  setRow,
   waterSpeed,
 } from './readings';
 export {
@@ -38,12 +51,22 @@ export {
   type ThrusterState,
 } from './state';
 export { step, STEP_S, type TouchWatch } from './step';
-export { companyOf, stepTogether, type Company, type Party, type Tied } from './together';
+export {
+  advance,
+  companyOf,
+  lookAbout,
+  onOf,
+  stepTogether,
+  type Company,
+  type Party,
+} from './together';
 export { senseSurroundings } from './surroundings';
 export {
   engineColumn,
   MORE_COLUMNS,
   MOST_LINES,
+  MOST_OTHERS,
+  otherColumns,
   SAMPLE_S,
   TRACE_COLUMNS,
   TraceWriter,
@@ -51,4 +74,15 @@ export {
   type Trace,
   type TraceColumn,
 } from './trace';
-export { CLOCK, makeScratch, NOW, NOW_COLUMNS, type Scratch, type World } from './world';
+export {
+  beginning,
+  CLOCK,
+  makeScratch,
+  NOW,
+  NOW_COLUMNS,
+  othersOf,
+  type LineAt,
+  type OtherBoat,
+  type Scratch,
+  type World,
+} from './world';

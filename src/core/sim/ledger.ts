@@ -12,6 +12,7 @@ export const WORKS = [
   'banks',
   'touches',
   'lines',
+  'other boats',
 ] as const;
 export type Work = (typeof WORKS)[number];
 
@@ -28,10 +29,9 @@ export class Ledger {
   private stage = 0;
   private so = 0;
 
-  /** Begins a stage: what pushes her already (other boats) is nobody's here. */
-  begin(stage: number, force: Float64Array, motion: Float64Array): void {
+  begin(stage: number): void {
     this.stage = stage;
-    this.so = along(force, motion);
+    this.so = 0;
     this.power.fill(0, stage * COUNT, (stage + 1) * COUNT);
   }
 

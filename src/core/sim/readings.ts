@@ -1,14 +1,5 @@
 import type { Craft } from '../craft';
-import {
-  GROUND,
-  GROUND_COLUMNS,
-  LINE,
-  LINE_COLUMNS,
-  SPAN,
-  SPAN_COLUMNS,
-  spanOf,
-  tensionIn,
-} from '../holding';
+import { GROUND, GROUND_COLUMNS } from '../holding';
 import { cos, sin } from '../math';
 import { setGround } from './derivative';
 import type { World } from './world';
@@ -38,6 +29,16 @@ export function pointOnWater(state: SimState, bx: number, by: number): { x: numb
   return { x: motion[X]! + bx * s + by * c, y: motion[Y]! + bx * c - by * s };
 }
 
+/** Where a place (m east and north) is aboard: ahead of her midships and to starboard, m. */
+export function pointAboard(state: SimState, x: number, y: number): { x: number; y: number } {
+  const { motion } = state;
+  const s = sin(motion[PSI]!);
+  const c = cos(motion[PSI]!);
+  const east = x - motion[X]!;
+  const north = y - motion[Y]!;
+  return { x: east * s + north * c, y: east * c - north * s };
+}
+
 /** Kinetic energy through the reference stream, added mass counted, J. */
 export function kineticEnergy({ motion }: SimState, { mass }: Craft): number {
   const u = motion[U]!;
@@ -46,25 +47,16 @@ export function kineticEnergy({ motion }: SimState, { mass }: Craft): number {
   return 0.5 * (mass.m11 * u * u + mass.m22 * v * v + mass.m33 * r * r) + mass.m23 * v * r;
 }
 
-/** Her place and velocity over the ground as a row of columns GROUND. */
-export function groundOf({ motion }: SimState, { environment }: World): Float64Array {
-  const ground = new Float64Array(GROUND_COLUMNS);
+/** Writes her place and velocity over the ground into a row of columns GROUND. */
+export function setRow(ground: Float64Array, { motion }: SimState, { environment }: World): void {
   ground[GROUND.SIN] = sin(motion[PSI]!);
   ground[GROUND.COS] = cos(motion[PSI]!);
   setGround(ground, motion, environment.row);
-  return ground;
 }
 
-/** Tension of a line at this moment, N, and the distance between its ends, m. */
-export function lineNow(
-  state: SimState,
-  world: World,
-  line: number,
-): { readonly tension: number; readonly span: number } {
-  const rows = state.lines;
-  const span = new Float64Array(SPAN_COLUMNS);
-  spanOf(span, world.lines, rows, line, groundOf(state, world));
-  const held = rows[line * LINE_COLUMNS + LINE.HOLD]! > 0;
-  const tension = held ? tensionIn(world.lines, rows, line, span) : 0;
-  return { tension, span: span[SPAN.LENGTH]! };
+/** Her place and velocity over the ground as a row of columns GROUND. */
+export function groundOf(state: SimState, world: World): Float64Array {
+  const ground = new Float64Array(GROUND_COLUMNS);
+  setRow(ground, state, world);
+  return ground;
 }

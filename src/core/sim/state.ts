@@ -83,6 +83,8 @@ export interface SimState {
   readonly helm: HelmState;
   /** Rows of columns LINE, one for each line that may change. */
   readonly lines: Float64Array;
+  /** The other boats of her world, in their order. */
+  readonly others: readonly SimState[];
 }
 
 export interface StartPose {
@@ -190,7 +192,11 @@ class Boat implements SimState {
 
   readonly lines: Float64Array;
 
-  constructor(craft: Craft, lines: Lines) {
+  constructor(
+    craft: Craft,
+    lines: Lines,
+    readonly others: readonly SimState[],
+  ) {
     this.lines = Float64Array.from(lines.tended ? lines.rows : []);
     this.angles = new Float64Array(craft.channels);
     this.ordered = new Float64Array(craft.channels);
@@ -206,9 +212,17 @@ class Boat implements SimState {
   }
 }
 
-/** @param lines what is rigged; only lines that may change are part of the state */
-export function initialState(craft: Craft, pose: StartPose, lines: Lines = NO_LINES): SimState {
-  const state = new Boat(craft, lines);
+/**
+ * @param lines what is rigged; only lines that may change are part of the state
+ * @param others states of the other boats, which become part of it
+ */
+export function initialState(
+  craft: Craft,
+  pose: StartPose,
+  lines: Lines = NO_LINES,
+  others: readonly SimState[] = [],
+): SimState {
+  const state = new Boat(craft, lines, others);
   state.motion[X] = pose.x;
   state.motion[Y] = pose.y;
   state.motion[PSI] = pose.heading;
@@ -260,4 +274,5 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
   for (let i = 0; i < from.lines.length; i++) to.lines[i] = from.lines[i]!;
+  for (let i = 0; i < from.others.length; i++) copyState(to.others[i]!, from.others[i]!);
 }

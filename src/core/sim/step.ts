@@ -1,12 +1,12 @@
 import { SHALLOW } from '../forces';
-import { LIST, RATES, setTouchRates, tendLines } from '../holding';
+import { LIST, RATES, setTouchRates, tendLines, type Between } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
-import { CLOCK, setLineRates, type Scratch, type World } from './world';
+import { CLOCK, othersOf, setLineRates, type Scratch, type World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -80,7 +80,7 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   lookAround(state.motion, world, s);
   if (world.lines.tended) {
     s.lines = state.lines;
-    setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.ground, null, s.span);
+    setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.views, othersOf(world), s.span);
   }
   setRates(state.motion, world, s);
 }
@@ -113,7 +113,7 @@ export function endPiece(
   state.time = s.clock[CLOCK.TIME]!;
   if (world.lines.tended) {
     // As she is at the last stage, a hair from where the piece ends.
-    tendLines(state.lines, world.lines, s.tension, s.ground, s.span, s.clock[CLOCK.PIECE]!);
+    tendLines(state.lines, world.lines, s.tension, s.views, s.span, s.clock[CLOCK.PIECE]!);
   }
   if (watch && s.touch.count > 0) watch.see(state, world, s);
 }
@@ -143,6 +143,11 @@ export function step(
 /** Looks at the touches of an evaluation as the run goes on. */
 export interface TouchWatch {
   see(state: SimState, world: World, s: Scratch): void;
+  /**
+   * The same of touches between two boats. `acts` has them in the frame of the one taken as the place: that is the
+   * boat herself if `turned`, else the other.
+   */
+  seeBoat?(state: SimState, world: World, other: World, acts: Between, turned: boolean): void;
 }
 
 /** Stages of the classical fourth-order scheme, each a share of the piece along, and which of actuators' three it is. */
@@ -163,7 +168,7 @@ export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Ar
 
 /** Her rates of change at stage `k`, where setStage has put her. */
 export function setSlope(at: Float64Array, world: World, s: Scratch, k: number): void {
-  s.ledger?.begin(k, s.outside, at);
+  s.ledger?.begin(k);
   derivative(s.slopes[k]!, at, world, s, MOMENT[k]!);
 }
 

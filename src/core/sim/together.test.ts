@@ -1,29 +1,16 @@
 import fc from 'fast-check';
 import type { BoatSpec } from '../craft';
-import type { TieSpec } from '../holding';
+import type { LineSpec } from '../holding';
 import { between } from '../testing/arbitrary';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run, type Rig, type RigOptions } from '../testing/rig';
-import {
-  companyOf,
-  orderEngine,
-  PSI,
-  R,
-  stepTogether,
-  U,
-  V,
-  X,
-  Y,
-  type Company,
-  type Tied,
-} from '.';
+import { companyOf, orderEngine, PSI, R, stepTogether, U, V, X, Y, type Company } from '.';
 
 const RAFT_FRICTION = 0.3;
 
-function company(rigs: readonly Rig[], tied: readonly Tied[], friction = RAFT_FRICTION): Company {
+function company(rigs: readonly Rig[], friction = RAFT_FRICTION): Company {
   return companyOf(
     rigs.map((r) => ({ ...r, watch: null })),
-    tied,
     friction,
   );
 }
@@ -36,16 +23,32 @@ function runAll(all: Company, seconds: number, each: () => void = () => undefine
   }
 }
 
-const tie = (spec: Partial<TieSpec>): TieSpec => ({
+interface Tie extends Omit<LineSpec, 'shoreX' | 'shoreY'> {
+  readonly otherX: number;
+  readonly otherY: number;
+}
+
+/** A line to the only other boat, at (otherX, otherY) of her. */
+const tie = ({ otherX = 0, otherY = 0, ...spec }: Partial<Tie>): LineSpec => ({
   boatX: 0,
   boatY: 0,
-  otherX: 0,
-  otherY: 0,
+  shoreX: otherY,
+  shoreY: otherX,
+  on: 1,
   rise: 0,
   length: 10,
   stiffness: 100000,
   damping: 0,
   ...spec,
+});
+
+/** The same led from the other boat. */
+const reversed = (t: LineSpec): LineSpec => ({
+  ...t,
+  boatX: t.shoreY,
+  boatY: t.shoreX,
+  shoreX: t.boatY,
+  shoreY: t.boatX,
 });
 
 /** Impulse in the world, north and east, and its moment about the place's origin, clockwise. */
@@ -78,9 +81,9 @@ describe('J6 two free boats tied', () => {
   ];
 
   it('swing on the period of the reduced mass, 2π√(μ/k)', () => {
-    const one = rig(body(5250), { u: 0.1 });
+    const one = rig(body(5250), { u: 0.1, lines: pair });
     const two = rig(body(10000), { y: 20, u: -0.05 });
-    const all = company([one, two], [{ boat: 0, other: 1, ties: pair }]);
+    const all = company([one, two]);
     const crossings: number[] = [];
     let last = 0;
     runAll(all, 12, () => {
@@ -94,8 +97,8 @@ describe('J6 two free boats tied', () => {
   it('a boat that hardly gives way is a post', () => {
     const mass = 1e12;
     const one = rig(body(5250), { u: 0.1 });
-    const two = rig(body(mass), { y: 20 });
-    const all = company([one, two], [{ boat: 1, other: 0, ties: pair.map(reversed) }]);
+    const two = rig(body(mass), { y: 20, lines: pair.map(reversed) });
+    const all = company([one, two]);
     const crossings: number[] = [];
     let last = 0;
     runAll(all, 12, () => {
@@ -105,10 +108,6 @@ describe('J6 two free boats tied', () => {
     });
     expect((crossings[1]! - crossings[0]!) / 4.5526003).toBeCloseTo(1, 3);
   });
-
-  function reversed(t: TieSpec): TieSpec {
-    return { ...t, boatX: t.otherX, boatY: t.otherY, otherX: t.boatX, otherY: t.boatY };
-  }
 });
 
 /** Lying roughly alongside one another, and moving. */
@@ -140,7 +139,7 @@ describe('J6 two free boats tied and touching', () => {
   it('keep their impulse and its moment, whatever they do to one another', () => {
     fc.assert(
       fc.property(swing, swing, (a, b) => {
-        const one = rig(boat(2), { heading: a.heading, u: a.u, v: a.v, r: a.r });
+        const one = rig(boat(2), { heading: a.heading, u: a.u, v: a.v, r: a.r, lines });
         const two = rig(other(2), {
           x: b.away,
           y: b.along,
@@ -149,7 +148,7 @@ describe('J6 two free boats tied and touching', () => {
           v: b.v,
           r: b.r,
         });
-        const all = company([one, two], [{ boat: 0, other: 1, ties: lines }]);
+        const all = company([one, two]);
         const before = total([one, two]);
         runAll(all, 10);
         const after = total([one, two]);
@@ -165,7 +164,7 @@ describe('J6 two free boats tied and touching', () => {
       for (const offset of [-3, 0, 2.5]) {
         const one = rig(boat(loss), { heading: Math.PI / 2, u: 0, v: -0.5 });
         const two = rig(other(loss), { x: offset, y: 5, heading: Math.PI / 2, v: 0.3 });
-        const all = company([one, two], [], loss > 0 ? RAFT_FRICTION : 0);
+        const all = company([one, two], loss > 0 ? RAFT_FRICTION : 0);
         const before = energy(one) + energy(two);
         let touched = false;
         runAll(all, 8, () => (touched ||= all.pairs.some((p) => p.acts.touch.count > 0)));
@@ -184,8 +183,8 @@ describe('J6 two free boats tied and touching', () => {
     ];
     const [a, b] = start();
     const [c, d] = start();
-    runAll(company([a, b], []), 10);
-    runAll(company([d, c], []), 10);
+    runAll(company([a, b]), 10);
+    runAll(company([d, c]), 10);
     // The second way the hulls' sides are asked from the other end; the fenders are what touches.
     for (const i of [X, Y, PSI, U, V, R]) {
       expect(c.state.motion[i]).toBeCloseTo(a.state.motion[i]!, 6);
@@ -204,7 +203,7 @@ describe('boats in company', () => {
       orderEngine(state.engines[0]!, world.craft.spec.drives[0]!, 1, 0.4),
     );
     run(alone, 30);
-    runAll(company([one, two], []), 30);
+    runAll(company([one, two]), 30);
     expect([...one.state.motion]).toEqual([...alone.state.motion]);
   });
 
@@ -213,13 +212,13 @@ describe('boats in company', () => {
       // The air goes with the water.
       const air = { windFrom: streamSet + Math.PI, windSpeed: streamSpeed };
       const weather = { streamSpeed, streamSet, ...air };
-      const tug = rig(sloop(), { y: 14, heading: 0, weather });
+      const hawser = tie({ boatX: -4, otherX: 4.8, length: 7, stiffness: 60000, damping: 200 });
+      const tug = rig(sloop(), { y: 14, heading: 0, weather, lines: [hawser] });
       const towed = rig(sloop(), { heading: 0.2, weather });
       orderEngine(tug.state.engines[0]!, tug.world.craft.spec.drives[0]!, 1, 0.3);
-      const hawser = tie({ boatX: -4, otherX: 4.8, length: 7, stiffness: 60000, damping: 200 });
-      const all = company([tug, towed], [{ boat: 0, other: 1, ties: [hawser] }]);
+      const all = company([tug, towed]);
       runAll(all, 60);
-      return { tug, towed, tension: all.pairs[0]!.acts.tension[0]! };
+      return { tug, towed, tension: tug.scratch.tension[0]! };
     };
     const still = tow(0, 0);
     expect(still.tension).toBeGreaterThan(20);

@@ -6,11 +6,9 @@ import {
   lookForTouches,
   setSeen,
   setTouchRates,
-  SPAN_COLUMNS,
   type Between,
-  type TieSpec,
 } from '../holding';
-import { setGround, turnGround } from './derivative';
+import { turnGround, setGround } from './derivative';
 import type { SimState } from './state';
 import {
   beginPiece,
@@ -22,9 +20,10 @@ import {
   setSlope,
   setStage,
   STAGES,
+  step,
   type TouchWatch,
 } from './step';
-import { CLOCK, setLineRates, type Scratch, type World } from './world';
+import { CLOCK, makeScratch, othersOf, setLineRates, type Scratch, type World } from './world';
 
 /** One of several boats under way at once. */
 export interface Party {
@@ -34,20 +33,10 @@ export interface Party {
   readonly watch: TouchWatch | null;
 }
 
-/** Lines between two of them, by their numbers. */
-export interface Tied {
-  readonly boat: number;
-  readonly other: number;
-  readonly ties: readonly TieSpec[];
-}
-
-interface Pair {
+export interface Pair {
   readonly boat: number;
   readonly other: number;
   readonly acts: Between;
-  /** Columns RATES of its lines alone, then with its touches. */
-  readonly lineRates: Float64Array;
-  readonly rates: Float64Array;
 }
 
 /** Boats that may touch one another and be tied to one another, each with her own surroundings, and working memory. */
@@ -60,28 +49,36 @@ export interface Company {
   readonly rates: Float64Array;
 }
 
+/** Friction of one hull or fender on another's side. Judgement, ± a third. */
+const HULL_FRICTION = 0.3;
+
+/** What boat `other` is to lines of boat `boat`: her ON. The others are counted in the order of all. */
+export function onOf(boat: number, other: number): number {
+  return other < boat ? other + 1 : other;
+}
+
 /**
- * Every boat with every other. Lines between two stand in the order given, as `tension` of the pair's first half does.
+ * Every boat with every other. A line leads from the boat whose it is to what its ON says of the others.
  *
  * @param friction of one hull on another
  */
-export function companyOf(
-  parties: readonly Party[],
-  tied: readonly Tied[],
-  friction: number,
-): Company {
+export function companyOf(parties: readonly Party[], friction = HULL_FRICTION): Company {
   const pairs: Pair[] = [];
   parties.forEach((one, boat) => {
     parties.forEach((two, other) => {
       if (other <= boat) return;
-      const ties = tied.flatMap((t) => {
-        if (t.boat === boat && t.other === other) return t.ties;
-        return t.boat === other && t.other === boat ? t.ties.map(turned) : [];
-      });
-      const [first, second] = between(one.world.craft, two.world.craft, friction, ties);
-      pairs.push(pairOf(boat, other, first, two.world), pairOf(other, boat, second, one.world));
+      const on = [onOf(boat, other), onOf(other, boat)] as const;
+      const [first, second] = between(one.world.craft, two.world.craft, friction, on);
+      pairs.push({ boat, other, acts: first }, { boat: other, other: boat, acts: second });
     });
   });
+  for (const { boat, acts } of pairs) parties[boat]!.scratch.views[acts.on] = acts.seen;
+  for (const party of parties) {
+    const { craft, lines } = party.world;
+    const { lineRates, span } = party.scratch;
+    const others = parties.filter((other) => other !== party);
+    setLineRates(lineRates, craft, lines, lines.rows, null, others, span);
+  }
   return {
     parties,
     pairs,
@@ -89,18 +86,6 @@ export function companyOf(
     at: parties.map(({ state }) => state.motion),
     rates: new Float64Array(2),
   };
-}
-
-function turned(tie: TieSpec): TieSpec {
-  const { boatX, boatY, otherX, otherY, rise } = tie;
-  return { ...tie, boatX: otherX, boatY: otherY, otherX: boatX, otherY: boatY, rise: -rise };
-}
-
-function pairOf(boat: number, other: number, acts: Between, { craft }: World): Pair {
-  const rates = new Float64Array(2);
-  const span = new Float64Array(SPAN_COLUMNS);
-  setLineRates(rates, acts.craft, acts.lines, acts.lines.rows, null, craft, span);
-  return { boat, other, acts, lineRates: rates, rates: rates.slice() };
 }
 
 /** How every boat lies to every other at the stage in hand. */
@@ -123,7 +108,10 @@ function actAll(company: Company): void {
   for (let i = 0; i < parties.length; i++) parties[i]!.scratch.outside.fill(0);
   for (let p = 0; p < pairs.length; p++) {
     const { acts, boat, other } = pairs[p]!;
-    addBetween(parties[boat]!.scratch.outside, parties[other]!.scratch.outside, acts);
+    const { scratch, world } = parties[boat]!;
+    const theirs = parties[other]!.scratch.outside;
+    const { lines, tension, span } = scratch;
+    addBetween(scratch.outside, theirs, acts, world.lines, lines, tension, span);
   }
 }
 
@@ -131,25 +119,22 @@ function actAll(company: Company): void {
 function lookAll(company: Company, dt: number): void {
   const { parties, pairs, rates, at } = company;
   rates.fill(0);
+  for (let i = 0; i < parties.length; i++) at[i] = parties[i]!.state.motion;
+  // Lines to the others are looked at as she is seen now.
+  seeAll(company);
   for (let i = 0; i < parties.length; i++) {
     const { state, world, scratch } = parties[i]!;
     scratch.clock[CLOCK.STEP] = dt;
     beginStep(state, world, scratch);
     joinRates(rates, scratch.rates);
-    at[i] = state.motion;
   }
-  seeAll(company);
   for (let p = 0; p < pairs.length; p++) {
-    const pair = pairs[p]!;
-    const { touch, craft, side, seen } = pair.acts;
+    const { touch, craft, side, seen } = pairs[p]!.acts;
     touch.list[LIST.SECONDS] = dt;
     lookForTouches(touch, craft, side, seen);
-    pair.rates.set(pair.lineRates);
-    if (touch.active > 0) {
-      setTouchRates(touch, craft.touch, side);
-      joinRates(pair.rates, touch.rates);
-    }
-    joinRates(rates, pair.rates);
+    if (touch.active === 0) continue;
+    setTouchRates(touch, craft.touch, side);
+    joinRates(rates, touch.rates);
   }
 }
 
@@ -158,7 +143,7 @@ function lookAll(company: Company, dt: number): void {
  * taken together, so that what acts between two acts on both at the same moment.
  */
 export function stepTogether(company: Company, dt: number): void {
-  const { parties, rates, at } = company;
+  const { parties, pairs, rates, at } = company;
   lookAll(company, dt);
   let pieces = 1;
   for (let i = 0; i < parties.length; i++) pieces = cutStep(parties[i]!.scratch, rates);
@@ -183,5 +168,59 @@ export function stepTogether(company: Company, dt: number): void {
       finishPiece(state.motion, scratch);
       endPiece(state, world, scratch, watch);
     }
+    for (let p = 0; p < pairs.length; p++) see(company, pairs[p]!);
   }
+}
+
+/** Shows a pair's touches to whoever keeps those of either boat. */
+function see({ parties }: Company, { boat, other, acts }: Pair): void {
+  if (acts.touch.count === 0) return;
+  const one = parties[boat]!;
+  const two = parties[other]!;
+  one.watch?.seeBoat?.(one.state, one.world, two.world, acts, false);
+  two.watch?.seeBoat?.(two.state, two.world, one.world, acts, true);
+}
+
+/** The company of a boat and the others of her world, hers the first; made once for a state and its working memory. */
+function companyAbout(
+  state: SimState,
+  world: World,
+  scratch: Scratch,
+  watch: TouchWatch | null,
+): Company {
+  const known = scratch.company;
+  if (known && known.parties[0]!.state === state && known.parties[0]!.watch === watch) return known;
+  const others = othersOf(world).map((other, i) => {
+    const at = makeScratch(other.world);
+    if (other.world.lines.tended) at.lines = state.others[i]!.lines;
+    return { world: other.world, state: state.others[i]!, scratch: at, watch: null };
+  });
+  scratch.company = companyOf([{ world, state, scratch, watch }, ...others]);
+  return scratch.company;
+}
+
+/** One step of `dt` seconds of a boat and of all the others that her world knows of; alone, as `step` makes it. */
+export function advance(
+  state: SimState,
+  world: World,
+  scratch: Scratch,
+  dt: number,
+  watch: TouchWatch | null,
+): void {
+  if (othersOf(world).length === 0) step(state, world, scratch, dt, watch);
+  else stepTogether(companyAbout(state, world, scratch, watch), dt);
+}
+
+/** Works out what she lies against and hangs on at this moment, the others with her, without moving anything. */
+export function lookAbout(
+  state: SimState,
+  world: World,
+  scratch: Scratch,
+  watch: TouchWatch | null,
+): Company | null {
+  if (othersOf(world).length === 0) return null;
+  const company = companyAbout(state, world, scratch, watch);
+  lookAll(company, scratch.clock[CLOCK.STEP]!);
+  actAll(company);
+  return company;
 }

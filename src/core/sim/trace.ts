@@ -1,6 +1,7 @@
-import { GROUND, LINE, LINE_COLUMNS, type Lines } from '../holding';
+import { GROUND, LINE } from '../holding';
+import { lineColumn, lineCount, tensionOf } from './lines-now';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
-import type { Scratch, World } from './world';
+import { othersOf, type Scratch, type World } from './world';
 
 /** Columns of a take's record, one Float64Array each, sampled every SAMPLE_S. SI and radians. */
 export const TRACE_COLUMNS = [
@@ -21,7 +22,8 @@ export const TRACE_COLUMNS = [
 
 /**
  * Columns only some boats have: engines after the first, thrusters (power −1 … 1), drives' own angles; and of each line
- * hands may tend its tension, N, what is made of it (MADE) and its length without load, m.
+ * hands may tend its tension, N, what is made of it (MADE) and its length without load, m; place and heading of each of
+ * the other boats.
  */
 export const MORE_COLUMNS = [
   'gear2',
@@ -47,6 +49,10 @@ export const MORE_COLUMNS = [
   'tension6',
   'tension7',
   'tension8',
+  'tension9',
+  'tension10',
+  'tension11',
+  'tension12',
   'made1',
   'made2',
   'made3',
@@ -55,6 +61,10 @@ export const MORE_COLUMNS = [
   'made6',
   'made7',
   'made8',
+  'made9',
+  'made10',
+  'made11',
+  'made12',
   'length1',
   'length2',
   'length3',
@@ -63,10 +73,27 @@ export const MORE_COLUMNS = [
   'length6',
   'length7',
   'length8',
+  'length9',
+  'length10',
+  'length11',
+  'length12',
+  'other1X',
+  'other1Y',
+  'other1Heading',
+  'other2X',
+  'other2Y',
+  'other2Heading',
+  'other3X',
+  'other3Y',
+  'other3Heading',
+  'other4X',
+  'other4Y',
+  'other4Heading',
 ] as const;
 
-/** Lines a record has columns for. */
-export const MOST_LINES = 8;
+/** Lines, and other boats, a record has columns for. */
+export const MOST_LINES = 12;
+export const MOST_OTHERS = 4;
 
 export type TraceColumn = (typeof TRACE_COLUMNS)[number];
 export type MoreColumn = (typeof MORE_COLUMNS)[number];
@@ -85,7 +112,8 @@ export function engineColumn(
   return engine === 0 ? what : (`${what}${engine + 1}` as MoreColumn);
 }
 
-function columnsFor({ craft, lines }: World): (TraceColumn | MoreColumn)[] {
+function columnsFor(world: World): (TraceColumn | MoreColumn)[] {
+  const { craft } = world;
   const { drives, thrusters } = craft.spec;
   const more = drives.flatMap((drive, i) => {
     const own = drive.steering === 'own' ? [`angle${i + 1}`] : [];
@@ -95,13 +123,25 @@ function columnsFor({ craft, lines }: World): (TraceColumn | MoreColumn)[] {
     ...TRACE_COLUMNS,
     ...(more as MoreColumn[]),
     ...thrusters.map((_, i) => `thruster${i + 1}` as MoreColumn),
-    ...Array.from({ length: recorded(lines) }, (_, i) =>
+    ...Array.from({ length: recorded(world) }, (_, i) =>
       (['tension', 'made', 'length'] as const).map((what) => `${what}${i + 1}` as MoreColumn),
     ).flat(),
+    ...othersOf(world)
+      .slice(0, MOST_OTHERS)
+      .flatMap((_, i) => otherColumns(i)),
   ];
 }
 
-const recorded = ({ count, tended }: Lines) => (tended ? Math.min(count, MOST_LINES) : 0);
+/** Columns of the ith other boat: east, north, heading. */
+export function otherColumns(i: number): readonly [MoreColumn, MoreColumn, MoreColumn] {
+  const of = (what: string) => `other${i + 1}${what}` as MoreColumn;
+  return [of('X'), of('Y'), of('Heading')];
+}
+
+function recorded(world: World): number {
+  const tended = world.lines.tended || othersOf(world).some((other) => other.world.lines.tended);
+  return tended ? Math.min(lineCount(world), MOST_LINES) : 0;
+}
 
 interface EngineColumns {
   readonly gear: Float64Array;
@@ -131,6 +171,7 @@ export class TraceWriter {
   private readonly ofEngine: readonly EngineColumns[];
   private readonly ofThruster: readonly Float64Array[];
   private readonly ofLine: readonly (readonly Float64Array[])[];
+  private readonly ofOther: readonly (readonly Float64Array[])[];
   private length = 0;
 
   constructor(
@@ -146,16 +187,20 @@ export class TraceWriter {
       rps: this.columns[engineColumn('rps', k)]!,
       angle: this.columns[`angle${k + 1}` as MoreColumn] ?? null,
     }));
-    this.ofLine = Array.from({ length: recorded(world.lines) }, (_, k) => [
+    this.ofLine = Array.from({ length: recorded(world) }, (_, k) => [
       this.columns[`tension${k + 1}` as MoreColumn]!,
       this.columns[`made${k + 1}` as MoreColumn]!,
       this.columns[`length${k + 1}` as MoreColumn]!,
     ]);
+    this.ofOther = othersOf(world)
+      .slice(0, MOST_OTHERS)
+      .map((_, k) => otherColumns(k).map((name) => this.columns[name]!));
     this.ofThruster = thrusters.map((_, k) => this.columns[`thruster${k + 1}` as MoreColumn]!);
   }
 
   /** @param scratch with her place over the ground, and the lines' tensions, at that state */
-  write(state: SimState, { ground, tension }: Scratch, clearance: number): void {
+  write(state: SimState, scratch: Scratch, clearance: number): void {
+    const { ground } = scratch;
     if (this.length >= this.capacity) return;
     const i = this.length++;
     const c = this.columns as Record<TraceColumn, Float64Array>;
@@ -175,9 +220,16 @@ export class TraceWriter {
     this.writeEngines(state, i);
     for (let k = 0; k < this.ofLine.length; k++) {
       const [pull, made, length] = this.ofLine[k]!;
-      pull![i] = tension[k]!;
-      made![i] = state.lines[k * LINE_COLUMNS + LINE.MADE]!;
-      length![i] = state.lines[k * LINE_COLUMNS + LINE.LENGTH]!;
+      pull![i] = tensionOf(this.world, scratch, k);
+      made![i] = lineColumn(state, this.world, k, LINE.MADE);
+      length![i] = lineColumn(state, this.world, k, LINE.LENGTH);
+    }
+    for (let k = 0; k < this.ofOther.length; k++) {
+      const [x, y, heading] = this.ofOther[k]!;
+      const other = state.others[k]!.motion;
+      x![i] = other[X]!;
+      y![i] = other[Y]!;
+      heading![i] = other[PSI]!;
     }
   }
 

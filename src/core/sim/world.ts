@@ -12,6 +12,8 @@ import {
   type Lines,
   type Obstacle,
   type Shore,
+  tensionIn,
+  chainTension,
   type TouchScratch,
 } from '../holding';
 import { TURN_COLUMNS } from '../math';
@@ -19,7 +21,8 @@ import { STREAM_COLUMNS } from '../water';
 import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import type { Ledger } from './ledger';
-import { MOTION_SIZE } from './state';
+import { initialState, MOTION_SIZE, type SimState, type StartPose } from './state';
+import type { Company } from './together';
 
 /** A run's fixed surroundings. */
 export interface World {
@@ -29,6 +32,35 @@ export interface World {
   /** The obstacles as the step reads them. */
   readonly shore: Shore;
   readonly lines: Lines;
+  /** Other boats that give way, in the order her lines' ON counts them; none if not given. */
+  readonly others?: readonly OtherBoat[];
+  /** Where each line of the score is to be found; all are hers, in their order, if not given. */
+  readonly where?: readonly LineAt[];
+}
+
+/** A boat that lies on her own lines in the same water, without a score of her own. */
+export interface OtherBoat {
+  readonly id: string;
+  readonly name: string;
+  readonly start: StartPose;
+  readonly world: World;
+}
+
+/** A line's boat (0: she; k: the kth of the others), and its place among that boat's lines. */
+export interface LineAt {
+  readonly boat: number;
+  readonly row: number;
+}
+
+export const othersOf = ({ others }: World): readonly OtherBoat[] => others ?? NOBODY;
+const NOBODY: readonly OtherBoat[] = [];
+
+/** She at a pose, her lines as they are rigged, and the other boats of her world where they lie as it begins. */
+export function beginning(world: World, pose: StartPose): SimState {
+  const others = othersOf(world).map((other) =>
+    initialState(other.world.craft, other.start, other.world.lines),
+  );
+  return initialState(world.craft, pose, world.lines, others);
 }
 
 /**
@@ -73,6 +105,8 @@ export interface Scratch {
   readonly now: Float64Array;
   /** Columns GROUND. */
   readonly ground: Float64Array;
+  /** That, and how she is seen by each of the other boats. */
+  readonly views: Float64Array[];
   readonly touch: TouchScratch;
   /** Columns RATES of the lines: how fast they can act. */
   readonly lineRates: Float64Array;
@@ -92,6 +126,8 @@ export interface Scratch {
   readonly at: Float64Array;
   /** Books of the work done, if somebody keeps them. */
   ledger: Ledger | null;
+  /** She and the other boats of her world, once they have been stepped together. */
+  company: Company | null;
 }
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
@@ -99,24 +135,44 @@ function lightnessAt({ mass }: Craft, x: number, y: number): number {
   return 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
 }
 
-/** Stretch a line may still take before the rates are looked at again, as a share. */
+/** Stretch a line may still take before the rates are looked at again, as a share; and way a chain may go, m. */
 const STRAIN_AHEAD = 0.02;
+const CHAIN_AHEAD_M = 0.15;
+
+/** Slope of a line's pull over the way its end goes, N/m, as steep as it may come to be. */
+function slopeOf(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
+  const at = i * LINE_COLUMNS;
+  const length = rows[at + LINE.LENGTH]!;
+  if (lines.weight[i]! > 0) {
+    const height = -rows[at + LINE.RISE]!;
+    const firm = lines.stiffness[i]! / length;
+    tensionIn(lines, rows, i, span);
+    const now = span[SPAN.LEVEL]!;
+    span[SPAN.LENGTH]! += CHAIN_AHEAD_M;
+    chainTension(span, length, height, lines.weight[i]!, lines.stiffness[i]!);
+    return Math.min(firm, Math.max(0, span[SPAN.LEVEL]! - now) / CHAIN_AHEAD_M);
+  }
+  // The steeper the further it is stretched: as far as it is now, and a little further.
+  const strain = STRAIN_AHEAD + Math.max(0, (span[SPAN.LENGTH]! - length) / length);
+  return (lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain) / length;
+}
 
 /**
  * How fast lines can act, 1/s, into columns RATES: the firmest one's spring, and all of them with their damping.
  *
  * @param rows columns LINE; one that is on nothing does not count
- * @param ground where she is (columns GROUND), for how far each is stretched; null if they are not
+ * @param views how she lies over the place and as the others see her (columns GROUND), for how far each is stretched;
+ *   null while that is not known
+ * @param others boats whose cleats may be at the other end
  * @param span working memory, columns SPAN
- * @param other what their other ends are on, if it gives way: x ahead stands as NORTH, y to starboard as EAST
  */
 export function setLineRates(
   rates: Float64Array,
   craft: Craft,
   lines: Lines,
   rows: Float64Array,
-  ground: Float64Array | null,
-  other: Craft | null,
+  views: readonly Float64Array[] | null,
+  others: readonly { readonly world: Pick<World, 'craft'> }[],
   span: Float64Array,
 ): void {
   let firmest = 0;
@@ -125,18 +181,14 @@ export function setLineRates(
   for (let i = 0; i < lines.count; i++) {
     const at = i * LINE_COLUMNS;
     if (rows[at + LINE.HOLD] === 0) continue;
-    const lightness =
-      lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!) +
-      (other ? lightnessAt(other, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!) : 0);
-    // The steeper the further it is stretched: as far as it is now, and a little further.
-    let strain = STRAIN_AHEAD;
-    if (ground && lines.stiffening[i]! > 0) {
-      spanOf(span, lines, rows, i, ground);
-      const length = rows[at + LINE.LENGTH]!;
-      strain += Math.max(0, (span[SPAN.LENGTH]! - length) / length);
-    }
-    const slope = lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain;
-    const spring = (slope / rows[at + LINE.LENGTH]!) * lightness;
+    const on = rows[at + LINE.ON]!;
+    let lightness = lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!);
+    const other = others[on - 1];
+    if (other)
+      lightness += lightnessAt(other.world.craft, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
+    if (views) spanOf(span, lines, rows, i, views[on]!);
+    else span[SPAN.LENGTH] = 0;
+    const spring = slopeOf(lines, rows, i, span) * lightness;
     firmest = Math.max(firmest, Math.sqrt(spring));
     springs += spring;
     damping += lines.damping[i]! * lightness;
@@ -151,12 +203,15 @@ function openAir(): Float64Array {
   return air;
 }
 
-export function makeScratch({ craft, lines }: World): Scratch {
+export function makeScratch(world: World): Scratch {
+  const { craft, lines } = world;
+  const others = othersOf(world);
+  const ground = new Float64Array(GROUND_COLUMNS);
   const vector = () => new Float64Array(MOTION_SIZE);
   const tension = new Float64Array(lines.count);
   const rates = new Float64Array(2);
   const span = new Float64Array(SPAN_COLUMNS);
-  setLineRates(rates, craft, lines, lines.rows, null, null, span);
+  setLineRates(rates, craft, lines, lines.rows, null, others, span);
   return {
     force: new Float64Array(3),
     outside: new Float64Array(3),
@@ -170,7 +225,8 @@ export function makeScratch({ craft, lines }: World): Scratch {
     streamU: new Float64Array(STRIP_COUNT),
     streamV: new Float64Array(STRIP_COUNT),
     now: new Float64Array(NOW_COLUMNS),
-    ground: new Float64Array(GROUND_COLUMNS),
+    ground,
+    views: [ground, ...others.map(() => new Float64Array(GROUND_COLUMNS))],
     touch: touchScratch(true),
     lineRates: rates,
     tension,
@@ -184,5 +240,6 @@ export function makeScratch({ craft, lines }: World): Scratch {
     slopes: [vector(), vector(), vector(), vector()],
     at: vector(),
     ledger: null,
+    company: null,
   };
 }

@@ -1,0 +1,82 @@
+import {
+  clearanceMemory,
+  GROUND_COLUMNS,
+  leastClearance,
+  noClearance,
+  setSeen,
+  sideOf,
+  type Clearance,
+  type ClearanceMemory,
+  type Shore,
+} from '../holding';
+import { othersOf, placeOnGround, setRow, type Scratch, type SimState, type World } from '../sim';
+
+/** Looked at among the other boats: nothing is left out of a boat by itself. */
+const NONE: ReadonlySet<number> = new Set();
+
+interface Beside {
+  readonly side: Shore;
+  readonly memory: ClearanceMemory;
+  readonly ground: Float64Array;
+  readonly seen: Float64Array;
+  readonly found: Clearance;
+}
+
+/** Looks how near she is to anything: what stands on the place, and the other boats where they are by now. */
+export class Lookout {
+  private readonly memory: ClearanceMemory;
+  private readonly beside: readonly Beside[];
+
+  constructor(private readonly world: World) {
+    const { deck } = world.craft.spec.hull;
+    this.memory = clearanceMemory(world.shore, deck);
+    this.beside = othersOf(world).map((other) => {
+      const side = sideOf(other.world.craft, 0);
+      return {
+        side,
+        memory: clearanceMemory(side, deck),
+        ground: new Float64Array(GROUND_COLUMNS),
+        seen: new Float64Array(GROUND_COLUMNS),
+        found: noClearance(),
+      };
+    });
+  }
+
+  /**
+   * Least clearance into `out`; what was nearest there before is tried first. Her place over the ground is left in the
+   * scratch.
+   *
+   * @param skip numbers of what is left out; the other boats are counted on from the obstacles
+   */
+  look(out: Clearance, state: SimState, scratch: Scratch, skip: ReadonlySet<number>): void {
+    const { craft, shore } = this.world;
+    const { deck } = craft.spec.hull;
+    placeOnGround(state.motion, this.world, scratch);
+    leastClearance(out, this.memory, deck, craft.touch, shore, skip, scratch.ground);
+    for (let i = 0; i < this.beside.length; i++) {
+      if (skip.has(shore.count + i)) continue;
+      const { side, memory, ground, seen, found } = this.beside[i]!;
+      setRow(ground, state.others[i]!, othersOf(this.world)[i]!.world);
+      setSeen(seen, scratch.ground, ground);
+      leastClearance(found, memory, deck, craft.touch, side, NONE, seen);
+      if (found.distance >= out.distance) continue;
+      out.distance = found.distance;
+      out.obstacle = shore.count + i;
+      out.x = found.x;
+      out.y = found.y;
+    }
+  }
+}
+
+/** Name of what has a number among obstacles and other boats; null for none. */
+export function nameOfThing(world: World, number: number): string | null {
+  const { obstacles } = world;
+  const thing = obstacles[number] ?? othersOf(world)[number - obstacles.length];
+  return thing?.name ?? null;
+}
+
+/** Numbers of the obstacles and other boats that have one of these ids. */
+export function numbersOf(world: World, ids: ReadonlySet<string>): ReadonlySet<number> {
+  const all = [...world.obstacles, ...othersOf(world)];
+  return new Set(all.flatMap(({ id }, i) => (ids.has(id) ? [i] : [])));
+}
