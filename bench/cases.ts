@@ -122,6 +122,7 @@ function alongside(boat: Boat): BenchCase {
       id: 'bench',
       title: 'bench',
       note: '',
+      others: [],
       boat,
       place: sixtyObstacles(l, b),
       // Heading east, the berth to the south: starboard side to, the wind from the north.

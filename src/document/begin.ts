@@ -118,6 +118,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
   return success({
     $schema: MANOEUVRE_SCHEMA,
     version: MANOEUVRE_VERSION,
+    others: [],
     id: wish.id,
     title,
     note: '',

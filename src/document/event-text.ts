@@ -43,6 +43,8 @@ function handsText(order: HandsOrder, { lines, crew }: ScoreDocument): string {
       return `${who}${order.how} ${line}`;
     case 'let go':
       return `${who}let go ${line}`;
+    case 'anchor':
+      return `${who}${order.how} ${line}`;
     case 'step ashore':
       return `${who}step ashore, to ${order.mark.name}`;
     case 'step aboard':

@@ -42,7 +42,17 @@ export {
   type StoppingSpring,
   type Way,
 } from './figures';
-export { breakingLoads, diameterOf, lineFigures } from './rigging-input';
+export { anchorMassOf, boatOfLine, breakingLoads, diameterOf, lineFigures } from './rigging-input';
+export {
+  freshOther,
+  lineEndsAtStart,
+  marksAtStart,
+  nameAboard,
+  othersSchema,
+  placeOf,
+  type Around,
+  type Other,
+} from './others';
 export {
   crewSchema,
   hungSchema,

@@ -1,6 +1,7 @@
 import type { LineEnd, MarkOnPlace, PointOnBoat } from '@/core/score';
 import { namedPoints } from './boat-spec';
 import type { ManoeuvreFile } from './manoeuvre';
+import { endsAboard, marksAboard } from './others';
 import { lineEnds, namedMarks } from './place';
 import type { Problem } from './result';
 
@@ -13,8 +14,11 @@ export class Names {
 
   constructor(private readonly file: ManoeuvreFile) {
     this.points = new Map(namedPoints(file.boat).map((p) => [p.name, p]));
-    this.marks = new Map(namedMarks(file.place).map((m) => [m.name, m]));
-    this.ends = new Map(lineEnds(file.place).map((e) => [e.name, e]));
+    const { place, others } = file;
+    const marks = [...namedMarks(place), ...marksAboard(others)];
+    this.marks = new Map(marks.map((m) => [m.name, m]));
+    const ends = [...lineEnds(place), ...endsAboard(others)];
+    this.ends = new Map(ends.map((e) => [e.name, e]));
   }
 
   point(name: string, path: string): PointOnBoat {
@@ -27,13 +31,49 @@ export class Names {
 
   /** What a line is made on to. */
   lineEnd(name: string, path: string): LineEnd {
-    const missing = 'the place has no bollard, pile or ground line of that name';
+    const missing = "there is no bollard, pile, ground line or other boat's cleat of that name";
     return { height: 0, ...this.find(this.ends, name, `${path}.to`, missing) };
+  }
+
+  /** Number of another boat, from 1; her own if none is named. */
+  boat(name: string | undefined, path: string): number {
+    if (name === undefined) return 0;
+    return 1 + this.index(this.file.others, name, `${path}.of`, 'there is no other boat');
+  }
+
+  /** A point of one of the boats, by their numbers. */
+  pointOf(boat: number, name: string, path: string): PointOnBoat {
+    const other = this.file.others[boat - 1];
+    if (!other) return this.point(name, path);
+    const points = new Map(namedPoints(other.boat).map((p) => [p.name, p]));
+    return this.find(points, name, `${path}.from`, `'${other.name}' has no point of that name`);
   }
 
   /** Index of a line of the score; of somebody of the crew, null for whoever is at hand. */
   line(name: string, path: string): number {
     return this.index(this.file.score.lines, name, `${path}.line`, 'the score has no line');
+  }
+
+  /** The same of one without an anchor, to be passed or let go. */
+  rope(name: string, path: string): number {
+    const line = this.line(name, path);
+    const known = this.file.score.lines[line];
+    if (known && known.name === name && known.anchor) {
+      const message = `'${name}' has an anchor at its end; drop or weigh it`;
+      this.problems.push({ path: `${path}.line`, message });
+    }
+    return line;
+  }
+
+  /** The same of a line that has to have an anchor at its end. */
+  anchor(name: string, path: string): number {
+    const line = this.line(name, path);
+    const known = this.file.score.lines[line];
+    if (known && known.name === name && !known.anchor) {
+      const message = `'${name}' has no anchor; give it one, or choose a line that has`;
+      this.problems.push({ path: `${path}.line`, message });
+    }
+    return line;
   }
 
   person(name: string | undefined, path: string): number | null {

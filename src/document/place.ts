@@ -55,6 +55,15 @@ const bollard = z.strictObject({
   height_m: within(0, 20, 'm').default(0.6),
 });
 
+/** A mooring buoy: a line is made on to it; she lies against it without harm. Its own riser's give is left out. */
+const buoy = z.strictObject({
+  kind: z.literal('buoy'),
+  id,
+  name: shortText,
+  x_m: within(-20000, 20000, 'm'),
+  y_m: within(-20000, 20000, 'm'),
+});
+
 /** A line laid on the bottom from a weight there to the quay, picked up at the quay and led to the far end of a boat. */
 const groundLine = z.strictObject({
   kind: z.literal('groundLine'),
@@ -68,9 +77,9 @@ const groundLine = z.strictObject({
   tail: shortText,
 });
 
-const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard, groundLine], {
+const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard, buoy, groundLine], {
   error:
-    "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile', 'bollard', 'groundLine' or 'mark'",
+    "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile', 'bollard', 'buoy', 'groundLine' or 'mark'",
 });
 
 const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
@@ -168,7 +177,7 @@ const USUAL_SURFACE: Readonly<Record<SolidFeature['kind'], SurfaceKind>> = {
 /** Everything on a place that a boat can touch. */
 export function toObstacles(place: Place): Obstacle[] {
   return place.features.flatMap((f) => {
-    if (f.kind === 'mark' || f.kind === 'bollard' || f.kind === 'groundLine') return [];
+    if (!('outline_m' in f) && f.kind !== 'pile') return [];
     if (f.kind === 'pile') {
       return [pileObstacle(f.id, f.name, f.x_m, f.y_m, f.radius_m, SURFACES.timber)];
     }
@@ -179,12 +188,15 @@ export function toObstacles(place: Place): Obstacle[] {
 
 /** Height over the water of a pile's head, where a line goes round it: it is not kept. Assumption. */
 const PILE_HEIGHT_M = 1;
+/** The ring of a buoy over the water, m. Assumption. */
+const BUOY_HEIGHT_M = 0.4;
 
-/** What a line can be made on to: bollards, cleats and rings, piles, and ground lines. */
+/** What a line can be made on to: bollards, cleats and rings, piles, buoys, and ground lines. */
 export function lineEnds(place: Place): LineEnd[] {
   return place.features.flatMap((f): LineEnd[] => {
     if (f.kind === 'bollard') return [{ name: f.name, x: f.x_m, y: f.y_m, height: f.height_m }];
     if (f.kind === 'pile') return [{ name: f.name, x: f.x_m, y: f.y_m, height: PILE_HEIGHT_M }];
+    if (f.kind === 'buoy') return [{ name: f.name, x: f.x_m, y: f.y_m, height: BUOY_HEIGHT_M }];
     if (f.kind !== 'groundLine') return [];
     const tied = place.features.find((b) => b.kind === 'bollard' && b.name === f.tail);
     const tail =
@@ -193,10 +205,10 @@ export function lineEnds(place: Place): LineEnd[] {
   });
 }
 
-/** Places a cue can name: marks, bollards, piles, and the middles of berths, on their edge. */
+/** Places a cue can name: marks, bollards, piles, buoys, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
   const marks = place.features.flatMap((f) =>
-    f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard'
+    f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard' || f.kind === 'buoy'
       ? [{ name: f.name, x: f.x_m, y: f.y_m }]
       : [],
   );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROPES } from '@/core/holding';
+import { BOTTOMS, ROPES } from '@/core/holding';
 import { PASS_HOW, TEND_HOW } from '@/core/score';
 import { MOST_LINES } from '@/core/sim';
 import { fenderSchema } from './boat';
@@ -13,6 +13,8 @@ export const MOST_TURNS = 6;
 
 const line = z.strictObject({
   name: shortText,
+  /** Another boat it leads from, whose hands see to it; hers if not given. */
+  of: name.optional(),
   /** Point aboard it leads from. */
   from: name,
   /** All there is of it. */
@@ -30,6 +32,17 @@ const line = z.strictObject({
   winch_N: within(100, MOST_PULL_N, 'N').optional(),
   /** What it is fast to when the manoeuvre begins; aboard if not given. Just slack if no length is. */
   fast: z.strictObject({ to: name, length_m: within(0.3, MOST_LINE_M, 'm').optional() }).optional(),
+  /** An anchor at the end of it: then it is chain, and `diameter_mm` that of its link. */
+  anchor: z
+    .strictObject({
+      /** The usual ones for her displacement if not given. */
+      mass_kg: within(1, 30000, 'kg').optional(),
+      depth_m: within(0.5, 60, 'm').default(4),
+      bottom: z
+        .enum(BOTTOMS, { error: "say 'sand', 'clay', 'mud', 'weed' or 'rock'" })
+        .default('sand'),
+    })
+    .optional(),
 });
 export type LineDocument = z.infer<typeof line>;
 
@@ -106,6 +119,15 @@ export function handsOrders<A extends z.ZodType, N extends z.ZodType>(after_s: A
       winch: z.boolean().default(false),
     }),
     z.strictObject({ do: z.literal('letGo'), after_s, line: named, by: named.optional() }),
+    z.strictObject({
+      do: z.literal('anchor'),
+      after_s,
+      line: named,
+      how: z.enum(['drop', 'weigh'], { error: "say 'drop' or 'weigh'" }),
+      by: named.optional(),
+      /** Chain to let run out before it is held. */
+      length_m: within(1, MOST_LINE_M, 'm').optional(),
+    }),
     z.strictObject({
       do: z.literal('step'),
       after_s,

@@ -1,5 +1,6 @@
 import { assembleCraft, type Craft } from '@/core/craft';
-import { shoreOf, type Shore } from '@/core/holding';
+import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
+import { cos, sin } from '@/core/math';
 import type { Cue, Expectation, Goal, RunInput, TimedOrder } from '@/core/score';
 import { roomAt } from '@/core/search';
 import { toBoatSpec, withFenders } from './boat-spec';
@@ -98,7 +99,7 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
         after,
         order: {
           do: 'pass',
-          line: names.line(document.line, path),
+          line: names.rope(document.line, path),
           by: names.person(document.by, path),
           mark: names.lineEnd(document.to, path),
           how: document.how,
@@ -113,8 +114,14 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
       return { after, order: { do: 'tend', line, by, how, length, turns, winch } };
     }
     case 'letGo': {
-      const line = names.line(document.line, path);
+      const line = names.rope(document.line, path);
       return { after, order: { do: 'let go', line, by: names.person(document.by, path) } };
+    }
+    case 'anchor': {
+      const { how } = document;
+      const line = names.anchor(document.line, path);
+      const by = names.person(document.by, path);
+      return { after, order: { do: 'anchor', line, by, how, length: document.length_m ?? null } };
     }
     case 'step': {
       const by = names.person(document.by, path) ?? 0;
@@ -177,13 +184,52 @@ function goal(document: GoalDocument, names: Names): Goal {
   };
 }
 
+/** Names and ids of other boats that the place has given to something else. */
+function takenNames({ place, others }: ManoeuvreFile): Problem[] {
+  const things = [...place.features, ...place.berths];
+  return others.flatMap((other, i) =>
+    (['id', 'name'] as const).flatMap((key) => {
+      if (!things.some((thing) => thing[key] === other[key])) return [];
+      const message = `'${other[key]}' is the ${key} of something of the place; give the other boat another`;
+      return [{ path: `others[${i}].${key}`, message }];
+    }),
+  );
+}
+
+/** Does a boat begin inside something, or inside another boat? */
 function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
-  const { x, y, heading } = input.start;
-  const found = roomAt(craft, shore, new Set(), x, y, heading);
-  if (found.distance >= -START_OVERLAP_M) return [];
-  const { name } = input.obstacles[found.obstacle]!;
-  const deep = (-found.distance).toFixed(1);
-  return [{ path: 'start', message: `the boat starts ${deep} m inside '${name}'; move the start` }];
+  const { start, others = [] } = input;
+  const boats = [{ name: 'the boat', craft, start, path: 'start' }].concat(
+    others.map((other, i) => ({ ...other, name: `'${other.name}'`, path: `others[${i}].start` })),
+  );
+  return boats.flatMap((boat, i) => {
+    // Those that were put there before her are in her way; she is in nobody's.
+    const before = shoreOf([
+      ...shore.obstacles,
+      ...boats.slice(0, i).map(({ name, craft: of, start: at }) => outlineOf(name, of, at)),
+    ]);
+    const { x, y, heading } = boat.start;
+    const found = roomAt(boat.craft, i === 0 ? shore : before, new Set(), x, y, heading);
+    if (found.distance >= -START_OVERLAP_M) return [];
+    const named = before.obstacles[found.obstacle]!.name;
+    const what = found.obstacle < shore.count ? `'${named}'` : named;
+    const deep = (-found.distance).toFixed(1);
+    const message = `${boat.name} starts ${deep} m inside ${what}; move the start`;
+    return [{ path: boat.path, message }];
+  });
+}
+
+/** A boat's deck where she lies at the start, as something another may be inside of. */
+function outlineOf(name: string, { spec }: Craft, { x, y, heading }: RunInput['start']): Obstacle {
+  const s = sin(heading);
+  const c = cos(heading);
+  const { deck } = spec.hull;
+  const points = new Float64Array(deck.length);
+  for (let i = 0; i < deck.length; i += 2) {
+    points[i] = x + deck[i]! * s + deck[i + 1]! * c;
+    points[i + 1] = y + deck[i]! * c - deck[i + 1]! * s;
+  }
+  return solidObstacle(name, name, points, { friction: 0, stiffness: 1 });
 }
 
 /** Turns a checked manoeuvre into what the core runs; names that lead nowhere are problems. */
@@ -206,11 +252,19 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
   const { end } = file.score;
   const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.score.fenders)));
   const shore = shoreOf(toObstacles(file.place));
-  const { lines, rigging } = toRigging(file, craft, names);
+  const { lines, where, rigging } = toRigging(file, craft, names);
+  const others = file.others.map(({ id, name, boat, start }, i) => ({
+    id,
+    name,
+    craft: assembleCraft(toBoatSpec(boat)),
+    start: { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg), speed: 0 },
+    lines: lines[i + 1]!,
+  }));
   const input: RunInput = {
     boat: craft.spec,
-    ...(lines.count > 0 ? { lines } : {}),
-    ...(lines.count > 0 || rigging.crew.length > 0 ? { rigging } : {}),
+    ...(lines[0]!.count > 0 ? { lines: lines[0]! } : {}),
+    ...(others.length > 0 ? { others, where } : {}),
+    ...(where.length > 0 || rigging.crew.length > 0 ? { rigging } : {}),
     obstacles: shore.obstacles,
     craft,
     shore,
@@ -229,10 +283,15 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
     berth: new Set(file.berth),
     limit: file.limit_s,
   };
-  const known = new Set(input.obstacles.map((o) => o.id));
+  const known = new Set([...input.obstacles, ...others].map((o) => o.id));
   const strayBerths = file.berth.flatMap((id, i) =>
     known.has(id) ? [] : [{ path: `berth[${i}]`, message: `the place has nothing called '${id}'` }],
   );
-  const problems = [...names.problems, ...strayBerths, ...startProblems(input, craft, shore)];
+  const problems = [
+    ...names.problems,
+    ...strayBerths,
+    ...takenNames(file),
+    ...startProblems(input, craft, shore),
+  ];
   return problems.length > 0 ? failure(...problems) : success(input);
 }

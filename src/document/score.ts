@@ -124,7 +124,7 @@ export const orderSchema = z.discriminatedUnion(
   ],
   {
     error:
-      "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick', 'pass', 'tend', 'letGo', 'step', 'go' or 'call'",
+      "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick', 'pass', 'tend', 'letGo', 'anchor', 'step', 'go' or 'call'",
   },
 );
 export type OrderDocument = z.infer<typeof orderSchema>;

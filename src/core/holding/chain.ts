@@ -46,9 +46,15 @@ export function chainReach(
   return 2 * a * log(z + Math.sqrt(z * z + 1));
 }
 
-/** Length of a chain that pulls with H = a·w over `reach` metres in plan, some of it on the bottom, m; its stretch left out. */
+/** Length of a chain that pulls with H = a·w over `reach` metres in plan, m; its stretch left out. */
 export function chainLength(a: number, reach: number, height: number): number {
-  return reach + Math.sqrt(height * height + 2 * height * a) - hangs(a, height);
+  const lifted = Math.sqrt(height * height + 2 * height * a);
+  const length = reach + lifted - hangs(a, height);
+  if (length >= lifted) return length;
+  // None of it lies on the bottom: √(s² − h²) = 2a·sinh(X/2a).
+  const e = exp(Math.min(300, reach / (2 * a)));
+  const wide = a * (e - 1 / e);
+  return Math.sqrt(height * height + wide * wide);
 }
 
 const ROUNDS = 100;

@@ -7,7 +7,6 @@ import { energy, rig, run } from '../testing/rig';
 import {
   berthingEnergy,
   capstanHold,
-  catenary,
   eccentricity,
   gyration,
   lineTension,
@@ -165,12 +164,6 @@ describe('I lines', () => {
     expect(r.scratch.tension[0]! / 123.75).toBeCloseTo(1, 2);
     expect(r.state.motion[U]).toBeCloseTo(1.5, 4);
     expect(Math.abs(r.state.motion[X]!)).toBeLessThan(1e-6);
-  });
-
-  it('I7 an anchor chain hangs in a catenary', () => {
-    const { length, span } = catenary(1500, 12, 5);
-    expect(length / 35.707142).toBeCloseTo(1, 6);
-    expect(span / 35.238536).toBeCloseTo(1, 6);
   });
 
   it('I8 a stiff line is stepped finely enough to keep its energy', () => {

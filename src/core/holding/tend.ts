@@ -126,17 +126,22 @@ function tendChain(
   let length = rows[at + LINE.LENGTH]!;
   chainTension(span, length, height, weight, stiffness);
   if (span[SPAN.LEVEL]! > hold) {
+    const until = rows[at + LINE.UNTIL]!;
+    const most = until > length ? until : lines.total[i]!;
     length = Math.max(length, chainLength(hold / weight, reach, height));
-    if (length >= rows[at + LINE.UNTIL]!) {
-      length = rows[at + LINE.UNTIL]!;
+    if (length >= most) {
+      length = most;
       rows[at + LINE.HOLD] = Infinity;
       rows[at + LINE.MADE] = MADE.FAST;
     }
+  } else if (haul < 0) {
+    length = Math.max(length, Math.min(length - haul * dt, rows[at + LINE.UNTIL]!));
   } else if (haul > 0) {
     const pull = rows[at + LINE.PULL]!;
     const share = Math.max(0, 1 - span[SPAN.LEVEL]! / pull);
     length = Math.max(rows[at + LINE.UNTIL]!, length - haul * share * dt);
     if (length <= height + AWEIGH_M) {
+      rows[at + LINE.LENGTH] = length;
       rows[at + LINE.MADE] = MADE.ABOARD;
       rows[at + LINE.HOLD] = 0;
       rows[at + LINE.HAUL] = 0;

@@ -1,11 +1,10 @@
 import { LINE, MADE } from '../holding';
 import { cos, nearestOnPolygon, Random, sin } from '../math';
 import {
-  boatOf,
-  boatOn,
   groundSpeed,
   lineAt,
   lineColumn,
+  lineEnd,
   lineNow,
   othersOf,
   pointAboard,
@@ -17,6 +16,7 @@ import {
   type World,
 } from '../sim';
 import type { CrewEvent, LineEvent, TakeEvent } from './events';
+import { dropAnchor, weighAnchor } from './anchor-jobs';
 import { markNow } from './gates';
 import { between, Hand, type Job } from './hand';
 import { LineJobs, type Deck } from './line-jobs';
@@ -115,6 +115,10 @@ export class Crew implements Deck {
         return this.jobs.tend(hand, order);
       case 'let go':
         return this.jobs.letGo(hand, order.line);
+      case 'anchor':
+        return order.how === 'drop'
+          ? dropAnchor(this, hand, order)
+          : weighAnchor(this, hand, order);
       case 'step ashore':
         return this.stepAshore(hand, order.mark);
       case 'step aboard':
@@ -315,9 +319,9 @@ export class Crew implements Deck {
     if (made === MADE.ABOARD || made === MADE.PARTED) return false;
     // A ground line on its way forward has its tail's place; a line not yet on has none.
     if (made === MADE.PASSING) return this.walkedPast(line);
-    // What another boat's lines lie about is not followed.
-    if (lineAt(this.world, line).boat > 0) return false;
-    const { from } = this.rigging.lines[line]!;
+    const { from, anchor } = this.rigging.lines[line]!;
+    // Chain sinks; what another boat's lines lie about is not followed.
+    if (anchor || lineAt(this.world, line).boat > 0) return false;
     const { drives } = this.world.craft.spec;
     const length = this.get(line, LINE.LENGTH);
     const surge = this.state.motion[U]!;
@@ -350,15 +354,8 @@ export class Crew implements Deck {
     });
   }
 
-  /** Where a line's other end is, m east and north. */
-  private endOf(line: number): { readonly x: number; readonly y: number } {
-    const x = this.get(line, LINE.EAST);
-    const y = this.get(line, LINE.NORTH);
-    const on = this.get(line, LINE.ON);
-    const { boat } = lineAt(this.world, line);
-    if (on === 0) return { x, y };
-    const { state } = boatOf(this.state, this.world, boatOn(boat, on));
-    return pointOnWater(state, y, x);
+  endOf(line: number): { readonly x: number; readonly y: number } {
+    return lineEnd(this.state, this.world, line);
   }
 
   tellLine(line: number, what: LineEvent): void {

@@ -17,6 +17,8 @@ export type LineEvent =
   | 'brought up'
   | 'parted'
   | 'picked up'
+  | 'anchor down'
+  | 'anchor up'
   | 'in the propeller';
 
 /** What somebody did or could not do. */

@@ -2,7 +2,14 @@ export type { CrewEvent, LineEvent, TakeEvent } from './events';
 export { energyAudit, type EnergyAudit } from './energy';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
-export { runTake, runTillHard, worldOf, type RunInput, type RunWatch } from './run';
+export {
+  runTake,
+  runTillHard,
+  worldOf,
+  type OtherInput,
+  type RunInput,
+  type RunWatch,
+} from './run';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
 export type { BeatMark, Outcome, Take } from './take';
 export {

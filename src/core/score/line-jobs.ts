@@ -67,6 +67,8 @@ export interface Deck {
   idleAshore(mark: MarkOnPlace): Hand | null;
   windFrom(mark: MarkOnPlace): number;
   comesHome(line: number): void;
+  /** Where a line's other end is, m east and north. */
+  endOf(line: number): { readonly x: number; readonly y: number };
 }
 
 /** What hands do with lines, each a job that says when it has to be looked at next. */
@@ -334,11 +336,7 @@ export class LineJobs {
     const { crew } = this;
     const { doubled, at } = crew.rigging.lines[line]!;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not let go');
-    const end = {
-      name: '',
-      x: crew.get(line, LINE.EAST),
-      y: crew.get(line, LINE.NORTH),
-    };
+    const end = { name: '', ...crew.endOf(line) };
     const aboard = hand.who !== null && hand.at?.aboard === true;
     if (doubled || aboard) {
       if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');

@@ -15,6 +15,7 @@ const HANDS: ReadonlySet<Order['do']> = new Set([
   'pass',
   'tend',
   'let go',
+  'anchor',
   'step ashore',
   'step aboard',
   'go',

@@ -15,6 +15,8 @@ export interface RiggedLine {
   readonly doubled: boolean;
   /** Pull of the winch it is led to, N; null for hands alone. */
   readonly winch: number | null;
+  /** An anchor at its end, and how deep it is there, m; null for a line. */
+  readonly anchor?: { readonly depth: number } | null;
 }
 
 /** Where somebody is. */

@@ -131,6 +131,14 @@ export type HandsOrder =
       readonly winch: boolean;
     }
   | { readonly do: 'let go'; readonly line: number; readonly by: number | null }
+  /** An anchor dropped, its chain running out to a length or to its end; or hove in and up. */
+  | {
+      readonly do: 'anchor';
+      readonly line: number;
+      readonly by: number | null;
+      readonly how: 'drop' | 'weigh';
+      readonly length: number | null;
+    }
   | { readonly do: 'step ashore'; readonly by: number; readonly mark: MarkOnPlace }
   | { readonly do: 'step aboard'; readonly by: number; readonly point: PointOnBoat }
   | { readonly do: 'go'; readonly by: number; readonly point: PointOnBoat };

@@ -18,6 +18,7 @@ export {
   lineAt,
   lineColumn,
   lineCount,
+  lineEnd,
   lineLimits,
   lineNow,
   setLineColumn,

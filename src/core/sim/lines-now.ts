@@ -9,7 +9,7 @@ import {
   spanOf,
   tensionIn,
 } from '../holding';
-import { groundOf } from './readings';
+import { groundOf, pointOnWater } from './readings';
 import type { SimState } from './state';
 import { othersOf, type LineAt, type Scratch, type World } from './world';
 
@@ -56,14 +56,14 @@ export function takeLineOff(state: SimState, world: World, line: number): void {
   setLineColumn(state, world, line, LINE.MADE, MADE.ABOARD);
 }
 
-/** Load each line parts at, N, and all there is of it, m. */
+/** Load a line parts at, N, all there is of it, m, and what a metre of it weighs in water, N (0 for a rope). */
 export function lineLimits(
   world: World,
   line: number,
-): { readonly breaks: number; readonly total: number } {
+): { readonly breaks: number; readonly total: number; readonly weight: number } {
   const { boat, row } = lineAt(world, line);
   const { lines } = boat === 0 ? world : othersOf(world)[boat - 1]!.world;
-  return { breaks: lines.breaks[row]!, total: lines.total[row]! };
+  return { breaks: lines.breaks[row]!, total: lines.total[row]!, weight: lines.weight[row]! };
 }
 
 /** Tension of a line as the last evaluation left it, N. */
@@ -76,6 +76,20 @@ export function tensionOf(world: World, scratch: Scratch, line: number): number 
 /** The boat that `on` means to the lines of `boat`: the others are counted in the order of all. */
 export function boatOn(boat: number, on: number): number {
   return on - 1 < boat ? on - 1 : on;
+}
+
+/** Where a line's other end is, m east and north; that on another boat goes with her. */
+export function lineEnd(
+  state: SimState,
+  world: World,
+  line: number,
+): { readonly x: number; readonly y: number } {
+  const { boat } = lineAt(world, line);
+  const x = lineColumn(state, world, line, LINE.EAST);
+  const y = lineColumn(state, world, line, LINE.NORTH);
+  const on = lineColumn(state, world, line, LINE.ON);
+  if (on === 0) return { x, y };
+  return pointOnWater(boatOf(state, world, boatOn(boat, on)).state, y, x);
 }
 
 /** Tension of a line at this moment, N, and the distance between its ends, m. */

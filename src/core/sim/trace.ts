@@ -1,5 +1,5 @@
 import { GROUND, LINE } from '../holding';
-import { lineColumn, lineCount, tensionOf } from './lines-now';
+import { lineColumn, lineCount, lineEnd, tensionOf } from './lines-now';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
 import { othersOf, type Scratch, type World } from './world';
 
@@ -77,6 +77,30 @@ export const MORE_COLUMNS = [
   'length10',
   'length11',
   'length12',
+  'endX1',
+  'endY1',
+  'endX2',
+  'endY2',
+  'endX3',
+  'endY3',
+  'endX4',
+  'endY4',
+  'endX5',
+  'endY5',
+  'endX6',
+  'endY6',
+  'endX7',
+  'endY7',
+  'endX8',
+  'endY8',
+  'endX9',
+  'endY9',
+  'endX10',
+  'endY10',
+  'endX11',
+  'endY11',
+  'endX12',
+  'endY12',
   'other1X',
   'other1Y',
   'other1Heading',
@@ -124,7 +148,7 @@ function columnsFor(world: World): (TraceColumn | MoreColumn)[] {
     ...(more as MoreColumn[]),
     ...thrusters.map((_, i) => `thruster${i + 1}` as MoreColumn),
     ...Array.from({ length: recorded(world) }, (_, i) =>
-      (['tension', 'made', 'length'] as const).map((what) => `${what}${i + 1}` as MoreColumn),
+      LINE_RECORD.map((what) => `${what}${i + 1}` as MoreColumn),
     ).flat(),
     ...othersOf(world)
       .slice(0, MOST_OTHERS)
@@ -137,6 +161,9 @@ export function otherColumns(i: number): readonly [MoreColumn, MoreColumn, MoreC
   const of = (what: string) => `other${i + 1}${what}` as MoreColumn;
   return [of('X'), of('Y'), of('Heading')];
 }
+
+/** What is recorded of each line: tension, N, what is made of it, length without load, m, and where its end is, m. */
+const LINE_RECORD = ['tension', 'made', 'length', 'endX', 'endY'] as const;
 
 function recorded(world: World): number {
   const tended = world.lines.tended || othersOf(world).some((other) => other.world.lines.tended);
@@ -188,9 +215,7 @@ export class TraceWriter {
       angle: this.columns[`angle${k + 1}` as MoreColumn] ?? null,
     }));
     this.ofLine = Array.from({ length: recorded(world) }, (_, k) => [
-      this.columns[`tension${k + 1}` as MoreColumn]!,
-      this.columns[`made${k + 1}` as MoreColumn]!,
-      this.columns[`length${k + 1}` as MoreColumn]!,
+      ...LINE_RECORD.map((what) => this.columns[`${what}${k + 1}` as MoreColumn]!),
     ]);
     this.ofOther = othersOf(world)
       .slice(0, MOST_OTHERS)
@@ -219,10 +244,13 @@ export class TraceWriter {
     c.clearance[i] = clearance;
     this.writeEngines(state, i);
     for (let k = 0; k < this.ofLine.length; k++) {
-      const [pull, made, length] = this.ofLine[k]!;
+      const [pull, made, length, endX, endY] = this.ofLine[k]!;
       pull![i] = tensionOf(this.world, scratch, k);
       made![i] = lineColumn(state, this.world, k, LINE.MADE);
       length![i] = lineColumn(state, this.world, k, LINE.LENGTH);
+      const end = lineEnd(state, this.world, k);
+      endX![i] = end.x;
+      endY![i] = end.y;
     }
     for (let k = 0; k < this.ofOther.length; k++) {
       const [x, y, heading] = this.ofOther[k]!;

@@ -1,3 +1,4 @@
+import { assembleCraft, type BoatSpec } from '../craft';
 import { LINE, LINE_COLUMNS, solidObstacle, type Lines, type Obstacle } from '../holding';
 import type { Beat, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../score';
 import { sloop } from './boats';
@@ -46,7 +47,12 @@ export function box(id: string, x0: number, y0: number, x1: number, y1: number):
   return solidObstacle(id, id, outline, { friction: 0.35, stiffness: 1e6 });
 }
 
-const flipMark = <T extends { readonly x: number }>(mark: T): T => ({ ...mark, x: -mark.x });
+/** On the place east is turned to west; on another boat starboard to port. */
+const flipMark = <
+  T extends { readonly x: number; readonly y: number; readonly boat?: number | undefined },
+>(
+  mark: T,
+): T => (mark.boat ? { ...mark, y: -mark.y } : { ...mark, x: -mark.x });
 const flipPoint = <T extends { readonly y: number }>(point: T): T => ({ ...point, y: -point.y });
 
 function flipCue(cue: Cue): Cue {
@@ -141,6 +147,16 @@ function flipRigging(rigging: Rigging): Rigging {
   };
 }
 
+function flipBoat(boat: BoatSpec): BoatSpec {
+  return {
+    ...boat,
+    drives: boat.drives.map((d) => ({ ...d, hand: d.hand === 1 ? -1 : 1, y: -d.y })),
+    foils: boat.foils.map(flipPoint),
+    rudders: boat.rudders.map(flipPoint),
+    fenders: boat.fenders.map(flipPoint),
+  };
+}
+
 /** The same mirrored east for west, with a boat whose propellers turn the other way. */
 export function mirrored(input: RunInput): RunInput {
   const { goal, start, weather, score } = input;
@@ -148,13 +164,17 @@ export function mirrored(input: RunInput): RunInput {
     ...input,
     ...(input.lines ? { lines: flipLines(input.lines) } : {}),
     ...(input.rigging ? { rigging: flipRigging(input.rigging) } : {}),
-    boat: {
-      ...input.boat,
-      drives: input.boat.drives.map((d) => ({ ...d, hand: d.hand === 1 ? -1 : 1, y: -d.y })),
-      foils: input.boat.foils.map(flipPoint),
-      rudders: input.boat.rudders.map(flipPoint),
-      fenders: input.boat.fenders.map(flipPoint),
-    },
+    ...(input.others
+      ? {
+          others: input.others.map((other) => ({
+            ...other,
+            craft: assembleCraft(flipBoat(other.craft.spec)),
+            start: { ...other.start, x: -other.start.x, heading: -other.start.heading },
+            lines: flipLines(other.lines),
+          })),
+        }
+      : {}),
+    boat: flipBoat(input.boat),
     obstacles: input.obstacles.map((o) => {
       if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };
       const outline = o.outline.map((value, i) => (i % 2 === 0 ? -value : value));

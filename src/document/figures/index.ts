@@ -77,6 +77,7 @@ const blankManoeuvre: Omit<ManoeuvreFile, keyof FigureSubject | 'conditions'> = 
   title: 'blank',
   note: '',
   score: scoreOf([beat('begin', '', { is: 'start' }, [], '')], { is: 'after', seconds: 1 }),
+  others: [],
   dismissed: [],
   ready: [],
   limit_s: 60,

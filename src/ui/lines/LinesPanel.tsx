@@ -1,38 +1,19 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Rope } from '@/core/holding';
-import {
-  diameterOf,
-  type LineDocument,
-  type PersonDocument,
-  type Result,
-  type ScoreDocument,
-} from '@/document';
-import { Choice, type ChoiceOption } from '../parts/Choice';
+import { MOST_LINES } from '@/core/sim';
+import type { LineDocument, PersonDocument, Result, ScoreDocument } from '@/document';
+import { Choice } from '../parts/Choice';
 import { FieldError } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
 import { useNames } from '../score/use-names';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { useUnits } from '../state/preferences';
-import { distance } from '../words/units';
 import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
 import { FenderRows } from './FenderRows';
-import { lieOf, stopsText } from './names';
+import { LineRow } from './LineRow';
 import { PlainNumber, PlainText } from './PlainFields';
-
-const plain = (values: readonly string[]): ChoiceOption<string>[] =>
-  values.map((value) => ({ value, text: value }));
-
-const ROPE_TEXT: readonly ChoiceOption<Rope>[] = [
-  { value: 'polyester', text: 'polyester' },
-  { value: 'polyamide', text: 'polyamide' },
-  { value: 'hmpe', text: 'HMPE' },
-];
-/** Stands for a line that is not on anything yet. */
-const ABOARD = ' aboard';
 
 /** Writes a changed score, or gives back what is wrong with it. */
 function useWrite() {
@@ -45,6 +26,20 @@ function useWrite() {
       m.score = result.value;
     });
     return null;
+  };
+}
+
+/** An anchor on chain at the bow: five lengths of her, the usual weight for her. */
+function freshAnchor(lines: ScoreDocument['lines'], length: number): LineDocument {
+  return {
+    name: freshName(lines, 'bow anchor'),
+    from: 'bow',
+    length_m: Math.min(300, Math.max(30, Math.round(5 * length))),
+    rope: 'polyester',
+    strengthLeft: 0.8,
+    doubled: false,
+    winch_N: 3000,
+    anchor: { depth_m: 4, bottom: 'sand' },
   };
 }
 
@@ -113,6 +108,21 @@ export function LinesPanel() {
         <button
           type="button"
           className={BUTTON}
+          disabled={score.lines.length >= MOST_LINES}
+          onClick={() =>
+            setSaid(
+              write((now) => ({
+                ok: true,
+                value: { ...now, lines: [...now.lines, freshAnchor(now.lines, hullLength)] },
+              })),
+            )
+          }
+        >
+          Ship an anchor
+        </button>
+        <button
+          type="button"
+          className={BUTTON}
           onClick={() =>
             setSaid(
               write((now) => ({
@@ -158,112 +168,6 @@ export function LinesPanel() {
         </p>
       )}
     </section>
-  );
-}
-
-function LineRow({
-  line,
-  onChange,
-  onRemove,
-}: {
-  line: LineDocument;
-  onChange: (next: LineDocument) => string | null;
-  onRemove: () => void;
-}) {
-  const manoeuvre = useWorkspace((s) => s.manoeuvre);
-  const boat = useWorkspace((s) => s.boat);
-  const place = useWorkspace((s) => s.place);
-  const units = useUnits();
-  const { points, ends } = useNames();
-  const { fast, ...rest } = line;
-  const lie = fast ? lieOf(manoeuvre, boat, place, line.from, fast.to) : null;
-  return (
-    <div className="rule-t py-1.5">
-      <div className="flex items-center gap-2">
-        <PlainText
-          label="Name of the line"
-          value={line.name}
-          onCommit={(name) => onChange({ ...line, name })}
-        />
-        <IconButton label={`Take out the ${line.name}`} onClick={onRemove}>
-          <Trash2 size={14} />
-        </IconButton>
-      </div>
-      <div className="flex flex-wrap items-baseline gap-x-1.5">
-        <span className="text-quiet">from the</span>
-        <Choice
-          label={`${line.name}: from`}
-          value={line.from}
-          options={plain(points)}
-          onChange={(from) => onChange({ ...line, from })}
-        />
-        <Choice
-          label={`${line.name}: at the start`}
-          value={fast?.to ?? ABOARD}
-          options={[
-            { value: ABOARD, text: 'aboard at the start' },
-            ...ends.map((value) => ({ value, text: `fast to ${value}` })),
-          ]}
-          onChange={(to) => onChange(to === ABOARD ? rest : { ...rest, fast: { to } })}
-        />
-      </div>
-      {lie && (
-        <p className="text-[12.5px] text-quiet">
-          {distance(lie.lead.length, units)} to go, {stopsText(lie.stops)}
-        </p>
-      )}
-      <details>
-        <summary className="cursor-pointer text-[12.5px] text-quiet hover:text-plan">
-          {line.doubled ? 'doubled, ' : ''}
-          {ROPE_TEXT.find(({ value }) => value === line.rope)!.text}{' '}
-          {diameterOf(line, boat.hull.mass_kg)} mm, {line.length_m} m of it
-        </summary>
-        <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 py-1">
-          <Choice
-            label={`${line.name}: rope`}
-            value={line.rope}
-            options={ROPE_TEXT}
-            onChange={(rope) => onChange({ ...line, rope })}
-          />
-          <PlainNumber
-            label={`${line.name}: diameter`}
-            unit="mm"
-            value={diameterOf(line, boat.hull.mass_kg)}
-            onCommit={(diameter_mm) => onChange({ ...line, diameter_mm })}
-          />
-          <PlainNumber
-            label={`${line.name}: all there is of it`}
-            unit="m long"
-            value={line.length_m}
-            onCommit={(length_m) => onChange({ ...line, length_m })}
-          />
-          <PlainNumber
-            label={`${line.name}: strength left`}
-            unit="% of its strength left"
-            value={Math.round(line.strengthLeft * 100)}
-            onCommit={(share) => onChange({ ...line, strengthLeft: share / 100 })}
-          />
-          <Choice
-            label={`${line.name}: handled at`}
-            value={line.ledTo ?? line.from}
-            options={points.map((value) => ({ value, text: `handled at the ${value}` }))}
-            onChange={(to) => {
-              const { ledTo: _led, ...here } = line;
-              onChange(to === line.from ? here : { ...line, ledTo: to });
-            }}
-          />
-          <label className="flex min-h-7 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-plan"
-              checked={line.doubled}
-              onChange={(event) => onChange({ ...line, doubled: event.target.checked })}
-            />
-            doubled, let go from aboard
-          </label>
-        </div>
-      </details>
-    </div>
   );
 }
 

@@ -9,7 +9,7 @@ export function Tensions({ state }: { state: TakeState }) {
   const { take, file } = state;
   const { lines } = file.score;
   if (!take || lines.length === 0) return null;
-  const breaks = breakingLoads(lines, file.boat);
+  const breaks = breakingLoads(lines, file);
   return (
     <section aria-label="What lines carry" className="rule-t py-2.5">
       <h2 className="pb-1 text-[15px] font-semibold">What lines carry in this take</h2>

@@ -25,17 +25,6 @@ const STATES: Readonly<Record<number, LineAt['state']>> = {
   [MADE.TRAILING]: 'trailing',
 };
 
-/** Where a line's end was last put, as the take tells it. */
-function endAt(take: Take, line: number, time: number): { x: number; y: number } | null {
-  let found: { x: number; y: number } | null = null;
-  for (const event of take.events) {
-    if (event.time > time + 1e-6) break;
-    if (event.is !== 'line' || event.line !== line) continue;
-    if (event.what === 'on' || event.what === 'fast') found = { x: event.x, y: event.y };
-  }
-  return found;
-}
-
 /** Lines that are out at a moment of a take. */
 export function linesAt(
   take: Take,
@@ -53,7 +42,12 @@ export function linesAt(
         name,
         index,
         state,
-        end: on ? endAt(take, index, time) : null,
+        end: on
+          ? {
+              x: readAt(take, `endX${index + 1}` as MoreColumn, time),
+              y: readAt(take, `endY${index + 1}` as MoreColumn, time),
+            }
+          : null,
         tension: readAt(take, `tension${index + 1}` as MoreColumn, time),
         length: readAt(take, `length${index + 1}` as MoreColumn, time),
       },

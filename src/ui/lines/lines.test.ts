@@ -111,13 +111,7 @@ describe('lines of a take', () => {
 
   it('have a lane that reads their load, and hands that say what was done', () => {
     const x = scaleLinear([0, take.duration], [100, 900]);
-    const lane = lineLane(
-      take,
-      x,
-      file.score.lines,
-      breakingLoads(file.score.lines, file.boat),
-      UNITS,
-    );
+    const lane = lineLane(take, x, file.score.lines, breakingLoads(file.score.lines, file), UNITS);
     expect(lane.rows).toHaveLength(3);
     expect(lane.path.match(/M/g)).toHaveLength(3);
     expect(lane.read(take.margins.line!.time)).toMatch(/N$/);

@@ -1,5 +1,14 @@
 import { leadOf, stopsOf, type Lead, type Stops } from '@/core/holding';
-import { lineEnds, namedPoints, radians, type Boat, type Manoeuvre, type Place } from '@/document';
+import {
+  boatOfLine,
+  lineEndsAtStart,
+  marksAtStart,
+  namedPoints,
+  radians,
+  type Boat,
+  type Manoeuvre,
+  type Place,
+} from '@/document';
 
 /** How a line would lie at the start: its lead, what it stops, and a seaman's name for it. */
 export interface Lie {
@@ -36,22 +45,26 @@ function usualName(x: number, length: number, { ahead, starboard }: Lead): strin
 
 /** How a line from a point aboard to a bollard lies at the start; null where either is not known. */
 export function lieOf(
-  manoeuvre: Pick<Manoeuvre, 'start'>,
+  { start, others }: Pick<Manoeuvre, 'start' | 'others'>,
   boat: Boat,
   place: Place,
   from: string,
   to: string,
+  of?: string,
 ): Lie | null {
-  const point = namedPoints(boat).find(({ name }) => name === from);
-  const end = lineEnds(place).find(({ name }) => name === to);
+  const own = boatOfLine(of === undefined ? {} : { of }, { boat, others });
+  const point = namedPoints(own).find(({ name }) => name === from);
+  const around = { place, others };
+  // An anchor lies at any mark, a line goes to what it can be made on to.
+  const end = [...lineEndsAtStart(around), ...marksAtStart(around)].find(({ name }) => name === to);
   if (!point || !end) return null;
-  const { x_m, y_m, heading_deg } = manoeuvre.start;
+  const { x_m, y_m, heading_deg } = others.find(({ name }) => name === of)?.start ?? start;
   const s = Math.sin(radians(heading_deg));
   const c = Math.cos(radians(heading_deg));
   const east = end.x - x_m;
   const north = end.y - y_m;
   const lead = leadOf(point.x, point.y, east * s + north * c, east * c - north * s);
-  const { length_m } = boat.hull;
+  const { length_m } = own.hull;
   return {
     lead,
     stops: stopsOf(lead, point.x, length_m),

@@ -25,6 +25,10 @@ const HAND_OR_WINCH: readonly ChoiceOption<string>[] = [
   { value: 'hand', text: 'by hand' },
   { value: 'winch', text: 'on the winch' },
 ];
+const DROP_OR_WEIGH: readonly ChoiceOption<string>[] = [
+  { value: 'drop', text: 'dropped' },
+  { value: 'weigh', text: 'weighed' },
+];
 const STEPS: readonly ChoiceOption<string>[] = [
   { value: 'ashore', text: 'ashore' },
   { value: 'aboard', text: 'aboard' },
@@ -34,6 +38,7 @@ const TITLE = {
   pass: 'Pass',
   tend: 'Tend',
   letGo: 'Let go',
+  anchor: 'Anchor',
   step: 'Step',
   go: 'Go to',
 } as const;
@@ -46,15 +51,16 @@ export function HandsFields({
   at: `orders.${number}` | `wayOrders.${number}`;
   row: OrderRow;
 }) {
-  const { lines, ends, crew, points, marks } = useNames();
+  const { ropes, anchors, lines, ends, crew, points, marks } = useNames();
   if (!(row.do in TITLE)) return null;
   const kind = row.do as keyof typeof TITLE;
-  const onLine = kind === 'pass' || kind === 'tend' || kind === 'letGo';
+  const onLine = kind === 'pass' || kind === 'tend' || kind === 'letGo' || kind === 'anchor';
+  const choices = kind === 'anchor' ? anchors : kind === 'tend' ? lines : ropes;
   const anybody = onLine ? [{ value: ANYBODY, text: 'whoever is at hand' }] : [];
   return (
     <>
       <span className="font-semibold">{TITLE[kind]}</span>
-      {onLine && <RowChoice name={`${at}.line`} label="Line" options={plain(lines)} />}
+      {onLine && <RowChoice name={`${at}.line`} label="Line" options={plain(choices)} />}
       {kind === 'pass' && (
         <>
           <RowChoice name={`${at}.how`} label="How" options={listed(PASS_HOW, PASS_TEXT)} />
@@ -69,6 +75,17 @@ export function HandsFields({
       )}
       {kind === 'tend' && row.tend === 'turn' && (
         <RowNumber name={`${at}.turns`} label="Turns" unit="turns" width={42} />
+      )}
+      {kind === 'anchor' && (
+        <RowChoice name={`${at}.anchor`} label="What with it" options={DROP_OR_WEIGH} />
+      )}
+      {kind === 'anchor' && row.anchor === 'drop' && (
+        <RowNumber
+          name={`${at}.metres`}
+          label="Chain to let run out, 0 for all of it"
+          unit="m"
+          width={46}
+        />
       )}
       {(kind === 'pass' || (kind === 'tend' && (row.tend === 'haul' || row.tend === 'ease'))) && (
         <RowNumber

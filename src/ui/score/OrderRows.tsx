@@ -27,6 +27,7 @@ const GEARS: readonly ChoiceOption<OrderRow['gear']>[] = [
 function additions(
   boat: Boat,
   lines: boolean,
+  anchors: boolean,
   crew: boolean,
 ): { kind: OrderRow['do']; text: string }[] {
   return [
@@ -44,6 +45,7 @@ function additions(
           { kind: 'letGo' as const, text: 'let go' },
         ]
       : []),
+    ...(anchors ? [{ kind: 'anchor' as const, text: 'anchor' }] : []),
     ...(crew
       ? [
           { kind: 'step' as const, text: 'step ashore or aboard' },
@@ -60,7 +62,7 @@ const named = (things: readonly { name: string }[]): ChoiceOption<string>[] =>
 export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
   const { control } = useFormContext<BeatForm>();
   const boat = useWorkspace((s) => s.boat);
-  const { marks, points, ends, lines, crew } = useNames();
+  const { marks, points, ends, ropes, anchors, crew } = useNames();
   const { fields, append, remove } = useFieldArray({ control, name });
   return (
     <div>
@@ -77,26 +79,28 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
       ))}
       <p className="flex flex-wrap items-center gap-x-3 text-quiet">
         add
-        {additions(boat, lines.length > 0, crew.length > 0).map(({ kind, text }) => (
-          <button
-            key={kind}
-            type="button"
-            className="min-h-7 text-plan underline decoration-1 underline-offset-3"
-            onClick={() =>
-              append({
-                ...freshOrder(kind),
-                thruster: boat.thrusters[0]?.name ?? '',
-                mark: marks[0] ?? '',
-                line: lines[0] ?? '',
-                end: ends[0] ?? '',
-                point: points[0] ?? '',
-                ...(kind === 'step' || kind === 'go' ? { by: crew[0] ?? '' } : {}),
-              })
-            }
-          >
-            {text}
-          </button>
-        ))}
+        {additions(boat, ropes.length > 0, anchors.length > 0, crew.length > 0).map(
+          ({ kind, text }) => (
+            <button
+              key={kind}
+              type="button"
+              className="min-h-7 text-plan underline decoration-1 underline-offset-3"
+              onClick={() =>
+                append({
+                  ...freshOrder(kind),
+                  thruster: boat.thrusters[0]?.name ?? '',
+                  mark: marks[0] ?? '',
+                  line: (kind === 'anchor' ? anchors : ropes)[0] ?? '',
+                  end: ends[0] ?? '',
+                  point: points[0] ?? '',
+                  ...(kind === 'step' || kind === 'go' ? { by: crew[0] ?? '' } : {}),
+                })
+              }
+            >
+              {text}
+            </button>
+          ),
+        )}
       </p>
     </div>
   );

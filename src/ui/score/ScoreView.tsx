@@ -43,6 +43,7 @@ export const ScoreView = memo(function ScoreView({
   // On a phone staves would be too short to read.
   const asList = chosen ?? (width > 0 && width < NARROW_PX);
   const score = useWorkspace((s) => s.manoeuvre.score);
+  const others = useWorkspace((s) => s.manoeuvre.others);
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
@@ -51,7 +52,10 @@ export const ScoreView = memo(function ScoreView({
   const seek = usePlayhead((p) => p.seek);
   const spec = useMemo(() => toBoatSpec(boat), [boat]);
 
-  const breaks = useMemo(() => breakingLoads(score.lines, boat), [score.lines, boat]);
+  const breaks = useMemo(
+    () => breakingLoads(score.lines, { boat, others }),
+    [score.lines, boat, others],
+  );
   const duration = take?.duration ?? 60;
   const x = useMemo(
     () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),

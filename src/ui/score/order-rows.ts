@@ -3,7 +3,10 @@ import type { OrderDocument } from '@/document';
 import { tidy } from '../words/units';
 import { sided } from './sided';
 
-type HandsDocument = Extract<OrderDocument, { do: 'pass' | 'tend' | 'letGo' | 'step' | 'go' }>;
+type HandsDocument = Extract<
+  OrderDocument,
+  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
+>;
 
 export interface OrderRow {
   do: OrderDocument['do'];
@@ -38,6 +41,7 @@ export interface OrderRow {
   metres: number;
   turns: number;
   winch: 'hand' | 'winch';
+  anchor: 'drop' | 'weigh';
   stepTo: 'ashore' | 'aboard';
   /** Point aboard to go to or step to. */
   point: string;
@@ -75,6 +79,7 @@ export function freshOrder(kind: OrderDocument['do']): OrderRow {
     metres: 0,
     turns: 1.5,
     winch: 'hand',
+    anchor: 'drop',
     stepTo: 'ashore',
     point: '',
   };
@@ -123,6 +128,8 @@ function handsRow(row: OrderRow, order: HandsDocument): OrderRow {
     }
     case 'letGo':
       return { ...who, line: order.line };
+    case 'anchor':
+      return { ...who, line: order.line, anchor: order.how, metres: order.length_m ?? 0 };
     case 'step':
       return order.to === 'ashore'
         ? { ...who, stepTo: 'ashore', mark: order.at }
@@ -146,6 +153,10 @@ function handsFrom(row: OrderRow & { do: HandsDocument['do'] }): HandsDocument {
     }
     case 'letGo':
       return { do: 'letGo', after_s, line: row.line, ...by };
+    case 'anchor': {
+      const out = row.anchor === 'drop' ? length : {};
+      return { do: 'anchor', after_s, line: row.line, how: row.anchor, ...by, ...out };
+    }
     case 'step': {
       const at = row.stepTo === 'ashore' ? row.mark : row.point;
       return { do: 'step', after_s, by: row.by, to: row.stepTo, at };

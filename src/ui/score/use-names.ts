@@ -1,21 +1,24 @@
 import { useMemo } from 'react';
-import { lineEnds, namedMarks, namedPoints } from '@/document';
+import { lineEndsAtStart, marksAtStart, namedPoints } from '@/document';
 import { useWorkspace } from '../state/context';
 
-/** The names a cue or an order can be given on this boat and place. */
+/** The names a cue or an order can be given on this boat and place, with the other boats that lie there. */
 export function useNames() {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
+  const others = useWorkspace((s) => s.manoeuvre.others);
   const lines = useWorkspace((s) => s.manoeuvre.score.lines);
   const crew = useWorkspace((s) => s.manoeuvre.score.crew);
-  return useMemo(
-    () => ({
+  return useMemo(() => {
+    const around = { place, others };
+    return {
       points: namedPoints(boat).map(({ name }) => name),
-      marks: namedMarks(place).map(({ name }) => name),
-      ends: lineEnds(place).map(({ name }) => name),
+      marks: marksAtStart(around).map(({ name }) => name),
+      ends: lineEndsAtStart(around).map(({ name }) => name),
       lines: lines.map(({ name }) => name),
+      ropes: lines.filter(({ anchor }) => !anchor).map(({ name }) => name),
+      anchors: lines.filter(({ anchor }) => anchor).map(({ name }) => name),
       crew: crew.map(({ name }) => name),
-    }),
-    [boat, place, lines, crew],
-  );
+    };
+  }, [boat, place, others, lines, crew]);
 }

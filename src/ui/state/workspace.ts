@@ -60,7 +60,7 @@ export interface Reference {
   readonly file: ManoeuvreFile;
 }
 
-type Draft = {
+export type Draft = {
   -readonly [K in keyof Manoeuvre]: Manoeuvre[K];
 };
 

@@ -2,8 +2,9 @@
 import { Circle, Group, Line } from 'react-konva';
 import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
+import { otherColumns, type MoreColumn, type TraceColumn } from '@/core/sim';
 import { WORKING_LOAD } from '@/core/search';
-import type { ScoreDocument } from '@/document';
+import { namedPoints, type Manoeuvre, type ScoreDocument } from '@/document';
 import { linesAt, peopleAt, type LineAt } from '../lines/line-at';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
@@ -91,6 +92,7 @@ export function LineLayer({
   take,
   spec,
   score,
+  others,
   breaks,
   palette,
   scale,
@@ -98,6 +100,7 @@ export function LineLayer({
   take: Take;
   spec: BoatSpec;
   score: Pick<ScoreDocument, 'lines' | 'crew'>;
+  others: Manoeuvre['others'];
   /** What each line parts at, N. */
   breaks: readonly number[];
   palette: Palette;
@@ -105,23 +108,32 @@ export function LineLayer({
 }) {
   const time = usePlayhead((p) => p.time);
   if (score.lines.length === 0 && score.crew.length === 0) return null;
-  const heading = readAt(take, 'heading', time);
-  const pose: Pose = {
-    x: readAt(take, 'x', time),
-    y: readAt(take, 'y', time),
-    sin: Math.sin(heading),
-    cos: Math.cos(heading),
+  const poseOf = ([x, y, heading]: readonly (TraceColumn | MoreColumn)[]): Pose => {
+    const turned = readAt(take, heading!, time);
+    return {
+      x: readAt(take, x!, time),
+      y: readAt(take, y!, time),
+      sin: Math.sin(turned),
+      cos: Math.cos(turned),
+    };
   };
-  const pointOf = (name: string) => spec.points.find((point) => point.name === name);
+  const pose = poseOf(['x', 'y', 'heading']);
+  /** Where a line leaves the boat it is of, m. */
+  const fairlead = ({ of, from }: ScoreDocument['lines'][number]) => {
+    const other = others.findIndex(({ name }) => name === of);
+    const points = other < 0 ? spec.points : namedPoints(others[other]!.boat);
+    const point = points.find(({ name }) => name === from);
+    return point && onPlace(other < 0 ? pose : poseOf(otherColumns(other)), point.x, point.y);
+  };
   return (
     <Group listening={false}>
       {linesAt(take, score.lines, time).map((line) => {
-        const from = pointOf(score.lines[line.index]!.from);
+        const from = fairlead(score.lines[line.index]!);
         if (!from) return null;
         return (
           <Rope
             key={line.name}
-            from={onPlace(pose, from.x, from.y)}
+            from={from}
             line={line}
             breaks={breaks[line.index] ?? Infinity}
             palette={palette}

@@ -1,5 +1,5 @@
 'use client';
-import { namedMarks, type Place } from '@/document';
+import { marksAtStart, type Around } from '@/document';
 import { useWorkspace } from '../state/context';
 import type { Picking } from '../state/workspace';
 import { toScreen, type Camera, type View } from './camera';
@@ -7,17 +7,17 @@ import { toScreen, type Camera, type View } from './camera';
 /** Every mark a cue can name as something to press; Esc leaves it as it was. */
 export function PickLayer({
   picking,
-  place,
+  around,
   camera,
   view,
 }: {
   picking: Picking;
-  place: Place;
+  around: Around;
   camera: Camera;
   view: View;
 }) {
   const setPicking = useWorkspace((s) => s.setPicking);
-  const marks = namedMarks(place);
+  const marks = marksAtStart(around);
   return (
     <div className="absolute inset-0 overflow-hidden" data-testid="pick">
       <p className="absolute left-1/2 top-3 -translate-x-1/2 border border-plan bg-paper px-3 py-1 text-[13px]">

@@ -88,6 +88,17 @@ export const PlaceLayer = memo(function PlaceLayer({
             radius={Math.max(f.radius_m, 2.2 / scale)}
             fill={palette.ink}
           />
+        ) : f.kind === 'buoy' ? (
+          <Circle
+            key={f.id}
+            x={f.x_m}
+            y={f.y_m}
+            radius={Math.max(0.3, 4 / scale)}
+            fill={palette.paper}
+            stroke={palette.ink}
+            strokeWidth={2}
+            strokeScaleEnabled={false}
+          />
         ) : f.kind === 'mark' ? (
           <Line
             key={f.id}

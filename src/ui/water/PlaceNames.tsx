@@ -1,6 +1,13 @@
 'use client';
 import { signedArea } from '@/core/math';
-import type { CueDocument, Feature, GoalDocument, Place, ScoreDocument } from '@/document';
+import type {
+  CueDocument,
+  Feature,
+  GoalDocument,
+  Manoeuvre,
+  Place,
+  ScoreDocument,
+} from '@/document';
 import { toScreen, type Camera, type View } from './camera';
 import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 
@@ -43,6 +50,7 @@ export function marksNamed(score: ScoreDocument): Set<string> {
 /** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
 export function PlaceNames({
   place,
+  others,
   score,
   goal,
   camera,
@@ -50,6 +58,7 @@ export function PlaceNames({
   taken,
 }: {
   place: Place;
+  others: Manoeuvre['others'];
   score: ScoreDocument;
   goal: GoalDocument;
   camera: Camera;
@@ -74,7 +83,11 @@ export function PlaceNames({
     const [x, y] = toScreen(camera, view, (ax + bx) / 2, (ay + by) / 2);
     return [{ id: berth.id, name: berth.name, x, y, needed: true }];
   });
-  const names = namesThatFit([...wanted, ...berths], [...fixtures(view), ...taken]);
+  const boats = others.map(({ id, name, start }): Label => {
+    const [x, y] = toScreen(camera, view, start.x_m, start.y_m);
+    return { id, name, x, y, needed: true };
+  });
+  const names = namesThatFit([...wanted, ...berths, ...boats], [...fixtures(view), ...taken]);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
       {names.map(({ id, name, x, y }) => (

@@ -1,6 +1,7 @@
 'use client';
 import { useState, type PointerEvent } from 'react';
-import { lineEnds, namedPoints, radians } from '@/document';
+import { lineEndsAtStart, namedPoints, placeOf } from '@/document';
+import { MOST_LINES } from '@/core/sim';
 import { freshName } from '../lines/edits';
 import { lieOf, stopsText } from '../lines/names';
 import { useUnits } from '../state/preferences';
@@ -10,6 +11,8 @@ import { toScreen, type Camera, type View } from './camera';
 
 /** More line than it has to go, as a share, so that it can be eased; to the half metre. */
 const SPARE = 1.5;
+/** Points a line leads from; the mast and the like are left out. */
+const CLEATS = /cleat|fairlead|bitt|bow|stern|quarter/;
 
 /**
  * Rigs lines on the water: a cleat aboard, as she lies at the start, then a bollard or pile; pressed one after the
@@ -25,16 +28,16 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
   const [over, setOver] = useState<string | null>(null);
   const [pointer, setPointer] = useState<readonly [number, number] | null>(null);
 
-  const { x_m, y_m, heading_deg } = manoeuvre.start;
-  const s = Math.sin(radians(heading_deg));
-  const c = Math.cos(radians(heading_deg));
   const cleats = namedPoints(boat)
-    .filter(({ name }) => /cleat|fairlead|bitt|bow|stern|quarter/.test(name))
-    .map(({ name, x, y }) => ({
-      name,
-      at: toScreen(camera, view, x_m + x * s + y * c, y_m + x * c - y * s),
-    }));
-  const ends = lineEnds(place).map(({ name, x, y }) => ({
+    .filter(({ name }) => CLEATS.test(name))
+    .map(({ name, x, y }) => {
+      const at = placeOf(manoeuvre.start, x, y);
+      return { name, at: toScreen(camera, view, at.x, at.y) };
+    });
+  const lineEnds = lineEndsAtStart({ place, others: manoeuvre.others }).filter(
+    ({ name }) => !name.includes(': ') || CLEATS.test(name),
+  );
+  const ends = lineEnds.map(({ name, x, y }) => ({
     name,
     at: toScreen(camera, view, x, y),
   }));
@@ -45,7 +48,7 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
     if (!found) return;
     edit((m) => {
       const { lines } = m.score;
-      if (lines.length >= 8) return;
+      if (lines.length >= MOST_LINES) return;
       m.score = {
         ...m.score,
         lines: [

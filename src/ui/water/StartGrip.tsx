@@ -4,7 +4,7 @@ import { wrapTurn } from '@/core/math';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { useSize } from '../hooks/use-size';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { Gesture } from '../state/workspace';
+import { Gesture, type Draft } from '../state/workspace';
 import { tidy } from '../words/units';
 import { toScreen, type Camera } from './camera';
 
@@ -18,10 +18,49 @@ const held = (metres: number) => tidy(Math.max(-FURTHEST_M, Math.min(FURTHEST_M,
 
 /** The start on the water: the ring astern of her moves it, the one ahead turns it. Arrow keys do the same. */
 export function StartGrip({ camera }: { camera: Camera }) {
-  const store = useWorkspaceStore();
-  const [frame, view] = useSize<HTMLDivElement>();
   const start = useWorkspace((s) => s.manoeuvre.start);
   const length = useWorkspace((s) => s.boat.hull.length_m);
+  return (
+    <PoseGrip
+      camera={camera}
+      grip="start"
+      what="Start"
+      turning="Heading at the start"
+      pose={start}
+      length={length}
+      write={(m, part) => {
+        m.start = { ...m.start, ...part };
+      }}
+    />
+  );
+}
+
+export interface Pose {
+  readonly x_m: number;
+  readonly y_m: number;
+  readonly heading_deg: number;
+}
+
+/** A ring that moves a boat, and one ahead of her that turns her; by dragging or by arrow keys, each undone as one. */
+export function PoseGrip({
+  camera,
+  grip,
+  what,
+  turning: turningText,
+  pose: start,
+  length,
+  write,
+}: {
+  camera: Camera;
+  grip: string;
+  what: string;
+  turning: string;
+  pose: Pose;
+  length: number;
+  write: (manoeuvre: Draft, part: Partial<Pose>) => void;
+}) {
+  const store = useWorkspaceStore();
+  const [frame, view] = useSize<HTMLDivElement>();
   const gesture = useRef<Gesture | null>(null);
   const drag = useRef<{ px: number; py: number; x: number; y: number } | null>(null);
 
@@ -34,10 +73,7 @@ export function StartGrip({ camera }: { camera: Camera }) {
     else gesture.current?.end();
     gesture.current = null;
   };
-  const change = (part: Partial<typeof start>) =>
-    gesture.current?.edit((m) => {
-      m.start = { ...m.start, ...part };
-    });
+  const change = (part: Partial<Pose>) => gesture.current?.edit((m) => write(m, part));
   const moveTo = (x: number, y: number) => change({ x_m: held(x), y_m: held(y) });
   const turnTo = (deg: number) => change({ heading_deg: ((Math.round(deg) % 360) + 360) % 360 });
 
@@ -105,9 +141,9 @@ export function StartGrip({ camera }: { camera: Camera }) {
     <div ref={frame} className="pointer-events-none absolute inset-0 overflow-hidden">
       <button
         type="button"
-        data-grip="start"
-        aria-label="Start: drag to move it, or arrow keys"
-        title="Start: drag to move it, or arrow keys"
+        data-grip={grip}
+        aria-label={`${what}: drag to move it, or arrow keys`}
+        title={`${what}: drag to move it, or arrow keys`}
         className={`${shape} pointer-events-auto cursor-grab active:cursor-grabbing`}
         style={{ left: ax, top: ay }}
         {...moving}
@@ -125,9 +161,9 @@ export function StartGrip({ camera }: { camera: Camera }) {
       </button>
       <button
         type="button"
-        data-grip="start heading"
-        aria-label={`Heading at the start, ${start.heading_deg}°: drag to turn it, or arrow keys`}
-        title="Heading at the start: drag to turn it, or arrow keys"
+        data-grip={`${grip} heading`}
+        aria-label={`${turningText}, ${start.heading_deg}°: drag to turn it, or arrow keys`}
+        title={`${turningText}: drag to turn it, or arrow keys`}
         className={`${shape} pointer-events-auto cursor-grab active:cursor-grabbing`}
         style={{ left: bx, top: by }}
         {...turning}

@@ -24,6 +24,8 @@ import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
 import { LineLayer } from './LineLayer';
+import { OtherBoats } from './OtherBoats';
+import { OtherGrips } from './OtherGrips';
 import { PickLayer } from './PickLayer';
 import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames } from './PlaceNames';
@@ -71,9 +73,10 @@ export function Water({
   const select = useWorkspace((s) => s.select);
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const units = useUnits();
+  const { others } = manoeuvre;
   const { lines, fenders } = manoeuvre.score;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
-  const breaks = useMemo(() => breakingLoads(lines, boat), [lines, boat]);
+  const breaks = useMemo(() => breakingLoads(lines, { boat, others }), [lines, boat, others]);
   const { beats } = manoeuvre.score;
 
   const home = useMemo(() => {
@@ -196,12 +199,14 @@ export function Water({
             )}
             <Layer listening={false}>
               <Group {...origin}>
+                <OtherBoats others={others} take={take} palette={palette} />
                 {take && <BoatNow take={take} spec={spec} palette={palette} />}
                 {take && (
                   <LineLayer
                     take={take}
                     spec={spec}
                     score={manoeuvre.score}
+                    others={others}
                     breaks={breaks}
                     palette={palette}
                     scale={shown.scale}
@@ -219,6 +224,7 @@ export function Water({
       {take && lastWayOut && <LastWayOut take={take} at={lastWayOut} camera={shown} view={view} />}
       <PlaceNames
         place={place}
+        others={others}
         score={manoeuvre.score}
         goal={manoeuvre.goal}
         camera={shown}
@@ -242,9 +248,16 @@ export function Water({
           <HurtMarks take={take} camera={shown} view={view} />
         </>
       )}
-      {phase === 'score' && !picking && !rigging && <StartGrip camera={shown} />}
+      {phase === 'score' && !picking && !rigging && (
+        <>
+          <StartGrip camera={shown} />
+          <OtherGrips camera={shown} />
+        </>
+      )}
       {rigging && <RigLayer camera={shown} view={view} />}
-      {picking && <PickLayer picking={picking} place={place} camera={shown} view={view} />}
+      {picking && (
+        <PickLayer picking={picking} around={{ place, others }} camera={shown} view={view} />
+      )}
       <ConditionGrips />
       <ScaleBar camera={shown} />
       <div className="absolute right-3 top-3 flex flex-col border border-hairline bg-paper">

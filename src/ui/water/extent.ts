@@ -1,5 +1,5 @@
 import type { Take } from '@/core/score';
-import { namedMarks, type Boat, type Manoeuvre, type Place } from '@/document';
+import { marksAtStart, type Boat, type Manoeuvre, type Place } from '@/document';
 import type { Box } from './camera';
 
 /** What the view should hold at first: the way the boat goes, start included, with her length round it. */
@@ -18,9 +18,12 @@ export function takeExtent(manoeuvre: Manoeuvre, boat: Boat, place: Place, take:
     const { x, y } = take.trace;
     for (let i = 0; i < x.length; i += 5) include(x[i]!, y[i]!);
   }
+  for (const { start } of manoeuvre.others) include(start.x_m, start.y_m);
   // Where she is to end belongs to it before any take gets there.
   const { goal } = manoeuvre;
-  const mark = goal.is === 'lie' && namedMarks(place).find(({ name }) => name === goal.mark);
+  const mark =
+    goal.is === 'lie' &&
+    marksAtStart({ place, others: manoeuvre.others }).find(({ name }) => name === goal.mark);
   if (mark) include(mark.x, mark.y);
   const room = boat.hull.length_m;
   return {

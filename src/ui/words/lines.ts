@@ -12,7 +12,10 @@ export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
   off: 'off and aboard',
 };
 
-type HandsDocument = Extract<OrderDocument, { do: 'pass' | 'tend' | 'letGo' | 'step' | 'go' }>;
+type HandsDocument = Extract<
+  OrderDocument,
+  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
+>;
 
 const PASS_WORDS = { drop: 'drop', throw: 'throw', carry: 'carry' } as const;
 
@@ -50,6 +53,11 @@ export function taskText(order: HandsDocument): string {
       return tendText(order);
     case 'letGo':
       return `let go the ${order.line}`;
+    case 'anchor': {
+      if (order.how === 'weigh') return `weigh the ${order.line}`;
+      const to = order.length_m === undefined ? '' : `, veer to ${metres(order.length_m)}`;
+      return `drop the ${order.line}${to}`;
+    }
     case 'step':
       return order.to === 'ashore'
         ? `step ashore, to ${order.at}`
@@ -120,5 +128,7 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   'brought up': 'run out',
   parted: 'parted',
   'picked up': 'picked up',
+  'anchor down': 'down',
+  'anchor up': 'up',
   'in the propeller': 'in the propeller',
 };

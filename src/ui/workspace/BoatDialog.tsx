@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { Dialog, RadioGroup } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { z } from 'zod';
 import { boatSchema, type Boat } from '@/document';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -23,6 +23,41 @@ async function read<T>(path: string, schema: z.ZodType<T>): Promise<T | null> {
 export function BoatDialog({ onClose }: { onClose: () => void }) {
   const store = useWorkspaceStore();
   const now = useWorkspace((s) => s.boat.id);
+  return (
+    <BoatPicker
+      title="Sail it in another boat"
+      now={now}
+      action="Sail her"
+      onChoose={(boat) => store.getState().takeBoat(boat)}
+      onClose={onClose}
+    >
+      Beats and cues stay; orders go to the engine that stands in the same place. What she has not
+      got is said where it is ordered.{' '}
+      <Link href="/boats/new" className="text-plan underline">
+        Build your own
+      </Link>{' '}
+      first if she is not here.
+    </BoatPicker>
+  );
+}
+
+/** One of the boats that are kept, to do something with. */
+export function BoatPicker({
+  title,
+  now,
+  action,
+  children,
+  onChoose,
+  onClose,
+}: {
+  title: string;
+  /** Id of the one that is marked as it opens. */
+  now: string;
+  action: string;
+  children: ReactNode;
+  onChoose: (boat: Boat) => void;
+  onClose: () => void;
+}) {
   const [boats, setBoats] = useState<readonly Listed[] | null>(null);
   const [chosen, setChosen] = useState(now);
   const [trouble, setTrouble] = useState('');
@@ -44,7 +79,7 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
   const take = async () => {
     const opened = await read<{ boat: Boat }>(`/api/boats/${chosen}`, openedSchema);
     if (!opened) return setTrouble('She cannot be read; choose another.');
-    store.getState().takeBoat(opened.boat);
+    onChoose(opened.boat);
     onClose();
   };
   const button = 'min-h-10 border border-ink px-4 font-semibold hover:border-plan hover:text-plan';
@@ -53,15 +88,8 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-paper/70" />
         <Dialog.Content className="fixed left-1/2 top-1/2 z-50 flex max-h-[86vh] w-[520px] max-w-[94vw] -translate-1/2 flex-col border border-ink bg-paper p-6 text-ink">
-          <Dialog.Title className="text-[18px] font-bold">Sail it in another boat</Dialog.Title>
-          <Dialog.Description className="pb-3 pt-1 text-[14px]">
-            Beats and cues stay; orders go to the engine that stands in the same place. What she has
-            not got is said where it is ordered.{' '}
-            <Link href="/boats/new" className="text-plan underline">
-              Build your own
-            </Link>{' '}
-            first if she is not here.
-          </Dialog.Description>
+          <Dialog.Title className="text-[18px] font-bold">{title}</Dialog.Title>
+          <Dialog.Description className="pb-3 pt-1 text-[14px]">{children}</Dialog.Description>
           <RadioGroup.Root
             ref={list}
             aria-label="Boat"
@@ -95,7 +123,7 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
               disabled={boats === null}
               onClick={() => void take()}
             >
-              Sail her
+              {action}
             </button>
             <button type="button" className={button} onClick={onClose}>
               Leave it

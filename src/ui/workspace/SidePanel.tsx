@@ -8,6 +8,7 @@ import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { HoldsHer } from '../lines/HoldsHer';
 import { LinesPanel } from '../lines/LinesPanel';
+import { OthersPanel } from '../lines/OthersPanel';
 import { Tensions } from '../lines/Tensions';
 import { Margins } from '../margins/Margins';
 import { BeatEditor } from '../score/BeatEditor';
@@ -114,6 +115,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <Figures state={state} />
       <FitScore state={state} />
       <LinesPanel />
+      <OthersPanel />
       <HoldsHer state={state} />
       <Tensions state={state} />
       <ConditionsEditor />
