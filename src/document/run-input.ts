@@ -206,7 +206,7 @@ function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
     // Those that were put there before her are in her way; she is in nobody's.
     const before = shoreOf([
       ...shore.obstacles,
-      ...boats.slice(0, i).map(({ name, craft: of, start: at }) => outlineOf(name, of, at)),
+      ...boats.slice(0, i).map(({ name, craft: of, start: at }) => outlineOf(name, name, of, at)),
     ]);
     const { x, y, heading } = boat.start;
     const found = roomAt(boat.craft, i === 0 ? shore : before, new Set(), x, y, heading);
@@ -219,8 +219,19 @@ function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
   });
 }
 
-/** A boat's deck where she lies at the start, as something another may be inside of. */
-function outlineOf(name: string, { spec }: Craft, { x, y, heading }: RunInput['start']): Obstacle {
+/** What stands there with the other boats where they lie at the start, as things in one another's way. */
+export function withBoats({ obstacles, others = [] }: RunInput): Shore {
+  const boats = others.map(({ id, name, craft, start }) => outlineOf(id, name, craft, start));
+  return shoreOf([...obstacles, ...boats]);
+}
+
+/** A boat's deck where she lies at the start. */
+function outlineOf(
+  id: string,
+  name: string,
+  { spec }: Craft,
+  { x, y, heading }: RunInput['start'],
+): Obstacle {
   const s = sin(heading);
   const c = cos(heading);
   const { deck } = spec.hull;
@@ -229,7 +240,7 @@ function outlineOf(name: string, { spec }: Craft, { x, y, heading }: RunInput['s
     points[i] = x + deck[i]! * s + deck[i + 1]! * c;
     points[i + 1] = y + deck[i]! * c - deck[i + 1]! * s;
   }
-  return solidObstacle(name, name, points, { friction: 0, stiffness: 1 });
+  return solidObstacle(id, name, points, { friction: 0, stiffness: 1 });
 }
 
 /** Turns a checked manoeuvre into what the core runs; names that lead nowhere are problems. */

@@ -132,6 +132,16 @@ export function step(
 ): void {
   s.clock[CLOCK.STEP] = dt;
   beginStep(state, world, s);
+  goThrough(state, world, s, watch);
+}
+
+/** Goes through the step that has been begun, by itself: in as many pieces as what acts on her asks for. */
+export function goThrough(
+  state: SimState,
+  world: World,
+  s: Scratch,
+  watch: TouchWatch | null,
+): void {
   const pieces = cutStep(s, s.rates);
   for (let i = 0; i < pieces; i++) {
     beginPiece(state, world, s);

@@ -2,6 +2,8 @@ import {
   addBetween,
   between,
   GROUND_COLUMNS,
+  LINE,
+  LINE_COLUMNS,
   LIST,
   lookForTouches,
   setSeen,
@@ -16,6 +18,7 @@ import {
   cutStep,
   endPiece,
   finishPiece,
+  goThrough,
   joinRates,
   setSlope,
   setStage,
@@ -145,6 +148,14 @@ function lookAll(company: Company, dt: number): void {
 export function stepTogether(company: Company, dt: number): void {
   const { parties, pairs, rates, at } = company;
   lookAll(company, dt);
+  if (apart(company)) {
+    for (let i = 0; i < parties.length; i++) {
+      const { state, world, scratch, watch } = parties[i]!;
+      scratch.outside.fill(0);
+      goThrough(state, world, scratch, watch);
+    }
+    return;
+  }
   let pieces = 1;
   for (let i = 0; i < parties.length; i++) pieces = cutStep(parties[i]!.scratch, rates);
   for (let piece = 0; piece < pieces; piece++) {
@@ -170,6 +181,21 @@ export function stepTogether(company: Company, dt: number): void {
     }
     for (let p = 0; p < pairs.length; p++) see(company, pairs[p]!);
   }
+}
+
+/** Is there nothing between any two of them in the step in hand: no touch that may come, no line? */
+function apart({ parties, pairs }: Company): boolean {
+  for (let p = 0; p < pairs.length; p++) if (pairs[p]!.acts.touch.active > 0) return false;
+  for (let i = 0; i < parties.length; i++) {
+    const { world, scratch } = parties[i]!;
+    for (let k = 0; k < world.lines.count; k++) {
+      const at = k * LINE_COLUMNS;
+      if (scratch.lines[at + LINE.ON] !== 0 && scratch.lines[at + LINE.HOLD] !== 0) return false;
+    }
+  }
+  // What they last did to one another is over.
+  for (let p = 0; p < pairs.length; p++) pairs[p]!.acts.touch.count = 0;
+  return true;
 }
 
 /** Shows a pair's touches to whoever keeps those of either boat. */

@@ -20,7 +20,7 @@ import { bestLead, leadsFrom, letGo, lineOf, pivotFenders, sideOf } from './line
 import { headingOf, lieOf, lockOf, type Setting } from './setting';
 
 /** A line from a cleat on the berth's side to the bollard that leads nearest to a wish, m ahead; fast as it begins. */
-function fastLine(
+export function fastLine(
   setting: Setting,
   name: string,
   at: 'bow' | 'midship' | 'quarter',
@@ -32,7 +32,7 @@ function fastLine(
   return lead && lineOf(name, cleat, lead.length, lead.name, false);
 }
 
-const haul = (line: string, length_m?: number): OrderDocument => ({
+export const haul = (line: string, length_m?: number): OrderDocument => ({
   do: 'tend',
   after_s: 0,
   line,
@@ -42,7 +42,7 @@ const haul = (line: string, length_m?: number): OrderDocument => ({
   ...(length_m === undefined ? {} : { length_m: tenth(length_m) }),
 });
 
-const fast = (line: string, after_s = 0): OrderDocument => ({
+export const fast = (line: string, after_s = 0): OrderDocument => ({
   do: 'tend',
   after_s,
   line,

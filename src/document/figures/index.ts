@@ -26,6 +26,7 @@ import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { lieOf, settingOf, type Setting } from './setting';
 import { inBetweenPiles, noPiles } from './between-piles';
+import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
@@ -65,6 +66,8 @@ export const FIGURE_IDS = [
   'hold-on-a-spring',
   'warp-along',
   'alone-last-line-on-a-slip',
+  'raft-up',
+  'out-of-a-raft',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
@@ -77,7 +80,6 @@ const blankManoeuvre: Omit<ManoeuvreFile, keyof FigureSubject | 'conditions'> = 
   title: 'blank',
   note: '',
   score: scoreOf([beat('begin', '', { is: 'start' }, [], '')], { is: 'after', seconds: 1 }),
-  others: [],
   dismissed: [],
   ready: [],
   limit_s: 60,
@@ -269,6 +271,18 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
     drafts: inBetweenPiles,
   },
+  'raft-up': {
+    unfit: (s) =>
+      lies(s) ??
+      noRaft(s) ??
+      comes(s) ??
+      (turn(s) < ABREAST ? null : 'she would have to turn into it'),
+    drafts: (s) => [raftedUp(s, angledIn(s, false))],
+  },
+  'out-of-a-raft': {
+    unfit: (s) => leaves(s) ?? noInsideOfRaft(s),
+    drafts: (s) => [outOfRaft(s, 'ahead'), outOfRaft(s, 'astern')],
+  },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
     drafts: (s) => [onToASpring(s, turnedIn(s))],
@@ -276,7 +290,10 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
 };
 
 /** What of a manoeuvre says which techniques it may be done by. */
-export type FigureSubject = Pick<ManoeuvreFile, 'boat' | 'place' | 'start' | 'goal' | 'berth'> & {
+export type FigureSubject = Pick<
+  ManoeuvreFile,
+  'boat' | 'place' | 'others' | 'start' | 'goal' | 'berth'
+> & {
   readonly stream: ManoeuvreFile['conditions']['stream'];
 };
 
@@ -284,11 +301,20 @@ export type FigureSubject = Pick<ManoeuvreFile, 'boat' | 'place' | 'start' | 'go
 export const subjectOf = ({
   boat,
   place,
+  others,
   start,
   goal,
   berth,
   conditions: { stream },
-}: ManoeuvreFile): FigureSubject => ({ boat, place, start, goal, berth, stream });
+}: ManoeuvreFile): FigureSubject => ({
+  boat,
+  place,
+  others,
+  start,
+  goal,
+  berth,
+  stream,
+});
 
 /** A subject in a calm, its score empty. */
 const inACalm = ({ stream, ...subject }: FigureSubject) =>
@@ -314,14 +340,20 @@ export function figuresFor(
 }
 
 /** The same with every wait that may be in vain so many times as long, for the people there are. */
-function patient({ dials, write }: Draft, times: number, { crew: named }: ScoreDocument): Draft {
+function patient(
+  { dials, write }: Draft,
+  times: number,
+  { crew: named, lines: rigged }: ScoreDocument,
+): Draft {
+  // What the other boats lie on stays as it is, where a figure does not see to it itself.
+  const theirs = rigged.filter(({ of }) => of !== undefined);
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
   return {
     dials,
     write: (values) => {
       const { beats, end, lines, fenders, crew } = write(values);
       return {
-        lines,
+        lines: lines.some(({ of }) => of !== undefined) ? lines : [...lines, ...theirs],
         fenders,
         crew: named.length > 0 ? named : crew,
         beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),

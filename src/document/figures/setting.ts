@@ -5,10 +5,10 @@ import { roomAt } from '@/core/search';
 import { firmThrottle } from '@/core/trials';
 import { degrees } from '../fields';
 import type { ManoeuvreFile } from '../manoeuvre';
-import { lineEnds } from '../place';
+import { lineEndsAtStart, placeOf, type Other } from '../others';
 import type { Result } from '../result';
 import { success } from '../result';
-import { toRunInput } from '../run-input';
+import { toRunInput, withBoats } from '../run-input';
 import type { Side } from './berths';
 
 /** What a technique is laid out from: boat, place, day, start and goal as they are run. SI, radians. */
@@ -27,6 +27,8 @@ export interface Setting {
   /** Two fixed shafts far enough apart to turn her: names of port and starboard; else null. */
   readonly pair: { readonly port: string; readonly starboard: string } | null;
   readonly lie: LieSetting | null;
+  /** Boats that lie about and give way. */
+  readonly others: readonly Other[];
   /** What a line can be made on to. */
   readonly ends: readonly LineEnd[];
   /** Ground lines there are to pick up. */
@@ -49,9 +51,12 @@ export interface LieSetting {
   readonly angle: number;
 }
 
-function lieSetting({ goal, start }: RunInput): LieSetting | null {
+function lieSetting({ goal, start }: RunInput, others: readonly Other[]): LieSetting | null {
   if (goal.is !== 'lie') return null;
-  const { point, mark, heading } = goal;
+  const { point, mark: meant, heading } = goal;
+  // A mark on another boat is where it is as the manoeuvre begins.
+  const on = meant.boat ? others[meant.boat - 1] : undefined;
+  const mark = on ? { name: meant.name, ...placeOf(on.start, meant.x, meant.y) } : meant;
   const east = mark.x - start.x;
   const north = mark.y - start.y;
   const bearing = atan2(east, north);
@@ -73,10 +78,10 @@ function lieSetting({ goal, start }: RunInput): LieSetting | null {
 /** Tried a step to either side, off her berth is where the room is. */
 function offSide(input: RunInput): 1 | -1 | null {
   const craft = input.craft!;
-  const shore = input.shore!;
+  const shore = withBoats(input);
   const { x, y, heading } = input.start;
-  const others = new Set(input.obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [] : [i])));
-  if (others.size === input.obstacles.length) return null;
+  const others = new Set(shore.obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [] : [i])));
+  if (others.size === shore.count) return null;
   const room = (by: number) =>
     roomAt(craft, shore, others, x + by * cos(heading), y - by * sin(heading), heading).distance;
   return room(0.5) >= room(-0.5) ? 1 : -1;
@@ -92,6 +97,7 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
   const boat = input.boat;
   const { length, beam } = boat.hull;
   const { drives } = boat;
+  const ends = lineEndsAtStart(file);
   const fixed = drives.filter(({ steering }) => steering === 'fixed');
   const first = fixed[0];
   const last = fixed.at(-1);
@@ -108,9 +114,10 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     hardOver: upToTenth(craft.limits[0]! / boat.steering.rate),
     steered: drives.some(({ steering }) => steering !== 'fixed'),
     pair: apart ? { port: port!.name, starboard: starboard!.name } : null,
-    lie: lieSetting(input),
-    ends: lineEnds(file.place).filter(({ tail }) => !tail),
-    grounds: lineEnds(file.place).filter(({ tail }) => tail),
+    lie: lieSetting(input, file.others),
+    others: file.others,
+    ends: ends.filter(({ tail }) => !tail),
+    grounds: ends.filter(({ tail }) => tail),
     off: offSide(input),
   });
 }

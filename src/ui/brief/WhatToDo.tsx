@@ -29,10 +29,11 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
   const { goal } = manoeuvre;
   const { start, berth: against } = manoeuvre;
   const { stream } = manoeuvre.conditions;
+  const { others } = manoeuvre;
   // Not from the whole manoeuvre: dragging the wind changes nothing here.
   const spring = useMemo(
-    () => stoppingSpring({ boat, place, start, goal, berth: against, stream }),
-    [boat, place, start, goal, against, stream],
+    () => stoppingSpring({ boat, place, others, start, goal, berth: against, stream }),
+    [boat, place, others, start, goal, against, stream],
   );
   const coming = goal.is === 'lie';
   const named = coming ? namedPoints(boat).find(({ name }) => name === goal.point) : undefined;

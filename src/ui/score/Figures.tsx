@@ -34,11 +34,12 @@ export function Figures({ state }: { state: TakeState }) {
   const start = useWorkspace((s) => s.manoeuvre.start);
   const goal = useWorkspace((s) => s.manoeuvre.goal);
   const berth = useWorkspace((s) => s.manoeuvre.berth);
+  const others = useWorkspace((s) => s.manoeuvre.others);
   const stream = useWorkspace((s) => s.manoeuvre.conditions.stream);
   // Not from the whole file: dragging the wind changes nothing here.
   const offered = useMemo(
-    () => figuresFor({ boat, place, start, goal, berth, stream }),
-    [boat, place, start, goal, berth, stream],
+    () => figuresFor({ boat, place, others, start, goal, berth, stream }),
+    [boat, place, others, start, goal, berth, stream],
   );
   const [written, setWritten] = useState<Written | null>(null);
   const [asked, setAsked] = useState<FigureId | OwnFigure | null>(null);
@@ -73,7 +74,7 @@ export function Figures({ state }: { state: TakeState }) {
   const fit = offered.value
     .filter(({ unfit }) => unfit === null)
     .sort((a, b) => rank(a.id) - rank(b.id));
-  const others = offered.value.filter(({ unfit }) => unfit !== null);
+  const unfitted = offered.value.filter(({ unfit }) => unfit !== null);
   return (
     <section aria-label="Figures" className="rule-t py-2.5">
       <h2 className="pb-1 text-[15px] font-semibold">Have a figure written in</h2>
@@ -122,7 +123,7 @@ export function Figures({ state }: { state: TakeState }) {
           not for this manoeuvre in {boat.name}
         </summary>
         <ul className="pt-1 text-[12.5px] text-quiet">
-          {others.map(({ id, unfit }) => (
+          {unfitted.map(({ id, unfit }) => (
             <li key={id} className="py-0.5">
               <span className="font-semibold">{FIGURE_WORDS[id][0]}</span>: {unfit}
             </li>

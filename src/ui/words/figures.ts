@@ -92,6 +92,14 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Bow in between piles',
     'a bight over each pile in passing, windward first, paid out, stopped, then the bow lines',
   ],
+  'raft-up': [
+    'Raft up',
+    'in at an angle, stopped alongside the other boat, bow and stern line over to her',
+  ],
+  'out-of-a-raft': [
+    'Out from inside a raft',
+    'the boat outside keeps one line, all else is let go, out slowly, and she is hauled in',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',

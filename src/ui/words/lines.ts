@@ -17,13 +17,16 @@ type HandsDocument = Extract<
   { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
 >;
 
+/** A line by its name in a sentence: "the bow line", but "Wicket's bow line". */
+const the = (line: string) => (/\w[’']s /.test(line) ? line : `the ${line}`);
+
 const PASS_WORDS = { drop: 'drop', throw: 'throw', carry: 'carry' } as const;
 
 function passText(order: Extract<HandsDocument, { do: 'pass' }>): string {
   const verb = PASS_WORDS[order.how];
   const way = order.how === 'drop' ? 'over' : 'to';
   const at = order.length_m === undefined ? '' : `, fast at ${metres(order.length_m)}`;
-  return `${verb} the ${order.line} ${way} ${order.to}${at}`;
+  return `${verb} ${the(order.line)} ${way} ${order.to}${at}`;
 }
 
 function tendText(order: Extract<HandsDocument, { do: 'tend' }>): string {
@@ -31,16 +34,16 @@ function tendText(order: Extract<HandsDocument, { do: 'tend' }>): string {
   switch (how) {
     case 'haul': {
       const to = length_m === undefined ? '' : ` to ${metres(length_m)}`;
-      return `${winch ? 'winch' : 'haul'} the ${line} in${to}`;
+      return `${winch ? 'winch' : 'haul'} ${the(line)} in${to}`;
     }
     case 'ease':
-      return `ease the ${line}${length_m === undefined ? '' : ` by ${metres(length_m)}`}`;
+      return `ease ${the(line)}${length_m === undefined ? '' : ` by ${metres(length_m)}`}`;
     case 'hold':
-      return `hold the ${line} in the hand`;
+      return `hold ${the(line)} in the hand`;
     case 'turn':
-      return `hold the ${line} on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
+      return `hold ${the(line)} on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
     case 'fast':
-      return `make the ${line} fast`;
+      return `make ${the(line)} fast`;
   }
 }
 
@@ -52,11 +55,11 @@ export function taskText(order: HandsDocument): string {
     case 'tend':
       return tendText(order);
     case 'letGo':
-      return `let go the ${order.line}`;
+      return `let go ${the(order.line)}`;
     case 'anchor': {
-      if (order.how === 'weigh') return `weigh the ${order.line}`;
+      if (order.how === 'weigh') return `weigh ${the(order.line)}`;
       const to = order.length_m === undefined ? '' : `, veer to ${metres(order.length_m)}`;
-      return `drop the ${order.line}${to}`;
+      return `drop ${the(order.line)}${to}`;
     }
     case 'step':
       return order.to === 'ashore'
