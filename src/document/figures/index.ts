@@ -26,6 +26,8 @@ import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { lieOf, settingOf, type Setting } from './setting';
 import { inBetweenPiles, noPiles } from './between-piles';
+import { noAnchoring, sternToOnAnchor } from './anchored';
+import { noBuoy, pickedUp } from './buoy';
 import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
@@ -68,6 +70,8 @@ export const FIGURE_IDS = [
   'alone-last-line-on-a-slip',
   'raft-up',
   'out-of-a-raft',
+  'stern-to-on-anchor',
+  'pick-up-a-buoy',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
@@ -282,6 +286,14 @@ const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'out-of-a-raft': {
     unfit: (s) => leaves(s) ?? noInsideOfRaft(s),
     drafts: (s) => [outOfRaft(s, 'ahead'), outOfRaft(s, 'astern')],
+  },
+  'stern-to-on-anchor': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noAnchoring(s),
+    drafts: sternToOnAnchor,
+  },
+  'pick-up-a-buoy': {
+    unfit: (s) => lies(s) ?? noBuoy(s),
+    drafts: (s) => [pickedUp(s)],
   },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),

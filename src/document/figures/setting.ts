@@ -33,6 +33,8 @@ export interface Setting {
   readonly ends: readonly LineEnd[];
   /** Ground lines there are to pick up. */
   readonly grounds: readonly LineEnd[];
+  /** Names of the buoys there are. */
+  readonly buoys: readonly string[];
   /** Going off: the side her berth is not on, 1 starboard; null when she lies against nothing. */
   readonly off: 1 | -1 | null;
 }
@@ -118,6 +120,7 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     others: file.others,
     ends: ends.filter(({ tail }) => !tail),
     grounds: ends.filter(({ tail }) => tail),
+    buoys: file.place.features.flatMap((f) => (f.kind === 'buoy' ? [f.name] : [])),
     off: offSide(input),
   });
 }

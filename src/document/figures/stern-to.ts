@@ -23,7 +23,7 @@ const AHEAD_M = 30;
 const named = (side: 1 | -1): Side => (side > 0 ? 'starboard' : 'port');
 
 /** A bollard on the quay for a stern line, from the quarter on that side: astern, the nearest to straight. */
-function sternLead(setting: Setting, side: 1 | -1): { cleat: string; lead: Lead } | null {
+export function sternLead(setting: Setting, side: 1 | -1): { cleat: string; lead: Lead } | null {
   const cleat = `${named(side)} quarter cleat`;
   const leads = leadsFrom(setting, lying(setting), cleat).filter(({ ahead }) => ahead < 0);
   if (leads.length === 0) return null;
@@ -31,7 +31,7 @@ function sternLead(setting: Setting, side: 1 | -1): { cleat: string; lead: Lead 
 }
 
 /** The ground line on one side of her, or the nearest there is to it: how far ahead of midships its weight lies, and beside. */
-function groundFor(setting: Setting, side: 1 | -1) {
+export function groundFor(setting: Setting, side: 1 | -1) {
   const pose = lying(setting);
   const s = sin(pose.heading);
   const c = cos(pose.heading);

@@ -100,6 +100,14 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Out from inside a raft',
     'the boat outside keeps one line, all else is let go, out slowly, and she is hauled in',
   ],
+  'stern-to-on-anchor': [
+    'Stern to on a bow anchor',
+    'anchor let go as she begins astern, the chain held to stop her, windward stern line first',
+  ],
+  'pick-up-a-buoy': [
+    'Pick up a buoy',
+    'slowly up to it against what pushes, stopped at her bow, a line through its ring at once',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',
