@@ -198,7 +198,8 @@ export class TouchLog implements TouchWatch {
       const on = obstacles.length + number;
       if (!this.meets(this.slotOn(acts, k, number, turned), time, on)) continue;
       const { name } = othersOf(this.world)[number]!;
-      this.add(this.describe(time, on, name, fenderOf(acts.craft, touch, k)));
+      const fender = fenderOf(acts.craft, touch, k);
+      this.add(this.describe(time, on, name, turned && fender ? `${name}'s ${fender}` : fender));
     }
   }
 

@@ -33,6 +33,8 @@ import {
 import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
 
 const STEP_S = 1.5;
+/** An anchor that has come home so far is not digging in any more, m. Judgement. */
+const DRAGS_M = 3;
 /** Way on at which a loose end in the water streams astern of where she goes. Judgement. */
 const STREAMS_MPS = 0.15;
 
@@ -305,6 +307,9 @@ export class Crew implements Deck {
       const made = this.get(i, LINE.MADE);
       const was = lineColumn(before, this.world, i, LINE.MADE);
       if (made !== was && made === MADE.PARTED) this.tellLine(i, 'parted');
+      const dragged = lineColumn(before, this.world, i, LINE.DRAGGED);
+      if (lines[i]!.anchor && dragged < DRAGS_M && this.get(i, LINE.DRAGGED) >= DRAGS_M)
+        this.tellLine(i, 'drags');
       if (made !== was && was !== MADE.FAST && made === MADE.FAST) this.tellLine(i, 'brought up');
       if (!this.fouled && this.reachesPropeller(i)) {
         this.fouled = true;

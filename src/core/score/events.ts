@@ -19,6 +19,7 @@ export type LineEvent =
   | 'picked up'
   | 'anchor down'
   | 'anchor up'
+  | 'drags'
   | 'in the propeller';
 
 /** What somebody did or could not do. */

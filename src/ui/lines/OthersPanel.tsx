@@ -73,7 +73,7 @@ export function OthersPanel() {
             </IconButton>
           </div>
           <p className="text-[12.5px] text-quiet">
-            {boat.kind}, {tidy(boat.hull.length_m, 1)} by {tidy(boat.hull.beam_m, 1)} m
+            {boat.kind}, {tidy(boat.hull.beam_m, 1)} m wide
           </p>
           <div className="flex flex-wrap items-baseline gap-x-2">
             <PlainNumber

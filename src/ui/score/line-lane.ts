@@ -50,6 +50,12 @@ function bar(
   return path;
 }
 
+/** "W. bow line" for what is Wicket's: her whole name leaves no room for which of her lines it is. */
+function shortName({ name, of }: ScoreDocument['lines'][number]): string {
+  const own = `${of}'s `;
+  return of !== undefined && name.startsWith(own) ? `${of[0]}. ${name.slice(own.length)}` : name;
+}
+
 /** The lines of a score under one another, each as long as it is on and as thick as it is loaded. */
 export function lineLane(
   take: Take,
@@ -69,7 +75,7 @@ export function lineLane(
     filled: true,
     path: lines.map((_, i) => bar(take, x, i, middle(i), breaks[i]!)).join(''),
     zero: null,
-    rows: lines.map(({ name }, i) => ({ name, y: middle(i) + 4 })),
+    rows: lines.map((line, i) => ({ name: shortName(line), y: middle(i) + 4 })),
     read: (time) => {
       const out = linesAt(take, lines, time);
       const heaviest = out.reduce<(typeof out)[number] | null>(

@@ -1,9 +1,9 @@
 'use client';
 import { memo, useMemo } from 'react';
-import { Group, Line } from 'react-konva';
+import { Circle, Group, Line } from 'react-konva';
 import type { Take } from '@/core/score';
 import { otherColumns } from '@/core/sim';
-import { radians, wholeOutline, type Other } from '@/document';
+import { radians, toBoatSpec, type Other } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from './sample';
@@ -25,7 +25,7 @@ export function OtherBoats({
     return (
       <Hull
         key={other.id}
-        deck={other.boat.hull.deck}
+        boat={other.boat}
         palette={palette}
         x={told ? readAt(take, x, time) : other.start.x_m}
         y={told ? readAt(take, y, time) : other.start.y_m}
@@ -36,24 +36,24 @@ export function OtherBoats({
 }
 
 const Hull = memo(function Hull({
-  deck,
+  boat,
   x,
   y,
   heading,
   palette,
 }: {
-  deck: Other['boat']['hull']['deck'];
+  boat: Other['boat'];
   x: number;
   y: number;
   heading: number;
   palette: Palette;
 }) {
-  const points = useMemo(() => {
-    const ring = wholeOutline(deck);
+  const { points, fenders } = useMemo(() => {
+    const { hull, fenders } = toBoatSpec(boat);
     const out: number[] = [];
-    for (let i = 0; i < ring.length; i += 2) out.push(ring[i + 1]!, ring[i]!);
-    return out;
-  }, [deck]);
+    for (let i = 0; i < hull.deck.length; i += 2) out.push(hull.deck[i + 1]!, hull.deck[i]!);
+    return { points: out, fenders };
+  }, [boat]);
   return (
     <Group x={x} y={y} rotation={(-heading * 180) / Math.PI} listening={false}>
       <Line
@@ -65,6 +65,18 @@ const Hull = memo(function Hull({
         strokeScaleEnabled={false}
         lineJoin="round"
       />
+      {fenders.map(({ name, x: ahead, y: across, diameter }) => (
+        <Circle
+          key={name}
+          x={across}
+          y={ahead}
+          radius={diameter / 2}
+          fill={palette.paper}
+          stroke={palette.shore}
+          strokeWidth={1}
+          strokeScaleEnabled={false}
+        />
+      ))}
     </Group>
   );
 });

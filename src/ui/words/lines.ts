@@ -92,6 +92,8 @@ export function lineTrouble({ what }: LineEventOf, name: string): string | null 
       return `${name} ran out to its end`;
     case 'parted':
       return `${name} parted`;
+    case 'drags':
+      return `${name} drags`;
     case 'in the propeller':
       return `${name} got into the propeller`;
     default:
@@ -133,5 +135,6 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   'picked up': 'picked up',
   'anchor down': 'down',
   'anchor up': 'up',
+  drags: 'drags',
   'in the propeller': 'in the propeller',
 };

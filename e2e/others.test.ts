@@ -1,0 +1,96 @@
+import { By, Key } from 'selenium-webdriver';
+import { App } from './support/app';
+import { violations } from './support/axe';
+
+// Boats that give way, and anchors: put there, moved, tied to, named, taken away.
+
+const app = App.forTests();
+
+const press = (xpath: string) => app.page.press(xpath);
+const text = (label: string) => app.page.text(`section[aria-label="${label}"]`);
+const others = () => text('Other boats');
+const value = async (label: string) =>
+  (await app.page.find(`[aria-label="${label}"]`)).getAttribute('value');
+const type = async (label: string, written: string) =>
+  (await app.page.find(`[aria-label="${label}"]`)).sendKeys(
+    Key.chord(Key.CONTROL, 'a'),
+    written,
+    Key.ENTER,
+  );
+
+it('a raft is read out: what is touched, what carries, and the other boat by her name', async () => {
+  await app.page.open('rafted-up-to-wicket');
+  expect(await app.page.settled()).toMatch(/touch on Wicket/);
+  expect(await text('The score')).toContain('W. bow line');
+  expect(await others()).toContain('long-keel ketch');
+  expect(await violations(app.driver)).toEqual([]);
+  await type('Name of the other boat', 'Bramble');
+  await app.page.until(
+    'her new name in the margins',
+    () => app.page.margins(),
+    (t) => /touch on Bramble/.test(t) && t.includes('Bramble: starboard midship cleat'),
+  );
+  await press("//button[@aria-label='Take Bramble away']");
+  expect(await app.page.until('why not', others, (t) => t.includes('names Bramble'))).toMatch(
+    /take that out first/,
+  );
+  await app.page.saved();
+});
+
+it('a boat is put down, moved by keys, tied to on the water, and taken away by undoing it', async () => {
+  await app.page.open('quince-backs-out');
+  await app.page.settled();
+  await press("//button[.='Put a boat here']");
+  await press("//button[@role='radio'][contains(., 'Pebble')]");
+  await press("//button[.='Put her here']");
+  await app.page.until('the boat', others, (t) => t.includes('Take') || t.includes('twin-keel'));
+  // Abreast of her in the slip she lies inside what is there: it says so, and where.
+  const grip = await app.page.find('button[data-grip="other pebble"]');
+  const before = Number(await value('Pebble: east'));
+  await grip.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+  await app.page.until(
+    'moved a metre east',
+    () => value('Pebble: east'),
+    (east) => Math.abs(Number(east) - before - 1) < 0.011,
+  );
+  await type('Pebble: east', '60');
+  await type('Pebble: north', '0');
+  await app.page.until(
+    'a take with both',
+    () => app.page.outcome(),
+    (t) => t === 'Done',
+  );
+  await press("//button[.='Rig a line on the water']");
+  await (
+    await app.page.find('button[aria-label="From the starboard bow cleat"]')
+  ).sendKeys(Key.ENTER);
+  expect(
+    (await app.driver.findElements(By.css('button[aria-label="To Pebble: port bow cleat"]')))
+      .length,
+  ).toBe(1);
+  expect(await violations(app.driver)).toEqual([]);
+  await press("//button[.='Leave off rigging']");
+  await press("//button[@aria-label='Take Pebble away']");
+  await app.page.until('gone', others, (t) => t.includes('None that gives way'));
+  await app.page.saved();
+});
+
+it('an anchor is shipped, dropped in a beat, and holds her', async () => {
+  await app.page.open('waiting-for-the-gust');
+  await app.page.settled();
+  await press("//button[.='Ship an anchor']");
+  await app.page.until(
+    'the anchor',
+    () => text('Lines and people'),
+    (t) => /\d+ kg anchor on \d+ mm chain/.test(t),
+  );
+  await press("(//section[@aria-label='The score']//ol//button)[1]");
+  await press("//button[.='anchor']");
+  await app.page.until(
+    'the anchor down',
+    () => text('The score'),
+    (t) => t.includes('bow anchor down'),
+  );
+  expect(await violations(app.driver)).toEqual([]);
+  await app.page.saved();
+});

@@ -1,0 +1,45 @@
+import { manoeuvreSchema, check, toRunInput, toFile, type Manoeuvre } from '@/document';
+import { demoFile, demoJson } from '@/document/testing/demo';
+import { otherRenamed, otherUsed } from './other-edits';
+
+const manoeuvre = (id: string): Manoeuvre => {
+  const checked = check<Manoeuvre>(manoeuvreSchema, demoJson('manoeuvres', id));
+  if (!checked.ok) throw new Error('the demo cannot be read');
+  return checked.value;
+};
+
+describe('another boat called otherwise', () => {
+  const raft = manoeuvre('rafted-up-to-wicket');
+  const { boat, place } = demoFile('rafted-up-to-wicket');
+
+  it('is called so by lines, cues and goal, and all still plays', () => {
+    const renamed = otherRenamed(raft, 0, 'Bramble');
+    if (!renamed.ok) throw new Error(renamed.problems[0]!.message);
+    const { others, score, goal } = renamed.value;
+    expect(others[0]).toMatchObject({ id: 'wicket', name: 'Bramble' });
+    expect(goal).toMatchObject({ mark: 'Bramble: starboard midship cleat' });
+    expect(score.lines.filter(({ of }) => of === 'Bramble')).toHaveLength(4);
+    expect(JSON.stringify([score.lines.map(({ of }) => of), score.beats])).not.toContain('Wicket:');
+    expect(toRunInput(toFile({ ...raft, others, score, goal }, boat, place)).ok).toBe(true);
+  });
+
+  it('is refused a name that is taken or empty, and nothing is changed', () => {
+    const two = [...raft.others, { ...raft.others[0]!, id: 'two', name: 'Two' }];
+    const taken = otherRenamed({ ...raft, others: two }, 1, 'Wicket');
+    expect(taken.ok).toBe(false);
+    expect(otherRenamed(raft, 0, '  ').ok).toBe(false);
+  });
+
+  it('is told by what names her, first of all by a line', () => {
+    expect(otherUsed(raft, 0)).toMatch(/Wicket's bow line|bow line/);
+    const bare = { ...raft, score: { ...raft.score, lines: [] } };
+    expect(otherUsed(bare, 0)).toBe('Beat 2');
+    const beats = raft.score.beats.slice(0, 1);
+    const end = { cue: { is: 'stopped' as const }, within_s: 60 };
+    const still = { ...bare, score: { ...bare.score, beats, end } };
+    expect(otherUsed(still, 0)).toBe('The end');
+    const open = { ...still, goal: { is: 'clear' as const, distance_m: 1 } };
+    expect(otherUsed(open, 0)).toBe('What she lies against');
+    expect(otherUsed({ ...open, berth: [] }, 0)).toBeNull();
+  });
+});
