@@ -21,7 +21,7 @@ const type = async (label: string, written: string) =>
 it('a raft is read out: what is touched, what carries, and the other boat by her name', async () => {
   await app.page.open('rafted-up-to-wicket');
   expect(await app.page.settled()).toMatch(/touch on Wicket/);
-  expect(await text('The score')).toContain('W. bow line');
+  expect(await text('The score')).toContain('W. stern');
   expect(await others()).toContain('long-keel ketch');
   expect(await violations(app.driver)).toEqual([]);
   await type('Name of the other boat', 'Bramble');

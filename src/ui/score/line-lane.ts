@@ -50,10 +50,15 @@ function bar(
   return path;
 }
 
-/** "W. bow line" for what is Wicket's: her whole name leaves no room for which of her lines it is. */
+/** "W. bow" for Wicket's bow line, "W. bow spr" for her spring: the whole of it leaves no room for which of her lines it is. */
 function shortName({ name, of }: ScoreDocument['lines'][number]): string {
   const own = `${of}'s `;
-  return of !== undefined && name.startsWith(own) ? `${of[0]}. ${name.slice(own.length)}` : name;
+  return of !== undefined && name.startsWith(own)
+    ? `${of[0]}. ${name
+        .slice(own.length)
+        .replace(/ line$/, '')
+        .replace(/ spring$/, ' spr')}`
+    : name;
 }
 
 /** The lines of a score under one another, each as long as it is on and as thick as it is loaded. */
