@@ -1,3 +1,5 @@
+import { COMPANY_VARIANTS } from './wrong-variants-company';
+
 /** A deliberate mistake in the core: in `file` the one `find` becomes `put`. Every one must be caught by some test. */
 export interface WrongVariant {
   readonly name: string;
@@ -437,4 +439,5 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'yield { index, of, moment: { time, wayOut, inHand: null } };',
     'yield { index, of, moment: { time, wayOut, inHand: { alone: null, neutral: null } } };',
   ),
+  ...COMPANY_VARIANTS,
 ];

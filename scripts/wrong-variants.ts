@@ -20,7 +20,7 @@ const SLOW = [
   'src/core/trials/fleet.test.ts',
   'src/document/invariance.test.ts',
 ];
-const QUICK = ['src/core', '--testPathIgnorePatterns', 'src/core/(score/run|trials/)'];
+const QUICK = ['src/core', '--testPathIgnorePatterns', 'src/core/(score/run|trials/|brief/demos)'];
 
 function outcome(directory: string, args: readonly string[]): Outcome {
   const jest = join(directory, 'node_modules', '.bin', 'jest');

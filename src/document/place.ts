@@ -22,7 +22,7 @@ const solid = z.strictObject({
   name: shortText,
   outline_m: outline,
   surface: surfaceKind.optional(),
-  /** Over the water, for the wind it keeps off. */
+  /** Over the water: what is lower than a deck's edge is met by the side under it, and hung over; and the wind it keeps off. */
   height_m: within(0.1, 200, 'm').optional(),
 });
 
@@ -182,7 +182,9 @@ export function toObstacles(place: Place): Obstacle[] {
       return [pileObstacle(f.id, f.name, f.x_m, f.y_m, f.radius_m, SURFACES.timber)];
     }
     const surface = SURFACES[f.surface ?? USUAL_SURFACE[f.kind]];
-    return [solidObstacle(f.id, f.name, Float64Array.from(f.outline_m.flat()), surface)];
+    return [
+      solidObstacle(f.id, f.name, Float64Array.from(f.outline_m.flat()), surface, f.height_m),
+    ];
   });
 }
 

@@ -54,6 +54,10 @@ export const takeSummarySchema = z.strictObject({
         y_m: finite,
       })
       .nullable(),
+    /** How far her deck hung over something lower at most; null when it never did. */
+    overhang: z
+      .strictObject({ by_m: finite, over: z.string(), part: z.string(), time_s: finite })
+      .nullable(),
     /** The line nearest to its breaking load; null when none was loaded. */
     line: z
       .strictObject({ name: z.string(), tension_N: finite, breaks_N: finite, time_s: finite })
@@ -146,6 +150,12 @@ export function summarise(take: Take, file: ManoeuvreFile): TakeSummary {
         time_s: margins.clearance.time,
         x_m: margins.clearance.x,
         y_m: margins.clearance.y,
+      },
+      overhang: margins.overhang && {
+        by_m: -margins.overhang.distance,
+        over: margins.overhang.name,
+        part: margins.overhang.part,
+        time_s: margins.overhang.time,
       },
       line: margins.line && {
         name: file.score.lines[margins.line.line]?.name ?? '',

@@ -1,3 +1,4 @@
+export { shapeAt, type HullShape } from './hull-shape';
 export type {
   BoatSpec,
   DriveSpec,

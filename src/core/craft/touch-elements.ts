@@ -1,5 +1,6 @@
 import { everyEdge, signedArea } from '../math';
 import { fenderStiffness } from './fender-law';
+import { stepsOf, type HullShape } from './hull-shape';
 import type { BoatSpec, FenderSpec } from './spec';
 import type { MassProperties } from './mass';
 
@@ -24,9 +25,9 @@ export interface TouchElements {
   readonly deckTurn: number;
   /** Every edge of the deck outline. */
   readonly deckEdges: Int32Array;
-  /** Distance of each deck corner from the one before it, m. */
-  readonly deckSteps: Float64Array;
-  /** Least and greatest x and y of the deck outline, m. */
+  /** The deck's outline, and the elements at it. */
+  readonly deckShape: HullShape;
+  /** Least and greatest x and y of the deck and of the waterline, m. */
   readonly deckBox: Float64Array;
   /** Least mass that any element's touch has to move, kg. */
   readonly lightest: number;
@@ -65,19 +66,17 @@ function stiffestFender(fenders: readonly FenderSpec[]): number {
   );
 }
 
-function stepsOf(points: Float64Array): Float64Array {
-  return Float64Array.from({ length: points.length / 2 }, (_, i) => {
-    const j = (2 * i + points.length - 2) % points.length;
-    const dx = points[2 * i]! - points[j]!;
-    const dy = points[2 * i + 1]! - points[j + 1]!;
-    return Math.sqrt(dx * dx + dy * dy);
-  });
-}
-
 function boxOf(points: Float64Array): Float64Array {
   const xs = points.filter((_, i) => i % 2 === 0);
   const ys = points.filter((_, i) => i % 2 === 1);
   return Float64Array.from([Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)]);
+}
+
+/** Corners of the waterline, all hulls counted: it may be wider than the deck. */
+function wholeWaterline({ hull }: BoatSpec): number[] {
+  return [...hull.waterline].map((v, i) =>
+    i % 2 === 0 ? v : v + Math.sign(v) * hull.demihullOffset,
+  );
 }
 
 export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElements {
@@ -105,7 +104,12 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     elements.fenderPressure[i] = fender.pressure;
     elements.loss[i] = fender.loss;
   });
-  let reach = 0;
+  const deckBox = boxOf(Float64Array.from([...spec.hull.deck, ...wholeWaterline(spec)]));
+  let reach = Math.max(
+    ...wholeWaterline(spec).map((v, i, all) =>
+      i % 2 ? 0 : Math.sqrt(v * v + all[i + 1]! * all[i + 1]!),
+    ),
+  );
   let lightest = Infinity;
   for (let i = 0; i < count; i++) {
     const r2 = elements.x[i]! * elements.x[i]! + elements.y[i]! * elements.y[i]!;
@@ -127,8 +131,13 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     hullStiffness: spec.hull.touchStiffness,
     deckTurn: signedArea(spec.hull.deck) < 0 ? -1 : 1,
     deckEdges: everyEdge(spec.hull.deck.length / 2),
-    deckSteps: stepsOf(spec.hull.deck),
-    deckBox: boxOf(spec.hull.deck),
+    deckShape: {
+      ring: spec.hull.deck,
+      steps: stepsOf(spec.hull.deck),
+      x: elements.x,
+      y: elements.y,
+    },
+    deckBox,
     fenderFrequency: Math.sqrt(stiffestFender(spec.fenders) / lightest),
   };
 }

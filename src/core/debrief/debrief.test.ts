@@ -72,6 +72,7 @@ describe('margins', () => {
   it('count shifts into gear, time in neutral and speeds', () => {
     expect(marginsOf(taken, [], null)).toEqual({
       clearance: null,
+      overhang: null,
       line: null,
       touch: null,
       touchCount: 0,

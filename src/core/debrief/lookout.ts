@@ -4,6 +4,7 @@ import {
   leastClearance,
   noClearance,
   setSeen,
+  shapesOf,
   sideOf,
   type Clearance,
   type ClearanceMemory,
@@ -25,16 +26,24 @@ interface Beside {
 /** Looks how near she is to anything: what stands on the place, and the other boats where they are by now. */
 export class Lookout {
   private readonly memory: ClearanceMemory;
+  /** Deck over what is lower than it: all but that is left out. */
+  private readonly over: { readonly memory: ClearanceMemory; readonly skip: Set<number> } | null;
   private readonly beside: readonly Beside[];
 
   constructor(private readonly world: World) {
-    const { deck } = world.craft.spec.hull;
-    this.memory = clearanceMemory(world.shore, deck);
+    const { craft, shore } = world;
+    const { deckShape } = craft.touch;
+    const shapes = shapesOf(craft, shore);
+    this.memory = clearanceMemory(shore, shapes);
+    const level = new Set(shapes.flatMap((shape, i) => (shape === deckShape ? [i] : [])));
+    const decks = shapes.map(() => deckShape);
+    this.over =
+      level.size < shapes.length ? { memory: clearanceMemory(shore, decks), skip: level } : null;
     this.beside = othersOf(world).map((other) => {
       const side = sideOf(other.world.craft, 0);
       return {
         side,
-        memory: clearanceMemory(side, deck),
+        memory: clearanceMemory(side, [deckShape]),
         ground: new Float64Array(GROUND_COLUMNS),
         seen: new Float64Array(GROUND_COLUMNS),
         found: noClearance(),
@@ -50,21 +59,31 @@ export class Lookout {
    */
   look(out: Clearance, state: SimState, scratch: Scratch, skip: ReadonlySet<number>): void {
     const { craft, shore } = this.world;
-    const { deck } = craft.spec.hull;
     placeOnGround(state.motion, this.world, scratch);
-    leastClearance(out, this.memory, deck, craft.touch, shore, skip, scratch.ground);
+    leastClearance(out, this.memory, craft.touch, shore, skip, scratch.ground);
     for (let i = 0; i < this.beside.length; i++) {
       if (skip.has(shore.count + i)) continue;
       const { side, memory, ground, seen, found } = this.beside[i]!;
       setRow(ground, state.others[i]!, othersOf(this.world)[i]!.world);
       setSeen(seen, scratch.ground, ground);
-      leastClearance(found, memory, deck, craft.touch, side, NONE, seen);
+      leastClearance(found, memory, craft.touch, side, NONE, seen);
       if (found.distance >= out.distance) continue;
       out.distance = found.distance;
       out.obstacle = shore.count + i;
       out.x = found.x;
       out.y = found.y;
     }
+  }
+
+  /**
+   * How far her deck hangs over something lower than it, as a clearance under nought, into `out`; called after `look`.
+   * Nothing to look at leaves it as it is.
+   */
+  lookOver(out: Clearance, scratch: Scratch): void {
+    if (!this.over) return;
+    const { craft, shore } = this.world;
+    const { memory, skip } = this.over;
+    leastClearance(out, memory, craft.touch, shore, skip, scratch.ground);
   }
 }
 

@@ -18,6 +18,8 @@ export interface LeastClearance {
 export interface Margins {
   /** Null when the place holds nothing but the berth. */
   readonly clearance: LeastClearance | null;
+  /** How far her deck hung over something lower than it at most, as a clearance under nought; null when it never did. */
+  readonly overhang: LeastClearance | null;
   /** The line nearest to its breaking load; null when none was loaded. */
   readonly line: LineLoad | null;
   /** The worst touch, or null for none. */
@@ -62,6 +64,7 @@ export function marginsOf(
   touches: readonly Touch[],
   clearance: LeastClearance | null,
   breaks: readonly number[] = [],
+  overhang: LeastClearance | null = null,
 ): Margins {
   const { time, gear, groundSpeed, surge, sway } = trace;
   let fastest = 0;
@@ -79,6 +82,7 @@ export function marginsOf(
   );
   return {
     clearance,
+    overhang,
     line: heaviest(lineLoads(trace, breaks)),
     touch: worst,
     touchCount: touches.length,

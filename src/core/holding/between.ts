@@ -30,6 +30,8 @@ function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
   const lightest = 1 / (1 / touch.lightest + 1 / other.touch.lightest);
   const fenderFrequency = touch.fenderFrequency * Math.sqrt(touch.lightest / lightest);
   const from = fendersOnly ? touch.hullCount : 0;
+  const x = touch.x.subarray(from);
+  const y = touch.y.subarray(from);
   return {
     ...craft,
     touch: {
@@ -38,8 +40,9 @@ function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
       fenderFrequency,
       count: touch.count - from,
       hullCount: touch.hullCount - from,
-      x: touch.x.subarray(from),
-      y: touch.y.subarray(from),
+      x,
+      y,
+      deckShape: { ...touch.deckShape, x, y },
       radius: touch.radius.subarray(from),
       fenderLength: touch.fenderLength.subarray(from),
       fenderPressure: touch.fenderPressure.subarray(from),
@@ -63,11 +66,12 @@ function half(
   on: number,
   fendersOnly: boolean,
 ): Between {
+  const moved = movable(craft, other, fendersOnly);
   return {
-    craft: movable(craft, other, fendersOnly),
+    craft: moved,
     side: sideOf(other, friction),
     on,
-    touch: touchScratch(false),
+    touch: touchScratch(false, [moved.touch.deckShape]),
     seen: new Float64Array(GROUND_COLUMNS),
     force: new Float64Array(3),
   };

@@ -1,5 +1,5 @@
-import type { TouchElements } from '../craft';
-import { NEAREST, NEAREST_COLUMNS, nearestOnRing, type FlatPoints } from '../math';
+import type { HullShape, TouchElements } from '../craft';
+import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import { boxDistance, type Shore } from './shore';
 
@@ -35,6 +35,7 @@ const PAST_COLUMNS = 7;
  * furthest point can have moved since. What cannot have come nearest is passed over.
  */
 export interface ClearanceMemory {
+  readonly shapes: readonly HullShape[];
   readonly distance: Float64Array;
   readonly odometer: Float64Array;
   readonly past: Float64Array;
@@ -57,8 +58,10 @@ export interface ClearanceMemory {
   nearCount: number;
 }
 
-export function clearanceMemory(shore: Shore, outline: FlatPoints): ClearanceMemory {
+/** @param shapes her side as each obstacle meets it */
+export function clearanceMemory(shore: Shore, shapes: readonly HullShape[]): ClearanceMemory {
   return {
+    shapes,
     distance: new Float64Array(shore.count).fill(-Infinity),
     odometer: new Float64Array(shore.count),
     past: new Float64Array(PAST_COLUMNS),
@@ -66,7 +69,7 @@ export function clearanceMemory(shore: Shore, outline: FlatPoints): ClearanceMem
     nearest: new Float64Array(NEAREST_COLUMNS),
     hint: new Int32Array(shore.count),
     ashore: new Float64Array(shore.corners.length / 2).fill(-Infinity),
-    corners: new Float64Array(outline.length / 2),
+    corners: new Float64Array((shapes[0]?.ring.length ?? 0) / 2),
     cornersOf: -1,
     skipped: null,
     left: new Uint8Array(shore.count),
@@ -76,7 +79,7 @@ export function clearanceMemory(shore: Shore, outline: FlatPoints): ClearanceMem
 }
 
 /**
- * Least clearance of a boat from the obstacles not skipped. `outline` in body axes, `touch` its reach and box. Written
+ * Least clearance of a boat from the obstacles not skipped, each met by her side at its own height. Written
  * into `out`; what was nearest there before is tried first.
  *
  * @param boat columns GROUND
@@ -84,7 +87,6 @@ export function clearanceMemory(shore: Shore, outline: FlatPoints): ClearanceMem
 export function leastClearance(
   out: Clearance,
   memory: ClearanceMemory,
-  outline: FlatPoints,
   touch: TouchElements,
   shore: Shore,
   skip: ReadonlySet<number>,
@@ -119,7 +121,7 @@ export function leastClearance(
     if (i < 0 || i >= shore.count || (k >= 0 && i === first) || left[i] === 1) continue;
     const before = found[FOUND.DISTANCE]!;
     if (distance[i]! - (travelled - odometer[i]!) >= before) continue;
-    distance[i] = measure(memory, outline, touch, shore, i);
+    distance[i] = measure(memory, touch, shore, i);
     odometer[i] = travelled;
     if (found[FOUND.DISTANCE]! < before) nearest = i;
   }
@@ -148,19 +150,13 @@ function listNear(memory: ClearanceMemory, least: number): void {
 }
 
 /** One obstacle: its distance, or a bound that it cannot be under. Nearer than what was found is written there. */
-function measure(
-  memory: ClearanceMemory,
-  outline: FlatPoints,
-  touch: TouchElements,
-  shore: Shore,
-  i: number,
-): number {
+function measure(memory: ClearanceMemory, touch: TouchElements, shore: Shore, i: number): number {
   const { found, nearest, past, ashore } = memory;
   const x = past[PAST.X]!;
   const y = past[PAST.Y]!;
   const bound = boxDistance(shore.box, i, x, y) - touch.reach;
   if (bound >= found[FOUND.DISTANCE]!) return bound;
-  if (shore.solid[i] !== 1) return fromPile(memory, outline, touch, shore, i);
+  if (shore.solid[i] !== 1) return fromPile(memory, touch, shore, i);
   const { corners } = shore;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
@@ -171,21 +167,21 @@ function measure(
   if (fromMiddle >= found[FOUND.DISTANCE]!) return fromMiddle;
   const hint = memory.hint[i]!;
   // The last nearest first: the closer the first guess, the more is ruled out unseen.
-  if (hint >= 0) fromHull(memory, outline, shore, i, hint);
-  else fromShore(memory, outline, touch, shore, i, -1 - hint);
+  if (hint >= 0) fromHull(memory, shore, i, hint);
+  else fromShore(memory, touch, shore, i, -1 - hint);
   if (memory.cornersOf !== i) {
     memory.cornersOf = i;
     memory.corners.fill(-Infinity);
   }
   const travelled = past[PAST.TRAVELLED]!;
   const known = memory.corners;
+  const { steps } = memory.shapes[i]!;
   let least = Infinity;
   // Distance changes by no more than one goes: a corner far off rules out its neighbours, and itself for a while.
   let under = -Infinity;
   for (let c = 0; c < known.length; c++) {
-    under = Math.max(under - touch.deckSteps[c]!, known[c]! - travelled);
-    if (under < found[FOUND.DISTANCE]! && under < least)
-      under = fromHull(memory, outline, shore, i, c);
+    under = Math.max(under - steps[c]!, known[c]! - travelled);
+    if (under < found[FOUND.DISTANCE]! && under < least) under = fromHull(memory, shore, i, c);
     known[c] = under + travelled;
     if (under < least) least = under;
   }
@@ -193,7 +189,7 @@ function measure(
   for (let c = from; c < to; c++) {
     under = Math.max(under - shore.steps[c]!, ashore[c]! - travelled);
     if (under < found[FOUND.DISTANCE]! && under < least)
-      under = fromShore(memory, outline, touch, shore, i, c);
+      under = fromShore(memory, touch, shore, i, c);
     ashore[c] = under + travelled;
     if (under < least) least = under;
   }
@@ -201,18 +197,13 @@ function measure(
 }
 
 /** A corner of the boat's outline against a solid: its distance. */
-function fromHull(
-  memory: ClearanceMemory,
-  outline: FlatPoints,
-  shore: Shore,
-  i: number,
-  corner: number,
-): number {
+function fromHull(memory: ClearanceMemory, shore: Shore, i: number, corner: number): number {
   const { found, nearest, past } = memory;
   const sin = past[PAST.SIN]!;
   const cos = past[PAST.COS]!;
-  const bx = outline[2 * corner]!;
-  const by = outline[2 * corner + 1]!;
+  const { ring } = memory.shapes[i]!;
+  const bx = ring[2 * corner]!;
+  const by = ring[2 * corner + 1]!;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
   nearest[NEAREST.FROM_X] = past[PAST.X]! + bx * sin + by * cos;
@@ -229,7 +220,6 @@ function fromHull(
 /** A solid's corner against the hull's side: its distance, or a bound under it. */
 function fromShore(
   memory: ClearanceMemory,
-  outline: FlatPoints,
   touch: TouchElements,
   shore: Shore,
   i: number,
@@ -239,28 +229,22 @@ function fromShore(
   const before = found[FOUND.DISTANCE]!;
   const dx = shore.corners[2 * corner]! - past[PAST.X]!;
   const dy = shore.corners[2 * corner + 1]! - past[PAST.Y]!;
-  const distance = towardsSide(memory, outline, touch, dx, dy, 0);
+  const distance = towardsSide(memory, touch, i, dx, dy, 0);
   if (distance < before) memory.hint[i] = -1 - corner;
   return distance;
 }
 
-function fromPile(
-  memory: ClearanceMemory,
-  outline: FlatPoints,
-  touch: TouchElements,
-  shore: Shore,
-  i: number,
-): number {
+function fromPile(memory: ClearanceMemory, touch: TouchElements, shore: Shore, i: number): number {
   const dx = shore.round[3 * i]! - memory.past[PAST.X]!;
   const dy = shore.round[3 * i + 1]! - memory.past[PAST.Y]!;
-  return towardsSide(memory, outline, touch, dx, dy, shore.round[3 * i + 2]!);
+  return towardsSide(memory, touch, i, dx, dy, shore.round[3 * i + 2]!);
 }
 
 /** A corner or pile ashore, (dx, dy) from midships, against the hull's side: its distance, or a bound under it. */
 function towardsSide(
   memory: ClearanceMemory,
-  outline: FlatPoints,
   touch: TouchElements,
+  i: number,
   dx: number,
   dy: number,
   radius: number,
@@ -272,10 +256,11 @@ function towardsSide(
   const by = dx * cos - dy * sin;
   const bound = boxDistance(touch.deckBox, 0, bx, by) - radius;
   if (bound >= found[FOUND.DISTANCE]!) return bound;
-  const sides = outline.length / 2;
+  const { ring } = memory.shapes[i]!;
+  const sides = ring.length / 2;
   nearest[NEAREST.FROM_X] = bx;
   nearest[NEAREST.FROM_Y] = by;
-  nearestOnRing(nearest, outline, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
+  nearestOnRing(nearest, ring, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
   const distance = nearest[NEAREST.DISTANCE]! - radius;
   if (distance < found[FOUND.DISTANCE]!)
     keep(found, distance, nearest[NEAREST.X]!, nearest[NEAREST.Y]!);

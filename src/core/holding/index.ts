@@ -7,6 +7,7 @@ export {
 } from './clearance';
 export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS, groundAt } from './ground';
+export { shapesOf } from './shapes';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export { addBetween, between, setSeen, sideOf, type Between } from './between';

@@ -13,6 +13,8 @@ export interface Obstacle {
   readonly friction: number;
   /** Stiffness of the face itself, N/m. */
   readonly stiffness: number;
+  /** Top over the water, m: what is lower than her deck's edge is met by her side at that height. Infinity if not told. */
+  readonly height: number;
   readonly minX: number;
   readonly minY: number;
   readonly maxX: number;
@@ -29,6 +31,7 @@ export function solidObstacle(
   name: string,
   outline: FlatPoints,
   surface: Surface,
+  height = Infinity,
 ): Obstacle {
   let minX = Infinity;
   let minY = Infinity;
@@ -42,7 +45,7 @@ export function solidObstacle(
   }
   const x = (minX + maxX) / 2;
   const y = (minY + maxY) / 2;
-  return { id, name, outline, x, y, radius: 0, ...surface, minX, minY, maxX, maxY };
+  return { id, name, outline, x, y, radius: 0, ...surface, height, minX, minY, maxX, maxY };
 }
 
 export function pileObstacle(
@@ -61,6 +64,7 @@ export function pileObstacle(
     y,
     radius,
     ...surface,
+    height: Infinity,
     minX: x - radius,
     minY: y - radius,
     maxX: x + radius,

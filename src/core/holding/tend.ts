@@ -137,8 +137,8 @@ function tendChain(
   } else if (haul < 0) {
     length = Math.max(length, Math.min(length - haul * dt, rows[at + LINE.UNTIL]!));
   } else if (haul > 0) {
-    const pull = rows[at + LINE.PULL]!;
-    const share = Math.max(0, 1 - span[SPAN.LEVEL]! / pull);
+    const windlass = rows[at + LINE.PULL]!;
+    const share = Math.max(0, 1 - span[SPAN.LEVEL]! / windlass);
     length = Math.max(rows[at + LINE.UNTIL]!, length - haul * share * dt);
     if (length <= height + AWEIGH_M) {
       rows[at + LINE.LENGTH] = length;

@@ -1,4 +1,4 @@
-import type { Craft, TouchElements } from '../craft';
+import type { Craft, HullShape, TouchElements } from '../craft';
 import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import { boxDistance, type Shore } from './shore';
@@ -36,6 +36,8 @@ const STICK_COLUMNS = 6;
 
 /** Touches found in one evaluation, and working memory. Reused every time. */
 export interface TouchScratch {
+  /** Her side as each obstacle meets it. */
+  readonly shapes: readonly HullShape[];
   count: number;
   readonly element: Int32Array;
   readonly obstacle: Int32Array;
@@ -77,11 +79,15 @@ export interface TouchScratch {
   readonly one: Int32Array;
 }
 
-/** @param holds whether the accelerations are held back by what sticks */
-export function touchScratch(holds: boolean): TouchScratch {
+/**
+ * @param holds whether the accelerations are held back by what sticks
+ * @param shapes her side as each obstacle meets it
+ */
+export function touchScratch(holds: boolean, shapes: readonly HullShape[]): TouchScratch {
   const slots = () => new Float64Array(SLOTS);
   const marks = () => new Int32Array(SLOTS);
   return {
+    shapes,
     count: 0,
     element: marks(),
     obstacle: marks(),
@@ -219,8 +225,8 @@ function listCorner(
 ): void {
   const { touch } = craft;
   const open = openRange(s);
-  const { deck } = craft.spec.hull;
-  const sides = deck.length / 2;
+  const { ring } = s.shapes[obstacle]!;
+  const sides = ring.length / 2;
   const { place } = s;
   toBody(boat, px, py, place);
   const bx = place[0]!;
@@ -229,10 +235,10 @@ function listCorner(
   if (bx * bx + by * by >= bare * bare) return;
   s.nearest[NEAREST.FROM_X] = bx;
   s.nearest[NEAREST.FROM_Y] = by;
-  nearestOnRing(s.nearest, deck, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
+  nearestOnRing(s.nearest, ring, 0, sides, touch.deckTurn, touch.deckEdges, 0, sides);
   const distance = s.nearest[NEAREST.DISTANCE]!;
   const gap = distance - radius;
-  if (inRange(s, gap)) addPair(s, HULL_SIDE, obstacle, corner, gap, deck, 0, sides, distance);
+  if (inRange(s, gap)) addPair(s, HULL_SIDE, obstacle, corner, gap, ring, 0, sides, distance);
 }
 
 function listSolid(
@@ -245,6 +251,7 @@ function listSolid(
   const { touch } = craft;
   const { nearest } = s;
   const { corners, turn } = shore;
+  const shape = s.shapes[i]!;
   const from = shore.start[i]!;
   const to = shore.start[i + 1]!;
   const x = boat[GROUND.X]!;
@@ -258,8 +265,8 @@ function listSolid(
   if (nearest[NEAREST.DISTANCE]! - touch.reach >= whole) return;
   for (let e = 0; e < touch.count; e++) {
     const open = openRange(s);
-    const px = x + touch.x[e]! * sin + touch.y[e]! * cos;
-    const py = y + touch.x[e]! * cos - touch.y[e]! * sin;
+    const px = x + shape.x[e]! * sin + shape.y[e]! * cos;
+    const py = y + shape.x[e]! * cos - shape.y[e]! * sin;
     if (boxDistance(shore.box, i, px, py) - touch.radius[e]! >= open) continue;
     nearest[NEAREST.FROM_X] = px;
     nearest[NEAREST.FROM_Y] = py;
@@ -286,13 +293,14 @@ function listPile(
   const px = shore.round[3 * i]!;
   const py = shore.round[3 * i + 1]!;
   const radius = shore.round[3 * i + 2]!;
+  const shape = s.shapes[i]!;
   const { place } = s;
   toBody(boat, px, py, place);
   const bx = place[0]!;
   const by = place[1]!;
   for (let e = touch.hullCount; e < touch.count; e++) {
-    const dx = bx - touch.x[e]!;
-    const dy = by - touch.y[e]!;
+    const dx = bx - shape.x[e]!;
+    const dy = by - shape.y[e]!;
     const distance = Math.sqrt(dx * dx + dy * dy) - radius;
     const gap = distance - touch.radius[e]!;
     if (inRange(s, gap)) addPair(s, e, i, 0, gap, place, 0, 0, distance);

@@ -26,6 +26,7 @@ import {
   noClearance,
   pileObstacle,
   seriesStiffness,
+  shapesOf,
   shoreOf,
   solidObstacle,
   withLoss,
@@ -267,12 +268,12 @@ it('the listed pairs miss no touch that looking at everything afresh finds', () 
 describe('clearance', () => {
   it('is measured hull to face, pile and corner, and knows the place on the hull', () => {
     const out = noClearance();
-    const { touch, spec } = assembleCraft(sloop());
-    const { deck } = spec.hull;
+    const craft = assembleCraft(sloop());
+    const { touch } = craft;
     const shore = shoreOf([wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)]);
-    const memory = clearanceMemory(shore, deck);
+    const memory = clearanceMemory(shore, shapesOf(craft, shore));
     const measure = (skip: number[]) =>
-      leastClearance(out, memory, deck, touch, shore, new Set(skip), groundAt(0, 0, 0));
+      leastClearance(out, memory, touch, shore, new Set(skip), groundAt(0, 0, 0));
     measure([]);
     expect(out.obstacle).toBe(1);
     // The side is not quite parallel to the keel there, so a little less than 2.2 − 0.2 − 1.7.
@@ -285,8 +286,8 @@ describe('clearance', () => {
   });
 
   it('remembered from step to step is what it is measured afresh, whatever way she goes', () => {
-    const { touch, spec } = assembleCraft(sloop());
-    const { deck } = spec.hull;
+    const craft = assembleCraft(sloop());
+    const { touch } = craft;
     const shore = shoreOf([
       wall(14),
       pileObstacle('p', 'pile', 6, 3, 0.2, RIGID),
@@ -308,7 +309,7 @@ describe('clearance', () => {
     fc.assert(
       fc.property(path, (steps) => {
         const out = noClearance();
-        const memory = clearanceMemory(shore, deck);
+        const memory = clearanceMemory(shore, shapesOf(craft, shore));
         let [x, y, heading] = [0, 0, 0];
         for (const { turn, way, skip } of steps) {
           heading += turn;
@@ -316,10 +317,10 @@ describe('clearance', () => {
           y = Math.max(-18, Math.min(18, y + way * Math.cos(heading)));
           const left = skip === 0 ? some : nothing;
           const measure = (into: typeof out, m: typeof memory) =>
-            leastClearance(into, m, deck, touch, shore, left, groundAt(x, y, heading));
+            leastClearance(into, m, touch, shore, left, groundAt(x, y, heading));
           measure(out, memory);
           const afresh = noClearance();
-          measure(afresh, clearanceMemory(shore, deck));
+          measure(afresh, clearanceMemory(shore, shapesOf(craft, shore)));
           expect(out.distance).toBeCloseTo(afresh.distance, 9);
         }
       }),

@@ -119,8 +119,9 @@ function noteElement(
   const { nearest } = s;
   const sin = boat[GROUND.SIN]!;
   const cos = boat[GROUND.COS]!;
-  const bx = touch.x[element]!;
-  const by = touch.y[element]!;
+  const shape = s.shapes[obstacle]!;
+  const bx = shape.x[element]!;
+  const by = shape.y[element]!;
   const px = boat[GROUND.X]! + bx * sin + by * cos;
   const py = boat[GROUND.Y]! + bx * cos - by * sin;
   const radius = touch.radius[element]!;
@@ -171,7 +172,7 @@ function noteSide(
   const obstacle = s.pairObstacle[k]!;
   const corner = s.pairCorner[k]!;
   const { nearest } = s;
-  const { deck } = craft.spec.hull;
+  const { ring } = s.shapes[obstacle]!;
   const pile = corner < 0;
   const px = pile ? shore.round[3 * obstacle]! : shore.corners[2 * corner]!;
   const py = pile ? shore.round[3 * obstacle + 1]! : shore.corners[2 * corner + 1]!;
@@ -182,10 +183,10 @@ function noteSide(
   const by = place[1]!;
   const first = s.pairEdges[k]!;
   const count = s.pairEdges[k + 1]! - first;
-  const sides = deck.length / 2;
+  const sides = ring.length / 2;
   nearest[NEAREST.FROM_X] = bx;
   nearest[NEAREST.FROM_Y] = by;
-  nearestOnRing(nearest, deck, 0, sides, craft.touch.deckTurn, s.edges, first, count);
+  nearestOnRing(nearest, ring, 0, sides, craft.touch.deckTurn, s.edges, first, count);
   const distance = nearest[NEAREST.DISTANCE]!;
   const slot = s.count;
   s.depth[slot] = distance === 0 ? 0 : radius - distance;

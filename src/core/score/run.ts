@@ -8,7 +8,15 @@ import {
   TouchLog,
   type LeastClearance,
 } from '../debrief';
-import { noClearance, NO_LINES, shoreOf, type Lines, type Obstacle, type Shore } from '../holding';
+import {
+  noClearance,
+  NO_LINES,
+  shoreOf,
+  type Clearance,
+  type Lines,
+  type Obstacle,
+  type Shore,
+} from '../holding';
 import {
   advance,
   beginning,
@@ -143,7 +151,9 @@ class Run {
   private readonly berth: ReadonlySet<number>;
   private readonly lookout: Lookout;
   private readonly now = noClearance();
+  private readonly over = noClearance();
   private least: LeastClearance | null = null;
+  private overhang: LeastClearance | null = null;
   private readonly tended: boolean;
   private gridStep = 0;
   private seen = 0;
@@ -313,14 +323,23 @@ class Run {
     this.trace.write(state, this.scratch, now.distance);
     this.player.noteClearance(now.distance);
     this.watch?.(state, world);
-    if (now.obstacle < 0 || (this.least && this.least.distance <= now.distance)) return;
+    this.least = this.nearer(this.least, now) ?? this.least;
+    this.lookout.lookOver(this.over, this.scratch);
+    if (this.over.distance < 0)
+      this.overhang = this.nearer(this.overhang, this.over) ?? this.overhang;
+  }
+
+  /** What was found, described, if it is nearer than what was nearest so far; null if not. */
+  private nearer(so: LeastClearance | null, found: Clearance): LeastClearance | null {
+    const { state, world } = this;
+    if (found.obstacle < 0 || (so && so.distance <= found.distance)) return null;
     const { length, beam } = world.craft.spec.hull;
-    this.least = {
+    return {
       time: state.time,
-      distance: now.distance,
-      name: nameOfThing(world, now.obstacle)!,
-      part: hullPart(now.x, now.y, length, beam),
-      ...pointOnWater(state, now.x, now.y),
+      distance: found.distance,
+      name: nameOfThing(world, found.obstacle)!,
+      part: hullPart(found.x, found.y, length, beam),
+      ...pointOnWater(state, found.x, found.y),
     };
   }
 
@@ -338,7 +357,7 @@ class Run {
     );
     const lines = input.rigging?.lines ?? [];
     const breaks = lines.map((_, i) => lineLimits(world, i).breaks);
-    const margins = marginsOf(trace, touches, this.least, breaks);
+    const margins = marginsOf(trace, touches, this.least, breaks, this.overhang);
     return {
       outcome,
       duration: state.time,

@@ -1,5 +1,12 @@
 import type { Craft } from '../craft';
-import { clearanceMemory, groundAt, leastClearance, noClearance, type Shore } from '../holding';
+import {
+  clearanceMemory,
+  groundAt,
+  leastClearance,
+  noClearance,
+  shapesOf,
+  type Shore,
+} from '../holding';
 
 /** How near her outline lies to things when put somewhere. */
 export interface Room {
@@ -22,9 +29,8 @@ export function roomAt(
   y: number,
   heading: number,
 ): Room {
-  const { deck } = craft.spec.hull;
   const found = noClearance();
-  const memory = clearanceMemory(shore, deck);
-  leastClearance(found, memory, deck, craft.touch, shore, skip, groundAt(x, y, heading));
+  const memory = clearanceMemory(shore, shapesOf(craft, shore));
+  leastClearance(found, memory, craft.touch, shore, skip, groundAt(x, y, heading));
   return { distance: found.distance, obstacle: found.obstacle };
 }

@@ -101,13 +101,16 @@ export interface Reading {
   readonly time: number | null;
 }
 
-/** Clearance, touch and line load of a take in words. */
+/** Overhang that is worth telling, m. */
+const SEEN_OVER_M = 0.15;
+
+/** Clearance, overhang, touch and line load of a take in words. */
 export function readings(
   take: Take,
   { lines }: Pick<ScoreDocument, 'lines'>,
   units: Units,
 ): Reading[] {
-  const { clearance, touch, touchCount, line } = take.margins;
+  const { clearance, overhang, touch, touchCount, line } = take.margins;
   const moment = (time: number) => `beat ${beatAt(take, time) + 1}, at ${clock(time)}`;
   const list: Reading[] = [];
   if (clearance && Number.isFinite(clearance.distance)) {
@@ -120,6 +123,14 @@ export function readings(
       time: clearance.time,
     });
   }
+  if (overhang && overhang.distance < -SEEN_OVER_M)
+    list.push({
+      figure: distance(-overhang.distance, units),
+      meaning: `her deck over ${overhang.name}`,
+      where: `${overhang.part}, ${moment(overhang.time)}: nobody stands under it`,
+      hurts: false,
+      time: overhang.time,
+    });
   if (touch) {
     const more = touchCount > 1 ? `, worst of ${touchCount}` : '';
     list.push({

@@ -1,0 +1,12 @@
+import { shapeAt, type Craft, type HullShape } from '../craft';
+import type { Shore } from './shore';
+
+/** Her side as each thing ashore meets it: at its own height, where that is lower than her deck's edge. */
+export function shapesOf({ spec, touch }: Craft, { obstacles }: Shore): readonly HullShape[] {
+  const known = new Map<number, HullShape>();
+  return obstacles.map(({ height }) => {
+    const shape = known.get(height) ?? shapeAt(spec, touch.deckShape, touch.hullCount, height);
+    known.set(height, shape);
+    return shape;
+  });
+}
