@@ -26,8 +26,10 @@ function moved(
     if ('outline_m' in f) f.outline_m = f.outline_m.map(point);
     else [f.x_m, f.y_m] = point([f.x_m, f.y_m]);
   }
-  [copy.start.x_m, copy.start.y_m] = point([copy.start.x_m, copy.start.y_m]);
-  copy.start.heading_deg = direction(copy.start.heading_deg);
+  for (const { start } of [copy, ...copy.others]) {
+    [start.x_m, start.y_m] = point([start.x_m, start.y_m]);
+    start.heading_deg = direction(start.heading_deg);
+  }
   copy.conditions.wind.from_deg = direction(copy.conditions.wind.from_deg);
   copy.conditions.stream.set_deg = direction(copy.conditions.stream.set_deg);
   if (copy.goal.is === 'lie') copy.goal.heading_deg = direction(copy.goal.heading_deg);
@@ -52,14 +54,17 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
     (degrees) => turned(-degrees),
   );
   const other = { port: 'starboard', starboard: 'port' } as const;
-  const { boat, score } = copy;
-  for (const s of boat.drives) {
-    s.hand = s.hand === 'right' ? 'left' : 'right';
-    s.y_m = -s.y_m;
+  const { score } = copy;
+  for (const { boat } of [copy, ...copy.others]) {
+    for (const s of boat.drives) {
+      s.hand = s.hand === 'right' ? 'left' : 'right';
+      s.y_m = -s.y_m;
+    }
+    for (const f of [...boat.fins, ...boat.rudders]) f.y_m = -f.y_m;
+    for (const f of boat.fenders) f.side = other[f.side];
+    for (const p of boat.points) p.y_m = -p.y_m;
   }
-  for (const f of [...boat.fins, ...boat.rudders]) f.y_m = -f.y_m;
-  for (const f of [...boat.fenders, ...score.fenders]) f.side = other[f.side];
-  for (const p of boat.points) p.y_m = -p.y_m;
+  for (const f of score.fenders) f.side = other[f.side];
   for (const { cue } of [...score.beats, score.end]) {
     for (const part of cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]) {
       if (part.is === 'turned') part.by_deg = -part.by_deg;
