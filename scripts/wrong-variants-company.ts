@@ -22,7 +22,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   },
   {
     name: 'a line on another boat that stays where she was',
-    file: 'src/core/score/gates.ts',
+    file: 'src/core/score/marks.ts',
     find: 'if (!mark.boat) return mark;',
     put: 'if (!mark.boat || mark.boat > 0) return mark;',
   },

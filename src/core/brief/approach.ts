@@ -1,5 +1,5 @@
 import { cos, sin, wrapHalfTurn } from '../math';
-import type { Goal, Take } from '../score';
+import { markAtStart, type RunInput, type Take } from '../score';
 
 /** Speed over ground so many lengths from the berth, m/s; null where the take does not come from so far. */
 export interface SpeedAt {
@@ -13,10 +13,15 @@ export interface SpeedAt {
 const LENGTHS = [3, 2, 1] as const;
 
 /** Speeds three, two and one of her lengths from where she is to lie, counted along the last approach. */
-export function approachSpeeds(take: Take, goal: Goal, length: number): readonly SpeedAt[] {
+export function approachSpeeds(
+  take: Take,
+  { goal, ...input }: Pick<RunInput, 'goal' | 'others'>,
+  length: number,
+): readonly SpeedAt[] {
   if (goal.is !== 'lie') return [];
   const { time, x, y, heading, groundSpeed } = take.trace;
-  const { point, mark } = goal;
+  const { point } = goal;
+  const mark = markAtStart(goal.mark, input);
   const off = (i: number) => {
     const s = sin(heading[i]!);
     const c = cos(heading[i]!);

@@ -151,7 +151,7 @@ export function* briefOf(
   const about = new Surroundings(input);
   const open = openWaterOf(input);
   const take = runTake(input);
-  const speeds = approachSpeeds(take, input.goal, input.boat.hull.length);
+  const speeds = approachSpeeds(take, input, input.boat.hull.length);
   const ready = readyFor(input, outboard);
   const cautions = cautionsFor(input, take, outboard);
   const lie = (where: Lying['where'], x: number, y: number, heading: number, time: number) => ({

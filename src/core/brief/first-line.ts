@@ -1,7 +1,7 @@
 import type { BoatSpec } from '../craft';
 import { linesOf, type LineSpec } from '../holding';
 import { cos, sin } from '../math';
-import type { RunInput } from '../score';
+import { markAtStart, type RunInput } from '../score';
 import { engines, Episode, letGo, roomAt, Surroundings, wheel } from '../search';
 import { DAMPING_PER_KG, STIFFNESS_PER_KG, hasDrive } from '../trials';
 
@@ -66,7 +66,8 @@ function berthed(input: RunInput, about: Surroundings): Berthed | null {
   if (goal.is !== 'lie') return atStart(input, about);
   if (goal.point.y === 0) return null;
   const { craft, shore, obstacles } = about.world;
-  const { point, mark, heading } = goal;
+  const { point, heading } = goal;
+  const mark = markAtStart(goal.mark, input);
   const toward = point.y > 0 ? 1 : -1;
   const fender = Math.max(0.1, ...boat.fenders.map((f) => f.diameter));
   const s = sin(heading);
@@ -119,7 +120,9 @@ function held(
   motoring: boolean,
   away: number,
 ): HeldBy {
-  const about = new Surroundings({ ...input, lines: linesOf([lineFor(line, input.boat, at)]) });
+  // One line of hers, whatever the score has.
+  const { where: _where, ...rest } = input;
+  const about = new Surroundings({ ...rest, lines: linesOf([lineFor(line, input.boat, at)]) });
   const episode = new Episode(about, about.stillAt(at.x, at.y, at.heading, 0));
   letGo(episode);
   if (motoring) {

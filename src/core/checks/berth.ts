@@ -1,5 +1,5 @@
 import { cos, lineCrosses, sin, wrapHalfTurn } from '../math';
-import type { Beat } from '../score';
+import { markAtStart, type Beat } from '../score';
 import { sampleAt, type Finding, type Rule } from './check';
 
 /** A turn into a berth: at least so much to go, and so much wheel or heading ordered towards it, rad. */
@@ -25,6 +25,7 @@ export const turnedTooSoon: Rule = (input, take) => {
   const { goal, obstacles, berth, boat } = input;
   if (goal.is !== 'lie' || berth.size === 0) return [];
   const bow = boat.hull.length / 2;
+  const at = markAtStart(goal.mark, input);
   return take.beats.flatMap((mark): Finding[] => {
     const { heading, x, y, time } = mark;
     const left = wrapHalfTurn(goal.heading - heading);
@@ -33,15 +34,13 @@ export const turnedTooSoon: Rule = (input, take) => {
     if (!ahead || Math.abs(left) < TO_GO || left * turn <= 0) return [];
     const bowX = x + bow * sin(heading);
     const bowY = y + bow * cos(heading);
-    const east = goal.mark.x - bowX;
-    const north = goal.mark.y - bowY;
+    const east = at.x - bowX;
+    const north = at.y - bowY;
     const far = Math.sqrt(east * east + north * north);
     if (far > APPROACH_LENGTHS * boat.hull.length) return [];
     const stands = obstacles.find(
       ({ id, outline }) =>
-        outline !== null &&
-        !berth.has(id) &&
-        lineCrosses(outline, bowX, bowY, goal.mark.x, goal.mark.y),
+        outline !== null && !berth.has(id) && lineCrosses(outline, bowX, bowY, at.x, at.y),
     );
     if (!stands) return [];
     return [

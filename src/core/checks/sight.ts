@@ -1,6 +1,6 @@
 import type { BoatSpec } from '../craft';
 import { cos, sin, type FlatPoints } from '../math';
-import type { Take } from '../score';
+import { markAtStart, type Take } from '../score';
 import { sampleAt, type Finding, type Rule } from './check';
 
 /** Eye of somebody standing at the helm over the deck's edge amidships, m. Judgement: where a boat says no more. */
@@ -60,8 +60,9 @@ export const unseenFromHelm: Rule = (input, take) =>
       if (time === null || time > take.duration) return [];
       const i = sampleAt(take, time);
       const { x, y, heading } = take.trace;
-      const east = expectation.mark.x - x[i]!;
-      const north = expectation.mark.y - y[i]!;
+      const at = markAtStart(expectation.mark, input);
+      const east = at.x - x[i]!;
+      const north = at.y - y[i]!;
       const s = sin(heading[i]!);
       const c = cos(heading[i]!);
       const hidden = hiddenBeyond(input.boat, east * s + north * c, east * c - north * s);

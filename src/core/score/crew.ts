@@ -17,7 +17,7 @@ import {
 } from '../sim';
 import type { CrewEvent, LineEvent, TakeEvent } from './events';
 import { dropAnchor, weighAnchor } from './anchor-jobs';
-import { markNow } from './gates';
+import { markNow } from './marks';
 import { between, Hand, type Job } from './hand';
 import { LineJobs, type Deck } from './line-jobs';
 import {

@@ -12,6 +12,7 @@ import {
   type SimState,
   type World,
 } from '../sim';
+import { markNow } from './marks';
 import { TAUT_N } from './rigging';
 import type { Cue, LineState, MarkOnPlace, PointOnBoat } from './types';
 
@@ -130,15 +131,6 @@ function groupGate(parts: readonly Gate[], is: 'any' | 'all'): Gate {
     level: (s, w) =>
       parts.reduce((so, part) => pick(so, part.level(s, w)), is === 'any' ? -Infinity : Infinity),
   };
-}
-
-/** Where a mark is now, m east and north: one on another boat goes with her. */
-export function markNow(
-  s: SimState,
-  mark: MarkOnPlace,
-): { readonly x: number; readonly y: number } {
-  if (!mark.boat) return mark;
-  return pointOnWater(s.others[mark.boat - 1]!, mark.x, mark.y);
 }
 
 /** Distance from a point of the boat to a mark, m. */

@@ -2,6 +2,7 @@ export type { CrewEvent, LineEvent, TakeEvent } from './events';
 export { energyAudit, type EnergyAudit } from './energy';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
+export { markAtStart, markNow } from './marks';
 export {
   runTake,
   runTillHard,

@@ -3,7 +3,7 @@ import { exp } from '../math';
 import type { Random } from '../math';
 import { boatOf, lineAt, lineLimits, onOf, pointOnWater, type SimState, type World } from '../sim';
 import type { LineEvent } from './events';
-import { markNow } from './gates';
+import { markNow } from './marks';
 import { between, type Hand, type Job } from './hand';
 import {
   CAST_OFF_S,

@@ -8,7 +8,7 @@ import {
   type SimState,
   type World,
 } from '../sim';
-import { markNow } from './gates';
+import { markNow } from './marks';
 import type { ControlOrder, HandsOrder, Order } from './types';
 
 const HANDS: ReadonlySet<Order['do']> = new Set([

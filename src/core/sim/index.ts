@@ -51,16 +51,8 @@ export {
   type StartPose,
   type ThrusterState,
 } from './state';
-export { step, STEP_S, type TouchWatch } from './step';
-export {
-  advance,
-  companyOf,
-  lookAbout,
-  onOf,
-  stepTogether,
-  type Company,
-  type Party,
-} from './together';
+export { step, STEP_S } from './step';
+export { advance, companyOf, lookAbout, onOf, stepTogether } from './together';
 export { senseSurroundings } from './surroundings';
 export {
   engineColumn,
@@ -82,8 +74,11 @@ export {
   NOW,
   NOW_COLUMNS,
   othersOf,
+  type Company,
   type LineAt,
   type OtherBoat,
+  type Party,
   type Scratch,
+  type TouchWatch,
   type World,
 } from './world';

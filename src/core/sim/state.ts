@@ -274,5 +274,6 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
   for (let i = 0; i < from.lines.length; i++) to.lines[i] = from.lines[i]!;
-  for (let i = 0; i < from.others.length; i++) copyState(to.others[i]!, from.others[i]!);
+  // In water without them, what the others do is left behind.
+  for (let i = 0; i < to.others.length; i++) copyState(to.others[i]!, from.others[i]!);
 }

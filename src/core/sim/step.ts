@@ -1,12 +1,12 @@
 import { SHALLOW } from '../forces';
-import { LIST, RATES, setTouchRates, tendLines, type Between } from '../holding';
+import { LIST, RATES, setTouchRates, tendLines } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
-import { CLOCK, othersOf, setLineRates, type Scratch, type World } from './world';
+import { CLOCK, othersOf, setLineRates, type Scratch, type TouchWatch, type World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -148,16 +148,6 @@ export function goThrough(
     rungeKutta(state.motion, world, s);
     endPiece(state, world, s, watch);
   }
-}
-
-/** Looks at the touches of an evaluation as the run goes on. */
-export interface TouchWatch {
-  see(state: SimState, world: World, s: Scratch): void;
-  /**
-   * The same of touches between two boats. `acts` has them in the frame of the one taken as the place: that is the
-   * boat herself if `turned`, else the other.
-   */
-  seeBoat?(state: SimState, world: World, other: World, acts: Between, turned: boolean): void;
 }
 
 /** Stages of the classical fourth-order scheme, each a share of the piece along, and which of actuators' three it is. */

@@ -8,7 +8,6 @@ import {
   lookForTouches,
   setSeen,
   setTouchRates,
-  type Between,
 } from '../holding';
 import { turnGround, setGround } from './derivative';
 import type { SimState } from './state';
@@ -24,33 +23,19 @@ import {
   setStage,
   STAGES,
   step,
-  type TouchWatch,
 } from './step';
-import { CLOCK, makeScratch, othersOf, setLineRates, type Scratch, type World } from './world';
-
-/** One of several boats under way at once. */
-export interface Party {
-  readonly world: World;
-  readonly state: SimState;
-  readonly scratch: Scratch;
-  readonly watch: TouchWatch | null;
-}
-
-export interface Pair {
-  readonly boat: number;
-  readonly other: number;
-  readonly acts: Between;
-}
-
-/** Boats that may touch one another and be tied to one another, each with her own surroundings, and working memory. */
-export interface Company {
-  readonly parties: readonly Party[];
-  readonly pairs: readonly Pair[];
-  /** Columns GROUND of each boat at the stage in hand, and where she is at it. */
-  readonly grounds: readonly Float64Array[];
-  readonly at: Float64Array[];
-  readonly rates: Float64Array;
-}
+import {
+  CLOCK,
+  makeScratch,
+  othersOf,
+  setLineRates,
+  type Company,
+  type Pair,
+  type Party,
+  type Scratch,
+  type TouchWatch,
+  type World,
+} from './world';
 
 /** Friction of one hull or fender on another's side. Judgement, ± a third. */
 const HULL_FRICTION = 0.3;

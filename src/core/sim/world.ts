@@ -10,6 +10,7 @@ import {
   SPAN_COLUMNS,
   spanOf,
   touchScratch,
+  type Between,
   type Lines,
   type Obstacle,
   type Shore,
@@ -23,7 +24,6 @@ import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import type { Ledger } from './ledger';
 import { initialState, MOTION_SIZE, type SimState, type StartPose } from './state';
-import type { Company } from './together';
 
 /** A run's fixed surroundings. */
 export interface World {
@@ -129,6 +129,40 @@ export interface Scratch {
   ledger: Ledger | null;
   /** She and the other boats of her world, once they have been stepped together. */
   company: Company | null;
+}
+
+/** Looks at the touches of an evaluation as the run goes on. */
+export interface TouchWatch {
+  see(state: SimState, world: World, s: Scratch): void;
+  /**
+   * The same of touches between two boats. `acts` has them in the frame of the one taken as the place: that is the
+   * boat herself if `turned`, else the other.
+   */
+  seeBoat?(state: SimState, world: World, other: World, acts: Between, turned: boolean): void;
+}
+
+/** One of several boats under way at once. */
+export interface Party {
+  readonly world: World;
+  readonly state: SimState;
+  readonly scratch: Scratch;
+  readonly watch: TouchWatch | null;
+}
+
+export interface Pair {
+  readonly boat: number;
+  readonly other: number;
+  readonly acts: Between;
+}
+
+/** Boats that may touch one another and be tied to one another, each with her own surroundings, and working memory. */
+export interface Company {
+  readonly parties: readonly Party[];
+  readonly pairs: readonly Pair[];
+  /** Columns GROUND of each boat at the stage in hand, and where she is at it. */
+  readonly grounds: readonly Float64Array[];
+  readonly at: Float64Array[];
+  readonly rates: Float64Array;
 }
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */

@@ -4,7 +4,6 @@ import { demoFile } from './demo';
 import { runTake, type RunInput } from '@/core/score';
 import { AS_IT_IS, Episode, openWaterOf, vary, type Surroundings } from '@/core/search';
 import { PSI, X, Y, type SimState } from '@/core/sim';
-import { mirrored } from '@/core/testing/manoeuvre';
 import { toRunInput } from '../run-input';
 
 function briefed(input: RunInput): Brief {
@@ -27,7 +26,7 @@ function stoppingState(input: RunInput, said: Brief, water: Surroundings): SimSt
 }
 
 /** What is said of a demo is what happens when it is tried, with either propeller, in the place and its mirror image. */
-export function testBriefOf(id: string): void {
+export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput): void {
   const read = toRunInput(demoFile(id));
   if (!read.ok) throw new Error('the demo cannot be read');
   const base = read.value;

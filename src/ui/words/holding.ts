@@ -1,5 +1,6 @@
 import type { Held, Without } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
+import { the } from './lines';
 import { boatSpeed, distance, force, type Units } from './units';
 
 /** Less than this is no move worth a word, m and degrees. */
@@ -41,8 +42,8 @@ export function orderText({ order, without }: Pick<Held, 'order' | 'without'>): 
 export function withoutText(without: Without, units: Units): string {
   const gone =
     without.off < STAYS_M
-      ? `Without the ${without.line} she stays where she is`
-      : `Without the ${without.line} an end goes ${distance(without.off, units)} in half a minute`;
+      ? `Without ${the(without.line)} she stays where she is`
+      : `Without ${the(without.line)} an end goes ${distance(without.off, units)} in half a minute`;
   if (!without.heaviest || without.tension < 20)
     return without.off < STAYS_M ? `${gone}.` : `${gone}; nothing else holds her.`;
   const share = Math.round((100 * without.tension) / without.breaks);

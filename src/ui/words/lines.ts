@@ -18,7 +18,7 @@ type HandsDocument = Extract<
 >;
 
 /** A line by its name in a sentence: "the bow line", but "Wicket's bow line". */
-const the = (line: string) => (/\w[’']s /.test(line) ? line : `the ${line}`);
+export const the = (line: string) => (/\w[’']s /.test(line) ? line : `the ${line}`);
 
 const PASS_WORDS = { drop: 'drop', throw: 'throw', carry: 'carry' } as const;
 

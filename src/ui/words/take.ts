@@ -3,7 +3,7 @@ import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, ScoreDocument } from '@/document';
 import { lastWayOut, WORKING_LOAD, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from './beats';
-import { crewTrouble, lineTrouble } from './lines';
+import { crewTrouble, lineTrouble, the } from './lines';
 import { boatSpeed, clock, distance, force, heading, touchSpeed, type Units } from './units';
 import { limitWords, wayOutText } from './way-out';
 
@@ -147,7 +147,7 @@ export function readings(
     const share = line.tension / line.breaks;
     list.push({
       figure: `${Math.round(share * 100)} %`,
-      meaning: `of what parts the ${lines[line.line]?.name ?? 'line'}`,
+      meaning: `of what parts ${the(lines[line.line]?.name ?? 'line')}`,
       where: `${force(line.tension, units)} of ${force(line.breaks, units)}, ${moment(line.time)}`,
       hurts: share > WORKING_LOAD,
       time: line.time,
