@@ -66,6 +66,16 @@ async function main(): Promise<void> {
     await driver.executeScript('document.activeElement.blur()');
     await keep('stern-to');
 
+    await page.open('rafted-up-to-wicket');
+    await page.settled();
+    const rafted = await page.find('[aria-label="Playhead"]');
+    for (let i = 0; i < 13; i++) await rafted.sendKeys(Key.PAGE_DOWN);
+    await driver.executeScript(
+      `document.activeElement.blur();
+       document.querySelector('section[aria-label="Other boats"]').scrollIntoView({ block: 'center' })`,
+    );
+    await keep('raft');
+
     await page.open('sprung-off-the-pontoon');
     await page.settled();
     const ahead = await page.find('[aria-label="Playhead"]');
@@ -148,9 +158,6 @@ async function main(): Promise<void> {
         `[...document.querySelectorAll('h2')].find((h) => h.textContent.startsWith(arguments[0])).scrollIntoView()`,
         heading,
       );
-    await sheet('tamarack-nell');
-    await scrollTo('Her figures');
-    await keep('boat-night');
     await driver.findElement(By.css('button[aria-label="Day colours"]')).click();
     await driver.get(`${server.address}/boats`);
     await keep('boats');
