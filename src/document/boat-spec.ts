@@ -156,6 +156,7 @@ export function toBoatSpec(boat: Boat): BoatSpec {
       y: (f.side === 'port' ? -1 : 1) * (halfBreadth(hull.deck, f.x_m) + f.diameter_m / 2),
       diameter: f.diameter_m,
       length: f.length_m,
+      height: f.height_m,
       pressure: f.pressure_kPa * 1000,
       loss: f.loss_spm,
     })),

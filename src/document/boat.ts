@@ -181,6 +181,8 @@ export const fenderSchema = z.strictObject({
   side: z.enum(['port', 'starboard'], { error: "say 'port' or 'starboard'" }),
   diameter_m: within(0.05, 5, 'm'),
   length_m: within(0.1, 10, 'm'),
+  /** Its middle over the water; at the height of what she meets if not given. */
+  height_m: within(-5, 30, 'm').optional(),
   pressure_kPa: within(1, 200, 'kPa').default(15),
   loss_spm: within(0, 10, 's/m').default(1),
 });

@@ -36,6 +36,21 @@ describe('her side at a height', () => {
     expect(Math.max(...x.subarray(0, touch.hullCount))).toBeCloseTo(foremost(ring), 9);
   });
 
+  it('has a fender that hangs over its top behind it, out of the way, and one that reaches down not', () => {
+    const hung = (height: number) => {
+      const fenders = spec.fenders.map((f) => ({ ...f, height }));
+      return shapeAt({ ...spec, fenders }, touch.deckShape, touch.hullCount, 0.4);
+    };
+    const outer = (shape: { readonly y: Float64Array }, i: number) =>
+      Math.abs(shape.y[i]!) + touch.radius[i]!;
+    const side = at(0.4);
+    for (let i = touch.hullCount; i < touch.count; i++) {
+      // Sixty centimetres long: from 0.41 m up it is over it, from 0.39 m not.
+      expect(outer(hung(0.69), i)).toBeCloseTo(outer(side, i), 9);
+      expect(outer(hung(0.71), i)).toBeLessThan(outer(side, i) - 2 * touch.radius[i]! + 1e-9);
+    }
+  });
+
   it('takes the fenders in with it, each by as much as the side there', () => {
     const { x, y } = at(0);
     for (let i = touch.hullCount; i < touch.count; i++) {

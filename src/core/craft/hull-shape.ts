@@ -1,4 +1,4 @@
-import type { BoatSpec } from './spec';
+import type { BoatSpec, FenderSpec } from './spec';
 
 /** The boat's side at some height: its outline, and her touch elements where they come to bear there, body axes, m. */
 export interface HullShape {
@@ -53,6 +53,11 @@ function downToWater({ hull }: BoatSpec): (x: number, y: number) => readonly [nu
   };
 }
 
+/** Does a fender hang wholly over the top of something that high? */
+export function hangsOver({ height, length }: FenderSpec, top: number): boolean {
+  return height !== undefined && height - length / 2 > top;
+}
+
 /**
  * Her side at a height over the water, by straight lines from the waterline up to the deck's edge: what a pontoon as low
  * as that is met by. At the deck's edge and over it, the deck.
@@ -84,10 +89,13 @@ export function shapeAt(
       y[i] = ey;
       continue;
     }
+    const fender = spec.fenders[i - hullCount];
     // A fender comes in by as much as the side does there.
     const side = Math.sign(y[i]!);
     const edge = halfBreadthAt(deck.ring, x[i]!);
-    const inward = edge - Math.abs(at(x[i]!, side * edge)[1]);
+    // One that hangs over the top of what she meets comes in behind her side, out of the way.
+    const over = fender !== undefined && hangsOver(fender, height);
+    const inward = edge - Math.abs(at(x[i]!, side * edge)[1]) + (over ? fender.diameter : 0);
     y[i]! -= side * inward;
   }
   return { ring, steps: stepsOf(ring), x, y };

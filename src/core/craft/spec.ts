@@ -192,6 +192,8 @@ export interface FenderSpec {
   readonly y: number;
   readonly diameter: number;
   readonly length: number;
+  /** Height of its middle over the water, m; that of what she meets if not given. */
+  readonly height?: number | undefined;
   /** Inflation above atmosphere, Pa. */
   readonly pressure: number;
   readonly loss: number;

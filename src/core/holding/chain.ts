@@ -1,4 +1,4 @@
-import { exp, log } from '../math';
+import { exp, log, rootBetween } from '../math';
 import { SPAN } from './span';
 
 /*
@@ -79,27 +79,9 @@ function pullOver(
     high *= 2;
     atHigh = short(high);
   }
-  let atLow = low > 0 ? short(low) : length - height - reach;
-  // Regula falsi that halves the end it is stuck at (Illinois).
-  let side = 0;
-  for (let i = 0; i < ROUNDS && high - low > CLOSE * high; i++) {
-    const guess = low + ((high - low) * atLow) / (atLow - atHigh);
-    const a = guess > low && guess < high ? guess : (low + high) / 2;
-    const at = short(a);
-    if (at === 0) return a;
-    if (at > 0) {
-      high = a;
-      atHigh = at;
-      if (side > 0) atLow /= 2;
-      side = 1;
-    } else {
-      low = a;
-      atLow = at;
-      if (side < 0) atHigh /= 2;
-      side = -1;
-    }
-  }
-  return (low + high) / 2;
+  const atLow = low > 0 ? short(low) : length - height - reach;
+  const seeking = { rounds: ROUNDS, close: CLOSE * high, instant: 0 };
+  return rootBetween(short, low, atLow, high, atHigh, seeking);
 }
 
 /**

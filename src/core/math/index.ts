@@ -22,3 +22,4 @@ export {
   type FlatPoints,
   type Nearest,
 } from './polygon';
+export { rootBetween, type Seeking } from './root';

@@ -1,5 +1,7 @@
 import { solidObstacle } from '../holding';
+import { sloop } from '../testing/boats';
 import { beatOf, engineIn, inputOf } from '../testing/manoeuvre';
+import { CALM } from '../testing/rig';
 import { runTake } from '.';
 
 // A sloop, her bow 0.5 m further forward on deck than on the water, goes slowly bow first on to a wall or a pontoon.
@@ -37,6 +39,34 @@ describe('a pontoon lower than her deck', () => {
     expect(-low.margins.overhang!.distance).toBeLessThan(0.4);
     expect(low.margins.overhang).toMatchObject({ name: 'pontoon', part: 'bow' });
     expect(wall.margins.overhang).toBeNull();
+  });
+
+  it('is met by a fender hung low, and by bare hull under one hung high', () => {
+    const sideways = (height: number) => {
+      const boat = sloop();
+      const fenders = boat.fenders.map((f) => ({ ...f, height }));
+      const face = solidObstacle(
+        'face',
+        'pontoon',
+        Float64Array.from([2.2, -9, 5, -9, 5, 9, 2.2, 9]),
+        { friction: 0.3, stiffness: 1e6 },
+        0.4,
+      );
+      return runTake(
+        inputOf(
+          [beatOf({ is: 'start' }, [engineIn(0)])],
+          { is: 'after', seconds: 60 },
+          {
+            boat: { ...boat, fenders },
+            obstacles: [face],
+            weather: { ...CALM, windFrom: -Math.PI / 2, windSpeed: 6 },
+          },
+        ),
+      ).touches[0]!;
+    };
+    expect(sideways(0.5).fender).toMatch(/starboard fender/);
+    expect(sideways(0.9).fender).toBeNull();
+    expect(sideways(0.9).part).toBe('starboard side');
   });
 
   it('as high as her deck or higher is a wall', () => {

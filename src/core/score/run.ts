@@ -17,6 +17,7 @@ import {
   type Obstacle,
   type Shore,
 } from '../holding';
+import { rootBetween } from '../math';
 import {
   advance,
   beginning,
@@ -90,7 +91,7 @@ export interface RunInput {
 const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / STEP_S);
 // Moments nearer than this to the present have come.
 const INSTANT_S = 1e-9;
-const ROOT_TRIES = 12;
+const SEEKING = { rounds: 12, close: INSTANT_S, instant: INSTANT_S };
 
 /** Is shown the boat at every sample of a run; what is to be kept has to be copied. */
 export type RunWatch = (state: SimState, world: World) => void;
@@ -255,33 +256,12 @@ class Run {
    * the cue's own moment (Illinois method), so that outcomes do not jump by a step's worth.
    */
   private findCue(dt: number, levelBefore: number, levelAfter: number): void {
-    let a = 0;
-    let b = dt;
-    let fa = levelBefore;
-    let fb = levelAfter;
     let at = dt;
-    // Which end was brought in last: 1 the later, −1 the earlier.
-    let last = 0;
-    for (let i = 0; i < ROOT_TRIES && fb > 1e-12 && b - a > INSTANT_S; i++) {
-      const guess = b - (fb * (b - a)) / (fb - fa);
-      // A guess that is as good as an end is put an instant inside it: else the other end would never be brought in.
-      at =
-        guess > a && guess < b
-          ? Math.min(Math.max(guess, a + INSTANT_S), b - INSTANT_S / 2)
-          : (a + b) / 2;
-      const f = this.retake(at);
-      if (f >= 0) {
-        b = at;
-        fb = f;
-        if (last > 0) fa /= 2;
-        last = 1;
-      } else {
-        a = at;
-        fa = f;
-        if (last < 0) fb /= 2;
-        last = -1;
-      }
-    }
+    const tried = (guess: number) => {
+      at = guess;
+      return this.retake(guess);
+    };
+    const b = rootBetween(tried, 0, levelBefore, dt, levelAfter, SEEKING);
     if (at !== b) this.retake(b);
   }
 

@@ -54,6 +54,15 @@ export function FenderRows({
             value={fender.diameter_m}
             onCommit={(diameter_m) => change({ ...fender, diameter_m })}
           />
+          <PlainNumber
+            label={`${fender.name}: height of its middle over the water, 0 for that of what she meets`}
+            unit="m up, 0 as it is met"
+            value={fender.height_m ?? 0}
+            onCommit={(height_m) => {
+              const { height_m: _height, ...asMet } = fender;
+              return change(height_m > 0 ? { ...fender, height_m } : asMet);
+            }}
+          />
         </div>
       </div>
     );
