@@ -76,6 +76,15 @@ export class Names {
     return line;
   }
 
+  /** Who sees to a line; another boat's is her own hands' business. */
+  handOn(lineName: string, by: string | undefined, path: string): number | null {
+    const of = this.file.score.lines.find(({ name }) => name === lineName)?.of;
+    if (of === undefined || by === undefined) return this.person(by, path);
+    const message = `'${lineName}' is of '${of}', whose own hands see to it; leave out who does it`;
+    this.problems.push({ path: `${path}.by`, message });
+    return null;
+  }
+
   person(name: string | undefined, path: string): number | null {
     if (name === undefined) return null;
     return this.index(this.file.score.crew, name, `${path}.by`, 'the crew has nobody');

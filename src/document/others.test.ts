@@ -79,6 +79,19 @@ describe('other boats of a file', () => {
       /\.of: there is no other boat of that name: 'Nobody'; choose one of: Wicket/,
     ],
     [
+      'whose line somebody of hers is told to see to',
+      (f: ManoeuvreFile) => {
+        f.score.crew = [{ name: 'Ada', at: { aboard: 'bow' }, pull_N: 300, throws_m: 8 }];
+        f.score.beats[0]!.orders.push({
+          do: 'letGo',
+          after_s: 0,
+          line: "Wicket's bow line",
+          by: 'Ada',
+        });
+      },
+      /\.by: 'Wicket's bow line' is of 'Wicket', whose own hands see to it/,
+    ],
+    [
       'whose cleat is not hers',
       (f: ManoeuvreFile) => (f.score.lines.find(({ of }) => of)!.from = 'moon'),
       /'Wicket' has no point of that name: 'moon'/,

@@ -100,7 +100,7 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
         order: {
           do: 'pass',
           line: names.rope(document.line, path),
-          by: names.person(document.by, path),
+          by: names.handOn(document.line, document.by, path),
           mark: names.lineEnd(document.to, path),
           how: document.how,
           length: document.length_m ?? null,
@@ -109,18 +109,21 @@ function order(document: OrderDocument, names: Names, path: string): TimedOrder 
     case 'tend': {
       const { how, turns, winch } = document;
       const line = names.line(document.line, path);
-      const by = names.person(document.by, path);
+      const by = names.handOn(document.line, document.by, path);
       const length = document.length_m ?? null;
       return { after, order: { do: 'tend', line, by, how, length, turns, winch } };
     }
     case 'letGo': {
       const line = names.rope(document.line, path);
-      return { after, order: { do: 'let go', line, by: names.person(document.by, path) } };
+      return {
+        after,
+        order: { do: 'let go', line, by: names.handOn(document.line, document.by, path) },
+      };
     }
     case 'anchor': {
       const { how } = document;
       const line = names.anchor(document.line, path);
-      const by = names.person(document.by, path);
+      const by = names.handOn(document.line, document.by, path);
       return { after, order: { do: 'anchor', line, by, how, length: document.length_m ?? null } };
     }
     case 'step': {

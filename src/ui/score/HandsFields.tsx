@@ -51,11 +51,12 @@ export function HandsFields({
   at: `orders.${number}` | `wayOrders.${number}`;
   row: OrderRow;
 }) {
-  const { ropes, anchors, lines, ends, crew, points, marks } = useNames();
+  const { ropes, anchors, lines, theirs, ends, crew, points, marks } = useNames();
   if (!(row.do in TITLE)) return null;
   const kind = row.do as keyof typeof TITLE;
   const onLine = kind === 'pass' || kind === 'tend' || kind === 'letGo' || kind === 'anchor';
   const choices = kind === 'anchor' ? anchors : kind === 'tend' ? lines : ropes;
+  const hands = onLine && theirs.includes(row.line) ? [] : crew;
   const anybody = onLine ? [{ value: ANYBODY, text: 'whoever is at hand' }] : [];
   return (
     <>
@@ -113,7 +114,7 @@ export function HandsFields({
       )}
       {kind === 'go' && <RowChoice name={`${at}.point`} label="Place" options={plain(points)} />}
       <span className="text-quiet">by</span>
-      <RowChoice name={`${at}.by`} label="By" options={[...anybody, ...plain(crew)]} />
+      <RowChoice name={`${at}.by`} label="By" options={[...anybody, ...plain(hands)]} />
     </>
   );
 }

@@ -18,6 +18,8 @@ export function useNames() {
       lines: lines.map(({ name }) => name),
       ropes: lines.filter(({ anchor }) => !anchor).map(({ name }) => name),
       anchors: lines.filter(({ anchor }) => anchor).map(({ name }) => name),
+      /** Lines of another boat: her own hands see to them. */
+      theirs: lines.filter(({ of }) => of !== undefined).map(({ name }) => name),
       crew: crew.map(({ name }) => name),
     };
   }, [boat, place, others, lines, crew]);
