@@ -307,15 +307,18 @@ export class Crew implements Deck {
       const made = this.get(i, LINE.MADE);
       const was = lineColumn(before, this.world, i, LINE.MADE);
       if (made !== was && made === MADE.PARTED) this.tellLine(i, 'parted');
-      const dragged = lineColumn(before, this.world, i, LINE.DRAGGED);
-      if (lines[i]!.anchor && dragged < DRAGS_M && this.get(i, LINE.DRAGGED) >= DRAGS_M)
-        this.tellLine(i, 'drags');
+      if (lines[i]!.anchor) this.lookAtAnchor(i, before);
       if (made !== was && was !== MADE.FAST && made === MADE.FAST) this.tellLine(i, 'brought up');
       if (!this.fouled && this.reachesPropeller(i)) {
         this.fouled = true;
         this.tellLine(i, 'in the propeller');
       }
     }
+  }
+
+  private lookAtAnchor(line: number, before: SimState): void {
+    const dragged = lineColumn(before, this.world, line, LINE.DRAGGED);
+    if (dragged < DRAGS_M && this.get(line, LINE.DRAGGED) >= DRAGS_M) this.tellLine(line, 'drags');
   }
 
   /** Can a line in the water, or the bight of a slack one, get to a propeller that turns? */
@@ -337,8 +340,13 @@ export class Crew implements Deck {
       const away = surge * (drive.x - from.x) > 0 && Math.abs(surge) > STREAMS_MPS;
       if (made === MADE.TRAILING && away) continue;
       let reach = between(from, drive);
+      if (reach >= length) continue;
       if (made !== MADE.TRAILING) {
-        const end = this.endOf(line);
+        // Most lines lie on the place: no look for another boat's cleat, at every step.
+        const ashore = this.get(line, LINE.ON) === 0;
+        const end = ashore
+          ? { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) }
+          : this.endOf(line);
         reach += between(pointOnWater(this.state, drive.x, drive.y), end);
       }
       if (reach < length) return true;

@@ -126,7 +126,9 @@ export function worldOf(input: RunInput, duration: number): World {
     lines,
     shore,
   });
-  const world = around(craft, input.lines ?? NO_LINES);
+  const lines = input.lines ?? NO_LINES;
+  const hers = Array.from({ length: lines.count }, (_, row) => ({ boat: 0, row }));
+  const world = { ...around(craft, lines), where: where ?? hers };
   if (others.length === 0) return world;
   return {
     ...world,
@@ -136,7 +138,6 @@ export function worldOf(input: RunInput, duration: number): World {
       start,
       world: around(other.craft, other.lines),
     })),
-    ...(where ? { where } : {}),
   };
 }
 

@@ -33,10 +33,15 @@ export function boatOf(
   return { state: state.others[boat - 1]!, world: othersOf(world)[boat - 1]!.world };
 }
 
+/** The state of one of the boats: 0 is she. */
+function stateOf(state: SimState, boat: number): SimState {
+  return boat === 0 ? state : state.others[boat - 1]!;
+}
+
 /** What stands in a column (LINE) of a line of the score. */
 export function lineColumn(state: SimState, world: World, line: number, column: number): number {
   const { boat, row } = lineAt(world, line);
-  return boatOf(state, world, boat).state.lines[row * LINE_COLUMNS + column]!;
+  return stateOf(state, boat).lines[row * LINE_COLUMNS + column]!;
 }
 
 export function setLineColumn(
@@ -47,7 +52,7 @@ export function setLineColumn(
   value: number,
 ): void {
   const { boat, row } = lineAt(world, line);
-  boatOf(state, world, boat).state.lines[row * LINE_COLUMNS + column] = value;
+  stateOf(state, boat).lines[row * LINE_COLUMNS + column] = value;
 }
 
 /** The same without a line of the score: taken off and aboard again. */

@@ -1,7 +1,7 @@
-import { GROUND, LINE } from '../holding';
-import { lineColumn, lineCount, lineEnd, tensionOf } from './lines-now';
+import { GROUND, LINE, LINE_COLUMNS } from '../holding';
+import { lineAt, lineCount, lineEnd, tensionOf } from './lines-now';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
-import { othersOf, type Scratch, type World } from './world';
+import { othersOf, type LineAt, type Scratch, type World } from './world';
 
 /** Columns of a take's record, one Float64Array each, sampled every SAMPLE_S. SI and radians. */
 export const TRACE_COLUMNS = [
@@ -198,6 +198,7 @@ export class TraceWriter {
   private readonly ofEngine: readonly EngineColumns[];
   private readonly ofThruster: readonly Float64Array[];
   private readonly ofLine: readonly (readonly Float64Array[])[];
+  private readonly where: readonly LineAt[];
   private readonly ofOther: readonly (readonly Float64Array[])[];
   private length = 0;
 
@@ -217,6 +218,7 @@ export class TraceWriter {
     this.ofLine = Array.from({ length: recorded(world) }, (_, k) => [
       ...LINE_RECORD.map((what) => this.columns[`${what}${k + 1}` as MoreColumn]!),
     ]);
+    this.where = this.ofLine.map((_, k) => lineAt(world, k));
     this.ofOther = othersOf(world)
       .slice(0, MOST_OTHERS)
       .map((_, k) => otherColumns(k).map((name) => this.columns[name]!));
@@ -245,9 +247,16 @@ export class TraceWriter {
     this.writeEngines(state, i);
     for (let k = 0; k < this.ofLine.length; k++) {
       const [pull, made, length, endX, endY] = this.ofLine[k]!;
-      pull![i] = tensionOf(this.world, scratch, k);
-      made![i] = lineColumn(state, this.world, k, LINE.MADE);
-      length![i] = lineColumn(state, this.world, k, LINE.LENGTH);
+      // Read where they stand: a look-up for each would cost more than what is written.
+      const { boat, row } = this.where[k]!;
+      const rows = boat === 0 ? state.lines : state.others[boat - 1]!.lines;
+      const at = row * LINE_COLUMNS;
+      pull![i] = boat === 0 ? scratch.tension[row]! : tensionOf(this.world, scratch, k);
+      made![i] = rows[at + LINE.MADE]!;
+      length![i] = rows[at + LINE.LENGTH]!;
+      endX![i] = rows[at + LINE.EAST]!;
+      endY![i] = rows[at + LINE.NORTH]!;
+      if (rows[at + LINE.ON] === 0) continue;
       const end = lineEnd(state, this.world, k);
       endX![i] = end.x;
       endY![i] = end.y;

@@ -174,22 +174,16 @@ function lightnessAt({ mass }: Craft, x: number, y: number): number {
 const STRAIN_AHEAD = 0.02;
 const CHAIN_AHEAD_M = 0.15;
 
-/** Slope of a line's pull over the way its end goes, N/m, as steep as it may come to be. */
-function slopeOf(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
+/** Slope of a chain's pull over the way its end goes, N/m, as steep as it may come to be. */
+function chainSlope(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
   const at = i * LINE_COLUMNS;
   const length = rows[at + LINE.LENGTH]!;
-  if (lines.weight[i]! > 0) {
-    const height = -rows[at + LINE.RISE]!;
-    const firm = lines.stiffness[i]! / length;
-    tensionIn(lines, rows, i, span);
-    const now = span[SPAN.LEVEL]!;
-    span[SPAN.LENGTH]! += CHAIN_AHEAD_M;
-    chainTension(span, length, height, lines.weight[i]!, lines.stiffness[i]!);
-    return Math.min(firm, Math.max(0, span[SPAN.LEVEL]! - now) / CHAIN_AHEAD_M);
-  }
-  // The steeper the further it is stretched: as far as it is now, and a little further.
-  const strain = STRAIN_AHEAD + Math.max(0, (span[SPAN.LENGTH]! - length) / length);
-  return (lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain) / length;
+  const firm = lines.stiffness[i]! / length;
+  tensionIn(lines, rows, i, span);
+  const now = span[SPAN.LEVEL]!;
+  span[SPAN.LENGTH]! += CHAIN_AHEAD_M;
+  chainTension(span, length, -rows[at + LINE.RISE]!, lines.weight[i]!, lines.stiffness[i]!);
+  return Math.min(firm, Math.max(0, span[SPAN.LEVEL]! - now) / CHAIN_AHEAD_M);
 }
 
 /**
@@ -218,12 +212,26 @@ export function setLineRates(
     if (rows[at + LINE.HOLD] === 0) continue;
     const on = rows[at + LINE.ON]!;
     let lightness = lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!);
-    const other = others[on - 1];
-    if (other)
-      lightness += lightnessAt(other.world.craft, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
-    if (views) spanOf(span, lines, rows, i, views[on]!);
-    else span[SPAN.LENGTH] = 0;
-    const spring = slopeOf(lines, rows, i, span) * lightness;
+    if (on > 0 && on <= others.length) {
+      const { craft: theirs } = others[on - 1]!.world;
+      lightness += lightnessAt(theirs, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
+    }
+    let slope: number;
+    if (lines.weight[i]! > 0) {
+      if (views) spanOf(span, lines, rows, i, views[on]!);
+      else span[SPAN.LENGTH] = 0;
+      slope = chainSlope(lines, rows, i, span);
+    } else {
+      // The steeper the further it is stretched: as far as it is now, and a little further.
+      const length = rows[at + LINE.LENGTH]!;
+      let strain = STRAIN_AHEAD;
+      if (views && lines.stiffening[i]! > 0) {
+        spanOf(span, lines, rows, i, views[on]!);
+        strain += Math.max(0, (span[SPAN.LENGTH]! - length) / length);
+      }
+      slope = (lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain) / length;
+    }
+    const spring = slope * lightness;
     firmest = Math.max(firmest, Math.sqrt(spring));
     springs += spring;
     damping += lines.damping[i]! * lightness;
