@@ -145,6 +145,30 @@ describe('another boat that gives way', () => {
     expect(on && 'x' in on ? on.x : NaN).toBeCloseTo(BESIDE_M - 0.8, 0);
   });
 
+  it('carries her marks with her: a goal at her cleat is as far off as that is by then', () => {
+    const mark = { name: 'Heavy: bow', x: 4, y: -0.8, boat: 1 };
+    const goal = {
+      is: 'lie',
+      point: { name: 'midships', x: 0, y: 0 },
+      mark,
+      within: 9,
+      heading: 0,
+      headingWithin: 3,
+      speedBelow: 9,
+    } as const;
+    const take = runTake(
+      input({ others: [other('none', 6)], obstacles: [], goal, weather: weather(WIND_ON) }, 30),
+    );
+    const psi = last(take, 'other1Heading');
+    const x = last(take, 'other1X') + 4 * Math.sin(psi) - 0.8 * Math.cos(psi);
+    const y = last(take, 'other1Y') + 4 * Math.cos(psi) + 0.8 * Math.sin(psi);
+    expect(last(take, 'other1X')).toBeGreaterThan(7);
+    expect(take.goal[0]!.found).toBeCloseTo(
+      Math.hypot(x - last(take, 'x'), y - last(take, 'y')),
+      9,
+    );
+  });
+
   it('has lines of her own let go and hauled by her own hands', () => {
     const { rigging } = riggedWith([{ x: 4, y: 0.8 }]);
     const lines = rigging!.lines.map((line) => ({ ...line, boat: 1 }));
