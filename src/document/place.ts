@@ -26,31 +26,30 @@ const solid = z.strictObject({
   height_m: within(0.1, 200, 'm').optional(),
 });
 
-const pile = z.strictObject({
-  kind: z.literal('pile'),
+/** What every single point of a place has. */
+const spot = {
   id,
   name: shortText,
   x_m: within(-20000, 20000, 'm'),
   y_m: within(-20000, 20000, 'm'),
+};
+
+const pile = z.strictObject({
+  kind: z.literal('pile'),
+  ...spot,
   radius_m: within(0.03, 20, 'm').default(0.15),
 });
 
 /** A place to take a bearing on or to name in a cue; nothing can touch it. */
 const mark = z.strictObject({
   kind: z.literal('mark'),
-  id,
-  name: shortText,
-  x_m: within(-20000, 20000, 'm'),
-  y_m: within(-20000, 20000, 'm'),
+  ...spot,
 });
 
 /** Something a line is made on to; nothing can touch it. */
 const bollard = z.strictObject({
   kind: z.literal('bollard'),
-  id,
-  name: shortText,
-  x_m: within(-20000, 20000, 'm'),
-  y_m: within(-20000, 20000, 'm'),
+  ...spot,
   /** Over the water. */
   height_m: within(0, 20, 'm').default(0.6),
 });
@@ -58,10 +57,7 @@ const bollard = z.strictObject({
 /** A mooring buoy: a line is made on to it; she lies against it without harm. Its own riser's give is left out. */
 const buoy = z.strictObject({
   kind: z.literal('buoy'),
-  id,
-  name: shortText,
-  x_m: within(-20000, 20000, 'm'),
-  y_m: within(-20000, 20000, 'm'),
+  ...spot,
 });
 
 /** A line laid on the bottom from a weight there to the quay, picked up at the quay and led to the far end of a boat. */

@@ -70,7 +70,7 @@ function pullOver(
 ): number {
   if (reach <= length - height) return 0;
   const short = (a: number) => chainReach(a, length, height, weight, stiffness) - reach;
-  // Where the last link lifts is as good a place to begin as any.
+  // From the pull that lifts the last link, doubled until it reaches too far: most chains are asked for less.
   let high = Math.max(1e-6, (length * length - height * height) / (2 * height));
   let low = 0;
   let atHigh = short(high);

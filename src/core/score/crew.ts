@@ -18,7 +18,7 @@ import {
 import type { CrewEvent, LineEvent, TakeEvent } from './events';
 import { dropAnchor, weighAnchor } from './anchor-jobs';
 import { markNow } from './marks';
-import { between, Hand, type Job } from './hand';
+import { between, Hand, offSegment, type Job } from './hand';
 import { LineJobs, type Deck } from './line-jobs';
 import {
   LOOKS_S,
@@ -392,19 +392,4 @@ const ANY_THROW_M = 8;
 
 function lineOf(order: HandsOrder): number {
   return 'line' in order ? order.line : 0;
-}
-
-/** Distance of (x, y) from the straight line between two places, m. */
-function offSegment(
-  a: { readonly x: number; readonly y: number },
-  b: { readonly x: number; readonly y: number },
-  x: number,
-  y: number,
-): number {
-  const ex = b.x - a.x;
-  const ey = b.y - a.y;
-  const length2 = ex * ex + ey * ey;
-  const share = length2 > 0 ? ((x - a.x) * ex + (y - a.y) * ey) / length2 : 0;
-  const s = Math.max(0, Math.min(1, share));
-  return between({ x: a.x + s * ex, y: a.y + s * ey }, { x, y });
 }

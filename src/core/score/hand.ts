@@ -70,3 +70,18 @@ export function between(
 ): number {
   return Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
 }
+
+/** Distance of (x, y) from the straight line between two places, m. */
+export function offSegment(
+  a: { readonly x: number; readonly y: number },
+  b: { readonly x: number; readonly y: number },
+  x: number,
+  y: number,
+): number {
+  const ex = b.x - a.x;
+  const ey = b.y - a.y;
+  const length2 = ex * ex + ey * ey;
+  const share = length2 > 0 ? ((x - a.x) * ex + (y - a.y) * ey) / length2 : 0;
+  const s = Math.max(0, Math.min(1, share));
+  return between({ x: a.x + s * ex, y: a.y + s * ey }, { x, y });
+}
