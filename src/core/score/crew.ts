@@ -1,4 +1,4 @@
-import { LINE, MADE } from '../holding';
+import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, nearestOnPolygon, Random, sin } from '../math';
 import {
   groundSpeed,
@@ -10,15 +10,16 @@ import {
   pointAboard,
   pointOnWater,
   setLineColumn,
-  U,
   windAt,
+  type LineAt,
   type SimState,
   type World,
 } from '../sim';
 import type { CrewEvent, LineEvent, TakeEvent } from './events';
 import { dropAnchor, weighAnchor } from './anchor-jobs';
+import { Fouling } from './fouling';
 import { markNow } from './marks';
-import { between, Hand, offSegment, type Job } from './hand';
+import { between, Hand, type Job } from './hand';
 import { LineJobs, type Deck } from './line-jobs';
 import {
   LOOKS_S,
@@ -35,8 +36,6 @@ import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
 const STEP_S = 1.5;
 /** An anchor that has come home so far is not digging in any more, m. Judgement. */
 const DRAGS_M = 3;
-/** Way on at which a loose end in the water streams astern of where she goes. Judgement. */
-const STREAMS_MPS = 0.15;
 
 /**
  * The people of a manoeuvre and what they do with lines, in their own time: they walk, wait for a reach, throw and
@@ -52,8 +51,8 @@ export class Crew implements Deck {
   /** Who holds each line. */
   readonly tender: (Hand | null)[];
   private readonly hasHelm: boolean;
-  /** Ground lines on their way forward. */
-  private readonly picked = new Set<number>();
+  private readonly fouling: Fouling;
+  private readonly where: readonly LineAt[];
   inDanger = false;
   fouled = false;
 
@@ -67,6 +66,8 @@ export class Crew implements Deck {
     this.people = crew.map(({ at, pull, throws }, i) => new Hand(i, at, pull, throws));
     this.anybody = lines.map(() => new Hand(null, null, ANY_PULL_N, ANY_THROW_M));
     this.tender = lines.map(() => null);
+    this.where = lines.map((_, line) => lineAt(world, line));
+    this.fouling = new Fouling(rigging.lines, world);
     this.random = new Random(rigging.seed);
     this.jobs = new LineJobs(this);
     this.hasHelm = helm !== null && this.people.some((hand) => hand.reaches(helm));
@@ -304,16 +305,18 @@ export class Crew implements Deck {
   look(before: SimState): void {
     const { lines } = this.rigging;
     for (let i = 0; i < lines.length; i++) {
-      const made = this.get(i, LINE.MADE);
-      const was = lineColumn(before, this.world, i, LINE.MADE);
+      const { boat, row } = this.where[i]!;
+      const at = row * LINE_COLUMNS + LINE.MADE;
+      const made = boat === 0 ? this.state.lines[at]! : this.get(i, LINE.MADE);
+      const was = boat === 0 ? before.lines[at]! : lineColumn(before, this.world, i, LINE.MADE);
       if (made !== was && made === MADE.PARTED) this.tellLine(i, 'parted');
       if (lines[i]!.anchor) this.lookAtAnchor(i, before);
       if (made !== was && was !== MADE.FAST && made === MADE.FAST) this.tellLine(i, 'brought up');
-      if (!this.fouled && this.reachesPropeller(i)) {
-        this.fouled = true;
-        this.tellLine(i, 'in the propeller');
-      }
     }
+    const caught = this.fouled ? -1 : this.fouling.caught(this.state);
+    if (caught < 0) return;
+    this.fouled = true;
+    this.tellLine(caught, 'in the propeller');
   }
 
   private lookAtAnchor(line: number, before: SimState): void {
@@ -321,60 +324,12 @@ export class Crew implements Deck {
     if (dragged < DRAGS_M && this.get(line, LINE.DRAGGED) >= DRAGS_M) this.tellLine(line, 'drags');
   }
 
-  /** Can a line in the water, or the bight of a slack one, get to a propeller that turns? */
-  private reachesPropeller(line: number): boolean {
-    const made = this.get(line, LINE.MADE);
-    if (made === MADE.ABOARD || made === MADE.PARTED) return false;
-    // A ground line on its way forward has its tail's place; a line not yet on has none.
-    if (made === MADE.PASSING) return this.walkedPast(line);
-    const { from, anchor } = this.rigging.lines[line]!;
-    // Chain sinks; what another boat's lines lie about is not followed.
-    if (anchor || lineAt(this.world, line).boat > 0) return false;
-    const { drives } = this.world.craft.spec;
-    const length = this.get(line, LINE.LENGTH);
-    const surge = this.state.motion[U]!;
-    for (let i = 0; i < drives.length; i++) {
-      if (this.state.engines[i]!.engaged === 0) continue;
-      const drive = drives[i]!;
-      // A loose end streams away from where she goes.
-      const away = surge * (drive.x - from.x) > 0 && Math.abs(surge) > STREAMS_MPS;
-      if (made === MADE.TRAILING && away) continue;
-      let reach = between(from, drive);
-      if (reach >= length) continue;
-      if (made !== MADE.TRAILING) {
-        // Most lines lie on the place: no look for another boat's cleat, at every step.
-        const ashore = this.get(line, LINE.ON) === 0;
-        const end = ashore
-          ? { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) }
-          : this.endOf(line);
-        reach += between(pointOnWater(this.state, drive.x, drive.y), end);
-      }
-      if (reach < length) return true;
-    }
-    return false;
-  }
-
-  /** A ground line walked forward lies along her side, slack from the quay to the hand: is a propeller near that? */
-  private walkedPast(line: number): boolean {
-    if (!this.picked.has(line)) return false;
-    const { at } = this.rigging.lines[line]!;
-    const tail = { x: this.get(line, LINE.EAST), y: this.get(line, LINE.NORTH) };
-    const hand = pointOnWater(this.state, at.x, at.y);
-    return this.world.craft.spec.drives.some((drive, i) => {
-      if (this.state.engines[i]!.engaged === 0) return false;
-      const { x, y } = pointOnWater(this.state, drive.x, drive.y);
-      return offSegment(tail, hand, x, y) < PROPELLER_ROOM_M;
-    });
-  }
-
   endOf(line: number): { readonly x: number; readonly y: number } {
     return lineEnd(this.state, this.world, line);
   }
 
   tellLine(line: number, what: LineEvent): void {
-    if (what === 'picked up') this.picked.add(line);
-    else this.picked.delete(line);
-
+    this.fouling.walks(line, what === 'picked up');
     this.events.push({ time: this.now, is: 'line', line, what, ...this.endOf(line) });
   }
 

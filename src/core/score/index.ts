@@ -1,5 +1,6 @@
 export type { CrewEvent, LineEvent, TakeEvent } from './events';
 export { energyAudit, type EnergyAudit } from './energy';
+export { Fouling } from './fouling';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
 export { markAtStart, markNow } from './marks';

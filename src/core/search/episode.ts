@@ -9,7 +9,7 @@ import {
 } from '../debrief';
 import { GROUND, NO_LINES, noClearance } from '../holding';
 import { cos, sin } from '../math';
-import { worldOf, type RunInput } from '../score';
+import { Fouling, worldOf, type RunInput } from '../score';
 import {
   advance,
   beginning,
@@ -39,11 +39,15 @@ export class Surroundings {
   readonly world: World;
   readonly berth: ReadonlySet<number>;
   readonly lookout: Lookout;
+  /** Her lines that may get into a propeller; null where there are none. */
+  readonly fouling: Fouling | null;
 
   constructor(readonly input: RunInput) {
     this.world = worldOf(input, input.limit + AFTER_S);
     this.berth = numbersOf(this.world, input.berth);
     this.lookout = new Lookout(this.world);
+    const { rigging } = input;
+    this.fouling = rigging?.lines.length ? new Fouling(rigging.lines, this.world) : null;
   }
 
   /** A boat lying still over ground at a pose and moment, engines in neutral. */
@@ -97,6 +101,7 @@ export class Episode {
   private least = Infinity;
   private nearestThing = -1;
   private nearestPart: HullPart | null = null;
+  private inPropeller = false;
 
   constructor(
     private readonly about: Surroundings,
@@ -123,6 +128,8 @@ export class Episode {
   step(): void {
     advance(this.state, this.about.world, this.scratch, STEP_S, this.log);
     this.measure();
+    const { fouling } = this.about;
+    if (fouling && !this.inPropeller) this.inPropeller = fouling.caught(this.state) >= 0;
   }
 
   /** Steps until `done` says so, or for `most` seconds; tells whether it was done. */
@@ -144,6 +151,11 @@ export class Episode {
     this.nearestThing = this.now.obstacle;
     const { length, beam } = craft.spec.hull;
     this.nearestPart = hullPart(this.now.x, this.now.y, length, beam);
+  }
+
+  /** Has a line got into a propeller? */
+  get fouled(): boolean {
+    return this.inPropeller;
   }
 
   get touches(): readonly Touch[] {

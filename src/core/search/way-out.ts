@@ -31,7 +31,10 @@ interface Tried {
   readonly touched: 'no' | 'soft' | 'worse';
 }
 
-/** Carries on as ordered for `late` seconds, then escapes; gives up once clearance is under `floor` or a touch is not soft. */
+/**
+ * Carries on as ordered for `late` seconds, then escapes; gives up once clearance is under `floor`, a touch is not soft
+ * or a line is in a propeller.
+ */
 function attempt(
   about: Surroundings,
   from: SimState,
@@ -51,6 +54,7 @@ function attempt(
           grade === 'hard' || (grade === 'firm' && !about.berth.has(obstacle)),
       );
     }
+    if (episode.fouled) worse = true;
     return worse || episode.leastClearance < floor;
   };
   if (late > 0) episode.until(broken, late);

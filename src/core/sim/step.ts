@@ -6,7 +6,8 @@ import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
-import { CLOCK, othersOf, setLineRates, type Scratch, type TouchWatch, type World } from './world';
+import { setLineRates } from './line-rates';
+import { CLOCK, type Scratch, type TouchWatch, type World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -78,10 +79,8 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   advanceHelm(state, world, s);
   senseSurroundings(state.motion, world, s);
   lookAround(state.motion, world, s);
-  if (world.lines.tended) {
-    s.lines = state.lines;
-    setLineRates(s.lineRates, world.craft, world.lines, s.lines, s.views, othersOf(world), s.span);
-  }
+  if (world.lines.tended) s.lines = state.lines;
+  if (world.lines.count > 0) setLineRates(s, world, s.clock[CLOCK.STEP]!);
   setRates(state.motion, world, s);
 }
 

@@ -10,6 +10,7 @@ import {
   setTouchRates,
 } from '../holding';
 import { turnGround, setGround } from './derivative';
+import { setLineRates } from './line-rates';
 import type { SimState } from './state';
 import {
   beginPiece,
@@ -28,7 +29,6 @@ import {
   CLOCK,
   makeScratch,
   othersOf,
-  setLineRates,
   type Company,
   type Pair,
   type Party,
@@ -62,10 +62,9 @@ export function companyOf(parties: readonly Party[], friction = HULL_FRICTION): 
   });
   for (const { boat, acts } of pairs) parties[boat]!.scratch.views[acts.on] = acts.seen;
   for (const party of parties) {
-    const { craft, lines } = party.world;
-    const { lineRates, span } = party.scratch;
     const others = parties.filter((other) => other !== party);
-    setLineRates(lineRates, craft, lines, lines.rows, null, others, span);
+    party.scratch.alongside = others.map(({ world }) => world.craft);
+    setLineRates(party.scratch, party.world, 0);
   }
   return {
     parties,

@@ -177,6 +177,14 @@ interface EngineColumns {
   readonly angle: Float64Array | null;
 }
 
+interface LineColumns {
+  readonly pull: Float64Array;
+  readonly made: Float64Array;
+  readonly length: Float64Array;
+  readonly endX: Float64Array;
+  readonly endY: Float64Array;
+}
+
 /** Columns of one length, side by side in one buffer: two dozen of their own cost more than what is written in them. */
 function sideBySide<T extends string>(
   names: readonly T[],
@@ -197,7 +205,7 @@ export class TraceWriter {
   /** The same columns by what they are of, found once: three and perhaps an angle for each engine, one a thruster. */
   private readonly ofEngine: readonly EngineColumns[];
   private readonly ofThruster: readonly Float64Array[];
-  private readonly ofLine: readonly (readonly Float64Array[])[];
+  private readonly ofLine: readonly LineColumns[];
   private readonly where: readonly LineAt[];
   private readonly ofOther: readonly (readonly Float64Array[])[];
   private length = 0;
@@ -215,9 +223,15 @@ export class TraceWriter {
       rps: this.columns[engineColumn('rps', k)]!,
       angle: this.columns[`angle${k + 1}` as MoreColumn] ?? null,
     }));
-    this.ofLine = Array.from({ length: recorded(world) }, (_, k) => [
-      ...LINE_RECORD.map((what) => this.columns[`${what}${k + 1}` as MoreColumn]!),
-    ]);
+    const ofLine = (what: (typeof LINE_RECORD)[number], k: number) =>
+      this.columns[`${what}${k + 1}` as MoreColumn]!;
+    this.ofLine = Array.from({ length: recorded(world) }, (_, k) => ({
+      pull: ofLine('tension', k),
+      made: ofLine('made', k),
+      length: ofLine('length', k),
+      endX: ofLine('endX', k),
+      endY: ofLine('endY', k),
+    }));
     this.where = this.ofLine.map((_, k) => lineAt(world, k));
     this.ofOther = othersOf(world)
       .slice(0, MOST_OTHERS)
@@ -245,22 +259,7 @@ export class TraceWriter {
     c.rudder[i] = state.angles[0]!;
     c.clearance[i] = clearance;
     this.writeEngines(state, i);
-    for (let k = 0; k < this.ofLine.length; k++) {
-      const [pull, made, length, endX, endY] = this.ofLine[k]!;
-      // Read where they stand: a look-up for each would cost more than what is written.
-      const { boat, row } = this.where[k]!;
-      const rows = boat === 0 ? state.lines : state.others[boat - 1]!.lines;
-      const at = row * LINE_COLUMNS;
-      pull![i] = boat === 0 ? scratch.tension[row]! : tensionOf(this.world, scratch, k);
-      made![i] = rows[at + LINE.MADE]!;
-      length![i] = rows[at + LINE.LENGTH]!;
-      endX![i] = rows[at + LINE.EAST]!;
-      endY![i] = rows[at + LINE.NORTH]!;
-      if (rows[at + LINE.ON] === 0) continue;
-      const end = lineEnd(state, this.world, k);
-      endX![i] = end.x;
-      endY![i] = end.y;
-    }
+    for (let k = 0; k < this.ofLine.length; k++) this.writeLine(state, scratch, i, k);
     for (let k = 0; k < this.ofOther.length; k++) {
       const [x, y, heading] = this.ofOther[k]!;
       const other = state.others[k]!.motion;
@@ -268,6 +267,23 @@ export class TraceWriter {
       y![i] = other[Y]!;
       heading![i] = other[PSI]!;
     }
+  }
+
+  private writeLine(state: SimState, scratch: Scratch, i: number, k: number): void {
+    const { pull, made, length, endX, endY } = this.ofLine[k]!;
+    // Read where they stand: a look-up for each would cost more than what is written.
+    const { boat, row } = this.where[k]!;
+    const rows = boat === 0 ? state.lines : state.others[boat - 1]!.lines;
+    const at = row * LINE_COLUMNS;
+    pull[i] = boat === 0 ? scratch.tension[row]! : tensionOf(this.world, scratch, k);
+    made[i] = rows[at + LINE.MADE]!;
+    length[i] = rows[at + LINE.LENGTH]!;
+    endX[i] = rows[at + LINE.EAST]!;
+    endY[i] = rows[at + LINE.NORTH]!;
+    if (rows[at + LINE.ON] === 0) return;
+    const end = lineEnd(state, this.world, k);
+    endX[i] = end.x;
+    endY[i] = end.y;
   }
 
   private writeEngines({ engines, thrusters, angles }: SimState, i: number): void {

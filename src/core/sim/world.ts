@@ -2,20 +2,13 @@ import { STRIP_COUNT, type Craft } from '../craft';
 import { deepWater, FLOW_COLUMNS, WORK_COLUMNS } from '../forces';
 import {
   GROUND_COLUMNS,
-  LINE,
-  LINE_COLUMNS,
-  RATES,
   shapesOf,
-  SPAN,
   SPAN_COLUMNS,
-  spanOf,
   touchScratch,
   type Between,
   type Lines,
   type Obstacle,
   type Shore,
-  tensionIn,
-  chainTension,
   type TouchScratch,
 } from '../holding';
 import { TURN_COLUMNS } from '../math';
@@ -23,6 +16,7 @@ import { STREAM_COLUMNS } from '../water';
 import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import type { Ledger } from './ledger';
+import { setLineRates } from './line-rates';
 import { initialState, MOTION_SIZE, type SimState, type StartPose } from './state';
 
 /** A run's fixed surroundings. */
@@ -111,6 +105,8 @@ export interface Scratch {
   readonly touch: TouchScratch;
   /** Columns RATES of the lines: how fast they can act. */
   readonly lineRates: Float64Array;
+  /** The boats that ON of her lines counts. */
+  alongside: readonly Craft[];
   /** Tension of each line, N; rows of columns LINE (the state's own where they may change); columns SPAN. */
   readonly tension: Float64Array;
   lines: Float64Array;
@@ -165,81 +161,6 @@ export interface Company {
   readonly rates: Float64Array;
 }
 
-/** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
-function lightnessAt({ mass }: Craft, x: number, y: number): number {
-  return 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
-}
-
-/** Stretch a line may still take before the rates are looked at again, as a share; and way a chain may go, m. */
-const STRAIN_AHEAD = 0.02;
-const CHAIN_AHEAD_M = 0.15;
-
-/** Slope of a chain's pull over the way its end goes, N/m, as steep as it may come to be. */
-function chainSlope(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
-  const at = i * LINE_COLUMNS;
-  const length = rows[at + LINE.LENGTH]!;
-  const firm = lines.stiffness[i]! / length;
-  tensionIn(lines, rows, i, span);
-  const now = span[SPAN.LEVEL]!;
-  span[SPAN.LENGTH]! += CHAIN_AHEAD_M;
-  chainTension(span, length, -rows[at + LINE.RISE]!, lines.weight[i]!, lines.stiffness[i]!);
-  return Math.min(firm, Math.max(0, span[SPAN.LEVEL]! - now) / CHAIN_AHEAD_M);
-}
-
-/**
- * How fast lines can act, 1/s, into columns RATES: the firmest one's spring, and all of them with their damping.
- *
- * @param rows columns LINE; one that is on nothing does not count
- * @param views how she lies over the place and as the others see her (columns GROUND), for how far each is stretched;
- *   null while that is not known
- * @param others boats whose cleats may be at the other end
- * @param span working memory, columns SPAN
- */
-export function setLineRates(
-  rates: Float64Array,
-  craft: Craft,
-  lines: Lines,
-  rows: Float64Array,
-  views: readonly Float64Array[] | null,
-  others: readonly { readonly world: Pick<World, 'craft'> }[],
-  span: Float64Array,
-): void {
-  let firmest = 0;
-  let springs = 0;
-  let damping = 0;
-  for (let i = 0; i < lines.count; i++) {
-    const at = i * LINE_COLUMNS;
-    if (rows[at + LINE.HOLD] === 0) continue;
-    const on = rows[at + LINE.ON]!;
-    let lightness = lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!);
-    if (on > 0 && on <= others.length) {
-      const { craft: theirs } = others[on - 1]!.world;
-      lightness += lightnessAt(theirs, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
-    }
-    let slope: number;
-    if (lines.weight[i]! > 0) {
-      if (views) spanOf(span, lines, rows, i, views[on]!);
-      else span[SPAN.LENGTH] = 0;
-      slope = chainSlope(lines, rows, i, span);
-    } else {
-      // The steeper the further it is stretched: as far as it is now, and a little further.
-      const length = rows[at + LINE.LENGTH]!;
-      let strain = STRAIN_AHEAD;
-      if (views && lines.stiffening[i]! > 0) {
-        spanOf(span, lines, rows, i, views[on]!);
-        strain += Math.max(0, (span[SPAN.LENGTH]! - length) / length);
-      }
-      slope = (lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain) / length;
-    }
-    const spring = slope * lightness;
-    firmest = Math.max(firmest, Math.sqrt(spring));
-    springs += spring;
-    damping += lines.damping[i]! * lightness;
-  }
-  rates[RATES.FIRMEST] = firmest;
-  rates[RATES.ALL] = Math.sqrt(springs) + damping;
-}
-
 function openAir(): Float64Array {
   const air = new Float64Array(AIR_COLUMNS);
   air[AIR.MEAN_SQUARE] = 1;
@@ -252,10 +173,7 @@ export function makeScratch(world: World): Scratch {
   const ground = new Float64Array(GROUND_COLUMNS);
   const vector = () => new Float64Array(MOTION_SIZE);
   const tension = new Float64Array(lines.count);
-  const rates = new Float64Array(2);
-  const span = new Float64Array(SPAN_COLUMNS);
-  setLineRates(rates, craft, lines, lines.rows, null, others, span);
-  return {
+  const s: Scratch = {
     force: new Float64Array(3),
     outside: new Float64Array(3),
     rates: new Float64Array(2),
@@ -271,10 +189,11 @@ export function makeScratch(world: World): Scratch {
     ground,
     views: [ground, ...others.map(() => new Float64Array(GROUND_COLUMNS))],
     touch: touchScratch(true, shapesOf(craft, world.shore)),
-    lineRates: rates,
+    lineRates: new Float64Array(2),
     tension,
     lines: lines.rows,
-    span,
+    alongside: others.map((other) => other.world.craft),
+    span: new Float64Array(SPAN_COLUMNS),
     stages: actuatorStages(craft),
     air: openAir(),
     wind: new Float64Array(2),
@@ -285,4 +204,6 @@ export function makeScratch(world: World): Scratch {
     ledger: null,
     company: null,
   };
+  setLineRates(s, world, 0);
+  return s;
 }
