@@ -24,3 +24,13 @@ export {
 } from './manoeuvres';
 export { dataDirectory, library, openLibrary, type Library } from './open';
 export { readDemo, seedDemo } from './seed';
+export {
+  keepTake,
+  listTakes,
+  openTake,
+  saveNotes,
+  saveRecording,
+  setTakeAside,
+  type ListedTake,
+  type OpenedTake,
+} from './takes';

@@ -46,3 +46,25 @@ export const figures = sqliteTable('figures', {
   document: text('document').notNull(),
   createdAt: integer('created_at').notNull(),
 });
+
+/** Takes driven by hand, each with the manoeuvre as it was when it was driven. */
+export const takes = sqliteTable(
+  'takes',
+  {
+    id: text('id').primaryKey(),
+    /** The manoeuvre it was driven in; it may have been changed since. */
+    manoeuvreId: text('manoeuvre_id')
+      .notNull()
+      .references(() => manoeuvres.id),
+    manoeuvre: text('manoeuvre').notNull(),
+    recording: text('recording').notNull(),
+    notes: text('notes').notNull(),
+    /** What it came to, worked out when it is first asked for. */
+    summary: text('summary'),
+    startedAt: integer('started_at').notNull(),
+    updatedAt: integer('updated_at').notNull(),
+    /** Set when put aside; it can be brought back. */
+    removedAt: integer('removed_at'),
+  },
+  (table) => [index('takes_of_manoeuvre').on(table.manoeuvreId, table.startedAt)],
+);

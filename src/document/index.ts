@@ -62,7 +62,24 @@ export {
   type LineDocument,
   type PersonDocument,
 } from './rigging';
-export { degrees, radians } from './fields';
+export { degrees, id as idSchema, radians } from './fields';
+export {
+  DRIVEN_SCHEMA,
+  drivenFileSchema,
+  recordingSchema,
+  surpriseSchema,
+  takeNoteSchema,
+  takeNotesSchema,
+  toDrive,
+  toDriveOrder,
+  toRecording,
+  type DriveFrom,
+  type DriveInputDocument,
+  type DrivenFile,
+  type RecordingDocument,
+  type SurpriseDocument,
+  type TakeNote,
+} from './driven';
 export { fitScore, type Fitted } from './fit-score';
 export {
   MANOEUVRE_SCHEMA,

@@ -49,7 +49,8 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
 
 const GEARS = { ahead: 1, neutral: 0, astern: -1 } as const;
 
-function order(document: OrderDocument, names: Names, path: string): TimedOrder {
+/** An order as the core gives it; names that lead nowhere are noted in `names`. */
+export function toOrder(document: OrderDocument, names: Names, path: string): TimedOrder {
   const after = document.after_s;
   switch (document.do) {
     case 'wheel':
@@ -255,11 +256,11 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
       id: beat.id,
       cue: cue(beat.cue, names, `${path}.cue`),
       within: beat.within_s,
-      orders: beat.orders.map((o, k) => order(o, names, `${path}.orders[${k}]`)),
+      orders: beat.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
       expect: beat.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
       wayOut: {
         take: beat.wayOut.take,
-        orders: beat.wayOut.orders.map((o, k) => order(o, names, `${path}.wayOut.orders[${k}]`)),
+        orders: beat.wayOut.orders.map((o, k) => toOrder(o, names, `${path}.wayOut.orders[${k}]`)),
       },
     };
   });

@@ -54,6 +54,7 @@ export class Crew implements Deck {
   private readonly fouling: Fouling;
   private readonly where: readonly LineAt[];
   inDanger = false;
+  readonly mishaps = { late: 0, misses: 0 };
   fouled = false;
 
   constructor(

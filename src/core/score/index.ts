@@ -4,12 +4,16 @@ export { Fouling } from './fouling';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
 export { markAtStart, markNow } from './marks';
+export type { Conductor, Finish } from './conductor';
+export { Crew } from './crew';
 export {
+  Run,
   runTake,
   runTillHard,
   worldOf,
   type OtherInput,
   type RunInput,
+  type Conducted,
   type RunWatch,
 } from './run';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
@@ -24,7 +28,7 @@ export {
   type Rigging,
   type Whereabouts,
 } from './rigging';
-export { isForHands } from './obey';
+export { isForHands, obey } from './obey';
 export { LINE_STATES, PASS_HOW, TEND_HOW } from './types';
 export type {
   Beat,

@@ -56,6 +56,8 @@ export interface Deck {
   readonly world: World;
   readonly random: Random;
   readonly now: number;
+  /** What is to go wrong for the sake of practice: seconds the next line comes late, and tries yet to be missed. */
+  readonly mishaps: { late: number; misses: number };
   /** Who holds each line. */
   readonly tender: (Hand | null)[];
   get(line: number, column: number): number;
@@ -95,6 +97,11 @@ export class LineJobs {
     if (how === 'carry') return yield* this.carry(hand, order);
     if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
       return crew.tellLine(line, 'not passed');
+    if (crew.mishaps.late > 0) {
+      const { late } = crew.mishaps;
+      crew.mishaps.late = 0;
+      yield crew.now + late;
+    }
     this.make(line, MADE.PASSING, 0, hand);
     crew.tellLine(line, 'passing');
     const on = how === 'drop' ? yield* this.drop(order) : yield* this.throw(hand, order);
@@ -169,10 +176,17 @@ export class LineJobs {
     for (let i = 0; i < THROWS_TRIED; i++) {
       if (!(yield* this.untilWithin(order, () => DROP_REACH_M))) return false;
       yield this.crew.now + DROP_S;
-      if (this.distance(order) <= DROP_REACH_M * 1.2) return true;
+      if (this.distance(order) <= DROP_REACH_M * 1.2 && !this.isToMiss()) return true;
       this.crew.tellLine(order.line, 'missed');
     }
     return false;
+  }
+
+  private isToMiss(): boolean {
+    const { mishaps } = this.crew;
+    if (mishaps.misses === 0) return false;
+    mishaps.misses -= 1;
+    return true;
   }
 
   private *throw(hand: Hand, order: Pass): Generator<number, boolean> {
@@ -184,7 +198,7 @@ export class LineJobs {
       const distance = this.distance(order);
       const catcher = crew.idleAshore(mark);
       if (!catcher && crew.rigging.crew.length > 0) return false;
-      const caught = crew.random.uniform() < catchChance(distance, range());
+      const caught = crew.random.uniform() < catchChance(distance, range()) && !this.isToMiss();
       yield crew.now + THROW_S + distance / FLIES_MPS;
       if (caught) {
         if (catcher) yield* crew.walkAshore(catcher, mark);

@@ -1,4 +1,5 @@
 import type { SimState, World } from '../sim';
+import type { Conductor, Finish } from './conductor';
 import { Crew } from './crew';
 import type { TakeEvent } from './events';
 import { lookAt } from './expect';
@@ -6,9 +7,6 @@ import { armGate, type Gate } from './gates';
 import { isForHands, obey } from './obey';
 import { NO_RIGGING, type Rigging } from './rigging';
 import type { ControlOrder, Expectation, Score, TimedOrder } from './types';
-
-/** Why a run is over. */
-export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time' | 'fouled';
 
 interface Due {
   readonly at: number;
@@ -32,7 +30,7 @@ const WAY_OUT_S = 45;
  * and takes the way out if it was not met. The run loop asks it for the next moment of interest and
  * tells it when that moment has come.
  */
-export class Player {
+export class Player implements Conductor {
   readonly events: TakeEvent[] = [];
   finish: Finish | null = null;
   /** Beat last begun, −1 before the first. */

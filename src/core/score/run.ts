@@ -7,6 +7,7 @@ import {
   numbersOf,
   TouchLog,
   type LeastClearance,
+  type Touch,
 } from '../debrief';
 import {
   noClearance,
@@ -37,6 +38,7 @@ import {
   STEP_S,
   timeToActuatorEvent,
   TraceWriter,
+  type Trace,
   X,
   Y,
   type LineAt,
@@ -49,6 +51,7 @@ import {
 } from '../sim';
 import { STOPPED_MPS } from './gates';
 import { checkGoal, type Goal } from './goal';
+import type { Conductor, Finish } from './conductor';
 import { Player } from './player';
 import type { Rigging } from './rigging';
 import type { BeatMark, Outcome, Take } from './take';
@@ -106,12 +109,27 @@ export function runTake(
   watch: RunWatch | null = null,
   ledger: Ledger | null = null,
 ): Take {
-  return new Run(input, watch, false, ledger).play();
+  return new Run(input, scored(input), { watch, ledger }).play();
 }
 
 /** The same, given up at the first hard touch: for trying many, where what comes after one tells nothing. */
 export function runTillHard(input: RunInput): Take {
-  return new Run(input, null, true).play();
+  return new Run(input, scored(input), { tillHard: true }).play();
+}
+
+/** What a run is conducted by: given once she lies there, at the start. */
+export type Conducted = (state: SimState, world: World) => Conductor;
+
+const scored =
+  ({ score, rigging }: RunInput): Conducted =>
+  (state, world) =>
+    new Player(score, state, world, rigging);
+
+/** How a run is looked at: shown every sample, its work booked, given up at the first hard touch. */
+export interface Looking {
+  readonly watch?: RunWatch | null;
+  readonly ledger?: Ledger | null;
+  readonly tillHard?: boolean;
 }
 
 /** The world a manoeuvre is played in, its gusts known for so many seconds. */
@@ -141,12 +159,13 @@ export function worldOf(input: RunInput, duration: number): World {
   };
 }
 
-class Run {
-  private readonly world: World;
-  private readonly state: SimState;
+/** One run of a manoeuvre: the water, the boat on it, and what she did, conducted by a score or by a hand at the helm. */
+export class Run {
+  readonly world: World;
+  readonly state: SimState;
   private readonly before: SimState;
   private readonly scratch: Scratch;
-  private readonly player: Player;
+  private readonly player: Conductor;
   private readonly log: TouchLog;
   private readonly trace: TraceWriter;
   private readonly beats: BeatMark[] = [];
@@ -157,15 +176,21 @@ class Run {
   private least: LeastClearance | null = null;
   private overhang: LeastClearance | null = null;
   private readonly tended: boolean;
+  private readonly watch: RunWatch | null;
+  private readonly ledger: Ledger | null;
+  private readonly tillHard: boolean;
+  /** Steps of the grid that lie behind. */
   private gridStep = 0;
   private seen = 0;
 
   constructor(
     private readonly input: RunInput,
-    private readonly watch: RunWatch | null,
-    private readonly tillHard = false,
-    private readonly ledger: Ledger | null = null,
+    conducted: Conducted,
+    { watch = null, ledger = null, tillHard = false }: Looking = {},
   ) {
+    this.watch = watch;
+    this.ledger = ledger;
+    this.tillHard = tillHard;
     this.world = worldOf(input, input.limit);
     this.state = beginning(this.world, input.start);
     this.before = beginning(this.world, input.start);
@@ -178,21 +203,57 @@ class Run {
     this.tended = [this.world, ...othersOf(this.world).map(({ world }) => world)].some(
       ({ lines }) => lines.tended,
     );
-    this.player = new Player(input.score, this.state, this.world, input.rigging);
+    this.player = conducted(this.state, this.world);
   }
 
+  /** From start to finish. */
   play(): Take {
+    this.begin();
+    while (this.player.finish === null) this.goOn();
+    return this.end();
+  }
+
+  /** She lies there; the first beats begin. */
+  begin(): void {
     this.settle();
     this.player.crew.tellStart();
     this.sample();
     this.beginBeats();
-    while (this.player.finish === null) {
-      if (this.state.time >= this.input.limit - INSTANT_S || this.givenUp())
-        this.player.stopForTime();
-      else this.advance();
-    }
+  }
+
+  /** To the next point of the grid, or to the end if that comes before. */
+  stepOn(): void {
+    const from = this.gridStep;
+    while (this.gridStep === from && this.player.finish === null) this.goOn();
+  }
+
+  /** What she shows by now that it is over; nothing can follow. */
+  end(): Take {
     if (this.gridStep % STEPS_PER_SAMPLE !== 0 || this.offGrid() > INSTANT_S) this.sample();
     return this.take();
+  }
+
+  /** Her last samples, the newest last. */
+  recent(samples: number): Trace {
+    return this.trace.finish(samples);
+  }
+
+  /** What she is nearest to at the last sample, her own berth left out; null with nothing about. */
+  get nearest(): LeastClearance | null {
+    return this.nearer(null, this.now);
+  }
+
+  get touches(): readonly Touch[] {
+    return this.log.touches();
+  }
+  get touchCount(): number {
+    return this.log.count;
+  }
+
+  private goOn(): void {
+    if (this.state.time >= this.input.limit - INSTANT_S || this.givenUp())
+      this.player.stopForTime();
+    else this.advance();
   }
 
   private givenUp(): boolean {
@@ -353,12 +414,7 @@ class Run {
   }
 }
 
-function judge(
-  finish: Player['finish'],
-  inDanger: boolean,
-  hard: boolean,
-  goalMet: boolean,
-): Outcome {
+function judge(finish: Finish | null, inDanger: boolean, hard: boolean, goalMet: boolean): Outcome {
   if (inDanger) return 'unsafe';
   if (hard) return 'hard touch';
   if (finish === 'ended' || finish === null) return goalMet ? 'reached' : 'missed';

@@ -34,9 +34,9 @@ export interface Environment {
   readonly row: Float64Array;
   readonly waterDensity: number;
   readonly airDensity: number;
-  /** Reference stream, m/s east and north: steady and the same everywhere. */
-  readonly streamEast: number;
-  readonly streamNorth: number;
+  /** Reference stream, m/s east and north: the same everywhere, and steady but for what `setStream` does. */
+  streamEast: number;
+  streamNorth: number;
   readonly windFrom: number;
   readonly windSpeed: number;
   /** Wind at the boat's windage over wind at 10 m. */
@@ -47,7 +47,9 @@ export interface Environment {
   readonly gusts: GustSeries | null;
   readonly steadyWind: boolean;
   readonly windbreaks: readonly Windbreak[];
-  readonly field: StreamField | null;
+  /** How the stream differs from place to place, and the pattern it does so by. */
+  field: StreamField | null;
+  readonly pattern: StreamPattern | null;
   readonly depth: number;
   readonly level: Series | null;
   readonly confined: boolean;
@@ -92,6 +94,7 @@ export function environmentFor(
     steadyWind: !gusts && !windStrength && !windVeer,
     windbreaks: weather.windbreaks ?? [],
     field: weather.stream ? streamField(streamEast, streamNorth, weather.stream) : null,
+    pattern: weather.stream ?? null,
     depth: weather.depth ?? Infinity,
     level: weather.level ?? null,
     confined: weather.confined ?? false,

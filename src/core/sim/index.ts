@@ -54,6 +54,7 @@ export {
 export { step, STEP_S } from './step';
 export { advance, companyOf, lookAbout, onOf, stepTogether } from './together';
 export { senseSurroundings } from './surroundings';
+export { setStream } from './turn-stream';
 export {
   engineColumn,
   MORE_COLUMNS,

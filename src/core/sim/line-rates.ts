@@ -10,7 +10,17 @@ import {
   tensionIn,
   type Lines,
 } from '../holding';
-import type { Scratch, World } from './world';
+
+/** What is known of her lines within a step, as it stands in the step's working memory. */
+interface LinesKnown {
+  /** Columns LINE. */
+  readonly lines: Float64Array;
+  /** How she lies over the place and as the others see her, columns GROUND. */
+  readonly views: readonly Float64Array[];
+  readonly alongside: readonly Craft[];
+  readonly span: Float64Array;
+  readonly lineRates: Float64Array;
+}
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
 function lightnessAt({ mass }: Craft, x: number, y: number): number {
@@ -41,7 +51,7 @@ const SLACK_HAND_M = 0.1;
  * Can a line come to pull within so many seconds? Not where it is slack by more than she goes, and is taken in.
  * `span` says how it lies.
  */
-function mayPull(s: Scratch, lines: Lines, i: number, view: Float64Array, seconds: number) {
+function mayPull(s: LinesKnown, lines: Lines, i: number, view: Float64Array, seconds: number) {
   const at = i * LINE_COLUMNS;
   const vx = view[GROUND.SURGE]! - view[GROUND.YAW]! * lines.boatY[i]!;
   const vy = view[GROUND.SWAY]! + view[GROUND.YAW]! * lines.boatX[i]!;
@@ -57,7 +67,11 @@ function mayPull(s: Scratch, lines: Lines, i: number, view: Float64Array, second
  *
  * @param seconds the step, s; nought while it is not known how she lies: then every line counts
  */
-export function setLineRates(s: Scratch, { craft, lines }: World, seconds: number): void {
+export function setLineRates(
+  s: LinesKnown,
+  { craft, lines }: { readonly craft: Craft; readonly lines: Lines },
+  seconds: number,
+): void {
   const { span, lines: rows, views, alongside, lineRates } = s;
   const known = seconds > 0;
   let firmest = 0;

@@ -299,10 +299,11 @@ export class TraceWriter {
     for (let k = 0; k < this.ofThruster.length; k++) this.ofThruster[k]![i] = thrusters[k]!.power;
   }
 
-  /** The record so far, cut to length. */
-  finish(): Trace {
-    const cut = sideBySide(this.names, this.length);
-    for (const name of this.names) cut[name]!.set(this.columns[name]!.subarray(0, this.length));
+  /** The record so far, cut to length; or no more than its last samples. */
+  finish(samples = this.length): Trace {
+    const from = Math.max(0, this.length - samples);
+    const cut = sideBySide(this.names, this.length - from);
+    for (const name of this.names) cut[name]!.set(this.columns[name]!.subarray(from, this.length));
     return cut as Trace;
   }
 }

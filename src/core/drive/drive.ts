@@ -1,0 +1,138 @@
+import { Run, type Cue, type Order, type RunInput } from '../score';
+import type { SimState, World } from '../sim';
+import { HandPlayer } from './hand-player';
+import { Fate, withSurprises } from './surprises';
+import type { DriveEnd, DriveInput, Driven, Recording, Surprise } from './types';
+
+/** Longest a manoeuvre can be driven, s. */
+export const LONGEST_DRIVE_S = 1800;
+
+/** What is driven is no shorter than this just because the score is, s. */
+const longEnough = (input: RunInput): RunInput => ({ ...input, limit: LONGEST_DRIVE_S });
+
+const NOTHING: Recording = { inputs: [], steps: 0, end: null, surprises: [] };
+
+/**
+ * A manoeuvre driven by hand, step by step of the grid, on the same core as a score is played on. What was given is
+ * recorded; the same recording gives the same take, bit for bit.
+ */
+export class Drive {
+  private readonly run: Run;
+  private readonly fate: Fate;
+  private player!: HandPlayer;
+  private readonly given: DriveInput[] = [];
+  private steps = 0;
+  private ended: DriveEnd | null = null;
+
+  /** Begins at the start, without what was done in a recording; `follow` does that. */
+  constructor(
+    input: RunInput,
+    private readonly surprises: readonly Surprise[] = [],
+  ) {
+    const surprised = withSurprises(longEnough(input), surprises);
+    this.run = new Run(surprised, (state, world) => {
+      this.player = new HandPlayer(surprised, state, world);
+      return this.player;
+    });
+    this.fate = new Fate(surprises, this.run.world);
+    this.run.begin();
+  }
+
+  /** Does again what was done, up to its end or to `steps`. */
+  follow({ inputs, steps, end }: Recording, upTo = steps): void {
+    let next = 0;
+    const give = () => {
+      while (next < inputs.length && inputs[next]!.step <= this.steps)
+        this.give(inputs[next++]!.order);
+    };
+    while (this.steps < Math.min(steps, upTo) && !this.over) {
+      give();
+      this.stepOn();
+    }
+    // What was given at the last moment, and nothing came of any more, is part of it too.
+    if (upTo >= steps) {
+      give();
+      if (end) this.close(end);
+    }
+  }
+
+  /** Orders given now act from this step on. */
+  give(order: Order): void {
+    if (this.over) return;
+    this.given.push({ step: this.steps, order });
+    this.player.give(order);
+  }
+
+  stepOn(): void {
+    if (this.over) return;
+    this.fate.befall(this.state, this.player);
+    this.run.stepOn();
+    this.steps += 1;
+  }
+
+  close(end: DriveEnd): void {
+    if (this.over) return;
+    this.ended = end;
+    this.player.close(end === 'done' ? 'ended' : 'broke off');
+  }
+
+  /** Has it ended, by itself or because the helm said so? */
+  get over(): boolean {
+    return this.player.finish !== null;
+  }
+
+  get step(): number {
+    return this.steps;
+  }
+  get state(): SimState {
+    return this.run.state;
+  }
+  get world(): World {
+    return this.run.world;
+  }
+  get hand(): HandPlayer {
+    return this.player;
+  }
+  get live(): Run {
+    return this.run;
+  }
+  get nextCue(): Cue {
+    return this.player.nextCue();
+  }
+
+  recording(): Recording {
+    return {
+      inputs: [...this.given],
+      steps: this.steps,
+      end: this.ended,
+      surprises: this.surprises,
+    };
+  }
+
+  /** What she shows; nothing can be driven on after it. */
+  finish(): Driven {
+    return { take: this.run.end(), scoreDone: this.player.scoreDone };
+  }
+}
+
+/** Plays a driven take again, to its end or to as many of its steps as are asked for. */
+export function playRecording(
+  input: RunInput,
+  recording: Recording = NOTHING,
+  upTo = recording.steps,
+): Driven {
+  const drive = new Drive(input, recording.surprises);
+  drive.follow(recording, upTo);
+  return drive.finish();
+}
+
+/** The same as it stood at a step: what came after it is forgotten. */
+export function cutAt(recording: Recording, step: number): Recording {
+  if (step >= recording.steps && recording.end === null) return recording;
+  return {
+    ...recording,
+    inputs: recording.inputs.filter((input) => input.step < step),
+    steps: Math.min(step, recording.steps),
+    end: null,
+  };
+}

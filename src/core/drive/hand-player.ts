@@ -1,0 +1,119 @@
+import {
+  armGate,
+  Crew,
+  isForHands,
+  NO_RIGGING,
+  obey,
+  type Conductor,
+  type ControlOrder,
+  type Cue,
+  type Finish,
+  type Order,
+  type RunInput,
+  type TakeEvent,
+} from '../score';
+import { releaseJoystick, type SimState, type World } from '../sim';
+
+/** A hand at the helm: orders come when they are given, and the score is only looked at, to know how far one is. */
+export class HandPlayer implements Conductor {
+  readonly events: TakeEvent[] = [];
+  readonly crew: Crew;
+  readonly brokenOff = false;
+  finish: Finish | null = null;
+  current = -1;
+  private gate;
+  /** Orders to the controls while nobody is at them. */
+  private waiting: ControlOrder[] = [];
+  /** What does not answer the helm any more. */
+  readonly dead = { joystick: false, thrusters: new Set<number>() };
+
+  constructor(
+    private readonly input: RunInput,
+    private readonly state: SimState,
+    private readonly world: World,
+  ) {
+    this.crew = new Crew(input.rigging ?? NO_RIGGING, state, world, this.events);
+    this.gate = armGate(this.nextCue(), state, world);
+  }
+
+  /** The cue of the score that comes next; that of its end behind the last beat. */
+  nextCue(): Cue {
+    const { beats, end } = this.input.score;
+    return (beats[this.current + 1] ?? end).cue;
+  }
+
+  /** Have all cues of the score come, its end too? */
+  get scoreDone(): boolean {
+    return this.current >= this.input.score.beats.length;
+  }
+
+  /** How far that cue is from being reached, in its own measure: below nought while it is not. */
+  toCue(): number {
+    return this.scoreDone ? 0 : this.gate.level(this.state, this.world);
+  }
+
+  give(order: Order): void {
+    this.events.push({ time: this.state.time, is: 'order', beat: this.current, order });
+    if (isForHands(order)) this.crew.give(order);
+    else if (order.do === 'call' || this.crew.helmManned()) this.control(order);
+    else this.waiting.push(order);
+    this.handsAct();
+  }
+
+  private control(order: ControlOrder): void {
+    if (order.do === 'joystick' && this.dead.joystick) return;
+    if (order.do === 'thruster' && this.dead.thrusters.has(order.thruster)) return;
+    obey(order, this.state, this.world);
+  }
+
+  /** The joystick's computer is gone: what it ordered is let go, and it does not answer again. */
+  loseJoystick(): void {
+    this.dead.joystick = true;
+    if (this.state.joystick.active) releaseJoystick(this.state, this.world.craft);
+  }
+
+  nextMoment(): number {
+    return this.crew.next();
+  }
+
+  /** What is only looked at needs no moment inside a step. */
+  level(): number {
+    return -1;
+  }
+
+  noteClearance(): void {}
+
+  takeMoments(): boolean {
+    if (this.state.time + 1e-9 >= this.nextMoment()) this.handsAct();
+    return true;
+  }
+
+  takeCues(): void {
+    while (!this.scoreDone && this.toCue() >= 0) {
+      this.current += 1;
+      if (this.scoreDone) return;
+      this.events.push({ time: this.state.time, is: 'beat', beat: this.current });
+      this.gate = armGate(this.nextCue(), this.state, this.world);
+    }
+  }
+
+  private handsAct(): void {
+    this.crew.act();
+    if (this.waiting.length === 0 || !this.crew.helmManned()) return;
+    for (const order of this.waiting) this.control(order);
+    this.waiting = [];
+  }
+
+  stopForTime(): void {
+    if (this.finish !== null) return;
+    this.events.push({ time: this.state.time, is: 'out of time' });
+    this.finish = 'out of time';
+  }
+
+  /** The helm says it is over. */
+  close(finish: Extract<Finish, 'ended' | 'broke off'>): void {
+    if (this.finish !== null) return;
+    if (finish === 'ended') this.events.push({ time: this.state.time, is: 'end' });
+    this.finish = finish;
+  }
+}

@@ -1,0 +1,50 @@
+import type { Order, Take } from '../score';
+
+/** Something done at the helm, or called to the hands, at a step of the grid: before the boat takes that step. */
+export interface DriveInput {
+  readonly step: number;
+  readonly order: Order;
+}
+
+/** How a driven take came to its end: made fast or clear and done with, or broken off on purpose. */
+export type DriveEnd = 'done' | 'broke off';
+
+/** All that has to be known of a driven take to play it again, bit for bit, on the manoeuvre it was driven in. */
+export interface Recording {
+  /** In the order they were given. */
+  readonly inputs: readonly DriveInput[];
+  /** Steps of the grid driven so far. */
+  readonly steps: number;
+  /** Null while it goes on, and where it ended by itself. */
+  readonly end: DriveEnd | null;
+  readonly surprises: readonly Surprise[];
+}
+
+/** What nobody at the helm has asked for. Times in s since the start; SI, radians. */
+export type Surprise = { readonly at: number } & (
+  | {
+      readonly is: 'gust';
+      /** Share the wind grows by, and how long it blows so. */
+      readonly by: number;
+      readonly lasts: number;
+    }
+  | { readonly is: 'veer'; readonly by: number }
+  /** The stream comes to set otherwise within so many seconds. */
+  | { readonly is: 'stream'; readonly set: number; readonly speed: number; readonly over: number }
+  /** A gear that does not go astern any more. */
+  | { readonly is: 'no astern'; readonly engine: number }
+  | { readonly is: 'thruster quits'; readonly thruster: number }
+  | { readonly is: 'joystick fails' }
+  /** Hands are late with the next line by so many seconds. */
+  | { readonly is: 'line late'; readonly by: number }
+  | { readonly is: 'line missed' }
+);
+
+export type SurpriseKind = Surprise['is'];
+
+/** A driven take played again. */
+export interface Driven {
+  readonly take: Take;
+  /** When each beat of the score it followed would have begun is in `take.beats`; this says whether its end came too. */
+  readonly scoreDone: boolean;
+}

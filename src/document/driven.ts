@@ -1,0 +1,180 @@
+import { z } from 'zod';
+import { LONGEST_DRIVE_S, type DriveInput, type Recording, type Surprise } from '@/core/drive';
+import type { Order, RunInput } from '@/core/score';
+import { STEP_S } from '@/core/sim';
+import { compass, longText, radians, within } from './fields';
+import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
+import { Names } from './names';
+import { failure, success, type Result } from './result';
+import { toOrder, toRunInput } from './run-input';
+import { orderSchema, type OrderDocument } from './score';
+
+export const DRIVEN_SCHEMA = 'yawtrope:driven';
+export const DRIVEN_VERSION = 1;
+
+const MOST_STEPS = Math.round(LONGEST_DRIVE_S / STEP_S);
+const MOST_INPUTS = 100_000;
+const MOST_SURPRISES = 20;
+
+const step = z
+  .number()
+  .int()
+  .min(0)
+  .max(MOST_STEPS, { error: `at most ${MOST_STEPS} steps` });
+const at_s = within(0, LONGEST_DRIVE_S, 's');
+const name = z.string().min(1).max(80);
+
+/** An order given at a step; it acts at once. */
+const inputSchema = z.strictObject({
+  step,
+  order: orderSchema.refine(({ after_s }) => after_s === 0, {
+    path: ['after_s'],
+    error: 'must be 0: a hand at the helm acts at once',
+  }),
+});
+export type DriveInputDocument = z.infer<typeof inputSchema>;
+
+export const surpriseSchema = z.discriminatedUnion(
+  'is',
+  [
+    z.strictObject({
+      is: z.literal('gust'),
+      at_s,
+      /** Share the wind grows by. */
+      by: within(0, 3),
+      lasts_s: within(0, 120, 's'),
+    }),
+    z.strictObject({ is: z.literal('veer'), at_s, by_deg: within(-180, 180, 'degrees') }),
+    z.strictObject({
+      is: z.literal('stream'),
+      at_s,
+      set_deg: compass,
+      speed_mps: within(0, 3, 'm/s'),
+      over_s: within(0, 300, 's'),
+    }),
+    z.strictObject({ is: z.literal('noAstern'), at_s, engine: name }),
+    z.strictObject({ is: z.literal('thrusterQuits'), at_s, thruster: name }),
+    z.strictObject({ is: z.literal('joystickFails'), at_s }),
+    z.strictObject({ is: z.literal('lineLate'), at_s, by_s: within(0, 120, 's') }),
+    z.strictObject({ is: z.literal('lineMissed'), at_s }),
+  ],
+  {
+    error:
+      "is is one of 'gust', 'veer', 'stream', 'noAstern', 'thrusterQuits', 'joystickFails', 'lineLate', 'lineMissed'",
+  },
+);
+export type SurpriseDocument = z.infer<typeof surpriseSchema>;
+
+export const recordingSchema = z
+  .strictObject({
+    inputs: z.array(inputSchema).max(MOST_INPUTS, { error: `at most ${MOST_INPUTS} inputs` }),
+    /** Steps of a tenth of a second driven. */
+    steps: step,
+    /** How the helm ended it; null while it goes on, and where it ended by itself. */
+    end: z.enum(['done', 'broke off']).nullable(),
+    surprises: z
+      .array(surpriseSchema)
+      .max(MOST_SURPRISES, { error: `at most ${MOST_SURPRISES}` })
+      .default([]),
+  })
+  .superRefine(({ inputs, steps }, context) => {
+    let before = 0;
+    inputs.forEach((input, i) => {
+      if (input.step < before || input.step > steps) {
+        const message = `must come in order, and not after step ${steps}`;
+        context.addIssue({ code: 'custom', path: ['inputs', i, 'step'], message });
+      }
+      before = input.step;
+    });
+  });
+export type RecordingDocument = z.infer<typeof recordingSchema>;
+
+/** Something said of a take afterwards, pinned to a moment of it. */
+export const takeNoteSchema = z.strictObject({
+  at_s,
+  by: z.enum(['student', 'instructor'], { error: "say 'student' or 'instructor'" }),
+  text: longText.refine((text) => text.trim() !== '', { error: 'say something' }),
+});
+export type TakeNote = z.infer<typeof takeNoteSchema>;
+
+export const takeNotesSchema = z.array(takeNoteSchema).max(200, { error: 'at most 200 notes' });
+
+/** A take driven by hand, whole: the manoeuvre as it was then, and all that was done. */
+export const drivenFileSchema = z.strictObject({
+  $schema: z.literal(DRIVEN_SCHEMA),
+  version: z.literal(DRIVEN_VERSION, { error: 'this program reads version 1' }),
+  manoeuvre: manoeuvreFileSchema,
+  recording: recordingSchema,
+  notes: takeNotesSchema.default([]),
+});
+export type DrivenFile = z.infer<typeof drivenFileSchema>;
+
+/** What a driven take is played from. */
+export interface DriveFrom {
+  readonly input: RunInput;
+  readonly recording: Recording;
+}
+
+/** Turns an order given at the helm into what the core obeys; one the boat or the rig has not got is a problem. */
+export function toDriveOrder(
+  order: OrderDocument,
+  file: ManoeuvreFile,
+  path = 'order',
+): Result<Order> {
+  const names = new Names(file);
+  const timed = toOrder(order, names, path);
+  return names.problems.length > 0 ? failure(...names.problems) : success(timed.order);
+}
+
+function toSurprise(surprise: SurpriseDocument, names: Names, path: string): Surprise {
+  const at = surprise.at_s;
+  switch (surprise.is) {
+    case 'gust':
+      return { is: 'gust', at, by: surprise.by, lasts: surprise.lasts_s };
+    case 'veer':
+      return { is: 'veer', at, by: radians(surprise.by_deg) };
+    case 'stream':
+      return {
+        is: 'stream',
+        at,
+        set: radians(surprise.set_deg),
+        speed: surprise.speed_mps,
+        over: surprise.over_s,
+      };
+    case 'noAstern':
+      return { is: 'no astern', at, engine: names.engine(surprise.engine, path) ?? 0 };
+    case 'thrusterQuits':
+      return { is: 'thruster quits', at, thruster: names.thruster(surprise.thruster, path) };
+    case 'joystickFails':
+      names.joystick(path);
+      return { is: 'joystick fails', at };
+    case 'lineLate':
+      return { is: 'line late', at, by: surprise.by_s };
+    case 'lineMissed':
+      return { is: 'line missed', at };
+  }
+}
+
+/** A checked recording of a manoeuvre, ready to be played; names that lead nowhere are problems. */
+export function toRecording(file: ManoeuvreFile, recording: RecordingDocument): Result<Recording> {
+  const names = new Names(file);
+  const inputs = recording.inputs.map(({ step: at, order }, i): DriveInput => ({
+    step: at,
+    order: toOrder(order, names, `recording.inputs[${i}].order`).order,
+  }));
+  const surprises = recording.surprises.map((surprise, i) =>
+    toSurprise(surprise, names, `recording.surprises[${i}]`),
+  );
+  if (names.problems.length > 0) return failure(...names.problems);
+  return success({ inputs, steps: recording.steps, end: recording.end, surprises });
+}
+
+export function toDrive({
+  manoeuvre,
+  recording,
+}: Pick<DrivenFile, 'manoeuvre' | 'recording'>): Result<DriveFrom> {
+  const input = toRunInput(manoeuvre);
+  if (!input.ok) return input;
+  const recorded = toRecording(manoeuvre, recording);
+  return recorded.ok ? success({ input: input.value, recording: recorded.value }) : recorded;
+}
