@@ -1,4 +1,13 @@
+export { DriveClient } from './drive-client';
 export { LookClient, type LookListener } from './look-client';
-export type { Looked, LookEnd, LookWorker, SheetWorker, TakeWorker } from './protocol';
+export type {
+  DriveTold,
+  DriveWorker,
+  Looked,
+  LookEnd,
+  LookWorker,
+  SheetWorker,
+  TakeWorker,
+} from './protocol';
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
 export { TakeClient, type TakeListener } from './take-client';

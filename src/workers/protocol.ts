@@ -1,9 +1,18 @@
 import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
+import type { Ahead, DriveNow } from '@/core/drive';
 import type { HeldBack, Take } from '@/core/score';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
-import type { Comparison, FigureId, Fitted, Proposal, Result } from '@/document';
+import type {
+  Comparison,
+  FigureId,
+  Fitted,
+  Problem,
+  Proposal,
+  RecordingDocument,
+  Result,
+} from '@/document';
 
 /** What the take worker offers, through comlink. */
 export interface TakeWorker {
@@ -64,4 +73,26 @@ export interface SheetWorker {
   compute(boat: unknown, progress: (share: number) => void): Result<Sheet>;
   /** Where she pivots, by three trials only. */
   pivots(boat: unknown): Result<Pivots>;
+}
+
+/** How a drive stands after what was asked: the boat now, and which of the orders given could not be obeyed. */
+export interface DriveTold {
+  readonly now: DriveNow;
+  readonly problems: readonly Problem[];
+}
+
+/** What the drive worker offers, through comlink. It holds one drive, with its state; the page holds the clock. */
+export interface DriveWorker {
+  /** Begins a manoeuvre anew, or goes on from where a recording of it stands. */
+  open(file: unknown, recording: unknown): Result<DriveTold>;
+  /** Gives orders, then takes so many steps. */
+  step(orders: unknown, steps: unknown): Result<DriveTold>;
+  close(end: unknown): Result<DriveTold>;
+  recording(): Result<RecordingDocument>;
+  /** Where she comes if nothing is changed. */
+  ahead(): Result<Ahead>;
+  /** The take as it stands, played again from its record. */
+  soFar(): Result<Take>;
+  /** A kept take, played again. */
+  replay(file: unknown, recording: unknown): Result<Take>;
 }

@@ -11,6 +11,7 @@ import {
   variationSchema,
   type Result,
 } from '@/document';
+import { buffersOf } from './buffers';
 import type { TakeWorker } from './protocol';
 
 const beatSchema = z.int().min(0).max(200);
@@ -38,10 +39,7 @@ const worker: TakeWorker = {
     const input = read(file, variation);
     if (!input.ok) return input;
     const take = runTake(input.value);
-    // The columns of a record share a buffer; a transfer must name it once.
-    const columns = Object.values(take.trace).map((column) => column.buffer as ArrayBuffer);
-    const buffers = [...new Set(columns)];
-    return transfer({ ok: true, value: take }, buffers);
+    return transfer({ ok: true, value: take }, buffersOf(take.trace));
   },
 };
 

@@ -69,7 +69,7 @@ describe('a driven take', () => {
   it('played again is the same to the last bit, though the live one was looked at and looked ahead from', () => {
     const input = busy();
     const drive = new Drive(input);
-    const teller = new DriveTeller(drive);
+    const teller = new DriveTeller(drive, new Set());
     for (let step = 0; step < 300; step++) {
       for (const order of HANDLED[step] ?? []) drive.give(order);
       drive.stepOn();
@@ -126,7 +126,7 @@ describe('a driven take', () => {
     const drive = driven(input, 30, {});
     expect(drive.hand.current).toBe(0);
     expect(drive.state.engines[0]!.engaged).toBe(0);
-    const { cueLeft } = new DriveTeller(drive).now();
+    const { cueLeft } = new DriveTeller(drive, new Set()).now();
     expect(cueLeft).toEqual({ unit: 'rad', value: expect.closeTo(20 * DEG, 6) as number });
     drive.give(engine(1, 0.5));
     drive.give(wheel(30));
@@ -179,7 +179,7 @@ describe('surprises', () => {
   const open = inputOf([beatOf(START, [])], NEVER, {
     weather: { ...CALM, windFrom: 0, windSpeed: 5 },
   });
-  const told = (drive: Drive) => new DriveTeller(drive).now();
+  const told = (drive: Drive) => new DriveTeller(drive, new Set()).now();
 
   it('a gust comes up and goes, a wind veers and stays so', () => {
     const by: Surprise[] = [

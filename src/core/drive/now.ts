@@ -1,6 +1,19 @@
-import type { LeastClearance, Touch } from '../debrief';
+import { Lookout, nameOfThing, numbersOf, type LeastClearance, type Touch } from '../debrief';
+import { noClearance } from '../holding';
+import { cos, sin } from '../math';
 import type { Cue, Finish, TakeEvent } from '../score';
-import { windAt, type Gear, type Trace } from '../sim';
+import { roomAt } from '../search';
+import {
+  makeScratch,
+  othersOf,
+  PSI,
+  windAt,
+  X,
+  Y,
+  type Gear,
+  type Scratch,
+  type Trace,
+} from '../sim';
 import type { Drive } from './drive';
 
 /** An engine as its lever stands and as it has come to be. */
@@ -31,7 +44,7 @@ export interface CueLeft {
 export interface DriveNow {
   readonly step: number;
   readonly time: number;
-  /** Her last two samples, as columns of a take's record: the page draws between them. */
+  /** Her last few samples, as columns of a take's record: the page draws between them. */
   readonly trace: Trace;
   readonly wheel: { readonly ordered: number; readonly angle: number };
   readonly engines: readonly EngineNow[];
@@ -41,6 +54,10 @@ export interface DriveNow {
   readonly helmManned: boolean;
   readonly wind: { readonly from: number; readonly speed: number };
   readonly nearest: LeastClearance | null;
+  /** What of her berth she is nearest to, m; null where she is going to none. */
+  readonly berth: { readonly distance: number; readonly name: string } | null;
+  /** Told when a gear is put astern: room right astern, m, and what ends it; null for her own length and more. */
+  readonly astern: { readonly room: number; readonly name: string | null } | null;
   /** Beat of the score come to, −1 before the first, and how far the next cue is. */
   readonly beat: number;
   readonly scoreDone: boolean;
@@ -50,6 +67,12 @@ export interface DriveNow {
   readonly touches: readonly Touch[];
   readonly finish: Finish | null;
 }
+
+/** Samples told of at once: at four times the pace more than one lies between two looks. */
+const RECENT = 8;
+
+const ASTERN_STEP_M = 0.5;
+const LIES_NOWHERE: ReadonlySet<number> = new Set();
 
 const UNITS: Partial<Record<Cue['is'], CueLeft['unit']>> = {
   after: 's',
@@ -65,8 +88,27 @@ export class DriveTeller {
   private events = 0;
   private touches = 0;
   private readonly wind = new Float64Array(2);
+  private readonly lookout: Lookout;
+  private readonly scratch: Scratch;
+  private readonly found = noClearance();
+  /** All that is not her berth. */
+  private readonly besides: ReadonlySet<number>;
+  private readonly hasBerth: boolean;
+  private wentAstern = false;
 
-  constructor(private readonly drive: Drive) {}
+  constructor(
+    private readonly drive: Drive,
+    berth: ReadonlySet<string>,
+  ) {
+    const { world } = drive;
+    this.lookout = new Lookout(world);
+    this.scratch = makeScratch(world);
+    const own = numbersOf(world, berth);
+    this.hasBerth = own.size > 0;
+    const count = world.obstacles.length + othersOf(world).length;
+    const all = Array.from({ length: count }, (_, i) => i);
+    this.besides = new Set(all.filter((i) => !own.has(i)));
+  }
 
   now(): DriveNow {
     const { drive, wind } = this;
@@ -79,7 +121,7 @@ export class DriveTeller {
     return {
       step: drive.step,
       time: state.time,
-      trace: live.recent(2),
+      trace: live.recent(RECENT),
       wheel: { ordered: state.ordered[0]!, angle: state.angles[0]! },
       engines: state.engines.map((engine) => ({
         ordered: engine.orderedGear,
@@ -98,6 +140,8 @@ export class DriveTeller {
       helmManned: hand.crew.helmManned(),
       wind: { from: wind[0]!, speed: wind[1]! },
       nearest: live.nearest,
+      berth: this.toBerth(),
+      astern: this.roomAstern(),
       beat: hand.current,
       scoreDone: hand.scoreDone,
       cueLeft: this.cueLeft(),
@@ -105,6 +149,34 @@ export class DriveTeller {
       touches,
       finish: hand.finish,
     };
+  }
+
+  private toBerth(): DriveNow['berth'] {
+    if (!this.hasBerth) return null;
+    const { state, world } = this.drive;
+    this.lookout.look(this.found, state, this.scratch, this.besides);
+    const name = nameOfThing(world, this.found.obstacle);
+    return name === null ? null : { distance: this.found.distance, name };
+  }
+
+  /** Looked for once, as a gear goes astern: somebody has to look there before she does. */
+  private roomAstern(): DriveNow['astern'] {
+    const { state, world } = this.drive;
+    const astern = state.engines.some(({ orderedGear }) => orderedGear < 0);
+    const begins = astern && !this.wentAstern;
+    this.wentAstern = astern;
+    if (!begins) return null;
+    const { motion } = state;
+    const psi = motion[PSI]!;
+    const far = world.craft.spec.hull.length;
+    for (let room = 0; room < far; room += ASTERN_STEP_M) {
+      const next = room + ASTERN_STEP_M;
+      const x = motion[X]! - next * sin(psi);
+      const y = motion[Y]! - next * cos(psi);
+      const found = roomAt(world.craft, world.shore, LIES_NOWHERE, x, y, psi);
+      if (found.distance < 0) return { room, name: nameOfThing(world, found.obstacle) };
+    }
+    return { room: far, name: null };
   }
 
   private cueLeft(): CueLeft | null {

@@ -27,7 +27,7 @@ const STATES: Readonly<Record<number, LineAt['state']>> = {
 
 /** Lines that are out at a moment of a take. */
 export function linesAt(
-  take: Take,
+  take: Pick<Take, 'trace' | 'events'>,
   lines: ScoreDocument['lines'],
   time: number,
 ): readonly LineAt[] {
@@ -64,7 +64,7 @@ export interface PersonAt {
 }
 
 export function peopleAt(
-  take: Take,
+  take: Pick<Take, 'trace' | 'events'>,
   crew: ScoreDocument['crew'],
   time: number,
 ): readonly PersonAt[] {

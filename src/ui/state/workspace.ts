@@ -30,6 +30,9 @@ export interface WorkspaceState {
   readonly picking: Picking | null;
   /** A line is being rigged on the water. */
   readonly rigging: boolean;
+  /** The driven take looked back at. */
+  readonly takeId: string | null;
+  openTake(id: string | null): void;
   setRigging(rigging: boolean): void;
   setPicking(picking: Picking | null): void;
   setPhase(phase: Phase): void;
@@ -44,7 +47,7 @@ export interface WorkspaceState {
   takeBoat(boat: Boat): void;
 }
 
-export const PHASES = ['brief', 'score', 'what if'] as const;
+export const PHASES = ['brief', 'score', 'what if', 'rehearse', 'debrief'] as const;
 export type Phase = (typeof PHASES)[number];
 
 export interface Picking {
@@ -88,6 +91,8 @@ export function createWorkspace(start: {
         reference: null,
         picking: null,
         rigging: false,
+        takeId: null,
+        openTake: (takeId) => set({ takeId }),
         setRigging: (rigging) => set({ rigging, picking: null }),
         setPicking: (picking) => set({ picking, rigging: false }),
         // Elsewhere nothing stays varied unseen.

@@ -97,7 +97,7 @@ export function LineLayer({
   palette,
   scale,
 }: {
-  take: Take;
+  take: Pick<Take, 'trace' | 'events'>;
   spec: BoatSpec;
   score: Pick<ScoreDocument, 'lines' | 'crew'>;
   others: Manoeuvre['others'];

@@ -15,7 +15,7 @@ export function OtherBoats({
   palette,
 }: {
   others: readonly Other[];
-  take: Take | null;
+  take: Pick<Take, 'trace'> | null;
   palette: Palette;
 }) {
   const time = usePlayhead((p) => p.time);

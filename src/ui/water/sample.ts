@@ -14,7 +14,11 @@ export function sampleBefore({ time }: Trace, at: number): number {
 }
 
 /** A column of the take at any moment, by straight lines between samples; nought if she has none. Gears step. */
-export function readAt(take: Take, column: TraceColumn | MoreColumn, at: number): number {
+export function readAt(
+  take: Pick<Take, 'trace'>,
+  column: TraceColumn | MoreColumn,
+  at: number,
+): number {
   const { trace } = take;
   const i = sampleBefore(trace, at);
   const values = trace[column];

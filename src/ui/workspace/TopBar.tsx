@@ -85,6 +85,8 @@ const PHASE_WORDS: Readonly<Record<Phase, string>> = {
   brief: 'Brief',
   score: 'Score',
   'what if': 'What if',
+  rehearse: 'Rehearse',
+  debrief: 'Debrief',
 };
 
 /** What the workspace is used for; the water stays. */

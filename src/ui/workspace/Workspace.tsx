@@ -10,6 +10,7 @@ import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
 import { useTheme } from '../hooks/use-theme';
+import { Rehearse } from '../rehearse/Rehearse';
 import { ScoreView } from '../score/ScoreView';
 import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -79,7 +80,9 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   useHotkeys('mod+shift+z, mod+y', () => store.temporal.getState().redo(), keys);
   useHotkeys(
     'space',
-    () => usePlayhead.getState().setPlaying(!usePlayhead.getState().playing),
+    () =>
+      store.getState().phase !== 'rehearse' &&
+      usePlayhead.getState().setPlaying(!usePlayhead.getState().playing),
     // A focused button answers the space bar itself.
     {
       ...keys,
@@ -119,26 +122,32 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
       <div className="col-span-2 max-md:sticky max-md:top-0 max-md:z-20">
         <TopBar save={save.state} />
       </div>
-      <Water
-        take={state.take}
-        boat={state.file.boat}
-        legs={legs}
-        lastWayOut={last}
-        reference={reference}
-        stale={stale}
-      />
-      <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
-        <SidePanel state={calm} survey={known} brief={brief} />
-      </div>
-      <div className="min-h-0 border-t border-ink max-md:order-3">
-        <ScoreView
-          take={calm.take}
-          boat={calm.file.boat}
-          moments={known.moments}
-          stale={stale}
-          holdBack={calm.holdBack}
-        />
-      </div>
+      {phase === 'rehearse' ? (
+        <Rehearse file={file} scored={state.take} />
+      ) : (
+        <>
+          <Water
+            take={state.take}
+            boat={state.file.boat}
+            legs={legs}
+            lastWayOut={last}
+            reference={reference}
+            stale={stale}
+          />
+          <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
+            <SidePanel state={calm} survey={known} brief={brief} />
+          </div>
+          <div className="min-h-0 border-t border-ink max-md:order-3">
+            <ScoreView
+              take={calm.take}
+              boat={calm.file.boat}
+              moments={known.moments}
+              stale={stale}
+              holdBack={calm.holdBack}
+            />
+          </div>
+        </>
+      )}
       {theirs && (
         <ConflictDialog
           onMine={save.keepMine}

@@ -1,0 +1,156 @@
+'use client';
+import { useState } from 'react';
+import type { OrderDocument } from '@/document';
+import { linesAt } from '../lines/line-at';
+import { Choice } from '../parts/Choice';
+import { useNames } from '../score/use-names';
+import { useWorkspace } from '../state/context';
+import { handsText } from '../words/lines';
+import { useLive, useLiveState } from './use-live';
+
+const CALL =
+  'min-h-9 border border-ink px-2 text-left text-[13px] hover:border-plan hover:text-plan disabled:opacity-50';
+
+type HandsOrder = Extract<
+  OrderDocument,
+  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
+>;
+const HANDS: ReadonlySet<OrderDocument['do']> = new Set([
+  'pass',
+  'tend',
+  'letGo',
+  'anchor',
+  'step',
+  'go',
+]);
+const isForHands = (order: OrderDocument): order is HandsOrder => HANDS.has(order.do);
+
+/** Orders to the hands: those the score has next, and for every line what can be done with it as it is. */
+export function Hands() {
+  const { lines, crew } = useWorkspace((s) => s.manoeuvre.score);
+  if (lines.length === 0 && crew.length === 0) return null;
+  return (
+    <section
+      aria-label="Hands"
+      className="flex min-w-[240px] flex-1 flex-col gap-1.5 overflow-y-auto"
+    >
+      <p className="text-[13px] font-semibold">Call to the hands</p>
+      <FromScore />
+      {lines.map((line, index) =>
+        line.of === undefined ? <LineCalls key={line.name} index={index} /> : null,
+      )}
+    </section>
+  );
+}
+
+/** What the score has the hands do at the beat come to and at the next one. */
+function FromScore() {
+  const live = useLive();
+  const beats = useWorkspace((s) => s.manoeuvre.score.beats);
+  const beat = useLiveState((s) => s.now?.beat ?? -1);
+  const orders = [beats[beat], beats[beat + 1]].flatMap((one) =>
+    (one?.orders ?? []).filter(isForHands).map((order) => ({ order, id: one!.id })),
+  );
+  if (orders.length === 0) return null;
+  return (
+    <div className="flex flex-wrap gap-1" role="group" aria-label="As the score has it">
+      {orders.map(({ order, id }, i) => (
+        <button
+          key={`${id}-${i}`}
+          type="button"
+          className={`${CALL} border-plan`}
+          onClick={() => live.say({ ...order, after_s: 0 })}
+        >
+          {handsText(order)}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** One line: what is made of it now, and what may be called for. */
+function LineCalls({ index }: { index: number }) {
+  const live = useLive();
+  const { lines, crew, beats } = useWorkspace((s) => s.manoeuvre.score);
+  const { ends } = useNames();
+  const line = lines[index]!;
+  const recent = useLiveState((s) => s.recent);
+  const time = useLiveState((s) => s.now?.time ?? 0);
+  const known = recent ? linesAt(recent, lines, time).find((at) => at.index === index) : undefined;
+  const state = known?.state ?? 'aboard';
+  // Where the score takes it, if it does: else the first thing there is.
+  const passed = beats
+    .flatMap(({ orders }) => orders)
+    .find((order) => order.do === 'pass' && order.line === line.name);
+  const [to, setTo] = useState((passed?.do === 'pass' && passed.to) || ends[0] || '');
+  const [who, setWho] = useState((passed?.do === 'pass' && passed.by) || crew[0]?.name || '');
+  const by = crew.length > 0 ? { by: who } : {};
+  const call = (text: string, order: OrderDocument) => (
+    <button key={text} type="button" className={CALL} onClick={() => live.say(order)}>
+      {text}
+    </button>
+  );
+  const base = { line: line.name, after_s: 0, ...by } as const;
+  const tend = (text: string, how: 'haul' | 'hold' | 'turn' | 'fast' | 'ease', length_m?: number) =>
+    call(text, {
+      do: 'tend',
+      ...base,
+      how,
+      turns: 1.5,
+      winch: false,
+      ...(length_m === undefined ? {} : { length_m }),
+    });
+  const on = state === 'on' || state === 'fast';
+  return (
+    <div className="rule-t pt-1" role="group" aria-label={line.name}>
+      <p className="flex flex-wrap items-baseline gap-x-2 text-[13px]">
+        <span className="font-semibold">{line.name}</span>
+        <span className="text-quiet">
+          {state}
+          {on && known ? `, ${known.length.toFixed(1)} m` : ''}
+        </span>
+        {crew.length > 1 && (
+          <Choice
+            label={`Who sees to ${line.name}`}
+            value={who}
+            options={crew.map(({ name }) => ({ value: name, text: name }))}
+            onChange={setWho}
+          />
+        )}
+        {state === 'aboard' && !line.anchor && ends.length > 0 && (
+          <Choice
+            label={`Where ${line.name} goes`}
+            value={to}
+            options={ends.map((name) => ({ value: name, text: `to ${name}` }))}
+            onChange={setTo}
+          />
+        )}
+      </p>
+      <div className="flex flex-wrap gap-1 pt-1">
+        {state === 'aboard' &&
+          (line.anchor
+            ? [call('Drop it', { do: 'anchor', ...base, how: 'drop' })]
+            : to !== '' && [
+                call('Drop over', { do: 'pass', ...base, to, how: 'drop' }),
+                call('Throw', { do: 'pass', ...base, to, how: 'throw' }),
+              ])}
+        {on && (
+          <>
+            {line.anchor ? (
+              call('Weigh', { do: 'anchor', ...base, how: 'weigh' })
+            ) : (
+              <>
+                {tend('Haul in', 'haul')}
+                {tend('Hold', 'hold')}
+                {tend('On turns', 'turn')}
+              </>
+            )}
+            {tend('Make fast', 'fast')}
+            {tend('Ease 1 m', 'ease', 1)}
+            {!line.anchor && call('Let go', { do: 'letGo', ...base })}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

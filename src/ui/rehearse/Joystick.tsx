@@ -1,0 +1,97 @@
+'use client';
+import { useRef, type PointerEvent } from 'react';
+import { joystickText } from '../words/beats';
+import { useLive, useLiveState } from './use-live';
+
+const SIZE_PX = 104;
+const DEAD = 0.08;
+
+const dead = (share: number) => (Math.abs(share) < DEAD ? 0 : Number(share.toFixed(2)));
+
+/** A joystick that comes back to the middle when let go: pushed for ahead and sideways, twisted by the bar under it. */
+export function Joystick() {
+  const live = useLive();
+  const stick = useLiveState((s) => s.helm?.stick) ?? { ahead: 0, sideways: 0, twist: 0 };
+  const gone = useLiveState((s) => s.now?.joystick.dead ?? false);
+  const plate = useRef<HTMLDivElement>(null);
+  const held = useRef(false);
+  const twisting = useRef(false);
+  if (!live.file.boat.joystick) return null;
+  const put = (part: Partial<typeof stick>) =>
+    live.move((helm) => ({ ...helm, stick: { ...helm.stick, ...part } }));
+  const drag = (event: PointerEvent) => {
+    const box = plate.current?.getBoundingClientRect();
+    if (!held.current || !box) return;
+    const x = ((event.clientX - box.left) / box.width) * 2 - 1;
+    const y = 1 - ((event.clientY - box.top) / box.height) * 2;
+    const far = Math.max(1, Math.hypot(x, y));
+    put({ ahead: dead(y / far), sideways: dead(x / far) });
+  };
+  const twist = (event: PointerEvent<HTMLDivElement>) => {
+    if (!twisting.current) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const x = ((event.clientX - box.left) / box.width) * 2 - 1;
+    put({ twist: dead(Math.max(-1, Math.min(1, x))) });
+  };
+  const letGo = () => {
+    held.current = false;
+    put({ ahead: 0, sideways: 0 });
+  };
+  const endTwist = () => {
+    twisting.current = false;
+    put({ twist: 0 });
+  };
+  return (
+    <div>
+      <p className="text-[13px] font-semibold">Joystick</p>
+      <div
+        ref={plate}
+        data-testid="joystick"
+        className={`relative touch-none border border-ink ${gone ? 'opacity-50' : ''}`}
+        style={{ width: SIZE_PX, height: SIZE_PX }}
+        onPointerDown={(event) => {
+          held.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          drag(event);
+        }}
+        onPointerMove={drag}
+        onPointerUp={letGo}
+        onPointerCancel={letGo}
+      >
+        <div className="absolute inset-x-0 top-1/2 h-px bg-hairline" />
+        <div className="absolute inset-y-0 left-1/2 w-px bg-hairline" />
+        <div
+          className="absolute size-6 -translate-x-1/2 -translate-y-1/2 bg-plan"
+          style={{
+            left: `${50 * (1 + stick.sideways)}%`,
+            top: `${50 * (1 - stick.ahead)}%`,
+            transform: `translate(-50%, -50%) rotate(${stick.twist * 45}deg)`,
+          }}
+        />
+      </div>
+      <div
+        data-testid="twist"
+        className="relative mt-1 h-6 touch-none border border-ink"
+        style={{ width: SIZE_PX }}
+        onPointerDown={(event) => {
+          twisting.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          twist(event);
+        }}
+        onPointerMove={twist}
+        onPointerUp={endTwist}
+        onPointerCancel={endTwist}
+      >
+        <div
+          className="absolute inset-y-0 w-2 -translate-x-1/2 bg-plan"
+          style={{ left: `${50 * (1 + stick.twist)}%` }}
+        />
+      </div>
+      <output className="text-[12px] text-quiet">
+        {gone
+          ? 'does not answer'
+          : joystickText(stick.ahead, stick.sideways, stick.twist).replace('joystick ', '')}
+      </output>
+    </div>
+  );
+}

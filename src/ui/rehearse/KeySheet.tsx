@@ -1,0 +1,112 @@
+'use client';
+import { X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useEffect, useState } from 'react';
+import { useRecordHotkeys } from 'react-hotkeys-hook';
+import { IconButton } from '../parts/IconButton';
+import { actionWords, HELM_ACTIONS, keyWords, type HelmAction } from './keys';
+import { useHelmPreferences } from './preferences';
+import { useLive } from './use-live';
+
+const MODIFIERS = ['shift', 'ctrl', 'alt', 'meta'];
+const GAMEPAD: readonly (readonly [string, string])[] = [
+  ['left stick, sideways', 'wheel'],
+  ['directional keys, up and down', 'all levers a notch'],
+  ['right stick, up and down', 'the one lever furthest to starboard, a notch at a push'],
+  ['shoulder keys', 'bow thruster, while held'],
+  ['lower shoulder keys', 'stern thruster, while held'],
+  ['right stick with the joystick aboard', 'ahead and sideways; left stick twists'],
+  ['first key', 'neutral'],
+  ['start', 'go on, or stand still'],
+];
+
+/** Every key of the helm on one sheet; press one's name to give it to another key. */
+export function KeySheet({ onClose }: { onClose: () => void }) {
+  const { boat } = useLive().file;
+  const keys = useHelmPreferences((p) => p.keys);
+  const reset = useHelmPreferences((p) => p.resetKeys);
+  const [asked, setAsked] = useState<HelmAction | null>(null);
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Content
+          className="fixed left-1/2 top-1/2 z-50 max-h-[90dvh] w-[min(760px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-paper p-6 text-ink"
+          aria-describedby="keys-how"
+        >
+          <div className="flex items-baseline justify-between">
+            <Dialog.Title className="text-[18px] font-semibold">Keys at the helm</Dialog.Title>
+            <Dialog.Close asChild>
+              <span>
+                <IconButton label="Close" onClick={onClose}>
+                  <X size={17} />
+                </IconButton>
+              </span>
+            </Dialog.Close>
+          </div>
+          <p id="keys-how" className="pb-2 text-quiet">
+            Press a key&rsquo;s name here, then the key that is to do it. A key that did something
+            else changes places with it.
+          </p>
+          <dl className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
+            {HELM_ACTIONS.map((action) => {
+              const words = actionWords(action, boat);
+              if (!words) return null;
+              return (
+                <div key={action} className="rule-t flex items-center gap-3 py-1">
+                  <dt className="w-24 shrink-0">
+                    <button
+                      type="button"
+                      className={`figures min-h-8 w-full border px-2 ${asked === action ? 'border-plan bg-plan text-on-plan' : 'border-ink'}`}
+                      aria-label={`${words}: ${keyWords(keys[action])}. Press to change`}
+                      onClick={() => setAsked(action)}
+                    >
+                      {asked === action ? 'press one' : keyWords(keys[action])}
+                    </button>
+                  </dt>
+                  <dd className="text-[13px]">{words}</dd>
+                </div>
+              );
+            })}
+          </dl>
+          {asked && <Recorder action={asked} onDone={() => setAsked(null)} />}
+          <p className="pt-3">
+            <button type="button" className="text-plan underline" onClick={reset}>
+              As they were at first
+            </button>
+          </p>
+          <h3 className="pt-4 font-semibold">On a gamepad</h3>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-6 text-[13px]">
+            {GAMEPAD.map(([what, does]) => (
+              <div key={what} className="contents">
+                <dt className="rule-t py-1">{what}</dt>
+                <dd className="rule-t py-1 text-quiet">{does}</dd>
+              </div>
+            ))}
+          </dl>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+/** Waits for one key that is not only a modifier. */
+function Recorder({ action, onDone }: { action: HelmAction; onDone: () => void }) {
+  const setKey = useHelmPreferences((p) => p.setKey);
+  const [pressed, { start, stop }] = useRecordHotkeys();
+  useEffect(() => {
+    start();
+    return stop;
+    // The recorder's own functions are made anew at every drawing.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  useEffect(() => {
+    const names = [...pressed];
+    const main = names.find((name) => !MODIFIERS.includes(name));
+    if (!main) return;
+    if (main !== 'escape') setKey(action, names.join('+'));
+    stop();
+    onDone();
+  }, [pressed, action, setKey, stop, onDone]);
+  return null;
+}

@@ -1,0 +1,123 @@
+'use client';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { engineText } from '../words/beats';
+import { leverAt, MOST_NOTCHES, notched, notchesOf, type LeverAt } from './helm';
+import { useHelmPreferences } from './preferences';
+import { useLive, useLiveState } from './use-live';
+
+/** Share of the lever's way that is neutral, and that gear takes at idle. */
+const DETENT = 0.14;
+const GEAR = 0.1;
+
+const LEAST_NOTCHES = -MOST_NOTCHES;
+
+/** Where a lever stands along its way: 1 full ahead, −1 full astern, with a wide neutral. */
+function shareOf(lever: LeverAt): number {
+  const notches = notchesOf(lever);
+  if (notches === 0) return 0;
+  const on = DETENT + GEAR + (1 - DETENT - GEAR) * ((Math.abs(notches) - 1) / (MOST_NOTCHES - 1));
+  return Math.sign(notches) * on;
+}
+
+function leverFrom(share: number): LeverAt {
+  const way = Math.min(1, Math.abs(share));
+  if (way < DETENT) return leverAt(0);
+  const on = Math.max(0, (way - DETENT - GEAR) / (1 - DETENT - GEAR));
+  return leverAt(Math.sign(share) * (1 + on * (MOST_NOTCHES - 1)));
+}
+
+/** One engine's lever: gear and throttle in one, with a neutral that is felt; beside it what the propeller does. */
+export function Lever({ engine }: { engine: number }) {
+  const live = useLive();
+  const lever = useLiveState((s) => s.helm?.levers[engine]) ?? leverAt(0);
+  const turns = useLiveState((s) => s.now?.engines[engine]?.rps ?? 0);
+  const pending = useLiveState((s) => (s.now?.engines[engine]?.engagesIn ?? null) !== null);
+  const linked = useHelmPreferences((p) => p.linked);
+  const track = useRef<HTMLDivElement>(null);
+  const dragging = useRef(false);
+  const drive = live.file.boat.drives[engine]!;
+  const several = live.file.boat.drives.length > 1;
+  const put = (to: LeverAt) =>
+    live.move((helm) => ({
+      ...helm,
+      levers: helm.levers.map((now, i) => (linked || i === engine ? to : now)),
+    }));
+  const drag = (event: PointerEvent) => {
+    const box = track.current?.getBoundingClientRect();
+    if (!dragging.current || !box) return;
+    const to = leverFrom(1 - (2 * (event.clientY - box.top)) / box.height);
+    if (to.gear !== lever.gear || to.throttle !== lever.throttle) put(to);
+  };
+  const keys: Record<string, () => void> = {
+    ArrowUp: () => put(notched(lever, 1)),
+    ArrowDown: () => put(notched(lever, -1)),
+    Home: () => put(leverAt(MOST_NOTCHES)),
+    End: () => put(leverAt(-MOST_NOTCHES)),
+  };
+  const top = (share: number) => `${(50 * (1 - share)).toFixed(2)}%`;
+  const words = engineText(lever.gear, lever.throttle);
+  const spin = Math.max(-1, Math.min(1, turns / (drive.full_rpm / 60)));
+  return (
+    <div className="flex flex-col items-center">
+      <p className="max-w-[104px] truncate text-[13px] font-semibold">
+        {several ? drive.name : 'Engine'}
+      </p>
+      <div
+        ref={track}
+        role="slider"
+        aria-orientation="vertical"
+        aria-label={several ? drive.name : 'Engine'}
+        aria-valuemin={LEAST_NOTCHES}
+        aria-valuemax={MOST_NOTCHES}
+        aria-valuenow={notchesOf(lever)}
+        aria-valuetext={words}
+        tabIndex={0}
+        data-testid={`lever-${engine}`}
+        className="relative h-[124px] w-[78px] cursor-ns-resize touch-none select-none"
+        onPointerDown={(event) => {
+          dragging.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          drag(event);
+        }}
+        onPointerMove={drag}
+        onPointerUp={() => (dragging.current = false)}
+        onPointerCancel={() => (dragging.current = false)}
+        onKeyDown={(event: KeyboardEvent) => {
+          const act = keys[event.key];
+          if (!act) return;
+          event.preventDefault();
+          event.stopPropagation();
+          act();
+        }}
+      >
+        <div className="absolute inset-y-0 left-1/2 w-px bg-ink" />
+        <div
+          className="absolute inset-x-2 border-y border-quiet"
+          style={{ top: top(DETENT), bottom: top(DETENT) }}
+        />
+        {[0.5, 1, -0.5, -1].map((at) => (
+          <div
+            key={at}
+            className="absolute left-1/2 h-px w-4 -translate-x-1/2 bg-quiet"
+            style={{ top: top(at) }}
+          />
+        ))}
+        {/* What the propeller does: from the middle, ahead up. */}
+        <div
+          className="absolute right-0.5 w-2 bg-ink"
+          style={{ top: top(Math.max(0, spin)), height: `${50 * Math.abs(spin)}%` }}
+        />
+        <div
+          className={`absolute left-1/2 h-[22px] w-[46px] -translate-x-1/2 -translate-y-1/2 border-2 border-plan ${
+            lever.gear === 'neutral' ? 'bg-paper' : 'bg-plan'
+          }`}
+          style={{ top: top(shareOf(lever)) }}
+        />
+      </div>
+      <output className="figures whitespace-nowrap text-[13px]">
+        {words}
+        {pending ? ' …' : ''}
+      </output>
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+import { memo } from 'react';
+import { Arrow, Group, Line } from 'react-konva';
+import type { BoatSpec } from '@/core/craft';
+import { usePlayhead } from '../state/playhead';
+import type { Palette } from '../theme/palette';
+import { readAt } from '../water/sample';
+import { deckAt } from '../water/sweep';
+import type { LiveTake } from './live';
+import { useHelmPreferences } from './preferences';
+import { useLiveState } from './use-live';
+
+/** Seconds of way the drift arrow shows. */
+const DRIFT_S = 5;
+const LEAST_DRIFT_MPS = 0.03;
+
+const flat = (ring: readonly (readonly [number, number])[]) => ring.flatMap(([x, y]) => [x, y]);
+
+/** Her outline in ten, twenty and thirty seconds if nothing is changed, the fainter the further off. */
+export const AheadOutlines = memo(function AheadOutlines({
+  spec,
+  palette,
+}: {
+  spec: BoatSpec;
+  palette: Palette;
+}) {
+  const on = useHelmPreferences((p) => p.aids.ahead);
+  const ahead = useLiveState((s) => s.ahead);
+  const status = useLiveState((s) => s.status);
+  if (!on || !ahead || status === 'over') return null;
+  return (
+    <Group listening={false}>
+      {ahead.poses.map(({ after, x, y, heading }, i) => (
+        <Line
+          key={after}
+          points={flat(deckAt(spec.hull.deck, x, y, heading))}
+          closed
+          stroke={ahead.touch && ahead.touch.after <= after ? palette.hurtFill : palette.plan}
+          strokeWidth={1.6 - 0.4 * i}
+          dash={[6 - i, 3 + i]}
+          strokeScaleEnabled={false}
+        />
+      ))}
+    </Group>
+  );
+});
+
+/** Where she goes over the ground: as far as in five seconds. */
+export function DriftArrow({ recent, palette }: { recent: LiveTake; palette: Palette }) {
+  const on = useHelmPreferences((p) => p.aids.drift);
+  const time = usePlayhead((p) => p.time);
+  if (!on) return null;
+  const { trace } = recent;
+  const last = trace.time.length - 1;
+  if (last < 1) return null;
+  const dt = trace.time[last]! - trace.time[last - 1]!;
+  if (!(dt > 0)) return null;
+  const east = (trace.x[last]! - trace.x[last - 1]!) / dt;
+  const north = (trace.y[last]! - trace.y[last - 1]!) / dt;
+  if (Math.hypot(east, north) < LEAST_DRIFT_MPS) return null;
+  const x = readAt(recent, 'x', time);
+  const y = readAt(recent, 'y', time);
+  return (
+    <Arrow
+      points={[x, y, x + DRIFT_S * east, y + DRIFT_S * north]}
+      stroke={palette.plan}
+      fill={palette.plan}
+      strokeWidth={2}
+      pointerLength={0.5}
+      pointerWidth={0.5}
+      strokeScaleEnabled={false}
+      listening={false}
+    />
+  );
+}
+
+/** Where the score, played, would have her at this moment. */
+export function Ghost({
+  take,
+  spec,
+  palette,
+}: {
+  take: Pick<LiveTake, 'trace'>;
+  spec: BoatSpec;
+  palette: Palette;
+}) {
+  const time = usePlayhead((p) => p.time);
+  return (
+    <Line
+      points={flat(
+        deckAt(
+          spec.hull.deck,
+          readAt(take, 'x', time),
+          readAt(take, 'y', time),
+          readAt(take, 'heading', time),
+        ),
+      )}
+      closed
+      stroke={palette.quiet}
+      strokeWidth={1.4}
+      dash={[2, 3]}
+      strokeScaleEnabled={false}
+      listening={false}
+    />
+  );
+}

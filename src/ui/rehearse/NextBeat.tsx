@@ -1,0 +1,58 @@
+'use client';
+import type { CueLeft } from '@/core/drive';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { useWorkspace } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { cueText, ordersText } from '../words/beats';
+import { boatSpeed, distance, type Units } from '../words/units';
+import { useHelmPreferences } from './preferences';
+import { useLiveState } from './use-live';
+
+function leftWords({ value, unit }: CueLeft, units: Units): string {
+  switch (unit) {
+    case 's':
+      return `${value.toFixed(0)} s to go`;
+    case 'rad':
+      return `${Math.round(value * DEGREES_PER_RADIAN)}° to go`;
+    case 'm/s':
+      return `${boatSpeed(value, units)} to go`;
+    case 'm':
+      return `${distance(value, units)} to go`;
+    case 'N':
+      return '';
+  }
+}
+
+/** The beat of the score come to, and the one that comes: its cue, counting down, and what it orders. */
+export function NextBeat() {
+  const units = useUnits();
+  const on = useHelmPreferences((p) => p.aids.score);
+  const score = useWorkspace((s) => s.manoeuvre.score);
+  const beat = useLiveState((s) => s.now?.beat ?? -1);
+  const done = useLiveState((s) => s.now?.scoreDone ?? false);
+  const left = useLiveState((s) => s.now?.cueLeft ?? null);
+  if (!on) return null;
+  const now = score.beats[beat];
+  const next = score.beats[beat + 1];
+  const cue = next ? next.cue : score.end.cue;
+  return (
+    <section aria-label="The score followed" className="rule-t py-2.5" data-testid="next-beat">
+      {now && !done && (
+        <p className="text-[13px]">
+          <span className="figures mr-2 font-semibold">{beat + 1}</span>
+          {ordersText(now.orders)}
+        </p>
+      )}
+      {done ? (
+        <p className="font-semibold">The score is through.</p>
+      ) : (
+        <p>
+          <span className="figures mr-2 font-semibold text-plan">{next ? beat + 2 : 'end'}</span>
+          <span className="font-semibold">{cueText(cue, units)}</span>
+          {left && <span className="figures ml-2 text-plan">{leftWords(left, units)}</span>}
+          {next && <span className="block text-quiet">{ordersText(next.orders)}</span>}
+        </p>
+      )}
+    </section>
+  );
+}

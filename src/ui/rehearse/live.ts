@@ -1,0 +1,313 @@
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Ahead, DriveNow } from '@/core/drive';
+import type { Take, TakeEvent } from '@/core/score';
+import type { Touch } from '@/core/debrief';
+import { STEP_S } from '@/core/sim';
+import {
+  toBoatSpec,
+  type ManoeuvreFile,
+  type OrderDocument,
+  type Problem,
+  type RecordingDocument,
+} from '@/document';
+import { assembleCraft } from '@/core/craft';
+import { DriveClient, type DriveTold } from '@/workers';
+import { usePlayhead } from '../state/playhead';
+import { helmOf, ordersBetween, type HelmAt } from './helm';
+import { TakeKeeper } from './keep';
+
+export type LiveStatus = 'opening' | 'ready' | 'running' | 'paused' | 'over' | 'refused';
+export type LiveTake = Pick<Take, 'trace' | 'events' | 'touches'>;
+
+export interface LiveState {
+  readonly status: LiveStatus;
+  readonly now: DriveNow | null;
+  /** Her last samples, and all that has happened: what layers on the water draw between. */
+  readonly recent: LiveTake | null;
+  /** The whole take so far, while it stands still. */
+  readonly soFar: Take | null;
+  readonly helm: HelmAt | null;
+  readonly ahead: Ahead | null;
+  readonly rate: number;
+  readonly problems: readonly Problem[];
+  /** null before anything was to be kept. */
+  readonly saved: boolean | null;
+  /** The take that is driven, once it has begun. */
+  readonly takeId: string | null;
+}
+
+export const RATES = [0.25, 0.5, 1, 2, 4] as const;
+
+/** The next step is asked for so long before it is needed, s of the page's time: what the worker takes to answer. */
+const LEAD_S = 0.03;
+/** A page that was not drawn for longer than this does not make up for it. */
+const LONGEST_FRAME_S = 0.1;
+const SAVE_EVERY_S = 1;
+const LOOK_AHEAD_EVERY_S = 0.5;
+const MOST_STEPS_AT_ONCE = 6;
+
+const BEGIN: RecordingDocument = { inputs: [], steps: 0, end: null, surprises: [] };
+
+/**
+ * A drive as the page sees it: it holds the clock, the controls as the hands have put them and what the worker last told.
+ * The worker is always one step ahead of what is drawn, so that drawing goes between two known moments.
+ */
+export class Live {
+  readonly store: StoreApi<LiveState> = createStore<LiveState>(() => ({
+    status: 'opening',
+    now: null,
+    recent: null,
+    soFar: null,
+    helm: null,
+    ahead: null,
+    rate: 1,
+    problems: [],
+    saved: null,
+    takeId: null,
+  }));
+  /** Rudder angle with the wheel hard over, degrees, and how fast it goes there, degrees a second. */
+  readonly mostWheel: number;
+  readonly wheelRate: number;
+  private client!: DriveClient;
+  private keeper: TakeKeeper | null = null;
+  private events: TakeEvent[] = [];
+  private touches: Touch[] = [];
+  /** Where the controls were when orders were last sent. */
+  private sent: HelmAt | null = null;
+  private spoken: OrderDocument[] = [];
+  private asking = false;
+  private shown = 0;
+  private savedAt = 0;
+  private lookedAt = -Infinity;
+  private looking = false;
+  private frame = 0;
+  private last = 0;
+  private closed = false;
+  private readonly perFrame = new Set<(seconds: number) => void>();
+
+  constructor(
+    readonly file: ManoeuvreFile,
+    private readonly manoeuvreId: string,
+    private readonly from: RecordingDocument = BEGIN,
+  ) {
+    const { limits } = assembleCraft(toBoatSpec(file.boat));
+    this.mostWheel = (limits[0]! * 180) / Math.PI;
+    this.wheelRate = file.boat.steering.rate_degps;
+  }
+
+  /** Sets up the worker and opens the drive there. */
+  start(): void {
+    this.closed = false;
+    this.client = new DriveClient();
+    void this.open(this.from);
+  }
+
+  private set(part: Partial<LiveState>): void {
+    if (!this.closed) this.store.setState(part);
+  }
+
+  private async open(recording: RecordingDocument): Promise<void> {
+    this.events = [];
+    this.touches = [];
+    const answer = await this.client.open(this.file, recording);
+    if (this.closed) return;
+    if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
+    this.take(answer.value);
+    const { now } = answer.value;
+    this.sent = helmOf(now, this.mostWheel);
+    this.shown = now.time;
+    this.set({ helm: this.sent, status: recording.steps > 0 ? 'paused' : 'ready', soFar: null });
+    this.showTime();
+    this.lookedAt = -Infinity;
+    this.lookAhead();
+  }
+
+  /** Takes in what the worker told. */
+  private take({ now, problems }: DriveTold): void {
+    this.events = [...this.events, ...now.events];
+    this.touches = [...this.touches, ...now.touches];
+    const recent = { trace: now.trace, events: this.events, touches: this.touches };
+    this.set({ now, recent, problems });
+    if (now.finish !== null) void this.finished();
+  }
+
+  /** Called at every frame while it runs, with the seconds of the boat's time since the last. */
+  onFrame(act: (seconds: number) => void): () => void {
+    this.perFrame.add(act);
+    return () => this.perFrame.delete(act);
+  }
+
+  run(): void {
+    const { status } = this.store.getState();
+    if (status !== 'ready' && status !== 'paused') return;
+    if (!this.keeper) this.begin();
+    // Looked back at: it goes on from where it stood.
+    this.set({ status: 'running', soFar: null });
+    this.shown = this.store.getState().now!.time;
+    this.last = performance.now();
+    this.frame = requestAnimationFrame(this.tick);
+  }
+
+  private begin(): void {
+    const take = {
+      id: crypto.randomUUID(),
+      manoeuvreId: this.manoeuvreId,
+      manoeuvre: this.file,
+      startedAt: Date.now(),
+    };
+    this.keeper = new TakeKeeper(take, (saved) => this.set({ saved }));
+    this.set({ takeId: take.id });
+  }
+
+  private readonly tick = (at: number): void => {
+    if (this.closed || this.store.getState().status !== 'running') return;
+    const { rate, now } = this.store.getState();
+    const seconds = Math.min(LONGEST_FRAME_S, Math.max(0, (at - this.last) / 1000)) * rate;
+    this.last = at;
+    for (const act of this.perFrame) act(seconds);
+    this.shown = Math.min(now!.time, this.shown + seconds);
+    this.showTime();
+    const ahead = this.shown + LEAD_S * rate - now!.time;
+    if (ahead > 0 && !this.asking)
+      void this.ask(Math.min(MOST_STEPS_AT_ONCE, 1 + Math.floor(ahead / STEP_S)));
+    this.lookAhead();
+    this.frame = requestAnimationFrame(this.tick);
+  };
+
+  private showTime(): void {
+    usePlayhead.setState({ time: Math.max(0, this.shown) });
+  }
+
+  /** Sends what the hands have done since, and asks for the steps that follow. */
+  private async ask(steps: number): Promise<void> {
+    this.asking = true;
+    const { helm } = this.store.getState();
+    const orders = [...ordersBetween(this.sent!, helm!, this.file.boat), ...this.spoken];
+    this.sent = helm;
+    this.spoken = [];
+    const answer = await this.client.step(orders, steps);
+    this.asking = false;
+    if (this.closed) return;
+    if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
+    this.take(answer.value);
+    const { time, finish } = answer.value.now;
+    if (finish === null && time - this.savedAt >= SAVE_EVERY_S) {
+      this.savedAt = time;
+      await this.save(false);
+    }
+  }
+
+  private lookAhead(): void {
+    const { now } = this.store.getState();
+    if (!now || this.looking || Math.abs(now.time - this.lookedAt) < LOOK_AHEAD_EVERY_S) return;
+    this.looking = true;
+    this.lookedAt = now.time;
+    void this.client.ahead().then((ahead) => {
+      this.looking = false;
+      if (ahead.ok) this.set({ ahead: ahead.value });
+    });
+  }
+
+  private async save(last: boolean): Promise<void> {
+    const recording = await this.client.recording();
+    if (recording.ok) this.keeper?.save(recording.value, last);
+  }
+
+  /** Stands still; the take so far can be looked back over. */
+  async pause(): Promise<void> {
+    if (this.store.getState().status !== 'running') return;
+    cancelAnimationFrame(this.frame);
+    this.set({ status: 'paused' });
+    this.shown = this.store.getState().now!.time;
+    this.showTime();
+    await this.save(false);
+    await this.look();
+  }
+
+  private async look(): Promise<void> {
+    const soFar = await this.client.soFar();
+    if (this.closed || !soFar.ok) return;
+    this.set({ soFar: soFar.value });
+    const { duration, beats } = soFar.value;
+    usePlayhead.getState().setTake(duration, beats);
+  }
+
+  /** Over by itself, or because the helm said so. */
+  private async finished(): Promise<void> {
+    if (this.store.getState().status === 'over') return;
+    cancelAnimationFrame(this.frame);
+    this.set({ status: 'over', ahead: null });
+    this.shown = this.store.getState().now!.time;
+    this.showTime();
+    await this.save(true);
+    await this.look();
+  }
+
+  async end(how: 'done' | 'broke off'): Promise<void> {
+    const { status } = this.store.getState();
+    if (status !== 'running' && status !== 'paused') return;
+    cancelAnimationFrame(this.frame);
+    const answer = await this.client.end(how);
+    if (answer.ok && !this.closed) this.take(answer.value);
+  }
+
+  /**
+   * Begins again as she stood at a moment: what was done before it stands, as a take of its own. From nought it is
+   * a new try.
+   */
+  async retry(time: number): Promise<void> {
+    const kept = await this.client.recording();
+    if (!kept.ok || this.closed) return;
+    cancelAnimationFrame(this.frame);
+    const { status } = this.store.getState();
+    // What was driven stays as it was; the new one is kept beside it once it goes on.
+    if (status === 'running' || status === 'paused') this.keeper?.save(kept.value, true);
+    this.keeper = null;
+    this.savedAt = 0;
+    const step = Math.min(kept.value.steps, Math.max(0, Math.round(time / STEP_S)));
+    const { inputs, surprises } = kept.value;
+    this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
+    await this.open({
+      inputs: inputs.filter((input) => input.step < step),
+      steps: step,
+      end: null,
+      surprises,
+    });
+  }
+
+  /** Begins anew with other surprises. */
+  async surprise(surprises: RecordingDocument['surprises']): Promise<void> {
+    this.keeper = null;
+    this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
+    await this.open({ ...BEGIN, surprises });
+  }
+
+  setRate(rate: number): void {
+    this.set({ rate });
+  }
+
+  /** Puts the controls otherwise; it is drawn at once and ordered with the next step. */
+  move(change: (helm: HelmAt) => HelmAt): void {
+    const { helm, status } = this.store.getState();
+    if (!helm || status === 'over' || status === 'opening') return;
+    this.set({ helm: change(helm) });
+  }
+
+  turnWheel(to: number): void {
+    const wheel = Math.max(-this.mostWheel, Math.min(this.mostWheel, to));
+    this.move((helm) => ({ ...helm, wheel }));
+  }
+
+  /** Calls an order to the hands, or to anybody. */
+  say(order: OrderDocument): void {
+    this.spoken.push(order);
+    this.set({ problems: [] });
+  }
+
+  close(): void {
+    if (this.store.getState().status === 'running') void this.save(false);
+    cancelAnimationFrame(this.frame);
+    this.closed = true;
+    this.client.close();
+  }
+}

@@ -1,0 +1,58 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import { DEFAULT_KEYS, type HelmAction, type KeyMap } from './keys';
+
+/** Aids that can be switched off as skill grows. With none of them there is only what can be seen from the boat. */
+export const AIDS = ['figures', 'drift', 'ahead', 'nearest', 'ghost', 'score', 'wind'] as const;
+export type Aid = (typeof AIDS)[number];
+
+export const AID_WORDS: Readonly<Record<Aid, string>> = {
+  figures: 'speeds, heading and rate of turn in figures',
+  drift: 'arrow of the way she makes over ground',
+  ahead: 'where she is in 10, 20 and 30 s',
+  nearest: 'distance to what is nearest',
+  ghost: 'the score played, as a ghost',
+  score: 'the next beat and its cue',
+  wind: 'wind in figures',
+};
+
+export interface HelmPreferences {
+  readonly keys: KeyMap;
+  readonly aids: Readonly<Record<Aid, boolean>>;
+  readonly voice: boolean;
+  /** Do several engines' levers go together by hand? */
+  readonly linked: boolean;
+  setKey(action: HelmAction, key: string): void;
+  resetKeys(): void;
+  setAid(aid: Aid, on: boolean): void;
+  setAllAids(on: boolean): void;
+  setVoice(voice: boolean): void;
+  setLinked(linked: boolean): void;
+}
+
+const all = (on: boolean) =>
+  Object.fromEntries(AIDS.map((aid) => [aid, on])) as Record<Aid, boolean>;
+
+export const useHelmPreferences = create<HelmPreferences>()(
+  persist(
+    (set) => ({
+      keys: DEFAULT_KEYS,
+      aids: all(true),
+      voice: false,
+      linked: true,
+      setKey: (action, key) =>
+        set(({ keys }) => {
+          // A key does one thing: whatever had it takes the one that is given up.
+          const had = (Object.keys(keys) as HelmAction[]).find((other) => keys[other] === key);
+          const next = { ...keys, [action]: key };
+          return { keys: had && had !== action ? { ...next, [had]: keys[action] } : next };
+        }),
+      resetKeys: () => set({ keys: DEFAULT_KEYS }),
+      setAid: (aid, on) => set(({ aids }) => ({ aids: { ...aids, [aid]: on } })),
+      setAllAids: (on) => set({ aids: all(on) }),
+      setVoice: (voice) => set({ voice }),
+      setLinked: (linked) => set({ linked }),
+    }),
+    { name: 'yawtrope:helm' },
+  ),
+);

@@ -1,0 +1,6 @@
+import type { Trace } from '@/core/sim';
+
+/** What is to be transferred with a record: its columns share a buffer, which must be named once. */
+export const buffersOf = (trace: Trace): ArrayBuffer[] => [
+  ...new Set(Object.values(trace).map((column) => column.buffer as ArrayBuffer)),
+];
