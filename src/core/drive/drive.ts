@@ -1,4 +1,4 @@
-import { Run, type Cue, type Order, type RunInput } from '../score';
+import { Run, type Cue, type Order, type RunInput, type RunWatch } from '../score';
 import type { SimState, World } from '../sim';
 import { HandPlayer } from './hand-player';
 import { Fate, withSurprises } from './surprises';
@@ -28,12 +28,14 @@ export class Drive {
   constructor(
     input: RunInput,
     private readonly surprises: readonly Surprise[] = [],
+    watch: RunWatch | null = null,
   ) {
     const surprised = withSurprises(longEnough(input), surprises);
-    this.run = new Run(surprised, (state, world) => {
+    const conducted = (state: SimState, world: World) => {
       this.player = new HandPlayer(surprised, state, world);
       return this.player;
-    });
+    };
+    this.run = new Run(surprised, conducted, { watch });
     this.fate = new Fate(surprises, this.run.world);
     this.run.begin();
   }
@@ -115,13 +117,18 @@ export class Drive {
   }
 }
 
-/** Plays a driven take again, to its end or to as many of its steps as are asked for. */
+/**
+ * Plays a driven take again, to its end or to as many of its steps as are asked for.
+ *
+ * @param watch is shown the boat at every sample
+ */
 export function playRecording(
   input: RunInput,
   recording: Recording = NOTHING,
   upTo = recording.steps,
+  watch: RunWatch | null = null,
 ): Driven {
-  const drive = new Drive(input, recording.surprises);
+  const drive = new Drive(input, recording.surprises, watch);
   drive.follow(recording, upTo);
   return drive.finish();
 }

@@ -1,8 +1,7 @@
 import { Lookout, nameOfThing, numbersOf, type LeastClearance, type Touch } from '../debrief';
 import { noClearance } from '../holding';
-import { cos, sin } from '../math';
 import type { Cue, Finish, TakeEvent } from '../score';
-import { roomAt } from '../search';
+import { roomAlong } from '../search';
 import {
   makeScratch,
   othersOf,
@@ -71,7 +70,6 @@ export interface DriveNow {
 /** Samples told of at once: at four times the pace more than one lies between two looks. */
 const RECENT = 8;
 
-const ASTERN_STEP_M = 0.5;
 const LIES_NOWHERE: ReadonlySet<number> = new Set();
 
 const UNITS: Partial<Record<Cue['is'], CueLeft['unit']>> = {
@@ -167,16 +165,10 @@ export class DriveTeller {
     this.wentAstern = astern;
     if (!begins) return null;
     const { motion } = state;
-    const psi = motion[PSI]!;
+    const pose = { x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! };
     const far = world.craft.spec.hull.length;
-    for (let room = 0; room < far; room += ASTERN_STEP_M) {
-      const next = room + ASTERN_STEP_M;
-      const x = motion[X]! - next * sin(psi);
-      const y = motion[Y]! - next * cos(psi);
-      const found = roomAt(world.craft, world.shore, LIES_NOWHERE, x, y, psi);
-      if (found.distance < 0) return { room, name: nameOfThing(world, found.obstacle) };
-    }
-    return { room: far, name: null };
+    const found = roomAlong(world.craft, world.shore, LIES_NOWHERE, pose, -1, far);
+    return { room: found.distance, name: nameOfThing(world, found.obstacle) };
   }
 
   private cueLeft(): CueLeft | null {

@@ -7,6 +7,7 @@ import {
   shapesOf,
   type Shore,
 } from '../holding';
+import { cos, sin } from '../math';
 
 /** How near her outline lies to things when put somewhere. */
 export interface Room {
@@ -33,4 +34,30 @@ export function roomAt(
   const memory = clearanceMemory(shore, shapesOf(craft, shore));
   leastClearance(found, memory, craft.touch, shore, skip, groundAt(x, y, heading));
   return { distance: found.distance, obstacle: found.obstacle };
+}
+
+/** How far she is put on at a time in looking along, m. */
+const ALONG_STEP_M = 0.5;
+
+/**
+ * How far she could go straight ahead (`way` 1) or astern (−1) from a pose until her outline meets something, m, and what.
+ *
+ * @param most no further is looked than this, m
+ */
+export function roomAlong(
+  craft: Craft,
+  shore: Shore,
+  skip: ReadonlySet<number>,
+  { x, y, heading }: { readonly x: number; readonly y: number; readonly heading: number },
+  way: 1 | -1,
+  most: number,
+): Room {
+  const east = way * sin(heading);
+  const north = way * cos(heading);
+  for (let room = 0; room < most; room += ALONG_STEP_M) {
+    const next = room + ALONG_STEP_M;
+    const found = roomAt(craft, shore, skip, x + next * east, y + next * north, heading);
+    if (found.distance < 0) return { distance: room, obstacle: found.obstacle };
+  }
+  return { distance: most, obstacle: -1 };
 }

@@ -60,8 +60,13 @@ export function momentsOf(
 /** The way out from moments all over a take, and nothing else. */
 export function waysOut(input: RunInput): readonly WayOutAt[] {
   const about = new Surroundings(input);
+  return waysOutFrom(about, momentsOf(input, about));
+}
+
+/** The same from moments that are known, in their order. */
+export function waysOutFrom(about: Surroundings, states: readonly SimState[]): readonly WayOutAt[] {
   let before: WayOutAt | null = null;
-  return momentsOf(input, about).map((from) => {
+  return states.map((from) => {
     before = wayOutAt(about, from, before?.by ?? null);
     return before;
   });

@@ -1,0 +1,38 @@
+import { cos, sin } from '../../math';
+import { alongAt, sampleAt } from '../context';
+import type { FaultRule } from './types';
+
+/** Brought up, m/s, and short of where she was to lie by more than this share of her length. Judgement. */
+const STOPPED_MPS = 0.12;
+const SHORT_LENGTHS = 0.2;
+/** She was under way to it at more than this before, m/s. */
+const UNDER_WAY_MPS = 0.35;
+
+/** Astern before she was there: stopped short, and driven on again. */
+export const asternEarly: FaultRule<'astern too early'> = {
+  id: 'astern too early',
+  find({ driving, trace, input, world }) {
+    const { goal } = input;
+    if (goal.is !== 'lie') return [];
+    const { length } = world.craft.spec.hull;
+    const astern = driving.filter(({ gear }) => gear < 0);
+    return astern.flatMap(({ engine, from, to }) => {
+      if (alongAt(trace, sampleAt(trace, from)) < UNDER_WAY_MPS) return [];
+      const again = driving.find(
+        (next) => next.engine === engine && next.gear > 0 && next.from > to,
+      );
+      if (!again) return [];
+      let i = sampleAt(trace, from);
+      while (i < trace.time.length && alongAt(trace, i) > STOPPED_MPS) i += 1;
+      if (i >= trace.time.length || trace.time[i]! > again.from) return [];
+      // How far the mark still lies ahead of the point that is to lie there.
+      const psi = trace.heading[i]!;
+      const { mark, point } = goal;
+      const east = mark.x - trace.x[i]!;
+      const north = mark.y - trace.y[i]!;
+      const short = east * sin(psi) + north * cos(psi) - point.x;
+      if (short < Math.max(goal.within, SHORT_LENGTHS * length)) return [];
+      return [{ rule: 'astern too early', time: from, until: trace.time[i]!, figures: { short } }];
+    });
+  },
+};

@@ -1,0 +1,34 @@
+import { waterSpeedAt, ordersOf } from '../context';
+import type { FaultRule } from './types';
+
+/** The wheel follows the gear within so long, and by so much: it was wanted from the first. Judgement. */
+const WITHIN_S = 4;
+const AT_ONCE_S = 0.35;
+const TURNED = (12 * Math.PI) / 180;
+/** With more way on than this she steers by her way, and the wheel may follow, m/s. */
+const STEERS_BY_WAY_MPS = 1.2;
+
+/** Gear engaged, and only then the wheel turned: the burst has gone the wrong way by then. */
+export const gearBeforeSteering: FaultRule<'gear before steering'> = {
+  id: 'gear before steering',
+  find(review) {
+    const wheels = ordersOf(review, 'wheel');
+    return ordersOf(review, 'engine').flatMap(({ time, order }) => {
+      if (order.gear === 0) return [];
+      const before = ordersOf(review, 'engine').findLast((other) => other.time < time - 1e-6);
+      // Only a gear that goes in, not throttle given in it.
+      if (before && before.order.gear === order.gear) return [];
+      if (waterSpeedAt(review.trace, time) > STEERS_BY_WAY_MPS) return [];
+      const was = wheels.findLast((wheel) => wheel.time <= time + AT_ONCE_S)?.order.angle ?? 0;
+      const later = wheels.filter(
+        (wheel) => wheel.time > time + AT_ONCE_S && wheel.time <= time + WITHIN_S,
+      );
+      const last = later.at(-1);
+      if (!last) return [];
+      const turned = Math.abs(last.order.angle - was);
+      if (turned < TURNED || Math.abs(last.order.angle) < TURNED) return [];
+      const figures = { late: later[0]!.time - time, turned };
+      return [{ rule: 'gear before steering', time, until: last.time, figures }];
+    });
+  },
+};

@@ -1,0 +1,37 @@
+import type { FaultOf, FaultRule } from './types';
+
+/** Shortest pause in neutral between ahead and astern that a gearbox is given by hand, s. Judgement. */
+const LEAST_PAUSE_S = 1;
+
+/** From ahead straight to astern, or back: the levers, not what the gearbox made of them. */
+export const noPause: FaultRule<'no pause in neutral'> = {
+  id: 'no pause in neutral',
+  find({ orders, world }) {
+    const { drives } = world.craft.spec;
+    const found: FaultOf<'no pause in neutral'>[] = [];
+    drives.forEach((drive, engine) => {
+      const wanted = Math.max(LEAST_PAUSE_S, drive.neutralPause);
+      let driven = 0;
+      let left = -Infinity;
+      let gear = 0;
+      for (const { time, order } of orders) {
+        if (order.do !== 'engine' || (order.engine !== null && order.engine !== engine)) continue;
+        if (order.gear === gear) continue;
+        if (gear !== 0) {
+          driven = gear;
+          left = time;
+        }
+        const pause = time - left;
+        if (order.gear !== 0 && order.gear === -driven && pause < wanted)
+          found.push({
+            rule: 'no pause in neutral',
+            time,
+            until: time,
+            figures: { pause, wanted, engine },
+          });
+        gear = order.gear;
+      }
+    });
+    return found;
+  },
+};

@@ -1,0 +1,37 @@
+import { alongAt, sampleAt } from '../context';
+import type { FaultRule } from './types';
+
+const FORWARD = /bow/;
+const AFT = /stern|quarter/;
+
+/** Way on that has eyes on one end, m/s, taken over the seconds before. */
+const WAY_MPS = 0.1;
+const BEFORE_S = 4;
+
+/** A touch that was no soft one at the end that was not being driven with: the stern going ahead, the bow going astern. */
+export const watchedOneEnd: FaultRule<'watched one end'> = {
+  id: 'watched one end',
+  find({ take, trace, driving }) {
+    return take.touches.flatMap(({ time, part, name, grade, speed }) => {
+      if (grade === 'soft') return [];
+      const i = sampleAt(trace, time);
+      const before = sampleAt(trace, Math.max(0, time - BEFORE_S));
+      const way = alongAt(trace, before) || alongAt(trace, i);
+      const ahead = way > WAY_MPS || drove(driving, time, 1);
+      const astern = way < -WAY_MPS || drove(driving, time, -1);
+      const unseen =
+        (AFT.test(part) && ahead && !astern) || (FORWARD.test(part) && astern && !ahead);
+      if (!unseen) return [];
+      const figures = { part, what: name, grade, speed };
+      return [
+        { rule: 'watched one end', time: Math.max(0, time - BEFORE_S), until: time, figures },
+      ];
+    });
+  },
+};
+
+const drove = (
+  driving: Parameters<typeof watchedOneEnd.find>[0]['driving'],
+  time: number,
+  gear: 1 | -1,
+) => driving.some((one) => one.gear === gear && one.from <= time && one.to >= time - BEFORE_S);
