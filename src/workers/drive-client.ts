@@ -1,8 +1,15 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
 import type { Ahead } from '@/core/drive';
 import type { Take } from '@/core/score';
-import type { ManoeuvreFile, OrderDocument, RecordingDocument, Result } from '@/document';
-import type { DriveTold, DriveWorker } from './protocol';
+import type { Differences } from '@/core/review';
+import type {
+  DrivenFile,
+  ManoeuvreFile,
+  OrderDocument,
+  RecordingDocument,
+  Result,
+} from '@/document';
+import type { DriveTold, DriveWorker, Reviewed } from './protocol';
 
 type Asked<T> = Promise<Result<T>>;
 
@@ -33,6 +40,12 @@ export class DriveClient {
   }
   replay(file: ManoeuvreFile, recording: RecordingDocument): Asked<Take> {
     return answered(this.remote.replay(file, recording));
+  }
+  review({ manoeuvre, recording }: DrivenFile): Asked<Reviewed> {
+    return answered(this.remote.review(manoeuvre, recording));
+  }
+  differences(reference: DrivenFile, other: DrivenFile): Asked<Differences> {
+    return answered(this.remote.differences(reference, other));
   }
 
   close(): void {

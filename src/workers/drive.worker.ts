@@ -1,9 +1,11 @@
 import { expose, transfer } from 'comlink';
 import { z } from 'zod';
 import { Drive, DriveTeller, lookAhead, playRecording, type Recording } from '@/core/drive';
+import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
 import type { RunInput } from '@/core/score';
 import {
   check,
+  drivenFileSchema,
   failure,
   manoeuvreFileSchema,
   orderSchema,
@@ -76,6 +78,11 @@ function read(
   return success({ manoeuvre: manoeuvre.value, recorded: recorded.value, from: from.value });
 }
 
+function driven(file: unknown) {
+  const checked = check(drivenFileSchema, file);
+  return checked.ok ? read(checked.value.manoeuvre, checked.value.recording) : checked;
+}
+
 function played(input: RunInput, recording: Recording) {
   const { take } = playRecording(input, recording);
   return transfer(success(take), buffersOf(take.trace));
@@ -132,6 +139,33 @@ const worker: DriveWorker = {
     if (!opened.ok) return opened;
     const { input, recording: of } = opened.value.from;
     return played(input, of);
+  },
+  review(file, recording) {
+    const opened = read(file, recording);
+    if (!opened.ok) return opened;
+    const review = reviewOf(opened.value.from.input, opened.value.from.recording);
+    const faults = faultsOf(review);
+    const { take, ways } = review;
+    const reviewed = {
+      take,
+      faults,
+      care: careOf(review, faults),
+      handling: handlingOf(review),
+      ways,
+    };
+    return transfer(success(reviewed), buffersOf(take.trace));
+  },
+  differences(reference, other) {
+    const one = driven(reference);
+    if (!one.ok) return one;
+    const two = driven(other);
+    if (!two.ok) return two;
+    if (one.value.manoeuvre.boat.id !== two.value.manoeuvre.boat.id)
+      return failure({
+        path: 'other',
+        message: 'was driven in another boat; choose one in the same',
+      });
+    return success(differencesBetween(one.value.from, two.value.from));
   },
 };
 

@@ -6,6 +6,7 @@ export type {
   Looked,
   LookEnd,
   LookWorker,
+  Reviewed,
   SheetWorker,
   TakeWorker,
 } from './protocol';

@@ -2,7 +2,8 @@ import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Ahead, DriveNow } from '@/core/drive';
 import type { HeldBack, Take } from '@/core/score';
-import type { GridCell, Surveyed, WindLimit } from '@/core/search';
+import type { Care, Differences, Fault, Handling } from '@/core/review';
+import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
 import type {
   Comparison,
@@ -95,4 +96,17 @@ export interface DriveWorker {
   soFar(): Result<Take>;
   /** A kept take, played again. */
   replay(file: unknown, recording: unknown): Result<Take>;
+  /** A kept take looked over: played again, and what is to be said of it. */
+  review(file: unknown, recording: unknown): Result<Reviewed>;
+  /** What was different in a kept take from one it is held against, each a file of its own. */
+  differences(reference: unknown, other: unknown): Result<Differences>;
+}
+
+/** A driven take looked over. */
+export interface Reviewed {
+  readonly take: Take;
+  readonly faults: readonly Fault[];
+  readonly care: Care;
+  readonly handling: Handling;
+  readonly ways: readonly WayOutAt[];
 }

@@ -28,6 +28,20 @@ function missedBy(check: GoalCheck, units: Units): string {
   }
 }
 
+const OUTCOME_WORDS: Readonly<Record<Take['outcome'], string>> = {
+  reached: 'Done',
+  missed: 'Not there',
+  'hard touch': 'Hard touch',
+  unsafe: 'Not safe',
+  fouled: 'Line in the propeller',
+  'broke off': 'Broken off',
+  'cue never came': 'Waiting still',
+  'out of time': 'Out of time',
+};
+
+/** How a take ended, in a word or two. */
+export const outcomeWord = (outcome: Take['outcome']): string => OUTCOME_WORDS[outcome];
+
 /** A take without its trace. */
 type Ending = Pick<Take, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
 

@@ -10,6 +10,7 @@ import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
 import { useTheme } from '../hooks/use-theme';
+import { Debrief } from '../debrief/Debrief';
 import { Rehearse } from '../rehearse/Rehearse';
 import { ScoreView } from '../score/ScoreView';
 import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
@@ -124,6 +125,8 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
       </div>
       {phase === 'rehearse' ? (
         <Rehearse file={file} scored={state.take} />
+      ) : phase === 'debrief' ? (
+        <Debrief manoeuvreId={manoeuvre.id} />
       ) : (
         <>
           <Water

@@ -1,0 +1,1 @@
+export { takeCsv } from './csv';

@@ -1,0 +1,334 @@
+'use client';
+import { useState } from 'react';
+import type { Differences } from '@/core/review';
+import { useWorkspace } from '../state/context';
+import { usePlayhead } from '../state/playhead';
+import { useUnits } from '../state/preferences';
+import { changeText } from '../words/changes';
+import { CARE_WORDS, careReason, FAULT_WORDS, faultEvidence } from '../words/faults';
+import { outcomeWords } from '../words/take';
+import { boatSpeed, clock, distance, touchSpeed, type Units } from '../words/units';
+import { Notes } from './Notes';
+import { Progress } from './Progress';
+import { TakeList } from './TakeList';
+import type { ListedTake, OpenReview, useReview } from './use-takes';
+
+const LINK = 'text-plan underline';
+
+/** Beside the water when looking back: how careful it was and why, its faults, what was different, and the other takes. */
+export function DebriefPanel({
+  takes,
+  review,
+  id,
+  over,
+  onOpen,
+  onOver,
+  onChanged,
+}: {
+  takes: readonly ListedTake[] | null;
+  review: ReturnType<typeof useReview>;
+  id: string | null;
+  over: readonly string[];
+  onOpen: (id: string | null) => void;
+  onOver: (ids: readonly string[]) => void;
+  onChanged: () => void;
+}) {
+  const setPhase = useWorkspace((s) => s.setPhase);
+  const { open, problem } = review;
+  if (takes?.length === 0)
+    return (
+      <Frame>
+        <h2 className="text-[20px] font-semibold">Nothing driven yet</h2>
+        <p className="pb-2 text-quiet">
+          Takes you drive by hand are kept and stand here, to be looked back over.
+        </p>
+        <button type="button" className={LINK} onClick={() => setPhase('rehearse')}>
+          Take the helm
+        </button>
+      </Frame>
+    );
+  return (
+    <Frame>
+      {problem && (
+        <p role="alert" className="font-semibold text-hurt">
+          {problem}
+        </p>
+      )}
+      {!open && !problem && <p className="text-quiet">Looking the take over …</p>}
+      {open && (
+        <>
+          <Outcome open={open} />
+          <Faults open={open} />
+          <Figures open={open} />
+          {takes && id && <Different key={id} takes={takes} id={id} review={review} open={open} />}
+          <Notes key={open.id} open={open} setNotes={review.setNotes} />
+          <p className="rule-t flex gap-4 py-2 text-[13px]">
+            <span className="text-quiet">Keep it as a file:</span>
+            <a className={LINK} href={`/api/takes/${open.id}/file?as=json`} download>
+              take
+            </a>
+            <a className={LINK} href={`/api/takes/${open.id}/file?as=csv`} download>
+              figures, CSV
+            </a>
+            <button type="button" className={LINK} onClick={() => window.print()}>
+              print
+            </button>
+          </p>
+        </>
+      )}
+      {takes && (
+        <>
+          <TakeList
+            takes={takes}
+            id={id}
+            over={over}
+            onOpen={onOpen}
+            onOver={onOver}
+            onChanged={onChanged}
+          />
+          <Progress takes={takes} />
+        </>
+      )}
+    </Frame>
+  );
+}
+
+function Frame({ children }: { children: React.ReactNode }) {
+  return (
+    <aside
+      aria-label="Debrief"
+      className="h-full min-h-0 overflow-y-auto border-l border-ink bg-paper px-5 py-3 max-md:border-l-0 print:h-auto print:overflow-visible"
+    >
+      {children}
+    </aside>
+  );
+}
+
+/** How it ended, and how careful it was: never by how fast it was done. */
+function Outcome({ open }: { open: OpenReview }) {
+  const units = useUnits();
+  const { reviewed, file } = open;
+  const [outcome, behind] = outcomeWords(reviewed.take, file.manoeuvre, units);
+  const { grade, because } = reviewed.care;
+  return (
+    <section aria-label="How it went" className="pb-2">
+      <p className="flex items-baseline justify-between gap-3">
+        <span data-testid="debrief-outcome" className="text-[20px] font-semibold">
+          {outcome}
+        </span>
+        <span className="figures text-quiet">{clock(reviewed.take.duration)} long</span>
+      </p>
+      <p className="text-[13px] text-quiet">{behind}</p>
+      <p className="pt-2">
+        Handled: <strong data-testid="care">{CARE_WORDS[grade].toLowerCase()}</strong>
+        {because.length > 0 && (
+          <span className="text-quiet">
+            {' '}
+            for {careReason(because[0]!, file.manoeuvre.score, units)}
+          </span>
+        )}
+      </p>
+    </section>
+  );
+}
+
+/** Each fault with its moment: pressed, the playhead goes there. */
+function Faults({ open }: { open: OpenReview }) {
+  const units = useUnits();
+  const seek = usePlayhead((p) => p.seek);
+  const { faults } = open.reviewed;
+  const { score } = open.file.manoeuvre;
+  return (
+    <section aria-label="Faults" className="rule-t py-2">
+      <h2 className="text-[15px] font-semibold">
+        {faults.length === 0
+          ? 'No faults found'
+          : faults.length === 1
+            ? 'One fault'
+            : `${faults.length} faults`}
+      </h2>
+      {faults.length === 0 && (
+        <p className="text-[13px] text-quiet">
+          Rules look at gears, steering, room, lines and people. They do not see everything.
+        </p>
+      )}
+      <ul data-testid="faults">
+        {faults.map((fault, i) => {
+          const { name, why, tried } = FAULT_WORDS[fault.rule];
+          return (
+            <li key={`${fault.rule}-${i}`} className="rule-t py-1.5">
+              <button
+                type="button"
+                className="flex w-full gap-3 text-left hover:text-plan"
+                onClick={() => seek(fault.time)}
+              >
+                <span className="figures w-10 shrink-0 text-quiet">{clock(fault.time)}</span>
+                <span>
+                  <span className="block font-semibold">{name}</span>
+                  <span className="figures block text-[13px]">
+                    {faultEvidence(fault, score, units)}
+                  </span>
+                </span>
+              </button>
+              <p className="pl-[52px] text-[13px] text-quiet">
+                Why it matters: {why} <span className="text-ink">Try: {tried}</span>
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Figures({ open }: { open: OpenReview }) {
+  const units = useUnits();
+  const { handling, take } = open.reviewed;
+  const rows = figuresOf(open, units);
+  return (
+    <section aria-label="Figures" className="rule-t py-2">
+      <h2 className="text-[15px] font-semibold">In figures</h2>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-4 text-[13px]">
+        {handling.speeds.map(({ lengths, speed, time }) =>
+          speed === null ? null : (
+            <Figure
+              key={lengths}
+              name={`${lengths} ${lengths === 1 ? 'length' : 'lengths'} off, at ${clock(time!)}`}
+              text={boatSpeed(speed, units)}
+            />
+          ),
+        )}
+        {rows.map(([name, text]) => (
+          <Figure key={name} name={name} text={text} />
+        ))}
+        {take.touches.map((touch, i) => (
+          <Figure
+            key={`touch-${i}`}
+            name={`${touch.grade} touch, ${touch.name}, ${touch.fender ?? touch.part}, ${clock(touch.time)}`}
+            text={`${touchSpeed(touch.speed)}, ${Math.round(touch.energy)} J`}
+          />
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function Figure({ name, text }: { name: string; text: string }) {
+  return (
+    <div className="contents">
+      <dt className="rule-t py-0.5 text-quiet">{name}</dt>
+      <dd className="rule-t figures py-0.5 text-right">{text}</dd>
+    </div>
+  );
+}
+
+function figuresOf({ reviewed, file }: OpenReview, units: Units): [string, string][] {
+  const { handling, take } = reviewed;
+  const { clearance } = take;
+  const percent = (share: number) => `${Math.round(100 * share)} %`;
+  return [
+    ...(clearance && Number.isFinite(clearance.distance)
+      ? ([
+          [
+            `least clearance: ${clearance.name}, ${clearance.part}, ${clock(clearance.time)}`,
+            distance(Math.max(0, clearance.distance), units),
+          ],
+        ] as [string, string][])
+      : []),
+    ['fastest through the water', boatSpeed(handling.fastest, units)],
+    ['gear shifts', String(handling.gearShifts)],
+    ['in neutral', `${Math.round(handling.neutral)} s of ${Math.round(handling.duration)} s`],
+    [
+      'throttle in gear, mean and most',
+      `${percent(handling.throttleMean)}, ${percent(handling.throttleMost)}`,
+    ],
+    ...(file.manoeuvre.boat.thrusters.length > 0
+      ? ([['thruster', `${handling.thrusterSeconds.toFixed(0)} s at full power`]] as [
+          string,
+          string,
+        ][])
+      : []),
+    ...handling.loads.map(({ line, tension, breaks }): [string, string] => [
+      file.manoeuvre.score.lines[line]?.name ?? 'line',
+      percent(tension / breaks),
+    ]),
+  ];
+}
+
+/** What was different from another take: each change undone by itself and the take played again. */
+function Different({
+  takes,
+  id,
+  review,
+  open,
+}: {
+  takes: readonly ListedTake[];
+  id: string;
+  review: ReturnType<typeof useReview>;
+  open: OpenReview;
+}) {
+  const units = useUnits();
+  const others = takes.filter((take) => take.id !== id);
+  const [held, setHeld] = useState<string | null>(null);
+  const [found, setFound] = useState<Differences | string | null>(null);
+  const [busy, setBusy] = useState(false);
+  if (others.length === 0) return null;
+  const number = (one: string) => takes.findIndex((take) => take.id === one) + 1;
+  const ask = async (reference: string) => {
+    setHeld(reference);
+    setBusy(true);
+    setFound(await review.compare(reference));
+    setBusy(false);
+  };
+  const { boat, score } = open.file.manoeuvre;
+  return (
+    <section aria-label="What was different" className="rule-t py-2">
+      <h2 className="text-[15px] font-semibold">What was different</h2>
+      <p className="flex flex-wrap gap-x-3 text-[13px]">
+        <span className="text-quiet">from take</span>
+        {others.map((take) => (
+          <button
+            key={take.id}
+            type="button"
+            aria-pressed={held === take.id}
+            className={`figures ${held === take.id ? 'bg-plan px-1.5 text-on-plan' : LINK}`}
+            onClick={() => void ask(take.id)}
+          >
+            {number(take.id)}
+          </button>
+        ))}
+      </p>
+      {busy && (
+        <p className="text-[13px] text-quiet">
+          Playing it again with one thing changed at a time …
+        </p>
+      )}
+      {!busy && typeof found === 'string' && (
+        <p role="alert" className="text-[13px] font-semibold text-hurt">
+          {found}
+        </p>
+      )}
+      {!busy && found && typeof found !== 'string' && (
+        <>
+          <p className="text-[13px] text-quiet">
+            It ended {distance(found.came.apart, units)} from where that one did; hardest touch{' '}
+            {touchSpeed(found.came.touch[1])} against {touchSpeed(found.came.touch[0])}.{' '}
+            {found.tried} {found.tried === 1 ? 'change was' : 'changes were'} tried by playing
+            again.
+          </p>
+          <ol data-testid="causes">
+            {found.causes.length === 0 && <li>Nothing that mattered.</li>}
+            {found.causes.map(({ change, share }, i) => (
+              <li key={i} className="rule-t flex justify-between gap-3 py-1">
+                <span>{changeText(change, { boat, score })}</span>
+                <span className="figures shrink-0 text-quiet">
+                  {Math.round(100 * Math.min(1, share))} % of it
+                </span>
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,101 @@
+import type { Change } from '@/core/review';
+import type { Order } from '@/core/score';
+import { STEP_S } from '@/core/sim';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import type { Boat, ScoreDocument } from '@/document';
+import { engineText, joystickText, thrusterText, wheelText } from './beats';
+import { the } from './lines';
+import { clock } from './units';
+
+interface About {
+  readonly boat: Boat;
+  readonly score: Pick<ScoreDocument, 'lines' | 'crew'>;
+}
+
+const GEARS = { '1': 'ahead', '0': 'neutral', '-1': 'astern' } as const;
+const HOW = {
+  drop: 'dropped over',
+  throw: 'thrown',
+  carry: 'carried',
+  haul: 'hauled',
+  hold: 'held in the hand',
+  turn: 'held on turns',
+  fast: 'made fast',
+  ease: 'eased',
+} as const;
+
+/** An order as the core has it, in words: "ahead 40 %", "wheel 20° starboard". */
+export function coreOrderText(order: Order, { boat, score }: About): string {
+  const line = (index: number) => the(score.lines[index]?.name ?? 'line');
+  const who = (index: number) => score.crew[index]?.name ?? 'somebody';
+  switch (order.do) {
+    case 'wheel':
+      return wheelText(order.angle * DEGREES_PER_RADIAN);
+    case 'steer':
+      return `steering ${Math.round(order.heading * DEGREES_PER_RADIAN)}°`;
+    case 'steer for':
+      return `steering for ${order.mark.name}`;
+    case 'engine': {
+      const several = boat.drives.length > 1 && order.engine !== null;
+      const which = several ? `${boat.drives[order.engine!]?.name ?? 'engine'} ` : '';
+      return which + engineText(GEARS[`${order.gear}`], order.throttle);
+    }
+    case 'thruster':
+      return thrusterText(boat.thrusters[order.thruster]?.name ?? 'thruster', order.power);
+    case 'joystick':
+      return joystickText(order.surge, order.sway, order.yaw);
+    case 'pass':
+    case 'tend':
+      return `${line(order.line)} ${HOW[order.how]}`;
+    case 'let go':
+      return `${line(order.line)} let go`;
+    case 'anchor':
+      return `${line(order.line)} ${order.how === 'drop' ? 'dropped' : 'weighed'}`;
+    case 'step ashore':
+      return `${who(order.by)} ashore`;
+    case 'step aboard':
+      return `${who(order.by)} aboard`;
+    case 'go':
+      return `${who(order.by)} to the ${order.point.name}`;
+    case 'call':
+      return `“${order.text}”`;
+  }
+}
+
+const SURPRISES = {
+  gust: 'a gust',
+  veer: 'the wind’s veering',
+  stream: 'the stream’s turning',
+  'no astern': 'the gear that would not go astern',
+  'thruster quits': 'the thruster that quit',
+  'joystick fails': 'the joystick that failed',
+  'line late': 'the line that came late',
+  'line missed': 'the line that was missed',
+} as const;
+
+/** What was otherwise, in one sentence: "neutral came 3.1 s later, at 0:12". */
+export function changeText(change: Change, about: About): string {
+  const at = (step: number) => clock(step * STEP_S);
+  switch (change.is) {
+    case 'moved': {
+      const by = `${Math.abs(change.late).toFixed(1)} s ${change.late > 0 ? 'later' : 'sooner'}`;
+      return `${coreOrderText(change.input.order, about)} came ${by}, at ${at(change.input.step)}`;
+    }
+    case 'other':
+      return `${coreOrderText(change.input.order, about)} at ${at(change.input.step)}, not ${coreOrderText(change.reference.order, about)}`;
+    case 'missing':
+      return `no ${coreOrderText(change.reference.order, about)}, which was due at ${clock(Math.max(0, change.time))}`;
+    case 'extra':
+      return `${coreOrderText(change.input.order, about)} besides, at ${at(change.input.step)}`;
+    case 'wind':
+      return 'the wind was another';
+    case 'stream':
+      return 'the stream was another';
+    case 'start':
+      return 'it began from another place or heading';
+    case 'surprise':
+      return change.in === 'other'
+        ? `${SURPRISES[change.surprise.is]} at ${clock(change.surprise.at)}`
+        : `without ${SURPRISES[change.surprise.is]} of ${clock(change.surprise.at)}`;
+  }
+}

@@ -1,0 +1,188 @@
+import type { CareGrade, CareReason, Fault, FaultId } from '@/core/review';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import type { ScoreDocument } from '@/document';
+import { the } from './lines';
+import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
+
+/** What a fault is called, why it matters, and what to try: said once for each rule. */
+interface FaultWords {
+  readonly name: string;
+  readonly why: string;
+  readonly tried: string;
+}
+
+export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
+  'gear before steering': {
+    name: 'Gear before steering',
+    why: 'the first of a burst does the most while she has no way on; it went before the rudder was there.',
+    tried: 'put the wheel over, wait until it is there, then the gear.',
+  },
+  'no pause in neutral': {
+    name: 'No pause in neutral',
+    why: 'the shaft is still turning the other way: gearbox and coupling take the blow.',
+    tried: 'count one in neutral between ahead and astern.',
+  },
+  'left in gear': {
+    name: 'Left in gear',
+    why: 'way is gathered while nobody minds it, and has to be taken off again in less room.',
+    tried: 'a burst, then neutral at once; let her carry.',
+  },
+  'neutral late': {
+    name: 'Neutral too late',
+    why: 'she was driven on when there was no room left to stop her in.',
+    tried: 'out of gear while her way still carries her further than you want to go.',
+  },
+  'too fast for the room': {
+    name: 'Too fast for the room',
+    why: 'a firm burst against her way could not have stopped her before what lay ahead.',
+    tried: 'half the speed a length earlier: come up at what a touch would forgive.',
+  },
+  'astern too early': {
+    name: 'Astern too early',
+    why: 'she stopped short and off, without way for the rudder, and the wind had her.',
+    tried: 'let her carry on in neutral; astern when her berth is abreast.',
+  },
+  'astern too hard': {
+    name: 'Astern too hard',
+    why: 'she did not stop but went back, and walked further than she need.',
+    tried: 'less throttle, and neutral the moment she stops over the ground.',
+  },
+  'steering not reversed': {
+    name: 'Steering not reversed with the gear',
+    why: 'an outboard or outdrive pushes where it points: astern, the same wheel sends the stern the other way.',
+    tried: 'neutral, wheel across, then the gear.',
+  },
+  'turned early': {
+    name: 'Turned too early',
+    why: 'room ahead was left unused, and she came nearer to what lies inside the turn.',
+    tried: 'stand on until your mark is abreast of the one ashore, as the score has it.',
+  },
+  'lost the bow': {
+    name: 'Bow lost to the wind',
+    why: 'without way the wind takes the bow, and it takes room and power to bring it back.',
+    tried:
+      'keep her bow up to the wind with short bursts, or give it up and go astern, stern to the wind.',
+  },
+  'watched one end': {
+    name: 'One end watched, the other forgotten',
+    why: 'she pivots: what one end gains, the other pays for.',
+    tried: 'look aft before every kick ahead and forward before every one astern.',
+  },
+  'line not watched': {
+    name: 'A line bar-tight, unseen',
+    why: 'a loaded line can part or pull its cleat out; nobody may stand in line with it.',
+    tried: 'take the engine off or ease it on a turn, as soon as it goes hard.',
+  },
+  'did not look astern': {
+    name: 'Did not look astern',
+    why: 'it lay there before the gear went in.',
+    tried: 'turn round and look, then go astern.',
+  },
+  'past the way out': {
+    name: 'Past the last way out',
+    why: 'until then breaking off would have kept her clear; after it nothing would.',
+    tried: 'know the moment beforehand, and break off while it is open: that is good handling.',
+  },
+  'thruster leaned on': {
+    name: 'Thruster leaned on',
+    why: 'it heats and cuts out when it is wanted most, and hides what wind and propeller do.',
+    tried: 'do it with engine and rudder, and keep the thruster for what they cannot.',
+  },
+  'person in danger': {
+    name: 'Somebody in danger',
+    why: 'a propeller was turning within reach of a foot.',
+    tried: 'neutral first, say so, hear it said back; then they step.',
+  },
+};
+
+const degrees = (radians: number) => `${Math.round(radians * DEGREES_PER_RADIAN)}°`;
+const seconds = (value: number) => `${value.toFixed(1)} s`;
+
+/** What shows a fault, in figures. */
+export function faultEvidence(
+  fault: Fault,
+  { lines, crew }: Pick<ScoreDocument, 'lines' | 'crew'>,
+  units: Units,
+): string {
+  switch (fault.rule) {
+    case 'gear before steering':
+      return `wheel ${seconds(fault.figures.late)} after the gear, ${degrees(fault.figures.turned)} over`;
+    case 'no pause in neutral':
+      return `${seconds(fault.figures.pause)} in neutral, ${seconds(fault.figures.wanted)} wanted`;
+    case 'left in gear': {
+      const { seconds: long, gained, room } = fault.figures;
+      return `${seconds(long)} in gear with nothing ordered: ${boatSpeed(gained, units)} gained, ${distance(room, units)} of room left`;
+    }
+    case 'neutral late': {
+      const { late, room, needs } = fault.figures;
+      return `${seconds(late)} too late: ${distance(needs, units)} wanted to stop, ${distance(room, units)} there`;
+    }
+    case 'too fast for the room': {
+      const { speed, room, needs, what } = fault.figures;
+      return `${boatSpeed(speed, units)} with ${distance(room, units)} to ${what ?? 'what lies ahead'}; she stops in ${distance(needs, units)}`;
+    }
+    case 'astern too early':
+      return `stopped ${distance(fault.figures.short, units)} short, then driven on again`;
+    case 'astern too hard':
+      return `${Math.round(100 * fault.figures.throttle)} % astern, ${boatSpeed(fault.figures.sternway, units)} of sternway by neutral`;
+    case 'steering not reversed':
+      return `wheel kept ${degrees(Math.abs(fault.figures.angle))} to ${fault.figures.angle < 0 ? 'port' : 'starboard'} for ${seconds(fault.figures.seconds)} with the gear the other way`;
+    case 'turned early':
+      return `${distance(fault.figures.early, units)} before the score turns; ${distance(fault.figures.unused, units)} of clearance lost`;
+    case 'lost the bow':
+      return `fell off ${degrees(fault.figures.fell)} down-wind in ${seconds(fault.figures.seconds)}`;
+    case 'watched one end': {
+      const { part, what, grade, speed } = fault.figures;
+      return `${part}: ${grade} touch on ${what}, ${touchSpeed(speed)}`;
+    }
+    case 'line not watched': {
+      const { line, tension, breaks, seconds: long } = fault.figures;
+      return `${the(lines[line]?.name ?? 'line')} at ${force(tension, units)} for ${seconds(long)}, ${Math.round((100 * tension) / breaks)} % of what parts it`;
+    }
+    case 'did not look astern':
+      return `${fault.figures.what} ${distance(fault.figures.room, units)} astern as the gear went in`;
+    case 'past the way out':
+      return `the last one at ${clock(fault.figures.last)}`;
+    case 'thruster leaned on': {
+      const { seconds: long, share, heat } = fault.figures;
+      return `${Math.round(long)} s of it, ${Math.round(100 * share)} % of the take, ${Math.round(100 * heat)} % hot`;
+    }
+    case 'person in danger':
+      return crew[fault.figures.who]?.name ?? 'one of the hands';
+  }
+}
+
+export const CARE_WORDS: Readonly<Record<CareGrade, string>> = {
+  careful: 'Careful',
+  fair: 'Fair',
+  rough: 'Rough',
+  harmful: 'Harm done',
+};
+
+/** Why a take is not graded better. */
+export function careReason(
+  reason: CareReason,
+  { lines }: Pick<ScoreDocument, 'lines'>,
+  units: Units,
+): string {
+  switch (reason.is) {
+    case 'danger':
+      return 'somebody was in danger';
+    case 'fouled':
+      return 'a line got into the propeller';
+    case 'parted':
+      return `${the(lines[reason.line]?.name ?? 'line')} parted at ${clock(reason.time)}`;
+    case 'touch': {
+      const { grade, name, part, speed, time } = reason.touch;
+      return `${grade} touch on ${name}, ${part}, ${touchSpeed(speed)} at ${clock(time)}`;
+    }
+    case 'near':
+      return `${distance(Math.max(0, reason.distance), units)} from ${reason.name} at ${clock(reason.time)}`;
+    case 'load': {
+      const { line, tension, breaks } = reason.load;
+      return `${the(lines[line]?.name ?? 'line')} at ${Math.round((100 * tension) / breaks)} % of what parts it`;
+    }
+    case 'fault':
+      return `${FAULT_WORDS[reason.fault.rule].name.toLowerCase()} at ${clock(reason.fault.time)}`;
+  }
+}
