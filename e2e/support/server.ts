@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -8,6 +8,10 @@ import { openLibrary, seedDemo } from '../../src/db';
 export interface Server {
   readonly address: string;
   readonly directory: string;
+  /** Ends it without a word, as a crash would. */
+  kill(): Promise<void>;
+  /** Starts it again on the same port and data. */
+  again(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -26,6 +30,28 @@ export async function startServer(): Promise<Server> {
   seedDemo(openLibrary(directory), join(process.cwd(), 'demo'), Date.now());
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
+  let child = await serve(address, port, directory);
+  const end = async (signal: NodeJS.Signals) => {
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    child.kill(signal);
+    await ended;
+  };
+  return {
+    address,
+    directory,
+    kill: () => end('SIGKILL'),
+    again: async () => {
+      child = await serve(address, port, directory);
+    },
+    close: async () => {
+      await end('SIGTERM');
+      rmSync(directory, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Starts a server and waits until it answers. */
+async function serve(address: string, port: number, directory: string): Promise<ChildProcess> {
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
@@ -39,18 +65,8 @@ export async function startServer(): Promise<Server> {
       (response) => response.ok,
       () => false,
     );
-    if (up) break;
+    if (up) return child;
     if (tries > 150) throw new Error('the server did not come up');
     await new Promise((resolve) => setTimeout(resolve, 200));
   }
-  return {
-    address,
-    directory,
-    close: async () => {
-      const ended = new Promise((resolve) => child.once('exit', resolve));
-      child.kill();
-      await ended;
-      rmSync(directory, { recursive: true, force: true });
-    },
-  };
 }

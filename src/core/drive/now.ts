@@ -70,6 +70,9 @@ export interface DriveNow {
 /** Samples told of at once: at four times the pace more than one lies between two looks. */
 const RECENT = 8;
 
+/** Told again when so much harder. */
+const HARDER = 1.25;
+const NO_TOUCHES: readonly Touch[] = [];
 const LIES_NOWHERE: ReadonlySet<number> = new Set();
 
 const UNITS: Partial<Record<Cue['is'], CueLeft['unit']>> = {
@@ -84,7 +87,8 @@ const UNITS: Partial<Record<Cue['is'], CueLeft['unit']>> = {
 /** Looks at a drive, and knows what of it has been told before. */
 export class DriveTeller {
   private events = 0;
-  private touches = 0;
+  /** Speed each touch was last told with: a blow may grow within its first second. */
+  private readonly toldSpeeds: number[] = [];
   private readonly wind = new Float64Array(2);
   private readonly lookout: Lookout;
   private readonly scratch: Scratch;
@@ -114,8 +118,7 @@ export class DriveTeller {
     windAt(wind, world.environment, state.time);
     const events = hand.events.slice(this.events);
     this.events = hand.events.length;
-    const touches = live.touchCount > this.touches ? live.touches.slice(this.touches) : [];
-    this.touches = live.touchCount;
+    const touches = this.freshTouches();
     return {
       step: drive.step,
       time: state.time,
@@ -147,6 +150,18 @@ export class DriveTeller {
       touches,
       finish: hand.finish,
     };
+  }
+
+  /** Touches not yet told, and those that have come to be much harder than they were told. */
+  private freshTouches(): readonly Touch[] {
+    const { live } = this.drive;
+    if (live.touchCount === 0) return NO_TOUCHES;
+    return live.touches.filter((touch, i) => {
+      const told = this.toldSpeeds[i];
+      if (told !== undefined && touch.speed <= HARDER * told) return false;
+      this.toldSpeeds[i] = touch.speed;
+      return true;
+    });
   }
 
   private toBerth(): DriveNow['berth'] {

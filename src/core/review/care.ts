@@ -154,8 +154,8 @@ export function careOf(review: Review, faults: readonly Fault[]): Care {
     if (event.is === 'line' && event.what === 'parted')
       reasons.push({ is: 'parted', line: event.line, time: event.time });
   }
-  for (const touch of take.touches)
-    if (touch.grade !== 'soft') reasons.push({ is: 'touch', touch });
+  const hardest = take.touches.toSorted((a, b) => b.speed - a.speed);
+  for (const touch of hardest) if (touch.grade !== 'soft') reasons.push({ is: 'touch', touch });
   const { clearance } = take;
   if (clearance && clearance.distance < NEAR_M) reasons.push({ is: 'near', ...clearance });
   for (const load of handlingOf(review).loads) {

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import type { Differences } from '@/core/review';
+import type { Differences, Fault, FaultId } from '@/core/review';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
@@ -97,7 +97,7 @@ function Frame({ children }: { children: React.ReactNode }) {
   return (
     <aside
       aria-label="Debrief"
-      className="h-full min-h-0 overflow-y-auto border-l border-ink bg-paper px-5 py-3 max-md:border-l-0 print:h-auto print:overflow-visible"
+      className="relative h-full min-h-0 overflow-y-auto border-l border-ink bg-paper px-5 py-3 max-md:border-l-0 print:h-auto print:overflow-visible"
     >
       {children}
     </aside>
@@ -132,6 +132,15 @@ function Outcome({ open }: { open: OpenReview }) {
   );
 }
 
+const MOST_SHOWN = 3;
+
+/** Faults of one kind together, in the order of the rules. */
+function byRule(faults: readonly Fault[]): ReadonlyMap<FaultId, readonly Fault[]> {
+  const map = new Map<FaultId, Fault[]>();
+  for (const fault of faults) map.set(fault.rule, [...(map.get(fault.rule) ?? []), fault]);
+  return map;
+}
+
 /** Each fault with its moment: pressed, the playhead goes there. */
 function Faults({ open }: { open: OpenReview }) {
   const units = useUnits();
@@ -141,11 +150,7 @@ function Faults({ open }: { open: OpenReview }) {
   return (
     <section aria-label="Faults" className="rule-t py-2">
       <h2 className="text-[15px] font-semibold">
-        {faults.length === 0
-          ? 'No faults found'
-          : faults.length === 1
-            ? 'One fault'
-            : `${faults.length} faults`}
+        {faults.length === 0 ? 'No faults found' : 'Faults'}
       </h2>
       {faults.length === 0 && (
         <p className="text-[13px] text-quiet">
@@ -153,24 +158,33 @@ function Faults({ open }: { open: OpenReview }) {
         </p>
       )}
       <ul data-testid="faults">
-        {faults.map((fault, i) => {
-          const { name, why, tried } = FAULT_WORDS[fault.rule];
+        {[...byRule(faults)].map(([rule, found]) => {
+          const { name, why, tried } = FAULT_WORDS[rule];
           return (
-            <li key={`${fault.rule}-${i}`} className="rule-t py-1.5">
-              <button
-                type="button"
-                className="flex w-full gap-3 text-left hover:text-plan"
-                onClick={() => seek(fault.time)}
-              >
-                <span className="figures w-10 shrink-0 text-quiet">{clock(fault.time)}</span>
-                <span>
-                  <span className="block font-semibold">{name}</span>
-                  <span className="figures block text-[13px]">
-                    {faultEvidence(fault, score, units)}
+            <li key={rule} className="rule-t py-1.5">
+              <p className="font-semibold">
+                {name}
+                {found.length > 1 && <span className="figures"> {found.length} times</span>}
+              </p>
+              {found.slice(0, MOST_SHOWN).map((fault, i) => (
+                <button
+                  key={i}
+                  type="button"
+                  className="flex min-h-6 w-full gap-3 text-left text-[13px] hover:text-plan"
+                  onClick={() => seek(fault.time)}
+                >
+                  <span className="figures w-9 shrink-0 text-plan underline">
+                    {clock(fault.time)}
                   </span>
-                </span>
-              </button>
-              <p className="pl-[52px] text-[13px] text-quiet">
+                  <span>{faultEvidence(fault, score, units)}</span>
+                </button>
+              ))}
+              {found.length > MOST_SHOWN && (
+                <p className="text-[13px] text-quiet">
+                  and {found.length - MOST_SHOWN} more, marked over the traces
+                </p>
+              )}
+              <p className="text-[13px] text-quiet">
                 Why it matters: {why} <span className="text-ink">Try: {tried}</span>
               </p>
             </li>

@@ -30,11 +30,8 @@ export function Hands() {
   const { lines, crew } = useWorkspace((s) => s.manoeuvre.score);
   if (lines.length === 0 && crew.length === 0) return null;
   return (
-    <section
-      aria-label="Hands"
-      className="flex min-w-[240px] flex-1 flex-col gap-1.5 overflow-y-auto"
-    >
-      <p className="text-[13px] font-semibold">Call to the hands</p>
+    <section aria-label="Hands" className="rule-t flex flex-col gap-1.5 py-2.5">
+      <p className="font-semibold">Call to the hands</p>
       <FromScore />
       {lines.map((line, index) =>
         line.of === undefined ? <LineCalls key={line.name} index={index} /> : null,
@@ -73,6 +70,7 @@ function LineCalls({ index }: { index: number }) {
   const live = useLive();
   const { lines, crew, beats } = useWorkspace((s) => s.manoeuvre.score);
   const { ends } = useNames();
+  const place = useWorkspace((s) => s.place);
   const line = lines[index]!;
   const recent = useLiveState((s) => s.recent);
   const time = useLiveState((s) => s.now?.time ?? 0);
@@ -84,6 +82,9 @@ function LineCalls({ index }: { index: number }) {
     .find((order) => order.do === 'pass' && order.line === line.name);
   const [to, setTo] = useState((passed?.do === 'pass' && passed.to) || ends[0] || '');
   const [who, setWho] = useState((passed?.do === 'pass' && passed.by) || crew[0]?.name || '');
+  const isGroundLine = place.features.some(
+    ({ kind, name }) => kind === 'groundLine' && name === to,
+  );
   const by = crew.length > 0 ? { by: who } : {};
   const call = (text: string, order: OrderDocument) => (
     <button key={text} type="button" className={CALL} onClick={() => live.say(order)}>
@@ -130,10 +131,12 @@ function LineCalls({ index }: { index: number }) {
         {state === 'aboard' &&
           (line.anchor
             ? [call('Drop it', { do: 'anchor', ...base, how: 'drop' })]
-            : to !== '' && [
-                call('Drop over', { do: 'pass', ...base, to, how: 'drop' }),
-                call('Throw', { do: 'pass', ...base, to, how: 'throw' }),
-              ])}
+            : isGroundLine
+              ? call('Pick up', { do: 'pass', ...base, to, how: 'drop' })
+              : to !== '' && [
+                  call('Drop over', { do: 'pass', ...base, to, how: 'drop' }),
+                  call('Throw', { do: 'pass', ...base, to, how: 'throw' }),
+                ])}
         {on && (
           <>
             {line.anchor ? (

@@ -1,5 +1,4 @@
 'use client';
-import { Hands } from './Hands';
 import { Joystick } from './Joystick';
 import { Lever } from './Lever';
 import { useHelmPreferences } from './preferences';
@@ -20,10 +19,10 @@ export function Helm() {
   return (
     <section
       aria-label="The helm"
-      className="rule-t flex h-[226px] gap-6 overflow-x-auto bg-paper px-5 py-3 max-md:h-auto max-md:flex-wrap"
+      className="rule-t relative flex h-[226px] gap-6 overflow-x-auto bg-paper px-5 py-3 max-md:h-auto max-md:flex-wrap"
     >
       <Transport />
-      <div className={`flex min-w-0 flex-[2] gap-6 ${manned ? '' : 'opacity-50'}`}>
+      <div className={`flex min-w-0 flex-1 gap-6 ${manned ? '' : 'opacity-50'}`}>
         {steers && <Wheel />}
         {boat.drives.length > 0 && (
           <div className="shrink-0">
@@ -53,7 +52,6 @@ export function Helm() {
         <Joystick />
         <Thrusters />
       </div>
-      <Hands />
       {!manned && (
         <p role="status" className="self-center font-semibold text-hurt">
           Nobody at the helm

@@ -61,7 +61,7 @@ export function Joystick() {
         <div className="absolute inset-x-0 top-1/2 h-px bg-hairline" />
         <div className="absolute inset-y-0 left-1/2 w-px bg-hairline" />
         <div
-          className="absolute size-6 -translate-x-1/2 -translate-y-1/2 bg-plan"
+          className="absolute size-6 bg-plan"
           style={{
             left: `${50 * (1 + stick.sideways)}%`,
             top: `${50 * (1 - stick.ahead)}%`,

@@ -37,6 +37,7 @@ export function Lever({ engine }: { engine: number }) {
   const dragging = useRef(false);
   const drive = live.file.boat.drives[engine]!;
   const several = live.file.boat.drives.length > 1;
+  const wide = live.file.boat.drives.length < 3;
   const put = (to: LeverAt) =>
     live.move((helm) => ({
       ...helm,
@@ -59,7 +60,10 @@ export function Lever({ engine }: { engine: number }) {
   const spin = Math.max(-1, Math.min(1, turns / (drive.full_rpm / 60)));
   return (
     <div className="flex flex-col items-center">
-      <p className="max-w-[104px] truncate text-[13px] font-semibold">
+      <p
+        title={drive.name}
+        className={`font-semibold ${wide ? 'max-w-[110px] truncate text-[13px]' : 'max-w-[70px] text-center text-[11.5px] leading-tight'}`}
+      >
         {several ? drive.name : 'Engine'}
       </p>
       <div
@@ -73,7 +77,7 @@ export function Lever({ engine }: { engine: number }) {
         aria-valuetext={words}
         tabIndex={0}
         data-testid={`lever-${engine}`}
-        className="relative h-[124px] w-[78px] cursor-ns-resize touch-none select-none"
+        className={`relative h-[124px] ${wide ? 'w-[78px]' : 'w-[66px]'} cursor-ns-resize touch-none select-none`}
         onPointerDown={(event) => {
           dragging.current = true;
           event.currentTarget.setPointerCapture(event.pointerId);

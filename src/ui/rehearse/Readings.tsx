@@ -2,7 +2,7 @@
 import type { DriveNow } from '@/core/drive';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { useUnits } from '../state/preferences';
-import { heading, speedIn } from '../words/units';
+import { heading, speedIn, touchSpeed } from '../words/units';
 import { useHelmPreferences } from './preferences';
 import { useLiveState } from './use-live';
 
@@ -30,15 +30,34 @@ export function Readings() {
   const units = useUnits();
   const on = useHelmPreferences((p) => p.aids.figures);
   const now = useLiveState((s) => s.now);
-  if (!on || !now) return null;
+  if (!now) return null;
   return (
-    <dl className="grid grid-cols-[1fr_auto] gap-x-4" data-testid="readings">
-      {figures(now, units.speed).map(([what, figure]) => (
-        <div key={what} className="contents">
-          <dt className="text-quiet">{what}</dt>
-          <dd className="figures text-right text-[17px] leading-6">{figure}</dd>
-        </div>
-      ))}
-    </dl>
+    <>
+      {on && (
+        <dl className="grid grid-cols-[1fr_auto] gap-x-4" data-testid="readings">
+          {figures(now, units.speed).map(([what, figure]) => (
+            <div key={what} className="contents">
+              <dt className="text-quiet">{what}</dt>
+              <dd className="figures text-right text-[17px] leading-6">{figure}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      <IfNothing />
+    </>
+  );
+}
+
+/** What she comes to touch if nothing is changed. */
+function IfNothing() {
+  const on = useHelmPreferences((p) => p.aids.ahead);
+  const touch = useLiveState((s) => (s.status === 'over' ? null : s.ahead?.touch)) ?? null;
+  if (!on || !touch) return null;
+  const hurts = touch.grade !== 'soft';
+  return (
+    <p className={`text-[13px] ${hurts ? 'font-semibold text-hurt' : 'text-quiet'}`}>
+      {hurts ? '▲ ' : ''}as she goes: {touch.part} on {touch.name} in {Math.round(touch.after)} s,{' '}
+      {touchSpeed(touch.speed)}
+    </p>
   );
 }

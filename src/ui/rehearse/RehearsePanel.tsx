@@ -6,6 +6,7 @@ import { useUnits } from '../state/preferences';
 import { problemLines } from '@/document';
 import { clock } from '../words/units';
 import { outcomeWords } from '../words/take';
+import { Hands } from './Hands';
 import { KeySheet } from './KeySheet';
 import { NextBeat } from './NextBeat';
 import { AID_WORDS, AIDS, useHelmPreferences } from './preferences';
@@ -25,8 +26,9 @@ export function RehearsePanel() {
         <State />
         <Readings />
       </div>
-      <div className="min-h-0 flex-1 overflow-y-auto px-5 pb-3">
+      <div className="relative min-h-0 flex-1 overflow-y-auto px-5 pb-3">
         <NextBeat />
+        <Hands />
         <Calls />
         <Surprises />
         <Aids />
@@ -61,7 +63,9 @@ function State() {
           ? (['Standing still', 'go on, or take it up again from any moment'] as const)
           : status === 'refused'
             ? (['Cannot be driven', ''] as const)
-            : (['Ready', 'take the helm when you are'] as const);
+            : status === 'opening'
+              ? (['Getting her ready', ''] as const)
+              : (['Ready', 'take the helm when you are'] as const);
   return (
     <div className="pb-2">
       <div role="status" data-testid="live-status">
@@ -143,7 +147,11 @@ function Calls() {
           <Keyboard size={15} /> keys
         </button>
       </div>
-      <ol aria-live="polite" data-testid="calls" className="h-[112px] overflow-y-auto pt-1">
+      <ol
+        aria-live="polite"
+        data-testid="calls"
+        className="relative h-[112px] overflow-y-auto pt-1"
+      >
         {calls.length === 0 && (
           <li className="text-[13px] text-quiet">
             The crew call distances, lines and touches here.

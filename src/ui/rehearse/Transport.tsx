@@ -33,11 +33,17 @@ export function Transport() {
           // Whoever has chosen to rehearse wants to begin: the space bar does.
           ref={first}
           className={`${BUTTON} flex-1 ${running ? '' : 'border-plan bg-plan text-on-plan enabled:hover:text-on-plan'}`}
-          aria-disabled={status === 'over' || status === 'opening'}
-          onClick={() => runOrPause(live)}
+          aria-disabled={status === 'opening'}
+          onClick={() => (status === 'over' ? void live.retry(0) : runOrPause(live))}
         >
           {running ? <Pause size={16} /> : <Play size={16} />}
-          {running ? 'Stand still' : status === 'ready' ? 'Take the helm' : 'Go on'}
+          {running
+            ? 'Stand still'
+            : status === 'over'
+              ? 'Again'
+              : status === 'paused'
+                ? 'Go on'
+                : 'Take the helm'}
         </button>
         <output data-testid="live-time" className="figures w-12 text-right text-[19px]">
           {clock(at)}
@@ -47,7 +53,7 @@ export function Transport() {
         <button
           type="button"
           className={BUTTON}
-          aria-label="Five seconds back"
+          aria-label="5 s back"
           title="Five seconds back"
           disabled={time <= 0}
           onClick={() => stepBack(live)}

@@ -35,7 +35,7 @@ export function Wheel() {
   const marks = [-1, -2 / 3, -1 / 3, 0, 1 / 3, 2 / 3, 1];
   const { control } = live.file.boat.steering;
   return (
-    <div className="min-w-[190px] max-w-[340px] flex-1">
+    <div className="min-w-[150px] max-w-[340px] flex-1">
       <p className="flex justify-between text-[13px]">
         <span className="font-semibold">{control === 'tiller' ? 'Tiller' : 'Wheel'}</span>
         <output className="figures">{rudderWords(wanted)}</output>
@@ -100,12 +100,12 @@ export function Wheel() {
           />
         </svg>
       </div>
-      <p className="flex justify-between text-[12px] text-quiet">
+      <p className="flex justify-between gap-2 whitespace-nowrap text-[12px] text-quiet">
         <span>port {Math.round(most)}°</span>
         <button type="button" className="text-plan underline" onClick={() => live.turnWheel(0)}>
           amidships
         </button>
-        <span>{Math.round(most)}° starboard</span>
+        <span>{Math.round(most)}° stbd</span>
       </p>
     </div>
   );

@@ -42,6 +42,8 @@ export function callsBetween(
 ): Call[] {
   const call = (text: string, urgent = false): Call => ({ time: now.time, text, urgent });
   const calls: Call[] = [];
+  // What stands as it begins is no news.
+  if (!before) return calls;
   for (const event of now.events) {
     if (event.is === 'line' && LINES_TOLD.has(event.what)) {
       const name = the(lines[event.line]?.name ?? 'line');
@@ -71,7 +73,7 @@ export function callsBetween(
         : call(`${distance(room, units)} astern to ${name}`, true),
     );
   }
-  if (now.berth && before?.berth) {
+  if (now.berth && before.berth) {
     const mark = under(now.berth.distance);
     const was = under(before.berth.distance);
     // Only while it falls: she may drift off again.

@@ -125,7 +125,10 @@ export class Live {
   /** Takes in what the worker told. */
   private take({ now, problems }: DriveTold): void {
     this.events = [...this.events, ...now.events];
-    this.touches = [...this.touches, ...now.touches];
+    // A blow told again because it came to be harder takes the place of what was told first.
+    const again = new Set(now.touches.map(({ time, name }) => `${time} ${name}`));
+    const kept = this.touches.filter(({ time, name }) => !again.has(`${time} ${name}`));
+    this.touches = [...kept, ...now.touches];
     const recent = { trace: now.trace, events: this.events, touches: this.touches };
     this.set({ now, recent, problems });
     if (now.finish !== null) void this.finished();

@@ -51,42 +51,44 @@ export function outcomeWords(
   file: Pick<ManoeuvreFile, 'goal' | 'score'>,
   units: Units,
 ): [string, string] {
+  return [outcomeWord(take.outcome), outcomeReason(take, file, units)];
+}
+
+function outcomeReason(
+  take: Ending,
+  file: Pick<ManoeuvreFile, 'goal' | 'score'>,
+  units: Units,
+): string {
   const failed = take.goal.filter((check) => !check.met);
   switch (take.outcome) {
     case 'reached':
-      return ['Done', goalWords(take, file, units)];
+      return goalWords(take, file, units);
     case 'missed':
-      return ['Not there', failed.map((check) => missedBy(check, units)).join('; ')];
+      return failed.map((check) => missedBy(check, units)).join('; ');
     case 'hard touch': {
       const touch = take.margins.touch;
-      if (!touch) return ['Hard touch', ''];
-      return ['Hard touch', `${touch.part} on ${touch.name} at ${clock(touch.time)}`];
+      if (!touch) return '';
+      return `${touch.part} on ${touch.name} at ${clock(touch.time)}`;
     }
     case 'unsafe': {
       const event = take.events.find((e) => e.is === 'crew' && e.what === 'in danger');
       const who = event?.is === 'crew' ? file.score.crew[event.who]?.name : undefined;
-      return [
-        'Not safe',
-        `${who ?? 'somebody'} stepped at ${clock(event?.time ?? 0)} with a propeller turning near; neutral first`,
-      ];
+      return `${who ?? 'somebody'} stepped at ${clock(event?.time ?? 0)} with a propeller turning near; neutral first`;
     }
     case 'fouled': {
       const event = take.events.find((e) => e.is === 'line' && e.what === 'in the propeller');
       const which = event?.is === 'line' ? file.score.lines[event.line]?.name : undefined;
-      return [
-        'Line in the propeller',
-        `${which ?? 'a line'} at ${clock(event?.time ?? 0)}: neutral until it is aboard`,
-      ];
+      return `${which ?? 'a line'} at ${clock(event?.time ?? 0)}: neutral until it is aboard`;
     }
     case 'broke off':
-      return ['Broken off', 'the way out was taken'];
+      return 'the way out was taken';
     case 'cue never came': {
       const event = take.events.findLast((e) => e.is === 'cue never came');
       const which = event ? beatName(file.score, event.beat) : 'a beat';
-      return ['Waiting still', `the cue for ${which} never came`];
+      return `the cue for ${which} never came`;
     }
     case 'out of time':
-      return ['Out of time', `after ${clock(take.duration)}`];
+      return `after ${clock(take.duration)}`;
   }
 }
 

@@ -3,7 +3,7 @@ import type { FaultRule } from './types';
 
 /** The wheel follows the gear within so long, and by so much: it was wanted from the first. Judgement. */
 const WITHIN_S = 4;
-const AT_ONCE_S = 0.35;
+const AT_ONCE_S = 0.6;
 const TURNED = (12 * Math.PI) / 180;
 /** With more way on than this she steers by her way, and the wheel may follow, m/s. */
 const STEERS_BY_WAY_MPS = 1.2;

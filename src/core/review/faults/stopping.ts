@@ -7,6 +7,7 @@ const SPEED_STEP_MPS = 0.25;
 /** Slower than this nothing is too fast, m/s. */
 export const SLOW_MPS = 0.4;
 const EVERY = 3;
+const AGAINST_M = 0.1;
 
 /** A moment at which she could not be stopped any more in the room there was. */
 export interface Overrun {
@@ -40,7 +41,8 @@ export function overruns(review: Review): readonly Overrun[] {
   for (let i = 0; i < trace.time.length; i += EVERY) {
     const along = alongAt(trace, i);
     const speed = Math.abs(along);
-    if (speed < SLOW_MPS) continue;
+    // What she lies against already was struck before.
+    if (speed < SLOW_MPS || trace.clearance[i]! < AGAINST_M) continue;
     const way = along > 0 ? 1 : -1;
     const most = needs(speed);
     if (!Number.isFinite(most)) continue;

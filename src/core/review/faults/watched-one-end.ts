@@ -23,9 +23,7 @@ export const watchedOneEnd: FaultRule<'watched one end'> = {
         (AFT.test(part) && ahead && !astern) || (FORWARD.test(part) && astern && !ahead);
       if (!unseen) return [];
       const figures = { part, what: name, grade, speed };
-      return [
-        { rule: 'watched one end', time: Math.max(0, time - BEFORE_S), until: time, figures },
-      ];
+      return [{ rule: 'watched one end', time, until: time, figures }];
     });
   },
 };
