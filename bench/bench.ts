@@ -7,6 +7,7 @@ import { build } from 'esbuild';
 import { openBrowser } from '../e2e/support/browser';
 import { benchCases, type BenchCase } from './cases';
 import { measureDrag } from './drag';
+import { measureFrames } from './frames';
 import type { Measured, Varied } from './measure';
 
 // Prints what a step, a manoeuvre and a thousand varied ones cost, in Node and in a worker in Chromium. It measures; it
@@ -143,6 +144,7 @@ async function main(): Promise<void> {
   const pageFull = Math.min(...page.map(({ bestLoopMs }) => bestLoopMs));
   page.forEach((m, i) => print(row('Chromium', cases[i]!.name, m, pageFull)));
   await printDrag();
+  await printFrames();
 }
 
 async function printDrag(): Promise<void> {
@@ -159,6 +161,15 @@ async function printDrag(): Promise<void> {
       `Chromium  wind dragged, ${id}: ${frames.toFixed(0)} frames a second, longest wait ${longest.toFixed(0)} ms; ms from rest to the first and last change of take ${span(take)}, brief ${span(brief)}; to the way-out band's first moments, to all of it coarsely, to the whole ${band.map((ms) => ms.toFixed(0)).join(', ')}`,
     );
   }
+}
+
+async function printFrames(): Promise<void> {
+  const driven = await measureFrames();
+  if (!driven) return;
+  const ms = (values: readonly number[]) => values.map((value) => value.toFixed(1)).join(', ');
+  print(
+    `Chromium  driven by hand among 60 things: ${driven.count} frames; ms between two, median, 90, 99 % and longest ${ms(driven.between)}; ms from a key to the control drawn otherwise, median and longest ${ms(driven.response)}`,
+  );
 }
 
 void main();

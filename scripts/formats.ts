@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import {
   boatSchema,
+  drivenFileSchema,
   manoeuvreFileSchema,
   manoeuvreSchema,
   placeSchema,
@@ -16,6 +17,7 @@ export const FORMATS: Readonly<Record<string, z.ZodType>> = {
   place: placeSchema,
   manoeuvre: manoeuvreSchema,
   'manoeuvre-file': manoeuvreFileSchema,
+  driven: drivenFileSchema,
   take: takeFileSchema,
   'take-summary': takeSummarySchema,
 };

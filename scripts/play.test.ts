@@ -26,6 +26,33 @@ it('plays a file that stands alone and one of the library alike, and prints a so
   expect(play('demo/manoeuvres/alongside-wind-off.json').stdout).toBe(alone.stdout);
 }, 60000);
 
+it('plays a take driven by hand again, and looks it over', () => {
+  const driven = {
+    $schema: 'yawtrope:driven',
+    version: 1,
+    manoeuvre: demoFile('off-stilt-pontoon'),
+    recording: {
+      inputs: [
+        { step: 5, order: { do: 'engine', gear: 'ahead', throttle: 0.5 } },
+        { step: 60, order: { do: 'engine', gear: 'astern', throttle: 0.5 } },
+      ],
+      steps: 150,
+      end: 'done',
+    },
+  };
+  const out = join(directory, 'driven-take.json');
+  const done = play(given(driven), '--out', out);
+  expect(done.stderr).toBe('');
+  const { debrief, ...summary } = JSON.parse(done.stdout) as {
+    debrief: { faults: { rule: string }[] };
+  };
+  expect(check(takeSummarySchema, summary).ok).toBe(true);
+  expect(debrief.faults.map(({ rule }) => rule)).toContain('no pause in neutral');
+  expect(check(takeFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
+  const late = { ...driven, recording: { ...driven.recording, steps: 20 } };
+  expect(play(given(late)).stderr).toMatch(/recording\.inputs\[1\]\.step: must come in order/);
+}, 60000);
+
 it('writes the take when asked', () => {
   const out = join(directory, 'take.json');
   expect(play('demo/manoeuvres/off-stilt-pontoon.json', '--out', out).status).toBe(0);

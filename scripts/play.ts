@@ -2,11 +2,14 @@ import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { briefOf } from '@/core/brief';
 import { checkScore } from '@/core/checks';
+import { careOf, faultsOf, handlingOf, reviewOf } from '@/core/review';
 import { runTake, type RunInput, type Take } from '@/core/score';
 import { lastWayOut, surveyed, windLimit } from '@/core/search';
 import {
   boatSchema,
   check,
+  DRIVEN_SCHEMA,
+  drivenFileSchema,
   failure,
   FIGURE_IDS,
   figureIdSchema,
@@ -16,9 +19,11 @@ import {
   propose,
   success,
   summarise,
+  toDrive,
   toFile,
   toRunInput,
   toTakeFile,
+  type DrivenFile,
   type FigureId,
   type Manoeuvre,
   type ManoeuvreFile,
@@ -63,6 +68,9 @@ function readArguments(given: readonly string[]): Result<Arguments> {
   if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
   return success({ file: rest[0]!, out, look: looks >= 0, propose: figure });
 }
+
+const isDriven = (json: unknown): boolean =>
+  typeof json === 'object' && json !== null && '$schema' in json && json.$schema === DRIVEN_SCHEMA;
 
 function readText(path: string): Result<string> {
   try {
@@ -114,9 +122,47 @@ function withFigure(file: ManoeuvreFile, figure: FigureId): Result<ManoeuvreFile
   return last.ok ? success({ ...file, score: last.value.score }) : last;
 }
 
-function play({ file, out, look, propose: figure }: Arguments): Result<string> {
+/** Writes a take beside and moves it into place, so that it is there whole or not at all; nothing where none is asked for. */
+function write(out: string | null, take: Take, file: ManoeuvreFile): Result<null> {
+  if (!out) return success(null);
+  const partial = `${out}.partial-${process.pid}`;
+  try {
+    writeFileSync(partial, JSON.stringify(toTakeFile(take, file)));
+    renameSync(partial, out);
+    return success(null);
+  } catch (error) {
+    rmSync(partial, { force: true });
+    const why = error instanceof Error ? error.message : 'unwritable';
+    return failure({ path: '--out', message: `${out} cannot be written: ${why}` });
+  }
+}
+
+/** A take driven by hand: played again, and looked over as the debrief does. Figures SI and radians. */
+function playDriven(json: unknown, { out, look, propose: figure }: Arguments): Result<string> {
+  if (look || figure) {
+    const path = look ? '--look' : '--propose';
+    return failure({ path, message: 'is for a manoeuvre; this is a take driven by hand' });
+  }
+  const file = check<DrivenFile>(drivenFileSchema, json);
+  if (!file.ok) return file;
+  const drive = toDrive(file.value);
+  if (!drive.ok) return drive;
+  const review = reviewOf(drive.value.input, drive.value.recording);
+  const written = write(out, review.take, file.value.manoeuvre);
+  if (!written.ok) return written;
+  const faults = faultsOf(review);
+  const { grade, because } = careOf(review, faults);
+  const debrief = { care: { grade, because }, faults, handling: handlingOf(review) };
+  const summary = summarise(review.take, file.value.manoeuvre);
+  return success(JSON.stringify({ ...summary, debrief }, null, 2));
+}
+
+function play(given: Arguments): Result<string> {
+  const { file, out, look, propose: figure } = given;
   const text = readText(file);
   if (!text.ok) return text;
+  const json = parseJson(text.value);
+  if (json.ok && isDriven(json.value)) return playDriven(json.value, given);
   const either = readEither(text.value);
   if (!either.ok) return either;
   const kept =
@@ -129,18 +175,8 @@ function play({ file, out, look, propose: figure }: Arguments): Result<string> {
   const input = toRunInput(whole.value);
   if (!input.ok) return input;
   const take = runTake(input.value);
-  if (out) {
-    // Written beside and moved into place, so that a take is there whole or not at all.
-    const partial = `${out}.partial-${process.pid}`;
-    try {
-      writeFileSync(partial, JSON.stringify(toTakeFile(take, whole.value)));
-      renameSync(partial, out);
-    } catch (error) {
-      rmSync(partial, { force: true });
-      const why = error instanceof Error ? error.message : 'unwritable';
-      return failure({ path: '--out', message: `${out} cannot be written: ${why}` });
-    }
-  }
+  const written = write(out, take, whole.value);
+  if (!written.ok) return written;
   const summary = summarise(take, whole.value);
   const more = {
     ...(figure ? { score: whole.value.score } : {}),

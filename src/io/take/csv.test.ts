@@ -1,0 +1,41 @@
+import Papa from 'papaparse';
+import { demoFile } from '@/document/testing/demo';
+import { takeCsv } from '.';
+
+const file = (steps: number) => ({
+  $schema: 'yawtrope:driven' as const,
+  version: 1 as const,
+  manoeuvre: demoFile('off-stilt-pontoon'),
+  recording: { inputs: [], steps, end: null, surprises: [] },
+  notes: [],
+});
+
+it('writes a line of names and a line for every tenth of a second, figures in full', () => {
+  const csv = takeCsv(file(25));
+  if (!csv.ok) throw new Error('no CSV');
+  const { data, errors } = Papa.parse<Record<string, string>>(csv.value, { header: true });
+  expect(errors).toEqual([]);
+  expect(data).toHaveLength(26);
+  expect(Number(data[25]!.time)).toBeCloseTo(2.5, 9);
+  expect(Number(data[0]!.x)).toBe(10.15);
+  expect(Object.keys(data[0]!)).toContain('clearance');
+});
+
+it('leaves a figure that is not there empty', () => {
+  const { manoeuvre, ...rest } = file(1);
+  const place = { ...manoeuvre.place, features: [], berths: [] };
+  const open = {
+    ...manoeuvre,
+    place,
+    berth: [],
+    score: {
+      ...manoeuvre.score,
+      beats: [{ ...manoeuvre.score.beats[0]!, orders: [] }],
+      end: { cue: { is: 'after' as const, seconds: 1 }, within_s: 5 },
+    },
+  };
+  const csv = takeCsv({ ...rest, manoeuvre: open });
+  if (!csv.ok) throw new Error(JSON.stringify(csv.problems));
+  const [row] = Papa.parse<Record<string, string>>(csv.value, { header: true }).data;
+  expect(row!.clearance).toBe('');
+});
