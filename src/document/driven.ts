@@ -1,8 +1,14 @@
 import { z } from 'zod';
-import { LONGEST_DRIVE_S, type DriveInput, type Recording, type Surprise } from '@/core/drive';
+import {
+  LONGEST_DRIVE_S,
+  type DriveInput,
+  type Recording,
+  type Surprise,
+  type Traffic,
+} from '@/core/drive';
 import type { Order, RunInput } from '@/core/score';
 import { STEP_S } from '@/core/sim';
-import { compass, longText, radians, within } from './fields';
+import { compass, degrees, id, longText, radians, shortText, within } from './fields';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
 import { failure, success, type Result } from './result';
@@ -57,10 +63,38 @@ export const surpriseSchema = z.discriminatedUnion(
     z.strictObject({ is: z.literal('joystickFails'), at_s }),
     z.strictObject({ is: z.literal('lineLate'), at_s, by_s: within(0, 120, 's') }),
     z.strictObject({ is: z.literal('lineMissed'), at_s }),
+    z.strictObject({
+      is: z.literal('traffic'),
+      at_s,
+      name: shortText,
+      kind: z.enum(['boat', 'paddler'], { error: "say 'boat' or 'paddler'" }),
+      /** Ahead of its middle and to starboard. */
+      outline_m: z
+        .array(z.tuple([within(-200, 200, 'm'), within(-200, 200, 'm')]))
+        .min(3, { error: 'give at least three corners' })
+        .max(60, { error: 'at most 60 corners' }),
+      frames: z
+        .array(
+          z.strictObject({
+            at_s: within(-600, LONGEST_DRIVE_S, 's'),
+            x_m: within(-20000, 20000, 'm'),
+            y_m: within(-20000, 20000, 'm'),
+            /** Not wrapped: it turns the way the figures go. */
+            heading_deg: within(-7200, 7200, 'degrees'),
+          }),
+        )
+        .min(1, { error: 'say where it is' })
+        .max(60, { error: 'at most 60' })
+        .refine((frames) => frames.every((f, i) => i === 0 || f.at_s > frames[i - 1]!.at_s), {
+          error: 'must come in the order of time',
+        }),
+      /** Id of what it lay as on the place. */
+      replaces: id.nullable().default(null),
+    }),
   ],
   {
     error:
-      "is is one of 'gust', 'veer', 'stream', 'noAstern', 'thrusterQuits', 'joystickFails', 'lineLate', 'lineMissed'",
+      "is is one of 'gust', 'veer', 'stream', 'noAstern', 'thrusterQuits', 'joystickFails', 'lineLate', 'lineMissed', 'traffic'",
   },
 );
 export type SurpriseDocument = z.infer<typeof surpriseSchema>;
@@ -152,6 +186,22 @@ function toSurprise(surprise: SurpriseDocument, names: Names, path: string): Sur
       return { is: 'line late', at, by: surprise.by_s };
     case 'lineMissed':
       return { is: 'line missed', at };
+    case 'traffic': {
+      const { name, kind, outline_m, frames, replaces } = surprise;
+      const traffic: Traffic = {
+        name,
+        kind,
+        outline: Float64Array.from(outline_m.flat()),
+        frames: frames.map(({ at_s: time, x_m: x, y_m: y, heading_deg }) => ({
+          time,
+          x,
+          y,
+          heading: radians(heading_deg),
+        })),
+        replaces,
+      };
+      return { is: 'traffic', at, traffic };
+    }
   }
 }
 
@@ -167,6 +217,28 @@ export function toRecording(file: ManoeuvreFile, recording: RecordingDocument): 
   );
   if (names.problems.length > 0) return failure(...names.problems);
   return success({ inputs, steps: recording.steps, end: recording.end, surprises });
+}
+
+/** Somebody under way as a surprise is kept. */
+export function trafficDocument(traffic: Traffic, at_s: number): SurpriseDocument {
+  const pairs = Array.from({ length: traffic.outline.length / 2 }, (_, i): [number, number] => [
+    traffic.outline[2 * i]!,
+    traffic.outline[2 * i + 1]!,
+  ]);
+  return {
+    is: 'traffic',
+    at_s,
+    name: traffic.name,
+    kind: traffic.kind,
+    outline_m: pairs,
+    frames: traffic.frames.map(({ time, x, y, heading }) => ({
+      at_s: time,
+      x_m: x,
+      y_m: y,
+      heading_deg: degrees(heading),
+    })),
+    replaces: traffic.replaces,
+  };
 }
 
 export function toDrive({

@@ -73,6 +73,7 @@ export {
   toDrive,
   toDriveOrder,
   toRecording,
+  trafficDocument,
   type DriveFrom,
   type DriveInputDocument,
   type DrivenFile,

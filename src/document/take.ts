@@ -29,6 +29,7 @@ export const takeSummarySchema = z.strictObject({
     'hard touch',
     'unsafe',
     'fouled',
+    'struck',
     'broke off',
     'cue never came',
     'out of time',

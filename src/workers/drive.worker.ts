@@ -48,9 +48,10 @@ function recordingOf({ drive, inputs, surprises }: Going): RecordingDocument {
   return { inputs: [...inputs], steps, end, surprises };
 }
 
-function told({ teller }: Going, problems: readonly Problem[] = []) {
+function told({ teller, drive }: Going, problems: readonly Problem[] = []) {
   const now = teller.now();
-  return transfer(success({ now, problems }), buffersOf(now.trace));
+  const { traffic } = drive;
+  return transfer(success({ now, problems, traffic }), buffersOf(now.trace));
 }
 
 /** Gives what can be obeyed; what cannot is told and left out of the record. */
@@ -126,7 +127,7 @@ const worker: DriveWorker = {
     return going ? success(recordingOf(going)) : NOT_OPEN;
   },
   ahead() {
-    return going ? success(lookAhead(going.input, going.drive)) : NOT_OPEN;
+    return going ? success(lookAhead(going.drive)) : NOT_OPEN;
   },
   soFar() {
     if (!going) return NOT_OPEN;
@@ -145,13 +146,14 @@ const worker: DriveWorker = {
     if (!opened.ok) return opened;
     const review = reviewOf(opened.value.from.input, opened.value.from.recording);
     const faults = faultsOf(review);
-    const { take, ways } = review;
+    const { take, ways, traffic } = review;
     const reviewed = {
       take,
       faults,
       care: careOf(review, faults),
       handling: handlingOf(review),
       ways,
+      traffic,
     };
     return transfer(success(reviewed), buffersOf(take.trace));
   },

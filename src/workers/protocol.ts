@@ -1,6 +1,6 @@
 import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
-import type { Ahead, DriveNow } from '@/core/drive';
+import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { HeldBack, Take } from '@/core/score';
 import type { Care, Differences, Fault, Handling } from '@/core/review';
 import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
@@ -80,6 +80,8 @@ export interface SheetWorker {
 export interface DriveTold {
   readonly now: DriveNow;
   readonly problems: readonly Problem[];
+  /** Everybody else who is or will be under way. */
+  readonly traffic: readonly Traffic[];
 }
 
 /** What the drive worker offers, through comlink. It holds one drive, with its state; the page holds the clock. */
@@ -109,4 +111,5 @@ export interface Reviewed {
   readonly care: Care;
   readonly handling: Handling;
   readonly ways: readonly WayOutAt[];
+  readonly traffic: readonly Traffic[];
 }

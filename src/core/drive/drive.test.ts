@@ -74,7 +74,7 @@ describe('a driven take', () => {
       for (const order of HANDLED[step] ?? []) drive.give(order);
       drive.stepOn();
       teller.now();
-      if (step % 5 === 0) lookAhead(input, drive);
+      if (step % 5 === 0) lookAhead(drive);
     }
     drive.close('done');
     const recording = drive.recording();
@@ -166,7 +166,7 @@ describe('a driven take', () => {
       start: { x: 0, y: 0, heading: 0, speed: 1.2 },
     });
     const drive = driven(input, 10, {});
-    const ahead = lookAhead(input, drive);
+    const ahead = lookAhead(drive);
     expect(ahead.touch).toMatchObject({ name: 'quay', part: 'bow' });
     for (let i = 0; i < 99; i++) drive.stepOn();
     expect(drive.live.touchCount > 0).toBe(ahead.touch!.after <= 9.9);

@@ -1,8 +1,16 @@
 import { Run, type Cue, type Order, type RunInput, type RunWatch } from '../score';
-import type { SimState, World } from '../sim';
+import { groundSpeed, PSI, X, Y, type SimState, type World } from '../sim';
 import { HandPlayer } from './hand-player';
 import { Fate, withSurprises } from './surprises';
-import type { DriveEnd, DriveInput, Driven, Recording, Surprise } from './types';
+import { trafficGap, type Traffic } from './traffic';
+import {
+  trafficOf,
+  type DriveEnd,
+  type DriveInput,
+  type Driven,
+  type Recording,
+  type Surprise,
+} from './types';
 
 /** Longest a manoeuvre can be driven, s. */
 export const LONGEST_DRIVE_S = 1800;
@@ -19,6 +27,10 @@ const NOTHING: Recording = { inputs: [], steps: 0, end: null, surprises: [] };
 export class Drive {
   private readonly run: Run;
   private readonly fate: Fate;
+  /** The manoeuvre with what surprises make of wind and place. */
+  readonly input: RunInput;
+  /** Everybody else under way. */
+  readonly traffic: readonly Traffic[];
   private player!: HandPlayer;
   private readonly given: DriveInput[] = [];
   private steps = 0;
@@ -31,11 +43,13 @@ export class Drive {
     watch: RunWatch | null = null,
   ) {
     const surprised = withSurprises(longEnough(input), surprises);
+    this.input = surprised;
     const conducted = (state: SimState, world: World) => {
       this.player = new HandPlayer(surprised, state, world);
       return this.player;
     };
     this.run = new Run(surprised, conducted, { watch });
+    this.traffic = trafficOf({ surprises });
     this.fate = new Fate(surprises, this.run.world);
     this.run.begin();
   }
@@ -70,6 +84,23 @@ export class Drive {
     this.fate.befall(this.state, this.player);
     this.run.stepOn();
     this.steps += 1;
+    this.lookForTraffic();
+  }
+
+  /** Whoever is run into does not give way as a boat on her lines does: the take is over. */
+  private lookForTraffic(): void {
+    for (const one of this.traffic) {
+      if (this.gapTo(one) >= 0) continue;
+      this.player.strike(one.name, groundSpeed(this.state, this.world));
+      return;
+    }
+  }
+
+  /** Distance to somebody else under way, m. */
+  gapTo(traffic: Traffic): number {
+    const { motion, time } = this.state;
+    const her = { x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! };
+    return trafficGap(traffic, time, this.world.craft.spec.hull.deck, her);
   }
 
   close(end: DriveEnd): void {

@@ -110,6 +110,13 @@ export class HandPlayer implements Conductor {
     this.finish = 'out of time';
   }
 
+  /** Somebody else under way was run into. */
+  strike(name: string, speed: number): void {
+    if (this.finish !== null) return;
+    this.events.push({ time: this.state.time, is: 'struck', name, speed });
+    this.finish = 'struck';
+  }
+
   /** The helm says it is over. */
   close(finish: Extract<Finish, 'ended' | 'broke off'>): void {
     if (this.finish !== null) return;

@@ -53,6 +53,8 @@ export interface DriveNow {
   readonly helmManned: boolean;
   readonly wind: { readonly from: number; readonly speed: number };
   readonly nearest: LeastClearance | null;
+  /** Nearest of everybody else under way; null with nobody about. */
+  readonly met: { readonly name: string; readonly gap: number } | null;
   /** What of her berth she is nearest to, m; null where she is going to none. */
   readonly berth: { readonly distance: number; readonly name: string } | null;
   /** Told when a gear is put astern: room right astern, m, and what ends it; null for her own length and more. */
@@ -141,6 +143,7 @@ export class DriveTeller {
       helmManned: hand.crew.helmManned(),
       wind: { from: wind[0]!, speed: wind[1]! },
       nearest: live.nearest,
+      met: this.nearestUnderWay(),
       berth: this.toBerth(),
       astern: this.roomAstern(),
       beat: hand.current,
@@ -162,6 +165,15 @@ export class DriveTeller {
       this.toldSpeeds[i] = touch.speed;
       return true;
     });
+  }
+
+  private nearestUnderWay(): DriveNow['met'] {
+    let met: DriveNow['met'] = null;
+    for (const one of this.drive.traffic) {
+      const gap = this.drive.gapTo(one);
+      if (!met || gap < met.gap) met = { name: one.name, gap };
+    }
+    return met;
   }
 
   private toBerth(): DriveNow['berth'] {

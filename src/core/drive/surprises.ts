@@ -2,7 +2,7 @@ import { cos, seriesAt, sin, type Series } from '../math';
 import type { RunInput } from '../score';
 import { setStream, type SimState, type World } from '../sim';
 import type { HandPlayer } from './hand-player';
-import type { Surprise } from './types';
+import { trafficOf, type Surprise } from './types';
 
 /** A gust comes up, and a wind veers, within so many seconds. Judgement from practice. */
 const GUST_RISE_S = 2;
@@ -44,14 +44,19 @@ export function withSurprises(input: RunInput, surprises: readonly Surprise[]): 
       );
     }
   }
-  if (windStrength === input.weather.windStrength && windVeer === input.weather.windVeer)
-    return input;
+  // Who has left lies there no more.
+  const gone = new Set(trafficOf({ surprises }).map(({ replaces }) => replaces));
+  const obstacles =
+    gone.size > 0 ? input.obstacles.filter(({ id }) => !gone.has(id)) : input.obstacles;
+  const unchanged =
+    windStrength === input.weather.windStrength && windVeer === input.weather.windVeer;
+  if (unchanged) return obstacles === input.obstacles ? input : { ...input, obstacles };
   const weather = {
     ...input.weather,
     ...(windStrength ? { windStrength } : {}),
     ...(windVeer ? { windVeer } : {}),
   };
-  return { ...input, weather };
+  return { ...input, obstacles, weather };
 }
 
 /** Moments nearer than this to a step belong to it, s. */
@@ -110,6 +115,7 @@ export class Fate {
       }
       case 'gust':
       case 'veer':
+      case 'traffic':
         return;
     }
   }

@@ -1,4 +1,5 @@
 import type { Order, Take } from '../score';
+import type { Traffic } from './traffic';
 
 /** Something done at the helm, or called to the hands, at a step of the grid: before the boat takes that step. */
 export interface DriveInput {
@@ -38,6 +39,8 @@ export type Surprise = { readonly at: number } & (
   /** Hands are late with the next line by so many seconds. */
   | { readonly is: 'line late'; readonly by: number }
   | { readonly is: 'line missed' }
+  /** Somebody else under way, from then on as they please. */
+  | { readonly is: 'traffic'; readonly traffic: Traffic }
 );
 
 export type SurpriseKind = Surprise['is'];
@@ -47,4 +50,9 @@ export interface Driven {
   readonly take: Take;
   /** When each beat of the score it followed would have begun is in `take.beats`; this says whether its end came too. */
   readonly scoreDone: boolean;
+}
+
+/** Everybody else under way in a take. */
+export function trafficOf({ surprises }: Pick<Recording, 'surprises'>): readonly Traffic[] {
+  return surprises.flatMap((surprise) => (surprise.is === 'traffic' ? [surprise.traffic] : []));
 }

@@ -41,6 +41,7 @@ export interface Care {
 export type CareReason =
   | { readonly is: 'danger' }
   | { readonly is: 'fouled' }
+  | { readonly is: 'struck'; readonly name: string; readonly time: number }
   | { readonly is: 'parted'; readonly line: number; readonly time: number }
   | { readonly is: 'touch'; readonly touch: Touch }
   | { readonly is: 'near'; readonly distance: number; readonly name: string; readonly time: number }
@@ -55,6 +56,7 @@ const GRAVE: ReadonlySet<Fault['rule']> = new Set([
   'past the way out',
   'too fast for the room',
   'did not look astern',
+  'did not wait',
   'neutral late',
 ]);
 
@@ -127,6 +129,7 @@ export function handlingOf(review: Review): Handling {
 const WORST: Readonly<Record<CareReason['is'], CareGrade>> = {
   danger: 'harmful',
   fouled: 'harmful',
+  struck: 'harmful',
   parted: 'harmful',
   touch: 'rough',
   near: 'fair',
@@ -150,6 +153,9 @@ export function careOf(review: Review, faults: readonly Fault[]): Care {
   const reasons: CareReason[] = [];
   if (take.outcome === 'unsafe') reasons.push({ is: 'danger' });
   if (take.outcome === 'fouled') reasons.push({ is: 'fouled' });
+  for (const event of take.events) {
+    if (event.is === 'struck') reasons.push({ is: 'struck', name: event.name, time: event.time });
+  }
   for (const event of take.events) {
     if (event.is === 'line' && event.what === 'parted')
       reasons.push({ is: 'parted', line: event.line, time: event.time });

@@ -1,4 +1,4 @@
-import { playRecording, withSurprises, type Recording } from '../drive';
+import { playRecording, trafficOf, withSurprises, type Recording, type Traffic } from '../drive';
 import type { ControlOrder, Order, RunInput, Take } from '../score';
 import { lastWayOut, Surroundings, waysOutFrom, type WayOutAt } from '../search';
 import { cos, sin } from '../math';
@@ -30,6 +30,8 @@ export interface Review {
   readonly trace: Trace;
   readonly orders: readonly Given[];
   readonly driving: readonly Driving[];
+  /** Everybody else under way. */
+  readonly traffic: readonly Traffic[];
   /** Numbers of what is her berth. */
   readonly berth: ReadonlySet<number>;
   /** The way out at moments all over it, and the last there was. */
@@ -122,6 +124,7 @@ export function reviewOf(input: RunInput, recording: Recording): Review {
     orders: take.events.flatMap((event) =>
       event.is === 'order' ? [{ time: event.time, order: event.order }] : [],
     ),
+    traffic: trafficOf(recording),
     driving: drivingOf(trace, world.craft.spec.drives.length),
     berth,
     ways,

@@ -3,7 +3,7 @@ import type { Crew } from './crew';
 import type { TakeEvent } from './events';
 
 /** Why a run is over. */
-export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time' | 'fouled';
+export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time' | 'fouled' | 'struck';
 
 /** Who says what is done aboard: a score, or a hand at the helm. The run asks and tells; it never decides. */
 export interface Conductor {

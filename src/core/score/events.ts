@@ -65,5 +65,7 @@ export type TakeEvent = { readonly time: number } & (
       readonly y: number;
     }
   | { readonly is: 'end' }
+  /** Somebody else under way was run into, at so much way over ground, m/s. */
+  | { readonly is: 'struck'; readonly name: string; readonly speed: number }
   | { readonly is: 'out of time' }
 );

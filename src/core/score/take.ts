@@ -11,6 +11,8 @@ export type Outcome =
   | 'unsafe'
   /** A line got into the propeller. */
   | 'fouled'
+  /** Somebody else under way was run into. */
+  | 'struck'
   | 'broke off'
   | 'cue never came'
   | 'out of time';

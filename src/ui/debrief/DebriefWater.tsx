@@ -2,15 +2,18 @@
 import { Group, Layer, Line } from 'react-konva';
 import { useMemo } from 'react';
 import { breakingLoads, toBoatSpec, withFenders } from '@/document';
+import { trafficAt, type Traffic } from '@/core/drive';
 import { useWorkspace } from '../state/context';
+import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
-import { PALETTES } from '../theme/palette';
+import { PALETTES, type Palette } from '../theme/palette';
 import { BoatNow } from '../water/BoatNow';
 import { takeExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
 import { LineLayer } from '../water/LineLayer';
 import { OtherBoats } from '../water/OtherBoats';
 import { PlaceNames } from '../water/PlaceNames';
+import { goneFrom, TrafficLayer } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
 import type { OpenReview } from './use-takes';
@@ -44,12 +47,14 @@ export function DebriefWater({
     [score.lines, boat, others],
   );
   const take = open?.reviewed.take ?? null;
+  const gone = useMemo(() => goneFrom(open?.reviewed.traffic ?? []), [open]);
   const extent = useMemo(() => takeExtent(now, boat, place, take), [now, boat, place, take]);
   return (
     <WaterFrame
       key={open?.id ?? 'none'}
       opening={extent}
       home={extent}
+      gone={gone}
       label="Plan of the place, north up. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
       drawn={(camera, origin) => (
         <>
@@ -71,6 +76,7 @@ export function DebriefWater({
           <Layer listening={false}>
             <Group {...origin}>
               <OtherBoats others={others} take={take} palette={palette} />
+              {open && <Others traffic={open.reviewed.traffic} palette={palette} />}
               {take && <BoatNow take={take} spec={spec} palette={palette} />}
               {take && (
                 <LineLayer
@@ -101,6 +107,16 @@ export function DebriefWater({
           {take && <HurtMarks take={take} camera={camera} view={view} />}
         </>
       )}
+    />
+  );
+}
+
+function Others({ traffic, palette }: { traffic: readonly Traffic[]; palette: Palette }) {
+  const time = usePlayhead((p) => p.time);
+  return (
+    <TrafficLayer
+      traffic={traffic.map((one) => ({ ...one, ...trafficAt(one, time) }))}
+      palette={palette}
     />
   );
 }

@@ -56,8 +56,8 @@ function IfNothing() {
   const hurts = touch.grade !== 'soft';
   return (
     <p className={`text-[13px] ${hurts ? 'font-semibold text-hurt' : 'text-quiet'}`}>
-      {hurts ? '▲ ' : ''}as she goes: {touch.part} on {touch.name} in {Math.round(touch.after)} s,{' '}
-      {touchSpeed(touch.speed)}
+      {hurts ? '▲ ' : ''}as she goes: {touch.part ? `${touch.part} on ` : 'into '}
+      {touch.name} in {Math.round(touch.after)} s, {touchSpeed(touch.speed)}
     </p>
   );
 }

@@ -20,7 +20,7 @@ export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take |
       <Hands />
       <RehearseWater scored={scored} />
       <div className="col-start-2 row-span-2 row-start-2 min-h-0">
-        <RehearsePanel />
+        <RehearsePanel scored={scored} />
       </div>
       <div className="min-h-0 min-w-0 border-t border-ink">
         <Helm />

@@ -1,6 +1,7 @@
 'use client';
 import { Keyboard, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
+import type { Take } from '@/core/score';
 import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { problemLines } from '@/document';
@@ -16,7 +17,7 @@ import { useCalls } from './use-calls';
 import { useLive, useLiveState } from './use-live';
 
 /** Beside the water while she is driven: how she goes, what the score has next, what is called. */
-export function RehearsePanel() {
+export function RehearsePanel({ scored }: { scored: Take | null }) {
   return (
     <aside
       aria-label="Rehearsal"
@@ -30,7 +31,7 @@ export function RehearsePanel() {
         <NextBeat />
         <Hands />
         <Calls />
-        <Surprises />
+        <Surprises scored={scored} />
         <Aids />
         <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
           A rehearsal, not navigation: models err. Nobody boards, leaves or handles a line near a

@@ -1,11 +1,13 @@
 'use client';
 import { useCallback, useMemo } from 'react';
 import { Group, Layer } from 'react-konva';
+import { trafficAt } from '@/core/drive';
 import type { Take } from '@/core/score';
 import { breakingLoads, toBoatSpec, withFenders } from '@/document';
 import { useWorkspace } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
-import { PALETTES } from '../theme/palette';
+import { usePlayhead } from '../state/playhead';
+import { PALETTES, type Palette } from '../theme/palette';
 import { BoatNow } from '../water/BoatNow';
 import { pan, toScreen, type Camera, type View } from '../water/camera';
 import { takeExtent } from '../water/extent';
@@ -13,6 +15,7 @@ import { HurtMarks } from '../water/HurtMarks';
 import { LineLayer } from '../water/LineLayer';
 import { OtherBoats } from '../water/OtherBoats';
 import { PlaceNames } from '../water/PlaceNames';
+import { goneFrom, TrafficLayer } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
 import { distance } from '../words/units';
@@ -43,6 +46,8 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
     () => takeExtent(manoeuvre, boat, place, scored),
     [manoeuvre, boat, place, scored],
   );
+  const traffic = useLiveState((s) => s.traffic);
+  const gone = useMemo(() => goneFrom(traffic), [traffic]);
   const shown = soFar ?? recent;
 
   const follow = useCallback(
@@ -63,6 +68,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
       home={extent}
       label="Plan of the place, north up. Plus and minus zoom, 0 shows the whole manoeuvre."
       follow={follow}
+      gone={gone}
       drawn={(camera, origin) => (
         <>
           {ghost && scored && !soFar && (
@@ -85,6 +91,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
               <OtherBoats others={others} take={shown} palette={palette} />
               {ghost && scored && <Ghost take={scored} spec={spec} palette={palette} />}
               {shown && <BoatNow take={shown} spec={spec} palette={palette} />}
+              <OthersUnderWay palette={palette} />
               {recent && !soFar && <DriftArrow recent={recent} palette={palette} />}
               {shown && (
                 <LineLayer
@@ -117,6 +124,18 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
           <WindFlag />
         </>
       )}
+    />
+  );
+}
+
+/** Others under way, between the two moments known of them. */
+function OthersUnderWay({ palette }: { palette: Palette }) {
+  const traffic = useLiveState((s) => s.traffic);
+  const time = usePlayhead((p) => p.time);
+  return (
+    <TrafficLayer
+      traffic={traffic.map((one) => ({ ...one, ...trafficAt(one, time) }))}
+      palette={palette}
     />
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { Dices } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import type { Take } from '@/core/score';
 import {
   anySurprises,
   possibleSurprises,
@@ -15,18 +16,19 @@ const LENGTH_S = 90;
 const MOST_SEED = 9999;
 
 /** What may go wrong for the sake of practice: chosen, or left to chance. When and how hard is not told before. */
-export function Surprises({ length = LENGTH_S }: { length?: number }) {
+export function Surprises({ scored }: { scored: Take | null }) {
+  const length = scored?.outcome === 'reached' ? scored.duration : LENGTH_S;
   const live = useLive();
   const status = useLiveState((s) => s.status);
   const [chosen, setChosen] = useState<readonly SurpriseIs[]>([]);
   const [seed, setSeed] = useState(1);
   const [set, setSet] = useState<string | null>(null);
-  const possible = possibleSurprises(live.file);
+  const possible = useMemo(() => possibleSurprises(live.file, scored), [live.file, scored]);
   const begin = (by: 'chosen' | 'chance') => {
     const surprises =
       by === 'chosen'
-        ? surprisesOf(chosen, seed, length, live.file)
-        : anySurprises(seed, length, live.file);
+        ? surprisesOf(chosen, seed, length, live.file, scored)
+        : anySurprises(seed, length, live.file, scored);
     setSet(by === 'chosen' ? `${surprises.length} to come` : 'something may come');
     void live.surprise(surprises);
   };

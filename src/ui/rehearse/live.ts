@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Ahead, DriveNow } from '@/core/drive';
+import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { Take, TakeEvent } from '@/core/score';
 import type { Touch } from '@/core/debrief';
 import { STEP_S } from '@/core/sim';
@@ -27,6 +27,8 @@ export interface LiveState {
   /** The whole take so far, while it stands still. */
   readonly soFar: Take | null;
   readonly helm: HelmAt | null;
+  /** Everybody else who is or will be under way. */
+  readonly traffic: readonly Traffic[];
   readonly ahead: Ahead | null;
   readonly rate: number;
   readonly problems: readonly Problem[];
@@ -59,6 +61,7 @@ export class Live {
     recent: null,
     soFar: null,
     helm: null,
+    traffic: [],
     ahead: null,
     rate: 1,
     problems: [],
@@ -113,7 +116,8 @@ export class Live {
     if (this.closed) return;
     if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
     this.take(answer.value);
-    const { now } = answer.value;
+    const { now, traffic } = answer.value;
+    this.set({ traffic });
     this.sent = helmOf(now, this.mostWheel);
     this.shown = now.time;
     this.set({ helm: this.sent, status: recording.steps > 0 ? 'paused' : 'ready', soFar: null });

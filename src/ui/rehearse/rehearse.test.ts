@@ -71,12 +71,12 @@ describe('keys', () => {
 
 describe('surprises', () => {
   it('are those that can befall this boat, the same for the same number', () => {
-    expect(possibleSurprises(quince)).not.toContain('joystickFails');
-    expect(possibleSurprises(quince)).not.toContain('lineMissed');
-    expect(possibleSurprises(ottoline)).toContain('lineMissed');
+    expect(possibleSurprises(quince, null)).not.toContain('joystickFails');
+    expect(possibleSurprises(quince, null)).not.toContain('lineMissed');
+    expect(possibleSurprises(ottoline, null)).toContain('lineMissed');
     for (let seed = 1; seed < 60; seed++) {
-      const chosen = anySurprises(seed, 80, ottoline);
-      expect(chosen).toEqual(anySurprises(seed, 80, ottoline));
+      const chosen = anySurprises(seed, 80, ottoline, null);
+      expect(chosen).toEqual(anySurprises(seed, 80, ottoline, null));
       expect(chosen.length).toBeLessThanOrEqual(2);
       for (const { at_s } of chosen) {
         expect(at_s).toBeGreaterThanOrEqual(8);
@@ -84,12 +84,12 @@ describe('surprises', () => {
       }
     }
     const kinds = new Set(
-      Array.from({ length: 80 }, (_, seed) => anySurprises(seed, 80, ottoline)).flatMap((all) =>
-        all.map(({ is }) => is),
+      Array.from({ length: 80 }, (_, seed) => anySurprises(seed, 80, ottoline, null)).flatMap(
+        (all) => all.map(({ is }) => is),
       ),
     );
-    expect(kinds).toEqual(new Set(possibleSurprises(ottoline)));
-    expect(surprisesOf(['veer'], 3, 60, quince)).toHaveLength(1);
+    expect(kinds).toEqual(new Set(possibleSurprises(ottoline, null)));
+    expect(surprisesOf(['veer'], 3, 60, quince, null)).toHaveLength(1);
   });
 });
 

@@ -1,7 +1,18 @@
+import { crossing, leaving, type Traffic } from '@/core/drive';
 import { Random } from '@/core/math';
-import type { Boat, ManoeuvreFile, SurpriseDocument } from '@/document';
+import type { Take } from '@/core/score';
+import {
+  toObstacles,
+  trafficDocument,
+  type ManoeuvreFile,
+  type SurpriseDocument,
+} from '@/document';
 
-export type SurpriseIs = SurpriseDocument['is'];
+/** Kinds to choose from: somebody under way is a boat that leaves, or a paddler. */
+export type SurpriseIs = Exclude<SurpriseDocument['is'], 'traffic'> | 'boatLeaves' | 'paddler';
+
+/** Where the boat goes as the score is played: what others get in the way of. */
+export type Way = Pick<Take, 'trace' | 'duration'>;
 
 /** Surprises in words, before they have come. */
 export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
@@ -13,10 +24,45 @@ export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
   joystickFails: 'the joystick fails',
   lineLate: 'hands are late with a line',
   lineMissed: 'a line is missed',
+  boatLeaves: 'another boat leaves her berth',
+  paddler: 'a paddler comes across',
 };
 
-/** Those that can befall this boat on this manoeuvre. */
-export function possibleSurprises({ boat, score }: ManoeuvreFile): SurpriseIs[] {
+/** Boats about that could leave: not those she is to lie at, nor those shut in. */
+function leavers({ place, berth }: ManoeuvreFile, at: number): Traffic[] {
+  const obstacles = toObstacles(place);
+  return place.features.flatMap((feature) =>
+    feature.kind === 'boat' && !berth.includes(feature.id)
+      ? (leaving(obstacles, feature.id, at) ?? [])
+      : [],
+  );
+}
+
+/** The one that starts nearest to where she is at a moment of her way. */
+function nearestLeaver(file: ManoeuvreFile, { trace }: Way, at: number): Traffic | null {
+  const i = trace.time.findLastIndex((time) => time <= at);
+  const off = ({ frames }: Traffic) =>
+    Math.hypot(frames[0]!.x - trace.x[Math.max(0, i)]!, frames[0]!.y - trace.y[Math.max(0, i)]!);
+  return leavers(file, at).reduce<Traffic | null>(
+    (best, one) => (!best || off(one) < off(best) ? one : best),
+    null,
+  );
+}
+
+/** Seconds from when a paddler is first seen to when they are in her way. */
+const SEEN_S = 12;
+
+/** A paddler who comes across her way so much later. */
+function paddlerAcross(file: ManoeuvreFile, { trace }: Way, at: number): Traffic | null {
+  const i = trace.time.findLastIndex((time) => time <= at + SEEN_S);
+  if (i < 0) return null;
+  const her = { x: trace.x[i]!, y: trace.y[i]!, heading: trace.heading[i]! };
+  return crossing(toObstacles(file.place), her, at + SEEN_S);
+}
+
+/** Those that can befall this boat on this manoeuvre; who gets in the way depends on the way she is to go. */
+export function possibleSurprises(file: ManoeuvreFile, way: Way | null): SurpriseIs[] {
+  const { boat, score } = file;
   const rigged = score.lines.some(({ of, anchor }) => of === undefined && !anchor);
   return [
     'gust',
@@ -26,6 +72,8 @@ export function possibleSurprises({ boat, score }: ManoeuvreFile): SurpriseIs[] 
     ...(boat.thrusters.length > 0 ? (['thrusterQuits'] as const) : []),
     ...(boat.joystick ? (['joystickFails'] as const) : []),
     ...(rigged ? (['lineLate', 'lineMissed'] as const) : []),
+    ...(way && leavers(file, 0).length > 0 ? (['boatLeaves'] as const) : []),
+    ...(way && paddlerAcross(file, way, 0.3 * way.duration) ? (['paddler'] as const) : []),
   ];
 }
 
@@ -35,7 +83,14 @@ const between = (random: Random, least: number, most: number, digits = 1) =>
   Number((least + random.uniform() * (most - least)).toFixed(digits));
 
 /** One of a kind, of a size and at a moment that chance has chosen. Sizes are what befalls people: judgement. */
-function made(is: SurpriseIs, at_s: number, random: Random, boat: Boat): SurpriseDocument {
+function made(
+  is: SurpriseIs,
+  at_s: number,
+  random: Random,
+  file: ManoeuvreFile,
+  way: Way | null,
+): SurpriseDocument | null {
+  const { boat } = file;
   switch (is) {
     case 'gust':
       return { is, at_s, by: between(random, 0.4, 1, 2), lasts_s: between(random, 5, 15) };
@@ -61,6 +116,14 @@ function made(is: SurpriseIs, at_s: number, random: Random, boat: Boat): Surpris
       return { is, at_s, by_s: between(random, 5, 12, 0) };
     case 'lineMissed':
       return { is, at_s };
+    case 'boatLeaves': {
+      const traffic = way && nearestLeaver(file, way, at_s);
+      return traffic && trafficDocument(traffic, at_s);
+    }
+    case 'paddler': {
+      const traffic = way && paddlerAcross(file, way, at_s);
+      return traffic && trafficDocument(traffic, at_s);
+    }
   }
 }
 
@@ -75,10 +138,11 @@ export function surprisesOf(
   seed: number,
   length: number,
   file: ManoeuvreFile,
+  way: Way | null,
 ): SurpriseDocument[] {
   const random = new Random(seed);
   return kinds
-    .map((is) => made(is, between(random, 0.1 * length, 0.8 * length), random, file.boat))
+    .flatMap((is) => made(is, between(random, 0.1 * length, 0.8 * length), random, file, way) ?? [])
     .sort((a, b) => a.at_s - b.at_s);
 }
 
@@ -87,11 +151,12 @@ export function anySurprises(
   seed: number,
   length: number,
   file: ManoeuvreFile,
+  way: Way | null,
 ): SurpriseDocument[] {
   const random = new Random(seed);
-  const possible = possibleSurprises(file);
+  const possible = possibleSurprises(file, way);
   const first = one(random, possible);
   const rest = possible.filter((is) => is !== first);
   const kinds = random.uniform() < 0.5 || rest.length === 0 ? [first] : [first, one(random, rest)];
-  return surprisesOf(kinds, seed + 1, length, file);
+  return surprisesOf(kinds, seed + 1, length, file, way);
 }

@@ -40,6 +40,7 @@ export function WaterFrame({
   drawn,
   over,
   follow,
+  gone,
 }: {
   /** What is shown until the user moves the view, and what "show the whole" goes to. */
   opening: Box;
@@ -51,10 +52,17 @@ export function WaterFrame({
   over: (camera: Camera, view: View) => ReactNode;
   /** Is asked after every drawing for where the camera should be instead; null to leave it. */
   follow?: Follow;
+  /** Ids of what lies there no more. */
+  gone?: ReadonlySet<string>;
 }) {
   const [frame, view] = useSize<HTMLDivElement>();
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const place = useWorkspace((s) => s.place);
+  const standing = useMemo(
+    () =>
+      gone?.size ? { ...place, features: place.features.filter(({ id }) => !gone.has(id)) } : place,
+    [place, gone],
+  );
   const boat = useWorkspace((s) => s.boat);
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const { fenders } = manoeuvre.score;
@@ -149,7 +157,7 @@ export function WaterFrame({
             <Layer listening={false}>
               <Group {...origin}>
                 <PlaceLayer
-                  place={place}
+                  place={standing}
                   palette={palette}
                   scale={shown.scale}
                   goal={manoeuvre.goal.is === 'lie' ? manoeuvre.goal.mark : null}

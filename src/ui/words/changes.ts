@@ -71,6 +71,7 @@ const SURPRISES = {
   'joystick fails': 'the joystick that failed',
   'line late': 'the line that came late',
   'line missed': 'the line that was missed',
+  traffic: 'somebody in the way',
 } as const;
 
 /** What was otherwise, in one sentence: "neutral came 3.1 s later, at 0:12". */

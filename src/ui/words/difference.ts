@@ -15,6 +15,7 @@ const OUTCOMES: Readonly<Record<Outcome, string>> = {
   'hard touch': 'hard touch',
   unsafe: 'somebody in danger',
   fouled: 'line in the propeller',
+  struck: 'somebody run into',
   'broke off': 'broken off',
   'cue never came': 'waiting still',
   'out of time': 'out of time',

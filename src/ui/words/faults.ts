@@ -78,6 +78,12 @@ export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
     why: 'it lay there before the gear went in.',
     tried: 'turn round and look, then go astern.',
   },
+  'did not wait': {
+    name: 'Did not wait',
+    why: 'a paddler, or a boat leaving, cannot stop or turn for you at once; who is to give way matters less than room.',
+    tried:
+      'take the way off early and plainly, wait, and go when they are past; local rules say who stands on.',
+  },
   'past the way out': {
     name: 'Past the last way out',
     why: 'until then breaking off would have kept her clear; after it nothing would.',
@@ -141,6 +147,8 @@ export function faultEvidence(
     }
     case 'did not look astern':
       return `${fault.figures.what} ${distance(fault.figures.room, units)} astern as the gear went in`;
+    case 'did not wait':
+      return `${distance(fault.figures.gap, units)} from ${fault.figures.what} with ${boatSpeed(fault.figures.speed, units)} on`;
     case 'past the way out':
       return `the last one at ${clock(fault.figures.last)}`;
     case 'thruster leaned on': {
@@ -168,6 +176,8 @@ export function careReason(
   switch (reason.is) {
     case 'danger':
       return 'somebody was in danger';
+    case 'struck':
+      return `${reason.name} was run into at ${clock(reason.time)}`;
     case 'fouled':
       return 'a line got into the propeller';
     case 'parted':

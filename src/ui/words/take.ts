@@ -34,6 +34,7 @@ const OUTCOME_WORDS: Readonly<Record<Take['outcome'], string>> = {
   'hard touch': 'Hard touch',
   unsafe: 'Not safe',
   fouled: 'Line in the propeller',
+  struck: 'Ran into somebody',
   'broke off': 'Broken off',
   'cue never came': 'Waiting still',
   'out of time': 'Out of time',
@@ -79,6 +80,11 @@ function outcomeReason(
       const event = take.events.find((e) => e.is === 'line' && e.what === 'in the propeller');
       const which = event?.is === 'line' ? file.score.lines[event.line]?.name : undefined;
       return `${which ?? 'a line'} at ${clock(event?.time ?? 0)}: neutral until it is aboard`;
+    }
+    case 'struck': {
+      const event = take.events.find((e) => e.is === 'struck');
+      if (event?.is !== 'struck') return '';
+      return `${event.name}, at ${clock(event.time)} with ${boatSpeed(event.speed, units)} on`;
     }
     case 'broke off':
       return 'the way out was taken';

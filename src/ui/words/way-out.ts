@@ -23,6 +23,7 @@ const FAILS = {
   'hard touch': 'a hard touch',
   unsafe: 'somebody is in danger',
   fouled: 'a line in the propeller',
+  struck: 'somebody run into',
   'broke off': 'it is broken off',
   'cue never came': 'a cue never comes',
   'out of time': 'it takes too long',

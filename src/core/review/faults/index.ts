@@ -2,6 +2,7 @@ import type { Review } from '../context';
 import { asternEarly } from './astern-early';
 import { asternHard } from './astern-hard';
 import { didNotLookAstern } from './did-not-look-astern';
+import { didNotWait } from './did-not-wait';
 import { gearBeforeSteering } from './gear-before-steering';
 import { leftInGear } from './left-in-gear';
 import { lineNotWatched } from './line-not-watched';
@@ -24,6 +25,7 @@ type AnyRule = Pick<FaultRule, 'id'> & { find(review: Review): readonly Fault[] 
 /** Every rule: what hurts people first, then what hurts boats, then what will one day. */
 export const FAULT_RULES: readonly AnyRule[] = [
   personInDanger,
+  didNotWait,
   pastTheWayOut,
   tooFast,
   didNotLookAstern,

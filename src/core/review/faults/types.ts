@@ -48,6 +48,8 @@ export interface FaultFigures {
   };
   /** Went astern with something close behind, and touched it. */
   'did not look astern': { readonly room: number; readonly what: string };
+  /** Close by somebody under way with way on. */
+  'did not wait': { readonly what: string; readonly gap: number; readonly speed: number };
   /** The last moment to break off went by, and it did not come right. */
   'past the way out': { readonly last: number };
   /** Thrusters did the work of engine and rudder. */

@@ -1,0 +1,243 @@
+import type { Obstacle } from '../holding';
+import { atan2, cos, nearestOnPolygon, sin } from '../math';
+
+/** Where something that goes its own way is at a moment; between moments it goes straight and turns evenly. */
+export interface Frame {
+  readonly time: number;
+  readonly x: number;
+  readonly y: number;
+  /** rad, not wrapped: it turns the way the figures go. */
+  readonly heading: number;
+}
+
+/**
+ * Somebody else on the water, who goes as it was laid down and does not look out: a boat that leaves her berth, a
+ * paddler across the fairway. Nothing pushes them about; a touch ends the take.
+ */
+export interface Traffic {
+  readonly name: string;
+  readonly kind: 'boat' | 'paddler';
+  /** Outline, m ahead of its middle and to starboard. */
+  readonly outline: Float64Array;
+  /** In the order of time; it is where the first says before it, and where the last says after. */
+  readonly frames: readonly Frame[];
+  /** Id of what it lay as on the place, which is not there any more; null for one that came from elsewhere. */
+  readonly replaces: string | null;
+}
+
+export interface Pose {
+  readonly x: number;
+  readonly y: number;
+  readonly heading: number;
+}
+
+export function trafficAt({ frames }: Traffic, time: number): Pose {
+  const next = frames.findIndex((frame) => frame.time > time);
+  if (next === 0) return frames[0]!;
+  if (next < 0) return frames.at(-1)!;
+  const a = frames[next - 1]!;
+  const b = frames[next]!;
+  const share = (time - a.time) / (b.time - a.time);
+  return {
+    x: a.x + share * (b.x - a.x),
+    y: a.y + share * (b.y - a.y),
+    heading: a.heading + share * (b.heading - a.heading),
+  };
+}
+
+/** Does it move at a moment? */
+export function isUnderWay({ frames }: Traffic, time: number): boolean {
+  return time > frames[0]!.time && time < frames.at(-1)!.time;
+}
+
+/** A body outline on the place, m east and north. */
+function outlineAt(outline: Float64Array, { x, y, heading }: Pose): Float64Array {
+  const s = sin(heading);
+  const c = cos(heading);
+  const points = new Float64Array(outline.length);
+  for (let i = 0; i < outline.length; i += 2) {
+    points[i] = x + outline[i]! * s + outline[i + 1]! * c;
+    points[i + 1] = y + outline[i]! * c - outline[i + 1]! * s;
+  }
+  return points;
+}
+
+/** Least distance between two outlines, m; negative where a corner of one lies inside the other. */
+function gapBetween(a: Float64Array, b: Float64Array): number {
+  const nearest = { distance: 0, x: 0, y: 0 };
+  let least = Infinity;
+  const look = (ring: Float64Array, corners: Float64Array) => {
+    for (let i = 0; i < corners.length; i += 2) {
+      nearestOnPolygon(nearest, ring, corners[i]!, corners[i + 1]!);
+      if (nearest.distance < least) least = nearest.distance;
+    }
+  };
+  look(a, b);
+  look(b, a);
+  return least;
+}
+
+/** Distance from her deck to somebody else at a moment, m; negative where they overlap. */
+export function trafficGap(traffic: Traffic, time: number, deck: Float64Array, her: Pose): number {
+  return gapBetween(outlineAt(deck, her), outlineAt(traffic.outline, trafficAt(traffic, time)));
+}
+
+const LOOKS_M = 0.5;
+
+/** How far a point can go straight on before it comes within `room` of anything solid, m. */
+function clearRun(
+  obstacles: readonly Obstacle[],
+  from: { readonly x: number; readonly y: number },
+  heading: number,
+  most: number,
+  room: number,
+): number {
+  const nearest = { distance: 0, x: 0, y: 0 };
+  const [east, north] = [sin(heading), cos(heading)];
+  for (let run = 0; run <= most; run += LOOKS_M) {
+    const x = from.x + run * east;
+    const y = from.y + run * north;
+    for (const { outline, radius, x: px, y: py } of obstacles) {
+      if (outline) nearestOnPolygon(nearest, outline, x, y);
+      else nearest.distance = Math.sqrt((x - px) * (x - px) + (y - py) * (y - py)) - radius;
+      if (nearest.distance < room) return Math.max(0, run - LOOKS_M);
+    }
+  }
+  return most;
+}
+
+/** A boat under way out of her berth, and a paddler, m/s. Judgement. */
+const LEAVES_MPS = 0.7;
+const PADDLES_MPS = 1.2;
+/** So far off at most on either side does a paddler come from and go to, and so little room is none, m. */
+const PADDLES_M = 22;
+const LEAST_FAIRWAY_M = 10;
+const PADDLER_ROOM_M = 1;
+
+/** A single seat: 4.2 m by 0.6 m. */
+const PADDLER = Float64Array.from([2.1, 0, 0.6, 0.3, -0.6, 0.3, -2.1, 0, -0.6, -0.3, 0.6, -0.3]);
+
+/**
+ * A paddler across the way of a boat: square to it, from the side with more water, at the place she is to be at `meets`.
+ * Null where there is too little water.
+ */
+export function crossing(obstacles: readonly Obstacle[], her: Pose, meets: number): Traffic | null {
+  const run = (side: 1 | -1) =>
+    clearRun(obstacles, her, her.heading + (side * Math.PI) / 2, PADDLES_M, PADDLER_ROOM_M);
+  const [starboard, port] = [run(1), run(-1)];
+  if (starboard + port < LEAST_FAIRWAY_M) return null;
+  const from = starboard >= port ? 1 : -1;
+  const heading = her.heading - (from * Math.PI) / 2;
+  const at = (metres: number) => ({
+    x: her.x + metres * sin(heading),
+    y: her.y + metres * cos(heading),
+    heading,
+    time: meets + metres / PADDLES_MPS,
+  });
+  const [before, after] = from > 0 ? [starboard, port] : [port, starboard];
+  return {
+    name: 'paddler',
+    kind: 'paddler',
+    outline: PADDLER,
+    frames: [at(-before), at(after)],
+    replaces: null,
+  };
+}
+
+/**
+ * A boat that lies about, leaving her berth: ahead or astern out of it where there is room, else off sideways and then
+ * ahead. Null for one that is shut in.
+ *
+ * @param at when she begins to, s
+ */
+export function leaving(obstacles: readonly Obstacle[], id: string, at: number): Traffic | null {
+  const boat = obstacles.find((one) => one.id === id);
+  if (!boat?.outline) return null;
+  const rest = obstacles.filter((one) => one !== boat);
+  const { middle, heading, length, beam, outline } = bodyOf(boat.outline);
+  const clear = (from: { x: number; y: number }, way: number, most: number) =>
+    clearRun(rest, from, way, most + length / 2, beam / 2 + LOOKS_M) - length / 2;
+  const frame = (time: number, { x, y }: { x: number; y: number }): Frame => ({
+    time,
+    x,
+    y,
+    heading,
+  });
+  const gone = (from: { x: number; y: number }, way: number, metres: number) => ({
+    x: from.x + metres * sin(way),
+    y: from.y + metres * cos(way),
+  });
+  const traffic = (frames: Frame[]): Traffic => ({
+    name: boat.name,
+    kind: 'boat',
+    outline,
+    frames,
+    replaces: id,
+  });
+  for (const way of [heading, heading + Math.PI]) {
+    const run = clear(middle, way, 3 * length);
+    if (run >= 1.2 * length)
+      return traffic([frame(at, middle), frame(at + run / LEAVES_MPS, gone(middle, way, run))]);
+  }
+  for (const way of [heading + Math.PI / 2, heading - Math.PI / 2]) {
+    const off = clearRun(rest, middle, way, 2 * beam + beam / 2, beam / 2 + LOOKS_M);
+    if (off < 1.5 * beam) continue;
+    const out = gone(middle, way, off);
+    const run = clear(out, heading, 3 * length);
+    if (run < length) continue;
+    const away = at + off / (0.5 * LEAVES_MPS);
+    return traffic([
+      frame(at, middle),
+      frame(away, out),
+      frame(away + run / LEAVES_MPS, gone(out, heading, run)),
+    ]);
+  }
+  return null;
+}
+
+/** An outline ashore as that of a body: its middle, the way its long axis points, and its corners from there. */
+function bodyOf(ring: Float64Array) {
+  let x = 0;
+  let y = 0;
+  const count = ring.length / 2;
+  for (let i = 0; i < ring.length; i += 2) {
+    x += ring[i]! / count;
+    y += ring[i + 1]! / count;
+  }
+  // Her long axis is the one her corners spread along most; she points where she is narrower.
+  let [xx, yy, xy] = [0, 0, 0];
+  for (let i = 0; i < ring.length; i += 2) {
+    const dx = ring[i]! - x;
+    const dy = ring[i + 1]! - y;
+    xx += dx * dx;
+    yy += dy * dy;
+    xy += dx * dy;
+  }
+  const axis = 0.5 * atan2(2 * xy, xx - yy);
+  const lean = (way: number) => {
+    let sum = 0;
+    for (let i = 0; i < ring.length; i += 2) {
+      const dx = ring[i]! - x;
+      const dy = ring[i + 1]! - y;
+      const ahead = dx * cos(way) + dy * sin(way);
+      const across = dy * cos(way) - dx * sin(way);
+      sum += ahead * Math.abs(across);
+    }
+    return sum;
+  };
+  const way = lean(axis) <= 0 ? axis : axis + Math.PI;
+  const [east, north] = [cos(way), sin(way)];
+  const heading = atan2(east, north);
+  const outline = new Float64Array(ring.length);
+  let [fore, aft, side] = [0, 0, 0];
+  for (let i = 0; i < ring.length; i += 2) {
+    const ahead = (ring[i]! - x) * east + (ring[i + 1]! - y) * north;
+    const across = (ring[i]! - x) * north - (ring[i + 1]! - y) * east;
+    outline[i] = ahead;
+    outline[i + 1] = across;
+    fore = Math.max(fore, ahead);
+    aft = Math.min(aft, ahead);
+    side = Math.max(side, Math.abs(across));
+  }
+  return { middle: { x, y }, heading, length: fore - aft, beam: 2 * side, outline };
+}

@@ -1,0 +1,32 @@
+import { isUnderWay, trafficGap } from '../../drive';
+import { poseAt } from '../context';
+import type { FaultRule } from './types';
+
+/** Room somebody under way is to be given, m, and way she may have on while they are nearer, m/s. Judgement. */
+const ROOM_M = { paddler: 4, boat: 3 } as const;
+const HARDLY_MOVING_MPS = 0.4;
+const EVERY = 2;
+
+/** Somebody was under way in her way, and she went on close by them instead of stopping to let them pass. */
+export const didNotWait: FaultRule<'did not wait'> = {
+  id: 'did not wait',
+  find({ traffic, trace, world }) {
+    const { deck } = world.craft.spec.hull;
+    return traffic.flatMap((one) => {
+      let worst: { gap: number; speed: number; time: number } | null = null;
+      let until = 0;
+      for (let i = 0; i < trace.time.length; i += EVERY) {
+        const time = trace.time[i]!;
+        const speed = trace.groundSpeed[i]!;
+        if (!isUnderWay(one, time) || speed < HARDLY_MOVING_MPS) continue;
+        const gap = trafficGap(one, time, deck, poseAt(trace, i));
+        if (gap > ROOM_M[one.kind]) continue;
+        until = time;
+        if (!worst || gap < worst.gap) worst = { gap, speed, time };
+      }
+      if (!worst) return [];
+      const figures = { what: one.name, gap: Math.max(0, worst.gap), speed: worst.speed };
+      return [{ rule: 'did not wait', time: worst.time, until, figures }];
+    });
+  },
+};
