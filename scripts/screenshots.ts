@@ -9,6 +9,67 @@ import { WorkspacePage } from '../e2e/support/workspace';
 
 const DIRECTORY = join(process.cwd(), 'docs', 'screenshots');
 
+type Keep = (name: string) => Promise<void>;
+
+/** The helm of four kinds of drive, and a take driven the wrong way, looked back at. */
+async function rehearsals(page: WorkspacePage, keep: Keep): Promise<void> {
+  const { driver } = page;
+  const press = (...keys: string[]) =>
+    keys.reduce((actions, one) => actions.sendKeys(one), driver.actions()).perform();
+  const held = async (key: string, seconds: number) => {
+    await driver.actions().keyDown(key).perform();
+    await driver.sleep(1000 * seconds);
+    await driver.actions().keyUp(key).perform();
+  };
+  const take = async (id: string) => {
+    await page.open(id);
+    await page.settled();
+    await (await driver.findElement(By.xpath(`//nav//button[.='Rehearse']`))).click();
+    await page.until(
+      'ready',
+      () => page.text('[data-testid=live-status]'),
+      (t) => t.includes('Ready'),
+    );
+    await press(' ');
+  };
+  await take('off-stilt-pontoon');
+  await driver.sleep(8000);
+  await press(Key.ARROW_UP, Key.ARROW_UP);
+  await held(Key.ARROW_RIGHT, 1);
+  await driver.sleep(3000);
+  await keep('rehearse-shaft');
+  await take('stern-to-before-supper');
+  await press('w');
+  await driver.sleep(4000);
+  await keep('rehearse-outdrives');
+  await take('four-engines-sideways');
+  await driver.sleep(1500);
+  await driver.actions().keyDown('l').perform();
+  await driver.sleep(2500);
+  await keep('rehearse-joystick');
+  await driver.actions().keyUp('l').perform();
+  await take('off-the-wall');
+  await press('w', 'f');
+  await driver.actions().keyDown('e').perform();
+  await driver.sleep(4000);
+  await keep('rehearse-two-shafts');
+  await driver.actions().keyUp('e').perform();
+
+  await take('off-stilt-pontoon');
+  await driver.sleep(3000);
+  await press(...Array<string>(5).fill(Key.ARROW_UP));
+  await driver.sleep(900);
+  await held(Key.ARROW_LEFT, 1.5);
+  await driver.sleep(6000);
+  await press(...Array<string>(9).fill(Key.ARROW_DOWN));
+  await driver.sleep(3000);
+  await page.press("//button[.='Break off']");
+  await page.press("//button[.='Look back']");
+  await page.until('the faults', () => page.text('[data-testid=faults]'), Boolean);
+  await page.press("//*[@data-testid='faults']//button[1]");
+  await keep('debrief');
+}
+
 async function main(): Promise<void> {
   mkdirSync(DIRECTORY, { recursive: true });
   const server = await startServer();
@@ -31,34 +92,6 @@ async function main(): Promise<void> {
     await page.open('quince-takes-a-slip');
     await page.settled();
     await keep('figures');
-    await page.open('glide-to-the-steps');
-    await page.settled();
-    await (await driver.findElement(By.xpath(`//nav//button[.='Brief']`))).click();
-    await page.until(
-      'the lines weighed',
-      () => page.text('section[aria-label="What to do"]'),
-      (t) => t.includes('holds her best'),
-    );
-    await driver.executeScript(
-      `document.querySelector('section[aria-label="What to do"]').scrollIntoView()`,
-    );
-    await keep('what-to-do');
-
-    await page.open('quince-takes-a-slip');
-    await page.settled();
-    await (await driver.findElement(By.xpath(`//nav//button[.='Brief']`))).click();
-    await page.find('section[aria-label="Ways of doing it"]');
-    await driver.executeScript(
-      `document.querySelector('section[aria-label="Ways of doing it"]').scrollIntoView()`,
-    );
-    await (await driver.findElement(By.xpath(`//button[.='Try every way here']`))).click();
-    const ways = () => page.text('section[aria-label="Ways of doing it"]');
-    for (let waited = 0; waited < 180 && !(await ways()).includes('Try every way'); waited++)
-      await driver.sleep(1000);
-    await driver.executeScript(
-      `document.querySelector('section[aria-label="Ways of doing it"]').scrollIntoView()`,
-    );
-    await keep('ways');
     await page.open('stern-to-before-supper');
     await page.settled();
     const back = await page.find('[aria-label="Playhead"]');
@@ -90,12 +123,6 @@ async function main(): Promise<void> {
        document.querySelector('section[aria-label="Lines and people"]').scrollIntoView()`,
     );
     await keep('lines');
-    await driver.findElement(By.xpath("//button[.='Rig a line on the water']")).click();
-    await driver.findElement(By.css('button[aria-label="From the port midship cleat"]')).click();
-    const bollard = await page.find('button[aria-label="To cleat 6"]');
-    await driver.executeScript('arguments[0].focus()', bollard);
-    await keep('rigging');
-
     await page.open('alongside-wind-off');
     const playhead = await page.find('[aria-label="Playhead"]');
     for (let i = 0; i < 7; i++) await playhead.sendKeys(Key.PAGE_DOWN);
@@ -122,15 +149,6 @@ async function main(): Promise<void> {
       `document.querySelector('[data-testid=what-if]').parentElement.scrollTop = 0`,
     );
     await keep('what-if');
-    await driver.findElement(By.xpath("//button[.='As written']")).click();
-    await driver.findElement(By.xpath("//button[starts-with(., 'A sheet of winds')]")).click();
-    await page.until(
-      'the sheet',
-      () => page.text('[role=dialog]'),
-      (t) => t.includes('of 32 succeed'),
-    );
-    await keep('sheet-of-winds');
-
     await page.open('off-stilt-pontoon');
     await page.openBeat(2);
     await page.fill('Degrees turned', '2');
@@ -165,13 +183,7 @@ async function main(): Promise<void> {
     await keep('boat');
     await scrollTo('What trials');
     await keep('boat-sheet');
-    await driver.get(`${server.address}/boats/new`);
-    await page.until(
-      'the pivots',
-      () => page.text('main'),
-      (t) => t.includes('first kick'),
-    );
-    await keep('boat-new');
+    await rehearsals(page, keep);
   } finally {
     await browser.close();
     await server.close();

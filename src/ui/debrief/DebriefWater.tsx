@@ -2,7 +2,7 @@
 import { Group, Layer, Line } from 'react-konva';
 import { useMemo } from 'react';
 import { breakingLoads, toBoatSpec, withFenders } from '@/document';
-import { trafficAt, type Traffic } from '@/core/drive';
+import { isUnderWay, trafficAt, type Traffic } from '@/core/drive';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
@@ -115,7 +115,11 @@ function Others({ traffic, palette }: { traffic: readonly Traffic[]; palette: Pa
   const time = usePlayhead((p) => p.time);
   return (
     <TrafficLayer
-      traffic={traffic.map((one) => ({ ...one, ...trafficAt(one, time) }))}
+      traffic={traffic.map((one) => ({
+        ...one,
+        ...trafficAt(one, time),
+        moves: isUnderWay(one, time),
+      }))}
       palette={palette}
     />
   );

@@ -18,7 +18,7 @@ const GUTTER = 118;
 const RIGHT = 18;
 const ROW = 40;
 const GAP = 6;
-const TOP = 20;
+const TOP = 32;
 const MOST_POINTS = 600;
 const DASHES = ['9 4', '4 3', '12 3 2 3', '2 3'];
 

@@ -62,7 +62,7 @@ export function Lever({ engine }: { engine: number }) {
     <div className="flex flex-col items-center">
       <p
         title={drive.name}
-        className={`font-semibold ${wide ? 'max-w-[110px] truncate text-[13px]' : 'max-w-[70px] text-center text-[11.5px] leading-tight'}`}
+        className={`font-semibold ${wide ? 'max-w-[110px] truncate text-[13px]' : 'flex min-h-[30px] max-w-[70px] items-end text-center text-[11.5px] leading-tight'}`}
       >
         {several ? drive.name : 'Engine'}
       </p>

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo } from 'react';
 import { Group, Layer } from 'react-konva';
-import { trafficAt } from '@/core/drive';
+import { isUnderWay, trafficAt } from '@/core/drive';
 import type { Take } from '@/core/score';
 import { breakingLoads, toBoatSpec, withFenders } from '@/document';
 import { useWorkspace } from '../state/context';
@@ -134,7 +134,11 @@ function OthersUnderWay({ palette }: { palette: Palette }) {
   const time = usePlayhead((p) => p.time);
   return (
     <TrafficLayer
-      traffic={traffic.map((one) => ({ ...one, ...trafficAt(one, time) }))}
+      traffic={traffic.map((one) => ({
+        ...one,
+        ...trafficAt(one, time),
+        moves: isUnderWay(one, time),
+      }))}
       palette={palette}
     />
   );

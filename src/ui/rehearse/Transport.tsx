@@ -22,6 +22,7 @@ export function Transport() {
   const running = status === 'running';
   const still = soFar !== null;
   const at = still ? shown : time;
+  const inside = still && shown > 0.05 && shown < time - 0.05;
   const first = useRef<HTMLButtonElement>(null);
   useEffect(() => first.current?.focus({ preventScroll: true }), []);
   return (
@@ -64,11 +65,11 @@ export function Transport() {
           type="button"
           data-testid="retry"
           className={`${BUTTON} flex-1`}
-          disabled={time <= 0}
-          onClick={() => void live.retry(still ? shown : 0)}
+          disabled={time <= 0 || (status === 'over' && !inside)}
+          onClick={() => void live.retry(inside ? shown : 0)}
         >
           <RotateCcw size={15} />
-          {still && shown > 0.05 && shown < time - 0.05 ? 'Retry from here' : 'Again'}
+          {inside || status === 'over' ? 'Retry from here' : 'Again'}
         </button>
       </div>
       {still ? (

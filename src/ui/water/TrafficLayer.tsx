@@ -10,6 +10,8 @@ export interface TrafficShown {
   readonly x: number;
   readonly y: number;
   readonly heading: number;
+  /** Does it move? Who lies still is drawn as whatever lies still. */
+  readonly moves: boolean;
 }
 
 /** Others under way: drawn heavier than what lies still. */
@@ -20,14 +22,14 @@ export function TrafficLayer({
   traffic: readonly TrafficShown[];
   palette: Palette;
 }) {
-  return traffic.map(({ name, kind, outline, x, y, heading }, i) => (
+  return traffic.map(({ name, kind, outline, x, y, heading, moves }, i) => (
     <Group key={`${name}-${i}`} x={x} y={y} rotation={(-heading * 180) / Math.PI} listening={false}>
       <Line
         points={flipped(outline)}
         closed
         fill={kind === 'paddler' ? palette.hurtFill : palette.moored}
-        stroke={palette.ink}
-        strokeWidth={2}
+        stroke={moves ? palette.ink : palette.shore}
+        strokeWidth={moves ? 2.2 : 1}
         strokeScaleEnabled={false}
         lineJoin="round"
       />
