@@ -1,1 +1,2 @@
 export { takeCsv } from './csv';
+export { onGlobe, takeGpx } from './gpx';

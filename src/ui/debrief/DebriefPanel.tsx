@@ -62,7 +62,7 @@ export function DebriefPanel({
           <Figures open={open} />
           {takes && id && <Different key={id} takes={takes} id={id} review={review} open={open} />}
           <Notes key={open.id} open={open} setNotes={review.setNotes} />
-          <p className="rule-t flex gap-4 py-2 text-[13px]">
+          <p className="rule-t flex flex-wrap gap-x-4 py-2 text-[13px] print:hidden">
             <span className="text-quiet">Keep it as a file:</span>
             <a className={LINK} href={`/api/takes/${open.id}/file?as=json`} download>
               take
@@ -70,6 +70,11 @@ export function DebriefPanel({
             <a className={LINK} href={`/api/takes/${open.id}/file?as=csv`} download>
               figures, CSV
             </a>
+            {open.file.manoeuvre.place.origin && (
+              <a className={LINK} href={`/api/takes/${open.id}/file?as=gpx`} download>
+                track, GPX
+              </a>
+            )}
             <button type="button" className={LINK} onClick={() => window.print()}>
               print
             </button>

@@ -1,13 +1,15 @@
 import { library, openTake } from '@/db';
-import { takeCsv } from '@/io/take';
+import { takeCsv, takeGpx } from '@/io/take';
 import { missing, refuse } from '../../../respond';
 
-/** A driven take as a file: whole as JSON, or its samples as CSV (`?as=csv`). */
+const AS = ['json', 'csv', 'gpx'] as const;
+
+/** A driven take as a file: whole as JSON, its samples as CSV, or its track as GPX (`?as=`). */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const as = new URL(request.url).searchParams.get('as') ?? 'json';
-  if (as !== 'json' && as !== 'csv')
-    return refuse(422, [{ path: 'as', message: "say 'json' or 'csv'" }]);
+  if (!AS.some((known) => known === as))
+    return refuse(422, [{ path: 'as', message: "say 'json', 'csv' or 'gpx'" }]);
   const opened = openTake(library(), id);
   if (!opened) return missing(id, 'take');
   if (!opened.ok) return refuse(500, opened.problems);
@@ -24,6 +26,12 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       JSON.stringify(file, null, 2),
       download('application/json', 'yawtrope-take.json'),
     );
+  if (as === 'gpx') {
+    const gpx = takeGpx(file, opened.value.startedAt);
+    return gpx.ok
+      ? new Response(gpx.value, download('application/gpx+xml', 'gpx'))
+      : refuse(422, gpx.problems);
+  }
   const csv = takeCsv(file);
   return csv.ok
     ? new Response(csv.value, download('text/csv; charset=utf-8', 'csv'))
