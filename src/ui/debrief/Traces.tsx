@@ -124,7 +124,7 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
   return (
     <section
       aria-label="Traces"
-      className="rule-t relative h-[236px] overflow-y-auto bg-paper max-md:h-auto"
+      className="rule-t relative h-[236px] overflow-y-auto bg-paper max-md:h-auto print:h-auto print:break-inside-avoid"
       ref={frame}
     >
       {open ? (

@@ -31,7 +31,9 @@ async function get<T>(path: string, schema: z.ZodType<T>): Promise<T | null> {
   }
 }
 
-const openFile = async (id: string) => (await get(`/api/takes/${id}`, openedSchema))?.file ?? null;
+/** A kept take, whole; null where it cannot be fetched. */
+export const openFile = async (id: string) =>
+  (await get(`/api/takes/${id}`, openedSchema))?.file ?? null;
 
 /** Takes of a manoeuvre; null until they are known. */
 export function useTakes(manoeuvreId: string): {

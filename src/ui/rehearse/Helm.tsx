@@ -14,6 +14,8 @@ export function Helm() {
   const { boat } = live.file;
   const linked = useHelmPreferences((p) => p.linked);
   const setLinked = useHelmPreferences((p) => p.setLinked);
+  const apart = useHelmPreferences((p) => p.apart);
+  const setApart = useHelmPreferences((p) => p.setApart);
   const manned = useLiveState((s) => s.now?.helmManned ?? true);
   const steers = live.mostWheel > 0;
   return (
@@ -35,6 +37,15 @@ export function Helm() {
               <button type="button" className="text-plan underline" onClick={() => neutral(live)}>
                 neutral
               </button>
+              <label className="flex items-center gap-1">
+                <input
+                  type="checkbox"
+                  checked={apart}
+                  onChange={(event) => setApart(event.target.checked)}
+                  className="min-h-0"
+                />
+                throttle apart
+              </label>
               {boat.drives.length > 1 && (
                 <label className="flex items-center gap-1">
                   <input

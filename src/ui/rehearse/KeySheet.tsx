@@ -5,21 +5,11 @@ import { useEffect, useState } from 'react';
 import { useRecordHotkeys } from 'react-hotkeys-hook';
 import { IconButton } from '../parts/IconButton';
 import { actionWords, HELM_ACTIONS, keyWords, type HelmAction } from './keys';
+import { PadPicture } from './PadPicture';
 import { useHelmPreferences } from './preferences';
 import { useLive } from './use-live';
 
 const MODIFIERS = ['shift', 'ctrl', 'alt', 'meta'];
-const GAMEPAD: readonly (readonly [string, string])[] = [
-  ['left stick, sideways', 'wheel'],
-  ['directional keys, up and down', 'all levers a notch'],
-  ['right stick, up and down', 'the one lever furthest to starboard, a notch at a push'],
-  ['shoulder keys', 'bow thruster, while held'],
-  ['lower shoulder keys', 'stern thruster, while held'],
-  ['right stick with the joystick aboard', 'ahead and sideways; left stick twists'],
-  ['first key', 'neutral'],
-  ['start', 'go on, or stand still'],
-];
-
 /** Every key of the helm on one sheet; press one's name to give it to another key. */
 export function KeySheet({ onClose }: { onClose: () => void }) {
   const { boat } = useLive().file;
@@ -76,14 +66,7 @@ export function KeySheet({ onClose }: { onClose: () => void }) {
             </button>
           </p>
           <h3 className="pt-4 font-semibold">On a gamepad</h3>
-          <dl className="grid grid-cols-[auto_1fr] gap-x-6 text-[13px]">
-            {GAMEPAD.map(([what, does]) => (
-              <div key={what} className="contents">
-                <dt className="rule-t py-1">{what}</dt>
-                <dd className="rule-t py-1 text-quiet">{does}</dd>
-              </div>
-            ))}
-          </dl>
+          <PadPicture joystick={boat.joystick} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -7,6 +7,7 @@ import { useUnits } from '../state/preferences';
 import { problemLines } from '@/document';
 import { clock } from '../words/units';
 import { outcomeWords } from '../words/take';
+import { GhostChoice } from './GhostChoice';
 import { Hands } from './Hands';
 import { KeySheet } from './KeySheet';
 import { NextBeat } from './NextBeat';
@@ -187,6 +188,7 @@ function Aids() {
       <button type="button" className="py-1 text-plan underline" onClick={() => setAll(!some)}>
         {some ? 'Bare helm: only what can be seen from the boat' : 'Tell everything again'}
       </button>
+      <GhostChoice />
       {AIDS.map((aid) => (
         <label key={aid} className="flex min-h-8 items-center gap-2 text-[13px]">
           <input

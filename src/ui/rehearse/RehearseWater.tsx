@@ -21,6 +21,7 @@ import { WaterFrame } from '../water/WaterFrame';
 import { distance } from '../words/units';
 import { AheadOutlines, DriftArrow, Ghost } from './LiveLayers';
 import { useHelmPreferences } from './preferences';
+import { Ripples } from './Ripples';
 import { useLiveState } from './use-live';
 import { WindFlag } from './WindFlag';
 
@@ -48,6 +49,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
   );
   const traffic = useLiveState((s) => s.traffic);
   const gone = useMemo(() => goneFrom(traffic), [traffic]);
+  const along = useLiveState((s) => s.ghost?.take) ?? scored;
   const shown = soFar ?? recent;
 
   const follow = useCallback(
@@ -69,12 +71,13 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
       label="Plan of the place, north up. Plus and minus zoom, 0 shows the whole manoeuvre."
       follow={follow}
       gone={gone}
+      under={<Ripples />}
       drawn={(camera, origin) => (
         <>
-          {ghost && scored && !soFar && (
+          {ghost && along && !soFar && (
             <Layer listening={false} opacity={0.45}>
               <Group {...origin}>
-                <TakeLayer take={scored} spec={spec} palette={palette} pointed={null} />
+                <TakeLayer take={along} spec={spec} palette={palette} pointed={null} />
               </Group>
             </Layer>
           )}
@@ -89,7 +92,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
             <Group {...origin}>
               <AheadOutlines spec={spec} palette={palette} />
               <OtherBoats others={others} take={shown} palette={palette} />
-              {ghost && scored && <Ghost take={scored} spec={spec} palette={palette} />}
+              {ghost && along && <Ghost take={along} spec={spec} palette={palette} />}
               {shown && <BoatNow take={shown} spec={spec} palette={palette} />}
               <OthersUnderWay palette={palette} />
               {recent && !soFar && <DriftArrow recent={recent} palette={palette} />}

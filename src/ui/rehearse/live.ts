@@ -5,6 +5,7 @@ import type { Touch } from '@/core/debrief';
 import { STEP_S } from '@/core/sim';
 import {
   toBoatSpec,
+  type DrivenFile,
   type ManoeuvreFile,
   type OrderDocument,
   type Problem,
@@ -36,6 +37,8 @@ export interface LiveState {
   readonly saved: boolean | null;
   /** The take that is driven, once it has begun. */
   readonly takeId: string | null;
+  /** An earlier take that goes along as a ghost; null for the score. */
+  readonly ghost: { readonly id: string; readonly take: Take } | null;
 }
 
 export const RATES = [0.25, 0.5, 1, 2, 4] as const;
@@ -67,6 +70,7 @@ export class Live {
     problems: [],
     saved: null,
     takeId: null,
+    ghost: null,
   }));
   /** Rudder angle with the wheel hard over, degrees, and how fast it goes there, degrees a second. */
   readonly mostWheel: number;
@@ -90,7 +94,7 @@ export class Live {
 
   constructor(
     readonly file: ManoeuvreFile,
-    private readonly manoeuvreId: string,
+    readonly manoeuvreId: string,
     private readonly from: RecordingDocument = BEGIN,
   ) {
     const { limits } = assembleCraft(toBoatSpec(file.boat));
@@ -287,6 +291,17 @@ export class Live {
     this.keeper = null;
     this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
     await this.open({ ...BEGIN, surprises });
+  }
+
+  /** Lets an earlier take go along as a ghost, or the score again. False if it cannot be played. */
+  async ghostOf(kept: { readonly id: string; readonly file: DrivenFile } | null): Promise<boolean> {
+    if (!kept) {
+      this.set({ ghost: null });
+      return true;
+    }
+    const take = await this.client.replay(kept.file.manoeuvre, kept.file.recording);
+    if (take.ok) this.set({ ghost: { id: kept.id, take: take.value } });
+    return take.ok;
   }
 
   setRate(rate: number): void {

@@ -22,12 +22,15 @@ export interface HelmPreferences {
   readonly voice: boolean;
   /** Do several engines' levers go together by hand? */
   readonly linked: boolean;
+  /** Is the throttle worked apart from the gear? */
+  readonly apart: boolean;
   setKey(action: HelmAction, key: string): void;
   resetKeys(): void;
   setAid(aid: Aid, on: boolean): void;
   setAllAids(on: boolean): void;
   setVoice(voice: boolean): void;
   setLinked(linked: boolean): void;
+  setApart(apart: boolean): void;
 }
 
 const all = (on: boolean) =>
@@ -40,6 +43,7 @@ export const useHelmPreferences = create<HelmPreferences>()(
       aids: all(true),
       voice: false,
       linked: true,
+      apart: false,
       setKey: (action, key) =>
         set(({ keys }) => {
           // A key does one thing: whatever had it takes the one that is given up.
@@ -52,6 +56,7 @@ export const useHelmPreferences = create<HelmPreferences>()(
       setAllAids: (on) => set({ aids: all(on) }),
       setVoice: (voice) => set({ voice }),
       setLinked: (linked) => set({ linked }),
+      setApart: (apart) => set({ apart }),
     }),
     { name: 'yawtrope:helm' },
   ),

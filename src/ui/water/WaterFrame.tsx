@@ -41,6 +41,7 @@ export function WaterFrame({
   over,
   follow,
   gone,
+  under,
 }: {
   /** What is shown until the user moves the view, and what "show the whole" goes to. */
   opening: Box;
@@ -54,6 +55,8 @@ export function WaterFrame({
   follow?: Follow;
   /** Ids of what lies there no more. */
   gone?: ReadonlySet<string>;
+  /** What is seen of the water itself, under everything. */
+  under?: ReactNode;
 }) {
   const [frame, view] = useSize<HTMLDivElement>();
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
@@ -125,9 +128,10 @@ export function WaterFrame({
   return (
     <section
       aria-label="The water"
-      className="relative h-full overflow-hidden bg-water max-md:h-[46dvh]"
+      className="relative h-full overflow-hidden bg-water max-md:h-[46dvh] print:h-[110mm]"
     >
       {/* Under everything that stands or floats. */}
+      {under}
       <StreamArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
       <WindShelter
         conditions={manoeuvre.conditions}

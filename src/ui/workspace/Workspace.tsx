@@ -119,8 +119,8 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
 
   return (
     // On a phone one under another: the water, how it went, the beats as a list, then what is open.
-    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible">
-      <div className="col-span-2 max-md:sticky max-md:top-0 max-md:z-20">
+    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible print:block print:h-auto print:overflow-visible">
+      <div className="col-span-2 print:hidden max-md:sticky max-md:top-0 max-md:z-20">
         <TopBar save={save.state} />
       </div>
       {phase === 'rehearse' ? (
