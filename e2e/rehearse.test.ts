@@ -13,6 +13,18 @@ const key = async (...keys: string[]) => {
   for (const one of keys) await app.driver.actions().sendKeys(one).perform();
 };
 const phase = (name: string) => press(`//nav[@aria-label='Phases']//button[.='${name}']`);
+const status = (what: string) =>
+  app.page.until(
+    what,
+    () => text('[data-testid=live-status]'),
+    (t) => t.includes(what),
+  );
+/** Opens a manoeuvre to be driven, and waits until she lies there. */
+const rehearse = async (id: string) => {
+  await app.page.open(id);
+  await phase('Rehearse');
+  await status('Ready');
+};
 const seconds = async () => {
   const [minutes, rest] = (await text('[data-testid=live-time]')).split(':');
   return 60 * Number(minutes) + Number(rest);
@@ -79,13 +91,7 @@ async function alongThePontoon(): Promise<string> {
 
 it('is driven by keys to a safe berth, stood still, stepped back, taken up again, and looked back at', async () => {
   const id = await alongThePontoon();
-  await app.page.open(id);
-  await phase('Rehearse');
-  await app.page.until(
-    'ready',
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes('Ready'),
-  );
+  await rehearse(id);
   expect(await violations(app.driver)).toEqual([]);
   // The focus is where the space bar begins.
   await key(' ');
@@ -95,11 +101,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
   await key('n');
   const stood = await seconds();
   await key(' ');
-  await app.page.until(
-    'still',
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes('Standing still'),
-  );
+  await status('Standing still');
   await app.page.until(
     'kept',
     () => text('[data-testid=take-saved]'),
@@ -109,11 +111,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
   await app.page.until('back', seconds, (t) => t < stood - 3);
   // Taken up again five seconds before, and done once more.
   await key(' ');
-  await app.page.until(
-    'going',
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes('helm'),
-  );
+  await status('helm');
   await reach(stood - 1);
   if ((await way()) > 0.5) await key(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN);
   await app.page.until('way off again', way, (kn) => kn < 0.25);
@@ -143,13 +141,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
 }, 120_000);
 
 it('driven the wrong way, the debrief names what was wrong, and what was different', async () => {
-  await app.page.open('along-the-pontoon');
-  await phase('Rehearse');
-  await app.page.until(
-    'ready',
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes('Ready'),
-  );
+  await rehearse('along-the-pontoon');
   await key(' ');
   await reach(1);
   // Ahead with no rudder on, the wheel after it towards the pontoon, and straight from ahead to astern.
@@ -193,13 +185,7 @@ it('driven the wrong way, the debrief names what was wrong, and what was differe
 }, 120_000);
 
 it('outlives a server that is killed while it is driven', async () => {
-  await app.page.open('quince-backs-out');
-  await phase('Rehearse');
-  await app.page.until(
-    'ready',
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes('Ready'),
-  );
+  await rehearse('quince-backs-out');
   await key(' ');
   await reach(3);
   await app.page.until(

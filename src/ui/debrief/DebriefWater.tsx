@@ -1,23 +1,21 @@
 'use client';
 import { Group, Layer, Line } from 'react-konva';
 import { useMemo } from 'react';
-import { breakingLoads, toBoatSpec, withFenders } from '@/document';
-import { isUnderWay, trafficAt, type Traffic } from '@/core/drive';
+import { toBoatSpec, withFenders } from '@/document';
+import type { Traffic } from '@/core/drive';
 import { useWorkspace } from '../state/context';
-import { usePlayhead } from '../state/playhead';
 import { usePreferences } from '../state/preferences';
-import { PALETTES, type Palette } from '../theme/palette';
-import { BoatNow } from '../water/BoatNow';
+import { PALETTES } from '../theme/palette';
+import { AtPlayhead } from '../water/AtPlayhead';
 import { takeExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
-import { LineLayer } from '../water/LineLayer';
-import { OtherBoats } from '../water/OtherBoats';
 import { PlaceNames } from '../water/PlaceNames';
-import { goneFrom, TrafficLayer } from '../water/TrafficLayer';
+import { goneFrom } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
 import type { OpenReview } from './use-takes';
 
+const NOBODY: readonly Traffic[] = [];
 const DASHES = [
   [9, 4],
   [4, 3],
@@ -42,10 +40,6 @@ export function DebriefWater({
   const score = open?.file.manoeuvre.score ?? now.score;
   const others = open?.file.manoeuvre.others ?? now.others;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, score.fenders)), [boat, score.fenders]);
-  const breaks = useMemo(
-    () => breakingLoads(score.lines, { boat, others }),
-    [score.lines, boat, others],
-  );
   const take = open?.reviewed.take ?? null;
   const gone = useMemo(() => goneFrom(open?.reviewed.traffic ?? []), [open]);
   const extent = useMemo(() => takeExtent(now, boat, place, take), [now, boat, place, take]);
@@ -56,7 +50,7 @@ export function DebriefWater({
       home={extent}
       gone={gone}
       label="Plan of the place, north up. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
-      drawn={(camera, origin) => (
+      drawn={(_camera, origin) => (
         <>
           {take && (
             <Layer listening={false}>
@@ -73,24 +67,16 @@ export function DebriefWater({
               </Group>
             </Layer>
           )}
-          <Layer listening={false}>
-            <Group {...origin}>
-              <OtherBoats others={others} take={take} palette={palette} />
-              {open && <Others traffic={open.reviewed.traffic} palette={palette} />}
-              {take && <BoatNow take={take} spec={spec} palette={palette} />}
-              {take && (
-                <LineLayer
-                  take={take}
-                  spec={spec}
-                  score={score}
-                  others={others}
-                  breaks={breaks}
-                  palette={palette}
-                  scale={camera.scale}
-                />
-              )}
-            </Group>
-          </Layer>
+          <AtPlayhead
+            take={take}
+            boat={boat}
+            spec={spec}
+            score={score}
+            others={others}
+            traffic={open?.reviewed.traffic ?? NOBODY}
+            palette={palette}
+            origin={origin}
+          />
         </>
       )}
       over={(camera, view) => (
@@ -107,20 +93,6 @@ export function DebriefWater({
           {take && <HurtMarks take={take} camera={camera} view={view} />}
         </>
       )}
-    />
-  );
-}
-
-function Others({ traffic, palette }: { traffic: readonly Traffic[]; palette: Palette }) {
-  const time = usePlayhead((p) => p.time);
-  return (
-    <TrafficLayer
-      traffic={traffic.map((one) => ({
-        ...one,
-        ...trafficAt(one, time),
-        moves: isUnderWay(one, time),
-      }))}
-      palette={palette}
     />
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useRef, type PointerEvent } from 'react';
+import { useDrag } from '../hooks/use-drag';
 import { joystickText } from '../words/beats';
 import { useLive, useLiveState } from './use-live';
 
@@ -13,50 +13,29 @@ export function Joystick() {
   const live = useLive();
   const stick = useLiveState((s) => s.helm?.stick) ?? { ahead: 0, sideways: 0, twist: 0 };
   const gone = useLiveState((s) => s.now?.joystick.dead ?? false);
-  const plate = useRef<HTMLDivElement>(null);
-  const held = useRef(false);
-  const twisting = useRef(false);
-  if (!live.file.boat.joystick) return null;
   const put = (part: Partial<typeof stick>) =>
     live.move((helm) => ({ ...helm, stick: { ...helm.stick, ...part } }));
-  const drag = (event: PointerEvent) => {
-    const box = plate.current?.getBoundingClientRect();
-    if (!held.current || !box) return;
-    const x = ((event.clientX - box.left) / box.width) * 2 - 1;
-    const y = 1 - ((event.clientY - box.top) / box.height) * 2;
-    const far = Math.max(1, Math.hypot(x, y));
-    put({ ahead: dead(y / far), sideways: dead(x / far) });
-  };
-  const twist = (event: PointerEvent<HTMLDivElement>) => {
-    if (!twisting.current) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const x = ((event.clientX - box.left) / box.width) * 2 - 1;
-    put({ twist: dead(Math.max(-1, Math.min(1, x))) });
-  };
-  const letGo = () => {
-    held.current = false;
-    put({ ahead: 0, sideways: 0 });
-  };
-  const endTwist = () => {
-    twisting.current = false;
-    put({ twist: 0 });
-  };
+  const push = useDrag(
+    (across, down) => {
+      const [x, y] = [2 * across - 1, 1 - 2 * down];
+      const far = Math.max(1, Math.hypot(x, y));
+      put({ ahead: dead(y / far), sideways: dead(x / far) });
+    },
+    () => put({ ahead: 0, sideways: 0 }),
+  );
+  const twist = useDrag(
+    (across) => put({ twist: dead(Math.max(-1, Math.min(1, 2 * across - 1))) }),
+    () => put({ twist: 0 }),
+  );
+  if (!live.file.boat.joystick) return null;
   return (
     <div>
       <p className="text-[13px] font-semibold">Joystick</p>
       <div
-        ref={plate}
         data-testid="joystick"
         className={`relative touch-none border border-ink ${gone ? 'opacity-50' : ''}`}
         style={{ width: SIZE_PX, height: SIZE_PX }}
-        onPointerDown={(event) => {
-          held.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          drag(event);
-        }}
-        onPointerMove={drag}
-        onPointerUp={letGo}
-        onPointerCancel={letGo}
+        {...push}
       >
         <div className="absolute inset-x-0 top-1/2 h-px bg-hairline" />
         <div className="absolute inset-y-0 left-1/2 w-px bg-hairline" />
@@ -73,14 +52,7 @@ export function Joystick() {
         data-testid="twist"
         className="relative mt-1 h-6 touch-none border border-ink"
         style={{ width: SIZE_PX }}
-        onPointerDown={(event) => {
-          twisting.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          twist(event);
-        }}
-        onPointerMove={twist}
-        onPointerUp={endTwist}
-        onPointerCancel={endTwist}
+        {...twist}
       >
         <div
           className="absolute inset-y-0 w-2 -translate-x-1/2 bg-plan"

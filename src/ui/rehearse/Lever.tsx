@@ -1,5 +1,6 @@
 'use client';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent } from 'react';
+import { useDrag } from '../hooks/use-drag';
 import { engineText } from '../words/beats';
 import { GearAndThrottle } from './GearAndThrottle';
 import { leverAt, MOST_NOTCHES, notched, notchesOf, type LeverAt } from './helm';
@@ -44,14 +45,10 @@ function LeverTrack({
   wide: boolean;
   onPut: (lever: LeverAt) => void;
 }) {
-  const track = useRef<HTMLDivElement>(null);
-  const dragging = useRef(false);
-  const drag = (event: PointerEvent) => {
-    const box = track.current?.getBoundingClientRect();
-    if (!dragging.current || !box) return;
-    const to = leverFrom(1 - (2 * (event.clientY - box.top)) / box.height);
+  const drag = useDrag((_across, down) => {
+    const to = leverFrom(1 - 2 * down);
     if (to.gear !== lever.gear || to.throttle !== lever.throttle) onPut(to);
-  };
+  });
   const keys: Record<string, () => void> = {
     ArrowUp: () => onPut(notched(lever, 1)),
     ArrowDown: () => onPut(notched(lever, -1)),
@@ -61,7 +58,6 @@ function LeverTrack({
   const top = (share: number) => `${(50 * (1 - share)).toFixed(2)}%`;
   return (
     <div
-      ref={track}
       role="slider"
       aria-orientation="vertical"
       aria-label={name}
@@ -72,14 +68,7 @@ function LeverTrack({
       tabIndex={0}
       data-testid={`lever-${engine}`}
       className={`relative h-[124px] ${wide ? 'w-[78px]' : 'w-[66px]'} cursor-ns-resize touch-none select-none`}
-      onPointerDown={(event) => {
-        dragging.current = true;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        drag(event);
-      }}
-      onPointerMove={drag}
-      onPointerUp={() => (dragging.current = false)}
-      onPointerCancel={() => (dragging.current = false)}
+      {...drag}
       onKeyDown={(event: KeyboardEvent) => {
         const act = keys[event.key];
         if (!act) return;

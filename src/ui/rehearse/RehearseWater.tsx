@@ -1,21 +1,17 @@
 'use client';
 import { useCallback, useMemo } from 'react';
 import { Group, Layer } from 'react-konva';
-import { isUnderWay, trafficAt } from '@/core/drive';
 import type { Take } from '@/core/score';
-import { breakingLoads, toBoatSpec, withFenders } from '@/document';
+import { toBoatSpec, withFenders } from '@/document';
 import { useWorkspace } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
-import { usePlayhead } from '../state/playhead';
-import { PALETTES, type Palette } from '../theme/palette';
-import { BoatNow } from '../water/BoatNow';
+import { PALETTES } from '../theme/palette';
+import { AtPlayhead } from '../water/AtPlayhead';
 import { pan, toScreen, type Camera, type View } from '../water/camera';
 import { takeExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
-import { LineLayer } from '../water/LineLayer';
-import { OtherBoats } from '../water/OtherBoats';
 import { PlaceNames } from '../water/PlaceNames';
-import { goneFrom, TrafficLayer } from '../water/TrafficLayer';
+import { goneFrom } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
 import { distance } from '../words/units';
@@ -36,9 +32,8 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
   const boat = useWorkspace((s) => s.boat);
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const { others } = manoeuvre;
-  const { lines, fenders } = manoeuvre.score;
+  const { fenders } = manoeuvre.score;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
-  const breaks = useMemo(() => breakingLoads(lines, { boat, others }), [lines, boat, others]);
   const recent = useLiveState((s) => s.recent);
   const soFar = useLiveState((s) => s.soFar);
   const running = useLiveState((s) => s.status === 'running');
@@ -72,7 +67,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
       follow={follow}
       gone={gone}
       under={<Ripples />}
-      drawn={(camera, origin) => (
+      drawn={(_camera, origin) => (
         <>
           {ghost && along && !soFar && (
             <Layer listening={false} opacity={0.45}>
@@ -88,27 +83,23 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
               </Group>
             </Layer>
           )}
-          <Layer listening={false}>
-            <Group {...origin}>
-              <AheadOutlines spec={spec} palette={palette} />
-              <OtherBoats others={others} take={shown} palette={palette} />
-              {ghost && along && <Ghost take={along} spec={spec} palette={palette} />}
-              {shown && <BoatNow take={shown} spec={spec} palette={palette} />}
-              <OthersUnderWay palette={palette} />
-              {recent && !soFar && <DriftArrow recent={recent} palette={palette} />}
-              {shown && (
-                <LineLayer
-                  take={shown}
-                  spec={spec}
-                  score={manoeuvre.score}
-                  others={others}
-                  breaks={breaks}
-                  palette={palette}
-                  scale={camera.scale}
-                />
-              )}
-            </Group>
-          </Layer>
+          <AtPlayhead
+            take={shown}
+            boat={boat}
+            spec={spec}
+            score={manoeuvre.score}
+            others={others}
+            traffic={traffic}
+            palette={palette}
+            origin={origin}
+            under={
+              <>
+                <AheadOutlines spec={spec} palette={palette} />
+                {ghost && along && <Ghost take={along} spec={spec} palette={palette} />}
+              </>
+            }
+            over={recent && !soFar && <DriftArrow recent={recent} palette={palette} />}
+          />
         </>
       )}
       over={(camera, view) => (
@@ -127,22 +118,6 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
           <WindFlag />
         </>
       )}
-    />
-  );
-}
-
-/** Others under way, between the two moments known of them. */
-function OthersUnderWay({ palette }: { palette: Palette }) {
-  const traffic = useLiveState((s) => s.traffic);
-  const time = usePlayhead((p) => p.time);
-  return (
-    <TrafficLayer
-      traffic={traffic.map((one) => ({
-        ...one,
-        ...trafficAt(one, time),
-        moves: isUnderWay(one, time),
-      }))}
-      palette={palette}
     />
   );
 }

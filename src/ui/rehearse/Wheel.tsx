@@ -1,5 +1,6 @@
 'use client';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent } from 'react';
+import { useDrag } from '../hooks/use-drag';
 import { useLive, useLiveState } from './use-live';
 
 const KEY_STEP_DEG = 5;
@@ -15,17 +16,13 @@ export function Wheel() {
   const live = useLive();
   const wanted = useLiveState((s) => s.helm?.wheel ?? 0);
   const rudder = useLiveState((s) => ((s.now?.wheel.angle ?? 0) * 180) / Math.PI);
-  const track = useRef<HTMLDivElement>(null);
-  const dragging = useRef(false);
   const most = live.mostWheel;
   const share = (degrees: number) => `${(50 * (degrees / most + 1)).toFixed(2)}%`;
-  const drag = (event: PointerEvent) => {
-    const box = track.current?.getBoundingClientRect();
-    if (!dragging.current || !box) return;
-    const at = ((event.clientX - box.left) / box.width) * 2 - 1;
-    // Amidships is found without looking.
+  // Amidships is found without looking.
+  const drag = useDrag((across) => {
+    const at = 2 * across - 1;
     live.turnWheel(Math.abs(at) < 0.04 ? 0 : Math.round(at * most));
-  };
+  });
   const keys: Record<string, number> = {
     ArrowLeft: wanted - KEY_STEP_DEG,
     ArrowRight: wanted + KEY_STEP_DEG,
@@ -41,7 +38,6 @@ export function Wheel() {
         <output className="figures">{rudderWords(wanted)}</output>
       </p>
       <div
-        ref={track}
         role="slider"
         aria-label={control === 'tiller' ? 'Tiller' : 'Wheel'}
         aria-valuemin={Math.round(-most)}
@@ -51,14 +47,7 @@ export function Wheel() {
         tabIndex={0}
         data-testid="wheel"
         className="relative h-14 cursor-ew-resize touch-none select-none"
-        onPointerDown={(event) => {
-          dragging.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          drag(event);
-        }}
-        onPointerMove={drag}
-        onPointerUp={() => (dragging.current = false)}
-        onPointerCancel={() => (dragging.current = false)}
+        {...drag}
         onKeyDown={(event: KeyboardEvent) => {
           const to = keys[event.key];
           if (to === undefined) return;

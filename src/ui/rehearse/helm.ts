@@ -61,7 +61,10 @@ export function helmOf(now: DriveNow, most: number): HelmAt {
 /** Orders that make the boat's controls what the hands have made them, for those that differ. */
 export function ordersBetween(from: HelmAt, to: HelmAt, boat: Boat): OrderDocument[] {
   const orders: OrderDocument[] = [];
-  if (to.stick !== from.stick) orders.push({ do: 'joystick', after_s: 0, ...to.stick });
+  const { ahead, sideways, twist } = from.stick;
+  const sticked =
+    to.stick.ahead !== ahead || to.stick.sideways !== sideways || to.stick.twist !== twist;
+  if (sticked) orders.push({ do: 'joystick', after_s: 0, ...to.stick });
   if (to.wheel !== from.wheel) orders.push({ do: 'wheel', after_s: 0, angle_deg: to.wheel });
   to.levers.forEach((lever, i) => {
     const was = from.levers[i];

@@ -31,7 +31,7 @@ describe('orders of the helm', () => {
 
   it('are those of the controls that were moved, by their names', () => {
     const { boat } = ottoline;
-    expect(ordersBetween(helm, helm, boat)).toEqual([]);
+    expect(ordersBetween(helm, { ...helm, stick: { ...helm.stick } }, boat)).toEqual([]);
     const moved = { ...helm, wheel: -12, levers: [leverAt(3), leverAt(0)], thrusters: [1] };
     expect(ordersBetween(helm, moved, boat)).toEqual([
       { do: 'wheel', after_s: 0, angle_deg: -12 },

@@ -4,20 +4,18 @@ import { Group, Layer } from 'react-konva';
 import type { Leg } from '@/core/brief';
 import type { Take } from '@/core/score';
 import type { WayOutAt } from '@/core/search';
-import { breakingLoads, toBoatSpec, withFenders, type Boat } from '@/document';
+import { toBoatSpec, withFenders, type Boat } from '@/document';
 import { useWorkspace } from '../state/context';
 import type { Reference } from '../state/workspace';
 import { usePreferences, useUnits } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
-import { BoatNow } from './BoatNow';
+import { AtPlayhead } from './AtPlayhead';
 import { BeatNumbers } from './BeatNumbers';
 import { ConditionGrips } from './ConditionGrips';
 import { takeExtent } from './extent';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
-import { LineLayer } from './LineLayer';
-import { OtherBoats } from './OtherBoats';
 import { OtherGrips } from './OtherGrips';
 import { PickLayer } from './PickLayer';
 import { PlaceNames } from './PlaceNames';
@@ -58,9 +56,8 @@ export function Water({
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const units = useUnits();
   const { others } = manoeuvre;
-  const { lines, fenders } = manoeuvre.score;
+  const { fenders } = manoeuvre.score;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
-  const breaks = useMemo(() => breakingLoads(lines, { boat, others }), [lines, boat, others]);
   const { beats } = manoeuvre.score;
 
   const home = useMemo(
@@ -82,7 +79,7 @@ export function Water({
       opening={opening}
       home={home}
       label="Plan of the place, north up. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
-      drawn={(camera, origin) => (
+      drawn={(_camera, origin) => (
         <>
           {take && (
             <Layer listening={false} opacity={stale ? 0.4 : 1}>
@@ -96,23 +93,15 @@ export function Water({
               </Group>
             </Layer>
           )}
-          <Layer listening={false}>
-            <Group {...origin}>
-              <OtherBoats others={others} take={take} palette={palette} />
-              {take && <BoatNow take={take} spec={spec} palette={palette} />}
-              {take && (
-                <LineLayer
-                  take={take}
-                  spec={spec}
-                  score={manoeuvre.score}
-                  others={others}
-                  breaks={breaks}
-                  palette={palette}
-                  scale={camera.scale}
-                />
-              )}
-            </Group>
-          </Layer>
+          <AtPlayhead
+            take={take}
+            boat={boat}
+            spec={spec}
+            score={manoeuvre.score}
+            others={others}
+            palette={palette}
+            origin={origin}
+          />
         </>
       )}
       over={(camera, view) => (

@@ -1,0 +1,87 @@
+'use client';
+import { useMemo, type ReactNode } from 'react';
+import { Group, Layer } from 'react-konva';
+import { isUnderWay, trafficAt, type Traffic } from '@/core/drive';
+import type { BoatSpec } from '@/core/craft';
+import type { Take } from '@/core/score';
+import { breakingLoads, type Boat, type Other, type ScoreDocument } from '@/document';
+import { usePlayhead } from '../state/playhead';
+import type { Palette } from '../theme/palette';
+import { BoatNow } from './BoatNow';
+import { LineLayer } from './LineLayer';
+import { OtherBoats } from './OtherBoats';
+import { TrafficLayer } from './TrafficLayer';
+import type { Origin } from './WaterFrame';
+
+const NOBODY: readonly Traffic[] = [];
+
+/** Everything that moves, at the playhead: the boat with her lines and people, the other boats, others under way. */
+export function AtPlayhead({
+  take,
+  boat,
+  spec,
+  score,
+  others,
+  traffic = NOBODY,
+  palette,
+  origin,
+  under,
+  over,
+}: {
+  /** The record looked at, or as much of it as is known; null while there is none. */
+  take: Pick<Take, 'trace' | 'events'> | null;
+  boat: Boat;
+  /** The same boat as the core has her. */
+  spec: BoatSpec;
+  score: Pick<ScoreDocument, 'lines' | 'crew'>;
+  others: readonly Other[];
+  traffic?: readonly Traffic[];
+  palette: Palette;
+  origin: Origin;
+  /** Drawn under the boats, and over hers. */
+  under?: ReactNode;
+  over?: ReactNode;
+}) {
+  const { lines } = score;
+  const breaks = useMemo(
+    () => breakingLoads(lines, { boat, others: [...others] }),
+    [lines, boat, others],
+  );
+  return (
+    <Layer listening={false}>
+      <Group {...origin}>
+        {under}
+        <OtherBoats others={others} take={take} palette={palette} />
+        {traffic.length > 0 && <UnderWay traffic={traffic} palette={palette} />}
+        {take && <BoatNow take={take} spec={spec} palette={palette} />}
+        {over}
+        {take && (
+          <LineLayer
+            take={take}
+            spec={spec}
+            score={score}
+            others={[...others]}
+            breaks={breaks}
+            palette={palette}
+            scale={origin.scaleX}
+          />
+        )}
+      </Group>
+    </Layer>
+  );
+}
+
+/** Others under way where they are by then. */
+function UnderWay({ traffic, palette }: { traffic: readonly Traffic[]; palette: Palette }) {
+  const time = usePlayhead((p) => p.time);
+  return (
+    <TrafficLayer
+      traffic={traffic.map((one) => ({
+        ...one,
+        ...trafficAt(one, time),
+        moves: isUnderWay(one, time),
+      }))}
+      palette={palette}
+    />
+  );
+}
