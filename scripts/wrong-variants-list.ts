@@ -1,4 +1,5 @@
 import { COMPANY_VARIANTS } from './wrong-variants-company';
+import { DRIVEN_VARIANTS } from './wrong-variants-driven';
 
 /** A deliberate mistake in the core: in `file` the one `find` becomes `put`. Every one must be caught by some test. */
 export interface WrongVariant {
@@ -404,10 +405,10 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'helm.sternFirst ? 1 : 1',
   ),
   core(
-    'score/crew.ts',
+    'score/fouling.ts',
     'a ground line beside a propeller that turns is no matter',
-    'return offSegment(tail, hand, x, y) < PROPELLER_ROOM_M;',
-    'return offSegment(tail, hand, x, y) < 0;',
+    'return this.walked.has(line) && this.walkedPast(state, i, drive);',
+    'return false;',
   ),
   core(
     'holding/stopping.ts',
@@ -440,4 +441,5 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'yield { index, of, moment: { time, wayOut, inHand: { alone: null, neutral: null } } };',
   ),
   ...COMPANY_VARIANTS,
+  ...DRIVEN_VARIANTS,
 ];
