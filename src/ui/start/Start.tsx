@@ -35,7 +35,7 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
         <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>
         <p className="max-w-xl pt-3 text-[17px]">
           Write a manoeuvre as a score, see what wind, stream and propeller do to it, change a beat,
-          see again.
+          see again; then take the helm yourself, and look back at what was different.
         </p>
         <div className="flex flex-wrap items-start gap-3 pt-5">
           <Link
@@ -71,10 +71,10 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
       ) : (
         <ol aria-label="Manoeuvres, last opened first">
           {found.map((entry) => (
-            <li key={entry.id} className="rule-b">
+            <li key={entry.id} className="rule-b flex items-start gap-6">
               <Link
                 href={`/m/${entry.id}`}
-                className="group grid grid-cols-[minmax(0,1fr)_230px] gap-x-8 py-5 focus-visible:-outline-offset-2"
+                className="group grid flex-1 grid-cols-[minmax(0,1fr)_230px] gap-x-8 py-5 focus-visible:-outline-offset-2"
               >
                 <span>
                   <span className="block text-[21px] font-bold leading-tight group-hover:text-plan">
@@ -89,6 +89,13 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
                     {openedWords(entry.openedAt)}
                   </span>
                 </span>
+              </Link>
+              <Link
+                href={`/m/${entry.id}?do=rehearse`}
+                aria-label={`Drive it: ${entry.title}`}
+                className="mt-5 inline-flex min-h-9 items-center whitespace-nowrap border border-ink px-3 text-[14px] hover:border-plan hover:text-plan"
+              >
+                Drive it
               </Link>
             </li>
           ))}

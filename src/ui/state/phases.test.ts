@@ -1,7 +1,8 @@
 import { runTake } from '@/core/score';
 import { NO_VARIATION, toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { createWorkspace, PHASES } from './workspace';
+import { PHASES } from './phases';
+import { createWorkspace } from './workspace';
 
 const file = demoFile('off-stilt-pontoon');
 const input = toRunInput(file);

@@ -12,6 +12,8 @@ import {
   type VariationDocument,
 } from '@/document';
 
+import type { Phase } from './phases';
+
 /** What the workspace holds for one manoeuvre. Only the manoeuvre is saved; it is undone together with its boat. */
 export interface WorkspaceState {
   readonly manoeuvre: Manoeuvre;
@@ -47,9 +49,6 @@ export interface WorkspaceState {
   takeBoat(boat: Boat): void;
 }
 
-export const PHASES = ['brief', 'score', 'what if', 'rehearse', 'debrief'] as const;
-export type Phase = (typeof PHASES)[number];
-
 export interface Picking {
   /** What it is for, in words. */
   readonly what: string;
@@ -79,14 +78,15 @@ export function createWorkspace(start: {
   manoeuvre: Manoeuvre;
   boat: Boat;
   place: Place;
+  phase?: Phase;
 }): WorkspaceStore {
   return create<WorkspaceState>()(
     temporal(
       immer((set, get) => ({
+        phase: 'score',
         ...start,
         selected: null,
         pointed: null,
-        phase: 'score',
         variation: NO_VARIATION,
         reference: null,
         picking: null,

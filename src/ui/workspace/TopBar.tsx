@@ -8,7 +8,7 @@ import { useStore } from 'zustand';
 import { IconButton } from '../parts/IconButton';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { PHASES, type Phase } from '../state/workspace';
+import { PHASES, type Phase } from '../state/phases';
 import type { SaveState } from '../hooks/use-autosave';
 import { BoatDialog } from './BoatDialog';
 

@@ -15,6 +15,7 @@ import { Rehearse } from '../rehearse/Rehearse';
 import { ScoreView } from '../score/ScoreView';
 import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
 import { usePlayhead } from '../state/playhead';
+import type { Phase } from '../state/phases';
 import { createWorkspace } from '../state/workspace';
 import { Water } from '../water/Water';
 import { ConflictDialog } from './ConflictDialog';
@@ -32,8 +33,8 @@ export interface OpenedManoeuvre {
 }
 
 /** One manoeuvre: the water, the score under it, margins and the open beat beside. */
-export function Workspace({ opened }: { opened: OpenedManoeuvre }) {
-  const [store] = useState(() => createWorkspace(opened));
+export function Workspace({ opened, phase }: { opened: OpenedManoeuvre; phase: Phase }) {
+  const [store] = useState(() => createWorkspace({ ...opened, phase }));
   return (
     <WorkspaceProvider store={store}>
       <Frame opened={opened} />

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { z } from 'zod';
 import { library, noteOpened, openManoeuvre } from '@/db';
+import { PHASES } from '@/ui/state/phases';
 import { Unreadable } from '@/ui/start/Unreadable';
 import { WorkspaceLoader } from '@/ui/workspace/WorkspaceLoader';
 
@@ -8,6 +10,7 @@ export const dynamic = 'force-dynamic';
 
 interface Props {
   params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
@@ -15,11 +18,16 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
   return { title: opened?.ok ? opened.value.manoeuvre.title : 'Not there' };
 }
 
-export default async function ManoeuvrePage({ params }: Props) {
+/** What the workspace is opened for: `?do=rehearse`, or another of its phases. */
+const askedSchema = z.object({ do: z.enum(PHASES) });
+
+export default async function ManoeuvrePage({ params, searchParams }: Props) {
   const { id } = await params;
   const opened = openManoeuvre(library(), id);
   if (!opened) notFound();
   if (!opened.ok) return <Unreadable problems={opened.problems} />;
   noteOpened(library(), id);
-  return <WorkspaceLoader key={id} opened={opened.value} />;
+  const asked = askedSchema.safeParse(await searchParams);
+  const phase = asked.success ? asked.data.do : 'score';
+  return <WorkspaceLoader key={id} opened={opened.value} phase={phase} />;
 }
