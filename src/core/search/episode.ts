@@ -72,7 +72,14 @@ export class Surroundings {
 
 /** The same water and weather with nothing on it to touch, blowing as it does on average. */
 export function openWaterOf(input: RunInput): Surroundings {
-  const { craft, shore: _shore, others: _others, where: _where, ...rest } = input;
+  const {
+    craft,
+    shore: _shore,
+    others: _others,
+    where: _where,
+    rigging: _rigging,
+    ...rest
+  } = input;
   const { gusts: _gusts, ...weather } = input.weather;
   return new Surroundings({
     ...rest,
