@@ -47,7 +47,9 @@ export class Surroundings {
     this.berth = numbersOf(this.world, input.berth);
     this.lookout = new Lookout(this.world);
     const { rigging } = input;
-    this.fouling = rigging?.lines.length ? new Fouling(rigging.lines, this.world) : null;
+    // Lines put on for a trial of their own are not the score's, and hands do not tend them.
+    const tended = rigging && this.world.lines.tended;
+    this.fouling = tended ? new Fouling(rigging.lines, this.world) : null;
   }
 
   /** A boat lying still over ground at a pose and moment, engines in neutral. */
