@@ -336,7 +336,7 @@ function Different({
             again.
           </p>
           <ol data-testid="causes">
-            {found.causes.length === 0 && <li>Nothing that mattered.</li>}
+            {found.causes.length === 0 && <li>No single change takes a tenth of that away.</li>}
             {found.causes.map(({ change, share }, i) => (
               <li key={i} className="rule-t flex justify-between gap-3 py-1">
                 <span>{changeText(change, { boat, score })}</span>

@@ -24,7 +24,9 @@ export function Helm() {
       className="rule-t relative flex h-[226px] gap-6 overflow-x-auto bg-paper px-5 py-3 max-md:h-auto max-md:flex-wrap"
     >
       <Transport />
-      <div className={`flex min-w-0 flex-1 gap-6 ${manned ? '' : 'opacity-50'}`}>
+      <div
+        className={`flex min-w-0 flex-1 gap-6 max-md:basis-full max-md:flex-wrap ${manned ? '' : 'opacity-50'}`}
+      >
         {steers && <Wheel />}
         {boat.drives.length > 0 && (
           <div className="shrink-0">

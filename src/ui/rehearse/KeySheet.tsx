@@ -19,7 +19,7 @@ export function KeySheet({ onClose }: { onClose: () => void }) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-paper/70" />
         <Dialog.Content
           className="fixed left-1/2 top-1/2 z-50 max-h-[90dvh] w-[min(760px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-paper p-6 text-ink"
           aria-describedby="keys-how"

@@ -19,10 +19,10 @@ export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take |
     <LiveProvider file={file} manoeuvreId={file.id}>
       <Hands />
       <RehearseWater scored={scored} />
-      <div className="col-start-2 row-span-2 row-start-2 min-h-0">
+      <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:order-3">
         <RehearsePanel scored={scored} />
       </div>
-      <div className="min-h-0 min-w-0 border-t border-ink">
+      <div className="min-h-0 min-w-0 border-t border-ink max-md:order-2">
         <Helm />
       </div>
     </LiveProvider>

@@ -26,7 +26,7 @@ export function Transport() {
   const first = useRef<HTMLButtonElement>(null);
   useEffect(() => first.current?.focus({ preventScroll: true }), []);
   return (
-    <div className="flex w-[212px] shrink-0 flex-col gap-2">
+    <div className="flex w-[212px] shrink-0 flex-col gap-2 max-md:w-full">
       <div className="flex items-center gap-1.5">
         <button
           type="button"
