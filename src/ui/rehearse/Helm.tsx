@@ -25,7 +25,7 @@ export function Helm() {
     >
       <Transport />
       <div
-        className={`flex min-w-0 flex-1 gap-6 max-md:basis-full max-md:flex-wrap ${manned ? '' : 'opacity-50'}`}
+        className={`flex min-w-0 flex-1 gap-4 max-md:basis-full max-md:flex-wrap ${manned ? '' : 'opacity-50'}`}
       >
         {steers && <Wheel />}
         {boat.drives.length > 0 && (
@@ -35,18 +35,18 @@ export function Helm() {
                 <Lever key={drive.name} engine={i} />
               ))}
             </div>
-            <div className="flex justify-center gap-3 pt-1 text-[12px]">
+            <div className="flex justify-center gap-2 pt-1 text-[12px]">
               <button type="button" className="text-plan underline" onClick={() => neutral(live)}>
                 neutral
               </button>
-              <label className="flex items-center gap-1">
+              <label className="flex items-center gap-1" title="Gear and throttle apart">
                 <input
                   type="checkbox"
                   checked={apart}
                   onChange={(event) => setApart(event.target.checked)}
                   className="min-h-0"
                 />
-                throttle apart
+                apart
               </label>
               {boat.drives.length > 1 && (
                 <label className="flex items-center gap-1">
