@@ -1,5 +1,6 @@
 import { kineticEnergy, Ledger, WORKS, type Work } from '../sim';
-import { runTake, type RunInput } from './run';
+import type { RunInput } from './input';
+import { runTake } from './run';
 
 /** Where the energy of a take came from and went, J, all seen from the moving water. */
 export interface EnergyAudit {

@@ -6,16 +6,8 @@ export { armGate, type Gate } from './gates';
 export { markAtStart, markNow } from './marks';
 export type { Conductor, Finish } from './conductor';
 export { Crew } from './crew';
-export {
-  Run,
-  runTake,
-  runTillHard,
-  worldOf,
-  type OtherInput,
-  type RunInput,
-  type Conducted,
-  type RunWatch,
-} from './run';
+export { Run, runTake, runTillHard, type Conducted, type RunWatch } from './run';
+export { worldOf, type OtherInput, type RunInput } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
 export type { BeatMark, Outcome, Take } from './take';
 export {

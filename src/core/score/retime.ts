@@ -1,6 +1,7 @@
 import { groundSpeed, PSI, waterSpeed, type SimState, type World } from '../sim';
 import { armGate, distanceToMark, type Gate } from './gates';
-import { runTake, type RunInput } from './run';
+import type { RunInput } from './input';
+import { runTake } from './run';
 import type { Cue } from './types';
 
 /** One of the conditions of a cue, as the run goes on while the beat is held back. */

@@ -1,4 +1,3 @@
-import { assembleCraft, type BoatSpec, type Craft } from '../craft';
 import {
   hullPart,
   Lookout,
@@ -9,22 +8,13 @@ import {
   type LeastClearance,
   type Touch,
 } from '../debrief';
-import {
-  noClearance,
-  NO_LINES,
-  shoreOf,
-  type Clearance,
-  type Lines,
-  type Obstacle,
-  type Shore,
-} from '../holding';
+import { noClearance, type Clearance } from '../holding';
 import { rootBetween } from '../math';
 import {
   advance,
   beginning,
   copyState,
   derivative,
-  environmentFor,
   groundSpeed,
   lineLimits,
   lookAbout,
@@ -41,55 +31,17 @@ import {
   type Trace,
   X,
   Y,
-  type LineAt,
   type Scratch,
   type Ledger,
   type SimState,
-  type StartPose,
-  type Weather,
   type World,
 } from '../sim';
 import { STOPPED_MPS } from './gates';
-import { checkGoal, type Goal } from './goal';
+import { checkGoal } from './goal';
+import { worldOf, type RunInput } from './input';
 import type { Conductor, Finish } from './conductor';
 import { Player } from './player';
-import type { Rigging } from './rigging';
 import type { BeatMark, Outcome, Take } from './take';
-import type { Score } from './types';
-
-/** A boat that lies about without a score of her own. */
-export interface OtherInput {
-  readonly id: string;
-  readonly name: string;
-  readonly craft: Craft;
-  readonly start: StartPose;
-  readonly lines: Lines;
-}
-
-/** A manoeuvre ready to be run. SI, radians. */
-export interface RunInput {
-  readonly boat: BoatSpec;
-  readonly obstacles: readonly Obstacle[];
-  /** That boat and those obstacles as the step reads them, if they have been made ready before; others are not used. */
-  readonly craft?: Craft;
-  readonly shore?: Shore;
-  readonly weather: Weather;
-  /** Lines made fast from start to end, or those of `rigging`; none if not given. */
-  readonly lines?: Lines;
-  /** Other boats that give way, each on lines of her own. */
-  readonly others?: readonly OtherInput[];
-  /** Where each line of the score is to be found, if not all are hers. */
-  readonly where?: readonly LineAt[];
-  /** What hands may do with the lines, and who they are. */
-  readonly rigging?: Rigging;
-  readonly start: StartPose;
-  readonly score: Score;
-  readonly goal: Goal;
-  /** Ids of the obstacles that are her berth: touched by intent, left out of clearance. */
-  readonly berth: ReadonlySet<string>;
-  /** Longest run, s. */
-  readonly limit: number;
-}
 
 const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / STEP_S);
 // Moments nearer than this to the present have come.
@@ -130,33 +82,6 @@ export interface Looking {
   readonly watch?: RunWatch | null;
   readonly ledger?: Ledger | null;
   readonly tillHard?: boolean;
-}
-
-/** The world a manoeuvre is played in, its gusts known for so many seconds. */
-export function worldOf(input: RunInput, duration: number): World {
-  const { obstacles, boat, others = [], where } = input;
-  const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
-  const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
-  const around = (of: Craft, lines: Lines): World => ({
-    craft: of,
-    obstacles,
-    environment: environmentFor(of, input.weather, duration),
-    lines,
-    shore,
-  });
-  const lines = input.lines ?? NO_LINES;
-  const hers = Array.from({ length: lines.count }, (_, row) => ({ boat: 0, row }));
-  const world = { ...around(craft, lines), where: where ?? hers };
-  if (others.length === 0) return world;
-  return {
-    ...world,
-    others: others.map(({ id, name, start, ...other }) => ({
-      id,
-      name,
-      start,
-      world: around(other.craft, other.lines),
-    })),
-  };
 }
 
 /** One run of a manoeuvre: the water, the boat on it, and what she did, conducted by a score or by a hand at the helm. */

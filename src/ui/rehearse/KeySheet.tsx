@@ -1,7 +1,7 @@
 'use client';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useRecordHotkeys } from 'react-hotkeys-hook';
 import { IconButton } from '../parts/IconButton';
 import { actionWords, HELM_ACTIONS, keyWords, type HelmAction } from './keys';
@@ -76,20 +76,20 @@ export function KeySheet({ onClose }: { onClose: () => void }) {
 /** Waits for one key that is not only a modifier. */
 function Recorder({ action, onDone }: { action: HelmAction; onDone: () => void }) {
   const setKey = useHelmPreferences((p) => p.setKey);
-  const [pressed, { start, stop }] = useRecordHotkeys();
+  const [pressed, recorder] = useRecordHotkeys();
+  // What was begun has to be ended by the same pair: they are made anew at every drawing.
+  const begun = useRef(recorder);
   useEffect(() => {
+    const { start, stop } = begun.current;
     start();
     return stop;
-    // The recorder's own functions are made anew at every drawing.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   useEffect(() => {
     const names = [...pressed];
     const main = names.find((name) => !MODIFIERS.includes(name));
     if (!main) return;
     if (main !== 'escape') setKey(action, names.join('+'));
-    stop();
     onDone();
-  }, [pressed, action, setKey, stop, onDone]);
+  }, [pressed, action, setKey, onDone]);
   return null;
 }
