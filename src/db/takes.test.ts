@@ -25,6 +25,7 @@ const recording = (steps: number): RecordingDocument => ({
   steps,
   end: null,
   surprises: [],
+  skips: [],
 });
 const take = (id: string, steps = 20, of = manoeuvreId) => ({
   id,

@@ -66,6 +66,7 @@ function anyRecording(seed: number, file: ManoeuvreFile): RecordingDocument {
     inputs,
     steps,
     end: pick(random, ['done', 'broke off', null] as const),
+    skips: [],
     surprises: [
       { is: 'gust', at_s: 5, by: 1, lasts_s: 5 },
       { is: 'stream', at_s: 8, set_deg: 200, speed_mps: 0.5, over_s: 6 },

@@ -19,6 +19,7 @@ const recording: RecordingDocument = {
   ],
   steps: 120,
   end: 'done',
+  skips: [],
   surprises: [{ is: 'gust', at_s: 4, by: 0.5, lasts_s: 6 }],
 };
 const file = { $schema: 'yawtrope:driven', version: 1, manoeuvre, recording, notes: [] } as const;

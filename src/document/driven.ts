@@ -21,6 +21,7 @@ export const DRIVEN_VERSION = 1;
 const MOST_STEPS = Math.round(LONGEST_DRIVE_S / STEP_S);
 const MOST_INPUTS = 100_000;
 const MOST_SURPRISES = 20;
+const MOST_SKIPS = 200;
 
 const step = z
   .number()
@@ -110,16 +111,24 @@ export const recordingSchema = z
       .array(surpriseSchema)
       .max(MOST_SURPRISES, { error: `at most ${MOST_SURPRISES}` })
       .default([]),
+    /** Steps at which the helm went on to the next beat of the score without its cue. */
+    skips: z
+      .array(step)
+      .max(MOST_SKIPS, { error: `at most ${MOST_SKIPS}` })
+      .default([]),
   })
-  .superRefine(({ inputs, steps }, context) => {
-    let before = 0;
-    inputs.forEach((input, i) => {
-      if (input.step < before || input.step > steps) {
+  .superRefine(({ inputs, skips, steps }, context) => {
+    const inOrder = (at: readonly number[], path: (i: number) => (string | number)[]) =>
+      at.forEach((one, i) => {
+        if (one >= (at[i - 1] ?? 0) && one <= steps) return;
         const message = `must come in order, and not after step ${steps}`;
-        context.addIssue({ code: 'custom', path: ['inputs', i, 'step'], message });
-      }
-      before = input.step;
-    });
+        context.addIssue({ code: 'custom', path: path(i), message });
+      });
+    inOrder(
+      inputs.map((input) => input.step),
+      (i) => ['inputs', i, 'step'],
+    );
+    inOrder(skips, (i) => ['skips', i]);
   });
 export type RecordingDocument = z.infer<typeof recordingSchema>;
 
@@ -216,7 +225,8 @@ export function toRecording(file: ManoeuvreFile, recording: RecordingDocument): 
     toSurprise(surprise, names, `recording.surprises[${i}]`),
   );
   if (names.problems.length > 0) return failure(...names.problems);
-  return success({ inputs, steps: recording.steps, end: recording.end, surprises });
+  const { steps, end, skips } = recording;
+  return success({ inputs, steps, end, surprises, skips });
 }
 
 /** Somebody under way as a surprise is kept. */

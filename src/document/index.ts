@@ -94,6 +94,7 @@ export {
 } from './manoeuvre';
 export {
   endTo,
+  fixedPoints,
   lineEnds,
   namedMarks,
   PLACE_SCHEMA,

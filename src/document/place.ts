@@ -203,6 +203,25 @@ export function lineEnds(place: Place): LineEnd[] {
   });
 }
 
+/** What of a solid thing can be told from afar by its corners: boats come and go, and a bank has none. */
+const CORNERED: ReadonlySet<Feature['kind']> = new Set(['quay', 'pontoon', 'building']);
+const POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
+
+/** What stands where it is and can be seen: marks, bollards, piles, and corners of what is built. */
+export function fixedPoints(place: Place): { name: string; x: number; y: number }[] {
+  return place.features.flatMap((f) => {
+    if (f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard')
+      return [{ name: f.name, x: f.x_m, y: f.y_m }];
+    if (!('outline_m' in f) || !CORNERED.has(f.kind)) return [];
+    const n = f.outline_m.length;
+    const [mx, my] = f.outline_m.reduce(([x, y], [a, b]) => [x + a / n, y + b / n], [0, 0]);
+    return f.outline_m.map(([x, y]) => {
+      const eighth = Math.round((4 * Math.atan2(x - mx, y - my)) / Math.PI);
+      return { name: `${f.name}, ${POINTS[(eighth + 8) % 8]} corner`, x, y };
+    });
+  });
+}
+
 /** Places a cue can name: marks, bollards, piles, buoys, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
   const marks = place.features.flatMap((f) =>

@@ -26,6 +26,9 @@ export class DriveClient {
   step(orders: readonly OrderDocument[], steps: number): Asked<DriveTold> {
     return answered(this.remote.step(orders, steps));
   }
+  passOn(): Asked<DriveTold> {
+    return answered(this.remote.passOn());
+  }
   end(how: 'done' | 'broke off'): Asked<DriveTold> {
     return answered(this.remote.close(how));
   }

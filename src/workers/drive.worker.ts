@@ -44,8 +44,8 @@ let going: Going | null = null;
 const NOT_OPEN = failure({ path: '(drive)', message: 'nothing is being driven' });
 
 function recordingOf({ drive, inputs, surprises }: Going): RecordingDocument {
-  const { steps, end } = drive.recording();
-  return { inputs: [...inputs], steps, end, surprises };
+  const { steps, end, skips } = drive.recording();
+  return { inputs: [...inputs], steps, end, surprises, skips: [...skips] };
 }
 
 function told({ teller, drive }: Going, problems: readonly Problem[] = []) {
@@ -115,6 +115,11 @@ const worker: DriveWorker = {
     const problems = give(going, given.value);
     for (let i = 0; i < count.value; i++) going.drive.stepOn();
     return told(going, problems);
+  },
+  passOn() {
+    if (!going) return NOT_OPEN;
+    going.drive.passOn();
+    return told(going);
   },
   close(end) {
     if (!going) return NOT_OPEN;

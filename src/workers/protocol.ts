@@ -90,6 +90,8 @@ export interface DriveWorker {
   open(file: unknown, recording: unknown): Result<DriveTold>;
   /** Gives orders, then takes so many steps. */
   step(orders: unknown, steps: unknown): Result<DriveTold>;
+  /** On to the next beat of the score, its cue come or not. */
+  passOn(): Result<DriveTold>;
   close(end: unknown): Result<DriveTold>;
   recording(): Result<RecordingDocument>;
   /** Where she comes if nothing is changed. */

@@ -1,5 +1,5 @@
 export { compareTakes, PART_M, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
-export { Lookout, nameOfThing, numbersOf } from './lookout';
+export { described, Lookout, nameOfThing, numbersOf } from './lookout';
 export { lineLoads, marginsOf, type LeastClearance, type LineLoad, type Margins } from './margins';
 export { gradeTouch, severity, TouchLog, type Touch, type TouchGrade } from './touches';

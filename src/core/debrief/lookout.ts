@@ -10,7 +10,17 @@ import {
   type ClearanceMemory,
   type Shore,
 } from '../holding';
-import { othersOf, placeOnGround, setRow, type Scratch, type SimState, type World } from '../sim';
+import {
+  othersOf,
+  placeOnGround,
+  pointOnWater,
+  setRow,
+  type Scratch,
+  type SimState,
+  type World,
+} from '../sim';
+import { hullPart } from './hull-part';
+import type { LeastClearance } from './margins';
 
 /** Looked at among the other boats: nothing is left out of a boat by itself. */
 const NONE: ReadonlySet<number> = new Set();
@@ -98,4 +108,18 @@ export function nameOfThing(world: World, number: number): string | null {
 export function numbersOf(world: World, ids: ReadonlySet<string>): ReadonlySet<number> {
   const all = [...world.obstacles, ...othersOf(world)];
   return new Set(all.flatMap(({ id }, i) => (ids.has(id) ? [i] : [])));
+}
+
+/** A clearance found, described: what it is from, and which part of her; null where nothing was found. */
+export function described(found: Clearance, state: SimState, world: World): LeastClearance | null {
+  const name = nameOfThing(world, found.obstacle);
+  if (name === null) return null;
+  const { length, beam } = world.craft.spec.hull;
+  return {
+    time: state.time,
+    distance: found.distance,
+    name,
+    part: hullPart(found.x, found.y, length, beam),
+    ...pointOnWater(state, found.x, found.y),
+  };
 }

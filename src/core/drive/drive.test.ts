@@ -138,6 +138,69 @@ describe('a driven take', () => {
     expect(take.beats[1]!.heading).toBeGreaterThanOrEqual(20 * DEG);
   });
 
+  it('goes on past a beat the helm has done with, and past a place she has gone by; played again alike', () => {
+    const post = { name: 'post', x: 9, y: 12 };
+    const input = inputOf(
+      [
+        beatOf(START, []),
+        beatOf({ is: 'speed', compare: 'above', speed: 3, over: 'water' }, []),
+        beatOf(
+          { is: 'within', point: { name: 'midships', x: 0, y: 0 }, mark: post, distance: 6 },
+          [],
+        ),
+        beatOf({ is: 'after', seconds: 2 }, []),
+      ],
+      NEVER,
+      { start: { x: 0, y: 0, heading: 0, speed: 1.2 } },
+    );
+    const drive = new Drive(input);
+    for (let step = 0; step < 300; step++) {
+      if (step === 40) drive.passOn();
+      drive.stepOn();
+    }
+    const beats = ({ events }: Pick<Take, 'events'>) =>
+      events.flatMap((event) => (event.is === 'beat' ? [event] : []));
+    const told = beats(drive.hand);
+    expect(told.map(({ beat }) => beat)).toEqual([0, 1, 2, 3]);
+    expect(told[1]!.time).toBeCloseTo(4, 6);
+    // Nine metres off is too far for six: past it by half her length the score goes on.
+    const { y } = { y: drive.live.recent(3000).y };
+    const by = Math.round(told[2]!.time * 10);
+    expect(Math.hypot(9, y[by]! - 12)).toBeGreaterThan(9 + 4);
+    expect(y[by]!).toBeGreaterThan(12);
+    const recording = drive.recording();
+    expect(recording.skips).toEqual([40]);
+    expect(beats(playRecording(input, recording).take)).toEqual(told);
+    expect(cutAt(recording, 40).skips).toEqual([]);
+    expect(cutAt(recording, 41).skips).toEqual([40]);
+  });
+
+  it('tells of the things nearest about her, each once, and where the helm stands', () => {
+    const about = [
+      box('astern', -0.3, -12, 0.3, -8),
+      box('to starboard', 5, -5, 8, 5),
+      box('far off', 60, 0, 70, 10),
+      box('ahead', -3, 9, 3, 12),
+    ];
+    const input = inputOf([beatOf(START, [])], NEVER, {
+      obstacles: about,
+      weather: { ...CALM, streamSet: Math.PI / 2, streamSpeed: 0.3 },
+      start: { x: 0, y: 0, heading: 0, speed: 1 },
+    });
+    const { nearby, eye } = new DriveTeller(new Drive(input), new Set()).now();
+    expect(nearby.map(({ name }) => name)).toEqual(['astern', 'to starboard', 'ahead']);
+    expect(nearby.map(({ part }) => part)).toEqual(['stern', 'starboard side', 'bow']);
+    expect(nearby[2]!.distance).toBeCloseTo(4, 6);
+    expect(nearby[2]).toMatchObject({
+      x: expect.closeTo(0, 6) as number,
+      y: expect.closeTo(5, 6) as number,
+    });
+    expect(eye.east).toBeCloseTo(0.3, 9);
+    expect(eye.north).toBeCloseTo(1, 9);
+    const own = new DriveTeller(new Drive(input), new Set(['astern'])).now();
+    expect(own.nearby.map(({ name }) => name)).toEqual(['to starboard', 'ahead']);
+  });
+
   it('ends as the helm says, or by itself with a line in the propeller', () => {
     const over = (end: 'done' | 'broke off') => {
       const drive = driven(inputOf([beatOf(START, [])], NEVER), 5, {});

@@ -18,7 +18,7 @@ export const LONGEST_DRIVE_S = 1800;
 /** What is driven is no shorter than this just because the score is, s. */
 const longEnough = (input: RunInput): RunInput => ({ ...input, limit: LONGEST_DRIVE_S });
 
-const NOTHING: Recording = { inputs: [], steps: 0, end: null, surprises: [] };
+const NOTHING: Recording = { inputs: [], steps: 0, end: null, surprises: [], skips: [] };
 
 /**
  * A manoeuvre driven by hand, step by step of the grid, on the same core as a score is played on. What was given is
@@ -33,6 +33,7 @@ export class Drive {
   readonly traffic: readonly Traffic[];
   private player!: HandPlayer;
   private readonly given: DriveInput[] = [];
+  private readonly skips: number[] = [];
   private steps = 0;
   private ended: DriveEnd | null = null;
 
@@ -55,9 +56,11 @@ export class Drive {
   }
 
   /** Does again what was done, up to its end or to `steps`. */
-  follow({ inputs, steps, end }: Recording, upTo = steps): void {
+  follow({ inputs, steps, end, skips }: Recording, upTo = steps): void {
     let next = 0;
+    let skip = 0;
     const give = () => {
+      for (; skip < skips.length && skips[skip]! <= this.steps; skip++) this.passOn();
       while (next < inputs.length && inputs[next]!.step <= this.steps)
         this.give(inputs[next++]!.order);
     };
@@ -77,6 +80,13 @@ export class Drive {
     if (this.over) return;
     this.given.push({ step: this.steps, order });
     this.player.give(order);
+  }
+
+  /** The helm has done with the beat of the score that comes next, cue or no cue. */
+  passOn(): void {
+    if (this.over) return;
+    this.skips.push(this.steps);
+    this.player.passOn();
   }
 
   stepOn(): void {
@@ -139,6 +149,7 @@ export class Drive {
       steps: this.steps,
       end: this.ended,
       surprises: this.surprises,
+      skips: [...this.skips],
     };
   }
 
@@ -164,12 +175,21 @@ export function playRecording(
   return drive.finish();
 }
 
+/** What of a record, as the core or as the user has it, says when something was done. */
+interface Cut {
+  readonly inputs: readonly { readonly step: number }[];
+  readonly steps: number;
+  readonly end: DriveEnd | null;
+  readonly skips: readonly number[];
+}
+
 /** The same as it stood at a step: what came after it is forgotten. */
-export function cutAt(recording: Recording, step: number): Recording {
+export function cutAt<R extends Cut>(recording: R, step: number): R {
   if (step >= recording.steps && recording.end === null) return recording;
   return {
     ...recording,
     inputs: recording.inputs.filter((input) => input.step < step),
+    skips: recording.skips.filter((skip) => skip < step),
     steps: Math.min(step, recording.steps),
     end: null,
   };

@@ -14,6 +14,9 @@ import {
 } from '../score';
 import { releaseJoystick, type SimState, type World } from '../sim';
 
+/** So much further off than a cue asks for is gone by, not somewhere else, m. */
+const PASSED_AT = 5;
+
 /** A hand at the helm: orders come when they are given, and the score is only looked at, to know how far one is. */
 export class HandPlayer implements Conductor {
   readonly events: TakeEvent[] = [];
@@ -22,6 +25,8 @@ export class HandPlayer implements Conductor {
   finish: Finish | null = null;
   current = -1;
   private gate;
+  /** Nearest she has been to the cue, in its own measure. */
+  private nearestCue = -Infinity;
   /** Orders to the controls while nobody is at them. */
   private waiting: ControlOrder[] = [];
   /** What does not answer the helm any more. */
@@ -89,12 +94,30 @@ export class HandPlayer implements Conductor {
   }
 
   takeCues(): void {
-    while (!this.scoreDone && this.toCue() >= 0) {
-      this.current += 1;
-      if (this.scoreDone) return;
-      this.events.push({ time: this.state.time, is: 'beat', beat: this.current });
-      this.gate = armGate(this.nextCue(), this.state, this.world);
-    }
+    while (!this.scoreDone && this.toCue() >= 0) this.passOn();
+    this.seeIfPassed();
+  }
+
+  /** On to the next beat, its cue come or not. */
+  passOn(): void {
+    if (this.scoreDone) return;
+    this.current += 1;
+    this.nearestCue = -Infinity;
+    if (this.scoreDone) return;
+    this.events.push({ time: this.state.time, is: 'beat', beat: this.current });
+    this.gate = armGate(this.nextCue(), this.state, this.world);
+  }
+
+  /** A place she has gone by too far off does not come any more: the score goes on without it. */
+  private seeIfPassed(): void {
+    if (this.scoreDone) return;
+    const cue = this.nextCue();
+    if (cue.is !== 'within') return;
+    const level = this.toCue();
+    this.nearestCue = Math.max(this.nearestCue, level);
+    const { length } = this.world.craft.spec.hull;
+    if (this.nearestCue > -PASSED_AT - cue.distance && level < this.nearestCue - length / 2)
+      this.passOn();
   }
 
   private handsAct(): void {

@@ -11,5 +11,6 @@ export {
   type Frame,
   type Traffic,
 } from './traffic';
+export { transitNow, transitsFrom, type Fixed, type Transit, type TransitNow } from './transit';
 export { trafficOf } from './types';
 export type { DriveEnd, Driven, DriveInput, Recording, Surprise, SurpriseKind } from './types';

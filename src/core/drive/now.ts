@@ -1,10 +1,19 @@
-import { Lookout, nameOfThing, numbersOf, type LeastClearance, type Touch } from '../debrief';
-import { noClearance } from '../holding';
+import {
+  described,
+  Lookout,
+  nameOfThing,
+  numbersOf,
+  type LeastClearance,
+  type Touch,
+} from '../debrief';
+import { GROUND, noClearance } from '../holding';
 import type { Cue, Finish, TakeEvent } from '../score';
 import { roomAlong } from '../search';
 import {
   makeScratch,
   othersOf,
+  groundOf,
+  pointOnWater,
   PSI,
   windAt,
   X,
@@ -14,6 +23,7 @@ import {
   type Trace,
 } from '../sim';
 import type { Drive } from './drive';
+import type { Pose } from './traffic';
 
 /** An engine as its lever stands and as it has come to be. */
 export interface EngineNow {
@@ -52,7 +62,10 @@ export interface DriveNow {
   readonly joystick: { readonly active: boolean; readonly dead: boolean };
   readonly helmManned: boolean;
   readonly wind: { readonly from: number; readonly speed: number };
-  readonly nearest: LeastClearance | null;
+  /** What is nearest about her, her own berth left out, the nearest first; nothing further off than twice her length. */
+  readonly nearby: readonly LeastClearance[];
+  /** The helm's place, m, where she points, and what that place does over the ground, m/s. */
+  readonly eye: Pose & { readonly east: number; readonly north: number };
   /** Nearest of everybody else under way; null with nobody about. */
   readonly met: { readonly name: string; readonly gap: number } | null;
   /** What of her berth she is nearest to, m; null where she is going to none. */
@@ -75,6 +88,9 @@ const RECENT = 8;
 /** Told again when so much harder. */
 const HARDER = 1.25;
 const NO_TOUCHES: readonly Touch[] = [];
+/** So many things are told of at once, out to so many of her lengths. */
+const NEARBY = 4;
+const NEARBY_LENGTHS = 2;
 const LIES_NOWHERE: ReadonlySet<number> = new Set();
 
 const UNITS: Partial<Record<Cue['is'], CueLeft['unit']>> = {
@@ -97,6 +113,8 @@ export class DriveTeller {
   private readonly found = noClearance();
   /** All that is not her berth. */
   private readonly besides: ReadonlySet<number>;
+  private readonly own: ReadonlySet<number>;
+  private readonly helm: { readonly x: number; readonly y: number };
   private readonly hasBerth: boolean;
   private wentAstern = false;
 
@@ -108,6 +126,9 @@ export class DriveTeller {
     this.lookout = new Lookout(world);
     this.scratch = makeScratch(world);
     const own = numbersOf(world, berth);
+    this.own = own;
+    const { points } = world.craft.spec;
+    this.helm = points.find(({ name }) => name === 'helm') ?? { x: 0, y: 0 };
     this.hasBerth = own.size > 0;
     const count = world.obstacles.length + othersOf(world).length;
     const all = Array.from({ length: count }, (_, i) => i);
@@ -142,7 +163,8 @@ export class DriveTeller {
       joystick: { active: state.joystick.active, dead: hand.dead.joystick },
       helmManned: hand.crew.helmManned(),
       wind: { from: wind[0]!, speed: wind[1]! },
-      nearest: live.nearest,
+      nearby: this.nearby(),
+      eye: this.eye(),
       met: this.nearestUnderWay(),
       berth: this.toBerth(),
       astern: this.roomAstern(),
@@ -165,6 +187,39 @@ export class DriveTeller {
       this.toldSpeeds[i] = touch.speed;
       return true;
     });
+  }
+
+  private nearby(): LeastClearance[] {
+    const { state, world } = this.drive;
+    const most = NEARBY_LENGTHS * world.craft.spec.hull.length;
+    const told: LeastClearance[] = [];
+    let skip = this.own;
+    while (told.length < NEARBY) {
+      const { found } = this;
+      this.lookout.look(found, state, this.scratch, skip);
+      const one = described(found, state, world);
+      if (!one || one.distance > most) break;
+      told.push(one);
+      // Another set, not the same grown: what was left out is known again by which set it was.
+      skip = new Set([...skip, found.obstacle]);
+    }
+    return told;
+  }
+
+  private eye(): DriveNow['eye'] {
+    const { state, world } = this.drive;
+    const { x, y } = this.helm;
+    const row = groundOf(state, world);
+    // That place goes round with her.
+    const surge = row[GROUND.SURGE]! - row[GROUND.YAW]! * y;
+    const sway = row[GROUND.SWAY]! + row[GROUND.YAW]! * x;
+    const [s, c] = [row[GROUND.SIN]!, row[GROUND.COS]!];
+    return {
+      ...pointOnWater(state, x, y),
+      heading: state.motion[PSI]!,
+      east: surge * s + sway * c,
+      north: surge * c - sway * s,
+    };
   }
 
   private nearestUnderWay(): DriveNow['met'] {

@@ -78,6 +78,40 @@ describe('somebody else under way', () => {
     expect(leaving([boat], 'nobody', 0)).toBeNull();
   });
 
+  it('turns out of her slip to the side with water, and touches nothing on her way', () => {
+    // Bow first between two neighbours, a wall ahead, and another across a fairway that is shut to the west.
+    for (const mirror of [1, -1]) {
+      const mirrored = (id: string, x0: number, y0: number, x1: number, y1: number) =>
+        box(id, Math.min(mirror * x0, mirror * x1), y0, Math.max(mirror * x0, mirror * x1), y1);
+      const about = [
+        mirrored('west neighbour', -6, 0, -3, 9),
+        mirrored('east neighbour', 3, 0, 6, 9),
+        mirrored('head of the slip', -40, 10, 60, 14),
+        mirrored('far side', -40, -40, 60, -24),
+        mirrored('west end', -40, -24, -22, -1),
+      ];
+      const one = leaving([mirrored('boat', -1.5, 0, 1.5, 9), ...about], 'boat', 5)!;
+      const last = one.frames.at(-1)!;
+      expect(mirror * last.x).toBeGreaterThan(25);
+      expect(one.frames.length).toBeGreaterThan(8);
+      for (let t = 5; t < last.time; t += 0.5) {
+        for (const { outline } of about) {
+          // As a body that points north: ahead is north, starboard east.
+          const body = Float64Array.from(outline!, (_, i) => outline![i ^ 1]!);
+          expect(trafficGap(one, t, body, { x: 0, y: 0, heading: 0 })).toBeGreaterThan(0.2);
+        }
+      }
+      // Never faster than she goes, nor turned on the spot.
+      one.frames.slice(1).forEach((frame, i) => {
+        const before = one.frames[i]!;
+        const far = Math.hypot(frame.x - before.x, frame.y - before.y);
+        expect(far / (frame.time - before.time)).toBeLessThan(0.75);
+        const bend = Math.abs(frame.heading - before.heading);
+        expect(bend).toBeLessThan(far / 9 + 1e-9);
+      });
+    }
+  });
+
   it('run into ends the take; what has left is no more in the way', () => {
     const across: Surprise = {
       is: 'traffic',

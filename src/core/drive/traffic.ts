@@ -92,18 +92,22 @@ function clearRun(
   most: number,
   room: number,
 ): number {
-  const nearest = { distance: 0, x: 0, y: 0 };
   const [east, north] = [sin(heading), cos(heading)];
   for (let run = 0; run <= most; run += LOOKS_M) {
-    const x = from.x + run * east;
-    const y = from.y + run * north;
-    for (const { outline, radius, x: px, y: py } of obstacles) {
-      if (outline) nearestOnPolygon(nearest, outline, x, y);
-      else nearest.distance = Math.sqrt((x - px) * (x - px) + (y - py) * (y - py)) - radius;
-      if (nearest.distance < room) return Math.max(0, run - LOOKS_M);
-    }
+    if (!isClear(obstacles, from.x + run * east, from.y + run * north, room))
+      return Math.max(0, run - LOOKS_M);
   }
   return most;
+}
+
+/** Is nothing solid within `room` of a place, m? */
+function isClear(obstacles: readonly Obstacle[], x: number, y: number, room: number): boolean {
+  const nearest = { distance: 0, x: 0, y: 0 };
+  return obstacles.every(({ outline, radius, x: px, y: py }) => {
+    if (outline) nearestOnPolygon(nearest, outline, x, y);
+    else nearest.distance = Math.sqrt((x - px) * (x - px) + (y - py) * (y - py)) - radius;
+    return nearest.distance >= room;
+  });
 }
 
 /** A boat under way out of her berth, and a paddler, m/s. Judgement. */
@@ -146,7 +150,7 @@ export function crossing(obstacles: readonly Obstacle[], her: Pose, meets: numbe
 
 /**
  * A boat that lies about, leaving her berth: ahead or astern out of it where there is room, else off sideways and then
- * ahead. Null for one that is shut in.
+ * ahead; out of it she turns to where most water is. Null for one that is shut in.
  *
  * @param at when she begins to, s
  */
@@ -175,9 +179,14 @@ export function leaving(obstacles: readonly Obstacle[], id: string, at: number):
     replaces: id,
   });
   for (const way of [heading, heading + Math.PI]) {
-    const run = clear(middle, way, 3 * length);
-    if (run >= 1.2 * length)
-      return traffic([frame(at, middle), frame(at + run / LEAVES_MPS, gone(middle, way, run))]);
+    const run = clear(middle, way, STRAIGHT_LENGTHS * length);
+    if (run < 1.2 * length) continue;
+    const astern = way !== heading;
+    const turned =
+      run < STRAIGHT_LENGTHS * length &&
+      turnOut({ rest, length, beam, from: { ...middle, heading }, astern, run, at });
+    if (turned) return traffic([frame(at, middle), ...turned]);
+    return traffic([frame(at, middle), frame(at + run / LEAVES_MPS, gone(middle, way, run))]);
   }
   for (const way of [heading + Math.PI / 2, heading - Math.PI / 2]) {
     const off = clearRun(rest, middle, way, 2 * beam + beam / 2, beam / 2 + LOOKS_M);
@@ -193,6 +202,73 @@ export function leaving(obstacles: readonly Obstacle[], id: string, at: number):
     ]);
   }
   return null;
+}
+
+/** With so many lengths ahead of her she goes straight. */
+const STRAIGHT_LENGTHS = 3;
+/** Turns as tight as this many lengths, in so many pieces; and goes on so many lengths at most. */
+const TURNS_IN_LENGTHS = 1.2;
+const TURN_PIECES = 9;
+const GOES_ON_LENGTHS = 6;
+
+/**
+ * Out of her berth and round to one side or the other, ahead or astern, and away ahead: the way with most water on it.
+ * Null where no turn has twice her length of water after it.
+ */
+function turnOut({
+  rest,
+  length,
+  beam,
+  from,
+  astern,
+  run,
+  at,
+}: {
+  rest: readonly Obstacle[];
+  length: number;
+  beam: number;
+  from: Pose;
+  astern: boolean;
+  /** How far she can go straight, m, and when she begins to. */
+  run: number;
+  at: number;
+}): Frame[] | null {
+  const way = astern ? -1 : 1;
+  const room = beam / 2 + LOOKS_M;
+  const radius = TURNS_IN_LENGTHS * length;
+  const piece = Math.PI / 2 / TURN_PIECES;
+  const fits = ({ x, y, heading }: Pose) =>
+    [-0.4, 0, 0.4].every((part) =>
+      isClear(rest, x + part * length * sin(heading), y + part * length * cos(heading), room),
+    );
+  const ahead = (pose: Pose, metres: number): Pose => ({
+    x: pose.x + metres * sin(pose.heading),
+    y: pose.y + metres * cos(pose.heading),
+    heading: pose.heading,
+  });
+  let best: { readonly frames: Frame[]; readonly away: number } | null = null;
+  for (let out = 0.5 * length; out <= run; out += 0.25 * length) {
+    for (const side of [1, -1]) {
+      const time = at + out / LEAVES_MPS;
+      let pose = ahead(from, way * out);
+      const frames: Frame[] = [{ ...pose, time }];
+      for (let i = 1; i <= TURN_PIECES && fits(pose); i++) {
+        const half = pose.heading + (side * way * piece) / 2;
+        const on = ahead({ ...pose, heading: half }, way * radius * piece);
+        pose = { ...on, heading: pose.heading + side * way * piece };
+        frames.push({ ...pose, time: time + (i * radius * piece) / LEAVES_MPS });
+      }
+      if (frames.length <= TURN_PIECES || !fits(pose)) continue;
+      const most = GOES_ON_LENGTHS * length;
+      const away = clearRun(rest, pose, pose.heading, most + length / 2, room) - length / 2;
+      // A little further out is not worth more water behind it.
+      if (away < 2 * length || (best && away < best.away + 0.5 * length)) continue;
+      const last = frames.at(-1)!;
+      frames.push({ ...ahead(pose, away), time: last.time + away / LEAVES_MPS });
+      best = { frames, away };
+    }
+  }
+  return best?.frames ?? null;
 }
 
 /** An outline ashore as that of a body: its middle, the way its long axis points, and its corners from there. */

@@ -19,6 +19,8 @@ export interface Recording {
   /** Null while it goes on, and where it ended by itself. */
   readonly end: DriveEnd | null;
   readonly surprises: readonly Surprise[];
+  /** Steps at which the helm went on to the next beat of the score without its cue, in order. */
+  readonly skips: readonly number[];
 }
 
 /** What nobody at the helm has asked for. Times in s since the start; SI, radians. */

@@ -1,4 +1,5 @@
 import type { Trace } from '../sim';
+import { sampleAt } from './context';
 
 /** Way made over ground along a take's track, m, a figure a sample. */
 export function wayMade({ x, y }: Trace): Float64Array {
@@ -23,18 +24,12 @@ export function sameBy(
   to: { readonly trace: Trace; readonly way: Float64Array },
   time: number,
 ): number {
-  const i = nearest(from.trace.time, time);
+  const i = sampleAt(from.trace, time);
   const place = from.way[i]!;
   const came = first(from.way, place - LIES_M);
   const there = first(to.way, place - LIES_M);
   const since = from.trace.time[i]! - from.trace.time[came]!;
   return to.trace.time[there]! + since;
-}
-
-function nearest(times: Float64Array, time: number): number {
-  let i = 0;
-  while (i + 1 < times.length && times[i + 1]! <= time + 1e-9) i += 1;
-  return i;
 }
 
 /** The first sample at which so much way has been made; the last if it never is. */

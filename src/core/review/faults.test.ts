@@ -282,6 +282,26 @@ describe('faults', () => {
     );
   });
 
+  it('line slack: dropped back on with it hanging, or motored against again', () => {
+    const input = open(
+      riggedWith(
+        [{ x: -4, y: 0, fast: { x: 0, y: -10, length: 5.9 }, spec: { damping: 40_000 } }],
+        [aboard('Ada', -3, 0)],
+      ),
+    );
+    const held: Done = [
+      [1, engine(1, 0.3)],
+      [8, engine(-1, 0.2)],
+    ];
+    apart(
+      'line slack',
+      input,
+      30,
+      [...held, [18, engine(0)]],
+      [...held, [10.5, engine(0)], [12, engine(1, 0.15)]],
+    );
+  });
+
   it('thruster leaned on: half the take on it, or a touch of it', () => {
     const input = open({ boat: { ...sloop(), thrusters: [jet(4, 300)] } });
     const push = (power: number): Order => ({ do: 'thruster', thruster: 0, power });

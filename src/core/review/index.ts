@@ -1,3 +1,4 @@
+export { sameBy, wayMade } from './along';
 export {
   careOf,
   handlingOf,

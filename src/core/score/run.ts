@@ -1,8 +1,7 @@
 import {
-  hullPart,
+  described,
   Lookout,
   marginsOf,
-  nameOfThing,
   numbersOf,
   TouchLog,
   type LeastClearance,
@@ -21,7 +20,6 @@ import {
   lookAround,
   makeScratch,
   othersOf,
-  pointOnWater,
   PSI,
   SAMPLE_S,
   senseSurroundings,
@@ -300,14 +298,7 @@ export class Run {
   private nearer(so: LeastClearance | null, found: Clearance): LeastClearance | null {
     const { state, world } = this;
     if (found.obstacle < 0 || (so && so.distance <= found.distance)) return null;
-    const { length, beam } = world.craft.spec.hull;
-    return {
-      time: state.time,
-      distance: found.distance,
-      name: nameOfThing(world, found.obstacle)!,
-      part: hullPart(found.x, found.y, length, beam),
-      ...pointOnWater(state, found.x, found.y),
-    };
+    return described(found, state, world);
   }
 
   private take(): Take {

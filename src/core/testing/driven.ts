@@ -20,5 +20,12 @@ export function recordingOf(
   const inputs = done
     .flatMap(([at, ...orders]) => orders.map((order) => ({ step: Math.round(at * 10), order })))
     .sort((a, b) => a.step - b.step);
-  return { inputs, steps: Math.round(seconds * 10), end: 'done', surprises: [], ...rest };
+  return {
+    inputs,
+    steps: Math.round(seconds * 10),
+    end: 'done',
+    surprises: [],
+    skips: [],
+    ...rest,
+  };
 }

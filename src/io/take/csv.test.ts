@@ -6,7 +6,7 @@ const file = (steps: number) => ({
   $schema: 'yawtrope:driven' as const,
   version: 1 as const,
   manoeuvre: demoFile('off-stilt-pontoon'),
-  recording: { inputs: [], steps, end: null, surprises: [] },
+  recording: { inputs: [], steps, end: null, surprises: [], skips: [] },
   notes: [],
 });
 

@@ -9,7 +9,6 @@ import { PALETTES } from '../theme/palette';
 import { AtPlayhead } from '../water/AtPlayhead';
 import { takeExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
-import { PlaceNames } from '../water/PlaceNames';
 import { goneFrom } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
@@ -49,7 +48,8 @@ export function DebriefWater({
       opening={extent}
       home={extent}
       gone={gone}
-      label="Plan of the place, north up. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
+      take={take}
+      named={() => ({ others, score, goal: now.goal })}
       drawn={(_camera, origin) => (
         <>
           {take && (
@@ -79,20 +79,7 @@ export function DebriefWater({
           />
         </>
       )}
-      over={(camera, view) => (
-        <>
-          <PlaceNames
-            place={place}
-            others={others}
-            score={score}
-            goal={now.goal}
-            camera={camera}
-            view={view}
-            taken={[]}
-          />
-          {take && <HurtMarks take={take} camera={camera} view={view} />}
-        </>
-      )}
+      over={(camera, view) => take && <HurtMarks take={take} camera={camera} view={view} />}
     />
   );
 }

@@ -1,94 +1,28 @@
 'use client';
-import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
 import { Pause, Play } from 'lucide-react';
-import { useMemo, useRef, type PointerEvent } from 'react';
-import { engineColumn, type MoreColumn, type TraceColumn } from '@/core/sim';
-import { DEGREES_PER_RADIAN } from '@/core/units';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import { sameBy, wayMade } from '@/core/review';
 import { useSize } from '../hooks/use-size';
 import { IconButton } from '../parts/IconButton';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { FAULT_WORDS } from '../words/faults';
-import { clock, speedIn, type Units } from '../words/units';
+import { clock } from '../words/units';
+import { curves, ROW, rowsFor } from './trace-rows';
 import type { OpenReview } from './use-takes';
 
 const GUTTER = 118;
 const RIGHT = 18;
-const ROW = 40;
 const GAP = 6;
 const TOP = 32;
-const MOST_POINTS = 600;
 const DASHES = ['9 4', '4 3', '12 3 2 3', '2 3'];
 
-interface Row {
-  readonly name: string;
-  readonly column: TraceColumn | MoreColumn;
-  readonly shown: (value: number) => number;
-  readonly unit: string;
-  /** Least span shown, in the unit. */
-  readonly least: readonly [number, number];
-  readonly digits: number;
-}
-
-function rowsFor({ file }: OpenReview, units: Units): Row[] {
-  const { boat } = file.manoeuvre;
-  const rows: Row[] = [
-    {
-      name: 'over ground',
-      column: 'groundSpeed',
-      shown: (mps) => speedIn(mps, units.speed),
-      unit: units.speed,
-      least: [0, 1],
-      digits: 1,
-    },
-    {
-      name: 'turning',
-      column: 'yawRate',
-      shown: (rate) => rate * DEGREES_PER_RADIAN,
-      unit: '°/s',
-      least: [-2, 2],
-      digits: 0,
-    },
-    {
-      name: boat.steering.control,
-      column: 'rudder',
-      shown: (angle) => angle * DEGREES_PER_RADIAN,
-      unit: '°',
-      least: [-10, 10],
-      digits: 0,
-    },
-  ];
-  boat.drives.forEach((drive, i) => {
-    rows.push({
-      name: boat.drives.length > 1 ? drive.name : 'propeller',
-      column: engineColumn('rps', i),
-      shown: (rps) => rps * 60,
-      unit: 'rpm',
-      least: [-100, 100],
-      digits: 0,
-    });
-  });
-  boat.thrusters.forEach((thruster, i) => {
-    rows.push({
-      name: thruster.name,
-      column: `thruster${i + 1}` as MoreColumn,
-      shown: (power) => 100 * power,
-      unit: '%',
-      least: [-100, 100],
-      digits: 0,
-    });
-  });
-  return rows;
-}
-
-/** Every so many samples, the first and the last among them. */
-function thinned(time: Float64Array, values: Float64Array): [number, number][] {
-  const stride = Math.max(1, Math.ceil(time.length / MOST_POINTS));
-  const points: [number, number][] = [];
-  for (let i = 0; i < time.length; i += stride) points.push([time[i]!, values[i]!]);
-  return points;
+/** The moments of a take as another's clock has them: when that one was at the same place along its track. */
+function clockOf(laid: OpenReview, open: OpenReview): Float64Array {
+  const from = { trace: laid.reviewed.take.trace, way: wayMade(laid.reviewed.take.trace) };
+  const to = { trace: open.reviewed.take.trace, way: wayMade(open.reviewed.take.trace) };
+  return from.trace.time.map((time) => sameBy(from, to, time));
 }
 
 /** What she did, against time, with the moments of faults and of notes; others laid over it in dashes. */
@@ -101,20 +35,24 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
   const setPlaying = usePlayhead((p) => p.setPlaying);
   const dragging = useRef(false);
   const rows = useMemo(() => (open ? rowsFor(open, units) : []), [open, units]);
-  const longest = Math.max(
-    1,
-    ...[...(open ? [open] : []), ...laid].map(({ reviewed }) => reviewed.take.duration),
-  );
+  const [byPlace, setByPlace] = useState(false);
+  const drawnOf = useMemo(() => {
+    if (!open) return [];
+    const times = laid.map((one) => (byPlace ? clockOf(one, open) : one.reviewed.take.trace.time));
+    return [open, ...laid].map(({ reviewed: { take } }, i) => ({
+      trace: take.trace,
+      times: times[i - 1] ?? take.trace.time,
+    }));
+  }, [open, laid, byPlace]);
+  const longest = Math.max(1, ...drawnOf.map(({ times }) => times.at(-1) ?? 0));
   const x = useMemo(
     () => scaleLinear([0, longest], [GUTTER, Math.max(GUTTER + 1, view.width - RIGHT)]),
     [longest, view.width],
   );
   const drawn = useMemo(
     () =>
-      open && view.width > 0
-        ? rows.map((row, i) => curves(row, TOP + i * (ROW + GAP), x, [open, ...laid]))
-        : [],
-    [open, laid, rows, x, view.width],
+      view.width > 0 ? rows.map((row, i) => curves(row, TOP + i * (ROW + GAP), x, drawnOf)) : [],
+    [drawnOf, rows, x, view.width],
   );
   const height = TOP + rows.length * (ROW + GAP) + 18;
   const drag = (event: PointerEvent<SVGSVGElement>) => {
@@ -137,6 +75,17 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
               {playing ? <Pause size={17} /> : <Play size={17} />}
             </IconButton>
             <output className="figures text-[15px]">{clock(time)}</output>
+            {laid.length > 0 && (
+              <label className="ml-5 flex min-h-8 items-center gap-1.5 text-[12.5px]">
+                <input
+                  type="checkbox"
+                  className="min-h-0"
+                  checked={byPlace}
+                  onChange={(event) => setByPlace(event.target.checked)}
+                />
+                others where they were at the same place, not at the same second
+              </label>
+            )}
           </div>
           <svg
             width={view.width}
@@ -253,28 +202,4 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
       )}
     </section>
   );
-}
-
-function curves(row: Row, top: number, x: (t: number) => number, takes: readonly OpenReview[]) {
-  const columns = takes.map(({ reviewed }) => reviewed.take.trace[row.column]);
-  const spans = columns.flatMap((column) =>
-    column ? (extent(column, row.shown) as [number, number]) : [],
-  );
-  const low = Math.min(row.least[0], ...spans);
-  const high = Math.max(row.least[1], ...spans);
-  const y = scaleLinear([low, high], [top + ROW, top + 2]);
-  const path = line<[number, number]>()
-    .x(([t]) => x(t))
-    .y(([, value]) => y(row.shown(value)));
-  return {
-    row,
-    top,
-    zero: y(0),
-    low: `${low.toFixed(row.digits)} ${row.unit}`,
-    high: `${high.toFixed(row.digits)} ${row.unit}`,
-    paths: takes.map(({ reviewed }, i) => {
-      const column = columns[i];
-      return column ? (path(thinned(reviewed.take.trace.time, column)) ?? '') : '';
-    }),
-  };
 }

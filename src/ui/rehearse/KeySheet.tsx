@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useRecordHotkeys } from 'react-hotkeys-hook';
 import { IconButton } from '../parts/IconButton';
 import { actionWords, HELM_ACTIONS, keyWords, type HelmAction } from './keys';
+import { KeyPicture } from './KeyPicture';
 import { PadPicture } from './PadPicture';
 import { useHelmPreferences } from './preferences';
 import { useLive } from './use-live';
@@ -38,6 +39,7 @@ export function KeySheet({ onClose }: { onClose: () => void }) {
             Press a key&rsquo;s name here, then the key that is to do it. A key that did something
             else changes places with it.
           </p>
+          <KeyPicture keys={keys} boat={boat} />
           <dl className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
             {HELM_ACTIONS.map((action) => {
               const words = actionWords(action, boat);

@@ -6,7 +6,7 @@ import { useUnits } from '../state/preferences';
 import { cueText, ordersText } from '../words/beats';
 import { boatSpeed, distance, type Units } from '../words/units';
 import { useHelmPreferences } from './preferences';
-import { useLiveState } from './use-live';
+import { useLive, useLiveState } from './use-live';
 
 function leftWords({ value, unit }: CueLeft, units: Units): string {
   switch (unit) {
@@ -30,6 +30,8 @@ export function NextBeat() {
   const score = useWorkspace((s) => s.manoeuvre.score);
   const beat = useLiveState((s) => s.now?.beat ?? -1);
   const done = useLiveState((s) => s.now?.scoreDone ?? false);
+  const live = useLive();
+  const going = useLiveState((s) => s.status === 'running' || s.status === 'paused');
   const left = useLiveState((s) => s.now?.cueLeft ?? null);
   if (!on) return null;
   const now = score.beats[beat];
@@ -51,6 +53,15 @@ export function NextBeat() {
           <span className="font-semibold">{cueText(cue, units)}</span>
           {left && <span className="figures ml-2 text-plan">{leftWords(left, units)}</span>}
           {next && <span className="block text-quiet">{ordersText(next.orders)}</span>}
+          {going && (
+            <button
+              type="button"
+              className="text-[13px] text-plan underline"
+              onClick={() => void live.passOn()}
+            >
+              That is past: on to what comes after it
+            </button>
+          )}
         </p>
       )}
     </section>

@@ -1,10 +1,10 @@
 'use client';
-import type { DriveNow } from '@/core/drive';
+import { transitNow, type DriveNow, type TransitNow } from '@/core/drive';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { useUnits } from '../state/preferences';
-import { heading, speedIn, touchSpeed } from '../words/units';
+import { distance, heading, speedIn, touchSpeed, type Units } from '../words/units';
 import { useHelmPreferences } from './preferences';
-import { useLiveState } from './use-live';
+import { useLive, useLiveState } from './use-live';
 
 const side = (value: number, digits: number) =>
   Number(value.toFixed(digits)) === 0 ? '' : value < 0 ? ' port' : ' stbd';
@@ -43,8 +43,53 @@ export function Readings() {
           ))}
         </dl>
       )}
+      <TransitHeld />
       <IfNothing />
     </>
+  );
+}
+
+/** Less than this far off the line is on it, m; and slower than this is not going off it, m/s. */
+const ON_LINE_M = 0.3;
+const HOLDS_MPS = 0.03;
+
+function transitWords({ off, rate, open }: TransitNow, units: Units): string {
+  const right = off > 0;
+  const degrees = Math.abs(open * DEGREES_PER_RADIAN).toFixed(1);
+  const stands =
+    Math.abs(off) < ON_LINE_M
+      ? 'in line'
+      : `open ${degrees}° to the ${open > 0 ? 'right' : 'left'}: ${distance(Math.abs(off), units)} ${right ? 'right' : 'left'} of the line`;
+  const going =
+    Math.abs(rate) < HOLDS_MPS
+      ? 'holding'
+      : `${Math.abs(off) >= ON_LINE_M && rate > 0 !== right ? 'coming back' : `going ${rate > 0 ? 'right' : 'left'}`} at ${speedIn(Math.abs(rate), units.speed).toFixed(2)} ${units.speed}`;
+  return `${stands}, ${going}`;
+}
+
+/** Two things in line, and whether she holds them so. */
+function TransitHeld() {
+  const live = useLive();
+  const units = useUnits();
+  const on = useHelmPreferences((p) => p.aids.transit);
+  const transit = useLiveState((s) => s.transit);
+  const eye = useLiveState((s) => s.now?.eye);
+  const going = useLiveState((s) => s.status !== 'over' && s.status !== 'opening');
+  if (!on || !eye || !going) return null;
+  return (
+    <div className="pt-1 text-[13px]" data-testid="transit">
+      {transit && (
+        <p>
+          {transit.far.name} over {transit.near.name}:{' '}
+          <span className="figures font-semibold">
+            {transitWords(transitNow(transit, eye, eye), units)}
+          </span>
+        </p>
+      )}
+      <button type="button" className="text-plan underline" onClick={() => live.takeTransit()}>
+        {transit ? 'Take the next transit' : 'Take a transit'}
+      </button>
+    </div>
   );
 }
 

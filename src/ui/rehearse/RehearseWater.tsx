@@ -2,6 +2,7 @@
 import { useCallback, useMemo } from 'react';
 import { Group, Layer } from 'react-konva';
 import type { Take } from '@/core/score';
+import { DEGREES_PER_RADIAN } from '@/core/units';
 import { toBoatSpec, withFenders } from '@/document';
 import { useWorkspace } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
@@ -10,7 +11,6 @@ import { AtPlayhead } from '../water/AtPlayhead';
 import { pan, toScreen, type Camera, type View } from '../water/camera';
 import { takeExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
-import { PlaceNames } from '../water/PlaceNames';
 import { goneFrom } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
@@ -63,10 +63,11 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
     <WaterFrame
       opening={extent}
       home={extent}
-      label="Plan of the place, north up. Plus and minus zoom, 0 shows the whole manoeuvre."
+      take={shown}
+      named={() => ({ others, score: manoeuvre.score, goal: manoeuvre.goal })}
       follow={follow}
       gone={gone}
-      under={<Ripples />}
+      under={({ up }) => <Ripples up={up * DEGREES_PER_RADIAN} />}
       drawn={(_camera, origin) => (
         <>
           {ghost && along && !soFar && (
@@ -104,46 +105,78 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
       )}
       over={(camera, view) => (
         <>
-          <PlaceNames
-            place={place}
-            others={others}
-            score={manoeuvre.score}
-            goal={manoeuvre.goal}
-            camera={camera}
-            view={view}
-            taken={[]}
-          />
           {soFar && <HurtMarks take={soFar} camera={camera} view={view} />}
-          {!soFar && <NearestTag camera={camera} view={view} />}
-          <WindFlag />
+          {!soFar && <TransitLine camera={camera} view={view} />}
+          {!soFar && <NearbyTags camera={camera} view={view} />}
+          <WindFlag up={camera.up * DEGREES_PER_RADIAN} />
         </>
       )}
     />
   );
 }
 
-/** How far off the nearest thing is, where she is nearest to it. */
-function NearestTag({ camera, view }: { camera: Camera; view: View }) {
+/** How far off the nearest things are, each where she is nearest to it; the nearest of all is told the loudest. */
+function NearbyTags({ camera, view }: { camera: Camera; view: View }) {
   const units = useUnits();
   const on = useHelmPreferences((p) => p.aids.nearest);
-  const nearest = useLiveState((s) => s.now?.nearest ?? null);
+  const nearby = useLiveState((s) => s.now?.nearby);
   const recent = useLiveState((s) => s.recent);
-  if (!on || !nearest || !recent || !Number.isFinite(nearest.distance)) return null;
-  const [x, y] = toScreen(camera, view, nearest.x, nearest.y);
+  if (!on || !nearby || !recent) return null;
   const last = recent.trace.x.length - 1;
   const [midX, midY] = toScreen(camera, view, recent.trace.x[last]!, recent.trace.y[last]!);
-  // Outside her, seen from midships.
-  const far = Math.max(1, Math.hypot(x - midX, y - midY));
-  const left = x + (TAG_OFF_PX * (x - midX)) / far;
-  const top = y + (TAG_OFF_PX * (y - midY)) / far;
+  const placed: [number, number][] = [];
+  return nearby.map(({ name, distance: gap, x: atX, y: atY }, i) => {
+    const [x, y] = toScreen(camera, view, atX, atY);
+    // Outside her, seen from midships.
+    const far = Math.max(1, Math.hypot(x - midX, y - midY));
+    const left = x + (TAG_OFF_PX * (x - midX)) / far;
+    const top = y + (TAG_OFF_PX * (y - midY)) / far;
+    // Two at one place of her would cover one another: the nearer is told.
+    if (placed.some(([u, v]) => Math.abs(u - left) < 48 && Math.abs(v - top) < 18)) return null;
+    placed.push([left, top]);
+    const loud = gap < 1 ? 'font-bold text-hurt' : i === 0 ? 'text-ink' : 'text-quiet';
+    return (
+      <p
+        key={name}
+        className={`on-water figures pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 whitespace-nowrap ${i === 0 ? 'text-[14px]' : 'text-[12.5px]'} ${loud}`}
+        style={{ left, top }}
+      >
+        {distance(Math.max(0, gap), units)}
+      </p>
+    );
+  });
+}
+
+/** The line of the transit she is held to, from the far thing past her. */
+function TransitLine({ camera, view }: { camera: Camera; view: View }) {
+  const transit = useLiveState((s) => s.transit);
+  const eye = useLiveState((s) => s.now?.eye);
+  if (!transit || !eye) return null;
+  const { near, far } = transit;
+  const length = Math.hypot(far.x - near.x, far.y - near.y);
+  const beyond = Math.hypot(eye.x - far.x, eye.y - far.y) * 1.15;
+  const [ex, ey] = [(near.x - far.x) / length, (near.y - far.y) / length];
+  const [ax, ay] = toScreen(camera, view, far.x, far.y);
+  const [nx, ny] = toScreen(camera, view, near.x, near.y);
+  const [bx, by] = toScreen(camera, view, far.x + ex * beyond, far.y + ey * beyond);
   return (
-    <p
-      className={`on-water figures pointer-events-none absolute -translate-x-1/2 -translate-y-1/2 whitespace-nowrap text-[14px] ${
-        nearest.distance < 1 ? 'font-bold text-hurt' : 'text-ink'
-      }`}
-      style={{ left, top }}
+    <svg
+      className="pointer-events-none absolute inset-0 size-full"
+      data-testid="transit-line"
+      aria-hidden
     >
-      {distance(Math.max(0, nearest.distance), units)}
-    </p>
+      <path
+        d={`M${ax} ${ay} L${bx} ${by}`}
+        className="stroke-plan"
+        strokeWidth="1.2"
+        strokeDasharray="8 3 2 3"
+      />
+      <path
+        d={`M${ax - 6} ${ay} h12 M${ax} ${ay - 6} v12`}
+        className="stroke-plan"
+        strokeWidth="2"
+      />
+      <circle cx={nx} cy={ny} r="5" fill="none" className="stroke-plan" strokeWidth="2" />
+    </svg>
   );
 }

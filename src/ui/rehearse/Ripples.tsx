@@ -8,8 +8,12 @@ const ROUGH_MPS = 12;
 /** Turned no finer than this, so that the pattern is not drawn anew with every flaw of the wind. */
 const TURN_DEG = 5;
 
-/** Ripples across the wind, the closer and darker the harder it blows: what the water says of it. */
-export function Ripples() {
+/**
+ * Ripples across the wind, the closer and darker the harder it blows: what the water says of it.
+ *
+ * @param up degrees that point up the screen
+ */
+export function Ripples({ up }: { up: number }) {
   const from = useLiveState((s) =>
     s.now ? TURN_DEG * Math.round(degrees(s.now.wind.from) / TURN_DEG) : 0,
   );
@@ -28,7 +32,7 @@ export function Ripples() {
           width={1.6 * apart}
           height={apart}
           patternUnits="userSpaceOnUse"
-          patternTransform={`rotate(${from})`}
+          patternTransform={`rotate(${from - up})`}
         >
           {[0.1, 0.9].map((across, i) => (
             <path

@@ -9,8 +9,12 @@ import { useLiveState } from './use-live';
 const STANDS_OUT_MPS = 9;
 const LONG_PX = 46;
 
-/** A flag as it would be seen ashore, and how hard it blows for those who want to be told. */
-export function WindFlag() {
+/**
+ * A flag as it would be seen ashore, and how hard it blows for those who want to be told.
+ *
+ * @param up degrees that point up the screen
+ */
+export function WindFlag({ up }: { up: number }) {
   const units = useUnits();
   const told = useHelmPreferences((p) => p.aids.wind);
   const wind = useLiveState((s) => s.now?.wind);
@@ -27,7 +31,7 @@ export function WindFlag() {
       <svg width="100" height="100" viewBox="-50 -50 100 100" aria-hidden>
         <circle r="2.6" fill="currentColor" />
         {/* It flies from its staff the way the air goes. */}
-        <g transform={`rotate(${from + 180})`}>
+        <g transform={`rotate(${from + 180 - up})`}>
           <path
             d={`M-1 0 L-7 ${-long * 0.5} L-4 ${-long} L5 ${-long * 0.92} L4 ${-long * 0.45} L1 0 Z`}
             fill="none"

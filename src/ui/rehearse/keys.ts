@@ -22,6 +22,8 @@ export const HELM_ACTIONS = [
   'stickStarboard',
   'twistPort',
   'twistStarboard',
+  'transit',
+  'passOn',
   'run',
   'stepBack',
   'slower',
@@ -52,6 +54,8 @@ export const DEFAULT_KEYS: KeyMap = {
   stickStarboard: 'l',
   twistPort: 'u',
   twistStarboard: 'o',
+  transit: 't',
+  passOn: 'b',
   run: 'space',
   stepBack: 'backspace',
   slower: 'comma',
@@ -80,6 +84,8 @@ const WORDS: Readonly<Record<HelmAction, string>> = {
   stickStarboard: 'joystick to starboard, while held',
   twistPort: 'joystick turns bow to port, while held',
   twistStarboard: 'joystick turns bow to starboard, while held',
+  transit: 'take a transit, or the next one',
+  passOn: 'on to the next beat of the score',
   run: 'go on, or stand still',
   stepBack: 'five seconds back',
   slower: 'slower',
@@ -124,6 +130,7 @@ const KEY_WORDS: Readonly<Record<string, string>> = {
   backspace: '⌫',
   comma: ',',
   period: '.',
+  slash: '/',
 };
 
 /** A key as it stands on the keyboard. */

@@ -1,9 +1,18 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Ahead, DriveNow, Traffic } from '@/core/drive';
+import {
+  cutAt,
+  transitsFrom,
+  type Ahead,
+  type DriveNow,
+  type Fixed,
+  type Traffic,
+  type Transit,
+} from '@/core/drive';
 import type { Take, TakeEvent } from '@/core/score';
 import type { Touch } from '@/core/debrief';
 import { STEP_S } from '@/core/sim';
 import {
+  fixedPoints,
   toBoatSpec,
   type DrivenFile,
   type ManoeuvreFile,
@@ -37,6 +46,8 @@ export interface LiveState {
   readonly saved: boolean | null;
   /** The take that is driven, once it has begun. */
   readonly takeId: string | null;
+  /** Two things in line she is held to; null for none. */
+  readonly transit: Transit | null;
   /** An earlier take that goes along as a ghost; null for the score. */
   readonly ghost: { readonly id: string; readonly take: Take } | null;
 }
@@ -51,7 +62,7 @@ const SAVE_EVERY_S = 1;
 const LOOK_AHEAD_EVERY_S = 0.5;
 const MOST_STEPS_AT_ONCE = 6;
 
-const BEGIN: RecordingDocument = { inputs: [], steps: 0, end: null, surprises: [] };
+const BEGIN: RecordingDocument = { inputs: [], steps: 0, end: null, surprises: [], skips: [] };
 
 /**
  * A drive as the page sees it: it holds the clock, the controls as the hands have put them and what the worker last told.
@@ -70,11 +81,14 @@ export class Live {
     problems: [],
     saved: null,
     takeId: null,
+    transit: null,
     ghost: null,
   }));
   /** Rudder angle with the wheel hard over, degrees, and how fast it goes there, degrees a second. */
   readonly mostWheel: number;
   readonly wheelRate: number;
+  /** What ashore can be put in line. */
+  private readonly fixed: readonly Fixed[];
   private client!: DriveClient;
   private keeper: TakeKeeper | null = null;
   private events: TakeEvent[] = [];
@@ -100,6 +114,7 @@ export class Live {
     const { limits } = assembleCraft(toBoatSpec(file.boat));
     this.mostWheel = (limits[0]! * 180) / Math.PI;
     this.wheelRate = file.boat.steering.rate_degps;
+    this.fixed = fixedPoints(file.place);
   }
 
   /** Sets up the worker and opens the drive there. */
@@ -276,14 +291,8 @@ export class Live {
     this.keeper = null;
     this.savedAt = 0;
     const step = Math.min(kept.value.steps, Math.max(0, Math.round(time / STEP_S)));
-    const { inputs, surprises } = kept.value;
     this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
-    await this.open({
-      inputs: inputs.filter((input) => input.step < step),
-      steps: step,
-      end: null,
-      surprises,
-    });
+    await this.open({ ...cutAt(kept.value, step), steps: step });
   }
 
   /** Begins anew with other surprises. */
@@ -318,6 +327,23 @@ export class Live {
   turnWheel(to: number): void {
     const wheel = Math.max(-this.mostWheel, Math.min(this.mostWheel, to));
     this.move((helm) => ({ ...helm, wheel }));
+  }
+
+  /** On to the next beat of the score, its cue come or not. */
+  async passOn(): Promise<void> {
+    const { status } = this.store.getState();
+    if (status !== 'running' && status !== 'paused') return;
+    const answer = await this.client.passOn();
+    if (answer.ok && !this.closed) this.take(answer.value);
+  }
+
+  /** Takes two things in line from here; asked again, the next best pair, and after the last none. */
+  takeTransit(): void {
+    const { now, transit } = this.store.getState();
+    if (!now) return;
+    const found = transitsFrom(this.fixed, now.eye);
+    const same = ({ near, far }: Transit) => near === transit?.near && far === transit.far;
+    this.set({ transit: found[found.findIndex(same) + 1] ?? null });
   }
 
   /** Calls an order to the hands, or to anybody. */

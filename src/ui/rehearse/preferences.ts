@@ -3,14 +3,24 @@ import { persist } from 'zustand/middleware';
 import { DEFAULT_KEYS, type HelmAction, type KeyMap } from './keys';
 
 /** Aids that can be switched off as skill grows. With none of them there is only what can be seen from the boat. */
-export const AIDS = ['figures', 'drift', 'ahead', 'nearest', 'ghost', 'score', 'wind'] as const;
+export const AIDS = [
+  'figures',
+  'drift',
+  'ahead',
+  'nearest',
+  'transit',
+  'ghost',
+  'score',
+  'wind',
+] as const;
 export type Aid = (typeof AIDS)[number];
 
 export const AID_WORDS: Readonly<Record<Aid, string>> = {
   figures: 'speeds, heading and rate of turn in figures',
   drift: 'arrow of the way she makes over ground',
   ahead: 'where she is in 10, 20 and 30 s',
-  nearest: 'distance to what is nearest',
+  nearest: 'distances to what is nearest',
+  transit: 'how a transit stands, in figures',
   ghost: 'the score played, as a ghost',
   score: 'the next beat and its cue',
   wind: 'wind in figures',
@@ -58,6 +68,18 @@ export const useHelmPreferences = create<HelmPreferences>()(
       setLinked: (linked) => set({ linked }),
       setApart: (apart) => set({ apart }),
     }),
-    { name: 'yawtrope:helm' },
+    {
+      name: 'yawtrope:helm',
+      // What has come since this browser kept its own is on, with its usual key.
+      merge: (kept, now) => {
+        const had = (kept ?? {}) as Partial<HelmPreferences>;
+        return {
+          ...now,
+          ...had,
+          keys: { ...now.keys, ...had.keys },
+          aids: { ...now.aids, ...had.aids },
+        };
+      },
+    },
   ),
 );

@@ -131,6 +131,12 @@ export function useHelmKeys(): void {
       case 'sternPort':
       case 'sternStarboard':
         return thruster('stern', action === 'sternPort' ? -1 : 1);
+      case 'transit':
+        if (!repeated) live.takeTransit();
+        return;
+      case 'passOn':
+        if (!repeated) void live.passOn();
+        return;
       case 'run':
         if (!repeated) runOrPause(live);
         return;

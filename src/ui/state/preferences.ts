@@ -10,6 +10,10 @@ export type SpeedUnit = 'kn' | 'm/s';
 export type LengthUnit = 'm' | 'ft';
 export type ForceUnit = 'N' | 'kgf' | 'lbf';
 
+/** What points up the screen on the water: north, the way she points, or the way she is to lie in her berth. */
+export const UPS = ['north', 'boat', 'berth'] as const;
+export type Up = (typeof UPS)[number];
+
 /** What speeds, lengths and forces are shown in. */
 export interface Units {
   readonly speed: SpeedUnit;
@@ -28,6 +32,7 @@ export interface Preferences {
   readonly speed: SpeedUnit;
   readonly length: LengthUnit;
   readonly force: ForceUnit;
+  readonly up: Up;
   /** Where schools differ, the one this user follows. */
   readonly schools: Schools;
   /** Figures this user had written in, the last one first. */
@@ -38,6 +43,7 @@ export interface Preferences {
   setSpeed(speed: SpeedUnit): void;
   setLength(length: LengthUnit): void;
   setForce(force: ForceUnit): void;
+  setUp(up: Up): void;
 }
 
 /** How this browser's user likes to see things. */
@@ -48,6 +54,7 @@ export const usePreferences = create<Preferences>()(
       speed: 'kn',
       length: 'm',
       force: 'N',
+      up: 'north',
       schools: { firstLine: null, burst: null },
       setSchool: (which, school) =>
         set((state) => ({ schools: { ...state.schools, [which]: school } })),
@@ -58,6 +65,7 @@ export const usePreferences = create<Preferences>()(
       setSpeed: (speed) => set({ speed }),
       setLength: (length) => set({ length }),
       setForce: (force) => set({ force }),
+      setUp: (up) => set({ up }),
     }),
     { name: PREFERENCES_KEY, skipHydration: true },
   ),

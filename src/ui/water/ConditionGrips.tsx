@@ -64,8 +64,12 @@ function StreamStrokes({ bearing, length }: { bearing: number; length: number })
   );
 }
 
-/** Wind and stream as grips on the water: drag one and the manoeuvre is played anew while you drag. */
-export function ConditionGrips() {
+/**
+ * Wind and stream as grips on the water: drag one and the manoeuvre is played anew while you drag.
+ *
+ * @param up degrees that point up the screen
+ */
+export function ConditionGrips({ up }: { up: number }) {
   const store = useWorkspaceStore();
   const conditions = useWorkspace((s) => s.manoeuvre.conditions);
   const units = useUnits();
@@ -100,7 +104,7 @@ export function ConditionGrips() {
       ? `${boatSpeed(stream.speed_mps, units)} to ${String(Math.round(stream.set_deg)).padStart(3, '0')}° ${compassPoint(stream.set_deg)}`
       : 'no stream';
 
-  const grip = { onBegin: begin, onEnd: end };
+  const grip = { onBegin: begin, onEnd: end, up };
   return (
     <>
       <div className="absolute left-[116px] top-[116px]">
@@ -116,7 +120,7 @@ export function ConditionGrips() {
             change({ wind: { ...now().wind, from_deg: bearing, speed_mps: metres(kn) } })
           }
         >
-          <WindStrokes bearing={wind.from_deg} length={windKn * WIND_PX_PER_KNOT} />
+          <WindStrokes bearing={wind.from_deg - up} length={windKn * WIND_PX_PER_KNOT} />
         </Grip>
       </div>
       <div className="absolute bottom-[88px] right-[92px]">
@@ -132,7 +136,7 @@ export function ConditionGrips() {
             change({ stream: { ...now().stream, set_deg: bearing, speed_mps: metres(kn) } })
           }
         >
-          <StreamStrokes bearing={stream.set_deg} length={streamKn * STREAM_PX_PER_KNOT} />
+          <StreamStrokes bearing={stream.set_deg - up} length={streamKn * STREAM_PX_PER_KNOT} />
         </Grip>
       </div>
     </>

@@ -23,6 +23,7 @@ export function Grip({
   most,
   pxPerSpeed,
   text,
+  up,
   children,
   onBegin,
   onChange,
@@ -35,6 +36,8 @@ export function Grip({
   pxPerSpeed: number;
   /** What a screen reader says, and the label shows. */
   text: string;
+  /** Degrees that point up the screen. */
+  up: number;
   /** Drawing that goes with it, in a box centred on the middle. */
   children: ReactNode;
   onBegin: () => void;
@@ -49,7 +52,7 @@ export function Grip({
     const dx = event.clientX - box.left;
     const dy = event.clientY - box.top;
     const reach = Math.max(0, Math.hypot(dx, dy) - LEAST_REACH_PX);
-    const bearing = ((Math.atan2(dx, -dy) * 180) / Math.PI + 360) % 360;
+    const bearing = ((Math.atan2(dx, -dy) * 180) / Math.PI + up + 720) % 360;
     const speed = Math.min(most, Math.round(reach / pxPerSpeed / speedStep) * speedStep);
     onChange({ bearing: Math.round(bearing) % 360, speed });
   };
@@ -84,7 +87,7 @@ export function Grip({
   };
 
   const reach = Math.min(MOST_REACH_PX, LEAST_REACH_PX + value.speed * pxPerSpeed);
-  const angle = (value.bearing * Math.PI) / 180;
+  const angle = ((value.bearing - up) * Math.PI) / 180;
   return (
     <div ref={middle} className="absolute size-0">
       {children}

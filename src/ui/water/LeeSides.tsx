@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import type { Leg } from '@/core/brief';
 import type { Take } from '@/core/score';
-import { toScreen, type Camera, type View } from './camera';
+import { toPixels, toScreen, type Camera, type View } from './camera';
 import { legSides } from './lee-sides';
 
 const TOOTH_PX = 5;
@@ -24,6 +24,7 @@ export function LeeSides({
   const sides = useMemo(() => legSides(take, legs, beam), [take, legs, beam]);
   if (sides.length === 0) return null;
   const at = ([x, y]: readonly [number, number]) => toScreen(camera, view, x, y);
+  const tooth = { ...camera, scale: TOOTH_PX };
   const line = (places: readonly (readonly [number, number])[]) =>
     places.map((place, i) => `${i === 0 ? 'M' : 'L'}${at(place).join(' ')}`).join('');
   return (
@@ -43,7 +44,7 @@ export function LeeSides({
               .map((place, i) => {
                 const [px, py] = at(place);
                 const [nx, ny] = towards[i]!;
-                return `M${px} ${py} l${nx * TOOTH_PX} ${-ny * TOOTH_PX}`;
+                return `M${px} ${py} l${toPixels(tooth, nx, ny).join(' ')}`;
               })
               .join('')}
           />

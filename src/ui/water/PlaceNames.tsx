@@ -47,24 +47,26 @@ export function marksNamed(score: ScoreDocument): Set<string> {
   return new Set([...parts.flatMap((part) => ('mark' in part ? [part.mark] : [])), ...ends]);
 }
 
+/** What of a manoeuvre is called by name on the water. */
+export interface Named {
+  readonly others: Manoeuvre['others'];
+  readonly score: ScoreDocument;
+  readonly goal: GoalDocument;
+  /** What else has words there. */
+  readonly taken?: readonly ScreenBox[];
+}
+
 /** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
 export function PlaceNames({
   place,
-  others,
-  score,
-  goal,
+  named: { others, score, goal, taken = [] },
   camera,
   view,
-  taken,
 }: {
   place: Place;
-  others: Manoeuvre['others'];
-  score: ScoreDocument;
-  goal: GoalDocument;
+  named: Named;
   camera: Camera;
   view: View;
-  /** What else has words on the water. */
-  taken: readonly ScreenBox[];
 }) {
   const used = marksNamed(score);
   if (goal.is === 'lie') used.add(goal.mark);

@@ -6,7 +6,7 @@ import { useSize } from '../hooks/use-size';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { Gesture, type Draft } from '../state/workspace';
 import { tidy } from '../words/units';
-import { toScreen, type Camera } from './camera';
+import { toGround, toScreen, type Camera } from './camera';
 
 const OFF_PX = 16;
 const MOVE_STEP_M = 0.5;
@@ -86,10 +86,8 @@ export function PoseGrip({
     onPointerMove: (event: PointerEvent) => {
       const from = drag.current;
       if (!from) return;
-      moveTo(
-        from.x + (event.clientX - from.px) / camera.scale,
-        from.y - (event.clientY - from.py) / camera.scale,
-      );
+      const [east, north] = toGround(camera, event.clientX - from.px, event.clientY - from.py);
+      moveTo(from.x + east, from.y + north);
     },
   };
   const turning = {
@@ -102,8 +100,11 @@ export function PoseGrip({
       const box = frame.current?.getBoundingClientRect();
       if (!drag.current || !box) return;
       const [px, py] = toScreen(camera, view, start.x_m, start.y_m);
-      const east = event.clientX - box.left - px;
-      const north = py - (event.clientY - box.top);
+      const [east, north] = toGround(
+        camera,
+        event.clientX - box.left - px,
+        event.clientY - box.top - py,
+      );
       turnTo(wrapTurn(Math.atan2(east, north)) * DEGREES_PER_RADIAN);
     },
   };
@@ -178,7 +179,7 @@ export function PoseGrip({
         <svg width="18" height="18" viewBox="-9 -9 18 18" aria-hidden>
           <path
             d="M0 -7 L6 6 H-6 Z"
-            transform={`rotate(${start.heading_deg})`}
+            transform={`rotate(${start.heading_deg - camera.up * DEGREES_PER_RADIAN})`}
             className="fill-paper stroke-plan"
             strokeWidth="2"
           />

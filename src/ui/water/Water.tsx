@@ -4,6 +4,7 @@ import { Group, Layer } from 'react-konva';
 import type { Leg } from '@/core/brief';
 import type { Take } from '@/core/score';
 import type { WayOutAt } from '@/core/search';
+import { DEGREES_PER_RADIAN } from '@/core/units';
 import { toBoatSpec, withFenders, type Boat } from '@/document';
 import { useWorkspace } from '../state/context';
 import type { Reference } from '../state/workspace';
@@ -18,7 +19,6 @@ import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
 import { OtherGrips } from './OtherGrips';
 import { PickLayer } from './PickLayer';
-import { PlaceNames } from './PlaceNames';
 import { ReferenceTrack } from './ReferenceTrack';
 import { RigLayer } from './RigLayer';
 import { StartGrip } from './StartGrip';
@@ -78,7 +78,13 @@ export function Water({
     <WaterFrame
       opening={opening}
       home={home}
-      label="Plan of the place, north up. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
+      take={take}
+      named={(camera, view) => ({
+        others,
+        score: manoeuvre.score,
+        goal: manoeuvre.goal,
+        taken: take ? hurtBoxes(take, camera, view, units) : [],
+      })}
       drawn={(_camera, origin) => (
         <>
           {take && (
@@ -113,15 +119,6 @@ export function Water({
           {take && lastWayOut && (
             <LastWayOut take={take} at={lastWayOut} camera={camera} view={view} />
           )}
-          <PlaceNames
-            place={place}
-            others={others}
-            score={manoeuvre.score}
-            goal={manoeuvre.goal}
-            camera={camera}
-            view={view}
-            taken={take ? hurtBoxes(take, camera, view, units) : []}
-          />
           {/* While a line is rigged only cleats and bollards are to be pressed. */}
           {take && !rigging && (
             <>
@@ -149,7 +146,7 @@ export function Water({
           {picking && (
             <PickLayer picking={picking} around={{ place, others }} camera={camera} view={view} />
           )}
-          <ConditionGrips />
+          <ConditionGrips up={camera.up * DEGREES_PER_RADIAN} />
         </>
       )}
     />

@@ -3,16 +3,21 @@ import { useGesture } from '@use-gesture/react';
 import { Maximize, Minus, Plus } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Group, Layer, Stage } from 'react-konva';
+import type { Take } from '@/core/score';
+import { DEGREES_PER_RADIAN } from '@/core/units';
 import { toBoatSpec, withFenders } from '@/document';
 import { IconButton } from '../parts/IconButton';
 import { useWorkspace } from '../state/context';
 import { usePreferences } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { useSize } from '../hooks/use-size';
-import { fit, pan, zoom, type Box, type Camera, type View } from './camera';
+import { fit, pan, toScreen, withHer, zoom, type Box, type Camera, type View } from './camera';
 import { PlaceLayer } from './PlaceLayer';
+import { PlaceNames, type Named } from './PlaceNames';
 import { ScaleBar } from './ScaleBar';
 import { StreamArrows } from './StreamArrows';
+import { useUp } from './use-up';
+import { UpButton } from './UpButton';
 import { WindShelter } from './WindShelter';
 
 const FIT_MARGIN_PX = 56;
@@ -25,6 +30,8 @@ export interface Origin {
   readonly y: number;
   readonly scaleX: number;
   readonly scaleY: number;
+  /** Degrees clockwise. */
+  readonly rotation: number;
 }
 
 /** Keeps something in view: the camera is moved when it comes near the edge. */
@@ -36,9 +43,10 @@ export type Follow = (camera: Camera, view: View) => Camera | null;
 export function WaterFrame({
   opening,
   home,
-  label,
   drawn,
   over,
+  take,
+  named,
   follow,
   gone,
   under,
@@ -46,17 +54,20 @@ export function WaterFrame({
   /** What is shown until the user moves the view, and what "show the whole" goes to. */
   opening: Box;
   home: Box;
-  label: string;
   /** Layers over the plan, in metres. */
   drawn: (camera: Camera, origin: Origin) => ReactNode;
   /** What lies over the drawing, on the page. */
   over: (camera: Camera, view: View) => ReactNode;
+  /** The take looked at: with the boat's way up, the view goes with her. */
+  take: Pick<Take, 'trace'> | null;
+  /** What stands on the water with its name. */
+  named: (camera: Camera, view: View) => Named;
   /** Is asked after every drawing for where the camera should be instead; null to leave it. */
   follow?: Follow;
   /** Ids of what lies there no more. */
   gone?: ReadonlySet<string>;
   /** What is seen of the water itself, under everything. */
-  under?: ReactNode;
+  under?: (camera: Camera) => ReactNode;
 }) {
   const [frame, view] = useSize<HTMLDivElement>();
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
@@ -74,18 +85,22 @@ export function WaterFrame({
     () => ({ width: view.width, height: view.height }),
     [view.width, view.height],
   );
-  const first = useMemo(() => fit(opening, size, FIT_MARGIN_PX), [opening, size]);
-  const whole = useMemo(() => fit(home, size, FIT_MARGIN_PX), [home, size]);
+  const { up, her } = useUp(take);
+  // Turning with her, the whole is what it is north up.
+  const still = her ? 0 : up;
+  const first = useMemo(() => fit(opening, size, FIT_MARGIN_PX, still), [opening, size, still]);
+  const whole = useMemo(() => fit(home, size, FIT_MARGIN_PX, still), [home, size, still]);
   const [camera, setCamera] = useState<Camera | null>(null);
-  const shown = camera ?? first;
-  const followed = follow && view.width > 0 ? follow(shown, view) : null;
+  const turned = { ...(camera ?? first), up };
+  const shown = her ? withHer(turned, view, her) : turned;
+  const followed = !her && follow && view.width > 0 ? follow(shown, view) : null;
   if (followed) setCamera(followed);
 
   const bind = useGesture(
     {
       onDrag: ({ delta: [dx, dy], pinching, cancel }) => {
         if (pinching) cancel();
-        else setCamera((c) => pan(c ?? first, dx, dy));
+        else setCamera(pan(shown, dx, dy));
       },
       onPinch: ({ movement: [scale], memo, origin: [px, py], first: begins }) => {
         const from: Camera = begins || !memo ? shown : (memo as Camera);
@@ -97,9 +112,7 @@ export function WaterFrame({
         const box = frame.current?.getBoundingClientRect();
         if (!box || event.ctrlKey) return;
         const factor = Math.exp(-dy * 0.0015);
-        setCamera((c) =>
-          zoom(c ?? first, view, factor, event.clientX - box.left, event.clientY - box.top),
-        );
+        setCamera(zoom(shown, view, factor, event.clientX - box.left, event.clientY - box.top));
       },
     },
     { drag: { filterTaps: true }, wheel: { eventOptions: { passive: true } } },
@@ -118,12 +131,15 @@ export function WaterFrame({
     '0': () => setCamera(whole),
   };
 
+  const [originX, originY] = toScreen(shown, view, 0, 0);
   const origin: Origin = {
-    x: view.width / 2 - shown.x * shown.scale,
-    y: view.height / 2 + shown.y * shown.scale,
+    x: originX,
+    y: originY,
     scaleX: shown.scale,
     scaleY: -shown.scale,
+    rotation: -up * DEGREES_PER_RADIAN,
   };
+  const names = named(shown, view);
 
   return (
     <section
@@ -131,7 +147,7 @@ export function WaterFrame({
       className="relative h-full overflow-hidden bg-water max-md:h-[46dvh] print:h-[110mm]"
     >
       {/* Under everything that stands or floats. */}
-      {under}
+      {under?.(shown)}
       <StreamArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
       <WindShelter
         conditions={manoeuvre.conditions}
@@ -145,7 +161,7 @@ export function WaterFrame({
         {...bind()}
         // A plan that is moved about with arrow keys and + − is an application region of its own.
         role="application"
-        aria-label={label}
+        aria-label="Plan of the place. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
         tabIndex={0}
         onKeyDown={(event) => {
           const act = keys[event.key];
@@ -172,6 +188,7 @@ export function WaterFrame({
           </Stage>
         )}
       </div>
+      <PlaceNames place={place} named={names} camera={shown} view={view} />
       {over(shown, view)}
       <ScaleBar camera={shown} />
       <div className="absolute right-3 top-3 flex flex-col border border-hairline bg-paper">
@@ -184,6 +201,7 @@ export function WaterFrame({
         <IconButton label="Show the whole take" onClick={() => setCamera(whole)}>
           <Maximize size={16} />
         </IconButton>
+        <UpButton up={up} />
       </div>
     </section>
   );

@@ -1,4 +1,4 @@
-import { toScreen, type Camera, type View } from './camera';
+import { toGround, toScreen, type Camera, type View } from './camera';
 
 /** Metres between points: 1, 2 or 5 times a power of ten, and as many pixels as strokes need. */
 function spacing(scale: number, apartPx: number): number {
@@ -18,17 +18,17 @@ export interface GroundPoint {
 /** Points all over the view, at least so many px apart, that stay where they are on the ground as it is moved. */
 export function groundGrid(camera: Camera, view: View, apartPx: number): GroundPoint[] {
   const apart = spacing(camera.scale, apartPx);
-  const west = camera.x - view.width / 2 / camera.scale;
-  const south = camera.y - view.height / 2 / camera.scale;
-  const across = Math.ceil(view.width / camera.scale / apart) + 1;
-  const up = Math.ceil(view.height / camera.scale / apart) + 1;
+  const [px, py] = [view.width / 2, view.height / 2];
+  const corners = [-1, 1].flatMap((i) => [-1, 1].map((j) => toGround(camera, i * px, j * py)));
+  const east = Math.max(...corners.map(([x]) => x));
+  const north = Math.max(...corners.map(([, y]) => y));
   const points: GroundPoint[] = [];
-  for (let j = 0; j < up; j++) {
-    for (let i = 0; i < across; i++) {
-      const x = (Math.ceil(west / apart) + i) * apart;
-      const y = (Math.ceil(south / apart) + j) * apart;
-      const [px, py] = toScreen(camera, view, x, y);
-      points.push({ x, y, px, py });
+  for (let j = Math.ceil((camera.y - north) / apart); j * apart <= camera.y + north; j++) {
+    for (let i = Math.ceil((camera.x - east) / apart); i * apart <= camera.x + east; i++) {
+      const [x, y] = [i * apart, j * apart];
+      const [atX, atY] = toScreen(camera, view, x, y);
+      if (atX < -apartPx || atY < -apartPx || atX > view.width + apartPx) continue;
+      if (atY <= view.height + apartPx) points.push({ x, y, px: atX, py: atY });
     }
   }
   return points;

@@ -1,5 +1,5 @@
 import { setStrength, STREAM, STREAM_COLUMNS, streamAt, type StreamField } from '@/core/water';
-import type { Camera, View } from './camera';
+import { toPixels, type Camera, type View } from './camera';
 import { groundGrid } from './ground-grid';
 
 /** A stroke on the screen from (x, y) the way the water goes, px; the length tells how fast. */
@@ -35,6 +35,7 @@ export function streamArrows(
     const east = row[STREAM.EAST]! / strongest;
     const north = row[STREAM.NORTH]! / strongest;
     if (Math.hypot(east, north) < LEAST_SHARE) return [];
-    return [{ x: px, y: py, dx: east * LENGTH_PX, dy: -north * LENGTH_PX }];
+    const [dx, dy] = toPixels({ ...camera, scale: LENGTH_PX }, east, north);
+    return [{ x: px, y: py, dx, dy }];
   });
 }

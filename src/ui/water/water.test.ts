@@ -94,7 +94,7 @@ describe('names on the water', () => {
 describe('strokes of the stream', () => {
   const around = { originX: 0, originY: 0, minX: -100, minY: -50, maxX: 100, maxY: 50 };
   const even = { shear: 0, banks: [], bankWidth: 0, structures: [], strength: null, ...around };
-  const camera = { x: 0, y: 0, scale: 4 };
+  const camera = { x: 0, y: 0, scale: 4, up: 0 };
 
   it('go the way the water goes, up being north, as long as it is strong', () => {
     // To the north-east, twice as strong to the right of the set as in the middle.

@@ -3,7 +3,7 @@ import { pan, type Camera, type View } from './camera';
 import { windShelter } from './wind-shelter';
 
 const view = { width: 800, height: 600 };
-const camera: Camera = { x: 0, y: 0, scale: 4 };
+const camera: Camera = { x: 0, y: 0, scale: 4, up: 0 };
 /** The way back from the screen. */
 const toWorld = (c: Camera, v: View, px: number, py: number): [number, number] => [
   c.x + (px - v.width / 2) / c.scale,

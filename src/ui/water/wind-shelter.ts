@@ -1,6 +1,6 @@
 import { shelterShare, type Windbreak } from '@/core/air';
 import { cos, sin } from '@/core/math';
-import type { Camera, View } from './camera';
+import { toPixels, type Camera, type View } from './camera';
 import { groundGrid } from './ground-grid';
 
 /** A stroke down the wind from (x, y), px, where something keeps it off; `share` of the wind's speed is left there. */
@@ -38,6 +38,7 @@ export function windShelter(
     const share = shelterShare(breaks, x, y, east, north, height);
     if (share > MOST_SHARE) return [];
     const length = Math.max(LEAST_PX, share * LENGTH_PX);
-    return [{ x: px, y: py, dx: east * length, dy: -north * length, share }];
+    const [dx, dy] = toPixels({ ...camera, scale: length }, east, north);
+    return [{ x: px, y: py, dx, dy, share }];
   });
 }

@@ -73,6 +73,11 @@ export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
     why: 'a loaded line can part or pull its cleat out; nobody may stand in line with it.',
     tried: 'take the engine off or ease it on a turn, as soon as it goes hard.',
   },
+  'line slack': {
+    name: 'A line slack, unseen',
+    why: 'a line that hangs holds nothing: she gathers way against it and snatches, and its bight drifts to the propeller.',
+    tried: 'take it in on a turn, or motor gently against it again, as soon as it drops.',
+  },
   'did not look astern': {
     name: 'Did not look astern',
     why: 'it lay there before the gear went in.',
@@ -144,6 +149,10 @@ export function faultEvidence(
     case 'line not watched': {
       const { line, tension, breaks, seconds: long } = fault.figures;
       return `${the(lines[line]?.name ?? 'line')} at ${force(tension, units)} for ${seconds(long)}, ${Math.round((100 * tension) / breaks)} % of what parts it`;
+    }
+    case 'line slack': {
+      const { line, slack, seconds: long } = fault.figures;
+      return `${the(lines[line]?.name ?? 'line')} hung by ${distance(slack, units)} for ${seconds(long)}`;
     }
     case 'did not look astern':
       return `${fault.figures.what} ${distance(fault.figures.room, units)} astern as the gear went in`;

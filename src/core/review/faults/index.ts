@@ -6,6 +6,7 @@ import { didNotWait } from './did-not-wait';
 import { gearBeforeSteering } from './gear-before-steering';
 import { leftInGear } from './left-in-gear';
 import { lineNotWatched } from './line-not-watched';
+import { lineSlack } from './line-slack';
 import { lostTheBow } from './lost-the-bow';
 import { neutralLate } from './neutral-late';
 import { noPause } from './no-pause';
@@ -31,6 +32,7 @@ export const FAULT_RULES: readonly AnyRule[] = [
   didNotLookAstern,
   watchedOneEnd,
   lineNotWatched,
+  lineSlack,
   neutralLate,
   leftInGear,
   lostTheBow,

@@ -1,5 +1,6 @@
 import { lineLimits, type MoreColumn } from '../../sim';
 import { WORKING_LOAD } from '../../search';
+import { seenTo } from './seen-to';
 import type { FaultOf, FaultRule } from './types';
 
 /** Over its working load for so long with nobody seeing to it, s. Judgement. */
@@ -24,13 +25,7 @@ export const lineNotWatched: FaultRule<'line not watched'> = {
         if (from < 0) continue;
         const [begins, ends] = [time[from]!, time[i - 1]!];
         const most = tension.subarray(from, i).reduce((a, b) => Math.max(a, b), 0);
-        const seen = orders.some(
-          ({ time: at, order }) =>
-            at >= begins &&
-            at <= begins + UNSEEN_S &&
-            (order.do === 'engine' || ('line' in order && order.line === line)),
-        );
-        if (ends - begins >= UNSEEN_S && !seen)
+        if (ends - begins >= UNSEEN_S && !seenTo(orders, line, begins, UNSEEN_S))
           found.push({
             rule: 'line not watched',
             time: begins,

@@ -39,13 +39,15 @@ export interface FaultFigures {
     readonly grade: TouchGrade;
     readonly speed: number;
   };
-  /** A line near its working load, or slack when it should hold, and nobody saw to it. */
+  /** A line near its working load, and nobody saw to it. */
   'line not watched': {
     readonly line: number;
     readonly tension: number;
     readonly breaks: number;
     readonly seconds: number;
   };
+  /** A line that had held her come slack, by so much, and nobody saw to it. */
+  'line slack': { readonly line: number; readonly slack: number; readonly seconds: number };
   /** Went astern with something close behind, and touched it. */
   'did not look astern': { readonly room: number; readonly what: string };
   /** Close by somebody under way with way on. */

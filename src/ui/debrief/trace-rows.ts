@@ -1,0 +1,112 @@
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import { engineColumn, type MoreColumn, type Trace, type TraceColumn } from '@/core/sim';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { speedIn, type Units } from '../words/units';
+import type { OpenReview } from './use-takes';
+
+/** Height of a row, px. */
+export const ROW = 40;
+const MOST_POINTS = 600;
+
+interface Row {
+  readonly name: string;
+  readonly column: TraceColumn | MoreColumn;
+  readonly shown: (value: number) => number;
+  readonly unit: string;
+  /** Least span shown, in the unit. */
+  readonly least: readonly [number, number];
+  readonly digits: number;
+}
+
+/** What is drawn of a boat's take, each in a row of its own. */
+export function rowsFor({ file }: OpenReview, units: Units): Row[] {
+  const { boat } = file.manoeuvre;
+  const rows: Row[] = [
+    {
+      name: 'over ground',
+      column: 'groundSpeed',
+      shown: (mps) => speedIn(mps, units.speed),
+      unit: units.speed,
+      least: [0, 1],
+      digits: 1,
+    },
+    {
+      name: 'turning',
+      column: 'yawRate',
+      shown: (rate) => rate * DEGREES_PER_RADIAN,
+      unit: '°/s',
+      least: [-2, 2],
+      digits: 0,
+    },
+    {
+      name: boat.steering.control,
+      column: 'rudder',
+      shown: (angle) => angle * DEGREES_PER_RADIAN,
+      unit: '°',
+      least: [-10, 10],
+      digits: 0,
+    },
+  ];
+  boat.drives.forEach((drive, i) => {
+    rows.push({
+      name: boat.drives.length > 1 ? drive.name : 'propeller',
+      column: engineColumn('rps', i),
+      shown: (rps) => rps * 60,
+      unit: 'rpm',
+      least: [-100, 100],
+      digits: 0,
+    });
+  });
+  boat.thrusters.forEach((thruster, i) => {
+    rows.push({
+      name: thruster.name,
+      column: `thruster${i + 1}` as MoreColumn,
+      shown: (power) => 100 * power,
+      unit: '%',
+      least: [-100, 100],
+      digits: 0,
+    });
+  });
+  return rows;
+}
+
+/** Every so many samples, the first and the last among them. */
+function thinned(time: Float64Array, values: Float64Array): [number, number][] {
+  const stride = Math.max(1, Math.ceil(time.length / MOST_POINTS));
+  const points: [number, number][] = [];
+  for (let i = 0; i < time.length; i += stride) points.push([time[i]!, values[i]!]);
+  return points;
+}
+
+/** A take as it is drawn: what it recorded, and where along the axis each sample stands, s. */
+export interface Drawn {
+  readonly trace: Trace;
+  readonly times: Float64Array;
+}
+
+/** The curves of one row, a path for each take. */
+export function curves(row: Row, top: number, x: (t: number) => number, takes: readonly Drawn[]) {
+  const columns = takes.map(({ trace }) => trace[row.column]);
+  const spans = columns.flatMap((column) =>
+    column ? (extent(column, row.shown) as [number, number]) : [],
+  );
+  const low = Math.min(row.least[0], ...spans);
+  const high = Math.max(row.least[1], ...spans);
+  const y = scaleLinear([low, high], [top + ROW, top + 2]);
+  const path = line<[number, number]>()
+    .x(([t]) => x(t))
+    .y(([, value]) => y(row.shown(value)));
+  return {
+    row,
+    top,
+    zero: y(0),
+    low: `${low.toFixed(row.digits)} ${row.unit}`,
+    high: `${high.toFixed(row.digits)} ${row.unit}`,
+    paths: takes.map(({ times }, i) => {
+      const column = columns[i];
+      return column ? (path(thinned(times, column)) ?? '') : '';
+    }),
+  };
+}
