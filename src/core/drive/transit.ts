@@ -24,9 +24,8 @@ export interface TransitNow {
   readonly open: number;
 }
 
-/** Seen so far off the bow or the beam at most, rad: a helm does not steer by what is on the quarter. */
-const OFF_BOW = 0.7;
-const OFF_BEAM = 0.44;
+/** Seen so far off the bow at most, rad: a helm does not steer by what is abaft the beam. */
+const OFF_BOW = 2;
 /** Not further open than this to be in line, rad. */
 const IN_LINE = 0.09;
 /** A metre off the line has to open them so far, rad: less is not seen. */
@@ -73,9 +72,10 @@ export function transitsFrom(points: readonly Fixed[], eye: Pose): Transit[] {
     if (away < LEAST_OFF_M) return [];
     const relative = wrapHalfTurn(atan2(east, north) - eye.heading);
     const offBow = Math.abs(relative);
-    const offBeam = Math.abs(offBow - Math.PI / 2);
-    if (offBow > OFF_BOW && offBeam > OFF_BEAM) return [];
-    return [{ point, away, relative, askew: Math.min(offBow, 0.35 + offBeam) }];
+    if (offBow > OFF_BOW) return [];
+    // Ahead is easiest to hold, abeam next.
+    const askew = Math.min(offBow, 0.35 + Math.abs(offBow - Math.PI / 2));
+    return [{ point, away, relative, askew }];
   });
   const found: { readonly transit: Transit; readonly worth: number }[] = [];
   for (const near of seen) {

@@ -5,7 +5,8 @@ import { usePlayhead } from '../state/playhead';
 import { DebriefPanel } from './DebriefPanel';
 import { DebriefWater } from './DebriefWater';
 import { Traces } from './Traces';
-import { useReview, useTakes } from './use-takes';
+import { dayAndTime } from '../words/when';
+import { useReview, useTakes, type OpenReview } from './use-takes';
 
 const NONE: readonly string[] = [];
 
@@ -30,7 +31,11 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
   );
   return (
     <>
+      <PrintHead open={open} number={1 + (takes?.findIndex((take) => take.id === id) ?? -1)} />
       <DebriefWater open={open} laid={laid} />
+      <div className="col-start-1 row-start-3 min-h-0 min-w-0 border-t border-ink max-md:order-3 print:border-0">
+        <Traces open={open} laid={laid} />
+      </div>
       <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
         <DebriefPanel
           takes={takes}
@@ -42,9 +47,21 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
           onChanged={reload}
         />
       </div>
-      <div className="min-h-0 min-w-0 border-t border-ink max-md:order-3">
-        <Traces open={open} laid={laid} />
-      </div>
     </>
+  );
+}
+
+/** What stands over a printed debrief: on screen the page's own head says it. */
+function PrintHead({ open, number }: { open: OpenReview | null; number: number }) {
+  if (!open) return null;
+  const { title, boat, place } = open.file.manoeuvre;
+  return (
+    <header className="hidden pb-2 print:block">
+      <h1 className="text-[20px] font-semibold">{title}</h1>
+      <p className="text-quiet">
+        {boat.name}, {place.name}. Take {number}, driven {dayAndTime(open.startedAt)}. A rehearsal:
+        models err, and local rules come first.
+      </p>
+    </header>
   );
 }

@@ -52,7 +52,7 @@ export function Notes({
             </span>
             <button
               type="button"
-              className="text-plan underline"
+              className="text-plan underline print:hidden"
               aria-label={`Take out the note of ${clock(note.at_s)}`}
               onClick={() => void save(notes.filter((one) => one !== note))}
             >

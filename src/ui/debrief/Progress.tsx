@@ -45,7 +45,7 @@ export function Progress({ takes }: { takes: readonly ListedTake[] }) {
       </p>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="w-full"
+        className="w-full print:w-[90mm]"
         role="img"
         aria-label={`Hardest touch of ${known.length} takes, from ${touchSpeed(sorted[0]!)} to ${touchSpeed(sorted.at(-1)!)}`}
       >

@@ -2,10 +2,8 @@
 import { useState } from 'react';
 import { outcomeWord } from '../words/take';
 import { clock } from '../words/units';
+import { dayAndTime } from '../words/when';
 import type { ListedTake } from './use-takes';
-
-const DAY = new Intl.DateTimeFormat([], { day: 'numeric', month: 'short' });
-const TIME = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit' });
 
 /** Every take driven of this manoeuvre, the newest first: one is looked at, others can be laid over it. */
 export function TakeList({
@@ -53,7 +51,7 @@ export function TakeList({
       <ul>
         {[...takes.entries()].toReversed().map(([i, take]) => (
           <li key={take.id} className="rule-t flex items-center gap-2 py-0.5 text-[13px]">
-            <label className="flex items-center" title="Lay it over the one looked at">
+            <label className="flex items-center print:hidden" title="Lay it over the one looked at">
               <span className="sr-only">Lay take {i + 1} over</span>
               <input
                 type="checkbox"
@@ -82,13 +80,11 @@ export function TakeList({
               <span className="figures text-quiet">
                 {take.summary ? clock(take.summary.duration_s) : ''}
               </span>
-              <span className="figures text-quiet">
-                {DAY.format(take.startedAt)} {TIME.format(take.startedAt)}
-              </span>
+              <span className="figures text-quiet">{dayAndTime(take.startedAt)}</span>
             </button>
             <button
               type="button"
-              className="text-plan underline"
+              className="text-plan underline print:hidden"
               onClick={() => void put(take.id, false)}
               aria-label={`Put take ${i + 1} aside`}
             >

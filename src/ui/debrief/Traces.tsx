@@ -67,7 +67,7 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
     >
       {open ? (
         <>
-          <div className="absolute left-3 top-1 z-10 flex items-center">
+          <div className="absolute left-3 top-1 z-10 flex items-center print:hidden">
             <IconButton
               label={playing ? 'Stop playing (space)' : 'Play the take (space)'}
               onClick={() => setPlaying(!playing)}
@@ -194,7 +194,7 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
             step={0.1}
             value={time}
             onChange={(event) => seek(Number(event.target.value))}
-            className="absolute right-4 top-1 h-5 w-36 accent-[var(--plan)]"
+            className="absolute right-4 top-1 h-5 w-36 accent-[var(--plan)] print:hidden"
           />
         </>
       ) : (

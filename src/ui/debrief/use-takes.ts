@@ -31,9 +31,10 @@ async function get<T>(path: string, schema: z.ZodType<T>): Promise<T | null> {
   }
 }
 
+const openKept = (id: string) => get(`/api/takes/${id}`, openedSchema);
+
 /** A kept take, whole; null where it cannot be fetched. */
-export const openFile = async (id: string) =>
-  (await get(`/api/takes/${id}`, openedSchema))?.file ?? null;
+export const openFile = async (id: string) => (await openKept(id))?.file ?? null;
 
 /** Takes of a manoeuvre; null until they are known. */
 export function useTakes(manoeuvreId: string): {
@@ -53,6 +54,7 @@ export function useTakes(manoeuvreId: string): {
 
 export interface OpenReview {
   readonly id: string;
+  readonly startedAt: number;
   readonly file: DrivenFile;
   readonly reviewed: Reviewed;
 }
@@ -85,10 +87,11 @@ export function useReview(
     let stopped = false;
     void (async () => {
       for (const one of missing.split(' ').filter(Boolean)) {
-        const file = await openFile(one);
+        const kept = await openKept(one);
+        const file = kept?.file;
         const reviewed = file ? await client.current?.review(file) : null;
         if (stopped) return;
-        if (!file || !reviewed?.ok) {
+        if (!kept || !file || !reviewed?.ok) {
           setProblem(
             reviewed && !reviewed.ok
               ? reviewed.problems.map(({ path, message }) => `${path}: ${message}`).join('; ')
@@ -97,7 +100,7 @@ export function useReview(
           return;
         }
         setProblem(null);
-        const next = { id: one, file, reviewed: reviewed.value };
+        const next = { id: one, startedAt: kept.startedAt, file, reviewed: reviewed.value };
         setKnown((all) => new Map(all).set(one, next));
       }
     })();

@@ -86,6 +86,9 @@ function TransitHeld() {
           </span>
         </p>
       )}
+      {transit === false && (
+        <p className="text-quiet">Nothing is in line from here, one behind the other.</p>
+      )}
       <button type="button" className="text-plan underline" onClick={() => live.takeTransit()}>
         {transit ? 'Take the next transit' : 'Take a transit'}
       </button>

@@ -177,6 +177,16 @@ function TransitLine({ camera, view }: { camera: Camera; view: View }) {
         strokeWidth="2"
       />
       <circle cx={nx} cy={ny} r="5" fill="none" className="stroke-plan" strokeWidth="2" />
+      <text
+        x={ax}
+        y={ay - 10}
+        textAnchor="middle"
+        className="fill-plan stroke-water text-[11px]"
+        strokeWidth="3"
+        paintOrder="stroke"
+      >
+        {far.name}
+      </text>
     </svg>
   );
 }

@@ -46,8 +46,8 @@ export interface LiveState {
   readonly saved: boolean | null;
   /** The take that is driven, once it has begun. */
   readonly takeId: string | null;
-  /** Two things in line she is held to; null for none. */
-  readonly transit: Transit | null;
+  /** Two things in line she is held to; null for none, and false where one was looked for and there is none. */
+  readonly transit: Transit | null | false;
   /** An earlier take that goes along as a ghost; null for the score. */
   readonly ghost: { readonly id: string; readonly take: Take } | null;
 }
@@ -342,8 +342,10 @@ export class Live {
     const { now, transit } = this.store.getState();
     if (!now) return;
     const found = transitsFrom(this.fixed, now.eye);
-    const same = ({ near, far }: Transit) => near === transit?.near && far === transit.far;
-    this.set({ transit: found[found.findIndex(same) + 1] ?? null });
+    const same = ({ near, far }: Transit) =>
+      transit && near === transit.near && far === transit.far;
+    const next = found[found.findIndex(same) + 1];
+    this.set({ transit: next ?? (found.length === 0 ? false : null) });
   }
 
   /** Calls an order to the hands, or to anybody. */

@@ -17,7 +17,8 @@ export function ScaleBar({ camera }: { camera: Camera }) {
         />
       </svg>
       <span className="figures on-water text-[13px]">
-        {units} {length}, north up
+        {units} {length}
+        {camera.up === 0 ? ', north up' : ''}
       </span>
     </div>
   );

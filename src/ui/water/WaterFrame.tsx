@@ -1,7 +1,7 @@
 'use client';
 import { useGesture } from '@use-gesture/react';
 import { Maximize, Minus, Plus } from 'lucide-react';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type CSSProperties, type ReactNode } from 'react';
 import { Group, Layer, Stage } from 'react-konva';
 import type { Take } from '@/core/score';
 import { DEGREES_PER_RADIAN } from '@/core/units';
@@ -144,7 +144,9 @@ export function WaterFrame({
   return (
     <section
       aria-label="The water"
-      className="relative h-full overflow-hidden bg-water max-md:h-[46dvh] print:h-[110mm]"
+      className="relative h-full overflow-hidden bg-water max-md:h-[46dvh] print:h-[110mm] print:w-(--drawn)"
+      // Paper is as wide as it likes; what is drawn keeps the width it was drawn for.
+      style={{ '--drawn': `${view.width}px` } as CSSProperties}
     >
       {/* Under everything that stands or floats. */}
       {under?.(shown)}
@@ -191,7 +193,7 @@ export function WaterFrame({
       <PlaceNames place={place} named={names} camera={shown} view={view} />
       {over(shown, view)}
       <ScaleBar camera={shown} />
-      <div className="absolute right-3 top-3 flex flex-col border border-hairline bg-paper">
+      <div className="absolute right-3 top-3 flex flex-col border border-hairline bg-paper print:hidden">
         <IconButton label="Closer" onClick={() => zoomBy(ZOOM_STEP)}>
           <Plus size={18} />
         </IconButton>

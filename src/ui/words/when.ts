@@ -1,0 +1,5 @@
+const DAY = new Intl.DateTimeFormat([], { day: 'numeric', month: 'short' });
+const TIME = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit' });
+
+/** A moment of the clock as the user's own place writes it, to the minute. */
+export const dayAndTime = (at: number) => `${DAY.format(at)} ${TIME.format(at)}`;
