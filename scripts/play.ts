@@ -29,8 +29,9 @@ import {
   type ManoeuvreFile,
   type Proposal,
   type Result,
+  parseJson,
 } from '@/document';
-import { parseJson, readEither } from '@/io/manoeuvre';
+import { MOST_CHARACTERS, readEither } from '@/io/manoeuvre';
 
 const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json] [--look] [--propose FIGURE]';
 
@@ -88,7 +89,7 @@ function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> 
     const path = join(library, kind, `${id}.json`);
     const text = readText(path);
     if (!text.ok) return text;
-    const json = parseJson(text.value);
+    const json = parseJson(text.value, MOST_CHARACTERS);
     const checked = json.ok ? check(schema, json.value) : json;
     if (checked.ok) return checked;
     return failure(...checked.problems.map((p) => ({ ...p, path: `${path}: ${p.path}` })));
@@ -161,7 +162,7 @@ function play(given: Arguments): Result<string> {
   const { file, out, look, propose: figure } = given;
   const text = readText(file);
   if (!text.ok) return text;
-  const json = parseJson(text.value);
+  const json = parseJson(text.value, MOST_CHARACTERS);
   if (json.ok && isDriven(json.value)) return playDriven(json.value, given);
   const either = readEither(text.value);
   if (!either.ok) return either;

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { FLEET_IDS, fleetRecord } from '@/document/testing/fleet';
-import { insertBoat, listBoats, openBoat, saveBoat, setBoatAside } from './boats';
+import { keptBoats } from './boats';
 import { openLibrary, seedDemo, type Library } from '.';
 import { openManoeuvre } from './manoeuvres';
 import { boats } from './schema';
@@ -20,16 +20,16 @@ beforeEach(() => {
 afterEach(() => rmSync(directory, { recursive: true, force: true }));
 
 function opened(id: string) {
-  const result = openBoat(db, id);
+  const result = keptBoats.open(db, id);
   if (!result?.ok) throw new Error(`cannot open ${id}`);
   return result.value;
 }
 
 it('lists the whole fleet by name, and opens each as it was shipped', () => {
-  const names = listBoats(db).map((b) => b.boat!.name);
+  const names = keptBoats.list(db).map((b) => b.document!.name);
   expect(names).toHaveLength(FLEET_IDS.length);
   expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)));
-  for (const id of FLEET_IDS) expect(opened(id).boat).toEqual(fleetRecord(id));
+  for (const id of FLEET_IDS) expect(opened(id).document).toEqual(fleetRecord(id));
 });
 
 it('counts the manoeuvres that use a boat', () => {
@@ -40,39 +40,39 @@ it('counts the manoeuvres that use a boat', () => {
 
 it('gives a new boat an address of her own', () => {
   const boat = fleetRecord('pebble');
-  expect(insertBoat(db, boat, 5)).toBe('pebble-2');
-  expect(insertBoat(db, boat, 5)).toBe('pebble-3');
-  expect(opened('pebble-3').boat.id).toBe('pebble-3');
+  expect(keptBoats.insert(db, boat, 5)).toBe('pebble-2');
+  expect(keptBoats.insert(db, boat, 5)).toBe('pebble-3');
+  expect(opened('pebble-3').document.id).toBe('pebble-3');
   const long = { ...boat, id: 'b'.repeat(60) };
-  expect(insertBoat(db, long, 5)).toBe(long.id);
-  const second = insertBoat(db, long, 5);
+  expect(keptBoats.insert(db, long, 5)).toBe(long.id);
+  const second = keptBoats.insert(db, long, 5);
   expect(second).toHaveLength(60);
   expect(second.endsWith('-2')).toBe(true);
 });
 
 it('saves over the revision it began from, and refuses over any other', () => {
-  const { boat, revision } = opened('pebble');
-  const saved = saveBoat(db, { ...boat, name: 'Pebble the Second' }, revision, 7);
+  const { document: boat, revision } = opened('pebble');
+  const saved = keptBoats.save(db, { ...boat, name: 'Pebble the Second' }, revision, 7);
   expect(saved).toEqual({ is: 'saved', revision: revision + 1, updatedAt: 7 });
-  const late = saveBoat(db, { ...boat, name: 'Late' }, revision, 8);
+  const late = keptBoats.save(db, { ...boat, name: 'Late' }, revision, 8);
   expect(late).toEqual({ is: 'conflict', revision: revision + 1 });
-  expect(opened('pebble').boat.name).toBe('Pebble the Second');
-  expect(saveBoat(db, { ...boat, id: 'gone' }, 1, 9)).toEqual({ is: 'missing' });
+  expect(opened('pebble').document.name).toBe('Pebble the Second');
+  expect(keptBoats.save(db, { ...boat, id: 'gone' }, 1, 9)).toEqual({ is: 'missing' });
 });
 
 it('puts a boat aside and brings her back; what uses her keeps her', () => {
-  expect(setBoatAside(db, 'quince', 10)).toBe(true);
-  expect(openBoat(db, 'quince')).toBeNull();
-  expect(listBoats(db).map((b) => b.id)).not.toContain('quince');
+  expect(keptBoats.setAside(db, 'quince', 10)).toBe(true);
+  expect(keptBoats.open(db, 'quince')).toBeNull();
+  expect(keptBoats.list(db).map((b) => b.id)).not.toContain('quince');
   expect(openManoeuvre(db, 'off-stilt-pontoon')).toMatchObject({
     ok: true,
     value: { boat: { id: 'quince' } },
   });
-  const saved = saveBoat(db, fleetRecord('quince'), 1, 11);
+  const saved = keptBoats.save(db, fleetRecord('quince'), 1, 11);
   expect(saved).toEqual({ is: 'missing' });
-  expect(setBoatAside(db, 'quince', null)).toBe(true);
+  expect(keptBoats.setAside(db, 'quince', null)).toBe(true);
   expect(opened('quince').uses).toBe(9);
-  expect(setBoatAside(db, 'gone', 1)).toBe(false);
+  expect(keptBoats.setAside(db, 'gone', 1)).toBe(false);
 });
 
 it.each([
@@ -83,9 +83,9 @@ it.each([
   const record = fleetRecord('pebble');
   const bad = document ?? JSON.stringify({ ...record, hull: { ...record.hull, mass_kg: -4 } });
   db.update(boats).set({ document: bad }).where(eq(boats.id, 'pebble')).run();
-  const listed = listBoats(db).find((b) => b.id === 'pebble')!;
-  expect(listed.boat).toBeNull();
+  const listed = keptBoats.list(db).find((b) => b.id === 'pebble')!;
+  expect(listed.document).toBeNull();
   expect(JSON.stringify(listed.problems)).toMatch(message);
-  expect(openBoat(db, 'pebble')).toMatchObject({ ok: false });
-  expect(listBoats(db).filter((b) => b.boat)).toHaveLength(FLEET_IDS.length - 1);
+  expect(keptBoats.open(db, 'pebble')).toMatchObject({ ok: false });
+  expect(keptBoats.list(db).filter((b) => b.document)).toHaveLength(FLEET_IDS.length - 1);
 });

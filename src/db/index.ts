@@ -1,14 +1,5 @@
-export { beginIn, listPlaces } from './begin';
-export {
-  insertBoat,
-  listBoats,
-  openBoat,
-  saveBoat,
-  setBoatAside,
-  type ListedBoat,
-  type OpenedBoat,
-  type SavedBoat,
-} from './boats';
+export { beginIn } from './begin';
+export { keptBoats, type ListedBoat, type OpenedBoat } from './boats';
 export { insertFigure, listFigures, removeFigure } from './figures';
 export {
   copyManoeuvre,
@@ -22,7 +13,9 @@ export {
   type Opened,
   type SaveResult,
 } from './manoeuvres';
+export { Kept } from './kept';
 export { dataDirectory, library, openLibrary, type Library } from './open';
+export { keptPlaces, type ListedPlace, type OpenedPlace } from './places';
 export { readDemo, seedDemo } from './seed';
 export {
   keepTake,

@@ -14,7 +14,11 @@ export const boats = sqliteTable('boats', {
 export const places = sqliteTable('places', {
   id: text('id').primaryKey(),
   document: text('document').notNull(),
+  /** Counts saves; a save must name the one it started from. */
+  revision: integer('revision').notNull().default(1),
   updatedAt: integer('updated_at').notNull(),
+  /** Set when put aside; it can be brought back. */
+  removedAt: integer('removed_at'),
 });
 
 export const manoeuvres = sqliteTable(

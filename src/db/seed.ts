@@ -1,3 +1,4 @@
+import { eq } from 'drizzle-orm';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
@@ -48,9 +49,12 @@ export function seedDemo(db: Library, directory: string, now: number): void {
     }
     for (const place of demo.places) {
       const values = { id: place.id, document: JSON.stringify(place), updatedAt: now };
-      // Nobody edits places, and another of the same id was taken in under one of its own.
+      // One nobody has changed comes up to date; another of the same id was taken in under one of its own.
       const set = { document: values.document };
-      db.insert(places).values(values).onConflictDoUpdate({ target: places.id, set }).run();
+      db.insert(places)
+        .values(values)
+        .onConflictDoUpdate({ target: places.id, set, setWhere: eq(places.revision, 1) })
+        .run();
     }
     for (const manoeuvre of demo.manoeuvres) insertManoeuvre(db, manoeuvre, now);
   });

@@ -152,3 +152,5 @@ export {
   type TakeFile,
   type TakeSummary,
 } from './take';
+export { parseJson } from './json';
+export { clearWidth, fingerRow, fingerRowSchema, slipsOf, type FingerRow } from './finger-row';

@@ -16,10 +16,20 @@ const surfaceKind = z.enum(['stone', 'timber', 'fendered', 'earth', 'hull'], {
   error: "say 'stone', 'timber', 'fendered', 'earth' or 'hull'",
 });
 
+/** What another program said of it, kept as it came: at most so many characters of JSON. */
+const MOST_EXTRA = 4000;
+const extra = z
+  .record(z.string(), z.json())
+  .refine((value) => JSON.stringify(value).length <= MOST_EXTRA, {
+    error: `what is kept of another program's is at most ${MOST_EXTRA} characters`,
+  })
+  .optional();
+
 const solid = z.strictObject({
   kind: z.enum(['quay', 'pontoon', 'bank', 'boat', 'building']),
   id,
   name: shortText,
+  extra,
   outline_m: outline,
   surface: surfaceKind.optional(),
   /** Over the water: what is lower than a deck's edge is met by the side under it, and hung over; and the wind it keeps off. */
@@ -30,6 +40,7 @@ const solid = z.strictObject({
 const spot = {
   id,
   name: shortText,
+  extra,
   x_m: within(-20000, 20000, 'm'),
   y_m: within(-20000, 20000, 'm'),
 };
@@ -65,6 +76,7 @@ const groundLine = z.strictObject({
   kind: z.literal('groundLine'),
   id,
   name: shortText,
+  extra,
   /** Where its weight lies, and how deep. */
   x_m: within(-20000, 20000, 'm'),
   y_m: within(-20000, 20000, 'm'),
@@ -90,6 +102,7 @@ const berth = z.strictObject({
   }),
   id,
   name: shortText,
+  extra,
   /** The edge she lies along, end to end; a slip's begins at its mouth. */
   edge_m: z.tuple([end, end]).refine(([[ax, ay], [bx, by]]) => Math.hypot(bx - ax, by - ay) >= 2, {
     error: 'give two ends at least 2 m apart',

@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server';
-import { check, failure, type Problem, type Result } from '@/document';
+import { check, failure, parseJson, type Problem, type Result } from '@/document';
 import type { z } from 'zod';
 
 const MOST_BYTES = 3_000_000;
@@ -18,13 +18,9 @@ export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promi
   if (!type.startsWith('application/json')) {
     return failure({ path: '(request)', message: 'send JSON with content-type application/json' });
   }
-  const text = await request.text();
-  if (text.length > MOST_BYTES) {
+  const announced = Number(request.headers.get('content-length'));
+  if (announced > MOST_BYTES)
     return failure({ path: '(request)', message: `is larger than ${MOST_BYTES} bytes` });
-  }
-  try {
-    return check(schema, JSON.parse(text));
-  } catch {
-    return failure({ path: '(request)', message: 'is not JSON' });
-  }
+  const json = parseJson(await request.text(), MOST_BYTES, '(request)');
+  return json.ok ? check(schema, json.value) : json;
 }

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { library, listBoats, listPlaces } from '@/db';
+import { keptBoats, keptPlaces, library } from '@/db';
 import { NewManoeuvre } from '@/ui/new/NewManoeuvre';
 
 export const metadata: Metadata = { title: 'A new manoeuvre' };
@@ -7,7 +7,9 @@ export const dynamic = 'force-dynamic';
 
 export default function NewPage() {
   const db = library();
-  const boats = listBoats(db).flatMap(({ boat }) => (boat ? [boat] : []));
-  const places = listPlaces(db).filter(({ berths }) => berths.length > 0);
+  const boats = keptBoats.list(db).flatMap(({ document }) => document ?? []);
+  const places = keptPlaces
+    .list(db)
+    .flatMap(({ document }) => (document && document.berths.length > 0 ? [document] : []));
   return <NewManoeuvre boats={boats} places={places} />;
 }

@@ -1,7 +1,1 @@
-export {
-  MOST_CHARACTERS,
-  parseJson,
-  readEither,
-  readManoeuvreFile,
-  type EitherManoeuvre,
-} from './read';
+export { MOST_CHARACTERS, readEither, readManoeuvreFile, type EitherManoeuvre } from './read';

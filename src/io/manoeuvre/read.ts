@@ -1,8 +1,8 @@
 import {
   check,
-  failure,
   manoeuvreFileSchema,
   manoeuvreSchema,
+  parseJson,
   type Manoeuvre,
   type ManoeuvreFile,
   type Result,
@@ -11,25 +11,9 @@ import {
 /** Largest manoeuvre file read, characters. */
 export const MOST_CHARACTERS = 2_000_000;
 
-/** JSON text as a value, or a problem that says where it breaks. */
-export function parseJson(text: string): Result<unknown> {
-  if (text.length > MOST_CHARACTERS) {
-    return failure({
-      path: '(file)',
-      message: `is ${text.length} characters long; a manoeuvre file holds at most ${MOST_CHARACTERS}`,
-    });
-  }
-  try {
-    return { ok: true, value: JSON.parse(text) };
-  } catch (error) {
-    const why = error instanceof Error ? error.message : 'unreadable';
-    return failure({ path: '(file)', message: `is not JSON: ${why}` });
-  }
-}
-
 /** Reads a manoeuvre file that stands alone, boat and place within. */
 export function readManoeuvreFile(text: string): Result<ManoeuvreFile> {
-  const json = parseJson(text);
+  const json = parseJson(text, MOST_CHARACTERS);
   return json.ok ? check(manoeuvreFileSchema, json.value) : json;
 }
 
@@ -40,7 +24,7 @@ export type EitherManoeuvre =
 
 /** Reads either kind: one with `boatId` and `placeId`, or one with `boat` and `place`. */
 export function readEither(text: string): Result<EitherManoeuvre> {
-  const json = parseJson(text);
+  const json = parseJson(text, MOST_CHARACTERS);
   if (!json.ok) return json;
   const names = typeof json.value === 'object' && json.value !== null && 'boatId' in json.value;
   if (names) {

@@ -30,8 +30,8 @@ const FORM_ID = 'boat-form';
 export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
   const router = useRouter();
   const units = useUnits();
-  const owner = opened?.boat.owner ?? FIRST_OWNER;
-  const named = opened?.boat ?? FIRST;
+  const owner = opened?.document.owner ?? FIRST_OWNER;
+  const named = opened?.document ?? FIRST;
   const form = useForm<OwnerForm>({
     defaultValues: ownerToForm(
       owner,
@@ -59,12 +59,12 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
     const read = ownerFromForm(values, units);
     if (!read.ok) return null;
     const estimated = boatFromOwner(read.value, {
-      id: opened?.boat.id ?? idFrom(values.name),
+      id: opened?.document.id ?? idFrom(values.name),
       name: values.name.trim() || 'Your boat',
       kind: values.kind.trim() || `${read.value.class}, ${read.value.length_m.toFixed(1)} m`,
       note: values.note,
     });
-    return opened ? keepOwn(estimated, opened.boat) : estimated;
+    return opened ? keepOwn(estimated, opened.document) : estimated;
   }, [values, units, opened]);
   const drawn = useLast(boat);
   const pivots = usePivots(boat);
@@ -85,17 +85,17 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
     }
   };
 
-  const kept = opened ? ownFigures(opened.boat).length : 0;
+  const kept = opened ? ownFigures(opened.document).length : 0;
   return (
     <BoatsFrame>
       <div className="sticky top-0 z-20 flex flex-wrap items-center gap-x-6 gap-y-2 border-b-2 border-ink bg-paper pb-3 pt-3">
         <h1 className="text-[26px] font-extrabold leading-none tracking-tight">
           {opened
-            ? `What you know of ${opened.boat.name}`
+            ? `What you know of ${opened.document.name}`
             : 'A new boat, from what you know of her'}
         </h1>
         <div className="ml-auto flex items-center gap-4">
-          <Link href={opened ? `/boats/${opened.boat.id}` : '/boats'} className={LINK}>
+          <Link href={opened ? `/boats/${opened.document.id}` : '/boats'} className={LINK}>
             Leave it
           </Link>
           <button type="submit" form={FORM_ID} className={BUTTON} disabled={!boat}>
@@ -108,7 +108,7 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
         <p className="max-w-[76ch] pt-2">
           Give what you know; everything else is estimated from it, said how, and can be set by hand
           afterwards.
-          {opened && !opened.boat.owner && (
+          {opened && !opened.document.owner && (
             <> Her figures were not made this way: saving here replaces them by estimates.</>
           )}
           {kept > 0 && (

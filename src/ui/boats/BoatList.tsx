@@ -11,7 +11,7 @@ import { TakeInBoat } from './TakeInBoat';
 
 export interface BoatEntry {
   readonly id: string;
-  readonly boat: Boat | null;
+  readonly document: Boat | null;
   readonly problems: readonly Problem[];
 }
 
@@ -41,7 +41,7 @@ export function BoatList({ boats }: { boats: readonly BoatEntry[] }) {
       <ul aria-label="Boats by name" className="grid gap-x-12 md:grid-cols-2">
         {boats.map((entry) => (
           <li key={entry.id} className="rule-b">
-            {entry.boat ? <Entry boat={entry.boat} /> : <Unsound entry={entry} />}
+            {entry.document ? <Entry boat={entry.document} /> : <Unsound entry={entry} />}
           </li>
         ))}
       </ul>

@@ -15,7 +15,7 @@ import { Problems } from './TakeInBoat';
 import { useSheet } from './use-sheet';
 
 export interface OpenedBoat {
-  readonly boat: Boat;
+  readonly document: Boat;
   readonly revision: number;
   readonly updatedAt: number;
   readonly uses: number;
@@ -23,7 +23,7 @@ export interface OpenedBoat {
 
 /** One boat: drawing, what trials say of her, every figure with where it comes from. */
 export function BoatProfile({ opened }: { opened: OpenedBoat }) {
-  const [boat, setBoat] = useState(opened.boat);
+  const [boat, setBoat] = useState(opened.document);
   const [revision, setRevision] = useState(opened.revision);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [aside, setAside] = useState(false);

@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server';
-import { insertBoat, library, listBoats } from '@/db';
+import { keptBoats, library } from '@/db';
 import { boatSchema, type Boat } from '@/document';
 import { readBody, refuse } from '../respond';
 
@@ -7,7 +7,7 @@ export const dynamic = 'force-dynamic';
 
 /** The boats that can be sailed, by name: id, name and kind of each. */
 export function GET() {
-  const kept = listBoats(library()).flatMap(({ boat }) => boat ?? []);
+  const kept = keptBoats.list(library()).flatMap(({ document }) => document ?? []);
   return NextResponse.json(kept.map(({ id, name, kind }) => ({ id, name, kind })));
 }
 
@@ -15,5 +15,8 @@ export function GET() {
 export async function POST(request: Request) {
   const body = await readBody<Boat>(request, boatSchema);
   if (!body.ok) return refuse(422, body.problems);
-  return NextResponse.json({ id: insertBoat(library(), body.value, Date.now()) }, { status: 201 });
+  return NextResponse.json(
+    { id: keptBoats.insert(library(), body.value, Date.now()) },
+    { status: 201 },
+  );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { library, openBoat } from '@/db';
+import { keptBoats, library } from '@/db';
 import { BoatProfile } from '@/ui/boats/BoatProfile';
 import { Unreadable } from '@/ui/start/Unreadable';
 
@@ -11,12 +11,12 @@ interface Props {
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const opened = openBoat(library(), (await params).id);
-  return { title: opened?.ok ? opened.value.boat.name : 'Not there' };
+  const opened = keptBoats.open(library(), (await params).id);
+  return { title: opened?.ok ? opened.value.document.name : 'Not there' };
 }
 
 export default async function BoatPage({ params }: Props) {
-  const opened = openBoat(library(), (await params).id);
+  const opened = keptBoats.open(library(), (await params).id);
   if (!opened) notFound();
   if (!opened.ok) return <Unreadable problems={opened.problems} />;
   return <BoatProfile opened={opened.value} />;
