@@ -3,7 +3,7 @@ import { failure, success, type Problem, type Result } from '@/document';
 import type { z } from 'zod';
 import { read } from './manoeuvres';
 import type { Library } from './open';
-import { boats, manoeuvres, places } from './schema';
+import { type boats, manoeuvres, type places } from './schema';
 
 /** What is kept whole under an id of its own, and used by manoeuvres. */
 interface Document {

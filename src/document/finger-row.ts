@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { compass, pointOnPlace, shortText, within } from './fields';
 import type { Berth, Feature, Place } from './place';
+import { mooredOutline, toCentimetres } from './moored';
 import { check, failure, success, type Result } from './result';
 
 /** A walkway with fingers off one side, as it is paced out. */
@@ -58,18 +59,6 @@ export const slipsOf = ({ fingers, boats }: Pick<FingerRow, 'fingers' | 'boats'>
 
 type XY = readonly [number, number];
 
-/** A centimetre: nobody paces out finer. */
-const cm = (metres: number) => Math.round(metres * 100) / 100 + 0;
-
-/** Share of her length a boat is drawn narrower towards bow and stern: half-breadths, from the bow. */
-const SHAPE: readonly XY[] = [
-  [0.5, 0],
-  [0.3, 0.34],
-  [0.05, 0.5],
-  [-0.3, 0.47],
-  [-0.5, 0.36],
-];
-
 /**
  * Walkway, fingers, slips and who lies in them, to be added to a place. Their ids and names are free there, or it is
  * said which are not.
@@ -92,8 +81,8 @@ export function fingerRow(
   const [sx, sy] = unit(out - (hand * Math.PI) / 2);
   const [bx, by] = unit(along - (hand * Math.PI) / 2);
   const at = (a: number, o: number, s = 0, back = 0): [number, number] => [
-    cm(row.from_m[0] + a * ax + o * ox + s * sx + back * bx),
-    cm(row.from_m[1] + a * ay + o * oy + s * sy + back * by),
+    toCentimetres(row.from_m[0] + a * ax + o * ox + s * sx + back * bx),
+    toCentimetres(row.from_m[1] + a * ay + o * oy + s * sy + back * by),
   ];
   const prefix =
     row.name
@@ -146,18 +135,17 @@ export function fingerRow(
     if (row.occupied.includes(number)) {
       const off = half + clear / row.boats / 2;
       const middle = 0.6 + row.boatLength_m / 2;
-      const side = (share: number, across: number): [number, number] =>
-        at(a, middle + share * row.boatLength_m, towards * off + across * row.boatBeam_m);
       features.push({
         kind: 'boat',
         id: `${prefix}-boat-${number}`,
         name: `boat in ${row.name} ${number}`,
-        outline_m: [
-          ...SHAPE.map(([x, y]) => side(x, y)),
-          ...SHAPE.toReversed()
-            .filter(([, y]) => y > 0)
-            .map(([x, y]) => side(x, -y)),
-        ],
+        // Bow out.
+        outline_m: mooredOutline(
+          at(a, middle, towards * off),
+          row.boatLength_m,
+          row.boatBeam_m,
+          (out * 180) / Math.PI,
+        ),
       });
     } else {
       berths.push({

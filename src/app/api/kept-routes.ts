@@ -44,10 +44,12 @@ export function keptRoutes<T extends { readonly id: string; readonly name: strin
         return refuse(422, [{ path: `${what}.id`, message: `must be '${id}', as in the address` }]);
       const saved = kept.save(library(), document, revision, Date.now());
       if (saved.is === 'missing') return missing(id, what);
-      if (saved.is === 'conflict')
+      if (saved.is === 'conflict') {
+        const now = kept.open(library(), id);
         return NextResponse.json(
           {
             revision: saved.revision,
+            ...(now?.ok ? { [what]: now.value.document } : {}),
             problems: [
               {
                 path: 'revision',
@@ -57,6 +59,7 @@ export function keptRoutes<T extends { readonly id: string; readonly name: strin
           },
           { status: 409 },
         );
+      }
       return NextResponse.json({ revision: saved.revision, updatedAt: saved.updatedAt });
     },
 

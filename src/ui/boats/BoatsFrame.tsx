@@ -10,7 +10,7 @@ export function BoatsFrame({
   area = 'boats',
 }: {
   children: ReactNode;
-  area?: 'boats' | 'manoeuvres';
+  area?: 'boats' | 'places' | 'manoeuvres';
 }) {
   const here = (name: typeof area) => `${area === name ? 'font-semibold ' : ''}hover:text-plan`;
   useTheme();
@@ -26,6 +26,9 @@ export function BoatsFrame({
           </Link>
           <Link href="/boats" className={here('boats')}>
             Boats
+          </Link>
+          <Link href="/places" className={here('places')}>
+            Places
           </Link>
         </nav>
         <div className="ml-auto flex items-center">

@@ -1,26 +1,25 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
-import { boatSchema, manoeuvreSchema, placeSchema, type Boat, type Manoeuvre } from '@/document';
 
-export type SaveState =
+export type SaveState<Theirs = unknown> =
   | { readonly is: 'saved'; readonly at: number }
   | { readonly is: 'saving' }
   | { readonly is: 'waiting'; readonly why: string }
-  | {
-      readonly is: 'conflict';
-      readonly theirs: { readonly manoeuvre: Manoeuvre; readonly boat: Boat };
-      readonly revision: number;
-    };
+  | { readonly is: 'conflict'; readonly theirs: Theirs; readonly revision: number };
+
+/** How one kind of document goes to the server. */
+export interface Wire<T, Theirs> {
+  /** Where it is kept. */
+  address(document: T): string;
+  body(document: T, revision: number): unknown;
+  /** What a refusal for a later revision holds. */
+  theirs(answer: unknown): { readonly theirs: Theirs; readonly revision: number };
+  /** The document of what another window saved. */
+  documentOf(theirs: Theirs): T;
+}
 
 const savedSchema = z.object({ revision: z.number(), updatedAt: z.number() });
-const openedSchema = z.object({
-  manoeuvre: manoeuvreSchema,
-  boat: boatSchema,
-  place: placeSchema,
-  revision: z.number(),
-  updatedAt: z.number(),
-});
 const refusedSchema = z.object({
   problems: z.array(z.object({ path: z.string(), message: z.string() })),
 });
@@ -28,8 +27,8 @@ const refusedSchema = z.object({
 const PAUSE_MS = 400;
 const RETRY_MS = 4000;
 
-export interface Autosave {
-  readonly state: SaveState;
+export interface Autosave<Theirs> {
+  readonly state: SaveState<Theirs>;
   /** Saves over what another tab saved. */
   keepMine(): void;
   /** Takes what another tab saved; the caller shows it. */
@@ -37,42 +36,46 @@ export interface Autosave {
 }
 
 /**
- * Saves the manoeuvre a moment after it last changed, over the revision it came from. If another tab has
+ * Saves a document a moment after it last changed, over the revision it came from. If another tab has
  * saved meanwhile nothing is overwritten: the user chooses.
  */
-export function useAutosave(
-  manoeuvre: Manoeuvre,
+export function useAutosave<T, Theirs>(
+  document: T,
   opened: { readonly revision: number; readonly updatedAt: number },
-): Autosave {
-  const [state, setState] = useState<SaveState>({ is: 'saved', at: opened.updatedAt });
+  wire: Wire<T, Theirs>,
+): Autosave<Theirs> {
+  const [state, setState] = useState<SaveState<Theirs>>({ is: 'saved', at: opened.updatedAt });
   const revision = useRef(opened.revision);
-  const saved = useRef(manoeuvre);
-  const latest = useRef(manoeuvre);
+  const saved = useRef(document);
+  const latest = useRef(document);
   const busy = useRef(false);
   const blocked = useRef(false);
 
-  const save = useCallback(async (leaving = false): Promise<void> => {
-    if (busy.current || blocked.current || latest.current === saved.current) return;
-    busy.current = true;
-    const sent = latest.current;
-    setState({ is: 'saving' });
-    const outcome = await send(sent, revision.current, leaving);
-    busy.current = false;
-    setState(outcome.state);
-    if (outcome.state.is === 'conflict') {
-      blocked.current = true;
-    } else if (outcome.revision !== null) {
-      revision.current = outcome.revision;
-      saved.current = sent;
-      if (latest.current !== sent) await save();
-    }
-  }, []);
+  const save = useCallback(
+    async (leaving = false): Promise<void> => {
+      if (busy.current || blocked.current || latest.current === saved.current) return;
+      busy.current = true;
+      const sent = latest.current;
+      setState({ is: 'saving' });
+      const outcome = await send(wire, sent, revision.current, leaving);
+      busy.current = false;
+      setState(outcome.state);
+      if (outcome.state.is === 'conflict') {
+        blocked.current = true;
+      } else if (outcome.revision !== null) {
+        revision.current = outcome.revision;
+        saved.current = sent;
+        if (latest.current !== sent) await save();
+      }
+    },
+    [wire],
+  );
 
   useEffect(() => {
-    latest.current = manoeuvre;
+    latest.current = document;
     const timer = setTimeout(() => void save(), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [manoeuvre, save]);
+  }, [document, save]);
 
   useEffect(() => {
     if (state.is !== 'waiting') return;
@@ -89,11 +92,11 @@ export function useAutosave(
     };
     window.addEventListener('pagehide', leave);
     window.addEventListener('beforeunload', warn);
-    document.addEventListener('visibilitychange', leave);
+    window.document.addEventListener('visibilitychange', leave);
     return () => {
       window.removeEventListener('pagehide', leave);
       window.removeEventListener('beforeunload', warn);
-      document.removeEventListener('visibilitychange', leave);
+      window.document.removeEventListener('visibilitychange', leave);
       leave();
     };
   }, [save]);
@@ -106,37 +109,41 @@ export function useAutosave(
       if (mine) {
         void save();
       } else {
-        saved.current = state.theirs.manoeuvre;
+        saved.current = wire.documentOf(state.theirs);
         setState({ is: 'saved', at: Date.now() });
       }
     },
-    [state, save],
+    [state, save, wire],
   );
 
   return { state, keepMine: () => settle(true), takeTheirs: () => settle(false) };
 }
 
-interface Sent {
-  readonly state: SaveState;
+interface Sent<Theirs> {
+  readonly state: SaveState<Theirs>;
   readonly revision: number | null;
 }
 
-async function send(manoeuvre: Manoeuvre, revision: number, leaving: boolean): Promise<Sent> {
-  const waiting = (why: string): Sent => ({ state: { is: 'waiting', why }, revision: null });
+async function send<T, Theirs>(
+  wire: Wire<T, Theirs>,
+  document: T,
+  revision: number,
+  leaving: boolean,
+): Promise<Sent<Theirs>> {
+  const waiting = (why: string): Sent<Theirs> => ({
+    state: { is: 'waiting', why },
+    revision: null,
+  });
   try {
-    const response = await fetch(`/api/manoeuvres/${manoeuvre.id}`, {
+    const response = await fetch(wire.address(document), {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ revision, manoeuvre }),
+      body: JSON.stringify(wire.body(document, revision)),
       keepalive: leaving,
     });
     const body: unknown = await response.json();
     if (response.status === 409) {
-      const theirs = openedSchema.parse(body);
-      return {
-        state: { is: 'conflict', theirs, revision: theirs.revision },
-        revision: null,
-      };
+      return { state: { is: 'conflict', ...wire.theirs(body) }, revision: null };
     }
     if (!response.ok) {
       const refused = refusedSchema.safeParse(body);

@@ -30,6 +30,9 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
         <Link href="/boats" className="font-semibold hover:text-plan">
           Boats
         </Link>
+        <Link href="/places" className="font-semibold hover:text-plan">
+          Places
+        </Link>
       </nav>
       <header className="border-b-2 border-ink pb-6">
         <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>

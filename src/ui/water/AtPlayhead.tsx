@@ -11,7 +11,7 @@ import { BoatNow } from './BoatNow';
 import { LineLayer } from './LineLayer';
 import { OtherBoats } from './OtherBoats';
 import { TrafficLayer } from './TrafficLayer';
-import type { Origin } from './WaterFrame';
+import type { Origin } from './use-camera';
 
 const NOBODY: readonly Traffic[] = [];
 

@@ -59,17 +59,19 @@ export interface Named {
 /** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
 export function PlaceNames({
   place,
-  named: { others, score, goal, taken = [] },
+  named,
   camera,
   view,
 }: {
   place: Place;
-  named: Named;
+  /** Null where there is only the place. */
+  named: Named | null;
   camera: Camera;
   view: View;
 }) {
-  const used = marksNamed(score);
-  if (goal.is === 'lie') used.add(goal.mark);
+  const { others = [], goal = null, taken = [] } = named ?? {};
+  const used = named ? marksNamed(named.score) : new Set<string>();
+  if (goal?.is === 'lie') used.add(goal.mark);
   const wanted = place.features.flatMap((f): Label[] => {
     const needed = used.has(f.name);
     if (camera.scale < (needed ? 0 : shownFrom(f))) return [];

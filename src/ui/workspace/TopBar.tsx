@@ -10,23 +10,8 @@ import { ThemeButton, UnitButtons } from '../parts/Settings';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { PHASES, type Phase } from '../state/phases';
 import type { SaveState } from '../hooks/use-autosave';
+import { saveWords } from '../words/save';
 import { BoatDialog } from './BoatDialog';
-
-/** Made once: making one anew costs more than the rest of the bar. */
-const CLOCK = new Intl.DateTimeFormat([], { hour: '2-digit', minute: '2-digit' });
-
-function saveWords(state: SaveState): string {
-  switch (state.is) {
-    case 'saved':
-      return `saved ${CLOCK.format(state.at)}`;
-    case 'saving':
-      return 'saving …';
-    case 'waiting':
-      return `not saved: ${state.why}; trying again`;
-    case 'conflict':
-      return 'not saved: changed elsewhere';
-  }
-}
 
 /** What is open, whether it is kept, and the few things that always can be done. */
 export function TopBar({ save }: { save: SaveState }) {

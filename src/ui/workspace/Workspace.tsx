@@ -6,6 +6,7 @@ import type { Leg } from '@/core/brief';
 import { lastWayOut } from '@/core/search';
 import { toFile, type Boat, type Manoeuvre, type Place } from '@/document';
 import { useAutosave } from '../hooks/use-autosave';
+import { MANOEUVRE_WIRE } from '../state/wire';
 import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
@@ -55,7 +56,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const phase = useWorkspace((s) => s.phase);
   const reference = useWorkspace((s) => s.reference);
   const state = useTake(file, variation);
-  const save = useAutosave(manoeuvre, opened);
+  const save = useAutosave(manoeuvre, opened, MANOEUVRE_WIRE);
   const stale = state.problems.length > 0;
   const survey = useSurvey(stale ? null : file, variation);
   const brief = useBrief(stale || phase !== 'brief' ? null : file);

@@ -1,0 +1,116 @@
+'use client';
+import { useEffect, useRef, useState, type ChangeEvent } from 'react';
+import { LengthBox } from './LengthBox';
+import type { XY } from './snap';
+import { usePlace, usePlaceStore } from './store';
+import { fitted, type Picture } from './Underlay';
+
+const KINDS = ['image/png', 'image/jpeg'];
+const MOST_BYTES = 40_000_000;
+/** A picture laid under is so wide until it is scaled, m. */
+const FIRST_WIDE_M = 100;
+
+/** A photograph or a scan laid under the plan and scaled by two points whose distance is known. */
+export function PicturePanel({
+  picture,
+  onChange,
+}: {
+  picture: Picture | null;
+  onChange: (picture: Picture | null) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const store = usePlaceStore();
+  const tool = usePlace((s) => s.tool);
+  const points = usePlace((s) => s.points);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [apart, setApart] = useState(10);
+  const address = picture?.address;
+  useEffect(() => () => void (address && URL.revokeObjectURL(address)), [address]);
+  const lay = (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    if (!KINDS.includes(file.type)) return setWrong('take a PNG or a JPEG picture');
+    if (file.size > MOST_BYTES) return setWrong('is larger than 40 MB; make it smaller first');
+    const laid = URL.createObjectURL(file);
+    const image = new Image();
+    image.onload = () => {
+      setWrong(null);
+      onChange({
+        address: laid,
+        width: image.naturalWidth,
+        height: image.naturalHeight,
+        x: 0,
+        y: 0,
+        metresPerPixel: FIRST_WIDE_M / image.naturalWidth,
+        turned_deg: 0,
+      });
+    };
+    image.onerror = () => setWrong('cannot be read as a picture');
+    image.src = laid;
+  };
+  const scale = () => {
+    const [a, b] = points as [XY, XY];
+    const was = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const end: XY = [a[0] + ((b[0] - a[0]) * apart) / was, a[1] + ((b[1] - a[1]) * apart) / was];
+    const next = picture && was > 0 ? fitted(picture, [a, b], [a, end]) : null;
+    if (!next) return setWrong('press two points apart');
+    setWrong(null);
+    onChange(next);
+    store.getState().setPoints([]);
+  };
+  return (
+    <details className="rule-t py-2">
+      <summary className="cursor-pointer font-semibold">A picture under it</summary>
+      <input
+        ref={input}
+        type="file"
+        accept="image/png,image/jpeg"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Picture file"
+        onChange={lay}
+      />
+      <p className="flex gap-4">
+        <button
+          type="button"
+          className="text-plan underline"
+          onClick={() => input.current?.click()}
+        >
+          {picture ? 'Lay another' : 'Lay one under'}
+        </button>
+        {picture && (
+          <button type="button" className="text-plan underline" onClick={() => onChange(null)}>
+            Take it away
+          </button>
+        )}
+      </p>
+      <p className="text-[13px] text-quiet">
+        A PNG or JPEG; it stays in this window and is not kept with the place.
+      </p>
+      {wrong && (
+        <p role="alert" className="font-semibold text-hurt">
+          {wrong}
+        </p>
+      )}
+      {picture && (
+        <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+          <p className="w-full text-[13px] text-quiet">
+            {tool.is === 'measure' && points.length === 2
+              ? 'These two points are'
+              : 'To scale it choose measure, press two points of the picture whose distance you know, and say it here:'}
+          </p>
+          <LengthBox label="apart" value={apart} least={0.5} most={5000} onChange={setApart} />
+          <button
+            type="button"
+            className="text-plan underline disabled:text-quiet"
+            disabled={tool.is !== 'measure' || points.length !== 2}
+            onClick={scale}
+          >
+            Scale it so
+          </button>
+        </div>
+      )}
+    </details>
+  );
+}

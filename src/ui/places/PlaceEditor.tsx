@@ -1,0 +1,285 @@
+'use client';
+import { Redo2, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useStore } from 'zustand';
+import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
+import { sendBoat } from '../boats/send-boat';
+import { useAutosave, type SaveState } from '../hooks/use-autosave';
+import { useTheme } from '../hooks/use-theme';
+import { IconButton } from '../parts/IconButton';
+import { ThemeButton, UnitButtons } from '../parts/Settings';
+import { PLACE_WIRE } from '../state/wire';
+import { saveWords } from '../words/save';
+import { without } from './edit';
+import { finish, pointsFor } from './finish';
+import { PicturePanel } from './PicturePanel';
+import { PlaceFields } from './PlaceFields';
+import { PlacePlan } from './PlacePlan';
+import { RowPanel } from './RowPanel';
+import type { XY } from './snap';
+import { createPlaceStore, PlaceProvider, usePlace, usePlaceStore } from './store';
+import { ThingPanel } from './ThingPanel';
+import { ToolList } from './ToolList';
+import { ToolPanel } from './ToolPanel';
+import type { Picture } from './Underlay';
+
+export interface OpenedPlace {
+  readonly document: Place;
+  readonly revision: number;
+  readonly updatedAt: number;
+  readonly uses: number;
+}
+
+const FIRST_ROW: FingerRow = {
+  name: 'north',
+  from_m: [0, 0],
+  bearing_deg: 90,
+  side: 'port',
+  fingers: 6,
+  pitch_m: 9.5,
+  length_m: 10,
+  width_m: 0.8,
+  lean_deg: 0,
+  walkwayWidth_m: 2.4,
+  boats: 2,
+  occupied: [],
+  boatLength_m: 9.5,
+  boatBeam_m: 3.2,
+};
+
+/** A place drawn: its edges, what stands and lies about, and where a boat can be made fast. */
+export function PlaceEditor({ opened }: { opened: OpenedPlace }) {
+  const [store] = useState(() => createPlaceStore(opened.document));
+  return (
+    <PlaceProvider value={store}>
+      <Editor opened={opened} />
+    </PlaceProvider>
+  );
+}
+
+function Editor({ opened }: { opened: OpenedPlace }) {
+  useTheme();
+  const store = usePlaceStore();
+  const place = usePlace((s) => s.place);
+  const tool = usePlace((s) => s.tool);
+  const points = usePlace((s) => s.points);
+  const save = useAutosave(place, opened, PLACE_WIRE);
+  const [refused, setRefused] = useState<string | null>(null);
+  const [picture, setPicture] = useState<Picture | null>(null);
+  const [row, setRow] = useState(FIRST_ROW);
+  const made = useMemo(
+    () => (tool.is === 'row' ? fingerRow(place, row) : null),
+    [tool, place, row],
+  );
+  const preview = useMemo(
+    (): Place | null => (made?.ok ? { ...place, ...made.value } : null),
+    [made, place],
+  );
+
+  /** What would not be sound is not done, and it is said why. */
+  const edit = (next: Place): boolean => {
+    const checked = check<Place>(placeSchema, next);
+    setRefused(checked.ok ? null : checked.problems[0]!.message);
+    if (checked.ok) store.getState().edit(next);
+    return checked.ok;
+  };
+  const complete = (all: readonly XY[]) => {
+    const done = finish(place, tool, all);
+    store.getState().setPoints([]);
+    if ('why' in done) return setRefused(done.why);
+    if (!edit(done.place) || tool.is === 'spot' || tool.is === 'boat') return;
+    store.getState().setTool({ is: 'choose' });
+    store.getState().choose(done.id);
+  };
+  const put = (at: XY) => {
+    if (tool.is === 'row') return setRow({ ...row, from_m: [at[0], at[1]] });
+    const first = points[0];
+    const again = tool.is === 'outline' && first && points.length >= 3;
+    if (again && first[0] === at[0] && first[1] === at[1]) return complete(points);
+    const next = tool.is === 'measure' && points.length === 2 ? [at] : [...points, at];
+    const enough = pointsFor(tool);
+    if (enough !== null && next.length >= enough) complete(next);
+    else store.getState().setPoints(next);
+  };
+
+  const keys = { preventDefault: true } as const;
+  useHotkeys('mod+z', () => store.temporal.getState().undo(), keys);
+  useHotkeys('mod+shift+z, mod+y', () => store.temporal.getState().redo(), keys);
+  useHotkeys('enter', () => tool.is === 'outline' && points.length > 0 && complete(points), {
+    ignoreEventWhen: (event) =>
+      event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null,
+  });
+  useHotkeys('backspace', () => store.getState().setPoints(points.slice(0, -1)), keys);
+  useHotkeys('escape', () => {
+    if (points.length > 0) store.getState().setPoints([]);
+    else store.getState().setTool({ is: 'choose' });
+  });
+  useHotkeys('delete', () => {
+    const { chosen } = store.getState();
+    if (!chosen) return;
+    edit(without(place, chosen));
+    store.getState().choose(null);
+  });
+
+  return (
+    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col">
+      <Head save={save.state} uses={opened.uses} />
+      <div className="relative min-h-0 max-md:h-[56dvh]">
+        <PlacePlan
+          preview={preview}
+          picture={picture}
+          put={put}
+          choose={(id) => store.getState().choose(id)}
+          edit={edit}
+        />
+      </div>
+      <aside
+        aria-label="What is drawn"
+        className="relative min-h-0 overflow-y-auto border-l border-ink bg-paper px-5 py-3"
+      >
+        {save.state.is === 'conflict' && (
+          <div role="alert" className="pb-2">
+            <p className="font-semibold text-hurt">
+              Changed in another window; nothing was overwritten.
+            </p>
+            <p className="flex gap-4">
+              <button type="button" className="text-plan underline" onClick={save.keepMine}>
+                Keep this one
+              </button>
+              <button
+                type="button"
+                className="text-plan underline"
+                onClick={() => {
+                  if (save.state.is !== 'conflict') return;
+                  store.getState().edit(save.state.theirs);
+                  save.takeTheirs();
+                }}
+              >
+                Show the other
+              </button>
+            </p>
+          </div>
+        )}
+        <ToolList />
+        <div className="rule-t py-2">
+          {tool.is === 'row' ? (
+            <RowPanel
+              row={row}
+              problems={made && !made.ok ? made.problems : []}
+              onChange={setRow}
+              onPut={() => {
+                if (!made?.ok) return;
+                const { features, berths } = made.value;
+                const next = {
+                  ...place,
+                  features: [...place.features, ...features],
+                  berths: [...place.berths, ...berths],
+                };
+                if (edit(next)) store.getState().setTool({ is: 'choose' });
+              }}
+            />
+          ) : (
+            <ToolPanel put={put} close={() => complete(points)} />
+          )}
+          {refused && (
+            <p role="alert" className="pt-1 font-semibold text-hurt">
+              {refused}
+            </p>
+          )}
+        </div>
+        {tool.is === 'choose' && (
+          <div className="rule-t py-2">
+            <ThingPanel edit={edit} />
+          </div>
+        )}
+        <PicturePanel picture={picture} onChange={setPicture} />
+        <PlaceFields edit={edit} saved={save.state.is === 'saved'} />
+        <PutAside />
+        <p className="rule-t pt-2 text-[12.5px] text-quiet">
+          A sketch for planning, not a chart: go by the harbour&rsquo;s own plans and your own eyes
+          for depths and dangers.
+        </p>
+      </aside>
+    </main>
+  );
+}
+
+function Head({ save, uses }: { save: SaveState; uses: number }) {
+  const name = usePlace((s) => s.place.name);
+  const { temporal } = usePlaceStore();
+  const canUndo = useStore(temporal, (t) => t.pastStates.length > 0);
+  const canRedo = useStore(temporal, (t) => t.futureStates.length > 0);
+  const troubled = save.is === 'waiting' || save.is === 'conflict';
+  return (
+    <header className="col-span-2 flex h-11 items-center gap-4 border-b border-ink bg-paper px-5">
+      <Link href="/" className="text-[17px] font-extrabold tracking-tight">
+        Yawtrope
+      </Link>
+      <Link href="/places" className="hover:text-plan">
+        Places
+      </Link>
+      <h1 className="truncate text-[15px] font-semibold">{name}</h1>
+      {uses > 0 && (
+        <p className="truncate text-quiet max-md:hidden">
+          {uses === 1 ? 'one manoeuvre is' : `${uses} manoeuvres are`} sailed here
+        </p>
+      )}
+      <p
+        role="status"
+        data-testid="save"
+        className={`ml-auto shrink-0 text-[13px] ${troubled ? 'font-semibold text-hurt' : 'text-quiet'}`}
+        suppressHydrationWarning
+      >
+        {saveWords(save)}
+      </p>
+      <div className="flex shrink-0 items-center">
+        <UnitButtons />
+        <IconButton
+          label="Undo (Ctrl Z)"
+          disabled={!canUndo}
+          onClick={() => temporal.getState().undo()}
+        >
+          <Undo2 size={16} />
+        </IconButton>
+        <IconButton
+          label="Redo (Ctrl Shift Z)"
+          disabled={!canRedo}
+          onClick={() => temporal.getState().redo()}
+        >
+          <Redo2 size={16} />
+        </IconButton>
+        <ThemeButton />
+      </div>
+    </header>
+  );
+}
+
+/** Puts the place aside; from the list it can be brought back. */
+function PutAside() {
+  const id = usePlace((s) => s.place.id);
+  const router = useRouter();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const put = async () => {
+    const answer = await sendBoat('DELETE', `/api/places/${id}`, null);
+    if (answer.ok) router.push(`/places?aside=${id}`);
+    else setWrong(answer.problems[0]!.message);
+  };
+  return (
+    <p className="rule-t py-2">
+      <button type="button" className="text-plan underline" onClick={() => void put()}>
+        Put this place aside
+      </button>
+      <span className="block text-[13px] text-quiet">
+        Manoeuvres sailed here keep it; it can be brought back.
+      </span>
+      {wrong && (
+        <span role="alert" className="font-semibold text-hurt">
+          {wrong}
+        </span>
+      )}
+    </p>
+  );
+}

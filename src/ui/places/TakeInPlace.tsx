@@ -1,0 +1,106 @@
+'use client';
+import { FolderOpen } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useRef, useState, type ChangeEvent } from 'react';
+import { check, parseJson, placeSchema, type Place, type Problem, type Result } from '@/document';
+import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
+import { BUTTON } from '../boats/BoatsFrame';
+import { sendBoat } from '../boats/send-boat';
+import { Problems } from '../boats/TakeInBoat';
+import { Choice } from '../parts/Choice';
+import { PlaceSketch } from './PlaceSketch';
+
+const POLYGONS: readonly Unmarked['polygons'][] = ['quay', 'bank', 'pontoon', 'building', 'boat'];
+
+/** Either kind of file: a place as this program keeps it, or GeoJSON. */
+function readEither(text: string, name: string, unmarked: Unmarked): Result<ReadPlace> {
+  const json = parseJson(text, MOST_GEOJSON);
+  if (!json.ok) return json;
+  const { value } = json;
+  if (typeof value === 'object' && value !== null && '$schema' in value) {
+    const place = check<Place>(placeSchema, value);
+    return place.ok ? { ok: true, value: { place: place.value, notes: [] } } : place;
+  }
+  return readPlaceGeoJson(text, name, unmarked);
+}
+
+/** Takes in a place from a file of this computer: shown first, and whole or not at all. */
+export function TakeInPlace() {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
+  const [polygons, setPolygons] = useState<Unmarked['polygons']>('quay');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const read = file ? readEither(file.text, file.name, { polygons }) : null;
+  const open = async (event: ChangeEvent<HTMLInputElement>) => {
+    const chosen = event.target.files?.[0];
+    event.target.value = '';
+    setProblems([]);
+    setFile(null);
+    if (!chosen) return;
+    if (chosen.size > MOST_GEOJSON)
+      return setProblems([
+        {
+          path: chosen.name,
+          message: `is ${Math.round(chosen.size / 1e6)} MB; at most ${MOST_GEOJSON / 1e6} MB are read: cut it down to the harbour`,
+        },
+      ]);
+    setFile({ name: chosen.name.replace(/\.[^.]*$/, ''), text: await chosen.text() });
+  };
+  const take = async () => {
+    if (!read?.ok) return;
+    const answer = await sendBoat('POST', '/api/places', JSON.stringify(read.value.place));
+    if (answer.ok) router.push(`/places/${answer.value.id ?? ''}`);
+    else setProblems(answer.problems);
+  };
+  return (
+    <div>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,.geojson,application/json,application/geo+json"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Place file"
+        onChange={(event) => void open(event)}
+      />
+      <button type="button" className={BUTTON} onClick={() => input.current?.click()}>
+        <FolderOpen size={16} /> Take in a file
+      </button>
+      <Problems
+        problems={read && !read.ok ? read.problems : problems}
+        lead="The file was not taken in; nothing has changed."
+      />
+      {read?.ok && (
+        <section aria-label="What the file holds" className="max-w-md pt-3">
+          <PlaceSketch place={read.value.place} />
+          <p className="font-semibold">{read.value.place.name}</p>
+          <p>
+            {read.value.place.features.length} things, {read.value.place.berths.length} berths
+          </p>
+          {read.value.notes.length > 0 && (
+            <>
+              <ul className="text-[13px] text-quiet">
+                {read.value.notes.map((note) => (
+                  <li key={note}>{note}</li>
+                ))}
+              </ul>
+              <p>
+                <span className="text-[13px] text-quiet">polygons that do not say are </span>
+                <Choice
+                  label="Polygons that do not say what they are"
+                  value={polygons}
+                  options={POLYGONS.map((value) => ({ value, text: value }))}
+                  onChange={setPolygons}
+                />
+              </p>
+            </>
+          )}
+          <button type="button" className={BUTTON} onClick={() => void take()}>
+            Take it in
+          </button>
+        </section>
+      )}
+    </div>
+  );
+}

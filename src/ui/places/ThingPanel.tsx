@@ -1,0 +1,300 @@
+'use client';
+import { useState } from 'react';
+import { check, placeSchema, type Berth, type Feature, type Place } from '@/document';
+import { Choice } from '../parts/Choice';
+import { isBerth, replaced, thingOf, without } from './edit';
+import { kindWords } from './finish';
+import type { Thing } from './hit';
+import { LengthBox } from './LengthBox';
+import { usePlace, usePlaceStore } from './store';
+
+const SURFACES = ['usual', 'stone', 'timber', 'fendered', 'earth', 'hull'] as const;
+const LIES: readonly { readonly value: Berth['kind']; readonly text: string }[] = [
+  { value: 'alongside', text: 'alongside, open at both ends' },
+  { value: 'slip', text: 'a slip, entered from its first end' },
+  { value: 'stern-to', text: 'stern to it' },
+  { value: 'bow-to', text: 'bow to it' },
+];
+const SOLIDS = ['quay', 'bank', 'pontoon', 'building', 'boat'] as const;
+
+/** What is chosen: its name, what it is, its figures. */
+export function ThingPanel({ edit }: { edit: (place: Place) => void }) {
+  const place = usePlace((s) => s.place);
+  const thing = usePlace((s) => thingOf(s.place, s.chosen));
+  const store = usePlaceStore();
+  if (!thing) return <Contents />;
+  const change = (part: Partial<Feature> | Partial<Berth>) =>
+    edit(replaced(place, { ...thing, ...part } as Thing));
+  return (
+    <section aria-label="What is chosen" data-testid="thing">
+      <h2 className="pb-1 text-[15px] font-semibold">{thing.name}</h2>
+      <Name key={thing.id} thing={thing} place={place} edit={edit} />
+      {isBerth(thing) ? (
+        <BerthFields berth={thing} change={change} />
+      ) : (
+        <FeatureFields feature={thing} place={place} change={change} />
+      )}
+      <p className="pt-2">
+        <button
+          type="button"
+          className="text-plan underline"
+          onClick={() => {
+            edit(without(place, thing.id));
+            store.getState().choose(null);
+          }}
+        >
+          Take it away
+        </button>
+      </p>
+    </section>
+  );
+}
+
+/** A name counts when the field is left; one that is taken, or none at all, is refused. */
+function Name({ thing, place, edit }: { thing: Thing; place: Place; edit: (p: Place) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const take = () => {
+    if (typed === null || typed.trim() === thing.name) return setTyped(null);
+    const next = renamed(place, thing, typed.trim());
+    const checked = check<Place>(placeSchema, next);
+    if (!checked.ok) return setWrong(checked.problems[0]!.message);
+    setWrong(null);
+    setTyped(null);
+    edit(next);
+  };
+  return (
+    <label className="block pb-1">
+      <span className="text-[13px] text-quiet">called</span>
+      <input
+        className="w-full"
+        value={typed ?? thing.name}
+        maxLength={80}
+        aria-invalid={wrong ? true : undefined}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+      />
+      {wrong && (
+        <span role="alert" className="text-[12.5px] font-semibold text-hurt">
+          {wrong}
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** With the new name wherever the place itself uses the old one. */
+function renamed(place: Place, thing: Thing, name: string): Place {
+  const next = replaced(place, { ...thing, name });
+  if (isBerth(thing) || thing.kind !== 'bollard') return next;
+  return {
+    ...next,
+    features: next.features.map((f) =>
+      f.kind === 'groundLine' && f.tail === thing.name ? { ...f, tail: name } : f,
+    ),
+  };
+}
+
+function FeatureFields({
+  feature,
+  place,
+  change,
+}: {
+  feature: Feature;
+  place: Place;
+  change: (part: Partial<Feature>) => void;
+}) {
+  if ('outline_m' in feature)
+    return (
+      <div className="flex flex-col gap-1">
+        <span>
+          <span className="text-[13px] text-quiet">is a </span>
+          <Choice
+            label="What it is"
+            value={feature.kind}
+            options={SOLIDS.map((value) => ({ value, text: value }))}
+            onChange={(kind) => change({ kind })}
+          />
+        </span>
+        <span>
+          <span className="text-[13px] text-quiet">its face is </span>
+          <Choice
+            label="What its face is"
+            value={feature.surface ?? 'usual'}
+            options={SURFACES.map((value) => ({
+              value,
+              text: value === 'usual' ? `as a ${feature.kind} mostly is` : value,
+            }))}
+            onChange={(surface) =>
+              change({ surface: surface === 'usual' ? undefined : surface } as Partial<Feature>)
+            }
+          />
+        </span>
+        <Height feature={feature} change={change} />
+        <p className="figures text-[13px] text-quiet">{feature.outline_m.length} corners</p>
+      </div>
+    );
+  return (
+    <div className="flex flex-wrap gap-x-4 gap-y-1">
+      <p className="w-full text-[13px] text-quiet">a {kindWords(feature.kind)}</p>
+      <LengthBox
+        label="east"
+        value={feature.x_m}
+        least={-20000}
+        most={20000}
+        onChange={(x_m) => change({ x_m })}
+      />
+      <LengthBox
+        label="north"
+        value={feature.y_m}
+        least={-20000}
+        most={20000}
+        onChange={(y_m) => change({ y_m })}
+      />
+      {feature.kind === 'pile' && (
+        <LengthBox
+          label="radius"
+          value={feature.radius_m}
+          least={0.03}
+          most={20}
+          onChange={(radius_m) => change({ radius_m })}
+        />
+      )}
+      {feature.kind === 'bollard' && (
+        <LengthBox
+          label="over the water"
+          value={feature.height_m}
+          least={0}
+          most={20}
+          onChange={(height_m) => change({ height_m })}
+        />
+      )}
+      {feature.kind === 'groundLine' && (
+        <>
+          <LengthBox
+            label="depth at its weight"
+            value={feature.depth_m}
+            least={0.5}
+            most={60}
+            onChange={(depth_m) => change({ depth_m })}
+          />
+          <span>
+            <span className="text-[13px] text-quiet">tail tied to </span>
+            <Choice
+              label="Its tail is tied to"
+              value={feature.tail}
+              options={place.features.flatMap((f) =>
+                f.kind === 'bollard' ? [{ value: f.name, text: f.name }] : [],
+              )}
+              onChange={(tail) => change({ tail })}
+            />
+          </span>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Height of something solid over the water: known or not. */
+function Height({
+  feature,
+  change,
+}: {
+  feature: Extract<Feature, { outline_m: unknown }>;
+  change: (part: Partial<Feature>) => void;
+}) {
+  const { height_m } = feature;
+  return (
+    <span className="flex flex-wrap items-baseline gap-3">
+      <label className="flex min-h-8 items-center gap-1.5 text-[13px]">
+        <input
+          type="checkbox"
+          className="min-h-0"
+          checked={height_m !== undefined}
+          onChange={(event) =>
+            change({ height_m: event.target.checked ? 1 : undefined } as Partial<Feature>)
+          }
+        />
+        height known
+      </label>
+      {height_m !== undefined && (
+        <LengthBox
+          label="over the water"
+          value={height_m}
+          least={0.1}
+          most={200}
+          onChange={(metres) => change({ height_m: metres })}
+        />
+      )}
+    </span>
+  );
+}
+
+function BerthFields({ berth, change }: { berth: Berth; change: (part: Partial<Berth>) => void }) {
+  return (
+    <div className="flex flex-col gap-1">
+      <span>
+        <span className="text-[13px] text-quiet">she lies </span>
+        <Choice
+          label="How she lies"
+          value={berth.kind}
+          options={LIES}
+          onChange={(kind) => change({ kind })}
+        />
+      </span>
+      <LengthBox
+        label="its top over the water"
+        value={berth.height_m}
+        least={0}
+        most={12}
+        onChange={(height_m) => change({ height_m })}
+      />
+      <p>
+        <button
+          type="button"
+          className="text-plan underline"
+          onClick={() => change({ edge_m: [berth.edge_m[1], berth.edge_m[0]] })}
+        >
+          Turn its ends round
+        </button>
+      </p>
+    </div>
+  );
+}
+
+/** Everything there is, to be chosen by keyboard as well. */
+function Contents() {
+  const place = usePlace((s) => s.place);
+  const store = usePlaceStore();
+  const things = [...place.berths, ...place.features];
+  return (
+    <details>
+      <summary className="cursor-pointer font-semibold">
+        All it holds: {place.features.length} things, {place.berths.length} berths
+      </summary>
+      {things.length === 0 && (
+        <p className="text-quiet">
+          Nothing yet. Begin with the edge you know best: a quay or a pontoon.
+        </p>
+      )}
+      <ul className="pt-1 text-[13px]">
+        {things.map((thing) => (
+          <li key={thing.id}>
+            <button
+              type="button"
+              className="min-h-7 text-left hover:text-plan"
+              onClick={() => {
+                store.getState().setTool({ is: 'choose' });
+                store.getState().choose(thing.id);
+              }}
+            >
+              {thing.name}{' '}
+              <span className="text-quiet">{isBerth(thing) ? 'berth' : kindWords(thing.kind)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

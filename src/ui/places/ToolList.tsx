@@ -1,0 +1,46 @@
+'use client';
+import { kindWords } from './finish';
+import { usePlace, usePlaceStore, type Tool } from './store';
+
+const OUTLINES = ['quay', 'bank', 'pontoon', 'building'] as const;
+const SPOTS = ['pile', 'bollard', 'buoy', 'mark', 'groundLine'] as const;
+
+const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
+  { name: 'choose and move', tool: { is: 'choose' } },
+  ...OUTLINES.map((kind) => ({ name: kind, tool: { is: 'outline', kind } as const })),
+  { name: 'row of fingers', tool: { is: 'row' } },
+  { name: 'moored boat', tool: { is: 'boat', length: 10, beam: 3.3, heading: 0 } },
+  ...SPOTS.map((kind) => ({ name: kindWords(kind), tool: { is: 'spot', kind } as const })),
+  { name: 'berth', tool: { is: 'berth' } },
+  { name: 'measure', tool: { is: 'measure' } },
+];
+
+const kindOf = (tool: Tool) => ('kind' in tool ? `${tool.is} ${tool.kind}` : tool.is);
+
+/** What can be drawn. */
+export function ToolList() {
+  const store = usePlaceStore();
+  const now = usePlace((s) => kindOf(s.tool));
+  return (
+    <div role="radiogroup" aria-label="What a press does" className="grid grid-cols-2 gap-x-3">
+      {TOOLS.map(({ name, tool }) => {
+        const on = kindOf(tool) === now;
+        return (
+          <label
+            key={name}
+            className={`flex min-h-8 cursor-pointer items-center gap-2 ${on ? 'font-semibold text-plan' : 'hover:text-plan'}`}
+          >
+            <input
+              type="radio"
+              name="tool"
+              className="min-h-0"
+              checked={on}
+              onChange={() => store.getState().setTool(tool)}
+            />
+            {name}
+          </label>
+        );
+      })}
+    </div>
+  );
+}

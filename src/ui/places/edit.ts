@@ -1,0 +1,115 @@
+import { toCentimetres, type Berth, type Feature, type Place } from '@/document';
+import type { Thing } from './hit';
+import { onSegment, type XY } from './snap';
+
+export const isBerth = (thing: Thing): thing is Berth => 'edge_m' in thing;
+
+export const thingOf = (place: Place, id: string | null): Thing | null =>
+  [...place.features, ...place.berths].find((one) => one.id === id) ?? null;
+
+/** Corners of a thing: of an outline, the ends of a berth, or the place of a single thing. */
+export function cornersOf(thing: Thing): readonly XY[] {
+  if (isBerth(thing)) return thing.edge_m;
+  if ('outline_m' in thing) return thing.outline_m;
+  return [[thing.x_m, thing.y_m]];
+}
+
+/** The same with its corners elsewhere. */
+export function withCorners<T extends Thing>(thing: T, corners: readonly XY[]): T {
+  const points = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);
+  if (isBerth(thing)) return { ...thing, edge_m: [points[0]!, points[1]!] };
+  if ('outline_m' in thing) return { ...thing, outline_m: points };
+  return { ...thing, x_m: points[0]![0], y_m: points[0]![1] };
+}
+
+export const moved = <T extends Thing>(thing: T, dx: number, dy: number): T =>
+  withCorners(
+    thing,
+    cornersOf(thing).map(([x, y]): XY => [x + dx, y + dy]),
+  );
+
+/** The same place with one thing of it changed. */
+export function replaced(place: Place, thing: Thing): Place {
+  return isBerth(thing)
+    ? { ...place, berths: place.berths.map((one) => (one.id === thing.id ? thing : one)) }
+    : { ...place, features: place.features.map((one) => (one.id === thing.id ? thing : one)) };
+}
+
+/** Without a thing; ground lines that were tied to it go too, and berths that lay on nothing else. */
+export function without(place: Place, id: string): Place {
+  const gone = place.features.find((f) => f.id === id);
+  return {
+    ...place,
+    features: place.features.filter(
+      (f) => f.id !== id && !(f.kind === 'groundLine' && f.tail === gone?.name),
+    ),
+    berths: place.berths.flatMap((berth) => {
+      if (berth.id === id) return [];
+      const on = berth.on.filter((one) => one !== id);
+      return on.length === 0 ? [] : [on.length === berth.on.length ? berth : { ...berth, on }];
+    }),
+  };
+}
+
+/** A name with a number that nothing on the place has, and an id made of it. */
+export function freeName(
+  place: Place,
+  kind: string,
+): { readonly id: string; readonly name: string } {
+  const things = [...place.features, ...place.berths];
+  for (let n = 1; ; n++) {
+    const name = `${kind} ${n}`;
+    const id = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+    if (!things.some((one) => one.name === name || one.id === id)) return { id, name };
+  }
+}
+
+const ON_M = 0.6;
+
+/** Things an edge lies on, the nearest to its middle first. */
+export function liesOn(place: Place, [a, b]: readonly [XY, XY]): string[] {
+  const middle: XY = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+  const spots = [a, middle, b];
+  return place.features
+    .flatMap((f) => {
+      if (!('outline_m' in f) || f.kind === 'boat') return [];
+      const off = Math.min(...spots.map((at) => fromRing(f.outline_m, at)));
+      return off <= ON_M ? [{ id: f.id, off: fromRing(f.outline_m, middle) }] : [];
+    })
+    .sort((p, q) => p.off - q.off)
+    .slice(0, 6)
+    .map(({ id }) => id);
+}
+
+function fromRing(ring: readonly XY[], at: XY): number {
+  return Math.min(
+    ...ring.map((a, i) => {
+      const on = onSegment(a, ring[(i + 1) % ring.length]!, at);
+      return Math.hypot(on[0] - at[0], on[1] - at[1]);
+    }),
+  );
+}
+
+/** A feature of a kind, drawn by its corners. */
+export function drawn(
+  kind: Feature['kind'],
+  corners: readonly XY[],
+  named: { readonly id: string; readonly name: string },
+  tail: string,
+): Feature {
+  const points = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);
+  const [x_m, y_m] = points[0]!;
+  switch (kind) {
+    case 'pile':
+      return { kind, ...named, x_m, y_m, radius_m: 0.15 };
+    case 'mark':
+    case 'buoy':
+      return { kind, ...named, x_m, y_m };
+    case 'bollard':
+      return { kind, ...named, x_m, y_m, height_m: 0.6 };
+    case 'groundLine':
+      return { kind, ...named, x_m, y_m, depth_m: 4, tail };
+    default:
+      return { kind, ...named, outline_m: points };
+  }
+}

@@ -1,0 +1,321 @@
+import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
+import { cornersOf, freeName, liesOn, moved, replaced, thingOf, without } from './edit';
+import { finish, pointsFor } from './finish';
+import { thingAt } from './hit';
+import { alongLeg, legOf } from './leg';
+import { snap, type XY } from './snap';
+import { createPlaceStore } from './store';
+import { fitted, type Picture } from './Underlay';
+
+const place: Place = {
+  $schema: 'yawtrope:place',
+  version: 1,
+  id: 'pool',
+  name: 'Pool',
+  note: '',
+  features: [
+    {
+      kind: 'pontoon',
+      id: 'long',
+      name: 'long pontoon',
+      outline_m: [
+        [0, 0],
+        [40, 0],
+        [40, 3],
+        [0, 3],
+      ],
+    },
+    { kind: 'bollard', id: 'b1', name: 'bollard 1', x_m: 10, y_m: 0.2, height_m: 0.6 },
+    {
+      kind: 'groundLine',
+      id: 'g1',
+      name: 'ground line 1',
+      x_m: 10,
+      y_m: -20,
+      depth_m: 4,
+      tail: 'bollard 1',
+    },
+    {
+      kind: 'boat',
+      id: 'boat-1',
+      name: 'boat 1',
+      outline_m: [
+        [20, -1],
+        [28, -1],
+        [30, -2.5],
+        [28, -4],
+        [20, -4],
+      ],
+    },
+  ],
+  berths: [
+    {
+      kind: 'alongside',
+      id: 'berth-1',
+      name: 'berth 1',
+      edge_m: [
+        [1, 0],
+        [15, 0],
+      ],
+      on: ['long'],
+      height_m: 0.5,
+    },
+  ],
+};
+
+describe('a point put on the plan', () => {
+  it('is drawn to a corner, to an edge, square or parallel to what is there, else to the decimetre', () => {
+    const at = (x: number, y: number, before: readonly XY[] = []) =>
+      snap(place, [x, y], before, 10);
+    expect(at(40.5, 3.4)).toEqual({ at: [40, 3], to: 'corner' });
+    expect(at(33.337, 0.4)).toEqual({ at: [33.34, 0], to: 'edge' });
+    expect(at(-7.234, -9.871)).toEqual({ at: [-7.2, -9.9], to: 'grid' });
+    // Twelve metres and a bit from the last corner, three degrees off square to the leg before.
+    const leg: XY[] = [
+      [-30, -30],
+      [-30 + 10 * Math.SQRT1_2, -30 + 10 * Math.SQRT1_2],
+    ];
+    const [x, y] = alongLeg(leg[1]!, 12.04, 45 + 90 + 3);
+    const square = snap(place, [x, y], leg, 10);
+    expect(square.to).toBe('right angle');
+    expect(legOf(leg[1]!, square.at)).toMatchObject({ bearing: 135 });
+    expect(legOf(leg[1]!, square.at).length).toBeCloseTo(12, 1);
+    // Along the pontoon, which runs east, from a first corner far from it.
+    expect(at(-10, -40.5, [[-30, -40]])).toEqual({ at: [-10, -40], to: 'parallel' });
+    // Back to where the outline began.
+    const ring: XY[] = [
+      [-30, -40],
+      [-20, -40],
+      [-20, -30],
+    ];
+    expect(at(-29.6, -39.5, ring)).toEqual({ at: [-30, -40], to: 'corner' });
+  });
+});
+
+describe('what lies under a point', () => {
+  it('is a single thing before a berth, a berth before an outline, the smallest outline first', () => {
+    const id = (x: number, y: number) => thingAt(place, [x, y], 10)?.id ?? null;
+    expect(id(10.1, 0.3)).toBe('b1');
+    expect(id(5, 0.3)).toBe('berth-1');
+    expect(id(30, 1.5)).toBe('long');
+    expect(id(24, -2)).toBe('boat-1');
+    expect(id(60, 60)).toBeNull();
+    const over = {
+      ...place,
+      features: [
+        ...place.features,
+        {
+          ...place.features[3]!,
+          id: 'small',
+          outline_m: [
+            [22, -2],
+            [24, -2],
+            [24, -3],
+          ] as [number, number][],
+        },
+      ],
+    } as Place;
+    expect(thingAt(over, [23.5, -2.2], 10)?.id).toBe('small');
+  });
+});
+
+describe('changing a place', () => {
+  it('moves by corners, and what is untouched stays the same object', () => {
+    const boat = thingOf(place, 'boat-1')!;
+    const next = replaced(place, moved(boat, 2, -1));
+    expect(cornersOf(thingOf(next, 'boat-1')!)[2]).toEqual([32, -3.5]);
+    expect(next.features[0]).toBe(place.features[0]);
+    expect(next.berths).toBe(place.berths);
+  });
+
+  it('takes away what hung on a thing with it', () => {
+    expect(without(place, 'b1').features.map(({ id }) => id)).toEqual(['long', 'boat-1']);
+    expect(without(place, 'long').berths).toEqual([]);
+    const both = { ...place, berths: [{ ...place.berths[0]!, on: ['long', 'b1'] }] };
+    expect(without(both, 'long').berths[0]!.on).toEqual(['b1']);
+    expect(check(placeSchema, without(place, 'b1')).ok).toBe(true);
+  });
+
+  it('finds free names, and what an edge lies on', () => {
+    expect(freeName(place, 'bollard')).toEqual({ id: 'bollard-2', name: 'bollard 2' });
+    expect(
+      liesOn(place, [
+        [2, 0.1],
+        [12, 0.1],
+      ]),
+    ).toEqual(['long']);
+    // Boats come and go: nobody's berth lies on one.
+    expect(
+      liesOn(place, [
+        [20, -4],
+        [28, -4],
+      ]),
+    ).toEqual([]);
+  });
+
+  it('makes of points what the tool says, or says why not', () => {
+    const tool = { is: 'outline', kind: 'quay' } as const;
+    expect(
+      finish(place, tool, [
+        [0, 9],
+        [5, 9],
+      ]),
+    ).toMatchObject({ why: expect.stringMatching(/three/) as string });
+    const made = finish(place, tool, [
+      [0, 9],
+      [5, 9],
+      [5, 14],
+    ]);
+    expect('place' in made && check(placeSchema, made.place).ok).toBe(true);
+    const berth = finish(place, { is: 'berth' }, [
+      [20, 3],
+      [35, 3],
+    ]);
+    expect('place' in berth && thingOf(berth.place, berth.id)).toMatchObject({ on: ['long'] });
+    expect(
+      finish(place, { is: 'berth' }, [
+        [20, 30],
+        [35, 30],
+      ]),
+    ).toHaveProperty('why');
+    expect(
+      finish(without(place, 'b1'), { is: 'spot', kind: 'groundLine' }, [[0, 0]]),
+    ).toHaveProperty('why');
+    expect([
+      pointsFor(tool),
+      pointsFor({ is: 'berth' }),
+      pointsFor({ is: 'spot', kind: 'pile' }),
+    ]).toEqual([null, 2, 1]);
+  });
+
+  it('is undone edit by edit', () => {
+    const store = createPlaceStore(place);
+    store.getState().edit(without(place, 'b1'));
+    store.getState().choose('long');
+    store.getState().edit(without(store.getState().place, 'boat-1'));
+    store.temporal.getState().undo();
+    expect(store.getState().place.features.map(({ id }) => id)).toEqual(['long', 'boat-1']);
+    store.temporal.getState().undo();
+    expect(store.getState().place).toBe(place);
+    store.temporal.getState().redo();
+    expect(store.getState().place.features).toHaveLength(2);
+  });
+});
+
+it('a picture is turned and scaled so that two of its points lie where they belong', () => {
+  const picture: Picture = {
+    address: '',
+    width: 400,
+    height: 200,
+    x: 5,
+    y: -3,
+    metresPerPixel: 0.25,
+    turned_deg: 10,
+  };
+  const to: [XY, XY] = [
+    [100, 50],
+    [100, 80],
+  ];
+  const next = fitted(
+    picture,
+    [
+      [0, 0],
+      [20, 0],
+    ],
+    to,
+  )!;
+  expect(next.metresPerPixel).toBeCloseTo(0.375, 9);
+  // East became north: it was turned a quarter back.
+  expect(next.turned_deg).toBeCloseTo(-80, 9);
+  expect([next.x, next.y]).toEqual([expect.closeTo(104.5, 9), expect.closeTo(57.5, 9)]);
+  expect(
+    fitted(
+      picture,
+      [
+        [1, 1],
+        [1, 1],
+      ],
+      to,
+    ),
+  ).toBeNull();
+});
+
+describe('a row of fingers', () => {
+  const row: FingerRow = {
+    name: 'North side',
+    from_m: [100, 50],
+    bearing_deg: 90,
+    side: 'port',
+    fingers: 6,
+    pitch_m: 9.5,
+    length_m: 10,
+    width_m: 0.8,
+    lean_deg: 0,
+    walkwayWidth_m: 2.4,
+    boats: 2,
+    occupied: [2, 5],
+    boatLength_m: 9,
+    boatBeam_m: 3.1,
+  };
+  const empty: Place = { ...place, features: [], berths: [] };
+  const made = (part: Partial<FingerRow> = {}) => {
+    const done = fingerRow(empty, { ...row, ...part });
+    if (!done.ok) throw new Error(done.problems[0]!.message);
+    return done.value;
+  };
+
+  it('has its walkway, fingers, boats where somebody lies and slips where nobody does', () => {
+    const { features, berths } = made();
+    const kinds = features.map(({ kind }) => kind);
+    expect(kinds.filter((kind) => kind === 'pontoon')).toHaveLength(7);
+    expect(kinds.filter((kind) => kind === 'boat')).toHaveLength(2);
+    expect(berths).toHaveLength(8);
+    expect(check(placeSchema, { ...empty, features, berths }).ok).toBe(true);
+    // Running east with the fingers to its left, they point north of where it begins.
+    const finger = thingOf({ ...empty, features, berths }, 'north-side-finger-6')!;
+    expect(cornersOf(finger)).toEqual([
+      [147.1, 50],
+      [147.9, 50],
+      [147.9, 60],
+      [147.1, 60],
+    ]);
+    expect(cornersOf(features[0]!).map(([, y]) => y)).toEqual([50, 50, 47.6, 47.6]);
+    // The first slip lies on the first finger's far side, its mouth at the finger's end.
+    expect(berths[0]).toMatchObject({
+      edge_m: [
+        [100.4, 60],
+        [100.4, 50],
+      ],
+      on: ['north-side-finger-1', 'north-side-walkway'],
+    });
+  });
+
+  it('turned, mirrored or leaning it keeps its lengths', () => {
+    for (const bearing_deg of [0, 37, 211]) {
+      for (const side of ['port', 'starboard'] as const) {
+        for (const lean_deg of [-20, 0, 15]) {
+          const { features, berths } = made({ bearing_deg, side, lean_deg, occupied: [] });
+          const finger = cornersOf(features[2]!);
+          const long = legOf(finger[1]!, finger[2]!);
+          expect(long.length).toBeCloseTo(10, 1);
+          const hand = side === 'port' ? -1 : 1;
+          const off = ((long.bearing - bearing_deg - hand * (90 - lean_deg) + 540) % 360) - 180;
+          expect(Math.abs(off)).toBeLessThan(1);
+          for (const { edge_m } of berths) expect(legOf(...edge_m).length).toBeCloseTo(10, 1);
+        }
+      }
+    }
+  });
+
+  it('says what does not fit: fingers too close, boats too broad, names that are taken', () => {
+    const wrong = (part: Partial<FingerRow>, on: Place = empty) => {
+      const done = fingerRow(on, { ...row, ...part });
+      return done.ok ? '' : `${done.problems[0]!.path}: ${done.problems[0]!.message}`;
+    };
+    expect(wrong({ pitch_m: 1.6 })).toMatch(/^pitch_m/);
+    expect(wrong({ boatBeam_m: 4.6 })).toMatch(/^boatBeam_m: does not fit: there are 8.7 m/);
+    expect(wrong({ fingers: 0 })).toMatch(/^fingers/);
+    const { features } = made();
+    expect(wrong({}, { ...empty, features })).toMatch(/^name: .*already/);
+  });
+});
