@@ -133,7 +133,7 @@ export function PlacePlan({
           </Stage>
         )}
       </div>
-      <PlaceNames place={shown} named={null} camera={camera} view={view} />
+      <PlaceNames place={preview ?? shown} named={null} camera={camera} view={view} />
       {draws && (
         <DraftLine tool={tool} points={points} pointer={pointer} camera={camera} view={view} />
       )}

@@ -15,6 +15,7 @@ import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 const BOATS_FROM = 4.5;
 const MARKS_FROM = 11;
 const LAND_FROM = 1.5;
+const BERTHS_FROM = 7;
 
 function middle(outline: readonly (readonly [number, number])[]): [number, number] {
   const xs = outline.map(([x]) => x);
@@ -82,10 +83,11 @@ export function PlaceNames({
     return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y, needed }];
   });
   const berths = place.berths.flatMap((berth): Label[] => {
-    if (!used.has(berth.name)) return [];
+    // Where there is only the place, its berths are what it is about.
+    if (named ? !used.has(berth.name) : camera.scale < BERTHS_FROM) return [];
     const [[ax, ay], [bx, by]] = berth.edge_m;
     const [x, y] = toScreen(camera, view, (ax + bx) / 2, (ay + by) / 2);
-    return [{ id: berth.id, name: berth.name, x, y, needed: true }];
+    return [{ id: berth.id, name: berth.name, x, y, needed: named !== null }];
   });
   const boats = others.map(({ id, name, start }): Label => {
     const [x, y] = toScreen(camera, view, start.x_m, start.y_m);
