@@ -1,3 +1,5 @@
+export { contentsOf, mergeArchive, replaceAll, standingOf, type Standing } from './archive';
+export { backUp, keepBackups, listBackups, restoreBackup, type Backup } from './backup';
 export { beginIn } from './begin';
 export { keptBoats, type ListedBoat, type OpenedBoat } from './boats';
 export { insertFigure, listFigures, removeFigure } from './figures';

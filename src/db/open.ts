@@ -5,7 +5,9 @@ import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import * as schema from './schema';
 
-export type Library = BetterSQLite3Database<typeof schema>;
+export type Library = BetterSQLite3Database<typeof schema> & {
+  readonly $client: Database.Database;
+};
 
 const FILE = 'yawtrope.sqlite';
 
@@ -15,11 +17,11 @@ export function dataDirectory(): string {
 }
 
 /** Opens the database in a directory, brought up to the newest migration. Throws if it cannot be written. */
-export function openLibrary(directory: string): Library {
+export function openLibrary(directory: string, file = FILE): Library {
   // Not recursive: that never ends on file systems that refuse it, such as /proc.
   if (!existsSync(directory)) mkdirSync(directory);
   accessSync(directory, constants.W_OK);
-  const sqlite = new Database(join(directory, FILE));
+  const sqlite = new Database(join(directory, file));
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('busy_timeout = 5000');
   sqlite.pragma('foreign_keys = ON');

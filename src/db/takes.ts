@@ -97,7 +97,8 @@ export function saveNotes(
 
 type Row = typeof takes.$inferSelect;
 
-function fileOf(row: Row): Result<DrivenFile> {
+/** A kept row as the file it is; what is wrong where it cannot be read. */
+export function fileOf(row: Row): Result<DrivenFile> {
   const parts = `{"$schema":"${DRIVEN_SCHEMA}","version":1,"manoeuvre":${row.manoeuvre},"recording":${row.recording},"notes":${row.notes}}`;
   return read(drivenFileSchema, parts, `take '${row.id}'`);
 }

@@ -156,3 +156,11 @@ export { parseJson } from './json';
 export { clearWidth, fingerRow, fingerRowSchema, slipsOf, type FingerRow } from './finger-row';
 export { roomAbout, type Room } from './measure';
 export { mooredOutline, toCentimetres } from './moored';
+export {
+  LIBRARY_PARTS,
+  LIBRARY_SCHEMAS,
+  libraryTakeSchema,
+  type LibraryContents,
+  type LibraryPart,
+  type LibraryTake,
+} from './library';

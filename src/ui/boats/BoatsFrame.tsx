@@ -10,7 +10,7 @@ export function BoatsFrame({
   area = 'boats',
 }: {
   children: ReactNode;
-  area?: 'boats' | 'places' | 'manoeuvres';
+  area?: 'boats' | 'places' | 'library' | 'manoeuvres';
 }) {
   const here = (name: typeof area) => `${area === name ? 'font-semibold ' : ''}hover:text-plan`;
   useTheme();
@@ -29,6 +29,9 @@ export function BoatsFrame({
           </Link>
           <Link href="/places" className={here('places')}>
             Places
+          </Link>
+          <Link href="/library" className={here('library')}>
+            Keeping
           </Link>
         </nav>
         <div className="ml-auto flex items-center">

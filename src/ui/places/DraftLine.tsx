@@ -17,7 +17,7 @@ const SNAP_WORDS: Readonly<Record<Snapped['to'], string>> = {
 export function DraftLine({
   tool,
   points,
-  pointer,
+  pointer: over,
   camera,
   view,
 }: {
@@ -28,6 +28,8 @@ export function DraftLine({
   view: View;
 }) {
   const units = useUnits();
+  // Measured already: the next press begins anew.
+  const pointer = tool.is === 'measure' && points.length === 2 ? null : over;
   const one = tool.is === 'spot' || tool.is === 'boat' || tool.is === 'row';
   const legs = pointer && !one ? [...points, pointer.at] : points;
   const at = legs.map(([x, y]) => toScreen(camera, view, x, y));

@@ -33,6 +33,9 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
         <Link href="/places" className="font-semibold hover:text-plan">
           Places
         </Link>
+        <Link href="/library" className="font-semibold hover:text-plan">
+          Keeping
+        </Link>
       </nav>
       <header className="border-b-2 border-ink pb-6">
         <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>

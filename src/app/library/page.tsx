@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { listBackups } from '@/db';
+import { LibraryPage } from '@/ui/library/LibraryPage';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Keeping and restoring' };
+
+export default function Page() {
+  return <LibraryPage backups={listBackups()} />;
+}

@@ -1,0 +1,1 @@
+export { MOST_ARCHIVE_BYTES, readArchive, writeArchive, type ReadArchive } from './archive';
