@@ -20,7 +20,9 @@ let saves = 0;
 let lost = 0;
 let inFlight = 0;
 for (let round = 1; round <= times; round++) {
-  let { revision, manoeuvre } = await kept();
+  const opened = await kept();
+  const { manoeuvre } = opened;
+  let { revision } = opened;
   if (acknowledged > 0) {
     // What was on its way when the server died may have come through, or not; nothing before it may be gone.
     const found = Number(manoeuvre.note);

@@ -89,9 +89,14 @@ async function main(): Promise<void> {
     await page.find('form[aria-label="A new manoeuvre"]');
     await keep('new');
 
-    await page.open('quince-takes-a-slip');
-    await page.settled();
-    await keep('figures');
+    await driver.get(`${server.address}/places`);
+    await page.press("//button[normalize-space()='Draw a new place']");
+    await page.find('[role=application]');
+    await page.press("//div[@role='radiogroup']//label[normalize-space()='row of fingers']");
+    for (const slip of [1, 2, 4, 7, 8])
+      await page.press(`//fieldset[legend='taken']//label[normalize-space()='${slip}']/input`);
+    await driver.sleep(1200);
+    await keep('place');
     await page.open('stern-to-before-supper');
     await page.settled();
     const back = await page.find('[aria-label="Playhead"]');
