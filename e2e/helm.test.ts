@@ -11,17 +11,8 @@ const key = (...keys: string[]) =>
     .sendKeys(...keys)
     .perform();
 const run = <T>(script: string) => app.driver.executeScript<T>(script);
-const status = (what: string) =>
-  app.page.until(
-    what,
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes(what),
-  );
-const rehearse = async (id: string) => {
-  await app.page.open(id);
-  await app.page.press("//nav[@aria-label='Phases']//button[.='Rehearse']");
-  await status('Ready');
-};
+const status = (what: string) => app.page.liveStatus(what);
+const rehearse = (id: string) => app.page.rehearse(id);
 const slider = (name: string) =>
   run<string | null>(
     `return document.querySelector('[role=slider][aria-label="${name}"]')?.getAttribute('aria-valuetext') ?? null`,

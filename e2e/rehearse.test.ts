@@ -13,18 +13,8 @@ const key = async (...keys: string[]) => {
   for (const one of keys) await app.driver.actions().sendKeys(one).perform();
 };
 const phase = (name: string) => press(`//nav[@aria-label='Phases']//button[.='${name}']`);
-const status = (what: string) =>
-  app.page.until(
-    what,
-    () => text('[data-testid=live-status]'),
-    (t) => t.includes(what),
-  );
-/** Opens a manoeuvre to be driven, and waits until she lies there. */
-const rehearse = async (id: string) => {
-  await app.page.open(id);
-  await phase('Rehearse');
-  await status('Ready');
-};
+const status = (what: string) => app.page.liveStatus(what);
+const rehearse = (id: string) => app.page.rehearse(id);
 const seconds = async () => {
   const [minutes, rest] = (await text('[data-testid=live-time]')).split(':');
   return 60 * Number(minutes) + Number(rest);

@@ -85,6 +85,22 @@ export class WorkspacePage {
     await this.press(`//*[@role='option'][starts-with(normalize-space(), "${start}")]`);
   }
 
+  /** Waits until what stands over the helm says so. */
+  liveStatus(what: string): Promise<string> {
+    return this.until(
+      what,
+      () => this.text('[data-testid=live-status]'),
+      (t) => t.includes(what),
+    );
+  }
+
+  /** Opens a manoeuvre to be driven, and waits until she lies there. */
+  async rehearse(id: string): Promise<void> {
+    await this.open(id);
+    await this.press("//nav[@aria-label='Phases']//button[.='Rehearse']");
+    await this.liveStatus('Ready');
+  }
+
   async openBeat(number: number): Promise<void> {
     const heads = await this.driver.findElements(By.css('ol[aria-label="Beats"] button'));
     await heads[number - 1]!.click();

@@ -1,16 +1,8 @@
-import { beginManoeuvre, failure, success, type Begin, type Result } from '@/document';
+import { beginManoeuvre, failure, idFrom, success, type Begin, type Result } from '@/document';
 import { keptBoats } from './boats';
 import { keptPlaces } from './places';
 import { freeId, insertManoeuvre } from './manoeuvres';
 import type { Library } from './open';
-
-const idOf = (title: string) =>
-  title
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 58) || 'manoeuvre';
 
 /** Begins a manoeuvre for a berth, in a boat and place that are kept. Returns its id. */
 export function beginIn(db: Library, wish: Begin, now: number): Result<string> {
@@ -21,7 +13,7 @@ export function beginIn(db: Library, wish: Begin, now: number): Result<string> {
   if (!place) return failure({ path: 'placeId', message: `there is no place '${wish.placeId}'` });
   if (!place.ok) return place;
   return db.transaction(() => {
-    const id = freeId(db, idOf(wish.title));
+    const id = freeId(db, idFrom(wish.title, 'manoeuvre'));
     const begun = beginManoeuvre({
       ...wish,
       id,

@@ -11,6 +11,17 @@ export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, {
   error: 'use 1 to 64 small letters, digits and hyphens, starting with a letter or digit',
 });
 
+/** An id made of words: small letters, digits and hyphens, as long as leaves room for a number behind it. */
+export function idFrom(words: string, otherwise: string): string {
+  const made = words
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 56);
+  return made || otherwise;
+}
+
 export const shortText = z
   .string()
   .trim()

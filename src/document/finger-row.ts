@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { compass, pointOnPlace, shortText, within } from './fields';
+import { compass, idFrom, pointOnPlace, shortText, within } from './fields';
 import type { Berth, Feature, Place } from './place';
 import { mooredOutline, toCentimetres } from './moored';
 import { check, failure, success, type Result } from './result';
@@ -84,13 +84,7 @@ export function fingerRow(
     toCentimetres(row.from_m[0] + a * ax + o * ox + s * sx + back * bx),
     toCentimetres(row.from_m[1] + a * ay + o * oy + s * sy + back * by),
   ];
-  const prefix =
-    row.name
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 40) || 'row';
+  const prefix = idFrom(row.name, 'row').slice(0, 40);
   const end = (row.fingers - 1) * row.pitch_m;
   const half = row.width_m / 2;
   const walk = `${prefix}-walkway`;

@@ -164,3 +164,4 @@ export {
   type LibraryPart,
   type LibraryTake,
 } from './library';
+export { idFrom } from './fields';

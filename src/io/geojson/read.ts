@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   check,
   failure,
+  idFrom,
   parseJson,
   placeSchema,
   PLACE_SCHEMA,
@@ -91,14 +92,6 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
 const SOLIDS = new Set(['quay', 'pontoon', 'bank', 'boat', 'building']);
 const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'groundLine']);
 
-const idFrom = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 56);
-
 /** Makes ids and names that are free, from what is wished. */
 class Free {
   private readonly taken = new Set<string>();
@@ -145,7 +138,7 @@ export function readPlaceGeoJson(
     const called = wished.slice(0, 72) || `${String(made.kind)} ${place.features.length + 1}`;
     const one = {
       ...made,
-      id: ids.of(idFrom(part.id ?? '') || idFrom(called) || 'thing', '-'),
+      id: ids.of(idFrom(part.id ?? '', idFrom(called, 'thing')), '-'),
       name: names.of(called, ' '),
     };
     if ('edge_m' in one) place.berths.push(one);
@@ -157,7 +150,7 @@ export function readPlaceGeoJson(
   const whole = check<Place>(placeSchema, {
     $schema: PLACE_SCHEMA,
     version: 1,
-    id: idFrom(yawtrope?.id ?? name) || 'place',
+    id: idFrom(yawtrope?.id ?? name, 'place'),
     name: (yawtrope?.name ?? name).trim().slice(0, 80) || 'A place',
     note: yawtrope?.note ?? '',
     origin,

@@ -1,38 +1,31 @@
 'use client';
 import { FolderOpen } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import type { Problem } from '@/document';
+import { FileButton } from '../parts/FileButton';
 import { BUTTON } from './BoatsFrame';
 import { sendBoat } from './send-boat';
 
 /** Takes in a boat file from this computer. */
 export function TakeInBoat() {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const take = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const take = async (file: File) => {
     const answer = await sendBoat('POST', '/api/boats', await file.text());
     if (answer.ok) router.push(`/boats/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };
   return (
     <div>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Boat file"
         accept=".json,application/json"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Boat file"
-        onChange={(event) => void take(event)}
-      />
-      <button type="button" className={BUTTON} onClick={() => input.current?.click()}>
+        className={BUTTON}
+        onFile={(file) => void take(file)}
+      >
         <FolderOpen size={16} /> Open a boat file
-      </button>
+      </FileButton>
       <Problems problems={problems} lead="The file was not taken in; nothing has changed." />
     </div>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { z } from 'zod';
 import {
   failure,
@@ -13,6 +13,7 @@ import {
 import { BoatsFrame, BUTTON, LINK } from '../boats/BoatsFrame';
 import { sendBoat } from '../boats/send-boat';
 import { Problems } from '../boats/TakeInBoat';
+import { FileButton } from '../parts/FileButton';
 import { dayAndTime } from '../words/when';
 
 const standing = z.object({ fresh: z.number(), same: z.number(), different: z.number() });
@@ -62,7 +63,6 @@ interface Copy {
 /** All that is kept in one file, and back again; and the copies the server makes by itself. */
 export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -73,13 +73,10 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
     setDone(null);
     setAsked(null);
   };
-  const look = async (event: ChangeEvent<HTMLInputElement>) => {
-    const chosen = event.target.files?.[0] ?? null;
-    event.target.value = '';
+  const look = async (chosen: File) => {
     begin();
     setLooked(null);
     setFile(chosen);
-    if (!chosen) return;
     const answer = await send(chosen, 'preview');
     if (answer.ok) setLooked(answer.value);
     else setProblems(answer.problems);
@@ -115,18 +112,14 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
             <a className={BUTTON} href="/api/library" download>
               Keep everything as a file
             </a>
-            <input
-              ref={input}
-              type="file"
+            <FileButton
+              label="Archive file"
               accept=".zip,application/zip"
-              className="sr-only"
-              tabIndex={-1}
-              aria-label="Archive file"
-              onChange={(event) => void look(event)}
-            />
-            <button type="button" className={BUTTON} onClick={() => input.current?.click()}>
+              className={BUTTON}
+              onFile={(chosen) => void look(chosen)}
+            >
               Look into such a file
-            </button>
+            </FileButton>
           </div>
           <Problems problems={problems} lead="That was not done; nothing has changed." />
           {done && (

@@ -1,5 +1,6 @@
 'use client';
-import { useEffect, useRef, useState, type ChangeEvent } from 'react';
+import { useEffect, useState } from 'react';
+import { FileButton } from '../parts/FileButton';
 import { LengthBox } from './LengthBox';
 import type { XY } from './snap';
 import { usePlace, usePlaceStore } from './store';
@@ -18,7 +19,6 @@ export function PicturePanel({
   picture: Picture | null;
   onChange: (picture: Picture | null) => void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   const store = usePlaceStore();
   const tool = usePlace((s) => s.tool);
   const points = usePlace((s) => s.points);
@@ -26,10 +26,7 @@ export function PicturePanel({
   const [apart, setApart] = useState(10);
   const address = picture?.address;
   useEffect(() => () => void (address && URL.revokeObjectURL(address)), [address]);
-  const lay = (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const lay = (file: File) => {
     if (!KINDS.includes(file.type)) return setWrong('take a PNG or a JPEG picture');
     if (file.size > MOST_BYTES) return setWrong('is larger than 40 MB; make it smaller first');
     const laid = URL.createObjectURL(file);
@@ -62,23 +59,15 @@ export function PicturePanel({
   return (
     <details className="rule-t py-2">
       <summary className="cursor-pointer font-semibold">A picture under it</summary>
-      <input
-        ref={input}
-        type="file"
-        accept="image/png,image/jpeg"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Picture file"
-        onChange={lay}
-      />
       <p className="flex gap-4">
-        <button
-          type="button"
+        <FileButton
+          label="Picture file"
+          accept="image/png,image/jpeg"
           className="text-plan underline"
-          onClick={() => input.current?.click()}
+          onFile={lay}
         >
           {picture ? 'Lay another' : 'Lay one under'}
-        </button>
+        </FileButton>
         {picture && (
           <button type="button" className="text-plan underline" onClick={() => onChange(null)}>
             Take it away

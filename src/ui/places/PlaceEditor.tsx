@@ -1,18 +1,16 @@
 'use client';
-import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useStore } from 'zustand';
 import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
 import { sendBoat } from '../boats/send-boat';
 import { useAutosave, type SaveState } from '../hooks/use-autosave';
 import { useTheme } from '../hooks/use-theme';
-import { IconButton } from '../parts/IconButton';
+import { Saved } from '../parts/Saved';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
+import { UndoButtons } from '../parts/UndoButtons';
 import { PLACE_WIRE } from '../state/wire';
-import { saveWords } from '../words/save';
 import { without } from './edit';
 import { finish, pointsFor } from './finish';
 import { PicturePanel } from './PicturePanel';
@@ -210,9 +208,6 @@ function Editor({ opened }: { opened: OpenedPlace }) {
 function Head({ save, uses }: { save: SaveState; uses: number }) {
   const name = usePlace((s) => s.place.name);
   const { temporal } = usePlaceStore();
-  const canUndo = useStore(temporal, (t) => t.pastStates.length > 0);
-  const canRedo = useStore(temporal, (t) => t.futureStates.length > 0);
-  const troubled = save.is === 'waiting' || save.is === 'conflict';
   return (
     <header className="col-span-2 flex h-11 items-center gap-4 border-b border-ink bg-paper px-5">
       <Link href="/" className="text-[17px] font-extrabold tracking-tight">
@@ -227,30 +222,10 @@ function Head({ save, uses }: { save: SaveState; uses: number }) {
           {uses === 1 ? 'one manoeuvre is' : `${uses} manoeuvres are`} sailed here
         </p>
       )}
-      <p
-        role="status"
-        data-testid="save"
-        className={`ml-auto shrink-0 text-[13px] ${troubled ? 'font-semibold text-hurt' : 'text-quiet'}`}
-        suppressHydrationWarning
-      >
-        {saveWords(save)}
-      </p>
+      <Saved save={save} className="ml-auto" />
       <div className="flex shrink-0 items-center">
         <UnitButtons />
-        <IconButton
-          label="Undo (Ctrl Z)"
-          disabled={!canUndo}
-          onClick={() => temporal.getState().undo()}
-        >
-          <Undo2 size={16} />
-        </IconButton>
-        <IconButton
-          label="Redo (Ctrl Shift Z)"
-          disabled={!canRedo}
-          onClick={() => temporal.getState().redo()}
-        >
-          <Redo2 size={16} />
-        </IconButton>
+        <UndoButtons temporal={temporal} />
         <ThemeButton />
       </div>
     </header>

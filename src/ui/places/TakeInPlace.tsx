@@ -1,13 +1,14 @@
 'use client';
 import { FolderOpen } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { check, parseJson, placeSchema, type Place, type Problem, type Result } from '@/document';
 import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
 import { BUTTON } from '../boats/BoatsFrame';
 import { sendBoat } from '../boats/send-boat';
 import { Problems } from '../boats/TakeInBoat';
 import { Choice } from '../parts/Choice';
+import { FileButton } from '../parts/FileButton';
 import { PlaceSketch } from './PlaceSketch';
 
 const POLYGONS: readonly Unmarked['polygons'][] = ['quay', 'bank', 'pontoon', 'building', 'boat'];
@@ -27,17 +28,13 @@ function readEither(text: string, name: string, unmarked: Unmarked): Result<Read
 /** Takes in a place from a file of this computer: shown first, and whole or not at all. */
 export function TakeInPlace() {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
   const [polygons, setPolygons] = useState<Unmarked['polygons']>('quay');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const read = file ? readEither(file.text, file.name, { polygons }) : null;
-  const open = async (event: ChangeEvent<HTMLInputElement>) => {
-    const chosen = event.target.files?.[0];
-    event.target.value = '';
+  const open = async (chosen: File) => {
     setProblems([]);
     setFile(null);
-    if (!chosen) return;
     if (chosen.size > MOST_GEOJSON)
       return setProblems([
         {
@@ -55,18 +52,14 @@ export function TakeInPlace() {
   };
   return (
     <div>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Place file"
         accept=".json,.geojson,application/json,application/geo+json"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Place file"
-        onChange={(event) => void open(event)}
-      />
-      <button type="button" className={BUTTON} onClick={() => input.current?.click()}>
+        className={BUTTON}
+        onFile={(chosen) => void open(chosen)}
+      >
         <FolderOpen size={16} /> Take in a file
-      </button>
+      </FileButton>
       <Problems
         problems={read && !read.ok ? read.problems : problems}
         lead="The file was not taken in; nothing has changed."

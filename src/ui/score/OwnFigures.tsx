@@ -7,6 +7,7 @@ import {
   ownFigureSchema,
   unfitOwn,
   type ManoeuvreFile,
+  idFrom,
   type OwnFigure,
 } from '@/document';
 import { sendBoat } from '../boats/send-boat';
@@ -14,14 +15,6 @@ import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
 
 const listSchema = z.array(ownFigureSchema);
-
-const idOf = (name: string) =>
-  name
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 58) || 'figure';
 
 /** The user's own figures: to be laid on this manoeuvre, and these beats to be kept as one. */
 export function OwnFigures({
@@ -49,7 +42,7 @@ export function OwnFigures({
   }, [turn]);
 
   const keep = async () => {
-    const kept = keepAsFigure(file, idOf(name), name.trim());
+    const kept = keepAsFigure(file, idFrom(name, 'figure'), name.trim());
     if (!kept.ok) return setSaid(kept.problems.map(({ message }) => message).join('; '));
     const answer = await sendBoat('POST', '/api/figures', JSON.stringify(kept.value));
     if (!answer.ok) return setSaid(answer.problems.map(({ message }) => message).join('; '));

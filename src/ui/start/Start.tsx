@@ -2,10 +2,12 @@
 import { FolderOpen, Plus, Search } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type ChangeEvent } from 'react';
+import { useState } from 'react';
 import { z } from 'zod';
 import type { Problem } from '@/document';
+import { Problems } from '../boats/TakeInBoat';
 import { useTheme } from '../hooks/use-theme';
+import { FileButton } from '../parts/FileButton';
 import { matching, type StartEntry } from './entries';
 
 const answerSchema = z.union([
@@ -118,13 +120,9 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
 /** Takes in a manoeuvre file from this computer. */
 function OpenFile() {
   const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
 
-  const take = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = '';
-    if (!file) return;
+  const take = async (file: File) => {
     try {
       const response = await fetch('/api/manoeuvres', {
         method: 'POST',
@@ -143,34 +141,15 @@ function OpenFile() {
 
   return (
     <section className="max-md:order-last" aria-label="Open a file">
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Manoeuvre file"
         accept=".json,application/json"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Manoeuvre file"
-        onChange={(event) => void take(event)}
-      />
-      <button
-        type="button"
-        onClick={() => input.current?.click()}
         className="flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
+        onFile={(file) => void take(file)}
       >
         <FolderOpen size={16} /> Open a manoeuvre file
-      </button>
-      {problems.length > 0 && (
-        <div role="alert" className="mt-4 max-w-2xl border-l-4 border-hurt-fill pl-3">
-          <p className="font-semibold text-hurt">The file was not taken in; nothing has changed.</p>
-          <ul>
-            {problems.map(({ path, message }) => (
-              <li key={path + message}>
-                <span className="figures">{path}</span>: {message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      </FileButton>
+      <Problems problems={problems} lead="The file was not taken in; nothing has changed." />
     </section>
   );
 }

@@ -1,16 +1,15 @@
 'use client';
-import { Copy, Download, MoreHorizontal, Redo2, Sailboat, Undo2 } from 'lucide-react';
+import { Copy, Download, MoreHorizontal, Sailboat } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { useStore } from 'zustand';
-import { IconButton } from '../parts/IconButton';
+import { Saved } from '../parts/Saved';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
+import { UndoButtons } from '../parts/UndoButtons';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { PHASES, type Phase } from '../state/phases';
 import type { SaveState } from '../hooks/use-autosave';
-import { saveWords } from '../words/save';
 import { BoatDialog } from './BoatDialog';
 
 /** What is open, whether it is kept, and the few things that always can be done. */
@@ -19,9 +18,6 @@ export function TopBar({ save }: { save: SaveState }) {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const temporal = useWorkspaceStore().temporal;
-  const canUndo = useStore(temporal, (t) => t.pastStates.length > 0);
-  const canRedo = useStore(temporal, (t) => t.futureStates.length > 0);
-  const troubled = save.is === 'waiting' || save.is === 'conflict';
   return (
     <header className="flex h-11 items-center gap-4 border-b border-ink bg-paper px-5 max-md:h-auto max-md:flex-wrap max-md:gap-x-3 max-md:gap-y-0 max-md:px-3">
       <Link href="/" className="text-[17px] font-extrabold tracking-tight">
@@ -35,30 +31,10 @@ export function TopBar({ save }: { save: SaveState }) {
         , {boat.kind} · {place.name}
       </p>
       <PhaseTabs />
-      <p
-        role="status"
-        data-testid="save"
-        className={`shrink-0 text-[13px] ${troubled ? 'font-semibold text-hurt' : 'text-quiet'}`}
-        suppressHydrationWarning
-      >
-        {saveWords(save)}
-      </p>
+      <Saved save={save} />
       <div className="flex shrink-0 items-center">
         <UnitButtons />
-        <IconButton
-          label="Undo (Ctrl Z)"
-          disabled={!canUndo}
-          onClick={() => temporal.getState().undo()}
-        >
-          <Undo2 size={16} />
-        </IconButton>
-        <IconButton
-          label="Redo (Ctrl Shift Z)"
-          disabled={!canRedo}
-          onClick={() => temporal.getState().redo()}
-        >
-          <Redo2 size={16} />
-        </IconButton>
+        <UndoButtons temporal={temporal} />
         <ThemeButton />
         <More />
       </div>
