@@ -1,0 +1,278 @@
+import { z } from 'zod';
+import { radians } from '../fields';
+import { cos, wrapHalfTurn } from '@/core/math';
+import { angledIn, glidedIn, turnedIn } from './arrive';
+import { backedIn, swungIn } from './stern-first';
+import {
+  alongTheBerth,
+  heldOnASpring,
+  noHolding,
+  noSternLine,
+  noWarping,
+  sternByHand,
+  warped,
+} from './by-hand';
+import { type Draft } from './draft';
+import { asternOut, bowFirst, droppedOff, glidedOff, sternFirst } from './leave';
+import { noLastLine, slippedAlone } from './alone';
+import { noFirstSpring, onToASpring } from './first-spring';
+import { noSpring } from './line-leads';
+import { sprungByTheBow, sprungByTheStern } from './springs';
+import { lieOf, type Setting } from './setting';
+import { inBetweenPiles, noPiles } from './between-piles';
+import { noAnchoring, sternToOnAnchor } from './anchored';
+import { noBuoy, pickedUp } from './buoy';
+import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
+import { noSternTo, sternToOnLines } from './stern-to';
+import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
+import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
+
+/** Ids of the techniques, as they are kept and asked for. */
+export const FIGURE_IDS = [
+  'alongside-wheel-and-gear',
+  'alongside-gears-alone',
+  'alongside-sideways',
+  'alongside-walked-in',
+  'ferry-glide-in',
+  'slip-bow-in',
+  'slip-stern-in',
+  'stop-straight',
+  'turn-on-the-spot',
+  'wait-out-a-gust',
+  'drop-off-and-away',
+  'ferry-glide-out',
+  'stern-out-and-astern',
+  'bow-off-by-thruster',
+  'sideways-off',
+  'walk-off',
+  'astern-out',
+  'spring-off-by-the-bow',
+  'spring-off-by-the-stern',
+  'alongside-on-a-spring',
+  'slip-on-a-spring',
+  'stern-to-on-ground-lines',
+  'bow-in-between-piles',
+  'stern-in-by-hand',
+  'hold-on-a-spring',
+  'warp-along',
+  'alone-last-line-on-a-slip',
+  'raft-up',
+  'out-of-a-raft',
+  'stern-to-on-anchor',
+  'pick-up-a-buoy',
+] as const;
+export type FigureId = (typeof FIGURE_IDS)[number];
+export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
+
+export interface Figure {
+  /** Why it is not for this boat, goal or day; null when it may be tried. */
+  unfit(setting: Setting): string | null;
+  drafts(setting: Setting): readonly Draft[];
+}
+
+const LIES = 'it is for coming to lie somewhere; this manoeuvre goes off';
+const LEAVES = 'it is for going off a berth; this manoeuvre comes to lie somewhere';
+const DRIVE = 'she has no engine';
+/** A turn beyond this is one into a slip, or round. */
+const ABREAST = radians(60);
+const QUARTER = radians(35);
+const LEAST_STREAM_MPS = 0.25;
+
+const lies = (s: Setting) => (s.lie ? (s.boat.drives.length > 0 ? null : DRIVE) : LIES);
+const leaves = (s: Setting) => (s.lie ? LEAVES : s.boat.drives.length > 0 ? null : DRIVE);
+const pushes = ({ boat }: Setting) =>
+  boat.joystick || boat.thrusters.length > 0 ? null : 'she has neither joystick nor thruster';
+const walks = ({ pair, boat }: Setting) =>
+  !pair
+    ? 'she has no two shafts apart'
+    : boat.rudders.some(({ inRaceOf }) => inRaceOf !== null)
+      ? null
+      : 'no rudder of hers stands in the wash of a propeller';
+/** What her heading has to change from start to berth. */
+const turn = ({ input, lie }: Setting) =>
+  lie ? Math.abs(wrapHalfTurn(lie.heading - input.start.heading)) : 0;
+const atBerth = (s: Setting) =>
+  s.input.berth.size > 0 ? null : 'the manoeuvre names nothing she lies against';
+
+/** Coming alongside is for one who does not lie there, with her side to what she comes to. */
+function comes(s: Setting): string | null {
+  if (alongTheBerth(s) !== null) return 'she lies along the berth already';
+  const { point } = lieOf(s);
+  return Math.abs(point.x) > 0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam
+    ? 'she is to lie with an end to it, not a side'
+    : null;
+}
+
+const free = (s: Setting) =>
+  s.input.berth.size === 0 ? null : 'it is for open water; this manoeuvre ends at a berth';
+
+const both = (draft: (side: 1 | -1) => Draft): readonly Draft[] => [draft(1), draft(-1)];
+
+/** Into a slip her bow or her stern goes first, by which way she is to lie as seen from where she begins. */
+function unfitSlip(s: Setting, bowFirst: boolean): string | null {
+  if (turn(s) < QUARTER) return 'the berth lies along her way, not across it';
+  if (turn(s) > Math.PI - QUARTER) return 'she would have to turn right round';
+  const inward = s.lie !== null && Math.abs(s.lie.angle) < Math.PI / 2;
+  if (inward === bowFirst) return null;
+  return bowFirst ? 'she is to lie with her bow out' : 'she is to lie with her bow in';
+}
+
+/** Why she cannot be held on the stream along a heading; null where it comes from ahead. */
+function noStreamAhead({ input }: Setting, heading: number): string | null {
+  const { streamSpeed, streamSet } = input.weather;
+  if (streamSpeed < LEAST_STREAM_MPS) return 'there is no stream to glide on';
+  return cos(streamSet - heading) < -0.7
+    ? null
+    : 'the stream does not come from ahead along the berth';
+}
+
+/** Every technique: whom and what it is for, and its drafts. */
+export const FIGURES: Readonly<Record<FigureId, Figure>> = {
+  'alongside-wheel-and-gear': {
+    unfit: (s) =>
+      lies(s) ??
+      atBerth(s) ??
+      comes(s) ??
+      (turn(s) < 1.2 * ABREAST ? null : 'she would have to turn right round'),
+    drafts: (s) => [angledIn(s, false), turnedIn(s)],
+  },
+  'alongside-gears-alone': {
+    unfit: (s) =>
+      lies(s) ??
+      atBerth(s) ??
+      comes(s) ??
+      (s.pair
+        ? turn(s) < ABREAST
+          ? null
+          : 'the turn is too much for one engine'
+        : 'she has no two shafts apart'),
+    drafts: (s) => [angledIn(s, true)],
+  },
+  'alongside-sideways': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? pushes(s),
+    drafts: (s) => [slidIn(s, pushing(s))],
+  },
+  'alongside-walked-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? walks(s),
+    drafts: (s) => [slidIn(s, walking(s))],
+  },
+  'ferry-glide-in': {
+    unfit: (s) => lies(s) ?? noStreamAhead(s, lieOf(s).heading),
+    drafts: (s) => [glidedIn(s)],
+  },
+  'slip-bow-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true),
+    // Several engines bring her in faster than she may like: on one as well.
+    drafts: (s) =>
+      s.boat.drives.length > 1 ? [turnedIn(s), turnedIn(s, s.boat.drives[0]!.name)] : [turnedIn(s)],
+  },
+  'slip-stern-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, false),
+    drafts: (s) => [swungIn(s), backedIn(s)],
+  },
+  'stop-straight': {
+    unfit: (s) =>
+      lies(s) ?? free(s) ?? (turn(s) < QUARTER ? null : 'she has to turn as well as stop'),
+    drafts: (s) => [stoppedStraight(s)],
+  },
+  'turn-on-the-spot': {
+    unfit: (s) =>
+      lies(s) ?? free(s) ?? (turn(s) > ABREAST ? null : 'there is hardly a turn to make'),
+    drafts: (s) =>
+      s.pair
+        ? [...both((side) => opposed(s, side)), ...both((side) => backAndFill(s, side))]
+        : both((side) => backAndFill(s, side)),
+  },
+  'wait-out-a-gust': {
+    unfit: (s) =>
+      lies(s) ??
+      free(s) ??
+      (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : 'she is not lying there yet'),
+    drafts: (s) => [waitedOut(s)],
+  },
+  'ferry-glide-out': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noStreamAhead(s, s.input.start.heading),
+    drafts: (s) => [glidedOff(s)],
+  },
+  'drop-off-and-away': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [droppedOff(s)] },
+  'stern-out-and-astern': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [sternFirst(s)] },
+  'bow-off-by-thruster': {
+    unfit: (s) =>
+      leaves(s) ?? atBerth(s) ?? (s.boat.thrusters.length > 0 ? null : 'she has no thruster'),
+    drafts: (s) => [bowFirst(s)],
+  },
+  'sideways-off': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? pushes(s),
+    drafts: (s) => [slidOff(s, pushing(s))],
+  },
+  'walk-off': {
+    unfit: (s) => leaves(s) ?? atBerth(s),
+    drafts: (s) => (walks(s) === null ? [slidOff(s, walking(s)), steppedOff(s)] : [steppedOff(s)]),
+  },
+  'astern-out': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [asternOut(s)] },
+  'spring-off-by-the-bow': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSpring(s, 'bow'),
+    drafts: (s) => [sprungByTheBow(s)],
+  },
+  'spring-off-by-the-stern': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSpring(s, 'stern'),
+    drafts: (s) => [sprungByTheStern(s)],
+  },
+  'alongside-on-a-spring': {
+    unfit: (s) =>
+      lies(s) ??
+      atBerth(s) ??
+      comes(s) ??
+      (turn(s) < ABREAST ? null : 'she would have to turn into it') ??
+      noFirstSpring(s),
+    drafts: (s) => [onToASpring(s, angledIn(s, false))],
+  },
+  'alone-last-line-on-a-slip': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noLastLine(s),
+    drafts: (s) => [slippedAlone(s)],
+  },
+  'stern-in-by-hand': {
+    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSternLine(s),
+    drafts: (s) => [sternByHand(s, 'ahead'), sternByHand(s, 'astern')],
+  },
+  'hold-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noHolding(s),
+    drafts: (s) => [heldOnASpring(s)],
+  },
+  'warp-along': {
+    unfit: (s) => (s.lie ? null : LIES) ?? atBerth(s) ?? noWarping(s),
+    drafts: (s) => [warped(s)],
+  },
+  'stern-to-on-ground-lines': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
+    drafts: sternToOnLines,
+  },
+  'bow-in-between-piles': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
+    drafts: inBetweenPiles,
+  },
+  'raft-up': {
+    unfit: (s) =>
+      lies(s) ??
+      noRaft(s) ??
+      comes(s) ??
+      (turn(s) < ABREAST ? null : 'she would have to turn into it'),
+    drafts: (s) => [raftedUp(s, angledIn(s, false))],
+  },
+  'out-of-a-raft': {
+    unfit: (s) => leaves(s) ?? noInsideOfRaft(s),
+    drafts: (s) => [outOfRaft(s, 'ahead'), outOfRaft(s, 'astern')],
+  },
+  'stern-to-on-anchor': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noAnchoring(s),
+    drafts: sternToOnAnchor,
+  },
+  'pick-up-a-buoy': {
+    unfit: (s) => lies(s) ?? noBuoy(s),
+    drafts: (s) => [pickedUp(s)],
+  },
+  'slip-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
+    drafts: (s) => [onToASpring(s, turnedIn(s))],
+  },
+};
