@@ -18,7 +18,9 @@ export interface GroundPoint {
 /** Points all over the view, at least so many px apart, that stay where they are on the ground as it is moved. */
 export function groundGrid(camera: Camera, view: View, apartPx: number): GroundPoint[] {
   const apart = spacing(camera.scale, apartPx);
-  const [px, py] = [view.width / 2, view.height / 2];
+  // One more beyond the edge: strokes reach in from there.
+  const edge = apart * camera.scale;
+  const [px, py] = [view.width / 2 + edge, view.height / 2 + edge];
   const corners = [-1, 1].flatMap((i) => [-1, 1].map((j) => toGround(camera, i * px, j * py)));
   const east = Math.max(...corners.map(([x]) => x));
   const north = Math.max(...corners.map(([, y]) => y));
@@ -27,8 +29,9 @@ export function groundGrid(camera: Camera, view: View, apartPx: number): GroundP
     for (let i = Math.ceil((camera.x - east) / apart); i * apart <= camera.x + east; i++) {
       const [x, y] = [i * apart, j * apart];
       const [atX, atY] = toScreen(camera, view, x, y);
-      if (atX < -apartPx || atY < -apartPx || atX > view.width + apartPx) continue;
-      if (atY <= view.height + apartPx) points.push({ x, y, px: atX, py: atY });
+      const inside = (at: number, size: number) => at >= -edge && at <= size + edge;
+      if (inside(atX, view.width) && inside(atY, view.height))
+        points.push({ x, y, px: atX, py: atY });
     }
   }
   return points;
