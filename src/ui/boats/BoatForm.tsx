@@ -9,7 +9,7 @@ import { PivotClient } from '@/workers';
 import { useUnits } from '../state/preferences';
 import { BoatDrawing, PivotWords } from './BoatDrawing';
 import type { OpenedBoat } from './BoatProfile';
-import { BoatsFrame, BUTTON, LINK } from './BoatsFrame';
+import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
 import { keepOwn, ownFigures } from './figures';
 import {
   FIRST_OWNER,
@@ -19,8 +19,8 @@ import {
   ownerToForm,
   type OwnerForm,
 } from './owner-form';
-import { sendBoat } from './send-boat';
-import { Problems } from './TakeInBoat';
+import { sendKept } from '../parts/send-kept';
+import { Problems } from '../parts/Problems';
 import { OwnerFields } from './OwnerFields';
 
 const FIRST = { name: '', kind: '', note: '' };
@@ -72,12 +72,12 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
   const save = async () => {
     if (!boat) return;
     const answer = opened
-      ? await sendBoat(
+      ? await sendKept(
           'PUT',
           `/api/boats/${boat.id}`,
           JSON.stringify({ revision: opened.revision, boat }),
         )
-      : await sendBoat('POST', '/api/boats', JSON.stringify(boat));
+      : await sendKept('POST', '/api/boats', JSON.stringify(boat));
     if (!answer.ok) setProblems(answer.problems);
     else {
       router.push(`/boats/${opened ? boat.id : (answer.value.id ?? '')}`);
@@ -87,7 +87,7 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
 
   const kept = opened ? ownFigures(opened.document).length : 0;
   return (
-    <BoatsFrame>
+    <AreaFrame>
       <div className="sticky top-0 z-20 flex flex-wrap items-center gap-x-6 gap-y-2 border-b-2 border-ink bg-paper pb-3 pt-3">
         <h1 className="text-[26px] font-extrabold leading-none tracking-tight">
           {opened
@@ -140,7 +140,7 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
           </div>
         </form>
       </FormProvider>
-    </BoatsFrame>
+    </AreaFrame>
   );
 }
 

@@ -5,7 +5,7 @@ import type { Boat, Problem } from '@/document';
 import { usePreferences } from '../state/preferences';
 import { lengthIn } from '../words/units';
 import { driveWords, massWords } from '../words/boat';
-import { BoatsFrame, BUTTON } from './BoatsFrame';
+import { AreaFrame, BUTTON } from '../parts/AreaFrame';
 import { planPath, waterlinePaths } from './outline';
 import { TakeInBoat } from './TakeInBoat';
 
@@ -18,7 +18,7 @@ export interface BoatEntry {
 /** Every boat kept, by name, each with her plan. */
 export function BoatList({ boats }: { boats: readonly BoatEntry[] }) {
   return (
-    <BoatsFrame>
+    <AreaFrame>
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-4">
         <div>
           <h1 className="text-[32px] font-extrabold leading-none tracking-tight">Boats</h1>
@@ -45,7 +45,7 @@ export function BoatList({ boats }: { boats: readonly BoatEntry[] }) {
           </li>
         ))}
       </ul>
-    </BoatsFrame>
+    </AreaFrame>
   );
 }
 

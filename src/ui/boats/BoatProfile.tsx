@@ -6,12 +6,12 @@ import { pivotsOf } from '@/core/trials';
 import { boatWarnings, type Boat, type Problem } from '@/document';
 import { driveWords, massWords } from '../words/boat';
 import { BoatDrawing, PivotWords } from './BoatDrawing';
-import { BoatsFrame, BUTTON, LINK } from './BoatsFrame';
+import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
 import { DriftSection } from './DriftSection';
 import { Figures } from './Figures';
-import { sendBoat } from './send-boat';
+import { sendKept } from '../parts/send-kept';
 import { SheetView } from './SheetView';
-import { Problems } from './TakeInBoat';
+import { Problems } from '../parts/Problems';
 import { useSheet } from './use-sheet';
 
 export interface OpenedBoat {
@@ -33,7 +33,7 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
 
   const save = async (next: Boat): Promise<readonly Problem[]> => {
     const body = JSON.stringify({ revision, boat: next });
-    const answer = await sendBoat('PUT', `/api/boats/${boat.id}`, body);
+    const answer = await sendKept('PUT', `/api/boats/${boat.id}`, body);
     if (!answer.ok) return answer.problems;
     setRevision(answer.value.revision ?? revision + 1);
     setBoat(next);
@@ -42,15 +42,15 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
   };
   const putAside = async (away: boolean) => {
     const answer = away
-      ? await sendBoat('DELETE', `/api/boats/${boat.id}`, null)
-      : await sendBoat('PATCH', `/api/boats/${boat.id}`, JSON.stringify({ aside: false }));
+      ? await sendKept('DELETE', `/api/boats/${boat.id}`, null)
+      : await sendKept('PATCH', `/api/boats/${boat.id}`, JSON.stringify({ aside: false }));
     if (answer.ok) setAside(away);
     else setProblems(answer.problems);
   };
 
   if (aside)
     return (
-      <BoatsFrame>
+      <AreaFrame>
         <p role="status" className="pb-4">
           {boat.name} is put aside. Manoeuvres that use her keep her.
         </p>
@@ -62,11 +62,11 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
             All boats
           </Link>
         </p>
-      </BoatsFrame>
+      </AreaFrame>
     );
 
   return (
-    <BoatsFrame>
+    <AreaFrame>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3 border-b-2 border-ink pb-4">
         <div className="min-w-0">
           <h1 className="text-[30px] font-extrabold leading-none tracking-tight">{boat.name}</h1>
@@ -126,6 +126,6 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
       <SheetView boat={boat} state={state} />
       <h2 className="pt-10 text-[20px] font-bold">Her figures, and where they come from</h2>
       <Figures boat={boat} onSave={save} />
-    </BoatsFrame>
+    </AreaFrame>
   );
 }

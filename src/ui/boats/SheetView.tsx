@@ -4,7 +4,7 @@ import type { Boat } from '@/document';
 import { ThrusterChart } from '../charts/ThrusterChart';
 import { useUnits } from '../state/preferences';
 import { sheetSections } from '../words/sheet';
-import { BUTTON } from './BoatsFrame';
+import { BUTTON } from '../parts/AreaFrame';
 import type { SheetState } from './use-sheet';
 
 /** What trials on open water say of her, computed now; or how far the computing has got. */

@@ -10,9 +10,9 @@ import {
   type Problem,
   type Result,
 } from '@/document';
-import { BoatsFrame, BUTTON, LINK } from '../boats/BoatsFrame';
-import { sendBoat } from '../boats/send-boat';
-import { Problems } from '../boats/TakeInBoat';
+import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
+import { sendKept } from '../parts/send-kept';
+import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
 import { dayAndTime } from '../words/when';
 
@@ -92,13 +92,13 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   };
   const server = async (wish: object, said: string) => {
     begin();
-    const answer = await sendBoat('POST', '/api/library/backups', JSON.stringify(wish));
+    const answer = await sendKept('POST', '/api/library/backups', JSON.stringify(wish));
     if (!answer.ok) return setProblems(answer.problems);
     setDone(said);
     router.refresh();
   };
   return (
-    <BoatsFrame area="library">
+    <AreaFrame area="library">
       <h1 className="border-b-2 border-ink pb-4 text-[32px] font-extrabold leading-none tracking-tight">
         Keeping and restoring
       </h1>
@@ -239,6 +239,6 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
           </ul>
         </section>
       </div>
-    </BoatsFrame>
+    </AreaFrame>
   );
 }

@@ -15,9 +15,9 @@ import {
   type Problem,
   type Side,
 } from '@/document';
-import { BoatsFrame, BUTTON } from '../boats/BoatsFrame';
-import { sendBoat } from '../boats/send-boat';
-import { Problems } from '../boats/TakeInBoat';
+import { AreaFrame, BUTTON } from '../parts/AreaFrame';
+import { sendKept } from '../parts/send-kept';
+import { Problems } from '../parts/Problems';
 import { Choice } from '../parts/Choice';
 import { useUnits } from '../state/preferences';
 import { speedFrom, speedIn, tidy } from '../words/units';
@@ -90,14 +90,14 @@ export function NewManoeuvre({
   }, [place, berth, boat, craft, conditions]);
   if (!place || !boat || !berth)
     return (
-      <BoatsFrame area="manoeuvres">
+      <AreaFrame area="manoeuvres">
         <h1 className="text-[26px] font-extrabold">A new manoeuvre</h1>
         <p className="pt-3">
           {boats.length === 0
             ? 'There is no boat yet; make one first, under Boats.'
             : 'No place with a berth is kept. Open a manoeuvre file that brings one.'}
         </p>
-      </BoatsFrame>
+      </AreaFrame>
     );
   const bowIn = (s: Side) => lyingIn(place, berth, boat, s).bowIn;
   // Bow first into a slip unless asked otherwise: it is the simpler of the two.
@@ -116,14 +116,14 @@ export function NewManoeuvre({
   const begin = async () => {
     setBusy(true);
     const body = { title, boatId, placeId, berthId: berth.id, side, going, conditions };
-    const answer = await sendBoat('POST', '/api/manoeuvres/begin', JSON.stringify(body));
+    const answer = await sendKept('POST', '/api/manoeuvres/begin', JSON.stringify(body));
     if (answer.ok && answer.value.id) return router.push(`/m/${answer.value.id}`);
     setBusy(false);
     if (!answer.ok) setProblems(answer.problems);
   };
 
   return (
-    <BoatsFrame area="manoeuvres">
+    <AreaFrame area="manoeuvres">
       <div className="grid h-[calc(100dvh-136px)] min-h-[520px] grid-cols-[minmax(0,1fr)_380px] gap-8 max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-[50dvh_auto]">
         <BerthPlan
           place={place}
@@ -250,7 +250,7 @@ export function NewManoeuvre({
           <Problems problems={problems} lead="It was not begun; nothing has changed." />
         </form>
       </div>
-    </BoatsFrame>
+    </AreaFrame>
   );
 }
 

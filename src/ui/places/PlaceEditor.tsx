@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
-import { sendBoat } from '../boats/send-boat';
+import { sendKept } from '../parts/send-kept';
 import { useAutosave, type SaveState } from '../hooks/use-autosave';
 import { useTheme } from '../hooks/use-theme';
 import { Saved } from '../parts/Saved';
@@ -238,7 +238,7 @@ function PutAside() {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const put = async () => {
-    const answer = await sendBoat('DELETE', `/api/places/${id}`, null);
+    const answer = await sendKept('DELETE', `/api/places/${id}`, null);
     if (answer.ok) router.push(`/places?aside=${id}`);
     else setWrong(answer.problems[0]!.message);
   };

@@ -3,9 +3,9 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Place, Problem } from '@/document';
-import { BoatsFrame, BUTTON, LINK } from '../boats/BoatsFrame';
-import { sendBoat } from '../boats/send-boat';
-import { Problems } from '../boats/TakeInBoat';
+import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
+import { sendKept } from '../parts/send-kept';
+import { Problems } from '../parts/Problems';
 import { PlaceSketch } from './PlaceSketch';
 import { TakeInPlace } from './TakeInPlace';
 
@@ -34,12 +34,12 @@ export function PlaceList({
       name: 'A new place',
       features: [],
     };
-    const answer = await sendBoat('POST', '/api/places', JSON.stringify(place));
+    const answer = await sendKept('POST', '/api/places', JSON.stringify(place));
     if (answer.ok) router.push(`/places/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };
   const bringBack = async () => {
-    const answer = await sendBoat(
+    const answer = await sendKept(
       'PATCH',
       `/api/places/${aside}`,
       JSON.stringify({ aside: false }),
@@ -48,7 +48,7 @@ export function PlaceList({
     else setProblems(answer.problems);
   };
   return (
-    <BoatsFrame area="places">
+    <AreaFrame area="places">
       <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink pb-4">
         <div>
           <h1 className="text-[32px] font-extrabold leading-none tracking-tight">Places</h1>
@@ -108,6 +108,6 @@ export function PlaceList({
           </li>
         ))}
       </ul>
-    </BoatsFrame>
+    </AreaFrame>
   );
 }

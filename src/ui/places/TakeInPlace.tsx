@@ -4,9 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { check, parseJson, placeSchema, type Place, type Problem, type Result } from '@/document';
 import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
-import { BUTTON } from '../boats/BoatsFrame';
-import { sendBoat } from '../boats/send-boat';
-import { Problems } from '../boats/TakeInBoat';
+import { BUTTON } from '../parts/AreaFrame';
+import { sendKept } from '../parts/send-kept';
+import { Problems } from '../parts/Problems';
 import { Choice } from '../parts/Choice';
 import { FileButton } from '../parts/FileButton';
 import { PlaceSketch } from './PlaceSketch';
@@ -46,7 +46,7 @@ export function TakeInPlace() {
   };
   const take = async () => {
     if (!read?.ok) return;
-    const answer = await sendBoat('POST', '/api/places', JSON.stringify(read.value.place));
+    const answer = await sendKept('POST', '/api/places', JSON.stringify(read.value.place));
     if (answer.ok) router.push(`/places/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };

@@ -10,7 +10,7 @@ import {
   idFrom,
   type OwnFigure,
 } from '@/document';
-import { sendBoat } from '../boats/send-boat';
+import { sendKept } from '../parts/send-kept';
 import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
 
@@ -44,14 +44,14 @@ export function OwnFigures({
   const keep = async () => {
     const kept = keepAsFigure(file, idFrom(name, 'figure'), name.trim());
     if (!kept.ok) return setSaid(kept.problems.map(({ message }) => message).join('; '));
-    const answer = await sendBoat('POST', '/api/figures', JSON.stringify(kept.value));
+    const answer = await sendKept('POST', '/api/figures', JSON.stringify(kept.value));
     if (!answer.ok) return setSaid(answer.problems.map(({ message }) => message).join('; '));
     setSaid(`${kept.value.name} is kept.`);
     setName('');
     setTurn(turn + 1);
   };
   const remove = async ({ id, name: called }: OwnFigure) => {
-    const answer = await sendBoat('DELETE', `/api/figures/${id}`, null);
+    const answer = await sendKept('DELETE', `/api/figures/${id}`, null);
     setSaid(answer.ok ? `${called} is taken out.` : answer.problems[0]!.message);
     setTurn(turn + 1);
   };

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { z } from 'zod';
 import type { Problem } from '@/document';
-import { Problems } from '../boats/TakeInBoat';
+import { Problems } from '../parts/Problems';
 import { useTheme } from '../hooks/use-theme';
 import { FileButton } from '../parts/FileButton';
 import { matching, type StartEntry } from './entries';

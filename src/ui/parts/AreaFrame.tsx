@@ -2,10 +2,10 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { useTheme } from '../hooks/use-theme';
-import { ThemeButton, UnitButtons } from '../parts/Settings';
+import { ThemeButton, UnitButtons } from './Settings';
 
 /** The band over every page but the workspace and the start. */
-export function BoatsFrame({
+export function AreaFrame({
   children,
   area = 'boats',
 }: {

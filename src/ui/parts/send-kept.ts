@@ -6,8 +6,8 @@ const answerSchema = z.union([
   z.object({ id: z.string().optional(), revision: z.number().optional() }),
 ]);
 
-/** Sends something about a boat to the server; every failure comes back as problems. */
-export async function sendBoat(
+/** Sends something about what is kept to the server; every failure comes back as problems. */
+export async function sendKept(
   method: 'POST' | 'PUT' | 'DELETE' | 'PATCH',
   address: string,
   body: string | null,
