@@ -209,7 +209,7 @@ function Head({ save, uses }: { save: SaveState; uses: number }) {
   const name = usePlace((s) => s.place.name);
   const { temporal } = usePlaceStore();
   return (
-    <header className="col-span-2 flex h-11 items-center gap-4 border-b border-ink bg-paper px-5">
+    <header className="col-span-2 flex h-11 items-center gap-4 border-b border-ink bg-paper px-5 max-md:h-auto max-md:flex-wrap max-md:gap-x-3 max-md:px-3">
       <Link href="/" className="text-[17px] font-extrabold tracking-tight">
         Yawtrope
       </Link>

@@ -12,7 +12,7 @@ import { ScaleBar } from '../water/ScaleBar';
 import { useCamera } from '../water/use-camera';
 import { ZoomButtons } from '../water/ZoomButtons';
 import { DraftLine } from './DraftLine';
-import { cornersOf, replaced, thingOf } from './edit';
+import { cornersOf, gistOf, replaced, thingOf } from './edit';
 import { Handles } from './Handles';
 import { thingAt, type Thing } from './hit';
 import { snap, type Snapped, type XY } from './snap';
@@ -23,8 +23,7 @@ import { Underlay, type Picture } from './Underlay';
 const EMPTY: Box = { minX: -50, minY: -30, maxX: 50, maxY: 30 };
 const MARGIN_M = 8;
 
-function boxOf(place: Place): Box {
-  const all = [...place.features, ...place.berths].flatMap(cornersOf);
+function boxOf(all: readonly XY[]): Box {
   if (all.length === 0) return EMPTY;
   const xs = all.map(([x]) => x);
   const ys = all.map(([, y]) => y);
@@ -58,8 +57,11 @@ export function PlacePlan({
   const points = usePlace((s) => s.points);
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const [frame, size] = useSize<HTMLDivElement>();
-  const [opening] = useState(() => boxOf(place));
-  const home = useMemo(() => boxOf(place), [place]);
+  const [opening] = useState(() => boxOf(gistOf(place)));
+  const home = useMemo(
+    () => boxOf([...place.features, ...place.berths].flatMap(cornersOf)),
+    [place],
+  );
   const [pointer, setPointer] = useState<Snapped | null>(null);
   const [dragged, setDragged] = useState<Thing | null>(null);
   const draws = tool.is !== 'choose';

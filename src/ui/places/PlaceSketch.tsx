@@ -1,5 +1,5 @@
 import type { Feature, Place } from '@/document';
-import { cornersOf } from './edit';
+import { gistOf } from './edit';
 
 const FILLS: Readonly<Record<string, string>> = {
   bank: 'fill-land',
@@ -15,9 +15,7 @@ export function PlaceSketch({ place }: { place: Place }) {
   const solids = place.features
     .filter((f): f is Extract<Feature, { outline_m: unknown }> => 'outline_m' in f)
     .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
-  // Banks run on for ever: what is built and moored says where the place is.
-  const told = solids.filter(({ kind }) => kind === 'pontoon' || kind === 'boat');
-  const corners = (told.length > 0 ? told : place.features).flatMap(cornersOf);
+  const corners = gistOf(place);
   if (corners.length === 0)
     return <svg viewBox="0 0 16 9" className="h-24 w-full bg-water" aria-hidden />;
   const xs = corners.map(([x]) => x);

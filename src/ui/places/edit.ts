@@ -14,6 +14,12 @@ export function cornersOf(thing: Thing): readonly XY[] {
   return [[thing.x_m, thing.y_m]];
 }
 
+/** Corners of what says where a place is: of what is built and moored, as banks run on for ever; of all, where that is nothing. */
+export function gistOf({ features, berths }: Place): readonly XY[] {
+  const told = features.filter(({ kind }) => kind === 'pontoon' || kind === 'boat');
+  return (told.length > 0 ? [...told, ...berths] : features).flatMap(cornersOf);
+}
+
 /** The same with its corners elsewhere. */
 export function withCorners<T extends Thing>(thing: T, corners: readonly XY[]): T {
   const points = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);

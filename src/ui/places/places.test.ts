@@ -1,5 +1,5 @@
 import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
-import { cornersOf, freeName, liesOn, moved, replaced, thingOf, without } from './edit';
+import { cornersOf, freeName, gistOf, liesOn, moved, replaced, thingOf, without } from './edit';
 import { finish, pointsFor } from './finish';
 import { thingAt } from './hit';
 import { alongLeg, legOf } from './leg';
@@ -134,6 +134,22 @@ describe('changing a place', () => {
     const both = { ...place, berths: [{ ...place.berths[0]!, on: ['long', 'b1'] }] };
     expect(without(both, 'long').berths[0]!.on).toEqual(['b1']);
     expect(check(placeSchema, without(place, 'b1')).ok).toBe(true);
+  });
+
+  it('knows what says where it is: what is built and moored, else whatever there is', () => {
+    const bank = {
+      kind: 'bank' as const,
+      id: 'bank',
+      name: 'bank',
+      outline_m: [
+        [-500, 0],
+        [500, 0],
+        [0, 900],
+      ] as [number, number][],
+    };
+    const far = (corners: readonly XY[]) => Math.max(...corners.flat().map(Math.abs));
+    expect(far(gistOf({ ...place, features: [...place.features, bank] }))).toBe(40);
+    expect(far(gistOf({ ...place, features: [bank], berths: [] }))).toBe(900);
   });
 
   it('finds free names, and what an edge lies on', () => {
