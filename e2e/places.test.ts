@@ -182,6 +182,14 @@ it('draws by pressing, moves what is chosen by hand and by keys, undoes, and kee
   await undo();
   await undo();
   expect(await corners()).toEqual(before);
+  // One more corner on an edge, and taken away again by its key.
+  await (await app.page.find('[aria-label="One more corner between 1 and 2"]')).click();
+  expect(await corners()).toHaveLength(4);
+  await (await app.page.find('[aria-label^="Corner 2 of"]')).sendKeys(Key.DELETE);
+  expect(await corners()).toEqual(before);
+  // Of the last three none is taken; the thing is taken away by the same key on the plan.
+  await (await app.page.find('[aria-label^="Corner 2 of"]')).sendKeys(Key.DELETE);
+  expect(await corners()).toEqual(before);
   await driver.navigate().refresh();
   await app.page.find('[role=application]');
   expect((await opened(id)).place.features).toHaveLength(1);

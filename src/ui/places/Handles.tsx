@@ -1,11 +1,13 @@
 'use client';
 import { toGround, toScreen, type Camera, type View } from '../water/camera';
-import { cornersOf, isBerth, moved, withCorners } from './edit';
+import { cornersOf, isBerth, moved, withCornerAfter, withCorners, withoutCorner } from './edit';
 import type { Thing } from './hit';
 import type { XY } from './snap';
 import { useGrab } from './use-grab';
 
 const STEP_M = 0.1;
+/** Shorter edges have no room for a handle of their own, px. */
+const LEAST_EDGE_PX = 44;
 const ARROWS: Readonly<Record<string, XY>> = {
   ArrowLeft: [-STEP_M, 0],
   ArrowRight: [STEP_M, 0],
@@ -72,10 +74,34 @@ export function Handles({
             key={i}
             at={corner}
             mover={mover(i)}
-            label={`${isBerth(thing) ? 'End' : 'Corner'} ${i + 1} of ${thing.name}: drag, or arrow keys`}
+            label={
+              isBerth(thing)
+                ? `End ${i + 1} of ${thing.name}: drag, or arrow keys`
+                : `Corner ${i + 1} of ${thing.name}: drag, or arrow keys; Delete takes it away`
+            }
             shape="size-2.5 rounded-full"
+            onRemove={() => onDone(withoutCorner(kept, i))}
           />
         ))}
+      {'outline_m' in thing &&
+        at.map(([x, y], i) => {
+          const [u, v] = at[(i + 1) % at.length]!;
+          if (Math.hypot(u - x, v - y) < LEAST_EDGE_PX) return null;
+          const label = `One more corner between ${i + 1} and ${((i + 1) % at.length) + 1}`;
+          return (
+            <button
+              key={`edge ${i}`}
+              type="button"
+              aria-label={label}
+              title={label}
+              className="pointer-events-auto absolute flex size-6 -translate-1/2 items-center justify-center text-[15px] text-plan"
+              style={{ left: (x + u) / 2, top: (y + v) / 2 }}
+              onClick={() => onDone(withCornerAfter(kept, i))}
+            >
+              +
+            </button>
+          );
+        })}
     </div>
   );
 }
@@ -112,11 +138,13 @@ function Handle({
   mover,
   label,
   shape,
+  onRemove,
 }: {
   at: readonly [number, number];
   mover: Mover;
   label: string;
   shape: string;
+  onRemove?: () => void;
 }) {
   const grab = useGrab(mover.onMove, mover.onEnd);
   return (
@@ -127,6 +155,14 @@ function Handle({
       style={{ left: at[0], top: at[1] }}
       {...grab}
       onKeyDown={(event) => {
+        if (event.key === 'Delete' && onRemove) {
+          // The whole thing is taken away by the same key elsewhere.
+          event.preventDefault();
+          event.stopPropagation();
+          event.nativeEvent.stopImmediatePropagation();
+          onRemove();
+          return;
+        }
         const step = ARROWS[event.key];
         if (!step) return;
         event.preventDefault();

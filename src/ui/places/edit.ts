@@ -28,6 +28,29 @@ export function withCorners<T extends Thing>(thing: T, corners: readonly XY[]): 
   return { ...thing, x_m: points[0]![0], y_m: points[0]![1] };
 }
 
+/** An outline with one more corner, in the middle of the edge after a corner. */
+export function withCornerAfter<T extends Thing>(thing: T, corner: number): T {
+  const corners = cornersOf(thing);
+  const [ax, ay] = corners[corner]!;
+  const [bx, by] = corners[(corner + 1) % corners.length]!;
+  const middle: XY = [(ax + bx) / 2, (ay + by) / 2];
+  return withCorners(thing, [
+    ...corners.slice(0, corner + 1),
+    middle,
+    ...corners.slice(corner + 1),
+  ]);
+}
+
+/** An outline without one of its corners; null where too few would be left. */
+export function withoutCorner<T extends Thing>(thing: T, corner: number): T | null {
+  const corners = cornersOf(thing);
+  if (isBerth(thing) || corners.length <= 3) return null;
+  return withCorners(
+    thing,
+    corners.filter((_, i) => i !== corner),
+  );
+}
+
 export const moved = <T extends Thing>(thing: T, dx: number, dy: number): T =>
   withCorners(
     thing,

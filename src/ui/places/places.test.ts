@@ -1,5 +1,16 @@
 import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
-import { cornersOf, freeName, gistOf, liesOn, moved, replaced, thingOf, without } from './edit';
+import {
+  cornersOf,
+  freeName,
+  gistOf,
+  withCornerAfter,
+  withoutCorner,
+  liesOn,
+  moved,
+  replaced,
+  thingOf,
+  without,
+} from './edit';
 import { finish, pointsFor } from './finish';
 import { thingAt } from './hit';
 import { alongLeg, legOf } from './leg';
@@ -126,6 +137,18 @@ describe('changing a place', () => {
     expect(cornersOf(thingOf(next, 'boat-1')!)[2]).toEqual([32, -3.5]);
     expect(next.features[0]).toBe(place.features[0]);
     expect(next.berths).toBe(place.berths);
+  });
+
+  it('gives an outline one more corner, and takes one away as long as three are left', () => {
+    const long = place.features[0]!;
+    const more = withCornerAfter(long, 3);
+    expect(cornersOf(more)).toEqual([...cornersOf(long), [0, 1.5]]);
+    expect(cornersOf(withCornerAfter(long, 0))[1]).toEqual([20, 0]);
+    expect(withoutCorner(more, 4)).toEqual(long);
+    const three = withoutCorner(long, 1)!;
+    expect(cornersOf(three)).toHaveLength(3);
+    expect(withoutCorner(three, 0)).toBeNull();
+    expect(withoutCorner(place.berths[0]!, 0)).toBeNull();
   });
 
   it('takes away what hung on a thing with it', () => {
