@@ -228,3 +228,75 @@ it('a file that is wrong is answered in words, and its names stay text', async (
   expect(server.status).toBe(422);
   expect(await server.text()).not.toMatch(/at .*\.(js|ts)/);
 });
+
+it('changed in another window it overwrites nothing, and either can be gone on with', async () => {
+  const { driver } = app;
+  await driver.get(`${app.server.address}/places/fullers-wall`);
+  await app.page.find('[role=application]');
+  const elsewhere = async (name: string) => {
+    const answer = await fetch(`${app.server.address}/api/places/fullers-wall`);
+    const { place, revision } = (await answer.json()) as { place: Place; revision: number };
+    const saved = await fetch(`${app.server.address}/api/places/fullers-wall`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ revision, place: { ...place, name } }),
+    });
+    expect(saved.status).toBe(200);
+  };
+  await elsewhere('Renamed elsewhere');
+  await field('the place is called', 'Renamed here');
+  const alert = () => text('aside [role=alert]');
+  await app.page.until('told', alert, (t) => t.includes('Changed in another window'));
+  expect((await opened('fullers-wall')).place.name).toBe('Renamed elsewhere');
+  await press("//aside//button[.='Keep this one']");
+  await app.page.saved();
+  expect((await opened('fullers-wall')).place.name).toBe('Renamed here');
+
+  await elsewhere('Renamed again');
+  await field('the place is called', 'Renamed once more');
+  await app.page.until('told', alert, (t) => t.includes('Changed in another window'));
+  await press("//aside//button[.='Show the other']");
+  await app.page.until(
+    'the other',
+    () => text('h1'),
+    (t) => t === 'Renamed again',
+  );
+  await app.page.saved();
+  expect((await opened('fullers-wall')).place.name).toBe('Renamed again');
+}, 60_000);
+
+it('is drawn by keyboard alone: typed corners, arrows, a name that is taken refused', async () => {
+  const { driver } = app;
+  await driver.get(`${app.server.address}/places/fullers-wall`);
+  await app.page.find('[role=application]');
+  await tool('pile');
+  await field('east', '-5');
+  await field('north', '-30');
+  await press("//button[normalize-space()='Put it there']");
+  await tool('choose and move');
+  await press("//summary[starts-with(., 'All it holds')]");
+  await press("//aside//li/button[starts-with(., 'pile 1')]");
+  await app.page.until(
+    'the pile',
+    () => text('[data-testid=thing]'),
+    (t) => t.includes('pile 1'),
+  );
+  await field('called', 'malt chimney');
+  await app.page.until(
+    'refused',
+    () => text('[data-testid=thing] [role=alert]'),
+    (t) => t.includes('used twice'),
+  );
+  await field('called', 'new pile');
+  await field('radius', '900');
+  await app.page.until(
+    'its range',
+    () => text('[data-testid=thing] [role=alert]'),
+    (t) => t.includes('0.03 to 20'),
+  );
+  await field('radius', '0.4');
+  await app.page.saved();
+  const pile = (await opened('fullers-wall')).place.features.find((f) => f.name === 'new pile');
+  expect(pile).toMatchObject({ kind: 'pile', x_m: -5, y_m: -30, radius_m: 0.4 });
+  expect(await violations(driver)).toEqual([]);
+}, 60_000);

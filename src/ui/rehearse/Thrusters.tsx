@@ -15,7 +15,7 @@ function Thruster({ index }: { index: number }) {
       thrusters: helm.thrusters.map((was, i) => (i === index ? power : was)),
     }));
   const side = (power: -1 | 1) => {
-    const word = power < 0 ? 'port' : 'starboard';
+    const word = power < 0 ? 'port' : 'stbd';
     return (
       <button
         type="button"
