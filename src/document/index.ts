@@ -154,7 +154,6 @@ export {
 } from './take';
 export { parseJson } from './json';
 export { clearWidth, fingerRow, fingerRowSchema, slipsOf, type FingerRow } from './finger-row';
-export { roomAbout, type Room } from './measure';
 export { mooredOutline, toCentimetres } from './moored';
 export {
   LIBRARY_PARTS,

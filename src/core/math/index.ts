@@ -11,6 +11,7 @@ export {
   TURN_COLUMNS,
 } from './elementary';
 export { wrapHalfTurn, wrapTurn } from './angles';
+export { alongLeg, legOf } from './leg';
 export { Random } from './random';
 export { everyEdge, NEAREST, NEAREST_COLUMNS, nearestOnRing } from './ring';
 export { seriesAt, type Series } from './series';

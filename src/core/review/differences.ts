@@ -189,24 +189,16 @@ const streamOf = ({ weather }: RunInput) => {
 
 /** What of the day, the start and chance was otherwise. */
 function givenOtherwise(reference: DrivenTake, other: DrivenTake): Change[] {
-  const only = (one: DrivenTake, two: DrivenTake) =>
-    one.recording.surprises.filter(
-      (surprise) => !two.recording.surprises.some((known) => same(known, surprise)),
-    );
+  const only = (one: DrivenTake, two: DrivenTake, where: 'reference' | 'other') =>
+    one.recording.surprises
+      .filter((surprise) => !two.recording.surprises.some((known) => same(known, surprise)))
+      .map((surprise): Change => ({ is: 'surprise', surprise, in: where }));
   return [
     ...(same(windOf(reference.input), windOf(other.input)) ? [] : [{ is: 'wind' } as const]),
     ...(same(streamOf(reference.input), streamOf(other.input)) ? [] : [{ is: 'stream' } as const]),
     ...(same(reference.input.start, other.input.start) ? [] : [{ is: 'start' } as const]),
-    ...only(other, reference).map((surprise): Change => ({
-      is: 'surprise',
-      surprise,
-      in: 'other',
-    })),
-    ...only(reference, other).map((surprise): Change => ({
-      is: 'surprise',
-      surprise,
-      in: 'reference',
-    })),
+    ...only(other, reference, 'other'),
+    ...only(reference, other, 'reference'),
   ];
 }
 

@@ -1,6 +1,8 @@
 'use client';
 import { useState } from 'react';
-import { roomAbout } from '@/document';
+import { roomAbout } from '@/core/search';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { toObstacles } from '@/document';
 import { useUnits } from '../state/preferences';
 import { distance } from '../words/units';
 import { kindWords } from './finish';
@@ -166,7 +168,7 @@ function Measured() {
   const at = points.at(-1);
   if (!at) return <p className="text-quiet">Press a point; press another for how far it is.</p>;
   const leg = points.length > 1 ? legOf(points[0]!, at) : null;
-  const room = roomAbout(place, at);
+  const room = roomAbout(toObstacles(place), at[0], at[1]);
   return (
     <dl className="grid grid-cols-[1fr_auto] gap-x-3" data-testid="measured">
       {leg && (
@@ -190,7 +192,7 @@ function Measured() {
           <dt className="text-quiet">narrowest across here</dt>
           <dd className="figures text-right">
             {distance(room.width.metres, units)} at{' '}
-            {String(room.width.bearing_deg).padStart(3, '0')}°
+            {String(Math.round(room.width.bearing * DEGREES_PER_RADIAN)).padStart(3, '0')}°
           </dd>
         </>
       )}
