@@ -46,11 +46,20 @@ module.exports = {
     from(
       'document-down',
       '^src/document',
-      ['^src/(io|db|workers|ui|app)', '^node_modules/(next|react|drizzle-orm|better-sqlite3)'],
+      [
+        '^src/(io|db|services|workers|ui|app)',
+        '^node_modules/(next|react|drizzle-orm|better-sqlite3)',
+      ],
       'Records know only the core.',
     ),
     from('io-down', '^src/io', '^src/(db|workers|ui|app)', 'Importers know documents and core.'),
     from('db-down', '^src/db', '^src/(workers|ui|app)', 'The database knows documents and core.'),
+    from(
+      'services-down',
+      '^src/services',
+      '^src/(db|workers|ui|app)',
+      'Weather and tide know documents and core.',
+    ),
     from('workers-down', '^src/workers', '^src/(db|ui|app)', 'Workers know documents and core.'),
     from(
       'ui-not-db',

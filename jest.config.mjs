@@ -3,6 +3,8 @@ export default {
   // In one process long suites slow one another down; by default Jest takes one worker of two cores.
   maxWorkers: 2,
   workerIdleMemoryLimit: '1500MB',
+  // Machines are shared: a test that takes a second alone may take ten beside others.
+  testTimeout: 30_000,
   testEnvironment: 'node',
   // Within a test's own context every look at a global is slow, and the step looks at these all the time.
   sandboxInjectedGlobals: ['Math', 'Float64Array', 'Number', 'Infinity'],

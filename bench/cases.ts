@@ -73,6 +73,8 @@ export function sixtyObstacles(length: number, beam: number): Place {
     note: '',
     features,
     berths: [],
+    areas: [],
+    transits: [],
   };
 }
 
@@ -123,6 +125,7 @@ function alongside(boat: Boat): BenchCase {
       title: 'bench',
       note: '',
       others: [],
+      locks: [],
       boat,
       place: sixtyObstacles(l, b),
       // Heading east, the berth to the south: starboard side to, the wind from the north.

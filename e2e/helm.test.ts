@@ -141,6 +141,11 @@ it('gives an action another key, and the key does it', async () => {
   await rehearse('glide-to-the-steps');
   await app.page.press("//button[contains(., 'keys')]");
   await app.page.press("//button[starts-with(@aria-label, 'all in neutral')]");
+  await app.page.until(
+    'asked for a key',
+    () => text('[role=dialog]'),
+    (t) => t.includes('press one'),
+  );
   await key('x');
   await app.page.until(
     'on the picture',

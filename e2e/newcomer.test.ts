@@ -12,15 +12,6 @@ const at = () => app.driver.getCurrentUrl();
 
 const choose = (label: string, start: string) => app.page.choose(label, start);
 
-async function written(): Promise<string> {
-  await app.driver.wait(
-    async () => /stands in the score|Does not get there/.test(await figures()),
-    110000,
-    'the figure written',
-  );
-  return figures();
-}
-
 it('finds a manoeuvre on the start page by words of it', async () => {
   await app.driver.get(app.server.address);
   const list = 'ol[aria-label="Manoeuvres, last opened first"]';
@@ -48,8 +39,11 @@ it('from the start page to a take that gets there', async () => {
   await press("//button[normalize-space()='Begin']");
   await app.driver.wait(async () => (await at()).includes('/m/'), 20000);
   await app.page.ready();
-  await press("//section[@aria-label='Figures']//button[contains(., 'by wheel and gear')]");
-  expect(await written()).toContain('stands in the score');
+  expect(
+    await app.page.written(
+      "//section[@aria-label='Figures']//button[contains(., 'by wheel and gear')]",
+    ),
+  ).toContain('stands in the score');
   await app.page.until(
     'a take that gets there',
     () => app.page.outcome(),
@@ -128,15 +122,7 @@ it('keeps beats as a figure of one’s own and has it written in elsewhere', asy
     (text) => text.includes('By the outer screw is kept.'),
   );
   await app.page.open('two-hulls-in-a-calm');
-  await app.page.until(
-    'asked for',
-    async () => {
-      await press(own);
-      return true;
-    },
-    (done) => done,
-  );
-  expect(await written()).toContain('By the outer screw');
+  expect(await app.page.written(own)).toContain('By the outer screw');
   await app.page.saved();
   await (await app.page.find('button[aria-label="Take out By the outer screw"]')).click();
   await app.page.until(

@@ -7,6 +7,7 @@ import {
   manoeuvreFileSchema,
   manoeuvreSchema,
   placeSchema,
+  recordSchema,
   takeFileSchema,
   takeSummarySchema,
 } from '@/document';
@@ -18,6 +19,7 @@ export const FORMATS: Readonly<Record<string, z.ZodType>> = {
   manoeuvre: manoeuvreSchema,
   'manoeuvre-file': manoeuvreFileSchema,
   driven: drivenFileSchema,
+  record: recordSchema,
   take: takeFileSchema,
   'take-summary': takeSummarySchema,
 };

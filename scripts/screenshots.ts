@@ -42,19 +42,6 @@ async function rehearsals(page: WorkspacePage, keep: Keep): Promise<void> {
   await press('w');
   await driver.sleep(4000);
   await keep('rehearse-outdrives');
-  await take('four-engines-sideways');
-  await driver.sleep(1500);
-  await driver.actions().keyDown('l').perform();
-  await driver.sleep(2500);
-  await keep('rehearse-joystick');
-  await driver.actions().keyUp('l').perform();
-  await take('off-the-wall');
-  await press('w', 'f');
-  await driver.actions().keyDown('e').perform();
-  await driver.sleep(4000);
-  await keep('rehearse-two-shafts');
-  await driver.actions().keyUp('e').perform();
-
   await take('off-stilt-pontoon');
   await driver.sleep(3000);
   await press(...Array<string>(5).fill(Key.ARROW_UP));
@@ -68,6 +55,40 @@ async function rehearsals(page: WorkspacePage, keep: Keep): Promise<void> {
   await page.until('the faults', () => page.text('[data-testid=faults]'), Boolean);
   await page.press("//*[@data-testid='faults']//button[1]");
   await keep('debrief');
+}
+
+/** A lock passage: plan and section as the chamber falls, what the brief says of it, and a paddle wound too soon looked back at. */
+async function passage(page: WorkspacePage, keep: Keep): Promise<void> {
+  const { driver } = page;
+  const press = (...keys: string[]) =>
+    keys.reduce((actions, one) => actions.sendKeys(one), driver.actions()).perform();
+  const closer = async (times: number) => {
+    const plan = await page.find('[role=application]');
+    await driver.executeScript('arguments[0].focus()', plan);
+    for (let i = 0; i < times; i++) await press('+');
+  };
+  await page.open('nell-down-cobnut-lock');
+  await page.settled();
+  await closer(4);
+  const playhead = await page.find('[aria-label="Playhead"]');
+  for (let i = 0; i < 60; i++) await playhead.sendKeys(Key.PAGE_DOWN);
+  await driver.executeScript('document.activeElement.blur()');
+  await keep('passage');
+  await page.press("//nav[@aria-label='Phases']//button[.='Brief']");
+  await page.until('the lock ahead', () => page.text('[data-testid=lock-ahead]'), Boolean);
+  await keep('passage-brief');
+  await page.rehearse('nell-up-cobnut-lock');
+  await press(' ');
+  await press('.');
+  await press(Key.ARROW_UP);
+  await driver.sleep(6000);
+  await press('1');
+  await driver.sleep(16000);
+  await page.press("//button[.='Break off']");
+  await page.press("//button[.='Look back']");
+  await page.until('the faults', () => page.text('[data-testid=faults]'), Boolean);
+  await page.press("//*[@data-testid='faults']//button[1]");
+  await keep('passage-debrief');
 }
 
 async function main(): Promise<void> {
@@ -97,12 +118,36 @@ async function main(): Promise<void> {
       await page.press(`//fieldset[legend='taken']//label[normalize-space()='${slip}']/input`);
     await driver.sleep(1200);
     await keep('place');
-    await page.open('stern-to-before-supper');
+    await page.open('under-sallow-bridge');
     await page.settled();
-    const back = await page.find('[aria-label="Playhead"]');
-    for (let i = 0; i < 16; i++) await back.sendKeys(Key.PAGE_DOWN);
-    await driver.executeScript('document.activeElement.blur()');
-    await keep('stern-to');
+    await page.press("//button[.='Choose an hour of a day']");
+    await page.until(
+      'the day',
+      () => page.text('[data-testid=windows]'),
+      (t) => t.includes('Within limits'),
+    );
+    await keep('day-sheet');
+    await page.press("//button[.='Close']");
+    await page.press("//nav//button[.='Debrief']");
+    await page.until(
+      'nothing driven',
+      () => page.text('aside[aria-label=Debrief]'),
+      (t) => t.includes('Nothing driven'),
+    );
+    await page.choose('How fast it runs', '30');
+    await page.press("//button[.='Listen to the simulated feed']");
+    await page.until(
+      'kept',
+      () => page.text('[data-testid=record]'),
+      (t) => t.includes('sentences'),
+    );
+    await driver.executeScript(
+      `const moment = document.querySelector('input[aria-label="Moment looked at"]');
+       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(moment, '36');
+       moment.dispatchEvent(new Event('input', { bubbles: true }));`,
+    );
+    await keep('instruments');
+    await passage(page, keep);
 
     await page.open('rafted-up-to-wicket');
     await page.settled();
@@ -176,18 +221,9 @@ async function main(): Promise<void> {
         (t) => t.includes('In wind, let go beam on'),
       );
     };
-    const scrollTo = (heading: string) =>
-      driver.executeScript(
-        `[...document.querySelectorAll('h2')].find((h) => h.textContent.startsWith(arguments[0])).scrollIntoView()`,
-        heading,
-      );
     await driver.findElement(By.css('button[aria-label="Day colours"]')).click();
-    await driver.get(`${server.address}/boats`);
-    await keep('boats');
     await sheet('lantern');
     await keep('boat');
-    await scrollTo('What trials');
-    await keep('boat-sheet');
     await rehearsals(page, keep);
   } finally {
     await browser.close();

@@ -1,5 +1,6 @@
 import { COMPANY_VARIANTS } from './wrong-variants-company';
 import { DRIVEN_VARIANTS } from './wrong-variants-driven';
+import { WATER_VARIANTS } from './wrong-variants-water';
 
 /** A deliberate mistake in the core: in `file` the one `find` becomes `put`. Every one must be caught by some test. */
 export interface WrongVariant {
@@ -282,7 +283,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'const pull = 3 * rows[at + LINE.PULL]!;',
   ),
   core(
-    'score/line-jobs.ts',
+    'score/line-waits.ts',
     'a loaded loop lifted off a bollard',
     'const slack = tension < LIFTS_OFF_N',
     'const slack = tension < 1e99',
@@ -442,4 +443,5 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   ...COMPANY_VARIANTS,
   ...DRIVEN_VARIANTS,
+  ...WATER_VARIANTS,
 ];

@@ -1,5 +1,7 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
+/** A figure is fitted by hundreds of takes. */
+const FIGURE_MS = 110_000;
 const WAIT_MS = 15000;
 
 /** The workspace as a user sees it. */
@@ -77,6 +79,34 @@ export class WorkspacePage {
       },
       (pressed) => pressed,
     );
+  }
+
+  /**
+   * Has a figure written in, and tells what stands under the figures then. Margins that arrive move the list down: a press that fell
+   * beside its line is made again.
+   */
+  async written(xpath: string): Promise<string> {
+    const SECTION = 'section[aria-label="Figures"]';
+    const ended = /stands in the score|Does not get there|nothing was put in/;
+    let text = '';
+    for (let pressed = 0; pressed < 3; pressed++) {
+      await this.press(xpath);
+      const begun = await this.driver
+        .wait(async () => {
+          text = await this.text(SECTION);
+          return /\bStop\b/.test(text) || ended.test(text);
+        }, 5000)
+        .catch(() => false);
+      if (begun) break;
+    }
+    await this.driver
+      .wait(async () => {
+        text = await this.text(SECTION);
+        return ended.test(text);
+      }, FIGURE_MS)
+      .catch(() => undefined);
+    if (!ended.test(text)) throw new Error(`no figure was written: ${text}`);
+    return text;
   }
 
   /** Takes the first option of a list box that begins so. */

@@ -9,12 +9,14 @@ import {
   type Manoeuvre,
   type OwnFigure,
   type Place,
+  type RecordDocument,
 } from '@/document';
 import { keptBoats } from './boats';
 import { read } from './manoeuvres';
 import type { Library } from './open';
 import { keptPlaces } from './places';
-import { boats, figures, manoeuvres, places, takes } from './schema';
+import { allRecords } from './records';
+import { boats, figures, manoeuvres, places, records, takes } from './schema';
 import { listFigures } from './figures';
 import { fileOf, openTake } from './takes';
 
@@ -68,6 +70,7 @@ export function contentsOf(db: Library): LibraryContents {
     figures: listFigures(db),
     manoeuvres: kept,
     takes: driven.filter(({ manoeuvreId }) => ids.has(manoeuvreId)),
+    records: allRecords(db).filter(({ manoeuvreId }) => ids.has(manoeuvreId)),
   };
 }
 
@@ -76,9 +79,9 @@ export type Standing = Readonly<
   Record<LibraryPart, { readonly fresh: number; readonly same: number; readonly different: number }>
 >;
 
-const TABLES = { boats, places, figures, manoeuvres, takes } as const;
+const TABLES = { boats, places, figures, manoeuvres, takes, records } as const;
 
-type Kept = Boat | Place | OwnFigure | Manoeuvre | LibraryTake;
+type Kept = Boat | Place | OwnFigure | Manoeuvre | LibraryTake | RecordDocument;
 
 /** A document under an id, put aside or not; null for none. What cannot be read is something else. */
 function keptUnder(db: Library, part: LibraryPart, id: string): unknown {
@@ -122,7 +125,11 @@ export function standingOf(db: Library, contents: LibraryContents): Standing {
   >;
 }
 
-function freeId(db: Library, part: Exclude<LibraryPart, 'takes'>, wish: string): string {
+function freeId(
+  db: Library,
+  part: Exclude<LibraryPart, 'takes' | 'records'>,
+  wish: string,
+): string {
   for (let n = 2; ; n++) {
     const id = `${wish.slice(0, 58)}-${n}`;
     if (keptUnder(db, part, id) === null) return id;
@@ -150,6 +157,9 @@ function put(db: Library, part: LibraryPart, document: Kept, now: number): void 
         updatedAt: now,
       })
       .run();
+  } else if (part === 'records') {
+    const { manoeuvreId } = document as RecordDocument;
+    db.insert(records).values({ id, manoeuvreId, document: text, createdAt: now }).run();
   } else {
     const { manoeuvreId, startedAt, file } = document as LibraryTake;
     db.insert(takes)
@@ -193,7 +203,11 @@ export function mergeArchive(
         return;
       }
       const id =
-        kept === null ? document.id : part === 'takes' ? another() : freeId(db, part, document.id);
+        kept === null
+          ? document.id
+          : part === 'takes' || part === 'records'
+            ? another()
+            : freeId(db, part, document.id);
       under.set(`${part} ${document.id}`, id);
       put(db, part, { ...document, id }, now);
     };
@@ -209,6 +223,8 @@ export function mergeArchive(
       });
     for (const one of contents.takes)
       take('takes', { ...one, manoeuvreId: goesAs('manoeuvres', one.manoeuvreId) });
+    for (const one of contents.records)
+      take('records', { ...one, manoeuvreId: goesAs('manoeuvres', one.manoeuvreId) });
     return standing;
   });
 }

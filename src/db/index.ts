@@ -2,6 +2,7 @@ export { contentsOf, mergeArchive, replaceAll, standingOf, type Standing } from 
 export { backUp, keepBackups, listBackups, restoreBackup, type Backup } from './backup';
 export { beginIn } from './begin';
 export { keptBoats, type ListedBoat, type OpenedBoat } from './boats';
+export { fleetOutlines } from './fleet-outlines';
 export { insertFigure, listFigures, removeFigure } from './figures';
 export {
   copyManoeuvre,
@@ -18,6 +19,7 @@ export {
 export { Kept } from './kept';
 export { dataDirectory, library, openLibrary, type Library } from './open';
 export { keptPlaces, type ListedPlace, type OpenedPlace } from './places';
+export { keepRecord, listRecords, openRecord, setRecordAside, type ListedRecord } from './records';
 export { readDemo, seedDemo } from './seed';
 export {
   keepTake,

@@ -51,6 +51,22 @@ export const figures = sqliteTable('figures', {
   createdAt: integer('created_at').notNull(),
 });
 
+/** What instruments recorded, laid on the place of a manoeuvre. */
+export const records = sqliteTable(
+  'records',
+  {
+    id: text('id').primaryKey(),
+    manoeuvreId: text('manoeuvre_id')
+      .notNull()
+      .references(() => manoeuvres.id),
+    document: text('document').notNull(),
+    createdAt: integer('created_at').notNull(),
+    /** Set when put aside; it can be brought back. */
+    removedAt: integer('removed_at'),
+  },
+  (table) => [index('records_of_manoeuvre').on(table.manoeuvreId, table.createdAt)],
+);
+
 /** Takes driven by hand, each with the manoeuvre as it was when it was driven. */
 export const takes = sqliteTable(
   'takes',

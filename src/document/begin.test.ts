@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import { runTake } from '@/core/score';
 import { beginManoeuvre, beginSchema, type Going } from './begin';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
@@ -5,7 +6,7 @@ import { placeSchema, type Place } from './place';
 import { check } from './result';
 import { toRunInput } from './run-input';
 import { demoJson } from './testing/demo';
-import { fleetRecord } from './testing/fleet';
+import { FLEET_IDS, fleetRecord } from './testing/fleet';
 
 function place(id: string): Place {
   const checked = check<Place>(placeSchema, demoJson('places', id));
@@ -122,3 +123,48 @@ describe('a manoeuvre begun', () => {
     expect(paths.some((path) => path.startsWith('conditions'))).toBe(true);
   });
 });
+
+it.each([
+  ['quince', 'heron-trots', 'stage'],
+  ['teasel', 'sallow-bridge', 'wall-free'],
+  ['pebble', 'withen-lock', 'landing-free'],
+  ['corvina', 'cinder-jetty', 'jetty-long'],
+] as const)(
+  '%s begun at %s, where the lowest water dries or nearly so, has water under her',
+  (boat, at, berth) => {
+    const file = begun(boat, at, berth, 'in');
+    expect(file.conditions.level).toHaveLength(1);
+    const input = toRunInput(file);
+    if (!input.ok) throw new Error(input.problems[0]!.message);
+    expect(runTake(input.value).margins.underKeel!.depth).toBeGreaterThan(0);
+    // A level that was chosen stays.
+    expect(
+      begun(boat, 'ropewalk-basin', place('ropewalk-basin').berths[0]!.id, 'round').conditions
+        .level,
+    ).toBeUndefined();
+  },
+);
+
+it.each(readdirSync('demo/places').map((name) => name.replace('.json', '')))(
+  'every berth of %s takes some boat of the fleet',
+  (at) => {
+    const wish = { id: 'm', title: 'm', side: 'port', going: 'in', place: place(at) } as const;
+    const conditions = {
+      wind: { from_deg: 90, speed_mps: 3 },
+      stream: { set_deg: 0, speed_mps: 0 },
+      water: 'sea',
+    } as const;
+    for (const berth of wish.place.berths) {
+      const taken = FLEET_IDS.some((id) => {
+        const made = beginManoeuvre({
+          ...wish,
+          berthId: berth.id,
+          boat: fleetRecord(id),
+          conditions,
+        });
+        return made.ok && toRunInput(made.value).ok;
+      });
+      expect([berth.name, taken]).toEqual([berth.name, true]);
+    }
+  },
+);

@@ -6,6 +6,7 @@ import { degrees, id, shortText } from './fields';
 import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from './manoeuvre';
 import { endTo, type Berth, type Place } from './place';
 import { failure, success, type Result } from './result';
+import { meanLevel } from './tide';
 
 /** Coming in to a berth, going out of it, or half a turn in the water before it. */
 export const GOINGS = ['in', 'out', 'round'] as const;
@@ -59,7 +60,12 @@ const compass = (radians: number) => Math.round((degrees(radians) + 720) % 360);
 
 /** A manoeuvre for a berth with start and goal, and nothing yet in its score but to stay in neutral. */
 export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
-  const { boat, place, berthId, side, going, conditions, title } = wish;
+  const { boat, place, berthId, side, going, title } = wish;
+  // Where there is a tide its nought is the lowest water: a manoeuvre does not begin there unasked.
+  const conditions =
+    place.tide && !wish.conditions.level
+      ? { ...wish.conditions, level: [{ at_s: 0, level_m: meanLevel(place.tide) }] }
+      : wish.conditions;
   const berth = place.berths.find((b) => b.id === berthId);
   if (!berth)
     return failure({
@@ -119,6 +125,7 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
     $schema: MANOEUVRE_SCHEMA,
     version: MANOEUVRE_VERSION,
     others: [],
+    locks: [],
     id: wish.id,
     title,
     note: '',

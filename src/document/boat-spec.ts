@@ -50,6 +50,7 @@ function hullSpec(hull: Boat['hull']): BoatSpec['hull'] {
     xG: hull.centreOfGravity_m,
     yawRadius: hull.yawRadius_m,
     freeboard: hull.freeboard_m,
+    airDraught: Math.max(hull.mast_m, hull.freeboard_m + hull.superstructure_m),
     deck: wholeOutline(hull.deck),
     waterline: wholeOutline(hull.waterline),
     draughts: Float64Array.from(hull.draughts.flat()),

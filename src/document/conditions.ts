@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
 import type { Weather } from '@/core/sim';
 import { compass, radians, within } from './fields';
+import { bottomOfPlace } from './areas';
 import type { Place } from './place';
+import { instantSchema } from './tide';
 
 /** Strongest wind and stream that make sense for handling at low speed, m/s. */
 export const MOST_WIND_MPS = 30;
@@ -64,6 +66,8 @@ export const conditionsSchema = z.strictObject({
   depth_m: within(0.2, MOST_DEPTH_M, 'm').optional(),
   /** Level over the depth's datum at moments, by straight lines between. */
   level: changes(z.strictObject({ at_s, level_m: within(-20, 20, 'm') })).optional(),
+  /** When it is meant to be; what a day sheet took wind, stream and level from. */
+  when: instantSchema.optional(),
   /** Are banks and walls felt: suction, cushion, and the water squeezed past her? */
   walls: z.boolean().optional(),
 });
@@ -73,15 +77,23 @@ export type Conditions = z.infer<typeof conditionsSchema>;
 /** Heights over the water that keep wind off, where a place does not give them, m; and what gets through. */
 const USUAL_HEIGHT: Partial<Record<string, number>> = { building: 6, boat: 1.6 };
 const POROSITY: Partial<Record<string, number>> = { boat: 0.3 };
+/** In leaf; bare ones let more through. Judgement, ±0.2. */
+const TREES = 0.45;
 
-function windbreaks({ features }: Place): NonNullable<Weather['windbreaks']> {
-  return features.flatMap((f) => {
+function windbreaks({ features, areas }: Place): NonNullable<Weather['windbreaks']> {
+  const trees = areas.flatMap((a) =>
+    a.kind === 'trees'
+      ? [{ outline: Float64Array.from(a.outline_m.flat()), height: a.height_m, porosity: TREES }]
+      : [],
+  );
+  const solid = features.flatMap((f) => {
     if (!('outline_m' in f)) return [];
     const height = f.height_m ?? USUAL_HEIGHT[f.kind];
     if (!height) return [];
     const outline = Float64Array.from(f.outline_m.flat());
     return [{ outline, height, porosity: POROSITY[f.kind] ?? 0 }];
   });
+  return [...solid, ...trees];
 }
 
 /** Room round a place's features that a stream is worked out for, m. */
@@ -142,7 +154,9 @@ function windChanges({ wind }: Conditions): Pick<Weather, 'windStrength' | 'wind
 }
 
 export function toWeather(conditions: Conditions, place: Place): Weather {
-  const { wind, level } = conditions;
+  const { wind, level, depth_m } = conditions;
+  const soundings = place.features.filter((f) => f.kind === 'sounding');
+  const bottom = bottomOfPlace(place.areas, soundings, depth_m);
   return {
     windFrom: radians(wind.from_deg),
     windSpeed: wind.speed_mps,
@@ -157,7 +171,8 @@ export function toWeather(conditions: Conditions, place: Place): Weather {
     },
     windbreaks: wind.shelter ? windbreaks(place) : undefined,
     stream: streamPattern(conditions, place),
-    depth: conditions.depth_m,
+    depth: depth_m,
+    ...(bottom ? { bottom } : {}),
     level: level?.length
       ? {
           times: Float64Array.from(level, (l) => l.at_s),

@@ -1,3 +1,4 @@
+import type { LockOrder } from '@/core/locks';
 import { wrapTurn } from '@/core/math';
 import type { ControlOrder, HandsOrder, Order, TakeEvent } from '@/core/score';
 import { degrees } from './fields';
@@ -17,6 +18,12 @@ function controlText(order: ControlOrder): string {
       return `${order.first === 'stern' ? 'stern' : 'steer'} for ${order.mark.name}`;
     case 'call':
       return `call: ${order.text}`;
+    case 'signal':
+      return 'signal: wind';
+    case 'other': {
+      const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
+      return `other boat ${order.boat}: ${gear}, throttle ${percent(order.throttle)}`;
+    }
     case 'thruster': {
       const side = order.power < 0 ? 'port' : 'starboard';
       return order.power === 0
@@ -33,6 +40,11 @@ function controlText(order: ControlOrder): string {
   }
 }
 
+function lockOrderText(order: LockOrder): string {
+  if (order.do === 'wind') return `paddle ${order.paddle + 1} to ${percent(order.to)}`;
+  return `${order.end} gates ${order.leaf ? `${order.leaf} ` : ''}${order.to}`;
+}
+
 function handsText(order: HandsOrder, { lines, crew }: ScoreDocument): string {
   const who = order.by === null ? '' : `${crew[order.by]?.name ?? ''}: `;
   const line = 'line' in order ? (lines[order.line]?.name ?? '') : '';
@@ -45,6 +57,8 @@ function handsText(order: HandsOrder, { lines, crew }: ScoreDocument): string {
       return `${who}let go ${line}`;
     case 'anchor':
       return `${who}${order.how} ${line}`;
+    case 'lock':
+      return `${who}${lockOrderText(order.order)}`;
     case 'step ashore':
       return `${who}step ashore, to ${order.mark.name}`;
     case 'step aboard':
@@ -68,6 +82,10 @@ export function eventText(event: TakeEvent, score: ScoreDocument): string {
       return `waited ${event.waited.toFixed(1)} s`;
     case 'line':
       return `${score.lines[event.line]?.name ?? ''} ${event.what}`;
+    case 'lock':
+      return event.seconds === undefined
+        ? event.what
+        : `${event.what}, ${event.seconds.toFixed(0)} s left`;
     case 'crew':
       return `${score.crew[event.who]?.name ?? ''} ${event.what}`;
     default:

@@ -30,6 +30,15 @@ export const shortText = z
 
 export const longText = z.string().max(2000, { error: 'keep it to 2,000 characters' });
 
+/** What another program said of it, kept as it came: at most so many characters of JSON. */
+const MOST_EXTRA = 4000;
+export const extra = z
+  .record(z.string(), z.json())
+  .refine((value) => JSON.stringify(value).length <= MOST_EXTRA, {
+    error: `what is kept of another program's is at most ${MOST_EXTRA} characters`,
+  })
+  .optional();
+
 /** Compass direction, degrees; 360 is accepted and means 0. */
 export const compass = within(0, 360, 'degrees');
 

@@ -96,6 +96,7 @@ export {
   endTo,
   fixedPoints,
   lineEnds,
+  markedTransits,
   namedMarks,
   PLACE_SCHEMA,
   placeSchema,
@@ -104,6 +105,7 @@ export {
   type Feature,
   type Place,
 } from './place';
+export { locksByTide, locksOfPlace, standingLevel, type LockByTide } from './lock-sites';
 export {
   check,
   failure,
@@ -152,6 +154,47 @@ export {
   type TakeFile,
   type TakeSummary,
 } from './take';
+export { areaSchema, bottomOfPlace, bridgesOf, type Area, type PlaceTransit } from './areas';
+export {
+  instantOf,
+  instantSchema,
+  meanLevel,
+  secondsOf,
+  tideAt,
+  tideSchema,
+  toTide,
+  zoneSchema,
+  type TideDocument,
+} from './tide';
+export {
+  MOST_FIXES,
+  RECORD_SCHEMA,
+  recordSchema,
+  toFixes,
+  type FixDocument,
+  type RecordDocument,
+} from './record';
+export {
+  conditionsAt,
+  daySchema,
+  hourAt,
+  LEAST_OVER_M,
+  LEAST_UNDER_M,
+  playDay,
+  withinLimits,
+  type Day,
+  type DayHour,
+  type DayRun,
+} from './day';
+export {
+  lockWorkingSchema,
+  siteLock,
+  toLock,
+  usualLock,
+  type LockOfPlace,
+  type LockWorking,
+} from './lock';
+export { lockingSchema, type Locking } from './locking';
 export { parseJson } from './json';
 export { clearWidth, fingerRow, fingerRowSchema, slipsOf, type FingerRow } from './finger-row';
 export { mooredOutline, toCentimetres } from './moored';

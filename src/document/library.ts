@@ -4,6 +4,7 @@ import { drivenFileSchema } from './driven';
 import { ownFigureSchema, type OwnFigure } from './figures';
 import { manoeuvreSchema, type Manoeuvre } from './manoeuvre';
 import { placeSchema, type Place } from './place';
+import { recordSchema, type RecordDocument } from './record';
 
 /** A driven take with what it was kept under. */
 export const libraryTakeSchema = z.strictObject({
@@ -22,12 +23,20 @@ export interface LibraryContents {
   readonly figures: readonly OwnFigure[];
   readonly manoeuvres: readonly Manoeuvre[];
   readonly takes: readonly LibraryTake[];
+  readonly records: readonly RecordDocument[];
 }
 
 export type LibraryPart = keyof LibraryContents;
 
 /** In the order in which one needs the other. */
-export const LIBRARY_PARTS = ['boats', 'places', 'figures', 'manoeuvres', 'takes'] as const;
+export const LIBRARY_PARTS = [
+  'boats',
+  'places',
+  'figures',
+  'manoeuvres',
+  'takes',
+  'records',
+] as const;
 
 export const LIBRARY_SCHEMAS = {
   boats: boatSchema,
@@ -35,4 +44,5 @@ export const LIBRARY_SCHEMAS = {
   figures: ownFigureSchema,
   manoeuvres: manoeuvreSchema,
   takes: libraryTakeSchema,
+  records: recordSchema,
 } as const;

@@ -3,6 +3,7 @@ import { READY_ITEMS } from '@/core/brief';
 import { boatSchema } from './boat';
 import { conditionsSchema } from './conditions';
 import { compass, id, longText, shortText, within } from './fields';
+import { lockingSchema } from './locking';
 import { othersSchema } from './others';
 import { placeSchema } from './place';
 import { scoreSchema } from './score';
@@ -53,6 +54,8 @@ export const manoeuvreSchema = z.strictObject({
   score: scoreSchema,
   /** Boats that lie about on lines of their own and give way. */
   others: othersSchema,
+  /** Locks that are worked. */
+  locks: lockingSchema,
   /** Checks of the score its writer has looked at and set aside, as `rule/beat id/engine`. */
   dismissed: z.array(z.string().min(1).max(200)).max(200, { error: 'at most 200' }).default([]),
   /** What of the getting ready has been ticked off. */

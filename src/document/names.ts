@@ -2,6 +2,7 @@ import type { LineEnd, MarkOnPlace, PointOnBoat } from '@/core/score';
 import { namedPoints } from './boat-spec';
 import type { ManoeuvreFile } from './manoeuvre';
 import { endsAboard, marksAboard } from './others';
+import { locksOfPlace } from './lock-sites';
 import { lineEnds, namedMarks } from './place';
 import type { Problem } from './result';
 
@@ -88,6 +89,17 @@ export class Names {
   person(name: string | undefined, path: string): number | null {
     if (name === undefined) return null;
     return this.index(this.file.score.crew, name, `${path}.by`, 'the crew has nobody');
+  }
+
+  /** Index of a lock that is worked, and of a paddle of it. */
+  lock(name: string, path: string): number {
+    const worked = this.file.locks.map(({ lock }) => ({ name: lock }));
+    return this.index(worked, name, `${path}.lock`, 'no lock is worked');
+  }
+
+  paddle(lock: string, name: string, path: string): number {
+    const paddles = locksOfPlace(this.file.place).find((one) => one.name === lock)?.working.paddles;
+    return this.index(paddles ?? [], name, `${path}.paddle`, `'${lock}' has no paddle`);
   }
 
   /** Index of an engine, null for all there are; of a thruster. */

@@ -1,32 +1,19 @@
+import { outOfLock } from '@/core/locks';
+import { nearestOnPolygon } from '@/core/math';
 import { z } from 'zod';
-import { crossesItself } from '@/core/math';
 import { pileObstacle, solidObstacle, type Obstacle, type Surface } from '@/core/holding';
 import type { LineEnd } from '@/core/score';
-import { id, longText, pointOnPlace, shortText, within } from './fields';
-
-const outline = z
-  .array(pointOnPlace)
-  .min(3, { error: 'give at least three corners' })
-  .max(200, { error: 'give at most 200 corners' })
-  .refine((points) => !crossesItself(Float64Array.from(points.flat())), {
-    error: 'the outline crosses itself; put its corners in order round the edge',
-  });
+import { areaSchema, outline, sounding, transitSchema } from './areas';
+import { extra, id, longText, shortText, within } from './fields';
+import { locksIn, siteLock } from './lock';
+import { tideSchema } from './tide';
 
 const surfaceKind = z.enum(['stone', 'timber', 'fendered', 'earth', 'hull'], {
   error: "say 'stone', 'timber', 'fendered', 'earth' or 'hull'",
 });
 
-/** What another program said of it, kept as it came: at most so many characters of JSON. */
-const MOST_EXTRA = 4000;
-const extra = z
-  .record(z.string(), z.json())
-  .refine((value) => JSON.stringify(value).length <= MOST_EXTRA, {
-    error: `what is kept of another program's is at most ${MOST_EXTRA} characters`,
-  })
-  .optional();
-
 const solid = z.strictObject({
-  kind: z.enum(['quay', 'pontoon', 'bank', 'boat', 'building']),
+  kind: z.enum(['quay', 'pontoon', 'bank', 'boat', 'building', 'gate']),
   id,
   name: shortText,
   extra,
@@ -85,10 +72,14 @@ const groundLine = z.strictObject({
   tail: shortText,
 });
 
-const feature = z.discriminatedUnion('kind', [solid, pile, mark, bollard, buoy, groundLine], {
-  error:
-    "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'pile', 'bollard', 'buoy', 'groundLine' or 'mark'",
-});
+const feature = z.discriminatedUnion(
+  'kind',
+  [solid, pile, mark, bollard, buoy, groundLine, sounding],
+  {
+    error:
+      "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'gate', 'pile', 'bollard', 'buoy', 'groundLine', 'sounding' or 'mark'",
+  },
+);
 
 const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
 
@@ -113,6 +104,13 @@ const berth = z.strictObject({
   height_m: within(0, 12, 'm').default(0.5),
 });
 
+const ONE_OF = {
+  features: 'feature',
+  berths: 'berth',
+  areas: 'area',
+  transits: 'transit',
+} as const;
+
 export const PLACE_SCHEMA = 'yawtrope:place';
 
 /** A stretch of water as kept and exchanged: metres east and north of its origin. */
@@ -128,6 +126,11 @@ export const placeSchema = z
       .optional(),
     features: z.array(feature).max(400, { error: 'at most 400 features' }),
     berths: z.array(berth).max(60, { error: 'at most 60 berths' }).default([]),
+    /** Depths, bridges, water with rules and trees: what has an outline and cannot be touched. */
+    areas: z.array(areaSchema).max(100, { error: 'at most 100 areas' }).default([]),
+    transits: z.array(transitSchema).max(30, { error: 'at most 30 transits' }).default([]),
+    /** Its tide; a place without one has water that stands. */
+    tide: tideSchema.optional(),
   })
   .superRefine((place, context) => {
     place.features.forEach((f, i) => {
@@ -136,23 +139,28 @@ export const placeSchema = z
       const message = `there is no bollard '${f.tail}' for its tail; name one of the place`;
       context.addIssue({ code: 'custom', path: ['features', i, 'tail'], message });
     });
+    place.transits.forEach((t, i) => {
+      for (const key of ['front', 'back'] as const) {
+        if (place.features.some((f) => 'x_m' in f && f.name === t[key])) continue;
+        const message = `there is nothing called '${t[key]}' to take a bearing on; name a mark of the place`;
+        context.addIssue({ code: 'custom', path: ['transits', i, key], message });
+      }
+      if (t.front !== t.back) return;
+      const message = 'is the one in front as well; name two';
+      context.addIssue({ code: 'custom', path: ['transits', i, 'back'], message });
+    });
+    // Berths are named in cues beside the marks, areas and transits in words beside both.
+    const lists = ['features', 'berths', 'areas', 'transits'] as const;
     for (const key of ['id', 'name'] as const) {
       const seen = new Set<string>();
-      place.features.forEach((f, i) => {
-        if (seen.has(f[key])) {
-          const message = `'${f[key]}' is used twice; give each feature its own ${key}`;
-          context.addIssue({ code: 'custom', path: ['features', i, key], message });
-        }
-        seen.add(f[key]);
-      });
-      // Berths are named in cues beside the marks.
-      place.berths.forEach((b, i) => {
-        if (seen.has(b[key])) {
-          const message = `'${b[key]}' is used twice; give each berth its own ${key}`;
-          context.addIssue({ code: 'custom', path: ['berths', i, key], message });
-        }
-        seen.add(b[key]);
-      });
+      for (const list of lists)
+        place[list].forEach((one, i) => {
+          if (seen.has(one[key])) {
+            const message = `'${one[key]}' is used twice; give each ${ONE_OF[list]} its own ${key}`;
+            context.addIssue({ code: 'custom', path: [list, i, key], message });
+          }
+          seen.add(one[key]);
+        });
     }
   });
 
@@ -181,6 +189,7 @@ const USUAL_SURFACE: Readonly<Record<SolidFeature['kind'], SurfaceKind>> = {
   bank: 'earth',
   boat: 'hull',
   building: 'stone',
+  gate: 'timber',
 };
 
 /** Everything on a place that a boat can touch. */
@@ -202,12 +211,26 @@ const PILE_HEIGHT_M = 1;
 /** The ring of a buoy over the water, m. Assumption. */
 const BUOY_HEIGHT_M = 0.4;
 
+/** Is a place on a pontoon, or within a hand's breadth of one? */
+export function isAfloat(place: Place, x: number, y: number): boolean {
+  const near = { x: 0, y: 0, distance: 0 };
+  return place.features.some((f) => {
+    if (f.kind !== 'pontoon') return false;
+    nearestOnPolygon(near, Float64Array.from(f.outline_m.flat()), x, y);
+    return near.distance < 0.1;
+  });
+}
+
 /** What a line can be made on to: bollards, cleats and rings, piles, buoys, and ground lines. */
 export function lineEnds(place: Place): LineEnd[] {
   return place.features.flatMap((f): LineEnd[] => {
-    if (f.kind === 'bollard') return [{ name: f.name, x: f.x_m, y: f.y_m, height: f.height_m }];
+    if (f.kind === 'bollard') {
+      const end = { name: f.name, x: f.x_m, y: f.y_m, height: f.height_m };
+      return [isAfloat(place, f.x_m, f.y_m) ? { ...end, afloat: true } : end];
+    }
     if (f.kind === 'pile') return [{ name: f.name, x: f.x_m, y: f.y_m, height: PILE_HEIGHT_M }];
-    if (f.kind === 'buoy') return [{ name: f.name, x: f.x_m, y: f.y_m, height: BUOY_HEIGHT_M }];
+    if (f.kind === 'buoy')
+      return [{ name: f.name, x: f.x_m, y: f.y_m, height: BUOY_HEIGHT_M, afloat: true }];
     if (f.kind !== 'groundLine') return [];
     const tied = place.features.find((b) => b.kind === 'bollard' && b.name === f.tail);
     const tail =
@@ -217,7 +240,7 @@ export function lineEnds(place: Place): LineEnd[] {
 }
 
 /** What of a solid thing can be told from afar by its corners: boats come and go, and a bank has none. */
-const CORNERED: ReadonlySet<Feature['kind']> = new Set(['quay', 'pontoon', 'building']);
+const CORNERED: ReadonlySet<Feature['kind']> = new Set(['quay', 'pontoon', 'building', 'gate']);
 const POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 
 /** What stands where it is and can be seen: marks, bollards, piles, and corners of what is built. */
@@ -235,6 +258,18 @@ export function fixedPoints(place: Place): { name: string; x: number; y: number 
   });
 }
 
+/** Transits the place is marked with, the nearer mark first. */
+export function markedTransits({ transits, features }: Place) {
+  const spot = (name: string) => {
+    const f = features.find((one) => one.name === name);
+    return f && 'x_m' in f ? { name: f.name, x: f.x_m, y: f.y_m } : null;
+  };
+  return transits.flatMap(({ front, back }) => {
+    const [near, far] = [spot(front), spot(back)];
+    return near && far ? [{ near, far }] : [];
+  });
+}
+
 /** Places a cue can name: marks, bollards, piles, buoys, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
   const marks = place.features.flatMap((f) =>
@@ -247,5 +282,15 @@ export function namedMarks(place: Place): { name: string; x: number; y: number }
     x: (ax + bx) / 2,
     y: (ay + by) / 2,
   }));
-  return [...marks, ...middles];
+  const gates = locksIn(place.areas).flatMap((lock) => {
+    const sited = siteLock(lock, 'lower', 'shut', 0);
+    if (!sited) return [];
+    const at = (what: string, s: number) => ({
+      name: `${lock.name}, ${what}`,
+      ...outOfLock(sited, s, 0),
+    });
+    const { length } = sited.lock;
+    return [at('lower gates', length), at('upper gates', 0), at('middle', length / 2)];
+  });
+  return [...marks, ...middles, ...gates];
 }

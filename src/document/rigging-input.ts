@@ -10,6 +10,7 @@ import {
   type LineSpec,
   type RopeFigures,
 } from '@/core/holding';
+import { levelThere, type SitedLock } from '@/core/locks';
 import type { LineEnd, PointOnBoat, RiggedLine, Rigging, Whereabouts } from '@/core/score';
 import { onOf, type LineAt } from '@/core/sim';
 import type { Boat } from './boat';
@@ -92,6 +93,7 @@ function specOf(
   from: PointOnBoat,
   names: Names,
   path: string,
+  floats: (lying: Lying) => number,
 ): LineSpec {
   const { hull } = lying.boat;
   const figures = lineFigures(line, lying.boat);
@@ -109,7 +111,7 @@ function specOf(
     });
   const rise = line.anchor
     ? -(line.anchor.depth_m + hull.freeboard_m)
-    : to.height - hull.freeboard_m;
+    : to.height - hull.freeboard_m - (to.boat || to.afloat ? 0 : floats(lying));
   const span = spanAtStart(file, lying, from, to, rise);
   if (span > total)
     names.problems.push({
@@ -142,7 +144,16 @@ export interface Rigged {
   readonly rigging: Rigging;
 }
 
-export function toRigging(file: ManoeuvreFile, craft: Craft, names: Names): Rigged {
+/** @param locks what is worked: boats in a chamber float at its level */
+export function toRigging(
+  file: ManoeuvreFile,
+  craft: Craft,
+  names: Names,
+  locks: readonly SitedLock[],
+): Rigged {
+  const begin = locks.map(({ begins }) => begins);
+  const floats = ({ start }: Lying) =>
+    locks.length > 0 ? levelThere(locks, begin, start.x_m, start.y_m) : 0;
   const { lines, crew, fenders } = file.score;
   const half = file.boat.hull.length_m / 2;
   fenders.forEach(({ name, x_m }, i) => {
@@ -165,7 +176,7 @@ export function toRigging(file: ManoeuvreFile, craft: Craft, names: Names): Rigg
     const from = names.pointOf(boat, line.from, path);
     const lying = boats[boat]!;
     where.push({ boat, row: specs[boat]!.length });
-    specs[boat]!.push(specOf(file, line, lying, from, names, path));
+    specs[boat]!.push(specOf(file, line, lying, from, names, path, floats));
     return {
       name: line.name,
       ...(boat > 0 ? { boat } : {}),

@@ -110,7 +110,7 @@ export function handsOrders<A extends z.ZodType, N extends z.ZodType>(after_s: A
       do: z.literal('tend'),
       after_s,
       line: named,
-      how: z.enum(TEND_HOW, { error: "say 'haul', 'hold', 'turn', 'fast' or 'ease'" }),
+      how: z.enum(TEND_HOW, { error: "say 'haul', 'hold', 'turn', 'keep', 'fast' or 'ease'" }),
       by: named.optional(),
       /** To haul it in to, or to ease it by. */
       length_m: within(0.3, MOST_LINE_M, 'm').optional(),

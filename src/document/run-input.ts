@@ -1,13 +1,18 @@
 import { assembleCraft, type Craft } from '@/core/craft';
 import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
-import { cos, sin } from '@/core/math';
-import type { Cue, Expectation, Goal, RunInput, TimedOrder } from '@/core/score';
+import type { SitedLock } from '@/core/locks';
+import { cos, seriesAt, sin } from '@/core/math';
+import type { Cue, Expectation, Goal, Order, RunInput, TimedOrder } from '@/core/score';
 import { roomAt } from '@/core/search';
+import { leastUnder } from '@/core/sim';
 import { toBoatSpec, withFenders } from './boat-spec';
 import { toWeather } from './conditions';
 import { radians } from './fields';
 import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
+import { bridgesOf, zonesOf } from './areas';
+import { siteLock } from './lock';
+import { locksOfPlace, withoutDrawnLeaves, withPounds } from './lock-sites';
 import { toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
 import { toRigging } from './rigging-input';
@@ -41,6 +46,8 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
     }
     case 'line':
       return { is: 'line', line: names.line(document.line, path), state: document.state };
+    case 'lock':
+      return { is: 'lock', lock: names.lock(document.lock, path), state: document.state };
     case 'any':
     case 'all':
       return { is: document.is, of: document.of.map((c, i) => cue(c, names, `${path}.of[${i}]`)) };
@@ -133,11 +140,63 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
         return { after, order: { do: 'step ashore', by, mark: names.mark(document.at, path) } };
       return { after, order: { do: 'step aboard', by, point: names.point(document.at, path) } };
     }
+    case 'paddle':
+    case 'gates':
+      return { after, order: lockOrder(document, names, path) };
+    case 'signal':
+      return { after, order: { do: 'signal' } };
+    case 'other': {
+      const { gear, throttle, heading_deg } = document;
+      const boat = names.boat(document.boat, path);
+      const heading = heading_deg === undefined ? null : radians(heading_deg);
+      return { after, order: { do: 'other', boat, gear: GEARS[gear], throttle, heading } };
+    }
     case 'go': {
       const by = names.person(document.by, path) ?? 0;
       return { after, order: { do: 'go', by, point: names.point(document.at, path) } };
     }
   }
+}
+
+function lockOrder(
+  document: Extract<OrderDocument, { do: 'paddle' | 'gates' }>,
+  names: Names,
+  path: string,
+): Order {
+  const lock = names.lock(document.lock, path);
+  const by = names.person(document.by, path);
+  if (document.do === 'paddle') {
+    const paddle = names.paddle(document.lock, document.paddle, path);
+    return { do: 'lock', lock, by, order: { do: 'wind', paddle, to: document.to } };
+  }
+  const { end, to, leaf } = document;
+  const one = leaf === 'both' ? {} : { leaf };
+  return { do: 'lock', lock, by, order: { do: 'gates', end, to, ...one } };
+}
+
+/** Locks that are worked, where they lie; what is amiss with them is noted in `names`. */
+function lockSites({ locks, place }: ManoeuvreFile, names: Names, below: number): SitedLock[] {
+  return locks.flatMap(({ lock, set, gates }, i) => {
+    const path = `locks[${i}].lock`;
+    const say = (message: string) => names.problems.push({ path, message });
+    const known = locksOfPlace(place).find(({ name }) => name === lock);
+    if (!known) {
+      say(`the place has no lock called '${lock}' whose gates and paddles are known`);
+      return [];
+    }
+    const sited = siteLock(known, set, gates, below);
+    if (!sited) {
+      say(
+        `nobody has said which way is up-stream in '${lock}'; give its upstream_deg in the place`,
+      );
+      return [];
+    }
+    if (sited.lock.lower.level >= sited.lock.upper.level) {
+      say(`the tide stands over the water above '${lock}'; take another hour`);
+      return [];
+    }
+    return [sited];
+  });
 }
 
 function expectation(document: ExpectationDocument, names: Names, path: string): Expectation {
@@ -223,6 +282,24 @@ function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
   });
 }
 
+/** Has every boat water under her where she begins? */
+function shoalProblems(
+  { start, others = [], weather, locks = [] }: RunInput,
+  craft: Craft,
+): Problem[] {
+  const now = locks.length > 0 ? { locks, states: locks.map(({ begins }) => begins) } : null;
+  const { bottom = null, depth = Infinity, level = null } = weather;
+  const boats = [{ name: 'the boat', craft, start, path: 'start' }].concat(
+    others.map((other, i) => ({ ...other, name: `'${other.name}'`, path: `others[${i}].start` })),
+  );
+  return boats.flatMap((boat) => {
+    const under = leastUnder(boat.craft, { bottom, depth, level }, boat.start, 0, now);
+    if (under >= 0) return [];
+    const message = `${boat.name} starts aground, ${(-under).toFixed(1)} m too little water; move the start or take another hour`;
+    return [{ path: boat.path, message }];
+  });
+}
+
 /** What stands there with the other boats where they lie at the start, as things in one another's way. */
 export function withBoats({ obstacles, others = [] }: RunInput): Shore {
   const boats = others.map(({ id, name, craft, start }) => outlineOf(id, name, craft, start));
@@ -248,7 +325,9 @@ function outlineOf(
 }
 
 /** Turns a checked manoeuvre into what the core runs; names that lead nowhere are problems. */
-export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
+export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
+  const worked = asKept.locks.map(({ lock }) => lock);
+  const file = { ...asKept, place: withPounds(asKept.place, worked) };
   const names = new Names(file);
   const beats = file.score.beats.map((beat, i) => {
     const path = `score.beats[${i}]`;
@@ -266,8 +345,11 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
   });
   const { end } = file.score;
   const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.score.fenders)));
-  const shore = shoreOf(toObstacles(file.place));
-  const { lines, where, rigging } = toRigging(file, craft, names);
+  const weather = toWeather(file.conditions, file.place);
+  const below = weather.level ? seriesAt(weather.level, 0) : 0;
+  const locks = lockSites(file, names, below);
+  const shore = shoreOf(withoutDrawnLeaves(toObstacles(file.place), file.place, locks));
+  const { lines, where, rigging } = toRigging(file, craft, names, locks);
   const others = file.others.map(({ id, name, boat, start }, i) => ({
     id,
     name,
@@ -281,9 +363,12 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
     ...(others.length > 0 ? { others, where } : {}),
     ...(where.length > 0 || rigging.crew.length > 0 ? { rigging } : {}),
     obstacles: shore.obstacles,
+    bridges: bridgesOf(file.place.areas),
+    zones: zonesOf(file.place.areas),
     craft,
     shore,
-    weather: toWeather(file.conditions, file.place),
+    weather,
+    ...(locks.length > 0 ? { locks } : {}),
     start: {
       x: file.start.x_m,
       y: file.start.y_m,
@@ -307,6 +392,7 @@ export function toRunInput(file: ManoeuvreFile): Result<RunInput> {
     ...strayBerths,
     ...takenNames(file),
     ...startProblems(input, craft, shore),
+    ...shoalProblems(input, craft),
   ];
   return problems.length > 0 ? failure(...problems) : success(input);
 }

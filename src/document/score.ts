@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { LINE_STATES } from '@/core/score';
+import { LINE_STATES, LOCK_CUES } from '@/core/score';
 import { compass, id, within } from './fields';
+import { lockOrders } from './locking';
 import { crewSchema, handsOrders, hungSchema, linesSchema } from './rigging';
 
 const over = z.enum(['water', 'ground'], { error: "say 'water' or 'ground'" });
@@ -41,10 +42,18 @@ const simpleCues = [
   z.strictObject({ is: z.literal('stopped') }),
   z.strictObject({ is: z.literal('sternway') }),
   z.strictObject({ is: z.literal('line'), line: name, state: lineState }),
+  z.strictObject({
+    is: z.literal('lock'),
+    lock: name,
+    state: z.enum(LOCK_CUES, {
+      error:
+        "say 'level above', 'level below', 'open above', 'open below', 'wide above', 'wide below' or 'shut'",
+    }),
+  }),
 ] as const;
 
 const CUE_ERROR =
-  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'line', 'any', 'all'";
+  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'line', 'lock', 'any', 'all'";
 
 export const simpleCueSchema = z.discriminatedUnion('is', simpleCues, { error: CUE_ERROR });
 export type SimpleCue = z.infer<typeof simpleCueSchema>;
@@ -114,6 +123,18 @@ export const orderSchema = z.discriminatedUnion(
       twist: within(-1, 1).default(0),
     }),
     ...handsOrders(after_s, name),
+    ...lockOrders(after_s, name),
+    /** The helm's sign that she is held and they may wind. */
+    z.strictObject({ do: z.literal('signal'), after_s }),
+    /** One of the other boats gets under way, by her own helm: her engines, and the heading that is kept if one is told. */
+    z.strictObject({
+      do: z.literal('other'),
+      after_s,
+      boat: name,
+      gear: z.enum(['ahead', 'neutral', 'astern'], { error: "say 'ahead', 'neutral' or 'astern'" }),
+      throttle: within(0, 1).default(0),
+      heading_deg: compass.optional(),
+    }),
     z.strictObject({
       do: z.literal('call'),
       after_s,
@@ -124,7 +145,7 @@ export const orderSchema = z.discriminatedUnion(
   ],
   {
     error:
-      "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick', 'pass', 'tend', 'letGo', 'anchor', 'step', 'go' or 'call'",
+      "do is 'wheel', 'steer', 'steerFor', 'engine', 'thruster', 'joystick', 'pass', 'tend', 'letGo', 'anchor', 'step', 'go', 'paddle', 'gates', 'signal', 'other' or 'call'",
   },
 );
 export type OrderDocument = z.infer<typeof orderSchema>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
+import { LOCK_COLUMNS, MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
 import type { Take } from '@/core/score';
 import { degrees } from './fields';
 import { eventText, headingOf } from './event-text';
@@ -30,6 +30,9 @@ export const takeSummarySchema = z.strictObject({
     'unsafe',
     'fouled',
     'struck',
+    'aground',
+    'hung up',
+    'caught overhead',
     'broke off',
     'cue never came',
     'out of time',
@@ -59,6 +62,16 @@ export const takeSummarySchema = z.strictObject({
     overhang: z
       .strictObject({ by_m: finite, over: z.string(), part: z.string(), time_s: finite })
       .nullable(),
+    /** Least water under her; null where nothing is known of the depth. */
+    underKeel: z
+      .strictObject({ depth_m: finite, part: z.string(), time_s: finite, x_m: finite, y_m: finite })
+      .nullable()
+      .default(null),
+    /** Least room over her under a bridge; null when she passed under none. */
+    overhead: z
+      .strictObject({ room_m: finite, under: z.string(), time_s: finite })
+      .nullable()
+      .default(null),
     /** The line nearest to its breaking load; null when none was loaded. */
     line: z
       .strictObject({ name: z.string(), tension_N: finite, breaks_N: finite, time_s: finite })
@@ -107,7 +120,7 @@ export const takeFileSchema = z.strictObject({
   summary: takeSummarySchema,
   /** Columns of equal length, SI and radians, heading unwrapped; see docs/formats. */
   trace: z.partialRecord(
-    z.enum([...TRACE_COLUMNS, ...MORE_COLUMNS]),
+    z.enum([...TRACE_COLUMNS, ...MORE_COLUMNS, ...LOCK_COLUMNS]),
     z.array(z.number().nullable()),
   ),
 });
@@ -157,6 +170,18 @@ export function summarise(take: Take, file: ManoeuvreFile): TakeSummary {
         over: margins.overhang.name,
         part: margins.overhang.part,
         time_s: margins.overhang.time,
+      },
+      underKeel: margins.underKeel && {
+        depth_m: margins.underKeel.depth,
+        part: margins.underKeel.part,
+        time_s: margins.underKeel.time,
+        x_m: margins.underKeel.x,
+        y_m: margins.underKeel.y,
+      },
+      overhead: margins.overhead && {
+        room_m: margins.overhead.room,
+        under: margins.overhead.name,
+        time_s: margins.overhead.time,
       },
       line: margins.line && {
         name: file.score.lines[margins.line.line]?.name ?? '',

@@ -1,6 +1,7 @@
 import type { Motored } from '@/core/brief';
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import type {
+  Day,
   FigureId,
   ManoeuvreFile,
   OwnFigure,
@@ -52,6 +53,10 @@ export class LookClient {
 
   compare(file: ManoeuvreFile): void {
     this.look((remote, tell) => remote.compare(file, tell));
+  }
+
+  day(file: ManoeuvreFile, day: Day, moments: readonly number[]): void {
+    this.look((remote, tell) => remote.day(file, day, moments, tell));
   }
 
   hold(file: ManoeuvreFile, motored: Motored): void {

@@ -7,12 +7,14 @@ import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
 import {
   check,
   compareFigures,
+  daySchema,
   figureIdSchema,
   fitScore,
   manoeuvreFileSchema,
   motoredSchema,
   namedMarks,
   ownFigureSchema,
+  playDay,
   propose,
   radians,
   success,
@@ -21,6 +23,7 @@ import {
   variationSchema,
   windsSchema,
   type Comparison,
+  type Day,
   type FigureId,
   type Fitted,
   type ManoeuvreFile,
@@ -30,6 +33,8 @@ import {
 } from '@/document';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
+/** Moments of a day: at most one every ten minutes or so. */
+const momentsSchema = z.array(z.number()).max(200);
 const anyFigureSchema = z.union([figureIdSchema, ownFigureSchema]);
 
 const NOTHING: Looked = {
@@ -42,6 +47,7 @@ const NOTHING: Looked = {
   proposed: null,
   held: null,
   compared: null,
+  dayRuns: [],
 };
 /** What is found is told this often, ms: often enough to be seen growing, seldom enough to cost nothing. */
 const TELL_EVERY_MS = 40;
@@ -176,6 +182,16 @@ const worker: LookWorker = {
       return { ...NOTHING, compared: compared?.ok ? compared.value : null };
     };
     return follow(compareFigures(opened.value.file), last, tell);
+  },
+  async day(file, day, moments, tell) {
+    const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
+    if (!checked.ok) return checked;
+    const told = check<Day>(daySchema, day);
+    if (!told.ok) return told;
+    const asked = check<number[]>(momentsSchema, moments);
+    if (!asked.ok) return asked;
+    const runs = playDay(checked.value, told.value, asked.value);
+    return follow(runs, (found) => ({ ...NOTHING, dayRuns: found.slice() }), tell);
   },
   async hold(file, motored, tell) {
     const opened = read(file);

@@ -7,6 +7,7 @@ import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
 import type {
   Comparison,
+  DayRun,
   FigureId,
   Fitted,
   Problem,
@@ -34,6 +35,7 @@ export interface Looked {
   readonly proposed: Proposal | null;
   readonly held: Held | null;
   readonly compared: Comparison<FigureId> | null;
+  readonly dayRuns: readonly DayRun[];
 }
 
 /** How a look ended: all of it, or given up for a newer one. */
@@ -62,6 +64,13 @@ export interface LookWorker {
   propose(file: unknown, figure: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Has every figure that fits fitted, one after the other. */
   compare(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  /** Plays it at moments of a day, seconds since 1970 UTC. */
+  day(
+    file: unknown,
+    day: unknown,
+    moments: unknown,
+    tell: (found: Looked) => void,
+  ): Promise<Result<LookEnd>>;
   /** Where she settles on the lines she begins with, motored so; and what if one parts. */
   hold(file: unknown, motored: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Gives up whatever is going on. */

@@ -26,6 +26,7 @@ import {
 import { abreastOf, type Abreast } from './abreast';
 import { approachSpeeds, type SpeedAt } from './approach';
 import { legsOf, type Leg } from './legs';
+import { locksAhead, type LockAhead } from './locks-ahead';
 import { letGoAt, pushAt, type LetGo, type Push } from './push';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
 
@@ -65,6 +66,8 @@ export interface Brief {
     readonly sides: readonly ForSide[];
     readonly lines: readonly HeldBy[];
   } | null;
+  /** Locks that are worked, as she comes to them. */
+  readonly locks: readonly LockAhead[];
   readonly ready: readonly ReadyItem[];
   readonly cautions: readonly Caution[];
 }
@@ -175,6 +178,7 @@ export function* briefOf(
     abreast,
     able: null,
     berthed: null,
+    locks: [] as LockAhead[],
     ready,
     cautions,
   };
@@ -188,5 +192,11 @@ export function* briefOf(
   yield { ...brief, legs, able };
   const lines = firstLines(input);
   const sides = input.goal.is === 'lie' && lines.length > 0 ? bothSides(input, about) : [];
-  yield { ...brief, legs, able, berthed: { sides, lines } };
+  const berthed = { sides, lines };
+  yield { ...brief, legs, able, berthed };
+  const locks: LockAhead[] = [];
+  for (const lock of locksAhead(input)) {
+    locks.push(lock);
+    yield { ...brief, legs, able, berthed, locks: locks.slice() };
+  }
 }

@@ -1,5 +1,7 @@
 import type { BoatSpec } from '../craft';
+import { nearestLock } from '../locks';
 import type { RunInput, Take } from '../score';
+import { throughLock } from './through-lock';
 
 /** What is made ready before the last line is off, in the order it is done; by what the boat and the manoeuvre are. */
 export const READY_ITEMS = [
@@ -16,6 +18,13 @@ export const READY_ITEMS = [
   'lines-on',
   'lines-off',
   'boat-hook',
+  'lock-line',
+  'lock-signs',
+  'lock-windlass',
+  'lock-cill',
+  'lock-gates',
+  'lock-sharing',
+  'lock-alone',
   'crew',
   'way-out',
   'look-astern',
@@ -24,7 +33,16 @@ export const READY_ITEMS = [
 export type ReadyItem = (typeof READY_ITEMS)[number];
 
 /** What can hurt somebody in this manoeuvre. */
-export type Caution = 'between' | 'step' | 'propeller' | 'astern' | 'lines' | 'wash' | 'kill-cord';
+export type Caution =
+  | 'between'
+  | 'step'
+  | 'propeller'
+  | 'astern'
+  | 'lines'
+  | 'wash'
+  | 'kill-cord'
+  | 'lock-fast'
+  | 'lock-paddles';
 
 /** Faster than this within WASH_ROOM_M of moored boats or banks makes wash that moves them, m/s and m. Judgement. */
 const WASH_MPS = 1.8;
@@ -41,11 +59,20 @@ function goesAstern(input: RunInput): boolean {
   );
 }
 
+/** Which way she goes through a lock that is worked; null where there is none. */
+function passing({ locks = [], start, boat }: RunInput): 'up' | 'down' | null {
+  if (locks.length === 0) return null;
+  const sited = locks[nearestLock(locks, start.x, start.y)]!;
+  return throughLock(sited, start, boat.hull).going;
+}
+
 /** @param outboard whether an engine hangs where its kill cord is worn */
 export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem[] {
   const boat: BoatSpec = input.boat;
   const driven = boat.drives.length > 0;
   const lies = input.goal.is === 'lie';
+  const passes = passing(input);
+  const ashore = (input.rigging?.crew.length ?? 0) > 1;
   const items: [ReadyItem, boolean][] = [
     ['neutral-first', driven],
     ['cooling-water', driven],
@@ -60,6 +87,13 @@ export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem
     ['lines-on', lies],
     ['lines-off', !lies && input.berth.size > 0],
     ['boat-hook', lies],
+    ['lock-line', passes !== null],
+    ['lock-signs', passes !== null && ashore],
+    ['lock-windlass', passes !== null && ashore],
+    ['lock-cill', passes === 'down'],
+    ['lock-gates', passes === 'up'],
+    ['lock-sharing', passes !== null && (input.others ?? []).length > 0],
+    ['lock-alone', passes !== null && !ashore],
     ['crew', true],
     ['way-out', true],
     ['look-astern', goesAstern(input)],
@@ -81,6 +115,8 @@ export function cautionsFor(input: RunInput, take: Take, outboard: boolean): rea
     ['lines', lies || input.berth.size > 0],
     ['wash', wash],
     ['kill-cord', outboard],
+    ['lock-fast', passing(input) !== null],
+    ['lock-paddles', passing(input) !== null],
   ];
   return cautions.flatMap(([caution, holds]) => (holds ? [caution] : []));
 }

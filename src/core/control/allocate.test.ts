@@ -40,6 +40,40 @@ describe('H sharing a wanted force over what the boat has', () => {
     expect(aboutClr[1]! / 823.17073).toBeCloseTo(1, 3);
   });
 
+  it('gets to the least miss also where sets of bounds would go round for ever', () => {
+    // Found by the property beneath: surge, sway, yaw and limits as drawn.
+    const drawn = [
+      [1, 0, 0.8564, 1964.47031],
+      [0, 0, 0.22879, 1912.62969],
+      [1, 1, -4.43119, 1324.2844],
+      [0, 0, -2.23599, 2218.52164],
+      [0, 1, 4.74196, 2314.7219],
+      [1, 0, 3.6193, 2140.25839],
+      [0, 1, -2.33107, 2020.15308],
+    ] as const;
+    const effectors = drawn.map(([surge, sway, yaw, most]) => ({
+      surge,
+      sway,
+      yaw,
+      most,
+      least: -most,
+    }));
+    const wanted = [4999.96, -4999.84, 1571.13 / 3];
+    const shares = allocate(effectors, wanted[0]!, wanted[1]!, 3 * wanted[2]!, 3);
+    const miss = [0, 1, 2].map((a) =>
+      effectors.reduce(
+        (sum, e, i) => sum + [e.surge, e.sway, e.yaw / 3][a]! * shares[i]!,
+        -wanted[a]!,
+      ),
+    );
+    effectors.forEach((e, i) => {
+      const slope = e.surge * miss[0]! + e.sway * miss[1]! + (e.yaw / 3) * miss[2]!;
+      // At a bound it would go further; inside it nothing is gained either way.
+      if (Math.abs(shares[i]!) < e.most - 1e-6) expect(Math.abs(slope)).toBeLessThan(0.01);
+      else expect(slope * Math.sign(shares[i]!)).toBeLessThan(0.01);
+    });
+  });
+
   it('never passes a bound, and what it misses no single step inside the bounds would lessen', () => {
     const effector = fc.record({
       surge: fc.constantFrom(0, 1),

@@ -93,9 +93,42 @@ export function allocate(
       out[worst] = bound[worst] === 1 ? effectors[worst]!.most : effectors[worst]!.least;
       continue;
     }
-    if (!release(rows, out, bound, wanted)) break;
+    if (!release(rows, out, bound, wanted)) return out;
   }
+  // Sets that let go what they have just bound can go round for ever: from there one by one.
+  oneByOne(rows, out, effectors, wanted);
   return out;
+}
+
+const MOST_PASSES = 400;
+/** Newtons moved in a pass under which nothing moves any more. */
+const STILL_N = 1e-4;
+
+/** Moves each in turn to where it misses least inside its bounds, until none moves: slow, and sure to get there. */
+function oneByOne(
+  rows: readonly number[][],
+  out: Float64Array,
+  effectors: readonly Effector[],
+  wanted: readonly number[],
+): void {
+  const miss = [0, 1, 2].map((a) =>
+    rows.reduce((sum, row, i) => sum + row[a]! * out[i]!, -wanted[a]!),
+  );
+  for (let pass = 0; pass < MOST_PASSES; pass++) {
+    let moved = 0;
+    rows.forEach((row, i) => {
+      const square = row[0]! * row[0]! + row[1]! * row[1]! + row[2]! * row[2]!;
+      if (square < LEAST_SCALE) return;
+      const slope = row[0]! * miss[0]! + row[1]! * miss[1]! + row[2]! * miss[2]!;
+      const { least, most } = effectors[i]!;
+      const next = Math.max(least, Math.min(most, out[i]! - slope / square));
+      const by = next - out[i]!;
+      out[i] = next;
+      for (let a = 0; a < 3; a++) miss[a]! += by * row[a]!;
+      moved = Math.max(moved, Math.abs(by));
+    });
+    if (moved < STILL_N) return;
+  }
 }
 
 /** Frees the bounded one whose move back inside would lessen the miss most; false when none would. */

@@ -1,6 +1,7 @@
 import type { BoatSpec } from './spec';
 import { channelsOf, driveChannels, driveRow, legRow, rudderRow } from './drive-rows';
 import { foilRow } from './foil';
+import { keelRows } from './keel';
 import { frictionTable, hullRow, hullStrips, stripAt, type Strips } from './hull-rows';
 import { massProperties, massRow, type MassProperties } from './mass';
 import {
@@ -38,6 +39,8 @@ export interface Craft {
   /** Greatest angle of each channel, radians. */
   readonly limits: Float64Array;
   readonly touch: TouchElements;
+  /** Rows KEEL: what of her may take the ground. */
+  readonly keel: Float64Array;
   readonly dragRates: DragRates;
 }
 
@@ -105,6 +108,7 @@ export function assembleCraft(spec: BoatSpec): Craft {
     driveChannel,
     limits: channelLimits(spec, channels),
     touch: assembleTouch(spec, mass),
+    keel: keelRows(spec),
     dragRates: dragRates({ spec, mass, strips, ...parts }, SEA_WATER_KGPM3),
   };
 }

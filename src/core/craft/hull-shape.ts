@@ -20,7 +20,7 @@ export function stepsOf(points: Float64Array): Float64Array {
 }
 
 /** Half breadth of a closed outline at x, m; nought beyond its ends. */
-function halfBreadthAt(ring: Float64Array, x: number): number {
+export function halfBreadthAt(ring: Float64Array, x: number): number {
   let most = 0;
   for (let i = 0; i < ring.length; i += 2) {
     const j = (i + 2) % ring.length;

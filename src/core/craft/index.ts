@@ -26,6 +26,7 @@ export {
   STRIP_COUNT,
   type Strips,
 } from './hull-rows';
+export { KEEL, KEEL_COLUMNS } from './keel';
 export { zeroThrustAdvance } from './drive-rows';
 export {
   BLADE,

@@ -40,6 +40,8 @@ export interface HullSpec {
   readonly draughts: FlatPoints;
   /** Height of the deck's edge amidships over the water, m. */
   readonly freeboard: number;
+  /** Height of her highest point over the water, m; nought where it is not known. */
+  readonly airDraught?: number;
   /** Distance of each hull's centreline from the middle, m: 0 for one hull, more for a catamaran. */
   readonly demihullOffset: number;
   /** Cross-flow drag coefficient of the canoe body (of both hulls together, for a catamaran). */

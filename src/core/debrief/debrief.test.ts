@@ -73,6 +73,8 @@ describe('margins', () => {
     expect(marginsOf(taken, [], null)).toEqual({
       clearance: null,
       overhang: null,
+      underKeel: null,
+      overhead: null,
       line: null,
       touch: null,
       touchCount: 0,

@@ -1,3 +1,12 @@
+export { apparentWind } from './apparent-wind';
+export {
+  measureClearance,
+  measuredTrace,
+  type Aerial,
+  type Fix,
+  type MeasuredMargins,
+} from './measured';
+export { Sounder, type LeastOver, type LeastUnder } from './soundings';
 export { compareTakes, PART_M, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
 export { described, Lookout, nameOfThing, numbersOf } from './lookout';

@@ -1,5 +1,6 @@
 import type { MoreColumn, Trace } from '../sim';
 import type { HullPart } from './hull-part';
+import type { LeastOver, LeastUnder } from './soundings';
 import { severity, type Touch } from './touches';
 
 /** Where a take came nearest to something other than its own berth. */
@@ -20,6 +21,10 @@ export interface Margins {
   readonly clearance: LeastClearance | null;
   /** How far her deck hung over something lower than it at most, as a clearance under nought; null when it never did. */
   readonly overhang: LeastClearance | null;
+  /** Least water under her; null where nothing is known of the depth. */
+  readonly underKeel: LeastUnder | null;
+  /** Least room over her under a bridge; null when she passed under none. */
+  readonly overhead: LeastOver | null;
   /** The line nearest to its breaking load; null when none was loaded. */
   readonly line: LineLoad | null;
   /** The worst touch, or null for none. */
@@ -65,6 +70,7 @@ export function marginsOf(
   clearance: LeastClearance | null,
   breaks: readonly number[] = [],
   overhang: LeastClearance | null = null,
+  sounder: Pick<Margins, 'underKeel' | 'overhead'> = { underKeel: null, overhead: null },
 ): Margins {
   const { time, gear, groundSpeed, surge, sway } = trace;
   let fastest = 0;
@@ -83,6 +89,7 @@ export function marginsOf(
   return {
     clearance,
     overhang,
+    ...sounder,
     line: heaviest(lineLoads(trace, breaks)),
     touch: worst,
     touchCount: touches.length,

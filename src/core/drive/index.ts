@@ -11,6 +11,13 @@ export {
   type Frame,
   type Traffic,
 } from './traffic';
-export { transitNow, transitsFrom, type Fixed, type Transit, type TransitNow } from './transit';
+export {
+  markedFrom,
+  transitNow,
+  transitsFrom,
+  type Fixed,
+  type Transit,
+  type TransitNow,
+} from './transit';
 export { trafficOf } from './types';
 export type { DriveEnd, Driven, DriveInput, Recording, Surprise, SurpriseKind } from './types';

@@ -1,4 +1,4 @@
-import { transitNow, transitsFrom } from '.';
+import { markedFrom, transitNow, transitsFrom } from '.';
 
 const DEG = Math.PI / 180;
 const near = { name: 'post', x: 0, y: 20 };
@@ -56,4 +56,15 @@ describe('a transit', () => {
     expect(transitsFrom(away, her)).toEqual([]);
     expect(transitsFrom([near, { ...far, x: 20 }], her)).toEqual([]);
   });
+});
+
+it('a transit the place is marked with is offered from before it, not from behind or beyond', () => {
+  const marked = [{ near: { name: 'lamp', x: 0, y: 100 }, far: { name: 'post', x: 0, y: 160 } }];
+  const from = (x: number, y: number, heading: number) => markedFrom(marked, { x, y, heading });
+  expect(from(3, 0, 0)).toEqual(marked);
+  expect(from(3, 0, Math.PI)).toEqual([]);
+  expect(from(3, 200, Math.PI)).toEqual([]);
+  expect(from(3, 130, 0)).toEqual([]);
+  // So far to one side the two stand wide open.
+  expect(from(40, 80, -0.8)).toEqual([]);
 });

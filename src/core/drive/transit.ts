@@ -60,6 +60,26 @@ export function transitNow(
   };
 }
 
+/** A transit that is charted may be taken while it is as open as this, rad: it is there to be come on to. */
+const MARKED_OPEN = 0.5;
+
+/** Which of the transits a place is marked with can be seen from here: before the bow or abeam, the nearer mark in front. */
+export function markedFrom(marked: readonly Transit[], eye: Pose): Transit[] {
+  const looked = ({ x, y }: Fixed) => {
+    const [east, north] = [x - eye.x, y - eye.y];
+    return {
+      away: Math.sqrt(east * east + north * north),
+      relative: wrapHalfTurn(atan2(east, north) - eye.heading),
+    };
+  };
+  return marked.filter(({ near, far }) => {
+    const [front, back] = [looked(near), looked(far)];
+    const open = Math.abs(wrapHalfTurn(back.relative - front.relative));
+    const ahead = Math.abs(front.relative) <= OFF_BOW && Math.abs(back.relative) <= OFF_BOW;
+    return ahead && front.away < back.away && open < MARKED_OPEN;
+  });
+}
+
 /**
  * Pairs seen in line from here, the most useful first: near the bow or abeam, in line now, and quick to open.
  *

@@ -27,8 +27,17 @@ const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
  * Columns of the memory: how far the boat's furthest point can have moved so far, where she is, and how far she may
  * have moved before anything not listed as near can have come nearest.
  */
-const PAST = { TRAVELLED: 0, X: 1, Y: 2, HEADING: 3, SAFE: 4, SIN: 5, COS: 6 } as const;
-const PAST_COLUMNS = 7;
+const PAST = {
+  TRAVELLED: 0,
+  X: 1,
+  Y: 2,
+  HEADING: 3,
+  SAFE: 4,
+  SIN: 5,
+  COS: 6,
+  MOVED: 7,
+} as const;
+const PAST_COLUMNS = 8;
 
 /**
  * Memory of a run of clearances: how far each obstacle was when last measured, and how far the boat's
@@ -99,7 +108,9 @@ export function leastClearance(
   const mx = x - past[PAST.X]!;
   const my = y - past[PAST.Y]!;
   const turned = touch.reach * Math.abs(heading - past[PAST.HEADING]!);
-  const travelled = past[PAST.TRAVELLED]! + Math.sqrt(mx * mx + my * my) + turned + 1e-9;
+  const swung = shore.moved[0]! - past[PAST.MOVED]!;
+  const travelled = past[PAST.TRAVELLED]! + Math.sqrt(mx * mx + my * my) + turned + swung + 1e-9;
+  past[PAST.MOVED] = shore.moved[0]!;
   past[PAST.TRAVELLED] = travelled;
   past[PAST.X] = x;
   past[PAST.Y] = y;

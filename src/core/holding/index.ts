@@ -11,10 +11,10 @@ export { shapesOf } from './shapes';
 export { shoreOf, type Shore } from './shore';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export { addBetween, between, setSeen, sideOf, type Between } from './between';
-export { addTouch, lookForTouches } from './touch';
+export { addTouch, clearSticks, lookForTouches } from './touch';
 export { LIST, STICK, touchScratch, type TouchScratch } from './touch-pairs';
 export { RATES, setTouchRates } from './touch-rate';
-export { frictionSlope, seriesStiffness, withLoss } from './touch-law';
+export { frictionSlope, seriesStiffness, STICK_SLIP_MPS, withLoss } from './touch-law';
 export {
   addLines,
   capstanHold,

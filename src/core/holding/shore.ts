@@ -22,6 +22,8 @@ export interface Shore {
   readonly solid: Uint8Array;
   readonly friction: Float64Array;
   readonly stiffness: Float64Array;
+  /** How far anything of it has moved so far, m, all together: gates' leaves swing. */
+  readonly moved: Float64Array;
 }
 
 export function shoreOf(obstacles: readonly Obstacle[]): Shore {
@@ -52,6 +54,7 @@ export function shoreOf(obstacles: readonly Obstacle[]): Shore {
     solid: Uint8Array.from(obstacles, ({ outline }) => (outline ? 1 : 0)),
     friction: Float64Array.from(obstacles, (o) => o.friction),
     stiffness: Float64Array.from(obstacles, (o) => o.stiffness),
+    moved: new Float64Array(1),
   };
 }
 

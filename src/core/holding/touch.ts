@@ -258,9 +258,15 @@ export function lookForTouches(
   openPairs(s, craft, shore, boat);
 }
 
+/** Nothing holds her back yet: before the first of what may is looked at. */
+export function clearSticks(s: TouchScratch): void {
+  if (s.sticks && s.stick) for (let i = 0; i < s.stick.length; i++) s.stick[i] = 0;
+  s.sticks = false;
+}
+
 /**
  * Narrow phase: adds the force of every touch among the listed pairs (N, N, N·m, body axes) and
- * leaves the list of touches in the scratch.
+ * leaves the list of touches in the scratch. What holds her back is added to what is there.
  */
 export function addTouch(
   force: Float64Array,
@@ -270,8 +276,6 @@ export function addTouch(
   boat: Float64Array,
 ): void {
   s.count = 0;
-  if (s.sticks) for (let i = 0; i < s.stick!.length; i++) s.stick![i] = 0;
-  s.sticks = false;
   for (let i = 0; i < s.active; i++) {
     notePair(s, craft, boat, shore, s.open[i]!);
     if (s.depth[s.count]! > 0) press(force, s, craft.touch, boat, shore);

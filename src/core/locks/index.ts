@@ -1,1 +1,71 @@
 export { headAfter, jointArea, paddleFlow, timeToLevel, type Paddles } from './fill';
+export {
+  chamberArea,
+  copyLock,
+  copyLockOver,
+  ENDS,
+  gatesOf,
+  LEAF,
+  leafSides,
+  lockAtRest,
+  SIDES,
+  standingOpen,
+  type End,
+  type Gates,
+  type Lock,
+  type LockState,
+  type Paddle,
+  type Pound,
+  type Side,
+} from './lock';
+export {
+  headAt,
+  isShut,
+  LOCK_STEP_S,
+  MADE_M,
+  orderLock,
+  timeToMake,
+  volumeOf,
+  workLock,
+  type LockOrder,
+  type LockRefusal,
+} from './work';
+export {
+  hangUps,
+  overCill,
+  pullOnBoat,
+  timeLeft,
+  type HangUp,
+  type LockedBoat,
+} from './boat-in-lock';
+export {
+  BORNE,
+  fitIn,
+  gentlest,
+  lineLength,
+  makeLevel,
+  passageTime,
+  type Fit,
+  type Making,
+} from './brief';
+export { leafOutline, leavesOf, type Leaf } from './leaves';
+export {
+  addLockCurrent,
+  addNeighbour,
+  bedOfLock,
+  copyLocksOver,
+  flows,
+  inChamber,
+  IN_LOCK,
+  intoLock,
+  levelThere,
+  nearestLock,
+  outOfLock,
+  pushInLock,
+  standsAlong,
+  weightOf,
+  workLocks,
+  type LockPush,
+  type SitedLock,
+} from './sited';
+export { OVER_CILL_M, tideWindows, type LevelAt, type Stretch } from './tide-window';

@@ -17,6 +17,7 @@ export { everyEdge, NEAREST, NEAREST_COLUMNS, nearestOnRing } from './ring';
 export { seriesAt, type Series } from './series';
 export {
   crossesItself,
+  isInside,
   lineCrosses,
   nearestOnPolygon,
   signedArea,

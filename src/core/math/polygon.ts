@@ -51,6 +51,21 @@ export function nearestOnPolygon(out: Nearest, points: FlatPoints, px: number, p
   out.distance = inside ? -distance : distance;
 }
 
+/** Does a point lie inside a polygon (even-odd rule)? On its edge it may be told either way. */
+export function isInside(points: FlatPoints, px: number, py: number): boolean {
+  let inside = false;
+  let ax = points[points.length - 2]!;
+  let ay = points[points.length - 1]!;
+  for (let i = 0; i < points.length; i += 2) {
+    const bx = points[i]!;
+    const by = points[i + 1]!;
+    if (ay > py !== by > py && px < ((bx - ax) * (py - ay)) / (by - ay) + ax) inside = !inside;
+    ax = bx;
+    ay = by;
+  }
+  return inside;
+}
+
 /** Does a straight line from (ax, ay) to (bx, by) cross the edge of a polygon? */
 export function lineCrosses(
   points: FlatPoints,

@@ -42,6 +42,8 @@ export type CareReason =
   | { readonly is: 'danger' }
   | { readonly is: 'fouled' }
   | { readonly is: 'struck'; readonly name: string; readonly time: number }
+  | { readonly is: 'aground'; readonly time: number }
+  | { readonly is: 'overhead'; readonly name: string; readonly time: number }
   | { readonly is: 'parted'; readonly line: number; readonly time: number }
   | { readonly is: 'touch'; readonly touch: Touch }
   | { readonly is: 'near'; readonly distance: number; readonly name: string; readonly time: number }
@@ -130,6 +132,8 @@ const WORST: Readonly<Record<CareReason['is'], CareGrade>> = {
   danger: 'harmful',
   fouled: 'harmful',
   struck: 'harmful',
+  aground: 'harmful',
+  overhead: 'harmful',
   parted: 'harmful',
   touch: 'rough',
   near: 'fair',
@@ -156,6 +160,10 @@ export function careOf(review: Review, faults: readonly Fault[]): Care {
   for (const event of take.events) {
     if (event.is === 'struck') reasons.push({ is: 'struck', name: event.name, time: event.time });
   }
+  const { underKeel, overhead } = take.margins;
+  if (underKeel && underKeel.depth < 0) reasons.push({ is: 'aground', time: underKeel.time });
+  if (overhead && overhead.room < 0)
+    reasons.push({ is: 'overhead', name: overhead.name, time: overhead.time });
   for (const event of take.events) {
     if (event.is === 'line' && event.what === 'parted')
       reasons.push({ is: 'parted', line: event.line, time: event.time });

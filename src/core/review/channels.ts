@@ -1,4 +1,5 @@
 import type { DriveInput } from '../drive';
+import type { LockOrder } from '../locks';
 import type { Order } from '../score';
 
 /** What an order is given to: orders to one thing follow one another, and only those are held against each other. */
@@ -8,7 +9,9 @@ export type Channel =
   | { readonly of: 'thruster'; readonly thruster: number }
   | { readonly of: 'joystick' }
   | { readonly of: 'line'; readonly line: number }
-  | { readonly of: 'person'; readonly who: number };
+  | { readonly of: 'person'; readonly who: number }
+  /** A paddle of a lock by its number, or gates by their end and leaf. */
+  | { readonly of: 'lock'; readonly lock: number; readonly what: string };
 
 /** The channel of an order; null for what is only called. */
 export function channelOf(order: Order): Channel | null {
@@ -24,7 +27,11 @@ export function channelOf(order: Order): Channel | null {
     case 'joystick':
       return { of: 'joystick' };
     case 'call':
+    case 'other':
+    case 'signal':
       return null;
+    case 'lock':
+      return { of: 'lock', lock: order.lock, what: lockPart(order.order) };
     case 'pass':
     case 'tend':
     case 'let go':
@@ -35,6 +42,10 @@ export function channelOf(order: Order): Channel | null {
     case 'go':
       return { of: 'person', who: order.by };
   }
+}
+
+function lockPart(order: LockOrder): string {
+  return order.do === 'wind' ? `paddle ${order.paddle}` : `${order.end} ${order.leaf ?? 'both'}`;
 }
 
 const keyOf = (channel: Channel) => Object.values(channel).join(':');
@@ -69,9 +80,16 @@ export function unlike(a: Order, b: Order): number {
     case 'tend':
     case 'anchor':
       return 'how' in b && a.how === b.how ? 0 : Infinity;
+    case 'lock':
+      return b.do === 'lock' ? unlikeLock(a.order, b.order) : Infinity;
     default:
       return 0;
   }
+}
+
+function unlikeLock(a: LockOrder, b: LockOrder): number {
+  if (a.do === 'wind' && b.do === 'wind') return Math.abs(a.to - b.to);
+  return a.do === b.do && a.to === b.to ? 0 : Infinity;
 }
 
 /** Inputs by what they are given to; of one movement of the hand only where it came to rest, when it began. */

@@ -189,7 +189,8 @@ const streamOf = ({ weather }: RunInput) => {
 
 /** What of the day, the start and chance was otherwise. */
 function givenOtherwise(reference: DrivenTake, other: DrivenTake): Change[] {
-  const only = (one: DrivenTake, two: DrivenTake, where: 'reference' | 'other') =>
+  /** Surprises one take had and the other had not, either way round. */
+  const lonely = (one: DrivenTake, two: DrivenTake, where: 'reference' | 'other') =>
     one.recording.surprises
       .filter((surprise) => !two.recording.surprises.some((known) => same(known, surprise)))
       .map((surprise): Change => ({ is: 'surprise', surprise, in: where }));
@@ -197,8 +198,8 @@ function givenOtherwise(reference: DrivenTake, other: DrivenTake): Change[] {
     ...(same(windOf(reference.input), windOf(other.input)) ? [] : [{ is: 'wind' } as const]),
     ...(same(streamOf(reference.input), streamOf(other.input)) ? [] : [{ is: 'stream' } as const]),
     ...(same(reference.input.start, other.input.start) ? [] : [{ is: 'start' } as const]),
-    ...only(other, reference, 'other'),
-    ...only(reference, other, 'reference'),
+    ...lonely(other, reference, 'other'),
+    ...lonely(reference, other, 'reference'),
   ];
 }
 

@@ -4,7 +4,7 @@ import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { aboard, riggedWith } from '../testing/rigging';
 import { CALM } from '../testing/rig';
 import type { Order, RunInput } from '../score';
-import { careOf, faultsOf, handlingOf, reviewOf, type FaultId } from '.';
+import { faultsOf, reviewOf, type FaultId } from '.';
 
 type Done = readonly (readonly [number, ...Order[]])[];
 
@@ -302,6 +302,40 @@ describe('faults', () => {
     );
   });
 
+  const zoned = (rule: 'keep out' | 'no wash') => {
+    const outline = Float64Array.from([-20, 20, 20, 20, 20, 60, -20, 60]);
+    return open({
+      start: { x: 0, y: 0, heading: 0, speed: 1.2 },
+      zones: [{ name: 'the reeds', outline, rule, most: 0.8 }],
+    });
+  };
+
+  it('in no-go water: straight into it, or stopped before it', () => {
+    apart(
+      'in no-go water',
+      zoned('keep out'),
+      30,
+      [[1, engine(1)]],
+      [
+        [1, engine(-1, 0.4)],
+        [9, engine(0)],
+      ],
+    );
+  });
+
+  it('wash: through at full ahead, or in neutral', () => {
+    apart(
+      'wash',
+      zoned('no wash'),
+      40,
+      [[1, engine(1, 0.6)]],
+      [
+        [1, engine(-1, 0.3)],
+        [4, engine(0)],
+      ],
+    );
+  });
+
   it('thruster leaned on: half the take on it, or a touch of it', () => {
     const input = open({ boat: { ...sloop(), thrusters: [jet(4, 300)] } });
     const push = (power: number): Order => ({ do: 'thruster', thruster: 0, power });
@@ -337,57 +371,5 @@ describe('faults', () => {
       ],
       [[1, step]],
     );
-  });
-});
-
-describe('care', () => {
-  const care = (input: RunInput, seconds: number, done: Done) => {
-    const review = reviewOf(input, recordingOf(seconds, done));
-    return { ...careOf(review, faultsOf(review)), handling: handlingOf(review) };
-  };
-
-  it('never counts how long it took', () => {
-    const done: Done = [
-      [1, engine(1)],
-      [4, engine(0)],
-    ];
-    expect(care(open(), 10, done).grade).toBe('careful');
-    expect(care(open(), 200, done)).toMatchObject({ grade: 'careful', because: [] });
-  });
-
-  it('is harmful where she struck hard, and says on what', () => {
-    const struck = care(wallAhead(12, 1.5), 15, []);
-    expect(struck.grade).toBe('harmful');
-    expect(struck.because[0]).toMatchObject({
-      is: 'touch',
-      touch: { name: 'quay', grade: 'hard' },
-    });
-  });
-
-  it('reads speeds at lengths, gears, throttle and thruster off the record', () => {
-    const goal: RunInput['goal'] = {
-      is: 'lie',
-      point: { name: 'midships', x: 0, y: 0 },
-      mark: { name: 'mark', x: 0, y: 40 },
-      within: 2,
-      heading: 0,
-      headingWithin: 0.4,
-      speedBelow: 2,
-    };
-    const input = open({ goal, start: { x: 0, y: 0, heading: 0, speed: 1 } });
-    const { handling } = care(input, 60, [
-      [0, engine(1, 0.2)],
-      [30, engine(0)],
-      [40, engine(-1, 0.5)],
-      [44, engine(0)],
-    ]);
-    const [three, two, one] = handling.speeds;
-    expect(three!.time!).toBeLessThan(two!.time!);
-    expect(two!.time!).toBeLessThan(one!.time!);
-    expect(three!.speed!).toBeGreaterThan(0.8);
-    expect(handling.gearShifts).toBe(2);
-    expect(handling.throttleMost).toBe(0.5);
-    expect(handling.neutral).toBeGreaterThan(25);
-    expect(handling.neutral).toBeLessThan(28);
   });
 });

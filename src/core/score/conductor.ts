@@ -3,11 +3,18 @@ import type { Crew } from './crew';
 import type { TakeEvent } from './events';
 
 /** Why a run is over. */
-export type Finish = 'ended' | 'cue never came' | 'broke off' | 'out of time' | 'fouled' | 'struck';
+export type Finish =
+  | 'ended'
+  | 'cue never came'
+  | 'broke off'
+  | 'out of time'
+  | 'fouled'
+  | 'struck'
+  | 'caught overhead';
 
 /** Who says what is done aboard: a score, or a hand at the helm. The run asks and tells; it never decides. */
 export interface Conductor {
-  readonly events: readonly TakeEvent[];
+  readonly events: TakeEvent[];
   readonly crew: Crew;
   finish: Finish | null;
   /** Beat last begun, −1 before the first. */

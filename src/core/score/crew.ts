@@ -15,9 +15,10 @@ import {
   type SimState,
   type World,
 } from '../sim';
-import type { CrewEvent, LineEvent, TakeEvent } from './events';
+import type { CrewEvent, LineEvent, LockEvent, TakeEvent } from './events';
 import { dropAnchor, weighAnchor } from './anchor-jobs';
 import { Fouling } from './fouling';
+import { workAtLock } from './lock-jobs';
 import { markNow } from './marks';
 import { between, Hand, type Job } from './hand';
 import { LineJobs, type Deck } from './line-jobs';
@@ -47,6 +48,8 @@ export class Crew implements Deck {
   readonly random: Random;
   /** Whoever is at hand, one for each line. */
   private readonly anybody: readonly Hand[];
+  /** Whoever works a lock when nobody of hers is told to. */
+  private readonly keeper = new Hand(null, null, ANY_PULL_N, ANY_THROW_M);
   private readonly jobs: LineJobs;
   /** Who holds each line. */
   readonly tender: (Hand | null)[];
@@ -91,7 +94,7 @@ export class Crew implements Deck {
     let least = Infinity;
     for (const hand of this.people) least = Math.min(least, hand.wakes);
     for (const hand of this.anybody) least = Math.min(least, hand.wakes);
-    return least;
+    return Math.min(least, this.keeper.wakes);
   }
 
   /** Everybody goes on with what is due; tells whether anything was. */
@@ -103,12 +106,16 @@ export class Crew implements Deck {
       if (hand.idle) this.backToHelm(hand);
     }
     for (const hand of this.anybody) acted = hand.act(now) || acted;
-    return acted;
+    return this.keeper.act(now) || acted;
   }
 
   give(order: HandsOrder): void {
-    const hand = order.by === null ? this.anybody[lineOf(order)]! : this.people[order.by]!;
+    const hand = order.by === null ? this.atHand(order) : this.people[order.by]!;
     hand.give(this.jobFor(hand, order), this.now);
+  }
+
+  private atHand(order: HandsOrder): Hand {
+    return order.do === 'lock' ? this.keeper : this.anybody[lineOf(order)]!;
   }
 
   private jobFor(hand: Hand, order: HandsOrder): Job {
@@ -127,6 +134,8 @@ export class Crew implements Deck {
         return this.stepAshore(hand, order.mark);
       case 'step aboard':
         return this.stepAboard(hand, order.point);
+      case 'lock':
+        return workAtLock(this, hand, order);
       case 'go':
         return this.goes(hand, order.point);
     }
@@ -332,6 +341,10 @@ export class Crew implements Deck {
   tellLine(line: number, what: LineEvent): void {
     this.fouling.walks(line, what === 'picked up');
     this.events.push({ time: this.now, is: 'line', line, what, ...this.endOf(line) });
+  }
+
+  tellLock(lock: number, what: LockEvent, who: number | null): void {
+    this.events.push({ time: this.now, is: 'lock', lock, what, who });
   }
 
   tellCrew(hand: Hand, what: CrewEvent): void {

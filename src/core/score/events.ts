@@ -7,6 +7,7 @@ export type LineEvent =
   | 'not passed'
   | 'on'
   | 'on a turn'
+  | 'kept snug'
   | 'fast'
   | 'hauled'
   | 'eased'
@@ -20,7 +21,23 @@ export type LineEvent =
   | 'anchor down'
   | 'anchor up'
   | 'drags'
-  | 'in the propeller';
+  | 'in the propeller'
+  /** Made fast in a chamber that falls: it loads up, and she hangs on it. */
+  | 'loads up'
+  | 'hangs her';
+
+/** What was done at a lock, or could not be, and what befell her in it. */
+export type LockEvent =
+  | 'paddle up'
+  | 'paddle down'
+  | 'gates open'
+  | 'gates shut'
+  | 'not there'
+  | 'no way across'
+  | 'other gates open'
+  | 'never level'
+  | 'over the cill'
+  | 'on the cill';
 
 /** What somebody did or could not do. */
 export type CrewEvent =
@@ -63,6 +80,15 @@ export type TakeEvent = { readonly time: number } & (
       /** Body axes aboard, else on the place, m. */
       readonly x: number;
       readonly y: number;
+    }
+  | {
+      readonly is: 'lock';
+      readonly lock: number;
+      readonly what: LockEvent;
+      /** Somebody of the crew; null for the keeper, or where it is nobody's doing. */
+      readonly who: number | null;
+      /** Over the cill: seconds until she hangs, if she will. */
+      readonly seconds?: number;
     }
   | { readonly is: 'end' }
   /** Somebody else under way was run into, at so much way over ground, m/s. */

@@ -1,4 +1,14 @@
 import { LINE, MADE } from '../holding';
+import {
+  headAt,
+  isShut,
+  LEAF,
+  leafSides,
+  MADE_M,
+  type End,
+  type Lock,
+  type LockState,
+} from '../locks';
 import { cos, sin, wrapHalfTurn } from '../math';
 import {
   groundSpeed,
@@ -14,7 +24,7 @@ import {
 } from '../sim';
 import { markNow } from './marks';
 import { TAUT_N } from './rigging';
-import type { Cue, LineState, MarkOnPlace, PointOnBoat } from './types';
+import type { Cue, LineState, LockCue, MarkOnPlace, PointOnBoat } from './types';
 
 /**
  * A cue being waited for. `level` is continuous in time, below zero before the cue and zero or above
@@ -58,6 +68,8 @@ export function armGate(cue: Cue, state: SimState, world: World): Gate {
       return { level: (s) => -s.motion[U]! - STERNWAY_MPS };
     case 'line':
       return { level: (s, w) => lineLevel(s, w, cue.line, cue.state) };
+    case 'lock':
+      return { level: (s, w) => lockLevel(s, w, cue.lock, cue.state) };
     case 'any':
     case 'all':
       return groupGate(
@@ -82,6 +94,33 @@ export function lineLevel(state: SimState, world: World, line: number, wanted: L
         ? made === MADE.FAST
         : made === MADE.ABOARD || made === MADE.PARTED;
   return there ? 1 : -1;
+}
+
+/** How far a lock is from a state: metres of head over what counts as made, or the share its gates have yet to swing. */
+function lockLevel(state: SimState, world: World, lock: number, wanted: LockCue): number {
+  const now = state.locks[lock]!;
+  const sited = world.gates!.locks[lock]!;
+  switch (wanted) {
+    case 'level above':
+      return MADE_M - Math.abs(headAt(now, 'upper'));
+    case 'level below':
+      return MADE_M - Math.abs(headAt(now, 'lower'));
+    case 'open above':
+      return now.gates.upper - 1 + 1e-9;
+    case 'open below':
+      return now.gates.lower - 1 + 1e-9;
+    case 'wide above':
+      return widest(sited.lock, now, 'upper');
+    case 'wide below':
+      return widest(sited.lock, now, 'lower');
+    case 'shut':
+      return isShut(sited.lock, now, 'upper') && isShut(sited.lock, now, 'lower') ? 1 : -1;
+  }
+}
+
+/** The share the leaf that is least open has yet to swing. */
+function widest(lock: Lock, { leaves }: LockState, end: End): number {
+  return Math.min(...leafSides(lock, end).map((side) => leaves[LEAF[end][side]]!)) - 1 + 1e-9;
 }
 
 function afterGate(at: number): Gate {

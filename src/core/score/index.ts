@@ -1,4 +1,4 @@
-export type { CrewEvent, LineEvent, TakeEvent } from './events';
+export type { CrewEvent, LineEvent, LockEvent, TakeEvent } from './events';
 export { energyAudit, type EnergyAudit } from './energy';
 export { Fouling } from './fouling';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
@@ -7,7 +7,7 @@ export { markAtStart, markNow } from './marks';
 export type { Conductor, Finish } from './conductor';
 export { Crew } from './crew';
 export { Run, runTake, runTillHard, type Conducted, type RunWatch } from './run';
-export { worldOf, type OtherInput, type RunInput } from './input';
+export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
 export type { BeatMark, Outcome, Take } from './take';
 export {
@@ -20,14 +20,16 @@ export {
   type Rigging,
   type Whereabouts,
 } from './rigging';
+export { wayOnFoot } from './lock-jobs';
 export { isForHands, obey } from './obey';
-export { LINE_STATES, PASS_HOW, TEND_HOW } from './types';
+export { LINE_STATES, LOCK_CUES, PASS_HOW, TEND_HOW } from './types';
 export type {
   Beat,
   ControlOrder,
   HandsOrder,
   LineEnd,
   LineState,
+  LockCue,
   PassHow,
   TendHow,
   Cue,

@@ -1,6 +1,16 @@
 import { assembleCraft, type BoatSpec, type Craft } from '../craft';
 import { NO_LINES, shoreOf, type Lines, type Obstacle, type Shore } from '../holding';
-import { environmentFor, type LineAt, type StartPose, type Weather, type World } from '../sim';
+import type { FlatPoints } from '../math';
+import type { SitedLock } from '../locks';
+import {
+  environmentFor,
+  locksThere,
+  type Bridge,
+  type LineAt,
+  type StartPose,
+  type Weather,
+  type World,
+} from '../sim';
 import type { Goal } from './goal';
 import type { Rigging } from './rigging';
 import type { Score } from './types';
@@ -14,6 +24,14 @@ export interface OtherInput {
   readonly lines: Lines;
 }
 
+/** Water to keep out of, or to go through no faster than `most`, m/s through the water, for others' sake. */
+export interface Zone {
+  readonly name: string;
+  readonly outline: FlatPoints;
+  readonly rule: 'keep out' | 'no wash';
+  readonly most: number;
+}
+
 /** A manoeuvre ready to be run. SI, radians. */
 export interface RunInput {
   readonly boat: BoatSpec;
@@ -24,6 +42,12 @@ export interface RunInput {
   readonly weather: Weather;
   /** Lines made fast from start to end, or those of `rigging`; none if not given. */
   readonly lines?: Lines;
+  /** What she may pass under; nothing if not given. */
+  readonly bridges?: readonly Bridge[];
+  /** Locks in the water, as they stand when it begins. */
+  readonly locks?: readonly SitedLock[];
+  /** Water with rules of its own. */
+  readonly zones?: readonly Zone[];
   /** Other boats that give way, each on lines of her own. */
   readonly others?: readonly OtherInput[];
   /** Where each line of the score is to be found, if not all are hers. */
@@ -41,8 +65,11 @@ export interface RunInput {
 
 /** The world a manoeuvre is played in, its gusts known for so many seconds. */
 export function worldOf(input: RunInput, duration: number): World {
-  const { obstacles, boat, others = [], where } = input;
+  const { boat, others = [], where, bridges = [], locks = [] } = input;
   const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
+  // Leaves swing: what they are among is each world's own.
+  const gates = locks.length > 0 ? locksThere(locks, input.obstacles.length) : null;
+  const obstacles = gates ? [...input.obstacles, ...gates.obstacles] : input.obstacles;
   const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
   const around = (of: Craft, lines: Lines): World => ({
     craft: of,
@@ -50,10 +77,11 @@ export function worldOf(input: RunInput, duration: number): World {
     environment: environmentFor(of, input.weather, duration),
     lines,
     shore,
+    ...(gates ? { gates: gates.there } : {}),
   });
   const lines = input.lines ?? NO_LINES;
   const hers = Array.from({ length: lines.count }, (_, row) => ({ boat: 0, row }));
-  const world = { ...around(craft, lines), where: where ?? hers };
+  const world = { ...around(craft, lines), bridges, where: where ?? hers };
   if (others.length === 0) return world;
   return {
     ...world,

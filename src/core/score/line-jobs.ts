@@ -1,10 +1,20 @@
 import { LINE, MADE } from '../holding';
 import { exp } from '../math';
 import type { Random } from '../math';
-import { boatOf, lineAt, lineLimits, onOf, pointOnWater, type SimState, type World } from '../sim';
+import {
+  boatOf,
+  floatsAt,
+  lineAt,
+  lineLimits,
+  onOf,
+  pointOnWater,
+  type SimState,
+  type World,
+} from '../sim';
 import type { LineEvent } from './events';
 import { markNow } from './marks';
 import { between, type Hand, type Job } from './hand';
+import { untilLifted } from './line-waits';
 import {
   CAST_OFF_S,
   catchChance,
@@ -16,7 +26,6 @@ import {
   FLIES_MPS,
   HAND_OVER_M,
   HAULS_MPS,
-  LIFTS_OFF_N,
   LOOKS_S,
   MAKE_FAST_S,
   MAKE_ON_S,
@@ -44,6 +53,9 @@ const SNUG_M = 0.01;
 const TAUT_SHARE = 0.9;
 const HAULS_FOR_S = 30;
 const HAULS_TO_LENGTH_S = 180;
+/** A line that is kept snug is taken in with this pull, N, this fast; it gives on its turns. */
+const SNUG_N = 80;
+const KEEPS_MPS = 0.3;
 /** Turns a line is eased on. */
 const EASING_TURNS = 1.5;
 
@@ -253,7 +265,10 @@ export class LineJobs {
     crew.set(line, LINE.ON, mark.boat ? onOf(of, mark.boat) : 0);
     crew.set(line, LINE.EAST, mark.boat ? mark.y : mark.x);
     crew.set(line, LINE.NORTH, mark.boat ? mark.x : mark.y);
-    crew.set(line, LINE.RISE, mark.height - height);
+    // Marks stand over the place's nought; in a lock she floats over it.
+    const { x, y } = this.fairlead(line);
+    const floats = mark.boat || mark.afloat ? 0 : floatsAt(crew.world, crew.state.locks, x, y);
+    crew.set(line, LINE.RISE, mark.height - height - floats);
     const { span } = crew.reading(line);
     const { total } = lineLimits(crew.world, line);
     if (span > total) return false;
@@ -281,6 +296,13 @@ export class LineJobs {
         yield crew.now + TURN_S;
         this.onTurns(hand, line, order.turns);
         return crew.tellLine(line, 'on a turn');
+      case 'keep':
+        yield crew.now + TURN_S;
+        this.onTurns(hand, line, order.turns);
+        crew.set(line, LINE.PULL, SNUG_N);
+        crew.set(line, LINE.HAUL, KEEPS_MPS);
+        crew.set(line, LINE.UNTIL, SHORTEST_M);
+        return crew.tellLine(line, 'kept snug');
       case 'fast':
         yield crew.now + MAKE_FAST_S;
         if (!ON.has(this.made(line))) return;
@@ -356,7 +378,7 @@ export class LineJobs {
       if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');
     } else if (!(yield* crew.walkAshore(hand, end))) return crew.tellLine(line, 'not let go');
     if (doubled) yield crew.now + CAST_OFF_S;
-    else if (!(yield* this.untilLifted(line, aboard))) return crew.tellLine(line, 'not let go');
+    else if (!(yield* untilLifted(crew, line, aboard))) return crew.tellLine(line, 'not let go');
     if (!ON.has(this.made(line))) return;
     const { span } = crew.reading(line);
     this.make(line, MADE.TRAILING, 0, null);
@@ -365,21 +387,6 @@ export class LineJobs {
     crew.set(line, LINE.HAUL, COMES_HOME_MPS);
     crew.tellLine(line, 'let go');
     crew.comesHome(line);
-  }
-
-  /** A loop is lifted off when it has been slack enough for as long as that takes; from aboard only within reach. */
-  private *untilLifted(line: number, aboard: boolean): Generator<number, boolean> {
-    const deadline = this.crew.now + WAITS_S;
-    let since: number | null = null;
-    for (;;) {
-      const { tension, span } = this.crew.reading(line);
-      const slack = tension < LIFTS_OFF_N && (!aboard || span <= DROP_REACH_M * 1.2);
-      if (slack && since === null) since = this.crew.now;
-      if (!slack) since = null;
-      if (since !== null && this.crew.now - since >= CAST_OFF_S - 1e-6) return true;
-      if (this.crew.now >= deadline) return false;
-      yield this.crew.now + LOOKS_S;
-    }
   }
 
   *home(line: number): Job {

@@ -1,5 +1,6 @@
 import {
   orderEngine,
+  othersOf,
   orderRudder,
   orderThruster,
   releaseJoystick,
@@ -19,6 +20,7 @@ const HANDS: ReadonlySet<Order['do']> = new Set([
   'step ashore',
   'step aboard',
   'go',
+  'lock',
 ]);
 
 /** Is it for hands on lines rather than for the helm? */
@@ -34,9 +36,25 @@ function steerForMark(
   steerFor(state, x, y, first === 'stern');
 }
 
+/** What another boat's own helm does. */
+function getUnderWay(
+  { boat, gear, throttle, heading }: Extract<ControlOrder, { do: 'other' }>,
+  state: SimState,
+  world: World,
+): void {
+  const other = othersOf(world)[boat - 1];
+  const hers = state.others[boat - 1];
+  if (!other || !hers) return;
+  const { drives } = other.world.craft.spec;
+  hers.engines.forEach((engine, i) => orderEngine(engine, drives[i]!, gear, throttle));
+  if (heading !== null) steerHeading(hers, heading);
+}
+
 /** Does what an order says to the boat's controls. Any other control takes the boat from the joystick. */
-export function obey(order: ControlOrder, state: SimState, { craft }: World): void {
-  if (order.do === 'call') return;
+export function obey(order: ControlOrder, state: SimState, world: World): void {
+  if (order.do === 'call' || order.do === 'signal') return;
+  if (order.do === 'other') return getUnderWay(order, state, world);
+  const { craft } = world;
   const { joystick } = state;
   if (order.do === 'joystick') {
     joystick.active = craft.spec.joystick;

@@ -3,6 +3,7 @@ import {
   Lookout,
   marginsOf,
   numbersOf,
+  Sounder,
   TouchLog,
   type LeastClearance,
   type Touch,
@@ -38,6 +39,7 @@ import { STOPPED_MPS } from './gates';
 import { checkGoal } from './goal';
 import { worldOf, type RunInput } from './input';
 import type { Conductor, Finish } from './conductor';
+import { LockWatch } from './lock-watch';
 import { Player } from './player';
 import type { BeatMark, Outcome, Take } from './take';
 
@@ -94,6 +96,8 @@ export class Run {
   private readonly beats: BeatMark[] = [];
   private readonly berth: ReadonlySet<number>;
   private readonly lookout: Lookout;
+  private readonly sounder: Sounder;
+  private readonly locks: LockWatch;
   private readonly now = noClearance();
   private readonly over = noClearance();
   private least: LeastClearance | null = null;
@@ -119,14 +123,18 @@ export class Run {
     this.before = beginning(this.world, input.start);
     this.scratch = makeScratch(this.world);
     this.scratch.ledger = ledger;
+    this.scratch.locks = this.state.locks;
     this.log = new TouchLog(this.world);
     this.lookout = new Lookout(this.world);
+    this.sounder = new Sounder(this.world);
     this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
     this.berth = numbersOf(this.world, input.berth);
     this.tended = [this.world, ...othersOf(this.world).map(({ world }) => world)].some(
       ({ lines }) => lines.tended,
     );
     this.player = conducted(this.state, this.world);
+    const { crew, events } = this.player;
+    this.locks = new LockWatch(this.world, crew, events);
   }
 
   /** From start to finish. */
@@ -285,7 +293,11 @@ export class Run {
   private sample(): void {
     this.measure(this.berth);
     const { now, state, world } = this;
-    this.trace.write(state, this.scratch, now.distance);
+    this.sounder.look(state, this.scratch);
+    this.locks.look(state, this.sounder.now);
+    this.trace.write(state, this.scratch, now.distance, this.sounder.now);
+    if (this.sounder.over && this.sounder.over.room < 0 && this.player.finish === null)
+      this.player.finish = 'caught overhead';
     this.player.noteClearance(now.distance);
     this.watch?.(state, world);
     this.least = this.nearer(this.least, now) ?? this.least;
@@ -307,15 +319,21 @@ export class Run {
     const touches = this.log.touches();
     this.measure(new Set());
     const goal = checkGoal(input.goal, state, world, this.now.distance);
+    const { under, over } = this.sounder;
     const outcome = judge(
       player.finish,
       player.crew.inDanger,
+      this.locks.hung,
       touches.some((t) => t.grade === 'hard'),
+      under !== null && under.depth < 0,
       goal.every((c) => c.met),
     );
     const lines = input.rigging?.lines ?? [];
     const breaks = lines.map((_, i) => lineLimits(world, i).breaks);
-    const margins = marginsOf(trace, touches, this.least, breaks, this.overhang);
+    const margins = marginsOf(trace, touches, this.least, breaks, this.overhang, {
+      underKeel: under,
+      overhead: over,
+    });
     return {
       outcome,
       duration: state.time,
@@ -330,9 +348,19 @@ export class Run {
   }
 }
 
-function judge(finish: Finish | null, inDanger: boolean, hard: boolean, goalMet: boolean): Outcome {
+function judge(
+  finish: Finish | null,
+  inDanger: boolean,
+  hung: boolean,
+  hard: boolean,
+  aground: boolean,
+  goalMet: boolean,
+): Outcome {
   if (inDanger) return 'unsafe';
+  if (hung) return 'hung up';
   if (hard) return 'hard touch';
+  if (finish === 'caught overhead') return finish;
+  if (aground) return 'aground';
   if (finish === 'ended' || finish === null) return goalMet ? 'reached' : 'missed';
   return finish;
 }

@@ -13,6 +13,12 @@ export type Outcome =
   | 'fouled'
   /** Somebody else under way was run into. */
   | 'struck'
+  /** She took the ground. */
+  | 'aground'
+  /** She hangs on a lock's cill. */
+  | 'hung up'
+  /** She did not fit under a bridge. */
+  | 'caught overhead'
   | 'broke off'
   | 'cue never came'
   | 'out of time';

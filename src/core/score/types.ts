@@ -1,3 +1,4 @@
+import type { LockOrder } from '../locks';
 import type { Gear } from '../sim';
 
 /** A score in SI units and radians, as the interpreter plays it. */
@@ -33,6 +34,18 @@ export interface WayOut {
 export const LINE_STATES = ['on', 'fast', 'taut', 'off'] as const;
 export type LineState = (typeof LINE_STATES)[number];
 
+/** What a lock is asked to be, by a cue. */
+export const LOCK_CUES = [
+  'level above',
+  'level below',
+  'open above',
+  'open below',
+  'wide above',
+  'wide below',
+  'shut',
+] as const;
+export type LockCue = (typeof LOCK_CUES)[number];
+
 export type SpeedOver = 'water' | 'ground';
 
 export type Cue =
@@ -58,6 +71,8 @@ export type Cue =
   | { readonly is: 'sternway' }
   /** A line is on, fast, taut, or off and home. */
   | { readonly is: 'line'; readonly line: number; readonly state: LineState }
+  /** A lock's levels are made at an end, gates of an end stand open, or everything is shut. */
+  | { readonly is: 'lock'; readonly lock: number; readonly state: LockCue }
   | { readonly is: 'any'; readonly of: readonly Cue[] }
   | { readonly is: 'all'; readonly of: readonly Cue[] };
 
@@ -104,6 +119,16 @@ export type ControlOrder =
       readonly sway: number;
       readonly yaw: number;
     }
+  /** The helm's sign to those at the paddles that she is held and they may wind. */
+  | { readonly do: 'signal' }
+  /** Another boat gets under way: her engines, and a heading her own helm keeps, if one is told. `boat` counts from 1. */
+  | {
+      readonly do: 'other';
+      readonly boat: number;
+      readonly gear: Gear;
+      readonly throttle: number;
+      readonly heading: number | null;
+    }
   | { readonly do: 'call'; readonly text: string };
 
 export type Order = ControlOrder | HandsOrder;
@@ -139,19 +164,28 @@ export type HandsOrder =
       readonly how: 'drop' | 'weigh';
       readonly length: number | null;
     }
+  /** A paddle wound or gates swung at a lock; by the keeper if nobody is named. */
+  | {
+      readonly do: 'lock';
+      readonly lock: number;
+      readonly by: number | null;
+      readonly order: LockOrder;
+    }
   | { readonly do: 'step ashore'; readonly by: number; readonly mark: MarkOnPlace }
   | { readonly do: 'step aboard'; readonly by: number; readonly point: PointOnBoat }
   | { readonly do: 'go'; readonly by: number; readonly point: PointOnBoat };
 
 export const PASS_HOW = ['drop', 'throw', 'carry'] as const;
 export type PassHow = (typeof PASS_HOW)[number];
-export const TEND_HOW = ['haul', 'hold', 'turn', 'fast', 'ease'] as const;
+export const TEND_HOW = ['haul', 'hold', 'turn', 'keep', 'fast', 'ease'] as const;
 export type TendHow = (typeof TEND_HOW)[number];
 
 /** What a line is made on to ashore. */
 export interface LineEnd extends MarkOnPlace {
-  /** Height over the water, m; a weight on the bottom lies below it. */
+  /** Height over the water, m, or over the place's nought where a lock is worked; a weight on the bottom lies below it. */
   readonly height: number;
+  /** It floats, and so stands as high over whatever water there is. */
+  readonly afloat?: boolean | undefined;
   /** Of a ground line: where its tail is picked up. */
   readonly tail?: MarkOnPlace | undefined;
 }

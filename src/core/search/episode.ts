@@ -20,9 +20,11 @@ import {
   makeScratch,
   PSI,
   senseSurroundings,
+  setLeaves,
   STEP_S,
   tensionOf,
   U,
+  UNDER,
   V,
   X,
   Y,
@@ -80,14 +82,16 @@ export function openWaterOf(input: RunInput): Surroundings {
     others: _others,
     where: _where,
     rigging: _rigging,
+    locks: _locks,
     ...rest
   } = input;
-  const { gusts: _gusts, ...weather } = input.weather;
+  const { gusts: _gusts, bottom: _bottom, ...weather } = input.weather;
   return new Surroundings({
     ...rest,
     ...(craft ? { craft } : {}),
     weather,
     obstacles: [],
+    bridges: [],
     berth: new Set(),
     lines: NO_LINES,
   });
@@ -111,6 +115,7 @@ export class Episode {
   private nearestThing = -1;
   private nearestPart: HullPart | null = null;
   private inPropeller = false;
+  private tookGround = false;
 
   constructor(
     private readonly about: Surroundings,
@@ -120,6 +125,8 @@ export class Episode {
     this.state = about.copyOf(from);
     this.scratch = makeScratch(world);
     if (world.lines.tended) this.scratch.lines = this.state.lines;
+    this.scratch.locks = this.state.locks;
+    setLeaves(world, this.state.locks);
     this.log = new TouchLog(world);
     senseSurroundings(this.state.motion, world, this.scratch);
     lookAround(this.state.motion, world, this.scratch);
@@ -137,6 +144,7 @@ export class Episode {
   step(): void {
     advance(this.state, this.about.world, this.scratch, STEP_S, this.log);
     this.measure();
+    if (this.scratch.under[UNDER.LEAST]! < 0) this.tookGround = true;
     const { fouling } = this.about;
     if (fouling && !this.inPropeller) this.inPropeller = fouling.caught(this.state) >= 0;
   }
@@ -165,6 +173,11 @@ export class Episode {
   /** Has a line got into a propeller? */
   get fouled(): boolean {
     return this.inPropeller;
+  }
+
+  /** Has she taken the ground? */
+  get aground(): boolean {
+    return this.tookGround;
   }
 
   get touches(): readonly Touch[] {

@@ -1,4 +1,4 @@
-export { roomAbout, type RoomAbout } from './room-about';
+export { roomAbout, sweptAcross, type RoomAbout } from './room-about';
 export { roomAlong, roomAt, type Room } from './room';
 export { Episode, openWaterOf, Surroundings, type Nearest } from './episode';
 export { ESCAPES, type EscapeName } from './escapes';

@@ -40,6 +40,8 @@ export function merit(input: RunInput, take: Take): number {
   if (take.outcome !== 'reached') {
     const unborn = input.score.beats.length - take.beats.length;
     cost += FAILS + PER_BEAT * (missedBy(take) + unborn);
+    const { underKeel, overhead } = take.margins;
+    cost += PER_BEAT * Math.max(0, -(underKeel?.depth ?? 0), -(overhead?.room ?? 0));
     if (take.outcome === 'hard touch') cost += PER_BEAT * (1 + 5 * touched);
   }
   // Lying against what is not her berth is no way to do it, however softly.

@@ -1,5 +1,5 @@
 import type { Obstacle } from '../holding';
-import { cos, nearestOnPolygon, sin } from '../math';
+import { cos, nearestOnPolygon, sin, type FlatPoints } from '../math';
 
 /** The room there is about a place on the water. */
 export interface RoomAbout {
@@ -55,4 +55,12 @@ export function roomAbout(obstacles: readonly Obstacle[], x: number, y: number):
     if (metres < (width?.metres ?? Infinity)) width = { metres, bearing };
   }
   return { clear, nearest, width };
+}
+
+/** Diameter of the circle her deck sweeps where she turns on the spot about her middle, m: less no turn can do with. */
+export function sweptAcross(deck: FlatPoints): number {
+  let most = 0;
+  for (let i = 0; i < deck.length; i += 2)
+    most = Math.max(most, deck[i]! * deck[i]! + deck[i + 1]! * deck[i + 1]!);
+  return 2 * Math.sqrt(most);
 }

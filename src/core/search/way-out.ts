@@ -54,7 +54,7 @@ function attempt(
           grade === 'hard' || (grade === 'firm' && !about.berth.has(obstacle)),
       );
     }
-    if (episode.fouled) worse = true;
+    if (episode.fouled || episode.aground) worse = true;
     return worse || episode.leastClearance < floor;
   };
   if (late > 0) episode.until(broken, late);

@@ -29,17 +29,20 @@ import {
   SHALLOW,
   WORK,
 } from '../forces';
-import { addLines, addTouch, GROUND, LIST, lookForTouches } from '../holding';
+import { addLines, addTouch, clearSticks, GROUND, LIST, lookForTouches } from '../holding';
 import { cos, sin, sineCosine, TURN } from '../math';
 import { setStrength, STREAM, streamAt } from '../water';
 import { accelerate } from './accelerate';
+import { addBottom } from './aground';
 import { WATER } from './environment';
+import { addLockStream } from './locks-now';
 import { PSI, R, U, V, X, Y } from './state';
-import { AIR, CLOCK, NOW, type Scratch, type World } from './world';
+import { AIR, CLOCK, NOW, UNDER, type Scratch, type World } from './world';
 
 /** Places of the causes in a ledger. */
 const BOOK = {
   OTHERS: 9,
+  LOCK: 10,
   HULL: 0,
   FINS: 1,
   DRIVES: 2,
@@ -218,7 +221,12 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch): void
 /** Stream at every strip over the reference stream, in body axes. */
 function setStream(motion: Float64Array, world: World, s: Scratch): void {
   const { field, streamEast, streamNorth } = world.environment;
-  if (!field) return;
+  if (!field) {
+    s.streamU.fill(0);
+    s.streamV.fill(0);
+    addLockStream(motion, world, s);
+    return;
+  }
   const { stream, turn } = s;
   const sinPsi = turn[TURN.SIN]!;
   const cosPsi = turn[TURN.COS]!;
@@ -234,6 +242,7 @@ function setStream(motion: Float64Array, world: World, s: Scratch): void {
     s.streamU[i] = east * sinPsi + north * cosPsi;
     s.streamV[i] = east * cosPsi - north * sinPsi;
   }
+  if (s.lockNow[0] === 1) addLockStream(motion, world, s);
 }
 
 function mean(values: Float64Array): number {
@@ -297,7 +306,8 @@ export function derivative(
   force[2] = s.outside[2]!;
   let ur = u;
   let vr = v;
-  if (environment.field) {
+  const inField = environment.field !== null || s.lockNow[0] === 1;
+  if (inField) {
     setStream(motion, world, s);
     ur -= mean(s.streamU);
     vr -= mean(s.streamV);
@@ -315,8 +325,14 @@ export function derivative(
 
   const { ledger } = s;
   ledger?.note(BOOK.OTHERS, force, motion);
+  if (world.gates) {
+    force[0]! += s.lockPush[0]!;
+    force[1]! += s.lockPush[1]!;
+    force[2]! += s.lockPush[2]!;
+    ledger?.note(BOOK.LOCK, force, motion);
+  }
   if (craft.spec.hull.derivatives === null) {
-    addHull(force, s, craft, environment.field !== null);
+    addHull(force, s, craft, inField);
     ledger?.note(BOOK.HULL, force, motion);
     addFins(force, s, craft);
     ledger?.note(BOOK.FINS, force, motion);
@@ -337,12 +353,15 @@ export function derivative(
     addBankEffect(force, craft.spec.hull, work, s.gaps);
     ledger?.note(BOOK.BANKS, force, motion);
   }
-  if (s.touch.active > 0 || world.lines.count > 0) {
+  clearSticks(s.touch);
+  const aground = s.under[UNDER.LEAST]! < 0;
+  if (s.touch.active > 0 || world.lines.count > 0 || aground) {
     ground[GROUND.SIN] = sinPsi;
     ground[GROUND.COS] = cosPsi;
     setGround(ground, motion, environment.row);
     if (s.touch.active > 0) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
+    if (aground) addBottom(force, world, s);
     ledger?.note(BOOK.TOUCHES, force, motion);
     addLines(force, s.tension, world.lines, s.lines, ground, 0, s.span);
     ledger?.note(BOOK.LINES, force, motion);
@@ -350,8 +369,8 @@ export function derivative(
     s.touch.count = 0;
   }
 
-  const { count, sticks, stick } = s.touch;
-  const held = count > 0 && sticks ? stick : null;
+  const { sticks, stick } = s.touch;
+  const held = sticks ? stick : null;
   accelerate(rates, craft.massRow, s.shallow, force, now, held);
   if (ledger && held) ledger.noteStick(held, rates, motion);
   rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;

@@ -4,7 +4,7 @@ import { GAPS, windShareAt } from '../forces';
 import type { Obstacle } from '../holding';
 import { cos, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';
-import { streamField, type StreamField, type StreamPattern } from '../water';
+import { streamField, type Bottom, type StreamField, type StreamPattern } from '../water';
 
 /** Wind, stream and water over the whole place, SI, radians from north. All but the first five are optional. */
 export interface Weather {
@@ -24,6 +24,8 @@ export interface Weather {
   /** Depth of the water at level nought, m, and the level over time, m. Deep if not given. */
   readonly depth?: number;
   readonly level?: Series;
+  /** How the depth differs from place to place; `depth` holds where that is not known. */
+  readonly bottom?: Bottom;
   /** Are banks and canal walls felt? */
   readonly confined?: boolean;
 }
@@ -52,6 +54,7 @@ export interface Environment {
   readonly pattern: StreamPattern | null;
   readonly depth: number;
   readonly level: Series | null;
+  readonly bottom: Bottom | null;
   readonly confined: boolean;
 }
 
@@ -97,6 +100,7 @@ export function environmentFor(
     pattern: weather.stream ?? null,
     depth: weather.depth ?? Infinity,
     level: weather.level ?? null,
+    bottom: weather.bottom ?? null,
     confined: weather.confined ?? false,
   };
 }
@@ -116,8 +120,8 @@ export function windAt(out: Float64Array, environment: Environment, time: number
   out[1] = speed;
 }
 
-/** Depth of water at a moment, m. */
-export function depthAt(environment: Environment, time: number): number {
+/** Depth of water at a moment, m, where it is the same everywhere. */
+export function depthAt(environment: Pick<Environment, 'depth' | 'level'>, time: number): number {
   return environment.depth + (environment.level ? seriesAt(environment.level, time) : 0);
 }
 

@@ -8,8 +8,18 @@ export {
   type ActuatorStages,
 } from './actuators';
 export { accelerate } from './accelerate';
+export { depthThere, leastUnder, sounded, soundKeel, type Depths, type LocksNow } from './aground';
 export { derivative, lookAround, placeOnGround } from './derivative';
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
+export {
+  advanceLocks,
+  draughtOverCill,
+  floatsAt,
+  locksThere,
+  lyingIn,
+  setLeaves,
+} from './locks-now';
+export { lockRecorded, type LockRecorded } from './locks-record';
 export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
 export {
@@ -57,11 +67,16 @@ export { senseSurroundings } from './surroundings';
 export { setStream } from './turn-stream';
 export {
   engineColumn,
+  LOCK_COLUMNS,
+  lockColumns,
   MORE_COLUMNS,
   MOST_LINES,
+  MOST_LOCKS,
+  MOST_PADDLES,
   MOST_OTHERS,
   otherColumns,
   SAMPLE_S,
+  sampleBefore,
   TRACE_COLUMNS,
   TraceWriter,
   type MoreColumn,
@@ -75,6 +90,10 @@ export {
   NOW,
   NOW_COLUMNS,
   othersOf,
+  UNDER,
+  type Bridge,
+  type LocksThere,
+  type Neighbour,
   type Company,
   type LineAt,
   type OtherBoat,

@@ -13,6 +13,7 @@ export const WORKS = [
   'touches',
   'lines',
   'other boats',
+  'water of a lock',
 ] as const;
 export type Work = (typeof WORKS)[number];
 

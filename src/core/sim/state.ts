@@ -1,3 +1,4 @@
+import { copyLocksOver, type LockState } from '../locks';
 import type { Craft } from '../craft';
 import { NO_LINES, type Lines } from '../holding';
 
@@ -85,6 +86,8 @@ export interface SimState {
   readonly lines: Float64Array;
   /** The other boats of her world, in their order. */
   readonly others: readonly SimState[];
+  /** The locks of her world, in their order; the other boats have the same ones. */
+  readonly locks: readonly LockState[];
 }
 
 export interface StartPose {
@@ -196,6 +199,7 @@ class Boat implements SimState {
     craft: Craft,
     lines: Lines,
     readonly others: readonly SimState[],
+    readonly locks: readonly LockState[],
   ) {
     this.lines = Float64Array.from(lines.tended ? lines.rows : []);
     this.angles = new Float64Array(craft.channels);
@@ -215,14 +219,16 @@ class Boat implements SimState {
 /**
  * @param lines what is rigged; only lines that may change are part of the state
  * @param others states of the other boats, which become part of it
+ * @param locks states of the locks, likewise; shared by all boats of a world
  */
 export function initialState(
   craft: Craft,
   pose: StartPose,
   lines: Lines = NO_LINES,
   others: readonly SimState[] = [],
+  locks: readonly LockState[] = [],
 ): SimState {
-  const state = new Boat(craft, lines, others);
+  const state = new Boat(craft, lines, others, locks);
   state.motion[X] = pose.x;
   state.motion[Y] = pose.y;
   state.motion[PSI] = pose.heading;
@@ -274,6 +280,7 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
   for (let i = 0; i < from.lines.length; i++) to.lines[i] = from.lines[i]!;
+  if (to.locks.length > 0) copyLocksOver(to.locks, from.locks);
   // In water without them, what the others do is left behind.
   for (let i = 0; i < to.others.length; i++) copyState(to.others[i]!, from.others[i]!);
 }

@@ -77,6 +77,7 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   s.clock[CLOCK.TIME] = state.time;
   advanceJoystick(state, world, s);
   advanceHelm(state, world, s);
+  s.locks = state.locks;
   senseSurroundings(state.motion, world, s);
   lookAround(state.motion, world, s);
   if (world.lines.tended) s.lines = state.lines;

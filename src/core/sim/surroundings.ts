@@ -1,9 +1,11 @@
 import { shelterShare } from '../air';
 import { GAPS, SHALLOW, shallowFactors } from '../forces';
 import { cos, sin } from '../math';
-import { depthAt, sideGaps, windAt } from './environment';
+import { soundKeel, sounded } from './aground';
+import { sideGaps, windAt } from './environment';
+import { senseLocks } from './locks-now';
 import { PSI, X, Y } from './state';
-import { AIR, CLOCK, type Scratch, type World } from './world';
+import { AIR, CLOCK, UNDER, type Scratch, type World } from './world';
 
 /** Shelter is looked at on the fore, middle and aft third of the boat, this share of her length apart. */
 const THIRD = 1 / 3;
@@ -73,13 +75,16 @@ export function senseSurroundings(motion: Float64Array, world: World, s: Scratch
   const { environment, craft } = world;
   setAir(motion, world, s);
   const { hull } = craft.spec;
-  if (environment.depth < Infinity) {
-    shallowFactors(s.shallow, hull.draught, depthAt(environment, s.clock[CLOCK.TIME]!));
+  if (world.gates) senseLocks(motion, world, s);
+  const known = sounded(environment) || world.gates !== undefined;
+  if (known) {
+    soundKeel(motion, world, s);
+    shallowFactors(s.shallow, hull.draught, s.under[UNDER.DEPTH]!);
   }
   if (environment.confined) {
     const psi = motion[PSI]!;
     sideGaps(s.gaps, world.obstacles, motion[X]!, motion[Y]!, sin(psi), cos(psi), hull.beam / 2);
-    if (environment.depth < Infinity) s.shallow[SHALLOW.RESISTANCE]! *= blockageFactor(world, s);
+    if (known) s.shallow[SHALLOW.RESISTANCE]! *= blockageFactor(world, s);
   }
 }
 
@@ -88,11 +93,11 @@ const SECTION_FULLNESS = 0.9;
 const MOST_BLOCKAGE = 0.7;
 
 /** Water squeezed past her in a channel flows 1/(1 − m) as fast, and drags with the square of it. */
-function blockageFactor({ craft, environment }: World, s: Scratch): number {
+function blockageFactor({ craft }: World, s: Scratch): number {
   const { beam, draught } = craft.spec.hull;
   const width = s.gaps[GAPS.PORT]! + s.gaps[GAPS.STARBOARD]! + beam;
   if (!(width < Infinity)) return 1;
-  const channel = Math.max(width, beam) * Math.max(depthAt(environment, s.clock[CLOCK.TIME]!), 0.1);
+  const channel = Math.max(width, beam) * Math.max(s.under[UNDER.DEPTH]!, 0.1);
   const blockage = Math.min(MOST_BLOCKAGE, (SECTION_FULLNESS * beam * draught) / channel);
   return 1 / ((1 - blockage) * (1 - blockage));
 }

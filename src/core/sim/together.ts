@@ -11,6 +11,7 @@ import {
 } from '../holding';
 import { turnGround, setGround } from './derivative';
 import { setLineRates } from './line-rates';
+import { advanceLocks } from './locks-now';
 import type { SimState } from './state';
 import {
   beginPiece,
@@ -64,6 +65,10 @@ export function companyOf(parties: readonly Party[], friction = HULL_FRICTION): 
   for (const party of parties) {
     const others = parties.filter((other) => other !== party);
     party.scratch.alongside = others.map(({ world }) => world.craft);
+    party.scratch.neighbours = others.map(({ state, world }) => ({
+      motion: state.motion,
+      hull: world.craft.spec.hull,
+    }));
     setLineRates(party.scratch, party.world, 0);
   }
   return {
@@ -217,6 +222,7 @@ export function advance(
   dt: number,
   watch: TouchWatch | null,
 ): void {
+  advanceLocks(state, world, dt);
   if (othersOf(world).length === 0) step(state, world, scratch, dt, watch);
   else stepTogether(companyAbout(state, world, scratch, watch), dt);
 }

@@ -1,4 +1,6 @@
 import { GROUND, LINE, LINE_COLUMNS } from '../holding';
+import type { LockState } from '../locks';
+import { sounded } from './aground';
 import { lineAt, lineCount, lineEnd, tensionOf } from './lines-now';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
 import { othersOf, type LineAt, type Scratch, type World } from './world';
@@ -22,8 +24,8 @@ export const TRACE_COLUMNS = [
 
 /**
  * Columns only some boats have: engines after the first, thrusters (power −1 … 1), drives' own angles; and of each line
- * hands may tend its tension, N, what is made of it (MADE) and its length without load, m; place and heading of each of
- * the other boats.
+ * hands may tend its tension, N, what is made of it (MADE) and its length without load, m; water under her where the depth is
+ * known, m; place and heading of each of the other boats.
  */
 export const MORE_COLUMNS = [
   'gear2',
@@ -101,6 +103,7 @@ export const MORE_COLUMNS = [
   'endY11',
   'endX12',
   'endY12',
+  'underKeel',
   'other1X',
   'other1Y',
   'other1Heading',
@@ -115,12 +118,41 @@ export const MORE_COLUMNS = [
   'other4Heading',
 ] as const;
 
+/** Locks a record has columns for, and paddles of each. */
+export const MOST_LOCKS = 2;
+export const MOST_PADDLES = 12;
+
+/** Columns of a lock, from 1: its levels, how far its leaves (LEAF) are open, and its paddles. */
+type PaddleNumber = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12;
+export type LockColumn =
+  `lock${1 | 2}${'Chamber' | 'Upper' | 'Lower' | `Leaf${1 | 2 | 3 | 4}` | `Paddle${PaddleNumber}`}`;
+
+/** Columns of the ith lock (0 or 1) with so many paddles: chamber, upper and lower level, four leaves, paddles. */
+export function lockColumns(i: number, paddles: number): readonly LockColumn[] {
+  const of = (what: string) => `lock${i + 1}${what}` as LockColumn;
+  return [
+    of('Chamber'),
+    of('Upper'),
+    of('Lower'),
+    ...[1, 2, 3, 4].map((k) => of(`Leaf${k}`)),
+    ...Array.from({ length: paddles }, (_, k) => of(`Paddle${k + 1}`)),
+  ];
+}
+
+/** Every column a lock may have. */
+export const LOCK_COLUMNS: readonly LockColumn[] = [0, 1].flatMap((i) =>
+  lockColumns(i, MOST_PADDLES),
+);
+
 /** Lines, and other boats, a record has columns for. */
 export const MOST_LINES = 12;
 export const MOST_OTHERS = 4;
 
+/** What only a boat's own instruments tell: depth at the sounder, m; wind felt aboard, m/s, and from where off the bow, rad to starboard. */
+export type ToldColumn = 'toldDepth' | 'toldWind' | 'toldWindAngle';
+
 export type TraceColumn = (typeof TRACE_COLUMNS)[number];
-export type MoreColumn = (typeof MORE_COLUMNS)[number];
+export type MoreColumn = (typeof MORE_COLUMNS)[number] | LockColumn | ToldColumn;
 export type Trace = Readonly<
   Record<TraceColumn, Float64Array> & Partial<Record<MoreColumn, Float64Array>>
 >;
@@ -150,11 +182,15 @@ function columnsFor(world: World): (TraceColumn | MoreColumn)[] {
     ...Array.from({ length: recorded(world) }, (_, i) =>
       LINE_RECORD.map((what) => `${what}${i + 1}` as MoreColumn),
     ).flat(),
+    ...(sounded(world.environment) || world.gates ? (['underKeel'] as const) : []),
     ...othersOf(world)
       .slice(0, MOST_OTHERS)
       .flatMap((_, i) => otherColumns(i)),
+    ...locksOf(world).flatMap(({ lock }, i) => lockColumns(i, lock.paddles.length)),
   ];
 }
+
+const locksOf = ({ gates }: World) => (gates?.locks ?? []).slice(0, MOST_LOCKS);
 
 /** Columns of the ith other boat: east, north, heading. */
 export function otherColumns(i: number): readonly [MoreColumn, MoreColumn, MoreColumn] {
@@ -198,16 +234,26 @@ function sideBySide<T extends string>(
   return columns;
 }
 
+function writeLock(columns: readonly Float64Array[], lock: LockState, i: number): void {
+  columns[0]![i] = lock.chamber;
+  columns[1]![i] = lock.upper;
+  columns[2]![i] = lock.lower;
+  for (let k = 0; k < 4; k++) columns[3 + k]![i] = lock.leaves[k]!;
+  for (let k = 0; k < lock.open.length; k++) columns[7 + k]![i] = lock.open[k]!;
+}
+
 /** Grows a trace sample by sample. Heading is unwrapped; gear, throttle and rps are the first engine's. */
 export class TraceWriter {
   private readonly names: readonly (TraceColumn | MoreColumn)[];
   private readonly columns: Partial<Record<TraceColumn | MoreColumn, Float64Array>>;
   /** The same columns by what they are of, found once: three and perhaps an angle for each engine, one a thruster. */
   private readonly ofEngine: readonly EngineColumns[];
+  private readonly ofKeel: Float64Array | null;
   private readonly ofThruster: readonly Float64Array[];
   private readonly ofLine: readonly LineColumns[];
   private readonly where: readonly LineAt[];
   private readonly ofOther: readonly (readonly Float64Array[])[];
+  private readonly ofLock: readonly (readonly Float64Array[])[];
   private length = 0;
 
   constructor(
@@ -216,6 +262,7 @@ export class TraceWriter {
   ) {
     this.names = columnsFor(world);
     this.columns = sideBySide(this.names, capacity);
+    this.ofKeel = this.columns.underKeel ?? null;
     const { drives, thrusters } = world.craft.spec;
     this.ofEngine = drives.map((_, k) => ({
       gear: this.columns[engineColumn('gear', k)]!,
@@ -236,11 +283,15 @@ export class TraceWriter {
     this.ofOther = othersOf(world)
       .slice(0, MOST_OTHERS)
       .map((_, k) => otherColumns(k).map((name) => this.columns[name]!));
+    this.ofLock = locksOf(world).map(({ lock }, k) =>
+      lockColumns(k, lock.paddles.length).map((name) => this.columns[name]!),
+    );
     this.ofThruster = thrusters.map((_, k) => this.columns[`thruster${k + 1}` as MoreColumn]!);
   }
 
-  /** @param scratch with her place over the ground, and the lines' tensions, at that state */
-  write(state: SimState, scratch: Scratch, clearance: number): void {
+  /** @param underKeel water under her, m; kept where the depth is known
+   * @param scratch with her place over the ground, and the lines' tensions, at that state */
+  write(state: SimState, scratch: Scratch, clearance: number, underKeel: number): void {
     const { ground } = scratch;
     if (this.length >= this.capacity) return;
     const i = this.length++;
@@ -258,8 +309,10 @@ export class TraceWriter {
     c.groundSpeed[i] = Math.sqrt(ahead * ahead + across * across);
     c.rudder[i] = state.angles[0]!;
     c.clearance[i] = clearance;
+    if (this.ofKeel) this.ofKeel[i] = underKeel;
     this.writeEngines(state, i);
     for (let k = 0; k < this.ofLine.length; k++) this.writeLine(state, scratch, i, k);
+    for (let k = 0; k < this.ofLock.length; k++) writeLock(this.ofLock[k]!, state.locks[k]!, i);
     for (let k = 0; k < this.ofOther.length; k++) {
       const [x, y, heading] = this.ofOther[k]!;
       const other = state.others[k]!.motion;
@@ -306,4 +359,16 @@ export class TraceWriter {
     for (const name of this.names) cut[name]!.set(this.columns[name]!.subarray(from, this.length));
     return cut as Trace;
   }
+}
+
+/** Index of the last sample of a record at or before a time. */
+export function sampleBefore({ time }: Trace, at: number): number {
+  let low = 0;
+  let high = time.length - 1;
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (time[middle]! <= at) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }

@@ -1,4 +1,4 @@
-import { STRIP_COUNT, type Craft } from '../craft';
+import { KEEL_COLUMNS, STRIP_COUNT, type Craft } from '../craft';
 import { deepWater, FLOW_COLUMNS, WORK_COLUMNS } from '../forces';
 import {
   GROUND_COLUMNS,
@@ -11,11 +11,12 @@ import {
   type Shore,
   type TouchScratch,
 } from '../holding';
-import { TURN_COLUMNS } from '../math';
+import { TURN_COLUMNS, type FlatPoints } from '../math';
 import { STREAM_COLUMNS } from '../water';
 import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import type { Ledger } from './ledger';
+import { copyLock, type Leaf, type LockState, type SitedLock } from '../locks';
 import { setLineRates } from './line-rates';
 import { initialState, MOTION_SIZE, type SimState, type StartPose } from './state';
 
@@ -27,10 +28,35 @@ export interface World {
   /** The obstacles as the step reads them. */
   readonly shore: Shore;
   readonly lines: Lines;
+  /** What she may pass under; nothing if not given. */
+  readonly bridges?: readonly Bridge[];
+  /** Its locks, whose leaves are among the obstacles; none if not given. */
+  readonly gates?: LocksThere;
   /** Other boats that give way, in the order her lines' ON counts them; none if not given. */
   readonly others?: readonly OtherBoat[];
   /** Where each line of the score is to be found; all are hers, in their order, if not given. */
   readonly where?: readonly LineAt[];
+}
+
+/** The locks of a world, and which of its obstacles are their leaves. */
+export interface LocksThere {
+  readonly locks: readonly SitedLock[];
+  readonly leaves: readonly Leaf[];
+  /** Number of the first leaf among the obstacles. */
+  readonly first: number;
+}
+
+/** Other boats under way that move the water in a chamber. */
+export interface Neighbour {
+  readonly motion: Float64Array;
+  readonly hull: { readonly length: number; readonly beam: number; readonly draught: number };
+}
+
+/** Something she may pass under: its outline, and the room under it over level nought, m. */
+export interface Bridge {
+  readonly name: string;
+  readonly outline: FlatPoints;
+  readonly clearance: number;
 }
 
 /** A boat that lies on her own lines in the same water, without a score of her own. */
@@ -52,10 +78,11 @@ const NOBODY: readonly OtherBoat[] = [];
 
 /** She at a pose, her lines as they are rigged, and the other boats of her world where they lie as it begins. */
 export function beginning(world: World, pose: StartPose): SimState {
+  const locks = (world.gates?.locks ?? []).map(({ begins }) => copyLock(begins));
   const others = othersOf(world).map((other) =>
-    initialState(other.world.craft, other.start, other.world.lines),
+    initialState(other.world.craft, other.start, other.world.lines, [], locks),
   );
-  return initialState(world.craft, pose, world.lines, others);
+  return initialState(world.craft, pose, world.lines, others, locks);
 }
 
 /**
@@ -69,6 +96,9 @@ const AIR_COLUMNS = 9;
 /** What she is doing at the stage in hand, as a row: velocity over the reference stream and (R) through the water. */
 export const NOW = { U: 0, V: 1, R: 2, SIN: 3, COS: 4, DENSITY: 5, UR: 6, VR: 7 } as const;
 export const NOW_COLUMNS = 8;
+
+/** Water under her at the step in hand, m: the least, which row of KEEL has it, and the mean depth under the whole of her. */
+export const UNDER = { LEAST: 0, AT: 1, DEPTH: 2 } as const;
 
 /** Moments as a row, s: the step's beginning and length, the length of the piece in hand, the stage's own moment. */
 export const CLOCK = { TIME: 0, STEP: 1, PIECE: 2, STAGE: 3 } as const;
@@ -118,9 +148,19 @@ export interface Scratch {
   /** Shallow-water multipliers of this step (SHALLOW), gaps to walls (GAPS). */
   readonly shallow: Float64Array;
   readonly gaps: Float64Array;
+  /** Water under each row of her KEEL, m, and columns UNDER. */
+  readonly gapsUnder: Float64Array;
+  readonly under: Float64Array;
   /** Rates of change of the motion at the four stages. */
   readonly slopes: readonly [Float64Array, Float64Array, Float64Array, Float64Array];
   readonly at: Float64Array;
+  /** The locks as they are in the step in hand; none until a step has begun, or somebody has set them. */
+  locks: readonly LockState[];
+  /** Push of a chamber's water on her, body axes; whether water runs about the nearest lock (1), and its number. */
+  readonly lockPush: Float64Array;
+  readonly lockNow: Float64Array;
+  /** Other boats that may move the water about her in a chamber. */
+  neighbours: readonly Neighbour[];
   /** Books of the work done, if somebody keeps them. */
   ledger: Ledger | null;
   /** She and the other boats of her world, once they have been stepped together. */
@@ -199,8 +239,14 @@ export function makeScratch(world: World): Scratch {
     wind: new Float64Array(2),
     shallow: deepWater(),
     gaps: new Float64Array(2).fill(Infinity),
+    gapsUnder: new Float64Array(craft.keel.length / KEEL_COLUMNS).fill(Infinity),
+    under: Float64Array.of(Infinity, 0, Infinity),
     slopes: [vector(), vector(), vector(), vector()],
     at: vector(),
+    locks: [],
+    lockPush: new Float64Array(3),
+    lockNow: new Float64Array(2),
+    neighbours: [],
     ledger: null,
     company: null,
   };

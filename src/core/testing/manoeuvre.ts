@@ -1,8 +1,13 @@
 import { assembleCraft, type BoatSpec } from '../craft';
-import { LINE, LINE_COLUMNS, solidObstacle, type Lines, type Obstacle } from '../holding';
+import { LINE, LINE_COLUMNS, solidObstacle, type Lines } from '../holding';
 import type { Beat, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../score';
 import { sloop } from './boats';
+import type { Weather } from '../sim';
+import { bottomOf, type Bottom } from '../water';
 import { CALM } from './rig';
+import { flipLock, otherSide } from './locks';
+
+export { box } from './boxes';
 
 const DEG = Math.PI / 180;
 
@@ -39,12 +44,6 @@ export function inputOf(beats: Beat[], end: Cue, rest: Partial<RunInput> = {}): 
     limit: 300,
     ...rest,
   };
-}
-
-/** A box ashore, by its least and greatest x and y. */
-export function box(id: string, x0: number, y0: number, x1: number, y1: number): Obstacle {
-  const outline = Float64Array.from([x0, y0, x1, y0, x1, y1, x0, y1]);
-  return solidObstacle(id, id, outline, { friction: 0.35, stiffness: 1e6 });
 }
 
 /** On the place east is turned to west; on another boat starboard to port. */
@@ -105,6 +104,15 @@ function flipOrder(timed: TimedOrder): TimedOrder {
     }
     case 'step ashore':
       return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
+    case 'other':
+      return order.heading === null
+        ? timed
+        : { ...timed, order: { ...order, heading: -order.heading } };
+    case 'lock': {
+      const { order: at } = order;
+      if (at.do === 'wind' || !at.leaf) return timed;
+      return { ...timed, order: { ...order, order: { ...at, leaf: otherSide(at.leaf) } } };
+    }
     case 'step aboard':
     case 'go':
       return { ...timed, order: { ...order, point: flipPoint(order.point) } };
@@ -157,6 +165,29 @@ function flipBoat(boat: BoatSpec): BoatSpec {
   };
 }
 
+const flipRing = (ring: Float64Array) => ring.map((value, i) => (i % 2 === 0 ? -value : value));
+
+/** Wind, stream, shelter and bottom; a stream that differs from place to place is not turned round. */
+function flipWeather(weather: Weather): Weather {
+  const { windbreaks, bottom } = weather;
+  return {
+    ...weather,
+    windFrom: -weather.windFrom,
+    streamSet: -weather.streamSet,
+    ...(windbreaks
+      ? { windbreaks: windbreaks.map((w) => ({ ...w, outline: flipRing(w.outline) })) }
+      : {}),
+    ...(bottom ? { bottom: flipBottom(bottom) } : {}),
+  };
+}
+
+function flipBottom({ charted, loose, elsewhere }: Bottom): Bottom {
+  const areas = charted.map(({ outline, depth }) => ({ outline: flipRing(outline), depth }));
+  const spots = [...loose, ...charted.flatMap(({ soundings }) => soundings)];
+  const flipped = spots.map((spot) => ({ ...spot, x: -spot.x }));
+  return bottomOf(areas, flipped, elsewhere)!;
+}
+
 /** The same mirrored east for west, with a boat whose propellers turn the other way. */
 export function mirrored(input: RunInput): RunInput {
   const { goal, start, weather, score } = input;
@@ -178,10 +209,18 @@ export function mirrored(input: RunInput): RunInput {
     obstacles: input.obstacles.map((o) => {
       if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };
       const outline = o.outline.map((value, i) => (i % 2 === 0 ? -value : value));
-      const { friction, stiffness } = o;
-      return solidObstacle(o.id, o.name, Float64Array.from(outline), { friction, stiffness });
+      const { friction, stiffness, height } = o;
+      const surface = { friction, stiffness };
+      return solidObstacle(o.id, o.name, Float64Array.from(outline), surface, height);
     }),
-    weather: { ...weather, windFrom: -weather.windFrom, streamSet: -weather.streamSet },
+    weather: flipWeather(weather),
+    ...(input.bridges
+      ? { bridges: input.bridges.map((b) => ({ ...b, outline: flipRing(b.outline) })) }
+      : {}),
+    ...(input.locks ? { locks: input.locks.map(flipLock) } : {}),
+    ...(input.zones
+      ? { zones: input.zones.map((z) => ({ ...z, outline: flipRing(z.outline) })) }
+      : {}),
     start: { ...start, x: -start.x, heading: -start.heading },
     score: {
       beats: score.beats.map(flipBeat),

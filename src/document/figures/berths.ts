@@ -1,5 +1,5 @@
 import { assembleCraft, type Craft } from '@/core/craft';
-import { atan2, cos, sin, wrapHalfTurn } from '@/core/math';
+import { atan2, cos, isInside, sin, wrapHalfTurn } from '@/core/math';
 import { shoreOf, type Shore } from '@/core/holding';
 import { roomAt } from '@/core/search';
 import { hasDrive, steadySpeed } from '@/core/trials';
@@ -26,24 +26,17 @@ export interface Lying {
 /** Fender's thickness where none is hung, m. */
 const USUAL_FENDER_M = 0.25;
 
-function inside(outline: readonly (readonly [number, number])[], x: number, y: number): boolean {
-  let within = false;
-  outline.forEach(([ax, ay], i) => {
-    const [bx, by] = outline[(i + 1) % outline.length]!;
-    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) within = !within;
-  });
-  return within;
-}
-
 /** Unit vector from a berth's edge to the water; of two waters, the one to the left of the edge's first end. */
 export function outOf(place: Place, { edge_m: [[ax, ay], [bx, by]], on }: Berth) {
   const length = Math.sqrt((bx - ax) * (bx - ax) + (by - ay) * (by - ay));
   const t = { x: (bx - ax) / length, y: (by - ay) / length };
   const left = { x: -t.y, y: t.x };
   const right = { x: t.y, y: -t.x };
-  const solid = place.features.flatMap((f) => ('outline_m' in f && on.includes(f.id) ? [f] : []));
+  const solid = place.features.flatMap((f) =>
+    'outline_m' in f && on.includes(f.id) ? [Float64Array.from(f.outline_m.flat())] : [],
+  );
   const dry = ({ x, y }: { x: number; y: number }) =>
-    solid.some((f) => inside(f.outline_m, (ax + bx) / 2 + 0.5 * x, (ay + by) / 2 + 0.5 * y));
+    solid.some((outline) => isInside(outline, (ax + bx) / 2 + 0.5 * x, (ay + by) / 2 + 0.5 * y));
   return dry(left) ? right : left;
 }
 

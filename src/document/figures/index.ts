@@ -26,6 +26,7 @@ const blankManoeuvre: Omit<ManoeuvreFile, keyof FigureSubject | 'conditions'> = 
   title: 'blank',
   note: '',
   score: scoreOf([beat('begin', '', { is: 'start' }, [], '')], { is: 'after', seconds: 1 }),
+  locks: [],
   dismissed: [],
   ready: [],
   limit_s: 60,

@@ -19,7 +19,7 @@ const MOST_FILE = 20_000_000;
 const MOST_FILES = 20_000;
 
 const MANIFEST = 'manifest.json';
-const PATH = /^(boats|places|figures|manoeuvres|takes)\/[a-z0-9-]{1,80}\.json$/;
+const PATH = /^(boats|places|figures|manoeuvres|takes|records)\/[a-z0-9-]{1,80}\.json$/;
 
 const manifestSchema = z.strictObject({
   $schema: z.literal('yawtrope:library', { error: "is not 'yawtrope:library'" }),
@@ -143,6 +143,7 @@ export async function readArchive(bytes: Uint8Array): Promise<Result<ReadArchive
       figures: [],
       manoeuvres: [],
       takes: [],
+      records: [],
     };
     let left = MOST_UNPACKED;
     for (const { path, bytes: long, sha256: sum } of manifest.value.files) {

@@ -120,6 +120,8 @@ describe('a place as GeoJSON', () => {
     const place: Place = {
       ...demos[0]!,
       berths: [],
+      areas: [],
+      transits: [],
       features: [{ kind: 'mark', id: 'mark', name: 'mark', x_m: 1.23456789, y_m: -7.5 }],
     };
     expect(readBack(written(place))).toEqual(place);
@@ -146,7 +148,7 @@ describe('a place as GeoJSON', () => {
         fc.integer({ min: 2, max: 9 }),
         between(-30, 30),
         (x, bearing, fingers, lean) => {
-          const empty: Place = { ...demos[0]!, features: [], berths: [] };
+          const empty: Place = { ...demos[0]!, features: [], berths: [], areas: [], transits: [] };
           const row = fingerRow(empty, {
             name: 'east',
             from_m: [x, -x / 3],

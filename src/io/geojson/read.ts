@@ -55,6 +55,7 @@ const collection = z.looseObject({
       name: z.string(),
       note: z.string().optional(),
       origin: z.strictObject({ lat_deg: z.number(), lon_deg: z.number() }),
+      tide: z.json().optional(),
     })
     .optional(),
 });
@@ -87,10 +88,19 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   bollard: ['height_m'],
   buoy: [],
   groundLine: ['depth_m', 'tail'],
+  sounding: ['depth_m'],
   berth: ['lies', 'on', 'height_m'],
+  depth: ['depth_m'],
+  bridge: ['clearance_m', 'level_m'],
+  zone: ['rule', 'most_mps'],
+  trees: ['height_m'],
+  lock: ['cill_m', 'working'],
+  transit: ['front', 'back'],
 };
-const SOLIDS = new Set(['quay', 'pontoon', 'bank', 'boat', 'building']);
-const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'groundLine']);
+const SOLIDS = new Set(['quay', 'pontoon', 'bank', 'boat', 'building', 'gate']);
+const AREAS = new Set(['depth', 'bridge', 'zone', 'trees', 'lock']);
+const LINES = new Set(['berth', 'transit']);
+const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'groundLine', 'sounding']);
 
 /** Makes ids and names that are free, from what is wished. */
 class Free {
@@ -130,22 +140,27 @@ export function readPlaceGeoJson(
   const problems: Problem[] = [];
   const ids = new Free();
   const names = new Free();
-  const place: { features: unknown[]; berths: unknown[] } = { features: [], berths: [] };
+  const place: Record<'features' | 'berths' | 'areas' | 'transits', unknown[]> = {
+    features: [],
+    berths: [],
+    areas: [],
+    transits: [],
+  };
   for (const part of parts) {
     const made = documentOf(part, toMetres, unmarked, note, problems);
     if (!made) continue;
     const wished = typeof part.properties.name === 'string' ? part.properties.name.trim() : '';
-    const called = wished.slice(0, 72) || `${String(made.kind)} ${place.features.length + 1}`;
+    const called =
+      wished.slice(0, 72) || `${String(made.kind ?? 'transit')} ${place.features.length + 1}`;
     const one = {
       ...made,
       id: ids.of(idFrom(part.id ?? '', idFrom(called, 'thing')), '-'),
       name: names.of(called, ' '),
     };
-    if ('edge_m' in one) place.berths.push(one);
-    else place.features.push(one);
+    place[listOf(one)].push(one);
   }
   if (problems.length > 0) return failure(...problems.slice(0, 20));
-  if (place.features.length === 0)
+  if (Object.values(place).every((list) => list.length === 0))
     return failure({ path: 'features', message: 'holds nothing that makes a place' });
   const whole = check<Place>(placeSchema, {
     $schema: PLACE_SCHEMA,
@@ -154,11 +169,19 @@ export function readPlaceGeoJson(
     name: (yawtrope?.name ?? name).trim().slice(0, 80) || 'A place',
     note: yawtrope?.note ?? '',
     origin,
+    ...(yawtrope?.tide === undefined ? {} : { tide: yawtrope.tide }),
     ...place,
   });
   if (!whole.ok) return whole;
   const said = [...notes].map(([what, n]) => (n > 1 ? `${what} (${n} times)` : what));
   return success({ place: whole.value, notes: said });
+}
+
+/** Which list of a place a thing read belongs to. */
+function listOf(one: Record<string, unknown>): 'features' | 'berths' | 'areas' | 'transits' {
+  if ('edge_m' in one) return 'berths';
+  if ('front' in one || !('kind' in one)) return 'transits';
+  return AREAS.has(String(one.kind)) ? 'areas' : 'features';
 }
 
 /** A feature taken apart: several geometries of one become things of their own. */
@@ -258,7 +281,7 @@ function documentOf(
 ): Record<string, unknown> | null {
   const said = properties.kind;
   const known =
-    typeof said === 'string' && (SOLIDS.has(said) || SPOTS.has(said) || said === 'berth');
+    typeof said === 'string' && [SOLIDS, AREAS, SPOTS, LINES].some((kinds) => kinds.has(said));
   const usual = shape === 'Polygon' ? polygons : shape === 'Point' ? 'mark' : null;
   const kind = known ? (said as string) : usual;
   if (!kind) {
@@ -269,7 +292,8 @@ function documentOf(
     note(
       `a ${shape === 'Polygon' ? 'polygon' : 'point'} that does not say what it is was taken for a ${kind}`,
     );
-  const wanted = SOLIDS.has(kind) ? 'Polygon' : kind === 'berth' ? 'LineString' : 'Point';
+  const wanted =
+    SOLIDS.has(kind) || AREAS.has(kind) ? 'Polygon' : LINES.has(kind) ? 'LineString' : 'Point';
   if (wanted !== shape) {
     problems.push({
       path: `${path}.geometry`,
@@ -292,6 +316,8 @@ function documentOf(
     const { lies, ...more } = own;
     return { kind: lies ?? 'alongside', ...more, ...extra, edge_m: metres };
   }
+  // Its ends are where the marks it names stand.
+  if (kind === 'transit') return { ...own, ...extra };
   if (shape === 'Polygon') return { kind, ...own, ...extra, outline_m: metres };
   return { kind, ...own, ...extra, x_m: metres[0]![0], y_m: metres[0]![1] };
 }

@@ -1,5 +1,14 @@
 import type { Feature as GeoFeature, FeatureCollection, Geometry } from 'geojson';
-import { failure, success, type Berth, type Feature, type Place, type Result } from '@/document';
+import {
+  failure,
+  success,
+  type Area,
+  type Berth,
+  type Feature,
+  type Place,
+  type PlaceTransit,
+  type Result,
+} from '@/document';
 import { MOST_LAT_DEG, projection, type LonLat, type Metres } from './projection';
 
 /** Degrees are written to this many places: a micrometre, far within the grid. */
@@ -37,10 +46,13 @@ export function placeGeoJson(place: Place): Result<FeatureCollection> {
       name: place.name,
       note: place.note,
       origin,
+      ...(place.tide ? { tide: place.tide } : {}),
     },
     features: [
       ...place.features.map((f) => writeFeature(f, degrees)),
       ...place.berths.map((b) => writeBerth(b, degrees)),
+      ...place.areas.map((a) => writeFeature(a, degrees)),
+      ...place.transits.map((t) => writeTransit(t, place, degrees)),
     ],
   };
   return success(collection);
@@ -52,7 +64,7 @@ const exactly = (points: readonly Metres[]) =>
 
 const position = ([lon, lat]: LonLat) => [lon, lat];
 
-function writeFeature(f: Feature, degrees: (point: Metres) => LonLat): GeoFeature {
+function writeFeature(f: Feature | Area, degrees: (point: Metres) => LonLat): GeoFeature {
   const { id, extra, ...known } = f;
   if ('outline_m' in known) {
     const { outline_m, ...properties } = known;
@@ -81,5 +93,23 @@ function writeBerth(berth: Berth, degrees: (point: Metres) => LonLat): GeoFeatur
     id,
     geometry: { type: 'LineString', coordinates: edge_m.map(degrees).map(position) },
     properties: { ...extra, kind: 'berth', lies: kind, ...properties, ...exactly(edge_m) },
+  };
+}
+
+/** A line from the one in front to the one behind, which it names. */
+function writeTransit(
+  { id, extra, ...properties }: PlaceTransit,
+  { features }: Place,
+  degrees: (point: Metres) => LonLat,
+): GeoFeature {
+  const ends = [properties.front, properties.back].flatMap((name) => {
+    const mark = features.find((f) => 'x_m' in f && f.name === name);
+    return mark && 'x_m' in mark ? [position(degrees([mark.x_m, mark.y_m]))] : [];
+  });
+  return {
+    type: 'Feature',
+    id,
+    geometry: { type: 'LineString', coordinates: ends },
+    properties: { ...extra, kind: 'transit', ...properties },
   };
 }

@@ -5,6 +5,8 @@ import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
 import { CAUTION_WORDS, READY_WORDS } from '../words/ready';
+import { Hour } from '../conditions/Hour';
+import { LocksAhead } from './LocksAhead';
 import { StatementList } from './StatementList';
 import { Ways } from './Ways';
 import { WhatToDo } from './WhatToDo';
@@ -18,6 +20,8 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
   const able = ableStatements(brief, hull, wind, units);
   return (
     <div aria-busy={busy} data-testid="brief">
+      <Hour />
+      <LocksAhead locks={brief.locks} />
       <Section name="What pushes her">
         <StatementList list={pushStatements(brief, units)} />
       </Section>

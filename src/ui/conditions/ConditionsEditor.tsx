@@ -6,6 +6,8 @@ import { Choice } from '../parts/Choice';
 import { NumberField, Part } from '../parts/Field';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
+import { Hour } from './Hour';
+import { ReadOff } from './ReadOff';
 import { fieldErrors, fromForm, toForm, type ConditionsForm } from './conditions-form';
 
 const MOST = { wind: MOST_WIND_MPS, stream: MOST_STREAM_MPS };
@@ -62,64 +64,75 @@ export function ConditionsEditor() {
   );
 
   return (
-    <form aria-label="Conditions" onSubmit={(event) => event.preventDefault()}>
-      <Part name="Wind, 10 m above the water, named by where it comes from">
-        <div className="flex flex-wrap gap-x-4 gap-y-1">
-          {number('windSpeed', 'Wind speed', units.speed)}
-          {number('windFrom', 'Wind from', '° from')}
-        </div>
-      </Part>
-      <Part name="Stream, named by where it sets to">
-        <div className="flex flex-wrap gap-x-4 gap-y-1">
-          {number('streamSpeed', 'Stream speed', units.speed)}
-          {number('streamSet', 'Stream sets to', '° to')}
-        </div>
-      </Part>
-      <Part name="Water">
-        <Controller
-          control={control}
-          name="water"
-          render={({ field }) => (
-            <Choice
-              label="Water"
-              value={field.value}
-              options={[
-                { value: 'sea', text: 'sea water, 1025 kg/m³' },
-                { value: 'fresh', text: 'fresh water, 1000 kg/m³' },
-              ]}
-              onChange={field.onChange}
-            />
+    <>
+      <Hour />
+      <form aria-label="Conditions" onSubmit={(event) => event.preventDefault()}>
+        <Part name="Wind, 10 m above the water, named by where it comes from">
+          <div className="flex flex-wrap gap-x-4 gap-y-1">
+            {number('windSpeed', 'Wind speed', units.speed)}
+            {number('windFrom', 'Wind from', '° from')}
+          </div>
+        </Part>
+        <Part name="Stream, named by where it sets to">
+          <div className="flex flex-wrap gap-x-4 gap-y-1">
+            {number('streamSpeed', 'Stream speed', units.speed)}
+            {number('streamSet', 'Stream sets to', '° to')}
+          </div>
+        </Part>
+        <Part name="Water">
+          <Controller
+            control={control}
+            name="water"
+            render={({ field }) => (
+              <Choice
+                label="Water"
+                value={field.value}
+                options={[
+                  { value: 'sea', text: 'sea water, 1025 kg/m³' },
+                  { value: 'fresh', text: 'fresh water, 1000 kg/m³' },
+                ]}
+                onChange={field.onChange}
+              />
+            )}
+          />
+        </Part>
+        <details className="rule-t py-2">
+          <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">
+            Gusts, veer, shelter, depth, banks
+          </summary>
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
+            <span className="text-quiet">gusts</span>
+            {number('gusts', 'Gusts, spread of the wind’s speed', '% of the mean')}
+            <span className="text-quiet">seed</span>
+            {number('seed', 'Seed of the gusts', '')}
+          </div>
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
+            <span className="text-quiet">turns to</span>
+            {number('veerTo', 'Wind turns to', '° from')}
+            {number('veerIn', 'Seconds it takes to turn', 's')}
+          </div>
+          {tick(
+            'shelter',
+            'buildings and moored boats keep the wind off; strokes on the water are what is left of it',
           )}
-        />
-      </Part>
-      <details className="rule-t py-2">
-        <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">
-          Gusts, shelter, depth, banks
-        </summary>
-        <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
-          <span className="text-quiet">gusts</span>
-          {number('gusts', 'Gusts, spread of the wind’s speed', '% of the mean')}
-          <span className="text-quiet">seed</span>
-          {number('seed', 'Seed of the gusts', '')}
-        </div>
-        {tick(
-          'shelter',
-          'buildings and moored boats keep the wind off; strokes on the water are what is left of it',
-        )}
-        <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
-          <span className="text-quiet">depth, empty for deep</span>
-          {number('depth', 'Depth of water', units.length)}
-        </div>
-        {tick('walls', 'banks and walls are felt')}
-        <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
-          <span className="text-quiet">stream weaker within</span>
-          {number('bankWidth', 'Stream weaker within, of a bank', `${units.length} of a bank`)}
-        </div>
-        {tick('eddies', 'slack water behind quays and pontoons')}
-        <p className="pt-1 text-[12.5px] text-quiet">
-          Shelter, eddies and banks are simple models, known to within a half.
-        </p>
-      </details>
-    </form>
+          <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
+            <span className="text-quiet">depth, empty for deep</span>
+            {number('depth', 'Depth of water', units.length)}
+            <span className="text-quiet">level over 0</span>
+            {number('level', 'Level over nought', units.length)}
+          </div>
+          {tick('walls', 'banks and walls are felt')}
+          <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
+            <span className="text-quiet">stream weaker within</span>
+            {number('bankWidth', 'Stream weaker within, of a bank', `${units.length} of a bank`)}
+          </div>
+          {tick('eddies', 'slack water behind quays and pontoons')}
+          <p className="pt-1 text-[12.5px] text-quiet">
+            Shelter, eddies and banks are simple models, known to within a half.
+          </p>
+        </details>
+      </form>
+      <ReadOff />
+    </>
   );
 }

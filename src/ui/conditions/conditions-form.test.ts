@@ -60,6 +60,25 @@ it('keeps what has no field of its own', () => {
   expect(back.value.wind.speed_mps).toBeCloseTo(1.5433, 4);
 });
 
+it('a wind that turns comes back as it went in, and is steady again when emptied', () => {
+  const turning = conditions({
+    ...PLAIN,
+    wind: { ...PLAIN.wind, changes: [{ at_s: 45, from_deg: 20, speed_mps: 5.1444 }] },
+  });
+  const shown = toForm(turning, KN);
+  expect(shown).toMatchObject({ veerTo: 20, veerIn: 45 });
+  expect(fromForm(shown, KN, turning)).toEqual({ ok: true, value: turning });
+  // Faster: what it turns to blows as hard.
+  const faster = fromForm({ ...shown, windSpeed: 20 }, KN, turning);
+  expect(faster.ok && faster.value.wind.changes![0]!.speed_mps).toBe(
+    faster.ok && faster.value.wind.speed_mps,
+  );
+  const steady = fromForm({ ...shown, veerTo: NaN }, KN, turning);
+  expect(steady.ok && steady.value.wind.changes).toBeUndefined();
+  const soon = fromForm({ ...shown, veerIn: undefined }, KN, turning);
+  expect(soon.ok && soon.value.wind.changes![0]!.at_s).toBe(60);
+});
+
 it('switches off what is emptied', () => {
   const off = fromForm(
     {
@@ -88,6 +107,8 @@ it.each<[keyof ConditionsForm, Partial<ConditionsForm>, RegExp]>([
   ['windFrom', { windFrom: Infinity }, /./],
   ['gusts', { gusts: 90 }, /0 to 50 %/],
   ['seed', { gusts: 20, seed: 1.5 }, /./],
+  ['veerTo', { veerTo: 400 }, /./],
+  ['veerIn', { veerTo: 10, veerIn: -5 }, /./],
   ['bankWidth', { bankWidth: -3 }, /./],
   ['depth', { depth: -1 }, /./],
 ])('says at the field what is wrong: %s', (field, change, message) => {

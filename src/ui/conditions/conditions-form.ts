@@ -11,16 +11,21 @@ export interface ConditionsForm {
   /** Per cent of the mean; 0 for a steady wind. */
   gusts: number;
   seed: number;
+  /** Where it has veered or backed to, ° from, and in how many seconds; undefined or NaN where it stays. */
+  veerTo: number | undefined;
+  veerIn: number | undefined;
   shelter: boolean;
   /** Width of the weaker belt along banks; undefined or NaN for none. */
   bankWidth: number | undefined;
   eddies: boolean;
   depth: number | undefined;
+  /** Level over nought as it begins; undefined or NaN for none told. */
+  level: number | undefined;
   walls: boolean;
 }
 
 export function toForm(
-  { wind, stream, water, depth_m, walls }: Conditions,
+  { wind, stream, water, depth_m, level, walls }: Conditions,
   { speed, length }: Units,
 ): ConditionsForm {
   const metres = (m: number | undefined) =>
@@ -33,12 +38,39 @@ export function toForm(
     water,
     gusts: tidy(100 * (wind.gusts?.intensity ?? 0), 0),
     seed: wind.gusts?.seed ?? 1,
+    ...veerOf(wind),
     shelter: wind.shelter ?? false,
     bankWidth: metres(stream.bankWidth_m),
     eddies: stream.eddies ?? false,
     depth: metres(depth_m),
+    level: metres(level?.[0]?.level_m),
     walls: walls ?? false,
   };
+}
+
+/** The one change of a wind that only turns; nothing where it changes otherwise, which is kept as it is. */
+function veerOf({
+  speed_mps,
+  changes,
+}: Conditions['wind']): Pick<ConditionsForm, 'veerTo' | 'veerIn'> {
+  const [one, more] = changes ?? [];
+  if (!one || more || one.speed_mps !== speed_mps) return { veerTo: undefined, veerIn: undefined };
+  return { veerTo: tidy(one.from_deg, 0), veerIn: tidy(one.at_s, 0) };
+}
+
+/** Seconds a wind takes to turn where nobody says. */
+const USUAL_VEER_S = 60;
+
+function changesFrom(
+  { veerTo, veerIn }: ConditionsForm,
+  speed_mps: number,
+  kept: Conditions | undefined,
+): Conditions['wind']['changes'] {
+  const none = (value: number | undefined) => value === undefined || Number.isNaN(value);
+  if (!none(veerTo))
+    return [{ at_s: none(veerIn) ? USUAL_VEER_S : veerIn!, from_deg: veerTo!, speed_mps }];
+  const was = kept && veerOf(kept.wind);
+  return was && was.veerTo === undefined ? kept.wind.changes : undefined;
 }
 
 const FIELDS: Readonly<Record<string, keyof ConditionsForm>> = {
@@ -48,8 +80,11 @@ const FIELDS: Readonly<Record<string, keyof ConditionsForm>> = {
   'stream.speed_mps': 'streamSpeed',
   'wind.gusts.intensity': 'gusts',
   'wind.gusts.seed': 'seed',
+  'wind.changes[0].from_deg': 'veerTo',
+  'wind.changes[0].at_s': 'veerIn',
   'stream.bankWidth_m': 'bankWidth',
   depth_m: 'depth',
+  'level[0].level_m': 'level',
 };
 
 const mostText = (mps: number, unit: Units['speed']) =>
@@ -57,7 +92,7 @@ const mostText = (mps: number, unit: Units['speed']) =>
 
 /**
  * The conditions the fields describe, checked by the document's own schema. `kept` is the conditions as they were:
- * what has no field (changes with time, shear, level) stays.
+ * what has no field (changes with time, shear) stays.
  */
 export function fromForm(
   form: ConditionsForm,
@@ -77,6 +112,7 @@ export function fromForm(
           ? undefined
           : { ...kept?.wind.gusts, intensity: tidy(form.gusts / 100, 3), seed: form.seed },
       shelter: form.shelter || undefined,
+      changes: changesFrom(form, tidy(speedFrom(form.windSpeed, speed), 4), kept),
     },
     stream: {
       ...kept?.stream,
@@ -87,8 +123,17 @@ export function fromForm(
     },
     water: form.water,
     depth_m: given(form.depth),
+    level: levelFrom(given(form.level), kept),
     walls: form.walls || undefined,
   });
+}
+
+/** The same level from start to end; as it was where it still begins so. */
+function levelFrom(level_m: number | undefined, kept: Conditions | undefined): Conditions['level'] {
+  if (level_m === undefined) return undefined;
+  const was = kept?.level?.[0]?.level_m;
+  if (was !== undefined && Math.abs(was - level_m) < 0.006) return kept!.level;
+  return [{ at_s: 0, level_m }];
 }
 
 /** What is wrong, by field; limits are told in the unit on screen. */

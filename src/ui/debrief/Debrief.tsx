@@ -6,6 +6,12 @@ import { DebriefPanel } from './DebriefPanel';
 import { DebriefWater } from './DebriefWater';
 import { Traces } from './Traces';
 import { dayAndTime } from '../words/when';
+import { LockBeside } from '../locks/LockBeside';
+import { Instruments } from './Instruments';
+import { keepRecording } from './keep-recording';
+import { laidRecord, laidTake, shownRecord, shownTake } from './laid';
+import { useFeed } from './use-feed';
+import { lookOver, useRecords } from './use-records';
 import { useReview, useTakes, type OpenReview } from './use-takes';
 
 const NONE: readonly string[] = [];
@@ -25,16 +31,57 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
     if (!open) return;
     setTake(open.reviewed.take.duration, open.reviewed.take.beats);
   }, [open, setTake]);
-  const laid = useMemo(
-    () => over.flatMap((one) => (one === id ? [] : (review.laidOver.get(one) ?? []))),
-    [over, id, review.laidOver],
+  const manoeuvre = useWorkspace((s) => s.manoeuvre);
+  const boat = useWorkspace((s) => s.boat);
+  const place = useWorkspace((s) => s.place);
+  const [recordsLaid, setRecordsLaid] = useState(NONE);
+  const { berth } = manoeuvre;
+  const about = useMemo(() => ({ boat, place, berth }), [boat, place, berth]);
+  const records = useRecords(manoeuvreId, recordsLaid, about);
+  const lay = (one: string, on: boolean) =>
+    setRecordsLaid((now) => (on ? [...now, one] : now.filter((other) => other !== one)));
+  const keep = async (text: string, name: string, source: 'file' | 'feed') => {
+    const kept = await keepRecording(manoeuvreId, text, name, source);
+    if ('why' in kept) return kept.why;
+    records.reload();
+    lay(kept.id, true);
+    return null;
+  };
+  const { feed, start, stop } = useFeed(manoeuvreId, place, (text) => {
+    if (text.length > 0) void keep(text, 'simulated feed', 'feed');
+  });
+  const live = useMemo(
+    () => (feed.record ? lookOver(feed.record, boat, place, berth) : null),
+    [feed.record, boat, place, berth],
   );
+  // Where nothing was driven, a record is what is looked at.
+  const alone = !open && takes?.length === 0 ? (live ?? records.open[0] ?? null) : null;
+  const shown = useMemo(
+    () => (open ? shownTake(open) : alone ? shownRecord(alone, boat) : null),
+    [open, alone, boat],
+  );
+  const laid = useMemo(
+    () => [
+      ...over.flatMap((one) => {
+        const other = one === id ? undefined : review.laidOver.get(one);
+        return other ? [laidTake(other)] : [];
+      }),
+      ...[...records.open, ...(live ? [live] : [])].map(laidRecord),
+    ],
+    [over, id, review.laidOver, records.open, live],
+  );
+  const duration = alone?.margins.duration;
+  useEffect(() => {
+    if (duration !== undefined) setTake(duration, []);
+  }, [duration, setTake]);
   return (
     <>
       <PrintHead open={open} number={1 + (takes?.findIndex((take) => take.id === id) ?? -1)} />
-      <DebriefWater open={open} laid={laid} />
+      <LockBeside take={open?.reviewed.take ?? null}>
+        <DebriefWater open={open} laid={laid} alone={alone?.trace ?? null} />
+      </LockBeside>
       <div className="col-start-1 row-start-3 min-h-0 min-w-0 border-t border-ink max-md:order-3 print:border-0">
-        <Traces open={open} laid={laid} />
+        <Traces open={shown} laid={laid.filter((one) => one.id !== shown?.id)} />
       </div>
       <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
         <DebriefPanel
@@ -45,6 +92,28 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
           onOpen={openTake}
           onOver={setOver}
           onChanged={reload}
+          instruments={
+            <Instruments
+              listed={records.listed}
+              open={records.open}
+              feed={feed}
+              onLay={lay}
+              onKeep={(text, name) => keep(text, name, 'file')}
+              onStart={start}
+              onStop={stop}
+              onPutAside={(one) => {
+                lay(one, false);
+                void fetch(`/api/records/${one}`, { method: 'DELETE' }).then(records.reload);
+              }}
+              onBringBack={(one) =>
+                void fetch(`/api/records/${one}`, {
+                  method: 'PATCH',
+                  headers: { 'content-type': 'application/json' },
+                  body: JSON.stringify({ aside: false }),
+                }).then(records.reload)
+              }
+            />
+          }
         />
       </div>
     </>

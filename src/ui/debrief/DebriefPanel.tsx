@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Differences, Fault, FaultId } from '@/core/review';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -24,6 +24,7 @@ export function DebriefPanel({
   onOpen,
   onOver,
   onChanged,
+  instruments,
 }: {
   takes: readonly ListedTake[] | null;
   review: ReturnType<typeof useReview>;
@@ -32,6 +33,8 @@ export function DebriefPanel({
   onOpen: (id: string | null) => void;
   onOver: (ids: readonly string[]) => void;
   onChanged: () => void;
+  /** What instruments recorded. */
+  instruments: ReactNode;
 }) {
   const setPhase = useWorkspace((s) => s.setPhase);
   const { open, problem } = review;
@@ -45,6 +48,7 @@ export function DebriefPanel({
         <button type="button" className={LINK} onClick={() => setPhase('rehearse')}>
           Take the helm
         </button>
+        {instruments}
       </Frame>
     );
   return (
@@ -94,6 +98,7 @@ export function DebriefPanel({
           <Progress takes={takes} />
         </>
       )}
+      {instruments}
     </Frame>
   );
 }

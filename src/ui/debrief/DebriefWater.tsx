@@ -12,6 +12,10 @@ import { HurtMarks } from '../water/HurtMarks';
 import { goneFrom } from '../water/TrafficLayer';
 import { TakeLayer } from '../water/TakeLayer';
 import { WaterFrame } from '../water/WaterFrame';
+import { SAMPLE_S, type Trace } from '@/core/sim';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { usePlayhead } from '../state/playhead';
+import type { Laid } from './laid';
 import type { OpenReview } from './use-takes';
 
 const NOBODY: readonly Traffic[] = [];
@@ -26,9 +30,12 @@ const DASHES = [
 export function DebriefWater({
   open,
   laid,
+  alone,
 }: {
   open: OpenReview | null;
-  laid: readonly OpenReview[];
+  laid: readonly Laid[];
+  /** What is looked at where nothing was driven. */
+  alone: Trace | null;
 }) {
   const now = useWorkspace((s) => s.manoeuvre);
   const place = useWorkspace((s) => s.place);
@@ -41,10 +48,13 @@ export function DebriefWater({
   const spec = useMemo(() => toBoatSpec(withFenders(boat, score.fenders)), [boat, score.fenders]);
   const take = open?.reviewed.take ?? null;
   const gone = useMemo(() => goneFrom(open?.reviewed.traffic ?? []), [open]);
-  const extent = useMemo(() => takeExtent(now, boat, place, take), [now, boat, place, take]);
+  const extent = useMemo(
+    () => takeExtent(now, boat, place, take ?? (alone && { trace: alone })),
+    [now, boat, place, take, alone],
+  );
   return (
     <WaterFrame
-      key={open?.id ?? 'none'}
+      key={open?.id ?? (alone ? 'record' : 'none')}
       opening={extent}
       home={extent}
       gone={gone}
@@ -56,14 +66,25 @@ export function DebriefWater({
             <Layer listening={false}>
               <Group {...origin}>
                 <TakeLayer take={take} spec={spec} palette={palette} pointed={null} />
-                {laid.map(({ id, reviewed }, i) => (
+              </Group>
+            </Layer>
+          )}
+          {laid.length > 0 && (
+            <Layer listening={false}>
+              <Group {...origin}>
+                {laid.map((one, i) => (
                   <Track
-                    key={id}
-                    take={reviewed.take}
+                    key={one.id}
+                    trace={one.trace}
                     dash={DASHES[i % DASHES.length]!}
                     ink={palette.ink}
                   />
                 ))}
+                {laid.map((one) =>
+                  one.recorded ? (
+                    <Ghost key={one.id} trace={one.trace} deck={spec.hull.deck} ink={palette.ink} />
+                  ) : null,
+                )}
               </Group>
             </Layer>
           )}
@@ -84,21 +105,33 @@ export function DebriefWater({
   );
 }
 
-function Track({
-  take,
-  dash,
-  ink,
-}: {
-  take: OpenReview['reviewed']['take'];
-  dash: readonly number[];
-  ink: string;
-}) {
+/** Her outline where instruments had her at the playhead. */
+function Ghost({ trace, deck, ink }: { trace: Trace; deck: Float64Array; ink: string }) {
+  const time = usePlayhead((p) => p.time);
+  const i = Math.min(trace.time.length - 1, Math.max(0, Math.round(time / SAMPLE_S)));
+  return (
+    <Line
+      x={trace.x[i]!}
+      y={trace.y[i]!}
+      // Body axes have x ahead and y to starboard; the ground has north up.
+      rotation={90 - trace.heading[i]! * DEGREES_PER_RADIAN}
+      scaleY={-1}
+      points={[...deck]}
+      closed
+      stroke={ink}
+      strokeWidth={2.2}
+      strokeScaleEnabled={false}
+    />
+  );
+}
+
+function Track({ trace, dash, ink }: { trace: Trace; dash: readonly number[]; ink: string }) {
   const points = useMemo(() => {
-    const { x, y } = take.trace;
+    const { x, y } = trace;
     const flat: number[] = [];
     for (let i = 0; i < x.length; i += 3) flat.push(x[i]!, y[i]!);
     return flat;
-  }, [take]);
+  }, [trace]);
   return (
     <Line
       points={points}

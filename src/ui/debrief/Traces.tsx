@@ -10,7 +10,7 @@ import { useUnits } from '../state/preferences';
 import { FAULT_WORDS } from '../words/faults';
 import { clock } from '../words/units';
 import { curves, ROW, rowsFor } from './trace-rows';
-import type { OpenReview } from './use-takes';
+import type { Laid, Shown } from './laid';
 
 const GUTTER = 118;
 const RIGHT = 18;
@@ -19,14 +19,14 @@ const TOP = 32;
 const DASHES = ['9 4', '4 3', '12 3 2 3', '2 3'];
 
 /** The moments of a take as another's clock has them: when that one was at the same place along its track. */
-function clockOf(laid: OpenReview, open: OpenReview): Float64Array {
-  const from = { trace: laid.reviewed.take.trace, way: wayMade(laid.reviewed.take.trace) };
-  const to = { trace: open.reviewed.take.trace, way: wayMade(open.reviewed.take.trace) };
+function clockOf(laid: Laid, open: Shown): Float64Array {
+  const from = { trace: laid.trace, way: wayMade(laid.trace) };
+  const to = { trace: open.trace, way: wayMade(open.trace) };
   return from.trace.time.map((time) => sameBy(from, to, time));
 }
 
 /** What she did, against time, with the moments of faults and of notes; others laid over it in dashes. */
-export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly OpenReview[] }) {
+export function Traces({ open, laid }: { open: Shown | null; laid: readonly Laid[] }) {
   const [frame, view] = useSize<HTMLDivElement>();
   const units = useUnits();
   const time = usePlayhead((p) => p.time);
@@ -38,10 +38,10 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
   const [byPlace, setByPlace] = useState(false);
   const drawnOf = useMemo(() => {
     if (!open) return [];
-    const times = laid.map((one) => (byPlace ? clockOf(one, open) : one.reviewed.take.trace.time));
-    return [open, ...laid].map(({ reviewed: { take } }, i) => ({
-      trace: take.trace,
-      times: times[i - 1] ?? take.trace.time,
+    const times = laid.map((one) => (byPlace ? clockOf(one, open) : one.trace.time));
+    return [open, ...laid].map(({ trace }, i) => ({
+      trace,
+      times: times[i - 1] ?? trace.time,
     }));
   }, [open, laid, byPlace]);
   const longest = Math.max(1, ...drawnOf.map(({ times }) => times.at(-1) ?? 0));
@@ -141,7 +141,7 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
                 ))}
               </g>
             ))}
-            {open.reviewed.faults.map((fault, i) => (
+            {open.faults.map((fault, i) => (
               <g key={`${fault.rule}-${i}`}>
                 <line
                   x1={x(fault.time)}
@@ -160,7 +160,7 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
                 </path>
               </g>
             ))}
-            {open.file.notes.map((note, i) => (
+            {open.notes.map((note, i) => (
               <circle key={i} cx={x(note.at_s)} cy={TOP - 9} r={3.5} className="fill-plan">
                 <title>{note.text}</title>
               </circle>
@@ -190,7 +190,7 @@ export function Traces({ open, laid }: { open: OpenReview | null; laid: readonly
             aria-label="Moment looked at"
             aria-valuetext={clock(time)}
             min={0}
-            max={open.reviewed.take.duration}
+            max={open.duration}
             step={0.1}
             value={time}
             onChange={(event) => seek(Number(event.target.value))}

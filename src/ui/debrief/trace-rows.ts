@@ -3,8 +3,8 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { engineColumn, type MoreColumn, type Trace, type TraceColumn } from '@/core/sim';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import { speedIn, type Units } from '../words/units';
-import type { OpenReview } from './use-takes';
+import { lengthIn, speedIn, type Units } from '../words/units';
+import type { Boat } from '@/document';
 
 /** Height of a row, px. */
 export const ROW = 40;
@@ -20,9 +20,11 @@ interface Row {
   readonly digits: number;
 }
 
-/** What is drawn of a boat's take, each in a row of its own. */
-export function rowsFor({ file }: OpenReview, units: Units): Row[] {
-  const { boat } = file.manoeuvre;
+/** What is drawn of a boat's track, each in a row of its own; what it does not tell has none. */
+export function rowsFor(
+  { boat, trace }: { readonly boat: Boat; readonly trace: Trace },
+  units: Units,
+): Row[] {
   const rows: Row[] = [
     {
       name: 'over ground',
@@ -69,7 +71,33 @@ export function rowsFor({ file }: OpenReview, units: Units): Row[] {
       digits: 0,
     });
   });
-  return rows;
+  rows.push(
+    {
+      name: 'sounder',
+      column: 'toldDepth',
+      shown: (depth) => lengthIn(depth, units.length),
+      unit: units.length,
+      least: [0, 2],
+      digits: 1,
+    },
+    {
+      name: 'apparent',
+      column: 'toldWind',
+      shown: (mps) => speedIn(mps, units.speed),
+      unit: units.speed,
+      least: [0, 5],
+      digits: 0,
+    },
+    {
+      name: 'off the bow',
+      column: 'toldWindAngle',
+      shown: (angle) => angle * DEGREES_PER_RADIAN,
+      unit: '°',
+      least: [-30, 30],
+      digits: 0,
+    },
+  );
+  return rows.filter(({ column }) => trace[column]?.some((value) => !Number.isNaN(value)));
 }
 
 /** Every so many samples, the first and the last among them. */
@@ -90,12 +118,13 @@ export interface Drawn {
 export function curves(row: Row, top: number, x: (t: number) => number, takes: readonly Drawn[]) {
   const columns = takes.map(({ trace }) => trace[row.column]);
   const spans = columns.flatMap((column) =>
-    column ? (extent(column, row.shown) as [number, number]) : [],
+    column ? extent(column, row.shown).filter((end) => end !== undefined) : [],
   );
   const low = Math.min(row.least[0], ...spans);
   const high = Math.max(row.least[1], ...spans);
   const y = scaleLinear([low, high], [top + ROW, top + 2]);
   const path = line<[number, number]>()
+    .defined(([, value]) => !Number.isNaN(value))
     .x(([t]) => x(t))
     .y(([, value]) => y(row.shown(value)));
   return {

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
-import type { ManoeuvreFile, VariationDocument, Winds } from '@/document';
+import type { Day, DayRun, ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import { LookClient, type Looked } from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */
@@ -100,6 +100,19 @@ export function useBrief(file: ManoeuvreFile | null) {
     (client, of) => client.brief(of),
     (so, { brief }) => brief ?? so,
   );
+}
+
+const NO_RUNS: readonly DayRun[] = [];
+
+/** A manoeuvre played at moments of a day, growing; given up while `file` is null. */
+export function useDayRuns(file: ManoeuvreFile | null, day: Day, moments: readonly number[]) {
+  return useLook(
+    file,
+    NO_RUNS,
+    (client, of) => client.day(of, day, moments),
+    (so, { dayRuns }) => [...so, ...dayRuns],
+    day,
+  ).found;
 }
 
 const NO_CELLS: readonly GridCell[] = [];

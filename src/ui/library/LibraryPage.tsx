@@ -27,6 +27,7 @@ const answerSchema = z.union([
       figures: standing,
       manoeuvres: standing,
       takes: standing,
+      records: standing,
     }),
   }),
 ]);
@@ -52,6 +53,7 @@ const PART_WORDS: Readonly<Record<LibraryPart, string>> = {
   figures: 'figures of your own',
   manoeuvres: 'manoeuvres',
   takes: 'takes driven by hand',
+  records: 'instrument records',
 };
 
 interface Copy {

@@ -25,6 +25,7 @@ const FILLS = {
   building: 'fill-land stroke-ink',
   pontoon: 'fill-paper stroke-ink',
   boat: 'fill-paper stroke-quiet',
+  gate: 'fill-ink stroke-ink',
 } as const;
 
 const halfEdge = ({ edge_m: [[ax, ay], [bx, by]] }: Berth) => Math.hypot(bx - ax, by - ay) / 2;

@@ -1,7 +1,11 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { FileButton } from '../parts/FileButton';
-import { LengthBox } from './LengthBox';
+import { LengthBox } from '../parts/LengthBox';
+import { NumberBox } from '../parts/NumberBox';
+import { alongLeg as along, legOf as exactLeg } from '@/core/math';
+import { DEGREES_PER_RADIAN } from '@/core/units';
+import { legOf } from './leg';
 import type { XY } from './snap';
 import { usePlace, usePlaceStore } from './store';
 import { fitted, type Picture } from './Underlay';
@@ -24,6 +28,8 @@ export function PicturePanel({
   const points = usePlace((s) => s.points);
   const [wrong, setWrong] = useState<string | null>(null);
   const [apart, setApart] = useState(10);
+  const [bearing, setBearing] = useState<number | null>(null);
+  const leg = points.length === 2 ? legOf(points[0]!, points[1]!) : null;
   const address = picture?.address;
   useEffect(() => () => void (address && URL.revokeObjectURL(address)), [address]);
   const lay = (file: File) => {
@@ -48,12 +54,13 @@ export function PicturePanel({
   };
   const scale = () => {
     const [a, b] = points as [XY, XY];
-    const was = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    const end: XY = [a[0] + ((b[0] - a[0]) * apart) / was, a[1] + ((b[1] - a[1]) * apart) / was];
-    const next = picture && was > 0 ? fitted(picture, [a, b], [a, end]) : null;
+    const was = exactLeg(a, b);
+    const end = along(a, apart, bearing === null ? was.bearing : bearing / DEGREES_PER_RADIAN);
+    const next = picture && was.length > 0 ? fitted(picture, [a, b], [a, end]) : null;
     if (!next) return setWrong('press two points apart');
     setWrong(null);
     onChange(next);
+    setBearing(null);
     store.getState().setPoints([]);
   };
   return (
@@ -90,13 +97,22 @@ export function PicturePanel({
               : 'To scale it choose measure, press two points of the picture whose distance you know, and say it here:'}
           </p>
           <LengthBox label="apart" value={apart} least={0.5} most={5000} onChange={setApart} />
+          <NumberBox
+            label="second from first at"
+            value={bearing ?? leg?.bearing ?? 0}
+            unit="°"
+            least={0}
+            most={360}
+            digits={1}
+            onChange={setBearing}
+          />
           <button
             type="button"
             className="text-plan underline disabled:text-quiet"
             disabled={tool.is !== 'measure' || points.length !== 2}
             onClick={scale}
           >
-            Scale it so
+            Scale and turn it so
           </button>
         </div>
       )}

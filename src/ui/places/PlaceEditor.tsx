@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
+import type { GpxLayer } from '@/io/gpx';
 import { sendKept } from '../parts/send-kept';
 import { useAutosave, type SaveState } from '../hooks/use-autosave';
 import { useTheme } from '../hooks/use-theme';
@@ -18,10 +19,19 @@ import { PlaceFields } from './PlaceFields';
 import { PlacePlan } from './PlacePlan';
 import { RowPanel } from './RowPanel';
 import type { XY } from './snap';
-import { createPlaceStore, PlaceProvider, usePlace, usePlaceStore } from './store';
+import {
+  createPlaceStore,
+  PlaceProvider,
+  usePlace,
+  usePlaceStore,
+  type FleetOutline,
+  type Tool,
+} from './store';
 import { ThingPanel } from './ThingPanel';
+import { TidePanel } from './TidePanel';
 import { ToolList } from './ToolList';
 import { ToolPanel } from './ToolPanel';
+import { TracePanel } from './TracePanel';
 import type { Picture } from './Underlay';
 
 export interface OpenedPlace {
@@ -48,17 +58,25 @@ const FIRST_ROW: FingerRow = {
   boatBeam_m: 3.2,
 };
 
+const isOutline = (tool: Tool) => tool.is === 'outline' || tool.is === 'area';
+
 /** A place drawn: its edges, what stands and lies about, and where a boat can be made fast. */
-export function PlaceEditor({ opened }: { opened: OpenedPlace }) {
+export function PlaceEditor({
+  opened,
+  fleet,
+}: {
+  opened: OpenedPlace;
+  fleet: readonly FleetOutline[];
+}) {
   const [store] = useState(() => createPlaceStore(opened.document));
   return (
     <PlaceProvider value={store}>
-      <Editor opened={opened} />
+      <Editor opened={opened} fleet={fleet} />
     </PlaceProvider>
   );
 }
 
-function Editor({ opened }: { opened: OpenedPlace }) {
+function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetOutline[] }) {
   useTheme();
   const store = usePlaceStore();
   const place = usePlace((s) => s.place);
@@ -67,6 +85,7 @@ function Editor({ opened }: { opened: OpenedPlace }) {
   const save = useAutosave(place, opened, PLACE_WIRE);
   const [refused, setRefused] = useState<string | null>(null);
   const [picture, setPicture] = useState<Picture | null>(null);
+  const [layers, setLayers] = useState<readonly GpxLayer[]>([]);
   const [row, setRow] = useState(FIRST_ROW);
   const made = useMemo(
     () => (tool.is === 'row' ? fingerRow(place, row) : null),
@@ -95,7 +114,7 @@ function Editor({ opened }: { opened: OpenedPlace }) {
   const put = (at: XY) => {
     if (tool.is === 'row') return setRow({ ...row, from_m: [at[0], at[1]] });
     const first = points[0];
-    const again = tool.is === 'outline' && first && points.length >= 3;
+    const again = isOutline(tool) && first && points.length >= 3;
     if (again && first[0] === at[0] && first[1] === at[1]) return complete(points);
     const next = tool.is === 'measure' && points.length === 2 ? [at] : [...points, at];
     const enough = pointsFor(tool);
@@ -106,7 +125,7 @@ function Editor({ opened }: { opened: OpenedPlace }) {
   const keys = { preventDefault: true } as const;
   useHotkeys('mod+z', () => store.temporal.getState().undo(), keys);
   useHotkeys('mod+shift+z, mod+y', () => store.temporal.getState().redo(), keys);
-  useHotkeys('enter', () => tool.is === 'outline' && points.length > 0 && complete(points), {
+  useHotkeys('enter', () => isOutline(tool) && points.length > 0 && complete(points), {
     ignoreEventWhen: (event) =>
       event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null,
   });
@@ -129,6 +148,7 @@ function Editor({ opened }: { opened: OpenedPlace }) {
         <PlacePlan
           preview={preview}
           picture={picture}
+          layers={layers}
           put={put}
           choose={(id) => store.getState().choose(id)}
           edit={edit}
@@ -180,7 +200,7 @@ function Editor({ opened }: { opened: OpenedPlace }) {
               }}
             />
           ) : (
-            <ToolPanel put={put} close={() => complete(points)} />
+            <ToolPanel put={put} close={() => complete(points)} fleet={fleet} />
           )}
           {refused && (
             <p role="alert" className="pt-1 font-semibold text-hurt">
@@ -190,10 +210,12 @@ function Editor({ opened }: { opened: OpenedPlace }) {
         </div>
         {tool.is === 'choose' && (
           <div className="rule-t py-2">
-            <ThingPanel edit={edit} />
+            <ThingPanel edit={edit} fleet={fleet} />
           </div>
         )}
+        <TidePanel edit={edit} />
         <PicturePanel picture={picture} onChange={setPicture} />
+        <TracePanel layers={layers} onChange={setLayers} edit={edit} />
         <PlaceFields edit={edit} saved={save.state.is === 'saved'} />
         <PutAside />
         <p className="rule-t pt-2 text-[12.5px] text-quiet">

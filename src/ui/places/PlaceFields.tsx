@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { Place } from '@/document';
-import { NumberBox } from './NumberBox';
+import { NumberBox } from '../parts/NumberBox';
 import { usePlace } from './store';
 
 const LINK = 'text-plan underline';

@@ -2,6 +2,7 @@
 import { useMemo, useState } from 'react';
 import { Group, Layer, Line, Stage } from 'react-konva';
 import type { Place } from '@/document';
+import type { GpxLayer } from '@/io/gpx';
 import { useSize } from '../hooks/use-size';
 import { usePreferences } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
@@ -17,7 +18,8 @@ import { Handles } from './Handles';
 import { thingAt, type Thing } from './hit';
 import { snap, type Snapped, type XY } from './snap';
 import { usePlace } from './store';
-import { Underlay, type Picture } from './Underlay';
+import { TraceLayer } from './TraceLayer';
+import { cornersOfPicture, Underlay, type Picture } from './Underlay';
 
 /** What an empty place shows: a hundred metres of water. */
 const EMPTY: Box = { minX: -50, minY: -30, maxX: 50, maxY: 30 };
@@ -39,6 +41,7 @@ function boxOf(all: readonly XY[]): Box {
 export function PlacePlan({
   preview,
   picture,
+  layers,
   put,
   choose,
   edit,
@@ -46,6 +49,7 @@ export function PlacePlan({
   /** What would be added, shown before it is. */
   preview: Place | null;
   picture: Picture | null;
+  layers: readonly GpxLayer[];
   /** A point put with the tool at hand. */
   put: (at: XY) => void;
   choose: (id: string | null) => void;
@@ -59,8 +63,12 @@ export function PlacePlan({
   const [frame, size] = useSize<HTMLDivElement>();
   const [opening] = useState(() => boxOf(gistOf(place)));
   const home = useMemo(
-    () => boxOf([...place.features, ...place.berths].flatMap(cornersOf)),
-    [place],
+    () =>
+      boxOf([
+        ...[...place.features, ...place.berths].flatMap(cornersOf),
+        ...(picture ? cornersOfPicture(picture) : []),
+      ]),
+    [place, picture],
   );
   const [pointer, setPointer] = useState<Snapped | null>(null);
   const [dragged, setDragged] = useState<Thing | null>(null);
@@ -135,6 +143,7 @@ export function PlacePlan({
           </Stage>
         )}
       </div>
+      {layers.length > 0 && <TraceLayer layers={layers} camera={camera} view={view} />}
       <PlaceNames place={preview ?? shown} named={null} camera={camera} view={view} />
       {draws && (
         <DraftLine tool={tool} points={points} pointer={pointer} camera={camera} view={view} />

@@ -3,8 +3,8 @@ import { clearWidth, slipsOf, type FingerRow, type Problem } from '@/document';
 import { Choice } from '../parts/Choice';
 import { useUnits } from '../state/preferences';
 import { distance } from '../words/units';
-import { LengthBox } from './LengthBox';
-import { NumberBox } from './NumberBox';
+import { LengthBox } from '../parts/LengthBox';
+import { NumberBox } from '../parts/NumberBox';
 
 /** A row as one paces it out: how many fingers, how far apart, how long, who lies there. */
 export function RowPanel({

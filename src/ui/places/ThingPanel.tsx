@@ -1,38 +1,48 @@
 'use client';
 import { useState } from 'react';
-import { check, placeSchema, type Berth, type Feature, type Place } from '@/document';
+import { check, placeSchema, type Feature, type Place } from '@/document';
 import { Choice } from '../parts/Choice';
-import { isBerth, replaced, thingOf, without } from './edit';
+import { AreaFields, TransitFields } from './AreaFields';
+import { BerthFields } from './BerthFields';
+import { BollardDistances } from './BollardDistances';
+import { surfaceOptions } from './surfaces';
+import { isArea, isBerth, isTransit, replaced, thingOf, thingsOf, turned, without } from './edit';
 import { kindWords } from './finish';
 import type { Thing } from './hit';
-import { LengthBox } from './LengthBox';
-import { usePlace, usePlaceStore } from './store';
+import { LengthBox } from '../parts/LengthBox';
+import { NumberBox } from '../parts/NumberBox';
+import { usePlace, usePlaceStore, type FleetOutline } from './store';
 
-const SURFACES = ['usual', 'stone', 'timber', 'fendered', 'earth', 'hull'] as const;
-const LIES: readonly { readonly value: Berth['kind']; readonly text: string }[] = [
-  { value: 'alongside', text: 'alongside, open at both ends' },
-  { value: 'slip', text: 'a slip, entered from its first end' },
-  { value: 'stern-to', text: 'stern to it' },
-  { value: 'bow-to', text: 'bow to it' },
-];
-const SOLIDS = ['quay', 'bank', 'pontoon', 'building', 'boat'] as const;
+const SOLIDS = ['quay', 'bank', 'pontoon', 'building', 'boat', 'gate'] as const;
 
 /** What is chosen: its name, what it is, its figures. */
-export function ThingPanel({ edit }: { edit: (place: Place) => void }) {
+export function ThingPanel({
+  edit,
+  fleet,
+}: {
+  edit: (place: Place) => void;
+  fleet: readonly FleetOutline[];
+}) {
   const place = usePlace((s) => s.place);
   const thing = usePlace((s) => thingOf(s.place, s.chosen));
   const store = usePlaceStore();
   if (!thing) return <Contents />;
-  const change = (part: Partial<Feature> | Partial<Berth>) =>
-    edit(replaced(place, { ...thing, ...part } as Thing));
+  const change = (part: Partial<Thing>) => edit(replaced(place, { ...thing, ...part } as Thing));
   return (
     <section aria-label="What is chosen" data-testid="thing">
       <h2 className="pb-1 text-[15px] font-semibold">{thing.name}</h2>
       <Name key={thing.id} thing={thing} place={place} edit={edit} />
       {isBerth(thing) ? (
-        <BerthFields berth={thing} change={change} />
+        <BerthFields berth={thing} place={place} change={change} edit={edit} />
+      ) : isTransit(thing) ? (
+        <TransitFields transit={thing} place={place} change={change} />
+      ) : isArea(thing) ? (
+        <AreaFields area={thing} fleet={fleet} change={change} />
       ) : (
         <FeatureFields feature={thing} place={place} change={change} />
+      )}
+      {(isBerth(thing) || 'outline_m' in thing) && (
+        <Turn turn={(by) => edit(replaced(place, turned(thing, by)))} />
       )}
       <p className="pt-2">
         <button
@@ -47,6 +57,19 @@ export function ThingPanel({ edit }: { edit: (place: Place) => void }) {
         </button>
       </p>
     </section>
+  );
+}
+
+/** Turned round its middle by so much, to starboard as it is told. */
+function Turn({ turn }: { turn: (by_deg: number) => void }) {
+  const [by, setBy] = useState(10);
+  return (
+    <p className="flex items-baseline gap-3">
+      <NumberBox label="turn by" value={by} unit="°" least={-180} most={180} onChange={setBy} />
+      <button type="button" className="text-plan underline" onClick={() => turn(by)}>
+        Turn it
+      </button>
+    </p>
   );
 }
 
@@ -87,9 +110,15 @@ function Name({ thing, place, edit }: { thing: Thing; place: Place; edit: (p: Pl
 /** With the new name wherever the place itself uses the old one. */
 function renamed(place: Place, thing: Thing, name: string): Place {
   const next = replaced(place, { ...thing, name });
-  if (isBerth(thing) || thing.kind !== 'bollard') return next;
+  const instead = (one: string) => (one === thing.name ? name : one);
+  if (!('x_m' in thing)) return next;
   return {
     ...next,
+    transits: next.transits.map((t) => ({
+      ...t,
+      front: instead(t.front),
+      back: instead(t.back),
+    })),
     features: next.features.map((f) =>
       f.kind === 'groundLine' && f.tail === thing.name ? { ...f, tail: name } : f,
     ),
@@ -122,10 +151,7 @@ function FeatureFields({
           <Choice
             label="What its face is"
             value={feature.surface ?? 'usual'}
-            options={SURFACES.map((value) => ({
-              value,
-              text: value === 'usual' ? `as a ${feature.kind} mostly is` : value,
-            }))}
+            options={surfaceOptions(feature.kind)}
             onChange={(surface) =>
               change({ surface: surface === 'usual' ? undefined : surface } as Partial<Feature>)
             }
@@ -170,6 +196,16 @@ function FeatureFields({
           onChange={(height_m) => change({ height_m })}
         />
       )}
+      {feature.kind === 'sounding' && (
+        <LengthBox
+          label="depth at level 0, negative where it dries"
+          value={feature.depth_m}
+          least={-15}
+          most={500}
+          onChange={(depth_m) => change({ depth_m })}
+        />
+      )}
+      <BollardDistances from={feature} place={place} />
       {feature.kind === 'groundLine' && (
         <>
           <LengthBox
@@ -231,47 +267,19 @@ function Height({
   );
 }
 
-function BerthFields({ berth, change }: { berth: Berth; change: (part: Partial<Berth>) => void }) {
-  return (
-    <div className="flex flex-col gap-1">
-      <span>
-        <span className="text-[13px] text-quiet">she lies </span>
-        <Choice
-          label="How she lies"
-          value={berth.kind}
-          options={LIES}
-          onChange={(kind) => change({ kind })}
-        />
-      </span>
-      <LengthBox
-        label="its top over the water"
-        value={berth.height_m}
-        least={0}
-        most={12}
-        onChange={(height_m) => change({ height_m })}
-      />
-      <p>
-        <button
-          type="button"
-          className="text-plan underline"
-          onClick={() => change({ edge_m: [berth.edge_m[1], berth.edge_m[0]] })}
-        >
-          Turn its ends round
-        </button>
-      </p>
-    </div>
-  );
-}
+const wordFor = (thing: Thing) =>
+  isBerth(thing) ? 'berth' : isTransit(thing) ? 'transit' : kindWords(thing.kind);
 
 /** Everything there is, to be chosen by keyboard as well. */
 function Contents() {
   const place = usePlace((s) => s.place);
   const store = usePlaceStore();
-  const things = [...place.berths, ...place.features];
+  const things = thingsOf(place);
   return (
     <details>
       <summary className="cursor-pointer font-semibold">
-        All it holds: {place.features.length} things, {place.berths.length} berths
+        All it holds: {things.length - place.berths.length} things, {place.berths.length}{' '}
+        {place.berths.length === 1 ? 'berth' : 'berths'}
       </summary>
       {things.length === 0 && (
         <p className="text-quiet">
@@ -289,8 +297,7 @@ function Contents() {
                 store.getState().choose(thing.id);
               }}
             >
-              {thing.name}{' '}
-              <span className="text-quiet">{isBerth(thing) ? 'berth' : kindWords(thing.kind)}</span>
+              {thing.name} <span className="text-quiet">{wordFor(thing)}</span>
             </button>
           </li>
         ))}

@@ -1,9 +1,10 @@
 'use client';
+import { AREA_KINDS } from './edit';
 import { kindWords } from './finish';
 import { usePlace, usePlaceStore, type Tool } from './store';
 
-const OUTLINES = ['quay', 'bank', 'pontoon', 'building'] as const;
-const SPOTS = ['pile', 'bollard', 'buoy', 'mark', 'groundLine'] as const;
+const OUTLINES = ['quay', 'bank', 'pontoon', 'building', 'gate'] as const;
+const SPOTS = ['pile', 'bollard', 'buoy', 'mark', 'groundLine', 'sounding'] as const;
 
 const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
   { name: 'choose and move', tool: { is: 'choose' } },
@@ -12,6 +13,8 @@ const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
   { name: 'moored boat', tool: { is: 'boat', length: 10, beam: 3.3, heading: 0 } },
   ...SPOTS.map((kind) => ({ name: kindWords(kind), tool: { is: 'spot', kind } as const })),
   { name: 'berth', tool: { is: 'berth' } },
+  ...AREA_KINDS.map((kind) => ({ name: kindWords(kind), tool: { is: 'area', kind } as const })),
+  { name: 'transit', tool: { is: 'transit' } },
   { name: 'measure', tool: { is: 'measure' } },
 ];
 

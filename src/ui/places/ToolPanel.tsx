@@ -1,38 +1,42 @@
 'use client';
 import { useState } from 'react';
-import { roomAbout } from '@/core/search';
-import { DEGREES_PER_RADIAN } from '@/core/units';
-import { toObstacles } from '@/document';
-import { useUnits } from '../state/preferences';
-import { distance } from '../words/units';
+import { FleetChoice } from './FleetChoice';
 import { kindWords } from './finish';
-import { alongLeg, legOf } from './leg';
-import { LengthBox } from './LengthBox';
-import { NumberBox } from './NumberBox';
+import { alongLeg } from './leg';
+import { LengthBox } from '../parts/LengthBox';
+import { MeasurePanel } from './MeasurePanel';
+import { NumberBox } from '../parts/NumberBox';
 import type { XY } from './snap';
-import { usePlace, usePlaceStore, type Tool } from './store';
+import { usePlace, usePlaceStore, type FleetOutline, type Tool } from './store';
 
 /** How the tool at hand is used, and its figures: everything can be typed that can be pointed. */
 export function ToolPanel({
   put,
   close,
+  fleet,
 }: {
+  fleet: readonly FleetOutline[];
   put: (at: XY) => void;
   /** Ends an outline. */
   close: () => void;
 }) {
   const tool = usePlace((s) => s.tool);
   const points = usePlace((s) => s.points);
+  const empty = usePlace(
+    ({ place }) => place.features.length + place.areas.length + place.berths.length === 0,
+  );
   const store = usePlaceStore();
   switch (tool.is) {
     case 'choose':
       return (
         <p className="text-quiet">
-          Press a thing to choose it. What is chosen is moved by hand or by arrow keys, as a whole
-          or by a corner.
+          {empty
+            ? 'Nothing is drawn yet. Take a quay, a bank or a row of fingers and press its corners on the water; or lay a picture under it first and say how far apart two points of it are.'
+            : 'Press a thing to choose it. What is chosen is moved by hand or by arrow keys, as a whole or by a corner.'}
         </p>
       );
     case 'outline':
+    case 'area':
       return (
         <>
           <p className="pb-1 text-quiet">
@@ -46,7 +50,7 @@ export function ToolPanel({
               disabled={points.length < 3}
               onClick={close}
             >
-              End the {tool.kind}
+              End the {kindWords(tool.kind)}
             </button>
             <button
               type="button"
@@ -69,7 +73,7 @@ export function ToolPanel({
         </>
       );
     case 'boat':
-      return <BoatSize tool={tool} put={put} />;
+      return <BoatSize tool={tool} put={put} fleet={fleet} />;
     case 'berth':
       return (
         <>
@@ -79,34 +83,58 @@ export function ToolPanel({
           <Typed put={put} last={points.at(-1) ?? null} />
         </>
       );
+    case 'transit':
+      return <p className="text-quiet">Press the nearer mark, then the one behind it.</p>;
     case 'measure':
-      return <Measured />;
+      return <MeasurePanel fleet={fleet} />;
     case 'row':
       return null;
   }
 }
 
-function BoatSize({ tool, put }: { tool: Extract<Tool, { is: 'boat' }>; put: (at: XY) => void }) {
+function BoatSize({
+  tool,
+  put,
+  fleet,
+}: {
+  tool: Extract<Tool, { is: 'boat' }>;
+  put: (at: XY) => void;
+  fleet: readonly FleetOutline[];
+}) {
   const store = usePlaceStore();
   const change = (part: Partial<typeof tool>) => store.setState({ tool: { ...tool, ...part } });
   return (
     <>
       <p className="pb-1 text-quiet">Press where her middle lies.</p>
+      <FleetChoice
+        words="she is"
+        none="of this size"
+        fleet={fleet}
+        chosen={tool.boat ?? null}
+        onChange={(boat) => {
+          const { boat: _before, ...rest } = tool;
+          store.setState({ tool: boat ? { ...rest, boat } : rest });
+        }}
+      />
       <div className="flex flex-wrap gap-x-4 gap-y-1">
-        <LengthBox
-          label="length"
-          value={tool.length}
-          least={1}
-          most={60}
-          onChange={(length) => change({ length })}
-        />
-        <LengthBox
-          label="beam"
-          value={tool.beam}
-          least={0.5}
-          most={20}
-          onChange={(beam) => change({ beam })}
-        />
+        {!tool.boat && (
+          <>
+            <LengthBox
+              label="length"
+              value={tool.length}
+              least={1}
+              most={60}
+              onChange={(length) => change({ length })}
+            />
+            <LengthBox
+              label="beam"
+              value={tool.beam}
+              least={0.5}
+              most={20}
+              onChange={(beam) => change({ beam })}
+            />
+          </>
+        )}
         <NumberBox
           label="bow to"
           value={tool.heading}
@@ -157,51 +185,5 @@ function Typed({ put, last }: { put: (at: XY) => void; last: XY | null }) {
         Put it there
       </button>
     </div>
-  );
-}
-
-/** Distance, direction, and the room there is. */
-function Measured() {
-  const units = useUnits();
-  const place = usePlace((s) => s.place);
-  const points = usePlace((s) => s.points);
-  const at = points.at(-1);
-  if (!at) return <p className="text-quiet">Press a point; press another for how far it is.</p>;
-  const leg = points.length > 1 ? legOf(points[0]!, at) : null;
-  const room = roomAbout(toObstacles(place), at[0], at[1]);
-  return (
-    <dl className="grid grid-cols-[1fr_auto] gap-x-3" data-testid="measured">
-      {leg && (
-        <>
-          <dt className="text-quiet">from the first point</dt>
-          <dd className="figures text-right">
-            {distance(leg.length, units)} at {String(leg.bearing).padStart(3, '0')}°
-          </dd>
-        </>
-      )}
-      {room.clear !== null && (
-        <>
-          <dt className="text-quiet">to {room.nearest}</dt>
-          <dd className="figures text-right">
-            {room.clear > 0 ? distance(room.clear, units) : 'on it'}
-          </dd>
-        </>
-      )}
-      {room.width && (
-        <>
-          <dt className="text-quiet">narrowest across here</dt>
-          <dd className="figures text-right">
-            {distance(room.width.metres, units)} at{' '}
-            {String(Math.round(room.width.bearing * DEGREES_PER_RADIAN)).padStart(3, '0')}°
-          </dd>
-        </>
-      )}
-      {room.clear !== null && room.clear > 0 && (
-        <>
-          <dt className="text-quiet">clear water round it, across</dt>
-          <dd className="figures text-right">{distance(2 * room.clear, units)}</dd>
-        </>
-      )}
-    </dl>
   );
 }

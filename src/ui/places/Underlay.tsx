@@ -39,6 +39,20 @@ export function Underlay({
   );
 }
 
+/** Corners of the picture as it lies, m. */
+export function cornersOfPicture(picture: Picture): [number, number][] {
+  const turn = (picture.turned_deg * Math.PI) / 180;
+  const [s, c] = [Math.sin(turn), Math.cos(turn)];
+  const across = (picture.width * picture.metresPerPixel) / 2;
+  const up = (picture.height * picture.metresPerPixel) / 2;
+  return [
+    [-across, -up],
+    [across, -up],
+    [across, up],
+    [-across, up],
+  ].map(([x, y]) => [picture.x + x! * c + y! * s, picture.y - x! * s + y! * c]);
+}
+
 /**
  * The picture moved, turned and scaled so that two of its points come to lie on two places. Null where both are one.
  *

@@ -1,14 +1,32 @@
-import { toCentimetres, type Berth, type Feature, type Place } from '@/document';
+import {
+  idFrom,
+  toCentimetres,
+  type Area,
+  type Berth,
+  type Feature,
+  type Place,
+  type PlaceTransit,
+} from '@/document';
 import type { Thing } from './hit';
 import { onSegment, type XY } from './snap';
 
+export const AREA_KINDS = ['depth', 'bridge', 'zone', 'trees', 'lock'] as const;
+const AREAS: ReadonlySet<string> = new Set(AREA_KINDS);
+
 export const isBerth = (thing: Thing): thing is Berth => 'edge_m' in thing;
+export const isTransit = (thing: Thing): thing is PlaceTransit => 'front' in thing;
+export const isArea = (thing: Thing): thing is Area => 'kind' in thing && AREAS.has(thing.kind);
+
+const LISTS = ['features', 'berths', 'areas', 'transits'] as const;
+export const thingsOf = (place: Place): readonly Thing[] =>
+  LISTS.flatMap((list): readonly Thing[] => place[list]);
 
 export const thingOf = (place: Place, id: string | null): Thing | null =>
-  [...place.features, ...place.berths].find((one) => one.id === id) ?? null;
+  thingsOf(place).find((one) => one.id === id) ?? null;
 
-/** Corners of a thing: of an outline, the ends of a berth, or the place of a single thing. */
+/** Corners of a thing: of an outline, the ends of a berth, or the place of a single thing; a transit has none of its own. */
 export function cornersOf(thing: Thing): readonly XY[] {
+  if (isTransit(thing)) return [];
   if (isBerth(thing)) return thing.edge_m;
   if ('outline_m' in thing) return thing.outline_m;
   return [[thing.x_m, thing.y_m]];
@@ -23,6 +41,7 @@ export function gistOf({ features, berths }: Place): readonly XY[] {
 /** The same with its corners elsewhere. */
 export function withCorners<T extends Thing>(thing: T, corners: readonly XY[]): T {
   const points = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);
+  if (isTransit(thing)) return thing;
   if (isBerth(thing)) return { ...thing, edge_m: [points[0]!, points[1]!] };
   if ('outline_m' in thing) return { ...thing, outline_m: points };
   return { ...thing, x_m: points[0]![0], y_m: points[0]![1] };
@@ -59,18 +78,25 @@ export const moved = <T extends Thing>(thing: T, dx: number, dy: number): T =>
 
 /** The same place with one thing of it changed. */
 export function replaced(place: Place, thing: Thing): Place {
-  return isBerth(thing)
-    ? { ...place, berths: place.berths.map((one) => (one.id === thing.id ? thing : one)) }
-    : { ...place, features: place.features.map((one) => (one.id === thing.id ? thing : one)) };
+  const among = <T extends Thing>(list: readonly T[], by: T): T[] =>
+    list.map((one) => (one.id === by.id ? by : one));
+  if (isBerth(thing)) return { ...place, berths: among(place.berths, thing) };
+  if (isTransit(thing)) return { ...place, transits: among(place.transits, thing) };
+  if (isArea(thing)) return { ...place, areas: among(place.areas, thing) };
+  return { ...place, features: among(place.features, thing) };
 }
 
-/** Without a thing; ground lines that were tied to it go too, and berths that lay on nothing else. */
+/** Without a thing; ground lines that were tied to it go too, transits it was one of, and berths that lay on nothing else. */
 export function without(place: Place, id: string): Place {
   const gone = place.features.find((f) => f.id === id);
   return {
     ...place,
     features: place.features.filter(
       (f) => f.id !== id && !(f.kind === 'groundLine' && f.tail === gone?.name),
+    ),
+    areas: place.areas.filter((a) => a.id !== id),
+    transits: place.transits.filter(
+      (t) => t.id !== id && t.front !== gone?.name && t.back !== gone?.name,
     ),
     berths: place.berths.flatMap((berth) => {
       if (berth.id === id) return [];
@@ -85,11 +111,30 @@ export function freeName(
   place: Place,
   kind: string,
 ): { readonly id: string; readonly name: string } {
-  const things = [...place.features, ...place.berths];
+  const things = thingsOf(place);
   for (let n = 1; ; n++) {
     const name = `${kind} ${n}`;
     const id = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
     if (!things.some((one) => one.name === name || one.id === id)) return { id, name };
+  }
+}
+
+/** A name nothing on the place has: the one wished, or with a number behind it. */
+export function freeNameFrom(place: Place, wish: string): string {
+  const taken = new Set(thingsOf(place).map(({ name }) => name));
+  for (let n = 1; ; n++) {
+    const name = n === 1 ? wish : `${wish} ${n}`;
+    if (!taken.has(name)) return name;
+  }
+}
+
+/** An id nothing on the place has, made of a name. */
+export function freeId(place: Place, name: string): string {
+  const taken = new Set(thingsOf(place).map(({ id }) => id));
+  const wish = idFrom(name, 'thing');
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? wish : `${wish}-${n}`;
+    if (!taken.has(id)) return id;
   }
 }
 
@@ -119,6 +164,49 @@ function fromRing(ring: readonly XY[], at: XY): number {
   );
 }
 
+/** Turned round its middle, degrees clockwise. */
+export function turned<T extends Thing>(thing: T, by_deg: number): T {
+  const corners = cornersOf(thing);
+  const [mx, my] = middleOf(corners);
+  const s = Math.sin((by_deg * Math.PI) / 180);
+  const c = Math.cos((by_deg * Math.PI) / 180);
+  return withCorners(
+    thing,
+    corners.map(([x, y]): XY => {
+      const [dx, dy] = [x - mx, y - my];
+      return [mx + dx * c + dy * s, my - dx * s + dy * c];
+    }),
+  );
+}
+
+/** Middle of the box round some corners. */
+export function middleOf(corners: readonly XY[]): XY {
+  const xs = corners.map(([x]) => x);
+  const ys = corners.map(([, y]) => y);
+  return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+}
+
+/** Water drawn by its corners. */
+export function drawnArea(
+  kind: Area['kind'],
+  corners: readonly XY[],
+  named: { readonly id: string; readonly name: string },
+): Area {
+  const outline_m = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);
+  switch (kind) {
+    case 'depth':
+      return { kind, ...named, outline_m, depth_m: 2 };
+    case 'bridge':
+      return { kind, ...named, outline_m, clearance_m: 4, level_m: 0 };
+    case 'zone':
+      return { kind, ...named, outline_m, rule: 'keep out', most_mps: 1.5 };
+    case 'trees':
+      return { kind, ...named, outline_m, height_m: 8 };
+    case 'lock':
+      return { kind, ...named, outline_m };
+  }
+}
+
 /** A feature of a kind, drawn by its corners. */
 export function drawn(
   kind: Feature['kind'],
@@ -136,6 +224,8 @@ export function drawn(
       return { kind, ...named, x_m, y_m };
     case 'bollard':
       return { kind, ...named, x_m, y_m, height_m: 0.6 };
+    case 'sounding':
+      return { kind, ...named, x_m, y_m, depth_m: 2 };
     case 'groundLine':
       return { kind, ...named, x_m, y_m, depth_m: 4, tail };
     default:

@@ -1,9 +1,14 @@
 import { mooredOutline, toCentimetres, type Berth, type Place } from '@/document';
-import { drawn, freeName, liesOn } from './edit';
+import { drawn, drawnArea, freeName, liesOn } from './edit';
 import type { XY } from './snap';
 import type { Tool } from './store';
 
-const CALLED: Readonly<Record<string, string>> = { groundLine: 'ground line' };
+const CALLED: Readonly<Record<string, string>> = {
+  groundLine: 'ground line',
+  sounding: 'spot depth',
+  depth: 'depth area',
+  zone: 'water with a rule',
+};
 export const kindWords = (kind: string) => CALLED[kind] ?? kind;
 
 /** What comes of the points put with a tool: another place and what was made, or why nothing did. */
@@ -16,10 +21,36 @@ export function pointsFor(tool: Tool): number | null {
     case 'boat':
       return 1;
     case 'berth':
+    case 'transit':
       return 2;
     default:
       return null;
   }
+}
+
+/** How near a press has to be to something to mean it, m. */
+const MEANT_M = 4;
+
+function nearestSpot(place: Place, [x, y]: XY): string | undefined {
+  const spots = place.features.flatMap((f) =>
+    'x_m' in f ? [{ name: f.name, off: Math.hypot(f.x_m - x, f.y_m - y) }] : [],
+  );
+  const nearest = spots.sort((a, b) => a.off - b.off)[0];
+  return nearest && nearest.off <= MEANT_M ? nearest.name : undefined;
+}
+
+/** A deck laid down with its middle at a place, her bow so, degrees. */
+function deckAt(
+  [x, y]: XY,
+  deck: readonly (readonly [number, number])[],
+  heading_deg: number,
+): [number, number][] {
+  const s = Math.sin((heading_deg * Math.PI) / 180);
+  const c = Math.cos((heading_deg * Math.PI) / 180);
+  return deck.map(([ahead, across]) => [
+    toCentimetres(x + ahead * s + across * c),
+    toCentimetres(y + ahead * c - across * s),
+  ]);
 }
 
 export function finish(place: Place, tool: Tool, points: readonly XY[]): Made {
@@ -30,6 +61,20 @@ export function finish(place: Place, tool: Tool, points: readonly XY[]): Made {
       const feature = drawn(tool.kind, points, named, '');
       return { place: { ...place, features: [...place.features, feature] }, id: named.id };
     }
+    case 'area': {
+      if (points.length < 3) return { why: 'an outline has at least three corners' };
+      const named = freeName(place, kindWords(tool.kind));
+      const area = drawnArea(tool.kind, points, named);
+      return { place: { ...place, areas: [...place.areas, area] }, id: named.id };
+    }
+    case 'transit': {
+      const [front, back] = points.map((at) => nearestSpot(place, at));
+      if (!front || !back || front === back)
+        return { why: 'a transit is two marks in line; press one, then the one behind it' };
+      const named = freeName(place, 'transit');
+      const transit = { ...named, front, back };
+      return { place: { ...place, transits: [...place.transits, transit] }, id: named.id };
+    }
     case 'spot': {
       const tail = place.features.find(({ kind }) => kind === 'bollard')?.name;
       if (tool.kind === 'groundLine' && !tail)
@@ -39,8 +84,11 @@ export function finish(place: Place, tool: Tool, points: readonly XY[]): Made {
       return { place: { ...place, features: [...place.features, feature] }, id: named.id };
     }
     case 'boat': {
-      const named = freeName(place, 'boat');
-      const outline_m = mooredOutline(points[0]!, tool.length, tool.beam, tool.heading);
+      const named = freeName(place, tool.boat?.name ?? 'boat');
+      const { boat } = tool;
+      const outline_m = boat
+        ? deckAt(points[0]!, boat.deck, tool.heading)
+        : mooredOutline(points[0]!, tool.length, tool.beam, tool.heading);
       const feature = { kind: 'boat' as const, ...named, outline_m };
       return { place: { ...place, features: [...place.features, feature] }, id: named.id };
     }

@@ -1,8 +1,8 @@
 import { nearestOnPolygon, signedArea } from '@/core/math';
-import type { Berth, Feature, Place } from '@/document';
+import type { Area, Berth, Feature, Place, PlaceTransit } from '@/document';
 import { onSegment, type XY } from './snap';
 
-export type Thing = Feature | Berth;
+export type Thing = Feature | Berth | Area | PlaceTransit;
 
 const NEAR_PX = 9;
 
@@ -24,12 +24,12 @@ export function thingAt(place: Place, at: XY, scale: number): Thing | null {
   }
   if (best) return best;
   const nearest = { distance: 0, x: 0, y: 0 };
-  const inside = place.features.filter((f) => {
+  const inside = [...place.features, ...place.areas].filter((f) => {
     if (!('outline_m' in f)) return false;
     nearestOnPolygon(nearest, Float64Array.from(f.outline_m.flat()), at[0], at[1]);
     return nearest.distance <= 0;
   });
-  const area = (f: Feature) =>
+  const area = (f: Feature | Area) =>
     'outline_m' in f ? Math.abs(signedArea(Float64Array.from(f.outline_m.flat()))) : 0;
   return inside.sort((a, b) => area(a) - area(b))[0] ?? null;
 }

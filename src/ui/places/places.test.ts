@@ -16,7 +16,7 @@ import { thingAt } from './hit';
 import { alongLeg, legOf } from './leg';
 import { snap, type XY } from './snap';
 import { createPlaceStore } from './store';
-import { fitted, type Picture } from './Underlay';
+import { cornersOfPicture, fitted, type Picture } from './Underlay';
 
 const place: Place = {
   $schema: 'yawtrope:place',
@@ -72,6 +72,8 @@ const place: Place = {
       height_m: 0.5,
     },
   ],
+  areas: [],
+  transits: [],
 };
 
 describe('a point put on the plan', () => {
@@ -267,6 +269,13 @@ it('a picture is turned and scaled so that two of its points lie where they belo
   // East became north: it was turned a quarter back.
   expect(next.turned_deg).toBeCloseTo(-80, 9);
   expect([next.x, next.y]).toEqual([expect.closeTo(104.5, 9), expect.closeTo(57.5, 9)]);
+  // Its corners go with it: the first stays as far from the first point, in the new scale.
+  const [before] = cornersOfPicture(picture);
+  const [after] = cornersOfPicture(next);
+  expect(Math.hypot(after![0] - 100, after![1] - 50)).toBeCloseTo(
+    1.5 * Math.hypot(before![0], before![1]),
+    9,
+  );
   expect(
     fitted(
       picture,

@@ -2,24 +2,41 @@
 import { createContext, useContext } from 'react';
 import { temporal, type TemporalState } from 'zundo';
 import { create, useStore, type StoreApi, type UseBoundStore } from 'zustand';
-import type { Feature, Place } from '@/document';
+import type { Area, Feature, Place } from '@/document';
 import type { XY } from './snap';
 
 export type SolidKind = Extract<Feature, { outline_m: unknown }>['kind'];
 export type SpotKind = Exclude<Feature['kind'], SolidKind>;
+
+/** A boat of the fleet as she looks from above: deck in body axes, x ahead, y to starboard, m. */
+export interface FleetOutline {
+  readonly id: string;
+  readonly name: string;
+  readonly deck: readonly (readonly [number, number])[];
+  /** m. */
+  readonly length: number;
+  readonly beam: number;
+  readonly draught: number;
+  readonly airDraught: number;
+}
 
 /** What a press on the plan does. */
 export type Tool =
   | { readonly is: 'choose' }
   /** Corners are put one after the other. */
   | { readonly is: 'outline'; readonly kind: Exclude<SolidKind, 'boat'> }
+  /** The same, of water. */
+  | { readonly is: 'area'; readonly kind: Area['kind'] }
   | { readonly is: 'spot'; readonly kind: SpotKind }
   | {
       readonly is: 'boat';
       readonly length: number;
       readonly beam: number;
       readonly heading: number;
+      /** A boat of the fleet, by her own deck; by length and beam alone if not given. */
+      readonly boat?: FleetOutline;
     }
+  | { readonly is: 'transit' }
   | { readonly is: 'berth' }
   | { readonly is: 'row' }
   | { readonly is: 'measure' };

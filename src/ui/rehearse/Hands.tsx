@@ -1,8 +1,13 @@
 'use client';
 import { useState } from 'react';
+import type { TendHow } from '@/core/score';
 import type { OrderDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { Choice } from '../parts/Choice';
+import { isForHands } from './for-crew';
+import { LockCalls } from './LockCalls';
+import { useHelmPreferences } from './preferences';
+import { useCrewByScore } from './use-crew-by-score';
 import { useNames } from '../score/use-names';
 import { useWorkspace } from '../state/context';
 import { handsText } from '../words/lines';
@@ -11,28 +16,30 @@ import { useLive, useLiveState } from './use-live';
 const CALL =
   'min-h-9 border border-ink px-2 text-left text-[13px] hover:border-plan hover:text-plan disabled:opacity-50';
 
-type HandsOrder = Extract<
-  OrderDocument,
-  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
->;
-const HANDS: ReadonlySet<OrderDocument['do']> = new Set([
-  'pass',
-  'tend',
-  'letGo',
-  'anchor',
-  'step',
-  'go',
-]);
-const isForHands = (order: OrderDocument): order is HandsOrder => HANDS.has(order.do);
-
 /** Orders to the hands: those the score has next, and for every line what can be done with it as it is. */
 export function Hands() {
-  const { lines, crew } = useWorkspace((s) => s.manoeuvre.score);
-  if (lines.length === 0 && crew.length === 0) return null;
+  useCrewByScore();
+  const { lines, crew, beats } = useWorkspace((s) => s.manoeuvre.score);
+  const byScore = useHelmPreferences((p) => p.crewByScore);
+  const setByScore = useHelmPreferences((p) => p.setCrewByScore);
+  const locks = useWorkspace((s) => s.manoeuvre.locks);
+  if (lines.length === 0 && crew.length === 0 && locks.length === 0) return null;
   return (
     <section aria-label="Hands" className="rule-t flex flex-col gap-1.5 py-2.5">
       <p className="font-semibold">Call to the hands</p>
+      {beats.some(({ orders }) => orders.some(isForHands)) && (
+        <label className="flex min-h-8 items-center gap-2 text-[13px]">
+          <input
+            type="checkbox"
+            className="min-h-0"
+            checked={byScore}
+            onChange={(event) => setByScore(event.target.checked)}
+          />
+          the hands go by the score
+        </label>
+      )}
       <FromScore />
+      <LockCalls />
       {lines.map((line, index) =>
         line.of === undefined ? <LineCalls key={line.name} index={index} /> : null,
       )}
@@ -92,7 +99,7 @@ function LineCalls({ index }: { index: number }) {
     </button>
   );
   const base = { line: line.name, after_s: 0, ...by } as const;
-  const tend = (text: string, how: 'haul' | 'hold' | 'turn' | 'fast' | 'ease', length_m?: number) =>
+  const tend = (text: string, how: TendHow, length_m?: number) =>
     call(text, {
       do: 'tend',
       ...base,
@@ -146,6 +153,7 @@ function LineCalls({ index }: { index: number }) {
                 {tend('Haul in', 'haul')}
                 {tend('Hold', 'hold')}
                 {tend('On turns', 'turn')}
+                {tend('Keep snug', 'keep')}
               </>
             )}
             {tend('Make fast', 'fast')}

@@ -6,6 +6,7 @@ const STEP = 54;
 
 /** Rows of the keyboard, each moved in by so many keys. */
 const ROWS: readonly { readonly from: number; readonly keys: readonly string[] }[] = [
+  { from: -0.5, keys: ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] },
   { from: 0, keys: ['q', 'w', 'e', 'r', 't', 'y', 'u', 'i', 'o', 'p'] },
   { from: 0.3, keys: ['a', 's', 'd', 'f', 'g', 'h', 'j', 'k', 'l'] },
   { from: 0.8, keys: ['z', 'x', 'c', 'v', 'b', 'n', 'm', 'comma', 'period', 'slash'] },
@@ -20,14 +21,14 @@ interface Cap {
 
 const CAPS: readonly Cap[] = [
   ...ROWS.flatMap(({ from, keys }, row) =>
-    keys.map((key, i): Cap => ({ key, x: (from + i) * STEP, y: row * STEP, wide: KEY })),
+    keys.map((key, i): Cap => ({ key, x: (0.5 + from + i) * STEP, y: row * STEP, wide: KEY })),
   ),
   { key: 'backspace', x: 11.2 * STEP, y: 0, wide: 2 * STEP - 4 },
-  { key: 'space', x: 2.3 * STEP, y: 3 * STEP, wide: 5 * STEP - 4 },
-  { key: 'up', x: 12.2 * STEP, y: 2 * STEP, wide: KEY },
-  { key: 'left', x: 11.2 * STEP, y: 3 * STEP, wide: KEY },
-  { key: 'down', x: 12.2 * STEP, y: 3 * STEP, wide: KEY },
-  { key: 'right', x: 13.2 * STEP, y: 3 * STEP, wide: KEY },
+  { key: 'space', x: 2.8 * STEP, y: 4 * STEP, wide: 5 * STEP - 4 },
+  { key: 'up', x: 12.2 * STEP, y: 3 * STEP, wide: KEY },
+  { key: 'left', x: 11.2 * STEP, y: 4 * STEP, wide: KEY },
+  { key: 'down', x: 12.2 * STEP, y: 4 * STEP, wide: KEY },
+  { key: 'right', x: 13.2 * STEP, y: 4 * STEP, wide: KEY },
 ];
 
 /** What a key does, short enough to stand on it. */
@@ -54,6 +55,14 @@ const ON_KEY: Readonly<Record<HelmAction, readonly [string, string]>> = {
   twistStarboard: ['twist', 'stbd'],
   transit: ['take a', 'transit'],
   passOn: ['beat', 'past'],
+  sign: ['sign', 'to wind'],
+  paddle1: ['paddle', '1'],
+  paddle2: ['paddle', '2'],
+  paddle3: ['paddle', '3'],
+  paddle4: ['paddle', '4'],
+  upperGates: ['upper', 'gates'],
+  lowerGates: ['lower', 'gates'],
+  paddlesDown: ['paddles', 'down'],
   run: ['go on,', 'stand still'],
   stepBack: ['5 s', 'back'],
   slower: ['slower', ''],
@@ -62,15 +71,24 @@ const ON_KEY: Readonly<Record<HelmAction, readonly [string, string]>> = {
 };
 
 /** The keyboard, with what each key does on this boat; the keys of it that do nothing stand empty. */
-export function KeyPicture({ keys, boat }: { keys: KeyMap; boat: Boat }) {
+export function KeyPicture({
+  keys,
+  boat,
+  paddles,
+}: {
+  keys: KeyMap;
+  boat: Boat;
+  /** Of the lock that is worked. */
+  paddles: readonly string[];
+}) {
   const does = new Map(
     HELM_ACTIONS.flatMap((action) =>
-      actionWords(action, boat) === null ? [] : [[keys[action], ON_KEY[action]] as const],
+      actionWords(action, boat, paddles) === null ? [] : [[keys[action], ON_KEY[action]] as const],
     ),
   );
   return (
     <svg
-      viewBox={`-1 -1 ${14.2 * STEP} ${4 * STEP}`}
+      viewBox={`-1 -1 ${14.2 * STEP} ${5 * STEP}`}
       className="w-full py-1 max-md:hidden"
       role="img"
       aria-label="What is where on the keyboard"

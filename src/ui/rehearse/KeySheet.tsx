@@ -6,6 +6,7 @@ import { useRecordHotkeys } from 'react-hotkeys-hook';
 import { IconButton } from '../parts/IconButton';
 import { actionWords, HELM_ACTIONS, keyWords, type HelmAction } from './keys';
 import { KeyPicture } from './KeyPicture';
+import { useNames } from '../score/use-names';
 import { PadPicture } from './PadPicture';
 import { useHelmPreferences } from './preferences';
 import { useLive } from './use-live';
@@ -14,6 +15,7 @@ const MODIFIERS = ['shift', 'ctrl', 'alt', 'meta'];
 /** Every key of the helm on one sheet; press one's name to give it to another key. */
 export function KeySheet({ onClose }: { onClose: () => void }) {
   const { boat } = useLive().file;
+  const paddles = useNames().locks[0]?.paddles ?? [];
   const keys = useHelmPreferences((p) => p.keys);
   const reset = useHelmPreferences((p) => p.resetKeys);
   const [asked, setAsked] = useState<HelmAction | null>(null);
@@ -39,10 +41,10 @@ export function KeySheet({ onClose }: { onClose: () => void }) {
             Press a key&rsquo;s name here, then the key that is to do it. A key that did something
             else changes places with it.
           </p>
-          <KeyPicture keys={keys} boat={boat} />
+          <KeyPicture keys={keys} boat={boat} paddles={paddles} />
           <dl className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
             {HELM_ACTIONS.map((action) => {
-              const words = actionWords(action, boat);
+              const words = actionWords(action, boat, paddles);
               if (!words) return null;
               return (
                 <div key={action} className="rule-t flex items-center gap-3 py-1">

@@ -9,20 +9,28 @@ import { useLive, useLiveState } from './use-live';
 const side = (value: number, digits: number) =>
   Number(value.toFixed(digits)) === 0 ? '' : value < 0 ? ' port' : ' stbd';
 
-function figures(now: DriveNow, unit: 'kn' | 'm/s') {
+/** More water than this under her goes without saying, m. */
+const TOLD_UNDER_M = 10;
+
+function figures(now: DriveNow, units: Units): (readonly [string, string])[] {
+  const unit = units.speed;
   const last = now.trace.time.length - 1;
   const at = (column: 'surge' | 'sway' | 'yawRate' | 'heading' | 'groundSpeed') =>
     now.trace[column][last]!;
   const speed = (mps: number) => speedIn(mps, unit).toFixed(2).replace('-0.00', '0.00');
   const turn = at('yawRate') * DEGREES_PER_RADIAN;
   const across = at('sway');
+  const under = now.trace.underKeel?.[last];
   return [
     ['through the water', `${speed(at('surge'))} ${unit}`],
     ['sideways', `${speed(Math.abs(across))} ${unit}${side(speedIn(across, unit), 2)}`],
     ['over ground', `${speed(at('groundSpeed'))} ${unit}`],
     ['heading', heading(at('heading'))],
     ['turning', `${Math.abs(turn).toFixed(1)}°/s${side(turn, 1)}`],
-  ] as const;
+    ...(under !== undefined && under < TOLD_UNDER_M
+      ? [['water under her', under < 0 ? 'aground' : distance(under, units)] as const]
+      : []),
+  ];
 }
 
 /** What the helm may read off: speeds to the hundredth, heading, rate of turn. */
@@ -35,7 +43,7 @@ export function Readings() {
     <>
       {on && (
         <dl className="grid grid-cols-[1fr_auto] gap-x-4" data-testid="readings">
-          {figures(now, units.speed).map(([what, figure]) => (
+          {figures(now, units).map(([what, figure]) => (
             <div key={what} className="contents">
               <dt className="text-quiet">{what}</dt>
               <dd className="figures text-right text-[17px] leading-6">{figure}</dd>

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import type { Take } from '@/core/score';
 import type { ManoeuvreFile } from '@/document';
 import { Helm } from './Helm';
@@ -8,7 +8,8 @@ import { RehearsePanel } from './RehearsePanel';
 import { RehearseWater } from './RehearseWater';
 import { useGamepad } from './use-gamepad';
 import { useHelmKeys } from './use-helm-keys';
-import { LiveProvider } from './use-live';
+import { LockBeside } from '../locks/LockBeside';
+import { LiveProvider, useLiveState } from './use-live';
 
 /** The manoeuvre driven by hand on the same water: the helm where the score was. */
 export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take | null }) {
@@ -18,7 +19,9 @@ export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take |
   return (
     <LiveProvider file={file} manoeuvreId={file.id}>
       <Hands />
-      <RehearseWater scored={scored} />
+      <LiveLock>
+        <RehearseWater scored={scored} />
+      </LiveLock>
       <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:order-3">
         <RehearsePanel scored={scored} />
       </div>
@@ -27,6 +30,12 @@ export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take |
       </div>
     </LiveProvider>
   );
+}
+
+/** With the section of the lock, as it stands by now. */
+function LiveLock({ children }: { children: ReactNode }) {
+  const recent = useLiveState((s) => s.soFar ?? s.recent);
+  return <LockBeside take={recent}>{children}</LockBeside>;
 }
 
 /** Keys and gamepad at the helm. */

@@ -1,6 +1,7 @@
 import type { DriveNow } from '@/core/drive';
 import type { ScoreDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, the } from '../words/lines';
+import { lockEventText, lockTrouble } from '../words/locks';
 import { distance, touchSpeed, type Units } from '../words/units';
 
 /** Something called out aboard. */
@@ -18,6 +19,8 @@ const SEEN_M = 15;
 const LINES_TOLD: ReadonlySet<string> = new Set([
   'on',
   'fast',
+  'loads up',
+  'hangs her',
   'missed',
   'let go',
   'home',
@@ -49,9 +52,23 @@ export function callsBetween(
   for (const event of now.events) {
     if (event.is === 'line' && LINES_TOLD.has(event.what)) {
       const name = the(lines[event.line]?.name ?? 'line');
-      const bad = ['missed', 'parted', 'in the propeller', 'drags'].includes(event.what);
+      const bad = [
+        'missed',
+        'parted',
+        'in the propeller',
+        'drags',
+        'loads up',
+        'hangs her',
+      ].includes(event.what);
       calls.push(call(`${name} ${LINE_EVENT_WORDS[event.what]}`, bad));
     }
+    if (event.is === 'lock')
+      calls.push(
+        call(
+          lockEventText(event.what, event.seconds),
+          lockTrouble(event.what, event.seconds) !== null,
+        ),
+      );
     if (event.is === 'crew') {
       const name = crew[event.who]?.name ?? 'somebody';
       const trouble = crewTrouble(event, name);

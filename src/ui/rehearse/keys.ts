@@ -24,6 +24,14 @@ export const HELM_ACTIONS = [
   'twistStarboard',
   'transit',
   'passOn',
+  'sign',
+  'paddle1',
+  'paddle2',
+  'paddle3',
+  'paddle4',
+  'upperGates',
+  'lowerGates',
+  'paddlesDown',
   'run',
   'stepBack',
   'slower',
@@ -56,6 +64,14 @@ export const DEFAULT_KEYS: KeyMap = {
   twistStarboard: 'o',
   transit: 't',
   passOn: 'b',
+  sign: 'g',
+  paddle1: '1',
+  paddle2: '2',
+  paddle3: '3',
+  paddle4: '4',
+  upperGates: '5',
+  lowerGates: '6',
+  paddlesDown: '0',
   run: 'space',
   stepBack: 'backspace',
   slower: 'comma',
@@ -86,6 +102,14 @@ const WORDS: Readonly<Record<HelmAction, string>> = {
   twistStarboard: 'joystick turns bow to starboard, while held',
   transit: 'take a transit, or the next one',
   passOn: 'on to the next beat of the score',
+  sign: 'the sign to wind',
+  paddle1: 'half up, then full, then down',
+  paddle2: 'half up, then full, then down',
+  paddle3: 'half up, then full, then down',
+  paddle4: 'half up, then full, then down',
+  upperGates: 'upper gates open, then shut',
+  lowerGates: 'lower gates open, then shut',
+  paddlesDown: 'all paddles down',
   run: 'go on, or stand still',
   stepBack: 'five seconds back',
   slower: 'slower',
@@ -107,8 +131,27 @@ export function engineAt(boat: Boat, side: 'port' | 'starboard'): number {
 }
 
 /** What a key does on this boat, in words; null where she has nothing of the kind. */
-export function actionWords(action: HelmAction, boat: Boat): string | null {
+/** The paddle a key winds, from 0; −1 for other keys. */
+export const paddleOf = (action: HelmAction): number =>
+  action.startsWith('paddle') && action !== 'paddlesDown' ? Number(action.slice(6)) - 1 : -1;
+
+const AT_LOCK: ReadonlySet<HelmAction> = new Set([
+  'sign',
+  'upperGates',
+  'lowerGates',
+  'paddlesDown',
+]);
+
+/** @param paddles of the lock that is worked; none where none is */
+export function actionWords(
+  action: HelmAction,
+  boat: Boat,
+  paddles: readonly string[] = [],
+): string | null {
   const words = WORDS[action];
+  const paddle = paddleOf(action);
+  if (paddle >= 0) return paddles[paddle] ? `${paddles[paddle]} ${words}` : null;
+  if (AT_LOCK.has(action)) return paddles.length > 0 ? words : null;
   if (action.startsWith('stick') || action.startsWith('twist')) return boat.joystick ? words : null;
   if (action.startsWith('first') || action.startsWith('last')) {
     const engine = engineAt(boat, action.startsWith('first') ? 'port' : 'starboard');

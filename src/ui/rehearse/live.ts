@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import {
   cutAt,
+  markedFrom,
   transitsFrom,
   type Ahead,
   type DriveNow,
@@ -13,6 +14,7 @@ import type { Touch } from '@/core/debrief';
 import { STEP_S } from '@/core/sim';
 import {
   fixedPoints,
+  markedTransits,
   toBoatSpec,
   type DrivenFile,
   type ManoeuvreFile,
@@ -89,6 +91,7 @@ export class Live {
   readonly wheelRate: number;
   /** What ashore can be put in line. */
   private readonly fixed: readonly Fixed[];
+  private readonly marked: readonly Transit[];
   private client!: DriveClient;
   private keeper: TakeKeeper | null = null;
   private events: TakeEvent[] = [];
@@ -115,6 +118,7 @@ export class Live {
     this.mostWheel = (limits[0]! * 180) / Math.PI;
     this.wheelRate = file.boat.steering.rate_degps;
     this.fixed = fixedPoints(file.place);
+    this.marked = markedTransits(file.place);
   }
 
   /** Sets up the worker and opens the drive there. */
@@ -341,7 +345,7 @@ export class Live {
   takeTransit(): void {
     const { now, transit } = this.store.getState();
     if (!now) return;
-    const found = transitsFrom(this.fixed, now.eye);
+    const found = [...markedFrom(this.marked, now.eye), ...transitsFrom(this.fixed, now.eye)];
     const same = ({ near, far }: Transit) =>
       transit && near === transit.near && far === transit.far;
     const next = found[found.findIndex(same) + 1];

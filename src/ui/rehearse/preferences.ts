@@ -34,6 +34,8 @@ export interface HelmPreferences {
   readonly linked: boolean;
   /** Is the throttle worked apart from the gear? */
   readonly apart: boolean;
+  /** Do the hands do by themselves what the score has them do at each beat? */
+  readonly crewByScore: boolean;
   setKey(action: HelmAction, key: string): void;
   resetKeys(): void;
   setAid(aid: Aid, on: boolean): void;
@@ -41,6 +43,7 @@ export interface HelmPreferences {
   setVoice(voice: boolean): void;
   setLinked(linked: boolean): void;
   setApart(apart: boolean): void;
+  setCrewByScore(on: boolean): void;
 }
 
 const all = (on: boolean) =>
@@ -54,6 +57,7 @@ export const useHelmPreferences = create<HelmPreferences>()(
       voice: false,
       linked: true,
       apart: false,
+      crewByScore: false,
       setKey: (action, key) =>
         set(({ keys }) => {
           // A key does one thing: whatever had it takes the one that is given up.
@@ -67,6 +71,7 @@ export const useHelmPreferences = create<HelmPreferences>()(
       setVoice: (voice) => set({ voice }),
       setLinked: (linked) => set({ linked }),
       setApart: (apart) => set({ apart }),
+      setCrewByScore: (crewByScore) => set({ crewByScore }),
     }),
     {
       name: 'yawtrope:helm',

@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { notched } from './helm';
 import { engineAt, HELM_ACTIONS, thrusterAt, type HelmAction } from './keys';
 import { RATES, type Live } from './live';
+import { useLockKeys } from './use-lock-keys';
 import { useHelmPreferences } from './preferences';
 import { useLive } from './use-live';
 
@@ -72,6 +73,7 @@ export function useHelmKeys(): void {
   const keys = useHelmPreferences((p) => p.keys);
   const held = useRef(new Set<HelmAction>());
   const { boat } = live.file;
+  const lockKeys = useLockKeys();
 
   const byKey = useMemo(
     () => new Map(HELM_ACTIONS.map((action) => [keys[action], action] as const)),
@@ -131,6 +133,16 @@ export function useHelmKeys(): void {
       case 'sternPort':
       case 'sternStarboard':
         return thruster('stern', action === 'sternPort' ? -1 : 1);
+      case 'sign':
+      case 'paddle1':
+      case 'paddle2':
+      case 'paddle3':
+      case 'paddle4':
+      case 'upperGates':
+      case 'lowerGates':
+      case 'paddlesDown':
+        if (!repeated) lockKeys(action);
+        return;
       case 'transit':
         if (!repeated) live.takeTransit();
         return;

@@ -7,6 +7,7 @@ import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
 import type { CueRow } from './cue-rows';
 import { LineFields } from './LineFields';
+import { LockCueFields } from './LockOrderFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
@@ -20,6 +21,7 @@ const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
   { value: 'stopped', text: 'boat stopped' },
   { value: 'sternway', text: 'sternway begun' },
   { value: 'line', text: 'a line is' },
+  { value: 'lock', text: 'a lock is' },
 ];
 
 const JOINS: readonly ChoiceOption<BeatForm['join']>[] = [
@@ -123,6 +125,7 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
         </>
       )}
       {is === 'line' && <LineFields at={at} />}
+      {is === 'lock' && <LockCueFields at={at} />}
       {(is === 'abeam' || is === 'within') && (
         <>
           <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />

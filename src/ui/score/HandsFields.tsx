@@ -13,6 +13,7 @@ const TEND_TEXT: Readonly<Record<TendHow, string>> = {
   haul: 'hauled in',
   hold: 'held in the hand',
   turn: 'held on turns',
+  keep: 'kept snug on turns',
   fast: 'made fast',
   ease: 'eased',
 };
@@ -74,7 +75,7 @@ export function HandsFields({
       {kind === 'tend' && row.tend === 'haul' && (
         <RowChoice name={`${at}.winch`} label="With" options={HAND_OR_WINCH} />
       )}
-      {kind === 'tend' && row.tend === 'turn' && (
+      {kind === 'tend' && (row.tend === 'turn' || row.tend === 'keep') && (
         <RowNumber name={`${at}.turns`} label="Turns" unit="turns" width={42} />
       )}
       {kind === 'anchor' && (

@@ -10,6 +10,8 @@ import type { BeatForm } from './beat-form';
 import { ALL_ENGINES, freshOrder, type OrderRow } from './order-rows';
 import { names, SIDES } from './CueFields';
 import { HandsFields } from './HandsFields';
+import { LockOrderFields } from './LockOrderFields';
+import { OtherFields } from './OtherFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 import { useNames } from './use-names';
 
@@ -29,6 +31,8 @@ function additions(
   lines: boolean,
   anchors: boolean,
   crew: boolean,
+  locks: boolean,
+  others: boolean,
 ): { kind: OrderRow['do']; text: string }[] {
   return [
     { kind: 'wheel', text: boat.steering.control },
@@ -46,6 +50,14 @@ function additions(
         ]
       : []),
     ...(anchors ? [{ kind: 'anchor' as const, text: 'anchor' }] : []),
+    ...(locks
+      ? [
+          { kind: 'paddle' as const, text: 'a paddle' },
+          { kind: 'gates' as const, text: 'gates' },
+          { kind: 'signal' as const, text: 'sign to wind' },
+        ]
+      : []),
+    ...(others ? [{ kind: 'other' as const, text: 'another boat' }] : []),
     ...(crew
       ? [
           { kind: 'step' as const, text: 'step ashore or aboard' },
@@ -62,7 +74,7 @@ const named = (things: readonly { name: string }[]): ChoiceOption<string>[] =>
 export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
   const { control } = useFormContext<BeatForm>();
   const boat = useWorkspace((s) => s.boat);
-  const { marks, points, ends, ropes, anchors, crew } = useNames();
+  const { marks, points, ends, ropes, anchors, crew, locks, others } = useNames();
   const { fields, append, remove } = useFieldArray({ control, name });
   return (
     <div>
@@ -79,28 +91,36 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
       ))}
       <p className="flex flex-wrap items-center gap-x-3 text-quiet">
         add
-        {additions(boat, ropes.length > 0, anchors.length > 0, crew.length > 0).map(
-          ({ kind, text }) => (
-            <button
-              key={kind}
-              type="button"
-              className="min-h-7 text-plan underline decoration-1 underline-offset-3"
-              onClick={() =>
-                append({
-                  ...freshOrder(kind),
-                  thruster: boat.thrusters[0]?.name ?? '',
-                  mark: marks[0] ?? '',
-                  line: (kind === 'anchor' ? anchors : ropes)[0] ?? '',
-                  end: ends[0] ?? '',
-                  point: points[0] ?? '',
-                  ...(kind === 'step' || kind === 'go' ? { by: crew[0] ?? '' } : {}),
-                })
-              }
-            >
-              {text}
-            </button>
-          ),
-        )}
+        {additions(
+          boat,
+          ropes.length > 0,
+          anchors.length > 0,
+          crew.length > 0,
+          locks.length > 0,
+          others.length > 0,
+        ).map(({ kind, text }) => (
+          <button
+            key={kind}
+            type="button"
+            className="min-h-7 text-plan underline decoration-1 underline-offset-3"
+            onClick={() =>
+              append({
+                ...freshOrder(kind),
+                thruster: boat.thrusters[0]?.name ?? '',
+                mark: marks[0] ?? '',
+                line: (kind === 'anchor' ? anchors : ropes)[0] ?? '',
+                end: ends[0] ?? '',
+                point: points[0] ?? '',
+                boat: others[0] ?? '',
+                lock: locks[0]?.name ?? '',
+                paddle: locks[0]?.paddles[0] ?? '',
+                ...(kind === 'step' || kind === 'go' ? { by: crew[0] ?? '' } : {}),
+              })
+            }
+          >
+            {text}
+          </button>
+        ))}
       </p>
     </div>
   );
@@ -187,7 +207,14 @@ function OrderFields({ name, index }: { name: 'orders' | 'wayOrders'; index: num
           />
         </>
       )}
+      {row.do === 'other' && (
+        <>
+          <span className="font-semibold">Other boat</span>
+          <OtherFields at={at} row={row} gears={GEARS} />
+        </>
+      )}
       <HandsFields at={at} row={row} />
+      <LockOrderFields at={at} row={row} />
       {row.do === 'call' && (
         <>
           <span className="font-semibold">Call</span>

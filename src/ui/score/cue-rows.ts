@@ -1,4 +1,4 @@
-import type { LineState } from '@/core/score';
+import type { LineState, LockCue } from '@/core/score';
 import type { CueDocument, SimpleCue } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 import { sided } from './sided';
@@ -18,6 +18,8 @@ export interface CueRow {
   distance: number;
   line: string;
   state: LineState;
+  lock: string;
+  lockState: LockCue;
 }
 
 /** A cue as rows, and how they are joined. */
@@ -26,7 +28,7 @@ export interface CueForm {
   cues: CueRow[];
 }
 
-export function freshCue(point: string, mark: string, line = ''): CueRow {
+export function freshCue(point: string, mark: string, line = '', lock = ''): CueRow {
   return {
     is: 'after',
     seconds: 5,
@@ -41,6 +43,8 @@ export function freshCue(point: string, mark: string, line = ''): CueRow {
     distance: 10,
     line,
     state: 'fast',
+    lock,
+    lockState: 'open below',
   };
 }
 
@@ -71,6 +75,8 @@ function cueRow(cue: SimpleCue, fresh: CueRow, units: Units): CueRow {
       };
     case 'line':
       return { ...row, line: cue.line, state: cue.state };
+    case 'lock':
+      return { ...row, lock: cue.lock, lockState: cue.state };
     default:
       return row;
   }
@@ -102,6 +108,8 @@ function cueFrom(row: CueRow, units: Units): SimpleCue {
       };
     case 'line':
       return { is: 'line', line: row.line, state: row.state };
+    case 'lock':
+      return { is: 'lock', lock: row.lock, state: row.lockState };
     default:
       return { is: row.is };
   }

@@ -167,7 +167,9 @@ export function turnLane(take: Take, x: Scale, height = 42): Lane {
   const [low, high] = range(take, 'yawRate');
   const most = Math.max(0.03, Math.abs(low), Math.abs(high));
   const y = yScale(most, -most, height);
-  const figure = (most * DEGREES_PER_RADIAN).toFixed(1);
+  const degrees = most * DEGREES_PER_RADIAN;
+  // The gutter holds the reading and the scale side by side: ten and more go without tenths.
+  const figure = degrees.toFixed(degrees < 10 ? 1 : 0);
   return {
     name: 'Turning',
     height,
@@ -190,7 +192,7 @@ export interface LaneSet {
   readonly controls: number;
 }
 
-const LOW = { wheel: 28, engine: 25, thruster: 22, reading: 34 };
+const LOW = { wheel: 28, engine: 25, thruster: 25, reading: 34 };
 const HIGH = { wheel: 34, engine: 36, thruster: 28, reading: 33 };
 /** Room for lanes under one another, and between two, px. */
 const LANES_PX = 186;

@@ -5,7 +5,7 @@ import { sided } from './sided';
 
 type HandsDocument = Extract<
   OrderDocument,
-  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
+  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' | 'paddle' | 'gates' }
 >;
 
 export interface OrderRow {
@@ -45,6 +45,16 @@ export interface OrderRow {
   stepTo: 'ashore' | 'aboard';
   /** Point aboard to go to or step to. */
   point: string;
+  /** A lock's name, a paddle of it and how far it is to be up, percent; or which of its gates. */
+  lock: string;
+  paddle: string;
+  up: number;
+  gateEnd: 'upper' | 'lower';
+  leaf: 'both' | 'left' | 'right';
+  gatesTo: 'open' | 'shut';
+  /** Another boat by her name; does she keep a heading? */
+  boat: string;
+  keeps: 'a heading' | 'no heading';
 }
 
 /** Stands for whoever is at hand; nobody may have an empty name. */
@@ -82,6 +92,14 @@ export function freshOrder(kind: OrderDocument['do']): OrderRow {
     anchor: 'drop',
     stepTo: 'ashore',
     point: '',
+    lock: '',
+    paddle: '',
+    up: 50,
+    gateEnd: 'lower',
+    leaf: 'both',
+    gatesTo: 'open',
+    boat: '',
+    keeps: 'a heading',
   };
 }
 
@@ -111,6 +129,16 @@ export function orderRow(order: OrderDocument): OrderRow {
     };
   }
   if (order.do === 'call') return { ...row, text: order.text };
+  if (order.do === 'signal') return row;
+  if (order.do === 'other')
+    return {
+      ...row,
+      boat: order.boat,
+      gear: order.gear,
+      throttle: tidy(order.throttle * 100, 1),
+      keeps: order.heading_deg === undefined ? 'no heading' : 'a heading',
+      heading: order.heading_deg ?? 0,
+    };
   return handsRow(row, order);
 }
 
@@ -136,6 +164,12 @@ function handsRow(row: OrderRow, order: HandsDocument): OrderRow {
         : { ...who, stepTo: 'aboard', point: order.at };
     case 'go':
       return { ...who, point: order.at };
+    case 'paddle':
+      return { ...who, lock: order.lock, paddle: order.paddle, up: tidy(order.to * 100, 1) };
+    case 'gates': {
+      const { lock, end, leaf, to } = order;
+      return { ...who, lock, gateEnd: end, leaf, gatesTo: to };
+    }
   }
 }
 
@@ -163,6 +197,12 @@ function handsFrom(row: OrderRow & { do: HandsDocument['do'] }): HandsDocument {
     }
     case 'go':
       return { do: 'go', after_s, by: row.by, at: row.point };
+    case 'paddle':
+      return { do: 'paddle', after_s, lock: row.lock, paddle: row.paddle, to: row.up / 100, ...by };
+    case 'gates': {
+      const { lock, gateEnd: end, leaf, gatesTo: to } = row;
+      return { do: 'gates', after_s, lock, end, leaf, to, ...by };
+    }
   }
 }
 
@@ -197,5 +237,11 @@ export function orderFrom(row: OrderRow): OrderDocument {
     };
   }
   if (row.do === 'call') return { do: 'call', after_s, text: row.text };
+  if (row.do === 'signal') return { do: 'signal', after_s };
+  if (row.do === 'other') {
+    const throttle = row.gear === 'neutral' ? 0 : row.throttle / 100;
+    const steers = row.keeps === 'a heading' ? { heading_deg: row.heading } : {};
+    return { do: 'other', after_s, boat: row.boat, gear: row.gear, throttle, ...steers };
+  }
   return handsFrom({ ...row, do: row.do });
 }

@@ -1,6 +1,7 @@
 import { isForHands, type Take } from '@/core/score';
 import type { ScoreDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, lineTrouble } from '../words/lines';
+import { lockEventText } from '../words/locks';
 import type { Said } from './Staves';
 
 /** What happens within this is told together, s. */
@@ -28,6 +29,7 @@ export function handsOf(take: Take, { lines, crew }: ScoreDocument): readonly Sa
       const name = lines[event.line]?.name ?? 'line';
       add(event.time, lineTrouble(event, name) ?? `${name} ${LINE_EVENT_WORDS[event.what]}`);
     }
+    if (event.is === 'lock') add(event.time, lockEventText(event.what, event.seconds));
     if (event.is === 'crew' && event.time > 0 && event.what !== 'at') {
       const name = crew[event.who]?.name ?? 'somebody';
       add(event.time, crewTrouble(event, name) ?? `${name} ${event.what}`);

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { lineEndsAtStart, marksAtStart, namedPoints } from '@/document';
+import { lineEndsAtStart, locksOfPlace, marksAtStart, namedPoints } from '@/document';
 import { useWorkspace } from '../state/context';
 
 /** The names a cue or an order can be given on this boat and place, with the other boats that lie there. */
@@ -9,6 +9,7 @@ export function useNames() {
   const others = useWorkspace((s) => s.manoeuvre.others);
   const lines = useWorkspace((s) => s.manoeuvre.score.lines);
   const crew = useWorkspace((s) => s.manoeuvre.score.crew);
+  const locks = useWorkspace((s) => s.manoeuvre.locks);
   return useMemo(() => {
     const around = { place, others };
     return {
@@ -21,6 +22,14 @@ export function useNames() {
       /** Lines of another boat: her own hands see to them. */
       theirs: lines.filter(({ of }) => of !== undefined).map(({ name }) => name),
       crew: crew.map(({ name }) => name),
+      others: others.map(({ name }) => name),
+      /** Locks that are worked, with their paddles. */
+      locks: locks.map(({ lock }) => ({
+        name: lock,
+        paddles: (locksOfPlace(place).find(({ name }) => name === lock)?.working.paddles ?? []).map(
+          ({ name }) => name,
+        ),
+      })),
     };
-  }, [boat, place, others, lines, crew]);
+  }, [boat, place, others, lines, crew, locks]);
 }

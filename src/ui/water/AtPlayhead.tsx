@@ -5,6 +5,7 @@ import { isUnderWay, trafficAt, type Traffic } from '@/core/drive';
 import type { BoatSpec } from '@/core/craft';
 import type { Take } from '@/core/score';
 import { breakingLoads, type Boat, type Other, type ScoreDocument } from '@/document';
+import { LeafLayer } from '../locks/LeafLayer';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { BoatNow } from './BoatNow';
@@ -50,6 +51,7 @@ export function AtPlayhead({
   return (
     <Layer listening={false}>
       <Group {...origin}>
+        <LeafLayer take={take} palette={palette} />
         {under}
         <OtherBoats others={others} take={take} palette={palette} />
         {traffic.length > 0 && <UnderWay traffic={traffic} palette={palette} />}

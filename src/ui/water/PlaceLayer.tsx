@@ -3,6 +3,7 @@ import { memo } from 'react';
 import { Circle, Group, Line, Rect } from 'react-konva';
 import type { Feature, Place } from '@/document';
 import type { Palette } from '../theme/palette';
+import { AreaLayer } from './AreaLayer';
 
 type Ground = Extract<Feature, { kind: 'groundLine' }>;
 type Solid = Extract<Feature, { outline_m: unknown }>;
@@ -13,6 +14,7 @@ const ORDER: Readonly<Record<Solid['kind'], number>> = {
   building: 2,
   pontoon: 3,
   boat: 4,
+  gate: 5,
 };
 
 function paint(kind: Solid['kind'], palette: Palette) {
@@ -22,6 +24,8 @@ function paint(kind: Solid['kind'], palette: Palette) {
     case 'quay':
     case 'building':
       return { fill: palette.land, stroke: palette.ink, strokeWidth: 1.4 };
+    case 'gate':
+      return { fill: palette.ink, stroke: palette.ink, strokeWidth: 1 };
     case 'pontoon':
       return { fill: palette.float, stroke: palette.ink, strokeWidth: 1 };
     case 'boat':
@@ -47,6 +51,7 @@ export const PlaceLayer = memo(function PlaceLayer({
     .sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
   return (
     <Group listening={false}>
+      <AreaLayer place={place} palette={palette} over={false} />
       {solids.map((f) => (
         <Line
           key={f.id}
@@ -120,9 +125,49 @@ export const PlaceLayer = memo(function PlaceLayer({
           />
         ) : null,
       )}
+      {place.transits.map(({ id, front, back }) => (
+        <TransitLine
+          key={id}
+          ends={[spotOf(place, front), spotOf(place, back)]}
+          palette={palette}
+        />
+      ))}
+      <AreaLayer place={place} palette={palette} over />
     </Group>
   );
 });
+
+type At = readonly [number, number];
+
+function spotOf({ features }: Place, name: string): At | null {
+  const spot = features.find((f) => f.name === name);
+  return spot && 'x_m' in spot ? [spot.x_m, spot.y_m] : null;
+}
+
+/** How far a transit is drawn on beyond the nearer mark, times the distance between the two. */
+const ON = 3;
+
+/** Two marks in line, and the water from which they are. */
+function TransitLine({
+  ends,
+  palette,
+}: {
+  ends: readonly [At | null, At | null];
+  palette: Palette;
+}) {
+  const [front, back] = ends;
+  if (!front || !back) return null;
+  const [dx, dy] = [front[0] - back[0], front[1] - back[1]];
+  return (
+    <Line
+      points={[...back, front[0] + ON * dx, front[1] + ON * dy]}
+      stroke={palette.shore}
+      strokeWidth={0.8}
+      dash={[14, 5]}
+      strokeScaleEnabled={false}
+    />
+  );
+}
 
 /** A line on the bottom, from its weight to the bollard its tail is tied to: under the water, so only hinted at. */
 function GroundLine({

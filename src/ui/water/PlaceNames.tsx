@@ -1,13 +1,17 @@
 'use client';
-import { signedArea } from '@/core/math';
-import type {
-  CueDocument,
-  Feature,
-  GoalDocument,
-  Manoeuvre,
-  Place,
-  ScoreDocument,
+import { isInside, signedArea } from '@/core/math';
+import {
+  standingLevel,
+  type Area,
+  type CueDocument,
+  type Feature,
+  type GoalDocument,
+  type Manoeuvre,
+  type Place,
+  type ScoreDocument,
 } from '@/document';
+import { useUnits } from '../state/preferences';
+import { areaText, depthText } from '../words/area';
 import { toScreen, type Camera, type View } from './camera';
 import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 
@@ -23,10 +27,41 @@ function middle(outline: readonly (readonly [number, number])[]): [number, numbe
   return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
 }
 
+/** Places tried across an area for its words, each way. */
+const TRIED = 9;
+
+/** Where the words of an area stand: as near its middle as may be, inside it and not inside a smaller one of its kind. */
+function labelPlace(area: Area, all: readonly Area[]): [number, number] {
+  const ring = (a: Area) => Float64Array.from(a.outline_m.flat());
+  const own = ring(area);
+  const size = Math.abs(signedArea(own));
+  const smaller = all
+    .filter((a) => a.kind === area.kind && a.id !== area.id)
+    .map(ring)
+    .filter((other) => Math.abs(signedArea(other)) < size);
+  const [mx, my] = middle(area.outline_m);
+  const xs = area.outline_m.map(([x]) => x);
+  const ys = area.outline_m.map(([, y]) => y);
+  const [west, south] = [Math.min(...xs), Math.min(...ys)];
+  const [wide, high] = [Math.max(...xs) - west, Math.max(...ys) - south];
+  let best: [number, number] = [mx, my];
+  let least = Infinity;
+  for (let i = 0; i < TRIED * TRIED; i++) {
+    const x = west + (((i % TRIED) + 0.5) / TRIED) * wide;
+    const y = south + ((Math.floor(i / TRIED) + 0.5) / TRIED) * high;
+    const off = Math.hypot(x - mx, y - my);
+    if (off >= least || !isInside(own, x, y) || smaller.some((r) => isInside(r, x, y))) continue;
+    least = off;
+    best = [x, y];
+  }
+  return best;
+}
+
 /** Less than so much of a pontoon is a finger, m². */
 const FINGER_M2 = 30;
 
 function shownFrom(f: Feature): number {
+  if (f.kind === 'sounding') return LAND_FROM;
   if (!('outline_m' in f)) return MARKS_FROM;
   if (f.kind === 'boat') return BOATS_FROM;
   return Math.abs(signedArea(Float64Array.from(f.outline_m.flat()))) < FINGER_M2
@@ -70,6 +105,7 @@ export function PlaceNames({
   camera: Camera;
   view: View;
 }) {
+  const units = useUnits();
   const { others = [], goal = null, taken = [] } = named ?? {};
   const used = named ? marksNamed(named.score) : new Set<string>();
   if (goal?.is === 'lie') used.add(goal.mark);
@@ -80,7 +116,21 @@ export function PlaceNames({
     const [x, y] = toScreen(camera, view, point[0], point[1]);
     if (x < -60 || y < -20 || x > view.width + 60 || y > view.height + 20) return [];
     const small = !('outline_m' in f);
-    return [{ id: f.id, name: f.name, x, y: small ? y - 11 : y, needed }];
+    const name = f.kind === 'sounding' ? depthText(f.depth_m, units) : f.name;
+    return [{ id: f.id, name, x, y: small && f.kind !== 'sounding' ? y - 11 : y, needed }];
+  });
+  const areas = place.areas.flatMap((area): Label[] => {
+    if (camera.scale < LAND_FROM) return [];
+    const [x, y] = toScreen(camera, view, ...labelPlace(area, place.areas));
+    return [
+      {
+        id: area.id,
+        name: areaText(area, units, standingLevel(place, area.outline_m)),
+        x,
+        y,
+        needed: area.kind === 'zone',
+      },
+    ];
   });
   const berths = place.berths.flatMap((berth): Label[] => {
     // Where there is only the place, its berths are what it is about.
@@ -93,7 +143,10 @@ export function PlaceNames({
     const [x, y] = toScreen(camera, view, start.x_m, start.y_m);
     return { id, name, x, y, needed: true };
   });
-  const names = namesThatFit([...wanted, ...berths, ...boats], [...fixtures(view), ...taken]);
+  const names = namesThatFit(
+    [...wanted, ...berths, ...boats, ...areas],
+    [...fixtures(view), ...taken],
+  );
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
       {names.map(({ id, name, x, y }) => (

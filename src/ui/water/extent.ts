@@ -3,7 +3,12 @@ import { marksAtStart, type Boat, type Manoeuvre, type Place } from '@/document'
 import type { Box } from './camera';
 
 /** What the view should hold at first: the way the boat goes, start included, with her length round it. */
-export function takeExtent(manoeuvre: Manoeuvre, boat: Boat, place: Place, take: Take | null): Box {
+export function takeExtent(
+  manoeuvre: Manoeuvre,
+  boat: Boat,
+  place: Place,
+  take: Pick<Take, 'trace'> | null,
+): Box {
   const { x_m, y_m } = manoeuvre.start;
   let box = { minX: x_m, minY: y_m, maxX: x_m, maxY: y_m };
   const include = (x: number, y: number) => {

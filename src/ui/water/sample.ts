@@ -1,17 +1,7 @@
 import type { Take } from '@/core/score';
-import type { MoreColumn, Trace, TraceColumn } from '@/core/sim';
+import { sampleBefore, type MoreColumn, type TraceColumn } from '@/core/sim';
 
-/** Index of the last sample at or before a time. */
-export function sampleBefore({ time }: Trace, at: number): number {
-  let low = 0;
-  let high = time.length - 1;
-  while (low < high) {
-    const middle = (low + high + 1) >> 1;
-    if (time[middle]! <= at) low = middle;
-    else high = middle - 1;
-  }
-  return low;
-}
+export { sampleBefore };
 
 /** A column of the take at any moment, by straight lines between samples; nought if she has none. Gears step. */
 export function readAt(

@@ -1,5 +1,6 @@
 import type { CueDocument, ExpectationDocument, OrderDocument, SimpleCue } from '@/document';
 import { handsText, LINE_STATE_WORDS } from './lines';
+import { LOCK_CUE_WORDS } from './locks';
 import { boatSpeed, distance, lengthIn, tidy, type Units } from './units';
 
 const threeFigures = (degrees: number) => `${String(Math.round(degrees) % 360).padStart(3, '0')}°`;
@@ -27,6 +28,8 @@ function simpleCueText(cue: SimpleCue, units: Units): string {
       return 'sternway begun';
     case 'line':
       return `${cue.line} ${LINE_STATE_WORDS[cue.state]}`;
+    case 'lock':
+      return `${cue.lock} ${LOCK_CUE_WORDS[cue.state]}`;
   }
 }
 
@@ -78,6 +81,12 @@ export function orderText(order: OrderDocument): string {
   if (order.do === 'thruster') return thrusterText(order.thruster, order.power) + late;
   if (order.do === 'joystick') return joystickText(order.ahead, order.sideways, order.twist) + late;
   if (order.do === 'call') return `“${order.text}”${late}`;
+  if (order.do === 'signal') return `the sign to wind${late}`;
+  if (order.do === 'other') {
+    const steers =
+      order.heading_deg === undefined ? '' : `, steering ${threeFigures(order.heading_deg)}`;
+    return `${order.boat}: ${engineText(order.gear, order.throttle)}${steers}${late}`;
+  }
   return handsText(order) + late;
 }
 

@@ -1,3 +1,4 @@
+import type { LockOrder } from '@/core/locks';
 import type { Change } from '@/core/review';
 import type { Order } from '@/core/score';
 import { STEP_S } from '@/core/sim';
@@ -6,6 +7,7 @@ import type { Boat, ScoreDocument } from '@/document';
 import { engineText, joystickText, thrusterText, wheelText } from './beats';
 import { the } from './lines';
 import { clock } from './units';
+import { shareText } from './locks';
 
 interface About {
   readonly boat: Boat;
@@ -20,9 +22,15 @@ const HOW = {
   haul: 'hauled',
   hold: 'held in the hand',
   turn: 'held on turns',
+  keep: 'kept snug',
   fast: 'made fast',
   ease: 'eased',
 } as const;
+
+function lockOrderText(order: LockOrder): string {
+  if (order.do === 'wind') return `paddle ${order.paddle + 1} ${shareText(order.to)}`;
+  return `${order.leaf ? `${order.leaf} leaf of the ` : ''}${order.end} gates ${order.to}`;
+}
 
 /** An order as the core has it, in words: "ahead 40 %", "wheel 20° starboard". */
 export function coreOrderText(order: Order, { boat, score }: About): string {
@@ -57,6 +65,12 @@ export function coreOrderText(order: Order, { boat, score }: About): string {
       return `${who(order.by)} aboard`;
     case 'go':
       return `${who(order.by)} to the ${order.point.name}`;
+    case 'lock':
+      return lockOrderText(order.order);
+    case 'signal':
+      return 'the sign to wind';
+    case 'other':
+      return `the other boat ${engineText(GEARS[`${order.gear}`], order.throttle)}`;
     case 'call':
       return `“${order.text}”`;
   }

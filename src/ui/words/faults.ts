@@ -99,6 +99,34 @@ export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
     why: 'it heats and cuts out when it is wanted most, and hides what wind and propeller do.',
     tried: 'do it with engine and rudder, and keep the thruster for what they cannot.',
   },
+  'in no-go water': {
+    name: 'In water to keep out of',
+    why: 'it was marked because somebody swims, paddles or moors there, or because it harms her.',
+    tried: 'turn earlier, or wait outside until there is room the other way.',
+  },
+  wash: {
+    name: 'Wash where it does harm',
+    why: 'wash breaks banks, and throws moored boats and the people in them against what they lie to.',
+    tried: 'slow down before it, and use short bursts at idle while in it.',
+  },
+  'paddle without sign': {
+    name: 'A paddle wound without the sign',
+    why: 'the water takes her before anybody aboard has her held.',
+    tried:
+      'helm shows that she is held, whoever winds shows they have seen it, then half a paddle first.',
+  },
+  'over the cill': {
+    name: 'Over the cill as the chamber falls',
+    why: 'one end of her sits down on it while the other goes on falling: boats have gone down so.',
+    tried:
+      'all paddles down, fill again, then forward of the mark; somebody watches it all the way.',
+  },
+  'line fast in a lock': {
+    name: 'A line made fast in a falling lock',
+    why: 'the water goes and the line stays: she hangs on it until it parts, a cleat goes, or she rolls.',
+    tried:
+      'a turn round the bollard and the tail in a hand; if it jams, paddles down before anything else.',
+  },
   'person in danger': {
     name: 'Somebody in danger',
     why: 'a propeller was turning within reach of a foot.',
@@ -164,6 +192,27 @@ export function faultEvidence(
       const { seconds: long, share, heat } = fault.figures;
       return `${Math.round(long)} s of it, ${Math.round(100 * share)} % of the take, ${Math.round(100 * heat)} % hot`;
     }
+    case 'in no-go water':
+      return `${seconds(fault.figures.seconds)} in ${fault.figures.what}`;
+    case 'wash': {
+      const { what, speed, most, throttle } = fault.figures;
+      const fast = speed > most;
+      return fast
+        ? `${boatSpeed(speed, units)} in ${what}, ${boatSpeed(most, units)} allowed`
+        : `${Math.round(100 * throttle)} % throttle in ${what}`;
+    }
+    case 'paddle without sign':
+      return `${crew[fault.figures.who]?.name ?? 'one of the hands'} wound with no sign since the move before`;
+    case 'over the cill': {
+      const { left, hung } = fault.figures;
+      const time = left === null ? 'shallow enough to float off' : `${clock(left)} until she hangs`;
+      return hung ? `${time}; she hung` : `${time}; she did not hang`;
+    }
+    case 'line fast in a lock': {
+      const { line, hung, parted } = fault.figures;
+      const name = the(lines[line]?.name ?? 'line');
+      return parted ? `${name} parted` : hung ? `she hung on ${name}` : `${name} loaded up`;
+    }
     case 'person in danger':
       return crew[fault.figures.who]?.name ?? 'one of the hands';
   }
@@ -187,6 +236,10 @@ export function careReason(
       return 'somebody was in danger';
     case 'struck':
       return `${reason.name} was run into at ${clock(reason.time)}`;
+    case 'aground':
+      return `she took the ground at ${clock(reason.time)}`;
+    case 'overhead':
+      return `she did not fit under ${reason.name} at ${clock(reason.time)}`;
     case 'fouled':
       return 'a line got into the propeller';
     case 'parted':

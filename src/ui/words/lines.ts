@@ -1,5 +1,6 @@
 import type { LineState, TakeEvent } from '@/core/score';
 import type { OrderDocument } from '@/document';
+import { gatesText, paddleText } from './locks';
 import { tidy } from './units';
 
 /** "4.5 m" of line: always in metres in the score's own words, as the length ordered is. */
@@ -14,7 +15,7 @@ export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
 
 type HandsDocument = Extract<
   OrderDocument,
-  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' }
+  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' | 'paddle' | 'gates' }
 >;
 
 /** A line by its name in a sentence: "the bow line", but "Wicket's bow line". */
@@ -42,6 +43,8 @@ function tendText(order: Extract<HandsDocument, { do: 'tend' }>): string {
       return `hold ${the(line)} in the hand`;
     case 'turn':
       return `hold ${the(line)} on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
+    case 'keep':
+      return `keep ${the(line)} snug on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
     case 'fast':
       return `make ${the(line)} fast`;
   }
@@ -67,6 +70,10 @@ export function taskText(order: HandsDocument): string {
         : `step aboard at the ${order.at}`;
     case 'go':
       return `go to the ${order.at}`;
+    case 'paddle':
+      return paddleText(order);
+    case 'gates':
+      return gatesText(order);
   }
 }
 
@@ -94,6 +101,10 @@ export function lineTrouble({ what }: LineEventOf, name: string): string | null 
       return `${name} parted`;
     case 'drags':
       return `${name} drags`;
+    case 'loads up':
+      return `${name} is fast and loads up as the chamber falls: let it run`;
+    case 'hangs her':
+      return `she hangs on ${name}, made fast in a falling chamber`;
     case 'in the propeller':
       return `${name} got into the propeller`;
     default:
@@ -123,6 +134,7 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   'not passed': 'not passed',
   on: 'on',
   'on a turn': 'on a turn',
+  'kept snug': 'kept snug',
   fast: 'fast',
   hauled: 'hauled in',
   eased: 'eased',
@@ -137,4 +149,6 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   'anchor up': 'up',
   drags: 'drags',
   'in the propeller': 'in the propeller',
+  'loads up': 'loads up',
+  'hangs her': 'hangs her',
 };

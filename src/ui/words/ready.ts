@@ -21,6 +21,31 @@ export const READY_WORDS: Readonly<Record<ReadyItem, readonly [string, string]>>
   ],
   'lines-off': ['lines singled up; the last is the one that holds her', ''],
   'boat-hook': ['boat hook at hand', ''],
+  'lock-line': [
+    'a line long enough to go round a bollard on the coping and back aboard',
+    'its tail in a hand, never made fast as the water goes',
+  ],
+  'lock-signs': [
+    'the sign between helm and paddles agreed, and that it is waited for',
+    'before every paddle, every time',
+  ],
+  'lock-windlass': ['windlass in hand, shoes that hold, nobody runs or jumps a gate', ''],
+  'lock-cill': [
+    'the cill mark seen, and one of you told to watch the stern against it',
+    'going down it comes out of the water behind her',
+  ],
+  'lock-gates': [
+    'bow kept clear of the upper gates and of anything it could catch under',
+    'fenders up in a chamber she only just fits',
+  ],
+  'lock-sharing': [
+    'agreed with the other boat: who goes in first, on which side, who leaves first',
+    'her going out draws on yours',
+  ],
+  'lock-alone': [
+    'ladder found, line led from amidships to hand, engine in neutral before leaving the helm',
+    'alone everything takes longer, and nobody sees the cill for you',
+  ],
   crew: ['crew told what comes, who does what and what is called', 'nobody knew the plan'],
   'way-out': [
     'everybody knows when it is broken off, and how',
@@ -37,5 +62,8 @@ export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
   astern: 'Never astern with people in the water or at the stern.',
   lines: 'Hands clear of a loaded line and out of bights; nobody stands in line with one.',
   wash: 'At this speed her wash moves moored boats and harms banks. Slow down.',
+  'lock-fast': 'Never make a line fast in a lock going down: hold it on a turn, and let it run.',
+  'lock-paddles':
+    'Paddles are wound, never dropped. If anything catches: all paddles down first, then look.',
   'kill-cord': 'Kill cord on, round the leg of whoever steers.',
 };

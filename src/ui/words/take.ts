@@ -4,6 +4,7 @@ import type { ManoeuvreFile, ScoreDocument } from '@/document';
 import { lastWayOut, WORKING_LOAD, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from './beats';
 import { crewTrouble, lineTrouble, the } from './lines';
+import { lockTrouble } from './locks';
 import { boatSpeed, clock, distance, force, heading, touchSpeed, type Units } from './units';
 import { limitWords, wayOutText } from './way-out';
 
@@ -35,6 +36,9 @@ const OUTCOME_WORDS: Readonly<Record<Take['outcome'], string>> = {
   unsafe: 'Not safe',
   fouled: 'Line in the propeller',
   struck: 'Ran into somebody',
+  aground: 'Aground',
+  'hung up': 'Hung up',
+  'caught overhead': 'Caught overhead',
   'broke off': 'Broken off',
   'cue never came': 'Waiting still',
   'out of time': 'Out of time',
@@ -71,7 +75,22 @@ function outcomeReason(
       if (!touch) return '';
       return `${touch.part} on ${touch.name} at ${clock(touch.time)}`;
     }
+    case 'hung up': {
+      const event = take.events.find((e) => e.is === 'lock' && e.what === 'on the cill');
+      return `on the cill at ${clock(event?.time ?? 0)}: paddles down at once, nobody moves about, then fill again`;
+    }
     case 'unsafe': {
+      const line = take.events.find(
+        (e) => e.is === 'line' && (e.what === 'hangs her' || e.what === 'parted'),
+      );
+      if (
+        line?.is === 'line' &&
+        !take.events.some((e) => e.is === 'crew' && e.what === 'in danger')
+      ) {
+        const name = file.score.lines[line.line]?.name ?? 'a line';
+        const what = line.what === 'parted' ? `${name} parted` : `she hung on ${name}`;
+        return `${what} at ${clock(line.time)}, fast in a falling chamber: a line there is held on a turn, never made fast`;
+      }
       const event = take.events.find((e) => e.is === 'crew' && e.what === 'in danger');
       const who = event?.is === 'crew' ? file.score.crew[event.who]?.name : undefined;
       return `${who ?? 'somebody'} stepped at ${clock(event?.time ?? 0)} with a propeller turning near; neutral first`;
@@ -85,6 +104,16 @@ function outcomeReason(
       const event = take.events.find((e) => e.is === 'struck');
       if (event?.is !== 'struck') return '';
       return `${event.name}, at ${clock(event.time)} with ${boatSpeed(event.speed, units)} on`;
+    }
+    case 'aground': {
+      const { underKeel } = take.margins;
+      if (!underKeel) return '';
+      return `${distance(-underKeel.depth, units)} too little water at ${clock(underKeel.time)}, ${underKeel.part}`;
+    }
+    case 'caught overhead': {
+      const { overhead } = take.margins;
+      if (!overhead) return '';
+      return `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
     }
     case 'broke off':
       return 'the way out was taken';
@@ -123,6 +152,9 @@ export interface Reading {
   readonly time: number | null;
 }
 
+/** Water under her that goes without saying, and what hurts, under or over, m. Judgement. */
+const DEEP_ENOUGH_M = 10;
+const SHOAL_M = 0.3;
 /** Overhang that is worth telling, m. */
 const SEEN_OVER_M = 0.15;
 
@@ -152,6 +184,23 @@ export function readings(
       where: `${overhang.part}, ${moment(overhang.time)}: nobody stands under it`,
       hurts: false,
       time: overhang.time,
+    });
+  const { underKeel, overhead } = take.margins;
+  if (underKeel && underKeel.depth < DEEP_ENOUGH_M)
+    list.push({
+      figure: distance(Math.max(0, underKeel.depth), units),
+      meaning: underKeel.depth < 0 ? 'on the bottom' : 'water under her',
+      where: `${underKeel.part}, ${moment(underKeel.time)}; squat counted, waves not`,
+      hurts: underKeel.depth < SHOAL_M,
+      time: underKeel.time,
+    });
+  if (overhead)
+    list.push({
+      figure: distance(Math.max(0, overhead.room), units),
+      meaning: overhead.room < 0 ? `too high for ${overhead.name}` : `room under ${overhead.name}`,
+      where: `over her highest point, ${moment(overhead.time)}; waves not counted`,
+      hurts: overhead.room < SHOAL_M,
+      time: overhead.time,
     });
   if (touch) {
     const more = touchCount > 1 ? `, worst of ${touchCount}` : '';
@@ -229,6 +278,7 @@ function surpriseText(event: TakeEvent, file: ManoeuvreFile, units: Units): stri
   }
   if (event.is === 'line')
     return lineTrouble(event, file.score.lines[event.line]?.name ?? 'a line');
+  if (event.is === 'lock') return lockTrouble(event.what, event.seconds);
   if (event.is === 'crew')
     return crewTrouble(event, file.score.crew[event.who]?.name ?? 'somebody');
   if (event.is === 'way out') return `beat ${event.beat + 1}: way out taken`;

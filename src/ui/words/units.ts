@@ -77,6 +77,10 @@ export function tidy(value: number, decimals = 2): number {
   return Number(value.toFixed(decimals));
 }
 
+export function forceFrom(value: number, unit: ForceUnit): number {
+  return value * NEWTONS[unit];
+}
+
 /** "210 N", "21 kgf", to two figures: forces carry a fifth. */
 export function force(newtons: number, { force: unit }: Units): string {
   const value = Math.abs(newtons) / NEWTONS[unit];

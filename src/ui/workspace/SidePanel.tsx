@@ -8,6 +8,7 @@ import type { Survey } from '../hooks/use-look';
 import type { TakeState } from '../hooks/use-take';
 import { HoldsHer } from '../lines/HoldsHer';
 import { LinesPanel } from '../lines/LinesPanel';
+import { LocksPanel } from '../locks/LocksPanel';
 import { OthersPanel } from '../lines/OthersPanel';
 import { Tensions } from '../lines/Tensions';
 import { Margins } from '../margins/Margins';
@@ -114,6 +115,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <Tempting state={state} />
       <Figures state={state} />
       <FitScore state={state} />
+      <LocksPanel />
       <LinesPanel />
       <OthersPanel />
       <HoldsHer state={state} />

@@ -12,6 +12,7 @@ import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
 import { useTheme } from '../hooks/use-theme';
 import { Debrief } from '../debrief/Debrief';
+import { LockBeside } from '../locks/LockBeside';
 import { Rehearse } from '../rehearse/Rehearse';
 import { ScoreView } from '../score/ScoreView';
 import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
@@ -131,14 +132,16 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         <Debrief manoeuvreId={manoeuvre.id} />
       ) : (
         <>
-          <Water
-            take={state.take}
-            boat={state.file.boat}
-            legs={legs}
-            lastWayOut={last}
-            reference={reference}
-            stale={stale}
-          />
+          <LockBeside take={state.take}>
+            <Water
+              take={state.take}
+              boat={state.file.boat}
+              legs={legs}
+              lastWayOut={last}
+              reference={reference}
+              stale={stale}
+            />
+          </LockBeside>
           <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
             <SidePanel state={calm} survey={known} brief={brief} />
           </div>

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { keptPlaces, library } from '@/db';
+import { fleetOutlines, keptPlaces, library } from '@/db';
 import { PlaceLoader } from '@/ui/places/PlaceLoader';
 import { Unreadable } from '@/ui/start/Unreadable';
 
@@ -19,5 +19,5 @@ export default async function PlacePage({ params }: Props) {
   const opened = keptPlaces.open(library(), (await params).id);
   if (!opened) notFound();
   if (!opened.ok) return <Unreadable problems={opened.problems} />;
-  return <PlaceLoader opened={opened.value} />;
+  return <PlaceLoader opened={opened.value} fleet={fleetOutlines(library())} />;
 }

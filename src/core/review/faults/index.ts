@@ -1,12 +1,14 @@
 import type { Review } from '../context';
 import { asternEarly } from './astern-early';
 import { asternHard } from './astern-hard';
+import { lineFastInLock, overTheCill, paddleWithoutSign } from './at-locks';
 import { didNotLookAstern } from './did-not-look-astern';
 import { didNotWait } from './did-not-wait';
 import { gearBeforeSteering } from './gear-before-steering';
 import { leftInGear } from './left-in-gear';
 import { lineNotWatched } from './line-not-watched';
 import { lineSlack } from './line-slack';
+import { inForbiddenWater, wash } from './in-zones';
 import { lostTheBow } from './lost-the-bow';
 import { neutralLate } from './neutral-late';
 import { noPause } from './no-pause';
@@ -26,6 +28,9 @@ type AnyRule = Pick<FaultRule, 'id'> & { find(review: Review): readonly Fault[] 
 /** Every rule: what hurts people first, then what hurts boats, then what will one day. */
 export const FAULT_RULES: readonly AnyRule[] = [
   personInDanger,
+  lineFastInLock,
+  overTheCill,
+  paddleWithoutSign,
   didNotWait,
   pastTheWayOut,
   tooFast,
@@ -33,6 +38,7 @@ export const FAULT_RULES: readonly AnyRule[] = [
   watchedOneEnd,
   lineNotWatched,
   lineSlack,
+  inForbiddenWater,
   neutralLate,
   leftInGear,
   lostTheBow,
@@ -42,6 +48,7 @@ export const FAULT_RULES: readonly AnyRule[] = [
   asternEarly,
   asternHard,
   noPause,
+  wash,
   thrusterLeanedOn,
 ];
 

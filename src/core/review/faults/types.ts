@@ -56,6 +56,25 @@ export interface FaultFigures {
   'past the way out': { readonly last: number };
   /** Thrusters did the work of engine and rudder. */
   'thruster leaned on': { readonly seconds: number; readonly share: number; readonly heat: number };
+  /** Some of her was in water that is to be kept out of. */
+  'in no-go water': { readonly what: string; readonly seconds: number };
+  /** Wash where it harms: fastest through the water there, what is allowed, and the most throttle. */
+  wash: {
+    readonly what: string;
+    readonly speed: number;
+    readonly most: number;
+    readonly throttle: number;
+  };
+  /** A paddle wound without the helm's sign, and by whom. */
+  'paddle without sign': { readonly who: number };
+  /** Over the cill in a falling chamber: seconds she had left, if she was to hang, and whether she did. */
+  'over the cill': { readonly left: number | null; readonly hung: boolean };
+  /** A line made fast in a falling chamber. */
+  'line fast in a lock': {
+    readonly line: number;
+    readonly hung: boolean;
+    readonly parted: boolean;
+  };
   /** Somebody was where a propeller turned. */
   'person in danger': { readonly who: number };
 }

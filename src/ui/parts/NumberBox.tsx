@@ -7,6 +7,7 @@ import { useId, useState } from 'react';
  */
 export function NumberBox({
   label,
+  name,
   value,
   unit,
   least,
@@ -15,6 +16,8 @@ export function NumberBox({
   onChange,
 }: {
   label: string;
+  /** What it is called where its label alone does not say. */
+  name?: string;
   value: number;
   unit: string;
   least: number;
@@ -38,11 +41,14 @@ export function NumberBox({
   return (
     <span className="inline-flex flex-col">
       <span className="inline-flex items-baseline gap-1">
-        <label htmlFor={id} className="text-[13px] text-quiet">
-          {label}
-        </label>
+        {label && (
+          <label htmlFor={id} className="text-[13px] text-quiet">
+            {label}
+          </label>
+        )}
         <input
           id={id}
+          aria-label={name}
           inputMode="decimal"
           className="figures w-16 text-[15px]"
           aria-invalid={wrong || undefined}

@@ -1,0 +1,137 @@
+import type { WrongVariant } from './wrong-variants-list';
+
+const core = (file: string, name: string, find: string, put: string): WrongVariant => ({
+  name,
+  file: `src/core/${file}`,
+  find,
+  put,
+});
+
+/** Mistakes in tides, the bottom, signs, measured tracks and locks. */
+export const WATER_VARIANTS: readonly WrongVariant[] = [
+  core('water/tide.ts', 'phase lag runs ahead', 'cos(now.phase - phase)', 'cos(now.phase + phase)'),
+  core(
+    'water/constituents.ts',
+    'solar tide by the moon',
+    'S2: { doodson: [2, 0, 0',
+    'S2: { doodson: [2, -2, 2',
+  ),
+  core(
+    'water/tide.ts',
+    'a tide goes straight from turn to turn',
+    '(1 - cos(Math.PI * share))) / 2',
+    '2 * share) / 2',
+  ),
+  core('water/tide.ts', 'stream not grown with the range', 'grown * ((1 - share)', '((1 - share)'),
+  core('water/bottom.ts', 'the largest area counts', 'size(a) - size(b)', 'size(b) - size(a)'),
+  core(
+    'sim/aground.ts',
+    'the ground pushes her on',
+    'const fx = -slope * along;',
+    'const fx = slope * along;',
+  ),
+  core(
+    'sim/aground.ts',
+    'the ground bears more than her weight',
+    '(borne > weight ? weight / borne : 1)',
+    '1',
+  ),
+  core(
+    'debrief/soundings.ts',
+    'room under a bridge grows with the level',
+    'bridge.clearance - level -',
+    'bridge.clearance + level -',
+  ),
+  core(
+    'signs/pooled.ts',
+    'quarrelling signs are as sure',
+    'Math.max(1, Math.sqrt(',
+    'Math.min(1, Math.sqrt(',
+  ),
+  core(
+    'debrief/measured.ts',
+    'aerial on the wrong side',
+    'aerial.x * s - aerial.y * c',
+    'aerial.x * s + aerial.y * c',
+  ),
+  core('locks/work.ts', 'the pound is for nothing', 'state.upper -= dt', 'state.upper -= 0 * dt'),
+  core('locks/work.ts', 'a chamber empties linearly', 'Math.sqrt(Math.abs(head) + FILM_M)', '1'),
+  core(
+    'locks/work.ts',
+    'gates move against a head',
+    'if (Math.abs(head) > MADE_M) return',
+    'if (Math.abs(head) > 9) return',
+  ),
+  core(
+    'locks/boat-in-lock.ts',
+    'the cill is under the bow',
+    'chamber - draught - lock.upperCill',
+    'chamber + draught - lock.upperCill',
+  ),
+  core(
+    'locks/sited.ts',
+    'left is right',
+    'Math.abs(at[IN_LOCK.T]!) > lock.width / 2) return NaN',
+    'Math.abs(at[IN_LOCK.T]!) > 99) return NaN',
+  ),
+  core(
+    'locks/sited.ts',
+    'what is filled runs up',
+    'state.flowIn * (1 - share)',
+    'state.flowIn * share',
+  ),
+  core(
+    'locks/sited.ts',
+    'a neighbour pushes water on',
+    '(-her.along * m) / (1 - m)',
+    '(her.along * m) / (1 - m)',
+  ),
+  core(
+    'locks/leaves.ts',
+    'leaves swing down-stream',
+    'const along = [-s, -hand * c]',
+    'const along = [s, -hand * c]',
+  ),
+  core(
+    'locks/leaves.ts',
+    'the cill is never out',
+    "side === 'cill' ? out === 0",
+    "side === 'cill' ? out < 9",
+  ),
+  core(
+    'sim/locks-now.ts',
+    'lines do not know the level',
+    'lines[at + LINE.RISE]! -= rises',
+    'lines[at + LINE.RISE]! -= 0 * rises',
+  ),
+  core(
+    'sim/locks-now.ts',
+    'the push is up-stream',
+    'push.along * sited.north - push',
+    '-push.along * sited.north - push',
+  ),
+  core(
+    'score/lock-jobs.ts',
+    'people walk on water',
+    'if (!isShut(sited.lock, state, end)) return [];',
+    '',
+  ),
+  core(
+    'score/lock-watch.ts',
+    'a line made fast is safe',
+    "this.crew.tellLine(i, 'hangs her');\n        this.crew.inDanger = true;",
+    "this.crew.tellLine(i, 'hangs her');",
+  ),
+  core(
+    'brief/through-gates.ts',
+    'both leaves are one',
+    'open.leaves[LEAF[end].right] = open.leavesTo[LEAF[end].right] = 0',
+    'open.leaves[LEAF[end].right] = open.leavesTo[LEAF[end].right] = 1',
+  ),
+  core(
+    'review/faults/at-locks.ts',
+    'one sign for all',
+    'Math.max(before, time - SIGN_HOLDS_S)',
+    'time - SIGN_HOLDS_S',
+  ),
+];

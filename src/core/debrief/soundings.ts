@@ -1,0 +1,91 @@
+import { KEEL, KEEL_COLUMNS } from '../craft';
+import { lineCrosses, nearestOnPolygon, seriesAt } from '../math';
+import {
+  CLOCK,
+  pointOnWater,
+  soundKeel,
+  sounded,
+  UNDER,
+  type Bridge,
+  type Scratch,
+  type SimState,
+  type World,
+} from '../sim';
+import { hullPart, type HullPart } from './hull-part';
+
+/** Least water under her, m: negative where she is aground. */
+export interface LeastUnder {
+  readonly time: number;
+  readonly depth: number;
+  readonly part: HullPart;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Least room over her highest point while any of her was under a bridge, m: negative where she does not fit. */
+export interface LeastOver {
+  readonly time: number;
+  readonly room: number;
+  readonly name: string;
+}
+
+/** Looks down and up as she goes: water under her, and what she passes under. */
+export class Sounder {
+  private readonly known: boolean;
+  under: LeastUnder | null = null;
+  over: LeastOver | null = null;
+  /** Water under her now, m; infinite where nothing is known of it. */
+  now = Infinity;
+
+  constructor(private readonly world: World) {
+    this.known = sounded(world.environment) || world.gates !== undefined;
+  }
+
+  look(state: SimState, scratch: Scratch): void {
+    if (this.known) this.lookDown(state, scratch);
+    for (const bridge of this.world.bridges ?? []) this.lookUp(state, bridge);
+  }
+
+  private lookDown(state: SimState, scratch: Scratch): void {
+    scratch.clock[CLOCK.TIME] = state.time;
+    soundKeel(state.motion, this.world, scratch);
+    this.now = scratch.under[UNDER.LEAST]!;
+    if (this.under && this.under.depth <= this.now) return;
+    const { keel, spec } = this.world.craft;
+    const k = scratch.under[UNDER.AT]! * KEEL_COLUMNS;
+    const [x, y] = [keel[k + KEEL.X]!, keel[k + KEEL.Y]!];
+    this.under = {
+      time: state.time,
+      depth: this.now,
+      part: hullPart(x, y, spec.hull.length, spec.hull.beam),
+      ...pointOnWater(state, x, y),
+    };
+  }
+
+  private lookUp(state: SimState, bridge: Bridge): void {
+    if (!isUnder(state, this.world, bridge)) return;
+    const { environment, craft } = this.world;
+    const level = environment.level ? seriesAt(environment.level, state.time) : 0;
+    const room = bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
+    if (this.over && this.over.room <= room) return;
+    this.over = { time: state.time, room, name: bridge.name };
+  }
+}
+
+/** Is any of her deck under a bridge? Her highest point counts wherever on her it stands. */
+function isUnder(state: SimState, { craft }: World, { outline }: Bridge): boolean {
+  const near = { x: 0, y: 0, distance: 0 };
+  const { deck, length } = craft.spec.hull;
+  const middle = pointOnWater(state, 0, 0);
+  nearestOnPolygon(near, outline, middle.x, middle.y);
+  if (near.distance > length) return false;
+  let before = pointOnWater(state, deck[deck.length - 2]!, deck[deck.length - 1]!);
+  for (let i = 0; i < deck.length; i += 2) {
+    const corner = pointOnWater(state, deck[i]!, deck[i + 1]!);
+    nearestOnPolygon(near, outline, corner.x, corner.y);
+    if (near.distance < 0) return true;
+    if (lineCrosses(outline, before.x, before.y, corner.x, corner.y)) return true;
+    before = corner;
+  }
+  return false;
+}

@@ -1,0 +1,103 @@
+import { GRAVITY_MPS2 } from '../units';
+import { copyLock, type Lock, type LockState } from './lock';
+import { workLock } from './work';
+
+/** A boat in a chamber, as far as the water and the walls ask. m, m². */
+export interface LockedBoat {
+  readonly length: number;
+  readonly beam: number;
+  readonly draught: number;
+  /** How deep her stern and its rudder hang, m. */
+  readonly sternDraught: number;
+  /** How deep that of her hangs which lies over the cill, m; her stern's draught, or her own, if not given. */
+  readonly overCill?: number;
+  /** Highest point over the water, m. */
+  readonly airDraught: number;
+  /** Does she lie with her bow to the upper gates? */
+  readonly bowUp: boolean;
+  /** From the upper gates to the end of her that lies towards them, m. */
+  readonly fromUpper: number;
+}
+
+/** Share of a jet's push that comes on a hull: through the ground it is broken up first. Judgement, ±50 %. */
+const JET = { gate: 0.4, ground: 0.15 } as const;
+const SECTION_FULLNESS = 0.9;
+
+/**
+ * Force along the chamber on a boat over her weight, as the trade states it (per mille when times a thousand); positive towards the
+ * lower gates. Two parts, both documented approximations, ±50 % together:
+ *
+ *   slope   the chamber's water swinging about (dQ/dt)/(g A_w), A_w the wetted section
+ *   jet     Σ k ρ q v (A_h/A_w)/(ρ g V) momentum of the inflow on her section's share of the chamber's
+ */
+export function pullOnBoat(lock: Lock, state: LockState, boat: LockedBoat): number {
+  const depth = Math.max(0.1, state.chamber - lock.floor);
+  const wetted = lock.width * depth;
+  const section = SECTION_FULLNESS * boat.beam * boat.draught;
+  const displaced = 0.6 * boat.length * boat.beam * boat.draught;
+  const head = state.upper - state.chamber;
+  const speed = Math.sqrt(2 * GRAVITY_MPS2 * Math.max(0, head));
+  let jet = 0;
+  lock.paddles.forEach((paddle, i) => {
+    if (paddle.end !== 'upper') return;
+    const q = paddle.discharge * paddle.area * state.open[i]! * speed;
+    jet += JET[paddle.where] * q * speed;
+  });
+  return state.slope + (jet * Math.min(1, section / wetted)) / (GRAVITY_MPS2 * displaced);
+}
+
+/** What holds or hangs her. */
+export type HangUp =
+  /** An end of her comes down on the upper cill. */
+  | { readonly is: 'on the cill'; readonly end: 'bow' | 'stern'; readonly by: number }
+  /** She lies under the gates that open, or reaches into their swing. */
+  | { readonly is: 'in the gates'; readonly end: 'upper' | 'lower' }
+  /** Not enough water over the floor or the lower cill. */
+  | { readonly is: 'on the bottom'; readonly by: number };
+
+/** Water an end of her has over the cill, m; null where none of her is over it. */
+export function overCill(
+  lock: Lock,
+  { chamber }: LockState,
+  boat: LockedBoat,
+): { readonly end: 'bow' | 'stern'; readonly water: number } | null {
+  if (boat.fromUpper >= lock.cillReach) return null;
+  const end = boat.bowUp ? 'bow' : 'stern';
+  const draught = boat.overCill ?? (end === 'stern' ? boat.sternDraught : boat.draught);
+  return { end, water: chamber - draught - lock.upperCill };
+}
+
+/** What holds her now; empty where she floats free. */
+export function hangUps(lock: Lock, state: LockState, boat: LockedBoat): readonly HangUp[] {
+  const found: HangUp[] = [];
+  const cill = overCill(lock, state, boat);
+  if (cill && cill.water < 0) found.push({ is: 'on the cill', end: cill.end, by: -cill.water });
+  if (boat.fromUpper < 0) found.push({ is: 'in the gates', end: 'upper' });
+  if (boat.fromUpper + boat.length > lock.length) found.push({ is: 'in the gates', end: 'lower' });
+  const under = state.chamber - lock.floor - Math.max(boat.draught, boat.sternDraught);
+  if (under < 0) found.push({ is: 'on the bottom', by: -under });
+  return found;
+}
+
+/** Farther ahead than this nobody looks, s. */
+const AHEAD_S = 900;
+const LOOK_S = 0.5;
+
+/**
+ * Seconds until she hangs as the paddles are being wound, and on what; null where she does not. It is saved by shutting the
+ * paddles that empty and filling again: see `savedIn`.
+ */
+export function timeLeft(
+  lock: Lock,
+  from: LockState,
+  boat: LockedBoat,
+): { readonly seconds: number; readonly hangs: HangUp } | null {
+  const state = copyLock(from);
+  for (let t = 0; t <= AHEAD_S; t += LOOK_S) {
+    const [hangs] = hangUps(lock, state, boat);
+    if (hangs) return { seconds: t, hangs };
+    if (t > 0 && state.flowIn === 0 && state.flowOut === 0) return null;
+    workLock(lock, state, LOOK_S);
+  }
+  return null;
+}

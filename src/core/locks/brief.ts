@@ -1,0 +1,140 @@
+import { pullOnBoat, type LockedBoat } from './boat-in-lock';
+import { leafLength, lockAtRest, type End, type Lock } from './lock';
+import { headAt, MADE_M, orderLock, workLock } from './work';
+
+/** Room that is wanted about a boat: fenders each side, and before gates and cill, m. Judgement. */
+const FENDER_M = 0.15;
+const END_M = 0.5;
+
+/** Does she fit, and how much is over, m; negative where she does not. */
+export interface Fit {
+  readonly alongside: number;
+  /** Two as broad as she abreast, fenders between. */
+  readonly abreast: number;
+  /** Chamber less her length, from the upper gate to the swing of the lower leaves, and from the cill when it counts, going down. */
+  readonly gates: number;
+  readonly cill: number;
+  /** Water over the shallower cill at the level she passes it, and room under the coping is not reckoned here. */
+  readonly water: number;
+}
+
+/** Lengthways of the chamber that the lower leaves swing through as they open up-stream, m. */
+export function swingRoom({ width, lowerGates }: Lock): number {
+  if (lowerGates.kind === 'guillotine') return 0;
+  return lowerGates.kind === 'single' ? width : leafLength(width);
+}
+
+export function fitIn(lock: Lock, boat: Omit<LockedBoat, 'fromUpper' | 'bowUp'>): Fit {
+  const deep = Math.max(boat.draught, boat.sternDraught);
+  return {
+    alongside: lock.width - boat.beam - 2 * FENDER_M,
+    abreast: lock.width - 2 * boat.beam - 3 * FENDER_M,
+    gates: lock.length - swingRoom(lock) - boat.length - 2 * END_M,
+    cill: lock.length - lock.cillReach - swingRoom(lock) - boat.length - 2 * END_M,
+    water: Math.min(lock.upper.level - lock.upperCill, lock.lower.level - lock.lowerCill) - deep,
+  };
+}
+
+/** How a chamber is filled or emptied at some pace of the paddles. */
+export interface Making {
+  readonly to: End;
+  /** Paddles wound at once to this share, and on to full once half the head is gone. */
+  readonly first: number;
+  readonly seconds: number;
+  /** Greatest rate of the level, m/s, and pull along the chamber over her weight. */
+  readonly fastest: number;
+  readonly pull: number;
+  /** Chamber's level at the end, and what a pound of its own area has lost or gained, m. */
+  readonly level: number;
+  readonly poundChange: number;
+}
+
+const MOST_S = 3600;
+const LOOK_S = 0.5;
+
+/** Works the chamber from one level to the other, and tells how it went; null where it is not made within the hour. */
+export function makeLevel(lock: Lock, to: End, first: number, boat: LockedBoat): Making | null {
+  const state = lockAtRest(lock, to === 'upper' ? 'lower' : 'upper');
+  const whole = Math.abs(headAt(state, to));
+  const wind = (share: number) =>
+    lock.paddles.forEach(({ end }, paddle) => {
+      if (end === to) orderLock(lock, state, { do: 'wind', paddle, to: share });
+    });
+  wind(first);
+  let [fastest, pull, opened] = [0, 0, first >= 1];
+  while (Math.abs(headAt(state, to)) > MADE_M) {
+    if (state.time > MOST_S) return null;
+    if (!opened && Math.abs(headAt(state, to)) < whole / 2) {
+      wind(1);
+      opened = true;
+    }
+    const before = state.chamber;
+    workLock(lock, state, LOOK_S);
+    fastest = Math.max(fastest, Math.abs(state.chamber - before) / LOOK_S);
+    pull = Math.max(pull, Math.abs(pullOnBoat(lock, state, boat)));
+  }
+  const pound = to === 'upper' ? state.upper - lock.upper.level : state.lower - lock.lower.level;
+  return {
+    to,
+    first,
+    seconds: state.time,
+    fastest,
+    pull,
+    level: state.chamber,
+    poundChange: pound,
+  };
+}
+
+/** Pull over her weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
+export const BORNE = 0.003;
+const PACES = [1, 0.5, 0.25] as const;
+
+/** The quickest pace that keeps the pull within what hands hold; the gentlest of all where none does. */
+export function gentlest(lock: Lock, to: End, boat: LockedBoat): Making | null {
+  const tried = PACES.flatMap((first) => makeLevel(lock, to, first, boat) ?? []);
+  return tried.find(({ pull }) => pull <= BORNE) ?? tried.at(-1) ?? null;
+}
+
+/** Rope from a cleat to a bollard on the coping with its tail back aboard, m: enough at the lowest level of the chamber. */
+export function lineLength(lock: Lock, coping: number, along: number, freeboard: number): number {
+  const lowest = Math.min(lock.upper.level, lock.lower.level);
+  const up = Math.max(0, coping - lowest - freeboard);
+  // There and back, and a turn in the hand.
+  return 2 * Math.sqrt(up * up + along * along) + 2;
+}
+
+/** Pace on foot by a lock's side and over its gates, m/s. Judgement: nobody runs. */
+const WALK_MPS = 1.2;
+const BESIDE_BOAT_S = 40;
+
+/**
+ * Time for the whole passage, s, by how many hands are ashore: gates and paddles worked one after the other, walking between,
+ * from the landing (m away) to the crew back aboard.
+ */
+export function passageTime(
+  lock: Lock,
+  going: 'up' | 'down',
+  hands: number,
+  landing: number,
+): number | null {
+  const to: End = going === 'up' ? 'upper' : 'lower';
+  const at: LockedBoat = {
+    length: 1,
+    beam: 1,
+    draught: 0.5,
+    sternDraught: 0.5,
+    airDraught: 1,
+    bowUp: true,
+    fromUpper: 1,
+  };
+  const made = makeLevel(lock, to, 1, at);
+  if (!made) return null;
+  const shared = Math.max(1, hands);
+  const winding = lock.paddles.reduce((sum, { winding: each }) => sum + 2 * each, 0) / shared;
+  const leaves =
+    (lock.upperGates.kind === 'mitre' ? 2 : 1) + (lock.lowerGates.kind === 'mitre' ? 2 : 1);
+  const swings = ((lock.upperGates.swing + lock.lowerGates.swing) * leaves) / Math.min(2, shared);
+  // Along the chamber and across by a gate, twice, for every pair of hands that has to do all of it.
+  const walking = (2 * landing + 4 * (lock.length + lock.width)) / WALK_MPS / shared;
+  return made.seconds + winding + swings + walking + 2 * BESIDE_BOAT_S;
+}

@@ -1,0 +1,69 @@
+import type { Review } from '../context';
+import type { FaultRule } from './types';
+
+/** A sign holds for the paddles wound within so long of it, s; two wound within so long are one move. Judgement. */
+const SIGN_HOLDS_S = 60;
+const ONE_MOVE_S = 6;
+
+/** Moments somebody of the crew began to wind a paddle further open. */
+function paddlesUp({ take }: Review) {
+  return take.events.flatMap((event) =>
+    event.is === 'lock' && event.what === 'paddle up' && event.who !== null
+      ? [{ time: event.time, who: event.who }]
+      : [],
+  );
+}
+
+/** A paddle was wound up with no sign from the helm that she is held since the move before. */
+export const paddleWithoutSign: FaultRule<'paddle without sign'> = {
+  id: 'paddle without sign',
+  find(review) {
+    const signs = review.orders.flatMap(({ time, order }) => (order.do === 'signal' ? [time] : []));
+    let moved = -Infinity;
+    return paddlesUp(review).flatMap(({ time, who }) => {
+      const before = moved;
+      moved = time;
+      if (time - before <= ONE_MOVE_S) return [];
+      const seen = signs.some((at) => at <= time && at >= Math.max(before, time - SIGN_HOLDS_S));
+      if (seen) return [];
+      return [{ rule: 'paddle without sign', time, until: time, figures: { who } }];
+    });
+  },
+};
+
+/** She lay over the cill while the chamber fell. */
+export const overTheCill: FaultRule<'over the cill'> = {
+  id: 'over the cill',
+  find({ take }) {
+    return take.events.flatMap((event) => {
+      if (event.is !== 'lock' || event.what !== 'over the cill') return [];
+      const hung = take.events.find(
+        (later) => later.is === 'lock' && later.what === 'on the cill' && later.time >= event.time,
+      );
+      const figures = { left: event.seconds ?? null, hung: hung !== undefined };
+      const until = hung?.time ?? event.time;
+      return [{ rule: 'over the cill', time: event.time, until, figures }];
+    });
+  },
+};
+
+/** A line was made fast in a chamber that fell, and took her weight. */
+export const lineFastInLock: FaultRule<'line fast in a lock'> = {
+  id: 'line fast in a lock',
+  find({ take }) {
+    return take.events.flatMap((event) => {
+      if (event.is !== 'line' || event.what !== 'loads up') return [];
+      const { line, time } = event;
+      const worse = take.events.find(
+        (later) =>
+          later.is === 'line' &&
+          later.line === line &&
+          later.time >= time &&
+          (later.what === 'hangs her' || later.what === 'parted'),
+      );
+      const parted = worse?.is === 'line' && worse.what === 'parted';
+      const figures = { line, hung: worse !== undefined, parted };
+      return [{ rule: 'line fast in a lock', time, until: worse?.time ?? time, figures }];
+    });
+  },
+};

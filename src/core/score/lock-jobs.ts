@@ -1,0 +1,156 @@
+import {
+  gatesOf,
+  headAt,
+  intoLock,
+  isShut,
+  IN_LOCK,
+  leafSides,
+  MADE_M,
+  orderLock,
+  outOfLock,
+  type End,
+  type LockOrder,
+  type LockState,
+  type Side,
+  type SitedLock,
+} from '../locks';
+import type { SimState, World } from '../sim';
+import type { LockEvent } from './events';
+import type { Hand, Job } from './hand';
+import { markNow } from './marks';
+import { LOOKS_S, WALKS_ASHORE_MPS } from './rigging';
+import type { HandsOrder } from './types';
+
+/** Somebody who works a paddle or a leaf stands so far back from the chamber's edge, m. */
+const STANDS_BACK_M = 1;
+/** So long somebody leans on a gate for the levels to be made, s. */
+const LEANS_FOR_S = 900;
+
+type AtLock = Extract<HandsOrder, { do: 'lock' }>;
+
+/** What the jobs at a lock need to know and to tell. */
+export interface LockSide {
+  readonly state: SimState;
+  readonly world: World;
+  readonly now: number;
+  tellLock(lock: number, what: LockEvent, who: number | null): void;
+}
+
+interface Spot {
+  readonly s: number;
+  readonly t: number;
+}
+
+const endAt = (lock: SitedLock, end: End) => (end === 'upper' ? 0 : lock.lock.length);
+
+function spotOf(sited: SitedLock, end: End, side: Side): Spot {
+  const t = sited.lock.width / 2 + STANDS_BACK_M;
+  return { s: endAt(sited, end), t: side === 'left' ? t : -t };
+}
+
+/**
+ * Way on foot between two places beside a lock, m: along its side, and across by gates that stand shut; null where none do.
+ */
+export function wayOnFoot(sited: SitedLock, state: LockState, from: Spot, to: Spot): number | null {
+  if (from.t * to.t > 0) {
+    const ds = from.s - to.s;
+    const dt = from.t - to.t;
+    return Math.sqrt(ds * ds + dt * dt);
+  }
+  const ways = (['upper', 'lower'] as const).flatMap((end) => {
+    if (!isShut(sited.lock, state, end)) return [];
+    const at = endAt(sited, end);
+    return [Math.abs(from.s - at) + Math.abs(from.t - to.t) + Math.abs(to.s - at)];
+  });
+  return ways.length > 0 ? Math.min(...ways) : null;
+}
+
+/** Walks to a place by the lock; whoever is at hand is there. */
+function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<number, boolean> {
+  if (hand.who === null) return true;
+  const sited = at.world.gates!.locks[lock]!;
+  if (!hand.at || hand.at.aboard) {
+    at.tellLock(lock, 'not there', hand.who);
+    return false;
+  }
+  const here = markNow(at.state, hand.at.mark);
+  const where = new Float64Array(2);
+  intoLock(where, sited, here.x, here.y);
+  const from = { s: where[IN_LOCK.S]!, t: where[IN_LOCK.T]! };
+  const way = wayOnFoot(sited, at.state.locks[lock]!, from, spot);
+  if (way === null) {
+    at.tellLock(lock, 'no way across', hand.who);
+    return false;
+  }
+  yield at.now + way / WALKS_ASHORE_MPS;
+  hand.at = { aboard: false, mark: { name: '', ...outOfLock(sited, spot.s, spot.t) } };
+  return true;
+}
+
+/** A paddle wound, or gates swung, by somebody ashore: walked to, waited for, and done in its own time. */
+export function* workAtLock(at: LockSide, hand: Hand, { lock, order }: AtLock): Job {
+  if (order.do === 'wind') yield* wind(at, hand, lock, order);
+  else yield* swing(at, hand, lock, order);
+}
+
+function* wind(
+  at: LockSide,
+  hand: Hand,
+  lock: number,
+  order: Extract<LockOrder, { do: 'wind' }>,
+): Job {
+  const sited = at.world.gates!.locks[lock]!;
+  const state = at.state.locks[lock]!;
+  const paddle = sited.lock.paddles[order.paddle]!;
+  if (!(yield* goTo(at, hand, lock, spotOf(sited, paddle.end, paddle.side)))) return;
+  const turns = Math.abs(order.to - state.open[order.paddle]!);
+  at.tellLock(lock, order.to > state.open[order.paddle]! ? 'paddle up' : 'paddle down', hand.who);
+  orderLock(sited.lock, state, order);
+  yield at.now + turns * paddle.winding;
+}
+
+/** The leaf on whose side somebody stands comes first. */
+function nearestFirst(
+  at: LockSide,
+  hand: Hand,
+  lock: number,
+  end: End,
+  sides: readonly Side[],
+): readonly Side[] {
+  if (!hand.at || hand.at.aboard) return sides;
+  const sited = at.world.gates!.locks[lock]!;
+  const here = markNow(at.state, hand.at.mark);
+  const where = new Float64Array(2);
+  intoLock(where, sited, here.x, here.y);
+  const off = (side: Side) => {
+    const { s, t } = spotOf(sited, end, side);
+    return Math.abs(where[IN_LOCK.S]! - s) + Math.abs(where[IN_LOCK.T]! - t);
+  };
+  return [...sides].sort((a, b) => off(a) - off(b));
+}
+
+function* swing(
+  at: LockSide,
+  hand: Hand,
+  lock: number,
+  order: Extract<LockOrder, { do: 'gates' }>,
+): Job {
+  const sited = at.world.gates!.locks[lock]!;
+  const state = at.state.locks[lock]!;
+  const { end, to, leaf } = order;
+  const sides = leafSides(sited.lock, end);
+  const wanted = leaf && sides.includes(leaf) ? [leaf] : nearestFirst(at, hand, lock, end, sides);
+  for (const side of wanted) {
+    if (!(yield* goTo(at, hand, lock, spotOf(sited, end, side)))) return;
+    const until = at.now + LEANS_FOR_S;
+    while (to === 'open' && Math.abs(headAt(state, end)) > MADE_M) {
+      if (at.now >= until) return at.tellLock(lock, 'never level', hand.who);
+      yield at.now + LOOKS_S;
+    }
+    if (orderLock(sited.lock, state, { ...order, leaf: side }))
+      return at.tellLock(lock, 'other gates open', hand.who);
+    at.tellLock(lock, to === 'open' ? 'gates open' : 'gates shut', hand.who);
+    // Whoever is at hand has somebody on each side.
+    if (hand.who !== null) yield at.now + gatesOf(sited.lock, end).swing;
+  }
+}

@@ -1,0 +1,126 @@
+import { LINE, MADE } from '../holding';
+import { bedOfLock, overCill, timeLeft, weightOf } from '../locks';
+import { cos, sin } from '../math';
+import {
+  lineColumn,
+  lineLimits,
+  lineNow,
+  lyingIn,
+  PSI,
+  X,
+  Y,
+  type SimState,
+  type World,
+} from '../sim';
+import type { Crew } from './crew';
+import type { TakeEvent } from './events';
+
+/** A fast line that has come to lead so much steeper, m, and pulls by this share of what parts it, is loading up. Judgement. */
+const STEEPER_M = 0.15;
+const LOADS_SHARE = 0.05;
+/** She hangs on it from this share, or this share of her weight on. */
+const HANGS_SHARE = 0.2;
+const HANGS_WEIGHT = 0.05;
+const LOADS_WEIGHT = 0.01;
+/** A chamber that loses so much falls, m³/s: more than gates leak. */
+const FALLS_M3PS = 0.05;
+/** Pressed on to a cill by less than this she still comes off by herself, m. */
+const ON_CILL_M = 0.05;
+
+/** Sees what goes wrong for a boat in a chamber: hung on the cill, hung on a line made fast. Looks at every sample. */
+export class LockWatch {
+  private readonly riseWhenFast = new Map<number, number>();
+  private readonly told = new Set<string>();
+  hung = false;
+
+  constructor(
+    private readonly world: World,
+    private readonly crew: Crew,
+    private readonly events: TakeEvent[],
+  ) {}
+
+  look(state: SimState, underKeel: number): void {
+    const { gates, craft } = this.world;
+    if (!gates) return;
+    gates.locks.forEach((sited, lock) => {
+      const now = state.locks[lock]!;
+      const boat = lyingIn(sited, state.motion, craft);
+      if (!boat) return;
+      const over = overCill(sited.lock, now, boat);
+      const falls = now.gates.upper === 0 && now.flowOut > now.flowIn + FALLS_M3PS;
+      if (over && falls && this.first('over the cill')) {
+        const left = timeLeft(sited.lock, now, boat);
+        this.tell(state, lock, 'over the cill', left?.seconds);
+      }
+      if (!over) this.told.delete('over the cill');
+      if (over && underKeel < -ON_CILL_M && this.isOnCill(state, lock)) {
+        this.hung = true;
+        if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
+      }
+      this.lookAtLines(state);
+    });
+  }
+
+  private isOnCill(state: SimState, lock: number): boolean {
+    const sited = this.world.gates!.locks[lock]!;
+    const { deck } = this.world.craft.spec.hull;
+    const { motion } = state;
+    const s = sin(motion[PSI]!);
+    const c = cos(motion[PSI]!);
+    for (let i = 0; i < deck.length; i += 2) {
+      const east = motion[X]! + deck[i]! * s + deck[i + 1]! * c;
+      const north = motion[Y]! + deck[i]! * c - deck[i + 1]! * s;
+      if (bedOfLock(sited, east, north) === sited.lock.upperCill) return true;
+    }
+    return false;
+  }
+
+  /** A line made fast in a chamber that falls takes her weight: it warns, and she hangs or it parts. */
+  private lookAtLines(state: SimState): void {
+    const { lines } = this.crew.rigging;
+    for (let i = 0; i < lines.length; i++) {
+      const made = lineColumn(state, this.world, i, LINE.MADE);
+      if (made === MADE.PARTED && this.riseWhenFast.has(i) && this.told.has(`loads ${i}`))
+        this.crew.inDanger = true;
+      if (made !== MADE.FAST || lineColumn(state, this.world, i, LINE.ON) !== 0) {
+        this.riseWhenFast.delete(i);
+        continue;
+      }
+      const rise = lineColumn(state, this.world, i, LINE.RISE);
+      const from = this.riseWhenFast.get(i) ?? rise;
+      this.riseWhenFast.set(i, Math.min(from, rise));
+      if (rise < from + STEEPER_M) continue;
+      const { tension } = lineNow(state, this.world, i);
+      const { breaks } = lineLimits(this.world, i);
+      const weight = weightOf(this.world.craft.spec.hull.mass);
+      if (
+        tension > Math.min(LOADS_SHARE * breaks, LOADS_WEIGHT * weight) &&
+        this.first(`loads ${i}`)
+      )
+        this.crew.tellLine(i, 'loads up');
+      if (
+        tension > Math.min(HANGS_SHARE * breaks, HANGS_WEIGHT * weight) &&
+        this.first(`hangs ${i}`)
+      ) {
+        this.crew.tellLine(i, 'hangs her');
+        this.crew.inDanger = true;
+      }
+    }
+  }
+
+  private first(what: string): boolean {
+    if (this.told.has(what)) return false;
+    this.told.add(what);
+    return true;
+  }
+
+  private tell(
+    state: SimState,
+    lock: number,
+    what: 'over the cill' | 'on the cill',
+    seconds?: number,
+  ): void {
+    const left = seconds === undefined ? {} : { seconds };
+    this.events.push({ time: state.time, is: 'lock', lock, what, who: null, ...left });
+  }
+}

@@ -1,0 +1,82 @@
+import { runTake } from '../score';
+import { beatOf, inputOf } from '../testing/manoeuvre';
+import { LOCK_WALLS, lockAt, swingGates, windTo } from '../testing/locks';
+import { lockColumns, lockRecorded, LOCK_COLUMNS, sampleBefore } from '.';
+
+const take = runTake(
+  inputOf(
+    [
+      beatOf({ is: 'start' }, [
+        { after: 2, order: windTo(0, 1) },
+        { after: 2, order: windTo(1, 0.5) },
+      ]),
+    ],
+    { is: 'after', seconds: 60 },
+    {
+      obstacles: LOCK_WALLS,
+      locks: [lockAt()],
+      start: { x: 0, y: -8, heading: 0, speed: 0 },
+      limit: 70,
+    },
+  ),
+);
+
+describe('a lock in a record', () => {
+  it('reads as it stood, between samples by straight lines', () => {
+    const { time, lock1Chamber } = take.trace;
+    const at = (t: number) => lockRecorded(take.trace, 0, lockAt(), t);
+    const i = 300;
+    expect(at(time[i]!).state.chamber).toBe(lock1Chamber![i]);
+    const between = at((time[i]! + time[i + 1]!) / 2).state.chamber;
+    expect(between).toBeCloseTo((lock1Chamber![i]! + lock1Chamber![i + 1]!) / 2, 12);
+    expect(at(0).state.open[0]).toBe(0);
+    expect(at(30).state.open[0]).toBe(1);
+    expect(at(30).state.open[1]).toBeCloseTo(0.5, 9);
+    expect(at(1e9).state.chamber).toBe(lock1Chamber!.at(-1));
+  });
+
+  it('rises as fast as what comes in over its area', () => {
+    const { rising, state } = lockRecorded(take.trace, 0, lockAt(), 30);
+    const flow = 0.62 * 0.3 * 1.5 * Math.sqrt(2 * 9.80665 * (2 - state.chamber));
+    expect(rising).toBeCloseTo(flow / (16 * 6), 3);
+  });
+
+  it('stands as it begins where a record has none of it', () => {
+    const open = lockAt({}, 'upper', 'open');
+    const { state, rising } = lockRecorded(take.trace, 1, open, 10);
+    expect(state.gates.upper).toBe(1);
+    expect(rising).toBe(0);
+  });
+
+  it('has a column for everything, none twice', () => {
+    const names = lockColumns(0, 4);
+    expect(names).toHaveLength(3 + 4 + 4);
+    expect(new Set(LOCK_COLUMNS).size).toBe(LOCK_COLUMNS.length);
+    for (const name of names) expect(take.trace[name]).toHaveLength(take.trace.time.length);
+  });
+
+  it('a sample before a time is the last that is not after it', () => {
+    const trace = { ...take.trace, time: Float64Array.of(0, 1, 2, 4) };
+    expect([-1, 0, 0.5, 1, 3.9, 4, 9].map((t) => sampleBefore(trace, t))).toEqual([
+      0, 0, 0, 1, 2, 3, 3,
+    ]);
+  });
+});
+
+it('one leaf opened is recorded as one leaf', () => {
+  const one = runTake(
+    inputOf(
+      [beatOf({ is: 'start' }, [{ after: 0, order: swingGates('lower', 'open', null, 'left') }])],
+      { is: 'after', seconds: 30 },
+      {
+        obstacles: LOCK_WALLS,
+        locks: [lockAt()],
+        start: { x: 0, y: -8, heading: 0, speed: 0 },
+        limit: 40,
+      },
+    ),
+  );
+  const { state } = lockRecorded(one.trace, 0, lockAt(), 25);
+  expect([...state.leaves]).toEqual([0, 0, 1, 0]);
+  expect(state.gates).toEqual({ upper: 0, lower: 1 });
+});

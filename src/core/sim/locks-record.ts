@@ -1,0 +1,43 @@
+import { lockAtRest, type LockState, type SitedLock } from '../locks';
+import { lockColumns, sampleBefore, type Trace } from './trace';
+
+/** A lock as a record has it at a moment, and how fast its chamber rises then, m/s. */
+export interface LockRecorded {
+  readonly state: LockState;
+  readonly rising: number;
+}
+
+/**
+ * The kth lock of a record at a time, by straight lines between samples; its paddles are taken to stay as they are. As it begins
+ * where the record has none.
+ */
+export function lockRecorded(
+  trace: Trace,
+  k: number,
+  sited: SitedLock,
+  time: number,
+): LockRecorded {
+  const state = lockAtRest(sited.lock, 'lower');
+  const names = lockColumns(k, sited.lock.paddles.length);
+  const columns = names.map((name) => trace[name]);
+  if (!columns[0] || trace.time.length === 0) return { state: sited.begins, rising: 0 };
+  const i = sampleBefore(trace, time);
+  const last = Math.min(i + 1, trace.time.length - 1);
+  const span = trace.time[last]! - trace.time[i]!;
+  const share = span > 0 ? Math.max(0, Math.min(1, (time - trace.time[i]!) / span)) : 0;
+  const read = (c: number) => {
+    const values = columns[c]!;
+    return values[i]! + share * (values[last]! - values[i]!);
+  };
+  state.time = time;
+  state.chamber = read(0);
+  state.upper = read(1);
+  state.lower = read(2);
+  for (let leaf = 0; leaf < 4; leaf++) state.leaves[leaf] = state.leavesTo[leaf] = read(3 + leaf);
+  state.gates.upper = Math.max(state.leaves[0]!, state.leaves[1]!);
+  state.gates.lower = Math.max(state.leaves[2]!, state.leaves[3]!);
+  for (let p = 0; p < state.open.length; p++) state.open[p] = state.wound[p] = read(7 + p);
+  state.cillOut = state.chamber < sited.lock.upperCill ? 1 : 0;
+  const rising = span > 0 ? (columns[0][last]! - columns[0][i]!) / span : 0;
+  return { state, rising };
+}

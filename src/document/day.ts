@@ -1,0 +1,169 @@
+import { z } from 'zod';
+import type { Outcome } from '@/core/score';
+import { runTake } from '@/core/score';
+import { conditionsSchema, MOST_STREAM_MPS, type Conditions } from './conditions';
+import { compass, within } from './fields';
+import type { ManoeuvreFile } from './manoeuvre';
+import { check, type Result } from './result';
+import { toRunInput } from './run-input';
+import { instantOf } from './tide';
+
+const moment = z.number().min(-1e11).max(1e11);
+
+/** Wind, level and stream at a moment of a day, seconds since 1970 UTC; null where nobody tells. */
+const dayHour = z.strictObject({
+  at: moment,
+  wind: z
+    .strictObject({
+      from_deg: compass,
+      speed_mps: within(0, 60, 'm/s'),
+      gust_mps: within(0, 90, 'm/s'),
+    })
+    .nullable(),
+  level_m: z.number().nullable(),
+  stream: z.strictObject({ set_deg: compass, speed_mps: within(0, 20, 'm/s') }).nullable(),
+});
+export type DayHour = z.infer<typeof dayHour>;
+
+/** A day at a place by its own clocks: what blows and flows, and who says so. */
+export const daySchema = z.strictObject({
+  /** Time zone of its clocks. */
+  zone: z.string().max(60),
+  from: moment,
+  to: moment,
+  hours: z.array(dayHour).min(2).max(400),
+  /** High and low waters in it. */
+  turns: z.array(z.strictObject({ at: moment, level_m: z.number() })).max(40),
+  windBy: z.string().max(200),
+  tideBy: z.string().max(200),
+});
+export type Day = z.infer<typeof daySchema>;
+
+/** A gust an hour's forecast names stands so many standard deviations over the mean. */
+const GUST_DEVIATIONS = 2.7;
+const MOST_INTENSITY = 0.5;
+
+/** What a day tells at a moment: of the hour before it, level by straight lines; null outside the day. */
+export function hourAt({ hours }: Pick<Day, 'hours'>, at: number): DayHour | null {
+  const after = hours.findIndex((hour) => hour.at > at);
+  if (after === 0 || hours.length === 0) return null;
+  const a = hours[after < 0 ? hours.length - 1 : after - 1]!;
+  const b = hours[after < 0 ? hours.length - 1 : after]!;
+  if (after < 0 && at > a.at) return null;
+  if (a.level_m === null || b.level_m === null || a === b) return { ...a, at };
+  const share = (at - a.at) / (b.at - a.at);
+  return { ...a, at, level_m: a.level_m + share * (b.level_m - a.level_m) };
+}
+
+const to3 = (value: number) => Math.round(value * 1000) / 1000 + 0;
+
+/**
+ * The conditions of a moment of a day: its wind with its gusts, its stream, and its level to the end of the longest run. What
+ * the day does not tell stays as it was, and so do shelter, banks and depth. Fails where a figure is beyond what is handled in.
+ */
+export function conditionsAt(
+  conditions: Conditions,
+  day: Pick<Day, 'hours'>,
+  at: number,
+  limit_s: number,
+): Result<Conditions> {
+  const now = hourAt(day, at);
+  const later = hourAt(day, at + limit_s);
+  const { changes: _winds, ...wind } = conditions.wind;
+  const { changes: _streams, ...stream } = conditions.stream;
+  const blows = now?.wind;
+  const deviation = blows
+    ? Math.max(0, (blows.gust_mps - blows.speed_mps) / GUST_DEVIATIONS / (blows.speed_mps || 1))
+    : 0;
+  const level = now?.level_m ?? null;
+  return check<Conditions>(conditionsSchema, {
+    ...conditions,
+    when: instantOf(at),
+    wind: blows
+      ? {
+          ...wind,
+          from_deg: Math.round(blows.from_deg),
+          speed_mps: to3(blows.speed_mps),
+          ...(deviation > 0
+            ? {
+                gusts: {
+                  ...wind.gusts,
+                  intensity: Math.min(MOST_INTENSITY, to3(deviation)),
+                },
+              }
+            : {}),
+        }
+      : conditions.wind,
+    stream: now?.stream
+      ? {
+          ...stream,
+          set_deg: Math.round(now.stream.set_deg) % 360,
+          speed_mps: to3(Math.min(MOST_STREAM_MPS, now.stream.speed_mps)),
+        }
+      : conditions.stream,
+    ...(level === null
+      ? {}
+      : {
+          level: [
+            { at_s: 0, level_m: to3(level) },
+            { at_s: limit_s, level_m: to3(later?.level_m ?? level) },
+          ],
+        }),
+  });
+}
+
+/** How a manoeuvre goes at a moment of a day. */
+export interface DayRun {
+  readonly at: number;
+  /** Null where it cannot be played, and why. */
+  readonly outcome: Outcome | null;
+  readonly why: string | null;
+  /** Least clearance, water under her and room over her, m; null where there is none to tell. */
+  readonly clearance: number | null;
+  readonly under: number | null;
+  readonly over: number | null;
+  /** Speed of the worst touch, m/s. */
+  readonly touch: number | null;
+}
+
+/** Least water under and room over her that count as within limits, m. Judgement: waves and squat eat the rest. */
+export const LEAST_UNDER_M = 0.3;
+export const LEAST_OVER_M = 0.3;
+
+/** Does a run count as within limits: done, nothing harder than a soft touch, water under her and room over her? */
+export function withinLimits({ outcome, under, over }: DayRun): boolean {
+  return (
+    outcome === 'reached' &&
+    (under === null || under >= LEAST_UNDER_M) &&
+    (over === null || over >= LEAST_OVER_M)
+  );
+}
+
+/** Plays a manoeuvre at moments of a day, one after the other. */
+export function* playDay(
+  file: ManoeuvreFile,
+  day: Pick<Day, 'hours'>,
+  moments: readonly number[],
+): Generator<DayRun> {
+  const nothing = { outcome: null, why: null, clearance: null, under: null, over: null };
+  for (const at of moments) {
+    const conditions = conditionsAt(file.conditions, day, at, file.limit_s);
+    const input = conditions.ok
+      ? toRunInput({ ...file, conditions: conditions.value })
+      : conditions;
+    if (!input.ok) {
+      yield { at, ...nothing, touch: null, why: input.problems[0]!.message };
+      continue;
+    }
+    const { outcome, margins } = runTake(input.value);
+    yield {
+      at,
+      outcome,
+      why: null,
+      clearance: margins.clearance?.distance ?? null,
+      under: margins.underKeel?.depth ?? null,
+      over: margins.overhead?.room ?? null,
+      touch: margins.touch?.speed ?? null,
+    };
+  }
+}

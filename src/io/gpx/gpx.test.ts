@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import { demoFile } from '@/document/testing/demo';
+import { readGpx } from '.';
+
+const { place } = demoFile('under-sallow-bridge');
+const { lat_deg, lon_deg } = place.origin!;
+const wrap = (inside: string) =>
+  `<?xml version="1.0"?><gpx version="1.1" creator="t" xmlns="http://www.topografix.com/GPX/1/1">${inside}</gpx>`;
+const point = (tag: string, north: number, inside = '') =>
+  `<${tag} lat="${lat_deg + north / 111_195}" lon="${lon_deg}">${inside}</${tag}>`;
+
+it('lays tracks, routes and waypoints on the place, names as text', () => {
+  const text = wrap(
+    point('wpt', 100, '<name>&lt;b&gt;Perch&lt;/b&gt; 🐟</name>') +
+      point('wpt', 0) +
+      `<trk><trkseg>${point('trkpt', 0)}${point('trkpt', 50)}</trkseg><trkseg>${point('trkpt', 60)}${point('trkpt', 70)}</trkseg></trk>` +
+      `<rte>${point('rtept', 10)}${point('rtept', 20)}</rte>`,
+  );
+  const layer = readGpx(text, 'mine.gpx', place);
+  if (!layer.ok) throw new Error(layer.problems[0]!.message);
+  expect(layer.value.waypoints.map(({ name }) => name)).toEqual(['<b>Perch</b> 🐟', 'waypoint 2']);
+  expect(layer.value.waypoints[0]!.at[1]).toBeCloseTo(100, 0);
+  expect(layer.value.tracks.map((track) => track.length).sort()).toEqual([2, 2, 2]);
+});
+
+it.each([
+  ['', /not GPX|no GPX/],
+  ['{"type":"FeatureCollection"}', /not GPX|no GPX/],
+  ['<html><p>hello</html>', /not GPX|no GPX/],
+  [wrap(''), /no track and no waypoint/],
+  [wrap('<wpt lat="10" lon="10"/>'), /from this place/],
+  [wrap('<wpt lat="abc" lon="10"/>'), /no GPX|from this place/],
+  [
+    `<!DOCTYPE g [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;&a;">]>${wrap('<wpt lat="1" lon="1"><name>&b;</name></wpt>')}`,
+    /./,
+  ],
+])('says what is wrong with it: %#', (text, message) => {
+  const layer = readGpx(text, 'x', place);
+  expect(layer.ok ? '' : layer.problems[0]!.message).toMatch(message);
+});
+
+it('is refused on a place without a position', () => {
+  const { origin: _origin, ...nowhere } = place;
+  expect(readGpx(wrap(point('wpt', 0)), 'x', nowhere)).toMatchObject({ ok: false });
+});
+
+it('takes anything at all without falling over', () => {
+  const bit = fc.oneof(
+    fc.string({ maxLength: 30 }),
+    fc.constantFrom(
+      '<gpx>',
+      '</gpx>',
+      '<wpt lat="46.5" lon="-31.2">',
+      '</wpt>',
+      '<trk><trkseg>',
+      '<trkpt/>',
+    ),
+  );
+  fc.assert(
+    fc.property(fc.array(bit, { maxLength: 20 }), (bits) => {
+      expect(typeof readGpx(bits.join(''), 'x', place).ok).toBe('boolean');
+    }),
+    { numRuns: 300 },
+  );
+});

@@ -1,0 +1,1 @@
+export { MOST_GPX, readGpx, type GpxLayer } from './read';

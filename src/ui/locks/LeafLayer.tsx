@@ -1,0 +1,42 @@
+'use client';
+import { Line } from 'react-konva';
+import { leafOutline, leavesOf } from '@/core/locks';
+import { lockRecorded } from '@/core/sim';
+import type { Take } from '@/core/score';
+import { usePlayhead } from '../state/playhead';
+import type { Palette } from '../theme/palette';
+import { useWorkedLocks } from './use-worked';
+
+/** Leaves of the locks that are worked, as they stand at the playhead; and a cill once it is out of the water. */
+export function LeafLayer({
+  take,
+  palette,
+}: {
+  take: Pick<Take, 'trace'> | null;
+  palette: Palette;
+}) {
+  const locks = useWorkedLocks();
+  const time = usePlayhead((p) => p.time);
+  const states = locks.map((sited, k) =>
+    take ? lockRecorded(take.trace, k, sited, time).state : sited.begins,
+  );
+  return leavesOf(locks).map((leaf) => {
+    const sited = locks[leaf.lock]!;
+    const state = states[leaf.lock]!;
+    if (leaf.side === 'cill' && state.cillOut === 0) return null;
+    const outline = new Float64Array(8);
+    leafOutline(outline, sited, leaf, state);
+    return (
+      <Line
+        key={`${leaf.lock} ${leaf.end} ${leaf.side}`}
+        points={[...outline]}
+        closed
+        fill={leaf.side === 'cill' ? palette.land : palette.ink}
+        stroke={palette.ink}
+        strokeWidth={1}
+        strokeScaleEnabled={false}
+        listening={false}
+      />
+    );
+  });
+}

@@ -1,0 +1,101 @@
+'use client';
+import { useMemo } from 'react';
+import { lockFigures, type LockFigures } from '@/core/brief';
+import { BORNE, type Lock, type LockedBoat, type Making } from '@/core/locks';
+import type { LockWorking } from '@/document';
+import { useUnits } from '../state/preferences';
+import { clock, distance, type Units } from '../words/units';
+
+/** Landing to lock, m, where nothing is told of it. Assumption. */
+const LANDING_M = 40;
+const FREEBOARD_M = 0.9;
+
+/** What a lock means for a boat, worked out by working it: fit, times, pace of the paddles, rope, hands. */
+export function LockBrief({
+  working,
+  lock,
+  boat,
+}: {
+  working: LockWorking;
+  lock: Lock;
+  boat: LockedBoat;
+}) {
+  const figures = useMemo(
+    () => lockFigures(lock, boat, working.coping_m, FREEBOARD_M, LANDING_M, 'down'),
+    [lock, boat, working],
+  );
+  return (
+    <section aria-label="Lock brief" className="pt-2" data-testid="lock-brief">
+      <FiguresOfLock figures={figures} landing={LANDING_M} />
+    </section>
+  );
+}
+
+/** Fit, paces, rope and times of a lock for a boat. */
+export function FiguresOfLock({
+  figures: { fit, up, down, rope, hands },
+  landing,
+}: {
+  figures: LockFigures;
+  landing: number;
+}) {
+  const units = useUnits();
+  const over = (m: number) =>
+    m < 0 ? `${distance(-m, units)} too little` : `${distance(m, units)} over`;
+  const rows: [string, string, boolean][] = [
+    ['beam, fenders both sides', over(fit.alongside), fit.alongside < 0],
+    ['two of her abreast', over(fit.abreast), false],
+    ['clear of both gates’ swing', over(fit.gates), fit.gates < 0],
+    ['and of the cill, going down', over(fit.cill), fit.cill < 0],
+    ['water on the cills', over(fit.water), fit.water < 0],
+    ['rope, to the coping and back', distance(rope, units), false],
+  ];
+  return (
+    <>
+      <dl>
+        {rows.map(([what, figure, hurts]) => (
+          <div key={what} className="rule-t flex justify-between gap-3 py-1">
+            <dt>{what}</dt>
+            <dd className={`figures text-right ${hurts ? 'font-semibold text-hurt' : ''}`}>
+              {hurts ? '▲ ' : ''}
+              {figure}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <Pace words="Going up" making={up} units={units} />
+      <Pace words="Going down" making={down} units={units} />
+      <p className="rule-t py-1">
+        The whole passage, from {distance(landing, units)} off and back aboard:{' '}
+        <span className="figures">
+          {hands.map((s, i) => `${i + 1} ashore ${s === null ? '–' : clock(s)}`).join(', ')}
+        </span>
+      </p>
+    </>
+  );
+}
+
+const SHARE_WORDS: Readonly<Record<number, string>> = {
+  1: 'full at once',
+  0.5: 'half first',
+  0.25: 'a quarter first',
+};
+
+/** How the paddles are best wound: the quickest at which hands can hold her. */
+function Pace({ words, making, units }: { words: string; making: Making | null; units: Units }) {
+  if (!making) return <p className="rule-t py-1 text-hurt">{words}: not made within the hour.</p>;
+  const { first, seconds, fastest, pull, poundChange } = making;
+  const borne = pull <= BORNE;
+  return (
+    <p className="rule-t py-1">
+      <span className="font-semibold">{words}</span>: paddles {SHARE_WORDS[first]}
+      {first < 1 ? ', full once half the head is gone' : ''};{' '}
+      <span className="figures">{clock(seconds)}</span>, at most{' '}
+      <span className="figures">{distance(fastest * 60, units)}</span> a minute, pull{' '}
+      <span className="figures">{(pull * 1000).toFixed(1)} ‰</span> of her weight
+      {borne ? ', which hands hold on a turn' : ': more than hands hold, have her on two lines'}.
+      {Math.abs(poundChange) > 0.01 &&
+        ` The pound ${poundChange < 0 ? 'falls' : 'rises'} by ${distance(Math.abs(poundChange), units)}.`}
+    </p>
+  );
+}

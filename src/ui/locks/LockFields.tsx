@@ -1,0 +1,94 @@
+'use client';
+import { useState } from 'react';
+import { usualLock, type LockWorking } from '@/document';
+import { LengthBox } from '../parts/LengthBox';
+import { GateFields } from './GateFields';
+import { LockBench, type LockBoat } from './LockBench';
+import { PaddleFields } from './PaddleFields';
+
+type LevelKey = 'upper_m' | 'lower_m' | 'upperCill_m' | 'lowerCill_m' | 'floor_m' | 'coping_m';
+const LEVELS: readonly (readonly [LevelKey, string])[] = [
+  ['upper_m', 'level above'],
+  ['lower_m', 'level below'],
+  ['coping_m', 'coping'],
+  ['upperCill_m', 'upper cill'],
+  ['lowerCill_m', 'lower cill'],
+  ['floor_m', 'floor'],
+];
+
+/** How a lock is worked: its levels, sizes and paddles; and the bench it is worked on. */
+export function LockFields({
+  name,
+  outline,
+  working,
+  fleet,
+  change,
+}: {
+  name: string;
+  outline: readonly (readonly [number, number])[];
+  working: LockWorking | undefined;
+  fleet: readonly LockBoat[];
+  change: (working: LockWorking) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  if (!working)
+    return (
+      <button
+        type="button"
+        className="text-plan underline"
+        onClick={() => change(usualLock(outline))}
+      >
+        Give it gates, paddles and levels
+      </button>
+    );
+  const set = (part: Partial<LockWorking>) => change({ ...working, ...part });
+  return (
+    <div className="flex flex-col gap-1 pt-1">
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        <LengthBox
+          label="chamber"
+          value={working.length_m}
+          least={5}
+          most={400}
+          onChange={(length_m) => set({ length_m })}
+        />
+        <LengthBox
+          label="by"
+          value={working.width_m}
+          least={1.5}
+          most={60}
+          onChange={(width_m) => set({ width_m })}
+        />
+        {LEVELS.map(([key, label]) => (
+          <LengthBox
+            key={key}
+            label={label}
+            value={working[key]}
+            least={-30}
+            most={60}
+            onChange={(m) => set({ [key]: m })}
+          />
+        ))}
+        <LengthBox
+          label="cill reaches in"
+          value={working.cillReach_m}
+          least={0}
+          most={20}
+          onChange={(cillReach_m) => set({ cillReach_m })}
+        />
+      </div>
+      <GateFields working={working} set={set} />
+      <PaddleFields working={working} set={set} />
+      <button
+        type="button"
+        className="mt-1 min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan"
+        onClick={() => setOpen(true)}
+      >
+        Work this lock
+      </button>
+      {open && (
+        <LockBench name={name} working={working} fleet={fleet} onClose={() => setOpen(false)} />
+      )}
+    </div>
+  );
+}

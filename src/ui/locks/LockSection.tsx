@@ -1,0 +1,205 @@
+'use client';
+import { scaleLinear } from 'd3-scale';
+import type { Lock, LockedBoat, LockState } from '@/core/locks';
+import { useUnits } from '../state/preferences';
+import { distance } from '../words/units';
+
+const GATE_PX = 7;
+/** Over this an air draught is a mast's, m; and a house beside a mast stands so high. Drawing only. */
+const LOW_M = 4;
+const HOUSE_M = 1.9;
+
+/** A boat in a section. */
+export interface InSection {
+  readonly boat: LockedBoat;
+  /** Level of the water she floats on, m. */
+  readonly level: number;
+  /** Hung up on something. */
+  readonly hurt: boolean;
+  readonly name: string;
+}
+
+/** A lock cut lengthways: levels, cills, gates, paddles and boats, as they are now. Up-stream lies to the right. */
+export function LockSection({
+  lock,
+  state,
+  boats,
+  coping,
+  width: WIDTH = 700,
+  height: HEIGHT = 300,
+}: {
+  lock: Lock;
+  state: LockState;
+  boats: readonly InSection[];
+  coping: number;
+  /** Drawn for so many pixels. */
+  width?: number;
+  height?: number;
+}) {
+  const units = useUnits();
+  const aside = Math.max(6, lock.length * 0.28);
+  const x = scaleLinear([-aside, lock.length + aside], [0, WIDTH]);
+  const low = Math.min(lock.floor, lock.lowerCill, lock.upperCill) - 0.6;
+  const masts = boats.map(({ boat, level }) => level + Math.min(LOW_M, boat.airDraught));
+  const high = Math.max(coping, lock.upper.level, ...masts) + 0.7;
+  const y = scaleLinear([low, high], [HEIGHT, 0]);
+  const bottom = y(low);
+  // Distances in the chamber are told from the upper gates; here they run from the lower ones.
+  const lefts = (boat: LockedBoat) => lock.length - boat.fromUpper - boat.length;
+  const taller = (y(0) - y(1)) / (x(1) - x(0));
+  const water = (from: number, to: number, level: number) => (
+    <rect
+      x={x(from)}
+      y={y(level)}
+      width={x(to) - x(from)}
+      height={bottom - y(level)}
+      className="fill-water"
+    />
+  );
+  const label = (at: number, level: number) => (
+    <text
+      x={x(at)}
+      y={y(level) + 15}
+      textAnchor="middle"
+      className="figures fill-ink stroke-water text-[12.5px]"
+      strokeWidth="4"
+      paintOrder="stroke"
+    >
+      {distance(level, units)}
+    </text>
+  );
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="w-full border border-hairline bg-paper"
+        role="img"
+        aria-label={`Section: chamber at ${distance(state.chamber, units)}, above ${distance(state.upper, units)}, below ${distance(state.lower, units)}`}
+      >
+        {water(-aside, 0, state.lower)}
+        {water(0, lock.length, state.chamber)}
+        {water(lock.length, lock.length + aside, state.upper)}
+        <path
+          d={`M0 ${bottom} L0 ${y(lock.lowerCill)} H${x(0)} V${y(lock.floor)} H${x(lock.length - lock.cillReach)} V${y(lock.upperCill)} H${WIDTH} V${bottom} Z`}
+          className="fill-land stroke-ink"
+          strokeWidth="1.2"
+        />
+        {boats.map(({ boat, level, hurt, name }) => (
+          <g key={name} data-boat={name} data-left={lefts(boat).toFixed(1)}>
+            <Hull boat={boat} left={lefts(boat)} level={level} x={x} y={y} hurt={hurt} />
+          </g>
+        ))}
+        {(['lower', 'upper'] as const).map((end) => {
+          const at = end === 'lower' ? 0 : lock.length;
+          const shut = 1 - state.gates[end];
+          const cill = end === 'lower' ? lock.lowerCill : lock.upperCill;
+          return (
+            <g key={end}>
+              <rect
+                x={x(at) - GATE_PX / 2}
+                y={y(coping)}
+                width={GATE_PX}
+                height={y(cill) - y(coping)}
+                className="fill-ink"
+                opacity={0.12 + 0.88 * shut}
+              />
+              {lock.paddles.map((paddle, i) =>
+                paddle.end === end ? (
+                  <rect
+                    key={paddle.name}
+                    x={x(at) - 16 + 10 * (i % 2) + (end === 'lower' ? 0 : 12)}
+                    y={y(cill) - 4 - 22 * state.open[i]!}
+                    width={6}
+                    height={4 + 22 * state.open[i]!}
+                    className={state.open[i]! > 0 ? 'fill-plan' : 'fill-quiet'}
+                  >
+                    <title>{paddle.name}</title>
+                  </rect>
+                ) : null,
+              )}
+            </g>
+          );
+        })}
+        <line
+          x1={x(0)}
+          x2={x(lock.length)}
+          y1={y(coping)}
+          y2={y(coping)}
+          className="stroke-ink"
+          strokeWidth="1.4"
+        />
+        {label(-aside / 2, state.lower)}
+        {label(lock.length * 0.1, state.chamber)}
+        {label(lock.length + aside / 2, state.upper)}
+        <text x={8} y={16} className="fill-quiet text-[12px]">
+          below
+        </text>
+        <text x={WIDTH - 8} y={16} textAnchor="end" className="fill-quiet text-[12px]">
+          above
+        </text>
+      </svg>
+      {taller > 1.2 && (
+        <figcaption className="text-[12px] text-quiet">
+          heights drawn {taller.toFixed(1)} times as large as lengths
+        </figcaption>
+      )}
+    </figure>
+  );
+}
+
+/** The boat in section: her hull at her draught, deeper at the stern, and how high she stands. */
+function Hull({
+  boat,
+  left,
+  level,
+  x,
+  y,
+  hurt,
+}: {
+  boat: LockedBoat;
+  left: number;
+  level: number;
+  x: (m: number) => number;
+  y: (m: number) => number;
+  hurt: boolean;
+}) {
+  const right = left + boat.length;
+  const [bow, stern] = boat.bowUp ? [right, left] : [left, right];
+  const in_ = boat.bowUp ? -1 : 1;
+  const deck = level + Math.min(1.2, boat.airDraught * 0.5);
+  // A mast is a line; what stands lower is a house.
+  const masted = boat.airDraught > LOW_M;
+  const house = level + (masted ? HOUSE_M : boat.airDraught);
+  const mast = stern - in_ * boat.length * 0.55;
+  const points: [number, number][] = [
+    [bow, deck + 0.15],
+    [bow + in_ * boat.length * 0.1, level - boat.draught],
+    [stern - in_ * boat.length * 0.08, level - boat.sternDraught],
+    [stern, level - boat.sternDraught * 0.6],
+    [stern, deck],
+    [stern - in_ * boat.length * 0.25, deck],
+    [stern - in_ * boat.length * 0.28, house],
+    [stern - in_ * boat.length * 0.55, house],
+    [stern - in_ * boat.length * 0.6, deck],
+  ];
+  return (
+    <>
+      {masted && (
+        <line
+          x1={x(mast)}
+          x2={x(mast)}
+          y1={y(deck)}
+          y2={y(level + boat.airDraught)}
+          className="stroke-ink"
+          strokeWidth="1.6"
+        />
+      )}
+      <path
+        d={`M${points.map(([a, b]) => `${x(a)} ${y(b)}`).join('L')}Z`}
+        className={hurt ? 'fill-hurt-fill stroke-hurt' : 'fill-paper stroke-ink'}
+        strokeWidth={hurt ? 2.4 : 1.4}
+        strokeLinejoin="round"
+      />
+    </>
+  );
+}

@@ -1,0 +1,51 @@
+import type { LockAhead, Through } from '@/core/brief';
+import { boatSpeed, clock, distance, type Units } from './units';
+
+const GATES: Readonly<Record<Through['gates'], string>> = {
+  'one leaf': 'by one leaf',
+  'both leaves': 'by both leaves',
+  'the gate': 'by the gate',
+};
+
+/** "by one leaf (4.1 m): 2 of 16 tries touch firmly, best at 1.0 kn" */
+export function throughText(through: Through, units: Units): string {
+  const { gates, tries, touched, missed, gap, speed, upwind } = through;
+  const best = `best at ${boatSpeed(speed, units)}${upwind > 0 ? `, ${distance(upwind, units)} up-wind of the line` : ''}`;
+  const end =
+    missed === tries
+      ? 'she does not get in at all: look at depth, height and breadth'
+      : `${touched} of ${tries} tries touch firmly or hard${missed > 0 ? `, ${missed} do not get in` : ''}, ${best}`;
+  return `${GATES[gates]} (${distance(gap, units)}): ${end}`;
+}
+
+/** Which of one leaf or both today's wind asks for, and why; null where there is nothing to choose. */
+export function gatesAdvice(through: readonly Through[]): string | null {
+  const one = through.find(({ gates }) => gates === 'one leaf');
+  const both = through.find(({ gates }) => gates === 'both leaves');
+  if (!one || !both) return null;
+  const fails = (t: Through) => t.touched + t.missed;
+  if (fails(one) === 0) return 'One leaf is enough in this wind: one gate less to walk round for.';
+  if (fails(both) < fails(one)) return 'Open both leaves: in this wind one is not enough room.';
+  if (fails(both) === both.tries)
+    return 'Neither will do without a touch in this wind: lie on the landing, bow-haul her in, or wait.';
+  return 'Both leaves are no better here than one.';
+}
+
+/** Is it set for her, and when she leaves where she lies. */
+export function setText(ahead: LockAhead, units: Units): string {
+  const { setForHer, readyIn, inside, way, takes, leaveAt, end } = ahead;
+  if (inside) return `She lies in it, to leave by the ${end} gates.`;
+  if (setForHer)
+    return readyIn === 0
+      ? `Set for her, the ${end} gates open: ${distance(way, units)} to go, about ${clock(takes)}.`
+      : `Set for her, the ${end} gates shut: ${clock(readyIn ?? 0)} to open them.`;
+  if (readyIn === null) return 'Set against her, and its level is never made with these paddles.';
+  return `Set against her: somebody at the other end comes first. Turned round for her in ${clock(readyIn)} at least; leave after ${clock(leaveAt ?? 0)} to meet the gates open.`;
+}
+
+/** Which side to lie, and why. */
+export function sideText({ side }: LockAhead): string {
+  if (side === null)
+    return 'Wind across is too light to choose a side by: lie where the bollards and the first paddle are.';
+  return `Lie to the ${side} looking up-stream: the wind lays her to that wall.`;
+}

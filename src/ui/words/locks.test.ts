@@ -1,0 +1,103 @@
+import type { LockAhead, Through } from '@/core/brief';
+import { lockAtRest } from '@/core/locks';
+import { toLock, usualLock } from '@/document';
+import { gatesAdvice, setText, sideText, throughText } from './lock-ahead';
+import { gatesText, lockEventText, lockNowText, lockTrouble, paddleText, shareText } from './locks';
+
+const METRES = { speed: 'kn', length: 'm', north: 'N' } as never;
+
+const through = (part: Partial<Through>): Through => ({
+  gates: 'one leaf',
+  tries: 16,
+  touched: 0,
+  missed: 0,
+  gap: 4.1,
+  speed: 0.5,
+  upwind: 0,
+  ...part,
+});
+
+describe('a lock in words', () => {
+  it('paddles and gates as they are called for', () => {
+    expect([0, 0.25, 0.5, 0.4, 1].map(shareText)).toEqual([
+      'down',
+      'a quarter up',
+      'half up',
+      '40 % up',
+      'all the way up',
+    ]);
+    const base = { do: 'paddle', after_s: 0, lock: 'L', paddle: 'the near one' } as const;
+    expect(paddleText({ ...base, to: 0 })).toBe('wind the near one down');
+    expect(paddleText({ ...base, to: 0.5 })).toBe('wind the near one half up');
+    const gates = { do: 'gates', after_s: 0, lock: 'L', end: 'lower' } as const;
+    expect(gatesText({ ...gates, leaf: 'both', to: 'open' })).toBe('open the lower gates');
+    expect(gatesText({ ...gates, leaf: 'left', to: 'shut' })).toBe(
+      'shut the left leaf of the lower gates',
+    );
+  });
+
+  it('how it stands: level, which way, gates', () => {
+    const working = usualLock([
+      [0, 0],
+      [5, 0],
+      [5, 20],
+      [0, 20],
+    ]);
+    const state = lockAtRest(toLock(working), 'lower');
+    expect(lockNowText(state, 0, METRES)).toBe('0.0 m, standing; gates above shut, below shut');
+    state.gates.lower = 0.4;
+    expect(lockNowText(state, -0.01, METRES)).toContain('falling 0.6 m a minute');
+    expect(lockNowText(state, 0.01, METRES)).toContain('below 40 % open');
+  });
+
+  it('what goes wrong says so, with the time that is left', () => {
+    expect(lockTrouble('paddle up')).toBeNull();
+    expect(lockTrouble('over the cill', 95)).toContain('1:35 until she hangs');
+    expect(lockEventText('over the cill')).not.toContain('until');
+    expect(lockTrouble('no way across')).toContain('walk across');
+  });
+});
+
+describe('a lock ahead in words', () => {
+  it('one leaf or both, by what trying shows', () => {
+    const one = through({});
+    const both = through({ gates: 'both leaves', gap: 8.2 });
+    expect(gatesAdvice([one, both])).toContain('One leaf is enough');
+    expect(gatesAdvice([through({ touched: 9 }), both])).toContain('Open both');
+    const never = { touched: 16 };
+    expect(gatesAdvice([through(never), { ...both, ...never }])).toContain('Neither');
+    expect(gatesAdvice([through({ touched: 3 }), { ...both, touched: 3 }])).toContain('no better');
+    expect(gatesAdvice([through({ gates: 'the gate' })])).toBeNull();
+  });
+
+  it('tries are counted, and a boat that cannot get in is told why to look', () => {
+    expect(throughText(through({ touched: 2, upwind: 0.5 }), METRES)).toMatch(
+      /by one leaf \(4\.1 m\): 2 of 16 tries touch firmly or hard, best at .* 0\.5 m up-wind/,
+    );
+    expect(throughText(through({ missed: 16 }), METRES)).toContain('depth, height and breadth');
+  });
+
+  it('set for her or against her, and when to leave', () => {
+    const ahead = (part: Partial<LockAhead>) =>
+      ({
+        setForHer: true,
+        readyIn: 0,
+        inside: false,
+        way: 20,
+        takes: 40,
+        leaveAt: 0,
+        end: 'lower',
+        side: null,
+        ...part,
+      }) as LockAhead;
+    expect(setText(ahead({}), METRES)).toContain('the lower gates open: 20.0 m to go');
+    expect(setText(ahead({ readyIn: 18 }), METRES)).toContain('0:18 to open them');
+    expect(setText(ahead({ setForHer: false, readyIn: 240, leaveAt: 200 }), METRES)).toMatch(
+      /Set against her.*4:00 at least; leave after 3:20/,
+    );
+    expect(setText(ahead({ setForHer: false, readyIn: null }), METRES)).toContain('never made');
+    expect(setText(ahead({ inside: true, end: 'upper' }), METRES)).toContain('by the upper gates');
+    expect(sideText(ahead({ side: 'left' }))).toContain('to the left looking up-stream');
+    expect(sideText(ahead({}))).toContain('too light');
+  });
+});

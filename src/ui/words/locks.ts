@@ -1,0 +1,82 @@
+import type { LockState } from '@/core/locks';
+import type { LockCue, LockEvent } from '@/core/score';
+import type { OrderDocument } from '@/document';
+import { clock, distance, type Units } from './units';
+
+/** How far a paddle is up: "down", "a quarter up", "all the way up". */
+export function shareText(share: number): string {
+  if (share <= 0) return 'down';
+  if (share >= 1) return 'all the way up';
+  if (share === 0.25) return 'a quarter up';
+  if (share === 0.5) return 'half up';
+  return `${Math.round(share * 100)} % up`;
+}
+
+/** "wind the lower left paddle half up" */
+export function paddleText({ paddle, to }: Extract<OrderDocument, { do: 'paddle' }>): string {
+  return to <= 0 ? `wind ${paddle} down` : `wind ${paddle} ${shareText(to)}`;
+}
+
+export function gatesText({ end, leaf, to }: Extract<OrderDocument, { do: 'gates' }>): string {
+  const which = leaf === 'both' ? `the ${end} gates` : `the ${leaf} leaf of the ${end} gates`;
+  return `${to === 'open' ? 'open' : 'shut'} ${which}`;
+}
+
+export const LOCK_CUE_WORDS: Readonly<Record<LockCue, string>> = {
+  'level above': 'level with the water above',
+  'level below': 'level with the water below',
+  'open above': 'open above, by one leaf at least',
+  'open below': 'open below, by one leaf at least',
+  'wide above': 'open above, every leaf',
+  'wide below': 'open below, every leaf',
+  shut: 'shut at both ends',
+};
+
+/** Slower than this it stands, m a minute. */
+const STANDS = 0.01;
+
+/** "chamber 1.24 m, rising 0.40 m a minute; upper gates shut, lower gates open" */
+export function lockNowText({ chamber, gates }: LockState, rising: number, units: Units): string {
+  const minute = rising * 60;
+  const goes =
+    Math.abs(minute) < STANDS
+      ? 'standing'
+      : `${minute > 0 ? 'rising' : 'falling'} ${distance(Math.abs(minute), units)} a minute`;
+  const gate = (open: number) =>
+    open <= 0 ? 'shut' : open >= 1 ? 'open' : `${Math.round(open * 100)} % open`;
+  return `${distance(chamber, units)}, ${goes}; gates above ${gate(gates.upper)}, below ${gate(gates.lower)}`;
+}
+
+const EVENTS: Readonly<Record<LockEvent, string>> = {
+  'paddle up': 'a paddle is wound up',
+  'paddle down': 'a paddle is wound down',
+  'gates open': 'gates begin to open',
+  'gates shut': 'gates begin to shut',
+  'not there': 'nobody ashore to do it',
+  'no way across': 'no gates stand shut to walk across by',
+  'other gates open': 'the other gates are open: shut them first',
+  'never level': 'the level was never made',
+  'over the cill': 'she lies over the cill as the chamber falls',
+  'on the cill': 'she hangs on the cill',
+};
+
+const TROUBLE: ReadonlySet<LockEvent> = new Set([
+  'not there',
+  'no way across',
+  'other gates open',
+  'never level',
+  'over the cill',
+  'on the cill',
+]);
+
+/** What happened at a lock; with the time there is left where there is any to lose. */
+export function lockEventText(what: LockEvent, seconds?: number): string {
+  return seconds === undefined
+    ? EVENTS[what]
+    : `${EVENTS[what]}: ${clock(seconds)} until she hangs`;
+}
+
+/** The same where it is something wrong; null where it went as it should. */
+export function lockTrouble(what: LockEvent, seconds?: number): string | null {
+  return TROUBLE.has(what) ? lockEventText(what, seconds) : null;
+}

@@ -1,0 +1,73 @@
+import { runTake, type Take } from '@/core/score';
+import { toRunInput, type ManoeuvreFile } from '@/document';
+import { eventText } from '@/document/event-text';
+import { demoFile } from '@/document/testing/demo';
+import { handsOf } from '../score/said';
+import { coreOrderText } from './changes';
+import { outcomeWords, readings, surprises } from './take';
+
+const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
+
+function play(id: string, tempting = false): { take: Take; file: ManoeuvreFile } {
+  const shipped = demoFile(id);
+  const file = tempting ? { ...shipped, score: shipped.tempting!.score } : shipped;
+  const input = toRunInput(file);
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return { take: runTake(input.value), file };
+}
+
+describe('how passages end, in words', () => {
+  it('hung up on the cill: when, and what to do', () => {
+    const { take, file } = play('nell-down-cobnut-lock', true);
+    const [word, why] = outcomeWords(take, file, UNITS);
+    expect(word).toBe('Hung up');
+    expect(why).toMatch(/on the cill at \d+:\d\d: paddles down at once/);
+    const told = surprises(take, file, UNITS).map(({ text }) => text);
+    expect(
+      told.some((text) => /over the cill as the chamber falls: \d+:\d\d until/.test(text)),
+    ).toBe(true);
+  });
+
+  it('a line made fast: that she hung or it parted, and never to do it', () => {
+    const { take, file } = play('quince-alone-down-withen-lock', true);
+    const [word, why] = outcomeWords(take, file, UNITS);
+    expect(word).toBe('Not safe');
+    expect(why).toMatch(/centre line.*fast in a falling chamber.*never made fast/);
+    expect(why).not.toContain('propeller');
+  });
+
+  it('one that goes well says how clear she was, and of what', () => {
+    const { take, file } = play('nell-down-cobnut-lock');
+    expect(outcomeWords(take, file, UNITS)[0]).toBe('Done');
+    const all = readings(take, file.score, UNITS);
+    expect(all.map(({ meaning }) => meaning)).toEqual(
+      expect.arrayContaining(['water under her', 'room under footbridge over the tail']),
+    );
+    expect(surprises(take, file, UNITS)).toEqual([]);
+  });
+});
+
+describe('what is done at a lock, in words', () => {
+  const { take, file } = play('nell-up-cobnut-lock');
+
+  it('every event and order has some, for screen, files and the command line', () => {
+    for (const event of take.events) {
+      expect(eventText(event, file.score)).not.toMatch(/undefined|NaN/);
+      if (event.is !== 'order') continue;
+      expect(eventText(event, file.score)).not.toBe('');
+      expect(coreOrderText(event.order, file)).not.toMatch(/undefined|NaN/);
+    }
+    const texts = take.events.map((event) => eventText(event, file.score));
+    expect(texts).toContain('signal: wind');
+    expect(texts).toContain('Wren: paddle 1 to 40 %');
+    expect(texts).toContain('Wren: lower gates shut');
+  });
+
+  it('hands and lock stand in the hands’ lane in their order', () => {
+    const said = handsOf(take, file.score);
+    expect(said.some(({ text }) => text.includes('gates begin to shut'))).toBe(true);
+    expect(said.some(({ text }) => text.includes('a paddle is wound up'))).toBe(true);
+    const times = said.map(({ time }) => time);
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+  });
+});
