@@ -1,4 +1,12 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync, readdirSync } from 'node:fs';
+import {
+  copyFileSync,
+  cpSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+  readdirSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
@@ -229,12 +237,35 @@ describe('copies of the database', () => {
     expect(restoreBackup(db, name, at + 60_000, directory)).toBe(true);
     expect(contentsOf(db)).toEqual(then);
     expect(listBackups(directory).map((one) => one.name)).toEqual([
-      '2026-03-01T10-01-00-before.sqlite',
-      '2026-03-01T10-00-00.sqlite',
+      '2026-03-01T10-01-00-000-before.sqlite',
+      '2026-03-01T10-00-00-000.sqlite',
     ]);
     expect(readFileSync(join(directory, 'backups', name)).equals(bytes)).toBe(true);
     expect(readdirSync(directory).filter((file) => file.startsWith('reading'))).toEqual([]);
     expect(restoreBackup(db, '../../x.sqlite', at, directory)).toBe(false);
+  });
+
+  it('made in one moment are each kept, the later one above, and each holds what there was', () => {
+    const at = Date.parse('2026-03-01T10:00:00.250Z');
+    const whole = contentsOf(db);
+    const before = backUp(db, at, true, directory);
+    setAside(db, 'off-the-wall', 3);
+    const without = contentsOf(db);
+    const after = backUp(db, at, false, directory);
+    expect(listBackups(directory).map(({ name }) => name)).toEqual([after, before]);
+    restoreBackup(db, before, at, directory);
+    expect(contentsOf(db)).toEqual(whole);
+    restoreBackup(db, after, at, directory);
+    expect(contentsOf(db)).toEqual(without);
+  });
+
+  it('named to the second by an earlier version are listed by their time and can be restored', () => {
+    const at = Date.parse('2026-03-01T10:00:00Z');
+    const name = backUp(db, at, false, directory);
+    const old = '2026-03-01T09-59-59-before.sqlite';
+    copyFileSync(join(directory, 'backups', name), join(directory, 'backups', old));
+    expect(listBackups(directory)[1]).toMatchObject({ name: old, at: at - 1000 });
+    expect(restoreBackup(db, old, at, directory)).toBe(true);
   });
 });
 

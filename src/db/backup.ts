@@ -5,7 +5,7 @@ import { dataDirectory, openLibrary, type Library } from './open';
 import { contentsOf, replaceAll } from './archive';
 
 const FOLDER = 'backups';
-const NAME = /^(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})(-before)?\.sqlite$/;
+const NAME = /^(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})(?:-(\d{3}))?(-before)?\.sqlite$/;
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 /** The newest so many are kept, then one a day for so many days. */
@@ -18,9 +18,10 @@ export interface Backup {
   readonly bytes: number;
 }
 
+/** When a copy was made, by its name; older copies say it to the second. */
 const timeOf = (name: string) => {
-  const [day, clock] = NAME.exec(name)![1]!.split('T') as [string, string];
-  return Date.parse(`${day}T${clock.replaceAll('-', ':')}Z`);
+  const [, day, hour, minute, second, thousandth = '000'] = NAME.exec(name)!;
+  return Date.parse(`${day}T${hour}:${minute}:${second}.${thousandth}Z`);
 };
 
 /** Copies of the database, the newest first. */
@@ -42,10 +43,13 @@ export function backUp(
 ): string {
   const folder = join(directory, FOLDER);
   if (!existsSync(folder)) mkdirSync(folder);
-  const clock = new Date(now).toISOString().slice(0, 19).replaceAll(':', '-');
+  // No two copies bear one time: they would be one file, or nobody could say which is the newer.
+  const taken = new Set(listBackups(directory).map(({ at }) => at));
+  let at = now;
+  while (taken.has(at)) at += 1;
+  const clock = new Date(at).toISOString().slice(0, 23).replace(/[:.]/g, '-');
   const name = `${clock}${before ? '-before' : ''}.sqlite`;
-  const path = join(folder, name);
-  if (!existsSync(path)) db.run(sql`VACUUM INTO ${path}`);
+  db.run(sql`VACUUM INTO ${join(folder, name)}`);
   for (const { name: old } of spent(listBackups(directory), now)) rmSync(join(folder, old));
   return name;
 }

@@ -14,7 +14,7 @@ import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
 import { sendKept } from '../parts/send-kept';
 import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
-import { dayAndTime } from '../words/when';
+import { dayAndExactTime, dayAndTime } from '../words/when';
 
 const standing = z.object({ fresh: z.number(), same: z.number(), different: z.number() });
 const answerSchema = z.union([
@@ -212,9 +212,10 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
           <ul className="pt-3">
             {backups.map(({ name, at, bytes }) => (
               <li key={name} className="rule-t flex items-baseline gap-4 py-1.5">
-                <span className="figures">{dayAndTime(at)}</span>
+                <span className="figures">{dayAndExactTime(at)}</span>
                 <span className="figures text-quiet">
-                  {(bytes / 1e6).toFixed(1)} MB{name.includes('before') ? ', before a restore' : ''}
+                  {(bytes / 1e6).toFixed(1)} MB
+                  {name.includes('before') ? ', before something came in' : ''}
                 </span>
                 <span className="ml-auto">
                   {asked === name ? (
@@ -229,7 +230,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                     <button
                       type="button"
                       className={LINK}
-                      aria-label={`Restore the copy of ${dayAndTime(at)}`}
+                      aria-label={`Restore the copy of ${dayAndExactTime(at)}`}
                       onClick={() => setAsked(name)}
                     >
                       restore
