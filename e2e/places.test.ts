@@ -189,6 +189,45 @@ it('draws by pressing, moves what is chosen by hand and by keys, undoes, and kee
   expect((await opened(id)).place.features).toHaveLength(1);
 }, 90_000);
 
+it('an outline begun is not lost for another tool: with three corners it is put, and the last corner pressed again ends it', async () => {
+  const { driver } = app;
+  await driver.get(`${app.server.address}/places`);
+  await press("//button[normalize-space()='Draw a new place']");
+  await driver.wait(async () => (await at()).includes('/places/new-place'), 20_000);
+  const id = (await at()).split('/places/')[1]!;
+  const plan = await app.page.find('[role=application]');
+  const pressAt = (x: number, y: number) =>
+    driver.actions().move({ origin: plan, x, y }).press().release().perform();
+  await tool('quay');
+  for (const [x, y] of [
+    [-200, -100],
+    [200, -100],
+    [200, -180],
+    [-200, -180],
+  ] as const)
+    await pressAt(x, y);
+  await tool('bank');
+  const kinds = async () => {
+    await app.page.saved();
+    return (await opened(id)).place.features.map((f) => [
+      f.kind,
+      'outline_m' in f ? f.outline_m.length : 1,
+    ]);
+  };
+  expect(await kinds()).toEqual([['quay', 4]]);
+  for (const [x, y] of [
+    [-200, 200],
+    [200, 200],
+    [200, 260],
+  ] as const)
+    await pressAt(x, y);
+  await pressAt(200, 260);
+  expect(await kinds()).toEqual([
+    ['quay', 4],
+    ['bank', 3],
+  ]);
+}, 60_000);
+
 it('a file that is wrong is answered in words, and its names stay text', async () => {
   const { driver } = app;
   await driver.get(`${app.server.address}/places`);

@@ -86,13 +86,15 @@ export function AreaFields({
     case 'lock':
       return (
         <>
-          <LengthBox
-            label="depth on its cill at level 0"
-            value={area.cill_m ?? 0}
-            least={-15}
-            most={500}
-            onChange={(cill_m) => change({ cill_m })}
-          />
+          {!area.working && (
+            <LengthBox
+              label="depth on its cill at level 0"
+              value={area.cill_m ?? 0}
+              least={-15}
+              most={500}
+              onChange={(cill_m) => change({ cill_m })}
+            />
+          )}
           <p className="text-[13px] text-quiet">
             Its chamber: draw its walls as quays and its leaves as gates.
           </p>

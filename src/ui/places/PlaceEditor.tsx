@@ -103,19 +103,30 @@ function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetO
     if (checked.ok) store.getState().edit(next);
     return checked.ok;
   };
-  const complete = (all: readonly XY[]) => {
+  /** Makes a thing of the points put. What does not come to one is said; an outline's corners stay, to be mended. */
+  const complete = (all: readonly XY[], then?: Tool): void => {
     const done = finish(place, tool, all);
-    store.getState().setPoints([]);
-    if ('why' in done) return setRefused(done.why);
-    if (!edit(done.place) || tool.is === 'spot' || tool.is === 'boat') return;
+    const made = 'why' in done ? (setRefused(done.why), null) : edit(done.place) ? done.id : null;
+    if (made !== null || !isOutline(tool)) store.getState().setPoints([]);
+    if (made === null) return;
+    if (then) return store.getState().setTool(then);
+    if (tool.is === 'spot' || tool.is === 'boat') return;
     store.getState().setTool({ is: 'choose' });
-    store.getState().choose(done.id);
+    store.getState().choose(made);
+  };
+  /** Another tool: what is drawn as far as an outline goes is not lost for it. */
+  const take = (next: Tool) => {
+    setRefused(null);
+    if (isOutline(tool) && points.length >= 3) complete(points, next);
+    else store.getState().setTool(next);
   };
   const put = (at: XY) => {
     if (tool.is === 'row') return setRow({ ...row, from_m: [at[0], at[1]] });
-    const first = points[0];
-    const again = isOutline(tool) && first && points.length >= 3;
-    if (again && first[0] === at[0] && first[1] === at[1]) return complete(points);
+    const same = (point: XY | undefined) => point?.[0] === at[0] && point[1] === at[1];
+    if (isOutline(tool) && (same(points[0]) || same(points.at(-1)))) {
+      if (points.length >= 3) complete(points);
+      return;
+    }
     const next = tool.is === 'measure' && points.length === 2 ? [at] : [...points, at];
     const enough = pointsFor(tool);
     if (enough !== null && next.length >= enough) complete(next);
@@ -181,7 +192,7 @@ function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetO
             </p>
           </div>
         )}
-        <ToolList />
+        <ToolList take={take} />
         <div className="rule-t py-2">
           {tool.is === 'row' ? (
             <RowPanel

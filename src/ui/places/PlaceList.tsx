@@ -8,6 +8,7 @@ import { sendKept } from '../parts/send-kept';
 import { Problems } from '../parts/Problems';
 import { PlaceSketch } from './PlaceSketch';
 import { TakeInPlace } from './TakeInPlace';
+import { holds } from '../words/holds';
 
 export interface PlaceEntry {
   readonly id: string;
@@ -92,7 +93,7 @@ export function PlaceList({
                     {document.name}
                   </span>
                   <span className="figures block text-[13px] text-quiet">
-                    {document.features.length} things, {document.berths.length} berths
+                    {holds(document.features.length, document.berths.length)}
                   </span>
                 </span>
               </Link>

@@ -10,6 +10,7 @@ import { Problems } from '../parts/Problems';
 import { Choice } from '../parts/Choice';
 import { FileButton } from '../parts/FileButton';
 import { PlaceSketch } from './PlaceSketch';
+import { holds } from '../words/holds';
 
 const POLYGONS: readonly Unmarked['polygons'][] = ['quay', 'bank', 'pontoon', 'building', 'boat'];
 
@@ -68,9 +69,7 @@ export function TakeInPlace() {
         <section aria-label="What the file holds" className="max-w-md pt-3">
           <PlaceSketch place={read.value.place} />
           <p className="font-semibold">{read.value.place.name}</p>
-          <p>
-            {read.value.place.features.length} things, {read.value.place.berths.length} berths
-          </p>
+          <p>{holds(read.value.place.features.length, read.value.place.berths.length)}</p>
           {read.value.notes.length > 0 && (
             <>
               <ul className="text-[13px] text-quiet">

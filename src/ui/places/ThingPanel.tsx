@@ -12,6 +12,7 @@ import type { Thing } from './hit';
 import { LengthBox } from '../parts/LengthBox';
 import { NumberBox } from '../parts/NumberBox';
 import { usePlace, usePlaceStore, type FleetOutline } from './store';
+import { holds } from '../words/holds';
 
 const SOLIDS = ['quay', 'bank', 'pontoon', 'building', 'boat', 'gate'] as const;
 
@@ -278,8 +279,7 @@ function Contents() {
   return (
     <details>
       <summary className="cursor-pointer font-semibold">
-        All it holds: {things.length - place.berths.length} things, {place.berths.length}{' '}
-        {place.berths.length === 1 ? 'berth' : 'berths'}
+        All it holds: {holds(things.length - place.berths.length, place.berths.length)}
       </summary>
       {things.length === 0 && (
         <p className="text-quiet">

@@ -1,7 +1,7 @@
 'use client';
 import { AREA_KINDS } from './edit';
 import { kindWords } from './finish';
-import { usePlace, usePlaceStore, type Tool } from './store';
+import { usePlace, type Tool } from './store';
 
 const OUTLINES = ['quay', 'bank', 'pontoon', 'building', 'gate'] as const;
 const SPOTS = ['pile', 'bollard', 'buoy', 'mark', 'groundLine', 'sounding'] as const;
@@ -21,8 +21,7 @@ const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
 const kindOf = (tool: Tool) => ('kind' in tool ? `${tool.is} ${tool.kind}` : tool.is);
 
 /** What can be drawn. */
-export function ToolList() {
-  const store = usePlaceStore();
+export function ToolList({ take }: { take: (tool: Tool) => void }) {
   const now = usePlace((s) => kindOf(s.tool));
   return (
     <div role="radiogroup" aria-label="What a press does" className="grid grid-cols-2 gap-x-3">
@@ -38,7 +37,7 @@ export function ToolList() {
               name="tool"
               className="min-h-0"
               checked={on}
-              onChange={() => store.getState().setTool(tool)}
+              onChange={() => take(tool)}
             />
             {name}
           </label>

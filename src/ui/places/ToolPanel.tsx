@@ -40,7 +40,7 @@ export function ToolPanel({
       return (
         <>
           <p className="pb-1 text-quiet">
-            Press its corners round the edge; press the first again, or Enter, to end.
+            Press its corners round the edge; press the first or the last again, or Enter, to end.
           </p>
           <Typed put={put} last={points.at(-1) ?? null} />
           <p className="flex gap-4 pt-1">

@@ -1,4 +1,4 @@
-import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
+import { check, fingerRow, placeSchema, usualLock, type FingerRow, type Place } from '@/document';
 import {
   cornersOf,
   freeName,
@@ -9,6 +9,7 @@ import {
   moved,
   replaced,
   thingOf,
+  turned,
   without,
 } from './edit';
 import { finish, pointsFor } from './finish';
@@ -151,6 +152,28 @@ describe('changing a place', () => {
     expect(cornersOf(three)).toHaveLength(3);
     expect(withoutCorner(three, 0)).toBeNull();
     expect(withoutCorner(place.berths[0]!, 0)).toBeNull();
+  });
+
+  it('turns a lock with the way up-stream, and nothing else of it', () => {
+    const outline_m: [number, number][] = [
+      [0, 0],
+      [20, 0],
+      [20, 6],
+      [0, 6],
+    ];
+    const lock = {
+      kind: 'lock' as const,
+      id: 'l',
+      name: 'L',
+      outline_m,
+      working: usualLock(outline_m),
+    };
+    expect(lock.working.upstream_deg).toBe(90);
+    const once = turned(lock, -100);
+    expect(once.working).toEqual({ ...lock.working, upstream_deg: 350 });
+    expect(turned(once, 100).working).toEqual(lock.working);
+    const { working: _none, ...bare } = lock;
+    expect(turned(bare, 30)).not.toHaveProperty('working');
   });
 
   it('takes away what hung on a thing with it', () => {

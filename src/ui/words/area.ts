@@ -21,9 +21,9 @@ export function areaText(area: Area, units: Units, stands = 0): string {
         ? `${area.name}: keep out`
         : `${area.name}: no wash, ${boatSpeed(area.most_mps, units)}`;
     case 'lock': {
-      const cill =
-        area.cill_m === undefined ? '' : `, ${depthText(area.cill_m, units)} on the cill`;
-      return `${area.name}${cill}`;
+      // Where its gates are known, the lower cill is; what was told of it before does not count any longer.
+      const depth = area.working ? -area.working.lowerCill_m : area.cill_m;
+      return `${area.name}${depth === undefined ? '' : `, ${depthText(depth, units)} on the cill`}`;
     }
     case 'trees':
       return area.name;
