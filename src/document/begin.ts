@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { groundOf, lyingIn, SIDES, startFor, stuckIn } from './figures/berths';
 import type { Boat } from './boat';
-import { conditionsSchema } from './conditions';
+import { conditionsSchema, type Conditions } from './conditions';
 import { degrees, id, shortText } from './fields';
 import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from './manoeuvre';
 import { endTo, type Berth, type Place } from './place';
@@ -58,14 +58,61 @@ function markOf(place: Place, { name, edge_m: [[ax, ay], [bx, by]] }: Berth): st
 
 const compass = (radians: number) => Math.round((degrees(radians) + 720) % 360);
 
+/** Where there is a tide its nought is the lowest water: a manoeuvre does not begin there unasked. */
+export const withMeanLevel = (conditions: Conditions, { tide }: Place): Conditions =>
+  tide && !conditions.level
+    ? { ...conditions, level: [{ at_s: 0, level_m: meanLevel(tide) }] }
+    : conditions;
+
+/** What every manoeuvre that is begun has alike: its title, and nothing in its score but to stay in neutral. */
+export function begun({
+  id,
+  title,
+  boat,
+  place,
+}: Pick<Wish, 'id' | 'title' | 'boat' | 'place'>): Omit<
+  ManoeuvreFile,
+  'conditions' | 'start' | 'goal' | 'berth' | 'limit_s'
+> {
+  return {
+    $schema: MANOEUVRE_SCHEMA,
+    version: MANOEUVRE_VERSION,
+    id,
+    title,
+    note: '',
+    boat,
+    place,
+    others: [],
+    locks: [],
+    score: {
+      beats: [
+        {
+          id: 'begin',
+          title: 'in neutral',
+          cue: { is: 'start' },
+          within_s: 5,
+          orders:
+            boat.drives.length > 0
+              ? [{ do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 }]
+              : [],
+          expect: [],
+          wayOut: { say: '', take: false, orders: [] },
+        },
+      ],
+      end: { cue: { is: 'after', seconds: 20 }, within_s: 60 },
+      lines: [],
+      crew: [],
+      fenders: [],
+    },
+    dismissed: [],
+    ready: [],
+  };
+}
+
 /** A manoeuvre for a berth with start and goal, and nothing yet in its score but to stay in neutral. */
 export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
-  const { boat, place, berthId, side, going, title } = wish;
-  // Where there is a tide its nought is the lowest water: a manoeuvre does not begin there unasked.
-  const conditions =
-    place.tide && !wish.conditions.level
-      ? { ...wish.conditions, level: [{ at_s: 0, level_m: meanLevel(place.tide) }] }
-      : wish.conditions;
+  const { boat, place, berthId, side, going } = wish;
+  const conditions = withMeanLevel(wish.conditions, place);
   const berth = place.berths.find((b) => b.id === berthId);
   if (!berth)
     return failure({
@@ -122,42 +169,12 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
               ) / 10,
           };
   return success({
-    $schema: MANOEUVRE_SCHEMA,
-    version: MANOEUVRE_VERSION,
-    others: [],
-    locks: [],
-    id: wish.id,
-    title,
-    note: '',
-    boat,
-    place,
+    ...begun(wish),
     conditions,
     start: going === 'round' ? { ...start, speed_mps: 0 } : start,
     goal,
     berth:
       going === 'round' ? [] : berth.on.filter((on) => place.features.some((f) => f.id === on)),
-    score: {
-      beats: [
-        {
-          id: 'begin',
-          title: 'in neutral',
-          cue: { is: 'start' },
-          within_s: 5,
-          orders:
-            boat.drives.length > 0
-              ? [{ do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 }]
-              : [],
-          expect: [],
-          wayOut: { say: '', take: false, orders: [] },
-        },
-      ],
-      end: { cue: { is: 'after', seconds: 20 }, within_s: 60 },
-      lines: [],
-      crew: [],
-      fenders: [],
-    },
-    dismissed: [],
-    ready: [],
     // A long boat takes longer, as the root of her length.
     limit_s: Math.min(900, Math.round(USUAL_LIMIT_S * Math.max(1, Math.sqrt(length_m / 10)))),
   });

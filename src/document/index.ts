@@ -36,6 +36,7 @@ export {
   unfitOwn,
   type Comparison,
   type FigureId,
+  type FigureSubject,
   type OwnFigure,
   type Proposal,
   type Side,

@@ -10,5 +10,6 @@ export { fenderHeight, type FenderHeight } from './fenders';
 export { FIRST_LINES, firstLines, type FirstLine, type HeldBy } from './first-line';
 export { holdingOf, IN_NEUTRAL, type Carried, type Held, type Motored, type Without } from './held';
 export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';
+export { throughLock, type ThroughLock } from './through-lock';
 export { throughGates, type Through } from './through-gates';
 export { lockFigures, locksAhead, type LockAhead, type LockFigures } from './locks-ahead';

@@ -41,6 +41,8 @@ export interface Making {
   /** Paddles wound at once to this share, and on to full once half the head is gone. */
   readonly first: number;
   readonly seconds: number;
+  /** When half the head was gone, s. */
+  readonly halfAt: number;
   /** Greatest rate of the level, m/s, and pull along the chamber over her weight. */
   readonly fastest: number;
   readonly pull: number;
@@ -61,12 +63,12 @@ export function makeLevel(lock: Lock, to: End, first: number, boat: LockedBoat):
       if (end === to) orderLock(lock, state, { do: 'wind', paddle, to: share });
     });
   wind(first);
-  let [fastest, pull, opened] = [0, 0, first >= 1];
+  let [fastest, pull, halfAt] = [0, 0, 0];
   while (Math.abs(headAt(state, to)) > MADE_M) {
     if (state.time > MOST_S) return null;
-    if (!opened && Math.abs(headAt(state, to)) < whole / 2) {
+    if (halfAt === 0 && Math.abs(headAt(state, to)) < whole / 2) {
       wind(1);
-      opened = true;
+      halfAt = state.time;
     }
     const before = state.chamber;
     workLock(lock, state, LOOK_S);
@@ -78,6 +80,7 @@ export function makeLevel(lock: Lock, to: End, first: number, boat: LockedBoat):
     to,
     first,
     seconds: state.time,
+    halfAt,
     fastest,
     pull,
     level: state.chamber,

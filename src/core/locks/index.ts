@@ -43,6 +43,7 @@ export {
   fitIn,
   gentlest,
   lineLength,
+  swingRoom,
   makeLevel,
   passageTime,
   type Fit,

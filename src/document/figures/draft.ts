@@ -8,7 +8,17 @@ import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument, SimpleCue
  */
 export interface Draft {
   readonly dials: readonly Dial[];
+  /** Id of a beat at whose cue most is decided, of a score that goes on long after: the first tries end there. */
+  readonly decided?: string;
   write(values: readonly number[]): ScoreDocument;
+}
+
+/** The same score, over as one of its beats would begin. */
+export function endedAt(score: ScoreDocument, id: string): ScoreDocument {
+  const last = score.beats.findIndex((beat) => beat.id === id);
+  if (last < 1) return score;
+  const { cue, within_s } = score.beats[last]!;
+  return { ...score, beats: score.beats.slice(0, last), end: { cue, within_s } };
 }
 
 export const dial = (value: number, step: number, least: number, most: number): Dial => ({

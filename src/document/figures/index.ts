@@ -26,18 +26,17 @@ const blankManoeuvre: Omit<ManoeuvreFile, keyof FigureSubject | 'conditions'> = 
   title: 'blank',
   note: '',
   score: scoreOf([beat('begin', '', { is: 'start' }, [], '')], { is: 'after', seconds: 1 }),
-  locks: [],
   dismissed: [],
   ready: [],
-  limit_s: 60,
 };
 
 /** What of a manoeuvre says which techniques it may be done by. */
 export type FigureSubject = Pick<
   ManoeuvreFile,
-  'boat' | 'place' | 'others' | 'start' | 'goal' | 'berth'
+  'boat' | 'place' | 'others' | 'start' | 'goal' | 'berth' | 'locks' | 'limit_s'
 > & {
   readonly stream: ManoeuvreFile['conditions']['stream'];
+  readonly level?: ManoeuvreFile['conditions']['level'];
 };
 
 /** What of a whole manoeuvre says so. */
@@ -48,7 +47,9 @@ export const subjectOf = ({
   start,
   goal,
   berth,
-  conditions: { stream },
+  locks,
+  limit_s,
+  conditions: { stream, level },
 }: ManoeuvreFile): FigureSubject => ({
   boat,
   place,
@@ -56,15 +57,23 @@ export const subjectOf = ({
   start,
   goal,
   berth,
+  locks,
+  limit_s,
   stream,
+  ...(level ? { level } : {}),
 });
 
 /** A subject in a calm, its score empty. */
-const inACalm = ({ stream, ...subject }: FigureSubject) =>
+const inACalm = ({ stream, level, ...subject }: FigureSubject) =>
   settingOf({
     ...blankManoeuvre,
     ...subject,
-    conditions: { wind: { from_deg: 0, speed_mps: 0 }, stream, water: 'sea' },
+    conditions: {
+      wind: { from_deg: 0, speed_mps: 0 },
+      stream,
+      water: 'sea',
+      ...(level ? { level } : {}),
+    },
   });
 
 /** The spring that would stop her where she is to lie; null where none can. Neither wind nor score have a say in it. */
@@ -84,7 +93,7 @@ export function figuresFor(
 
 /** The same with every wait that may be in vain so many times as long, for the people there are. */
 function patient(
-  { dials, write }: Draft,
+  { dials, write, ...rest }: Draft,
   times: number,
   { crew: named, lines: rigged }: ScoreDocument,
 ): Draft {
@@ -92,6 +101,7 @@ function patient(
   const theirs = rigged.filter(({ of }) => of !== undefined);
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
   return {
+    ...rest,
     dials,
     write: (values) => {
       const { beats, end, lines, fenders, crew } = write(values);

@@ -5,7 +5,7 @@ import { merit, patternSearch, robustMerit, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { toRunInput } from '../run-input';
 import type { ScoreDocument } from '../score';
-import type { Draft } from './draft';
+import { endedAt, type Draft } from './draft';
 import { withExpectations } from './expect';
 
 /** A technique written down for one boat, place and day, as far as it has been fitted. */
@@ -40,6 +40,9 @@ interface Tried {
   readonly values: readonly number[];
   readonly cost: number;
 }
+
+/** What a try is judged by: as much of it as is decided first, the whole of it, or in weaker and stronger winds as well. */
+type By = 'first' | 'whole' | 'robust';
 
 /** One that was looked at for its ways out. */
 interface Looked {
@@ -90,7 +93,8 @@ class Fitting {
     for (const times of ROUNDS) {
       sure = [...sure, ...(yield* this.round(times, random))].sort(cheaper);
       best = yield* this.withWayOut(sure);
-      if (best?.told.take.outcome === 'reached' && best.told.wayOut!.none === 0) return;
+      if (best?.told.take.outcome !== 'reached') continue;
+      if (best.told.wayOut!.none === 0 || best.tried.draft.decided !== undefined) return;
     }
     if (best?.told.take.outcome === 'reached') yield* this.opened(best);
   }
@@ -103,7 +107,7 @@ class Fitting {
     const cost = (values: readonly number[]) => {
       const input = toRunInput({ ...this.file, score: draft.write(values) });
       if (!input.ok) return Infinity;
-      const now = this.cost(draft, values, merit);
+      const now = this.cost(draft, values, 'whole');
       // Only of what gets there is it worth asking.
       if (runTillHard(input.value).outcome !== 'reached') return now;
       const found = waysOut(input.value);
@@ -124,39 +128,40 @@ class Fitting {
     const sampled: Tried[] = [];
     for (const draft of this.drafts)
       for (const values of samplesOf(draft, times, random)) {
-        sampled.push({ draft, values, cost: this.cost(draft, values, merit) });
+        sampled.push({ draft, values, cost: this.cost(draft, values, 'first') });
         this.tries += 1;
         if (this.tries % TELL_EVERY === 0)
           yield this.told(sampled.reduce((a, b) => (b.cost < a.cost ? b : a)));
       }
     const near: Tried[] = [];
     for (const tried of sampled.sort(cheaper).slice(0, times * FINALISTS))
-      near.push(yield* this.fitted(tried, merit, PATTERN_TRIES));
+      near.push(yield* this.fitted(tried, 'first', PATTERN_TRIES));
     const sure: Tried[] = [];
-    for (const tried of near.sort(cheaper))
-      sure.push(yield* this.fitted(tried, robustMerit, ROBUST_TRIES));
+    for (const tried of near.sort(cheaper)) {
+      const found = yield* this.fitted(tried, 'robust', ROBUST_TRIES);
+      sure.push(found);
+      // Of what goes on for long one that gets there is enough.
+      const { decided } = found.draft;
+      if (decided !== undefined && this.told(found).take.outcome === 'reached') break;
+    }
     return sure;
   }
 
-  private cost(
-    draft: Draft,
-    values: readonly number[],
-    by: typeof merit | typeof robustMerit,
-  ): number {
-    const input = toRunInput({ ...this.file, score: draft.write(values) });
+  private cost(draft: Draft, values: readonly number[], by: By): number {
+    const whole = draft.write(values);
+    const short = by === 'first' && draft.decided !== undefined;
+    const score = short ? endedAt(whole, draft.decided) : whole;
+    const input = toRunInput({ ...this.file, score });
     if (!input.ok) return Infinity;
     const take = runTillHard(input.value);
+    if (short) return merit(input.value, take);
     // Every beat of a draft says its way out.
     const said = input.value.score.beats.map(() => true);
     const findings = PER_FINDING * checkScore(input.value, take, said).length;
-    return findings + (by === robustMerit ? robustMerit(input.value) : merit(input.value, take));
+    return findings + (by === 'robust' ? robustMerit(input.value) : merit(input.value, take));
   }
 
-  private *fitted(
-    from: Tried,
-    by: typeof merit | typeof robustMerit,
-    most: number,
-  ): Generator<Proposal, Tried> {
+  private *fitted(from: Tried, by: By, most: number): Generator<Proposal, Tried> {
     const { draft } = from;
     const dials = draft.dials.map((dial, i) => ({ ...dial, value: from.values[i]! }));
     const before = this.tries;

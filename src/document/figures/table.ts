@@ -22,6 +22,8 @@ import { lieOf, type Setting } from './setting';
 import { inBetweenPiles, noPiles } from './between-piles';
 import { noAnchoring, sternToOnAnchor } from './anchored';
 import { noBuoy, pickedUp } from './buoy';
+import { throughTheLock } from './passage';
+import { noPassage } from './passage-lie';
 import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
@@ -60,6 +62,7 @@ export const FIGURE_IDS = [
   'out-of-a-raft',
   'stern-to-on-anchor',
   'pick-up-a-buoy',
+  'through-the-lock',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
@@ -270,6 +273,10 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'pick-up-a-buoy': {
     unfit: (s) => lies(s) ?? noBuoy(s),
     drafts: (s) => [pickedUp(s)],
+  },
+  'through-the-lock': {
+    unfit: (s) => leaves(s) ?? noPassage(s),
+    drafts: throughTheLock,
   },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),

@@ -2,6 +2,7 @@
 import { useMemo } from 'react';
 import type { Brief } from '@/core/brief';
 import { berthOf, namedPoints, stoppingSpring, toFile } from '@/document';
+import { useSubject } from '../hooks/use-subject';
 import { useWorkspace } from '../state/context';
 import { usePreferences, type Schools } from '../state/preferences';
 import type { Units } from '../words/units';
@@ -27,14 +28,8 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
   const schools = usePreferences((p) => p.schools);
   const berth = useMemo(() => berthOf(toFile(manoeuvre, boat, place)), [manoeuvre, boat, place]);
   const { goal } = manoeuvre;
-  const { start, berth: against } = manoeuvre;
-  const { stream } = manoeuvre.conditions;
-  const { others } = manoeuvre;
-  // Not from the whole manoeuvre: dragging the wind changes nothing here.
-  const spring = useMemo(
-    () => stoppingSpring({ boat, place, others, start, goal, berth: against, stream }),
-    [boat, place, others, start, goal, against, stream],
-  );
+  const subject = useSubject();
+  const spring = useMemo(() => stoppingSpring(subject), [subject]);
   const coming = goal.is === 'lie';
   const named = coming ? namedPoints(boat).find(({ name }) => name === goal.point) : undefined;
   const across = named?.y ?? 0;

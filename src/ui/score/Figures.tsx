@@ -8,6 +8,7 @@ import {
   type Proposal,
 } from '@/document';
 import { useProposal } from '../hooks/use-job';
+import { useSubject } from '../hooks/use-subject';
 import type { TakeState } from '../hooks/use-take';
 import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -30,17 +31,8 @@ export function Figures({ state }: { state: TakeState }) {
   const store = useWorkspaceStore();
   const boat = useWorkspace((s) => s.boat);
   const { file } = state;
-  const place = useWorkspace((s) => s.place);
-  const start = useWorkspace((s) => s.manoeuvre.start);
-  const goal = useWorkspace((s) => s.manoeuvre.goal);
-  const berth = useWorkspace((s) => s.manoeuvre.berth);
-  const others = useWorkspace((s) => s.manoeuvre.others);
-  const stream = useWorkspace((s) => s.manoeuvre.conditions.stream);
-  // Not from the whole file: dragging the wind changes nothing here.
-  const offered = useMemo(
-    () => figuresFor({ boat, place, others, start, goal, berth, stream }),
-    [boat, place, others, start, goal, berth, stream],
-  );
+  const subject = useSubject();
+  const offered = useMemo(() => figuresFor(subject), [subject]);
   const [written, setWritten] = useState<Written | null>(null);
   const [asked, setAsked] = useState<FigureId | OwnFigure | null>(null);
   const begun = useRef<{ on: Manoeuvre; figure: FigureId | OwnFigure } | null>(null);

@@ -108,6 +108,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Pick up a buoy',
     'slowly up to it against what pushes, stopped at her bow, a line through its ring at once',
   ],
+  'through-the-lock': [
+    'Through the lock',
+    'in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',

@@ -1,0 +1,152 @@
+import { z } from 'zod';
+import { shoreOf } from '@/core/holding';
+import { outOfLock, type SitedLock } from '@/core/locks';
+import { atan2, cos, nearestOnPolygon, sin } from '@/core/math';
+import { roomAt } from '@/core/search';
+import { hasDrive, steadySpeed } from '@/core/trials';
+import { begun, withMeanLevel, type Wish } from './begin';
+import { conditionsSchema } from './conditions';
+import { degrees, id, shortText } from './fields';
+import { groundOf, type Ground } from './figures/berths';
+import { siteLock } from './lock';
+import { locksOfPlace, withoutDrawnLeaves } from './lock-sites';
+import type { Manoeuvre, ManoeuvreFile } from './manoeuvre';
+import { toObstacles, type Place } from './place';
+import { failure, success, type Result } from './result';
+import { toRunInput } from './run-input';
+
+/** Which way through a lock. */
+export const PASSAGES = ['up', 'down'] as const;
+export type Passage = (typeof PASSAGES)[number];
+
+/** What is asked for when a passage is begun in a boat and a place that are kept. */
+export const passageSchema = z.strictObject({
+  title: shortText,
+  boatId: id,
+  placeId: id,
+  lockId: id,
+  going: z.enum(PASSAGES, { error: "say 'up' or 'down'" }),
+  conditions: conditionsSchema,
+});
+export type BeginPassage = z.infer<typeof passageSchema>;
+
+/** The same with boat and place at hand, and the id it is to have. */
+export interface PassageWish
+  extends Omit<BeginPassage, 'boatId' | 'placeId'>, Pick<Wish, 'boat' | 'place' | 'id'> {}
+
+/** Off the gates she begins so many lengths, and within so much of straight before them. */
+const DISTANCES = [2, 2.4, 1.6, 1.3, 1.05];
+const BEARINGS_DEG = [0, 10, -10, 20, -20, 30, -30, 40, -40];
+/** Room she keeps on her way to the gates, m, and as much as counts. */
+const LEAST_ROOM_M = 0.4;
+const ENOUGH_LENGTHS = 0.4;
+const WAY_POINTS = 10;
+const MOST_SPEED_MPS = 0.6;
+/** A passage may take so long, s: the most a manoeuvre has. */
+const LIMIT_S = 900;
+/** She lies off the chamber's walls at the end, which is all that is asked, m. */
+const CLEAR_M = 0.2;
+/** What stands no further than this from the chamber's edge is its wall, m. */
+const WALL_M = 1;
+
+/** Where she comes from to the gates, with clear water all the way there; null where there is none. */
+function startBefore(
+  { craft, shore }: Ground,
+  sited: SitedLock,
+  going: Passage,
+): Manoeuvre['start'] | null {
+  const { length } = craft.spec.hull;
+  const gate = outOfLock(sited, going === 'down' ? 0 : sited.lock.length, 0);
+  const sign = going === 'down' ? -1 : 1;
+  const away = atan2(sign * sited.east, sign * sited.north);
+  let best: { worth: number; start: Manoeuvre['start'] } | null = null;
+  const idle = hasDrive(craft) ? steadySpeed(craft, 1, 0) : 0;
+  for (const lengths of DISTANCES)
+    for (const off of BEARINGS_DEG) {
+      const bearing = away + (off * Math.PI) / 180;
+      const heading = bearing + Math.PI;
+      const at = (far: number) => ({
+        x: gate.x + far * sin(bearing),
+        y: gate.y + far * cos(bearing),
+      });
+      let room = Infinity;
+      // Her middle goes from there to where her bow is at the gates.
+      for (let i = 0; i <= WAY_POINTS && room >= LEAST_ROOM_M; i++) {
+        const { x, y } = at(length * (lengths + (0.55 - lengths) * (i / WAY_POINTS)));
+        room = Math.min(room, roomAt(craft, shore, new Set(), x, y, heading).distance);
+      }
+      if (room < LEAST_ROOM_M) continue;
+      const worth =
+        Math.min(room / length, ENOUGH_LENGTHS) - Math.abs(off) / 60 - 0.2 * Math.abs(lengths - 2);
+      if (best && best.worth >= worth) continue;
+      const { x, y } = at(lengths * length);
+      const round = (value: number) => Math.round(value * 100) / 100;
+      const start = {
+        x_m: round(x),
+        y_m: round(y),
+        heading_deg: Math.round((degrees(heading) + 720) % 360) % 360,
+        speed_mps: round(Math.min(idle, MOST_SPEED_MPS)),
+      };
+      best = { worth, start };
+    }
+  return best?.start ?? null;
+}
+
+const nearest = { x: 0, y: 0, distance: 0 };
+
+/** Ids of what the walls of a chamber are made of: she may touch it. */
+function wallsOf(place: Place, sited: SitedLock): string[] {
+  const { length, width } = sited.lock;
+  const along = [0.1, 0.3, 0.5, 0.7, 0.9].flatMap((share) =>
+    [width / 2, -width / 2].map((t) => outOfLock(sited, share * length, t)),
+  );
+  return place.features.flatMap((f) => {
+    if (!('outline_m' in f) || f.kind === 'gate' || f.kind === 'boat') return [];
+    const flat = Float64Array.from(f.outline_m.flat());
+    const near = along.some(({ x, y }) => {
+      nearestOnPolygon(nearest, flat, x, y);
+      return nearest.distance < WALL_M;
+    });
+    return near ? [f.id] : [];
+  });
+}
+
+/** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its score. */
+export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
+  const { boat, place, lockId, going } = wish;
+  const conditions = withMeanLevel(wish.conditions, place);
+  const lock = locksOfPlace(place).find((one) => one.id === lockId);
+  if (!lock)
+    return failure({
+      path: 'lockId',
+      message: `the place has no lock '${lockId}' with gates and paddles; give it some in the place first`,
+    });
+  const set = going === 'up' ? 'lower' : 'upper';
+  const below = conditions.level?.[0]?.level_m ?? 0;
+  const sited = siteLock(lock, set, 'open', below);
+  if (!sited)
+    return failure({
+      path: 'lockId',
+      message: `nobody has said which way is up-stream in '${lock.name}'; say so in the place first`,
+    });
+  // Its gates stand open for her.
+  const { craft } = groundOf(boat, place);
+  const shore = shoreOf(withoutDrawnLeaves(toObstacles(place), place, [sited]));
+  const start = startBefore({ craft, shore }, sited, going);
+  if (!start)
+    return failure({
+      path: 'boat',
+      message: `there is no clear water to come from to the ${set} gates of '${lock.name}' for a boat of ${boat.hull.length_m} by ${boat.hull.beam_m} m; take a smaller boat, or see what is drawn there`,
+    });
+  const file: ManoeuvreFile = {
+    ...begun(wish),
+    conditions,
+    start,
+    goal: { is: 'clear', distance_m: CLEAR_M },
+    berth: wallsOf(place, sited),
+    locks: [{ lock: lock.name, set, gates: 'open' }],
+    limit_s: LIMIT_S,
+  };
+  const input = toRunInput(file);
+  return input.ok ? success(file) : input;
+}

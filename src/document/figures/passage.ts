@@ -1,0 +1,341 @@
+import { gatesOf, lineLength, type Paddle } from '@/core/locks';
+import type { Person } from '@/core/score';
+import { degrees } from '../fields';
+import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import { hardest, reversed } from './arrive';
+import {
+  beat,
+  call,
+  compassOf,
+  dial,
+  engine,
+  near,
+  scoreOf,
+  steer,
+  tenth,
+  wayOff,
+  type Draft,
+} from './draft';
+import { letGo } from './line-leads';
+import { liesInLock, type PassageLie } from './passage-lie';
+import type { Setting } from './setting';
+
+const LINE = 'centre line';
+/** Her line goes ashore before the gates shut; the helm waits so long for a throw to hold, s. */
+const LINE_ON_S = 90;
+/** Turns it is held by: taken in as she rises, let run as she falls. */
+const TURNS = { up: 0.75, down: 0.5 } as const;
+/** Somebody who has wound one paddle goes on to the next; so long between two signs, s. */
+const NEXT_PADDLE_S = 8;
+/** The line is aboard before the engine turns, s. */
+const LINE_HOME_S = 8;
+
+interface Hands {
+  /** Whoever tends the line aboard, and whoever works the lock ashore; the keeper where nobody is. */
+  readonly aboard: string | undefined;
+  readonly ashore: string | undefined;
+  /** A loop is dropped round a bollard where nobody ashore could catch a throw. */
+  readonly how: 'throw' | 'drop';
+}
+
+function handsOf({ input }: Setting): Hands {
+  const crew = input.rigging?.crew ?? [];
+  const isAt = (aboard: boolean) => (person: Person) => person.at.aboard === aboard;
+  const [aboard, ashore] = [crew.find(isAt(true))?.name, crew.find(isAt(false))?.name];
+  return { aboard, ashore, how: crew.length > 0 && ashore === undefined ? 'drop' : 'throw' };
+}
+
+const by = (name: string | undefined) => (name === undefined ? {} : { by: name });
+
+/** Paddles of the end that makes her level: those on the side people stand first, as the near one is drawn first. */
+function paddlesOf({ sited, to, wall }: PassageLie): readonly Paddle[] {
+  const there = sited.lock.paddles.filter(({ end }) => end === to);
+  return [...there].sort((a, b) => Number(b.side === wall) - Number(a.side === wall));
+}
+
+/** The sign, one paddle or all of them to a share, and what to call if it is too much. */
+function winding(
+  lie: PassageLie,
+  hands: Hands,
+  id: string,
+  title: string,
+  cue: CueDocument,
+  paddles: readonly Paddle[],
+  to: number,
+): BeatDocument {
+  const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
+  return beat(
+    id,
+    title,
+    cue,
+    [
+      ...sign,
+      ...paddles.map(({ name }): OrderDocument => ({
+        do: 'paddle',
+        after_s: 0,
+        lock: lie.sited.name,
+        paddle: name,
+        to,
+        ...by(hands.ashore),
+      })),
+    ],
+    'paddles down, look what holds her',
+    900,
+  );
+}
+
+/** How the water is made: a keeper winds all at once; one of the crew the near paddle, then the far one. */
+function making(lie: PassageLie, hands: Hands): BeatDocument[] {
+  const { making: pace, sited } = lie;
+  const paddles = paddlesOf(lie);
+  const shut: CueDocument = { is: 'lock', lock: sited.name, state: 'shut' };
+  const share = pace.first;
+  const part = share < 1 ? `${Math.round(100 * share)} % ` : '';
+  const after = (seconds: number): CueDocument => ({ is: 'after', seconds: tenth(seconds) });
+  if (hands.ashore === undefined || paddles.length === 1) {
+    const more = winding(
+      lie,
+      hands,
+      'more',
+      'half the head is gone: all the way',
+      after(pace.halfAt),
+      paddles,
+      1,
+    );
+    return [
+      winding(lie, hands, 'water', `she is held: ${part}of the paddles`, shut, paddles, share),
+      ...(share < 1 ? [more] : []),
+    ];
+  }
+  const [first, ...rest] = paddles as [Paddle, ...Paddle[]];
+  const next = share * first.winding + NEXT_PADDLE_S;
+  // What was wound later makes its half later.
+  const then = Math.max(next, pace.halfAt - next);
+  return [
+    winding(
+      lie,
+      hands,
+      'near',
+      `she is held: the near paddle ${part}`.trim(),
+      shut,
+      [first],
+      share,
+    ),
+    ...rest.map((paddle, i) =>
+      winding(
+        lie,
+        hands,
+        i === 0 ? 'far' : `far-${i + 1}`,
+        `now the far one ${part}`.trim(),
+        after(next),
+        [paddle],
+        share,
+      ),
+    ),
+    ...(share < 1
+      ? paddles.map((paddle, i) =>
+          winding(
+            lie,
+            hands,
+            i === 0 ? 'more' : `more-${i + 1}`,
+            i === 0 ? 'half the head is gone: all of the near one' : 'all of the far one',
+            after(i === 0 ? then : first.winding + NEXT_PADDLE_S),
+            [paddle],
+            1,
+          ),
+        )
+      : []),
+  ];
+}
+
+const gatesTo = (
+  { sited }: PassageLie,
+  end: 'upper' | 'lower',
+  to: 'open' | 'shut',
+  hands: Hands,
+): OrderDocument => ({
+  do: 'gates',
+  after_s: 0,
+  lock: sited.name,
+  end,
+  leaf: 'both',
+  to,
+  ...by(hands.ashore),
+});
+
+/** In by the open gates, stopped and held by one line, its water made, and out by the other gates. */
+function throughAt(setting: Setting, lie: PassageLie): Draft {
+  const { length, boat, pause } = setting;
+  const { sited, going, from, to, ahead, over, side, bollard } = lie;
+  const { lock, name } = sited;
+  const hands = handsOf(setting);
+  const along = degrees(lie.along);
+  const far = `${name}, ${to} gates`;
+  const entered = `${name}, ${from} gates`;
+  const rope = lineLength(lock, sited.coping, Math.max(3, lie.lead), boat.hull.freeboard);
+  const toWall = side === 'starboard' ? 1 : -1;
+  const says = going === 'up' ? 'above' : 'below';
+  const inwards: OrderDocument = { do: 'steerFor', after_s: 0, mark: far, first: 'bow' };
+  const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
+  const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
+  const overToIt = (turned: number): BeatDocument[] =>
+    over
+      ? [
+          beat(
+            'over',
+            'in by the gates: over to the wall',
+            near('bow', entered, Math.max(1, 0.25 * length)),
+            [{ do: 'steerFor', after_s: 0, mark: lie.aim, first: 'bow' }],
+            'astern, stop between the walls',
+          ),
+          beat(
+            'way-off',
+            'neutral, along the wall',
+            near('bow', lie.aim, turned),
+            [engine('neutral'), steer(along)],
+            'astern, stop',
+          ),
+        ]
+      : [
+          beat(
+            'way-off',
+            'neutral, she carries',
+            near('bow', far, turned),
+            [engine('neutral'), steer(along)],
+            'astern, stop',
+          ),
+        ];
+  // Along the wall her bow passes what she steered for; measured to the far gates it does not matter.
+  const room = lock.length;
+  return {
+    // The rest waits for the water.
+    decided: 'held',
+    dials: [
+      // Dead slow, in and out.
+      dial(0.03, 0.04, 0, 0.2),
+      over
+        ? dial(0.7 * length, 1.5, 3, 1.6 * length)
+        : dial(ahead + 0.6 * length, 2, ahead + 1, room),
+      dial(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
+      dial(0.35, 0.08, 0.1, hardest(setting)),
+      ...(over ? [dial(5, 2, -4, 14)] : []),
+    ],
+    write: ([slow, turned, stop, back, angle = 0]) =>
+      scoreOf(
+        [
+          beat(
+            'go',
+            `the ${leaves} stand open: dead slow in`,
+            { is: 'start' },
+            [
+              call(`fenders ${over ? side : 'both sides'}, ${LINE} ready ${side}`),
+              inwards,
+              engine('ahead', slow!),
+            ],
+            'astern, back to the landing',
+          ),
+          ...overToIt(turned!),
+          beat(
+            'stop',
+            'astern, stopped where she lies clear of the cill and the gates',
+            near('bow', far, stop!),
+            reversed(setting, 'astern', back!),
+            'astern harder',
+          ),
+          beat(
+            'line',
+            'neutral; the line round the bollard and back',
+            wayOff(25 + pause),
+            [
+              engine('neutral'),
+              {
+                do: 'pass',
+                after_s: 1,
+                line: LINE,
+                to: bollard,
+                how: hands.how,
+                ...by(hands.aboard),
+              },
+            ],
+            'short ahead and astern to hold her',
+          ),
+          beat(
+            'held',
+            going === 'up'
+              ? `kept snug, never fast; the ${leaves} shut behind`
+              : `on a turn, never fast; the ${leaves} shut behind`,
+            { is: 'line', line: LINE, state: 'on' },
+            [
+              {
+                do: 'tend',
+                after_s: 0,
+                line: LINE,
+                how: 'keep',
+                turns: TURNS[going],
+                winch: false,
+                ...by(hands.aboard),
+              },
+              gatesTo(lie, from, 'shut', hands),
+            ],
+            'line off, back out while the gates are open',
+            LINE_ON_S,
+          ),
+          ...making(lie, hands),
+          beat(
+            'open',
+            'level: the gates ahead',
+            { is: 'lock', lock: name, state: `level ${says}` },
+            [gatesTo(lie, to, 'open', hands)],
+            'the gates stay shut, paddles down',
+            900,
+          ),
+          beat(
+            'out',
+            'wide open: line home, dead slow out',
+            { is: 'lock', lock: name, state: `wide ${says}` },
+            [
+              letGo(LINE, 0, hands.aboard),
+              engine('ahead', slow!, LINE_HOME_S),
+              steer(compassOf(along - toWall * angle!), LINE_HOME_S),
+            ],
+            'neutral, line on again',
+            300,
+          ),
+          beat(
+            'straight',
+            'bow between the gates: straight out',
+            near('bow', far, 1.5),
+            [steer(along)],
+            'neutral',
+          ),
+          beat(
+            'clear',
+            'stern clear of the gates: neutral',
+            { is: 'abeam', point: 'stern', mark: far },
+            [engine('neutral')],
+            'astern, stop',
+            240,
+          ),
+        ],
+        { is: 'after', seconds: tenth(Math.max(6, 0.8 * length)) },
+        60,
+        [
+          {
+            name: LINE,
+            from: lie.cleat,
+            length_m: Math.ceil(rope) + 6,
+            rope: 'polyester',
+            strengthLeft: 0.6,
+            doubled: true,
+            ...led,
+          },
+        ],
+      ),
+  };
+}
+
+/** Through the lock that is worked, at the wall the wind lays her to. */
+export const throughTheLock = (setting: Setting): readonly Draft[] =>
+  liesInLock(setting)
+    .slice(0, 1)
+    .map((lie) => throughAt(setting, lie));
