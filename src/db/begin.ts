@@ -1,28 +1,54 @@
-import { beginManoeuvre, failure, idFrom, success, type Begin, type Result } from '@/document';
+import {
+  beginManoeuvre,
+  beginPassage,
+  failure,
+  idFrom,
+  success,
+  type Begin,
+  type BeginPassage,
+  type Boat,
+  type ManoeuvreFile,
+  type Place,
+  type Result,
+} from '@/document';
 import { keptBoats } from './boats';
 import { keptPlaces } from './places';
 import { freeId, insertManoeuvre } from './manoeuvres';
 import type { Library } from './open';
 
-/** Begins a manoeuvre for a berth, in a boat and place that are kept. Returns its id. */
-export function beginIn(db: Library, wish: Begin, now: number): Result<string> {
-  const boat = keptBoats.open(db, wish.boatId);
-  if (!boat) return failure({ path: 'boatId', message: `there is no boat '${wish.boatId}'` });
+interface Named {
+  readonly title: string;
+  readonly boatId: string;
+  readonly placeId: string;
+}
+
+/** Begins something in a boat and place that are kept, under an id of its own, which is returned. */
+function begunIn(
+  db: Library,
+  { title, boatId, placeId }: Named,
+  now: number,
+  begin: (with_: { boat: Boat; place: Place; id: string }) => Result<ManoeuvreFile>,
+): Result<string> {
+  const boat = keptBoats.open(db, boatId);
+  if (!boat) return failure({ path: 'boatId', message: `there is no boat '${boatId}'` });
   if (!boat.ok) return boat;
-  const place = keptPlaces.open(db, wish.placeId);
-  if (!place) return failure({ path: 'placeId', message: `there is no place '${wish.placeId}'` });
+  const place = keptPlaces.open(db, placeId);
+  if (!place) return failure({ path: 'placeId', message: `there is no place '${placeId}'` });
   if (!place.ok) return place;
   return db.transaction(() => {
-    const id = freeId(db, idFrom(wish.title, 'manoeuvre'));
-    const begun = beginManoeuvre({
-      ...wish,
-      id,
-      boat: boat.value.document,
-      place: place.value.document,
-    });
+    const id = freeId(db, idFrom(title, 'manoeuvre'));
+    const begun = begin({ id, boat: boat.value.document, place: place.value.document });
     if (!begun.ok) return begun;
     const { boat: _boat, place: _place, ...rest } = begun.value;
-    insertManoeuvre(db, { ...rest, boatId: wish.boatId, placeId: wish.placeId }, now);
+    insertManoeuvre(db, { ...rest, boatId, placeId }, now);
     return success(id);
   });
 }
+
+/** Begins a manoeuvre for a berth, in a boat and place that are kept. Returns its id. */
+export const beginIn = (db: Library, wish: Begin, now: number): Result<string> =>
+  begunIn(db, wish, now, (there) => beginManoeuvre({ ...wish, ...there }));
+
+/** Begins a passage through a lock, in a boat and place that are kept. Returns its id. */
+export const beginPassageIn = (db: Library, wish: BeginPassage, now: number): Result<string> =>
+  begunIn(db, wish, now, (there) => beginPassage({ ...wish, ...there }));

@@ -1,6 +1,6 @@
 export { contentsOf, mergeArchive, replaceAll, standingOf, type Standing } from './archive';
 export { backUp, keepBackups, listBackups, restoreBackup, type Backup } from './backup';
-export { beginIn } from './begin';
+export { beginIn, beginPassageIn } from './begin';
 export { keptBoats, type ListedBoat, type OpenedBoat } from './boats';
 export { fleetOutlines } from './fleet-outlines';
 export { insertFigure, listFigures, removeFigure } from './figures';

@@ -17,6 +17,13 @@ export { withBoat } from './change-boat';
 export { berthOf } from './berth-of';
 export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './begin';
 export {
+  beginPassage,
+  PASSAGES,
+  passageSchema,
+  type BeginPassage,
+  type Passage,
+} from './begin-passage';
+export {
   byWorth,
   compareFigures,
   FIGURE_IDS,

@@ -9,6 +9,7 @@ import {
   type Berth,
   type Boat,
   type Feature,
+  type Manoeuvre,
   type Place,
   type Side,
 } from '@/document';
@@ -43,17 +44,26 @@ export function BerthPlan({
   boat,
   chosen,
   side,
+  start,
   onChoose,
 }: {
   place: Place;
   boat: Boat;
   chosen: Berth | null;
   side: Side;
+  /** Where she begins, where that is not a berth. */
+  start: Manoeuvre['start'] | null;
   onChoose: (berth: Berth) => void;
 }) {
   const box = useMemo(() => {
-    const xs = place.berths.flatMap(({ edge_m }) => edge_m.map(([x]) => x));
-    const ys = place.berths.flatMap(({ edge_m }) => edge_m.map(([, y]) => y));
+    const locks = start ? place.areas.filter(({ kind }) => kind === 'lock') : [];
+    const corners = [
+      ...place.berths.flatMap(({ edge_m }) => edge_m),
+      ...locks.flatMap(({ outline_m }) => outline_m),
+      ...(start ? [[start.x_m, start.y_m] as const] : []),
+    ];
+    const xs = corners.map(([x]) => x);
+    const ys = corners.map(([, y]) => y);
     const left = Math.min(...xs) - MARGIN_M;
     const low = Math.min(...ys) - MARGIN_M;
     return {
@@ -62,9 +72,12 @@ export function BerthPlan({
       width: Math.max(...xs) + MARGIN_M - left,
       height: Math.max(...ys) + MARGIN_M - low,
     };
-  }, [place]);
+  }, [place, start]);
   const text = Math.max(box.width, box.height) / 52;
   const lying = chosen ? lyingIn(place, chosen, boat, side) : null;
+  const drawn = start
+    ? { x: start.x_m, y: start.y_m, heading_deg: start.heading_deg }
+    : lying && { x: lying.x, y: lying.y, heading_deg: (lying.heading * 180) / Math.PI };
   // In front of a slip's mouth; off the boat alongside, ahead of one stern to.
   const slip = chosen?.kind === 'slip';
   const away = chosen && lying ? (slip ? mouthOf(chosen) : lying.out) : null;
@@ -87,7 +100,7 @@ export function BerthPlan({
       viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
       className="h-full w-full bg-water"
       role="img"
-      aria-label={`Plan of ${place.name}${chosen ? `, the boat in ${chosen.name}` : ''}`}
+      aria-label={`Plan of ${place.name}${chosen ? `, the boat in ${chosen.name}` : start ? ', the boat before the lock' : ''}`}
     >
       {place.features.map((f) =>
         'outline_m' in f ? (
@@ -110,11 +123,11 @@ export function BerthPlan({
           <GroundLine key={f.id} line={f} place={place} />
         ) : null,
       )}
-      {lying && (
+      {drawn && (
         <path
           d={path(hull)}
           // Body axes have x ahead and y to starboard; on the plan north is up.
-          transform={`translate(${lying.x} ${-lying.y}) rotate(${(lying.heading * 180) / Math.PI - 90}) scale(1 -1)`}
+          transform={`translate(${drawn.x} ${-drawn.y}) rotate(${drawn.heading_deg - 90}) scale(1 -1)`}
           className="fill-sweep stroke-plan"
           strokeWidth={2}
           vectorEffect="non-scaling-stroke"

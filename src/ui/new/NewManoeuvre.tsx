@@ -3,14 +3,18 @@ import { useRouter } from 'next/navigation';
 import { useId, useMemo, useState, type ReactNode } from 'react';
 import { sidesOf } from '@/core/brief';
 import {
+  beginPassage,
   endTo,
   groundOf,
+  locksOfPlace,
   lyingIn,
+  PASSAGES,
   SIDES,
   stuckIn,
   toWeather,
   type Boat,
   type Going,
+  type Passage,
   type Place,
   type Problem,
   type Side,
@@ -35,6 +39,9 @@ const GOING_WORDS: readonly { value: Going; text: string }[] = [
   { value: 'round', text: 'turn round in front of it' },
 ];
 
+const passagesOf = ({ id, name }: { id: string; name: string }) =>
+  PASSAGES.map((way) => ({ value: `${way} ${id}`, text: `go ${way} through ${name}` }));
+
 const REST_WIND_MPS = 4.116;
 
 /** A boat to begin with: the first no longer than nine tenths of the place's first berth. */
@@ -45,21 +52,32 @@ function firstThatFits(boats: readonly Boat[], place: Place | undefined): string
   return (fits ?? boats[0])?.id ?? '';
 }
 
+/** Through which lock of the place, and which way. */
+interface Through {
+  readonly lockId: string;
+  readonly passage: Passage;
+}
+
 /** Place, berth, boat and wind of a manoeuvre to be; the score is written afterwards, by hand or by a figure. */
 export function NewManoeuvre({
   boats,
   places,
+  wanted,
 }: {
   boats: readonly Boat[];
   places: readonly Place[];
+  /** Id of the place to begin with. */
+  wanted: string | null;
 }) {
   const router = useRouter();
   const units = useUnits();
   const { speed } = units;
-  const [placeId, setPlaceId] = useState(places[0]?.id ?? '');
-  const [boatId, setBoatId] = useState(() => firstThatFits(boats, places[0]));
+  const first = places.find(({ id }) => id === wanted) ?? places[0];
+  const [placeId, setPlaceId] = useState(first?.id ?? '');
+  const [boatId, setBoatId] = useState(() => firstThatFits(boats, first));
   const [berthId, setBerthId] = useState<string | null>(null);
-  const [going, setGoing] = useState<Going>('in');
+  const [ownGoing, setGoing] = useState<Going>('in');
+  const [ownThrough, setThrough] = useState<Through | null>(null);
   const [ownSide, setSide] = useState<Side | null>(null);
   const [ownTitle, setTitle] = useState<string | null>(null);
   const [wind, setWind] = useState({ speed: REST_WIND_MPS, from: 240 });
@@ -78,6 +96,22 @@ export function NewManoeuvre({
     }),
     [wind, stream],
   );
+  const locks = useMemo(() => (place ? locksOfPlace(place) : []), [place]);
+  // Where there is no berth there is a lock, or the place were not offered.
+  const through =
+    ownThrough && locks.some(({ id }) => id === ownThrough.lockId)
+      ? ownThrough
+      : !berth && locks[0]
+        ? { lockId: locks[0].id, passage: 'up' as const }
+        : null;
+  const { lockId, passage } = through ?? {};
+  const passing = useMemo(
+    () =>
+      boat && place && lockId && passage
+        ? beginPassage({ id: 'new', title: 'new', boat, place, lockId, going: passage, conditions })
+        : null,
+    [boat, place, lockId, passage, conditions],
+  );
   const ground = useMemo(() => (boat && place ? groundOf(boat, place) : null), [boat, place]);
   const craft = ground?.craft;
   const sides = useMemo(() => {
@@ -88,7 +122,8 @@ export function NewManoeuvre({
     };
     return sidesOf(craft, toWeather(conditions, place), headings);
   }, [place, berth, boat, craft, conditions]);
-  if (!place || !boat || !berth)
+  const lock = locks.find(({ id }) => id === lockId);
+  if (!place || !boat || (!berth && !lock))
     return (
       <AreaFrame area="manoeuvres">
         <h1 className="text-[26px] font-extrabold">A new manoeuvre</h1>
@@ -99,13 +134,19 @@ export function NewManoeuvre({
         </p>
       </AreaFrame>
     );
-  const bowIn = (s: Side) => lyingIn(place, berth, boat, s).bowIn;
+  const going = lock ? null : ownGoing;
+  const bowIn = (s: Side) => (berth ? lyingIn(place, berth, boat, s).bowIn : null);
   // Bow first into a slip unless asked otherwise: it is the simpler of the two.
   const side = ownSide ?? SIDES.find((s) => bowIn(s)) ?? sides[0]?.side ?? 'port';
   const stuck =
-    ground && going !== 'round' ? stuckIn(ground, lyingIn(place, berth, boat, side)) : null;
+    ground && berth && (going === 'in' || going === 'out')
+      ? stuckIn(ground, lyingIn(place, berth, boat, side))
+      : null;
   const verbs: Record<Going, string> = { in: 'Into', out: 'Out of', round: 'Round before' };
-  const title = ownTitle ?? `${verbs[going]} ${berth.name}, ${boat.name}`.slice(0, 80);
+  const what = lock
+    ? `${passage === 'up' ? 'Up' : 'Down'} through ${lock.name}`
+    : `${verbs[ownGoing]} ${berth!.name}`;
+  const title = ownTitle ?? `${what}, ${boat.name}`.slice(0, 80);
 
   // The side was chosen for the berth before.
   const chooseBerth = (id: string | null) => {
@@ -115,8 +156,18 @@ export function NewManoeuvre({
 
   const begin = async () => {
     setBusy(true);
-    const body = { title, boatId, placeId, berthId: berth.id, side, going, conditions };
-    const answer = await sendKept('POST', '/api/manoeuvres/begin', JSON.stringify(body));
+    const named = { title, boatId, placeId, conditions };
+    const answer = lock
+      ? await sendKept(
+          'POST',
+          '/api/manoeuvres/begin-passage',
+          JSON.stringify({ ...named, lockId: lock.id, going: passage }),
+        )
+      : await sendKept(
+          'POST',
+          '/api/manoeuvres/begin',
+          JSON.stringify({ ...named, berthId: berth!.id, side, going }),
+        );
     if (answer.ok && answer.value.id) return router.push(`/m/${answer.value.id}`);
     setBusy(false);
     if (!answer.ok) setProblems(answer.problems);
@@ -128,9 +179,13 @@ export function NewManoeuvre({
         <BerthPlan
           place={place}
           boat={boat}
-          chosen={berth}
+          chosen={lock ? null : berth}
           side={side}
-          onChoose={({ id }) => chooseBerth(id)}
+          start={passing?.ok ? passing.value.start : null}
+          onChoose={({ id }) => {
+            setThrough(null);
+            chooseBerth(id);
+          }}
         />
         <form
           aria-label="A new manoeuvre"
@@ -154,14 +209,16 @@ export function NewManoeuvre({
               }}
             />
           </Row>
-          <Row name="Berth, or press one on the plan">
-            <Choice
-              label="Berth"
-              value={berth.id}
-              options={place.berths.map(({ id, name }) => ({ value: id, text: name }))}
-              onChange={chooseBerth}
-            />
-          </Row>
+          {berth && !lock && (
+            <Row name="Berth, or press one on the plan">
+              <Choice
+                label="Berth"
+                value={berth.id}
+                options={place.berths.map(({ id, name }) => ({ value: id, text: name }))}
+                onChange={chooseBerth}
+              />
+            </Row>
+          )}
           <Row name="Boat">
             <Choice
               label="Boat"
@@ -173,31 +230,38 @@ export function NewManoeuvre({
           <Row name="What she is to do">
             <Radios
               name="going"
-              value={going}
-              options={GOING_WORDS}
-              onChange={(value) => setGoing(value as Going)}
+              value={through ? `${through.passage} ${through.lockId}` : ownGoing}
+              options={[...(berth ? GOING_WORDS : []), ...locks.flatMap(passagesOf)]}
+              onChange={(value) => {
+                const [way, ...rest] = value.split(' ');
+                const asked = PASSAGES.find((one) => one === way);
+                setThrough(asked ? { lockId: rest.join(' '), passage: asked } : null);
+                if (!asked) setGoing(value as Going);
+              }}
             />
           </Row>
-          <Row name="How she lies">
-            {endTo(berth) ? (
-              <p>{END_WORDS[endTo(berth)!]}</p>
-            ) : (
-              <Radios
-                name="side"
-                value={side}
-                options={SIDES.map((s) => ({
-                  value: s,
-                  text: `${s} side to${bowIn(s) === null ? '' : bowIn(s) ? ', bow in' : ', stern in'}`,
-                }))}
-                onChange={(value) => setSide(value as Side)}
-              />
-            )}
-            {!endTo(berth) && (
-              <p className="pt-1 text-[12.5px] text-quiet">
-                {reasonsForSide(sides, side, units).join(' ')}
-              </p>
-            )}
-          </Row>
+          {berth && !lock && (
+            <Row name="How she lies">
+              {endTo(berth) ? (
+                <p>{END_WORDS[endTo(berth)!]}</p>
+              ) : (
+                <Radios
+                  name="side"
+                  value={side}
+                  options={SIDES.map((s) => ({
+                    value: s,
+                    text: `${s} side to${bowIn(s) === null ? '' : bowIn(s) ? ', bow in' : ', stern in'}`,
+                  }))}
+                  onChange={(value) => setSide(value as Side)}
+                />
+              )}
+              {!endTo(berth) && (
+                <p className="pt-1 text-[12.5px] text-quiet">
+                  {reasonsForSide(sides, side, units).join(' ')}
+                </p>
+              )}
+            </Row>
+          )}
           <Row name="Wind and stream, to be dragged later">
             <span className="flex flex-wrap gap-x-5 gap-y-1">
               <Figure
@@ -242,8 +306,17 @@ export function NewManoeuvre({
               with more room, or a smaller boat.
             </p>
           )}
+          {passing && !passing.ok && (
+            <p role="alert" className="border-l-4 border-hurt-fill pl-2 font-semibold text-hurt">
+              {passing.problems[0]!.message}
+            </p>
+          )}
           <div className="pt-3">
-            <button type="submit" className={BUTTON} disabled={busy}>
+            <button
+              type="submit"
+              className={BUTTON}
+              disabled={busy || (passing !== null && !passing.ok)}
+            >
               {busy ? 'Laying it out …' : 'Begin'}
             </button>
           </div>

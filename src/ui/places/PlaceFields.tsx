@@ -1,6 +1,7 @@
 'use client';
+import Link from 'next/link';
 import { useState } from 'react';
-import type { Place } from '@/document';
+import { locksOfPlace, type Place } from '@/document';
 import { NumberBox } from '../parts/NumberBox';
 import { usePlace } from './store';
 
@@ -55,6 +56,17 @@ export function PlaceFields({ edit, saved }: { edit: (place: Place) => void; sav
           ? 'North and east are counted from there.'
           : 'Not on the earth yet: for GeoJSON and tracks it wants a position.'}
       </p>
+      {place.berths.length > 0 || locksOfPlace(place).length > 0 ? (
+        <p>
+          <Link className={LINK} href={`/new?place=${place.id}`}>
+            Begin a manoeuvre here
+          </Link>
+        </p>
+      ) : (
+        <p className="text-[13px] text-quiet">
+          A manoeuvre is begun at a berth, or at a lock with gates and paddles: draw one.
+        </p>
+      )}
       <p className="flex flex-wrap gap-x-4 text-[13px]">
         <span className="text-quiet">Keep it as a file:</span>
         {saved ? (
