@@ -110,6 +110,9 @@ describe('a passage begun', () => {
     expect(refused(begin(at, 'tamarack-nell', 'up', { lockId: 'no-lock' }))).toMatch(
       /lockId: the place has no lock 'no-lock' with gates and paddles; give it some/,
     );
+    expect(refused(begin(at, 'marram', 'up'))).toMatch(
+      /boat: Marram, .* does not go into the chamber/,
+    );
     const unsaid = structuredClone(at);
     const lock = lockOf(unsaid);
     if (lock.kind === 'lock') delete lock.working!.upstream_deg;
@@ -138,6 +141,35 @@ describe('a passage begun', () => {
       ),
     ).toMatch(/the tide stands over the water above/);
   });
+});
+
+it('is not done until all of her is past the gates; and not where no lock is worked', () => {
+  const file = begun(place('withen-lock'), 'quince', 'down');
+  const idle = toRunInput(file);
+  if (!idle.ok) throw new Error(idle.problems[0]!.message);
+  const short = runTake(idle.value);
+  expect(short.outcome).toBe('missed');
+  expect(short.goal).toHaveLength(1);
+  const sited = idle.value.locks![0]!;
+  const [check_] = short.goal;
+  // All of the chamber and her way to it lie before her.
+  expect(check_!.what).toBe('past');
+  expect(-check_!.found).toBeGreaterThan(sited.lock.length);
+  const put = (past: number) => {
+    const far = sited.lock.length + 10.6 / 2 + past;
+    const start = {
+      ...idle.value.start,
+      x: sited.x + far * sited.east,
+      y: sited.y + far * sited.north,
+      speed: 0,
+    };
+    return runTake({ ...idle.value, start, limit: 60 }).goal[0]!;
+  };
+  // She lies still where she was put, or nearly, for the twenty seconds of an empty score.
+  expect(put(3).found).toBeCloseTo(3, 0);
+  expect([put(3).met, put(-3).met]).toEqual([true, false]);
+  const unworked = toRunInput({ ...file, locks: [] });
+  expect(unworked.ok ? '' : unworked.problems[0]!.path).toBe('goal.lock');
 });
 
 describe('a passage written down', () => {

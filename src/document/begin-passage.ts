@@ -44,8 +44,6 @@ const WAY_POINTS = 10;
 const MOST_SPEED_MPS = 0.6;
 /** A passage may take so long, s: the most a manoeuvre has. */
 const LIMIT_S = 900;
-/** She lies off the chamber's walls at the end, which is all that is asked, m. */
-const CLEAR_M = 0.2;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
 
@@ -129,6 +127,12 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
       path: 'lockId',
       message: `nobody has said which way is up-stream in '${lock.name}'; say so in the place first`,
     });
+  const { length_m, beam_m } = boat.hull;
+  if (beam_m >= sited.lock.width || length_m >= sited.lock.length)
+    return failure({
+      path: 'boat',
+      message: `${boat.name}, ${length_m} by ${beam_m} m, does not go into the chamber of '${lock.name}', ${sited.lock.length} by ${sited.lock.width} m; take a smaller boat`,
+    });
   // Its gates stand open for her.
   const { craft } = groundOf(boat, place);
   const shore = shoreOf(withoutDrawnLeaves(toObstacles(place), place, [sited]));
@@ -136,13 +140,13 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
   if (!start)
     return failure({
       path: 'boat',
-      message: `there is no clear water to come from to the ${set} gates of '${lock.name}' for a boat of ${boat.hull.length_m} by ${boat.hull.beam_m} m; take a smaller boat, or see what is drawn there`,
+      message: `there is no clear water to come from to the ${set} gates of '${lock.name}' for a boat of ${length_m} by ${beam_m} m; take a smaller boat, or see what is drawn there`,
     });
   const file: ManoeuvreFile = {
     ...begun(wish),
     conditions,
     start,
-    goal: { is: 'clear', distance_m: CLEAR_M },
+    goal: { is: 'through', lock: lock.name, by: going === 'up' ? 'upper' : 'lower' },
     berth: wallsOf(place, sited),
     locks: [{ lock: lock.name, set, gates: 'open' }],
     limit_s: LIMIT_S,

@@ -49,6 +49,7 @@ describe('locks of a manoeuvre', () => {
   it('none are worked that are not named, and nothing of them stands in the way then', () => {
     const plain = file();
     plain.locks = [];
+    plain.goal = { is: 'clear', distance_m: 0.2 };
     plain.score.beats = plain.score.beats.slice(0, 1);
     plain.score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
     const input = toRunInput(plain);
@@ -120,6 +121,7 @@ describe('a lock nobody works', () => {
   it('still holds the water above it: depth and bollards there count from it', () => {
     const plain = file();
     plain.locks = [];
+    plain.goal = { is: 'clear', distance_m: 0.2 };
     plain.score = { ...plain.score, beats: plain.score.beats.slice(0, 1), lines: [], crew: [] };
     const start = (t: number) => {
       const f = structuredClone(plain);

@@ -15,6 +15,12 @@ const goalSchema = z.discriminatedUnion(
   'is',
   [
     z.strictObject({ is: z.literal('clear'), distance_m: within(0, 500, 'm') }),
+    /** All of her past the gates of an end of a lock that is worked. */
+    z.strictObject({
+      is: z.literal('through'),
+      lock: shortText,
+      by: z.enum(['upper', 'lower'], { error: "say 'upper' or 'lower'" }),
+    }),
     z.strictObject({
       is: z.literal('lie'),
       point: z.string().min(1).max(80),
@@ -25,7 +31,7 @@ const goalSchema = z.discriminatedUnion(
       speedBelow_mps: within(0.01, 10, 'm/s'),
     }),
   ],
-  { error: "goal.is is 'clear' or 'lie'" },
+  { error: "goal.is is 'clear', 'through' or 'lie'" },
 );
 export type GoalDocument = z.infer<typeof goalSchema>;
 

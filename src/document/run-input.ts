@@ -236,6 +236,8 @@ function expectation(document: ExpectationDocument, names: Names, path: string):
 
 function goal(document: GoalDocument, names: Names): Goal {
   if (document.is === 'clear') return { is: 'clear', distance: document.distance_m };
+  if (document.is === 'through')
+    return { is: 'through', lock: names.lock(document.lock, 'goal'), by: document.by };
   return {
     is: 'lie',
     point: names.point(document.point, 'goal'),

@@ -40,7 +40,7 @@ export const takeSummarySchema = z.strictObject({
   duration_s: finite,
   goal: z.array(
     z.strictObject({
-      what: z.enum(['clearance', 'distance', 'heading', 'speed']),
+      what: z.enum(['clearance', 'past', 'distance', 'heading', 'speed']),
       found: finite,
       limit: finite,
       unit: z.string(),
@@ -126,7 +126,13 @@ export const takeFileSchema = z.strictObject({
 });
 export type TakeFile = z.infer<typeof takeFileSchema>;
 
-const GOAL_UNITS = { clearance: 'm', distance: 'm', heading: 'degrees', speed: 'm/s' } as const;
+const GOAL_UNITS = {
+  clearance: 'm',
+  past: 'm',
+  distance: 'm',
+  heading: 'degrees',
+  speed: 'm/s',
+} as const;
 
 /** The summary of a take of a manoeuvre. */
 export function summarise(take: Take, file: ManoeuvreFile): TakeSummary {

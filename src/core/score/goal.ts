@@ -1,5 +1,6 @@
 import { wrapHalfTurn } from '../math';
-import { groundSpeed, PSI, type SimState, type World } from '../sim';
+import { standsAlong, type End } from '../locks';
+import { groundSpeed, PSI, X, Y, type SimState, type World } from '../sim';
 import { distanceToMark } from './gates';
 import type { MarkOnPlace, PointOnBoat } from './types';
 
@@ -7,6 +8,8 @@ import type { MarkOnPlace, PointOnBoat } from './types';
 export type Goal =
   /** Off and clear of everything by a distance. */
   | { readonly is: 'clear'; readonly distance: number }
+  /** Through a lock that is worked, by its number: all of her past the gates of an end. */
+  | { readonly is: 'through'; readonly lock: number; readonly by: End }
   /** Lying somewhere: a point of the boat near a mark, on a heading, nearly stopped. */
   | {
       readonly is: 'lie';
@@ -20,10 +23,19 @@ export type Goal =
 
 /** One thing the goal asks, with what was found. Units by kind: m, rad, m/s. */
 export interface GoalCheck {
-  readonly what: 'clearance' | 'distance' | 'heading' | 'speed';
+  readonly what: 'clearance' | 'past' | 'distance' | 'heading' | 'speed';
   readonly found: number;
   readonly limit: number;
   readonly met: boolean;
+}
+
+/** How far the last of her is past the gates of an end, m; negative while some of her is not. */
+function pastGates(lock: number, by: End, { motion }: SimState, world: World): number {
+  const sited = world.gates!.locks[lock]!;
+  const pose = { x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! };
+  const { length, fromUpper } = standsAlong(sited, pose, world.craft.spec.hull);
+  // Askew she takes up less of the way than her length: it is counted whole.
+  return by === 'upper' ? -(fromUpper + length) : fromUpper - sited.lock.length;
 }
 
 /** @param clearance least clearance from everything, berth included, at the end, m */
@@ -36,6 +48,10 @@ export function checkGoal(
   if (goal.is === 'clear') {
     const met = clearance >= goal.distance;
     return [{ what: 'clearance', found: clearance, limit: goal.distance, met }];
+  }
+  if (goal.is === 'through') {
+    const found = pastGates(goal.lock, goal.by, state, world);
+    return [{ what: 'past', found, limit: 0, met: found >= 0 }];
   }
   const distance = distanceToMark(state, goal.point, goal.mark);
   const heading = Math.abs(wrapHalfTurn(state.motion[PSI]! - goal.heading));

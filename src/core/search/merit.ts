@@ -20,6 +20,8 @@ const PER_LOAD = 10;
 function missedBy(take: Take): number {
   return take.goal.reduce((sum, { found, limit, what, met }) => {
     if (met) return sum;
+    // So far from being through, m.
+    if (what === 'past') return sum + Math.min(9, -found);
     // Clearance has to be over its limit, the rest under.
     const over = what === 'clearance' ? limit / Math.max(0.01, found) : found / limit;
     // Far off it still counts which is nearer.
@@ -51,7 +53,8 @@ export function merit(input: RunInput, take: Take): number {
   cost += PER_LOAD * Math.max(0, load - WORKING_LOAD);
   const wanted = 2 * spareWanted(length);
   const ends = take.goal.reduce(
-    (sum, { found, limit, what }) => sum + (what === 'clearance' ? 0 : found / limit),
+    (sum, { found, limit, what }) =>
+      sum + (what === 'clearance' || what === 'past' ? 0 : found / limit),
     0,
   );
   return (

@@ -27,7 +27,7 @@ export const ownFigureSchema = z.strictObject({
   name: shortText,
   note: longText.default(''),
   basis: z.strictObject({
-    goal: z.enum(['clear', 'lie']),
+    goal: z.enum(['clear', 'through', 'lie']),
     length_m: within(1, 500, 'm'),
     /** Of the berth, or where she lay. */
     heading_deg: compass,

@@ -37,6 +37,8 @@ export interface Setting {
   readonly buoys: readonly string[];
   /** Going off: the side her berth is not on, 1 starboard; null when she lies against nothing. */
   readonly off: 1 | -1 | null;
+  /** Room to what she lies against, where she begins, m; infinite where that is nothing. */
+  readonly berthOff: number;
 }
 
 export interface LieSetting {
@@ -77,16 +79,16 @@ function lieSetting({ goal, start }: RunInput, others: readonly Other[]): LieSet
   };
 }
 
-/** Tried a step to either side, off her berth is where the room is. */
-function offSide(input: RunInput): 1 | -1 | null {
+/** Room to her berth from where she begins, and tried a step to either side: off it is where more of it is. */
+function offBerth(input: RunInput): Pick<Setting, 'off' | 'berthOff'> {
   const craft = input.craft!;
   const shore = withBoats(input);
   const { x, y, heading } = input.start;
   const others = new Set(shore.obstacles.flatMap(({ id }, i) => (input.berth.has(id) ? [] : [i])));
-  if (others.size === shore.count) return null;
+  if (others.size === shore.count) return { off: null, berthOff: Infinity };
   const room = (by: number) =>
     roomAt(craft, shore, others, x + by * cos(heading), y - by * sin(heading), heading).distance;
-  return room(0.5) >= room(-0.5) ? 1 : -1;
+  return { off: room(0.5) >= room(-0.5) ? 1 : -1, berthOff: room(0) };
 }
 
 const upToTenth = (seconds: number) => Math.ceil(10 * seconds - 1e-6) / 10;
@@ -121,7 +123,7 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     ends: ends.filter(({ tail }) => !tail),
     grounds: ends.filter(({ tail }) => tail),
     buoys: file.place.features.flatMap((f) => (f.kind === 'buoy' ? [f.name] : [])),
-    off: offSide(input),
+    ...offBerth(input),
   });
 }
 

@@ -75,6 +75,8 @@ export interface Figure {
 
 const LIES = 'it is for coming to lie somewhere; this manoeuvre goes off';
 const LEAVES = 'it is for going off a berth; this manoeuvre comes to lie somewhere';
+const PASSES = 'it is for going off a berth; this manoeuvre goes through a lock';
+const NO_PASSAGE = 'it is for going through a lock; this manoeuvre comes to lie somewhere';
 const DRIVE = 'she has no engine';
 /** A turn beyond this is one into a slip, or round. */
 const ABREAST = radians(60);
@@ -82,7 +84,9 @@ const QUARTER = radians(35);
 const LEAST_STREAM_MPS = 0.25;
 
 const lies = (s: Setting) => (s.lie ? (s.boat.drives.length > 0 ? null : DRIVE) : LIES);
-const leaves = (s: Setting) => (s.lie ? LEAVES : s.boat.drives.length > 0 ? null : DRIVE);
+const leaves = (s: Setting) =>
+  s.lie ? LEAVES : s.input.goal.is === 'through' ? PASSES : s.boat.drives.length > 0 ? null : DRIVE;
+const passes = (s: Setting) => (s.lie ? NO_PASSAGE : s.boat.drives.length > 0 ? null : DRIVE);
 const pushes = ({ boat }: Setting) =>
   boat.joystick || boat.thrusters.length > 0 ? null : 'she has neither joystick nor thruster';
 const walks = ({ pair, boat }: Setting) =>
@@ -96,6 +100,11 @@ const turn = ({ input, lie }: Setting) =>
   lie ? Math.abs(wrapHalfTurn(lie.heading - input.start.heading)) : 0;
 const atBerth = (s: Setting) =>
   s.input.berth.size > 0 ? null : 'the manoeuvre names nothing she lies against';
+
+/** Further off than this she does not lie at her berth, m. Judgement: a line and a step reach no further. */
+const AT_IT_M = 2.5;
+const fromBerth = (s: Setting) =>
+  atBerth(s) ?? (s.berthOff < AT_IT_M ? null : 'she does not lie at her berth as it begins');
 
 /** Coming alongside is for one who does not lie there, with her side to what she comes to. */
 function comes(s: Setting): string | null {
@@ -194,31 +203,34 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [waitedOut(s)],
   },
   'ferry-glide-out': {
-    unfit: (s) => leaves(s) ?? atBerth(s) ?? noStreamAhead(s, s.input.start.heading),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noStreamAhead(s, s.input.start.heading),
     drafts: (s) => [glidedOff(s)],
   },
-  'drop-off-and-away': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [droppedOff(s)] },
-  'stern-out-and-astern': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [sternFirst(s)] },
+  'drop-off-and-away': { unfit: (s) => leaves(s) ?? fromBerth(s), drafts: (s) => [droppedOff(s)] },
+  'stern-out-and-astern': {
+    unfit: (s) => leaves(s) ?? fromBerth(s),
+    drafts: (s) => [sternFirst(s)],
+  },
   'bow-off-by-thruster': {
     unfit: (s) =>
-      leaves(s) ?? atBerth(s) ?? (s.boat.thrusters.length > 0 ? null : 'she has no thruster'),
+      leaves(s) ?? fromBerth(s) ?? (s.boat.thrusters.length > 0 ? null : 'she has no thruster'),
     drafts: (s) => [bowFirst(s)],
   },
   'sideways-off': {
-    unfit: (s) => leaves(s) ?? atBerth(s) ?? pushes(s),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? pushes(s),
     drafts: (s) => [slidOff(s, pushing(s))],
   },
   'walk-off': {
-    unfit: (s) => leaves(s) ?? atBerth(s),
+    unfit: (s) => leaves(s) ?? fromBerth(s),
     drafts: (s) => (walks(s) === null ? [slidOff(s, walking(s)), steppedOff(s)] : [steppedOff(s)]),
   },
-  'astern-out': { unfit: (s) => leaves(s) ?? atBerth(s), drafts: (s) => [asternOut(s)] },
+  'astern-out': { unfit: (s) => leaves(s) ?? fromBerth(s), drafts: (s) => [asternOut(s)] },
   'spring-off-by-the-bow': {
-    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSpring(s, 'bow'),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'bow'),
     drafts: (s) => [sprungByTheBow(s)],
   },
   'spring-off-by-the-stern': {
-    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSpring(s, 'stern'),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'stern'),
     drafts: (s) => [sprungByTheStern(s)],
   },
   'alongside-on-a-spring': {
@@ -231,11 +243,11 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [onToASpring(s, angledIn(s, false))],
   },
   'alone-last-line-on-a-slip': {
-    unfit: (s) => leaves(s) ?? atBerth(s) ?? noLastLine(s),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noLastLine(s),
     drafts: (s) => [slippedAlone(s)],
   },
   'stern-in-by-hand': {
-    unfit: (s) => leaves(s) ?? atBerth(s) ?? noSternLine(s),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSternLine(s),
     drafts: (s) => [sternByHand(s, 'ahead'), sternByHand(s, 'astern')],
   },
   'hold-on-a-spring': {
@@ -275,7 +287,7 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [pickedUp(s)],
   },
   'through-the-lock': {
-    unfit: (s) => leaves(s) ?? noPassage(s),
+    unfit: (s) => passes(s) ?? noPassage(s),
     drafts: throughTheLock,
   },
   'slip-on-a-spring': {

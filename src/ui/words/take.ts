@@ -17,6 +17,8 @@ function missedBy(check: GoalCheck, units: Units): string {
   switch (check.what) {
     case 'clearance':
       return `${distance(check.found, units)} clear, ${distance(check.limit, units)} asked for`;
+    case 'past':
+      return `${distance(-check.found, units)} of her way through still to go`;
     case 'distance':
       return `${distance(check.found, units)} off, ${distance(check.limit, units)} asked for`;
     case 'heading': {
@@ -133,6 +135,8 @@ function goalWords(take: Ending, file: Pick<ManoeuvreFile, 'goal'>, units: Units
   if (goal.is === 'clear') {
     return `${distance(first?.found ?? 0, units)} clear of everything at the end`;
   }
+  if (goal.is === 'through')
+    return `past the ${goal.by} gates of ${goal.lock}, ${distance(first?.found ?? 0, units)}`;
   return `${goal.point} ${distance(first?.found ?? 0, units)} from ${goal.mark}, ${boatSpeed(take.margins.finalSpeed, units)} on`;
 }
 
