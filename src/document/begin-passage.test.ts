@@ -187,7 +187,10 @@ describe('a passage written down', () => {
   };
   const written = (file: ManoeuvreFile) => {
     const { dials, write } = draft(file);
-    return write(dials.map(({ value }) => value));
+    const score = write(dials.map(({ value }) => value));
+    // What is written down can be kept.
+    expect(check(manoeuvreFileSchema, { ...file, score })).toMatchObject({ ok: true });
+    return score;
   };
 
   it('says for whom it is not', () => {

@@ -237,7 +237,7 @@ function throughAt(setting: Setting, lie: PassageLie): Draft {
           ...overToIt(turned!),
           beat(
             'stop',
-            'astern, stopped where she lies clear of the cill and the gates',
+            'astern, stopped clear of the cill and the gates',
             near('bow', far, stop!),
             reversed(setting, 'astern', back!),
             'astern harder',

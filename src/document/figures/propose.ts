@@ -154,7 +154,6 @@ class Fitting {
     const input = toRunInput({ ...this.file, score });
     if (!input.ok) return Infinity;
     const take = runTillHard(input.value);
-    if (short) return merit(input.value, take);
     // Every beat of a draft says its way out.
     const said = input.value.score.beats.map(() => true);
     const findings = PER_FINDING * checkScore(input.value, take, said).length;
