@@ -202,6 +202,7 @@ export {
   type LockOfPlace,
   type LockWorking,
 } from './lock';
+export { underLock } from './staircase';
 export { lockingSchema, type Locking } from './locking';
 export { parseJson } from './json';
 export { clearWidth, fingerRow, fingerRowSchema, slipsOf, type FingerRow } from './finger-row';

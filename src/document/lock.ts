@@ -30,6 +30,8 @@ export const lockWorkingSchema = z
   .strictObject({
     /** Compass direction up-stream along the chamber; wanted where it is worked in a manoeuvre. */
     upstream_deg: compass.optional(),
+    /** In a staircase, the lock whose lower gates and paddles are this one's upper ones. */
+    above: shortText.optional(),
     /** Does the water below rise and fall with the place's tide? */
     tidal: z.boolean().default(false),
     length_m: within(5, 400, 'm'),
@@ -42,7 +44,7 @@ export const lockWorkingSchema = z
     lowerGates: gates,
     paddles: z
       .array(paddle)
-      .min(2, { error: 'give at least one paddle at each end' })
+      .min(1, { error: 'give at least one paddle at each end' })
       .max(12, { error: 'at most twelve paddles' }),
     /** Top of the cill under the upper gates, and how far it reaches into the chamber. */
     upperCill_m: level,
@@ -63,9 +65,16 @@ export const lockWorkingSchema = z
     if (lock.lowerCill_m >= lock.lower_m) say('lowerCill_m', 'lies under lower_m');
     if (lock.coping_m <= lock.upper_m) say('coping_m', 'lies over upper_m');
     if (lock.cillReach_m >= lock.length_m) say('cillReach_m', 'is less than length_m');
-    for (const end of ['upper', 'lower'] as const)
-      if (!lock.paddles.some((p) => p.end === end))
-        say('paddles', `none at the ${end} end; give one`);
+    const { above } = lock;
+    for (const end of ['upper', 'lower'] as const) {
+      const has = lock.paddles.some((p) => p.end === end);
+      if (end === 'upper' && above !== undefined) {
+        if (has)
+          say('paddles', `those at its upper end are the lower ones of '${above}'; leave them out`);
+      } else if (!has) say('paddles', `none at the ${end} end; give one`);
+    }
+    if (above !== undefined && lock.upperArea_m2 !== null)
+      say('upperArea_m2', `its water above is the chamber of '${above}'; leave it out`);
     lock.paddles.forEach(({ name }, i) => {
       if (lock.paddles.findIndex((p) => p.name === name) < i)
         say('paddles', `'${name}' is used twice; give each its own name`);

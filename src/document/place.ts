@@ -139,6 +139,13 @@ export const placeSchema = z
       const message = `there is no bollard '${f.tail}' for its tail; name one of the place`;
       context.addIssue({ code: 'custom', path: ['features', i, 'tail'], message });
     });
+    place.areas.forEach((a, i) => {
+      if (a.kind !== 'lock' || a.working?.above === undefined) return;
+      const { above } = a.working;
+      if (above !== a.name && locksIn(place.areas).some(({ name }) => name === above)) return;
+      const message = `there is no other lock '${above}' with gates and paddles; name one of the place`;
+      context.addIssue({ code: 'custom', path: ['areas', i, 'working', 'above'], message });
+    });
     place.transits.forEach((t, i) => {
       for (const key of ['front', 'back'] as const) {
         if (place.features.some((f) => 'x_m' in f && f.name === t[key])) continue;

@@ -12,6 +12,7 @@ import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
 import { bridgesOf, zonesOf } from './areas';
 import { siteLock } from './lock';
+import { inStaircase } from './staircase';
 import { locksOfPlace, withoutDrawnLeaves, withPounds } from './lock-sites';
 import { toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
@@ -176,7 +177,7 @@ function lockOrder(
 
 /** Locks that are worked, where they lie; what is amiss with them is noted in `names`. */
 function lockSites({ locks, place }: ManoeuvreFile, names: Names, below: number): SitedLock[] {
-  return locks.flatMap(({ lock, set, gates }, i) => {
+  const sites = locks.flatMap(({ lock, set, gates }, i) => {
     const path = `locks[${i}].lock`;
     const say = (message: string) => names.problems.push({ path, message });
     const known = locksOfPlace(place).find(({ name }) => name === lock);
@@ -197,6 +198,17 @@ function lockSites({ locks, place }: ManoeuvreFile, names: Names, below: number)
     }
     return [sited];
   });
+  // What is amiss with one of them is said before.
+  if (sites.length < locks.length) return sites;
+  const known = locksOfPlace(place);
+  const works = sites.map((sited, i) => ({
+    sited,
+    working: known.find(({ id }) => id === sited.id)!.working,
+    ...locks[i]!,
+  }));
+  return inStaircase(works, (i, message) =>
+    names.problems.push({ path: `locks[${i}].lock`, message }),
+  );
 }
 
 function expectation(document: ExpectationDocument, names: Names, path: string): Expectation {

@@ -54,8 +54,16 @@ export interface Making {
 const MOST_S = 3600;
 const LOOK_S = 0.5;
 
+/** A lock of a staircase as one by itself: the chamber above it full, or the one below it empty. */
+function byItself(lock: Lock, to: End): Lock {
+  const { fed, drainsTo, ...rest } = lock;
+  if (to === 'upper') return fed ? { ...rest, upper: fed.above } : lock;
+  return drainsTo === undefined ? lock : { ...lock, lower: { ...lock.lower, level: drainsTo } };
+}
+
 /** Works the chamber from one level to the other, and tells how it went; null where it is not made within the hour. */
-export function makeLevel(lock: Lock, to: End, first: number, boat: LockedBoat): Making | null {
+export function makeLevel(given: Lock, to: End, first: number, boat: LockedBoat): Making | null {
+  const lock = byItself(given, to);
   const state = lockAtRest(lock, to === 'upper' ? 'lower' : 'upper');
   const whole = Math.abs(headAt(state, to));
   const wind = (share: number) =>

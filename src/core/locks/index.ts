@@ -11,6 +11,7 @@ export {
   SIDES,
   standingOpen,
   type End,
+  type Fed,
   type Gates,
   type Lock,
   type LockState,
@@ -69,4 +70,5 @@ export {
   type LockPush,
   type SitedLock,
 } from './sited';
+export { feed, joined, stepsDown } from './staircase';
 export { OVER_CILL_M, tideWindows, type LevelAt, type Stretch } from './tide-window';

@@ -26,6 +26,8 @@ const THICK_M = 0.3;
 export function leavesOf(locks: readonly SitedLock[]): readonly Leaf[] {
   return locks.flatMap(({ name, lock: of }, lock): Leaf[] => [
     ...(['upper', 'lower'] as const).flatMap((end) => {
+      // Those hang in the lock above it.
+      if (end === 'upper' && of.fed) return [];
       const sides = leafSides(of, end);
       return sides.map((side) => {
         const which = sides.length > 1 ? `${side} leaf of the ${end} gates` : `${end} gate`;

@@ -47,6 +47,18 @@ export interface Lock {
   /** Openings that leak for good, m² times their coefficient. */
   readonly leakUpper: number;
   readonly leakLower: number;
+  /** In a staircase, where its upper gates are the lower gates of the lock above it, which reckons what comes through them. */
+  readonly fed?: Fed | undefined;
+  /** Level of a chamber below it that has been emptied, where its lower water is one, m. */
+  readonly drainsTo?: number | undefined;
+}
+
+/** What a lock of a staircase is fed from. */
+export interface Fed {
+  /** Number of the first of its paddles that belongs to the lock above. */
+  readonly from: number;
+  /** The chamber above when it is full. */
+  readonly above: Pound;
 }
 
 /** Mitred leaves point so far up-stream when they are shut, rad. */

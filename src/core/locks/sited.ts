@@ -2,6 +2,7 @@ import { cos, sin } from '../math';
 import { GRAVITY_MPS2 } from '../units';
 import { pullOnBoat, type LockedBoat } from './boat-in-lock';
 import { copyLockOver, type Lock, type LockState } from './lock';
+import { feed, stepsDown } from './staircase';
 import { workLock } from './work';
 
 /** A lock where it lies: the middle of its upper gates, m, and the way down its chamber as a unit vector (east, north). */
@@ -17,6 +18,10 @@ export interface SitedLock {
   readonly coping: number;
   /** Does its lower water rise and fall with the place's tide? */
   readonly tidal: boolean;
+  /** Number of the lock above it in a staircase, whose lower gates are its upper ones. */
+  readonly above?: number | undefined;
+  /** And of the one below it, whose upper ones its lower gates are. */
+  readonly below?: number | undefined;
   /** Levels, paddles and gates as it begins. */
   readonly begins: LockState;
 }
@@ -126,9 +131,22 @@ export function workLocks(
   dt: number,
   risen: number,
 ): void {
+  // A staircase from its top down.
+  for (let steps = 0; steps < locks.length; steps++)
+    for (let i = 0; i < locks.length; i++) {
+      if (stepsDown(locks, i) !== steps) continue;
+      const { tidal, above, below, lock } = locks[i]!;
+      const state = states[i]!;
+      if (tidal) state.lower += risen;
+      // The water below it is what the last step left in that chamber.
+      if (below !== undefined) state.lower = states[below]!.chamber;
+      if (above !== undefined) feed(lock, state, locks[above]!.lock, states[above]!);
+      workLock(lock, state, dt);
+    }
+  // What went out of a chamber below is gone from the water under the gates above it.
   for (let i = 0; i < locks.length; i++) {
-    if (locks[i]!.tidal) states[i]!.lower += risen;
-    workLock(locks[i]!.lock, states[i]!, dt);
+    const { below } = locks[i]!;
+    if (below !== undefined) states[i]!.lower = states[below]!.chamber;
   }
 }
 

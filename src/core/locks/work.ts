@@ -51,7 +51,8 @@ export function headAt(state: LockState, end: End): number {
  */
 export function orderLock(lock: Lock, state: LockState, order: LockOrder): LockRefusal | null {
   if (order.do === 'wind') {
-    if (!(order.paddle in lock.paddles)) return { is: 'no such paddle' };
+    if (!(order.paddle in lock.paddles) || order.paddle >= (lock.fed?.from ?? Infinity))
+      return { is: 'no such paddle' };
     state.wound[order.paddle] = Math.max(0, Math.min(1, order.to));
     return null;
   }
@@ -77,6 +78,7 @@ export function isShut(lock: Lock, state: LockState, end: End): boolean {
 
 /** Openings at an end, m² times their coefficients, at the state's paddles. */
 function openingAt(lock: Lock, state: LockState, end: End): number {
+  if (end === 'upper' && lock.fed) return 0;
   let sum = end === 'upper' ? lock.leakUpper : lock.leakLower;
   lock.paddles.forEach((paddle, i) => {
     if (paddle.end === end) sum += paddle.discharge * paddle.area * state.open[i]!;
@@ -94,10 +96,13 @@ const towards = (from: number, to: number, most: number) =>
 
 /** Moves paddles and gates on by `dt`; gates stop where they are against a head that has come up since. */
 function move(lock: Lock, state: LockState, dt: number): void {
+  const own = lock.fed?.from ?? lock.paddles.length;
   lock.paddles.forEach(({ winding }, i) => {
+    if (i >= own) return;
     state.open[i] = towards(state.open[i]!, state.wound[i]!, dt / winding);
   });
   for (const end of ENDS) {
+    if (end === 'upper' && lock.fed) continue;
     const held = state.gates[end] === 0 && Math.abs(headAt(state, end)) > GIVES_UP_M;
     state.gates[end] = 0;
     for (const side of leafSides(lock, end)) {
@@ -152,14 +157,17 @@ function stepLock(lock: Lock, state: LockState, dt: number): void {
     state.upper - half * perUpper * in0,
     state.lower + half * perLower * out0,
   );
-  state.surgeIn = (flowIn - state.flowIn) / dt;
+  if (!lock.fed) {
+    state.surgeIn = (flowIn - state.flowIn) / dt;
+    state.flowIn = flowIn;
+  }
   state.surgeOut = (flowOut - state.flowOut) / dt;
-  state.flowIn = flowIn;
   state.flowOut = flowOut;
   state.chamber += dt * perChamber * (flowIn - flowOut);
   state.upper -= dt * perUpper * flowIn;
   state.lower += dt * perLower * flowOut;
-  for (const end of ENDS) if (state.gates[end] > 0) join(lock, state, end);
+  if (state.gates.upper > 0 && !lock.fed) join(lock, state, 'upper');
+  if (state.gates.lower > 0) join(lock, state, 'lower');
   swing(lock, state, dt);
   state.time += dt;
 }

@@ -36,6 +36,7 @@ export type LockEvent =
   | 'no way across'
   | 'other gates open'
   | 'never level'
+  | 'over the coping'
   | 'over the cill'
   | 'on the cill';
 

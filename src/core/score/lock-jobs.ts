@@ -87,8 +87,24 @@ function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<nu
   return true;
 }
 
+/** Upper gates of a lock in a staircase are the lower ones of the lock above it. */
+function between(locks: readonly SitedLock[], asked: AtLock): Pick<AtLock, 'lock' | 'order'> {
+  const { lock, order } = asked;
+  const { above } = locks[lock]!;
+  if (above === undefined || order.do !== 'gates' || order.end !== 'upper') return asked;
+  return { lock: above, order: { ...order, end: 'lower' } };
+}
+
+/** Do the gates at the far end of the chamber below stand open, in a staircase? */
+function openBelow({ world, state }: LockSide, lock: number): boolean {
+  const { locks } = world.gates!;
+  const { below } = locks[lock]!;
+  return below !== undefined && !isShut(locks[below]!.lock, state.locks[below]!, 'lower');
+}
+
 /** A paddle wound, or gates swung, by somebody ashore: walked to, waited for, and done in its own time. */
-export function* workAtLock(at: LockSide, hand: Hand, { lock, order }: AtLock): Job {
+export function* workAtLock(at: LockSide, hand: Hand, asked: AtLock): Job {
+  const { lock, order } = between(at.world.gates!.locks, asked);
   if (order.do === 'wind') yield* wind(at, hand, lock, order);
   else yield* swing(at, hand, lock, order);
 }
@@ -147,7 +163,10 @@ function* swing(
       if (at.now >= until) return at.tellLock(lock, 'never level', hand.who);
       yield at.now + LOOKS_S;
     }
-    if (orderLock(sited.lock, state, { ...order, leaf: side }))
+    if (
+      (to === 'open' && end === 'lower' && openBelow(at, lock)) ||
+      orderLock(sited.lock, state, { ...order, leaf: side })
+    )
       return at.tellLock(lock, 'other gates open', hand.who);
     at.tellLock(lock, to === 'open' ? 'gates open' : 'gates shut', hand.who);
     // Whoever is at hand has somebody on each side.

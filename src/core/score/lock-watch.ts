@@ -44,6 +44,10 @@ export class LockWatch {
     if (!gates) return;
     gates.locks.forEach((sited, lock) => {
       const now = state.locks[lock]!;
+      if (now.chamber > sited.coping && this.first(`coping ${lock}`)) {
+        this.tell(state, lock, 'over the coping');
+        this.crew.inDanger = true;
+      }
       const boat = lyingIn(sited, state.motion, craft);
       if (!boat) return;
       const over = overCill(sited.lock, now, boat);
@@ -117,7 +121,7 @@ export class LockWatch {
   private tell(
     state: SimState,
     lock: number,
-    what: 'over the cill' | 'on the cill',
+    what: 'over the cill' | 'on the cill' | 'over the coping',
     seconds?: number,
   ): void {
     const left = seconds === undefined ? {} : { seconds };

@@ -48,6 +48,8 @@ export function GateFields({
         </p>
       )}
       {(['upperGates', 'lowerGates'] as const).map((which) => {
+        // In a staircase those are told of at the lock above.
+        if (which === 'upperGates' && working.above !== undefined) return null;
         const gates = working[which];
         const name = which === 'upperGates' ? 'upper gates' : 'lower gates';
         const put = (part: Partial<typeof gates>) => set({ [which]: { ...gates, ...part } });

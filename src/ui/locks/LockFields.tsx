@@ -1,7 +1,9 @@
 'use client';
 import { useState } from 'react';
-import { usualLock, type LockWorking } from '@/document';
+import { locksOfPlace, underLock, usualLock, type LockWorking } from '@/document';
 import { LengthBox } from '../parts/LengthBox';
+import { usePlace } from '../places/store';
+import { Choice } from '../parts/Choice';
 import { GateFields } from './GateFields';
 import { LockBench, type LockBoat } from './LockBench';
 import { PaddleFields } from './PaddleFields';
@@ -77,18 +79,62 @@ export function LockFields({
           onChange={(cillReach_m) => set({ cillReach_m })}
         />
       </div>
+      <StaircaseField name={name} outline={outline} working={working} change={change} />
       <GateFields working={working} set={set} />
       <PaddleFields working={working} set={set} />
-      <button
-        type="button"
-        className="mt-1 min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan"
-        onClick={() => setOpen(true)}
-      >
-        Work this lock
-      </button>
+      {working.above === undefined ? (
+        <button
+          type="button"
+          className="mt-1 min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan"
+          onClick={() => setOpen(true)}
+        >
+          Work this lock
+        </button>
+      ) : (
+        <p className="text-[13px] text-quiet">
+          It is filled from {working.above}: work the two of them in a manoeuvre.
+        </p>
+      )}
       {open && (
         <LockBench name={name} working={working} fleet={fleet} onClose={() => setOpen(false)} />
       )}
     </div>
+  );
+}
+
+/** No lock bears this name: names are not empty. */
+const OWN = ' ';
+
+/** In a staircase: the lock whose lower gates are this one's upper gates. */
+function StaircaseField({
+  name,
+  outline,
+  working,
+  change,
+}: {
+  name: string;
+  outline: readonly (readonly [number, number])[];
+  working: LockWorking;
+  change: (working: LockWorking) => void;
+}) {
+  const place = usePlace((s) => s.place);
+  const others = locksOfPlace(place).filter((one) => one.name !== name);
+  if (others.length === 0 && working.above === undefined) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-x-2">
+      <span className="text-[13px] text-quiet">its upper gates are</span>
+      <Choice
+        label={`upper gates of ${name}`}
+        value={working.above ?? OWN}
+        options={[
+          { value: OWN, text: 'its own' },
+          ...others.map((one) => ({ value: one.name, text: `the lower gates of ${one.name}` })),
+        ]}
+        onChange={(chosen) => {
+          const above = others.find((one) => one.name === chosen);
+          change(underLock(working, above ?? null, outline));
+        }}
+      />
+    </p>
   );
 }

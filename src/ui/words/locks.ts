@@ -56,6 +56,7 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'no way across': 'no gates stand shut to walk across by',
   'other gates open': 'the other gates are open: shut them first',
   'never level': 'the level was never made',
+  'over the coping': 'the chamber runs over its coping',
   'over the cill': 'she lies over the cill as the chamber falls',
   'on the cill': 'she hangs on the cill',
 };
@@ -65,6 +66,7 @@ const TROUBLE: ReadonlySet<LockEvent> = new Set([
   'no way across',
   'other gates open',
   'never level',
+  'over the coping',
   'over the cill',
   'on the cill',
 ]);
