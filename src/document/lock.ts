@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { lockAtRest, standingOpen, type Lock, type SitedLock } from '@/core/locks';
-import { cos, sin } from '@/core/math';
-import { compass, radians, shortText, within } from './fields';
+import { cos, legOf, sin } from '@/core/math';
+import { compass, degrees, radians, shortText, within } from './fields';
 
 const level = within(-30, 60, 'm');
 const gates = z.strictObject({
@@ -131,13 +131,10 @@ function sides(outline: readonly (readonly [number, number])[]): readonly [numbe
 
 /** Compass direction of an outline's longest edge, in whole degrees; of its two the one nearer north. */
 function bearingOf(outline: readonly (readonly [number, number])[]): number {
-  const edges = outline.map(([x, y], i) => {
-    const [u, v] = outline[(i + 1) % outline.length]!;
-    return [u - x, v - y] as const;
-  });
-  const [dx, dy] = edges.reduce((a, b) => (Math.hypot(...b) > Math.hypot(...a) ? b : a));
-  const bearing = Math.round((Math.atan2(dx, dy) * 180) / Math.PI);
-  return (bearing > 90 ? bearing - 180 : bearing <= -90 ? bearing + 180 : bearing + 360) % 360;
+  const edges = outline.map((corner, i) => legOf(corner, outline[(i + 1) % outline.length]!));
+  const { bearing } = edges.reduce((a, b) => (b.length > a.length ? b : a));
+  const way = Math.round(degrees(bearing)) % 180;
+  return way > 90 ? way + 180 : way;
 }
 
 /** The middle of an outline: of its area, so that it turns with it. */

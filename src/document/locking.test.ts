@@ -184,6 +184,22 @@ describe('where a lock lies', () => {
     expect(lockWorkingSchema.safeParse(working).success).toBe(true);
   });
 
+  it('of its two ways a usual lock takes the one nearer north, whichever way it was drawn', () => {
+    for (let by = 0; by < 360; by += 7) {
+      const a = (by * Math.PI) / 180;
+      const turned = OUTLINE.map(([x, y]): [number, number] => [
+        x * Math.cos(a) + y * Math.sin(a),
+        y * Math.cos(a) - x * Math.sin(a),
+      ]);
+      const working = usualLock(turned);
+      expect(lockWorkingSchema.safeParse(working).success).toBe(true);
+      const up = working.upstream_deg!;
+      expect(up <= 90 || up >= 270).toBe(true);
+      // Along the chamber, one way or the other.
+      expect(Math.abs(((up - by + 720 + 90) % 180) - 90)).toBeLessThan(1.01);
+    }
+  });
+
   it('a tidal one begins with the tide below it', () => {
     const [lock] = locksOfPlace(demoFile('quince-alone-down-withen-lock').place);
     const sited = siteLock(lock!, 'lower', 'open', 1.7)!;
