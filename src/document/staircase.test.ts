@@ -27,18 +27,8 @@ function twoLocks(change: (working: LockWorking) => LockWorking = (w) => w): Man
     x - far * Math.sin(up),
     y - far * Math.cos(up),
   ]);
-  const drop = working.upper_m - working.lower_m;
-  const { paddles, ...rest } = working;
   const lower = underLock(
-    {
-      ...rest,
-      paddles,
-      lower_m: working.lower_m - drop,
-      upperCill_m: working.upperCill_m - drop,
-      lowerCill_m: working.lowerCill_m - drop,
-      floor_m: working.floor_m - drop,
-      coping_m: working.coping_m - drop,
-    },
+    working,
     { id: upper.id, name: upper.name, outline_m: upper.outline_m, working },
     outline_m,
   );
@@ -218,7 +208,13 @@ describe('a staircase of two', () => {
     const under = underLock({ ...working, upper_m: 1 }, upper, outline);
     expect(under).toMatchObject({ above: 'U', upper_m: upper.working.lower_m, upperArea_m2: null });
     expect(under.paddles.map(({ end }) => end)).toEqual(['lower', 'lower']);
-    const again = underLock(under, null, outline);
+    // It comes down as a whole.
+    expect([under.lower_m, under.coping_m]).toEqual([
+      working.lower_m - (1 - upper.working.lower_m),
+      expect.closeTo(working.coping_m - 1, 9),
+    ]);
+    expect(check(lockWorkingSchema, underLock(working, upper, outline)).ok).toBe(true);
+    const again = underLock(underLock(working, upper, outline), null, outline);
     expect(again).not.toHaveProperty('above');
     expect(again.paddles).toEqual(working.paddles);
   });

@@ -40,6 +40,15 @@ function amiss(upper: Worked, lower: Worked): string | null {
   return null;
 }
 
+const LEVELS = [
+  'upper_m',
+  'lower_m',
+  'upperCill_m',
+  'lowerCill_m',
+  'floor_m',
+  'coping_m',
+] as const satisfies readonly (keyof LockWorking)[];
+
 /**
  * How a lock is worked under another, whose lower gates and paddles are its upper ones; null for one by itself again, with the
  * usual paddles at its upper end.
@@ -52,14 +61,18 @@ export function underLock(
   outline: readonly (readonly [number, number])[],
 ): LockWorking {
   const own = working.paddles.filter(({ end }) => end === 'lower');
-  if (upper)
+  if (upper) {
+    // Let down as a whole, so that the water between the two is one.
+    const by = upper.working.lower_m - working.upper_m;
+    const levels = LEVELS.map((key) => [key, Math.round(1000 * (working[key] + by)) / 1000]);
     return {
       ...working,
+      ...Object.fromEntries(levels),
       above: upper.name,
-      upper_m: upper.working.lower_m,
       upperArea_m2: null,
       paddles: own,
     };
+  }
   const usual = usualLock(outline).paddles.filter(({ end }) => end === 'upper');
   return { ...working, paddles: [...usual, ...own] };
 }
