@@ -34,3 +34,34 @@ it('refuses gates against a head, warns before she hangs on the cill, and is sav
   await press("//button[@aria-label='upper ground, north: full']");
   await told('saved', (text) => text.includes('filling') && !text.includes('cill'));
 }, 90_000);
+
+it('a passage is begun at a lock: she stands before the open gates, and the figure for it is offered', async () => {
+  await app.driver.get(`${app.server.address}/new?place=withen-lock`);
+  await app.page.choose('Boat', 'Quince');
+  await app.page.press("//label[contains(., 'go up through Withen Lock')]//input");
+  expect(await violations(app.driver)).toEqual([]);
+  await app.page.press("//button[.='Begin']");
+  await app.driver.wait(async () => (await app.driver.getCurrentUrl()).includes('/m/'), 20_000);
+  await app.page.ready();
+  await app.page.until(
+    'what it asks',
+    () => app.page.text('main'),
+    (t) => t.includes('of her way through still to go'),
+  );
+  await app.page.until(
+    'the figure',
+    () => app.page.text('section[aria-label=Figures]'),
+    (t) => t.includes('Through the lock') && !t.includes('Astern straight out\n'),
+  );
+  // A boat that does not go in is refused before anything is begun.
+  await app.driver.get(`${app.server.address}/new?place=cobnut-lock`);
+  await app.page.choose('Boat', 'Marram');
+  await app.page.press("//label[contains(., 'go down through Cobnut Lock')]//input");
+  await app.page.until(
+    'refused',
+    () => app.page.text('form [role=alert]'),
+    (t) => t.includes('does not go into the chamber'),
+  );
+  const begin = await app.page.find('form button[type=submit]');
+  expect(await begin.isEnabled()).toBe(false);
+}, 90_000);

@@ -5,6 +5,7 @@ import { keepAsFigure, type Begin } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import {
   beginIn,
+  beginPassageIn,
   insertFigure,
   listFigures,
   keptPlaces,
@@ -83,3 +84,38 @@ it('keeps a figure, a second of the same name beside it, and takes one out', () 
   expect(removeFigure(db, 'gears')).toBe(false);
   expect(listFigures(db)).toHaveLength(1);
 });
+
+it('begins a passage at a lock that is kept, and keeps nothing of one that does not go', () => {
+  const passage = {
+    title: 'Up to the basin',
+    boatId: 'quince',
+    placeId: 'withen-lock',
+    lockId: keptLock(),
+    going: 'up' as const,
+    conditions: wish.conditions,
+  };
+  expect(beginPassageIn(db, passage, 5)).toEqual({ ok: true, value: 'up-to-the-basin' });
+  const opened = openManoeuvre(db, 'up-to-the-basin');
+  if (!opened?.ok) throw new Error('not kept');
+  expect(opened.value.manoeuvre).toMatchObject({
+    boatId: 'quince',
+    placeId: 'withen-lock',
+    goal: { is: 'through', lock: 'Withen Lock', by: 'upper' },
+  });
+  const refused = (change: Partial<typeof passage>) => {
+    const begun = beginPassageIn(db, { ...passage, title: 'Not to be', ...change }, 6);
+    return begun.ok ? 'begun' : begun.problems[0]!.path;
+  };
+  expect(refused({ boatId: 'nobody' })).toBe('boatId');
+  expect(refused({ placeId: 'nowhere' })).toBe('placeId');
+  expect(refused({ lockId: 'no-lock' })).toBe('lockId');
+  expect(refused({ boatId: 'corvina' })).toBe('boat');
+  expect(openManoeuvre(db, 'not-to-be')).toBeNull();
+});
+
+/** Id of the lock of Withen Lock. */
+function keptLock(): string {
+  const found = keptPlaces.open(db, 'withen-lock');
+  if (!found?.ok) throw new Error('not there');
+  return found.value.document.areas.find(({ kind }) => kind === 'lock')!.id;
+}

@@ -38,12 +38,37 @@ describe('how passages end, in words', () => {
 
   it('one that goes well says how clear she was, and of what', () => {
     const { take, file } = play('nell-down-cobnut-lock');
-    expect(outcomeWords(take, file, UNITS)[0]).toBe('Done');
+    const [word, why] = outcomeWords(take, file, UNITS);
+    expect(word).toBe('Done');
+    expect(why).toMatch(/^past the lower gates of Cobnut Lock, \d+\.\d m$/);
     const all = readings(take, file.score, UNITS);
     expect(all.map(({ meaning }) => meaning)).toEqual(
       expect.arrayContaining(['water under her', 'room under footbridge over the tail']),
     );
     expect(surprises(take, file, UNITS)).toEqual([]);
+  });
+
+  it('one that stops half way says how much is left; one that floods a chamber what to do first', () => {
+    const { take, file } = play('nell-up-cobnut-lock');
+    const [past] = take.goal;
+    const short: Take = {
+      ...take,
+      outcome: 'missed',
+      goal: [{ ...past!, found: -12.3, met: false }],
+    };
+    expect(outcomeWords(short, file, UNITS)).toEqual([
+      'Not there',
+      '12.3 m of her way through still to go',
+    ]);
+    const flooded: Take = {
+      ...take,
+      outcome: 'unsafe',
+      events: [{ time: 65, is: 'lock', lock: 1, what: 'over the coping', who: null }],
+    };
+    expect(outcomeWords(flooded, file, UNITS)[1]).toMatch(/ran over its coping at 1:05.*empty it/);
+    expect(surprises(flooded, file, UNITS).map(({ text }) => text)).toEqual([
+      'the chamber runs over its coping',
+    ]);
   });
 });
 

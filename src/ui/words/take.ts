@@ -94,6 +94,9 @@ function outcomeReason(
         return `${what} at ${clock(line.time)}, fast in a falling chamber: a line there is held on a turn, never made fast`;
       }
       const event = take.events.find((e) => e.is === 'crew' && e.what === 'in danger');
+      const over = take.events.find((e) => e.is === 'lock' && e.what === 'over the coping');
+      if (over && !event)
+        return `the chamber ran over its coping at ${clock(over.time)}: it was full; empty it before the one above`;
       const who = event?.is === 'crew' ? file.score.crew[event.who]?.name : undefined;
       return `${who ?? 'somebody'} stepped at ${clock(event?.time ?? 0)} with a propeller turning near; neutral first`;
     }
