@@ -1,6 +1,5 @@
 import { assembleCraft, type Craft } from '@/core/craft';
 import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
-import type { SitedLock } from '@/core/locks';
 import { cos, seriesAt, sin } from '@/core/math';
 import type { Cue, Expectation, Goal, Order, RunInput, TimedOrder } from '@/core/score';
 import { roomAt } from '@/core/search';
@@ -11,9 +10,8 @@ import { radians } from './fields';
 import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
 import { bridgesOf, zonesOf } from './areas';
-import { siteLock } from './lock';
-import { inStaircase } from './staircase';
-import { locksOfPlace, withoutDrawnLeaves, withPounds } from './lock-sites';
+import { workedLocks } from './worked-locks';
+import { withoutDrawnLeaves, withPounds } from './lock-sites';
 import { toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
 import { toRigging } from './rigging-input';
@@ -175,42 +173,6 @@ function lockOrder(
   return { do: 'lock', lock, by, order: { do: 'gates', end, to, ...one } };
 }
 
-/** Locks that are worked, where they lie; what is amiss with them is noted in `names`. */
-function lockSites({ locks, place }: ManoeuvreFile, names: Names, below: number): SitedLock[] {
-  const sites = locks.flatMap(({ lock, set, gates }, i) => {
-    const path = `locks[${i}].lock`;
-    const say = (message: string) => names.problems.push({ path, message });
-    const known = locksOfPlace(place).find(({ name }) => name === lock);
-    if (!known) {
-      say(`the place has no lock called '${lock}' whose gates and paddles are known`);
-      return [];
-    }
-    const sited = siteLock(known, set, gates, below);
-    if (!sited) {
-      say(
-        `nobody has said which way is up-stream in '${lock}'; give its upstream_deg in the place`,
-      );
-      return [];
-    }
-    if (sited.lock.lower.level >= sited.lock.upper.level) {
-      say(`the tide stands over the water above '${lock}'; take another hour`);
-      return [];
-    }
-    return [sited];
-  });
-  // What is amiss with one of them is said before.
-  if (sites.length < locks.length) return sites;
-  const known = locksOfPlace(place);
-  const works = sites.map((sited, i) => ({
-    sited,
-    working: known.find(({ id }) => id === sited.id)!.working,
-    ...locks[i]!,
-  }));
-  return inStaircase(works, (i, message) =>
-    names.problems.push({ path: `locks[${i}].lock`, message }),
-  );
-}
-
 function expectation(document: ExpectationDocument, names: Names, path: string): Expectation {
   const at = document.at === 'next' ? 'next' : ({ after: document.at.after_s } as const);
   switch (document.is) {
@@ -361,7 +323,7 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
   const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.score.fenders)));
   const weather = toWeather(file.conditions, file.place);
   const below = weather.level ? seriesAt(weather.level, 0) : 0;
-  const locks = lockSites(file, names, below);
+  const locks = workedLocks(file, names, below);
   const shore = shoreOf(withoutDrawnLeaves(toObstacles(file.place), file.place, locks));
   const { lines, where, rigging } = toRigging(file, craft, names, locks);
   const others = file.others.map(({ id, name, boat, start }, i) => ({
