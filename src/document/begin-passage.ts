@@ -46,6 +46,8 @@ const MOST_SPEED_MPS = 0.6;
 const LIMIT_S = 900;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
+/** As many things as a manoeuvre can say she lies against. */
+const MOST_WALLS = 12;
 
 /** Where she comes from to the gates, with clear water all the way there; null where there is none. */
 function startBefore(
@@ -98,7 +100,7 @@ function wallsOf(place: Place, sited: SitedLock): string[] {
   const along = [0.1, 0.3, 0.5, 0.7, 0.9].flatMap((share) =>
     [width / 2, -width / 2].map((t) => outOfLock(sited, share * length, t)),
   );
-  return place.features.flatMap((f) => {
+  const walls = place.features.flatMap((f) => {
     if (!('outline_m' in f) || f.kind === 'gate' || f.kind === 'boat') return [];
     const flat = Float64Array.from(f.outline_m.flat());
     const near = along.some(({ x, y }) => {
@@ -107,6 +109,7 @@ function wallsOf(place: Place, sited: SitedLock): string[] {
     });
     return near ? [f.id] : [];
   });
+  return walls.slice(0, MOST_WALLS);
 }
 
 /** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its score. */

@@ -165,7 +165,6 @@ describe('a staircase', () => {
           expect(b.gates.upper).toBe(a.gates.lower);
           for (const level of [a.chamber, b.chamber]) expect(Number.isFinite(level)).toBe(true);
         }
-        expect(Math.abs(water(both) - before)).toBeLessThan(1e-9 * 4000 * 4 * all.length * 100);
         expect(water(both)).toBeCloseTo(before, 6);
       }),
       { numRuns: 25 },
