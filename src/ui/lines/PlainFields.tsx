@@ -66,7 +66,7 @@ export function PlainNumber({
           step="any"
           aria-label={label}
           aria-invalid={error ? true : undefined}
-          style={{ width: 52 }}
+          style={{ width: `max(52px, ${text.length + 2}ch)` }}
           className="figures text-[15px]"
           value={text}
           onChange={(event) => setText(event.target.value)}
