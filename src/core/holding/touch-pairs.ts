@@ -13,7 +13,7 @@ export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
-/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are; what of a friction is too fast to follow (see addStick). */
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are. */
 export const LIST = {
   X: 0,
   Y: 1,
@@ -24,7 +24,6 @@ export const LIST = {
   RANGE: 6,
   SECONDS: 7,
   PIECE: 8,
-  BEYOND: 9,
 } as const;
 
 /**
@@ -49,6 +48,10 @@ export interface TouchScratch {
   readonly depth: Float64Array;
   readonly approach: Float64Array;
   readonly normalForce: Float64Array;
+  /** Friction, N, along (−ny, nx), the most there can be, N, and what of it the accelerations are held back by, kg (see addStick). */
+  readonly rub: Float64Array;
+  readonly mostRub: Float64Array;
+  readonly beyond: Float64Array;
   /** The pairs that can touch during this step, `active` of them, by number. */
   active: number;
   readonly open: Int32Array;
@@ -98,6 +101,9 @@ export function touchScratch(holds: boolean, shapes: readonly HullShape[]): Touc
     depth: slots(),
     approach: slots(),
     normalForce: slots(),
+    rub: slots(),
+    mostRub: slots(),
+    beyond: slots(),
     pairCount: 0,
     open: marks(),
     pairElement: marks(),
@@ -109,7 +115,7 @@ export function touchScratch(holds: boolean, shapes: readonly HullShape[]): Touc
     pairApproach: slots(),
     pairEdges: new Int32Array(SLOTS + 1),
     edges: new Int32Array(EDGE_SLOTS),
-    list: new Float64Array(10).fill(NaN),
+    list: new Float64Array(9).fill(NaN),
     rates: new Float64Array(2),
     stick: holds ? new Float64Array(STICK_COLUMNS) : null,
     sticks: false,

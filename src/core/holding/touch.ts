@@ -30,13 +30,13 @@ function approachOf(s: TouchScratch, boat: Float64Array): number {
 }
 
 /**
- * Friction acting faster than the piece in hand would overshoot. What goes beyond is not taken out of the force but made
- * to hold back the accelerations (linearly implicit), so that where all forces balance she stays.
+ * Friction acting faster than the piece in hand would overshoot. What goes beyond, times that piece, is not taken out of
+ * the force but made to hold back the accelerations (linearly implicit), so that where all forces balance she stays.
  *
- * That part times the piece in hand, kg, stands in LIST.BEYOND: a number handed over would be boxed.
+ * @param share 1 to hold her back by it, −1 to leave it off again
  */
-function addStick(s: TouchScratch, stick: Float64Array, k: number): void {
-  const beyond = s.list[LIST.BEYOND]!;
+function addStick(s: TouchScratch, stick: Float64Array, k: number, share: 1 | -1): void {
+  const beyond = share * s.beyond[k]!;
   const nx = s.nx[k]!;
   const ny = s.ny[k]!;
   // Of the rubbing direction (−ny, nx) about midships.
@@ -48,6 +48,58 @@ function addStick(s: TouchScratch, stick: Float64Array, k: number): void {
   stick[STICK.VV]! += beyond * nx * nx;
   stick[STICK.VR]! += beyond * nx * lever;
   stick[STICK.RR]! += beyond * lever * lever;
+}
+
+/** Friction that touch `k` would have to hold her back with, along (−ny, nx), were she to gain speed as `rates` say, N. */
+function heldBy(
+  s: TouchScratch,
+  k: number,
+  rates: Float64Array,
+  surge: number,
+  sway: number,
+  yaw: number,
+): number {
+  const along = rates[sway]! * s.nx[k]! - rates[surge]! * s.ny[k]!;
+  const lever = s.x[k]! * s.nx[k]! + s.y[k]! * s.ny[k]!;
+  return s.rub[k]! - s.beyond[k]! * (along + rates[yaw]! * lever);
+}
+
+/**
+ * Looks whether what holds her back (see addStick) would have to be more than friction can be, with her gaining speed as
+ * found: where it is most too much she slides, rubbed by all there is and held back by nothing. Changes force and stick;
+ * says whether that was so anywhere: then what she gains is another, and is to be looked at again.
+ *
+ * @param surge, sway, yaw what she gains a second: places of them in `rates`
+ */
+export function letSlide(
+  force: Float64Array,
+  s: TouchScratch,
+  rates: Float64Array,
+  surge: number,
+  sway: number,
+  yaw: number,
+): boolean {
+  let worst = -1;
+  let most = 1;
+  for (let k = 0; k < s.count; k++) {
+    if (s.beyond[k] === 0) continue;
+    const share = Math.abs(heldBy(s, k, rates, surge, sway, yaw)) / s.mostRub[k]!;
+    if (share <= most) continue;
+    most = share;
+    worst = k;
+  }
+  if (worst < 0) return false;
+  const held = heldBy(s, worst, rates, surge, sway, yaw);
+  addStick(s, s.stick!, worst, -1);
+  s.beyond[worst] = 0;
+  const nx = s.nx[worst]!;
+  const ny = s.ny[worst]!;
+  const more = (held > 0 ? s.mostRub[worst]! : -s.mostRub[worst]!) - s.rub[worst]!;
+  s.rub[worst]! += more;
+  force[0]! -= more * ny;
+  force[1]! += more * nx;
+  force[2]! += more * (s.x[worst]! * nx + s.y[worst]! * ny);
+  return true;
 }
 
 /** Takes up the touch noted in the next free slot: adds its normal and friction force. Normal (nx, ny) pushes the boat. */
@@ -90,14 +142,12 @@ function press(
   const scale = s.stick ? STICK_SLIP_MPS : SLIDE_SLIP_MPS;
   const slope = frictionSlope(shore.friction[obstacle]!, normal, slip, scale);
   const rub = -slope * slip;
-  if (s.stick) {
-    // As much as the scheme follows by itself, shared among all that may touch.
-    const beyond = slope * s.list[LIST.PIECE]! - touch.lightest / s.active;
-    if (beyond > 0) {
-      s.list[LIST.BEYOND] = beyond;
-      addStick(s, s.stick, k);
-    }
-  }
+  s.rub[k] = rub;
+  s.mostRub[k] = shore.friction[obstacle]! * normal;
+  // As much as the scheme follows by itself, shared among all that may touch.
+  const beyond = slope * s.list[LIST.PIECE]! - touch.lightest / s.active;
+  s.beyond[k] = s.stick && beyond > 0 ? beyond : 0;
+  if (s.stick && beyond > 0) addStick(s, s.stick, k, 1);
   const fx = normal * nx - rub * ny;
   const fy = normal * ny + rub * nx;
   force[0]! += fx;

@@ -9,8 +9,9 @@ type Anchor = Extract<HandsOrder, { do: 'anchor' }>;
 
 /** Taking the stopper off and letting go, s. */
 const LET_GO_S = 2;
-/** Chain runs out under the weight of so many metres of it, m. Judgement. */
+/** Chain runs out under the weight of so many metres of it, m, and always under what hangs. Judgement. */
 const RUNS_OUT_M = 3;
+const HANGS_SHARE = 0.9;
 /** Longest heaving, s. */
 const HEAVES_FOR_S = 600;
 
@@ -34,7 +35,7 @@ export function* dropAnchor(crew: Deck, hand: Hand, { line, length }: Anchor): J
   crew.set(line, LINE.DRAGGED, 0);
   crew.set(line, LINE.HAUL, 0);
   crew.set(line, LINE.UNTIL, Math.max(down, Math.min(total, length ?? total)));
-  crew.set(line, LINE.HOLD, RUNS_OUT_M * weight);
+  crew.set(line, LINE.HOLD, Math.min(RUNS_OUT_M, HANGS_SHARE * down) * weight);
   crew.set(line, LINE.MADE, MADE.TURNED);
   crew.tender[line] = null;
   crew.tellLine(line, 'anchor down');

@@ -29,7 +29,15 @@ import {
   SHALLOW,
   WORK,
 } from '../forces';
-import { addLines, addTouch, clearSticks, GROUND, LIST, lookForTouches } from '../holding';
+import {
+  addLines,
+  addTouch,
+  clearSticks,
+  GROUND,
+  letSlide,
+  LIST,
+  lookForTouches,
+} from '../holding';
 import { cos, sin, sineCosine, TURN } from '../math';
 import { setStrength, STREAM, streamAt } from '../water';
 import { accelerate } from './accelerate';
@@ -372,6 +380,10 @@ export function derivative(
   const { sticks, stick } = s.touch;
   const held = sticks ? stick : null;
   accelerate(rates, craft.massRow, s.shallow, force, now, held);
+  while (held && letSlide(force, s.touch, rates, U, V, R)) {
+    ledger?.note(BOOK.TOUCHES, force, motion);
+    accelerate(rates, craft.massRow, s.shallow, force, now, held);
+  }
   if (ledger && held) ledger.noteStick(held, rates, motion);
   rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;
   rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.NORTH]!;

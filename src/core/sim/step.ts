@@ -1,5 +1,5 @@
 import { SHALLOW } from '../forces';
-import { LIST, RATES, setTouchRates, tendLines } from '../holding';
+import { LIST, RATES, setTouchRates, SPAN, tendLines } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
@@ -160,6 +160,7 @@ export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Ar
   const { clock, at } = s;
   const span = SHARE[k]! * clock[CLOCK.PIECE]!;
   clock[CLOCK.STAGE] = clock[CLOCK.TIME]! + span;
+  s.span[SPAN.SINCE] = span;
   if (k === 0) return motion;
   const before = s.slopes[k - 1]!;
   for (let i = 0; i < MOTION_SIZE; i++) at[i] = motion[i]! + span * before[i]!;

@@ -33,6 +33,8 @@ export interface RigOptions {
   readonly weather?: Partial<Weather>;
   readonly obstacles?: readonly Obstacle[];
   readonly lines?: readonly LineSpec[];
+  /** Hands see to them: they surge, part, are hauled and eased. */
+  readonly tended?: boolean;
   readonly x?: number;
   readonly y?: number;
   readonly heading?: number;
@@ -45,7 +47,7 @@ export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
   const craft = assembleCraft(boat);
   const weather = { ...CALM, ...options.weather };
   const obstacles = options.obstacles ?? [];
-  const lines = linesOf(options.lines ?? []);
+  const lines = linesOf(options.lines ?? [], options.tended);
   const world: World = {
     craft,
     obstacles,
@@ -54,7 +56,7 @@ export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
     shore: shoreOf(obstacles),
   };
   const { x = 0, y = 0, heading = 0, u = 0, v = 0, r = 0 } = options;
-  const state = initialState(craft, { x, y, heading, speed: u });
+  const state = initialState(craft, { x, y, heading, speed: u }, lines);
   state.motion[U] = u;
   state.motion[V] = v;
   state.motion[R] = r;
