@@ -15,6 +15,24 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
     put: 'return (best * set) / (1 + 0 * angle * HALVED_BY_RAD);',
   },
   {
+    name: 'hands that pull a boat that comes faster than they take in',
+    file: 'src/core/holding/line.ts',
+    find: 'const towards = (pull * coming) / haul;',
+    put: 'const towards = pull;',
+  },
+  {
+    name: 'friction that holds a boat against more than it can',
+    file: 'src/core/holding/touch.ts',
+    find: 'if (share <= most) continue;',
+    put: 'if (share <= 1e9 * most) continue;',
+  },
+  {
+    name: 'chain that lifts its anchor while it is free to run',
+    file: 'src/core/holding/tend.ts',
+    find: 'const runs = haul === 0 &&',
+    put: 'const runs = haul === 1e9 &&',
+  },
+  {
     name: 'an anchor that never comes home',
     file: 'src/core/holding/tend.ts',
     find: 'rows[at + LINE.DRAGGED] = dragged + along;',

@@ -277,7 +277,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'if (tension[i]! > 1e99) {',
   ),
   core(
-    'holding/tend.ts',
+    'holding/line.ts',
     'hands that haul harder than they can',
     'const pull = rows[at + LINE.PULL]!;',
     'const pull = 3 * rows[at + LINE.PULL]!;',

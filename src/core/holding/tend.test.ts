@@ -5,6 +5,7 @@ import {
   LINE,
   linesOf,
   lineTension,
+  lyingLength,
   MADE,
   ropeFigures,
   SPAN_COLUMNS,
@@ -144,5 +145,24 @@ describe('tending a line', () => {
       r[LINE.HAUL] = 1;
     }, 0);
     expect(row[LINE.LENGTH]).toBe(9.5);
+  });
+
+  it('lets chain that is held by less than what hangs run before it lifts its anchor', () => {
+    const weight = 20;
+    const [down, reach] = [6, 3];
+    const row = tended(
+      (r) => {
+        r[LINE.EAST] = reach;
+        r[LINE.RISE] = -down;
+        r[LINE.LENGTH] = down;
+        r[LINE.HOLD] = 3 * weight;
+        r[LINE.MADE] = MADE.TURNED;
+      },
+      0,
+      0.1,
+      { weight, anchor: 5000, total: 60, breaks: 1e6 },
+    );
+    expect(row[LINE.LENGTH]).toBeCloseTo(lyingLength(reach, down), 9);
+    expect(row[LINE.DRAGGED]).toBe(0);
   });
 });
