@@ -155,6 +155,7 @@ describe('tending a line', () => {
         r[LINE.EAST] = reach;
         r[LINE.RISE] = -down;
         r[LINE.LENGTH] = down;
+        r[LINE.DRAGGED] = 0;
         r[LINE.HOLD] = 3 * weight;
         r[LINE.MADE] = MADE.TURNED;
       },
