@@ -17,6 +17,7 @@ describe('a what-if, as it is handed over', () => {
       entryBy_mps: 0.2,
       late_s: 3,
       asternTimes: 0.6,
+      waterTimes: 1.4,
       otherHand: true,
       otherSide: true,
     });
@@ -29,6 +30,7 @@ describe('a what-if, as it is handed over', () => {
       entryBy: 0.2,
       late: 3,
       asternTimes: 0.6,
+      waterTimes: 1.4,
       otherHand: true,
       otherSide: true,
     });

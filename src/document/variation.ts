@@ -13,6 +13,8 @@ export const variationSchema = z.strictObject({
   entryBy_mps: within(-3, 3, 'm/s').default(0),
   late_s: within(0, 30, 's').default(0),
   asternTimes: within(0, 2).default(1),
+  /** Water of worked locks: what it does to her times this. */
+  waterTimes: within(0, 3).default(1),
   otherHand: z.boolean().default(false),
   /** Wind from the other side of the berth. */
   otherSide: z.boolean().default(false),
@@ -31,6 +33,7 @@ export function toVariation(document: VariationDocument): Variation {
     entryBy: document.entryBy_mps,
     late: document.late_s,
     asternTimes: document.asternTimes,
+    waterTimes: document.waterTimes,
     otherHand: document.otherHand,
     otherSide: document.otherSide,
   };

@@ -26,6 +26,7 @@ import {
 import { abreastOf, type Abreast } from './abreast';
 import { approachSpeeds, type SpeedAt } from './approach';
 import { legsOf, type Leg } from './legs';
+import { lockWater, type LockWater } from './lock-water';
 import { locksAhead, type LockAhead } from './locks-ahead';
 import { letGoAt, pushAt, type LetGo, type Push } from './push';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
@@ -68,6 +69,8 @@ export interface Brief {
   } | null;
   /** Locks that are worked, as she comes to them. */
   readonly locks: readonly LockAhead[];
+  /** The take with their water at either end of what is known of it. */
+  readonly lockWater: readonly LockWater[];
   readonly ready: readonly ReadyItem[];
   readonly cautions: readonly Caution[];
 }
@@ -179,6 +182,7 @@ export function* briefOf(
     able: null,
     berthed: null,
     locks: [] as LockAhead[],
+    lockWater: [] as LockWater[],
     ready,
     cautions,
   };
@@ -198,5 +202,10 @@ export function* briefOf(
   for (const lock of locksAhead(input)) {
     locks.push(lock);
     yield { ...brief, legs, able, berthed, locks: locks.slice() };
+  }
+  const water: LockWater[] = [];
+  for (const found of lockWater(input)) {
+    water.push(found);
+    yield { ...brief, legs, able, berthed, locks, lockWater: water.slice() };
   }
 }

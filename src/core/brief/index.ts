@@ -12,4 +12,5 @@ export { holdingOf, IN_NEUTRAL, type Carried, type Held, type Motored, type With
 export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';
 export { throughLock, type ThroughLock } from './through-lock';
 export { throughGates, type Through } from './through-gates';
+export { lockWater, type LockWater } from './lock-water';
 export { lockFigures, locksAhead, type LockAhead, type LockFigures } from './locks-ahead';

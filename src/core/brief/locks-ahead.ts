@@ -6,6 +6,7 @@ import {
   makeLevel,
   outOfLock,
   passageTime,
+  stairOrder,
   type End,
   type Fit,
   type Lock,
@@ -13,6 +14,7 @@ import {
   type Making,
   type Side,
   type SitedLock,
+  type StairOrder,
 } from '../locks';
 import { cos, sin } from '../math';
 import type { RunInput } from '../score';
@@ -68,6 +70,8 @@ export interface LockAhead {
   /** Wall the wind lays her to, looking up-stream; null in a wind that does not matter. */
   readonly side: Side | null;
   readonly through: readonly Through[];
+  /** In a staircase, which chamber has to be seen to before she is locked on into the next; null where there is none. */
+  readonly stair: StairOrder | null;
 }
 
 /** Wind across a chamber under which either side does, m/s. Judgement. */
@@ -122,6 +126,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       leaveAt: readyIn === null ? null : Math.max(0, readyIn - takes),
       side: Math.abs(blowsLeft) < MATTERS_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
       through,
+      stair: stairOrder(locks, lock, going, boat.hull.draught),
     };
   }
 }

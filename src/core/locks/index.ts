@@ -71,4 +71,5 @@ export {
   type SitedLock,
 } from './sited';
 export { feed, joined, stepsDown } from './staircase';
+export { stairOrder, type Meeting, type StairOrder } from './stair-order';
 export { OVER_CILL_M, tideWindows, type LevelAt, type Stretch } from './tide-window';

@@ -22,6 +22,8 @@ export interface SitedLock {
   readonly above?: number | undefined;
   /** And of the one below it, whose upper ones its lower gates are. */
   readonly below?: number | undefined;
+  /** What its water does to boats, times what is reckoned: known to a half. As reckoned if not given. */
+  readonly waterTimes?: number | undefined;
   /** Levels, paddles and gates as it begins. */
   readonly begins: LockState;
 }

@@ -16,6 +16,8 @@ export interface Variation {
   readonly late: number;
   /** Thrust of every propeller astern times this. */
   readonly asternTimes: number;
+  /** What the water of worked locks does to her times this: known to a half. */
+  readonly waterTimes: number;
   /** Propellers turn the other way round, so that they walk to the other side. */
   readonly otherHand: boolean;
   /** Wind from the other side of the berth she is to lie in, or of where she lies, just as far from ahead or astern. */
@@ -30,6 +32,7 @@ export const AS_IT_IS: Variation = {
   entryBy: 0,
   late: 0,
   asternTimes: 1,
+  waterTimes: 1,
   otherHand: false,
   otherSide: false,
 };
@@ -62,6 +65,10 @@ function lateScore(score: Score, late: number): Score {
   return { ...score, beats };
 }
 
+function variedLocks({ locks }: RunInput, { waterTimes }: Variation): Partial<RunInput> {
+  return locks && waterTimes !== 1 ? { locks: locks.map((lock) => ({ ...lock, waterTimes })) } : {};
+}
+
 /** The same manoeuvre otherwise. Orders stay what they were; only what is named in the variation differs. */
 export function vary(input: RunInput, variation: Variation): RunInput {
   const { weather, start, goal } = input;
@@ -88,5 +95,6 @@ export function vary(input: RunInput, variation: Variation): RunInput {
     },
     start: { ...start, speed: start.speed + variation.entryBy },
     score: lateScore(input.score, variation.late),
+    ...variedLocks(input, variation),
   };
 }

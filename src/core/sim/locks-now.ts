@@ -214,6 +214,9 @@ export function senseLocks(motion: Float64Array, world: World, s: Scratch): void
   if (push.along === 0 && push.across === 0) return;
   const sinPsi = sin(motion[PSI]!);
   const cosPsi = cos(motion[PSI]!);
+  const { waterTimes = 1 } = sited;
+  push.along *= waterTimes;
+  push.across *= waterTimes;
   const east = push.along * sited.east + push.across * sited.north;
   const north = push.along * sited.north - push.across * sited.east;
   lockPush[0] = east * sinPsi + north * cosPsi;
@@ -232,6 +235,7 @@ export function addLockStream(motion: Float64Array, world: World, s: Scratch): v
   const sinPsi = sin(motion[PSI]!);
   const cosPsi = cos(motion[PSI]!);
   const { x } = world.craft.strips;
+  const { waterTimes = 1 } = sited;
   for (let i = 0; i < x.length; i++) {
     const east = motion[X]! + x[i]! * sinPsi;
     const north = motion[Y]! + x[i]! * cosPsi;
@@ -244,7 +248,7 @@ export function addLockStream(motion: Float64Array, world: World, s: Scratch): v
       const along = goesEast * sited.east + goesNorth * sited.north;
       addNeighbour(current, sited, state, { x: her[X]!, y: her[Y]!, along }, hull, east, north);
     }
-    s.streamU[i]! += current[0]! * sinPsi + current[1]! * cosPsi;
-    s.streamV[i]! += current[0]! * cosPsi - current[1]! * sinPsi;
+    s.streamU[i]! += waterTimes * (current[0]! * sinPsi + current[1]! * cosPsi);
+    s.streamV[i]! += waterTimes * (current[0]! * cosPsi - current[1]! * sinPsi);
   }
 }

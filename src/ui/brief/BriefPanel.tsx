@@ -21,7 +21,7 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
   return (
     <div aria-busy={busy} data-testid="brief">
       <Hour />
-      <LocksAhead locks={brief.locks} />
+      <LocksAhead locks={brief.locks} water={brief.lockWater} />
       <Section name="What pushes her">
         <StatementList list={pushStatements(brief, units)} />
       </Section>

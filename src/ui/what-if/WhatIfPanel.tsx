@@ -150,6 +150,22 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
           neutral={1}
           onChange={(asternTimes) => change({ asternTimes })}
         />
+        {manoeuvre.locks.length > 0 && (
+          <VaryRow
+            name="Push of a lock’s water"
+            text={
+              variation.waterTimes === 1
+                ? 'as reckoned'
+                : `${Math.round(100 * variation.waterTimes)} % of it`
+            }
+            value={variation.waterTimes}
+            least={0}
+            most={2}
+            step={0.1}
+            neutral={1}
+            onChange={(waterTimes) => change({ waterTimes })}
+          />
+        )}
         <label className="rule-t flex min-h-10 cursor-pointer items-center gap-2 py-2">
           <input
             type="checkbox"

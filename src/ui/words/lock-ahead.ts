@@ -1,5 +1,7 @@
-import type { LockAhead, Through } from '@/core/brief';
-import { boatSpeed, clock, distance, type Units } from './units';
+import type { LockAhead, LockWater, Through } from '@/core/brief';
+import type { Meeting, StairOrder } from '@/core/locks';
+import { outcomeWord } from './take';
+import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
 
 const GATES: Readonly<Record<Through['gates'], string>> = {
   'one leaf': 'by one leaf',
@@ -48,4 +50,46 @@ export function sideText({ side }: LockAhead): string {
   if (side === null)
     return 'Wind across is too light to choose a side by: lie where the bollards and the first paddle are.';
   return `Lie to the ${side} looking up-stream: the wind lays her to that wall.`;
+}
+
+const meets = ({ overCill, overCoping }: Meeting, units: Units) =>
+  overCoping > 0
+    ? `${distance(overCoping, units)} over the lower one’s coping`
+    : overCill < 0
+      ? `${distance(-overCill, units)} short of the cill between them`
+      : `${distance(overCill, units)} over the cill between them`;
+
+/** What has to be seen to in a staircase before she is locked on, and in what order it is worked. */
+export function stairText(stair: StairOrder, names: readonly string[], units: Units): string[] {
+  const { going, first, now, ready } = stair;
+  const upper = names[stair.upper] ?? 'the upper lock';
+  const lower = names[stair.lower] ?? 'the lower lock';
+  const [other, there] = going === 'up' ? [upper, 'full'] : [lower, 'empty'];
+  const source =
+    going === 'up'
+      ? `A staircase: ${lower} is filled with the water of ${upper}.`
+      : `A staircase: ${upper} empties into ${lower}.`;
+  const so = {
+    fill: `As they are they would meet ${meets(now, units)}: fill ${upper} first, then they meet ${meets(ready, units)}.`,
+    empty: `As they are they would meet ${meets(now, units)}: empty ${lower} first, then they meet ${meets(ready, units)}.`,
+    never: `Even with ${other} ${there} they meet ${meets(ready, units)}: not enough for her.`,
+    none: `${other} may stay as it is: they meet ${meets(now, units)}.`,
+  }[first ?? 'none'];
+  const order =
+    going === 'up'
+      ? `In order: into ${lower}, its lower gates and paddles shut behind her; the paddles between; the gates between at one level; on into ${upper}, gates and paddles between shut; then its upper ones.`
+      : `In order: into ${upper}, its upper gates and paddles shut behind her; the paddles between; the gates between at one level; on into ${lower}, gates and paddles between shut; then its lower ones.`;
+  return first === 'never' ? [source, so] : [source, so, order];
+}
+
+/** "half of what is reckoned: Done, 0.4 m clear, hardest touch 0.05 m/s, most in a line 310 N" */
+export function waterText({ times, outcome, margins }: LockWater, units: Units): string {
+  const { clearance, touch, line } = margins;
+  const parts = [
+    outcomeWord(outcome),
+    ...(clearance ? [`${distance(Math.max(0, clearance.distance), units)} clear`] : []),
+    touch ? `hardest touch ${touchSpeed(touch.speed)}` : 'no touch',
+    ...(line ? [`most in a line ${force(line.tension, units)}`] : []),
+  ];
+  return `${times < 1 ? 'half of what is reckoned' : 'half as much again'}: ${parts.join(', ')}`;
 }
