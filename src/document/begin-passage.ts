@@ -8,7 +8,7 @@ import { begun, withMeanLevel, type Wish } from './begin';
 import { conditionsSchema } from './conditions';
 import { degrees, id, shortText } from './fields';
 import { groundOf, type Ground } from './figures/berths';
-import { siteLock } from './lock';
+import { siteLock, type LockOfPlace } from './lock';
 import { locksOfPlace, withoutDrawnLeaves } from './lock-sites';
 import type { Manoeuvre, ManoeuvreFile } from './manoeuvre';
 import { toObstacles, type Place } from './place';
@@ -42,7 +42,7 @@ const LEAST_ROOM_M = 0.4;
 const ENOUGH_LENGTHS = 0.4;
 const WAY_POINTS = 10;
 const MOST_SPEED_MPS = 0.6;
-/** A passage may take so long, s: the most a manoeuvre has. */
+/** A passage may take so long a lock, s. */
 const LIMIT_S = 900;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
@@ -95,10 +95,13 @@ function startBefore(
 const nearest = { x: 0, y: 0, distance: 0 };
 
 /** Ids of what the walls of a chamber are made of: she may touch it. */
-function wallsOf(place: Place, sited: SitedLock): string[] {
-  const { length, width } = sited.lock;
-  const along = [0.1, 0.3, 0.5, 0.7, 0.9].flatMap((share) =>
-    [width / 2, -width / 2].map((t) => outOfLock(sited, share * length, t)),
+function wallsOf(place: Place, sites: readonly SitedLock[]): string[] {
+  const along = sites.flatMap((sited) =>
+    [0.1, 0.3, 0.5, 0.7, 0.9].flatMap((share) =>
+      [sited.lock.width / 2, -sited.lock.width / 2].map((t) =>
+        outOfLock(sited, share * sited.lock.length, t),
+      ),
+    ),
   );
   const walls = place.features.flatMap((f) => {
     if (!('outline_m' in f) || f.kind === 'gate' || f.kind === 'boat') return [];
@@ -112,6 +115,31 @@ function wallsOf(place: Place, sited: SitedLock): string[] {
   return walls.slice(0, MOST_WALLS);
 }
 
+/** The lock where it lies, if it is known which way is up-stream. */
+function sitedWith(lock: LockOfPlace, set: 'upper' | 'lower', below: number): SitedLock[] {
+  const sited = siteLock(lock, set, 'shut', below);
+  return sited ? [sited] : [];
+}
+
+/** Locks she goes through one after the other: a staircase is one passage. */
+function inOrder(place: Place, lock: LockOfPlace, going: Passage): readonly LockOfPlace[] {
+  const locks = locksOfPlace(place);
+  const above = locks.find(({ name }) => name === lock.working.above);
+  const below = locks.find(({ working }) => working.above === lock.name);
+  const next = going === 'up' ? above : below;
+  return next ? [lock, next] : [lock];
+}
+
+/** The lock of its staircase a passage that way is begun at; itself where there is no other. */
+export function firstOf(place: Place, lock: LockOfPlace, going: Passage): LockOfPlace {
+  const locks = locksOfPlace(place);
+  const before =
+    going === 'up'
+      ? locks.find(({ working }) => working.above === lock.name)
+      : locks.find(({ name }) => name === lock.working.above);
+  return before ?? lock;
+}
+
 /** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its score. */
 export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
   const { boat, place, lockId, going } = wish;
@@ -121,6 +149,12 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
     return failure({
       path: 'lockId',
       message: `the place has no lock '${lockId}' with gates and paddles; give it some in the place first`,
+    });
+  const first = firstOf(place, lock, going);
+  if (first.id !== lock.id)
+    return failure({
+      path: 'lockId',
+      message: `'${lock.name}' is the second lock of a staircase on the way ${going}; begin at '${first.name}'`,
     });
   const set = going === 'up' ? 'lower' : 'upper';
   const below = conditions.level?.[0]?.level_m ?? 0;
@@ -139,6 +173,8 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
   // Its gates stand open for her.
   const { craft } = groundOf(boat, place);
   const shore = shoreOf(withoutDrawnLeaves(toObstacles(place), place, [sited]));
+  const through = inOrder(place, lock, going);
+  const last = through.at(-1)!;
   const start = startBefore({ craft, shore }, sited, going);
   if (!start)
     return failure({
@@ -149,10 +185,15 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
     ...begun(wish),
     conditions,
     start,
-    goal: { is: 'through', lock: lock.name, by: going === 'up' ? 'upper' : 'lower' },
-    berth: wallsOf(place, sited),
-    locks: [{ lock: lock.name, set, gates: 'open' }],
-    limit_s: LIMIT_S,
+    goal: { is: 'through', lock: last.name, by: going === 'up' ? 'upper' : 'lower' },
+    berth: wallsOf(place, [sited, ...(last === lock ? [] : sitedWith(last, set, below))]),
+    // The other chamber of a staircase as it has to be: full above her, empty below.
+    locks: through.map(({ name }) => ({
+      lock: name,
+      set: name === lock.name ? set : set === 'lower' ? 'upper' : 'lower',
+      gates: name === lock.name ? 'open' : 'shut',
+    })),
+    limit_s: LIMIT_S * through.length,
   };
   const input = toRunInput(file);
   return input.ok ? success(file) : input;

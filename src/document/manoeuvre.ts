@@ -68,7 +68,7 @@ export const manoeuvreSchema = z.strictObject({
   ready: z.array(z.enum(READY_ITEMS)).max(READY_ITEMS.length).default([]),
   /** A way that looks as good and fails, kept beside the score, and why it does. */
   tempting: z.strictObject({ title: shortText, why: longText, score: scoreSchema }).optional(),
-  limit_s: within(1, 900, 's').default(300),
+  limit_s: within(1, 1800, 's').default(300),
 });
 export type Manoeuvre = z.infer<typeof manoeuvreSchema>;
 

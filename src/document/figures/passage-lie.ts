@@ -5,6 +5,8 @@ import {
   intoLock,
   IN_LOCK,
   leafSides,
+  outOfLock,
+  stairOrder,
   swingRoom,
   type End,
   type LockedBoat,
@@ -39,8 +41,9 @@ export interface PassageLie {
   readonly ahead: number;
   /** Has she to go over to the wall, or is the chamber hardly broader than she? */
   readonly over: boolean;
-  /** How its water is made without more pull than hands hold. */
+  /** How its water is made without more pull than hands hold, and the lock that those paddles are of. */
   readonly making: Making;
+  readonly paddlesOf: string;
 }
 
 /** Kept off the swing of the lower gates, and off the cill, m. Judgement. */
@@ -103,13 +106,27 @@ function onWall(ends: readonly LineEnd[], sited: SitedLock, wall: Hand): OnWall[
     .sort((a, b) => a.s - b.s);
 }
 
-/** Which way she goes through the lock that is worked, and its end gates as she comes. */
-function wayThrough(setting: Setting) {
-  const sited = setting.input.locks![0]!;
-  const { end, going, boat } = throughLock(sited, setting.input.start, setting.boat.hull);
+/** How she goes through one lock: which way, by its end gates as she comes to them. */
+type Way = Pick<PassageLie, 'sited' | 'from' | 'to' | 'going' | 'along'>;
+
+/** Her way through the locks that are worked, the one she comes to first; of a staircase both. */
+function wayThrough(setting: Setting): { readonly ways: readonly Way[]; readonly inside: boolean } {
+  const { start, locks = [] } = setting.input;
+  const off = (sited: SitedLock) => {
+    const { x, y } = outOfLock(sited, sited.lock.length / 2, 0);
+    return (x - start.x) * (x - start.x) + (y - start.y) * (y - start.y);
+  };
+  const sites = [...locks].sort((a, b) => off(a) - off(b));
+  const { end, going, boat } = throughLock(sites[0]!, start, setting.boat.hull);
   const sign = going === 'up' ? -1 : 1;
-  const along = atan2(sign * sited.east, sign * sited.north);
-  return { sited, from: end, to: other(end), going, along, inside: boat.inside } as const;
+  const ways = sites.map((sited) => ({
+    sited,
+    from: end,
+    to: other(end),
+    going,
+    along: atan2(sign * sited.east, sign * sited.north),
+  }));
+  return { ways, inside: boat.inside };
 }
 
 /** Room for where her upper end may lie, m from the upper gates: clear of cill and of the lower gates' swing. */
@@ -118,9 +135,8 @@ function roomFor({ sited }: { readonly sited: SitedLock }, length: number): [num
   return [lock.cillReach + KEPT_OFF_M, lock.length - swingRoom(lock) - length - KEPT_OFF_M / 2];
 }
 
-/** Where she would lie to a wall of the chamber; null where nothing stands there to hold her by. */
-function lieAt(setting: Setting, wall: Hand): PassageLie | null {
-  const way = wayThrough(setting);
+/** Where she would lie to a wall of a chamber; null where nothing stands there to hold her by. */
+function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
   const { sited, going } = way;
   const { lock } = sited;
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
@@ -154,19 +170,27 @@ function lieAt(setting: Setting, wall: Hand): PassageLie | null {
     ahead: going === 'up' ? fromUpper : lock.length - fromUpper - length,
     over: lock.width - beam > SNUG_M,
     making,
+    // Between the chambers of a staircase they are those of the lock above.
+    paddlesOf:
+      way.to === 'upper' && sited.above !== undefined
+        ? setting.input.locks![sited.above]!.name
+        : sited.name,
   };
 }
 
 const WALLS: readonly Hand[] = ['left', 'right'];
 
-/** Where she may lie in the chamber: at the wall the wind lays her to first. */
-export function liesInLock(setting: Setting): PassageLie[] {
+/** Where she may lie in each chamber on her way, along one wall: at the one the wind lays her to first. */
+export function liesInLock(setting: Setting): (readonly PassageLie[])[] {
   const { weather } = setting.input;
-  const lies = WALLS.flatMap((wall) => lieAt(setting, wall) ?? []);
+  const { ways } = wayThrough(setting);
+  const lies = WALLS.map((wall) => ways.flatMap((way) => lieAt(setting, way, wall) ?? []));
   // Off her port bow the wind lays her to starboard.
-  const laid = (lie: PassageLie) =>
-    (wrapHalfTurn(weather.windFrom - lie.along) < 0 ? 'starboard' : 'port') === lie.side;
-  return lies.sort((a, b) => Number(laid(b)) - Number(laid(a)));
+  const laid = ([lie]: readonly PassageLie[]) =>
+    (wrapHalfTurn(weather.windFrom - lie!.along) < 0 ? 'starboard' : 'port') === lie!.side;
+  return lies
+    .filter((each) => each.length === ways.length)
+    .sort((a, b) => Number(laid(b)) - Number(laid(a)));
 }
 
 /** Time the gates take, s, one leaf after the other. */
@@ -176,10 +200,40 @@ export function gatesTake({ lock }: SitedLock, end: End): number {
 }
 
 /** Time a passage takes at least, from her coming in to her going out, s. */
-export function leastTime(lie: PassageLie): number {
-  const { sited, from, to, making } = lie;
-  const winding = Math.max(...sited.lock.paddles.map((paddle) => paddle.winding));
-  return making.seconds + winding + gatesTake(sited, from) + gatesTake(sited, to) + 60;
+export function leastTime(lies: readonly PassageLie[]): number {
+  return lies.reduce((sum, { sited, from, to, making }) => {
+    const winding = Math.max(...sited.lock.paddles.map((paddle) => paddle.winding));
+    return sum + making.seconds + winding + gatesTake(sited, from) + gatesTake(sited, to) + 60;
+  }, 0);
+}
+
+/** Why a staircase is not ready for her; null where it is. */
+function stairsUnready(setting: Setting, { sited, going }: Way): string | null {
+  const { locks = [] } = setting.input;
+  const { draught } = setting.boat.hull;
+  const stair = stairOrder(locks, locks.indexOf(sited), going, draught);
+  if (!stair)
+    return 'more than one lock is worked in this manoeuvre, and they are no staircase on her way';
+  const [upper, lower] = [locks[stair.upper]!.name, locks[stair.lower]!.name];
+  switch (stair.first) {
+    case 'fill':
+      return `${lower} is filled with the water of ${upper}, which is not full enough; it wants to be set above`;
+    case 'empty':
+      return `${upper} would run over into ${lower}, which is not empty; it wants to be set below`;
+    case 'never':
+      return `${upper} and ${lower} do not meet with water enough for her over the cill between them`;
+    case null:
+      return null;
+  }
+}
+
+/** Why she cannot lie in a chamber on her way; null where she can. */
+function noRoom(setting: Setting, way: Way): string | null {
+  const fit = fitIn(way.sited.lock, hullIn(setting, way, 0));
+  if (fit.alongside < 0) return 'she is too broad for the chamber';
+  const [least, most] = roomFor(way, setting.length);
+  if (most < least) return 'she is too long to lie clear of the cill and of the gates as they open';
+  return fit.water < 0 ? 'there is not water enough over the cill' : null;
 }
 
 /** Why she does not go through a lock; null where she may. */
@@ -187,11 +241,11 @@ export function noPassage(setting: Setting): string | null {
   const { locks = [], start, limit } = setting.input;
   if (locks.length === 0)
     return 'no lock is worked in this manoeuvre; say under The lock how one stands';
-  if (locks.length > 1) return 'more than one lock is worked in this manoeuvre';
   if (setting.others.length > 0) return 'another boat goes too; who goes first is composed by hand';
-  const way = wayThrough(setting);
+  const { ways, inside } = wayThrough(setting);
+  const way = ways[0]!;
   const { sited, from, going } = way;
-  if (way.inside) return 'she lies in the chamber already';
+  if (inside) return 'she lies in the chamber already';
   const where = new Float64Array(2);
   intoLock(where, sited, start.x, start.y);
   const before = going === 'down' ? -where[IN_LOCK.S]! : where[IN_LOCK.S]! - sited.lock.length;
@@ -203,14 +257,17 @@ export function noPassage(setting: Setting): string | null {
   if (Math.abs(sited.begins.chamber - level) > 0.02)
     return `the lock is set against her; it wants to be set ${from === 'upper' ? 'above' : 'below'}`;
   if (sited.begins.gates[from] < 1) return 'the gates are shut before her; let them stand open';
-  const fit = fitIn(sited.lock, hullIn(setting, way, 0));
-  if (fit.alongside < 0) return 'she is too broad for the chamber';
-  const [least, most] = roomFor(way, setting.length);
-  if (most < least) return 'she is too long to lie clear of the cill and of the gates as they open';
-  if (fit.water < 0) return 'there is not water enough over the cill';
-  const [lie] = liesInLock(setting);
-  if (!lie) return 'nothing stands along the chamber that her midship line could go to';
-  const needs = leastTime(lie);
+  if (ways.length > 1) {
+    const unready = stairsUnready(setting, way);
+    if (unready) return unready;
+  }
+  for (const one of ways) {
+    const none = noRoom(setting, one);
+    if (none) return none;
+  }
+  const [lies] = liesInLock(setting);
+  if (!lies) return 'nothing stands along the chamber that her midship line could go to';
+  const needs = leastTime(lies);
   return needs > limit
     ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
     : null;

@@ -27,6 +27,8 @@ const LINE_ON_S = 90;
 const TURNS = { up: 0.75, down: 0.5 } as const;
 /** Somebody who has wound one paddle goes on to the next; so long between two signs, s. */
 const NEXT_PADDLE_S = 8;
+/** On from one chamber to the next she carries her way so far before she is stopped. */
+const CARRIES_LENGTHS = 0.3;
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
 
@@ -53,6 +55,21 @@ function paddlesOf({ sited, to, wall }: PassageLie): readonly Paddle[] {
   return [...there].sort((a, b) => Number(b.side === wall) - Number(a.side === wall));
 }
 
+const wound = (
+  lie: PassageLie,
+  hands: Hands,
+  paddles: readonly Paddle[],
+  to: number,
+): OrderDocument[] =>
+  paddles.map(({ name }) => ({
+    do: 'paddle',
+    after_s: 0,
+    lock: lie.paddlesOf,
+    paddle: name,
+    to,
+    ...by(hands.ashore),
+  }));
+
 /** The sign, one paddle or all of them to a share, and what to call if it is too much. */
 function winding(
   lie: PassageLie,
@@ -68,17 +85,7 @@ function winding(
     id,
     title,
     cue,
-    [
-      ...sign,
-      ...paddles.map(({ name }): OrderDocument => ({
-        do: 'paddle',
-        after_s: 0,
-        lock: lie.sited.name,
-        paddle: name,
-        to,
-        ...by(hands.ashore),
-      })),
-    ],
+    [...sign, ...wound(lie, hands, paddles, to)],
     'paddles down, look what holds her',
     900,
   );
@@ -163,18 +170,133 @@ const gatesTo = (
   ...by(hands.ashore),
 });
 
-/** In by the open gates, stopped and held by one line, its water made, and out by the other gates. */
-function throughAt(setting: Setting, lie: PassageLie): Draft {
-  const { length, boat, pause } = setting;
-  const { sited, going, from, to, ahead, over, side, bollard } = lie;
+/** Held by her line, the gates shut behind, the water made, the gates ahead open. */
+function locked(lie: PassageLie, hands: Hands): BeatDocument[] {
+  const { sited, going, from, to } = lie;
+  const leaves = gatesOf(sited.lock, from).kind === 'single' ? 'gate' : 'gates';
+  return [
+    beat(
+      'held',
+      going === 'up'
+        ? `kept snug, never fast; the ${leaves} shut behind`
+        : `on a turn, never fast; the ${leaves} shut behind`,
+      { is: 'line', line: LINE, state: 'on' },
+      [
+        {
+          do: 'tend',
+          after_s: 0,
+          line: LINE,
+          how: 'keep',
+          turns: TURNS[going],
+          winch: false,
+          ...by(hands.aboard),
+        },
+        gatesTo(lie, from, 'shut', hands),
+      ],
+      'line off, back out while the gates are open',
+      LINE_ON_S,
+    ),
+    ...making(lie, hands),
+    beat(
+      'open',
+      'level: the gates ahead',
+      { is: 'lock', lock: sited.name, state: `level ${beyond(lie)}` },
+      [gatesTo(lie, to, 'open', hands)],
+      'the gates stay shut, paddles down',
+      900,
+    ),
+  ];
+}
+
+/** The side of a lock she goes on to. */
+const beyond = ({ going }: PassageLie) => (going === 'up' ? 'above' : 'below');
+
+/** Stopped so far off the gates ahead, and her line on. */
+function stopped(
+  setting: Setting,
+  { sited, to, bollard }: PassageLie,
+  hands: Hands,
+  stop: number,
+  back: number,
+): BeatDocument[] {
+  return [
+    beat(
+      'stop',
+      'astern, stopped clear of the cill and the gates',
+      near('bow', `${sited.name}, ${to} gates`, stop),
+      reversed(setting, 'astern', back),
+      'astern harder',
+    ),
+    beat(
+      'line',
+      'neutral; the line round the bollard and back',
+      wayOff(25 + setting.pause),
+      [
+        engine('neutral'),
+        {
+          do: 'pass',
+          after_s: 1,
+          line: LINE,
+          to: bollard,
+          how: hands.how,
+          ...by(hands.aboard),
+        },
+      ],
+      'short ahead and astern to hold her',
+    ),
+  ];
+}
+
+/** The gates ahead stand open: her line home, then dead slow on; paddles that must not stay up come down meanwhile. */
+function onwards(
+  lie: PassageLie,
+  hands: Hands,
+  title: string,
+  slow: number,
+  aside: number,
+  down: readonly Paddle[] = [],
+): BeatDocument {
+  const { sited, along } = lie;
+  return beat(
+    'out',
+    title,
+    { is: 'lock', lock: sited.name, state: lie.going === 'up' ? 'wide above' : 'wide below' },
+    [
+      letGo(LINE, 0, hands.aboard),
+      engine('ahead', slow, LINE_HOME_S),
+      steer(compassOf(degrees(along) + aside), LINE_HOME_S),
+      ...wound(lie, hands, down, 0),
+    ],
+    'neutral, line on again',
+    300,
+  );
+}
+
+/** The same beats of the next chamber. */
+const next = (beats: readonly BeatDocument[], number: number): BeatDocument[] =>
+  beats.map((one) => ({ ...one, id: `${one.id}-in-${number}` }));
+
+/**
+ * In by the open gates, stopped and held by one line, its water made, and out by the other gates: of one chamber, or of
+ * those of a staircase one after the other.
+ */
+function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
+  const { length, boat } = setting;
+  const lie = lies[0]!;
+  const last = lies.at(-1)!;
+  const { sited, from, to, ahead, over, side } = lie;
   const { lock, name } = sited;
   const hands = handsOf(setting);
   const along = degrees(lie.along);
   const far = `${name}, ${to} gates`;
+  const out = `${last.sited.name}, ${to} gates`;
   const entered = `${name}, ${from} gates`;
-  const rope = lineLength(lock, sited.coping, Math.max(3, lie.lead), boat.hull.freeboard);
+  const rope = Math.max(
+    ...lies.map(({ sited: { lock: each, coping }, lead }) =>
+      lineLength(each, coping, Math.max(3, lead), boat.hull.freeboard),
+    ),
+  );
   const toWall = side === 'starboard' ? 1 : -1;
-  const says = going === 'up' ? 'above' : 'below';
   const inwards: OrderDocument = { do: 'steerFor', after_s: 0, mark: far, first: 'bow' };
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
   const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
@@ -209,7 +331,7 @@ function throughAt(setting: Setting, lie: PassageLie): Draft {
   const room = lock.length;
   return {
     // The rest waits for the water.
-    decided: 'held',
+    decided: lies.length > 1 ? `held-in-${lies.length}` : 'held',
     dials: [
       // Dead slow, in and out.
       dial(0.03, 0.04, 0, 0.2),
@@ -218,9 +340,13 @@ function throughAt(setting: Setting, lie: PassageLie): Draft {
         : dial(ahead + 0.6 * length, 2, ahead + 1, room),
       dial(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
       dial(0.35, 0.08, 0.1, hardest(setting)),
-      ...(over ? [dial(5, 2, -4, 14)] : []),
+      dial(over ? 5 : 0, 2, over ? -4 : 0, over ? 14 : 0),
+      // From one chamber to the next she has less way on.
+      ...lies
+        .slice(1)
+        .map((each) => dial(each.ahead + 0.1 * length, 0.8, each.ahead, each.ahead + length)),
     ],
-    write: ([slow, turned, stop, back, angle = 0]) =>
+    write: ([slow, turned, stop, back, angle = 0, nextStop]) =>
       scoreOf(
         [
           beat(
@@ -235,83 +361,50 @@ function throughAt(setting: Setting, lie: PassageLie): Draft {
             'astern, back to the landing',
           ),
           ...overToIt(turned!),
-          beat(
-            'stop',
-            'astern, stopped clear of the cill and the gates',
-            near('bow', far, stop!),
-            reversed(setting, 'astern', back!),
-            'astern harder',
-          ),
-          beat(
-            'line',
-            'neutral; the line round the bollard and back',
-            wayOff(25 + pause),
-            [
-              engine('neutral'),
-              {
-                do: 'pass',
-                after_s: 1,
-                line: LINE,
-                to: bollard,
-                how: hands.how,
-                ...by(hands.aboard),
-              },
-            ],
-            'short ahead and astern to hold her',
-          ),
-          beat(
-            'held',
-            going === 'up'
-              ? `kept snug, never fast; the ${leaves} shut behind`
-              : `on a turn, never fast; the ${leaves} shut behind`,
-            { is: 'line', line: LINE, state: 'on' },
-            [
-              {
-                do: 'tend',
-                after_s: 0,
-                line: LINE,
-                how: 'keep',
-                turns: TURNS[going],
-                winch: false,
-                ...by(hands.aboard),
-              },
-              gatesTo(lie, from, 'shut', hands),
-            ],
-            'line off, back out while the gates are open',
-            LINE_ON_S,
-          ),
-          ...making(lie, hands),
-          beat(
-            'open',
-            'level: the gates ahead',
-            { is: 'lock', lock: name, state: `level ${says}` },
-            [gatesTo(lie, to, 'open', hands)],
-            'the gates stay shut, paddles down',
-            900,
-          ),
-          beat(
-            'out',
-            'wide open: line home, dead slow out',
-            { is: 'lock', lock: name, state: `wide ${says}` },
-            [
-              letGo(LINE, 0, hands.aboard),
-              engine('ahead', slow!, LINE_HOME_S),
-              steer(compassOf(along - toWall * angle!), LINE_HOME_S),
-            ],
-            'neutral, line on again',
-            300,
-          ),
+          ...stopped(setting, lie, hands, stop!, back!),
+          ...locked(lie, hands),
+          ...lies
+            .slice(1)
+            .flatMap((chamber, i) =>
+              next(
+                [
+                  onwards(
+                    lies[i]!,
+                    hands,
+                    'wide open: line home, dead slow on',
+                    slow!,
+                    0,
+                    paddlesOf(lies[i]!),
+                  ),
+                  beat(
+                    'way-off',
+                    'neutral, along the wall',
+                    near(
+                      'bow',
+                      `${chamber.sited.name}, ${to} gates`,
+                      nextStop! + CARRIES_LENGTHS * length,
+                    ),
+                    [engine('neutral'), steer(along)],
+                    'astern, stop',
+                  ),
+                  ...stopped(setting, chamber, hands, nextStop!, back!),
+                  ...locked(chamber, hands),
+                ],
+                i + 2,
+              ),
+            ),
+          onwards(last, hands, 'wide open: line home, dead slow out', slow!, -toWall * angle!),
           beat(
             'straight',
             'bow between the gates: straight out',
-            near('bow', far, 1.5),
+            near('bow', out, 1.5),
             [steer(along)],
             'neutral',
           ),
           beat(
             'clear',
             'stern clear of the gates: neutral',
-            { is: 'abeam', point: 'stern', mark: far },
+            { is: 'abeam', point: 'stern', mark: out },
             [engine('neutral')],
             'astern, stop',
             240,
@@ -334,8 +427,8 @@ function throughAt(setting: Setting, lie: PassageLie): Draft {
   };
 }
 
-/** Through the lock that is worked, at the wall the wind lays her to. */
+/** Through the lock that is worked, or both of a staircase, at the wall the wind lays her to. */
 export const throughTheLock = (setting: Setting): readonly Draft[] =>
   liesInLock(setting)
     .slice(0, 1)
-    .map((lie) => throughAt(setting, lie));
+    .map((lies) => throughAt(setting, lies));

@@ -1,0 +1,164 @@
+import { runTake } from '@/core/score';
+import {
+  beginPassage,
+  check,
+  manoeuvreFileSchema,
+  placeSchema,
+  toRunInput,
+  type ManoeuvreFile,
+  type Place,
+} from '.';
+import { draftsOf, figuresFor, subjectOf } from './figures';
+import { demoFile, demoJson } from './testing/demo';
+import { fleetRecord } from './testing/fleet';
+
+// Passages through the two chambers of a staircase: begun, written down, played.
+
+const [TOP, BOTTOM] = ['Medlar Top Lock', 'Medlar Bottom Lock'] as const;
+
+function stairs(): Place {
+  const found = check<Place>(placeSchema, demoJson('places', 'medlar-stairs'));
+  if (!found.ok) throw new Error(JSON.stringify(found.problems));
+  return found.value;
+}
+
+const begin = (lockId: string, going: 'up' | 'down', place = stairs()) =>
+  beginPassage({
+    id: 'stairs',
+    title: 'Stairs',
+    boat: fleetRecord('tamarack-nell'),
+    place,
+    lockId,
+    going,
+    conditions: {
+      wind: { from_deg: 160, speed_mps: 2 },
+      stream: { set_deg: 0, speed_mps: 0 },
+      water: 'fresh',
+    },
+  });
+
+function begun(going: 'up' | 'down'): ManoeuvreFile {
+  const made = begin(going === 'up' ? 'medlar-bottom' : 'medlar-top', going);
+  if (!made.ok) throw new Error(made.problems[0]!.message);
+  return made.value;
+}
+
+const unfit = (file: ManoeuvreFile) => {
+  const offered = figuresFor(subjectOf(file));
+  return offered.ok
+    ? offered.value.find(({ id }) => id === 'through-the-lock')!.unfit
+    : JSON.stringify(offered.problems);
+};
+
+describe('a passage through a staircase', () => {
+  it('is begun before its open gates, both locks set as they have to be', () => {
+    const up = begun('up');
+    expect(up.goal).toEqual({ is: 'through', lock: TOP, by: 'upper' });
+    expect(up.locks).toEqual([
+      { lock: BOTTOM, set: 'lower', gates: 'open' },
+      { lock: TOP, set: 'upper', gates: 'shut' },
+    ]);
+    const down = begun('down');
+    expect(down.goal).toEqual({ is: 'through', lock: BOTTOM, by: 'lower' });
+    expect(down.locks).toEqual([
+      { lock: TOP, set: 'upper', gates: 'open' },
+      { lock: BOTTOM, set: 'lower', gates: 'shut' },
+    ]);
+    for (const file of [up, down]) {
+      // The walls of both chambers are hers to touch.
+      expect(new Set(file.berth)).toEqual(
+        new Set(['lower-left', 'upper-left', 'lower-right', 'upper-right']),
+      );
+      expect(unfit(file)).toBeNull();
+    }
+  });
+
+  it('is not begun half way up or down', () => {
+    expect(begin('medlar-top', 'up')).toMatchObject({
+      ok: false,
+      problems: [{ path: 'lockId', message: expect.stringContaining(`begin at '${BOTTOM}'`) }],
+    });
+    expect(begin('medlar-bottom', 'down')).toMatchObject({
+      ok: false,
+      problems: [{ path: 'lockId', message: expect.stringContaining(`begin at '${TOP}'`) }],
+    });
+  });
+
+  it('is not written down where the one above is empty, or the one below full', () => {
+    const up = begun('up');
+    const set = (file: ManoeuvreFile, lock: string, to: 'upper' | 'lower') => ({
+      ...file,
+      locks: file.locks.map((one) => (one.lock === lock ? { ...one, set: to } : one)),
+    });
+    expect(unfit(set(up, TOP, 'lower'))).toMatch(/filled with the water of Medlar Top Lock/);
+    expect(unfit(set(begun('down'), BOTTOM, 'upper'))).toMatch(/would run over/);
+    const shallow = structuredClone(up);
+    for (const area of shallow.place.areas)
+      if (area.kind === 'lock' && area.working && area.name === TOP) area.working.lowerCill_m = 1.5;
+    expect(unfit(shallow)).toMatch(/not.*water enough|do not meet/);
+  });
+
+  it.each(['up', 'down'] as const)('%s works the gates and paddles in their order', (going) => {
+    const file = begun(going);
+    const drafts = draftsOf(file, 'through-the-lock');
+    if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
+    const { dials, write, decided } = drafts.value[0]!;
+    const score = write(dials.map(({ value }) => value));
+    expect(check(manoeuvreFileSchema, { ...file, score })).toMatchObject({ ok: true });
+    expect(score.beats.map(({ id }) => id)).toContain(decided);
+    const orders = score.beats.flatMap((beat) => beat.orders);
+    const gates = orders.flatMap((o) => (o.do === 'gates' ? [`${o.lock}: ${o.end} ${o.to}`] : []));
+    expect(gates).toEqual(
+      going === 'up'
+        ? [
+            `${BOTTOM}: lower shut`,
+            `${BOTTOM}: upper open`,
+            `${TOP}: lower shut`,
+            `${TOP}: upper open`,
+          ]
+        : [
+            `${TOP}: upper shut`,
+            `${TOP}: lower open`,
+            `${BOTTOM}: upper shut`,
+            `${BOTTOM}: lower open`,
+          ],
+    );
+    // Those between come down again before the last ones go up.
+    const wound = orders.flatMap((o) => (o.do === 'paddle' ? [o] : []));
+    const last = going === 'up' ? /^top/ : /^tail/;
+    const firstLast = wound.findIndex(({ paddle }) => last.test(paddle));
+    const between = wound.filter(({ paddle }) => paddle.startsWith('middle'));
+    expect(new Set(between.map(({ lock }) => lock))).toEqual(new Set([TOP]));
+    for (const name of new Set(between.map(({ paddle }) => paddle))) {
+      const before = wound.slice(0, firstLast).filter(({ paddle }) => paddle === name);
+      expect(before.at(-1)!.to).toBe(0);
+    }
+  });
+});
+
+describe('Nell up the stairs', () => {
+  const file = demoFile('nell-up-medlar-stairs');
+  const play = (score = file.score) => {
+    const input = toRunInput({ ...file, score });
+    if (!input.ok) throw new Error(input.problems[0]!.message);
+    return runTake(input.value);
+  };
+
+  it('goes up both chambers, and no water is spilt', () => {
+    const take = play();
+    expect(take.outcome).toBe('reached');
+    expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
+    const { lock1Chamber: bottom, lock2Chamber: top } = take.trace;
+    // The bottom chamber comes up as the top one comes down, to one level; then the top one alone goes on.
+    const level = Math.max(...bottom!);
+    expect(level).toBeCloseTo(1.9, 1);
+    expect(Math.max(...top!)).toBeCloseTo(3.8, 1);
+    expect(Math.min(...top!)).toBeCloseTo(1.9, 1);
+  });
+
+  it('with the paddles between left up runs over the lower coping', () => {
+    const take = play(file.tempting!.score);
+    expect(take.outcome).toBe('unsafe');
+    expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(true);
+  });
+});
