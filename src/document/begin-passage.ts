@@ -131,13 +131,30 @@ function inOrder(place: Place, lock: LockOfPlace, going: Passage): readonly Lock
 }
 
 /** The lock of its staircase a passage that way is begun at; itself where there is no other. */
-export function firstOf(place: Place, lock: LockOfPlace, going: Passage): LockOfPlace {
+function firstOf(place: Place, lock: LockOfPlace, going: Passage): LockOfPlace {
   const locks = locksOfPlace(place);
   const before =
     going === 'up'
       ? locks.find(({ working }) => working.above === lock.name)
       : locks.find(({ name }) => name === lock.working.above);
   return before ?? lock;
+}
+
+/** A passage that can be begun at a place: at which lock, which way, and the names of all it goes through. */
+export interface PassageThere {
+  readonly lockId: string;
+  readonly going: Passage;
+  readonly through: readonly string[];
+}
+
+export function passagesAt(place: Place): PassageThere[] {
+  return locksOfPlace(place).flatMap((lock) =>
+    PASSAGES.filter((going) => firstOf(place, lock, going).id === lock.id).map((going) => ({
+      lockId: lock.id,
+      going,
+      through: inOrder(place, lock, going).map(({ name }) => name),
+    })),
+  );
 }
 
 /** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its score. */

@@ -3,6 +3,7 @@ import {
   beginPassage,
   check,
   manoeuvreFileSchema,
+  passagesAt,
   placeSchema,
   toRunInput,
   type ManoeuvreFile,
@@ -71,6 +72,13 @@ describe('a passage through a staircase', () => {
       );
       expect(unfit(file)).toBeNull();
     }
+  });
+
+  it('is offered once each way, by the names of both', () => {
+    expect(passagesAt(stairs())).toEqual([
+      { lockId: 'medlar-top', going: 'down', through: [TOP, BOTTOM] },
+      { lockId: 'medlar-bottom', going: 'up', through: [BOTTOM, TOP] },
+    ]);
   });
 
   it('is not begun half way up or down', () => {

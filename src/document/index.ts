@@ -19,9 +19,11 @@ export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './b
 export {
   beginPassage,
   PASSAGES,
+  passagesAt,
   passageSchema,
   type BeginPassage,
   type Passage,
+  type PassageThere,
 } from './begin-passage';
 export {
   byWorth,

@@ -7,6 +7,7 @@ import {
   endTo,
   groundOf,
   locksOfPlace,
+  passagesAt,
   lyingIn,
   PASSAGES,
   SIDES,
@@ -15,6 +16,7 @@ import {
   type Boat,
   type Going,
   type Passage,
+  type PassageThere,
   type Place,
   type Problem,
   type Side,
@@ -40,8 +42,10 @@ const GOING_WORDS: readonly { value: Going; text: string }[] = [
   { value: 'round', text: 'turn round in front of it' },
 ];
 
-const passagesOf = ({ id, name }: { id: string; name: string }) =>
-  PASSAGES.map((way) => ({ value: `${way} ${id}`, text: `go ${way} through ${name}` }));
+const passageOption = ({ lockId, going, through }: PassageThere) => ({
+  value: `${going} ${lockId}`,
+  text: `go ${going} through ${through.join(' and ')}`,
+});
 
 const REST_WIND_MPS = 4.116;
 
@@ -98,12 +102,13 @@ export function NewManoeuvre({
     [wind, stream],
   );
   const locks = useMemo(() => (place ? locksOfPlace(place) : []), [place]);
+  const passages = useMemo(() => (place ? passagesAt(place) : []), [place]);
   // Where there is no berth there is a lock, or the place were not offered.
   const through =
     ownThrough && locks.some(({ id }) => id === ownThrough.lockId)
       ? ownThrough
-      : !berth && locks[0]
-        ? { lockId: locks[0].id, passage: 'up' as const }
+      : !berth && passages[0]
+        ? { lockId: passages[0].lockId, passage: passages[0].going }
         : null;
   const { lockId, passage } = through ?? {};
   const passing = useMemo(
@@ -232,7 +237,7 @@ export function NewManoeuvre({
             <Radios
               name="going"
               value={through ? `${through.passage} ${through.lockId}` : ownGoing}
-              options={[...(berth ? GOING_WORDS : []), ...locks.flatMap(passagesOf)]}
+              options={[...(berth ? GOING_WORDS : []), ...passages.map(passageOption)]}
               onChange={(value) => {
                 const [way, ...rest] = value.split(' ');
                 const asked = PASSAGES.find((one) => one === way);
