@@ -128,8 +128,7 @@ export function LockBench({
               </button>
             </div>
             <LockSection
-              lock={lock}
-              state={state}
+              chambers={[{ lock, state, coping: working.coping_m }]}
               boats={[
                 {
                   boat,
@@ -138,7 +137,6 @@ export function LockBench({
                   name: chosen?.name ?? 'boat',
                 },
               ]}
-              coping={working.coping_m}
             />
             <p className="min-h-7 pt-1.5" role="status" data-testid="lock-told">
               {run.refused && (

@@ -1,10 +1,10 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
 import { assembleCraft } from '@/core/craft';
-import { hangUps, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
+import { hangUps, levelThere, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
 import type { Take } from '@/core/score';
 import { draughtOverCill, lockRecorded, otherColumns } from '@/core/sim';
-import { radians, toBoatSpec } from '@/document';
+import { radians, toBoatSpec, type Manoeuvre } from '@/document';
 import { useSize } from '../hooks/use-size';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -15,6 +15,8 @@ import { LockSection, type InSection } from './LockSection';
 import { useWorkedLocks } from './use-worked';
 
 type Shown = Pick<Take, 'trace'> | null;
+type TraceName = keyof Take['trace'];
+type Start = Pick<Manoeuvre['start'], 'x_m' | 'y_m' | 'heading_deg'>;
 
 /** The water with, where a lock is worked, its long section beside it as it stands at the playhead. */
 export function LockBeside({ take, children }: { take: Shown; children: ReactNode }) {
@@ -24,15 +26,36 @@ export function LockBeside({ take, children }: { take: Shown; children: ReactNod
     <div className="flex min-h-0 min-w-0 max-md:flex-col print:block">
       <div className="min-h-0 min-w-0 flex-1">{children}</div>
       <div className="flex w-[36%] min-w-0 shrink-0 flex-col overflow-y-auto border-l border-hairline bg-paper max-md:w-auto max-md:border-l-0">
-        {locks.map((sited, k) => (
-          <OneLock key={sited.id} sited={sited} k={k} take={take} />
+        {stairsOf(locks).map((numbers) => (
+          <OneSection key={locks[numbers[0]!]!.id} locks={locks} numbers={numbers} take={take} />
         ))}
       </div>
     </div>
   );
 }
 
-function OneLock({ sited, k, take }: { sited: SitedLock; k: number; take: Shown }) {
+/** Numbers of locks that are drawn as one: those of a staircase from the lowest up. */
+function stairsOf(locks: readonly SitedLock[]): number[][] {
+  return locks.flatMap(({ below }, k) => {
+    if (below !== undefined) return [];
+    const numbers = [k];
+    for (let at = locks[k]!.above; at !== undefined; at = locks[at]!.above) numbers.push(at);
+    return [numbers];
+  });
+}
+
+type Pose = Readonly<Record<'x' | 'y' | 'heading', number>>;
+
+/** A lock, or the locks of a staircase, in one long section; and in words what each does. */
+function OneSection({
+  locks,
+  numbers,
+  take,
+}: {
+  locks: readonly SitedLock[];
+  numbers: readonly number[];
+  take: Shown;
+}) {
   const [frame, size] = useSize<HTMLDivElement>();
   const units = useUnits();
   const time = usePlayhead((p) => p.time);
@@ -40,79 +63,77 @@ function OneLock({ sited, k, take }: { sited: SitedLock; k: number; take: Shown 
   const start = useWorkspace((s) => s.manoeuvre.start);
   const others = useWorkspace((s) => s.manoeuvre.others);
   const { keel } = useMemo(() => assembleCraft(toBoatSpec(boat)), [boat]);
-  const { state, rising } = take
-    ? lockRecorded(take.trace, k, sited, time)
-    : { state: sited.begins, rising: 0 };
-  const at = (
-    { hull, name }: typeof boat,
-    pose: { x: number; y: number; heading: number },
-  ): InSection & { readonly inside: boolean } => {
-    const stands = standsAlong(sited, pose, {
+  const stairs = numbers.map((k) => {
+    const sited = locks[k]!;
+    const now = take
+      ? lockRecorded(take.trace, k, sited, time)
+      : { state: sited.begins, rising: 0 };
+    return { sited, ...now };
+  });
+  const sites = stairs.map(({ sited }) => sited);
+  const states = stairs.map(({ state }) => state);
+  const standsIn = ({ hull }: typeof boat, sited: SitedLock, pose: Pose) =>
+    standsAlong(sited, pose, {
       length: hull.length_m,
       beam: hull.beam_m,
       draught: hull.draught_m,
       airDraught: hull.freeboard_m + Math.max(hull.superstructure_m, hull.mast_m),
     });
-    const level = stands.inside
-      ? state.chamber
-      : stands.fromUpper + stands.length / 2 < 0
-        ? state.upper
-        : state.lower;
-    return { boat: stands, level, hurt: false, name, inside: stands.inside };
+  const shown = (one: typeof boat, name: string, pose: Pose): InSection => ({
+    boat: standsIn(one, sites[0]!, pose),
+    level: levelThere(sites, states, pose.x, pose.y),
+    hurt: false,
+    name,
+  });
+  const poseOf = (columns: readonly [TraceName, TraceName, TraceName], first: Start): Pose => {
+    const [x, y, heading] = columns;
+    return take?.trace[x]
+      ? { x: readAt(take, x, time), y: readAt(take, y, time), heading: readAt(take, heading, time) }
+      : { x: first.x_m, y: first.y_m, heading: radians(first.heading_deg) };
   };
-  const first = {
-    x: start.x_m,
-    y: start.y_m,
-    heading: radians(start.heading_deg),
-  };
-  const pose = take
-    ? {
-        x: readAt(take, 'x', time),
-        y: readAt(take, 'y', time),
-        heading: readAt(take, 'heading', time),
-      }
-    : first;
-  const hers = at(boat, pose);
-  const reaches = hers.inside && hers.boat.fromUpper < sited.lock.cillReach;
-  const over = reaches ? draughtOverCill(sited, pose.x, pose.y, pose.heading, keel) : 0;
-  const left = reaches ? timeLeft(sited.lock, state, { ...hers.boat, overCill: over }) : null;
-  const hangs = reaches && hangUps(sited.lock, state, { ...hers.boat, overCill: over }).length > 0;
+  const pose = poseOf(['x', 'y', 'heading'], start);
+  // Over the upper cill of the chamber she lies in.
+  const over = stairs.flatMap(({ sited, state }) => {
+    const stands = standsIn(boat, sited, pose);
+    if (!stands.inside || stands.fromUpper >= sited.lock.cillReach) return [];
+    const overCill = draughtOverCill(sited, pose.x, pose.y, pose.heading, keel);
+    const lies = { ...stands, overCill };
+    return [
+      {
+        left: timeLeft(sited.lock, state, lies),
+        hangs: hangUps(sited.lock, state, lies).length > 0,
+      },
+    ];
+  });
   const boats = [
-    { ...hers, hurt: hangs },
-    ...others.map((other, i) => {
-      const [x, y, heading] = otherColumns(i);
-      const pose =
-        take && take.trace[x]
-          ? {
-              x: readAt(take, x, time),
-              y: readAt(take, y, time),
-              heading: readAt(take, heading, time),
-            }
-          : {
-              x: other.start.x_m,
-              y: other.start.y_m,
-              heading: radians(other.start.heading_deg),
-            };
-      return { ...at(other.boat, pose), name: other.name };
-    }),
+    { ...shown(boat, boat.name, pose), hurt: over.some(({ hangs }) => hangs) },
+    ...others.map((other, i) =>
+      shown(other.boat, other.name, poseOf(otherColumns(i), other.start)),
+    ),
   ];
+  const left = over.find((one) => one.left !== null)?.left;
+  const names = sites.map(({ name }) => name).join(' and ');
   return (
-    <section aria-label={`${sited.name}, long section`} className="min-h-0 p-2">
+    <section aria-label={`${names}, long section`} className="shrink-0 p-2">
       <div ref={frame}>
         {size.width > 0 && (
           <LockSection
-            lock={sited.lock}
-            state={state}
+            chambers={stairs.map(({ sited, state }) => ({
+              lock: sited.lock,
+              state,
+              coping: sited.coping,
+            }))}
             boats={boats}
-            coping={sited.coping}
             width={size.width}
             height={Math.round(size.width * 0.72)}
           />
         )}
       </div>
-      <p className="pt-1 text-[13px]" data-testid="lock-now">
-        <span className="font-semibold">{sited.name}</span> {lockNowText(state, rising, units)}
-      </p>
+      {stairs.map(({ sited, state, rising }) => (
+        <p key={sited.id} className="pt-1 text-[13px]" data-testid="lock-now">
+          <span className="font-semibold">{sited.name}</span> {lockNowText(state, rising, units)}
+        </p>
+      ))}
       {left && (
         <p role="alert" className="text-[13px] font-semibold text-hurt">
           ▲ over the cill: {Math.round(left.seconds)} s until she hangs. Paddles down, fill again.

@@ -19,45 +19,69 @@ export interface InSection {
   readonly name: string;
 }
 
-/** A lock cut lengthways: levels, cills, gates, paddles and boats, as they are now. Up-stream lies to the right. */
+/** A chamber as it stands now. */
+export interface Chamber {
+  readonly lock: Lock;
+  readonly state: LockState;
+  readonly coping: number;
+}
+
+/** Chambers one above the other, the lowest first, each with how far up-stream its lower gates stand, m. */
+function placed(chambers: readonly Chamber[]) {
+  let from = 0;
+  return chambers.map((chamber, i) => {
+    const at = from;
+    from += chamber.lock.length;
+    return { ...chamber, at, end: from, top: i === chambers.length - 1 };
+  });
+}
+
+/**
+ * A lock cut lengthways, or the chambers of a staircase from the lowest up: levels, cills, gates, paddles and boats, as they
+ * are now. Up-stream lies to the right; boats are told from the lowest chamber's upper gates.
+ */
 export function LockSection({
-  lock,
-  state,
+  chambers,
   boats,
-  coping,
   width: WIDTH = 700,
   height: HEIGHT = 300,
 }: {
-  lock: Lock;
-  state: LockState;
+  chambers: readonly Chamber[];
   boats: readonly InSection[];
-  coping: number;
   /** Drawn for so many pixels. */
   width?: number;
   height?: number;
 }) {
   const units = useUnits();
-  const aside = Math.max(6, lock.length * 0.28);
-  const x = scaleLinear([-aside, lock.length + aside], [0, WIDTH]);
-  const low = Math.min(lock.floor, lock.lowerCill, lock.upperCill) - 0.6;
+  const stairs = placed(chambers);
+  const bottom = stairs[0]!;
+  const top = stairs.at(-1)!;
+  const length = top.end;
+  const aside = Math.max(6, length * (stairs.length > 1 ? 0.18 : 0.28));
+  const x = scaleLinear([-aside, length + aside], [0, WIDTH]);
+  const beds = stairs.flatMap(({ lock }) => [lock.floor, lock.lowerCill, lock.upperCill]);
+  const low = Math.min(...beds) - 0.6;
   const masts = boats.map(({ boat, level }) => level + Math.min(LOW_M, boat.airDraught));
-  const high = Math.max(coping, lock.upper.level, ...masts) + 0.7;
+  const copings = stairs.map(({ coping }) => coping);
+  const high = Math.max(...copings, top.lock.upper.level, ...masts) + 0.7;
   const y = scaleLinear([low, high], [HEIGHT, 0]);
-  const bottom = y(low);
+  const base = y(low);
   // Distances in the chamber are told from the upper gates; here they run from the lower ones.
-  const lefts = (boat: LockedBoat) => lock.length - boat.fromUpper - boat.length;
+  const lefts = (boat: LockedBoat) => bottom.lock.length - boat.fromUpper - boat.length;
   const taller = (y(0) - y(1)) / (x(1) - x(0));
-  const water = (from: number, to: number, level: number) => (
+  const water = (key: string, from: number, to: number, level: number) => (
     <rect
+      key={key}
       x={x(from)}
       y={y(level)}
       width={x(to) - x(from)}
-      height={bottom - y(level)}
+      height={base - y(level)}
       className="fill-water"
     />
   );
-  const label = (at: number, level: number) => (
+  const label = (key: string, at: number, level: number) => (
     <text
+      key={key}
       x={x(at)}
       y={y(level) + 15}
       textAnchor="middle"
@@ -68,19 +92,24 @@ export function LockSection({
       {distance(level, units)}
     </text>
   );
+  const bed = stairs.map(
+    ({ lock, end }) =>
+      `V${y(lock.floor)} H${x(end - lock.cillReach)} V${y(lock.upperCill)} H${x(end)}`,
+  );
+  const levels = stairs.map(({ state }) => distance(state.chamber, units));
   return (
     <figure>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full border border-hairline bg-paper"
         role="img"
-        aria-label={`Section: chamber at ${distance(state.chamber, units)}, above ${distance(state.upper, units)}, below ${distance(state.lower, units)}`}
+        aria-label={`Section: ${stairs.length > 1 ? 'chambers, from the lowest up,' : 'chamber'} at ${levels.join(' and ')}, above ${distance(top.state.upper, units)}, below ${distance(bottom.state.lower, units)}`}
       >
-        {water(-aside, 0, state.lower)}
-        {water(0, lock.length, state.chamber)}
-        {water(lock.length, lock.length + aside, state.upper)}
+        {water('below', -aside, 0, bottom.state.lower)}
+        {stairs.map(({ state, at, end }) => water(`in ${at}`, at, end, state.chamber))}
+        {water('above', length, length + aside, top.state.upper)}
         <path
-          d={`M0 ${bottom} L0 ${y(lock.lowerCill)} H${x(0)} V${y(lock.floor)} H${x(lock.length - lock.cillReach)} V${y(lock.upperCill)} H${WIDTH} V${bottom} Z`}
+          d={`M0 ${base} L0 ${y(bottom.lock.lowerCill)} H${x(0)} ${bed.join(' ')} H${WIDTH} V${base} Z`}
           className="fill-land stroke-ink"
           strokeWidth="1.2"
         />
@@ -89,48 +118,53 @@ export function LockSection({
             <Hull boat={boat} left={lefts(boat)} level={level} x={x} y={y} hurt={hurt} />
           </g>
         ))}
-        {(['lower', 'upper'] as const).map((end) => {
-          const at = end === 'lower' ? 0 : lock.length;
-          const shut = 1 - state.gates[end];
-          const cill = end === 'lower' ? lock.lowerCill : lock.upperCill;
-          return (
-            <g key={end}>
-              <rect
-                x={x(at) - GATE_PX / 2}
-                y={y(coping)}
-                width={GATE_PX}
-                height={y(cill) - y(coping)}
-                className="fill-ink"
-                opacity={0.12 + 0.88 * shut}
-              />
-              {lock.paddles.map((paddle, i) =>
-                paddle.end === end ? (
-                  <rect
-                    key={paddle.name}
-                    x={x(at) - 16 + 10 * (i % 2) + (end === 'lower' ? 0 : 12)}
-                    y={y(cill) - 4 - 22 * state.open[i]!}
-                    width={6}
-                    height={4 + 22 * state.open[i]!}
-                    className={state.open[i]! > 0 ? 'fill-plan' : 'fill-quiet'}
-                  >
-                    <title>{paddle.name}</title>
-                  </rect>
-                ) : null,
-              )}
-            </g>
-          );
+        {stairs.flatMap((chamber, i) => {
+          const under = stairs[i - 1];
+          const { lock, state, coping, at, end } = chamber;
+          // Gates between two chambers are the lower ones of the upper.
+          const gates = [
+            <Gate
+              key={`lower ${at}`}
+              lock={lock}
+              state={state}
+              end="lower"
+              at={at}
+              coping={Math.max(coping, under?.coping ?? coping)}
+              x={x}
+              y={y}
+            />,
+          ];
+          if (chamber.top)
+            gates.push(
+              <Gate
+                key="upper"
+                lock={lock}
+                state={state}
+                end="upper"
+                at={end}
+                coping={coping}
+                x={x}
+                y={y}
+              />,
+            );
+          return gates;
         })}
-        <line
-          x1={x(0)}
-          x2={x(lock.length)}
-          y1={y(coping)}
-          y2={y(coping)}
-          className="stroke-ink"
-          strokeWidth="1.4"
-        />
-        {label(-aside / 2, state.lower)}
-        {label(lock.length * 0.1, state.chamber)}
-        {label(lock.length + aside / 2, state.upper)}
+        {stairs.map(({ coping, at, end }) => (
+          <line
+            key={at}
+            x1={x(at)}
+            x2={x(end)}
+            y1={y(coping)}
+            y2={y(coping)}
+            className="stroke-ink"
+            strokeWidth="1.4"
+          />
+        ))}
+        {label('below', -aside / 2, bottom.state.lower)}
+        {stairs.map(({ lock, state, at }) =>
+          label(`in ${at}`, at + lock.length * (stairs.length > 1 ? 0.16 : 0.1), state.chamber),
+        )}
+        {label('above', length + aside / 2, top.state.upper)}
         <text x={8} y={16} className="fill-quiet text-[12px]">
           below
         </text>
@@ -144,6 +178,54 @@ export function LockSection({
         </figcaption>
       )}
     </figure>
+  );
+}
+
+/** The gates of one end and the paddles there: dark when shut, paddles as high as they are wound. */
+function Gate({
+  lock,
+  state,
+  end,
+  at,
+  coping,
+  x,
+  y,
+}: {
+  lock: Lock;
+  state: LockState;
+  end: 'lower' | 'upper';
+  at: number;
+  coping: number;
+  x: (m: number) => number;
+  y: (m: number) => number;
+}) {
+  const shut = 1 - state.gates[end];
+  const cill = end === 'lower' ? lock.lowerCill : lock.upperCill;
+  return (
+    <g>
+      <rect
+        x={x(at) - GATE_PX / 2}
+        y={y(coping)}
+        width={GATE_PX}
+        height={y(cill) - y(coping)}
+        className="fill-ink"
+        opacity={0.12 + 0.88 * shut}
+      />
+      {lock.paddles.map((paddle, i) =>
+        paddle.end === end ? (
+          <rect
+            key={paddle.name}
+            x={x(at) - 16 + 10 * (i % 2) + (end === 'lower' ? 0 : 12)}
+            y={y(cill) - 4 - 22 * state.open[i]!}
+            width={6}
+            height={4 + 22 * state.open[i]!}
+            className={state.open[i]! > 0 ? 'fill-plan' : 'fill-quiet'}
+          >
+            <title>{paddle.name}</title>
+          </rect>
+        ) : null,
+      )}
+    </g>
   );
 }
 
