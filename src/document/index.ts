@@ -16,6 +16,7 @@ export {
 export { withBoat } from './change-boat';
 export { berthOf } from './berth-of';
 export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './begin';
+export { workedLocks } from './worked-locks';
 export {
   beginPassage,
   PASSAGES,

@@ -11,8 +11,8 @@ import { inStaircase } from './staircase';
  * @param below level of a tidal lock's lower water as it begins, m
  */
 export function workedLocks(
-  { locks, place }: ManoeuvreFile,
-  names: Names,
+  { locks, place }: Pick<ManoeuvreFile, 'locks' | 'place'>,
+  names: Pick<Names, 'problems'>,
   below: number,
 ): SitedLock[] {
   const sites = locks.flatMap(({ lock, set, gates }, i) => {

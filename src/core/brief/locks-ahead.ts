@@ -72,6 +72,8 @@ export interface LockAhead {
   readonly through: readonly Through[];
   /** In a staircase, which chamber has to be seen to before she is locked on into the next; null where there is none. */
   readonly stair: StairOrder | null;
+  /** In a staircase, number of the lock out of whose chamber she comes into this one; null where she comes from open water. */
+  readonly from: number | null;
 }
 
 /** Wind across a chamber under which either side does, m/s. Judgement. */
@@ -105,7 +107,8 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
     const dx = gate.x - start.x;
     const dy = gate.y - start.y;
     const way = Math.max(0, Math.sqrt(dx * dx + dy * dy) - length / 2);
-    const through = inside ? [] : throughGates(input, lock, end);
+    const from = (going === 'up' ? sited.below : sited.above) ?? null;
+    const through = inside || from !== null ? [] : throughGates(input, lock, end);
     const best = through.at(-1);
     const takes = way / (best?.speed ?? 0.5);
     const readyIn = waitFor(sited, end, hers);
@@ -126,6 +129,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       leaveAt: readyIn === null ? null : Math.max(0, readyIn - takes),
       side: Math.abs(blowsLeft) < MATTERS_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
       through,
+      from,
       stair: stairOrder(locks, lock, going, boat.hull.draught),
     };
   }

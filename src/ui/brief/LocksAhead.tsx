@@ -35,7 +35,7 @@ export function LocksAhead({
             data-testid="lock-ahead"
           >
             <h2 className="pb-1 text-[15px] font-semibold">{ahead.name}</h2>
-            <p className="rule-t py-1">{setText(ahead, units)}</p>
+            <p className="rule-t py-1">{setText(ahead, names, units)}</p>
             {ahead.stair && (
               <div className="rule-t py-1" data-testid="stair">
                 {stairText(ahead.stair, names, units).map((text) => (

@@ -34,8 +34,10 @@ export function gatesAdvice(through: readonly Through[]): string | null {
 }
 
 /** Is it set for her, and when she leaves where she lies. */
-export function setText(ahead: LockAhead, units: Units): string {
-  const { setForHer, readyIn, inside, way, takes, leaveAt, end } = ahead;
+export function setText(ahead: LockAhead, names: readonly string[], units: Units): string {
+  const { setForHer, readyIn, inside, way, takes, leaveAt, end, from } = ahead;
+  if (from !== null)
+    return `Entered out of ${names[from] ?? 'the chamber beside it'}, by the gates between them, once both stand at one level.`;
   if (inside) return `She lies in it, to leave by the ${end} gates.`;
   if (setForHer)
     return readyIn === 0

@@ -1,7 +1,7 @@
 import type { LockAhead, Through } from '@/core/brief';
 import { lockAtRest } from '@/core/locks';
 import { toLock, usualLock } from '@/document';
-import { gatesAdvice, setText, sideText, throughText } from './lock-ahead';
+import { gatesAdvice, setText, sideText, stairText, throughText, waterText } from './lock-ahead';
 import { gatesText, lockEventText, lockNowText, lockTrouble, paddleText, shareText } from './locks';
 
 const METRES = { speed: 'kn', length: 'm', north: 'N' } as never;
@@ -88,16 +88,63 @@ describe('a lock ahead in words', () => {
         leaveAt: 0,
         end: 'lower',
         side: null,
+        from: null,
         ...part,
       }) as LockAhead;
-    expect(setText(ahead({}), METRES)).toContain('the lower gates open: 20.0 m to go');
-    expect(setText(ahead({ readyIn: 18 }), METRES)).toContain('0:18 to open them');
-    expect(setText(ahead({ setForHer: false, readyIn: 240, leaveAt: 200 }), METRES)).toMatch(
+    expect(setText(ahead({}), [], METRES)).toContain('the lower gates open: 20.0 m to go');
+    expect(setText(ahead({ readyIn: 18 }), [], METRES)).toContain('0:18 to open them');
+    expect(setText(ahead({ setForHer: false, readyIn: 240, leaveAt: 200 }), [], METRES)).toMatch(
       /Set against her.*4:00 at least; leave after 3:20/,
     );
-    expect(setText(ahead({ setForHer: false, readyIn: null }), METRES)).toContain('never made');
-    expect(setText(ahead({ inside: true, end: 'upper' }), METRES)).toContain('by the upper gates');
+    expect(setText(ahead({ setForHer: false, readyIn: null }), [], METRES)).toContain('never made');
+    expect(setText(ahead({ inside: true, end: 'upper' }), [], METRES)).toContain(
+      'by the upper gates',
+    );
+    expect(setText(ahead({ from: 1 }), ['this', 'the one below'], METRES)).toContain(
+      'Entered out of the one below',
+    );
     expect(sideText(ahead({ side: 'left' }))).toContain('to the left looking up-stream');
     expect(sideText(ahead({}))).toContain('too light');
+  });
+
+  it('a staircase: which chamber is seen to first, and the order', () => {
+    const names = ['Upper', 'Lower'];
+    const meets = (level: number, overCill: number, overCoping: number) => ({
+      level,
+      overCill,
+      overCoping,
+    });
+    const ready = meets(2, 1.4, -0.5);
+    const stair = { going: 'up', upper: 0, lower: 1, now: ready, ready, first: null } as const;
+    expect(stairText(stair, names, METRES).join(' ')).toMatch(
+      /Lower is filled with the water of Upper\. Upper may stay as it is: they meet 1\.4 m over the cill.*In order: into Lower/,
+    );
+    const short = { ...stair, now: meets(1, -0.3, -1.5), first: 'fill' } as const;
+    expect(stairText(short, names, METRES)[1]).toMatch(
+      /0\.3 m short of the cill between them: fill Upper first, then they meet 1\.4 m over/,
+    );
+    const over = { ...stair, going: 'down', now: meets(3, 2, 0.5), first: 'empty' } as const;
+    expect(stairText(over, names, METRES).join(' ')).toMatch(
+      /0\.5 m over the lower one’s coping: empty Lower first.*In order: into Upper/,
+    );
+    const never = stairText({ ...short, first: 'never' }, names, METRES);
+    expect(never.join(' ')).toContain('not enough for her');
+    expect(never.join(' ')).not.toContain('In order');
+  });
+
+  it('what becomes of the take with more or less push', () => {
+    const margins = { clearance: { distance: 0.42 }, touch: null, line: { tension: 310 } };
+    const found = (times: number) =>
+      waterText(
+        { times, outcome: 'reached', margins } as never,
+        {
+          ...(METRES as object),
+          force: 'N',
+        } as never,
+      );
+    expect(found(0.5)).toBe(
+      'half of what is reckoned: Done, 0.4 m clear, no touch, most in a line 310 N',
+    );
+    expect(found(1.5)).toMatch(/^half as much again: Done/);
   });
 });
