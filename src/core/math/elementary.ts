@@ -79,8 +79,10 @@ export function sineCosine(out: Float64Array): void {
   const x = out[TURN.ANGLE]!;
   const k = Math.round(x * TWO_OVER_PI);
   const y = x - k * HALF_PI_HIGH - k * HALF_PI_MIDDLE - k * HALF_PI_LOW;
-  const s = sinKernel(y);
-  const c = cosKernel(y);
+  // The two kernels, written out: what a function hands back is boxed where it is not inlined.
+  const z = y * y;
+  const s = y + y * z * (S1 + z * (S2 + z * (S3 + z * (S4 + z * (S5 + z * S6)))));
+  const c = 1 - 0.5 * z + z * z * (C1 + z * (C2 + z * (C3 + z * (C4 + z * (C5 + z * C6)))));
   const odd = (k & 1) !== 0;
   const a = odd ? c : s;
   const b = odd ? s : c;

@@ -118,9 +118,12 @@ function inAnyChamber(locks: readonly SitedLock[], x: number, y: number): boolea
  * much.
  */
 export function advanceLocks(state: SimState, world: World, dt: number): void {
-  const { gates, environment, others = [] } = world;
-  if (!gates) return;
-  const { locks } = gates;
+  // Most worlds have none: nothing is made for those.
+  if (world.gates) workGates(state, world, world.gates, dt);
+}
+
+function workGates(state: SimState, world: World, { locks }: LocksThere, dt: number): void {
+  const { environment, others = [] } = world;
   const boats = [state, ...state.others];
   const before = boats.map(({ motion }) => levelThere(locks, state.locks, motion[X]!, motion[Y]!));
   const { level } = environment;
