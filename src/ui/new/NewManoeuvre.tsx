@@ -49,8 +49,17 @@ const passageOption = ({ lockId, going, through }: PassageThere) => ({
 
 const REST_WIND_MPS = 4.116;
 
-/** A boat to begin with: the first no longer than nine tenths of the place's first berth. */
+/** A boat to begin with: the first no longer than nine tenths of the place's first berth, or that its locks take in. */
 function firstThatFits(boats: readonly Boat[], place: Place | undefined): string {
+  if (place && place.berths.length === 0) {
+    const locks = locksOfPlace(place).map(({ working }) => working);
+    const fits = boats.find(({ hull }) =>
+      locks.every(
+        ({ length_m, width_m }) => hull.length_m < 0.9 * length_m && hull.beam_m < 0.9 * width_m,
+      ),
+    );
+    return (fits ?? boats[0])?.id ?? '';
+  }
   const edge = place?.berths[0]?.edge_m;
   const room = edge ? Math.hypot(edge[1][0] - edge[0][0], edge[1][1] - edge[0][1]) : Infinity;
   const fits = boats.find(({ hull }) => hull.length_m <= 0.9 * room);

@@ -108,7 +108,7 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
       <RowChoice name={`${at}.is`} label="Cue" options={KINDS} />
       {is === 'after' && (
-        <RowNumber name={`${at}.seconds`} label="Seconds after the last beat" unit="s" />
+        <RowNumber name={`${at}.seconds`} label="Seconds after the last beat" unit="s" width={66} />
       )}
       {is === 'heading' && <RowNumber name={`${at}.heading`} label="Heading" unit="°" />}
       {is === 'turned' && (

@@ -33,7 +33,7 @@ export const LOCK_CUE_WORDS: Readonly<Record<LockCue, string>> = {
 };
 
 /** Slower than this it stands, m a minute. */
-const STANDS = 0.01;
+const STANDS = 0.05;
 
 /** "chamber 1.24 m, rising 0.40 m a minute; upper gates shut, lower gates open" */
 export function lockNowText({ chamber, gates }: LockState, rising: number, units: Units): string {
