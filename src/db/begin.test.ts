@@ -67,9 +67,9 @@ it('refuses what is not there, or does not fit, and keeps nothing', () => {
   expect(openManoeuvre(db, 'u-ber-den-rand-zu-hause')).toBeNull();
 });
 
-it('lists the places that have berths, and brings the demo ones up to date', () => {
+it('lists the places that have berths or locks, and brings the demo ones up to date', () => {
   const names = keptPlaces.list(db).map(({ document }) => document!.name);
-  expect(names).toHaveLength(10);
+  expect(names).toHaveLength(11);
   expect([...names].sort((a, b) => a.localeCompare(b))).toEqual(names);
 });
 

@@ -69,7 +69,7 @@ it('lists one that cannot be read with what is wrong, and opens the rest', () =>
     .run();
   const listed = keptPlaces.list(db);
   expect(listed.find(({ id }) => id === 'broken')).toMatchObject({ document: null });
-  expect(listed.filter(({ document }) => document)).toHaveLength(10);
+  expect(listed.filter(({ document }) => document)).toHaveLength(11);
   expect(keptPlaces.open(db, 'broken')).toMatchObject({ ok: false });
   expect(keptPlaces.open(db, 'nowhere')).toBeNull();
 });
