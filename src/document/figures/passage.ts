@@ -1,7 +1,6 @@
 import { gatesOf, lineLength, type Paddle } from '@/core/locks';
-import type { Person } from '@/core/score';
 import { degrees } from '../fields';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import type { BeatDocument, OrderDocument } from '../score';
 import { hardest, reversed } from './arrive';
 import {
   beat,
@@ -18,6 +17,7 @@ import {
 } from './draft';
 import { letGo } from './line-leads';
 import { liesInLock, type PassageLie } from './passage-lie';
+import { by, gatesTo, handsOf, making, paddlesOf, wound, type Hands } from './passage-water';
 import type { Setting } from './setting';
 
 const LINE = 'centre line';
@@ -25,150 +25,10 @@ const LINE = 'centre line';
 const LINE_ON_S = 90;
 /** Turns it is held by: taken in as she rises, let run as she falls. */
 const TURNS = { up: 0.75, down: 0.5 } as const;
-/** Somebody who has wound one paddle goes on to the next; so long between two signs, s. */
-const NEXT_PADDLE_S = 8;
 /** On from one chamber to the next she carries her way so far before she is stopped. */
 const CARRIES_LENGTHS = 0.3;
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
-
-interface Hands {
-  /** Whoever tends the line aboard, and whoever works the lock ashore; the keeper where nobody is. */
-  readonly aboard: string | undefined;
-  readonly ashore: string | undefined;
-  /** A loop is dropped round a bollard where nobody ashore could catch a throw. */
-  readonly how: 'throw' | 'drop';
-}
-
-function handsOf({ input }: Setting): Hands {
-  const crew = input.rigging?.crew ?? [];
-  const isAt = (aboard: boolean) => (person: Person) => person.at.aboard === aboard;
-  const [aboard, ashore] = [crew.find(isAt(true))?.name, crew.find(isAt(false))?.name];
-  return { aboard, ashore, how: crew.length > 0 && ashore === undefined ? 'drop' : 'throw' };
-}
-
-const by = (name: string | undefined) => (name === undefined ? {} : { by: name });
-
-/** Paddles of the end that makes her level: those on the side people stand first, as the near one is drawn first. */
-function paddlesOf({ sited, to, wall }: PassageLie): readonly Paddle[] {
-  const there = sited.lock.paddles.filter(({ end }) => end === to);
-  return [...there].sort((a, b) => Number(b.side === wall) - Number(a.side === wall));
-}
-
-const wound = (
-  lie: PassageLie,
-  hands: Hands,
-  paddles: readonly Paddle[],
-  to: number,
-): OrderDocument[] =>
-  paddles.map(({ name }) => ({
-    do: 'paddle',
-    after_s: 0,
-    lock: lie.paddlesOf,
-    paddle: name,
-    to,
-    ...by(hands.ashore),
-  }));
-
-/** The sign, one paddle or all of them to a share, and what to call if it is too much. */
-function winding(
-  lie: PassageLie,
-  hands: Hands,
-  id: string,
-  title: string,
-  cue: CueDocument,
-  paddles: readonly Paddle[],
-  to: number,
-): BeatDocument {
-  const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
-  return beat(
-    id,
-    title,
-    cue,
-    [...sign, ...wound(lie, hands, paddles, to)],
-    'paddles down, look what holds her',
-    900,
-  );
-}
-
-/** How the water is made: a keeper winds all at once; one of the crew the near paddle, then the far one. */
-function making(lie: PassageLie, hands: Hands): BeatDocument[] {
-  const { making: pace, sited } = lie;
-  const paddles = paddlesOf(lie);
-  const shut: CueDocument = { is: 'lock', lock: sited.name, state: 'shut' };
-  const share = pace.first;
-  const part = share < 1 ? `${Math.round(100 * share)} % ` : '';
-  const after = (seconds: number): CueDocument => ({ is: 'after', seconds: tenth(seconds) });
-  if (hands.ashore === undefined || paddles.length === 1) {
-    const more = winding(
-      lie,
-      hands,
-      'more',
-      'half the head is gone: all the way',
-      after(pace.halfAt),
-      paddles,
-      1,
-    );
-    return [
-      winding(lie, hands, 'water', `she is held: ${part}of the paddles`, shut, paddles, share),
-      ...(share < 1 ? [more] : []),
-    ];
-  }
-  const [first, ...rest] = paddles as [Paddle, ...Paddle[]];
-  const next = share * first.winding + NEXT_PADDLE_S;
-  // What was wound later makes its half later.
-  const then = Math.max(next, pace.halfAt - next);
-  return [
-    winding(
-      lie,
-      hands,
-      'near',
-      `she is held: the near paddle ${part}`.trim(),
-      shut,
-      [first],
-      share,
-    ),
-    ...rest.map((paddle, i) =>
-      winding(
-        lie,
-        hands,
-        i === 0 ? 'far' : `far-${i + 1}`,
-        `now the far one ${part}`.trim(),
-        after(next),
-        [paddle],
-        share,
-      ),
-    ),
-    ...(share < 1
-      ? paddles.map((paddle, i) =>
-          winding(
-            lie,
-            hands,
-            i === 0 ? 'more' : `more-${i + 1}`,
-            i === 0 ? 'half the head is gone: all of the near one' : 'all of the far one',
-            after(i === 0 ? then : first.winding + NEXT_PADDLE_S),
-            [paddle],
-            1,
-          ),
-        )
-      : []),
-  ];
-}
-
-const gatesTo = (
-  { sited }: PassageLie,
-  end: 'upper' | 'lower',
-  to: 'open' | 'shut',
-  hands: Hands,
-): OrderDocument => ({
-  do: 'gates',
-  after_s: 0,
-  lock: sited.name,
-  end,
-  leaf: 'both',
-  to,
-  ...by(hands.ashore),
-});
 
 /** Held by her line, the gates shut behind, the water made, the gates ahead open. */
 function locked(lie: PassageLie, hands: Hands): BeatDocument[] {
