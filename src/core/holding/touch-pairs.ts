@@ -13,7 +13,7 @@ export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
-/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are. */
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are, how far things ashore had moved when it was made, and how deep a pair has to be for all of it to be noted. */
 export const LIST = {
   X: 0,
   Y: 1,
@@ -24,7 +24,14 @@ export const LIST = {
   RANGE: 6,
   SECONDS: 7,
   PIECE: 8,
+  MOVED: 9,
+  NOTED: 10,
 } as const;
+const LIST_COLUMNS = 11;
+
+/** Columns of a face that is one straight edge: a place on it, and the way out of it; in the place's axes. */
+export const FACE = { X: 0, Y: 1, OUT_X: 2, OUT_Y: 3 } as const;
+export const FACE_COLUMNS = 4;
 
 /**
  * Friction that acts faster than the piece of the step in hand, times that piece: what the accelerations have to be held
@@ -69,6 +76,9 @@ export interface TouchScratch {
   readonly pairDepth: Float64Array;
   readonly pairApproach: Float64Array;
   readonly pairEdges: Int32Array;
+  /** Of an element and an outline of which one edge alone can be nearest: 1, and that edge (columns FACE) as the step begins. */
+  readonly pairFlat: Uint8Array;
+  readonly faces: Float64Array;
   readonly edges: Int32Array;
   readonly list: Float64Array;
   /** Columns RATES (touch-rate.ts). */
@@ -114,8 +124,10 @@ export function touchScratch(holds: boolean, shapes: readonly HullShape[]): Touc
     pairDepth: slots(),
     pairApproach: slots(),
     pairEdges: new Int32Array(SLOTS + 1),
+    pairFlat: new Uint8Array(SLOTS),
+    faces: new Float64Array(FACE_COLUMNS * SLOTS),
     edges: new Int32Array(EDGE_SLOTS),
-    list: new Float64Array(9).fill(NaN),
+    list: new Float64Array(LIST_COLUMNS).fill(NaN),
     rates: new Float64Array(2),
     stick: holds ? new Float64Array(STICK_COLUMNS) : null,
     sticks: false,
@@ -126,13 +138,20 @@ export function touchScratch(holds: boolean, shapes: readonly HullShape[]): Touc
 }
 
 /** Is the list of pairs still good for a boat at that place that may move TRAVEL metres more? */
-export function pairsHold(s: TouchScratch, touch: TouchElements, boat: Float64Array): boolean {
+export function pairsHold(
+  s: TouchScratch,
+  touch: TouchElements,
+  shore: Shore,
+  boat: Float64Array,
+): boolean {
   const { list } = s;
   const travel = list[LIST.TRAVEL]!;
   const dx = boat[GROUND.X]! - list[LIST.X]!;
   const dy = boat[GROUND.Y]! - list[LIST.Y]!;
   const turned = Math.abs(boat[GROUND.HEADING]! - list[LIST.HEADING]!) * touch.reach;
-  const far = Math.sqrt(dx * dx + dy * dy) + turned + travel + IN_HAND_M;
+  // A gate's leaf comes to her as well as she to it.
+  const swung = shore.moved[0]! - list[LIST.MOVED]!;
+  const far = Math.sqrt(dx * dx + dy * dy) + turned + swung + travel + IN_HAND_M;
   list[LIST.FAR] = far;
   // NaN, before the first listing, does not hold either.
   return far < (s.pairCount > 0 ? list[LIST.RANGE]! : list[LIST.LEAST_GAP]!);
@@ -164,6 +183,8 @@ function addPair(
     if (Math.abs(s.nearest[NEAREST.DISTANCE]!) <= reach) s.edges[last++] = e;
   }
   s.pairEdges[k + 1] = last;
+  // The corners at its ends belong to two edges each: were one of them near, there would be two.
+  s.pairFlat[k] = element >= 0 && last === s.pairEdges[k]! + 1 && last < EDGE_SLOTS ? 1 : 0;
 }
 
 /**
@@ -179,6 +200,7 @@ export function listPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Flo
   list[LIST.X] = x;
   list[LIST.Y] = y;
   list[LIST.HEADING] = boat[GROUND.HEADING]!;
+  list[LIST.MOVED] = shore.moved[0]!;
   list[LIST.LEAST_GAP] = Infinity;
   list[LIST.RANGE] = Math.max(PAIR_RANGE_M, list[LIST.TRAVEL]! + 3 * IN_HAND_M);
   const range = list[LIST.RANGE]!;

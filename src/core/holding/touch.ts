@@ -10,6 +10,8 @@ import {
   withLoss,
 } from './touch-law';
 import {
+  FACE,
+  FACE_COLUMNS,
   HULL_SIDE,
   IN_HAND_M,
   LIST,
@@ -252,6 +254,59 @@ function noteSide(
   s.ny[slot] = (y - by) / distance;
 }
 
+/** The one edge pair `k` can meet, as it stands while the step lasts. */
+function setFace(s: TouchScratch, shore: Shore, k: number): void {
+  const { faces } = s;
+  const { corners, start } = shore;
+  const obstacle = s.pairObstacle[k]!;
+  const a = s.edges[s.pairEdges[k]!]!;
+  const b = a + 1 === start[obstacle + 1]! ? start[obstacle]! : a + 1;
+  const ex = corners[2 * b]! - corners[2 * a]!;
+  const ey = corners[2 * b + 1]! - corners[2 * a + 1]!;
+  const over = shore.turn[obstacle]! / Math.sqrt(ex * ex + ey * ey);
+  const at = k * FACE_COLUMNS;
+  faces[at + FACE.X] = corners[2 * a]!;
+  faces[at + FACE.Y] = corners[2 * a + 1]!;
+  // To the right of an anticlockwise edge.
+  faces[at + FACE.OUT_X] = ey * over;
+  faces[at + FACE.OUT_Y] = -ex * over;
+}
+
+/** The same as noteElement where one edge alone can be nearest: its depth, and the rest if it is deeper than NOTED. */
+function noteOnFace(s: TouchScratch, touch: TouchElements, boat: Float64Array, k: number): void {
+  const { faces } = s;
+  const obstacle = s.pairObstacle[k]!;
+  const element = s.pairElement[k]!;
+  const slot = s.count;
+  const at = k * FACE_COLUMNS;
+  const sin = boat[GROUND.SIN]!;
+  const cos = boat[GROUND.COS]!;
+  const shape = s.shapes[obstacle]!;
+  const bx = shape.x[element]!;
+  const by = shape.y[element]!;
+  const px = boat[GROUND.X]! + bx * sin + by * cos;
+  const py = boat[GROUND.Y]! + bx * cos - by * sin;
+  const ex = faces[at + FACE.OUT_X]!;
+  const ey = faces[at + FACE.OUT_Y]!;
+  const radius = touch.radius[element]!;
+  const depth = radius - (px - faces[at + FACE.X]!) * ex - (py - faces[at + FACE.Y]!) * ey;
+  s.depth[slot] = depth;
+  if (depth <= s.list[LIST.NOTED]!) return;
+  const nx = ex * sin + ey * cos;
+  const ny = ex * cos - ey * sin;
+  const x = bx - nx * radius;
+  const y = by - ny * radius;
+  s.element[slot] = element;
+  s.obstacle[slot] = obstacle;
+  s.x[slot] = x;
+  s.y[slot] = y;
+  s.nx[slot] = nx;
+  s.ny[slot] = ny;
+  const vx = boat[GROUND.SURGE]! - boat[GROUND.YAW]! * y;
+  const vy = boat[GROUND.SWAY]! + boat[GROUND.YAW]! * x;
+  s.approach[slot] = -(vx * nx + vy * ny);
+}
+
 /** Looks at pair `k`: notes it in the next free slot, with its depth and how fast it closes. */
 function notePair(
   s: TouchScratch,
@@ -260,6 +315,10 @@ function notePair(
   shore: Shore,
   k: number,
 ): void {
+  if (s.pairFlat[k] === 1) {
+    noteOnFace(s, craft.touch, boat, k);
+    return;
+  }
   if (s.pairElement[k] === HULL_SIDE) noteSide(s, craft, boat, shore, k);
   else noteElement(s, craft.touch, boat, shore, k);
   s.approach[s.count] = approachOf(s, boat);
@@ -271,13 +330,15 @@ function openPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Arr
   const far = s.list[LIST.FAR]!;
   const reach = s.list[LIST.TRAVEL]! + IN_HAND_M;
   s.active = 0;
+  s.list[LIST.NOTED] = -reach;
   // Past the touches of the last evaluation, which the record may still want.
   s.count = Math.min(count, SLOTS - 1);
   for (let k = 0; k < s.pairCount; k++) {
     if (s.pairGap[k]! > far) continue;
+    if (s.pairFlat[k] === 1) setFace(s, shore, k);
     notePair(s, craft, boat, shore, k);
     const depth = s.depth[s.count]!;
-    if (depth + reach < 0) continue;
+    if (depth <= -reach) continue;
     s.pairDepth[k] = depth;
     s.pairApproach[k] = s.approach[s.count]!;
     s.open[s.active++] = k;
@@ -301,9 +362,9 @@ export function lookForTouches(
   const speed = Math.sqrt(u * u + v * v) + Math.abs(boat[GROUND.YAW]!) * craft.touch.reach;
   // Half as much again for what she may gain within the step.
   s.list[LIST.TRAVEL] = 1.5 * speed * s.list[LIST.SECONDS]!;
-  if (!pairsHold(s, craft.touch, boat)) {
+  if (!pairsHold(s, craft.touch, shore, boat)) {
     listPairs(s, craft, shore, boat);
-    pairsHold(s, craft.touch, boat);
+    pairsHold(s, craft.touch, shore, boat);
   }
   openPairs(s, craft, shore, boat);
 }
@@ -326,6 +387,7 @@ export function addTouch(
   boat: Float64Array,
 ): void {
   s.count = 0;
+  s.list[LIST.NOTED] = 0;
   for (let i = 0; i < s.active; i++) {
     notePair(s, craft, boat, shore, s.open[i]!);
     if (s.depth[s.count]! > 0) press(force, s, craft.touch, boat, shore);

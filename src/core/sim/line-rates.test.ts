@@ -23,7 +23,7 @@ function rates(specs: LineSpec[], speed = 0, seconds = 0.1) {
   state.motion[2] = Math.PI / 2;
   state.motion[3] = speed;
   placeOnGround(state.motion, world, scratch);
-  setLineRates(scratch, world, seconds);
+  setLineRates(scratch, world.lines, seconds);
   return { firmest: scratch.lineRates[RATES.FIRMEST]!, all: scratch.lineRates[RATES.ALL]! };
 }
 

@@ -20,6 +20,8 @@ interface LinesKnown {
   readonly alongside: readonly Craft[];
   readonly span: Float64Array;
   readonly lineRates: Float64Array;
+  /** What each moves at the boat's end (lineLightness). */
+  readonly lightness: Float64Array;
 }
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
@@ -47,17 +49,66 @@ function chainSlope(lines: Lines, rows: Float64Array, i: number, span: Float64Ar
 const WAY_HAND = 1.2;
 const SLACK_HAND_M = 0.1;
 
-/**
- * Can a line come to pull within so many seconds? Not where it is slack by more than she goes, and is taken in.
- * `span` says how it lies.
- */
-function mayPull(s: LinesKnown, lines: Lines, i: number, view: Float64Array, seconds: number) {
+/** What a unit force in each line moves at its boat's end, 1/kg: it stays while the boat is the same. */
+export function lineLightness(craft: Craft, lines: Lines): Float64Array {
+  return Float64Array.from({ length: lines.count }, (_, i) =>
+    lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!),
+  );
+}
+
+/** Columns of the rates: RATES, as squares until all are added up, and the damping, 1/s. */
+const DAMPING = 2;
+export const LINE_RATES_COLUMNS = 3;
+
+/** Adds line `i`, stretched to `span`'s length (nought: as long as it is without load). */
+function addRate(s: LinesKnown, lines: Lines, i: number): void {
+  const { span, lines: rows, alongside, lineRates } = s;
   const at = i * LINE_COLUMNS;
-  const vx = view[GROUND.SURGE]! - view[GROUND.YAW]! * lines.boatY[i]!;
-  const vy = view[GROUND.SWAY]! + view[GROUND.YAW]! * lines.boatX[i]!;
-  const way = Math.sqrt(vx * vx + vy * vy) + Math.max(0, s.lines[at + LINE.HAUL]!);
-  const reach = s.span[SPAN.LENGTH]! + WAY_HAND * way * seconds + SLACK_HAND_M;
-  return reach > s.lines[at + LINE.LENGTH]!;
+  const on = rows[at + LINE.ON]!;
+  let lightness = s.lightness[i]!;
+  const other = on > 0 ? alongside[on - 1] : undefined;
+  if (other) lightness += lightnessAt(other, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
+  const length = rows[at + LINE.LENGTH]!;
+  // The steeper the further it is stretched: as far as it is now, and a little further.
+  const strain = STRAIN_AHEAD + Math.max(0, (span[SPAN.LENGTH]! - length) / length);
+  const slope =
+    lines.weight[i]! > 0
+      ? chainSlope(lines, rows, i, span)
+      : (lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain) / length;
+  const spring = slope * lightness;
+  if (spring > lineRates[RATES.FIRMEST]!) lineRates[RATES.FIRMEST] = spring;
+  lineRates[RATES.ALL]! += spring;
+  lineRates[DAMPING]! += lines.damping[i]! * lightness;
+}
+
+/**
+ * Looks how line `i` lies, into `span`: can it come to pull within so many seconds? Not where it is slack by more than she
+ * goes, and is taken in. `spanOf` written out but for what is not asked for.
+ */
+function mayPull(s: LinesKnown, lines: Lines, i: number, seconds: number): boolean {
+  const { span, lines: rows } = s;
+  const at = i * LINE_COLUMNS;
+  const view = s.views[rows[at + LINE.ON]!]!;
+  const bx = lines.boatX[i]!;
+  const by = lines.boatY[i]!;
+  const east = rows[at + LINE.EAST]! - view[GROUND.X]!;
+  const north = rows[at + LINE.NORTH]! - view[GROUND.Y]!;
+  const ax = east * view[GROUND.SIN]! + north * view[GROUND.COS]! - bx;
+  const ay = east * view[GROUND.COS]! - north * view[GROUND.SIN]! - by;
+  const rise = rows[at + LINE.RISE]!;
+  const stretched2 = ax * ax + ay * ay + rise * rise;
+  const length = rows[at + LINE.LENGTH]!;
+  if (stretched2 > length * length) {
+    span[SPAN.LENGTH] = Math.sqrt(stretched2);
+    return true;
+  }
+  const vx = view[GROUND.SURGE]! - view[GROUND.YAW]! * by;
+  const vy = view[GROUND.SWAY]! + view[GROUND.YAW]! * bx;
+  const haul = rows[at + LINE.HAUL]!;
+  const way = Math.sqrt(vx * vx + vy * vy) + (haul > 0 ? haul : 0);
+  const slack = length - WAY_HAND * way * seconds - SLACK_HAND_M;
+  span[SPAN.LENGTH] = length;
+  return slack <= 0 || stretched2 > slack * slack;
 }
 
 /**
@@ -67,40 +118,21 @@ function mayPull(s: LinesKnown, lines: Lines, i: number, view: Float64Array, sec
  *
  * @param seconds the step, s; nought while it is not known how she lies: then every line counts
  */
-export function setLineRates(
-  s: LinesKnown,
-  { craft, lines }: { readonly craft: Craft; readonly lines: Lines },
-  seconds: number,
-): void {
-  const { span, lines: rows, views, alongside, lineRates } = s;
-  const known = seconds > 0;
-  let firmest = 0;
-  let springs = 0;
-  let damping = 0;
+export function setLineRates(s: LinesKnown, lines: Lines, seconds: number): void {
+  const { span, lines: rows, views, lineRates } = s;
+  lineRates[RATES.FIRMEST] = 0;
+  lineRates[RATES.ALL] = 0;
+  lineRates[DAMPING] = 0;
   for (let i = 0; i < lines.count; i++) {
     const at = i * LINE_COLUMNS;
     if (rows[at + LINE.HOLD] === 0) continue;
-    const on = rows[at + LINE.ON]!;
-    const chain = lines.weight[i]! > 0;
-    const length = rows[at + LINE.LENGTH]!;
     span[SPAN.LENGTH] = 0;
-    if (known) {
-      spanOf(span, lines, rows, i, views[on]!);
-      if (!chain && !mayPull(s, lines, i, views[on]!, seconds)) continue;
+    if (seconds > 0) {
+      if (lines.weight[i]! > 0) spanOf(span, lines, rows, i, views[rows[at + LINE.ON]!]!);
+      else if (!mayPull(s, lines, i, seconds)) continue;
     }
-    let lightness = lightnessAt(craft, lines.boatX[i]!, lines.boatY[i]!);
-    const other = on > 0 ? alongside[on - 1] : undefined;
-    if (other) lightness += lightnessAt(other, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
-    // The steeper the further it is stretched: as far as it is now, and a little further.
-    const strain = STRAIN_AHEAD + Math.max(0, (span[SPAN.LENGTH]! - length) / length);
-    const slope = chain
-      ? chainSlope(lines, rows, i, span)
-      : (lines.stiffness[i]! + 2 * lines.stiffening[i]! * strain) / length;
-    const spring = slope * lightness;
-    firmest = Math.max(firmest, Math.sqrt(spring));
-    springs += spring;
-    damping += lines.damping[i]! * lightness;
+    addRate(s, lines, i);
   }
-  lineRates[RATES.FIRMEST] = firmest;
-  lineRates[RATES.ALL] = Math.sqrt(springs) + damping;
+  lineRates[RATES.FIRMEST] = Math.sqrt(lineRates[RATES.FIRMEST]!);
+  lineRates[RATES.ALL] = Math.sqrt(lineRates[RATES.ALL]!) + lineRates[DAMPING]!;
 }

@@ -81,7 +81,7 @@ export function beginStep(state: SimState, world: World, s: Scratch): void {
   senseSurroundings(state.motion, world, s);
   lookAround(state.motion, world, s);
   if (world.lines.tended) s.lines = state.lines;
-  if (world.lines.count > 0) setLineRates(s, world, s.clock[CLOCK.STEP]!);
+  if (world.lines.count > 0) setLineRates(s, world.lines, s.clock[CLOCK.STEP]!);
   setRates(state.motion, world, s);
 }
 

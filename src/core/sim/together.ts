@@ -69,7 +69,7 @@ export function companyOf(parties: readonly Party[], friction = HULL_FRICTION): 
       motion: state.motion,
       hull: world.craft.spec.hull,
     }));
-    setLineRates(party.scratch, party.world, 0);
+    setLineRates(party.scratch, party.world.lines, 0);
   }
   return {
     parties,

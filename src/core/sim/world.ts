@@ -17,7 +17,7 @@ import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import type { Ledger } from './ledger';
 import { copyLock, type Leaf, type LockState, type SitedLock } from '../locks';
-import { setLineRates } from './line-rates';
+import { LINE_RATES_COLUMNS, lineLightness, setLineRates } from './line-rates';
 import { initialState, MOTION_SIZE, type SimState, type StartPose } from './state';
 
 /** A run's fixed surroundings. */
@@ -133,8 +133,9 @@ export interface Scratch {
   /** That, and how she is seen by each of the other boats. */
   readonly views: Float64Array[];
   readonly touch: TouchScratch;
-  /** Columns RATES of the lines: how fast they can act. */
+  /** Columns RATES of the lines, and working memory: how fast they can act; and what each moves at her end, 1/kg. */
   readonly lineRates: Float64Array;
+  readonly lightness: Float64Array;
   /** The boats that ON of her lines counts. */
   alongside: readonly Craft[];
   /** Tension of each line, N; rows of columns LINE (the state's own where they may change); columns SPAN. */
@@ -229,7 +230,8 @@ export function makeScratch(world: World): Scratch {
     ground,
     views: [ground, ...others.map(() => new Float64Array(GROUND_COLUMNS))],
     touch: touchScratch(true, shapesOf(craft, world.shore)),
-    lineRates: new Float64Array(2),
+    lineRates: new Float64Array(LINE_RATES_COLUMNS),
+    lightness: lineLightness(craft, lines),
     tension,
     lines: lines.rows,
     alongside: others.map((other) => other.world.craft),
@@ -250,6 +252,6 @@ export function makeScratch(world: World): Scratch {
     ledger: null,
     company: null,
   };
-  setLineRates(s, world, 0);
+  setLineRates(s, lines, 0);
   return s;
 }
