@@ -1,10 +1,5 @@
-export {
-  clearanceMemory,
-  leastClearance,
-  noClearance,
-  type Clearance,
-  type ClearanceMemory,
-} from './clearance';
+export { leastClearance, noClearance, type Clearance } from './clearance';
+export { clearanceMemory, type ClearanceMemory } from './clearance-memory';
 export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS, groundAt } from './ground';
 export { shapesOf } from './shapes';

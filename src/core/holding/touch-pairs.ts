@@ -7,7 +7,7 @@ import { boxDistance, type Shore } from './shore';
 export const SLOTS = 256;
 const EDGE_SLOTS = 2048;
 /** Pairs this close are listed, m, or as close as a fast boat may come in one step; the list holds until she has moved about as far. */
-const PAIR_RANGE_M = 0.16;
+const PAIR_RANGE_M = 0.24;
 /** Kept in hand when deciding that nothing can touch yet, m. */
 export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
