@@ -53,14 +53,15 @@ export interface LineLoad {
 /** Greatest tension of each line, N, and when; `breaks` is the load each parts at, N. */
 export function lineLoads(trace: Trace, breaks: readonly number[]): readonly LineLoad[] {
   return breaks.map((parts, line) => {
-    const tension = trace[`tension${line + 1}` as MoreColumn];
-    const load = { line, tension: 0, time: 0, breaks: parts };
-    tension?.forEach((now, i) => {
-      if (now <= load.tension) return;
-      load.tension = now;
-      load.time = trace.time[i]!;
-    });
-    return load;
+    const pulls = trace[`tension${line + 1}` as MoreColumn];
+    let most = 0;
+    let at = 0;
+    for (let i = 0; i < (pulls?.length ?? 0); i++) {
+      if (pulls![i]! <= most) continue;
+      most = pulls![i]!;
+      at = trace.time[i]!;
+    }
+    return { line, tension: most, time: at, breaks: parts };
   });
 }
 

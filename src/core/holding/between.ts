@@ -121,7 +121,7 @@ export function setSeen(seen: Float64Array, boat: Float64Array, other: Float64Ar
 /**
  * Adds what acts between the two to the forces on `boat` and on `other`, each in her own axes; `seen` of that moment.
  *
- * @param lines the boat's, with their rows and tensions; those on `other` act
+ * @param lines the boat's, with their rows, those that may pull and their tensions; those on `other` act
  * @param span working memory, columns SPAN
  */
 export function addBetween(
@@ -130,6 +130,7 @@ export function addBetween(
   b: Between,
   lines: Lines,
   rows: Float64Array,
+  pulling: Int32Array,
   tension: Float64Array,
   span: Float64Array,
 ): void {
@@ -137,7 +138,7 @@ export function addBetween(
   force.fill(0);
   if (b.touch.active > 0) addTouch(force, b.touch, b.craft, b.side, seen);
   else b.touch.count = 0;
-  if (lines.count > 0) addLines(force, tension, lines, rows, seen, b.on, span);
+  if (lines.count > 0) addLines(force, tension, lines, rows, pulling, seen, b.on, span);
   const x = force[0]!;
   const y = force[1]!;
   const n = force[2]!;

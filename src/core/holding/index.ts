@@ -12,6 +12,7 @@ export { RATES, setTouchRates } from './touch-rate';
 export { frictionSlope, seriesStiffness, STICK_SLIP_MPS, withLoss } from './touch-law';
 export {
   addLines,
+  everyLine,
   capstanHold,
   LINE,
   LINE_COLUMNS,

@@ -244,11 +244,17 @@ export function tensionIn(lines: Lines, rows: Float64Array, i: number, span: Flo
   return pull < hold ? pull : hold;
 }
 
+/** The lines that may pull within a step: how many, then their numbers; all of them to begin with. */
+export function everyLine({ count }: Lines): Int32Array {
+  return Int32Array.from({ length: count + 1 }, (_, k) => (k === 0 ? count : k - 1));
+}
+
 /**
  * Adds the pull (N, N, N·m, body axes) of every line whose end is `on` one thing, and leaves the tensions in `tension`.
  * The same as `spanOf` and `tensionIn` say, written out: a number handed back by a function that is not inlined costs
  * more than it takes to make.
  *
+ * @param pulling the lines that may pull (see everyLine); the rest is not looked at
  * @param boat columns GROUND: how she lies as seen from that
  * @param span working memory, columns SPAN
  */
@@ -257,11 +263,14 @@ export function addLines(
   tension: Float64Array,
   lines: Lines,
   rows: Float64Array,
+  pulling: Int32Array,
   boat: Float64Array,
   on: number,
   span: Float64Array,
 ): void {
-  for (let i = 0; i < lines.count; i++) {
+  const count = pulling[0]!;
+  for (let k = 1; k <= count; k++) {
+    const i = pulling[k]!;
     const at = i * LINE_COLUMNS;
     if (rows[at + LINE.ON] !== on) continue;
     tension[i] = 0;

@@ -1,7 +1,7 @@
 import type { Craft, HullShape, TouchElements } from '../craft';
 import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
 import { GROUND } from './ground';
-import { boxDistance, type Shore } from './shore';
+import { boxDistance, outOfBox, type Shore } from './shore';
 
 /** Most touches looked at in one instant, and edges near them. */
 export const SLOTS = 256;
@@ -295,7 +295,7 @@ function listSolid(
     const open = openRange(s);
     const px = x + shape.x[e]! * sin + shape.y[e]! * cos;
     const py = y + shape.x[e]! * cos - shape.y[e]! * sin;
-    if (boxDistance(shore.box, i, px, py) - touch.radius[e]! >= open) continue;
+    if (outOfBox(shore.box, i, px, py, touch.radius[e]! + open)) continue;
     nearest[NEAREST.FROM_X] = px;
     nearest[NEAREST.FROM_Y] = py;
     nearestOnRing(nearest, corners, from, to, turn[i]!, shore.edges, from, to - from);

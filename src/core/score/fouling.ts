@@ -1,5 +1,6 @@
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
-import { lineAt, lineEnd, pointOnWater, U, X, Y, type SimState, type World } from '../sim';
+import { sineCosine, TURN, TURN_COLUMNS } from '../math';
+import { lineAt, lineEnd, pointOnWater, PSI, U, X, Y, type SimState, type World } from '../sim';
 import { between, offSegment } from './hand';
 import { PROPELLER_ROOM_M, type RiggedLine } from './rigging';
 
@@ -17,6 +18,8 @@ export class Fouling {
   private readonly reach: readonly (readonly number[])[];
   /** Way from midships to each propeller, m. */
   private readonly fromMidships: readonly number[];
+  /** Columns TURN. */
+  private readonly turn = new Float64Array(TURN_COLUMNS);
   /** Ground lines on their way forward. */
   private readonly walked = new Set<number>();
 
@@ -84,6 +87,12 @@ export class Fouling {
       const north = state.lines[at + LINE.NORTH]! - state.motion[Y]!;
       const least = far + this.fromMidships[drive]!;
       if (east * east + north * north > least * least) return false;
+      const { turn } = this;
+      turn[TURN.ANGLE] = state.motion[PSI]!;
+      sineCosine(turn);
+      const ahead = east * turn[TURN.SIN]! + north * turn[TURN.COS]! - x;
+      const starboard = east * turn[TURN.COS]! - north * turn[TURN.SIN]! - y;
+      return ahead * ahead + starboard * starboard < far * far;
     }
     return between(pointOnWater(state, x, y), lineEnd(state, this.world, line)) < far;
   }

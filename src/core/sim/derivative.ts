@@ -371,7 +371,7 @@ export function derivative(
     else s.touch.count = 0;
     if (aground) addBottom(force, world, s);
     ledger?.note(BOOK.TOUCHES, force, motion);
-    addLines(force, s.tension, world.lines, s.lines, ground, 0, s.span);
+    addLines(force, s.tension, world.lines, s.lines, s.pulling, ground, 0, s.span);
     ledger?.note(BOOK.LINES, force, motion);
   } else {
     s.touch.count = 0;

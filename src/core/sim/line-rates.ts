@@ -22,6 +22,9 @@ interface LinesKnown {
   readonly lineRates: Float64Array;
   /** What each moves at the boat's end (lineLightness). */
   readonly lightness: Float64Array;
+  /** Those that may pull (everyLine), and the tension of each, N. */
+  readonly pulling: Int32Array;
+  readonly tension: Float64Array;
 }
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
@@ -112,27 +115,34 @@ function mayPull(s: LinesKnown, lines: Lines, i: number, seconds: number): boole
 }
 
 /**
- * How fast her lines can act within the coming step, 1/s, into `lineRates`: the firmest one's spring, and all of them
- * with their damping. One that is on nothing, or hangs too slack to come taut, does not count. How she lies over the
- * place, and as the others see her, stands in `views`, her lines in `lines`, who is at their other ends in `alongside`.
+ * Which of her lines may pull within the coming step, into `pulling`, and how fast they can act, 1/s, into `lineRates`: the
+ * firmest one's spring, and all of them with their damping. One that hangs too slack to come taut is left out; one that is
+ * on nothing does not count. How she lies over the place, and as the others see her, stands in `views`, her lines in
+ * `lines`, who is at their other ends in `alongside`.
  *
  * @param seconds the step, s; nought while it is not known how she lies: then every line counts
  */
 export function setLineRates(s: LinesKnown, lines: Lines, seconds: number): void {
-  const { span, lines: rows, views, lineRates } = s;
+  const { span, lines: rows, views, lineRates, pulling, tension } = s;
   lineRates[RATES.FIRMEST] = 0;
   lineRates[RATES.ALL] = 0;
   lineRates[DAMPING] = 0;
+  let count = 0;
   for (let i = 0; i < lines.count; i++) {
     const at = i * LINE_COLUMNS;
-    if (rows[at + LINE.HOLD] === 0) continue;
     span[SPAN.LENGTH] = 0;
-    if (seconds > 0) {
+    const on = rows[at + LINE.HOLD] !== 0;
+    if (on && seconds > 0) {
       if (lines.weight[i]! > 0) spanOf(span, lines, rows, i, views[rows[at + LINE.ON]!]!);
-      else if (!mayPull(s, lines, i, seconds)) continue;
+      else if (!mayPull(s, lines, i, seconds)) {
+        tension[i] = 0;
+        continue;
+      }
     }
-    addRate(s, lines, i);
+    pulling[++count] = i;
+    if (on) addRate(s, lines, i);
   }
+  pulling[0] = count;
   lineRates[RATES.FIRMEST] = Math.sqrt(lineRates[RATES.FIRMEST]!);
   lineRates[RATES.ALL] = Math.sqrt(lineRates[RATES.ALL]!) + lineRates[DAMPING]!;
 }

@@ -102,8 +102,8 @@ function actAll(company: Company): void {
     const { acts, boat, other } = pairs[p]!;
     const { scratch, world } = parties[boat]!;
     const theirs = parties[other]!.scratch.outside;
-    const { lines, tension, span } = scratch;
-    addBetween(scratch.outside, theirs, acts, world.lines, lines, tension, span);
+    const { lines, pulling, tension, span } = scratch;
+    addBetween(scratch.outside, theirs, acts, world.lines, lines, pulling, tension, span);
   }
 }
 

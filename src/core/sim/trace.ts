@@ -206,6 +206,9 @@ function recorded(world: World): number {
   return tended ? Math.min(lineCount(world), MOST_LINES) : 0;
 }
 
+/** Filled so far a record is handed over as it is; less, it is copied, so that what is not used goes. */
+const FULL_SHARE = 0.9;
+
 interface EngineColumns {
   readonly gear: Float64Array;
   readonly throttle: Float64Array;
@@ -215,10 +218,11 @@ interface EngineColumns {
 
 interface LineColumns {
   readonly pull: Float64Array;
-  readonly made: Float64Array;
-  readonly length: Float64Array;
-  readonly endX: Float64Array;
-  readonly endY: Float64Array;
+  /** What seldom changes about it: what is made of it, its length, and where its end is. */
+  readonly seldom: readonly [Float64Array, Float64Array, Float64Array, Float64Array];
+  /** That, as it was last; and the sample from which on it has been so, which is written down once it changes. */
+  readonly last: Float64Array;
+  since: number;
 }
 
 /** Columns of one length, side by side in one buffer: two dozen of their own cost more than what is written in them. */
@@ -274,10 +278,9 @@ export class TraceWriter {
       this.columns[`${what}${k + 1}` as MoreColumn]!;
     this.ofLine = Array.from({ length: recorded(world) }, (_, k) => ({
       pull: ofLine('tension', k),
-      made: ofLine('made', k),
-      length: ofLine('length', k),
-      endX: ofLine('endX', k),
-      endY: ofLine('endY', k),
+      seldom: [ofLine('made', k), ofLine('length', k), ofLine('endX', k), ofLine('endY', k)],
+      last: new Float64Array(4).fill(NaN),
+      since: 0,
     }));
     this.where = this.ofLine.map((_, k) => lineAt(world, k));
     this.ofOther = othersOf(world)
@@ -323,20 +326,34 @@ export class TraceWriter {
   }
 
   private writeLine(state: SimState, scratch: Scratch, i: number, k: number): void {
-    const { pull, made, length, endX, endY } = this.ofLine[k]!;
+    const columns = this.ofLine[k]!;
+    const { last } = columns;
     // Read where they stand: a look-up for each would cost more than what is written.
     const { boat, row } = this.where[k]!;
     const rows = boat === 0 ? state.lines : state.others[boat - 1]!.lines;
     const at = row * LINE_COLUMNS;
-    pull[i] = boat === 0 ? scratch.tension[row]! : tensionOf(this.world, scratch, k);
-    made[i] = rows[at + LINE.MADE]!;
-    length[i] = rows[at + LINE.LENGTH]!;
-    endX[i] = rows[at + LINE.EAST]!;
-    endY[i] = rows[at + LINE.NORTH]!;
-    if (rows[at + LINE.ON] === 0) return;
-    const end = lineEnd(state, this.world, k);
-    endX[i] = end.x;
-    endY[i] = end.y;
+    columns.pull[i] = boat === 0 ? scratch.tension[row]! : tensionOf(this.world, scratch, k);
+    const made = rows[at + LINE.MADE]!;
+    const length = rows[at + LINE.LENGTH]!;
+    let x = rows[at + LINE.EAST]!;
+    let y = rows[at + LINE.NORTH]!;
+    if (rows[at + LINE.ON] !== 0) {
+      const end = lineEnd(state, this.world, k);
+      x = end.x;
+      y = end.y;
+    }
+    if (made === last[0] && length === last[1] && x === last[2] && y === last[3]) return;
+    this.fill(columns, i);
+    last[0] = made;
+    last[1] = length;
+    last[2] = x;
+    last[3] = y;
+  }
+
+  /** Writes down what has been so of a line up to before sample `i`. */
+  private fill(columns: LineColumns, i: number): void {
+    for (let c = 0; c < 4; c++) columns.seldom[c]!.fill(columns.last[c]!, columns.since, i);
+    columns.since = i;
   }
 
   private writeEngines({ engines, thrusters, angles }: SimState, i: number): void {
@@ -352,9 +369,19 @@ export class TraceWriter {
     for (let k = 0; k < this.ofThruster.length; k++) this.ofThruster[k]![i] = thrusters[k]!.power;
   }
 
+  /** The columns themselves, as far as they are written. */
+  private viewed(): Trace {
+    const views: Partial<Record<TraceColumn | MoreColumn, Float64Array>> = {};
+    for (const name of this.names) views[name] = this.columns[name]!.subarray(0, this.length);
+    return views as Trace;
+  }
+
   /** The record so far, cut to length; or no more than its last samples. */
   finish(samples = this.length): Trace {
+    for (const columns of this.ofLine) this.fill(columns, this.length);
     const from = Math.max(0, this.length - samples);
+    // As good as full: what is written is all there will be.
+    if (from === 0 && this.length >= FULL_SHARE * this.capacity) return this.viewed();
     const cut = sideBySide(this.names, this.length - from);
     for (const name of this.names) cut[name]!.set(this.columns[name]!.subarray(from, this.length));
     return cut as Trace;

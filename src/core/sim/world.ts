@@ -1,6 +1,7 @@
 import { KEEL_COLUMNS, STRIP_COUNT, type Craft } from '../craft';
 import { deepWater, FLOW_COLUMNS, WORK_COLUMNS } from '../forces';
 import {
+  everyLine,
   GROUND_COLUMNS,
   shapesOf,
   SPAN_COLUMNS,
@@ -136,6 +137,8 @@ export interface Scratch {
   /** Columns RATES of the lines, and working memory: how fast they can act; and what each moves at her end, 1/kg. */
   readonly lineRates: Float64Array;
   readonly lightness: Float64Array;
+  /** The lines that may pull in the step in hand (everyLine). */
+  readonly pulling: Int32Array;
   /** The boats that ON of her lines counts. */
   alongside: readonly Craft[];
   /** Tension of each line, N; rows of columns LINE (the state's own where they may change); columns SPAN. */
@@ -232,6 +235,7 @@ export function makeScratch(world: World): Scratch {
     touch: touchScratch(true, shapesOf(craft, world.shore)),
     lineRates: new Float64Array(LINE_RATES_COLUMNS),
     lightness: lineLightness(craft, lines),
+    pulling: everyLine(lines),
     tension,
     lines: lines.rows,
     alongside: others.map((other) => other.world.craft),
