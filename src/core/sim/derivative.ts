@@ -62,6 +62,18 @@ const BOOK = {
   LINES: 8,
 } as const;
 
+/** Those of what acts slowly. */
+const SLOW = [
+  BOOK.LOCK,
+  BOOK.HULL,
+  BOOK.FINS,
+  BOOK.DRIVES,
+  BOOK.BLADES,
+  BOOK.THRUSTERS,
+  BOOK.AIR,
+  BOOK.BANKS,
+] as const;
+
 /** Bare hull in the water: resistance, cross flow, lift at small drift. */
 function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean): void {
   const { now, work } = s;
@@ -288,51 +300,17 @@ function addAir(force: Float64Array, s: Scratch, world: World, stage: number): v
   force[2] = yaw + (force[2]! - yaw) * square + side * difference * (windage[WINDAGE.LENGTH]! / 3);
 }
 
-/**
- * Rates of change of the motion vector at one stage of the step (0 start, 1 middle, 2 end), at the clock's STAGE.
- * Velocity is through the reference stream; a steady uniform stream only carries the place along.
- */
-export function derivative(
-  rates: Float64Array,
+/** What acts slowly: water and air, on hull, fins, drives, blades, thrusters and topsides. What she is doing stands in NOW. */
+function addSlow(
+  force: Float64Array,
   motion: Float64Array,
   world: World,
   s: Scratch,
   stage: number,
+  inField: boolean,
 ): void {
   const { craft, environment } = world;
-  const { force, ground, now, turn, work } = s;
-  const u = motion[U]!;
-  const v = motion[V]!;
-  const r = motion[R]!;
-  turn[TURN.ANGLE] = motion[PSI]!;
-  sineCosine(turn);
-  const sinPsi = turn[TURN.SIN]!;
-  const cosPsi = turn[TURN.COS]!;
-  const density = environment.row[WATER.DENSITY]!;
-  force[0] = s.outside[0]!;
-  force[1] = s.outside[1]!;
-  force[2] = s.outside[2]!;
-  let ur = u;
-  let vr = v;
-  const inField = environment.field !== null || s.lockNow[0] === 1;
-  if (inField) {
-    setStream(motion, world, s);
-    ur -= mean(s.streamU);
-    vr -= mean(s.streamV);
-  }
-
-  now[NOW.U] = u;
-  now[NOW.V] = v;
-  now[NOW.R] = r;
-  now[NOW.SIN] = sinPsi;
-  now[NOW.COS] = cosPsi;
-  now[NOW.DENSITY] = density;
-  now[NOW.UR] = ur;
-  now[NOW.VR] = vr;
-  work[WORK.DENSITY] = density;
-
-  const { ledger } = s;
-  ledger?.note(BOOK.OTHERS, force, motion);
+  const { ledger, work } = s;
   if (world.gates) {
     force[0]! += s.lockPush[0]!;
     force[1]! += s.lockPush[1]!;
@@ -357,9 +335,65 @@ export function derivative(
   addAir(force, s, world, stage);
   ledger?.note(BOOK.AIR, force, motion);
   if (environment.confined) {
-    work[WORK.SURGE] = ur;
+    work[WORK.SURGE] = s.now[NOW.UR]!;
     addBankEffect(force, craft.spec.hull, work, s.gaps);
     ledger?.note(BOOK.BANKS, force, motion);
+  }
+}
+
+/**
+ * Rates of change of the motion vector at one stage of the step (0 start, 1 middle, 2 end), at the clock's STAGE.
+ * Velocity is through the reference stream; a steady uniform stream only carries the place along. While something may
+ * touch, the second look at the middle takes what acts slowly from the first (docs/decisions/38).
+ */
+export function derivative(
+  rates: Float64Array,
+  motion: Float64Array,
+  world: World,
+  s: Scratch,
+  stage: number,
+): void {
+  const { craft, environment } = world;
+  const { force, ground, now, turn, work } = s;
+  const u = motion[U]!;
+  const v = motion[V]!;
+  const r = motion[R]!;
+  turn[TURN.ANGLE] = motion[PSI]!;
+  sineCosine(turn);
+  const sinPsi = turn[TURN.SIN]!;
+  const cosPsi = turn[TURN.COS]!;
+  const density = environment.row[WATER.DENSITY]!;
+  force[0] = s.outside[0]!;
+  force[1] = s.outside[1]!;
+  force[2] = s.outside[2]!;
+  let ur = u;
+  let vr = v;
+  const again = s.again && s.touch.active > 0;
+  const inField = environment.field !== null || s.lockNow[0] === 1;
+  if (inField) {
+    if (!again) setStream(motion, world, s);
+    ur -= mean(s.streamU);
+    vr -= mean(s.streamV);
+  }
+
+  now[NOW.U] = u;
+  now[NOW.V] = v;
+  now[NOW.R] = r;
+  now[NOW.SIN] = sinPsi;
+  now[NOW.COS] = cosPsi;
+  now[NOW.DENSITY] = density;
+  now[NOW.UR] = ur;
+  now[NOW.VR] = vr;
+  work[WORK.DENSITY] = density;
+
+  const { ledger } = s;
+  ledger?.note(BOOK.OTHERS, force, motion);
+  if (again) {
+    for (let i = 0; i < 3; i++) force[i]! += s.slow[i]!;
+    ledger?.again(SLOW, force, motion);
+  } else {
+    addSlow(force, motion, world, s, stage, inField);
+    for (let i = 0; i < 3; i++) s.slow[i] = force[i]! - s.outside[i]!;
   }
   clearSticks(s.touch);
   const aground = s.under[UNDER.LEAST]! < 0;

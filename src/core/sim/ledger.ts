@@ -26,6 +26,9 @@ const WEIGHT = [1 / 6, 2 / 6, 2 / 6, 1 / 6];
 export class Ledger {
   readonly work = new Float64Array(COUNT);
   private readonly power = new Float64Array(STAGES * COUNT);
+  /** Force of each cause as last noted, and all of it at the last note: surge, sway, yaw. */
+  private readonly forces = new Float64Array(3 * COUNT);
+  private readonly all = new Float64Array(3);
   private readonly kept = new Float64Array(COUNT);
   private stage = 0;
   private so = 0;
@@ -33,6 +36,7 @@ export class Ledger {
   begin(stage: number): void {
     this.stage = stage;
     this.so = 0;
+    this.all.fill(0);
     this.power.fill(0, stage * COUNT, (stage + 1) * COUNT);
   }
 
@@ -41,6 +45,21 @@ export class Ledger {
     const now = along(force, motion);
     this.power[this.stage * COUNT + cause]! += now - this.so;
     this.so = now;
+    for (let i = 0; i < 3; i++) {
+      this.forces[3 * cause + i] = force[i]! - this.all[i]!;
+      this.all[i] = force[i]!;
+    }
+  }
+
+  /** Books causes taken as they were last noted; they stand in `force` by now. */
+  again(causes: readonly number[], force: Float64Array, motion: Float64Array): void {
+    for (const cause of causes)
+      this.power[this.stage * COUNT + cause]! += along(
+        this.forces.subarray(3 * cause, 3 * cause + 3),
+        motion,
+      );
+    this.so = along(force, motion);
+    this.all.set(force);
   }
 
   /** Friction that holds her back by how fast she changes pushes with −S ν̇. */

@@ -154,6 +154,8 @@ export function goThrough(
 export const STAGES = 4;
 const SHARE = [0, 0.5, 0.5, 1];
 const MOMENT = [0, 1, 1, 2];
+/** The stage that looks at the middle a second time. */
+const SECOND_LOOK = 2;
 
 /** Where she is at stage `k` of the piece in hand; the clock says when. */
 export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Array {
@@ -170,6 +172,7 @@ export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Ar
 /** Her rates of change at stage `k`, where setStage has put her. */
 export function setSlope(at: Float64Array, world: World, s: Scratch, k: number): void {
   s.ledger?.begin(k);
+  s.again = k === SECOND_LOOK;
   derivative(s.slopes[k]!, at, world, s, MOMENT[k]!);
 }
 

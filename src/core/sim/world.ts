@@ -111,6 +111,9 @@ export interface Scratch {
   readonly force: Float64Array;
   /** What other boats do to her at the stage in hand: surge, sway, yaw. */
   readonly outside: Float64Array;
+  /** What acts slowly on her, as last looked at; and whether the stage in hand is a second look at the same moment. */
+  readonly slow: Float64Array;
+  again: boolean;
   /** Columns RATES: how fast what acts on her can act in the step in hand. */
   readonly rates: Float64Array;
   /** Columns CLOCK. */
@@ -220,6 +223,8 @@ export function makeScratch(world: World): Scratch {
   const s: Scratch = {
     force: new Float64Array(3),
     outside: new Float64Array(3),
+    slow: new Float64Array(3),
+    again: false,
     rates: new Float64Array(2),
     clock: new Float64Array(CLOCK_COLUMNS),
     turn: new Float64Array(TURN_COLUMNS),
