@@ -6,7 +6,7 @@ import type { Shore } from './shore';
 export const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
 /**
  * Columns of the memory: how far the boat's furthest point can have moved so far, where she is, and how far she may
- * have moved before anything not listed as near can have come nearest.
+ * have moved before anything not listed as near can have come nearest; which was nearest, and a bound of the other near ones.
  */
 export const PAST = {
   TRAVELLED: 0,
@@ -17,8 +17,10 @@ export const PAST = {
   SIN: 5,
   COS: 6,
   MOVED: 7,
+  NEAREST: 8,
+  OTHERS: 9,
 } as const;
-const PAST_COLUMNS = 8;
+const PAST_COLUMNS = 10;
 
 /**
  * What of solid `of` and of the boat can be nearest one another until she has travelled UNTIL: its edges, her corners, its

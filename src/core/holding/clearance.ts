@@ -63,10 +63,18 @@ export function leastClearance(
   }
   let nearest = -1;
   found[FOUND.DISTANCE] = Infinity;
-  const count = safe ? memory.nearCount : shore.count;
-  for (let k = -1; k < count; k++) {
-    const i = k < 0 ? first : safe ? near[k]! : k;
-    if (i < 0 || i >= shore.count || (k >= 0 && i === first) || left[i] === 1) continue;
+  if (first >= 0 && first < shore.count && left[first] === 0) {
+    distance[first] = measure(memory, touch, shore, first);
+    odometer[first] = travelled;
+    if (found[FOUND.DISTANCE]! < Infinity) nearest = first;
+  }
+  // None of the others can have come as near as the one that was nearest: most often so.
+  const still = safe && first === past[PAST.NEAREST] && nearest === first;
+  const alone = still && past[PAST.OTHERS]! - travelled >= found[FOUND.DISTANCE]!;
+  const count = alone ? 0 : safe ? memory.nearCount : shore.count;
+  for (let k = 0; k < count; k++) {
+    const i = safe ? near[k]! : k;
+    if (i === first || left[i] === 1) continue;
     const before = found[FOUND.DISTANCE]!;
     if (distance[i]! - (travelled - odometer[i]!) >= before) continue;
     distance[i] = measure(memory, touch, shore, i);
@@ -78,6 +86,7 @@ export function leastClearance(
   out.x = found[FOUND.X]!;
   out.y = found[FOUND.Y]!;
   if (!safe) listNear(memory, out.distance);
+  if (!alone) noteOthers(memory, nearest);
 }
 
 /** Lists what is about as near as the nearest; the rest need not be looked at until she has gone half its lead. */
@@ -95,6 +104,20 @@ function listNear(memory: ClearanceMemory, least: number): void {
   memory.nearCount = count;
   // The nearest may have gone as far off as another has come near.
   past[PAST.SAFE] = travelled + (rest - least) / 2;
+}
+
+/** How near the others that are near can be at the least, with what has been travelled added. */
+function noteOthers(
+  { past, distance, odometer, near, nearCount }: ClearanceMemory,
+  nearest: number,
+) {
+  let least = Infinity;
+  for (let k = 0; k < nearCount; k++) {
+    const i = near[k]!;
+    if (i !== nearest) least = Math.min(least, distance[i]! + odometer[i]!);
+  }
+  past[PAST.OTHERS] = least;
+  past[PAST.NEAREST] = nearest;
 }
 
 /** One obstacle: its distance, or a bound that it cannot be under. Nearer than what was found is written there. */

@@ -209,6 +209,9 @@ function recorded(world: World): number {
 /** Filled so far a record is handed over as it is; less, it is copied, so that what is not used goes. */
 const FULL_SHARE = 0.9;
 
+/** Columns of every boat, by themselves: looked up among all of a record they cost more than what is written. */
+type OwnColumns = Readonly<Record<Exclude<TraceColumn, 'gear' | 'throttle' | 'rps'>, Float64Array>>;
+
 interface EngineColumns {
   readonly gear: Float64Array;
   readonly throttle: Float64Array;
@@ -252,6 +255,7 @@ export class TraceWriter {
   private readonly columns: Partial<Record<TraceColumn | MoreColumn, Float64Array>>;
   /** The same columns by what they are of, found once: three and perhaps an angle for each engine, one a thruster. */
   private readonly ofEngine: readonly EngineColumns[];
+  private readonly own: OwnColumns;
   private readonly ofKeel: Float64Array | null;
   private readonly ofThruster: readonly Float64Array[];
   private readonly ofLine: readonly LineColumns[];
@@ -266,6 +270,9 @@ export class TraceWriter {
   ) {
     this.names = columnsFor(world);
     this.columns = sideBySide(this.names, capacity);
+    const c = this.columns as Record<TraceColumn, Float64Array>;
+    const { time, x, y, heading, surge, sway, yawRate, groundSpeed, rudder, clearance } = c;
+    this.own = { time, x, y, heading, surge, sway, yawRate, groundSpeed, rudder, clearance };
     this.ofKeel = this.columns.underKeel ?? null;
     const { drives, thrusters } = world.craft.spec;
     this.ofEngine = drives.map((_, k) => ({
@@ -298,7 +305,7 @@ export class TraceWriter {
     const { ground } = scratch;
     if (this.length >= this.capacity) return;
     const i = this.length++;
-    const c = this.columns as Record<TraceColumn, Float64Array>;
+    const c = this.own;
     const { motion } = state;
     c.time[i] = state.time;
     c.x[i] = motion[X]!;
