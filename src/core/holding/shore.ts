@@ -1,4 +1,4 @@
-import { everyEdge, signedArea } from '../math';
+import { everyEdge, signedArea, type FlatPoints } from '../math';
 import type { Obstacle } from './obstacles';
 
 /** Everything a boat can touch, as flat arrays for the step; in the order of the obstacles it was made from. */
@@ -13,6 +13,8 @@ export interface Shore {
   readonly edges: Int32Array;
   /** Distance of each corner from the one before it in the list, m; 0 for a ring's first. */
   readonly steps: Float64Array;
+  /** Of each corner: 1 where it sticks out, so that it can meet a side of hers between her own corners. */
+  readonly sharp: Uint8Array;
   /** +1 when they run anticlockwise, −1 clockwise. */
   readonly turn: Int8Array;
   /** Least and greatest x and y, at 4 i: west, south, east, north. */
@@ -24,6 +26,26 @@ export interface Shore {
   readonly stiffness: Float64Array;
   /** How far anything of it has moved so far, m, all together: gates' leaves swing. */
   readonly moved: Float64Array;
+}
+
+/** Less of a bend than this is none, rad: a straight face may be drawn in pieces. */
+const BEND = 1e-3;
+
+function markSharp(sharp: Uint8Array, ring: FlatPoints, from: number, turn: number): void {
+  const count = ring.length / 2;
+  for (let c = 0; c < count; c++) {
+    const before = 2 * ((c + count - 1) % count);
+    const after = 2 * ((c + 1) % count);
+    const inX = ring[2 * c]! - ring[before]!;
+    const inY = ring[2 * c + 1]! - ring[before + 1]!;
+    const outX = ring[after]! - ring[2 * c]!;
+    const outY = ring[after + 1]! - ring[2 * c + 1]!;
+    const cross = turn * (inX * outY - inY * outX);
+    const dot = inX * outX + inY * outY;
+    // A place drawn twice bends nowhere by itself; neither neighbour alone tells, so it counts.
+    const known = (inX !== 0 || inY !== 0) && (outX !== 0 || outY !== 0);
+    sharp[from + c] = !known || cross > BEND * Math.abs(dot) || (dot < 0 && cross >= 0) ? 1 : 0;
+  }
 }
 
 export function shoreOf(obstacles: readonly Obstacle[]): Shore {
@@ -41,6 +63,13 @@ export function shoreOf(obstacles: readonly Obstacle[]): Shore {
       steps[c] = Math.sqrt(dx * dx + dy * dy);
     }
   });
+  const turn = Int8Array.from(obstacles, ({ outline }) =>
+    outline && signedArea(outline) < 0 ? -1 : 1,
+  );
+  const sharp = new Uint8Array(start[obstacles.length]!);
+  obstacles.forEach(({ outline }, i) => {
+    if (outline) markSharp(sharp, outline, start[i]!, turn[i]!);
+  });
   return {
     obstacles,
     count: obstacles.length,
@@ -48,7 +77,8 @@ export function shoreOf(obstacles: readonly Obstacle[]): Shore {
     start,
     edges: everyEdge(start[obstacles.length]!),
     steps,
-    turn: Int8Array.from(obstacles, ({ outline }) => (outline && signedArea(outline) < 0 ? -1 : 1)),
+    sharp,
+    turn,
     box: Float64Array.from(obstacles.flatMap((o) => [o.minX, o.minY, o.maxX, o.maxY])),
     round: Float64Array.from(obstacles.flatMap((o) => [o.x, o.y, o.radius])),
     solid: Uint8Array.from(obstacles, ({ outline }) => (outline ? 1 : 0)),

@@ -306,6 +306,7 @@ function listSolid(
   // Fenders looked at without their hull have no sides.
   if (touch.hullCount === 0) return;
   for (let c = from; c < to; c++) {
+    if (shore.sharp[c] === 0) continue;
     listCorner(s, craft, boat, i, c, corners[2 * c]!, corners[2 * c + 1]!, 0);
   }
 }
