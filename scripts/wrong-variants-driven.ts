@@ -35,8 +35,8 @@ export const DRIVEN_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'a slack line that is thought to come taut never',
     file: 'src/core/sim/line-rates.ts',
-    find: 'return reach > s.lines[at + LINE.LENGTH]!;',
-    put: 'return reach > 1000 * s.lines[at + LINE.LENGTH]!;',
+    find: 'return slack <= 0 || stretched2 > slack * slack;',
+    put: 'return false;',
   },
   {
     name: 'a late order undone to the other side',

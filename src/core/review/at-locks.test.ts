@@ -1,4 +1,4 @@
-import { recordingOf } from '../testing/driven';
+import { engine, recordingOf } from '../testing/driven';
 import { beatOf, inputOf } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
 import { aboard, ashore, end, riggedWith } from '../testing/rigging';
@@ -66,6 +66,16 @@ describe('faults at a lock, each with a near twin that has it not', () => {
     const wound: Done = [[1, windTo(2, 1), windTo(3, 1)]];
     expect(rules(down(-5.2), 40, wound)).toContain('over the cill');
     expect(rules(down(-9), 40, wound)).not.toContain('over the cill');
+  });
+
+  it('an end on the gate as the level goes, or kept off it', () => {
+    const fill: Done = [[1, windTo(0, 0.3)]];
+    const ahead: Done = [[0, engine(1, 0)], ...fill];
+    const close = inLock({ start: { x: 0, y: -5.05, heading: 0, speed: 0 } });
+    expect(rules(close, 40, ahead)).toContain('gripped in a lock');
+    expect(rules(inLock({ start: { x: 0, y: -8, heading: 0, speed: 0 } }), 40, fill)).not.toContain(
+      'gripped in a lock',
+    );
   });
 
   it('a line made fast in a falling lock, or kept on a turn', () => {

@@ -38,7 +38,12 @@ export type LockEvent =
   | 'never level'
   | 'over the coping'
   | 'over the cill'
-  | 'on the cill';
+  | 'on the cill'
+  | 'wedged'
+  | 'hangs wedged'
+  | 'on a gate'
+  | 'caught on a gate'
+  | 'free again';
 
 /** What somebody did or could not do. */
 export type CrewEvent =
@@ -88,7 +93,7 @@ export type TakeEvent = { readonly time: number } & (
       readonly what: LockEvent;
       /** Somebody of the crew; null for the keeper, or where it is nobody's doing. */
       readonly who: number | null;
-      /** Over the cill: seconds until she hangs, if she will. */
+      /** Over the cill, wedged, on a gate: seconds until she hangs, if she will. */
       readonly seconds?: number;
     }
   | { readonly is: 'end' }

@@ -1,6 +1,7 @@
 export type { CrewEvent, LineEvent, LockEvent, TakeEvent } from './events';
 export { energyAudit, type EnergyAudit } from './energy';
 export { Fouling } from './fouling';
+export { gripAt, type Grip } from './lock-grip';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
 export { armGate, type Gate } from './gates';
 export { markAtStart, markNow } from './marks';

@@ -9,11 +9,13 @@ import {
   PSI,
   X,
   Y,
+  type Scratch,
   type SimState,
   type World,
 } from '../sim';
 import type { Crew } from './crew';
-import type { TakeEvent } from './events';
+import type { LockEvent, TakeEvent } from './events';
+import { LockGrip, type Gripped } from './lock-grip';
 
 /** A fast line that has come to lead so much steeper, m, and pulls by this share of what parts it, is loading up. Judgement. */
 const STEEPER_M = 0.15;
@@ -27,19 +29,25 @@ const FALLS_M3PS = 0.05;
 /** Pressed on to a cill by less than this she still comes off by herself, m. */
 const ON_CILL_M = 0.05;
 
-/** Sees what goes wrong for a boat in a chamber: hung on the cill, hung on a line made fast. Looks at every sample. */
+/** What a grip is called once she hangs. */
+const HANGS = { wedged: 'hangs wedged', 'on a gate': 'caught on a gate' } as const;
+
+/** Sees what goes wrong for a boat in a chamber: hung on the cill, on a line made fast, between its walls, on a gate. Looks at every sample. */
 export class LockWatch {
   private readonly riseWhenFast = new Map<number, number>();
   private readonly told = new Set<string>();
   hung = false;
+  private readonly grip: LockGrip;
 
   constructor(
     private readonly world: World,
     private readonly crew: Crew,
     private readonly events: TakeEvent[],
-  ) {}
+  ) {
+    this.grip = new LockGrip(world);
+  }
 
-  look(state: SimState, underKeel: number): void {
+  look(state: SimState, underKeel: number, scratch: Scratch): void {
     const { gates, craft } = this.world;
     if (!gates) return;
     gates.locks.forEach((sited, lock) => {
@@ -62,7 +70,25 @@ export class LockWatch {
         if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
       }
       this.lookAtLines(state);
+      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber));
     });
+  }
+
+  /** Wedged, or an end on a gate: warned of, come free, or hung. */
+  private lookAtGrip(state: SimState, lock: number, gripped: readonly Gripped[]): void {
+    for (const grip of ['wedged', 'on a gate'] as const) {
+      const found = gripped.find((one) => one.grip === grip);
+      if (!found) {
+        if (this.told.delete(grip) && !this.told.has(HANGS[grip]))
+          this.tell(state, lock, 'free again');
+        continue;
+      }
+      if (found.hangs) {
+        this.hung = true;
+        if (this.first(HANGS[grip])) this.tell(state, lock, HANGS[grip]);
+      } else if (found.seconds !== null && this.first(grip))
+        this.tell(state, lock, grip, found.seconds);
+    }
   }
 
   private isOnCill(state: SimState, lock: number): boolean {
@@ -118,12 +144,7 @@ export class LockWatch {
     return true;
   }
 
-  private tell(
-    state: SimState,
-    lock: number,
-    what: 'over the cill' | 'on the cill' | 'over the coping',
-    seconds?: number,
-  ): void {
+  private tell(state: SimState, lock: number, what: LockEvent, seconds?: number): void {
     const left = seconds === undefined ? {} : { seconds };
     this.events.push({ time: state.time, is: 'lock', lock, what, who: null, ...left });
   }

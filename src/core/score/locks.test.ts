@@ -1,5 +1,9 @@
 import fc from 'fast-check';
 import { volumeOf } from '../locks';
+import { signedArea } from '../math';
+import { sloop } from '../testing/boats';
+import { box } from '../testing/boxes';
+import { CALM } from '../testing/rig';
 import { engine } from '../testing/driven';
 import { beatOf, inputOf, mirrored } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt, swingGates, windTo } from '../testing/locks';
@@ -22,7 +26,12 @@ function inLock(orders: readonly ReturnType<typeof at>[], rest: Partial<RunInput
 }
 
 const lockEvents = (take: Take) =>
-  take.events.flatMap((e) => (e.is === 'lock' ? [`${Math.round(e.time)} ${e.what}`] : []));
+  take.events.flatMap((e) =>
+    // She lies loose in most of these, and comes against a gate as the water throws her.
+    e.is === 'lock' && e.what !== 'on a gate' && e.what !== 'free again'
+      ? [`${Math.round(e.time)} ${e.what}`]
+      : [],
+  );
 const level = (take: Take) => take.trace.lock1Chamber!;
 
 describe('a lock in a run', () => {
@@ -200,7 +209,7 @@ describe('people at a lock', () => {
         ...riggedWith([], [aboard('Ada', -3, 0), ashore('Ben', -4, 0)]),
       }),
     );
-    const events = take.events.filter((e) => e.is === 'lock');
+    const events = take.events.flatMap((e) => (e.is === 'lock' && e.who !== null ? [e] : []));
     expect(events.map(({ who }) => who)).toEqual([1, 1]);
     // Beside the first paddle already; ten seconds of winding, then eight metres across by the gates.
     expect(events[0]!.time).toBeCloseTo(0, 1);
@@ -257,4 +266,84 @@ it('whatever is ordered, no water is made or lost over a passage, and gates stan
     ),
     { numRuns: 25 },
   );
+});
+
+describe('held by what is beside or before her as the level goes', () => {
+  const fill = [at(0, windTo(0, 1)), at(0, windTo(1, 1))];
+  const told = (take: Take, what: string) =>
+    take.events.find((e) => e.is === 'lock' && e.what === what) as
+      { readonly time: number; readonly seconds?: number } | undefined;
+  /** A chamber with walls so far from the middle, m; she is 3.4 m over the deck and carries fenders of 0.3 m. */
+  const between = (half: number, rest: Partial<RunInput> = {}) =>
+    inLock(fill, {
+      obstacles: [
+        box('left wall', -half - 2, -16, -half, 0),
+        box('right wall', half, -16, half + 2, 0),
+      ],
+      limit: 60,
+      ...rest,
+    });
+
+  it('she hangs where both her sides are pressed by more than friction lets go of, when it was told', () => {
+    const take = runTake(between(1.73));
+    expect(take.outcome).toBe('hung up');
+    const warned = told(take, 'wedged')!;
+    const hung = told(take, 'hangs wedged')!;
+    // The chamber fills faster and faster to begin with: what was told was no shorter than what came.
+    expect(warned.seconds!).toBeGreaterThan(0);
+    expect(hung.time - warned.time).toBeGreaterThan(0);
+    expect(hung.time - warned.time).toBeLessThan(warned.seconds! + 1);
+    // By then the level has gone by what a twentieth of her weight sinks her.
+    const { hull } = sloop();
+    const sinks = (0.05 * hull.mass) / (1025 * Math.abs(signedArea(hull.waterline)));
+    const risen = level(take)[Math.round(10 * hung.time)]! - level(take)[0]!;
+    expect(risen).toBeGreaterThan(sinks);
+    expect(risen).toBeLessThan(sinks + 0.02);
+  });
+
+  it('with room beside her, or pressed on one side alone, she floats', () => {
+    const roomy = runTake(between(2.2));
+    expect(roomy.outcome).not.toBe('hung up');
+    expect(told(roomy, 'wedged')).toBeUndefined();
+    const oneSide = runTake(
+      between(2.6, { weather: { ...CALM, windFrom: -Math.PI / 2, windSpeed: 15 } }),
+    );
+    expect(oneSide.touches.length + oneSide.trace.time.length).toBeGreaterThan(0);
+    expect(told(oneSide, 'wedged')).toBeUndefined();
+  });
+
+  it('while the level stands nothing hangs', () => {
+    const still = runTake({ ...between(1.73), score: inLock([]).score });
+    expect(told(still, 'wedged')).toBeUndefined();
+    expect(still.outcome).not.toBe('hung up');
+  });
+
+  const onGate = (orders: ReturnType<typeof at>[], wound = [0, 1]) =>
+    runTake(
+      inLock([at(0, engine(1, 0)), ...wound.map((p) => at(25, windTo(p, 1))), ...orders], {
+        start: { x: 0, y: -5.1, heading: 0, speed: 0 },
+        limit: 90,
+      }),
+    );
+
+  it('a stem that rests on the gate as it rises is caught after a quarter of a metre', () => {
+    const take = onGate([]);
+    expect(take.outcome).toBe('hung up');
+    const warned = told(take, 'on a gate')!;
+    const hung = told(take, 'caught on a gate')!;
+    expect(hung.time - warned.time).toBeLessThan(warned.seconds! + 1);
+    const risen = level(take)[Math.round(10 * hung.time)]! - level(take)[0]!;
+    expect(risen).toBeGreaterThan(0.25);
+    expect(risen).toBeLessThan(0.3);
+  });
+
+  it('and free again when she backs off it in time, or stays where she is with paddles down', () => {
+    const backed = onGate([at(38, engine(-1, 0.3)), at(42, engine(0))]);
+    expect(told(backed, 'on a gate')).toBeDefined();
+    expect(told(backed, 'free again')).toBeDefined();
+    expect(backed.outcome).not.toBe('hung up');
+    const dropped = onGate([at(36, windTo(0, 0))], [0]);
+    expect(told(dropped, 'on a gate')).toBeDefined();
+    expect(dropped.outcome).not.toBe('hung up');
+  });
 });

@@ -294,7 +294,7 @@ export class Run {
     this.measure(this.berth);
     const { now, state, world } = this;
     this.sounder.look(state, this.scratch);
-    this.locks.look(state, this.sounder.now);
+    this.locks.look(state, this.sounder.now, this.scratch);
     this.trace.write(state, this.scratch, now.distance, this.sounder.now);
     if (this.sounder.over && this.sounder.over.room < 0 && this.player.finish === null)
       this.player.finish = 'caught overhead';

@@ -279,7 +279,8 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.x = from.helm.x;
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
-  if (from.lines.length > 0) to.lines.set(from.lines);
+  // In water without her lines they are left out.
+  if (to.lines.length > 0) to.lines.set(from.lines);
   if (to.locks.length > 0) copyLocksOver(to.locks, from.locks);
   // In water without them, what the others do is left behind.
   for (let i = 0; i < to.others.length; i++) copyState(to.others[i]!, from.others[i]!);

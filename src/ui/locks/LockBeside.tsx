@@ -2,7 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { assembleCraft } from '@/core/craft';
 import { hangUps, levelThere, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
-import type { Take } from '@/core/score';
+import { gripAt, type Take } from '@/core/score';
 import { draughtOverCill, lockRecorded, otherColumns } from '@/core/sim';
 import { radians, toBoatSpec, type Manoeuvre } from '@/document';
 import { useSize } from '../hooks/use-size';
@@ -10,11 +10,13 @@ import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { readAt } from '../water/sample';
-import { lockNowText } from '../words/locks';
+import { lockEventText, lockNowText } from '../words/locks';
 import { LockSection, type InSection } from './LockSection';
 import { useWorkedLocks } from './use-worked';
 
-type Shown = Pick<Take, 'trace'> | null;
+type Shown = (Pick<Take, 'trace'> & Partial<Pick<Take, 'events'>>) | null;
+const HANGS = { 'hangs wedged': true, 'caught on a gate': true };
+
 type TraceName = keyof Take['trace'];
 type Start = Pick<Manoeuvre['start'], 'x_m' | 'y_m' | 'heading_deg'>;
 
@@ -105,8 +107,12 @@ function OneSection({
       },
     ];
   });
+  const grip = gripAt(take?.events ?? [], time);
   const boats = [
-    { ...shown(boat, boat.name, pose), hurt: over.some(({ hangs }) => hangs) },
+    {
+      ...shown(boat, boat.name, pose),
+      hurt: over.some(({ hangs }) => hangs) || (grip !== null && grip.what in HANGS),
+    },
     ...others.map((other, i) =>
       shown(other.boat, other.name, poseOf(otherColumns(i), other.start)),
     ),
@@ -134,6 +140,11 @@ function OneSection({
           <span className="font-semibold">{sited.name}</span> {lockNowText(state, rising, units)}
         </p>
       ))}
+      {grip && (
+        <p role="alert" className="text-[13px] font-semibold text-hurt">
+          ▲ {lockEventText(grip.what, grip.seconds ?? undefined)}. Paddles down.
+        </p>
+      )}
       {left && (
         <p role="alert" className="text-[13px] font-semibold text-hurt">
           ▲ over the cill: {Math.round(left.seconds)} s until she hangs. Paddles down, fill again.

@@ -16,7 +16,7 @@ const OUTCOMES: Readonly<Record<Outcome, string>> = {
   unsafe: 'somebody in danger',
   fouled: 'line in the propeller',
   struck: 'somebody run into',
-  'hung up': 'hung up on the cill',
+  'hung up': 'hung up in the lock',
   aground: 'aground',
   'caught overhead': 'caught overhead',
   'broke off': 'broken off',

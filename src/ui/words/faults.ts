@@ -121,6 +121,12 @@ export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
     tried:
       'all paddles down, fill again, then forward of the mark; somebody watches it all the way.',
   },
+  'gripped in a lock': {
+    name: 'Held by a wall or a gate as the level goes',
+    why: 'the water goes on without her: she rolls or fills, or drops when what holds her lets go.',
+    tried:
+      'paddles down at once; fenders up where the walls are close, and both ends kept off the gates.',
+  },
   'line fast in a lock': {
     name: 'A line made fast in a falling lock',
     why: 'the water goes and the line stays: she hangs on it until it parts, a cleat goes, or she rolls.',
@@ -207,6 +213,12 @@ export function faultEvidence(
       const { left, hung } = fault.figures;
       const time = left === null ? 'shallow enough to float off' : `${clock(left)} until she hangs`;
       return hung ? `${time}; she hung` : `${time}; she did not hang`;
+    }
+    case 'gripped in a lock': {
+      const { by, left, hung } = fault.figures;
+      const what = by === 'sides' ? 'wedged between the sides' : 'an end on the gate';
+      const time = left === null ? '' : `, ${clock(left)} until she hangs`;
+      return `${what}${time}; ${hung ? 'she hung' : 'she came free'}`;
     }
     case 'line fast in a lock': {
       const { line, hung, parted } = fault.figures;

@@ -59,6 +59,11 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'over the coping': 'the chamber runs over its coping',
   'over the cill': 'she lies over the cill as the chamber falls',
   'on the cill': 'she hangs on the cill',
+  wedged: 'she is wedged between the sides as the level goes',
+  'hangs wedged': 'she hangs wedged between the sides',
+  'on a gate': 'an end of her rests on the gate as the level goes',
+  'caught on a gate': 'an end of her is caught on the gate',
+  'free again': 'she is free again',
 };
 
 const TROUBLE: ReadonlySet<LockEvent> = new Set([
@@ -69,6 +74,10 @@ const TROUBLE: ReadonlySet<LockEvent> = new Set([
   'over the coping',
   'over the cill',
   'on the cill',
+  'wedged',
+  'hangs wedged',
+  'on a gate',
+  'caught on a gate',
 ]);
 
 /** What happened at a lock; with the time there is left where there is any to lose. */

@@ -9,6 +9,13 @@ import { boatSpeed, clock, distance, force, heading, touchSpeed, type Units } fr
 import { limitWords, wayOutText } from './way-out';
 
 /** "beat 3", or "the end". */
+/** How she hung, and what is done once the paddles are down. */
+const HUNG = {
+  'on the cill': ['on the cill', 'fill again'],
+  'hangs wedged': ['wedged between the sides', 'the level back to where she floated'],
+  'caught on a gate': ['an end on the gate', 'the level back to where she floated'],
+} as const;
+
 export function beatName(score: ScoreDocument, beat: number): string {
   return beat >= score.beats.length ? 'the end' : `beat ${beat + 1}`;
 }
@@ -78,8 +85,10 @@ function outcomeReason(
       return `${touch.part} on ${touch.name} at ${clock(touch.time)}`;
     }
     case 'hung up': {
-      const event = take.events.find((e) => e.is === 'lock' && e.what === 'on the cill');
-      return `on the cill at ${clock(event?.time ?? 0)}: paddles down at once, nobody moves about, then fill again`;
+      const event = take.events.find((e) => e.is === 'lock' && e.what in HUNG);
+      const what =
+        event?.is === 'lock' ? HUNG[event.what as keyof typeof HUNG] : HUNG['on the cill'];
+      return `${what[0]} at ${clock(event?.time ?? 0)}: paddles down at once, nobody moves about, then ${what[1]}`;
     }
     case 'unsafe': {
       const line = take.events.find(

@@ -24,7 +24,7 @@ const FAILS = {
   unsafe: 'somebody is in danger',
   fouled: 'a line in the propeller',
   struck: 'somebody run into',
-  'hung up': 'she hangs on the cill',
+  'hung up': 'she hangs in the lock',
   aground: 'she takes the ground',
   'caught overhead': 'she is caught overhead',
   'broke off': 'it is broken off',

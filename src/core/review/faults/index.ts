@@ -1,7 +1,7 @@
 import type { Review } from '../context';
 import { asternEarly } from './astern-early';
 import { asternHard } from './astern-hard';
-import { lineFastInLock, overTheCill, paddleWithoutSign } from './at-locks';
+import { grippedInLock, lineFastInLock, overTheCill, paddleWithoutSign } from './at-locks';
 import { didNotLookAstern } from './did-not-look-astern';
 import { didNotWait } from './did-not-wait';
 import { gearBeforeSteering } from './gear-before-steering';
@@ -30,6 +30,7 @@ export const FAULT_RULES: readonly AnyRule[] = [
   personInDanger,
   lineFastInLock,
   overTheCill,
+  grippedInLock,
   paddleWithoutSign,
   didNotWait,
   pastTheWayOut,

@@ -69,6 +69,12 @@ export interface FaultFigures {
   'paddle without sign': { readonly who: number };
   /** Over the cill in a falling chamber: seconds she had left, if she was to hang, and whether she did. */
   'over the cill': { readonly left: number | null; readonly hung: boolean };
+  /** Wedged between the sides of a chamber, or an end on a gate, as the level went: seconds she had left, and whether she hung. */
+  'gripped in a lock': {
+    readonly by: 'sides' | 'gate';
+    readonly left: number | null;
+    readonly hung: boolean;
+  };
   /** A line made fast in a falling chamber. */
   'line fast in a lock': {
     readonly line: number;

@@ -1,0 +1,178 @@
+import { GROUND } from '../holding';
+import type { TakeEvent } from './events';
+import { weightOf } from '../locks';
+import { signedArea } from '../math';
+import { GRAVITY_MPS2 } from '../units';
+import type { Scratch, SimState, World } from '../sim';
+
+/**
+ * What keeps a boat from going up or down with a chamber's water though she floats:
+ *
+ *   wedged   she is pressed on both sides, by walls or a boat beside her. Friction carries her by up to Σ μN; until then she
+ *            stays where she is, and ρ g A dz hangs on it, A her waterplane, dz what the level has changed by
+ *   on a gate  an end of her rests against a leaf while the level changes: a stem goes under a beam, or comes down on one
+ *
+ * Heave itself is left out of the motion: what hangs is told, not moved. Weakly known: friction ± 50 %, where a gate has beams unknown.
+ */
+export type Grip = 'wedged' | 'on a gate';
+
+/** She hangs on it from this share of her weight on, as on a line. */
+export const HANGS_WEIGHT = 0.05;
+/** The level goes so far while an end rests on a gate before she is taken to be under a beam, or on one, m. Judgement. */
+export const CAUGHT_M = 0.25;
+/** The level has to change by so much before anything is said of a gate, m. */
+const SAID_M = 0.02;
+/** A side or an end free for so long is free, s. */
+const FREE_S = 2;
+/** A touch leads to the end rather than the side of her from this slope of its push on. */
+const END_ON = 0.7;
+/** Slower than this the level stands, m/s. */
+const STANDS_MPS = 1e-4;
+
+/** What is found of a grip: seconds until she hangs as the level goes, nought when she does; null while it stands. */
+export interface Gripped {
+  readonly grip: Grip;
+  readonly seconds: number | null;
+  readonly hangs: boolean;
+}
+
+const NONE: readonly Gripped[] = [];
+
+/** Pushes on her at one moment: what each side takes, what friction there carries, N, and whether an end rests on a leaf. */
+interface Pushes {
+  readonly sides: number;
+  readonly carried: number;
+  readonly onGate: boolean;
+}
+
+/** One grip as it goes on: the level it began at, brought after her as she slides, and when it last held. */
+class Hold {
+  private from = 0;
+  private last = -Infinity;
+
+  /** How far the level has gone since it began, m; null where nothing has held for a while: who rests against a thing also nudges it. */
+  gone(holds: boolean, level: number, time: number): number | null {
+    if (holds) {
+      if (time - this.last > FREE_S) this.from = level;
+      this.last = time;
+    }
+    return time - this.last > FREE_S ? null : Math.abs(level - this.from);
+  }
+
+  /** She slides: no more than so much hangs. */
+  slide(level: number, most: number): void {
+    const way = level - this.from;
+    if (Math.abs(way) > most) this.from = level - Math.sign(way) * most;
+  }
+}
+
+/** Looks at the touches of a boat in a chamber, sample by sample. */
+export class LockGrip {
+  private readonly sides = new Hold();
+  private readonly gate = new Hold();
+  private readonly weight: number;
+  /** Weight of water her waterplane takes to sink by a metre, N/m. */
+  private readonly perMetre: number;
+  private level = NaN;
+  private time = NaN;
+
+  constructor(private readonly world: World) {
+    const { hull } = world.craft.spec;
+    const hulls = hull.demihullOffset > 0 ? 2 : 1;
+    const area = hulls * Math.abs(signedArea(hull.waterline));
+    this.weight = weightOf(hull.mass);
+    this.perMetre = world.environment.waterDensity * GRAVITY_MPS2 * area;
+  }
+
+  /** @param chamber level of the chamber she lies in, m */
+  look(state: SimState, scratch: Scratch, chamber: number): readonly Gripped[] {
+    const dt = state.time - this.time;
+    const rate = dt > 0 ? (chamber - this.level) / dt : 0;
+    this.level = chamber;
+    this.time = state.time;
+    const pushes = pushesOn(this.world, scratch);
+    const wedged = this.wedged(pushes, chamber, rate);
+    const caught = this.caught(pushes, chamber, rate);
+    if (!wedged && !caught) return NONE;
+    return [wedged, caught].filter((one) => one !== null);
+  }
+
+  private wedged({ sides, carried }: Pushes, level: number, rate: number): Gripped | null {
+    const hangsAt = HANGS_WEIGHT * this.weight;
+    const gone = this.sides.gone(sides > 0 && carried >= hangsAt, level, this.time);
+    if (gone === null) return null;
+    this.sides.slide(level, carried / this.perMetre);
+    return found('wedged', hangsAt / this.perMetre - gone, rate);
+  }
+
+  private caught({ onGate }: Pushes, level: number, rate: number): Gripped | null {
+    const gone = this.gate.gone(onGate, level, this.time);
+    return gone === null || gone < SAID_M ? null : found('on a gate', CAUGHT_M - gone, rate);
+  }
+}
+
+/** What grips her at a moment of a take, by its events: seconds left until she hangs, null where none are known or she hangs. */
+export function gripAt(
+  events: readonly TakeEvent[],
+  time: number,
+): {
+  readonly what: 'wedged' | 'hangs wedged' | 'on a gate' | 'caught on a gate';
+  readonly seconds: number | null;
+} | null {
+  const last = events.findLast(
+    (event) =>
+      event.is === 'lock' &&
+      event.time <= time &&
+      (OF_GRIPS as readonly string[]).includes(event.what),
+  );
+  if (last?.is !== 'lock' || last.what === 'free again') return null;
+  const what = last.what as Exclude<(typeof OF_GRIPS)[number], 'free again'>;
+  const seconds =
+    last.seconds === undefined ? null : Math.max(0, last.seconds - (time - last.time));
+  return { what, seconds };
+}
+const OF_GRIPS = ['wedged', 'hangs wedged', 'on a gate', 'caught on a gate', 'free again'] as const;
+
+function found(grip: Grip, left: number, rate: number): Gripped {
+  const speed = Math.abs(rate);
+  const hangs = left <= 0;
+  return { grip, hangs, seconds: hangs ? 0 : speed > STANDS_MPS ? left / speed : null };
+}
+
+/** What walls, leaves and boats beside her push with. The less pressed of her sides counts, and the friction of both. */
+function pushesOn(world: World, scratch: Scratch): Pushes {
+  const { shore, gates } = world;
+  let port = 0;
+  let starboard = 0;
+  let carried = 0;
+  let onGate = false;
+  const add = (toStarboard: boolean, normal: number, friction: number) => {
+    if (toStarboard) starboard += normal;
+    else port += normal;
+    carried += friction * normal;
+  };
+  const { touch } = scratch;
+  for (let k = 0; k < touch.count; k++) {
+    const on = touch.obstacle[k]!;
+    const ny = touch.ny[k]!;
+    if (Math.abs(touch.nx[k]!) > END_ON) {
+      onGate ||= on >= gates!.first && on < gates!.first + gates!.leaves.length;
+      continue;
+    }
+    // Pushed to port by what lies to starboard.
+    add(ny < 0, touch.normalForce[k]!, shore.friction[on]!);
+  }
+  for (const { boat, other, acts } of scratch.company?.pairs ?? []) {
+    if (boat !== 0 && other !== 0) continue;
+    const { touch: between, seen, side } = acts;
+    for (let k = 0; k < between.count; k++) {
+      const x = between.x[k]!;
+      const y = between.y[k]!;
+      // Where the other lies to her: in her own axes, or brought into them.
+      const at = boat === 0 ? y : seen[GROUND.X]! + x * seen[GROUND.SIN]! + y * seen[GROUND.COS]!;
+      add(at > 0, between.normalForce[k]!, side.friction[0]!);
+    }
+  }
+  const sides = Math.min(port, starboard);
+  return { sides, carried: sides > 0 ? carried : 0, onGate };
+}
