@@ -5,6 +5,7 @@ export {
   asternSteeringSpeed,
   carryFrom,
   propWalk,
+  secondsToGo,
   steadySpeed,
   steeringRate,
   stopFrom,

@@ -127,3 +127,17 @@ export function aheadSteeringSpeed(craft: Craft): number | null {
   }
   return high;
 }
+
+/** Seconds from rest until she has gone so far ahead, wheel amidships, in calm water, m; null if she has not in `most` seconds. */
+export function secondsToGo(
+  craft: Craft,
+  way: number,
+  throttle: number,
+  most: number,
+): number | null {
+  const water = new OpenWater(craft);
+  water.engine(1, throttle);
+  return water.until(() => Math.sqrt(water.x * water.x + water.y * water.y) >= way, most)
+    ? water.time
+    : null;
+}

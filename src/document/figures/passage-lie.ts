@@ -15,8 +15,9 @@ import {
   type SitedLock,
 } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
-import type { LineEnd } from '@/core/score';
 import type { Side } from './berths';
+import { onWall } from './on-wall';
+import { neighbourIn, type LockNeighbour } from './passage-neighbour';
 import type { Setting } from './setting';
 
 /** Where she is to lie in a chamber, and how she gets through it. m, s, radians. */
@@ -41,6 +42,8 @@ export interface PassageLie {
   readonly ahead: number;
   /** Has she to go over to the wall, or is the chamber hardly broader than she? */
   readonly over: boolean;
+  /** Who lies in the chamber already; null where nobody does. */
+  readonly neighbour: LockNeighbour | null;
   /** How its water is made without more pull than hands hold, and the lock that those paddles are of. */
   readonly making: Making;
   readonly paddlesOf: string;
@@ -48,9 +51,6 @@ export interface PassageLie {
 
 /** Kept off the swing of the lower gates, and off the cill, m. Judgement. */
 const KEPT_OFF_M = 0.5;
-/** Bollards of a wall stand no further back from its edge, and may overhang it by so little, m. */
-const BACK_M = 3;
-const OVERHANG_M = 0.3;
 /** A chamber broader than she by less than this leaves nothing to go over to, m. */
 const SNUG_M = 1.2;
 /** She comes to the gates within this of straight on. */
@@ -82,28 +82,6 @@ function hullIn(
     fromUpper,
   };
   return lies;
-}
-
-interface OnWall {
-  readonly name: string;
-  readonly s: number;
-  /** From the edge of the wall back, m. */
-  readonly back: number;
-}
-
-/** Bollards, rings and poles along a wall of the chamber, from the upper gates down. */
-function onWall(ends: readonly LineEnd[], sited: SitedLock, wall: Hand): OnWall[] {
-  const where = new Float64Array(2);
-  const { length, width } = sited.lock;
-  return ends
-    .flatMap(({ name, x, y }): OnWall[] => {
-      intoLock(where, sited, x, y);
-      const s = where[IN_LOCK.S]!;
-      const t = where[IN_LOCK.T]! * (wall === 'left' ? 1 : -1);
-      const back = t - width / 2;
-      return s > 0 && s < length && back > -OVERHANG_M && back < BACK_M ? [{ name, s, back }] : [];
-    })
-    .sort((a, b) => a.s - b.s);
 }
 
 /** How she goes through one lock: which way, by its end gates as she comes to them. */
@@ -141,6 +119,9 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
   const { lock } = sited;
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
   const cleat = cleatOf(setting, side);
+  const shares = neighbourIn(setting, sited, way);
+  const neighbour = typeof shares === 'string' ? null : shares;
+  if (neighbour?.wall === wall) return null;
   const bollards = onWall(setting.ends, sited, wall);
   if (!cleat || bollards.length === 0) return null;
   const { length, beam } = setting;
@@ -169,6 +150,7 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
     lead: Math.sqrt(off * off + across * across),
     ahead: going === 'up' ? fromUpper : lock.length - fromUpper - length,
     over: lock.width - beam > SNUG_M,
+    neighbour,
     making,
     // Between the chambers of a staircase they are those of the lock above.
     paddlesOf:
@@ -241,10 +223,12 @@ export function noPassage(setting: Setting): string | null {
   const { locks = [], start, limit } = setting.input;
   if (locks.length === 0)
     return 'no lock is worked in this manoeuvre; say under The lock how one stands';
-  if (setting.others.length > 0) return 'another boat goes too; who goes first is composed by hand';
   const { ways, inside } = wayThrough(setting);
   const way = ways[0]!;
   const { sited, from, going } = way;
+  const shares = neighbourIn(setting, sited, way);
+  if (typeof shares === 'string') return shares;
+  if (shares && ways.length > 1) return 'sharing a staircase is composed by hand';
   if (inside) return 'she lies in the chamber already';
   const where = new Float64Array(2);
   intoLock(where, sited, start.x, start.y);

@@ -75,7 +75,7 @@ export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
   const paddles = paddlesOf(lie);
   const shut: CueDocument = { is: 'lock', lock: sited.name, state: 'shut' };
   const share = pace.first;
-  const part = share < 1 ? `${Math.round(100 * share)} % ` : '';
+  const part = share < 1 ? `${Math.round(100 * share)} % of ` : '';
   const after = (seconds: number): CueDocument => ({ is: 'after', seconds: tenth(seconds) });
   if (hands.ashore === undefined || paddles.length === 1) {
     const more = winding(
@@ -88,7 +88,7 @@ export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
       1,
     );
     return [
-      winding(lie, hands, 'water', `she is held: ${part}of the paddles`, shut, paddles, share),
+      winding(lie, hands, 'water', `she is held: ${part}the paddles`, shut, paddles, share),
       ...(share < 1 ? [more] : []),
     ];
   }
@@ -97,21 +97,13 @@ export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
   // What was wound later makes its half later.
   const then = Math.max(next, pace.halfAt - next);
   return [
-    winding(
-      lie,
-      hands,
-      'near',
-      `she is held: the near paddle ${part}`.trim(),
-      shut,
-      [first],
-      share,
-    ),
+    winding(lie, hands, 'near', `she is held: ${part}the near paddle`, shut, [first], share),
     ...rest.map((paddle, i) =>
       winding(
         lie,
         hands,
         i === 0 ? 'far' : `far-${i + 1}`,
-        `now the far one ${part}`.trim(),
+        `now ${part}the far one`,
         after(next),
         [paddle],
         share,

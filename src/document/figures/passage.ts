@@ -1,6 +1,6 @@
 import { gatesOf, lineLength, type Paddle } from '@/core/locks';
 import { degrees } from '../fields';
-import type { BeatDocument, OrderDocument } from '../score';
+import type { BeatDocument, CueDocument, OrderDocument } from '../score';
 import { hardest, reversed } from './arrive';
 import {
   beat,
@@ -16,6 +16,7 @@ import {
   type Draft,
 } from './draft';
 import { letGo } from './line-leads';
+import { leavesFirst, neighbourLines } from './passage-neighbour';
 import { liesInLock, type PassageLie } from './passage-lie';
 import { by, gatesTo, handsOf, making, paddlesOf, wound, type Hands } from './passage-water';
 import type { Setting } from './setting';
@@ -27,6 +28,9 @@ const LINE_ON_S = 90;
 const TURNS = { up: 0.75, down: 0.5 } as const;
 /** On from one chamber to the next she carries her way so far before she is stopped. */
 const CARRIES_LENGTHS = 0.3;
+/** A boat beside her has her lines aboard before her engine turns, s. */
+const LINES_OFF_S = 6;
+const BOTH_ENDS = ['bow', 'stern'] as const;
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
 
@@ -107,6 +111,61 @@ function stopped(
   ];
 }
 
+/** The gates ahead stand wide open. */
+const wide = ({ sited, going }: PassageLie): CueDocument => ({
+  is: 'lock',
+  lock: sited.name,
+  state: going === 'up' ? 'wide above' : 'wide below',
+});
+
+/** A boat beside her that lies nearer to the gates ahead goes out before her; her water draws, so the line stays on. */
+function before(
+  lie: PassageLie,
+): { readonly beats: BeatDocument[]; readonly seconds: number } | null {
+  const { neighbour, ahead, along } = lie;
+  if (!neighbour || neighbour.ahead > ahead) return null;
+  const leaves = leavesFirst(neighbour);
+  if (!leaves) return null;
+  const { name } = neighbour.other;
+  const lines = BOTH_ENDS.map((end) => letGo(`${name}'s ${end} line`, 0, undefined));
+  return {
+    seconds: leaves.seconds,
+    beats: [
+      beat(
+        'before',
+        `${name} first; she draws, so the line stays`,
+        wide(lie),
+        [
+          ...lines,
+          {
+            do: 'other',
+            after_s: LINES_OFF_S,
+            boat: name,
+            gear: 'ahead',
+            throttle: leaves.throttle,
+            heading_deg: compassOf(degrees(along)),
+          },
+        ],
+        'hold on; tell her to wait',
+        300,
+      ),
+    ],
+  };
+}
+
+/** The lines of a boat beside her are kept snug like her own. */
+function tendsToo(lie: PassageLie): OrderDocument[] {
+  if (!lie.neighbour) return [];
+  return BOTH_ENDS.map((end) => ({
+    do: 'tend',
+    after_s: 0,
+    line: `${lie.neighbour!.other.name}'s ${end} line`,
+    how: 'keep',
+    turns: TURNS[lie.going],
+    winch: false,
+  }));
+}
+
 /** The gates ahead stand open: her line home, then dead slow on; paddles that must not stay up come down meanwhile. */
 function onwards(
   lie: PassageLie,
@@ -115,12 +174,13 @@ function onwards(
   slow: number,
   aside: number,
   down: readonly Paddle[] = [],
+  cue: CueDocument = wide(lie),
 ): BeatDocument {
-  const { sited, along } = lie;
+  const { along } = lie;
   return beat(
     'out',
     title,
-    { is: 'lock', lock: sited.name, state: lie.going === 'up' ? 'wide above' : 'wide below' },
+    cue,
     [
       letGo(LINE, 0, hands.aboard),
       engine('ahead', slow, LINE_HOME_S),
@@ -157,19 +217,31 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     ),
   );
   const toWall = side === 'starboard' ? 1 : -1;
-  const inwards: OrderDocument = { do: 'steerFor', after_s: 0, mark: far, first: 'bow' };
+  // Past a boat that lies there she steers along the wall that is left from the start.
+  const beside = lie.neighbour !== null;
+  const inwards: OrderDocument = {
+    do: 'steerFor',
+    after_s: 0,
+    mark: beside ? lie.aim : far,
+    first: 'bow',
+  };
+  const first = before(last);
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
   const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
   const overToIt = (turned: number): BeatDocument[] =>
     over
       ? [
-          beat(
-            'over',
-            'in by the gates: over to the wall',
-            near('bow', entered, Math.max(1, 0.25 * length)),
-            [{ do: 'steerFor', after_s: 0, mark: lie.aim, first: 'bow' }],
-            'astern, stop between the walls',
-          ),
+          ...(beside
+            ? []
+            : [
+                beat(
+                  'over',
+                  'in by the gates: over to the wall',
+                  near('bow', entered, Math.max(1, 0.25 * length)),
+                  [{ do: 'steerFor', after_s: 0, mark: lie.aim, first: 'bow' }],
+                  'astern, stop between the walls',
+                ),
+              ]),
           beat(
             'way-off',
             'neutral, along the wall',
@@ -200,21 +272,25 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
         : dial(ahead + 0.6 * length, 2, ahead + 1, room),
       dial(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
       dial(0.35, 0.08, 0.1, hardest(setting)),
-      dial(over ? 5 : 0, 2, over ? -4 : 0, over ? 14 : 0),
+      ...(over ? [dial(5, 2, -4, 14)] : []),
       // From one chamber to the next she has less way on.
       ...lies
         .slice(1)
         .map((each) => dial(each.ahead + 0.1 * length, 0.8, each.ahead, each.ahead + length)),
     ],
-    write: ([slow, turned, stop, back, angle = 0, nextStop]) =>
-      scoreOf(
+    write: ([slow, turned, stop, back, ...more]) => {
+      const [angle, nextStop] = over ? more : [0, ...more];
+      return scoreOf(
         [
           beat(
             'go',
-            `the ${leaves} stand open: dead slow in`,
+            beside
+              ? `the ${leaves} stand open: dead slow in beside ${lie.neighbour!.other.name}`
+              : `the ${leaves} stand open: dead slow in`,
             { is: 'start' },
             [
-              call(`fenders ${over ? side : 'both sides'}, ${LINE} ready ${side}`),
+              call(`fenders ${over && !beside ? side : 'both sides'}, ${LINE} ready ${side}`),
+              ...tendsToo(lie),
               inwards,
               engine('ahead', slow!),
             ],
@@ -253,7 +329,18 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
                 i + 2,
               ),
             ),
-          onwards(last, hands, 'wide open: line home, dead slow out', slow!, -toWall * angle!),
+          ...(first?.beats ?? []),
+          onwards(
+            last,
+            hands,
+            first
+              ? `${lie.neighbour!.other.name} is through: line home, after her`
+              : 'wide open: line home, dead slow out',
+            slow!,
+            -toWall * angle!,
+            [],
+            first ? { is: 'after', seconds: first.seconds } : wide(last),
+          ),
           beat(
             'straight',
             'bow between the gates: straight out',
@@ -282,8 +369,10 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
             doubled: true,
             ...led,
           },
+          ...(lie.neighbour ? neighbourLines(setting, sited, lie.neighbour) : []),
         ],
-      ),
+      );
+    },
   };
 }
 

@@ -1,0 +1,113 @@
+import { runTake, type Take } from '@/core/score';
+import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
+import { check } from './result';
+import { toRunInput } from './run-input';
+import { figuresFor, subjectOf } from './figures';
+import { draftsOf } from './figures/index';
+import { demoFile } from './testing/demo';
+
+// Pebble and Wicket in the sea lock: 30 by 8 m, its chamber towards 52 degrees; Wicket lies to the south wall.
+
+const ALONG = (52 * Math.PI) / 180;
+type Change = (file: ManoeuvreFile) => void;
+
+function shared(change: Change = () => {}): ManoeuvreFile {
+  const file = structuredClone(demoFile('pebble-shares-withen-lock'));
+  change(file);
+  const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  return checked.value;
+}
+
+/** Wicket further on towards the upper gates, and across to the north, m. */
+const wicketAt =
+  (on: number, north = 0): Change =>
+  ({ others }) => {
+    const { start } = others[0]!;
+    start.x_m += on * Math.sin(ALONG) - north * Math.cos(ALONG);
+    start.y_m += on * Math.cos(ALONG) + north * Math.sin(ALONG);
+  };
+
+function unfit(file: ManoeuvreFile): string | null {
+  const offered = figuresFor(subjectOf(file));
+  if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
+  return offered.value.find(({ id }) => id === 'through-the-lock')!.unfit;
+}
+
+function draft(file: ManoeuvreFile) {
+  const drafts = draftsOf(file, 'through-the-lock');
+  if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+  return drafts.value[0]!;
+}
+
+/** Played with numbers as they were fitted for the boat that rises beside Wicket. */
+const FITTED = [0.2, 13.3, 15.6, 0.45, 10];
+
+function played(file: ManoeuvreFile): Take {
+  const input = toRunInput({ ...file, score: draft(file).write(FITTED) });
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return runTake(input.value);
+}
+
+describe('through a lock with a boat in it', () => {
+  it('she lies to the other wall, and goes out after the boat that lies ahead of her', () => {
+    const file = shared();
+    expect(unfit(file)).toBeNull();
+    const score = draft(file).write(FITTED);
+    expect(score.lines.map(({ name, of, fast }) => [name, of, fast?.to])).toEqual([
+      ['centre line', undefined, undefined],
+      ["Wicket's bow line", 'Wicket', 'south bollard 2'],
+      ["Wicket's stern line", 'Wicket', 'south bollard 3'],
+    ]);
+    const take = played(file);
+    expect(take.outcome).toBe('reached');
+    const letGo = (line: number) =>
+      take.events.find((e) => e.is === 'line' && e.line === line && e.what === 'let go')!.time;
+    expect(letGo(0)).toBeGreaterThan(letGo(1) + 20);
+    // Wicket is through the gates as Pebble's line comes off, and nobody was pushed about.
+    const at = Math.round(10 * letGo(0));
+    const { other1X, other1Y, x, y } = take.trace;
+    const along = (east: number, north: number) => east * Math.sin(ALONG) + north * Math.cos(ALONG);
+    expect(along(other1X![at]!, other1Y![at]!) - along(x[at]!, y[at]!)).toBeGreaterThan(15);
+    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+    // Her lines are kept as the chamber rises: neither parts nor holds her down.
+    expect(take.events.some((e) => e.is === 'line' && e.what === 'parted')).toBe(false);
+  });
+
+  it('goes out first herself where the other lies behind her', () => {
+    const behind = draft(shared(wicketAt(-5))).write(FITTED);
+    expect(behind.beats.map(({ id }) => id)).not.toContain('before');
+    expect(behind.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'lock' });
+    const ahead = draft(shared()).write(FITTED);
+    expect(ahead.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'after' });
+  });
+
+  it('takes the south wall where the other lies to the north', () => {
+    const file = shared(wicketAt(0, 3.9));
+    expect(unfit(file)).toBeNull();
+    const { lines } = draft(file).write(FITTED);
+    expect(lines[0]!.from).toContain('starboard');
+    expect(lines[1]!.fast!.to).toContain('north');
+    expect(lines[1]!.from).toContain('port');
+  });
+
+  it('says why not: no room, the wrong way round, not in it yet, more than one', () => {
+    expect(unfit(shared(wicketAt(0, 1.9)))).toBe('there is no room beside Wicket');
+    expect(
+      unfit(
+        shared(({ others }) => {
+          others[0]!.start.heading_deg = 232;
+        }),
+      ),
+    ).toContain('her bow to the gates ahead');
+    expect(unfit(shared(wicketAt(40)))).toContain('does not lie in the chamber');
+    expect(
+      unfit(
+        shared(({ others }) => {
+          const [wicket] = others;
+          others.push({ ...structuredClone(wicket!), id: 'b', name: 'B' });
+        }),
+      ),
+    ).toContain('more than one');
+  });
+});
