@@ -82,6 +82,28 @@ describe('through a lock with a boat in it', () => {
     expect(ahead.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'after' });
   });
 
+  it('going down her lines are slipped before she goes, and nobody hangs', () => {
+    const down = demoFile('quince-alone-down-withen-lock');
+    const file = shared((copy) => {
+      copy.start = { ...down.start };
+      copy.locks = structuredClone(down.locks);
+      copy.goal = structuredClone(down.goal);
+      copy.others[0]!.start.heading_deg = 232;
+      copy.score.lines = [];
+      copy.score.beats = copy.score.beats.slice(0, 1);
+    });
+    expect(unfit(file)).toBeNull();
+    const input = toRunInput({ ...file, score: draft(file).write([0.2, 13.3, 14, 0.3, 10]) });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    const line = (what: string) =>
+      take.events.flatMap((e) => (e.is === 'line' && e.what === what ? [e.line] : []));
+    expect(line('let go').sort()).toEqual([0, 1, 2]);
+    expect(line('not let go')).toEqual([]);
+    expect(line('loads up')).toEqual([]);
+  });
+
   it('takes the south wall where the other lies to the north', () => {
     const file = shared(wicketAt(0, 3.9));
     expect(unfit(file)).toBeNull();

@@ -156,9 +156,12 @@ function early(): ManoeuvreFile {
   return file;
 }
 
-/** Ten minutes of touches, in a lock, make of the last bits what a minute leaves alone. */
+/**
+ * Ten minutes of touches, in a lock, make of the last bits what a minute leaves alone: started a hundred-thousandth of a
+ * millionth of a metre apart ten takes of one passage end up to a second and a half apart.
+ */
 function tolerance({ locks }: ManoeuvreFile): number {
-  return locks.length === 0 ? 1e-6 : 1;
+  return locks.length === 0 ? 1e-6 : 2.5;
 }
 
 describe.each(cases)('%s', (_, file) => {
@@ -181,7 +184,7 @@ describe.each(cases)('%s', (_, file) => {
   it('is the same mirrored, propeller and all', () => {
     const other = play(mirrored(file));
     compare(take, other, near, otherHand);
-    const last = take.trace.x.length - 1;
+    const last = Math.min(take.trace.x.length, other.trace.x.length) - 1;
     expect(Math.abs(other.trace.x[last]! + take.trace.x[last]!)).toBeLessThan(near);
     const touch = take.margins.touch;
     if (touch) expect(Math.abs(other.margins.touch!.speed - touch.speed)).toBeLessThan(near);

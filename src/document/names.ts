@@ -91,6 +91,11 @@ export class Names {
     return this.index(this.file.score.crew, name, `${path}.by`, 'the crew has nobody');
   }
 
+  /** Somebody a cue waits for. */
+  somebody(name: string, path: string): number {
+    return this.index(this.file.score.crew, name, `${path}.who`, 'the crew has nobody');
+  }
+
   /** Index of a lock that is worked, and of a paddle of it. */
   lock(name: string, path: string): number {
     const worked = this.file.locks.map(({ lock }) => ({ name: lock }));

@@ -45,6 +45,8 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
     }
     case 'line':
       return { is: 'line', line: names.line(document.line, path), state: document.state };
+    case 'crew':
+      return { is: 'crew', who: names.somebody(document.who, path), where: document.where };
     case 'lock':
       return { is: 'lock', lock: names.lock(document.lock, path), state: document.state };
     case 'any':

@@ -43,6 +43,11 @@ const simpleCues = [
   z.strictObject({ is: z.literal('sternway') }),
   z.strictObject({ is: z.literal('line'), line: name, state: lineState }),
   z.strictObject({
+    is: z.literal('crew'),
+    who: name,
+    where: z.enum(['ashore', 'aboard'], { error: "say 'ashore' or 'aboard'" }),
+  }),
+  z.strictObject({
     is: z.literal('lock'),
     lock: name,
     state: z.enum(LOCK_CUES, {
@@ -53,7 +58,7 @@ const simpleCues = [
 ] as const;
 
 const CUE_ERROR =
-  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'line', 'lock', 'any', 'all'";
+  "is one of 'start', 'after', 'heading', 'turned', 'speed', 'abeam', 'within', 'stopped', 'sternway', 'line', 'crew', 'lock', 'any', 'all'";
 
 export const simpleCueSchema = z.discriminatedUnion('is', simpleCues, { error: CUE_ERROR });
 export type SimpleCue = z.infer<typeof simpleCueSchema>;

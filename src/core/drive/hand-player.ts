@@ -38,7 +38,7 @@ export class HandPlayer implements Conductor {
     private readonly world: World,
   ) {
     this.crew = new Crew(input.rigging ?? NO_RIGGING, state, world, this.events);
-    this.gate = armGate(this.nextCue(), state, world);
+    this.gate = armGate(this.nextCue(), state, world, this.crew.isAboard);
   }
 
   /** The cue of the score that comes next; that of its end behind the last beat. */
@@ -105,7 +105,7 @@ export class HandPlayer implements Conductor {
     this.nearestCue = -Infinity;
     if (this.scoreDone) return;
     this.events.push({ time: this.state.time, is: 'beat', beat: this.current });
-    this.gate = armGate(this.nextCue(), this.state, this.world);
+    this.gate = armGate(this.nextCue(), this.state, this.world, this.crew.isAboard);
   }
 
   /** A place she has gone by too far off does not come any more: the score goes on without it. */

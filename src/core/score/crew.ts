@@ -1,3 +1,4 @@
+import type { IsAboard } from './gates';
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, nearestOnPolygon, Random, sin } from '../math';
 import {
@@ -269,6 +270,9 @@ export class Crew implements Deck {
     hand.at = { aboard: true, point };
     this.tellCrew(hand, 'aboard');
   }
+
+  /** Is somebody of the crew aboard? Null where they are not known of. */
+  readonly isAboard: IsAboard = (who) => this.people[who]?.at?.aboard ?? null;
 
   /** Somebody ashore with nothing to do, nearest to a mark. */
   idleAshore(mark: MarkOnPlace): Hand | null {

@@ -42,8 +42,11 @@ const STOPPED_RATE = 0.0175;
 /** Sternway that counts as begun, m/s. */
 export const STERNWAY_MPS = 0.03;
 
+/** Is somebody of the crew aboard? Null while they are neither here nor there. */
+export type IsAboard = (who: number) => boolean | null;
+
 /** A gate for a cue, armed at the moment the last beat began. */
-export function armGate(cue: Cue, state: SimState, world: World): Gate {
+export function armGate(cue: Cue, state: SimState, world: World, aboard: IsAboard): Gate {
   switch (cue.is) {
     case 'start':
       return { level: () => 0 };
@@ -70,10 +73,13 @@ export function armGate(cue: Cue, state: SimState, world: World): Gate {
       return { level: (s, w) => lineLevel(s, w, cue.line, cue.state) };
     case 'lock':
       return { level: (s, w) => lockLevel(s, w, cue.lock, cue.state) };
+    // People step between steps of the sim, so that it does not jump inside one.
+    case 'crew':
+      return { level: () => (aboard(cue.who) === (cue.where === 'aboard') ? 1 : -1) };
     case 'any':
     case 'all':
       return groupGate(
-        cue.of.map((part) => armGate(part, state, world)),
+        cue.of.map((part) => armGate(part, state, world, aboard)),
         cue.is,
       );
   }

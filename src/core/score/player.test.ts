@@ -11,7 +11,7 @@ const MIDSHIPS = { name: 'midships', x: 0, y: 0 };
 
 function gateOn(cue: Cue, options: RigOptions = {}) {
   const r = rig(sloop(), options);
-  const gate = armGate(cue, r.state, r.world);
+  const gate = armGate(cue, r.state, r.world, () => null);
   return {
     r,
     set(index: number, value: number) {

@@ -53,7 +53,7 @@ export class Player implements Conductor {
   ) {
     this.crew = new Crew(rigging, state, world, this.events);
     this.armedAt = state.time;
-    this.gate = armGate(this.nextCue(), state, world);
+    this.gate = armGate(this.nextCue(), state, world, this.crew.isAboard);
   }
 
   private nextCue() {
@@ -115,7 +115,7 @@ export class Player implements Conductor {
       this.armedAt = time;
       this.giveDue();
       this.handsAct();
-      this.gate = armGate(this.nextCue(), this.state, this.world);
+      this.gate = armGate(this.nextCue(), this.state, this.world, this.crew.isAboard);
     }
   }
 

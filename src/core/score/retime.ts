@@ -66,11 +66,11 @@ export function holdBack(input: RunInput, beat: number, most: number): HeldBack 
   const moments: (number | null)[] = parts.map(() => null);
   let from: SimState | null = null;
   let gates: Gate[] = [];
-  runTake(held, (state, world) => {
+  runTake(held, (state, world, aboard) => {
     if (state.time < begins - 1e-9) return;
     if (from === null) {
       from = { ...state, motion: state.motion.slice(), time: begins };
-      gates = parts.map((part) => armGate(part, state, world));
+      gates = parts.map((part) => armGate(part, state, world, aboard));
     }
     times.push(state.time);
     parts.forEach((part, i) => {

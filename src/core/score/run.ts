@@ -35,7 +35,7 @@ import {
   type SimState,
   type World,
 } from '../sim';
-import { STOPPED_MPS } from './gates';
+import { STOPPED_MPS, type IsAboard } from './gates';
 import { checkGoal } from './goal';
 import { worldOf, type RunInput } from './input';
 import type { Conductor, Finish } from './conductor';
@@ -48,8 +48,8 @@ const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / STEP_S);
 const INSTANT_S = 1e-9;
 const SEEKING = { rounds: 12, close: INSTANT_S, instant: INSTANT_S };
 
-/** Is shown the boat at every sample of a run; what is to be kept has to be copied. */
-export type RunWatch = (state: SimState, world: World) => void;
+/** Is shown the boat, and who is aboard, at every sample of a run; what is to be kept has to be copied. */
+export type RunWatch = (state: SimState, world: World, aboard: IsAboard) => void;
 
 /**
  * Plays a manoeuvre from start to finish. Deterministic: the same input gives the same take, bit for bit.
@@ -299,7 +299,7 @@ export class Run {
     if (this.sounder.over && this.sounder.over.room < 0 && this.player.finish === null)
       this.player.finish = 'caught overhead';
     this.player.noteClearance(now.distance);
-    this.watch?.(state, world);
+    this.watch?.(state, world, this.player.crew.isAboard);
     this.least = this.nearer(this.least, now) ?? this.least;
     this.lookout.lookOver(this.over, this.scratch);
     if (this.over.distance < 0)

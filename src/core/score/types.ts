@@ -73,6 +73,8 @@ export type Cue =
   | { readonly is: 'line'; readonly line: number; readonly state: LineState }
   /** A lock's levels are made at an end, gates of an end stand open, or everything is shut. */
   | { readonly is: 'lock'; readonly lock: number; readonly state: LockCue }
+  /** Somebody of the crew stands ashore, or aboard again. */
+  | { readonly is: 'crew'; readonly who: number; readonly where: 'ashore' | 'aboard' }
   | { readonly is: 'any'; readonly of: readonly Cue[] }
   | { readonly is: 'all'; readonly of: readonly Cue[] };
 

@@ -368,7 +368,8 @@ export function derivative(
   force[2] = s.outside[2]!;
   let ur = u;
   let vr = v;
-  const again = s.again && s.touch.active > 0;
+  // Not among locks: ten minutes of touches in moving water make much of little.
+  const again = s.again && s.touch.active > 0 && !world.gates;
   const inField = environment.field !== null || s.lockNow[0] === 1;
   if (inField) {
     if (!again) setStream(motion, world, s);

@@ -35,6 +35,8 @@ export type FigureSubject = Pick<
   ManoeuvreFile,
   'boat' | 'place' | 'others' | 'start' | 'goal' | 'berth' | 'locks' | 'limit_s'
 > & {
+  /** Who is named, and where they are. */
+  readonly crew: ScoreDocument['crew'];
   readonly stream: ManoeuvreFile['conditions']['stream'];
   readonly level?: ManoeuvreFile['conditions']['level'];
 };
@@ -49,6 +51,7 @@ export const subjectOf = ({
   berth,
   locks,
   limit_s,
+  score: { crew },
   conditions: { stream, level },
 }: ManoeuvreFile): FigureSubject => ({
   boat,
@@ -59,15 +62,17 @@ export const subjectOf = ({
   berth,
   locks,
   limit_s,
+  crew,
   stream,
   ...(level ? { level } : {}),
 });
 
-/** A subject in a calm, its score empty. */
-const inACalm = ({ stream, level, ...subject }: FigureSubject) =>
+/** A subject in a calm, its score empty but for who is there. */
+const inACalm = ({ stream, level, crew, ...subject }: FigureSubject) =>
   settingOf({
     ...blankManoeuvre,
     ...subject,
+    score: { ...blankManoeuvre.score, crew },
     conditions: {
       wind: { from_deg: 0, speed_mps: 0 },
       stream,
@@ -82,7 +87,7 @@ export function stoppingSpring(subject: FigureSubject): StoppingSpring | null {
   return setting.ok ? stoppingSpringOf(setting.value, subject.boat) : null;
 }
 
-/** Which techniques may be tried for a manoeuvre, and why not the others. Neither wind nor score have a say in it. */
+/** Which techniques may be tried for a manoeuvre, and why not the others. Neither wind nor what is done have a say in it. */
 export function figuresFor(
   subject: FigureSubject,
 ): Result<readonly { id: FigureId; unfit: string | null }[]> {

@@ -34,7 +34,7 @@ export interface LockNeighbour {
 /** How she leaves before the boat that shares with her. */
 export interface NeighbourLeaves {
   readonly throttle: number;
-  /** From her lines coming off until her stern is clear of the gates. */
+  /** From her gear going in until her stern is clear of the gates. */
   readonly seconds: number;
 }
 
@@ -43,7 +43,8 @@ const FENDERS_M = 0.3;
 /** She lies along the chamber within this. */
 const ALONG = Math.PI / 9;
 const SLOWLY = 0.05;
-const LINES_OFF_S = 6;
+/** Over and above what she takes from rest, s. */
+const GEAR_S = 4;
 const CLEAR_M = 1;
 const LONGEST_S = 600;
 
@@ -81,7 +82,7 @@ export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | 
   const craft = assembleCraft(toBoatSpec(other.boat));
   const way = ahead + other.boat.hull.length_m + CLEAR_M;
   const seconds = secondsToGo(craft, way, SLOWLY, LONGEST_S);
-  return seconds === null ? null : { throttle: SLOWLY, seconds: tenth(seconds + LINES_OFF_S) };
+  return seconds === null ? null : { throttle: SLOWLY, seconds: tenth(seconds + GEAR_S) };
 }
 
 /** Her own bow and stern line, to what stands on her wall nearest to where they lead. */
@@ -107,8 +108,8 @@ export function neighbourLines(
     if (stand.length === 0) return [];
     const to = stand.reduce((a, b) => (Math.abs(b.s - s) < Math.abs(a.s - s) ? b : a));
     const off = Math.abs(to.s - s) + to.back + 1;
-    const line = lineOf(`${name}'s ${what} line`, point.name, off, to.name, false);
-    // As long as the rise asks for: she is kept on it all the way.
+    const line = lineOf(`${name}'s ${what} line`, point.name, off, to.name, true);
+    // Round the bollard and back, as long as the rise asks for: she is kept on it all the way, and slips it.
     const rise = lineLength(sited.lock, sited.coping, Math.max(3, off), boat.hull.freeboard_m);
     return [{ ...line, of: name, length_m: Math.ceil(Math.max(line.length_m, rise)) }];
   });

@@ -28,8 +28,6 @@ const LINE_ON_S = 90;
 const TURNS = { up: 0.75, down: 0.5 } as const;
 /** On from one chamber to the next she carries her way so far before she is stopped. */
 const CARRIES_LENGTHS = 0.3;
-/** A boat beside her has her lines aboard before her engine turns, s. */
-const LINES_OFF_S = 6;
 const BOTH_ENDS = ['bow', 'stern'] as const;
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
@@ -132,14 +130,24 @@ function before(
     seconds: leaves.seconds,
     beats: [
       beat(
-        'before',
-        `${name} first; she draws, so the line stays`,
+        'her-lines',
+        `wide open: ${name} first, her lines off`,
         wide(lie),
+        lines,
+        'hold on; tell her to wait',
+        300,
+      ),
+      beat(
+        'before',
+        `${name} goes; she draws, so the line stays`,
+        {
+          is: 'all',
+          of: BOTH_ENDS.map((end) => ({ is: 'line', line: `${name}'s ${end} line`, state: 'off' })),
+        },
         [
-          ...lines,
           {
             do: 'other',
-            after_s: LINES_OFF_S,
+            after_s: 0,
             boat: name,
             gear: 'ahead',
             throttle: leaves.throttle,
@@ -147,7 +155,7 @@ function before(
           },
         ],
         'hold on; tell her to wait',
-        300,
+        60,
       ),
     ],
   };

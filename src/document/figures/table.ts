@@ -12,6 +12,7 @@ import {
   sternByHand,
   warped,
 } from './by-hand';
+import { crewed, nobodySteps } from './crew-steps';
 import { type Draft } from './draft';
 import { asternOut, bowFirst, droppedOff, glidedOff, sternFirst } from './leave';
 import { noLastLine, slippedAlone } from './alone';
@@ -63,6 +64,8 @@ export const FIGURE_IDS = [
   'stern-to-on-anchor',
   'pick-up-a-buoy',
   'through-the-lock',
+  'crew-ashore',
+  'crew-aboard',
 ] as const;
 export type FigureId = (typeof FIGURE_IDS)[number];
 export const figureIdSchema = z.enum(FIGURE_IDS, { error: 'choose a figure from the list' });
@@ -115,6 +118,12 @@ function comes(s: Setting): string | null {
     : null;
 }
 
+const comesAlong = (s: Setting) =>
+  lies(s) ??
+  atBerth(s) ??
+  comes(s) ??
+  (turn(s) < 1.2 * ABREAST ? null : 'she would have to turn right round');
+
 const free = (s: Setting) =>
   s.input.berth.size === 0 ? null : 'it is for open water; this manoeuvre ends at a berth';
 
@@ -141,11 +150,7 @@ function noStreamAhead({ input }: Setting, heading: number): string | null {
 /** Every technique: whom and what it is for, and its drafts. */
 export const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'alongside-wheel-and-gear': {
-    unfit: (s) =>
-      lies(s) ??
-      atBerth(s) ??
-      comes(s) ??
-      (turn(s) < 1.2 * ABREAST ? null : 'she would have to turn right round'),
+    unfit: comesAlong,
     drafts: (s) => [angledIn(s, false), turnedIn(s)],
   },
   'alongside-gears-alone': {
@@ -285,6 +290,14 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'pick-up-a-buoy': {
     unfit: (s) => lies(s) ?? noBuoy(s),
     drafts: (s) => [pickedUp(s)],
+  },
+  'crew-ashore': {
+    unfit: (s) => comesAlong(s) ?? nobodySteps(s, 'ashore'),
+    drafts: (s) => [angledIn(s, false), turnedIn(s)].map((base) => crewed(s, base, 'ashore')),
+  },
+  'crew-aboard': {
+    unfit: (s) => comesAlong(s) ?? nobodySteps(s, 'aboard'),
+    drafts: (s) => [angledIn(s, false), turnedIn(s)].map((base) => crewed(s, base, 'aboard')),
   },
   'through-the-lock': {
     unfit: (s) => passes(s) ?? noPassage(s),

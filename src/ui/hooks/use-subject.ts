@@ -13,6 +13,7 @@ export function useSubject(): FigureSubject {
   const others = useWorkspace((s) => s.manoeuvre.others);
   const locks = useWorkspace((s) => s.manoeuvre.locks);
   const limit_s = useWorkspace((s) => s.manoeuvre.limit_s);
+  const crew = useWorkspace((s) => s.manoeuvre.score.crew);
   const stream = useWorkspace((s) => s.manoeuvre.conditions.stream);
   const level = useWorkspace((s) => s.manoeuvre.conditions.level);
   return useMemo(
@@ -25,9 +26,10 @@ export function useSubject(): FigureSubject {
       others,
       locks,
       limit_s,
+      crew,
       stream,
       ...(level ? { level } : {}),
     }),
-    [boat, place, start, goal, berth, others, locks, limit_s, stream, level],
+    [boat, place, start, goal, berth, others, locks, limit_s, crew, stream, level],
   );
 }

@@ -56,13 +56,13 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
-  const { points, marks, lines } = useNames();
+  const { points, marks, lines, locks, crew } = useNames();
   const fresh = useMemo(
     () => ({
-      cue: freshCue(points[0] ?? '', marks[0] ?? '', lines[0]),
+      cue: freshCue(points[0] ?? '', marks[0] ?? '', lines[0], locks[0]?.name, crew[0]),
       expect: freshExpect(points[0] ?? '', marks[0] ?? '', lines[0]),
     }),
-    [points, marks, lines],
+    [points, marks, lines, locks, crew],
   );
 
   const form = useForm<BeatForm>({

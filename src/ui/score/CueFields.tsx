@@ -6,6 +6,7 @@ import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
 import type { CueRow } from './cue-rows';
+import { CrewCueFields } from './CrewCueFields';
 import { LineFields } from './LineFields';
 import { LockCueFields } from './LockOrderFields';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
@@ -21,6 +22,7 @@ const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
   { value: 'stopped', text: 'boat stopped' },
   { value: 'sternway', text: 'sternway begun' },
   { value: 'line', text: 'a line is' },
+  { value: 'crew', text: 'one of the crew is' },
   { value: 'lock', text: 'a lock is' },
 ];
 
@@ -125,6 +127,7 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
         </>
       )}
       {is === 'line' && <LineFields at={at} />}
+      {is === 'crew' && <CrewCueFields at={at} />}
       {is === 'lock' && <LockCueFields at={at} />}
       {(is === 'abeam' || is === 'within') && (
         <>

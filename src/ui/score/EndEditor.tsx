@@ -21,10 +21,10 @@ export function EndEditor() {
   const end = useWorkspace((s) => s.manoeuvre.score.end);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
-  const { points, marks, lines } = useNames();
+  const { points, marks, lines, locks, crew } = useNames();
   const fresh = useMemo(
-    () => freshCue(points[0] ?? '', marks[0] ?? '', lines[0]),
-    [points, marks, lines],
+    () => freshCue(points[0] ?? '', marks[0] ?? '', lines[0], locks[0]?.name, crew[0]),
+    [points, marks, lines, locks, crew],
   );
 
   const read = (form: BeatForm) =>

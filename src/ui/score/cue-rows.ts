@@ -20,6 +20,8 @@ export interface CueRow {
   state: LineState;
   lock: string;
   lockState: LockCue;
+  who: string;
+  where: 'ashore' | 'aboard';
 }
 
 /** A cue as rows, and how they are joined. */
@@ -28,7 +30,7 @@ export interface CueForm {
   cues: CueRow[];
 }
 
-export function freshCue(point: string, mark: string, line = '', lock = ''): CueRow {
+export function freshCue(point: string, mark: string, line = '', lock = '', who = ''): CueRow {
   return {
     is: 'after',
     seconds: 5,
@@ -45,6 +47,8 @@ export function freshCue(point: string, mark: string, line = '', lock = ''): Cue
     state: 'fast',
     lock,
     lockState: 'open below',
+    who,
+    where: 'aboard',
   };
 }
 
@@ -75,6 +79,8 @@ function cueRow(cue: SimpleCue, fresh: CueRow, units: Units): CueRow {
       };
     case 'line':
       return { ...row, line: cue.line, state: cue.state };
+    case 'crew':
+      return { ...row, who: cue.who, where: cue.where };
     case 'lock':
       return { ...row, lock: cue.lock, lockState: cue.state };
     default:
@@ -108,6 +114,8 @@ function cueFrom(row: CueRow, units: Units): SimpleCue {
       };
     case 'line':
       return { is: 'line', line: row.line, state: row.state };
+    case 'crew':
+      return { is: 'crew', who: row.who, where: row.where };
     case 'lock':
       return { is: 'lock', lock: row.lock, state: row.lockState };
     default:

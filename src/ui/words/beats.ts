@@ -28,6 +28,8 @@ function simpleCueText(cue: SimpleCue, units: Units): string {
       return 'sternway begun';
     case 'line':
       return `${cue.line} ${LINE_STATE_WORDS[cue.state]}`;
+    case 'crew':
+      return `${cue.who} ${cue.where}`;
     case 'lock':
       return `${cue.lock} ${LOCK_CUE_WORDS[cue.state]}`;
   }

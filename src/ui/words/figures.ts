@@ -108,6 +108,14 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Pick up a buoy',
     'slowly up to it against what pushes, stopped at her bow, a line through its ring at once',
   ],
+  'crew-ashore': [
+    'Crew ashore at a landing',
+    'stopped close by in neutral, then whoever goes ashore steps across: nobody jumps, no propeller turns near them',
+  ],
+  'crew-aboard': [
+    'Crew picked up at a landing',
+    'stopped close by in neutral, whoever waits ashore steps aboard where she is nearest, before any gear goes in',
+  ],
   'through-the-lock': [
     'Through the lock',
     'in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again',

@@ -1,0 +1,71 @@
+import { runTake } from '@/core/score';
+import type { ManoeuvreFile } from '../manoeuvre';
+import { toRunInput } from '../run-input';
+import { demoFile } from '../testing/demo';
+import { figuresFor, subjectOf } from '.';
+import { draftsOf, propose } from './index';
+import type { FigureId } from './table';
+
+const WAYS = ['ashore', 'aboard'] as const;
+type Way = (typeof WAYS)[number];
+const figureOf = (to: Way): FigureId => `crew-${to}`;
+
+type Person = ManoeuvreFile['score']['crew'][number];
+const hand = (name: string, at: Person['at']): Person => ({ name, at, pull_N: 250, throws_m: 8 });
+const ISA = hand('Isa', { aboard: 'helm' });
+
+/** Pressed on to the pontoon, with somebody to step: from aboard, or from the cleat she is to lie at. */
+function withCrew(to: Way, crew?: ManoeuvreFile['score']['crew']): ManoeuvreFile {
+  const file = structuredClone(demoFile('pressed-onto-the-pontoon'));
+  const { goal, score } = file;
+  if (goal.is !== 'lie') throw new Error('she comes to lie there');
+  const tove = to === 'ashore' ? { aboard: goal.point } : { ashore: goal.mark };
+  score.crew = crew ?? [ISA, hand('Tove', tove)];
+  return file;
+}
+
+function unfit(file: ManoeuvreFile, to: Way): string | null {
+  const offered = figuresFor(subjectOf(file));
+  if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
+  return offered.value.find(({ id }) => id === figureOf(to))!.unfit;
+}
+
+describe.each(WAYS)('crew %s at a landing', (to) => {
+  it('is for a manoeuvre that names who steps, and leaves somebody at the helm', () => {
+    expect(unfit(withCrew(to), to)).toBeNull();
+    expect(unfit(withCrew(to, []), to)).toContain('names no crew');
+    expect(unfit(withCrew(to, [ISA]), to)).toContain(
+      to === 'ashore' ? 'nobody but' : 'nobody is ashore',
+    );
+  });
+
+  it('is over once they are across, not before, and steps with no gear in', () => {
+    const file = withCrew(to);
+    const drafts = draftsOf(file, figureOf(to));
+    if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+    const score = drafts.value[0]!.write(drafts.value[0]!.dials.map(({ value }) => value));
+    const last = score.beats.at(-1)!;
+    expect(last.orders[0]).toMatchObject({ do: 'engine', gear: 'neutral' });
+    expect(last.orders.filter((order) => order.do === 'step')).toHaveLength(1);
+    expect(score.end.cue).toEqual({ is: 'all', of: [{ is: 'crew', who: 'Tove', where: to }] });
+  });
+
+  it('fitted she lies close and still, and they step', () => {
+    const file = withCrew(to);
+    let found = null;
+    for (const told of propose(file, figureOf(to))) {
+      if (!told.ok) throw new Error(JSON.stringify(told.problems));
+      found = told.value;
+    }
+    const input = toRunInput({ ...file, score: found!.score });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    const stepped = take.events.find((e) => e.is === 'crew' && e.what === to)!;
+    expect(stepped.time).toBeLessThanOrEqual(take.duration);
+    expect(take.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
+    const at = Math.min(take.trace.time.length - 1, Math.floor(10 * stepped.time));
+    expect(take.trace.gear[at]).toBe(0);
+    expect(take.trace.groundSpeed[at]!).toBeLessThan(0.35);
+  });
+});
