@@ -121,6 +121,16 @@ function OneSection({
   const names = sites.map(({ name }) => name).join(' and ');
   return (
     <section aria-label={`${names}, long section`} className="shrink-0 p-2">
+      {grip && (
+        <p role="alert" className="text-[13px] font-semibold text-hurt">
+          ▲ {lockEventText(grip.what, grip.seconds ?? undefined)}. Paddles down.
+        </p>
+      )}
+      {left && (
+        <p role="alert" className="text-[13px] font-semibold text-hurt">
+          ▲ over the cill: {Math.round(left.seconds)} s until she hangs. Paddles down, fill again.
+        </p>
+      )}
       <div ref={frame}>
         {size.width > 0 && (
           <LockSection
@@ -140,16 +150,6 @@ function OneSection({
           <span className="font-semibold">{sited.name}</span> {lockNowText(state, rising, units)}
         </p>
       ))}
-      {grip && (
-        <p role="alert" className="text-[13px] font-semibold text-hurt">
-          ▲ {lockEventText(grip.what, grip.seconds ?? undefined)}. Paddles down.
-        </p>
-      )}
-      {left && (
-        <p role="alert" className="text-[13px] font-semibold text-hurt">
-          ▲ over the cill: {Math.round(left.seconds)} s until she hangs. Paddles down, fill again.
-        </p>
-      )}
     </section>
   );
 }
