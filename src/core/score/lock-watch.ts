@@ -15,7 +15,7 @@ import {
 } from '../sim';
 import type { Crew } from './crew';
 import type { LockEvent, TakeEvent } from './events';
-import { LockGrip, type Gripped } from './lock-grip';
+import { LockGrip, type Grip, type Gripped } from './lock-grip';
 
 /** A fast line that has come to lead so much steeper, m, and pulls by this share of what parts it, is loading up. Judgement. */
 const STEEPER_M = 0.15;
@@ -28,6 +28,9 @@ const LOADS_WEIGHT = 0.01;
 const FALLS_M3PS = 0.05;
 /** Pressed on to a cill by less than this she still comes off by herself, m. */
 const ON_CILL_M = 0.05;
+
+const BOTH: readonly Grip[] = ['wedged', 'on a gate'];
+const CILL_FIRST: readonly Grip[] = ['wedged'];
 
 /** What a grip is called once she hangs. */
 const HANGS = { wedged: 'hangs wedged', 'on a gate': 'caught on a gate' } as const;
@@ -70,13 +73,20 @@ export class LockWatch {
         if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
       }
       this.lookAtLines(state);
-      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber));
+      // Over the cill it is the cill that gets her, and is told of, before any beam of the gates over it does.
+      const kinds = over && falls ? CILL_FIRST : BOTH;
+      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber), kinds);
     });
   }
 
   /** Wedged, or an end on a gate: warned of, come free, or hung. */
-  private lookAtGrip(state: SimState, lock: number, gripped: readonly Gripped[]): void {
-    for (const grip of ['wedged', 'on a gate'] as const) {
+  private lookAtGrip(
+    state: SimState,
+    lock: number,
+    gripped: readonly Gripped[],
+    kinds: readonly Grip[],
+  ): void {
+    for (const grip of kinds) {
       const found = gripped.find((one) => one.grip === grip);
       if (!found) {
         if (this.told.delete(grip) && !this.told.has(HANGS[grip]))

@@ -61,7 +61,7 @@ export function crewed(setting: Setting, base: Draft, to: 'ashore' | 'aboard'): 
               orders: [
                 engine('neutral'),
                 wheel(0),
-                call(`neutral; ${verb} ${to} when she is still, no jumping`),
+                call(`neutral; step ${to} when she is still, no jumping`),
                 ...steps,
               ],
             }
