@@ -8,7 +8,15 @@ import { engine } from '../testing/driven';
 import { beatOf, inputOf, mirrored } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt, swingGates, windTo } from '../testing/locks';
 import { aboard, ashore, end, hands, riggedWith } from '../testing/rigging';
-import { runTake, wayOnFoot, type HandsOrder, type Order, type RunInput, type Take } from '.';
+import {
+  gripAt,
+  runTake,
+  wayOnFoot,
+  type HandsOrder,
+  type Order,
+  type RunInput,
+  type Take,
+} from '.';
 
 const NEVER = { is: 'after', seconds: 400 } as const;
 const at = (after: number, order: Order) => ({ after, order });
@@ -328,6 +336,7 @@ describe('held by what is beside or before her as the level goes', () => {
 
   it('a stem that rests on the gate as it rises is caught after a quarter of a metre', () => {
     const take = onGate([]);
+    expect(gripAt(take.events, take.duration)!.what).toBe('caught on a gate');
     expect(take.outcome).toBe('hung up');
     const warned = told(take, 'on a gate')!;
     const hung = told(take, 'caught on a gate')!;
@@ -342,6 +351,15 @@ describe('held by what is beside or before her as the level goes', () => {
     expect(told(backed, 'on a gate')).toBeDefined();
     expect(told(backed, 'free again')).toBeDefined();
     expect(backed.outcome).not.toBe('hung up');
+    // As it is shown at a moment: less and less time, then nothing.
+    const warned = told(backed, 'on a gate')!;
+    const now = (time: number) => gripAt(backed.events, time);
+    expect(now(warned.time - 0.1)).toBeNull();
+    expect(now(warned.time + 2)).toEqual({
+      what: 'on a gate',
+      seconds: expect.closeTo(warned.seconds! - 2, 6),
+    });
+    expect(now(told(backed, 'free again')!.time)).toBeNull();
     const dropped = onGate([at(36, windTo(0, 0))], [0]);
     expect(told(dropped, 'on a gate')).toBeDefined();
     expect(dropped.outcome).not.toBe('hung up');

@@ -55,6 +55,9 @@ describe('a lock in words', () => {
     expect(lockTrouble('over the cill', 95)).toContain('1:35 until she hangs');
     expect(lockEventText('over the cill')).not.toContain('until');
     expect(lockTrouble('no way across')).toContain('walk across');
+    expect(lockTrouble('wedged', 12)).toContain('between the sides');
+    expect(lockTrouble('caught on a gate')).toContain('on the gate');
+    expect(lockTrouble('free again')).toBeNull();
   });
 });
 

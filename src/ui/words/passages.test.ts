@@ -28,6 +28,18 @@ describe('how passages end, in words', () => {
     ).toBe(true);
   });
 
+  it('hung between the sides or on a gate: how, and that the level goes back', () => {
+    const { take, file } = play('nell-down-cobnut-lock', true);
+    const as = (what: 'hangs wedged' | 'caught on a gate') => {
+      const events = [{ time: 75, is: 'lock' as const, lock: 0, what, who: null }];
+      return outcomeWords({ ...take, events }, file, UNITS)[1];
+    };
+    expect(as('hangs wedged')).toMatch(
+      /wedged between the sides at 1:15.*back to where she floated/,
+    );
+    expect(as('caught on a gate')).toMatch(/an end on the gate at 1:15/);
+  });
+
   it('a line made fast: that she hung or it parted, and never to do it', () => {
     const { take, file } = play('quince-alone-down-withen-lock', true);
     const [word, why] = outcomeWords(take, file, UNITS);
