@@ -359,6 +359,16 @@ it('a leaf that swings on to a boat that lies still is found, from however far o
   expect(r.state.motion[U]).toBeLessThan(0);
 });
 
+/** A quay with many fingers west of everything: 44 corners, most of them out of reach from anywhere. */
+function comb(): Float64Array {
+  const corners: number[] = [-40, -60, -20, -60];
+  for (let k = 0; k < 10; k++) {
+    const y = -52 + 10 * k;
+    corners.push(-20, y, -13.5, y + 1, -13.5, y + 2.5, -20, y + 3);
+  }
+  return Float64Array.from([...corners, -20, 60, -40, 60]);
+}
+
 describe('clearance', () => {
   it('is measured hull to face, pile and corner, and knows the place on the hull', () => {
     const out = noClearance();
@@ -389,6 +399,7 @@ describe('clearance', () => {
       solidObstacle('s', 's', Float64Array.from([-12, -4, -9, -6, -8, 2, -13, 3]), RIGID),
       solidObstacle('t', 't', Float64Array.from([9, -9, 12, -9, 12, 6, 9, 6]), RIGID),
       solidObstacle('u', 'u', Float64Array.from([-3, -16, 8, -16, 5, -13, -3, -12]), RIGID),
+      solidObstacle('comb', 'comb', comb(), RIGID),
     ]);
     const nothing = new Set<number>();
     const some = new Set([1, 3]);
