@@ -141,7 +141,8 @@ export class Run {
   play(): Take {
     this.begin();
     while (this.player.finish === null) this.goOn();
-    return this.end();
+    this.lastSample();
+    return this.take(this.trace.handOver());
   }
 
   /** She lies there; the first beats begin. */
@@ -160,8 +161,12 @@ export class Run {
 
   /** What she shows by now that it is over; nothing can follow. */
   end(): Take {
+    this.lastSample();
+    return this.take(this.trace.finish());
+  }
+
+  private lastSample(): void {
     if (this.gridStep % STEPS_PER_SAMPLE !== 0 || this.offGrid() > INSTANT_S) this.sample();
-    return this.take();
   }
 
   /** Her last samples, the newest last. */
@@ -313,9 +318,8 @@ export class Run {
     return described(found, state, world);
   }
 
-  private take(): Take {
+  private take(trace: Trace): Take {
     const { player, world, state, input } = this;
-    const trace = this.trace.finish();
     const touches = this.log.touches();
     this.measure(new Set());
     const goal = checkGoal(input.goal, state, world, this.now.distance);

@@ -376,8 +376,10 @@ export class TraceWriter {
     for (let k = 0; k < this.ofThruster.length; k++) this.ofThruster[k]![i] = thrusters[k]!.power;
   }
 
-  /** The columns themselves, as far as they are written. */
-  private viewed(): Trace {
+  /** The record of a run that is over and of which nothing more is asked: its columns themselves where they are as good as full. */
+  handOver(): Trace {
+    if (this.length < FULL_SHARE * this.capacity) return this.finish();
+    for (const columns of this.ofLine) this.fill(columns, this.length);
     const views: Partial<Record<TraceColumn | MoreColumn, Float64Array>> = {};
     for (const name of this.names) views[name] = this.columns[name]!.subarray(0, this.length);
     return views as Trace;
@@ -387,8 +389,6 @@ export class TraceWriter {
   finish(samples = this.length): Trace {
     for (const columns of this.ofLine) this.fill(columns, this.length);
     const from = Math.max(0, this.length - samples);
-    // As good as full: what is written is all there will be.
-    if (from === 0 && this.length >= FULL_SHARE * this.capacity) return this.viewed();
     const cut = sideBySide(this.names, this.length - from);
     for (const name of this.names) cut[name]!.set(this.columns[name]!.subarray(from, this.length));
     return cut as Trace;
