@@ -17,6 +17,7 @@ import {
 import { atan2, wrapHalfTurn } from '@/core/math';
 import type { Side } from './berths';
 import { onWall } from './on-wall';
+import { HALF_FOR_S, landingLines, setAgainst } from './passage-waiting';
 import { neighbourIn, type LockNeighbour } from './passage-neighbour';
 import type { Setting } from './setting';
 
@@ -181,6 +182,13 @@ export function gatesTake({ lock }: SitedLock, end: End): number {
   return swing * leafSides(lock, end).length;
 }
 
+/** Time a lock that is set against her takes to be made ready, s: about as long as it then takes to take her on. */
+function readyTime({ sited, from, making }: PassageLie): number {
+  const against = setAgainst(sited, from);
+  if (!against) return 0;
+  return gatesTake(sited, from) + (against === 'level' ? HALF_FOR_S + making.seconds : 0);
+}
+
 /** Time a passage takes at least, from her coming in to her going out, s. */
 export function leastTime(lies: readonly PassageLie[]): number {
   return lies.reduce((sum, { sited, from, to, making }) => {
@@ -218,6 +226,16 @@ function noRoom(setting: Setting, way: Way): string | null {
   return fit.water < 0 ? 'there is not water enough over the cill' : null;
 }
 
+/** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
+function unready(setting: Setting, { sited, from }: Way, locks: number): string | null {
+  const against = setAgainst(sited, from);
+  if (!against || (locks === 1 && landingLines(setting))) return null;
+  const waits = locks > 1 ? '' : ', or lie at the landing with bollards for bow and stern';
+  return against === 'level'
+    ? `the lock is set against her; set it ${from === 'upper' ? 'above' : 'below'}${waits}`
+    : `the gates are shut before her; let them stand open${waits}`;
+}
+
 /** Why she does not go through a lock; null where she may. */
 export function noPassage(setting: Setting): string | null {
   const { locks = [], start, limit } = setting.input;
@@ -225,7 +243,7 @@ export function noPassage(setting: Setting): string | null {
     return 'no lock is worked in this manoeuvre; say under The lock how one stands';
   const { ways, inside } = wayThrough(setting);
   const way = ways[0]!;
-  const { sited, from, going } = way;
+  const { sited, going } = way;
   const shares = neighbourIn(setting, sited, way);
   if (typeof shares === 'string') return shares;
   if (shares && ways.length > 1) return 'sharing a staircase is composed by hand';
@@ -237,10 +255,8 @@ export function noPassage(setting: Setting): string | null {
     return 'she does not lie before the gates';
   if (Math.abs(wrapHalfTurn(start.heading - way.along)) > STRAIGHT)
     return 'she does not head for the gates';
-  const level = from === 'upper' ? sited.begins.upper : sited.begins.lower;
-  if (Math.abs(sited.begins.chamber - level) > 0.02)
-    return `the lock is set against her; it wants to be set ${from === 'upper' ? 'above' : 'below'}`;
-  if (sited.begins.gates[from] < 1) return 'the gates are shut before her; let them stand open';
+  const notReady = unready(setting, way, ways.length);
+  if (notReady) return notReady;
   if (ways.length > 1) {
     const unready = stairsUnready(setting, way);
     if (unready) return unready;
@@ -251,7 +267,7 @@ export function noPassage(setting: Setting): string | null {
   }
   const [lies] = liesInLock(setting);
   if (!lies) return 'nothing stands along the chamber that her midship line could go to';
-  const needs = leastTime(lies);
+  const needs = leastTime(lies) + readyTime(lies[0]!);
   return needs > limit
     ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
     : null;

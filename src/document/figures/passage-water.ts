@@ -28,8 +28,14 @@ export function handsOf({ input }: Setting): Hands {
 export const by = (name: string | undefined) => (name === undefined ? {} : { by: name });
 
 /** Paddles of the end that makes her level: those on the side people stand first, as the near one is drawn first. */
-export function paddlesOf({ sited, to, wall }: PassageLie): readonly Paddle[] {
-  const there = sited.lock.paddles.filter(({ end }) => end === to);
+export const paddlesOf = (lie: PassageLie): readonly Paddle[] => paddlesAt(lie, lie.to);
+
+/** Those of either end, in that order. */
+export function paddlesAt(
+  { sited, wall }: Pick<PassageLie, 'sited' | 'wall'>,
+  at: 'upper' | 'lower',
+): readonly Paddle[] {
+  const there = sited.lock.paddles.filter(({ end }) => end === at);
   return [...there].sort((a, b) => Number(b.side === wall) - Number(a.side === wall));
 }
 

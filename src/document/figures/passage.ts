@@ -17,6 +17,7 @@ import {
 } from './draft';
 import { letGo } from './line-leads';
 import { leavesFirst, neighbourLines } from './passage-neighbour';
+import { landingLines, setAgainst, waiting, WAITS_WITHIN_S } from './passage-waiting';
 import { liesInLock, type PassageLie } from './passage-lie';
 import { by, gatesTo, handsOf, making, paddlesOf, wound, type Hands } from './passage-water';
 import type { Setting } from './setting';
@@ -234,6 +235,8 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     first: 'bow',
   };
   const first = before(last);
+  const landing = setAgainst(sited, from) === null ? null : landingLines(setting);
+  const waits = landing && waiting(lie, hands);
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
   const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
   const overToIt = (turned: number): BeatDocument[] =>
@@ -290,12 +293,13 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
       const [angle, nextStop] = over ? more : [0, ...more];
       return scoreOf(
         [
+          ...(waits?.beats ?? []),
           beat(
             'go',
             beside
               ? `the ${leaves} stand open: dead slow in beside ${lie.neighbour!.other.name}`
               : `the ${leaves} stand open: dead slow in`,
-            { is: 'start' },
+            waits ? waits.cue : { is: 'start' },
             [
               call(`fenders ${over && !beside ? side : 'both sides'}, ${LINE} ready ${side}`),
               ...tendsToo(lie),
@@ -303,6 +307,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
               engine('ahead', slow!),
             ],
             'astern, back to the landing',
+            waits ? WAITS_WITHIN_S : undefined,
           ),
           ...overToIt(turned!),
           ...stopped(setting, lie, hands, stop!, back!),
@@ -377,6 +382,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
             doubled: true,
             ...led,
           },
+          ...(landing ?? []),
           ...(lie.neighbour ? neighbourLines(setting, sited, lie.neighbour) : []),
         ],
       );

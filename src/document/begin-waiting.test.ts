@@ -1,0 +1,90 @@
+import { runTake } from '@/core/score';
+import { figuresFor, subjectOf } from './figures';
+import { draftsOf } from './figures/index';
+import type { ManoeuvreFile } from './manoeuvre';
+import { toRunInput } from './run-input';
+import { demoFile } from './testing/demo';
+
+// Nell at the landing below Cobnut Lock, which is full and shut: she waits on her lines while it is emptied for her.
+
+function waiting(change: (file: ManoeuvreFile) => void = () => {}): ManoeuvreFile {
+  const file = structuredClone(demoFile('nell-waits-below-cobnut-lock'));
+  const up = demoFile('nell-up-cobnut-lock');
+  file.goal = up.goal;
+  file.berth = up.berth;
+  file.limit_s = 1500;
+  file.score.lines = [];
+  file.score.beats = file.score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
+  change(file);
+  return file;
+}
+
+function unfit(file: ManoeuvreFile): string | null {
+  const offered = figuresFor(subjectOf(file));
+  if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
+  return offered.value.find(({ id }) => id === 'through-the-lock')!.unfit;
+}
+
+/** With numbers as they were fitted for her there. */
+function written(file: ManoeuvreFile) {
+  const drafts = draftsOf(file, 'through-the-lock');
+  if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+  return drafts.value[0]!.write([0.05, 16.3, 8.1, 0.3, 0]);
+}
+
+describe('a lock that is set against her', () => {
+  it('is made ready while she lies at the landing; then her lines come off, and she goes in and up', () => {
+    const file = waiting();
+    expect(unfit(file)).toBeNull();
+    const score = written(file);
+    expect(score.beats.slice(0, 5).map(({ id }) => id)).toEqual([
+      'wait',
+      'wash',
+      'made',
+      'slip',
+      'go',
+    ]);
+    const input = toRunInput({ ...file, score });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    const time = (id: string) => take.beats.find(({ beat }) => score.beats[beat]!.id === id)!.time;
+    const { time: times, x, y, gear, lock1Chamber: level } = take.trace;
+    const at = (seconds: number) => times.findIndex((t) => t >= seconds);
+    // The wash comes down on her and her lines hold her; she starts her engine for none of it.
+    const start = [x[0]!, y[0]!] as const;
+    const moved = Math.max(
+      ...[...times.keys()]
+        .slice(0, at(time('slip')))
+        .map((i) => Math.hypot(x[i]! - start[0], y[i]! - start[1])),
+    );
+    expect(moved).toBeLessThan(1.5);
+    expect(gear.slice(0, at(time('go'))).every((engaged) => engaged === 0)).toBe(true);
+    expect(level![0]!).toBeGreaterThan(level![at(time('made'))]! + 1);
+    // No line in the water when the engine turns.
+    const home = take.events.flatMap((e) => (e.is === 'line' && e.what === 'home' ? [e.time] : []));
+    expect(home.filter((t) => t <= time('go') + 1e-6)).toHaveLength(2);
+  });
+
+  it('of gates that are only shut they are opened, and nothing is wound', () => {
+    const file = waiting(({ locks }) => {
+      locks[0]!.set = 'lower';
+    });
+    expect(unfit(file)).toBeNull();
+    const score = written(file);
+    expect(score.beats.slice(0, 3).map(({ id }) => id)).toEqual(['wait', 'slip', 'go']);
+    const before = score.beats.slice(0, 2).flatMap(({ orders }) => orders);
+    expect(before.some((order) => order.do === 'paddle')).toBe(false);
+  });
+
+  it('is refused where she does not lie there, or has not time enough', () => {
+    const off = waiting(({ start }) => {
+      start.speed_mps = 0.5;
+    });
+    expect(unfit(off)).toMatch(/set against her.*or lie at the landing/);
+    const short = waiting((file) => {
+      file.limit_s = 400;
+    });
+    expect(unfit(short)).toMatch(/minutes at least/);
+  });
+});
