@@ -6,7 +6,7 @@ import { compareWays, turnedRound, type Comparison } from './compare';
 import { stoppingSpringOf, type StoppingSpring } from './first-spring';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
-import { settingOf } from './setting';
+import { settingOf, type Setting } from './setting';
 
 import { FIGURE_IDS, FIGURES, type FigureId } from './table';
 
@@ -67,8 +67,13 @@ export const subjectOf = ({
   ...(level ? { level } : {}),
 });
 
-/** A subject in a calm, its score empty but for who is there. */
-const inACalm = ({ stream, level, crew, ...subject }: FigureSubject) =>
+/** A subject in a calm, its score empty but for who is there; for nobody, where somebody stands at what is no more. */
+function inACalm(subject: FigureSubject): Result<Setting> {
+  const setting = calm(subject);
+  return setting.ok || subject.crew.length === 0 ? setting : calm({ ...subject, crew: [] });
+}
+
+const calm = ({ stream, level, crew, ...subject }: FigureSubject): Result<Setting> =>
   settingOf({
     ...blankManoeuvre,
     ...subject,
