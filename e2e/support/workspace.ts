@@ -140,7 +140,16 @@ export class WorkspacePage {
   /** Replaces what stands in a field, as by hand. */
   async fill(label: string, value: string): Promise<void> {
     const field = await this.find(`input[aria-label="${label}"]`);
-    await field.click();
+    // What a change before it came to may move it while it is being pressed.
+    await this.until(
+      `${label} pressed`,
+      () =>
+        field.click().then(
+          () => true,
+          () => false,
+        ),
+      Boolean,
+    );
     await field.sendKeys(Key.chord(Key.CONTROL, 'a'), value);
   }
 
