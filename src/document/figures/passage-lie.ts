@@ -17,7 +17,7 @@ import {
 import { atan2, wrapHalfTurn } from '@/core/math';
 import type { Side } from './berths';
 import { onWall } from './on-wall';
-import { HALF_FOR_S, landingLines, setAgainst } from './passage-waiting';
+import { HALF_FOR_S, landingLines, setAgainst } from './landing';
 import { neighbourIn, type LockNeighbour } from './passage-neighbour';
 import type { Setting } from './setting';
 

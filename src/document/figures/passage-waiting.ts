@@ -1,51 +1,17 @@
-import type { End, SitedLock } from '@/core/locks';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import type { LineDocument } from '../rigging';
 import { beat, call } from './draft';
-import { bestLead, leadsFrom, letGo, lineOf } from './line-leads';
+import { HALF_FOR_S, LANDING, setAgainst } from './landing';
+import { letGo } from './line-leads';
 import type { PassageLie } from './passage-lie';
 import { gatesTo, paddlesAt, wound, type Hands } from './passage-water';
-import type { Setting } from './setting';
 
 // A lock that is set against her, or shut: she waits on her lines at the landing while it is made ready.
 
-/** Slower than this she lies there, m/s. */
-const LIES_MPS = 0.1;
 /** Half of the paddles first, all of them so long after, s: the wash comes down on whoever waits below. Judgement. */
 const HALF_FIRST = 0.5;
-export const HALF_FOR_S = 60;
 const MADE_WITHIN_S = 900;
 /** The gates swing that long at the most, s. */
 export const WAITS_WITHIN_S = 240;
-const FORE_AND_AFT = 0.15;
-const LANDING = ['landing bow line', 'landing stern line'] as const;
-
-/** Is the water of a lock level with hers, and do its gates stand open to her? */
-export function setAgainst({ begins }: SitedLock, from: End): 'level' | 'gates' | null {
-  const level = from === 'upper' ? begins.upper : begins.lower;
-  if (Math.abs(begins.chamber - level) > 0.02) return 'level';
-  return begins.gates[from] < 1 ? 'gates' : null;
-}
-
-/** Bow and stern line to the landing she lies at, slipped from aboard; null where she does not lie at one. */
-export function landingLines(setting: Setting): readonly LineDocument[] | null {
-  const { start } = setting.input;
-  if (Math.abs(start.speed) > LIES_MPS) return null;
-  const sides = (['port', 'starboard'] as const).flatMap((side) => {
-    const lines = (['bow', 'quarter'] as const).flatMap((at) => {
-      const cleat = `${side} ${at} cleat`;
-      const wish = (at === 'bow' ? 1 : -1) * FORE_AND_AFT * setting.length;
-      const lead = bestLead(leadsFrom(setting, start, cleat), wish);
-      const name = LANDING[at === 'bow' ? 0 : 1];
-      return lead ? [{ lead, line: lineOf(name, cleat, lead.length, lead.name, true) }] : [];
-    });
-    if (lines.length < 2) return [];
-    return [{ lines, reach: lines.reduce((sum, { lead }) => sum + lead.length, 0) }];
-  });
-  if (sides.length === 0) return null;
-  const nearest = sides.reduce((a, b) => (b.reach < a.reach ? b : a));
-  return nearest.lines.map(({ line }) => line);
-}
 
 /** The beats until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
 export function waiting(

@@ -17,7 +17,8 @@ import {
 } from './draft';
 import { letGo } from './line-leads';
 import { leavesFirst, neighbourLines } from './passage-neighbour';
-import { landingLines, setAgainst, waiting, WAITS_WITHIN_S } from './passage-waiting';
+import { landingLines, setAgainst } from './landing';
+import { waiting, WAITS_WITHIN_S } from './passage-waiting';
 import { liesInLock, type PassageLie } from './passage-lie';
 import { by, gatesTo, handsOf, making, paddlesOf, wound, type Hands } from './passage-water';
 import type { Setting } from './setting';
