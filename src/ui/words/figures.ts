@@ -118,7 +118,7 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   ],
   'through-the-lock': [
     'Through the lock',
-    'in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again',
+    'from the landing or in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again',
   ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
