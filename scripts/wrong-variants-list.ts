@@ -50,7 +50,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'const n = force[2]! + ur * swayAdded - vr * surgeAdded - u * moment;',
   ),
   core(
-    'sim/derivative.ts',
+    'sim/slow.ts',
     'wind through the air turned wrongly',
     'work[WORK.SWAY] = v + east * cosPsi - north * sinPsi;',
     'work[WORK.SWAY] = v + east * cosPsi + north * sinPsi;',
@@ -222,16 +222,28 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'hull[HULL.LIFT_ARM]!',
   ),
   core(
-    'sim/derivative.ts',
+    'sim/slow.ts',
     'sway of the origin taken for that of the hull',
     'const across = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;',
     'const across = v - s.streamV[middle]!;',
   ),
   core(
-    'sim/derivative.ts',
+    'sim/slow.ts',
     'stream along the hull not felt by its strips',
     'if (inField) addCrossFlowInField',
     'if (!inField) addCrossFlowInField',
+  ),
+  core(
+    'sim/slow.ts',
+    'what acts slowly not taken on to the end of a step',
+    'force[i]! += atEnd ? 2 * middle - slow[START + i]! : middle;',
+    'force[i]! += middle;',
+  ),
+  core(
+    'sim/ledger.ts',
+    'what was taken on booked as it was in the middle',
+    '? 2 * middle - this.powerOf(START, cause, motion)',
+    '? middle',
   ),
   core(
     'forces/thruster.ts',

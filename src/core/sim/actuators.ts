@@ -74,6 +74,8 @@ export interface ActuatorStages {
   readonly power: Float64Array;
   /** Columns TURN. */
   readonly pair: Float64Array;
+  /** Whether what they do changes in a straight line, or nearly, from the first to the last. */
+  straight: boolean;
   /** Seconds to carry them over. */
   readonly span: Float64Array;
   /** Per engine: an exponent and e to it, worked out anew only when it changes. */
@@ -89,6 +91,7 @@ export function actuatorStages(craft: Craft): ActuatorStages {
     rps: new Float64Array(3 * craft.spec.drives.length),
     power: new Float64Array(3 * craft.spec.thrusters.length),
     pair: new Float64Array(TURN_COLUMNS),
+    straight: true,
     span: new Float64Array(1),
     decay: new Float64Array(2 * craft.spec.drives.length).fill(NaN),
   };
@@ -126,6 +129,14 @@ function decayed(decay: Float64Array, i: number, exponent: number): number {
 
 const SETTLED_RPS = 1e-9;
 
+/** Share of the most by which what an actuator does may leave a straight line within a piece of a step and count as straight. */
+const BEND_SHARE = 1e-3;
+
+/** Do the three values from `at` on leave a straight line by more than that? */
+function bends(values: Float64Array, at: number, most: number): boolean {
+  return Math.abs(values[at]! - 2 * values[at + 1]! + values[at + 2]!) > most;
+}
+
 // The clutch lets the shaft run down faster than the engine runs up.
 const RUN_DOWN_SHARE = 0.5;
 
@@ -161,6 +172,7 @@ function advanceThruster(
   thruster.power = target + gap * half * half;
   if (target === 0 && Math.abs(thruster.power) < 1e-6) thruster.power = 0;
   stages.power[3 * i + 2] = thruster.power;
+  if (bends(stages.power, 3 * i, BEND_SHARE)) stages.straight = false;
   if (Math.abs(before) > STILL) {
     thruster.lastWay = before > 0 ? 1 : -1;
     thruster.sinceRun = 0;
@@ -178,6 +190,7 @@ function advanceChannel(stages: ActuatorStages, state: SimState, c: number, rate
   const from = state.angles[c]!;
   const way = state.ordered[c]! - from;
   if (way === 0 && stages.known[2 * c] === from && stages.known[2 * c + 1] === from) return;
+
   const reach = rate * dt;
   const turned = Math.abs(way) <= reach + 1e-12 ? way : way > 0 ? reach : -reach;
   state.angles[c] = turned === way ? state.ordered[c]! : from + turned;
@@ -206,6 +219,7 @@ export function advanceActuators(
 ): void {
   const dt = stages.span[0]!;
   const { rate } = craft.spec.steering;
+  stages.straight = true;
   // The last channel never turns.
   for (let c = 0; c < craft.channels - 1; c++) advanceChannel(stages, state, c, rate);
   for (let i = 0; i < state.engines.length; i++) {
@@ -225,6 +239,7 @@ export function advanceActuators(
       engine.rps = target + gap * half * half;
       if (engine.engaged === 0 && Math.abs(engine.rps) < 1e-9) engine.rps = 0;
       stages.rps[3 * i + 2] = engine.rps;
+      if (bends(stages.rps, 3 * i, BEND_SHARE * drive.fullRps)) stages.straight = false;
     }
     engine.sinceDriven += dt;
     engine.engagesIn -= dt;

@@ -76,14 +76,14 @@ export {
   MOST_OTHERS,
   otherColumns,
   SAMPLE_S,
-  sampleBefore,
   TRACE_COLUMNS,
-  TraceWriter,
   type MoreColumn,
   type Trace,
   type TraceColumn,
-} from './trace';
+} from './columns';
+export { sampleBefore, TraceWriter } from './trace';
 export {
+  AGAIN,
   beginning,
   CLOCK,
   makeScratch,

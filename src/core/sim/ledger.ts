@@ -21,13 +21,16 @@ const COUNT = WORKS.length;
 const STAGES = 4;
 /** Classical Runge–Kutta's weights: work is summed with the same ones as the motion, so that the books close as well. */
 const WEIGHT = [1 / 6, 2 / 6, 2 / 6, 1 / 6];
+/** The stages that look at a piece's start, and first at its middle. */
+const START = 0;
+const MIDDLE = 1;
 
 /** Books of the work done on her, J by `WORKS`; a run keeps them only if it is asked to. */
 export class Ledger {
   readonly work = new Float64Array(COUNT);
   private readonly power = new Float64Array(STAGES * COUNT);
-  /** Force of each cause as last noted, and all of it at the last note: surge, sway, yaw. */
-  private readonly forces = new Float64Array(3 * COUNT);
+  /** Force of each cause as noted at each stage, and all of it at the last note: surge, sway, yaw. */
+  private readonly forces = new Float64Array(STAGES * COUNT * 3);
   private readonly all = new Float64Array(3);
   private readonly kept = new Float64Array(COUNT);
   private stage = 0;
@@ -45,21 +48,37 @@ export class Ledger {
     const now = along(force, motion);
     this.power[this.stage * COUNT + cause]! += now - this.so;
     this.so = now;
+    const at = 3 * (this.stage * COUNT + cause);
     for (let i = 0; i < 3; i++) {
-      this.forces[3 * cause + i] = force[i]! - this.all[i]!;
+      this.forces[at + i] = force[i]! - this.all[i]!;
       this.all[i] = force[i]!;
     }
   }
 
-  /** Books causes taken as they were last noted; they stand in `force` by now. */
-  again(causes: readonly number[], force: Float64Array, motion: Float64Array): void {
-    for (const cause of causes)
-      this.power[this.stage * COUNT + cause]! += along(
-        this.forces.subarray(3 * cause, 3 * cause + 3),
-        motion,
-      );
+  /**
+   * Books causes that were not looked at but taken from the stages before (they stand in `force` by now): as they were in
+   * the middle, or `onward`, in a straight line from the start through it.
+   */
+  take(
+    causes: readonly number[],
+    force: Float64Array,
+    motion: Float64Array,
+    onward: boolean,
+  ): void {
+    for (const cause of causes) {
+      const middle = this.powerOf(MIDDLE, cause, motion);
+      this.power[this.stage * COUNT + cause]! += onward
+        ? 2 * middle - this.powerOf(START, cause, motion)
+        : middle;
+    }
     this.so = along(force, motion);
     this.all.set(force);
+  }
+
+  /** What a cause would give at this motion with its force of that stage, W. */
+  private powerOf(stage: number, cause: number, motion: Float64Array): number {
+    const at = 3 * (stage * COUNT + cause);
+    return along(this.forces.subarray(at, at + 3), motion);
   }
 
   /** Friction that holds her back by how fast she changes pushes with −S ν̇. */

@@ -1,5 +1,6 @@
 import { lockAtRest, type LockState, type SitedLock } from '../locks';
-import { lockColumns, sampleBefore, type Trace } from './trace';
+import { lockColumns, type Trace } from './columns';
+import { sampleBefore } from './trace';
 
 /** A lock as a record has it at a moment, and how fast its chamber rises then, m/s. */
 export interface LockRecorded {

@@ -7,7 +7,7 @@ import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V, type SimState } from './state';
 import { senseSurroundings } from './surroundings';
 import { setLineRates } from './line-rates';
-import { CLOCK, type Scratch, type TouchWatch, type World } from './world';
+import { AGAIN, CLOCK, type Scratch, type TouchWatch, type World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -20,6 +20,8 @@ export const STEP_S = 0.1;
 const TOUCH_PHASE = 1;
 // The scheme is stable to 2.8, and the bounds on the rates lie above the true ones.
 const STABLE_PHASE = 2.5;
+// What is taken on to the end of a step in a straight line follows the midpoint rule, stable to 2.
+const SLOW_PHASE = 1.8;
 /** A tenth of a second never needs more: stiffer boats are refused. */
 const MOST_SUBSTEPS = 1000;
 
@@ -39,8 +41,11 @@ function dragRate(motion: Float64Array, world: World, s: Scratch): number {
 /** Works out how fast what acts on her can act within the step in hand. */
 function setRates(motion: Float64Array, world: World, s: Scratch): void {
   const { rates, touch } = s;
-  rates[RATES.ALL] = dragRate(motion, world, s) + s.lineRates[RATES.ALL]!;
+  const drag = dragRate(motion, world, s);
+  rates[RATES.ALL] = drag + s.lineRates[RATES.ALL]!;
   rates[RATES.FIRMEST] = s.lineRates[RATES.FIRMEST]!;
+  // Not among locks: ten minutes of touches in moving water make much of little.
+  s.slowly = touch.active > 0 && !world.gates && drag * s.clock[CLOCK.STEP]! < SLOW_PHASE;
   if (touch.active === 0) return;
   setTouchRates(touch, world.craft.touch, world.shore);
   joinRates(rates, touch.rates);
@@ -154,8 +159,9 @@ export function goThrough(
 export const STAGES = 4;
 const SHARE = [0, 0.5, 0.5, 1];
 const MOMENT = [0, 1, 1, 2];
-/** The stage that looks at the middle a second time. */
+/** The stages that look at the middle a second time, and at the end. */
 const SECOND_LOOK = 2;
+const LAST_LOOK = 3;
 
 /** Where she is at stage `k` of the piece in hand; the clock says when. */
 export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Array {
@@ -169,11 +175,18 @@ export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Ar
   return at;
 }
 
+/** How stage `k` comes by what acts slowly: the end is looked at only where a screw or thruster is just taking hold. */
+function againAt(k: number, s: Scratch): number {
+  if (k === SECOND_LOOK) return AGAIN.MIDDLE;
+  return k === LAST_LOOK && s.stages.straight ? AGAIN.END : AGAIN.NOT;
+}
+
 /** Her rates of change at stage `k`, where setStage has put her. */
 export function setSlope(at: Float64Array, world: World, s: Scratch, k: number): void {
   s.ledger?.begin(k);
-  s.again = k === SECOND_LOOK;
+  s.again = s.slowly ? againAt(k, s) : AGAIN.NOT;
   derivative(s.slopes[k]!, at, world, s, MOMENT[k]!);
+  s.again = AGAIN.NOT;
 }
 
 /** Carries her to the end of the piece in hand by the rates of its four stages. */

@@ -101,6 +101,9 @@ export const NOW_COLUMNS = 8;
 /** Water under her at the step in hand, m: the least, which row of KEEL has it, and the mean depth under the whole of her. */
 export const UNDER = { LEAST: 0, AT: 1, DEPTH: 2 } as const;
 
+/** How a stage comes by what acts slowly: looks at it, takes it from the first look at the middle, goes on from there. */
+export const AGAIN = { NOT: 0, MIDDLE: 1, END: 2 } as const;
+
 /** Moments as a row, s: the step's beginning and length, the length of the piece in hand, the stage's own moment. */
 export const CLOCK = { TIME: 0, STEP: 1, PIECE: 2, STAGE: 3 } as const;
 const CLOCK_COLUMNS = 4;
@@ -111,9 +114,13 @@ export interface Scratch {
   readonly force: Float64Array;
   /** What other boats do to her at the stage in hand: surge, sway, yaw. */
   readonly outside: Float64Array;
-  /** What acts slowly on her, as last looked at; and whether the stage in hand is a second look at the same moment. */
+  /**
+   * What acts slowly on her, as looked at at the start and in the middle of the piece; whether that will do for the rest of
+   * the step's pieces; and how the stage in hand takes it (AGAIN).
+   */
   readonly slow: Float64Array;
-  again: boolean;
+  slowly: boolean;
+  again: number;
   /** Columns RATES: how fast what acts on her can act in the step in hand. */
   readonly rates: Float64Array;
   /** Columns CLOCK. */
@@ -223,8 +230,9 @@ export function makeScratch(world: World): Scratch {
   const s: Scratch = {
     force: new Float64Array(3),
     outside: new Float64Array(3),
-    slow: new Float64Array(3),
-    again: false,
+    slow: new Float64Array(6),
+    slowly: false,
+    again: AGAIN.NOT,
     rates: new Float64Array(2),
     clock: new Float64Array(CLOCK_COLUMNS),
     turn: new Float64Array(TURN_COLUMNS),
