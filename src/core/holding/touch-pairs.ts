@@ -13,7 +13,7 @@ export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
-/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are, how far things ashore had moved when it was made, and how deep a pair has to be for all of it to be noted. */
+/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are, how far things ashore had moved when it was made, how deep a pair has to be for all of it to be noted, and how far things ashore had moved when the faces were set. */
 export const LIST = {
   X: 0,
   Y: 1,
@@ -26,8 +26,9 @@ export const LIST = {
   PIECE: 8,
   MOVED: 9,
   NOTED: 10,
+  FACED: 11,
 } as const;
-const LIST_COLUMNS = 11;
+const LIST_COLUMNS = 12;
 
 /** Columns of a face that is one straight edge: a place on it, and the way out of it; in the place's axes. */
 export const FACE = { X: 0, Y: 1, OUT_X: 2, OUT_Y: 3 } as const;
@@ -76,7 +77,7 @@ export interface TouchScratch {
   readonly pairDepth: Float64Array;
   readonly pairApproach: Float64Array;
   readonly pairEdges: Int32Array;
-  /** Of an element and an outline of which one edge alone can be nearest: 1, and that edge (columns FACE) as the step begins. */
+  /** Of an element and an outline of which one edge alone can be nearest: 1, and that edge (columns FACE). */
   readonly pairFlat: Uint8Array;
   readonly faces: Float64Array;
   readonly edges: Int32Array;
@@ -201,6 +202,7 @@ export function listPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Flo
   list[LIST.Y] = y;
   list[LIST.HEADING] = boat[GROUND.HEADING]!;
   list[LIST.MOVED] = shore.moved[0]!;
+  list[LIST.FACED] = NaN;
   list[LIST.LEAST_GAP] = Infinity;
   list[LIST.RANGE] = Math.max(PAIR_RANGE_M, list[LIST.TRAVEL]! + 3 * IN_HAND_M);
   const range = list[LIST.RANGE]!;

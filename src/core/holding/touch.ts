@@ -254,7 +254,7 @@ function noteSide(
   s.ny[slot] = (y - by) / distance;
 }
 
-/** The one edge pair `k` can meet, as it stands while the step lasts. */
+/** The one edge pair `k` can meet, as it stands now. */
 function setFace(s: TouchScratch, shore: Shore, k: number): void {
   const { faces } = s;
   const { corners, start } = shore;
@@ -270,6 +270,14 @@ function setFace(s: TouchScratch, shore: Shore, k: number): void {
   // To the right of an anticlockwise edge.
   faces[at + FACE.OUT_X] = ey * over;
   faces[at + FACE.OUT_Y] = -ex * over;
+}
+
+/** Sets the faces of the listed pairs, unless they stand where they did. */
+function setFaces(s: TouchScratch, shore: Shore): void {
+  const moved = shore.moved[0]!;
+  if (s.list[LIST.FACED] === moved) return;
+  s.list[LIST.FACED] = moved;
+  for (let k = 0; k < s.pairCount; k++) if (s.pairFlat[k] === 1) setFace(s, shore, k);
 }
 
 /** The same as noteElement where one edge alone can be nearest: its depth, and the rest if it is deeper than NOTED. */
@@ -335,7 +343,6 @@ function openPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Arr
   s.count = Math.min(count, SLOTS - 1);
   for (let k = 0; k < s.pairCount; k++) {
     if (s.pairGap[k]! > far) continue;
-    if (s.pairFlat[k] === 1) setFace(s, shore, k);
     notePair(s, craft, boat, shore, k);
     const depth = s.depth[s.count]!;
     if (depth <= -reach) continue;
@@ -366,6 +373,7 @@ export function lookForTouches(
     listPairs(s, craft, shore, boat);
     pairsHold(s, craft.touch, shore, boat);
   }
+  setFaces(s, shore);
   openPairs(s, craft, shore, boat);
 }
 
