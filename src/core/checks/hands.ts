@@ -1,7 +1,12 @@
 import type { CrewEvent, LineEvent } from '../score';
 import { beatAt, type Finding, type Rule } from './check';
 
-const CREW: ReadonlySet<CrewEvent> = new Set(['not there', 'could not step', 'helm left']);
+const CREW: ReadonlySet<CrewEvent> = new Set([
+  'not there',
+  'could not step',
+  'no way across',
+  'helm left',
+]);
 const LINES: ReadonlySet<LineEvent> = new Set(['not passed', 'not let go', 'left']);
 
 /** An order to hands that came to nothing, since nobody was where it wanted them, or that left the helm alone. */
@@ -22,7 +27,7 @@ export const handsNotThere: Rule = (input, take) =>
         rule: 'hands not there',
         beat: beatAt(take, event.time),
         time: event.time,
-        figure: event.is === 'crew' ? (CREW_KINDS[event.what] ?? 0) : 3,
+        figure: event.is === 'crew' ? (CREW_KINDS[event.what] ?? 0) : NOT_THERE.LINE,
         limit: 0,
         which,
       },
@@ -30,10 +35,11 @@ export const handsNotThere: Rule = (input, take) =>
   });
 
 /** What it was, as the figure of a finding. */
-export const NOT_THERE = { WALKS: 0, STEPS: 1, HELM: 2, LINE: 3 } as const;
+export const NOT_THERE = { WALKS: 0, STEPS: 1, HELM: 2, LINE: 3, ACROSS: 4 } as const;
 
 const CREW_KINDS: Partial<Record<CrewEvent, number>> = {
   'not there': NOT_THERE.WALKS,
   'could not step': NOT_THERE.STEPS,
+  'no way across': NOT_THERE.ACROSS,
   'helm left': NOT_THERE.HELM,
 };

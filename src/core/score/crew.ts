@@ -1,14 +1,12 @@
 import type { IsAboard } from './gates';
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
-import { cos, nearestOnPolygon, Random, sin } from '../math';
+import { cos, Random, sin } from '../math';
 import {
   groundSpeed,
   lineAt,
   lineColumn,
   lineEnd,
   lineNow,
-  othersOf,
-  pointAboard,
   pointOnWater,
   setLineColumn,
   windAt,
@@ -22,6 +20,7 @@ import { Fouling } from './fouling';
 import { workAtLock } from './lock-jobs';
 import { markNow } from './marks';
 import { between, Hand, type Job } from './hand';
+import { footway, waysToStep, type Ashore } from './on-foot';
 import { LineJobs, type Deck } from './line-jobs';
 import {
   LOOKS_S,
@@ -192,23 +191,6 @@ export class Crew implements Deck {
     });
   }
 
-  private gapAt(point: PointOnBoat): number {
-    const here = pointOnWater(this.state, point.x, point.y);
-    const near = { x: 0, y: 0, distance: Infinity };
-    let least = Infinity;
-    for (const { outline } of this.world.obstacles) {
-      if (!outline) continue;
-      nearestOnPolygon(near, outline, here.x, here.y);
-      least = Math.min(least, near.distance);
-    }
-    othersOf(this.world).forEach(({ world }, i) => {
-      const { x, y } = pointAboard(this.state.others[i]!, here.x, here.y);
-      nearestOnPolygon(near, world.craft.spec.hull.deck, x, y);
-      least = Math.min(least, near.distance);
-    });
-    return least;
-  }
-
   private propellerNear(point: PointOnBoat): boolean {
     return this.world.craft.spec.drives.some(
       (drive, i) =>
@@ -216,10 +198,23 @@ export class Crew implements Deck {
     );
   }
 
-  /** Waits until one can step at a point: near enough and slow enough. */
-  private *untilSteppable(hand: Hand, point: PointOnBoat): Generator<number, boolean> {
+  /** Ways on foot from a place ashore to where one could step to or from a point of hers, m. */
+  private waysTo(point: PointOnBoat, from: Ashore): readonly number[] {
+    const here = pointOnWater(this.state, point.x, point.y);
+    return waysToStep(this.world, this.state, from, here, STEP_GAP_M);
+  }
+
+  /** Waits until one can step at a point: near enough, slow enough, and from where one can get to on foot. */
+  private *untilSteppable(
+    hand: Hand,
+    point: PointOnBoat,
+    from: () => Ashore,
+  ): Generator<number, boolean> {
     const deadline = this.now + WAITS_S;
-    while (this.gapAt(point) > STEP_GAP_M || groundSpeed(this.state, this.world) > STEP_SPEED_MPS) {
+    while (
+      this.waysTo(point, from()).length === 0 ||
+      groundSpeed(this.state, this.world) > STEP_SPEED_MPS
+    ) {
       if (this.now >= deadline) {
         this.tellCrew(hand, 'could not step');
         return false;
@@ -238,7 +233,9 @@ export class Crew implements Deck {
   private *stepAshore(hand: Hand, mark: MarkOnPlace): Job {
     if (!hand.at?.aboard) return this.tellCrew(hand, 'not there');
     const { point } = hand.at;
-    if (!(yield* this.untilSteppable(hand, point))) return;
+    // Whatever she lies against will do.
+    const beside = () => pointOnWater(this.state, point.x, point.y);
+    if (!(yield* this.untilSteppable(hand, point, beside))) return;
     const manned = this.helmManned();
     this.leave(hand, { name: '', x: Infinity, y: Infinity });
     const here = pointOnWater(this.state, point.x, point.y);
@@ -255,7 +252,16 @@ export class Crew implements Deck {
       this.tellCrew(hand, 'not there');
       return false;
     }
-    const way = between(markNow(this.state, at.mark), markNow(this.state, mark));
+    const way = footway(
+      this.world,
+      this.state,
+      markNow(this.state, at.mark),
+      markNow(this.state, mark),
+    );
+    if (way === null) {
+      this.tellCrew(hand, 'no way across');
+      return false;
+    }
     yield this.now + way / WALKS_ASHORE_MPS;
     hand.at = { aboard: false, mark };
     this.tellCrew(hand, 'at');
@@ -264,9 +270,12 @@ export class Crew implements Deck {
 
   private *stepAboard(hand: Hand, point: PointOnBoat): Job {
     if (!hand.at || hand.at.aboard) return this.tellCrew(hand, 'not there');
+    const { mark } = hand.at;
+    const from = () => markNow(this.state, mark);
     const here = pointOnWater(this.state, point.x, point.y);
-    yield this.now + between(markNow(this.state, hand.at.mark), here) / WALKS_ASHORE_MPS;
-    if (!(yield* this.untilSteppable(hand, point))) return;
+    const way = Math.min(...this.waysTo(point, from()));
+    yield this.now + (way < Infinity ? way : between(from(), here)) / WALKS_ASHORE_MPS;
+    if (!(yield* this.untilSteppable(hand, point, from))) return;
     hand.at = { aboard: true, point };
     this.tellCrew(hand, 'aboard');
   }

@@ -51,6 +51,7 @@ export type CrewEvent =
   | 'aboard'
   | 'at'
   | 'could not step'
+  | 'no way across'
   | 'not there'
   | 'in danger'
   | 'helm left'

@@ -1,16 +1,13 @@
 import {
   gatesOf,
   headAt,
-  intoLock,
   isShut,
-  IN_LOCK,
   leafSides,
   MADE_M,
   orderLock,
   outOfLock,
   type End,
   type LockOrder,
-  type LockState,
   type Side,
   type SitedLock,
 } from '../locks';
@@ -18,11 +15,10 @@ import type { SimState, World } from '../sim';
 import type { LockEvent } from './events';
 import type { Hand, Job } from './hand';
 import { markNow } from './marks';
+import { spotAt, spotOf, wayOnFoot, type Spot } from './on-foot';
 import { LOOKS_S, WALKS_ASHORE_MPS } from './rigging';
 import type { HandsOrder } from './types';
 
-/** Somebody who works a paddle or a leaf stands so far back from the chamber's edge, m. */
-const STANDS_BACK_M = 1;
 /** So long somebody leans on a gate for the levels to be made, s. */
 const LEANS_FOR_S = 900;
 
@@ -36,35 +32,6 @@ export interface LockSide {
   tellLock(lock: number, what: LockEvent, who: number | null): void;
 }
 
-interface Spot {
-  readonly s: number;
-  readonly t: number;
-}
-
-const endAt = (lock: SitedLock, end: End) => (end === 'upper' ? 0 : lock.lock.length);
-
-function spotOf(sited: SitedLock, end: End, side: Side): Spot {
-  const t = sited.lock.width / 2 + STANDS_BACK_M;
-  return { s: endAt(sited, end), t: side === 'left' ? t : -t };
-}
-
-/**
- * Way on foot between two places beside a lock, m: along its side, and across by gates that stand shut; null where none do.
- */
-export function wayOnFoot(sited: SitedLock, state: LockState, from: Spot, to: Spot): number | null {
-  if (from.t * to.t > 0) {
-    const ds = from.s - to.s;
-    const dt = from.t - to.t;
-    return Math.sqrt(ds * ds + dt * dt);
-  }
-  const ways = (['upper', 'lower'] as const).flatMap((end) => {
-    if (!isShut(sited.lock, state, end)) return [];
-    const at = endAt(sited, end);
-    return [Math.abs(from.s - at) + Math.abs(from.t - to.t) + Math.abs(to.s - at)];
-  });
-  return ways.length > 0 ? Math.min(...ways) : null;
-}
-
 /** Walks to a place by the lock; whoever is at hand is there. */
 function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<number, boolean> {
   if (hand.who === null) return true;
@@ -74,10 +41,7 @@ function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<nu
     return false;
   }
   const here = markNow(at.state, hand.at.mark);
-  const where = new Float64Array(2);
-  intoLock(where, sited, here.x, here.y);
-  const from = { s: where[IN_LOCK.S]!, t: where[IN_LOCK.T]! };
-  const way = wayOnFoot(sited, at.state.locks[lock]!, from, spot);
+  const way = wayOnFoot(sited, at.state.locks[lock]!, spotAt(sited, here), spot);
   if (way === null) {
     at.tellLock(lock, 'no way across', hand.who);
     return false;
@@ -135,12 +99,10 @@ function nearestFirst(
 ): readonly Side[] {
   if (!hand.at || hand.at.aboard) return sides;
   const sited = at.world.gates!.locks[lock]!;
-  const here = markNow(at.state, hand.at.mark);
-  const where = new Float64Array(2);
-  intoLock(where, sited, here.x, here.y);
+  const here = spotAt(sited, markNow(at.state, hand.at.mark));
   const off = (side: Side) => {
     const { s, t } = spotOf(sited, end, side);
-    return Math.abs(where[IN_LOCK.S]! - s) + Math.abs(where[IN_LOCK.T]! - t);
+    return Math.abs(here.s - s) + Math.abs(here.t - t);
   };
   return [...sides].sort((a, b) => off(a) - off(b));
 }

@@ -21,6 +21,10 @@ const HANDS_WORDS: Readonly<Record<number, (who: string) => CheckWords>> = {
     text: `nobody is at the helm while ${who} is away from it`,
     why: 'Orders to wheel and engines wait until they are back. Alone, lead the line to the helm or stop her before.',
   }),
+  [NOT_THERE.ACROSS]: (who) => ({
+    text: `${who} cannot get there on foot`,
+    why: 'One crosses a lock by gates that stand shut. Shut some first, or let somebody on that side do it.',
+  }),
   [NOT_THERE.LINE]: (which) => ({
     text: `the ${which} does not get where it is wanted`,
     why: 'Too far to reach, too much load on it, or nobody there to take it. See when it comes within reach.',

@@ -116,6 +116,8 @@ export function crewTrouble({ what }: CrewEventOf, name: string): string | null 
   switch (what) {
     case 'could not step':
       return `${name} could not step: too far off or too fast`;
+    case 'no way across':
+      return `${name} could not get there: no gates stand shut to walk across by`;
     case 'not there':
       return `${name} was not where the order wanted them`;
     case 'in danger':

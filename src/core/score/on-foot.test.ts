@@ -1,0 +1,116 @@
+import { worldOf } from './input';
+import { beginning } from '../sim';
+import { box } from '../testing/boxes';
+import { LOCK_WALLS, lockAt } from '../testing/locks';
+import { beatOf, inputOf } from '../testing/manoeuvre';
+import { CALM } from '../testing/rig';
+import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
+import { runTake, type Person, type RunInput } from '.';
+import { footway, waysToStep } from './on-foot';
+import { WALKS_ASHORE_MPS } from './rigging';
+
+const NEVER = { is: 'after', seconds: 90 } as const;
+
+/** The sloop, 9 m by 3.4 m, in a chamber of 16 by 6 m that goes south from nought, a hand's breadth off its east wall. */
+function inLock(crew: readonly Person[], rest: Partial<RunInput> = {}): RunInput {
+  const order = hands({ do: 'step aboard', by: 0, point: { name: 'quarter', x: -3, y: 1.5 } });
+  return {
+    ...inputOf([beatOf({ is: 'start' }, [order])], NEVER, {
+      obstacles: LOCK_WALLS,
+      locks: [lockAt()],
+      berth: new Set(LOCK_WALLS.map(({ id }) => id)),
+      start: { x: 1.15, y: -8, heading: 0, speed: 0 },
+      // Laid to it by the wind.
+      weather: { ...CALM, windFrom: -Math.PI / 2, windSpeed: 4 },
+      limit: 100,
+      ...rest,
+    }),
+    ...riggedWith([], crew),
+  };
+}
+
+function worldWith(input: RunInput) {
+  const world = worldOf(input, 10);
+  return { world, state: beginning(world, input.start) };
+}
+
+const crewEvents = (input: RunInput) =>
+  runTake(input).events.flatMap((e) => (e.is === 'crew' ? [{ what: e.what, time: e.time }] : []));
+
+describe('on foot beside a lock', () => {
+  it('the way is straight along a side, and across it goes round by gates that stand shut', () => {
+    const { world, state } = worldWith(inLock([]));
+    const west = { x: -4, y: -4 };
+    expect(footway(world, state, west, { x: -4, y: -14 })).toBeCloseTo(10, 9);
+    // By the upper gates, 4 m along, 8 m across and 4 m back.
+    expect(footway(world, state, west, { x: 4, y: -4 })).toBeCloseTo(16, 9);
+    state.locks[0]!.leaves.fill(1);
+    expect(footway(world, state, west, { x: 4, y: -4 })).toBeNull();
+    expect(footway(world, state, west, { x: -4, y: 3 })).toBeCloseTo(7, 9);
+  });
+
+  it('where no lock is worked it is straight', () => {
+    const { world, state } = worldWith(inLock([], { locks: [] }));
+    expect(footway(world, state, { x: -4, y: -4 }, { x: 4, y: -4 })).toBeCloseTo(8, 9);
+  });
+
+  it('one steps only from the side one can get to: to the wall she lies at, not over her', () => {
+    const { world, state } = worldWith(inLock([]));
+    const quarter = { x: 2.65, y: -11 };
+    const [east] = waysToStep(world, state, { x: 4, y: -11 }, quarter, 0.6);
+    expect(east).toBeCloseTo(1, 1);
+    const [west] = waysToStep(world, state, { x: -4, y: -11 }, quarter, 0.6);
+    expect(west).toBeGreaterThan(15);
+    state.locks[0]!.leaves.fill(1);
+    expect(waysToStep(world, state, { x: -4, y: -11 }, quarter, 0.6)).toEqual([]);
+    // Nothing within a step of her middle.
+    expect(waysToStep(world, state, { x: 4, y: -11 }, { x: 0, y: -11 }, 0.6)).toEqual([]);
+  });
+
+  it('somebody on the far side walks round before they are aboard', () => {
+    const aboardAt = (x: number) =>
+      crewEvents(inLock([ashore('Bo', x, -11)])).find(({ what }) => what === 'aboard')!.time;
+    const near = aboardAt(4);
+    const far = aboardAt(-4);
+    expect(near).toBeLessThan(4);
+    // 5 m down to the lower gates, 7 m over, 5 m back, and no faster than one walks.
+    expect(far - near).toBeGreaterThan(15 / WALKS_ASHORE_MPS - 1);
+    // She swings a little meanwhile, and may have to be waited for.
+    expect(far - near).toBeLessThan(25);
+  });
+
+  it('walks nowhere with every gate open, and says so', () => {
+    const lock = lockAt({ upper: { level: 0, area: Infinity } });
+    lock.begins.leaves.fill(1);
+    lock.begins.leavesTo.fill(1);
+    lock.begins.gates.upper = 1;
+    lock.begins.gates.lower = 1;
+    const input = inLock([ashore('Bo', -4, -11)], { locks: [lock] });
+    expect(crewEvents(input).map(({ what }) => what)).toEqual(['at', 'could not step']);
+    const over = {
+      ...inLock([aboard('Ada', -3, 1.5)], { locks: [lock] }),
+    };
+    const [first] = over.score.beats;
+    const stepped: RunInput = {
+      ...over,
+      score: {
+        ...over.score,
+        beats: [
+          {
+            ...first!,
+            orders: [hands({ do: 'step ashore', by: 0, mark: { name: 'west', x: -4, y: -11 } })],
+          },
+        ],
+      },
+    };
+    expect(crewEvents(stepped).map(({ what }) => what)).toEqual(['at', 'ashore', 'no way across']);
+  });
+
+  it('a thing she lies at and one stands on is walked along, whatever lies between', () => {
+    const pier = box('pier', -9, -30, 9, -20);
+    const { world, state } = worldWith(inLock([], { obstacles: [...LOCK_WALLS, pier] }));
+    state.locks[0]!.leaves.fill(1);
+    const [way] = waysToStep(world, state, { x: -8, y: -21 }, { x: 8, y: -19.8 }, 0.6);
+    expect(way).toBeCloseTo(Math.hypot(16, 1), 6);
+  });
+});
