@@ -4,6 +4,7 @@ export {
   aheadSteeringSpeed,
   asternSteeringSpeed,
   carryFrom,
+  goesOn,
   propWalk,
   secondsToGo,
   steadySpeed,

@@ -128,6 +128,10 @@ export function aheadSteeringSpeed(craft: Craft): number | null {
   return high;
 }
 
+/** Has she gone so far from where she began, m? */
+const gone = (water: OpenWater, way: number) =>
+  Math.sqrt(water.x * water.x + water.y * water.y) >= way;
+
 /** Seconds from rest until she has gone so far ahead, wheel amidships, in calm water, m; null if she has not in `most` seconds. */
 export function secondsToGo(
   craft: Craft,
@@ -137,7 +141,18 @@ export function secondsToGo(
 ): number | null {
   const water = new OpenWater(craft);
   water.engine(1, throttle);
-  return water.until(() => Math.sqrt(water.x * water.x + water.y * water.y) >= way, most)
-    ? water.time
-    : null;
+  return water.until(() => gone(water, way), most) ? water.time : null;
+}
+
+/**
+ * Way she goes on, m, when she is stopped after so many metres from rest ahead at one throttle: neutral for as long as her
+ * gears ask for, then astern at another. Wheel amidships, calm water; null if she does not stop.
+ */
+export function goesOn(craft: Craft, way: number, ahead: number, astern: number): number | null {
+  const water = new OpenWater(craft);
+  water.engine(1, ahead);
+  if (!water.until(() => gone(water, way), LONGEST_S)) return null;
+  const from = water.y;
+  water.engine(-1, astern);
+  return water.until(() => water.ahead <= 0, LONGEST_S) ? water.y - from : null;
 }

@@ -60,7 +60,7 @@ const STRAIGHT = Math.PI / 3;
 const other = (end: End): End => (end === 'upper' ? 'lower' : 'upper');
 
 /** The cleat of a side nearest to amidships, by name and how far ahead; null where she has none there. */
-function cleatOf({ boat, beam }: Setting, side: Side): { name: string; x: number } | null {
+export function cleatOf({ boat, beam }: Setting, side: Side): { name: string; x: number } | null {
   const sign = side === 'starboard' ? 1 : -1;
   const there = boat.points.filter(({ y }) => sign * y > 0.2 * beam);
   if (there.length === 0) return null;

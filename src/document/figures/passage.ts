@@ -18,6 +18,7 @@ import {
 import { letGo } from './line-leads';
 import { leavesFirst, neighbourLines } from './passage-neighbour';
 import { landingLines, setAgainst } from './landing';
+import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
 import { waiting, WAITS_WITHIN_S } from './passage-waiting';
 import { liesInLock, type PassageLie } from './passage-lie';
 import { by, gatesTo, handsOf, making, paddlesOf, wound, type Hands } from './passage-water';
@@ -238,6 +239,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
   const first = before(last);
   const landing = setAgainst(sited, from) === null ? null : landingLines(setting);
   const waits = landing && waiting(lie, hands);
+  const pickUp = pickUpAt(setting, last, hands);
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
   const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
   const overToIt = (turned: number): BeatDocument[] =>
@@ -362,16 +364,22 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
             [steer(along)],
             'neutral',
           ),
-          beat(
-            'clear',
-            'stern clear of the gates: neutral',
-            { is: 'abeam', point: 'stern', mark: out },
-            [engine('neutral')],
-            'astern, stop',
-            240,
-          ),
+          ...(pickUp
+            ? takenUp(setting, last, hands, pickUp, slow!, back!)
+            : [
+                beat(
+                  'clear',
+                  'stern clear of the gates: neutral',
+                  { is: 'abeam', point: 'stern', mark: out },
+                  [engine('neutral')],
+                  'astern, stop',
+                  240,
+                ),
+              ]),
         ],
-        { is: 'after', seconds: tenth(Math.max(6, 0.8 * length)) },
+        pickUp
+          ? { is: 'line', line: LANDING_LINE, state: 'off' }
+          : { is: 'after', seconds: tenth(Math.max(6, 0.8 * length)) },
         60,
         [
           {
@@ -384,6 +392,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
             ...led,
           },
           ...(landing ?? []),
+          ...(pickUp ? [{ ...landingLine(pickUp, setting), ...led }] : []),
           ...(lie.neighbour ? neighbourLines(setting, sited, lie.neighbour) : []),
         ],
       );

@@ -1,0 +1,111 @@
+import { runTake, type Take } from '@/core/score';
+import { draftsOf } from './figures/index';
+import type { ManoeuvreFile } from './manoeuvre';
+import { toRunInput } from './run-input';
+import { demoFile } from './testing/demo';
+
+// Nell through Cobnut Lock with one aboard and one ashore, who is taken up again at the landing beyond.
+
+type Change = (file: ManoeuvreFile) => void;
+
+function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile {
+  const file = structuredClone(demoFile(`nell-${going}-cobnut-lock`));
+  file.limit_s = 1500;
+  file.score.lines = [];
+  file.score.beats = file.score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
+  change(file);
+  return file;
+}
+
+/** With numbers that take her through either way. */
+const FITTED = [0.05, 16.3, 8.1, 0.3, 3];
+
+function written(file: ManoeuvreFile) {
+  const drafts = draftsOf(file, 'through-the-lock');
+  if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+  return drafts.value[0]!.write(FITTED);
+}
+
+function played(file: ManoeuvreFile): Take {
+  const input = toRunInput({ ...file, score: written(file) });
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return runTake(input.value);
+}
+
+const ids = (file: ManoeuvreFile) => written(file).beats.map(({ id }) => id);
+
+/** When something of the crew, or of the lock, was told of, s. */
+const times = (take: Take, is: 'crew' | 'lock', what: string) =>
+  take.events.flatMap((e) => (e.is === is && e.what === what ? [e.time] : []));
+
+describe.each(['up', 'down'] as const)('going %s, whoever worked the lock', (going) => {
+  const take = played(passage(going));
+
+  it('is aboard again at the end, the gates shut and every paddle down behind her', () => {
+    expect(take.goal.every(({ met }) => met)).toBe(true);
+    const [stepped] = times(take, 'crew', 'aboard');
+    expect(stepped).toBeGreaterThan(times(take, 'lock', 'gates open')[0]!);
+    const { lock1Leaf1, lock1Leaf2, lock1Leaf3, lock1Leaf4, lock1Paddle1, lock1Paddle2 } =
+      take.trace;
+    for (const leaf of [lock1Leaf1, lock1Leaf2, lock1Leaf3, lock1Leaf4])
+      expect(leaf!.at(-1)!).toBe(0);
+    for (const paddle of [lock1Paddle1, lock1Paddle2]) expect(paddle!.at(-1)!).toBe(0);
+    expect(take.duration).toBeGreaterThan(stepped!);
+  });
+
+  it('steps over with no gear in, and she still and held by a line', () => {
+    const [stepped] = times(take, 'crew', 'aboard');
+    const { gear, groundSpeed, made2 } = take.trace;
+    const from = Math.floor(10 * (stepped! - 3));
+    for (let i = from; i < 10 * stepped!; i++) expect(gear[i]).toBe(0);
+    expect(groundSpeed[Math.floor(10 * stepped!)]!).toBeLessThan(0.26);
+    expect(made2![Math.floor(10 * stepped!)]!).toBeGreaterThan(1);
+    expect(times(take, 'crew', 'in danger')).toEqual([]);
+  });
+});
+
+describe('the pick-up of a passage', () => {
+  it('is left out where the keeper works the lock, or nobody is left ashore', () => {
+    const alone = passage('up', ({ score }) => {
+      score.crew = score.crew.slice(0, 1);
+    });
+    const keeper = passage('up', ({ score }) => {
+      score.crew = [];
+    });
+    for (const file of [alone, keeper]) {
+      expect(ids(file)).not.toContain('line-ashore');
+      expect(ids(file).at(-1)).toBe('clear');
+    }
+    expect(ids(passage('up')).slice(-5)).toEqual([
+      'clear',
+      'landing',
+      'line-ashore',
+      'held-there',
+      'aboard',
+    ]);
+  });
+
+  it('is left out where there is no landing with rings beyond the gates', () => {
+    const bare = passage('up', ({ place }) => {
+      place.features = place.features.filter(
+        (f) => !(f.kind === 'bollard' && f.name.startsWith('ring above')),
+      );
+    });
+    expect(ids(bare).at(-1)).toBe('clear');
+  });
+
+  it('goes to the side the landing is on: her line, the sheer and the cleat they step over', () => {
+    const here = written(passage('up'));
+    const line = here.lines.find(({ name }) => name === 'line to the landing')!;
+    expect(line.from).toBe('port midship cleat');
+    const sheer = here.beats.find(({ id }) => id === 'clear')!.orders[0]!;
+    const straight = here.beats.find(({ id }) => id === 'straight')!.orders[0]!;
+    if (sheer.do !== 'steer' || straight.do !== 'steer') throw new Error('she is steered');
+    // To port of the lock's own line, and not by much.
+    const over = (straight.heading_deg - sheer.heading_deg + 360) % 360;
+    expect(over).toBeGreaterThan(2);
+    expect(over).toBeLessThan(13);
+    const down = written(passage('down')).lines.find(({ name }) => name === line.name)!;
+    expect(down.from).toBe('starboard midship cleat');
+  });
+});
