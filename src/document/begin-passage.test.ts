@@ -84,7 +84,10 @@ describe('a passage begun', () => {
       if (!input.ok) throw new Error(input.problems[0]!.message);
       const take = runTake({ ...input.value, limit: 2 });
       expect(take.margins.clearance!.distance).toBeGreaterThan(0.3);
-      const walls = at.features.filter(({ id }) => file.berth.includes(id));
+      // A landing beyond the gates as well, where there is one.
+      const hers = at.features.filter(({ id }) => file.berth.includes(id));
+      const walls = hers.filter(({ kind }) => kind !== 'pontoon');
+      expect(hers.length - walls.length).toBe(where === 'cobnut-lock' || going === 'down' ? 1 : 0);
       expect(walls.map(({ kind }) => kind)).toEqual(walls.map(() => 'quay'));
       expect(walls.length).toBe(2);
     }
@@ -224,7 +227,14 @@ describe('a passage written down', () => {
         { name: 'Bo', at: { ashore: 'west bollard 2' }, pull_N: 300, throws_m: 8 },
       ];
       const alone = written(file);
-      const orders = (score: typeof alone) => score.beats.flatMap((beat) => beat.orders);
+      // Until she is out: what comes after is taking Bo up again (begin-pickup.test.ts).
+      const orders = (score: typeof alone) =>
+        score.beats
+          .slice(
+            0,
+            score.beats.findIndex(({ id }) => id === 'clear'),
+          )
+          .flatMap((beat) => beat.orders);
       expect(orders(alone).some((order) => order.do === 'signal')).toBe(false);
       const shared = written({ ...file, score: { ...file.score, crew } });
       const wound = orders(shared).filter((o) => o.do === 'signal' || o.do === 'paddle');
@@ -245,7 +255,8 @@ describe('a passage written down', () => {
           expect(opened.filter(({ paddle }) => paddle === name).at(-1)!.to).toBe(1);
         expect(orders(score).some((o) => o.do === 'tend' && o.how === 'fast')).toBe(false);
         const gates = orders(score).flatMap((o) => (o.do === 'gates' ? [`${o.end} ${o.to}`] : []));
-        expect(gates).toEqual(
+        // One person opens one leaf after the other.
+        expect([...new Set(gates)]).toEqual(
           going === 'up' ? ['lower shut', 'upper open'] : ['upper shut', 'lower open'],
         );
       }

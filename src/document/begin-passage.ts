@@ -47,7 +47,7 @@ const LIMIT_S = 900;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
 /** As many things as a manoeuvre can say she lies against. */
-const MOST_WALLS = 12;
+const MOST_BERTH = 12;
 
 /** Where she comes from to the gates, with clear water all the way there; null where there is none. */
 function startBefore(
@@ -112,7 +112,28 @@ function wallsOf(place: Place, sites: readonly SitedLock[]): string[] {
     });
     return near ? [f.id] : [];
   });
-  return walls.slice(0, MOST_WALLS);
+  return walls;
+}
+
+/** A landing beyond the gates lies so far on at the most, and so far off the lock's side, m. */
+const LANDING_ON_M = [8, 16, 24, 32];
+const LANDING_OFF_M = 8;
+
+/** Ids of landings beyond the gates she leaves by: there she takes up whoever worked the lock. */
+function landingsOf(place: Place, sited: SitedLock, leaves: 'upper' | 'lower'): string[] {
+  const { length, width } = sited.lock;
+  const along = LANDING_ON_M.map((on) =>
+    outOfLock(sited, leaves === 'upper' ? -on : length + on, 0),
+  );
+  return place.features.flatMap((f) => {
+    if (f.kind !== 'pontoon') return [];
+    const flat = Float64Array.from(f.outline_m.flat());
+    const near = along.some(({ x, y }) => {
+      nearestOnPolygon(nearest, flat, x, y);
+      return nearest.distance < width / 2 + LANDING_OFF_M;
+    });
+    return near ? [f.id] : [];
+  });
 }
 
 /** The lock where it lies, if it is known which way is up-stream. */
@@ -198,12 +219,17 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
       path: 'boat',
       message: `there is no clear water to come from to the ${set} gates of '${lock.name}' for a boat of ${length_m} by ${beam_m} m; take a smaller boat, or see what is drawn there`,
     });
+  const leaves = going === 'up' ? 'upper' : 'lower';
+  const sites = [sited, ...(last === lock ? [] : sitedWith(last, set, below))];
   const file: ManoeuvreFile = {
     ...begun(wish),
     conditions,
     start,
-    goal: { is: 'through', lock: last.name, by: going === 'up' ? 'upper' : 'lower' },
-    berth: wallsOf(place, [sited, ...(last === lock ? [] : sitedWith(last, set, below))]),
+    goal: { is: 'through', lock: last.name, by: leaves },
+    berth: [...wallsOf(place, sites), ...landingsOf(place, sites.at(-1)!, leaves)].slice(
+      0,
+      MOST_BERTH,
+    ),
     // The other chamber of a staircase as it has to be: full above her, empty below.
     locks: through.map(({ name }) => ({
       lock: name,

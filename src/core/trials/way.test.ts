@@ -11,16 +11,18 @@ describe.each(['quince', 'tamarack-nell', 'brisling'])(
       const speed = steadySpeed(craft, 1, 0.1);
       const stop = stopFrom(craft, speed, 0.4)!;
       const pause = Math.max(...craft.spec.drives.map(({ neutralPause }) => neutralPause));
-      const on = goesOn(craft, 40 * length, 0.1, 0.4)!;
+      const { distance: on, turned } = goesOn(craft, 40 * length, 0.1, 0.4)!;
+      // The same way round, as her screw walks.
+      if (Math.abs(stop.turned) > 0.02) expect(turned * stop.turned).toBeGreaterThan(0);
       expect(on).toBeGreaterThan(0.95 * stop.distance);
       expect(on).toBeLessThan(1.1 * (stop.distance + pause * speed));
     });
 
     it('is less the shorter she has been under way, and the harder she is stopped', () => {
-      const on = [0.3, 1, 3].map((lengths) => goesOn(craft, lengths * length, 0.1, 0.4)!);
+      const on = [0.3, 1, 3].map((lengths) => goesOn(craft, lengths * length, 0.1, 0.4)!.distance);
       expect(on[0]!).toBeLessThan(on[1]!);
       expect(on[1]!).toBeLessThan(on[2]!);
-      expect(goesOn(craft, length, 0.1, 0.8)!).toBeLessThan(on[1]!);
+      expect(goesOn(craft, length, 0.1, 0.8)!.distance).toBeLessThan(on[1]!);
     });
   },
 );

@@ -145,14 +145,21 @@ export function secondsToGo(
 }
 
 /**
- * Way she goes on, m, when she is stopped after so many metres from rest ahead at one throttle: neutral for as long as her
- * gears ask for, then astern at another. Wheel amidships, calm water; null if she does not stop.
+ * How far she goes on, m, and turns, rad to starboard, when she is stopped after so many metres from rest ahead at one
+ * throttle: neutral for as long as her gears ask for, then astern at another. Wheel amidships, calm water; null if she
+ * does not stop.
  */
-export function goesOn(craft: Craft, way: number, ahead: number, astern: number): number | null {
+export function goesOn(
+  craft: Craft,
+  way: number,
+  ahead: number,
+  astern: number,
+): Pick<Stop, 'distance' | 'turned'> | null {
   const water = new OpenWater(craft);
   water.engine(1, ahead);
   if (!water.until(() => gone(water, way), LONGEST_S)) return null;
-  const from = water.y;
+  const from = { y: water.y, heading: water.heading };
   water.engine(-1, astern);
-  return water.until(() => water.ahead <= 0, LONGEST_S) ? water.y - from : null;
+  if (!water.until(() => water.ahead <= 0, LONGEST_S)) return null;
+  return { distance: water.y - from.y, turned: water.heading - from.heading };
 }

@@ -69,3 +69,48 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     expect(take.trace.groundSpeed[at]!).toBeLessThan(0.35);
   });
 });
+
+describe('crew taken up over the stern', () => {
+  /** Ottoline, who is to lie with her stern to the quay, in a light wind; somebody waits at the ring there. */
+  function sternTo(): ManoeuvreFile {
+    const file = structuredClone(demoFile('stern-to-before-supper'));
+    const { goal, score, conditions } = file;
+    if (goal.is !== 'lie') throw new Error('she comes to lie there');
+    score.lines = [];
+    score.beats = score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
+    score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
+    score.crew = [ISA, hand('Tove', { ashore: goal.mark })];
+    conditions.wind.speed_mps = 2;
+    return file;
+  }
+
+  it('is laid out astern where her stern is to lie to it, and refused for who cannot back there', () => {
+    expect(unfit(sternTo(), 'aboard')).toBeNull();
+    const bowIn = sternTo();
+    if (bowIn.goal.is !== 'lie') throw new Error('she comes to lie there');
+    bowIn.goal.heading_deg = (bowIn.goal.heading_deg + 180) % 360;
+    expect(unfit(bowIn, 'aboard')).toBe('she is to lie with her bow in');
+  });
+
+  it('fitted she lies still with her stern within a step, in neutral, and they come aboard there', () => {
+    const file = sternTo();
+    let found = null;
+    for (const told of propose(file, 'crew-aboard')) {
+      if (!told.ok) throw new Error(JSON.stringify(told.problems));
+      found = told.value;
+    }
+    expect(found!.wayOut!.none).toBe(0);
+    const input = toRunInput({ ...file, score: found!.score });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    const stepped = take.events.find((e) => e.is === 'crew' && e.what === 'aboard')!;
+    const at = Math.min(take.trace.time.length - 1, Math.floor(10 * stepped.time));
+    expect(take.trace.gear[at]).toBe(0);
+    expect(take.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
+    if (stepped.is !== 'crew') throw new Error('somebody stepped');
+    // Over the stern: well abaft her middle, on the centre line.
+    expect(stepped.x).toBeLessThan(-0.35 * input.value.boat.hull.length);
+    expect(Math.abs(stepped.y)).toBeLessThan(0.1);
+  });
+});

@@ -2,7 +2,7 @@ import { gatesOf, intoLock, IN_LOCK, type Side as Hand } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
 import { goesOn } from '@/core/trials';
 import { degrees } from '../fields';
-import type { BeatDocument, OrderDocument } from '../score';
+import type { BeatDocument, OrderDocument, SimpleCue } from '../score';
 import { reversed } from './arrive';
 import type { Side } from './berths';
 import type { LineDocument } from '../rigging';
@@ -20,11 +20,14 @@ export interface PickUp {
   /** Who stands ashore, by name. */
   readonly who: readonly string[];
   readonly side: Side;
+  /** The side of the lock the landing is on. */
+  readonly hand: Hand;
   /** The cleat her line leads from, and they step over; the ring it goes to. */
   readonly cleat: string;
   readonly ring: string;
-  /** Her heading as she sheers over to the landing, and then along it. */
+  /** How far she turns to come over to the landing, unless her screw turns her as she is stopped. */
   readonly sheer: number;
+  /** Her heading along it. */
   readonly heading: number;
   /** How far off the landing's edge she passes if she keeps to the lock's middle line. */
   readonly over: number;
@@ -44,7 +47,12 @@ const ALONG = Math.PI / 6;
 /** She sheers over by so much of what she is off, at no more than this, and goes on so far for it, in her lengths: hauled in for the rest. */
 const SHEERS_SHARE = 0.6;
 const MOST_SHEER = Math.PI / 15;
+/** Stopped she lies no further across the water than this: it may be narrow. */
+const ENDS_ACROSS = Math.PI / 45;
 const RUN_LENGTHS = 0.7;
+/** Throttles she comes out and is stopped with, as the figure begins with them. */
+const SLOWLY = 0.05;
+const FIRMLY = 0.35;
 /** So long the gates, the paddles and the walk may take, s. */
 const STEPS_WITHIN_S = 420;
 const MOST_WHO = 4;
@@ -100,9 +108,13 @@ function onSide(
   const cleat = cleatOf(setting, side);
   if (!cleat) return null;
   const rings = ringsOn(setting, lie, hand);
-  // Abreast of it her stern is clear of the gates, and she has come over.
-  const run = Math.max(sweep(lie), RUN_LENGTHS * length);
-  const ring = rings.find(({ beyond }) => beyond >= length / 2 + cleat.x + run);
+  // Abreast of it her stern is clear of the gates; she has come over, and been stopped, where the landing is long enough.
+  const amid = length / 2 + cleat.x;
+  const stops = goesOn(setting.craft, lie.ahead + 1.5 * length, SLOWLY, FIRMLY)?.distance ?? 0;
+  const run = Math.max(sweep(lie), RUN_LENGTHS * length, stops + 0.3 * length);
+  const ring =
+    rings.find(({ beyond }) => beyond >= amid + run) ??
+    rings.findLast(({ beyond }) => beyond >= amid + sweep(lie));
   if (!ring) return null;
   const next = nearestTo(
     rings.filter((one) => one !== ring),
@@ -111,14 +123,14 @@ function onSide(
   const [a, b] = next && next.beyond < ring.beyond ? [next, ring] : [ring, next];
   const heading = b ? atan2(b.x - a.x, b.y - a.y) : lie.along;
   const over = Math.max(0, ring.off - BACK_M - beam / 2);
-  const goes = ring.beyond - length / 2 - cleat.x;
-  const sheer = Math.min(MOST_SHEER, atan2(SHEERS_SHARE * over, goes));
+  const goes = ring.beyond - amid;
   return {
     who,
     side,
+    hand,
     cleat: cleat.name,
     ring: ring.name,
-    sheer: lie.along + (side === 'starboard' ? sheer : -sheer),
+    sheer: Math.min(MOST_SHEER, atan2(SHEERS_SHARE * over, goes)),
     heading: Math.abs(wrapHalfTurn(heading - lie.along)) < ALONG ? heading : lie.along,
     over,
     way: lie.ahead + ring.beyond + length / 2 - cleat.x,
@@ -158,6 +170,7 @@ export function takenUp(
     to: 'aboard',
     at: pickUp.cleat,
   }));
+  const across = pickUp.who.map((name): SimpleCue => ({ is: 'crew', who: name, where: 'aboard' }));
   const tended = (how: 'haul' | 'keep'): OrderDocument => ({
     do: 'tend',
     after_s: 0,
@@ -167,7 +180,12 @@ export function takenUp(
     winch: false,
     ...by(hands.aboard),
   });
-  const on = goesOn(setting.craft, pickUp.way, twentieth(slow), twentieth(back)) ?? 0;
+  const stops = goesOn(setting.craft, pickUp.way, twentieth(slow), twentieth(back));
+  const on = stops?.distance ?? 0;
+  const toIt = pickUp.side === 'starboard' ? 1 : -1;
+  // Her screw turns her as she stops: towards it, her stern would go out to the other bank.
+  const turned = Math.max(0, toIt * (stops?.turned ?? 0));
+  const sheer = toIt * Math.max(-MOST_SHEER, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
   const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
   const stop = Math.sqrt(on * on + off * off);
   return [
@@ -175,7 +193,7 @@ export function takenUp(
       'clear',
       'stern clear: sheer over to the landing',
       { is: 'abeam', point: 'stern', mark: `${sited.name}, ${to} gates` },
-      [steer(compassOf(degrees(pickUp.sheer)))],
+      [steer(compassOf(degrees(lie.along + sheer)))],
       'neutral, straight on',
       240,
     ),
@@ -228,10 +246,7 @@ export function takenUp(
     beat(
       'aboard',
       `${names} aboard: line home`,
-      {
-        is: 'all',
-        of: pickUp.who.map((name) => ({ is: 'crew', who: name, where: 'aboard' })),
-      },
+      across.length === 1 ? across[0]! : { is: 'all', of: across },
       [call('all aboard; nobody near the propeller'), letGo(LANDING_LINE, 0, hands.aboard)],
       'hold on; bring her closer, no jumping',
       STEPS_WITHIN_S,

@@ -1,4 +1,4 @@
-import type { Paddle } from '@/core/locks';
+import { leafSides, type End, type Paddle, type Side } from '@/core/locks';
 import type { Person } from '@/core/score';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
 import { beat, tenth } from './draft';
@@ -33,7 +33,7 @@ export const paddlesOf = (lie: PassageLie): readonly Paddle[] => paddlesAt(lie, 
 /** Those of either end, in that order. */
 export function paddlesAt(
   { sited, wall }: Pick<PassageLie, 'sited' | 'wall'>,
-  at: 'upper' | 'lower',
+  at: End,
 ): readonly Paddle[] {
   const there = sited.lock.paddles.filter(({ end }) => end === at);
   return [...there].sort((a, b) => Number(b.side === wall) - Number(a.side === wall));
@@ -133,15 +133,28 @@ export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
 
 export const gatesTo = (
   { sited }: PassageLie,
-  end: 'upper' | 'lower',
+  end: End,
   to: 'open' | 'shut',
   hands: Hands,
+  leaf: Side | 'both' = 'both',
 ): OrderDocument => ({
   do: 'gates',
   after_s: 0,
   lock: sited.name,
   end,
-  leaf: 'both',
+  leaf,
   to,
   ...by(hands.ashore),
 });
+
+/**
+ * The gates ahead opened to her. By one who has to be on one side of the lock afterwards the leaf of that side comes last:
+ * with one of two open there is no way across but round by the other gates.
+ */
+export function opened(lie: PassageLie, hands: Hands, last: Side | null): OrderDocument[] {
+  const { sited, to } = lie;
+  if (last === null || leafSides(sited.lock, to).length === 1)
+    return [gatesTo(lie, to, 'open', hands)];
+  const first: Side = last === 'left' ? 'right' : 'left';
+  return [gatesTo(lie, to, 'open', hands, first), gatesTo(lie, to, 'open', hands, last)];
+}

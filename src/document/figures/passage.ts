@@ -1,4 +1,4 @@
-import { gatesOf, lineLength, type Paddle } from '@/core/locks';
+import { gatesOf, lineLength, type Paddle, type Side } from '@/core/locks';
 import { degrees } from '../fields';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
 import { hardest, reversed } from './arrive';
@@ -21,7 +21,16 @@ import { landingLines, setAgainst } from './landing';
 import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
 import { waiting, WAITS_WITHIN_S } from './passage-waiting';
 import { liesInLock, type PassageLie } from './passage-lie';
-import { by, gatesTo, handsOf, making, paddlesOf, wound, type Hands } from './passage-water';
+import {
+  by,
+  gatesTo,
+  handsOf,
+  making,
+  opened,
+  paddlesOf,
+  wound,
+  type Hands,
+} from './passage-water';
 import type { Setting } from './setting';
 
 const LINE = 'centre line';
@@ -35,9 +44,9 @@ const BOTH_ENDS = ['bow', 'stern'] as const;
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
 
-/** Held by her line, the gates shut behind, the water made, the gates ahead open. */
-function locked(lie: PassageLie, hands: Hands): BeatDocument[] {
-  const { sited, going, from, to } = lie;
+/** Held by her line, the gates shut behind, the water made, the gates ahead open: that of a side last, if it matters. */
+function locked(lie: PassageLie, hands: Hands, last: Side | null = null): BeatDocument[] {
+  const { sited, going, from } = lie;
   const leaves = gatesOf(sited.lock, from).kind === 'single' ? 'gate' : 'gates';
   return [
     beat(
@@ -66,7 +75,7 @@ function locked(lie: PassageLie, hands: Hands): BeatDocument[] {
       'open',
       'level: the gates ahead',
       { is: 'lock', lock: sited.name, state: `level ${beyond(lie)}` },
-      [gatesTo(lie, to, 'open', hands)],
+      opened(lie, hands, last),
       'the gates stay shut, paddles down',
       900,
     ),
@@ -240,6 +249,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
   const landing = setAgainst(sited, from) === null ? null : landingLines(setting);
   const waits = landing && waiting(lie, hands);
   const pickUp = pickUpAt(setting, last, hands);
+  const landingSide = pickUp?.hand ?? null;
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
   const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
   const overToIt = (turned: number): BeatDocument[] =>
@@ -314,7 +324,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
           ),
           ...overToIt(turned!),
           ...stopped(setting, lie, hands, stop!, back!),
-          ...locked(lie, hands),
+          ...locked(lie, hands, lies.length === 1 ? landingSide : null),
           ...lies
             .slice(1)
             .flatMap((chamber, i) =>
@@ -340,7 +350,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
                     'astern, stop',
                   ),
                   ...stopped(setting, chamber, hands, nextStop!, back!),
-                  ...locked(chamber, hands),
+                  ...locked(chamber, hands, chamber === last ? landingSide : null),
                 ],
                 i + 2,
               ),

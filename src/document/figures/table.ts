@@ -118,6 +118,12 @@ function comes(s: Setting): string | null {
     : null;
 }
 
+/** Is she to lie with her stern to it? */
+function sternTo(s: Setting): boolean {
+  const { point } = lieOf(s);
+  return point.x < -0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam;
+}
+
 const comesAlong = (s: Setting) =>
   lies(s) ??
   atBerth(s) ??
@@ -126,6 +132,19 @@ const comesAlong = (s: Setting) =>
 
 const free = (s: Setting) =>
   s.input.berth.size === 0 ? null : 'it is for open water; this manoeuvre ends at a berth';
+
+/** Crew across where she comes to lie: her side to it, or her stern. */
+const crossing = (to: 'ashore' | 'aboard'): Figure => ({
+  unfit: (s) =>
+    lies(s) ??
+    atBerth(s) ??
+    (sternTo(s) ? unfitSlip(s, false) : comesAlong(s)) ??
+    nobodySteps(s, to),
+  drafts: (s) =>
+    (sternTo(s) ? [swungIn(s), backedIn(s)] : [angledIn(s, false), turnedIn(s)]).map((base) =>
+      crewed(s, base, to),
+    ),
+});
 
 const both = (draft: (side: 1 | -1) => Draft): readonly Draft[] => [draft(1), draft(-1)];
 
@@ -291,14 +310,8 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     unfit: (s) => lies(s) ?? noBuoy(s),
     drafts: (s) => [pickedUp(s)],
   },
-  'crew-ashore': {
-    unfit: (s) => comesAlong(s) ?? nobodySteps(s, 'ashore'),
-    drafts: (s) => [angledIn(s, false), turnedIn(s)].map((base) => crewed(s, base, 'ashore')),
-  },
-  'crew-aboard': {
-    unfit: (s) => comesAlong(s) ?? nobodySteps(s, 'aboard'),
-    drafts: (s) => [angledIn(s, false), turnedIn(s)].map((base) => crewed(s, base, 'aboard')),
-  },
+  'crew-ashore': crossing('ashore'),
+  'crew-aboard': crossing('aboard'),
   'through-the-lock': {
     unfit: (s) => passes(s) ?? noPassage(s),
     drafts: throughTheLock,

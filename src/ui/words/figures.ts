@@ -110,15 +110,15 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   ],
   'crew-ashore': [
     'Crew ashore at a landing',
-    'stopped close by in neutral, then whoever goes ashore steps across: nobody jumps, no propeller turns near them',
+    'alongside or stern to it, stopped close by in neutral; whoever goes ashore steps across: nobody jumps, no propeller turns near them',
   ],
   'crew-aboard': [
     'Crew picked up at a landing',
-    'stopped close by in neutral, whoever waits ashore steps aboard where she is nearest, before any gear goes in',
+    'alongside or stern to it, stopped close by in neutral; whoever waits ashore steps aboard there before any gear goes in',
   ],
   'through-the-lock': [
     'Through the lock',
-    'from the landing or in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again',
+    'from the landing or in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again; whoever worked it is taken up at the landing beyond',
   ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
