@@ -14,7 +14,9 @@ describe('what the second seat does of a score', () => {
   it('is all that is not the helm’s', () => {
     const orders = [...nell.score.beats, ...shared.score.beats].flatMap((beat) => beat.orders);
     const crew = new Set(orders.filter(isForCrew).map((order) => order.do));
-    expect(crew).toEqual(new Set(['pass', 'tend', 'letGo', 'paddle', 'gates', 'signal', 'other']));
+    expect(crew).toEqual(
+      new Set(['pass', 'tend', 'letGo', 'paddle', 'gates', 'signal', 'other', 'step']),
+    );
     const helm = new Set(orders.filter((order) => !isForCrew(order)).map((order) => order.do));
     for (const one of helm) expect(['steerFor', 'steer', 'engine', 'call', 'wheel']).toContain(one);
   });
