@@ -44,12 +44,12 @@ const BACK_M = 0.4;
 const ASIDE_M = 8;
 /** A landing runs on along the lock's own line within this. */
 const ALONG = Math.PI / 6;
-/** She sheers over by so much of what she is off, at no more than this, and goes on so far for it, in her lengths: hauled in for the rest. */
+/** She sheers over by so much of what she is off, and goes on so far for it, in her lengths: hauled in for the rest. */
 const SHEERS_SHARE = 0.6;
-const MOST_SHEER = Math.PI / 15;
-/** Stopped she lies no further across the water than this: it may be narrow. */
-const ENDS_ACROSS = Math.PI / 45;
 const RUN_LENGTHS = 0.7;
+/** Stopped she lies no further across the water than this: it may be narrow. For that she is turned away by no more than this before. */
+const ENDS_ACROSS = Math.PI / 45;
+const MOST_AWAY = Math.PI / 15;
 /** Throttles she comes out and is stopped with, as the figure begins with them. */
 const SLOWLY = 0.05;
 const FIRMLY = 0.35;
@@ -130,7 +130,7 @@ function onSide(
     hand,
     cleat: cleat.name,
     ring: ring.name,
-    sheer: Math.min(MOST_SHEER, atan2(SHEERS_SHARE * over, goes)),
+    sheer: atan2(SHEERS_SHARE * over, goes),
     heading: Math.abs(wrapHalfTurn(heading - lie.along)) < ALONG ? heading : lie.along,
     over,
     way: lie.ahead + ring.beyond + length / 2 - cleat.x,
@@ -185,7 +185,7 @@ export function takenUp(
   const toIt = pickUp.side === 'starboard' ? 1 : -1;
   // Her screw turns her as she stops: towards it, her stern would go out to the other bank.
   const turned = Math.max(0, toIt * (stops?.turned ?? 0));
-  const sheer = toIt * Math.max(-MOST_SHEER, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
+  const sheer = toIt * Math.max(-MOST_AWAY, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
   const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
   const stop = Math.sqrt(on * on + off * off);
   return [

@@ -1,0 +1,42 @@
+import { App } from './support/app';
+import { violations } from './support/axe';
+
+// Whoever worked a lock comes aboard again, and the score waits for it; a boat that hangs in one is told of where one looks.
+
+const app = App.forTests();
+const margins = () => app.page.margins();
+
+it('the line comes home once she who worked the lock is aboard, and not before', async () => {
+  await app.page.open('nell-up-cobnut-lock');
+  await app.page.until('done', margins, (t) => t.includes('Done'));
+  await app.page.openBeat(15);
+  const form = 'form[aria-label="Beat 15"]';
+  const asked = await app.page.text(form);
+  expect(asked).toMatch(/one of the crew is.*Wren.*aboard/s);
+  expect(asked).toContain('line to the landing');
+  expect(await violations(app.driver)).toEqual([]);
+  // Ashore she is from the start: the line is let go at once, and nobody shuts up behind.
+  await app.page.choose('Is', 'ashore');
+  const left = await app.page.until('shorter', margins, (t) =>
+    /^(Done|Missed)[^]*\b1[12]:\d\d long/.test(t),
+  );
+  expect(left).not.toContain('14:0');
+  await app.page.choose('Is', 'aboard');
+  await app.page.until('as it was', margins, (t) => t.includes('14:05 long'));
+}, 120_000);
+
+it('a tempting way hangs her on the cill: outcome, event and the alert over the section say so', async () => {
+  await app.page.open('nell-down-cobnut-lock');
+  await app.page.until('done', margins, (t) => t.includes('Done'));
+  await app.page.press("//button[normalize-space()='Play it against this take']");
+  const hung = await app.page.until('hung', margins, (t) => t.includes('Hung up'));
+  expect(hung).toContain('paddles down at once');
+  await app.page.press("//button[contains(., 'she hangs on the cill')]");
+  const alert = await app.page.until(
+    'alert',
+    () => app.page.text('section[aria-label$="long section"] [role=alert]'),
+    (t) => t.includes('over the cill'),
+  );
+  expect(alert).toContain('fill again');
+  expect(await violations(app.driver)).toEqual([]);
+}, 120_000);
