@@ -12,6 +12,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
   const file = structuredClone(demoFile(`nell-${going}-cobnut-lock`));
   file.limit_s = 1500;
   file.score.lines = [];
+  file.score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
   file.score.beats = file.score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
   change(file);
   return file;

@@ -82,10 +82,12 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
     expect(there.legs.map(({ lee }) => lee)).toEqual(
       here.legs.map(({ lee }) => (lee === null ? null : (other[lee] ?? lee))),
     );
+    // Ten minutes of touches in a chamber make millimetres of a last bit: see the invariances of takes.
+    const digits = (base.locks ?? []).length > 0 ? 2 : 3;
     const room = (b: Brief, side: string) => b.able?.turns.find((t) => t.side === side)?.room ?? 0;
-    expect(room(there, 'port')).toBeCloseTo(room(here, 'starboard'), 3);
-    expect(room(there, 'starboard')).toBeCloseTo(room(here, 'port'), 3);
-    expect(there.able?.stop?.turned ?? 0).toBeCloseTo(-(here.able?.stop?.turned ?? 0), 4);
+    expect(room(there, 'port')).toBeCloseTo(room(here, 'starboard'), digits);
+    expect(room(there, 'starboard')).toBeCloseTo(room(here, 'port'), digits);
+    expect(there.able?.stop?.turned ?? 0).toBeCloseTo(-(here.able?.stop?.turned ?? 0), digits + 1);
     expect(there.berthed?.lines.map(({ line }) => line)).toEqual(
       here.berthed?.lines.map(({ line }) => line),
     );
