@@ -111,10 +111,16 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     '-push.along * sited.north - push',
   ),
   core(
-    'score/lock-jobs.ts',
+    'score/on-foot.ts',
     'people walk on water',
     'if (!isShut(sited.lock, state, end)) return [];',
     '',
+  ),
+  core(
+    'score/on-foot.ts',
+    'people step aboard over the water of a lock',
+    'between(from, to) : footway(world, state, from, to);',
+    'between(from, to) : between(from, to);',
   ),
   core(
     'score/lock-watch.ts',
