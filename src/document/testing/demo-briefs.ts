@@ -82,12 +82,16 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
     expect(there.legs.map(({ lee }) => lee)).toEqual(
       here.legs.map(({ lee }) => (lee === null ? null : (other[lee] ?? lee))),
     );
-    // Ten minutes of touches in a chamber make millimetres of a last bit: see the invariances of takes.
-    const digits = (base.locks ?? []).length > 0 ? 2 : 3;
+    // Exactly mirrored she is for some minutes; after ten of touches in a chamber a last bit has become a centimetre, and where
+    // she has most room to turn is another place by then.
+    const locked = (base.locks ?? []).length > 0;
+    const alike = (a: number, b: number, within: number) =>
+      expect(Math.abs(a - b)).toBeLessThan(within);
     const room = (b: Brief, side: string) => b.able?.turns.find((t) => t.side === side)?.room ?? 0;
-    expect(room(there, 'port')).toBeCloseTo(room(here, 'starboard'), digits);
-    expect(room(there, 'starboard')).toBeCloseTo(room(here, 'port'), digits);
-    expect(there.able?.stop?.turned ?? 0).toBeCloseTo(-(here.able?.stop?.turned ?? 0), digits + 1);
+    alike(room(there, 'port'), room(here, 'starboard'), locked ? 0.2 : 5e-4);
+    alike(room(there, 'starboard'), room(here, 'port'), locked ? 0.2 : 5e-4);
+    const turned = (b: Brief) => b.able?.stop?.turned ?? 0;
+    alike(turned(there), -turned(here), locked ? 0.01 : 5e-5);
     expect(there.berthed?.lines.map(({ line }) => line)).toEqual(
       here.berthed?.lines.map(({ line }) => line),
     );
