@@ -82,7 +82,7 @@ describe('a sheet in words', () => {
 
   it('leaves out engine and wheel for a boat that is towed', () => {
     const names = sheetSections(barge, 30, KN).map(({ name }) => name);
-    expect(names).toEqual(['Way', 'In wind, let go beam on, engine in neutral']);
+    expect(names).toEqual(['Way', 'In wind, let go beam on']);
     expect(find(sheetSections(barge, 30, KN), /^Carry from/).figure).toMatch(/ L$/);
   });
 });

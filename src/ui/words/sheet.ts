@@ -174,7 +174,8 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
   }
   const abeam = sheet.drifts.filter((d) => Math.abs(d.began - Math.PI / 2) < 0.01);
   sections.push({
-    name: 'In wind, let go beam on, engine in neutral',
+    // Without an engine there is none to be in neutral.
+    name: `In wind, let go beam on${walk ? ', engine in neutral' : ''}`,
     rows: abeam.map((d) =>
       row(
         `${knots(d.wind)} of wind`,
