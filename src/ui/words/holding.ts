@@ -6,6 +6,8 @@ import { boatSpeed, distance, force, type Units } from './units';
 /** Less than this is no move worth a word, m and degrees. */
 const STAYS_M = 0.15;
 const STAYS_DEG = 1.5;
+/** Slower than this rounds to no speed at all, m/s. */
+const SHOWN_MPS = 0.025;
 
 /** "She settles 0.4 m to starboard, bow 3° to port." */
 export function settlesText(
@@ -25,8 +27,11 @@ export function settlesText(
       : [`bow ${Math.round(Math.abs(degrees))}° to ${degrees < 0 ? 'port' : 'starboard'}`]),
   ];
   const where = parts.length > 0 ? parts.join(', ') : 'where she lies';
-  if (moving > 0)
-    return `After two minutes she is ${where}, and still moves at ${boatSpeed(moving, units)}.`;
+  if (moving > 0) {
+    // What rounds to nothing is not told as a speed.
+    const how = moving < SHOWN_MPS ? 'swings a little' : `moves at ${boatSpeed(moving, units)}`;
+    return `After two minutes she is ${where}, and still ${how}.`;
+  }
   return `She settles ${where}.`;
 }
 
