@@ -16,7 +16,8 @@ import {
   type Draft,
 } from './draft';
 import { letGo } from './line-leads';
-import { leavesFirst, neighbourLines } from './passage-neighbour';
+import { neighbourLines } from './passage-neighbour';
+import { before, tendsToo, TURNS, wide } from './passage-sharing';
 import { landingLines, setAgainst } from './landing';
 import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
 import { waiting, WAITS_WITHIN_S } from './passage-waiting';
@@ -36,11 +37,8 @@ import type { Setting } from './setting';
 const LINE = 'centre line';
 /** Her line goes ashore before the gates shut; the helm waits so long for a throw to hold, s. */
 const LINE_ON_S = 90;
-/** Turns it is held by: taken in as she rises, let run as she falls. */
-const TURNS = { up: 0.75, down: 0.5 } as const;
 /** On from one chamber to the next she carries her way so far before she is stopped. */
 const CARRIES_LENGTHS = 0.3;
-const BOTH_ENDS = ['bow', 'stern'] as const;
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
 
@@ -119,71 +117,6 @@ function stopped(
       'short ahead and astern to hold her',
     ),
   ];
-}
-
-/** The gates ahead stand wide open. */
-const wide = ({ sited, going }: PassageLie): CueDocument => ({
-  is: 'lock',
-  lock: sited.name,
-  state: going === 'up' ? 'wide above' : 'wide below',
-});
-
-/** A boat beside her that lies nearer to the gates ahead goes out before her; her water draws, so the line stays on. */
-function before(
-  lie: PassageLie,
-): { readonly beats: BeatDocument[]; readonly seconds: number } | null {
-  const { neighbour, ahead, along } = lie;
-  if (!neighbour || neighbour.ahead > ahead) return null;
-  const leaves = leavesFirst(neighbour);
-  if (!leaves) return null;
-  const { name } = neighbour.other;
-  const lines = BOTH_ENDS.map((end) => letGo(`${name}'s ${end} line`, 0, undefined));
-  return {
-    seconds: leaves.seconds,
-    beats: [
-      beat(
-        'her-lines',
-        `wide open: ${name} first, her lines off`,
-        wide(lie),
-        lines,
-        'hold on; tell her to wait',
-        300,
-      ),
-      beat(
-        'before',
-        `${name} goes; she draws, so the line stays`,
-        {
-          is: 'all',
-          of: BOTH_ENDS.map((end) => ({ is: 'line', line: `${name}'s ${end} line`, state: 'off' })),
-        },
-        [
-          {
-            do: 'other',
-            after_s: 0,
-            boat: name,
-            gear: 'ahead',
-            throttle: leaves.throttle,
-            heading_deg: compassOf(degrees(along)),
-          },
-        ],
-        'hold on; tell her to wait',
-        60,
-      ),
-    ],
-  };
-}
-
-/** The lines of a boat beside her are kept snug like her own. */
-function tendsToo(lie: PassageLie): OrderDocument[] {
-  if (!lie.neighbour) return [];
-  return BOTH_ENDS.map((end) => ({
-    do: 'tend',
-    after_s: 0,
-    line: `${lie.neighbour!.other.name}'s ${end} line`,
-    how: 'keep',
-    turns: TURNS[lie.going],
-    winch: false,
-  }));
 }
 
 /** The gates ahead stand open: her line home, then dead slow on; paddles that must not stay up come down meanwhile. */
