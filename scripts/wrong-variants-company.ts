@@ -22,7 +22,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   },
   {
     name: 'friction that holds a boat against more than it can',
-    file: 'src/core/holding/touch.ts',
+    file: 'src/core/holding/touch-stick.ts',
     find: 'if (share <= most) continue;',
     put: 'if (share <= 1e9 * most) continue;',
   },

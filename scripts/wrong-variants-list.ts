@@ -160,7 +160,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'STICK_SLIP_MPS = 0.02',
   ),
   core(
-    'holding/touch.ts',
+    'holding/touch-stick.ts',
     'friction that holds back the wrong way',
     'stick[STICK.UR]! -= beyond * ny * lever;',
     'stick[STICK.UR]! += beyond * ny * lever;',

@@ -113,4 +113,20 @@ describe('on foot beside a lock', () => {
     const [way] = waysToStep(world, state, { x: -8, y: -21 }, { x: 8, y: -19.8 }, 0.6);
     expect(way).toBeCloseTo(Math.hypot(16, 1), 6);
   });
+
+  it('of a staircase any gates that stand shut are the bridge, and the nearest lock says who is on which side', () => {
+    const upper = { ...lockAt(), id: 'upper lock', y: 16 };
+    const { world, state } = worldWith(inLock([], { locks: [lockAt(), upper] }));
+    const [from, to] = [
+      { x: -4, y: -14 },
+      { x: 4, y: -14 },
+    ];
+    // By the lower gates of the lower lock, 2 m on.
+    expect(footway(world, state, from, to)).toBeCloseTo(12, 9);
+    state.locks[0]!.leaves.fill(1);
+    // Those of the upper lock stand shut still: its lower ones are at the top of the lower chamber.
+    expect(footway(world, state, from, to)).toBeCloseTo(14 + 8 + 14, 9);
+    state.locks[1]!.leaves.fill(1);
+    expect(footway(world, state, from, to)).toBeNull();
+  });
 });

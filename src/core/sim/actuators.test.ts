@@ -1,5 +1,5 @@
 import { assembleCraft } from '../craft';
-import { sloop } from '../testing/boats';
+import { jet, sloop } from '../testing/boats';
 import {
   actuatorStages,
   advanceActuators,
@@ -152,3 +152,59 @@ it('a copied state goes on as the original would have', () => {
   rig.go(3);
   expect(told(rig.engine)).toEqual(ran);
 });
+
+describe('what the actuators do within a piece of a step', () => {
+  const piece = (rig: ReturnType<typeof fresh>, seconds = 0.1) => {
+    rig.go(seconds);
+    return rig.stages.straight;
+  };
+
+  it('is straight with everything standing, and while the wheel turns at its rate', () => {
+    const rig = fresh();
+    expect(piece(rig)).toBe(true);
+    orderRudder(rig.state, craft, 20 * DEG);
+    expect(piece(rig)).toBe(true);
+    expect(rig.state.angles[0]!).toBeGreaterThan(0);
+    expect(rig.state.angles[0]!).toBeLessThan(20 * DEG);
+  });
+
+  it('is not as a screw takes hold or runs down, and is again once it has settled', () => {
+    const rig = fresh();
+    rig.order(1, 0.5);
+    rig.go(shaft.shiftDelay);
+    expect(rig.engine.engaged).toBe(1);
+    expect(piece(rig)).toBe(false);
+    rig.go(30);
+    expect(piece(rig)).toBe(true);
+    rig.order(0);
+    expect(piece(rig)).toBe(false);
+    rig.go(30);
+    expect(piece(rig)).toBe(true);
+    expect(rig.engine.rps).toBe(0);
+  });
+
+  it('is not as a thruster starts; one that runs steadily is', () => {
+    const rig = thrusting();
+    expect(piece(rig)).toBe(false);
+    rig.go(8);
+    expect(piece(rig)).toBe(true);
+    expect(rig.state.thrusters[0]!.power).toBeCloseTo(1, 3);
+  });
+});
+
+/** A thruster of quick response that has just been started. */
+function thrusting(): ReturnType<typeof fresh> {
+  const craft = assembleCraft({ ...sloop(), thrusters: [{ ...jet(3, 400), response: 0.3 }] });
+  const state = initialState(craft, { x: 0, y: 0, heading: 0, speed: 0 });
+  const stages = actuatorStages(craft);
+  state.thrusters[0]!.ordered = 1;
+  return {
+    ...fresh(),
+    state,
+    stages,
+    go(seconds: number) {
+      stages.span[0] = seconds;
+      advanceActuators(stages, state, craft, still);
+    },
+  };
+}

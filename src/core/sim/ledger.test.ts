@@ -92,4 +92,30 @@ describe('a ledger', () => {
     ledger.restore();
     expect(ledger.work).toEqual(kept);
   });
+
+  it('books what was not looked at as it was in the middle, or in a straight line from the start, at its own speed', () => {
+    const hull = WORKS.indexOf('hull');
+    const force = new Float64Array(3);
+    const at = (speed: number) => Float64Array.of(0, 0, 0, speed, 0, 0);
+    const booked = (onward: boolean) => {
+      const ledger = new Ledger();
+      [100, 140].forEach((push, stage) => {
+        ledger.begin(stage);
+        force.fill(0);
+        ledger.note(WORKS.indexOf('other boats'), force, at(0));
+        force[0] = push;
+        ledger.note(hull, force, at(0));
+      });
+      ledger.begin(3);
+      force.fill(0);
+      ledger.note(WORKS.indexOf('other boats'), force, at(2));
+      force[0] = onward ? 180 : 140;
+      ledger.take([hull], force, at(2), onward);
+      ledger.sum(6);
+      return ledger.work[hull]!;
+    };
+    // Six seconds at a sixth: the power of the last stage alone, as she stood still at the others.
+    expect(booked(true)).toBeCloseTo(2 * 180, 9);
+    expect(booked(false)).toBeCloseTo(2 * 140, 9);
+  });
 });
