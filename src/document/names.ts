@@ -26,6 +26,12 @@ export class Names {
     return this.find(this.points, name, `${path}.point`, 'the boat has no point of that name');
   }
 
+  /** The same in a cue or an expectation, where it may be a point of another boat. */
+  pointOfAny(name: string, path: string): PointOnBoat {
+    const aboard = marksAboard(this.file.others).find((mark) => mark.name === name);
+    return aboard ?? this.point(name, path);
+  }
+
   mark(name: string, path: string): MarkOnPlace {
     return this.find(this.marks, name, `${path}.mark`, 'the place has no mark of that name');
   }

@@ -38,7 +38,7 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
     }
     case 'abeam':
     case 'within': {
-      const point = names.point(document.point, path);
+      const point = names.pointOfAny(document.point, path);
       const mark = names.mark(document.mark, path);
       if (document.is === 'abeam') return { is: 'abeam', point, mark };
       return { is: 'within', point, mark, distance: document.distance_m };
@@ -150,7 +150,8 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
       const { gear, throttle, heading_deg } = document;
       const boat = names.boat(document.boat, path);
       const heading = heading_deg === undefined ? null : radians(heading_deg);
-      return { after, order: { do: 'other', boat, gear: GEARS[gear], throttle, heading } };
+      const mark = document.mark === undefined ? undefined : names.mark(document.mark, path);
+      return { after, order: { do: 'other', boat, gear: GEARS[gear], throttle, heading, mark } };
     }
     case 'go': {
       const by = names.person(document.by, path) ?? 0;
@@ -203,7 +204,7 @@ function expectation(document: ExpectationDocument, names: Names, path: string):
       return {
         is: 'near',
         at,
-        point: names.point(document.point, path),
+        point: names.pointOfAny(document.point, path),
         mark: names.mark(document.mark, path),
         within: document.within_m,
       };

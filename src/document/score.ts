@@ -131,15 +131,26 @@ export const orderSchema = z.discriminatedUnion(
     ...lockOrders(after_s, name),
     /** The helm's sign that she is held and they may wind. */
     z.strictObject({ do: z.literal('signal'), after_s }),
-    /** One of the other boats gets under way, by her own helm: her engines, and the heading that is kept if one is told. */
-    z.strictObject({
-      do: z.literal('other'),
-      after_s,
-      boat: name,
-      gear: z.enum(['ahead', 'neutral', 'astern'], { error: "say 'ahead', 'neutral' or 'astern'" }),
-      throttle: within(0, 1).default(0),
-      heading_deg: compass.optional(),
-    }),
+    /**
+     * One of the other boats gets under way, by her own helm: her engines, and the heading that is kept, or the mark her bow
+     * is kept on, if one is told.
+     */
+    z
+      .strictObject({
+        do: z.literal('other'),
+        after_s,
+        boat: name,
+        gear: z.enum(['ahead', 'neutral', 'astern'], {
+          error: "say 'ahead', 'neutral' or 'astern'",
+        }),
+        throttle: within(0, 1).default(0),
+        heading_deg: compass.optional(),
+        mark: name.optional(),
+      })
+      .refine((order) => order.heading_deg === undefined || order.mark === undefined, {
+        path: ['mark'],
+        error: 'she keeps a heading or steers for a mark; leave out one of them',
+      }),
     z.strictObject({
       do: z.literal('call'),
       after_s,

@@ -178,19 +178,23 @@ function groupGate(parts: readonly Gate[], is: 'any' | 'all'): Gate {
   };
 }
 
-/** Distance from a point of the boat to a mark, m. */
+/** The boat a point is on. */
+const boatOf = (s: SimState, { boat }: PointOnBoat): SimState => (boat ? s.others[boat - 1]! : s);
+
+/** Distance from a point of a boat to a mark, m. */
 export function distanceToMark(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {
-  const place = pointOnWater(s, point.x, point.y);
+  const place = pointOnWater(boatOf(s, point), point.x, point.y);
   const there = markNow(s, mark);
   const dx = there.x - place.x;
   const dy = there.y - place.y;
   return Math.sqrt(dx * dx + dy * dy);
 }
 
-/** How far ahead of a point of the boat, along her heading, a mark lies, m; 0 when it is abeam. */
+/** How far ahead of a point of a boat, along that boat's heading, a mark lies, m; 0 when it is abeam. */
 export function distanceAhead(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {
-  const place = pointOnWater(s, point.x, point.y);
+  const boat = boatOf(s, point);
+  const place = pointOnWater(boat, point.x, point.y);
   const there = markNow(s, mark);
-  const psi = s.motion[PSI]!;
+  const psi = boat.motion[PSI]!;
   return (there.x - place.x) * sin(psi) + (there.y - place.y) * cos(psi);
 }

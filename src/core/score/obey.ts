@@ -38,7 +38,7 @@ function steerForMark(
 
 /** What another boat's own helm does. */
 function getUnderWay(
-  { boat, gear, throttle, heading }: Extract<ControlOrder, { do: 'other' }>,
+  { boat, gear, throttle, heading, mark }: Extract<ControlOrder, { do: 'other' }>,
   state: SimState,
   world: World,
 ): void {
@@ -47,7 +47,10 @@ function getUnderWay(
   if (!other || !hers) return;
   const { drives } = other.world.craft.spec;
   hers.engines.forEach((engine, i) => orderEngine(engine, drives[i]!, gear, throttle));
-  if (heading !== null) steerHeading(hers, heading);
+  if (mark) {
+    const { x, y } = markNow(state, mark);
+    steerFor(hers, x, y, false);
+  } else if (heading !== null) steerHeading(hers, heading);
 }
 
 /** Does what an order says to the boat's controls. Any other control takes the boat from the joystick. */

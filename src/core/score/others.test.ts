@@ -94,6 +94,37 @@ describe('another boat that gives way', () => {
       far.trace[column].forEach((now, i) => expect(now).toBeCloseTo(alone.trace[column][i]!, 4));
   });
 
+  it('steers for a mark, and a cue sees where she is', () => {
+    const mark = { name: 'post', x: 30, y: 60 };
+    const bow = { name: 'her bow', x: 5, y: 0, boat: 1 };
+    const under = { do: 'other', boat: 1, gear: 1, throttle: 0.3, heading: null, mark } as const;
+    const near = { is: 'within', point: bow, mark, distance: 12 } as const;
+    const scene = input({ obstacles: [], others: [other('none', 9)] }, 1);
+    const score = {
+      beats: [
+        beatOf({ is: 'start' }, [{ after: 0, order: under }]),
+        beatOf(near, []),
+        beatOf({ is: 'abeam', point: bow, mark }, []),
+      ],
+      end: { cue: { is: 'after', seconds: 5 } as const, within: 60 },
+    };
+    for (const flip of [false, true]) {
+      const plain = { ...scene, score, limit: 300 };
+      const take = runTake(flip ? mirrored(plain) : plain);
+      expect(take.outcome).not.toBe('cue never came');
+      const [, close, abreast] = take.beats.map(({ time }) => time);
+      const side = flip ? -1 : 1;
+      const i = take.trace.time.findIndex((time) => time >= close!);
+      const psi = take.trace.other1Heading![i]!;
+      const dx = side * mark.x - (take.trace.other1X![i]! + 5 * Math.sin(psi));
+      const dy = mark.y - (take.trace.other1Y![i]! + 5 * Math.cos(psi));
+      expect(Math.hypot(dx, dy)).toBeCloseTo(12, 0);
+      expect(abreast).toBeGreaterThan(close!);
+      // She herself lies where she lay: it is not her that is watched.
+      expect(last(take, 'x')).toBeCloseTo(take.trace.x[0]!, 1);
+    }
+  });
+
   it('is hit as hard as two that give way hit: half the mass stops half the energy', () => {
     const run = (rest: Partial<RunInput>) => runTake(input(rest, 30, [engineIn(0)]));
     const start = { x: 0, y: -9, heading: 0, speed: 0.5 };

@@ -82,6 +82,8 @@ export interface PointOnBoat {
   readonly name: string;
   readonly x: number;
   readonly y: number;
+  /** In a cue or an expectation, which of the other boats it is on, from 1; hers if not given. */
+  readonly boat?: number | undefined;
 }
 
 export interface MarkOnPlace {
@@ -123,13 +125,17 @@ export type ControlOrder =
     }
   /** The helm's sign to those at the paddles that she is held and they may wind. */
   | { readonly do: 'signal' }
-  /** Another boat gets under way: her engines, and a heading her own helm keeps, if one is told. `boat` counts from 1. */
+  /**
+   * Another boat gets under way: her engines, and a heading her own helm keeps or a mark her bow is kept on, if one is told.
+   * `boat` counts from 1.
+   */
   | {
       readonly do: 'other';
       readonly boat: number;
       readonly gear: Gear;
       readonly throttle: number;
       readonly heading: number | null;
+      readonly mark?: MarkOnPlace | undefined;
     }
   | { readonly do: 'call'; readonly text: string };
 

@@ -105,9 +105,14 @@ function flipOrder(timed: TimedOrder): TimedOrder {
     case 'step ashore':
       return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
     case 'other':
-      return order.heading === null
-        ? timed
-        : { ...timed, order: { ...order, heading: -order.heading } };
+      return {
+        ...timed,
+        order: {
+          ...order,
+          heading: order.heading === null ? null : -order.heading,
+          mark: order.mark && flipMark(order.mark),
+        },
+      };
     case 'lock': {
       const { order: at } = order;
       if (at.do === 'wind' || !at.leaf) return timed;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { degrees, id, longText, shortText, within, compass } from '../fields';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { namedPoints } from '../boat-spec';
+import { marksAboard } from '../others';
 import { lineEnds, namedMarks } from '../place';
 import type { LineDocument } from '../rigging';
 import { failure, success, type Result } from '../result';
@@ -102,7 +103,9 @@ class Laying {
     this.base = headingAt(setting);
     this.scale = file.boat.hull.length_m / figure.basis.length_m;
     this.marks = new Set(namedMarks(file.place).map(({ name }) => name));
-    this.points = new Set(namedPoints(file.boat).map(({ name }) => name));
+    this.points = new Set(
+      [...namedPoints(file.boat), ...marksAboard(file.others)].map(({ name }) => name),
+    );
   }
 
   score(): ScoreDocument {
@@ -191,6 +194,14 @@ class Laying {
         return { ...order, angle_deg: this.flip * order.angle_deg };
       case 'steer':
         return { ...order, heading_deg: this.heading(order.heading_deg) };
+      case 'other':
+        return {
+          ...order,
+          ...(order.heading_deg === undefined
+            ? {}
+            : { heading_deg: this.heading(order.heading_deg) }),
+          ...(order.mark === undefined ? {} : { mark: this.mark(order.mark) }),
+        };
       case 'steerFor':
         return { ...order, mark: this.mark(order.mark) };
       case 'engine': {

@@ -56,7 +56,7 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
-  const { points, marks, lines, locks, crew } = useNames();
+  const { points, watched, marks, lines, locks, crew } = useNames();
   const fresh = useMemo(
     () => ({
       cue: freshCue(points[0] ?? '', marks[0] ?? '', lines[0], locks[0]?.name, crew[0]),
@@ -169,7 +169,7 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
           />
         </div>
         <Part name="When">
-          <CueFields fresh={fresh.cue} points={points} marks={marks} units={units} />
+          <CueFields fresh={fresh.cue} points={watched} marks={marks} units={units} />
           <p className="mt-1.5 text-quiet">
             given up after{' '}
             <NumberField
@@ -185,7 +185,7 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
           <FieldError error={errors.orders?.message} />
         </Part>
         <Part name="Expect">
-          <ExpectRows fresh={fresh.expect} points={points} marks={marks} units={units} />
+          <ExpectRows fresh={fresh.expect} points={watched} marks={marks} units={units} />
         </Part>
         <Part name="Way out, if not">
           <TextField

@@ -131,7 +131,7 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
       {is === 'lock' && <LockCueFields at={at} />}
       {(is === 'abeam' || is === 'within') && (
         <>
-          <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />
+          <RowChoice name={`${at}.point`} label="Point of a boat" options={names(points)} />
           {is === 'within' && (
             <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} />
           )}

@@ -21,7 +21,7 @@ export function EndEditor() {
   const end = useWorkspace((s) => s.manoeuvre.score.end);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
-  const { points, marks, lines, locks, crew } = useNames();
+  const { points, watched, marks, lines, locks, crew } = useNames();
   const fresh = useMemo(
     () => freshCue(points[0] ?? '', marks[0] ?? '', lines[0], locks[0]?.name, crew[0]),
     [points, marks, lines, locks, crew],
@@ -74,7 +74,7 @@ export function EndEditor() {
           </IconButton>
         </div>
         <Part name="Over when">
-          <CueFields fresh={fresh} points={points} marks={marks} units={units} />
+          <CueFields fresh={fresh} points={watched} marks={marks} units={units} />
           <p className="mt-1.5 text-quiet">
             given up after{' '}
             <NumberField

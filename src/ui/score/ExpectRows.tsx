@@ -88,7 +88,7 @@ function ExpectFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
       {row.is === 'turning' && <RowChoice name={`${at}.to`} label="Turning to" options={SIDES} />}
       {row.is === 'near' && (
         <>
-          <RowChoice name={`${at}.point`} label="Point of the boat" options={names(points)} />
+          <RowChoice name={`${at}.point`} label="Point of a boat" options={names(points)} />
           <RowNumber name={`${at}.distance`} label="Distance" unit={units.length} width={52} />
           <span className="text-quiet">off</span>
           <RowMark name={`${at}.mark`} label="Mark" options={names(marks)} />

@@ -1,10 +1,11 @@
 import type { ChoiceOption } from '../parts/Choice';
 import type { OrderRow } from './order-rows';
-import { RowChoice, RowNumber } from './RowFields';
+import { RowChoice, RowMark, RowNumber } from './RowFields';
 import { useNames } from './use-names';
 
 const KEEPS: readonly ChoiceOption<OrderRow['keeps']>[] = [
   { value: 'a heading', text: 'keeping' },
+  { value: 'a mark', text: 'steering for' },
   { value: 'no heading', text: 'as she goes' },
 ];
 
@@ -18,7 +19,7 @@ export function OtherFields({
   row: OrderRow;
   gears: readonly ChoiceOption<OrderRow['gear']>[];
 }) {
-  const { others } = useNames();
+  const { marks, others } = useNames();
   return (
     <>
       <RowChoice
@@ -33,6 +34,13 @@ export function OtherFields({
       <RowChoice name={`${at}.keeps`} label="Her heading" options={KEEPS} />
       {row.keeps === 'a heading' && (
         <RowNumber name={`${at}.heading`} label="Heading she keeps" unit="°" width={46} />
+      )}
+      {row.keeps === 'a mark' && (
+        <RowMark
+          name={`${at}.mark`}
+          label="Mark she steers for"
+          options={marks.map((value) => ({ value, text: value }))}
+        />
       )}
     </>
   );

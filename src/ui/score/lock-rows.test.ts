@@ -23,6 +23,7 @@ const ORDERS: OrderDocument[] = [
   { do: 'signal', after_s: 1 },
   { do: 'other', after_s: 6, boat: 'Wicket', gear: 'ahead', throttle: 0.05, heading_deg: 52 },
   { do: 'other', after_s: 0, boat: 'Wicket', gear: 'neutral', throttle: 0 },
+  { do: 'other', after_s: 2, boat: 'Wicket', gear: 'ahead', throttle: 0.05, mark: 'ring 3' },
   {
     do: 'tend',
     after_s: 0,
@@ -64,6 +65,7 @@ describe('orders at a lock in fields', () => {
       'the sign to wind after 1 s',
       'Wicket: ahead 5 %, steering 052° after 6 s',
       'Wicket: neutral',
+      'Wicket: ahead 5 %, steering for ring 3 after 2 s',
       'Joss: keep the centre line snug on 0.75 turns',
     ]);
     expect(ordersText([ORDERS[4]!, ORDERS[0]!])).toContain('the sign to wind');

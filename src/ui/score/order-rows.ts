@@ -54,7 +54,7 @@ export interface OrderRow {
   gatesTo: 'open' | 'shut';
   /** Another boat by her name; does she keep a heading? */
   boat: string;
-  keeps: 'a heading' | 'no heading';
+  keeps: 'a heading' | 'a mark' | 'no heading';
 }
 
 /** Stands for whoever is at hand; nobody may have an empty name. */
@@ -136,8 +136,14 @@ export function orderRow(order: OrderDocument): OrderRow {
       boat: order.boat,
       gear: order.gear,
       throttle: tidy(order.throttle * 100, 1),
-      keeps: order.heading_deg === undefined ? 'no heading' : 'a heading',
+      keeps:
+        order.mark !== undefined
+          ? 'a mark'
+          : order.heading_deg === undefined
+            ? 'no heading'
+            : 'a heading',
       heading: order.heading_deg ?? 0,
+      mark: order.mark ?? row.mark,
     };
   return handsRow(row, order);
 }
@@ -240,7 +246,12 @@ export function orderFrom(row: OrderRow): OrderDocument {
   if (row.do === 'signal') return { do: 'signal', after_s };
   if (row.do === 'other') {
     const throttle = row.gear === 'neutral' ? 0 : row.throttle / 100;
-    const steers = row.keeps === 'a heading' ? { heading_deg: row.heading } : {};
+    const steers =
+      row.keeps === 'a heading'
+        ? { heading_deg: row.heading }
+        : row.keeps === 'a mark'
+          ? { mark: row.mark }
+          : {};
     return { do: 'other', after_s, boat: row.boat, gear: row.gear, throttle, ...steers };
   }
   return handsFrom({ ...row, do: row.do });

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { lineEndsAtStart, locksOfPlace, marksAtStart, namedPoints } from '@/document';
+import { lineEndsAtStart, locksOfPlace, marksAtStart, nameAboard, namedPoints } from '@/document';
 import { useWorkspace } from '../state/context';
 
 /** The names a cue or an order can be given on this boat and place, with the other boats that lie there. */
@@ -14,6 +14,11 @@ export function useNames() {
     const around = { place, others };
     return {
       points: namedPoints(boat).map(({ name }) => name),
+      /** Points a cue can watch: hers, and those of the other boats. */
+      watched: [
+        ...namedPoints(boat).map(({ name }) => name),
+        ...others.flatMap((one) => namedPoints(one.boat).map(({ name }) => nameAboard(one, name))),
+      ],
       marks: marksAtStart(around).map(({ name }) => name),
       ends: lineEndsAtStart(around).map(({ name }) => name),
       lines: lines.map(({ name }) => name),

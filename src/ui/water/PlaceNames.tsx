@@ -80,7 +80,10 @@ export function marksNamed(score: ScoreDocument): Set<string> {
     ...score.lines.flatMap(({ fast }) => (fast ? [fast.to] : [])),
     ...orders.flatMap((order) => (order.do === 'pass' ? [order.to] : [])),
   ];
-  return new Set([...parts.flatMap((part) => ('mark' in part ? [part.mark] : [])), ...ends]);
+  return new Set([
+    ...parts.flatMap((part) => ('mark' in part && part.mark !== undefined ? [part.mark] : [])),
+    ...ends,
+  ]);
 }
 
 /** What of a manoeuvre is called by name on the water. */

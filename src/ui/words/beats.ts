@@ -86,7 +86,11 @@ export function orderText(order: OrderDocument): string {
   if (order.do === 'signal') return `the sign to wind${late}`;
   if (order.do === 'other') {
     const steers =
-      order.heading_deg === undefined ? '' : `, steering ${threeFigures(order.heading_deg)}`;
+      order.mark !== undefined
+        ? `, steering for ${order.mark}`
+        : order.heading_deg === undefined
+          ? ''
+          : `, steering ${threeFigures(order.heading_deg)}`;
     return `${order.boat}: ${engineText(order.gear, order.throttle)}${steers}${late}`;
   }
   return handsText(order) + late;
