@@ -40,7 +40,7 @@ export const takeSummarySchema = z.strictObject({
   duration_s: finite,
   goal: z.array(
     z.strictObject({
-      what: z.enum(['clearance', 'past', 'distance', 'heading', 'speed']),
+      what: z.enum(['clearance', 'lines', 'past', 'distance', 'heading', 'speed']),
       found: finite,
       limit: finite,
       unit: z.string(),
@@ -128,6 +128,7 @@ export type TakeFile = z.infer<typeof takeFileSchema>;
 
 const GOAL_UNITS = {
   clearance: 'm',
+  lines: 'lines',
   past: 'm',
   distance: 'm',
   heading: 'degrees',

@@ -1,12 +1,14 @@
 import { wrapHalfTurn } from '../math';
 import { standsAlong, type End } from '../locks';
-import { groundSpeed, PSI, X, Y, type SimState, type World } from '../sim';
+import { MADE, LINE } from '../holding';
+import { groundSpeed, lineColumn, PSI, X, Y, type SimState, type World } from '../sim';
 import { distanceToMark } from './gates';
+import type { Rigging } from './rigging';
 import type { MarkOnPlace, PointOnBoat } from './types';
 
 /** What counts as having done it, looked at when the manoeuvre ends. SI, radians. */
 export type Goal =
-  /** Off and clear of everything by a distance. */
+  /** Off and clear of everything by a distance, on no line. */
   | { readonly is: 'clear'; readonly distance: number }
   /** Through a lock that is worked, by its number: all of her past the gates of an end. */
   | { readonly is: 'through'; readonly lock: number; readonly by: End }
@@ -21,9 +23,9 @@ export type Goal =
       readonly speedBelow: number;
     };
 
-/** One thing the goal asks, with what was found. Units by kind: m, rad, m/s. */
+/** One thing the goal asks, with what was found. Units by kind: m, rad, m/s; lines are counted. */
 export interface GoalCheck {
-  readonly what: 'clearance' | 'past' | 'distance' | 'heading' | 'speed';
+  readonly what: 'clearance' | 'lines' | 'past' | 'distance' | 'heading' | 'speed';
   readonly found: number;
   readonly limit: number;
   readonly met: boolean;
@@ -38,16 +40,29 @@ function pastGates(lock: number, by: End, { motion }: SimState, world: World): n
   return by === 'upper' ? -(fromUpper + length) : fromUpper - sited.lock.length;
 }
 
+/** How many of her own lines are on; an anchor that is down is not one. */
+function linesOn(state: SimState, world: World, { lines }: Rigging): number {
+  return lines.filter((line, i) => {
+    if (line.boat || line.anchor) return false;
+    const made = lineColumn(state, world, i, LINE.MADE);
+    return made === MADE.HELD || made === MADE.TURNED || made === MADE.FAST;
+  }).length;
+}
+
 /** @param clearance least clearance from everything, berth included, at the end, m */
 export function checkGoal(
   goal: Goal,
   state: SimState,
   world: World,
   clearance: number,
+  rigging: Rigging,
 ): readonly GoalCheck[] {
   if (goal.is === 'clear') {
     const met = clearance >= goal.distance;
-    return [{ what: 'clearance', found: clearance, limit: goal.distance, met }];
+    const off: GoalCheck = { what: 'clearance', found: clearance, limit: goal.distance, met };
+    if (rigging.lines.length === 0) return [off];
+    const found = linesOn(state, world, rigging);
+    return [off, { what: 'lines', found, limit: 0, met: found === 0 }];
   }
   if (goal.is === 'through') {
     const found = pastGates(goal.lock, goal.by, state, world);

@@ -8,7 +8,8 @@ import {
   wheelTo as wheel,
 } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
-import { runTake, type Cue, type Expectation } from '.';
+import { hands, riggedWith } from '../testing/rigging';
+import { runTake, type Cue, type Expectation, type TimedOrder } from '.';
 
 const DEG = Math.PI / 180;
 
@@ -220,6 +221,27 @@ describe('outcomes', () => {
       input([beat({ is: 'start' }, [engine(1)])], { is: 'after', seconds: 40 }, { goal }),
     );
     expect(missed.outcome).toBe('missed');
+  });
+
+  it('she is not off while a line of hers is on, however far she has gone', () => {
+    const fast = riggedWith([{ x: 4, y: 1, fast: { x: 12, y: 4, length: 12 } }]);
+    const run = (orders: TimedOrder[]) =>
+      runTake(
+        input(
+          [beat({ is: 'start' }, orders)],
+          { is: 'after', seconds: 20 },
+          {
+            ...fast,
+            obstacles: [],
+            goal: { is: 'clear', distance: 2 },
+          },
+        ),
+      );
+    const tied = run([]);
+    expect(tied.outcome).toBe('missed');
+    expect(tied.goal.find(({ what }) => what === 'lines')).toMatchObject({ found: 1, met: false });
+    const off = run([hands({ do: 'let go', line: 0, by: null })]);
+    expect(off.outcome).toBe('reached');
   });
 });
 

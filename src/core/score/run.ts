@@ -37,6 +37,7 @@ import {
 } from '../sim';
 import { STOPPED_MPS, type IsAboard } from './gates';
 import { checkGoal } from './goal';
+import { NO_RIGGING } from './rigging';
 import { worldOf, type RunInput } from './input';
 import type { Conductor, Finish } from './conductor';
 import { LockWatch } from './lock-watch';
@@ -322,7 +323,13 @@ export class Run {
     const { player, world, state, input } = this;
     const touches = this.log.touches();
     this.measure(new Set());
-    const goal = checkGoal(input.goal, state, world, this.now.distance);
+    const goal = checkGoal(
+      input.goal,
+      state,
+      world,
+      this.now.distance,
+      input.rigging ?? NO_RIGGING,
+    );
     const { under, over } = this.sounder;
     const outcome = judge(
       player.finish,

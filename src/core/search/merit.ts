@@ -1,5 +1,5 @@
 import { log } from '../math';
-import { runTake, type RunInput, type Take } from '../score';
+import { runTake, type GoalCheck, type RunInput, type Take } from '../score';
 import { AS_IT_IS, vary } from './vary';
 import { spareWanted } from './way-out';
 
@@ -16,12 +16,16 @@ const AGAINST = 30;
 export const WORKING_LOAD = 0.2;
 const PER_LOAD = 10;
 
+/** Parts of a goal that are met or not, of which more is no better. */
+const NOT_ENDS: ReadonlySet<GoalCheck['what']> = new Set(['clearance', 'lines', 'past']);
+
 /** How far from its goal a take ended, as the sum of what it is over its limits. */
 function missedBy(take: Take): number {
   return take.goal.reduce((sum, { found, limit, what, met }) => {
     if (met) return sum;
     // So far from being through, m.
     if (what === 'past') return sum + Math.min(9, -found);
+    if (what === 'lines') return sum + found;
     // Clearance has to be over its limit, the rest under.
     const over = what === 'clearance' ? limit / Math.max(0.01, found) : found / limit;
     // Far off it still counts which is nearer.
@@ -53,8 +57,7 @@ export function merit(input: RunInput, take: Take): number {
   cost += PER_LOAD * Math.max(0, load - WORKING_LOAD);
   const wanted = 2 * spareWanted(length);
   const ends = take.goal.reduce(
-    (sum, { found, limit, what }) =>
-      sum + (what === 'clearance' || what === 'past' ? 0 : found / limit),
+    (sum, { found, limit, what }) => sum + (NOT_ENDS.has(what) ? 0 : found / limit),
     0,
   );
   return (

@@ -14,6 +14,26 @@ const SPARE = 1.5;
 /** Points a line leads from; the mast and the like are left out. */
 const CLEATS = /cleat|fairlead|bitt|bow|stern|quarter/;
 
+/** A dot is pressed as far off as this; where several overlap the nearest is meant, px. */
+const REACH_PX = 14;
+
+interface Dot {
+  readonly name: string;
+  readonly at: readonly [number, number];
+}
+
+/** Where the pointer is in the layer, px. */
+function spot({ currentTarget, clientX, clientY }: PointerEvent<HTMLElement>) {
+  const box = currentTarget.closest('[data-testid=rig]')!.getBoundingClientRect();
+  return [clientX - box.left, clientY - box.top] as const;
+}
+
+function nearest(dots: readonly Dot[], [x, y]: readonly [number, number]): string | null {
+  const off = ({ at }: Dot) => Math.hypot(at[0] - x, at[1] - y);
+  const reached = dots.filter((dot) => off(dot) <= REACH_PX);
+  return reached.length > 0 ? reached.reduce((a, b) => (off(b) < off(a) ? b : a)).name : null;
+}
+
 /**
  * Rigs lines on the water: a cleat aboard, as she lies at the start, then a bollard or pile; pressed one after the
  * other, or dragged from one to the other. What it would stop is said before it is let go.
@@ -71,12 +91,12 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
 
   const move = (event: PointerEvent<HTMLDivElement>) => {
     if (!from) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    setPointer([event.clientX - box.left, event.clientY - box.top]);
+    const at = spot(event);
+    setPointer(at);
+    setOver(nearest(ends, at));
   };
   const drop = (event: PointerEvent<HTMLDivElement>) => {
-    const under = document.elementFromPoint(event.clientX, event.clientY);
-    const to = under?.closest<HTMLElement>('[data-end]')?.dataset['end'];
+    const to = nearest(ends, spot(event));
     if (from && to) rig(from, to);
   };
   const begin = cleats.find(({ name }) => name === from)?.at;
@@ -133,10 +153,11 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
           style={{ left: x, top: y }}
           onPointerDown={(event) => {
             event.currentTarget.releasePointerCapture(event.pointerId);
-            setFrom(name);
+            setFrom(nearest(cleats, spot(event)) ?? name);
             setPointer(null);
           }}
-          onClick={() => setFrom(name)}
+          // A press has chosen it as the pointer came down.
+          onClick={(event) => event.detail === 0 && setFrom(name)}
         >
           <span className="size-1.5 rounded-full bg-ink" />
         </button>
@@ -146,13 +167,10 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
           <button
             key={name}
             type="button"
-            data-end={name}
             aria-label={`To ${name}`}
             title={name}
             className={dot(over === name).replace('rounded-full', '')}
             style={{ left: x, top: y }}
-            onPointerEnter={() => setOver(name)}
-            onPointerLeave={() => setOver(null)}
             onFocus={() => setOver(name)}
             // A press has rigged it as the pointer was lifted.
             onClick={(event) => event.detail === 0 && rig(from, name)}

@@ -20,14 +20,24 @@ export function beatName(score: ScoreDocument, beat: number): string {
   return beat >= score.beats.length ? 'the end' : `beat ${beat + 1}`;
 }
 
+/** Two lengths that differ, in as many figures as it takes to see it. */
+function apart({ found, limit }: GoalCheck, units: Units, how: string): string {
+  const shown = (digits?: number) =>
+    [found, limit].map((metres) => distance(metres, units, digits)) as [string, string];
+  const [is, asked] = [shown(), shown(2), shown(3)].find(([a, b]) => a !== b) ?? shown();
+  return `${is} ${how}, ${asked} asked for`;
+}
+
 function missedBy(check: GoalCheck, units: Units): string {
   switch (check.what) {
     case 'clearance':
-      return `${distance(check.found, units)} clear, ${distance(check.limit, units)} asked for`;
+      return apart(check, units, 'clear');
+    case 'lines':
+      return check.found === 1 ? 'a line still on' : `${check.found} lines still on`;
     case 'past':
       return `${distance(-check.found, units)} of her way through still to go`;
     case 'distance':
-      return `${distance(check.found, units)} off, ${distance(check.limit, units)} asked for`;
+      return apart(check, units, 'off');
     case 'heading': {
       const found = Math.round(check.found * DEGREES_PER_RADIAN);
       const limit = Math.round(check.limit * DEGREES_PER_RADIAN);

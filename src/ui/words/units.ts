@@ -48,9 +48,12 @@ export function windSpeed(mps: number, { speed }: Units): string {
   return `${speedIn(mps, speed).toFixed(speed === 'kn' ? 0 : 1)} ${speed}`;
 }
 
-export function distance(metres: number, { length }: Units): string {
-  const value = lengthIn(metres, length);
-  return `${value.toFixed(length === 'm' || value < 10 ? 1 : 0)} ${length}`;
+export function distance(
+  metres: number,
+  { length }: Units,
+  digits = length === 'm' || lengthIn(metres, length) < 10 ? 1 : 0,
+): string {
+  return `${lengthIn(metres, length).toFixed(digits)} ${length}`;
 }
 
 /** "007°", three figures as a heading is spoken. */

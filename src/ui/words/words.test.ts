@@ -85,6 +85,18 @@ describe('a take in words', () => {
     return { take: runTake(input.value), file };
   };
 
+  it('says what is missing in as many figures as it takes, and that a line is on', () => {
+    const { take, file } = played();
+    const missed = (goal: readonly object[]) =>
+      outcomeWords({ ...take, outcome: 'missed', goal } as typeof take, file, KN).join(' ');
+    const off = { what: 'clearance', found: 1.962, limit: 2, met: false };
+    expect(missed([off])).toContain('1.96 m clear, 2.00 m asked for');
+    expect(missed([{ ...off, found: 1.2 }])).toContain('1.2 m clear, 2.0 m asked for');
+    const on = { what: 'lines', found: 1, limit: 0, met: false };
+    expect(missed([on])).toContain('a line still on');
+    expect(missed([{ ...on, found: 3 }])).toContain('3 lines still on');
+  });
+
   it('says what was reached and how near it came', () => {
     const { take, file } = played();
     expect(outcomeWords(take, file, KN)[0]).toBe('Done');
