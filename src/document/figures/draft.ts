@@ -11,6 +11,8 @@ export interface Draft {
   /** Id of a beat at whose cue most is decided, of a score that goes on long after: the first tries end there. */
   readonly decided?: string;
   write(values: readonly number[]): ScoreDocument;
+  /** Near enough what it comes to and quicker to play, for the first tries. */
+  rough?(values: readonly number[]): ScoreDocument;
 }
 
 /** The same score, over as one of its beats would begin. */

@@ -4,6 +4,7 @@ import { failure, success, type Result } from '../result';
 import { beat, scoreOf, type Draft } from './draft';
 import { compareWays, turnedRound, type Comparison } from './compare';
 import { stoppingSpringOf, type StoppingSpring } from './first-spring';
+import { afterHerLines } from './let-go';
 import { draftOfOwn, type OwnFigure } from './own';
 import { proposeFrom, type Proposal } from './propose';
 import { settingOf, type Setting } from './setting';
@@ -103,27 +104,27 @@ export function figuresFor(
 
 /** The same with every wait that may be in vain so many times as long, for the people there are. */
 function patient(
-  { dials, write, ...rest }: Draft,
+  { write, rough, ...rest }: Draft,
   times: number,
-  { crew: named, lines: rigged }: ScoreDocument,
+  { crew: named, lines: rigged, fenders: hung }: ScoreDocument,
 ): Draft {
   // What the other boats lie on stays as it is, where a figure does not see to it itself.
   const theirs = rigged.filter(({ of }) => of !== undefined);
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
-  return {
-    ...rest,
-    dials,
-    write: (values) => {
-      const { beats, end, lines, fenders, crew } = write(values);
+  const waiting =
+    (of: Draft['write']) =>
+    (values: readonly number[]): ScoreDocument => {
+      const { beats, end, lines, fenders, crew } = of(values);
       return {
         lines: lines.some(({ of }) => of !== undefined) ? lines : [...lines, ...theirs],
-        fenders,
+        // Those she has out stay out, where a figure hangs none.
+        fenders: fenders.length > 0 ? fenders : hung,
         crew: named.length > 0 ? named : crew,
         beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),
         end: { ...end, within_s: longer(end.within_s) },
       };
-    },
-  };
+    };
+  return { ...rest, write: waiting(write), ...(rough ? { rough: waiting(rough) } : {}) };
 }
 
 /** The drafts of a technique for a manoeuvre; refused where it cannot be played or is not for it. */
@@ -134,7 +135,9 @@ export function draftsOf(file: ManoeuvreFile, figure: FigureId): Result<readonly
   if (unfit) return failure({ path: 'figure', message: unfit });
   const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
   return success(
-    FIGURES[figure].drafts(setting.value).map((draft) => patient(draft, longer, file.score)),
+    FIGURES[figure]
+      .drafts(setting.value)
+      .map((draft) => patient(afterHerLines(draft, setting.value, file), longer, file.score)),
   );
 }
 

@@ -148,7 +148,7 @@ class Fitting {
   }
 
   private cost(draft: Draft, values: readonly number[], by: By): number {
-    const whole = draft.write(values);
+    const whole = by === 'first' && draft.rough ? draft.rough(values) : draft.write(values);
     const short = by === 'first' && draft.decided !== undefined;
     const score = short ? endedAt(whole, draft.decided) : whole;
     const input = toRunInput({ ...this.file, score });

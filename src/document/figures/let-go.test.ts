@@ -1,0 +1,127 @@
+import { runTake } from '@/core/score';
+import { beginManoeuvre } from '../begin';
+import { manoeuvreFileSchema, type ManoeuvreFile } from '../manoeuvre';
+import { lineEnds, placeSchema, type Place } from '../place';
+import { check } from '../result';
+import { toRunInput } from '../run-input';
+import { placeOf } from '../others';
+import { namedPoints } from '../boat-spec';
+import { demoJson } from '../testing/demo';
+import { fleetRecord } from '../testing/fleet';
+import { draftsOf } from '.';
+
+// Somebody has rigged bow and stern line to a jetty, and asks for a figure that takes her off it.
+
+const WEST = 275;
+
+/** Teasel port side to the jetty, heading about west, on a line ahead from her bow and one astern from her quarter. */
+function tied(
+  from_deg: number,
+  speed_mps: number,
+  change: (file: ManoeuvreFile) => void = () => {},
+) {
+  const place = check<Place>(placeSchema, demoJson('places', 'cinder-jetty'));
+  if (!place.ok) throw new Error('the place');
+  const begun = beginManoeuvre({
+    id: 'm',
+    title: 'm',
+    boat: fleetRecord('teasel'),
+    place: place.value,
+    berthId: 'jetty-long',
+    side: 'port',
+    going: 'out',
+    conditions: {
+      wind: { from_deg, speed_mps },
+      stream: { set_deg: 0, speed_mps: 0 },
+      water: 'sea',
+    },
+  });
+  if (!begun.ok) throw new Error(JSON.stringify(begun.problems));
+  const checked = check<ManoeuvreFile>(manoeuvreFileSchema, begun.value);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  const file = checked.value;
+  const points = namedPoints(file.boat);
+  const line = (name: string, from: string) => {
+    const { x, y } = points.find((point) => point.name === from)!;
+    const at = placeOf(file.start, x, y);
+    const off = (end: { x: number; y: number }) => Math.hypot(end.x - at.x, end.y - at.y);
+    const heading = (file.start.heading_deg * Math.PI) / 180;
+    const beyond = lineEnds(file.place).filter((end) => {
+      const ahead = (end.x - at.x) * Math.sin(heading) + (end.y - at.y) * Math.cos(heading);
+      return ahead * x > 0;
+    });
+    const to = beyond.reduce((a, b) => (off(b) < off(a) ? b : a));
+    return {
+      name,
+      from,
+      length_m: Math.ceil(1.5 * off(to)),
+      rope: 'polyester' as const,
+      strengthLeft: 0.6,
+      doubled: false,
+      fast: { to: to.name },
+    };
+  };
+  const lines = [line('bow line', 'port bow cleat'), line('stern line', 'port quarter cleat')];
+  const rigged = check<ManoeuvreFile>(manoeuvreFileSchema, {
+    ...file,
+    score: { ...file.score, lines },
+  });
+  if (!rigged.ok) throw new Error(JSON.stringify(rigged.problems));
+  change(rigged.value);
+  return rigged.value;
+}
+
+const written = (file: ManoeuvreFile, figure: Parameters<typeof draftsOf>[1]) => {
+  const drafts = draftsOf(file, figure);
+  if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+  const [draft] = drafts.value;
+  return draft!.write(draft!.dials.map(({ value }) => value));
+};
+
+const gone = (file: ManoeuvreFile) =>
+  written(file, 'drop-off-and-away').beats.flatMap(({ orders }) =>
+    orders.flatMap((order) => (order.do === 'letGo' ? [order.line] : [])),
+  );
+
+describe('lines rigged before a figure is asked for', () => {
+  it('go one by one, the one last that holds her best against what pushes', () => {
+    expect(gone(tied(WEST, 12))).toEqual(['stern line', 'bow line']);
+    expect(gone(tied(WEST - 180, 12))).toEqual(['bow line', 'stern line']);
+  });
+
+  it('are slips, and off before she goes ahead', () => {
+    const file = tied(190, 9);
+    const score = written(file, 'drop-off-and-away');
+    expect(score.lines.map(({ doubled }) => doubled)).toEqual([true, true]);
+    const input = toRunInput({ ...file, score });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    const home = take.events.filter((e) => e.is === 'line' && e.what === 'home');
+    expect(home).toHaveLength(2);
+    const ahead = score.beats.findIndex(({ id }) => id === 'ahead');
+    const away = take.beats.find(({ beat }) => beat === ahead)!;
+    expect(Math.max(...home.map(({ time }) => time))).toBeLessThanOrEqual(away.time);
+  });
+
+  it('one alone is slipped at once', () => {
+    const file = tied(WEST, 6, ({ score }) => score.lines.splice(1));
+    const score = written(file, 'stern-out-and-astern');
+    expect(score.beats.map(({ id }) => id).slice(0, 2)).toEqual(['last-line', 'stern-out']);
+    expect(score.beats[0]!.cue).toEqual({ is: 'start' });
+  });
+
+  it('fenders that are out stay out where a figure hangs none', () => {
+    const fender = {
+      name: 'mine',
+      x_m: 0,
+      side: 'port' as const,
+      diameter_m: 0.3,
+      length_m: 0.9,
+      pressure_kPa: 15,
+      loss_spm: 1,
+    };
+    const file = tied(190, 9, ({ score }) => score.fenders.push(fender));
+    expect(written(file, 'drop-off-and-away').fenders).toEqual([fender]);
+  });
+});
