@@ -22,8 +22,11 @@ const START_OVERLAP_M = 0.1;
 
 function cue(document: CueDocument, names: Names, path: string): Cue {
   switch (document.is) {
+    case 'stopped': {
+      const boat = names.boat(document.boat, path);
+      return boat === 0 ? { is: 'stopped' } : { is: 'stopped', boat };
+    }
     case 'start':
-    case 'stopped':
     case 'sternway':
       return { is: document.is };
     case 'after':

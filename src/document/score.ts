@@ -39,7 +39,8 @@ const simpleCues = [
     mark: name,
     distance_m: within(0, MOST_CUE_DISTANCE_M, 'm'),
   }),
-  z.strictObject({ is: z.literal('stopped') }),
+  /** She herself, or one of the other boats. */
+  z.strictObject({ is: z.literal('stopped'), boat: name.optional() }),
   z.strictObject({ is: z.literal('sternway') }),
   z.strictObject({ is: z.literal('line'), line: name, state: lineState }),
   z.strictObject({

@@ -6,12 +6,14 @@ import {
   makeLevel,
   outOfLock,
   passageTime,
+  sharing,
   stairOrder,
   type End,
   type Fit,
   type Lock,
   type LockedBoat,
   type Making,
+  type Sharing,
   type Side,
   type SitedLock,
   type StairOrder,
@@ -72,6 +74,8 @@ export interface LockAhead {
   readonly through: readonly Through[];
   /** In a staircase, which chamber has to be seen to before she is locked on into the next; null where there is none. */
   readonly stair: StairOrder | null;
+  /** The other boats that go through with her, by name, and how; those that go first, first. */
+  readonly shares: readonly { readonly name: string; readonly how: Sharing }[];
   /** In a staircase, number of the lock out of whose chamber she comes into this one; null where she comes from open water. */
   readonly from: number | null;
 }
@@ -88,6 +92,21 @@ function waitFor(sited: SitedLock, end: End, hull: LockedBoat): number | null {
   return made
     ? made.seconds + swing + gatesOf(lock, end === 'upper' ? 'lower' : 'upper').swing
     : null;
+}
+
+/** Who else goes through a lock with her. */
+function sharesOf(
+  { start, boat, others = [] }: RunInput,
+  sited: SitedLock,
+  end: End,
+): LockAhead['shares'] {
+  const she = { pose: start, hull: boat.hull };
+  return others
+    .flatMap(({ name, craft, start: pose }) => {
+      const how = sharing(sited, end, she, { pose, hull: craft.spec.hull });
+      return how ? [{ name, how }] : [];
+    })
+    .sort((a, b) => Number(a.how.first === 'she') - Number(b.how.first === 'she'));
 }
 
 /** Every worked lock she comes to, as she starts. */
@@ -129,6 +148,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       leaveAt: readyIn === null ? null : Math.max(0, readyIn - takes),
       side: Math.abs(blowsLeft) < MATTERS_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
       through,
+      shares: inside || from !== null ? [] : sharesOf(input, sited, end),
       from,
       stair: stairOrder(locks, lock, going, boat.hull.draught),
     };

@@ -3,7 +3,7 @@ import { leafLength, lockAtRest, type End, type Lock } from './lock';
 import { headAt, MADE_M, orderLock, workLock } from './work';
 
 /** Room that is wanted about a boat: fenders each side, and before gates and cill, m. Judgement. */
-const FENDER_M = 0.15;
+export const FENDER_M = 0.15;
 const END_M = 0.5;
 
 /** Does she fit, and how much is over, m; negative where she does not. */

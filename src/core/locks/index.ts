@@ -70,6 +70,7 @@ export {
   type LockPush,
   type SitedLock,
 } from './sited';
+export { sharing, type Goer, type Sharing } from './sharing';
 export { feed, joined, stepsDown } from './staircase';
 export { stairOrder, type Meeting, type StairOrder } from './stair-order';
 export { OVER_CILL_M, tideWindows, type LevelAt, type Stretch } from './tide-window';

@@ -66,7 +66,7 @@ export function armGate(cue: Cue, state: SimState, world: World, aboard: IsAboar
     case 'within':
       return { level: (s) => cue.distance - distanceToMark(s, cue.point, cue.mark) };
     case 'stopped':
-      return stoppedGate(state, world);
+      return stoppedGate(cue, state, world);
     case 'sternway':
       return { level: (s) => -s.motion[U]! - STERNWAY_MPS };
     case 'line':
@@ -158,14 +158,19 @@ function abeamGate(point: PointOnBoat, mark: MarkOnPlace, armed: SimState): Gate
   return { level: (s) => -side * ahead(s) };
 }
 
-function stoppedGate(armed: SimState, world: World): Gate {
-  let hadWay = groundSpeed(armed, world) > HAS_WAY_MPS;
+function stoppedGate(
+  whose: { readonly boat?: number | undefined },
+  armed: SimState,
+  world: World,
+): Gate {
+  let hadWay = groundSpeed(boatOf(armed, whose), world) > HAS_WAY_MPS;
   return {
     level: (s, w) => {
-      const speed = groundSpeed(s, w);
+      const boat = boatOf(s, whose);
+      const speed = groundSpeed(boat, w);
       if (speed > HAS_WAY_MPS) hadWay = true;
       if (!hadWay) return -1;
-      return Math.min(STOPPED_MPS - speed, STOPPED_RATE - Math.abs(s.motion[R]!));
+      return Math.min(STOPPED_MPS - speed, STOPPED_RATE - Math.abs(boat.motion[R]!));
     },
   };
 }
@@ -178,8 +183,9 @@ function groupGate(parts: readonly Gate[], is: 'any' | 'all'): Gate {
   };
 }
 
-/** The boat a point is on. */
-const boatOf = (s: SimState, { boat }: PointOnBoat): SimState => (boat ? s.others[boat - 1]! : s);
+/** The boat a cue looks at. */
+const boatOf = (s: SimState, { boat }: { readonly boat?: number | undefined }): SimState =>
+  boat ? s.others[boat - 1]! : s;
 
 /** Distance from a point of a boat to a mark, m. */
 export function distanceToMark(s: SimState, point: PointOnBoat, mark: MarkOnPlace): number {

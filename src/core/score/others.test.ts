@@ -1,6 +1,7 @@
 import { assembleCraft, type BoatSpec } from '../craft';
 import { linesOf, MADE, NO_LINES, ropeFigures, type LineSpec } from '../holding';
 import { surveyed } from '../search';
+import type { Gear } from '../sim';
 import { sloop } from '../testing/boats';
 import { beatOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { end, hands, riggedWith } from '../testing/rigging';
@@ -104,15 +105,18 @@ describe('another boat that gives way', () => {
       beats: [
         beatOf({ is: 'start' }, [{ after: 0, order: under }]),
         beatOf(near, []),
-        beatOf({ is: 'abeam', point: bow, mark }, []),
+        beatOf({ is: 'abeam', point: bow, mark }, [
+          ...[-1, 0].map((gear, i) => ({ after: 4 * i, order: { ...under, gear: gear as Gear } })),
+        ]),
+        beatOf({ is: 'stopped', boat: 1 }, [], { within: 500 }),
       ],
       end: { cue: { is: 'after', seconds: 5 } as const, within: 60 },
     };
     for (const flip of [false, true]) {
-      const plain = { ...scene, score, limit: 300 };
+      const plain = { ...scene, score, limit: 900 };
       const take = runTake(flip ? mirrored(plain) : plain);
       expect(take.outcome).not.toBe('cue never came');
-      const [, close, abreast] = take.beats.map(({ time }) => time);
+      const [, close, abreast, stopped] = take.beats.map(({ time }) => time);
       const side = flip ? -1 : 1;
       const i = take.trace.time.findIndex((time) => time >= close!);
       const psi = take.trace.other1Heading![i]!;
@@ -120,6 +124,13 @@ describe('another boat that gives way', () => {
       const dy = mark.y - (take.trace.other1Y![i]! + 5 * Math.cos(psi));
       expect(Math.hypot(dx, dy)).toBeCloseTo(12, 0);
       expect(abreast).toBeGreaterThan(close!);
+      const j = take.trace.time.findIndex((time) => time >= stopped!);
+      expect(stopped! - abreast!).toBeGreaterThan(1);
+      const moved = Math.hypot(
+        take.trace.other1X![j]! - take.trace.other1X![j - 1]!,
+        take.trace.other1Y![j]! - take.trace.other1Y![j - 1]!,
+      );
+      expect(moved / (take.trace.time[j]! - take.trace.time[j - 1]!)).toBeLessThan(0.1);
       // She herself lies where she lay: it is not her that is watched.
       expect(last(take, 'x')).toBeCloseTo(take.trace.x[0]!, 1);
     }

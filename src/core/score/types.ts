@@ -67,7 +67,8 @@ export type Cue =
       readonly mark: MarkOnPlace;
       readonly distance: number;
     }
-  | { readonly is: 'stopped' }
+  /** She has had way and has none; of one of the other boats by her number, from 1. */
+  | { readonly is: 'stopped'; readonly boat?: number | undefined }
   | { readonly is: 'sternway' }
   /** A line is on, fast, taut, or off and home. */
   | { readonly is: 'line'; readonly line: number; readonly state: LineState }

@@ -4,6 +4,7 @@ import { useUnits } from '../state/preferences';
 import {
   gatesAdvice,
   setText,
+  sharesText,
   sideText,
   stairText,
   throughText,
@@ -53,6 +54,13 @@ export function LocksAhead({
                 ))}
               </div>
             )}
+            {ahead.shares.map((shares) => (
+              <div key={shares.name} className="rule-t py-1" data-testid="shares">
+                {sharesText(shares, units).map((text) => (
+                  <p key={text}>{text}</p>
+                ))}
+              </div>
+            ))}
             <p className="rule-t py-1">{sideText(ahead)}</p>
             <FiguresOfLock figures={ahead.figures} landing={ahead.way} />
           </section>

@@ -23,6 +23,22 @@ describe('another boat called otherwise', () => {
     expect(toRunInput(toFile({ ...raft, others, score, goal }, boat, place)).ok).toBe(true);
   });
 
+  it('is called so by orders to her and cues that wait for her too', () => {
+    const shares = manoeuvre('pebble-shares-withen-lock');
+    const beats = shares.score.beats.map((beat, i) =>
+      i === 1 ? { ...beat, cue: { is: 'stopped' as const, boat: 'Wicket' } } : beat,
+    );
+    const renamed = otherRenamed({ ...shares, score: { ...shares.score, beats } }, 0, 'Bramble');
+    if (!renamed.ok) throw new Error(renamed.problems[0]!.message);
+    const { others, score, goal } = renamed.value;
+    expect(score.beats[1]!.cue).toEqual({ is: 'stopped', boat: 'Bramble' });
+    const lock = demoFile('pebble-shares-withen-lock');
+    const file = toFile({ ...shares, others, score, goal }, lock.boat, lock.place);
+    expect(toRunInput(file).ok).toBe(true);
+    const bare = { ...shares, score: { ...shares.score, lines: [] } };
+    expect(otherUsed(bare, 0)).toMatch(/^Beat \d+$/);
+  });
+
   it('is refused a name that is taken or empty, and nothing is changed', () => {
     const two = [...raft.others, { ...raft.others[0]!, id: 'two', name: 'Two' }];
     const taken = otherRenamed({ ...raft, others: two }, 1, 'Wicket');

@@ -10,15 +10,26 @@ import {
 
 type Parts = Pick<Manoeuvre, 'others' | 'score' | 'goal' | 'berth'>;
 
-/** A value with every string changed by `change`, whatever it is nested in. */
-function mapped<T>(value: T, change: (text: string) => string): T {
-  if (typeof value === 'string') return change(value) as T;
-  if (Array.isArray(value)) return value.map((part: unknown) => mapped(part, change)) as T;
+type Change = (text: string, key: string) => string;
+
+/** A value with every string changed by `change`, whatever it is nested in; told the key it stands under. */
+function mapped<T>(value: T, change: Change, key = ''): T {
+  if (typeof value === 'string') return change(value, key) as T;
+  if (Array.isArray(value)) return value.map((part: unknown) => mapped(part, change, key)) as T;
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(
-    Object.entries(value).map(([key, part]) => [key, mapped(part as unknown, change)]),
+    Object.entries(value).map(([at, part]) => [at, mapped(part as unknown, change, at)]),
   ) as T;
 }
+
+/** Keys under which a score names one of the other boats herself: orders and cues, and whose line it is. */
+const NAMES_HER = new Set(['boat', 'of']);
+
+/** Does a text of a score name a boat, or a point of hers? */
+const namesHer = (name: string): ((text: string, key: string) => boolean) => {
+  const aboard = nameAboard({ name }, '');
+  return (text, key) => text.startsWith(aboard) || (NAMES_HER.has(key) && text === name);
+};
 
 /** Another boat called otherwise, wherever a line, a cue, an order or the goal names her or a point of hers. */
 export function otherRenamed(
@@ -33,17 +44,12 @@ export function otherRenamed(
   if (!renamed.ok) return renamed;
   const was = others[index]!.name;
   const name = renamed.value[index]!.name;
-  const aboard = nameAboard({ name: was }, '');
-  const change = (text: string) =>
-    text.startsWith(aboard) ? nameAboard({ name }, text.slice(aboard.length)) : text;
+  const names = namesHer(was);
+  const change: Change = (text, key) =>
+    names(text, key) ? `${name}${text.slice(was.length)}` : text;
   return success({
     others: renamed.value,
-    score: {
-      ...mapped(score, change),
-      lines: mapped(score.lines, change).map((line) =>
-        line.of === was ? { ...line, of: name } : line,
-      ),
-    },
+    score: mapped(score, change),
     goal: mapped(goal, change),
   });
 }
@@ -51,16 +57,16 @@ export function otherRenamed(
 /** What names another boat or a point of hers, in words; null for nothing. */
 export function otherUsed({ others, score, goal, berth }: Parts, index: number): string | null {
   const { name, id }: Other = others[index]!;
-  const aboard = nameAboard({ name }, '');
+  const her = namesHer(name);
   const names = (value: unknown): boolean => {
     let found = false;
-    mapped(value, (text) => {
-      found ||= text.startsWith(aboard);
+    mapped(value, (text, key) => {
+      found ||= her(text, key);
       return text;
     });
     return found;
   };
-  const line = score.lines.find((one) => one.of === name || names(one));
+  const line = score.lines.find(names);
   if (line) return `The ${line.name}`;
   const beat = score.beats.findIndex(names);
   if (beat >= 0) return `Beat ${beat + 1}`;

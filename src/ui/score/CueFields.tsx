@@ -5,10 +5,11 @@ import { Choice, type ChoiceOption } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import type { Units } from '../words/units';
 import type { BeatForm } from './beat-form';
-import type { CueRow } from './cue-rows';
+import { HERSELF, type CueRow } from './cue-rows';
 import { CrewCueFields } from './CrewCueFields';
 import { LineFields } from './LineFields';
 import { LockCueFields } from './LockOrderFields';
+import { useNames } from './use-names';
 import { RowChoice, RowMark, RowNumber } from './RowFields';
 
 const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
@@ -19,7 +20,7 @@ const KINDS: readonly ChoiceOption<CueRow['is']>[] = [
   { value: 'speed', text: 'speed' },
   { value: 'abeam', text: 'point abreast of a mark' },
   { value: 'within', text: 'point near a mark' },
-  { value: 'stopped', text: 'boat stopped' },
+  { value: 'stopped', text: 'stopped' },
   { value: 'sternway', text: 'sternway begun' },
   { value: 'line', text: 'a line is' },
   { value: 'crew', text: 'one of the crew is' },
@@ -105,6 +106,7 @@ export function CueFields({ fresh, points, marks, units }: Props) {
 function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { index: number }) {
   const { control } = useFormContext<BeatForm>();
   const is = useWatch({ control, name: `cues.${index}.is` });
+  const { others } = useNames();
   const at = `cues.${index}` as const;
   return (
     <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-2 gap-y-1">
@@ -125,6 +127,9 @@ function CueRowFields({ index, points, marks, units }: Omit<Props, 'fresh'> & { 
           <RowNumber name={`${at}.speed`} label="Speed" unit={units.speed} />
           <RowChoice name={`${at}.over`} label="Speed over" options={SPEEDS_OVER} />
         </>
+      )}
+      {is === 'stopped' && others.length > 0 && (
+        <RowChoice name={`${at}.boat`} label="Which boat" options={names([HERSELF, ...others])} />
       )}
       {is === 'line' && <LineFields at={at} />}
       {is === 'crew' && <CrewCueFields at={at} />}

@@ -3,6 +3,9 @@ import type { CueDocument, SimpleCue } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 import { sided } from './sided';
 
+/** The choice of a boat that is none of the others. */
+export const HERSELF = 'she';
+
 /** One cue as a row of fields: every kind's fields side by side, in the user's units. */
 export interface CueRow {
   is: SimpleCue['is'];
@@ -20,6 +23,8 @@ export interface CueRow {
   state: LineState;
   lock: string;
   lockState: LockCue;
+  /** Which of the other boats; HERSELF for none of them. */
+  boat: string;
   who: string;
   where: 'ashore' | 'aboard';
 }
@@ -47,6 +52,7 @@ export function freshCue(point: string, mark: string, line = '', lock = '', who 
     state: 'fast',
     lock,
     lockState: 'open below',
+    boat: HERSELF,
     who,
     where: 'aboard',
   };
@@ -79,6 +85,8 @@ function cueRow(cue: SimpleCue, fresh: CueRow, units: Units): CueRow {
       };
     case 'line':
       return { ...row, line: cue.line, state: cue.state };
+    case 'stopped':
+      return { ...row, boat: cue.boat ?? HERSELF };
     case 'crew':
       return { ...row, who: cue.who, where: cue.where };
     case 'lock':
@@ -114,6 +122,8 @@ function cueFrom(row: CueRow, units: Units): SimpleCue {
       };
     case 'line':
       return { is: 'line', line: row.line, state: row.state };
+    case 'stopped':
+      return row.boat === HERSELF ? { is: 'stopped' } : { is: 'stopped', boat: row.boat };
     case 'crew':
       return { is: 'crew', who: row.who, where: row.where };
     case 'lock':

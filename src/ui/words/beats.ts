@@ -23,7 +23,7 @@ function simpleCueText(cue: SimpleCue, units: Units): string {
     case 'within':
       return `${cue.point} ${tidy(lengthIn(cue.distance_m, units.length), 1)} ${units.length} off ${cue.mark}`;
     case 'stopped':
-      return 'stopped';
+      return cue.boat === undefined ? 'stopped' : `${cue.boat} stopped`;
     case 'sternway':
       return 'sternway begun';
     case 'line':

@@ -1,5 +1,5 @@
 import type { LockAhead, LockWater, Through } from '@/core/brief';
-import type { Meeting, StairOrder } from '@/core/locks';
+import type { Meeting, Sharing, StairOrder } from '@/core/locks';
 import { outcomeWord } from './take';
 import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
 
@@ -47,11 +47,45 @@ export function setText(ahead: LockAhead, names: readonly string[], units: Units
   return `Set against her: somebody at the other end comes first. Turned round for her in ${clock(readyIn)} at least; leave after ${clock(leaveAt ?? 0)} to meet the gates open.`;
 }
 
+const OTHER = { left: 'right', right: 'left' } as const;
+
 /** Which side to lie, and why. */
-export function sideText({ side }: LockAhead): string {
+export function sideText({ side, shares }: LockAhead): string {
+  const there = shares.find(({ how }) => how.wall !== null);
+  if (there)
+    return `Lie to the ${OTHER[there.how.wall!]} looking up-stream: ${there.name} lies to the other wall.`;
   if (side === null)
     return 'Wind across is too light to choose a side by: lie where the bollards and the first paddle are.';
   return `Lie to the ${side} looking up-stream: the wind lays her to that wall.`;
+}
+
+const FIRST: Readonly<Record<Sharing['because'], string>> = {
+  'lies there': 'lies in it already',
+  nearer: 'is nearer to the gates, and nobody passes in the narrows',
+  heavier: 'is the heavier, and the water of the second sets the first about on her lines',
+};
+
+/** Whether another boat fits in with her, who goes first and why, and who waits for what. */
+export function sharesText({ name, how }: LockAhead['shares'][number], units: Units): string[] {
+  const { beside, lengthways, first, because } = how;
+  if (beside < 0 && lengthways < 0)
+    return [
+      `${name} does not fit in with her: ${distance(-beside, units)} too broad side by side, ${distance(-lengthways, units)} too long in line. One of them waits for the next time.`,
+    ];
+  const fit =
+    beside >= 0
+      ? `${name} fits in beside her with ${distance(beside, units)} over, fenders at the walls and between.`
+      : `${name} does not fit in beside her, but ahead or astern of her with ${distance(lengthways, units)} over in length.`;
+  if (because === 'lies there')
+    return [
+      fit,
+      `${name} ${FIRST[because]}: she comes in after her, and out after whoever lies nearer to the gates.`,
+    ];
+  const [one, two] = first === 'she' ? ['She', name] : [name, 'she'];
+  return [
+    fit,
+    `${one} goes in first: ${one === 'She' ? 'she' : name} ${FIRST[because]}. ${two === 'she' ? 'She' : two} waits outside until ${one === 'She' ? 'her' : `${name}’s`} lines are on, then comes in to the other wall.`,
+  ];
 }
 
 const meets = ({ overCill, overCoping }: Meeting, units: Units) =>
