@@ -53,6 +53,9 @@ export const lockWorkingSchema = z
     floor_m: level,
     /** The edge people stand on. */
     coping_m: level,
+    /** Its stones stand out over the walls by so much and are so thick; nought where the wall runs up flush. */
+    copingOut_m: within(0, 1, 'm').default(0),
+    copingThick_m: within(0.02, 3, 'm').default(0.3),
     leakUpper_m2: within(0, 1, 'm²').default(0),
     leakLower_m2: within(0, 1, 'm²').default(0),
   })
@@ -194,6 +197,10 @@ export function siteLock(
     east,
     north,
     coping: working.coping_m,
+    lip:
+      working.copingOut_m > 0
+        ? { out: working.copingOut_m, thick: working.copingThick_m }
+        : undefined,
     tidal: working.tidal,
     begins: gates === 'open' ? standingOpen(lock, begins, set) : begins,
   };
@@ -239,6 +246,8 @@ export function usualLock(outline: readonly (readonly [number, number])[]): Lock
     lowerCill_m: -1.3,
     floor_m: -1.5,
     coping_m: 2.6,
+    copingOut_m: 0,
+    copingThick_m: 0.3,
     leakUpper_m2: 0,
     leakLower_m2: 0.002,
   };

@@ -16,6 +16,8 @@ export interface SitedLock {
   readonly north: number;
   /** The edge people stand on, over the place's nought, m. */
   readonly coping: number;
+  /** Its stones stand out over the walls by `out` and are so thick, m; none where the wall runs up flush. */
+  readonly lip?: { readonly out: number; readonly thick: number } | undefined;
   /** Does its lower water rise and fall with the place's tide? */
   readonly tidal: boolean;
   /** Number of the lock above it in a staircase, whose lower gates are its upper ones. */

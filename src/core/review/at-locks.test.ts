@@ -1,6 +1,8 @@
+import { sloop } from '../testing/boats';
 import { engine, recordingOf } from '../testing/driven';
 import { beatOf, inputOf } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
+import { CALM } from '../testing/rig';
 import { aboard, ashore, end, riggedWith } from '../testing/rigging';
 import type { Order, RunInput } from '../score';
 import { faultsOf, reviewOf, type FaultId } from '.';
@@ -76,6 +78,18 @@ describe('faults at a lock, each with a near twin that has it not', () => {
     expect(rules(inLock({ start: { x: 0, y: -8, heading: 0, speed: 0 } }), 40, fill)).not.toContain(
       'gripped in a lock',
     );
+  });
+
+  it('her rail on a wall under its coping as the chamber rises, or the wall flush', () => {
+    const pressed = (lip: { out: number; thick: number } | undefined) =>
+      inLock({
+        boat: { ...sloop(), fenders: [] },
+        locks: [{ ...lockAt(), lip }],
+        weather: { ...CALM, windFrom: -Math.PI / 2, windSpeed: 15 },
+      });
+    const fill: Done = [[1, windTo(0, 1)]];
+    expect(rules(pressed({ out: 0.05, thick: 1.6 }), 60, fill)).toContain('gripped in a lock');
+    expect(rules(pressed(undefined), 60, fill)).not.toContain('gripped in a lock');
   });
 
   it('a line made fast in a falling lock, or kept on a turn', () => {

@@ -43,6 +43,9 @@ export type LockEvent =
   | 'hangs wedged'
   | 'on a gate'
   | 'caught on a gate'
+  | 'under the coping'
+  | 'caught under the coping'
+  | 'fender under the coping'
   | 'free again';
 
 /** What somebody did or could not do. */

@@ -10,11 +10,12 @@ import type { Scratch, SimState, World } from '../sim';
  *
  *   wedged   she is pressed on both sides, by walls or a boat beside her. Friction carries her by up to Σ μN; until then she
  *            stays where she is, and ρ g A dz hangs on it, A her waterplane, dz what the level has changed by
+ *   under the coping  her rail is pressed on the wall as it rises to stones that stand out over it: she stays under them
  *   on a gate  an end of her rests against a leaf while the level changes: a stem goes under a beam, or comes down on one
  *
  * Heave itself is left out of the motion: what hangs is told, not moved. Weakly known: friction ± 50 %, where a gate has beams unknown.
  */
-export type Grip = 'wedged' | 'on a gate';
+export type Grip = 'wedged' | 'on a gate' | 'under the coping';
 
 /** She hangs on it from this share of her weight on, as on a line. */
 export const HANGS_WEIGHT = 0.05;
@@ -38,12 +39,24 @@ export interface Gripped {
 
 const NONE: readonly Gripped[] = [];
 
-/** Pushes on her at one moment: what each side takes, what friction there carries, N, and whether an end rests on a leaf. */
+/**
+ * Pushes on her at one moment: what each side takes, what friction there carries, N, whether an end rests on a leaf, whether her
+ * rail is on a wall, and how high over the water the highest fender reaches that is on one, m; −Infinity for none.
+ */
 interface Pushes {
   readonly sides: number;
   readonly carried: number;
   readonly onGate: boolean;
+  readonly rail: boolean;
+  readonly fender: number;
 }
+
+/** Stones that stand out over the walls of the chamber she lies in: level of their lower edge, m. */
+export interface Lip {
+  readonly under: number;
+}
+/** Her rail is so near under them, m, before anything is said of it. */
+const LIP_NEAR_M = 0.3;
 
 /** One grip as it goes on: the level it began at, brought after her as she slides, and when it last held. */
 class Hold {
@@ -75,6 +88,9 @@ export class LockGrip {
   private readonly perMetre: number;
   private level = NaN;
   private time = NaN;
+  /** When her rail was last on the wall under the coping, s, and when a fender was under it. */
+  private below = -Infinity;
+  fenderUnder = false;
 
   constructor(private readonly world: World) {
     const { hull } = world.craft.spec;
@@ -85,7 +101,12 @@ export class LockGrip {
   }
 
   /** @param chamber level of the chamber she lies in, m */
-  look(state: SimState, scratch: Scratch, chamber: number): readonly Gripped[] {
+  look(
+    state: SimState,
+    scratch: Scratch,
+    chamber: number,
+    lip: Lip | null = null,
+  ): readonly Gripped[] {
     const dt = state.time - this.time;
     const rate = dt > 0 ? (chamber - this.level) / dt : 0;
     this.level = chamber;
@@ -93,8 +114,22 @@ export class LockGrip {
     const pushes = pushesOn(this.world, scratch);
     const wedged = this.wedged(pushes, chamber, rate);
     const caught = this.caught(pushes, chamber, rate);
-    if (!wedged && !caught) return NONE;
-    return [wedged, caught].filter((one) => one !== null);
+    const under = lip && this.underCoping(pushes, chamber, rate, lip);
+    this.fenderUnder = lip !== null && rate > STANDS_MPS && chamber + pushes.fender > lip.under;
+    if (!wedged && !caught && !under) return NONE;
+    return [wedged, caught, under].filter((one) => one !== null);
+  }
+
+  private underCoping({ rail }: Pushes, level: number, rate: number, lip: Lip): Gripped | null {
+    const over = level + this.world.craft.spec.hull.freeboard - lip.under;
+    // Whoever lies with her rail over their lower edge already rises past them.
+    if (rail && (over <= 0 || this.time - this.below <= FREE_S)) this.below = this.time;
+    if (this.time - this.below > FREE_S || over < -LIP_NEAR_M) return null;
+    const left = (HANGS_WEIGHT * this.weight) / this.perMetre - over;
+    // A falling chamber lets her off.
+    return rate > STANDS_MPS || over > 0
+      ? found('under the coping', left, Math.max(0, rate))
+      : null;
   }
 
   private wedged({ sides, carried }: Pushes, level: number, rate: number): Gripped | null {
@@ -116,7 +151,7 @@ export function gripAt(
   events: readonly TakeEvent[],
   time: number,
 ): {
-  readonly what: 'wedged' | 'hangs wedged' | 'on a gate' | 'caught on a gate';
+  readonly what: Exclude<(typeof OF_GRIPS)[number], 'free again'>;
   readonly seconds: number | null;
 } | null {
   const last = events.findLast(
@@ -131,7 +166,15 @@ export function gripAt(
     last.seconds === undefined ? null : Math.max(0, last.seconds - (time - last.time));
   return { what, seconds };
 }
-const OF_GRIPS = ['wedged', 'hangs wedged', 'on a gate', 'caught on a gate', 'free again'] as const;
+const OF_GRIPS = [
+  'wedged',
+  'hangs wedged',
+  'on a gate',
+  'caught on a gate',
+  'under the coping',
+  'caught under the coping',
+  'free again',
+] as const;
 
 function found(grip: Grip, left: number, rate: number): Gripped {
   const speed = Math.abs(rate);
@@ -141,7 +184,10 @@ function found(grip: Grip, left: number, rate: number): Gripped {
 
 /** What walls, leaves and boats beside her push with. The less pressed of her sides counts, and the friction of both. */
 function pushesOn(world: World, scratch: Scratch): Pushes {
-  const { shore, gates } = world;
+  const { shore, gates, craft } = world;
+  const { fenders, hull } = craft.spec;
+  let rail = false;
+  let fender = -Infinity;
   let port = 0;
   let starboard = 0;
   let carried = 0;
@@ -159,6 +205,16 @@ function pushesOn(world: World, scratch: Scratch): Pushes {
       onGate ||= on >= gates!.first && on < gates!.first + gates!.leaves.length;
       continue;
     }
+    if (on < gates!.first && touch.normalForce[k]! > 0) {
+      const hung = fenders[touch.element[k]! - craft.touch.hullCount];
+      if (!hung) rail = true;
+      // One whose height nobody has told hangs from her rail.
+      else
+        fender = Math.max(
+          fender,
+          hung.height === undefined ? hull.freeboard : hung.height + hung.length / 2,
+        );
+    }
     // Pushed to port by what lies to starboard.
     add(ny < 0, touch.normalForce[k]!, shore.friction[on]!);
   }
@@ -174,5 +230,5 @@ function pushesOn(world: World, scratch: Scratch): Pushes {
     }
   }
   const sides = Math.min(port, starboard);
-  return { sides, carried: sides > 0 ? carried : 0, onGate };
+  return { sides, carried: sides > 0 ? carried : 0, onGate, rail, fender };
 }

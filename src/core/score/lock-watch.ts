@@ -29,11 +29,15 @@ const FALLS_M3PS = 0.05;
 /** Pressed on to a cill by less than this she still comes off by herself, m. */
 const ON_CILL_M = 0.05;
 
-const BOTH: readonly Grip[] = ['wedged', 'on a gate'];
-const CILL_FIRST: readonly Grip[] = ['wedged'];
+const ALL: readonly Grip[] = ['wedged', 'on a gate', 'under the coping'];
+const CILL_FIRST: readonly Grip[] = ['wedged', 'under the coping'];
 
 /** What a grip is called once she hangs. */
-const HANGS = { wedged: 'hangs wedged', 'on a gate': 'caught on a gate' } as const;
+const HANGS = {
+  wedged: 'hangs wedged',
+  'on a gate': 'caught on a gate',
+  'under the coping': 'caught under the coping',
+} as const;
 
 /** Sees what goes wrong for a boat in a chamber: hung on the cill, on a line made fast, between its walls, on a gate. Looks at every sample. */
 export class LockWatch {
@@ -74,8 +78,12 @@ export class LockWatch {
       }
       this.lookAtLines(state);
       // Over the cill it is the cill that gets her, and is told of, before any beam of the gates over it does.
-      const kinds = over && falls ? CILL_FIRST : BOTH;
-      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber), kinds);
+      const kinds = over && falls ? CILL_FIRST : ALL;
+      const { lip } = sited;
+      const stones = lip ? { under: sited.coping - lip.thick } : null;
+      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber, stones), kinds);
+      if (this.grip.fenderUnder && this.first('fender'))
+        this.tell(state, lock, 'fender under the coping');
     });
   }
 

@@ -321,6 +321,51 @@ describe('held by what is beside or before her as the level goes', () => {
     expect(told(oneSide, 'wedged')).toBeUndefined();
   });
 
+  /** Blown on to a wall whose coping stands out over it, its lower edge at 1.4 m; her rail begins at 1.1 m. */
+  const underStones = (rest: Partial<RunInput> = {}, thick = 1.6) =>
+    runTake(
+      between(2.6, {
+        boat: { ...sloop(), fenders: [] },
+        locks: [{ ...lockAt(), lip: { out: 0.05, thick } }],
+        weather: { ...CALM, windFrom: -Math.PI / 2, windSpeed: 15 },
+        ...rest,
+      }),
+    );
+
+  it('her rail on a wall is caught under stones that stand out over it, when it was told', () => {
+    const take = underStones();
+    expect(take.outcome).toBe('hung up');
+    const warned = told(take, 'under the coping')!;
+    const hung = told(take, 'caught under the coping')!;
+    expect(hung.time).toBeGreaterThan(warned.time);
+    expect(hung.time - warned.time).toBeLessThan(warned.seconds! + 1);
+    const { hull } = sloop();
+    const sinks = (0.05 * hull.mass) / (1025 * Math.abs(signedArea(hull.waterline)));
+    const risen = level(take)[Math.round(10 * hung.time)]! + hull.freeboard - 1.4;
+    expect(risen).toBeGreaterThan(sinks);
+    expect(risen).toBeLessThan(sinks + 0.02);
+  });
+
+  it('not where they lie over her rail all the way, nor with her off the wall, nor on a fender, which is told of', () => {
+    for (const high of [underStones({}, 0.02), underStones({ weather: CALM })])
+      expect(told(high, 'under the coping')).toBeUndefined();
+    const above = underStones({
+      locks: [{ ...lockAt(), coping: 2.6, lip: { out: 0.05, thick: 1.6 } }],
+    });
+    expect(told(above, 'caught under the coping')).toBeUndefined();
+    const fended = underStones({ boat: sloop() });
+    expect(told(fended, 'caught under the coping')).toBeUndefined();
+    expect(told(fended, 'fender under the coping')).toBeDefined();
+  });
+
+  it('and is free again with the paddles down in time', () => {
+    const aLittle = [at(0, windTo(0, 0.3)), at(12, windTo(0, 0))];
+    const dropped = underStones({ score: inLock(aLittle).score });
+    expect(told(dropped, 'under the coping')).toBeDefined();
+    expect(told(dropped, 'free again')).toBeDefined();
+    expect(dropped.outcome).not.toBe('hung up');
+  });
+
   it('while the level stands nothing hangs', () => {
     const still = runTake({ ...between(1.73), score: inLock([]).score });
     expect(told(still, 'wedged')).toBeUndefined();

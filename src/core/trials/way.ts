@@ -145,7 +145,7 @@ export function secondsToGo(
 }
 
 /**
- * How far she goes on, m, and turns, rad to starboard, when she is stopped after so many metres from rest ahead at one
+ * How far she goes on, m, how long, s, and turns, rad to starboard, when she is stopped after so many metres from rest ahead at one
  * throttle: neutral for as long as her gears ask for, then astern at another. Wheel amidships, calm water; null if she
  * does not stop.
  */
@@ -154,12 +154,16 @@ export function goesOn(
   way: number,
   ahead: number,
   astern: number,
-): Pick<Stop, 'distance' | 'turned'> | null {
+): Pick<Stop, 'distance' | 'time' | 'turned'> | null {
   const water = new OpenWater(craft);
   water.engine(1, ahead);
   if (!water.until(() => gone(water, way), LONGEST_S)) return null;
-  const from = { y: water.y, heading: water.heading };
+  const from = { y: water.y, heading: water.heading, time: water.time };
   water.engine(-1, astern);
   if (!water.until(() => water.ahead <= 0, LONGEST_S)) return null;
-  return { distance: water.y - from.y, turned: water.heading - from.heading };
+  return {
+    distance: water.y - from.y,
+    time: water.time - from.time,
+    turned: water.heading - from.heading,
+  };
 }

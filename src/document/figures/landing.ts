@@ -1,6 +1,6 @@
 import type { End, SitedLock } from '@/core/locks';
 import type { LineDocument } from '../rigging';
-import { bestLead, leadsFrom, lineOf } from './line-leads';
+import { ashore, bestLead, leadsFrom, lineOf, type Pose } from './line-leads';
 import type { Setting } from './setting';
 
 // What is asked of a landing before a lock that does not stand open.
@@ -22,7 +22,15 @@ export function setAgainst({ begins }: SitedLock, from: End): 'level' | 'gates' 
 /** Bow and stern line to the landing she lies at, slipped from aboard; null where she does not lie at one. */
 export function landingLines(setting: Setting): readonly LineDocument[] | null {
   const { start } = setting.input;
-  if (Math.abs(start.speed) > LIES_MPS) return null;
+  return Math.abs(start.speed) > LIES_MPS ? null : linesToLanding(setting, start);
+}
+
+/** The same of any boat that lies so. */
+export function linesToLanding(
+  given: Pick<Setting, 'boat' | 'ends' | 'others' | 'length' | 'beam'>,
+  start: Pose,
+): readonly LineDocument[] | null {
+  const setting = { ...given, ends: ashore(given) };
   const sides = (['port', 'starboard'] as const).flatMap((side) => {
     const lines = (['bow', 'quarter'] as const).flatMap((at) => {
       const cleat = `${side} ${at} cleat`;

@@ -3,6 +3,7 @@ import type { Person } from '@/core/score';
 import { beat, call, engine, tenth, wheel } from './draft';
 import { lieOf, type Setting } from './setting';
 import { SIDES, type Side } from './berths';
+import { nameAboard } from '../others';
 import type { LineDocument } from '../rigging';
 import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument } from '../score';
 
@@ -11,6 +12,10 @@ export interface Pose {
   readonly y: number;
   readonly heading: number;
 }
+
+/** What a line can be made on to that is not aboard another boat. */
+export const ashore = ({ ends, others: boats }: Pick<Setting, 'ends' | 'others'>) =>
+  ends.filter(({ name }) => !boats.some((boat) => name.startsWith(nameAboard(boat, ''))));
 
 /** A bollard or pile as seen from a point aboard: how far ahead of it and to starboard, and how far in all, m. */
 export interface Lead {
@@ -24,7 +29,7 @@ export interface Lead {
 const REACH_LENGTHS = 0.9;
 
 export function leadsFrom(
-  { boat, ends, length, beam }: Setting,
+  { boat, ends, length, beam }: Pick<Setting, 'boat' | 'ends' | 'length' | 'beam'>,
   pose: Pose,
   cleat: string,
 ): Lead[] {

@@ -43,7 +43,7 @@ export interface PassageLie {
   readonly ahead: number;
   /** Has she to go over to the wall, or is the chamber hardly broader than she? */
   readonly over: boolean;
-  /** Who lies in the chamber already; null where nobody does. */
+  /** Who shares the chamber; null where nobody does. */
   readonly neighbour: LockNeighbour | null;
   /** How its water is made without more pull than hands hold, and the lock that those paddles are of. */
   readonly making: Making;
@@ -120,9 +120,9 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
   const { lock } = sited;
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
   const cleat = cleatOf(setting, side);
-  const shares = neighbourIn(setting, sited, way);
+  const shares = neighbourIn(setting, sited, way, wall);
   const neighbour = typeof shares === 'string' ? null : shares;
-  if (neighbour?.wall === wall) return null;
+  if (neighbour?.wall === wall || typeof shares === 'string') return null;
   const bollards = onWall(setting.ends, sited, wall);
   if (!cleat || bollards.length === 0) return null;
   const { length, beam } = setting;
@@ -137,6 +137,7 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
   const middle = (lock.length - length) / 2;
   const rank = (one: (typeof tried)[number]) => 10 * one.off + Math.abs(one.fromUpper - middle);
   const { bollard, fromUpper, off } = tried.reduce((a, b) => (rank(b) < rank(a) ? b : a));
+  const ahead = going === 'up' ? fromUpper : lock.length - fromUpper - length;
   const making = gentlest(lock, way.to, hullIn(setting, way, fromUpper));
   if (!making) return null;
   const furthest = going === 'up' ? bollards[0]! : bollards.at(-1)!;
@@ -149,9 +150,12 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
     bollard: bollard.name,
     aim: furthest.name,
     lead: Math.sqrt(off * off + across * across),
-    ahead: going === 'up' ? fromUpper : lock.length - fromUpper - length,
+    ahead,
     over: lock.width - beam > SNUG_M,
-    neighbour,
+    neighbour: neighbour && {
+      ...neighbour,
+      outFirst: neighbour.comes ? neighbour.comes.first : neighbour.ahead <= ahead,
+    },
     making,
     // Between the chambers of a staircase they are those of the lock above.
     paddlesOf:
@@ -244,9 +248,14 @@ export function noPassage(setting: Setting): string | null {
   const { ways, inside } = wayThrough(setting);
   const way = ways[0]!;
   const { sited, going } = way;
-  const shares = neighbourIn(setting, sited, way);
+  const shared = WALLS.map((wall) => neighbourIn(setting, sited, way, wall));
+  const shares = shared.find((one) => typeof one !== 'string') ?? shared[0]!;
   if (typeof shares === 'string') return shares;
   if (shares && ways.length > 1) return 'sharing a staircase is composed by hand';
+  if (shares?.comes && setAgainst(sited, way.from))
+    return `${shares.other.name} has nothing to wait on while the lock is made ready; let its gates stand open`;
+  if (shares?.comes?.first && !landingLines(setting))
+    return `she drifts while ${shares.other.name} goes in first; let her lie at the landing with bollards for bow and stern, or nearer to the gates`;
   if (inside) return 'she lies in the chamber already';
   const where = new Float64Array(2);
   intoLock(where, sited, start.x, start.y);

@@ -3,22 +3,26 @@ import {
   intoLock,
   IN_LOCK,
   lineLength,
+  sharing,
   standsAlong,
+  swingRoom,
   type Side as Hand,
   type SitedLock,
 } from '@/core/locks';
-import { cos, sin, wrapHalfTurn } from '@/core/math';
 import { secondsToGo } from '@/core/trials';
 import { toBoatSpec } from '../boat-spec';
-import { radians } from '../fields';
-import type { Other } from '../others';
+import { degrees, radians } from '../fields';
+import { nameAboard, type Other } from '../others';
 import type { LineDocument } from '../rigging';
-import { tenth } from './draft';
-import { lineOf } from './line-leads';
+import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import { beat, compassOf, near, tenth } from './draft';
+import { linesToLanding } from './landing';
+import { letGo, lineOf, offOf } from './line-leads';
 import { onWall } from './on-wall';
+import { BACKS, COMES, overAt, type Entry } from './passage-entry';
 import type { Setting } from './setting';
 
-// A boat that lies in the chamber already: who goes where, and who goes out first.
+// A boat that shares the chamber: where she lies in it or comes to lie, who goes in and out first.
 
 /** Another boat in the chamber she goes into. m, s, radians. */
 export interface LockNeighbour {
@@ -27,8 +31,22 @@ export interface LockNeighbour {
   readonly wall: Hand;
   /** Room from her other side to the other wall. */
   readonly room: number;
-  /** From her end towards the gates ahead to those gates. */
+  /** From her upper end to the upper gates, and from her end towards the gates ahead to those. */
+  readonly fromUpper: number;
   readonly ahead: number;
+  /** Is she nearer to the gates ahead, or in first: then she goes out first. */
+  readonly outFirst: boolean;
+  /** How she comes in; null where she lies there already. */
+  readonly comes: NeighbourComes | null;
+}
+
+/** How she comes in by the gates that stand open. */
+export interface NeighbourComes {
+  readonly first: boolean;
+  /** What stands on her wall furthest on: she steers for it. */
+  readonly aim: string;
+  /** Her lines to the landing while she waits for who goes in before her. */
+  readonly waits: readonly LineDocument[];
 }
 
 /** How she leaves before the boat that shares with her. */
@@ -38,43 +56,113 @@ export interface NeighbourLeaves {
   readonly seconds: number;
 }
 
+type Way = {
+  readonly from: 'upper' | 'lower';
+  readonly to: 'upper' | 'lower';
+  readonly going: 'up' | 'down';
+  readonly along: number;
+};
+
 /** Fenders between two and at the wall, m. */
 const FENDERS_M = 0.3;
-/** She lies along the chamber within this. */
-const ALONG = Math.PI / 9;
 const SLOWLY = 0.05;
 /** Over and above what she takes from rest, s. */
 const GEAR_S = 4;
 const CLEAR_M = 1;
 const LONGEST_S = 600;
+/** Room to either end of her, m, as for anybody. */
+const END_M = 0.5;
+const SPARE_LENGTHS = 0.5;
 
-/** The boat in the chamber, or why she cannot be shared with; null where nobody is there. */
+const wallOpposite = (wall: Hand): Hand => (wall === 'left' ? 'right' : 'left');
+const hullOf = ({ boat }: Other) => ({
+  length: boat.hull.length_m,
+  beam: boat.hull.beam_m,
+  draught: boat.hull.draught_m,
+  mass: boat.hull.mass_kg,
+});
+
+/** Her bow and stern line to the landing; null where she does not lie at one. */
+function landingOf(setting: Setting, other: Other): readonly LineDocument[] | null {
+  const boat = toBoatSpec(other.boat);
+  const { start } = other;
+  const pose = { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg) };
+  const { length, beam } = boat.hull;
+  const lines = linesToLanding({ ...setting, boat, length, beam }, pose);
+  return (
+    lines &&
+    lines.map((line) => ({ ...line, name: `${other.name}'s ${line.name}`, of: other.name }))
+  );
+}
+
+/**
+ * The boat that shares the chamber, or why she cannot be shared with; null where nobody is there.
+ *
+ * @param wall the wall her own boat lies to
+ */
 export function neighbourIn(
-  { others, beam }: Pick<Setting, 'others' | 'beam'>,
+  setting: Setting,
   sited: SitedLock,
-  way: { readonly going: 'up' | 'down'; readonly along: number },
+  way: Way,
+  wall: Hand,
 ): LockNeighbour | string | null {
+  const { others, beam, ends, input } = setting;
   if (others.length === 0) return null;
   if (others.length > 1) return 'more than one boat goes too; who goes where is composed by hand';
   const other = others[0]!;
-  const { start, boat, name } = other;
+  const { start, name } = other;
   const { lock } = sited;
-  const where = new Float64Array(2);
-  intoLock(where, sited, start.x_m, start.y_m);
-  const heading = radians(start.heading_deg);
-  const { length_m: length, beam_m: broad, draught_m: draught } = boat.hull;
-  const hull = { length, beam: broad, draught };
-  const stands = standsAlong(sited, { x: start.x_m, y: start.y_m, heading }, hull);
-  const whole = stands.fromUpper > 0 && stands.fromUpper + length < lock.length;
-  if (!stands.inside || !whole)
-    return `${name} does not lie in the chamber yet; who goes first is composed by hand`;
-  if (Math.abs(wrapHalfTurn(heading - way.along)) > ALONG)
-    return `${name} does not lie along the chamber with her bow to the gates ahead`;
-  const t = where[IN_LOCK.T]!;
-  const room = lock.width / 2 + Math.abs(t) - broad / 2;
-  if (room < beam + FENDERS_M) return `there is no room beside ${name}`;
-  const ahead = way.going === 'up' ? stands.fromUpper : lock.length - stands.fromUpper - length;
-  return { other, wall: t > 0 ? 'left' : 'right', room, ahead };
+  const hull = hullOf(other);
+  const { length, beam: broad } = hull;
+  const pose = { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg) };
+  const how = sharing(
+    sited,
+    way.from,
+    { pose: input.start, hull: input.boat.hull },
+    { pose, hull },
+  );
+  const stands = standsAlong(sited, pose, hull);
+  if (!how)
+    return stands.inside
+      ? `${name} does not lie along the chamber with her bow to the gates ahead`
+      : `${name} neither lies in the chamber nor before the same gates with her bow to them`;
+  if (how.beside < 0) return `there is no room beside ${name}`;
+  const toGates = (fromUpper: number) =>
+    way.going === 'up' ? fromUpper : lock.length - fromUpper - length;
+  if (how.because === 'lies there') {
+    const whole = stands.fromUpper > 0 && stands.fromUpper + length < lock.length;
+    if (!whole) return `${name} lies between the gates; let her lie in the chamber, or before it`;
+    const where = new Float64Array(2);
+    intoLock(where, sited, start.x_m, start.y_m);
+    const room = lock.width / 2 + Math.abs(where[IN_LOCK.T]!) - broad / 2;
+    if (room < beam + FENDERS_M) return `there is no room beside ${name}`;
+    const { fromUpper } = stands;
+    const ahead = toGates(fromUpper);
+    return { other, wall: how.wall!, room, fromUpper, ahead, outFirst: true, comes: null };
+  }
+  const theirs = wallOpposite(wall);
+  const stand = onWall(ends, sited, theirs);
+  if (stand.length === 0) return `nothing stands along the other wall for the lines of ${name}`;
+  const least = lock.cillReach + END_M;
+  const most = lock.length - swingRoom(lock) - length - END_M / 2;
+  if (most < least)
+    return `${name} is too long to lie clear of the cill and of the gates as they open`;
+  const fromUpper = (least + most) / 2;
+  const ahead = toGates(fromUpper);
+  const aim = (way.going === 'up' ? stand[0]! : stand.at(-1)!).name;
+  const first = how.first === 'other';
+  const waits = first ? [] : landingOf(setting, other);
+  if (!waits)
+    return `${name} drifts while who is first goes in; let her lie at the landing with bollards for bow and stern`;
+  return {
+    other,
+    wall: theirs,
+    room: lock.width - broad - FENDERS_M,
+    fromUpper,
+    ahead,
+    outFirst: first,
+    comes: { first, aim, waits },
+  };
 }
 
 /** How she goes out by herself, dead slow. */
@@ -85,32 +173,140 @@ export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | 
   return seconds === null ? null : { throttle: SLOWLY, seconds: tenth(seconds + GEAR_S) };
 }
 
-/** Her own bow and stern line, to what stands on her wall nearest to where they lead. */
-export function neighbourLines(
+/** Her bow and stern line: from where to what on her wall, nearest to where they lead as she lies. */
+function leadsOf(
   { ends }: Setting,
   sited: SitedLock,
-  { other, wall }: LockNeighbour,
-): readonly LineDocument[] {
-  const { start, boat, name } = other;
-  const heading = radians(start.heading_deg);
-  const where = new Float64Array(2);
-  intoLock(where, sited, start.x_m, start.y_m);
-  const up = sin(heading) * sited.east + cos(heading) * sited.north < 0 ? 1 : -1;
+  { other, wall, fromUpper }: LockNeighbour,
+  going: 'up' | 'down',
+) {
+  const { boat, name } = other;
+  const up = going === 'up' ? 1 : -1;
   // Her side to the wall: looking up-stream the left wall is to port of a bow that points there.
   const side = (wall === 'left') === up > 0 ? -1 : 1;
   const there = boat.points.filter(({ y_m }) => Math.sign(y_m) === side);
-  if (there.length < 2) return [];
+  const stand = onWall(ends, sited, wall);
+  if (there.length < 2 || stand.length === 0) return [];
   const fore = there.reduce((a, b) => (b.x_m > a.x_m ? b : a));
   const aft = there.reduce((a, b) => (b.x_m < a.x_m ? b : a));
-  return [['bow', fore] as const, ['stern', aft] as const].flatMap(([what, point]) => {
-    const s = where[IN_LOCK.S]! - up * point.x_m;
-    const stand = onWall(ends, sited, wall);
-    if (stand.length === 0) return [];
+  const middle = fromUpper + boat.hull.length_m / 2;
+  return [['bow', fore] as const, ['stern', aft] as const].map(([what, point]) => {
+    const s = middle - up * point.x_m;
     const to = stand.reduce((a, b) => (Math.abs(b.s - s) < Math.abs(a.s - s) ? b : a));
     const off = Math.abs(to.s - s) + to.back + 1;
-    const line = lineOf(`${name}'s ${what} line`, point.name, off, to.name, true);
-    // Round the bollard and back, as long as the rise asks for: she is kept on it all the way, and slips it.
-    const rise = lineLength(sited.lock, sited.coping, Math.max(3, off), boat.hull.freeboard_m);
-    return [{ ...line, of: name, length_m: Math.ceil(Math.max(line.length_m, rise)) }];
+    return { line: `${name}'s ${what} line`, from: point.name, to: to.name, off };
   });
+}
+
+/** Round the bollard and back, as long as the rise asks for: she is kept on it all the way, and slips it. */
+export function neighbourLines(
+  setting: Setting,
+  sited: SitedLock,
+  neighbour: LockNeighbour,
+  going: 'up' | 'down',
+): readonly LineDocument[] {
+  const { other, comes } = neighbour;
+  // Whoever comes in does not stop to the metre.
+  const spare = comes ? SPARE_LENGTHS * other.boat.hull.length_m : 0;
+  const inside = leadsOf(setting, sited, neighbour, going).map(
+    ({ line: name, from, to, ...lead }) => {
+      const off = lead.off + spare;
+      const line = lineOf(name, from, off, comes ? null : to, true);
+      const rise = lineLength(
+        sited.lock,
+        sited.coping,
+        Math.max(3, off),
+        other.boat.hull.freeboard_m,
+      );
+      const length_m = Math.ceil(Math.max(line.length_m, rise));
+      return { ...line, of: other.name, length_m };
+    },
+  );
+  return [...(comes?.waits ?? []), ...inside];
+}
+
+/** Both of her lines are on. */
+export const linesOnOf = ({ other: { name } }: LockNeighbour): CueDocument => ({
+  is: 'all',
+  of: [
+    { is: 'line', line: `${name}'s bow line`, state: 'on' },
+    { is: 'line', line: `${name}'s stern line`, state: 'on' },
+  ],
+});
+
+/** The beats she comes in by, until her lines are on their way; the first at a cue, with what is done beside. */
+export function comingIn(
+  setting: Setting,
+  sited: SitedLock,
+  neighbour: LockNeighbour,
+  way: Way,
+  cue: CueDocument,
+  beside: OrderDocument[],
+  { straightens, stop, stops, heading }: Entry,
+): BeatDocument[] {
+  const { other, comes } = neighbour;
+  if (!comes) return [];
+  const { name } = other;
+  const gates = `${sited.name}, ${way.to} gates`;
+  const entered = `${sited.name}, ${way.from} gates`;
+  const bow = nameAboard(other, 'bow');
+  const along = compassOf(degrees(way.along));
+  const under = { do: 'other', after_s: 0, boat: name } as const;
+  const passes = leadsOf(setting, sited, neighbour, way.going).map(
+    ({ line, to }): OrderDocument => ({ do: 'pass', after_s: 1, line, to, how: 'throw' }),
+  );
+  const hold = `tell ${name} to hold off`;
+  const slips = comes.waits.map(({ name: line }) => letGo(line, 0, undefined));
+  return [
+    ...(slips.length > 0
+      ? [beat('her-slip', `${name} slips from the landing`, cue, [...beside, ...slips], hold, 120)]
+      : []),
+    beat(
+      'her-in',
+      comes.first ? `${name} goes in first, dead slow` : `${name} comes in beside, dead slow`,
+      slips.length > 0 ? offOf(comes.waits) : cue,
+      [
+        ...(slips.length > 0 ? [] : beside),
+        { ...under, gear: 'ahead', throttle: COMES, mark: entered },
+      ],
+      hold,
+      120,
+    ),
+    beat(
+      'her-over',
+      `${name} is in by the gates: over to her wall`,
+      near(bow, entered, overAt(other.boat.hull.length_m)),
+      [{ ...under, gear: 'ahead', throttle: COMES, mark: comes.aim }],
+      hold,
+      240,
+    ),
+    beat(
+      'her-wall',
+      `${name} straightens up along her wall`,
+      near(bow, gates, straightens),
+      [{ ...under, gear: 'ahead', throttle: COMES, heading_deg: compassOf(degrees(heading)) }],
+      hold,
+      180,
+    ),
+    beat(
+      'her-stop',
+      `${name} goes astern, stops`,
+      near(bow, gates, stop),
+      [{ ...under, gear: 'astern', throttle: BACKS }],
+      hold,
+    ),
+    beat(
+      'her-lines-on',
+      `${name} stopped: her lines`,
+      {
+        is: 'any',
+        of: [
+          { is: 'stopped', boat: name },
+          { is: 'after', seconds: tenth(stops) },
+        ],
+      },
+      [{ ...under, gear: 'neutral', throttle: 0, heading_deg: along }, ...passes],
+      'fend off with fenders, not with hands',
+    ),
+  ];
 }

@@ -1,6 +1,7 @@
 import { degrees } from '../fields';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
 import { beat, compassOf } from './draft';
+import { nameAboard } from '../others';
 import { letGo } from './line-leads';
 import type { PassageLie } from './passage-lie';
 import { leavesFirst } from './passage-neighbour';
@@ -18,18 +19,29 @@ export const wide = ({ sited, going }: PassageLie): CueDocument => ({
   state: going === 'up' ? 'wide above' : 'wide below',
 });
 
-/** A boat beside her that lies nearer to the gates ahead goes out before her; her water draws, so the line stays on. */
+/** A boat beside her that lies nearer to the gates ahead, or was in first, goes out before her; her water draws, so the line stays on. */
 export function before(
   lie: PassageLie,
-): { readonly beats: BeatDocument[]; readonly seconds: number } | null {
-  const { neighbour, ahead, along } = lie;
-  if (!neighbour || neighbour.ahead > ahead) return null;
+): { readonly beats: BeatDocument[]; readonly clear: CueDocument } | null {
+  const { neighbour, along, sited, to } = lie;
+  if (!neighbour?.outFirst) return null;
   const leaves = leavesFirst(neighbour);
   if (!leaves) return null;
   const { name } = neighbour.other;
   const lines = BOTH_ENDS.map((end) => letGo(`${name}'s ${end} line`, 0, undefined));
   return {
-    seconds: leaves.seconds,
+    clear: {
+      is: 'any',
+      of: [
+        {
+          is: 'abeam',
+          point: nameAboard(neighbour.other, 'stern'),
+          mark: `${sited.name}, ${to} gates`,
+        },
+        // Held up on her way she is not waited for without end.
+        { is: 'after', seconds: Math.min(600, 2 * leaves.seconds) },
+      ],
+    },
     beats: [
       beat(
         'her-lines',

@@ -54,14 +54,28 @@ export function waiting(
           ),
         ]
       : [beat('wait', 'on her lines: the gates open', { is: 'start' }, [ready, opens], 'wait on')];
+  return slippedAfter(
+    beats,
+    hands,
+    'wide open',
+    { is: 'lock', lock: sited.name, state: `wide ${side}` },
+    [...wound(lie, hands, against === 'level' ? paddles : [], 0)],
+  );
+}
+
+/** After some beats her lines to the landing are slipped at a cue; and the cue by which they are home. */
+export function slippedAfter(
+  beats: readonly BeatDocument[],
+  hands: Hands,
+  when: string,
+  at: CueDocument,
+  more: readonly OrderDocument[] = [],
+): { readonly beats: BeatDocument[]; readonly cue: CueDocument } {
   const slip = beat(
     'slip',
-    'wide open: both lines slipped from aboard',
-    { is: 'lock', lock: sited.name, state: `wide ${side}` },
-    [
-      ...LANDING.map((line) => letGo(line, 0, hands.aboard)),
-      ...wound(lie, hands, against === 'level' ? paddles : [], 0),
-    ],
+    `${when}: both lines slipped from aboard`,
+    at,
+    [...LANDING.map((line) => letGo(line, 0, hands.aboard)), ...more],
     'make fast again',
     WAITS_WITHIN_S,
   );

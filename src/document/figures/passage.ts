@@ -1,4 +1,4 @@
-import { gatesOf, lineLength, type Paddle, type Side } from '@/core/locks';
+import { gatesOf, intoLock, IN_LOCK, lineLength, type Paddle, type Side } from '@/core/locks';
 import { degrees } from '../fields';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
 import { hardest, reversed } from './arrive';
@@ -16,11 +16,12 @@ import {
   type Draft,
 } from './draft';
 import { letGo } from './line-leads';
-import { neighbourLines } from './passage-neighbour';
+import { entryOf, overAt, type Entry } from './passage-entry';
+import { comingIn, linesOnOf, neighbourLines } from './passage-neighbour';
 import { before, tendsToo, TURNS, wide } from './passage-sharing';
 import { landingLines, setAgainst } from './landing';
 import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
-import { waiting, WAITS_WITHIN_S } from './passage-waiting';
+import { slippedAfter, waiting, WAITS_WITHIN_S } from './passage-waiting';
 import { liesInLock, type PassageLie } from './passage-lie';
 import {
   by,
@@ -43,28 +44,36 @@ const CARRIES_LENGTHS = 0.3;
 const LINE_HOME_S = 8;
 
 /** Held by her line, the gates shut behind, the water made, the gates ahead open: that of a side last, if it matters. */
-function locked(lie: PassageLie, hands: Hands, last: Side | null = null): BeatDocument[] {
-  const { sited, going, from } = lie;
+function locked(
+  setting: Setting,
+  lie: PassageLie,
+  hands: Hands,
+  entry: Entry | null,
+  last: Side | null = null,
+): BeatDocument[] {
+  const { sited, going, from, neighbour } = lie;
+  const kept: OrderDocument = {
+    do: 'tend',
+    after_s: 0,
+    line: LINE,
+    how: 'keep',
+    turns: TURNS[going],
+    winch: false,
+    ...by(hands.aboard),
+  };
+  const on: CueDocument = { is: 'line', line: LINE, state: 'on' };
+  // Whoever comes in after her finds her held.
+  const follows = neighbour?.comes && !neighbour.comes.first ? neighbour : null;
   const leaves = gatesOf(sited.lock, from).kind === 'single' ? 'gate' : 'gates';
   return [
+    ...(follows ? comingIn(setting, sited, follows, lie, on, [kept], entry!) : []),
     beat(
       'held',
       going === 'up'
         ? `kept snug, never fast; the ${leaves} shut behind`
         : `on a turn, never fast; the ${leaves} shut behind`,
-      { is: 'line', line: LINE, state: 'on' },
-      [
-        {
-          do: 'tend',
-          after_s: 0,
-          line: LINE,
-          how: 'keep',
-          turns: TURNS[going],
-          winch: false,
-          ...by(hands.aboard),
-        },
-        gatesTo(lie, from, 'shut', hands),
-      ],
+      follows ? linesOnOf(follows) : on,
+      [...(follows ? tendsToo(lie) : [kept]), gatesTo(lie, from, 'shut', hands)],
       'line off, back out while the gates are open',
       LINE_ON_S,
     ),
@@ -82,6 +91,19 @@ function locked(lie: PassageLie, hands: Hands, last: Side | null = null): BeatDo
 
 /** The side of a lock she goes on to. */
 const beyond = ({ going }: PassageLie) => (going === 'up' ? 'above' : 'below');
+
+/** Room she wants beside her where she comes in, m. */
+const BESIDE_M = 0.5;
+
+/** On a straight course for the gates ahead, would she come by those before too near to a side? */
+function comesFromAside({ input, beam }: Setting, { sited, from }: PassageLie): boolean {
+  const { lock } = sited;
+  const where = new Float64Array(2);
+  intoLock(where, sited, input.start.x, input.start.y);
+  const before = from === 'lower' ? where[IN_LOCK.S]! - lock.length : -where[IN_LOCK.S]!;
+  const there = (Math.abs(where[IN_LOCK.T]!) * lock.length) / (lock.length + before);
+  return there > (lock.width - beam) / 2 - BESIDE_M;
+}
 
 /** Stopped so far off the gates ahead, and her line on. */
 function stopped(
@@ -170,17 +192,29 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     ),
   );
   const toWall = side === 'starboard' ? 1 : -1;
+  const leads = lie.neighbour?.comes?.first ? lie.neighbour : null;
+  const follows = lie.neighbour?.comes && !leads;
   // Past a boat that lies there she steers along the wall that is left from the start.
-  const beside = lie.neighbour !== null;
+  const beside = lie.neighbour !== null && !follows;
+  const aside = comesFromAside(setting, lie);
   const inwards: OrderDocument = {
     do: 'steerFor',
     after_s: 0,
-    mark: beside ? lie.aim : far,
+    mark: aside ? entered : beside ? lie.aim : far,
     first: 'bow',
   };
+  const entry = lie.neighbour?.comes ? entryOf(setting, lie, lie.neighbour) : null;
+  const landing = setAgainst(sited, from) === null && !leads ? null : landingLines(setting);
+  const onLines = call(`on bow and stern line while ${leads?.other.name} goes in`);
+  const waits = leads
+    ? slippedAfter(
+        comingIn(setting, sited, leads, lie, { is: 'start' }, [onLines], entry!),
+        hands,
+        `${leads.other.name} lies on her lines`,
+        linesOnOf(leads),
+      )
+    : landing && waiting(lie, hands);
   const first = before(last);
-  const landing = setAgainst(sited, from) === null ? null : landingLines(setting);
-  const waits = landing && waiting(lie, hands);
   const pickUp = pickUpAt(setting, last, hands);
   const landingSide = pickUp?.hand ?? null;
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
@@ -188,13 +222,13 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
   const overToIt = (turned: number): BeatDocument[] =>
     over
       ? [
-          ...(beside
+          ...(beside && !aside
             ? []
             : [
                 beat(
                   'over',
                   'in by the gates: over to the wall',
-                  near('bow', entered, Math.max(1, 0.25 * length)),
+                  near('bow', entered, overAt(length)),
                   [{ do: 'steerFor', after_s: 0, mark: lie.aim, first: 'bow' }],
                   'astern, stop between the walls',
                 ),
@@ -208,6 +242,17 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
           ),
         ]
       : [
+          ...(aside
+            ? [
+                beat(
+                  'between',
+                  'in by the gates: straight on',
+                  near('bow', entered, overAt(length)),
+                  [steer(along)],
+                  'astern, stop between the walls',
+                ),
+              ]
+            : []),
           beat(
             'way-off',
             'neutral, she carries',
@@ -220,7 +265,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
   const room = lock.length;
   return {
     // The rest waits for the water.
-    decided: lies.length > 1 ? `held-in-${lies.length}` : 'held',
+    decided: lies.length > 1 ? `held-in-${lies.length}` : follows ? 'her-slip' : 'held',
     dials: [
       // Dead slow, in and out.
       dial(0.03, 0.04, 0, 0.2),
@@ -248,7 +293,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
             waits ? waits.cue : { is: 'start' },
             [
               call(`fenders ${over && !beside ? side : 'both sides'}, ${LINE} ready ${side}`),
-              ...tendsToo(lie),
+              ...(follows ? [] : tendsToo(lie)),
               inwards,
               engine('ahead', slow!),
             ],
@@ -257,7 +302,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
           ),
           ...overToIt(turned!),
           ...stopped(setting, lie, hands, stop!, back!),
-          ...locked(lie, hands, lies.length === 1 ? landingSide : null),
+          ...locked(setting, lie, hands, entry, lies.length === 1 ? landingSide : null),
           ...lies
             .slice(1)
             .flatMap((chamber, i) =>
@@ -283,7 +328,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
                     'astern, stop',
                   ),
                   ...stopped(setting, chamber, hands, nextStop!, back!),
-                  ...locked(chamber, hands, chamber === last ? landingSide : null),
+                  ...locked(setting, chamber, hands, null, chamber === last ? landingSide : null),
                 ],
                 i + 2,
               ),
@@ -298,7 +343,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
             slow!,
             -toWall * angle!,
             [],
-            first ? { is: 'after', seconds: first.seconds } : wide(last),
+            first ? first.clear : wide(last),
           ),
           beat(
             'straight',
@@ -336,7 +381,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
           },
           ...(landing ?? []),
           ...(pickUp ? [{ ...landingLine(pickUp, setting), ...led }] : []),
-          ...(lie.neighbour ? neighbourLines(setting, sited, lie.neighbour) : []),
+          ...(lie.neighbour ? neighbourLines(setting, sited, lie.neighbour, lie.going) : []),
         ],
       );
     },

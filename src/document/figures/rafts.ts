@@ -17,6 +17,7 @@ import {
   type Draft,
 } from './draft';
 import {
+  ashore,
   berthed,
   handAt,
   leadsFrom,
@@ -146,10 +147,7 @@ function theirLine(setting: Setting, other: Other, end: 'bow' | 'stern') {
   const c = cos(setting.input.start.heading);
   const half = boat.hull.length_m / 2;
   const from = { x: start.x_m + along * half * s, y: start.y_m + along * half * c };
-  const shore = setting.ends.filter(
-    ({ name }) => !setting.others.some((o) => name.startsWith(nameAboard(o, ''))),
-  );
-  const leads = shore
+  const leads = ashore(setting)
     .map(({ name, x, y }) => {
       const ahead = ((x - from.x) * s + (y - from.y) * c) * along;
       const across = (x - from.x) * c - (y - from.y) * s;

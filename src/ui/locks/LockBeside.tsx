@@ -15,7 +15,7 @@ import { LockSection, type InSection } from './LockSection';
 import { useWorkedLocks } from './use-worked';
 
 type Shown = (Pick<Take, 'trace'> & Partial<Pick<Take, 'events'>>) | null;
-const HANGS = { 'hangs wedged': true, 'caught on a gate': true };
+const HANGS = { 'hangs wedged': true, 'caught on a gate': true, 'caught under the coping': true };
 
 type TraceName = keyof Take['trace'];
 type Start = Pick<Manoeuvre['start'], 'x_m' | 'y_m' | 'heading_deg'>;

@@ -78,6 +78,22 @@ export function LockFields({
           most={20}
           onChange={(cillReach_m) => set({ cillReach_m })}
         />
+        <LengthBox
+          label="coping stands out by"
+          value={working.copingOut_m}
+          least={0}
+          most={1}
+          onChange={(copingOut_m) => set({ copingOut_m })}
+        />
+        {working.copingOut_m > 0 && (
+          <LengthBox
+            label="and is thick"
+            value={working.copingThick_m}
+            least={0.02}
+            most={3}
+            onChange={(copingThick_m) => set({ copingThick_m })}
+          />
+        )}
       </div>
       <StaircaseField name={name} outline={outline} working={working} change={change} />
       <GateFields working={working} set={set} />

@@ -144,6 +144,12 @@ const degrees = (radians: number) => `${Math.round(radians * DEGREES_PER_RADIAN)
 const seconds = (value: number) => `${value.toFixed(1)} s`;
 
 /** What shows a fault, in figures. */
+const GRIPPED = {
+  sides: 'wedged between the sides',
+  gate: 'an end on the gate',
+  coping: 'her rail under the coping',
+} as const;
+
 export function faultEvidence(
   fault: Fault,
   { lines, crew }: Pick<ScoreDocument, 'lines' | 'crew'>,
@@ -216,7 +222,7 @@ export function faultEvidence(
     }
     case 'gripped in a lock': {
       const { by, left, hung } = fault.figures;
-      const what = by === 'sides' ? 'wedged between the sides' : 'an end on the gate';
+      const what = GRIPPED[by];
       const time = left === null ? '' : `, ${clock(left)} until she hangs`;
       return `${what}${time}; ${hung ? 'she hung' : 'she came free'}`;
     }

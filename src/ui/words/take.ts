@@ -14,6 +14,7 @@ const HUNG = {
   'on the cill': ['on the cill', 'fill again'],
   'hangs wedged': ['wedged between the sides', 'the level back to where she floated'],
   'caught on a gate': ['an end on the gate', 'the level back to where she floated'],
+  'caught under the coping': ['under the coping', 'the level back and her side off the wall'],
 } as const;
 
 export function beatName(score: ScoreDocument, beat: number): string {

@@ -47,23 +47,29 @@ export const overTheCill: FaultRule<'over the cill'> = {
   },
 };
 
-const GRIPS = { wedged: 'hangs wedged', 'on a gate': 'caught on a gate' } as const;
+const GRIPS = {
+  wedged: 'hangs wedged',
+  'on a gate': 'caught on a gate',
+  'under the coping': 'caught under the coping',
+} as const;
+const BY = { wedged: 'sides', 'on a gate': 'gate', 'under the coping': 'coping' } as const;
+const isGrip = (what: string): what is keyof typeof GRIPS => what in GRIPS;
 
 /** She was wedged between the sides of a chamber, or an end of her lay on a gate, as the level went. */
 export const grippedInLock: FaultRule<'gripped in a lock'> = {
   id: 'gripped in a lock',
   find({ take }) {
     return take.events.flatMap((event) => {
-      if (event.is !== 'lock' || (event.what !== 'wedged' && event.what !== 'on a gate')) return [];
+      if (event.is !== 'lock' || !isGrip(event.what)) return [];
+      const { what } = event;
       const ends = take.events.find(
         (later) =>
           later.is === 'lock' &&
           later.time >= event.time &&
-          (later.what === 'free again' || later.what === GRIPS[event.what as keyof typeof GRIPS]),
+          (later.what === 'free again' || later.what === GRIPS[what]),
       );
       const hung = ends?.is === 'lock' && ends.what !== 'free again';
-      const by = event.what === 'wedged' ? ('sides' as const) : ('gate' as const);
-      const figures = { by, left: event.seconds ?? null, hung };
+      const figures = { by: BY[what], left: event.seconds ?? null, hung };
       const until = ends?.time ?? event.time;
       return [{ rule: 'gripped in a lock', time: event.time, until, figures }];
     });

@@ -71,7 +71,7 @@ export interface FaultFigures {
   'over the cill': { readonly left: number | null; readonly hung: boolean };
   /** Wedged between the sides of a chamber, or an end on a gate, as the level went: seconds she had left, and whether she hung. */
   'gripped in a lock': {
-    readonly by: 'sides' | 'gate';
+    readonly by: 'sides' | 'gate' | 'coping';
     readonly left: number | null;
     readonly hung: boolean;
   };
