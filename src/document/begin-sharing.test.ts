@@ -79,7 +79,9 @@ describe('through a lock with a boat in it', () => {
     expect(behind.beats.map(({ id }) => id)).not.toContain('before');
     expect(behind.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'lock' });
     const ahead = draft(shared()).write(FITTED);
-    expect(ahead.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'after' });
+    expect(ahead.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({
+      of: [{ is: 'abeam', point: 'Wicket: stern' }, { is: 'after' }],
+    });
   });
 
   it('going down her lines are slipped before she goes, and nobody hangs', () => {
@@ -122,7 +124,7 @@ describe('through a lock with a boat in it', () => {
         }),
       ),
     ).toContain('her bow to the gates ahead');
-    expect(unfit(shared(wicketAt(40)))).toContain('does not lie in the chamber');
+    expect(unfit(shared(wicketAt(40)))).toContain('neither lies in the chamber nor');
     expect(
       unfit(
         shared(({ others }) => {

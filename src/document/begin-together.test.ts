@@ -1,0 +1,133 @@
+import { runTake, type Take } from '@/core/score';
+import { figuresFor, subjectOf } from './figures';
+import { draftsOf } from './figures/index';
+import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
+import { check } from './result';
+import { toRunInput } from './run-input';
+import { demoFile } from './testing/demo';
+
+// Pebble and Wicket both come from the landing below the sea lock, one before the other; its gates stand open.
+
+/** The landing's edge from its west end, along it, and off it to the north, m. */
+const WEST = { x: -3.06, y: -19.14 };
+const ALONG = Math.atan2(33.07, 29.14);
+const at = (along: number, off: number) => ({
+  x_m: WEST.x + along * Math.sin(ALONG) - off * Math.cos(ALONG),
+  y_m: WEST.y + along * Math.cos(ALONG) + off * Math.sin(ALONG),
+  heading_deg: (ALONG * 180) / Math.PI,
+});
+
+interface Where {
+  readonly pebble: number;
+  readonly wicket: number;
+  readonly change?: (file: ManoeuvreFile) => void;
+}
+
+function together({ pebble, wicket, change = () => {} }: Where): ManoeuvreFile {
+  const file = structuredClone(demoFile('pebble-shares-withen-lock'));
+  file.start = { ...at(pebble, 1.9), speed_mps: 0 };
+  file.others[0]!.start = at(wicket, 2.35);
+  file.score.lines = [];
+  file.score.beats = [{ ...file.score.beats[0]!, orders: [] }];
+  change(file);
+  const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
+  if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
+  return checked.value;
+}
+
+function unfit(file: ManoeuvreFile): string | null {
+  const offered = figuresFor(subjectOf(file));
+  if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
+  return offered.value.find(({ id }) => id === 'through-the-lock')!.unfit;
+}
+
+/** Played with numbers near those it was fitted to: dead slow, way off, stopped, how hard astern, and the angle out. */
+function played(file: ManoeuvreFile, numbers: number[]): { take: Take; ids: string[] } {
+  const drafts = draftsOf(file, 'through-the-lock');
+  if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
+  const score = drafts.value[0]!.write(numbers);
+  const input = toRunInput({ ...file, score });
+  if (!input.ok) throw new Error(JSON.stringify(input.problems));
+  return { take: runTake(input.value), ids: score.beats.map(({ id }) => id) };
+}
+
+const lineAt = (take: Take, line: number, what: string) =>
+  take.events.find((e) => e.is === 'line' && e.line === line && e.what === what)?.time ?? NaN;
+
+describe('two that come to a lock together', () => {
+  it('the one behind waits on her lines until the other lies on hers, and goes out after her', () => {
+    const file = together({ pebble: 24, wicket: 37 });
+    expect(unfit(file)).toBeNull();
+    const { take, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
+    expect(ids.indexOf('her-lines-on')).toBeLessThan(ids.indexOf('slip'));
+    expect(ids.indexOf('before')).toBeLessThan(ids.indexOf('out'));
+    expect(take.outcome).toBe('reached');
+    // Lines: the centre line, two to the landing, two of Wicket's; hers come off once both of Wicket's are on.
+    const on = Math.max(lineAt(take, 3, 'on'), lineAt(take, 4, 'on'));
+    expect(lineAt(take, 1, 'let go')).toBeGreaterThan(on);
+    expect(lineAt(take, 0, 'let go')).toBeGreaterThan(lineAt(take, 3, 'let go') + 20);
+    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+  });
+
+  it('the one before goes in and is held before the other slips; the gates shut behind both, and she is out first', () => {
+    const file = together({ pebble: 37, wicket: 23.5 });
+    expect(unfit(file)).toBeNull();
+    const { take, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+    expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
+    expect(ids).not.toContain('before');
+    expect(take.outcome).toBe('reached');
+    const shut = take.events.find((e) => e.is === 'lock' && e.what === 'gates shut')!.time;
+    // Of Wicket's four lines those to the landing come off once hers is on, and the gates wait for those in the chamber.
+    expect(lineAt(take, 1, 'let go')).toBeGreaterThan(lineAt(take, 0, 'on'));
+    expect(shut).toBeGreaterThanOrEqual(Math.max(lineAt(take, 3, 'on'), lineAt(take, 4, 'on')));
+    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+  });
+
+  it('says why not: nothing to wait on, the lock set against them, nowhere for her lines, heading off', () => {
+    const off = at(24, 7);
+    expect(
+      unfit(
+        together({
+          pebble: 24,
+          wicket: 37,
+          change: (file) => {
+            file.start = { ...off, speed_mps: 0 };
+          },
+        }),
+      ),
+    ).toContain('drifts while Wicket goes in first');
+    expect(
+      unfit(
+        together({
+          pebble: 37,
+          wicket: 23.5,
+          change: ({ others }) => {
+            others[0]!.start = at(23.5, 14);
+          },
+        }),
+      ),
+    ).toContain('Wicket drifts while who is first goes in');
+    expect(
+      unfit(
+        together({
+          pebble: 24,
+          wicket: 37,
+          change: ({ locks }) => {
+            locks[0]!.gates = 'shut';
+          },
+        }),
+      ),
+    ).toContain('nothing to wait on');
+    expect(
+      unfit(
+        together({
+          pebble: 24,
+          wicket: 37,
+          change: ({ others }) => {
+            others[0]!.start.heading_deg += 180;
+          },
+        }),
+      ),
+    ).toContain('with her bow to them');
+  });
+});
