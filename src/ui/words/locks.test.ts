@@ -1,7 +1,15 @@
 import type { LockAhead, Through } from '@/core/brief';
 import { lockAtRest } from '@/core/locks';
 import { toLock, usualLock } from '@/document';
-import { gatesAdvice, setText, sideText, stairText, throughText, waterText } from './lock-ahead';
+import {
+  gatesAdvice,
+  setText,
+  sharesText,
+  sideText,
+  stairText,
+  throughText,
+  waterText,
+} from './lock-ahead';
 import { gatesText, lockEventText, lockNowText, lockTrouble, paddleText, shareText } from './locks';
 
 const METRES = { speed: 'kn', length: 'm', north: 'N' } as never;
@@ -61,6 +69,21 @@ describe('a lock in words', () => {
   });
 });
 
+const ahead = (part: Partial<LockAhead>) =>
+  ({
+    setForHer: true,
+    readyIn: 0,
+    inside: false,
+    way: 20,
+    takes: 40,
+    leaveAt: 0,
+    end: 'lower',
+    side: null,
+    shares: [],
+    from: null,
+    ...part,
+  }) as LockAhead;
+
 describe('a lock ahead in words', () => {
   it('one leaf or both, by what trying shows', () => {
     const one = through({});
@@ -81,19 +104,6 @@ describe('a lock ahead in words', () => {
   });
 
   it('set for her or against her, and when to leave', () => {
-    const ahead = (part: Partial<LockAhead>) =>
-      ({
-        setForHer: true,
-        readyIn: 0,
-        inside: false,
-        way: 20,
-        takes: 40,
-        leaveAt: 0,
-        end: 'lower',
-        side: null,
-        from: null,
-        ...part,
-      }) as LockAhead;
     expect(setText(ahead({}), [], METRES)).toContain('the lower gates open: 20.0 m to go');
     expect(setText(ahead({ readyIn: 18 }), [], METRES)).toContain('0:18 to open them');
     expect(setText(ahead({ setForHer: false, readyIn: 240, leaveAt: 200 }), [], METRES)).toMatch(
@@ -108,6 +118,38 @@ describe('a lock ahead in words', () => {
     );
     expect(sideText(ahead({ side: 'left' }))).toContain('to the left looking up-stream');
     expect(sideText(ahead({}))).toContain('too light');
+  });
+
+  it('who shares it: how she fits in, who is first and why, who waits for what', () => {
+    const share = (how: object) =>
+      sharesText(
+        {
+          name: 'Wicket',
+          how: {
+            beside: 1.43,
+            lengthways: 8,
+            first: 'other',
+            because: 'nearer',
+            wall: null,
+            ...how,
+          },
+        } as Parameters<typeof sharesText>[0],
+        { speed: 'kn', length: 'm', force: 'N' },
+      ).join(' ');
+    expect(share({})).toBe(
+      'Wicket fits in beside her with 1.4 m over, fenders at the walls and between. Wicket goes in first: Wicket is nearer to the gates, and nobody passes in the narrows. She waits outside until Wicket’s lines are on, then comes in to the other wall.',
+    );
+    expect(share({ first: 'she', because: 'heavier' })).toMatch(
+      /She goes in first: she is the heavier.*Wicket waits outside until her lines are on/,
+    );
+    expect(share({ because: 'lies there', wall: 'left' })).toContain('lies in it already');
+    expect(share({ beside: -0.4 })).toContain('ahead or astern of her with 8.0 m over');
+    expect(share({ beside: -0.4, lengthways: -3 })).toMatch(/does not fit in.*waits for the next/);
+    const there = { beside: 1, lengthways: 1, first: 'other', because: 'lies there' } as const;
+    const shares = [{ name: 'Wicket', how: { ...there, wall: 'left' } }] as const;
+    expect(sideText(ahead({ side: 'left', shares }))).toBe(
+      'Lie to the right looking up-stream: Wicket lies to the other wall.',
+    );
   });
 
   it('a staircase: which chamber is seen to first, and the order', () => {
