@@ -146,6 +146,62 @@ describe('a passage through a staircase', () => {
   });
 });
 
+describe('a staircase set against her', () => {
+  const at = {
+    up: { x_m: -45.5, y_m: -11.75, heading_deg: 74, speed_mps: 0 },
+    down: { x_m: 44.4, y_m: 19.4, heading_deg: 249, speed_mps: 0 },
+  };
+  const against = (going: 'up' | 'down'): ManoeuvreFile => {
+    const file = begun(going);
+    return {
+      ...file,
+      start: at[going],
+      berth: [...file.berth, going === 'up' ? 'landing-below' : 'landing-above'].slice(-12),
+      locks: [
+        { lock: BOTTOM, set: 'upper', gates: 'shut' },
+        { lock: TOP, set: 'lower', gates: 'shut' },
+      ],
+      limit_s: 3600,
+    };
+  };
+
+  it.each(['up', 'down'] as const)(
+    'going %s she waits at the landing until the chamber that feeds or takes the water is ready, and hers',
+    (going) => {
+      const file = against(going);
+      expect(unfit(file)).toBeNull();
+      const drafts = draftsOf(file, 'through-the-lock');
+      if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
+      const { dials, write } = drafts.value[0]!;
+      const score = write(dials.map(({ value }) => value));
+      const go = score.beats.findIndex(({ id }) => id === 'go');
+      const beats = score.beats.slice(0, go);
+      expect(beats[0]!.id).toBe('other-chamber');
+      const input = toRunInput({
+        ...file,
+        score: { ...score, beats, end: { ...score.end, cue: score.beats[go]!.cue } },
+      });
+      if (!input.ok) throw new Error(input.problems[0]!.message);
+      const take = runTake(input.value);
+      const now = {
+        bottom: take.trace.lock1Chamber!.at(-1)!,
+        top: take.trace.lock2Chamber!.at(-1)!,
+      };
+      expect(Math.abs(now.bottom)).toBeLessThan(0.15);
+      expect(Math.abs(now.top - 3.8)).toBeLessThan(0.15);
+      expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
+      // Nobody was thrown about at the landing, and both lines came home.
+      expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+      expect(take.events.filter((e) => e.is === 'line' && e.what === 'home')).toHaveLength(2);
+    },
+  );
+
+  it('out in the stream she has nothing to wait on', () => {
+    const file = against('up');
+    expect(unfit({ ...file, start: { ...file.start, speed_mps: 0.6 } })).toContain('landing');
+  });
+});
+
 describe('Nell up the stairs', () => {
   const file = demoFile('nell-up-medlar-stairs');
   const play = (score = file.score) => {

@@ -201,19 +201,29 @@ export function leastTime(lies: readonly PassageLie[]): number {
   }, 0);
 }
 
-/** Why a staircase is not ready for her; null where it is. */
-function stairsUnready(setting: Setting, { sited, going }: Way): string | null {
+/** The order of the staircase she comes to; null where it is none. */
+const stairOf = ({ input: { locks = [] }, boat }: Setting, { sited, going }: Way) =>
+  stairOrder(locks, locks.indexOf(sited), going, boat.hull.draught);
+
+/** Has the other chamber of a staircase to be filled or emptied first? */
+export function otherUnready(setting: Setting, way: Way): boolean {
+  const first = stairOf(setting, way)?.first ?? null;
+  return first === 'fill' || first === 'empty';
+}
+
+/** Why a staircase is not ready for her; null where it is, or is made ready while she waits. */
+function stairsUnready(setting: Setting, way: Way): string | null {
   const { locks = [] } = setting.input;
-  const { draught } = setting.boat.hull;
-  const stair = stairOrder(locks, locks.indexOf(sited), going, draught);
+  const stair = stairOf(setting, way);
   if (!stair)
     return 'more than one lock is worked in this manoeuvre, and they are no staircase on her way';
   const [upper, lower] = [locks[stair.upper]!.name, locks[stair.lower]!.name];
+  if (otherUnready(setting, way) && landingLines(setting)) return null;
   switch (stair.first) {
     case 'fill':
-      return `${lower} is filled with the water of ${upper}, which is not full enough; it wants to be set above`;
+      return `${lower} is filled with the water of ${upper}, which is not full enough; it wants to be set above, or she to lie at the landing meanwhile`;
     case 'empty':
-      return `${upper} would run over into ${lower}, which is not empty; it wants to be set below`;
+      return `${upper} would run over into ${lower}, which is not empty; it wants to be set below, or she to lie at the landing meanwhile`;
     case 'never':
       return `${upper} and ${lower} do not meet with water enough for her over the cill between them`;
     case null:
@@ -231,10 +241,10 @@ function noRoom(setting: Setting, way: Way): string | null {
 }
 
 /** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
-function unready(setting: Setting, { sited, from }: Way, locks: number): string | null {
+function unready(setting: Setting, { sited, from }: Way): string | null {
   const against = setAgainst(sited, from);
-  if (!against || (locks === 1 && landingLines(setting))) return null;
-  const waits = locks > 1 ? '' : ', or lie at the landing with bollards for bow and stern';
+  if (!against || landingLines(setting)) return null;
+  const waits = ', or lie at the landing with bollards for bow and stern';
   return against === 'level'
     ? `the lock is set against her; set it ${from === 'upper' ? 'above' : 'below'}${waits}`
     : `the gates are shut before her; let them stand open${waits}`;
@@ -264,7 +274,7 @@ export function noPassage(setting: Setting): string | null {
     return 'she does not lie before the gates';
   if (Math.abs(wrapHalfTurn(start.heading - way.along)) > STRAIGHT)
     return 'she does not head for the gates';
-  const notReady = unready(setting, way, ways.length);
+  const notReady = unready(setting, way);
   if (notReady) return notReady;
   if (ways.length > 1) {
     const unready = stairsUnready(setting, way);
@@ -276,7 +286,8 @@ export function noPassage(setting: Setting): string | null {
   }
   const [lies] = liesInLock(setting);
   if (!lies) return 'nothing stands along the chamber that her midship line could go to';
-  const needs = leastTime(lies) + readyTime(lies[0]!);
+  const other = otherUnready(setting, way) ? lies[1]!.making.seconds : 0;
+  const needs = leastTime(lies) + readyTime(lies[0]!) + other;
   return needs > limit
     ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
     : null;

@@ -1,24 +1,63 @@
+import type { LockCue } from '@/core/score';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
 import { beat, call } from './draft';
 import { HALF_FOR_S, LANDING, setAgainst } from './landing';
 import { letGo } from './line-leads';
 import type { PassageLie } from './passage-lie';
-import { gatesTo, paddlesAt, wound, type Hands } from './passage-water';
+import { gatesTo, paddlesAt, paddlesOf, wound, type Hands } from './passage-water';
 
 // A lock that is set against her, or shut: she waits on her lines at the landing while it is made ready.
 
 /** Half of the paddles first, all of them so long after, s: the wash comes down on whoever waits below. Judgement. */
 const HALF_FIRST = 0.5;
 const MADE_WITHIN_S = 900;
+/** Paddles that were wound up for somebody else's water are down again by then, s. */
+const PADDLES_DOWN_S = 30;
 /** The gates swing that long at the most, s. */
 export const WAITS_WITHIN_S = 240;
 
+/** What waiting comes to: its beats, and the cue the next one goes by. */
+export interface Waits {
+  readonly beats: BeatDocument[];
+  readonly cue: CueDocument;
+}
+
+const START: Waits = { beats: [], cue: { is: 'start' } };
+
+/** The other chamber of a staircase made ready first: filled for her going up, emptied for her going down. Nobody lies in it. */
+export function readied(other: PassageLie, hands: Hands): Waits {
+  const { sited, going } = other;
+  const paddles = paddlesOf(other);
+  const [side, verb] = going === 'up' ? ['above', 'filled'] : ['below', 'emptied'];
+  const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
+  const way = 'paddles down; wait on';
+  return {
+    beats: [
+      beat(
+        'other-chamber',
+        `on her lines while ${sited.name} is ${verb}`.slice(0, 60),
+        { is: 'start' },
+        [call('on bow and stern line'), ...sign, ...wound(other, hands, paddles, 1)],
+        way,
+      ),
+      beat(
+        'other-made',
+        `${sited.name} ${verb}: its paddles down`.slice(0, 60),
+        { is: 'lock', lock: sited.name, state: `level ${side}` as LockCue },
+        wound(other, hands, paddles, 0),
+        way,
+        MADE_WITHIN_S,
+      ),
+    ],
+    cue: { is: 'after', seconds: PADDLES_DOWN_S },
+  };
+}
+
 /** The beats until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
-export function waiting(
-  lie: PassageLie,
-  hands: Hands,
-): { readonly beats: BeatDocument[]; readonly cue: CueDocument } {
+export function waiting(lie: PassageLie, hands: Hands, after: Waits = START): Waits {
   const { sited, from } = lie;
+  // Before her they are always the lock's own.
+  const hers = { ...lie, paddlesOf: sited.name };
   const against = setAgainst(sited, from);
   const side = from === 'upper' ? 'above' : 'below';
   const paddles = paddlesAt(lie, from);
@@ -32,15 +71,15 @@ export function waiting(
           beat(
             'wait',
             'on her lines: half of the paddles',
-            { is: 'start' },
-            [ready, ...sign, ...wound(lie, hands, paddles, HALF_FIRST)],
+            after.cue,
+            [ready, ...sign, ...wound(hers, hands, paddles, HALF_FIRST)],
             way,
           ),
           beat(
             'wash',
             'lines hold: all of them',
             { is: 'after', seconds: HALF_FOR_S },
-            [...sign, ...wound(lie, hands, paddles, 1)],
+            [...sign, ...wound(hers, hands, paddles, 1)],
             way,
             MADE_WITHIN_S,
           ),
@@ -53,13 +92,13 @@ export function waiting(
             MADE_WITHIN_S,
           ),
         ]
-      : [beat('wait', 'on her lines: the gates open', { is: 'start' }, [ready, opens], 'wait on')];
+      : [beat('wait', 'on her lines: the gates open', after.cue, [ready, opens], 'wait on')];
   return slippedAfter(
-    beats,
+    [...after.beats, ...beats],
     hands,
     'wide open',
     { is: 'lock', lock: sited.name, state: `wide ${side}` },
-    [...wound(lie, hands, against === 'level' ? paddles : [], 0)],
+    [...wound(hers, hands, against === 'level' ? paddles : [], 0)],
   );
 }
 
@@ -70,7 +109,7 @@ export function slippedAfter(
   when: string,
   at: CueDocument,
   more: readonly OrderDocument[] = [],
-): { readonly beats: BeatDocument[]; readonly cue: CueDocument } {
+): Waits {
   const slip = beat(
     'slip',
     `${when}: both lines slipped from aboard`,

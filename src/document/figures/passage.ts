@@ -21,8 +21,8 @@ import { comingIn, linesOnOf, neighbourLines } from './passage-neighbour';
 import { before, tendsToo, TURNS, wide } from './passage-sharing';
 import { landingLines, setAgainst } from './landing';
 import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
-import { slippedAfter, waiting, WAITS_WITHIN_S } from './passage-waiting';
-import { liesInLock, type PassageLie } from './passage-lie';
+import { readied, slippedAfter, waiting, WAITS_WITHIN_S } from './passage-waiting';
+import { liesInLock, otherUnready, type PassageLie } from './passage-lie';
 import {
   by,
   gatesTo,
@@ -204,7 +204,9 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     first: 'bow',
   };
   const entry = lie.neighbour?.comes ? entryOf(setting, lie, lie.neighbour) : null;
-  const landing = setAgainst(sited, from) === null && !leads ? null : landingLines(setting);
+  const other = otherUnready(setting, lie) ? readied(lies[1]!, hands) : null;
+  const waitsThere = setAgainst(sited, from) !== null || leads || other;
+  const landing = waitsThere ? landingLines(setting) : null;
   const onLines = call(`on bow and stern line while ${leads?.other.name} goes in`);
   const waits = leads
     ? slippedAfter(
@@ -213,7 +215,11 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
         `${leads.other.name} lies on her lines`,
         linesOnOf(leads),
       )
-    : landing && waiting(lie, hands);
+    : other
+      ? landing && setAgainst(sited, from) === null
+        ? slippedAfter(other.beats, hands, 'the staircase is ready', other.cue)
+        : waiting(lie, hands, other)
+      : landing && waiting(lie, hands);
   const first = before(last);
   const pickUp = pickUpAt(setting, last, hands);
   const landingSide = pickUp?.hand ?? null;
