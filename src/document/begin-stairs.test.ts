@@ -146,6 +146,25 @@ describe('a passage through a staircase', () => {
   });
 });
 
+describe('Nell down the stairs, by figure', () => {
+  it('with the numbers it was fitted to goes down both chambers, hangs on no cill and spills nothing', () => {
+    const file = begun('down');
+    const drafts = draftsOf(file, 'through-the-lock');
+    if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
+    const score = drafts.value[0]!.write([0.05, 25.1, 12.3, 0.3, 7, 9.7]);
+    const input = toRunInput({ ...file, score });
+    if (!input.ok) throw new Error(input.problems[0]!.message);
+    const take = runTake(input.value);
+    expect(take.outcome).toBe('reached');
+    const told = take.events.flatMap((e) => (e.is === 'lock' ? [e.what] : []));
+    for (const bad of ['over the coping', 'over the cill', 'on the cill'])
+      expect(told).not.toContain(bad);
+    // First of the two worked is the top one: it comes down to meet the other, which then empties.
+    expect(Math.min(...take.trace.lock1Chamber!)).toBeCloseTo(1.9, 1);
+    expect(take.trace.lock2Chamber!.at(-1)!).toBeLessThan(0.1);
+  });
+});
+
 describe('a staircase set against her', () => {
   const at = {
     up: { x_m: -45.5, y_m: -11.75, heading_deg: 74, speed_mps: 0 },

@@ -87,4 +87,34 @@ describe('a lock that is set against her', () => {
     });
     expect(unfit(short)).toMatch(/minutes at least/);
   });
+
+  it('with everybody aboard somebody steps ashore first, works the lock, and is taken up beyond it', () => {
+    const file = waiting((copy) => {
+      copy.score.crew = [
+        { name: 'Joss', at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 },
+        { name: 'Wren', at: { aboard: 'midships' }, pull_N: 300, throws_m: 8 },
+      ];
+    });
+    expect(unfit(file)).toBeNull();
+    const score = written(file);
+    expect(score.beats.slice(0, 2).map(({ id }) => id)).toEqual(['step-ashore', 'wait']);
+    const orders = score.beats.flatMap((beat) => beat.orders);
+    const doing = (what: string) =>
+      orders.flatMap((o) => (o.do === what && 'by' in o ? [o.by] : []));
+    expect(new Set(doing('paddle'))).toEqual(new Set(['Wren']));
+    expect(new Set(doing('gates'))).toEqual(new Set(['Wren']));
+    expect(new Set(doing('pass'))).toEqual(new Set(['Joss']));
+    expect(orders.filter((o) => o.do === 'step').map((o) => o.to)).toEqual(['ashore', 'aboard']);
+    const input = toRunInput({ ...file, score });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const take = runTake(input.value);
+    const crew = take.events.flatMap((e) => (e.is === 'crew' ? [e.what] : []));
+    expect(crew).toContain('ashore');
+    expect(crew).not.toContain('could not step');
+    expect(crew).not.toContain('no way across');
+    const wound = take.events.find((e) => e.is === 'lock' && e.what === 'paddle up')!;
+    const ashore = take.events.find((e) => e.is === 'crew' && e.what === 'ashore')!;
+    expect(wound.time).toBeGreaterThan(ashore.time);
+    expect(take.outcome).not.toBe('unsafe');
+  });
 });

@@ -1,4 +1,4 @@
-export { shapeAt, type HullShape } from './hull-shape';
+export { shapeAt, type HullShape, halfBreadthAt } from './hull-shape';
 export type {
   BoatSpec,
   DriveSpec,

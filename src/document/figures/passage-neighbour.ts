@@ -11,15 +11,14 @@ import {
 } from '@/core/locks';
 import { secondsToGo } from '@/core/trials';
 import { toBoatSpec } from '../boat-spec';
-import { degrees, radians } from '../fields';
-import { nameAboard, type Other } from '../others';
+import { radians } from '../fields';
+import type { Other } from '../others';
 import type { LineDocument } from '../rigging';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, compassOf, near, tenth } from './draft';
+import type { CueDocument } from '../score';
+import { tenth } from './draft';
 import { linesToLanding } from './landing';
-import { letGo, lineOf, offOf } from './line-leads';
+import { lineOf } from './line-leads';
 import { onWall } from './on-wall';
-import { BACKS, COMES, overAt, type Entry } from './passage-entry';
 import type { Setting } from './setting';
 
 // A boat that shares the chamber: where she lies in it or comes to lie, who goes in and out first.
@@ -56,7 +55,7 @@ export interface NeighbourLeaves {
   readonly seconds: number;
 }
 
-type Way = {
+export type Way = {
   readonly from: 'upper' | 'lower';
   readonly to: 'upper' | 'lower';
   readonly going: 'up' | 'down';
@@ -174,7 +173,7 @@ export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | 
 }
 
 /** Her bow and stern line: from where to what on her wall, nearest to where they lead as she lies. */
-function leadsOf(
+export function leadsOf(
   { ends }: Setting,
   sited: SitedLock,
   { other, wall, fromUpper }: LockNeighbour,
@@ -233,80 +232,3 @@ export const linesOnOf = ({ other: { name } }: LockNeighbour): CueDocument => ({
     { is: 'line', line: `${name}'s stern line`, state: 'on' },
   ],
 });
-
-/** The beats she comes in by, until her lines are on their way; the first at a cue, with what is done beside. */
-export function comingIn(
-  setting: Setting,
-  sited: SitedLock,
-  neighbour: LockNeighbour,
-  way: Way,
-  cue: CueDocument,
-  beside: OrderDocument[],
-  { straightens, stop, stops, heading }: Entry,
-): BeatDocument[] {
-  const { other, comes } = neighbour;
-  if (!comes) return [];
-  const { name } = other;
-  const gates = `${sited.name}, ${way.to} gates`;
-  const entered = `${sited.name}, ${way.from} gates`;
-  const bow = nameAboard(other, 'bow');
-  const along = compassOf(degrees(way.along));
-  const under = { do: 'other', after_s: 0, boat: name } as const;
-  const passes = leadsOf(setting, sited, neighbour, way.going).map(
-    ({ line, to }): OrderDocument => ({ do: 'pass', after_s: 1, line, to, how: 'throw' }),
-  );
-  const hold = `tell ${name} to hold off`;
-  const slips = comes.waits.map(({ name: line }) => letGo(line, 0, undefined));
-  return [
-    ...(slips.length > 0
-      ? [beat('her-slip', `${name} slips from the landing`, cue, [...beside, ...slips], hold, 120)]
-      : []),
-    beat(
-      'her-in',
-      comes.first ? `${name} goes in first, dead slow` : `${name} comes in beside, dead slow`,
-      slips.length > 0 ? offOf(comes.waits) : cue,
-      [
-        ...(slips.length > 0 ? [] : beside),
-        { ...under, gear: 'ahead', throttle: COMES, mark: entered },
-      ],
-      hold,
-      120,
-    ),
-    beat(
-      'her-over',
-      `${name} is in by the gates: over to her wall`,
-      near(bow, entered, overAt(other.boat.hull.length_m)),
-      [{ ...under, gear: 'ahead', throttle: COMES, mark: comes.aim }],
-      hold,
-      240,
-    ),
-    beat(
-      'her-wall',
-      `${name} straightens up along her wall`,
-      near(bow, gates, straightens),
-      [{ ...under, gear: 'ahead', throttle: COMES, heading_deg: compassOf(degrees(heading)) }],
-      hold,
-      180,
-    ),
-    beat(
-      'her-stop',
-      `${name} goes astern, stops`,
-      near(bow, gates, stop),
-      [{ ...under, gear: 'astern', throttle: BACKS }],
-      hold,
-    ),
-    beat(
-      'her-lines-on',
-      `${name} stopped: her lines`,
-      {
-        is: 'any',
-        of: [
-          { is: 'stopped', boat: name },
-          { is: 'after', seconds: tenth(stops) },
-        ],
-      },
-      [{ ...under, gear: 'neutral', throttle: 0, heading_deg: along }, ...passes],
-      'fend off with fenders, not with hands',
-    ),
-  ];
-}

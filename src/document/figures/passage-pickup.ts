@@ -1,5 +1,6 @@
 import { gatesOf, intoLock, IN_LOCK, type Side as Hand } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
+import type { Person } from '@/core/score';
 import { goesOn } from '@/core/trials';
 import { degrees } from '../fields';
 import type { BeatDocument, OrderDocument, SimpleCue } from '../score';
@@ -141,7 +142,9 @@ function onSide(
 export function pickUpAt(setting: Setting, lie: PassageLie, hands: Hands): PickUp | null {
   if (hands.ashore === undefined || hands.aboard === undefined) return null;
   const crew = setting.input.rigging?.crew ?? [];
-  const who = crew.flatMap(({ name, at }) => (at.aboard ? [] : [name])).slice(0, MOST_WHO);
+  // Whoever stepped ashore for it as well.
+  const isAshore = ({ name, at }: Person) => !at.aboard || name === hands.ashore;
+  const who = crew.flatMap((one) => (isAshore(one) ? [one.name] : [])).slice(0, MOST_WHO);
   // Her line leads to the side it was on; the other one does as well.
   const hand: Hand = lie.wall;
   const other: Hand = hand === 'left' ? 'right' : 'left';

@@ -1,10 +1,12 @@
 import type { LockCue } from '@/core/score';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, call } from './draft';
+import { beat, call, engine } from './draft';
 import { HALF_FOR_S, LANDING, setAgainst } from './landing';
 import { letGo } from './line-leads';
+import type { LineDocument } from '../rigging';
 import type { PassageLie } from './passage-lie';
 import { gatesTo, paddlesAt, paddlesOf, wound, type Hands } from './passage-water';
+import type { Setting } from './setting';
 
 // A lock that is set against her, or shut: she waits on her lines at the landing while it is made ready.
 
@@ -22,10 +24,40 @@ export interface Waits {
   readonly cue: CueDocument;
 }
 
-const START: Waits = { beats: [], cue: { is: 'start' } };
+export const START: Waits = { beats: [], cue: { is: 'start' } };
+
+/** Who of a crew that is all aboard steps ashore at the landing to work the lock: not the helm, and somebody is left to her line. */
+export function stepsAshore(
+  { input }: Setting,
+  landing: readonly LineDocument[] | null,
+): string | undefined {
+  const crew = input.rigging?.crew ?? [];
+  if (!landing || crew.length < 2 || crew.some(({ at }) => !at.aboard)) return undefined;
+  return crew.find(({ at }) => at.aboard && at.point.name !== 'helm')?.name;
+}
+
+/** She lies on her lines with the engine out of gear; who works the lock walks to her side, and steps. */
+export function putAshore(who: string, landing: readonly LineDocument[]): Waits {
+  return {
+    beats: [
+      beat(
+        'step-ashore',
+        `${who} steps ashore to work the lock`.slice(0, 60),
+        { is: 'start' },
+        [
+          call('neutral; step when she lies still, no jumping'),
+          engine('neutral'),
+          { do: 'step', after_s: 1, by: who, to: 'ashore', at: landing[0]!.fast!.to },
+        ],
+        'stay aboard; haul her in',
+      ),
+    ],
+    cue: { is: 'crew', who, where: 'ashore' },
+  };
+}
 
 /** The other chamber of a staircase made ready first: filled for her going up, emptied for her going down. Nobody lies in it. */
-export function readied(other: PassageLie, hands: Hands): Waits {
+export function readied(other: PassageLie, hands: Hands, after: Waits = START): Waits {
   const { sited, going } = other;
   const paddles = paddlesOf(other);
   const [side, verb] = going === 'up' ? ['above', 'filled'] : ['below', 'emptied'];
@@ -33,10 +65,11 @@ export function readied(other: PassageLie, hands: Hands): Waits {
   const way = 'paddles down; wait on';
   return {
     beats: [
+      ...after.beats,
       beat(
         'other-chamber',
         `on her lines while ${sited.name} is ${verb}`.slice(0, 60),
-        { is: 'start' },
+        after.cue,
         [call('on bow and stern line'), ...sign, ...wound(other, hands, paddles, 1)],
         way,
       ),

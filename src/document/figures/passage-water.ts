@@ -18,10 +18,12 @@ export interface Hands {
   readonly how: 'throw' | 'drop';
 }
 
-export function handsOf({ input }: Setting): Hands {
+/** @param steps who steps ashore at the landing before anything else, by name */
+export function handsOf({ input }: Setting, steps?: string): Hands {
   const crew = input.rigging?.crew ?? [];
-  const isAt = (aboard: boolean) => (person: Person) => person.at.aboard === aboard;
-  const [aboard, ashore] = [crew.find(isAt(true))?.name, crew.find(isAt(false))?.name];
+  const isAboard = ({ name, at }: Person) => at.aboard && name !== steps;
+  const aboard = crew.find(isAboard)?.name;
+  const ashore = crew.find((person) => !isAboard(person))?.name;
   return { aboard, ashore, how: crew.length > 0 && ashore === undefined ? 'drop' : 'throw' };
 }
 

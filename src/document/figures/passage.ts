@@ -17,12 +17,14 @@ import {
 } from './draft';
 import { letGo } from './line-leads';
 import { entryOf, overAt, type Entry } from './passage-entry';
-import { comingIn, linesOnOf, neighbourLines } from './passage-neighbour';
+import { comingIn } from './passage-coming';
+import { linesOnOf, neighbourLines } from './passage-neighbour';
 import { before, tendsToo, TURNS, wide } from './passage-sharing';
-import { landingLines, setAgainst } from './landing';
+import { landingLines } from './landing';
 import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
-import { readied, slippedAfter, waiting, WAITS_WITHIN_S } from './passage-waiting';
-import { liesInLock, otherUnready, type PassageLie } from './passage-lie';
+import { beforeShe } from './passage-before';
+import { stepsAshore, WAITS_WITHIN_S } from './passage-waiting';
+import { liesInLock, type PassageLie } from './passage-lie';
 import {
   by,
   gatesTo,
@@ -181,7 +183,8 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
   const last = lies.at(-1)!;
   const { sited, from, to, ahead, over, side } = lie;
   const { lock, name } = sited;
-  const hands = handsOf(setting);
+  const steps = stepsAshore(setting, landingLines(setting));
+  const hands = handsOf(setting, steps);
   const along = degrees(lie.along);
   const far = `${name}, ${to} gates`;
   const out = `${last.sited.name}, ${to} gates`;
@@ -192,8 +195,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     ),
   );
   const toWall = side === 'starboard' ? 1 : -1;
-  const leads = lie.neighbour?.comes?.first ? lie.neighbour : null;
-  const follows = lie.neighbour?.comes && !leads;
+  const follows = lie.neighbour?.comes && !lie.neighbour.comes.first;
   // Past a boat that lies there she steers along the wall that is left from the start.
   const beside = lie.neighbour !== null && !follows;
   const aside = comesFromAside(setting, lie);
@@ -204,22 +206,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     first: 'bow',
   };
   const entry = lie.neighbour?.comes ? entryOf(setting, lie, lie.neighbour) : null;
-  const other = otherUnready(setting, lie) ? readied(lies[1]!, hands) : null;
-  const waitsThere = setAgainst(sited, from) !== null || leads || other;
-  const landing = waitsThere ? landingLines(setting) : null;
-  const onLines = call(`on bow and stern line while ${leads?.other.name} goes in`);
-  const waits = leads
-    ? slippedAfter(
-        comingIn(setting, sited, leads, lie, { is: 'start' }, [onLines], entry!),
-        hands,
-        `${leads.other.name} lies on her lines`,
-        linesOnOf(leads),
-      )
-    : other
-      ? landing && setAgainst(sited, from) === null
-        ? slippedAfter(other.beats, hands, 'the staircase is ready', other.cue)
-        : waiting(lie, hands, other)
-      : landing && waiting(lie, hands);
+  const { waits, landing } = beforeShe(setting, lies, hands, steps, entry);
   const first = before(last);
   const pickUp = pickUpAt(setting, last, hands);
   const landingSide = pickUp?.hand ?? null;
