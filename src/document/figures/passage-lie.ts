@@ -41,6 +41,8 @@ export interface PassageLie {
   readonly lead: number;
   /** From the far gates to her bow as she lies. */
   readonly ahead: number;
+  /** Going down, how near her bow has to be to the gates ahead for her stern to be clear of the cill; null going up. */
+  readonly forward: number | null;
   /** Has she to go over to the wall, or is the chamber hardly broader than she? */
   readonly over: boolean;
   /** Who shares the chamber; null where nobody does. */
@@ -52,6 +54,8 @@ export interface PassageLie {
 
 /** Kept off the swing of the lower gates, and off the cill, m. Judgement. */
 const KEPT_OFF_M = 0.5;
+/** Less than that, and no paddle is wound going down. */
+const CLEAR_OF_CILL_M = 0.3;
 /** A chamber broader than she by less than this leaves nothing to go over to, m. */
 const SNUG_M = 1.2;
 /** She comes to the gates within this of straight on. */
@@ -114,6 +118,13 @@ function roomFor({ sited }: { readonly sited: SitedLock }, length: number): [num
   return [lock.cillReach + KEPT_OFF_M, lock.length - swingRoom(lock) - length - KEPT_OFF_M / 2];
 }
 
+/** From her bow to the middle of the lower gates with her stern just clear of the cill, m. */
+function forwardOf({ length, beam }: Setting, { lock }: SitedLock): number {
+  const ahead = Math.max(0.3, lock.length - lock.cillReach - CLEAR_OF_CILL_M - length);
+  const across = Math.max(0, (lock.width - beam) / 2);
+  return Math.sqrt(ahead * ahead + across * across);
+}
+
 /** Where she would lie to a wall of a chamber; null where nothing stands there to hold her by. */
 function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
   const { sited, going } = way;
@@ -151,6 +162,7 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
     aim: furthest.name,
     lead: Math.sqrt(off * off + across * across),
     ahead,
+    forward: going === 'up' ? null : forwardOf(setting, sited),
     over: lock.width - beam > SNUG_M,
     neighbour: neighbour && {
       ...neighbour,

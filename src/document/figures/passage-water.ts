@@ -1,7 +1,7 @@
 import { leafSides, type End, type Paddle, type Side } from '@/core/locks';
 import type { Person } from '@/core/score';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, tenth } from './draft';
+import type { BeatDocument, CueDocument, OrderDocument, SimpleCue } from '../score';
+import { beat, near, tenth } from './draft';
 import type { PassageLie } from './passage-lie';
 import type { Setting } from './setting';
 
@@ -81,7 +81,11 @@ function winding(
 export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
   const { making: pace, sited } = lie;
   const paddles = paddlesOf(lie);
-  const shut: CueDocument = { is: 'lock', lock: sited.name, state: 'shut' };
+  const closed: SimpleCue = { is: 'lock', lock: sited.name, state: 'shut' };
+  const shut: CueDocument =
+    lie.forward === null
+      ? closed
+      : { is: 'all', of: [closed, near('bow', `${sited.name}, ${lie.to} gates`, lie.forward)] };
   const share = pace.first;
   const part = share < 1 ? `${Math.round(100 * share)} % of ` : '';
   const after = (seconds: number): CueDocument => ({ is: 'after', seconds: tenth(seconds) });
