@@ -74,4 +74,46 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
     find: 'y[i]! -= side * inward;',
     put: 'y[i]! -= 0 * side * inward;',
   },
+  {
+    name: 'a cue that looks at one’s own boat where another is named',
+    file: 'src/core/score/gates.ts',
+    find: 'boat ? s.others[boat - 1]! : s;',
+    put: 's;',
+  },
+  {
+    name: 'off though a line holds her',
+    file: 'src/core/score/goal.ts',
+    find: 'met: found === 0 }];',
+    put: 'met: true }];',
+  },
+  {
+    name: 'of two before a lock the one further off goes first',
+    file: 'src/core/locks/sharing.ts',
+    find: "first: hers < others ? 'she' : 'other', because: 'nearer'",
+    put: "first: hers > others ? 'she' : 'other', because: 'nearer'",
+  },
+  {
+    name: 'the lighter of two as near goes first',
+    file: 'src/core/locks/sharing.ts',
+    find: "const first = she.hull.mass >= other.hull.mass ? 'she' : 'other';",
+    put: "const first = she.hull.mass < other.hull.mass ? 'she' : 'other';",
+  },
+  {
+    name: 'a fender on the wall counts as her rail under a coping',
+    file: 'src/core/score/lock-grip.ts',
+    find: 'if (!hung) rail = true;',
+    put: 'rail = true;',
+  },
+  {
+    name: 'stones over her rail from the start catch her too',
+    file: 'src/core/score/lock-grip.ts',
+    find: 'if (rail && (over <= 0 || this.time - this.below <= FREE_S)) this.below = this.time;',
+    put: 'if (rail) this.below = this.time;',
+  },
+  {
+    name: 'who steps stands amidships',
+    file: 'src/core/score/crew.ts',
+    find: 'return [point, { ...point, y: -half }, { ...point, y: half }];',
+    put: 'return [point];',
+  },
 ];
