@@ -1,8 +1,10 @@
 import { runTake, type Take } from '@/core/score';
 import { draftsOf } from './figures/index';
 import type { ManoeuvreFile } from './manoeuvre';
+import { namedMarks } from './place';
 import { toRunInput } from './run-input';
 import { demoFile } from './testing/demo';
+import { fleetRecord } from './testing/fleet';
 
 // Nell through Cobnut Lock with one aboard and one ashore, who is taken up again at the landing beyond.
 
@@ -93,6 +95,32 @@ describe('the pick-up of a passage', () => {
       );
     });
     expect(ids(bare).at(-1)).toBe('clear');
+  });
+
+  it('leaves the gates to a boat that comes out after her', () => {
+    const middle = namedMarks(passage('up').place).find(({ name }) => name.endsWith('middle'))!;
+    const up = (334 * Math.PI) / 180;
+    const beside = (on: number) =>
+      written(
+        passage('up', ({ others }) => {
+          others.push({
+            id: 'flotsam',
+            name: 'Flotsam',
+            boat: fleetRecord('flotsam'),
+            start: {
+              x_m: middle.x + on * Math.sin(up) + 1.2 * Math.cos(up),
+              y_m: middle.y + on * Math.cos(up) - 1.2 * Math.sin(up),
+              heading_deg: 334,
+            },
+          });
+        }),
+      );
+    const shut = ({ beats }: ReturnType<typeof written>) =>
+      beats
+        .find(({ id }) => id === 'held-there')!
+        .orders.some((order) => order.do === 'gates' || order.do === 'paddle');
+    expect(shut(beside(-5))).toBe(false);
+    expect(shut(beside(8))).toBe(true);
   });
 
   it('goes to the side the landing is on: her line, the sheer and the cleat they step over', () => {

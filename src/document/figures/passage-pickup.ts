@@ -189,6 +189,8 @@ export function takenUp(
   // Her screw turns her as she stops: towards it, her stern would go out to the other bank.
   const turned = Math.max(0, toIt * (stops?.turned ?? 0));
   const sheer = toIt * Math.max(-MOST_AWAY, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
+  // Whoever comes out after her shuts up behind.
+  const last = !lie.neighbour || lie.neighbour.outFirst;
   const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
   const stop = Math.sqrt(on * on + off * off);
   return [
@@ -234,13 +236,12 @@ export function takenUp(
     ),
     beat(
       'held-there',
-      'hauled in and held; gates shut behind, paddles down',
+      last ? 'hauled in and held; gates shut behind, paddles down' : 'hauled in and held',
       { is: 'line', line: LANDING_LINE, state: 'on' },
       [
         tended('haul'),
         tended('keep'),
-        gatesTo(lie, to, 'shut', hands),
-        ...wound(lie, hands, paddlesOf(lie), 0),
+        ...(last ? [gatesTo(lie, to, 'shut', hands), ...wound(lie, hands, paddlesOf(lie), 0)] : []),
         ...steps,
       ],
       'line off, come round again',
