@@ -1,5 +1,6 @@
 import type { LockAhead, LockWater } from '@/core/brief';
 import { FiguresOfLock } from '../locks/LockBrief';
+import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import {
   gatesAdvice,
@@ -23,7 +24,9 @@ export function LocksAhead({
   water: readonly LockWater[];
 }) {
   const units = useUnits();
-  const names = locks.map(({ name }) => name);
+  // All of them from the start: what is told of one names the other of a staircase before that has been looked at.
+  const worked = useWorkspace((s) => s.manoeuvre.locks);
+  const names = worked.map(({ lock }) => lock);
   return (
     <>
       {locks.map((ahead) => {
