@@ -5,6 +5,7 @@ import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { check } from './result';
 import { toRunInput } from './run-input';
 import { demoFile } from './testing/demo';
+import { fleetRecord } from './testing/fleet';
 
 // Pebble and Wicket both come from the landing below the sea lock, one before the other; its gates stand open.
 
@@ -81,6 +82,26 @@ describe('two that come to a lock together', () => {
     expect(lineAt(take, 1, 'let go')).toBeGreaterThan(lineAt(take, 0, 'on'));
     expect(shut).toBeGreaterThanOrEqual(Math.max(lineAt(take, 3, 'on'), lineAt(take, 4, 'on')));
     expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+  });
+
+  it('says so where the other has no engine to come in by, and refuses one that does not get there', () => {
+    const other = (boat: ReturnType<typeof fleetRecord>) =>
+      together({
+        pebble: 24,
+        wicket: 37,
+        change: ({ others }) => {
+          others[0]!.boat = boat;
+        },
+      });
+    const wicket = fleetRecord('wicket');
+    expect(unfit(other({ ...wicket, drives: [], rudders: [] }))).toContain(
+      'no engine to come in by',
+    );
+    // Her screw hardly turns at idle: only a trial shows it.
+    const feeble = structuredClone(wicket);
+    for (const drive of feeble.drives) drive.idle_rpm = 5;
+    const drafts = draftsOf(other(feeble), 'through-the-lock');
+    expect(drafts.ok ? 'laid out' : drafts.problems[0]!.message).toContain('compose it by hand');
   });
 
   it('says why not: nothing to wait on, the lock set against them, nowhere for her lines, heading off', () => {

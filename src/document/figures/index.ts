@@ -134,10 +134,15 @@ export function draftsOf(file: ManoeuvreFile, figure: FigureId): Result<readonly
   const unfit = FIGURES[figure].unfit(setting.value);
   if (unfit) return failure({ path: 'figure', message: unfit });
   const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
+  const drafts = FIGURES[figure].drafts(setting.value);
+  // What shows only in a trial, as of another boat that does not stop where she is to lie.
+  if (drafts.length === 0)
+    return failure({
+      path: 'figure',
+      message: 'tried here it cannot be laid out for the boats there are; compose it by hand',
+    });
   return success(
-    FIGURES[figure]
-      .drafts(setting.value)
-      .map((draft) => patient(afterHerLines(draft, setting.value, file), longer, file.score)),
+    drafts.map((draft) => patient(afterHerLines(draft, setting.value, file), longer, file.score)),
   );
 }
 

@@ -139,6 +139,7 @@ export function neighbourIn(
     const ahead = toGates(fromUpper);
     return { other, wall: how.wall!, room, fromUpper, ahead, outFirst: true, comes: null };
   }
+  if (other.boat.drives.length === 0) return `${name} has no engine to come in by`;
   const theirs = wallOpposite(wall);
   const stand = onWall(ends, sited, theirs);
   if (stand.length === 0) return `nothing stands along the other wall for the lines of ${name}`;

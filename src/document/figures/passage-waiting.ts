@@ -60,7 +60,8 @@ export function putAshore(who: string, landing: readonly LineDocument[]): Waits 
 export function readied(other: PassageLie, hands: Hands, after: Waits = START): Waits {
   const { sited, going } = other;
   const paddles = paddlesOf(other);
-  const [side, verb] = going === 'up' ? ['above', 'filled'] : ['below', 'emptied'];
+  const verb = going === 'up' ? 'filled' : 'emptied';
+  const made: LockCue = going === 'up' ? 'level above' : 'level below';
   const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
   const way = 'paddles down; wait on';
   return {
@@ -76,7 +77,7 @@ export function readied(other: PassageLie, hands: Hands, after: Waits = START): 
       beat(
         'other-made',
         `${sited.name} ${verb}: its paddles down`.slice(0, 60),
-        { is: 'lock', lock: sited.name, state: `level ${side}` as LockCue },
+        { is: 'lock', lock: sited.name, state: made },
         wound(other, hands, paddles, 0),
         way,
         MADE_WITHIN_S,

@@ -177,7 +177,7 @@ const next = (beats: readonly BeatDocument[], number: number): BeatDocument[] =>
  * In by the open gates, stopped and held by one line, its water made, and out by the other gates: of one chamber, or of
  * those of a staircase one after the other.
  */
-function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
+function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null {
   const { length, boat } = setting;
   const lie = lies[0]!;
   const last = lies.at(-1)!;
@@ -206,6 +206,8 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
     first: 'bow',
   };
   const entry = lie.neighbour?.comes ? entryOf(setting, lie, lie.neighbour) : null;
+  // Tried in the lock itself she neither comes in nor stops.
+  if (lie.neighbour?.comes && !entry) return null;
   const { waits, landing } = beforeShe(setting, lies, hands, steps, entry);
   const first = before(last);
   const pickUp = pickUpAt(setting, last, hands);
@@ -385,4 +387,4 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft {
 export const throughTheLock = (setting: Setting): readonly Draft[] =>
   liesInLock(setting)
     .slice(0, 1)
-    .map((lies) => throughAt(setting, lies));
+    .flatMap((lies) => throughAt(setting, lies) ?? []);
