@@ -63,7 +63,7 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'hangs wedged': 'she hangs wedged between the sides',
   'on a gate': 'an end of her rests on the gate as the level goes',
   'caught on a gate': 'an end of her is caught on the gate',
-  'under the coping': 'her rail is on the wall under the coping as the chamber rises: fend her off',
+  'under the coping': 'her rail is on the wall under the coping as the chamber rises, fend her off',
   'caught under the coping': 'she is caught under the coping',
   'fender under the coping': 'a fender comes up under the coping: take it in',
   'free again': 'she is free again',
