@@ -20,13 +20,15 @@ const depth_m = within(-15, 500, 'm');
 /** Water of one depth at level nought. A negative depth dries: the bottom stands that far over level nought. */
 const depth = z.strictObject({ kind: z.literal('depth'), ...area, depth_m });
 
-/** A bridge she may pass under: room under it at a level. What stands in the water is a pile or a quay. */
+/** A bridge she may pass under, and people may walk over: room under it at a level. What stands in the water is a pile or a quay. */
 const bridge = z.strictObject({
   kind: z.literal('bridge'),
   ...area,
   clearance_m: within(0.5, 100, 'm'),
   /** Level over the place's own nought that the clearance is told at, such as that of the highest tide. */
   level_m: within(-20, 20, 'm').default(0),
+  /** Do people walk over it, such as round a lock? */
+  footway: z.boolean().default(true),
 });
 
 /** Water to keep out of, or to go through slowly for others' sake. */
@@ -103,7 +105,14 @@ export function bottomOfPlace(
 export function bridgesOf(areas: readonly Area[]) {
   return areas.flatMap((a) =>
     a.kind === 'bridge'
-      ? [{ name: a.name, outline: flat(a.outline_m), clearance: a.clearance_m + a.level_m }]
+      ? [
+          {
+            name: a.name,
+            outline: flat(a.outline_m),
+            clearance: a.clearance_m + a.level_m,
+            footway: a.footway,
+          },
+        ]
       : [],
   );
 }

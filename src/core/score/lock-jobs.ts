@@ -41,7 +41,7 @@ function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<nu
     return false;
   }
   const here = markNow(at.state, hand.at.mark);
-  const way = wayOnFoot(sited, at.state.locks[lock]!, spotAt(sited, here), spot);
+  const way = wayOnFoot(sited, at.state.locks[lock]!, spotAt(sited, here), spot, at.world.bridges);
   if (way === null) {
     at.tellLock(lock, 'no way across', hand.who);
     return false;

@@ -49,6 +49,35 @@ describe('on foot beside a lock', () => {
     expect(footway(world, state, west, { x: -4, y: 3 })).toBeCloseTo(7, 9);
   });
 
+  it('a bridge with a footway is a way across with every gate open, and the shorter one where it is', () => {
+    const open = (input: RunInput) => {
+      const { world, state } = worldWith(input);
+      state.locks[0]!.leaves.fill(1);
+      return footway(world, state, { x: -4, y: -14 }, { x: 4, y: -10 });
+    };
+    const bridge = (outline: readonly number[], walked = true) => ({
+      bridges: [
+        { name: 'bridge', outline: Float64Array.from(outline), clearance: 3, footway: walked },
+      ],
+    });
+    const over = bridge([-6, -21, 6, -21, 6, -19, -6, -19]);
+    // To its landing at the chamber's edge, 6 m down, over 6 m, and 10 m back.
+    const way = Math.hypot(6, 1) + 6 + Math.hypot(10, 1);
+    expect(open(inLock([], over))).toBeCloseTo(way, 9);
+    // One that slants: 2 m further down on the far side.
+    const slanting = bridge([-6, -19, 6, -23, 6, -21, -6, -17]);
+    expect(open(inLock([], slanting))).toBeCloseTo(
+      Math.hypot(1, 5) + Math.hypot(6, 2) + Math.hypot(1, 11),
+      9,
+    );
+    expect(open(inLock([], bridge([-6, -21, 6, -21, 6, -19, -6, -19], false)))).toBeNull();
+    // It has to reach from side to side.
+    expect(open(inLock([], bridge([-6, -21, 2.5, -21, 2.5, -19, -6, -19])))).toBeNull();
+    // With its gates shut they stay the shorter way where they are nearer.
+    const { world, state } = worldWith(inLock([], over));
+    expect(footway(world, state, { x: -4, y: -2 }, { x: 4, y: -2 })).toBeCloseTo(2 + 8 + 2, 9);
+  });
+
   it('where no lock is worked it is straight', () => {
     const { world, state } = worldWith(inLock([], { locks: [] }));
     expect(footway(world, state, { x: -4, y: -4 }, { x: 4, y: -4 })).toBeCloseTo(8, 9);

@@ -9,10 +9,10 @@ import {
   type SitedLock,
 } from '../locks';
 import { nearestOnPolygon } from '../math';
-import { othersOf, pointAboard, type SimState, type World } from '../sim';
+import { othersOf, pointAboard, type Bridge, type SimState, type World } from '../sim';
 import { between } from './hand';
 
-// Ways on foot: beside a lock nobody walks over the water, but round by gates that stand shut.
+// Ways on foot: beside a lock nobody walks over the water, but round by gates that stand shut and by bridges.
 
 /** A place ashore, m east and north. */
 export interface Ashore {
@@ -45,20 +45,60 @@ export function spotAt(sited: SitedLock, { x, y }: Ashore): Spot {
   return { s: where[IN_LOCK.S]!, t: where[IN_LOCK.T]! };
 }
 
+const apart = (a: Spot, b: Spot) => {
+  const ds = a.s - b.s;
+  const dt = a.t - b.t;
+  return Math.sqrt(ds * ds + dt * dt);
+};
+
+/** Middle of what an outline has at so far to the left of a lock's middle, m from its upper gates; null where it is not there. */
+function middleAt(corners: readonly Spot[], t: number): number | null {
+  const met = corners.flatMap((a, i) => {
+    const b = corners[(i + 1) % corners.length]!;
+    if (a.t < t === b.t < t) return [];
+    return [a.s + ((t - a.t) / (b.t - a.t)) * (b.s - a.s)];
+  });
+  return met.length > 0 ? (Math.min(...met) + Math.max(...met)) / 2 : null;
+}
+
+/** Where a bridge is stepped on and off beside a lock, on its left and right; null where it does not reach over the whole chamber's breadth. */
+function landingsOf(sited: SitedLock, { outline }: Bridge): readonly [Spot, Spot] | null {
+  const corners = Array.from({ length: outline.length / 2 }, (_, i) =>
+    spotAt(sited, { x: outline[2 * i]!, y: outline[2 * i + 1]! }),
+  );
+  const t = sited.lock.width / 2;
+  const [left, right] = [middleAt(corners, t), middleAt(corners, -t)];
+  return left === null || right === null
+    ? null
+    : [
+        { s: left, t },
+        { s: right, t: -t },
+      ];
+}
+
 /**
- * Way on foot between two places beside a lock, m: along its side, and across by gates that stand shut; null where none do.
+ * Way on foot between two places beside a lock, m: along its side, and across by gates that stand shut or a bridge with a
+ * footway; null where there is neither.
  */
-export function wayOnFoot(sited: SitedLock, state: LockState, from: Spot, to: Spot): number | null {
-  if (from.t * to.t > 0) {
-    const ds = from.s - to.s;
-    const dt = from.t - to.t;
-    return Math.sqrt(ds * ds + dt * dt);
-  }
+export function wayOnFoot(
+  sited: SitedLock,
+  state: LockState,
+  from: Spot,
+  to: Spot,
+  bridges: readonly Bridge[] = [],
+): number | null {
+  if (from.t * to.t > 0) return apart(from, to);
   const ways = (['upper', 'lower'] as const).flatMap((end) => {
     if (!isShut(sited.lock, state, end)) return [];
     const at = endAt(sited, end);
     return [Math.abs(from.s - at) + Math.abs(from.t - to.t) + Math.abs(to.s - at)];
   });
+  for (const bridge of bridges) {
+    const landings = bridge.footway ? landingsOf(sited, bridge) : null;
+    if (!landings) continue;
+    const [on, off] = from.t > 0 ? landings : [landings[1], landings[0]];
+    ways.push(apart(from, on) + apart(on, off) + apart(off, to));
+  }
   return ways.length > 0 ? Math.min(...ways) : null;
 }
 
@@ -76,8 +116,8 @@ function nearestLock(locks: readonly SitedLock[], to: Ashore): number {
 }
 
 /**
- * Way on foot between two places ashore, m: straight, but round by shut gates where a worked lock lies between them; null
- * where none of its gates is shut.
+ * Way on foot between two places ashore, m: straight, but round by shut gates or a bridge where a worked lock lies between them;
+ * null where there is neither.
  */
 export function footway(world: World, state: SimState, from: Ashore, to: Ashore): number | null {
   const locks = world.gates?.locks ?? [];
@@ -87,7 +127,13 @@ export function footway(world: World, state: SimState, from: Ashore, to: Ashore)
   if (!sited || spotAt(sited, from).t * spotAt(sited, to).t > 0) return straight;
   // The gates of any of them may be the bridge: those of a staircase stand in a row.
   const ways = locks.flatMap((each, i) => {
-    const way = wayOnFoot(each, state.locks[i]!, spotAt(each, from), spotAt(each, to));
+    const way = wayOnFoot(
+      each,
+      state.locks[i]!,
+      spotAt(each, from),
+      spotAt(each, to),
+      world.bridges,
+    );
     return way === null || spotAt(each, from).t * spotAt(each, to).t > 0 ? [] : [way];
   });
   return ways.length > 0 ? Math.min(...ways) : null;

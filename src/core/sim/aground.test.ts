@@ -168,7 +168,12 @@ describe('a take', () => {
   });
 
   it('under a bridge goes through with room to spare, or ends where she is caught', () => {
-    const bridge = { name: 'footbridge', outline: square(-30, 15, 30, 19), clearance: 9 };
+    const bridge = {
+      name: 'footbridge',
+      outline: square(-30, 15, 30, 19),
+      clearance: 9,
+      footway: true,
+    };
     const under = (airDraught: number, level: number) =>
       ahead({
         boat: { ...sloop(), hull: { ...sloop().hull, airDraught } },

@@ -53,11 +53,13 @@ export interface Neighbour {
   readonly hull: { readonly length: number; readonly beam: number; readonly draught: number };
 }
 
-/** Something she may pass under: its outline, and the room under it over level nought, m. */
+/** Something she may pass under, and people may walk over: its outline, and the room under it over level nought, m. */
 export interface Bridge {
   readonly name: string;
   readonly outline: FlatPoints;
   readonly clearance: number;
+  /** Do people walk over it? */
+  readonly footway: boolean;
 }
 
 /** A boat that lies on her own lines in the same water, without a score of her own. */

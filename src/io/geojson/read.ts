@@ -91,7 +91,7 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   sounding: ['depth_m'],
   berth: ['lies', 'on', 'height_m'],
   depth: ['depth_m'],
-  bridge: ['clearance_m', 'level_m'],
+  bridge: ['clearance_m', 'level_m', 'footway'],
   zone: ['rule', 'most_mps'],
   trees: ['height_m'],
   lock: ['cill_m', 'working'],

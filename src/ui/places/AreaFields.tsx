@@ -53,8 +53,18 @@ export function AreaFields({
             most={20}
             onChange={(level_m) => change({ level_m })}
           />
+          <label className="flex min-h-8 items-center gap-2">
+            <input
+              type="checkbox"
+              className="min-h-0"
+              checked={area.footway}
+              onChange={(event) => change({ footway: event.target.checked })}
+            />
+            people walk over it
+          </label>
           <p className="w-full text-[13px] text-quiet">
-            As its board or the plan tells it. Its piers are quays or piles of their own.
+            As its board or the plan tells it. Its piers are quays or piles of their own. Crew round
+            a lock cross by shut gates and by bridges that reach from one side to the other.
           </p>
         </div>
       );

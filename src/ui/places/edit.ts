@@ -205,7 +205,7 @@ export function drawnArea(
     case 'depth':
       return { kind, ...named, outline_m, depth_m: 2 };
     case 'bridge':
-      return { kind, ...named, outline_m, clearance_m: 4, level_m: 0 };
+      return { kind, ...named, outline_m, clearance_m: 4, level_m: 0, footway: true };
     case 'zone':
       return { kind, ...named, outline_m, rule: 'keep out', most_mps: 1.5 };
     case 'trees':
