@@ -7,7 +7,7 @@ import { toRunInput } from './run-input';
 import { demoFile } from './testing/demo';
 import { fleetRecord } from './testing/fleet';
 
-// Pebble and Wicket both come from the landing below the sea lock, one before the other; its gates stand open.
+// Pebble and Wicket both come from the landing below the sea lock, one before the other.
 
 /** The landing's edge from its west end, along it, and off it to the north, m. */
 const WEST = { x: -3.06, y: -19.14 };
@@ -84,6 +84,34 @@ describe('two that come to a lock together', () => {
     expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
   });
 
+  const against = (file: ManoeuvreFile) => {
+    Object.assign(file.locks[0]!, { set: 'upper', gates: 'shut' });
+    file.limit_s = 1800;
+  };
+
+  it('with the lock set against them both wait on their lines while it is emptied, then in one after the other', () => {
+    const file = together({ pebble: 24, wicket: 37, change: against });
+    expect(unfit(file)).toBeNull();
+    const { take, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
+    expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'her-slip', 'her-in']);
+    expect(take.outcome).toBe('reached');
+    const wide = take.events.find((e) => e.is === 'lock' && e.what === 'gates open')!.time;
+    // Of Wicket's lines the first two lead to the landing: off once the gates are open, and Pebble's once hers are on.
+    expect(lineAt(take, 3, 'let go')).toBeGreaterThan(wide);
+    expect(lineAt(take, 1, 'let go')).toBeGreaterThan(lineAt(take, 5, 'on'));
+    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+  });
+
+  it('the same where she is the first of the two', () => {
+    const file = together({ pebble: 35, wicket: 22, change: against });
+    expect(unfit(file)).toBeNull();
+    const { take, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+    expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'slip', 'go']);
+    expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
+    expect(take.outcome).toBe('reached');
+    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+  });
+
   it('says so where the other has no engine to come in by, and refuses one that does not get there', () => {
     const other = (boat: ReturnType<typeof fleetRecord>) =>
       together({
@@ -104,7 +132,7 @@ describe('two that come to a lock together', () => {
     expect(drafts.ok ? 'laid out' : drafts.problems[0]!.message).toContain('compose it by hand');
   });
 
-  it('says why not: nothing to wait on, the lock set against them, nowhere for her lines, heading off', () => {
+  it('says why not: nothing to wait on, also while the lock is made ready, and heading off', () => {
     const off = at(24, 7);
     expect(
       unfit(
@@ -133,12 +161,13 @@ describe('two that come to a lock together', () => {
         together({
           pebble: 24,
           wicket: 37,
-          change: ({ locks }) => {
-            locks[0]!.gates = 'shut';
+          change: (file) => {
+            against(file);
+            file.others[0]!.start = at(37, 14);
           },
         }),
       ),
-    ).toContain('nothing to wait on');
+    ).toContain('Wicket drifts while the lock is made ready');
     expect(
       unfit(
         together({

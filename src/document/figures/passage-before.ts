@@ -5,7 +5,15 @@ import { comingIn } from './passage-coming';
 import type { Entry } from './passage-entry';
 import { otherUnready, type PassageLie } from './passage-lie';
 import { linesOnOf } from './passage-neighbour';
-import { putAshore, readied, slippedAfter, START, waiting, type Waits } from './passage-waiting';
+import {
+  putAshore,
+  readied,
+  slippedAfter,
+  START,
+  turnedRound,
+  waiting,
+  type Waits,
+} from './passage-waiting';
 import type { Hands } from './passage-water';
 import type { Setting } from './setting';
 
@@ -33,9 +41,14 @@ export function beforeShe(
   const crewed = steps ? putAshore(steps, landing) : START;
   if (leads) {
     const onLines = call(`on bow and stern line while ${leads.other.name} goes in`);
-    const beats = comingIn(setting, sited, leads, lie, crewed.cue, [onLines], entry!);
+    const {
+      beats: made,
+      cue,
+      then,
+    } = against ? turnedRound(lie, hands, crewed) : { ...crewed, then: [] };
+    const beats = comingIn(setting, sited, leads, lie, cue, [onLines, ...then], entry!);
     const when = `${leads.other.name} lies on her lines`;
-    const waits = slippedAfter([...crewed.beats, ...beats], hands, when, linesOnOf(leads));
+    const waits = slippedAfter([...made, ...beats], hands, when, linesOnOf(leads));
     return { waits, landing };
   }
   const other = unready ? readied(lies[1]!, hands, crewed) : null;

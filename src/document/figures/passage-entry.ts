@@ -1,5 +1,13 @@
 import { assembleCraft } from '@/core/craft';
-import { intoLock, IN_LOCK, outOfLock, type End } from '@/core/locks';
+import {
+  intoLock,
+  IN_LOCK,
+  lockAtRest,
+  outOfLock,
+  standingOpen,
+  type End,
+  type SitedLock,
+} from '@/core/locks';
 import { runTake, type Beat, type RunInput } from '@/core/score';
 import { toBoatSpec } from '../boat-spec';
 import { radians } from '../fields';
@@ -34,6 +42,12 @@ export interface Entry {
   /** Her heading until then, rad: what her screw turns her by as she is stopped is taken off beforehand. */
   readonly heading: number;
 }
+
+/** A lock as it stands once it has been made ready for who comes to one end. */
+const openTo = (sited: SitedLock, from: End): SitedLock => ({
+  ...sited,
+  begins: standingOpen(sited.lock, lockAtRest(sited.lock, from), from),
+});
 
 /** How she would come in alone, going astern at a distance off the gates ahead. */
 function entering(
@@ -81,6 +95,7 @@ function entering(
     ...rest,
     boat,
     craft: assembleCraft(boat),
+    locks: input.locks!.map((each) => (each === sited ? openTo(sited, from) : each)),
     start: { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg), speed: 0 },
     score: {
       beats,

@@ -274,8 +274,6 @@ export function noPassage(setting: Setting): string | null {
   const shares = shared.find((one) => typeof one !== 'string') ?? shared[0]!;
   if (typeof shares === 'string') return shares;
   if (shares && ways.length > 1) return 'sharing a staircase is composed by hand';
-  if (shares?.comes && setAgainst(sited, way.from))
-    return `${shares.other.name} has nothing to wait on while the lock is made ready; let its gates stand open`;
   if (shares?.comes?.first && !landingLines(setting))
     return `she drifts while ${shares.other.name} goes in first; let her lie at the landing with bollards for bow and stern, or nearer to the gates`;
   if (inside) return 'she lies in the chamber already';

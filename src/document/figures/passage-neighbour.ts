@@ -16,7 +16,7 @@ import type { Other } from '../others';
 import type { LineDocument } from '../rigging';
 import type { CueDocument } from '../score';
 import { tenth } from './draft';
-import { linesToLanding } from './landing';
+import { linesToLanding, setAgainst } from './landing';
 import { lineOf } from './line-leads';
 import { onWall } from './on-wall';
 import type { Setting } from './setting';
@@ -44,7 +44,7 @@ export interface NeighbourComes {
   readonly first: boolean;
   /** What stands on her wall furthest on: she steers for it. */
   readonly aim: string;
-  /** Her lines to the landing while she waits for who goes in before her. */
+  /** Her lines to the landing while she waits for the lock, or for who goes in before her. */
   readonly waits: readonly LineDocument[];
 }
 
@@ -151,9 +151,13 @@ export function neighbourIn(
   const ahead = toGates(fromUpper);
   const aim = (way.going === 'up' ? stand[0]! : stand.at(-1)!).name;
   const first = how.first === 'other';
-  const waits = first ? [] : landingOf(setting, other);
-  if (!waits)
-    return `${name} drifts while who is first goes in; let her lie at the landing with bollards for bow and stern`;
+  // Whoever goes in at once waits on nothing.
+  const against = setAgainst(sited, way.from);
+  const waits = first && !against ? [] : landingOf(setting, other);
+  if (!waits) {
+    const meanwhile = against ? 'the lock is made ready' : 'who is first goes in';
+    return `${name} drifts while ${meanwhile}; let her lie at the landing with bollards for bow and stern`;
+  }
   return {
     other,
     wall: theirs,

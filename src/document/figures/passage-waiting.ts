@@ -87,8 +87,13 @@ export function readied(other: PassageLie, hands: Hands, after: Waits = START): 
   };
 }
 
-/** The beats until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
-export function waiting(lie: PassageLie, hands: Hands, after: Waits = START): Waits {
+/** A lock turned round: its beats, the cue its gates stand wide open by, and what is then done at it. */
+interface Turned extends Waits {
+  readonly then: OrderDocument[];
+}
+
+/** The beats until the gates stand wide open to whoever waits, all on their lines. */
+export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START): Turned {
   const { sited, from } = lie;
   // Before her they are always the lock's own.
   const hers = { ...lie, paddlesOf: sited.name };
@@ -127,13 +132,17 @@ export function waiting(lie: PassageLie, hands: Hands, after: Waits = START): Wa
           ),
         ]
       : [beat('wait', 'on her lines: the gates open', after.cue, [ready, opens], 'wait on')];
-  return slippedAfter(
-    [...after.beats, ...beats],
-    hands,
-    'wide open',
-    { is: 'lock', lock: sited.name, state: `wide ${side}` },
-    [...wound(hers, hands, against === 'level' ? paddles : [], 0)],
-  );
+  return {
+    beats: [...after.beats, ...beats],
+    cue: { is: 'lock', lock: sited.name, state: `wide ${side}` },
+    then: wound(hers, hands, against === 'level' ? paddles : [], 0),
+  };
+}
+
+/** The beats until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
+export function waiting(lie: PassageLie, hands: Hands, after: Waits = START): Waits {
+  const { beats, cue, then } = turnedRound(lie, hands, after);
+  return slippedAfter(beats, hands, 'wide open', cue, then);
 }
 
 /** After some beats her lines to the landing are slipped at a cue; and the cue by which they are home. */
