@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { locksAhead } from '@/core/brief';
 import { inChamber, IN_LOCK, intoLock, outOfLock } from '@/core/locks';
 import { runTake } from '@/core/score';
 import {
@@ -271,5 +272,17 @@ describe('a lock’s working as a place keeps it', () => {
       areas: [{ kind: 'lock', id: 'l', name: 'L', outline_m: OUTLINE, working: before }],
     });
     expect(place.success).toBe(true);
+  });
+});
+
+describe('the time a passage takes by the brief', () => {
+  it('is near to what it takes as it is played: up by one ashore, from the landing to her being aboard again', () => {
+    const input = toRunInput(demoFile('nell-up-cobnut-lock'));
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const [ahead] = locksAhead(input.value);
+    const { outcome, duration } = runTake(input.value);
+    expect(outcome).toBe('reached');
+    expect(ahead!.readyBy).toBe(1);
+    expect(Math.abs(ahead!.figures.hands[0]!.whole / duration - 1)).toBeLessThan(0.1);
   });
 });

@@ -2,17 +2,23 @@ import {
   gatesOf,
   fitIn,
   gentlest,
+  landingsOf,
   lineLength,
+  lockAtRest,
+  MADE_M,
   makeLevel,
   outOfLock,
-  passageTime,
+  passageTimes,
   sharing,
   stairOrder,
   type End,
   type Fit,
   type Lock,
   type LockedBoat,
+  type LockState,
+  type Landings,
   type Making,
+  type PassageTimes,
   type Sharing,
   type Side,
   type SitedLock,
@@ -30,27 +36,56 @@ export interface LockFigures {
   readonly down: Making | null;
   /** Rope from her to a bollard on the coping and back. */
   readonly rope: number;
-  /** The whole passage by how many are ashore: one, two, three. */
-  readonly hands: readonly (number | null)[];
+  /** The passage by how many are ashore: one, two, three. */
+  readonly hands: readonly (PassageTimes | null)[];
 }
 
 /** How far along the chamber a bollard is off her cleat. Assumption, m. */
 const ALONG_M = 3;
 
+/** Her speed in and out of a lock where nothing better is known, m/s: a knot. */
+const SLOWLY_MPS = 0.5;
+const CREWS = [1, 2, 3] as const;
+
+/** How a boat comes to a lock, and how it stands; set for her with its gates shut if nothing is told. */
+export interface Coming {
+  readonly going: 'up' | 'down';
+  readonly freeboard: number;
+  /** From where she and who works the lock begin to the gates, m. */
+  readonly landing: number;
+  readonly begins?: LockState;
+  readonly inside?: boolean;
+  readonly speed?: number;
+  readonly bridges?: readonly Landings[];
+}
+
 export function lockFigures(
   lock: Lock,
   boat: LockedBoat,
   coping: number,
-  freeboard: number,
-  landing: number,
-  going: 'up' | 'down',
+  { going, freeboard, landing, speed = SLOWLY_MPS, inside = false, bridges = [], begins }: Coming,
 ): LockFigures {
+  const up = gentlest(lock, 'upper', boat);
+  const down = gentlest(lock, 'lower', boat);
+  const from = going === 'up' ? 'lower' : 'upper';
+  const asked = {
+    lock,
+    going,
+    begins: begins ?? lockAtRest(lock, from),
+    inside,
+    landing,
+    speed,
+    bridges,
+    // Nobody is in the chamber as it is turned round.
+    turn: makeLevel(lock, from, 1, boat),
+    take: going === 'up' ? up : down,
+  };
   return {
     fit: fitIn(lock, boat),
-    up: gentlest(lock, 'upper', boat),
-    down: gentlest(lock, 'lower', boat),
+    up,
+    down,
     rope: lineLength(lock, coping, ALONG_M, freeboard),
-    hands: [1, 2, 3].map((n) => passageTime(lock, going, n, landing)),
+    hands: CREWS.map((n) => passageTimes(asked, n)),
   };
 }
 
@@ -62,9 +97,11 @@ export interface LockAhead {
   readonly end: End;
   readonly inside: boolean;
   readonly figures: LockFigures;
-  /** Set for her: its chamber at her level. Else how long until her gates stand open, s; null if never. */
+  /** Is its chamber at her level? */
   readonly setForHer: boolean;
+  /** How long until her gates stand open, s, null if never; and how many of her crew work it, null where a keeper does. */
   readonly readyIn: number | null;
+  readonly readyBy: number | null;
   /** Way to the gates, m, and seconds it takes her as she comes in best; when to leave so as to meet them open, s. */
   readonly way: number;
   readonly takes: number;
@@ -83,15 +120,26 @@ export interface LockAhead {
 /** Wind across a chamber under which either side does, m/s. Judgement. */
 const MATTERS_MPS = 1.5;
 
-function waitFor(sited: SitedLock, end: End, hull: LockedBoat): number | null {
+/** Is the chamber level with the water at an end? */
+const levelAt = ({ begins }: SitedLock, end: End): boolean =>
+  Math.abs(begins.chamber - (end === 'upper' ? begins.upper : begins.lower)) < MADE_M;
+
+/** How long a keeper takes to have the gates open, s: everything in hand on both sides. */
+function keeperTakes(sited: SitedLock, end: End, hull: LockedBoat): number | null {
   const { lock, begins } = sited;
-  const set = Math.abs(begins.chamber - (end === 'upper' ? begins.upper : begins.lower)) < 0.02;
   const swing = gatesOf(lock, end).swing;
-  if (set) return begins.gates[end] >= 1 ? 0 : swing;
+  if (levelAt(sited, end)) return begins.gates[end] >= 1 ? 0 : swing;
   const made = makeLevel(lock, end, 1, hull);
   return made
     ? made.seconds + swing + gatesOf(lock, end === 'upper' ? 'lower' : 'upper').swing
     : null;
+}
+
+/** How many of her crew work the lock: those ashore, else one who steps there; null where a keeper does. */
+function crewAshore({ rigging }: RunInput): number | null {
+  const crew = rigging?.crew ?? [];
+  if (crew.length === 0) return null;
+  return Math.max(1, crew.filter(({ at }) => !at.aboard).length);
 }
 
 /** Who else goes through a lock with her. */
@@ -129,8 +177,22 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
     const from = (going === 'up' ? sited.below : sited.above) ?? null;
     const through = inside || from !== null ? [] : throughGates(input, lock, end);
     const best = through.at(-1);
-    const takes = way / (best?.speed ?? 0.5);
-    const readyIn = waitFor(sited, end, hers);
+    const speed = best?.speed ?? SLOWLY_MPS;
+    const takes = way / speed;
+    const figures = lockFigures(sited.lock, hers, sited.coping, {
+      going,
+      freeboard,
+      landing: way,
+      begins: sited.begins,
+      inside,
+      speed,
+      bridges: landingsOf(sited, input.bridges),
+    });
+    const readyBy = crewAshore(input);
+    const readyIn =
+      readyBy === null
+        ? keeperTakes(sited, end, hers)
+        : (figures.hands[Math.min(readyBy, CREWS.length) - 1]?.ready ?? null);
     const blowsLeft = -(
       weather.windSpeed *
       (sin(weather.windFrom) * sited.north - cos(weather.windFrom) * sited.east)
@@ -140,9 +202,10 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       name: sited.name,
       end,
       inside,
-      figures: lockFigures(sited.lock, hers, sited.coping, freeboard, way, going),
-      setForHer: readyIn !== null && readyIn <= gatesOf(sited.lock, end).swing,
+      figures,
+      setForHer: levelAt(sited, end),
       readyIn,
+      readyBy,
       way,
       takes,
       leaveAt: readyIn === null ? null : Math.max(0, readyIn - takes),

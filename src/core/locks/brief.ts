@@ -113,39 +113,3 @@ export function lineLength(lock: Lock, coping: number, along: number, freeboard:
   // There and back, and a turn in the hand.
   return 2 * Math.sqrt(up * up + along * along) + 2;
 }
-
-/** Pace on foot by a lock's side and over its gates, m/s. Judgement: nobody runs. */
-const WALK_MPS = 1.2;
-const BESIDE_BOAT_S = 40;
-
-/**
- * Time for the whole passage, s, by how many hands are ashore: gates and paddles worked one after the other, walking between,
- * from the landing (m away) to the crew back aboard.
- */
-export function passageTime(
-  lock: Lock,
-  going: 'up' | 'down',
-  hands: number,
-  landing: number,
-): number | null {
-  const to: End = going === 'up' ? 'upper' : 'lower';
-  const at: LockedBoat = {
-    length: 1,
-    beam: 1,
-    draught: 0.5,
-    sternDraught: 0.5,
-    airDraught: 1,
-    bowUp: true,
-    fromUpper: 1,
-  };
-  const made = makeLevel(lock, to, 1, at);
-  if (!made) return null;
-  const shared = Math.max(1, hands);
-  const winding = lock.paddles.reduce((sum, { winding: each }) => sum + 2 * each, 0) / shared;
-  const leaves =
-    (lock.upperGates.kind === 'mitre' ? 2 : 1) + (lock.lowerGates.kind === 'mitre' ? 2 : 1);
-  const swings = ((lock.upperGates.swing + lock.lowerGates.swing) * leaves) / Math.min(2, shared);
-  // Along the chamber and across by a gate, twice, for every pair of hands that has to do all of it.
-  const walking = (2 * landing + 4 * (lock.length + lock.width)) / WALK_MPS / shared;
-  return made.seconds + winding + swings + walking + 2 * BESIDE_BOAT_S;
-}

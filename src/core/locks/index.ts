@@ -46,10 +46,10 @@ export {
   lineLength,
   swingRoom,
   makeLevel,
-  passageTime,
   type Fit,
   type Making,
 } from './brief';
+export { passageTimes, type PassageAsked, type PassageTimes } from './passage-times';
 export { leafOutline, leavesOf, type Leaf } from './leaves';
 export {
   addLockCurrent,
@@ -70,6 +70,16 @@ export {
   type LockPush,
   type SitedLock,
 } from './sited';
+export {
+  landingsOf,
+  spotAt,
+  spotOf,
+  WALKS_ASHORE_MPS,
+  wayOnFoot,
+  type Bridging,
+  type Landings,
+  type Spot,
+} from './on-foot';
 export { sharing, type Goer, type Sharing } from './sharing';
 export { feed, joined, stepsDown } from './staircase';
 export { stairOrder, type Meeting, type StairOrder } from './stair-order';

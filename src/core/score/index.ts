@@ -21,7 +21,6 @@ export {
   type Rigging,
   type Whereabouts,
 } from './rigging';
-export { wayOnFoot } from './on-foot';
 export { isForHands, obey } from './obey';
 export { LINE_STATES, LOCK_CUES, PASS_HOW, TEND_HOW } from './types';
 export type {

@@ -6,17 +6,21 @@ import {
   MADE_M,
   orderLock,
   outOfLock,
+  spotAt,
+  spotOf,
+  WALKS_ASHORE_MPS,
+  wayOnFoot,
   type End,
   type LockOrder,
   type Side,
   type SitedLock,
+  type Spot,
 } from '../locks';
 import type { SimState, World } from '../sim';
 import type { LockEvent } from './events';
 import type { Hand, Job } from './hand';
 import { markNow } from './marks';
-import { spotAt, spotOf, wayOnFoot, type Spot } from './on-foot';
-import { LOOKS_S, WALKS_ASHORE_MPS } from './rigging';
+import { LOOKS_S } from './rigging';
 import type { HandsOrder } from './types';
 
 /** So long somebody leans on a gate for the levels to be made, s. */
@@ -82,7 +86,7 @@ function* wind(
   const sited = at.world.gates!.locks[lock]!;
   const state = at.state.locks[lock]!;
   const paddle = sited.lock.paddles[order.paddle]!;
-  if (!(yield* goTo(at, hand, lock, spotOf(sited, paddle.end, paddle.side)))) return;
+  if (!(yield* goTo(at, hand, lock, spotOf(sited.lock, paddle.end, paddle.side)))) return;
   const turns = Math.abs(order.to - state.open[order.paddle]!);
   at.tellLock(lock, order.to > state.open[order.paddle]! ? 'paddle up' : 'paddle down', hand.who);
   orderLock(sited.lock, state, order);
@@ -101,7 +105,7 @@ function nearestFirst(
   const sited = at.world.gates!.locks[lock]!;
   const here = spotAt(sited, markNow(at.state, hand.at.mark));
   const off = (side: Side) => {
-    const { s, t } = spotOf(sited, end, side);
+    const { s, t } = spotOf(sited.lock, end, side);
     return Math.abs(here.s - s) + Math.abs(here.t - t);
   };
   return [...sides].sort((a, b) => off(a) - off(b));
@@ -119,7 +123,7 @@ function* swing(
   const sides = leafSides(sited.lock, end);
   const wanted = leaf && sides.includes(leaf) ? [leaf] : nearestFirst(at, hand, lock, end, sides);
   for (const side of wanted) {
-    if (!(yield* goTo(at, hand, lock, spotOf(sited, end, side)))) return;
+    if (!(yield* goTo(at, hand, lock, spotOf(sited.lock, end, side)))) return;
     const until = at.now + LEANS_FOR_S;
     while (to === 'open' && Math.abs(headAt(state, end)) > MADE_M) {
       if (at.now >= until) return at.tellLock(lock, 'never level', hand.who);

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { volumeOf } from '../locks';
+import { volumeOf, wayOnFoot } from '../locks';
 import { engine } from '../testing/driven';
 import { mirrored } from '../testing/manoeuvre';
 import { inLock, orderAt as at } from '../testing/in-lock';
 import { lockAt, swingGates, windTo } from '../testing/locks';
 import { aboard, ashore, end, hands, riggedWith } from '../testing/rigging';
-import { runTake, wayOnFoot, type HandsOrder, type Take } from '.';
+import { runTake, type HandsOrder, type Take } from '.';
 
 const lockEvents = (take: Take) =>
   take.events.flatMap((e) =>

@@ -51,7 +51,7 @@ export const TAUT_N = 150;
  * What takes how long, and how far hands reach: judgement from practice, ± a half. Seconds, metres, metres a second.
  */
 export const WALKS_ABOARD_MPS = 0.8;
-export const WALKS_ASHORE_MPS = 1.2;
+export { WALKS_ASHORE_MPS } from '../locks';
 export const DROP_REACH_M = 2;
 export const DROP_S = 1.5;
 /** With a boat hook. */

@@ -21,7 +21,12 @@ export function LockBrief({
   boat: LockedBoat;
 }) {
   const figures = useMemo(
-    () => lockFigures(lock, boat, working.coping_m, FREEBOARD_M, LANDING_M, 'down'),
+    () =>
+      lockFigures(lock, boat, working.coping_m, {
+        going: 'down',
+        freeboard: FREEBOARD_M,
+        landing: LANDING_M,
+      }),
     [lock, boat, working],
   );
   return (
@@ -68,7 +73,7 @@ export function FiguresOfLock({
       <p className="rule-t py-1">
         The whole passage, from {distance(landing, units)} off and back aboard:{' '}
         <span className="figures">
-          {hands.map((s, i) => `${i + 1} ashore ${s === null ? '–' : clock(s)}`).join(', ')}
+          {hands.map((each, i) => `${i + 1} ashore ${each ? clock(each.whole) : '–'}`).join(', ')}
         </span>
       </p>
     </>

@@ -73,6 +73,7 @@ const ahead = (part: Partial<LockAhead>) =>
   ({
     setForHer: true,
     readyIn: 0,
+    readyBy: null,
     inside: false,
     way: 20,
     takes: 40,
@@ -109,7 +110,12 @@ describe('a lock ahead in words', () => {
     expect(setText(ahead({ setForHer: false, readyIn: 240, leaveAt: 200 }), [], METRES)).toMatch(
       /Set against her.*4:00 at least; leave after 3:20/,
     );
-    expect(setText(ahead({ setForHer: false, readyIn: null }), [], METRES)).toContain('never made');
+    expect(setText(ahead({ readyIn: 18, readyBy: 1 }), [], METRES)).toContain(
+      'open them, 1 ashore',
+    );
+    expect(setText(ahead({ setForHer: false, readyIn: null }), [], METRES)).toContain(
+      'never opened',
+    );
     expect(setText(ahead({ inside: true, end: 'upper' }), [], METRES)).toContain(
       'by the upper gates',
     );
