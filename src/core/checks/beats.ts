@@ -20,6 +20,24 @@ export const beatsAtOnce: Rule = (input, take) =>
     ];
   });
 
+/** An order due this little after the next beat came is taken for the same moment, s. */
+const SAME_S = 0.05;
+
+/** What a beat orders so late that the next one comes first is never done: its orders replace what was still to come. */
+export const orderOvertaken: Rule = (input, take) =>
+  take.beats.flatMap((mark, i): Finding[] => {
+    const ended = take.events.find((event) => event.is === 'end');
+    const next = take.beats[i + 1]?.time ?? ended?.time;
+    if (next === undefined) return [];
+    const held = next - mark.time;
+    const late = input.score.beats[mark.beat]!.orders.filter(({ after }) => after > held + SAME_S);
+    if (late.length === 0) return [];
+    const figure = Math.max(...late.map(({ after }) => after));
+    return [
+      { rule: 'order overtaken', beat: mark.beat, time: next, figure, limit: held, which: null },
+    ];
+  });
+
 /** Nearer than this to something not her berth, the beat ought to say what if it goes wrong, m. */
 const TIGHT_M = 1.5;
 

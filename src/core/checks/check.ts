@@ -20,6 +20,7 @@ export const RULE_NAMES = [
   'much throttle close in',
   'thruster long on',
   'beats at once',
+  'order overtaken',
   'no way out written',
   'hands not there',
   'turned before it opens',

@@ -195,4 +195,24 @@ describe('checks of a score', () => {
     expect(at.figure).toBeCloseTo(0.1, 6);
     findings.forEach(({ rule }) => expect(RULE_NAMES).toContain(rule));
   });
+
+  it('see an order that never comes because the next beat, or the end, is there before', () => {
+    const late = (seconds: number) => {
+      const input = inputOf(
+        [
+          beatOf(START, [engineIn(1, 0.2)]),
+          beatOf(after(6), [engineIn(0), engineIn(1, 0.1, seconds)]),
+        ],
+        after(5),
+      );
+      return checkScore(input, runTake(input), [true, true]).filter(
+        ({ rule }) => rule === 'order overtaken',
+      );
+    };
+    expect(late(4.9)).toEqual([]);
+    const [found] = late(7);
+    expect(found).toMatchObject({ beat: 1, figure: 7, which: null });
+    expect(found!.limit).toBeCloseTo(5, 6);
+    expect(found!.time).toBeCloseTo(11, 6);
+  });
 });

@@ -1,5 +1,5 @@
 import type { RunInput, Take } from '../score';
-import { beatsAtOnce, noWayOut } from './beats';
+import { beatsAtOnce, noWayOut, orderOvertaken } from './beats';
 import { turnedTooSoon } from './berth';
 import type { Finding, Rule } from './check';
 import { handsNotThere } from './hands';
@@ -19,6 +19,7 @@ const RULES: readonly Rule[] = [
   muchThrottle,
   thrusterLong,
   beatsAtOnce,
+  orderOvertaken,
   handsNotThere,
   turnedTooSoon,
   unseenFromHelm,

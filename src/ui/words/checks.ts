@@ -23,7 +23,7 @@ const HANDS_WORDS: Readonly<Record<number, (who: string) => CheckWords>> = {
   }),
   [NOT_THERE.ACROSS]: (who) => ({
     text: `${who} cannot get there on foot`,
-    why: 'One crosses a lock by gates that stand shut. Shut some first, or let somebody on that side do it.',
+    why: 'One crosses a lock by gates that stand shut or by a bridge. Shut some first, or let somebody on that side do it.',
   }),
   [NOT_THERE.LINE]: (which) => ({
     text: `the ${which} does not get where it is wanted`,
@@ -71,6 +71,11 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
       return {
         text: `comes ${figure < 0.05 ? 'at the same moment as' : `${tidy(figure, 1)} s after`} the beat before`,
         why: 'One pair of hands does one thing at a time. Put both in one beat, or let the cue come later.',
+      };
+    case 'order overtaken':
+      return {
+        text: `what is ordered ${tidy(figure, 1)} s after it is never done: the next beat comes after ${tidy(limit, 1)} s`,
+        why: 'A beat’s orders replace what earlier ones still had to come. Order it sooner, or in the beat that comes.',
       };
     case 'hands not there':
       return (

@@ -117,7 +117,7 @@ export function crewTrouble({ what }: CrewEventOf, name: string): string | null 
     case 'could not step':
       return `${name} could not step: too far off or too fast`;
     case 'no way across':
-      return `${name} could not get there: no gates stand shut to walk across by`;
+      return `${name} could not get there: no gates stand shut to walk across by, and no bridge leads over`;
     case 'not there':
       return `${name} was not where the order wanted them`;
     case 'in danger':

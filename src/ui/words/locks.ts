@@ -43,7 +43,13 @@ export function lockNowText({ chamber, gates }: LockState, rising: number, units
       ? 'standing'
       : `${minute > 0 ? 'rising' : 'falling'} ${distance(Math.abs(minute), units)} a minute`;
   const gate = (open: number) =>
-    open <= 0 ? 'shut' : open >= 1 ? 'open' : `${Math.round(open * 100)} % open`;
+    open <= 0
+      ? 'shut'
+      : open >= 1
+        ? 'open'
+        : open < 0.01
+          ? 'all but shut'
+          : `${Math.round(open * 100)} % open`;
   return `${distance(chamber, units)}, ${goes}; gates above ${gate(gates.upper)}, below ${gate(gates.lower)}`;
 }
 
@@ -53,7 +59,7 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'gates open': 'gates begin to open',
   'gates shut': 'gates begin to shut',
   'not there': 'nobody ashore to do it',
-  'no way across': 'no gates stand shut to walk across by',
+  'no way across': 'no gates stand shut to walk across by, and no bridge leads over',
   'other gates open': 'the other gates are open: shut them first',
   'never level': 'the level was never made',
   'over the coping': 'the chamber runs over its coping',
