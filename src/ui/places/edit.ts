@@ -32,10 +32,12 @@ export function cornersOf(thing: Thing): readonly XY[] {
   return [[thing.x_m, thing.y_m]];
 }
 
-/** Corners of what says where a place is: of what is built and moored, as banks run on for ever; of all, where that is nothing. */
-export function gistOf({ features, berths }: Place): readonly XY[] {
+/** Corners of what says where a place is: of what is built, moored and worked, as banks run on for ever; of all, where that is nothing. */
+export function gistOf({ features, berths, areas }: Place): readonly XY[] {
   const told = features.filter(({ kind }) => kind === 'pontoon' || kind === 'boat');
-  return (told.length > 0 ? [...told, ...berths] : features).flatMap(cornersOf);
+  const worked = areas.filter(({ kind }) => kind === 'lock' || kind === 'bridge');
+  const gist = [...told, ...worked];
+  return (gist.length > 0 ? [...gist, ...berths] : features).flatMap(cornersOf);
 }
 
 /** The same with its corners elsewhere. */

@@ -198,6 +198,20 @@ describe('changing a place', () => {
     const far = (corners: readonly XY[]) => Math.max(...corners.flat().map(Math.abs));
     expect(far(gistOf({ ...place, features: [...place.features, bank] }))).toBe(40);
     expect(far(gistOf({ ...place, features: [bank], berths: [] }))).toBe(900);
+    const lock = {
+      kind: 'lock',
+      id: 'l',
+      name: 'lock',
+      outline_m: [
+        [60, 0],
+        [70, 0],
+        [70, 20],
+      ],
+    } as const;
+    const areas = [
+      { ...lock, outline_m: lock.outline_m.map(([x, y]): [number, number] => [x, y]) },
+    ];
+    expect(far(gistOf({ ...place, areas }))).toBe(70);
   });
 
   it('finds free names, and what an edge lies on', () => {
