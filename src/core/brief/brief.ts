@@ -29,6 +29,7 @@ import { legsOf, type Leg } from './legs';
 import { lockWater, type LockWater } from './lock-water';
 import { locksAhead, type LockAhead } from './locks-ahead';
 import { letGoAt, pushAt, type LetGo, type Push } from './push';
+import { steppingOf, type Stepping } from './stepping';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
 
 /** Lying where she is to lie, or where she starts from. */
@@ -67,6 +68,8 @@ export interface Brief {
     readonly sides: readonly ForSide[];
     readonly lines: readonly HeldBy[];
   } | null;
+  /** Where she can be stepped off or on to, when somebody first is to; null where nobody is. */
+  readonly stepping: Stepping | null;
   /** Locks that are worked, as she comes to them. */
   readonly locks: readonly LockAhead[];
   /** The take with their water at either end of what is known of it. */
@@ -179,6 +182,7 @@ export function* briefOf(
     legs: [] as Leg[],
     speeds,
     abreast,
+    stepping: steppingOf(input, take),
     able: null,
     berthed: null,
     locks: [] as LockAhead[],

@@ -12,5 +12,6 @@ export { holdingOf, IN_NEUTRAL, type Carried, type Held, type Motored, type With
 export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';
 export { throughLock, type ThroughLock } from './through-lock';
 export { throughGates, type Through } from './through-gates';
+export { STEP_PLACES, steppingOf, type StepFrom, type StepPlace, type Stepping } from './stepping';
 export { lockWater, type LockWater } from './lock-water';
 export { lockFigures, locksAhead, type LockAhead, type LockFigures } from './locks-ahead';

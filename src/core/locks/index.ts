@@ -41,6 +41,7 @@ export {
 } from './boat-in-lock';
 export {
   BORNE,
+  FENDER_M,
   fitIn,
   gentlest,
   lineLength,

@@ -14,6 +14,8 @@ export type { BeatMark, Outcome, Take } from './take';
 export {
   AT_HAND_M,
   NO_RIGGING,
+  PROPELLER_ROOM_M,
+  STEP_GAP_M,
   TAUT_N,
   WALKS_ABOARD_MPS,
   type Person,

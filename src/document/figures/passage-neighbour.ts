@@ -1,5 +1,6 @@
 import { assembleCraft } from '@/core/craft';
 import {
+  FENDER_M,
   intoLock,
   IN_LOCK,
   lineLength,
@@ -28,8 +29,6 @@ export interface LockNeighbour {
   readonly other: Other;
   /** The wall she lies to. */
   readonly wall: Hand;
-  /** Room from her other side to the other wall. */
-  readonly room: number;
   /** From her upper end to the upper gates, and from her end towards the gates ahead to those. */
   readonly fromUpper: number;
   readonly ahead: number;
@@ -62,8 +61,8 @@ export type Way = {
   readonly along: number;
 };
 
-/** Fenders between two and at the wall, m. */
-const FENDERS_M = 0.3;
+/** Between her and a boat that lies there, and at the other wall, m. */
+const FENDERS_M = 2 * FENDER_M;
 const SLOWLY = 0.05;
 /** Over and above what she takes from rest, s. */
 const GEAR_S = 4;
@@ -137,7 +136,7 @@ export function neighbourIn(
     if (room < beam + FENDERS_M) return `there is no room beside ${name}`;
     const { fromUpper } = stands;
     const ahead = toGates(fromUpper);
-    return { other, wall: how.wall!, room, fromUpper, ahead, outFirst: true, comes: null };
+    return { other, wall: how.wall!, fromUpper, ahead, outFirst: true, comes: null };
   }
   if (other.boat.drives.length === 0) return `${name} has no engine to come in by`;
   const theirs = wallOpposite(wall);
@@ -161,7 +160,6 @@ export function neighbourIn(
   return {
     other,
     wall: theirs,
-    room: lock.width - broad - FENDERS_M,
     fromUpper,
     ahead,
     outFirst: first,

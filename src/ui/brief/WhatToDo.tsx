@@ -16,6 +16,8 @@ import {
   lineWays,
   sideStatement,
   springStatement,
+  stepStatement,
+  stepWays,
   type SchoolWay,
 } from '../words/what-to-do';
 import { StatementList } from './StatementList';
@@ -43,6 +45,7 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
     coming ? springStatement(spring, units) : null,
     aloneStatement(boat, manoeuvre.score),
     ...handsStatements(manoeuvre.score),
+    stepStatement(brief, schools.step ?? null, units),
     ...(manoeuvre.berth.length > 0 ? crewStatements(brief, line, coming, units) : []),
   ].filter((statement) => statement !== null);
   return (
@@ -52,8 +55,16 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
         name={coming ? 'Which line first' : 'Which line last'}
         which="firstLine"
         ways={lines}
+        bestBy="holds her best"
       />
       <School name="How to stop" which="burst" ways={burstWays(brief, units)} />
+      <School
+        name="Where to step"
+        which="step"
+        ways={stepWays(brief, units)}
+        how="as she lies then"
+        bestBy="nearest"
+      />
     </>
   );
 }
@@ -63,19 +74,25 @@ function School<K extends keyof Schools>({
   name,
   which,
   ways,
+  how = 'tried one by one',
+  bestBy = 'best',
 }: {
   name: string;
   which: K;
+  how?: string;
+  /** What the best of them is best by. */
+  bestBy?: string;
   ways: readonly SchoolWay<NonNullable<Schools[K]> & string>[];
 }) {
-  const picked = usePreferences((p) => p.schools[which]);
+  // What an older page kept may lack it.
+  const picked = usePreferences((p) => p.schools[which]) ?? null;
   const setSchool = usePreferences((p) => p.setSchool);
   if (ways.length === 0) return null;
   return (
     <fieldset className="rule-t py-1.5">
       <legend className="sr-only">{name}</legend>
       <p aria-hidden className="text-[13px] text-quiet">
-        {name}: schools differ; here, tried one by one
+        {name}: schools differ; here, {how}
       </p>
       {ways.map(({ value, text, finding, best }) => (
         <label key={value} className="flex cursor-pointer items-start gap-2 py-0.5">
@@ -90,7 +107,7 @@ function School<K extends keyof Schools>({
             {text}
             <span className="block text-[12.5px] text-quiet">
               {finding}
-              {best ? '; holds her best' : ''}
+              {best ? `; ${bestBy}` : ''}
             </span>
           </span>
         </label>

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { useShallow } from 'zustand/react/shallow';
-import type { FirstLine } from '@/core/brief';
+import type { FirstLine, StepPlace } from '@/core/brief';
 import type { FigureId } from '@/document';
 import type { ThemeName } from '../theme/palette';
 import { PREFERENCES_KEY } from '../theme/script';
@@ -25,6 +25,7 @@ export interface Units {
 export interface Schools {
   readonly firstLine: FirstLine | null;
   readonly burst: 'idle' | 'firm' | null;
+  readonly step: StepPlace | null;
 }
 
 export interface Preferences {
@@ -55,7 +56,7 @@ export const usePreferences = create<Preferences>()(
       length: 'm',
       force: 'N',
       up: 'north',
-      schools: { firstLine: null, burst: null },
+      schools: { firstLine: null, burst: null, step: null },
       setSchool: (which, school) =>
         set((state) => ({ schools: { ...state.schools, [which]: school } })),
       figures: [],

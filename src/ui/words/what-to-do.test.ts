@@ -11,6 +11,8 @@ import {
   lineWays,
   sideStatement,
   springStatement,
+  stepStatement,
+  stepWays,
 } from './what-to-do';
 
 const units = { speed: 'kn', length: 'm', force: 'N' } as const;
@@ -51,6 +53,33 @@ describe('what to do, in words', () => {
       Number(/in ([\d.]+) m/.exec(finding)![1]),
     );
     expect(idle!).toBeGreaterThan(firm!);
+  });
+
+  it('says where to step by what is measured there, or by the school that was picked', () => {
+    const at = (place: 'stern' | 'amidships' | 'bow', gap: number, propeller: number) => ({
+      place,
+      gap,
+      propeller,
+      steppable: gap <= 0.6,
+    });
+    const places = [at('amidships', 0.3, 5.2), at('stern', 0.5, 1.4), at('bow', 1.2, 9)];
+    const stepping = { ...brief, stepping: { time: 30, who: 'Wren', places } };
+    const ways = stepWays(stepping, units);
+    expect(ways.map(({ best }) => best)).toEqual([true, false, false]);
+    expect(ways[0]!.finding).toBe('0.3 m to step over, 5.2 m from the propeller');
+    expect(ways[1]!.finding).toMatch(/1\.4 m from the propeller; out of gear before/);
+    expect(stepStatement(stepping, null, units)).toMatchObject({
+      text: 'Wren steps amidships',
+      time: 30,
+      hurts: false,
+    });
+    expect(stepStatement(stepping, 'stern', units)!.why).toContain('amidships it is 0.3 m');
+    expect(stepStatement(stepping, 'bow', units)).toMatchObject({
+      text: 'Wren cannot step forward: bring her closer first',
+      hurts: true,
+    });
+    expect(stepStatement(brief, null, units)).toBeNull();
+    expect(stepWays(brief, units)).toEqual([]);
   });
 
   it('says who does what in the score, by name', () => {

@@ -1,7 +1,14 @@
-import { fenderHeight, type Brief, type FirstLine, type HeldBy } from '@/core/brief';
+import {
+  fenderHeight,
+  type Brief,
+  type FirstLine,
+  type HeldBy,
+  type StepFrom,
+  type StepPlace,
+} from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { stoppedBy } from '@/core/holding';
-import { AT_HAND_M, WALKS_ABOARD_MPS } from '@/core/score';
+import { AT_HAND_M, PROPELLER_ROOM_M, WALKS_ABOARD_MPS } from '@/core/score';
 import {
   namedPoints,
   type Berth,
@@ -93,6 +100,54 @@ export function burstWays(brief: Brief, units: Units): SchoolWay<NonNullable<Sch
     { value: 'idle', text: 'never touch the throttle', finding: found(gentle), best: false },
     { value: 'firm', text: 'a firm, short burst', finding: found(stop), best: false },
   ];
+}
+
+const STEPPED: Readonly<Record<StepPlace, string>> = {
+  stern: 'at the stern',
+  amidships: 'amidships',
+  bow: 'forward',
+};
+
+function stepFinding({ gap, propeller, steppable }: StepFrom, units: Units): string {
+  const over = steppable
+    ? `${distance(gap, units)} to step over`
+    : `${distance(gap, units)} off, too far to step`;
+  if (propeller === null) return over;
+  const near = propeller < PROPELLER_ROOM_M ? '; out of gear before anybody steps' : '';
+  return `${over}, ${distance(propeller, units)} from the propeller${near}`;
+}
+
+/** Where the crew step off and on, the best first. */
+export function stepWays({ stepping }: Brief, units: Units): SchoolWay<StepPlace>[] {
+  return (stepping?.places ?? []).map((from, i) => ({
+    value: from.place,
+    text: STEPPED[from.place],
+    finding: stepFinding(from, units),
+    best: i === 0 && from.steppable,
+  }));
+}
+
+/** Where to step, by the school that was picked or by the figures. */
+export function stepStatement(
+  { stepping }: Brief,
+  picked: StepPlace | null,
+  units: Units,
+): Statement | null {
+  if (!stepping) return null;
+  const [best] = stepping.places;
+  const from = stepping.places.find(({ place }) => place === picked) ?? best!;
+  const who = stepping.who ?? 'Crew';
+  const why = `${stepFinding(from, units)}.`;
+  return {
+    key: 'step',
+    text: from.steppable
+      ? `${who} steps ${STEPPED[from.place]}`
+      : `${who} cannot step ${STEPPED[from.place]}: bring her closer first`,
+    why: `As she lies then: ${why} ${from === best ? 'No place aboard lies nearer.' : `The school that was picked; ${STEPPED[best!.place]} it is ${distance(best!.gap, units)}.`} Nobody jumps.`,
+    figures: [],
+    time: stepping.time,
+    hurts: !from.steppable,
+  };
 }
 
 /** How high fenders hang, for this boat at this berth. */
