@@ -5,7 +5,7 @@ import { berthOf, namedPoints, stoppingSpring, toFile } from '@/document';
 import { useSubject } from '../hooks/use-subject';
 import { useWorkspace } from '../state/context';
 import { usePreferences, type Schools } from '../state/preferences';
-import type { Units } from '../words/units';
+import { clock, type Units } from '../words/units';
 import {
   aloneStatement,
   angleStatement,
@@ -62,7 +62,7 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
         name="Where to step"
         which="step"
         ways={stepWays(brief, units)}
-        how="as she lies then"
+        how={`as she lies at ${clock(brief.stepping?.time ?? 0)}`}
         bestBy="nearest"
       />
     </>
