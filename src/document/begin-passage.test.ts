@@ -70,6 +70,16 @@ const WHERE = [
   ['withen-lock', 'pebble'],
 ] as const;
 
+describe('a bridge on the way through', () => {
+  it('is told where her mast does not pass under it', () => {
+    const file = begun(place('cobnut-lock'), 'pebble', 'up');
+    const offered = figuresFor(subjectOf(file));
+    if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
+    const through = offered.value.find(({ id }) => id === 'through-the-lock')!;
+    expect(through.unfit).toBe('footbridge over the tail is too low for her');
+  });
+});
+
 describe('a passage begun', () => {
   it.each(WHERE)('at %s with %s stands before the open gates, either way', (where, boat) => {
     const at = place(where);

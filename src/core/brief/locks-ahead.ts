@@ -8,6 +8,7 @@ import {
   MADE_M,
   makeLevel,
   outOfLock,
+  roomUnder,
   passageTimes,
   sharing,
   stairOrder,
@@ -19,6 +20,7 @@ import {
   type Landings,
   type Making,
   type PassageTimes,
+  type RoomUnder,
   type Sharing,
   type Side,
   type SitedLock,
@@ -113,6 +115,8 @@ export interface LockAhead {
   readonly stair: StairOrder | null;
   /** The other boats that go through with her, by name, and how; those that go first, first. */
   readonly shares: readonly { readonly name: string; readonly how: Sharing }[];
+  /** The bridge with the least room on her way through; null where there is none. */
+  readonly under: RoomUnder | null;
   /** In a staircase, number of the lock out of whose chamber she comes into this one; null where she comes from open water. */
   readonly from: number | null;
 }
@@ -212,6 +216,9 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       side: Math.abs(blowsLeft) < MATTERS_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
       through,
       shares: inside || from !== null ? [] : sharesOf(input, sited, end),
+      under: inside
+        ? null
+        : roomUnder(sited, input.bridges ?? [], start, length, boat.hull.airDraught ?? 0),
       from,
       stair: stairOrder(locks, lock, going, boat.hull.draught),
     };

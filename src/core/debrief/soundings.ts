@@ -1,10 +1,11 @@
 import { KEEL, KEEL_COLUMNS } from '../craft';
-import { lineCrosses, nearestOnPolygon, seriesAt } from '../math';
+import { lineCrosses, nearestOnPolygon } from '../math';
 import {
   CLOCK,
   pointOnWater,
   soundKeel,
   sounded,
+  standsAt,
   UNDER,
   type Bridge,
   type Scratch,
@@ -64,8 +65,11 @@ export class Sounder {
 
   private lookUp(state: SimState, bridge: Bridge): void {
     if (!isUnder(state, this.world, bridge)) return;
-    const { environment, craft } = this.world;
-    const level = environment.level ? seriesAt(environment.level, state.time) : 0;
+    const { environment, craft, gates } = this.world;
+    const { x, y } = pointOnWater(state, 0, 0);
+    // She floats on the water under her middle: above a lock that is the pound's.
+    const locks = gates ? { locks: gates.locks, states: state.locks } : null;
+    const level = standsAt(environment, x, y, state.time, locks);
     const room = bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
     if (this.over && this.over.room <= room) return;
     this.over = { time: state.time, room, name: bridge.name };

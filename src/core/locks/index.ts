@@ -81,6 +81,7 @@ export {
   type Landings,
   type Spot,
 } from './on-foot';
+export { roomUnder, type RoomUnder } from './overhead';
 export { sharing, type Goer, type Sharing } from './sharing';
 export { feed, joined, stepsDown } from './staircase';
 export { stairOrder, type Meeting, type StairOrder } from './stair-order';

@@ -5,7 +5,7 @@ import { mirrored } from '../testing/manoeuvre';
 import { inLock, orderAt as at } from '../testing/in-lock';
 import { lockAt, swingGates, windTo } from '../testing/locks';
 import { aboard, ashore, end, hands, riggedWith } from '../testing/rigging';
-import { runTake, type HandsOrder, type Take } from '.';
+import { runTake, type HandsOrder, type RunInput, type Take } from '.';
 
 const lockEvents = (take: Take) =>
   take.events.flatMap((e) =>
@@ -153,6 +153,25 @@ describe('a line in a falling chamber', () => {
     expect(lines(take)).toContain('hangs her');
     expect(lines(take)).not.toContain('parted');
     expect(take.outcome).toBe('unsafe');
+  });
+
+  it('a bridge over the chamber catches her as she rises to it, and one above counts from the pound', () => {
+    const under = (y: number, clearance: number, rest: Partial<RunInput> = {}) => {
+      const input = inLock([at(0, windTo(0, 0.15)), at(0, windTo(1, 0.15))], rest);
+      const boat = { ...input.boat, hull: { ...input.boat.hull, airDraught: 7 } };
+      const outline = Float64Array.of(-8, y - 1, 8, y - 1, 8, y + 1, -8, y + 1);
+      const bridges = [{ name: 'bridge', outline, clearance, footway: true }];
+      return runTake({ ...input, boat, bridges });
+    };
+    const caught = under(-8, 8);
+    expect(caught.outcome).toBe('caught overhead');
+    expect(level(caught).at(-1)!).toBeCloseTo(1, 1);
+    const clear = under(-8, 9.5);
+    expect(clear.outcome).not.toBe('caught overhead');
+    expect(clear.margins.overhead!.room).toBeCloseTo(2.5 - level(clear).at(-1)!, 2);
+    expect(level(clear).at(-1)!).toBeGreaterThan(1);
+    const pound = { start: { x: 0, y: 12, heading: 0, speed: 0 }, limit: 5 };
+    expect(under(12, 9.5, pound).margins.overhead!.room).toBeCloseTo(0.5, 2);
   });
 
   it('made fast going up it only hangs slack', () => {

@@ -34,21 +34,34 @@ export function depthThere(
   return depthOver(environment.bottom, x, y) + level;
 }
 
+/** Level of the water at a place and moment, over the place's nought, m: the tide's, or a lock's own chamber and pounds. */
+export function standsAt(
+  { level }: Pick<Depths, 'level'>,
+  x: number,
+  y: number,
+  time: number,
+  locks: LocksNow | null = null,
+): number {
+  const tide = level ? seriesAt(level, time) : 0;
+  if (!locks) return tide;
+  const k = nearestLock(locks.locks, x, y);
+  const there = levelThere(locks.locks, locks.states, x, y);
+  // A tidal lower water is the tide; every other level is the pound's own.
+  return locks.locks[k]!.tidal && there === locks.states[k]!.lower ? tide : there;
+}
+
 /** In a lock: its own level over floor or cill; above it the upper pound's over what lies there; else as without. */
 function depthByLocks(
   environment: Depths,
-  { locks, states }: LocksNow,
+  now: LocksNow,
   x: number,
   y: number,
   time: number,
 ): number {
-  const k = nearestLock(locks, x, y);
-  const bed = bedOfLock(locks[k]!, x, y);
-  const level = levelThere(locks, states, x, y);
-  if (!Number.isNaN(bed)) return level - bed;
-  const tide = environment.level ? seriesAt(environment.level, time) : 0;
-  // A tidal lower water is the tide; every other level is the pound's own.
-  const stands = locks[k]!.tidal && level === states[k]!.lower ? tide : level;
+  const { locks, states } = now;
+  const bed = bedOfLock(locks[nearestLock(locks, x, y)]!, x, y);
+  if (!Number.isNaN(bed)) return levelThere(locks, states, x, y) - bed;
+  const stands = standsAt(environment, x, y, time, now);
   if (environment.bottom) return depthOver(environment.bottom, x, y) + stands;
   return environment.depth + stands;
 }

@@ -8,7 +8,15 @@ export {
   type ActuatorStages,
 } from './actuators';
 export { accelerate } from './accelerate';
-export { depthThere, leastUnder, sounded, soundKeel, type Depths, type LocksNow } from './aground';
+export {
+  depthThere,
+  leastUnder,
+  sounded,
+  soundKeel,
+  standsAt,
+  type Depths,
+  type LocksNow,
+} from './aground';
 export { derivative, lookAround, placeOnGround } from './derivative';
 export { depthAt, environmentFor, windAt, type Environment, type Weather } from './environment';
 export {

@@ -6,6 +6,7 @@ import {
   IN_LOCK,
   leafSides,
   outOfLock,
+  roomUnder,
   stairOrder,
   swingRoom,
   type End,
@@ -252,6 +253,16 @@ function noRoom(setting: Setting, way: Way): string | null {
   return fit.water < 0 ? 'there is not water enough over the cill' : null;
 }
 
+/** Why she does not pass under what leads over the water on her way; null where she does. */
+function underBridges({ input, boat, length }: Setting, ways: readonly Way[]): string | null {
+  for (const { sited } of ways) {
+    const air = boat.hull.airDraught ?? 0;
+    const least = roomUnder(sited, input.bridges ?? [], input.start, length, air);
+    if (least && least.room < 0) return `${least.name} is too low for her`;
+  }
+  return null;
+}
+
 /** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
 function unready(setting: Setting, { sited, from }: Way): string | null {
   const against = setAgainst(sited, from);
@@ -284,6 +295,8 @@ export function noPassage(setting: Setting): string | null {
     return 'she does not lie before the gates';
   if (Math.abs(wrapHalfTurn(start.heading - way.along)) > STRAIGHT)
     return 'she does not head for the gates';
+  const low = underBridges(setting, ways);
+  if (low) return low;
   const notReady = unready(setting, way);
   if (notReady) return notReady;
   if (ways.length > 1) {

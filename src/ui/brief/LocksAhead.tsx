@@ -65,7 +65,7 @@ export function LocksAhead({
               </div>
             ))}
             <p className="rule-t py-1">{sideText(ahead)}</p>
-            <FiguresOfLock figures={ahead.figures} landing={ahead.way} />
+            <FiguresOfLock figures={ahead.figures} landing={ahead.way} under={ahead.under} />
           </section>
         );
       })}

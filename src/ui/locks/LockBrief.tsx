@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { lockFigures, type LockFigures } from '@/core/brief';
-import { BORNE, type Lock, type LockedBoat, type Making } from '@/core/locks';
+import { BORNE, type Lock, type LockedBoat, type Making, type RoomUnder } from '@/core/locks';
 import type { LockWorking } from '@/document';
 import { useUnits } from '../state/preferences';
 import { clock, distance, type Units } from '../words/units';
@@ -40,9 +40,12 @@ export function LockBrief({
 export function FiguresOfLock({
   figures: { fit, up, down, rope, hands },
   landing,
+  under = null,
 }: {
   figures: LockFigures;
   landing: number;
+  /** The lowest bridge on her way. */
+  under?: RoomUnder | null;
 }) {
   const units = useUnits();
   const over = (m: number) =>
@@ -54,6 +57,15 @@ export function FiguresOfLock({
     ['and of the cill, going down', over(fit.cill), fit.cill < 0],
     ['water on the cills', over(fit.water), fit.water < 0],
     ['rope, to the coping and back', distance(rope, units), false],
+    ...(under
+      ? [
+          [`room under ${under.name}`, over(under.room), under.room < 0] as [
+            string,
+            string,
+            boolean,
+          ],
+        ]
+      : []),
   ];
   return (
     <>

@@ -82,6 +82,7 @@ const ahead = (part: Partial<LockAhead>) =>
     side: null,
     shares: [],
     from: null,
+    under: null,
     ...part,
   }) as LockAhead;
 
