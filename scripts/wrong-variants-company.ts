@@ -116,4 +116,46 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
     find: 'return [point, { ...point, y: -half }, { ...point, y: half }];',
     put: 'return [point];',
   },
+  {
+    name: 'a bridge is walked over though it has no footway',
+    file: 'src/core/locks/on-foot.ts',
+    find: 'if (!footway) return [];',
+    put: '',
+  },
+  {
+    name: 'nobody walks back round once a leaf is open',
+    file: 'src/core/locks/passage-times.ts',
+    find: 'const shut = (end: End) => this.shut[end] && !(end === opens && moved.has(i));',
+    put: 'const shut = (end: End) => this.shut[end];',
+  },
+  {
+    name: 'paddles stay up behind her',
+    file: 'src/core/locks/passage-times.ts',
+    find: 'const down = gang.wind(open, to, 1);',
+    put: 'const down = gang.wind(open, to, 0);',
+  },
+  {
+    name: 'a bridge above a lock stands over the lower water',
+    file: 'src/core/debrief/soundings.ts',
+    find: 'const locks = gates ? { locks: gates.locks, states: state.locks } : null;',
+    put: 'const locks = null as never; void gates;',
+  },
+  {
+    name: 'in the chamber a bridge stands over its lower level',
+    file: 'src/core/locks/overhead.ts',
+    find: 'at[IN_LOCK.S]! > lock.length ? begins.lower : Math.max(begins.upper, begins.lower);',
+    put: 'at[IN_LOCK.S]! > 0 ? begins.lower : begins.upper;',
+  },
+  {
+    name: 'the widest gap is proposed to step over',
+    file: 'src/core/brief/stepping.ts',
+    find: 'return gaps !== 0 ? gaps : (b.propeller ?? 0) - (a.propeller ?? 0);',
+    put: 'return -gaps;',
+  },
+  {
+    name: 'an order the next beat overtakes is not told',
+    file: 'src/core/checks/beats.ts',
+    find: 'after > held + SAME_S',
+    put: 'after > held + 60',
+  },
 ];

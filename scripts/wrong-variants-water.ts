@@ -110,12 +110,7 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     'push.along * sited.north - push',
     '-push.along * sited.north - push',
   ),
-  core(
-    'score/on-foot.ts',
-    'people walk on water',
-    'if (!isShut(sited.lock, state, end)) return [];',
-    '',
-  ),
+  core('locks/on-foot.ts', 'people walk on water', 'if (!shut(end)) return [];', ''),
   core(
     'score/on-foot.ts',
     'people step aboard over the water of a lock',
