@@ -64,16 +64,27 @@ export class Sounder {
   }
 
   private lookUp(state: SimState, bridge: Bridge): void {
-    if (!isUnder(state, this.world, bridge)) return;
-    const { environment, craft, gates } = this.world;
-    const { x, y } = pointOnWater(state, 0, 0);
-    // She floats on the water under her middle: above a lock that is the pound's.
-    const locks = gates ? { locks: gates.locks, states: state.locks } : null;
-    const level = standsAt(environment, x, y, state.time, locks);
-    const room = bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
+    const room = roomBelow(state, this.world, bridge);
     if (this.over && this.over.room <= room) return;
-    this.over = { time: state.time, room, name: bridge.name };
+    if (isUnder(state, this.world, bridge))
+      this.over = { time: state.time, room, name: bridge.name };
   }
+}
+
+/** Room between a bridge and her highest point if she were under it now, m. */
+function roomBelow(state: SimState, { environment, craft, gates }: World, bridge: Bridge): number {
+  const { x, y } = pointOnWater(state, 0, 0);
+  // She floats on the water under her middle: above a lock that is the pound's.
+  const locks = gates ? { locks: gates.locks, states: state.locks } : null;
+  const level = standsAt(environment, x, y, state.time, locks);
+  return bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
+}
+
+/** The bridge she is caught under now, by name; null where she is under none that is too low. */
+export function caughtUnder(state: SimState, world: World): string | null {
+  for (const bridge of world.bridges ?? [])
+    if (roomBelow(state, world, bridge) < 0 && isUnder(state, world, bridge)) return bridge.name;
+  return null;
 }
 
 /** Is any of her deck under a bridge? Her highest point counts wherever on her it stands. */

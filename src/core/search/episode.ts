@@ -1,4 +1,6 @@
+import { KEEL, KEEL_COLUMNS } from '../craft';
 import {
+  caughtUnder,
   hullPart,
   Lookout,
   nameOfThing,
@@ -116,6 +118,7 @@ export class Episode {
   private nearestPart: HullPart | null = null;
   private inPropeller = false;
   private tookGround = false;
+  private caught: string | null = null;
 
   constructor(
     private readonly about: Surroundings,
@@ -145,6 +148,7 @@ export class Episode {
     advance(this.state, this.about.world, this.scratch, STEP_S, this.log);
     this.measure();
     if (this.scratch.under[UNDER.LEAST]! < 0) this.tookGround = true;
+    this.caught ??= caughtUnder(this.state, this.about.world);
     const { fouling } = this.about;
     if (fouling && !this.inPropeller) this.inPropeller = fouling.caught(this.state) >= 0;
   }
@@ -178,6 +182,18 @@ export class Episode {
   /** Has she taken the ground? */
   get aground(): boolean {
     return this.tookGround;
+  }
+
+  /** The bridge that caught her, by name; null while none has. */
+  get overhead(): string | null {
+    return this.caught;
+  }
+
+  /** What of her is nearest to the bottom. */
+  get deepest(): HullPart {
+    const { keel, spec } = this.about.world.craft;
+    const k = this.scratch.under[UNDER.AT]! * KEEL_COLUMNS;
+    return hullPart(keel[k + KEEL.X]!, keel[k + KEEL.Y]!, spec.hull.length, spec.hull.beam);
   }
 
   get touches(): readonly Touch[] {

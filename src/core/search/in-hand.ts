@@ -3,14 +3,18 @@ import type { SimState } from '../sim';
 import { Episode, type Surroundings } from './episode';
 import { letGo } from './hands';
 
-/** What she comes to touch if nobody does anything more. */
+/** What she comes to touch, or what stops her, if nobody does anything more. */
 export interface InHand {
   /** Seconds until then. */
   readonly seconds: number;
+  /** A thing she touches, the bottom, or a bridge that is too low for her. */
+  readonly on: 'thing' | 'bottom' | 'bridge';
   readonly name: string;
-  readonly part: HullPart;
-  /** Approach speed, m/s. */
+  /** Of her; not known of what is caught under a bridge. */
+  readonly part: HullPart | null;
+  /** Approach speed, m/s; over ground on the bottom and under a bridge. */
   readonly speed: number;
+  /** As a touch is graded; the bottom and a bridge count as hard. */
   readonly grade: TouchGrade;
 }
 
@@ -18,7 +22,8 @@ export interface InHand {
 export const LONGEST_IN_HAND_S = 60;
 
 /**
- * Time in hand from a moment: how long until she touches something, and what; null if nothing within a minute.
+ * Time in hand from a moment: how long until she touches something, takes the ground or is caught under a bridge, and what it
+ * is; null if nothing within a minute.
  *
  * @param hands whether the controls stay as they are, or go to neutral
  */
@@ -31,7 +36,20 @@ export function inHandFrom(
   if (hands === 'neutral') letGo(episode);
   // Nobody steers any more either.
   episode.state.helm.active = false;
-  if (!episode.until(() => episode.touchCount > 0, LONGEST_IN_HAND_S)) return null;
-  const { name, part, speed, grade, time } = episode.touches[0]!;
-  return { seconds: time - from.time, name, part, speed, grade };
+  const stopped = () => episode.touchCount > 0 || episode.aground || episode.overhead !== null;
+  if (!episode.until(stopped, LONGEST_IN_HAND_S)) return null;
+  const [touch] = episode.touches;
+  if (touch) {
+    const { name, part, speed, grade, time } = touch;
+    return { seconds: time - from.time, on: 'thing', name, part, speed, grade };
+  }
+  const then = {
+    seconds: episode.time - from.time,
+    speed: episode.overGround,
+    grade: 'hard',
+  } as const;
+  const { overhead, deepest: part } = episode;
+  return overhead !== null
+    ? { ...then, on: 'bridge', name: overhead, part: null }
+    : { ...then, on: 'bottom', name: 'the bottom', part };
 }

@@ -32,8 +32,8 @@ interface Tried {
 }
 
 /**
- * Carries on as ordered for `late` seconds, then escapes; gives up once clearance is under `floor`, a touch is not soft
- * or a line is in a propeller.
+ * Carries on as ordered for `late` seconds, then escapes; gives up once clearance is under `floor`, a touch is not soft,
+ * a line is in a propeller, she takes the ground or is caught under a bridge.
  */
 function attempt(
   about: Surroundings,
@@ -54,7 +54,7 @@ function attempt(
           grade === 'hard' || (grade === 'firm' && !about.berth.has(obstacle)),
       );
     }
-    if (episode.fouled || episode.aground) worse = true;
+    if (episode.fouled || episode.aground || episode.overhead !== null) worse = true;
     return worse || episode.leastClearance < floor;
   };
   if (late > 0) episode.until(broken, late);

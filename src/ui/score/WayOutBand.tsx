@@ -3,7 +3,7 @@ import type { ScaleLinear } from 'd3-scale';
 import type { Moment } from '@/core/search';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
-import { wayOutText } from '../words/way-out';
+import { stopText, wayOutText } from '../words/way-out';
 import { GUTTER } from './layout';
 import { bandRuns } from './way-out-runs';
 
@@ -96,7 +96,7 @@ export function WayOutReading({
       {wayOutText(at.wayOut, units)}
       <span className="text-quiet">
         {alone &&
-          ` · ${Math.round(alone.seconds)} s in hand if nothing is done, then ${alone.name}${alone.grade === 'soft' ? ', softly' : ''}`}
+          ` · ${Math.round(alone.seconds)} s in hand if nothing is done, then ${stopText(alone)}${alone.grade === 'soft' ? ', softly' : ''}`}
         {alone === null && ' · a minute and more in hand if nothing is done'}
       </span>
     </p>

@@ -1,4 +1,5 @@
 import type { Able, Brief, Leg, Lying, OnHer } from '@/core/brief';
+import type { InHand } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { MOST_WIND_MPS } from '@/document';
 import { boatSpeed, clock, distance, force, heading, windSpeed, type Units } from './units';
@@ -79,6 +80,9 @@ const OPPOSITE = {
 
 const SAY_SIDE = { port: 'to port', starboard: 'to starboard', ahead: 'ahead', astern: 'astern' };
 
+const comesText = ({ on, name }: InHand) =>
+  on === 'bridge' ? `under ${name}, too low` : `on to ${name}`;
+
 function legFigures(leg: Leg, units: Units): [string, string][] {
   const name = `beat ${leg.beat + 1}`;
   const course = leg.course === null ? 'stays about there' : `course ${heading(leg.course)}`;
@@ -87,7 +91,7 @@ function legFigures(leg: Leg, units: Units): [string, string][] {
     ? `; ferry angle ${degrees(leg.ferry.crab)}° up-stream, ${boatSpeed(leg.ferry.speed, units)} made good`
     : '';
   const onto = leg.onto
-    ? `; on to ${leg.onto.name} in ${Math.round(leg.onto.seconds)} s at ${boatSpeed(leg.onto.speed, units)}`
+    ? `; ${comesText(leg.onto)} in ${Math.round(leg.onto.seconds)} s at ${boatSpeed(leg.onto.speed, units)}`
     : '';
   return [[name, `${course}, ${distance(leg.distance, units)}, ${drift}${onto}${ferry}`]];
 }
@@ -120,7 +124,7 @@ function legStatement(
     key: `leg-${first.beat}`,
     text: `${name}: ${danger}`,
     why: onto
-      ? `Let go at rest half-way from beat ${worst!.beat + 1} she comes on to ${onto.name} with her ${onto.part} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
+      ? `Let go at rest half-way from beat ${worst!.beat + 1} she comes ${comesText(onto)}${onto.part ? ` with her ${onto.part}` : ''} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
       : 'Let go at rest half-way between beats she comes on to nothing within a minute.',
     figures: legs.flatMap((leg) => legFigures(leg, units)),
     time: first.from,

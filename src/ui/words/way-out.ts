@@ -1,4 +1,4 @@
-import type { EscapeName, WayOutAt, WindLimit } from '@/core/search';
+import type { EscapeName, InHand, WayOutAt, WindLimit } from '@/core/search';
 import { distance, windSpeed, type Units } from './units';
 
 export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
@@ -8,6 +8,10 @@ export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
   starboard: 'drive on round to starboard',
   hold: 'hold her there',
 };
+
+/** What she comes to if nothing is done: a thing's name, the bottom, or "caught under the footbridge". */
+export const stopText = ({ on, name }: Pick<InHand, 'on' | 'name'>): string =>
+  on === 'bridge' ? `caught under ${name}` : name;
 
 /** "stop her, 2.1 m to spare from Old Dray" */
 export function wayOutText(at: WayOutAt, units: Units): string {
