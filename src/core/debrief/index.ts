@@ -6,7 +6,7 @@ export {
   type Fix,
   type MeasuredMargins,
 } from './measured';
-export { caughtUnder, Sounder, type LeastOver, type LeastUnder } from './soundings';
+export { caughtUnder, roomUnderNow, Sounder, type LeastOver, type LeastUnder } from './soundings';
 export { compareTakes, PART_M, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
 export { described, Lookout, nameOfThing, numbersOf } from './lookout';

@@ -80,6 +80,10 @@ function roomBelow(state: SimState, { environment, craft, gates }: World, bridge
   return bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
 }
 
+/** Room over her highest point under a bridge now, m; null while none of her is under it. */
+export const roomUnderNow = (state: SimState, world: World, bridge: Bridge): number | null =>
+  isUnder(state, world, bridge) ? roomBelow(state, world, bridge) : null;
+
 /** The bridge she is caught under now, by name; null where she is under none that is too low. */
 export function caughtUnder(state: SimState, world: World): string | null {
   for (const bridge of world.bridges ?? [])

@@ -83,6 +83,16 @@ export function hangUps(lock: Lock, state: LockState, boat: LockedBoat): readonl
 const AHEAD_S = 900;
 const LOOK_S = 0.5;
 
+/** Seconds until the chamber has risen by so much, m, as the paddles are being wound; null where it does not within a quarter of an hour. */
+export function risesBy(lock: Lock, from: LockState, rise: number): number | null {
+  const state = copyLock(from);
+  for (let t = 0; t <= AHEAD_S; t += LOOK_S) {
+    if (state.chamber - from.chamber >= rise) return t;
+    workLock(lock, state, LOOK_S);
+  }
+  return null;
+}
+
 /**
  * Seconds until she hangs as the paddles are being wound, and on what; null where she does not. It is saved by shutting the
  * paddles that empty and filling again: see `savedIn`.

@@ -35,6 +35,7 @@ export {
   hangUps,
   overCill,
   pullOnBoat,
+  risesBy,
   timeLeft,
   type HangUp,
   type LockedBoat,

@@ -46,6 +46,7 @@ export type LockEvent =
   | 'under the coping'
   | 'caught under the coping'
   | 'fender under the coping'
+  | 'rises to a bridge'
   | 'free again';
 
 /** What somebody did or could not do. */

@@ -1,5 +1,6 @@
 import { LINE, MADE } from '../holding';
-import { bedOfLock, overCill, timeLeft, weightOf } from '../locks';
+import { roomUnderNow } from '../debrief';
+import { bedOfLock, overCill, risesBy, timeLeft, weightOf } from '../locks';
 import { cos, sin } from '../math';
 import {
   lineColumn,
@@ -84,7 +85,23 @@ export class LockWatch {
       this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber, stones), kinds);
       if (this.grip.fenderUnder && this.first('fender'))
         this.tell(state, lock, 'fender under the coping');
+      this.lookAtBridges(state, lock);
     });
+  }
+
+  /** A bridge over the chamber that she rises to, with the time left while the paddles stay as they are. */
+  private lookAtBridges(state: SimState, lock: number): void {
+    const now = state.locks[lock]!;
+    const rises = now.flowIn > now.flowOut + FALLS_M3PS;
+    for (const bridge of this.world.bridges ?? []) {
+      const room = roomUnderNow(state, this.world, bridge);
+      const key = `bridge ${bridge.name}`;
+      if (room === null || !rises) this.told.delete(key);
+      else if (room >= 0 && room < now.upper - now.chamber && this.first(key)) {
+        const seconds = risesBy(this.world.gates!.locks[lock]!.lock, now, room);
+        this.tell(state, lock, 'rises to a bridge', seconds ?? undefined);
+      }
+    }
   }
 
   /** Wedged, or an end on a gate: warned of, come free, or hung. */

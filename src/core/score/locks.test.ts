@@ -157,7 +157,7 @@ describe('a line in a falling chamber', () => {
 
   it('a bridge over the chamber catches her as she rises to it, and one above counts from the pound', () => {
     const under = (y: number, clearance: number, rest: Partial<RunInput> = {}) => {
-      const input = inLock([at(0, windTo(0, 0.15)), at(0, windTo(1, 0.15))], rest);
+      const input = inLock([at(0, windTo(0, 0.25))], rest);
       const boat = { ...input.boat, hull: { ...input.boat.hull, airDraught: 7 } };
       const outline = Float64Array.of(-8, y - 1, 8, y - 1, 8, y + 1, -8, y + 1);
       const bridges = [{ name: 'bridge', outline, clearance, footway: true }];
@@ -165,9 +165,16 @@ describe('a line in a falling chamber', () => {
     };
     const caught = under(-8, 8);
     expect(caught.outcome).toBe('caught overhead');
+    const told = caught.events.find((e) => e.is === 'lock' && e.what === 'rises to a bridge');
+    if (told?.is !== 'lock') throw new Error('not told');
+    // Told as the water begins to come, with the time that is then left.
+    expect(told.time).toBeLessThan(20);
+    expect(told.time + told.seconds! - caught.duration).toBeLessThan(15);
+    expect(told.time + told.seconds!).toBeGreaterThan(caught.duration - 15);
     expect(level(caught).at(-1)!).toBeCloseTo(1, 1);
     const clear = under(-8, 9.5);
     expect(clear.outcome).not.toBe('caught overhead');
+    expect(lockEvents(clear).filter((what) => what.includes('bridge'))).toEqual([]);
     expect(clear.margins.overhead!.room).toBeCloseTo(2.5 - level(clear).at(-1)!, 2);
     expect(level(clear).at(-1)!).toBeGreaterThan(1);
     const pound = { start: { x: 0, y: 12, heading: 0, speed: 0 }, limit: 5 };

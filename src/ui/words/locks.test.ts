@@ -65,6 +65,7 @@ describe('a lock in words', () => {
     expect(lockTrouble('no way across')).toContain('walk across');
     expect(lockTrouble('wedged', 12)).toContain('between the sides');
     expect(lockTrouble('caught on a gate')).toContain('on the gate');
+    expect(lockTrouble('rises to a bridge', 70)).toMatch(/paddles down: 1:10 until she is caught$/);
     expect(lockTrouble('free again')).toBeNull();
   });
 });

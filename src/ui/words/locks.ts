@@ -72,6 +72,7 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'under the coping': 'her rail is on the wall under the coping as the chamber rises, fend her off',
   'caught under the coping': 'she is caught under the coping',
   'fender under the coping': 'a fender comes up under the coping: take it in',
+  'rises to a bridge': 'she rises to a bridge that is too low for her: paddles down',
   'free again': 'she is free again',
 };
 
@@ -90,13 +91,14 @@ const TROUBLE: ReadonlySet<LockEvent> = new Set([
   'under the coping',
   'caught under the coping',
   'fender under the coping',
+  'rises to a bridge',
 ]);
 
 /** What happened at a lock; with the time there is left where there is any to lose. */
 export function lockEventText(what: LockEvent, seconds?: number): string {
   return seconds === undefined
     ? EVENTS[what]
-    : `${EVENTS[what]}: ${clock(seconds)} until she hangs`;
+    : `${EVENTS[what]}: ${clock(seconds)} until she ${what === 'rises to a bridge' ? 'is caught' : 'hangs'}`;
 }
 
 /** The same where it is something wrong; null where it went as it should. */
