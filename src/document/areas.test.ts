@@ -102,6 +102,10 @@ it('tells its bottom and its bridges over nought', () => {
   expect(
     bridgesOf(place.areas).find(({ name }) => name === 'middle opening')!.clearance,
   ).toBeCloseTo(7.1, 9);
+  // One that says nothing of it is walked over.
+  expect(bridgesOf(place.areas).every(({ footway }) => footway)).toBe(true);
+  const railed = place.areas.map((a) => (a.kind === 'bridge' ? { ...a, footway: false } : a));
+  expect(bridgesOf(railed).some(({ footway }) => footway)).toBe(false);
 });
 
 it('a start without water under it is refused, saying how much is wanting', () => {

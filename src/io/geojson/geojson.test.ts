@@ -116,6 +116,18 @@ describe('a place as GeoJSON', () => {
     expect(readBack(written(place))).toEqual(place);
   });
 
+  it('a bridge nobody walks over stays one, and one that says nothing of it is walked over', () => {
+    const place = structuredClone(demos.find(({ id }) => id === 'cobnut-lock')!);
+    const bridge = place.areas.find((a) => a.kind === 'bridge')!;
+    bridge.footway = false;
+    expect(readBack(written(place)).areas.find((a) => a.kind === 'bridge')).toMatchObject({
+      footway: false,
+    });
+    const bare = written(place).replace('"footway":false,', '').replace(',"footway":false', '');
+    expect(bare).not.toContain('footway');
+    expect(readBack(bare).areas.find((a) => a.kind === 'bridge')).toMatchObject({ footway: true });
+  });
+
   it('what another program has moved is where it was moved to, though metres are written beside it', () => {
     const place: Place = {
       ...demos[0]!,
