@@ -6,6 +6,7 @@ import { beat, compassOf, near, tenth } from './draft';
 import { letGo, offOf } from './line-leads';
 import { BACKS, COMES, overAt, type Entry } from './passage-entry';
 import { leadsOf, type LockNeighbour, type Way } from './passage-neighbour';
+import { WAITS_WITHIN_S } from './passage-waiting';
 import type { Setting } from './setting';
 
 // Another boat comes in by the gates that stand open, before her or after her.
@@ -35,7 +36,16 @@ export function comingIn(
   const slips = comes.waits.map(({ name: line }) => letGo(line, 0, undefined));
   return [
     ...(slips.length > 0
-      ? [beat('her-slip', `${name} slips from the landing`, cue, [...beside, ...slips], hold, 120)]
+      ? [
+          beat(
+            'her-slip',
+            `${name} slips from the landing`,
+            cue,
+            [...beside, ...slips],
+            hold,
+            WAITS_WITHIN_S,
+          ),
+        ]
       : []),
     beat(
       'her-in',
