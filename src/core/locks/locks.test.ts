@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
+import { SMALL_BOAT } from '../testing/locks';
 import {
   chamberArea,
   ENDS,
@@ -45,16 +46,6 @@ function chamber(rest: Partial<Lock> = {}, winding = 1e-6): Lock {
   };
 }
 const wind = (paddle: number, to: number): LockOrder => ({ do: 'wind', paddle, to });
-const BOAT: LockedBoat = {
-  length: 9,
-  beam: 2.1,
-  draught: 0.6,
-  sternDraught: 0.75,
-  airDraught: 1.8,
-  bowUp: false,
-  fromUpper: 2,
-};
-
 /** Seconds until level: of the parabola all but its last millimetre, and that by its own law. */
 function seconds(lock: Lock, paddle: number, end: 'upper' | 'lower'): number {
   const late = lock.paddles[paddle]!.winding / 2;
@@ -208,20 +199,22 @@ describe('a boat in the chamber', () => {
   };
 
   it('drifted back hangs on the cill, in the time it is told beforehand', () => {
-    const { lock, state, left } = emptying({ ...BOAT, fromUpper: 0.5 });
+    const { lock, state, left } = emptying({ ...SMALL_BOAT, fromUpper: 0.5 });
     expect(left!.hangs).toMatchObject({ is: 'on the cill', end: 'stern' });
     const { seconds: until } = left!;
     workLock(lock, state, until - 1);
-    expect(hangUps(lock, state, { ...BOAT, fromUpper: 0.5 })).toEqual([]);
+    expect(hangUps(lock, state, { ...SMALL_BOAT, fromUpper: 0.5 })).toEqual([]);
     workLock(lock, state, 2);
-    expect(hangUps(lock, state, { ...BOAT, fromUpper: 0.5 })[0]).toMatchObject({ end: 'stern' });
+    expect(hangUps(lock, state, { ...SMALL_BOAT, fromUpper: 0.5 })[0]).toMatchObject({
+      end: 'stern',
+    });
     // The level that leaves her stern on it: cill and draught.
     expect(state.chamber).toBeCloseTo(0.7 + 0.75, 1);
   });
 
   it('kept forward of it floats all the way down; shutting and filling again saves her', () => {
-    expect(emptying(BOAT).left).toBeNull();
-    const back = { ...BOAT, fromUpper: 0.5 };
+    expect(emptying(SMALL_BOAT).left).toBeNull();
+    const back = { ...SMALL_BOAT, fromUpper: 0.5 };
     const { lock, state, left } = emptying(back);
     workLock(lock, state, left!.seconds - 15);
     orderLock(lock, state, wind(1, 0));
@@ -230,7 +223,7 @@ describe('a boat in the chamber', () => {
   });
 
   it('is told where she does not fit: gates, breadth, cill, water', () => {
-    const fit = fitIn(chamber(), BOAT);
+    const fit = fitIn(chamber(), SMALL_BOAT);
     expect(fit.alongside).toBeCloseTo(1.6, 9);
     expect(fit.abreast).toBeCloseTo(4 - 4.2 - 0.45, 9);
     // The lower leaves swing through two metres and more of it.
@@ -238,10 +231,10 @@ describe('a boat in the chamber', () => {
     expect(fit.gates).toBeCloseTo(2 - leaf, 9);
     expect(fit.cill).toBeCloseTo(0.5 - leaf, 9);
     const raised = chamber({ lowerGates: { kind: 'guillotine', hinge: 'left', swing: 30 } });
-    expect(fitIn(raised, BOAT).cill).toBeCloseTo(0.5, 9);
+    expect(fitIn(raised, SMALL_BOAT).cill).toBeCloseTo(0.5, 9);
     expect(fit.water).toBeCloseTo(1.4 - 0.75, 9);
     expect(
-      hangUps(chamber(), lockAtRest(chamber(), 'upper'), { ...BOAT, fromUpper: 4 }),
+      hangUps(chamber(), lockAtRest(chamber(), 'upper'), { ...SMALL_BOAT, fromUpper: 4 }),
     ).toMatchObject([{ is: 'in the gates', end: 'lower' }]);
   });
 
@@ -249,19 +242,19 @@ describe('a boat in the chamber', () => {
     const pull = (first: number, where: 'gate' | 'ground', winding: number) => {
       const base = chamber({}, winding);
       const lock = { ...base, paddles: base.paddles.map((p) => ({ ...p, where })) };
-      return makeLevel(lock, 'upper', first, BOAT)!.pull;
+      return makeLevel(lock, 'upper', first, SMALL_BOAT)!.pull;
     };
     expect(pull(0.25, 'gate', 20)).toBeLessThan(pull(1, 'gate', 20));
     expect(pull(1, 'ground', 40)).toBeLessThan(pull(1, 'gate', 40));
     expect(pull(1, 'ground', 60)).toBeLessThan(pull(1, 'ground', 5));
     const still = lockAtRest(chamber(), 'lower');
-    expect(pullOnBoat(chamber(), still, BOAT)).toBe(0);
+    expect(pullOnBoat(chamber(), still, SMALL_BOAT)).toBe(0);
   });
 
   it('the pace proposed is the quickest that hands can hold, or the gentlest there is', () => {
     const lock = chamber({}, 30);
-    const chosen = gentlest(lock, 'upper', BOAT)!;
-    const full = makeLevel(lock, 'upper', 1, BOAT)!;
+    const chosen = gentlest(lock, 'upper', SMALL_BOAT)!;
+    const full = makeLevel(lock, 'upper', 1, SMALL_BOAT)!;
     expect(chosen.pull).toBeLessThanOrEqual(full.pull);
     expect(chosen.seconds).toBeGreaterThanOrEqual(full.seconds);
   });

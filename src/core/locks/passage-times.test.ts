@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { flipLock, lockAt } from '../testing/locks';
+import { flipLock, lockAt, SMALL_BOAT } from '../testing/locks';
 import {
   gentlest,
   lockAtRest,
@@ -8,19 +8,8 @@ import {
   standingOpen,
   type Landings,
   type Lock,
-  type LockedBoat,
   type PassageAsked,
 } from '.';
-
-const BOAT: LockedBoat = {
-  length: 9,
-  beam: 2.1,
-  draught: 0.6,
-  sternDraught: 0.75,
-  airDraught: 1.8,
-  bowUp: false,
-  fromUpper: 2,
-};
 
 /** 12 by 4 m, one gate above hung on the left, two leaves below, one paddle each end on the left. */
 function lock(rest: Partial<Lock> = {}): Lock {
@@ -54,15 +43,15 @@ function asked(of: Lock, rest: Partial<PassageAsked> = {}): PassageAsked {
     landing: 12,
     speed: 1,
     bridges: [],
-    turn: makeLevel(of, 'upper', 1, BOAT),
-    take: makeLevel(of, 'lower', 1, BOAT),
+    turn: makeLevel(of, 'upper', 1, SMALL_BOAT),
+    take: makeLevel(of, 'lower', 1, SMALL_BOAT),
     ...rest,
   };
 }
 
 describe('time of a passage', () => {
   it('by one, worked out by hand: down, the gate open to her', () => {
-    const water = makeLevel(lock(), 'lower', 1, BOAT)!.seconds;
+    const water = makeLevel(lock(), 'lower', 1, SMALL_BOAT)!.seconds;
     // Held after 12 m, 12 m and 40 s. The gate behind her 20 s; 10 s to the paddle; the water; one leaf 25 s, round by the
     // upper gate 30 m, the other leaf; back round and the paddle down 30 s; the near leaf shut, round, the far one, over it
     // and 12 m on to the landing; 40 s until aboard.
@@ -90,7 +79,7 @@ describe('time of a passage', () => {
     const of = lock();
     const against = { begins: standingOpen(of, lockAtRest(of, 'lower'), 'lower') };
     const { ready, whole } = passageTimes(asked(of, against), 2)!;
-    const water = makeLevel(of, 'upper', 1, BOAT)!.seconds;
+    const water = makeLevel(of, 'upper', 1, SMALL_BOAT)!.seconds;
     expect(ready).toBeGreaterThan(25 + water + 20);
     expect(ready).toBeLessThan(25 + water + 20 + 60);
     expect(whole).toBeGreaterThan(ready + passageTimes(asked(of), 2)!.whole - 24 - 30);
@@ -111,8 +100,8 @@ describe('time of a passage', () => {
             lowerGates: { kind: lower, hinge: 'right', swing: 25 },
           } as Lock;
           const to = going === 'up' ? 'upper' : 'lower';
-          const take = gentlest(of, to, BOAT)!;
-          const turn = makeLevel(of, to === 'upper' ? 'lower' : 'upper', 1, BOAT);
+          const take = gentlest(of, to, SMALL_BOAT)!;
+          const turn = makeLevel(of, to === 'upper' ? 'lower' : 'upper', 1, SMALL_BOAT);
           const begins = lockAtRest(of, set);
           const all = [1, 2, 3].map((n) =>
             passageTimes(asked(of, { going, landing, begins, turn, take }), n)!,
@@ -135,7 +124,7 @@ describe('time of a passage', () => {
         asked(of.lock, {
           begins: of.begins,
           turn: null,
-          take: makeLevel(of.lock, 'lower', 1, BOAT),
+          take: makeLevel(of.lock, 'lower', 1, SMALL_BOAT),
         }),
         1,
       );

@@ -3,6 +3,7 @@ import {
   lockAtRest,
   standingOpen,
   type Lock,
+  type LockedBoat,
   type LockState,
   type Side,
   type SitedLock,
@@ -123,3 +124,14 @@ export const swingGates = (
   by,
   order: { do: 'gates', end, to, ...(leaf ? { leaf } : {}) },
 });
+
+/** A small boat as a lock sees her. */
+export const SMALL_BOAT: LockedBoat = {
+  length: 9,
+  beam: 2.1,
+  draught: 0.6,
+  sternDraught: 0.75,
+  airDraught: 1.8,
+  bowUp: false,
+  fromUpper: 2,
+};

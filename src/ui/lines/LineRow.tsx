@@ -17,6 +17,7 @@ import { useUnits } from '../state/preferences';
 import { distance } from '../words/units';
 import { lieOf, stopsText } from './names';
 import { PlainNumber, PlainText } from './PlainFields';
+import { Tick } from '../parts/Tick';
 
 const ROPE_TEXT: readonly ChoiceOption<Rope>[] = [
   { value: 'polyester', text: 'polyester' },
@@ -160,15 +161,13 @@ export function LineRow({
             }}
           />
           {!line.anchor && (
-            <label className="flex min-h-7 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-plan"
-                checked={line.doubled}
-                onChange={(event) => onChange({ ...line, doubled: event.target.checked })}
-              />
+            <Tick
+              className="min-h-7"
+              checked={line.doubled}
+              onChange={(doubled) => onChange({ ...line, doubled })}
+            >
               doubled, let go from aboard
-            </label>
+            </Tick>
           )}
         </div>
       </details>

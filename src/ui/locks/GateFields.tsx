@@ -1,6 +1,7 @@
 import type { LockWorking } from '@/document';
 import { Choice } from '../parts/Choice';
 import { NumberBox } from '../parts/NumberBox';
+import { Tick } from '../parts/Tick';
 
 const KINDS = [
   { value: 'mitre', text: 'mitred leaves' },
@@ -32,15 +33,9 @@ export function GateFields({
           digits={1}
           onChange={(upstream_deg) => set({ upstream_deg })}
         />
-        <label className="flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            className="min-h-0"
-            checked={working.tidal}
-            onChange={(event) => set({ tidal: event.target.checked })}
-          />
+        <Tick checked={working.tidal} onChange={(tidal) => set({ tidal })}>
           the tide stands below it
-        </label>
+        </Tick>
       </div>
       {working.upstream_deg === undefined && (
         <p className="text-[13px] text-quiet">

@@ -7,6 +7,7 @@ import type { FleetOutline } from './store';
 import { speedFrom, speedIn, tidy } from '../words/units';
 import { LengthBox } from '../parts/LengthBox';
 import { NumberBox } from '../parts/NumberBox';
+import { Tick } from '../parts/Tick';
 
 /** Depth, clearance, rule or height of what has an outline and cannot be touched. */
 export function AreaFields({
@@ -53,15 +54,9 @@ export function AreaFields({
             most={20}
             onChange={(level_m) => change({ level_m })}
           />
-          <label className="flex min-h-8 items-center gap-2">
-            <input
-              type="checkbox"
-              className="min-h-0"
-              checked={area.footway}
-              onChange={(event) => change({ footway: event.target.checked })}
-            />
+          <Tick checked={area.footway} onChange={(footway) => change({ footway })}>
             people walk over it
-          </label>
+          </Tick>
           <p className="w-full text-[13px] text-quiet">
             As its board or the plan tells it. Its piers are quays or piles of their own. Crew round
             a lock cross by shut gates and by bridges that reach from one side to the other.

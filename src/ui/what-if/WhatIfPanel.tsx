@@ -9,6 +9,7 @@ import { boatSpeed, compassPoint, windSpeed } from '../words/units';
 import { DifferenceList } from './DifferenceList';
 import { GridSheet } from './GridSheet';
 import { VaryRow } from './VaryRow';
+import { Tick } from '../parts/Tick';
 
 const button =
   'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan disabled:border-hairline disabled:text-quiet';
@@ -166,24 +167,20 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
             onChange={(waterTimes) => change({ waterTimes })}
           />
         )}
-        <label className="rule-t flex min-h-10 cursor-pointer items-center gap-2 py-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-plan"
-            checked={variation.otherHand}
-            onChange={(event) => change({ otherHand: event.target.checked })}
-          />
+        <Tick
+          className="rule-t min-h-10 py-2"
+          checked={variation.otherHand}
+          onChange={(otherHand) => change({ otherHand })}
+        >
           propellers of the other hand
-        </label>
-        <label className="rule-t flex min-h-10 cursor-pointer items-center gap-2 py-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-plan"
-            checked={variation.otherSide}
-            onChange={(event) => change({ otherSide: event.target.checked })}
-          />
+        </Tick>
+        <Tick
+          className="rule-t min-h-10 py-2"
+          checked={variation.otherSide}
+          onChange={(otherSide) => change({ otherSide })}
+        >
           wind from the other side of her berth
-        </label>
+        </Tick>
       </section>
       <div className="rule-t pt-3">
         <button type="button" className={button} disabled={!take} onClick={() => setSheet(true)}>
