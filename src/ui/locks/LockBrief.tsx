@@ -73,7 +73,9 @@ export function FiguresOfLock({
         {rows.map(([what, figure, hurts]) => (
           <div key={what} className="rule-t flex justify-between gap-3 py-1">
             <dt>{what}</dt>
-            <dd className={`figures whitespace-nowrap text-right ${hurts ? 'font-semibold text-hurt' : ''}`}>
+            <dd
+              className={`figures whitespace-nowrap text-right ${hurts ? 'font-semibold text-hurt' : ''}`}
+            >
               {hurts ? '▲ ' : ''}
               {figure}
             </dd>
