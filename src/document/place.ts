@@ -58,6 +58,12 @@ const buoy = z.strictObject({
   ...spot,
 });
 
+/** Rungs let into a face from its top to below the water: where people climb. Nothing can touch it. */
+const ladder = z.strictObject({
+  kind: z.literal('ladder'),
+  ...spot,
+});
+
 /** A line laid on the bottom from a weight there to the quay, picked up at the quay and led to the far end of a boat. */
 const groundLine = z.strictObject({
   kind: z.literal('groundLine'),
@@ -74,10 +80,10 @@ const groundLine = z.strictObject({
 
 const feature = z.discriminatedUnion(
   'kind',
-  [solid, pile, mark, bollard, buoy, groundLine, sounding],
+  [solid, pile, mark, bollard, buoy, ladder, groundLine, sounding],
   {
     error:
-      "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'gate', 'pile', 'bollard', 'buoy', 'groundLine', 'sounding' or 'mark'",
+      "kind is 'quay', 'pontoon', 'bank', 'boat', 'building', 'gate', 'pile', 'bollard', 'buoy', 'ladder', 'groundLine', 'sounding' or 'mark'",
   },
 );
 
@@ -253,7 +259,7 @@ const POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 /** What stands where it is and can be seen: marks, bollards, piles, and corners of what is built. */
 export function fixedPoints(place: Place): { name: string; x: number; y: number }[] {
   return place.features.flatMap((f) => {
-    if (f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard')
+    if (f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard' || f.kind === 'ladder')
       return [{ name: f.name, x: f.x_m, y: f.y_m }];
     if (!('outline_m' in f) || !CORNERED.has(f.kind)) return [];
     const n = f.outline_m.length;
@@ -277,12 +283,17 @@ export function markedTransits({ transits, features }: Place) {
   });
 }
 
-/** Places a cue can name: marks, bollards, piles, buoys, and the middles of berths, on their edge. */
+/** Where people climb up from the water, m east and north. */
+export const laddersOf = ({ features }: Place): { name: string; x: number; y: number }[] =>
+  features.flatMap((f) => (f.kind === 'ladder' ? [{ name: f.name, x: f.x_m, y: f.y_m }] : []));
+
+/** What a cue can be about by its one point. */
+const SPOTS: ReadonlySet<Feature['kind']> = new Set(['mark', 'pile', 'bollard', 'buoy', 'ladder']);
+
+/** Places a cue can name: marks, bollards, piles, buoys, ladders, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
   const marks = place.features.flatMap((f) =>
-    f.kind === 'mark' || f.kind === 'pile' || f.kind === 'bollard' || f.kind === 'buoy'
-      ? [{ name: f.name, x: f.x_m, y: f.y_m }]
-      : [],
+    SPOTS.has(f.kind) && 'x_m' in f ? [{ name: f.name, x: f.x_m, y: f.y_m }] : [],
   );
   const middles = place.berths.map(({ name, edge_m: [[ax, ay], [bx, by]] }) => ({
     name,

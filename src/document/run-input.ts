@@ -12,7 +12,7 @@ import { Names } from './names';
 import { bridgesOf, zonesOf } from './areas';
 import { workedLocks } from './worked-locks';
 import { withoutDrawnLeaves, withPounds } from './lock-sites';
-import { toObstacles } from './place';
+import { laddersOf, toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
 import { toRigging } from './rigging-input';
 import type { CueDocument, ExpectationDocument, OrderDocument } from './score';
@@ -346,6 +346,7 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
     ...(where.length > 0 || rigging.crew.length > 0 ? { rigging } : {}),
     obstacles: shore.obstacles,
     bridges: bridgesOf(file.place.areas),
+    ladders: laddersOf(file.place),
     zones: zonesOf(file.place.areas),
     craft,
     shore,

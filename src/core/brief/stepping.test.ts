@@ -1,6 +1,7 @@
 import { halfBreadthAt } from '../craft';
-import { runTake, STEP_GAP_M, type RunInput } from '../score';
+import { runTake, STEP_GAP_M, STEP_UP_M, type RunInput } from '../score';
 import { sloop } from '../testing/boats';
+import { LOCK_WALLS, lockAt } from '../testing/locks';
 import { beatOf, box, inputOf } from '../testing/manoeuvre';
 import { aboard, hands, riggedWith } from '../testing/rigging';
 import { steppingOf } from '.';
@@ -12,7 +13,7 @@ const LENGTH = sloop().hull.length;
 function lying(obstacles: RunInput['obstacles'], rest: Partial<RunInput> = {}): RunInput {
   const step = hands({ do: 'step ashore', by: 0, mark: { name: 'quay', x: HALF + 2, y: 0 } }, 1);
   return {
-    ...inputOf([beatOf({ is: 'start' }, [step])], { is: 'after', seconds: 20 }),
+    ...inputOf([beatOf({ is: 'start' }, [step])], { is: 'after', seconds: 50 }),
     obstacles,
     start: { x: 0, y: 0, heading: 0, speed: 0 },
     ...riggedWith([], [aboard('Bo', 0, 0)]),
@@ -60,6 +61,37 @@ describe('where to step', () => {
       },
     };
     expect(gaps(flipped)).toEqual(gaps(lying([quay(0.2)])));
+  });
+
+  it('is nowhere on to what stands too high, but by a ladder within a step of her', () => {
+    const high = {
+      ...quay(0.2),
+      height: sloop().hull.freeboard + STEP_UP_M + 0.1,
+    };
+    const bare = found(lying([high]))!;
+    for (const { over, ladder, steppable } of bare.places)
+      expect([over, ladder, steppable]).toEqual([expect.closeTo(STEP_UP_M + 0.1, 9), null, false]);
+    const ladders = [
+      { name: 'far ladder', x: HALF + 0.2, y: LENGTH },
+      { name: 'rungs', x: HALF + 0.2, y: -0.5 },
+    ];
+    const [best] = found(lying([high], { ladders }))!.places;
+    expect(best).toMatchObject({ ladder: 'rungs', steppable: true });
+    // No ladder is wanted where one steps.
+    const low = { ...high, height: high.height - 0.2 };
+    expect(found(lying([low], { ladders }))!.places[0]).toMatchObject({ ladder: null });
+  });
+
+  it('in a chamber goes by its coping over the water in it then', () => {
+    const input = lying(LOCK_WALLS, {
+      locks: [lockAt()],
+      start: { x: 3 - HALF - 0.2, y: -8, heading: 0, speed: 0 },
+      berth: new Set(LOCK_WALLS.map(({ id }) => id)),
+    });
+    const { places } = found(input)!;
+    const { coping } = lockAt();
+    expect(places[0]!.over).toBeCloseTo(coping - sloop().hull.freeboard, 6);
+    expect(places[0]!.steppable).toBe(false);
   });
 
   it('is nothing where nobody steps, and where nothing is near', () => {

@@ -1,6 +1,14 @@
 import { halfBreadthAt } from '../craft';
 import { cos, nearestOnPolygon, sin } from '../math';
-import { PROPELLER_ROOM_M, STEP_GAP_M, type RunInput, type Take } from '../score';
+import {
+  PROPELLER_ROOM_M,
+  standsOver,
+  STEP_GAP_M,
+  STEP_UP_M,
+  type RunInput,
+  type Take,
+} from '../score';
+import { lockRecorded } from '../sim';
 
 // Where to step off and on: schools differ, so each place is measured as she lies when the score has somebody step.
 
@@ -17,7 +25,11 @@ export interface StepFrom {
   readonly gap: number;
   /** To the nearest propeller; null where she has none. */
   readonly propeller: number | null;
-  /** Narrow enough to step over. */
+  /** How high what is nearest stands over her deck. */
+  readonly over: number;
+  /** The ladder within a step of her nearest to it, by name, where it stands too high to step; null without one. */
+  readonly ladder: string | null;
+  /** Narrow enough to step over, and low enough or with a ladder. */
   readonly steppable: boolean;
 }
 
@@ -28,12 +40,13 @@ export interface Stepping {
   readonly places: readonly StepFrom[];
 }
 
-const STEPS = new Set(['ashore', 'aboard', 'could not step']);
+const STEPS = new Set(['ashore', 'aboard', 'could not step', 'too high to step']);
 /** Gaps that differ by less are the same to whoever steps, m. */
 const ALIKE_M = 0.1;
 
 /** A step is better the narrower it is, in whole tenths; of gaps alike the one further from a propeller. */
 function better(a: StepFrom, b: StepFrom): number {
+  if (a.steppable !== b.steppable) return a.steppable ? -1 : 1;
   const gaps = Math.round(a.gap / ALIKE_M) - Math.round(b.gap / ALIKE_M);
   return gaps !== 0 ? gaps : (b.propeller ?? 0) - (a.propeller ?? 0);
 }
@@ -42,7 +55,8 @@ function better(a: StepFrom, b: StepFrom): number {
  * Where she can be stepped off or on to when the take has somebody step; null where nobody does, or nothing is near.
  * Things fixed to the place are looked at, other boats are not.
  */
-export function steppingOf({ boat, obstacles, rigging }: RunInput, take: Take): Stepping | null {
+export function steppingOf(input: RunInput, take: Take): Stepping | null {
+  const { boat, obstacles, rigging, locks = [], ladders = [] } = input;
   const event = take.events.find(
     (each) => each.is === 'crew' && each.time > 0 && STEPS.has(each.what),
   );
@@ -54,26 +68,50 @@ export function steppingOf({ boat, obstacles, rigging }: RunInput, take: Take): 
   );
   const [s, c] = [sin(heading[i]!), cos(heading[i]!)];
   const near = { x: 0, y: 0, distance: Infinity };
+  const chambers = locks.map((sited, k) => lockRecorded(take.trace, k, sited, time[i]!).state);
+  const { freeboard } = boat.hull;
+  const onPlace = (ahead: number, starboard: number) => ({
+    x: x[i]! + ahead * s + starboard * c,
+    y: y[i]! + ahead * c - starboard * s,
+  });
   const gapAt = (ahead: number, starboard: number) => {
-    const east = x[i]! + ahead * s + starboard * c;
-    const north = y[i]! + ahead * c - starboard * s;
-    return obstacles.reduce((least, { outline }) => {
-      if (!outline) return least;
-      nearestOnPolygon(near, outline, east, north);
-      return Math.min(least, near.distance);
-    }, Infinity);
+    const here = onPlace(ahead, starboard);
+    let [gap, over] = [Infinity, 0];
+    for (const obstacle of obstacles) {
+      if (!obstacle.outline) continue;
+      nearestOnPolygon(near, obstacle.outline, here.x, here.y);
+      if (near.distance >= gap) continue;
+      gap = near.distance;
+      over = standsOver(freeboard, locks, chambers, obstacle, { x: near.x, y: near.y });
+    }
+    return { gap, over };
+  };
+  // Along the deck to one she lies by is no way to speak of.
+  const deck = Float64Array.from(boat.hull.deck);
+  const beside = ladders.filter((ladder) => {
+    const [east, north] = [ladder.x - x[i]!, ladder.y - y[i]!];
+    nearestOnPolygon(near, deck, east * s + north * c, east * c - north * s);
+    return near.distance <= STEP_GAP_M;
+  });
+  const ladderBy = (ahead: number, side: number) => {
+    const here = onPlace(ahead, side);
+    const off = (one: { readonly x: number; readonly y: number }) =>
+      (one.x - here.x) * (one.x - here.x) + (one.y - here.y) * (one.y - here.y);
+    return [...beside].sort((a, b) => off(a) - off(b))[0]?.name ?? null;
   };
   const places = STEP_PLACES.map((place): StepFrom => {
     const ahead = AT[place] * boat.hull.length;
     const half = halfBreadthAt(boat.hull.deck, ahead);
-    const rails = [-half, half].map((side) => ({ side, gap: gapAt(ahead, side) }));
-    const { side, gap } = rails.reduce((a, b) => (b.gap < a.gap ? b : a));
+    const rails = [-half, half].map((side) => ({ side, ...gapAt(ahead, side) }));
+    const { side, gap, over } = rails.reduce((a, b) => (b.gap < a.gap ? b : a));
     const off = boat.drives.map((drive) => {
       const [dx, dy] = [drive.x - ahead, drive.y - side];
       return Math.sqrt(dx * dx + dy * dy);
     });
     const propeller = off.length > 0 ? Math.min(...off) : null;
-    return { place, gap, propeller, steppable: gap <= STEP_GAP_M };
+    const ladder = over > STEP_UP_M ? ladderBy(ahead, side) : null;
+    const steppable = over > STEP_UP_M ? ladder !== null : gap <= STEP_GAP_M;
+    return { place, gap, over, ladder, propeller, steppable };
   });
   if (places.every(({ gap }) => gap > PROPELLER_ROOM_M)) return null;
   return {

@@ -4,6 +4,7 @@ import { beatAt, type Finding, type Rule } from './check';
 const CREW: ReadonlySet<CrewEvent> = new Set([
   'not there',
   'could not step',
+  'too high to step',
   'no way across',
   'helm left',
 ]);
@@ -35,11 +36,12 @@ export const handsNotThere: Rule = (input, take) =>
   });
 
 /** What it was, as the figure of a finding. */
-export const NOT_THERE = { WALKS: 0, STEPS: 1, HELM: 2, LINE: 3, ACROSS: 4 } as const;
+export const NOT_THERE = { WALKS: 0, STEPS: 1, HELM: 2, LINE: 3, ACROSS: 4, HIGH: 5 } as const;
 
 const CREW_KINDS: Partial<Record<CrewEvent, number>> = {
   'not there': NOT_THERE.WALKS,
   'could not step': NOT_THERE.STEPS,
+  'too high to step': NOT_THERE.HIGH,
   'no way across': NOT_THERE.ACROSS,
   'helm left': NOT_THERE.HELM,
 };

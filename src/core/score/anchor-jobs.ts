@@ -1,7 +1,7 @@
 import { LINE, MADE } from '../holding';
 import { lineAt, boatOf, lineLimits, pointOnWater } from '../sim';
+import type { Deck } from './deck';
 import type { Hand, Job } from './hand';
-import type { Deck } from './line-jobs';
 import { LOOKS_S, WINCH_MPS } from './rigging';
 import type { HandsOrder } from './types';
 

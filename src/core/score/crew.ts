@@ -1,12 +1,11 @@
 import type { IsAboard } from './gates';
-import { halfBreadthAt } from '../craft';
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
-import { cos, Random, sin } from '../math';
+import { cos, exp, Random, sin } from '../math';
 import {
-  groundSpeed,
   lineAt,
   lineColumn,
   lineEnd,
+  lineLimits,
   lineNow,
   pointOnWater,
   setLineColumn,
@@ -21,21 +20,20 @@ import { Fouling } from './fouling';
 import { workAtLock } from './lock-jobs';
 import { markNow } from './marks';
 import { between, Hand, type Job } from './hand';
-import { footway, waysToStep, type Ashore } from './on-foot';
-import { LineJobs, type Deck } from './line-jobs';
+import { footway } from './on-foot';
+import type { Deck } from './deck';
+import { LineJobs, ON } from './line-jobs';
+import { getAshore, stepAboard, stepAshore, type Rails } from './steps';
 import {
-  LOOKS_S,
-  PROPELLER_ROOM_M,
-  STEP_GAP_M,
-  STEP_SPEED_MPS,
-  WAITS_S,
+  AT_HAND_M,
+  ROPE_FRICTION,
+  UNDERFOOT_N,
   WALKS_ABOARD_MPS,
   WALKS_ASHORE_MPS,
   type Rigging,
 } from './rigging';
 import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
 
-const STEP_S = 1.5;
 /** An anchor that has come home so far is not digging in any more, m. Judgement. */
 const DRAGS_M = 3;
 
@@ -44,7 +42,7 @@ const DRAGS_M = 3;
  * miss, haul, turn up and let go. Jobs move on only when `act` is called at a moment `next` has named, so a run is the
  * same every time.
  */
-export class Crew implements Deck {
+export class Crew implements Deck, Rails {
   readonly people: readonly Hand[];
   readonly random: Random;
   /** Whoever is at hand, one for each line. */
@@ -54,6 +52,8 @@ export class Crew implements Deck {
   private readonly jobs: LineJobs;
   /** Who holds each line. */
   readonly tender: (Hand | null)[];
+  /** How many turns each line was last put on. */
+  readonly turns: number[];
   private readonly hasHelm: boolean;
   private readonly fouling: Fouling;
   private readonly where: readonly LineAt[];
@@ -71,6 +71,7 @@ export class Crew implements Deck {
     this.people = crew.map(({ at, pull, throws }, i) => new Hand(i, at, pull, throws));
     this.anybody = lines.map(() => new Hand(null, null, ANY_PULL_N, ANY_THROW_M));
     this.tender = lines.map(() => null);
+    this.turns = lines.map(() => 0);
     this.where = lines.map((_, line) => lineAt(world, line));
     this.fouling = new Fouling(rigging.lines, world);
     this.random = new Random(rigging.seed);
@@ -132,9 +133,9 @@ export class Crew implements Deck {
           ? dropAnchor(this, hand, order)
           : weighAnchor(this, hand, order);
       case 'step ashore':
-        return this.stepAshore(hand, order.mark);
+        return stepAshore(this, hand, order.mark);
       case 'step aboard':
-        return this.stepAboard(hand, order.point);
+        return stepAboard(this, hand, order.point);
       case 'lock':
         return workAtLock(this, hand, order);
       case 'go':
@@ -183,7 +184,7 @@ export class Crew implements Deck {
   }
 
   /** A line held in the hand or on a turn is left to itself by whoever walks away from it. */
-  private leave(hand: Hand, to: PointOnBoat): void {
+  leave(hand: Hand, to: PointOnBoat): void {
     this.tender.forEach((holder, line) => {
       if (holder !== hand || between(this.rigging.lines[line]!.at, to) < 0.5) return;
       this.tender[line] = null;
@@ -192,70 +193,25 @@ export class Crew implements Deck {
     });
   }
 
-  private propellerNear(point: PointOnBoat): boolean {
-    return this.world.craft.spec.drives.some(
-      (drive, i) =>
-        this.state.engines[i]!.engaged !== 0 && between(drive, point) < PROPELLER_ROOM_M,
-    );
-  }
+  readonly getAshore = (hand: Hand) => getAshore(this, hand);
 
-  /** Ways on foot from a place ashore to where one could step to or from a point of hers, m. */
-  private waysTo(point: PointOnBoat, from: Ashore): readonly number[] {
-    const here = pointOnWater(this.state, point.x, point.y);
-    return waysToStep(this.world, this.state, from, here, STEP_GAP_M);
-  }
-
-  /** Waits until one can step at one of some points: near enough, slow enough, and from where one can get to on foot. */
-  private *untilSteppable(
-    hand: Hand,
-    points: readonly PointOnBoat[],
-    from: (point: PointOnBoat) => Ashore,
-  ): Generator<number, PointOnBoat | null> {
-    const deadline = this.now + WAITS_S;
-    const steppable = () =>
-      groundSpeed(this.state, this.world) > STEP_SPEED_MPS
-        ? undefined
-        : points.find((one) => this.waysTo(one, from(one)).length > 0);
-    let point = steppable();
-    while (!point) {
-      if (this.now >= deadline) {
-        this.tellCrew(hand, 'could not step');
-        return null;
+  /** Somebody ashore who tends a line goes to something else: its tail goes with them, underfoot, as far as it reaches. */
+  underfoot(hand: Hand, to: { readonly x: number; readonly y: number }): void {
+    this.tender.forEach((holder, line) => {
+      if (holder !== hand || hand.at?.aboard !== false) return;
+      if (between(this.endOf(line), to) < AT_HAND_M) return;
+      const { total } = lineLimits(this.world, line);
+      const spare = total - this.reading(line).span;
+      this.set(line, LINE.HAUL, 0);
+      if (between(this.endOf(line), to) <= spare) {
+        const turns = this.turns[line]!;
+        this.set(line, LINE.HOLD, UNDERFOOT_N * exp(ROPE_FRICTION * 2 * Math.PI * turns));
+        return;
       }
-      yield this.now + LOOKS_S;
-      point = steppable();
-    }
-    const before = this.propellerNear(point);
-    yield this.now + STEP_S;
-    if (before || this.propellerNear(point)) {
-      this.inDanger = true;
-      this.tellCrew(hand, 'in danger');
-    }
-    return point;
-  }
-
-  /** Where one stands, and the deck's edge abreast of that on either side: who is to step walks to the one that is near. */
-  private railsBeside(point: PointOnBoat): readonly PointOnBoat[] {
-    const { deck } = this.world.craft.spec.hull;
-    const half = halfBreadthAt(deck, point.x);
-    return [point, { ...point, y: -half }, { ...point, y: half }];
-  }
-
-  private *stepAshore(hand: Hand, mark: MarkOnPlace): Job {
-    if (!hand.at?.aboard) return this.tellCrew(hand, 'not there');
-    const { point } = hand.at;
-    // Whatever she lies against will do.
-    const beside = ({ x, y }: PointOnBoat) => pointOnWater(this.state, x, y);
-    const rail = yield* this.untilSteppable(hand, this.railsBeside(point), beside);
-    if (!rail) return;
-    yield this.now + between(point, rail) / WALKS_ABOARD_MPS;
-    const manned = this.helmManned();
-    this.leave(hand, { name: '', x: Infinity, y: Infinity });
-    const here = beside(rail);
-    hand.at = { aboard: false, mark: { name: '', ...here } };
-    this.tellCrew(hand, 'ashore');
-    if (manned && !this.helmManned()) this.tellCrew(hand, 'helm left');
-    yield* this.walkAshore(hand, mark);
+      this.tender[line] = null;
+      this.set(line, LINE.HOLD, 0);
+      this.tellLine(line, 'left');
+    });
   }
 
   *walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean> {
@@ -275,22 +231,19 @@ export class Crew implements Deck {
       this.tellCrew(hand, 'no way across');
       return false;
     }
+    this.underfoot(hand, markNow(this.state, mark));
     yield this.now + way / WALKS_ASHORE_MPS;
     hand.at = { aboard: false, mark };
     this.tellCrew(hand, 'at');
     return true;
   }
 
-  private *stepAboard(hand: Hand, point: PointOnBoat): Job {
-    if (!hand.at || hand.at.aboard) return this.tellCrew(hand, 'not there');
-    const { mark } = hand.at;
-    const from = () => markNow(this.state, mark);
-    const here = pointOnWater(this.state, point.x, point.y);
-    const way = Math.min(...this.waysTo(point, from()));
-    yield this.now + (way < Infinity ? way : between(from(), here)) / WALKS_ASHORE_MPS;
-    if (!(yield* this.untilSteppable(hand, [point], from))) return;
-    hand.at = { aboard: true, point };
-    this.tellCrew(hand, 'aboard');
+  /** Walks to where a line is tended: aboard, or to its other end by somebody ashore who has its tail; not of a doubled one. */
+  *toTend(hand: Hand, line: number): Generator<number, boolean> {
+    const { at, doubled } = this.rigging.lines[line]!;
+    if (hand.at?.aboard !== false || doubled || !ON.has(this.get(line, LINE.MADE)))
+      return yield* this.goTo(hand, at);
+    return yield* this.walkAshore(hand, { name: '', ...this.endOf(line) });
   }
 
   /** Is somebody of the crew aboard? Null where they are not known of. */

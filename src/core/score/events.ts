@@ -55,6 +55,8 @@ export type CrewEvent =
   | 'aboard'
   | 'at'
   | 'could not step'
+  | 'too high to step'
+  | 'on a ladder'
   | 'no way across'
   | 'not there'
   | 'in danger'

@@ -8,6 +8,7 @@ export { markAtStart, markNow } from './marks';
 export type { Conductor, Finish } from './conductor';
 export { Crew } from './crew';
 export { Run, runTake, runTillHard, type Conducted, type RunWatch } from './run';
+export { standsOver } from './on-foot';
 export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
 export type { BeatMark, Outcome, Take } from './take';
@@ -16,6 +17,7 @@ export {
   NO_RIGGING,
   PROPELLER_ROOM_M,
   STEP_GAP_M,
+  STEP_UP_M,
   TAUT_N,
   WALKS_ABOARD_MPS,
   type Person,

@@ -6,6 +6,7 @@ import {
   environmentFor,
   locksThere,
   type Bridge,
+  type Ladder,
   type LineAt,
   type StartPose,
   type Weather,
@@ -44,6 +45,8 @@ export interface RunInput {
   readonly lines?: Lines;
   /** What she may pass under; nothing if not given. */
   readonly bridges?: readonly Bridge[];
+  /** Where one climbs up from the water or down to it; nowhere if not given. */
+  readonly ladders?: readonly Ladder[];
   /** Locks in the water, as they stand when it begins. */
   readonly locks?: readonly SitedLock[];
   /** Water with rules of its own. */
@@ -65,7 +68,7 @@ export interface RunInput {
 
 /** The world a manoeuvre is played in, its gusts known for so many seconds. */
 export function worldOf(input: RunInput, duration: number): World {
-  const { boat, others = [], where, bridges = [], locks = [] } = input;
+  const { boat, others = [], where, bridges = [], ladders = [], locks = [] } = input;
   const craft = input.craft?.spec === boat ? input.craft : assembleCraft(boat);
   // Leaves swing: what they are among is each world's own.
   const gates = locks.length > 0 ? locksThere(locks, input.obstacles.length) : null;
@@ -81,7 +84,7 @@ export function worldOf(input: RunInput, duration: number): World {
   });
   const lines = input.lines ?? NO_LINES;
   const hers = Array.from({ length: lines.count }, (_, row) => ({ boat: 0, row }));
-  const world = { ...around(craft, lines), bridges, where: where ?? hers };
+  const world = { ...around(craft, lines), bridges, ladders, where: where ?? hers };
   if (others.length === 0) return world;
   return {
     ...world,

@@ -1,17 +1,7 @@
 import { LINE, MADE } from '../holding';
 import { exp } from '../math';
-import type { Random } from '../math';
-import {
-  boatOf,
-  floatsAt,
-  lineAt,
-  lineLimits,
-  onOf,
-  pointOnWater,
-  type SimState,
-  type World,
-} from '../sim';
-import type { LineEvent } from './events';
+import { boatOf, floatsAt, lineAt, lineLimits, onOf, pointOnWater } from '../sim';
+import type { Deck } from './deck';
 import { markNow } from './marks';
 import { between, type Hand, type Job } from './hand';
 import { untilLifted } from './line-waits';
@@ -37,7 +27,6 @@ import {
   WAITS_S,
   WALKS_ABOARD_MPS,
   WINCH_MPS,
-  type Rigging,
 } from './rigging';
 import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
 
@@ -59,31 +48,7 @@ const KEEPS_MPS = 0.3;
 /** Turns a line is eased on. */
 const EASING_TURNS = 1.5;
 
-const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);
-
-/** What the jobs need of those who do them, and of the boat. */
-export interface Deck {
-  readonly rigging: Rigging;
-  readonly state: SimState;
-  readonly world: World;
-  readonly random: Random;
-  readonly now: number;
-  /** What is to go wrong for the sake of practice: seconds the next line comes late, and tries yet to be missed. */
-  readonly mishaps: { late: number; misses: number };
-  /** Who holds each line. */
-  readonly tender: (Hand | null)[];
-  get(line: number, column: number): number;
-  set(line: number, column: number, value: number): void;
-  reading(line: number): { readonly tension: number; readonly span: number };
-  tellLine(line: number, what: LineEvent): void;
-  goTo(hand: Hand, point: PointOnBoat): Generator<number, boolean>;
-  walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean>;
-  idleAshore(mark: MarkOnPlace): Hand | null;
-  windFrom(mark: MarkOnPlace): number;
-  comesHome(line: number): void;
-  /** Where a line's other end is, m east and north. */
-  endOf(line: number): { readonly x: number; readonly y: number };
-}
+export const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);
 
 /** What hands do with lines, each a job that says when it has to be looked at next. */
 export class LineJobs {
@@ -99,6 +64,7 @@ export class LineJobs {
     crew.set(line, LINE.HOLD, hold);
     crew.set(line, LINE.HAUL, 0);
     crew.tender[line] = tender;
+    crew.turns[line] = 0;
   }
 
   *pass(hand: Hand, order: Pass): Job {
@@ -228,12 +194,16 @@ export class LineJobs {
     return false;
   }
 
-  /** Taken from the boat by somebody ashore, and carried to where it goes. */
+  /** Taken from the boat by somebody ashore, or ashore by somebody who steps there with it, and carried to where it goes. */
   private *carry(hand: Hand, order: Pass): Job {
     const { crew } = this;
     const { line, mark } = order;
     const handOver = () => ({ name: '', ...this.fairlead(line) });
-    if (hand.who !== null) {
+    if (hand.at?.aboard) {
+      if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
+        return crew.tellLine(line, 'not passed');
+      if (!(yield* crew.getAshore(hand))) return crew.tellLine(line, 'not passed');
+    } else if (hand.who !== null) {
       if (!(yield* crew.walkAshore(hand, handOver()))) return crew.tellLine(line, 'not passed');
       const deadline = crew.now + WAITS_S;
       while (
@@ -286,7 +256,7 @@ export class LineJobs {
   *tend(hand: Hand, order: Tend): Job {
     const { crew } = this;
     const { line, how } = order;
-    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at))) return;
+    if (!(yield* crew.toTend(hand, line))) return;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not passed');
     switch (how) {
       case 'hold':
@@ -323,6 +293,7 @@ export class LineJobs {
   private onTurns(hand: Hand, line: number, turns: number): void {
     const hold = hand.pull * exp(ROPE_FRICTION * 2 * Math.PI * turns);
     this.make(line, MADE.TURNED, this.heldBy(line, hold), hand);
+    this.crew.turns[line] = turns;
   }
 
   private *haul(hand: Hand, { line, length, winch }: Tend): Job {

@@ -34,6 +34,7 @@ export interface LockSide {
   readonly world: World;
   readonly now: number;
   tellLock(lock: number, what: LockEvent, who: number | null): void;
+  underfoot(hand: Hand, to: { readonly x: number; readonly y: number }): void;
 }
 
 /** Walks to a place by the lock; whoever is at hand is there. */
@@ -50,8 +51,10 @@ function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<nu
     at.tellLock(lock, 'no way across', hand.who);
     return false;
   }
+  const there = outOfLock(sited, spot.s, spot.t);
+  at.underfoot(hand, there);
   yield at.now + way / WALKS_ASHORE_MPS;
-  hand.at = { aboard: false, mark: { name: '', ...outOfLock(sited, spot.s, spot.t) } };
+  hand.at = { aboard: false, mark: { name: '', ...there } };
   return true;
 }
 

@@ -6,7 +6,7 @@ import { beatOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
 import { runTake, type Person, type RunInput } from '.';
-import { footway, waysToStep } from './on-foot';
+import { footings, footway } from './on-foot';
 import { WALKS_ASHORE_MPS } from './rigging';
 
 const NEVER = { is: 'after', seconds: 90 } as const;
@@ -17,7 +17,7 @@ function inLock(crew: readonly Person[], rest: Partial<RunInput> = {}): RunInput
   return {
     ...inputOf([beatOf({ is: 'start' }, [order])], NEVER, {
       obstacles: LOCK_WALLS,
-      locks: [lockAt()],
+      locks: [lockAt({}, 'upper')],
       berth: new Set(LOCK_WALLS.map(({ id }) => id)),
       start: { x: 1.15, y: -8, heading: 0, speed: 0 },
       // Laid to it by the wind.
@@ -86,14 +86,14 @@ describe('on foot beside a lock', () => {
   it('one steps only from the side one can get to: to the wall she lies at, not over her', () => {
     const { world, state } = worldWith(inLock([]));
     const quarter = { x: 2.65, y: -11 };
-    const [east] = waysToStep(world, state, { x: 4, y: -11 }, quarter, 0.6);
-    expect(east).toBeCloseTo(1, 1);
-    const [west] = waysToStep(world, state, { x: -4, y: -11 }, quarter, 0.6);
-    expect(west).toBeGreaterThan(15);
+    const [east] = footings(world, state, { x: 4, y: -11 }, quarter, 0.6, 0.8);
+    expect(east!.way).toBeCloseTo(1, 1);
+    const [west] = footings(world, state, { x: -4, y: -11 }, quarter, 0.6, 0.8);
+    expect(west!.way).toBeGreaterThan(15);
     state.locks[0]!.leaves.fill(1);
-    expect(waysToStep(world, state, { x: -4, y: -11 }, quarter, 0.6)).toEqual([]);
+    expect(footings(world, state, { x: -4, y: -11 }, quarter, 0.6, 0.8)).toEqual([]);
     // Nothing within a step of her middle.
-    expect(waysToStep(world, state, { x: 4, y: -11 }, { x: 0, y: -11 }, 0.6)).toEqual([]);
+    expect(footings(world, state, { x: 4, y: -11 }, { x: 0, y: -11 }, 0.6, 0.8)).toEqual([]);
   });
 
   it('somebody on the far side walks round before they are aboard', () => {
@@ -109,7 +109,7 @@ describe('on foot beside a lock', () => {
   });
 
   it('walks nowhere with every gate open, and says so', () => {
-    const lock = lockAt({ upper: { level: 0, area: Infinity } });
+    const lock = { ...lockAt({ upper: { level: 0, area: Infinity } }), coping: 1 };
     lock.begins.leaves.fill(1);
     lock.begins.leavesTo.fill(1);
     lock.begins.gates.upper = 1;
@@ -139,8 +139,8 @@ describe('on foot beside a lock', () => {
     const pier = box('pier', -9, -30, 9, -20);
     const { world, state } = worldWith(inLock([], { obstacles: [...LOCK_WALLS, pier] }));
     state.locks[0]!.leaves.fill(1);
-    const [way] = waysToStep(world, state, { x: -8, y: -21 }, { x: 8, y: -19.8 }, 0.6);
-    expect(way).toBeCloseTo(Math.hypot(16, 1), 6);
+    const [way] = footings(world, state, { x: -8, y: -21 }, { x: 8, y: -19.8 }, 0.6, 0.8);
+    expect(way!.way).toBeCloseTo(Math.hypot(16, 1), 6);
   });
 
   it('of a staircase any gates that stand shut are the bridge, and the nearest lock says who is on which side', () => {

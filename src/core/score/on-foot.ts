@@ -51,33 +51,77 @@ export function footway(world: World, state: SimState, from: Ashore, to: Ashore)
   return ways.length > 0 ? Math.min(...ways) : null;
 }
 
+/** How one gets to where one steps to or from the water: so far on foot ashore, and so high on a ladder, m; 0 where one steps over. */
+export interface Footing {
+  readonly way: number;
+  readonly climb: number;
+}
+
 /**
- * Ways on foot from a place ashore to where one could step to a place on the water: to the nearest part of each thing within
- * a step of it, m. Empty where nothing is so near, or nothing so near is come to on foot.
+ * How high one stands over her deck on a thing she lies by, m; 0 where it is not known. In a chamber that is its coping over the
+ * water in it; above a lock heights are those over the lower water, and not used.
  */
-export function waysToStep(
+export function standsOver(
+  freeboard: number,
+  locks: readonly SitedLock[],
+  chambers: readonly { readonly chamber: number }[],
+  { height }: { readonly height: number },
+  at: Ashore,
+): number {
+  const nearest = nearestLock(locks, at);
+  const sited = locks[nearest];
+  if (sited) {
+    const { s } = spotAt(sited, at);
+    if (s < 0) return 0;
+    if (s <= sited.lock.length) return sited.coping - chambers[nearest]!.chamber - freeboard;
+  }
+  return height === Infinity ? 0 : height - freeboard;
+}
+
+/**
+ * From a place ashore to where one could step to a place on the water: to the nearest part of each thing within a step of it
+ * that stands no higher than one steps, and to each ladder there. Empty where nothing is so near, or nothing so near is come
+ * to on foot.
+ *
+ * @param gap how wide one steps, and `high` how high, m
+ */
+export function footings(
   world: World,
   state: SimState,
   from: Ashore,
   water: Ashore,
   gap: number,
-): number[] {
+  high: number,
+): Footing[] {
   const near = { x: 0, y: 0, distance: Infinity };
-  const ways: number[] = [];
-  for (const { outline } of world.obstacles) {
+  const found: Footing[] = [];
+  const { freeboard } = world.craft.spec.hull;
+  const locks = world.gates?.locks ?? [];
+  // The highest of what stands there is what a ladder leads up to.
+  let over = 0;
+  for (const obstacle of world.obstacles) {
+    const { outline } = obstacle;
     if (!outline) continue;
     nearestOnPolygon(near, outline, water.x, water.y);
     if (near.distance > gap) continue;
     const to = { x: near.x, y: near.y };
+    const up = standsOver(freeboard, locks, state.locks, obstacle, to);
+    over = Math.max(over, up);
+    if (up > high) continue;
     nearestOnPolygon(near, outline, from.x, from.y);
     // What she lies against and one stands on is walked along.
     const way = near.distance < STANDS_ON_M ? between(from, to) : footway(world, state, from, to);
-    if (way !== null) ways.push(way);
+    if (way !== null) found.push({ way, climb: 0 });
+  }
+  for (const ladder of world.ladders ?? []) {
+    if (over <= high || between(ladder, water) > gap) continue;
+    const way = footway(world, state, from, ladder);
+    if (way !== null) found.push({ way, climb: over });
   }
   othersOf(world).forEach((other, i) => {
     const { x, y } = pointAboard(state.others[i]!, water.x, water.y);
     nearestOnPolygon(near, other.world.craft.spec.hull.deck, x, y);
-    if (near.distance <= gap) ways.push(between(from, water));
+    if (near.distance <= gap) found.push({ way: between(from, water), climb: 0 });
   });
-  return ways;
+  return found;
 }

@@ -79,6 +79,13 @@ export const LOOKS_S = 0.2;
 export const ROPE_FRICTION = 0.25;
 /** One steps over a gap this wide, at this speed over ground and no more; no propeller turns within this. */
 export const STEP_GAP_M = 0.6;
+/** And up to, or down from, what stands no higher over her deck than this, m: to the hip. What is higher wants a ladder. */
+export const STEP_UP_M = 0.8;
+/** On a ladder, m/s; and to get on to it and off it, s. */
+export const CLIMBS_MPS = 0.3;
+export const ON_LADDER_S = 4;
+/** The tail of a line round a bollard, underfoot while hands are at something else, holds this, N. */
+export const UNDERFOOT_N = 20;
 export const STEP_SPEED_MPS = 0.26;
 export const PROPELLER_ROOM_M = 3;
 /** How near to a place one has to be to reach what is there without leaving it. */

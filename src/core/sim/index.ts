@@ -100,6 +100,7 @@ export {
   othersOf,
   UNDER,
   type Bridge,
+  type Ladder,
   type LocksThere,
   type Neighbour,
   type Company,

@@ -31,6 +31,8 @@ export interface World {
   readonly lines: Lines;
   /** What she may pass under; nothing if not given. */
   readonly bridges?: readonly Bridge[];
+  /** Where one climbs up from the water or down to it; nowhere if not given. */
+  readonly ladders?: readonly Ladder[];
   /** Its locks, whose leaves are among the obstacles; none if not given. */
   readonly gates?: LocksThere;
   /** Other boats that give way, in the order her lines' ON counts them; none if not given. */
@@ -60,6 +62,13 @@ export interface Bridge {
   readonly clearance: number;
   /** Do people walk over it? */
   readonly footway: boolean;
+}
+
+/** Rungs let into a face from its top to the water, m. */
+export interface Ladder {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
 }
 
 /** A boat that lies on her own lines in the same water, without a score of her own. */

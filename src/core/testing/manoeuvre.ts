@@ -211,6 +211,7 @@ export function mirrored(input: RunInput): RunInput {
         }
       : {}),
     boat: flipBoat(input.boat),
+    ...(input.ladders ? { ladders: input.ladders.map(flipMark) } : {}),
     obstacles: input.obstacles.map((o) => {
       if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };
       const outline = o.outline.map((value, i) => (i % 2 === 0 ? -value : value));

@@ -87,6 +87,7 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   mark: [],
   bollard: ['height_m'],
   buoy: [],
+  ladder: [],
   groundLine: ['depth_m', 'tail'],
   sounding: ['depth_m'],
   berth: ['lies', 'on', 'height_m'],
@@ -100,7 +101,7 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
 const SOLIDS = new Set(['quay', 'pontoon', 'bank', 'boat', 'building', 'gate']);
 const AREAS = new Set(['depth', 'bridge', 'zone', 'trees', 'lock']);
 const LINES = new Set(['berth', 'transit']);
-const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'groundLine', 'sounding']);
+const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'ladder', 'groundLine', 'sounding']);
 
 /** Makes ids and names that are free, from what is wished. */
 class Free {

@@ -4,7 +4,7 @@ import { kindWords } from './finish';
 import { usePlace, type Tool } from './store';
 
 const OUTLINES = ['quay', 'bank', 'pontoon', 'building', 'gate'] as const;
-const SPOTS = ['pile', 'bollard', 'buoy', 'mark', 'groundLine', 'sounding'] as const;
+const SPOTS = ['pile', 'bollard', 'buoy', 'ladder', 'mark', 'groundLine', 'sounding'] as const;
 
 const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
   { name: 'choose and move', tool: { is: 'choose' } },

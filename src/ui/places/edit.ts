@@ -231,6 +231,7 @@ export function drawn(
       return { kind, ...named, x_m, y_m, radius_m: 0.15 };
     case 'mark':
     case 'buoy':
+    case 'ladder':
       return { kind, ...named, x_m, y_m };
     case 'bollard':
       return { kind, ...named, x_m, y_m, height_m: 0.6 };

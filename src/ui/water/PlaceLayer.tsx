@@ -104,6 +104,8 @@ export const PlaceLayer = memo(function PlaceLayer({
             strokeWidth={2}
             strokeScaleEnabled={false}
           />
+        ) : f.kind === 'ladder' ? (
+          <Rungs key={f.id} x={f.x_m} y={f.y_m} scale={scale} ink={palette.ink} />
         ) : f.kind === 'mark' ? (
           <Line
             key={f.id}
@@ -136,6 +138,21 @@ export const PlaceLayer = memo(function PlaceLayer({
     </Group>
   );
 });
+
+/** Rungs one over the other, px. */
+const RUNGS_PX = [-4, 0, 4];
+
+function Rungs({ x, y, scale, ink }: { x: number; y: number; scale: number; ink: string }) {
+  return RUNGS_PX.map((up) => (
+    <Line
+      key={up}
+      points={[x - 3.5 / scale, y + up / scale, x + 3.5 / scale, y + up / scale]}
+      stroke={ink}
+      strokeWidth={1.6}
+      strokeScaleEnabled={false}
+    />
+  ));
+}
 
 type At = readonly [number, number];
 

@@ -25,6 +25,10 @@ const HANDS_WORDS: Readonly<Record<number, (who: string) => CheckWords>> = {
     text: `${who} cannot get there on foot`,
     why: 'One crosses a lock by gates that stand shut or by a bridge. Shut some first, or let somebody on that side do it.',
   }),
+  [NOT_THERE.HIGH]: (who) => ({
+    text: `${who} cannot step: it stands too high over her deck`,
+    why: 'Nobody climbs a bare wall. Stop her with a ladder within a step of her side, or let somebody step at a landing before.',
+  }),
   [NOT_THERE.LINE]: (which) => ({
     text: `the ${which} does not get where it is wanted`,
     why: 'Too far to reach, too much load on it, or nobody there to take it. See when it comes within reach.',

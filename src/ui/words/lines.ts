@@ -116,6 +116,8 @@ export function crewTrouble({ what }: CrewEventOf, name: string): string | null 
   switch (what) {
     case 'could not step':
       return `${name} could not step: too far off or too fast`;
+    case 'too high to step':
+      return `${name} could not step: it stands too high over her deck there, and no ladder is within a step of her`;
     case 'no way across':
       return `${name} could not get there: no gates stand shut to walk across by, and no bridge leads over`;
     case 'not there':

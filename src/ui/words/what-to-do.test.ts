@@ -59,6 +59,8 @@ describe('what to do, in words', () => {
     const at = (place: 'stern' | 'amidships' | 'bow', gap: number, propeller: number) => ({
       place,
       gap,
+      over: 0.2,
+      ladder: null,
       propeller,
       steppable: gap <= 0.6,
     });
@@ -78,6 +80,26 @@ describe('what to do, in words', () => {
       text: 'Wren cannot step forward: bring her closer first',
       hurts: true,
     });
+    const high = { ...at('amidships', 0.3, 5.2), over: 1.8, steppable: false };
+    const climbing = (ladder: string | null) => ({
+      ...brief,
+      stepping: {
+        time: 30,
+        who: 'Wren',
+        places: [{ ...high, ladder, steppable: ladder !== null }],
+      },
+    });
+    expect(stepStatement(climbing(null), null, units)).toMatchObject({
+      text: 'Wren cannot step amidships: stop her by a ladder',
+      hurts: true,
+    });
+    expect(stepStatement(climbing('east ladder'), null, units)).toMatchObject({
+      text: 'Wren climbs by the east ladder',
+      hurts: false,
+    });
+    expect(stepWays(climbing('east ladder'), units)[0]!.finding).toBe(
+      'it stands 1.8 m over her deck: by the east ladder, 5.2 m from the propeller',
+    );
     expect(stepStatement(brief, null, units)).toBeNull();
     expect(stepWays(brief, units)).toEqual([]);
   });

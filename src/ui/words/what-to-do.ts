@@ -8,7 +8,7 @@ import {
 } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { stoppedBy } from '@/core/holding';
-import { AT_HAND_M, PROPELLER_ROOM_M, WALKS_ABOARD_MPS } from '@/core/score';
+import { AT_HAND_M, PROPELLER_ROOM_M, STEP_UP_M, WALKS_ABOARD_MPS } from '@/core/score';
 import {
   namedPoints,
   type Berth,
@@ -108,10 +108,17 @@ const STEPPED: Readonly<Record<StepPlace, string>> = {
   bow: 'forward',
 };
 
-function stepFinding({ gap, propeller, steppable }: StepFrom, units: Units): string {
-  const over = steppable
-    ? `${distance(gap, units)} to step over`
+function overText({ gap, over, ladder, steppable }: StepFrom, units: Units): string {
+  if (ladder !== null) return `it stands ${distance(over, units)} over her deck: by the ${ladder}`;
+  if (steppable) return `${distance(gap, units)} to step over`;
+  return over > STEP_UP_M
+    ? `it stands ${distance(over, units)} over her deck, too high to step, and she lies by no ladder`
     : `${distance(gap, units)} off, too far to step`;
+}
+
+function stepFinding(from: StepFrom, units: Units): string {
+  const { propeller } = from;
+  const over = overText(from, units);
   if (propeller === null) return over;
   const near = propeller < PROPELLER_ROOM_M ? '; out of gear before anybody steps' : '';
   return `${over}, ${distance(propeller, units)} from the propeller${near}`;
@@ -127,6 +134,13 @@ export function stepWays({ stepping }: Brief, units: Units): SchoolWay<StepPlace
   }));
 }
 
+function stepText({ place, over, ladder, steppable }: StepFrom, who: string): string {
+  if (ladder !== null) return `${who} climbs by the ${ladder}`;
+  if (steppable) return `${who} steps ${STEPPED[place]}`;
+  const instead = over > STEP_UP_M ? 'stop her by a ladder' : 'bring her closer first';
+  return `${who} cannot step ${STEPPED[place]}: ${instead}`;
+}
+
 /** Where to step, by the school that was picked or by the figures. */
 export function stepStatement(
   { stepping }: Brief,
@@ -140,9 +154,7 @@ export function stepStatement(
   const why = `${stepFinding(from, units)}.`;
   return {
     key: 'step',
-    text: from.steppable
-      ? `${who} steps ${STEPPED[from.place]}`
-      : `${who} cannot step ${STEPPED[from.place]}: bring her closer first`,
+    text: stepText(from, who),
     why: `As she lies then: ${why} ${from === best ? 'No place aboard lies nearer.' : `The school that was picked; ${STEPPED[best!.place]} it is ${distance(best!.gap, units)}.`} Nobody jumps.`,
     figures: [],
     time: stepping.time,
