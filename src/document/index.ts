@@ -102,6 +102,7 @@ export {
   type GoalDocument,
   type Manoeuvre,
   type ManoeuvreFile,
+  type Ticked,
 } from './manoeuvre';
 export {
   endTo,

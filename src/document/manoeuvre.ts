@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { READY_ITEMS } from '@/core/brief';
+import { LOCK_CHECKS, READY_ITEMS } from '@/core/brief';
 import { boatSchema } from './boat';
 import { conditionsSchema } from './conditions';
 import { compass, id, longText, shortText, within } from './fields';
@@ -7,6 +7,10 @@ import { lockingSchema } from './locking';
 import { othersSchema } from './others';
 import { placeSchema } from './place';
 import { scoreSchema } from './score';
+
+/** What can be ticked off before and on the way. */
+const TICKED = [...READY_ITEMS, ...LOCK_CHECKS] as const;
+export type Ticked = (typeof TICKED)[number];
 
 export const MANOEUVRE_SCHEMA = 'yawtrope:manoeuvre';
 export const MANOEUVRE_VERSION = 1;
@@ -64,8 +68,8 @@ export const manoeuvreSchema = z.strictObject({
   locks: lockingSchema,
   /** Checks of the score its writer has looked at and set aside, as `rule/beat id/engine`. */
   dismissed: z.array(z.string().min(1).max(200)).max(200, { error: 'at most 200' }).default([]),
-  /** What of the getting ready has been ticked off. */
-  ready: z.array(z.enum(READY_ITEMS)).max(READY_ITEMS.length).default([]),
+  /** What of the getting ready, and of what is checked at a lock, has been ticked off. */
+  ready: z.array(z.enum(TICKED)).max(TICKED.length).default([]),
   /** A way that looks as good and fails, kept beside the score, and why it does. */
   tempting: z.strictObject({ title: shortText, why: longText, score: scoreSchema }).optional(),
   limit_s: within(1, 1800, 's').default(300),

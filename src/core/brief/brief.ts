@@ -28,6 +28,7 @@ import { approachSpeeds, type SpeedAt } from './approach';
 import { legsOf, type Leg } from './legs';
 import { lockWater, type LockWater } from './lock-water';
 import { locksAhead, type LockAhead } from './locks-ahead';
+import { lockSheets, type Sheet } from './lock-sheets';
 import { letGoAt, pushAt, type LetGo, type Push } from './push';
 import { steppingOf, type Stepping } from './stepping';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
@@ -72,6 +73,8 @@ export interface Brief {
   readonly stepping: Stepping | null;
   /** Locks that are worked, as she comes to them. */
   readonly locks: readonly LockAhead[];
+  /** What is checked at the locks, once all of them are looked at. */
+  readonly sheets: readonly Sheet[];
   /** The take with their water at either end of what is known of it. */
   readonly lockWater: readonly LockWater[];
   readonly ready: readonly ReadyItem[];
@@ -186,6 +189,7 @@ export function* briefOf(
     able: null,
     berthed: null,
     locks: [] as LockAhead[],
+    sheets: [] as readonly Sheet[],
     lockWater: [] as LockWater[],
     ready,
     cautions,
@@ -207,9 +211,11 @@ export function* briefOf(
     locks.push(lock);
     yield { ...brief, legs, able, berthed, locks: locks.slice() };
   }
+  const sheets = lockSheets(input, locks);
+  yield { ...brief, legs, able, berthed, locks, sheets };
   const water: LockWater[] = [];
   for (const found of lockWater(input)) {
     water.push(found);
-    yield { ...brief, legs, able, berthed, locks, lockWater: water.slice() };
+    yield { ...brief, legs, able, berthed, locks, sheets, lockWater: water.slice() };
   }
 }

@@ -13,5 +13,14 @@ export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from
 export { throughLock, type ThroughLock } from './through-lock';
 export { throughGates, type Through } from './through-gates';
 export { STEP_PLACES, steppingOf, type StepFrom, type StepPlace, type Stepping } from './stepping';
+export {
+  LOCK_CHECKS,
+  LOCK_SHEETS,
+  lockSheets,
+  type LockCheck,
+  type LockItem,
+  type LockSheet,
+  type Sheet,
+} from './lock-sheets';
 export { lockWater, type LockWater } from './lock-water';
 export { lockFigures, locksAhead, type LockAhead, type LockFigures } from './locks-ahead';

@@ -34,7 +34,8 @@ describe('checks of a score', () => {
   });
 
   it('see hands ordered where they are not, and a helm left alone', () => {
-    const lines = [{ x: 4, y: 1, fast: { x: 6, y: 4, length: 6 } }];
+    // Both ends of it are aboard.
+    const lines = [{ x: 4, y: 1, doubled: true, fast: { x: 6, y: 4, length: 6 } }];
     const told = (order: HandsOrder, crew: Person[]) => {
       const rig = riggedWith(lines, crew);
       const input = inputOf([beatOf(START, [hands(order)])], after(60), rig);

@@ -5,7 +5,6 @@ import {
   lineAt,
   lineColumn,
   lineEnd,
-  lineLimits,
   lineNow,
   pointOnWater,
   setLineColumn,
@@ -26,8 +25,8 @@ import { LineJobs, ON } from './line-jobs';
 import { getAshore, stepAboard, stepAshore, type Rails } from './steps';
 import {
   AT_HAND_M,
+  LYING_N,
   ROPE_FRICTION,
-  UNDERFOOT_N,
   WALKS_ABOARD_MPS,
   WALKS_ASHORE_MPS,
   type Rigging,
@@ -195,21 +194,16 @@ export class Crew implements Deck, Rails {
 
   readonly getAshore = (hand: Hand) => getAshore(this, hand);
 
-  /** Somebody ashore who tends a line goes to something else: its tail goes with them, underfoot, as far as it reaches. */
-  underfoot(hand: Hand, to: { readonly x: number; readonly y: number }): void {
+  /** Somebody ashore who tends a line goes to something else: on turns its tail lies there and holds a little, off them nothing does. */
+  tailLies(hand: Hand, to: { readonly x: number; readonly y: number }): void {
     this.tender.forEach((holder, line) => {
       if (holder !== hand || hand.at?.aboard !== false) return;
       if (between(this.endOf(line), to) < AT_HAND_M) return;
-      const { total } = lineLimits(this.world, line);
-      const spare = total - this.reading(line).span;
+      const turns = this.turns[line]!;
       this.set(line, LINE.HAUL, 0);
-      if (between(this.endOf(line), to) <= spare) {
-        const turns = this.turns[line]!;
-        this.set(line, LINE.HOLD, UNDERFOOT_N * exp(ROPE_FRICTION * 2 * Math.PI * turns));
-        return;
-      }
+      this.set(line, LINE.HOLD, turns > 0 ? LYING_N * exp(ROPE_FRICTION * 2 * Math.PI * turns) : 0);
+      if (turns > 0) return;
       this.tender[line] = null;
-      this.set(line, LINE.HOLD, 0);
       this.tellLine(line, 'left');
     });
   }
@@ -231,7 +225,7 @@ export class Crew implements Deck, Rails {
       this.tellCrew(hand, 'no way across');
       return false;
     }
-    this.underfoot(hand, markNow(this.state, mark));
+    this.tailLies(hand, markNow(this.state, mark));
     yield this.now + way / WALKS_ASHORE_MPS;
     hand.at = { aboard: false, mark };
     this.tellCrew(hand, 'at');

@@ -34,7 +34,7 @@ export interface LockSide {
   readonly world: World;
   readonly now: number;
   tellLock(lock: number, what: LockEvent, who: number | null): void;
-  underfoot(hand: Hand, to: { readonly x: number; readonly y: number }): void;
+  tailLies(hand: Hand, to: { readonly x: number; readonly y: number }): void;
 }
 
 /** Walks to a place by the lock; whoever is at hand is there. */
@@ -52,7 +52,7 @@ function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<nu
     return false;
   }
   const there = outOfLock(sited, spot.s, spot.t);
-  at.underfoot(hand, there);
+  at.tailLies(hand, there);
   yield at.now + way / WALKS_ASHORE_MPS;
   hand.at = { aboard: false, mark: { name: '', ...there } };
   return true;

@@ -84,8 +84,8 @@ export const STEP_UP_M = 0.8;
 /** On a ladder, m/s; and to get on to it and off it, s. */
 export const CLIMBS_MPS = 0.3;
 export const ON_LADDER_S = 4;
-/** The tail of a line round a bollard, underfoot while hands are at something else, holds this, N. */
-export const UNDERFOOT_N = 20;
+/** The tail of a line round a bollard, left lying while hands are at something else, holds this, N. Judgement, by its weight. */
+export const LYING_N = 20;
 export const STEP_SPEED_MPS = 0.26;
 export const PROPELLER_ROOM_M = 3;
 /** How near to a place one has to be to reach what is there without leaving it. */

@@ -6,7 +6,7 @@ import { beatOf, engineIn, inputOf, mirrored } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { aboard, ashore, end, hands, riggedWith, type TestLine } from '../testing/rigging';
 import { runTake, type Person, type RunInput, type TimedOrder } from '.';
-import { CLIMBS_MPS, ON_LADDER_S, STEP_UP_M, UNDERFOOT_N } from './rigging';
+import { CLIMBS_MPS, ON_LADDER_S, STEP_UP_M, LYING_N } from './rigging';
 
 /** Low in a chamber of 16 by 6 m, its coping 3 m over the water, a hand's breadth off the east wall, laid to it by the wind. */
 function low(
@@ -93,7 +93,7 @@ describe('steps and ladders', () => {
     expect(times(mirrored(input))).toEqual(times(input));
   });
 
-  it('who climbs takes the line along, tends it from ashore, and walks off with its tail underfoot', () => {
+  it('who climbs takes the line along, tends it from ashore, and walks off with its tail left lying', () => {
     const tend = (after: number) =>
       hands(
         { do: 'tend', line: 0, by: 0, how: 'turn', length: null, turns: 2, winch: false },
@@ -119,28 +119,26 @@ describe('steps and ladders', () => {
     const holdAt = (time: number) => holds.find((one) => one.time >= time)!.hold;
     const full = holdAt(38);
     expect(full).toBeGreaterThan(300);
-    // At the paddle: what two turns make of a tail that lies underfoot.
-    expect(holdAt(55)).toBeCloseTo((full * UNDERFOOT_N) / 300, 6);
+    // At the paddle: what two turns make of a tail that is left lying.
+    expect(holdAt(55)).toBeCloseTo((full * LYING_N) / 300, 6);
     expect(holdAt(100)).toBeCloseTo(full, 6);
     const told = events.flatMap((e) => (e.is === 'line' ? [e.what] : []));
     expect(told).toEqual(['passing', 'on', 'fast', 'on a turn', 'on a turn']);
   });
 
-  it('a tail too short to go that far is left, and a doubled line is not tended from ashore', () => {
+  it('off its turns a line is left by whoever walks away, and a doubled one is not tended from ashore', () => {
     const carried = (line: number) =>
       hands({ do: 'pass', line, by: 0, mark: BOLLARD, how: 'carry', length: null });
-    const tend = (line: number) =>
-      hands({ do: 'tend', line, by: 0, how: 'turn', length: null, turns: 2, winch: false });
+    const tend = (how: 'turn' | 'hold') =>
+      hands({ do: 'tend', line: 0, by: 0, how, length: null, turns: 2, winch: false });
     const whats = (lines: readonly TestLine[], orders: readonly TimedOrder[]) =>
       runTake(
         low(orders, [aboard('Ada', 0, 1.4)], { lines, rest: { ladders: [LADDER] } }),
       ).events.flatMap((e) => (e.is === 'line' || e.is === 'crew' ? [e.what] : []));
-    const short = whats(
-      [{ x: 0, y: 1.6, spec: { total: 5 } }],
-      [carried(0), tend(0), { after: 40, order: windTo(0, 0.2, 0) }],
-    );
-    expect(short).toContain('left');
-    const doubled = whats([{ x: 0, y: 1.6, doubled: true }], [carried(0), tend(0)]);
+    const wind = { after: 40, order: windTo(0, 0.2, 0) };
+    expect(whats([{ x: 0, y: 1.6 }], [carried(0), tend('hold'), wind])).toContain('left');
+    expect(whats([{ x: 0, y: 1.6 }], [carried(0), tend('turn'), wind])).not.toContain('left');
+    const doubled = whats([{ x: 0, y: 1.6, doubled: true }], [carried(0), tend('turn')]);
     expect(doubled).toContain('not there');
     expect(doubled).not.toContain('on a turn');
   });

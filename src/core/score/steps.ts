@@ -31,7 +31,7 @@ export interface Rails {
   inDanger: boolean;
   helmManned(): boolean;
   leave(hand: Hand, to: PointOnBoat): void;
-  underfoot(hand: Hand, to: Ashore): void;
+  tailLies(hand: Hand, to: Ashore): void;
   walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean>;
   tellCrew(hand: Hand, what: CrewEvent): void;
 }
@@ -157,8 +157,7 @@ export function* stepAboard(at: Rails, hand: Hand, point: PointOnBoat): Job {
   yield at.now + (soon?.footing.way ?? between(from(), here)) / WALKS_ASHORE_MPS;
   const found = yield* untilSteppable(at, hand, railsBeside(at, point), from);
   if (!found) return;
-  // Of a line they had ashore the tail comes with them.
-  at.underfoot(hand, pointOnWater(at.state, found.point.x, found.point.y));
+  at.tailLies(hand, pointOnWater(at.state, found.point.x, found.point.y));
   yield* climb(at, hand, found);
   hand.at = { aboard: true, point: found.point };
   at.tellCrew(hand, 'aboard');

@@ -1,6 +1,7 @@
 'use client';
 import { type ReactNode } from 'react';
 import type { Brief, ReadyItem } from '@/core/brief';
+import { useTicks } from '../hooks/use-ticks';
 import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
@@ -76,17 +77,11 @@ function Section({ name, children }: { name: string; children: ReactNode }) {
 
 /** Ticked off as it is done; kept with the manoeuvre, undone like any other edit. */
 function Ready({ items }: { items: readonly ReadyItem[] }) {
-  const ready = useWorkspace((s) => s.manoeuvre.ready);
-  const edit = useWorkspace((s) => s.edit);
-  const left = items.filter((item) => !ready.includes(item)).length;
-  const tick = (item: ReadyItem, on: boolean) =>
-    edit((m) => {
-      m.ready = on ? [...m.ready, item] : m.ready.filter((ticked) => ticked !== item);
-    });
+  const { told, is, put } = useTicks(items);
   return (
     <>
       <p role="status" className="pb-1 text-[13px] text-quiet">
-        {left === 0 ? 'all of it ticked' : `${left} of ${items.length} to do`}
+        {told}
       </p>
       <ul>
         {items.map((item) => {
@@ -97,8 +92,8 @@ function Ready({ items }: { items: readonly ReadyItem[] }) {
                 <input
                   type="checkbox"
                   className="mt-0.5 size-4 shrink-0 accent-plan"
-                  checked={ready.includes(item)}
-                  onChange={(event) => tick(item, event.target.checked)}
+                  checked={is(item)}
+                  onChange={(event) => put(item, event.target.checked)}
                 />
                 <span>
                   {what}

@@ -4,6 +4,7 @@ import { lockFigures, type LockFigures } from '@/core/brief';
 import { BORNE, type Lock, type LockedBoat, type Making, type RoomUnder } from '@/core/locks';
 import type { LockWorking } from '@/document';
 import { useUnits } from '../state/preferences';
+import { SHARE_WORDS } from '../words/lock-sheets';
 import { clock, distance, type Units } from '../words/units';
 
 /** Landing to lock, m, where nothing is told of it. Assumption. */
@@ -93,12 +94,6 @@ export function FiguresOfLock({
     </>
   );
 }
-
-const SHARE_WORDS: Readonly<Record<number, string>> = {
-  1: 'full at once',
-  0.5: 'half first',
-  0.25: 'a quarter first',
-};
 
 /** How the paddles are best wound: the quickest at which hands can hold her. */
 function Pace({ words, making, units }: { words: string; making: Making | null; units: Units }) {

@@ -4,7 +4,8 @@ import { MOST_STREAM_MPS, MOST_WIND_MPS, type Conditions } from '@/document';
 import { useUnits } from '../state/preferences';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { Gesture } from '../state/workspace';
-import { boatSpeed, compassPoint, speedFrom, speedIn, tidy, windSpeed } from '../words/units';
+import { speedFrom, speedIn, tidy } from '../words/units';
+import { streamText, windText } from '../words/weather';
 import { Grip, type GripValue } from './Grip';
 
 const WIND_PX_PER_KNOT = 2.8;
@@ -95,15 +96,6 @@ export function ConditionGrips({ up }: { up: number }) {
     });
   const metres = (knots: number) => tidy(speedFrom(knots, 'kn'), 4);
 
-  const windText =
-    wind.speed_mps > 0
-      ? `${windSpeed(wind.speed_mps, units)} from ${String(Math.round(wind.from_deg)).padStart(3, '0')}° ${compassPoint(wind.from_deg)}`
-      : 'no wind';
-  const streamText =
-    stream.speed_mps > 0
-      ? `${boatSpeed(stream.speed_mps, units)} to ${String(Math.round(stream.set_deg)).padStart(3, '0')}° ${compassPoint(stream.set_deg)}`
-      : 'no stream';
-
   const grip = { onBegin: begin, onEnd: end, up };
   return (
     <>
@@ -115,7 +107,7 @@ export function ConditionGrips({ up }: { up: number }) {
           speedStep={1}
           most={MOST_WIND_KN}
           pxPerSpeed={WIND_PX_PER_KNOT}
-          text={windText}
+          text={windText(wind, units)}
           onChange={({ bearing, speed: kn }: GripValue) =>
             change({ wind: { ...now().wind, from_deg: bearing, speed_mps: metres(kn) } })
           }
@@ -131,7 +123,7 @@ export function ConditionGrips({ up }: { up: number }) {
           speedStep={0.1}
           most={MOST_STREAM_KN}
           pxPerSpeed={STREAM_PX_PER_KNOT}
-          text={streamText}
+          text={streamText(stream, units)}
           onChange={({ bearing, speed: kn }: GripValue) =>
             change({ stream: { ...now().stream, set_deg: bearing, speed_mps: metres(kn) } })
           }

@@ -48,6 +48,7 @@ const PHASE_WORDS: Readonly<Record<Phase, string>> = {
   'what if': 'What if',
   rehearse: 'Rehearse',
   debrief: 'Debrief',
+  card: 'Card',
 };
 
 /** What the workspace is used for; the water stays. */

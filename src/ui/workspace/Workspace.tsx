@@ -11,6 +11,7 @@ import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
 import { useTheme } from '../hooks/use-theme';
+import { Card } from '../card/Card';
 import { Debrief } from '../debrief/Debrief';
 import { LockBeside } from '../locks/LockBeside';
 import { Rehearse } from '../rehearse/Rehearse';
@@ -60,7 +61,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const save = useAutosave(manoeuvre, opened, MANOEUVRE_WIRE);
   const stale = state.problems.length > 0;
   const survey = useSurvey(stale ? null : file, variation);
-  const brief = useBrief(stale || phase !== 'brief' ? null : file);
+  const brief = useBrief(stale || (phase !== 'brief' && phase !== 'card') ? null : file);
   const known = survey.found;
   const last = useMemo(() => lastWayOut(known.moments.map(({ wayOut }) => wayOut)), [known]);
   const legs = phase === 'brief' ? (brief.found?.legs ?? NO_LEGS) : NO_LEGS;
@@ -130,6 +131,8 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         <Rehearse file={file} scored={state.take} />
       ) : phase === 'debrief' ? (
         <Debrief manoeuvreId={manoeuvre.id} />
+      ) : phase === 'card' ? (
+        <Card state={calm} brief={brief.found} busy={brief.busy} survey={known} />
       ) : (
         <>
           <LockBeside take={state.take}>

@@ -1,0 +1,186 @@
+import { intoLock, IN_LOCK, type Making, type SitedLock } from '../locks';
+import { STEP_UP_M, type RunInput } from '../score';
+import type { LockAhead } from './locks-ahead';
+
+/*
+ * What is checked at a lock, sheet by sheet in the order it comes: going up or going down, and beside that alone and sharing
+ * where it is so. Each check has the figures that are worked out for it; of a staircase those of the chamber that asks for most.
+ */
+
+export const LOCK_SHEETS = ['going up', 'going down', 'alone', 'sharing'] as const;
+export type LockSheet = (typeof LOCK_SHEETS)[number];
+
+/** Every check of every sheet; what is ticked off is kept by these names. */
+export const LOCK_CHECKS = [
+  'up-room',
+  'up-line',
+  'up-shut',
+  'up-sign',
+  'up-pace',
+  'up-bow',
+  'up-level',
+  'up-out',
+  'up-behind',
+  'up-aboard',
+  'down-cill',
+  'down-line',
+  'down-shut',
+  'down-sign',
+  'down-pace',
+  'down-stern',
+  'down-level',
+  'down-out',
+  'down-behind',
+  'down-aboard',
+  'alone-neutral',
+  'alone-line',
+  'alone-ladder',
+  'alone-paddle',
+  'alone-time',
+  'sharing-fit',
+  'sharing-first',
+  'sharing-still',
+  'sharing-out',
+] as const;
+export type LockCheck = (typeof LOCK_CHECKS)[number];
+
+/** A check with what is worked out for it: SI. */
+export interface LockItem {
+  readonly check: LockCheck;
+  /** Metres, seconds or a share, by the check; null where it has no figure. */
+  readonly figure: number | null;
+  /** The pace of the paddles, for a check of it. */
+  readonly pace: Making | null;
+  /** Another boat by name. */
+  readonly name: string | null;
+  /** It is not so, and somebody would be hurt or hung up. */
+  readonly hurts: boolean;
+}
+
+export interface Sheet {
+  readonly sheet: LockSheet;
+  readonly items: readonly LockItem[];
+}
+
+const item = (
+  check: LockCheck,
+  figure: number | null = null,
+  rest: Partial<Omit<LockItem, 'check' | 'figure'>> = {},
+): LockItem => ({ check, figure, pace: null, name: null, hurts: false, ...rest });
+
+const least = (values: readonly number[]) => Math.min(...values);
+const most = (values: readonly number[]) => Math.max(...values);
+
+/** The pace that pulls most, of those the chambers on her way are best made at; null where one is never made. */
+function paceOf(ahead: readonly LockAhead[], going: 'up' | 'down'): Making | null {
+  const paces = ahead.map(({ figures }) => figures[going]);
+  if (paces.some((pace) => pace === null)) return null;
+  return (paces as Making[]).reduce((a, b) => (b.pull > a.pull ? b : a));
+}
+
+function through(
+  input: RunInput,
+  ahead: readonly LockAhead[],
+  going: 'up' | 'down',
+): readonly LockItem[] {
+  const ashore = (input.rigging?.crew.length ?? 0) > 1;
+  const rope = most(ahead.map(({ figures }) => figures.rope));
+  const pace = paceOf(ahead, going);
+  const fits = ahead.map(({ figures }) => figures.fit);
+  const room = least(fits.map(({ gates, cill }) => (going === 'down' ? cill : gates)));
+  const seconds = pace?.seconds ?? null;
+  const list: [LockItem, boolean][] =
+    going === 'up'
+      ? [
+          [item('up-room', room, { hurts: room < 0 }), true],
+          [item('up-line', rope), true],
+          [item('up-shut'), true],
+          [item('up-sign'), ashore],
+          [item('up-pace', null, { pace }), pace !== null],
+          [item('up-bow'), true],
+          [item('up-level', seconds), true],
+          [item('up-out'), true],
+          [item('up-behind'), true],
+          [item('up-aboard'), ashore],
+        ]
+      : [
+          [item('down-cill', room, { hurts: room < 0 }), true],
+          [item('down-line', rope), true],
+          [item('down-shut'), true],
+          [item('down-sign'), ashore],
+          [item('down-pace', null, { pace }), pace !== null],
+          [item('down-stern'), true],
+          [item('down-level', seconds), true],
+          [item('down-out'), true],
+          [item('down-behind'), true],
+          [item('down-aboard'), ashore],
+        ];
+  return list.flatMap(([one, wanted]) => (wanted ? [one] : []));
+}
+
+/** Off the middle of a chamber's side by no more than this, m, a ladder belongs to it. */
+const BY_SIDE_M = 1;
+
+/** How many ladders lead up out of a chamber. */
+function laddersIn({ ladders = [] }: RunInput, sited: SitedLock): number {
+  const where = new Float64Array(2);
+  const { length, width } = sited.lock;
+  return ladders.filter(({ x, y }) => {
+    intoLock(where, sited, x, y);
+    const s = where[IN_LOCK.S]!;
+    return s >= 0 && s <= length && Math.abs(Math.abs(where[IN_LOCK.T]!) - width / 2) < BY_SIDE_M;
+  }).length;
+}
+
+/** How high she has to climb out of a chamber at its lowest, m. */
+const climbOut = ({ boat }: RunInput, { lock, coping }: SitedLock): number =>
+  coping - Math.min(lock.lower.level, lock.upper.level) - boat.hull.freeboard;
+
+function alone(input: RunInput, ahead: readonly LockAhead[]): readonly LockItem[] {
+  const chambers = ahead.map(({ lock }) => input.locks![lock]!);
+  const climb = most(chambers.map((sited) => climbOut(input, sited)));
+  const bare = chambers.some(
+    (sited) => climbOut(input, sited) > STEP_UP_M && laddersIn(input, sited) === 0,
+  );
+  const times = ahead.map(({ figures }) => figures.hands[0]?.whole ?? null);
+  const whole = times.some((time) => time === null)
+    ? null
+    : (times as number[]).reduce((a, b) => a + b, 0);
+  return [
+    item('alone-neutral'),
+    item('alone-line', most(ahead.map(({ figures }) => figures.rope))),
+    item('alone-ladder', climb, { hurts: bare }),
+    item('alone-paddle'),
+    item('alone-time', whole),
+  ];
+}
+
+function shared(ahead: readonly LockAhead[]): readonly LockItem[] {
+  const seen = new Map(ahead.flatMap(({ shares }) => shares.map((one) => [one.name, one.how])));
+  return [...seen].flatMap(([name, { beside, lengthways, first }]) => [
+    item('sharing-fit', Math.max(beside, lengthways), {
+      name,
+      hurts: beside < 0 && lengthways < 0,
+    }),
+    item('sharing-first', first === 'she' ? 1 : 0, { name }),
+    item('sharing-still', null, { name }),
+    item('sharing-out', null, { name }),
+  ]);
+}
+
+/** The sheets of a passage, the way she goes first; none where no lock is ahead of her. */
+export function lockSheets(input: RunInput, ahead: readonly LockAhead[]): readonly Sheet[] {
+  // Of a staircase the chamber she comes into from open water.
+  const first = ahead.find(({ from }) => from === null) ?? ahead[0];
+  if (!first) return [];
+  // From in a chamber the gates she comes to are those she leaves by.
+  const up = (first.end === 'lower') !== first.inside;
+  const sheets: Sheet[] = [
+    { sheet: up ? 'going up' : 'going down', items: through(input, ahead, up ? 'up' : 'down') },
+  ];
+  if ((input.rigging?.crew.length ?? 0) === 1)
+    sheets.push({ sheet: 'alone', items: alone(input, ahead) });
+  const sharing = shared(ahead);
+  if (sharing.length > 0) sheets.push({ sheet: 'sharing', items: sharing });
+  return sheets;
+}
