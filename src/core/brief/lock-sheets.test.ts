@@ -2,8 +2,8 @@ import { assembleCraft } from '../craft';
 import { NO_LINES } from '../holding';
 import type { Person, RunInput } from '../score';
 import { sloop } from '../testing/boats';
-import { LOCK_WALLS, lockAt } from '../testing/locks';
-import { inputOf } from '../testing/manoeuvre';
+import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
+import { beatOf, inputOf } from '../testing/manoeuvre';
 import { aboard, ashore, riggedWith } from '../testing/rigging';
 import { LOCK_CHECKS, LOCK_SHEETS, locksAhead, lockSheets, type Sheet } from '.';
 
@@ -72,6 +72,19 @@ describe('sheets for a lock', () => {
     const low = { ...lockAt({}, 'upper', 'open'), coping: 2.1 };
     const shallow = { ...low, lock: { ...low.lock, lower: { level: 1.4, area: Infinity } } };
     expect(ladderOf({ locks: [shallow] }).hurts).toBe(false);
+  });
+
+  it('alone with a keeper to wind she stays aboard: no ladder, no paddles', () => {
+    const orders = (by: number | null) => [
+      beatOf({ is: 'start' }, [{ after: 0, order: windTo(2, 1, by) }]),
+    ];
+    const listOf = (by: number | null) => {
+      const { input, ahead } = before('down', [HELM]);
+      const scored = { ...input, score: { ...input.score, beats: orders(by) } };
+      return of(lockSheets(scored, ahead), 'alone').map(({ check }) => check);
+    };
+    expect(listOf(null)).toEqual(['alone-neutral', 'alone-held']);
+    expect(listOf(0)).toContain('alone-ladder');
   });
 
   it('sharing names the other boat, who is first, and whether there is room', () => {

@@ -33,6 +33,7 @@ export const LOCK_CHECKS = [
   'down-behind',
   'down-aboard',
   'alone-neutral',
+  'alone-held',
   'alone-line',
   'alone-ladder',
   'alone-paddle',
@@ -136,7 +137,18 @@ function laddersIn({ ladders = [] }: RunInput, sited: SitedLock): number {
 const climbOut = ({ boat }: RunInput, { lock, coping }: SitedLock): number =>
   coping - Math.min(lock.lower.level, lock.upper.level) - boat.hull.freeboard;
 
+/** Do a keeper's hands work the lock, as the score has it? */
+function kept({ score }: RunInput): boolean {
+  const worked = score.beats.flatMap(({ orders }) =>
+    orders.flatMap(({ order }) => (order.do === 'lock' ? [order.by] : [])),
+  );
+  return worked.length > 0 && worked.every((by) => by === null);
+}
+
 function alone(input: RunInput, ahead: readonly LockAhead[]): readonly LockItem[] {
+  const rope = most(ahead.map(({ figures }) => figures.rope));
+  // With a keeper to wind she stays aboard.
+  if (kept(input)) return [item('alone-neutral'), item('alone-held', rope)];
   const chambers = ahead.map(({ lock }) => input.locks![lock]!);
   const climb = most(chambers.map((sited) => climbOut(input, sited)));
   const bare = chambers.some(
@@ -148,7 +160,7 @@ function alone(input: RunInput, ahead: readonly LockAhead[]): readonly LockItem[
     : (times as number[]).reduce((a, b) => a + b, 0);
   return [
     item('alone-neutral'),
-    item('alone-line', most(ahead.map(({ figures }) => figures.rope))),
+    item('alone-line', rope),
     item('alone-ladder', climb, { hurts: bare }),
     item('alone-paddle'),
     item('alone-time', whole),

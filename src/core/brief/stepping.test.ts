@@ -13,7 +13,7 @@ const LENGTH = sloop().hull.length;
 function lying(obstacles: RunInput['obstacles'], rest: Partial<RunInput> = {}): RunInput {
   const step = hands({ do: 'step ashore', by: 0, mark: { name: 'quay', x: HALF + 2, y: 0 } }, 1);
   return {
-    ...inputOf([beatOf({ is: 'start' }, [step])], { is: 'after', seconds: 50 }),
+    ...inputOf([beatOf({ is: 'start' }, [step])], { is: 'after', seconds: 110 }),
     obstacles,
     start: { x: 0, y: 0, heading: 0, speed: 0 },
     ...riggedWith([], [aboard('Bo', 0, 0)]),

@@ -1,4 +1,5 @@
-import type { CrewEvent, LineEvent } from '../score';
+import type { CrewEvent, LineEvent, RunInput, Take } from '../score';
+import { engineColumn, sampleBefore } from '../sim';
 import { beatAt, type Finding, type Rule } from './check';
 
 const CREW: ReadonlySet<CrewEvent> = new Set([
@@ -10,12 +11,25 @@ const CREW: ReadonlySet<CrewEvent> = new Set([
 ]);
 const LINES: ReadonlySet<LineEvent> = new Set(['not passed', 'not let go', 'left']);
 
+/** Slower than this she lies there, m/s. */
+const STILL_MPS = 0.15;
+
+/** Out of gear and as good as still, nobody has to stand at the helm. */
+function atRest({ boat }: RunInput, { trace }: Take, time: number): boolean {
+  if (trace.time.length === 0) return false;
+  const i = sampleBefore(trace, time);
+  const inGear = boat.drives.some((_, drive) => trace[engineColumn('gear', drive)]![i] !== 0);
+  return !inGear && trace.groundSpeed[i]! < STILL_MPS;
+}
+
 /** An order to hands that came to nothing, since nobody was where it wanted them, or that left the helm alone. */
 export const handsNotThere: Rule = (input, take) =>
   take.events.flatMap((event): Finding[] => {
     const crew = event.is === 'crew' && CREW.has(event.what);
     const line = event.is === 'line' && LINES.has(event.what);
     if (!crew && !line) return [];
+    if (event.is === 'crew' && event.what === 'helm left' && atRest(input, take, event.time))
+      return [];
     const { rigging } = input;
     const which =
       event.is === 'crew'

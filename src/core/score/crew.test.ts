@@ -209,7 +209,7 @@ describe('people', () => {
     expect(told(walked, 'ashore')[0]!.time).toBeGreaterThan(told(safe, 'ashore')[0]!.time + 1);
     const risky = play([engine(-1), stepping], 4, [], crew, beside);
     expect(risky.outcome).toBe('unsafe');
-    const wide = play([stepping], 60, [], crew, { obstacles: [box('quay', 4, -30, 12, 30)] });
+    const wide = play([stepping], 110, [], crew, { obstacles: [box('quay', 4, -30, 12, 30)] });
     expect(told(wide, 'could not step')).toHaveLength(1);
   });
 

@@ -70,8 +70,9 @@ export const EASES_MPS = 0.4;
 export const HAND_OVER_M = 2.5;
 /** A loop is lifted off a bollard only while it pulls less than this, N. */
 export const LIFTS_OFF_N = 250;
-/** How long somebody waits for a reach, a slack line or a step, s. */
+/** How long somebody waits for a reach or a slack line, and to be able to step, s. */
 export const WAITS_S = 40;
+export const STEP_WAITS_S = 90;
 export const THROWS_TRIED = 3;
 /** How often somebody who waits for something looks, s. */
 export const LOOKS_S = 0.2;

@@ -13,7 +13,7 @@ import {
   STEP_GAP_M,
   STEP_SPEED_MPS,
   STEP_UP_M,
-  WAITS_S,
+  STEP_WAITS_S,
   WALKS_ABOARD_MPS,
   WALKS_ASHORE_MPS,
 } from './rigging';
@@ -94,7 +94,7 @@ function* untilSteppable(
   points: readonly PointOnBoat[],
   from: (point: PointOnBoat) => Ashore,
 ): Generator<number, Stepped | null> {
-  const deadline = at.now + WAITS_S;
+  const deadline = at.now + STEP_WAITS_S;
   const slow = () => groundSpeed(at.state, at.world) <= STEP_SPEED_MPS;
   const look = (high: number) => {
     const there = [...points, ...railsByLadders(at)];

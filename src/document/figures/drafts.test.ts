@@ -139,6 +139,7 @@ it('every figure is for some boat of the fleet somewhere', () => {
     'stern-to-on-anchor',
     // Begun at a lock (begin-passage.test).
     'through-the-lock',
+    'alone-through-the-lock',
     // Begun manoeuvres name nobody (crew-steps.test).
     'crew-ashore',
     'crew-aboard',

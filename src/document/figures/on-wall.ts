@@ -1,5 +1,4 @@
 import { intoLock, IN_LOCK, type Side as Hand, type SitedLock } from '@/core/locks';
-import type { LineEnd } from '@/core/score';
 
 /** Bollards of a wall stand no further back from its edge, and may overhang it by so little, m. */
 const BACK_M = 3;
@@ -12,8 +11,12 @@ export interface OnWall {
   readonly back: number;
 }
 
-/** Bollards, rings and poles along a wall of the chamber, from the upper gates down. */
-export function onWall(ends: readonly LineEnd[], sited: SitedLock, wall: Hand): OnWall[] {
+/** Bollards, rings, poles or ladders along a wall of the chamber, from the upper gates down. */
+export function onWall(
+  ends: readonly { readonly name: string; readonly x: number; readonly y: number }[],
+  sited: SitedLock,
+  wall: Hand,
+): OnWall[] {
   const where = new Float64Array(2);
   const { length, width } = sited.lock;
   return ends

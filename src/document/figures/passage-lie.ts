@@ -126,8 +126,14 @@ function forwardOf({ length, beam }: Setting, { lock }: SitedLock): number {
   return Math.sqrt(ahead * ahead + across * across);
 }
 
-/** Where she would lie to a wall of a chamber; null where nothing stands there to hold her by. */
-function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
+/** So much of her length forward and aft of amidships her side lies along a wall. */
+const STRAIGHT_SIDE = 0.35;
+
+/**
+ * Where she would lie to a wall of a chamber; null where nothing stands there to hold her by, or no ladder she could lie by is
+ * there where one is wanted.
+ */
+function lieAt(setting: Setting, way: Way, wall: Hand, byLadder: boolean): PassageLie | null {
   const { sited, going } = way;
   const { lock } = sited;
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
@@ -141,11 +147,17 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
   const [least, most] = roomFor(way, length);
   const sign = going === 'up' ? -1 : 1;
   // Where her upper end lies with the cleat abreast of each, kept within the room there is.
-  const tried = bollards.map((bollard) => {
-    const wish = bollard.s - sign * cleat.x - length / 2;
-    const fromUpper = Math.max(least, Math.min(Math.max(least, most), wish));
-    return { bollard, fromUpper, off: Math.abs(fromUpper - wish) };
-  });
+  const ladders = byLadder ? onWall(setting.input.ladders ?? [], sited, wall) : null;
+  const tried = bollards.flatMap((bollard) =>
+    (ladders ?? [bollard]).flatMap(({ s }) => {
+      const wish = s - sign * cleat.x - length / 2;
+      const fromUpper = Math.max(least, Math.min(Math.max(least, most), wish));
+      const off = Math.abs(fromUpper + sign * cleat.x + length / 2 - bollard.s);
+      const beside = Math.abs(fromUpper + length / 2 - s) <= STRAIGHT_SIDE * length;
+      return ladders && !beside ? [] : [{ bollard, fromUpper, off }];
+    }),
+  );
+  if (tried.length === 0) return null;
   const middle = (lock.length - length) / 2;
   const rank = (one: (typeof tried)[number]) => 10 * one.off + Math.abs(one.fromUpper - middle);
   const { bollard, fromUpper, off } = tried.reduce((a, b) => (rank(b) < rank(a) ? b : a));
@@ -180,11 +192,17 @@ function lieAt(setting: Setting, way: Way, wall: Hand): PassageLie | null {
 
 const WALLS: readonly Hand[] = ['left', 'right'];
 
-/** Where she may lie in each chamber on her way, along one wall: at the one the wind lays her to first. */
-export function liesInLock(setting: Setting): (readonly PassageLie[])[] {
+/**
+ * Where she may lie in each chamber on her way, along one wall: at the one the wind lays her to first.
+ *
+ * @param byLadder only by a ladder
+ */
+export function liesInLock(setting: Setting, byLadder = false): (readonly PassageLie[])[] {
   const { weather } = setting.input;
   const { ways } = wayThrough(setting);
-  const lies = WALLS.map((wall) => ways.flatMap((way) => lieAt(setting, way, wall) ?? []));
+  const lies = WALLS.map((wall) =>
+    ways.flatMap((way) => lieAt(setting, way, wall, byLadder) ?? []),
+  );
   // Off her port bow the wind lays her to starboard.
   const laid = ([lie]: readonly PassageLie[]) =>
     (wrapHalfTurn(weather.windFrom - lie!.along) < 0 ? 'starboard' : 'port') === lie!.side;

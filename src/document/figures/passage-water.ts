@@ -16,6 +16,8 @@ export interface Hands {
   readonly ashore: string | undefined;
   /** A loop is dropped round a bollard where nobody ashore could catch a throw. */
   readonly how: 'throw' | 'drop';
+  /** One and the same does both, and gives nobody a sign. */
+  readonly alone?: boolean;
 }
 
 /** @param steps who steps ashore at the landing before anything else, by name */
@@ -66,7 +68,8 @@ function winding(
   paddles: readonly Paddle[],
   to: number,
 ): BeatDocument {
-  const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
+  const signs = hands.ashore !== undefined && !hands.alone;
+  const sign: OrderDocument[] = signs ? [{ do: 'signal', after_s: 0 }] : [];
   return beat(
     id,
     title,

@@ -1,29 +1,24 @@
-import { gatesOf, intoLock, IN_LOCK, lineLength, type Paddle, type Side } from '@/core/locks';
+import { gatesOf, lineLength, type Paddle, type Side } from '@/core/locks';
 import { degrees } from '../fields';
 import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { hardest, reversed } from './arrive';
-import {
-  beat,
-  call,
-  compassOf,
-  dial,
-  engine,
-  near,
-  scoreOf,
-  steer,
-  tenth,
-  wayOff,
-  type Draft,
-} from './draft';
+import { beat, compassOf, engine, near, scoreOf, steer, tenth, wayOff, type Draft } from './draft';
 import { letGo } from './line-leads';
-import { entryOf, overAt, type Entry } from './passage-entry';
+import { entryOf, type Entry } from './passage-entry';
 import { comingIn } from './passage-coming';
+import {
+  CENTRE_LINE,
+  clearOfIt,
+  comesIn,
+  passageDials,
+  stops,
+  straightOut,
+} from './passage-course';
 import { linesOnOf, neighbourLines } from './passage-neighbour';
 import { before, tendsToo, TURNS, wide } from './passage-sharing';
 import { landingLines } from './landing';
 import { LANDING_LINE, landingLine, pickUpAt, takenUp } from './passage-pickup';
 import { beforeShe } from './passage-before';
-import { stepsAshore, WAITS_WITHIN_S } from './passage-waiting';
+import { stepsAshore } from './passage-waiting';
 import { liesInLock, type PassageLie } from './passage-lie';
 import {
   by,
@@ -37,7 +32,7 @@ import {
 } from './passage-water';
 import type { Setting } from './setting';
 
-const LINE = 'centre line';
+const LINE = CENTRE_LINE;
 /** Her line goes ashore before the gates shut; the helm waits so long for a throw to hold, s. */
 const LINE_ON_S = 90;
 /** On from one chamber to the next she carries her way so far before she is stopped. */
@@ -94,35 +89,16 @@ function locked(
 /** The side of a lock she goes on to. */
 const beyond = ({ going }: PassageLie) => (going === 'up' ? 'above' : 'below');
 
-/** Room she wants beside her where she comes in, m. */
-const BESIDE_M = 0.5;
-
-/** On a straight course for the gates ahead, would she come by those before too near to a side? */
-function comesFromAside({ input, beam }: Setting, { sited, from }: PassageLie): boolean {
-  const { lock } = sited;
-  const where = new Float64Array(2);
-  intoLock(where, sited, input.start.x, input.start.y);
-  const before = from === 'lower' ? where[IN_LOCK.S]! - lock.length : -where[IN_LOCK.S]!;
-  const there = (Math.abs(where[IN_LOCK.T]!) * lock.length) / (lock.length + before);
-  return there > (lock.width - beam) / 2 - BESIDE_M;
-}
-
 /** Stopped so far off the gates ahead, and her line on. */
 function stopped(
   setting: Setting,
-  { sited, to, bollard }: PassageLie,
+  lie: PassageLie,
   hands: Hands,
   stop: number,
   back: number,
 ): BeatDocument[] {
   return [
-    beat(
-      'stop',
-      'astern, stopped clear of the cill and the gates',
-      near('bow', `${sited.name}, ${to} gates`, stop),
-      reversed(setting, 'astern', back),
-      'astern harder',
-    ),
+    stops(setting, lie, stop, back),
     beat(
       'line',
       'neutral; the line round the bollard and back',
@@ -133,7 +109,7 @@ function stopped(
           do: 'pass',
           after_s: 1,
           line: LINE,
-          to: bollard,
+          to: lie.bollard,
           how: hands.how,
           ...by(hands.aboard),
         },
@@ -181,14 +157,10 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
   const { length, boat } = setting;
   const lie = lies[0]!;
   const last = lies.at(-1)!;
-  const { sited, from, to, ahead, over, side } = lie;
-  const { lock, name } = sited;
+  const { sited, to, over, side } = lie;
   const steps = stepsAshore(setting, landingLines(setting));
   const hands = handsOf(setting, steps);
   const along = degrees(lie.along);
-  const far = `${name}, ${to} gates`;
-  const out = `${last.sited.name}, ${to} gates`;
-  const entered = `${name}, ${from} gates`;
   const rope = Math.max(
     ...lies.map(({ sited: { lock: each, coping }, lead }) =>
       lineLength(each, coping, Math.max(3, lead), boat.hull.freeboard),
@@ -196,15 +168,6 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
   );
   const toWall = side === 'starboard' ? 1 : -1;
   const follows = lie.neighbour?.comes && !lie.neighbour.comes.first;
-  // Past a boat that lies there she steers along the wall that is left from the start.
-  const beside = lie.neighbour !== null && !follows;
-  const aside = comesFromAside(setting, lie);
-  const inwards: OrderDocument = {
-    do: 'steerFor',
-    after_s: 0,
-    mark: aside ? entered : beside ? lie.aim : far,
-    first: 'bow',
-  };
   const entry = lie.neighbour?.comes ? entryOf(setting, lie, lie.neighbour) : null;
   // Tried in the lock itself she neither comes in nor stops.
   if (lie.neighbour?.comes && !entry) return null;
@@ -213,89 +176,21 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
   const pickUp = pickUpAt(setting, last, hands);
   const landingSide = pickUp?.hand ?? null;
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
-  const leaves = gatesOf(lock, from).kind === 'single' ? 'gate' : 'gates';
-  const overToIt = (turned: number): BeatDocument[] =>
-    over
-      ? [
-          ...(beside && !aside
-            ? []
-            : [
-                beat(
-                  'over',
-                  'in by the gates: over to the wall',
-                  near('bow', entered, overAt(length)),
-                  [{ do: 'steerFor', after_s: 0, mark: lie.aim, first: 'bow' }],
-                  'astern, stop between the walls',
-                ),
-              ]),
-          beat(
-            'way-off',
-            'neutral, along the wall',
-            near('bow', lie.aim, turned),
-            [engine('neutral'), steer(along)],
-            'astern, stop',
-          ),
-        ]
-      : [
-          ...(aside
-            ? [
-                beat(
-                  'between',
-                  'in by the gates: straight on',
-                  near('bow', entered, overAt(length)),
-                  [steer(along)],
-                  'astern, stop between the walls',
-                ),
-              ]
-            : []),
-          beat(
-            'way-off',
-            'neutral, she carries',
-            near('bow', far, turned),
-            [engine('neutral'), steer(along)],
-            'astern, stop',
-          ),
-        ];
-  // Along the wall her bow passes what she steered for; measured to the far gates it does not matter.
-  const room = lock.length;
   return {
     // The rest waits for the water.
     decided: lies.length > 1 ? `held-in-${lies.length}` : follows ? 'her-slip' : 'held',
-    dials: [
-      // Dead slow, in and out.
-      dial(0.03, 0.04, 0, 0.2),
-      over
-        ? dial(0.7 * length, 1.5, 3, 1.6 * length)
-        : dial(ahead + 0.6 * length, 2, ahead + 1, room),
-      dial(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
-      dial(0.35, 0.08, 0.1, hardest(setting)),
-      ...(over ? [dial(5, 2, -4, 14)] : []),
-      // From one chamber to the next she has less way on.
-      ...lies
-        .slice(1)
-        .map((each) => dial(each.ahead + 0.1 * length, 0.8, each.ahead, each.ahead + length)),
-    ],
+    dials: passageDials(setting, lies),
     write: ([slow, turned, stop, back, ...more]) => {
       const [angle, nextStop] = over ? more : [0, ...more];
       return scoreOf(
         [
           ...(waits?.beats ?? []),
-          beat(
-            'go',
-            beside
-              ? `the ${leaves} stand open: dead slow in beside ${lie.neighbour!.other.name}`
-              : `the ${leaves} stand open: dead slow in`,
-            waits ? waits.cue : { is: 'start' },
-            [
-              call(`fenders ${over && !beside ? side : 'both sides'}, ${LINE} ready ${side}`),
-              ...(follows ? [] : tendsToo(lie)),
-              inwards,
-              engine('ahead', slow!),
-            ],
-            'astern, back to the landing',
-            waits ? WAITS_WITHIN_S : undefined,
-          ),
-          ...overToIt(turned!),
+          ...comesIn(setting, lie, {
+            waits,
+            orders: follows ? [] : tendsToo(lie),
+            slow: slow!,
+            turned: turned!,
+          }),
           ...stopped(setting, lie, hands, stop!, back!),
           ...locked(setting, lie, hands, entry, lies.length === 1 ? landingSide : null),
           ...lies
@@ -340,25 +235,8 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
             [],
             first ? first.clear : wide(last),
           ),
-          beat(
-            'straight',
-            'bow between the gates: straight out',
-            near('bow', out, 1.5),
-            [steer(along)],
-            'neutral',
-          ),
-          ...(pickUp
-            ? takenUp(setting, last, hands, pickUp, slow!, back!)
-            : [
-                beat(
-                  'clear',
-                  'stern clear of the gates: neutral',
-                  { is: 'abeam', point: 'stern', mark: out },
-                  [engine('neutral')],
-                  'astern, stop',
-                  240,
-                ),
-              ]),
+          straightOut(last),
+          ...(pickUp ? takenUp(setting, last, hands, pickUp, slow!, back!) : [clearOfIt(last)]),
         ],
         pickUp
           ? { is: 'line', line: LANDING_LINE, state: 'off' }

@@ -24,6 +24,7 @@ import { inBetweenPiles, noPiles } from './between-piles';
 import { noAnchoring, sternToOnAnchor } from './anchored';
 import { noBuoy, pickedUp } from './buoy';
 import { throughTheLock } from './passage';
+import { noPassageAlone, throughAlone } from './passage-alone';
 import { noPassage } from './passage-lie';
 import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
@@ -64,6 +65,7 @@ export const FIGURE_IDS = [
   'stern-to-on-anchor',
   'pick-up-a-buoy',
   'through-the-lock',
+  'alone-through-the-lock',
   'crew-ashore',
   'crew-aboard',
 ] as const;
@@ -315,6 +317,10 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
   'through-the-lock': {
     unfit: (s) => passes(s) ?? noPassage(s),
     drafts: throughTheLock,
+  },
+  'alone-through-the-lock': {
+    unfit: (s) => passes(s) ?? noPassageAlone(s),
+    drafts: throughAlone,
   },
   'slip-on-a-spring': {
     unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),

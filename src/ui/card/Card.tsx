@@ -111,6 +111,16 @@ export function Card({
             {brief?.locks.map((ahead) => (
               <CardLock key={ahead.lock} ahead={ahead} />
             ))}
+            {brief && (
+              <CardList
+                name="Make ready"
+                items={brief.ready.map((item) => ({
+                  tick: item,
+                  text: READY_WORDS[item],
+                  hurts: false,
+                }))}
+              />
+            )}
             {brief?.sheets.map(({ sheet, items }) => (
               <CardList
                 key={sheet}
@@ -122,16 +132,6 @@ export function Card({
                 }))}
               />
             ))}
-            {brief && (
-              <CardList
-                name="Make ready"
-                items={brief.ready.map((item) => ({
-                  tick: item,
-                  text: READY_WORDS[item],
-                  hurts: false,
-                }))}
-              />
-            )}
             {busy && (
               <p role="status" className="rule-t py-1 text-[0.8em] text-quiet">
                 Working it out …
@@ -176,8 +176,9 @@ function Verdict({
         ▲ Rehearsed as it stands it fails: {word.toLowerCase()}, {reason}. Not a card to go by.
       </p>
     );
-  const open = openings(survey, units).map(
-    ({ figure, meaning, where }) => `${meaning}: ${figure}${where ? `, ${where}` : ''}`,
-  );
+  const open = openings(survey, units).map(({ figure, meaning, where }) => {
+    const words = `${meaning}: ${figure}${where ? `, ${where}` : ''}`;
+    return words[0]!.toUpperCase() + words.slice(1);
+  });
   return <p className="rule-t py-1.5">{[`Rehearsed: ${reason || 'done'}`, ...open].join('. ')}.</p>;
 }

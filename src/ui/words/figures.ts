@@ -120,6 +120,10 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
     'Through the lock',
     'from the landing or in by the open gates, held on one line that is never fast, its water made at a pace hands can hold, out again; whoever worked it is taken up at the landing beyond',
   ],
+  'alone-through-the-lock': [
+    'Through the lock alone',
+    'in by the open gates, stopped by a ladder; out of gear, up it with the centre line, round a bollard; gates and paddles one at a time, the line tended in between; back down when the gates stand wide',
+  ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
     'turned in, a spring dropped on in passing stops her short of the end',

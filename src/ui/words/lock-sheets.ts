@@ -103,6 +103,10 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
     'out of gear before the helm is left, every time',
     'nobody is there to take it out again',
   ],
+  'alone-held': ({ figure }, units) => [
+    `line from amidships led to the helm, ${distance(figure ?? 0, units)}, its tail in your hand all the way`,
+    'the keeper winds only when you have given the sign',
+  ],
   'alone-line': ({ figure }, units) => [
     `line from amidships, ${distance(figure ?? 0, units)} and more, taken along as you climb`,
     'two turns on the bollard before your hands do anything else, its tail laid out',

@@ -275,7 +275,7 @@ export function openings(
     list.push({
       figure: none ? 'none' : luck ? 'with luck' : 'open',
       meaning: none ? 'no way out from the start' : 'way out, at every moment',
-      where: luck ? 'some of it only with luck: see the band' : '',
+      where: luck ? 'some of it only with luck' : '',
       hurts: none,
       time: null,
     });

@@ -24,7 +24,7 @@ export function TopBar({ save }: { save: SaveState }) {
         Yawtrope
       </Link>
       <h1 className="truncate text-[15px] font-semibold max-md:flex-1">{title}</h1>
-      <p className="hidden truncate text-quiet lg:block">
+      <p className="hidden truncate text-quiet min-[1400px]:block">
         <Link href={`/boats/${boat.id}`} className="hover:text-plan hover:underline">
           {boat.name}
         </Link>

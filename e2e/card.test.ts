@@ -1,0 +1,71 @@
+import { By, Key } from 'selenium-webdriver';
+import { App } from './support/app';
+import { violations } from './support/axe';
+
+// The card: beats, what hurts, and lists ticked off, kept with the manoeuvre; one that fails says so.
+
+const app = App.forTests();
+const page = () => app.page;
+const card = (id: string) => app.driver.get(`${app.server.address}/m/${id}?do=card`);
+const list = (name: string) => page().text(`section[aria-label='${name}']`);
+
+it('has the sheets of a passage alone and down, ticked by keyboard and kept', async () => {
+  await card('quince-alone-down-withen-lock');
+  await page().until(
+    'the sheets',
+    () => page().text('[data-testid=card]'),
+    (text) => text.includes('In the lock, going down') && text.includes('Alone'),
+  );
+  expect(await page().text('[data-testid=card]')).toMatch(/Rehearsed: past the lower gates/);
+  expect(await list('In the lock, going down')).toMatch(
+    /stern forward of the cill mark: [\d.]+ m over/,
+  );
+  expect(await list('Beats')).toMatch(/Withen Lock level with the water below/);
+  expect(await violations(app.driver)).toEqual([]);
+
+  const box = await app.driver.findElement(
+    By.css("section[aria-label='In the lock, going down'] input[type=checkbox]"),
+  );
+  await app.driver.executeScript('arguments[0].focus()', box);
+  await box.sendKeys(Key.SPACE);
+  await page().until(
+    'ticked',
+    () => list('In the lock, going down'),
+    (text) => /7 of 8 to do/.test(text),
+  );
+  await page().press("//button[@aria-label='larger type']");
+  await page().until(
+    'kept',
+    () => page().text('header'),
+    (text) => /saved/.test(text),
+  );
+  await card('quince-alone-down-withen-lock');
+  await page().until(
+    'still ticked',
+    () => list('In the lock, going down'),
+    (text) => /7 of 8 to do/.test(text),
+  );
+  await page().press("//section[@aria-label='In the lock, going down']//button[.='untick them']");
+  await page().until(
+    'unticked',
+    () => list('In the lock, going down'),
+    (text) => /8 of 8 to do/.test(text),
+  );
+}, 120_000);
+
+it('shared, it says who goes first; and in too much wind that it is no card to go by', async () => {
+  await card('pebble-shares-withen-lock');
+  await page().until(
+    'the sheet',
+    () => page().text('[data-testid=card]'),
+    (text) => /Sharing it[\s\S]*fits in with [\d.]+ m over/.test(text),
+  );
+  await page().press("//nav[@aria-label='Phases']//button[.='Score']");
+  await page().fill('Wind speed', '38');
+  await page().press("//nav[@aria-label='Phases']//button[.='Card']");
+  await page().until(
+    'it fails',
+    () => page().text('[data-testid=card]'),
+    (text) => /fails: .*Not a card to go by/.test(text),
+  );
+}, 120_000);

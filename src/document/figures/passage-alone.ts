@@ -1,0 +1,196 @@
+import { lineLength } from '@/core/locks';
+import { STEP_UP_M } from '@/core/score';
+import { degrees } from '../fields';
+import type { CueDocument, OrderDocument } from '../score';
+import { beat, call, compassOf, engine, scoreOf, steer, tenth, wayOff, type Draft } from './draft';
+import { setAgainst } from './landing';
+import { letGo } from './line-leads';
+import {
+  CENTRE_LINE,
+  clearOfIt,
+  comesIn,
+  passageDials,
+  stops,
+  straightOut,
+} from './passage-course';
+import { gatesTake, leastTime, liesInLock, noPassage, type PassageLie } from './passage-lie';
+import { TURNS, wide } from './passage-sharing';
+import { gatesTo, making, opened, paddlesOf, wound, type Hands } from './passage-water';
+import type { Setting } from './setting';
+
+// Through a lock by one person: everything one after the other, and the propeller still whenever the helm is left.
+
+/** Turns on the bollard before hands do anything else. */
+const LEFT_ON_TURNS = 2;
+/** Climbing, and walking to and fro between line, gates and paddles, takes so long more, s. Judgement. */
+const ON_FOOT_S = 300;
+/** From stopping to her line's being on: along the deck, up, and to the bollard, s; and back the same way. */
+const UP_WITHIN_S = 240;
+const BACK_WITHIN_S = 300;
+const OPENED_WITHIN_S = 900;
+
+const whoIs = ({ input }: Setting): string | null => {
+  const crew = input.rigging?.crew ?? [];
+  return crew.length === 1 && crew[0]!.at.aboard ? crew[0]!.name : null;
+};
+
+/** Does the coping ever stand too high over her deck to step? */
+function wantsLadder({ input, boat }: Setting): boolean {
+  return (input.locks ?? []).some(
+    ({ lock, coping }) =>
+      coping - Math.min(lock.lower.level, lock.upper.level) - boat.hull.freeboard > STEP_UP_M,
+  );
+}
+
+/** Where she may lie, at either wall. */
+const liesAlone = (setting: Setting): readonly PassageLie[] =>
+  liesInLock(setting, wantsLadder(setting)).map(([lie]) => lie!);
+
+/** Why one person does not go through a lock so; null where it may be tried. */
+export function noPassageAlone(setting: Setting): string | null {
+  const { locks = [], limit } = setting.input;
+  if (!whoIs(setting))
+    return 'it is for one person by themselves: name one, aboard, under Lines and people';
+  if (setting.others.length > 0) return 'alone beside another boat is composed by hand';
+  if (locks.length > 1) return 'alone through a staircase is composed by hand';
+  const none = noPassage(setting);
+  if (none) return none;
+  const [lie] = liesAlone(setting);
+  if (!lie) return 'no ladder leads out of the chamber where she could lie by it and a bollard';
+  if (setAgainst(lie.sited, lie.from))
+    return 'the gates do not stand open to her; alone the lock is made ready from the landing before, by hand';
+  const needs = leastTime([lie]) + gatesTake(lie.sited, lie.to) + ON_FOOT_S;
+  return needs > limit
+    ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
+    : null;
+}
+
+/** In, up the ladder with the line, the lock worked step by step, and out again. */
+export function throughAlone(setting: Setting): readonly Draft[] {
+  const who = whoIs(setting);
+  // To lee her stern may be kicked off the wall as she is stopped, to windward she drifts off it: both are tried.
+  return who ? liesAlone(setting).map((lie) => aloneAt(setting, lie, who)) : [];
+}
+
+function aloneAt(setting: Setting, lie: PassageLie, who: string): Draft {
+  const { length, boat } = setting;
+  const { sited, from, going, side, over, lead } = lie;
+  const hands: Hands = { aboard: who, ashore: who, how: 'throw', alone: true };
+  const rope = lineLength(sited.lock, sited.coping, Math.max(3, lead), boat.hull.freeboard);
+  const along = degrees(lie.along);
+  const toWall = side === 'starboard' ? 1 : -1;
+  const aft = boat.points.some(({ name }) => name === 'helm') ? 'helm' : lie.cleat;
+  const tended = (how: 'keep' | 'turn', turns: number, after = 0): OrderDocument => ({
+    do: 'tend',
+    after_s: after,
+    line: CENTRE_LINE,
+    how,
+    turns,
+    winch: false,
+    by: who,
+  });
+  const left = (after = 0) => tended('turn', LEFT_ON_TURNS, after);
+  const back: CueDocument = {
+    is: 'all',
+    of: [
+      { is: 'crew', who, where: 'aboard' },
+      { is: 'line', line: CENTRE_LINE, state: 'off' },
+    ],
+  };
+  const level: CueDocument = {
+    is: 'lock',
+    lock: sited.name,
+    state: going === 'up' ? 'level above' : 'level below',
+  };
+  return {
+    decided: 'behind',
+    dials: passageDials(setting, [lie]),
+    write: ([slow, turned, stop, astern, angle = 0]) =>
+      scoreOf(
+        [
+          ...comesIn(setting, lie, { waits: null, orders: [], slow: slow!, turned: turned! }),
+          stops(setting, lie, stop!, astern!),
+          beat(
+            'up',
+            'neutral; ashore with the line, round the bollard',
+            wayOff(25 + setting.pause),
+            [
+              engine('neutral'),
+              call('out of gear; both hands for the rungs'),
+              {
+                do: 'pass',
+                after_s: 1,
+                line: CENTRE_LINE,
+                to: lie.bollard,
+                how: 'carry',
+                by: who,
+              },
+              left(1),
+            ],
+            'stay aboard, short ahead and astern to hold her',
+          ),
+          beat(
+            'behind',
+            'on two turns; gates shut behind',
+            { is: 'line', line: CENTRE_LINE, state: 'on' },
+            [gatesTo(lie, from, 'shut', hands)],
+            'back aboard, out while the gates are open',
+            UP_WITHIN_S,
+          ),
+          ...making(lie, hands),
+          beat(
+            'tend',
+            going === 'up' ? 'back to the line: kept snug' : 'back to the line: let run',
+            { is: 'after', seconds: 1 },
+            [tended('keep', TURNS[going])],
+            'paddles down, look what holds her',
+          ),
+          beat(
+            'open',
+            'level: on two turns; gates ahead, paddles down',
+            level,
+            [
+              left(),
+              ...opened(lie, hands, lie.wall),
+              ...wound(lie, hands, [...paddlesOf(lie)].reverse(), 0),
+            ],
+            'the gates stay shut, paddles down',
+            OPENED_WITHIN_S,
+          ),
+          beat(
+            'off',
+            'wide open: line off, back aboard',
+            wide(lie),
+            [
+              letGo(CENTRE_LINE, 0, who),
+              { do: 'step', after_s: 0, by: who, to: 'aboard', at: aft },
+            ],
+            'line on again',
+            BACK_WITHIN_S,
+          ),
+          beat(
+            'out',
+            'line home, at the helm: dead slow out',
+            back,
+            [engine('ahead', slow!), steer(compassOf(along - toWall * (over ? angle : 0)))],
+            'neutral, fend off',
+            BACK_WITHIN_S,
+          ),
+          straightOut(lie),
+          clearOfIt(lie),
+        ],
+        { is: 'after', seconds: tenth(Math.max(6, 0.8 * length)) },
+        60,
+        [
+          {
+            name: CENTRE_LINE,
+            from: lie.cleat,
+            length_m: Math.ceil(rope) + 6,
+            rope: 'polyester',
+            strengthLeft: 0.6,
+            doubled: false,
+          },
+        ],
+      ),
+  };
+}
