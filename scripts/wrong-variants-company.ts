@@ -112,7 +112,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   },
   {
     name: 'who steps stands amidships',
-    file: 'src/core/score/crew.ts',
+    file: 'src/core/score/steps.ts',
     find: 'return [point, { ...point, y: -half }, { ...point, y: half }];',
     put: 'return [point];',
   },
@@ -157,5 +157,53 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
     file: 'src/core/checks/beats.ts',
     find: 'after > held + SAME_S',
     put: 'after > held + 60',
+  },
+  {
+    name: 'one steps up a bare wall',
+    file: 'src/core/score/on-foot.ts',
+    find: 'if (up > high) continue;',
+    put: '',
+  },
+  {
+    name: 'the coping stands over the lower water whatever is in the chamber',
+    file: 'src/core/score/on-foot.ts',
+    find: 'sited.coping - chambers[nearest]!.chamber - freeboard',
+    put: 'sited.coping - sited.lock.lower.level - freeboard',
+  },
+  {
+    name: 'a ladder is climbed in no time',
+    file: 'src/core/score/steps.ts',
+    find: 'yield at.now + ON_LADDER_S + footing.climb / CLIMBS_MPS;',
+    put: 'yield at.now + ON_LADDER_S;',
+  },
+  {
+    name: 'the propeller is not looked for once somebody is on a ladder',
+    file: 'src/core/score/steps.ts',
+    find: 'lookForPropeller(at, hand, point, false);',
+    put: '',
+  },
+  {
+    name: 'a tail left lying holds like a hand',
+    file: 'src/core/score/crew.ts',
+    find: 'turns > 0 ? LYING_N * exp(',
+    put: 'turns > 0 ? hand.pull * exp(',
+  },
+  {
+    name: 'going down the sheet goes by the gates alone, not by the cill',
+    file: 'src/core/brief/lock-sheets.ts',
+    find: "(going === 'down' ? cill : gates)",
+    put: '(gates)',
+  },
+  {
+    name: 'a ladder in the bank behind leads out of the chamber',
+    file: 'src/core/brief/lock-sheets.ts',
+    find: '< BY_SIDE_M',
+    put: '< 10 * BY_SIDE_M',
+  },
+  {
+    name: 'a helm left with way on is nothing to tell',
+    file: 'src/core/checks/hands.ts',
+    find: 'return !inGear && trace.groundSpeed[i]! < STILL_MPS;',
+    put: 'return true;',
   },
 ];

@@ -1,6 +1,7 @@
 import { makeLevel, standsAlong } from '../locks';
 import { beatOf, box, inputOf, mirrored } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt } from '../testing/locks';
+import { aboard, riggedWith } from '../testing/rigging';
 import type { RunInput } from '../score';
 import { cautionsFor, readyFor } from './ready';
 import { runTake } from '../score';
@@ -102,7 +103,9 @@ describe('made ready for a lock', () => {
     expect(up).toContain('lock-gates');
     expect(up).not.toContain('lock-cill');
     expect(down).toContain('lock-cill');
-    expect(up).toContain('lock-alone');
+    // Nobody named: hands are where they are wanted.
+    expect(up).not.toContain('lock-alone');
+    expect(items(before(3, riggedWith([], [aboard('Ada', -3, 0)])))).toContain('lock-alone');
     expect(items(before(3, { locks: [] }))).not.toContain('lock-line');
   });
 

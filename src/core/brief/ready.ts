@@ -72,7 +72,8 @@ export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem
   const driven = boat.drives.length > 0;
   const lies = input.goal.is === 'lie';
   const passes = passing(input);
-  const ashore = (input.rigging?.crew.length ?? 0) > 1;
+  const crew = input.rigging?.crew.length ?? 0;
+  const [alone, ashore] = [crew === 1, crew > 1];
   const items: [ReadyItem, boolean][] = [
     ['neutral-first', driven],
     ['cooling-water', driven],
@@ -93,7 +94,7 @@ export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem
     ['lock-cill', passes === 'down'],
     ['lock-gates', passes === 'up'],
     ['lock-sharing', passes !== null && (input.others ?? []).length > 0],
-    ['lock-alone', passes !== null && !ashore],
+    ['lock-alone', passes !== null && alone],
     ['crew', true],
     ['way-out', true],
     ['look-astern', goesAstern(input)],

@@ -348,7 +348,9 @@ export class LineJobs {
     if (doubled || aboard) {
       if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');
     } else if (!(yield* crew.walkAshore(hand, end))) return crew.tellLine(line, 'not let go');
-    if (doubled) yield crew.now + CAST_OFF_S;
+    // Off its turns by whoever has its tail there, a line may pull as it likes; a loop has to be lifted.
+    const tail = crew.tender[line] === hand && !aboard;
+    if (doubled || tail) yield crew.now + CAST_OFF_S;
     else if (!(yield* untilLifted(crew, line, aboard))) return crew.tellLine(line, 'not let go');
     if (!ON.has(this.made(line))) return;
     const { span } = crew.reading(line);

@@ -1,4 +1,4 @@
-import { lineLength } from '@/core/locks';
+import { lineLength, type Making, type Paddle } from '@/core/locks';
 import { STEP_UP_M } from '@/core/score';
 import { degrees } from '../fields';
 import type { CueDocument, OrderDocument } from '../score';
@@ -13,9 +13,16 @@ import {
   stops,
   straightOut,
 } from './passage-course';
-import { gatesTake, leastTime, liesInLock, noPassage, type PassageLie } from './passage-lie';
+import {
+  gatesTake,
+  leastTime,
+  liesInLock,
+  makingWith,
+  noPassage,
+  type PassageLie,
+} from './passage-lie';
 import { TURNS, wide } from './passage-sharing';
-import { gatesTo, making, opened, paddlesOf, wound, type Hands } from './passage-water';
+import { gatesTo, heldIn, opened, paddlesOf, wound, type Hands } from './passage-water';
 import type { Setting } from './setting';
 
 // Through a lock by one person: everything one after the other, and the propeller still whenever the helm is left.
@@ -42,9 +49,24 @@ function wantsLadder({ input, boat }: Setting): boolean {
   );
 }
 
-/** Where she may lie, at either wall. */
-const liesAlone = (setting: Setting): readonly PassageLie[] =>
-  liesInLock(setting, wantsLadder(setting)).map(([lie]) => lie!);
+/** Where she lies: at the wall the wind lays her to, if a ladder is there. */
+const lieAlone = (setting: Setting): PassageLie | null =>
+  liesInLock(setting, wantsLadder(setting))[0]?.[0] ?? null;
+
+/** The water as one person makes it: by the paddles of the side she lies to, so that the line is never out of reach for long. */
+interface Alone {
+  readonly lie: PassageLie;
+  readonly paddles: readonly Paddle[];
+  readonly making: Making;
+}
+
+function byOne(setting: Setting, lie: PassageLie): Alone | null {
+  const all = paddlesOf(lie);
+  const near = all.filter(({ side }) => side === lie.wall);
+  const paddles = near.length > 0 ? near : all;
+  const making = makingWith(setting, lie, paddles);
+  return making && { lie, paddles, making };
+}
 
 /** Why one person does not go through a lock so; null where it may be tried. */
 export function noPassageAlone(setting: Setting): string | null {
@@ -55,11 +77,14 @@ export function noPassageAlone(setting: Setting): string | null {
   if (locks.length > 1) return 'alone through a staircase is composed by hand';
   const none = noPassage(setting);
   if (none) return none;
-  const [lie] = liesAlone(setting);
+  const lie = lieAlone(setting);
   if (!lie) return 'no ladder leads out of the chamber where she could lie by it and a bollard';
   if (setAgainst(lie.sited, lie.from))
     return 'the gates do not stand open to her; alone the lock is made ready from the landing before, by hand';
-  const needs = leastTime([lie]) + gatesTake(lie.sited, lie.to) + ON_FOOT_S;
+  const alone = byOne(setting, lie);
+  if (!alone) return 'with the paddles of one side its water is not made within the hour';
+  const slower = Math.max(0, alone.making.seconds - lie.making.seconds);
+  const needs = leastTime([lie]) + slower + gatesTake(lie.sited, lie.to) + ON_FOOT_S;
   return needs > limit
     ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
     : null;
@@ -68,14 +93,15 @@ export function noPassageAlone(setting: Setting): string | null {
 /** In, up the ladder with the line, the lock worked step by step, and out again. */
 export function throughAlone(setting: Setting): readonly Draft[] {
   const who = whoIs(setting);
-  // To lee her stern may be kicked off the wall as she is stopped, to windward she drifts off it: both are tried.
-  return who ? liesAlone(setting).map((lie) => aloneAt(setting, lie, who)) : [];
+  const lie = lieAlone(setting);
+  const alone = lie && byOne(setting, lie);
+  return who && alone ? [aloneAt(setting, alone, who)] : [];
 }
 
-function aloneAt(setting: Setting, lie: PassageLie, who: string): Draft {
+function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string): Draft {
   const { length, boat } = setting;
   const { sited, from, going, side, over, lead } = lie;
-  const hands: Hands = { aboard: who, ashore: who, how: 'throw', alone: true };
+  const hands: Hands = { aboard: who, ashore: who, how: 'throw' };
   const rope = lineLength(sited.lock, sited.coping, Math.max(3, lead), boat.hull.freeboard);
   const along = degrees(lie.along);
   const toWall = side === 'starboard' ? 1 : -1;
@@ -97,6 +123,7 @@ function aloneAt(setting: Setting, lie: PassageLie, who: string): Draft {
       { is: 'line', line: CENTRE_LINE, state: 'off' },
     ],
   };
+  const part = making.first < 1 ? `${Math.round(100 * making.first)} % of ` : '';
   const level: CueDocument = {
     is: 'lock',
     lock: sited.name,
@@ -137,23 +164,31 @@ function aloneAt(setting: Setting, lie: PassageLie, who: string): Draft {
             'back aboard, out while the gates are open',
             UP_WITHIN_S,
           ),
-          ...making(lie, hands),
           beat(
-            'tend',
-            going === 'up' ? 'back to the line: kept snug' : 'back to the line: let run',
-            { is: 'after', seconds: 1 },
-            [tended('keep', TURNS[going])],
+            'near',
+            `${part}the near paddle, and back to the line`,
+            heldIn(lie),
+            [...wound(lie, hands, paddles, making.first), tended('keep', TURNS[going])],
             'paddles down, look what holds her',
+            OPENED_WITHIN_S,
           ),
+          ...(making.first < 1
+            ? [
+                beat(
+                  'more',
+                  'half the head is gone: all of it, and back to the line',
+                  { is: 'after', seconds: tenth(making.halfAt) },
+                  [left(), ...wound(lie, hands, paddles, 1), tended('keep', TURNS[going])],
+                  'paddles down, look what holds her',
+                  OPENED_WITHIN_S,
+                ),
+              ]
+            : []),
           beat(
             'open',
             'level: on two turns; gates ahead, paddles down',
             level,
-            [
-              left(),
-              ...opened(lie, hands, lie.wall),
-              ...wound(lie, hands, [...paddlesOf(lie)].reverse(), 0),
-            ],
+            [left(), ...opened(lie, hands, lie.wall), ...wound(lie, hands, paddles, 0)],
             'the gates stay shut, paddles down',
             OPENED_WITHIN_S,
           ),

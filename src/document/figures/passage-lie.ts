@@ -12,6 +12,7 @@ import {
   type End,
   type LockedBoat,
   type Making,
+  type Paddle,
   type Side as Hand,
   type SitedLock,
 } from '@/core/locks';
@@ -209,6 +210,17 @@ export function liesInLock(setting: Setting, byLadder = false): (readonly Passag
   return lies
     .filter((each) => each.length === ways.length)
     .sort((a, b) => Number(laid(b)) - Number(laid(a)));
+}
+
+/** How its water is made with some of its paddles only; null where it is not made within the hour. */
+export function makingWith(
+  setting: Setting,
+  { sited, to, going, ahead }: PassageLie,
+  paddles: readonly Paddle[],
+): Making | null {
+  const { lock } = sited;
+  const fromUpper = going === 'up' ? ahead : lock.length - ahead - setting.length;
+  return gentlest({ ...lock, paddles }, to, hullIn(setting, { going }, fromUpper));
 }
 
 /** Time the gates take, s, one leaf after the other. */

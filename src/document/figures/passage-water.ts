@@ -16,8 +16,6 @@ export interface Hands {
   readonly ashore: string | undefined;
   /** A loop is dropped round a bollard where nobody ashore could catch a throw. */
   readonly how: 'throw' | 'drop';
-  /** One and the same does both, and gives nobody a sign. */
-  readonly alone?: boolean;
 }
 
 /** @param steps who steps ashore at the landing before anything else, by name */
@@ -68,8 +66,7 @@ function winding(
   paddles: readonly Paddle[],
   to: number,
 ): BeatDocument {
-  const signs = hands.ashore !== undefined && !hands.alone;
-  const sign: OrderDocument[] = signs ? [{ do: 'signal', after_s: 0 }] : [];
+  const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
   return beat(
     id,
     title,
@@ -80,15 +77,19 @@ function winding(
   );
 }
 
+/** Both ends shut, and going down her stern forward of the cill: only then is a paddle wound. */
+export function heldIn({ sited, forward, to }: PassageLie): CueDocument {
+  const closed: SimpleCue = { is: 'lock', lock: sited.name, state: 'shut' };
+  return forward === null
+    ? closed
+    : { is: 'all', of: [closed, near('bow', `${sited.name}, ${to} gates`, forward)] };
+}
+
 /** How the water is made: a keeper winds all at once; one of the crew the near paddle, then the far one. */
 export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
-  const { making: pace, sited } = lie;
+  const { making: pace } = lie;
   const paddles = paddlesOf(lie);
-  const closed: SimpleCue = { is: 'lock', lock: sited.name, state: 'shut' };
-  const shut: CueDocument =
-    lie.forward === null
-      ? closed
-      : { is: 'all', of: [closed, near('bow', `${sited.name}, ${lie.to} gates`, lie.forward)] };
+  const shut = heldIn(lie);
   const share = pace.first;
   const part = share < 1 ? `${Math.round(100 * share)} % of ` : '';
   const after = (seconds: number): CueDocument => ({ is: 'after', seconds: tenth(seconds) });

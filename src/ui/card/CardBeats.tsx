@@ -18,7 +18,7 @@ export function CardBeats({ file, take }: { file: ManoeuvreFile; take: Take | nu
           return (
             <li
               key={beat.id}
-              className="grid break-inside-avoid grid-cols-[1.7em_minmax(0,1fr)_auto] gap-x-2 border-t border-hairline py-1.5 first:border-t-0"
+              className="grid break-inside-avoid grid-cols-[2em_minmax(0,1fr)_auto] gap-x-2 border-t border-hairline py-1.5 first:border-t-0"
             >
               <span
                 className="figures text-[1.35em] font-extrabold leading-none text-plan"

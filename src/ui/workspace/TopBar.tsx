@@ -66,7 +66,7 @@ function PhaseTabs() {
           type="button"
           aria-current={phase === name ? 'page' : undefined}
           onClick={() => setPhase(name)}
-          className={`h-full border-b-4 px-2.5 pt-1 hover:text-plan focus-visible:-outline-offset-2 ${
+          className={`h-full whitespace-nowrap border-b-4 px-2.5 pt-1 max-md:px-1.5 hover:text-plan focus-visible:-outline-offset-2 ${
             phase === name ? 'border-plan font-semibold' : 'border-transparent text-quiet'
           }`}
         >
