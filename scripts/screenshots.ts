@@ -77,6 +77,17 @@ async function passage(page: WorkspacePage, keep: Keep): Promise<void> {
   await page.press("//nav[@aria-label='Phases']//button[.='Brief']");
   await page.until('the lock ahead', () => page.text('[data-testid=lock-ahead]'), Boolean);
   await keep('passage-brief');
+  await page.press("//nav[@aria-label='Phases']//button[.='Card']");
+  await page.until(
+    'the sheets',
+    () => page.text('[data-testid=card]'),
+    (t) => t.includes('In the lock, going down'),
+  );
+  await driver.executeScript(
+    `document.activeElement.blur();
+     document.querySelector('section[aria-label="In the lock, going down"]').scrollIntoView({ block: 'center' })`,
+  );
+  await keep('card');
   await page.rehearse('nell-up-cobnut-lock');
   await press(' ');
   await press('.');
@@ -148,16 +159,6 @@ async function main(): Promise<void> {
     );
     await keep('instruments');
     await passage(page, keep);
-
-    await page.open('rafted-up-to-wicket');
-    await page.settled();
-    const rafted = await page.find('[aria-label="Playhead"]');
-    for (let i = 0; i < 13; i++) await rafted.sendKeys(Key.PAGE_DOWN);
-    await driver.executeScript(
-      `document.activeElement.blur();
-       document.querySelector('section[aria-label="Other boats"]').scrollIntoView({ block: 'center' })`,
-    );
-    await keep('raft');
 
     await page.open('sprung-off-the-pontoon');
     await page.settled();

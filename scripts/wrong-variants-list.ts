@@ -301,10 +301,10 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'const slack = tension < 1e99',
   ),
   core(
-    'score/crew.ts',
+    'score/steps.ts',
     'boarding with a propeller turning',
-    'if (before || this.propellerNear(point)) {',
-    'if (before && !before) {',
+    'if (!before && !propellerNear(at, point)) return;',
+    'return;',
   ),
   core('control/allocate.ts', 'bounds not kept', 'if (over > excess) {', 'if (over > 1e99) {'),
   core(

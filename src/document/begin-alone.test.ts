@@ -21,7 +21,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
 }
 
 /** Numbers that take her through. */
-const FITTED = { up: [0, 13.9, 8.1, 0.45, 7.5], down: [0.05, 16.3, 8.1, 0.3, 3] } as const;
+const FITTED = { up: [0, 15, 8.5, 0.25, 5], down: [0.05, 16.3, 8.1, 0.3, 3] } as const;
 
 function written(file: ManoeuvreFile, going: 'up' | 'down') {
   const drafts = draftsOf(file, 'alone-through-the-lock');
@@ -69,6 +69,10 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
 
   it('has the line on two turns before a gate moves, and winds the paddles of her own side only', () => {
     expect(once('line', 'on a turn')).toBeLessThan(once('lock', 'gates shut'));
+    // Slack she would surge on to a gate.
+    expect(once('line', 'hauled')).toBeGreaterThan(timesOf(take, 'lock', 'gates shut').at(-1)!);
+    expect(once('line', 'hauled')).toBeLessThan(once('lock', 'paddle up'));
+    expect(take.touches.filter(({ grade }) => grade !== 'soft')).toEqual([]);
     expect(once('lock', 'gates shut')).toBeLessThan(once('lock', 'paddle up'));
     const wound = new Set(
       score.beats.flatMap(({ orders }) =>

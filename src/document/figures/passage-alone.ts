@@ -106,7 +106,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
   const along = degrees(lie.along);
   const toWall = side === 'starboard' ? 1 : -1;
   const aft = boat.points.some(({ name }) => name === 'helm') ? 'helm' : lie.cleat;
-  const tended = (how: 'keep' | 'turn', turns: number, after = 0): OrderDocument => ({
+  const tended = (how: 'keep' | 'turn' | 'haul', turns: number, after = 0): OrderDocument => ({
     do: 'tend',
     after_s: after,
     line: CENTRE_LINE,
@@ -158,9 +158,10 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
           ),
           beat(
             'behind',
-            'on two turns; gates shut behind',
+            'gates shut behind; hauled taut, on two turns',
             { is: 'line', line: CENTRE_LINE, state: 'on' },
-            [gatesTo(lie, from, 'shut', hands)],
+            // Slack she would surge on to the gates as soon as the water comes.
+            [gatesTo(lie, from, 'shut', hands), tended('haul', LEFT_ON_TURNS), left()],
             'back aboard, out while the gates are open',
             UP_WITHIN_S,
           ),
