@@ -40,7 +40,7 @@ export interface Stepping {
   readonly places: readonly StepFrom[];
 }
 
-const STEPS = new Set(['ashore', 'aboard', 'could not step', 'too high to step']);
+const STEPS = new Set(['on a ladder', 'ashore', 'aboard', 'could not step', 'too high to step']);
 /** Gaps that differ by less are the same to whoever steps, m. */
 const ALIKE_M = 0.1;
 

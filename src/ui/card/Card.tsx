@@ -81,9 +81,38 @@ export function Card({
         </header>
         <p className="py-1.5">{weatherText(conditions, units)}</p>
         <Verdict state={state} survey={survey} />
-        <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-10 pt-2 max-md:block print:grid print:gap-x-6">
+        <div
+          aria-busy={busy}
+          className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-10 pt-2 max-md:block print:grid print:gap-x-6"
+        >
           <div>
             <CardBeats file={file} take={take} />
+            {brief?.sheets.map(({ sheet, items }) => (
+              <CardList
+                key={sheet}
+                name={SHEET_WORDS[sheet]}
+                items={items.map((item) => ({
+                  tick: item.check,
+                  text: checkText(item, units),
+                  hurts: item.hurts,
+                }))}
+              />
+            ))}
+          </div>
+          <div>
+            {brief?.locks.map((ahead) => (
+              <CardLock key={ahead.lock} ahead={ahead} />
+            ))}
+            {brief && (
+              <CardList
+                name="Make ready"
+                items={brief.ready.map((item) => ({
+                  tick: item,
+                  text: READY_WORDS[item],
+                  hurts: false,
+                }))}
+              />
+            )}
             <Part name="What pushes her">
               <ul>
                 {pushes.map(({ key, text }) => (
@@ -106,32 +135,6 @@ export function Card({
                 </li>
               </ul>
             </Part>
-          </div>
-          <div aria-busy={busy}>
-            {brief?.locks.map((ahead) => (
-              <CardLock key={ahead.lock} ahead={ahead} />
-            ))}
-            {brief && (
-              <CardList
-                name="Make ready"
-                items={brief.ready.map((item) => ({
-                  tick: item,
-                  text: READY_WORDS[item],
-                  hurts: false,
-                }))}
-              />
-            )}
-            {brief?.sheets.map(({ sheet, items }) => (
-              <CardList
-                key={sheet}
-                name={SHEET_WORDS[sheet]}
-                items={items.map((item) => ({
-                  tick: item.check,
-                  text: checkText(item, units),
-                  hurts: item.hurts,
-                }))}
-              />
-            ))}
             {busy && (
               <p role="status" className="rule-t py-1 text-[0.8em] text-quiet">
                 Working it out …

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { STEP_UP_M } from '@/core/score';
 import { check, placeSchema, type Feature, type Place } from '@/document';
 import { Choice } from '../parts/Choice';
 import { AreaFields, TransitFields } from './AreaFields';
@@ -11,6 +12,8 @@ import { kindWords } from './finish';
 import type { Thing } from './hit';
 import { LengthBox } from '../parts/LengthBox';
 import { NumberBox } from '../parts/NumberBox';
+import { useUnits } from '../state/preferences';
+import { distance } from '../words/units';
 import { usePlace, usePlaceStore, type FleetOutline } from './store';
 import { holds } from '../words/holds';
 
@@ -135,6 +138,7 @@ function FeatureFields({
   place: Place;
   change: (part: Partial<Feature>) => void;
 }) {
+  const units = useUnits();
   if ('outline_m' in feature)
     return (
       <div className="flex flex-col gap-1">
@@ -196,6 +200,12 @@ function FeatureFields({
           most={20}
           onChange={(height_m) => change({ height_m })}
         />
+      )}
+      {feature.kind === 'ladder' && (
+        <p className="w-full text-[13px] text-quiet">
+          From the top of a face to below the water. What stands more than{' '}
+          {distance(STEP_UP_M, units)} over a deck is climbed by one, within a step of her side.
+        </p>
       )}
       {feature.kind === 'sounding' && (
         <LengthBox

@@ -115,7 +115,9 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
     hurts
       ? `no ladder leads out of the chamber, and the coping stands ${distance(figure ?? 0, units)} over her deck: do not go alone`
       : `stopped by a ladder: the coping stands ${distance(Math.max(0, figure ?? 0), units)} over her deck at the lowest`,
-    hurts ? 'nobody climbs a bare wall' : 'climbed with the line in hand, both hands for the rungs',
+    hurts
+      ? 'nobody climbs a bare wall'
+      : 'climbed with the line over a shoulder, both hands for the rungs',
   ],
   'alone-paddle': () => [
     'one paddle at a time, and back to the line after each',
