@@ -43,3 +43,13 @@ it('a tempting way hangs her on the cill: outcome, event and the alert over the 
   expect(alert).toContain('fill again');
   expect(await violations(app.driver)).toEqual([]);
 }, 120_000);
+
+it('alone at the helm she is offered to step, and to take the line along', async () => {
+  await app.driver.get(`${app.server.address}/m/nell-alone-up-cobnut-lock?do=rehearse`);
+  const people = () => app.page.text('[role=group][aria-label=People]');
+  expect(await app.page.until('people', people, (t) => t.includes('Joss'))).toMatch(
+    /aboard\s+Step ashore, to \S+/,
+  );
+  expect(await app.page.text('[role=group][aria-label="centre line"]')).toContain('Take it ashore');
+  expect(await violations(app.driver)).toEqual([]);
+}, 60_000);

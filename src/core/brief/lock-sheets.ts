@@ -90,32 +90,18 @@ function through(
   const fits = ahead.map(({ figures }) => figures.fit);
   const room = least(fits.map(({ gates, cill }) => (going === 'down' ? cill : gates)));
   const seconds = pace?.seconds ?? null;
-  const list: [LockItem, boolean][] =
-    going === 'up'
-      ? [
-          [item('up-room', room, { hurts: room < 0 }), true],
-          [item('up-line', rope), true],
-          [item('up-shut'), true],
-          [item('up-sign'), ashore],
-          [item('up-pace', null, { pace }), pace !== null],
-          [item('up-bow'), true],
-          [item('up-level', seconds), true],
-          [item('up-out'), true],
-          [item('up-behind'), true],
-          [item('up-aboard'), ashore],
-        ]
-      : [
-          [item('down-cill', room, { hurts: room < 0 }), true],
-          [item('down-line', rope), true],
-          [item('down-shut'), true],
-          [item('down-sign'), ashore],
-          [item('down-pace', null, { pace }), pace !== null],
-          [item('down-stern'), true],
-          [item('down-level', seconds), true],
-          [item('down-out'), true],
-          [item('down-behind'), true],
-          [item('down-aboard'), ashore],
-        ];
+  const list: [LockItem, boolean][] = [
+    [item(going === 'up' ? 'up-room' : 'down-cill', room, { hurts: room < 0 }), true],
+    [item(`${going}-line`, rope), true],
+    [item(`${going}-shut`), true],
+    [item(`${going}-sign`), ashore],
+    [item(`${going}-pace`, null, { pace }), pace !== null],
+    [item(going === 'up' ? 'up-bow' : 'down-stern'), true],
+    [item(`${going}-level`, seconds), true],
+    [item(`${going}-out`), true],
+    [item(`${going}-behind`), true],
+    [item(`${going}-aboard`), ashore],
+  ];
   return list.flatMap(([one, wanted]) => (wanted ? [one] : []));
 }
 

@@ -4,17 +4,16 @@ import type { TendHow } from '@/core/score';
 import type { OrderDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { Choice } from '../parts/Choice';
+import { CALL } from './call-style';
 import { isForHands } from './for-crew';
 import { LockCalls } from './LockCalls';
+import { PeopleCalls } from './PeopleCalls';
 import { useHelmPreferences } from './preferences';
 import { useCrewByScore } from './use-crew-by-score';
 import { useNames } from '../score/use-names';
 import { useWorkspace } from '../state/context';
 import { handsText } from '../words/lines';
 import { useLive, useLiveState } from './use-live';
-
-const CALL =
-  'min-h-9 border border-ink px-2 text-left text-[13px] hover:border-plan hover:text-plan disabled:opacity-50';
 
 /** Orders to the hands: those the score has next, and for every line what can be done with it as it is. */
 export function Hands() {
@@ -39,6 +38,7 @@ export function Hands() {
         </label>
       )}
       <FromScore />
+      <PeopleCalls />
       <LockCalls />
       {lines.map((line, index) =>
         line.of === undefined ? <LineCalls key={line.name} index={index} /> : null,
@@ -143,6 +143,9 @@ function LineCalls({ index }: { index: number }) {
               : to !== '' && [
                   call('Drop over', { do: 'pass', ...base, to, how: 'drop' }),
                   call('Throw', { do: 'pass', ...base, to, how: 'throw' }),
+                  ...(crew.length > 0 && !line.doubled
+                    ? [call('Take it ashore', { do: 'pass', ...base, to, how: 'carry' })]
+                    : []),
                 ])}
         {on && (
           <>

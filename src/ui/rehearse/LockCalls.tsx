@@ -4,10 +4,9 @@ import type { OrderDocument } from '@/document';
 import { Choice } from '../parts/Choice';
 import { ANYBODY } from '../score/order-rows';
 import { useNames } from '../score/use-names';
+import { CALL } from './call-style';
 import { useLive } from './use-live';
 
-const CALL =
-  'min-h-9 border border-ink px-2 text-left text-[13px] hover:border-plan hover:text-plan disabled:opacity-50';
 const UP = [
   [0, 'down'],
   [0.5, 'half'],

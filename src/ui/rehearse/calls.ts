@@ -33,6 +33,8 @@ const LINES_TOLD: ReadonlySet<string> = new Set([
   'not let go',
 ]);
 
+const STEPS_TOLD: ReadonlySet<string> = new Set(['on a ladder', 'ashore', 'aboard']);
+
 /** The smallest distance of the list she has come under, or null. */
 function under(metres: number): number | null {
   return CALLED_M.findLast((one) => metres <= one) ?? null;
@@ -73,8 +75,7 @@ export function callsBetween(
       const name = crew[event.who]?.name ?? 'somebody';
       const trouble = crewTrouble(event, name);
       if (trouble) calls.push(call(trouble, true));
-      else if (event.what === 'ashore' || event.what === 'aboard')
-        calls.push(call(`${name} ${event.what}`));
+      else if (STEPS_TOLD.has(event.what)) calls.push(call(`${name} ${event.what}`));
     }
   }
   for (const touch of now.touches)
