@@ -6,7 +6,7 @@ import { beatOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
 import { runTake, type Person, type RunInput } from '.';
-import { footings, footway } from './on-foot';
+import { footings, footway, standsOver } from './on-foot';
 import { WALKS_ASHORE_MPS } from './rigging';
 
 const NEVER = { is: 'after', seconds: 110 } as const;
@@ -157,5 +157,18 @@ describe('on foot beside a lock', () => {
     expect(footway(world, state, from, to)).toBeCloseTo(14 + 8 + 14, 9);
     state.locks[1]!.leaves.fill(1);
     expect(footway(world, state, from, to)).toBeNull();
+  });
+
+  it('how high one stands is the coping over the chamber beside it, and a thing’s own height away from it', () => {
+    const locks = [lockAt()];
+    const over = (x: number, y: number, height = 1.4) =>
+      standsOver(1, locks, [{ chamber: 0.5 }], { height }, { x, y });
+    expect(over(3, -8)).toBeCloseTo(3 - 0.5 - 1, 9);
+    // A quay abreast of it, another below; above it heights are told over the lower water.
+    expect(over(40, -8)).toBeCloseTo(0.4, 9);
+    expect(over(3, -30)).toBeCloseTo(0.4, 9);
+    expect(over(3, 8)).toBe(0);
+    expect(over(3, -30, Infinity)).toBe(0);
+    expect(standsOver(1, [], [], { height: 2.5 }, { x: 0, y: 0 })).toBeCloseTo(1.5, 9);
   });
 });

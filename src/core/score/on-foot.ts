@@ -71,9 +71,11 @@ export function standsOver(
   const nearest = nearestLock(locks, at);
   const sited = locks[nearest];
   if (sited) {
-    const { s } = spotAt(sited, at);
+    const { s, t } = spotAt(sited, at);
     if (s < 0) return 0;
-    if (s <= sited.lock.length) return sited.coping - chambers[nearest]!.chamber - freeboard;
+    const beside = Math.abs(t) < sited.lock.width / 2 + STANDS_ON_M;
+    if (s <= sited.lock.length && beside)
+      return sited.coping - chambers[nearest]!.chamber - freeboard;
   }
   return height === Infinity ? 0 : height - freeboard;
 }
