@@ -31,6 +31,8 @@ const of = (sheets: readonly Sheet[], sheet: Sheet['sheet']) =>
 const checks = (sheets: readonly Sheet[]) =>
   sheets.map(({ sheet, items }) => [sheet, items.map(({ check }) => check)]);
 const HELM = aboard('Ada', -3, 0);
+/** In the chamber, bow down: nothing is tried at its gates, which takes long. */
+const IN_IT = { start: { x: 0, y: -8, heading: Math.PI, speed: 0 } };
 
 describe('sheets for a lock', () => {
   it('are of the way she goes, with the figures of that way, and signs only where somebody is ashore', () => {
@@ -53,14 +55,14 @@ describe('sheets for a lock', () => {
 
   it('going down too long to lie clear of the cill is marked as what hurts', () => {
     const locks = [lockAt({ length: 12.5 }, 'upper', 'open')];
-    const items = of(before('down', [], { locks }).sheets, 'going down');
+    const items = of(before('down', [], { ...IN_IT, locks }).sheets, 'going down');
     expect(items[0]!.figure).toBeLessThan(0);
     expect(items[0]!.hurts).toBe(true);
   });
 
   it('alone asks for a ladder in the chamber where one cannot step, and for nothing where one can', () => {
     const ladderOf = (rest: Partial<RunInput>) =>
-      of(before('down', [HELM], rest).sheets, 'alone').find(
+      of(before('down', [HELM], { ...IN_IT, ...rest }).sheets, 'alone').find(
         ({ check }) => check === 'alone-ladder',
       )!;
     const climb = 3 - sloop().hull.freeboard;
@@ -79,7 +81,7 @@ describe('sheets for a lock', () => {
       beatOf({ is: 'start' }, [{ after: 0, order: windTo(2, 1, by) }]),
     ];
     const listOf = (by: number | null) => {
-      const { input, ahead } = before('down', [HELM]);
+      const { input, ahead } = before('down', [HELM], IN_IT);
       const scored = { ...input, score: { ...input.score, beats: orders(by) } };
       return of(lockSheets(scored, ahead), 'alone').map(({ check }) => check);
     };
