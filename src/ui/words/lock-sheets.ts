@@ -126,8 +126,8 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
   'alone-time': ({ figure }) => [
     figure === null
       ? 'by one person it is not done'
-      : `time for it: about ${clock(figure)} by one ashore, and your own climbs`,
-    'hurry is what goes wrong alone',
+      : `time for it: longer than the ${clock(figure)} one ashore takes with a helm aboard`,
+    'the climbs come to it, and one paddle at a time; hurry is what goes wrong alone',
   ],
   'sharing-fit': ({ figure, name, hurts }, units) => [
     hurts
