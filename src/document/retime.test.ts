@@ -23,9 +23,17 @@ const withCue = (file: ManoeuvreFile, beat: number, cue: CueDocument): Manoeuvre
 };
 
 const cueOf = ({ score }: ManoeuvreFile, beat: number) => (score.beats[beat] ?? score.end).cue;
+/** When a beat comes; the score is cut short there, as what comes after it tells nothing. */
 const timeOf = (file: ManoeuvreFile, beat: number) => {
-  const take = runTake(inputOf(file));
-  return beat === file.score.beats.length ? take.duration : take.beats[beat]?.time;
+  const { beats, end } = file.score;
+  const within_s = beats[beat]?.within_s ?? end.within_s;
+  const score = {
+    ...file.score,
+    beats: beats.slice(0, beat),
+    end: { cue: cueOf(file, beat), within_s },
+  };
+  const take = runTake(inputOf({ ...file, score }));
+  return take.outcome === 'cue never came' ? undefined : take.duration;
 };
 
 /** A boat held back, sampled each second for ten: a figure that falls by one a second, and one that stands. */
