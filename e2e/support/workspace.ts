@@ -38,7 +38,12 @@ export class WorkspacePage {
   }
 
   /** Waits until something read from the page satisfies a condition; gives it back. */
-  async until<T>(what: string, read: () => Promise<T>, good: (value: T) => boolean): Promise<T> {
+  async until<T>(
+    what: string,
+    read: () => Promise<T>,
+    good: (value: T) => boolean,
+    within = WAIT_MS,
+  ): Promise<T> {
     let last: T | undefined;
     await this.driver.wait(
       async () => {
@@ -49,7 +54,7 @@ export class WorkspacePage {
         }
         return good(last);
       },
-      WAIT_MS,
+      within,
       what,
     );
     return last as T;
