@@ -24,11 +24,13 @@ export function TopBar({ save }: { save: SaveState }) {
         Yawtrope
       </Link>
       <h1 className="truncate text-[15px] font-semibold max-md:flex-1">{title}</h1>
-      <p className="hidden truncate text-quiet min-[1400px]:block">
+      <p className="hidden truncate text-quiet lg:block">
         <Link href={`/boats/${boat.id}`} className="hover:text-plan hover:underline">
           {boat.name}
         </Link>
-        , {boat.kind} · {place.name}
+        <span className="hidden min-[1400px]:inline">
+          , {boat.kind} · {place.name}
+        </span>
       </p>
       <PhaseTabs />
       <Saved save={save} />
