@@ -120,8 +120,8 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
   core(
     'score/lock-watch.ts',
     'a line made fast is safe',
-    "this.crew.tellLine(i, 'hangs her');\n        this.crew.inDanger = true;",
-    "this.crew.tellLine(i, 'hangs her');",
+    "this.crew.tellLine(i, 'fast too long');\n        this.crew.inDanger = true;",
+    "this.crew.tellLine(i, 'fast too long');",
   ),
   core(
     'brief/through-gates.ts',

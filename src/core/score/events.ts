@@ -22,7 +22,9 @@ export type LineEvent =
   | 'anchor up'
   | 'drags'
   | 'in the propeller'
-  /** Made fast in a chamber that falls: it loads up, and she hangs on it. */
+  /** Made fast in a chamber that begins to fall; and still fast once it has fallen. It loads up, and she hangs on it. */
+  | 'fast as it falls'
+  | 'fast too long'
   | 'loads up'
   | 'hangs her';
 

@@ -18,7 +18,10 @@ import type { Crew } from './crew';
 import type { LockEvent, TakeEvent } from './events';
 import { LockGrip, type Grip, type Gripped } from './lock-grip';
 
-/** A fast line that has come to lead so much steeper, m, and pulls by this share of what parts it, is loading up. Judgement. */
+/**
+ * A fast line that has come to lead so much steeper, m, was not tied off briefly, but left fast as the chamber fell; where it
+ * pulls by this share of what parts it as well, it is loading up. Judgement.
+ */
 const STEEPER_M = 0.15;
 const LOADS_SHARE = 0.05;
 /** She hangs on it from this share, or this share of her weight on. */
@@ -77,7 +80,7 @@ export class LockWatch {
         this.hung = true;
         if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
       }
-      this.lookAtLines(state);
+      this.lookAtLines(state, falls);
       // Over the cill it is the cill that gets her, and is told of, before any beam of the gates over it does.
       const kinds = over && falls ? CILL_FIRST : ALL;
       const { lip } = sited;
@@ -140,21 +143,27 @@ export class LockWatch {
     return false;
   }
 
-  /** A line made fast in a chamber that falls takes her weight: it warns, and she hangs or it parts. */
-  private lookAtLines(state: SimState): void {
+  /**
+   * A line made fast in a chamber that falls: told as it begins to, and nobody is safe once it has fallen, however slack the line
+   * was left; it takes her weight in the end, and she hangs or it parts.
+   */
+  private lookAtLines(state: SimState, falls: boolean): void {
     const { lines } = this.crew.rigging;
     for (let i = 0; i < lines.length; i++) {
-      const made = lineColumn(state, this.world, i, LINE.MADE);
-      if (made === MADE.PARTED && this.riseWhenFast.has(i) && this.told.has(`loads ${i}`))
-        this.crew.inDanger = true;
-      if (made !== MADE.FAST || lineColumn(state, this.world, i, LINE.ON) !== 0) {
+      const fast = lineColumn(state, this.world, i, LINE.MADE) === MADE.FAST;
+      if (!fast || lineColumn(state, this.world, i, LINE.ON) !== 0) {
         this.riseWhenFast.delete(i);
         continue;
       }
       const rise = lineColumn(state, this.world, i, LINE.RISE);
       const from = this.riseWhenFast.get(i) ?? rise;
       this.riseWhenFast.set(i, Math.min(from, rise));
+      if (falls && this.first(`fast ${i}`)) this.crew.tellLine(i, 'fast as it falls');
       if (rise < from + STEEPER_M) continue;
+      if (this.first(`too long ${i}`)) {
+        this.crew.tellLine(i, 'fast too long');
+        this.crew.inDanger = true;
+      }
       const { tension } = lineNow(state, this.world, i);
       const { breaks } = lineLimits(this.world, i);
       const weight = weightOf(this.world.craft.spec.hull.mass);
@@ -166,10 +175,8 @@ export class LockWatch {
       if (
         tension > Math.min(HANGS_SHARE * breaks, HANGS_WEIGHT * weight) &&
         this.first(`hangs ${i}`)
-      ) {
+      )
         this.crew.tellLine(i, 'hangs her');
-        this.crew.inDanger = true;
-      }
     }
   }
 

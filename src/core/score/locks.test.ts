@@ -120,9 +120,20 @@ describe('a line in a falling chamber', () => {
     turns,
     winch: false,
   });
-  const down = (how: 'keep' | 'fast', breaks?: number) =>
+  const down = (
+    how: 'keep' | 'fast',
+    breaks?: number,
+    then: HandsOrder[] = [],
+    length: number | null = null,
+  ) =>
     runTake({
-      ...inLock([at(0, pass), hands(tended(how), 8), at(16, windTo(2, 1)), at(16, windTo(3, 1))]),
+      ...inLock([
+        at(0, { ...pass, length }),
+        hands(tended(how), 8),
+        at(16, windTo(2, 1)),
+        at(16, windTo(3, 1)),
+        ...then.map((order) => hands(order, 20)),
+      ]),
       locks: [lockAt({}, 'upper')],
       start: { x: -1.2, y: -8, heading: Math.PI, speed: 0 },
       ...riggedWith([{ x: 0, y: 1.6, ...(breaks ? { spec: { breaks } } : {}) }]),
@@ -144,8 +155,19 @@ describe('a line in a falling chamber', () => {
     const what = lines(take);
     expect(what).toContain('loads up');
     expect(what.includes('hangs her') || what.includes('parted')).toBe(true);
-    const [first] = what.filter((one) => one === 'loads up' || one === 'hangs her');
-    expect(first).toBe('loads up');
+    const [told, first] = what.filter((one) => /fast as|loads|hangs/.test(one));
+    expect([told, first]).toEqual(['fast as it falls', 'loads up']);
+  });
+
+  it('made fast with slack enough for all of the fall it is no safer, tied off briefly it may be', () => {
+    const slack = down('fast', undefined, [], 14);
+    expect(lines(slack)).not.toContain('loads up');
+    expect(lines(slack)).toContain('fast too long');
+    expect(slack.outcome).toBe('unsafe');
+    const briefly = down('fast', undefined, [tended('keep')]);
+    expect(lines(briefly)).toContain('fast as it falls');
+    expect(lines(briefly)).not.toContain('fast too long');
+    expect(briefly.outcome).not.toBe('unsafe');
   });
 
   it('a line that cannot part hangs her, and that is no safer', () => {

@@ -2,6 +2,7 @@
 import { type ReactNode } from 'react';
 import type { Brief, ReadyItem } from '@/core/brief';
 import { useTicks } from '../hooks/use-ticks';
+import { TickItem } from '../parts/TickItem';
 import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
@@ -84,25 +85,15 @@ function Ready({ items }: { items: readonly ReadyItem[] }) {
         {told}
       </p>
       <ul>
-        {items.map((item) => {
-          const [what, why] = READY_WORDS[item];
-          return (
-            <li key={item} className="rule-t">
-              <label className="flex min-h-8 cursor-pointer items-start gap-2 py-1">
-                <input
-                  type="checkbox"
-                  className="mt-0.5 size-4 shrink-0 accent-plan"
-                  checked={is(item)}
-                  onChange={(event) => put(item, event.target.checked)}
-                />
-                <span>
-                  {what}
-                  {why && <span className="block text-[12.5px] text-quiet">{why}</span>}
-                </span>
-              </label>
-            </li>
-          );
-        })}
+        {items.map((item) => (
+          <TickItem
+            key={item}
+            size="panel"
+            text={READY_WORDS[item]}
+            checked={is(item)}
+            onChange={(on) => put(item, on)}
+          />
+        ))}
       </ul>
     </>
   );

@@ -1,6 +1,7 @@
 'use client';
 import type { Ticked } from '@/document';
 import { useTicks } from '../hooks/use-ticks';
+import { TickItem } from '../parts/TickItem';
 import type { CheckText } from '../words/lock-sheets';
 
 /** A list ticked off with wet fingers; kept with the manoeuvre, undone like any other edit. */
@@ -26,22 +27,15 @@ export function CardList({
         )}
       </h3>
       <ul>
-        {items.map(({ tick, text: [what, why], hurts }) => (
-          <li key={tick} className="rule-t break-inside-avoid">
-            <label className="flex min-h-12 cursor-pointer items-start gap-3 py-1.5 print:min-h-0 print:py-0.5">
-              <input
-                type="checkbox"
-                className="mt-[0.15em] size-[1.15em] min-h-0 shrink-0 accent-plan"
-                checked={is(tick)}
-                onChange={(event) => put(tick, event.target.checked)}
-              />
-              <span className={hurts ? 'font-semibold text-hurt' : ''}>
-                {hurts ? '▲ ' : ''}
-                {what}
-                {why && <span className="block text-[0.78em] font-normal text-quiet">{why}</span>}
-              </span>
-            </label>
-          </li>
+        {items.map(({ tick, text, hurts }) => (
+          <TickItem
+            key={tick}
+            size="card"
+            text={text}
+            hurts={hurts}
+            checked={is(tick)}
+            onChange={(on) => put(tick, on)}
+          />
         ))}
       </ul>
     </section>

@@ -6,6 +6,7 @@ import { ANYBODY } from '../score/order-rows';
 import { useNames } from '../score/use-names';
 import { CALL } from './call-style';
 import { useLive } from './use-live';
+import { worksLock } from './works-lock';
 
 const UP = [
   [0, 'down'],
@@ -31,7 +32,7 @@ function OneLock({
   crew: readonly string[];
 }) {
   const live = useLive();
-  const [who, setWho] = useState(crew[1] ?? ANYBODY);
+  const [who, setWho] = useState(() => worksLock(live.file.score, name) ?? ANYBODY);
   const by = who === ANYBODY ? {} : { by: who };
   const call = (text: string, label: string, order: OrderDocument) => (
     <button

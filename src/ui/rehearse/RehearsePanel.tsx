@@ -164,7 +164,7 @@ function Calls() {
             key={`${time}-${text}-${i}`}
             className={`flex gap-3 ${urgent ? 'font-semibold text-hurt' : ''}`}
           >
-            <span className="figures w-9 text-quiet">{clock(time)}</span>
+            <span className="figures w-9 shrink-0 text-quiet">{clock(time)}</span>
             {text}
           </li>
         ))}

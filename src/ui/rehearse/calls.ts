@@ -19,6 +19,8 @@ const SEEN_M = 15;
 const LINES_TOLD: ReadonlySet<string> = new Set([
   'on',
   'fast',
+  'fast as it falls',
+  'fast too long',
   'loads up',
   'hangs her',
   'missed',
@@ -59,6 +61,8 @@ export function callsBetween(
         'parted',
         'in the propeller',
         'drags',
+        'fast as it falls',
+        'fast too long',
         'loads up',
         'hangs her',
       ].includes(event.what);

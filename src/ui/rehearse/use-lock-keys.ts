@@ -3,6 +3,7 @@ import { useRef } from 'react';
 import { locksOfPlace, type OrderDocument } from '@/document';
 import { paddleOf, type HelmAction } from './keys';
 import { useLive } from './use-live';
+import { worksLock } from './works-lock';
 
 const NEXT_UP = [0.5, 1, 0] as const;
 
@@ -16,9 +17,8 @@ export function useLockKeys(): (action: HelmAction) => void {
     const lock = locks[0]?.lock;
     if (lock === undefined) return;
     const paddles = locksOfPlace(place).find(({ name }) => name === lock)?.working.paddles ?? [];
-    // Whoever is ashore at the start; else the keeper.
-    const ashore = score.crew.find(({ at }) => 'ashore' in at);
-    const base = { after_s: 0, lock, ...(ashore ? { by: ashore.name } : {}) } as const;
+    const who = worksLock(score, lock);
+    const base = { after_s: 0, lock, ...(who === null ? {} : { by: who }) } as const;
     const turn = (key: string, of: number) => {
       const now = told.current.get(key) ?? 0;
       told.current.set(key, (now + 1) % of);

@@ -76,7 +76,7 @@ export function HandsFields({
         <RowChoice name={`${at}.winch`} label="With" options={HAND_OR_WINCH} />
       )}
       {kind === 'tend' && (row.tend === 'turn' || row.tend === 'keep') && (
-        <RowNumber name={`${at}.turns`} label="Turns" unit="turns" width={42} />
+        <RowNumber name={`${at}.turns`} label="Turns" unit="turns" width={52} />
       )}
       {kind === 'anchor' && (
         <RowChoice name={`${at}.anchor`} label="What with it" options={DROP_OR_WEIGH} />

@@ -229,7 +229,7 @@ export function faultEvidence(
     case 'line fast in a lock': {
       const { line, hung, parted } = fault.figures;
       const name = the(lines[line]?.name ?? 'line');
-      return parted ? `${name} parted` : hung ? `she hung on ${name}` : `${name} loaded up`;
+      return parted ? `${name} parted` : hung ? `she hung on ${name}` : `${name}, still fast`;
     }
     case 'person in danger':
       return crew[fault.figures.who]?.name ?? 'one of the hands';

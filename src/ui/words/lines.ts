@@ -101,6 +101,10 @@ export function lineTrouble({ what }: LineEventOf, name: string): string | null 
       return `${name} parted`;
     case 'drags':
       return `${name} drags`;
+    case 'fast as it falls':
+      return `${name} is fast and the chamber begins to fall: on to a turn with it, tail in hand`;
+    case 'fast too long':
+      return `${name} was still fast as the chamber fell`;
     case 'loads up':
       return `${name} is fast and loads up as the chamber falls: let it run`;
     case 'hangs her':
@@ -153,6 +157,8 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   'anchor up': 'up',
   drags: 'drags',
   'in the propeller': 'in the propeller',
+  'fast as it falls': 'fast, and the chamber falls',
+  'fast too long': 'still fast as the chamber falls',
   'loads up': 'loads up',
   'hangs her': 'hangs her',
 };

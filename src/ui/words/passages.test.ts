@@ -48,6 +48,17 @@ describe('how passages end, in words', () => {
     expect(why).not.toContain('propeller');
   });
 
+  it('a line left fast, though slack enough not to hang her: that it was, and never to do it', () => {
+    const { take, file } = play('nell-down-cobnut-lock');
+    const events = [
+      { time: 70, is: 'line' as const, line: 0, what: 'fast too long' as const, x: 0, y: 0 },
+    ];
+    const unsafe = { ...take, outcome: 'unsafe' as const, events };
+    expect(outcomeWords(unsafe, file, UNITS)[1]).toMatch(
+      /^centre line was left at 1:10, fast in a falling chamber.*never made fast/,
+    );
+  });
+
   it('one that goes well says how clear she was, and of what', () => {
     const { take, file } = play('nell-down-cobnut-lock');
     const [word, why] = outcomeWords(take, file, UNITS);

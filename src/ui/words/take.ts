@@ -102,16 +102,18 @@ function outcomeReason(
       return `${what[0]} at ${clock(event?.time ?? 0)}: paddles down at once, nobody moves about, then ${what[1]}`;
     }
     case 'unsafe': {
-      const line = take.events.find(
-        (e) => e.is === 'line' && (e.what === 'hangs her' || e.what === 'parted'),
-      );
+      const line =
+        take.events.find(
+          (e) => e.is === 'line' && (e.what === 'hangs her' || e.what === 'parted'),
+        ) ?? take.events.find((e) => e.is === 'line' && e.what === 'fast too long');
       if (
         line?.is === 'line' &&
         !take.events.some((e) => e.is === 'crew' && e.what === 'in danger')
       ) {
         const name = file.score.lines[line.line]?.name ?? 'a line';
-        const what = line.what === 'parted' ? `${name} parted` : `she hung on ${name}`;
-        return `${what} at ${clock(line.time)}, fast in a falling chamber: a line there is held on a turn, never made fast`;
+        const what = { parted: `${name} parted`, 'hangs her': `she hung on ${name}` };
+        const came = what[line.what as keyof typeof what] ?? `${name} was left`;
+        return `${came} at ${clock(line.time)}, fast in a falling chamber: a line there is held on a turn, never made fast`;
       }
       const event = take.events.find((e) => e.is === 'crew' && e.what === 'in danger');
       const over = take.events.find((e) => e.is === 'lock' && e.what === 'over the coping');

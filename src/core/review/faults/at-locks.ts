@@ -76,12 +76,12 @@ export const grippedInLock: FaultRule<'gripped in a lock'> = {
   },
 };
 
-/** A line was made fast in a chamber that fell, and took her weight. */
+/** A line was made fast in a chamber that fell; in the end it takes her weight. */
 export const lineFastInLock: FaultRule<'line fast in a lock'> = {
   id: 'line fast in a lock',
   find({ take }) {
     return take.events.flatMap((event) => {
-      if (event.is !== 'line' || event.what !== 'loads up') return [];
+      if (event.is !== 'line' || event.what !== 'fast too long') return [];
       const { line, time } = event;
       const worse = take.events.find(
         (later) =>

@@ -1,0 +1,10 @@
+import type { ScoreDocument } from '@/document';
+
+/** Whoever the score has work a lock; where it has nobody do so whoever is ashore as it begins; null for the keeper. */
+export function worksLock({ beats, crew }: ScoreDocument, lock: string): string | null {
+  for (const { orders } of beats)
+    for (const order of orders)
+      if ((order.do === 'paddle' || order.do === 'gates') && order.lock === lock)
+        return order.by ?? null;
+  return crew.find(({ at }) => 'ashore' in at)?.name ?? null;
+}
