@@ -67,13 +67,17 @@ export function overCill(
   return { end, water: chamber - draught - lock.upperCill };
 }
 
+/** Who leans on a gate is not in it, m. */
+const LEANS_M = 0.05;
+
 /** What holds her now; empty where she floats free. */
 export function hangUps(lock: Lock, state: LockState, boat: LockedBoat): readonly HangUp[] {
   const found: HangUp[] = [];
   const cill = overCill(lock, state, boat);
   if (cill && cill.water < 0) found.push({ is: 'on the cill', end: cill.end, by: -cill.water });
-  if (boat.fromUpper < 0) found.push({ is: 'in the gates', end: 'upper' });
-  if (boat.fromUpper + boat.length > lock.length) found.push({ is: 'in the gates', end: 'lower' });
+  if (boat.fromUpper < -LEANS_M) found.push({ is: 'in the gates', end: 'upper' });
+  if (boat.fromUpper + boat.length > lock.length + LEANS_M)
+    found.push({ is: 'in the gates', end: 'lower' });
   const under = state.chamber - lock.floor - Math.max(boat.draught, boat.sternDraught);
   if (under < 0) found.push({ is: 'on the bottom', by: -under });
   return found;
@@ -94,8 +98,8 @@ export function risesBy(lock: Lock, from: LockState, rise: number): number | nul
 }
 
 /**
- * Seconds until she hangs as the paddles are being wound, and on what; null where she does not. It is saved by shutting the
- * paddles that empty and filling again: see `savedIn`.
+ * Seconds until she hangs as the paddles are being wound, and on what; null where she does not. Standing in the gates is no
+ * matter of the water, and does not count. It is saved by shutting the paddles that empty and filling again: see `savedIn`.
  */
 export function timeLeft(
   lock: Lock,
@@ -104,7 +108,7 @@ export function timeLeft(
 ): { readonly seconds: number; readonly hangs: HangUp } | null {
   const state = copyLock(from);
   for (let t = 0; t <= AHEAD_S; t += LOOK_S) {
-    const [hangs] = hangUps(lock, state, boat);
+    const hangs = hangUps(lock, state, boat).find(({ is }) => is !== 'in the gates');
     if (hangs) return { seconds: t, hangs };
     if (t > 0 && state.flowIn === 0 && state.flowOut === 0) return null;
     workLock(lock, state, LOOK_S);

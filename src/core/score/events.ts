@@ -40,6 +40,7 @@ export type LockEvent =
   | 'never level'
   | 'over the coping'
   | 'over the cill'
+  | 'hangs sooner'
   | 'on the cill'
   | 'wedged'
   | 'hangs wedged'
@@ -49,6 +50,7 @@ export type LockEvent =
   | 'caught under the coping'
   | 'fender under the coping'
   | 'rises to a bridge'
+  | 'caught sooner'
   | 'free again';
 
 /** What somebody did or could not do. */

@@ -33,6 +33,21 @@ const FALLS_M3PS = 0.05;
 /** Pressed on to a cill by less than this she still comes off by herself, m. */
 const ON_CILL_M = 0.05;
 
+/** The time she has is reckoned again once so much more water runs, and told again where it is less by so much, s, and this share. Judgement. */
+const MORE_WATER = 1.3;
+const SOONER_S = 10;
+const SOONER_SHARE = 0.2;
+
+/** When something is to come, as it was told, s, and the water that ran as it was reckoned, m³/s. */
+interface Due {
+  readonly at: number;
+  flow: number;
+}
+
+/** Is a moment so much sooner than the one that was told? */
+const sooner = (at: number, told: number, now: number): boolean =>
+  told === Infinity ? at < Infinity : at < told - Math.max(SOONER_S, SOONER_SHARE * (told - now));
+
 const ALL: readonly Grip[] = ['wedged', 'on a gate', 'under the coping'];
 const CILL_FIRST: readonly Grip[] = ['wedged', 'under the coping'];
 
@@ -47,6 +62,7 @@ const HANGS = {
 export class LockWatch {
   private readonly riseWhenFast = new Map<number, number>();
   private readonly told = new Set<string>();
+  private readonly due = new Map<string, Due>();
   hung = false;
   private readonly grip: LockGrip;
 
@@ -71,11 +87,13 @@ export class LockWatch {
       if (!boat) return;
       const over = overCill(sited.lock, now, boat);
       const falls = now.gates.upper === 0 && now.flowOut > now.flowIn + FALLS_M3PS;
-      if (over && falls && this.first('over the cill')) {
-        const left = timeLeft(sited.lock, now, boat);
-        this.tell(state, lock, 'over the cill', left?.seconds);
-      }
-      if (!over) this.told.delete('over the cill');
+      // Deeper than the cill she is not over it, but against its face, or on it already.
+      if (!over || over.water < -ON_CILL_M) this.due.delete('cill');
+      else if (falls)
+        this.tellLeft(state, lock, 'cill', ['over the cill', 'hangs sooner'], now.flowOut, () => {
+          const left = timeLeft(sited.lock, now, boat);
+          return left ? left.seconds : null;
+        });
       if (over && underKeel < -ON_CILL_M && this.isOnCill(state, lock)) {
         this.hung = true;
         if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
@@ -99,12 +117,38 @@ export class LockWatch {
     for (const bridge of this.world.bridges ?? []) {
       const room = roomUnderNow(state, this.world, bridge);
       const key = `bridge ${bridge.name}`;
-      if (room === null || !rises) this.told.delete(key);
-      else if (room >= 0 && room < now.upper - now.chamber && this.first(key)) {
-        const seconds = risesBy(this.world.gates!.locks[lock]!.lock, now, room);
-        this.tell(state, lock, 'rises to a bridge', seconds ?? undefined);
+      if (room === null || !rises) this.due.delete(key);
+      else if (room >= 0 && room < now.upper - now.chamber) {
+        const kinds = ['rises to a bridge', 'caught sooner'] as const;
+        const { lock: chamber } = this.world.gates!.locks[lock]!;
+        this.tellLeft(state, lock, key, kinds, now.flowIn, () => risesBy(chamber, now, room));
       }
     }
+  }
+
+  /** Tells how long there is, and again where more water than was reckoned with makes it less. */
+  private tellLeft(
+    state: SimState,
+    lock: number,
+    key: string,
+    [first, again]: readonly [LockEvent, LockEvent],
+    flow: number,
+    reckon: () => number | null,
+  ): void {
+    const told = this.due.get(key);
+    const stands = told && state.time <= told.at;
+    if (stands && flow < MORE_WATER * told.flow) return;
+    const seconds = reckon();
+    const at = seconds === null ? Infinity : state.time + seconds;
+    if (stands && !sooner(at, told.at, state.time)) {
+      told.flow = flow;
+      return;
+    }
+    // What was told has just come about, or is about to: no news.
+    const comes = told && !stands && seconds !== null && seconds < SOONER_S;
+    this.due.set(key, { at: comes ? state.time + SOONER_S : at, flow });
+    if (comes) return;
+    this.tell(state, lock, stands ? again : first, seconds ?? undefined);
   }
 
   /** Wedged, or an end on a gate: warned of, come free, or hung. */

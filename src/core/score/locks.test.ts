@@ -86,6 +86,36 @@ describe('a lock in a run', () => {
     expect(forward.events.some((e) => e.is === 'lock' && e.what === 'over the cill')).toBe(false);
   });
 
+  it('is told again where another paddle leaves her less time, and what is told last comes true', () => {
+    const more = [at(0, windTo(2, 0.25)), at(10, windTo(2, 1)), at(10, windTo(3, 1))];
+    const locks = [lockAt({ upperCill: 0.45 }, 'upper')];
+    const start = { x: 0, y: -5.2, heading: Math.PI, speed: 0 };
+    const take = runTake(inLock(more, { locks, start }));
+    const told = take.events.flatMap((e) =>
+      e.is === 'lock' && (e.what === 'over the cill' || e.what === 'hangs sooner') ? [e] : [],
+    );
+    expect(told.map(({ what }) => what)).toEqual(['over the cill', 'hangs sooner']);
+    const hung = take.events.find((e) => e.is === 'lock' && e.what === 'on the cill')!;
+    const [first, last] = told.map(({ time, seconds }) => time + seconds!);
+    expect(hung.time).toBeLessThan(first! - 10);
+    expect(hung.time - last!).toBeGreaterThan(0);
+    expect(hung.time - last!).toBeLessThan(5);
+  });
+
+  it('against the face of a cill that has come out of the water nothing is told of it', () => {
+    const emptying = [at(0, windTo(2, 1)), at(0, windTo(3, 1))];
+    const locks = [lockAt({ upperCill: 0.5 }, 'upper')];
+    const take = runTake(
+      inLock(emptying, { locks, start: { x: 0, y: -6, heading: Math.PI, speed: 0 } }),
+    );
+    const times = take.events.flatMap((e) =>
+      e.is === 'lock' && e.what === 'over the cill' ? [e.time] : [],
+    );
+    expect(times.length).toBeGreaterThan(0);
+    for (const time of times) expect(time).toBeLessThan(20);
+    expect(take.outcome).not.toBe('hung up');
+  });
+
   it('is saved by dropping the paddles and filling again in time', () => {
     const locks = [lockAt({ upperCill: 0.3 }, 'upper')];
     const start = { x: 0, y: -5.2, heading: Math.PI, speed: 0 };

@@ -62,6 +62,8 @@ describe('a lock in words', () => {
     expect(lockTrouble('paddle up')).toBeNull();
     expect(lockTrouble('over the cill', 95)).toContain('1:35 until she hangs');
     expect(lockEventText('over the cill')).not.toContain('until');
+    expect(lockTrouble('hangs sooner', 40)).toMatch(/more water runs.*0:40 until she hangs/);
+    expect(lockTrouble('caught sooner', 40)).toMatch(/to the bridge.*0:40 until she is caught/);
     expect(lockTrouble('no way across')).toContain('walk across');
     expect(lockTrouble('wedged', 12)).toContain('between the sides');
     expect(lockTrouble('caught on a gate')).toContain('on the gate');

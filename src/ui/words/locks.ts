@@ -64,6 +64,7 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'never level': 'the level was never made',
   'over the coping': 'the chamber runs over its coping',
   'over the cill': 'she lies over the cill as the chamber falls',
+  'hangs sooner': 'more water runs, and her end is still over the cill',
   'on the cill': 'she hangs on the cill',
   wedged: 'she is wedged between the sides as the level goes',
   'hangs wedged': 'she hangs wedged between the sides',
@@ -73,6 +74,7 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'caught under the coping': 'she is caught under the coping',
   'fender under the coping': 'a fender comes up under the coping: take it in',
   'rises to a bridge': 'she rises to a bridge that is too low for her: paddles down',
+  'caught sooner': 'more water runs, and she rises faster to the bridge',
   'free again': 'she is free again',
 };
 
@@ -83,6 +85,7 @@ const TROUBLE: ReadonlySet<LockEvent> = new Set([
   'never level',
   'over the coping',
   'over the cill',
+  'hangs sooner',
   'on the cill',
   'wedged',
   'hangs wedged',
@@ -92,13 +95,19 @@ const TROUBLE: ReadonlySet<LockEvent> = new Set([
   'caught under the coping',
   'fender under the coping',
   'rises to a bridge',
+  'caught sooner',
 ]);
+
+const UNTIL: Partial<Record<LockEvent, string>> = {
+  'rises to a bridge': 'is caught',
+  'caught sooner': 'is caught',
+};
 
 /** What happened at a lock; with the time there is left where there is any to lose. */
 export function lockEventText(what: LockEvent, seconds?: number): string {
   return seconds === undefined
     ? EVENTS[what]
-    : `${EVENTS[what]}: ${clock(seconds)} until she ${what === 'rises to a bridge' ? 'is caught' : 'hangs'}`;
+    : `${EVENTS[what]}: ${clock(seconds)} until she ${UNTIL[what] ?? 'hangs'}`;
 }
 
 /** The same where it is something wrong; null where it went as it should. */

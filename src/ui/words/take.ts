@@ -70,6 +70,9 @@ export const outcomeWord = (outcome: Take['outcome']): string => OUTCOME_WORDS[o
 /** A take without its trace. */
 type Ending = Pick<Take, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
 
+/** Who rises to a bridge is caught as she meets it: nothing yet that could be called too high, m. */
+const MEETS_M = 0.05;
+
 /** The outcome in a few words, and what stands behind it. */
 export function outcomeWords(
   take: Ending,
@@ -140,7 +143,9 @@ function outcomeReason(
     case 'caught overhead': {
       const { overhead } = take.margins;
       if (!overhead) return '';
-      return `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
+      return overhead.room > -MEETS_M
+        ? `her highest point met ${overhead.name} at ${clock(overhead.time)}`
+        : `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
     }
     case 'broke off':
       return 'the way out was taken';
