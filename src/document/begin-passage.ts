@@ -42,8 +42,8 @@ const LEAST_ROOM_M = 0.4;
 const ENOUGH_LENGTHS = 0.4;
 const WAY_POINTS = 10;
 const MOST_SPEED_MPS = 0.6;
-/** A passage may take so long a lock, s. */
-const LIMIT_S = 900;
+/** A passage may take so long a lock, s: alone, and with a lock to be made ready first, it does. */
+const LIMIT_S = 1800;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
 /** As many things as a manoeuvre can say she lies against. */

@@ -94,6 +94,7 @@ export {
 } from './driven';
 export { fitScore, type Fitted } from './fit-score';
 export {
+  MOST_LIMIT_S,
   MANOEUVRE_SCHEMA,
   MANOEUVRE_VERSION,
   manoeuvreFileSchema,
@@ -117,7 +118,13 @@ export {
   type Feature,
   type Place,
 } from './place';
-export { locksByTide, locksOfPlace, standingLevel, type LockByTide } from './lock-sites';
+export {
+  locksByTide,
+  locksOfPlace,
+  standingLevel,
+  usualWater,
+  type LockByTide,
+} from './lock-sites';
 export {
   check,
   failure,

@@ -14,6 +14,14 @@ import { isAfloat, type Place } from './place';
 /** Locks of a place whose working is known. */
 export const locksOfPlace = (place: Place): LockOfPlace[] => locksIn(place.areas);
 
+/** Behind locks that keep no tide out the water is fresh; elsewhere it is taken to be the sea's. */
+export function usualWater(place: Place): 'sea' | 'fresh' {
+  const locks = locksOfPlace(place);
+  return locks.length > 0 && !place.tide && locks.every(({ working }) => !working.tidal)
+    ? 'fresh'
+    : 'sea';
+}
+
 /** Where the water over an outline stands with nothing else told: at the pound's level above a lock, else at level nought, m. */
 export function standingLevel(
   place: Place,

@@ -11,6 +11,7 @@ import {
   placeSchema,
   siteLock,
   standingLevel,
+  usualWater,
   toRunInput,
   usualLock,
   type LockWorking,
@@ -216,6 +217,12 @@ describe('where a lock lies', () => {
     expect(standingLevel(place, area('reach-below'))).toBe(0);
     const { place: pontoon } = demoFile('off-stilt-pontoon');
     expect(standingLevel(pontoon, OUTLINE)).toBe(0);
+  });
+
+  it('is taken to be of fresh water, unless it keeps a tide out', () => {
+    expect(usualWater(demoFile('nell-up-cobnut-lock').place)).toBe('fresh');
+    expect(usualWater(demoFile('quince-alone-down-withen-lock').place)).toBe('sea');
+    expect(usualWater(demoFile('off-stilt-pontoon').place)).toBe('sea');
   });
 
   it('is passed by the tide when there is water on its cill, and is silent where nobody tells the tide', () => {

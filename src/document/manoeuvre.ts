@@ -47,6 +47,9 @@ const startSchema = z.strictObject({
   speed_mps: within(-5, 10, 'm/s').default(0),
 });
 
+/** No manoeuvre lasts longer, s: two locks with a wait before each. */
+export const MOST_LIMIT_S = 3600;
+
 /** What a user edits: everything but boat and place, which it names by id. */
 export const manoeuvreSchema = z.strictObject({
   $schema: z.literal(MANOEUVRE_SCHEMA),
@@ -72,7 +75,7 @@ export const manoeuvreSchema = z.strictObject({
   ready: z.array(z.enum(TICKED)).max(TICKED.length).default([]),
   /** A way that looks as good and fails, kept beside the score, and why it does. */
   tempting: z.strictObject({ title: shortText, why: longText, score: scoreSchema }).optional(),
-  limit_s: within(1, 1800, 's').default(300),
+  limit_s: within(1, MOST_LIMIT_S, 's').default(300),
 });
 export type Manoeuvre = z.infer<typeof manoeuvreSchema>;
 

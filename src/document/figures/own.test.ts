@@ -67,6 +67,7 @@ describe('a figure of one’s own', () => {
   it('is refused where the goal is of another kind', () => {
     const off = demoFile('off-stilt-pontoon');
     expect(unfitOwn(kept(), off)).toMatch(/goes off$/);
+    expect(unfitOwn(kept(), demoFile('nell-up-cobnut-lock'))).toMatch(/goes through a lock$/);
     const [refused] = propose(off, kept());
     expect(refused!.ok).toBe(false);
   });

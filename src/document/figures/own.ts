@@ -17,6 +17,7 @@ import {
 import { SIDES, type Side } from './berths';
 import { compassOf, dial, tenth, type Draft } from './draft';
 import { settingOf, type Setting } from './setting';
+import { GOAL_WORDS, goesText } from './goal-words';
 
 export const OWN_FIGURE_SCHEMA = 'yawtrope:figure';
 
@@ -79,9 +80,7 @@ export function keepAsFigure(
 /** Why a figure of one's own is not for a manoeuvre; null when it may be tried. */
 export function unfitOwn(figure: OwnFigure, file: ManoeuvreFile): string | null {
   if (figure.basis.goal === file.goal.is) return null;
-  return figure.basis.goal === 'lie'
-    ? 'it was written for coming to lie somewhere; this manoeuvre goes off'
-    : 'it was written for going off; this manoeuvre comes to lie somewhere';
+  return `it was written for ${GOAL_WORDS[figure.basis.goal].of}; ${goesText(file.goal.is)}`;
 }
 
 /** Lays a kept score on another boat, berth and side: headings turned, sides swapped, distances by her length. */

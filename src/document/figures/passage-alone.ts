@@ -86,7 +86,7 @@ export function noPassageAlone(setting: Setting): string | null {
   const slower = Math.max(0, alone.making.seconds - lie.making.seconds);
   const needs = leastTime([lie]) + slower + gatesTake(lie.sited, lie.to) + ON_FOOT_S;
   return needs > limit
-    ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
+    ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
     : null;
 }
 

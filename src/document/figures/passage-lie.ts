@@ -342,6 +342,6 @@ export function noPassage(setting: Setting): string | null {
   const other = otherUnready(setting, way) ? lies[1]!.making.seconds : 0;
   const needs = leastTime(lies) + readyTime(lies[0]!) + other;
   return needs > limit
-    ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}`
+    ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
     : null;
 }

@@ -30,6 +30,7 @@ import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
+import { GOAL_WORDS, goesText, type GoalKind } from './goal-words';
 
 /** Ids of the techniques, as they are kept and asked for. */
 export const FIGURE_IDS = [
@@ -78,20 +79,23 @@ export interface Figure {
   drafts(setting: Setting): readonly Draft[];
 }
 
-const LIES = 'it is for coming to lie somewhere; this manoeuvre goes off';
-const LEAVES = 'it is for going off a berth; this manoeuvre comes to lie somewhere';
-const PASSES = 'it is for going off a berth; this manoeuvre goes through a lock';
-const NO_PASSAGE = 'it is for going through a lock; this manoeuvre comes to lie somewhere';
 const DRIVE = 'she has no engine';
 /** A turn beyond this is one into a slip, or round. */
 const ABREAST = radians(60);
 const QUARTER = radians(35);
 const LEAST_STREAM_MPS = 0.25;
 
-const lies = (s: Setting) => (s.lie ? (s.boat.drives.length > 0 ? null : DRIVE) : LIES);
-const leaves = (s: Setting) =>
-  s.lie ? LEAVES : s.input.goal.is === 'through' ? PASSES : s.boat.drives.length > 0 ? null : DRIVE;
-const passes = (s: Setting) => (s.lie ? NO_PASSAGE : s.boat.drives.length > 0 ? null : DRIVE);
+const driven = (s: Setting) => (s.boat.drives.length > 0 ? null : DRIVE);
+const isFor =
+  (goal: GoalKind) =>
+  ({ input }: Setting) =>
+    input.goal.is === goal ? null : `it is for ${GOAL_WORDS[goal].of}; ${goesText(input.goal.is)}`;
+const lying = isFor('lie');
+const leaving = isFor('clear');
+const passing = isFor('through');
+const lies = (s: Setting) => lying(s) ?? driven(s);
+const leaves = (s: Setting) => leaving(s) ?? driven(s);
+const passes = (s: Setting) => passing(s) ?? driven(s);
 const pushes = ({ boat }: Setting) =>
   boat.joystick || boat.thrusters.length > 0 ? null : 'she has neither joystick nor thruster';
 const walks = ({ pair, boat }: Setting) =>
@@ -281,7 +285,7 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [heldOnASpring(s)],
   },
   'warp-along': {
-    unfit: (s) => (s.lie ? null : LIES) ?? atBerth(s) ?? noWarping(s),
+    unfit: (s) => lying(s) ?? atBerth(s) ?? noWarping(s),
     drafts: (s) => [warped(s)],
   },
   'stern-to-on-ground-lines': {

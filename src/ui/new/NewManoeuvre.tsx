@@ -7,6 +7,7 @@ import {
   endTo,
   groundOf,
   locksOfPlace,
+  usualWater,
   passagesAt,
   lyingIn,
   PASSAGES,
@@ -51,18 +52,15 @@ const REST_WIND_MPS = 4.116;
 
 /** A boat to begin with: the first no longer than nine tenths of the place's first berth, or that its locks take in. */
 function firstThatFits(boats: readonly Boat[], place: Place | undefined): string {
-  if (place && place.berths.length === 0) {
-    const locks = locksOfPlace(place).map(({ working }) => working);
-    const fits = boats.find(({ hull }) =>
-      locks.every(
-        ({ length_m, width_m }) => hull.length_m < 0.9 * length_m && hull.beam_m < 0.9 * width_m,
-      ),
-    );
-    return (fits ?? boats[0])?.id ?? '';
-  }
+  const locks = place ? locksOfPlace(place).map(({ working }) => working) : [];
   const edge = place?.berths[0]?.edge_m;
   const room = edge ? Math.hypot(edge[1][0] - edge[0][0], edge[1][1] - edge[0][1]) : Infinity;
-  const fits = boats.find(({ hull }) => hull.length_m <= 0.9 * room);
+  const lies = ({ hull }: Boat) => hull.length_m <= 0.9 * room;
+  const passes = ({ hull }: Boat) =>
+    locks.every(
+      ({ length_m, width_m }) => hull.length_m < 0.9 * length_m && hull.beam_m < 0.9 * width_m,
+    );
+  const fits = boats.find((boat) => lies(boat) && passes(boat)) ?? boats.find(lies);
   return (fits ?? boats[0])?.id ?? '';
 }
 
@@ -106,9 +104,9 @@ export function NewManoeuvre({
     () => ({
       wind: { from_deg: wind.from, speed_mps: wind.speed },
       stream: { set_deg: stream.set, speed_mps: stream.speed },
-      water: 'sea' as const,
+      water: place ? usualWater(place) : 'sea',
     }),
-    [wind, stream],
+    [wind, stream, place],
   );
   const locks = useMemo(() => (place ? locksOfPlace(place) : []), [place]);
   const passages = useMemo(() => (place ? passagesAt(place) : []), [place]);

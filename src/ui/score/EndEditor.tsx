@@ -2,10 +2,11 @@
 import { X } from 'lucide-react';
 import { useMemo } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import { check, scoreSchema } from '@/document';
+import { check, MOST_LIMIT_S, scoreSchema } from '@/document';
 import { useLiveForm } from '../hooks/use-live-form';
 import { NumberField, Part } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
+import { NumberBox } from '../parts/NumberBox';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { useNames } from './use-names';
@@ -85,7 +86,30 @@ export function EndEditor() {
             />
           </p>
         </Part>
+        <Part name="At the latest">
+          <Limit />
+        </Part>
       </form>
     </FormProvider>
+  );
+}
+
+/** A manoeuvre that is not done by then is out of time. */
+function Limit() {
+  const edit = useWorkspace((s) => s.edit);
+  const limit = useWorkspace((s) => s.manoeuvre.limit_s);
+  return (
+    <NumberBox
+      label="out of time after"
+      value={limit / 60}
+      unit="min"
+      least={0.1}
+      most={MOST_LIMIT_S / 60}
+      onChange={(minutes) =>
+        edit((m) => {
+          m.limit_s = Math.round(60 * minutes);
+        })
+      }
+    />
   );
 }
