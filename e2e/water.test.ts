@@ -122,6 +122,15 @@ it('changes the stream by its grip and the end of the score by its own editor', 
     () => app.page.outcome(),
     (t) => t === 'Waiting still',
   );
+  const latest = await driver.findElement(
+    By.xpath('//label[.="out of time after"]/following-sibling::input'),
+  );
+  await latest.sendKeys(Key.chord(Key.CONTROL, 'a'), '0.2', Key.ENTER);
+  await app.page.until(
+    'out of time',
+    () => app.page.outcome(),
+    (t) => t === 'Out of time',
+  );
 });
 
 it('copies a manoeuvre, and gives it out as a file that stands alone', async () => {

@@ -60,6 +60,11 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
     else expect(climbed).toBeGreaterThan(once('line', 'let go'));
   });
 
+  it('leaves the helm of a boat that lies still', () => {
+    const at = sampleBefore(take.trace, once('crew', 'helm left'));
+    expect(take.trace.groundSpeed[at]).toBeLessThan(0.1);
+  });
+
   it('has no gear in from before the helm is left until it is manned again', () => {
     const { gear } = take.trace;
     const from = sampleBefore(take.trace, once('crew', 'helm left'));

@@ -2,7 +2,7 @@ import { lineLength, type Making, type Paddle } from '@/core/locks';
 import { STEP_UP_M } from '@/core/score';
 import { degrees } from '../fields';
 import type { CueDocument, OrderDocument } from '../score';
-import { beat, call, compassOf, engine, scoreOf, steer, tenth, wayOff, type Draft } from './draft';
+import { beat, call, compassOf, engine, scoreOf, steer, tenth, type Draft } from './draft';
 import { setAgainst } from './landing';
 import { letGo } from './line-leads';
 import {
@@ -140,7 +140,8 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
           beat(
             'up',
             'neutral; ashore with the line, round the bollard',
-            wayOff(25 + setting.pause),
+            // Nobody leaves the helm of a boat that still moves.
+            { is: 'any', of: [{ is: 'stopped' }, { is: 'sternway' }] },
             [
               engine('neutral'),
               call('out of gear; both hands for the rungs'),
