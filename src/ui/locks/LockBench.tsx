@@ -4,11 +4,8 @@ import { Dialog } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import {
   hangUps,
-  headAt,
   pullOnBoat,
   timeLeft,
-  timeToMake,
-  type End,
   type HangUp,
   type LockedBoat,
   type LockRefusal,
@@ -18,7 +15,9 @@ import { Choice } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import { LengthBox } from '../parts/LengthBox';
 import { useUnits } from '../state/preferences';
-import { clock, distance, type Units } from '../words/units';
+import { makesText } from '../words/locks';
+import { distance, clock, type Units } from '../words/units';
+import { fitsLock } from './fits-lock';
 import { LockBrief } from './LockBrief';
 import { LockSection } from './LockSection';
 import { useLockRun } from './use-lock-run';
@@ -58,7 +57,9 @@ export function LockBench({
   const units = useUnits();
   const lock = useMemo(() => toLock(working), [working]);
   const run = useLockRun(lock);
-  const [boatId, setBoatId] = useState(fleet[0]?.id ?? '');
+  const [boatId, setBoatId] = useState(
+    () => (fleet.find((boat) => fitsLock(boat, working)) ?? fleet[0])?.id ?? '',
+  );
   const [bowUp, setBowUp] = useState(true);
   const [fromUpper, setFromUpper] = useState(Math.max(2, working.cillReach_m + 1));
   const [pace, setPace] = useState<(typeof PACES)[number]>('10');
@@ -80,8 +81,7 @@ export function LockBench({
   const moving = Math.abs(state.flowIn) + Math.abs(state.flowOut) > 1e-3;
   const left = moving && hangs.length === 0 ? timeLeft(lock, state, boat) : null;
   const pull = pullOnBoat(lock, state, boat);
-  const end: End | null = moving ? (state.flowOut > state.flowIn ? 'lower' : 'upper') : null;
-  const toGo = end ? timeToMake(lock, state, end) : null;
+  const makes = makesText(lock, state, units);
   const running = run.pace > 0;
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
@@ -153,11 +153,9 @@ export function LockBench({
                   what empties, fill again.{' '}
                 </span>
               )}
-              {end && (
+              {makes && (
                 <span>
-                  {end === 'upper' ? 'filling' : 'emptying'},{' '}
-                  {distance(Math.abs(headAt(state, end)), units)} to go
-                  {toGo === null ? '' : `, ${clock(toGo)}`}; pull along the chamber{' '}
+                  {makes}; pull along the chamber{' '}
                   <span className="figures">{(Math.abs(pull) * 1000).toFixed(1)} ‰</span> of her
                   weight
                 </span>

@@ -22,6 +22,7 @@ import {
   type Problem,
   type Side,
 } from '@/document';
+import { fitsLock } from '../locks/fits-lock';
 import { AreaFrame, BUTTON } from '../parts/AreaFrame';
 import { sendKept } from '../parts/send-kept';
 import { Problems } from '../parts/Problems';
@@ -57,9 +58,7 @@ function firstThatFits(boats: readonly Boat[], place: Place | undefined): string
   const room = edge ? Math.hypot(edge[1][0] - edge[0][0], edge[1][1] - edge[0][1]) : Infinity;
   const lies = ({ hull }: Boat) => hull.length_m <= 0.9 * room;
   const passes = ({ hull }: Boat) =>
-    locks.every(
-      ({ length_m, width_m }) => hull.length_m < 0.9 * length_m && hull.beam_m < 0.9 * width_m,
-    );
+    locks.every((lock) => fitsLock({ length: hull.length_m, beam: hull.beam_m }, lock));
   const fits = boats.find((boat) => lies(boat) && passes(boat)) ?? boats.find(lies);
   return (fits ?? boats[0])?.id ?? '';
 }

@@ -1,5 +1,6 @@
 import type { LockAhead, Through } from '@/core/brief';
-import { lockAtRest } from '@/core/locks';
+import { lockAtRest, orderLock, workLock } from '@/core/locks';
+import { lockAt } from '@/core/testing/locks';
 import { toLock, usualLock } from '@/document';
 import {
   gatesAdvice,
@@ -10,7 +11,15 @@ import {
   throughText,
   waterText,
 } from './lock-ahead';
-import { gatesText, lockEventText, lockNowText, lockTrouble, paddleText, shareText } from './locks';
+import {
+  gatesText,
+  lockEventText,
+  lockNowText,
+  lockTrouble,
+  makesText,
+  paddleText,
+  shareText,
+} from './locks';
 
 const METRES = { speed: 'kn', length: 'm', north: 'N' } as never;
 
@@ -56,6 +65,19 @@ describe('a lock in words', () => {
     state.gates.lower = 0.4;
     expect(lockNowText(state, -0.01, METRES)).toContain('falling 0.6 m a minute');
     expect(lockNowText(state, 0.01, METRES)).toContain('below 40 % open');
+  });
+
+  it('what is being made, with the time it takes; once it is level, whatever leaks', () => {
+    const { lock } = lockAt({ leakLower: 0.01 });
+    const filling = lockAtRest(lock, 'lower');
+    orderLock(lock, filling, { do: 'wind', paddle: 0, to: 1 });
+    for (let i = 0; i < 400; i++) workLock(lock, filling, 0.1);
+    expect(makesText(lock, filling, METRES)).toMatch(/^filling, \d\.\d m to go, \d+:\d\d$/);
+    for (let i = 0; i < 6000; i++) workLock(lock, filling, 0.1);
+    expect(filling.flowOut).toBeGreaterThan(0.02);
+    expect(makesText(lock, filling, METRES)).toBe('level with the water above');
+    const full = { ...lockAtRest(lock, 'upper'), chamber: 1 };
+    expect(makesText(lock, full, METRES)).toBeNull();
   });
 
   it('what goes wrong says so, with the time that is left', () => {

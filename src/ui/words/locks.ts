@@ -1,4 +1,4 @@
-import type { LockState } from '@/core/locks';
+import { headAt, MADE_M, timeToMake, type Lock, type LockState } from '@/core/locks';
 import type { LockCue, LockEvent } from '@/core/score';
 import type { OrderDocument } from '@/document';
 import { clock, distance, type Units } from './units';
@@ -32,6 +32,8 @@ export const LOCK_CUE_WORDS: Readonly<Record<LockCue, string>> = {
   shut: 'shut at both ends',
 };
 
+/** Less than this does not run, m³/s. */
+const RUNS_M3PS = 1e-3;
 /** Slower than this it stands, m a minute. */
 const STANDS = 0.05;
 
@@ -51,6 +53,18 @@ export function lockNowText({ chamber, gates }: LockState, rising: number, units
           ? 'all but shut'
           : `${Math.round(open * 100)} % open`;
   return `${distance(chamber, units)}, ${goes}; gates above ${gate(gates.upper)}, below ${gate(gates.lower)}`;
+}
+
+/** "filling, 0.60 m to go, 1:49"; "level with the water above" once it is, whatever leaks on. */
+export function makesText(lock: Lock, state: LockState, units: Units): string | null {
+  for (const end of ['upper', 'lower'] as const)
+    if (Math.abs(headAt(state, end)) <= MADE_M)
+      return LOCK_CUE_WORDS[end === 'upper' ? 'level above' : 'level below'];
+  if (Math.abs(state.flowIn) + Math.abs(state.flowOut) <= RUNS_M3PS) return null;
+  const end = state.flowOut > state.flowIn ? 'lower' : 'upper';
+  const left = timeToMake(lock, state, end);
+  const time = left === null ? '' : `, ${clock(left)}`;
+  return `${end === 'upper' ? 'filling' : 'emptying'}, ${distance(Math.abs(headAt(state, end)), units)} to go${time}`;
 }
 
 const EVENTS: Readonly<Record<LockEvent, string>> = {
