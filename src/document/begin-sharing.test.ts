@@ -95,10 +95,22 @@ describe('through a lock with a boat in it', () => {
       copy.score.beats = copy.score.beats.slice(0, 1);
     });
     expect(unfit(file)).toBeNull();
-    const input = toRunInput({ ...file, score: draft(file).write([0.2, 13.3, 14, 0.3, 10]) });
-    if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
+    const score = draft(file).write([0.2, 13.3, 14, 0.3, 10]);
+    const playedWith = (beats: typeof score.beats): Take => {
+      const input = toRunInput({ ...file, score: { ...score, beats } });
+      if (!input.ok) throw new Error(JSON.stringify(input.problems));
+      return runTake(input.value);
+    };
+    const take = playedWith(score.beats);
     expect(take.outcome).toBe('reached');
+    // Left fast, hers hang her: nobody calls that done.
+    const left = playedWith(
+      score.beats.map((beat) => ({
+        ...beat,
+        orders: beat.orders.filter((one) => !(one.do === 'tend' && one.line.startsWith('Wicket'))),
+      })),
+    );
+    expect(left.outcome).toBe('unsafe');
     const line = (what: string) =>
       take.events.flatMap((e) => (e.is === 'line' && e.what === what ? [e.line] : []));
     expect(line('let go').sort()).toEqual([0, 1, 2]);

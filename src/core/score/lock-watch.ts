@@ -3,6 +3,8 @@ import { roomUnderNow } from '../debrief';
 import { bedOfLock, overCill, risesBy, timeLeft, weightOf } from '../locks';
 import { cos, sin } from '../math';
 import {
+  boatOf,
+  lineAt,
   lineColumn,
   lineLimits,
   lineNow,
@@ -210,7 +212,8 @@ export class LockWatch {
       }
       const { tension } = lineNow(state, this.world, i);
       const { breaks } = lineLimits(this.world, i);
-      const weight = weightOf(this.world.craft.spec.hull.mass);
+      const { world } = boatOf(state, this.world, lineAt(this.world, i).boat);
+      const weight = weightOf(world.craft.spec.hull.mass);
       if (
         tension > Math.min(LOADS_SHARE * breaks, LOADS_WEIGHT * weight) &&
         this.first(`loads ${i}`)

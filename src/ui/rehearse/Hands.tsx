@@ -41,7 +41,10 @@ export function Hands() {
       <PeopleCalls />
       <LockCalls />
       {lines.map((line, index) =>
-        line.of === undefined ? <LineCalls key={line.name} index={index} /> : null,
+        // Another boat's hands see to her lines; in a lock one has to ask them to.
+        line.of === undefined || locks.length > 0 ? (
+          <LineCalls key={line.name} index={index} />
+        ) : null,
       )}
     </section>
   );
@@ -92,7 +95,8 @@ function LineCalls({ index }: { index: number }) {
   const isGroundLine = place.features.some(
     ({ kind, name }) => kind === 'groundLine' && name === to,
   );
-  const by = crew.length > 0 ? { by: who } : {};
+  const theirs = line.of !== undefined;
+  const by = crew.length > 0 && !theirs ? { by: who } : {};
   const call = (text: string, order: OrderDocument) => (
     <button key={text} type="button" className={CALL} onClick={() => live.say(order)}>
       {text}
@@ -117,7 +121,7 @@ function LineCalls({ index }: { index: number }) {
           {state}
           {on && known ? `, ${known.length.toFixed(1)} m` : ''}
         </span>
-        {crew.length > 1 && (
+        {crew.length > 1 && !theirs && (
           <Choice
             label={`Who sees to ${line.name}`}
             value={who}
@@ -125,7 +129,7 @@ function LineCalls({ index }: { index: number }) {
             onChange={setWho}
           />
         )}
-        {state === 'aboard' && !line.anchor && ends.length > 0 && (
+        {state === 'aboard' && !line.anchor && !theirs && ends.length > 0 && (
           <Choice
             label={`Where ${line.name} goes`}
             value={to}
@@ -136,6 +140,7 @@ function LineCalls({ index }: { index: number }) {
       </p>
       <div className="flex flex-wrap gap-1 pt-1">
         {state === 'aboard' &&
+          !theirs &&
           (line.anchor
             ? [call('Drop it', { do: 'anchor', ...base, how: 'drop' })]
             : isGroundLine
