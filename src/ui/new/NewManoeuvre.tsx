@@ -50,6 +50,8 @@ const passageOption = ({ lockId, going, through }: PassageThere) => ({
 });
 
 const REST_WIND_MPS = 4.116;
+/** Through a lock, where a breeze abeam lays most boats on a gate, half of that. */
+const LOCK_WIND_MPS = 2.058;
 
 /** A boat to begin with: the first no longer than nine tenths of the place's first berth, or that its locks take in. */
 function firstThatFits(boats: readonly Boat[], place: Place | undefined): string {
@@ -91,7 +93,7 @@ export function NewManoeuvre({
   const [ownThrough, setThrough] = useState<Through | null>(null);
   const [ownSide, setSide] = useState<Side | null>(null);
   const [ownTitle, setTitle] = useState<string | null>(null);
-  const [wind, setWind] = useState({ speed: REST_WIND_MPS, from: 240 });
+  const [ownWind, setWind] = useState<{ speed: number; from: number } | null>(null);
   const [stream, setStream] = useState({ speed: 0, set: 90 });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
@@ -99,14 +101,6 @@ export function NewManoeuvre({
   const place = places.find(({ id }) => id === placeId);
   const boat = boats.find(({ id }) => id === boatId);
   const berth = place?.berths.find(({ id }) => id === berthId) ?? place?.berths[0] ?? null;
-  const conditions = useMemo(
-    () => ({
-      wind: { from_deg: wind.from, speed_mps: wind.speed },
-      stream: { set_deg: stream.set, speed_mps: stream.speed },
-      water: place ? usualWater(place) : 'sea',
-    }),
-    [wind, stream, place],
-  );
   const locks = useMemo(() => (place ? locksOfPlace(place) : []), [place]);
   const passages = useMemo(() => (place ? passagesAt(place) : []), [place]);
   // Where there is no berth there is a lock, or the place were not offered.
@@ -117,6 +111,16 @@ export function NewManoeuvre({
         ? { lockId: passages[0].lockId, passage: passages[0].going }
         : null;
   const { lockId, passage } = through ?? {};
+  const usual = lockId === undefined ? REST_WIND_MPS : LOCK_WIND_MPS;
+  const wind = ownWind ?? { speed: usual, from: 240 };
+  const conditions = useMemo(
+    () => ({
+      wind: { from_deg: wind.from, speed_mps: wind.speed },
+      stream: { set_deg: stream.set, speed_mps: stream.speed },
+      water: place ? usualWater(place) : 'sea',
+    }),
+    [wind.from, wind.speed, stream, place],
+  );
   const passing = useMemo(
     () =>
       boat && place && lockId && passage
