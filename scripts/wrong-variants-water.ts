@@ -124,6 +124,24 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     "this.crew.tellLine(i, 'fast too long');",
   ),
   core(
+    'score/lock-watch.ts',
+    'the time left is told once',
+    'if (stands && flow < MORE_WATER * told.flow) return;',
+    'if (stands) return;',
+  ),
+  core(
+    'score/lock-watch.ts',
+    'against its face she is over the cill',
+    'if (!over || over.water < -ON_CILL_M)',
+    'if (!over)',
+  ),
+  core(
+    'score/lock-watch.ts',
+    'tied off briefly is left fast',
+    'const STEEPER_M = 0.15;',
+    'const STEEPER_M = 0.005;',
+  ),
+  core(
     'brief/through-gates.ts',
     'both leaves are one',
     'open.leaves[LEAF[end].right] = open.leavesTo[LEAF[end].right] = 0',
