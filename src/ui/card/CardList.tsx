@@ -14,7 +14,7 @@ export function CardList({
 }) {
   const { told, any, is, put, clear } = useTicks(items.map(({ tick }) => tick));
   return (
-    <section aria-label={name} className="pb-3">
+    <section aria-label={name} className="pb-3 pt-2">
       <h3 className="flex items-baseline gap-3 border-b border-ink text-[0.85em] font-semibold">
         {name}
         <span role="status" className="ml-auto font-normal text-quiet print:hidden">

@@ -57,8 +57,9 @@ export function lockNowText({ chamber, gates }: LockState, rising: number, units
 
 /** "filling, 0.60 m to go, 1:49"; "level with the water above" once it is, whatever leaks on. */
 export function makesText(lock: Lock, state: LockState, units: Units): string | null {
+  const minute = (60 * (state.flowIn - state.flowOut)) / (lock.length * lock.width);
   for (const end of ['upper', 'lower'] as const)
-    if (Math.abs(headAt(state, end)) <= MADE_M)
+    if (Math.abs(minute) < STANDS && Math.abs(headAt(state, end)) <= MADE_M)
       return LOCK_CUE_WORDS[end === 'upper' ? 'level above' : 'level below'];
   if (Math.abs(state.flowIn) + Math.abs(state.flowOut) <= RUNS_M3PS) return null;
   const end = state.flowOut > state.flowIn ? 'lower' : 'upper';
