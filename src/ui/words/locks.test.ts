@@ -78,7 +78,8 @@ describe('a lock in words', () => {
     expect(makesText(lock, filling, METRES)).toBe('level with the water above');
     orderLock(lock, filling, { do: 'wind', paddle: 0, to: 0 });
     orderLock(lock, filling, { do: 'wind', paddle: 2, to: 1 });
-    for (let i = 0; i < 30; i++) workLock(lock, filling, 0.1);
+    for (let i = 0; i < 2; i++) workLock(lock, filling, 0.1);
+    expect(filling.chamber).toBeGreaterThan(1.99);
     expect(makesText(lock, filling, METRES)).toMatch(/^emptying, 2\.0 m to go/);
     const full = { ...lockAtRest(lock, 'upper'), chamber: 1 };
     expect(makesText(lock, full, METRES)).toBeNull();

@@ -1,4 +1,4 @@
-import { headAt, MADE_M, timeToMake, type Lock, type LockState } from '@/core/locks';
+import { headAt, MADE_M, timeToMake, type End, type Lock, type LockState } from '@/core/locks';
 import type { LockCue, LockEvent } from '@/core/score';
 import type { OrderDocument } from '@/document';
 import { clock, distance, type Units } from './units';
@@ -57,9 +57,10 @@ export function lockNowText({ chamber, gates }: LockState, rising: number, units
 
 /** "filling, 0.60 m to go, 1:49"; "level with the water above" once it is, whatever leaks on. */
 export function makesText(lock: Lock, state: LockState, units: Units): string | null {
-  const minute = (60 * (state.flowIn - state.flowOut)) / (lock.length * lock.width);
+  const wound = (at: End) =>
+    lock.paddles.some(({ end }, i) => end === at && state.open[i]! + state.wound[i]! > 0);
   for (const end of ['upper', 'lower'] as const)
-    if (Math.abs(minute) < STANDS && Math.abs(headAt(state, end)) <= MADE_M)
+    if (Math.abs(headAt(state, end)) <= MADE_M && !wound(end === 'upper' ? 'lower' : 'upper'))
       return LOCK_CUE_WORDS[end === 'upper' ? 'level above' : 'level below'];
   if (Math.abs(state.flowIn) + Math.abs(state.flowOut) <= RUNS_M3PS) return null;
   const end = state.flowOut > state.flowIn ? 'lower' : 'upper';
