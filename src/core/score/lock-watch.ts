@@ -198,7 +198,8 @@ export class LockWatch {
     for (let i = 0; i < lines.length; i++) {
       const fast = lineColumn(state, this.world, i, LINE.MADE) === MADE.FAST;
       if (!fast || lineColumn(state, this.world, i, LINE.ON) !== 0) {
-        this.riseWhenFast.delete(i);
+        // Made fast again in the next chamber it is told of again.
+        if (this.riseWhenFast.delete(i)) this.told.delete(`fast ${i}`);
         continue;
       }
       const rise = lineColumn(state, this.world, i, LINE.RISE);

@@ -194,6 +194,8 @@ describe('a line in a falling chamber', () => {
     expect(lines(slack)).not.toContain('loads up');
     expect(lines(slack)).toContain('fast too long');
     expect(slack.outcome).toBe('unsafe');
+    const twice = lines(down('fast', undefined, [tended('keep'), tended('fast')]));
+    expect(twice.filter((what) => what === 'fast as it falls')).toHaveLength(2);
     const briefly = down('fast', undefined, [tended('keep')]);
     expect(lines(briefly)).toContain('fast as it falls');
     expect(lines(briefly)).not.toContain('fast too long');

@@ -16,7 +16,7 @@ import { IconButton } from '../parts/IconButton';
 import { LengthBox } from '../parts/LengthBox';
 import { useUnits } from '../state/preferences';
 import { makesText } from '../words/locks';
-import { distance, clock, type Units } from '../words/units';
+import { clock, distance, type Units } from '../words/units';
 import { fitsLock } from './fits-lock';
 import { LockBrief } from './LockBrief';
 import { LockSection } from './LockSection';
@@ -78,8 +78,7 @@ export function LockBench({
   );
   const { state } = run;
   const hangs = hangUps(lock, state, boat);
-  const moving = Math.abs(state.flowIn) + Math.abs(state.flowOut) > 1e-3;
-  const left = moving && hangs.length === 0 ? timeLeft(lock, state, boat) : null;
+  const left = hangs.length === 0 ? timeLeft(lock, state, boat) : null;
   const pull = pullOnBoat(lock, state, boat);
   const makes = makesText(lock, state, units);
   const running = run.pace > 0;

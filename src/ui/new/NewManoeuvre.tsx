@@ -53,7 +53,7 @@ const REST_WIND_MPS = 4.116;
 /** Through a lock, where a breeze abeam lays most boats on a gate, half of that. */
 const LOCK_WIND_MPS = 2.058;
 
-/** A boat to begin with: the first no longer than nine tenths of the place's first berth, or that its locks take in. */
+/** A boat to begin with: the first no longer than nine tenths of the place's first berth that its locks take in. */
 function firstThatFits(boats: readonly Boat[], place: Place | undefined): string {
   const locks = place ? locksOfPlace(place).map(({ working }) => working) : [];
   const edge = place?.berths[0]?.edge_m;
