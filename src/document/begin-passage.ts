@@ -55,7 +55,9 @@ function startBefore(
   sited: SitedLock,
   going: Passage,
 ): Manoeuvre['start'] | null {
-  const { length } = craft.spec.hull;
+  const { length, beam } = craft.spec.hull;
+  // Nobody asks for more room before a lock than half of what it leaves her inside.
+  const least = Math.min(LEAST_ROOM_M, Math.max(0, sited.lock.width - beam) / 4);
   const gate = outOfLock(sited, going === 'down' ? 0 : sited.lock.length, 0);
   const sign = going === 'down' ? -1 : 1;
   const away = atan2(sign * sited.east, sign * sited.north);
@@ -71,11 +73,11 @@ function startBefore(
       });
       let room = Infinity;
       // Her middle goes from there to where her bow is at the gates.
-      for (let i = 0; i <= WAY_POINTS && room >= LEAST_ROOM_M; i++) {
+      for (let i = 0; i <= WAY_POINTS && room >= least; i++) {
         const { x, y } = at(length * (lengths + (0.55 - lengths) * (i / WAY_POINTS)));
         room = Math.min(room, roomAt(craft, shore, new Set(), x, y, heading).distance);
       }
-      if (room < LEAST_ROOM_M) continue;
+      if (room < least) continue;
       const worth =
         Math.min(room / length, ENOUGH_LENGTHS) - Math.abs(off) / 60 - 0.2 * Math.abs(lengths - 2);
       if (best && best.worth >= worth) continue;
