@@ -26,7 +26,7 @@ const engineDependent = [
 ];
 
 export default tseslint.config(
-  { ignores: ['node_modules', '.next', '.yawtrope', 'next-env.d.ts'] },
+  { ignores: ['node_modules', '.next', 'build', '.yawtrope', 'next-env.d.ts'] },
   ...tseslint.configs.strict,
   {
     rules: {

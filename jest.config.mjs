@@ -11,11 +11,7 @@ export default {
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   setupFiles: ['<rootDir>/scripts/jest-setup.mjs'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  // D3 ships as ES modules only, which Jest does not load as they are.
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap)/)'],
-  transform: {
-    '^.+\\.mjs$': ['@swc/jest', { jsc: { parser: { syntax: 'ecmascript' }, target: 'es2022' } }],
-    '^.+\\.tsx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }],
-  },
+  globalSetup: '<rootDir>/scripts/jest-prepare.mjs',
+  // Every test file is one script with all it imports; see there.
+  transform: { '(\\.test\\.tsx?|/scripts/jest-\\w+\\.mjs)$': '<rootDir>/scripts/jest-bundle.mjs' },
 };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { basisFor, boatSchema, boatWarnings, check, isPlace, type Boat } from '@/document';
-import { figureGroups } from '@/ui/boats/figures';
+import { figureGroups } from '@/ui/boats/own-figures';
 import { FLEET, fleetBoat, fleetPath } from './fleet';
 
 describe.each(FLEET.map((berth) => [berth.id, berth] as const))('%s', (_, berth) => {

@@ -102,6 +102,7 @@ export function ensureInstalled({ quiet = false } = {}) {
 
 const BUILD_INPUTS = [
   'src',
+  'scripts/build-server.mjs',
   'package-lock.json',
   'next.config.ts',
   'tsconfig.json',
@@ -127,15 +128,22 @@ function sourceHash() {
 const nextBinary = join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
 export const environment = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 
+/** Builds what runs beside Next, see build-server.mjs; it needs the packages, so it is come to late. */
+export async function buildServer() {
+  await (await import('./build-server.mjs')).buildServer();
+}
+
 /** Builds the app if its sources have changed since the last build. */
-export function ensureBuilt({ output = 'inherit' } = {}) {
+export async function ensureBuilt({ output = 'inherit' } = {}) {
   const sources = sourceHash();
-  const id = join(root, '.next', 'BUILD_ID');
-  if (existsSync(id) && isStamped('built', sources)) return 0;
+  const made = [join(root, '.next', 'BUILD_ID'), join(root, 'build', 'server.cjs')];
+  if (made.every(existsSync) && isStamped('built', sources)) return 0;
   process.stderr.write('Building the app …\n');
   const status = run(process.execPath, [nextBinary, 'build'], { env: environment, stdio: output });
-  if (status === 0) stamp('built', sources);
-  return status;
+  if (status !== 0) return status;
+  await buildServer();
+  stamp('built', sources);
+  return 0;
 }
 
 /** Runs a TypeScript program of this project. */
@@ -147,11 +155,12 @@ export function runTypeScript(file, args, options = {}) {
   });
 }
 
-export function startNext(args, env) {
-  return spawn(process.execPath, [nextBinary, ...args], {
+/** Starts the server around Next: `dev` or `start`. */
+function startServer(how, env) {
+  return spawn(process.execPath, [join(root, 'build', 'server.cjs'), how], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...environment, ...env },
+    env: { ...environment, NODE_ENV: how === 'dev' ? 'development' : 'production', ...env },
   });
 }
 
@@ -213,27 +222,9 @@ export async function prepare() {
   return { port, directory };
 }
 
-const DATA_INPUTS = ['demo', 'drizzle', join('src', 'db'), join('src', 'document')];
-
-/** Brings the database up to date and puts in the demo data, unless that has been done from these very files. */
-export function prepareData(directory) {
-  const mark = join(directory, 'prepared');
-  const from = hash(DATA_INPUTS.flatMap((name) => hashed(join(root, name))));
-  const database = join(directory, 'yawtrope.sqlite');
-  if (existsSync(database) && existsSync(mark) && readFileSync(mark, 'utf8') === from) return;
-  const status = runTypeScript('scripts/prepare-data.ts', [], {
-    cwd: root,
-    env: { ...environment, YAWTROPE_DATA_DIR: directory },
-  });
-  if (status !== 0) process.exit(1);
-  writeFileSync(mark, from);
-}
-
-/** Runs the server until it ends or is told to; says where it is once it answers. */
-export async function serve(args, { port, directory }) {
-  const child = startNext([...args, '-H', '127.0.0.1', '-p', String(port)], {
-    YAWTROPE_DATA_DIR: directory,
-  });
+/** Runs the server until it ends or is told to; says where it is once it answers. It brings the data up to date itself. */
+export async function serve(how, { port, directory }) {
+  const child = startServer(how, { YAWTROPE_PORT: String(port), YAWTROPE_DATA_DIR: directory });
   child.stderr.pipe(process.stderr);
   let log = '';
   child.stdout.on('data', (chunk) => (log += chunk));
@@ -241,7 +232,7 @@ export async function serve(args, { port, directory }) {
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 0)));
   const address = `http://127.0.0.1:${port}`;
   const up = await Promise.race([answers(address), ended.then(() => false)]);
-  if (!up) fail(`The server did not start:\n${log}`);
+  if (!up) fail(`The server did not start: see above.\n${log}`);
   process.stdout.write(`Yawtrope is at ${address}\nData in ${directory}. Stop with Ctrl C.\n`);
   process.exit(await ended);
 }

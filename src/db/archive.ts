@@ -1,239 +1,254 @@
-import { eq, isNull } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import {
   LIBRARY_PARTS,
   LIBRARY_SCHEMAS,
-  type Boat,
-  type LibraryContents,
   type LibraryPart,
   type LibraryTake,
   type Manoeuvre,
-  type OwnFigure,
-  type Place,
   type RecordDocument,
 } from '@/document';
-import { keptBoats } from './boats';
+import type { ArchiveItem } from '@/io/archive';
+import { TABLES, type RawTake } from './archive-entries';
+import { firstRevision, raiseRevisions } from './counters';
 import { read } from './manoeuvres';
 import type { Library } from './open';
-import { keptPlaces } from './places';
-import { allRecords } from './records';
-import { boats, figures, manoeuvres, places, records, takes } from './schema';
-import { listFigures } from './figures';
-import { fileOf, openTake } from './takes';
+import { takes } from './schema';
+import { fileOf } from './takes';
+import { putText, sweepTexts, textUnder } from './texts';
 
-/** All that is kept and can be read; what was put aside only where a manoeuvre still uses it. */
-export function contentsOf(db: Library): LibraryContents {
-  const rows = db.select().from(manoeuvres).where(isNull(manoeuvres.removedAt)).all();
-  const kept = rows.flatMap(({ id, document }) => {
-    const found = read<Manoeuvre>(LIBRARY_SCHEMAS.manoeuvres, document, `manoeuvre '${id}'`);
-    return found.ok ? [found.value] : [];
-  });
-  const whole = <T extends { id: string }>(
-    listed: readonly T[],
-    table: typeof boats | typeof places,
-    part: 'boats' | 'places',
-    used: readonly string[],
-  ): T[] => {
-    const known = new Set(listed.map(({ id }) => id));
-    const aside = [...new Set(used)].filter((id) => !known.has(id));
-    return [
-      ...listed,
-      ...aside.flatMap((id) => {
-        const row = db.select().from(table).where(eq(table.id, id)).get();
-        const found = row && read<T>(LIBRARY_SCHEMAS[part] as never, row.document, id);
-        return found?.ok ? [found.value] : [];
-      }),
-    ];
-  };
-  const driven = db
-    .select({ id: takes.id })
-    .from(takes)
-    .where(isNull(takes.removedAt))
-    .all()
-    .flatMap(({ id }): LibraryTake[] => {
-      const found = openTake(db, id);
-      return found?.ok ? [found.value] : [];
-    });
-  const ids = new Set(kept.map(({ id }) => id));
-  return {
-    boats: whole<Boat>(
-      keptBoats.list(db).flatMap(({ document }) => document ?? []),
-      boats,
-      'boats',
-      kept.map(({ boatId }) => boatId),
-    ),
-    places: whole<Place>(
-      keptPlaces.list(db).flatMap(({ document }) => document ?? []),
-      places,
-      'places',
-      kept.map(({ placeId }) => placeId),
-    ),
-    figures: listFigures(db),
-    manoeuvres: kept,
-    takes: driven.filter(({ manoeuvreId }) => ids.has(manoeuvreId)),
-    records: allRecords(db).filter(({ manoeuvreId }) => ids.has(manoeuvreId)),
-  };
-}
-
-/** How what an archive holds stands to what is kept. */
+/** How what an archive holds stands to what is kept, counted by part. */
 export type Standing = Readonly<
-  Record<LibraryPart, { readonly fresh: number; readonly same: number; readonly different: number }>
+  Record<
+    LibraryPart,
+    {
+      readonly fresh: number;
+      readonly same: number;
+      readonly different: number;
+      /** Of all these, what cannot be read and is carried as it is. */
+      readonly unreadable: number;
+    }
+  >
 >;
 
-const TABLES = { boats, places, figures, manoeuvres, takes, records } as const;
+type Stands = 'fresh' | 'same' | 'different';
 
-type Kept = Boat | Place | OwnFigure | Manoeuvre | LibraryTake | RecordDocument;
+/** A row that is ready to go in, but for the ids of what it belongs to. */
+interface Incoming {
+  readonly part: LibraryPart;
+  readonly id: string;
+  readonly stands: Stands;
+  readonly removedAt: number | null;
+  readonly row: Readonly<Record<string, unknown>>;
+}
 
-/** A document under an id, put aside or not; null for none. What cannot be read is something else. */
-function keptUnder(db: Library, part: LibraryPart, id: string): unknown {
-  if (part === 'takes') {
-    const row = db.select().from(takes).where(eq(takes.id, id)).get();
-    if (!row) return null;
-    const file = fileOf(row);
-    const { manoeuvreId, startedAt } = row;
-    return file.ok ? { id, manoeuvreId, startedAt, file: file.value } : {};
-  }
+const takeText = ({ manoeuvreId, startedAt, file }: LibraryTake) =>
+  JSON.stringify({
+    manoeuvreId,
+    startedAt,
+    manoeuvre: file.manoeuvre,
+    recording: file.recording,
+    notes: file.notes,
+  });
+
+/** How a take of an archive stands to the one kept under its id. Equal texts need not be read. */
+function takeStands(db: Library, item: ArchiveItem): Stands {
+  const row = db.select().from(takes).where(eq(takes.id, item.id)).get();
+  if (!row) return 'fresh';
+  if (item.document === null) return 'different';
+  const take = item.document as LibraryTake;
+  const { manoeuvreId, startedAt, notes } = row;
+  const texts = [textUnder(db, row.manoeuvreText), textUnder(db, row.recordingText), notes];
+  const { file } = take;
+  const alike =
+    take.manoeuvreId === manoeuvreId &&
+    take.startedAt === startedAt &&
+    [file.manoeuvre, file.recording, file.notes].every((p, i) => JSON.stringify(p) === texts[i]);
+  if (alike) return 'same';
+  // Written by an older version it may say the same otherwise.
+  const kept = fileOf(db, row);
+  if (!kept.ok) return 'different';
+  return takeText({ id: item.id, manoeuvreId, startedAt, file: kept.value }) === takeText(take)
+    ? 'same'
+    : 'different';
+}
+
+function stands(db: Library, item: ArchiveItem): Stands {
+  const { part, id, text } = item;
+  if (part === 'takes') return takeStands(db, item);
   const table = TABLES[part];
   const row = db.select({ document: table.document }).from(table).where(eq(table.id, id)).get();
-  if (!row) return null;
-  const found = read<Kept>(LIBRARY_SCHEMAS[part] as never, row.document, id);
-  return found.ok ? found.value : {};
+  if (!row) return 'fresh';
+  if (row.document === text) return 'same';
+  const kept = read<unknown>(LIBRARY_SCHEMAS[part] as never, row.document, id);
+  return kept.ok && JSON.stringify(kept.value) === text ? 'same' : 'different';
 }
 
-const plain = (part: LibraryPart, document: unknown) => {
-  if (part !== 'takes') return JSON.stringify(document);
-  const { file, manoeuvreId, startedAt } = document as Partial<LibraryTake>;
-  if (!file) return '';
-  const { manoeuvre, recording, notes } = file;
-  return JSON.stringify({ manoeuvreId, startedAt, manoeuvre, recording, notes });
-};
+/** What would come of taking a document in, added to what is known by now. */
+class Counting {
+  private readonly counts = Object.fromEntries(
+    LIBRARY_PARTS.map((part) => [part, { fresh: 0, same: 0, different: 0, unreadable: 0 }]),
+  ) as Record<LibraryPart, Record<Stands | 'unreadable', number>>;
 
-/** What would come of taking an archive in beside what is kept. Changes nothing. */
-export function standingOf(db: Library, contents: LibraryContents): Standing {
-  const count = (part: LibraryPart) => {
-    const so = { fresh: 0, same: 0, different: 0 };
-    for (const document of contents[part]) {
-      const kept = keptUnder(db, part, document.id);
-      if (kept === null) so.fresh += 1;
-      else if (plain(part, kept) === plain(part, document)) so.same += 1;
-      else so.different += 1;
-    }
-    return so;
-  };
-  return Object.fromEntries(LIBRARY_PARTS.map((part) => [part, count(part)])) as Record<
-    LibraryPart,
-    ReturnType<typeof count>
-  >;
-}
-
-function freeId(
-  db: Library,
-  part: Exclude<LibraryPart, 'takes' | 'records'>,
-  wish: string,
-): string {
-  for (let n = 2; ; n++) {
-    const id = `${wish.slice(0, 58)}-${n}`;
-    if (keptUnder(db, part, id) === null) return id;
+  add({ part, document }: ArchiveItem, as: Stands): void {
+    this.counts[part][as] += 1;
+    if (document === null) this.counts[part].unreadable += 1;
   }
-}
 
-function put(db: Library, part: LibraryPart, document: Kept, now: number): void {
-  const text = JSON.stringify(document);
-  const { id } = document;
-  if (part === 'boats' || part === 'places') {
-    db.insert(TABLES[part]).values({ id, document: text, updatedAt: now }).run();
-  } else if (part === 'figures') {
-    db.insert(figures).values({ id, document: text, createdAt: now }).run();
-  } else if (part === 'manoeuvres') {
-    const { title, boatId, placeId } = document as Manoeuvre;
-    db.insert(manoeuvres)
-      .values({
-        id,
-        title,
-        boatId,
-        placeId,
-        document: text,
-        revision: 1,
-        createdAt: now,
-        updatedAt: now,
-      })
-      .run();
-  } else if (part === 'records') {
-    const { manoeuvreId } = document as RecordDocument;
-    db.insert(records).values({ id, manoeuvreId, document: text, createdAt: now }).run();
-  } else {
-    const { manoeuvreId, startedAt, file } = document as LibraryTake;
-    db.insert(takes)
-      .values({
-        id,
-        manoeuvreId,
-        manoeuvre: JSON.stringify(file.manoeuvre),
-        recording: JSON.stringify(file.recording),
-        notes: JSON.stringify(file.notes),
-        startedAt,
-        updatedAt: now,
-      })
-      .run();
+  get standing(): Standing {
+    return this.counts;
   }
 }
 
 /**
- * Takes an archive in beside what is kept, all or nothing: what is there already in the same form is left, what is
- * there in another form is kept beside it under an id of its own, and what goes with it follows. What was put aside
- * and comes again in the same form is brought back.
- *
- * @param another makes an id for a take
+ * An archive on its way into a library. Documents are looked at and staged one by one, where nobody sees them; at the
+ * end all of them appear in one short transaction, or none.
  */
-export function mergeArchive(
-  db: Library,
-  contents: LibraryContents,
-  now: number,
-  another: () => string,
-): Standing {
-  return db.transaction(() => {
-    const standing = standingOf(db, contents);
-    const under = new Map<string, string>();
-    const take = (part: LibraryPart, document: Kept) => {
-      const kept = keptUnder(db, part, document.id);
-      if (kept !== null && plain(part, kept) === plain(part, document)) {
-        if (part !== 'figures')
-          db.update(TABLES[part])
-            .set({ removedAt: null })
-            .where(eq(TABLES[part].id, document.id))
-            .run();
-        return;
-      }
-      const id =
-        kept === null
-          ? document.id
-          : part === 'takes' || part === 'records'
-            ? another()
-            : freeId(db, part, document.id);
-      under.set(`${part} ${document.id}`, id);
-      put(db, part, { ...document, id }, now);
+export class Incomings {
+  private readonly counting = new Counting();
+  private readonly rows: Incoming[] = [];
+
+  /**
+   * @param how `look` only counts; `merge` goes in beside what is kept, `replace` in its place
+   * @param another makes an id for a take or a record whose own is taken
+   */
+  constructor(
+    private readonly db: Library,
+    private readonly how: 'look' | 'merge' | 'replace',
+    private readonly another: () => string = () => crypto.randomUUID(),
+  ) {}
+
+  get standing(): Standing {
+    return this.counting.standing;
+  }
+
+  add(item: ArchiveItem): void {
+    const how = stands(this.db, item);
+    this.counting.add(item, how);
+    if (this.how === 'look') return;
+    const { part, id, removedAt } = item;
+    const staged = this.how === 'replace' || how !== 'same';
+    const row = staged ? this.rowOf(item) : {};
+    this.rows.push({ part, id, stands: this.how === 'replace' ? 'fresh' : how, removedAt, row });
+  }
+
+  private rowOf(item: ArchiveItem): Readonly<Record<string, unknown>> {
+    const { part, document, text, kept } = item;
+    if (part !== 'takes') {
+      const of = (document ?? kept) as Partial<Manoeuvre> &
+        Partial<Pick<RecordDocument, 'manoeuvreId'>>;
+      if (part === 'manoeuvres')
+        return { title: of.title, boatId: of.boatId, placeId: of.placeId, document: text };
+      if (part === 'records') return { manoeuvreId: of.manoeuvreId, document: text };
+      return { document: text };
+    }
+    const take = document as LibraryTake | null;
+    const raw: RawTake = take
+      ? {
+          manoeuvre: JSON.stringify(take.file.manoeuvre),
+          recording: JSON.stringify(take.file.recording),
+          notes: JSON.stringify(take.file.notes),
+        }
+      : (JSON.parse(text) as RawTake);
+    return {
+      manoeuvreId: take?.manoeuvreId ?? kept.manoeuvreId,
+      startedAt: take?.startedAt ?? kept.startedAt,
+      manoeuvreText: putText(this.db, raw.manoeuvre),
+      recordingText: putText(this.db, raw.recording),
+      notes: raw.notes,
     };
-    const goesAs = (part: LibraryPart, id: string) => under.get(`${part} ${id}`) ?? id;
-    for (const one of contents.boats) take('boats', one);
-    for (const one of contents.places) take('places', one);
-    for (const one of contents.figures) take('figures', one);
-    for (const one of contents.manoeuvres)
-      take('manoeuvres', {
-        ...one,
-        boatId: goesAs('boats', one.boatId),
-        placeId: goesAs('places', one.placeId),
-      });
-    for (const one of contents.takes)
-      take('takes', { ...one, manoeuvreId: goesAs('manoeuvres', one.manoeuvreId) });
-    for (const one of contents.records)
-      take('records', { ...one, manoeuvreId: goesAs('manoeuvres', one.manoeuvreId) });
-    return standing;
-  });
+  }
+
+  /** Everything added appears, all or nothing. */
+  finish(now: number): void {
+    const { db } = this;
+    db.$client
+      .transaction(() => {
+        if (this.how === 'replace') {
+          const revision = raiseRevisions(db);
+          for (const part of LIBRARY_PARTS.toReversed()) db.delete(TABLES[part]).run();
+          this.put(now, revision);
+          raiseRevisions(db);
+        } else this.put(now, firstRevision(db));
+      })
+      .immediate();
+    sweepTexts(db);
+  }
+
+  /** Gives up: nothing has changed, and what was staged goes. */
+  drop(): void {
+    sweepTexts(this.db);
+  }
+
+  private put(now: number, revision: number): void {
+    const { db } = this;
+    const under = new Map<string, string>();
+    const goesAs = (part: LibraryPart, id: unknown) =>
+      under.get(`${part} ${String(id)}`) ?? String(id);
+    for (const { part, id, stands: how, removedAt, row } of this.rows) {
+      const table = TABLES[part];
+      if (how === 'same') {
+        // What was put aside here and is not there comes back; nothing goes that is here.
+        if (part !== 'figures' && removedAt === null)
+          db.update(TABLES[part]).set({ removedAt: null }).where(eq(table.id, id)).run();
+        continue;
+      }
+      const as = how === 'fresh' ? id : this.freeId(part, id);
+      under.set(`${part} ${id}`, as);
+      const document = { document: renamed(row.document, id, as, goesAs, part) };
+      const values: Record<string, unknown> = {
+        ...row,
+        ...(part === 'takes' ? {} : document),
+        id: as,
+        revision,
+        createdAt: now,
+        updatedAt: now,
+        removedAt,
+      };
+      if ('boatId' in row) values.boatId = goesAs('boats', row.boatId);
+      if ('placeId' in row) values.placeId = goesAs('places', row.placeId);
+      if ('manoeuvreId' in row) values.manoeuvreId = goesAs('manoeuvres', row.manoeuvreId);
+      // Of the columns given each table takes those it has.
+      db.insert(table)
+        .values(values as never)
+        .run();
+    }
+  }
+
+  private freeId(part: LibraryPart, wish: string): string {
+    if (part === 'takes' || part === 'records') return this.another();
+    const table = TABLES[part];
+    for (let n = 2; ; n++) {
+      const id = `${wish.slice(0, 58)}-${n}`;
+      if (!this.db.select({ id: table.id }).from(table).where(eq(table.id, id)).get()) return id;
+    }
+  }
 }
 
-/** Puts an archive in place of everything, all or nothing. */
-export function replaceAll(db: Library, contents: LibraryContents, now: number): void {
-  db.transaction(() => {
-    for (const part of LIBRARY_PARTS.toReversed()) db.delete(TABLES[part]).run();
-    for (const part of LIBRARY_PARTS)
-      for (const document of contents[part]) put(db, part, document, now);
-  });
+/** A document's text under the ids it goes by now; what cannot be read stays as it is. */
+function renamed(
+  text: unknown,
+  id: string,
+  as: string,
+  goesAs: (part: LibraryPart, id: unknown) => string,
+  part: LibraryPart,
+): unknown {
+  if (typeof text !== 'string') return text;
+  let document: Record<string, unknown>;
+  try {
+    document = JSON.parse(text) as Record<string, unknown>;
+  } catch {
+    return text;
+  }
+  const changes: Record<string, unknown> = {};
+  if (as !== id) changes.id = as;
+  for (const [field, from] of [
+    ['boatId', 'boats'],
+    ['placeId', 'places'],
+    ['manoeuvreId', 'manoeuvres'],
+  ] as const) {
+    if ((part !== 'manoeuvres' && part !== 'records') || !(field in document)) continue;
+    const now = goesAs(from, document[field]);
+    if (now !== document[field]) changes[field] = now;
+  }
+  return Object.keys(changes).length === 0 ? text : JSON.stringify({ ...document, ...changes });
 }

@@ -1,9 +1,10 @@
-export { contentsOf, mergeArchive, replaceAll, standingOf, type Standing } from './archive';
-export { backUp, keepBackups, listBackups, restoreBackup, type Backup } from './backup';
 export { beginIn, beginPassageIn } from './begin';
 export { keptBoats, type ListedBoat, type OpenedBoat } from './boats';
+export { listBackups, type CopyReason } from './copying';
+export { databaseIn, freeBytes, PASSING, privateDirectory } from './files';
 export { fleetOutlines } from './fleet-outlines';
 export { insertFigure, listFigures, removeFigure } from './figures';
+
 export {
   copyManoeuvre,
   importManoeuvre,
@@ -17,17 +18,23 @@ export {
   type SaveResult,
 } from './manoeuvres';
 export { Kept } from './kept';
-export { dataDirectory, library, openLibrary, type Library } from './open';
+export { dataDirectory, library, openDatabase, openLibrary, type Library } from './open';
 export { keptPlaces, type ListedPlace, type OpenedPlace } from './places';
 export { keepRecord, listRecords, openRecord, setRecordAside, type ListedRecord } from './records';
+export { type Backup } from './rotation';
 export { readDemo, seedDemo } from './seed';
 export {
+  CURSOR,
   keepTake,
   listTakes,
   openTake,
   saveNotes,
   saveRecording,
+  saveSummary,
   setTakeAside,
+  TAKES_PER_PAGE,
   type ListedTake,
   type OpenedTake,
+  type TakePage,
 } from './takes';
+export { Trouble, troubleOf, type TroubleCode } from './trouble';

@@ -1,6 +1,7 @@
 import { and, count, eq, isNull } from 'drizzle-orm';
 import { failure, success, type Problem, type Result } from '@/document';
 import type { z } from 'zod';
+import { firstRevision } from './counters';
 import { read } from './manoeuvres';
 import type { Library } from './open';
 import { type boats, manoeuvres, type places } from './schema';
@@ -84,7 +85,8 @@ export class Kept<T extends Document> {
           .get();
         if (taken) continue;
         const text = JSON.stringify({ ...document, id });
-        db.insert(this.table).values({ id, document: text, updatedAt: now }).run();
+        const revision = firstRevision(db);
+        db.insert(this.table).values({ id, document: text, revision, updatedAt: now }).run();
         return id;
       }
     });

@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql, type Column } from 'drizzle-orm';
 import {
   boatSchema,
   check,
@@ -12,6 +12,7 @@ import {
   type Place,
   type Result,
 } from '@/document';
+import { firstRevision } from './counters';
 import type { Library } from './open';
 import { boats, manoeuvres, places } from './schema';
 
@@ -31,6 +32,8 @@ export interface Listed {
   readonly boat: string;
   readonly place: string;
   readonly openedAt: number | null;
+  /** It is here, but cannot be opened: what is stored cannot be read. */
+  readonly unreadable: boolean;
 }
 
 export type SaveResult =
@@ -57,15 +60,34 @@ export function read<T>(
   return failure(...checked.problems.map((p) => ({ ...p, path: `${what}: ${p.path}` })));
 }
 
-/** Manoeuvres not put aside, last opened first, then newest. */
+/** A part of a stored document; null where the document cannot be read at all. */
+const part = (document: Column, path: string) =>
+  sql<string | null>`case when json_valid(${document}) then json_extract(${document}, ${path}) end`;
+
+/** Whether a stored text is sound, by its id and revision: each is checked once as long as a library is open. */
+const checkedIn = new WeakMap<Library, Map<string, boolean>>();
+
+function isSound(db: Library, id: string, revision: number, document: () => string): boolean {
+  const checked = checkedIn.get(db) ?? new Map<string, boolean>();
+  checkedIn.set(db, checked);
+  const key = `${revision} ${id}`;
+  const sound = checked.get(key) ?? read(manoeuvreSchema, document(), id).ok;
+  checked.set(key, sound);
+  return sound;
+}
+
+/** Manoeuvres not put aside, last opened first, then newest. One that cannot be read is listed as that. */
 export function listManoeuvres(db: Library): Listed[] {
-  return db
+  const rows = db
     .select({
       id: manoeuvres.id,
       title: manoeuvres.title,
-      note: sql<string>`coalesce(json_extract(${manoeuvres.document}, '$.note'), '')`,
-      boat: sql<string>`coalesce(json_extract(${boats.document}, '$.name'), ${boats.id})`,
-      place: sql<string>`coalesce(json_extract(${places.document}, '$.name'), ${places.id})`,
+      revision: manoeuvres.revision,
+      note: part(manoeuvres.document, '$.note'),
+      boat: part(boats.document, '$.name'),
+      place: part(places.document, '$.name'),
+      boatId: manoeuvres.boatId,
+      placeId: manoeuvres.placeId,
       openedAt: manoeuvres.openedAt,
     })
     .from(manoeuvres)
@@ -74,6 +96,16 @@ export function listManoeuvres(db: Library): Listed[] {
     .where(isNull(manoeuvres.removedAt))
     .orderBy(desc(manoeuvres.openedAt), desc(manoeuvres.createdAt), manoeuvres.title)
     .all();
+  const document = db.$client.prepare('select document from manoeuvres where id = ?').pluck();
+  return rows.map(({ id, title, revision, note, boat, place, boatId, placeId, openedAt }) => ({
+    id,
+    title,
+    note: note ?? '',
+    boat: boat ?? boatId,
+    place: place ?? placeId,
+    openedAt,
+    unreadable: !isSound(db, id, revision, () => document.get(id) as string),
+  }));
 }
 
 /** Null when there is none of that id. */
@@ -102,8 +134,10 @@ export function openManoeuvre(db: Library, id: string): Result<Opened> | null {
   });
 }
 
-export function noteOpened(db: Library, id: string, now = Date.now()): void {
-  db.update(manoeuvres).set({ openedAt: now }).where(eq(manoeuvres.id, id)).run();
+/** Notes when a manoeuvre was opened last. False if there is none of that id. */
+export function noteOpened(db: Library, id: string, now: number): boolean {
+  const done = db.update(manoeuvres).set({ openedAt: now }).where(eq(manoeuvres.id, id)).run();
+  return done.changes === 1;
 }
 
 /** Saves over the revision it started from; over any other it changes nothing and says what is there. */
@@ -165,7 +199,7 @@ export function insertManoeuvre(db: Library, manoeuvre: Manoeuvre, now: number):
       boatId: manoeuvre.boatId,
       placeId: manoeuvre.placeId,
       document: JSON.stringify(manoeuvre),
-      revision: 1,
+      revision: firstRevision(db),
       createdAt: now,
       updatedAt: now,
     })
@@ -217,7 +251,8 @@ export function keep(
     const row = db.select().from(table).where(eq(table.id, id)).get();
     if (row?.document === text) return id;
     if (row) continue;
-    db.insert(table).values({ id, document: text, updatedAt: now }).run();
+    const revision = firstRevision(db);
+    db.insert(table).values({ id, document: text, revision, updatedAt: now }).run();
     return id;
   }
 }

@@ -43,15 +43,6 @@ export function listRecords(db: Library, manoeuvreId: string): ListedRecord[] {
     });
 }
 
-/** All that are kept and can be read. */
-export function allRecords(db: Library): RecordDocument[] {
-  const rows = db.select().from(records).where(isNull(records.removedAt)).all();
-  return rows.flatMap(({ id, document }) => {
-    const found = read<RecordDocument>(recordSchema, document, `record '${id}'`);
-    return found.ok ? [found.value] : [];
-  });
-}
-
 /** Null when there is none of that id. */
 export function openRecord(db: Library, id: string): Result<RecordDocument> | null {
   const row = db

@@ -9,6 +9,8 @@ export const boats = sqliteTable('boats', {
   updatedAt: integer('updated_at').notNull(),
   /** Set when put aside; it can be brought back. */
   removedAt: integer('removed_at'),
+  /** SHA-256 of the demo text last put in here; null for what a user made. */
+  shipped: text('shipped'),
 });
 
 export const places = sqliteTable('places', {
@@ -19,6 +21,8 @@ export const places = sqliteTable('places', {
   updatedAt: integer('updated_at').notNull(),
   /** Set when put aside; it can be brought back. */
   removedAt: integer('removed_at'),
+  /** SHA-256 of the demo text last put in here; null for what a user made. */
+  shipped: text('shipped'),
 });
 
 export const manoeuvres = sqliteTable(
@@ -40,6 +44,8 @@ export const manoeuvres = sqliteTable(
     openedAt: integer('opened_at'),
     /** Set when put aside; it can be brought back. */
     removedAt: integer('removed_at'),
+    /** SHA-256 of the demo text last put in here; null for what a user made. */
+    shipped: text('shipped'),
   },
   (table) => [index('manoeuvres_by_opening').on(table.openedAt)],
 );
@@ -67,6 +73,15 @@ export const records = sqliteTable(
   (table) => [index('records_of_manoeuvre').on(table.manoeuvreId, table.createdAt)],
 );
 
+/**
+ * Long texts that takes are made of. They stand apart so that many takes can come in or go in one short transaction:
+ * a text no take names is not there for anybody, and is swept away.
+ */
+export const texts = sqliteTable('texts', {
+  id: text('id').primaryKey(),
+  text: text('text').notNull(),
+});
+
 /** Takes driven by hand, each with the manoeuvre as it was when it was driven. */
 export const takes = sqliteTable(
   'takes',
@@ -76,15 +91,30 @@ export const takes = sqliteTable(
     manoeuvreId: text('manoeuvre_id')
       .notNull()
       .references(() => manoeuvres.id),
-    manoeuvre: text('manoeuvre').notNull(),
-    recording: text('recording').notNull(),
+    /** The manoeuvre's file as it was then. */
+    manoeuvreText: text('manoeuvre_text')
+      .notNull()
+      .references(() => texts.id),
+    recordingText: text('recording_text')
+      .notNull()
+      .references(() => texts.id),
     notes: text('notes').notNull(),
-    /** What it came to, worked out when it is first asked for. */
+    /** What it came to. */
     summary: text('summary'),
     startedAt: integer('started_at').notNull(),
     updatedAt: integer('updated_at').notNull(),
     /** Set when put aside; it can be brought back. */
     removedAt: integer('removed_at'),
   },
-  (table) => [index('takes_of_manoeuvre').on(table.manoeuvreId, table.startedAt)],
+  (table) => [
+    index('takes_of_manoeuvre').on(table.manoeuvreId, table.startedAt),
+    index('takes_by_manoeuvre_text').on(table.manoeuvreText),
+    index('takes_by_recording_text').on(table.recordingText),
+  ],
 );
+
+/** What is kept of the library itself, a number under each name. */
+export const counters = sqliteTable('counters', {
+  name: text('name').primaryKey(),
+  value: integer('value').notNull(),
+});

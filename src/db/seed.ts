@@ -1,4 +1,5 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
@@ -11,9 +12,9 @@ import {
   type Manoeuvre,
   type Place,
 } from '@/document';
+import { firstRevision } from './counters';
 import type { Library } from './open';
-import { insertManoeuvre } from './manoeuvres';
-import { boats, places } from './schema';
+import { boats, manoeuvres, places } from './schema';
 
 function readAll<T>(directory: string, schema: Parameters<typeof check<T>>[0]): T[] {
   return readdirSync(directory)
@@ -39,23 +40,77 @@ export function readDemo(directory: string): {
   };
 }
 
-/** Puts in whatever demo data is not there yet; what a user has changed or put aside stays as it is. */
+const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
+
+type Seeded = typeof boats | typeof places | typeof manoeuvres;
+
+/**
+ * What is to be done with a shipped text: it is put in where there is none of its id, and in place of the text shipped
+ * before as long as nobody has changed that. Whether somebody has goes by the text itself, not by its revision: a
+ * restored library counts revisions of its own.
+ */
+function plan(db: Library, table: Seeded, id: string, text: string): 'insert' | 'update' | 'leave' {
+  const row = db
+    .select({ document: table.document, shipped: table.shipped })
+    .from(table)
+    .where(eq(table.id, id))
+    .get();
+  if (!row) return 'insert';
+  const theirs = row.shipped === null || sha256(row.document) !== row.shipped;
+  if (row.document === text) return row.shipped === null ? 'update' : 'leave';
+  return theirs ? 'leave' : 'update';
+}
+
+function seed(
+  db: Library,
+  table: Seeded,
+  document: { readonly id: string },
+  now: number,
+  insert: (text: string, shipped: string) => void,
+  columns: Partial<typeof manoeuvres.$inferInsert> = {},
+): void {
+  const text = JSON.stringify(document);
+  const shipped = sha256(text);
+  const what = plan(db, table, document.id, text);
+  if (what === 'insert') insert(text, shipped);
+  if (what === 'update')
+    db.update(table)
+      .set({
+        ...columns,
+        document: text,
+        shipped,
+        revision: sql`${table.revision} + 1`,
+        updatedAt: now,
+      })
+      .where(eq(table.id, document.id))
+      .run();
+}
+
+/** Puts in demo data that is not there yet or was not changed since; what a user has changed or put aside stays. */
 export function seedDemo(db: Library, directory: string, now: number): void {
   const demo = readDemo(directory);
   db.transaction(() => {
-    for (const boat of demo.boats) {
-      const values = { id: boat.id, document: JSON.stringify(boat), updatedAt: now };
-      db.insert(boats).values(values).onConflictDoNothing().run();
+    const revision = firstRevision(db);
+    for (const [table, documents] of [
+      [boats, demo.boats],
+      [places, demo.places],
+    ] as const)
+      for (const one of documents)
+        seed(db, table, one, now, (document, shipped) =>
+          db
+            .insert(table)
+            .values({ id: one.id, document, shipped, revision, updatedAt: now })
+            .run(),
+        );
+    for (const one of demo.manoeuvres) {
+      const { id, title, boatId, placeId } = one;
+      const columns = { title, boatId, placeId };
+      const insert = (document: string, shipped: string) =>
+        db
+          .insert(manoeuvres)
+          .values({ id, ...columns, document, shipped, revision, createdAt: now, updatedAt: now })
+          .run();
+      seed(db, manoeuvres, one, now, insert, columns);
     }
-    for (const place of demo.places) {
-      const values = { id: place.id, document: JSON.stringify(place), updatedAt: now };
-      // One nobody has changed comes up to date; another of the same id was taken in under one of its own.
-      const set = { document: values.document };
-      db.insert(places)
-        .values(values)
-        .onConflictDoUpdate({ target: places.id, set, setWhere: eq(places.revision, 1) })
-        .run();
-    }
-    for (const manoeuvre of demo.manoeuvres) insertManoeuvre(db, manoeuvre, now);
   });
 }

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { RecordingDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
+import { tasks } from '@/jobs/tasks';
 import {
   keepTake,
   listTakes,
@@ -10,8 +11,11 @@ import {
   openTake,
   saveNotes,
   saveRecording,
+  saveSummary,
   seedDemo,
   setTakeAside,
+  TAKES_PER_PAGE,
+  type TakePage,
 } from '.';
 
 const directory = mkdtempSync(join(tmpdir(), 'yawtrope-takes-'));
@@ -35,20 +39,49 @@ const take = (id: string, steps = 20, of = manoeuvreId) => ({
   startedAt: Number(id.slice(-1)),
 });
 
+const ids = () => listTakes(db, manoeuvreId).takes.map(({ id }) => id);
+
 describe('driven takes', () => {
   it('are kept as they grow, once though sent twice, and listed in their order with what they came to', () => {
     expect(keepTake(db, take('take-2'), 5)).toBe(true);
     expect(keepTake(db, take('take-1'), 6)).toBe(true);
     expect(keepTake(db, take('take-1', 35), 7)).toBe(true);
     expect(saveRecording(db, 'take-2', recording(50), 8)).toBe(true);
-    const list = listTakes(db, manoeuvreId);
-    expect(list.map(({ id }) => id)).toEqual(['take-1', 'take-2']);
-    expect(list.map(({ summary }) => summary?.duration_s.toFixed(1))).toEqual(['3.5', '5.0']);
-    // Worked out once, and again when more was driven.
-    expect(listTakes(db, manoeuvreId)).toEqual(list);
+    expect(ids()).toEqual(['take-1', 'take-2']);
+    expect(listTakes(db, 'quince-backs-out')).toEqual({ takes: [], before: null });
+  });
+
+  it('are summed up when that is asked, until more is driven', async () => {
+    const durations = () =>
+      listTakes(db, manoeuvreId).takes.map(({ summary }) => summary?.duration_s.toFixed(1));
+    expect(durations()).toEqual([undefined, undefined]);
+    const found = await tasks.summarise({ directory, ids: ['take-1', 'take-2', 'no-such'] });
+    expect(found['take-2']!.duration_s).toBeCloseTo(5, 9);
+    expect(found['no-such']).toBeNull();
+    expect(durations()).toEqual(['3.5', '5.0']);
     saveRecording(db, 'take-2', recording(60), 9);
-    expect(listTakes(db, manoeuvreId)[1]!.summary!.duration_s).toBeCloseTo(6, 9);
-    expect(listTakes(db, 'quince-backs-out')).toEqual([]);
+    expect(durations()).toEqual(['3.5', undefined]);
+    // Driven on while it was being looked over: what was found is of another take by now.
+    saveSummary(db, 'take-2', recording(50), found['take-2']!);
+    expect(durations()).toEqual(['3.5', undefined]);
+  });
+
+  it('are listed a page at a time, the newest first come to', () => {
+    const of = 'alongside-wind-off';
+    const all = Array.from({ length: TAKES_PER_PAGE * 2 + 7 }, (_, i) => ({
+      ...take(`many-${String(i).padStart(4, '0')}`, 5, of),
+      // Some begin in one moment.
+      startedAt: Math.floor(i / 3),
+    }));
+    db.transaction(() => all.forEach((one) => keepTake(db, one, 1)));
+    const found: string[] = [];
+    let before: string | null = null;
+    do {
+      const page: TakePage = listTakes(db, of, before);
+      found.unshift(...page.takes.map(({ id }) => id));
+      before = page.before;
+    } while (before !== null);
+    expect(found).toEqual(all.map(({ id }) => id));
   });
 
   it('need a manoeuvre that is kept here, and say so where there is no such take', () => {
@@ -69,9 +102,9 @@ describe('driven takes', () => {
 
   it('are put aside and brought back', () => {
     expect(setTakeAside(db, 'take-1', 10)).toBe(true);
-    expect(listTakes(db, manoeuvreId).map(({ id }) => id)).toEqual(['take-2']);
+    expect(ids()).toEqual(['take-2']);
     expect(openTake(db, 'take-1')).toBeNull();
     expect(setTakeAside(db, 'take-1', null)).toBe(true);
-    expect(listTakes(db, manoeuvreId)).toHaveLength(2);
+    expect(ids()).toHaveLength(2);
   });
 });

@@ -1,12 +1,9 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
-import { playRecording } from '@/core/drive';
+import { and, desc, eq, isNull, lt, or } from 'drizzle-orm';
 import {
   DRIVEN_SCHEMA,
   drivenFileSchema,
   failure,
-  summarise,
   takeSummarySchema,
-  toDrive,
   type DrivenFile,
   type ManoeuvreFile,
   type RecordingDocument,
@@ -17,13 +14,21 @@ import {
 import { read } from './manoeuvres';
 import type { Library } from './open';
 import { manoeuvres, takes } from './schema';
+import { changeText, putText, textUnder } from './texts';
 
 /** A driven take as a list shows it. */
 export interface ListedTake {
   readonly id: string;
   readonly startedAt: number;
-  /** Null while it goes on, and where it cannot be played any more. */
+  /** Null while it goes on or was not looked over yet, and where it cannot be played any more. */
   readonly summary: TakeSummary | null;
+}
+
+/** The newest takes before some moment, oldest first. */
+export interface TakePage {
+  readonly takes: readonly ListedTake[];
+  /** Where the page before this one ends; null if this is the first. */
+  readonly before: string | null;
 }
 
 export interface OpenedTake {
@@ -41,6 +46,9 @@ export interface NewTake {
   readonly startedAt: number;
 }
 
+/** Takes in one page of a list. */
+export const TAKES_PER_PAGE = 200;
+
 /**
  * Keeps a take that has begun. Sent twice it is kept once, as it was sent last. False if its manoeuvre is not kept here.
  */
@@ -54,16 +62,31 @@ export function keepTake(db: Library, take: NewTake, now: number): boolean {
       .where(eq(manoeuvres.id, manoeuvreId))
       .get();
     if (!known) return false;
-    const manoeuvre = JSON.stringify(take.manoeuvre);
+    if (saveText(db, id, recording, now)) return true;
+    const manoeuvreText = putText(db, JSON.stringify(take.manoeuvre));
+    const recordingText = putText(db, recording);
     db.insert(takes)
-      .values({ id, manoeuvreId, manoeuvre, recording, notes: '[]', startedAt, updatedAt: now })
-      .onConflictDoUpdate({
-        target: takes.id,
-        set: { recording, summary: null, updatedAt: now },
+      .values({
+        id,
+        manoeuvreId,
+        manoeuvreText,
+        recordingText,
+        notes: '[]',
+        startedAt,
+        updatedAt: now,
       })
       .run();
     return true;
   });
+}
+
+/** Puts a recording in place of a take's. False if there is no such take. */
+function saveText(db: Library, id: string, recording: string, now: number): boolean {
+  const row = db.select({ text: takes.recordingText }).from(takes).where(eq(takes.id, id)).get();
+  if (!row) return false;
+  changeText(db, row.text, recording);
+  db.update(takes).set({ summary: null, updatedAt: now }).where(eq(takes.id, id)).run();
+  return true;
 }
 
 /** Saves what has been driven by now. False if there is no such take. */
@@ -73,12 +96,7 @@ export function saveRecording(
   recording: RecordingDocument,
   now: number,
 ): boolean {
-  const done = db
-    .update(takes)
-    .set({ recording: JSON.stringify(recording), summary: null, updatedAt: now })
-    .where(eq(takes.id, id))
-    .run();
-  return done.changes === 1;
+  return db.transaction(() => saveText(db, id, JSON.stringify(recording), now));
 }
 
 export function saveNotes(
@@ -95,51 +113,82 @@ export function saveNotes(
   return done.changes === 1;
 }
 
-type Row = typeof takes.$inferSelect;
+export type TakeRow = typeof takes.$inferSelect;
+
+/** A kept row as the text of its file, unchecked. */
+export function textOf(db: Library, row: TakeRow): string {
+  const { notes } = row;
+  const manoeuvre = textUnder(db, row.manoeuvreText);
+  const recording = textUnder(db, row.recordingText);
+  return `{"$schema":"${DRIVEN_SCHEMA}","version":1,"manoeuvre":${manoeuvre},"recording":${recording},"notes":${notes}}`;
+}
 
 /** A kept row as the file it is; what is wrong where it cannot be read. */
-export function fileOf(row: Row): Result<DrivenFile> {
-  const parts = `{"$schema":"${DRIVEN_SCHEMA}","version":1,"manoeuvre":${row.manoeuvre},"recording":${row.recording},"notes":${row.notes}}`;
-  return read(drivenFileSchema, parts, `take '${row.id}'`);
+export function fileOf(db: Library, row: TakeRow): Result<DrivenFile> {
+  return read(drivenFileSchema, textOf(db, row), `take '${row.id}'`);
 }
 
-/** What a take came to, worked out by playing it again; null where it cannot be played. */
-function summaryOf(row: Row): TakeSummary | null {
-  const file = fileOf(row);
-  if (!file.ok) return null;
-  const drive = toDrive(file.value);
-  if (!drive.ok) return null;
-  const { take } = playRecording(drive.value.input, drive.value.recording);
-  return summarise(take, file.value.manoeuvre);
-}
+/** Where a page of takes begins: a moment, and a take of that moment. */
+const cursorOf = ({ startedAt, id }: { startedAt: number; id: string }) => `${startedAt}.${id}`;
+export const CURSOR = /^(\d{1,16})\.([0-9a-z-]{1,64})$/;
 
-/** Takes of a manoeuvre not put aside, in the order they were driven. */
-export function listTakes(db: Library, manoeuvreId: string): ListedTake[] {
+/**
+ * Takes of a manoeuvre not put aside, in the order they were driven: the newest, or those before a page.
+ *
+ * @param before `before` of the page that comes after
+ */
+export function listTakes(
+  db: Library,
+  manoeuvreId: string,
+  before: string | null = null,
+): TakePage {
+  const [, at, id] = (before && CURSOR.exec(before)) || [];
   const rows = db
-    .select()
+    .select({ id: takes.id, startedAt: takes.startedAt, summary: takes.summary })
     .from(takes)
-    .where(and(eq(takes.manoeuvreId, manoeuvreId), isNull(takes.removedAt)))
-    .orderBy(asc(takes.startedAt))
+    .where(
+      and(
+        eq(takes.manoeuvreId, manoeuvreId),
+        isNull(takes.removedAt),
+        at && id
+          ? or(
+              lt(takes.startedAt, Number(at)),
+              and(eq(takes.startedAt, Number(at)), lt(takes.id, id)),
+            )
+          : undefined,
+      ),
+    )
+    .orderBy(desc(takes.startedAt), desc(takes.id))
+    .limit(TAKES_PER_PAGE + 1)
     .all();
-  return rows.map((row) => ({
-    id: row.id,
-    startedAt: row.startedAt,
-    summary: keptSummary(db, row),
-  }));
+  const page = rows.slice(0, TAKES_PER_PAGE).toReversed();
+  return {
+    takes: page.map(({ summary, ...row }) => ({ ...row, summary: keptSummary(row.id, summary) })),
+    before: rows.length > TAKES_PER_PAGE ? cursorOf(page[0]!) : null,
+  };
 }
 
-function keptSummary(db: Library, row: Row): TakeSummary | null {
-  if (row.summary) {
-    const kept = read<TakeSummary>(takeSummarySchema, row.summary, `take '${row.id}'`);
-    if (kept.ok) return kept.value;
-  }
-  const summary = summaryOf(row);
-  if (summary)
+function keptSummary(id: string, text: string | null): TakeSummary | null {
+  if (text === null) return null;
+  const kept = read<TakeSummary>(takeSummarySchema, text, `take '${id}'`);
+  return kept.ok ? kept.value : null;
+}
+
+/** Notes what a take came to, as long as it has not gone on since its file was read. */
+export function saveSummary(
+  db: Library,
+  id: string,
+  recording: RecordingDocument,
+  summary: TakeSummary,
+): void {
+  db.transaction(() => {
+    const row = db.select().from(takes).where(eq(takes.id, id)).get();
+    if (!row || textUnder(db, row.recordingText) !== JSON.stringify(recording)) return;
     db.update(takes)
       .set({ summary: JSON.stringify(summary) })
-      .where(and(eq(takes.id, row.id), eq(takes.recording, row.recording)))
+      .where(eq(takes.id, id))
       .run();
-  return summary;
+  });
 }
 
 /** Null when there is none of that id. */
@@ -150,7 +199,7 @@ export function openTake(db: Library, id: string): Result<OpenedTake> | null {
     .where(and(eq(takes.id, id), isNull(takes.removedAt)))
     .get();
   if (!row) return null;
-  const file = fileOf(row);
+  const file = fileOf(db, row);
   if (!file.ok) return failure(...file.problems);
   const { manoeuvreId, startedAt } = row;
   return { ok: true, value: { id, manoeuvreId, startedAt, file: file.value } };

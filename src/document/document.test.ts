@@ -14,7 +14,7 @@ import {
   toTakeFile,
   type ManoeuvreFile,
 } from '.';
-import { DEMO_MANOEUVRES, demoFile, demoJson } from './testing/demo';
+import { DEMO_MANOEUVRES, demoFile, demoJson, SOME_DEMOS } from './testing/demo';
 
 type Spoil = (file: ManoeuvreFile) => void;
 
@@ -39,6 +39,11 @@ describe('demo data', () => {
     // A chamber is as wide as it is, and its leaves with it.
     const least = file.locks.length > 0 ? 0.2 : 0.5;
     expect(take.margins.clearance!.distance).toBeGreaterThan(least);
+  });
+
+  it.each(SOME_DEMOS)('%s leaves a way out at every moment', (id) => {
+    const input = toRunInput(demoFile(id));
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
     expect(waysOut(input.value).filter(({ grade }) => grade === 'none')).toEqual([]);
   });
 

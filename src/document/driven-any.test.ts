@@ -1,6 +1,7 @@
 import { Random } from '@/core/math';
 import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
 import { toDrive, type ManoeuvreFile, type OrderDocument, type RecordingDocument } from '.';
+import { chosen, tries } from '@/core/testing/sweep';
 import { demoFile } from './testing/demo';
 
 // Whatever is done at the helm of whatever boat: it can be played, looked over and held against another take.
@@ -82,18 +83,22 @@ const driven = (file: ManoeuvreFile, seed: number) => {
   return drive.value;
 };
 
-it.each([
+const BOATS = [
   'off-stilt-pontoon',
   'stern-to-before-supper',
   'four-engines-sideways',
   'two-piles-and-a-following-wind',
   'rafted-up-to-wicket',
   'tender-out-of-the-gap',
-])(
+] as const;
+
+it.each(
+  chosen(BOATS, ['stern-to-before-supper', 'four-engines-sideways', 'tender-out-of-the-gap']),
+)(
   '%s, driven anyhow',
   (id) => {
     const file = demoFile(id);
-    for (const seed of [1, 2, 3]) {
+    for (const seed of [1, 2, 3].slice(0, tries(1, 3))) {
       const one = driven(file, seed);
       const review = reviewOf(one.input, one.recording);
       const { trace } = review.take;

@@ -1,6 +1,7 @@
 import { runTake, type Take } from '@/core/score';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '.';
-import { DEMO_MANOEUVRES, demoFile } from './testing/demo';
+import { chosen } from '@/core/testing/sweep';
+import { demoFile, SOME_DEMOS } from './testing/demo';
 
 // Whole manoeuvres in places turned, shifted and mirrored: nothing may depend on where on the map they are.
 
@@ -144,7 +145,7 @@ function compare(a: Take, b: Take, tolerance: number, named = same): void {
 
 /** The demo manoeuvres as shipped, and one that ends in touches. */
 const cases: [string, ManoeuvreFile][] = [
-  ...DEMO_MANOEUVRES.map((id): [string, ManoeuvreFile] => [id, demoFile(id)]),
+  ...SOME_DEMOS.map((id): [string, ManoeuvreFile] => [id, demoFile(id)]),
   ['a hard touch', early()],
 ];
 
@@ -168,18 +169,21 @@ describe.each(cases)('%s', (_, file) => {
   const take = play(file);
   const near = tolerance(file);
 
-  it.each([37, 90, 137, 254])('is the same with the whole map turned by %d°', (by) => {
-    const c = Math.cos((by * Math.PI) / 180);
-    const s = Math.sin((by * Math.PI) / 180);
-    const other = play(
-      moved(
-        file,
-        ([x, y]) => [x * c + y * s + 300, -x * s + y * c - 700],
-        (degrees) => turned(degrees + by),
-      ),
-    );
-    compare(take, other, near);
-  });
+  it.each(chosen([37, 90, 137, 254], [137]))(
+    'is the same with the whole map turned by %d°',
+    (by) => {
+      const c = Math.cos((by * Math.PI) / 180);
+      const s = Math.sin((by * Math.PI) / 180);
+      const other = play(
+        moved(
+          file,
+          ([x, y]) => [x * c + y * s + 300, -x * s + y * c - 700],
+          (degrees) => turned(degrees + by),
+        ),
+      );
+      compare(take, other, near);
+    },
+  );
 
   it('is the same mirrored, propeller and all', () => {
     const other = play(mirrored(file));

@@ -1,4 +1,3 @@
-import { releaseProxy, wrap, type Remote } from 'comlink';
 import type { Ahead } from '@/core/drive';
 import type { Take } from '@/core/score';
 import type { Differences } from '@/core/review';
@@ -9,57 +8,58 @@ import type {
   RecordingDocument,
   Result,
 } from '@/document';
+import { Lifeline } from './lifeline';
 import type { DriveTold, DriveWorker, Reviewed } from './protocol';
 
 type Asked<T> = Promise<Result<T>>;
 
-/** A drive in a web worker of its own. Every call is answered; one that breaks is answered with why. */
+/**
+ * A drive in a web worker of its own. Every call is answered; one that breaks is answered with why. A worker that ended
+ * took the drive with it: it is to be opened again from its recording.
+ */
 export class DriveClient {
-  private readonly worker = new Worker(new URL('./drive.worker.ts', import.meta.url), {
-    type: 'module',
-  });
-  private readonly remote: Remote<DriveWorker> = wrap<DriveWorker>(this.worker);
+  private readonly line: Lifeline<DriveWorker>;
+
+  /** @param lost told when a worker ended that had something to answer */
+  constructor(lost: () => void = () => undefined) {
+    this.line = new Lifeline<DriveWorker>(
+      (name) => new Worker(new URL('./drive.worker.ts', import.meta.url), { type: 'module', name }),
+      lost,
+    );
+  }
 
   open(file: ManoeuvreFile, recording: RecordingDocument): Asked<DriveTold> {
-    return answered(this.remote.open(file, recording));
+    return this.line.call((remote) => remote.open(file, recording));
   }
   step(orders: readonly OrderDocument[], steps: number): Asked<DriveTold> {
-    return answered(this.remote.step(orders, steps));
+    return this.line.call((remote) => remote.step(orders, steps));
   }
   passOn(): Asked<DriveTold> {
-    return answered(this.remote.passOn());
+    return this.line.call((remote) => remote.passOn());
   }
   end(how: 'done' | 'broke off'): Asked<DriveTold> {
-    return answered(this.remote.close(how));
+    return this.line.call((remote) => remote.close(how));
   }
   recording(): Asked<RecordingDocument> {
-    return answered(this.remote.recording());
+    return this.line.call((remote) => remote.recording());
   }
   ahead(): Asked<Ahead> {
-    return answered(this.remote.ahead());
+    return this.line.call((remote) => remote.ahead());
   }
   soFar(): Asked<Take> {
-    return answered(this.remote.soFar());
+    return this.line.call((remote) => remote.soFar());
   }
   replay(file: ManoeuvreFile, recording: RecordingDocument): Asked<Take> {
-    return answered(this.remote.replay(file, recording));
+    return this.line.call((remote) => remote.replay(file, recording));
   }
   review({ manoeuvre, recording }: DrivenFile): Asked<Reviewed> {
-    return answered(this.remote.review(manoeuvre, recording));
+    return this.line.call((remote) => remote.review(manoeuvre, recording));
   }
   differences(reference: DrivenFile, other: DrivenFile): Asked<Differences> {
-    return answered(this.remote.differences(reference, other));
+    return this.line.call((remote) => remote.differences(reference, other));
   }
 
   close(): void {
-    this.remote[releaseProxy]();
-    this.worker.terminate();
+    this.line.close();
   }
-}
-
-function answered<T>(asked: Promise<Result<T>>): Asked<T> {
-  return asked.catch((error: unknown): Result<T> => ({
-    ok: false,
-    problems: [{ path: '(worker)', message: error instanceof Error ? error.message : 'stopped' }],
-  }));
 }

@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink';
+import { transfer } from 'comlink';
 import { z } from 'zod';
 import { Drive, DriveTeller, lookAhead, playRecording, type Recording } from '@/core/drive';
 import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
@@ -23,6 +23,7 @@ import {
   type Result,
 } from '@/document';
 import { buffersOf } from './buffers';
+import { live } from './lifeline';
 import type { DriveWorker } from './protocol';
 
 const ordersSchema = z.array(orderSchema).max(200);
@@ -176,4 +177,4 @@ const worker: DriveWorker = {
   },
 };
 
-expose(worker);
+live(worker);

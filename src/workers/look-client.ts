@@ -1,5 +1,5 @@
 import type { Motored } from '@/core/brief';
-import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import type {
   Day,
   FigureId,
@@ -9,6 +9,7 @@ import type {
   VariationDocument,
   Winds,
 } from '@/document';
+import { Lifeline } from './lifeline';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
 export interface LookListener {
@@ -22,13 +23,19 @@ type Ask = (remote: Remote<LookWorker>, tell: (found: Looked) => void) => Promis
 
 /** Looks into manoeuvres in a worker of its own; the newest look overtakes the one before. */
 export class LookClient {
-  private readonly worker: Worker;
-  private readonly remote: Remote<LookWorker>;
+  private readonly line: Lifeline<LookWorker>;
   private turn = 0;
+  /** What is being looked into. */
+  private going: Ask | null = null;
 
   constructor(private readonly listener: LookListener) {
-    this.worker = new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' });
-    this.remote = wrap<LookWorker>(this.worker);
+    this.line = new Lifeline<LookWorker>(
+      (name) => new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module', name }),
+      // Looked into anew, as another look: what was found of the one that ended is not added to.
+      (begunAgain) => {
+        if (begunAgain && this.going) this.look(this.going);
+      },
+    );
   }
 
   brief(file: ManoeuvreFile): void {
@@ -66,29 +73,29 @@ export class LookClient {
   /** Gives up what is going on; nothing more is told. */
   stop(): void {
     this.turn += 1;
-    void this.remote.stop();
+    this.going = null;
+    this.line.tell((remote) => remote.stop());
   }
 
   close(): void {
     this.turn += 1;
-    this.remote[releaseProxy]();
-    this.worker.terminate();
+    this.line.close();
   }
 
   private look(ask: Ask): void {
     const turn = ++this.turn;
-    const tell = proxy((found: Looked) => {
-      if (turn === this.turn) this.listener.found(found, turn);
-    });
-    ask(this.remote, tell)
-      .catch((error: unknown): Result<LookEnd> => ({
-        ok: false,
-        problems: [
-          { path: '(worker)', message: error instanceof Error ? error.message : 'stopped' },
-        ],
-      }))
+    this.going = ask;
+    void this.line
+      .call((remote, heard) => {
+        const tell = proxy((found: Looked) => {
+          heard();
+          if (turn === this.turn) this.listener.found(found, turn);
+        });
+        return ask(remote, tell);
+      })
       .then((result) => {
         if (turn !== this.turn) return;
+        this.going = null;
         if (!result.ok || result.value === 'done') this.listener.ended(result, turn);
       });
   }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { expose, releaseProxy } from 'comlink';
+import { releaseProxy } from 'comlink';
 import { briefOf, holdingOf } from '@/core/brief';
 import { checkScore } from '@/core/checks';
 import type { RunInput, Take } from '@/core/score';
@@ -31,6 +31,7 @@ import {
   type Proposal,
   type Result,
 } from '@/document';
+import { live } from './lifeline';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
 /** Moments of a day: at most one every ten minutes or so. */
@@ -206,4 +207,4 @@ const worker: LookWorker = {
   },
 };
 
-expose(worker);
+live(worker);

@@ -1,7 +1,8 @@
-import { expose, type ProxyMarked } from 'comlink';
+import { type ProxyMarked } from 'comlink';
 import { assembleCraft } from '@/core/craft';
 import { computePivots, computeSheet } from '@/core/trials';
 import { boatSchema, check, success, toBoatSpec } from '@/document';
+import { live } from './lifeline';
 import type { SheetWorker } from './protocol';
 
 const worker: SheetWorker = {
@@ -23,4 +24,4 @@ const worker: SheetWorker = {
   },
 };
 
-expose(worker);
+live(worker);

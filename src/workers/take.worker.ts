@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink';
+import { transfer } from 'comlink';
 import { z } from 'zod';
 import { holdBack, runTake, type RunInput } from '@/core/score';
 import { vary } from '@/core/search';
@@ -12,6 +12,7 @@ import {
   type Result,
 } from '@/document';
 import { buffersOf } from './buffers';
+import { live } from './lifeline';
 import type { TakeWorker } from './protocol';
 
 const beatSchema = z.int().min(0).max(200);
@@ -43,4 +44,4 @@ const worker: TakeWorker = {
   },
 };
 
-expose(worker);
+live(worker);

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { listBackups } from '@/db';
+import { dataDirectory, listBackups } from '@/db';
 import { LibraryPage } from '@/ui/library/LibraryPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Keeping and restoring' };
 
 export default function Page() {
-  return <LibraryPage backups={listBackups()} />;
+  return <LibraryPage backups={listBackups(dataDirectory())} />;
 }

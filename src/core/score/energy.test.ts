@@ -1,5 +1,5 @@
 import { toRunInput } from '@/document';
-import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
+import { demoFile, SOME_DEMOS } from '@/document/testing/demo';
 import { Ledger } from '../sim';
 import { energyAudit, runTake, type RunInput } from '.';
 
@@ -13,7 +13,7 @@ const joulesOf = (input: RunInput, cause: string) =>
   energyAudit(input).work.find((w) => w.cause === cause)!.joules;
 
 describe('the books of energy', () => {
-  it.each(DEMO_MANOEUVRES)('close over %s', (id) => {
+  it.each(SOME_DEMOS)('close over %s', (id) => {
     const input = inputOf(id);
     const { missing, turnover } = energyAudit(input);
     expect(turnover).toBeGreaterThan(10);

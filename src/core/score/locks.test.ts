@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { volumeOf, wayOnFoot } from '../locks';
 import { engine } from '../testing/driven';
+import { tries } from '../testing/sweep';
 import { mirrored } from '../testing/manoeuvre';
 import { inLock, orderAt as at } from '../testing/in-lock';
 import { lockAt, swingGates, windTo } from '../testing/locks';
@@ -326,6 +327,6 @@ it('whatever is ordered, no water is made or lost over a passage, and gates stan
         });
       },
     ),
-    { numRuns: 25 },
+    { numRuns: tries(8, 25) },
   );
 });

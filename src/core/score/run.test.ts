@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
+import { tries } from '../testing/sweep';
 import { solidObstacle } from '../holding';
 import {
   beatOf as beat,
@@ -297,7 +298,7 @@ describe('any score at all', () => {
           expect(runTake(scored).trace.x).toEqual(take.trace.x);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: tries(10, 40) },
     );
   });
 });

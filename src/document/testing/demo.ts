@@ -1,3 +1,4 @@
+import { chosen } from '@/core/testing/sweep';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
@@ -24,6 +25,25 @@ export function demoJson(kind: 'boats' | 'places' | 'manoeuvres', id: string): u
 export const DEMO_MANOEUVRES = readdirSync(join(process.cwd(), 'demo', 'manoeuvres'))
   .map((name) => name.replace('.json', ''))
   .sort();
+
+/**
+ * One demo of every class: a shaft and a blade alongside, an outboard, outdrives with a joystick, lines, an anchor, a
+ * raft of boats that give way, a tide, a buoy, and a lock.
+ */
+export const DEMO_CLASSES = [
+  'alongside-wind-off',
+  'tender-out-of-the-gap',
+  'four-engines-sideways',
+  'sprung-off-the-pontoon',
+  'stern-to-on-her-own-anchor',
+  'rafted-up-to-wicket',
+  'under-sallow-bridge',
+  'a-buoy-against-the-stream',
+  'nell-down-cobnut-lock',
+] as const;
+
+/** Every demo in a sweep, one of every class otherwise. */
+export const SOME_DEMOS = chosen(DEMO_MANOEUVRES, DEMO_CLASSES);
 
 export function demoFile(id: string): ManoeuvreFile {
   const manoeuvre = value(check(manoeuvreSchema, demoJson('manoeuvres', id)));

@@ -1,1 +1,3 @@
-export { MOST_ARCHIVE_BYTES, readArchive, writeArchive, type ReadArchive } from './archive';
+export { LIMITS as ARCHIVE_LIMITS } from './format';
+export { openArchive, type ArchiveItem, type OpenArchive } from './read';
+export { writeArchive, type ArchiveEntry } from './write';

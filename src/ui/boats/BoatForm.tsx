@@ -10,7 +10,7 @@ import { useUnits } from '../state/preferences';
 import { BoatDrawing, PivotWords } from './BoatDrawing';
 import type { OpenedBoat } from './BoatProfile';
 import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
-import { keepOwn, ownFigures } from './figures';
+import { keepOwn, ownFigures } from './own-figures';
 import {
   FIRST_OWNER,
   idFrom,

@@ -2,7 +2,7 @@
 import { useState, type FormEvent } from 'react';
 import { basisFor, boatSchema, check, type Boat, type Problem } from '@/document';
 import { figureWords, spreadWords } from '../words/boat';
-import { figureGroups, withFigure, type Figure, type FigureGroup } from './figures';
+import { figureGroups, withFigure, type Figure, type FigureGroup } from './own-figures';
 
 /** Every figure of the record with its basis; each can be set by hand, and is checked before it is kept. */
 export function Figures({

@@ -1,6 +1,8 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
+import type { LeftDraft } from '../state/drafts';
+import { useDrafts } from './use-drafts';
 
 export type SaveState<Theirs = unknown> =
   | { readonly is: 'saved'; readonly at: number }
@@ -17,6 +19,8 @@ export interface Wire<T, Theirs> {
   theirs(answer: unknown): { readonly theirs: Theirs; readonly revision: number };
   /** The document of what another window saved. */
   documentOf(theirs: Theirs): T;
+  /** What a draft left in the browser must be. */
+  readonly schema: z.ZodType<T>;
 }
 
 const savedSchema = z.object({ revision: z.number(), updatedAt: z.number() });
@@ -26,9 +30,15 @@ const refusedSchema = z.object({
 
 const PAUSE_MS = 400;
 const RETRY_MS = 4000;
+/** A save that was not answered by then is sent again: a connection that stalls would hold it up for good. */
+const ANSWER_MS = 15_000;
 
-export interface Autosave<Theirs> {
+export interface Autosave<T, Theirs> {
   readonly state: SaveState<Theirs>;
+  /** Edits that were left in this browser because the server did not get them; null for none. */
+  readonly left: LeftDraft<T> | null;
+  /** They were taken up by the caller, or thrown away. */
+  settleLeft(): void;
   /** Saves over what another tab saved. */
   keepMine(): void;
   /** Takes what another tab saved; the caller shows it. */
@@ -36,14 +46,16 @@ export interface Autosave<Theirs> {
 }
 
 /**
- * Saves a document a moment after it last changed, over the revision it came from. If another tab has
- * saved meanwhile nothing is overwritten: the user chooses.
+ * Saves a document a moment after it last changed, over the revision it came from; until that is acknowledged it is
+ * kept in the browser. If another tab has saved meanwhile nothing is overwritten: the user chooses.
  */
 export function useAutosave<T, Theirs>(
   document: T,
   opened: { readonly revision: number; readonly updatedAt: number },
   wire: Wire<T, Theirs>,
-): Autosave<Theirs> {
+): Autosave<T, Theirs> {
+  const drafts = useDrafts(wire.address(document), wire.schema, document);
+  const { keep, acknowledged } = drafts;
   const [state, setState] = useState<SaveState<Theirs>>({ is: 'saved', at: opened.updatedAt });
   const revision = useRef(opened.revision);
   const saved = useRef(document);
@@ -65,17 +77,19 @@ export function useAutosave<T, Theirs>(
       } else if (outcome.revision !== null) {
         revision.current = outcome.revision;
         saved.current = sent;
-        if (latest.current !== sent) await save();
+        if (latest.current === sent) acknowledged();
+        else await save();
       }
     },
-    [wire],
+    [wire, acknowledged],
   );
 
   useEffect(() => {
     latest.current = document;
+    if (document !== saved.current) keep(document, revision.current);
     const timer = setTimeout(() => void save(), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [document, save]);
+  }, [document, save, keep]);
 
   useEffect(() => {
     if (state.is !== 'waiting') return;
@@ -86,9 +100,7 @@ export function useAutosave<T, Theirs>(
   useEffect(() => {
     const leave = () => void save(true);
     const warn = (event: BeforeUnloadEvent) => {
-      if (latest.current !== saved.current && (blocked.current || busy.current)) {
-        event.preventDefault();
-      }
+      if (latest.current !== saved.current) event.preventDefault();
     };
     window.addEventListener('pagehide', leave);
     window.addEventListener('beforeunload', warn);
@@ -110,14 +122,25 @@ export function useAutosave<T, Theirs>(
         void save();
       } else {
         saved.current = wire.documentOf(state.theirs);
+        acknowledged();
         setState({ is: 'saved', at: Date.now() });
       }
     },
-    [state, save, wire],
+    [state, save, wire, acknowledged],
   );
 
-  return { state, keepMine: () => settle(true), takeTheirs: () => settle(false) };
+  return {
+    state,
+    left: drafts.offered,
+    settleLeft: drafts.settle,
+    keepMine: () => settle(true),
+    takeTheirs: () => settle(false),
+  };
 }
+
+/** Bytes a browser sends on after its page has gone; of more it sends nothing. */
+const MOST_KEPT_ALIVE = 60_000;
+const size = (text: string) => new Blob([text]).size;
 
 interface Sent<Theirs> {
   readonly state: SaveState<Theirs>;
@@ -135,11 +158,14 @@ async function send<T, Theirs>(
     revision: null,
   });
   try {
+    const text = JSON.stringify(wire.body(document, revision));
     const response = await fetch(wire.address(document), {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(wire.body(document, revision)),
-      keepalive: leaving,
+      body: text,
+      // Only small bodies go with it: of a larger one the draft is left.
+      keepalive: leaving && size(text) <= MOST_KEPT_ALIVE,
+      signal: AbortSignal.timeout(ANSWER_MS),
     });
     const body: unknown = await response.json();
     if (response.status === 409) {
@@ -148,13 +174,16 @@ async function send<T, Theirs>(
     if (!response.ok) {
       const refused = refusedSchema.safeParse(body);
       const first = refused.success ? refused.data.problems[0] : undefined;
-      return waiting(
-        first ? `${first.path}: ${first.message}` : `the server said ${response.status}`,
-      );
+      return waiting(first ? reason(first) : `the server said ${response.status}`);
     }
     const done = savedSchema.parse(body);
     return { state: { is: 'saved', at: done.updatedAt }, revision: done.revision };
-  } catch {
-    return waiting('the server cannot be reached');
+  } catch (error) {
+    const late = error instanceof DOMException && error.name === 'TimeoutError';
+    return waiting(late ? 'the server does not answer' : 'the server cannot be reached');
   }
 }
+
+/** A refusal in words: what the server says of itself needs no path. */
+const reason = ({ path, message }: { path: string; message: string }) =>
+  path === '(server)' || path === '(request)' ? message : `${path}: ${message}`;

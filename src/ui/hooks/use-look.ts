@@ -36,7 +36,11 @@ function useLook<T>(
           const so = last.turn === turn ? last.found : nothing;
           return { ...last, found: joined(so, part), turn };
         }),
-      ended: (_, turn) => setState((last) => ({ ...last, ended: turn })),
+      // What failed has found nothing: what was found of another file does not stand for it.
+      ended: (result, turn) =>
+        setState((last) =>
+          result.ok ? { ...last, ended: turn } : { found: work.current.empty, turn, ended: turn },
+        ),
     });
     client.current = made;
     return () => {

@@ -8,6 +8,7 @@ import type { GpxLayer } from '@/io/gpx';
 import { sendKept } from '../parts/send-kept';
 import { useAutosave, type SaveState } from '../hooks/use-autosave';
 import { useTheme } from '../hooks/use-theme';
+import { LeftEdits } from '../parts/LeftEdits';
 import { Saved } from '../parts/Saved';
 import { ThemeButton, UnitButtons } from '../parts/Settings';
 import { UndoButtons } from '../parts/UndoButtons';
@@ -169,6 +170,17 @@ function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetO
         aria-label="What is drawn"
         className="relative min-h-0 overflow-y-auto border-l border-ink bg-paper px-5 py-3"
       >
+        {save.left && (
+          <LeftEdits
+            at={save.left.at}
+            older={save.left.revision < opened.revision}
+            onUse={() => {
+              if (save.left) store.getState().edit(save.left.document);
+              save.settleLeft();
+            }}
+            onDiscard={save.settleLeft}
+          />
+        )}
         {save.state.is === 'conflict' && (
           <div role="alert" className="pb-2">
             <p className="font-semibold text-hurt">

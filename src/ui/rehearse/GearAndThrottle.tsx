@@ -1,5 +1,5 @@
 'use client';
-import type { GearWord, LeverAt } from './helm';
+import type { GearWord, LeverAt } from './helm-orders';
 
 const GEARS: readonly GearWord[] = ['ahead', 'neutral', 'astern'];
 

@@ -3,7 +3,7 @@ import type { KeyboardEvent } from 'react';
 import { useDrag } from '../hooks/use-drag';
 import { engineText } from '../words/beats';
 import { GearAndThrottle } from './GearAndThrottle';
-import { leverAt, MOST_NOTCHES, notched, notchesOf, type LeverAt } from './helm';
+import { leverAt, MOST_NOTCHES, notched, notchesOf, type LeverAt } from './helm-orders';
 import { useHelmPreferences } from './preferences';
 import { useLive, useLiveState } from './use-live';
 

@@ -8,7 +8,7 @@ import {
   SURPRISE_WORDS,
   surprisesOf,
   type SurpriseIs,
-} from './surprises';
+} from './chosen-surprises';
 import { useLive, useLiveState } from './use-live';
 
 /** A manoeuvre that is never reached by its score lasts so long for the sake of surprises, s. */

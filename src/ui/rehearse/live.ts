@@ -25,7 +25,7 @@ import {
 import { assembleCraft } from '@/core/craft';
 import { DriveClient, type DriveTold } from '@/workers';
 import { usePlayhead } from '../state/playhead';
-import { helmOf, ordersBetween, type HelmAt } from './helm';
+import { helmOf, ordersBetween, type HelmAt } from './helm-orders';
 import { TakeKeeper } from './keep';
 
 export type LiveStatus = 'opening' | 'ready' | 'running' | 'paused' | 'over' | 'refused';
@@ -94,6 +94,8 @@ export class Live {
   private readonly marked: readonly Transit[];
   private client!: DriveClient;
   private keeper: TakeKeeper | null = null;
+  /** The drive as far as it is known here: what it is opened from again. */
+  private recorded: RecordingDocument;
   private events: TakeEvent[] = [];
   private touches: Touch[] = [];
   /** Where the controls were when orders were last sent. */
@@ -114,6 +116,7 @@ export class Live {
     readonly manoeuvreId: string,
     private readonly from: RecordingDocument = BEGIN,
   ) {
+    this.recorded = from;
     const { limits } = assembleCraft(toBoatSpec(file.boat));
     this.mostWheel = (limits[0]! * 180) / Math.PI;
     this.wheelRate = file.boat.steering.rate_degps;
@@ -124,8 +127,22 @@ export class Live {
   /** Sets up the worker and opens the drive there. */
   start(): void {
     this.closed = false;
-    this.client = new DriveClient();
+    this.client = new DriveClient(() => void this.recover());
     void this.open(this.from);
+  }
+
+  /** The worker ended and took the drive with it: it is opened again where it was last saved, and stands still there. */
+  private async recover(): Promise<void> {
+    if (this.closed) return;
+    cancelAnimationFrame(this.frame);
+    this.asking = false;
+    this.looking = false;
+    this.spoken = [];
+    this.set({ status: 'opening', ahead: null });
+    await this.open(this.recorded);
+    const message = 'the computation stopped; the drive goes on from where it was last saved';
+    if (this.store.getState().status !== 'refused')
+      this.set({ problems: [{ path: '(worker)', message }] });
   }
 
   private set(part: Partial<LiveState>): void {
@@ -135,6 +152,7 @@ export class Live {
   private async open(recording: RecordingDocument): Promise<void> {
     this.events = [];
     this.touches = [];
+    this.recorded = recording;
     const answer = await this.client.open(this.file, recording);
     if (this.closed) return;
     if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
@@ -216,8 +234,9 @@ export class Live {
     this.sent = helm;
     this.spoken = [];
     const answer = await this.client.step(orders, steps);
+    // Opened anew meanwhile: this answer is of a drive that is no more.
+    if (this.closed || !this.asking) return;
     this.asking = false;
-    if (this.closed) return;
     if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
     this.take(answer.value);
     const { time, finish } = answer.value.now;
@@ -240,7 +259,9 @@ export class Live {
 
   private async save(last: boolean): Promise<void> {
     const recording = await this.client.recording();
-    if (recording.ok) this.keeper?.save(recording.value, last);
+    if (!recording.ok) return;
+    this.recorded = recording.value;
+    this.keeper?.save(recording.value, last);
   }
 
   /** Stands still; the take so far can be looked back over. */

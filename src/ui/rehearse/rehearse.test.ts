@@ -1,10 +1,17 @@
 import type { DriveNow } from '@/core/drive';
 import { demoFile } from '@/document/testing/demo';
 import { callsBetween } from './calls';
-import { leverAt, MOST_NOTCHES, notched, notchesOf, ordersBetween, type HelmAt } from './helm';
+import {
+  leverAt,
+  MOST_NOTCHES,
+  notched,
+  notchesOf,
+  ordersBetween,
+  type HelmAt,
+} from './helm-orders';
 import { actionWords, DEFAULT_KEYS, engineAt, HELM_ACTIONS, thrusterAt } from './keys';
 import { useHelmPreferences } from './preferences';
-import { anySurprises, possibleSurprises, surprisesOf } from './surprises';
+import { anySurprises, possibleSurprises, surprisesOf } from './chosen-surprises';
 
 const quince = demoFile('off-stilt-pontoon');
 const ottoline = demoFile('stern-to-before-supper');

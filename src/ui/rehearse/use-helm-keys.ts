@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { notched } from './helm';
+import { notched } from './helm-orders';
 import { engineAt, HELM_ACTIONS, thrusterAt, type HelmAction } from './keys';
 import { RATES, type Live } from './live';
 import { useLockKeys } from './use-lock-keys';

@@ -28,6 +28,7 @@ export const MANOEUVRE_WIRE: Wire<
     return { theirs, revision: theirs.revision };
   },
   documentOf: ({ manoeuvre }) => manoeuvre,
+  schema: manoeuvreSchema,
 };
 
 const placeConflictSchema = z.object({ place: placeSchema, revision: z.number() });
@@ -40,4 +41,17 @@ export const PLACE_WIRE: Wire<Place, Place> = {
     return { theirs: place, revision };
   },
   documentOf: (place) => place,
+  schema: placeSchema,
 };
+
+const openedBoatSchema = z.object({ boat: boatSchema });
+
+/** A kept boat; null where it cannot be had. */
+export async function boatCalled(id: string): Promise<Boat | null> {
+  try {
+    const answer = await fetch(`/api/boats/${id}`);
+    return openedBoatSchema.parse(await answer.json()).boat;
+  } catch {
+    return null;
+  }
+}

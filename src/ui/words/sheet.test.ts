@@ -1,6 +1,6 @@
 import { computeSheet, type Sheet } from '@/core/trials';
 import { fleetCraft, fleetRecord } from '@/document/testing/fleet';
-import { figureGroups } from '../boats/figures';
+import { figureGroups } from '../boats/own-figures';
 import { driveWords, figureWords, massWords } from './boat';
 import { sheetSections, type SheetSection } from './sheet';
 import type { Units } from './units';

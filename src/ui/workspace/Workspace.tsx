@@ -6,7 +6,8 @@ import type { Leg } from '@/core/brief';
 import { lastWayOut } from '@/core/search';
 import { toFile, type Boat, type Manoeuvre, type Place } from '@/document';
 import { useAutosave } from '../hooks/use-autosave';
-import { MANOEUVRE_WIRE } from '../state/wire';
+import { LeftEdits } from '../parts/LeftEdits';
+import { boatCalled, MANOEUVRE_WIRE } from '../state/wire';
 import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useTake } from '../hooks/use-take';
@@ -103,11 +104,26 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
     else select(null);
   });
 
+  useEffect(() => {
+    // Said beside the opening, not by it: nothing hangs on whether it can be written.
+    void fetch(`/api/manoeuvres/${opened.manoeuvre.id}/opened`, { method: 'POST' }).catch(
+      () => undefined,
+    );
+  }, [opened.manoeuvre.id]);
+
   const theirs = save.state.is === 'conflict' ? save.state.theirs : null;
   const showTheirs = () => {
     if (!theirs) return;
     save.takeTheirs();
     store.getState().replace(theirs.manoeuvre, theirs.boat);
+  };
+  const { left } = save;
+  /** Edits that were left, as one edit that can be undone; in the boat they were made for. */
+  const takeUpLeft = async (edits: Manoeuvre) => {
+    const theirBoat = edits.boatId === boat.id ? boat : await boatCalled(edits.boatId);
+    if (!theirBoat) return;
+    store.getState().replace(edits, theirBoat);
+    save.settleLeft();
   };
   const keepBoth = async () => {
     const response = await fetch('/api/manoeuvres', {
@@ -123,9 +139,17 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
 
   return (
     // On a phone one under another: the water, how it went, the beats as a list, then what is open.
-    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible print:block print:h-auto print:overflow-visible">
+    <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[minmax(44px,auto)_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible print:block print:h-auto print:overflow-visible">
       <div className="col-span-2 print:hidden max-md:sticky max-md:top-0 max-md:z-20">
         <TopBar save={save.state} />
+        {left && (
+          <LeftEdits
+            at={left.at}
+            older={left.revision < opened.revision}
+            onUse={() => void takeUpLeft(left.document)}
+            onDiscard={save.settleLeft}
+          />
+        )}
       </div>
       {phase === 'rehearse' ? (
         <Rehearse file={file} scored={state.take} />

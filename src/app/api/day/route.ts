@@ -1,9 +1,9 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { keptPlaces, library } from '@/db';
-import { check, idSchema } from '@/document';
+import { daySchema, idSchema } from '@/document';
 import { dayAt, standInTides, standInWeather } from '@/services';
-import { missing, refuse } from '../respond';
+import { missing, refuse, route } from '../define';
 
 export const dynamic = 'force-dynamic';
 
@@ -12,16 +12,17 @@ const askedSchema = z.strictObject({
   date: z.iso.date({ error: "give a day of the calendar, as '2026-05-04'" }),
 });
 
-/** Wind, level and stream of a day at a kept place, by the place's own clocks. 404 for none such, 422 with problems. */
-export async function GET(request: Request) {
-  const asked = check<z.infer<typeof askedSchema>>(
-    askedSchema,
-    Object.fromEntries(new URL(request.url).searchParams),
-  );
-  if (!asked.ok) return refuse(422, asked.problems);
-  const place = keptPlaces.open(library(), asked.value.place);
-  if (!place) return missing(asked.value.place, 'place');
-  if (!place.ok) return refuse(422, place.problems);
-  const day = await dayAt(place.value.document, asked.value.date, standInWeather, standInTides);
-  return day.ok ? NextResponse.json(day.value) : refuse(422, day.problems);
-}
+export const GET = route(
+  {
+    says: "Wind, level and stream of a day at a kept place, by the place's own clocks.",
+    query: askedSchema,
+    answers: { 200: daySchema },
+  },
+  async ({ query }) => {
+    const place = keptPlaces.open(library(), query.place);
+    if (!place) return missing(query.place, 'place');
+    if (!place.ok) return refuse(422, place.problems);
+    const day = await dayAt(place.value.document, query.date, standInWeather, standInTides);
+    return day.ok ? NextResponse.json(day.value) : refuse(422, day.problems);
+  },
+);

@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { runTake, worldOf } from '@/core/score';
-import { library, openManoeuvre } from '@/db';
-import { check, idSchema, toFile, toRunInput } from '@/document';
-import { feedSentences } from '@/io/nmea0183';
-import { missing, refuse } from '../respond';
+import { dataDirectory } from '@/db';
+import { idSchema } from '@/document';
+import { runJob, type Sentence } from '@/jobs';
+import { refuse, route } from '../define';
 
 export const dynamic = 'force-dynamic';
 
@@ -14,43 +13,61 @@ const askedSchema = z.strictObject({
   seed: z.coerce.number().int().min(0).max(2147483647).default(1),
 });
 
-/**
- * A simulated instrument feed: NMEA 0183 sentences, a line each, as a boat sailing the manoeuvre by its score would send them,
- * some of them spoilt on the way. Ends when she does.
- */
-export function GET(request: Request) {
-  const asked = check<z.infer<typeof askedSchema>>(
-    askedSchema,
-    Object.fromEntries(new URL(request.url).searchParams),
-  );
-  if (!asked.ok) return refuse(422, asked.problems);
-  const { manoeuvre: id, pace, seed } = asked.value;
-  const opened = openManoeuvre(library(), id);
-  if (!opened) return missing(id);
-  if (!opened.ok) return refuse(422, opened.problems);
-  const { manoeuvre: document, boat, place } = opened.value;
-  const { origin } = place;
-  if (!origin)
-    return refuse(422, [
-      { path: 'place.origin', message: 'the place has no position on the earth yet' },
-    ]);
-  const input = toRunInput(toFile(document, boat, place));
-  if (!input.ok) return refuse(422, input.problems);
-  const { trace } = runTake(input.value);
-  const { environment } = worldOf(input.value, input.value.limit);
-  const sentences = feedSentences(trace, origin, new Date(), seed, environment);
+/** So many feeds run at once. */
+const MOST_FEEDS = 8;
+let running = 0;
+
+/** The sentences as they would be said, each in its time; whoever goes away ends them. */
+function spoken(sentences: readonly Sentence[], pace: number): ReadableStream<Uint8Array> {
   const began = Date.now();
   const text = new TextEncoder();
-  const stream = new ReadableStream<Uint8Array>({
+  const left = sentences.values();
+  let over = false;
+  const end = () => {
+    if (!over) running -= 1;
+    over = true;
+  };
+  return new ReadableStream<Uint8Array>({
     async pull(controller) {
-      const next = sentences.next();
-      if (next.done) return controller.close();
+      const next = left.next();
+      if (next.done) {
+        end();
+        return controller.close();
+      }
       const wait = began + (1000 * next.value.at) / pace - Date.now();
       if (wait > 0) await new Promise((resolve) => setTimeout(resolve, wait));
-      controller.enqueue(text.encode(`${next.value.line}\r\n`));
+      if (!over) controller.enqueue(text.encode(`${next.value.line}\r\n`));
     },
-  });
-  return new Response(stream, {
-    headers: { 'content-type': 'application/x-nmea0183', 'cache-control': 'no-store' },
+    cancel: end,
   });
 }
+
+export const GET = route(
+  {
+    says: 'A simulated instrument feed: NMEA 0183 sentences, a line each, as a boat sailing the manoeuvre by its score would send them, some of them spoilt on the way. Ends when the manoeuvre does.',
+    query: askedSchema,
+    answers: { 200: 'application/x-nmea0183' },
+  },
+  async ({ query: { manoeuvre, pace, seed }, request }) => {
+    if (running >= MOST_FEEDS)
+      return refuse(503, [
+        { path: '(server)', message: `gives ${MOST_FEEDS} feeds at once; end one of them first` },
+      ]);
+    running += 1;
+    let begun = false;
+    try {
+      const made = await runJob(
+        'feed',
+        { directory: dataDirectory(), id: manoeuvre, seed },
+        { signal: request.signal },
+      );
+      if (!made.ok) return refuse(made.problems[0]?.path === 'id' ? 404 : 422, made.problems);
+      begun = true;
+      return new Response(spoken(made.value, pace), {
+        headers: { 'content-type': 'application/x-nmea0183' },
+      });
+    } finally {
+      if (!begun) running -= 1;
+    }
+  },
+);

@@ -1,21 +1,19 @@
 import { NextResponse } from 'next/server';
+import { z } from 'zod';
 import { insertFigure, library, listFigures } from '@/db';
 import { ownFigureSchema, type OwnFigure } from '@/document';
-import { readBody, refuse } from '../respond';
+import { route } from '../define';
+import { made } from '../schemas';
 
 export const dynamic = 'force-dynamic';
 
-/** The user's own figures, newest first. */
-export function GET() {
-  return NextResponse.json(listFigures(library()));
-}
+export const GET = route(
+  { says: "The user's own figures, newest first.", answers: { 200: z.array(ownFigureSchema) } },
+  () => NextResponse.json(listFigures(library())),
+);
 
-/** Keeps a figure. 201 with its id, 422 with problems. */
-export async function POST(request: Request) {
-  const body = await readBody<OwnFigure>(request, ownFigureSchema);
-  if (!body.ok) return refuse(422, body.problems);
-  return NextResponse.json(
-    { id: insertFigure(library(), body.value, Date.now()) },
-    { status: 201 },
-  );
-}
+export const POST = route<Record<string, never>, OwnFigure>(
+  { says: 'Keeps a figure.', body: ownFigureSchema, answers: { 201: made } },
+  ({ body }) =>
+    NextResponse.json({ id: insertFigure(library(), body, Date.now()) }, { status: 201 }),
+);

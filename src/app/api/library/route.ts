@@ -1,48 +1,64 @@
 import { NextResponse } from 'next/server';
-import { backUp, contentsOf, library, mergeArchive, replaceAll, standingOf } from '@/db';
-import { MOST_ARCHIVE_BYTES, readArchive, writeArchive } from '@/io/archive';
-import { refuse } from '../respond';
+import { z } from 'zod';
+import { dataDirectory } from '@/db';
+import { runJob } from '@/jobs';
+import { MOST_BYTES, sentAs } from '../body';
+import { refuse, route } from '../define';
+import { handOver, passingFile, received } from '../passing';
 
 export const dynamic = 'force-dynamic';
 
-const HOW = ['preview', 'merge', 'replace'] as const;
+const ZIP = 'application/zip';
 
-/** Everything kept, as one archive. */
-export async function GET() {
-  const now = new Date();
-  const bytes = await writeArchive(contentsOf(library()), now);
-  return new Response(bytes as Uint8Array<ArrayBuffer>, {
-    headers: {
-      'content-type': 'application/zip',
-      'content-disposition': `attachment; filename="yawtrope-${now.toISOString().slice(0, 10)}.zip"`,
-    },
-  });
-}
+const howSchema = z.strictObject({
+  how: z.enum(['preview', 'merge', 'replace'], { error: "say 'preview', 'merge' or 'replace'" }),
+});
+const part = z.object({
+  fresh: z.number(),
+  same: z.number(),
+  different: z.number(),
+  unreadable: z.number(),
+});
+const takenSchema = z.object({
+  made: z.string(),
+  standing: z.record(z.string(), part),
+  /** The backup made before anything came in. */
+  copy: z.string().optional(),
+});
 
-/** Looks an archive over (`?how=preview`), takes it in beside what is kept (`merge`), or in its place (`replace`). */
-export async function POST(request: Request) {
-  const how = new URL(request.url).searchParams.get('how');
-  if (!HOW.some((known) => known === how))
-    return refuse(422, [{ path: 'how', message: "say 'preview', 'merge' or 'replace'" }]);
-  // Other sites' forms cannot send this type.
-  if (request.headers.get('content-type') !== 'application/zip')
-    return refuse(422, [{ path: '(request)', message: 'send it as application/zip' }]);
-  if (Number(request.headers.get('content-length')) > MOST_ARCHIVE_BYTES)
-    return refuse(422, [
-      { path: '(archive)', message: `is larger than ${MOST_ARCHIVE_BYTES / 1e6} MB` },
-    ]);
-  const read = await readArchive(new Uint8Array(await request.arrayBuffer()));
-  if (!read.ok) return refuse(422, read.problems);
-  const { contents, made } = read.value;
-  const db = library();
-  const now = Date.now();
-  if (how === 'preview') return NextResponse.json({ made, standing: standingOf(db, contents) });
-  const copy = backUp(db, now, true);
-  if (how === 'merge') {
-    const standing = mergeArchive(db, contents, now, () => crypto.randomUUID());
-    return NextResponse.json({ made, standing, copy });
-  }
-  const standing = standingOf(db, contents);
-  replaceAll(db, contents, now);
-  return NextResponse.json({ made, standing, copy });
-}
+export const GET = route(
+  { says: 'Everything kept, as one archive.', answers: { 200: ZIP } },
+  async ({ request }) => {
+    const directory = dataDirectory();
+    const file = passingFile(directory);
+    await runJob('writeArchive', { directory, file }, { signal: request.signal });
+    const day = new Date().toISOString().slice(0, 10);
+    return handOver(file, ZIP, `yawtrope-${day}.zip`);
+  },
+);
+
+export const POST = route(
+  {
+    says: 'Looks an archive over, takes it in beside what is kept, or in its place.',
+    query: howSchema,
+    sends: ZIP,
+    answers: { 200: takenSchema },
+  },
+  async ({ request, query: { how } }) => {
+    const type = sentAs(request, ZIP);
+    if (!type.ok) return refuse(422, type.problems);
+    const directory = dataDirectory();
+    return received(request, directory, MOST_BYTES.archive, async (file) => {
+      const looked = { directory, file, how: 'look' as const };
+      const { signal } = request;
+      if (how === 'preview') {
+        const seen = await runJob('takeArchive', looked, { signal });
+        return seen.ok ? NextResponse.json(seen.value) : refuse(422, seen.problems);
+      }
+      const copy = await runJob('backUp', { directory, reason: 'before import' }, { signal });
+      // From here on nobody stops it: it comes in whole, or says what is wrong with it.
+      const taken = await runJob('takeArchive', { directory, file, how });
+      return taken.ok ? NextResponse.json({ ...taken.value, copy }) : refuse(422, taken.problems);
+    });
+  },
+);

@@ -1,20 +1,29 @@
 import { NextResponse } from 'next/server';
+import { z } from 'zod';
 import { keptPlaces, library } from '@/db';
 import { placeSchema, type Place } from '@/document';
-import { readBody, refuse } from '../respond';
+import { route } from '../define';
+import { made } from '../schemas';
 
 export const dynamic = 'force-dynamic';
 
-/** The places kept, by name: id and name of each. */
-export function GET() {
-  const kept = keptPlaces.list(library()).flatMap(({ document }) => document ?? []);
-  return NextResponse.json(kept.map(({ id, name }) => ({ id, name })));
-}
+export const GET = route(
+  {
+    says: 'The places kept, by name.',
+    answers: { 200: z.array(z.object({ id: z.string(), name: z.string() })) },
+  },
+  () => {
+    const kept = keptPlaces.list(library()).flatMap(({ document }) => document ?? []);
+    return NextResponse.json(kept.map(({ id, name }) => ({ id, name })));
+  },
+);
 
-/** Takes in a place. 201 with its id, 422 with problems. */
-export async function POST(request: Request) {
-  const body = await readBody<Place>(request, placeSchema);
-  if (!body.ok) return refuse(422, body.problems);
-  const id = keptPlaces.insert(library(), body.value, Date.now());
-  return NextResponse.json({ id }, { status: 201 });
-}
+export const POST = route<Record<string, never>, Place>(
+  {
+    says: 'Takes in a place, under its id or a free one.',
+    body: placeSchema,
+    answers: { 201: made },
+  },
+  ({ body }) =>
+    NextResponse.json({ id: keptPlaces.insert(library(), body, Date.now()) }, { status: 201 }),
+);

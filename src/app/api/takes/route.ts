@@ -1,8 +1,23 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { keepTake, library, listTakes } from '@/db';
-import { idSchema, manoeuvreFileSchema, recordingSchema, toDrive } from '@/document';
-import { missing, readBody, refuse } from '../respond';
+import { CURSOR, keepTake, library, listTakes } from '@/db';
+import {
+  idSchema,
+  manoeuvreFileSchema,
+  recordingSchema,
+  takeSummarySchema,
+  toDrive,
+} from '@/document';
+import { missing, refuse, route } from '../define';
+import { ofManoeuvre } from '../schemas';
+
+const listSchema = ofManoeuvre.extend({
+  before: z
+    .string()
+    .regex(CURSOR, { error: "give 'before' of the page that comes after" })
+    .nullable()
+    .default(null),
+});
 
 const newTakeSchema = z.strictObject({
   id: idSchema,
@@ -12,21 +27,37 @@ const newTakeSchema = z.strictObject({
   startedAt: z.number().int().min(0),
 });
 
-/** Takes driven of a manoeuvre, in their order: `?manoeuvre=ID`. */
-export function GET(request: Request) {
-  const asked = idSchema.safeParse(new URL(request.url).searchParams.get('manoeuvre'));
-  if (!asked.success)
-    return refuse(422, [{ path: 'manoeuvre', message: 'say of which manoeuvre, by its id' }]);
-  return NextResponse.json(listTakes(library(), asked.data));
-}
+export const GET = route(
+  {
+    says: 'A page of the takes driven of a manoeuvre, in their order: the newest, or those before a page.',
+    query: listSchema,
+    answers: {
+      200: z.object({
+        takes: z.array(
+          z.object({
+            id: z.string(),
+            startedAt: z.number(),
+            summary: takeSummarySchema.nullable(),
+          }),
+        ),
+        before: z.string().nullable(),
+      }),
+    },
+  },
+  ({ query: { manoeuvre, before } }) => NextResponse.json(listTakes(library(), manoeuvre, before)),
+);
 
-/** Keeps a take that has begun; sent again it is kept as sent last. 201, 404, 422 with problems. */
-export async function POST(request: Request) {
-  const body = await readBody(request, newTakeSchema);
-  if (!body.ok) return refuse(422, body.problems);
-  const playable = toDrive(body.value);
-  if (!playable.ok) return refuse(422, playable.problems);
-  return keepTake(library(), body.value, Date.now())
-    ? new NextResponse(null, { status: 201 })
-    : missing(body.value.manoeuvreId);
-}
+export const POST = route<Record<string, never>, z.infer<typeof newTakeSchema>>(
+  {
+    says: 'Keeps a take that has begun; sent again it is kept as sent last.',
+    body: newTakeSchema,
+    answers: { 201: null },
+  },
+  ({ body }) => {
+    const playable = toDrive(body);
+    if (!playable.ok) return refuse(422, playable.problems);
+    return keepTake(library(), body, Date.now())
+      ? new NextResponse(null, { status: 201 })
+      : missing(body.manoeuvreId);
+  },
+);

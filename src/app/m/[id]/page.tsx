@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
-import { library, noteOpened, openManoeuvre } from '@/db';
+import { library, openManoeuvre } from '@/db';
 import { PHASES } from '@/ui/state/phases';
 import { Unreadable } from '@/ui/start/Unreadable';
 import { WorkspaceLoader } from '@/ui/workspace/WorkspaceLoader';
@@ -26,7 +26,6 @@ export default async function ManoeuvrePage({ params, searchParams }: Props) {
   const opened = openManoeuvre(library(), id);
   if (!opened) notFound();
   if (!opened.ok) return <Unreadable problems={opened.problems} />;
-  noteOpened(library(), id);
   const asked = askedSchema.safeParse(await searchParams);
   const phase = asked.success ? asked.data.do : 'score';
   return <WorkspaceLoader key={id} opened={opened.value} phase={phase} />;

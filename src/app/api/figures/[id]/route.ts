@@ -1,11 +1,7 @@
-import { NextResponse } from 'next/server';
 import { library, removeFigure } from '@/db';
-import { missing } from '../../respond';
+import { done, missing, route } from '../../define';
 
-/** Takes a figure out; sent to POST again it is back. */
-export async function DELETE(_request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  return removeFigure(library(), id)
-    ? new NextResponse(null, { status: 204 })
-    : missing(id, 'figure');
-}
+export const DELETE = route(
+  { says: 'Takes a figure out; sent to POST again it is back.', answers: { 204: null } },
+  ({ id }) => (removeFigure(library(), id) ? done() : missing(id, 'figure')),
+);

@@ -1,7 +1,8 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { backUp, library, listBackups, restoreBackup } from '@/db';
-import { readBody, refuse } from '../../respond';
+import { dataDirectory, listBackups } from '@/db';
+import { runJob } from '@/jobs';
+import { done, route } from '../../define';
 
 export const dynamic = 'force-dynamic';
 
@@ -10,19 +11,31 @@ const wishSchema = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('restore'), name: z.string().max(80) }),
 ]);
 
-/** Copies of the database on the server, the newest first. */
-export function GET() {
-  return NextResponse.json(listBackups());
-}
+export const GET = route(
+  {
+    says: 'Backups of the library on the server, the newest first.',
+    answers: {
+      200: z.array(
+        z.object({ name: z.string(), at: z.number(), bytes: z.number(), before: z.boolean() }),
+      ),
+    },
+  },
+  () => NextResponse.json(listBackups(dataDirectory())),
+);
 
-/** Makes a copy now, or puts one in place of what is kept (which is copied first). */
-export async function POST(request: Request) {
-  const wish = await readBody(request, wishSchema);
-  if (!wish.ok) return refuse(422, wish.problems);
-  const now = Date.now();
-  if (wish.value.do === 'copy')
-    return NextResponse.json({ name: backUp(library(), now) }, { status: 201 });
-  if (!restoreBackup(library(), wish.value.name, now))
-    return refuse(404, [{ path: 'name', message: `there is no copy '${wish.value.name}'` }]);
-  return new NextResponse(null, { status: 204 });
-}
+export const POST = route<Record<string, never>, z.infer<typeof wishSchema>>(
+  {
+    says: 'Backs up now, or puts a backup in place of what is kept, which is backed up first.',
+    body: wishSchema,
+    answers: { 201: z.object({ name: z.string() }), 204: null },
+  },
+  async ({ body }) => {
+    const directory = dataDirectory();
+    if (body.do === 'copy') {
+      const name = await runJob('backUp', { directory, reason: 'regular' });
+      return NextResponse.json({ name }, { status: 201 });
+    }
+    await runJob('restoreBackup', { directory, name: body.name });
+    return done();
+  },
+);

@@ -1,13 +1,24 @@
 import { NextResponse } from 'next/server';
-import { beginPassageIn, library } from '@/db';
-import { passageSchema } from '@/document';
-import { readBody, refuse } from '../../respond';
+import { dataDirectory } from '@/db';
+import { passageSchema, type BeginPassage } from '@/document';
+import { runJob } from '@/jobs';
+import { refuse, route } from '../../define';
+import { made } from '../../schemas';
 
-/** Begins a passage through a lock of a kept place in a kept boat. 201 with its id, 422 with problems. */
-export async function POST(request: Request) {
-  const body = await readBody(request, passageSchema);
-  if (!body.ok) return refuse(422, body.problems);
-  const begun = beginPassageIn(library(), body.value, Date.now());
-  if (!begun.ok) return refuse(422, begun.problems);
-  return NextResponse.json({ id: begun.value }, { status: 201 });
-}
+export const POST = route<Record<string, never>, BeginPassage>(
+  {
+    says: 'Begins a manoeuvre at a lock of a kept place, in a kept boat.',
+    body: passageSchema,
+    answers: { 201: made },
+  },
+  async ({ body, request }) => {
+    const begun = await runJob(
+      'beginPassage',
+      { directory: dataDirectory(), wish: body },
+      { signal: request.signal },
+    );
+    return begun.ok
+      ? NextResponse.json({ id: begun.value }, { status: 201 })
+      : refuse(422, begun.problems);
+  },
+);

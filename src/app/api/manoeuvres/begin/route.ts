@@ -1,13 +1,24 @@
 import { NextResponse } from 'next/server';
-import { beginIn, library } from '@/db';
-import { beginSchema } from '@/document';
-import { readBody, refuse } from '../../respond';
+import { dataDirectory } from '@/db';
+import { beginSchema, type Begin } from '@/document';
+import { runJob } from '@/jobs';
+import { refuse, route } from '../../define';
+import { made } from '../../schemas';
 
-/** Begins a manoeuvre for a berth of a kept place in a kept boat. 201 with its id, 422 with problems. */
-export async function POST(request: Request) {
-  const body = await readBody(request, beginSchema);
-  if (!body.ok) return refuse(422, body.problems);
-  const begun = beginIn(library(), body.value, Date.now());
-  if (!begun.ok) return refuse(422, begun.problems);
-  return NextResponse.json({ id: begun.value }, { status: 201 });
-}
+export const POST = route<Record<string, never>, Begin>(
+  {
+    says: 'Begins a manoeuvre at a berth of a kept place, in a kept boat.',
+    body: beginSchema,
+    answers: { 201: made },
+  },
+  async ({ body, request }) => {
+    const begun = await runJob(
+      'begin',
+      { directory: dataDirectory(), wish: body },
+      { signal: request.signal },
+    );
+    return begun.ok
+      ? NextResponse.json({ id: begun.value }, { status: 201 })
+      : refuse(422, begun.problems);
+  },
+);

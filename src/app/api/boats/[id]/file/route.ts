@@ -1,16 +1,13 @@
 import { keptBoats, library } from '@/db';
-import { missing, refuse } from '../../../respond';
+import { download, missing, refuse, route } from '../../../define';
 
-/** The boat as a file to keep. */
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const opened = keptBoats.open(library(), id);
-  if (!opened) return missing(id, 'boat');
-  if (!opened.ok) return refuse(500, opened.problems);
-  return new Response(JSON.stringify(opened.value.document, null, 2), {
-    headers: {
-      'content-type': 'application/json',
-      'content-disposition': `attachment; filename="${id}.boat.json"`,
-    },
-  });
-}
+export const GET = route(
+  { says: 'A boat as a file to keep.', answers: { 200: 'application/json' } },
+  ({ id }) => {
+    const opened = keptBoats.open(library(), id);
+    if (!opened) return missing(id, 'boat');
+    if (!opened.ok) return refuse(500, opened.problems);
+    const text = JSON.stringify(opened.value.document, null, 2);
+    return download(text, 'application/json', `${id}.boat.json`);
+  },
+);

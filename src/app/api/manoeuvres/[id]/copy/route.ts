@@ -1,9 +1,12 @@
 import { NextResponse } from 'next/server';
 import { copyManoeuvre, library } from '@/db';
-import { missing } from '../../../respond';
+import { missing, route } from '../../../define';
+import { made } from '../../../schemas';
 
-export async function POST(_request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const copy = copyManoeuvre(library(), id, Date.now());
-  return copy ? NextResponse.json({ id: copy }, { status: 201 }) : missing(id);
-}
+export const POST = route(
+  { says: 'A second manoeuvre like it, under a title and id of its own.', answers: { 201: made } },
+  ({ id }) => {
+    const copy = copyManoeuvre(library(), id, Date.now());
+    return copy ? NextResponse.json({ id: copy }, { status: 201 }) : missing(id);
+  },
+);

@@ -1,18 +1,18 @@
 import { library, openManoeuvre } from '@/db';
 import { toFile } from '@/document';
-import { missing, refuse } from '../../../respond';
+import { download, missing, refuse, route } from '../../../define';
 
-/** The manoeuvre as a file that stands alone, boat and place with it. */
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const opened = openManoeuvre(library(), id);
-  if (!opened) return missing(id);
-  if (!opened.ok) return refuse(500, opened.problems);
-  const { manoeuvre, boat, place } = opened.value;
-  return new Response(JSON.stringify(toFile(manoeuvre, boat, place), null, 2), {
-    headers: {
-      'content-type': 'application/json',
-      'content-disposition': `attachment; filename="${id}.yawtrope.json"`,
-    },
-  });
-}
+export const GET = route(
+  {
+    says: 'A manoeuvre as a file that stands alone, boat and place with it.',
+    answers: { 200: 'application/json' },
+  },
+  ({ id }) => {
+    const opened = openManoeuvre(library(), id);
+    if (!opened) return missing(id);
+    if (!opened.ok) return refuse(500, opened.problems);
+    const { manoeuvre, boat, place } = opened.value;
+    const text = JSON.stringify(toFile(manoeuvre, boat, place), null, 2);
+    return download(text, 'application/json', `${id}.yawtrope.json`);
+  },
+);

@@ -1,28 +1,29 @@
+import { z } from 'zod';
 import { keptPlaces, library } from '@/db';
 import { placeGeoJson } from '@/io/geojson';
-import { missing, refuse } from '../../../respond';
+import { download, missing, refuse, route } from '../../../define';
 
-/** A place as a file: as this program keeps it, or as GeoJSON (`?as=`). */
-export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const as = new URL(request.url).searchParams.get('as') ?? 'json';
-  if (as !== 'json' && as !== 'geojson')
-    return refuse(422, [{ path: 'as', message: "say 'json' or 'geojson'" }]);
-  const opened = keptPlaces.open(library(), id);
-  if (!opened) return missing(id, 'place');
-  if (!opened.ok) return refuse(500, opened.problems);
-  const { document } = opened.value;
-  const download = (text: string, type: string, ending: string) =>
-    new Response(text, {
-      headers: {
-        'content-type': type,
-        'content-disposition': `attachment; filename="${id}.${ending}"`,
-      },
-    });
-  if (as === 'json')
-    return download(JSON.stringify(document, null, 2), 'application/json', 'yawtrope-place.json');
-  const geo = placeGeoJson(document);
-  return geo.ok
-    ? download(JSON.stringify(geo.value, null, 2), 'application/geo+json', 'geojson')
-    : refuse(422, geo.problems);
-}
+const querySchema = z.object({
+  as: z.enum(['json', 'geojson'], { error: "say 'json' or 'geojson'" }).default('json'),
+});
+
+export const GET = route(
+  {
+    says: 'A place as a file: as this program keeps it, or as GeoJSON.',
+    query: querySchema,
+    answers: { 200: 'application/json, application/geo+json' },
+  },
+  ({ id, query: { as } }) => {
+    const opened = keptPlaces.open(library(), id);
+    if (!opened) return missing(id, 'place');
+    if (!opened.ok) return refuse(500, opened.problems);
+    const { document } = opened.value;
+    if (as === 'json') {
+      const text = JSON.stringify(document, null, 2);
+      return download(text, 'application/json', `${id}.yawtrope-place.json`);
+    }
+    const geo = placeGeoJson(document);
+    if (!geo.ok) return refuse(422, geo.problems);
+    return download(JSON.stringify(geo.value, null, 2), 'application/geo+json', `${id}.geojson`);
+  },
+);

@@ -1,39 +1,38 @@
-import { library, openTake } from '@/db';
-import { takeCsv, takeGpx } from '@/io/take';
-import { missing, refuse } from '../../../respond';
+import { z } from 'zod';
+import { dataDirectory, library, openTake } from '@/db';
+import { runJob } from '@/jobs';
+import { download, missing, refuse, route } from '../../../define';
 
-const AS = ['json', 'csv', 'gpx'] as const;
+const querySchema = z.object({
+  as: z.enum(['json', 'csv', 'gpx'], { error: "say 'json', 'csv' or 'gpx'" }).default('json'),
+});
 
-/** A driven take as a file: whole as JSON, its samples as CSV, or its track as GPX (`?as=`). */
-export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const as = new URL(request.url).searchParams.get('as') ?? 'json';
-  if (!AS.some((known) => known === as))
-    return refuse(422, [{ path: 'as', message: "say 'json', 'csv' or 'gpx'" }]);
-  const opened = openTake(library(), id);
-  if (!opened) return missing(id, 'take');
-  if (!opened.ok) return refuse(500, opened.problems);
-  const { file } = opened.value;
-  const name = `${file.manoeuvre.id}-${id.slice(0, 8)}`;
-  const download = (type: string, ending: string) => ({
-    headers: {
-      'content-type': type,
-      'content-disposition': `attachment; filename="${name}.${ending}"`,
-    },
-  });
-  if (as === 'json')
-    return new Response(
-      JSON.stringify(file, null, 2),
-      download('application/json', 'yawtrope-take.json'),
+export const GET = route(
+  {
+    says: 'A driven take as a file: whole as JSON, its samples as CSV, or its track as GPX.',
+    query: querySchema,
+    answers: { 200: 'application/json, text/csv, application/gpx+xml' },
+  },
+  async ({ id, query: { as }, request }) => {
+    const opened = openTake(library(), id);
+    if (!opened) return missing(id, 'take');
+    if (!opened.ok) return refuse(500, opened.problems);
+    const { file } = opened.value;
+    const name = `${file.manoeuvre.id}-${id.slice(0, 8)}`;
+    if (as === 'json')
+      return download(
+        JSON.stringify(file, null, 2),
+        'application/json',
+        `${name}.yawtrope-take.json`,
+      );
+    const made = await runJob(
+      'takeAs',
+      { directory: dataDirectory(), id, as },
+      { signal: request.signal },
     );
-  if (as === 'gpx') {
-    const gpx = takeGpx(file, opened.value.startedAt);
-    return gpx.ok
-      ? new Response(gpx.value, download('application/gpx+xml', 'gpx'))
-      : refuse(422, gpx.problems);
-  }
-  const csv = takeCsv(file);
-  return csv.ok
-    ? new Response(csv.value, download('text/csv; charset=utf-8', 'csv'))
-    : refuse(422, csv.problems);
-}
+    if (!made.ok) return refuse(422, made.problems);
+    return as === 'gpx'
+      ? download(made.value, 'application/gpx+xml', `${name}.gpx`)
+      : download(made.value, 'text/csv; charset=utf-8', `${name}.csv`);
+  },
+);

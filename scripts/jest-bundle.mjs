@@ -1,0 +1,48 @@
+/**
+ * Jest's transform: a test file with everything it imports as one script.
+ *
+ * Loaded module by module in Jest's sandbox every call from one module into another goes through a getter, which
+ * doubles the time of whatever simulates. In one script they are plain functions. Packages stay outside where they are
+ * native, or where a test and a tool must share one instance of them.
+ */
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { buildSync } from 'esbuild';
+
+export const root = join(import.meta.dirname, '..');
+export const BUNDLES = join(root, 'node_modules', '.cache', 'yawtrope-tests');
+
+/** What esbuild is told for one test file or for all of them at once. */
+export const options = {
+  absWorkingDir: root,
+  outbase: '.',
+  outdir: BUNDLES,
+  bundle: true,
+  format: 'cjs',
+  platform: 'node',
+  target: 'node20',
+  jsx: 'automatic',
+  sourcemap: 'linked',
+  sourcesContent: false,
+  external: ['better-sqlite3', 'fast-check', 'react', 'react-dom', '@testing-library/*', 'jsdom'],
+  loader: { '.css': 'empty' },
+  logLevel: 'warning',
+};
+
+/** Where the script made of a test file stands. */
+const bundleOf = (path) => join(BUNDLES, relative(root, path).replace(/\.(tsx?|mjs)$/, '.js'));
+
+function built(path) {
+  const bundle = bundleOf(path);
+  // One test asked for by name is built when it is come to; jest-prepare builds all of them at once.
+  if (!existsSync(bundle)) buildSync({ ...options, entryPoints: [path] });
+  return readFileSync(bundle, 'utf8');
+}
+
+export default {
+  getCacheKey: (_text, path) => createHash('sha256').update(built(path)).digest('hex'),
+  process(_text, path) {
+    return { code: built(path), map: readFileSync(`${bundleOf(path)}.map`, 'utf8') };
+  },
+};

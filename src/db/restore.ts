@@ -1,0 +1,132 @@
+import { copyFileSync, readdirSync, renameSync } from 'node:fs';
+import { join } from 'node:path';
+import { raiseRevisions } from './counters';
+import { backUp, backupFile } from './copying';
+import { databaseIn, removeDatabase, settle } from './files';
+import { inspect } from './inspect';
+import { openDatabase, type Library } from './open';
+import { sweepTexts } from './texts';
+import { Trouble } from './trouble';
+
+const READING = 'reading-';
+/** So many texts come over in one transaction: who saves meanwhile waits a few milliseconds. */
+const TEXTS_AT_ONCE = 100;
+
+/** Takes away what a restore that was cut off left behind. */
+export function sweepReadings(directory: string): void {
+  for (const name of readdirSync(directory))
+    if (name.startsWith(READING) && name.endsWith('.sqlite')) removeDatabase(join(directory, name));
+}
+
+/**
+ * Rows of a copy in place of all rows: what is removed stays removed, and revisions only go up. The long texts come
+ * over a few at a time beforehand, where nothing names them yet; the rest is one short transaction.
+ */
+function takeRows(db: Library, copy: string): void {
+  const sqlite = db.$client;
+  const tag = crypto.randomUUID();
+  sqlite.prepare('attach ? as copy').run(copy);
+  try {
+    const last = sqlite.prepare('select max(rowid) from copy.texts').pluck().get() as number | null;
+    const bring = sqlite.prepare(
+      `insert into main.texts (id, text)
+       select ? || id, text from copy.texts where rowid > ? and rowid <= ?`,
+    );
+    for (let from = 0; from < (last ?? 0); from += TEXTS_AT_ONCE)
+      bring.run(`${tag}-`, from, from + TEXTS_AT_ONCE);
+    sqlite
+      .transaction(() => {
+        const revision = raiseRevisions(db);
+        for (const table of ['records', 'takes', 'manoeuvres', 'figures', 'places', 'boats'])
+          sqlite.prepare(`delete from main.${table}`).run();
+        for (const table of ['boats', 'places'])
+          sqlite
+            .prepare(
+              `insert into main.${table} (id, document, revision, updated_at, removed_at, shipped)
+               select id, document, ?, updated_at, removed_at, shipped from copy.${table}`,
+            )
+            .run(revision);
+        sqlite.prepare('insert into main.figures select * from copy.figures').run();
+        sqlite
+          .prepare(
+            `insert into main.manoeuvres
+               (id, title, boat_id, place_id, document, revision, created_at, updated_at, opened_at, removed_at, shipped)
+             select id, title, boat_id, place_id, document, ?, created_at, updated_at, opened_at, removed_at, shipped
+             from copy.manoeuvres`,
+          )
+          .run(revision);
+        sqlite
+          .prepare(
+            `insert into main.takes
+               (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
+             select id, manoeuvre_id, ? || manoeuvre_text, ? || recording_text, notes, summary, started_at, updated_at, removed_at
+             from copy.takes`,
+          )
+          .run(`${tag}-`, `${tag}-`);
+        sqlite.prepare('insert into main.records select * from copy.records').run();
+        // A copy is no older than the revisions it holds.
+        raiseRevisions(db);
+      })
+      .immediate();
+  } finally {
+    sqlite.prepare('detach copy').run();
+  }
+  sweepTexts(db);
+}
+
+/**
+ * Puts a copy in place of what is kept, which is copied first; the copy stays as it is. Returns the name of the copy
+ * made first. Throws a Trouble where the copy cannot be restored: then nothing has changed.
+ */
+export async function restoreBackup(
+  db: Library,
+  directory: string,
+  name: string,
+  now: number,
+): Promise<string> {
+  const file = backupFile(directory, name);
+  if (!file) throw new Trouble('missing', `there is no backup '${name}'`);
+  inspect(file);
+  // Opening brings a database up to date: the copy itself stays as it was. And it is read before one more copy could
+  // let it go.
+  const reading = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
+  try {
+    copyFileSync(file, reading);
+    openDatabase(reading).$client.close();
+    const before = await backUp(directory, now, 'before restore');
+    takeRows(db, reading);
+    return before;
+  } finally {
+    removeDatabase(reading);
+  }
+}
+
+/**
+ * Puts a copy where there is no database, one that was damaged having been moved aside; it appears whole or not at all.
+ * Throws as restoring does.
+ */
+export function restoreInto(directory: string, name: string, now: number): void {
+  const file = backupFile(directory, name);
+  if (!file) throw new Trouble('missing', `there is no backup '${name}'`);
+  inspect(file);
+  const reading = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
+  try {
+    copyFileSync(file, reading);
+    const db = openDatabase(reading);
+    db.transaction(() => {
+      // What was saved since the copy is not known: nobody saves more than once a second for fifty years.
+      const revision = raiseRevisions(db, Math.floor(now / 1000));
+      for (const table of ['boats', 'places', 'manoeuvres'])
+        db.$client.prepare(`update ${table} set revision = ?`).run(revision);
+      raiseRevisions(db);
+    });
+    // One file again: its log would not go along.
+    db.$client.pragma('journal_mode = DELETE');
+    db.$client.close();
+    settle(reading);
+    renameSync(reading, databaseIn(directory));
+    settle(databaseIn(directory));
+  } finally {
+    removeDatabase(reading);
+  }
+}

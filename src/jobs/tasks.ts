@@ -1,0 +1,182 @@
+import { createWriteStream } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
+import { playRecording } from '@/core/drive';
+import { runTake, worldOf } from '@/core/score';
+import {
+  beginIn,
+  beginPassageIn,
+  databaseIn,
+  openDatabase,
+  openManoeuvre,
+  openTake,
+  saveSummary,
+  type CopyReason,
+  type Library,
+} from '@/db';
+import {
+  archiveEntries,
+  backUp,
+  Incomings,
+  inspectBackup,
+  restoreBackup,
+  type Inspected,
+  type Standing,
+} from '@/db/upkeep';
+import {
+  failure,
+  success,
+  summarise,
+  toDrive,
+  toFile,
+  toRunInput,
+  type Begin,
+  type BeginPassage,
+  type Result,
+  type TakeSummary,
+} from '@/document';
+import { openArchive, writeArchive } from '@/io/archive';
+import { feedSentences } from '@/io/nmea0183';
+import { takeCsv, takeGpx } from '@/io/take';
+
+/** What is told while a task goes on: the share done. */
+export type Tell = (share: number) => void;
+
+/** A sentence of a simulated feed, and when it is said, s from the start. */
+export interface Sentence {
+  readonly at: number;
+  readonly line: string;
+}
+
+/** What came of an archive, or would come. */
+export interface Taken {
+  readonly made: string;
+  readonly standing: Standing;
+}
+
+/** A library of a directory for the length of a task. */
+async function withLibrary<T>(directory: string, use: (db: Library) => Promise<T> | T): Promise<T> {
+  const db = openDatabase(databaseIn(directory));
+  try {
+    return await use(db);
+  } finally {
+    db.$client.close();
+  }
+}
+
+const noSuch = (what: string, id: string) =>
+  failure({ path: 'id', message: `there is no ${what} '${id}'` });
+
+/** Everything longer than a blink that a route asks for. Run off the thread that answers requests. */
+export const tasks = {
+  backUp: ({ directory, reason }: { directory: string; reason: CopyReason }): Promise<string> =>
+    backUp(directory, Date.now(), reason),
+
+  inspectBackup: ({ directory, name }: { directory: string; name: string }): Inspected =>
+    inspectBackup(directory, name),
+
+  restoreBackup: ({ directory, name }: { directory: string; name: string }): Promise<string> =>
+    withLibrary(directory, (db) => restoreBackup(db, directory, name, Date.now())),
+
+  /** Writes the archive of a library to a file, as it stands at one moment. */
+  writeArchive: ({ directory, file }: { directory: string; file: string }): Promise<void> =>
+    withLibrary(directory, async (db) => {
+      // One moment for all of it: in a write-ahead log a reader keeps nobody from writing.
+      db.$client.exec('begin');
+      await pipeline(
+        writeArchive(archiveEntries(db), new Date()),
+        createWriteStream(file, { mode: 0o600 }),
+      );
+      db.$client.exec('commit');
+    }),
+
+  /** Looks an archive over, or takes it in: beside what is kept, or in its place. */
+  takeArchive: (
+    {
+      directory,
+      file,
+      how,
+    }: { directory: string; file: string; how: 'look' | 'merge' | 'replace' },
+    tell: Tell,
+  ): Promise<Result<Taken>> =>
+    withLibrary(directory, async (db) => {
+      const opened = await openArchive(file);
+      if (!opened.ok) return opened;
+      const archive = opened.value;
+      const incomings = new Incomings(db, how);
+      try {
+        let done = 0;
+        for await (const item of archive.items()) {
+          if (!item.ok) {
+            incomings.drop();
+            return item;
+          }
+          incomings.add(item.value);
+          done += 1;
+          if (done % 50 === 0) tell(done / archive.count);
+        }
+        if (how !== 'look') incomings.finish(Date.now());
+        return success({ made: archive.made, standing: incomings.standing });
+      } catch (error) {
+        incomings.drop();
+        throw error;
+      } finally {
+        archive.close();
+      }
+    }),
+
+  /** What takes came to, played again, noted with them; null for one that cannot be played. */
+  summarise: ({ directory, ids }: { directory: string; ids: readonly string[] }) =>
+    withLibrary(directory, (db): Record<string, TakeSummary | null> => {
+      const one = (id: string): TakeSummary | null => {
+        const opened = openTake(db, id);
+        if (!opened?.ok) return null;
+        const { file } = opened.value;
+        const drive = toDrive(file);
+        if (!drive.ok) return null;
+        const { take } = playRecording(drive.value.input, drive.value.recording);
+        const summary = summarise(take, file.manoeuvre);
+        saveSummary(db, id, file.recording, summary);
+        return summary;
+      };
+      return Object.fromEntries(ids.map((id) => [id, one(id)]));
+    }),
+
+  /** A take's samples as CSV, or its track as GPX. */
+  takeAs: ({ directory, id, as }: { directory: string; id: string; as: 'csv' | 'gpx' }) =>
+    withLibrary(directory, (db): Result<string> => {
+      const opened = openTake(db, id);
+      if (!opened) return noSuch('take', id);
+      if (!opened.ok) return opened;
+      const { file, startedAt } = opened.value;
+      return as === 'csv' ? takeCsv(file) : takeGpx(file, startedAt);
+    }),
+
+  /** What instruments would have said of a manoeuvre sailed by its score. */
+  feed: ({ directory, id, seed }: { directory: string; id: string; seed: number }) =>
+    withLibrary(directory, (db): Result<Sentence[]> => {
+      const opened = openManoeuvre(db, id);
+      if (!opened) return noSuch('manoeuvre', id);
+      if (!opened.ok) return opened;
+      const { manoeuvre, boat, place } = opened.value;
+      if (!place.origin)
+        return failure({
+          path: 'place.origin',
+          message: 'the place has no position on the earth yet',
+        });
+      const input = toRunInput(toFile(manoeuvre, boat, place));
+      if (!input.ok) return input;
+      const { trace } = runTake(input.value);
+      const { environment } = worldOf(input.value, input.value.limit);
+      return success([...feedSentences(trace, place.origin, new Date(), seed, environment)]);
+    }),
+
+  begin: ({ directory, wish }: { directory: string; wish: Begin }): Promise<Result<string>> =>
+    withLibrary(directory, (db) => beginIn(db, wish, Date.now())),
+
+  beginPassage: ({ directory, wish }: { directory: string; wish: BeginPassage }) =>
+    withLibrary(directory, (db): Result<string> => beginPassageIn(db, wish, Date.now())),
+} as const;
+
+export type TaskName = keyof typeof tasks;
+export type Given<T extends TaskName> = Parameters<(typeof tasks)[T]>[0];
+export type Answer<T extends TaskName> = Awaited<ReturnType<(typeof tasks)[T]>>;

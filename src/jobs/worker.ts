@@ -1,0 +1,30 @@
+import type { MessagePort } from 'node:worker_threads';
+import { troubleOf } from '@/db';
+import { tasks, type TaskName, type Tell } from './tasks';
+
+/** What a thread is sent. */
+export interface Sent {
+  readonly name: TaskName;
+  readonly given: unknown;
+  /** Where the share done is told. */
+  readonly port: MessagePort;
+}
+
+/** What comes back: an error's own fields do not cross from thread to thread. */
+export type Back =
+  | { readonly is: 'done'; readonly answer: unknown }
+  | { readonly is: 'trouble'; readonly code: string; readonly message: string };
+
+/** Runs one task in a thread of the pool. Errors that are no trouble of disk or database are thrown. */
+export default async function run({ name, given, port }: Sent): Promise<Back> {
+  const task = tasks[name] as (given: unknown, tell: Tell) => unknown;
+  try {
+    return { is: 'done', answer: await task(given, (share) => port.postMessage(share)) };
+  } catch (error) {
+    const trouble = troubleOf(error);
+    if (!trouble) throw error;
+    return { is: 'trouble', code: trouble.code, message: trouble.message };
+  } finally {
+    port.close();
+  }
+}
