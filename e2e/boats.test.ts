@@ -1,5 +1,6 @@
 import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // The Boats area: from the list to a sheet, a boat of one's own, a figure set by hand, bad values, both themes.
@@ -24,24 +25,27 @@ describe('the fleet', () => {
     expect(await violations(app.driver)).toEqual([]);
   });
 
-  it('a boat’s sheet is computed while one waits, with what it means and how far to trust it', async () => {
-    await go('/boats/brisling');
-    const sheet = await sheetReady();
-    for (const words of [
-      'Stop from 3.0 kn',
-      'Circle, hard over, idle ahead',
-      'Engines opposed',
-      'Bow thruster alone',
-      '±50 %',
-    ])
-      expect(sheet).toContain(words);
-    expect(await text('ul[aria-label="Pivot points"]')).toMatch(
-      /turning astern: .* abaft midships/,
-    );
-    expect(await violations(app.driver)).toEqual([]);
-  });
+  sweep(
+    'a boat’s sheet is computed while one waits, with what it means and how far to trust it',
+    async () => {
+      await go('/boats/brisling');
+      const sheet = await sheetReady();
+      for (const words of [
+        'Stop from 3.0 kn',
+        'Circle, hard over, idle ahead',
+        'Engines opposed',
+        'Bow thruster alone',
+        '±50 %',
+      ])
+        expect(sheet).toContain(words);
+      expect(await text('ul[aria-label="Pivot points"]')).toMatch(
+        /turning astern: .* abaft midships/,
+      );
+      expect(await violations(app.driver)).toEqual([]);
+    },
+  );
 
-  it('speaks the user’s units', async () => {
+  sweep('speaks the user’s units', async () => {
     await (await app.page.find('button[aria-label^="Speeds in kn"]')).click();
     await app.page.until(
       'metres a second',

@@ -2,6 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // Bad values, two windows, files that are not what they should be, and readability for everybody.
@@ -9,29 +10,32 @@ import { violations } from './support/axe';
 const app = App.forTests();
 
 describe('bad values', () => {
-  it('are refused under their field in the user’s own unit, and the last sound take stays', async () => {
-    await app.page.open('off-stilt-pontoon');
-    const sound = await app.page.settled();
-    await app.page.fill('Wind speed', '900');
-    const message = await app.page.text('form[aria-label="Conditions"] [role=alert]');
-    expect(message).toBe('give a number from 0 to 58 kn');
-    await app.page.fill('Wind speed', 'e');
-    expect(await app.page.text('form[aria-label="Conditions"] [role=alert]')).toMatch(
-      /give a number/,
-    );
-    await app.page.fill('Wind speed', '8');
-    await app.page.until(
-      'the same take',
-      () => app.page.margins(),
-      (t) => t === sound,
-    );
+  sweep(
+    'are refused under their field in the user’s own unit, and the last sound take stays',
+    async () => {
+      await app.page.open('off-stilt-pontoon');
+      const sound = await app.page.settled();
+      await app.page.fill('Wind speed', '900');
+      const message = await app.page.text('form[aria-label="Conditions"] [role=alert]');
+      expect(message).toBe('give a number from 0 to 58 kn');
+      await app.page.fill('Wind speed', 'e');
+      expect(await app.page.text('form[aria-label="Conditions"] [role=alert]')).toMatch(
+        /give a number/,
+      );
+      await app.page.fill('Wind speed', '8');
+      await app.page.until(
+        'the same take',
+        () => app.page.margins(),
+        (t) => t === sound,
+      );
 
-    await app.page.openBeat(2);
-    await app.page.fill('Rudder angle', '-40');
-    expect(await app.page.text('form[aria-label="Beat 2"] [role=alert]')).toBe(
-      'give a number from 0 to 90 degrees',
-    );
-  });
+      await app.page.openBeat(2);
+      await app.page.fill('Rudder angle', '-40');
+      expect(await app.page.text('form[aria-label="Beat 2"] [role=alert]')).toBe(
+        'give a number from 0 to 90 degrees',
+      );
+    },
+  );
 
   it('are refused by the server with the field’s path, and nothing is written', async () => {
     const url = `${app.server.address}/api/manoeuvres/off-stilt-pontoon`;
@@ -151,7 +155,7 @@ describe('readability', () => {
     expect(await violations(driver)).toEqual([]);
   });
 
-  it('the wind can be set and the take played by keyboard alone', async () => {
+  sweep('the wind can be set and the take played by keyboard alone', async () => {
     const { driver } = app;
     await app.page.open('alongside-wind-off');
     const grip = await app.page.find('[data-grip="Wind"]');

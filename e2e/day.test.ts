@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // An hour taken from the day sheet; what instruments recorded, taken in and listened to.
@@ -12,56 +13,60 @@ const press = (xpath: string) => app.page.press(xpath);
 const text = (css: string) => app.page.text(css);
 const phase = (name: string) => press(`//nav[@aria-label='Phases']//button[.='${name}']`);
 
-it('shows when a manoeuvre is within limits, and takes an hour chosen by keyboard', async () => {
-  await app.page.open('under-sallow-bridge');
-  await app.page.settled();
-  const before = await app.page.margins();
-  await press("//button[.='Choose an hour of a day']");
-  await app.page.until(
-    'asked',
-    () => text('[role=dialog]'),
-    (t) => t.includes('constituents'),
-  );
-  const day = await app.driver.findElement({ css: 'input[type=date]' });
-  await app.driver.executeScript(
-    `const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+sweep(
+  'shows when a manoeuvre is within limits, and takes an hour chosen by keyboard',
+  async () => {
+    await app.page.open('under-sallow-bridge');
+    await app.page.settled();
+    const before = await app.page.margins();
+    await press("//button[.='Choose an hour of a day']");
+    await app.page.until(
+      'asked',
+      () => text('[role=dialog]'),
+      (t) => t.includes('constituents'),
+    );
+    const day = await app.driver.findElement({ css: 'input[type=date]' });
+    await app.driver.executeScript(
+      `const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
      set.call(arguments[0], '2026-05-04');
      arguments[0].dispatchEvent(new Event('input', { bubbles: true }));`,
-    day,
-  );
-  const windows = await app.page.until(
-    'played',
-    () => text('[data-testid=windows]'),
-    (t) => t.includes('Within limits'),
-  );
-  expect(windows).toMatch(/\d\d:\d\d/);
-  expect(await violations(app.driver)).toEqual([]);
-  const slider = await app.driver.findElement({ css: '[role=dialog] [role=slider]' });
-  const was = await slider.getAttribute('aria-valuetext');
-  await app.driver.executeScript('arguments[0].focus()', slider);
-  await app.driver.actions().sendKeys(Key.PAGE_UP).sendKeys(Key.ARROW_RIGHT).perform();
-  const hour = await slider.getAttribute('aria-valuetext');
-  expect(hour).not.toBe(was);
-  expect(await text('[data-testid=hour]')).toContain(hour);
-  await press("//button[.='Take this hour']");
-  await app.page.until(
-    'said',
-    () => text('aside'),
-    (t) => t.includes(`4 May 2026, ${hour}`),
-  );
-  await app.page.until(
-    'another take',
-    () => app.page.margins(),
-    (t) => t !== before,
-  );
-  await app.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
-  await app.page.until(
-    'undone',
-    () => text('aside'),
-    (t) => !t.includes('May 2026'),
-  );
-  await app.page.saved();
-}, 120_000);
+      day,
+    );
+    const windows = await app.page.until(
+      'played',
+      () => text('[data-testid=windows]'),
+      (t) => t.includes('Within limits'),
+    );
+    expect(windows).toMatch(/\d\d:\d\d/);
+    expect(await violations(app.driver)).toEqual([]);
+    const slider = await app.driver.findElement({ css: '[role=dialog] [role=slider]' });
+    const was = await slider.getAttribute('aria-valuetext');
+    await app.driver.executeScript('arguments[0].focus()', slider);
+    await app.driver.actions().sendKeys(Key.PAGE_UP).sendKeys(Key.ARROW_RIGHT).perform();
+    const hour = await slider.getAttribute('aria-valuetext');
+    expect(hour).not.toBe(was);
+    expect(await text('[data-testid=hour]')).toContain(hour);
+    await press("//button[.='Take this hour']");
+    await app.page.until(
+      'said',
+      () => text('aside'),
+      (t) => t.includes(`4 May 2026, ${hour}`),
+    );
+    await app.page.until(
+      'another take',
+      () => app.page.margins(),
+      (t) => t !== before,
+    );
+    await app.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+    await app.page.until(
+      'undone',
+      () => text('aside'),
+      (t) => !t.includes('May 2026'),
+    );
+    await app.page.saved();
+  },
+  120_000,
+);
 
 it('reckons wind and stream from what is seen, with how far it can be out', async () => {
   await app.page.open('under-sallow-bridge');
@@ -124,26 +129,30 @@ it('takes in a recording, tells what was bad in it, lays it on the place and put
   );
 }, 120_000);
 
-it('listens to the simulated feed and keeps it when it is stopped', async () => {
-  await app.page.open('pebble-waits-for-the-lock');
-  await app.page.settled();
-  await phase('Debrief');
-  await app.page.until(
-    'there',
-    () => text('aside[aria-label=Debrief]'),
-    (t) => t.includes('Nothing driven'),
-  );
-  await app.page.choose('How fast it runs', '10');
-  await press("//button[contains(.,'Listen to the simulated feed')]");
-  await app.page.until(
-    'heard',
-    () => text('section[aria-label="Instruments"]'),
-    (t) => /[1-9]\d* positions/.test(t),
-  );
-  await press("//button[.='Stop and keep it']");
-  await app.page.until(
-    'kept',
-    () => text('[data-testid=record]'),
-    (t) => t.includes('sentences'),
-  );
-}, 120_000);
+sweep(
+  'listens to the simulated feed and keeps it when it is stopped',
+  async () => {
+    await app.page.open('pebble-waits-for-the-lock');
+    await app.page.settled();
+    await phase('Debrief');
+    await app.page.until(
+      'there',
+      () => text('aside[aria-label=Debrief]'),
+      (t) => t.includes('Nothing driven'),
+    );
+    await app.page.choose('How fast it runs', '10');
+    await press("//button[contains(.,'Listen to the simulated feed')]");
+    await app.page.until(
+      'heard',
+      () => text('section[aria-label="Instruments"]'),
+      (t) => /[1-9]\d* positions/.test(t),
+    );
+    await press("//button[.='Stop and keep it']");
+    await app.page.until(
+      'kept',
+      () => text('[data-testid=record]'),
+      (t) => t.includes('sentences'),
+    );
+  },
+  120_000,
+);

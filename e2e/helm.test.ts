@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 
 // What stands about the helm: a gamepad, voices, transits, beats gone by, the plan turned, keys of one's own.
 
@@ -119,23 +120,27 @@ it('takes a transit, tells how it stands, and passes a beat on', async () => {
   await app.page.until('again', beat, (t) => t.split('\n')[0] === stood.split('\n')[0]);
 }, 60_000);
 
-it('turns the plan with her bow, and to the way she is to lie; what is drawn goes along', async () => {
-  await rehearse('alongside-wind-off');
-  const where = () =>
-    run<[number, number]>(`
+sweep(
+  'turns the plan with her bow, and to the way she is to lie; what is drawn goes along',
+  async () => {
+    await rehearse('alongside-wind-off');
+    const where = () =>
+      run<[number, number]>(`
       const t = [...document.querySelectorAll('section[aria-label="The water"] svg text')].find((e) => e.textContent === 'lamp 2');
       return t ? [Number(t.getAttribute('x')), Number(t.getAttribute('y'))] : null`);
-  const turn = (from: string) => app.page.press(`//button[starts-with(@aria-label, '${from}')]`);
-  const north = await where();
-  await turn('North is up');
-  const bow = await where();
-  expect(bow).not.toEqual(north);
-  await turn('Her bow is up');
-  const berth = await where();
-  expect(berth).not.toEqual(bow);
-  await turn('The way she is to lie is up');
-  expect(await where()).toEqual(north);
-}, 60_000);
+    const turn = (from: string) => app.page.press(`//button[starts-with(@aria-label, '${from}')]`);
+    const north = await where();
+    await turn('North is up');
+    const bow = await where();
+    expect(bow).not.toEqual(north);
+    await turn('Her bow is up');
+    const berth = await where();
+    expect(berth).not.toEqual(bow);
+    await turn('The way she is to lie is up');
+    expect(await where()).toEqual(north);
+  },
+  60_000,
+);
 
 it('gives an action another key, and the key does it', async () => {
   await rehearse('glide-to-the-steps');

@@ -1,5 +1,6 @@
 import { By, Key, Origin } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // A newcomer's way through: from the start page to a changed manoeuvre that is still there next time.
@@ -47,7 +48,7 @@ it('recomputes while the wind is dragged, in one undo, and keeps it over a reloa
   expect(await app.page.settled()).toBe(after);
 });
 
-it('undoes and redoes the drag as one step', async () => {
+sweep('undoes and redoes the drag as one step', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const before = await app.page.settled();
@@ -110,7 +111,7 @@ it('changes one beat, sees the outcome change, closes the browser and finds it a
   expect(await app.page.fieldValue('Throttle above idle')).toBe('60');
 });
 
-it('adds, moves and removes beats by keyboard, and takes it all back', async () => {
+sweep('adds, moves and removes beats by keyboard, and takes it all back', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const heads = () => driver.findElements(By.css('ol[aria-label="Beats"] button'));
@@ -141,7 +142,7 @@ it('adds, moves and removes beats by keyboard, and takes it all back', async () 
   await app.page.saved();
 });
 
-it('sails the manoeuvre in another boat, keeps her, and comes back by undo', async () => {
+sweep('sails the manoeuvre in another boat, keeps her, and comes back by undo', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const before = await app.page.settled();

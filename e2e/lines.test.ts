@@ -1,5 +1,6 @@
 import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // Lines and people: rigged on the water, named, handled in a beat, and read out.
@@ -17,22 +18,25 @@ const names = async () =>
 
 const choose = (label: string, start: string) => app.page.choose(label, start);
 
-it('lines of a demo are read out against what parts them, and what holds her is worked out', async () => {
-  await app.page.open('sprung-off-the-pontoon');
-  expect(await app.page.settled()).toContain('of what parts the bow spring');
-  expect(await names()).toEqual(['bow spring', 'stern line', 'bow line']);
-  expect(await lines()).toContain('stops going ahead');
-  const held = () => app.page.text('section[aria-label="What holds her"]');
-  expect(await app.page.until('what holds her', held, (t) => t.includes('If one parts'))).toMatch(
-    /Nothing takes her off/,
-  );
-  await choose('Engine', 'a quarter astern');
-  expect(await app.page.text('section[aria-label="What lines carry"]')).toMatch(
-    /bow spring\s+\d+ N .* of what parts it/,
-  );
-  await app.page.until('the load of motoring', held, (t) => /bow line\s+\d+ N/.test(t));
-  expect(await violations(app.driver)).toEqual([]);
-});
+sweep(
+  'lines of a demo are read out against what parts them, and what holds her is worked out',
+  async () => {
+    await app.page.open('sprung-off-the-pontoon');
+    expect(await app.page.settled()).toContain('of what parts the bow spring');
+    expect(await names()).toEqual(['bow spring', 'stern line', 'bow line']);
+    expect(await lines()).toContain('stops going ahead');
+    const held = () => app.page.text('section[aria-label="What holds her"]');
+    expect(await app.page.until('what holds her', held, (t) => t.includes('If one parts'))).toMatch(
+      /Nothing takes her off/,
+    );
+    await choose('Engine', 'a quarter astern');
+    expect(await app.page.text('section[aria-label="What lines carry"]')).toMatch(
+      /bow spring\s+\d+ N .* of what parts it/,
+    );
+    await app.page.until('the load of motoring', held, (t) => /bow line\s+\d+ N/.test(t));
+    expect(await violations(app.driver)).toEqual([]);
+  },
+);
 
 it('a line is rigged on the water by keys, named for its lead, and undone as one edit', async () => {
   await app.page.open('quince-backs-out');
@@ -62,26 +66,29 @@ it('a line is rigged on the water by keys, named for its lead, and undone as one
   await app.page.saved();
 });
 
-it('a line let go in a beat is told in the lane of hands; a name goes through the score; one in use stays', async () => {
-  await app.page.open('sprung-off-the-pontoon');
-  await app.page.settled();
-  const first = (await app.driver.findElements(By.css('[aria-label="Name of the line"]')))[0]!;
-  await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'head spring', Key.ENTER);
-  await app.page.until(
-    'the new name in the margins',
-    () => app.page.margins(),
-    (t) => t.includes('of what parts the head spring'),
-  );
-  expect(await app.page.text('section[aria-label="The score"]')).toContain('head spring let go');
-  await press("//button[@aria-label='Take out the head spring']");
-  await app.page.until('why not', lines, (t) => t.includes('Beat 3 uses the head spring'));
-  await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'bow line', Key.ENTER);
-  await app.page.until('the name refused', lines, (t) => /used twice/.test(t));
-  await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'head spring', Key.ENTER);
-  await app.page.saved();
-});
+sweep(
+  'a line let go in a beat is told in the lane of hands; a name goes through the score; one in use stays',
+  async () => {
+    await app.page.open('sprung-off-the-pontoon');
+    await app.page.settled();
+    const first = (await app.driver.findElements(By.css('[aria-label="Name of the line"]')))[0]!;
+    await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'head spring', Key.ENTER);
+    await app.page.until(
+      'the new name in the margins',
+      () => app.page.margins(),
+      (t) => t.includes('of what parts the head spring'),
+    );
+    expect(await app.page.text('section[aria-label="The score"]')).toContain('head spring let go');
+    await press("//button[@aria-label='Take out the head spring']");
+    await app.page.until('why not', lines, (t) => t.includes('Beat 3 uses the head spring'));
+    await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'bow line', Key.ENTER);
+    await app.page.until('the name refused', lines, (t) => /used twice/.test(t));
+    await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'head spring', Key.ENTER);
+    await app.page.saved();
+  },
+);
 
-it('somebody is put aboard and an order given them in a beat', async () => {
+sweep('somebody is put aboard and an order given them in a beat', async () => {
   await app.page.open('off-stilt-pontoon');
   await app.page.settled();
   await press("//button[.='Add somebody']");

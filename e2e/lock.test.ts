@@ -1,4 +1,5 @@
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // A lock worked on its bench: gates against a head, down with the stern over the cill, saved by filling again.
@@ -8,32 +9,36 @@ const press = (xpath: string) => app.page.press(xpath);
 const told = (what: string, good: (text: string) => boolean) =>
   app.page.until(what, () => app.page.text('[data-testid=lock-told]'), good);
 
-it('refuses gates against a head, warns before she hangs on the cill, and is saved by filling again', async () => {
-  await app.driver.get(`${app.server.address}/places/withen-lock`);
-  await press("//summary[contains(.,'All it holds')]");
-  await press("//button[starts-with(normalize-space(),'Withen Lock')]");
-  await press("//button[.='Work this lock']");
-  await app.page.choose('Boat', 'Pebble');
-  expect(await app.page.text('[data-testid=lock-brief]')).toMatch(/Going down.*‰ of her weight/s);
-  expect(await violations(app.driver)).toEqual([]);
-  await press("//button[@aria-label='upper gates: open']");
-  await told('refused', (text) => text.includes('do not move: 2.6 m'));
-  await press("//button[.='begin full']");
-  const from = await app.driver.findElement({
-    xpath: "//label[.='from the upper gates']/following-sibling::input",
-  });
-  await from.clear();
-  await from.sendKeys('0.5\t');
-  await press("//button[@aria-label='lower gate, north: full']");
-  await press("//button[@aria-label='lower gate, south: full']");
-  await press("//button[@aria-label='Let it run']");
-  const warned = await told('warned', (text) => /\d+ s until she is on the cill/.test(text));
-  expect(warned).toContain('emptying');
-  await press("//button[@aria-label='lower gate, north: shut']");
-  await press("//button[@aria-label='lower gate, south: shut']");
-  await press("//button[@aria-label='upper ground, north: full']");
-  await told('saved', (text) => text.includes('filling') && !text.includes('cill'));
-}, 90_000);
+sweep(
+  'refuses gates against a head, warns before she hangs on the cill, and is saved by filling again',
+  async () => {
+    await app.driver.get(`${app.server.address}/places/withen-lock`);
+    await press("//summary[contains(.,'All it holds')]");
+    await press("//button[starts-with(normalize-space(),'Withen Lock')]");
+    await press("//button[.='Work this lock']");
+    await app.page.choose('Boat', 'Pebble');
+    expect(await app.page.text('[data-testid=lock-brief]')).toMatch(/Going down.*‰ of her weight/s);
+    expect(await violations(app.driver)).toEqual([]);
+    await press("//button[@aria-label='upper gates: open']");
+    await told('refused', (text) => text.includes('do not move: 2.6 m'));
+    await press("//button[.='begin full']");
+    const from = await app.driver.findElement({
+      xpath: "//label[.='from the upper gates']/following-sibling::input",
+    });
+    await from.clear();
+    await from.sendKeys('0.5\t');
+    await press("//button[@aria-label='lower gate, north: full']");
+    await press("//button[@aria-label='lower gate, south: full']");
+    await press("//button[@aria-label='Let it run']");
+    const warned = await told('warned', (text) => /\d+ s until she is on the cill/.test(text));
+    expect(warned).toContain('emptying');
+    await press("//button[@aria-label='lower gate, north: shut']");
+    await press("//button[@aria-label='lower gate, south: shut']");
+    await press("//button[@aria-label='upper ground, north: full']");
+    await told('saved', (text) => text.includes('filling') && !text.includes('cill'));
+  },
+  90_000,
+);
 
 it('a passage is begun at a lock: she stands before the open gates, and the figure for it is offered', async () => {
   await app.driver.get(`${app.server.address}/new?place=withen-lock`);

@@ -1,5 +1,6 @@
 import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // Boats that give way, and anchors: put there, moved, tied to, named, taken away.
@@ -18,24 +19,27 @@ const type = async (label: string, written: string) =>
     Key.ENTER,
   );
 
-it('a raft is read out: what is touched, what carries, and the other boat by her name', async () => {
-  await app.page.open('rafted-up-to-wicket');
-  expect(await app.page.settled()).toMatch(/touch on Wicket/);
-  expect(await text('The score')).toContain('W. stern');
-  expect(await others()).toContain('long-keel ketch');
-  expect(await violations(app.driver)).toEqual([]);
-  await type('Name of the other boat', 'Bramble');
-  await app.page.until(
-    'her new name in the margins',
-    () => app.page.margins(),
-    (t) => /touch on Bramble/.test(t) && t.includes('Bramble: starboard midship cleat'),
-  );
-  await press("//button[@aria-label='Take Bramble away']");
-  expect(await app.page.until('why not', others, (t) => t.includes('names Bramble'))).toMatch(
-    /take that out first/,
-  );
-  await app.page.saved();
-});
+sweep(
+  'a raft is read out: what is touched, what carries, and the other boat by her name',
+  async () => {
+    await app.page.open('rafted-up-to-wicket');
+    expect(await app.page.settled()).toMatch(/touch on Wicket/);
+    expect(await text('The score')).toContain('W. stern');
+    expect(await others()).toContain('long-keel ketch');
+    expect(await violations(app.driver)).toEqual([]);
+    await type('Name of the other boat', 'Bramble');
+    await app.page.until(
+      'her new name in the margins',
+      () => app.page.margins(),
+      (t) => /touch on Bramble/.test(t) && t.includes('Bramble: starboard midship cleat'),
+    );
+    await press("//button[@aria-label='Take Bramble away']");
+    expect(await app.page.until('why not', others, (t) => t.includes('names Bramble'))).toMatch(
+      /take that out first/,
+    );
+    await app.page.saved();
+  },
+);
 
 it('a boat is put down, moved by keys, tied to on the water, and taken away by undoing it', async () => {
   await app.page.open('quince-backs-out');
@@ -75,7 +79,7 @@ it('a boat is put down, moved by keys, tied to on the water, and taken away by u
   await app.page.saved();
 });
 
-it('an anchor is shipped, dropped in a beat, and holds her', async () => {
+sweep('an anchor is shipped, dropped in a beat, and holds her', async () => {
   await app.page.open('waiting-for-the-gust');
   await app.page.settled();
   await press("//button[.='Ship an anchor']");

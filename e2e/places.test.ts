@@ -13,6 +13,7 @@ import {
   type Place,
 } from '../src/document';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // A place of one's own: drawn, sailed in, kept as a file, put aside and taken in again.
@@ -51,83 +52,87 @@ async function played(id: string) {
   return { file, take: runTake(input.value) };
 }
 
-it('a six-finger aisle drawn with the row generator, sailed in, kept as GeoJSON, put aside, taken in again: the same take', async () => {
-  const { driver } = app;
-  await driver.get(`${app.server.address}/places`);
-  expect(await violations(driver)).toEqual([]);
-  await press("//button[normalize-space()='Draw a new place']");
-  await driver.wait(async () => (await at()).includes('/places/new-place'), 20_000);
-  await field('the place is called', 'Six Finger Pool');
-  await field('latitude', '46.51');
-  await field('longitude', '-31.2');
-  await tool('row of fingers');
-  await field('runs', '75');
-  await field('middle to middle', '12');
-  await field('finger long', '11');
-  for (const slip of [1, 2, 4, 6, 7, 9, 10])
-    await press(`//fieldset[legend='taken']//label[normalize-space()='${slip}']/input`);
-  await press("//button[normalize-space()='Put the row there']");
-  // Across the aisle a quay, typed corner by corner from the first.
-  await tool('quay');
-  await field('east', '-20');
-  await field('north', '34');
-  await press("//button[normalize-space()='Put it there']");
-  for (const [far, bearing] of [
-    ['110', '75'],
-    ['6', '345'],
-    ['110', '255'],
-  ] as const) {
-    await field('next, off', far);
-    await field('at', bearing);
+sweep(
+  'a six-finger aisle drawn with the row generator, sailed in, kept as GeoJSON, put aside, taken in again: the same take',
+  async () => {
+    const { driver } = app;
+    await driver.get(`${app.server.address}/places`);
+    expect(await violations(driver)).toEqual([]);
+    await press("//button[normalize-space()='Draw a new place']");
+    await driver.wait(async () => (await at()).includes('/places/new-place'), 20_000);
+    await field('the place is called', 'Six Finger Pool');
+    await field('latitude', '46.51');
+    await field('longitude', '-31.2');
+    await tool('row of fingers');
+    await field('runs', '75');
+    await field('middle to middle', '12');
+    await field('finger long', '11');
+    for (const slip of [1, 2, 4, 6, 7, 9, 10])
+      await press(`//fieldset[legend='taken']//label[normalize-space()='${slip}']/input`);
+    await press("//button[normalize-space()='Put the row there']");
+    // Across the aisle a quay, typed corner by corner from the first.
+    await tool('quay');
+    await field('east', '-20');
+    await field('north', '34');
     await press("//button[normalize-space()='Put it there']");
-  }
-  await press("//button[normalize-space()='End the quay']");
-  expect(await app.page.until('the quay', () => text('[data-testid=thing]'), Boolean)).toContain(
-    'quay 1',
-  );
-  expect(await violations(driver)).toEqual([]);
-  await app.page.saved();
-  const drawn = (await opened('new-place')).place;
-  expect(drawn.name).toBe('Six Finger Pool');
-  expect(drawn.features.filter(({ kind }) => kind === 'boat')).toHaveLength(7);
-  expect(drawn.berths).toHaveLength(3);
+    for (const [far, bearing] of [
+      ['110', '75'],
+      ['6', '345'],
+      ['110', '255'],
+    ] as const) {
+      await field('next, off', far);
+      await field('at', bearing);
+      await press("//button[normalize-space()='Put it there']");
+    }
+    await press("//button[normalize-space()='End the quay']");
+    expect(await app.page.until('the quay', () => text('[data-testid=thing]'), Boolean)).toContain(
+      'quay 1',
+    );
+    expect(await violations(driver)).toEqual([]);
+    await app.page.saved();
+    const drawn = (await opened('new-place')).place;
+    expect(drawn.name).toBe('Six Finger Pool');
+    expect(drawn.features.filter(({ kind }) => kind === 'boat')).toHaveLength(7);
+    expect(drawn.berths).toHaveLength(3);
 
-  await driver.get(`${app.server.address}/new`);
-  await app.page.choose('Place', 'Six Finger Pool');
-  await app.page.choose('Boat', 'Quince');
-  await press("//button[normalize-space()='Begin']");
-  await driver.wait(async () => (await at()).includes('/m/'), 20_000);
-  await app.page.ready();
-  await app.page.written("(//section[@aria-label='Figures']//li//button)[1]");
-  await app.page.saved();
-  const first = await played((await at()).split('/m/')[1]!.split('?')[0]!);
-  expect(first.file.score.beats.length).toBeGreaterThan(1);
+    await driver.get(`${app.server.address}/new`);
+    await app.page.choose('Place', 'Six Finger Pool');
+    await app.page.choose('Boat', 'Quince');
+    await press("//button[normalize-space()='Begin']");
+    await driver.wait(async () => (await at()).includes('/m/'), 20_000);
+    await app.page.ready();
+    await app.page.written("(//section[@aria-label='Figures']//li//button)[1]");
+    await app.page.saved();
+    const first = await played((await at()).split('/m/')[1]!.split('?')[0]!);
+    expect(first.file.score.beats.length).toBeGreaterThan(1);
 
-  const answer = await fetch(`${app.server.address}/api/places/new-place/file?as=geojson`);
-  expect(answer.headers.get('content-type')).toBe('application/geo+json');
-  const path = join(mkdtempSync(join(tmpdir(), 'yawtrope-places-')), 'pool.geojson');
-  writeFileSync(path, await answer.text());
+    const answer = await fetch(`${app.server.address}/api/places/new-place/file?as=geojson`);
+    expect(answer.headers.get('content-type')).toBe('application/geo+json');
+    const path = join(mkdtempSync(join(tmpdir(), 'yawtrope-places-')), 'pool.geojson');
+    writeFileSync(path, await answer.text());
 
-  await driver.get(`${app.server.address}/places/new-place`);
-  await press("//button[normalize-space()='Put this place aside']");
-  await driver.wait(async () => (await at()).includes('aside='), 20_000);
-  expect(await text('main')).not.toContain('Six Finger Pool');
-  await (await driver.findElement({ css: 'input[aria-label="Place file"]' })).sendKeys(path);
-  await press("//button[normalize-space()='Take it in']");
-  await driver.wait(async () => /places\/new-place-\d/.test(await at()), 20_000);
-  const again = (await opened((await at()).split('/places/')[1]!)).place;
-  expect({ ...again, id: drawn.id }).toEqual(drawn);
+    await driver.get(`${app.server.address}/places/new-place`);
+    await press("//button[normalize-space()='Put this place aside']");
+    await driver.wait(async () => (await at()).includes('aside='), 20_000);
+    expect(await text('main')).not.toContain('Six Finger Pool');
+    await (await driver.findElement({ css: 'input[aria-label="Place file"]' })).sendKeys(path);
+    await press("//button[normalize-space()='Take it in']");
+    await driver.wait(async () => /places\/new-place-\d/.test(await at()), 20_000);
+    const again = (await opened((await at()).split('/places/')[1]!)).place;
+    expect({ ...again, id: drawn.id }).toEqual(drawn);
 
-  const second = toRunInput({ ...first.file, place: again });
-  if (!second.ok) throw new Error(second.problems[0]!.message);
-  const take = runTake(second.value);
-  expect(Object.keys(take.trace)).toEqual(Object.keys(first.take.trace));
-  for (const [column, values] of Object.entries(first.take.trace))
-    expect([
-      column,
-      Buffer.from(take.trace[column as 'x'].buffer).compare(Buffer.from(values.buffer)),
-    ]).toEqual([column, 0]);
-}, 240_000);
+    const second = toRunInput({ ...first.file, place: again });
+    if (!second.ok) throw new Error(second.problems[0]!.message);
+    const take = runTake(second.value);
+    expect(Object.keys(take.trace)).toEqual(Object.keys(first.take.trace));
+    for (const [column, values] of Object.entries(first.take.trace))
+      expect([
+        column,
+        Buffer.from(take.trace[column as 'x'].buffer).compare(Buffer.from(values.buffer)),
+      ]).toEqual([column, 0]);
+  },
+  240_000,
+);
 
 it('draws by pressing, moves what is chosen by hand and by keys, undoes, and keeps it over a reload', async () => {
   const { driver } = app;
@@ -189,44 +194,48 @@ it('draws by pressing, moves what is chosen by hand and by keys, undoes, and kee
   expect((await opened(id)).place.features).toHaveLength(1);
 }, 90_000);
 
-it('an outline begun is not lost for another tool: with three corners it is put, and the last corner pressed again ends it', async () => {
-  const { driver } = app;
-  await driver.get(`${app.server.address}/places`);
-  await press("//button[normalize-space()='Draw a new place']");
-  await driver.wait(async () => (await at()).includes('/places/new-place'), 20_000);
-  const id = (await at()).split('/places/')[1]!;
-  const plan = await app.page.find('[role=application]');
-  const pressAt = (x: number, y: number) =>
-    driver.actions().move({ origin: plan, x, y }).press().release().perform();
-  await tool('quay');
-  for (const [x, y] of [
-    [-200, -100],
-    [200, -100],
-    [200, -180],
-    [-200, -180],
-  ] as const)
-    await pressAt(x, y);
-  await tool('bank');
-  const kinds = async () => {
-    await app.page.saved();
-    return (await opened(id)).place.features.map((f) => [
-      f.kind,
-      'outline_m' in f ? f.outline_m.length : 1,
+sweep(
+  'an outline begun is not lost for another tool: with three corners it is put, and the last corner pressed again ends it',
+  async () => {
+    const { driver } = app;
+    await driver.get(`${app.server.address}/places`);
+    await press("//button[normalize-space()='Draw a new place']");
+    await driver.wait(async () => (await at()).includes('/places/new-place'), 20_000);
+    const id = (await at()).split('/places/')[1]!;
+    const plan = await app.page.find('[role=application]');
+    const pressAt = (x: number, y: number) =>
+      driver.actions().move({ origin: plan, x, y }).press().release().perform();
+    await tool('quay');
+    for (const [x, y] of [
+      [-200, -100],
+      [200, -100],
+      [200, -180],
+      [-200, -180],
+    ] as const)
+      await pressAt(x, y);
+    await tool('bank');
+    const kinds = async () => {
+      await app.page.saved();
+      return (await opened(id)).place.features.map((f) => [
+        f.kind,
+        'outline_m' in f ? f.outline_m.length : 1,
+      ]);
+    };
+    expect(await kinds()).toEqual([['quay', 4]]);
+    for (const [x, y] of [
+      [-200, 200],
+      [200, 200],
+      [200, 260],
+    ] as const)
+      await pressAt(x, y);
+    await pressAt(200, 260);
+    expect(await kinds()).toEqual([
+      ['quay', 4],
+      ['bank', 3],
     ]);
-  };
-  expect(await kinds()).toEqual([['quay', 4]]);
-  for (const [x, y] of [
-    [-200, 200],
-    [200, 200],
-    [200, 260],
-  ] as const)
-    await pressAt(x, y);
-  await pressAt(200, 260);
-  expect(await kinds()).toEqual([
-    ['quay', 4],
-    ['bank', 3],
-  ]);
-}, 60_000);
+  },
+  60_000,
+);
 
 it('a file that is wrong is answered in words, and its names stay text', async () => {
   const { driver } = app;
@@ -298,38 +307,42 @@ it('changed in another window it overwrites nothing, and either can be gone on w
   expect((await opened('fullers-wall')).place.name).toBe('Renamed again');
 }, 60_000);
 
-it('is drawn by keyboard alone: typed corners, arrows, a name that is taken refused', async () => {
-  const { driver } = app;
-  await driver.get(`${app.server.address}/places/fullers-wall`);
-  await app.page.find('[role=application]');
-  await tool('pile');
-  await field('east', '-5');
-  await field('north', '-30');
-  await press("//button[normalize-space()='Put it there']");
-  await tool('choose and move');
-  await press("//summary[starts-with(., 'All it holds')]");
-  await press("//aside//li/button[starts-with(., 'pile 1')]");
-  await app.page.until(
-    'the pile',
-    () => text('[data-testid=thing]'),
-    (t) => t.includes('pile 1'),
-  );
-  await field('called', 'malt chimney');
-  await app.page.until(
-    'refused',
-    () => text('[data-testid=thing] [role=alert]'),
-    (t) => t.includes('used twice'),
-  );
-  await field('called', 'new pile');
-  await field('radius', '900');
-  await app.page.until(
-    'its range',
-    () => text('[data-testid=thing] [role=alert]'),
-    (t) => t.includes('0.03 to 20'),
-  );
-  await field('radius', '0.4');
-  await app.page.saved();
-  const pile = (await opened('fullers-wall')).place.features.find((f) => f.name === 'new pile');
-  expect(pile).toMatchObject({ kind: 'pile', x_m: -5, y_m: -30, radius_m: 0.4 });
-  expect(await violations(driver)).toEqual([]);
-}, 60_000);
+sweep(
+  'is drawn by keyboard alone: typed corners, arrows, a name that is taken refused',
+  async () => {
+    const { driver } = app;
+    await driver.get(`${app.server.address}/places/fullers-wall`);
+    await app.page.find('[role=application]');
+    await tool('pile');
+    await field('east', '-5');
+    await field('north', '-30');
+    await press("//button[normalize-space()='Put it there']");
+    await tool('choose and move');
+    await press("//summary[starts-with(., 'All it holds')]");
+    await press("//aside//li/button[starts-with(., 'pile 1')]");
+    await app.page.until(
+      'the pile',
+      () => text('[data-testid=thing]'),
+      (t) => t.includes('pile 1'),
+    );
+    await field('called', 'malt chimney');
+    await app.page.until(
+      'refused',
+      () => text('[data-testid=thing] [role=alert]'),
+      (t) => t.includes('used twice'),
+    );
+    await field('called', 'new pile');
+    await field('radius', '900');
+    await app.page.until(
+      'its range',
+      () => text('[data-testid=thing] [role=alert]'),
+      (t) => t.includes('0.03 to 20'),
+    );
+    await field('radius', '0.4');
+    await app.page.saved();
+    const pile = (await opened('fullers-wall')).place.features.find((f) => f.name === 'new pile');
+    expect(pile).toMatchObject({ kind: 'pile', x_m: -5, y_m: -30, radius_m: 0.4 });
+    expect(await violations(driver)).toEqual([]);
+  },
+  60_000,
+);

@@ -1,5 +1,6 @@
 import { By, Key, Origin } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // Brief, way out, what-if and the score's newer tools, as a user meets them.
@@ -12,27 +13,30 @@ const label = (name: string) => app.page.press(`//button[@aria-label='${name}']`
 
 const panel = (name: string) => app.page.text(`section[aria-label="${name}"]`);
 
-it('says the way out at every moment and the wind it fails in, and both follow the wind', async () => {
-  await app.page.open(ID);
-  const margins = await app.page.until(
-    'the survey',
-    () => app.page.margins(),
-    (t) => t.includes('wind at which this fails') && t.includes('way out'),
-  );
-  expect(margins).toMatch(/\d+ kn\s+wind at which this fails/);
-  expect(await app.page.text('[data-testid=way-out-now]')).toMatch(/to spare from|hold her/);
-  const wind = await app.page.find('[data-grip="Wind"]');
-  for (let i = 0; i < 8; i++) await wind.sendKeys(Key.ARROW_UP);
-  await app.page.until(
-    'a wind it fails in',
-    () => app.page.margins(),
-    (t) => t.includes('fails in this wind already'),
-  );
-  for (let i = 0; i < 8; i++) await wind.sendKeys(Key.ARROW_DOWN);
-  await app.page.saved();
-});
+sweep(
+  'says the way out at every moment and the wind it fails in, and both follow the wind',
+  async () => {
+    await app.page.open(ID);
+    const margins = await app.page.until(
+      'the survey',
+      () => app.page.margins(),
+      (t) => t.includes('wind at which this fails') && t.includes('way out'),
+    );
+    expect(margins).toMatch(/\d+ kn\s+wind at which this fails/);
+    expect(await app.page.text('[data-testid=way-out-now]')).toMatch(/to spare from|hold her/);
+    const wind = await app.page.find('[data-grip="Wind"]');
+    for (let i = 0; i < 8; i++) await wind.sendKeys(Key.ARROW_UP);
+    await app.page.until(
+      'a wind it fails in',
+      () => app.page.margins(),
+      (t) => t.includes('fails in this wind already'),
+    );
+    for (let i = 0; i < 8; i++) await wind.sendKeys(Key.ARROW_DOWN);
+    await app.page.saved();
+  },
+);
 
-it('keeps gusts when the wind is dragged', async () => {
+sweep('keeps gusts when the wind is dragged', async () => {
   const gusty = 'off-stilt-pontoon';
   const wind = () =>
     app.driver.executeAsyncScript<Record<string, unknown>>(
@@ -84,40 +88,43 @@ it('briefs: what pushes her, what she can do, each with its reason; ticks are ke
   await app.page.saved();
 });
 
-it('holds a take and says what differs when hands are late; nothing of it is saved', async () => {
-  await app.page.open(ID);
-  await app.page.settled();
-  await press('What if');
-  await app.page.find('[data-testid=reference]');
-  const late = await app.page.find('[role=slider][aria-label="What if: Hands late by"]');
-  for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
-  const said = await app.page.until(
-    'the difference',
-    () => panel('Against the take held'),
-    (t) => /outcome\s+done → /.test(t),
-  );
-  expect(said).toMatch(/the ways part/);
-  expect(await violations(app.driver)).toEqual([]);
-  await press('A sheet of winds …');
-  await app.page.until(
-    'the sheet',
-    () => app.page.text('[role=dialog]'),
-    (t) => /\d+ of 32 succeed/.test(t),
-  );
-  expect(await violations(app.driver)).toEqual([]);
-  await press('Close');
-  await press('Score');
-  await app.page.until(
-    'as written again',
-    () => app.page.outcome(),
-    (t) => t === 'Done',
-  );
-  await app.driver.navigate().refresh();
-  await app.page.ready();
-  expect(await app.page.outcome()).toBe('Done');
-});
+sweep(
+  'holds a take and says what differs when hands are late; nothing of it is saved',
+  async () => {
+    await app.page.open(ID);
+    await app.page.settled();
+    await press('What if');
+    await app.page.find('[data-testid=reference]');
+    const late = await app.page.find('[role=slider][aria-label="What if: Hands late by"]');
+    for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
+    const said = await app.page.until(
+      'the difference',
+      () => panel('Against the take held'),
+      (t) => /outcome\s+done → /.test(t),
+    );
+    expect(said).toMatch(/the ways part/);
+    expect(await violations(app.driver)).toEqual([]);
+    await press('A sheet of winds …');
+    await app.page.until(
+      'the sheet',
+      () => app.page.text('[role=dialog]'),
+      (t) => /\d+ of 32 succeed/.test(t),
+    );
+    expect(await violations(app.driver)).toEqual([]);
+    await press('Close');
+    await press('Score');
+    await app.page.until(
+      'as written again',
+      () => app.page.outcome(),
+      (t) => t === 'Done',
+    );
+    await app.driver.navigate().refresh();
+    await app.page.ready();
+    expect(await app.page.outcome()).toBe('Done');
+  },
+);
 
-it('holds a take while the score is changed, until it is let go', async () => {
+sweep('holds a take while the score is changed, until it is let go', async () => {
   await app.page.open(ID);
   await app.page.settled();
   await press('What if');
@@ -137,7 +144,7 @@ it('holds a take while the score is changed, until it is let go', async () => {
   await app.page.saved();
 });
 
-it('fits the numbers of a score to a stronger wind, as one edit', async () => {
+sweep('fits the numbers of a score to a stronger wind, as one edit', async () => {
   await app.page.open(ID);
   await app.page.settled();
   const wind = await app.page.find('[data-grip="Wind"]');
@@ -165,7 +172,7 @@ it('fits the numbers of a score to a stronger wind, as one edit', async () => {
   await app.page.saved();
 });
 
-it('picks a mark on the water for a cue, and undo gives the old one back', async () => {
+sweep('picks a mark on the water for a cue, and undo gives the old one back', async () => {
   await app.page.open(ID);
   await app.page.openBeat(3);
   await label('Mark: pick on the water');
@@ -213,7 +220,7 @@ it('moves and turns the start on the water by hand and by keys', async () => {
   await app.page.saved();
 });
 
-it('lists the beats, moves one by keys, splits one at the playhead', async () => {
+sweep('lists the beats, moves one by keys, splits one at the playhead', async () => {
   const { driver } = app;
   await app.page.open(ID);
   await app.page.settled();
@@ -250,7 +257,7 @@ it('lists the beats, moves one by keys, splits one at the playhead', async () =>
   await app.page.saved();
 });
 
-it('names what is worth a second look, and sets it aside for good', async () => {
+sweep('names what is worth a second look, and sets it aside for good', async () => {
   await app.page.open(ID);
   await app.page.openBeat(5);
   const seconds = await app.driver.findElements(

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // A manoeuvre driven by hand: at the keyboard to a safe berth, the wrong way, and through a server that dies.
@@ -130,49 +131,53 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
   expect(await violations(app.driver)).toEqual([]);
 }, 120_000);
 
-it('driven the wrong way, the debrief names what was wrong, and what was different', async () => {
-  await rehearse('along-the-pontoon');
-  await key(' ');
-  await reach(1);
-  // Ahead with no rudder on, the wheel after it towards the pontoon, and straight from ahead to astern.
-  await key(Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP);
-  await app.driver.sleep(1200);
-  await app.driver.actions().keyDown(Key.ARROW_RIGHT).perform();
-  await app.driver.sleep(1500);
-  await app.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
-  await reach(6);
-  for (let i = 0; i < 8; i++) await key(Key.ARROW_DOWN);
-  await reach(9);
-  await press("//button[.='Done: she is there']");
-  await press("//button[.='Look back']");
-  const faults = await app.page.until('faults', () => text('[data-testid=faults]'), Boolean);
-  expect(faults).toContain('Gear before steering');
-  expect(faults).toContain('No pause in neutral');
-  expect(await text('[data-testid=care]')).toMatch(/rough|harm/);
-  // Pressed, a fault's moment is where the playhead goes.
-  await press("//*[@data-testid='faults']//button[1]");
-  await press("//section[@aria-label='What was different']//button[.='2']");
-  expect(await app.page.until('causes', () => text('[data-testid=causes]'), Boolean)).toMatch(
-    /% of it/,
-  );
-  // Said of it, and kept.
-  const note = await app.page.find('section[aria-label="Notes"] textarea');
-  await note.sendKeys('<b>wheel first</b>');
-  await press("//button[starts-with(normalize-space(), 'Pin it')]");
-  await app.page.until(
-    'note',
-    () => text('section[aria-label="Notes"]'),
-    (t) => t.includes('<b>wheel first</b>'),
-  );
-  await app.driver.navigate().refresh();
-  await app.page.ready();
-  await phase('Debrief');
-  await app.page.until(
-    'note again',
-    () => text('section[aria-label="Notes"]'),
-    (t) => t.includes('wheel first'),
-  );
-}, 120_000);
+sweep(
+  'driven the wrong way, the debrief names what was wrong, and what was different',
+  async () => {
+    await rehearse('along-the-pontoon');
+    await key(' ');
+    await reach(1);
+    // Ahead with no rudder on, the wheel after it towards the pontoon, and straight from ahead to astern.
+    await key(Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP);
+    await app.driver.sleep(1200);
+    await app.driver.actions().keyDown(Key.ARROW_RIGHT).perform();
+    await app.driver.sleep(1500);
+    await app.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
+    await reach(6);
+    for (let i = 0; i < 8; i++) await key(Key.ARROW_DOWN);
+    await reach(9);
+    await press("//button[.='Done: she is there']");
+    await press("//button[.='Look back']");
+    const faults = await app.page.until('faults', () => text('[data-testid=faults]'), Boolean);
+    expect(faults).toContain('Gear before steering');
+    expect(faults).toContain('No pause in neutral');
+    expect(await text('[data-testid=care]')).toMatch(/rough|harm/);
+    // Pressed, a fault's moment is where the playhead goes.
+    await press("//*[@data-testid='faults']//button[1]");
+    await press("//section[@aria-label='What was different']//button[.='2']");
+    expect(await app.page.until('causes', () => text('[data-testid=causes]'), Boolean)).toMatch(
+      /% of it/,
+    );
+    // Said of it, and kept.
+    const note = await app.page.find('section[aria-label="Notes"] textarea');
+    await note.sendKeys('<b>wheel first</b>');
+    await press("//button[starts-with(normalize-space(), 'Pin it')]");
+    await app.page.until(
+      'note',
+      () => text('section[aria-label="Notes"]'),
+      (t) => t.includes('<b>wheel first</b>'),
+    );
+    await app.driver.navigate().refresh();
+    await app.page.ready();
+    await phase('Debrief');
+    await app.page.until(
+      'note again',
+      () => text('section[aria-label="Notes"]'),
+      (t) => t.includes('wheel first'),
+    );
+  },
+  120_000,
+);
 
 it('outlives a server that is killed while it is driven', async () => {
   // From the start page in one press, and the space bar.

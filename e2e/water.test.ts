@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { By, Key, Origin } from 'selenium-webdriver';
 import { check, manoeuvreFileSchema } from '../src/document';
 import { App } from './support/app';
+import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
 // The water and the score under the hand: pan, zoom, units, pointing, seeking, copying.
@@ -60,7 +61,7 @@ it('zooms and moves the plan by wheel, hand, buttons and keys, and comes back', 
   );
 });
 
-it('shows everything in the user’s units, and keeps the choice', async () => {
+sweep('shows everything in the user’s units, and keeps the choice', async () => {
   await app.page.open('alongside-wind-off');
   expect(await app.page.margins()).toMatch(/\d\.\d m\b/);
   await (await app.page.find('button[aria-label^="Lengths in m"]')).click();
@@ -75,18 +76,23 @@ it('shows everything in the user’s units, and keeps the choice', async () => {
   await (await app.page.find('button[aria-label^="Speeds in m/s"]')).click();
 });
 
-it('lights up a beat on the water when it is pointed at on the score, and opens it from the water', async () => {
-  const { driver } = app;
-  await app.page.open('alongside-wind-off');
-  const [, second] = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
-  const ring = () =>
-    app.page.find('button[aria-label="Beat 2 on the water"]').then((b) => b.getAttribute('class'));
-  expect(await ring()).not.toMatch(/ring-2/);
-  await driver.actions().move({ origin: second! }).perform();
-  await app.page.until('lit', ring, (c) => /ring-2/.test(c ?? ''));
-  await (await app.page.find('button[aria-label="Beat 4 on the water"]')).click();
-  await app.page.find('form[aria-label="Beat 4"]');
-});
+sweep(
+  'lights up a beat on the water when it is pointed at on the score, and opens it from the water',
+  async () => {
+    const { driver } = app;
+    await app.page.open('alongside-wind-off');
+    const [, second] = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
+    const ring = () =>
+      app.page
+        .find('button[aria-label="Beat 2 on the water"]')
+        .then((b) => b.getAttribute('class'));
+    expect(await ring()).not.toMatch(/ring-2/);
+    await driver.actions().move({ origin: second! }).perform();
+    await app.page.until('lit', ring, (c) => /ring-2/.test(c ?? ''));
+    await (await app.page.find('button[aria-label="Beat 4 on the water"]')).click();
+    await app.page.find('form[aria-label="Beat 4"]');
+  },
+);
 
 it('seeks by pressing in the score; the lanes read that moment', async () => {
   const { driver } = app;
@@ -98,7 +104,7 @@ it('seeks by pressing in the score; the lanes read that moment', async () => {
   expect(await app.page.text('section[aria-label="The score"]')).toMatch(/\d+\.\d kn/);
 });
 
-it('changes the stream by its grip and the end of the score by its own editor', async () => {
+sweep('changes the stream by its grip and the end of the score by its own editor', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const before = await app.page.settled();
@@ -133,7 +139,7 @@ it('changes the stream by its grip and the end of the score by its own editor', 
   );
 });
 
-it('copies a manoeuvre, and gives it out as a file that stands alone', async () => {
+sweep('copies a manoeuvre, and gives it out as a file that stands alone', async () => {
   const { driver } = app;
   await app.page.open('off-stilt-pontoon');
   await (await app.page.find('button[aria-label="More"]')).click();

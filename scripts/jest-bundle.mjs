@@ -25,7 +25,17 @@ export const options = {
   jsx: 'automatic',
   sourcemap: 'linked',
   sourcesContent: false,
-  external: ['better-sqlite3', 'fast-check', 'react', 'react-dom', '@testing-library/*', 'jsdom'],
+  external: [
+    'better-sqlite3',
+    'esbuild',
+    'selenium-webdriver',
+    'piscina',
+    'fast-check',
+    'react',
+    'react-dom',
+    '@testing-library/*',
+    'jsdom',
+  ],
   loader: { '.css': 'empty' },
   logLevel: 'warning',
 };

@@ -60,6 +60,12 @@ export function run(command, args, options = {}) {
   return done.status ?? 1;
 }
 
+const finished = (child) =>
+  new Promise((resolve) => {
+    child.once('error', () => resolve(1));
+    child.once('exit', (code) => resolve(code ?? 1));
+  });
+
 /** Has somebody run npm install since the lock file last changed? */
 function installedByHand() {
   const own = join(root, 'node_modules', '.package-lock.json');
@@ -134,25 +140,25 @@ export async function buildServer() {
 }
 
 /** Builds the app if its sources have changed since the last build. */
-export async function ensureBuilt({ output = 'inherit' } = {}) {
+export async function ensureBuilt({ output = 'inherit', quiet = false } = {}) {
   const sources = sourceHash();
   const made = [join(root, '.next', 'BUILD_ID'), join(root, 'build', 'server.cjs')];
   if (made.every(existsSync) && isStamped('built', sources)) return 0;
-  process.stderr.write('Building the app …\n');
-  const status = run(process.execPath, [nextBinary, 'build'], { env: environment, stdio: output });
+  if (!quiet) process.stderr.write('Building the app …\n');
+  // Not waited for by standing still: others run beside it.
+  const status = await finished(
+    spawn(process.execPath, [nextBinary, 'build'], { cwd: root, env: environment, stdio: output }),
+  );
   if (status !== 0) return status;
   await buildServer();
   stamp('built', sources);
   return 0;
 }
 
-/** Runs a TypeScript program of this project. */
-export function runTypeScript(file, args, options = {}) {
-  const tsx = join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs');
-  return run(process.execPath, [tsx, join(root, file), ...args], {
-    cwd: process.cwd(),
-    ...options,
-  });
+/** Runs a TypeScript program of this project, where it was called from. Returns its exit code. */
+export async function runTypeScript(file, args) {
+  const script = await (await import('./build-server.mjs')).buildScript(file);
+  return run(process.execPath, ['--enable-source-maps', script, ...args], { cwd: process.cwd() });
 }
 
 /** Starts the server around Next: `dev` or `start`. */

@@ -4,4 +4,4 @@ import { checkNode, ensureInstalled, runTypeScript } from './lib.mjs';
 checkNode();
 ensureInstalled({ quiet: true });
 const [file, ...args] = process.argv.slice(2);
-process.exitCode = runTypeScript(file, args);
+process.exitCode = await runTypeScript(file, args);

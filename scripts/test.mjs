@@ -1,48 +1,75 @@
-/** `npm test`: everything that must hold, in order, ending with one line that counts it. */
-import { spawnSync } from 'node:child_process';
+/**
+ * `npm test`: everything that must hold. Checks that need one core run two at a time, test files two at a time after
+ * them; at the end stands where the time went, and one line that counts it all.
+ */
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { checkNode, ensureBuilt, ensureInstalled, environment, fail, root, run } from './lib.mjs';
+import { join, relative } from 'node:path';
+import { checkNode, ensureBuilt, ensureInstalled, environment, fail, root } from './lib.mjs';
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 const reports = mkdtempSync(join(tmpdir(), 'yawtrope-reports-'));
+/** What took how long, s. */
+const times = [];
 let passed = 0;
 let failed = 0;
 
-function say(text) {
-  process.stdout.write(`\n— ${text}\n`);
+const say = (text) => process.stdout.write(`\n— ${text}\n`);
+const seconds = (since) => (Date.now() - since) / 1000;
+
+/** Runs a program to its end; what it says is shown as a whole, so that two at once can be read. */
+function finish(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, env: environment });
+    let text = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (chunk) => (text += String(chunk)));
+    child.once('error', (error) => resolve({ status: 1, text: String(error) }));
+    child.once('close', (status) => resolve({ status: status ?? 1, text }));
+  });
 }
 
 /** One check that either holds or does not. */
-function check(name, command, args) {
-  say(name);
-  const held = run(command, args, { env: environment }) === 0;
+async function check(name, command, args) {
+  const began = Date.now();
+  const { status, text } = await finish(command, args);
+  count(name, began, status === 0);
+  if (status !== 0) process.stdout.write(text);
+  return status === 0;
+}
+
+function count(name, began, held) {
   if (held) passed += 1;
   else failed += 1;
-  return held;
+  times.push([name, seconds(began)]);
+  say(`${name}: ${held ? 'holds' : 'does not hold'} (${seconds(began).toFixed(0)} s)`);
 }
 
 /** A Jest run, counted test by test; one that could not run at all counts as one failure. */
 function jest(name, config, extra = []) {
   say(name);
+  const began = Date.now();
   const report = join(reports, `${config}.json`);
-  const status = run(
-    bin('jest'),
-    ['--config', config, '--json', `--outputFile=${report}`, ...extra],
-    { env: environment },
-  );
+  const args = ['--config', config, '--json', `--outputFile=${report}`, ...extra];
+  const { status } = spawnSync(bin('jest'), args, {
+    cwd: root,
+    env: environment,
+    stdio: 'inherit',
+  });
+  times.push([name, seconds(began)]);
   if (!existsSync(report)) {
     failed += 1;
     return;
   }
   const result = JSON.parse(readFileSync(report, 'utf8'));
+  for (const { name: file, startTime, endTime } of result.testResults)
+    times.push([relative(root, file), (endTime - startTime) / 1000]);
   const unrun = result.numRuntimeErrorTestSuites + result.numPendingTests + result.numTodoTests;
   passed += result.numPassedTests;
   failed += result.numFailedTests + unrun;
-  if (result.numTotalTests === 0 || (status !== 0 && result.numFailedTests + unrun === 0)) {
+  if (result.numTotalTests === 0 || (status !== 0 && result.numFailedTests + unrun === 0))
     failed += 1;
-  }
 }
 
 /** Chromium and its driver: installed by apt when root, asked for otherwise. */
@@ -72,26 +99,44 @@ function ensureBrowser() {
   }
 }
 
+/** The production build: one for all browser tests. */
+async function build() {
+  const began = Date.now();
+  const held = (await ensureBuilt({ output: 'ignore', quiet: true })) === 0;
+  count('production build', began, held);
+  return held;
+}
+
+/** The slowest, so that what grows is seen. */
+function table() {
+  const rows = times.toSorted((a, b) => b[1] - a[1]).slice(0, 25);
+  say('where the time went, s');
+  for (const [name, took] of rows)
+    process.stdout.write(`${took.toFixed(1).padStart(8)}  ${name}\n`);
+}
+
+const began = Date.now();
 checkNode();
 ensureInstalled();
 ensureBrowser();
 
-check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']);
-check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-// Next writes the types of its routes and style sheets.
-check('route types', bin('next'), ['typegen']);
-check('types', bin('tsc'), ['--noEmit']);
-check('boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']);
+const [built] = await Promise.all([
+  build(),
+  (async () => {
+    await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+    await check('boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']);
+    await check('unused', bin('knip'), []);
+    await check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']);
+  })(),
+]);
+// Next writes the types of its routes and style sheets while it builds.
+await check('types', bin('tsc'), ['--noEmit']);
 jest('unit tests', 'jest.config.mjs');
-say('production build');
-if (ensureBuilt() === 0) {
-  passed += 1;
-  jest('browser tests', 'jest.browser.config.mjs', ['--runInBand']);
-} else {
-  failed += 1;
-  process.stdout.write('The browser tests were not run, as there is no build to run them on.\n');
-}
+if (built) jest('browser tests', 'jest.browser.config.mjs');
+else say('The browser tests were not run, as there is no build to run them on.');
 
 rmSync(reports, { recursive: true, force: true });
+table();
+say(`${(seconds(began) / 60).toFixed(1)} minutes in all`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);

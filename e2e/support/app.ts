@@ -12,8 +12,9 @@ export class App {
   static forTests(): App {
     const app = new App();
     beforeAll(async () => {
-      app.server = await startServer();
-      await app.openBrowser();
+      const [server, browser] = await Promise.all([startServer(), openBrowser()]);
+      app.server = server;
+      app.use(browser);
     });
     afterAll(async () => {
       await app.browser?.close();
@@ -23,7 +24,11 @@ export class App {
   }
 
   async openBrowser(): Promise<void> {
-    this.browser = await openBrowser();
+    this.use(await openBrowser());
+  }
+
+  private use(browser: Browser): void {
+    this.browser = browser;
     this.page = new WorkspacePage(this.browser.driver, this.server.address);
   }
 

@@ -3,7 +3,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openLibrary, seedDemo } from '../../src/db';
 
 export interface Server {
   readonly address: string;
@@ -27,7 +26,6 @@ function freePort(): Promise<number> {
 /** The production build on a free port, with a temporary database holding the demo data. */
 export async function startServer(): Promise<Server> {
   const directory = mkdtempSync(join(tmpdir(), 'yawtrope-data-'));
-  seedDemo(openLibrary(directory), join(process.cwd(), 'demo'), Date.now());
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   let child = await serve(address, port, directory);
@@ -52,14 +50,16 @@ export async function startServer(): Promise<Server> {
 
 /** Starts a server and waits until it answers. */
 async function serve(address: string, port: number, directory: string): Promise<ChildProcess> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      env: { ...process.env, YAWTROPE_DATA_DIR: directory, NEXT_TELEMETRY_DISABLED: '1' },
-      stdio: 'ignore',
+  const child = spawn(process.execPath, ['build/server.cjs', 'start'], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      YAWTROPE_PORT: String(port),
+      YAWTROPE_DATA_DIR: directory,
+      NEXT_TELEMETRY_DISABLED: '1',
     },
-  );
+    stdio: 'ignore',
+  });
   for (let tries = 0; ; tries++) {
     const up = await fetch(address).then(
       (response) => response.ok,

@@ -217,7 +217,7 @@ describe('an archive that is wrong', () => {
   });
 
   it('that holds far more than it says is not unpacked', async () => {
-    const most = ' '.repeat(40_000_000);
+    const most = ' '.repeat(4_000_000);
     expect(await changed((zip) => void zip.file('boats/quince.json', most))).toBe(
       'boats/quince.json: is not as long as listed',
     );

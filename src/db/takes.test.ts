@@ -31,10 +31,11 @@ const recording = (steps: number): RecordingDocument => ({
   surprises: [],
   skips: [],
 });
+const MANOEUVRE = demoFile(manoeuvreId);
 const take = (id: string, steps = 20, of = manoeuvreId) => ({
   id,
   manoeuvreId: of,
-  manoeuvre: demoFile(manoeuvreId),
+  manoeuvre: MANOEUVRE,
   recording: recording(steps),
   startedAt: Number(id.slice(-1)),
 });
@@ -48,7 +49,7 @@ describe('driven takes', () => {
     expect(keepTake(db, take('take-1', 35), 7)).toBe(true);
     expect(saveRecording(db, 'take-2', recording(50), 8)).toBe(true);
     expect(ids()).toEqual(['take-1', 'take-2']);
-    expect(listTakes(db, 'quince-backs-out')).toEqual({ takes: [], before: null });
+    expect(listTakes(db, 'quince-backs-out')).toEqual({ takes: [], before: null, earlier: 0 });
   });
 
   it('are summed up when that is asked, until more is driven', async () => {
@@ -79,6 +80,7 @@ describe('driven takes', () => {
     do {
       const page: TakePage = listTakes(db, of, before);
       found.unshift(...page.takes.map(({ id }) => id));
+      expect(page.earlier).toBe(all.length - found.length);
       before = page.before;
     } while (before !== null);
     expect(found).toEqual(all.map(({ id }) => id));

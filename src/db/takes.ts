@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull, lt, or } from 'drizzle-orm';
+import { and, count, desc, eq, isNull, lt, or } from 'drizzle-orm';
 import {
   DRIVEN_SCHEMA,
   drivenFileSchema,
@@ -29,6 +29,8 @@ export interface TakePage {
   readonly takes: readonly ListedTake[];
   /** Where the page before this one ends; null if this is the first. */
   readonly before: string | null;
+  /** How many takes come before this page. */
+  readonly earlier: number;
 }
 
 export interface OpenedTake {
@@ -143,21 +145,17 @@ export function listTakes(
   before: string | null = null,
 ): TakePage {
   const [, at, id] = (before && CURSOR.exec(before)) || [];
+  const all = and(
+    eq(takes.manoeuvreId, manoeuvreId),
+    isNull(takes.removedAt),
+    at && id
+      ? or(lt(takes.startedAt, Number(at)), and(eq(takes.startedAt, Number(at)), lt(takes.id, id)))
+      : undefined,
+  );
   const rows = db
     .select({ id: takes.id, startedAt: takes.startedAt, summary: takes.summary })
     .from(takes)
-    .where(
-      and(
-        eq(takes.manoeuvreId, manoeuvreId),
-        isNull(takes.removedAt),
-        at && id
-          ? or(
-              lt(takes.startedAt, Number(at)),
-              and(eq(takes.startedAt, Number(at)), lt(takes.id, id)),
-            )
-          : undefined,
-      ),
-    )
+    .where(all)
     .orderBy(desc(takes.startedAt), desc(takes.id))
     .limit(TAKES_PER_PAGE + 1)
     .all();
@@ -165,6 +163,7 @@ export function listTakes(
   return {
     takes: page.map(({ summary, ...row }) => ({ ...row, summary: keptSummary(row.id, summary) })),
     before: rows.length > TAKES_PER_PAGE ? cursorOf(page[0]!) : null,
+    earlier: (db.select({ n: count() }).from(takes).where(all).get()?.n ?? 0) - page.length,
   };
 }
 

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { between } from '@/core/testing/arbitrary';
-import { tries } from '@/core/testing/sweep';
 import { assembleCraft, BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
 import { runTake, type Order, type RunInput, type TimedOrder } from '@/core/score';
 import { linesOf, solidObstacle } from '@/core/holding';
@@ -201,7 +200,7 @@ it('is estimated, sound, bounded and the same twice', () => {
         assembleCraft(input.boat);
       },
     ),
-    { numRuns: tries(30, 80) },
+    { numRuns: 80 },
   );
   process.stdout.write(`${played} boats played, ${refused} refused\n`);
   expect(played).toBeGreaterThan(30);

@@ -1,4 +1,5 @@
 import { runTake, type Take } from '@/core/score';
+import { SWEEPING } from '@/core/testing/sweep';
 import { figuresFor, subjectOf } from './figures';
 import { draftsOf } from './figures/index';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
@@ -102,15 +103,17 @@ describe('two that come to a lock together', () => {
     expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
   });
 
-  it('the same where she is the first of the two', () => {
-    const file = together({ pebble: 35, wicket: 22, change: against });
-    expect(unfit(file)).toBeNull();
-    const { take, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
-    expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'slip', 'go']);
-    expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
-    expect(take.outcome).toBe('reached');
-    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
-  });
+  // Between them the two above and this one have both orders, set for them and against them.
+  if (SWEEPING)
+    it('the same where she is the first of the two', () => {
+      const file = together({ pebble: 35, wicket: 22, change: against });
+      expect(unfit(file)).toBeNull();
+      const { take, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+      expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'slip', 'go']);
+      expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
+      expect(take.outcome).toBe('reached');
+      expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+    });
 
   it('says so where the other has no engine to come in by, and refuses one that does not get there', () => {
     const other = (boat: ReturnType<typeof fleetRecord>) =>

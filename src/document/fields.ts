@@ -22,13 +22,26 @@ export function idFrom(words: string, otherwise: string): string {
   return made || otherwise;
 }
 
+/**
+ * A text without what nobody can see and what turns other text about: control characters but for line ends and tabs,
+ * and marks that override the direction of reading. Letters of any script stay.
+ */
+export const plainText = (text: string) =>
+  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\u202a-\u202e\u2066-\u2069]/g, '');
+
+const oneLine = (text: string) => plainText(text).replace(/[\t\r\n]+/g, ' ');
+
 export const shortText = z
   .string()
+  .overwrite(oneLine)
   .trim()
   .min(1, { error: 'give it a name' })
   .max(80, { error: 'keep it to 80 characters' });
 
-export const longText = z.string().max(2000, { error: 'keep it to 2,000 characters' });
+export const longText = z
+  .string()
+  .overwrite(plainText)
+  .max(2000, { error: 'keep it to 2,000 characters' });
 
 /** What another program said of it, kept as it came: at most so many characters of JSON. */
 const MOST_EXTRA = 4000;

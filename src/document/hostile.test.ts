@@ -117,7 +117,7 @@ it('any accepted boat in any accepted weather stays finite, bounded and the same
       expect(Math.max(...take.trace.groundSpeed)).toBeLessThan(45);
       for (const touch of take.touches) expect(Number.isFinite(touch.peakForce)).toBe(true);
     }),
-    { numRuns: tries(40, 150) },
+    { numRuns: tries(60, 150) },
   );
-  expect(played).toBeGreaterThan(40);
+  expect(played).toBeGreaterThan(tries(15, 40));
 }, 120000);

@@ -111,6 +111,7 @@ export {
   lineEnds,
   markedTransits,
   namedMarks,
+  MOST_FEATURES,
   PLACE_SCHEMA,
   placeSchema,
   toObstacles,

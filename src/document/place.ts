@@ -118,6 +118,8 @@ const ONE_OF = {
 } as const;
 
 export const PLACE_SCHEMA = 'yawtrope:place';
+/** What stands and lies about in one place. */
+export const MOST_FEATURES = 400;
 
 /** A stretch of water as kept and exchanged: metres east and north of its origin. */
 export const placeSchema = z
@@ -130,7 +132,7 @@ export const placeSchema = z
     origin: z
       .strictObject({ lat_deg: within(-90, 90, 'degrees'), lon_deg: within(-180, 180, 'degrees') })
       .optional(),
-    features: z.array(feature).max(400, { error: 'at most 400 features' }),
+    features: z.array(feature).max(MOST_FEATURES, { error: `at most ${MOST_FEATURES} features` }),
     berths: z.array(berth).max(60, { error: 'at most 60 berths' }).default([]),
     /** Depths, bridges, water with rules and trees: what has an outline and cannot be touched. */
     areas: z.array(areaSchema).max(100, { error: 'at most 100 areas' }).default([]),

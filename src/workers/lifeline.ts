@@ -45,32 +45,27 @@ export function live<T extends object>(calls: T): void {
   expose({ ...calls, ...living });
 }
 
-/** On the page: one worker, begun again when it ends. */
+/** On the page: one worker, begun when it is first asked something, and again when it ends. */
 export class Lifeline<T extends object> {
-  private worker!: Worker;
-  private remote!: Remote<T & Living>;
+  private worker: Worker | null = null;
+  private remote: Remote<T & Living> | null = null;
   private readonly open = new Set<(why: Problem) => void>();
   private ends: number[] = [];
   private closed = false;
-  /** Ended too often: there is no worker. */
-  private gone = false;
 
   /**
    * @param make begins the worker, under the name given
-   * @param lost told when one ended that had a call open, and whether another was begun
+   * @param lost told when one ended that had a call open, and whether another may be begun
    */
   constructor(
     private readonly make: (name: string) => Worker,
     private readonly lost: (begunAgain: boolean) => void = () => undefined,
-  ) {
-    this.begin();
-  }
+  ) {}
 
   private begin(): void {
     const name = `yawtrope-${crypto.randomUUID()}`;
     const worker = this.make(name);
     const remote = wrap<T & Living>(worker);
-    this.gone = false;
     this.worker = worker;
     this.remote = remote;
     const ended = () => this.end(worker);
@@ -87,14 +82,14 @@ export class Lifeline<T extends object> {
   }
 
   private end(worker: Worker): void {
-    if (this.closed || this.gone || worker !== this.worker) return;
+    if (this.closed || worker !== this.worker) return;
     worker.terminate();
+    this.worker = null;
+    this.remote = null;
     this.ends = [...this.recentEnds(), Date.now()];
     const again = this.ends.length < MOST_ENDS;
-    this.gone = !again;
     const waiting = [...this.open];
     this.open.clear();
-    if (again) this.begin();
     for (const give of waiting) give(again ? LOST : GIVEN_UP);
     if (waiting.length > 0) this.lost(again);
   }
@@ -112,11 +107,11 @@ export class Lifeline<T extends object> {
   call<R>(
     ask: (remote: Remote<T>, heard: () => void) => PromiseLike<Result<R>>,
   ): Promise<Result<R>> {
-    if (this.gone && this.recentEnds().length >= MOST_ENDS)
+    if (this.closed || (!this.worker && this.recentEnds().length >= MOST_ENDS))
       return Promise.resolve(failure(GIVEN_UP));
-    if (this.gone) this.begin();
+    if (!this.worker) this.begin();
+    const worker = this.worker!;
     return new Promise((resolve) => {
-      const { worker } = this;
       let quiet: ReturnType<typeof setTimeout>;
       const heard = () => {
         clearTimeout(quiet);
@@ -138,15 +133,15 @@ export class Lifeline<T extends object> {
     });
   }
 
-  /** Says something to the worker that wants no answer. */
+  /** Says something to the worker that wants no answer; one that is not there need not hear it. */
   tell(say: (remote: Remote<T>) => unknown): void {
-    say(this.remote as unknown as Remote<T>);
+    if (this.remote) say(this.remote as unknown as Remote<T>);
   }
 
   close(): void {
     this.closed = true;
     this.open.clear();
-    this.remote[releaseProxy]();
-    this.worker.terminate();
+    this.remote?.[releaseProxy]();
+    this.worker?.terminate();
   }
 }

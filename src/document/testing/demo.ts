@@ -45,7 +45,16 @@ export const DEMO_CLASSES = [
 /** Every demo in a sweep, one of every class otherwise. */
 export const SOME_DEMOS = chosen(DEMO_MANOEUVRES, DEMO_CLASSES);
 
+const files = new Map<string, ManoeuvreFile>();
+
+/** A demo manoeuvre with its boat and place, one's own to change. */
 export function demoFile(id: string): ManoeuvreFile {
+  const known = files.get(id) ?? readDemoFile(id);
+  files.set(id, known);
+  return structuredClone(known);
+}
+
+function readDemoFile(id: string): ManoeuvreFile {
   const manoeuvre = value(check(manoeuvreSchema, demoJson('manoeuvres', id)));
   const boat = value(check(boatSchema, demoJson('boats', manoeuvre.boatId)));
   const place = value(check(placeSchema, demoJson('places', manoeuvre.placeId)));

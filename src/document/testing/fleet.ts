@@ -12,7 +12,16 @@ export const FLEET_IDS = readdirSync(DIRECTORY)
   .map((name) => name.replace('.json', ''))
   .sort();
 
+const records = new Map<string, Boat>();
+
+/** A boat of the demo fleet, one's own to change. */
 export function fleetRecord(id: string): Boat {
+  const known = records.get(id) ?? readRecord(id);
+  records.set(id, known);
+  return structuredClone(known);
+}
+
+function readRecord(id: string): Boat {
   const checked = check<Boat>(
     boatSchema,
     JSON.parse(readFileSync(join(DIRECTORY, `${id}.json`), 'utf8')),

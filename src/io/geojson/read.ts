@@ -19,6 +19,8 @@ export const MOST_GEOJSON = 8_000_000;
 /** A place is no wider than this, m. */
 const MOST_WIDE_M = 30_000;
 const MOST_FEATURES = 3000;
+/** Corners of everything together. */
+const MOST_POINTS = 60_000;
 /** What is written exactly is believed where the degrees agree with it so far, m. */
 const AGREES_M = 1e-3;
 
@@ -106,11 +108,14 @@ const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'ladder', 'groundLine'
 /** Makes ids and names that are free, from what is wished. */
 class Free {
   private readonly taken = new Set<string>();
+  /** The number a wish was given last: thousands of one name are not counted through anew each time. */
+  private readonly last = new Map<string, number>();
   of(wish: string, join: string): string {
-    for (let n = 1; ; n++) {
+    for (let n = (this.last.get(wish) ?? 0) + 1; ; n++) {
       const one = n === 1 ? wish : `${wish}${join}${n}`;
       if (this.taken.has(one)) continue;
       this.taken.add(one);
+      this.last.set(wish, n);
       return one;
     }
   }
@@ -133,7 +138,19 @@ export function readPlaceGeoJson(
   const { features, yawtrope } = checked.value;
   const notes = new Map<string, number>();
   const note = (what: string) => notes.set(what, (notes.get(what) ?? 0) + 1);
-  const parts = features.flatMap((f, i) => partsOf(f, `features[${i}]`, note));
+  const parts: Part[] = [];
+  let points = 0;
+  for (const [i, f] of features.entries()) {
+    for (const part of partsOf(f, `features[${i}]`, note)) {
+      parts.push(part);
+      points += part.points.length;
+    }
+    if (parts.length > MOST_FEATURES || points > MOST_POINTS)
+      return failure({
+        path: `features[${i}].geometry`,
+        message: `makes more than ${MOST_FEATURES} things or ${MOST_POINTS} points of the file; cut it down to the harbour`,
+      });
+  }
   const where = originOf(parts, yawtrope?.origin);
   if (!where.ok) return where;
   const origin = where.value;

@@ -6,6 +6,7 @@ import type { Problem } from '@/document';
 import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
 import { BUTTON } from '../parts/AreaFrame';
+import { MOST_DOCUMENT_BYTES, readText } from '../parts/read-text';
 import { sendKept } from '../parts/send-kept';
 
 /** Takes in a boat file from this computer. */
@@ -13,7 +14,9 @@ export function TakeInBoat() {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const take = async (file: File) => {
-    const answer = await sendKept('POST', '/api/boats', await file.text());
+    const text = await readText(file, MOST_DOCUMENT_BYTES);
+    if (!text.ok) return setProblems(text.problems);
+    const answer = await sendKept('POST', '/api/boats', text.value);
     if (answer.ok) router.push(`/boats/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };

@@ -18,7 +18,7 @@ const NONE: readonly string[] = [];
 
 /** Looking back: a driven take on the water, its traces, what was good and bad in it, and what was different. */
 export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
-  const { takes, reload } = useTakes(manoeuvreId);
+  const { takes, reload, more } = useTakes(manoeuvreId);
   const chosen = useWorkspace((s) => s.takeId);
   const openTake = useWorkspace((s) => s.openTake);
   const [over, setOver] = useState(NONE);
@@ -76,7 +76,7 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
   }, [duration, setTake]);
   return (
     <>
-      <PrintHead open={open} number={1 + (takes?.findIndex((take) => take.id === id) ?? -1)} />
+      <PrintHead open={open} number={takes?.find((take) => take.id === id)?.number ?? 0} />
       <LockBeside take={open?.reviewed.take ?? null}>
         <DebriefWater open={open} laid={laid} alone={alone?.trace ?? null} />
       </LockBeside>
@@ -86,6 +86,7 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
       <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
         <DebriefPanel
           takes={takes}
+          more={more}
           review={review}
           id={id}
           over={over}

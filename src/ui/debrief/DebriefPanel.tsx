@@ -18,6 +18,7 @@ const LINK = 'text-plan underline';
 /** Beside the water when looking back: how careful it was and why, its faults, what was different, and the other takes. */
 export function DebriefPanel({
   takes,
+  more,
   review,
   id,
   over,
@@ -27,6 +28,7 @@ export function DebriefPanel({
   instruments,
 }: {
   takes: readonly ListedTake[] | null;
+  more: (() => void) | null;
   review: ReturnType<typeof useReview>;
   id: string | null;
   over: readonly string[];
@@ -89,6 +91,7 @@ export function DebriefPanel({
         <>
           <TakeList
             takes={takes}
+            more={more}
             id={id}
             over={over}
             onOpen={onOpen}
@@ -297,7 +300,7 @@ function Different({
   const [found, setFound] = useState<Differences | string | null>(null);
   const [busy, setBusy] = useState(false);
   if (others.length === 0) return null;
-  const number = (one: string) => takes.findIndex((take) => take.id === one) + 1;
+  const number = (one: string) => takes.find((take) => take.id === one)?.number;
   const ask = async (reference: string) => {
     setHeld(reference);
     setBusy(true);

@@ -1,9 +1,10 @@
 'use client';
 import { useState } from 'react';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import type { NmeaCounts } from '@/io/nmea0183';
+import { MOST_NMEA, type NmeaCounts } from '@/io/nmea0183';
 import { Choice } from '../parts/Choice';
 import { FileButton } from '../parts/FileButton';
+import { readText } from '../parts/read-text';
 import { useUnits } from '../state/preferences';
 import { boatSpeed, clock, distance, windSpeed } from '../words/units';
 import { dayAndTime } from '../words/when';
@@ -42,7 +43,8 @@ export function Instruments({
   const take = async (file: File) => {
     setProblem(null);
     const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 80) || 'recording';
-    setProblem(await onKeep(await file.text(), name));
+    const text = await readText(file, MOST_NMEA);
+    setProblem(text.ok ? await onKeep(text.value, name) : text.problems[0]!.message);
   };
   return (
     <section aria-label="Instruments" className="rule-t py-2 print:hidden">

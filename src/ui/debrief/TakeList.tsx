@@ -8,6 +8,7 @@ import type { ListedTake } from './use-takes';
 /** Every take driven of this manoeuvre, the newest first: one is looked at, others can be laid over it. */
 export function TakeList({
   takes,
+  more,
   id,
   over,
   onOpen,
@@ -15,6 +16,8 @@ export function TakeList({
   onChanged,
 }: {
   takes: readonly ListedTake[];
+  /** Fetches earlier ones; null where all are there. */
+  more: (() => void) | null;
   id: string | null;
   over: readonly string[];
   onOpen: (id: string | null) => void;
@@ -49,10 +52,10 @@ export function TakeList({
         </p>
       )}
       <ul>
-        {[...takes.entries()].toReversed().map(([i, take]) => (
+        {takes.toReversed().map((take) => (
           <li key={take.id} className="rule-t flex items-center gap-2 py-0.5 text-[13px]">
             <label className="flex items-center print:hidden" title="Lay it over the one looked at">
-              <span className="sr-only">Lay take {i + 1} over</span>
+              <span className="sr-only">Lay take {take.number} over</span>
               <input
                 type="checkbox"
                 className="min-h-0"
@@ -73,9 +76,13 @@ export function TakeList({
               className={`flex min-h-8 flex-1 items-baseline gap-2 text-left hover:text-plan ${take.id === id ? 'font-semibold' : ''}`}
               onClick={() => onOpen(take.id)}
             >
-              <span className="figures w-5">{i + 1}</span>
+              <span className="figures min-w-5">{take.number}</span>
               <span className="flex-1">
-                {take.summary ? outcomeWord(take.summary.outcome) : 'cannot be played'}
+                {take.summary
+                  ? outcomeWord(take.summary.outcome)
+                  : take.summary === null
+                    ? 'cannot be played'
+                    : '…'}
               </span>
               <span className="figures text-quiet">
                 {take.summary ? clock(take.summary.duration_s) : ''}
@@ -86,13 +93,18 @@ export function TakeList({
               type="button"
               className="text-plan underline print:hidden"
               onClick={() => void put(take.id, false)}
-              aria-label={`Put take ${i + 1} aside`}
+              aria-label={`Put take ${take.number} aside`}
             >
               aside
             </button>
           </li>
         ))}
       </ul>
+      {more && (
+        <button type="button" className="min-h-8 text-plan underline print:hidden" onClick={more}>
+          Show earlier takes
+        </button>
+      )}
     </section>
   );
 }

@@ -12,13 +12,31 @@ import {
 import { DriveClient, type Reviewed } from '@/workers';
 import { sendLeftTakes } from '../rehearse/keep';
 
-const listSchema = z.array(
-  z.object({ id: z.string(), startedAt: z.number(), summary: takeSummarySchema.nullable() }),
-);
+const pageSchema = z.object({
+  takes: z.array(
+    z.object({ id: z.string(), startedAt: z.number(), summary: takeSummarySchema.nullable() }),
+  ),
+  before: z.string().nullable(),
+  earlier: z.number(),
+});
+const summariesSchema = z.record(z.string(), takeSummarySchema.nullable());
+/** So many takes are played again in one go; the list fills as they come. */
+const SUMMED_AT_ONCE = 10;
+
 export interface ListedTake {
   readonly id: string;
+  /** Which of all takes of the manoeuvre it is, from 1. */
+  readonly number: number;
   readonly startedAt: number;
-  readonly summary: TakeSummary | null;
+  /** Null for one that cannot be played any more; undefined until that is known. */
+  readonly summary: TakeSummary | null | undefined;
+}
+
+/** Takes as far as they were fetched, in the order they were driven. */
+interface TakeLists {
+  readonly takes: readonly ListedTake[];
+  /** Where the page before ends; null where there is none. */
+  readonly before: string | null;
 }
 const openedSchema = z.object({ id: z.string(), startedAt: z.number(), file: drivenFileSchema });
 
@@ -36,20 +54,85 @@ const openKept = (id: string) => get(`/api/takes/${id}`, openedSchema);
 /** A kept take, whole; null where it cannot be fetched. */
 export const openFile = async (id: string) => (await openKept(id))?.file ?? null;
 
-/** Takes of a manoeuvre; null until they are known. */
+async function summariesOf(ids: readonly string[]) {
+  try {
+    const answer = await fetch('/api/takes/summaries', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ids }),
+    });
+    return answer.ok ? summariesSchema.parse(await answer.json()) : null;
+  } catch {
+    return null;
+  }
+}
+
+const listed = ({ takes, earlier }: z.infer<typeof pageSchema>): ListedTake[] =>
+  takes.map(({ id, startedAt, summary }, i) => ({
+    id,
+    number: earlier + i + 1,
+    startedAt,
+    summary: summary ?? undefined,
+  }));
+
+/** Takes of a manoeuvre, the newest page and those asked for; null until they are known. */
 export function useTakes(manoeuvreId: string): {
   readonly takes: readonly ListedTake[] | null;
   readonly reload: () => void;
+  /** Fetches the page before; null where all are there. */
+  readonly more: (() => void) | null;
 } {
-  const [takes, setTakes] = useState<readonly ListedTake[] | null>(null);
+  const [list, setList] = useState<TakeLists | null>(null);
+  const fetchPage = useCallback(
+    (before: string | null) =>
+      get(
+        `/api/takes?manoeuvre=${manoeuvreId}${before === null ? '' : `&before=${before}`}`,
+        pageSchema,
+      ),
+    [manoeuvreId],
+  );
   const reload = useCallback(() => {
     void (async () => {
       await sendLeftTakes();
-      setTakes((await get(`/api/takes?manoeuvre=${manoeuvreId}`, listSchema)) ?? []);
+      const page = await fetchPage(null);
+      setList({ takes: page ? listed(page) : [], before: page?.before ?? null });
     })();
-  }, [manoeuvreId]);
+  }, [fetchPage]);
   useEffect(reload, [reload]);
-  return { takes, reload };
+  const before = list?.before ?? null;
+  const more = () => {
+    void fetchPage(before).then((page) => {
+      if (!page) return;
+      setList((now) => now && { before: page.before, takes: [...listed(page), ...now.takes] });
+    });
+  };
+
+  const takes = list?.takes ?? null;
+  useEffect(() => {
+    // The newest first: they are what is looked at.
+    const ids = (takes ?? [])
+      .filter(({ summary }) => summary === undefined)
+      .slice(-SUMMED_AT_ONCE)
+      .map(({ id }) => id);
+    if (ids.length === 0) return;
+    let over = false;
+    void summariesOf(ids).then((found) => {
+      if (over) return;
+      setList(
+        (now) =>
+          now && {
+            ...now,
+            takes: now.takes.map((take) =>
+              ids.includes(take.id) ? { ...take, summary: found?.[take.id] ?? null } : take,
+            ),
+          },
+      );
+    });
+    return () => {
+      over = true;
+    };
+  }, [takes]);
+  return { takes, reload, more: before === null ? null : more };
 }
 
 export interface OpenReview {

@@ -10,13 +10,19 @@ import {
   type Problem,
   type Result,
 } from '@/document';
-import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
+import { AreaFrame, BUTTON } from '../parts/AreaFrame';
 import { sendKept } from '../parts/send-kept';
 import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
-import { dayAndExactTime, dayAndTime } from '../words/when';
+import { dayAndTime } from '../words/when';
+import { Copies, type Copy } from './Copies';
 
-const standing = z.object({ fresh: z.number(), same: z.number(), different: z.number() });
+const standing = z.object({
+  fresh: z.number(),
+  same: z.number(),
+  different: z.number(),
+  unreadable: z.number(),
+});
 const answerSchema = z.union([
   z.object({ problems: z.array(z.object({ path: z.string(), message: z.string() })) }),
   z.object({
@@ -56,11 +62,9 @@ const PART_WORDS: Readonly<Record<LibraryPart, string>> = {
   records: 'instrument records',
 };
 
-interface Copy {
-  readonly name: string;
-  readonly at: number;
-  readonly bytes: number;
-}
+/** Of what an archive holds, what could not be read when it was made; it comes in as it is. */
+const unreadableIn = (looked: Looked) =>
+  LIBRARY_PARTS.reduce((sum, part) => sum + looked.standing[part].unreadable, 0);
 
 /** All that is kept in one file, and back again; and the copies the server makes by itself. */
 export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
@@ -69,35 +73,44 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   const [looked, setLooked] = useState<Looked | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [done, setDone] = useState<string | null>(null);
-  const [asked, setAsked] = useState<string | null>(null);
+  const [asked, setAsked] = useState(false);
+  const [working, setWorking] = useState(false);
   const begin = () => {
     setProblems([]);
     setDone(null);
-    setAsked(null);
+    setAsked(false);
   };
   const look = async (chosen: File) => {
     begin();
     setLooked(null);
     setFile(chosen);
+    setWorking(true);
     const answer = await send(chosen, 'preview');
+    setWorking(false);
     if (answer.ok) setLooked(answer.value);
     else setProblems(answer.problems);
   };
   const take = async (how: 'merge' | 'replace') => {
     if (!file) return;
     begin();
+    setWorking(true);
     const answer = await send(file, how);
+    setWorking(false);
     if (!answer.ok) return setProblems(answer.problems);
     setLooked(null);
     setDone(how === 'merge' ? 'Taken in beside what was here.' : 'Put in place of everything.');
     router.refresh();
   };
-  const server = async (wish: object, said: string) => {
+  const server = async (wish: object, said: string): Promise<boolean> => {
     begin();
+    setWorking(true);
     const answer = await sendKept('POST', '/api/library/backups', JSON.stringify(wish));
-    if (!answer.ok) return setProblems(answer.problems);
-    setDone(said);
-    router.refresh();
+    setWorking(false);
+    if (answer.ok) {
+      setDone(said);
+      router.refresh();
+    } else setProblems(answer.problems);
+    return answer.ok;
   };
   return (
     <AreaFrame area="library">
@@ -123,6 +136,11 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
               Look into such a file
             </FileButton>
           </div>
+          {working && (
+            <p role="status" className="pt-3 text-quiet">
+              Working …
+            </p>
+          )}
           <Problems problems={problems} lead="That was not done; nothing has changed." />
           {done && (
             <p role="status" className="pt-3 font-semibold">
@@ -170,6 +188,12 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                   })}
                 </tbody>
               </table>
+              {unreadableIn(looked) > 0 && (
+                <p role="status" className="font-semibold text-hurt">
+                  {unreadableIn(looked)} of these could not be read when the file was made. They
+                  come in as they are, and are listed as that.
+                </p>
+              )}
               <p className="text-[13px] text-quiet">
                 Taken in beside: what is here otherwise stays, and the file&rsquo;s own comes beside
                 it. In place: what is here and not in the file is gone, and a copy is made first.
@@ -178,7 +202,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                 <button type="button" className={BUTTON} onClick={() => void take('merge')}>
                   Take it in beside
                 </button>
-                {asked === 'replace' ? (
+                {asked ? (
                   <button
                     type="button"
                     className={`${BUTTON} border-2 border-hurt text-hurt`}
@@ -187,7 +211,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                     Yes: in place of everything here
                   </button>
                 ) : (
-                  <button type="button" className={BUTTON} onClick={() => setAsked('replace')}>
+                  <button type="button" className={BUTTON} onClick={() => setAsked(true)}>
                     Put it in place of everything
                   </button>
                 )}
@@ -195,52 +219,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
             </div>
           )}
         </section>
-        <section aria-label="Copies" className="py-5">
-          <h2 className="text-[20px] font-bold">Copies on this server</h2>
-          <p className="py-2">
-            Made every hour it runs, and before anything is replaced. The newest six stay, and the
-            last of each day for a fortnight.
-          </p>
-          <button
-            type="button"
-            className={BUTTON}
-            onClick={() => void server({ do: 'copy' }, 'Copied.')}
-          >
-            Make a copy now
-          </button>
-          {backups.length === 0 && <p className="pt-3 text-quiet">There is no copy yet.</p>}
-          <ul className="pt-3">
-            {backups.map(({ name, at, bytes }) => (
-              <li key={name} className="rule-t flex items-baseline gap-4 py-1.5">
-                <span className="figures">{dayAndExactTime(at)}</span>
-                <span className="figures text-quiet">
-                  {(bytes / 1e6).toFixed(1)} MB
-                  {name.includes('before') ? ', before something came in' : ''}
-                </span>
-                <span className="ml-auto">
-                  {asked === name ? (
-                    <button
-                      type="button"
-                      className="font-semibold text-hurt underline"
-                      onClick={() => void server({ do: 'restore', name }, 'Restored.')}
-                    >
-                      Yes: in place of everything here
-                    </button>
-                  ) : (
-                    <button
-                      type="button"
-                      className={LINK}
-                      aria-label={`Restore the copy of ${dayAndExactTime(at)}`}
-                      onClick={() => setAsked(name)}
-                    >
-                      restore
-                    </button>
-                  )}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
+        <Copies backups={backups} onServer={server} />
       </div>
     </AreaFrame>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { check, parseJson, placeSchema, type Place, type Problem, type Result } from '@/document';
 import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
 import { BUTTON } from '../parts/AreaFrame';
+import { readText } from '../parts/read-text';
 import { sendKept } from '../parts/send-kept';
 import { Problems } from '../parts/Problems';
 import { Choice } from '../parts/Choice';
@@ -36,14 +37,9 @@ export function TakeInPlace() {
   const open = async (chosen: File) => {
     setProblems([]);
     setFile(null);
-    if (chosen.size > MOST_GEOJSON)
-      return setProblems([
-        {
-          path: chosen.name,
-          message: `is ${Math.round(chosen.size / 1e6)} MB; at most ${MOST_GEOJSON / 1e6} MB are read: cut it down to the harbour`,
-        },
-      ]);
-    setFile({ name: chosen.name.replace(/\.[^.]*$/, ''), text: await chosen.text() });
+    const text = await readText(chosen, MOST_GEOJSON);
+    if (!text.ok) return setProblems(text.problems);
+    setFile({ name: chosen.name.replace(/\.[^.]*$/, ''), text: text.value });
   };
   const take = async () => {
     if (!read?.ok) return;

@@ -1,8 +1,9 @@
 'use client';
 import { useState } from 'react';
-import type { Place } from '@/document';
-import { readGpx, type GpxLayer } from '@/io/gpx';
+import { MOST_FEATURES, type Place } from '@/document';
+import { MOST_GPX, readGpx, type GpxLayer } from '@/io/gpx';
 import { FileButton } from '../parts/FileButton';
+import { readText } from '../parts/read-text';
 import { drawn, freeId, freeNameFrom } from './edit';
 import { usePlace } from './store';
 
@@ -19,11 +20,17 @@ export function TracePanel({
   const place = usePlace((s) => s.place);
   const [wrong, setWrong] = useState<string | null>(null);
   const lay = async (file: File) => {
-    const read = readGpx(await file.text(), file.name, place);
+    const text = await readText(file, MOST_GPX);
+    const read = text.ok ? readGpx(text.value, file.name, place) : text;
     setWrong(read.ok ? null : read.problems[0]!.message);
     if (read.ok) onChange([...layers, read.value]);
   };
   const putMarks = (layer: GpxLayer) => {
+    const room = MOST_FEATURES - place.features.length;
+    if (layer.waypoints.length > room)
+      return setWrong(
+        `These are ${layer.waypoints.length} waypoints; a place takes ${MOST_FEATURES} objects, and there is room for ${room}.`,
+      );
     let next = place;
     for (const { name, at } of layer.waypoints) {
       const named = { id: freeId(next, name), name: freeNameFrom(next, name) };

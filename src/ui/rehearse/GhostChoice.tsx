@@ -13,7 +13,7 @@ export function GhostChoice() {
   const { takes } = useTakes(live.manoeuvreId);
   const ghost = useLiveState((s) => s.ghost?.id ?? SCORE);
   const [failed, setFailed] = useState(false);
-  const driven = takes?.flatMap((take, i) => (take.summary ? [{ ...take, i }] : [])) ?? [];
+  const driven = takes?.filter((take) => take.summary) ?? [];
   if (driven.length === 0) return null;
   const choose = async (id: string) => {
     if (id === SCORE) return live.ghostOf(null);
@@ -28,9 +28,9 @@ export function GhostChoice() {
         value={ghost}
         options={[
           { value: SCORE, text: 'the score, played' },
-          ...driven.map(({ id, i, summary }) => ({
+          ...driven.map(({ id, number, summary }) => ({
             value: id,
-            text: `take ${i + 1}: ${outcomeWord(summary!.outcome).toLowerCase()}`,
+            text: `take ${number}: ${outcomeWord(summary!.outcome).toLowerCase()}`,
           })),
         ]}
         onChange={(id) => void choose(id)}

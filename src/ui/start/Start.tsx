@@ -8,6 +8,7 @@ import type { Problem } from '@/document';
 import { Problems } from '../parts/Problems';
 import { useTheme } from '../hooks/use-theme';
 import { FileButton } from '../parts/FileButton';
+import { MOST_DOCUMENT_BYTES, readText } from '../parts/read-text';
 import { matching, type StartEntry } from './entries';
 
 const answerSchema = z.union([
@@ -88,7 +89,13 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
                   <span className="block text-[21px] font-bold leading-tight group-hover:text-plan">
                     {entry.title}
                   </span>
-                  <span className="block max-w-[60ch] pt-1.5 text-[15px]">{entry.note}</span>
+                  {entry.unreadable ? (
+                    <span className="block pt-1.5 text-[15px] font-semibold text-hurt">
+                      Cannot be read. It is kept as it is; open it to see what is wrong.
+                    </span>
+                  ) : (
+                    <span className="block max-w-[60ch] pt-1.5 text-[15px]">{entry.note}</span>
+                  )}
                 </span>
                 <span className="pt-1 text-[13.5px] text-quiet">
                   <span className="block text-ink">{entry.boat}</span>
@@ -98,13 +105,15 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
                   </span>
                 </span>
               </Link>
-              <Link
-                href={`/m/${entry.id}?do=rehearse`}
-                aria-label={`Drive it: ${entry.title}`}
-                className="mt-5 inline-flex min-h-9 items-center whitespace-nowrap border border-ink px-3 text-[14px] hover:border-plan hover:text-plan"
-              >
-                Drive it
-              </Link>
+              {!entry.unreadable && (
+                <Link
+                  href={`/m/${entry.id}?do=rehearse`}
+                  aria-label={`Drive it: ${entry.title}`}
+                  className="mt-5 inline-flex min-h-9 items-center whitespace-nowrap border border-ink px-3 text-[14px] hover:border-plan hover:text-plan"
+                >
+                  Drive it
+                </Link>
+              )}
             </li>
           ))}
         </ol>
@@ -123,11 +132,13 @@ function OpenFile() {
   const [problems, setProblems] = useState<readonly Problem[]>([]);
 
   const take = async (file: File) => {
+    const text = await readText(file, MOST_DOCUMENT_BYTES);
+    if (!text.ok) return setProblems(text.problems);
     try {
       const response = await fetch('/api/manoeuvres', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        body: await file.text(),
+        body: text.value,
       });
       const answer = answerSchema.parse(await response.json());
       if ('id' in answer) router.push(`/m/${answer.id}`);

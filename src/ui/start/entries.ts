@@ -6,6 +6,8 @@ export interface StartEntry {
   readonly boat: string;
   readonly place: string;
   readonly openedAt: number | null;
+  /** It is kept, but cannot be read. */
+  readonly unreadable: boolean;
 }
 
 /** Letters without case or marks, so that nobody has to find them on a keyboard. */

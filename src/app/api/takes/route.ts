@@ -41,6 +41,7 @@ export const GET = route(
           }),
         ),
         before: z.string().nullable(),
+        earlier: z.number(),
       }),
     },
   },
