@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, type WebDriver } from 'selenium-webdriver';
+import { Builder, logging, type WebDriver } from 'selenium-webdriver';
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
 
 export interface Browser {
@@ -26,6 +26,10 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     `--window-size=${width},${height}`,
     `--user-data-dir=${profile}`,
   );
+  // What a page complains of is kept: a test may ask that there be nothing.
+  const logged = new logging.Preferences();
+  logged.setLevel(logging.Type.BROWSER, logging.Level.SEVERE);
+  options.setLoggingPrefs(logged);
   const driver = await new Builder()
     .forBrowser('chrome')
     .setChromeOptions(options)

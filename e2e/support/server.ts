@@ -9,8 +9,8 @@ export interface Server {
   readonly directory: string;
   /** Ends it without a word, as a crash would. */
   kill(): Promise<void>;
-  /** Starts it again on the same port and data. */
-  again(): Promise<void>;
+  /** Starts it again on the same port and data; `sound: false` where it is to come up without a library. */
+  again(how?: { sound: boolean }): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -24,8 +24,9 @@ function freePort(): Promise<number> {
 }
 
 /** The production build on a free port, with a temporary database holding the demo data. */
-export async function startServer(): Promise<Server> {
-  const directory = mkdtempSync(join(tmpdir(), 'yawtrope-data-'));
+export async function startServer(
+  directory = mkdtempSync(join(tmpdir(), 'yawtrope-data-')),
+): Promise<Server> {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   let child = await serve(address, port, directory);
@@ -38,8 +39,8 @@ export async function startServer(): Promise<Server> {
     address,
     directory,
     kill: () => end('SIGKILL'),
-    again: async () => {
-      child = await serve(address, port, directory);
+    again: async ({ sound } = { sound: true }) => {
+      child = await serve(address, port, directory, sound);
     },
     close: async () => {
       await end('SIGTERM');
@@ -49,7 +50,12 @@ export async function startServer(): Promise<Server> {
 }
 
 /** Starts a server and waits until it answers. */
-async function serve(address: string, port: number, directory: string): Promise<ChildProcess> {
+async function serve(
+  address: string,
+  port: number,
+  directory: string,
+  sound = true,
+): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['build/server.cjs', 'start'], {
     env: {
       ...process.env,
@@ -62,7 +68,7 @@ async function serve(address: string, port: number, directory: string): Promise<
   });
   for (let tries = 0; ; tries++) {
     const up = await fetch(address).then(
-      (response) => response.ok,
+      (response) => response.ok || !sound,
       () => false,
     );
     if (up) return child;

@@ -1,5 +1,8 @@
 import { z } from 'zod';
 
+// In a browser nothing is made into code from text: the page's policy forbids it, and Zod would try.
+if ('navigator' in globalThis && !('process' in globalThis)) z.config({ jitless: true });
+
 /** A number in a stated range; the message names the range and unit. */
 export function within(least: number, most: number, unit = '') {
   const suffix = unit ? ` ${unit}` : '';

@@ -20,7 +20,7 @@ type Asked<T> = Promise<Result<T>>;
 export class DriveClient {
   private readonly line: Lifeline<DriveWorker>;
 
-  /** @param lost told when a worker ended that had something to answer */
+  /** @param lost told when the worker ended */
   constructor(lost: () => void = () => undefined) {
     this.line = new Lifeline<DriveWorker>(
       (name) => new Worker(new URL('./drive.worker.ts', import.meta.url), { type: 'module', name }),

@@ -11,6 +11,8 @@ import { failure, type Problem, type Result } from '@/document';
 
 /** A worker that has a call open and was not heard of for so long is given up, ms. The longest step of a fit takes seconds. */
 const QUIET_MS = 90_000;
+/** It has to be there by then, ms, on a machine that has much else to do. */
+const START_MS = 30_000;
 /** Ended so often within the time, ms, it is not begun again: it would only end again. */
 const MOST_ENDS = 3;
 const WITHIN_MS = 60_000;
@@ -55,7 +57,7 @@ export class Lifeline<T extends object> {
 
   /**
    * @param make begins the worker, under the name given
-   * @param lost told when one ended that had a call open, and whether another may be begun
+   * @param lost told when one ended, and with it all it held; and whether another may be begun
    */
   constructor(
     private readonly make: (name: string) => Worker,
@@ -77,7 +79,9 @@ export class Lifeline<T extends object> {
   /** Waits for the worker to hold its lock, and then for it to let go. */
   private async watch(remote: Remote<T & Living>, name: string, ended: () => void): Promise<void> {
     if (!navigator.locks) return;
+    const late = setTimeout(ended, START_MS);
     await (remote as unknown as Living).alive();
+    clearTimeout(late);
     await navigator.locks.request(name, ended);
   }
 
@@ -91,7 +95,7 @@ export class Lifeline<T extends object> {
     const waiting = [...this.open];
     this.open.clear();
     for (const give of waiting) give(again ? LOST : GIVEN_UP);
-    if (waiting.length > 0) this.lost(again);
+    this.lost(again);
   }
 
   private recentEnds(): number[] {
