@@ -1,4 +1,4 @@
-/** Unit tests: the core, documents, database and scripts, in Node. */
+/** Unit tests: the core, documents, database and scripts in Node; components (.test.tsx) in jsdom, as each says itself. */
 export default {
   // In one process long suites slow one another down; by default Jest takes one worker of two cores.
   maxWorkers: 2,
@@ -9,7 +9,7 @@ export default {
   // Within a test's own context every look at a global is slow, and the step looks at these all the time.
   sandboxInjectedGlobals: ['Math', 'Float64Array', 'Number', 'Infinity'],
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: ['**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/scripts/jest-setup.mjs'],
   globalSetup: '<rootDir>/scripts/jest-prepare.mjs',
   // Every test file is one script with all it imports; see there.

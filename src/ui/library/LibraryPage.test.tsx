@@ -1,0 +1,106 @@
+/** @jest-environment jsdom */
+import { render, screen, within } from '@testing-library/react';
+import { userEvent } from '@testing-library/user-event';
+import { AppRouterContext } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import type { ContextType } from 'react';
+import { LibraryPage } from './LibraryPage';
+
+const COPIES = [
+  { name: '2026-03-01T10-00-00-000.sqlite', at: 1_772_359_200_000, bytes: 786_432, before: false },
+  { name: '2026-03-01T09-00-00-000-before.sqlite', at: 1_772_355_600_000, bytes: 0, before: true },
+];
+const INSIDE = {
+  counts: { boats: 15, places: 11, manoeuvres: 37, takes: 204, records: 2 },
+  changedAt: 1_772_359_000_000,
+  state: 'current',
+};
+
+const router = { refresh: jest.fn() } as unknown as NonNullable<
+  ContextType<typeof AppRouterContext>
+>;
+let asked: [string, string, unknown][];
+let answers: Record<string, [number, unknown]>;
+
+beforeEach(() => {
+  asked = [];
+  answers = {};
+  globalThis.fetch = (address, init) => {
+    const method = init?.method ?? 'GET';
+    const body = typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null;
+    asked.push([method, String(address), body]);
+    const [status, text] = answers[`${method} ${String(address)}`] ?? [500, {}];
+    return Promise.resolve({
+      ok: status < 300,
+      status,
+      json: () => Promise.resolve(text),
+    } as Response);
+  };
+});
+
+const show = () =>
+  render(
+    <AppRouterContext value={router}>
+      <LibraryPage backups={COPIES} />
+    </AppRouterContext>,
+  );
+
+it('a copy is looked into before it is restored, and restored only when that is pressed', async () => {
+  const user = userEvent.setup();
+  const [sound] = COPIES;
+  answers[`GET /api/library/backups/${sound!.name}`] = [200, INSIDE];
+  answers['POST /api/library/backups'] = [204, null];
+  show();
+  const rows = within(screen.getByRole('region', { name: 'Copies' }));
+  await user.click(rows.getAllByText('restore')[0]!);
+  const inside = await screen.findByTestId('inside');
+  expect(inside.textContent).toMatch(/37 manoeuvres, 204 takes, 15 boats/);
+  expect(asked.filter(([method]) => method === 'POST')).toEqual([]);
+  await user.click(screen.getByText('Yes: in place of everything here'));
+  expect(asked.at(-1)).toEqual([
+    'POST',
+    '/api/library/backups',
+    { do: 'restore', name: sound!.name },
+  ]);
+  expect(await screen.findByText('Restored.')).toBeTruthy();
+});
+
+it('one that is empty is refused in words, and cannot be restored', async () => {
+  const user = userEvent.setup();
+  const [, empty] = COPIES;
+  const why = { problems: [{ path: '(server)', message: 'is no SQLite database' }] };
+  answers[`GET /api/library/backups/${empty!.name}`] = [500, why];
+  show();
+  await user.click(screen.getAllByText('restore')[1]!);
+  expect((await screen.findByRole('alert')).textContent).toContain('is no SQLite database');
+  expect(screen.queryByText('Yes: in place of everything here')).toBeNull();
+});
+
+it('says what of an archive could not be read, and shows what it holds before anything is taken in', async () => {
+  const user = userEvent.setup();
+  const none = { fresh: 0, same: 0, different: 0, unreadable: 0 };
+  const standing = {
+    boats: none,
+    places: none,
+    figures: none,
+    manoeuvres: { ...none, fresh: 3, unreadable: 1 },
+    takes: none,
+    records: none,
+  };
+  answers['POST /api/library?how=preview'] = [200, { made: '2026-03-01T10:00:00.000Z', standing }];
+  show();
+  await user.upload(screen.getByLabelText('Archive file'), new File(['PK'], 'all.zip'));
+  const looked = await screen.findByTestId('looked');
+  expect(looked.textContent).toMatch(/1 of these could not be read/);
+  expect(asked.map(([method, address]) => `${method} ${address}`)).toEqual([
+    'POST /api/library?how=preview',
+  ]);
+});
+
+it('a full disk is called that, not a server that is gone', async () => {
+  const user = userEvent.setup();
+  const full = { path: '(server)', message: 'the disk is too full for a backup' };
+  answers['POST /api/library/backups'] = [507, { problems: [full] }];
+  show();
+  await user.click(screen.getByText('Make a copy now'));
+  expect((await screen.findByText(/the disk is too full for a backup/)).textContent).toBeTruthy();
+});
