@@ -20,7 +20,7 @@ module.exports = {
       name: 'test-tools-for-tests',
       severity: 'error',
       comment: 'What makes up cases for tests never ships.',
-      from: { path: '^src', pathNot: ['\\.test\\.ts$', '^src/core/testing'] },
+      from: { path: '^src', pathNot: ['\\.test\\.tsx?$', '/testing/'] },
       to: { path: ['^src/core/testing', '^node_modules/fast-check'] },
     },
     {
@@ -59,6 +59,24 @@ module.exports = {
       '^src/services',
       '^src/(db|workers|ui|app)',
       'Weather and tide know documents and core.',
+    ),
+    from(
+      'jobs-down',
+      '^src/jobs',
+      '^src/(workers|ui|app|server)',
+      'What runs off the request thread knows the database and below.',
+    ),
+    from(
+      'server-down',
+      '^src/server',
+      '^src/(workers|app|ui/(?!theme))',
+      'The server around the app knows the library, the jobs and the colours of its one page.',
+    ),
+    from(
+      'routes-answer',
+      '^src/app',
+      '^src/(db/(upkeep|ready|restore|archive|inspect)|jobs/(tasks|worker))',
+      'Whatever goes through the whole library is a job: a route only asks for it.',
     ),
     from('workers-down', '^src/workers', '^src/(db|ui|app)', 'Workers know documents and core.'),
     from(

@@ -1,6 +1,5 @@
 export { leastClearance, noClearance, type Clearance } from './clearance';
 export { clearanceMemory, type ClearanceMemory } from './clearance-memory';
-export { berthingEnergy, eccentricity, gyration } from './berthing';
 export { GROUND, GROUND_COLUMNS, groundAt } from './ground';
 export { shapesOf } from './shapes';
 export { shoreOf, type Shore } from './shore';
@@ -14,7 +13,7 @@ export { frictionSlope, seriesStiffness, STICK_SLIP_MPS, withLoss } from './touc
 export {
   addLines,
   everyLine,
-  capstanHold,
+  carriedOnTurns,
   LINE,
   LINE_COLUMNS,
   linesOf,

@@ -348,7 +348,7 @@ function addWorked(
   force[2]! += lines.boatX[i]! * fy - lines.boatY[i]! * fx;
 }
 
-/** Load a hand must hold behind n turns round a post, N: load·e^(−μ2πn) (capstan equation, Euler–Eytelwein). */
-export function capstanHold(load: number, friction: number, turns: number): number {
-  return load * exp(-friction * 2 * Math.PI * turns);
+/** Load that n turns round a post carry with so much held behind them, N: hold·e^(μ2πn) (capstan equation, Euler–Eytelwein). */
+export function carriedOnTurns(hold: number, friction: number, turns: number): number {
+  return hold * exp(friction * 2 * Math.PI * turns);
 }

@@ -1,4 +1,4 @@
-import { capstanHold } from '../holding';
+import { carriedOnTurns } from '../holding';
 import { beatOf as beat, box, engineIn as engine, inputOf } from '../testing/manoeuvre';
 import { aboard, ashore, end, hands, riggedWith, type TestLine } from '../testing/rigging';
 import { runTake, type Person, type RunInput, type TimedOrder } from '.';
@@ -67,7 +67,8 @@ describe('a line', () => {
     const take = play(orders, 12, lines);
     // Hold h behind n turns carries h·e^(μ2πn): the load of which 300 N is left.
     const carries = most(take.trace.tension1);
-    expect(capstanHold(carries, 0.25, 0.5)).toBeCloseTo(300, 3);
+    expect(carries).toBeCloseTo(carriedOnTurns(300, 0.25, 0.5), 3);
+    expect(carries / (300 * Math.exp(0.25 * Math.PI))).toBeCloseTo(1, 6);
     expect(last(take.trace.length1)).toBeGreaterThan(14);
   });
 

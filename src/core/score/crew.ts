@@ -1,6 +1,6 @@
 import type { IsAboard } from './gates';
-import { LINE, LINE_COLUMNS, MADE } from '../holding';
-import { cos, exp, Random, sin } from '../math';
+import { carriedOnTurns, LINE, LINE_COLUMNS, MADE } from '../holding';
+import { cos, Random, sin } from '../math';
 import {
   lineAt,
   lineColumn,
@@ -201,7 +201,7 @@ export class Crew implements Deck, Rails {
       if (between(this.endOf(line), to) < AT_HAND_M) return;
       const turns = this.turns[line]!;
       this.set(line, LINE.HAUL, 0);
-      this.set(line, LINE.HOLD, turns > 0 ? LYING_N * exp(ROPE_FRICTION * 2 * Math.PI * turns) : 0);
+      this.set(line, LINE.HOLD, turns > 0 ? carriedOnTurns(LYING_N, ROPE_FRICTION, turns) : 0);
       if (turns > 0) return;
       this.tender[line] = null;
       this.tellLine(line, 'left');

@@ -1,5 +1,4 @@
-import { LINE, MADE } from '../holding';
-import { exp } from '../math';
+import { carriedOnTurns, LINE, MADE } from '../holding';
 import { boatOf, floatsAt, lineAt, lineLimits, onOf, pointOnWater } from '../sim';
 import type { Deck } from './deck';
 import { markNow } from './marks';
@@ -291,7 +290,7 @@ export class LineJobs {
   }
 
   private onTurns(hand: Hand, line: number, turns: number): void {
-    const hold = hand.pull * exp(ROPE_FRICTION * 2 * Math.PI * turns);
+    const hold = carriedOnTurns(hand.pull, ROPE_FRICTION, turns);
     this.make(line, MADE.TURNED, this.heldBy(line, hold), hand);
     this.crew.turns[line] = turns;
   }

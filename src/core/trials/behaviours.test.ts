@@ -1,5 +1,5 @@
 import { addWind } from '../forces';
-import { berthingEnergy } from '../holding';
+import { berthingEnergy } from '../testing/berthing';
 import { environmentFor } from '../sim';
 import { fleetCraft } from '@/document/testing/fleet';
 import type { Craft } from '../craft';
