@@ -166,7 +166,13 @@ function startServer(how, env) {
   return spawn(process.execPath, [join(root, 'build', 'server.cjs'), how], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...environment, NODE_ENV: how === 'dev' ? 'development' : 'production', ...env },
+    env: {
+      ...environment,
+      NODE_ENV: how === 'dev' ? 'development' : 'production',
+      // Every thread would keep freed memory of its own.
+      MALLOC_ARENA_MAX: '2',
+      ...env,
+    },
   });
 }
 

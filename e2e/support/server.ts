@@ -7,6 +7,8 @@ import { join } from 'node:path';
 export interface Server {
   readonly address: string;
   readonly directory: string;
+  /** Of its process. */
+  pid(): number;
   /** Ends it without a word, as a crash would. */
   kill(): Promise<void>;
   /** Starts it again on the same port and data; `sound: false` where it is to come up without a library. */
@@ -38,6 +40,7 @@ export async function startServer(
   return {
     address,
     directory,
+    pid: () => child.pid!,
     kill: () => end('SIGKILL'),
     again: async ({ sound } = { sound: true }) => {
       child = await serve(address, port, directory, sound);
@@ -60,6 +63,7 @@ async function serve(
     env: {
       ...process.env,
       NODE_ENV: 'production',
+      MALLOC_ARENA_MAX: '2',
       YAWTROPE_PORT: String(port),
       YAWTROPE_DATA_DIR: directory,
       NEXT_TELEMETRY_DISABLED: '1',

@@ -1,10 +1,12 @@
+import { createHash } from 'node:crypto';
 import { asc, eq } from 'drizzle-orm';
 import {
-  drivenFileSchema,
   LIBRARY_PARTS,
   LIBRARY_SCHEMAS,
+  manoeuvreFileSchema,
+  recordingSchema,
+  takeNotesSchema,
   type LibraryPart,
-  type LibraryTake,
 } from '@/document';
 import type { ArchiveEntry } from '@/io/archive';
 import { read } from './manoeuvres';
@@ -47,21 +49,39 @@ export interface RawTake {
   readonly notes: string;
 }
 
-function readTake(db: Library, id: string): Read {
+/** Texts of manoeuvres that were found sound or not: thousands of takes share a few, and checking one takes its time. */
+class Soundness {
+  private readonly known = new Map<string, boolean>();
+
+  ofManoeuvre(text: string | null): boolean {
+    if (text === null) return false;
+    const key = createHash('sha1').update(text).digest('base64');
+    const sound = this.known.get(key) ?? read(manoeuvreFileSchema, text, '').ok;
+    this.known.set(key, sound);
+    return sound;
+  }
+}
+
+function readTake(db: Library, id: string, soundness: Soundness): Read {
   const row = db.select().from(takes).where(eq(takes.id, id)).get()!;
-  const { manoeuvreId, startedAt } = row;
-  const file = read<LibraryTake['file']>(drivenFileSchema, textOf(db, row), id);
-  if (file.ok) return sound(JSON.stringify({ id, manoeuvreId, startedAt, file: file.value }));
-  const raw: RawTake = {
-    manoeuvre: textUnder(db, row.manoeuvreText) ?? '',
-    recording: textUnder(db, row.recordingText) ?? '',
-    notes: row.notes,
-  };
+  const { manoeuvreId, startedAt, notes } = row;
+  const manoeuvre = textUnder(db, row.manoeuvreText);
+  const recording = textUnder(db, row.recordingText);
+  const whole =
+    soundness.ofManoeuvre(manoeuvre) &&
+    read(recordingSchema, recording ?? '', '').ok &&
+    read(takeNotesSchema, notes, '').ok;
+  if (whole) {
+    const head = JSON.stringify({ id, manoeuvreId, startedAt }).slice(0, -1);
+    return sound(`${head},"file":${textOf(db, row)}}`);
+  }
+  const raw: RawTake = { manoeuvre: manoeuvre ?? '', recording: recording ?? '', notes };
   return { text: JSON.stringify(raw), unreadable: { manoeuvreId, startedAt } };
 }
 
 /** Everything kept, what was put aside too, in the order of parts; texts are read when they are asked for. */
 export function archiveEntries(db: Library): ArchiveEntry[] {
+  const soundness = new Soundness();
   return LIBRARY_PARTS.flatMap((part) => {
     const table = TABLES[part];
     const removed = 'removedAt' in table ? table.removedAt : null;
@@ -74,7 +94,7 @@ export function archiveEntries(db: Library): ArchiveEntry[] {
       part,
       id,
       removedAt,
-      read: () => (part === 'takes' ? readTake(db, id) : readPlain(db, part, id)),
+      read: () => (part === 'takes' ? readTake(db, id, soundness) : readPlain(db, part, id)),
     }));
   });
 }

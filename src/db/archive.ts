@@ -14,7 +14,8 @@ import { read } from './manoeuvres';
 import type { Library } from './open';
 import { takes } from './schema';
 import { fileOf } from './takes';
-import { putText, sweepTexts, textUnder } from './texts';
+import { putText, sweepTextsGently, textUnder } from './texts';
+import { writing } from './writing';
 
 /** How what an archive holds stands to what is kept, counted by part. */
 export type Standing = Readonly<
@@ -31,6 +32,9 @@ export type Standing = Readonly<
 >;
 
 type Stands = 'fresh' | 'same' | 'different';
+
+/** So many texts come in in one transaction: others that write wait a few milliseconds. */
+const TEXTS_AT_ONCE = 40;
 
 /** A row that is ready to go in, but for the ids of what it belongs to. */
 interface Incoming {
@@ -106,6 +110,8 @@ class Counting {
 export class Incomings {
   private readonly counting = new Counting();
   private readonly rows: Incoming[] = [];
+  /** Texts that are not written yet. */
+  private waiting: { readonly id: string; readonly text: string }[] = [];
 
   /**
    * @param how `look` only counts; `merge` goes in beside what is kept, `replace` in its place
@@ -126,9 +132,25 @@ export class Incomings {
     this.counting.add(item, how);
     if (this.how === 'look') return;
     const { part, id, removedAt } = item;
-    const staged = this.how === 'replace' || how !== 'same';
-    const row = staged ? this.rowOf(item) : {};
-    this.rows.push({ part, id, stands: this.how === 'replace' ? 'fresh' : how, removedAt, row });
+    // A take that is here alike stays where it is: thousands of them need not be written anew.
+    const stays = how === 'same' && (this.how === 'merge' || part === 'takes');
+    const row = stays ? {} : this.rowOf(item);
+    const as = this.how === 'replace' && !stays ? 'fresh' : how;
+    this.rows.push({ part, id, stands: as, removedAt, row });
+    if (this.waiting.length >= TEXTS_AT_ONCE) this.write();
+  }
+
+  /** A text on its way in. */
+  private stage(text: string): string {
+    const id = crypto.randomUUID();
+    this.waiting.push({ id, text });
+    return id;
+  }
+
+  private write(): void {
+    const { db, waiting } = this;
+    writing(db, () => waiting.forEach(({ id, text }) => putText(db, text, id)));
+    this.waiting = [];
   }
 
   private rowOf(item: ArchiveItem): Readonly<Record<string, unknown>> {
@@ -152,44 +174,73 @@ export class Incomings {
     return {
       manoeuvreId: take?.manoeuvreId ?? kept.manoeuvreId,
       startedAt: take?.startedAt ?? kept.startedAt,
-      manoeuvreText: putText(this.db, raw.manoeuvre),
-      recordingText: putText(this.db, raw.recording),
+      manoeuvreText: this.stage(raw.manoeuvre),
+      recordingText: this.stage(raw.recording),
       notes: raw.notes,
     };
   }
 
   /** Everything added appears, all or nothing. */
-  finish(now: number): void {
+  async finish(now: number): Promise<void> {
     const { db } = this;
-    db.$client
-      .transaction(() => {
-        if (this.how === 'replace') {
-          const revision = raiseRevisions(db);
-          for (const part of LIBRARY_PARTS.toReversed()) db.delete(TABLES[part]).run();
-          this.put(now, revision);
-          raiseRevisions(db);
-        } else this.put(now, firstRevision(db));
-      })
-      .immediate();
-    sweepTexts(db);
+    if (this.waiting.length > 0) this.write();
+    writing(db, () => {
+      if (this.how !== 'replace') return this.put(now, firstRevision(db));
+      const revision = raiseRevisions(db);
+      this.clear();
+      this.put(now, revision);
+      raiseRevisions(db);
+    });
+    await sweepTextsGently(db);
   }
 
   /** Gives up: nothing has changed, and what was staged goes. */
-  drop(): void {
-    sweepTexts(this.db);
+  async drop(): Promise<void> {
+    this.waiting = [];
+    await sweepTextsGently(this.db);
+  }
+
+  /** Everything goes but the takes that stay; what they belong to comes again before the transaction ends. */
+  private clear(): void {
+    const { db } = this;
+    const sqlite = db.$client;
+    sqlite.pragma('defer_foreign_keys = ON');
+    sqlite.exec('create temp table if not exists staying (id text primary key)');
+    sqlite.exec('delete from staying');
+    const stay = sqlite.prepare('insert into staying values (?)');
+    for (const { part, id, stands: how } of this.rows)
+      if (part === 'takes' && how === 'same') stay.run(id);
+    sqlite.exec('delete from takes where id not in (select id from staying)');
+    for (const part of ['records', 'manoeuvres', 'figures', 'places', 'boats'] as const)
+      db.delete(TABLES[part]).run();
   }
 
   private put(now: number, revision: number): void {
     const { db } = this;
     const under = new Map<string, string>();
+    const set = (part: LibraryPart) =>
+      db.$client.prepare(`update ${part} set removed_at = ? where id = ? and removed_at is not ?`);
+    const setRemoved = {
+      boats: set('boats'),
+      places: set('places'),
+      manoeuvres: set('manoeuvres'),
+      takes: set('takes'),
+      records: set('records'),
+    };
+    // A builder for each of thousands of rows would take as long as all of them.
+    const putTake = db.$client.prepare(
+      `insert into takes (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
+       values (@id, @manoeuvreId, @manoeuvreText, @recordingText, @notes, null, @startedAt, @updatedAt, @removedAt)`,
+    );
     const goesAs = (part: LibraryPart, id: unknown) =>
       under.get(`${part} ${String(id)}`) ?? String(id);
     for (const { part, id, stands: how, removedAt, row } of this.rows) {
       const table = TABLES[part];
       if (how === 'same') {
-        // What was put aside here and is not there comes back; nothing goes that is here.
-        if (part !== 'figures' && removedAt === null)
-          db.update(TABLES[part]).set({ removedAt: null }).where(eq(table.id, id)).run();
+        // Beside what is kept, what was put aside here and is not there comes back, and nothing goes that is here.
+        const to = this.how === 'replace' ? removedAt : null;
+        if (part !== 'figures' && (this.how === 'replace' || removedAt === null))
+          setRemoved[part].run(to, id, to);
         continue;
       }
       const as = how === 'fresh' ? id : this.freeId(part, id);
@@ -207,6 +258,10 @@ export class Incomings {
       if ('boatId' in row) values.boatId = goesAs('boats', row.boatId);
       if ('placeId' in row) values.placeId = goesAs('places', row.placeId);
       if ('manoeuvreId' in row) values.manoeuvreId = goesAs('manoeuvres', row.manoeuvreId);
+      if (part === 'takes') {
+        putTake.run(values);
+        continue;
+      }
       // Of the columns given each table takes those it has.
       db.insert(table)
         .values(values as never)

@@ -15,6 +15,7 @@ import { keptBoats } from './boats';
 import { keptPlaces } from './places';
 import { freeId, insertManoeuvre } from './manoeuvres';
 import type { Library } from './open';
+import { writing } from './writing';
 
 interface Named {
   readonly title: string;
@@ -35,12 +36,14 @@ function begunIn(
   const place = keptPlaces.open(db, placeId);
   if (!place) return failure({ path: 'placeId', message: `there is no place '${placeId}'` });
   if (!place.ok) return place;
-  return db.transaction(() => {
-    const id = freeId(db, idFrom(title, 'manoeuvre'));
-    const begun = begin({ id, boat: boat.value.document, place: place.value.document });
-    if (!begun.ok) return begun;
-    const { boat: _boat, place: _place, ...rest } = begun.value;
-    insertManoeuvre(db, { ...rest, boatId, placeId }, now);
+  // Laid out before anything is written: that takes its time, and nobody else is to wait for it.
+  const wish = idFrom(title, 'manoeuvre');
+  const begun = begin({ id: wish, boat: boat.value.document, place: place.value.document });
+  if (!begun.ok) return begun;
+  const { boat: _boat, place: _place, ...rest } = begun.value;
+  return writing(db, () => {
+    const id = freeId(db, wish);
+    insertManoeuvre(db, { ...rest, id, boatId, placeId }, now);
     return success(id);
   });
 }

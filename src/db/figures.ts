@@ -2,6 +2,7 @@ import { desc, eq } from 'drizzle-orm';
 import { ownFigureSchema, type OwnFigure } from '@/document';
 import { read } from './manoeuvres';
 import type { Library } from './open';
+import { writing } from './writing';
 import { figures } from './schema';
 
 /** The user's own figures that can be read, newest first. */
@@ -15,7 +16,7 @@ export function listFigures(db: Library): OwnFigure[] {
 
 /** Keeps a figure under its id, or a free one made from it. Returns the id. */
 export function insertFigure(db: Library, figure: OwnFigure, now: number): string {
-  return db.transaction(() => {
+  return writing(db, () => {
     for (let n = 1; ; n++) {
       const id = n === 1 ? figure.id : `${figure.id.slice(0, 58)}-${n}`;
       if (db.select({ id: figures.id }).from(figures).where(eq(figures.id, id)).get()) continue;

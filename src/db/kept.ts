@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { firstRevision } from './counters';
 import { read } from './manoeuvres';
 import type { Library } from './open';
+import { writing } from './writing';
 import { type boats, manoeuvres, type places } from './schema';
 
 /** What is kept whole under an id of its own, and used by manoeuvres. */
@@ -75,7 +76,7 @@ export class Kept<T extends Document> {
 
   /** Puts a new one in under its id, or a free one made from it. Returns the id. */
   insert(db: Library, document: T, now: number): string {
-    return db.transaction(() => {
+    return writing(db, () => {
       for (let n = 1; ; n++) {
         const id = n === 1 ? document.id : `${document.id.slice(0, 58)}-${n}`;
         const taken = db

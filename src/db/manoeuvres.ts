@@ -14,6 +14,7 @@ import {
 } from '@/document';
 import { firstRevision } from './counters';
 import type { Library } from './open';
+import { writing } from './writing';
 import { boats, manoeuvres, places } from './schema';
 
 /** A manoeuvre with all it needs to be run. */
@@ -209,7 +210,7 @@ export function insertManoeuvre(db: Library, manoeuvre: Manoeuvre, now: number):
 
 /** A second one like it, under a title and id of its own. Returns its id, null if there is no such manoeuvre. */
 export function copyManoeuvre(db: Library, id: string, now: number): string | null {
-  return db.transaction(() => {
+  return writing(db, () => {
     const opened = openManoeuvre(db, id);
     if (!opened?.ok) return null;
     const { manoeuvre } = opened.value;
@@ -228,7 +229,7 @@ export function copyManoeuvre(db: Library, id: string, now: number): string | nu
  * the same id but different in content is kept beside it under a new id. Returns the manoeuvre's id.
  */
 export function importManoeuvre(db: Library, file: ManoeuvreFile, now: number): string {
-  return db.transaction(() => {
+  return writing(db, () => {
     const { boat, place, ...rest } = file;
     const boatId = keep(db, boats, boat, now);
     const placeId = keep(db, places, place, now);

@@ -2,6 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import { recordSchema, type RecordDocument, type Result } from '@/document';
 import { read } from './manoeuvres';
 import type { Library } from './open';
+import { writing } from './writing';
 import { manoeuvres, records } from './schema';
 
 /** An instrument record as a list shows it. */
@@ -13,7 +14,7 @@ export interface ListedRecord {
 
 /** Keeps a record. False if its manoeuvre is not kept here. */
 export function keepRecord(db: Library, record: RecordDocument, now: number): boolean {
-  return db.transaction(() => {
+  return writing(db, () => {
     const known = db
       .select({ id: manoeuvres.id })
       .from(manoeuvres)

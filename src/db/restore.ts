@@ -5,12 +5,13 @@ import { backUp, backupFile } from './copying';
 import { databaseIn, removeDatabase, settle } from './files';
 import { inspect } from './inspect';
 import { openDatabase, type Library } from './open';
-import { sweepTexts } from './texts';
+import { writing } from './writing';
+import { breath, sweepTextsGently } from './texts';
 import { Trouble } from './trouble';
 
 const READING = 'reading-';
 /** So many texts come over in one transaction: who saves meanwhile waits a few milliseconds. */
-const TEXTS_AT_ONCE = 100;
+const TEXTS_AT_ONCE = 60;
 
 /** Takes away what a restore that was cut off left behind. */
 export function sweepReadings(directory: string): void {
@@ -22,7 +23,7 @@ export function sweepReadings(directory: string): void {
  * Rows of a copy in place of all rows: what is removed stays removed, and revisions only go up. The long texts come
  * over a few at a time beforehand, where nothing names them yet; the rest is one short transaction.
  */
-function takeRows(db: Library, copy: string): void {
+async function takeRows(db: Library, copy: string): Promise<void> {
   const sqlite = db.$client;
   const tag = crypto.randomUUID();
   sqlite.prepare('attach ? as copy').run(copy);
@@ -32,8 +33,10 @@ function takeRows(db: Library, copy: string): void {
       `insert into main.texts (id, text)
        select ? || id, text from copy.texts where rowid > ? and rowid <= ?`,
     );
-    for (let from = 0; from < (last ?? 0); from += TEXTS_AT_ONCE)
+    for (let from = 0; from < (last ?? 0); from += TEXTS_AT_ONCE) {
       bring.run(`${tag}-`, from, from + TEXTS_AT_ONCE);
+      await breath();
+    }
     sqlite
       .transaction(() => {
         const revision = raiseRevisions(db);
@@ -71,7 +74,7 @@ function takeRows(db: Library, copy: string): void {
   } finally {
     sqlite.prepare('detach copy').run();
   }
-  sweepTexts(db);
+  await sweepTextsGently(db);
 }
 
 /**
@@ -94,7 +97,7 @@ export async function restoreBackup(
     copyFileSync(file, reading);
     openDatabase(reading).$client.close();
     const before = await backUp(directory, now, 'before restore');
-    takeRows(db, reading);
+    await takeRows(db, reading);
     return before;
   } finally {
     removeDatabase(reading);
@@ -113,7 +116,7 @@ export function restoreInto(directory: string, name: string, now: number): void 
   try {
     copyFileSync(file, reading);
     const db = openDatabase(reading);
-    db.transaction(() => {
+    writing(db, () => {
       // What was saved since the copy is not known: nobody saves more than once a second for fifty years.
       const revision = raiseRevisions(db, Math.floor(now / 1000));
       for (const table of ['boats', 'places', 'manoeuvres'])

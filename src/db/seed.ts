@@ -14,6 +14,7 @@ import {
 } from '@/document';
 import { firstRevision } from './counters';
 import type { Library } from './open';
+import { writing } from './writing';
 import { boats, manoeuvres, places } from './schema';
 
 function readAll<T>(directory: string, schema: Parameters<typeof check<T>>[0]): T[] {
@@ -89,7 +90,7 @@ function seed(
 /** Puts in demo data that is not there yet or was not changed since; what a user has changed or put aside stays. */
 export function seedDemo(db: Library, directory: string, now: number): void {
   const demo = readDemo(directory);
-  db.transaction(() => {
+  writing(db, () => {
     const revision = firstRevision(db);
     for (const [table, documents] of [
       [boats, demo.boats],

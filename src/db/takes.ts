@@ -13,6 +13,7 @@ import {
 } from '@/document';
 import { read } from './manoeuvres';
 import type { Library } from './open';
+import { writing } from './writing';
 import { manoeuvres, takes } from './schema';
 import { changeText, putText, textUnder } from './texts';
 
@@ -57,7 +58,7 @@ export const TAKES_PER_PAGE = 200;
 export function keepTake(db: Library, take: NewTake, now: number): boolean {
   const { id, manoeuvreId, startedAt } = take;
   const recording = JSON.stringify(take.recording);
-  return db.transaction(() => {
+  return writing(db, () => {
     const known = db
       .select({ id: manoeuvres.id })
       .from(manoeuvres)
@@ -98,7 +99,7 @@ export function saveRecording(
   recording: RecordingDocument,
   now: number,
 ): boolean {
-  return db.transaction(() => saveText(db, id, JSON.stringify(recording), now));
+  return writing(db, () => saveText(db, id, JSON.stringify(recording), now));
 }
 
 export function saveNotes(
@@ -180,7 +181,7 @@ export function saveSummary(
   recording: RecordingDocument,
   summary: TakeSummary,
 ): void {
-  db.transaction(() => {
+  writing(db, () => {
     const row = db.select().from(takes).where(eq(takes.id, id)).get();
     if (!row || textUnder(db, row.recordingText) !== JSON.stringify(recording)) return;
     db.update(takes)

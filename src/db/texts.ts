@@ -1,9 +1,11 @@
 import { eq } from 'drizzle-orm';
 import type { Library } from './open';
 import { texts } from './schema';
+import { writing } from './writing';
 
 /** So many texts go in or out in one transaction: other writers wait a few milliseconds at most. */
 const AT_ONCE = 50;
+const BREATH_MS = 12;
 
 export function putText(db: Library, text: string, id: string = crypto.randomUUID()): string {
   db.insert(texts).values({ id, text }).run();
@@ -19,22 +21,41 @@ export function textUnder(db: Library, id: string): string | null {
   return db.select().from(texts).where(eq(texts.id, id)).get()?.text ?? null;
 }
 
-/**
- * Takes texts away that no take names: what an import that was cut off left, or what was replaced. A little at a time.
- * Nothing may be coming in meanwhile.
- */
-export function sweepTexts(db: Library): number {
-  const sweep = db.$client.prepare(
-    `delete from texts where id in (
-       select id from texts t
+/** Texts that no take names: what an import that was cut off left, or what was replaced. */
+function orphans(db: Library): string[] {
+  return db.$client
+    .prepare(
+      `select id from texts t
        where not exists (select 1 from takes where manoeuvre_text = t.id)
-         and not exists (select 1 from takes where recording_text = t.id)
-       limit ${AT_ONCE})`,
-  );
-  let swept = 0;
+         and not exists (select 1 from takes where recording_text = t.id)`,
+    )
+    .pluck()
+    .all() as string[];
+}
+
+function* sweeping(db: Library): Generator<void, number> {
+  const found = orphans(db);
+  const remove = db.$client.prepare('delete from texts where id = ?');
+  for (let from = 0; from < found.length; from += AT_ONCE) {
+    writing(db, () => found.slice(from, from + AT_ONCE).forEach((id) => remove.run(id)));
+    yield;
+  }
+  return found.length;
+}
+
+/** Takes texts away that no take names, at once: where nobody else has the library open. Returns how many. */
+export function sweepTexts(db: Library): number {
+  const steps = sweeping(db);
   for (;;) {
-    const { changes } = sweep.run();
-    swept += changes;
-    if (changes < AT_ONCE) return swept;
+    const { done, value } = steps.next();
+    if (done) return value;
   }
 }
+
+/** The same a little at a time, so that who saves meanwhile does not wait. Nothing may be coming in meanwhile. */
+export async function sweepTextsGently(db: Library): Promise<void> {
+  for (const _ of sweeping(db)) await breath();
+}
+
+/** A moment in which others can write: one who waits looks again every few milliseconds. */
+export const breath = () => new Promise<void>((resolve) => setTimeout(resolve, BREATH_MS));

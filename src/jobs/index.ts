@@ -27,6 +27,9 @@ const QUEUE_OF: Readonly<Record<TaskName, 'library' | 'computing'>> = {
 /** So many more may wait for a thread; the next is told to come again. */
 const MOST_WAITING = 16;
 
+/** What a thread's heap may grow to: it holds one document at a time, or one run. */
+const HEAP = { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 } as const;
+
 const POOLS = Symbol.for('yawtrope.jobs');
 type Keeper = typeof globalThis & { [POOLS]?: Partial<Record<'library' | 'computing', Piscina>> };
 
@@ -38,7 +41,7 @@ function poolOf(name: TaskName): Piscina {
     maxThreads: 1,
     maxQueue: MOST_WAITING,
     idleTimeout: 20_000,
-    resourceLimits: { maxOldGenerationSizeMb: 512 },
+    resourceLimits: HEAP,
   }));
 }
 

@@ -107,17 +107,17 @@ export const tasks = {
         let done = 0;
         for await (const item of archive.items()) {
           if (!item.ok) {
-            incomings.drop();
+            await incomings.drop();
             return item;
           }
           incomings.add(item.value);
           done += 1;
           if (done % 50 === 0) tell(done / archive.count);
         }
-        if (how !== 'look') incomings.finish(Date.now());
+        if (how !== 'look') await incomings.finish(Date.now());
         return success({ made: archive.made, standing: incomings.standing });
       } catch (error) {
-        incomings.drop();
+        await incomings.drop();
         throw error;
       } finally {
         archive.close();

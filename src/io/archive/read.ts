@@ -1,13 +1,19 @@
 import { createHash } from 'node:crypto';
 import { statSync } from 'node:fs';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
+import { z } from 'zod';
 import {
   check,
+  drivenFileSchema,
   failure,
   LIBRARY_SCHEMAS,
+  libraryTakeSchema,
+  manoeuvreFileSchema,
   parseJson,
   success,
   type LibraryPart,
+  type LibraryTake,
+  type ManoeuvreFile,
   type Problem,
   type Result,
 } from '@/document';
@@ -27,6 +33,7 @@ export interface ArchiveItem {
   readonly id: string;
   /** Null for what cannot be read. */
   readonly document: unknown;
+  /** The document's JSON; of a take only where it cannot be read. */
   readonly text: string;
   readonly removedAt: number | null;
   readonly kept: Readonly<Record<string, string | number>>;
@@ -102,7 +109,45 @@ class References {
   }
 }
 
+/** Thousands of takes hold a few manoeuvres, and to check one takes its time: each is checked once. */
+class TakeChecks {
+  private static readonly SHELL = libraryTakeSchema.extend({
+    file: drivenFileSchema.extend({ manoeuvre: z.unknown() }),
+  });
+  /** So many are remembered; there are seldom more. */
+  private static readonly MOST = 64;
+  private readonly known = new Map<string, ManoeuvreFile>();
+
+  check(value: unknown): Result<LibraryTake> {
+    const shell = check<z.infer<typeof TakeChecks.SHELL>>(TakeChecks.SHELL, value);
+    if (!shell.ok) return shell;
+    const { file, ...rest } = shell.value;
+    const manoeuvre = this.manoeuvre(file.manoeuvre);
+    if (!manoeuvre.ok)
+      return failure(
+        ...manoeuvre.problems.map((p) => ({ ...p, path: `file.manoeuvre.${p.path}` })),
+      );
+    return success({ ...rest, file: { ...file, manoeuvre: manoeuvre.value } });
+  }
+
+  private manoeuvre(value: unknown): Result<ManoeuvreFile> {
+    const key = createHash('sha1')
+      .update(JSON.stringify(value) ?? '')
+      .digest('base64');
+    const known = this.known.get(key);
+    if (known) return success(known);
+    const checked = check<ManoeuvreFile>(manoeuvreFileSchema, value);
+    if (checked.ok) {
+      if (this.known.size >= TakeChecks.MOST) this.known.clear();
+      this.known.set(key, checked.value);
+    }
+    return checked;
+  }
+}
+
 class Archive implements OpenArchive {
+  private readonly takes = new TakeChecks();
+
   constructor(
     private readonly zip: ZipFile,
     private readonly entries: ReadonlyMap<string, Entry>,
@@ -157,7 +202,10 @@ class Archive implements OpenArchive {
     if (unreadable) return success({ part, id, document: null, text, removedAt, kept });
     const value = parseJson(text, LIMITS.fileBytes, path);
     if (!value.ok) return value;
-    const checked = check<{ id: string }>(LIBRARY_SCHEMAS[part] as never, value.value);
+    const checked =
+      part === 'takes'
+        ? this.takes.check(value.value)
+        : check<{ id: string }>(LIBRARY_SCHEMAS[part] as never, value.value);
     if (!checked.ok)
       return failure(...checked.problems.map((p) => ({ ...p, path: `${path}: ${p.path}` })));
     if (checked.value.id !== id)
@@ -166,7 +214,8 @@ class Archive implements OpenArchive {
       part,
       id,
       document: checked.value,
-      text: JSON.stringify(checked.value),
+      // A take is kept in parts.
+      text: part === 'takes' ? '' : JSON.stringify(checked.value),
       removedAt,
       kept,
     });

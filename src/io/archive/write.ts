@@ -69,8 +69,11 @@ async function* packed(
         const { bytes, path } = add(entries[next]!);
         next += 1;
         waiting += 1;
+        // The packer remembers every entry to its end: what is in it is let go once it was read.
+        let held: Buffer | null = bytes;
         zip.addReadStreamLazy(path, { ...options, size: bytes.length }, (give) => {
-          const stream = Readable.from([bytes]);
+          const stream = Readable.from([held!]);
+          held = null;
           stream.once('end', () => {
             waiting -= 1;
             if (waiting < AT_ONCE / 2) feed();
