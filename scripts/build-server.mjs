@@ -40,6 +40,8 @@ export async function buildScript(file) {
     write: false,
     bundle: true,
     packages: 'external',
+    // Node finds this module by its whole name only.
+    alias: { 'next/server': 'next/server.js' },
     format: 'esm',
     platform: 'node',
     target: 'node20',

@@ -73,7 +73,7 @@ export {
   type LineDocument,
   type PersonDocument,
 } from './rigging';
-export { degrees, id as idSchema, radians } from './fields';
+export { degrees, id as idSchema, plainText, radians } from './fields';
 export {
   DRIVEN_SCHEMA,
   drivenFileSchema,

@@ -292,3 +292,34 @@ describe('files that are wrong', () => {
     );
   });
 });
+
+describe('far too much of one thing', () => {
+  const timed = (geometry: unknown, properties: object | null = null, times = 1) => {
+    const feature = { type: 'Feature', geometry, properties };
+    const features = Array.from({ length: times }, () => feature);
+    const text = JSON.stringify({ type: 'FeatureCollection', features });
+    const began = performance.now();
+    const read = readPlaceGeoJson(text, 'much');
+    expect(performance.now() - began).toBeLessThan(1000);
+    return read.ok ? 'read' : `${read.problems[0]!.path}: ${read.problems[0]!.message}`;
+  };
+  const near = (n: number) => Array.from({ length: n }, (_, i) => [-31 + (i % 97) * 1e-6, 46]);
+
+  it('is refused in time: points of one, corners of a line, thousands of one name', () => {
+    expect(timed({ type: 'MultiPoint', coordinates: near(100_000) })).toMatch(/cut it down/);
+    expect(timed({ type: 'LineString', coordinates: near(100_000) })).toMatch(/cut it down/);
+    expect(timed({ type: 'MultiPoint', coordinates: near(2900) }, { name: 'Same' })).toMatch(
+      /at most 400 features/,
+    );
+    expect(timed({ type: 'Point', coordinates: [-31, 46] }, { name: 'Same' }, 2900)).toMatch(
+      /at most 400 features/,
+    );
+  });
+
+  it('a latitude that is none is refused with its path', () => {
+    expect(timed({ type: 'Point', coordinates: [10, 91] })).toMatch(/^features\[0\]/);
+    const text =
+      '{"type":"FeatureCollection","features":[{"type":"Feature","geometry":{"type":"Point","coordinates":[10,1e999]},"properties":null}]}';
+    expect(readPlaceGeoJson(text, 'x')).toMatchObject({ ok: false });
+  });
+});

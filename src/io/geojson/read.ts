@@ -133,6 +133,11 @@ export function readPlaceGeoJson(
 ): Result<ReadPlace> {
   const json = parseJson(text, MOST_GEOJSON);
   if (!json.ok) return json;
+  if (tooMany(json.value))
+    return failure({
+      path: 'features',
+      message: `holds more than ${MOST_POINTS} points; cut it down to the harbour`,
+    });
   const checked = check<z.infer<typeof collection>>(collection, json.value);
   if (!checked.ok) return checked;
   const { features, yawtrope } = checked.value;
@@ -193,6 +198,18 @@ export function readPlaceGeoJson(
   if (!whole.ok) return whole;
   const said = [...notes].map(([what, n]) => (n > 1 ? `${what} (${n} times)` : what));
   return success({ place: whole.value, notes: said });
+}
+
+/** Whether there are more positions than are read: counted before each of them is checked. */
+function tooMany(value: unknown): boolean {
+  let left = MOST_POINTS;
+  const count = (at: unknown): void => {
+    if (left < 0 || typeof at !== 'object' || at === null) return;
+    if (Array.isArray(at) && typeof at[0] === 'number') left -= 1;
+    else for (const part of Object.values(at)) count(part);
+  };
+  count((value as { features?: unknown } | null)?.features);
+  return left < 0;
 }
 
 /** Which list of a place a thing read belongs to. */

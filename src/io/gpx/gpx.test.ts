@@ -29,14 +29,42 @@ it.each([
   ['<html><p>hello</html>', /not GPX|no GPX/],
   [wrap(''), /no track and no waypoint/],
   [wrap('<wpt lat="10" lon="10"/>'), /from this place/],
-  [wrap('<wpt lat="abc" lon="10"/>'), /no GPX|from this place/],
+  [wrap('<wpt lat="abc" lon="10"/>'), /^wpt\[0\]: has no place on the earth/],
+  [wrap('<wpt lat="90.5" lon="10"/>'), /^wpt\[0\]: has no place on the earth/],
+  [wrap('<wpt lat="1e999" lon="10"/>'), /^wpt\[0\]: has no place on the earth/],
+  [wrap('<wpt/>'), /^wpt\[0\]: has no place on the earth/],
+  [
+    wrap(`<trk><trkseg>${point('trkpt', 0)}<trkpt lat="1" lon="181"/></trkseg></trk>`),
+    /^trk\[0\]\.trkseg\[0\]\.trkpt\[1\]: has no place/,
+  ],
   [
     `<!DOCTYPE g [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;&a;">]>${wrap('<wpt lat="1" lon="1"><name>&b;</name></wpt>')}`,
     /./,
   ],
 ])('says what is wrong with it: %#', (text, message) => {
   const layer = readGpx(text, 'x', place);
-  expect(layer.ok ? '' : layer.problems[0]!.message).toMatch(message);
+  const said = layer.ok ? '' : `${layer.problems[0]!.path}: ${layer.problems[0]!.message}`;
+  expect(said.replace('(file): ', '')).toMatch(message);
+});
+
+it('a track longer than is read is refused before anything is made of it, a long one read in time', () => {
+  const long = (n: number) =>
+    wrap(
+      `<trk><trkseg>${Array.from({ length: n }, (_, i) => point('trkpt', i % 50)).join('')}</trkseg></trk>`,
+    );
+  const tooLong = long(130_000);
+  const began = performance.now();
+  const refused = readGpx(tooLong, 'x', place);
+  expect(refused.ok ? '' : refused.problems[0]!.message).toMatch(
+    /holds 130000 points; cut it down to 60000/,
+  );
+  expect(performance.now() - began).toBeLessThan(1000);
+  expect(readGpx(long(20_000), 'x', place)).toMatchObject({ ok: true });
+});
+
+it('names lose what cannot be seen', () => {
+  const layer = readGpx(wrap(point('wpt', 0, '<name>be\u0001ll\u202e</name>')), 'x', place);
+  expect(layer.ok && layer.value.waypoints[0]!.name).toBe('be ll');
 });
 
 it('is refused on a place without a position', () => {

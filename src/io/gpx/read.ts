@@ -1,5 +1,5 @@
 import { XMLParser } from 'fast-xml-parser';
-import { failure, success, type Place, type Result } from '@/document';
+import { failure, plainText, success, type Place, type Result } from '@/document';
 import { projection, type LonLat, type Metres } from '../geojson';
 
 /** Largest file read, characters. */
@@ -64,12 +64,10 @@ function positionOf(point: unknown): LonLat | null {
 /** A name told in a file: text, without what cannot be seen. */
 function nameOf(point: unknown): string {
   const { name } = point as Point;
-  return typeof name === 'string'
-    ? name
-        .replace(/\p{Cc}/gu, ' ')
-        .trim()
-        .slice(0, 72)
-    : '';
+  if (typeof name !== 'string') return '';
+  return plainText(name.replace(/\p{Cc}/gu, ' '))
+    .trim()
+    .slice(0, 72);
 }
 
 /**
