@@ -123,10 +123,10 @@ ensureBrowser();
 const [built] = await Promise.all([
   build(),
   (async () => {
-    await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+    await check('lint', bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-location', 'node_modules/.cache/eslint/']);
     await check('boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']);
     await check('unused', bin('knip'), []);
-    await check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']);
+    await check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', '--cache']);
   })(),
 ]);
 // Next writes the types of its routes and style sheets while it builds.

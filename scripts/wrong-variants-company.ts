@@ -185,8 +185,8 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'a tail left lying holds like a hand',
     file: 'src/core/score/crew.ts',
-    find: 'turns > 0 ? LYING_N * exp(',
-    put: 'turns > 0 ? hand.pull * exp(',
+    find: 'turns > 0 ? carriedOnTurns(LYING_N,',
+    put: 'turns > 0 ? carriedOnTurns(hand.pull,',
   },
   {
     name: 'going down the sheet goes by the gates alone, not by the cill',
