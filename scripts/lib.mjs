@@ -60,10 +60,17 @@ export function run(command, args, options = {}) {
   return done.status ?? 1;
 }
 
+/** A program's exit code once it has ended; where it was to be quiet, what it said is shown if it failed. */
 const finished = (child) =>
   new Promise((resolve) => {
+    let said = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream?.on('data', (chunk) => (said += String(chunk)));
     child.once('error', () => resolve(1));
-    child.once('exit', (code) => resolve(code ?? 1));
+    child.once('close', (code) => {
+      if (code !== 0) process.stderr.write(said);
+      resolve(code ?? 1);
+    });
   });
 
 /** Has somebody run npm install since the lock file last changed? */
@@ -140,14 +147,18 @@ export async function buildServer() {
 }
 
 /** Builds the app if its sources have changed since the last build. */
-export async function ensureBuilt({ output = 'inherit', quiet = false } = {}) {
+export async function ensureBuilt({ quiet = false } = {}) {
   const sources = sourceHash();
   const made = [join(root, '.next', 'BUILD_ID'), join(root, 'build', 'server.cjs')];
   if (made.every(existsSync) && isStamped('built', sources)) return 0;
   if (!quiet) process.stderr.write('Building the app …\n');
   // Not waited for by standing still: others run beside it.
   const status = await finished(
-    spawn(process.execPath, [nextBinary, 'build'], { cwd: root, env: environment, stdio: output }),
+    spawn(process.execPath, [nextBinary, 'build'], {
+      cwd: root,
+      env: environment,
+      stdio: quiet ? 'pipe' : 'inherit',
+    }),
   );
   if (status !== 0) return status;
   await buildServer();

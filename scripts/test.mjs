@@ -102,7 +102,7 @@ function ensureBrowser() {
 /** The production build: one for all browser tests. */
 async function build() {
   const began = Date.now();
-  const held = (await ensureBuilt({ output: 'ignore', quiet: true })) === 0;
+  const held = (await ensureBuilt({ quiet: true })) === 0;
   count('production build', began, held);
   return held;
 }
@@ -123,7 +123,14 @@ ensureBrowser();
 const [built] = await Promise.all([
   build(),
   (async () => {
-    await check('lint', bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-location', 'node_modules/.cache/eslint/']);
+    await check('lint', bin('eslint'), [
+      '.',
+      '--max-warnings',
+      '0',
+      '--cache',
+      '--cache-location',
+      'node_modules/.cache/eslint/',
+    ]);
     await check('boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']);
     await check('unused', bin('knip'), []);
     await check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', '--cache']);

@@ -31,6 +31,10 @@ function beginsLikeSqlite(file: string): boolean {
   }
 }
 
+/** What SQLite's check says first of what is wrong, without the heading it stands under. */
+const firstFinding = (found: string) =>
+  found.split('\n').find((line) => !line.startsWith('***')) ?? 'its pages do not fit together';
+
 /** Which tables a database of one of our versions has, by name. */
 function tablesOf(sqlite: Database.Database): ReadonlySet<string> {
   return new Set(
@@ -84,7 +88,7 @@ export function inspect(file: string): Inspected {
   try {
     sqlite = new Database(file, { readonly: true, fileMustExist: true });
     const found = sqlite.prepare('pragma quick_check(1)').pluck().get();
-    if (found !== 'ok') throw new Trouble('damaged', `is damaged: ${String(found).split('\n')[0]}`);
+    if (found !== 'ok') throw new Trouble('damaged', `is damaged (${firstFinding(String(found))})`);
     const state = migrationState(sqlite);
     if (state === 'newer') throw new Trouble('newer');
     if (state === 'new' || state === 'not ours') throw new Trouble('not ours');

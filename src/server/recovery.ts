@@ -16,8 +16,23 @@ const day = new Intl.DateTimeFormat('en-GB', {
   second: '2-digit',
 });
 
-/** What is in a backup, in words, and whether it can be restored. */
-function contentsOf(directory: string, { name, bytes }: Backup): { words: string; sound: boolean } {
+interface Contents {
+  readonly words: string;
+  /** Whether it can be restored. */
+  readonly sound: boolean;
+}
+
+/** By name: a backup does not change, and to look a large one over takes its time. */
+const looked = new Map<string, Contents>();
+
+function contentsOf(directory: string, copy: Backup): Contents {
+  const known = looked.get(copy.name) ?? lookInto(directory, copy);
+  looked.set(copy.name, known);
+  return known;
+}
+
+/** What is in a backup, in words. */
+function lookInto(directory: string, { name, bytes }: Backup): Contents {
   try {
     const { counts, changedAt } = inspectBackup(directory, name);
     const last = changedAt === null ? '' : `; last change ${day.format(changedAt)}`;
