@@ -42,10 +42,11 @@ export class Names {
     return { height: 0, ...this.find(this.ends, name, `${path}.to`, missing) };
   }
 
-  /** Number of another boat, from 1; her own if none is named. */
+  /** Number of another boat, from 1; her own if none is named, or none of that name is there. */
   boat(name: string | undefined, path: string): number {
     if (name === undefined) return 0;
-    return 1 + this.index(this.file.others, name, `${path}.of`, 'there is no other boat');
+    const at = this.index(this.file.others, name, `${path}.of`, 'there is no other boat');
+    return at < this.file.others.length ? 1 + at : 0;
   }
 
   /** A point of one of the boats, by their numbers. */
