@@ -59,7 +59,8 @@ const json = (method: string, body: unknown, expected: readonly number[]) => ({
 
 async function save(asker: number, i: number): Promise<void> {
   // Each asker saves manoeuvres of its own: a conflict would be right, and hide what is wrong.
-  const id = of(IDS, asker + ASKERS * i);
+  const mine = IDS.filter((_, n) => n % ASKERS === asker);
+  const id = of(mine, i);
   const opened = await ask('open', `/api/manoeuvres/${id}`);
   if (opened?.status !== 200) return;
   const { manoeuvre, revision } = (await opened.json()) as { manoeuvre: object; revision: number };
