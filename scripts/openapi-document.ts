@@ -5,6 +5,8 @@ import * as rDay from '@/app/api/day/route';
 import * as rFeed from '@/app/api/feed/route';
 import * as rFiguresOne from '@/app/api/figures/[id]/route';
 import * as rFigures from '@/app/api/figures/route';
+import * as rLibraryArchivesOne from '@/app/api/library/archives/[id]/route';
+import * as rLibraryArchives from '@/app/api/library/archives/route';
 import * as rLibraryBackupsOne from '@/app/api/library/backups/[id]/route';
 import * as rLibraryBackups from '@/app/api/library/backups/route';
 import * as rLibrary from '@/app/api/library/route';
@@ -24,6 +26,7 @@ import * as rTakesOneFile from '@/app/api/takes/[id]/file/route';
 import * as rTakesOne from '@/app/api/takes/[id]/route';
 import * as rTakes from '@/app/api/takes/route';
 import * as rTakesSummaries from '@/app/api/takes/summaries/route';
+import * as rWorkOne from '@/app/api/work/[id]/route';
 import {
   boatSchema,
   conditionsSchema,
@@ -48,6 +51,8 @@ export const ROUTES: Readonly<Record<string, object>> = {
   '/api/feed': rFeed,
   '/api/figures/{id}': rFiguresOne,
   '/api/figures': rFigures,
+  '/api/library/archives/{id}': rLibraryArchivesOne,
+  '/api/library/archives': rLibraryArchives,
   '/api/library/backups/{id}': rLibraryBackupsOne,
   '/api/library/backups': rLibraryBackups,
   '/api/library': rLibrary,
@@ -67,6 +72,7 @@ export const ROUTES: Readonly<Record<string, object>> = {
   '/api/takes/{id}': rTakesOne,
   '/api/takes': rTakes,
   '/api/takes/summaries': rTakesSummaries,
+  '/api/work/{id}': rWorkOne,
 };
 
 const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const;

@@ -67,7 +67,7 @@ async function restore(name: string): Promise<void> {
     db.$client.close();
     console.log(`Restored ${wanted}. What was there before is in ${before}.`);
   } else {
-    recover(directory, wanted, demo, Date.now());
+    await recover(directory, wanted, demo, Date.now());
     console.log(wanted ? `Restored ${wanted}.` : 'Begun anew, with the demo data.');
   }
 }

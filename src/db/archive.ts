@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import {
   LIBRARY_PARTS,
   LIBRARY_SCHEMAS,
+  type ArchiveStanding,
   type LibraryPart,
   type LibraryTake,
   type Manoeuvre,
@@ -16,20 +17,6 @@ import { takes } from './schema';
 import { fileOf } from './takes';
 import { putText, sweepTextsGently, textUnder } from './texts';
 import { writing } from './writing';
-
-/** How what an archive holds stands to what is kept, counted by part. */
-export type Standing = Readonly<
-  Record<
-    LibraryPart,
-    {
-      readonly fresh: number;
-      readonly same: number;
-      readonly different: number;
-      /** Of all these, what cannot be read and is carried as it is. */
-      readonly unreadable: number;
-    }
-  >
->;
 
 type Stands = 'fresh' | 'same' | 'different';
 
@@ -98,7 +85,7 @@ class Counting {
     if (document === null) this.counts[part].unreadable += 1;
   }
 
-  get standing(): Standing {
+  get standing(): ArchiveStanding {
     return this.counts;
   }
 }
@@ -123,7 +110,7 @@ export class Incomings {
     private readonly another: () => string = () => crypto.randomUUID(),
   ) {}
 
-  get standing(): Standing {
+  get standing(): ArchiveStanding {
     return this.counting.standing;
   }
 

@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3';
 import { existsSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
+import type { BackupContents } from '@/document';
 import {
   backupsIn,
   databaseIn,
@@ -10,7 +11,7 @@ import {
   removeDatabase,
   settle,
 } from './files';
-import { inspect, type Inspected } from './inspect';
+import { inspect } from './inspect';
 import { spent, type Backup } from './rotation';
 import { Trouble } from './trouble';
 
@@ -51,7 +52,7 @@ export function backupFile(directory: string, name: string): string | null {
 }
 
 /** What is in a copy. Throws a Trouble where it cannot be restored. */
-export function inspectBackup(directory: string, name: string): Inspected {
+export function inspectBackup(directory: string, name: string): BackupContents {
   const file = backupFile(directory, name);
   if (!file) throw new Trouble('missing', `there is no backup '${name}'`);
   return inspect(file);

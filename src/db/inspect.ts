@@ -1,23 +1,10 @@
 import Database from 'better-sqlite3';
 import { closeSync, existsSync, openSync, readSync } from 'node:fs';
+import type { BackupContents } from '@/document';
 import { migrationState } from './migrations';
 import { Trouble, troubleOf } from './trouble';
 
-/** What a database holds that was not removed. */
-export interface Counts {
-  readonly boats: number;
-  readonly places: number;
-  readonly manoeuvres: number;
-  readonly takes: number;
-  readonly records: number;
-}
-
-export interface Inspected {
-  readonly counts: Counts;
-  /** When anything in it last changed, ms since 1970; null for an empty one. */
-  readonly changedAt: number | null;
-  readonly state: 'current' | 'older';
-}
+type Counts = BackupContents['counts'];
 
 const MAGIC = Buffer.from('SQLite format 3\0', 'latin1');
 
@@ -81,7 +68,7 @@ function changedAtOf(sqlite: Database.Database): number | null {
  * Looks a database file over without changing it: whole by SQLite's own check, ours, and of a version we know.
  * Throws a Trouble that says what is wrong with it.
  */
-export function inspect(file: string): Inspected {
+export function inspect(file: string): BackupContents {
   if (!existsSync(file)) throw new Trouble('missing');
   if (!beginsLikeSqlite(file)) throw new Trouble('damaged', 'is no SQLite database');
   let sqlite: Database.Database | null = null;

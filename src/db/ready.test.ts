@@ -83,7 +83,7 @@ describe('a database that is damaged', () => {
       } else expect([name, damage!.movedTo]).toEqual(['gone', null]);
       // Asked again at the next start, until somebody chooses.
       expect(ready()).toEqual(damage);
-      recover(directory, listBackups(directory)[0]!.name, shelf.demo, AT);
+      await recover(directory, listBackups(directory)[0]!.name, shelf.demo, AT);
       expect(titleNow()).toBe('Mine');
       expect(standingDamage(directory)).toBeNull();
       expect(ready()).toBeNull();
@@ -96,11 +96,11 @@ describe('a database that is damaged', () => {
     const damage = ready();
     const bad = '2026-02-01T10-00-00-000.sqlite';
     writeFileSync(join(directory, 'backups', bad), '');
-    expect(() => recover(directory, bad, shelf.demo, AT)).toThrow(/no SQLite/);
+    await expect(recover(directory, bad, shelf.demo, AT)).rejects.toThrow(/no SQLite/);
     expect(ready()).toEqual(damage);
-    recover(directory, null, shelf.demo, AT);
+    await recover(directory, null, shelf.demo, AT);
     expect(titleNow()).not.toBe('Mine');
-    expect(() => recover(directory, null, shelf.demo, AT)).toThrow(/library already/);
+    await expect(recover(directory, null, shelf.demo, AT)).rejects.toThrow(/library already/);
     expect(existsSync(join(directory, damage!.movedTo!, 'yawtrope.sqlite'))).toBe(true);
   });
 
@@ -108,7 +108,7 @@ describe('a database that is damaged', () => {
     await used();
     writeFileSync(databaseIn(directory), 'x');
     ready();
-    recover(directory, listBackups(directory)[0]!.name, shelf.demo, AT);
+    await recover(directory, listBackups(directory)[0]!.name, shelf.demo, AT);
     const opened = openManoeuvre(shelf.library(directory), 'alongside-wind-off');
     expect(opened?.ok && opened.value.revision).toBeGreaterThan(1_000_000);
   });

@@ -124,10 +124,15 @@ export function makeReady(directory: string, demo: string, now: number): Damage 
  *
  * @param name of a backup; null begins anew
  */
-export function recover(directory: string, name: string | null, demo: string, now: number): void {
+export async function recover(
+  directory: string,
+  name: string | null,
+  demo: string,
+  now: number,
+): Promise<void> {
   if (existsSync(databaseIn(directory)))
     throw new Trouble('not ours', 'there is a library already; nothing was changed');
-  if (name !== null) restoreInto(directory, name, now);
+  if (name !== null) await restoreInto(directory, name, now);
   openAndSeed(directory, demo, now);
   rmSync(join(directory, MARKER), { force: true });
 }

@@ -20,6 +20,28 @@ export function sweepReadings(directory: string): void {
 }
 
 /**
+ * Reads a copy that can be restored from a file of its own: opening brings a database up to date, and the copy itself
+ * stays as it was, even where one more copy lets it go. Throws a Trouble where it cannot be restored.
+ */
+async function reading<T>(
+  directory: string,
+  name: string,
+  use: (file: string) => Promise<T> | T,
+): Promise<T> {
+  const copy = backupFile(directory, name);
+  if (!copy) throw new Trouble('missing', `there is no backup '${name}'`);
+  inspect(copy);
+  const file = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
+  try {
+    copyFileSync(copy, file);
+    openDatabase(file).$client.close();
+    return await use(file);
+  } finally {
+    removeDatabase(file);
+  }
+}
+
+/**
  * Rows of a copy in place of all rows: what is removed stays removed, and revisions only go up. The long texts come
  * over a few at a time beforehand, where nothing names them yet; the rest is one short transaction.
  */
@@ -87,35 +109,20 @@ export async function restoreBackup(
   name: string,
   now: number,
 ): Promise<string> {
-  const file = backupFile(directory, name);
-  if (!file) throw new Trouble('missing', `there is no backup '${name}'`);
-  inspect(file);
-  // Opening brings a database up to date: the copy itself stays as it was. And it is read before one more copy could
-  // let it go.
-  const reading = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
-  try {
-    copyFileSync(file, reading);
-    openDatabase(reading).$client.close();
+  return reading(directory, name, async (copy) => {
     const before = await backUp(directory, now, 'before restore');
-    await takeRows(db, reading);
+    await takeRows(db, copy);
     return before;
-  } finally {
-    removeDatabase(reading);
-  }
+  });
 }
 
 /**
  * Puts a copy where there is no database, one that was damaged having been moved aside; it appears whole or not at all.
  * Throws as restoring does.
  */
-export function restoreInto(directory: string, name: string, now: number): void {
-  const file = backupFile(directory, name);
-  if (!file) throw new Trouble('missing', `there is no backup '${name}'`);
-  inspect(file);
-  const reading = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
-  try {
-    copyFileSync(file, reading);
-    const db = openDatabase(reading);
+export function restoreInto(directory: string, name: string, now: number): Promise<void> {
+  return reading(directory, name, (copy) => {
+    const db = openDatabase(copy);
     writing(db, () => {
       // What was saved since the copy is not known: nobody saves more than once a second for fifty years.
       const revision = raiseRevisions(db, Math.floor(now / 1000));
@@ -126,10 +133,8 @@ export function restoreInto(directory: string, name: string, now: number): void 
     // One file again: its log would not go along.
     db.$client.pragma('journal_mode = DELETE');
     db.$client.close();
-    settle(reading);
-    renameSync(reading, databaseIn(directory));
+    settle(copy);
+    renameSync(copy, databaseIn(directory));
     settle(databaseIn(directory));
-  } finally {
-    removeDatabase(reading);
-  }
+  });
 }

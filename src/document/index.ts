@@ -222,7 +222,13 @@ export { mooredOutline, toCentimetres } from './moored';
 export {
   LIBRARY_PARTS,
   LIBRARY_SCHEMAS,
+  archiveStandingSchema,
+  backupContentsSchema,
   libraryTakeSchema,
+  progressSchema,
+  type ArchiveStanding,
+  type BackupContents,
+  type Progress,
   type LibraryContents,
   type LibraryPart,
   type LibraryTake,

@@ -46,3 +46,48 @@ export const LIBRARY_SCHEMAS = {
   takes: libraryTakeSchema,
   records: recordSchema,
 } as const;
+
+const count = z.number().int().min(0);
+
+/** What a backup of the library holds, what was removed left out. */
+export const backupContentsSchema = z.object({
+  counts: z.object({
+    boats: count,
+    places: count,
+    manoeuvres: count,
+    takes: count,
+    records: count,
+  }),
+  /** When anything in it last changed, ms since 1970; null for an empty one. */
+  changedAt: z.number().nullable(),
+  /** Whether it is brought up to date when it is restored. */
+  state: z.enum(['current', 'older']),
+});
+export type BackupContents = z.infer<typeof backupContentsSchema>;
+
+const standing = z.object({
+  fresh: count,
+  same: count,
+  different: count,
+  /** Of all these, what cannot be read and is carried as it is. */
+  unreadable: count,
+});
+
+/** How what an archive holds stands to what is kept, counted by part. */
+export const archiveStandingSchema = z.object({
+  boats: standing,
+  places: standing,
+  figures: standing,
+  manoeuvres: standing,
+  takes: standing,
+  records: standing,
+});
+export type ArchiveStanding = z.infer<typeof archiveStandingSchema>;
+
+/** How far long work of the server has come. */
+export const progressSchema = z.object({
+  doing: z.enum(['receiving', 'checking', 'backing up', 'taking in', 'writing']),
+  /** Of what is being done, from 0 to 1; null where that is not known. */
+  share: z.number().min(0).max(1).nullable(),
+});
+export type Progress = z.infer<typeof progressSchema>;

@@ -2,10 +2,12 @@ import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
 import { Trouble, type TroubleCode } from '@/db';
-import type { Answer, Given, TaskName, Tell } from './tasks';
+import { Stopped, type Answer, type Given, type TaskName, type Tell } from './tasks';
 import type { Back } from './worker';
 
 export type { Sentence, Taken, TaskName } from './tasks';
+export { Stopped } from './tasks';
+export { progressOf, stopWork, watched } from './watched';
 
 /** What a thread runs; made by scripts/build-server.mjs. */
 const FILE = () => join(process.cwd(), 'build', 'jobs.cjs');
@@ -45,9 +47,12 @@ function poolOf(name: TaskName): Piscina {
   }));
 }
 
+/** What stops by itself when it is asked to, and leaves nothing half done; of the others the thread is ended. */
+const STOPS: ReadonlySet<TaskName> = new Set(['writeArchive', 'takeArchive']);
+
 /**
  * Has a task done off the thread that answers requests. Throws a Trouble for what is wrong with disk or database, and
- * one that says so where too much is waiting already; an AbortError when it was stopped.
+ * one that says so where too much is waiting already; Stopped when it was stopped.
  */
 export async function runJob<T extends TaskName>(
   name: T,
@@ -60,14 +65,20 @@ export async function runJob<T extends TaskName>(
   const { port1, port2 } = new MessageChannel();
   if (tell) port1.on('message', tell);
   port1.unref();
+  const stop = () => port1.postMessage('stop');
+  const gently = signal !== undefined && STOPS.has(name);
+  if (gently) signal.addEventListener('abort', stop);
   try {
-    const back = (await pool.run(
-      { name, given, port: port2 },
-      { transferList: [port2], ...(signal ? { signal } : {}) },
-    )) as Back;
+    if (signal?.aborted) throw new Stopped();
+    const options = { transferList: [port2], ...(signal && !gently ? { signal } : {}) };
+    const back = (await pool.run({ name, given, port: port2 }, options)) as Back;
+    if (back.is === 'stopped') throw new Stopped();
     if (back.is === 'trouble') throw new Trouble(back.code as TroubleCode, back.message);
     return back.answer as Answer<T>;
+  } catch (error) {
+    throw signal?.aborted && !gently ? new Stopped() : error;
   } finally {
+    if (gently) signal.removeEventListener('abort', stop);
     port1.close();
   }
 }

@@ -1,4 +1,4 @@
-import { createWriteStream } from 'node:fs';
+import { createWriteStream, rmSync } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { playRecording } from '@/core/drive';
 import { runTake, worldOf } from '@/core/score';
@@ -13,15 +13,7 @@ import {
   type CopyReason,
   type Library,
 } from '@/db';
-import {
-  archiveEntries,
-  backUp,
-  Incomings,
-  inspectBackup,
-  restoreBackup,
-  type Inspected,
-  type Standing,
-} from '@/db/upkeep';
+import { archiveEntries, backUp, Incomings, inspectBackup, restoreBackup } from '@/db/upkeep';
 import {
   failure,
   success,
@@ -29,6 +21,8 @@ import {
   toDrive,
   toFile,
   toRunInput,
+  type ArchiveStanding,
+  type BackupContents,
   type Begin,
   type BeginPassage,
   type Result,
@@ -41,6 +35,24 @@ import { takeCsv, takeGpx } from '@/io/take';
 /** What is told while a task goes on: the share done. */
 export type Tell = (share: number) => void;
 
+/** A task's line to whoever asked for it. */
+export interface Course {
+  readonly tell: Tell;
+  /** Throws Stopped when the task was asked to stop. */
+  check(): void;
+}
+
+/** Work was stopped by whoever asked for it; nothing has changed. */
+export class Stopped extends Error {
+  constructor() {
+    super('stopped');
+    this.name = 'Stopped';
+  }
+}
+
+/** Told so often, in documents. */
+const TELL_EVERY = 20;
+
 /** A sentence of a simulated feed, and when it is said, s from the start. */
 export interface Sentence {
   readonly at: number;
@@ -50,7 +62,7 @@ export interface Sentence {
 /** What came of an archive, or would come. */
 export interface Taken {
   readonly made: string;
-  readonly standing: Standing;
+  readonly standing: ArchiveStanding;
 }
 
 /** A library of a directory for the length of a task. */
@@ -71,21 +83,34 @@ export const tasks = {
   backUp: ({ directory, reason }: { directory: string; reason: CopyReason }): Promise<string> =>
     backUp(directory, Date.now(), reason),
 
-  inspectBackup: ({ directory, name }: { directory: string; name: string }): Inspected =>
+  inspectBackup: ({ directory, name }: { directory: string; name: string }): BackupContents =>
     inspectBackup(directory, name),
 
   restoreBackup: ({ directory, name }: { directory: string; name: string }): Promise<string> =>
     withLibrary(directory, (db) => restoreBackup(db, directory, name, Date.now())),
 
-  /** Writes the archive of a library to a file, as it stands at one moment. */
-  writeArchive: ({ directory, file }: { directory: string; file: string }): Promise<void> =>
+  /** Writes the archive of a library to a file, as it stands at one moment; the file is whole, or not there. */
+  writeArchive: (
+    { directory, file }: { directory: string; file: string },
+    { tell, check }: Course,
+  ): Promise<void> =>
     withLibrary(directory, async (db) => {
       // One moment for all of it: in a write-ahead log a reader keeps nobody from writing.
       db.$client.exec('begin');
-      await pipeline(
-        writeArchive(archiveEntries(db), new Date()),
-        createWriteStream(file, { mode: 0o600 }),
-      );
+      const entries = archiveEntries(db);
+      const each = (done: number) => {
+        check();
+        if (done % TELL_EVERY === 0) tell(done / entries.length);
+      };
+      try {
+        await pipeline(
+          writeArchive(entries, new Date(), each),
+          createWriteStream(file, { mode: 0o600 }),
+        );
+      } catch (error) {
+        rmSync(file, { force: true });
+        throw error;
+      }
       db.$client.exec('commit');
     }),
 
@@ -96,7 +121,7 @@ export const tasks = {
       file,
       how,
     }: { directory: string; file: string; how: 'look' | 'merge' | 'replace' },
-    tell: Tell,
+    { tell, check }: Course,
   ): Promise<Result<Taken>> =>
     withLibrary(directory, async (db) => {
       const opened = await openArchive(file);
@@ -106,13 +131,14 @@ export const tasks = {
       try {
         let done = 0;
         for await (const item of archive.items()) {
+          check();
           if (!item.ok) {
             await incomings.drop();
             return item;
           }
           incomings.add(item.value);
           done += 1;
-          if (done % 50 === 0) tell(done / archive.count);
+          if (done % TELL_EVERY === 0) tell(done / archive.count);
         }
         if (how !== 'look') await incomings.finish(Date.now());
         return success({ made: archive.made, standing: incomings.standing });

@@ -123,7 +123,7 @@ export async function answerDamaged(
     return false;
   }
   try {
-    recover(directory, name, demo, Date.now());
+    await recover(directory, name, demo, Date.now());
   } catch (error) {
     const trouble = troubleOf(error);
     if (!trouble) throw error;

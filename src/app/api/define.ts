@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import type { z } from 'zod';
 import { troubleOf, type TroubleCode } from '@/db';
 import { check, idSchema, type Problem } from '@/document';
+import { Stopped } from '@/jobs';
 import { jsonOf, TooLarge } from './body';
 
 /** What a route takes and gives: checked at every request, and told in docs/openapi.json. */
@@ -63,6 +64,8 @@ function answerTo(error: unknown): Response {
     answer.headers.set('connection', 'close');
     return answer;
   }
+  if (error instanceof Stopped)
+    return refuse(409, [{ path: '(request)', message: 'was stopped; nothing has changed' }]);
   const trouble = troubleOf(error);
   if (trouble)
     return refuse(STATUS[trouble.code], [{ path: '(server)', message: trouble.message }]);

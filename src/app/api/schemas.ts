@@ -11,3 +11,7 @@ export const ofManoeuvre = z.strictObject({
 export const bringBack = z.strictObject({ aside: z.literal(false) });
 export const made = z.object({ id: z.string() });
 export const savedAnswer = z.object({ revision: z.number(), updatedAt: z.number() });
+/** An id the asker makes up to watch work by, and to stop it, at /api/work/{id}. */
+export const watchSchema = z.strictObject({
+  watch: z.uuid({ error: 'must be a UUID' }).optional(),
+});

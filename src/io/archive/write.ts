@@ -19,8 +19,14 @@ export interface ArchiveEntry {
 /**
  * Everything in one ZIP file, each document a file of its own, and at the end a list of them with checksums. Nothing is
  * held but the document on its way. The stream fails where something is more than an archive may hold.
+ *
+ * @param each called after each document with how many are in; what it throws fails the stream
  */
-export function writeArchive(entries: readonly ArchiveEntry[], made: Date): Readable {
+export function writeArchive(
+  entries: readonly ArchiveEntry[],
+  made: Date,
+  each: (done: number) => void = () => undefined,
+): Readable {
   const zip = new ZipFile();
   const files: ListedFile[] = [];
   const options = { mtime: made };
@@ -39,6 +45,7 @@ export function writeArchive(entries: readonly ArchiveEntry[], made: Date): Read
       ...(removedAt === null ? {} : { removedAt }),
       ...(unreadable === null ? {} : { kept: { ...unreadable } }),
     });
+    each(files.length);
     return { bytes, path };
   };
   return Readable.from(packed(zip, entries, add, files, made, options), { objectMode: false });

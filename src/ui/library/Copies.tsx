@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { z } from 'zod';
+import { backupContentsSchema } from '@/document';
 import { BUTTON, LINK } from '../parts/AreaFrame';
 import { dayAndExactTime } from '../words/when';
 
@@ -13,17 +14,6 @@ export interface Copy {
   readonly before: boolean;
 }
 
-const count = z.number();
-const insideSchema = z.object({
-  counts: z.object({
-    boats: count,
-    places: count,
-    manoeuvres: count,
-    takes: count,
-    records: count,
-  }),
-  changedAt: z.number().nullable(),
-});
 const refusedSchema = z.object({ problems: z.array(z.object({ message: z.string() })).min(1) });
 
 /** What is in a copy, in words; or why it cannot be restored. */
@@ -34,7 +24,7 @@ async function lookInto(name: string): Promise<Inside> {
     const answer = await fetch(`/api/library/backups/${name}`);
     const body: unknown = await answer.json();
     if (!answer.ok) return { why: refusedSchema.parse(body).problems[0]!.message };
-    const { counts, changedAt } = insideSchema.parse(body);
+    const { counts, changedAt } = backupContentsSchema.parse(body);
     const { manoeuvres, takes, boats, places, records } = counts;
     const last = changedAt === null ? '' : `, last changed ${dayAndExactTime(changedAt)}`;
     return {

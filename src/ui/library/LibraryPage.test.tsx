@@ -28,7 +28,10 @@ beforeEach(() => {
     const method = init?.method ?? 'GET';
     const body = typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null;
     asked.push([method, String(address), body]);
-    const [status, text] = answers[`${method} ${String(address)}`] ?? [500, {}];
+    // Work is watched under an id made up anew.
+    const path = String(address).replace(/watch=[\w-]+/, 'watch=…');
+    const [status, text] = answers[`${method} ${path}`] ?? [500, {}];
+    if (typeof text === 'function') return (text as () => Promise<Response>)();
     return Promise.resolve({
       ok: status < 300,
       status,
@@ -86,14 +89,42 @@ it('says what of an archive could not be read, and shows what it holds before an
     takes: none,
     records: none,
   };
-  answers['POST /api/library?how=preview'] = [200, { made: '2026-03-01T10:00:00.000Z', standing }];
+  answers['POST /api/library?how=preview&watch=…'] = [
+    200,
+    { made: '2026-03-01T10:00:00.000Z', standing },
+  ];
   show();
   await user.upload(screen.getByLabelText('Archive file'), new File(['PK'], 'all.zip'));
   const looked = await screen.findByTestId('looked');
   expect(looked.textContent).toMatch(/1 of these could not be read/);
-  expect(asked.map(([method, address]) => `${method} ${address}`)).toEqual([
-    'POST /api/library?how=preview',
-  ]);
+  expect(
+    asked.map(([method, address]) => `${method} ${address.replace(/watch=[\w-]+/, 'watch=…')}`),
+  ).toEqual(['POST /api/library?how=preview&watch=…']);
+});
+
+it('shows how far an export is, stops it, and says that nothing came of it', async () => {
+  const user = userEvent.setup();
+  let over: (answer: Response) => void = () => undefined;
+  const going = () => new Promise<Response>((resolve) => (over = resolve));
+  answers['POST /api/library/archives?watch=…'] = [0, going];
+  show();
+  const work = () => asked.find(([, address]) => address.startsWith('/api/work/'))?.[1];
+  const fetched = globalThis.fetch;
+  globalThis.fetch = (address, init) => {
+    if (!String(address).startsWith('/api/work/')) return fetched(address, init);
+    asked.push([init?.method ?? 'GET', String(address), null]);
+    const progress = { doing: 'writing', share: 0.42 };
+    return Promise.resolve({ ok: true, json: () => Promise.resolve({ progress }) } as Response);
+  };
+  await user.click(screen.getByText('Keep everything as a file'));
+  expect(await screen.findByText('42 %')).toBeTruthy();
+  expect(screen.getByText('Writing the archive …')).toBeTruthy();
+  await user.click(screen.getByText('Stop'));
+  expect(asked.at(-1)?.slice(0, 2)).toEqual(['DELETE', work()]);
+  const problems = [{ path: '(request)', message: 'was stopped; nothing has changed' }];
+  over({ ok: false, status: 409, json: () => Promise.resolve({ problems }) } as Response);
+  expect(await screen.findByText(/was stopped/)).toBeTruthy();
+  expect(screen.queryByText('42 %')).toBeNull();
 });
 
 it('a full disk is called that, not a server that is gone', async () => {

@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { z } from 'zod';
 import {
+  archiveStandingSchema,
   failure,
   LIBRARY_PARTS,
   success,
@@ -16,32 +17,30 @@ import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
 import { dayAndTime } from '../words/when';
 import { Copies, type Copy } from './Copies';
+import { useWork } from './use-work';
+import { Working } from './Working';
 
-const standing = z.object({
-  fresh: z.number(),
-  same: z.number(),
-  different: z.number(),
-  unreadable: z.number(),
+const problemsSchema = z.object({
+  problems: z.array(z.object({ path: z.string(), message: z.string() })),
 });
 const answerSchema = z.union([
-  z.object({ problems: z.array(z.object({ path: z.string(), message: z.string() })) }),
+  problemsSchema,
   z.object({
     made: z.string(),
-    standing: z.object({
-      boats: standing,
-      places: standing,
-      figures: standing,
-      manoeuvres: standing,
-      takes: standing,
-      records: standing,
-    }),
+    standing: archiveStandingSchema,
   }),
 ]);
 type Looked = Exclude<z.infer<typeof answerSchema>, { problems: unknown }>;
 
-async function send(file: File, how: 'preview' | 'merge' | 'replace'): Promise<Result<Looked>> {
+const GONE = failure({ path: '(server)', message: 'did not answer; is it still running?' });
+
+async function send(
+  file: File,
+  how: 'preview' | 'merge' | 'replace',
+  watch: string,
+): Promise<Result<Looked>> {
   try {
-    const answer = await fetch(`/api/library?how=${how}`, {
+    const answer = await fetch(`/api/library?how=${how}&watch=${watch}`, {
       method: 'POST',
       headers: { 'content-type': 'application/zip' },
       body: file,
@@ -49,8 +48,31 @@ async function send(file: File, how: 'preview' | 'merge' | 'replace'): Promise<R
     const body = answerSchema.parse(await answer.json());
     return 'problems' in body ? failure(...body.problems) : success(body);
   } catch {
-    return failure({ path: '(server)', message: 'did not answer; is it still running?' });
+    return GONE;
   }
+}
+
+const writtenSchema = z.union([problemsSchema, z.object({ name: z.string(), bytes: z.number() })]);
+
+/** Has everything written into an archive; where that can be fetched. */
+async function write(watch: string): Promise<Result<string>> {
+  try {
+    const answer = await fetch(`/api/library/archives?watch=${watch}`, { method: 'POST' });
+    const body = writtenSchema.parse(await answer.json());
+    return 'problems' in body
+      ? failure(...body.problems)
+      : success(`/api/library/archives/${body.name}`);
+  } catch {
+    return GONE;
+  }
+}
+
+/** Lets the browser save what stands at an address. */
+function saveFrom(address: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = '';
+  link.click();
 }
 
 const PART_WORDS: Readonly<Record<LibraryPart, string>> = {
@@ -74,7 +96,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [done, setDone] = useState<string | null>(null);
   const [asked, setAsked] = useState(false);
-  const [working, setWorking] = useState(false);
+  const work = useWork();
   const begin = () => {
     setProblems([]);
     setDone(null);
@@ -84,18 +106,14 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
     begin();
     setLooked(null);
     setFile(chosen);
-    setWorking(true);
-    const answer = await send(chosen, 'preview');
-    setWorking(false);
+    const answer = await work.run((watch) => send(chosen, 'preview', watch));
     if (answer.ok) setLooked(answer.value);
     else setProblems(answer.problems);
   };
   const take = async (how: 'merge' | 'replace') => {
     if (!file) return;
     begin();
-    setWorking(true);
-    const answer = await send(file, how);
-    setWorking(false);
+    const answer = await work.run((watch) => send(file, how, watch));
     if (!answer.ok) return setProblems(answer.problems);
     setLooked(null);
     setDone(how === 'merge' ? 'Taken in beside what was here.' : 'Put in place of everything.');
@@ -103,14 +121,21 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   };
   const server = async (wish: object, said: string): Promise<boolean> => {
     begin();
-    setWorking(true);
-    const answer = await sendKept('POST', '/api/library/backups', JSON.stringify(wish));
-    setWorking(false);
+    const answer = await work.run(() =>
+      sendKept('POST', '/api/library/backups', JSON.stringify(wish)),
+    );
     if (answer.ok) {
       setDone(said);
       router.refresh();
     } else setProblems(answer.problems);
     return answer.ok;
+  };
+  const exportAll = async () => {
+    begin();
+    const answer = await work.run(write);
+    if (!answer.ok) return setProblems(answer.problems);
+    saveFrom(answer.value);
+    setDone('The archive is written; the browser saves it.');
   };
   return (
     <AreaFrame area="library">
@@ -124,9 +149,14 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
             Boats, places, manoeuvres, figures and takes, each as its own document, with checksums.
           </p>
           <div className="flex flex-wrap gap-3">
-            <a className={BUTTON} href="/api/library" download>
+            <button
+              type="button"
+              className={BUTTON}
+              disabled={work.going}
+              onClick={() => void exportAll()}
+            >
               Keep everything as a file
-            </a>
+            </button>
             <FileButton
               label="Archive file"
               accept=".zip,application/zip"
@@ -136,11 +166,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
               Look into such a file
             </FileButton>
           </div>
-          {working && (
-            <p role="status" className="pt-3 text-quiet">
-              Working …
-            </p>
-          )}
+          {work.going && <Working work={work} />}
           <Problems problems={problems} lead="That was not done; nothing has changed." />
           {done && (
             <p role="status" className="pt-3 font-semibold">
