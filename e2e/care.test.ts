@@ -66,7 +66,7 @@ describe('bad values', () => {
 });
 
 describe('two windows', () => {
-  it('do not overwrite each other: the later one is asked', async () => {
+  sweep('do not overwrite each other: the later one is asked', async () => {
     const { driver } = app;
     await app.page.open('alongside-wind-off');
     const first = await driver.getWindowHandle();
@@ -134,26 +134,40 @@ describe('files', () => {
 });
 
 describe('readability', () => {
-  it.each(['day', 'night'])('axe finds nothing on any screen by %s', async (theme) => {
+  const SCREENS = ['/library', '/new', '/m/off-stilt-pontoon', '/'];
+
+  async function looksRight(theme: 'day' | 'night'): Promise<void> {
     const { driver } = app;
     await driver.get(app.server.address);
     await driver.executeScript(
       `localStorage.setItem('yawtrope-preferences', JSON.stringify({ state: { theme: '${theme}', speed: 'kn', length: 'm' }, version: 0 }))`,
     );
-    await driver.navigate().refresh();
-    await app.page.find('ol[aria-label^="Manoeuvres"]');
-    expect(await violations(driver)).toEqual([]);
+    for (const path of SCREENS) {
+      await driver.get(app.server.address + path);
+      await app.page.find('h1, [data-testid=outcome]');
+      expect(await driver.executeScript('return document.documentElement.dataset.theme')).toBe(
+        theme,
+      );
+      expect([path, await violations(driver)]).toEqual([path, []]);
+    }
+  }
+
+  it('axe finds nothing by day, and no page complains of its policy or of anything', async () => {
+    const { driver } = app;
+    await looksRight('day');
     await app.page.open('off-stilt-pontoon');
-    expect(await driver.executeScript('return document.documentElement.dataset.theme')).toBe(
-      theme === 'night' ? 'night' : 'day',
-    );
-    expect(await violations(driver)).toEqual([]);
     await app.page.openBeat(2);
     expect(await violations(driver)).toEqual([]);
+    for (const path of ['/boats', '/boats/new', '/places', '/places/fullers-wall'])
+      await driver.get(app.server.address + path);
+    const severe = await driver.manage().logs().get('browser');
+    expect(severe.map(({ message }) => message)).toEqual([]);
     await driver.get(`${app.server.address}/m/nowhere`);
     await app.page.find('h1');
     expect(await violations(driver)).toEqual([]);
   });
+
+  sweep('axe finds nothing by night', () => looksRight('night'));
 
   sweep('the wind can be set and the take played by keyboard alone', async () => {
     const { driver } = app;

@@ -39,25 +39,6 @@ const warns = () =>
   );
 const left = () => app.driver.findElements(By.css('[data-testid=left-edits]'));
 
-it('pages run under their policy: nothing is refused, nothing fails', async () => {
-  const { driver } = app;
-  for (const path of [
-    '/',
-    '/boats',
-    '/boats/quince',
-    '/boats/new',
-    '/places',
-    '/places/fullers-wall',
-    '/library',
-    '/new',
-  ])
-    await driver.get(app.server.address + path);
-  await app.page.open(ID);
-  await app.page.settled();
-  const severe = await driver.manage().logs().get('browser');
-  expect(severe.map(({ message }) => message)).toEqual([]);
-});
-
 it('edits made while the server is not there are warned of, outlive the tab, and are offered again', async () => {
   const { driver } = app;
   await app.page.open(ID);
@@ -90,10 +71,6 @@ it('edits made while the server is not there are warned of, outlive the tab, and
   expect(await note()).not.toBe(before);
   expect(await left()).toHaveLength(0);
   expect(await warns()).toBe(false);
-  await driver.navigate().refresh();
-  await app.page.ready();
-  expect([await windNow(), (await left()).length]).toEqual([edited, 0]);
-  await app.page.press("//button[starts-with(@aria-label, 'Undo')]").catch(() => undefined);
 }, 120_000);
 
 it('a worker that dies while it computes is begun again: what is shown is of what is there', async () => {

@@ -9,12 +9,10 @@ import { demoFile } from '@/document/testing/demo';
 const directory = mkdtempSync(join(tmpdir(), 'yawtrope-play-'));
 afterAll(() => rmSync(directory, { recursive: true, force: true }));
 
-/** As `npm run -s play` runs it, which the first test does. */
-function play(...args: string[]) {
-  return spawnSync(process.execPath, ['scripts/run-ts.mjs', 'scripts/play.ts', ...args], {
-    encoding: 'utf8',
-  });
-}
+/** The script that `npm run -s play` makes and runs, which the first test does. */
+const SCRIPT = join('build', 'scripts', 'play.mjs');
+const play = (...args: string[]) =>
+  spawnSync(process.execPath, [SCRIPT, ...args], { encoding: 'utf8' });
 
 function given(value: unknown): string {
   const path = join(directory, 'given.json');

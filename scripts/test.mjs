@@ -121,7 +121,12 @@ ensureInstalled();
 ensureBrowser();
 
 const [built] = await Promise.all([
-  build(),
+  (async () => {
+    const held = await build();
+    // Next writes the types of its routes and style sheets while it builds.
+    await check('types', bin('tsc'), ['--noEmit']);
+    return held;
+  })(),
   (async () => {
     await check('lint', bin('eslint'), [
       '.',
@@ -136,8 +141,6 @@ const [built] = await Promise.all([
     await check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', '--cache']);
   })(),
 ]);
-// Next writes the types of its routes and style sheets while it builds.
-await check('types', bin('tsc'), ['--noEmit']);
 jest('unit tests', 'jest.config.mjs');
 if (built) jest('browser tests', 'jest.browser.config.mjs');
 else say('The browser tests were not run, as there is no build to run them on.');

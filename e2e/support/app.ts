@@ -2,15 +2,18 @@ import { openBrowser, type Browser } from './browser';
 import { startServer, type Server } from './server';
 import { WorkspacePage } from './workspace';
 
-/** A server with demo data and a browser on it, for the tests of one file. */
+/** A server with demo data and a browser on it, for the tests of one file, or of all the parts a file brings together. */
 export class App {
+  private static shared: App | null = null;
+
   server!: Server;
   browser!: Browser;
   page!: WorkspacePage;
 
-  /** Starts before the file's tests and stops after them. */
+  /** Starts before the first of the file's tests and stops after the last. */
   static forTests(): App {
-    const app = new App();
+    if (App.shared) return App.shared;
+    const app = (App.shared = new App());
     beforeAll(async () => {
       const [server, browser] = await Promise.all([startServer(), openBrowser()]);
       app.server = server;

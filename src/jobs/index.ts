@@ -2,11 +2,12 @@ import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
 import { Trouble, type TroubleCode } from '@/db';
-import { Stopped, type Answer, type Given, type TaskName, type Tell } from './tasks';
+import { Stopped } from './stopped';
+import type { Answer, Given, TaskName, Tell } from './tasks';
 import type { Back } from './worker';
 
 export type { Sentence, Taken, TaskName } from './tasks';
-export { Stopped } from './tasks';
+export { Stopped } from './stopped';
 export { progressOf, stopWork, watched } from './watched';
 
 /** What a thread runs; made by scripts/build-server.mjs. */

@@ -2,7 +2,8 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { listManoeuvres, setAside } from '@/db';
 import { Shelf, SMALL } from '@/db/testing/small-library';
-import { Stopped, tasks, type Course } from './tasks';
+import { Stopped } from './stopped';
+import { tasks, type Course } from './tasks';
 import { progressOf, stopWork, watched } from './watched';
 
 let shelf: Shelf;

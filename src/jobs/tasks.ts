@@ -42,14 +42,6 @@ export interface Course {
   check(): void;
 }
 
-/** Work was stopped by whoever asked for it; nothing has changed. */
-export class Stopped extends Error {
-  constructor() {
-    super('stopped');
-    this.name = 'Stopped';
-  }
-}
-
 /** Told so often, in documents. */
 const TELL_EVERY = 20;
 

@@ -1,6 +1,7 @@
 import { receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
 import { troubleOf } from '@/db';
-import { Stopped, tasks, type Course, type TaskName } from './tasks';
+import { Stopped } from './stopped';
+import { tasks, type Course, type TaskName } from './tasks';
 
 /** What a thread is sent. */
 export interface Sent {

@@ -43,11 +43,13 @@ describe('through gates', () => {
     expect(fails(one15!)).toBeGreaterThan(fails(both5!) + 4);
   });
 
-  it('says the same of the same, and nothing to choose where there is one gate', () => {
+  it('has nothing to choose where there is one gate, and in a sweep says the same of the same', () => {
     const input = before(6);
-    if (SWEEPING) expect(throughGates(input, 0, 'lower')).toEqual(throughGates(input, 0, 'lower'));
-    expect(throughGates(input, 0, 'upper')).toEqual(throughGates(input, 0, 'upper'));
-    expect(throughGates(input, 0, 'upper').map(({ gates }) => gates)).toEqual(['the gate']);
+    const upper = throughGates(input, 0, 'upper');
+    expect(upper.map(({ gates }) => gates)).toEqual(['the gate']);
+    if (!SWEEPING) return;
+    expect(throughGates(input, 0, 'upper')).toEqual(upper);
+    expect(throughGates(input, 0, 'lower')).toEqual(throughGates(input, 0, 'lower'));
   });
 
   it('she does not get in where she is too deep for the cill', () => {

@@ -112,7 +112,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
     () => text('[data-testid=calls]'),
     (t) => t.includes('touch on long pontoon'),
   );
-  await reach((await seconds()) + 12);
+  await reach((await seconds()) + 6);
   await press("//button[.='Done: she is there']");
   await app.page.until(
     'over',

@@ -1,0 +1,3 @@
+// One server and one browser for what is driven by hand.
+import './rehearse.part';
+import './helm.part';
