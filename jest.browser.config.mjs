@@ -12,6 +12,7 @@ export default {
   // Whole files of the sweep, see e2e/support/sweep.ts.
   testPathIgnorePatterns: [sweeping ? '\\.group\\.test\\.ts$' : '\\.sweep\\.test\\.ts$'],
   maxWorkers: 2,
+  testSequencer: '<rootDir>/scripts/jest-longest-first.mjs',
   testTimeout: 120000,
   // As with the unit tests: one script a file.
   transform: { '\\.(test|part)\\.ts$': '<rootDir>/scripts/jest-bundle.mjs' },

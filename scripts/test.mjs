@@ -1,6 +1,6 @@
 /**
- * `npm test`: everything that must hold. Checks that need one core run two at a time, test files two at a time after
- * them; at the end stands where the time went, and one line that counts it all.
+ * `npm test`: everything that must hold. What wants no build runs beside it, the browser tests after both; at the end
+ * stands where the time went, and one line that counts it all.
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -47,16 +47,12 @@ function count(name, began, held) {
 }
 
 /** A Jest run, counted test by test; one that could not run at all counts as one failure. */
-function jest(name, config, extra = []) {
-  say(name);
+async function jest(name, config, extra = []) {
   const began = Date.now();
   const report = join(reports, `${config}.json`);
   const args = ['--config', config, '--json', `--outputFile=${report}`, ...extra];
-  const { status } = spawnSync(bin('jest'), args, {
-    cwd: root,
-    env: environment,
-    stdio: 'inherit',
-  });
+  const child = spawn(bin('jest'), args, { cwd: root, env: environment, stdio: 'inherit' });
+  const status = await new Promise((resolve) => child.once('close', resolve));
   times.push([name, seconds(began)]);
   if (!existsSync(report)) {
     failed += 1;
@@ -120,6 +116,16 @@ checkNode();
 ensureInstalled();
 ensureBrowser();
 
+const LINT = [
+  '.',
+  '--max-warnings',
+  '0',
+  '--cache',
+  '--cache-location',
+  'node_modules/.cache/eslint/',
+];
+const FORMAT = ['--check', '.', '--log-level', 'warn', '--cache', '--cache-strategy', 'content'];
+// While the build leaves a core idle now and then, tests that want no build take it; browser tests come when both are.
 const [built] = await Promise.all([
   (async () => {
     const held = await build();
@@ -128,21 +134,14 @@ const [built] = await Promise.all([
     return held;
   })(),
   (async () => {
-    await check('lint', bin('eslint'), [
-      '.',
-      '--max-warnings',
-      '0',
-      '--cache',
-      '--cache-location',
-      'node_modules/.cache/eslint/',
-    ]);
+    await check('lint', bin('eslint'), LINT);
     await check('boundaries', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']);
     await check('unused', bin('knip'), []);
-    await check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn', '--cache']);
+    await check('format', bin('prettier'), FORMAT);
+    await jest('unit tests', 'jest.config.mjs');
   })(),
 ]);
-jest('unit tests', 'jest.config.mjs');
-if (built) jest('browser tests', 'jest.browser.config.mjs');
+if (built) await jest('browser tests', 'jest.browser.config.mjs');
 else say('The browser tests were not run, as there is no build to run them on.');
 
 rmSync(reports, { recursive: true, force: true });
