@@ -19,9 +19,11 @@ const slider = (name: string) =>
     `return document.querySelector('[role=slider][aria-label="${name}"]')?.getAttribute('aria-valuetext') ?? null`,
   );
 
-it('answers a gamepad: start, wheel, levers, neutral', async () => {
-  await rehearse('glide-to-the-steps');
-  await run(`
+sweep(
+  'answers a gamepad: start, wheel, levers, neutral',
+  async () => {
+    await rehearse('glide-to-the-steps');
+    await run(`
     window.pad = { connected: true, axes: [0, 0, 0, 0], buttons: Array.from({ length: 17 }, () => ({ pressed: false })) };
     navigator.getGamepads = () => [window.pad];
     window.tap = (button) => new Promise((done) => {
@@ -29,69 +31,75 @@ it('answers a gamepad: start, wheel, levers, neutral', async () => {
       setTimeout(() => { window.pad.buttons[button] = { pressed: false }; setTimeout(done, 120); }, 120);
     });
   `);
-  const tap = (button: number) =>
-    app.driver.executeAsyncScript(
-      `const done = arguments[arguments.length - 1]; window.tap(${button}).then(done)`,
+    const tap = (button: number) =>
+      app.driver.executeAsyncScript(
+        `const done = arguments[arguments.length - 1]; window.tap(${button}).then(done)`,
+      );
+    await tap(9);
+    await status('helm');
+    await run('window.pad.axes[0] = -1');
+    await app.page.until(
+      'hard to port',
+      () => slider('Wheel'),
+      (t) => t?.includes('port') ?? false,
     );
-  await tap(9);
-  await status('helm');
-  await run('window.pad.axes[0] = -1');
-  await app.page.until(
-    'hard to port',
-    () => slider('Wheel'),
-    (t) => t?.includes('port') ?? false,
-  );
-  await run('window.pad.axes[0] = 0');
-  await app.page.until(
-    'amidships',
-    () => slider('Wheel'),
-    (t) => t?.includes('amidships') ?? false,
-  );
-  await tap(12);
-  await app.page.until(
-    'ahead',
-    () => slider('Engine'),
-    (t) => t?.includes('ahead') ?? false,
-  );
-  await tap(0);
-  await app.page.until(
-    'neutral',
-    () => slider('Engine'),
-    (t) => t?.includes('neutral') ?? false,
-  );
-  await run('window.pad.buttons[5] = { pressed: true }');
-  await app.page.until(
-    'bow thruster to starboard',
-    () =>
-      run<boolean>(
-        `return /[1-9]\\d* %/.test(document.querySelector('[aria-label="The helm"]')?.innerText ?? '')`,
-      ),
-    Boolean,
-  );
-  await run('window.pad.buttons[5] = { pressed: false }');
-  await tap(9);
-  await status('Standing still');
-}, 60_000);
+    await run('window.pad.axes[0] = 0');
+    await app.page.until(
+      'amidships',
+      () => slider('Wheel'),
+      (t) => t?.includes('amidships') ?? false,
+    );
+    await tap(12);
+    await app.page.until(
+      'ahead',
+      () => slider('Engine'),
+      (t) => t?.includes('ahead') ?? false,
+    );
+    await tap(0);
+    await app.page.until(
+      'neutral',
+      () => slider('Engine'),
+      (t) => t?.includes('neutral') ?? false,
+    );
+    await run('window.pad.buttons[5] = { pressed: true }');
+    await app.page.until(
+      'bow thruster to starboard',
+      () =>
+        run<boolean>(
+          `return /[1-9]\\d* %/.test(document.querySelector('[aria-label="The helm"]')?.innerText ?? '')`,
+        ),
+      Boolean,
+    );
+    await run('window.pad.buttons[5] = { pressed: false }');
+    await tap(9);
+    await status('Standing still');
+  },
+  60_000,
+);
 
-it('speaks what is called where the browser can', async () => {
-  await rehearse('alongside-wind-off');
-  await run(`
+sweep(
+  'speaks what is called where the browser can',
+  async () => {
+    await rehearse('alongside-wind-off');
+    await run(`
     window.said = [];
     Object.defineProperty(window, 'speechSynthesis', { value: { speak: (u) => window.said.push(u.text), cancel: () => {} } });
   `);
-  await key(' ');
-  await status('helm');
-  // The button keeps the focus, and with it the space bar: so after it.
-  await app.page.press("//button[contains(., 'not spoken')]");
-  // Somebody looks there before she goes astern.
-  await key(Key.ARROW_DOWN);
-  const said = await app.page.until(
-    'something said',
-    () => run<string[]>('return window.said'),
-    (all) => all.length > 0,
-  );
-  expect(await text('[data-testid=calls]')).toContain(said[0]!);
-}, 60_000);
+    await key(' ');
+    await status('helm');
+    // The button keeps the focus, and with it the space bar: so after it.
+    await app.page.press("//button[contains(., 'not spoken')]");
+    // Somebody looks there before she goes astern.
+    await key(Key.ARROW_DOWN);
+    const said = await app.page.until(
+      'something said',
+      () => run<string[]>('return window.said'),
+      (all) => all.length > 0,
+    );
+    expect(await text('[data-testid=calls]')).toContain(said[0]!);
+  },
+  60_000,
+);
 
 it('takes a transit, tells how it stands, and passes a beat on', async () => {
   await rehearse('glide-to-the-steps');
@@ -142,32 +150,36 @@ sweep(
   60_000,
 );
 
-it('gives an action another key, and the key does it', async () => {
-  await rehearse('glide-to-the-steps');
-  await app.page.press("//button[contains(., 'keys')]");
-  await app.page.press("//button[starts-with(@aria-label, 'all in neutral')]");
-  await app.page.until(
-    'asked for a key',
-    () => text('[role=dialog]'),
-    (t) => t.includes('press one'),
-  );
-  await key('x');
-  await app.page.until(
-    'on the picture',
-    () => run<string>(`return document.querySelector('[data-testid=key-picture]').textContent`),
-    (t) => /Xallneutral/.test(t),
-  );
-  await key(Key.ESCAPE);
-  await key(Key.ARROW_UP);
-  await app.page.until(
-    'ahead',
-    () => slider('Engine'),
-    (t) => t?.includes('ahead') ?? false,
-  );
-  await key('x');
-  await app.page.until(
-    'neutral',
-    () => slider('Engine'),
-    (t) => t?.includes('neutral') ?? false,
-  );
-}, 60_000);
+sweep(
+  'gives an action another key, and the key does it',
+  async () => {
+    await rehearse('glide-to-the-steps');
+    await app.page.press("//button[contains(., 'keys')]");
+    await app.page.press("//button[starts-with(@aria-label, 'all in neutral')]");
+    await app.page.until(
+      'asked for a key',
+      () => text('[role=dialog]'),
+      (t) => t.includes('press one'),
+    );
+    await key('x');
+    await app.page.until(
+      'on the picture',
+      () => run<string>(`return document.querySelector('[data-testid=key-picture]').textContent`),
+      (t) => /Xallneutral/.test(t),
+    );
+    await key(Key.ESCAPE);
+    await key(Key.ARROW_UP);
+    await app.page.until(
+      'ahead',
+      () => slider('Engine'),
+      (t) => t?.includes('ahead') ?? false,
+    );
+    await key('x');
+    await app.page.until(
+      'neutral',
+      () => slider('Engine'),
+      (t) => t?.includes('neutral') ?? false,
+    );
+  },
+  60_000,
+);

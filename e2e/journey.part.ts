@@ -77,33 +77,36 @@ sweep('undoes and redoes the drag as one step', async () => {
   await app.page.saved();
 });
 
-it('changes one beat, sees the outcome change, closes the browser and finds it again', async () => {
-  await app.page.open('off-stilt-pontoon');
-  await app.page.openBeat(2);
-  // The bow not given time to fall off: ahead after five degrees, with a firm burst.
-  await app.page.fill('Degrees turned', '2');
-  await app.page.fill('Throttle above idle', '60');
-  const outcome = await app.page.until(
-    'another outcome',
-    () => app.page.outcome(),
-    (text) => text === 'Hard touch',
-  );
-  expect(await app.page.margins()).toMatch(/hard touch on/);
-  await app.page.saved();
-  await app.browser.close();
+sweep(
+  'changes one beat, sees the outcome change, closes the browser and finds it again',
+  async () => {
+    await app.page.open('off-stilt-pontoon');
+    await app.page.openBeat(2);
+    // The bow not given time to fall off: ahead after five degrees, with a firm burst.
+    await app.page.fill('Degrees turned', '2');
+    await app.page.fill('Throttle above idle', '60');
+    const outcome = await app.page.until(
+      'another outcome',
+      () => app.page.outcome(),
+      (text) => text === 'Hard touch',
+    );
+    expect(await app.page.margins()).toMatch(/hard touch on/);
+    await app.page.saved();
+    await app.browser.close();
 
-  await app.openBrowser();
-  await app.driver.get(app.server.address);
-  // Last opened first.
-  const first = await app.page.find('ol[aria-label^="Manoeuvres"] a');
-  expect(await first.getText()).toMatch(/Blown off/);
-  await first.click();
-  await app.page.ready();
-  expect(await app.page.outcome()).toBe(outcome);
-  await app.page.openBeat(2);
-  expect(await app.page.fieldValue('Degrees turned')).toBe('2');
-  expect(await app.page.fieldValue('Throttle above idle')).toBe('60');
-});
+    await app.openBrowser();
+    await app.driver.get(app.server.address);
+    // Last opened first.
+    const first = await app.page.find('ol[aria-label^="Manoeuvres"] a');
+    expect(await first.getText()).toMatch(/Blown off/);
+    await first.click();
+    await app.page.ready();
+    expect(await app.page.outcome()).toBe(outcome);
+    await app.page.openBeat(2);
+    expect(await app.page.fieldValue('Degrees turned')).toBe('2');
+    expect(await app.page.fieldValue('Throttle above idle')).toBe('60');
+  },
+);
 
 sweep('adds, moves and removes beats by keyboard, and takes it all back', async () => {
   const { driver } = app;

@@ -77,14 +77,10 @@ it('briefs: what pushes her, what she can do, each with its reason; ticks are ke
   await box.click();
   await app.page.saved();
   expect(await violations(app.driver)).toEqual([]);
-  await app.driver.navigate().refresh();
-  await app.page.ready();
-  await press('Brief');
-  const again = await app.page
-    .find('[data-testid=brief]')
-    .then(() => app.driver.findElement(By.xpath("//label[contains(., 'roving fender')]/input")));
-  expect(await again.isSelected()).toBe(true);
-  await again.click();
+  const kept = await fetch(`${app.server.address}/api/manoeuvres/${ID}`);
+  const { manoeuvre } = (await kept.json()) as { manoeuvre: { ready: string[] } };
+  expect(manoeuvre.ready).toHaveLength(1);
+  await box.click();
   await app.page.saved();
 });
 

@@ -36,6 +36,8 @@ export const options = {
     '@testing-library/*',
     'jsdom',
   ],
+  // Where a worker's script would be; a component test has its calls answered in the page.
+  define: { 'import.meta.url': '"file:///in-the-page.js"' },
   loader: { '.css': 'empty' },
   logLevel: 'warning',
 };

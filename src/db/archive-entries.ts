@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import {
   LIBRARY_PARTS,
   LIBRARY_SCHEMAS,
@@ -12,7 +12,7 @@ import type { ArchiveEntry } from '@/io/archive';
 import { read } from './manoeuvres';
 import type { Library } from './open';
 import { boats, figures, manoeuvres, places, records, takes } from './schema';
-import { textOf } from './takes';
+import { fileText } from './takes';
 import { textUnder } from './texts';
 
 export const TABLES = { boats, places, figures, manoeuvres, takes, records } as const;
@@ -62,8 +62,18 @@ class Soundness {
   }
 }
 
-function readTake(db: Library, id: string, soundness: Soundness): Read {
-  const row = db.select().from(takes).where(eq(takes.id, id)).get()!;
+export type TakeRows = ReturnType<typeof takeRows>;
+
+/** Takes by their id: one query for thousands of them. */
+export const takeRows = (db: Library) =>
+  db
+    .select()
+    .from(takes)
+    .where(eq(takes.id, sql.placeholder('id')))
+    .prepare();
+
+function readTake(db: Library, rows: TakeRows, id: string, soundness: Soundness): Read {
+  const row = rows.get({ id })!;
   const { manoeuvreId, startedAt, notes } = row;
   const manoeuvre = textUnder(db, row.manoeuvreText);
   const recording = textUnder(db, row.recordingText);
@@ -73,7 +83,7 @@ function readTake(db: Library, id: string, soundness: Soundness): Read {
     read(takeNotesSchema, notes, '').ok;
   if (whole) {
     const head = JSON.stringify({ id, manoeuvreId, startedAt }).slice(0, -1);
-    return sound(`${head},"file":${textOf(db, row)}}`);
+    return sound(`${head},"file":${fileText(manoeuvre, recording, notes)}}`);
   }
   const raw: RawTake = { manoeuvre: manoeuvre ?? '', recording: recording ?? '', notes };
   return { text: JSON.stringify(raw), unreadable: { manoeuvreId, startedAt } };
@@ -82,6 +92,7 @@ function readTake(db: Library, id: string, soundness: Soundness): Read {
 /** Everything kept, what was put aside too, in the order of parts; texts are read when they are asked for. */
 export function archiveEntries(db: Library): ArchiveEntry[] {
   const soundness = new Soundness();
+  const taken = takeRows(db);
   return LIBRARY_PARTS.flatMap((part) => {
     const table = TABLES[part];
     const removed = 'removedAt' in table ? table.removedAt : null;
@@ -94,7 +105,7 @@ export function archiveEntries(db: Library): ArchiveEntry[] {
       part,
       id,
       removedAt,
-      read: () => (part === 'takes' ? readTake(db, id, soundness) : readPlain(db, part, id)),
+      read: () => (part === 'takes' ? readTake(db, taken, id, soundness) : readPlain(db, part, id)),
     }));
   });
 }

@@ -9,11 +9,10 @@ import {
   type RecordDocument,
 } from '@/document';
 import type { ArchiveItem } from '@/io/archive';
-import { TABLES, type RawTake } from './archive-entries';
+import { TABLES, takeRows, type RawTake, type TakeRows } from './archive-entries';
 import { firstRevision, raiseRevisions } from './counters';
 import { read } from './manoeuvres';
 import type { Library } from './open';
-import { takes } from './schema';
 import { fileOf } from './takes';
 import { putText, sweepTextsGently, textUnder } from './texts';
 import { writing } from './writing';
@@ -42,8 +41,8 @@ const takeText = ({ manoeuvreId, startedAt, file }: LibraryTake) =>
   });
 
 /** How a take of an archive stands to the one kept under its id. Equal texts need not be read. */
-function takeStands(db: Library, item: ArchiveItem): Stands {
-  const row = db.select().from(takes).where(eq(takes.id, item.id)).get();
+function takeStands(db: Library, rows: TakeRows, item: ArchiveItem): Stands {
+  const row = rows.get({ id: item.id });
   if (!row) return 'fresh';
   if (item.document === null) return 'different';
   const take = item.document as LibraryTake;
@@ -63,9 +62,9 @@ function takeStands(db: Library, item: ArchiveItem): Stands {
     : 'different';
 }
 
-function stands(db: Library, item: ArchiveItem): Stands {
+function stands(db: Library, rows: TakeRows, item: ArchiveItem): Stands {
   const { part, id, text } = item;
-  if (part === 'takes') return takeStands(db, item);
+  if (part === 'takes') return takeStands(db, rows, item);
   const table = TABLES[part];
   const row = db.select({ document: table.document }).from(table).where(eq(table.id, id)).get();
   if (!row) return 'fresh';
@@ -96,6 +95,7 @@ class Counting {
  */
 export class Incomings {
   private readonly counting = new Counting();
+  private readonly takes: TakeRows;
   private readonly rows: Incoming[] = [];
   /** Texts that are not written yet. */
   private waiting: { readonly id: string; readonly text: string }[] = [];
@@ -108,14 +108,16 @@ export class Incomings {
     private readonly db: Library,
     private readonly how: 'look' | 'merge' | 'replace',
     private readonly another: () => string = () => crypto.randomUUID(),
-  ) {}
+  ) {
+    this.takes = takeRows(db);
+  }
 
   get standing(): ArchiveStanding {
     return this.counting.standing;
   }
 
   add(item: ArchiveItem): void {
-    const how = stands(this.db, item);
+    const how = stands(this.db, this.takes, item);
     this.counting.add(item, how);
     if (this.how === 'look') return;
     const { part, id, removedAt } = item;

@@ -118,17 +118,14 @@ export function saveNotes(
 
 export type TakeRow = typeof takes.$inferSelect;
 
-/** A kept row as the text of its file, unchecked. */
-export function textOf(db: Library, row: TakeRow): string {
-  const { notes } = row;
-  const manoeuvre = textUnder(db, row.manoeuvreText);
-  const recording = textUnder(db, row.recordingText);
-  return `{"$schema":"${DRIVEN_SCHEMA}","version":1,"manoeuvre":${manoeuvre},"recording":${recording},"notes":${notes}}`;
-}
+/** The text of a take's file, of its parts' texts, unchecked. */
+export const fileText = (manoeuvre: string | null, recording: string | null, notes: string) =>
+  `{"$schema":"${DRIVEN_SCHEMA}","version":1,"manoeuvre":${manoeuvre},"recording":${recording},"notes":${notes}}`;
 
 /** A kept row as the file it is; what is wrong where it cannot be read. */
 export function fileOf(db: Library, row: TakeRow): Result<DrivenFile> {
-  return read(drivenFileSchema, textOf(db, row), `take '${row.id}'`);
+  const texts = [textUnder(db, row.manoeuvreText), textUnder(db, row.recordingText)] as const;
+  return read(drivenFileSchema, fileText(...texts, row.notes), `take '${row.id}'`);
 }
 
 /** Where a page of takes begins: a moment, and a take of that moment. */

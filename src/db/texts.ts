@@ -16,9 +16,17 @@ export function changeText(db: Library, id: string, text: string): void {
   db.update(texts).set({ text }).where(eq(texts.id, id)).run();
 }
 
+// Thousands of runs are read one after the other: making a query anew takes longer than its answer.
+const reading = new WeakMap<Library, { readonly get: (id: string) => unknown }>();
+
 /** The text under an id; null where it is lost. */
 export function textUnder(db: Library, id: string): string | null {
-  return db.select().from(texts).where(eq(texts.id, id)).get()?.text ?? null;
+  let query = reading.get(db);
+  if (!query) {
+    query = db.$client.prepare<[string]>('select text from texts where id = ?').pluck();
+    reading.set(db, query);
+  }
+  return (query.get(id) as string | undefined) ?? null;
 }
 
 /** Texts that no take names: what an import that was cut off left, or what was replaced. */
