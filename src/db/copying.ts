@@ -17,6 +17,11 @@ import { Trouble } from './trouble';
 
 const NAME = /^(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})(?:-(\d{3}))?(-before)?\.sqlite$/;
 const PART = '.part';
+/**
+ * So many pages are copied before what is written is put on the disk. Were all of it left to the end, a save of somebody
+ * else would wait for the disk to take it in, seconds where the library is large.
+ */
+const PAGES_AT_ONCE = 1000;
 /** Left free on the disk by a copy, so that saving goes on. */
 const ROOM_BYTES = 16_000_000;
 
@@ -120,8 +125,16 @@ export async function backUp(
   const { file, part } = nextCopy(directory, now, reason);
   const source = new Database(databaseIn(directory), { fileMustExist: true, readonly: true });
   try {
-    // All pages in one step: it holds a snapshot, which in a write-ahead log keeps nobody from writing.
-    await source.backup(part, { progress: () => 2 ** 31 - 1 });
+    // One moment for all of it: in a write-ahead log a reader keeps nobody from writing, and is not begun again by it.
+    source.exec('begin');
+    source.prepare('select 1 from sqlite_master').get();
+    await source.backup(part, {
+      progress: () => {
+        settle(part);
+        return PAGES_AT_ONCE;
+      },
+    });
+    source.exec('commit');
     return finish(directory, part, file, now);
   } finally {
     source.close();

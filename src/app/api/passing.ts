@@ -35,6 +35,9 @@ export function passed(directory: string, name: string): string | null {
   return NAME.test(name) && existsSync(file) ? file : null;
 }
 
+/** So much comes in before it is put on the disk: all at once would hold up a save of somebody else, bytes. */
+const SETTLE_BYTES = 4_000_000;
+
 /** Left free on the disk by what comes in, bytes. */
 const ROOM_BYTES = 64_000_000;
 
@@ -61,11 +64,16 @@ export async function received(
     const written = await open(file, 'wx', 0o600);
     try {
       let length = 0;
+      let unsettled = 0;
       for await (const part of partsOf(request, most)) {
         goOn(signal);
         await written.write(part);
         length += part.length;
         if (announced > 0) tell(length / announced);
+        unsettled += part.length;
+        if (unsettled < SETTLE_BYTES) continue;
+        await written.datasync();
+        unsettled = 0;
       }
     } finally {
       await written.close();
