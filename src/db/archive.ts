@@ -173,6 +173,7 @@ export class Incomings {
   async finish(now: number): Promise<void> {
     const { db } = this;
     if (this.waiting.length > 0) this.write();
+    this.listStaying();
     writing(db, () => {
       if (this.how !== 'replace') return this.put(now, firstRevision(db));
       const revision = raiseRevisions(db);
@@ -181,6 +182,20 @@ export class Incomings {
       raiseRevisions(db);
     });
     await sweepTextsGently(db);
+  }
+
+  /** Notes the takes that are here alike, in a table of this connection's own: thousands of them, while nobody waits. */
+  private listStaying(): void {
+    const sqlite = this.db.$client;
+    sqlite.exec(
+      'create temp table if not exists staying (id text primary key, removed_at integer)',
+    );
+    sqlite.exec('delete from staying');
+    const stay = sqlite.prepare('insert into staying values (?, ?)');
+    sqlite.transaction(() => {
+      for (const { part, id, stands: how, removedAt } of this.rows)
+        if (part === 'takes' && how === 'same') stay.run(id, removedAt);
+    })();
   }
 
   /** Gives up: nothing has changed, and what was staged goes. */
@@ -194,11 +209,6 @@ export class Incomings {
     const { db } = this;
     const sqlite = db.$client;
     sqlite.pragma('defer_foreign_keys = ON');
-    sqlite.exec('create temp table if not exists staying (id text primary key)');
-    sqlite.exec('delete from staying');
-    const stay = sqlite.prepare('insert into staying values (?)');
-    for (const { part, id, stands: how } of this.rows)
-      if (part === 'takes' && how === 'same') stay.run(id);
     sqlite.exec('delete from takes where id not in (select id from staying)');
     for (const part of ['records', 'manoeuvres', 'figures', 'places', 'boats'] as const)
       db.delete(TABLES[part]).run();
@@ -213,9 +223,14 @@ export class Incomings {
       boats: set('boats'),
       places: set('places'),
       manoeuvres: set('manoeuvres'),
-      takes: set('takes'),
       records: set('records'),
     };
+    // Beside what is kept, what was put aside here and is not there comes back, and nothing goes that is here.
+    db.$client.exec(
+      `update takes as t set removed_at = (select removed_at from staying s where s.id = t.id)
+       where exists (select 1 from staying s where s.id = t.id and s.removed_at is not t.removed_at
+         ${this.how === 'replace' ? '' : 'and s.removed_at is null'})`,
+    );
     // A builder for each of thousands of rows would take as long as all of them.
     const putTake = db.$client.prepare(
       `insert into takes (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
@@ -226,9 +241,12 @@ export class Incomings {
     for (const { part, id, stands: how, removedAt, row } of this.rows) {
       const table = TABLES[part];
       if (how === 'same') {
-        // Beside what is kept, what was put aside here and is not there comes back, and nothing goes that is here.
         const to = this.how === 'replace' ? removedAt : null;
-        if (part !== 'figures' && (this.how === 'replace' || removedAt === null))
+        if (
+          part !== 'figures' &&
+          part !== 'takes' &&
+          (this.how === 'replace' || removedAt === null)
+        )
           setRemoved[part].run(to, id, to);
         continue;
       }

@@ -13,6 +13,7 @@ import {
 import { join } from 'node:path';
 import {
   databaseIn,
+  keepTake,
   keptBoats,
   keptPlaces,
   listBackups,
@@ -21,11 +22,14 @@ import {
   openManoeuvre,
   openTake,
   saveManoeuvre,
+  saveNotes,
+  saveRecording,
   seedDemo,
   setAside,
+  setTakeAside,
   type Library,
 } from '.';
-import { Shelf, shipped, TAKE } from './testing/small-library';
+import { Shelf, shipped, TAKE, takeOf } from './testing/small-library';
 import { backUp, inspectBackup, isDue, restoreBackup, spent, type Backup } from './upkeep';
 
 const HOUR = 3_600_000;
@@ -110,6 +114,33 @@ describe('a backup', () => {
     expect(readFileSync(join(folder(), name)).equals(bytes)).toBe(true);
     expect(readdirSync(directory).filter((file) => file.startsWith('reading'))).toEqual([]);
     expect(db.$client.prepare('select count(*) from texts').pluck().get()).toBe(2);
+  });
+
+  it('restored, runs that are here alike stay where they are, and all others are as in the backup', async () => {
+    const [alike, aside, driven, noted, fresh] = Array.from({ length: 5 }, () =>
+      crypto.randomUUID(),
+    );
+    for (const id of [alike!, aside!, driven!, noted!]) keepTake(db, takeOf(db, id), 6);
+    const rows = () =>
+      db.$client
+        .prepare(
+          `select t.id, m.text as manoeuvre, r.text as recording, notes, removed_at from takes t
+           join texts m on m.id = manoeuvre_text join texts r on r.id = recording_text order by t.id`,
+        )
+        .all();
+    const under = (id: string) =>
+      db.$client.prepare('select recording_text from takes where id = ?').pluck().get(id);
+    const texts = () => db.$client.prepare('select count(*) from texts').pluck().get();
+    const [before, of, count] = [rows(), under(alike!), texts()];
+    const name = await backUp(directory, AT);
+    setTakeAside(db, aside!, 7);
+    saveRecording(db, driven!, { ...takeOf(db).recording, steps: 90 }, 8);
+    saveNotes(db, noted!, [{ at_s: 1, by: 'student', text: 'later' }], 8);
+    keepTake(db, takeOf(db, fresh), 8);
+    await restoreBackup(db, directory, name, AT + HOUR);
+    expect(rows()).toEqual(before);
+    expect(under(alike!)).toBe(of);
+    expect(texts()).toBe(count);
   });
 
   it('restored, revisions only go up: a window opened before overwrites nothing', async () => {

@@ -41,6 +41,27 @@ async function reading<T>(
   }
 }
 
+/** The two long texts of a copy's runs that do not stay, by the copy's ids. */
+const WANTED = `select manoeuvre_text as id from copy.takes where id not in (select id from staying)
+   union select recording_text from copy.takes where id not in (select id from staying)`;
+
+/**
+ * Runs that are here as they are in the copy: thousands of them stay where they are, which takes no time while others
+ * wait. Which, is found before anything is written; what was changed since then is taken from the copy after all.
+ */
+function findStaying(sqlite: Library['$client']): void {
+  const text = (of: string, column: string) =>
+    `(select text from ${of}.texts where id = ${of === 'main' ? 't' : 'c'}.${column})`;
+  sqlite.exec(`
+    create temp table if not exists staying (id text primary key, updated_at integer);
+    delete from staying;
+    insert into staying
+      select t.id, t.updated_at from main.takes t join copy.takes c on c.id = t.id
+      where t.manoeuvre_id = c.manoeuvre_id and t.started_at = c.started_at and t.notes = c.notes
+        and ${text('main', 'manoeuvre_text')} = ${text('copy', 'manoeuvre_text')}
+        and ${text('main', 'recording_text')} = ${text('copy', 'recording_text')};`);
+}
+
 /**
  * Rows of a copy in place of all rows: what is removed stays removed, and revisions only go up. The long texts come
  * over a few at a time beforehand, where nothing names them yet; the rest is one short transaction.
@@ -50,19 +71,39 @@ async function takeRows(db: Library, copy: string): Promise<void> {
   const tag = crypto.randomUUID();
   sqlite.prepare('attach ? as copy').run(copy);
   try {
+    findStaying(sqlite);
     const last = sqlite.prepare('select max(rowid) from copy.texts').pluck().get() as number | null;
+    sqlite.exec(`create temp table if not exists wanted (id text primary key);
+      delete from wanted; insert into wanted ${WANTED};`);
     const bring = sqlite.prepare(
       `insert into main.texts (id, text)
-       select ? || id, text from copy.texts where rowid > ? and rowid <= ?`,
+       select ? || id, text from copy.texts
+       where rowid > ? and rowid <= ? and id in (select id from wanted)`,
     );
     for (let from = 0; from < (last ?? 0); from += TEXTS_AT_ONCE) {
-      bring.run(`${tag}-`, from, from + TEXTS_AT_ONCE);
-      await breath();
+      const { changes } = bring.run(`${tag}-`, from, from + TEXTS_AT_ONCE);
+      if (changes > 0) await breath();
     }
     sqlite
       .transaction(() => {
+        // What stays belongs to rows that go and come again before the transaction ends.
+        sqlite.pragma('defer_foreign_keys = ON');
         const revision = raiseRevisions(db);
-        for (const table of ['records', 'takes', 'manoeuvres', 'figures', 'places', 'boats'])
+        const { changes } = sqlite
+          .prepare(
+            `delete from staying where not exists
+               (select 1 from main.takes t where t.id = staying.id and t.updated_at = staying.updated_at)`,
+          )
+          .run();
+        if (changes > 0)
+          sqlite
+            .prepare(
+              `insert or ignore into main.texts (id, text)
+               select ? || id, text from copy.texts where id in (${WANTED})`,
+            )
+            .run(`${tag}-`);
+        sqlite.exec('delete from main.takes where id not in (select id from staying)');
+        for (const table of ['records', 'manoeuvres', 'figures', 'places', 'boats'])
           sqlite.prepare(`delete from main.${table}`).run();
         for (const table of ['boats', 'places'])
           sqlite
@@ -82,10 +123,17 @@ async function takeRows(db: Library, copy: string): Promise<void> {
           .run(revision);
         sqlite
           .prepare(
+            `update main.takes as t
+             set removed_at = (select removed_at from copy.takes c where c.id = t.id)
+             where removed_at is not (select removed_at from copy.takes c where c.id = t.id)`,
+          )
+          .run();
+        sqlite
+          .prepare(
             `insert into main.takes
                (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
              select id, manoeuvre_id, ? || manoeuvre_text, ? || recording_text, notes, summary, started_at, updated_at, removed_at
-             from copy.takes`,
+             from copy.takes where id not in (select id from staying)`,
           )
           .run(`${tag}-`, `${tag}-`);
         sqlite.prepare('insert into main.records select * from copy.records').run();
