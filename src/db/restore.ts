@@ -1,8 +1,8 @@
-import { copyFileSync, readdirSync, renameSync } from 'node:fs';
+import { readdirSync, renameSync } from 'node:fs';
 import { join } from 'node:path';
 import { raiseRevisions } from './counters';
 import { backUp, backupFile } from './copying';
-import { databaseIn, removeDatabase, settle } from './files';
+import { copySettled, databaseIn, removeDatabase, settle } from './files';
 import { inspect } from './inspect';
 import { openDatabase, type Library } from './open';
 import { writing } from './writing';
@@ -33,7 +33,7 @@ async function reading<T>(
   inspect(copy);
   const file = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
   try {
-    copyFileSync(copy, file);
+    copySettled(copy, file);
     openDatabase(file).$client.close();
     return await use(file);
   } finally {
