@@ -60,7 +60,12 @@ export function backupFile(directory: string, name: string): string | null {
 export function inspectBackup(directory: string, name: string): BackupContents {
   const file = backupFile(directory, name);
   if (!file) throw new Trouble('missing', `there is no backup '${name}'`);
-  return inspect(file);
+  try {
+    return inspect(file);
+  } catch (error) {
+    // The library itself is sound: it is the choice that is not.
+    throw error instanceof Trouble ? new Trouble('not restorable', error.message) : error;
+  }
 }
 
 /** Takes away what a copy that was cut off left behind. */

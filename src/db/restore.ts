@@ -1,13 +1,11 @@
 import { readdirSync, renameSync } from 'node:fs';
 import { join } from 'node:path';
 import { raiseRevisions } from './counters';
-import { backUp, backupFile } from './copying';
+import { backUp, backupFile, inspectBackup } from './copying';
 import { copySettled, databaseIn, removeDatabase, settle } from './files';
-import { inspect } from './inspect';
 import { openDatabase, type Library } from './open';
 import { writing } from './writing';
 import { breath, sweepTextsGently } from './texts';
-import { Trouble } from './trouble';
 
 const READING = 'reading-';
 /** So many texts come over in one transaction: who saves meanwhile waits a few milliseconds. */
@@ -28,9 +26,8 @@ async function reading<T>(
   name: string,
   use: (file: string) => Promise<T> | T,
 ): Promise<T> {
-  const copy = backupFile(directory, name);
-  if (!copy) throw new Trouble('missing', `there is no backup '${name}'`);
-  inspect(copy);
+  inspectBackup(directory, name);
+  const copy = backupFile(directory, name)!;
   const file = join(directory, `${READING}${crypto.randomUUID()}.sqlite`);
   try {
     copySettled(copy, file);

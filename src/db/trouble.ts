@@ -1,6 +1,13 @@
 /** What can be wrong with the disk or the database, each with what to do about it. */
 export type TroubleCode =
-  'disk full' | 'not writable' | 'damaged' | 'newer' | 'not ours' | 'busy' | 'missing';
+  | 'disk full'
+  | 'not writable'
+  | 'damaged'
+  | 'newer'
+  | 'not ours'
+  | 'not restorable'
+  | 'busy'
+  | 'missing';
 
 const CODES: Readonly<Record<string, TroubleCode>> = {
   SQLITE_FULL: 'disk full',
@@ -25,6 +32,7 @@ const WORDS: Readonly<Record<TroubleCode, string>> = {
   damaged: 'the database is damaged; restart the server, which then offers the backups',
   newer: 'the database was written by a newer version of this program; start that version',
   'not ours': 'is no database of this program',
+  'not restorable': 'cannot be restored; choose another backup',
   busy: 'the database is busy; try again in a moment',
   missing: 'is not there',
 };

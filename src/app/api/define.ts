@@ -42,6 +42,7 @@ const STATUS: Readonly<Record<TroubleCode, number>> = {
   damaged: 500,
   newer: 500,
   'not ours': 422,
+  'not restorable': 422,
   busy: 503,
   missing: 404,
 };

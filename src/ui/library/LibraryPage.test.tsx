@@ -71,7 +71,7 @@ it('one that is empty is refused in words, and cannot be restored', async () => 
   const user = userEvent.setup();
   const [, empty] = COPIES;
   const why = { problems: [{ path: '(server)', message: 'is no SQLite database' }] };
-  answers[`GET /api/library/backups/${empty!.name}`] = [500, why];
+  answers[`GET /api/library/backups/${empty!.name}`] = [422, why];
   show();
   await user.click(screen.getAllByText('restore')[1]!);
   expect((await screen.findByRole('alert')).textContent).toContain('is no SQLite database');
@@ -123,7 +123,8 @@ it('shows how far an export is, stops it, and says that nothing came of it', asy
   expect(asked.at(-1)?.slice(0, 2)).toEqual(['DELETE', work()]);
   const problems = [{ path: '(request)', message: 'was stopped; nothing has changed' }];
   over({ ok: false, status: 409, json: () => Promise.resolve({ problems }) } as Response);
-  expect(await screen.findByText(/was stopped/)).toBeTruthy();
+  expect(await screen.findByText('Stopped; nothing has changed.')).toBeTruthy();
+  expect(screen.queryByRole('alert')).toBeNull();
   expect(screen.queryByText('42 %')).toBeNull();
 });
 

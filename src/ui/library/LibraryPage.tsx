@@ -102,19 +102,21 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
     setDone(null);
     setAsked(false);
   };
+  const notDone = (why: readonly Problem[]) =>
+    work.wasStopped() ? setDone('Stopped; nothing has changed.') : setProblems(why);
   const look = async (chosen: File) => {
     begin();
     setLooked(null);
     setFile(chosen);
     const answer = await work.run((watch) => send(chosen, 'preview', watch));
     if (answer.ok) setLooked(answer.value);
-    else setProblems(answer.problems);
+    else notDone(answer.problems);
   };
   const take = async (how: 'merge' | 'replace') => {
     if (!file) return;
     begin();
     const answer = await work.run((watch) => send(file, how, watch));
-    if (!answer.ok) return setProblems(answer.problems);
+    if (!answer.ok) return notDone(answer.problems);
     setLooked(null);
     setDone(how === 'merge' ? 'Taken in beside what was here.' : 'Put in place of everything.');
     router.refresh();
@@ -133,7 +135,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   const exportAll = async () => {
     begin();
     const answer = await work.run(write);
-    if (!answer.ok) return setProblems(answer.problems);
+    if (!answer.ok) return notDone(answer.problems);
     saveFrom(answer.value);
     setDone('The archive is written; the browser saves it.');
   };

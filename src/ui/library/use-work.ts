@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
 import { progressSchema, type Progress } from '@/document';
 
@@ -15,12 +15,15 @@ export interface Work {
   /** Has work done under an id by which it is watched. */
   run<T>(work: (watch: string) => Promise<T>): Promise<T>;
   stop(): void;
+  /** Whether the user stopped what was done last. */
+  wasStopped(): boolean;
 }
 
 /** Long work of the server: watched while it goes on, and stopped when that is asked for. */
 export function useWork(): Work {
   const [watch, setWatch] = useState<string | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);
+  const stopped = useRef(false);
   useEffect(() => {
     if (watch === null) return;
     let over = false;
@@ -38,6 +41,7 @@ export function useWork(): Work {
   }, [watch]);
   const run = useCallback(async <T>(work: (watch: string) => Promise<T>): Promise<T> => {
     const id = crypto.randomUUID();
+    stopped.current = false;
     setProgress(null);
     setWatch(id);
     try {
@@ -47,7 +51,8 @@ export function useWork(): Work {
     }
   }, []);
   const stop = () => {
+    stopped.current = true;
     if (watch !== null) void fetch(`/api/work/${watch}`, { method: 'DELETE' }).catch(() => null);
   };
-  return { going: watch !== null, progress, run, stop };
+  return { going: watch !== null, progress, run, stop, wasStopped: () => stopped.current };
 }

@@ -16,7 +16,7 @@ export function AreaFrame({
   useTheme();
   return (
     <>
-      <header className="flex h-11 items-center gap-5 border-b border-ink bg-paper px-5">
+      <header className="flex min-h-11 flex-wrap items-center gap-x-5 border-b border-ink bg-paper px-5">
         <Link href="/" className="text-[17px] font-extrabold tracking-tight">
           Yawtrope
         </Link>
