@@ -65,13 +65,13 @@ export function read<T>(
 const part = (document: Column, path: string) =>
   sql<string | null>`case when json_valid(${document}) then json_extract(${document}, ${path}) end`;
 
-/** Whether a stored text is sound, by its id and revision: each is checked once as long as a library is open. */
+/** Whether a stored text is sound, by its id, revision and length: each is checked once as long as a library is open. */
 const checkedIn = new WeakMap<Library, Map<string, boolean>>();
 
-function isSound(db: Library, id: string, revision: number, document: () => string): boolean {
+function isSound(db: Library, id: string, as: string, document: () => string): boolean {
   const checked = checkedIn.get(db) ?? new Map<string, boolean>();
   checkedIn.set(db, checked);
-  const key = `${revision} ${id}`;
+  const key = `${as} ${id}`;
   const sound = checked.get(key) ?? read(manoeuvreSchema, document(), id).ok;
   checked.set(key, sound);
   return sound;
@@ -85,6 +85,7 @@ export function listManoeuvres(db: Library): Listed[] {
       title: manoeuvres.title,
       revision: manoeuvres.revision,
       note: part(manoeuvres.document, '$.note'),
+      length: sql<number>`length(${manoeuvres.document})`,
       boat: part(boats.document, '$.name'),
       place: part(places.document, '$.name'),
       boatId: manoeuvres.boatId,
@@ -98,15 +99,17 @@ export function listManoeuvres(db: Library): Listed[] {
     .orderBy(desc(manoeuvres.openedAt), desc(manoeuvres.createdAt), manoeuvres.title)
     .all();
   const document = db.$client.prepare('select document from manoeuvres where id = ?').pluck();
-  return rows.map(({ id, title, revision, note, boat, place, boatId, placeId, openedAt }) => ({
-    id,
-    title,
-    note: note ?? '',
-    boat: boat ?? boatId,
-    place: place ?? placeId,
-    openedAt,
-    unreadable: !isSound(db, id, revision, () => document.get(id) as string),
-  }));
+  return rows.map(
+    ({ id, title, revision, length, note, boat, place, boatId, placeId, openedAt }) => ({
+      id,
+      title,
+      note: note ?? '',
+      boat: boat ?? boatId,
+      place: place ?? placeId,
+      openedAt,
+      unreadable: !isSound(db, id, `${revision} ${length}`, () => document.get(id) as string),
+    }),
+  );
 }
 
 /** Null when there is none of that id. */

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
-import { act, renderHook } from '@testing-library/react';
+import { act, fireEvent, render, renderHook, screen } from '@testing-library/react';
+import { useState } from 'react';
 import { z } from 'zod';
 import { useAutosave, type Wire } from './use-autosave';
 
@@ -133,4 +134,29 @@ it('a large document is not left to a request that browsers drop as the page goe
   page.close();
   await pass(10);
   expect(sent.map(({ init }) => init.keepalive)).toEqual([false]);
+});
+
+it('what is typed and not taken yet is warned of too, and saved as the page goes', async () => {
+  answers = [gone];
+  const Typed = () => {
+    const [document, setDocument] = useState(FIRST);
+    const [typed, setTyped] = useState<string | null>(null);
+    useAutosave(document, OPENED, WIRE);
+    const take = () => {
+      if (typed !== null) setDocument(doc(typed));
+      setTyped(null);
+    };
+    const value = typed ?? document.text;
+    return <input value={value} onChange={(e) => setTyped(e.target.value)} onBlur={take} />;
+  };
+  render(<Typed />);
+  const field = screen.getByRole<HTMLInputElement>('textbox');
+  field.focus();
+  expect(leaving()).toBe(false);
+  fireEvent.change(field, { target: { value: 'typed' } });
+  expect(leaving()).toBe(true);
+  expect(window.document.activeElement).toBe(field);
+  act(() => void window.dispatchEvent(new Event('pagehide')));
+  await pass(10);
+  expect(sent.map(({ body }) => body.document)).toEqual([doc('typed')]);
 });

@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { z } from 'zod';
 import type { LeftDraft } from '../state/drafts';
 import { useDrafts } from './use-drafts';
@@ -21,6 +22,13 @@ export interface Wire<T, Theirs> {
   documentOf(theirs: Theirs): T;
   /** What a draft left in the browser must be. */
   readonly schema: z.ZodType<T>;
+}
+
+/** Has what is typed into a field and not taken yet taken, as if the field were left; it keeps the focus. */
+function takeTyped(): void {
+  const { activeElement } = window.document;
+  if (activeElement instanceof HTMLInputElement || activeElement instanceof HTMLTextAreaElement)
+    flushSync(() => activeElement.dispatchEvent(new FocusEvent('focusout', { bubbles: true })));
 }
 
 const savedSchema = z.object({ revision: z.number(), updatedAt: z.number() });
@@ -99,16 +107,21 @@ export function useAutosave<T, Theirs>(
 
   useEffect(() => {
     const leave = () => void save(true);
+    const hide = () => {
+      takeTyped();
+      leave();
+    };
     const warn = (event: BeforeUnloadEvent) => {
+      takeTyped();
       if (latest.current !== saved.current) event.preventDefault();
     };
-    window.addEventListener('pagehide', leave);
+    window.addEventListener('pagehide', hide);
     window.addEventListener('beforeunload', warn);
-    window.document.addEventListener('visibilitychange', leave);
+    window.document.addEventListener('visibilitychange', hide);
     return () => {
-      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('pagehide', hide);
       window.removeEventListener('beforeunload', warn);
-      window.document.removeEventListener('visibilitychange', leave);
+      window.document.removeEventListener('visibilitychange', hide);
       leave();
     };
   }, [save]);
