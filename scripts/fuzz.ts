@@ -155,14 +155,27 @@ function keep(target: Target, given: string, why: string): void {
   console.log(`find: ${name}: ${why}`);
 }
 
+/** How long a target computes at a case, ms; what it throws is thrown. */
+async function timed(target: Target, given: string): Promise<{ took: number; taken: boolean }> {
+  const began = process.cpuUsage();
+  const taken = await TARGETS[target](given);
+  const { user, system } = process.cpuUsage(began);
+  return { took: (user + system) / 1000, taken };
+}
+
 async function once(target: Target): Promise<void> {
   const given = MAKE[target]();
   const so = counts[target];
-  // What the machine did meanwhile for others does not count.
-  const began = process.cpuUsage();
   so.tried += 1;
   try {
-    if (await TARGETS[target](given)) so.taken += 1;
+    const first = await timed(target, given);
+    if (first.taken) so.taken += 1;
+    let { took } = first;
+    // A shared machine stalls now and then: what is slow is slow again.
+    for (let again = 0; again < 2 && took > SLOW_MS[target]; again++)
+      took = Math.min(took, (await timed(target, given)).took);
+    so.slowest = Math.max(so.slowest, took);
+    if (took > SLOW_MS[target]) keep(target, given, `took ${Math.round(took)} ms of computing`);
   } catch (error) {
     keep(
       target,
@@ -172,10 +185,6 @@ async function once(target: Target): Promise<void> {
         : String(error),
     );
   }
-  const { user, system } = process.cpuUsage(began);
-  const took = (user + system) / 1000;
-  if (took > so.slowest) so.slowest = took;
-  if (took > SLOW_MS[target]) keep(target, given, `took ${Math.round(took)} ms of computing`);
 }
 
 console.log(`seed ${seed}, ${minutes} minutes`);
