@@ -41,43 +41,46 @@ sweep(
   },
 );
 
-it('a boat is put down, moved by keys, tied to on the water, and taken away by undoing it', async () => {
-  await app.page.open('quince-backs-out');
-  await app.page.settled();
-  await press("//button[.='Put a boat here']");
-  await press("//button[@role='radio'][contains(., 'Pebble')]");
-  await press("//button[.='Put her here']");
-  await app.page.until('the boat', others, (t) => t.includes('Take') || t.includes('twin-keel'));
-  // Abreast of her in the slip she lies inside what is there: it says so, and where.
-  const grip = await app.page.find('button[data-grip="other pebble"]');
-  const before = Number(await value('Pebble: east'));
-  await grip.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
-  await app.page.until(
-    'moved a metre east',
-    () => value('Pebble: east'),
-    (east) => Math.abs(Number(east) - before - 1) < 0.011,
-  );
-  await type('Pebble: east', '60');
-  await type('Pebble: north', '0');
-  await app.page.until(
-    'a take with both',
-    () => app.page.outcome(),
-    (t) => t === 'Done',
-  );
-  await press("//button[.='Rig a line on the water']");
-  await (
-    await app.page.find('button[aria-label="From the starboard bow cleat"]')
-  ).sendKeys(Key.ENTER);
-  expect(
-    (await app.driver.findElements(By.css('button[aria-label="To Pebble: port bow cleat"]')))
-      .length,
-  ).toBe(1);
-  expect(await violations(app.driver)).toEqual([]);
-  await press("//button[.='Leave off rigging']");
-  await press("//button[@aria-label='Take Pebble away']");
-  await app.page.until('gone', others, (t) => t.includes('None that gives way'));
-  await app.page.saved();
-});
+sweep(
+  'a boat is put down, moved by keys, tied to on the water, and taken away by undoing it',
+  async () => {
+    await app.page.open('quince-backs-out');
+    await app.page.settled();
+    await press("//button[.='Put a boat here']");
+    await press("//button[@role='radio'][contains(., 'Pebble')]");
+    await press("//button[.='Put her here']");
+    await app.page.until('the boat', others, (t) => t.includes('Take') || t.includes('twin-keel'));
+    // Abreast of her in the slip she lies inside what is there: it says so, and where.
+    const grip = await app.page.find('button[data-grip="other pebble"]');
+    const before = Number(await value('Pebble: east'));
+    await grip.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    await app.page.until(
+      'moved a metre east',
+      () => value('Pebble: east'),
+      (east) => Math.abs(Number(east) - before - 1) < 0.011,
+    );
+    await type('Pebble: east', '60');
+    await type('Pebble: north', '0');
+    await app.page.until(
+      'a take with both',
+      () => app.page.outcome(),
+      (t) => t === 'Done',
+    );
+    await press("//button[.='Rig a line on the water']");
+    await (
+      await app.page.find('button[aria-label="From the starboard bow cleat"]')
+    ).sendKeys(Key.ENTER);
+    expect(
+      (await app.driver.findElements(By.css('button[aria-label="To Pebble: port bow cleat"]')))
+        .length,
+    ).toBe(1);
+    expect(await violations(app.driver)).toEqual([]);
+    await press("//button[.='Leave off rigging']");
+    await press("//button[@aria-label='Take Pebble away']");
+    await app.page.until('gone', others, (t) => t.includes('None that gives way'));
+    await app.page.saved();
+  },
+);
 
 sweep('an anchor is shipped, dropped in a beat, and holds her', async () => {
   await app.page.open('waiting-for-the-gust');

@@ -89,10 +89,10 @@ describe('a lock ahead', () => {
     expect(inside).toMatchObject({ end: 'upper', inside: true, through: [] });
   });
 
-  it('the wall is the one the wind lays her to, the other way round in the mirror', () => {
+  it('the wall is the one the wind lays her to, in a sweep the other way round in the mirror', () => {
     // From the east: to the west wall, which is on the left looking up-stream.
     expect(aheadOf(before(8)).side).toBe('left');
-    expect(aheadOf(mirrored(before(8))).side).toBe('right');
+    if (SWEEPING) expect(aheadOf(mirrored(before(8))).side).toBe('right');
     expect(aheadOf(before(1)).side).toBeNull();
   });
 });
