@@ -145,8 +145,11 @@ describe('readability', () => {
     for (const path of SCREENS) {
       await driver.get(app.server.address + path);
       await app.page.find('h1, [data-testid=outcome]');
-      expect(await driver.executeScript('return document.documentElement.dataset.theme')).toBe(
+      // By day it is said once the page's own script has read what is preferred.
+      await app.page.until(
         theme,
+        () => driver.executeScript<string>('return document.documentElement.dataset.theme'),
+        (now) => now === theme,
       );
       expect([path, await violations(driver)]).toEqual([path, []]);
     }
