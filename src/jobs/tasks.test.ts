@@ -28,10 +28,8 @@ it('an archive that is stopped while it is written leaves no file', async () => 
   const file = join(directory, 'all.zip');
   await expect(tasks.writeArchive({ directory, file }, stoppedAfter(2))).rejects.toThrow(Stopped);
   expect(existsSync(file)).toBe(false);
-  const told: number[] = [];
-  await tasks.writeArchive({ directory, file }, { ...on, tell: (share) => told.push(share) });
+  await tasks.writeArchive({ directory, file }, on);
   expect(existsSync(file)).toBe(true);
-  expect(told.every((share, i) => share > (told[i - 1] ?? 0) && share <= 1)).toBe(true);
 });
 
 it('an import that is stopped changes nothing, and leaves no texts behind', async () => {
