@@ -45,7 +45,13 @@ export default tseslint.config(
     files: ['src/ui/**/*.tsx', 'src/app/**/*.tsx'],
     plugins: { 'react-hooks': hooks, 'jsx-a11y': a11y },
     rules: {
-      ...hooks.configs.recommended.rules,
+      ...(process.env.YAWTROPE_SWEEP === '1'
+        ? hooks.configs.recommended.rules
+        : {
+            'react-hooks/rules-of-hooks': 'error',
+            'react-hooks/exhaustive-deps':
+              hooks.configs.recommended.rules['react-hooks/exhaustive-deps'],
+          }),
       ...a11y.configs.recommended.rules,
       // The plan of the water is an application region: it takes focus and keys by design.
       'jsx-a11y/no-noninteractive-element-interactions': 'off',

@@ -1,6 +1,5 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { format, resolveConfig } from 'prettier';
 import {
   boatSchema,
   check,
@@ -107,5 +106,5 @@ for (const id of asked.length > 0 ? asked : all) {
   // After each, so that what is done is not lost when it is stopped.
   const rows = all.flatMap((one) => kept.get(one) ?? []);
   const text = `${[...HEAD, ...rows].join('\n')}\n`;
-  writeFileSync(OUT, await format(text, { ...(await resolveConfig(OUT)), filepath: OUT }));
+  writeFileSync(OUT, text);
 }

@@ -13,7 +13,8 @@ describe('held by what is beside or before her as the level goes', () => {
   const fill = [at(0, windTo(0, 1)), at(0, windTo(1, 1))];
   const told = (take: Take, what: string) =>
     take.events.find((e) => e.is === 'lock' && e.what === what) as
-      { readonly time: number; readonly seconds?: number } | undefined;
+      | { readonly time: number; readonly seconds?: number }
+      | undefined;
   /** A chamber with walls so far from the middle, m; she is 3.4 m over the deck and carries fenders of 0.3 m. */
   const between = (half: number, rest: Partial<RunInput> = {}) =>
     inLock(fill, {
