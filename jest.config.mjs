@@ -6,8 +6,6 @@ export default {
   // Machines are shared: a test that takes a second alone may take ten beside others.
   testTimeout: 30_000,
   testEnvironment: 'node',
-  // Within a test's own context every look at a global is slow, and the step looks at these all the time.
-  sandboxInjectedGlobals: ['Math', 'Float64Array', 'Number', 'Infinity'],
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/scripts/jest-setup.mjs'],
