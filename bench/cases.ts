@@ -113,7 +113,7 @@ function alongside(boat: Boat): BenchCase {
       },
     ],
     expect: [],
-    wayOut: { say: '', take: false, orders: [] },
+    wayOut: { note: '', automatic: false, orders: [] },
   }));
   return {
     name: `${boat.name}, on fenders and four lines`,

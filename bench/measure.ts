@@ -7,7 +7,7 @@ import {
   makeScratch,
   orderEngine,
   orderRudder,
-  step,
+  timestep,
   STEP_S,
 } from '@/core/sim';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
@@ -101,7 +101,7 @@ function stepper(input: RunInput): (steps: number) => void {
   orderRudder(state, craft, 0.2);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0.1));
   return (steps) => {
-    for (let i = 0; i < steps; i++) step(state, world, s, STEP_S, null);
+    for (let i = 0; i < steps; i++) timestep(state, world, s, STEP_S, null);
   };
 }
 

@@ -90,8 +90,8 @@ const driven = (manoeuvre: unknown) => ({
   version: 1,
   manoeuvre,
   recording: {
-    inputs: [{ step: 1, order: { do: 'wheel', after_s: 0, angle_deg: 10 } }],
-    steps: 50,
+    inputs: [{ timestep: 1, order: { do: 'wheel', after_s: 0, angle_deg: 10 } }],
+    timesteps: 50,
     end: 'done',
     surprises: [{ is: 'gust', at_s: 5, by: 1, lasts_s: 5 }],
     skips: [],

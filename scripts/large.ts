@@ -31,10 +31,10 @@ for (let from = 0; from < runs; from += 500)
     for (let n = from; n < Math.min(runs, from + 500); n++) {
       const manoeuvre = files[n % files.length]!;
       const inputs = Array.from({ length: 60 }, (_, i) => ({
-        step: i * 5,
+        timestep: i * 5,
         order: { do: 'wheel' as const, after_s: 0, angle_deg: (n + i) % 40 },
       }));
-      const recording = { inputs, steps: 400, end: 'done' as const, surprises: [], skips: [] };
+      const recording = { inputs, timesteps: 400, end: 'done' as const, surprises: [], skips: [] };
       keepTake(
         db,
         { id: uuid(n), manoeuvreId: manoeuvre.id, manoeuvre, recording, startedAt: n },

@@ -36,10 +36,10 @@ it('plays a take driven by hand again, and looks it over', () => {
     manoeuvre: demoFile('off-stilt-pontoon'),
     recording: {
       inputs: [
-        { step: 5, order: { do: 'engine', gear: 'ahead', throttle: 0.5 } },
-        { step: 60, order: { do: 'engine', gear: 'astern', throttle: 0.5 } },
+        { timestep: 5, order: { do: 'engine', gear: 'ahead', throttle: 0.5 } },
+        { timestep: 60, order: { do: 'engine', gear: 'astern', throttle: 0.5 } },
       ],
-      steps: 150,
+      timesteps: 150,
       end: 'done',
     },
   };
@@ -52,8 +52,8 @@ it('plays a take driven by hand again, and looks it over', () => {
   expect(check(takeSummarySchema, summary).ok).toBe(true);
   expect(debrief.faults.map(({ rule }) => rule)).toContain('no pause in neutral');
   expect(check(takeFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
-  const late = { ...driven, recording: { ...driven.recording, steps: 20 } };
-  expect(play(given(late)).stderr).toMatch(/recording\.inputs\[1\]\.step: must come in order/);
+  const late = { ...driven, recording: { ...driven.recording, timesteps: 20 } };
+  expect(play(given(late)).stderr).toMatch(/recording\.inputs\[1\].timestep: must come in order/);
 }, 60000);
 
 it('writes the take when asked', () => {

@@ -105,7 +105,7 @@ function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> 
 function lookInto(input: RunInput, file: ManoeuvreFile, take: Take) {
   const moments = surveyed(input).map(({ time, wayOut, inHand }) => ({ time, wayOut, ...inHand }));
   const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
-  const said = file.score.beats.map(({ wayOut }) => wayOut.say.trim() !== '');
+  const said = file.score.beats.map(({ wayOut }) => wayOut.note.trim() !== '');
   return {
     brief: [...briefOf(input, outboard, namedMarks(file.place))].at(-1)!,
     moments,

@@ -16,13 +16,13 @@ const server = await startServer();
 const IDS = readdirSync('demo/manoeuvres').map((name) => name.replace('.json', ''));
 const of = (list: readonly string[], i: number) => list[i % list.length]!;
 const file = demoFile('off-stilt-pontoon');
-const recording = (steps: number) => ({
+const recording = (timesteps: number) => ({
   inputs: Array.from({ length: 40 }, (_, i) => ({
-    step: i,
+    timestep: i,
     order: { do: 'wheel', after_s: 0, angle_deg: i },
   })),
-  steps,
-  end: steps > 90 ? 'done' : null,
+  timesteps,
+  end: timesteps > 90 ? 'done' : null,
 });
 
 const times = new Map<string, number[]>();

@@ -5,8 +5,8 @@ export const DRIVEN_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'orders of a recording that act a step late',
     file: 'src/core/drive/drive.ts',
-    find: 'inputs[next]!.step <= this.steps',
-    put: 'inputs[next]!.step < this.steps',
+    find: 'inputs[next]!.timestep <= this.timesteps',
+    put: 'inputs[next]!.timestep < this.timesteps',
   },
   {
     name: 'a thruster that has quit and answers still',

@@ -134,7 +134,7 @@ describe('a backup', () => {
     const [before, of, count] = [rows(), under(alike!), texts()];
     const name = await backUp(directory, AT);
     setTakeAside(db, aside!, 7);
-    saveRecording(db, driven!, { ...takeOf(db).recording, steps: 90 }, 8);
+    saveRecording(db, driven!, { ...takeOf(db).recording, timesteps: 90 }, 8);
     saveNotes(db, noted!, [{ at_s: 1, by: 'student', text: 'later' }], 8);
     keepTake(db, takeOf(db, fresh), 8);
     await restoreBackup(db, directory, name, AT + HOUR);

@@ -24,9 +24,9 @@ seedDemo(db, join(process.cwd(), 'demo'), 1);
 afterAll(() => rmSync(directory, { recursive: true, force: true }));
 
 const manoeuvreId = 'off-stilt-pontoon';
-const recording = (steps: number): RecordingDocument => ({
-  inputs: [{ step: 1, order: { do: 'wheel', after_s: 0, angle_deg: 10 } }],
-  steps,
+const recording = (timesteps: number): RecordingDocument => ({
+  inputs: [{ timestep: 1, order: { do: 'wheel', after_s: 0, angle_deg: 10 } }],
+  timesteps,
   end: null,
   surprises: [],
   skips: [],

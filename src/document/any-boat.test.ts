@@ -146,7 +146,7 @@ function made(
           within: 5,
           orders,
           expect: [],
-          wayOut: { take: false, orders: [] },
+          wayOut: { automatic: false, orders: [] },
         },
       ],
       end: { cue: { is: 'after', seconds: 30 }, within: 60 },

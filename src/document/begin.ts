@@ -96,7 +96,7 @@ export function begun({
               ? [{ do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 }]
               : [],
           expect: [],
-          wayOut: { say: '', take: false, orders: [] },
+          wayOut: { note: '', automatic: false, orders: [] },
         },
       ],
       end: { cue: { is: 'after', seconds: 20 }, within_s: 60 },

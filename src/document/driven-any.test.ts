@@ -60,7 +60,7 @@ function anyRecording(seed: number, file: ManoeuvreFile): RecordingDocument {
   const random = new Random(seed);
   const steps = 150 + Math.floor(250 * random.uniform());
   const inputs = Array.from({ length: 14 }, () => ({
-    step: Math.floor(steps * random.uniform()),
+    timestep: Math.floor(steps * random.uniform()),
     order: anyOrder(random, file),
   })).sort((a, b) => a.step - b.step);
   return {

@@ -13,11 +13,11 @@ import { demoFile } from './testing/demo';
 const manoeuvre = demoFile('off-stilt-pontoon');
 const recording: RecordingDocument = {
   inputs: [
-    { step: 30, order: { do: 'wheel', after_s: 0, angle_deg: -20 } },
-    { step: 31, order: { do: 'engine', after_s: 0, gear: 'ahead', throttle: 0.2 } },
-    { step: 90, order: { do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 } },
+    { timestep: 30, order: { do: 'wheel', after_s: 0, angle_deg: -20 } },
+    { timestep: 31, order: { do: 'engine', after_s: 0, gear: 'ahead', throttle: 0.2 } },
+    { timestep: 90, order: { do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 } },
   ],
-  steps: 120,
+  timesteps: 120,
   end: 'done',
   skips: [],
   surprises: [{ is: 'gust', at_s: 4, by: 0.5, lasts_s: 6 }],
@@ -45,17 +45,17 @@ describe('a driven take as a file', () => {
   it('refuses what is out of order, late, or too much, by its path', () => {
     const [first, second] = recording.inputs;
     expect(problems({ ...recording, inputs: [second, first] })).toEqual([
-      expect.stringMatching(/^inputs\[1\]\.step: must come in order/),
+      expect.stringMatching(/^inputs\[1\].timestep: must come in order/),
     ]);
-    expect(problems({ ...recording, steps: 40 })).toEqual([
-      expect.stringMatching(/^inputs\[2\]\.step: .*not after step 40/),
+    expect(problems({ ...recording, timesteps: 40 })).toEqual([
+      expect.stringMatching(/^inputs\[2\].timestep: .*not after timestep 40/),
     ]);
-    const late = { step: 1, order: { ...first!.order, after_s: 2 } };
+    const late = { timestep: 1, order: { ...first!.order, after_s: 2 } };
     expect(problems({ ...recording, inputs: [late] })).toEqual([
       expect.stringMatching(/after_s: must be 0/),
     ]);
     expect(problems({ ...recording, surprises: [{ is: 'whale', at_s: 1 }] })).toHaveLength(1);
-    expect(problems({ ...recording, steps: 1e9 })).toHaveLength(1);
+    expect(problems({ ...recording, timesteps: 1e9 })).toHaveLength(1);
   });
 
   it('says which order or surprise the boat has nothing for', () => {

@@ -18,22 +18,22 @@ import { orderSchema, type OrderDocument } from './score';
 export const DRIVEN_SCHEMA = 'yawtrope:driven';
 export const DRIVEN_VERSION = 1;
 
-const MOST_STEPS = Math.round(LONGEST_DRIVE_S / STEP_S);
+const MOST_TIMESTEPS = Math.round(LONGEST_DRIVE_S / STEP_S);
 const MOST_INPUTS = 100_000;
 const MOST_SURPRISES = 20;
 const MOST_SKIPS = 200;
 
-const step = z
+const timestep = z
   .number()
   .int()
   .min(0)
-  .max(MOST_STEPS, { error: `at most ${MOST_STEPS} steps` });
+  .max(MOST_TIMESTEPS, { error: `at most ${MOST_TIMESTEPS} timesteps` });
 const at_s = within(0, LONGEST_DRIVE_S, 's');
 const name = z.string().min(1).max(80);
 
-/** An order given at a step; it acts at once. */
+/** An order given at a timestep; it acts at once. */
 const inputSchema = z.strictObject({
-  step,
+  timestep,
   order: orderSchema.refine(({ after_s }) => after_s === 0, {
     path: ['after_s'],
     error: 'must be 0: a hand at the helm acts at once',
@@ -103,30 +103,30 @@ export type SurpriseDocument = z.infer<typeof surpriseSchema>;
 export const recordingSchema = z
   .strictObject({
     inputs: z.array(inputSchema).max(MOST_INPUTS, { error: `at most ${MOST_INPUTS} inputs` }),
-    /** Steps of a tenth of a second driven. */
-    steps: step,
+    /** Timesteps of a tenth of a second driven. */
+    timesteps: timestep,
     /** How the helm ended it; null while it goes on, and where it ended by itself. */
     end: z.enum(['done', 'broke off']).nullable(),
     surprises: z
       .array(surpriseSchema)
       .max(MOST_SURPRISES, { error: `at most ${MOST_SURPRISES}` })
       .default([]),
-    /** Steps at which the helm went on to the next beat of the score without its cue. */
+    /** Timesteps at which the helm went on to the next beat of the score without its cue. */
     skips: z
-      .array(step)
+      .array(timestep)
       .max(MOST_SKIPS, { error: `at most ${MOST_SKIPS}` })
       .default([]),
   })
-  .superRefine(({ inputs, skips, steps }, context) => {
+  .superRefine(({ inputs, skips, timesteps }, context) => {
     const inOrder = (at: readonly number[], path: (i: number) => (string | number)[]) =>
       at.forEach((one, i) => {
-        if (one >= (at[i - 1] ?? 0) && one <= steps) return;
-        const message = `must come in order, and not after step ${steps}`;
+        if (one >= (at[i - 1] ?? 0) && one <= timesteps) return;
+        const message = `must come in order, and not after timestep ${timesteps}`;
         context.addIssue({ code: 'custom', path: path(i), message });
       });
     inOrder(
-      inputs.map((input) => input.step),
-      (i) => ['inputs', i, 'step'],
+      inputs.map((input) => input.timestep),
+      (i) => ['inputs', i, 'timestep'],
     );
     inOrder(skips, (i) => ['skips', i]);
   });
@@ -217,16 +217,16 @@ function toSurprise(surprise: SurpriseDocument, names: Names, path: string): Sur
 /** A checked recording of a manoeuvre, ready to be played; names that lead nowhere are problems. */
 export function toRecording(file: ManoeuvreFile, recording: RecordingDocument): Result<Recording> {
   const names = new Names(file);
-  const inputs = recording.inputs.map(({ step: at, order }, i): DriveInput => ({
-    step: at,
+  const inputs = recording.inputs.map(({ timestep, order }, i): DriveInput => ({
+    timestep,
     order: toOrder(order, names, `recording.inputs[${i}].order`).order,
   }));
   const surprises = recording.surprises.map((surprise, i) =>
     toSurprise(surprise, names, `recording.surprises[${i}]`),
   );
   if (names.problems.length > 0) return failure(...names.problems);
-  const { steps, end, skips } = recording;
-  return success({ inputs, steps, end, surprises, skips });
+  const { timesteps, end, skips } = recording;
+  return success({ inputs, timesteps, end, surprises, skips });
 }
 
 /** Somebody under way as a surprise is kept. */

@@ -49,8 +49,8 @@ describe('a thrown line', () => {
               ...beat,
               expect: [{ is: 'line', at: { after_s: 2 }, line: 'first spring', state: 'on' }],
               wayOut: {
-                say: 'no line: off and round again',
-                take: true,
+                note: 'no line: off and round again',
+                automatic: true,
                 orders: [
                   { do: 'wheel', after_s: 0, angle_deg: 35 },
                   { do: 'engine', after_s: 2, gear: 'ahead', throttle: 0.3 },

@@ -320,7 +320,7 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
       orders: beat.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
       expect: beat.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
       wayOut: {
-        take: beat.wayOut.take,
+        automatic: beat.wayOut.automatic,
         orders: beat.wayOut.orders.map((o, k) => toOrder(o, names, `${path}.wayOut.orders[${k}]`)),
       },
     };

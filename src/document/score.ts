@@ -209,9 +209,9 @@ const orders = z.array(orderSchema).max(20, { error: 'at most 20 orders in a bea
 
 export const wayOutSchema = z.strictObject({
   /** In words, for the crew. */
-  say: z.string().max(200, { error: 'keep it to 200 characters' }).default(''),
+  note: z.string().max(200, { error: 'keep it to 200 characters' }).default(''),
   /** Taken by itself when an expectation fails or the next cue does not come. */
-  take: z.boolean().default(false),
+  automatic: z.boolean().default(false),
   orders: orders.default([]),
 });
 
@@ -222,7 +222,7 @@ export const beatSchema = z.strictObject({
   within_s: within(0.1, 900, 's').default(120),
   orders: orders.default([]),
   expect: z.array(expectationSchema).max(8, { error: 'at most eight expectations' }).default([]),
-  wayOut: wayOutSchema.default({ say: '', take: false, orders: [] }),
+  wayOut: wayOutSchema.default({ note: '', automatic: false, orders: [] }),
 });
 export type BeatDocument = z.infer<typeof beatSchema>;
 

@@ -58,7 +58,7 @@ function twoLocks(change: (working: LockWorking) => LockWorking = (w) => w): Man
         within_s: 5,
         orders: [],
         expect: [],
-        wayOut: { say: '', take: false, orders: [] },
+        wayOut: { note: '', automatic: false, orders: [] },
       },
     ],
     end: { cue: { is: 'after', seconds: 500 }, within_s: 600 },

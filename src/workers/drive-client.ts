@@ -31,8 +31,8 @@ export class DriveClient {
   open(file: ManoeuvreFile, recording: RecordingDocument): Asked<DriveTold> {
     return this.line.call((remote) => remote.open(file, recording));
   }
-  step(orders: readonly OrderDocument[], steps: number): Asked<DriveTold> {
-    return this.line.call((remote) => remote.step(orders, steps));
+  advance(orders: readonly OrderDocument[], timesteps: number): Asked<DriveTold> {
+    return this.line.call((remote) => remote.advance(orders, timesteps));
   }
   passOn(): Asked<DriveTold> {
     return this.line.call((remote) => remote.passOn());

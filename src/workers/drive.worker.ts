@@ -27,7 +27,7 @@ import { live } from './lifeline';
 import type { DriveWorker } from './protocol';
 
 const ordersSchema = z.array(orderSchema).max(200);
-const stepsSchema = z.int().min(0).max(18000);
+const timestepsSchema = z.int().min(0).max(18000);
 const endSchema = z.enum(['done', 'broke off']);
 
 /** A drive as it stands: what it is of, and what has been given, as the user keeps it. */
@@ -45,8 +45,8 @@ let going: Going | null = null;
 const NOT_OPEN = failure({ path: '(drive)', message: 'nothing is being driven' });
 
 function recordingOf({ drive, inputs, surprises }: Going): RecordingDocument {
-  const { steps, end, skips } = drive.recording();
-  return { inputs: [...inputs], steps, end, surprises, skips: [...skips] };
+  const { timesteps, end, skips } = drive.recording();
+  return { inputs: [...inputs], timesteps, end, surprises, skips: [...skips] };
 }
 
 function told({ teller, drive }: Going, problems: readonly Problem[] = []) {
@@ -61,7 +61,7 @@ function give(at: Going, orders: readonly OrderDocument[]): readonly Problem[] {
     const obeyed = toDriveOrder(order, at.file, `orders[${i}]`);
     if (!obeyed.ok) return obeyed.problems;
     if (at.drive.over) return [];
-    at.inputs.push({ step: at.drive.step, order });
+    at.inputs.push({ timestep: at.drive.timestep, order });
     at.drive.give(obeyed.value);
     return [];
   });
@@ -108,11 +108,11 @@ export const driveCalls: DriveWorker = {
     };
     return told(going);
   },
-  step(orders, steps) {
+  advance(orders, timesteps) {
     if (!going) return NOT_OPEN;
     const given = check<OrderDocument[]>(ordersSchema, orders);
     if (!given.ok) return given;
-    const count = check<number>(stepsSchema, steps);
+    const count = check<number>(timestepsSchema, timesteps);
     if (!count.ok) return count;
     const problems = give(going, given.value);
     for (let i = 0; i < count.value; i++) going.drive.stepOn();

@@ -128,7 +128,7 @@ const worker: LookWorker = {
     const varied = check(variationSchema, variation);
     if (!varied.ok) return varied;
     const input = vary(opened.value.input, toVariation(varied.value));
-    const said = opened.value.file.score.beats.map(({ wayOut }) => wayOut.say.trim() !== '');
+    const said = opened.value.file.score.beats.map(({ wayOut }) => wayOut.note.trim() !== '');
     const all = (found: readonly Partial<Looked>[]) => ({
       ...NOTHING,
       surveyed: found.flatMap(({ surveyed }) => surveyed ?? []),

@@ -97,8 +97,8 @@ export interface DriveTold {
 export interface DriveWorker {
   /** Begins a manoeuvre anew, or goes on from where a recording of it stands. */
   open(file: unknown, recording: unknown): Result<DriveTold>;
-  /** Gives orders, then takes so many steps. */
-  step(orders: unknown, steps: unknown): Result<DriveTold>;
+  /** Gives orders, then goes on by so many timesteps. */
+  advance(orders: unknown, timesteps: unknown): Result<DriveTold>;
   /** On to the next beat of the score, its cue come or not. */
   passOn(): Result<DriveTold>;
   close(end: unknown): Result<DriveTold>;

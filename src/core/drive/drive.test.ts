@@ -106,14 +106,14 @@ describe('a driven take', () => {
     const input = busy();
     const first = driven(input, 200, HANDLED).recording();
     const cut = cutAt(first, 100);
-    expect(cut.steps).toBe(100);
-    expect(cut.inputs.every(({ step }) => step < 100)).toBe(true);
+    expect(cut.timesteps).toBe(100);
+    expect(cut.inputs.every(({ timestep: step }) => step < 100)).toBe(true);
     const again = new Drive(input);
     again.follow(cut);
     const short = playRecording(input, first, 100).take;
     expect(again.state.motion[0]).toBe(short.trace.x.at(-1));
     for (let step = 100; step < 150; step++) again.stepOn();
-    expect(again.recording()).toMatchObject({ steps: 150, end: null });
+    expect(again.recording()).toMatchObject({ timesteps: 150, end: null });
     expect(again.recording().inputs).toEqual(cut.inputs);
   });
 
@@ -207,7 +207,7 @@ describe('a driven take', () => {
       drive.close(end);
       drive.give(engine(1));
       drive.stepOn();
-      expect(drive.recording()).toMatchObject({ steps: 5, inputs: [], end });
+      expect(drive.recording()).toMatchObject({ timesteps: 5, inputs: [], end });
       return drive.finish().take.outcome;
     };
     expect(over('done')).toBe('reached');

@@ -1,4 +1,4 @@
-import { Run, type Cue, type Order, type RunInput, type RunWatch } from '../score';
+import { RunLoop, type Cue, type Order, type RunInput, type RunWatch } from '../score';
 import { groundSpeed, PSI, X, Y, type SimState, type World } from '../sim';
 import { HandPlayer } from './hand-player';
 import { Fate, withSurprises } from './surprises';
@@ -18,14 +18,14 @@ export const LONGEST_DRIVE_S = 1800;
 /** What is driven is no shorter than this just because the score is, s. */
 const longEnough = (input: RunInput): RunInput => ({ ...input, limit: LONGEST_DRIVE_S });
 
-const NOTHING: Recording = { inputs: [], steps: 0, end: null, surprises: [], skips: [] };
+const NOTHING: Recording = { inputs: [], timesteps: 0, end: null, surprises: [], skips: [] };
 
 /**
  * A manoeuvre driven by hand, step by step of the grid, on the same core as a score is played on. What was given is
  * recorded; the same recording gives the same take, bit for bit.
  */
 export class Drive {
-  private readonly run: Run;
+  private readonly run: RunLoop;
   private readonly fate: Fate;
   /** The manoeuvre with what surprises make of wind and place. */
   readonly input: RunInput;
@@ -34,7 +34,7 @@ export class Drive {
   private player!: HandPlayer;
   private readonly given: DriveInput[] = [];
   private readonly skips: number[] = [];
-  private steps = 0;
+  private timesteps = 0;
   private ended: DriveEnd | null = null;
 
   /** Begins at the start, without what was done in a recording; `follow` does that. */
@@ -49,22 +49,22 @@ export class Drive {
       this.player = new HandPlayer(surprised, state, world);
       return this.player;
     };
-    this.run = new Run(surprised, conducted, { watch });
+    this.run = new RunLoop(surprised, conducted, { watch });
     this.traffic = trafficOf({ surprises });
     this.fate = new Fate(surprises, this.run.world);
     this.run.begin();
   }
 
   /** Does again what was done, up to its end or to `steps`. */
-  follow({ inputs, steps, end, skips }: Recording, upTo = steps): void {
+  follow({ inputs, timesteps: steps, end, skips }: Recording, upTo = steps): void {
     let next = 0;
     let skip = 0;
     const give = () => {
-      for (; skip < skips.length && skips[skip]! <= this.steps; skip++) this.passOn();
-      while (next < inputs.length && inputs[next]!.step <= this.steps)
+      for (; skip < skips.length && skips[skip]! <= this.timesteps; skip++) this.passOn();
+      while (next < inputs.length && inputs[next]!.timestep <= this.timesteps)
         this.give(inputs[next++]!.order);
     };
-    while (this.steps < Math.min(steps, upTo) && !this.over) {
+    while (this.timesteps < Math.min(steps, upTo) && !this.over) {
       give();
       this.stepOn();
     }
@@ -78,14 +78,14 @@ export class Drive {
   /** Orders given now act from this step on. */
   give(order: Order): void {
     if (this.over) return;
-    this.given.push({ step: this.steps, order });
+    this.given.push({ timestep: this.timesteps, order });
     this.player.give(order);
   }
 
   /** The helm has done with the beat of the score that comes next, cue or no cue. */
   passOn(): void {
     if (this.over) return;
-    this.skips.push(this.steps);
+    this.skips.push(this.timesteps);
     this.player.passOn();
   }
 
@@ -93,7 +93,7 @@ export class Drive {
     if (this.over) return;
     this.fate.befall(this.state, this.player);
     this.run.stepOn();
-    this.steps += 1;
+    this.timesteps += 1;
     this.lookForTraffic();
   }
 
@@ -124,8 +124,8 @@ export class Drive {
     return this.player.finish !== null;
   }
 
-  get step(): number {
-    return this.steps;
+  get timestep(): number {
+    return this.timesteps;
   }
   get state(): SimState {
     return this.run.state;
@@ -136,7 +136,7 @@ export class Drive {
   get hand(): HandPlayer {
     return this.player;
   }
-  get live(): Run {
+  get live(): RunLoop {
     return this.run;
   }
   get nextCue(): Cue {
@@ -146,7 +146,7 @@ export class Drive {
   recording(): Recording {
     return {
       inputs: [...this.given],
-      steps: this.steps,
+      timesteps: this.timesteps,
       end: this.ended,
       surprises: this.surprises,
       skips: [...this.skips],
@@ -167,7 +167,7 @@ export class Drive {
 export function playRecording(
   input: RunInput,
   recording: Recording = NOTHING,
-  upTo = recording.steps,
+  upTo = recording.timesteps,
   watch: RunWatch | null = null,
 ): Driven {
   const drive = new Drive(input, recording.surprises, watch);
@@ -177,20 +177,20 @@ export function playRecording(
 
 /** What of a record, as the core or as the user has it, says when something was done. */
 interface Cut {
-  readonly inputs: readonly { readonly step: number }[];
-  readonly steps: number;
+  readonly inputs: readonly { readonly timestep: number }[];
+  readonly timesteps: number;
   readonly end: DriveEnd | null;
   readonly skips: readonly number[];
 }
 
 /** The same as it stood at a step: what came after it is forgotten. */
 export function cutAt<R extends Cut>(recording: R, step: number): R {
-  if (step >= recording.steps && recording.end === null) return recording;
+  if (step >= recording.timesteps && recording.end === null) return recording;
   return {
     ...recording,
-    inputs: recording.inputs.filter((input) => input.step < step),
+    inputs: recording.inputs.filter((input) => input.timestep < step),
     skips: recording.skips.filter((skip) => skip < step),
-    steps: Math.min(step, recording.steps),
+    timesteps: Math.min(step, recording.timesteps),
     end: null,
   };
 }

@@ -51,7 +51,7 @@ export interface CueLeft {
 
 /** The boat at the helm's hand at one step: what the page draws and says. SI, radians. */
 export interface DriveNow {
-  readonly step: number;
+  readonly timestep: number;
   readonly time: number;
   /** Her last few samples, as columns of a take's record: the page draws between them. */
   readonly trace: Trace;
@@ -143,7 +143,7 @@ export class DriveTeller {
     this.events = hand.events.length;
     const touches = this.freshTouches();
     return {
-      step: drive.step,
+      timestep: drive.timestep,
       time: state.time,
       trace: live.recent(RECENT),
       wheel: { ordered: state.ordered[0]!, angle: state.angles[0]! },

@@ -3,7 +3,7 @@ import type { Traffic } from './traffic';
 
 /** Something done at the helm, or called to the hands, at a step of the grid: before the boat takes that step. */
 export interface DriveInput {
-  readonly step: number;
+  readonly timestep: number;
   readonly order: Order;
 }
 
@@ -15,7 +15,7 @@ export interface Recording {
   /** In the order they were given. */
   readonly inputs: readonly DriveInput[];
   /** Steps of the grid driven so far. */
-  readonly steps: number;
+  readonly timesteps: number;
   /** Null while it goes on, and where it ended by itself. */
   readonly end: DriveEnd | null;
   readonly surprises: readonly Surprise[];

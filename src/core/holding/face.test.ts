@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { CLOCK, derivative, lookAround, step, STEP_S, U } from '../sim';
+import { CLOCK, derivative, lookAround, timestep, STEP_S, U } from '../sim';
 import { sloop } from '../testing/boats';
 import { between } from '../testing/arbitrary';
 import { rig } from '../testing/rig';
@@ -87,7 +87,7 @@ it('a leaf that swings on to a boat that lies still is found, from however far o
   const { shore } = r.world;
   let touched = 0;
   for (let i = 0; i < 60; i++) {
-    step(r.state, r.world, r.scratch, STEP_S, null);
+    timestep(r.state, r.world, r.scratch, STEP_S, null);
     touched += r.scratch.touch.count;
     // Her bow is at y = 5; it comes down to 4.8, slowly.
     const by = i < 50 ? 0.084 : 0;

@@ -105,12 +105,12 @@ export function byChannel(
     const before = so.inputs.at(-1);
     const sameHand =
       before &&
-      input.step - so.last <= ONE_HAND &&
+      input.timestep - so.last <= ONE_HAND &&
       Number.isFinite(unlike(before.order, input.order)) &&
       (channel.of === 'wheel' || channel.of === 'joystick' || channel.of === 'engine');
-    if (sameHand) so.inputs[so.inputs.length - 1] = { step: before.step, order: input.order };
+    if (sameHand) so.inputs[so.inputs.length - 1] = { timestep: before.timestep, order: input.order };
     else so.inputs.push(input);
-    so.last = input.step;
+    so.last = input.timestep;
     map.set(key, so);
   }
   return map;

@@ -106,9 +106,9 @@ export function reviewOf(input: RunInput, recording: Recording): Review {
   const surprised = withSurprises(input, recording.surprises);
   const about = new Surroundings(surprised);
   const states: SimState[] = [];
-  const every = Math.max(WAYS_EVERY_S, (recording.steps * 0.1) / MOST_WAYS);
+  const every = Math.max(WAYS_EVERY_S, (recording.timesteps * 0.1) / MOST_WAYS);
   let next = 0;
-  const { take } = playRecording(input, recording, recording.steps, (state) => {
+  const { take } = playRecording(input, recording, recording.timesteps, (state) => {
     if (state.time + 1e-9 < next) return;
     next += every;
     states.push(about.copyOf(state));

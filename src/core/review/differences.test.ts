@@ -66,7 +66,7 @@ describe('what was different', () => {
   it('names what was left out, and what was done besides', () => {
     expect(first(changed(3, null))).toMatchObject({ is: 'missing', channel: { of: 'wheel' } });
     const more: Done = [...DONE, [19.5, wheel(30)]];
-    expect(first(more)).toMatchObject({ is: 'extra', input: { step: 195 } });
+    expect(first(more)).toMatchObject({ is: 'extra', input: { timestep: 195 } });
   });
 
   it('names the wind, the stream, the start and a surprise', () => {

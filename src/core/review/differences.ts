@@ -150,7 +150,7 @@ function changesOf(reference: Played, other: Played, length: number): Change[] {
   const on = (played: Played) => ({ trace: played.take.trace, way: played.way });
   const placed = (played: Played) => (input: DriveInput) => ({
     input,
-    way: played.way[Math.min(played.way.length - 1, input.step)]!,
+    way: played.way[Math.min(played.way.length - 1, input.timestep)]!,
   });
   const a = byChannel(reference.recording.inputs);
   const b = byChannel(other.recording.inputs);
@@ -162,11 +162,11 @@ function changesOf(reference: Played, other: Played, length: number): Change[] {
     for (const pair of linedUp(mine, theirs, length)) {
       if (!pair.a) changes.push({ is: 'extra', channel, input: pair.b!.input });
       else {
-        const due = sameBy(on(reference), on(other), pair.a.input.step * STEP_S);
+        const due = sameBy(on(reference), on(other), pair.a.input.timestep * STEP_S);
         if (!pair.b) changes.push({ is: 'missing', channel, reference: pair.a.input, time: due });
         else {
           const { input } = pair.b;
-          const late = input.step * STEP_S - due;
+          const late = input.timestep * STEP_S - due;
           if (Math.abs(late) >= MOVED_S) changes.push({ is: 'moved', channel, input, late });
           if (unlike(pair.a.input.order, input.order) >= OTHER)
             changes.push({ is: 'other', channel, input, reference: pair.a.input });
@@ -212,10 +212,10 @@ function withWeather(input: RunInput, part: object): RunInput {
 }
 
 /** The movement of the hand an input ended: what came within it is moved or taken out with it. */
-function handOf(inputs: readonly DriveInput[], { step, order }: DriveInput): readonly DriveInput[] {
+function handOf(inputs: readonly DriveInput[], { timestep, order }: DriveInput): readonly DriveInput[] {
   const alike = (one: DriveInput) =>
     sameChannel(one.order, order) && Number.isFinite(unlike(one.order, order));
-  const at = inputs.findIndex((input) => input.step === step && alike(input));
+  const at = inputs.findIndex((input) => input.timestep === timestep && alike(input));
   if (at < 0) return [];
   const hand = [inputs[at]!];
   for (const next of inputs.slice(at + 1)) {
@@ -230,28 +230,31 @@ function undone(change: Change, reference: DrivenTake, other: DrivenTake): Drive
   const { recording, input } = other;
   const put = (inputs: readonly DriveInput[]): DrivenTake => ({
     input,
-    recording: { ...recording, inputs: inputs.toSorted((a, b) => a.step - b.step) },
+    recording: { ...recording, inputs: inputs.toSorted((a, b) => a.timestep - b.timestep) },
   });
   const without = (gone: readonly DriveInput[]) =>
     recording.inputs.filter((one) => !gone.includes(one));
-  const most = recording.steps;
-  const stepAt = (time: number) => Math.max(0, Math.min(most, Math.round(time / STEP_S)));
+  const most = recording.timesteps;
+  const timestepAt = (time: number) => Math.max(0, Math.min(most, Math.round(time / STEP_S)));
   switch (change.is) {
     case 'moved': {
       const hand = handOf(recording.inputs, change.input);
       const by = Math.round(change.late / STEP_S);
-      const moved = hand.map(({ step, order }) => ({ step: stepAt((step - by) * STEP_S), order }));
+      const moved = hand.map(({ timestep, order }) => ({
+        timestep: timestepAt((timestep - by) * STEP_S),
+        order,
+      }));
       return put([...without(hand), ...moved]);
     }
     case 'other': {
       const hand = handOf(recording.inputs, change.input);
-      const { step } = change.input;
-      return put([...without(hand), { step, order: change.reference.order }]);
+      const { timestep } = change.input;
+      return put([...without(hand), { timestep, order: change.reference.order }]);
     }
     case 'missing':
       return put([
         ...recording.inputs,
-        { step: stepAt(change.time), order: change.reference.order },
+        { timestep: timestepAt(change.time), order: change.reference.order },
       ]);
     case 'extra':
       return put(without(handOf(recording.inputs, change.input)));

@@ -1,6 +1,6 @@
 import { kineticEnergy, Ledger, WORKS, type Work } from '../sim';
 import type { RunInput } from './input';
-import { runTake } from './run';
+import { runPlan } from './run';
 
 /** Where the energy of a take came from and went, J, all seen from the moving water. */
 export interface EnergyAudit {
@@ -21,7 +21,7 @@ export function energyAudit(input: RunInput): EnergyAudit {
   const ledger = new Ledger();
   let before: number | null = null;
   let after = 0;
-  runTake(
+  runPlan(
     input,
     (state) => {
       after = kineticEnergy(state, input.craft!);

@@ -7,7 +7,7 @@ export { armGate, type Gate } from './gates';
 export { markAtStart, markNow } from './marks';
 export type { Conductor, Finish } from './conductor';
 export { Crew } from './crew';
-export { Run, runTake, runTillHard, type Conducted, type RunWatch } from './run';
+export { RunLoop, runPlan, runTillHard, type Conducted, type RunWatch } from './run';
 export { standsOver } from './on-foot';
 export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';

@@ -136,7 +136,7 @@ describe('the player', () => {
     within: 30,
     orders,
     expect: [],
-    wayOut: { take: false, orders: [] },
+    wayOut: { automatic: false, orders: [] },
     ...rest,
   });
   const ended = { cue: { is: 'after', seconds: 10 }, within: 20 } as const;
@@ -179,7 +179,7 @@ describe('the player', () => {
   it('looks at what was expected by the next beat before that beat begins', () => {
     const r = rig(sloop());
     const wanted: Expectation = { at: 'next', is: 'turning', to: 'port' };
-    const wayOut = { take: true, orders: [engine(-1)] };
+    const wayOut = { automatic: true, orders: [engine(-1)] };
     const beats = [
       beat({ is: 'start' }, [engine(1)], { expect: [wanted], wayOut }),
       beat({ is: 'after', seconds: 3 }, [engine(0)]),

@@ -159,7 +159,7 @@ export class Player implements Conductor {
     const { time } = this.state;
     const waited = time - this.armedAt;
     this.events.push({ time, is: 'cue never came', beat: this.current + 1, waited });
-    if (this.score.beats[this.current]?.wayOut.take) this.escape();
+    if (this.score.beats[this.current]?.wayOut.automatic) this.escape();
     else this.finish = 'cue never came';
   }
 
@@ -178,7 +178,7 @@ export class Player implements Conductor {
     const { time } = this.state;
     const { found } = finding;
     this.events.push({ time, is: 'expectation failed', beat, index, expectation, found });
-    if (this.score.beats[beat]!.wayOut.take && !this.brokenOff) this.escape();
+    if (this.score.beats[beat]!.wayOut.automatic && !this.brokenOff) this.escape();
   }
 
   private escape(): void {

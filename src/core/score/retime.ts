@@ -1,7 +1,7 @@
 import { groundSpeed, PSI, waterSpeed, type SimState, type World } from '../sim';
 import { armGate, distanceToMark, type Gate } from './gates';
 import type { RunInput } from './input';
-import { runTake } from './run';
+import { runPlan } from './run';
 import type { Cue } from './types';
 
 /** One of the conditions of a cue, as the run goes on while the beat is held back. */
@@ -58,7 +58,7 @@ export function holdBack(input: RunInput, beat: number, most: number): HeldBack 
   const parts = partsOf(cue);
   const ending = { cue: { is: 'after', seconds: most } as const, within: most };
   const held: RunInput = { ...input, score: { beats: beats.slice(0, beat), end: ending } };
-  const begins = beat === 0 ? 0 : runTake(held).beats[beat - 1]?.time;
+  const begins = beat === 0 ? 0 : runPlan(held).beats[beat - 1]?.time;
   if (begins === undefined) return null;
 
   const times: number[] = [];
@@ -66,7 +66,7 @@ export function holdBack(input: RunInput, beat: number, most: number): HeldBack 
   const moments: (number | null)[] = parts.map(() => null);
   let from: SimState | null = null;
   let gates: Gate[] = [];
-  runTake(held, (state, world, aboard) => {
+  runPlan(held, (state, world, aboard) => {
     if (state.time < begins - 1e-9) return;
     if (from === null) {
       from = { ...state, motion: state.motion.slice(), time: begins };

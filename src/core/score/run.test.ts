@@ -146,7 +146,7 @@ describe('expectations and the way out', () => {
   });
 
   it('takes the way out when told to, and drops the rest of the score', () => {
-    const wayOut = { take: true, orders: [engine(0), engine(-1, 0.5, 2), engine(0, 0, 6)] };
+    const wayOut = { automatic: true, orders: [engine(0), engine(-1, 0.5, 2), engine(0, 0, 6)] };
     const take = runTake(
       input(
         [

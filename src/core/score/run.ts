@@ -57,17 +57,17 @@ export type RunWatch = (state: SimState, world: World, aboard: IsAboard) => void
  *
  * @param ledger books the work of every force, if given
  */
-export function runTake(
+export function runPlan(
   input: RunInput,
   watch: RunWatch | null = null,
   ledger: Ledger | null = null,
 ): Take {
-  return new Run(input, scored(input), { watch, ledger }).play();
+  return new RunLoop(input, scored(input), { watch, ledger }).play();
 }
 
 /** The same, given up at the first hard touch: for trying many, where what comes after one tells nothing. */
 export function runTillHard(input: RunInput): Take {
-  return new Run(input, scored(input), { tillHard: true }).play();
+  return new RunLoop(input, scored(input), { tillHard: true }).play();
 }
 
 /** What a run is conducted by: given once she lies there, at the start. */
@@ -86,7 +86,7 @@ export interface Looking {
 }
 
 /** One run of a manoeuvre: the water, the boat on it, and what she did, conducted by a score or by a hand at the helm. */
-export class Run {
+export class RunLoop {
   readonly world: World;
   readonly state: SimState;
   private readonly before: SimState;

@@ -26,7 +26,7 @@ export interface Beat {
 
 export interface WayOut {
   /** Played when an expectation fails or the next cue does not come, if `take` is set. */
-  readonly take: boolean;
+  readonly automatic: boolean;
   readonly orders: readonly TimedOrder[];
 }
 

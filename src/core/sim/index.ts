@@ -69,7 +69,7 @@ export {
   type StartPose,
   type ThrusterState,
 } from './state';
-export { step, STEP_S } from './step';
+export { timestep, TIMESTEP_S } from './step';
 export { advance, companyOf, lookAbout, onOf, stepTogether } from './together';
 export { senseSurroundings } from './surroundings';
 export { setStream } from './turn-stream';

@@ -13,7 +13,7 @@ import {
   orderRudder,
   PSI,
   R,
-  step,
+  timestep,
   U,
   V,
   X,
@@ -52,7 +52,7 @@ function track(craft: Craft, at: number, scale = 1): number[][] {
     orderRudder(state, craft, rudder);
     orderEngine(state.engines[0]!, craft.spec.drives[0]!, gear, throttle);
     for (let i = 0; i < seconds * 20; i++) {
-      step(state, world, s, 0.05 * root, null);
+      timestep(state, world, s, 0.05 * root, null);
       const psi = state.motion[PSI]!;
       seen.push([
         state.motion[X]! + at * Math.sin(psi),
@@ -297,12 +297,12 @@ describe('E2 a steady turn', () => {
     const s = makeScratch(world);
     orderRudder(state, craft, 0.35);
     orderEngine(state.engines[0]!, craft.spec.drives[0]!, 1, 0.1);
-    for (let i = 0; i < 6000; i++) step(state, world, s, 0.05, null);
+    for (let i = 0; i < 6000; i++) timestep(state, world, s, 0.05, null);
     // Three points of the track give the circle.
     const points: [number, number][] = [];
     for (let k = 0; k < 3; k++) {
       points.push([state.motion[X]!, state.motion[Y]!]);
-      for (let i = 0; i < 100; i++) step(state, world, s, 0.05, null);
+      for (let i = 0; i < 100; i++) timestep(state, world, s, 0.05, null);
     }
     const [[ax, ay], [bx, by], [cx, cy]] = points as [
       [number, number],
@@ -335,7 +335,7 @@ describe('a body described from ahead of its centre of gravity', () => {
     });
     const start = { u: 1.5, v: -0.3, r: 0.4 };
     const run = rig(boat, start);
-    for (let i = 0; i < 200; i++) step(run.state, run.world, run.scratch, 0.05, null);
+    for (let i = 0; i < 200; i++) timestep(run.state, run.world, run.scratch, 0.05, null);
     const { motion } = run.state;
     const centre = [
       motion[X]! + xG * Math.sin(motion[PSI]!),

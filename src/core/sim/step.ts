@@ -13,7 +13,7 @@ import { AGAIN, CLOCK, type Scratch, type TouchWatch, type World } from './world
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
  * cues are exact in time whatever the step.
  */
-export const STEP_S = 0.1;
+export const TIMESTEP_S = 0.1;
 
 // While something may touch, the step is cut so that ω·h stays under this for its firmest spring. Fourth order
 // only ever takes energy; at 1, (ωh)⁶/72 = 1.4 % a step, of about three.
@@ -128,7 +128,7 @@ export function endPiece(
  * Classical fourth-order Runge–Kutta; substeps while something is near or a line is stiff. After each
  * substep `watch` sees the touches, for the record. No objects are made but in a joystick's look.
  */
-export function step(
+export function timestep(
   state: SimState,
   world: World,
   s: Scratch,

@@ -4,7 +4,7 @@ import { solidObstacle } from '../holding';
 import { bareBody, REFERENCE_HULL } from '../testing/boats';
 import { rig, type RigOptions } from '../testing/rig';
 import { R, V } from './state';
-import { step } from './step';
+import { timestep } from './step';
 import { senseSurroundings } from './surroundings';
 import { AIR, CLOCK } from './world';
 
@@ -145,7 +145,7 @@ describe('a stream that differs along her', () => {
     };
     const r = rig(box, { weather: { streamSet: Math.PI / 2, streamSpeed: 1, stream } });
     const h = 0.001;
-    step(r.state, r.world, r.scratch, h, null);
+    timestep(r.state, r.world, r.scratch, h, null);
     // N = −½ρ C T ∫ x (kx)|kx| dx over her length, on 40,500 kg·m².
     const moment = -0.5 * 1025 * 0.8 * k * k * (half ** 4 / 2);
     // Twenty strips are half a per cent out.

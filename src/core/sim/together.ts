@@ -24,7 +24,7 @@ import {
   setSlope,
   setStage,
   STAGES,
-  step,
+  timestep,
 } from './step';
 import {
   CLOCK,
@@ -223,7 +223,7 @@ export function advance(
   watch: TouchWatch | null,
 ): void {
   advanceLocks(state, world, dt);
-  if (othersOf(world).length === 0) step(state, world, scratch, dt, watch);
+  if (othersOf(world).length === 0) timestep(state, world, scratch, dt, watch);
   else stepTogether(companyAbout(state, world, scratch, watch), dt);
 }
 

@@ -18,11 +18,11 @@ export function recordingOf(
   rest: Partial<Recording> = {},
 ): Recording {
   const inputs = done
-    .flatMap(([at, ...orders]) => orders.map((order) => ({ step: Math.round(at * 10), order })))
-    .sort((a, b) => a.step - b.step);
+    .flatMap(([at, ...orders]) => orders.map((order) => ({ timestep: Math.round(at * 10), order })))
+    .sort((a, b) => a.timestep - b.timestep);
   return {
     inputs,
-    steps: Math.round(seconds * 10),
+    timesteps: Math.round(seconds * 10),
     end: 'done',
     surprises: [],
     skips: [],

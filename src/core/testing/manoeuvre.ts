@@ -27,7 +27,7 @@ export const beatOf = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {})
   within: 120,
   orders,
   expect: [],
-  wayOut: { take: false, orders: [] },
+  wayOut: { automatic: false, orders: [] },
   ...rest,
 });
 

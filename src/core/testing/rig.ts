@@ -5,7 +5,7 @@ import {
   initialState,
   makeScratch,
   R,
-  step,
+  timestep,
   U,
   V,
   type Scratch,
@@ -72,7 +72,7 @@ export function run(
 ): void {
   const steps = Math.round(seconds / h);
   for (let i = 0; i < steps; i++) {
-    step(state, world, scratch, h, null);
+    timestep(state, world, scratch, h, null);
     each();
   }
 }

@@ -10,7 +10,7 @@ import {
   orderThruster,
   PSI,
   R,
-  step,
+  timestep,
   U,
   V,
   X,
@@ -58,7 +58,7 @@ function play(craft: Craft, { weather, heading = 0.3, obstacles = [], mirror = 1
     });
     thrusters.forEach((t, i) => orderThruster(state.thrusters[i]!, t, mirror * power));
     for (let i = 0; i < seconds * 20; i++) {
-      step(state, world, s, 0.05, null);
+      timestep(state, world, s, 0.05, null);
       seen.push([...state.motion.slice(0, 6)]);
     }
   }
@@ -70,7 +70,7 @@ function play(craft: Craft, { weather, heading = 0.3, obstacles = [], mirror = 1
       yaw: mirror * -0.2,
     });
     for (let i = 0; i < 200; i++) {
-      step(state, world, s, 0.05, null);
+      timestep(state, world, s, 0.05, null);
       seen.push([...state.motion.slice(0, 6)]);
     }
   }
@@ -196,7 +196,7 @@ describe.each(FLEET_IDS)('%s', (id) => {
       };
       let last = energy();
       for (let i = 0; i < 400; i++) {
-        step(state, world, s, 0.05, null);
+        timestep(state, world, s, 0.05, null);
         const now = energy();
         expect(now).toBeLessThanOrEqual(last * (1 + 1e-12));
         last = now;

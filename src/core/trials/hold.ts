@@ -8,7 +8,7 @@ import {
   orderEngine,
   orderRudder,
   PSI,
-  step,
+  timestep,
   STEP_S,
   U,
   V,
@@ -84,7 +84,7 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
   orderRudder(state, craft, -by.wheel * craft.limits[0]!);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0));
   const steps = Math.round(by.seconds / STEP_S);
-  for (let i = 0; i < steps; i++) step(state, world, scratch, STEP_S, null);
+  for (let i = 0; i < steps; i++) timestep(state, world, scratch, STEP_S, null);
   const psi = state.motion[PSI]!;
   const still =
     state.motion[U]! * state.motion[U]! + state.motion[V]! * state.motion[V]! <

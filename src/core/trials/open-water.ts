@@ -10,7 +10,7 @@ import {
   orderThruster,
   PSI,
   R,
-  step,
+  timestep,
   STEP_S,
   U,
   V,
@@ -85,7 +85,7 @@ export class OpenWater {
   until(done: () => boolean, most: number): boolean {
     const end = this.state.time + most;
     while (this.state.time < end - 1e-9) {
-      step(this.state, this.world, this.scratch, STEP_S, null);
+      timestep(this.state, this.world, this.scratch, STEP_S, null);
       if (done()) return true;
     }
     return false;

@@ -36,7 +36,7 @@ export function takeOf(db: Library, id = TAKE, manoeuvreId = 'alongside-wind-off
     id,
     manoeuvreId,
     manoeuvre: toFile(manoeuvre, boat, place),
-    recording: { inputs: [], steps: 40, end: 'done' as const, surprises: [], skips: [] },
+    recording: { inputs: [], timesteps: 40, end: 'done' as const, surprises: [], skips: [] },
     startedAt,
   };
 }

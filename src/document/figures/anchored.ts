@@ -88,7 +88,7 @@ function onAnAnchor(setting: Setting, base: Draft): Draft {
             ],
             wayOut: {
               ...stopped.wayOut,
-              say: 'no line on: heave her off on the chain, and come back',
+              note: 'no line on: heave her off on the chain, and come back',
             },
           },
           beat(

@@ -147,7 +147,7 @@ function between(setting: Setting, base: Draft, early: boolean): Draft {
               call('windward bow line'),
               ashore('windward bow line', ahead[0]),
             ],
-            wayOut: { ...stopped.wayOut, say: 'no line on: astern between the piles, and out' },
+            wayOut: { ...stopped.wayOut, note: 'no line on: astern between the piles, and out' },
           },
           beat(
             'leeward',

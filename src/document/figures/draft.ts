@@ -97,7 +97,7 @@ export function beat(
     within_s,
     orders,
     expect: [],
-    wayOut: { say, take: false, orders: [] },
+    wayOut: { note: say, automatic: false, orders: [] },
   };
 }
 

@@ -98,7 +98,7 @@ describe.each(SOME)('%s', (boat) => {
             const input = toRunInput(whole.value);
             if (!input.ok) throw new Error(`${id}: ${JSON.stringify(input.problems)}`);
             // What she is told to do she can be told: no order to what she has not got.
-            expect(score.beats.every(({ wayOut }) => wayOut.say !== '')).toBe(true);
+            expect(score.beats.every(({ wayOut }) => wayOut.note !== '')).toBe(true);
           }
         }
       }

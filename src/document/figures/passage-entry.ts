@@ -66,7 +66,7 @@ function entering(
   const gates = gate(to);
   const entered = gate(from);
   const aim = ends.find(({ name }) => name === comes!.aim)!;
-  const plain = { within: LONGEST_S, expect: [], wayOut: { take: false, orders: [] } } as const;
+  const plain = { within: LONGEST_S, expect: [], wayOut: { automatic: false, orders: [] } } as const;
   const engine = (gear: 1 | -1, throttle: number) =>
     ({ after: 0, order: { do: 'engine', engine: null, gear, throttle } }) as const;
   const steer = { after: 0, order: { do: 'steer', heading } } as const;

@@ -127,7 +127,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
               call('windward stern line first'),
               pass('windward stern line', first.lead.name, snug),
             ],
-            wayOut: { ...stopped.wayOut, say: off },
+            wayOut: { ...stopped.wayOut, note: off },
           },
           beat(
             'hold-up',

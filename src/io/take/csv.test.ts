@@ -2,11 +2,11 @@ import Papa from 'papaparse';
 import { demoFile } from '@/document/testing/demo';
 import { takeCsv } from '.';
 
-const file = (steps: number) => ({
+const file = (timesteps: number) => ({
   $schema: 'yawtrope:driven' as const,
   version: 1 as const,
   manoeuvre: demoFile('off-stilt-pontoon'),
-  recording: { inputs: [], steps, end: null, surprises: [], skips: [] },
+  recording: { inputs: [], timesteps, end: null, surprises: [], skips: [] },
   notes: [],
 });
 

@@ -20,7 +20,7 @@ function file(origin?: { lat_deg: number; lon_deg: number }): DrivenFile {
       title: 'Out & <away>',
       place: origin ? { ...place, origin } : place,
     },
-    recording: { inputs: [], steps: 45, end: null, surprises: [], skips: [] },
+    recording: { inputs: [], timesteps: 45, end: null, surprises: [], skips: [] },
     notes: [],
   };
 }

@@ -13,7 +13,7 @@ import { sendKept } from '../parts/send-kept';
 export function TakeInBoat() {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const take = async (file: File) => {
+  const importFile = async (file: File) => {
     const text = await readText(file, MOST_DOCUMENT_BYTES);
     if (!text.ok) return setProblems(text.problems);
     const answer = await sendKept('POST', '/api/boats', text.value);
@@ -26,7 +26,7 @@ export function TakeInBoat() {
         label="Boat file"
         accept=".json,application/json"
         className={BUTTON}
-        onFile={(file) => void take(file)}
+        onFile={(file) => void importFile(file)}
       >
         <FolderOpen size={16} /> Open a boat file
       </FileButton>

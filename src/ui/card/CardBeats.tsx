@@ -34,8 +34,8 @@ export function CardBeats({ file, take }: { file: ManoeuvreFile; take: Take | nu
                     “{text}”
                   </p>
                 ))}
-                {beat.wayOut.say && (
-                  <p className="text-[0.82em] text-quiet">or else: {beat.wayOut.say}</p>
+                {beat.wayOut.note && (
+                  <p className="text-[0.82em] text-quiet">or else: {beat.wayOut.note}</p>
                 )}
               </div>
               <span className="figures text-[0.82em] text-quiet">

@@ -55,7 +55,7 @@ export function DayChartView({
     (m) => lengthIn(m, length),
   );
   const held = (moment: number) => Math.max(day.from, Math.min(day.to - STEP_S, moment));
-  const take = (event: PointerEvent) => {
+  const pick = (event: PointerEvent) => {
     const box = sheet.current!.getBoundingClientRect();
     const px = ((event.clientX - box.left) / box.width) * WIDTH;
     onAt(held(Math.round(x.invert(px) / STEP_S) * STEP_S));
@@ -93,9 +93,9 @@ export function DayChartView({
       aria-label="The day"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        take(event);
+        pick(event);
       }}
-      onPointerMove={(event) => event.buttons > 0 && take(event)}
+      onPointerMove={(event) => event.buttons > 0 && pick(event)}
     >
       {hours.map((t) => (
         <g key={t}>

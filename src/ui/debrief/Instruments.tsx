@@ -40,7 +40,7 @@ export function Instruments({
   const [problem, setProblem] = useState<string | null>(null);
   const [aside, setAside] = useState<ListedRecord | null>(null);
   const [pace, setPace] = useState<(typeof PACES)[number]>('4');
-  const take = async (file: File) => {
+  const importFile = async (file: File) => {
     setProblem(null);
     const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 80) || 'recording';
     const text = await readText(file, MOST_NMEA);
@@ -113,7 +113,7 @@ export function Instruments({
             label="NMEA 0183 recording"
             accept=".nmea,.txt,.log,.nme,text/plain"
             className={LINK}
-            onFile={(file) => void take(file)}
+            onFile={(file) => void importFile(file)}
           >
             Take in a recording
           </FileButton>

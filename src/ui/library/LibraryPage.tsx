@@ -112,7 +112,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
     if (answer.ok) setLooked(answer.value);
     else notDone(answer.problems);
   };
-  const take = async (how: 'merge' | 'replace') => {
+  const importArchive = async (how: 'merge' | 'replace') => {
     if (!file) return;
     begin();
     const answer = await work.run((watch) => send(file, how, watch));
@@ -227,14 +227,14 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                 it. In place: what is here and not in the file is gone, and a copy is made first.
               </p>
               <div className="flex flex-wrap gap-3 pt-2">
-                <button type="button" className={BUTTON} onClick={() => void take('merge')}>
+                <button type="button" className={BUTTON} onClick={() => void importArchive('merge')}>
                   Take it in beside
                 </button>
                 {asked ? (
                   <button
                     type="button"
                     className={`${BUTTON} border-2 border-hurt text-hurt`}
-                    onClick={() => void take('replace')}
+                    onClick={() => void importArchive('replace')}
                   >
                     Yes: in place of everything here
                   </button>

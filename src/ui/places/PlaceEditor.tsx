@@ -204,7 +204,7 @@ function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetO
             </p>
           </div>
         )}
-        <ToolList take={take} />
+        <ToolList choose={take} />
         <div className="rule-t py-2">
           {tool.is === 'row' ? (
             <RowPanel

@@ -68,7 +68,7 @@ export function TidePanel({ edit }: { edit: (place: Place) => boolean }) {
               key={`waters ${tide.zone}`}
               label="High and low waters, one a line: day, time at the place, level in m"
               text={writeWaters(tide.level.waters, tide.zone)}
-              take={(text) => {
+              accept={(text) => {
                 const read = readWaters(text, tide.zone);
                 if (!read.ok) return read.problems[0]!.message;
                 return change({ level: { by: 'table', waters: read.value } })
@@ -81,7 +81,7 @@ export function TidePanel({ edit }: { edit: (place: Place) => boolean }) {
             key="hours"
             label="Stream, one a line: hours from high water, sets to in °, rate in m/s; empty for none"
             text={writeHours(tide.stream)}
-            take={(text) => {
+            accept={(text) => {
               const read = readHours(text);
               if (!read.ok) return read.problems[0]!.message;
               const { stream: _stream, ...rest } = tide;
@@ -218,12 +218,12 @@ function ConstituentRows({
 function Lines({
   label,
   text,
-  take,
+  accept,
 }: {
   label: string;
   text: string;
   /** What is wrong; null where it was taken. */
-  take: (text: string) => string | null;
+  accept: (text: string) => string | null;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -238,7 +238,7 @@ function Lines({
         onChange={(event) => setTyped(event.target.value)}
         onBlur={() => {
           if (typed === null || typed === text) return;
-          const problem = take(typed);
+          const problem = accept(typed);
           setWrong(problem);
           if (!problem) setTyped(null);
         }}

@@ -21,7 +21,7 @@ const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
 const kindOf = (tool: Tool) => ('kind' in tool ? `${tool.is} ${tool.kind}` : tool.is);
 
 /** What can be drawn. */
-export function ToolList({ take }: { take: (tool: Tool) => void }) {
+export function ToolList({ choose }: { choose: (tool: Tool) => void }) {
   const now = usePlace((s) => kindOf(s.tool));
   return (
     <div role="radiogroup" aria-label="What a press does" className="grid grid-cols-2 gap-x-3">
@@ -37,7 +37,7 @@ export function ToolList({ take }: { take: (tool: Tool) => void }) {
               name="tool"
               className="min-h-0"
               checked={on}
-              onChange={() => take(tool)}
+              onChange={() => choose(tool)}
             />
             {name}
           </label>

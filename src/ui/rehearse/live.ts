@@ -64,7 +64,7 @@ const SAVE_EVERY_S = 1;
 const LOOK_AHEAD_EVERY_S = 0.5;
 const MOST_STEPS_AT_ONCE = 6;
 
-const BEGIN: RecordingDocument = { inputs: [], steps: 0, end: null, surprises: [], skips: [] };
+const BEGIN: RecordingDocument = { inputs: [], timesteps: 0, end: null, surprises: [], skips: [] };
 
 /**
  * A drive as the page sees it: it holds the clock, the controls as the hands have put them and what the worker last told.
@@ -156,19 +156,19 @@ export class Live {
     const answer = await this.client.open(this.file, recording);
     if (this.closed) return;
     if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
-    this.take(answer.value);
+    this.accept(answer.value);
     const { now, traffic } = answer.value;
     this.set({ traffic });
     this.sent = helmOf(now, this.mostWheel);
     this.shown = now.time;
-    this.set({ helm: this.sent, status: recording.steps > 0 ? 'paused' : 'ready', soFar: null });
+    this.set({ helm: this.sent, status: recording.timesteps > 0 ? 'paused' : 'ready', soFar: null });
     this.showTime();
     this.lookedAt = -Infinity;
     this.lookAhead();
   }
 
   /** Takes in what the worker told. */
-  private take({ now, problems }: DriveTold): void {
+  private accept({ now, problems }: DriveTold): void {
     this.events = [...this.events, ...now.events];
     // A blow told again because it came to be harder takes the place of what was told first.
     const again = new Set(now.touches.map(({ time, name }) => `${time} ${name}`));
@@ -227,18 +227,18 @@ export class Live {
   }
 
   /** Sends what the hands have done since, and asks for the steps that follow. */
-  private async ask(steps: number): Promise<void> {
+  private async ask(timesteps: number): Promise<void> {
     this.asking = true;
     const { helm } = this.store.getState();
     const orders = [...ordersBetween(this.sent!, helm!, this.file.boat), ...this.spoken];
     this.sent = helm;
     this.spoken = [];
-    const answer = await this.client.step(orders, steps);
+    const answer = await this.client.advance(orders, timesteps);
     // Opened anew meanwhile: this answer is of a drive that is no more.
     if (this.closed || !this.asking) return;
     this.asking = false;
     if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
-    this.take(answer.value);
+    this.accept(answer.value);
     const { time, finish } = answer.value.now;
     if (finish === null && time - this.savedAt >= SAVE_EVERY_S) {
       this.savedAt = time;
@@ -299,7 +299,7 @@ export class Live {
     if (status !== 'running' && status !== 'paused') return;
     cancelAnimationFrame(this.frame);
     const answer = await this.client.end(how);
-    if (answer.ok && !this.closed) this.take(answer.value);
+    if (answer.ok && !this.closed) this.accept(answer.value);
   }
 
   /**
@@ -315,9 +315,9 @@ export class Live {
     if (status === 'running' || status === 'paused') this.keeper?.save(kept.value, true);
     this.keeper = null;
     this.savedAt = 0;
-    const step = Math.min(kept.value.steps, Math.max(0, Math.round(time / STEP_S)));
+    const step = Math.min(kept.value.timesteps, Math.max(0, Math.round(time / STEP_S)));
     this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
-    await this.open({ ...cutAt(kept.value, step), steps: step });
+    await this.open({ ...cutAt(kept.value, step), timesteps: step });
   }
 
   /** Begins anew with other surprises. */
@@ -359,7 +359,7 @@ export class Live {
     const { status } = this.store.getState();
     if (status !== 'running' && status !== 'paused') return;
     const answer = await this.client.passOn();
-    if (answer.ok && !this.closed) this.take(answer.value);
+    if (answer.ok && !this.closed) this.accept(answer.value);
   }
 
   /** Takes two things in line from here; asked again, the next best pair, and after the last none. */

@@ -191,11 +191,11 @@ export function BeatEditor({ beat, number }: { beat: BeatDocument; number: numbe
           <TextField
             label="Way out in words"
             placeholder="what is said"
-            registration={register('say')}
-            error={errors.say?.message}
+            registration={register('note')}
+            error={errors.note?.message}
           />
           <label className="my-1.5 flex items-center gap-2">
-            <input type="checkbox" {...register('take')} className="size-4 accent-plan" />
+            <input type="checkbox" {...register('automatic')} className="size-4 accent-plan" />
             taken by itself when this beat does not go as expected
           </label>
           <OrderRows name="wayOrders" />

@@ -99,7 +99,7 @@ function Row({
     isDragging,
   } = useSortable({ id: beat.id });
   const out =
-    beat.wayOut.say || (beat.wayOut.orders.length > 0 ? ordersText(beat.wayOut.orders) : '');
+    beat.wayOut.note || (beat.wayOut.orders.length > 0 ? ordersText(beat.wayOut.orders) : '');
   return (
     <li
       ref={setNodeRef}

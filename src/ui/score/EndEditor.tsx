@@ -36,8 +36,8 @@ export function EndEditor() {
     within: within_s,
     orders: [],
     expect: [],
-    say: '',
-    take: false,
+    note: '',
+    automatic: false,
     wayOrders: [],
   });
   const form = useForm<BeatForm>({

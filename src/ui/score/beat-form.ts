@@ -22,8 +22,8 @@ export interface BeatForm extends CueForm {
   within: number;
   orders: OrderRow[];
   expect: ExpectRow[];
-  say: string;
-  take: boolean;
+  note: string;
+  automatic: boolean;
   wayOrders: OrderRow[];
 }
 
@@ -38,8 +38,8 @@ export function toForm(
     within: beat.within_s,
     orders: beat.orders.map(orderRow),
     expect: beat.expect.map((e) => expectRow(e, fresh.expect, units)),
-    say: beat.wayOut.say,
-    take: beat.wayOut.take,
+    note: beat.wayOut.note,
+    automatic: beat.wayOut.automatic,
     wayOrders: beat.wayOut.orders.map(orderRow),
   };
 }
@@ -53,7 +53,7 @@ export function fromForm(id: string, form: BeatForm, units: Units): Result<BeatD
     within_s: form.within,
     orders: form.orders.map(orderFrom),
     expect: form.expect.map((row) => expectFrom(row, units)),
-    wayOut: { say: form.say, take: form.take, orders: form.wayOrders.map(orderFrom) },
+    wayOut: { say: form.note, take: form.automatic, orders: form.wayOrders.map(orderFrom) },
   });
 }
 
@@ -82,7 +82,7 @@ export function fieldOf(path: string): string {
     return `cues.${row}.${FIELD_OF[leaf] ?? leaf}`;
   }
   if (keys[0] === 'wayOut') {
-    if (keys[1] !== 'orders') return keys[1] ?? 'say';
+    if (keys[1] !== 'orders') return keys[1] ?? 'note';
     keys.splice(0, 2, 'wayOrders');
   }
   return keys

@@ -20,7 +20,7 @@ export function addBeat(score: ScoreDocument, at: number, id: string): ScoreDocu
     within_s: 60,
     orders: [],
     expect: [],
-    wayOut: { say: '', take: false, orders: [] },
+    wayOut: { note: '', automatic: false, orders: [] },
   };
   return { ...score, beats: [...score.beats.slice(0, at), beat, ...score.beats.slice(at)] };
 }

@@ -59,7 +59,7 @@ describe('beat fields', () => {
     expect(fieldOf('orders[1].after_s')).toBe('orders.1.after');
     expect(fieldOf('expect[0].at.after_s')).toBe('expect.0.after');
     expect(fieldOf('wayOut.orders[0].angle_deg')).toBe('wayOrders.0.angle');
-    expect(fieldOf('wayOut.say')).toBe('say');
+    expect(fieldOf('wayOut.note')).toBe('note');
     expect(fieldOf('within_s')).toBe('within');
   });
 });

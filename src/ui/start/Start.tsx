@@ -131,7 +131,7 @@ function OpenFile() {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
 
-  const take = async (file: File) => {
+  const importFile = async (file: File) => {
     const text = await readText(file, MOST_DOCUMENT_BYTES);
     if (!text.ok) return setProblems(text.problems);
     try {
@@ -156,7 +156,7 @@ function OpenFile() {
         label="Manoeuvre file"
         accept=".json,application/json"
         className="flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
-        onFile={(file) => void take(file)}
+        onFile={(file) => void importFile(file)}
       >
         <FolderOpen size={16} /> Open a manoeuvre file
       </FileButton>

@@ -94,14 +94,14 @@ export function changeText(change: Change, about: About): string {
   switch (change.is) {
     case 'moved': {
       const by = `${Math.abs(change.late).toFixed(1)} s ${change.late > 0 ? 'later' : 'sooner'}`;
-      return `${coreOrderText(change.input.order, about)} came ${by}, at ${at(change.input.step)}`;
+      return `${coreOrderText(change.input.order, about)} came ${by}, at ${at(change.input.timestep)}`;
     }
     case 'other':
-      return `${coreOrderText(change.input.order, about)} at ${at(change.input.step)}, not ${coreOrderText(change.reference.order, about)}`;
+      return `${coreOrderText(change.input.order, about)} at ${at(change.input.timestep)}, not ${coreOrderText(change.reference.order, about)}`;
     case 'missing':
       return `no ${coreOrderText(change.reference.order, about)}, which was due at ${clock(Math.max(0, change.time))}`;
     case 'extra':
-      return `${coreOrderText(change.input.order, about)} besides, at ${at(change.input.step)}`;
+      return `${coreOrderText(change.input.order, about)} besides, at ${at(change.input.timestep)}`;
     case 'wind':
       return 'the wind was another';
     case 'stream':

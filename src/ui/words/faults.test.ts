@@ -33,7 +33,7 @@ it('evidence is told in the user’s own units', () => {
 it('a change is one sentence with its moment', () => {
   const about = { boat, score };
   const neutral = {
-    step: 123,
+    timestep: 123,
     order: { do: 'engine', engine: null, gear: 0, throttle: 0 },
   } as const;
   const moved: Change = {
@@ -46,8 +46,8 @@ it('a change is one sentence with its moment', () => {
   const other: Change = {
     is: 'other',
     channel: { of: 'wheel' },
-    input: { step: 20, order: { do: 'wheel', angle: -0.349 } },
-    reference: { step: 20, order: { do: 'wheel', angle: 0.1745 } },
+    input: { timestep: 20, order: { do: 'wheel', angle: -0.349 } },
+    reference: { timestep: 20, order: { do: 'wheel', angle: 0.1745 } },
   };
   expect(changeText(other, about)).toBe('wheel 20° port at 0:02, not wheel 10° starboard');
   expect(changeText({ is: 'wind' }, about)).toBe('the wind was another');

@@ -76,7 +76,7 @@ export function BoatPicker({
   useEffect(() => {
     list.current?.querySelector<HTMLElement>('[aria-checked=true]')?.focus();
   }, [boats]);
-  const take = async () => {
+  const change = async () => {
     const opened = await read<{ boat: Boat }>(`/api/boats/${chosen}`, openedSchema);
     if (!opened) return setTrouble('She cannot be read; choose another.');
     onChoose(opened.boat);
@@ -121,7 +121,7 @@ export function BoatPicker({
               type="button"
               className={button}
               disabled={boats === null}
-              onClick={() => void take()}
+              onClick={() => void change()}
             >
               {action}
             </button>
