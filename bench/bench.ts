@@ -154,11 +154,11 @@ async function printDrag(): Promise<void> {
       print('There is no production build, so dragging was not measured (npx next build).');
       return;
     }
-    const { frames, longest, take, brief, band } = dragged;
+    const { frames, longest, run, brief, band } = dragged;
     const span = ([first, last]: readonly [number, number]) =>
       Number.isNaN(first) ? 'none' : `${first.toFixed(0)} to ${last.toFixed(0)}`;
     print(
-      `Chromium  wind dragged, ${id}: ${frames.toFixed(0)} frames a second, longest wait ${longest.toFixed(0)} ms; ms from rest to the first and last change of take ${span(take)}, brief ${span(brief)}; to the way-out band's first moments, to all of it coarsely, to the whole ${band.map((ms) => ms.toFixed(0)).join(', ')}`,
+      `Chromium  wind dragged, ${id}: ${frames.toFixed(0)} frames a second, longest wait ${longest.toFixed(0)} ms; ms from rest to the first and last change of run ${span(run)}, brief ${span(brief)}; to the way-out band's first moments, to all of it coarsely, to the whole ${band.map((ms) => ms.toFixed(0)).join(', ')}`,
     );
   }
 }

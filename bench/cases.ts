@@ -67,7 +67,7 @@ export function sixtyObstacles(length: number, beam: number): Place {
   }
   return {
     $schema: 'yawtrope:place',
-    version: 1,
+    version: 2,
     id: 'sixty',
     name: 'sixty',
     note: '',
@@ -95,13 +95,13 @@ function fourLines(boat: Boat): LineSpec[] {
   return [line(0.4, 0.6), line(-0.42, -0.62), line(0.05, -0.35), line(-0.05, 0.35)];
 }
 
-/** Pressed on her fenders by the wind, ten beats of engine and wheel against her lines, 120 s. */
+/** Pressed on her fenders by the wind, ten steps of engine and wheel against her lines, 120 s. */
 function alongside(boat: Boat): BenchCase {
   const { length_m: l, beam_m: b } = boat.hull;
-  const beats: ManoeuvreFile['score']['beats'] = Array.from({ length: 10 }, (_, i) => ({
-    id: `beat-${i}`,
+  const steps: ManoeuvreFile['plan']['steps'] = Array.from({ length: 10 }, (_, i) => ({
+    id: `step-${i}`,
     title: '',
-    cue: i === 0 ? ({ is: 'start' } as const) : ({ is: 'after', seconds: 12 } as const),
+    cue: i === 0 ? ({ is: 'start' } as const) : ({ is: 'after', time_s: 12 } as const),
     within_s: 20,
     orders: [
       { do: 'wheel', after_s: 0, angle_deg: i % 2 === 0 ? 20 : -20 },
@@ -120,7 +120,7 @@ function alongside(boat: Boat): BenchCase {
     lines: fourLines(boat),
     file: {
       $schema: 'yawtrope:manoeuvre',
-      version: 1,
+      version: 2,
       id: 'bench',
       title: 'bench',
       note: '',
@@ -131,7 +131,7 @@ function alongside(boat: Boat): BenchCase {
       // Heading east, the berth to the south: starboard side to, the wind from the north.
       conditions: {
         wind: { from_deg: 10, speed_mps: 7 },
-        stream: { set_deg: 90, speed_mps: 0.2 },
+        current: { set_deg: 90, speed_mps: 0.2 },
         water: 'sea',
       },
       start: { x_m: 0, y_m: 0, heading_deg: 90, speed_mps: 0 },
@@ -139,9 +139,9 @@ function alongside(boat: Boat): BenchCase {
       berth: ['berth'],
       ready: [],
       dismissed: [],
-      score: {
-        beats,
-        end: { cue: { is: 'after', seconds: 600 }, within_s: 900 },
+      plan: {
+        steps,
+        end: { cue: { is: 'after', time_s: 600 }, within_s: 900 },
         lines: [],
         crew: [],
         fenders: [],
@@ -173,7 +173,7 @@ function tended(boat: Boat): BenchCase {
     y_m: -b / 2 - 0.6,
     height_m: 0.5,
   }));
-  const [first, ...rest] = file.score.beats;
+  const [first, ...rest] = file.plan.steps;
   const tend = { do: 'tend', after_s: 0, turns: 1.5, winch: false } as const;
   return {
     name: `${boat.name}, six lines in hand, eight fenders`,
@@ -181,9 +181,9 @@ function tended(boat: Boat): BenchCase {
     file: {
       ...file,
       place: { ...file.place, features: [...file.place.features, ...bollards] },
-      score: {
-        ...file.score,
-        beats: [
+      plan: {
+        ...file.plan,
+        steps: [
           {
             ...first!,
             orders: [
@@ -215,10 +215,10 @@ function leaving(): BenchCase {
   const boat = demo.boats.find((b) => b.id === manoeuvre.boatId)!;
   const place = demo.places.find((p) => p.id === manoeuvre.placeId)!;
   const file = toFile(manoeuvre, boat, place);
-  const end = { cue: { is: 'after', seconds: 600 }, within_s: 900 } as const;
+  const end = { cue: { is: 'after', time_s: 600 }, within_s: 900 } as const;
   return {
     name: 'Quince, out past the ketch (demo)',
-    file: { ...file, limit_s: 120, score: { ...file.score, end } },
+    file: { ...file, limit_s: 120, plan: { ...file.plan, end } },
     lines: [],
   };
 }

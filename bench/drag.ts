@@ -9,8 +9,8 @@ export interface Dragged {
   /** Frames drawn a second meanwhile, and the longest wait for one, ms. */
   readonly frames: number;
   readonly longest: number;
-  /** From the last movement of the hand: the first change and the last of the take and of the brief, ms. */
-  readonly take: readonly [number, number];
+  /** From the last movement of the hand: the first change and the last of the run and of the brief, ms. */
+  readonly run: readonly [number, number];
   readonly brief: readonly [number, number];
   /** The way-out band's first moments, the whole of it coarsely (every twelfth moment), and the whole, ms. */
   readonly band: readonly [number, number, number];
@@ -40,7 +40,7 @@ const WATCH = `
     const band = target.closest('[data-moments]');
     if (band && Number(band.dataset.moments) >= MOST / 12 && Number(band.dataset.moments) < MOST) seen.changed.coarse ??= at;
   }).observe(document.querySelector(css), { subtree: true, childList: true, characterData: true, attributes: true });
-  watch('take', 'section[aria-label="This take"]');
+  watch('take', 'section[aria-label="This run"]');
   watch('brief', '[data-testid=brief]');
   watch('band', '[data-testid=way-out-band]');
   window.seen = seen;
@@ -81,7 +81,7 @@ export async function measureDrag(id: string): Promise<Dragged | null> {
       'seen.on = false; return { frames: seen.frames, longest: seen.longest, seconds: (performance.now() - seen.from) / 1000 }',
     );
     await driver.sleep(4000);
-    type Changed = Partial<Record<'take' | 'brief' | 'band', [number, number]>> & {
+    type Changed = Partial<Record<'run' | 'brief' | 'band', [number, number]>> & {
       coarse?: number;
     };
     const changed = await driver.executeScript<Changed>('return seen.changed');
@@ -91,7 +91,7 @@ export async function measureDrag(id: string): Promise<Dragged | null> {
     return {
       frames: seen.frames / seen.seconds,
       longest: seen.longest,
-      take: changed.take ?? none,
+      run: changed.run ?? none,
       brief: changed.brief ?? none,
       band: [first, changed.coarse ?? NaN, whole],
     };

@@ -1,14 +1,14 @@
 import { linesOf, type LineSpec } from '@/core/holding';
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
 
-/** A hash of every bit of a take's trace (FNV-1a, 32 bits, over each column), as text with its length and last place. */
+/** A hash of every bit of a run's trace (FNV-1a, 32 bits, over each column), as text with its length and last place. */
 export function fingerprint(file: unknown, lines: readonly LineSpec[]): string {
   const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
   if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
   const input = toRunInput(checked.value);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  const { trace } = runTake(
+  const { trace } = runPlan(
     lines.length > 0 ? { ...input.value, lines: linesOf(lines) } : input.value,
   );
   let hash = 0x811c9dc5;

@@ -50,21 +50,21 @@ export async function measureFrames(): Promise<Driven | null> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({
         $schema: 'yawtrope:manoeuvre',
-        version: 1,
+        version: 2,
         id: 'among-sixty',
         title: 'Among sixty',
         boat,
         place,
         conditions: {
           wind: { from_deg: 10, speed_mps: 4 },
-          stream: { set_deg: 90, speed_mps: 0.2 },
+          current: { set_deg: 90, speed_mps: 0.2 },
           water: 'sea',
         },
         start: { x_m: 0, y_m: 6, heading_deg: 90, speed_mps: 0.5 },
         goal: { is: 'clear', distance_m: 0 },
-        score: {
-          beats: [{ id: 'a', cue: { is: 'start' } }],
-          end: { cue: { is: 'after', seconds: 40 } },
+        plan: {
+          steps: [{ id: 'a', cue: { is: 'start' } }],
+          end: { cue: { is: 'after', time_s: 40 } },
         },
       }),
     });

@@ -1,6 +1,6 @@
 import { assembleCraft } from '@/core/craft';
 import { linesOf, shoreOf, type LineSpec } from '@/core/holding';
-import { runTake, type RunInput } from '@/core/score';
+import { runPlan, type RunInput } from '@/core/plan';
 import {
   environmentFor,
   initialState,
@@ -8,7 +8,7 @@ import {
   orderEngine,
   orderRudder,
   timestep,
-  STEP_S,
+  TIMESTEP_S,
 } from '@/core/sim';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
 
@@ -79,7 +79,7 @@ function inputOf(file: unknown, lines: readonly LineSpec[]): RunInput {
   if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
   const input = toRunInput(checked.value);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  // Without lines of the bench's own, those of the score are tended by its hands.
+  // Without lines of the bench's own, those of the plan are tended by its hands.
   return lines.length > 0 ? { ...input.value, lines: linesOf(lines) } : input.value;
 }
 
@@ -101,7 +101,7 @@ function stepper(input: RunInput): (steps: number) => void {
   orderRudder(state, craft, 0.2);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0.1));
   return (steps) => {
-    for (let i = 0; i < steps; i++) timestep(state, world, s, STEP_S, null);
+    for (let i = 0; i < steps; i++) timestep(state, world, s, TIMESTEP_S, null);
   };
 }
 
@@ -133,7 +133,7 @@ export function measure(file: unknown, lines: readonly LineSpec[], runs: number)
   const loops = [loopMs()];
   for (let i = 0; i < runs; i++) {
     const from = performance.now();
-    simulatedS = runTake(input).duration;
+    simulatedS = runPlan(input).duration;
     times.push(performance.now() - from);
     loops.push(loopMs());
   }
@@ -177,7 +177,7 @@ export function varied(
     // Low-discrepancy spread, so that every share of the thousand is as varied as the whole.
     const a = (i * 0.618033988749895) % 1;
     const b = (i * 0.754877666246693) % 1;
-    const take = runTake({
+    const run = runPlan({
       ...input,
       weather: {
         ...input.weather,
@@ -186,7 +186,7 @@ export function varied(
       },
       start: { ...input.start, heading: input.start.heading + 0.01 * (a - 0.5) },
     });
-    if (take.duration >= input.limit - 1) done += 1;
+    if (run.duration >= input.limit - 1) done += 1;
   }
   return { done, loopMs: mean(loops), bestLoopMs: quantile(loops, 0.1) };
 }

@@ -12,7 +12,7 @@ import {
 } from '@/document/testing/demo';
 import { openBrowser } from './support/browser';
 
-// The same take to the last bit in Node and in Chromium: gusts, touches, lines and all.
+// The same run to the last bit in Node and in Chromium: gusts, touches, lines and all.
 
 const ENTRY = `
 import { fingerprint } from './bench/fingerprint.ts';

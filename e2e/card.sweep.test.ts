@@ -2,7 +2,7 @@ import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
 import { violations } from './support/axe';
 
-// The card: beats, what hurts, and lists ticked off, kept with the manoeuvre; one that fails says so.
+// The card: steps, what hurts, and lists ticked off, kept with the manoeuvre; one that fails says so.
 
 const app = App.forTests();
 /** Every lock is tried at its gates before there are lists; two boats in one on a busy machine take their time. */
@@ -23,7 +23,7 @@ it('has the sheets of a passage alone and down, ticked by keyboard and kept', as
   expect(await list('In the lock, going down')).toMatch(
     /stern forward of the cill mark: [\d.]+ m over/,
   );
-  expect(await list('Beats')).toMatch(/Withen Lock level with the water below/);
+  expect(await list('Steps')).toMatch(/Withen Lock level with the water below/);
   expect(await violations(app.driver)).toEqual([]);
 
   const box = await app.driver.findElement(
@@ -65,7 +65,7 @@ it('shared, it says who goes first; and in too much wind that it is no card to g
     (text) => /Sharing it[\s\S]*fits in with [\d.]+ m over/.test(text),
     LOOKED_INTO_MS,
   );
-  await page().press("//nav[@aria-label='Phases']//button[.='Score']");
+  await page().press("//nav[@aria-label='Phases']//button[.='Plan']");
   await page().fill('Wind speed', '38');
   await page().press("//nav[@aria-label='Phases']//button[.='Card']");
   await page().until(

@@ -24,14 +24,14 @@ describe('bad values', () => {
       );
       await app.page.fill('Wind speed', '8');
       await app.page.until(
-        'the same take',
+        'the same run',
         () => app.page.margins(),
         (t) => t === sound,
       );
 
-      await app.page.openBeat(2);
+      await app.page.openStep(2);
       await app.page.fill('Rudder angle', '-40');
-      expect(await app.page.text('form[aria-label="Beat 2"] [role=alert]')).toBe(
+      expect(await app.page.text('form[aria-label="Step 2"] [role=alert]')).toBe(
         'give a number from 0 to 90 degrees',
       );
     },
@@ -41,10 +41,10 @@ describe('bad values', () => {
     const url = `${app.server.address}/api/manoeuvres/off-stilt-pontoon`;
     const before = (await (await fetch(url)).json()) as {
       revision: number;
-      manoeuvre: { score: { beats: { orders: { throttle?: number }[] }[] } };
+      manoeuvre: { plan: { steps: { orders: { throttle?: number }[] }[] } };
     };
     const spoilt = structuredClone(before.manoeuvre);
-    spoilt.score.beats[1]!.orders[0]!.throttle = 7;
+    spoilt.plan.steps[1]!.orders[0]!.throttle = 7;
     const put = (body: string, type = 'application/json') =>
       fetch(url, { method: 'PUT', headers: { 'content-type': type }, body });
     const refused = await put(JSON.stringify({ revision: before.revision, manoeuvre: spoilt }));
@@ -52,7 +52,7 @@ describe('bad values', () => {
     expect(await refused.json()).toEqual({
       problems: [
         {
-          path: 'manoeuvre.score.beats[1].orders[0].throttle',
+          path: 'manoeuvre.plan.steps[1].orders[0].throttle',
           message: 'give a number from 0 to 1',
         },
       ],
@@ -161,7 +161,7 @@ describe('readability', () => {
     await driver.manage().logs().get('browser');
     await looksRight('day');
     await app.page.open('off-stilt-pontoon');
-    await app.page.openBeat(2);
+    await app.page.openStep(2);
     expect(await violations(driver)).toEqual([]);
     for (const path of ['/boats', '/boats/new', '/places', '/places/fullers-wall'])
       await driver.get(app.server.address + path);
@@ -174,7 +174,7 @@ describe('readability', () => {
 
   sweep('axe finds nothing by night', () => looksRight('night'));
 
-  sweep('the wind can be set and the take played by keyboard alone', async () => {
+  sweep('the wind can be set and the run played by keyboard alone', async () => {
     const { driver } = app;
     await app.page.open('alongside-wind-off');
     const grip = await app.page.find('[data-grip="Wind"]');

@@ -1,11 +1,11 @@
 import { App } from './support/app';
 import { violations } from './support/axe';
 
-// Whoever worked a lock comes aboard again, and the score waits for it; a boat that hangs in one is told of where one looks.
+// Whoever worked a lock comes aboard again, and the plan waits for it; a boat that hangs in one is told of where one looks.
 
 const app = App.forTests();
 const margins = () => app.page.margins();
-/** How long the take is, s, as the margins tell it. */
+/** How long the run is, s, as the margins tell it. */
 const longOf = (told: string): number => {
   const found = /(\d+):(\d\d) long/.exec(told);
   return found ? 60 * Number(found[1]) + Number(found[2]) : NaN;
@@ -15,8 +15,8 @@ it('the line comes home once she who worked the lock is aboard, and not before',
   await app.page.open('nell-up-cobnut-lock');
   const done = await app.page.until('done', margins, (t) => t.includes('Done'));
   const whole = longOf(done);
-  await app.page.openBeat(15);
-  const form = 'form[aria-label="Beat 15"]';
+  await app.page.openStep(15);
+  const form = 'form[aria-label="Step 15"]';
   const asked = await app.page.text(form);
   expect(asked).toMatch(/one of the crew is.*Wren.*aboard/s);
   expect(asked).toContain('line to the landing');
@@ -31,7 +31,7 @@ it('the line comes home once she who worked the lock is aboard, and not before',
 it('a tempting way hangs her on the cill: outcome, event and the alert over the section say so', async () => {
   await app.page.open('nell-down-cobnut-lock');
   await app.page.until('done', margins, (t) => t.includes('Done'));
-  await app.page.press("//button[normalize-space()='Play it against this take']");
+  await app.page.press("//button[normalize-space()='Play it against this run']");
   const hung = await app.page.until('hung', margins, (t) => t.includes('Hung up'));
   expect(hung).toContain('paddles down at once');
   await app.page.press("//button[contains(., 'she hangs on the cill')]");

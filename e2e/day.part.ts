@@ -53,7 +53,7 @@ sweep(
       (t) => t.includes(`4 May 2026, ${hour}`),
     );
     await app.page.until(
-      'another take',
+      'another run',
       () => app.page.margins(),
       (t) => t !== before,
     );
@@ -69,12 +69,12 @@ sweep(
 );
 
 sweep(
-  'reckons wind and stream from what is seen, with how far it can be out',
+  'reckons wind and current from what is seen, with how far it can be out',
   async () => {
     await app.page.open('under-sallow-bridge');
     await app.page.settled();
     await press("//summary[contains(.,'Reckon them')]");
-    await app.page.choose('How a light flag looks', 'streams out');
+    await app.page.choose('How a light flag looks', 'currents out');
     await app.page.until(
       'wind',
       () => text('[data-testid=read-off]'),

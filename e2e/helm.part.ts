@@ -2,7 +2,7 @@ import { Key } from 'selenium-webdriver';
 import { App } from './support/app';
 import { sweep } from './support/sweep';
 
-// What stands about the helm: a gamepad, voices, transits, beats gone by, the plan turned, keys of one's own.
+// What stands about the helm: a gamepad, voices, transits, steps gone by, the plan turned, keys of one's own.
 
 const app = App.forTests();
 const text = (css: string) => app.page.text(css);
@@ -101,7 +101,7 @@ sweep(
   60_000,
 );
 
-it('takes a transit, tells how it stands, and passes a beat on', async () => {
+it('takes a transit, tells how it stands, and passes a step on', async () => {
   await rehearse('glide-to-the-steps');
   await key(' ');
   await status('helm');
@@ -113,19 +113,19 @@ it('takes a transit, tells how it stands, and passes a beat on', async () => {
       (t) => / over /.test(t),
     ),
   ).toMatch(/in line|of the line/);
-  const beat = () => text('[data-testid=next-beat]');
-  const before = await beat();
+  const step = () => text('[data-testid=next-step]');
+  const before = await step();
   await key('b');
-  await app.page.until('the beat after', beat, (t) => t !== before);
-  // Played again from its record the same beats have come.
+  await app.page.until('the step after', step, (t) => t !== before);
+  // Played again from its record the same steps have come.
   await key(' ');
   await status('Standing still');
-  const stood = await beat();
+  const stood = await step();
   await key(Key.BACK_SPACE);
   await status('Ready');
   await key(' ');
   await key('b');
-  await app.page.until('again', beat, (t) => t.split('\n')[0] === stood.split('\n')[0]);
+  await app.page.until('again', step, (t) => t.split('\n')[0] === stood.split('\n')[0]);
 }, 60_000);
 
 sweep(

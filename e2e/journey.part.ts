@@ -13,7 +13,7 @@ it('goes from the start page to a running take in two presses, and recomputes wh
   await driver.findElement(By.partialLinkText('Alongside, the wind blowing off')).click();
   await app.page.ready();
   expect(await app.page.outcome()).toBe('Done');
-  await (await app.page.find('button[aria-label^="Play the take"]')).click();
+  await (await app.page.find('button[aria-label^="Play the run"]')).click();
   const time = () =>
     app.page.find('[aria-label="Playhead"]').then((p) => p.getAttribute('aria-valuenow'));
   await app.page.until('the playhead runs', time, (t) => Number(t) > 0.5);
@@ -78,10 +78,10 @@ sweep('undoes and redoes the drag as one step', async () => {
 });
 
 sweep(
-  'changes one beat, sees the outcome change, closes the browser and finds it again',
+  'changes one step, sees the outcome change, closes the browser and finds it again',
   async () => {
     await app.page.open('off-stilt-pontoon');
-    await app.page.openBeat(2);
+    await app.page.openStep(2);
     // The bow not given time to fall off: ahead after five degrees, with a firm burst.
     await app.page.fill('Degrees turned', '2');
     await app.page.fill('Throttle above idle', '60');
@@ -102,22 +102,22 @@ sweep(
     await first.click();
     await app.page.ready();
     expect(await app.page.outcome()).toBe(outcome);
-    await app.page.openBeat(2);
+    await app.page.openStep(2);
     expect(await app.page.fieldValue('Degrees turned')).toBe('2');
     expect(await app.page.fieldValue('Throttle above idle')).toBe('60');
   },
 );
 
-sweep('adds, moves and removes beats by keyboard, and takes it all back', async () => {
+sweep('adds, moves and removes steps by keyboard, and takes it all back', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
-  const heads = () => driver.findElements(By.css('ol[aria-label="Beats"] button'));
+  const heads = () => driver.findElements(By.css('ol[aria-label="Steps"] button'));
   expect(await heads()).toHaveLength(7);
-  await (await app.page.find('button[aria-label="Add a beat at the end"]')).sendKeys(Key.ENTER);
-  await app.page.find('form[aria-label="Beat 7"]');
+  await (await app.page.find('button[aria-label="Add a step at the end"]')).sendKeys(Key.ENTER);
+  await app.page.find('form[aria-label="Step 7"]');
   await (await app.page.find('button[aria-label="Earlier"]')).sendKeys(Key.ENTER);
-  await app.page.find('form[aria-label="Beat 6"]');
-  await (await app.page.find('button[aria-label="Remove this beat"]')).sendKeys(Key.ENTER);
+  await app.page.find('form[aria-label="Step 6"]');
+  await (await app.page.find('button[aria-label="Remove this step"]')).sendKeys(Key.ENTER);
   await app.page.until(
     'seven heads again',
     async () => (await heads()).length,

@@ -3,7 +3,7 @@ import { App } from './support/app';
 import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
-// Lines and people: rigged on the water, named, handled in a beat, and read out.
+// Lines and people: rigged on the water, named, handled in a step, and read out.
 
 const app = App.forTests();
 
@@ -67,7 +67,7 @@ it('a line is rigged on the water by keys, named for its lead, and undone as one
 });
 
 sweep(
-  'a line let go in a beat is told in the lane of hands; a name goes through the score; one in use stays',
+  'a line let go in a step is told in the lane of hands; a name goes through the plan; one in use stays',
   async () => {
     await app.page.open('sprung-off-the-pontoon');
     await app.page.settled();
@@ -78,9 +78,9 @@ sweep(
       () => app.page.margins(),
       (t) => t.includes('of what parts the head spring'),
     );
-    expect(await app.page.text('section[aria-label="The score"]')).toContain('head spring let go');
+    expect(await app.page.text('section[aria-label="The plan"]')).toContain('head spring let go');
     await press("//button[@aria-label='Take out the head spring']");
-    await app.page.until('why not', lines, (t) => t.includes('Beat 3 uses the head spring'));
+    await app.page.until('why not', lines, (t) => t.includes('Step 3 uses the head spring'));
     await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'bow line', Key.ENTER);
     await app.page.until('the name refused', lines, (t) => /used twice/.test(t));
     await first.sendKeys(Key.chord(Key.CONTROL, 'a'), 'head spring', Key.ENTER);
@@ -88,15 +88,15 @@ sweep(
   },
 );
 
-sweep('somebody is put aboard and an order given them in a beat', async () => {
+sweep('somebody is put aboard and an order given them in a step', async () => {
   await app.page.open('off-stilt-pontoon');
   await app.page.settled();
   await press("//button[.='Add somebody']");
   await app.page.until('somebody', lines, (t) => t.includes('aboard, helm'));
-  const beats = await app.driver.findElements(By.css('section[aria-label="The score"] button'));
-  expect(beats.length).toBeGreaterThan(2);
+  const steps = await app.driver.findElements(By.css('section[aria-label="The plan"] button'));
+  expect(steps.length).toBeGreaterThan(2);
   await press(
-    "(//section[@aria-label='The score']//button[contains(., 'let go, let her drop off')])[1]",
+    "(//section[@aria-label='The plan']//button[contains(., 'let go, let her drop off')])[1]",
   );
   await press("//button[.='go to']");
   await choose('Place', 'bow');

@@ -27,7 +27,7 @@ it('finds a manoeuvre on the start page by words of it', async () => {
   expect(await violations(app.driver)).toEqual([]);
 });
 
-it('from the start page to a take that gets there', async () => {
+it('from the start page to a run that gets there', async () => {
   await app.driver.get(app.server.address);
   await press("//a[normalize-space()='A new manoeuvre']");
   await app.page.find('form[aria-label="A new manoeuvre"]');
@@ -43,9 +43,9 @@ it('from the start page to a take that gets there', async () => {
     await app.page.written(
       "//section[@aria-label='Figures']//button[contains(., 'by wheel and gear')]",
     ),
-  ).toContain('stands in the score');
+  ).toContain('stands in the plan');
   await app.page.until(
-    'a take that gets there',
+    'a run that gets there',
     () => app.page.outcome(),
     (text) => text.startsWith('Done'),
   );
@@ -76,7 +76,7 @@ it('says before it is begun when a boat does not fit, and refuses it', async () 
 
 it('plays a tempting way against the one that is written', async () => {
   await app.page.open('round-in-the-basin');
-  await press("//button[normalize-space()='Play it against this take']");
+  await press("//button[normalize-space()='Play it against this run']");
   await app.page.until(
     'the failing take',
     () => app.page.outcome(),
@@ -85,7 +85,7 @@ it('plays a tempting way against the one that is written', async () => {
   expect(await app.page.text('section[aria-label="A tempting way"]')).toContain(
     'walks against the turn',
   );
-  expect(await app.page.text('section[aria-label="Against the take held"]')).not.toBe('');
+  expect(await app.page.text('section[aria-label="Against the run held"]')).not.toBe('');
   await app.page.saved();
 });
 
@@ -110,7 +110,7 @@ it('remembers the school picked in the brief', async () => {
   );
 });
 
-it('keeps beats as a figure of one’s own and has it written in elsewhere', async () => {
+it('keeps steps as a figure of one’s own and has it written in elsewhere', async () => {
   await app.page.open('tug-by-her-gears');
   await app.page.fill('Name of your figure', 'By the outer screw');
   await press("//button[normalize-space()='Keep as a figure']");

@@ -24,7 +24,7 @@ sweep(
   async () => {
     await app.page.open('rafted-up-to-wicket');
     expect(await app.page.settled()).toMatch(/touch on Wicket/);
-    expect(await text('The score')).toContain('W. stern');
+    expect(await text('The plan')).toContain('W. stern');
     expect(await others()).toContain('long-keel ketch');
     expect(await violations(app.driver)).toEqual([]);
     await type('Name of the other boat', 'Bramble');
@@ -49,7 +49,7 @@ sweep(
     await press("//button[.='Put a boat here']");
     await press("//button[@role='radio'][contains(., 'Pebble')]");
     await press("//button[.='Put her here']");
-    await app.page.until('the boat', others, (t) => t.includes('Take') || t.includes('twin-keel'));
+    await app.page.until('the boat', others, (t) => t.includes('Run') || t.includes('twin-keel'));
     // Abreast of her in the slip she lies inside what is there: it says so, and where.
     const grip = await app.page.find('button[data-grip="other pebble"]');
     const before = Number(await value('Pebble: east'));
@@ -62,7 +62,7 @@ sweep(
     await type('Pebble: east', '60');
     await type('Pebble: north', '0');
     await app.page.until(
-      'a take with both',
+      'a run with both',
       () => app.page.outcome(),
       (t) => t === 'Done',
     );
@@ -82,7 +82,7 @@ sweep(
   },
 );
 
-sweep('an anchor is shipped, dropped in a beat, and holds her', async () => {
+sweep('an anchor is shipped, dropped in a step, and holds her', async () => {
   await app.page.open('waiting-for-the-gust');
   await app.page.settled();
   await press("//button[.='Ship an anchor']");
@@ -91,11 +91,11 @@ sweep('an anchor is shipped, dropped in a beat, and holds her', async () => {
     () => text('Lines and people'),
     (t) => /\d+ kg anchor on \d+ mm chain/.test(t),
   );
-  await press("(//section[@aria-label='The score']//ol//button)[1]");
+  await press("(//section[@aria-label='The plan']//ol//button)[1]");
   await press("//button[.='anchor']");
   await app.page.until(
     'the anchor down',
-    () => text('The score'),
+    () => text('The plan'),
     (t) => t.includes('bow anchor down'),
   );
   expect(await violations(app.driver)).toEqual([]);

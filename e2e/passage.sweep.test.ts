@@ -43,13 +43,13 @@ function small() {
   });
   return {
     $schema: 'yawtrope:manoeuvre',
-    version: 1,
+    version: 2,
     id: 'small-lock',
     title: 'Up a small lock',
     boat,
     place: {
       $schema: 'yawtrope:place',
-      version: 1,
+      version: 2,
       id: 'small-lock-place',
       name: 'Small Lock',
       features: [wall('west wall', -HALF - 4, -HALF), wall('east wall', HALF, HALF + 4)],
@@ -89,16 +89,16 @@ function small() {
     },
     conditions: {
       wind: { from_deg: 180, speed_mps: 0 },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'fresh',
     },
     start: { x_m: 0, y_m: -LENGTH - 6, heading_deg: 0, speed_mps: 0 },
     goal: { is: 'clear', distance_m: 0 },
     berth: ['west-wall', 'east-wall'],
     locks: [{ lock: 'Small Lock', set: 'lower', gates: 'open' }],
-    score: {
-      beats: [{ id: 'go', cue: { is: 'start' }, orders: [] }],
-      end: { cue: { is: 'after', seconds: 2 } },
+    plan: {
+      steps: [{ id: 'go', cue: { is: 'start' }, orders: [] }],
+      end: { cue: { is: 'after', time_s: 2 } },
     },
     limit_s: 300,
   };
@@ -181,7 +181,7 @@ it('is worked up by keyboard, start to finish', async () => {
   const told = await app.page.until(
     'looked over',
     () => text('aside[aria-label=Debrief]'),
-    (t) => !t.includes('Looking the take over') && t.length > 200,
+    (t) => !t.includes('Looking the run over') && t.length > 200,
   );
   expect(told).not.toContain('A paddle wound without the sign');
   expect((await app.driver.findElements(By.css('[aria-label$="long section"]'))).length).toBe(1);

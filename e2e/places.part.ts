@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key, until } from 'selenium-webdriver';
-import { runTake } from '../src/core/score';
+import { runPlan } from '../src/core/plan';
 import {
   boatSchema,
   check,
@@ -38,7 +38,7 @@ async function field(label: string, value: string): Promise<void> {
   await input.sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.TAB);
 }
 
-/** The whole manoeuvre as the core plays it, its take with every column. */
+/** The whole manoeuvre as the core plays it, its run with every column. */
 async function played(id: string) {
   const answer = await fetch(`${app.server.address}/api/manoeuvres/${id}`);
   const body = (await answer.json()) as { manoeuvre: unknown; boat: unknown; place: unknown };
@@ -49,11 +49,11 @@ async function played(id: string) {
   const file = toFile(manoeuvre.value, boat.value, place.value);
   const input = toRunInput(file);
   if (!input.ok) throw new Error(input.problems[0]!.message);
-  return { file, take: runTake(input.value) };
+  return { file, run: runPlan(input.value) };
 }
 
 sweep(
-  'a six-finger aisle drawn with the row generator, sailed in, kept as GeoJSON, put aside, taken in again: the same take',
+  'a six-finger aisle drawn with the row generator, sailed in, kept as GeoJSON, put aside, taken in again: the same run',
   async () => {
     const { driver } = app;
     await driver.get(`${app.server.address}/places`);
@@ -104,7 +104,7 @@ sweep(
     await app.page.written("(//section[@aria-label='Figures']//li//button)[1]");
     await app.page.saved();
     const first = await played((await at()).split('/m/')[1]!.split('?')[0]!);
-    expect(first.file.score.beats.length).toBeGreaterThan(1);
+    expect(first.file.plan.steps.length).toBeGreaterThan(1);
 
     const answer = await fetch(`${app.server.address}/api/places/new-place/file?as=geojson`);
     expect(answer.headers.get('content-type')).toBe('application/geo+json');
@@ -123,12 +123,12 @@ sweep(
 
     const second = toRunInput({ ...first.file, place: again });
     if (!second.ok) throw new Error(second.problems[0]!.message);
-    const take = runTake(second.value);
-    expect(Object.keys(take.trace)).toEqual(Object.keys(first.take.trace));
-    for (const [column, values] of Object.entries(first.take.trace))
+    const run = runPlan(second.value);
+    expect(Object.keys(run.trace)).toEqual(Object.keys(first.run.trace));
+    for (const [column, values] of Object.entries(first.run.trace))
       expect([
         column,
-        Buffer.from(take.trace[column as 'x'].buffer).compare(Buffer.from(values.buffer)),
+        Buffer.from(run.trace[column as 'x'].buffer).compare(Buffer.from(values.buffer)),
       ]).toEqual([column, 0]);
   },
   240_000,

@@ -3,7 +3,7 @@ import { App } from './support/app';
 import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
-// Brief, way out, what-if and the score's newer tools, as a user meets them.
+// Brief, way out, what-if and the plan's newer tools, as a user meets them.
 
 const app = App.forTests();
 const ID = 'alongside-wind-off';
@@ -85,7 +85,7 @@ it('briefs: what pushes her, what she can do, each with its reason; ticks are ke
 });
 
 sweep(
-  'holds a take and says what differs when hands are late; nothing of it is saved',
+  'holds a run and says what differs when hands are late; nothing of it is saved',
   async () => {
     await app.page.open(ID);
     await app.page.settled();
@@ -95,7 +95,7 @@ sweep(
     for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
     const said = await app.page.until(
       'the difference',
-      () => panel('Against the take held'),
+      () => panel('Against the run held'),
       (t) => /outcome\s+done → /.test(t),
     );
     expect(said).toMatch(/the ways part/);
@@ -108,7 +108,7 @@ sweep(
     );
     expect(await violations(app.driver)).toEqual([]);
     await press('Close');
-    await press('Score');
+    await press('Plan');
     await app.page.until(
       'as written again',
       () => app.page.outcome(),
@@ -120,18 +120,18 @@ sweep(
   },
 );
 
-sweep('holds a take while the score is changed, until it is let go', async () => {
+sweep('holds a run while the plan is changed, until it is let go', async () => {
   await app.page.open(ID);
   await app.page.settled();
   await press('What if');
-  await press('Hold this take');
-  await press('Score');
-  expect(await panel('Against the take held')).toMatch(/Nothing differs yet/);
-  await app.page.openBeat(3);
+  await press('Hold this run');
+  await press('Plan');
+  expect(await panel('Against the run held')).toMatch(/Nothing differs yet/);
+  await app.page.openStep(3);
   await app.page.fill('Distance', '14');
   await app.page.until(
     'the difference',
-    () => panel('Against the take held'),
+    () => panel('Against the run held'),
     (t) => t.includes('the ways part'),
   );
   await press('let it go');
@@ -140,7 +140,7 @@ sweep('holds a take while the score is changed, until it is let go', async () =>
   await app.page.saved();
 });
 
-sweep('fits the numbers of a score to a stronger wind, as one edit', async () => {
+sweep('fits the numbers of a plan to a stronger wind, as one edit', async () => {
   await app.page.open(ID);
   await app.page.settled();
   const wind = await app.page.find('[data-grip="Wind"]');
@@ -170,10 +170,10 @@ sweep('fits the numbers of a score to a stronger wind, as one edit', async () =>
 
 sweep('picks a mark on the water for a cue, and undo gives the old one back', async () => {
   await app.page.open(ID);
-  await app.page.openBeat(3);
+  await app.page.openStep(3);
   await label('Mark: pick on the water');
   await label('pile 5');
-  const cue = () => app.page.text('ol[aria-label="Beats"] li:nth-child(3)');
+  const cue = () => app.page.text('ol[aria-label="Steps"] li:nth-child(3)');
   await app.page.until('the new mark', cue, (t) => t.includes('bow 9 m off p'));
   await label('Undo (Ctrl Z)');
   await app.page.until('the old mark', cue, (t) => t.includes('bow 9 m off l'));
@@ -216,19 +216,19 @@ it('moves and turns the start on the water by hand and by keys', async () => {
   await app.page.saved();
 });
 
-sweep('lists the beats, moves one by keys, splits one at the playhead', async () => {
+sweep('lists the steps, moves one by keys, splits one at the playhead', async () => {
   const { driver } = app;
   await app.page.open(ID);
   await app.page.settled();
-  await label('Show the beats as a list');
+  await label('Show the steps as a list');
   const rows = () =>
     driver
-      .findElements(By.css('ol[aria-label="Beats as a list"] li'))
+      .findElements(By.css('ol[aria-label="Steps as a list"] li'))
       .then((list) => Promise.all(list.map((row) => row.getText())));
   const before = await rows();
   expect(before.length).toBe(6);
   expect(await violations(app.driver)).toEqual([]);
-  const handle = await app.page.find('button[aria-label^="Move beat 2"]');
+  const handle = await app.page.find('button[aria-label^="Move step 2"]');
   await handle.sendKeys(Key.SPACE);
   await driver.sleep(300);
   await driver.actions().sendKeys(Key.ARROW_DOWN).perform();
@@ -239,23 +239,23 @@ sweep('lists the beats, moves one by keys, splits one at the playhead', async ()
   await app.page.until('back', rows, (now) => /hold the angle/.test(now[1] ?? ''));
   await label('Show the staves');
 
-  await app.page.openBeat(1);
+  await app.page.openStep(1);
   const playhead = await app.page.find('[aria-label="Playhead"]');
   await playhead.sendKeys(Key.PAGE_DOWN);
-  await label('Duplicate this beat');
-  await app.page.find('form[aria-label="Beat 2"]');
+  await label('Duplicate this step');
+  await app.page.find('form[aria-label="Step 2"]');
   await label('Undo (Ctrl Z)');
-  await app.page.openBeat(1);
+  await app.page.openStep(1);
   await playhead.sendKeys(Key.PAGE_DOWN);
   await label('Split at the playhead');
-  await app.page.find('form[aria-label="Beat 2"]');
+  await app.page.find('form[aria-label="Step 2"]');
   await label('Undo (Ctrl Z)');
   await app.page.saved();
 });
 
 sweep('names what is worth a second look, and sets it aside for good', async () => {
   await app.page.open(ID);
-  await app.page.openBeat(5);
+  await app.page.openStep(5);
   const seconds = await app.driver.findElements(
     By.css('input[aria-label="Seconds after the cue"]'),
   );

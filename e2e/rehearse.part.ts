@@ -40,13 +40,13 @@ async function alongThePontoon(): Promise<string> {
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({
       $schema: 'yawtrope:manoeuvre',
-      version: 1,
+      version: 2,
       id: 'along-the-pontoon',
       title: 'Along the pontoon',
       boat: demo('boats', 'quince'),
       place: {
         $schema: 'yawtrope:place',
-        version: 1,
+        version: 2,
         id: 'long-pontoon',
         name: 'Long pontoon',
         features: [
@@ -56,7 +56,7 @@ async function alongThePontoon(): Promise<string> {
       },
       conditions: {
         wind: { from_deg: 180, speed_mps: 2.5 },
-        stream: { set_deg: 0, speed_mps: 0 },
+        current: { set_deg: 0, speed_mps: 0 },
         water: 'sea',
       },
       start: { x_m: 9, y_m: -2.7, heading_deg: 270, speed_mps: 0.9 },
@@ -70,8 +70,8 @@ async function alongThePontoon(): Promise<string> {
         speedBelow_mps: 0.35,
       },
       berth: ['long'],
-      score: {
-        beats: [{ id: 'carry', cue: { is: 'start' } }],
+      plan: {
+        steps: [{ id: 'carry', cue: { is: 'start' } }],
         end: { cue: { is: 'stopped' } },
       },
     }),
@@ -95,7 +95,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
   await status('Standing still');
   await app.page.until(
     'kept',
-    () => text('[data-testid=take-saved]'),
+    () => text('[data-testid=run-saved]'),
     (t) => t === 'kept',
   );
   await key(Key.BACK_SPACE);
@@ -188,13 +188,13 @@ it('outlives a server that is killed while it is driven', async () => {
   await reach(3);
   await app.page.until(
     'kept',
-    () => text('[data-testid=take-saved]'),
+    () => text('[data-testid=run-saved]'),
     (t) => t === 'kept',
   );
   await app.server.kill();
   await app.page.until(
     'told',
-    () => text('[data-testid=take-saved]'),
+    () => text('[data-testid=run-saved]'),
     (t) => t.includes('this browser only'),
   );
   await reach(8);
@@ -204,7 +204,7 @@ it('outlives a server that is killed while it is driven', async () => {
   await app.page.open('quince-backs-out');
   await phase('Debrief');
   const lasted = await app.page.until(
-    'the take',
+    'the run',
     () => text('section[aria-label="How it went"]'),
     (t) => t.includes('long'),
   );

@@ -2,7 +2,7 @@ import { Key, Origin, type WebElement } from 'selenium-webdriver';
 import { App } from './support/app';
 import { violations } from './support/axe';
 
-// Beats moved in time on the staves.
+// Steps moved in time on the staves.
 
 const app = App.forTests();
 
@@ -27,47 +27,47 @@ async function drag(handle: WebElement, by: number): Promise<void> {
 it('dragging where a beat begins writes the figure of its cue, and is undone as one', async () => {
   await app.page.open('alongside-wind-off');
   await app.page.settled();
-  const before = await valueOf('Beat 3');
-  const words = await said('Beat 3');
-  await drag(await edge('Beat 3'), 40);
+  const before = await valueOf('Step 3');
+  const words = await said('Step 3');
+  await drag(await edge('Step 3'), 40);
   await app.page.until(
     'later',
-    () => valueOf('Beat 3'),
+    () => valueOf('Step 3'),
     (t) => t > before + 1.5,
   );
-  expect(await said('Beat 3')).not.toBe(words);
+  expect(await said('Step 3')).not.toBe(words);
   await app.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
   await app.page.until(
     'as before',
-    () => valueOf('Beat 3'),
+    () => valueOf('Step 3'),
     (t) => t === before,
   );
-  expect(await said('Beat 3')).toBe(words);
+  expect(await said('Step 3')).toBe(words);
   await app.page.saved();
 });
 
 it('arrow keys move it by half a second, and a cue without a figure says so', async () => {
   await app.page.open('alongside-wind-off');
   await app.page.settled();
-  const before = await valueOf('Beat 3');
-  await (await edge('Beat 3')).sendKeys(Key.ARROW_LEFT);
+  const before = await valueOf('Step 3');
+  await (await edge('Step 3')).sendKeys(Key.ARROW_LEFT);
   await app.page.until(
     'earlier',
-    () => valueOf('Beat 3'),
+    () => valueOf('Step 3'),
     (t) => Math.abs(t - (before - 0.5)) < 0.35,
   );
   expect(await violations(app.driver)).toEqual([]);
   await app.page.saved();
   await app.page.open('bow-out-by-a-stern-spring');
   await app.page.settled();
-  const stands = await valueOf('Beat 2');
-  await (await edge('Beat 2')).sendKeys(Key.ARROW_RIGHT);
+  const stands = await valueOf('Step 2');
+  await (await edge('Step 2')).sendKeys(Key.ARROW_RIGHT);
   expect(
     await app.page.until(
       'why not',
-      () => app.page.text('section[aria-label="The score"] [role=status]'),
+      () => app.page.text('section[aria-label="The plan"] [role=status]'),
       (t) => t !== '',
     ),
   ).toContain('no figure to move');
-  expect(await valueOf('Beat 2')).toBe(stands);
+  expect(await valueOf('Step 2')).toBe(stands);
 });

@@ -154,7 +154,7 @@ describe('GET', () => {
       '/library',
       '/boats',
       '/places',
-      `/api/takes?manoeuvre=${ID}`,
+      `/api/runs?manoeuvre=${ID}`,
     ])
       await ask('GET', path);
     expect(await kept()).toBe(before);

@@ -1,7 +1,7 @@
 import { App } from './support/app';
 import { violations } from './support/axe';
 
-// A lock shared with another boat, and two locks in one staircase, as they stand in brief, score and section.
+// A lock shared with another boat, and two locks in one staircase, as they stand in brief, plan and section.
 
 const app = App.forTests();
 const margins = () => app.page.margins();
@@ -31,17 +31,17 @@ it('a lock shared: who is first and why, the wall that is left, and a cue that w
   );
   expect(await violations(app.driver)).toEqual([]);
   // Her own line comes off when Wicket is through: not before, and not at all while Wicket is waited for to stop.
-  await app.page.press("//nav[@aria-label='Phases']//button[.='Score']");
-  expect(await app.page.text('ol[aria-label="Beats"]')).toContain(
+  await app.page.press("//nav[@aria-label='Phases']//button[.='Plan']");
+  expect(await app.page.text('ol[aria-label="Steps"]')).toContain(
     'Wicket: stern abreast of Withen Lock, upper gates',
   );
-  await app.page.openBeat(10);
+  await app.page.openStep(10);
   await app.page.choose('Cue', 'stopped');
   await app.page.choose('Which boat', 'Wicket');
   expect(await violations(app.driver)).toEqual([]);
   const waits = await app.page.until('waits', margins, (t) => !t.includes('Done'));
   expect(waits).toContain('Waiting still');
-  expect(await app.page.text('ol[aria-label="Beats"]')).toContain('Wicket stopped');
+  expect(await app.page.text('ol[aria-label="Steps"]')).toContain('Wicket stopped');
 }, 180_000);
 
 it('a staircase: its order in the brief, both chambers in one section, and what comes of the wrong order', async () => {
@@ -55,7 +55,7 @@ it('a staircase: its order in the brief, both chambers in one section, and what 
   expect(stair).toContain('Medlar Bottom Lock is filled with the water of Medlar Top Lock');
   expect(await violations(app.driver)).toEqual([]);
   // The upper chamber empty: there is no water to fill the lower one with.
-  await app.page.press("//nav[@aria-label='Phases']//button[.='Score']");
+  await app.page.press("//nav[@aria-label='Phases']//button[.='Plan']");
   await app.page.choose('Medlar Top Lock is', 'set below, gates');
   const missed = await app.page.until('missed', margins, (t) => !t.includes('Done'));
   expect(missed).not.toContain('Done');

@@ -5,11 +5,11 @@ import { App } from './support/app';
 import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
-// The water and the score under the hand: pan, zoom, units, pointing, seeking, copying.
+// The water and the plan under the hand: pan, zoom, units, pointing, seeking, copying.
 
 const app = App.forTests();
 const numberAt = (number: number) =>
-  app.page.find(`button[aria-label="Beat ${number} on the water"]`).then((b) => b.getRect());
+  app.page.find(`button[aria-label="Step ${number} on the water"]`).then((b) => b.getRect());
 
 it('zooms and moves the plan by wheel, hand, buttons and keys, and comes back', async () => {
   const { driver } = app;
@@ -53,7 +53,7 @@ it('zooms and moves the plan by wheel, hand, buttons and keys, and comes back', 
     () => numberAt(1),
     (r) => r.x > home.x + 40,
   );
-  await (await app.page.find('button[aria-label="Show the whole take"]')).click();
+  await (await app.page.find('button[aria-label="Show the whole run"]')).click();
   await app.page.until(
     'home again',
     () => numberAt(1),
@@ -77,38 +77,38 @@ sweep('shows everything in the user’s units, and keeps the choice', async () =
 });
 
 sweep(
-  'lights up a beat on the water when it is pointed at on the score, and opens it from the water',
+  'lights up a step on the water when it is pointed at on the plan, and opens it from the water',
   async () => {
     const { driver } = app;
     await app.page.open('alongside-wind-off');
-    const [, second] = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
+    const [, second] = await driver.findElements(By.css('ol[aria-label="Steps"] button'));
     const ring = () =>
       app.page
-        .find('button[aria-label="Beat 2 on the water"]')
+        .find('button[aria-label="Step 2 on the water"]')
         .then((b) => b.getAttribute('class'));
     expect(await ring()).not.toMatch(/ring-2/);
     await driver.actions().move({ origin: second! }).perform();
     await app.page.until('lit', ring, (c) => /ring-2/.test(c ?? ''));
-    await (await app.page.find('button[aria-label="Beat 4 on the water"]')).click();
-    await app.page.find('form[aria-label="Beat 4"]');
+    await (await app.page.find('button[aria-label="Step 4 on the water"]')).click();
+    await app.page.find('form[aria-label="Step 4"]');
   },
 );
 
-it('seeks by pressing in the score; the lanes read that moment', async () => {
+it('seeks by pressing in the plan; the lanes read that moment', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
-  const score = await app.page.find('section[aria-label="The score"] svg[role=presentation]');
-  await driver.actions().move({ origin: score, x: 100, y: 60 }).press().release().perform();
+  const plan = await app.page.find('section[aria-label="The plan"] svg[role=presentation]');
+  await driver.actions().move({ origin: plan, x: 100, y: 60 }).press().release().perform();
   const playhead = await app.page.find('[aria-label="Playhead"]');
   expect(Number(await playhead.getAttribute('aria-valuenow'))).toBeGreaterThan(10);
-  expect(await app.page.text('section[aria-label="The score"]')).toMatch(/\d+\.\d kn/);
+  expect(await app.page.text('section[aria-label="The plan"]')).toMatch(/\d+\.\d kn/);
 });
 
-sweep('changes the stream by its grip and the end of the score by its own editor', async () => {
+sweep('changes the current by its grip and the end of the plan by its own editor', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const before = await app.page.settled();
-  const grip = await app.page.find('[data-grip="Stream"]');
+  const grip = await app.page.find('[data-grip="Current"]');
   await grip.sendKeys(Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP);
   expect(await grip.getAttribute('aria-valuetext')).toMatch(/^0\.4 kn to 084°/);
   expect(await app.page.settled()).not.toBe(before);
@@ -119,9 +119,9 @@ sweep('changes the stream by its grip and the end of the score by its own editor
     (t) => t === before,
   );
 
-  const heads = await driver.findElements(By.css('ol[aria-label="Beats"] button'));
+  const heads = await driver.findElements(By.css('ol[aria-label="Steps"] button'));
   await heads.at(-1)!.click();
-  await app.page.find('form[aria-label="End of the score"]');
+  await app.page.find('form[aria-label="End of the plan"]');
   await app.page.fill('Longest wait for the cue', '0.5');
   await app.page.until(
     'waiting still',
@@ -159,7 +159,7 @@ sweep('copies a manoeuvre, and gives it out as a file that stands alone', async 
   expect(file).toMatchObject({ boat: { id: shipped.id } });
 });
 
-it('on a phone stands one under another: the water, how it went, the beats as a list, the beat that is opened', async () => {
+it('on a phone stands one under another: the water, how it went, the steps as a list, the step that is opened', async () => {
   const wide = await app.driver.manage().window().getRect();
   await app.driver.manage().window().setRect({ width: 500, height: 844 });
   try {
@@ -169,12 +169,12 @@ it('on a phone stands one under another: the water, how it went, the beats as a 
       'return [innerWidth, document.documentElement.scrollWidth]',
     );
     expect(width[1]).toBeLessThanOrEqual(width[0]);
-    const list = await app.page.text('[data-testid=beat-list]');
+    const list = await app.page.text('[data-testid=step-list]');
     expect(list).toContain('turned 24° to port');
-    await app.page.press("(//ol[@aria-label='Beats as a list']//button[@aria-pressed])[2]");
-    const form = await app.page.find('form[aria-label="Beat 2"]');
+    await app.page.press("(//ol[@aria-label='Steps as a list']//button[@aria-pressed])[2]");
+    const form = await app.page.find('form[aria-label="Step 2"]');
     await app.page.until(
-      'the beat in view',
+      'the step in view',
       () =>
         app.driver.executeScript<number>('return arguments[0].getBoundingClientRect().top', form),
       (top) => top >= 0 && top < 400,

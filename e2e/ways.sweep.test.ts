@@ -7,7 +7,7 @@ import { violations } from './support/axe';
 const app = App.forTests();
 const SECTION = 'section[aria-label="Ways of doing it"]';
 const press = (xpath: string) => app.page.press(xpath);
-const heads = () => app.page.text('ol[aria-label="Beats"]');
+const heads = () => app.page.text('ol[aria-label="Steps"]');
 
 /** Waits longer than the page does elsewhere: every figure takes seconds. */
 async function through(): Promise<string> {
@@ -36,10 +36,10 @@ it('every way that fits is tried, one is written in, and undone as one edit', as
   expect(found).toMatch(/gets there, [\d.]+ m clear/);
   expect(await violations(app.driver)).toEqual([]);
   await press("//button[starts-with(@aria-label, 'Write in ')]");
-  expect(await app.page.text(SECTION)).toContain('stands in the score');
-  await app.page.until('another score', heads, (t) => t !== before);
+  expect(await app.page.text(SECTION)).toContain('stands in the plan');
+  await app.page.until('another plan', heads, (t) => t !== before);
   await app.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
-  await app.page.until('the old score', heads, (t) => t === before);
+  await app.page.until('the old plan', heads, (t) => t === before);
   await app.page.saved();
 });
 

@@ -1,4 +1,4 @@
-import { energyAudit } from '@/core/score';
+import { energyAudit } from '@/core/plan';
 import { WORKS } from '@/core/sim';
 import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
 import { toRunInput } from '@/document';
@@ -17,7 +17,7 @@ for (const id of DEMO_MANOEUVRES) {
   if (!input.ok) throw new Error(`${id} cannot be played`);
   const { before, after, work, missing, turnover } = energyAudit(input.value);
   const share = Math.abs(missing) / turnover;
-  const even = input.value.weather.stream === undefined && input.value.weather.depth === undefined;
+  const even = input.value.weather.current === undefined && input.value.weather.depth === undefined;
   if (even) worst = Math.max(worst, share);
   process.stdout.write(
     `${id.padEnd(32)}${kJ(after - before)}${work.map(({ joules }) => ` ${kJ(joules)}`).join('')}${(100 * share).toFixed(4).padStart(10)} %${even ? '' : '  (water not even)'}\n`,

@@ -8,8 +8,8 @@ import {
   manoeuvreSchema,
   placeSchema,
   recordSchema,
-  takeFileSchema,
-  takeSummarySchema,
+  runFileSchema,
+  runSummarySchema,
 } from '@/document';
 
 /** JSON Schemas of the open formats, made from the schemas the program itself checks with. */
@@ -20,8 +20,8 @@ export const FORMATS: Readonly<Record<string, z.ZodType>> = {
   'manoeuvre-file': manoeuvreFileSchema,
   driven: drivenFileSchema,
   record: recordSchema,
-  take: takeFileSchema,
-  'take-summary': takeSummarySchema,
+  run: runFileSchema,
+  'run-summary': runSummarySchema,
 };
 
 export function formatText(name: string): string {

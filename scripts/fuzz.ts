@@ -11,7 +11,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Random } from '@/core/math';
-import { runTake, worldOf } from '@/core/score';
+import { runPlan, worldOf } from '@/core/plan';
 import { openLibrary, seedDemo } from '@/db';
 import { archiveEntries } from '@/db/upkeep';
 import { keepAsFigure, toRunInput } from '@/document';
@@ -48,7 +48,7 @@ function nmeaSample(): string {
   const file = demoFile('under-sallow-bridge');
   const input = toRunInput(file);
   if (!input.ok) throw new Error('the demo cannot be read');
-  const { trace } = runTake(input.value);
+  const { trace } = runPlan(input.value);
   const { environment } = worldOf(input.value, input.value.limit);
   const said = feedSentences(trace, file.place.origin!, new Date(0), 1, environment);
   return [...said]
@@ -87,7 +87,7 @@ const nmea = nmeaSample();
 const archive = await archiveSample();
 const driven = (manoeuvre: unknown) => ({
   $schema: 'yawtrope:driven',
-  version: 1,
+  version: 2,
   manoeuvre,
   recording: {
     inputs: [{ timestep: 1, order: { do: 'wheel', after_s: 0, angle_deg: 10 } }],

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { startServer } from '../e2e/support/server';
-import { databaseIn, keepTake, openDatabase, openManoeuvre, openTake } from '@/db';
+import { databaseIn, keepRun, openDatabase, openManoeuvre, openRun } from '@/db';
 import { toFile } from '@/document';
 
 // A library of many runs: exported, checked and restored, while somebody else asks for pages.
@@ -35,7 +35,7 @@ for (let from = 0; from < runs; from += 500)
         order: { do: 'wheel' as const, after_s: 0, angle_deg: (n + i) % 40 },
       }));
       const recording = { inputs, timesteps: 400, end: 'done' as const, surprises: [], skips: [] };
-      keepTake(
+      keepRun(
         db,
         { id: uuid(n), manoeuvreId: manoeuvre.id, manoeuvre, recording, startedAt: n },
         1,
@@ -99,9 +99,9 @@ for (const id of ids) await fetch(`${server.address}/api/manoeuvres/${id}`);
 console.log(`memory before: ${Math.round(memory())} MB`);
 await beside('nothing else', () => new Promise((resolve) => setTimeout(resolve, 3000)));
 await beside('page of runs', async () => {
-  const answer = await fetch(`${server.address}/api/takes?manoeuvre=${ids[0]}`);
-  const { takes } = (await answer.json()) as { takes: unknown[] };
-  console.log(`${takes.length} on a page`);
+  const answer = await fetch(`${server.address}/api/runs?manoeuvre=${ids[0]}`);
+  const { runs } = (await answer.json()) as { runs: unknown[] };
+  console.log(`${runs.length} on a page`);
 });
 await beside('export', async () => {
   const answer = await fetch(`${server.address}/api/library`);
@@ -117,11 +117,11 @@ const send = async (how: string) => {
   } as RequestInit);
   const text = await answer.text();
   if (!answer.ok) throw new Error(text);
-  return JSON.parse(text) as { standing: { takes: Record<string, number> }; copy?: string };
+  return JSON.parse(text) as { standing: { runs: Record<string, number> }; copy?: string };
 };
-console.log(JSON.stringify((await beside('check', () => send('preview'))).standing.takes));
+console.log(JSON.stringify((await beside('check', () => send('preview'))).standing.runs));
 const replaced = await beside('restore from the archive', () => send('replace'));
-console.log(JSON.stringify(replaced.standing.takes));
+console.log(JSON.stringify(replaced.standing.runs));
 await beside('restore from a backup', async () => {
   const answer = await fetch(`${server.address}/api/library/backups`, {
     method: 'POST',
@@ -131,9 +131,9 @@ await beside('restore from a backup', async () => {
   if (!answer.ok) throw new Error(await answer.text());
 });
 const after = openDatabase(databaseIn(server.directory));
-const count = after.$client.prepare('select count(*) from takes').pluck().get();
+const count = after.$client.prepare('select count(*) from runs').pluck().get();
 console.log(
-  `${String(count)} runs there; the last of them ${openTake(after, uuid(runs - 1))?.ok ? 'opens' : 'is gone'}`,
+  `${String(count)} runs there; the last of them ${openRun(after, uuid(runs - 1))?.ok ? 'opens' : 'is gone'}`,
 );
 after.$client.close();
 rmSync(archive);

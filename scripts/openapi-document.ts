@@ -22,10 +22,10 @@ import * as rPlacesOne from '@/app/api/places/[id]/route';
 import * as rPlaces from '@/app/api/places/route';
 import * as rRecordsOne from '@/app/api/records/[id]/route';
 import * as rRecords from '@/app/api/records/route';
-import * as rTakesOneFile from '@/app/api/takes/[id]/file/route';
-import * as rTakesOne from '@/app/api/takes/[id]/route';
-import * as rTakes from '@/app/api/takes/route';
-import * as rTakesSummaries from '@/app/api/takes/summaries/route';
+import * as rRunsOneFile from '@/app/api/runs/[id]/file/route';
+import * as rRunsOne from '@/app/api/runs/[id]/route';
+import * as rRuns from '@/app/api/runs/route';
+import * as rRunsSummaries from '@/app/api/runs/summaries/route';
 import * as rWorkOne from '@/app/api/work/[id]/route';
 import {
   boatSchema,
@@ -37,7 +37,7 @@ import {
   placeSchema,
   recordingSchema,
   recordSchema,
-  takeSummarySchema,
+  runSummarySchema,
 } from '@/document';
 import { z } from 'zod';
 import type { Spec } from '@/app/api/define';
@@ -68,10 +68,10 @@ export const ROUTES: Readonly<Record<string, object>> = {
   '/api/places': rPlaces,
   '/api/records/{id}': rRecordsOne,
   '/api/records': rRecords,
-  '/api/takes/{id}/file': rTakesOneFile,
-  '/api/takes/{id}': rTakesOne,
-  '/api/takes': rTakes,
-  '/api/takes/summaries': rTakesSummaries,
+  '/api/runs/{id}/file': rRunsOneFile,
+  '/api/runs/{id}': rRunsOne,
+  '/api/runs': rRuns,
+  '/api/runs/summaries': rRunsSummaries,
   '/api/work/{id}': rWorkOne,
 };
 
@@ -85,7 +85,7 @@ const FILES: ReadonlyMap<unknown, string> = new Map<unknown, string>([
   [manoeuvreFileSchema, 'formats/manoeuvre-file.schema.json'],
   [drivenFileSchema, 'formats/driven.schema.json'],
   [recordSchema, 'formats/record.schema.json'],
-  [takeSummarySchema, 'formats/take-summary.schema.json'],
+  [runSummarySchema, 'formats/run-summary.schema.json'],
 ]);
 
 /** Parts that several routes share. */

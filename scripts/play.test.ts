@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { check, takeFileSchema, takeSummarySchema } from '@/document';
+import { check, runFileSchema, runSummarySchema } from '@/document';
 import { SWEEPING } from '@/core/testing/sweep';
 import { demoFile } from '@/document/testing/demo';
 
@@ -24,15 +24,15 @@ it('plays a file that stands alone and one of the library alike, and prints a so
   const asked = ['run', '-s', 'play', '--', given(demoFile('alongside-wind-off'))];
   const alone = spawnSync('npm', asked, { encoding: 'utf8' });
   expect(alone.status).toBe(0);
-  const summary = check(takeSummarySchema, JSON.parse(alone.stdout));
+  const summary = check(runSummarySchema, JSON.parse(alone.stdout));
   expect(summary).toMatchObject({ ok: true, value: { outcome: 'reached' } });
   expect(play('demo/manoeuvres/alongside-wind-off.json').stdout).toBe(alone.stdout);
 }, 60000);
 
-it('plays a take driven by hand again, and looks it over', () => {
+it('plays a run driven by hand again, and looks it over', () => {
   const driven = {
     $schema: 'yawtrope:driven',
-    version: 1,
+    version: 2,
     manoeuvre: demoFile('off-stilt-pontoon'),
     recording: {
       inputs: [
@@ -49,17 +49,17 @@ it('plays a take driven by hand again, and looks it over', () => {
   const { debrief, ...summary } = JSON.parse(done.stdout) as {
     debrief: { faults: { rule: string }[] };
   };
-  expect(check(takeSummarySchema, summary).ok).toBe(true);
+  expect(check(runSummarySchema, summary).ok).toBe(true);
   expect(debrief.faults.map(({ rule }) => rule)).toContain('no pause in neutral');
-  expect(check(takeFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
+  expect(check(runFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
   const late = { ...driven, recording: { ...driven.recording, timesteps: 20 } };
   expect(play(given(late)).stderr).toMatch(/recording\.inputs\[1\].timestep: must come in order/);
 }, 60000);
 
-it('writes the take when asked', () => {
+it('writes the run when asked', () => {
   const out = join(directory, 'take.json');
   expect(play('demo/manoeuvres/off-stilt-pontoon.json', '--out', out).status).toBe(0);
-  expect(check(takeFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
+  expect(check(runFileSchema, JSON.parse(readFileSync(out, 'utf8'))).ok).toBe(true);
 }, 60000);
 
 it('refuses a bad file with path and reason on stderr, exit 2 and nothing written', () => {
@@ -91,7 +91,7 @@ it('prints what the planner says of it when asked', () => {
       windLimit: { wind: number };
     };
   };
-  expect(check(takeSummarySchema, summary).ok).toBe(true);
+  expect(check(runSummarySchema, summary).ok).toBe(true);
   expect(look.brief.legs.length).toBeGreaterThan(3);
   expect(look.brief.able.stop.distance).toBeGreaterThan(1);
   expect(look.moments[0]).toMatchObject({ time: 0, wayOut: { grade: 'open' } });
@@ -102,10 +102,10 @@ it('writes a figure down and plays it when asked, the same each time, and refuse
   const file = 'demo/manoeuvres/quince-backs-out.json';
   const done = play(file, '--propose', 'astern-out');
   expect(done.status).toBe(0);
-  const { score, ...summary } = JSON.parse(done.stdout) as { score: { beats: { id: string }[] } };
-  const checked = check(takeSummarySchema, summary);
+  const { plan, ...summary } = JSON.parse(done.stdout) as { plan: { steps: { id: string }[] } };
+  const checked = check(runSummarySchema, summary);
   expect(checked).toMatchObject({ ok: true, value: { outcome: 'reached' } });
-  expect(score.beats.map(({ id }) => id)).toEqual(['astern', 'clear', 'neutral']);
+  expect(plan.steps.map(({ id }) => id)).toEqual(['astern', 'clear', 'neutral']);
   if (SWEEPING) expect(play(file, '--propose', 'astern-out').stdout).toBe(done.stdout);
   const unfit = play(file, '--propose', 'ferry-glide-in');
   expect(unfit.status).toBe(2);

@@ -1,9 +1,9 @@
 import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { briefOf } from '@/core/brief';
-import { checkScore } from '@/core/checks';
+import { checkPlan } from '@/core/checks';
 import { careOf, faultsOf, handlingOf, reviewOf } from '@/core/review';
-import { runTake, type RunInput, type Take } from '@/core/score';
+import { runPlan, type RunInput, type Run } from '@/core/plan';
 import { lastWayOut, surveyed, windLimit } from '@/core/search';
 import {
   boatSchema,
@@ -22,7 +22,7 @@ import {
   toDrive,
   toFile,
   toRunInput,
-  toTakeFile,
+  toRunFile,
   type DrivenFile,
   type FigureId,
   type Manoeuvre,
@@ -40,7 +40,7 @@ interface Arguments {
   readonly out: string | null;
   /** Also print what the planner says of it. */
   readonly look: boolean;
-  /** Play the figure of that id, written down for the manoeuvre, in place of its score. */
+  /** Play the figure of that id, written down for the manoeuvre, in place of its plan. */
   readonly propose: FigureId | null;
 }
 
@@ -101,34 +101,34 @@ function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> 
   return success(toFile(manoeuvre, boat.value, place.value));
 }
 
-/** What Brief and Score show beside the take, in SI units and radians; null for a distance or a wind without end. */
-function lookInto(input: RunInput, file: ManoeuvreFile, take: Take) {
+/** What Brief and Plan show beside the run, in SI units and radians; null for a distance or a wind without end. */
+function lookInto(input: RunInput, file: ManoeuvreFile, run: Run) {
   const moments = surveyed(input).map(({ time, wayOut, inHand }) => ({ time, wayOut, ...inHand }));
   const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
-  const said = file.score.beats.map(({ wayOut }) => wayOut.note.trim() !== '');
+  const said = file.plan.steps.map(({ wayOut }) => wayOut.note.trim() !== '');
   return {
     brief: [...briefOf(input, outboard, namedMarks(file.place))].at(-1)!,
     moments,
     lastWayOut: lastWayOut(moments.map(({ wayOut }) => wayOut)),
     windLimit: windLimit(input),
-    checks: checkScore(input, take, said),
+    checks: checkPlan(input, run, said),
   };
 }
 
-/** The manoeuvre with a figure written down in place of its score. */
+/** The manoeuvre with a figure written down in place of its plan. */
 function withFigure(file: ManoeuvreFile, figure: FigureId): Result<ManoeuvreFile> {
   let last: Result<Proposal> | null = null;
   for (const proposal of propose(file, figure)) last = proposal;
   if (!last) return failure({ path: '--propose', message: 'nothing was found' });
-  return last.ok ? success({ ...file, score: last.value.score }) : last;
+  return last.ok ? success({ ...file, plan: last.value.plan }) : last;
 }
 
-/** Writes a take beside and moves it into place, so that it is there whole or not at all; nothing where none is asked for. */
-function write(out: string | null, take: Take, file: ManoeuvreFile): Result<null> {
+/** Writes a run beside and moves it into place, so that it is there whole or not at all; nothing where none is asked for. */
+function write(out: string | null, run: Run, file: ManoeuvreFile): Result<null> {
   if (!out) return success(null);
   const partial = `${out}.partial-${process.pid}`;
   try {
-    writeFileSync(partial, JSON.stringify(toTakeFile(take, file)));
+    writeFileSync(partial, JSON.stringify(toRunFile(run, file)));
     renameSync(partial, out);
     return success(null);
   } catch (error) {
@@ -138,23 +138,23 @@ function write(out: string | null, take: Take, file: ManoeuvreFile): Result<null
   }
 }
 
-/** A take driven by hand: played again, and looked over as the debrief does. Figures SI and radians. */
+/** A run driven by hand: played again, and looked over as the debrief does. Figures SI and radians. */
 function playDriven(json: unknown, { out, look, propose: figure }: Arguments): Result<string> {
   if (look || figure) {
     const path = look ? '--look' : '--propose';
-    return failure({ path, message: 'is for a manoeuvre; this is a take driven by hand' });
+    return failure({ path, message: 'is for a manoeuvre; this is a run driven by hand' });
   }
   const file = check<DrivenFile>(drivenFileSchema, json);
   if (!file.ok) return file;
   const drive = toDrive(file.value);
   if (!drive.ok) return drive;
   const review = reviewOf(drive.value.input, drive.value.recording);
-  const written = write(out, review.take, file.value.manoeuvre);
+  const written = write(out, review.run, file.value.manoeuvre);
   if (!written.ok) return written;
   const faults = faultsOf(review);
   const { grade, because } = careOf(review, faults);
   const debrief = { care: { grade, because }, faults, handling: handlingOf(review) };
-  const summary = summarise(review.take, file.value.manoeuvre);
+  const summary = summarise(review.run, file.value.manoeuvre);
   return success(JSON.stringify({ ...summary, debrief }, null, 2));
 }
 
@@ -175,13 +175,13 @@ function play(given: Arguments): Result<string> {
   if (!whole.ok) return whole;
   const input = toRunInput(whole.value);
   if (!input.ok) return input;
-  const take = runTake(input.value);
-  const written = write(out, take, whole.value);
+  const run = runPlan(input.value);
+  const written = write(out, run, whole.value);
   if (!written.ok) return written;
-  const summary = summarise(take, whole.value);
+  const summary = summarise(run, whole.value);
   const more = {
-    ...(figure ? { score: whole.value.score } : {}),
-    ...(look ? { look: lookInto(input.value, whole.value, take) } : {}),
+    ...(figure ? { plan: whole.value.plan } : {}),
+    ...(look ? { look: lookInto(input.value, whole.value, run) } : {}),
   };
   return success(JSON.stringify({ ...summary, ...more }, null, 2));
 }

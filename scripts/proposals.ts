@@ -45,18 +45,18 @@ const inCalm = (file: ManoeuvreFile): ManoeuvreFile => ({
   },
 });
 
-function words({ take, wayOut }: Proposal): string {
-  const hard = take.margins.touch?.grade === 'hard' ? ', hard touch' : '';
+function words({ run, wayOut }: Proposal): string {
+  const hard = run.margins.touch?.grade === 'hard' ? ', hard touch' : '';
   const way = wayOut ? `, way out at ${wayOut.looked - wayOut.none} of ${wayOut.looked}` : '';
-  const clear = take.margins.clearance?.distance.toFixed(1) ?? '–';
-  return `${take.outcome}${hard}, ${clear} m clear${way}`;
+  const clear = run.margins.clearance?.distance.toFixed(1) ?? '–';
+  return `${run.outcome}${hard}, ${clear} m clear${way}`;
 }
 
 const OUT = join(process.cwd(), 'docs', 'proposals.md');
 const HEAD = [
   '# What the figures come to',
   '',
-  'Every figure that fits, written down for every demo manoeuvre: in its own wind and stream, and with the wind taken away.',
+  'Every figure that fits, written down for every demo manoeuvre: in its own wind and current, and with the wind taken away.',
   'Made by `npm run proposals`, or for some manoeuvres by `npm run proposals -- ID ID`: rows of the others then stand as they',
   'were made before, and lack figures that came later.',
   '',

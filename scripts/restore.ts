@@ -48,7 +48,7 @@ function list(): void {
 function contents(name: string): string {
   try {
     const { counts } = inspectBackup(directory, name);
-    return `${counts.manoeuvres} manoeuvres, ${counts.takes} driven runs, ${counts.boats} boats, ${counts.places} places`;
+    return `${counts.manoeuvres} manoeuvres, ${counts.runs} driven runs, ${counts.boats} boats, ${counts.places} places`;
   } catch (error) {
     return `cannot be restored: ${troubleOf(error)?.message ?? String(error)}`;
   }

@@ -11,7 +11,7 @@ const DIRECTORY = join(process.cwd(), 'docs', 'screenshots');
 
 type Keep = (name: string) => Promise<void>;
 
-/** The helm of four kinds of drive, and a take driven the wrong way, looked back at. */
+/** The helm of four kinds of drive, and a run driven the wrong way, looked back at. */
 async function rehearsals(page: WorkspacePage, keep: Keep): Promise<void> {
   const { driver } = page;
   const press = (...keys: string[]) =>
@@ -21,7 +21,7 @@ async function rehearsals(page: WorkspacePage, keep: Keep): Promise<void> {
     await driver.sleep(1000 * seconds);
     await driver.actions().keyUp(key).perform();
   };
-  const take = async (id: string) => {
+  const run = async (id: string) => {
     await page.open(id);
     await page.settled();
     await (await driver.findElement(By.xpath(`//nav//button[.='Rehearse']`))).click();
@@ -32,17 +32,17 @@ async function rehearsals(page: WorkspacePage, keep: Keep): Promise<void> {
     );
     await press(' ');
   };
-  await take('off-stilt-pontoon');
+  await run('off-stilt-pontoon');
   await driver.sleep(8000);
   await press(Key.ARROW_UP, Key.ARROW_UP);
   await held(Key.ARROW_RIGHT, 1);
   await driver.sleep(3000);
   await keep('rehearse-shaft');
-  await take('stern-to-before-supper');
+  await run('stern-to-before-supper');
   await press('w');
   await driver.sleep(4000);
   await keep('rehearse-outdrives');
-  await take('off-stilt-pontoon');
+  await run('off-stilt-pontoon');
   await driver.sleep(3000);
   await press(...Array<string>(5).fill(Key.ARROW_UP));
   await driver.sleep(900);
@@ -178,7 +178,7 @@ async function main(): Promise<void> {
     const playhead = await page.find('[aria-label="Playhead"]');
     for (let i = 0; i < 7; i++) await playhead.sendKeys(Key.PAGE_DOWN);
     await driver.executeScript('document.activeElement.blur()');
-    await keep('score');
+    await keep('plan');
 
     const phase = async (name: string) =>
       (await driver.findElement(By.xpath(`//nav//button[.='${name}']`))).click();
@@ -201,11 +201,11 @@ async function main(): Promise<void> {
     );
     await keep('what-if');
     await page.open('off-stilt-pontoon');
-    await page.openBeat(2);
+    await page.openStep(2);
     await page.fill('Degrees turned', '2');
     await page.fill('Throttle above idle', '60');
     await page.settled();
-    await keep('beat-gone-wrong');
+    await keep('step-gone-wrong');
 
     await page.fill('Throttle above idle', '900');
     await driver.findElement(By.css('button[aria-label="Night colours"]')).click();

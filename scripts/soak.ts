@@ -71,13 +71,13 @@ async function save(asker: number, i: number): Promise<void> {
 
 async function drive(): Promise<void> {
   const id = crypto.randomUUID();
-  const take = { id, manoeuvreId: file.id, manoeuvre: file, startedAt: Date.now() };
-  await ask('take', '/api/takes', json('POST', { ...take, recording: recording(50) }, [201]));
+  const run = { id, manoeuvreId: file.id, manoeuvre: file, startedAt: Date.now() };
+  await ask('run', '/api/runs', json('POST', { ...run, recording: recording(50) }, [201]));
   for (const steps of [60, 80, 100])
-    await ask('take', `/api/takes/${id}`, json('PUT', { recording: recording(steps) }, [204]));
-  await ask('takes', `/api/takes?manoeuvre=${file.id}`);
-  await ask('sum up', '/api/takes/summaries', json('POST', { ids: [id] }, [200, 503]));
-  await ask('remove', `/api/takes/${id}`, { method: 'DELETE', expected: [204] });
+    await ask('run', `/api/runs/${id}`, json('PUT', { recording: recording(steps) }, [204]));
+  await ask('runs', `/api/runs?manoeuvre=${file.id}`);
+  await ask('sum up', '/api/runs/summaries', json('POST', { ids: [id] }, [200, 503]));
+  await ask('remove', `/api/runs/${id}`, { method: 'DELETE', expected: [204] });
 }
 
 const WORK: readonly ((asker: number, i: number) => Promise<unknown>)[] = [

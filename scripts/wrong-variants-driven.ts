@@ -15,8 +15,8 @@ export const DRIVEN_VARIANTS: readonly WrongVariant[] = [
     put: 'this.dead.thrusters.has(-1)',
   },
   {
-    name: 'a stream that turns and takes her along at once',
-    file: 'src/core/sim/turn-stream.ts',
+    name: 'a current that turns and runs her along at once',
+    file: 'src/core/sim/turn-current.ts',
     find: 'motion[U]! -= byEast * s + byNorth * c;',
     put: 'motion[U]! -= 0 * (byEast * s + byNorth * c);',
   },
@@ -41,8 +41,8 @@ export const DRIVEN_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'a late order undone to the other side',
     file: 'src/core/review/differences.ts',
-    find: 'const by = Math.round(change.late / STEP_S);',
-    put: 'const by = -Math.round(change.late / STEP_S);',
+    find: 'const by = Math.round(change.late / TIMESTEP_S);',
+    put: 'const by = -Math.round(change.late / TIMESTEP_S);',
   },
   {
     name: 'places that are held against each other by the clock',

@@ -20,13 +20,13 @@ const core = (file: string, name: string, find: string, put: string): WrongVaria
 export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'sim/derivative.ts',
-    'stream counted twice',
+    'current counted twice',
     'rates[X] = u * sinPsi + v * cosPsi + environment.row[WATER.EAST]!;',
     'rates[X] = u * sinPsi + v * cosPsi + 2 * environment.row[WATER.EAST]!;',
   ),
   core(
     'sim/derivative.ts',
-    'stream north as east',
+    'current north as east',
     'rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.NORTH]!;',
     'rates[Y] = u * cosPsi - v * sinPsi + environment.row[WATER.EAST]!;',
   ),
@@ -58,13 +58,13 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'sim/surroundings.ts',
     'wind named by where it goes',
-    'environment.streamEast + speed * sin(from)',
-    'environment.streamEast - speed * sin(from)',
+    'environment.currentEast + speed * sin(from)',
+    'environment.currentEast - speed * sin(from)',
   ),
   core(
     'sim/surroundings.ts',
     'wind taken over the water, not the ground',
-    'share * (environment.streamEast + speed * sin(from))',
+    'share * (environment.currentEast + speed * sin(from))',
     'share * (speed * sin(from))',
   ),
   core(
@@ -167,7 +167,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core(
     'holding/touch-law.ts',
-    'touches that give back more than they take',
+    'touches that give back more than they run',
     'const force = staticForce * (1 + loss * approach);',
     'const force = staticForce * (1 - loss * approach);',
   ),
@@ -178,7 +178,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'force[2]! += 0;',
   ),
   core(
-    'sim/step.ts',
+    'sim/timestep.ts',
     'first-order step',
     '(h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!)',
     'h * k1[i]!',
@@ -191,23 +191,23 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core('sim/actuators.ts', 'wheel at once', 'const reach = rate * dt;', 'const reach = 10;'),
   core(
-    'score/gates.ts',
+    'plan/gates.ts',
     'heading cue at the opposite heading',
     'return Math.abs(now) > Math.PI / 2 ? -Math.abs(now) : -side * now;',
     'return -side * now;',
   ),
   core(
-    'score/run.ts',
+    'plan/run-loop.ts',
     'cues rounded to a step',
     'if (level >= 0) this.findCue(dt, player.level(this.before), level);',
     '',
   ),
-  core('score/run.ts', 'hard touches forgiven', "if (hard) return 'hard touch';", ''),
+  core('plan/run-loop.ts', 'hard touches forgiven', "if (hard) return 'hard touch';", ''),
   core(
-    'score/player.ts',
+    'plan/player.ts',
     'old orders kept beside the new',
-    'this.due = this.queue(beat.orders);',
-    'this.due = [...this.due, ...this.queue(beat.orders)];',
+    'this.due = this.queue(step.orders);',
+    'this.due = [...this.due, ...this.queue(step.orders)];',
   ),
   core(
     'forces/cross-flow.ts',
@@ -224,12 +224,12 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'sim/slow.ts',
     'sway of the origin taken for that of the hull',
-    'const across = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;',
-    'const across = v - s.streamV[middle]!;',
+    'const across = v + hull[HULL.LIFT_CENTRE]! * r - s.currentV[middle]!;',
+    'const across = v - s.currentV[middle]!;',
   ),
   core(
     'sim/slow.ts',
-    'stream along the hull not felt by its strips',
+    'current along the hull not felt by its strips',
     'if (inField) addCrossFlowInField',
     'if (!inField) addCrossFlowInField',
   ),
@@ -295,13 +295,13 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'const pull = 3 * rows[at + LINE.PULL]!;',
   ),
   core(
-    'score/line-waits.ts',
+    'plan/line-waits.ts',
     'a loaded loop lifted off a bollard',
     'const slack = tension < LIFTS_OFF_N',
     'const slack = tension < 1e99',
   ),
   core(
-    'score/steps.ts',
+    'plan/stepping.ts',
     'boarding with a propeller turning',
     'if (!before && !propellerNear(at, point)) return;',
     'return;',
@@ -356,7 +356,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     "if (hands === 'neutral') letGo(episode);",
     '',
   ),
-  core('search/vary.ts', 'the first beat late too', 'i === 0 ? beat :', 'i < 0 ? beat :'),
+  core('search/vary.ts', 'the first step late too', 'i === 0 ? step :', 'i < 0 ? step :'),
   core(
     'brief/legs.ts',
     'danger on the wrong side',
@@ -388,7 +388,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     '+ meets * motion[R]!',
   ),
   core(
-    'score/obey.ts',
+    'plan/obey.ts',
     'the helm steers on after the wheel is ordered',
     "case 'wheel':\n      state.helm.active = false;",
     "case 'wheel':",
@@ -401,9 +401,9 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core(
     'brief/which-side.ts',
-    'better with the stream behind her',
-    '-weather.streamSpeed * cos(',
-    'weather.streamSpeed * cos(',
+    'better with the current behind her',
+    '-weather.currentSpeed * cos(',
+    'weather.currentSpeed * cos(',
   ),
   core(
     'brief/fenders.ts',
@@ -418,7 +418,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'helm.sternFirst ? 1 : 1',
   ),
   core(
-    'score/fouling.ts',
+    'plan/fouling.ts',
     'a ground line beside a propeller that turns is no matter',
     'return this.walked.has(line) && this.walkedPast(state, i, drive);',
     'return false;',
@@ -436,10 +436,10 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'far < edge && far < seenFrom',
   ),
   core(
-    'score/retime.ts',
-    'a held beat read at the beat itself',
-    'beats: beats.slice(0, beat), end: ending',
-    'beats: beats.slice(0, beat + 1), end: ending',
+    'plan/retime.ts',
+    'a held step read at the step itself',
+    'steps: steps.slice(0, step), end: ending',
+    'steps: steps.slice(0, step + 1), end: ending',
   ),
   core(
     'brief/abreast.ts',

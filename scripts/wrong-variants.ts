@@ -15,12 +15,12 @@ type Outcome = 'pass' | 'fail' | 'run on';
 
 /** The slow ones only for what all others let through. */
 const SLOW = [
-  'src/core/score/run.test.ts',
+  'src/core/plan/run-loop.test.ts',
   'src/core/trials/ship.test.ts',
   'src/core/trials/fleet.test.ts',
   'src/document/invariance.test.ts',
 ];
-const notSlow = ['--testPathIgnorePatterns', 'src/core/(score/run|trials/|brief/demos)'];
+const notSlow = ['--testPathIgnorePatterns', 'src/core/(plan/run|trials/|brief/demos)'];
 
 /** First those beside the file that is wrong: most mistakes are caught there, in seconds. */
 const beside = (file: string): readonly string[] => [

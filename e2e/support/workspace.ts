@@ -1,6 +1,6 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-/** A figure is fitted by hundreds of takes. */
+/** A figure is fitted by hundreds of runs. */
 const FIGURE_MS = 110_000;
 const WAIT_MS = 15000;
 
@@ -34,7 +34,7 @@ export class WorkspacePage {
 
   /** All that the margins say, in one string. */
   margins(): Promise<string> {
-    return this.text('section[aria-label="This take"]');
+    return this.text('section[aria-label="This run"]');
   }
 
   /** Waits until something read from the page satisfies a condition; gives it back. */
@@ -60,7 +60,7 @@ export class WorkspacePage {
     return last as T;
   }
 
-  /** The margins once they have stopped changing, what is looked into after the take included. */
+  /** The margins once they have stopped changing, what is looked into after the run included. */
   async settled(): Promise<string> {
     let last = '';
     let now = await this.margins();
@@ -92,7 +92,7 @@ export class WorkspacePage {
    */
   async written(xpath: string): Promise<string> {
     const SECTION = 'section[aria-label="Figures"]';
-    const ended = /stands in the score|Does not get there|nothing was put in/;
+    const ended = /stands in the plan|Does not get there|nothing was put in/;
     let text = '';
     for (let pressed = 0; pressed < 3; pressed++) {
       await this.press(xpath);
@@ -136,10 +136,10 @@ export class WorkspacePage {
     await this.liveStatus('Ready');
   }
 
-  async openBeat(number: number): Promise<void> {
-    const heads = await this.driver.findElements(By.css('ol[aria-label="Beats"] button'));
+  async openStep(number: number): Promise<void> {
+    const heads = await this.driver.findElements(By.css('ol[aria-label="Steps"] button'));
     await heads[number - 1]!.click();
-    await this.find(`form[aria-label="Beat ${number}"]`);
+    await this.find(`form[aria-label="Step ${number}"]`);
   }
 
   /** Replaces what stands in a field, as by hand. */

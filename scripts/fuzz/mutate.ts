@@ -111,7 +111,7 @@ const BITS = [
   '&#x0;',
   '<!DOCTYPE a>',
   '-',
-  '.',
+  './',
 ];
 
 /** A text spoilt: pieces cut out, doubled, many times over, or replaced. */

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import {
   boatSchema,
   check,
@@ -39,7 +39,7 @@ function played(text: string): boolean {
   if (!file.ok) return false;
   const input = toRunInput({ ...file.value, limit_s: Math.min(40, file.value.limit_s) });
   if (!input.ok) return false;
-  const { trace } = runTake(input.value);
+  const { trace } = runPlan(input.value);
   for (const [name, column] of Object.entries(trace))
     if (name !== 'clearance' && !column.every(Number.isFinite))
       throw new Error(`${name} is not finite`);

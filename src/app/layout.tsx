@@ -9,7 +9,7 @@ import { THEME_SCRIPT } from '@/ui/theme/script';
 
 export const metadata: Metadata = {
   title: { default: 'Yawtrope', template: '%s · Yawtrope' },
-  description: 'Compose a manoeuvre, see what wind, stream and propeller do to it, and keep it.',
+  description: 'Compose a manoeuvre, see what wind, current and propeller do to it, and keep it.',
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

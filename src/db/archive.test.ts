@@ -8,14 +8,14 @@ import {
   keptBoats,
   keptPlaces,
   listManoeuvres,
-  listTakes,
+  listRuns,
   openManoeuvre,
-  openTake,
+  openRun,
   saveManoeuvre,
   setAside,
   type Library,
-} from '.';
-import { Shelf, SMALL, shipped, TAKE } from './testing/small-library';
+} from './';
+import { Shelf, SMALL, shipped, RUN } from './testing/small-library';
 import { archiveEntries, Incomings, sweepTexts } from './upkeep';
 
 let shelf: Shelf;
@@ -67,7 +67,7 @@ it('everything comes back from its archive as it was, into an empty library and 
   keptBoats.setAside(db, 'quince', 7);
   const all = await contents(db);
   expect(all.filter(({ part }) => part === 'manoeuvres')).toHaveLength(SMALL.length);
-  expect(all.filter(({ part }) => part === 'takes')).toHaveLength(1);
+  expect(all.filter(({ part }) => part === 'runs')).toHaveLength(1);
   expect(all.find(({ id }) => id === 'quince')!.removedAt).toBe(7);
   const file = await packed(db);
   const other = shelf.library();
@@ -131,19 +131,19 @@ it('carries what cannot be read as it is, says so, and lists it where it comes i
   const spoil = db.$client.prepare('update manoeuvres set document = ? where id = ?');
   spoil.run('{"half":', 'off-the-wall');
   db.$client
-    .prepare(`update texts set text = '{}' where id in (select manoeuvre_text from takes)`)
+    .prepare(`update texts set text = '{}' where id in (select manoeuvre_text from runs)`)
     .run();
   expect(listManoeuvres(db).find(({ id }) => id === 'off-the-wall')!.unreadable).toBe(true);
   expect(listManoeuvres(db)).toHaveLength(3);
   const file = await packed(db);
   const other = shelf.library();
   const standing = await takeIn(other, file, 'merge');
-  expect([standing.manoeuvres.unreadable, standing.takes.unreadable]).toEqual([1, 1]);
+  expect([standing.manoeuvres.unreadable, standing.runs.unreadable]).toEqual([1, 1]);
   const rawOf = (of: Library) =>
     of.$client.prepare(`select document from manoeuvres where id = 'off-the-wall'`).pluck().get();
   expect(rawOf(other)).toBe('{"half":');
   expect(listManoeuvres(other).find(({ id }) => id === 'off-the-wall')!.unreadable).toBe(true);
-  expect(openTake(other, TAKE)).toMatchObject({ ok: false });
+  expect(openRun(other, RUN)).toMatchObject({ ok: false });
   expect(await contents(other)).toEqual(await contents(db));
 });
 
@@ -151,7 +151,7 @@ it('given up half way it leaves nothing behind', async () => {
   const other = shelf.library();
   const incomings = new Incomings(other, 'merge');
   for (const item of await itemsOf(await packed(db))) incomings.add(item);
-  expect(listTakes(other, 'alongside-wind-off').takes).toEqual([]);
+  expect(listRuns(other, 'alongside-wind-off').runs).toEqual([]);
   await incomings.drop();
   expect(textCount(other)).toBe(0);
   // A killed server sweeps at its next start.

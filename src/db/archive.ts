@@ -4,16 +4,16 @@ import {
   LIBRARY_SCHEMAS,
   type ArchiveStanding,
   type LibraryPart,
-  type LibraryTake,
+  type LibraryRun,
   type Manoeuvre,
   type RecordDocument,
 } from '@/document';
 import type { ArchiveItem } from '@/io/archive';
-import { TABLES, takeRows, type RawTake, type TakeRows } from './archive-entries';
+import { TABLES, runRows, type RawRun, type RunRows } from './archive-entries';
 import { firstRevision, raiseRevisions } from './counters';
 import { read } from './manoeuvres';
 import type { Library } from './open';
-import { fileOf } from './takes';
+import { fileOf } from './runs';
 import { putText, sweepTextsGently, textUnder } from './texts';
 import { writing } from './writing';
 
@@ -31,7 +31,7 @@ interface Incoming {
   readonly row: Readonly<Record<string, unknown>>;
 }
 
-const takeText = ({ manoeuvreId, startedAt, file }: LibraryTake) =>
+const runText = ({ manoeuvreId, startedAt, file }: LibraryRun) =>
   JSON.stringify({
     manoeuvreId,
     startedAt,
@@ -40,31 +40,31 @@ const takeText = ({ manoeuvreId, startedAt, file }: LibraryTake) =>
     notes: file.notes,
   });
 
-/** How a take of an archive stands to the one kept under its id. Equal texts need not be read. */
-function takeStands(db: Library, rows: TakeRows, item: ArchiveItem): Stands {
+/** How a run of an archive stands to the one kept under its id. Equal texts need not be read. */
+function runStands(db: Library, rows: RunRows, item: ArchiveItem): Stands {
   const row = rows.get({ id: item.id });
   if (!row) return 'fresh';
   if (item.document === null) return 'different';
-  const take = item.document as LibraryTake;
+  const run = item.document as LibraryRun;
   const { manoeuvreId, startedAt, notes } = row;
   const texts = [textUnder(db, row.manoeuvreText), textUnder(db, row.recordingText), notes];
-  const { file } = take;
+  const { file } = run;
   const alike =
-    take.manoeuvreId === manoeuvreId &&
-    take.startedAt === startedAt &&
+    run.manoeuvreId === manoeuvreId &&
+    run.startedAt === startedAt &&
     [file.manoeuvre, file.recording, file.notes].every((p, i) => JSON.stringify(p) === texts[i]);
   if (alike) return 'same';
   // Written by an older version it may say the same otherwise.
   const kept = fileOf(db, row);
   if (!kept.ok) return 'different';
-  return takeText({ id: item.id, manoeuvreId, startedAt, file: kept.value }) === takeText(take)
+  return runText({ id: item.id, manoeuvreId, startedAt, file: kept.value }) === runText(run)
     ? 'same'
     : 'different';
 }
 
-function stands(db: Library, rows: TakeRows, item: ArchiveItem): Stands {
+function stands(db: Library, rows: RunRows, item: ArchiveItem): Stands {
   const { part, id, text } = item;
-  if (part === 'takes') return takeStands(db, rows, item);
+  if (part === 'runs') return runStands(db, rows, item);
   const table = TABLES[part];
   const row = db.select({ document: table.document }).from(table).where(eq(table.id, id)).get();
   if (!row) return 'fresh';
@@ -95,21 +95,21 @@ class Counting {
  */
 export class Incomings {
   private readonly counting = new Counting();
-  private readonly takes: TakeRows;
+  private readonly runs: RunRows;
   private readonly rows: Incoming[] = [];
   /** Texts that are not written yet. */
   private waiting: { readonly id: string; readonly text: string }[] = [];
 
   /**
    * @param how `look` only counts; `merge` goes in beside what is kept, `replace` in its place
-   * @param another makes an id for a take or a record whose own is taken
+   * @param another makes an id for a run or a record whose own is taken
    */
   constructor(
     private readonly db: Library,
     private readonly how: 'look' | 'merge' | 'replace',
     private readonly another: () => string = () => crypto.randomUUID(),
   ) {
-    this.takes = takeRows(db);
+    this.runs = runRows(db);
   }
 
   get standing(): ArchiveStanding {
@@ -117,12 +117,12 @@ export class Incomings {
   }
 
   add(item: ArchiveItem): void {
-    const how = stands(this.db, this.takes, item);
+    const how = stands(this.db, this.runs, item);
     this.counting.add(item, how);
     if (this.how === 'look') return;
     const { part, id, removedAt } = item;
-    // A take that is here alike stays where it is: thousands of them need not be written anew.
-    const stays = how === 'same' && (this.how === 'merge' || part === 'takes');
+    // A run that is here alike stays where it is: thousands of them need not be written anew.
+    const stays = how === 'same' && (this.how === 'merge' || part === 'runs');
     const row = stays ? {} : this.rowOf(item);
     const as = this.how === 'replace' && !stays ? 'fresh' : how;
     this.rows.push({ part, id, stands: as, removedAt, row });
@@ -144,7 +144,7 @@ export class Incomings {
 
   private rowOf(item: ArchiveItem): Readonly<Record<string, unknown>> {
     const { part, document, text, kept } = item;
-    if (part !== 'takes') {
+    if (part !== 'runs') {
       const of = (document ?? kept) as Partial<Manoeuvre> &
         Partial<Pick<RecordDocument, 'manoeuvreId'>>;
       if (part === 'manoeuvres')
@@ -152,17 +152,17 @@ export class Incomings {
       if (part === 'records') return { manoeuvreId: of.manoeuvreId, document: text };
       return { document: text };
     }
-    const take = document as LibraryTake | null;
-    const raw: RawTake = take
+    const run = document as LibraryRun | null;
+    const raw: RawRun = run
       ? {
-          manoeuvre: JSON.stringify(take.file.manoeuvre),
-          recording: JSON.stringify(take.file.recording),
-          notes: JSON.stringify(take.file.notes),
+          manoeuvre: JSON.stringify(run.file.manoeuvre),
+          recording: JSON.stringify(run.file.recording),
+          notes: JSON.stringify(run.file.notes),
         }
-      : (JSON.parse(text) as RawTake);
+      : (JSON.parse(text) as RawRun);
     return {
-      manoeuvreId: take?.manoeuvreId ?? kept.manoeuvreId,
-      startedAt: take?.startedAt ?? kept.startedAt,
+      manoeuvreId: run?.manoeuvreId ?? kept.manoeuvreId,
+      startedAt: run?.startedAt ?? kept.startedAt,
       manoeuvreText: this.stage(raw.manoeuvre),
       recordingText: this.stage(raw.recording),
       notes: raw.notes,
@@ -184,7 +184,7 @@ export class Incomings {
     await sweepTextsGently(db);
   }
 
-  /** Notes the takes that are here alike, in a table of this connection's own: thousands of them, while nobody waits. */
+  /** Notes the runs that are here alike, in a table of this connection's own: thousands of them, while nobody waits. */
   private listStaying(): void {
     const sqlite = this.db.$client;
     sqlite.exec(
@@ -194,7 +194,7 @@ export class Incomings {
     const stay = sqlite.prepare('insert into staying values (?, ?)');
     sqlite.transaction(() => {
       for (const { part, id, stands: how, removedAt } of this.rows)
-        if (part === 'takes' && how === 'same') stay.run(id, removedAt);
+        if (part === 'runs' && how === 'same') stay.run(id, removedAt);
     })();
   }
 
@@ -204,12 +204,12 @@ export class Incomings {
     await sweepTextsGently(this.db);
   }
 
-  /** Everything goes but the takes that stay; what they belong to comes again before the transaction ends. */
+  /** Everything goes but the runs that stay; what they belong to comes again before the transaction ends. */
   private clear(): void {
     const { db } = this;
     const sqlite = db.$client;
     sqlite.pragma('defer_foreign_keys = ON');
-    sqlite.exec('delete from takes where id not in (select id from staying)');
+    sqlite.exec('delete from runs where id not in (select id from staying)');
     for (const part of ['records', 'manoeuvres', 'figures', 'places', 'boats'] as const)
       db.delete(TABLES[part]).run();
   }
@@ -227,13 +227,13 @@ export class Incomings {
     };
     // Beside what is kept, what was put aside here and is not there comes back, and nothing goes that is here.
     db.$client.exec(
-      `update takes as t set removed_at = (select removed_at from staying s where s.id = t.id)
+      `update runs as t set removed_at = (select removed_at from staying s where s.id = t.id)
        where exists (select 1 from staying s where s.id = t.id and s.removed_at is not t.removed_at
          ${this.how === 'replace' ? '' : 'and s.removed_at is null'})`,
     );
     // A builder for each of thousands of rows would take as long as all of them.
-    const putTake = db.$client.prepare(
-      `insert into takes (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
+    const putRun = db.$client.prepare(
+      `insert into runs (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
        values (@id, @manoeuvreId, @manoeuvreText, @recordingText, @notes, null, @startedAt, @updatedAt, @removedAt)`,
     );
     const goesAs = (part: LibraryPart, id: unknown) =>
@@ -244,7 +244,7 @@ export class Incomings {
         const to = this.how === 'replace' ? removedAt : null;
         if (
           part !== 'figures' &&
-          part !== 'takes' &&
+          part !== 'runs' &&
           (this.how === 'replace' || removedAt === null)
         )
           setRemoved[part].run(to, id, to);
@@ -255,7 +255,7 @@ export class Incomings {
       const document = { document: renamed(row.document, id, as, goesAs, part) };
       const values: Record<string, unknown> = {
         ...row,
-        ...(part === 'takes' ? {} : document),
+        ...(part === 'runs' ? {} : document),
         id: as,
         revision,
         createdAt: now,
@@ -265,8 +265,8 @@ export class Incomings {
       if ('boatId' in row) values.boatId = goesAs('boats', row.boatId);
       if ('placeId' in row) values.placeId = goesAs('places', row.placeId);
       if ('manoeuvreId' in row) values.manoeuvreId = goesAs('manoeuvres', row.manoeuvreId);
-      if (part === 'takes') {
-        putTake.run(values);
+      if (part === 'runs') {
+        putRun.run(values);
         continue;
       }
       // Of the columns given each table takes those it has.
@@ -277,7 +277,7 @@ export class Incomings {
   }
 
   private freeId(part: LibraryPart, wish: string): string {
-    if (part === 'takes' || part === 'records') return this.another();
+    if (part === 'runs' || part === 'records') return this.another();
     const table = TABLES[part];
     for (let n = 2; ; n++) {
       const id = `${wish.slice(0, 58)}-${n}`;

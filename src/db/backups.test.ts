@@ -13,23 +13,23 @@ import {
 import { join } from 'node:path';
 import {
   databaseIn,
-  keepTake,
+  keepRun,
   keptBoats,
   keptPlaces,
   listBackups,
   listManoeuvres,
   openLibrary,
   openManoeuvre,
-  openTake,
+  openRun,
   saveManoeuvre,
   saveNotes,
   saveRecording,
   seedDemo,
   setAside,
-  setTakeAside,
+  setRunAside,
   type Library,
-} from '.';
-import { Shelf, shipped, TAKE, takeOf } from './testing/small-library';
+} from './';
+import { Shelf, shipped, RUN, runOf } from './testing/small-library';
 import { backUp, inspectBackup, isDue, restoreBackup, spent, type Backup } from './upkeep';
 
 const HOUR = 3_600_000;
@@ -106,7 +106,7 @@ describe('a backup', () => {
     expect(keptBoats.open(db, 'quince')).not.toBeNull();
     // What was removed then is removed again, not gone.
     expect(setAside(db, 'off-the-wall', null)).toBe(true);
-    expect(openTake(db, TAKE)).toMatchObject({ ok: true });
+    expect(openRun(db, RUN)).toMatchObject({ ok: true });
     expect(listBackups(directory).map((one) => one.name)).toEqual([
       '2026-03-01T10-01-00-000-before.sqlite',
       '2026-03-01T10-00-00-000.sqlite',
@@ -120,23 +120,23 @@ describe('a backup', () => {
     const [alike, aside, driven, noted, fresh] = Array.from({ length: 5 }, () =>
       crypto.randomUUID(),
     );
-    for (const id of [alike!, aside!, driven!, noted!]) keepTake(db, takeOf(db, id), 6);
+    for (const id of [alike!, aside!, driven!, noted!]) keepRun(db, runOf(db, id), 6);
     const rows = () =>
       db.$client
         .prepare(
-          `select t.id, m.text as manoeuvre, r.text as recording, notes, removed_at from takes t
+          `select t.id, m.text as manoeuvre, r.text as recording, notes, removed_at from runs t
            join texts m on m.id = manoeuvre_text join texts r on r.id = recording_text order by t.id`,
         )
         .all();
     const under = (id: string) =>
-      db.$client.prepare('select recording_text from takes where id = ?').pluck().get(id);
+      db.$client.prepare('select recording_text from runs where id = ?').pluck().get(id);
     const texts = () => db.$client.prepare('select count(*) from texts').pluck().get();
     const [before, of, count] = [rows(), under(alike!), texts()];
     const name = await backUp(directory, AT);
-    setTakeAside(db, aside!, 7);
-    saveRecording(db, driven!, { ...takeOf(db).recording, timesteps: 90 }, 8);
+    setRunAside(db, aside!, 7);
+    saveRecording(db, driven!, { ...runOf(db).recording, timesteps: 90 }, 8);
     saveNotes(db, noted!, [{ at_s: 1, by: 'student', text: 'later' }], 8);
-    keepTake(db, takeOf(db, fresh), 8);
+    keepRun(db, runOf(db, fresh), 8);
     await restoreBackup(db, directory, name, AT + HOUR);
     expect(rows()).toEqual(before);
     expect(under(alike!)).toBe(of);
@@ -206,7 +206,7 @@ describe('a backup', () => {
   it('says what is in it, and is closed to others', async () => {
     const name = await backUp(directory, AT);
     expect(inspectBackup(directory, name)).toEqual({
-      counts: { boats: 2, places: 2, manoeuvres: 3, takes: 1, records: 0 },
+      counts: { boats: 2, places: 2, manoeuvres: 3, runs: 1, records: 0 },
       changedAt: 6,
       state: 'current',
     });
@@ -277,7 +277,7 @@ describe('a database of an earlier version', () => {
     readFileSync(join(process.cwd(), 'drizzle', 'meta', '_journal.json'), 'utf8'),
   ) as { entries: unknown[] };
 
-  /** A library after so many migrations, with a manoeuvre and, where there are takes, one of them. */
+  /** A library after so many migrations, with a manoeuvre and, where there are runs, one of them. */
   function old(steps: number): string {
     const migrations = join(shelf.directory, `migrations-${steps}`);
     cpSync(join(process.cwd(), 'drizzle'), migrations, { recursive: true });
@@ -304,12 +304,12 @@ describe('a database of an earlier version', () => {
         shipped('manoeuvres', 'alongside-wind-off'),
       );
     if (steps >= 4) {
-      const opened = openTake(db, TAKE);
-      if (!opened?.ok) throw new Error('no take');
+      const opened = openRun(db, RUN);
+      if (!opened?.ok) throw new Error('no run');
       const { manoeuvre, recording } = opened.value.file;
       sqlite
-        .prepare(`insert into takes values (?, 'alongside-wind-off', ?, ?, '[]', null, 5, 6, null)`)
-        .run(TAKE, JSON.stringify(manoeuvre), JSON.stringify(recording));
+        .prepare(`insert into runs values (?, 'alongside-wind-off', ?, ?, '[]', null, 5, 6, null)`)
+        .run(RUN, JSON.stringify(manoeuvre), JSON.stringify(recording));
     }
     sqlite.close();
     return where;
@@ -325,9 +325,9 @@ describe('a database of an earlier version', () => {
       const found = keptPlaces.open(now, 'stilt-pontoon');
       expect(found?.ok && found.value).toMatchObject({ revision: 1, uses: 1 });
       expect(keptBoats.open(now, 'quince')).toMatchObject({ ok: true });
-      const take = openTake(now, TAKE);
-      expect(steps >= 4 ? take?.ok && take.value.file : take).toEqual(
-        steps >= 4 ? (openTake(db, TAKE) as { value: { file: unknown } }).value.file : null,
+      const run = openRun(now, RUN);
+      expect(steps >= 4 ? run?.ok && run.value.file : run).toEqual(
+        steps >= 4 ? (openRun(db, RUN) as { value: { file: unknown } }).value.file : null,
       );
       const [copy] = listBackups(where);
       expect(copy!.before).toBe(true);
@@ -345,7 +345,7 @@ describe('a database of an earlier version', () => {
     copyFileSync(databaseIn(where), join(folder(), name));
     await restoreBackup(db, directory, name, AT);
     expect(titles()).toEqual([['alongside-wind-off', 'Alongside']]);
-    expect(openTake(db, TAKE)).toMatchObject({ ok: true });
+    expect(openRun(db, RUN)).toMatchObject({ ok: true });
   });
 
   it('of a later version is refused in words and left alone', () => {

@@ -14,7 +14,7 @@ import {
   removeFigure,
   seedDemo,
   type Library,
-} from '.';
+} from './';
 
 let directory: string;
 let db: Library;
@@ -36,7 +36,7 @@ const wish: Begin = {
   going: 'in',
   conditions: {
     wind: { from_deg: 200, speed_mps: 3 },
-    stream: { set_deg: 0, speed_mps: 0 },
+    current: { set_deg: 0, speed_mps: 0 },
     water: 'sea',
   },
 };

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { FLEET_IDS, fleetRecord } from '@/document/testing/fleet';
 import { keptBoats } from './boats';
-import { openLibrary, seedDemo, type Library } from '.';
+import { openLibrary, seedDemo, type Library } from './';
 import { openManoeuvre } from './manoeuvres';
 import { boats } from './schema';
 

@@ -15,7 +15,7 @@ import {
   setAside,
   type Library,
   type Opened,
-} from '.';
+} from './';
 import { manoeuvres } from './schema';
 
 const ID = 'off-stilt-pontoon';

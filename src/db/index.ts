@@ -25,16 +25,16 @@ export { type Backup } from './rotation';
 export { readDemo, seedDemo } from './seed';
 export {
   CURSOR,
-  keepTake,
-  listTakes,
-  openTake,
+  keepRun,
+  listRuns,
+  openRun,
   saveNotes,
   saveRecording,
   saveSummary,
-  setTakeAside,
-  TAKES_PER_PAGE,
-  type ListedTake,
-  type OpenedTake,
-  type TakePage,
-} from './takes';
+  setRunAside,
+  RUNS_PER_PAGE,
+  type ListedRun,
+  type OpenedRun,
+  type RunPage,
+} from './runs';
 export { Trouble, troubleOf, type TroubleCode } from './trouble';

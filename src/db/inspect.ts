@@ -39,9 +39,12 @@ function hasColumn(sqlite: Database.Database, table: string, column: string): bo
   );
 }
 
+/** What the table of runs was called in a version that had one. */
+const runsIn = (tables: ReadonlySet<string>) => (tables.has('takes') ? 'takes' : 'runs');
+
 function countsOf(sqlite: Database.Database): Counts {
   const tables = tablesOf(sqlite);
-  const count = (table: keyof Counts) => {
+  const count = (table: string) => {
     if (!tables.has(table)) return 0;
     const where = hasColumn(sqlite, table, 'removed_at') ? 'where removed_at is null' : '';
     return sqlite.prepare(`select count(*) from ${table} ${where}`).pluck().get() as number;
@@ -50,14 +53,14 @@ function countsOf(sqlite: Database.Database): Counts {
     boats: count('boats'),
     places: count('places'),
     manoeuvres: count('manoeuvres'),
-    takes: count('takes'),
+    runs: count(runsIn(tables)),
     records: count('records'),
   };
 }
 
 function changedAtOf(sqlite: Database.Database): number | null {
   const tables = tablesOf(sqlite);
-  const times = (['boats', 'places', 'manoeuvres', 'takes'] as const)
+  const times = ['boats', 'places', 'manoeuvres', runsIn(tables)]
     .filter((table) => tables.has(table))
     .map((table) => sqlite.prepare(`select max(updated_at) from ${table}`).pluck().get());
   const known = times.filter((time): time is number => typeof time === 'number');

@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Place } from '@/document';
-import { keptPlaces, openLibrary, openManoeuvre, seedDemo, type Library } from '.';
+import { keptPlaces, openLibrary, openManoeuvre, seedDemo, type Library } from './';
 import { places } from './schema';
 
 let directory: string;

@@ -8,7 +8,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { databaseIn, listBackups, listManoeuvres, openManoeuvre, saveManoeuvre } from '.';
+import { databaseIn, listBackups, listManoeuvres, openManoeuvre, saveManoeuvre } from './';
 import { Shelf, SMALL } from './testing/small-library';
 import { backUp, makeReady, recover, standingDamage } from './upkeep';
 
@@ -114,7 +114,7 @@ describe('a database that is damaged', () => {
   });
 });
 
-it('what a killed server left goes: parts of backups, readings, archives on their way, texts of no take', async () => {
+it('what a killed server left goes: parts of backups, readings, archives on their way, texts of no run', async () => {
   await used();
   const parts = [
     join('backups', '2026-03-01T11-00-00-000.sqlite.part-77'),

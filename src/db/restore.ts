@@ -39,8 +39,8 @@ async function reading<T>(
 }
 
 /** The two long texts of a copy's runs that do not stay, by the copy's ids. */
-const WANTED = `select manoeuvre_text as id from copy.takes where id not in (select id from staying)
-   union select recording_text from copy.takes where id not in (select id from staying)`;
+const WANTED = `select manoeuvre_text as id from copy.runs where id not in (select id from staying)
+   union select recording_text from copy.runs where id not in (select id from staying)`;
 
 /**
  * Runs that are here as they are in the copy: thousands of them stay where they are, which takes no time while others
@@ -53,7 +53,7 @@ function findStaying(sqlite: Library['$client']): void {
     create temp table if not exists staying (id text primary key, updated_at integer);
     delete from staying;
     insert into staying
-      select t.id, t.updated_at from main.takes t join copy.takes c on c.id = t.id
+      select t.id, t.updated_at from main.runs t join copy.runs c on c.id = t.id
       where t.manoeuvre_id = c.manoeuvre_id and t.started_at = c.started_at and t.notes = c.notes
         and ${text('main', 'manoeuvre_text')} = ${text('copy', 'manoeuvre_text')}
         and ${text('main', 'recording_text')} = ${text('copy', 'recording_text')};`);
@@ -63,7 +63,7 @@ function findStaying(sqlite: Library['$client']): void {
  * Rows of a copy in place of all rows: what is removed stays removed, and revisions only go up. The long texts come
  * over a few at a time beforehand, where nothing names them yet; the rest is one short transaction.
  */
-async function takeRows(db: Library, copy: string): Promise<void> {
+async function runRows(db: Library, copy: string): Promise<void> {
   const sqlite = db.$client;
   const tag = crypto.randomUUID();
   sqlite.prepare('attach ? as copy').run(copy);
@@ -89,7 +89,7 @@ async function takeRows(db: Library, copy: string): Promise<void> {
         const { changes } = sqlite
           .prepare(
             `delete from staying where not exists
-               (select 1 from main.takes t where t.id = staying.id and t.updated_at = staying.updated_at)`,
+               (select 1 from main.runs t where t.id = staying.id and t.updated_at = staying.updated_at)`,
           )
           .run();
         if (changes > 0)
@@ -99,7 +99,7 @@ async function takeRows(db: Library, copy: string): Promise<void> {
                select ? || id, text from copy.texts where id in (${WANTED})`,
             )
             .run(`${tag}-`);
-        sqlite.exec('delete from main.takes where id not in (select id from staying)');
+        sqlite.exec('delete from main.runs where id not in (select id from staying)');
         for (const table of ['records', 'manoeuvres', 'figures', 'places', 'boats'])
           sqlite.prepare(`delete from main.${table}`).run();
         for (const table of ['boats', 'places'])
@@ -120,17 +120,17 @@ async function takeRows(db: Library, copy: string): Promise<void> {
           .run(revision);
         sqlite
           .prepare(
-            `update main.takes as t
-             set removed_at = (select removed_at from copy.takes c where c.id = t.id)
-             where removed_at is not (select removed_at from copy.takes c where c.id = t.id)`,
+            `update main.runs as t
+             set removed_at = (select removed_at from copy.runs c where c.id = t.id)
+             where removed_at is not (select removed_at from copy.runs c where c.id = t.id)`,
           )
           .run();
         sqlite
           .prepare(
-            `insert into main.takes
+            `insert into main.runs
                (id, manoeuvre_id, manoeuvre_text, recording_text, notes, summary, started_at, updated_at, removed_at)
              select id, manoeuvre_id, ? || manoeuvre_text, ? || recording_text, notes, summary, started_at, updated_at, removed_at
-             from copy.takes where id not in (select id from staying)`,
+             from copy.runs where id not in (select id from staying)`,
           )
           .run(`${tag}-`, `${tag}-`);
         sqlite.prepare('insert into main.records select * from copy.records').run();
@@ -156,7 +156,7 @@ export async function restoreBackup(
 ): Promise<string> {
   return reading(directory, name, async (copy) => {
     const before = await backUp(directory, now, 'before restore');
-    await takeRows(db, copy);
+    await runRows(db, copy);
     return before;
   });
 }

@@ -74,8 +74,8 @@ export const records = sqliteTable(
 );
 
 /**
- * Long texts that takes are made of. They stand apart so that many takes can come in or go in one short transaction:
- * a text no take names is not there for anybody, and is swept away.
+ * Long texts that runs are made of. They stand apart so that many runs can come in or go in one short transaction:
+ * a text no run names is not there for anybody, and is swept away.
  */
 export const texts = sqliteTable('texts', {
   id: text('id').primaryKey(),
@@ -83,8 +83,8 @@ export const texts = sqliteTable('texts', {
 });
 
 /** Takes driven by hand, each with the manoeuvre as it was when it was driven. */
-export const takes = sqliteTable(
-  'takes',
+export const runs = sqliteTable(
+  'runs',
   {
     id: text('id').primaryKey(),
     /** The manoeuvre it was driven in; it may have been changed since. */
@@ -107,9 +107,9 @@ export const takes = sqliteTable(
     removedAt: integer('removed_at'),
   },
   (table) => [
-    index('takes_of_manoeuvre').on(table.manoeuvreId, table.startedAt),
-    index('takes_by_manoeuvre_text').on(table.manoeuvreText),
-    index('takes_by_recording_text').on(table.recordingText),
+    index('runs_of_manoeuvre').on(table.manoeuvreId, table.startedAt),
+    index('runs_by_manoeuvre_text').on(table.manoeuvreText),
+    index('runs_by_recording_text').on(table.recordingText),
   ],
 );
 

@@ -29,13 +29,13 @@ export function textUnder(db: Library, id: string): string | null {
   return (query.get(id) as string | undefined) ?? null;
 }
 
-/** Texts that no take names: what an import that was cut off left, or what was replaced. */
+/** Texts that no run names: what an import that was cut off left, or what was replaced. */
 function orphans(db: Library): string[] {
   return db.$client
     .prepare(
       `select id from texts t
-       where not exists (select 1 from takes where manoeuvre_text = t.id)
-         and not exists (select 1 from takes where recording_text = t.id)`,
+       where not exists (select 1 from runs where manoeuvre_text = t.id)
+         and not exists (select 1 from runs where recording_text = t.id)`,
     )
     .pluck()
     .all() as string[];
@@ -51,7 +51,7 @@ function* sweeping(db: Library): Generator<void, number> {
   return found.length;
 }
 
-/** Takes texts away that no take names, at once: where nobody else has the library open. Returns how many. */
+/** Takes texts away that no run names, at once: where nobody else has the library open. Returns how many. */
 export function sweepTexts(db: Library): number {
   const steps = sweeping(db);
   for (;;) {

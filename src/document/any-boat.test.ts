@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { between } from '@/core/testing/arbitrary';
 import { assembleCraft, BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
-import { runTake, type Order, type RunInput, type TimedOrder } from '@/core/score';
+import { runPlan, type Order, type RunInput, type TimedOrder } from '@/core/plan';
 import { linesOf, solidObstacle } from '@/core/holding';
 import {
   boatFromOwner,
@@ -12,7 +12,7 @@ import {
   toBoatSpec,
   type Boat,
   type Owner,
-} from '.';
+} from './';
 
 // Any boat an owner can describe: estimated, sound by the record's own schema, and finite and bounded under any
 // orders in any weather, the same twice.
@@ -85,7 +85,7 @@ const order: fc.Arbitrary<Order> = fc.oneof(
 const weather = fc.record({
   wind: between(0, 25),
   from: between(0, 6.28),
-  stream: between(0, 2),
+  current: between(0, 2),
   set: between(0, 6.28),
   gusty: fc.boolean(),
   depth: fc.constantFrom(Infinity, 1.05, 1.5, 3),
@@ -98,7 +98,7 @@ function made(
   w: {
     wind: number;
     from: number;
-    stream: number;
+    current: number;
     set: number;
     gusty: boolean;
     depth: number;
@@ -131,15 +131,15 @@ function made(
     weather: {
       windFrom: w.from,
       windSpeed: w.wind,
-      streamSet: w.set,
-      streamSpeed: w.stream,
+      currentSet: w.set,
+      currentSpeed: w.current,
       waterDensity: 1025,
       ...(w.gusty ? { gusts: { intensity: 0.25, timeScale: 6, seed: w.seed } } : {}),
       ...(w.depth < Infinity ? { depth: w.depth * spec.hull.draught, confined: true } : {}),
     },
     start: { x: 0, y: 0, heading: 1.2, speed: 0.5 },
-    score: {
-      beats: [
+    plan: {
+      steps: [
         {
           id: 'a',
           cue: { is: 'start' },
@@ -149,7 +149,7 @@ function made(
           wayOut: { automatic: false, orders: [] },
         },
       ],
-      end: { cue: { is: 'after', seconds: 30 }, within: 60 },
+      end: { cue: { is: 'after', time: 30 }, within: 60 },
     },
     goal: { is: 'clear', distance: 0 },
     berth: new Set(),
@@ -183,20 +183,20 @@ it('is estimated, sound, bounded and the same twice', () => {
         boatWarnings(checked.value).forEach((p) => expect(p.message).not.toMatch(/NaN|Infinity/));
         played += 1;
         const input = made(checked.value, orders, w);
-        const take = runTake(input);
-        for (const [name, column] of Object.entries(take.trace))
+        const run = runPlan(input);
+        for (const [name, column] of Object.entries(run.trace))
           expect([name, name === 'clearance' || column.every(Number.isFinite)]).toEqual([
             name,
             true,
           ]);
-        // No faster than her screws' pitch at full revolutions and a half, or the wind and stream can drive her.
+        // No faster than her screws' pitch at full revolutions and a half, or the wind and current can drive her.
         const { drives } = input.boat;
         const screws = Math.max(0, ...drives.map((d) => d.pitch * d.fullRps));
-        const most = 1.5 * screws + 0.35 * w.wind * 1.9 + 3 * w.stream + 2.5;
-        expect(Math.max(...take.trace.groundSpeed)).toBeLessThan(most);
-        const again = runTake(input);
-        expect(again.trace.x).toEqual(take.trace.x);
-        expect(again.trace.heading).toEqual(take.trace.heading);
+        const most = 1.5 * screws + 0.35 * w.wind * 1.9 + 3 * w.current + 2.5;
+        expect(Math.max(...run.trace.groundSpeed)).toBeLessThan(most);
+        const again = runPlan(input);
+        expect(again.trace.x).toEqual(run.trace.x);
+        expect(again.trace.heading).toEqual(run.trace.heading);
         assembleCraft(input.boat);
       },
     ),

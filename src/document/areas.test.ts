@@ -8,7 +8,7 @@ import {
   toRunInput,
   withinLimits,
   type Place,
-} from '.';
+} from './';
 import { demoFile, demoJson } from './testing/demo';
 
 const bare = demoJson('places', 'sallow-bridge') as Record<string, unknown>;
@@ -119,7 +119,7 @@ it('a start without water under it is refused, saying how much is wanting', () =
 
 it('a day is within limits while the level leaves room under and over her, and not else', () => {
   const file = demoFile('under-sallow-bridge');
-  const hour = (at: number, level_m: number) => ({ at, level_m, wind: null, stream: null });
+  const hour = (at: number, level_m: number) => ({ at, level_m, wind: null, current: null });
   const day = {
     hours: [hour(0, 0.2), hour(3600, 2.4), hour(7200, 3.7), hour(10800, 4.2), hour(14400, 4.2)],
   };

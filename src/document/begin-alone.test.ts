@@ -1,4 +1,4 @@
-import { runTake, type Take } from '@/core/score';
+import { runPlan, type Run } from '@/core/plan';
 import { sampleBefore } from '@/core/sim';
 import { draftsOf, figuresFor, subjectOf } from './figures/index';
 import type { ManoeuvreFile } from './manoeuvre';
@@ -12,15 +12,15 @@ type Change = (file: ManoeuvreFile) => void;
 function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile {
   const file = structuredClone(demoFile(`nell-${going}-cobnut-lock`));
   file.limit_s = 1800;
-  file.score.lines = [];
-  file.score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
-  file.score.beats = file.score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
-  file.score.crew = [{ name: 'Joss', at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 }];
+  file.plan.lines = [];
+  file.plan.end = { cue: { is: 'after', time_s: 5 }, within_s: 20 };
+  file.plan.steps = file.plan.steps.slice(0, 1).map((step) => ({ ...step, orders: [] }));
+  file.plan.crew = [{ name: 'Joss', at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 }];
   change(file);
   return file;
 }
 
-/** Numbers that take her through. */
+/** Numbers that run her through. */
 const FITTED = { up: [0, 15, 8.5, 0.25, 5], down: [0.05, 16.3, 8.1, 0.3, 3] } as const;
 
 function written(file: ManoeuvreFile, going: 'up' | 'down') {
@@ -35,65 +35,65 @@ function unfit(file: ManoeuvreFile): string | null {
   return offered.value.find(({ id }) => id === 'alone-through-the-lock')!.unfit;
 }
 
-const timesOf = (take: Take, is: 'crew' | 'line' | 'lock', what: string) =>
-  take.events.flatMap((e) => (e.is === is && e.what === what ? [e.time] : []));
+const timesOf = (run: Run, is: 'crew' | 'line' | 'lock', what: string) =>
+  run.events.flatMap((e) => (e.is === is && e.what === what ? [e.time] : []));
 
 describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
   const file = passage(going);
-  const score = written(file, going);
-  const input = toRunInput({ ...file, score });
+  const plan = written(file, going);
+  const input = toRunInput({ ...file, plan });
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  const take = runTake(input.value);
-  const once = (is: 'crew' | 'line' | 'lock', what: string) => timesOf(take, is, what)[0]!;
+  const run = runPlan(input.value);
+  const once = (is: 'crew' | 'line' | 'lock', what: string) => timesOf(run, is, what)[0]!;
 
   it('gets there, with nobody in danger and nothing left to itself', () => {
-    expect(take.outcome).toBe('reached');
-    expect(timesOf(take, 'crew', 'in danger')).toEqual([]);
-    expect(timesOf(take, 'line', 'left')).toEqual([]);
-    expect(timesOf(take, 'line', 'loads up')).toEqual([]);
+    expect(run.outcome).toBe('reached');
+    expect(timesOf(run, 'crew', 'in danger')).toEqual([]);
+    expect(timesOf(run, 'line', 'left')).toEqual([]);
+    expect(timesOf(run, 'line', 'loads up')).toEqual([]);
   });
 
   it('climbs the ladder where the chamber is low, and steps where it is full', () => {
-    const [climbed] = timesOf(take, 'crew', 'on a ladder');
-    expect(timesOf(take, 'crew', 'on a ladder')).toHaveLength(1);
+    const [climbed] = timesOf(run, 'crew', 'on a ladder');
+    expect(timesOf(run, 'crew', 'on a ladder')).toHaveLength(1);
     if (going === 'up') expect(climbed).toBeLessThan(once('crew', 'ashore'));
     else expect(climbed).toBeGreaterThan(once('line', 'let go'));
   });
 
   it('leaves the helm of a boat that lies still', () => {
-    const at = sampleBefore(take.trace, once('crew', 'helm left'));
-    expect(take.trace.groundSpeed[at]).toBeLessThan(0.1);
+    const at = sampleBefore(run.trace, once('crew', 'helm left'));
+    expect(run.trace.groundSpeed[at]).toBeLessThan(0.1);
   });
 
   it('has no gear in from before the helm is left until it is manned again', () => {
-    const { gear } = take.trace;
-    const from = sampleBefore(take.trace, once('crew', 'helm left'));
-    const to = sampleBefore(take.trace, once('crew', 'aboard'));
+    const { gear } = run.trace;
+    const from = sampleBefore(run.trace, once('crew', 'helm left'));
+    const to = sampleBefore(run.trace, once('crew', 'aboard'));
     for (let i = from; i <= to; i++) expect(gear[i]).toBe(0);
   });
 
   it('has the line on two turns before a gate moves, and winds the paddles of her own side only', () => {
     expect(once('line', 'on a turn')).toBeLessThan(once('lock', 'gates shut'));
     // Slack she would surge on to a gate.
-    expect(once('line', 'hauled')).toBeGreaterThan(timesOf(take, 'lock', 'gates shut').at(-1)!);
+    expect(once('line', 'hauled')).toBeGreaterThan(timesOf(run, 'lock', 'gates shut').at(-1)!);
     expect(once('line', 'hauled')).toBeLessThan(once('lock', 'paddle up'));
-    expect(take.touches.filter(({ grade }) => grade !== 'soft')).toEqual([]);
+    expect(run.touches.filter(({ grade }) => grade !== 'soft')).toEqual([]);
     expect(once('lock', 'gates shut')).toBeLessThan(once('lock', 'paddle up'));
     const wound = new Set(
-      score.beats.flatMap(({ orders }) =>
+      plan.steps.flatMap(({ orders }) =>
         orders.flatMap((order) => (order.do === 'paddle' ? [order.paddle] : [])),
       ),
     );
     expect(wound.size).toBe(1);
     // Back at the line after each.
-    for (const up of timesOf(take, 'lock', 'paddle up'))
-      expect(timesOf(take, 'line', 'kept snug').some((kept) => kept > up && kept < up + 120)).toBe(
+    for (const up of timesOf(run, 'lock', 'paddle up'))
+      expect(timesOf(run, 'line', 'kept snug').some((kept) => kept > up && kept < up + 120)).toBe(
         true,
       );
   });
 
   it('every order for hands is hers, and she gives nobody a sign', () => {
-    const orders = score.beats.flatMap(({ orders: all }) => all);
+    const orders = plan.steps.flatMap(({ orders: all }) => all);
     for (const order of orders) {
       expect(order.do).not.toBe('signal');
       if ('line' in order || order.do === 'gates' || order.do === 'paddle')
@@ -102,7 +102,7 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
   });
 
   it('leaves no paddle up', () => {
-    const { lock1Paddle1, lock1Paddle2, lock1Paddle3, lock1Paddle4 } = take.trace;
+    const { lock1Paddle1, lock1Paddle2, lock1Paddle3, lock1Paddle4 } = run.trace;
     for (const paddle of [lock1Paddle1, lock1Paddle2, lock1Paddle3, lock1Paddle4])
       expect(paddle!.at(-1)!).toBe(0);
   });
@@ -111,9 +111,9 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
 describe('alone it is refused, with the reason', () => {
   it('for more than one, beside another boat, without a ladder, set against her, in too short a time', () => {
     expect(unfit(passage('up'))).toBeNull();
-    const two = demoFile('nell-up-cobnut-lock').score.crew;
-    expect(unfit(passage('up', (f) => void (f.score.crew = two)))).toMatch(/one person/);
-    expect(unfit(passage('up', (f) => void (f.score.crew = [])))).toMatch(/name one, aboard/);
+    const two = demoFile('nell-up-cobnut-lock').plan.crew;
+    expect(unfit(passage('up', (f) => void (f.plan.crew = two)))).toMatch(/one person/);
+    expect(unfit(passage('up', (f) => void (f.plan.crew = [])))).toMatch(/name one, aboard/);
     const bare: Change = (f) => {
       f.place.features = f.place.features.filter(({ kind }) => kind !== 'ladder');
     };
@@ -132,7 +132,7 @@ describe('alone it is refused, with the reason', () => {
     };
     const passed = (file: ManoeuvreFile) =>
       written(file, 'up')
-        .beats.flatMap(({ orders }) => orders)
+        .steps.flatMap(({ orders }) => orders)
         .flatMap((order) => (order.do === 'pass' ? [order.to] : []));
     expect(passed(passage('up'))[0]).toMatch(/^east/);
     expect(passed(passage('up', west))[0]).toMatch(/^west/);

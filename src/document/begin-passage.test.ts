@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { chosen } from '@/core/testing/sweep';
 import {
   beginPassage,
@@ -8,7 +8,7 @@ import {
   toRunInput,
   type ManoeuvreFile,
   type Place,
-} from '.';
+} from './';
 import { draftsOf, figuresFor, propose, subjectOf } from './figures';
 import { demoJson } from './testing/demo';
 import { fleetRecord } from './testing/fleet';
@@ -22,7 +22,7 @@ function place(id: string): Place {
 const lockOf = (at: Place) => at.areas.find((a) => a.kind === 'lock')!;
 const CALM = {
   wind: { from_deg: 0, speed_mps: 0 },
-  stream: { set_deg: 0, speed_mps: 0 },
+  current: { set_deg: 0, speed_mps: 0 },
   water: 'fresh',
 } as const;
 
@@ -93,8 +93,8 @@ describe('a passage begun', () => {
       // Nothing is touched where she begins, and the walls are hers to touch.
       const input = toRunInput(file);
       if (!input.ok) throw new Error(input.problems[0]!.message);
-      const take = runTake({ ...input.value, limit: 2 });
-      expect(take.margins.clearance!.distance).toBeGreaterThan(0.3);
+      const run = runPlan({ ...input.value, limit: 2 });
+      expect(run.margins.clearance!.distance).toBeGreaterThan(0.3);
       // A landing beyond the gates as well, where there is one.
       const hers = at.features.filter(({ id }) => file.berth.includes(id));
       const walls = hers.filter(({ kind }) => kind !== 'pontoon');
@@ -161,7 +161,7 @@ it('is not done until all of her is past the gates; and not where no lock is wor
   const file = begun(place('withen-lock'), 'quince', 'down');
   const idle = toRunInput(file);
   if (!idle.ok) throw new Error(idle.problems[0]!.message);
-  const short = runTake(idle.value);
+  const short = runPlan(idle.value);
   expect(short.outcome).toBe('missed');
   expect(short.goal).toHaveLength(1);
   const sited = idle.value.locks![0]!;
@@ -177,9 +177,9 @@ it('is not done until all of her is past the gates; and not where no lock is wor
       y: sited.y + far * sited.north,
       speed: 0,
     };
-    return runTake({ ...idle.value, start, limit: 60 }).goal[0]!;
+    return runPlan({ ...idle.value, start, limit: 60 }).goal[0]!;
   };
-  // She lies still where she was put, or nearly, for the twenty seconds of an empty score.
+  // She lies still where she was put, or nearly, for the twenty seconds of an empty plan.
   expect(put(3).found).toBeCloseTo(3, 0);
   expect([put(3).met, put(-3).met]).toEqual([true, false]);
   const unworked = toRunInput({ ...file, locks: [] });
@@ -201,10 +201,10 @@ describe('a passage written down', () => {
   };
   const written = (file: ManoeuvreFile) => {
     const { dials, write } = draft(file);
-    const score = write(dials.map(({ value }) => value));
+    const plan = write(dials.map(({ value }) => value));
     // What is written down can be kept.
-    expect(check(manoeuvreFileSchema, { ...file, score })).toMatchObject({ ok: true });
-    return score;
+    expect(check(manoeuvreFileSchema, { ...file, plan })).toMatchObject({ ok: true });
+    return plan;
   };
 
   it('says for whom it is not', () => {
@@ -233,21 +233,21 @@ describe('a passage written down', () => {
     const at = place('cobnut-lock');
     for (const going of ['up', 'down'] as const) {
       const file = begun(at, 'tamarack-nell', going);
-      const crew: ManoeuvreFile['score']['crew'] = [
+      const crew: ManoeuvreFile['plan']['crew'] = [
         { name: 'Ada', at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 },
         { name: 'Bo', at: { ashore: 'west bollard 2' }, pull_N: 300, throws_m: 8 },
       ];
       const alone = written(file);
       // Until she is out: what comes after is taking Bo up again (begin-pickup.test.ts).
-      const orders = (score: typeof alone) =>
-        score.beats
+      const orders = (plan: typeof alone) =>
+        plan.steps
           .slice(
             0,
-            score.beats.findIndex(({ id }) => id === 'clear'),
+            plan.steps.findIndex(({ id }) => id === 'clear'),
           )
-          .flatMap((beat) => beat.orders);
+          .flatMap((step) => step.orders);
       expect(orders(alone).some((order) => order.do === 'signal')).toBe(false);
-      const shared = written({ ...file, score: { ...file.score, crew } });
+      const shared = written({ ...file, plan: { ...file.plan, crew } });
       const wound = orders(shared).filter((o) => o.do === 'signal' || o.do === 'paddle');
       wound.forEach((order, i) => {
         if (order.do !== 'paddle') return;
@@ -258,23 +258,23 @@ describe('a passage written down', () => {
       if (lock.kind !== 'lock' || !lock.working) throw new Error('no working');
       const end = going === 'up' ? 'upper' : 'lower';
       const named = lock.working.paddles.filter((p) => p.end === end).map(({ name }) => name);
-      for (const score of [alone, shared]) {
-        const opened = orders(score).flatMap((o) => (o.do === 'paddle' ? [o] : []));
+      for (const plan of [alone, shared]) {
+        const opened = orders(plan).flatMap((o) => (o.do === 'paddle' ? [o] : []));
         expect(new Set(opened.map(({ paddle }) => paddle))).toEqual(new Set(named));
         // Each is open all the way in the end, and none is made fast.
         for (const name of named)
           expect(opened.filter(({ paddle }) => paddle === name).at(-1)!.to).toBe(1);
-        expect(orders(score).some((o) => o.do === 'tend' && o.how === 'fast')).toBe(false);
-        const gates = orders(score).flatMap((o) => (o.do === 'gates' ? [`${o.end} ${o.to}`] : []));
+        expect(orders(plan).some((o) => o.do === 'tend' && o.how === 'fast')).toBe(false);
+        const gates = orders(plan).flatMap((o) => (o.do === 'gates' ? [`${o.end} ${o.to}`] : []));
         // One person opens one leaf after the other.
         expect([...new Set(gates)]).toEqual(
           going === 'up' ? ['lower shut', 'upper open'] : ['upper shut', 'lower open'],
         );
       }
       // One alone aboard has nobody to catch a throw.
-      const single = written({ ...file, score: { ...file.score, crew: crew.slice(0, 1) } });
-      const passes = (score: typeof alone) =>
-        orders(score).flatMap((o) => (o.do === 'pass' ? [o.how] : []));
+      const single = written({ ...file, plan: { ...file.plan, crew: crew.slice(0, 1) } });
+      const passes = (plan: typeof alone) =>
+        orders(plan).flatMap((o) => (o.do === 'pass' ? [o.how] : []));
       expect([passes(shared), passes(single)]).toEqual([['throw'], ['drop']]);
     }
   });
@@ -286,20 +286,20 @@ describe('a passage written down', () => {
       for (const going of ['up', 'down'] as const) {
         const file = begun(place(where), boat, going);
         // Its numbers are fitted by trying: until the first that gets there.
-        let score: ManoeuvreFile['score'] | null = null;
+        let plan: ManoeuvreFile['plan'] | null = null;
         for (const tried of propose(file, 'through-the-lock')) {
-          if (!tried.ok || tried.value.take.outcome !== 'reached') continue;
-          score = tried.value.score;
+          if (!tried.ok || tried.value.run.outcome !== 'reached') continue;
+          plan = tried.value.plan;
           break;
         }
-        const input = toRunInput({ ...file, score: score! });
+        const input = toRunInput({ ...file, plan: plan! });
         if (!input.ok) throw new Error(input.problems[0]!.message);
-        const take = runTake(input.value);
-        const { lock1Chamber } = take.trace;
+        const run = runPlan(input.value);
+        const { lock1Chamber } = run.trace;
         const risen = lock1Chamber!.at(-1)! - lock1Chamber![0]!;
         expect(Math.sign(risen)).toBe(going === 'up' ? 1 : -1);
-        expect(take.margins.underKeel!.depth).toBeGreaterThan(0);
-        expect(take.events.filter((e) => e.is === 'line' && e.what === 'loads up')).toEqual([]);
+        expect(run.margins.underKeel!.depth).toBeGreaterThan(0);
+        expect(run.events.filter((e) => e.is === 'line' && e.what === 'loads up')).toEqual([]);
       }
     },
     120_000,

@@ -180,7 +180,7 @@ export function passagesAt(place: Place): PassageThere[] {
   );
 }
 
-/** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its score. */
+/** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its plan. */
 export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
   const { boat, place, lockId, going } = wish;
   const conditions = withMeanLevel(wish.conditions, place);

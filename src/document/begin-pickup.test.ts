@@ -1,4 +1,4 @@
-import { runTake, type Take } from '@/core/score';
+import { runPlan, type Run } from '@/core/plan';
 import { draftsOf } from './figures/index';
 import type { ManoeuvreFile } from './manoeuvre';
 import { namedMarks } from './place';
@@ -13,14 +13,14 @@ type Change = (file: ManoeuvreFile) => void;
 function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile {
   const file = structuredClone(demoFile(`nell-${going}-cobnut-lock`));
   file.limit_s = 1500;
-  file.score.lines = [];
-  file.score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
-  file.score.beats = file.score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
+  file.plan.lines = [];
+  file.plan.end = { cue: { is: 'after', time_s: 5 }, within_s: 20 };
+  file.plan.steps = file.plan.steps.slice(0, 1).map((step) => ({ ...step, orders: [] }));
   change(file);
   return file;
 }
 
-/** With numbers that take her through either way. */
+/** With numbers that run her through either way. */
 const FITTED = [0.05, 16.3, 8.1, 0.3, 3];
 
 function written(file: ManoeuvreFile) {
@@ -29,51 +29,51 @@ function written(file: ManoeuvreFile) {
   return drafts.value[0]!.write(FITTED);
 }
 
-function played(file: ManoeuvreFile): Take {
-  const input = toRunInput({ ...file, score: written(file) });
+function played(file: ManoeuvreFile): Run {
+  const input = toRunInput({ ...file, plan: written(file) });
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
-const ids = (file: ManoeuvreFile) => written(file).beats.map(({ id }) => id);
+const ids = (file: ManoeuvreFile) => written(file).steps.map(({ id }) => id);
 
 /** When something of the crew, or of the lock, was told of, s. */
-const times = (take: Take, is: 'crew' | 'lock', what: string) =>
-  take.events.flatMap((e) => (e.is === is && e.what === what ? [e.time] : []));
+const times = (run: Run, is: 'crew' | 'lock', what: string) =>
+  run.events.flatMap((e) => (e.is === is && e.what === what ? [e.time] : []));
 
 describe.each(['up', 'down'] as const)('going %s, whoever worked the lock', (going) => {
-  const take = played(passage(going));
+  const run = played(passage(going));
 
   it('is aboard again at the end, the gates shut and every paddle down behind her', () => {
-    expect(take.goal.every(({ met }) => met)).toBe(true);
-    const [stepped] = times(take, 'crew', 'aboard');
-    expect(stepped).toBeGreaterThan(times(take, 'lock', 'gates open')[0]!);
+    expect(run.goal.every(({ met }) => met)).toBe(true);
+    const [stepped] = times(run, 'crew', 'aboard');
+    expect(stepped).toBeGreaterThan(times(run, 'lock', 'gates open')[0]!);
     const { lock1Leaf1, lock1Leaf2, lock1Leaf3, lock1Leaf4, lock1Paddle1, lock1Paddle2 } =
-      take.trace;
+      run.trace;
     for (const leaf of [lock1Leaf1, lock1Leaf2, lock1Leaf3, lock1Leaf4])
       expect(leaf!.at(-1)!).toBe(0);
     for (const paddle of [lock1Paddle1, lock1Paddle2]) expect(paddle!.at(-1)!).toBe(0);
-    expect(take.duration).toBeGreaterThan(stepped!);
+    expect(run.duration).toBeGreaterThan(stepped!);
   });
 
   it('steps over with no gear in, and she still and held by a line', () => {
-    const [stepped] = times(take, 'crew', 'aboard');
-    const { gear, groundSpeed, made2 } = take.trace;
+    const [stepped] = times(run, 'crew', 'aboard');
+    const { gear, groundSpeed, made2 } = run.trace;
     const from = Math.floor(10 * (stepped! - 3));
     for (let i = from; i < 10 * stepped!; i++) expect(gear[i]).toBe(0);
     expect(groundSpeed[Math.floor(10 * stepped!)]!).toBeLessThan(0.26);
     expect(made2![Math.floor(10 * stepped!)]!).toBeGreaterThan(1);
-    expect(times(take, 'crew', 'in danger')).toEqual([]);
+    expect(times(run, 'crew', 'in danger')).toEqual([]);
   });
 });
 
 describe('the pick-up of a passage', () => {
   it('is left out where the keeper works the lock, or nobody is left ashore', () => {
-    const alone = passage('up', ({ score }) => {
-      score.crew = score.crew.slice(0, 1);
+    const alone = passage('up', ({ plan }) => {
+      plan.crew = plan.crew.slice(0, 1);
     });
-    const keeper = passage('up', ({ score }) => {
-      score.crew = [];
+    const keeper = passage('up', ({ plan }) => {
+      plan.crew = [];
     });
     for (const file of [alone, keeper]) {
       expect(ids(file)).not.toContain('line-ashore');
@@ -115,8 +115,8 @@ describe('the pick-up of a passage', () => {
           });
         }),
       );
-    const shut = ({ beats }: ReturnType<typeof written>) =>
-      beats
+    const shut = ({ steps }: ReturnType<typeof written>) =>
+      steps
         .find(({ id }) => id === 'held-there')!
         .orders.some((order) => order.do === 'gates' || order.do === 'paddle');
     expect(shut(beside(-5))).toBe(false);
@@ -127,8 +127,8 @@ describe('the pick-up of a passage', () => {
     const here = written(passage('up'));
     const line = here.lines.find(({ name }) => name === 'line to the landing')!;
     expect(line.from).toBe('port midship cleat');
-    const sheer = here.beats.find(({ id }) => id === 'clear')!.orders[0]!;
-    const straight = here.beats.find(({ id }) => id === 'straight')!.orders[0]!;
+    const sheer = here.steps.find(({ id }) => id === 'clear')!.orders[0]!;
+    const straight = here.steps.find(({ id }) => id === 'straight')!.orders[0]!;
     if (sheer.do !== 'steer' || straight.do !== 'steer') throw new Error('she is steered');
     // To port of the lock's own line, and not by much.
     const over = (straight.heading_deg - sheer.heading_deg + 360) % 360;

@@ -1,4 +1,4 @@
-import { runTake, type Take } from '@/core/score';
+import { runPlan, type Run } from '@/core/plan';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { check } from './result';
 import { toRunInput } from './run-input';
@@ -43,43 +43,43 @@ function draft(file: ManoeuvreFile) {
 /** Played with numbers as they were fitted for the boat that rises beside Wicket. */
 const FITTED = [0.2, 13.3, 15.6, 0.45, 10];
 
-function played(file: ManoeuvreFile): Take {
-  const input = toRunInput({ ...file, score: draft(file).write(FITTED) });
+function played(file: ManoeuvreFile): Run {
+  const input = toRunInput({ ...file, plan: draft(file).write(FITTED) });
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
 describe('through a lock with a boat in it', () => {
   it('she lies to the other wall, and goes out after the boat that lies ahead of her', () => {
     const file = shared();
     expect(unfit(file)).toBeNull();
-    const score = draft(file).write(FITTED);
-    expect(score.lines.map(({ name, of, fast }) => [name, of, fast?.to])).toEqual([
+    const plan = draft(file).write(FITTED);
+    expect(plan.lines.map(({ name, of, fast }) => [name, of, fast?.to])).toEqual([
       ['centre line', undefined, undefined],
       ["Wicket's bow line", 'Wicket', 'south bollard 2'],
       ["Wicket's stern line", 'Wicket', 'south bollard 3'],
     ]);
-    const take = played(file);
-    expect(take.outcome).toBe('reached');
+    const run = played(file);
+    expect(run.outcome).toBe('reached');
     const letGo = (line: number) =>
-      take.events.find((e) => e.is === 'line' && e.line === line && e.what === 'let go')!.time;
+      run.events.find((e) => e.is === 'line' && e.line === line && e.what === 'let go')!.time;
     expect(letGo(0)).toBeGreaterThan(letGo(1) + 20);
     // Wicket is through the gates as Pebble's line comes off, and nobody was pushed about.
     const at = Math.round(10 * letGo(0));
-    const { other1X, other1Y, x, y } = take.trace;
+    const { other1X, other1Y, x, y } = run.trace;
     const along = (east: number, north: number) => east * Math.sin(ALONG) + north * Math.cos(ALONG);
     expect(along(other1X![at]!, other1Y![at]!) - along(x[at]!, y[at]!)).toBeGreaterThan(15);
-    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+    expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
     // Her lines are kept as the chamber rises: neither parts nor holds her down.
-    expect(take.events.some((e) => e.is === 'line' && e.what === 'parted')).toBe(false);
+    expect(run.events.some((e) => e.is === 'line' && e.what === 'parted')).toBe(false);
   });
 
   it('goes out first herself where the other lies behind her', () => {
     const behind = draft(shared(wicketAt(-5))).write(FITTED);
-    expect(behind.beats.map(({ id }) => id)).not.toContain('before');
-    expect(behind.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'lock' });
+    expect(behind.steps.map(({ id }) => id)).not.toContain('before');
+    expect(behind.steps.find(({ id }) => id === 'out')!.cue).toMatchObject({ is: 'lock' });
     const ahead = draft(shared()).write(FITTED);
-    expect(ahead.beats.find(({ id }) => id === 'out')!.cue).toMatchObject({
+    expect(ahead.steps.find(({ id }) => id === 'out')!.cue).toMatchObject({
       of: [{ is: 'abeam', point: 'Wicket: stern' }, { is: 'after' }],
     });
   });
@@ -91,28 +91,28 @@ describe('through a lock with a boat in it', () => {
       copy.locks = structuredClone(down.locks);
       copy.goal = structuredClone(down.goal);
       copy.others[0]!.start.heading_deg = 232;
-      copy.score.lines = [];
-      copy.score.beats = copy.score.beats.slice(0, 1);
+      copy.plan.lines = [];
+      copy.plan.steps = copy.plan.steps.slice(0, 1);
     });
     expect(unfit(file)).toBeNull();
-    const score = draft(file).write([0.2, 13.3, 14, 0.3, 10]);
-    const playedWith = (beats: typeof score.beats): Take => {
-      const input = toRunInput({ ...file, score: { ...score, beats } });
+    const plan = draft(file).write([0.2, 13.3, 14, 0.3, 10]);
+    const playedWith = (steps: typeof plan.steps): Run => {
+      const input = toRunInput({ ...file, plan: { ...plan, steps } });
       if (!input.ok) throw new Error(JSON.stringify(input.problems));
-      return runTake(input.value);
+      return runPlan(input.value);
     };
-    const take = playedWith(score.beats);
-    expect(take.outcome).toBe('reached');
+    const run = playedWith(plan.steps);
+    expect(run.outcome).toBe('reached');
     // Left fast, hers hang her: nobody calls that done.
     const left = playedWith(
-      score.beats.map((beat) => ({
-        ...beat,
-        orders: beat.orders.filter((one) => !(one.do === 'tend' && one.line.startsWith('Wicket'))),
+      plan.steps.map((step) => ({
+        ...step,
+        orders: step.orders.filter((one) => !(one.do === 'tend' && one.line.startsWith('Wicket'))),
       })),
     );
     expect(left.outcome).toBe('unsafe');
     const line = (what: string) =>
-      take.events.flatMap((e) => (e.is === 'line' && e.what === what ? [e.line] : []));
+      run.events.flatMap((e) => (e.is === 'line' && e.what === what ? [e.line] : []));
     expect(line('let go').sort()).toEqual([0, 1, 2]);
     expect(line('not let go')).toEqual([]);
     expect(line('loads up')).toEqual([]);

@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import {
   beginPassage,
   check,
@@ -8,7 +8,7 @@ import {
   toRunInput,
   type ManoeuvreFile,
   type Place,
-} from '.';
+} from './';
 import { draftsOf, figuresFor, subjectOf } from './figures';
 import { demoFile, demoJson } from './testing/demo';
 import { fleetRecord } from './testing/fleet';
@@ -33,7 +33,7 @@ const begin = (lockId: string, going: 'up' | 'down', place = stairs()) =>
     going,
     conditions: {
       wind: { from_deg: 160, speed_mps: 2 },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'fresh',
     },
   });
@@ -113,10 +113,10 @@ describe('a passage through a staircase', () => {
     const drafts = draftsOf(file, 'through-the-lock');
     if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
     const { dials, write, decided } = drafts.value[0]!;
-    const score = write(dials.map(({ value }) => value));
-    expect(check(manoeuvreFileSchema, { ...file, score })).toMatchObject({ ok: true });
-    expect(score.beats.map(({ id }) => id)).toContain(decided);
-    const orders = score.beats.flatMap((beat) => beat.orders);
+    const plan = write(dials.map(({ value }) => value));
+    expect(check(manoeuvreFileSchema, { ...file, plan })).toMatchObject({ ok: true });
+    expect(plan.steps.map(({ id }) => id)).toContain(decided);
+    const orders = plan.steps.flatMap((step) => step.orders);
     const gates = orders.flatMap((o) => (o.do === 'gates' ? [`${o.lock}: ${o.end} ${o.to}`] : []));
     expect(gates).toEqual(
       going === 'up'
@@ -151,17 +151,17 @@ describe('Nell down the stairs, by figure', () => {
     const file = begun('down');
     const drafts = draftsOf(file, 'through-the-lock');
     if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
-    const score = drafts.value[0]!.write([0.05, 25.1, 12.3, 0.3, 7, 9.7]);
-    const input = toRunInput({ ...file, score });
+    const plan = drafts.value[0]!.write([0.05, 25.1, 12.3, 0.3, 7, 9.7]);
+    const input = toRunInput({ ...file, plan });
     if (!input.ok) throw new Error(input.problems[0]!.message);
-    const take = runTake(input.value);
-    expect(take.outcome).toBe('reached');
-    const told = take.events.flatMap((e) => (e.is === 'lock' ? [e.what] : []));
+    const run = runPlan(input.value);
+    expect(run.outcome).toBe('reached');
+    const told = run.events.flatMap((e) => (e.is === 'lock' ? [e.what] : []));
     for (const bad of ['over the coping', 'over the cill', 'on the cill'])
       expect(told).not.toContain(bad);
     // First of the two worked is the top one: it comes down to meet the other, which then empties.
-    expect(Math.min(...take.trace.lock1Chamber!)).toBeCloseTo(1.9, 1);
-    expect(take.trace.lock2Chamber!.at(-1)!).toBeLessThan(0.1);
+    expect(Math.min(...run.trace.lock1Chamber!)).toBeCloseTo(1.9, 1);
+    expect(run.trace.lock2Chamber!.at(-1)!).toBeLessThan(0.1);
   });
 });
 
@@ -192,30 +192,30 @@ describe('a staircase set against her', () => {
       const drafts = draftsOf(file, 'through-the-lock');
       if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
       const { dials, write } = drafts.value[0]!;
-      const score = write(dials.map(({ value }) => value));
-      const go = score.beats.findIndex(({ id }) => id === 'go');
-      const beats = score.beats.slice(0, go);
-      expect(beats[0]!.id).toBe('other-chamber');
+      const plan = write(dials.map(({ value }) => value));
+      const go = plan.steps.findIndex(({ id }) => id === 'go');
+      const steps = plan.steps.slice(0, go);
+      expect(steps[0]!.id).toBe('other-chamber');
       const input = toRunInput({
         ...file,
-        score: { ...score, beats, end: { ...score.end, cue: score.beats[go]!.cue } },
+        plan: { ...plan, steps, end: { ...plan.end, cue: plan.steps[go]!.cue } },
       });
       if (!input.ok) throw new Error(input.problems[0]!.message);
-      const take = runTake(input.value);
+      const run = runPlan(input.value);
       const now = {
-        bottom: take.trace.lock1Chamber!.at(-1)!,
-        top: take.trace.lock2Chamber!.at(-1)!,
+        bottom: run.trace.lock1Chamber!.at(-1)!,
+        top: run.trace.lock2Chamber!.at(-1)!,
       };
       expect(Math.abs(now.bottom)).toBeLessThan(0.15);
       expect(Math.abs(now.top - 3.8)).toBeLessThan(0.15);
-      expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
+      expect(run.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
       // Nobody was thrown about at the landing, and both lines came home.
-      expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
-      expect(take.events.filter((e) => e.is === 'line' && e.what === 'home')).toHaveLength(2);
+      expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+      expect(run.events.filter((e) => e.is === 'line' && e.what === 'home')).toHaveLength(2);
     },
   );
 
-  it('out in the stream she has nothing to wait on', () => {
+  it('out in the current she has nothing to wait on', () => {
     const file = against('up');
     expect(unfit({ ...file, start: { ...file.start, speed_mps: 0.6 } })).toContain('landing');
   });
@@ -223,17 +223,17 @@ describe('a staircase set against her', () => {
 
 describe('Nell up the stairs', () => {
   const file = demoFile('nell-up-medlar-stairs');
-  const play = (score = file.score) => {
-    const input = toRunInput({ ...file, score });
+  const play = (plan = file.plan) => {
+    const input = toRunInput({ ...file, plan });
     if (!input.ok) throw new Error(input.problems[0]!.message);
-    return runTake(input.value);
+    return runPlan(input.value);
   };
 
   it('goes up both chambers, and no water is spilt', () => {
-    const take = play();
-    expect(take.outcome).toBe('reached');
-    expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
-    const { lock1Chamber: bottom, lock2Chamber: top } = take.trace;
+    const run = play();
+    expect(run.outcome).toBe('reached');
+    expect(run.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
+    const { lock1Chamber: bottom, lock2Chamber: top } = run.trace;
     // The bottom chamber comes up as the top one comes down, to one level; then the top one alone goes on.
     const level = Math.max(...bottom!);
     expect(level).toBeCloseTo(1.9, 1);
@@ -242,8 +242,8 @@ describe('Nell up the stairs', () => {
   });
 
   it('with the paddles between left up runs over the lower coping', () => {
-    const take = play(file.tempting!.score);
-    expect(take.outcome).toBe('unsafe');
-    expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(true);
+    const run = play(file.tempting!.plan);
+    expect(run.outcome).toBe('unsafe');
+    expect(run.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(true);
   });
 });

@@ -1,4 +1,4 @@
-import { runTake, type Take } from '@/core/score';
+import { runPlan, type Run } from '@/core/plan';
 import { SWEEPING } from '@/core/testing/sweep';
 import { figuresFor, subjectOf } from './figures';
 import { draftsOf } from './figures/index';
@@ -29,8 +29,8 @@ function together({ pebble, wicket, change = () => {} }: Where): ManoeuvreFile {
   const file = structuredClone(demoFile('pebble-shares-withen-lock'));
   file.start = { ...at(pebble, 1.9), speed_mps: 0 };
   file.others[0]!.start = at(wicket, 2.35);
-  file.score.lines = [];
-  file.score.beats = [{ ...file.score.beats[0]!, orders: [] }];
+  file.plan.lines = [];
+  file.plan.steps = [{ ...file.plan.steps[0]!, orders: [] }];
   change(file);
   const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
   if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
@@ -44,17 +44,17 @@ function unfit(file: ManoeuvreFile): string | null {
 }
 
 /** Played with numbers near those it was fitted to: dead slow, way off, stopped, how hard astern, and the angle out. */
-function played(file: ManoeuvreFile, numbers: number[]): { take: Take; ids: string[] } {
+function played(file: ManoeuvreFile, numbers: number[]): { run: Run; ids: string[] } {
   const drafts = draftsOf(file, 'through-the-lock');
   if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
-  const score = drafts.value[0]!.write(numbers);
-  const input = toRunInput({ ...file, score });
+  const plan = drafts.value[0]!.write(numbers);
+  const input = toRunInput({ ...file, plan });
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return { take: runTake(input.value), ids: score.beats.map(({ id }) => id) };
+  return { run: runPlan(input.value), ids: plan.steps.map(({ id }) => id) };
 }
 
-const lineAt = (take: Take, line: number, what: string) =>
-  take.events.find((e) => e.is === 'line' && e.line === line && e.what === what)?.time ?? NaN;
+const lineAt = (run: Run, line: number, what: string) =>
+  run.events.find((e) => e.is === 'line' && e.line === line && e.what === what)?.time ?? NaN;
 
 describe('two that come to a lock together', () => {
   // Set against them, in this order, below.
@@ -62,29 +62,29 @@ describe('two that come to a lock together', () => {
     it('the one behind waits on her lines until the other lies on hers, and goes out after her', () => {
       const file = together({ pebble: 24, wicket: 37 });
       expect(unfit(file)).toBeNull();
-      const { take, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
+      const { run, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
       expect(ids.indexOf('her-lines-on')).toBeLessThan(ids.indexOf('slip'));
       expect(ids.indexOf('before')).toBeLessThan(ids.indexOf('out'));
-      expect(take.outcome).toBe('reached');
+      expect(run.outcome).toBe('reached');
       // Lines: the centre line, two to the landing, two of Wicket's; hers come off once both of Wicket's are on.
-      const on = Math.max(lineAt(take, 3, 'on'), lineAt(take, 4, 'on'));
-      expect(lineAt(take, 1, 'let go')).toBeGreaterThan(on);
-      expect(lineAt(take, 0, 'let go')).toBeGreaterThan(lineAt(take, 3, 'let go') + 20);
-      expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+      const on = Math.max(lineAt(run, 3, 'on'), lineAt(run, 4, 'on'));
+      expect(lineAt(run, 1, 'let go')).toBeGreaterThan(on);
+      expect(lineAt(run, 0, 'let go')).toBeGreaterThan(lineAt(run, 3, 'let go') + 20);
+      expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
     });
 
   it('the one before goes in and is held before the other slips; the gates shut behind both, and she is out first', () => {
     const file = together({ pebble: 37, wicket: 23.5 });
     expect(unfit(file)).toBeNull();
-    const { take, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+    const { run, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
     expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
     expect(ids).not.toContain('before');
-    expect(take.outcome).toBe('reached');
-    const shut = take.events.find((e) => e.is === 'lock' && e.what === 'gates shut')!.time;
+    expect(run.outcome).toBe('reached');
+    const shut = run.events.find((e) => e.is === 'lock' && e.what === 'gates shut')!.time;
     // Of Wicket's four lines those to the landing come off once hers is on, and the gates wait for those in the chamber.
-    expect(lineAt(take, 1, 'let go')).toBeGreaterThan(lineAt(take, 0, 'on'));
-    expect(shut).toBeGreaterThanOrEqual(Math.max(lineAt(take, 3, 'on'), lineAt(take, 4, 'on')));
-    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+    expect(lineAt(run, 1, 'let go')).toBeGreaterThan(lineAt(run, 0, 'on'));
+    expect(shut).toBeGreaterThanOrEqual(Math.max(lineAt(run, 3, 'on'), lineAt(run, 4, 'on')));
+    expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
   });
 
   const against = (file: ManoeuvreFile) => {
@@ -95,14 +95,14 @@ describe('two that come to a lock together', () => {
   it('with the lock set against them both wait on their lines while it is emptied, then in one after the other', () => {
     const file = together({ pebble: 24, wicket: 37, change: against });
     expect(unfit(file)).toBeNull();
-    const { take, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
+    const { run, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
     expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'her-slip', 'her-in']);
-    expect(take.outcome).toBe('reached');
-    const wide = take.events.find((e) => e.is === 'lock' && e.what === 'gates open')!.time;
+    expect(run.outcome).toBe('reached');
+    const wide = run.events.find((e) => e.is === 'lock' && e.what === 'gates open')!.time;
     // Of Wicket's lines the first two lead to the landing: off once the gates are open, and Pebble's once hers are on.
-    expect(lineAt(take, 3, 'let go')).toBeGreaterThan(wide);
-    expect(lineAt(take, 1, 'let go')).toBeGreaterThan(lineAt(take, 5, 'on'));
-    expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+    expect(lineAt(run, 3, 'let go')).toBeGreaterThan(wide);
+    expect(lineAt(run, 1, 'let go')).toBeGreaterThan(lineAt(run, 5, 'on'));
+    expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
   });
 
   // Between them the two above and this one have both orders, set for them and against them.
@@ -110,11 +110,11 @@ describe('two that come to a lock together', () => {
     it('the same where she is the first of the two', () => {
       const file = together({ pebble: 35, wicket: 22, change: against });
       expect(unfit(file)).toBeNull();
-      const { take, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+      const { run, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
       expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'slip', 'go']);
       expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
-      expect(take.outcome).toBe('reached');
-      expect(take.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
+      expect(run.outcome).toBe('reached');
+      expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
     });
 
   it('says so where the other has no engine to come in by, and refuses one that does not get there', () => {

@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { figuresFor, subjectOf } from './figures';
 import { draftsOf } from './figures/index';
 import type { ManoeuvreFile } from './manoeuvre';
@@ -13,8 +13,8 @@ function waiting(change: (file: ManoeuvreFile) => void = () => {}): ManoeuvreFil
   file.goal = up.goal;
   file.berth = up.berth;
   file.limit_s = 1500;
-  file.score.lines = [];
-  file.score.beats = file.score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
+  file.plan.lines = [];
+  file.plan.steps = file.plan.steps.slice(0, 1).map((step) => ({ ...step, orders: [] }));
   change(file);
   return file;
 }
@@ -36,20 +36,20 @@ describe('a lock that is set against her', () => {
   it('is made ready while she lies at the landing; then her lines come off, and she goes in and up', () => {
     const file = waiting();
     expect(unfit(file)).toBeNull();
-    const score = written(file);
-    expect(score.beats.slice(0, 5).map(({ id }) => id)).toEqual([
+    const plan = written(file);
+    expect(plan.steps.slice(0, 5).map(({ id }) => id)).toEqual([
       'wait',
       'wash',
       'made',
       'slip',
       'go',
     ]);
-    const input = toRunInput({ ...file, score });
+    const input = toRunInput({ ...file, plan });
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
-    expect(take.outcome).toBe('reached');
-    const time = (id: string) => take.beats.find(({ beat }) => score.beats[beat]!.id === id)!.time;
-    const { time: times, x, y, gear, lock1Chamber: level } = take.trace;
+    const run = runPlan(input.value);
+    expect(run.outcome).toBe('reached');
+    const time = (id: string) => run.steps.find(({ step }) => plan.steps[step]!.id === id)!.time;
+    const { time: times, x, y, gear, lock1Chamber: level } = run.trace;
     const at = (seconds: number) => times.findIndex((t) => t >= seconds);
     // The wash comes down on her and her lines hold her; she starts her engine for none of it.
     const start = [x[0]!, y[0]!] as const;
@@ -62,7 +62,7 @@ describe('a lock that is set against her', () => {
     expect(gear.slice(0, at(time('go'))).every((engaged) => engaged === 0)).toBe(true);
     expect(level![0]!).toBeGreaterThan(level![at(time('made'))]! + 1);
     // No line in the water when the engine turns.
-    const home = take.events.flatMap((e) => (e.is === 'line' && e.what === 'home' ? [e.time] : []));
+    const home = run.events.flatMap((e) => (e.is === 'line' && e.what === 'home' ? [e.time] : []));
     expect(home.filter((t) => t <= time('go') + 1e-6)).toHaveLength(2);
   });
 
@@ -71,9 +71,9 @@ describe('a lock that is set against her', () => {
       locks[0]!.set = 'lower';
     });
     expect(unfit(file)).toBeNull();
-    const score = written(file);
-    expect(score.beats.slice(0, 3).map(({ id }) => id)).toEqual(['wait', 'slip', 'go']);
-    const before = score.beats.slice(0, 2).flatMap(({ orders }) => orders);
+    const plan = written(file);
+    expect(plan.steps.slice(0, 3).map(({ id }) => id)).toEqual(['wait', 'slip', 'go']);
+    const before = plan.steps.slice(0, 2).flatMap(({ orders }) => orders);
     expect(before.some((order) => order.do === 'paddle')).toBe(false);
   });
 
@@ -90,31 +90,34 @@ describe('a lock that is set against her', () => {
 
   it('with everybody aboard somebody steps ashore first, works the lock, and is taken up beyond it', () => {
     const file = waiting((copy) => {
-      copy.score.crew = [
+      copy.plan.crew = [
         { name: 'Joss', at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 },
         { name: 'Wren', at: { aboard: 'midships' }, pull_N: 300, throws_m: 8 },
       ];
     });
     expect(unfit(file)).toBeNull();
-    const score = written(file);
-    expect(score.beats.slice(0, 2).map(({ id }) => id)).toEqual(['step-ashore', 'wait']);
-    const orders = score.beats.flatMap((beat) => beat.orders);
+    const plan = written(file);
+    expect(plan.steps.slice(0, 2).map(({ id }) => id)).toEqual(['step-ashore', 'wait']);
+    const orders = plan.steps.flatMap((step) => step.orders);
     const doing = (what: string) =>
       orders.flatMap((o) => (o.do === what && 'by' in o ? [o.by] : []));
     expect(new Set(doing('paddle'))).toEqual(new Set(['Wren']));
     expect(new Set(doing('gates'))).toEqual(new Set(['Wren']));
     expect(new Set(doing('pass'))).toEqual(new Set(['Joss']));
-    expect(orders.filter((o) => o.do === 'step').map((o) => o.to)).toEqual(['ashore', 'aboard']);
-    const input = toRunInput({ ...file, score });
+    expect(orders.flatMap((o) => (o.do.startsWith('step') ? [o.do] : []))).toEqual([
+      'stepAshore',
+      'stepAboard',
+    ]);
+    const input = toRunInput({ ...file, plan });
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
-    const crew = take.events.flatMap((e) => (e.is === 'crew' ? [e.what] : []));
+    const run = runPlan(input.value);
+    const crew = run.events.flatMap((e) => (e.is === 'crew' ? [e.what] : []));
     expect(crew).toContain('ashore');
     expect(crew).not.toContain('could not step');
     expect(crew).not.toContain('no way across');
-    const wound = take.events.find((e) => e.is === 'lock' && e.what === 'paddle up')!;
-    const ashore = take.events.find((e) => e.is === 'crew' && e.what === 'ashore')!;
+    const wound = run.events.find((e) => e.is === 'lock' && e.what === 'paddle up')!;
+    const ashore = run.events.find((e) => e.is === 'crew' && e.what === 'ashore')!;
     expect(wound.time).toBeGreaterThan(ashore.time);
-    expect(take.outcome).not.toBe('unsafe');
+    expect(run.outcome).not.toBe('unsafe');
   });
 });

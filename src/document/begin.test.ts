@@ -1,5 +1,5 @@
 import { readdirSync } from 'node:fs';
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { beginManoeuvre, beginSchema, type Going } from './begin';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { placeSchema, type Place } from './place';
@@ -25,7 +25,7 @@ function begun(boat: string, at: string, berthId: string, going: Going): Manoeuv
     going,
     conditions: {
       wind: { from_deg: 90, speed_mps: 3 },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'sea',
     },
   });
@@ -80,7 +80,7 @@ describe('a manoeuvre begun', () => {
       going: 'in',
       conditions: {
         wind: { from_deg: 0, speed_mps: 0 },
-        stream: { set_deg: 0, speed_mps: 0 },
+        current: { set_deg: 0, speed_mps: 0 },
         water: 'sea',
       },
     });
@@ -102,9 +102,9 @@ describe('a manoeuvre begun', () => {
     }
     const input = toRunInput(begun(boat, at, id, going));
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
-    expect(take.duration).toBeCloseTo(20, 6);
-    expect(take.trace.gear.every((gear) => gear === 0)).toBe(true);
+    const run = runPlan(input.value);
+    expect(run.duration).toBeCloseTo(20, 6);
+    expect(run.trace.gear.every((gear) => gear === 0)).toBe(true);
   });
 
   it('asks for what it needs, field by field', () => {
@@ -136,7 +136,7 @@ it.each([
     expect(file.conditions.level).toHaveLength(1);
     const input = toRunInput(file);
     if (!input.ok) throw new Error(input.problems[0]!.message);
-    expect(runTake(input.value).margins.underKeel!.depth).toBeGreaterThan(0);
+    expect(runPlan(input.value).margins.underKeel!.depth).toBeGreaterThan(0);
     // A level that was chosen stays.
     expect(
       begun(boat, 'ropewalk-basin', place('ropewalk-basin').berths[0]!.id, 'round').conditions
@@ -151,7 +151,7 @@ it.each(readdirSync('demo/places').map((name) => name.replace('.json', '')))(
     const wish = { id: 'm', title: 'm', side: 'port', going: 'in', place: place(at) } as const;
     const conditions = {
       wind: { from_deg: 90, speed_mps: 3 },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'sea',
     } as const;
     for (const berth of wish.place.berths) {

@@ -3,7 +3,8 @@ import { groundOf, lyingIn, SIDES, startFor, stuckIn } from './figures/berths';
 import type { Boat } from './boat';
 import { conditionsSchema, type Conditions } from './conditions';
 import { degrees, id, shortText } from './fields';
-import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from './manoeuvre';
+import { MANOEUVRE_SCHEMA, type ManoeuvreFile } from './manoeuvre';
+import { MANOEUVRE_VERSION } from './manoeuvre-migrations';
 import { endTo, type Berth, type Place } from './place';
 import { failure, success, type Result } from './result';
 import { meanLevel } from './tide';
@@ -64,7 +65,7 @@ export const withMeanLevel = (conditions: Conditions, { tide }: Place): Conditio
     ? { ...conditions, level: [{ at_s: 0, level_m: meanLevel(tide) }] }
     : conditions;
 
-/** What every manoeuvre that is begun has alike: its title, and nothing in its score but to stay in neutral. */
+/** What every manoeuvre that is begun has alike: its title, and nothing in its plan but to stay in neutral. */
 export function begun({
   id,
   title,
@@ -84,8 +85,8 @@ export function begun({
     place,
     others: [],
     locks: [],
-    score: {
-      beats: [
+    plan: {
+      steps: [
         {
           id: 'begin',
           title: 'in neutral',
@@ -99,7 +100,7 @@ export function begun({
           wayOut: { note: '', automatic: false, orders: [] },
         },
       ],
-      end: { cue: { is: 'after', seconds: 20 }, within_s: 60 },
+      end: { cue: { is: 'after', time_s: 20 }, within_s: 60 },
       lines: [],
       crew: [],
       fenders: [],
@@ -109,7 +110,7 @@ export function begun({
   };
 }
 
-/** A manoeuvre for a berth with start and goal, and nothing yet in its score but to stay in neutral. */
+/** A manoeuvre for a berth with start and goal, and nothing yet in its plan but to stay in neutral. */
 export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
   const { boat, place, berthId, side, going } = wish;
   const conditions = withMeanLevel(wish.conditions, place);

@@ -16,7 +16,7 @@ export function basisFor(boat: Boat, path: string): Basis | null {
   for (;;) {
     const entry = boat.basis.find(({ figure }) => figure === at);
     if (entry) return entry;
-    const up = Math.max(at.lastIndexOf('.'), at.lastIndexOf('['));
+    const up = Math.max(at.lastIndexOf('./'), at.lastIndexOf('['));
     if (up < 0) return null;
     at = at.slice(0, up);
   }

@@ -7,7 +7,7 @@ import {
   ownerSchema,
   type Boat,
   type Owner,
-} from '.';
+} from './';
 
 // A boat made from what her owner knows: which way each answer pulls the figures, and how the record says so.
 

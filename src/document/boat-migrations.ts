@@ -1,10 +1,7 @@
+import { isRecord, migrated, type Json, type Migration } from './migrate';
+
 /** The version of a boat's record this program writes. */
 export const BOAT_VERSION = 2;
-
-type Json = Record<string, unknown>;
-
-const isRecord = (value: unknown): value is Json =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Deepest of canoe body, and of fins and rudders by their mean span, m: version 1 did not say. */
 function draughtOf(boat: Json): number {
@@ -19,8 +16,8 @@ function draughtOf(boat: Json): number {
   return Math.max(0.05, body + Math.max(0, ...fins.map(span)));
 }
 
-/** One step for each version, in order: step i turns version i + 1 into version i + 2. */
-export const BOAT_MIGRATIONS: readonly { name: string; up: (boat: Json) => Json }[] = [
+/** One for each version of a boat: see `migrated`. */
+export const BOAT_MIGRATIONS: readonly Migration[] = [
   {
     name: 'drives of every kind',
     up: ({ shafts, rudders, hull, ...rest }) => ({
@@ -44,11 +41,4 @@ export const BOAT_MIGRATIONS: readonly { name: string; up: (boat: Json) => Json 
 ];
 
 /** Brings a boat of an older version up to date; anything else is left for the schema to judge. */
-export function migrateBoat(value: unknown): unknown {
-  if (!isRecord(value)) return value;
-  let boat = value;
-  for (let version = 1; version < BOAT_VERSION; version++) {
-    if (boat.version === version) boat = BOAT_MIGRATIONS[version - 1]!.up(boat);
-  }
-  return boat;
-}
+export const migrateBoat = (value: unknown): unknown => migrated(value, BOAT_MIGRATIONS);

@@ -165,7 +165,7 @@ export function toBoatSpec(boat: Boat): BoatSpec {
   };
 }
 
-/** The same with the fenders a score hangs out as well. */
+/** The same with the fenders a plan hangs out as well. */
 export function withFenders<B extends Pick<Boat, 'fenders'>>(boat: B, more: Boat['fenders']): B {
   return more.length === 0 ? boat : { ...boat, fenders: [...boat.fenders, ...more] };
 }

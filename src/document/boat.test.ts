@@ -8,7 +8,7 @@ import {
   migrateBoat,
   ownerSchema,
   type Boat,
-} from '.';
+} from './';
 
 type Change = (boat: Boat) => void;
 

@@ -1,5 +1,5 @@
-import { runTake } from '@/core/score';
-import { check, manoeuvreFileSchema, toFile, toRunInput, withBoat, type ManoeuvreFile } from '.';
+import { runPlan } from '@/core/plan';
+import { check, manoeuvreFileSchema, toFile, toRunInput, withBoat, type ManoeuvreFile } from './';
 
 import { demoFile } from './testing/demo';
 import { fleetRecord } from './testing/fleet';
@@ -22,7 +22,7 @@ it.each(['wicket', 'teasel', 'pebble', 'lantern', 'dunlin-hatch', 'flotsam', 'ta
   (id) => {
     const input = inBoat(id);
     expect(input.ok ? [] : input.problems).toEqual([]);
-    if (input.ok) expect(runTake(input.value).duration).toBeGreaterThan(1);
+    if (input.ok) expect(runPlan(input.value).duration).toBeGreaterThan(1);
   },
 );
 
@@ -31,7 +31,7 @@ it('what she cannot do is said where it is ordered: a barge without engine, a bo
   const said = (input: typeof barge) =>
     input.ok ? [] : input.problems.map(({ path, message }) => `${path}: ${message}`);
   expect(said(barge)).toContain(
-    'score.beats[0].orders[2].do: the boat has no engine; remove the order',
+    'plan.steps[0].orders[2].do: the boat has no engine; remove the order',
   );
   const boat = { ...fleetRecord('pebble'), rudders: [] };
   expect(said(toRunInput(toFile(manoeuvre, boat, place))).join()).toMatch(
@@ -50,16 +50,16 @@ it('orders go to the engine and thruster that stand in the same place, and come 
     { do: 'engine', after_s: 1, gear: 'neutral', throttle: 0 },
     { do: 'thruster', after_s: 1, thruster: brisling.thrusters[0]!.name, power: 1 },
   ] as const;
-  const [first, ...others] = manoeuvre.score.beats;
-  const beats = [{ ...first!, orders: [...orders] }, ...others];
-  const twin = { ...manoeuvre, score: { ...manoeuvre.score, beats } };
+  const [first, ...others] = manoeuvre.plan.steps;
+  const steps = [{ ...first!, orders: [...orders] }, ...others];
+  const twin = { ...manoeuvre, plan: { ...manoeuvre.plan, steps } };
   const four = withBoat(twin, brisling, quartet);
-  expect(four.score.beats[0]!.orders[0]).toMatchObject({ engine: quartet.drives[1]!.name });
-  expect(four.score.beats[0]!.orders[1]).not.toHaveProperty('engine');
+  expect(four.plan.steps[0]!.orders[0]).toMatchObject({ engine: quartet.drives[1]!.name });
+  expect(four.plan.steps[0]!.orders[1]).not.toHaveProperty('engine');
   // She has no thruster: what was ordered of it keeps its name, and playing it says so.
   const input = toRunInput(toFile(four, quartet, place));
   expect(input.ok ? '' : input.problems.map((p) => `${p.path} ${p.message}`).join()).toMatch(
-    /score\.beats\[0\]\.orders\[2\]\.thruster the boat has no thruster of that name/,
+    /plan\.steps\[0\]\.orders\[2\]\.thruster the boat has no thruster of that name/,
   );
   expect(withBoat(four, quartet, brisling)).toEqual({ ...twin, boatId: 'brisling' });
 });

@@ -1,6 +1,6 @@
 import type { Boat } from './boat';
 import type { Manoeuvre } from './manoeuvre';
-import type { OrderDocument } from './score';
+import type { OrderDocument } from './plan';
 
 /**
  * The manoeuvre sailed in another boat. Orders to an engine or thruster go to the one that stands in its place there; what
@@ -18,16 +18,16 @@ export function withBoat(manoeuvre: Manoeuvre, from: Boat, to: Boat): Manoeuvre 
     if (o.do === 'engine' && o.engine !== undefined) return { ...o, engine: engine(o.engine) };
     return o.do === 'thruster' ? { ...o, thruster: thruster(o.thruster) } : o;
   };
-  const { score } = manoeuvre;
+  const { plan } = manoeuvre;
   return {
     ...manoeuvre,
     boatId: to.id,
-    score: {
-      ...score,
-      beats: score.beats.map((beat) => ({
-        ...beat,
-        orders: beat.orders.map(order),
-        wayOut: { ...beat.wayOut, orders: beat.wayOut.orders.map(order) },
+    plan: {
+      ...plan,
+      steps: plan.steps.map((step) => ({
+        ...step,
+        orders: step.orders.map(order),
+        wayOut: { ...step.wayOut, orders: step.wayOut.orders.map(order) },
       })),
     },
   };

@@ -6,9 +6,9 @@ import { bottomOfPlace } from './areas';
 import type { Place } from './place';
 import { instantSchema } from './tide';
 
-/** Strongest wind and stream that make sense for handling at low speed, m/s. */
+/** Strongest wind and current that make sense for handling at low speed, m/s. */
 export const MOST_WIND_MPS = 30;
-export const MOST_STREAM_MPS = 4;
+export const MOST_CURRENT_MPS = 4;
 export const MOST_DEPTH_M = 500;
 
 const rising = <T extends { at_s: number }>(list: readonly T[]) =>
@@ -19,7 +19,7 @@ const at_s = within(0, 3600, 's');
 const changes = <T extends z.ZodType<{ at_s: number }>>(change: T) =>
   z.array(change).max(40, { error: 'at most 40 changes' }).refine(rising, { error: ORDER });
 
-/** Wind is named by where it comes from, at 10 m; stream by where it sets to. All but these is optional. */
+/** Wind is named by where it comes from, at 10 m; current by where it sets to. All but these is optional. */
 export const conditionsSchema = z.strictObject({
   wind: z
     .strictObject({
@@ -49,9 +49,9 @@ export const conditionsSchema = z.strictObject({
       path: ['speed_mps'],
       error: 'a calm cannot change by its share: begin from at least a breath, such as 0.1 m/s',
     }),
-  stream: z.strictObject({
+  current: z.strictObject({
     set_deg: compass,
-    speed_mps: within(0, MOST_STREAM_MPS, 'm/s'),
+    speed_mps: within(0, MOST_CURRENT_MPS, 'm/s'),
     /** Width of the belt along banks and quays where it runs weaker. */
     bankWidth_m: within(1, 200, 'm').optional(),
     /** Growth to the right of the set, per metre, as a share; 0 at the place's origin. */
@@ -66,7 +66,7 @@ export const conditionsSchema = z.strictObject({
   depth_m: within(0.2, MOST_DEPTH_M, 'm').optional(),
   /** Level over the depth's datum at moments, by straight lines between. */
   level: changes(z.strictObject({ at_s, level_m: within(-20, 20, 'm') })).optional(),
-  /** When it is meant to be; what a day sheet took wind, stream and level from. */
+  /** When it is meant to be; what a day sheet took wind, current and level from. */
   when: instantSchema.optional(),
   /** Are banks and walls felt: suction, cushion, and the water squeezed past her? */
   walls: z.boolean().optional(),
@@ -96,11 +96,11 @@ function windbreaks({ features, areas }: Place): NonNullable<Weather['windbreaks
   return [...solid, ...trees];
 }
 
-/** Room round a place's features that a stream is worked out for, m. */
+/** Room round a place's features that a current is worked out for, m. */
 const MARGIN_M = 30;
 
-function streamPattern({ stream }: Conditions, { features }: Place): Weather['stream'] {
-  const { bankWidth_m, shear_perm, eddies, changes: later } = stream;
+function currentPattern({ current }: Conditions, { features }: Place): Weather['current'] {
+  const { bankWidth_m, shear_perm, eddies, changes: later } = current;
   if (bankWidth_m === undefined && !shear_perm && !eddies && !later?.length) return undefined;
   const outlines = (kinds: readonly string[]) =>
     features.flatMap((f) =>
@@ -160,8 +160,8 @@ export function toWeather(conditions: Conditions, place: Place): Weather {
   return {
     windFrom: radians(wind.from_deg),
     windSpeed: wind.speed_mps,
-    streamSet: radians(conditions.stream.set_deg),
-    streamSpeed: conditions.stream.speed_mps,
+    currentSet: radians(conditions.current.set_deg),
+    currentSpeed: conditions.current.speed_mps,
     waterDensity: conditions.water === 'sea' ? SEA_WATER_KGPM3 : FRESH_WATER_KGPM3,
     ...windChanges(conditions),
     gusts: wind.gusts && {
@@ -170,7 +170,7 @@ export function toWeather(conditions: Conditions, place: Place): Weather {
       seed: wind.gusts.seed,
     },
     windbreaks: wind.shelter ? windbreaks(place) : undefined,
-    stream: streamPattern(conditions, place),
+    current: currentPattern(conditions, place),
     depth: depth_m,
     ...(bottom ? { bottom } : {}),
     level: level?.length

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Outcome } from '@/core/score';
-import { runTake } from '@/core/score';
-import { conditionsSchema, MOST_STREAM_MPS, type Conditions } from './conditions';
+import type { Outcome } from '@/core/plan';
+import { runPlan } from '@/core/plan';
+import { conditionsSchema, MOST_CURRENT_MPS, type Conditions } from './conditions';
 import { compass, within } from './fields';
 import type { ManoeuvreFile } from './manoeuvre';
 import { check, type Result } from './result';
@@ -10,7 +10,7 @@ import { instantOf } from './tide';
 
 const moment = z.number().min(-1e11).max(1e11);
 
-/** Wind, level and stream at a moment of a day, seconds since 1970 UTC; null where nobody tells. */
+/** Wind, level and current at a moment of a day, seconds since 1970 UTC; null where nobody tells. */
 const dayHour = z.strictObject({
   at: moment,
   wind: z
@@ -21,7 +21,7 @@ const dayHour = z.strictObject({
     })
     .nullable(),
   level_m: z.number().nullable(),
-  stream: z.strictObject({ set_deg: compass, speed_mps: within(0, 20, 'm/s') }).nullable(),
+  current: z.strictObject({ set_deg: compass, speed_mps: within(0, 20, 'm/s') }).nullable(),
 });
 export type DayHour = z.infer<typeof dayHour>;
 
@@ -58,7 +58,7 @@ export function hourAt({ hours }: Pick<Day, 'hours'>, at: number): DayHour | nul
 const to3 = (value: number) => Math.round(value * 1000) / 1000 + 0;
 
 /**
- * The conditions of a moment of a day: its wind with its gusts, its stream, and its level to the end of the longest run. What
+ * The conditions of a moment of a day: its wind with its gusts, its current, and its level to the end of the longest run. What
  * the day does not tell stays as it was, and so do shelter, banks and depth. Fails where a figure is beyond what is handled in.
  */
 export function conditionsAt(
@@ -70,7 +70,7 @@ export function conditionsAt(
   const now = hourAt(day, at);
   const later = hourAt(day, at + limit_s);
   const { changes: _winds, ...wind } = conditions.wind;
-  const { changes: _streams, ...stream } = conditions.stream;
+  const { changes: _streams, ...current } = conditions.current;
   const blows = now?.wind;
   const deviation = blows
     ? Math.max(0, (blows.gust_mps - blows.speed_mps) / GUST_DEVIATIONS / (blows.speed_mps || 1))
@@ -94,13 +94,13 @@ export function conditionsAt(
             : {}),
         }
       : conditions.wind,
-    stream: now?.stream
+    current: now?.current
       ? {
-          ...stream,
-          set_deg: Math.round(now.stream.set_deg) % 360,
-          speed_mps: to3(Math.min(MOST_STREAM_MPS, now.stream.speed_mps)),
+          ...current,
+          set_deg: Math.round(now.current.set_deg) % 360,
+          speed_mps: to3(Math.min(MOST_CURRENT_MPS, now.current.speed_mps)),
         }
-      : conditions.stream,
+      : conditions.current,
     ...(level === null
       ? {}
       : {
@@ -155,7 +155,7 @@ export function* playDay(
       yield { at, ...nothing, touch: null, why: input.problems[0]!.message };
       continue;
     }
-    const { outcome, margins } = runTake(input.value);
+    const { outcome, margins } = runPlan(input.value);
     yield {
       at,
       outcome,

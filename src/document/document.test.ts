@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { waysOut } from '@/core/search';
 import { fingerprintOf } from '@/core/testing/fingerprint';
 import {
@@ -8,13 +8,13 @@ import {
   pathText,
   placeSchema,
   summarise,
-  takeFileSchema,
-  takeSummarySchema,
+  runFileSchema,
+  runSummarySchema,
   toBoatSpec,
   toRunInput,
-  toTakeFile,
+  toRunFile,
   type ManoeuvreFile,
-} from '.';
+} from './';
 import { DEMO_MANOEUVRES, demoFile, demoJson, knownFingerprints, SOME_DEMOS } from './testing/demo';
 import { runOf, tempted } from './testing/demo-runs';
 
@@ -32,17 +32,17 @@ function problemsOf(spoil: Spoil) {
 describe('demo data', () => {
   const known = knownFingerprints();
 
-  it.each(DEMO_MANOEUVRES)('%s is sound and reaches its goal by its shipped score', (id) => {
+  it.each(DEMO_MANOEUVRES)('%s is sound and reaches its goal by its shipped plan', (id) => {
     expect(demoFile(id).id).toBe(id);
     const file = demoFile(id);
-    const take = runOf(file);
-    expect(take.outcome).toBe('reached');
-    expect(take.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
+    const run = runOf(file);
+    expect(run.outcome).toBe('reached');
+    expect(run.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
     // A chamber is as wide as it is, and its leaves with it.
     const least = file.locks.length > 0 ? 0.2 : 0.5;
-    expect(take.margins.clearance!.distance).toBeGreaterThan(least);
+    expect(run.margins.clearance!.distance).toBeGreaterThan(least);
     // See scripts/fingerprints.ts for what to do where a run is meant to change.
-    expect(fingerprintOf(take)).toEqual(known[id]?.plan);
+    expect(fingerprintOf(run)).toEqual(known[id]?.plan);
   });
 
   it.each(SOME_DEMOS)('%s leaves a way out at every moment', (id) => {
@@ -52,19 +52,19 @@ describe('demo data', () => {
   });
 
   it.each(DEMO_MANOEUVRES)('%s has a tempting way that fails', (id) => {
-    const take = runOf(tempted(demoFile(id)));
+    const run = runOf(tempted(demoFile(id)));
     const fails = ['missed', 'hard touch', 'fouled', 'unsafe', 'hung up'];
-    expect(fails).toContain(take.outcome);
-    expect(fingerprintOf(take)).toEqual(known[id]?.tempting);
+    expect(fails).toContain(run.outcome);
+    expect(fingerprintOf(run)).toEqual(known[id]?.tempting);
   });
 
   it('the leaving one fails when the engine goes ahead before the bow has fallen off', () => {
     const file = structuredClone(demoFile('off-stilt-pontoon'));
-    file.score.beats[1]!.cue = { is: 'after', seconds: 1 };
+    file.plan.steps[1]!.cue = { is: 'after', time_s: 1 };
     const input = toRunInput(file);
-    const take = input.ok ? runTake(input.value) : null;
-    expect(take?.outcome).toBe('hard touch');
-    expect(take?.margins.touch).toMatchObject({ name: 'blue ketch', part: 'bow' });
+    const run = input.ok ? runPlan(input.value) : null;
+    expect(run?.outcome).toBe('hard touch');
+    expect(run?.margins.touch).toMatchObject({ name: 'blue ketch', part: 'bow' });
   });
 });
 
@@ -77,17 +77,17 @@ describe('round trips', () => {
     });
   });
 
-  it('a take file is sound by its own schema and keeps every sample', () => {
+  it('a run file is sound by its own schema and keeps every sample', () => {
     const file = demoFile('alongside-wind-off');
     const input = toRunInput(file);
     if (!input.ok) throw new Error('unsound');
-    const take = runTake(input.value);
-    const written: unknown = JSON.parse(JSON.stringify(toTakeFile(take, file)));
-    const read = check(takeFileSchema, written);
+    const run = runPlan(input.value);
+    const written: unknown = JSON.parse(JSON.stringify(toRunFile(run, file)));
+    const read = check(runFileSchema, written);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    expect(read.value.trace.x).toEqual(Array.from(take.trace.x));
-    expect(check(takeSummarySchema, read.value.summary).ok).toBe(true);
-    expect(summarise(take, file)).toEqual(read.value.summary);
+    expect(read.value.trace.x).toEqual(Array.from(run.trace.x));
+    expect(check(runSummarySchema, read.value.summary).ok).toBe(true);
+    expect(summarise(run, file)).toEqual(read.value.summary);
   });
 });
 
@@ -102,13 +102,13 @@ describe('problems name the field and the remedy', () => {
     ['place.features[0].outline_m', (f) => spoilOutline(f), /crosses itself/],
     ['place.features[1].id', (f) => (f.place.features[1]!.id = f.place.features[0]!.id), /twice/],
     ['conditions.wind.speed_mps', (f) => (f.conditions.wind.speed_mps = 99), /0 to 30 m\/s/],
-    ['score.beats[1].id', (f) => (f.score.beats[1]!.id = f.score.beats[0]!.id), /twice/],
-    ['score.beats', (f) => (f.score.beats = []), /at least one beat/],
+    ['plan.steps[1].id', (f) => (f.plan.steps[1]!.id = f.plan.steps[0]!.id), /twice/],
+    ['plan.steps', (f) => (f.plan.steps = []), /at least one step/],
     ['start', (f) => (f.start.y_m += 3), /inside 'Stilt Pontoon'.*move the start/],
     ['berth[0]', (f) => (f.berth = ['nowhere']), /nothing called 'nowhere'/],
     [
-      'score.beats[3].cue.mark',
-      (f) => (f.score.beats[3]!.cue = { is: 'abeam', point: 'bow', mark: 'pier 9' }),
+      'plan.steps[3].cue.mark',
+      (f) => (f.plan.steps[3]!.cue = { is: 'abeam', point: 'bow', mark: 'pier 9' }),
       /no mark of that name: 'pier 9'; choose one of: .*lamp 2/,
     ],
     [

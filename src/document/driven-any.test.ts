@@ -1,15 +1,15 @@
 import { Random } from '@/core/math';
 import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
-import { toDrive, type ManoeuvreFile, type OrderDocument, type RecordingDocument } from '.';
+import { toDrive, type ManoeuvreFile, type OrderDocument, type RecordingDocument } from './';
 import { chosen, tries } from '@/core/testing/sweep';
 import { demoFile } from './testing/demo';
 
-// Whatever is done at the helm of whatever boat: it can be played, looked over and held against another take.
+// Whatever is done at the helm of whatever boat: it can be played, looked over and held against another run.
 
 const pick = <T>(random: Random, list: readonly T[]): T =>
   list[Math.floor(random.uniform() * list.length)]!;
 
-function anyOrder(random: Random, { boat, score }: ManoeuvreFile): OrderDocument {
+function anyOrder(random: Random, { boat, plan }: ManoeuvreFile): OrderDocument {
   const after_s = 0;
   const signed = () => Number((2 * random.uniform() - 1).toFixed(2));
   const orders: (() => OrderDocument)[] = [
@@ -39,7 +39,7 @@ function anyOrder(random: Random, { boat, score }: ManoeuvreFile): OrderDocument
           }),
         ]
       : []),
-    ...score.lines
+    ...plan.lines
       .filter(({ of, anchor }) => of === undefined && !anchor)
       .flatMap(({ name }) => [
         () => ({ do: 'letGo' as const, after_s, line: name }),
@@ -58,19 +58,19 @@ function anyOrder(random: Random, { boat, score }: ManoeuvreFile): OrderDocument
 
 function anyRecording(seed: number, file: ManoeuvreFile): RecordingDocument {
   const random = new Random(seed);
-  const steps = 150 + Math.floor(250 * random.uniform());
+  const timesteps = 150 + Math.floor(250 * random.uniform());
   const inputs = Array.from({ length: 14 }, () => ({
-    timestep: Math.floor(steps * random.uniform()),
+    timestep: Math.floor(timesteps * random.uniform()),
     order: anyOrder(random, file),
-  })).sort((a, b) => a.step - b.step);
+  })).sort((a, b) => a.timestep - b.timestep);
   return {
     inputs,
-    steps,
+    timesteps,
     end: pick(random, ['done', 'broke off', null] as const),
     skips: [],
     surprises: [
       { is: 'gust', at_s: 5, by: 1, lasts_s: 5 },
-      { is: 'stream', at_s: 8, set_deg: 200, speed_mps: 0.5, over_s: 6 },
+      { is: 'current', at_s: 8, set_deg: 200, speed_mps: 0.5, over_s: 6 },
       { is: 'noAstern', at_s: 12, engine: file.boat.drives[0]!.name },
       { is: 'lineMissed', at_s: 1 },
     ],
@@ -101,13 +101,13 @@ it.each(
     for (const seed of [1, 2, 3].slice(0, tries(1, 3))) {
       const one = driven(file, seed);
       const review = reviewOf(one.input, one.recording);
-      const { trace } = review.take;
+      const { trace } = review.run;
       expect([...trace.x, ...trace.heading, ...trace.surge].every(Number.isFinite)).toBe(true);
       const faults = faultsOf(review);
       for (const { time, until } of faults) {
         expect(time).toBeGreaterThanOrEqual(0);
         expect(until).toBeGreaterThanOrEqual(time);
-        expect(until).toBeLessThanOrEqual(review.take.duration + 0.2);
+        expect(until).toBeLessThanOrEqual(review.run.duration + 0.2);
       }
       expect(['careful', 'fair', 'rough', 'harmful']).toContain(careOf(review, faults).grade);
       const { neutral, duration, throttleMost } = handlingOf(review);

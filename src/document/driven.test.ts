@@ -7,7 +7,7 @@ import {
   toDriveOrder,
   type DrivenFile,
   type RecordingDocument,
-} from '.';
+} from './';
 import { demoFile } from './testing/demo';
 
 const manoeuvre = demoFile('off-stilt-pontoon');
@@ -22,14 +22,14 @@ const recording: RecordingDocument = {
   skips: [],
   surprises: [{ is: 'gust', at_s: 4, by: 0.5, lasts_s: 6 }],
 };
-const file = { $schema: 'yawtrope:driven', version: 1, manoeuvre, recording, notes: [] } as const;
+const file = { $schema: 'yawtrope:driven', version: 2, manoeuvre, recording, notes: [] } as const;
 
 const problems = (value: unknown) => {
   const checked = check(recordingSchema, value);
   return checked.ok ? [] : checked.problems.map(({ path, message }) => `${path}: ${message}`);
 };
 
-describe('a driven take as a file', () => {
+describe('a driven run as a file', () => {
   it('goes to text and back without loss, and plays the same', () => {
     const back = check<DrivenFile>(drivenFileSchema, JSON.parse(JSON.stringify(file)));
     if (!back.ok) throw new Error(JSON.stringify(back.problems));
@@ -37,7 +37,7 @@ describe('a driven take as a file', () => {
     const one = toDrive(file);
     const two = toDrive(back.value);
     if (!one.ok || !two.ok) throw new Error('cannot be driven');
-    const [a, b] = [one, two].map(({ value }) => playRecording(value.input, value.recording).take);
+    const [a, b] = [one, two].map(({ value }) => playRecording(value.input, value.recording).run);
     expect(b!.trace.x).toEqual(a!.trace.x);
     expect(a!.duration).toBeCloseTo(12, 9);
   });

@@ -6,19 +6,19 @@ import {
   type Surprise,
   type Traffic,
 } from '@/core/drive';
-import type { Order, RunInput } from '@/core/score';
-import { STEP_S } from '@/core/sim';
+import type { Order, RunInput } from '@/core/plan';
+import { TIMESTEP_S } from '@/core/sim';
 import { compass, degrees, id, longText, radians, shortText, within } from './fields';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
+import { DRIVEN_VERSION, migrateDriven, migrateRecording } from './recording-migrations';
 import { failure, success, type Result } from './result';
 import { toOrder, toRunInput } from './run-input';
-import { orderSchema, type OrderDocument } from './score';
+import { orderSchema, type OrderDocument } from './plan';
 
 export const DRIVEN_SCHEMA = 'yawtrope:driven';
-export const DRIVEN_VERSION = 1;
 
-const MOST_TIMESTEPS = Math.round(LONGEST_DRIVE_S / STEP_S);
+const MOST_TIMESTEPS = Math.round(LONGEST_DRIVE_S / TIMESTEP_S);
 const MOST_INPUTS = 100_000;
 const MOST_SURPRISES = 20;
 const MOST_SKIPS = 200;
@@ -53,7 +53,7 @@ export const surpriseSchema = z.discriminatedUnion(
     }),
     z.strictObject({ is: z.literal('veer'), at_s, by_deg: within(-180, 180, 'degrees') }),
     z.strictObject({
-      is: z.literal('stream'),
+      is: z.literal('current'),
       at_s,
       set_deg: compass,
       speed_mps: within(0, 3, 'm/s'),
@@ -95,12 +95,12 @@ export const surpriseSchema = z.discriminatedUnion(
   ],
   {
     error:
-      "is is one of 'gust', 'veer', 'stream', 'noAstern', 'thrusterQuits', 'joystickFails', 'lineLate', 'lineMissed', 'traffic'",
+      "is is one of 'gust', 'veer', 'current', 'noAstern', 'thrusterQuits', 'joystickFails', 'lineLate', 'lineMissed', 'traffic'",
   },
 );
 export type SurpriseDocument = z.infer<typeof surpriseSchema>;
 
-export const recordingSchema = z
+const currentRecording = z
   .strictObject({
     inputs: z.array(inputSchema).max(MOST_INPUTS, { error: `at most ${MOST_INPUTS} inputs` }),
     /** Timesteps of a tenth of a second driven. */
@@ -111,7 +111,7 @@ export const recordingSchema = z
       .array(surpriseSchema)
       .max(MOST_SURPRISES, { error: `at most ${MOST_SURPRISES}` })
       .default([]),
-    /** Timesteps at which the helm went on to the next beat of the score without its cue. */
+    /** Timesteps at which the helm went on to the next step of the plan without its cue. */
     skips: z
       .array(timestep)
       .max(MOST_SKIPS, { error: `at most ${MOST_SKIPS}` })
@@ -130,29 +130,41 @@ export const recordingSchema = z
     );
     inOrder(skips, (i) => ['skips', i]);
   });
-export type RecordingDocument = z.infer<typeof recordingSchema>;
+export type RecordingDocument = z.infer<typeof currentRecording>;
 
-/** Something said of a take afterwards, pinned to a moment of it. */
-export const takeNoteSchema = z.strictObject({
+/** Of any version. */
+export const recordingSchema = z.preprocess(migrateRecording, currentRecording);
+
+/** Something said of a run afterwards, pinned to a moment of it. */
+export const runNoteSchema = z.strictObject({
   at_s,
   by: z.enum(['student', 'instructor'], { error: "say 'student' or 'instructor'" }),
   text: longText.refine((text) => text.trim() !== '', { error: 'say something' }),
 });
-export type TakeNote = z.infer<typeof takeNoteSchema>;
+export type RunNote = z.infer<typeof runNoteSchema>;
 
-export const takeNotesSchema = z.array(takeNoteSchema).max(200, { error: 'at most 200 notes' });
+export const runNotesSchema = z.array(runNoteSchema).max(200, { error: 'at most 200 notes' });
 
-/** A take driven by hand, whole: the manoeuvre as it was then, and all that was done. */
-export const drivenFileSchema = z.strictObject({
+/** A run driven by hand, whole: the manoeuvre as it was then, and all that was done. */
+const currentDriven = z.strictObject({
   $schema: z.literal(DRIVEN_SCHEMA),
-  version: z.literal(DRIVEN_VERSION, { error: 'this program reads version 1' }),
+  version: z.literal(DRIVEN_VERSION, { error: 'this program reads versions 1 and 2' }),
   manoeuvre: manoeuvreFileSchema,
   recording: recordingSchema,
-  notes: takeNotesSchema.default([]),
+  notes: runNotesSchema.default([]),
 });
-export type DrivenFile = z.infer<typeof drivenFileSchema>;
+export type DrivenFile = z.infer<typeof currentDriven>;
 
-/** What a driven take is played from. */
+/** The same but for its manoeuvre, which is checked by itself. */
+export const drivenShellSchema = z.preprocess(
+  migrateDriven,
+  currentDriven.extend({ manoeuvre: z.unknown() }),
+);
+
+/** Of any version. */
+export const drivenFileSchema = z.preprocess(migrateDriven, currentDriven);
+
+/** What a driven run is played from. */
 export interface DriveFrom {
   readonly input: RunInput;
   readonly recording: Recording;
@@ -176,9 +188,9 @@ function toSurprise(surprise: SurpriseDocument, names: Names, path: string): Sur
       return { is: 'gust', at, by: surprise.by, lasts: surprise.lasts_s };
     case 'veer':
       return { is: 'veer', at, by: radians(surprise.by_deg) };
-    case 'stream':
+    case 'current':
       return {
-        is: 'stream',
+        is: 'current',
         at,
         set: radians(surprise.set_deg),
         speed: surprise.speed_mps,

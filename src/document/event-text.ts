@@ -1,8 +1,8 @@
 import type { LockOrder } from '@/core/locks';
 import { wrapTurn } from '@/core/math';
-import type { ControlOrder, HandsOrder, Order, TakeEvent } from '@/core/score';
+import type { ControlOrder, HandsOrder, Order, RunEvent } from '@/core/plan';
 import { degrees } from './fields';
-import type { ScoreDocument } from './score';
+import type { PlanDocument } from './plan';
 
 export const headingOf = (psi: number) => degrees(wrapTurn(psi));
 
@@ -14,7 +14,7 @@ function controlText(order: ControlOrder): string {
       return `wheel ${degrees(order.angle).toFixed(0)}°`;
     case 'steer':
       return `steer ${headingOf(order.heading).toFixed(0)}°`;
-    case 'steer for':
+    case 'steerFor':
       return `${order.first === 'stern' ? 'stern' : 'steer'} for ${order.mark.name}`;
     case 'call':
       return `call: ${order.text}`;
@@ -45,7 +45,7 @@ function lockOrderText(order: LockOrder): string {
   return `${order.end} gates ${order.leaf ? `${order.leaf} ` : ''}${order.to}`;
 }
 
-function handsText(order: HandsOrder, { lines, crew }: ScoreDocument): string {
+function handsText(order: HandsOrder, { lines, crew }: PlanDocument): string {
   const who = order.by === null ? '' : `${crew[order.by]?.name ?? ''}: `;
   const line = 'line' in order ? (lines[order.line]?.name ?? '') : '';
   switch (order.do) {
@@ -53,17 +53,18 @@ function handsText(order: HandsOrder, { lines, crew }: ScoreDocument): string {
       return `${who}${order.how} ${line} to ${order.mark.name}`;
     case 'tend':
       return `${who}${order.how} ${line}`;
-    case 'let go':
+    case 'letGo':
       return `${who}let go ${line}`;
     case 'anchor':
       return `${who}${order.how} ${line}`;
     case 'lock':
       return `${who}${lockOrderText(order.order)}`;
-    case 'step ashore':
+    case 'stepAshore':
       return `${who}step ashore, to ${order.mark.name}`;
-    case 'step aboard':
+    case 'stepAboard':
+      return `${who}step aboard ${order.point.name}`;
     case 'go':
-      return `${who}${order.do} ${order.point.name}`;
+      return `${who}go ${order.point.name}`;
   }
 }
 
@@ -71,23 +72,23 @@ function isHands(order: Order): order is HandsOrder {
   return 'by' in order;
 }
 
-/** An event of a take in words, for files and the command line. */
-export function eventText(event: TakeEvent, score: ScoreDocument): string {
+/** An event of a run in words, for files and the command line. */
+export function eventText(event: RunEvent, plan: PlanDocument): string {
   switch (event.is) {
     case 'order':
-      return isHands(event.order) ? handsText(event.order, score) : controlText(event.order);
+      return isHands(event.order) ? handsText(event.order, plan) : controlText(event.order);
     case 'expectation failed':
       return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
     case 'cue never came':
       return `waited ${event.waited.toFixed(1)} s`;
     case 'line':
-      return `${score.lines[event.line]?.name ?? ''} ${event.what}`;
+      return `${plan.lines[event.line]?.name ?? ''} ${event.what}`;
     case 'lock':
       return event.seconds === undefined
         ? event.what
         : `${event.what}, ${event.seconds.toFixed(0)} s left`;
     case 'crew':
-      return `${score.crew[event.who]?.name ?? ''} ${event.what}`;
+      return `${plan.crew[event.who]?.name ?? ''} ${event.what}`;
     default:
       return '';
   }

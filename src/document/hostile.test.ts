@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { between, betweenPowers } from '@/core/testing/arbitrary';
 import { tries } from '@/core/testing/sweep';
-import { runTake } from '@/core/score';
-import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '.';
+import { runPlan } from '@/core/plan';
+import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from './';
 import { demoFile } from './testing/demo';
 
 // Whatever passes the schemas must run to a finite end: boats of any size and proportion, in any weather.
@@ -22,7 +22,7 @@ const odd = fc.record({
   loss: between(0, 5),
   wind: between(0, 30),
   from: between(0, 360),
-  stream: between(0, 4),
+  current: between(0, 4),
   set: between(0, 360),
   heading: between(0, 360),
   speed: between(-5, 10),
@@ -81,12 +81,12 @@ function made(o: Odd): unknown {
   }));
   boat.points = boat.points.map((p) => ({ ...p, x_m: p.x_m * k, y_m: p.y_m * k }));
   file.conditions.wind = { from_deg: o.from, speed_mps: o.wind };
-  file.conditions.stream = { set_deg: o.set, speed_mps: o.stream };
+  file.conditions.current = { set_deg: o.set, speed_mps: o.current };
   // In the middle of the fairway, with room for the small and, if need be, none for the big.
   file.start = { x_m: 5, y_m: -19, heading_deg: o.heading, speed_mps: o.speed };
   file.limit_s = 25;
-  file.score.beats = file.score.beats.slice(0, 1);
-  file.score.beats[0]!.orders = [
+  file.plan.steps = file.plan.steps.slice(0, 1);
+  file.plan.steps[0]!.orders = [
     { do: 'wheel', after_s: 0, angle_deg: o.wheel },
     { do: 'engine', after_s: 0, gear: 'ahead', throttle: o.throttle },
     { do: 'engine', after_s: 9, gear: 'astern', throttle: 1 },
@@ -108,14 +108,14 @@ it('any accepted boat in any accepted weather stays finite, bounded and the same
         return;
       }
       played += 1;
-      const take = runTake(input.value);
-      for (const [name, column] of Object.entries(take.trace)) {
+      const run = runPlan(input.value);
+      for (const [name, column] of Object.entries(run.trace)) {
         const sound =
           name === 'clearance' ? !column.some(Number.isNaN) : column.every(Number.isFinite);
         expect([name, sound]).toEqual([name, true]);
       }
-      expect(Math.max(...take.trace.groundSpeed)).toBeLessThan(45);
-      for (const touch of take.touches) expect(Number.isFinite(touch.peakForce)).toBe(true);
+      expect(Math.max(...run.trace.groundSpeed)).toBeLessThan(45);
+      for (const touch of run.touches) expect(Number.isFinite(touch.peakForce)).toBe(true);
     }),
     { numRuns: tries(60, 150) },
   );

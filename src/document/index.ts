@@ -8,7 +8,7 @@ export { halfBreadth, namedPoints, toBoatSpec, wholeOutline, withFenders } from 
 export {
   conditionsSchema,
   MOST_DEPTH_M,
-  MOST_STREAM_MPS,
+  MOST_CURRENT_MPS,
   MOST_WIND_MPS,
   toWeather,
   type Conditions,
@@ -77,10 +77,11 @@ export { degrees, id as idSchema, plainText, radians } from './fields';
 export {
   DRIVEN_SCHEMA,
   drivenFileSchema,
+  drivenShellSchema,
   recordingSchema,
   surpriseSchema,
-  takeNoteSchema,
-  takeNotesSchema,
+  runNoteSchema,
+  runNotesSchema,
   toDrive,
   toDriveOrder,
   toRecording,
@@ -90,13 +91,16 @@ export {
   type DrivenFile,
   type RecordingDocument,
   type SurpriseDocument,
-  type TakeNote,
+  type RunNote,
 } from './driven';
-export { fitScore, type Fitted } from './fit-score';
+export { DRIVEN_VERSION } from './recording-migrations';
+export { MANOEUVRE_VERSION } from './manoeuvre-migrations';
+export { PLACE_VERSION } from './place-migrations';
+export { RUN_SCHEMA } from './run-migrations';
+export { fitPlan, type Fitted } from './fit-plan';
 export {
   MOST_LIMIT_S,
   MANOEUVRE_SCHEMA,
-  MANOEUVRE_VERSION,
   manoeuvreFileSchema,
   manoeuvreSchema,
   toFile,
@@ -138,7 +142,7 @@ export {
 export { retimed, type Retimed } from './retime';
 export { toRunInput } from './run-input';
 export {
-  beatSchema,
+  stepSchema,
   MOST_CLEARANCE_M,
   MOST_CUE_DISTANCE_M,
   MOST_CUE_SPEED_MPS,
@@ -147,16 +151,16 @@ export {
   cueSchema,
   expectationSchema,
   orderSchema,
-  scoreSchema,
+  planSchema,
   simpleCueSchema,
   wayOutSchema,
-  type BeatDocument,
+  type StepDocument,
   type CueDocument,
   type ExpectationDocument,
   type OrderDocument,
-  type ScoreDocument,
+  type PlanDocument,
   type SimpleCue,
-} from './score';
+} from './plan';
 export {
   NO_VARIATION,
   toVariation,
@@ -167,13 +171,12 @@ export {
 } from './variation';
 export {
   summarise,
-  TAKE_SCHEMA,
-  takeFileSchema,
-  takeSummarySchema,
-  toTakeFile,
-  type TakeFile,
-  type TakeSummary,
-} from './take';
+  runFileSchema,
+  runSummarySchema,
+  toRunFile,
+  type RunFile,
+  type RunSummary,
+} from './run';
 export { areaSchema, bottomOfPlace, bridgesOf, type Area, type PlaceTransit } from './areas';
 export {
   instantOf,
@@ -224,13 +227,13 @@ export {
   LIBRARY_SCHEMAS,
   archiveStandingSchema,
   backupContentsSchema,
-  libraryTakeSchema,
+  libraryRunSchema,
   progressSchema,
   type ArchiveStanding,
   type BackupContents,
   type Progress,
   type LibraryContents,
   type LibraryPart,
-  type LibraryTake,
+  type LibraryRun,
 } from './library';
 export { idFrom } from './fields';

@@ -1,5 +1,5 @@
-import { runTake, type Take } from '@/core/score';
-import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '.';
+import { runPlan, type Run } from '@/core/plan';
+import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from './';
 import { chosen } from '@/core/testing/sweep';
 import { demoFile, SOME_DEMOS } from './testing/demo';
 
@@ -7,11 +7,11 @@ import { demoFile, SOME_DEMOS } from './testing/demo';
 
 type Point = [number, number];
 
-function play(file: ManoeuvreFile): Take {
+function play(file: ManoeuvreFile): Run {
   const checked = check(manoeuvreFileSchema, file);
   const input = checked.ok ? toRunInput(checked.value) : checked;
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
 const turned = (degrees: number) => ((degrees % 360) + 360) % 360;
@@ -38,16 +38,16 @@ function moved(
     start.heading_deg = direction(start.heading_deg);
   }
   copy.conditions.wind.from_deg = direction(copy.conditions.wind.from_deg);
-  copy.conditions.stream.set_deg = direction(copy.conditions.stream.set_deg);
+  copy.conditions.current.set_deg = direction(copy.conditions.current.set_deg);
   if (copy.goal.is === 'lie') copy.goal.heading_deg = direction(copy.goal.heading_deg);
-  for (const { cue } of [...copy.score.beats, copy.score.end]) {
+  for (const { cue } of [...copy.plan.steps, copy.plan.end]) {
     for (const part of cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]) {
       if (part.is === 'heading') part.heading_deg = direction(part.heading_deg);
     }
   }
-  for (const beat of copy.score.beats) {
-    for (const e of beat.expect) if (e.is === 'heading') e.heading_deg = direction(e.heading_deg);
-    for (const o of [...beat.orders, ...beat.wayOut.orders])
+  for (const step of copy.plan.steps) {
+    for (const e of step.expect) if (e.is === 'heading') e.heading_deg = direction(e.heading_deg);
+    for (const o of [...step.orders, ...step.wayOut.orders])
       if ((o.do === 'steer' || o.do === 'other') && o.heading_deg !== undefined)
         o.heading_deg = direction(o.heading_deg);
   }
@@ -62,7 +62,7 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
     (degrees) => turned(-degrees),
   );
   const other = { port: 'starboard', starboard: 'port' } as const;
-  const { score } = copy;
+  const { plan } = copy;
   for (const { boat } of [copy, ...copy.others]) {
     for (const s of boat.drives) {
       s.hand = s.hand === 'right' ? 'left' : 'right';
@@ -72,7 +72,7 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
     for (const f of boat.fenders) f.side = other[f.side];
     for (const p of boat.points) p.y_m = -p.y_m;
   }
-  for (const f of score.fenders) f.side = other[f.side];
+  for (const f of plan.fenders) f.side = other[f.side];
   const hand = { left: 'right', right: 'left', both: 'both' } as const;
   for (const a of copy.place.areas) {
     if (a.kind !== 'lock' || !a.working) continue;
@@ -80,13 +80,13 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
     for (const paddle of paddles) paddle.side = hand[paddle.side];
     for (const gate of [upperGates, lowerGates]) gate.hinge = hand[gate.hinge];
   }
-  for (const { cue } of [...score.beats, score.end]) {
+  for (const { cue } of [...plan.steps, plan.end]) {
     for (const part of cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]) {
       if (part.is === 'turned') part.by_deg = -part.by_deg;
     }
   }
-  for (const beat of score.beats) {
-    for (const order of [...beat.orders, ...beat.wayOut.orders]) {
+  for (const step of plan.steps) {
+    for (const order of [...step.orders, ...step.wayOut.orders]) {
       if (order.do === 'thruster') order.power = -order.power;
       if (order.do === 'gates') order.leaf = hand[order.leaf];
       if (order.do === 'joystick') {
@@ -95,7 +95,7 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
       }
       if (order.do === 'wheel') order.angle_deg = -order.angle_deg;
     }
-    for (const e of beat.expect) if (e.is === 'turning') e.to = other[e.to];
+    for (const e of step.expect) if (e.is === 'turning') e.to = other[e.to];
   }
   return copy;
 }
@@ -105,8 +105,8 @@ const otherHand = (name: string) =>
   name.replace(/^(left|right)(?= leaf)/, (side) => (side === 'left' ? 'right' : 'left'));
 const same = (name: string) => name;
 
-/** How far clearance and speed of two takes come apart within the first so many seconds, m and m/s. */
-function apart(a: Take, b: Take, seconds: number): number {
+/** How far clearance and speed of two runs come apart within the first so many seconds, m and m/s. */
+function apart(a: Run, b: Run, seconds: number): number {
   const { time } = a.trace;
   let most = 0;
   for (let i = 0; i < time.length && time[i]! <= seconds && i < b.trace.time.length; i++) {
@@ -118,13 +118,13 @@ function apart(a: Take, b: Take, seconds: number): number {
   return most;
 }
 
-function compare(a: Take, b: Take, tolerance: number, named = same): void {
+function compare(a: Run, b: Run, tolerance: number, named = same): void {
   // However long it goes on and whatever rounding comes to: its first minute and a half is the same.
   expect(apart(a, b, 90)).toBeLessThan(1e-6);
   expect(b.outcome).toBe(a.outcome);
   const long = tolerance > 0.01;
-  const told = ({ events }: Take) =>
-    events.flatMap(({ is }) => (!long || is === 'beat' || is === 'end' ? [is] : []));
+  const told = ({ events }: Run) =>
+    events.flatMap(({ is }) => (!long || is === 'step' || is === 'end' ? [is] : []));
   expect(told(b)).toEqual(told(a));
   expect(Math.abs(b.duration - a.duration)).toBeLessThan(tolerance);
   expect(Math.abs(b.margins.clearance!.distance - a.margins.clearance!.distance)).toBeLessThan(
@@ -132,14 +132,14 @@ function compare(a: Take, b: Take, tolerance: number, named = same): void {
   );
   if (!long) expect(named(b.margins.clearance!.name)).toBe(a.margins.clearance!.name);
   // Of a long one only what is touched worse than softly is sure.
-  const touched = ({ touches }: Take, name: (so: string) => string) => {
+  const touched = ({ touches }: Run, name: (so: string) => string) => {
     const sure = touches.filter(({ grade }) => !long || grade !== 'soft');
     const names = sure.map((touch) => name(touch.name));
     return long ? [...new Set(names)] : names;
   };
   expect(touched(b, named)).toEqual(touched(a, same));
-  a.beats.forEach((mark, i) =>
-    expect(Math.abs(b.beats[i]!.time - mark.time)).toBeLessThan(tolerance),
+  a.steps.forEach((mark, i) =>
+    expect(Math.abs(b.steps[i]!.time - mark.time)).toBeLessThan(tolerance),
   );
 }
 
@@ -151,22 +151,22 @@ const cases: [string, ManoeuvreFile][] = [
 
 function early(): ManoeuvreFile {
   const file = structuredClone(demoFile('off-stilt-pontoon'));
-  file.score.beats[1]!.cue = { is: 'after', seconds: 1 };
-  file.score.end = { cue: { is: 'after', seconds: 2 }, within_s: 10 };
+  file.plan.steps[1]!.cue = { is: 'after', time_s: 1 };
+  file.plan.end = { cue: { is: 'after', time_s: 2 }, within_s: 10 };
   file.limit_s = 20;
   return file;
 }
 
 /**
  * Ten minutes of touches, in a lock, make of the last bits what a minute leaves alone: started a hundred-thousandth of a
- * millionth of a metre apart ten takes of one passage end up to a second and a half apart.
+ * millionth of a metre apart ten runs of one passage end up to a second and a half apart.
  */
 function tolerance({ locks }: ManoeuvreFile): number {
   return locks.length === 0 ? 1e-6 : 2.5;
 }
 
 describe.each(cases)('%s', (_, file) => {
-  const take = play(file);
+  const run = play(file);
   const near = tolerance(file);
 
   it.each(chosen([37, 90, 137, 254], [137]))(
@@ -181,23 +181,23 @@ describe.each(cases)('%s', (_, file) => {
           (degrees) => turned(degrees + by),
         ),
       );
-      compare(take, other, near);
+      compare(run, other, near);
     },
   );
 
   it('is the same mirrored, propeller and all', () => {
     const other = play(mirrored(file));
-    compare(take, other, near, otherHand);
-    const last = Math.min(take.trace.x.length, other.trace.x.length) - 1;
-    expect(Math.abs(other.trace.x[last]! + take.trace.x[last]!)).toBeLessThan(near);
-    const touch = take.margins.touch;
+    compare(run, other, near, otherHand);
+    const last = Math.min(run.trace.x.length, other.trace.x.length) - 1;
+    expect(Math.abs(other.trace.x[last]! + run.trace.x[last]!)).toBeLessThan(near);
+    const touch = run.margins.touch;
     if (touch) expect(Math.abs(other.margins.touch!.speed - touch.speed)).toBeLessThan(near);
   });
 
   // Two that turn opposite ways walk her nowhere, whichever way that is.
   if (file.boat.drives.length > 1) return;
   // Nor does one that never turns.
-  const motored = file.score.beats.some(({ orders }) =>
+  const motored = file.plan.steps.some(({ orders }) =>
     orders.some((order) => order.do === 'engine' && order.gear !== 'neutral'),
   );
   if (!motored) return;
@@ -205,22 +205,22 @@ describe.each(cases)('%s', (_, file) => {
     const copy = structuredClone(file);
     for (const d of copy.boat.drives) d.hand = d.hand === 'left' ? 'right' : 'left';
     const { heading } = play(copy).trace;
-    const off = heading.map((psi, i) => Math.abs(psi - (take.trace.heading[i] ?? psi)));
+    const off = heading.map((psi, i) => Math.abs(psi - (run.trace.heading[i] ?? psi)));
     expect(Math.max(...off)).toBeGreaterThan(1e-4);
   });
 });
 
-it('a stream with the whole harbour drifting along gives the same take (touches and marks apart)', () => {
+it('a current with the whole harbour drifting along gives the same run (touches and marks apart)', () => {
   const file = structuredClone(demoFile('off-stilt-pontoon'));
   file.place.features = file.place.features.filter((f) => f.kind === 'mark');
   file.berth = [];
-  file.score.beats = file.score.beats.slice(0, 2);
-  file.score.beats.forEach((beat) => (beat.expect = []));
-  file.score.end = { cue: { is: 'after', seconds: 40 }, within_s: 60 };
+  file.plan.steps = file.plan.steps.slice(0, 2);
+  file.plan.steps.forEach((step) => (step.expect = []));
+  file.plan.end = { cue: { is: 'after', time_s: 40 }, within_s: 60 };
   const still = play(file);
   const drift = structuredClone(file);
   const east = 0.9;
-  drift.conditions.stream = { set_deg: 90, speed_mps: east };
+  drift.conditions.current = { set_deg: 90, speed_mps: east };
   const from = (file.conditions.wind.from_deg * Math.PI) / 180;
   const windEast = -file.conditions.wind.speed_mps * Math.sin(from) + east;
   const windNorth = -file.conditions.wind.speed_mps * Math.cos(from);

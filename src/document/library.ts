@@ -6,15 +6,15 @@ import { manoeuvreSchema, type Manoeuvre } from './manoeuvre';
 import { placeSchema, type Place } from './place';
 import { recordSchema, type RecordDocument } from './record';
 
-/** A driven take with what it was kept under. */
-export const libraryTakeSchema = z.strictObject({
+/** A driven run with what it was kept under. */
+export const libraryRunSchema = z.strictObject({
   id: z.uuid({ error: 'must be a UUID' }),
   manoeuvreId: z.string().min(1).max(64),
   /** Milliseconds since 1970. */
   startedAt: z.number().int().min(0).max(8.64e15),
   file: drivenFileSchema,
 });
-export type LibraryTake = z.infer<typeof libraryTakeSchema>;
+export type LibraryRun = z.infer<typeof libraryRunSchema>;
 
 /** All that a user keeps. */
 export interface LibraryContents {
@@ -22,7 +22,7 @@ export interface LibraryContents {
   readonly places: readonly Place[];
   readonly figures: readonly OwnFigure[];
   readonly manoeuvres: readonly Manoeuvre[];
-  readonly takes: readonly LibraryTake[];
+  readonly runs: readonly LibraryRun[];
   readonly records: readonly RecordDocument[];
 }
 
@@ -34,7 +34,7 @@ export const LIBRARY_PARTS = [
   'places',
   'figures',
   'manoeuvres',
-  'takes',
+  'runs',
   'records',
 ] as const;
 
@@ -43,7 +43,7 @@ export const LIBRARY_SCHEMAS = {
   places: placeSchema,
   figures: ownFigureSchema,
   manoeuvres: manoeuvreSchema,
-  takes: libraryTakeSchema,
+  runs: libraryRunSchema,
   records: recordSchema,
 } as const;
 
@@ -55,7 +55,7 @@ export const backupContentsSchema = z.object({
     boats: count,
     places: count,
     manoeuvres: count,
-    takes: count,
+    runs: count,
     records: count,
   }),
   /** When anything in it last changed, ms since 1970; null for an empty one. */
@@ -79,7 +79,7 @@ export const archiveStandingSchema = z.object({
   places: standing,
   figures: standing,
   manoeuvres: standing,
-  takes: standing,
+  runs: standing,
   records: standing,
 });
 export type ArchiveStanding = z.infer<typeof archiveStandingSchema>;

@@ -1,12 +1,12 @@
-import { runTake, type Take } from '@/core/score';
-import { check, toRunInput, scoreSchema, type ManoeuvreFile, type ScoreDocument } from '.';
+import { runPlan, type Run } from '@/core/plan';
+import { check, toRunInput, planSchema, type ManoeuvreFile, type PlanDocument } from './';
 import { demoFile } from './testing/demo';
 import { lineEnds } from './place';
 
-function play(file: ManoeuvreFile): Take {
+function play(file: ManoeuvreFile): Run {
   const input = toRunInput(file);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
 const problemsOf = (file: ManoeuvreFile) => {
@@ -14,13 +14,13 @@ const problemsOf = (file: ManoeuvreFile) => {
   return input.ok ? [] : input.problems.map(({ path, message }) => `${path}: ${message}`);
 };
 
-const misses = (take: Take) => take.events.filter((e) => e.is === 'line' && e.what === 'missed');
+const misses = (run: Run) => run.events.filter((e) => e.is === 'line' && e.what === 'missed');
 
 describe('a thrown line', () => {
   const base = demoFile('spring-on-before-she-blows-off');
-  const seeded = (seed: number, score = base.score): ManoeuvreFile => ({
+  const seeded = (seed: number, plan = base.plan): ManoeuvreFile => ({
     ...base,
-    score,
+    plan,
     conditions: {
       ...base.conditions,
       wind: { ...base.conditions.wind, gusts: { intensity: 0.001, timeScale_s: 8, seed } },
@@ -31,22 +31,22 @@ describe('a thrown line', () => {
   const caught = seeds.find((seed) => misses(play(seeded(seed))).length === 0)!;
 
   it('missed comes on later, and changes what becomes of her', () => {
-    const on = (take: Take) => take.events.find((e) => e.is === 'line' && e.what === 'on')?.time;
+    const on = (run: Run) => run.events.find((e) => e.is === 'line' && e.what === 'on')?.time;
     const late = play(seeded(missing));
     const soon = play(seeded(caught));
     expect(soon.outcome).toBe('reached');
     expect(on(late) ?? Infinity).toBeGreaterThan(on(soon)! + 5);
-    const drifted = (take: Take) => take.trace.y.at(-1)!;
+    const drifted = (run: Run) => run.trace.y.at(-1)!;
     expect(Math.abs(drifted(late) - drifted(soon))).toBeGreaterThan(0.5);
   });
 
   it('missed with a way out that asks for it: broken off, clear of everything', () => {
-    const score: ScoreDocument = {
-      ...base.score,
-      beats: base.score.beats.map((beat) =>
-        beat.id === 'lines'
+    const plan: PlanDocument = {
+      ...base.plan,
+      steps: base.plan.steps.map((step) =>
+        step.id === 'lines'
           ? {
-              ...beat,
+              ...step,
               expect: [{ is: 'line', at: { after_s: 2 }, line: 'first spring', state: 'on' }],
               wayOut: {
                 note: 'no line: off and round again',
@@ -58,10 +58,10 @@ describe('a thrown line', () => {
                 ],
               },
             }
-          : beat,
+          : step,
       ),
     };
-    const away = play(seeded(missing, score));
+    const away = play(seeded(missing, plan));
     expect(away.outcome).toBe('broke off');
     expect(away.margins.clearance!.distance).toBeGreaterThan(0.5);
   });
@@ -74,9 +74,9 @@ describe('letting go', () => {
     ...base,
     conditions: { ...base.conditions, wind: { from_deg: 40, speed_mps: 8 } },
     goal: { is: 'clear', distance_m: 0 },
-    score: scoreSchema.parse({
-      lines: base.score.lines.filter(({ name }) => name !== 'bow spring'),
-      beats: [
+    plan: planSchema.parse({
+      lines: base.plan.lines.filter(({ name }) => name !== 'bow spring'),
+      steps: [
         {
           id: 'go',
           cue: { is: 'start' },
@@ -86,13 +86,13 @@ describe('letting go', () => {
           ],
         },
       ],
-      end: { cue: { is: 'after', seconds: 24 } },
+      end: { cue: { is: 'after', time_s: 24 } },
     }),
   });
 
   it('in the wrong order in a wind is seen to go wrong', () => {
-    const turned = (take: Take) =>
-      Math.abs(take.trace.heading.at(-1)! - take.trace.heading[0]!) * (180 / Math.PI);
+    const turned = (run: Run) =>
+      Math.abs(run.trace.heading.at(-1)! - run.trace.heading[0]!) * (180 / Math.PI);
     const right = play(order('stern line', 'bow line'));
     const wrong = play(order('bow line', 'stern line'));
     expect(turned(wrong)).toBeGreaterThan(turned(right) + 20);
@@ -101,22 +101,22 @@ describe('letting go', () => {
 
 describe('lines and people of a file', () => {
   const base = demoFile('sprung-off-the-pontoon');
-  const rigged = (change: (score: ScoreDocument) => void): ManoeuvreFile => {
+  const rigged = (change: (plan: PlanDocument) => void): ManoeuvreFile => {
     const file = structuredClone(base);
-    change(file.score);
+    change(file.plan);
     return file;
   };
 
   it('are refused with the field and the remedy where a name leads nowhere', () => {
     expect(problemsOf(rigged((s) => (s.lines[0]!.from = 'third cleat')))[0]).toMatch(
-      /^score\.lines\[0\]\.point: .*third cleat.*choose one of/,
+      /^plan\.lines\[0\]\.point: .*third cleat.*choose one of/,
     );
     expect(problemsOf(rigged((s) => (s.lines[0]!.fast!.to = 'lamp 2')))[0]).toMatch(
-      /^score\.lines\[0\]\.fast\.to: there is no bollard, pile, ground line.*lamp 2/,
+      /^plan\.lines\[0\]\.fast\.to: there is no bollard, pile, ground line.*lamp 2/,
     );
     const order = { do: 'letGo', after_s: 0, line: 'ghost', by: 'Nobody' } as const;
-    const [line, by] = problemsOf(rigged((s) => s.beats[0]!.orders.push(order)));
-    expect(line).toMatch(/\.line: the score has no line of that name: 'ghost'/);
+    const [line, by] = problemsOf(rigged((s) => s.steps[0]!.orders.push(order)));
+    expect(line).toMatch(/\.line: the plan has no line of that name: 'ghost'/);
     expect(by).toMatch(/\.by: the crew has nobody of that name: 'Nobody'/);
   });
 
@@ -131,7 +131,7 @@ describe('lines and people of a file', () => {
 
   it('a fender is refused where there is no hull to hang it on', () => {
     expect(problemsOf(rigged((s) => (s.fenders[0]!.x_m = 9)))[0]).toMatch(
-      /^score\.fenders\[0\]\.x_m: .*outside the hull/,
+      /^plan\.fenders\[0\]\.x_m: .*outside the hull/,
     );
   });
 
@@ -156,14 +156,14 @@ describe('lines and people of a file', () => {
     ],
     ['a giant', { crew: [{ name: 'a', at: { aboard: 'bow' }, pull_N: 5000 }] }, /50 to 1000/],
   ])('refuses %s', (_, more, message) => {
-    const score = { ...base.score, ...more };
-    const checked = check(scoreSchema, score);
+    const plan = { ...base.plan, ...more };
+    const checked = check(planSchema, plan);
     expect(checked.ok ? '' : checked.problems.map((p) => p.message).join()).toMatch(message);
   });
 
-  it('are not asked for: a score without them is as before', () => {
-    const { lines, crew, fenders } = scoreSchema.parse({
-      beats: [{ id: 'a', cue: { is: 'start' } }],
+  it('are not asked for: a plan without them is as before', () => {
+    const { lines, crew, fenders } = planSchema.parse({
+      steps: [{ id: 'a', cue: { is: 'start' } }],
       end: { cue: { is: 'stopped' } },
     });
     expect([lines, crew, fenders]).toEqual([[], [], []]);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { locksAhead } from '@/core/brief';
 import { inChamber, IN_LOCK, intoLock, outOfLock } from '@/core/locks';
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import {
   check,
   locksByTide,
@@ -16,7 +16,7 @@ import {
   usualLock,
   type LockWorking,
   type ManoeuvreFile,
-} from '.';
+} from './';
 import { demoFile } from './testing/demo';
 
 const OUTLINE = [
@@ -52,12 +52,12 @@ describe('locks of a manoeuvre', () => {
     const plain = file();
     plain.locks = [];
     plain.goal = { is: 'clear', distance_m: 0.2 };
-    plain.score.beats = plain.score.beats.slice(0, 1);
-    plain.score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
+    plain.plan.steps = plain.plan.steps.slice(0, 1);
+    plain.plan.end = { cue: { is: 'after', time_s: 5 }, within_s: 20 };
     const input = toRunInput(plain);
     if (!input.ok) throw new Error('not taken');
     expect(input.value.locks).toBeUndefined();
-    expect(runTake(input.value).trace.lock1Chamber).toBeUndefined();
+    expect(runPlan(input.value).trace.lock1Chamber).toBeUndefined();
   });
 
   it.each<[string, (f: ManoeuvreFile) => void, RegExp]>([
@@ -83,7 +83,7 @@ describe('locks of a manoeuvre', () => {
     [
       'a paddle it has not',
       (f) => {
-        for (const { orders } of f.score.beats)
+        for (const { orders } of f.plan.steps)
           for (const order of orders) if (order.do === 'paddle') order.paddle = 'golden paddle';
       },
       /'Cobnut Lock' has no paddle/,
@@ -91,7 +91,7 @@ describe('locks of a manoeuvre', () => {
     [
       'somebody who is not there',
       (f) => {
-        for (const { orders } of f.score.beats)
+        for (const { orders } of f.plan.steps)
           for (const order of orders) if (order.do === 'gates') order.by = 'Nobody';
       },
       /the crew has nobody/,
@@ -110,7 +110,7 @@ describe('locks of a manoeuvre', () => {
   it('refuses a paddle more than all the way up, and a gate that is ajar', () => {
     const order = (change: object) => {
       const f = file();
-      Object.assign(f.score.beats[5]!.orders[1]!, change);
+      Object.assign(f.plan.steps[5]!.orders[1]!, change);
       return check(manoeuvreFileSchema, f).ok;
     };
     expect(order({ to: 0.5 })).toBe(true);
@@ -124,10 +124,10 @@ describe('a lock nobody works', () => {
     const plain = file();
     plain.locks = [];
     plain.goal = { is: 'clear', distance_m: 0.2 };
-    plain.score = { ...plain.score, beats: plain.score.beats.slice(0, 1), lines: [], crew: [] };
+    plain.plan = { ...plain.plan, steps: plain.plan.steps.slice(0, 1), lines: [], crew: [] };
     const start = (t: number) => {
       const f = structuredClone(plain);
-      f.score.lines = [
+      f.plan.lines = [
         {
           name: 'bow line',
           from: 'starboard bow cleat',
@@ -243,7 +243,7 @@ describe('a lock’s working as a place keeps it', () => {
     const result = lockWorkingSchema.safeParse({ ...usual, ...part });
     return result.success
       ? ''
-      : result.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('\n');
+      : result.error.issues.map((i) => `${i.path.join('./')}: ${i.message}`).join('\n');
   };
 
   it.each<[Partial<LockWorking>, RegExp]>([
@@ -272,7 +272,7 @@ describe('a lock’s working as a place keeps it', () => {
     expect(read.upstream_deg).toBeUndefined();
     const place = placeSchema.safeParse({
       $schema: 'yawtrope:place',
-      version: 1,
+      version: 2,
       id: 'old',
       name: 'Old',
       features: [],
@@ -287,7 +287,7 @@ describe('the time a passage takes by the brief', () => {
     const input = toRunInput(demoFile('nell-up-cobnut-lock'));
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
     const [ahead] = locksAhead(input.value);
-    const { outcome, duration } = runTake(input.value);
+    const { outcome, duration } = runPlan(input.value);
     expect(outcome).toBe('reached');
     expect(ahead!.readyBy).toBe(1);
     expect(Math.abs(ahead!.figures.hands[0]!.whole / duration - 1)).toBeLessThan(0.1);

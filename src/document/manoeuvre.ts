@@ -4,16 +4,16 @@ import { boatSchema } from './boat';
 import { conditionsSchema } from './conditions';
 import { compass, id, longText, shortText, within } from './fields';
 import { lockingSchema } from './locking';
+import { MANOEUVRE_VERSION, migrateManoeuvre } from './manoeuvre-migrations';
 import { othersSchema } from './others';
 import { placeSchema } from './place';
-import { scoreSchema } from './score';
+import { planSchema } from './plan';
 
 /** What can be ticked off before and on the way. */
 const TICKED = [...READY_ITEMS, ...LOCK_CHECKS] as const;
 export type Ticked = (typeof TICKED)[number];
 
 export const MANOEUVRE_SCHEMA = 'yawtrope:manoeuvre';
-export const MANOEUVRE_VERSION = 1;
 
 const goalSchema = z.discriminatedUnion(
   'is',
@@ -50,10 +50,9 @@ const startSchema = z.strictObject({
 /** No manoeuvre lasts longer, s: two locks with a wait before each. */
 export const MOST_LIMIT_S = 3600;
 
-/** What a user edits: everything but boat and place, which it names by id. */
-export const manoeuvreSchema = z.strictObject({
+const currentManoeuvre = z.strictObject({
   $schema: z.literal(MANOEUVRE_SCHEMA),
-  version: z.literal(MANOEUVRE_VERSION, { error: 'this program reads version 1' }),
+  version: z.literal(MANOEUVRE_VERSION, { error: 'this program reads versions 1 and 2' }),
   id,
   title: shortText,
   note: longText.default(''),
@@ -64,26 +63,31 @@ export const manoeuvreSchema = z.strictObject({
   goal: goalSchema,
   /** Ids of features that are her berth: touched by intent, left out of clearances. */
   berth: z.array(id).max(12, { error: 'at most 12' }).default([]),
-  score: scoreSchema,
+  plan: planSchema,
   /** Boats that lie about on lines of their own and give way. */
   others: othersSchema,
   /** Locks that are worked. */
   locks: lockingSchema,
-  /** Checks of the score its writer has looked at and set aside, as `rule/beat id/engine`. */
+  /** Checks of the plan its writer has looked at and set aside, as `rule/step id/engine`. */
   dismissed: z.array(z.string().min(1).max(200)).max(200, { error: 'at most 200' }).default([]),
   /** What of the getting ready, and of what is checked at a lock, has been ticked off. */
   ready: z.array(z.enum(TICKED)).max(TICKED.length).default([]),
-  /** A way that looks as good and fails, kept beside the score, and why it does. */
-  tempting: z.strictObject({ title: shortText, why: longText, score: scoreSchema }).optional(),
+  /** A way that looks as good and fails, kept beside the plan, and why it does. */
+  tempting: z.strictObject({ title: shortText, why: longText, plan: planSchema }).optional(),
   limit_s: within(1, MOST_LIMIT_S, 's').default(300),
 });
-export type Manoeuvre = z.infer<typeof manoeuvreSchema>;
+export type Manoeuvre = z.infer<typeof currentManoeuvre>;
 
-/** A manoeuvre that stands alone, boat and place with it: what a file holds and what is run. */
-export const manoeuvreFileSchema = manoeuvreSchema
+/** What a user edits: everything but boat and place, which it names by id. Of any version, brought up to date as it is read. */
+export const manoeuvreSchema = z.preprocess(migrateManoeuvre, currentManoeuvre);
+
+const currentFile = currentManoeuvre
   .omit({ boatId: true, placeId: true })
   .extend({ boat: boatSchema, place: placeSchema });
-export type ManoeuvreFile = z.infer<typeof manoeuvreFileSchema>;
+export type ManoeuvreFile = z.infer<typeof currentFile>;
+
+/** A manoeuvre that stands alone, boat and place with it: what a file holds and what is run. Of any version. */
+export const manoeuvreFileSchema = z.preprocess(migrateManoeuvre, currentFile);
 
 export function toFile(
   manoeuvre: Manoeuvre,

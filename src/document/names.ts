@@ -1,4 +1,4 @@
-import type { LineEnd, MarkOnPlace, PointOnBoat } from '@/core/score';
+import type { LineEnd, MarkOnPlace, PointOnBoat } from '@/core/plan';
 import { namedPoints } from './boat-spec';
 import type { ManoeuvreFile } from './manoeuvre';
 import { endsAboard, marksAboard } from './others';
@@ -57,15 +57,15 @@ export class Names {
     return this.find(points, name, `${path}.from`, `'${other.name}' has no point of that name`);
   }
 
-  /** Index of a line of the score; of somebody of the crew, null for whoever is at hand. */
+  /** Index of a line of the plan; of somebody of the crew, null for whoever is at hand. */
   line(name: string, path: string): number {
-    return this.index(this.file.score.lines, name, `${path}.line`, 'the score has no line');
+    return this.index(this.file.plan.lines, name, `${path}.line`, 'the plan has no line');
   }
 
   /** The same of one without an anchor, to be passed or let go. */
   rope(name: string, path: string): number {
     const line = this.line(name, path);
-    const known = this.file.score.lines[line];
+    const known = this.file.plan.lines[line];
     if (known && known.name === name && known.anchor) {
       const message = `'${name}' has an anchor at its end; drop or weigh it`;
       this.problems.push({ path: `${path}.line`, message });
@@ -76,7 +76,7 @@ export class Names {
   /** The same of a line that has to have an anchor at its end. */
   anchor(name: string, path: string): number {
     const line = this.line(name, path);
-    const known = this.file.score.lines[line];
+    const known = this.file.plan.lines[line];
     if (known && known.name === name && !known.anchor) {
       const message = `'${name}' has no anchor; give it one, or choose a line that has`;
       this.problems.push({ path: `${path}.line`, message });
@@ -86,7 +86,7 @@ export class Names {
 
   /** Who sees to a line; another boat's is her own hands' business. */
   handOn(lineName: string, by: string | undefined, path: string): number | null {
-    const of = this.file.score.lines.find(({ name }) => name === lineName)?.of;
+    const of = this.file.plan.lines.find(({ name }) => name === lineName)?.of;
     if (of === undefined || by === undefined) return this.person(by, path);
     const message = `'${lineName}' is of '${of}', whose own hands see to it; leave out who does it`;
     this.problems.push({ path: `${path}.by`, message });
@@ -95,12 +95,12 @@ export class Names {
 
   person(name: string | undefined, path: string): number | null {
     if (name === undefined) return null;
-    return this.index(this.file.score.crew, name, `${path}.by`, 'the crew has nobody');
+    return this.index(this.file.plan.crew, name, `${path}.by`, 'the crew has nobody');
   }
 
   /** Somebody a cue waits for. */
   somebody(name: string, path: string): number {
-    return this.index(this.file.score.crew, name, `${path}.who`, 'the crew has nobody');
+    return this.index(this.file.plan.crew, name, `${path}.who`, 'the crew has nobody');
   }
 
   /** Index of a lock that is worked, and of a paddle of it. */

@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import {
   check,
   figuresFor,
@@ -9,7 +9,7 @@ import {
   subjectOf,
   toRunInput,
   type ManoeuvreFile,
-} from '.';
+} from './';
 import { demoFile } from './testing/demo';
 
 const raft = demoFile('rafted-up-to-wicket');
@@ -26,14 +26,14 @@ const problemsOf = (file: ManoeuvreFile): string => {
 };
 
 describe('other boats of a file', () => {
-  it('are run on their own lines, with the score’s lines found where they lead from', () => {
+  it('are run on their own lines, with the plan’s lines found where they lead from', () => {
     const input = toRunInput(raft);
     if (!input.ok) throw new Error(input.problems[0]!.message);
     const { lines, others, where } = input.value;
     expect(lines!.count).toBe(2);
     expect(others![0]!.lines.count).toBe(4);
-    expect(where!.map(({ boat }) => boat)).toEqual(raft.score.lines.map(({ of }) => (of ? 1 : 0)));
-    expect(runTake(input.value).outcome).toBe('reached');
+    expect(where!.map(({ boat }) => boat)).toEqual(raft.plan.lines.map(({ of }) => (of ? 1 : 0)));
+    expect(runPlan(input.value).outcome).toBe('reached');
   });
 
   it('have points that lines and cues can name, where they lie at the start', () => {
@@ -58,7 +58,7 @@ describe('other boats of a file', () => {
       (f: ManoeuvreFile) => {
         f.others[0]!.start.x_m = f.start.x_m + 1;
         f.others[0]!.start.y_m = f.start.y_m;
-        f.score.lines = f.score.lines.filter(({ of }) => !of);
+        f.plan.lines = f.plan.lines.filter(({ of }) => !of);
       },
       /others\[0\]\.start: 'Wicket' starts .* inside the boat/,
     ],
@@ -70,19 +70,19 @@ describe('other boats of a file', () => {
     ['twice', (f: ManoeuvreFile) => f.others.push(structuredClone(f.others[0]!)), /used twice/],
     [
       'whose line leads to herself',
-      (f: ManoeuvreFile) => (f.score.lines.find(({ of }) => of)!.fast!.to = 'Wicket: stern'),
+      (f: ManoeuvreFile) => (f.plan.lines.find(({ of }) => of)!.fast!.to = 'Wicket: stern'),
       /would lead from 'Wicket' to herself/,
     ],
     [
       'that are not there',
-      (f: ManoeuvreFile) => (f.score.lines.find(({ of }) => of)!.of = 'Nobody'),
+      (f: ManoeuvreFile) => (f.plan.lines.find(({ of }) => of)!.of = 'Nobody'),
       /\.of: there is no other boat of that name: 'Nobody'; choose one of: Wicket/,
     ],
     [
       'whose line somebody of hers is told to see to',
       (f: ManoeuvreFile) => {
-        f.score.crew = [{ name: 'Ada', at: { aboard: 'bow' }, pull_N: 300, throws_m: 8 }];
-        f.score.beats[0]!.orders.push({
+        f.plan.crew = [{ name: 'Ada', at: { aboard: 'bow' }, pull_N: 300, throws_m: 8 }];
+        f.plan.steps[0]!.orders.push({
           do: 'letGo',
           after_s: 0,
           line: "Wicket's bow line",
@@ -93,7 +93,7 @@ describe('other boats of a file', () => {
     ],
     [
       'whose cleat is not hers',
-      (f: ManoeuvreFile) => (f.score.lines.find(({ of }) => of)!.from = 'moon'),
+      (f: ManoeuvreFile) => (f.plan.lines.find(({ of }) => of)!.from = 'moon'),
       /'Wicket' has no point of that name: 'moon'/,
     ],
   ])('%s are refused with the field and the remedy', (_, change, message) => {
@@ -116,7 +116,7 @@ describe('other boats of a file', () => {
     expect(unfit(demoFile('alongside-wind-off'), 'raft-up')).toMatch(/no other boat/);
     expect(unfit(demoFile('out-from-inside-wicket'), 'out-of-a-raft')).toBeNull();
     expect(unfit(demoFile('off-the-wall'), 'out-of-a-raft')).toMatch(/no other boat/);
-    expect(unfit(demoFile('a-buoy-against-the-stream'), 'pick-up-a-buoy')).toBeNull();
+    expect(unfit(demoFile('a-buoy-against-the-current'), 'pick-up-a-buoy')).toBeNull();
     expect(unfit(demoFile('stern-to-on-her-own-anchor'), 'stern-to-on-anchor')).toBeNull();
     expect(unfit(demoFile('stern-to-before-supper'), 'stern-to-on-anchor')).toMatch(/ground lines/);
   });
@@ -128,7 +128,7 @@ describe('anchors of a file', () => {
   it('are dropped and weighed, not passed or let go; a line is not an anchor', () => {
     const order = (line: string, what: 'letGo' | 'anchor') => {
       const file = structuredClone(moored);
-      file.score.beats[0]!.orders.push(
+      file.plan.steps[0]!.orders.push(
         what === 'letGo'
           ? { do: 'letGo', after_s: 0, line }
           : { do: 'anchor', after_s: 0, line, how: 'drop' },
@@ -150,13 +150,13 @@ describe('anchors of a file', () => {
       x_m: start.x_m + 10,
       y_m: start.y_m,
     });
-    file.score.lines[0]!.fast = { to: 'where it lies' };
+    file.plan.lines[0]!.fast = { to: 'where it lies' };
     const input = toRunInput(file);
     if (!input.ok) throw new Error(input.problems[0]!.message);
     const { hull } = file.boat;
-    const down = file.score.lines[0]!.anchor!.depth_m + hull.freeboard_m;
+    const down = file.plan.lines[0]!.anchor!.depth_m + hull.freeboard_m;
     expect(input.value.lines!.rows[0]).toBeCloseTo(4 * down + 0.1, 6);
-    file.score.lines[0]!.fast = { to: 'where it lies', length_m: 3 };
+    file.plan.lines[0]!.fast = { to: 'where it lies', length_m: 3 };
     expect(problemsOf(file)).toMatch(/give it more length/);
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { cos, sin } from '@/core/math';
-import type { LineEnd, MarkOnPlace } from '@/core/score';
+import type { LineEnd, MarkOnPlace } from '@/core/plan';
 import { MOST_OTHERS } from '@/core/sim';
 import { boatSchema, type Boat } from './boat';
 import { namedPoints } from './boat-spec';

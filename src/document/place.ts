@@ -2,10 +2,11 @@ import { outOfLock } from '@/core/locks';
 import { nearestOnPolygon } from '@/core/math';
 import { z } from 'zod';
 import { pileObstacle, solidObstacle, type Obstacle, type Surface } from '@/core/holding';
-import type { LineEnd } from '@/core/score';
+import type { LineEnd } from '@/core/plan';
 import { areaSchema, outline, sounding, transitSchema } from './areas';
 import { extra, id, longText, shortText, within } from './fields';
 import { locksIn, siteLock } from './lock';
+import { migratePlace, PLACE_VERSION } from './place-migrations';
 import { tideSchema } from './tide';
 
 const surfaceKind = z.enum(['stone', 'timber', 'fendered', 'earth', 'hull'], {
@@ -121,11 +122,10 @@ export const PLACE_SCHEMA = 'yawtrope:place';
 /** What stands and lies about in one place. */
 export const MOST_FEATURES = 400;
 
-/** A stretch of water as kept and exchanged: metres east and north of its origin. */
-export const placeSchema = z
+const currentPlace = z
   .strictObject({
     $schema: z.literal(PLACE_SCHEMA),
-    version: z.literal(1, { error: 'this program reads version 1' }),
+    version: z.literal(PLACE_VERSION, { error: 'this program reads versions 1 and 2' }),
     id,
     name: shortText,
     note: longText.default(''),
@@ -179,7 +179,10 @@ export const placeSchema = z
     }
   });
 
-export type Place = z.infer<typeof placeSchema>;
+export type Place = z.infer<typeof currentPlace>;
+
+/** A stretch of water as kept and exchanged: metres east and north of its origin. Of any version. */
+export const placeSchema = z.preprocess(migratePlace, currentPlace);
 export type Berth = Place['berths'][number];
 
 /** The end a boat has to a berth she lies end on to; null where she lies along it. */

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 
 /** One thing wrong with what was given: where, and what to do about it. */
 export interface Problem {
-  /** Path of the field, such as `score.beats[2].orders[0].angle_deg`. */
+  /** Path of the field, such as `plan.steps[2].orders[0].angle_deg`. */
   readonly path: string;
   readonly message: string;
 }
@@ -20,7 +20,7 @@ export function failure(...problems: readonly Problem[]): Result<never> {
   return { ok: false, problems };
 }
 
-/** `['score', 'beats', 2]` as `score.beats[2]`. */
+/** `['plan', 'steps', 2]` as `plan.steps[2]`. */
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
     (text, key) =>

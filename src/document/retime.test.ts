@@ -1,8 +1,8 @@
-import { holdBack, runTake, type HeldBack } from '@/core/score';
+import { holdBack, runPlan, type HeldBack } from '@/core/plan';
 import type { ManoeuvreFile } from './manoeuvre';
 import { retimed } from './retime';
 import { toRunInput } from './run-input';
-import { cueSchema, type CueDocument } from './score';
+import { cueSchema, type CueDocument } from './plan';
 import { chosen, SWEEPING } from '@/core/testing/sweep';
 import { DEMO_MANOEUVRES, demoFile } from './testing/demo';
 
@@ -12,28 +12,27 @@ const inputOf = (file: ManoeuvreFile) => {
   return input.value;
 };
 
-const withCue = (file: ManoeuvreFile, beat: number, cue: CueDocument): ManoeuvreFile => {
-  const { score } = file;
-  if (beat === score.beats.length)
-    return { ...file, score: { ...score, end: { ...score.end, cue } } };
+const withCue = (file: ManoeuvreFile, step: number, cue: CueDocument): ManoeuvreFile => {
+  const { plan } = file;
+  if (step === plan.steps.length) return { ...file, plan: { ...plan, end: { ...plan.end, cue } } };
   return {
     ...file,
-    score: { ...score, beats: score.beats.map((b, i) => (i === beat ? { ...b, cue } : b)) },
+    plan: { ...plan, steps: plan.steps.map((b, i) => (i === step ? { ...b, cue } : b)) },
   };
 };
 
-const cueOf = ({ score }: ManoeuvreFile, beat: number) => (score.beats[beat] ?? score.end).cue;
-/** When a beat comes; the score is cut short there, as what comes after it tells nothing. */
-const timeOf = (file: ManoeuvreFile, beat: number) => {
-  const { beats, end } = file.score;
-  const within_s = beats[beat]?.within_s ?? end.within_s;
-  const score = {
-    ...file.score,
-    beats: beats.slice(0, beat),
-    end: { cue: cueOf(file, beat), within_s },
+const cueOf = ({ plan }: ManoeuvreFile, step: number) => (plan.steps[step] ?? plan.end).cue;
+/** When a step comes; the plan is cut short there, as what comes after it tells nothing. */
+const timeOf = (file: ManoeuvreFile, step: number) => {
+  const { steps, end } = file.plan;
+  const within_s = steps[step]?.within_s ?? end.within_s;
+  const plan = {
+    ...file.plan,
+    steps: steps.slice(0, step),
+    end: { cue: cueOf(file, step), within_s },
   };
-  const take = runTake(inputOf({ ...file, score }));
-  return take.outcome === 'cue never came' ? undefined : take.duration;
+  const run = runPlan(inputOf({ ...file, plan }));
+  return run.outcome === 'cue never came' ? undefined : run.duration;
 };
 
 /** A boat held back, sampled each second for ten: a figure that falls by one a second, and one that stands. */
@@ -44,7 +43,7 @@ const held = (...parts: HeldBack['parts']): HeldBack => ({
 });
 const falling = Float64Array.from({ length: 11 }, (_, i) => 20 - i);
 
-describe('a beat moved in time', () => {
+describe('a step moved in time', () => {
   // Between them these have every kind of cue that goes by a figure.
   const demos = chosen(DEMO_MANOEUVRES, [
     'alongside-wind-off',
@@ -54,21 +53,21 @@ describe('a beat moved in time', () => {
     'two-hulls-in-a-calm',
     'glide-to-the-steps',
   ]);
-  it('comes when it is asked to, for every beat of demos that goes by a figure', () => {
+  it('comes when it is asked to, for every step of demos that goes by a figure', () => {
     const off: number[] = [];
     for (const name of demos) {
       const file = demoFile(name);
-      const take = runTake(inputOf(file));
-      for (let beat = 1; beat <= file.score.beats.length; beat++) {
-        const before = take.beats[beat - 1]!.time;
-        const now = take.beats[beat]?.time ?? take.duration;
-        const held = holdBack(inputOf(file), beat, now - before + 20)!;
+      const run = runPlan(inputOf(file));
+      for (let step = 1; step <= file.plan.steps.length; step++) {
+        const before = run.steps[step - 1]!.time;
+        const now = run.steps[step]?.time ?? run.duration;
+        const held = holdBack(inputOf(file), step, now - before + 20)!;
         expect(held.from).toBeCloseTo(before, 9);
         for (const at of [before + 0.6 * (now - before), now + 0.7]) {
-          const moved = retimed(cueOf(file, beat), held, at);
+          const moved = retimed(cueOf(file, step), held, at);
           if (!moved.ok) continue;
           expect(cueSchema.safeParse(moved.cue).success).toBe(true);
-          const found = timeOf(withCue(file, beat, moved.cue), beat);
+          const found = timeOf(withCue(file, step, moved.cue), step);
           if (found !== undefined) off.push(Math.abs(found - at));
         }
       }
@@ -81,11 +80,11 @@ describe('a beat moved in time', () => {
 
   it('keeps what kind of cue it is', () => {
     const file = demoFile('alongside-wind-off');
-    const take = runTake(inputOf(file));
-    file.score.beats.forEach(({ cue }, beat) => {
-      if (beat === 0) return;
-      const now = take.beats[beat]!.time;
-      const moved = retimed(cue, holdBack(inputOf(file), beat, 120)!, now + 0.3);
+    const run = runPlan(inputOf(file));
+    file.plan.steps.forEach(({ cue }, step) => {
+      if (step === 0) return;
+      const now = run.steps[step]!.time;
+      const moved = retimed(cue, holdBack(inputOf(file), step, 120)!, now + 0.3);
       if (moved.ok) expect(moved.cue.is).toBe(cue.is);
     });
   });
@@ -131,7 +130,7 @@ describe('a beat moved in time', () => {
     });
   });
 
-  it('is null where the beat before is never come to', () => {
+  it('is null where the step before is never come to', () => {
     const file = demoFile('alongside-wind-off');
     const fast = { is: 'speed', over: 'water', compare: 'above', speed_mps: 19 } as const;
     expect(holdBack(inputOf(withCue(file, 1, fast)), 3, 60)).toBeNull();

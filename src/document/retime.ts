@@ -1,4 +1,4 @@
-import type { HeldBack, PartHeld } from '@/core/score';
+import type { HeldBack, PartHeld } from '@/core/plan';
 import { degrees, radians } from './fields';
 import {
   MOST_CUE_DISTANCE_M,
@@ -6,7 +6,7 @@ import {
   MOST_TURN_DEG,
   type CueDocument,
   type SimpleCue,
-} from './score';
+} from './plan';
 
 /** A cue that comes at another moment; or why it cannot. */
 export type Retimed =
@@ -51,7 +51,7 @@ function withFigure(part: SimpleCue, figure: number): SimpleCue | null {
   switch (part.is) {
     case 'after': {
       const seconds = round(figure, 1);
-      return seconds < 0 || seconds > MOST_SECONDS ? null : { ...part, seconds };
+      return seconds < 0 || seconds > MOST_SECONDS ? null : { ...part, time_s: seconds };
     }
     case 'heading':
       return { ...part, heading_deg: ((Math.round(degrees(figure)) % 360) + 360) % 360 };
@@ -94,11 +94,11 @@ function toMove(
 }
 
 /**
- * A cue given the figure with which it comes at a moment of the take: metres, degrees, knots or seconds, whichever it
+ * A cue given the figure with which it comes at a moment of the run: metres, degrees, knots or seconds, whichever it
  * goes by.
  *
- * @param held how she goes on while the beat is held back
- * @param at s of the take
+ * @param held how she goes on while the step is held back
+ * @param at s of the run
  */
 export function retimed(cue: CueDocument, held: HeldBack, at: number): Retimed {
   const no = (why: (Retimed & { ok: false })['why']): Retimed => ({ ok: false, why });

@@ -11,7 +11,7 @@ import {
   type RopeFigures,
 } from '@/core/holding';
 import { levelThere, type SitedLock } from '@/core/locks';
-import type { LineEnd, PointOnBoat, RiggedLine, Rigging, Whereabouts } from '@/core/score';
+import type { LineEnd, PointOnBoat, RiggedLine, Rigging, Whereabouts } from '@/core/plan';
 import { onOf, type LineAt } from '@/core/sim';
 import type { Boat } from './boat';
 import type { ManoeuvreFile } from './manoeuvre';
@@ -36,7 +36,7 @@ export function anchorMassOf(anchor: NonNullable<LineDocument['anchor']>, mass: 
   return anchor.mass_kg ?? usualAnchor(mass).mass;
 }
 
-/** Figures of a line or chain of a score on a boat: SI. */
+/** Figures of a line or chain of a plan on a boat: SI. */
 export function lineFigures(
   line: LineDocument,
   { hull }: Pick<Boat, 'hull'>,
@@ -57,7 +57,7 @@ export function boatOfLine(
   return file.others.find(({ name }) => name === of)?.boat ?? file.boat;
 }
 
-/** Load each line of a score parts at, N. */
+/** Load each line of a plan parts at, N. */
 export function breakingLoads(
   lines: readonly LineDocument[],
   file: { readonly boat: Boat; readonly others: readonly Other[] },
@@ -136,7 +136,7 @@ function whereabouts({ at }: PersonDocument, names: Names, path: string): Wherea
   return { aboard: false, mark: names.mark(at.ashore, path) };
 }
 
-/** Lines, by the boat they are of, and people of a score, as they are run. */
+/** Lines, by the boat they are of, and people of a plan, as they are run. */
 export interface Rigged {
   /** Hers first, then those of the other boats. */
   readonly lines: readonly Lines[];
@@ -154,12 +154,12 @@ export function toRigging(
   const begin = locks.map(({ begins }) => begins);
   const floats = ({ start }: Lying) =>
     locks.length > 0 ? levelThere(locks, begin, start.x_m, start.y_m) : 0;
-  const { lines, crew, fenders } = file.score;
+  const { lines, crew, fenders } = file.plan;
   const half = file.boat.hull.length_m / 2;
   fenders.forEach(({ name, x_m }, i) => {
     if (Math.abs(x_m) <= half * 1.05) return;
     names.problems.push({
-      path: `score.fenders[${i}].x_m`,
+      path: `plan.fenders[${i}].x_m`,
       message: `'${name}' would hang outside the hull, which reaches ${half.toFixed(1)} m from midships`,
     });
   });
@@ -171,7 +171,7 @@ export function toRigging(
   const specs: LineSpec[][] = boats.map(() => []);
   const where: LineAt[] = [];
   const rigged = lines.map((line, i): RiggedLine => {
-    const path = `score.lines[${i}]`;
+    const path = `plan.lines[${i}]`;
     const boat = names.boat(line.of, path);
     const from = names.pointOf(boat, line.from, path);
     const lying = boats[boat]!;
@@ -195,7 +195,7 @@ export function toRigging(
       lines: rigged,
       crew: crew.map((person, i) => ({
         name: person.name,
-        at: whereabouts(person, names, `score.crew[${i}].at`),
+        at: whereabouts(person, names, `plan.crew[${i}].at`),
         pull: person.pull_N,
         throws: person.throws_m,
       })),

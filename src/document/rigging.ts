@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BOTTOMS, ROPES } from '@/core/holding';
-import { PASS_HOW, TEND_HOW } from '@/core/score';
+import { PASS_HOW, TEND_HOW } from '@/core/plan';
 import { MOST_LINES } from '@/core/sim';
 import { fenderSchema } from './boat';
 import { shortText, within } from './fields';
@@ -128,14 +128,10 @@ export function handsOrders<A extends z.ZodType, N extends z.ZodType>(after_s: A
       /** Chain to let run out before it is held. */
       length_m: within(1, MOST_LINE_M, 'm').optional(),
     }),
-    z.strictObject({
-      do: z.literal('step'),
-      after_s,
-      by: named,
-      to: z.enum(['ashore', 'aboard'], { error: "say 'ashore' or 'aboard'" }),
-      /** A mark ashore to go to, or a point aboard to step to. */
-      at: named,
-    }),
-    z.strictObject({ do: z.literal('go'), after_s, by: named, at: named }),
+    /** A mark ashore to walk to. */
+    z.strictObject({ do: z.literal('stepAshore'), after_s, by: named, mark: named }),
+    /** A point aboard to step to. */
+    z.strictObject({ do: z.literal('stepAboard'), after_s, by: named, point: named }),
+    z.strictObject({ do: z.literal('go'), after_s, by: named, point: named }),
   ] as const;
 }

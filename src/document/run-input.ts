@@ -1,7 +1,7 @@
 import { assembleCraft, type Craft } from '@/core/craft';
 import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
-import type { Cue, Expectation, Goal, Order, RunInput, TimedOrder } from '@/core/score';
+import type { Cue, Expectation, Goal, Order, RunInput, TimedOrder } from '@/core/plan';
 import { roomAt } from '@/core/search';
 import { leastUnder } from '@/core/sim';
 import { toBoatSpec, withFenders } from './boat-spec';
@@ -15,7 +15,7 @@ import { withoutDrawnLeaves, withPounds } from './lock-sites';
 import { laddersOf, toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
 import { toRigging } from './rigging-input';
-import type { CueDocument, ExpectationDocument, OrderDocument } from './score';
+import type { CueDocument, ExpectationDocument, OrderDocument } from './plan';
 
 /** Overlap at the start that is put down to rounding or a squeezed fender, m. */
 const START_OVERLAP_M = 0.1;
@@ -30,7 +30,7 @@ function cue(document: CueDocument, names: Names, path: string): Cue {
     case 'sternway':
       return { is: document.is };
     case 'after':
-      return { is: 'after', seconds: document.seconds };
+      return { is: 'after', time: document.time_s };
     case 'heading':
       return { is: 'heading', heading: radians(document.heading_deg) };
     case 'turned':
@@ -75,7 +75,7 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
       return {
         after,
         order: {
-          do: 'steer for',
+          do: 'steerFor',
           mark: names.mark(document.mark, path),
           first: document.first,
         },
@@ -129,7 +129,7 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
       const line = names.rope(document.line, path);
       return {
         after,
-        order: { do: 'let go', line, by: names.handOn(document.line, document.by, path) },
+        order: { do: 'letGo', line, by: names.handOn(document.line, document.by, path) },
       };
     }
     case 'anchor': {
@@ -138,11 +138,14 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
       const by = names.handOn(document.line, document.by, path);
       return { after, order: { do: 'anchor', line, by, how, length: document.length_m ?? null } };
     }
-    case 'step': {
+    case 'stepAshore': {
       const by = names.person(document.by, path) ?? 0;
-      if (document.to === 'ashore')
-        return { after, order: { do: 'step ashore', by, mark: names.mark(document.at, path) } };
-      return { after, order: { do: 'step aboard', by, point: names.point(document.at, path) } };
+      return { after, order: { do: 'stepAshore', by, mark: names.mark(document.mark, path) } };
+    }
+    case 'stepAboard':
+    case 'go': {
+      const by = names.person(document.by, path) ?? 0;
+      return { after, order: { do: document.do, by, point: names.point(document.point, path) } };
     }
     case 'paddle':
     case 'gates':
@@ -155,10 +158,6 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
       const heading = heading_deg === undefined ? null : radians(heading_deg);
       const mark = document.mark === undefined ? undefined : names.mark(document.mark, path);
       return { after, order: { do: 'other', boat, gear: GEARS[gear], throttle, heading, mark } };
-    }
-    case 'go': {
-      const by = names.person(document.by, path) ?? 0;
-      return { after, order: { do: 'go', by, point: names.point(document.at, path) } };
     }
   }
 }
@@ -311,22 +310,22 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
   const worked = asKept.locks.map(({ lock }) => lock);
   const file = { ...asKept, place: withPounds(asKept.place, worked) };
   const names = new Names(file);
-  const beats = file.score.beats.map((beat, i) => {
-    const path = `score.beats[${i}]`;
+  const steps = file.plan.steps.map((step, i) => {
+    const path = `plan.steps[${i}]`;
     return {
-      id: beat.id,
-      cue: cue(beat.cue, names, `${path}.cue`),
-      within: beat.within_s,
-      orders: beat.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
-      expect: beat.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
+      id: step.id,
+      cue: cue(step.cue, names, `${path}.cue`),
+      within: step.within_s,
+      orders: step.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
+      expect: step.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
       wayOut: {
-        automatic: beat.wayOut.automatic,
-        orders: beat.wayOut.orders.map((o, k) => toOrder(o, names, `${path}.wayOut.orders[${k}]`)),
+        automatic: step.wayOut.automatic,
+        orders: step.wayOut.orders.map((o, k) => toOrder(o, names, `${path}.wayOut.orders[${k}]`)),
       },
     };
   });
-  const { end } = file.score;
-  const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.score.fenders)));
+  const { end } = file.plan;
+  const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.plan.fenders)));
   const weather = toWeather(file.conditions, file.place);
   const below = weather.level ? seriesAt(weather.level, 0) : 0;
   const locks = workedLocks(file, names, below);
@@ -358,9 +357,9 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
       heading: radians(file.start.heading_deg),
       speed: file.start.speed_mps,
     },
-    score: {
-      beats,
-      end: { cue: cue(end.cue, names, 'score.end.cue'), within: end.within_s },
+    plan: {
+      steps,
+      end: { cue: cue(end.cue, names, 'plan.end.cue'), within: end.within_s },
     },
     goal: goal(file.goal, names),
     berth: new Set(file.berth),

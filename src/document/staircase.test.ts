@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import {
   check,
   lockWorkingSchema,
@@ -9,7 +9,7 @@ import {
   type LockWorking,
   type ManoeuvreFile,
   type Place,
-} from '.';
+} from './';
 import { demoFile } from './testing/demo';
 
 // Cobnut Lock made the upper one of two: a second chamber below it, whose upper gates are its lower gates.
@@ -49,8 +49,8 @@ function twoLocks(change: (working: LockWorking) => LockWorking = (w) => w): Man
   // She is not what is looked at: she lies at rest above.
   file.start = { ...file.start, speed_mps: 0 };
   file.goal = { is: 'clear', distance_m: 0 };
-  file.score = {
-    beats: [
+  file.plan = {
+    steps: [
       {
         id: 'work',
         title: 'work',
@@ -61,7 +61,7 @@ function twoLocks(change: (working: LockWorking) => LockWorking = (w) => w): Man
         wayOut: { note: '', automatic: false, orders: [] },
       },
     ],
-    end: { cue: { is: 'after', seconds: 500 }, within_s: 600 },
+    end: { cue: { is: 'after', time_s: 500 }, within_s: 600 },
     lines: [],
     crew: [],
     fenders: [],
@@ -76,11 +76,11 @@ const problems = (file: ManoeuvreFile) => {
     ? 'none'
     : input.problems.map(({ path, message }) => `${path}: ${message}`).join();
 };
-function played(file: ManoeuvreFile, orders: ManoeuvreFile['score']['beats'][0]['orders']) {
-  file.score.beats[0]!.orders = orders;
+function played(file: ManoeuvreFile, orders: ManoeuvreFile['plan']['steps'][0]['orders']) {
+  file.plan.steps[0]!.orders = orders;
   const input = toRunInput(file);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
 describe('a staircase of two', () => {
@@ -113,16 +113,16 @@ describe('a staircase of two', () => {
       ['Cobnut Lock', 'lower'],
       [LOWER, 'upper'],
     ] as const) {
-      const take = played(twoLocks(), [
+      const run = played(twoLocks(), [
         ...wind,
         { do: 'gates', after_s: 5, lock, end, leaf: 'both', to: 'open' },
       ]);
-      const over = take.trace.lock1Chamber!;
-      const under = take.trace.lock2Chamber!;
+      const over = run.trace.lock1Chamber!;
+      const under = run.trace.lock2Chamber!;
       // Equal chambers: the level between, in both.
       expect(over.at(-1)!).toBeCloseTo((over[0]! + under[0]!) / 2, 1);
       expect(over.at(-1)!).toBeCloseTo(under.at(-1)!, 2);
-      const opened = take.events.filter((e) => e.is === 'lock' && e.what === 'gates open');
+      const opened = run.events.filter((e) => e.is === 'lock' && e.what === 'gates open');
       expect(opened.length).toBeGreaterThan(0);
       expect(opened.every((e) => e.is === 'lock' && e.lock === 0)).toBe(true);
     }
@@ -134,7 +134,7 @@ describe('a staircase of two', () => {
     const [paddles] = file.place.areas.flatMap((a) =>
       a.kind === 'lock' && a.working ? [a.working.paddles] : [],
     );
-    const take = played(
+    const run = played(
       file,
       paddles!
         .filter(({ end }) => end === 'lower')
@@ -146,8 +146,8 @@ describe('a staircase of two', () => {
           to: 1,
         })),
     );
-    expect(take.outcome).toBe('unsafe');
-    expect(take.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(true);
+    expect(run.outcome).toBe('unsafe');
+    expect(run.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(true);
   });
 
   it('what does not fit together is said, with its remedy', () => {

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import {
   CONSTITUENT_NAMES,
-  tidalStream,
+  tidalCurrent,
   tideLevel,
-  type HourStream,
-  type Stream,
+  type HourCurrent,
+  type Current,
   type Tide,
 } from '@/core/water';
 import { compass, radians, within } from './fields';
@@ -67,13 +67,13 @@ const byTable = z.strictObject({
     }),
 });
 
-/** How the level goes at a place, how the stream goes with it, and the time zone its clocks show. */
+/** How the level goes at a place, how the current goes with it, and the time zone its clocks show. */
 export const tideSchema = z.strictObject({
   zone: zoneSchema,
   level: z.discriminatedUnion('by', [byConstituents, byTable], {
     error: "by is 'constituents' or 'table'",
   }),
-  stream: z
+  current: z
     .strictObject({
       /** Range, high to low, of the tide these rates were found in. */
       range_m: within(0.1, 20, 'm'),
@@ -120,21 +120,21 @@ export function meanLevel({ level }: TideDocument): number {
   return Math.round((100 * sum) / level.waters.length) / 100;
 }
 
-const hoursOf = ({ stream }: TideDocument): HourStream[] =>
-  (stream?.hours ?? []).map(({ hour, set_deg, rate_mps }) => ({
+const hoursOf = ({ current }: TideDocument): HourCurrent[] =>
+  (current?.hours ?? []).map(({ hour, set_deg, rate_mps }) => ({
     hour,
     set: radians(set_deg),
     rate: rate_mps,
   }));
 
-/** Level, m, and stream of a place at a moment, seconds since 1970 UTC; null where its tide does not tell. */
+/** Level, m, and current of a place at a moment, seconds since 1970 UTC; null where its tide does not tell. */
 export function tideAt(
   tide: TideDocument,
   at: number,
-): { readonly level: number | null; readonly stream: Stream | null } {
+): { readonly level: number | null; readonly current: Current | null } {
   const curve = toTide(tide);
   return {
     level: tideLevel(curve, at),
-    stream: tide.stream ? tidalStream(curve, hoursOf(tide), tide.stream.range_m, at) : null,
+    current: tide.current ? tidalCurrent(curve, hoursOf(tide), tide.current.range_m, at) : null,
   };
 }

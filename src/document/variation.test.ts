@@ -13,7 +13,7 @@ describe('a what-if, as it is handed over', () => {
       windTimes: 1.5,
       windVeer_deg: -90,
       gusts: 0.25,
-      streamBy_mps: -0.5,
+      currentBy_mps: -0.5,
       entryBy_mps: 0.2,
       late_s: 3,
       asternTimes: 0.6,
@@ -26,7 +26,7 @@ describe('a what-if, as it is handed over', () => {
     expect(rest).toEqual({
       windTimes: 1.5,
       gusts: 0.25,
-      streamBy: -0.5,
+      currentBy: -0.5,
       entryBy: 0.2,
       late: 3,
       asternTimes: 0.6,

@@ -9,7 +9,7 @@ export const variationSchema = z.strictObject({
   windVeer_deg: within(-180, 180, 'degrees').default(0),
   /** Standard deviation of gusts over mean; null leaves them as they are. */
   gusts: within(0, 0.5).nullable().default(null),
-  streamBy_mps: within(-4, 4, 'm/s').default(0),
+  currentBy_mps: within(-4, 4, 'm/s').default(0),
   entryBy_mps: within(-3, 3, 'm/s').default(0),
   late_s: within(0, 30, 's').default(0),
   asternTimes: within(0, 2).default(1),
@@ -29,7 +29,7 @@ export function toVariation(document: VariationDocument): Variation {
     windTimes: document.windTimes,
     windVeer: radians(document.windVeer_deg),
     gusts: document.gusts,
-    streamBy: document.streamBy_mps,
+    currentBy: document.currentBy_mps,
     entryBy: document.entryBy_mps,
     late: document.late_s,
     asternTimes: document.asternTimes,

@@ -38,10 +38,10 @@ it('an import that is stopped changes nothing, and leaves no texts behind', asyn
   const file = join(directory, 'all.zip');
   await tasks.writeArchive({ directory, file }, on);
   setAside(db, 'off-the-wall', 2);
-  db.$client.prepare('delete from takes').run();
+  db.$client.prepare('delete from runs').run();
   const texts = () => db.$client.prepare('select count(*) from texts').pluck().get();
   const taking = { directory, file, how: 'replace' as const };
-  // Two boats, two places and the manoeuvres are in by then; the take is not.
+  // Two boats, two places and the manoeuvres are in by then; the run is not.
 
   await expect(tasks.takeArchive(taking, stoppedAfter(7))).rejects.toThrow(Stopped);
   expect(listManoeuvres(db).map(({ id }) => id)).not.toContain('off-the-wall');

@@ -1,14 +1,14 @@
 import { createWriteStream, rmSync } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { playRecording } from '@/core/drive';
-import { runTake, worldOf } from '@/core/score';
+import { runPlan, worldOf } from '@/core/plan';
 import {
   beginIn,
   beginPassageIn,
   databaseIn,
   openDatabase,
   openManoeuvre,
-  openTake,
+  openRun,
   saveSummary,
   type CopyReason,
   type Library,
@@ -26,11 +26,11 @@ import {
   type Begin,
   type BeginPassage,
   type Result,
-  type TakeSummary,
+  type RunSummary,
 } from '@/document';
 import { openArchive, writeArchive } from '@/io/archive';
 import { feedSentences } from '@/io/nmea0183';
-import { takeCsv, takeGpx } from '@/io/take';
+import { runCsv, runGpx } from '@/io/run';
 
 /** What is told while a task goes on: the share done. */
 export type Tell = (share: number) => void;
@@ -142,34 +142,34 @@ export const tasks = {
       }
     }),
 
-  /** What takes came to, played again, noted with them; null for one that cannot be played. */
+  /** What runs came to, played again, noted with them; null for one that cannot be played. */
   summarise: ({ directory, ids }: { directory: string; ids: readonly string[] }) =>
-    withLibrary(directory, (db): Record<string, TakeSummary | null> => {
-      const one = (id: string): TakeSummary | null => {
-        const opened = openTake(db, id);
+    withLibrary(directory, (db): Record<string, RunSummary | null> => {
+      const one = (id: string): RunSummary | null => {
+        const opened = openRun(db, id);
         if (!opened?.ok) return null;
         const { file } = opened.value;
         const drive = toDrive(file);
         if (!drive.ok) return null;
-        const { take } = playRecording(drive.value.input, drive.value.recording);
-        const summary = summarise(take, file.manoeuvre);
+        const { run } = playRecording(drive.value.input, drive.value.recording);
+        const summary = summarise(run, file.manoeuvre);
         saveSummary(db, id, file.recording, summary);
         return summary;
       };
       return Object.fromEntries(ids.map((id) => [id, one(id)]));
     }),
 
-  /** A take's samples as CSV, or its track as GPX. */
+  /** A run’s samples as CSV, or its track as GPX. */
   takeAs: ({ directory, id, as }: { directory: string; id: string; as: 'csv' | 'gpx' }) =>
     withLibrary(directory, (db): Result<string> => {
-      const opened = openTake(db, id);
-      if (!opened) return noSuch('take', id);
+      const opened = openRun(db, id);
+      if (!opened) return noSuch('run', id);
       if (!opened.ok) return opened;
       const { file, startedAt } = opened.value;
-      return as === 'csv' ? takeCsv(file) : takeGpx(file, startedAt);
+      return as === 'csv' ? runCsv(file) : runGpx(file, startedAt);
     }),
 
-  /** What instruments would have said of a manoeuvre sailed by its score. */
+  /** What instruments would have said of a manoeuvre sailed by its plan. */
   feed: ({ directory, id, seed }: { directory: string; id: string; seed: number }) =>
     withLibrary(directory, (db): Result<Sentence[]> => {
       const opened = openManoeuvre(db, id);
@@ -183,7 +183,7 @@ export const tasks = {
         });
       const input = toRunInput(toFile(manoeuvre, boat, place));
       if (!input.ok) return input;
-      const { trace } = runTake(input.value);
+      const { trace } = runPlan(input.value);
       const { environment } = worldOf(input.value, input.value.limit);
       return success([...feedSentences(trace, place.origin, new Date(), seed, environment)]);
     }),

@@ -36,7 +36,7 @@ function lookInto(directory: string, { name, bytes }: Backup): Contents {
   try {
     const { counts, changedAt } = inspectBackup(directory, name);
     const last = changedAt === null ? '' : `; last change ${day.format(changedAt)}`;
-    const words = `${counts.manoeuvres} manoeuvres, ${counts.takes} driven runs, ${counts.boats} boats, ${counts.places} places, ${(bytes / 1e6).toFixed(1)} MB${last}`;
+    const words = `${counts.manoeuvres} manoeuvres, ${counts.runs} driven runs, ${counts.boats} boats, ${counts.places} places, ${(bytes / 1e6).toFixed(1)} MB${last}`;
     return { words, sound: true };
   } catch (error) {
     const trouble = troubleOf(error);

@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
 import { conditionsAt, daySchema, hourAt, tideAt, type Day, type Place } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { dayAt, standInTides, standInWeather } from '.';
+import { dayAt, standInTides, standInWeather } from './';
 
 const { place, conditions } = demoFile('under-sallow-bridge');
 
@@ -31,12 +31,12 @@ describe('a day', () => {
     }
   });
 
-  it('has the level and stream its tide tells, and its turns at the top and bottom of them', async () => {
+  it('has the level and current its tide tells, and its turns at the top and bottom of them', async () => {
     const day = await dayOf(place, '2026-05-04');
-    for (const { at, level_m, stream } of day.hours) {
+    for (const { at, level_m, current } of day.hours) {
       const told = tideAt(place.tide!, at);
       expect(level_m).toBeCloseTo(told.level!, 9);
-      expect(stream!.speed_mps).toBeCloseTo(told.stream!.rate, 9);
+      expect(current!.speed_mps).toBeCloseTo(told.current!.rate, 9);
     }
     const levels = day.hours.map(({ level_m }) => level_m!);
     for (const turn of day.turns) {
@@ -93,18 +93,18 @@ describe('a day', () => {
 });
 
 describe('the conditions of an hour', () => {
-  it('are its wind, stream and level, and leave the rest as it was', async () => {
+  it('are its wind, current and level, and leave the rest as it was', async () => {
     const day = await dayOf(place, '2026-05-04');
     const at = day.from + 9.6 * 3600;
     const hour = hourAt(day, at)!;
     const made = conditionsAt({ ...conditions, depth_m: 3 }, day, at, 600);
     if (!made.ok) throw new Error(made.problems[0]!.message);
-    const { wind, stream, level, when, depth_m } = made.value;
+    const { wind, current, level, when, depth_m } = made.value;
     expect(Date.parse(when!) / 1000).toBe(at);
     expect(wind.speed_mps).toBeCloseTo(hour.wind!.speed_mps, 2);
     expect(wind.gusts!.intensity).toBeGreaterThan(0);
     expect(wind.shelter).toBe(true);
-    expect(stream.set_deg).toBe(Math.round(hour.stream!.set_deg) % 360);
+    expect(current.set_deg).toBe(Math.round(hour.current!.set_deg) % 360);
     expect(level!.map(({ level_m }) => level_m)[0]).toBeCloseTo(tideAt(place.tide!, at).level!, 1);
     expect(level!.at(-1)!.at_s).toBe(600);
     expect(depth_m).toBe(3);
@@ -115,7 +115,7 @@ describe('the conditions of an hour', () => {
       at: 0,
       wind: { from_deg: 0, speed_mps: 50, gust_mps: 60 },
       level_m: null,
-      stream: null,
+      current: null,
     };
     const day = { hours: [gale, { ...gale, at: 900 }] };
     expect(conditionsAt(conditions, day, 100, 240)).toMatchObject({ ok: false });

@@ -56,7 +56,7 @@ async function tideOf(
 }
 
 /**
- * A day at a place: wind, level and stream every quarter of an hour from its midnight to the next by its own clocks, so that a
+ * A day at a place: wind, level and current every quarter of an hour from its midnight to the next by its own clocks, so that a
  * day on which they change has 23 or 25 hours.
  *
  * @param date as '2026-05-04', of the place's own calendar
@@ -80,14 +80,14 @@ export async function dayAt(
     : failure({ path: 'origin', message: 'the place has no position on the earth yet' });
   const hours: DayHour[] = [];
   for (let at = from; at <= to + AFTER_S; at += EVERY_S) {
-    const water = tide ? tideAt(tide, at) : { level: null, stream: null };
+    const water = tide ? tideAt(tide, at) : { level: null, current: null };
     hours.push({
       at,
       wind: wind.ok ? windBetween(wind.value, at) : null,
       level_m: water.level,
-      stream: water.stream && {
-        set_deg: (water.stream.set * 180) / Math.PI,
-        speed_mps: water.stream.rate,
+      current: water.current && {
+        set_deg: (water.current.set * 180) / Math.PI,
+        speed_mps: water.current.rate,
       },
     });
   }

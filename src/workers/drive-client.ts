@@ -1,5 +1,5 @@
 import type { Ahead } from '@/core/drive';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import type { Differences } from '@/core/review';
 import type {
   DrivenFile,
@@ -46,10 +46,10 @@ export class DriveClient {
   ahead(): Asked<Ahead> {
     return this.line.call((remote) => remote.ahead());
   }
-  soFar(): Asked<Take> {
+  soFar(): Asked<Run> {
     return this.line.call((remote) => remote.soFar());
   }
-  replay(file: ManoeuvreFile, recording: RecordingDocument): Asked<Take> {
+  replay(file: ManoeuvreFile, recording: RecordingDocument): Asked<Run> {
     return this.line.call((remote) => remote.replay(file, recording));
   }
   review({ manoeuvre, recording }: DrivenFile): Asked<Reviewed> {

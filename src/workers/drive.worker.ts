@@ -2,7 +2,7 @@ import { transfer } from 'comlink';
 import { z } from 'zod';
 import { Drive, DriveTeller, lookAhead, playRecording, type Recording } from '@/core/drive';
 import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
-import type { RunInput } from '@/core/score';
+import type { RunInput } from '@/core/plan';
 import {
   check,
   drivenFileSchema,
@@ -86,8 +86,8 @@ function driven(file: unknown) {
 }
 
 function played(input: RunInput, recording: Recording) {
-  const { take } = playRecording(input, recording);
-  return transfer(success(take), buffersOf(take.trace));
+  const { run } = playRecording(input, recording);
+  return transfer(success(run), buffersOf(run.trace));
 }
 
 /** What the worker answers; in a component test it answers in the page itself. */
@@ -153,16 +153,16 @@ export const driveCalls: DriveWorker = {
     if (!opened.ok) return opened;
     const review = reviewOf(opened.value.from.input, opened.value.from.recording);
     const faults = faultsOf(review);
-    const { take, ways, traffic } = review;
+    const { run, ways, traffic } = review;
     const reviewed = {
-      take,
+      run,
       faults,
       care: careOf(review, faults),
       handling: handlingOf(review),
       ways,
       traffic,
     };
-    return transfer(success(reviewed), buffersOf(take.trace));
+    return transfer(success(reviewed), buffersOf(run.trace));
   },
   differences(reference, other) {
     const one = driven(reference);

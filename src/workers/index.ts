@@ -8,7 +8,7 @@ export type {
   LookWorker,
   Reviewed,
   SheetWorker,
-  TakeWorker,
+  RunWorker,
 } from './protocol';
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
-export { TakeClient, type TakeListener } from './take-client';
+export { RunClient, type RunListener } from './run-client';

@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { releaseProxy } from 'comlink';
 import { briefOf, holdingOf } from '@/core/brief';
-import { checkScore } from '@/core/checks';
-import type { RunInput, Take } from '@/core/score';
-import { seekWindLimit, surveyTake, vary, windGrid } from '@/core/search';
+import { checkPlan } from '@/core/checks';
+import type { RunInput, Run } from '@/core/plan';
+import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
 import {
   check,
   compareFigures,
   daySchema,
   figureIdSchema,
-  fitScore,
+  fitPlan,
   manoeuvreFileSchema,
   motoredSchema,
   namedMarks,
@@ -105,8 +105,8 @@ function read(file: unknown): Result<{ input: RunInput; file: ManoeuvreFile }> {
 /** Way out and time in hand, what is worth a second look with the first of them, then the wind in which it fails. */
 function* survey(input: RunInput, said: readonly boolean[]): Generator<Partial<Looked>> {
   const checked: Pick<Looked, 'checks'>[] = [];
-  const look = (take: Take) => checked.push({ checks: checkScore(input, take, said) });
-  for (const surveyed of surveyTake(input, look)) yield { surveyed: [surveyed], ...checked.pop() };
+  const look = (run: Run) => checked.push({ checks: checkPlan(input, run, said) });
+  for (const surveyed of surveyRun(input, look)) yield { surveyed: [surveyed], ...checked.pop() };
   for (const limit of seekWindLimit(input)) yield { limit };
 }
 
@@ -128,7 +128,7 @@ const worker: LookWorker = {
     const varied = check(variationSchema, variation);
     if (!varied.ok) return varied;
     const input = vary(opened.value.input, toVariation(varied.value));
-    const said = opened.value.file.score.beats.map(({ wayOut }) => wayOut.note.trim() !== '');
+    const said = opened.value.file.plan.steps.map(({ wayOut }) => wayOut.note.trim() !== '');
     const all = (found: readonly Partial<Looked>[]) => ({
       ...NOTHING,
       surveyed: found.flatMap(({ surveyed }) => surveyed ?? []),
@@ -159,7 +159,7 @@ const worker: LookWorker = {
       const fitted = found.at(-1);
       return { ...NOTHING, fitted: fitted?.ok ? fitted.value : null };
     };
-    return follow(fitScore(opened.value.file), last, tell);
+    return follow(fitPlan(opened.value.file), last, tell);
   },
   async propose(file, figure, tell) {
     const opened = read(file);

@@ -1,7 +1,7 @@
 import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Ahead, DriveNow, Traffic } from '@/core/drive';
-import type { HeldBack, Take } from '@/core/score';
+import type { HeldBack, Run } from '@/core/plan';
 import type { Care, Differences, Fault, Handling } from '@/core/review';
 import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
@@ -16,12 +16,12 @@ import type {
   Result,
 } from '@/document';
 
-/** What the take worker offers, through comlink. */
-export interface TakeWorker {
+/** What the run worker offers, through comlink. */
+export interface RunWorker {
   /** Checks a manoeuvre file and plays it, varied if that is asked. Traces are transferred, not copied. */
-  play(file: unknown, variation?: unknown): Result<Take>;
-  /** How it goes on while a beat is held back; null if it is never come to. */
-  holdBack(file: unknown, variation: unknown, beat: unknown): Result<HeldBack | null>;
+  play(file: unknown, variation?: unknown): Result<Run>;
+  /** How it goes on while a step is held back; null if it is never come to. */
+  holdBack(file: unknown, variation: unknown, step: unknown): Result<HeldBack | null>;
 }
 
 /** What a look at a manoeuvre has found by now: the newest of each that is not null. */
@@ -58,7 +58,7 @@ export interface LookWorker {
     winds: unknown,
     tell: (found: Looked) => void,
   ): Promise<Result<LookEnd>>;
-  /** Fits the numbers of the score; a manoeuvre that cannot be played is refused. */
+  /** Fits the numbers of the plan; a manoeuvre that cannot be played is refused. */
   fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Writes a figure down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
   propose(file: unknown, figure: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
@@ -99,25 +99,25 @@ export interface DriveWorker {
   open(file: unknown, recording: unknown): Result<DriveTold>;
   /** Gives orders, then goes on by so many timesteps. */
   advance(orders: unknown, timesteps: unknown): Result<DriveTold>;
-  /** On to the next beat of the score, its cue come or not. */
+  /** On to the next step of the plan, its cue come or not. */
   passOn(): Result<DriveTold>;
   close(end: unknown): Result<DriveTold>;
   recording(): Result<RecordingDocument>;
   /** Where she comes if nothing is changed. */
   ahead(): Result<Ahead>;
-  /** The take as it stands, played again from its record. */
-  soFar(): Result<Take>;
-  /** A kept take, played again. */
-  replay(file: unknown, recording: unknown): Result<Take>;
-  /** A kept take looked over: played again, and what is to be said of it. */
+  /** The run as it stands, played again from its record. */
+  soFar(): Result<Run>;
+  /** A kept run, played again. */
+  replay(file: unknown, recording: unknown): Result<Run>;
+  /** A kept run looked over: played again, and what is to be said of it. */
   review(file: unknown, recording: unknown): Result<Reviewed>;
-  /** What was different in a kept take from one it is held against, each a file of its own. */
+  /** What was different in a kept run from one it is held against, each a file of its own. */
   differences(reference: unknown, other: unknown): Result<Differences>;
 }
 
-/** A driven take looked over. */
+/** A driven run looked over. */
 export interface Reviewed {
-  readonly take: Take;
+  readonly run: Run;
   readonly faults: readonly Fault[];
   readonly care: Care;
   readonly handling: Handling;

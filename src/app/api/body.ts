@@ -2,7 +2,7 @@ import { failure, parseJson, success, type Result } from '@/document';
 
 /** The largest bodies taken, bytes, by what they are. */
 export const MOST_BYTES = {
-  /** A document; a driven take of as many inputs as its schema allows is the largest. */
+  /** A document; a driven run of as many inputs as its schema allows is the largest. */
   json: 24_000_000,
   nmea: 24_000_000,
   archive: 2_000_000_000,

@@ -1,10 +1,10 @@
 import { cos, sin } from '../math';
-import type { Take } from '../score';
+import type { Run } from '../plan';
 import { engines, Episode, letGo, wheel, type Nearest, type Surroundings } from '../search';
 import type { SimState } from '../sim';
 import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
 
-/** Stopping with astern, wheel amidships, in the wind and stream there are. SI, radians. */
+/** Stopping with astern, wheel amidships, in the wind and current there are. SI, radians. */
 export interface StopHere {
   /** Speed over ground along her heading it begins at. */
   readonly from: number;
@@ -23,7 +23,7 @@ export interface CarryHere {
   readonly time: number;
 }
 
-/** Half a turn on the spot where the take turns most, tried among the things that are there. */
+/** Half a turn on the spot where the run turns most, tried among the things that are there. */
 export interface TurnHere {
   readonly side: 'port' | 'starboard';
   readonly done: boolean;
@@ -130,17 +130,17 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
 const ROOM_TO_BEGIN_M = 0.5;
 
 /**
- * Moments half-way through the beats, those in which she turns most first: where a turn on the spot is worth trying.
+ * Moments half-way through the steps, those in which she turns most first: where a turn on the spot is worth trying.
  */
-export function turningMoments(take: Take): readonly number[] {
-  const { time, heading } = take.trace;
+export function turningMoments(run: Run): readonly number[] {
+  const { time, heading } = run.trace;
   const at = (t: number) => {
     const found = time.findIndex((sample) => sample >= t - 1e-9);
     return heading[found < 0 ? time.length - 1 : found]!;
   };
-  return take.beats
+  return run.steps
     .map((mark, k) => {
-      const end = take.beats[k + 1]?.time ?? take.duration;
+      const end = run.steps[k + 1]?.time ?? run.duration;
       return { time: (mark.time + end) / 2, by: Math.abs(at(end) - at(mark.time)) };
     })
     .sort((a, b) => b.by - a.by)

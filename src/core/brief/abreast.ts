@@ -1,9 +1,9 @@
 import { cos, sin } from '../math';
-import type { MarkOnPlace, PointOnBoat, Take } from '../score';
+import type { MarkOnPlace, PointOnBoat, Run } from '../plan';
 
-/** A mark that a point of the boat is abreast of as a beat begins: its moment in the helm's own terms. */
+/** A mark that a point of the boat is abreast of as a step begins: its moment in the helm's own terms. */
 export interface Abreast {
-  readonly beat: number;
+  readonly step: number;
   readonly time: number;
   readonly point: string;
   readonly mark: string;
@@ -21,17 +21,17 @@ const ABREAST_LENGTHS = 0.05;
 const FURTHEST_LENGTHS = 2.5;
 
 /**
- * For every beat but the first the mark that is best abreast of some point of hers, if any is. One that would do for two
- * beats tells neither, and is left out of both.
+ * For every step but the first the mark that is best abreast of some point of hers, if any is. One that would do for two
+ * steps tells neither, and is left out of both.
  */
 export function abreastOf(
-  take: Take,
+  run: Run,
   points: readonly PointOnBoat[],
   marks: readonly MarkOnPlace[],
   length: number,
 ): readonly Abreast[] {
   const near = Math.max(ABREAST_M, ABREAST_LENGTHS * length);
-  const found = take.beats.slice(1).flatMap(({ beat, time, x, y, heading }) => {
+  const found = run.steps.slice(1).flatMap(({ step, time, x, y, heading }) => {
     const s = sin(heading);
     const c = cos(heading);
     let best: Abreast | null = null;
@@ -47,7 +47,7 @@ export function abreastOf(
         if (point.y * across < 0) continue;
         if (best && Math.abs(best.ahead) <= Math.abs(ahead)) continue;
         const side = across < 0 ? 'port' : 'starboard';
-        best = { beat, time, point: point.name, mark: mark.name, side, aside, ahead };
+        best = { step, time, point: point.name, mark: mark.name, side, aside, ahead };
       }
     }
     return best ? [best] : [];

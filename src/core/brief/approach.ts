@@ -1,7 +1,7 @@
 import { cos, sin, wrapHalfTurn } from '../math';
-import { markAtStart, type RunInput, type Take } from '../score';
+import { markAtStart, type RunInput, type Run } from '../plan';
 
-/** Speed over ground so many lengths from the berth, m/s; null where the take does not come from so far. */
+/** Speed over ground so many lengths from the berth, m/s; null where the run does not come from so far. */
 export interface SpeedAt {
   readonly lengths: number;
   readonly speed: number | null;
@@ -14,12 +14,12 @@ const LENGTHS = [3, 2, 1] as const;
 
 /** Speeds three, two and one of her lengths from where she is to lie, counted along the last approach. */
 export function approachSpeeds(
-  take: Take,
+  run: Run,
   { goal, ...input }: Pick<RunInput, 'goal' | 'others'>,
   length: number,
 ): readonly SpeedAt[] {
   if (goal.is !== 'lie') return [];
-  const { time, x, y, heading, groundSpeed } = take.trace;
+  const { time, x, y, heading, groundSpeed } = run.trace;
   const { point } = goal;
   const mark = markAtStart(goal.mark, input);
   const off = (i: number) => {

@@ -1,7 +1,7 @@
 import { assembleCraft } from '../craft';
-import type { RunInput } from '../score';
+import type { RunInput } from '../plan';
 import { sloop } from '../testing/boats';
-import { beatOf, box, inputOf, mirrored } from '../testing/manoeuvre';
+import { stepOf, box, inputOf, mirrored } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { fenderHeight } from './fenders';
 import { firstLines, type FirstLine } from './first-line';
@@ -14,8 +14,8 @@ const quay = box('quay', -60, 4, 60, 20);
 function lying(from: number, speed: number, rest: Partial<RunInput> = {}): RunInput {
   const half = sloop().hull.beam / 2;
   return inputOf(
-    [beatOf({ is: 'start' }, [])],
-    { is: 'after', seconds: 1 },
+    [stepOf({ is: 'start' }, [])],
+    { is: 'after', time: 1 },
     {
       obstacles: [quay],
       berth: new Set(['quay']),
@@ -81,12 +81,12 @@ describe('the first line', () => {
 
 describe('which side to', () => {
   const headings = { port: 0, starboard: Math.PI };
-  const weather = { windFrom: 0, windSpeed: 0, streamSet: 0, streamSpeed: 0 };
+  const weather = { windFrom: 0, windSpeed: 0, currentSet: 0, currentSpeed: 0 };
   const craft = assembleCraft(sloop());
 
-  it('heads into the stream, and into the wind when there is none', () => {
-    const stream = sidesOf(craft, { ...weather, streamSet: 0, streamSpeed: 1 }, headings);
-    expect(stream[0]!.side).toBe('starboard');
+  it('heads into the current, and into the wind when there is none', () => {
+    const current = sidesOf(craft, { ...weather, currentSet: 0, currentSpeed: 1 }, headings);
+    expect(current[0]!.side).toBe('starboard');
     const wind = sidesOf(craft, { ...weather, windFrom: Math.PI, windSpeed: 12 }, headings);
     expect(wind[0]!.side).toBe('starboard');
     expect(wind[0]!.windAhead).toBeCloseTo(12, 9);

@@ -1,7 +1,7 @@
-import { runTake, type RunInput } from '../score';
+import { runPlan, type RunInput } from '../plan';
 import { engines, Episode, openWaterOf, Surroundings, wheel } from '../search';
 import { sloop } from '../testing/boats';
-import { beatOf, box, engineIn, inputOf } from '../testing/manoeuvre';
+import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { driftFrom, firmThrottle } from '../trials';
 import { PSI } from '../sim';
@@ -21,7 +21,7 @@ function brief(input: RunInput): Brief {
 }
 
 const open = (rest: Partial<RunInput> = {}) =>
-  openWaterOf(inputOf([beatOf(START, [])], START, rest));
+  openWaterOf(inputOf([stepOf(START, [])], START, rest));
 const wind = (from: number, speed: number) => ({
   weather: { ...CALM, windFrom: from * DEG, windSpeed: speed },
 });
@@ -40,17 +40,17 @@ describe('what pushes her', () => {
     expect(into.force.starboard).toBeCloseTo(0, 6);
   });
 
-  it('keeps apart what the wind does and what the stream does', () => {
-    const stream = { streamSet: 90 * DEG, streamSpeed: 0.5 };
+  it('keeps apart what the wind does and what the current does', () => {
+    const current = { currentSet: 90 * DEG, currentSpeed: 0.5 };
     const both = pushAt(
-      open({ weather: { ...CALM, ...stream, windFrom: 4.71, windSpeed: 6 } }),
+      open({ weather: { ...CALM, ...current, windFrom: 4.71, windSpeed: 6 } }),
       0,
       0,
       0,
       0,
     );
-    const calm = pushAt(open({ weather: { ...CALM, ...stream } }), 0, 0, 0, 0);
-    expect(calm.stream.starboard).toBeCloseTo(0.5, 9);
+    const calm = pushAt(open({ weather: { ...CALM, ...current } }), 0, 0, 0, 0);
+    expect(calm.current.starboard).toBeCloseTo(0.5, 9);
     // Half a metre a second of water moves her more than its like of air.
     expect(calm.force.starboard).toBeGreaterThan(20);
     expect(Math.abs(calm.windForce.starboard)).toBeLessThan(0.05 * calm.force.starboard);
@@ -60,7 +60,7 @@ describe('what pushes her', () => {
     );
   });
 
-  it('in a calm without stream is nothing, and she stays', () => {
+  it('in a calm without current is nothing, and she stays', () => {
     const { force } = pushAt(open(), 3, 4, 1, 0);
     expect(Math.hypot(force.ahead, force.starboard)).toBeLessThan(1e-6);
     expect(letGoAt(open(), 3, 4, 1, 0)).toMatchObject({ speed: 0, first: 'neither' });
@@ -76,9 +76,9 @@ describe('what pushes her', () => {
     expect(drift.first).toBe(drift.turned > 0 ? 'bow' : 'stern');
   });
 
-  it('of a stream alone carries her with it', () => {
+  it('of a current alone carries her with it', () => {
     const { speed, towards } = letGoAt(
-      open({ weather: { ...CALM, streamSet: 200 * DEG, streamSpeed: 0.6 } }),
+      open({ weather: { ...CALM, currentSet: 200 * DEG, currentSpeed: 0.6 } }),
       0,
       0,
       110 * DEG,
@@ -124,7 +124,7 @@ describe('what she can do', () => {
 
   it('turns shorter the way her propeller helps, whichever hand it is', () => {
     const rooms = (hand: 1 | -1) => {
-      const about = new Surroundings(inputOf([beatOf(START, [])], START, { boat: sloop(hand) }));
+      const about = new Surroundings(inputOf([stepOf(START, [])], START, { boat: sloop(hand) }));
       const at = about.stillAt(0, 0, 0, 0);
       return { port: turnHere(about, at, -1)!, starboard: turnHere(about, at, 1)! };
     };
@@ -138,7 +138,7 @@ describe('what she can do', () => {
 
   it('does not turn where there is no room, and says what is in the way', () => {
     const about = new Surroundings(
-      inputOf([beatOf(START, [])], START, {
+      inputOf([stepOf(START, [])], START, {
         obstacles: [box('west wall', -9, -30, -3.5, 30), box('east wall', 3.5, -30, 9, 30)],
       }),
     );
@@ -148,17 +148,17 @@ describe('what she can do', () => {
   });
 });
 
-describe('a beat in the helm’s own terms', () => {
+describe('a step in the helm’s own terms', () => {
   // North at 1.5 m/s, slowing; marks stand to both sides of her way.
   const input = inputOf(
     [
-      beatOf(START, []),
-      beatOf(
+      stepOf(START, []),
+      stepOf(
         { is: 'abeam', point: { name: 'mast', x: 0.5, y: 0 }, mark: { name: 'post', x: 6, y: 8 } },
         [],
       ),
     ],
-    { is: 'after', seconds: 2 },
+    { is: 'after', time: 2 },
     { start: { x: 0, y: 0, heading: 0, speed: 1.5 } },
   );
   const points = [
@@ -167,41 +167,41 @@ describe('a beat in the helm’s own terms', () => {
   ];
 
   it('is the mark that a point of hers is abreast of, with its side and how far off', () => {
-    const take = runTake(input);
-    const found = abreastOf(take, points, [{ name: 'post', x: 6, y: 8 }], 10);
+    const run = runPlan(input);
+    const found = abreastOf(run, points, [{ name: 'post', x: 6, y: 8 }], 10);
     expect(found).toHaveLength(1);
-    expect(found[0]).toMatchObject({ beat: 1, point: 'mast', mark: 'post', side: 'starboard' });
+    expect(found[0]).toMatchObject({ step: 1, point: 'mast', mark: 'post', side: 'starboard' });
     expect(found[0]!.aside).toBeCloseTo(6, 1);
     expect(found[0]!.ahead).toBeCloseTo(0, 6);
   });
 
   it('is never by a point of the side away from the mark', () => {
-    const take = runTake(input);
+    const run = runPlan(input);
     const cleats = [
       { name: 'port cleat', x: 0.5, y: -1.4 },
       { name: 'starboard cleat', x: 0.45, y: 1.4 },
     ];
-    const by = (x: number) => abreastOf(take, cleats, [{ name: 'post', x, y: 8 }], 10)[0];
+    const by = (x: number) => abreastOf(run, cleats, [{ name: 'post', x, y: 8 }], 10)[0];
     expect(by(6)).toMatchObject({ point: 'starboard cleat', side: 'starboard' });
     expect(by(-6)).toMatchObject({ point: 'port cleat', side: 'port' });
   });
 
-  it('is not a mark that would do for two beats', () => {
-    const twice = runTake({
+  it('is not a mark that would do for two steps', () => {
+    const twice = runPlan({
       ...input,
-      score: {
-        ...input.score,
-        beats: [...input.score.beats, beatOf({ is: 'after', seconds: 0.2 }, [])],
+      plan: {
+        ...input.plan,
+        steps: [...input.plan.steps, stepOf({ is: 'after', time: 0.2 }, [])],
       },
     });
-    expect(twice.beats).toHaveLength(3);
+    expect(twice.steps).toHaveLength(3);
     expect(abreastOf(twice, points, [{ name: 'post', x: 6, y: 8 }], 10)).toEqual([]);
   });
 
   it('is nothing where no mark stands abreast, or only one too far off', () => {
-    const take = runTake(input);
-    expect(abreastOf(take, points, [{ name: 'post', x: 6, y: 20 }], 10)).toEqual([]);
-    expect(abreastOf(take, points, [{ name: 'post', x: -60, y: 8 }], 10)).toEqual([]);
+    const run = runPlan(input);
+    expect(abreastOf(run, points, [{ name: 'post', x: 6, y: 20 }], 10)).toEqual([]);
+    expect(abreastOf(run, points, [{ name: 'post', x: -60, y: 8 }], 10)).toEqual([]);
   });
 });
 
@@ -209,13 +209,13 @@ describe('the whole brief', () => {
   it('sees the danger change sides when she turns about', () => {
     const input = inputOf(
       [
-        beatOf(START, [engineIn(1, 0.3)]),
-        beatOf({ is: 'after', seconds: 12 }, [{ after: 0, order: { do: 'wheel', angle: 0.6 } }]),
-        beatOf({ is: 'heading', heading: Math.PI }, [
+        stepOf(START, [engineIn(1, 0.3)]),
+        stepOf({ is: 'after', time: 12 }, [{ after: 0, order: { do: 'wheel', angle: 0.6 } }]),
+        stepOf({ is: 'heading', heading: Math.PI }, [
           { after: 0, order: { do: 'wheel', angle: 0 } },
         ]),
       ],
-      { is: 'after', seconds: 15 },
+      { is: 'after', time: 15 },
       { ...wind(270, 7), start: { x: 0, y: 0, heading: 0, speed: 1.5 } },
     );
     const { legs } = brief(input);
@@ -226,7 +226,7 @@ describe('the whole brief', () => {
 
   it('counts speeds at three, two and one lengths from the berth', () => {
     const input = inputOf(
-      [beatOf(START, [])],
+      [stepOf(START, [])],
       { is: 'speed', over: 'water', compare: 'below', speed: 0.3 },
       {
         start: { x: 0, y: -45, heading: 0, speed: 1.5 },
@@ -242,7 +242,7 @@ describe('the whole brief', () => {
       },
     );
     const { speeds } = brief(input);
-    const { trace } = runTake(input);
+    const { trace } = runPlan(input);
     for (const { lengths, speed, time } of speeds) {
       const i = trace.time.findIndex((t) => t >= time! - 1e-9);
       expect(trace.y[i]!).toBeCloseTo(-10 * lengths, 0);
@@ -252,20 +252,20 @@ describe('the whole brief', () => {
   });
 
   it('asks for what the boat has and the manoeuvre needs, and no more', () => {
-    const input = inputOf([beatOf(START, [engineIn(1)])], START);
+    const input = inputOf([stepOf(START, [engineIn(1)])], START);
     expect(readyFor(input, false)).not.toContain('thrusters');
     expect(readyFor(input, true)).toContain('kill-cord');
     expect(readyFor(input, false)).not.toContain('look-astern');
-    const back = inputOf([beatOf(START, [engineIn(-1)])], START);
+    const back = inputOf([stepOf(START, [engineIn(-1)])], START);
     expect(readyFor(back, false)).toContain('look-astern');
-    const rowed = inputOf([beatOf(START, [])], START, { boat: { ...sloop(), drives: [] } });
+    const rowed = inputOf([stepOf(START, [])], START, { boat: { ...sloop(), drives: [] } });
     expect(readyFor(rowed, false)).not.toContain('both-gears');
   });
 
   it('of a boat without an engine says what can be said', () => {
     const drifting = inputOf(
-      [beatOf(START, [])],
-      { is: 'after', seconds: 20 },
+      [stepOf(START, [])],
+      { is: 'after', time: 20 },
       {
         ...wind(200, 6),
         boat: { ...sloop(), drives: [], rudders: [] },

@@ -1,6 +1,6 @@
 import { firstLines, type HeldBy } from './first-line';
 import { sidesOf, type ForSide } from './which-side';
-import { runTake, type MarkOnPlace, type RunInput, type Take } from '../score';
+import { runPlan, type MarkOnPlace, type RunInput, type Run } from '../plan';
 import { openWaterOf, Surroundings } from '../search';
 import { PSI, X, Y, type SimState } from '../sim';
 import {
@@ -40,16 +40,16 @@ export interface Lying {
   readonly letGo: LetGo;
 }
 
-/** What she can do here, in this wind and stream. */
+/** What she can do here, in this wind and current. */
 export interface Able {
-  /** From the speed she has two lengths off, or the fastest of the take; null where she has no way on. */
+  /** From the speed she has two lengths off, or the fastest of the run; null where she has no way on. */
   readonly stop: StopHere | null;
   /** The same with the engine idling astern. */
   readonly gentle: StopHere | null;
   readonly carry: CarryHere | null;
   /** Prop walk alone: heading change by astern from rest in calm water. */
   readonly walk: Walk | null;
-  /** Half a turn on the spot where the take turns most of all places with room, both ways; none without engine or room. */
+  /** Half a turn on the spot where the run turns most of all places with room, both ways; none without engine or room. */
   readonly turnsAt: number | null;
   readonly turns: readonly TurnHere[];
   /** Winds abeam that her means can hold the bow against (see trials). */
@@ -61,7 +61,7 @@ export interface Brief {
   readonly lying: readonly Lying[];
   readonly legs: readonly Leg[];
   readonly speeds: readonly SpeedAt[];
-  /** Beats by what is abreast then. */
+  /** Steps by what is abreast then. */
   readonly abreast: readonly Abreast[];
   readonly able: Able | null;
   /** Both sides of the berth weighed, the better first; and lines that hold her there alone, the best first. */
@@ -75,16 +75,16 @@ export interface Brief {
   readonly locks: readonly LockAhead[];
   /** What is checked at the locks, once all of them are looked at. */
   readonly sheets: readonly Sheet[];
-  /** The take with their water at either end of what is known of it. */
+  /** The run with their water at either end of what is known of it. */
   readonly lockWater: readonly LockWater[];
   readonly ready: readonly ReadyItem[];
   readonly cautions: readonly Caution[];
 }
 
-/** Her states at some moments of a take, in their order. */
+/** Her states at some moments of a run, in their order. */
 function statesAt(input: RunInput, about: Surroundings, moments: readonly number[]): SimState[] {
   const found = new Array<SimState | undefined>(moments.length);
-  runTake(input, (state) => {
+  runPlan(input, (state) => {
     moments.forEach((moment, i) => {
       if (!found[i] && state.time >= moment - 1e-9) found[i] = about.copyOf(state);
     });
@@ -92,16 +92,16 @@ function statesAt(input: RunInput, about: Surroundings, moments: readonly number
   return found.filter((state) => state !== undefined);
 }
 
-function stoppingMoment(take: Take, speeds: readonly SpeedAt[]): number {
+function stoppingMoment(run: Run, speeds: readonly SpeedAt[]): number {
   const two = speeds.find(({ lengths }) => lengths === 2);
   if (two?.time !== null && two?.time !== undefined) return two.time;
-  const { groundSpeed, time } = take.trace;
+  const { groundSpeed, time } = run.trace;
   return time[groundSpeed.indexOf(Math.max(...groundSpeed))] ?? 0;
 }
 
 function ableHere(
   input: RunInput,
-  take: Take,
+  run: Run,
   about: Surroundings,
   open: Surroundings,
   speeds: readonly SpeedAt[],
@@ -110,8 +110,8 @@ function ableHere(
   // A turn on the spot keeps clear of the berth too.
   const whole = new Surroundings({ ...input, berth: new Set() });
   const [stopping, ...states] = statesAt(input, about, [
-    stoppingMoment(take, speeds),
-    ...turningMoments(take),
+    stoppingMoment(run, speeds),
+    ...turningMoments(run),
   ]);
   const still = (s: SimState) => about.stillAt(s.motion[X]!, s.motion[Y]!, s.motion[PSI]!, s.time);
   const turning = states.map(still).find((state) => hasRoom(whole, state));
@@ -162,30 +162,30 @@ export function* briefOf(
 ): Generator<Brief> {
   const about = new Surroundings(input);
   const open = openWaterOf(input);
-  const take = runTake(input);
-  const speeds = approachSpeeds(take, input, input.boat.hull.length);
+  const run = runPlan(input);
+  const speeds = approachSpeeds(run, input, input.boat.hull.length);
   const ready = readyFor(input, outboard);
-  const cautions = cautionsFor(input, take, outboard);
+  const cautions = cautionsFor(input, run, outboard);
   const lie = (where: Lying['where'], x: number, y: number, heading: number, time: number) => ({
     where,
     push: pushAt(open, x, y, heading, time),
     letGo: letGoAt(open, x, y, heading, time),
   });
   const { start } = input;
-  const last = take.trace.time.length - 1;
+  const last = run.trace.time.length - 1;
   const lying: Lying[] = [lie('start', start.x, start.y, start.heading, 0)];
   if (input.goal.is === 'lie') {
-    const { x, y } = take.trace;
-    lying.push(lie('berth', x[last]!, y[last]!, input.goal.heading, take.duration));
+    const { x, y } = run.trace;
+    lying.push(lie('berth', x[last]!, y[last]!, input.goal.heading, run.duration));
   }
   const { hull, points } = input.boat;
-  const abreast = abreastOf(take, points, marks, hull.length);
+  const abreast = abreastOf(run, points, marks, hull.length);
   const brief = {
     lying,
     legs: [] as Leg[],
     speeds,
     abreast,
-    stepping: steppingOf(input, take),
+    stepping: steppingOf(input, run),
     able: null,
     berthed: null,
     locks: [] as LockAhead[],
@@ -196,11 +196,11 @@ export function* briefOf(
   };
   yield brief;
   const legs: Leg[] = [];
-  for (const leg of legsOf(take, about, open)) {
+  for (const leg of legsOf(run, about, open)) {
     legs.push(leg);
     yield { ...brief, legs: legs.slice() };
   }
-  const able = ableHere(input, take, about, open, speeds);
+  const able = ableHere(input, run, about, open, speeds);
   yield { ...brief, legs, able };
   const lines = firstLines(input);
   const sides = input.goal.is === 'lie' && lines.length > 0 ? bothSides(input, about) : [];

@@ -1,7 +1,7 @@
 import type { BoatSpec } from '../craft';
 import { linesOf, type LineSpec } from '../holding';
 import { cos, sin } from '../math';
-import { markAtStart, type RunInput } from '../score';
+import { markAtStart, type RunInput } from '../plan';
 import { engines, Episode, letGo, roomAt, Surroundings, wheel } from '../search';
 import { DAMPING_PER_KG, STIFFNESS_PER_KG, hasDrive } from '../trials';
 
@@ -9,7 +9,7 @@ import { DAMPING_PER_KG, STIFFNESS_PER_KG, hasDrive } from '../trials';
 export const FIRST_LINES = ['spring', 'stern line', 'bow line', 'breast line'] as const;
 export type FirstLine = (typeof FIRST_LINES)[number];
 
-/** One line alone holding her in her berth, in this wind and stream. SI, radians. */
+/** One line alone holding her in her berth, in this wind and current. SI, radians. */
 export interface HeldBy {
   readonly line: FirstLine;
   /** Whether she motors idle ahead on it, and the wheel then, as a share of the lock away from the berth. */
@@ -120,7 +120,7 @@ function held(
   motoring: boolean,
   away: number,
 ): HeldBy {
-  // One line of hers, whatever the score has.
+  // One line of hers, whatever the plan has.
   const { where: _where, ...rest } = input;
   const about = new Surroundings({ ...rest, lines: linesOf([lineFor(line, input.boat, at)]) });
   const episode = new Episode(about, about.stillAt(at.x, at.y, at.heading, 0));

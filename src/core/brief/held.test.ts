@@ -1,7 +1,7 @@
 import { box, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { riggedWith, type TestLine } from '../testing/rigging';
-import type { RunInput } from '../score';
+import type { RunInput } from '../plan';
 import { holdingOf, IN_NEUTRAL, type Held, type Motored } from './held';
 
 const east = { ...CALM, windFrom: Math.PI / 2, windSpeed: 8 };
@@ -18,7 +18,7 @@ function held(
   motored: Motored = IN_NEUTRAL,
   rest: Partial<RunInput> = {},
 ): Held {
-  const input = inputOf([], { is: 'after', seconds: 1 }, { ...riggedWith(lines), ...rest });
+  const input = inputOf([], { is: 'after', time: 1 }, { ...riggedWith(lines), ...rest });
   let last: Held | null = null;
   for (const found of holdingOf(input, motored)) last = found;
   return last!;

@@ -1,6 +1,6 @@
 import { LINE } from '../holding';
 import { cos, sin } from '../math';
-import type { RunInput } from '../score';
+import type { RunInput } from '../plan';
 import { engines, Episode, letGo, Surroundings, wheel } from '../search';
 import { lineColumn, lineLimits, takeLineOff, type Gear, type SimState } from '../sim';
 
@@ -23,7 +23,7 @@ export interface Carried {
   readonly parted: boolean;
 }
 
-/** Where she settles on her lines, in this wind and stream at their mean. SI, radians. */
+/** Where she settles on her lines, in this wind and current at their mean. SI, radians. */
 export interface Held {
   readonly motored: Motored;
   /** From where she lay: ahead, to starboard, and turned to starboard. */

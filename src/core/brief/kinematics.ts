@@ -1,6 +1,6 @@
 import { atan2, cos, exp, sin } from '../math';
 
-/** Crossing a stream on a straight track. */
+/** Crossing a current on a straight track. */
 export interface FerryGlide {
   /** Angle between heading and track, rad, up-stream, and speed made good along the track, m/s. */
   readonly crab: number;
@@ -8,14 +8,14 @@ export interface FerryGlide {
 }
 
 /**
- * Crab angle and speed over ground for a track at `angle` to the stream's set (rad):
- * sin crab = U sin a/V, SOG = V cos crab + U cos a. Null when the stream is too strong for her.
+ * Crab angle and speed over ground for a track at `angle` to the current's set (rad):
+ * sin crab = U sin a/V, SOG = V cos crab + U cos a. Null when the current is too strong for her.
  */
-export function ferryGlide(through: number, stream: number, angle: number): FerryGlide | null {
-  const s = (stream * sin(angle)) / through;
+export function ferryGlide(through: number, current: number, angle: number): FerryGlide | null {
+  const s = (current * sin(angle)) / through;
   if (s > 1 || s < -1) return null;
   const c = Math.sqrt(1 - s * s);
-  return { crab: atan2(s, c), speed: through * c + stream * cos(angle) };
+  return { crab: atan2(s, c), speed: through * c + current * cos(angle) };
 }
 
 /** Distance before the corner to put the wheel over: reach + R tan(Δψ/2), m. */

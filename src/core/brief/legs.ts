@@ -1,5 +1,5 @@
 import { atan2, wrapHalfTurn } from '../math';
-import type { Take } from '../score';
+import type { Run } from '../plan';
 import { inHandFrom, type InHand, type Surroundings } from '../search';
 import { ferryGlide, type FerryGlide } from './kinematics';
 import { letGoAt, pushAt, type LetGo, type Push } from './push';
@@ -7,10 +7,10 @@ import { letGoAt, pushAt, type LetGo, type Push } from './push';
 /** Where she is blown and carried from a leg of her way. */
 export type LeeSide = 'port' | 'starboard' | 'ahead' | 'astern';
 
-/** The way from one beat to the next. SI, radians. */
+/** The way from one step to the next. SI, radians. */
 export interface Leg {
-  /** Beat it begins with; the last leg ends with the take. */
-  readonly beat: number;
+  /** Step it begins with; the last leg ends with the run. */
+  readonly step: number;
   readonly from: number;
   readonly to: number;
   /** m over ground, and the course made good; null where she stays about where she is. */
@@ -31,7 +31,7 @@ const LEAST_DRIFT_MPS = 0.03;
 const ON_THE_SPOT_LENGTHS = 0.3;
 /** Within this of ahead or astern it is no side. */
 const NEITHER_SIDE = Math.PI / 6;
-const LEAST_STREAM_MPS = 0.05;
+const LEAST_CURRENT_MPS = 0.05;
 
 function leeOf(letGo: LetGo, axis: number): LeeSide | null {
   if (letGo.speed < LEAST_DRIFT_MPS) return null;
@@ -41,33 +41,33 @@ function leeOf(letGo: LetGo, axis: number): LeeSide | null {
   return off > 0 ? 'starboard' : 'port';
 }
 
-function ferryOn(take: Take, push: Push, course: number | null, i: number): FerryGlide | null {
-  const { surge, sway } = take.trace;
-  const { ahead, starboard } = push.stream;
-  const stream = Math.sqrt(ahead * ahead + starboard * starboard);
-  if (course === null || stream < LEAST_STREAM_MPS) return null;
+function ferryOn(run: Run, push: Push, course: number | null, i: number): FerryGlide | null {
+  const { surge, sway } = run.trace;
+  const { ahead, starboard } = push.current;
+  const current = Math.sqrt(ahead * ahead + starboard * starboard);
+  if (course === null || current < LEAST_CURRENT_MPS) return null;
   const through = Math.sqrt(surge[i]! * surge[i]! + sway[i]! * sway[i]!);
   const set = push.heading + atan2(starboard, ahead);
-  return through > 0 ? ferryGlide(through, stream, wrapHalfTurn(course - set)) : null;
+  return through > 0 ? ferryGlide(through, current, wrapHalfTurn(course - set)) : null;
 }
 
 /**
- * The legs of a take, one for each beat that was begun.
+ * The legs of a run, one for each step that was begun.
  *
  * @param about the water as it is; `open` the same with nothing on it
  */
-export function* legsOf(take: Take, about: Surroundings, open: Surroundings): Generator<Leg> {
-  const { time, x, y, heading } = take.trace;
+export function* legsOf(run: Run, about: Surroundings, open: Surroundings): Generator<Leg> {
+  const { time, x, y, heading } = run.trace;
   const last = time.length - 1;
   const { length } = about.world.craft.spec.hull;
   const indexAt = (t: number) => {
     const found = time.findIndex((sample) => sample >= t - 1e-9);
     return found < 0 ? last : found;
   };
-  for (let k = 0; k < take.beats.length; k++) {
-    const mark = take.beats[k]!;
+  for (let k = 0; k < run.steps.length; k++) {
+    const mark = run.steps[k]!;
     const from = mark.time;
-    const to = take.beats[k + 1]?.time ?? take.duration;
+    const to = run.steps[k + 1]?.time ?? run.duration;
     if (to - from < 0.2) continue;
     const a = indexAt(from);
     const b = indexAt(to);
@@ -80,7 +80,7 @@ export function* legsOf(take: Take, about: Surroundings, open: Surroundings): Ge
     const push = pushAt(open, ...pose);
     const letGo = letGoAt(open, ...pose);
     yield {
-      beat: mark.beat,
+      step: mark.step,
       from,
       to,
       distance,
@@ -89,7 +89,7 @@ export function* legsOf(take: Take, about: Surroundings, open: Surroundings): Ge
       letGo,
       lee: leeOf(letGo, heading[m]!),
       onto: inHandFrom(about, about.stillAt(...pose), 'neutral'),
-      ferry: ferryOn(take, push, course, m),
+      ferry: ferryOn(run, push, course, m),
     };
   }
 }

@@ -1,18 +1,18 @@
 import { assembleCraft } from '../craft';
 import { NO_LINES } from '../holding';
-import type { Person, RunInput } from '../score';
+import type { Person, RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
-import { beatOf, inputOf } from '../testing/manoeuvre';
+import { stepOf, inputOf } from '../testing/manoeuvre';
 import { aboard, ashore, riggedWith } from '../testing/rigging';
-import { LOCK_CHECKS, LOCK_SHEETS, locksAhead, lockSheets, type Sheet } from '.';
+import { LOCK_CHECKS, LOCK_SHEETS, locksAhead, lockSheets, type Sheet } from './';
 
 function before(going: 'up' | 'down', crew: readonly Person[], rest: Partial<RunInput> = {}) {
   const lower = going === 'up';
   const input: RunInput = {
     ...inputOf(
       [],
-      { is: 'after', seconds: 5 },
+      { is: 'after', time: 5 },
       {
         obstacles: LOCK_WALLS,
         locks: [lockAt({}, lower ? 'lower' : 'upper', 'open')],
@@ -78,12 +78,12 @@ describe('sheets for a lock', () => {
 
   it('alone with a keeper to wind she stays aboard: no ladder, no paddles', () => {
     const orders = (by: number | null) => [
-      beatOf({ is: 'start' }, [{ after: 0, order: windTo(2, 1, by) }]),
+      stepOf({ is: 'start' }, [{ after: 0, order: windTo(2, 1, by) }]),
     ];
     const listOf = (by: number | null) => {
       const { input, ahead } = before('down', [HELM], IN_IT);
-      const scored = { ...input, score: { ...input.score, beats: orders(by) } };
-      return of(lockSheets(scored, ahead), 'alone').map(({ check }) => check);
+      const planned = { ...input, plan: { ...input.plan, steps: orders(by) } };
+      return of(lockSheets(planned, ahead), 'alone').map(({ check }) => check);
     };
     expect(listOf(null)).toEqual(['alone-neutral', 'alone-held']);
     expect(listOf(0)).toContain('alone-ladder');

@@ -1,5 +1,5 @@
 import { intoLock, IN_LOCK, type Making, type SitedLock } from '../locks';
-import { STEP_UP_M, type RunInput } from '../score';
+import { STEP_UP_M, type RunInput } from '../plan';
 import type { LockAhead } from './locks-ahead';
 
 /*
@@ -123,9 +123,9 @@ function laddersIn({ ladders = [] }: RunInput, sited: SitedLock): number {
 const climbOut = ({ boat }: RunInput, { lock, coping }: SitedLock): number =>
   coping - Math.min(lock.lower.level, lock.upper.level) - boat.hull.freeboard;
 
-/** Do a keeper's hands work the lock, as the score has it? */
-function kept({ score }: RunInput): boolean {
-  const worked = score.beats.flatMap(({ orders }) =>
+/** Do a keeper's hands work the lock, as the plan has it? */
+function kept({ plan }: RunInput): boolean {
+  const worked = plan.steps.flatMap(({ orders }) =>
     orders.flatMap(({ order }) => (order.do === 'lock' ? [order.by] : [])),
   );
   return worked.length > 0 && worked.every((by) => by === null);

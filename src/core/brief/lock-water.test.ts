@@ -1,7 +1,7 @@
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { outOfLock } from '../locks';
-import { runTake, type RunInput } from '../score';
+import { runPlan, type RunInput } from '../plan';
 import { AS_IT_IS, vary } from '../search';
 import { lockWater } from './lock-water';
 
@@ -18,9 +18,9 @@ describe('a lock whose water pushes more or less than reckoned', () => {
     const found = [...lockWater(nell)];
     expect(found.map(({ times }) => times)).toEqual([0.5, 1.5]);
     for (const { times, margins, outcome } of found) {
-      const take = runTake(vary(nell, { ...AS_IT_IS, waterTimes: times }));
-      expect(outcome).toBe(take.outcome);
-      expect(margins).toEqual(take.margins);
+      const run = runPlan(vary(nell, { ...AS_IT_IS, waterTimes: times }));
+      expect(outcome).toBe(run.outcome);
+      expect(margins).toEqual(run.margins);
     }
   });
 
@@ -38,18 +38,18 @@ describe('a lock whose water pushes more or less than reckoned', () => {
         };
         return { ...sited, begins };
       });
-      const [first] = input.score.beats;
-      const score = {
-        ...input.score,
-        beats: [{ ...first!, orders: [] }],
-        end: { cue: { is: 'after' as const, seconds: 40 }, within: 60 },
+      const [first] = input.plan.steps;
+      const plan = {
+        ...input.plan,
+        steps: [{ ...first!, orders: [] }],
+        end: { cue: { is: 'after' as const, time: 40 }, within: 60 },
       };
       const calm = { ...input.weather, windSpeed: 0 };
       const tail = outOfLock(locks[0]!, locks[0]!.lock.length + 20, 0);
       const start = { ...input.start, ...tail, speed: 0 };
       const { rigging: _, lines: __, where: ___, ...rest } = input;
-      const adrift = { ...rest, locks, score, start, weather: calm };
-      const { x, y } = runTake(vary(adrift, { ...AS_IT_IS, waterTimes })).trace;
+      const adrift = { ...rest, locks, plan, start, weather: calm };
+      const { x, y } = runPlan(vary(adrift, { ...AS_IT_IS, waterTimes })).trace;
       return Math.hypot(x.at(-1)! - x[0]!, y.at(-1)! - y[0]!);
     };
     const [none, less, reckoned, more] = [0, 0.5, 1, 1.5].map(drift);

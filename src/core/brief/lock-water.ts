@@ -1,5 +1,5 @@
 import type { Margins } from '../debrief';
-import { runTake, type Outcome, type RunInput } from '../score';
+import { runPlan, type Outcome, type RunInput } from '../plan';
 import { AS_IT_IS, vary } from '../search';
 
 /** What becomes of a passage with the water of its locks pushing so many times what is reckoned. */
@@ -12,11 +12,11 @@ export interface LockWater {
 /** Jets, slope and wash are known to a half: the least and the most they may come to (see docs/physics, locks). */
 const SPREAD = [0.5, 1.5] as const;
 
-/** The whole take with the water of its locks at either end of what is known of it; none without locks. */
+/** The whole run with the water of its locks at either end of what is known of it; none without locks. */
 export function* lockWater(input: RunInput): Generator<LockWater> {
   if (!input.locks || input.locks.length === 0) return;
   for (const times of SPREAD) {
-    const { outcome, margins } = runTake(vary(input, { ...AS_IT_IS, waterTimes: times }));
+    const { outcome, margins } = runPlan(vary(input, { ...AS_IT_IS, waterTimes: times }));
     yield { times, outcome, margins };
   }
 }

@@ -1,20 +1,20 @@
 import { makeLevel, standsAlong } from '../locks';
-import { beatOf, box, inputOf, mirrored } from '../testing/manoeuvre';
+import { stepOf, box, inputOf, mirrored } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt } from '../testing/locks';
 import { SWEEPING } from '../testing/sweep';
 import { aboard, riggedWith } from '../testing/rigging';
-import type { RunInput } from '../score';
+import type { RunInput } from '../plan';
 import { cautionsFor, readyFor } from './ready';
-import { runTake } from '../score';
-import { locksAhead, throughGates, type LockAhead } from '.';
+import { runPlan } from '../plan';
+import { locksAhead, throughGates, type LockAhead } from './';
 
 const KN = 0.514444;
 
 /** The sloop two lengths below the lock, wind abeam. */
 function before(knots: number, rest: Partial<RunInput> = {}): RunInput {
   const input = inputOf(
-    [beatOf({ is: 'start' }, [])],
-    { is: 'after', seconds: 5 },
+    [stepOf({ is: 'start' }, [])],
+    { is: 'after', time: 5 },
     {
       obstacles: LOCK_WALLS,
       locks: [lockAt({}, 'lower', 'open')],
@@ -74,7 +74,7 @@ describe('a lock ahead', () => {
     const empties = makeLevel(lockAt().lock, 'lower', 1, boat)!.seconds;
     // Its upper gates shut, its water let down, the lower ones opened.
     expect(against.readyIn!).toBeCloseTo(empties + 40, 0);
-    expect(against.leaveAt!).toBeCloseTo(against.readyIn! - against.takes, 6);
+    expect(against.leaveAt!).toBeCloseTo(against.readyIn! - against.runs, 6);
   });
 
   it('is told from above and from inside as well', () => {
@@ -115,7 +115,7 @@ describe('made ready for a lock', () => {
 
   it('never to make a line fast stands among the cautions', () => {
     const input = before(3);
-    expect(cautionsFor(input, runTake(input), false)).toEqual(
+    expect(cautionsFor(input, runPlan(input), false)).toEqual(
       expect.arrayContaining(['lock-fast', 'lock-paddles']),
     );
   });

@@ -27,7 +27,7 @@ import {
   type StairOrder,
 } from '../locks';
 import { cos, sin } from '../math';
-import type { RunInput } from '../score';
+import type { RunInput } from '../plan';
 import { throughLock } from './through-lock';
 import { throughGates, type Through } from './through-gates';
 
@@ -80,7 +80,7 @@ export function lockFigures(
     bridges,
     // Nobody is in the chamber as it is turned round.
     turn: makeLevel(lock, from, 1, boat),
-    take: going === 'up' ? up : down,
+    run: going === 'up' ? up : down,
   };
   return {
     fit: fitIn(lock, boat),
@@ -106,7 +106,7 @@ export interface LockAhead {
   readonly readyBy: number | null;
   /** Way to the gates, m, and seconds it takes her as she comes in best; when to leave so as to meet them open, s. */
   readonly way: number;
-  readonly takes: number;
+  readonly runs: number;
   readonly leaveAt: number | null;
   /** Wall the wind lays her to, looking up-stream; null in a wind that does not matter. */
   readonly side: Side | null;
@@ -129,7 +129,7 @@ const levelAt = ({ begins }: SitedLock, end: End): boolean =>
   Math.abs(begins.chamber - (end === 'upper' ? begins.upper : begins.lower)) < MADE_M;
 
 /** How long a keeper takes to have the gates open, s: everything in hand on both sides. */
-function keeperTakes(sited: SitedLock, end: End, hull: LockedBoat): number | null {
+function keeperRuns(sited: SitedLock, end: End, hull: LockedBoat): number | null {
   const { lock, begins } = sited;
   const swing = gatesOf(lock, end).swing;
   if (levelAt(sited, end)) return begins.gates[end] >= 1 ? 0 : swing;
@@ -182,7 +182,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
     const through = inside || from !== null ? [] : throughGates(input, lock, end);
     const best = through.at(-1);
     const speed = best?.speed ?? SLOWLY_MPS;
-    const takes = way / speed;
+    const runs = way / speed;
     const figures = lockFigures(sited.lock, hers, sited.coping, {
       going,
       freeboard,
@@ -195,7 +195,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
     const readyBy = crewAshore(input);
     const readyIn =
       readyBy === null
-        ? keeperTakes(sited, end, hers)
+        ? keeperRuns(sited, end, hers)
         : (figures.hands[Math.min(readyBy, CREWS.length) - 1]?.ready ?? null);
     const blowsLeft = -(
       weather.windSpeed *
@@ -211,8 +211,8 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       readyIn,
       readyBy,
       way,
-      takes,
-      leaveAt: readyIn === null ? null : Math.max(0, readyIn - takes),
+      runs,
+      leaveAt: readyIn === null ? null : Math.max(0, readyIn - runs),
       side: Math.abs(blowsLeft) < MATTERS_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
       through,
       shares: inside || from !== null ? [] : sharesOf(input, sited, end),

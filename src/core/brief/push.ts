@@ -16,14 +16,14 @@ export interface OnHer {
   readonly starboard: number;
 }
 
-/** What wind and stream do to her lying somewhere. SI, radians. */
+/** What wind and current do to her lying somewhere. SI, radians. */
 export interface Push {
   readonly x: number;
   readonly y: number;
   readonly heading: number;
   /** The way the air goes at 10 m, and the water, m/s. */
   readonly wind: OnHer;
-  readonly stream: OnHer;
+  readonly current: OnHer;
   /** What it takes to hold her still over ground, the other way round, N; and the part that is wind's. */
   readonly force: OnHer;
   readonly windForce: OnHer;
@@ -53,19 +53,19 @@ function onHer(heading: number, east: number, north: number): OnHer {
 }
 
 /** Force on her as she is, N in body axes, and the water's own velocity along and across her, m/s. */
-function forceOn(world: World, state: SimState): { force: OnHer; stream: OnHer } {
+function forceOn(world: World, state: SimState): { force: OnHer; current: OnHer } {
   const s = makeScratch(world);
   s.clock[0] = state.time;
   senseSurroundings(state.motion, world, s);
   derivative(s.slopes[0], state.motion, world, s, 0);
-  const { streamEast, streamNorth } = world.environment;
-  const reference = onHer(state.motion[PSI]!, streamEast, streamNorth);
+  const { currentEast, currentNorth } = world.environment;
+  const reference = onHer(state.motion[PSI]!, currentEast, currentNorth);
   const mean = (values: Float64Array) => values.reduce((sum, v) => sum + v, 0) / values.length;
   return {
     force: { ahead: s.force[0]!, starboard: s.force[1]! },
-    stream: {
-      ahead: reference.ahead + mean(s.streamU),
-      starboard: reference.starboard + mean(s.streamV),
+    current: {
+      ahead: reference.ahead + mean(s.currentU),
+      starboard: reference.starboard + mean(s.currentV),
     },
   };
 }
@@ -96,7 +96,7 @@ export function pushAt(
     y,
     heading,
     wind: onHer(heading, -wind[1]! * sin(wind[0]!), -wind[1]! * cos(wind[0]!)),
-    stream: whole.stream,
+    current: whole.current,
     force: whole.force,
     windForce: {
       ahead: whole.force.ahead - calm.force.ahead,

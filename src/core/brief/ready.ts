@@ -1,6 +1,6 @@
 import type { BoatSpec } from '../craft';
 import { nearestLock } from '../locks';
-import type { RunInput, Take } from '../score';
+import type { RunInput, Run } from '../plan';
 import { throughLock } from './through-lock';
 
 /** What is made ready before the last line is off, in the order it is done; by what the boat and the manoeuvre are. */
@@ -51,7 +51,7 @@ const WASH_ROOM_M = 12;
 const REACH_M = 2;
 
 function goesAstern(input: RunInput): boolean {
-  return input.score.beats.some(({ orders }) =>
+  return input.plan.steps.some(({ orders }) =>
     orders.some(
       ({ order }) =>
         (order.do === 'engine' && order.gear < 0) || (order.do === 'joystick' && order.surge < 0),
@@ -103,8 +103,8 @@ export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem
   return items.flatMap(([item, wanted]) => (wanted ? [item] : []));
 }
 
-export function cautionsFor(input: RunInput, take: Take, outboard: boolean): readonly Caution[] {
-  const { clearance, groundSpeed } = take.trace;
+export function cautionsFor(input: RunInput, run: Run, outboard: boolean): readonly Caution[] {
+  const { clearance, groundSpeed } = run.trace;
   const near = clearance.some((c) => c < REACH_M) || input.berth.size > 0;
   const wash = clearance.some((c, i) => c < WASH_ROOM_M && groundSpeed[i]! > WASH_MPS);
   const lies = input.goal.is === 'lie';

@@ -1,26 +1,26 @@
 import { halfBreadthAt } from '../craft';
-import { runTake, STEP_GAP_M, STEP_UP_M, type RunInput } from '../score';
+import { runPlan, STEP_GAP_M, STEP_UP_M, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { LOCK_WALLS, lockAt } from '../testing/locks';
-import { beatOf, box, inputOf } from '../testing/manoeuvre';
+import { stepOf, box, inputOf } from '../testing/manoeuvre';
 import { aboard, hands, riggedWith } from '../testing/rigging';
-import { steppingOf } from '.';
+import { steppingOf } from './';
 
 const HALF = sloop().hull.beam / 2;
 const LENGTH = sloop().hull.length;
 
 /** She lies still, heading north, and Bo steps ashore on to what lies to starboard. */
 function lying(obstacles: RunInput['obstacles'], rest: Partial<RunInput> = {}): RunInput {
-  const step = hands({ do: 'step ashore', by: 0, mark: { name: 'quay', x: HALF + 2, y: 0 } }, 1);
+  const step = hands({ do: 'stepAshore', by: 0, mark: { name: 'quay', x: HALF + 2, y: 0 } }, 1);
   return {
-    ...inputOf([beatOf({ is: 'start' }, [step])], { is: 'after', seconds: 110 }),
+    ...inputOf([stepOf({ is: 'start' }, [step])], { is: 'after', time: 110 }),
     obstacles,
     start: { x: 0, y: 0, heading: 0, speed: 0 },
     ...riggedWith([], [aboard('Bo', 0, 0)]),
     ...rest,
   };
 }
-const found = (input: RunInput) => steppingOf(input, runTake(input));
+const found = (input: RunInput) => steppingOf(input, runPlan(input));
 const quay = (gap: number) => box('quay', HALF + gap, -40, HALF + 10, 40);
 
 describe('where to step', () => {
@@ -51,13 +51,13 @@ describe('where to step', () => {
       found(input)!.places.map(({ place, gap }) => `${place} ${gap.toFixed(2)}`);
     const port = box('quay', -HALF - 10, -40, -HALF - 0.2, 40);
     const west = lying([port]);
-    const [beat] = west.score.beats;
+    const [step] = west.plan.steps;
     const mark = { name: 'quay', x: -HALF - 2, y: 0 };
     const flipped = {
       ...west,
-      score: {
-        ...west.score,
-        beats: [{ ...beat!, orders: [hands({ do: 'step ashore', by: 0, mark }, 1)] }],
+      plan: {
+        ...west.plan,
+        steps: [{ ...step!, orders: [hands({ do: 'stepAshore', by: 0, mark }, 1)] }],
       },
     };
     expect(gaps(flipped)).toEqual(gaps(lying([quay(0.2)])));

@@ -6,11 +6,11 @@ import {
   STEP_GAP_M,
   STEP_UP_M,
   type RunInput,
-  type Take,
-} from '../score';
+  type Run,
+} from '../plan';
 import { lockRecorded } from '../sim';
 
-// Where to step off and on: schools differ, so each place is measured as she lies when the score has somebody step.
+// Where to step off and on: schools differ, so each place is measured as she lies when the plan has somebody step.
 
 export const STEP_PLACES = ['stern', 'amidships', 'bow'] as const;
 export type StepPlace = (typeof STEP_PLACES)[number];
@@ -52,23 +52,23 @@ function better(a: StepFrom, b: StepFrom): number {
 }
 
 /**
- * Where she can be stepped off or on to when the take has somebody step; null where nobody does, or nothing is near.
+ * Where she can be stepped off or on to when the run has somebody step; null where nobody does, or nothing is near.
  * Things fixed to the place are looked at, other boats are not.
  */
-export function steppingOf(input: RunInput, take: Take): Stepping | null {
+export function steppingOf(input: RunInput, run: Run): Stepping | null {
   const { boat, obstacles, rigging, locks = [], ladders = [] } = input;
-  const event = take.events.find(
+  const event = run.events.find(
     (each) => each.is === 'crew' && each.time > 0 && STEPS.has(each.what),
   );
   if (event?.is !== 'crew') return null;
-  const { time, x, y, heading } = take.trace;
+  const { time, x, y, heading } = run.trace;
   const i = Math.max(
     0,
     time.findIndex((t) => t >= event.time - 1e-9),
   );
   const [s, c] = [sin(heading[i]!), cos(heading[i]!)];
   const near = { x: 0, y: 0, distance: Infinity };
-  const chambers = locks.map((sited, k) => lockRecorded(take.trace, k, sited, time[i]!).state);
+  const chambers = locks.map((sited, k) => lockRecorded(run.trace, k, sited, time[i]!).state);
   const { freeboard } = boat.hull;
   const onPlace = (ahead: number, starboard: number) => ({
     x: x[i]! + ahead * s + starboard * c,

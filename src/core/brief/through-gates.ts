@@ -8,7 +8,7 @@ import {
   type End,
   type SitedLock,
 } from '../locks';
-import { runTillHard, type Beat, type RunInput } from '../score';
+import { runTillHard, type PlanStep, type RunInput } from '../plan';
 import type { StartPose } from '../sim';
 
 /** How a boat comes through a lock's gates, tried many times over with the day's wind, one leaf open or both. */
@@ -89,10 +89,10 @@ function tried(input: RunInput, lock: number, end: End, leaf: 'left' | null): Th
       );
       const heading = straight + OFF_HEADING * random.normal();
       const start = { ...from, heading, straight, speed: setUp.speed };
-      const run = entry(input, locks, start, aim, hull.length);
-      const take = runTillHard({ ...run, weather: { ...run.weather, gusts } });
-      if (take.touches.some(({ grade }) => grade !== 'soft')) found.touched += 1;
-      else if (take.outcome !== 'reached') found.missed += 1;
+      const into = entry(input, locks, start, aim, hull.length);
+      const run = runTillHard({ ...into, weather: { ...into.weather, gusts } });
+      if (run.touches.some(({ grade }) => grade !== 'soft')) found.touched += 1;
+      else if (run.outcome !== 'reached') found.missed += 1;
     }
     return found;
   };
@@ -118,13 +118,13 @@ function entry(
   const mark = { name: 'aim', ...aim };
   const plain = { within: LONGEST_S, expect: [], wayOut: { automatic: false, orders: [] } } as const;
   const bow = { name: 'bow', x: length / 2, y: 0 };
-  const beats: Beat[] = [
+  const steps: PlanStep[] = [
     {
       ...plain,
       id: 'for the gap',
       cue: { is: 'start' },
       orders: [
-        { after: 0, order: { do: 'steer for', mark, first: 'bow' } },
+        { after: 0, order: { do: 'steerFor', mark, first: 'bow' } },
         {
           after: 0,
           order: { do: 'engine', engine: null, gear: 1, throttle: start.speed > 0.7 ? 0.08 : 0 },
@@ -143,8 +143,8 @@ function entry(
     ...rest,
     locks,
     start,
-    score: {
-      beats,
+    plan: {
+      steps,
       // Her stern past the gates: her middle half a length inside, which is the mark.
       end: { cue: { is: 'abeam', point: middle, mark }, within: LONGEST_S },
     },

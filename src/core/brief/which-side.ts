@@ -8,8 +8,8 @@ import { hasDrive, propWalk } from '../trials';
 export interface ForSide {
   readonly side: 'port' | 'starboard';
   readonly heading: number;
-  /** Stream and wind met on the bow there, m/s; from astern negative. */
-  readonly streamAhead: number;
+  /** Current and wind met on the bow there, m/s; from astern negative. */
+  readonly currentAhead: number;
   readonly windAhead: number;
   /** Her stern's way going astern from rest, turned towards the berth; away negative. */
   readonly sternIn: number | null;
@@ -19,9 +19,9 @@ export interface ForSide {
   readonly worth: number;
 }
 
-// What stops her is worth most: a knot of stream on the bow as much as 15 of wind, or as a stern that comes in by ten
+// What stops her is worth most: a knot of current on the bow as much as 15 of wind, or as a stern that comes in by ten
 // degrees. Judgement.
-const PER_STREAM_KN = 1;
+const PER_CURRENT_KN = 1;
 const PER_WIND_KN = 1 / 15;
 const PER_TEN_DEGREES = 1;
 const TEN_DEGREES = Math.PI / 18;
@@ -35,7 +35,7 @@ const MOST_FROM_WALK = 0.5;
  */
 export function sidesOf(
   craft: Craft,
-  weather: Pick<Weather, 'windFrom' | 'windSpeed' | 'streamSet' | 'streamSpeed'>,
+  weather: Pick<Weather, 'windFrom' | 'windSpeed' | 'currentSet' | 'currentSpeed'>,
   headings: { readonly port: number; readonly starboard: number },
 ): readonly ForSide[] {
   const walk = hasDrive(craft) ? propWalk(craft) : null;
@@ -43,15 +43,15 @@ export function sidesOf(
   const toPort = walk ? walk.turned : 0;
   const weighed = (['port', 'starboard'] as const).map((side): ForSide => {
     const heading = headings[side];
-    const streamAhead = -weather.streamSpeed * cos(weather.streamSet - heading);
+    const currentAhead = -weather.currentSpeed * cos(weather.currentSet - heading);
     const windAhead = weather.windSpeed * cos(weather.windFrom - heading);
     const sternIn = walk ? (side === 'port' ? toPort : -toPort) : null;
     const held = (value: number, most: number) => Math.max(-most, Math.min(most, value));
     const worth =
-      (PER_STREAM_KN * streamAhead) / MPS_PER_KNOT +
+      (PER_CURRENT_KN * currentAhead) / MPS_PER_KNOT +
       (PER_WIND_KN * windAhead) / MPS_PER_KNOT +
       held((PER_TEN_DEGREES * (sternIn ?? 0)) / TEN_DEGREES, MOST_FROM_WALK);
-    return { side, heading, streamAhead, windAhead, sternIn, walkFor: walk?.seconds ?? 0, worth };
+    return { side, heading, currentAhead, windAhead, sternIn, walkFor: walk?.seconds ?? 0, worth };
   });
   return weighed.sort((a, b) => b.worth - a.worth);
 }

@@ -1,5 +1,5 @@
 import { cos, lineCrosses, sin, wrapHalfTurn } from '../math';
-import { markAtStart, type Beat } from '../score';
+import { markAtStart, type PlanStep } from '../plan';
 import { sampleAt, type Finding, type Rule } from './check';
 
 /** A turn into a berth: at least so much to go, and so much wheel or heading ordered towards it, rad. */
@@ -8,8 +8,8 @@ const ORDERED = 0.35;
 /** Further off than this many lengths a turn is part of the approach. Judgement. */
 const APPROACH_LENGTHS = 2.25;
 
-/** Which way a beat turns her, positive to starboard; nought where it does not. */
-function turnOf({ orders }: Beat, heading: number): number {
+/** Which way a step turns her, positive to starboard; nought where it does not. */
+function turnOf({ orders }: PlanStep, heading: number): number {
   for (const { order } of orders) {
     if (order.do === 'wheel' && Math.abs(order.angle) > ORDERED) return order.angle;
     if (order.do === 'steer') {
@@ -21,16 +21,16 @@ function turnOf({ orders }: Beat, heading: number): number {
 }
 
 /** Turned towards her berth going ahead while something else still stands between her bow and it. */
-export const turnedTooSoon: Rule = (input, take) => {
+export const turnedTooSoon: Rule = (input, run) => {
   const { goal, obstacles, berth, boat } = input;
   if (goal.is !== 'lie' || berth.size === 0) return [];
   const bow = boat.hull.length / 2;
   const at = markAtStart(goal.mark, input);
-  return take.beats.flatMap((mark): Finding[] => {
+  return run.steps.flatMap((mark): Finding[] => {
     const { heading, x, y, time } = mark;
     const left = wrapHalfTurn(goal.heading - heading);
-    const turn = turnOf(input.score.beats[mark.beat]!, heading);
-    const ahead = take.trace.surge[sampleAt(take, time)]! > 0.2;
+    const turn = turnOf(input.plan.steps[mark.step]!, heading);
+    const ahead = run.trace.surge[sampleAt(run, time)]! > 0.2;
     if (!ahead || Math.abs(left) < TO_GO || left * turn <= 0) return [];
     const bowX = x + bow * sin(heading);
     const bowY = y + bow * cos(heading);
@@ -46,7 +46,7 @@ export const turnedTooSoon: Rule = (input, take) => {
     return [
       {
         rule: 'turned before it opens',
-        beat: mark.beat,
+        step: mark.step,
         time,
         figure: far,
         limit: 0,

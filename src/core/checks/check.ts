@@ -1,10 +1,10 @@
-import type { RunInput, Take } from '../score';
+import type { RunInput, Run } from '../plan';
 
-/** Something in a score worth a second look, found in how it plays. SI; what `figure` and `limit` are is the rule's. */
+/** Something in a plan worth a second look, found in how it plays. SI; what `figure` and `limit` are is the rule's. */
 export interface Finding {
   readonly rule: RuleName;
-  /** Index of the beat it belongs to. */
-  readonly beat: number;
+  /** Index of the step it belongs to. */
+  readonly step: number;
   readonly time: number;
   readonly figure: number;
   readonly limit: number;
@@ -19,7 +19,7 @@ export const RULE_NAMES = [
   'left in gear',
   'much throttle close in',
   'thruster long on',
-  'beats at once',
+  'steps at once',
   'order overtaken',
   'no way out written',
   'hands not there',
@@ -28,47 +28,47 @@ export const RULE_NAMES = [
 ] as const;
 export type RuleName = (typeof RULE_NAMES)[number];
 
-/** Looks through a take for one kind of mistake. */
-export type Rule = (input: RunInput, take: Take) => readonly Finding[];
+/** Looks through a run for one kind of mistake. */
+export type Rule = (input: RunInput, run: Run) => readonly Finding[];
 
-/** Beat running at a moment, by index. */
-export function beatAt(take: Take, time: number): number {
-  let beat = 0;
-  for (const mark of take.beats) if (mark.time <= time + 1e-9) beat = mark.beat;
-  return beat;
+/** Step running at a moment, by index. */
+export function stepAt(run: Run, time: number): number {
+  let step = 0;
+  for (const mark of run.steps) if (mark.time <= time + 1e-9) step = mark.step;
+  return step;
 }
 
 /** Index of the first sample at or after a moment. */
-export function sampleAt({ trace: { time } }: Take, at: number): number {
+export function sampleAt({ trace: { time } }: Run, at: number): number {
   const found = time.findIndex((t) => t >= at - 1e-9);
   return found < 0 ? time.length - 1 : found;
 }
 
-/** Only the first of several findings of one rule in one beat, for one engine or thruster. */
-export function oncePerBeat(findings: readonly Finding[]): readonly Finding[] {
+/** Only the first of several findings of one rule in one step, for one engine or thruster. */
+export function oncePerStep(findings: readonly Finding[]): readonly Finding[] {
   const seen = new Set<string>();
-  return findings.filter(({ beat, which }) => {
-    const key = `${beat} ${which}`;
+  return findings.filter(({ step, which }) => {
+    const key = `${step} ${which}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;
   });
 }
 
-/** Gear orders of one engine in a take, in the order they were given. */
+/** Gear orders of one engine in a run, in the order they were given. */
 export interface GearOrder {
   readonly time: number;
-  readonly beat: number;
+  readonly step: number;
   readonly gear: -1 | 0 | 1;
   readonly throttle: number;
 }
 
-export function gearOrders(take: Take, engine: number): readonly GearOrder[] {
-  return take.events.flatMap((event) => {
+export function gearOrders(run: Run, engine: number): readonly GearOrder[] {
+  return run.events.flatMap((event) => {
     if (event.is !== 'order' || event.order.do !== 'engine') return [];
     if (event.order.engine !== null && event.order.engine !== engine) return [];
     const { gear, throttle } = event.order;
-    return [{ time: event.time, beat: Math.max(0, event.beat), gear, throttle }];
+    return [{ time: event.time, step: Math.max(0, event.step), gear, throttle }];
   });
 }
 

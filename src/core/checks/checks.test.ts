@@ -1,24 +1,24 @@
-import { runTake, type HandsOrder, type Person, type RunInput } from '../score';
+import { runPlan, type HandsOrder, type Person, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
-import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
+import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
-import { checkScore, NOT_THERE, RULE_NAMES } from '.';
+import { checkPlan, NOT_THERE, RULE_NAMES } from './';
 
 const START = { is: 'start' } as const;
-const after = (seconds: number) => ({ is: 'after', seconds }) as const;
+const after = (time: number) => ({ is: 'after', time }) as const;
 
 function rulesOf(input: RunInput, said: boolean[] = [true, true, true, true]): string[] {
-  return checkScore(input, runTake(input), said).map(({ rule }) => rule);
+  return checkPlan(input, runPlan(input), said).map(({ rule }) => rule);
 }
 
-describe('checks of a score', () => {
-  it('find nothing in a score that is in order', () => {
+describe('checks of a plan', () => {
+  it('find nothing in a plan that is in order', () => {
     const input = inputOf(
       [
-        beatOf(START, [wheelTo(15), engineIn(1, 0.2, 3)]),
-        beatOf(after(12), [engineIn(0)]),
-        beatOf(after(6), [wheelTo(0), engineIn(-1, 0.3, 3)]),
-        beatOf({ is: 'speed', over: 'water', compare: 'below', speed: 0.1 }, [engineIn(0)]),
+        stepOf(START, [wheelTo(15), engineIn(1, 0.2, 3)]),
+        stepOf(after(12), [engineIn(0)]),
+        stepOf(after(6), [wheelTo(0), engineIn(-1, 0.3, 3)]),
+        stepOf({ is: 'speed', over: 'water', compare: 'below', speed: 0.1 }, [engineIn(0)]),
       ],
       after(3),
     );
@@ -27,7 +27,7 @@ describe('checks of a score', () => {
 
   it('see the gear before the wheel, at once or a moment early', () => {
     const kick = (orders: ReturnType<typeof wheelTo>[]) =>
-      rulesOf(inputOf([beatOf(START, orders)], after(6)));
+      rulesOf(inputOf([stepOf(START, orders)], after(6)));
     expect(kick([engineIn(1, 0.4), wheelTo(30)])).toContain('steering late');
     expect(kick([engineIn(1, 0.4), wheelTo(30, 1)])).toContain('steering late');
     expect(kick([wheelTo(30), engineIn(1, 0.4, 4)])).not.toContain('steering late');
@@ -39,8 +39,8 @@ describe('checks of a score', () => {
     const told = (order: HandsOrder, crew: Person[], way = 0) => {
       const rig = riggedWith(lines, crew);
       const start = { x: 0, y: 0, heading: 0, speed: way };
-      const input = inputOf([beatOf(START, [hands(order)])], after(60), { ...rig, start });
-      return checkScore(input, runTake(input), [true]).map(
+      const input = inputOf([stepOf(START, [hands(order)])], after(60), { ...rig, start });
+      return checkPlan(input, runPlan(input), [true]).map(
         ({ rule, figure, which }) => `${rule} ${figure} ${which}`,
       );
     };
@@ -63,14 +63,14 @@ describe('checks of a score', () => {
     const far = { name: 'far', x: 60, y: 0, height: 0.5 };
     const none = inputOf(
       [
-        beatOf(START, [
+        stepOf(START, [
           hands({ do: 'pass', line: 0, by: null, mark: far, how: 'drop', length: null }),
         ]),
       ],
       after(60),
       riggedWith([{ x: 4, y: 1 }]),
     );
-    expect(checkScore(none, runTake(none), [true])[0]).toMatchObject({
+    expect(checkPlan(none, runPlan(none), [true])[0]).toMatchObject({
       figure: NOT_THERE.LINE,
       which: 'line 1',
     });
@@ -88,7 +88,7 @@ describe('checks of a score', () => {
     };
     const turning = (north: number) =>
       rulesOf(
-        inputOf([beatOf(START, [wheelTo(30), engineIn(1, 0, 3)])], after(6), {
+        inputOf([stepOf(START, [wheelTo(30), engineIn(1, 0, 3)])], after(6), {
           goal,
           berth: new Set(['finger']),
           obstacles: [box('finger', 6, 20, 16, 20.6), box('neighbour', 6, 4, 16, 14)],
@@ -105,7 +105,7 @@ describe('checks of a score', () => {
       rulesOf(
         inputOf(
           [
-            beatOf(START, [
+            stepOf(START, [
               engineIn(1, 0.1),
               ...(pause === null ? [] : [engineIn(0, 0, 3)]),
               engineIn(-1, 0.1, 3 + (pause ?? 0)),
@@ -123,8 +123,8 @@ describe('checks of a score', () => {
     const arriving = (speed: number, last: ReturnType<typeof engineIn>[]) =>
       inputOf(
         [
-          beatOf(START, [engineIn(-1, 0.6)]),
-          beatOf({ is: 'speed', over: 'ground', compare: 'below', speed: 0.1 }, last),
+          stepOf(START, [engineIn(-1, 0.6)]),
+          stepOf({ is: 'speed', over: 'ground', compare: 'below', speed: 0.1 }, last),
         ],
         after(1),
         {
@@ -146,16 +146,16 @@ describe('checks of a score', () => {
     expect(rulesOf(arriving(0.6, [engineIn(0)]))).not.toContain('left in gear');
   });
 
-  it('see much throttle beside something, and a tight beat without a way out', () => {
+  it('see much throttle beside something, and a tight step without a way out', () => {
     const past = (throttle: number) =>
-      inputOf([beatOf(START, [engineIn(1, throttle)])], after(9), {
+      inputOf([stepOf(START, [engineIn(1, throttle)])], after(9), {
         obstacles: [box('hulk', 2.9, -5, 6, 60)],
       });
     expect(rulesOf(past(0.8))).toContain('much throttle close in');
     expect(rulesOf(past(0.3))).not.toContain('much throttle close in');
     expect(rulesOf(past(0.3), [false])).toContain('no way out written');
     expect(rulesOf(past(0.3), [true])).not.toContain('no way out written');
-    const far = inputOf([beatOf(START, [engineIn(1)])], after(5));
+    const far = inputOf([stepOf(START, [engineIn(1)])], after(5));
     expect(rulesOf(far, [false])).toEqual([]);
   });
 
@@ -175,7 +175,7 @@ describe('checks of a score', () => {
       rulesOf(
         inputOf(
           [
-            beatOf(START, [
+            stepOf(START, [
               { after: 0, order: { do: 'thruster', thruster: 0, power: 1 } },
               { after: seconds, order: { do: 'thruster', thruster: 0, power: 0 } },
             ]),
@@ -188,34 +188,34 @@ describe('checks of a score', () => {
     expect(push(6)).not.toContain('thruster long on');
   });
 
-  it('see two beats that come at once, and say where each finding belongs', () => {
+  it('see two steps that come at once, and say where each finding belongs', () => {
     const input = inputOf(
-      [beatOf(START, [engineIn(1)]), beatOf(after(0.1), [wheelTo(10)])],
+      [stepOf(START, [engineIn(1)]), stepOf(after(0.1), [wheelTo(10)])],
       after(5),
     );
-    const findings = checkScore(input, runTake(input), [true, true]);
-    const at = findings.find(({ rule }) => rule === 'beats at once')!;
-    expect(at).toMatchObject({ beat: 1, which: null });
+    const findings = checkPlan(input, runPlan(input), [true, true]);
+    const at = findings.find(({ rule }) => rule === 'steps at once')!;
+    expect(at).toMatchObject({ step: 1, which: null });
     expect(at.figure).toBeCloseTo(0.1, 6);
     findings.forEach(({ rule }) => expect(RULE_NAMES).toContain(rule));
   });
 
-  it('see an order that never comes because the next beat, or the end, is there before', () => {
+  it('see an order that never comes because the next step, or the end, is there before', () => {
     const late = (seconds: number) => {
       const input = inputOf(
         [
-          beatOf(START, [engineIn(1, 0.2)]),
-          beatOf(after(6), [engineIn(0), engineIn(1, 0.1, seconds)]),
+          stepOf(START, [engineIn(1, 0.2)]),
+          stepOf(after(6), [engineIn(0), engineIn(1, 0.1, seconds)]),
         ],
         after(5),
       );
-      return checkScore(input, runTake(input), [true, true]).filter(
+      return checkPlan(input, runPlan(input), [true, true]).filter(
         ({ rule }) => rule === 'order overtaken',
       );
     };
     expect(late(4.9)).toEqual([]);
     const [found] = late(7);
-    expect(found).toMatchObject({ beat: 1, figure: 7, which: null });
+    expect(found).toMatchObject({ step: 1, figure: 7, which: null });
     expect(found!.limit).toBeCloseTo(5, 6);
     expect(found!.time).toBeCloseTo(11, 6);
   });

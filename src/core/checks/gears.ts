@@ -1,10 +1,10 @@
-import { TAUT_N, type RunInput, type Take } from '../score';
+import { TAUT_N, type RunInput, type Run } from '../plan';
 import { engineColumn, type MoreColumn } from '../sim';
 import {
-  beatAt,
+  stepAt,
   engineName,
   gearOrders,
-  oncePerBeat,
+  oncePerStep,
   sampleAt,
   type Finding,
   type Rule,
@@ -17,32 +17,32 @@ const WHEEL_OFF = 5 * DEGREE;
 const AFTERWARDS_S = 2;
 
 /** A helm that steers by itself has the wheel where it needs it. */
-const STEERING: ReadonlySet<string> = new Set(['wheel', 'steer', 'steer for']);
+const STEERING: ReadonlySet<string> = new Set(['wheel', 'steer', 'steerFor']);
 
 /** Steering is set before the gear: is the wheel there when the propeller begins to push? */
-export const steeringLate: Rule = (input, take) => {
+export const steeringLate: Rule = (input, run) => {
   const findings: Finding[] = [];
   input.boat.drives.forEach((drive, engine) => {
     let before = 0;
-    for (const { time, beat, gear } of gearOrders(take, engine)) {
+    for (const { time, step, gear } of gearOrders(run, engine)) {
       const engages = gear !== 0 && gear !== before;
       before = gear;
       if (!engages) continue;
       const takesHold = time + drive.shiftDelay;
-      const wheel = take.events.findLast(
+      const wheel = run.events.findLast(
         (e) =>
           e.is === 'order' &&
           STEERING.has(e.order.do) &&
-          (e.time <= takesHold + 1e-9 || (e.beat === beat && e.time <= takesHold + AFTERWARDS_S)),
+          (e.time <= takesHold + 1e-9 || (e.step === step && e.time <= takesHold + AFTERWARDS_S)),
       );
       if (wheel?.is !== 'order' || wheel.order.do !== 'wheel') continue;
       const limit = input.boat.rudders[0]?.limit ?? input.boat.steering.driveLimit;
       const wanted = Math.max(-limit, Math.min(limit, wheel.order.angle));
-      const off = Math.abs(take.trace.rudder[sampleAt(take, takesHold)]! - wanted);
+      const off = Math.abs(run.trace.rudder[sampleAt(run, takesHold)]! - wanted);
       if (off > WHEEL_OFF)
         findings.push({
           rule: 'steering late',
-          beat,
+          step,
           time: takesHold,
           figure: off,
           limit: WHEEL_OFF,
@@ -50,16 +50,16 @@ export const steeringLate: Rule = (input, take) => {
         });
     }
   });
-  return oncePerBeat(findings);
+  return oncePerStep(findings);
 };
 
 /** Ahead to astern, or back, wants a pause ordered in neutral as long as the gearbox asks for. */
-export const noPause: Rule = (input, take) => {
+export const noPause: Rule = (input, run) => {
   const findings: Finding[] = [];
   input.boat.drives.forEach((drive, engine) => {
     let driven = 0;
     let neutralFrom: number | null = null;
-    for (const { time, beat, gear } of gearOrders(take, engine)) {
+    for (const { time, step, gear } of gearOrders(run, engine)) {
       if (gear === 0) {
         neutralFrom ??= time;
         continue;
@@ -68,7 +68,7 @@ export const noPause: Rule = (input, take) => {
       if (driven === -gear && pause < drive.neutralPause - 1e-6)
         findings.push({
           rule: 'no pause in neutral',
-          beat,
+          step,
           time,
           figure: pause,
           limit: drive.neutralPause,
@@ -78,7 +78,7 @@ export const noPause: Rule = (input, take) => {
       neutralFrom = null;
     }
   });
-  return oncePerBeat(findings);
+  return oncePerStep(findings);
 };
 
 /** Way on in m/s against which a gear is no longer put in gently: two knots with much throttle, three with any. Judgement. */
@@ -86,20 +86,20 @@ const WAY_WITH_THROTTLE = 1.03;
 const WAY_AT_IDLE = 1.54;
 const MUCH = 0.5;
 
-export const againstWay: Rule = (input, take) => {
+export const againstWay: Rule = (input, run) => {
   const findings: Finding[] = [];
   input.boat.drives.forEach((drive, engine) => {
     let before = 0;
-    for (const { time, beat, gear, throttle } of gearOrders(take, engine)) {
+    for (const { time, step, gear, throttle } of gearOrders(run, engine)) {
       const engages = gear !== 0 && gear !== before;
       before = gear;
       if (!engages) continue;
-      const way = -gear * take.trace.surge[sampleAt(take, time + drive.shiftDelay)]!;
+      const way = -gear * run.trace.surge[sampleAt(run, time + drive.shiftDelay)]!;
       const limit = throttle > MUCH ? WAY_WITH_THROTTLE : WAY_AT_IDLE;
       if (way > limit)
         findings.push({
           rule: 'against her way',
-          beat,
+          step,
           time,
           figure: way,
           limit,
@@ -107,26 +107,26 @@ export const againstWay: Rule = (input, take) => {
         });
     }
   });
-  return oncePerBeat(findings);
+  return oncePerStep(findings);
 };
 
 /** Does a line carry something as it ends, so that she is held by motoring on it? */
-function onALine({ rigging }: RunInput, take: Take): boolean {
+function onALine({ rigging }: RunInput, run: Run): boolean {
   const lines = rigging?.lines ?? [];
-  return lines.some((_, i) => take.trace[`tension${i + 1}` as MoreColumn]!.at(-1)! > TAUT_N);
+  return lines.some((_, i) => run.trace[`tension${i + 1}` as MoreColumn]!.at(-1)! > TAUT_N);
 }
 
 /** Made fast or lying where she is to lie, an engine is still in gear: but for one that works against a line. */
-export const leftInGear: Rule = (input, take) => {
-  if (input.goal.is !== 'lie' || take.outcome !== 'reached' || onALine(input, take)) return [];
+export const leftInGear: Rule = (input, run) => {
+  if (input.goal.is !== 'lie' || run.outcome !== 'reached' || onALine(input, run)) return [];
   return input.boat.drives.flatMap((_, engine) => {
-    const gear = take.trace[engineColumn('gear', engine)]!.at(-1)!;
+    const gear = run.trace[engineColumn('gear', engine)]!.at(-1)!;
     if (gear === 0) return [];
     return [
       {
         rule: 'left in gear' as const,
-        beat: beatAt(take, take.duration),
-        time: take.duration,
+        step: stepAt(run, run.duration),
+        time: run.duration,
         figure: gear,
         limit: 0,
         which: engineName(input, engine),
@@ -140,12 +140,12 @@ const CLOSE_LENGTHS = 0.5;
 const MUCH_THROTTLE = 0.6;
 const FOR_S = 3;
 
-export const muchThrottle: Rule = (input, take) => {
-  const { time, clearance } = take.trace;
+export const muchThrottle: Rule = (input, run) => {
+  const { time, clearance } = run.trace;
   const close = CLOSE_LENGTHS * input.boat.hull.length;
   const findings = input.boat.drives.flatMap((_, engine): Finding[] => {
-    const throttle = take.trace[engineColumn('throttle', engine)]!;
-    const gear = take.trace[engineColumn('gear', engine)]!;
+    const throttle = run.trace[engineColumn('throttle', engine)]!;
+    const gear = run.trace[engineColumn('gear', engine)]!;
     let since: number | null = null;
     for (let i = 0; i < time.length; i++) {
       const hard = gear[i] !== 0 && throttle[i]! > MUCH_THROTTLE && clearance[i]! < close;
@@ -154,7 +154,7 @@ export const muchThrottle: Rule = (input, take) => {
       return [
         {
           rule: 'much throttle close in',
-          beat: beatAt(take, since),
+          step: stepAt(run, since),
           time: since,
           figure: throttle[i]!,
           limit: MUCH_THROTTLE,
@@ -170,11 +170,11 @@ export const muchThrottle: Rule = (input, take) => {
 /** A thruster's motor is this far to cutting out. */
 const HOT = 0.8;
 
-export const thrusterLong: Rule = (input, take) =>
+export const thrusterLong: Rule = (input, run) =>
   input.boat.thrusters.flatMap((spec, i): Finding[] => {
-    const power = take.trace[`thruster${i + 1}` as MoreColumn];
+    const power = run.trace[`thruster${i + 1}` as MoreColumn];
     if (!power || spec.heatTime === Infinity) return [];
-    const { time } = take.trace;
+    const { time } = run.trace;
     let heat = 0;
     let on = 0;
     for (let k = 1; k < time.length; k++) {
@@ -188,7 +188,7 @@ export const thrusterLong: Rule = (input, take) =>
       return [
         {
           rule: 'thruster long on',
-          beat: beatAt(take, at),
+          step: stepAt(run, at),
           time: at,
           figure: on,
           limit: spec.heatTime,

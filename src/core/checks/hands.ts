@@ -1,6 +1,6 @@
-import type { CrewEvent, LineEvent, RunInput, Take } from '../score';
+import type { CrewEvent, LineEvent, RunInput, Run } from '../plan';
 import { engineColumn, sampleBefore } from '../sim';
-import { beatAt, type Finding, type Rule } from './check';
+import { stepAt, type Finding, type Rule } from './check';
 
 const CREW: ReadonlySet<CrewEvent> = new Set([
   'not there',
@@ -15,7 +15,7 @@ const LINES: ReadonlySet<LineEvent> = new Set(['not passed', 'not let go', 'left
 const STILL_MPS = 0.15;
 
 /** Out of gear and as good as still, nobody has to stand at the helm. */
-function atRest({ boat }: RunInput, { trace }: Take, time: number): boolean {
+function atRest({ boat }: RunInput, { trace }: Run, time: number): boolean {
   if (trace.time.length === 0) return false;
   const i = sampleBefore(trace, time);
   const inGear = boat.drives.some((_, drive) => trace[engineColumn('gear', drive)]![i] !== 0);
@@ -23,12 +23,12 @@ function atRest({ boat }: RunInput, { trace }: Take, time: number): boolean {
 }
 
 /** An order to hands that came to nothing, since nobody was where it wanted them, or that left the helm alone. */
-export const handsNotThere: Rule = (input, take) =>
-  take.events.flatMap((event): Finding[] => {
+export const handsNotThere: Rule = (input, run) =>
+  run.events.flatMap((event): Finding[] => {
     const crew = event.is === 'crew' && CREW.has(event.what);
     const line = event.is === 'line' && LINES.has(event.what);
     if (!crew && !line) return [];
-    if (event.is === 'crew' && event.what === 'helm left' && atRest(input, take, event.time))
+    if (event.is === 'crew' && event.what === 'helm left' && atRest(input, run, event.time))
       return [];
     const { rigging } = input;
     const which =
@@ -40,7 +40,7 @@ export const handsNotThere: Rule = (input, take) =>
     return [
       {
         rule: 'hands not there',
-        beat: beatAt(take, event.time),
+        step: stepAt(run, event.time),
         time: event.time,
         figure: event.is === 'crew' ? (CREW_KINDS[event.what] ?? 0) : NOT_THERE.LINE,
         limit: 0,

@@ -1,5 +1,5 @@
-import type { RunInput, Take } from '../score';
-import { beatsAtOnce, noWayOut, orderOvertaken } from './beats';
+import type { RunInput, Run } from '../plan';
+import { stepsAtOnce, noWayOut, orderOvertaken } from './steps';
 import { turnedTooSoon } from './berth';
 import type { Finding, Rule } from './check';
 import { handsNotThere } from './hands';
@@ -18,7 +18,7 @@ const RULES: readonly Rule[] = [
   leftInGear,
   muchThrottle,
   thrusterLong,
-  beatsAtOnce,
+  stepsAtOnce,
   orderOvertaken,
   handsNotThere,
   turnedTooSoon,
@@ -26,16 +26,16 @@ const RULES: readonly Rule[] = [
 ];
 
 /**
- * What is worth a second look in a score as it plays, in the order of time.
+ * What is worth a second look in a plan as it plays, in the order of time.
  *
- * @param said for each beat whether its way out is said in words
+ * @param said for each step whether its way out is said in words
  */
-export function checkScore(
+export function checkPlan(
   input: RunInput,
-  take: Take,
+  run: Run,
   said: readonly boolean[],
 ): readonly Finding[] {
   return [...RULES, noWayOut(said)]
-    .flatMap((rule) => rule(input, take))
+    .flatMap((rule) => rule(input, run))
     .sort((a, b) => a.time - b.time);
 }

@@ -1,11 +1,11 @@
-import { runTake } from '../score';
+import { runPlan } from '../plan';
 import { sloop } from '../testing/boats';
-import { beatOf, inputOf } from '../testing/manoeuvre';
-import { checkScore } from './index';
+import { stepOf, inputOf } from '../testing/manoeuvre';
+import { checkPlan } from './index';
 import { EYE_OVER_DECK_M, hiddenBeyond } from './sight';
 
 const START = { is: 'start' } as const;
-const after = (seconds: number) => ({ is: 'after', seconds }) as const;
+const after = (time: number) => ({ is: 'after', time }) as const;
 const helmed = (x: number) => {
   const boat = sloop();
   return { ...boat, points: [...boat.points, { name: 'helm', x, y: 0 }] };
@@ -44,7 +44,7 @@ describe('what the helm cannot see', () => {
       const input = inputOf(
         [
           {
-            ...beatOf(START, said ? [{ after: 0, order: { do: 'call', text: 'two metres' } }] : []),
+            ...stepOf(START, said ? [{ after: 0, order: { do: 'call', text: 'two metres' } }] : []),
             expect: [
               { is: 'near', at: { after: 1 }, point, mark: { name: 'ladder', ...mark }, within: 9 },
             ],
@@ -53,11 +53,11 @@ describe('what the helm cannot see', () => {
         after(2),
         { boat: helmed(-3), start: { x: 0, y: 0, heading: 0, speed: 0 } },
       );
-      return checkScore(input, runTake(input), [true]).filter(
+      return checkPlan(input, runPlan(input), [true]).filter(
         ({ rule }) => rule === 'unseen from the helm',
       );
     };
-    expect(expecting({ x: 0, y: 7 }, false)).toMatchObject([{ beat: 0, time: 1, which: 'ladder' }]);
+    expect(expecting({ x: 0, y: 7 }, false)).toMatchObject([{ step: 0, time: 1, which: 'ladder' }]);
     expect(expecting({ x: 0, y: 7 }, true)).toEqual([]);
     expect(expecting({ x: 8, y: -3 }, false)).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import type { BoatSpec } from '../craft';
 import { cos, sin, type FlatPoints } from '../math';
-import { markAtStart, type Take } from '../score';
+import { markAtStart, type Run } from '../plan';
 import { sampleAt, type Finding, type Rule } from './check';
 
 /** Eye of somebody standing at the helm over the deck's edge amidships, m. Judgement: where a boat says no more. */
@@ -43,23 +43,23 @@ export function hiddenBeyond({ hull, points }: BoatSpec, x: number, y: number): 
   return far > edge && far < seenFrom ? seenFrom - edge : null;
 }
 
-const momentOf = (take: Take, beat: number, at: 'next' | { readonly after: number }) => {
-  const own = take.beats.find((mark) => mark.beat === beat);
+const momentOf = (run: Run, step: number, at: 'next' | { readonly after: number }) => {
+  const own = run.steps.find((mark) => mark.step === step);
   if (!own) return null;
   if (at !== 'next') return own.time + at.after;
-  return take.beats.find((mark) => mark.beat === beat + 1)?.time ?? take.duration;
+  return run.steps.find((mark) => mark.step === step + 1)?.time ?? run.duration;
 };
 
 /** Something expected close to a mark that her own hull then hides from the helm, with nobody calling it out. */
-export const unseenFromHelm: Rule = (input, take) =>
-  input.score.beats.flatMap(({ expect, orders }, beat): Finding[] => {
+export const unseenFromHelm: Rule = (input, run) =>
+  input.plan.steps.flatMap(({ expect, orders }, step): Finding[] => {
     if (orders.some(({ order }) => order.do === 'call')) return [];
     return expect.flatMap((expectation): Finding[] => {
       if (expectation.is !== 'near') return [];
-      const time = momentOf(take, beat, expectation.at);
-      if (time === null || time > take.duration) return [];
-      const i = sampleAt(take, time);
-      const { x, y, heading } = take.trace;
+      const time = momentOf(run, step, expectation.at);
+      if (time === null || time > run.duration) return [];
+      const i = sampleAt(run, time);
+      const { x, y, heading } = run.trace;
       const at = markAtStart(expectation.mark, input);
       const east = at.x - x[i]!;
       const north = at.y - y[i]!;
@@ -68,6 +68,6 @@ export const unseenFromHelm: Rule = (input, take) =>
       const hidden = hiddenBeyond(input.boat, east * s + north * c, east * c - north * s);
       if (hidden === null) return [];
       const which = expectation.mark.name;
-      return [{ rule: 'unseen from the helm', beat, time, figure: hidden, limit: 0, which }];
+      return [{ rule: 'unseen from the helm', step, time, figure: hidden, limit: 0, which }];
     });
   });

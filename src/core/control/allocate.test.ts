@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { allocate, type Effector } from '.';
+import { allocate, type Effector } from './';
 
 const along = (y: number, most = 1e5): Effector => ({
   surge: 1,

@@ -69,7 +69,7 @@ export function legRow(leg: FoilSpec, channel: number, strips: Strips): Float64A
 
 /**
  * How much later a blade stalls in the race, whose swirl meets the blade's two halves from two sides:
- * helm angles of 30–45° against 16–33° in free stream (Molland & Turnock 2007; recalled, not looked up).
+ * helm angles of 30–45° against 16–33° in free current (Molland & Turnock 2007; recalled, not looked up).
  */
 const RACE_STALL = 0.26;
 const LATEST_STALL = 0.7;

@@ -3,7 +3,7 @@ import { GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../units';
 import { HULL, HULL_COLUMNS } from './rows';
 import type { HullSpec } from './spec';
 
-/** Strips the hull is cut into for cross flow and for the local stream. */
+/** Strips the hull is cut into for cross flow and for the local current. */
 export const STRIP_COUNT = 20;
 
 /** Hull strips, from aft forward: middle of each, m, and ½ C_d T dx of each, m². */

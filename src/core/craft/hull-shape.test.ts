@@ -1,4 +1,4 @@
-import { assembleCraft, shapeAt } from '.';
+import { assembleCraft, shapeAt } from './';
 import { sloop } from '../testing/boats';
 
 const craft = assembleCraft(sloop());

@@ -1,13 +1,13 @@
-import { runTake } from '../score';
-import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
-import { compareTakes, PART_M } from './compare';
+import { runPlan } from '../plan';
+import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
+import { compareRuns, PART_M } from './compare';
 
 const START = { is: 'start' } as const;
 const ahead = (angle: number, seconds = 15) =>
-  runTake(
+  runPlan(
     inputOf(
-      [beatOf(START, [engineIn(1, 0.2)]), beatOf({ is: 'after', seconds: 5 }, [wheelTo(angle)])],
-      { is: 'after', seconds },
+      [stepOf(START, [engineIn(1, 0.2)]), stepOf({ is: 'after', time: 5 }, [wheelTo(angle)])],
+      { is: 'after', time: seconds },
       {
         obstacles: [box('hulk', 8, 0, 12, 40)],
         start: { x: 0, y: 0, heading: 0, speed: 1 },
@@ -15,10 +15,10 @@ const ahead = (angle: number, seconds = 15) =>
     ),
   );
 
-describe('two takes side by side', () => {
+describe('two runs side by side', () => {
   it('that are one differ in nothing', () => {
-    const take = ahead(0);
-    const difference = compareTakes(take, take);
+    const run = ahead(0);
+    const difference = compareRuns(run, run);
     expect(difference).toMatchObject({ partsAt: null, apart: 0, endsApart: 0, endsTurned: 0 });
     expect(difference.duration[0]).toBe(difference.duration[1]);
     expect(difference.clearance[0]).toBe(difference.clearance[1]);
@@ -27,7 +27,7 @@ describe('two takes side by side', () => {
   it('part after what was done otherwise, not before, and by as much as they lie apart', () => {
     const held = ahead(0);
     const turned = ahead(-20);
-    const { partsAt, apart, apartAt, endsTurned } = compareTakes(held, turned);
+    const { partsAt, apart, apartAt, endsTurned } = compareRuns(held, turned);
     expect(partsAt!).toBeGreaterThan(5);
     const i = held.trace.time.findIndex((t) => t >= partsAt! - 1e-9);
     const gap = (k: number) =>
@@ -43,8 +43,8 @@ describe('two takes side by side', () => {
   it('is turned round when they are exchanged', () => {
     const a = ahead(0);
     const b = ahead(25, 11);
-    const there = compareTakes(a, b);
-    const back = compareTakes(b, a);
+    const there = compareRuns(a, b);
+    const back = compareRuns(b, a);
     expect(back.apart).toBeCloseTo(there.apart, 12);
     expect(back.endsTurned).toBeCloseTo(-there.endsTurned, 12);
     expect(back.duration).toEqual([there.duration[1], there.duration[0]]);

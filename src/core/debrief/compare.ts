@@ -2,14 +2,14 @@ import { wrapHalfTurn } from '../math';
 import type { Trace } from '../sim';
 import type { Margins } from './margins';
 
-/** What of two takes is laid side by side. */
+/** What of two runs is laid side by side. */
 export interface Comparable {
   readonly trace: Trace;
   readonly margins: Margins;
   readonly duration: number;
 }
 
-/** How one take differs from another that it is held against. SI, radians. */
+/** How one run differs from another that it is held against. SI, radians. */
 export interface Difference {
   /** Clearances, the reference's first; null where there was nothing to be clear of. */
   readonly clearance: readonly [number | null, number | null];
@@ -30,7 +30,7 @@ export interface Difference {
 /** A difference a helm would see, m. */
 export const PART_M = 0.5;
 
-export function compareTakes(reference: Comparable, other: Comparable): Difference {
+export function compareRuns(reference: Comparable, other: Comparable): Difference {
   const a = reference.trace;
   const b = other.trace;
   const count = Math.min(a.time.length, b.time.length);

@@ -1,5 +1,5 @@
 import { TRACE_COLUMNS, type Trace } from '../sim';
-import { gradeTouch, hullPart, marginsOf, severity, type Touch } from '.';
+import { gradeTouch, hullPart, marginsOf, severity, type Touch } from './';
 
 function touch(change: Partial<Touch>): Touch {
   return {

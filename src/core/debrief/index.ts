@@ -7,7 +7,7 @@ export {
   type MeasuredMargins,
 } from './measured';
 export { caughtUnder, roomUnderNow, Sounder, type LeastOver, type LeastUnder } from './soundings';
-export { compareTakes, PART_M, type Difference } from './compare';
+export { compareRuns, PART_M, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
 export { described, Lookout, nameOfThing, numbersOf } from './lookout';
 export { lineLoads, marginsOf, type LeastClearance, type LineLoad, type Margins } from './margins';

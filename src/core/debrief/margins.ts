@@ -3,7 +3,7 @@ import type { HullPart } from './hull-part';
 import type { LeastOver, LeastUnder } from './soundings';
 import { severity, type Touch } from './touches';
 
-/** Where a take came nearest to something other than its own berth. */
+/** Where a run came nearest to something other than its own berth. */
 export interface LeastClearance {
   readonly time: number;
   /** m; negative when hulls overlap in plan. */
@@ -15,7 +15,7 @@ export interface LeastClearance {
   readonly y: number;
 }
 
-/** What a take shows at a glance. */
+/** What a run shows at a glance. */
 export interface Margins {
   /** Null when the place holds nothing but the berth. */
   readonly clearance: LeastClearance | null;
@@ -44,7 +44,7 @@ export interface Margins {
 export interface LineLoad {
   /** Its place among the lines. */
   readonly line: number;
-  /** Greatest tension of the take, N, when, and the load it parts at, N. */
+  /** Greatest tension of the run, N, when, and the load it parts at, N. */
   readonly tension: number;
   readonly time: number;
   readonly breaks: number;

@@ -1,22 +1,22 @@
 import { assembleCraft } from '../craft';
 import { shoreOf } from '../holding';
-import { runTake, worldOf } from '../score';
+import { runPlan, worldOf } from '../plan';
 import { sloop } from '../testing/boats';
-import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
-import { apparentWind, measureClearance, measuredTrace, type Aerial, type Fix } from '.';
+import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
+import { apparentWind, measureClearance, measuredTrace, type Aerial, type Fix } from './';
 
 const quay = box('quay', 14, -60, 30, 80);
-const take = runTake(
+const run = runPlan(
   inputOf(
-    [beatOf({ is: 'start' }, [engineIn(1, 0.3), wheelTo(12)])],
-    { is: 'after', seconds: 14 },
+    [stepOf({ is: 'start' }, [engineIn(1, 0.3), wheelTo(12)])],
+    { is: 'after', time: 14 },
     { obstacles: [quay], start: { x: 0, y: 0, heading: 6.1, speed: 1 } },
   ),
 );
 
-/** The same take as an aerial somewhere aboard would have seen it once a second. */
+/** The same run as an aerial somewhere aboard would have seen it once a second. */
 function fixesOf(aerial: Aerial, rest: Partial<Pick<Fix, 'heading' | 'throughWater'>> = {}): Fix[] {
-  const { time, x, y, heading, groundSpeed, surge } = take.trace;
+  const { time, x, y, heading, groundSpeed, surge } = run.trace;
   return Array.from({ length: Math.floor(time.length / 10) }, (_, k) => {
     const i = 10 * k;
     const [s, c] = [Math.sin(heading[i]!), Math.cos(heading[i]!)];
@@ -45,11 +45,11 @@ it('gives back the track of her midships wherever the aerial stands, through nor
     expect(byCourse).toBe(false);
     for (const i of [0, 35, 70, trace.time.length - 1]) {
       expect(
-        Math.hypot(trace.x[i]! - take.trace.x[i]!, trace.y[i]! - take.trace.y[i]!),
+        Math.hypot(trace.x[i]! - run.trace.x[i]!, trace.y[i]! - run.trace.y[i]!),
       ).toBeLessThan(0.05);
-      const off = Math.cos(trace.heading[i]! - take.trace.heading[i]!);
+      const off = Math.cos(trace.heading[i]! - run.trace.heading[i]!);
       expect(off).toBeGreaterThan(0.999);
-      expect(trace.surge[i]).toBeCloseTo(take.trace.surge[i]!, 1);
+      expect(trace.surge[i]).toBeCloseTo(run.trace.surge[i]!, 1);
     }
     // Not wrapped: no leap of a whole turn on the way.
     for (let i = 1; i < trace.heading.length; i++)
@@ -91,7 +91,7 @@ it('reckons the apparent wind: her own way ahead in a calm, a beam wind drawn fo
   const under = { ...still, y: [0, 3] };
   const as = (o: Record<string, number[]>) =>
     Object.fromEntries(Object.entries(o).map(([k, v]) => [k, Float64Array.from(v)])) as never;
-  const calm = worldOf(inputOf([], { is: 'after', seconds: 1 }), 1).environment;
+  const calm = worldOf(inputOf([], { is: 'after', time: 1 }), 1).environment;
   expect(apparentWind(as(under), 0, calm)).toEqual({ angle: 0, speed: 3 });
   const beam = { ...calm, windFrom: Math.PI / 2, windSpeed: 4 };
   expect(apparentWind(as(still), 0, beam).angle).toBeCloseTo(Math.PI / 2, 12);
@@ -115,7 +115,7 @@ it('goes by the course where there is no compass, and says so', () => {
     y: 0,
   });
   expect(byCourse).toBe(true);
-  expect(Math.cos(trace.heading[60]! - take.trace.heading[60]!)).toBeGreaterThan(0.95);
+  expect(Math.cos(trace.heading[60]! - run.trace.heading[60]!)).toBeGreaterThan(0.95);
 });
 
 it('bridges a compass sentence that was lost, without calling it her course', () => {
@@ -125,18 +125,18 @@ it('bridges a compass sentence that was lost, without calling it her course', ()
   const { trace, byCourse } = measuredTrace(fixes, { x: 0, y: 0 });
   expect(byCourse).toBe(false);
   for (const i of [20, 60, 100])
-    expect(Math.cos(trace.heading[i]! - take.trace.heading[i]!)).toBeGreaterThan(0.999);
-  expect(trace.yawRate[70]).toBeCloseTo(take.trace.yawRate[70]!, 1);
+    expect(Math.cos(trace.heading[i]! - run.trace.heading[i]!)).toBeGreaterThan(0.999);
+  expect(trace.yawRate[70]).toBeCloseTo(run.trace.yawRate[70]!, 1);
 });
 
-it('finds the least clearance where the take itself had it', () => {
+it('finds the least clearance where the run itself had it', () => {
   const { trace } = measuredTrace(fixesOf({ x: 2, y: 0 }), { x: 2, y: 0 });
   const found = measureClearance(trace, assembleCraft(sloop()), shoreOf([quay]), new Set());
-  const upTo = take.trace.clearance.slice(0, trace.time.length);
+  const upTo = run.trace.clearance.slice(0, trace.time.length);
   expect(found.clearance!.name).toBe('quay');
   expect(found.clearance!.distance).toBeCloseTo(Math.min(...upTo), 1);
   expect(found.fastest).toBeCloseTo(
-    Math.max(...take.trace.groundSpeed.slice(0, trace.time.length)),
+    Math.max(...run.trace.groundSpeed.slice(0, trace.time.length)),
     1,
   );
   const skipped = measureClearance(trace, assembleCraft(sloop()), shoreOf([quay]), new Set([0]));

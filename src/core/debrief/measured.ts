@@ -83,7 +83,7 @@ function headings(fixes: readonly Fix[]): {
 }
 
 /**
- * A trace of what instruments told, sampled as a take is: place of her midships, heading, speeds, and rate of turn from the heading.
+ * A trace of what instruments told, sampled as a run is: place of her midships, heading, speeds, and rate of turn from the heading.
  * What they do not tell (wheel, gears, thrust, way across) is NaN: nothing is made up.
  *
  * @returns also whether any of the heading is her course over ground, which is not where she points

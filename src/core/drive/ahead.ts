@@ -34,15 +34,15 @@ export function lookAhead(drive: Drive): Ahead {
   const wind = new Float64Array(2);
   windAt(wind, world.environment, state.time);
   const { gusts: _gusts, windStrength: _strength, windVeer: _veer, ...weather } = input.weather;
-  const { streamEast, streamNorth } = world.environment;
+  const { currentEast, currentNorth } = world.environment;
   const about = new Surroundings({
     ...input,
     weather: {
       ...weather,
       windFrom: wind[0]!,
       windSpeed: wind[1]!,
-      streamSet: atan2(streamEast, streamNorth),
-      streamSpeed: Math.sqrt(streamEast * streamEast + streamNorth * streamNorth),
+      currentSet: atan2(currentEast, currentNorth),
+      currentSpeed: Math.sqrt(currentEast * currentEast + currentNorth * currentNorth),
     },
   });
   const episode = new Episode(about, state);

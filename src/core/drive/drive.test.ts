@@ -1,15 +1,15 @@
 import { groundSpeed, R, U, V } from '../sim';
-import { runTake, type Order, type RunInput, type Take } from '../score';
-import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
+import { runPlan, type Order, type RunInput, type Run } from '../plan';
+import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { aboard, end, riggedWith } from '../testing/rigging';
 import { jet } from '../testing/boats';
 import { sloop } from '../testing/boats';
 import { CALM } from '../testing/rig';
-import { cutAt, Drive, DriveTeller, lookAhead, playRecording, type Surprise } from '.';
+import { cutAt, Drive, DriveTeller, lookAhead, playRecording, type Surprise } from './';
 
 const DEG = Math.PI / 180;
 const START = { is: 'start' } as const;
-const NEVER = { is: 'after', seconds: 600 } as const;
+const NEVER = { is: 'after', time: 600 } as const;
 
 const wheel = (degrees: number): Order => ({ do: 'wheel', angle: degrees * DEG });
 const engine = (gear: -1 | 0 | 1, throttle = 0): Order => ({
@@ -19,16 +19,16 @@ const engine = (gear: -1 | 0 | 1, throttle = 0): Order => ({
   throttle,
 });
 
-/** A gusty day in a stream between two walls, a line fast astern: everything in play. */
+/** A gusty day in a current between two walls, a line fast astern: everything in play. */
 function busy(rest: Partial<RunInput> = {}): RunInput {
-  return inputOf([beatOf(START, [])], NEVER, {
+  return inputOf([stepOf(START, [])], NEVER, {
     obstacles: [box('quay', -30, 25, 30, 30), box('wall', 8, -40, 10, 20)],
     weather: {
       ...CALM,
       windFrom: 1,
       windSpeed: 7,
-      streamSet: 2,
-      streamSpeed: 0.4,
+      currentSet: 2,
+      currentSpeed: 0.4,
       gusts: { intensity: 0.25, timeScale: 8, seed: 5 },
     },
     ...riggedWith(
@@ -63,9 +63,9 @@ const HANDLED: Record<number, Order[]> = {
   150: [engine(1, 0.2)],
 };
 
-const columns = ({ trace }: Take) => Object.entries(trace);
+const columns = ({ trace }: Run) => Object.entries(trace);
 
-describe('a driven take', () => {
+describe('a driven run', () => {
   it('played again is the same to the last bit, though the live one was looked at and looked ahead from', () => {
     const input = busy();
     const drive = new Drive(input);
@@ -78,8 +78,8 @@ describe('a driven take', () => {
     }
     drive.close('done');
     const recording = drive.recording();
-    const live = drive.finish().take;
-    const again = playRecording(input, recording).take;
+    const live = drive.finish().run;
+    const again = playRecording(input, recording).run;
     for (const [name, values] of columns(live)) {
       expect([name, again.trace[name as 'x']]).toEqual([name, values]);
     }
@@ -88,18 +88,18 @@ describe('a driven take', () => {
     expect(again.outcome).toBe(live.outcome);
   });
 
-  it('told what a score orders, at the same moments, goes as the score does', () => {
+  it('told what a plan orders, at the same moments, goes as the plan does', () => {
     const orders = [engineIn(1, 0.4), wheelTo(25), engineIn(-1, 0.6, 9), wheelTo(-20, 14)];
-    const input = inputOf([beatOf(START, orders)], { is: 'after', seconds: 25 });
-    const scored = runTake(input);
+    const input = inputOf([stepOf(START, orders)], { is: 'after', time: 25 });
+    const planned = runPlan(input);
     const hand = driven(input, 250, {
       0: [orders[0]!.order, orders[1]!.order],
       90: [orders[2]!.order],
       140: [orders[3]!.order],
     });
-    const { trace } = hand.finish().take;
+    const { trace } = hand.finish().run;
     for (const column of ['x', 'y', 'heading', 'surge', 'rps'] as const)
-      expect(trace[column].at(-1)).toBeCloseTo(scored.trace[column].at(-1)!, 9);
+      expect(trace[column].at(-1)).toBeCloseTo(planned.trace[column].at(-1)!, 9);
   });
 
   it('is taken up again at any step: what was done before stands, what came after is gone', () => {
@@ -110,19 +110,19 @@ describe('a driven take', () => {
     expect(cut.inputs.every(({ timestep: step }) => step < 100)).toBe(true);
     const again = new Drive(input);
     again.follow(cut);
-    const short = playRecording(input, first, 100).take;
+    const short = playRecording(input, first, 100).run;
     expect(again.state.motion[0]).toBe(short.trace.x.at(-1));
     for (let step = 100; step < 150; step++) again.stepOn();
     expect(again.recording()).toMatchObject({ timesteps: 150, end: null });
     expect(again.recording().inputs).toEqual(cut.inputs);
   });
 
-  it('follows the score with its eyes only: beats come, orders do not', () => {
-    const beats = [
-      beatOf(START, [engineIn(1, 0.5)]),
-      beatOf({ is: 'heading', heading: 20 * DEG }, [engineIn(-1, 1)]),
+  it('follows the plan with its eyes only: steps come, orders do not', () => {
+    const steps = [
+      stepOf(START, [engineIn(1, 0.5)]),
+      stepOf({ is: 'heading', heading: 20 * DEG }, [engineIn(-1, 1)]),
     ];
-    const input = inputOf(beats, { is: 'heading', heading: 60 * DEG });
+    const input = inputOf(steps, { is: 'heading', heading: 60 * DEG });
     const drive = driven(input, 30, {});
     expect(drive.hand.current).toBe(0);
     expect(drive.state.engines[0]!.engaged).toBe(0);
@@ -130,25 +130,25 @@ describe('a driven take', () => {
     expect(cueLeft).toEqual({ unit: 'rad', value: expect.closeTo(20 * DEG, 6) as number });
     drive.give(engine(1, 0.5));
     drive.give(wheel(30));
-    for (let step = 0; step < 300 && !drive.hand.scoreDone; step++) drive.stepOn();
+    for (let step = 0; step < 300 && !drive.hand.planDone; step++) drive.stepOn();
     expect(drive.over).toBe(false);
-    const { take, scoreDone } = drive.finish();
-    expect(scoreDone).toBe(true);
-    expect(take.beats.map(({ beat }) => beat)).toEqual([0, 1]);
-    expect(take.beats[1]!.heading).toBeGreaterThanOrEqual(20 * DEG);
+    const { run, planDone } = drive.finish();
+    expect(planDone).toBe(true);
+    expect(run.steps.map(({ step }) => step)).toEqual([0, 1]);
+    expect(run.steps[1]!.heading).toBeGreaterThanOrEqual(20 * DEG);
   });
 
-  it('goes on past a beat the helm has done with, and past a place she has gone by; played again alike', () => {
+  it('goes on past a step the helm has done with, and past a place she has gone by; played again alike', () => {
     const post = { name: 'post', x: 9, y: 12 };
     const input = inputOf(
       [
-        beatOf(START, []),
-        beatOf({ is: 'speed', compare: 'above', speed: 3, over: 'water' }, []),
-        beatOf(
+        stepOf(START, []),
+        stepOf({ is: 'speed', compare: 'above', speed: 3, over: 'water' }, []),
+        stepOf(
           { is: 'within', point: { name: 'midships', x: 0, y: 0 }, mark: post, distance: 6 },
           [],
         ),
-        beatOf({ is: 'after', seconds: 2 }, []),
+        stepOf({ is: 'after', time: 2 }, []),
       ],
       NEVER,
       { start: { x: 0, y: 0, heading: 0, speed: 1.2 } },
@@ -158,19 +158,19 @@ describe('a driven take', () => {
       if (step === 40) drive.passOn();
       drive.stepOn();
     }
-    const beats = ({ events }: Pick<Take, 'events'>) =>
-      events.flatMap((event) => (event.is === 'beat' ? [event] : []));
-    const told = beats(drive.hand);
-    expect(told.map(({ beat }) => beat)).toEqual([0, 1, 2, 3]);
+    const steps = ({ events }: Pick<Run, 'events'>) =>
+      events.flatMap((event) => (event.is === 'step' ? [event] : []));
+    const told = steps(drive.hand);
+    expect(told.map(({ step }) => step)).toEqual([0, 1, 2, 3]);
     expect(told[1]!.time).toBeCloseTo(4, 6);
-    // Nine metres off is too far for six: past it by half her length the score goes on.
+    // Nine metres off is too far for six: past it by half her length the plan goes on.
     const { y } = { y: drive.live.recent(3000).y };
     const by = Math.round(told[2]!.time * 10);
     expect(Math.hypot(9, y[by]! - 12)).toBeGreaterThan(9 + 4);
     expect(y[by]!).toBeGreaterThan(12);
     const recording = drive.recording();
     expect(recording.skips).toEqual([40]);
-    expect(beats(playRecording(input, recording).take)).toEqual(told);
+    expect(steps(playRecording(input, recording).run)).toEqual(told);
     expect(cutAt(recording, 40).skips).toEqual([]);
     expect(cutAt(recording, 41).skips).toEqual([40]);
   });
@@ -182,9 +182,9 @@ describe('a driven take', () => {
       box('far off', 60, 0, 70, 10),
       box('ahead', -3, 9, 3, 12),
     ];
-    const input = inputOf([beatOf(START, [])], NEVER, {
+    const input = inputOf([stepOf(START, [])], NEVER, {
       obstacles: about,
-      weather: { ...CALM, streamSet: Math.PI / 2, streamSpeed: 0.3 },
+      weather: { ...CALM, currentSet: Math.PI / 2, currentSpeed: 0.3 },
       start: { x: 0, y: 0, heading: 0, speed: 1 },
     });
     const { nearby, eye } = new DriveTeller(new Drive(input), new Set()).now();
@@ -203,28 +203,28 @@ describe('a driven take', () => {
 
   it('ends as the helm says, or by itself with a line in the propeller', () => {
     const over = (end: 'done' | 'broke off') => {
-      const drive = driven(inputOf([beatOf(START, [])], NEVER), 5, {});
+      const drive = driven(inputOf([stepOf(START, [])], NEVER), 5, {});
       drive.close(end);
       drive.give(engine(1));
       drive.stepOn();
       expect(drive.recording()).toMatchObject({ timesteps: 5, inputs: [], end });
-      return drive.finish().take.outcome;
+      return drive.finish().run.outcome;
     };
     expect(over('done')).toBe('reached');
     expect(over('broke off')).toBe('broke off');
     const slack = inputOf(
-      [beatOf(START, [])],
+      [stepOf(START, [])],
       NEVER,
       riggedWith([{ x: -4, y: 1, fast: { x: 2, y: -5, length: 9 } }]),
     );
     const fouled = driven(slack, 100, { 2: [engine(1)] });
     expect(fouled.over).toBe(true);
     expect(fouled.recording().end).toBeNull();
-    expect(fouled.finish().take.outcome).toBe('fouled');
+    expect(fouled.finish().run.outcome).toBe('fouled');
   });
 
   it('looks ahead to where she comes if nothing is changed, and to what is touched there', () => {
-    const input = inputOf([beatOf(START, [])], NEVER, {
+    const input = inputOf([stepOf(START, [])], NEVER, {
       obstacles: [box('quay', -30, 20, 30, 25)],
       start: { x: 0, y: 0, heading: 0, speed: 1.2 },
     });
@@ -239,7 +239,7 @@ describe('a driven take', () => {
 });
 
 describe('surprises', () => {
-  const open = inputOf([beatOf(START, [])], NEVER, {
+  const open = inputOf([stepOf(START, [])], NEVER, {
     weather: { ...CALM, windFrom: 0, windSpeed: 5 },
   });
   const told = (drive: Drive) => new DriveTeller(drive, new Set()).now();
@@ -261,10 +261,10 @@ describe('surprises', () => {
     const before = told(driven(open, 40, { 5: [engine(-1, 0.3)] }, by)).engines[0]!;
     expect(before.engaged).toBe(-1);
     const after = driven(open, 60, { 25: [engine(-1, 0.3)], 50: [engine(1)] }, by);
-    expect(Math.min(...after.finish().take.trace.gear)).toBe(0);
+    expect(Math.min(...after.finish().run.trace.gear)).toBe(0);
     expect(told(after).engines[0]!.ordered).toBe(1);
     const pending = driven(open, 60, { 19: [engine(-1, 0.3)] }, by);
-    expect(Math.min(...pending.finish().take.trace.gear)).toBe(0);
+    expect(Math.min(...pending.finish().run.trace.gear)).toBe(0);
   });
 
   it('a thruster quits, a joystick fails: neither answers again', () => {
@@ -275,16 +275,16 @@ describe('surprises', () => {
       { is: 'thruster quits', at: 2, thruster: 0 },
     ]);
     expect(told(quits).thrusters[0]).toMatchObject({ ordered: 0 });
-    expect(Math.max(...quits.finish().take.trace.thruster1!.slice(6, 20))).toBeGreaterThan(0.5);
+    expect(Math.max(...quits.finish().run.trace.thruster1!.slice(6, 20))).toBeGreaterThan(0.5);
     const stick: Order = { do: 'joystick', surge: 0.5, sway: 0, yaw: 0 };
     const fails = driven(input, 80, { 5: [stick], 40: [stick] }, [{ is: 'joystick fails', at: 2 }]);
     expect(told(fails).joystick).toEqual({ active: false, dead: true });
     expect(told(driven(input, 30, { 5: [stick] })).joystick).toEqual({ active: true, dead: false });
   });
 
-  it('a stream that turns leaves what moves moving as it did, and takes her along after', () => {
-    const input = { ...open, weather: { ...CALM, streamSet: 0, streamSpeed: 0.5 } };
-    const turns: Surprise = { is: 'stream', at: 1, set: Math.PI / 2, speed: 0.8, over: 0 };
+  it('a current that turns leaves what moves moving as it did, and takes her along after', () => {
+    const input = { ...open, weather: { ...CALM, currentSet: 0, currentSpeed: 0.5 } };
+    const turns: Surprise = { is: 'current', at: 1, set: Math.PI / 2, speed: 0.8, over: 0 };
     const drive = new Drive(input, [turns]);
     for (let i = 0; i < 10; i++) drive.stepOn();
     const way = groundSpeed(drive.state, drive.world);
@@ -311,7 +311,7 @@ describe('surprises', () => {
     const on = (by: Surprise[]) =>
       driven(input, 400, { 5: [pass] }, by)
         .finish()
-        .take.events.flatMap((e) => (e.is === 'line' ? [{ what: e.what, time: e.time }] : []));
+        .run.events.flatMap((e) => (e.is === 'line' ? [{ what: e.what, time: e.time }] : []));
     const when = (by: Surprise[]) => on(by).find(({ what }) => what === 'on')!.time;
     const plain = when([]);
     expect(when([{ is: 'line late', at: 0, by: 8 }])).toBeCloseTo(plain + 8, 6);

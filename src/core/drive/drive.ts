@@ -1,4 +1,4 @@
-import { RunLoop, type Cue, type Order, type RunInput, type RunWatch } from '../score';
+import { RunLoop, type Cue, type Order, type RunInput, type RunWatch } from '../plan';
 import { groundSpeed, PSI, X, Y, type SimState, type World } from '../sim';
 import { HandPlayer } from './hand-player';
 import { Fate, withSurprises } from './surprises';
@@ -15,14 +15,14 @@ import {
 /** Longest a manoeuvre can be driven, s. */
 export const LONGEST_DRIVE_S = 1800;
 
-/** What is driven is no shorter than this just because the score is, s. */
+/** What is driven is no shorter than this just because the plan is, s. */
 const longEnough = (input: RunInput): RunInput => ({ ...input, limit: LONGEST_DRIVE_S });
 
 const NOTHING: Recording = { inputs: [], timesteps: 0, end: null, surprises: [], skips: [] };
 
 /**
- * A manoeuvre driven by hand, step by step of the grid, on the same core as a score is played on. What was given is
- * recorded; the same recording gives the same take, bit for bit.
+ * A manoeuvre driven by hand, step by step of the grid, on the same core as a plan is played on. What was given is
+ * recorded; the same recording gives the same run, bit for bit.
  */
 export class Drive {
   private readonly run: RunLoop;
@@ -82,7 +82,7 @@ export class Drive {
     this.player.give(order);
   }
 
-  /** The helm has done with the beat of the score that comes next, cue or no cue. */
+  /** The helm has done with the step of the plan that comes next, cue or no cue. */
   passOn(): void {
     if (this.over) return;
     this.skips.push(this.timesteps);
@@ -97,7 +97,7 @@ export class Drive {
     this.lookForTraffic();
   }
 
-  /** Whoever is run into does not give way as a boat on her lines does: the take is over. */
+  /** Whoever is run into does not give way as a boat on her lines does: the run is over. */
   private lookForTraffic(): void {
     for (const one of this.traffic) {
       if (this.gapTo(one) >= 0) continue;
@@ -155,12 +155,12 @@ export class Drive {
 
   /** What she shows; nothing can be driven on after it. */
   finish(): Driven {
-    return { take: this.run.end(), scoreDone: this.player.scoreDone };
+    return { run: this.run.end(), planDone: this.player.planDone };
   }
 }
 
 /**
- * Plays a driven take again, to its end or to as many of its steps as are asked for.
+ * Plays a driven run again, to its end or to as many of its steps as are asked for.
  *
  * @param watch is shown the boat at every sample
  */

@@ -10,16 +10,16 @@ import {
   type Finish,
   type Order,
   type RunInput,
-  type TakeEvent,
-} from '../score';
+  type RunEvent,
+} from '../plan';
 import { releaseJoystick, type SimState, type World } from '../sim';
 
 /** So much further off than a cue asks for is gone by, not somewhere else, m. */
 const PASSED_AT = 5;
 
-/** A hand at the helm: orders come when they are given, and the score is only looked at, to know how far one is. */
+/** A hand at the helm: orders come when they are given, and the plan is only looked at, to know how far one is. */
 export class HandPlayer implements Conductor {
-  readonly events: TakeEvent[] = [];
+  readonly events: RunEvent[] = [];
   readonly crew: Crew;
   readonly brokenOff = false;
   finish: Finish | null = null;
@@ -41,24 +41,24 @@ export class HandPlayer implements Conductor {
     this.gate = armGate(this.nextCue(), state, world, this.crew.isAboard);
   }
 
-  /** The cue of the score that comes next; that of its end behind the last beat. */
+  /** The cue of the plan that comes next; that of its end behind the last step. */
   nextCue(): Cue {
-    const { beats, end } = this.input.score;
-    return (beats[this.current + 1] ?? end).cue;
+    const { steps, end } = this.input.plan;
+    return (steps[this.current + 1] ?? end).cue;
   }
 
-  /** Have all cues of the score come, its end too? */
-  get scoreDone(): boolean {
-    return this.current >= this.input.score.beats.length;
+  /** Have all cues of the plan come, its end too? */
+  get planDone(): boolean {
+    return this.current >= this.input.plan.steps.length;
   }
 
   /** How far that cue is from being reached, in its own measure: below nought while it is not. */
   toCue(): number {
-    return this.scoreDone ? 0 : this.gate.level(this.state, this.world);
+    return this.planDone ? 0 : this.gate.level(this.state, this.world);
   }
 
   give(order: Order): void {
-    this.events.push({ time: this.state.time, is: 'order', beat: this.current, order });
+    this.events.push({ time: this.state.time, is: 'order', step: this.current, order });
     if (isForHands(order)) this.crew.give(order);
     else if (order.do === 'call' || this.crew.helmManned()) this.control(order);
     else this.waiting.push(order);
@@ -94,23 +94,23 @@ export class HandPlayer implements Conductor {
   }
 
   takeCues(): void {
-    while (!this.scoreDone && this.toCue() >= 0) this.passOn();
+    while (!this.planDone && this.toCue() >= 0) this.passOn();
     this.seeIfPassed();
   }
 
-  /** On to the next beat, its cue come or not. */
+  /** On to the next step, its cue come or not. */
   passOn(): void {
-    if (this.scoreDone) return;
+    if (this.planDone) return;
     this.current += 1;
     this.nearestCue = -Infinity;
-    if (this.scoreDone) return;
-    this.events.push({ time: this.state.time, is: 'beat', beat: this.current });
+    if (this.planDone) return;
+    this.events.push({ time: this.state.time, is: 'step', step: this.current });
     this.gate = armGate(this.nextCue(), this.state, this.world, this.crew.isAboard);
   }
 
-  /** A place she has gone by too far off does not come any more: the score goes on without it. */
+  /** A place she has gone by too far off does not come any more: the plan goes on without it. */
   private seeIfPassed(): void {
-    if (this.scoreDone) return;
+    if (this.planDone) return;
     const cue = this.nextCue();
     if (cue.is !== 'within') return;
     const level = this.toCue();

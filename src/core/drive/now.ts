@@ -7,7 +7,7 @@ import {
   type Touch,
 } from '../debrief';
 import { GROUND, noClearance } from '../holding';
-import type { Cue, Finish, TakeEvent } from '../score';
+import type { Cue, Finish, RunEvent } from '../plan';
 import { roomAlong } from '../search';
 import {
   makeScratch,
@@ -43,7 +43,7 @@ export interface ThrusterNow {
   readonly cut: boolean;
 }
 
-/** How far the next cue of the score followed still is, in its own measure; null where that cannot be counted down. */
+/** How far the next cue of the plan followed still is, in its own measure; null where that cannot be counted down. */
 export interface CueLeft {
   readonly value: number;
   readonly unit: 's' | 'rad' | 'm/s' | 'm' | 'N';
@@ -53,7 +53,7 @@ export interface CueLeft {
 export interface DriveNow {
   readonly timestep: number;
   readonly time: number;
-  /** Her last few samples, as columns of a take's record: the page draws between them. */
+  /** Her last few samples, as columns of a run's record: the page draws between them. */
   readonly trace: Trace;
   readonly wheel: { readonly ordered: number; readonly angle: number };
   readonly engines: readonly EngineNow[];
@@ -72,12 +72,12 @@ export interface DriveNow {
   readonly berth: { readonly distance: number; readonly name: string } | null;
   /** Told when a gear is put astern: room right astern, m, and what ends it; null for her own length and more. */
   readonly astern: { readonly room: number; readonly name: string | null } | null;
-  /** Beat of the score come to, −1 before the first, and how far the next cue is. */
-  readonly beat: number;
-  readonly scoreDone: boolean;
+  /** Step of the plan come to, −1 before the first, and how far the next cue is. */
+  readonly step: number;
+  readonly planDone: boolean;
   readonly cueLeft: CueLeft | null;
   /** What has happened since the step told of before, and the touches since then. */
-  readonly events: readonly TakeEvent[];
+  readonly events: readonly RunEvent[];
   readonly touches: readonly Touch[];
   readonly finish: Finish | null;
 }
@@ -168,8 +168,8 @@ export class DriveTeller {
       met: this.nearestUnderWay(),
       berth: this.toBerth(),
       astern: this.roomAstern(),
-      beat: hand.current,
-      scoreDone: hand.scoreDone,
+      step: hand.current,
+      planDone: hand.planDone,
       cueLeft: this.cueLeft(),
       events,
       touches,
@@ -255,7 +255,7 @@ export class DriveTeller {
 
   private cueLeft(): CueLeft | null {
     const { hand } = this.drive;
-    if (hand.scoreDone) return null;
+    if (hand.planDone) return null;
     const unit = UNITS[hand.nextCue().is];
     const level = hand.toCue();
     return unit && Number.isFinite(level) ? { value: Math.max(0, -level), unit } : null;

@@ -1,6 +1,6 @@
 import { cos, seriesAt, sin, type Series } from '../math';
-import type { RunInput } from '../score';
-import { setStream, type SimState, type World } from '../sim';
+import type { RunInput } from '../plan';
+import { setCurrent, type SimState, type World } from '../sim';
 import type { HandPlayer } from './hand-player';
 import { trafficOf, type Surprise } from './types';
 
@@ -65,7 +65,7 @@ const INSTANT_S = 1e-9;
 /** What befalls the boat within the step that begins now; the wind's surprises are in the weather already. */
 export class Fate {
   private readonly befallen = new Set<Surprise>();
-  private readonly streams: { readonly is: Extract<Surprise, { is: 'stream' }>; from: Stream }[] =
+  private readonly currents: { readonly is: Extract<Surprise, { is: 'current' }>; from: Current }[] =
     [];
 
   constructor(
@@ -79,7 +79,7 @@ export class Fate {
       this.befallen.add(surprise);
       this.begin(surprise, state, player);
     }
-    for (const { is, from } of this.streams) this.turnStream(is, from, state);
+    for (const { is, from } of this.currents) this.turnCurrent(is, from, state);
   }
 
   private begin(surprise: Surprise, state: SimState, player: HandPlayer): void {
@@ -108,9 +108,9 @@ export class Fate {
       case 'line missed':
         crew.mishaps.misses += 1;
         return;
-      case 'stream': {
-        const { streamEast: east, streamNorth: north } = this.world.environment;
-        this.streams.push({ is: surprise, from: { east, north } });
+      case 'current': {
+        const { currentEast: east, currentNorth: north } = this.world.environment;
+        this.currents.push({ is: surprise, from: { east, north } });
         return;
       }
       case 'gust':
@@ -120,22 +120,22 @@ export class Fate {
     }
   }
 
-  /** A step's worth of the stream's turning: straight from what it was to what it comes to be. */
-  private turnStream(
-    { at, over, set, speed }: Extract<Surprise, { is: 'stream' }>,
-    from: Stream,
+  /** A step's worth of the current's turning: straight from what it was to what it comes to be. */
+  private turnCurrent(
+    { at, over, set, speed }: Extract<Surprise, { is: 'current' }>,
+    from: Current,
     state: SimState,
   ): void {
     const share = over > 0 ? Math.min(1, (state.time - at) / over) : 1;
     const { environment } = this.world;
     const east = from.east + share * (speed * sin(set) - from.east);
     const north = from.north + share * (speed * cos(set) - from.north);
-    if (east === environment.streamEast && north === environment.streamNorth) return;
-    setStream(state, this.world, east, north);
+    if (east === environment.currentEast && north === environment.currentNorth) return;
+    setCurrent(state, this.world, east, north);
   }
 }
 
-interface Stream {
+interface Current {
   readonly east: number;
   readonly north: number;
 }

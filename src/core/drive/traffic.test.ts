@@ -1,5 +1,5 @@
 import { engine, recordingOf } from '../testing/driven';
-import { beatOf, box, inputOf } from '../testing/manoeuvre';
+import { stepOf, box, inputOf } from '../testing/manoeuvre';
 import {
   crossing,
   leaving,
@@ -8,7 +8,7 @@ import {
   trafficGap,
   type Surprise,
   type Traffic,
-} from '.';
+} from './';
 import { faultsOf, reviewOf } from '../review';
 import { sloop } from '../testing/boats';
 
@@ -21,7 +21,7 @@ const traffic = (frames: Traffic['frames']): Traffic => ({
   frames,
   replaces: null,
 });
-const open = inputOf([beatOf({ is: 'start' }, [])], { is: 'after', seconds: 600 });
+const open = inputOf([stepOf({ is: 'start' }, [])], { is: 'after', time: 600 });
 
 describe('somebody else under way', () => {
   it('is where the frames say, and goes straight between', () => {
@@ -112,7 +112,7 @@ describe('somebody else under way', () => {
     }
   });
 
-  it('run into ends the take; what has left is no more in the way', () => {
+  it('run into ends the run; what has left is no more in the way', () => {
     const across: Surprise = {
       is: 'traffic',
       at: 0,
@@ -122,15 +122,15 @@ describe('somebody else under way', () => {
       ]),
     };
     const input = { ...open, start: { x: 0, y: 0, heading: 0, speed: 0.6 } };
-    const { take } = playRecording(input, recordingOf(40, [], { surprises: [across] }));
-    expect(take.outcome).toBe('struck');
-    expect(take.events.at(-1)).toMatchObject({ is: 'struck', name: 'somebody' });
+    const { run } = playRecording(input, recordingOf(40, [], { surprises: [across] }));
+    expect(run.outcome).toBe('struck');
+    expect(run.events.at(-1)).toMatchObject({ is: 'struck', name: 'somebody' });
     const boat = box('boat', -3, 14, 3, 17);
     const there = { ...input, obstacles: [boat], start: { ...input.start, speed: 1.5 } };
     const gone = leaving([boat], 'boat', 0)!;
     const leaves: Surprise = { is: 'traffic', at: 0, traffic: gone };
-    expect(playRecording(there, recordingOf(30, [])).take.outcome).toBe('hard touch');
-    const after = playRecording(there, recordingOf(30, [], { surprises: [leaves] })).take;
+    expect(playRecording(there, recordingOf(30, [])).run.outcome).toBe('hard touch');
+    const after = playRecording(there, recordingOf(30, [], { surprises: [leaves] })).run;
     expect(after.touches).toEqual([]);
   });
 

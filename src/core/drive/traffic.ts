@@ -12,7 +12,7 @@ export interface Frame {
 
 /**
  * Somebody else on the water, who goes as it was laid down and does not look out: a boat that leaves her berth, a
- * paddler across the fairway. Nothing pushes them about; a touch ends the take.
+ * paddler across the fairway. Nothing pushes them about; a touch ends the run.
  */
 export interface Traffic {
   readonly name: string;

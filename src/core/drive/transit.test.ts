@@ -1,4 +1,4 @@
-import { markedFrom, transitNow, transitsFrom } from '.';
+import { markedFrom, transitNow, transitsFrom } from './';
 
 const DEG = Math.PI / 180;
 const near = { name: 'post', x: 0, y: 20 };

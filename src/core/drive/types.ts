@@ -1,16 +1,16 @@
-import type { Order, Take } from '../score';
+import type { Order, Run } from '../plan';
 import type { Traffic } from './traffic';
 
-/** Something done at the helm, or called to the hands, at a step of the grid: before the boat takes that step. */
+/** Something done at the helm, or called to the hands, at a timestep of the grid: before the boat takes that timestep. */
 export interface DriveInput {
   readonly timestep: number;
   readonly order: Order;
 }
 
-/** How a driven take came to its end: made fast or clear and done with, or broken off on purpose. */
+/** How a driven run came to its end: made fast or clear and done with, or broken off on purpose. */
 export type DriveEnd = 'done' | 'broke off';
 
-/** All that has to be known of a driven take to play it again, bit for bit, on the manoeuvre it was driven in. */
+/** All that has to be known of a driven run to play it again, bit for bit, on the manoeuvre it was driven in. */
 export interface Recording {
   /** In the order they were given. */
   readonly inputs: readonly DriveInput[];
@@ -19,7 +19,7 @@ export interface Recording {
   /** Null while it goes on, and where it ended by itself. */
   readonly end: DriveEnd | null;
   readonly surprises: readonly Surprise[];
-  /** Steps at which the helm went on to the next beat of the score without its cue, in order. */
+  /** Steps at which the helm went on to the next step of the plan without its cue, in order. */
   readonly skips: readonly number[];
 }
 
@@ -32,8 +32,8 @@ export type Surprise = { readonly at: number } & (
       readonly lasts: number;
     }
   | { readonly is: 'veer'; readonly by: number }
-  /** The stream comes to set otherwise within so many seconds. */
-  | { readonly is: 'stream'; readonly set: number; readonly speed: number; readonly over: number }
+  /** The current comes to set otherwise within so many seconds. */
+  | { readonly is: 'current'; readonly set: number; readonly speed: number; readonly over: number }
   /** A gear that does not go astern any more. */
   | { readonly is: 'no astern'; readonly engine: number }
   | { readonly is: 'thruster quits'; readonly thruster: number }
@@ -47,14 +47,14 @@ export type Surprise = { readonly at: number } & (
 
 export type SurpriseKind = Surprise['is'];
 
-/** A driven take played again. */
+/** A driven run played again. */
 export interface Driven {
-  readonly take: Take;
-  /** When each beat of the score it followed would have begun is in `take.beats`; this says whether its end came too. */
-  readonly scoreDone: boolean;
+  readonly run: Run;
+  /** When each step of the plan it followed would have begun is in `run.steps`; this says whether its end came too. */
+  readonly planDone: boolean;
 }
 
-/** Everybody else under way in a take. */
+/** Everybody else under way in a run. */
 export function trafficOf({ surprises }: Pick<Recording, 'surprises'>): readonly Traffic[] {
   return surprises.flatMap((surprise) => (surprise.is === 'traffic' ? [surprise.traffic] : []));
 }

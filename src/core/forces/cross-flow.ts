@@ -4,12 +4,12 @@ import { WORK } from './foil';
 /**
  * Cross-flow drag of the canoe body, strip by strip:
  *
- *   Y = −½ρ ∫ C_D T(x) w|w| dx,  N = −½ρ ∫ x C_D T(x) w|w| dx,  w = v + x r − stream across, at x
+ *   Y = −½ρ ∫ C_D T(x) w|w| dx,  N = −½ρ ∫ x C_D T(x) w|w| dx,  w = v + x r − current across, at x
  *
  * Gives sway force, yaw damping and their coupling together. C_D 0.5–0.9 for round bilges, about
  * 1.0–1.5 for boxes (Hooft 1994, Hoerner 1965; recalled, not looked up). Strip error 0.5 % at 20.
  *
- * In a stream that is the same all along her the sums are polynomials in v and r on either side of the
+ * In a current that is the same all along her the sums are polynomials in v and r on either side of the
  * place where w changes sign, and come from the strips' moments; `addCrossFlowInField` adds strip by strip.
  *
  * @param work working row: SWAY, YAW, DENSITY
@@ -42,9 +42,9 @@ export function addCrossFlow(force: Float64Array, strips: Strips, work: Float64A
 }
 
 /**
- * The same where the stream differs from strip to strip.
+ * The same where the current differs from strip to strip.
  *
- * @param across velocity of the water to starboard at each strip, over the reference stream, m/s
+ * @param across velocity of the water to starboard at each strip, over the reference current, m/s
  */
 export function addCrossFlowInField(
   force: Float64Array,

@@ -14,7 +14,7 @@ import {
   resistance,
   WORK,
   windShareAt,
-} from '.';
+} from './';
 
 const craft = assembleCraft(sloop());
 const shaft = craft.spec.drives[0]!;

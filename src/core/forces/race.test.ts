@@ -11,7 +11,7 @@ import {
   raceAtBlade,
   setAxialFlow,
   signedRoot,
-} from '.';
+} from './';
 
 const craft = assembleCraft(sloop());
 const shaft = craft.spec.drives[0]!;
@@ -72,7 +72,7 @@ describe('the race', () => {
     expect(Math.abs(astern)).toBeLessThan(0.1 * ahead);
   });
 
-  it('fades into the free stream as the thrust goes', () => {
+  it('fades into the free current as the thrust goes', () => {
     expect(raceFor(1.5, 0)).toEqual({ speed: 1.5, cover: 0 });
     const gained = (u: number) => raceFor(u, 6.5).speed - u;
     expect(gained(2.2)).toBeLessThan(0.25 * gained(0));
@@ -127,7 +127,7 @@ describe('prop walk', () => {
   });
 });
 
-describe('the propeller against the stream', () => {
+describe('the propeller against the current', () => {
   it('astern at headway pushes about as from rest, not much more', () => {
     const rest = flowAt(0, -12).thrust;
     expect(flowAt(1.5, -12).thrust / rest).toBeGreaterThan(1);

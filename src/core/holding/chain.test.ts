@@ -9,7 +9,7 @@ import {
   lyingLength,
   SPAN,
   SPAN_COLUMNS,
-} from '.';
+} from './';
 
 const WEIGHT = 12;
 const STIFF = 1e12;

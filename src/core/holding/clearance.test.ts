@@ -11,7 +11,7 @@ import {
   shapesOf,
   shoreOf,
   solidObstacle,
-} from '.';
+} from './';
 
 const RIGID = { friction: 0, stiffness: 1e12 };
 const wall = (y: number) =>

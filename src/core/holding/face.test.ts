@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { CLOCK, derivative, lookAround, timestep, STEP_S, U } from '../sim';
+import { CLOCK, derivative, lookAround, timestep, TIMESTEP_S, U } from '../sim';
 import { sloop } from '../testing/boats';
 import { between } from '../testing/arbitrary';
 import { rig } from '../testing/rig';
-import { LIST, solidObstacle } from '.';
+import { LIST, solidObstacle } from './';
 
 const RIGID = { friction: 0, stiffness: 1e12 };
 
@@ -53,8 +53,8 @@ describe('a face that is one straight edge', () => {
               heading: Math.PI / 2 - turn + skew,
               v: speed,
             });
-            r.scratch.clock[CLOCK.STEP] = STEP_S;
-            r.scratch.touch.list[LIST.PIECE] = STEP_S;
+            r.scratch.clock[CLOCK.STEP] = TIMESTEP_S;
+            r.scratch.touch.list[LIST.PIECE] = TIMESTEP_S;
             lookAround(r.state.motion, r.world, r.scratch);
             derivative(r.scratch.slopes[0], r.state.motion, r.world, r.scratch, 0);
             return r.scratch;
@@ -87,7 +87,7 @@ it('a leaf that swings on to a boat that lies still is found, from however far o
   const { shore } = r.world;
   let touched = 0;
   for (let i = 0; i < 60; i++) {
-    timestep(r.state, r.world, r.scratch, STEP_S, null);
+    timestep(r.state, r.world, r.scratch, TIMESTEP_S, null);
     touched += r.scratch.touch.count;
     // Her bow is at y = 5; it comes down to 4.8, slowly.
     const by = i < 50 ? 0.084 : 0;

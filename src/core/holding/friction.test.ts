@@ -1,7 +1,7 @@
 import { U, X, Y } from '../sim';
 import { bareBody, jet, plainShaft, REFERENCE_HULL, sloop } from '../testing/boats';
 import { rig, run } from '../testing/rig';
-import { solidObstacle } from '.';
+import { solidObstacle } from './';
 
 describe('J5 friction along a quay', () => {
   /** A body without drag, pinned flat against a wall to starboard by a jet of 800 N, and pushed ahead by a screw. */

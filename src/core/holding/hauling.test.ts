@@ -1,7 +1,7 @@
 import { U, Y } from '../sim';
 import { bareBody, REFERENCE_HULL } from '../testing/boats';
 import { rig, run } from '../testing/rig';
-import { LINE, MADE } from '.';
+import { LINE, MADE } from './';
 
 const PULL = 300;
 const SPEED = 0.6;

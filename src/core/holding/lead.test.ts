@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { leadOf, stopsOf } from '.';
+import { leadOf, stopsOf } from './';
 
 const LENGTH = 10;
 const stops = (x: number, y: number, endX: number, endY: number) =>

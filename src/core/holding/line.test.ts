@@ -5,7 +5,7 @@ import { PSI, U, V, X, Y } from '../sim';
 import { bareBody, jet, plainShaft, REFERENCE_HULL, sloop } from '../testing/boats';
 import { berthingEnergy, eccentricity, gyration } from '../testing/berthing';
 import { energy, rig, run } from '../testing/rig';
-import { carriedOnTurns, lineTension, pileObstacle, solidObstacle, type LineSpec } from '.';
+import { carriedOnTurns, lineTension, pileObstacle, solidObstacle, type LineSpec } from './';
 
 const line = (spec: Partial<LineSpec>): LineSpec => ({
   boatX: 0,
@@ -151,14 +151,14 @@ describe('I lines', () => {
     expect(r.state.motion[4]! / 0.05 / (-166.67 * 0.02) / (1 / 9000)).toBeCloseTo(1, 2);
   });
 
-  it('I6 moored in a stream she pulls with her drag at that speed, not four times, not nought', () => {
+  it('I6 moored in a current she pulls with her drag at that speed, not four times, not nought', () => {
     const dragging = bareBody({ ...REFERENCE_HULL, residuaryQuadratic: (55 * 9) / 5000 });
     const r = rig(dragging, {
       u: 1.5,
       lines: [line({ shoreY: 10.005, damping: 8000 })],
-      weather: { streamSet: Math.PI, streamSpeed: 1.5 },
+      weather: { currentSet: Math.PI, currentSpeed: 1.5 },
     });
-    // Not for ever: held amidships she would in the end lie across the stream.
+    // Not for ever: held amidships she would in the end lie across the current.
     run(r, 40);
     expect(r.scratch.tension[0]! / 123.75).toBeCloseTo(1, 2);
     expect(r.state.motion[U]).toBeCloseTo(1.5, 4);

@@ -1,4 +1,4 @@
-import { lineTension, ropeFigures, ROPES, strainUnder, usualDiameter } from '.';
+import { lineTension, ropeFigures, ROPES, strainUnder, usualDiameter } from './';
 
 // Recalled rope-maker practice (no document looked up): break loads of new laid polyester in kN, low and high; stretch at a
 // fifth of the breaking load and at it, low and high.

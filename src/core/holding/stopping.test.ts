@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { beatOf, inputOf } from '../testing/manoeuvre';
+import { stepOf, inputOf } from '../testing/manoeuvre';
 import { sloop } from '../testing/boats';
 import { assembleCraft } from '../craft';
-import { runTake } from '../score';
+import { runPlan } from '../plan';
 import { linesOf } from './line';
 import { ROPES, ropeFigures } from './rope';
 import { stoppedBy } from './stopping';
@@ -69,10 +69,10 @@ describe('a spring that stops her', () => {
       length: told.length,
       ...rope,
     };
-    const take = runTake(
+    const run = runPlan(
       inputOf(
-        [beatOf({ is: 'start' }, [])],
-        { is: 'after', seconds: 6 },
+        [stepOf({ is: 'start' }, [])],
+        { is: 'after', time: 6 },
         {
           boat,
           craft,
@@ -81,7 +81,7 @@ describe('a spring that stops her', () => {
         },
       ),
     );
-    const furthest = Math.max(...take.trace.y);
+    const furthest = Math.max(...run.trace.y);
     expect(furthest).toBeLessThan(told.stretch);
     expect(furthest).toBeGreaterThan(0.93 * told.stretch);
   });

@@ -11,7 +11,7 @@ import {
   SPAN_COLUMNS,
   tendLines,
   type LineSpec,
-} from '.';
+} from './';
 
 const ROPE = ropeFigures('polyester', 14, 0.6);
 

@@ -9,14 +9,14 @@ import {
   orderRudder,
   R,
   timestep,
-  STEP_S,
+  TIMESTEP_S,
   U,
   V,
   X,
 } from '../sim';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
-import { frictionSlope, pileObstacle, seriesStiffness, solidObstacle, withLoss } from '.';
+import { frictionSlope, pileObstacle, seriesStiffness, solidObstacle, withLoss } from './';
 
 const RIGID = { friction: 0, stiffness: 1e12 };
 const wall = (y: number, friction = 0) =>
@@ -55,7 +55,7 @@ describe('J1 one corner meets a wall without friction', () => {
   it.each([0.3, 1.5, 3, 6])('at %f m/s too, at the step she is run with', (speed) => {
     const r = rig(pointed(0), { obstacles: [wall(9)], u: speed });
     const log = new TouchLog(r.world);
-    for (let i = 0; i < 200; i++) timestep(r.state, r.world, r.scratch, STEP_S, log);
+    for (let i = 0; i < 200; i++) timestep(r.state, r.world, r.scratch, TIMESTEP_S, log);
     expect(r.state.motion[U]! / -speed).toBeCloseTo(1, 2);
     expect(log.touches()[0]!.peakForce / (speed * Math.sqrt(5250 * 20000))).toBeCloseTo(1, 1);
     expect(log.touches()[0]!.speed / speed).toBeCloseTo(1, 2);
@@ -235,9 +235,9 @@ it('the listed pairs miss no touch that looking at everything afresh finds', () 
   orderEngine(r.state.engines[0]!, r.world.craft.spec.drives[0]!, 1, 0.6);
   let touches = 0;
   for (let i = 0; i < 400; i++) {
-    timestep(r.state, r.world, r.scratch, STEP_S, null);
+    timestep(r.state, r.world, r.scratch, TIMESTEP_S, null);
     const forces = [r.scratch, makeScratch(r.world)].map((scratch) => {
-      scratch.clock[CLOCK.STEP] = STEP_S;
+      scratch.clock[CLOCK.STEP] = TIMESTEP_S;
       lookAround(r.state.motion, r.world, scratch);
       derivative(scratch.slopes[0], r.state.motion, r.world, scratch, 0);
       return [

@@ -20,7 +20,7 @@ import {
   type Lock,
   type LockedBoat,
   type LockOrder,
-} from '.';
+} from './';
 
 /** The chamber of the exact checks: 48 m², 2.5 m of head, one paddle of 0.3 m² at 0.62 each end. */
 function chamber(rest: Partial<Lock> = {}, winding = 1e-6): Lock {

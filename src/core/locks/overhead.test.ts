@@ -1,6 +1,6 @@
 import { flipLock, lockAt } from '../testing/locks';
 import { box } from '../testing/boxes';
-import { roomUnder } from '.';
+import { roomUnder } from './';
 
 // The lock's upper gates stand at nought, its chamber goes 16 m south; 2 m above, 0 m below.
 const bridge = (name: string, y: number, clearance: number, x = 0) => ({

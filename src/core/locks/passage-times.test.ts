@@ -9,7 +9,7 @@ import {
   type Landings,
   type Lock,
   type PassageAsked,
-} from '.';
+} from './';
 
 /** 12 by 4 m, one gate above hung on the left, two leaves below, one paddle each end on the left. */
 function lock(rest: Partial<Lock> = {}): Lock {
@@ -44,7 +44,7 @@ function asked(of: Lock, rest: Partial<PassageAsked> = {}): PassageAsked {
     speed: 1,
     bridges: [],
     turn: makeLevel(of, 'upper', 1, SMALL_BOAT),
-    take: makeLevel(of, 'lower', 1, SMALL_BOAT),
+    run: makeLevel(of, 'lower', 1, SMALL_BOAT),
     ...rest,
   };
 }
@@ -100,14 +100,14 @@ describe('time of a passage', () => {
             lowerGates: { kind: lower, hinge: 'right', swing: 25 },
           } as Lock;
           const to = going === 'up' ? 'upper' : 'lower';
-          const take = gentlest(of, to, SMALL_BOAT)!;
+          const run = gentlest(of, to, SMALL_BOAT)!;
           const turn = makeLevel(of, to === 'upper' ? 'lower' : 'upper', 1, SMALL_BOAT);
           const begins = lockAtRest(of, set);
           const all = [1, 2, 3].map((n) =>
-            passageTimes(asked(of, { going, landing, begins, turn, take }), n)!,
+            passageTimes(asked(of, { going, landing, begins, turn, run }), n)!,
           );
           for (const [i, times] of all.entries()) {
-            expect(times.whole).toBeGreaterThan(times.ready + take.seconds + 45);
+            expect(times.whole).toBeGreaterThan(times.ready + run.seconds + 45);
             // Whoever is nearest takes a thing, which may be a little worse in the end than leaving it.
             if (i > 0) expect(times.whole).toBeLessThan(all[i - 1]!.whole + 30);
           }
@@ -124,7 +124,7 @@ describe('time of a passage', () => {
         asked(of.lock, {
           begins: of.begins,
           turn: null,
-          take: makeLevel(of.lock, 'lower', 1, SMALL_BOAT),
+          run: makeLevel(of.lock, 'lower', 1, SMALL_BOAT),
         }),
         1,
       );
@@ -136,6 +136,6 @@ describe('time of a passage', () => {
     const begins = standingOpen(of, lockAtRest(of, 'upper'), 'upper');
     standingOpen(of, begins, 'lower');
     expect(passageTimes(asked(of, { begins }), 1)).toBeNull();
-    expect(passageTimes(asked(of, { take: null }), 1)).toBeNull();
+    expect(passageTimes(asked(of, { run: null }), 1)).toBeNull();
   });
 });

@@ -27,7 +27,7 @@ export interface PassageAsked {
   readonly bridges: readonly Landings[];
   /** How the water is made that turns the lock round for her, and that takes her on. */
   readonly turn: Making | null;
-  readonly take: Making | null;
+  readonly run: Making | null;
 }
 
 /** Until the gates stand open to her, and until the crew are back aboard beyond the lock, s. */
@@ -160,8 +160,8 @@ function landingAt({ lock, landing }: PassageAsked, end: End, t: number): Spot {
 
 /** The passage with the landings on one side. */
 function timesAt(asked: PassageAsked, hands: number, t: number): PassageTimes | null {
-  const { lock, going, begins, inside, landing, speed, turn, take } = asked;
-  if (!take) return null;
+  const { lock, going, begins, inside, landing, speed, turn, run } = asked;
+  if (!run) return null;
   const to: End = going === 'up' ? 'upper' : 'lower';
   const from = other(to);
   const gang = new Gang(
@@ -184,7 +184,7 @@ function timesAt(asked: PassageAsked, hands: number, t: number): PassageTimes | 
   const held = inside ? 0 : Math.max(ready, landing / speed) + lock.length / speed + BESIDE_BOAT_S;
   const shut = isShut(lock, begins, from) && inside ? held : gang.swing(held, from, 'shut');
   if (shut === null) return null;
-  const made = gang.make(shut, take);
+  const made = gang.make(shut, run);
   if (made === null) return null;
   const open = gang.swing(made, to, 'open');
   if (open === null) return null;

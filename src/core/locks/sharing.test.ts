@@ -1,5 +1,5 @@
 import { flipLock, lockAt } from '../testing/locks';
-import { sharing, type Goer } from '.';
+import { sharing, type Goer } from './';
 
 // Two boats and a lock of 16 by 6 m, its chamber going south from the place's middle: whoever goes up comes from the south.
 

@@ -19,7 +19,7 @@ import {
   workLock,
   type LockState,
   type SitedLock,
-} from '.';
+} from './';
 
 const turned = (sited: SitedLock, by: number): SitedLock => ({
   ...sited,

@@ -1,4 +1,4 @@
-import { lockAtRest, stairOrder, type Lock, type SitedLock } from '.';
+import { lockAtRest, stairOrder, type Lock, type SitedLock } from './';
 
 // Two chambers of 20 × 5 m, 2 m apart in level each: pounds at 4 and 0 m, 2 m between them; the cill between at 0.5 m.
 

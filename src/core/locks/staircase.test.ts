@@ -18,7 +18,7 @@ import {
   type LockOrder,
   type LockState,
   type SitedLock,
-} from '.';
+} from './';
 
 // Two locks of which the upper one's lower gates are the lower one's upper gates: 4 m of rise in two steps of 2 m.
 

@@ -2,7 +2,7 @@
  * Elementary functions that give the same bits in every JavaScript engine.
  *
  * Math.sin, cos, exp, log and atan2 may differ in the last place between Node and browsers,
- * which would make a take recorded in one replay differently in the other. These use only
+ * which would make a run recorded in one replay differently in the other. These use only
  * + − × ÷ and comparisons, which IEEE 754 fixes exactly. Math.sqrt, abs, floor and round are
  * exact by the language's specification and are used as they are.
  */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { between, betweenPowers } from '../testing/arbitrary';
-import { atan2, cos, crossesItself, exp, log, nearestOnPolygon, power, sin } from '.';
-import { wrapHalfTurn, wrapTurn } from '.';
+import { atan2, cos, crossesItself, exp, log, nearestOnPolygon, power, sin } from './';
+import { wrapHalfTurn, wrapTurn } from './';
 
 const angle = between(-1e4, 1e4);
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { rootBetween } from '.';
+import { rootBetween } from './';
 
 const SEEKING = { rounds: 60, close: 1e-10, instant: 0 };
 

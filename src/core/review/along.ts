@@ -1,7 +1,7 @@
 import type { Trace } from '../sim';
 import { sampleAt } from './context';
 
-/** Way made over ground along a take's track, m, a figure a sample. */
+/** Way made over ground along a run's track, m, a figure a sample. */
 export function wayMade({ x, y }: Trace): Float64Array {
   const way = new Float64Array(x.length);
   for (let i = 1; i < x.length; i++) {
@@ -16,7 +16,7 @@ export function wayMade({ x, y }: Trace): Float64Array {
 const LIES_M = 0.05;
 
 /**
- * Another take's moment at the same place along its track, s: where she lies at that place for a while, so much after
+ * Another run’s moment at the same place along its track, s: where she lies at that place for a while, so much after
  * she came there. Beyond the other's track its last moment and what is more.
  */
 export function sameBy(

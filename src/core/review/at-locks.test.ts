@@ -1,18 +1,18 @@
 import { sloop } from '../testing/boats';
 import { engine, recordingOf } from '../testing/driven';
-import { beatOf, inputOf } from '../testing/manoeuvre';
+import { stepOf, inputOf } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
 import { CALM } from '../testing/rig';
 import { aboard, ashore, end, riggedWith } from '../testing/rigging';
-import type { Order, RunInput } from '../score';
-import { faultsOf, reviewOf, type FaultId } from '.';
+import type { Order, RunInput } from '../plan';
+import { faultsOf, reviewOf, type FaultId } from './';
 
 type Done = readonly (readonly [number, ...Order[]])[];
 
 const inLock = (rest: Partial<RunInput> = {}) =>
   inputOf(
-    [beatOf({ is: 'start' }, [])],
-    { is: 'after', seconds: 600 },
+    [stepOf({ is: 'start' }, [])],
+    { is: 'after', time: 600 },
     {
       obstacles: LOCK_WALLS,
       locks: [lockAt()],

@@ -1,10 +1,10 @@
 import { engine, recordingOf } from '../testing/driven';
-import { beatOf, box, inputOf } from '../testing/manoeuvre';
-import type { RunInput } from '../score';
-import { careOf, faultsOf, handlingOf, reviewOf } from '.';
+import { stepOf, box, inputOf } from '../testing/manoeuvre';
+import type { RunInput } from '../plan';
+import { careOf, faultsOf, handlingOf, reviewOf } from './';
 
-const NEVER = { is: 'after', seconds: 600 } as const;
-const open = (rest: Partial<RunInput> = {}) => inputOf([beatOf({ is: 'start' }, [])], NEVER, rest);
+const NEVER = { is: 'after', time: 600 } as const;
+const open = (rest: Partial<RunInput> = {}) => inputOf([stepOf({ is: 'start' }, [])], NEVER, rest);
 
 describe('care', () => {
   const care = (input: RunInput, seconds: number, done: Parameters<typeof recordingOf>[1]) => {

@@ -13,7 +13,7 @@ export interface SpeedAt {
   readonly time: number | null;
 }
 
-/** How a take was handled, in figures. SI. How long it took is told, and counts for nothing. */
+/** How a run was handled, in figures. SI. How long it took is told, and counts for nothing. */
 export interface Handling {
   readonly speeds: readonly SpeedAt[];
   readonly gearShifts: number;
@@ -89,7 +89,7 @@ function overTime({ time }: Trace, see: (i: number, dt: number) => void): void {
 }
 
 export function handlingOf(review: Review): Handling {
-  const { trace, world, take, input } = review;
+  const { trace, world, run, input } = review;
   const { drives, thrusters } = world.craft.spec;
   const gears = drives.map((_, k) => trace[engineColumn('gear', k)]);
   const throttles = drives.map((_, k) => trace[engineColumn('throttle', k)]);
@@ -123,7 +123,7 @@ export function handlingOf(review: Review): Handling {
     throttleMost,
     thrusterSeconds,
     fastest,
-    duration: take.duration,
+    duration: run.duration,
     loads: lineLoads(trace, breaks).filter(({ tension }) => tension > 0),
   };
 }
@@ -149,28 +149,28 @@ function gradeFor(reason: CareReason): CareGrade {
 }
 
 /**
- * How careful a take was. Touches that are soft cost nothing, nor does time; a firm one of her own berth is fair, as is
+ * How careful a run was. Touches that are soft cost nothing, nor does time; a firm one of her own berth is fair, as is
  * passing close. It never matters how fast it was done.
  */
 export function careOf(review: Review, faults: readonly Fault[]): Care {
-  const { take, berth } = review;
+  const { run, berth } = review;
   const reasons: CareReason[] = [];
-  if (take.outcome === 'unsafe') reasons.push({ is: 'danger' });
-  if (take.outcome === 'fouled') reasons.push({ is: 'fouled' });
-  for (const event of take.events) {
+  if (run.outcome === 'unsafe') reasons.push({ is: 'danger' });
+  if (run.outcome === 'fouled') reasons.push({ is: 'fouled' });
+  for (const event of run.events) {
     if (event.is === 'struck') reasons.push({ is: 'struck', name: event.name, time: event.time });
   }
-  const { underKeel, overhead } = take.margins;
+  const { underKeel, overhead } = run.margins;
   if (underKeel && underKeel.depth < 0) reasons.push({ is: 'aground', time: underKeel.time });
   if (overhead && overhead.room < 0)
     reasons.push({ is: 'overhead', name: overhead.name, time: overhead.time });
-  for (const event of take.events) {
+  for (const event of run.events) {
     if (event.is === 'line' && event.what === 'parted')
       reasons.push({ is: 'parted', line: event.line, time: event.time });
   }
-  const hardest = take.touches.toSorted((a, b) => b.speed - a.speed);
+  const hardest = run.touches.toSorted((a, b) => b.speed - a.speed);
   for (const touch of hardest) if (touch.grade !== 'soft') reasons.push({ is: 'touch', touch });
-  const { clearance } = take;
+  const { clearance } = run;
   if (clearance && clearance.distance < NEAR_M) reasons.push({ is: 'near', ...clearance });
   for (const load of handlingOf(review).loads) {
     if (load.tension > WORKING_LOAD * load.breaks) reasons.push({ is: 'load', load });

@@ -1,6 +1,6 @@
 import type { DriveInput } from '../drive';
 import type { LockOrder } from '../locks';
-import type { Order } from '../score';
+import type { Order } from '../plan';
 
 /** What an order is given to: orders to one thing follow one another, and only those are held against each other. */
 export type Channel =
@@ -18,7 +18,7 @@ export function channelOf(order: Order): Channel | null {
   switch (order.do) {
     case 'wheel':
     case 'steer':
-    case 'steer for':
+    case 'steerFor':
       return { of: 'wheel' };
     case 'engine':
       return { of: 'engine', engine: order.engine };
@@ -34,11 +34,11 @@ export function channelOf(order: Order): Channel | null {
       return { of: 'lock', lock: order.lock, what: lockPart(order.order) };
     case 'pass':
     case 'tend':
-    case 'let go':
+    case 'letGo':
     case 'anchor':
       return { of: 'line', line: order.line };
-    case 'step ashore':
-    case 'step aboard':
+    case 'stepAshore':
+    case 'stepAboard':
     case 'go':
       return { of: 'person', who: order.by };
   }

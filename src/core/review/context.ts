@@ -1,10 +1,10 @@
 import { playRecording, trafficOf, withSurprises, type Recording, type Traffic } from '../drive';
-import type { ControlOrder, Order, RunInput, Take } from '../score';
+import type { ControlOrder, Order, RunInput, Run } from '../plan';
 import { lastWayOut, Surroundings, waysOutFrom, type WayOutAt } from '../search';
 import { cos, sin } from '../math';
 import { engineColumn, type Gear, type SimState, type Trace, type World } from '../sim';
 
-/** Moments of a take that a way out is looked for from lie so far apart, s. */
+/** Moments of a run that a way out is looked for from lie so far apart, s. */
 const WAYS_EVERY_S = 1;
 const MOST_WAYS = 60;
 
@@ -22,11 +22,11 @@ export interface Driving {
   readonly to: number;
 }
 
-/** What the rules look at: a take, where it was driven, and what was done in it. SI, radians. */
+/** What the rules look at: a run, where it was driven, and what was done in it. SI, radians. */
 export interface Review {
   readonly input: RunInput;
   readonly world: World;
-  readonly take: Take;
+  readonly run: Run;
   readonly trace: Trace;
   readonly orders: readonly Given[];
   readonly driving: readonly Driving[];
@@ -101,27 +101,27 @@ function drivingOf(trace: Trace, engines: number): Driving[] {
   return all.sort((a, b) => a.from - b.from);
 }
 
-/** Plays a driven take again and gets together what the rules look at. */
+/** Plays a driven run again and gets together what the rules look at. */
 export function reviewOf(input: RunInput, recording: Recording): Review {
   const surprised = withSurprises(input, recording.surprises);
   const about = new Surroundings(surprised);
   const states: SimState[] = [];
   const every = Math.max(WAYS_EVERY_S, (recording.timesteps * 0.1) / MOST_WAYS);
   let next = 0;
-  const { take } = playRecording(input, recording, recording.timesteps, (state) => {
+  const { run } = playRecording(input, recording, recording.timesteps, (state) => {
     if (state.time + 1e-9 < next) return;
     next += every;
     states.push(about.copyOf(state));
   });
   const ways = waysOutFrom(about, states);
   const { world, berth } = about;
-  const { trace } = take;
+  const { trace } = run;
   return {
     input,
     world,
-    take,
+    run,
     trace,
-    orders: take.events.flatMap((event) =>
+    orders: run.events.flatMap((event) =>
       event.is === 'order' ? [{ time: event.time, order: event.order }] : [],
     ),
     traffic: trafficOf(recording),

@@ -1,15 +1,15 @@
 import { engine, recordingOf, wheel } from '../testing/driven';
-import { beatOf, box, inputOf } from '../testing/manoeuvre';
+import { stepOf, box, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import type { Recording, Surprise } from '../drive';
-import type { Order, RunInput } from '../score';
-import { differencesBetween, type Change } from '.';
+import type { Order, RunInput } from '../plan';
+import { differencesBetween, type Change } from './';
 
 type Done = readonly (readonly [number, ...Order[]])[];
 
 const input = inputOf(
-  [beatOf({ is: 'start' }, [])],
-  { is: 'after', seconds: 600 },
+  [stepOf({ is: 'start' }, [])],
+  { is: 'after', time: 600 },
   {
     obstacles: [box('quay', -40, 60, 40, 65), box('pier', 14, -20, 18, 30)],
     start: { x: 0, y: 0, heading: 0, speed: 0 },
@@ -69,10 +69,10 @@ describe('what was different', () => {
     expect(first(more)).toMatchObject({ is: 'extra', input: { timestep: 195 } });
   });
 
-  it('names the wind, the stream, the start and a surprise', () => {
+  it('names the wind, the current, the start and a surprise', () => {
     const weather = (part: object) => ({ weather: { ...input.weather, ...part } });
     expect(first(DONE, weather({ windSpeed: 9 })).is).toBe('wind');
-    expect(first(DONE, weather({ streamSet: 1, streamSpeed: 0.3 })).is).toBe('stream');
+    expect(first(DONE, weather({ currentSet: 1, currentSpeed: 0.3 })).is).toBe('current');
     expect(first(DONE, { start: { x: -4, y: 1, heading: 0.1, speed: 0 } }).is).toBe('start');
     const gust: Surprise = { is: 'gust', at: 6, by: 1.5, lasts: 10 };
     expect(first(DONE, {}, { surprises: [gust] })).toMatchObject({ is: 'surprise', in: 'other' });
@@ -105,7 +105,7 @@ describe('what was different', () => {
     );
   });
 
-  it('is nothing between a take and itself', () => {
+  it('is nothing between a run and itself', () => {
     const same = { input, recording: recordingOf(SECONDS, DONE) };
     expect(differencesBetween(same, same)).toMatchObject({
       causes: [],

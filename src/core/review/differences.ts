@@ -1,17 +1,17 @@
 import { playRecording, type DriveInput, type Recording, type Surprise } from '../drive';
 import { wrapHalfTurn } from '../math';
-import type { RunInput, Take } from '../score';
-import { STEP_S } from '../sim';
+import type { RunInput, Run } from '../plan';
+import { TIMESTEP_S } from '../sim';
 import { sameBy, wayMade } from './along';
 import { byChannel, sameChannel, unlike, type Channel } from './channels';
 
-/** A driven take, and what it was driven in. */
-export interface DrivenTake {
+/** A driven run, and what it was driven in. */
+export interface DrivenRun {
   readonly input: RunInput;
   readonly recording: Recording;
 }
 
-/** One thing that was otherwise. Times are of the take that is held against the reference, s. */
+/** One thing that was otherwise. Times are of the run that is held against the reference, s. */
 export type Change =
   | {
       /** The same order at another place: so many seconds later than where the reference gives it. */
@@ -35,17 +35,17 @@ export type Change =
     }
   | { readonly is: 'extra'; readonly channel: Channel; readonly input: DriveInput }
   | { readonly is: 'wind' }
-  | { readonly is: 'stream' }
+  | { readonly is: 'current' }
   | { readonly is: 'start' }
   | { readonly is: 'surprise'; readonly surprise: Surprise; readonly in: 'reference' | 'other' };
 
-/** A change, and how much of the difference between the takes goes away when it alone is undone: 1 for all of it. */
+/** A change, and how much of the difference between the runs goes away when it alone is undone: 1 for all of it. */
 export interface Cause {
   readonly change: Change;
   readonly share: number;
 }
 
-/** What two takes came to, the reference first; SI. */
+/** What two runs came to, the reference first; SI. */
 export interface Came {
   readonly clearance: readonly [number, number];
   readonly touch: readonly [number, number];
@@ -67,7 +67,7 @@ const OTHER = 0.04;
 /** What takes away less of the difference than this did not matter. */
 const LEAST_SHARE = 0.1;
 const MOST_TRIED = 80;
-/** An order found in one take only costs this much in lining them up; a metre of place apart, and a figure's unit, these. */
+/** An order found in one run only costs this much in lining them up; a metre of place apart, and a figure's unit, these. */
 const ALONE_COST = 1.2;
 const PER_LENGTH = 0.8;
 const PER_FIGURE = 0.6;
@@ -84,7 +84,7 @@ interface Result {
   readonly touch: number;
 }
 
-function resultOf({ trace, clearance, touches }: Take): Result {
+function resultOf({ trace, clearance, touches }: Run): Result {
   const last = trace.x.length - 1;
   return {
     x: trace.x[last]!,
@@ -141,13 +141,13 @@ function linedUp(a: readonly Placed[], b: readonly Placed[], length: number) {
   return pairs;
 }
 
-interface Played extends DrivenTake {
-  readonly take: Take;
+interface Played extends DrivenRun {
+  readonly run: Run;
   readonly way: Float64Array;
 }
 
 function changesOf(reference: Played, other: Played, length: number): Change[] {
-  const on = (played: Played) => ({ trace: played.take.trace, way: played.way });
+  const on = (played: Played) => ({ trace: played.run.trace, way: played.way });
   const placed = (played: Played) => (input: DriveInput) => ({
     input,
     way: played.way[Math.min(played.way.length - 1, input.timestep)]!,
@@ -162,11 +162,11 @@ function changesOf(reference: Played, other: Played, length: number): Change[] {
     for (const pair of linedUp(mine, theirs, length)) {
       if (!pair.a) changes.push({ is: 'extra', channel, input: pair.b!.input });
       else {
-        const due = sameBy(on(reference), on(other), pair.a.input.timestep * STEP_S);
+        const due = sameBy(on(reference), on(other), pair.a.input.timestep * TIMESTEP_S);
         if (!pair.b) changes.push({ is: 'missing', channel, reference: pair.a.input, time: due });
         else {
           const { input } = pair.b;
-          const late = input.timestep * STEP_S - due;
+          const late = input.timestep * TIMESTEP_S - due;
           if (Math.abs(late) >= MOVED_S) changes.push({ is: 'moved', channel, input, late });
           if (unlike(pair.a.input.order, input.order) >= OTHER)
             changes.push({ is: 'other', channel, input, reference: pair.a.input });
@@ -182,21 +182,21 @@ const windOf = ({ weather }: RunInput) => {
   const { windFrom, windSpeed, gusts, windStrength, windVeer } = weather;
   return { windFrom, windSpeed, gusts, windStrength, windVeer };
 };
-const streamOf = ({ weather }: RunInput) => {
-  const { streamSet, streamSpeed, stream } = weather;
-  return { streamSet, streamSpeed, stream };
+const currentOf = ({ weather }: RunInput) => {
+  const { currentSet, currentSpeed, current } = weather;
+  return { currentSet, currentSpeed, current };
 };
 
 /** What of the day, the start and chance was otherwise. */
-function givenOtherwise(reference: DrivenTake, other: DrivenTake): Change[] {
-  /** Surprises one take had and the other had not, either way round. */
-  const lonely = (one: DrivenTake, two: DrivenTake, where: 'reference' | 'other') =>
+function givenOtherwise(reference: DrivenRun, other: DrivenRun): Change[] {
+  /** Surprises one run had and the other had not, either way round. */
+  const lonely = (one: DrivenRun, two: DrivenRun, where: 'reference' | 'other') =>
     one.recording.surprises
       .filter((surprise) => !two.recording.surprises.some((known) => same(known, surprise)))
       .map((surprise): Change => ({ is: 'surprise', surprise, in: where }));
   return [
     ...(same(windOf(reference.input), windOf(other.input)) ? [] : [{ is: 'wind' } as const]),
-    ...(same(streamOf(reference.input), streamOf(other.input)) ? [] : [{ is: 'stream' } as const]),
+    ...(same(currentOf(reference.input), currentOf(other.input)) ? [] : [{ is: 'current' } as const]),
     ...(same(reference.input.start, other.input.start) ? [] : [{ is: 'start' } as const]),
     ...lonely(other, reference, 'other'),
     ...lonely(reference, other, 'reference'),
@@ -225,23 +225,23 @@ function handOf(inputs: readonly DriveInput[], { timestep, order }: DriveInput):
   return hand;
 }
 
-/** The other take with one change undone. */
-function undone(change: Change, reference: DrivenTake, other: DrivenTake): DrivenTake {
+/** The other run with one change undone. */
+function undone(change: Change, reference: DrivenRun, other: DrivenRun): DrivenRun {
   const { recording, input } = other;
-  const put = (inputs: readonly DriveInput[]): DrivenTake => ({
+  const put = (inputs: readonly DriveInput[]): DrivenRun => ({
     input,
     recording: { ...recording, inputs: inputs.toSorted((a, b) => a.timestep - b.timestep) },
   });
   const without = (gone: readonly DriveInput[]) =>
     recording.inputs.filter((one) => !gone.includes(one));
   const most = recording.timesteps;
-  const timestepAt = (time: number) => Math.max(0, Math.min(most, Math.round(time / STEP_S)));
+  const timestepAt = (time: number) => Math.max(0, Math.min(most, Math.round(time / TIMESTEP_S)));
   switch (change.is) {
     case 'moved': {
       const hand = handOf(recording.inputs, change.input);
-      const by = Math.round(change.late / STEP_S);
+      const by = Math.round(change.late / TIMESTEP_S);
       const moved = hand.map(({ timestep, order }) => ({
-        timestep: timestepAt((timestep - by) * STEP_S),
+        timestep: timestepAt((timestep - by) * TIMESTEP_S),
         order,
       }));
       return put([...without(hand), ...moved]);
@@ -260,8 +260,8 @@ function undone(change: Change, reference: DrivenTake, other: DrivenTake): Drive
       return put(without(handOf(recording.inputs, change.input)));
     case 'wind':
       return { input: withWeather(input, windOf(reference.input)), recording };
-    case 'stream':
-      return { input: withWeather(input, streamOf(reference.input)), recording };
+    case 'current':
+      return { input: withWeather(input, currentOf(reference.input)), recording };
     case 'start':
       return { input: { ...input, start: reference.input.start }, recording };
     case 'surprise': {
@@ -276,34 +276,34 @@ function undone(change: Change, reference: DrivenTake, other: DrivenTake): Drive
 }
 
 /**
- * What was different between two takes of one manoeuvre, and which of it mattered: orders are lined up by the place along
- * the track they were given at, and every change is undone by itself and the take played again, to see how much of the
+ * What was different between two runs of one manoeuvre, and which of it mattered: orders are lined up by the place along
+ * the track they were given at, and every change is undone by itself and the run played again, to see how much of the
  * difference in what it came to goes away.
  */
-export function differencesBetween(reference: DrivenTake, other: DrivenTake): Differences {
-  const played = (driven: DrivenTake): Played => {
-    const { take } = playRecording(driven.input, driven.recording);
-    return { ...driven, take, way: wayMade(take.trace) };
+export function differencesBetween(reference: DrivenRun, other: DrivenRun): Differences {
+  const played = (driven: DrivenRun): Played => {
+    const { run } = playRecording(driven.input, driven.recording);
+    return { ...driven, run, way: wayMade(run.trace) };
   };
   const a = played(reference);
   const b = played(other);
   const { length } = reference.input.boat.hull;
-  const meant = resultOf(a.take);
-  const found = resultOf(b.take);
+  const meant = resultOf(a.run);
+  const found = resultOf(b.run);
   const whole = apart(meant, found, length);
   const changes = changesOf(a, b, length).slice(0, MOST_TRIED);
   const causes = changes.flatMap((change): Cause[] => {
     if (whole === 0) return [];
     const again = undone(change, reference, other);
-    const { take } = playRecording(again.input, again.recording);
-    const share = 1 - apart(meant, resultOf(take), length) / whole;
+    const { run } = playRecording(again.input, again.recording);
+    const share = 1 - apart(meant, resultOf(run), length) / whole;
     return share >= LEAST_SHARE ? [{ change, share }] : [];
   });
   const dx = meant.x - found.x;
   const dy = meant.y - found.y;
   return {
     came: {
-      clearance: [a.take.clearance?.distance ?? Infinity, b.take.clearance?.distance ?? Infinity],
+      clearance: [a.run.clearance?.distance ?? Infinity, b.run.clearance?.distance ?? Infinity],
       touch: [meant.touch, found.touch],
       apart: Math.sqrt(dx * dx + dy * dy),
       turned: wrapHalfTurn(found.heading - meant.heading),

@@ -1,15 +1,15 @@
 import { jet, sloop } from '../testing/boats';
 import { engine, recordingOf, wheel } from '../testing/driven';
-import { beatOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
+import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { aboard, riggedWith } from '../testing/rigging';
 import { CALM } from '../testing/rig';
-import type { Order, RunInput } from '../score';
-import { faultsOf, reviewOf, type FaultId } from '.';
+import type { Order, RunInput } from '../plan';
+import { faultsOf, reviewOf, type FaultId } from './';
 
 type Done = readonly (readonly [number, ...Order[]])[];
 
-const NEVER = { is: 'after', seconds: 600 } as const;
-const open = (rest: Partial<RunInput> = {}) => inputOf([beatOf({ is: 'start' }, [])], NEVER, rest);
+const NEVER = { is: 'after', time: 600 } as const;
+const open = (rest: Partial<RunInput> = {}) => inputOf([stepOf({ is: 'start' }, [])], NEVER, rest);
 
 function rules(input: RunInput, seconds: number, done: Done): FaultId[] {
   return faultsOf(reviewOf(input, recordingOf(seconds, done))).map(({ rule }) => rule);
@@ -186,16 +186,16 @@ describe('faults', () => {
     apart('lost the bow', input, 30, [], [[0, wheel(-30), engine(1, 0.6)]]);
   });
 
-  it('turned early: before the place the score turns at, and nearer for it', () => {
+  it('turned early: before the place the plan turns at, and nearer for it', () => {
     // Past a pier's end, then round it to starboard.
     const start = { x: 0, y: 0, heading: 0, speed: 1.2 };
-    const score = [
-      beatOf({ is: 'start' }, [engineIn(1, 0.2)]),
-      beatOf({ is: 'after', seconds: 14 }, [wheelTo(30)]),
+    const plan = [
+      stepOf({ is: 'start' }, [engineIn(1, 0.2)]),
+      stepOf({ is: 'after', time: 14 }, [wheelTo(30)]),
     ];
     const input = inputOf(
-      score,
-      { is: 'after', seconds: 16 },
+      plan,
+      { is: 'after', time: 16 },
       {
         obstacles: [box('pier', 3, -10, 60, 14)],
         start,
@@ -336,7 +336,7 @@ describe('faults', () => {
     );
   });
 
-  it('thruster leaned on: half the take on it, or a touch of it', () => {
+  it('thruster leaned on: half the run on it, or a touch of it', () => {
     const input = open({ boat: { ...sloop(), thrusters: [jet(4, 300)] } });
     const push = (power: number): Order => ({ do: 'thruster', thruster: 0, power });
     apart(
@@ -356,7 +356,7 @@ describe('faults', () => {
 
   it('person in danger: stepped ashore with the propeller turning, or in neutral', () => {
     const quay = box('quay', 2.1, -20, 8, 20);
-    const step: Order = { do: 'step ashore', by: 0, mark: { name: 'quay edge', x: 2.2, y: -4 } };
+    const step: Order = { do: 'stepAshore', by: 0, mark: { name: 'quay edge', x: 2.2, y: -4 } };
     const input = open({
       obstacles: [quay],
       ...riggedWith([{ x: 0, y: 1.6 }], [aboard('Ada', -4, 1.6), aboard('Ben', -3, 0)]),

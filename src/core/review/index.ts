@@ -23,5 +23,5 @@ export {
   type Cause,
   type Change,
   type Differences,
-  type DrivenTake,
+  type DrivenRun,
 } from './differences';

@@ -11,7 +11,7 @@ import {
 } from '../debrief';
 import { GROUND, NO_LINES, noClearance } from '../holding';
 import { cos, sin } from '../math';
-import { Fouling, worldOf, type RunInput } from '../score';
+import { Fouling, worldOf, type RunInput } from '../plan';
 import {
   advance,
   beginning,
@@ -23,7 +23,7 @@ import {
   PSI,
   senseSurroundings,
   setLeaves,
-  STEP_S,
+  TIMESTEP_S,
   tensionOf,
   U,
   UNDER,
@@ -35,10 +35,10 @@ import {
   type World,
 } from '../sim';
 
-/** Seconds beyond a take for which its wind is still known. */
+/** Seconds beyond a run for which its wind is still known. */
 const AFTER_S = 150;
 
-/** The water of a take with everything on it, for trying from its moments what the score does not do. */
+/** The water of a run with everything on it, for trying from its moments what the plan does not do. */
 export class Surroundings {
   readonly world: World;
   readonly berth: ReadonlySet<number>;
@@ -51,7 +51,7 @@ export class Surroundings {
     this.berth = numbersOf(this.world, input.berth);
     this.lookout = new Lookout(this.world);
     const { rigging } = input;
-    // Lines put on for a trial of their own are not the score's, and hands do not tend them.
+    // Lines put on for a trial of their own are not the plan's, and hands do not tend them.
     const tended = rigging && this.world.lines.tended;
     this.fouling = tended ? new Fouling(rigging.lines, this.world) : null;
   }
@@ -60,8 +60,8 @@ export class Surroundings {
   stillAt(x: number, y: number, heading: number, time: number): SimState {
     const { environment } = this.world;
     const state = beginning(this.world, { x, y, heading, speed: 0 });
-    const east = environment.streamEast;
-    const north = environment.streamNorth;
+    const east = environment.currentEast;
+    const north = environment.currentNorth;
     state.time = time;
     state.motion[U] = -(east * sin(heading) + north * cos(heading));
     state.motion[V] = -(east * cos(heading) - north * sin(heading));
@@ -145,7 +145,7 @@ export class Episode {
 
   /** One step on; the world as it is then. */
   step(): void {
-    advance(this.state, this.about.world, this.scratch, STEP_S, this.log);
+    advance(this.state, this.about.world, this.scratch, TIMESTEP_S, this.log);
     this.measure();
     if (this.scratch.under[UNDER.LEAST]! < 0) this.tookGround = true;
     this.caught ??= caughtUnder(this.state, this.about.world);
@@ -155,7 +155,7 @@ export class Episode {
 
   /** Steps until `done` says so, or for `most` seconds; tells whether it was done. */
   until(done: () => boolean, most: number): boolean {
-    const end = this.state.time + most - STEP_S / 2;
+    const end = this.state.time + most - TIMESTEP_S / 2;
     while (this.state.time < end) {
       this.step();
       if (done()) return true;

@@ -1,5 +1,5 @@
 import { sloop } from '../testing/boats';
-import { beatOf, inputOf } from '../testing/manoeuvre';
+import { stepOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { Episode, Surroundings } from './episode';
 import { escape, ESCAPES, type EscapeName } from './escapes';
@@ -7,17 +7,17 @@ import { escape, ESCAPES, type EscapeName } from './escapes';
 const START = { is: 'start' } as const;
 const never = () => false;
 
-/** Under way north in open water, escaping; `stream` sets north. */
+/** Under way north in open water, escaping; `current` sets north. */
 function escaping(
   name: EscapeName,
   speed: number,
-  stream = 0,
+  current = 0,
   rest: Partial<Episode['state']> = {},
 ) {
   const about = new Surroundings(
-    inputOf([beatOf(START, [])], START, {
+    inputOf([stepOf(START, [])], START, {
       boat: { ...sloop(), thrusters: [THRUSTER] },
-      weather: { ...CALM, streamSet: 0, streamSpeed: stream },
+      weather: { ...CALM, currentSet: 0, currentSpeed: current },
     }),
   );
   const from = about.stillAt(0, 0, 0, 0);
@@ -41,10 +41,10 @@ const THRUSTER = {
 };
 
 describe('escapes', () => {
-  it('stop takes the way off over ground, in a stream too', () => {
-    for (const stream of [-0.5, 0, 0.5]) {
-      const episode = escaping('stop', 1.2, stream);
-      // Eight seconds of drifting afterwards let the stream take her again a little.
+  it('stop takes the way off over ground, in a current too', () => {
+    for (const current of [-0.5, 0, 0.5]) {
+      const episode = escaping('stop', 1.2, current);
+      // Eight seconds of drifting afterwards let the current take her again a little.
       expect(Math.abs(episode.along)).toBeLessThan(0.2);
       expect(episode.y).toBeGreaterThan(1);
       expect(episode.y).toBeLessThan(14);
@@ -52,8 +52,8 @@ describe('escapes', () => {
   });
 
   it('astern goes back over ground, and ends stopped there', () => {
-    for (const stream of [-0.3, 0, 0.3]) {
-      const episode = escaping('astern', 0.4, stream);
+    for (const current of [-0.3, 0, 0.3]) {
+      const episode = escaping('astern', 0.4, current);
       expect(episode.y).toBeLessThan(-6);
       expect(Math.abs(episode.along)).toBeLessThan(0.1);
     }
@@ -68,7 +68,7 @@ describe('escapes', () => {
     expect(starboard.x).toBeGreaterThan(0);
   });
 
-  it('hold keeps her about where she is over ground, against a stream that would take her lengths away', () => {
+  it('hold keeps her about where she is over ground, against a current that would take her lengths away', () => {
     const episode = escaping('hold', 0, 0.4);
     const drifted = 0.4 * episode.time;
     expect(drifted).toBeGreaterThan(8);
@@ -86,7 +86,7 @@ describe('escapes', () => {
   });
 
   it('gives up at once when it has failed', () => {
-    const about = new Surroundings(inputOf([beatOf(START, [])], START));
+    const about = new Surroundings(inputOf([stepOf(START, [])], START));
     for (const name of ESCAPES) {
       const episode = new Episode(about, about.stillAt(0, 0, 0, 0));
       let asked = 0;

@@ -1,5 +1,5 @@
-import { runTake } from '../score';
-import { beatOf, box, engineIn, inputOf } from '../testing/manoeuvre';
+import { runPlan } from '../plan';
+import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { riggedWith } from '../testing/rigging';
 import { Surroundings } from './episode';
 import { wayOutAt } from './way-out';
@@ -7,8 +7,8 @@ import { wayOutAt } from './way-out';
 /** On at a walking pace towards a quay she can just stop off, a line slack from her quarter to a pile beside her. */
 function towards(length: number) {
   return inputOf(
-    [beatOf({ is: 'start' }, [engineIn(0, 0)])],
-    { is: 'after', seconds: 1 },
+    [stepOf({ is: 'start' }, [engineIn(0, 0)])],
+    { is: 'after', time: 1 },
     {
       obstacles: [
         box('quay', -40, 26, 40, 31),
@@ -27,7 +27,7 @@ function wayOut(length: number) {
   const input = towards(length);
   const about = new Surroundings(input);
   const states: ReturnType<Surroundings['copyOf']>[] = [];
-  runTake(input, (state) => {
+  runPlan(input, (state) => {
     states.push(about.copyOf(state));
   });
   return wayOutAt(about, states[2]!);

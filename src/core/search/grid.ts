@@ -1,11 +1,11 @@
-import { runTake, type RunInput, type Take } from '../score';
+import { runPlan, type RunInput, type Run } from '../plan';
 import { vary, type Variation } from './vary';
 
 /** One run of a grid of winds: where it comes from (rad), how hard it blows (m/s), and how it went. */
 export interface GridCell {
   readonly direction: number;
   readonly speed: number;
-  readonly take: Take;
+  readonly run: Run;
 }
 
 /**
@@ -24,7 +24,7 @@ export function* windGrid(
   for (const speed of speeds) {
     for (const direction of directions) {
       const weather = { ...varied.weather, windFrom: direction, windSpeed: speed };
-      yield { direction, speed, take: runTake({ ...varied, weather }) };
+      yield { direction, speed, run: runPlan({ ...varied, weather }) };
     }
   }
 }

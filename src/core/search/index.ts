@@ -8,7 +8,7 @@ export { inHandFrom, LONGEST_IN_HAND_S, type InHand } from './in-hand';
 export { seekWindLimit, windLimit, type WindLimit } from './limits';
 export { merit, robustMerit, WORKING_LOAD } from './merit';
 export { patternSearch, type Dial, type PatternState } from './pattern';
-export { surveyed, surveyTake, waysOut, waysOutFrom, type Moment, type Surveyed } from './survey';
+export { surveyed, surveyRun, waysOut, waysOutFrom, type Moment, type Surveyed } from './survey';
 export { AS_IT_IS, vary, type Variation } from './vary';
 export {
   lastWayOut,

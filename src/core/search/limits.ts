@@ -1,4 +1,4 @@
-import { runTake, type Outcome, type RunInput, type Take } from '../score';
+import { runPlan, type Outcome, type RunInput, type Run } from '../plan';
 import { MPS_PER_KNOT } from '../units';
 import { AS_IT_IS, vary } from './vary';
 
@@ -17,8 +17,8 @@ const STRONGEST_MPS = 40 * MPS_PER_KNOT;
 const FINE_MPS = 0.25 * MPS_PER_KNOT;
 
 /** Did it end as it should, without a touch worse than firm? */
-export function succeeded(take: Take): boolean {
-  return take.outcome === 'reached';
+export function succeeded(run: Run): boolean {
+  return run.outcome === 'reached';
 }
 
 /** Weather changes are shares of the mean wind; in a calm there is nothing to share, so it blows anew. */
@@ -29,12 +29,12 @@ function inWind(input: RunInput, wind: number): RunInput {
 }
 
 /**
- * Blows harder by two knots at a time until the take fails, then closes in on where it began to, to a quarter of a
+ * Blows harder by two knots at a time until the run fails, then closes in on where it began to, to a quarter of a
  * knot. The first failing wind counts, though a stronger one may happen to go well. A generator: null after every
  * run, the limit at last.
  */
 export function* seekWindLimit(input: RunInput): Generator<WindLimit | null, void> {
-  const tries = (wind: number) => runTake(inWind(input, wind));
+  const tries = (wind: number) => runPlan(inWind(input, wind));
   const present = input.weather.windSpeed;
   const asItIs = tries(present);
   if (!succeeded(asItIs)) {
@@ -43,14 +43,14 @@ export function* seekWindLimit(input: RunInput): Generator<WindLimit | null, voi
   }
   let good = present;
   let bad = Infinity;
-  let failed: Take | null = null;
+  let failed: Run | null = null;
   while (good < STRONGEST_MPS && bad - good > FINE_MPS) {
     const wind = bad < Infinity ? (good + bad) / 2 : good + STEP_MPS;
-    const take = tries(wind);
-    if (succeeded(take)) good = wind;
+    const run = tries(wind);
+    if (succeeded(run)) good = wind;
     else {
       bad = wind;
-      failed = take;
+      failed = run;
     }
     yield null;
   }
@@ -65,10 +65,10 @@ export function windLimit(input: RunInput): WindLimit {
   return limit!;
 }
 
-function failure(take: Take): { outcome: Outcome; touched: string | null } {
-  const { touch } = take.margins;
+function failure(run: Run): { outcome: Outcome; touched: string | null } {
+  const { touch } = run.margins;
   return {
-    outcome: take.outcome,
-    touched: take.outcome === 'hard touch' ? (touch?.name ?? null) : null,
+    outcome: run.outcome,
+    touched: run.outcome === 'hard touch' ? (touch?.name ?? null) : null,
   };
 }

@@ -1,12 +1,12 @@
 import { log } from '../math';
-import { runTake, type GoalCheck, type RunInput, type Take } from '../score';
+import { runPlan, type GoalCheck, type RunInput, type Run } from '../plan';
 import { AS_IT_IS, vary } from './vary';
 import { spareWanted } from './way-out';
 
-/** A take that fails is worse than any that succeeds. */
+/** A run that fails is worse than any that succeeds. */
 const FAILS = 100;
-/** A beat not come to weighs as much as a goal missed by ten times what is allowed. */
-const PER_BEAT = 10;
+/** A step not come to weighs as much as a goal missed by ten times what is allowed. */
+const PER_STEP = 10;
 
 /** Nearer than this to what is not her berth she as good as lies against it, m. */
 const AGAINST_M = 0.1;
@@ -19,9 +19,9 @@ const PER_LOAD = 10;
 /** Parts of a goal that are met or not, of which more is no better. */
 const NOT_ENDS: ReadonlySet<GoalCheck['what']> = new Set(['clearance', 'lines', 'past']);
 
-/** How far from its goal a take ended, as the sum of what it is over its limits. */
-function missedBy(take: Take): number {
-  return take.goal.reduce((sum, { found, limit, what, met }) => {
+/** How far from its goal a run ended, as the sum of what it is over its limits. */
+function missedBy(run: Run): number {
+  return run.goal.reduce((sum, { found, limit, what, met }) => {
     if (met) return sum;
     // So far from being through, m.
     if (what === 'past') return sum + Math.min(9, -found);
@@ -34,21 +34,21 @@ function missedBy(take: Take): number {
 }
 
 /**
- * What a take is worth, less being better: first that it gets there without a hard touch, then room from what is not
+ * What a run is worth, less being better: first that it gets there without a hard touch, then room from what is not
  * her berth, gentle touches, and ending where and as it should. Neither haste nor power is rewarded.
  */
-export function merit(input: RunInput, take: Take): number {
-  const { clearance, touch, fastest, line } = take.margins;
+export function merit(input: RunInput, run: Run): number {
+  const { clearance, touch, fastest, line } = run.margins;
   const length = input.boat.hull.length;
   const near = clearance?.distance ?? Infinity;
   const touched = touch ? touch.speed : 0;
   let cost = 0;
-  if (take.outcome !== 'reached') {
-    const unborn = input.score.beats.length - take.beats.length;
-    cost += FAILS + PER_BEAT * (missedBy(take) + unborn);
-    const { underKeel, overhead } = take.margins;
-    cost += PER_BEAT * Math.max(0, -(underKeel?.depth ?? 0), -(overhead?.room ?? 0));
-    if (take.outcome === 'hard touch') cost += PER_BEAT * (1 + 5 * touched);
+  if (run.outcome !== 'reached') {
+    const unborn = input.plan.steps.length - run.steps.length;
+    cost += FAILS + PER_STEP * (missedBy(run) + unborn);
+    const { underKeel, overhead } = run.margins;
+    cost += PER_STEP * Math.max(0, -(underKeel?.depth ?? 0), -(overhead?.room ?? 0));
+    if (run.outcome === 'hard touch') cost += PER_STEP * (1 + 5 * touched);
   }
   // Lying against what is not her berth is no way to do it, however softly.
   if (near < AGAINST_M) cost += AGAINST;
@@ -56,7 +56,7 @@ export function merit(input: RunInput, take: Take): number {
   const load = line ? line.tension / line.breaks : 0;
   cost += PER_LOAD * Math.max(0, load - WORKING_LOAD);
   const wanted = 2 * spareWanted(length);
-  const ends = take.goal.reduce(
+  const ends = run.goal.reduce(
     (sum, { found, limit, what }) => sum + (NOT_ENDS.has(what) ? 0 : found / limit),
     0,
   );
@@ -70,7 +70,7 @@ export function merit(input: RunInput, take: Take): number {
   );
 }
 
-/** Winds a score has to do in beside the one there is, as shares of it, and what they weigh. */
+/** Winds a plan has to do in beside the one there is, as shares of it, and what they weigh. */
 const OTHER_WINDS = [0.75, 1.25] as const;
 const OTHER_WEIGHT = 0.5;
 
@@ -78,7 +78,7 @@ const OTHER_WEIGHT = 0.5;
 export function robustMerit(input: RunInput): number {
   const inWind = (windTimes: number) => {
     const varied = vary(input, { ...AS_IT_IS, windTimes });
-    return merit(varied, runTake(varied));
+    return merit(varied, runPlan(varied));
   };
   if (input.weather.windSpeed === 0) return inWind(1);
   return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), inWind(1));

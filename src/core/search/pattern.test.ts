@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { runTake, type RunInput } from '../score';
-import { beatOf, box, engineIn, inputOf } from '../testing/manoeuvre';
+import { runPlan, type RunInput } from '../plan';
+import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { merit, robustMerit } from './merit';
 import { patternSearch, type Dial, type PatternState } from './pattern';
@@ -58,14 +58,14 @@ describe('the pattern search', () => {
 describe('merit', () => {
   const lane = (half: number, throttle = 0.1): RunInput =>
     inputOf(
-      [beatOf(START, [engineIn(1, throttle)])],
-      { is: 'after', seconds: 20 },
+      [stepOf(START, [engineIn(1, throttle)])],
+      { is: 'after', time: 20 },
       {
         obstacles: [box('west', -half - 5, -10, -half, 60), box('east', half, -10, half + 5, 60)],
         weather: { ...CALM, windFrom: 0, windSpeed: 3 },
       },
     );
-  const of = (input: RunInput) => merit(input, runTake(input));
+  const of = (input: RunInput) => merit(input, runPlan(input));
 
   it('puts room before narrowness and slow before fast', () => {
     expect(of(lane(6))).toBeLessThan(of(lane(2.4)));
@@ -75,8 +75,8 @@ describe('merit', () => {
   it('puts any success before any failure', () => {
     const good = of(lane(2.1));
     const bad = { ...lane(12), goal: { is: 'clear', distance: 100 } as const };
-    expect(runTake(lane(2.1)).outcome).toBe('reached');
-    expect(runTake(bad).outcome).toBe('missed');
+    expect(runPlan(lane(2.1)).outcome).toBe('reached');
+    expect(runPlan(bad).outcome).toBe('missed');
     expect(of(bad)).toBeGreaterThan(good + 50);
   });
 
@@ -93,7 +93,7 @@ describe('merit', () => {
         speedBelow: 5,
       },
     });
-    const { trace } = runTake(lane(8));
+    const { trace } = runPlan(lane(8));
     const far = trace.y.at(-1)!;
     expect(of(ending(far / 1.2))).toBeLessThan(of(ending(far / 3)));
   });

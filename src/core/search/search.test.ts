@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { assembleCraft } from '../craft';
-import { runTake, type RunInput } from '../score';
+import { runPlan, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
-import { beatOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
+import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { firmThrottle, stopFrom, driftFrom } from '../trials';
 import { MPS_PER_KNOT } from '../units';
 import { Episode, Surroundings } from './episode';
 import { inHandFrom, LONGEST_IN_HAND_S } from './in-hand';
 import { windLimit } from './limits';
-import { coarseToFine, surveyed, surveyTake } from './survey';
+import { coarseToFine, surveyed, surveyRun } from './survey';
 import { AS_IT_IS, vary } from './vary';
 import { lastWayOut, REACTION_S, spareWanted, wayOutAt } from './way-out';
 import { windGrid } from './grid';
@@ -21,8 +21,8 @@ const START = { is: 'start' } as const;
 function lane(gap: number, speed: number, half = 4): RunInput {
   const long = 60;
   return inputOf(
-    [beatOf(START, [])],
-    { is: 'after', seconds: 1 },
+    [stepOf(START, [])],
+    { is: 'after', time: 1 },
     {
       obstacles: [
         box('quay', -40, gap, 40, gap + 5),
@@ -37,10 +37,10 @@ function lane(gap: number, speed: number, half = 4): RunInput {
 const still = (about: Surroundings) => about.stillAt(0, 0, 0, 0);
 
 describe('an episode', () => {
-  it('begun at a moment of a take goes on as the take does', () => {
+  it('begun at a moment of a run goes on as the run does', () => {
     const input = inputOf(
-      [beatOf(START, [engineIn(1, 0.4), wheelTo(20)])],
-      { is: 'after', seconds: 20 },
+      [stepOf(START, [engineIn(1, 0.4), wheelTo(20)])],
+      { is: 'after', time: 20 },
       {
         weather: {
           ...CALM,
@@ -52,7 +52,7 @@ describe('an episode', () => {
     );
     const about = new Surroundings(input);
     const kept: ReturnType<Surroundings['copyOf']>[] = [];
-    runTake(input, (state) => {
+    runPlan(input, (state) => {
       kept.push(about.copyOf(state));
     });
     const episode = new Episode(about, kept[80]!);
@@ -64,10 +64,10 @@ describe('an episode', () => {
     expect(episode.heading).toBeCloseTo(there.motion[2]!, 6);
   });
 
-  it('lets her lie still over ground in a stream', () => {
+  it('lets her lie still over ground in a current', () => {
     const about = new Surroundings(
-      inputOf([beatOf(START, [])], START, {
-        weather: { ...CALM, streamSet: 1.1, streamSpeed: 0.7 },
+      inputOf([stepOf(START, [])], START, {
+        weather: { ...CALM, currentSet: 1.1, currentSpeed: 0.7 },
       }),
     );
     const episode = new Episode(about, about.stillAt(0, 0, 2, 0));
@@ -93,7 +93,7 @@ describe('time in hand', () => {
   });
 
   it('is more than a minute where there is nothing', () => {
-    const about = new Surroundings(inputOf([beatOf(START, [])], START));
+    const about = new Surroundings(inputOf([stepOf(START, [])], START));
     expect(inHandFrom(about, still(about), 'neutral')).toBeNull();
     expect(LONGEST_IN_HAND_S).toBe(60);
   });
@@ -155,13 +155,13 @@ describe('the way out', () => {
     expect(['quay', 'west pier', 'east pier']).toContain(spare!.name);
   });
 
-  it('of a take at a quay is open first and lost in the end, and the last moment lies between', () => {
+  it('of a run at a quay is open first and lost in the end, and the last moment lies between', () => {
     const input = lane(40, 1.5, 9);
     const moments = surveyed({
       ...input,
-      score: {
-        beats: [beatOf(START, [engineIn(1, 0.2)])],
-        end: { cue: { is: 'after', seconds: 60 }, within: 120 },
+      plan: {
+        steps: [stepOf(START, [engineIn(1, 0.2)])],
+        end: { cue: { is: 'after', time: 60 }, within: 120 },
       },
     });
     expect(moments[0]!.wayOut.grade).toBe('open');
@@ -173,11 +173,11 @@ describe('the way out', () => {
 
   it('is the same, port for starboard, in the mirrored place with the mirrored boat', () => {
     const input = inputOf(
-      [beatOf(START, [engineIn(1, 0.2), wheelTo(12)])],
-      { is: 'after', seconds: 22 },
+      [stepOf(START, [engineIn(1, 0.2), wheelTo(12)])],
+      { is: 'after', time: 22 },
       {
         obstacles: [box('quay', -40, 28, 40, 33), box('hulk', 9, -5, 14, 12)],
-        weather: { ...CALM, windFrom: -1.2, windSpeed: 6, streamSet: 0.5, streamSpeed: 0.2 },
+        weather: { ...CALM, windFrom: -1.2, windSpeed: 6, currentSet: 0.5, currentSpeed: 0.2 },
         start: { x: 0, y: 0, heading: 0.1, speed: 1.2 },
       },
     );
@@ -198,7 +198,7 @@ describe('the way out', () => {
 });
 
 describe('a survey', () => {
-  it('looks at every moment once, all over the take first', () => {
+  it('looks at every moment once, all over the run first', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 9 }), (n, stride) => {
         const order = coarseToFine(n, stride);
@@ -209,8 +209,8 @@ describe('a survey', () => {
     );
   });
 
-  it('begins at the start and ends at the end of the take', () => {
-    const input = inputOf([beatOf(START, [engineIn(1)])], { is: 'after', seconds: 13 });
+  it('begins at the start and ends at the end of the run', () => {
+    const input = inputOf([stepOf(START, [engineIn(1)])], { is: 'after', time: 13 });
     const moments = surveyed(input);
     expect(moments[0]!.time).toBe(0);
     expect(moments.at(-1)!.time).toBeCloseTo(13, 6);
@@ -220,10 +220,10 @@ describe('a survey', () => {
   });
 
   it('knows the way out of every moment before it follows her from any', () => {
-    const input = inputOf([beatOf(START, [engineIn(1)])], { is: 'after', seconds: 13 });
-    const takes: number[] = [];
-    const found = [...surveyTake(input, (take) => takes.push(take.duration))];
-    expect(takes).toEqual([13]);
+    const input = inputOf([stepOf(START, [engineIn(1)])], { is: 'after', time: 13 });
+    const runs: number[] = [];
+    const found = [...surveyRun(input, (run) => runs.push(run.duration))];
+    expect(runs).toEqual([13]);
     const half = found.length / 2;
     expect(found.slice(0, half).every(({ moment }) => moment.inHand === null)).toBe(true);
     expect(found.slice(half).every(({ moment }) => moment.inHand !== null)).toBe(true);
@@ -236,17 +236,17 @@ describe('a survey', () => {
 describe('a variation', () => {
   const base = inputOf(
     [
-      beatOf(START, [engineIn(1, 0.2)]),
-      beatOf({ is: 'after', seconds: 6 }, [engineIn(-1, 0.5), wheelTo(10)]),
+      stepOf(START, [engineIn(1, 0.2)]),
+      stepOf({ is: 'after', time: 6 }, [engineIn(-1, 0.5), wheelTo(10)]),
     ],
-    { is: 'after', seconds: 12 },
+    { is: 'after', time: 12 },
     {
       weather: { ...CALM, windFrom: 1, windSpeed: 5 },
       start: { x: 0, y: 0, heading: 0, speed: 1 },
     },
   );
   const endOf = (input: RunInput) => {
-    const { trace, events } = runTake(input);
+    const { trace, events } = runPlan(input);
     const last = trace.x.length - 1;
     return { x: trace.x[last]!, heading: trace.heading[last]!, events, trace };
   };
@@ -268,14 +268,14 @@ describe('a variation', () => {
     const calm = { ...base, weather: CALM };
     const straight = {
       ...calm,
-      score: { ...calm.score, beats: [beatOf(START, [engineIn(-1, 0.5)])] },
+      plan: { ...calm.plan, steps: [stepOf(START, [engineIn(-1, 0.5)])] },
       start: { x: 0, y: 0, heading: 0, speed: 0 },
     };
     const right = endOf(straight).heading;
     expect(Math.abs(right)).toBeGreaterThan(0.01);
     expect(endOf(vary(straight, { ...AS_IT_IS, otherHand: true })).heading).toBeCloseTo(-right, 6);
-    const weak = runTake(vary(straight, { ...AS_IT_IS, asternTimes: 0.5 })).margins.fastest;
-    expect(weak).toBeLessThan(0.85 * runTake(straight).margins.fastest);
+    const weak = runPlan(vary(straight, { ...AS_IT_IS, asternTimes: 0.5 })).margins.fastest;
+    expect(weak).toBeLessThan(0.85 * runPlan(straight).margins.fastest);
   });
 
   it('of the other side turns the wind over about the berth, so that she is blown the other way', () => {
@@ -297,16 +297,16 @@ describe('a variation', () => {
     expect(lying.weather.windFrom).toBeCloseTo(0.8, 12);
   });
 
-  it('of wind, stream and way on reaches the run', () => {
+  it('of wind, current and way on reaches the run', () => {
     const { weather, start } = vary(base, {
       ...AS_IT_IS,
       windTimes: 2,
       windVeer: 0.3,
       gusts: 0.2,
-      streamBy: 0.4,
+      currentBy: 0.4,
       entryBy: 0.5,
     });
-    expect(weather).toMatchObject({ windSpeed: 10, windFrom: 1.3, streamSpeed: 0.4 });
+    expect(weather).toMatchObject({ windSpeed: 10, windFrom: 1.3, currentSpeed: 0.4 });
     expect(weather.gusts).toMatchObject({ intensity: 0.2 });
     expect(start.speed).toBe(1.5);
   });
@@ -315,8 +315,8 @@ describe('a variation', () => {
 describe('the wind it fails in', () => {
   // Blown down on a quay while she makes her way along it.
   const along = inputOf(
-    [beatOf(START, [engineIn(1, 0.1)])],
-    { is: 'after', seconds: 25 },
+    [stepOf(START, [engineIn(1, 0.1)])],
+    { is: 'after', time: 25 },
     {
       obstacles: [box('quay', 6, -40, 12, 80)],
       weather: { ...CALM, windFrom: -90 * DEG, windSpeed: 2 * MPS_PER_KNOT },
@@ -324,7 +324,7 @@ describe('the wind it fails in', () => {
     },
   );
   const at = (wind: number) =>
-    runTake({ ...along, weather: { ...along.weather, windSpeed: wind } }).outcome;
+    runPlan({ ...along, weather: { ...along.weather, windSpeed: wind } }).outcome;
 
   it('is where it begins to, and what goes wrong then is said', () => {
     const limit = windLimit(along);
@@ -358,13 +358,13 @@ describe('the wind it fails in', () => {
       [1, 6],
       [2, 6],
     ]);
-    const twin = runTake({ ...along, weather: { ...along.weather, windFrom: 2, windSpeed: 6 } });
-    expect(cells[5]!.take.trace).toEqual(twin.trace);
+    const twin = runPlan({ ...along, weather: { ...along.weather, windFrom: 2, windSpeed: 6 } });
+    expect(cells[5]!.run.trace).toEqual(twin.trace);
   });
 });
 
 it('a drifting episode drifts as the trial says', () => {
-  const input = inputOf([beatOf(START, [])], START, {
+  const input = inputOf([stepOf(START, [])], START, {
     weather: { ...CALM, windFrom: -90 * DEG, windSpeed: 8 },
   });
   const about = new Surroundings(input);

@@ -1,7 +1,7 @@
-import type { RunInput } from '../score';
+import type { RunInput } from '../plan';
 import { beginning, Y } from '../sim';
 import { sloop } from '../testing/boats';
-import { beatOf, inputOf } from '../testing/manoeuvre';
+import { stepOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { bottomOf } from '../water';
 import { Surroundings } from './episode';
@@ -13,7 +13,7 @@ const START = { is: 'start' } as const;
 describe('what stops her though nothing is touched', () => {
   /** Two metres a second on in neutral, half ahead of her something: her bow starts 4.5 m ahead of nought or so. */
   const on = (rest: Partial<RunInput>) => {
-    const input = inputOf([beatOf(START, [])], { is: 'after', seconds: 1 }, rest);
+    const input = inputOf([stepOf(START, [])], { is: 'after', time: 1 }, rest);
     const about = new Surroundings({ ...input, start: { x: 0, y: 0, heading: 0, speed: 2 } });
     return { about, from: about.copyOf(beginning(about.world, about.input.start)) };
   };

@@ -1,10 +1,10 @@
-import { runTake, type RunInput, type Take } from '../score';
+import { runPlan, type RunInput, type Run } from '../plan';
 import type { SimState } from '../sim';
 import { Surroundings } from './episode';
 import { inHandFrom, type InHand } from './in-hand';
 import { wayOutAt, type WayOutAt } from './way-out';
 
-/** What stands open at a moment of a take. */
+/** What stands open at a moment of a run. */
 export interface Moment {
   readonly time: number;
   readonly wayOut: WayOutAt;
@@ -40,24 +40,24 @@ export function coarseToFine(count: number, stride: number): number[] {
   return order;
 }
 
-/** Her state at moments spread evenly over a take, first and last included; the take itself is told. */
+/** Her state at moments spread evenly over a run, first and last included; the run itself is told. */
 export function momentsOf(
   input: RunInput,
   about: Surroundings,
-  told?: (take: Take) => void,
+  told?: (run: Run) => void,
 ): SimState[] {
   const samples: SimState[] = [];
-  const take = runTake(input, (state) => {
+  const run = runPlan(input, (state) => {
     samples.push(about.copyOf(state));
   });
-  told?.(take);
-  const count = Math.max(2, Math.min(MOMENTS, Math.floor(take.duration / LEAST_APART_S) + 1));
+  told?.(run);
+  const count = Math.max(2, Math.min(MOMENTS, Math.floor(run.duration / LEAST_APART_S) + 1));
   const last = samples.length - 1;
   if (last < count) return samples;
   return Array.from({ length: count }, (_, i) => samples[Math.round((i * last) / (count - 1))]!);
 }
 
-/** The way out from moments all over a take, and nothing else. */
+/** The way out from moments all over a run, and nothing else. */
 export function waysOut(input: RunInput): readonly WayOutAt[] {
   const about = new Surroundings(input);
   return waysOutFrom(about, momentsOf(input, about));
@@ -73,12 +73,12 @@ export function waysOutFrom(about: Surroundings, states: readonly SimState[]): r
 }
 
 /**
- * Looks from moments all over a take at what stands open: the way out from every one first, then the time in hand. A
+ * Looks from moments all over a run at what stands open: the way out from every one first, then the time in hand. A
  * generator, so that whoever asks can show what is known and stop; every moment comes twice.
  *
- * @param told gets the take that is looked at, before anything of it is known
+ * @param told gets the run that is looked at, before anything of it is known
  */
-export function* surveyTake(input: RunInput, told?: (take: Take) => void): Generator<Surveyed> {
+export function* surveyRun(input: RunInput, told?: (run: Run) => void): Generator<Surveyed> {
   const about = new Surroundings(input);
   const states = momentsOf(input, about, told);
   const order = coarseToFine(states.length, STRIDE);
@@ -105,6 +105,6 @@ export function* surveyTake(input: RunInput, told?: (take: Take) => void): Gener
 /** All that a survey finds, in the order of time. */
 export function surveyed(input: RunInput): readonly Moment[] {
   const moments: Moment[] = [];
-  for (const { index, moment } of surveyTake(input)) moments[index] = moment;
+  for (const { index, moment } of surveyRun(input)) moments[index] = moment;
   return moments;
 }

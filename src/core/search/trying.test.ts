@@ -1,8 +1,8 @@
 import { assembleCraft } from '../craft';
 import { shoreOf } from '../holding';
-import { runTake, runTillHard, type RunInput } from '../score';
+import { runPlan, runTillHard, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
-import { beatOf, box, engineIn, inputOf } from '../testing/manoeuvre';
+import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { inHandFrom } from './in-hand';
 import { merit } from './merit';
 import { roomAt } from './room';
@@ -11,7 +11,7 @@ import { surveyed, waysOut } from './survey';
 
 const START = { is: 'start' } as const;
 const ahead = (rest: Partial<RunInput> = {}) =>
-  inputOf([beatOf(START, [engineIn(1, 0)])], { is: 'after', seconds: 30 }, rest);
+  inputOf([stepOf(START, [engineIn(1, 0)])], { is: 'after', time: 30 }, rest);
 
 describe('room about her', () => {
   const craft = assembleCraft(sloop());
@@ -38,12 +38,12 @@ describe('room about her', () => {
   });
 });
 
-describe('what a take is worth', () => {
+describe('what a run is worth', () => {
   it('lying against what is not her berth costs more than any room gains', () => {
     const half = sloop().hull.beam / 2;
     const along = (off: number) => {
       const input = ahead({ obstacles: [box('boat', half + off, -80, half + off + 4, 80)] });
-      return merit(input, runTake(input));
+      return merit(input, runPlan(input));
     };
     expect(along(0.02)).toBeGreaterThan(along(0.5) + 20);
     expect(along(0.5)).toBeGreaterThan(along(3));
@@ -61,7 +61,7 @@ describe('what a take is worth', () => {
     });
     const cost = (x: number) => {
       const input = ahead({ goal: goal(x) });
-      return merit(input, runTake(input));
+      return merit(input, runPlan(input));
     };
     expect(cost(60)).toBeGreaterThan(cost(40));
     expect(cost(40)).toBeGreaterThan(cost(8));
@@ -71,7 +71,7 @@ describe('what a take is worth', () => {
 describe('a run for trying', () => {
   it('is the whole run while nothing is hit hard', () => {
     const input = ahead({ obstacles: [box('far', 60, 0, 70, 10)] });
-    const whole = runTake(input);
+    const whole = runPlan(input);
     const tried = runTillHard(input);
     expect(tried.duration).toBe(whole.duration);
     expect(tried.trace.x.at(-1)).toBe(whole.trace.x.at(-1));
@@ -85,7 +85,7 @@ describe('a run for trying', () => {
     });
     const tried = runTillHard(input);
     expect(tried.outcome).toBe('hard touch');
-    expect(tried.duration).toBeLessThan(runTake(input).duration - 5);
+    expect(tried.duration).toBeLessThan(runPlan(input).duration - 5);
   });
 });
 

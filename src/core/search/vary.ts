@@ -1,5 +1,5 @@
 import type { BoatSpec } from '../craft';
-import type { RunInput, Score, TimedOrder } from '../score';
+import type { RunInput, Plan, TimedOrder } from '../plan';
 
 /** What is made otherwise to see what becomes of a manoeuvre. SI, radians. */
 export interface Variation {
@@ -8,11 +8,11 @@ export interface Variation {
   readonly windVeer: number;
   /** Standard deviation of gusts over the mean; null leaves them as they are. */
   readonly gusts: number | null;
-  /** Stream set the same way but so much stronger (weaker, or turned, below nought), m/s. */
-  readonly streamBy: number;
+  /** Current set the same way but so much stronger (weaker, or turned, below nought), m/s. */
+  readonly currentBy: number;
   /** Speed at the start so much more, m/s. */
   readonly entryBy: number;
-  /** Every order but those of the first beat comes so much later, s. */
+  /** Every order but those of the first step comes so much later, s. */
   readonly late: number;
   /** Thrust of every propeller astern times this. */
   readonly asternTimes: number;
@@ -28,7 +28,7 @@ export const AS_IT_IS: Variation = {
   windTimes: 1,
   windVeer: 0,
   gusts: null,
-  streamBy: 0,
+  currentBy: 0,
   entryBy: 0,
   late: 0,
   asternTimes: 1,
@@ -57,12 +57,12 @@ function later(orders: readonly TimedOrder[], by: number): readonly TimedOrder[]
   return orders.map((timed) => ({ ...timed, after: timed.after + by }));
 }
 
-function lateScore(score: Score, late: number): Score {
-  if (late === 0) return score;
-  const beats = score.beats.map((beat, i) =>
-    i === 0 ? beat : { ...beat, orders: later(beat.orders, late) },
+function latePlan(plan: Plan, late: number): Plan {
+  if (late === 0) return plan;
+  const steps = plan.steps.map((step, i) =>
+    i === 0 ? step : { ...step, orders: later(step.orders, late) },
   );
-  return { ...score, beats };
+  return { ...plan, steps };
 }
 
 function variedLocks({ locks }: RunInput, { waterTimes }: Variation): Partial<RunInput> {
@@ -90,11 +90,11 @@ export function vary(input: RunInput, variation: Variation): RunInput {
       ...weather,
       windSpeed: weather.windSpeed * variation.windTimes,
       windFrom: windFrom + variation.windVeer,
-      streamSpeed: weather.streamSpeed + variation.streamBy,
+      currentSpeed: weather.currentSpeed + variation.currentBy,
       ...(gusts ? { gusts } : {}),
     },
     start: { ...start, speed: start.speed + variation.entryBy },
-    score: lateScore(input.score, variation.late),
+    plan: latePlan(input.plan, variation.late),
     ...variedLocks(input, variation),
   };
 }

@@ -1,3 +1,3 @@
 export { pooled, type Reading } from './pooled';
-export { aheadResistance, streamByDrift, streamByLine, streamByRunUp } from './stream-signs';
+export { aheadResistance, currentByDrift, currentByLine, currentByRunUp } from './current-signs';
 export { WIND_SIGNS, windBySigns, type WindSign, type WindSignKind } from './wind-signs';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
 import { MPS_PER_KNOT } from '../units';
-import { pooled, streamByDrift, streamByLine, streamByRunUp, WIND_SIGNS, windBySigns } from '.';
+import { pooled, currentByDrift, currentByLine, currentByRunUp, WIND_SIGNS, windBySigns } from './';
 
 it('signs of each kind stand for more and more wind', () => {
   for (const kind of ['flag', 'water', 'smoke'] as const) {
@@ -13,13 +13,13 @@ it('signs of each kind stand for more and more wind', () => {
 });
 
 it('one sign is its own figure; two that agree are surer, two that do not less', () => {
-  const one = windBySigns(['streams'])!;
+  const one = windBySigns(['currents'])!;
   expect(one.value / MPS_PER_KNOT).toBeCloseTo(13, 9);
-  const agree = windBySigns(['streams', 'white'])!;
+  const agree = windBySigns(['currents', 'white'])!;
   expect(agree.value / MPS_PER_KNOT).toBeGreaterThan(13);
   expect(agree.value / MPS_PER_KNOT).toBeLessThan(15);
   expect(agree.spread).toBeLessThan(one.spread);
-  const quarrel = windBySigns(['streams', 'rippled'])!;
+  const quarrel = windBySigns(['currents', 'rippled'])!;
   expect(quarrel.spread).toBeGreaterThan(1.5 * agree.spread);
   expect(windBySigns([])).toBeNull();
   expect(windBySigns(['nonsense'])).toBeNull();
@@ -38,14 +38,14 @@ it('what is put together lies among its readings, and is never surer than a shar
   );
 });
 
-it('a stream timed, seen at a pile and felt in a line is the same stream', () => {
+it('a current timed, seen at a pile and felt in a line is the same current', () => {
   const v = 0.9;
-  expect(streamByDrift(9, 10).value).toBeCloseTo(v, 12);
-  expect(streamByDrift(9, 10).spread).toBeLessThan(streamByDrift(1.8, 2).spread);
+  expect(currentByDrift(9, 10).value).toBeCloseTo(v, 12);
+  expect(currentByDrift(9, 10).spread).toBeLessThan(currentByDrift(1.8, 2).spread);
   // 35 mm before a pile.
-  expect(streamByRunUp((0.85 * v * v) / (2 * 9.80665)).value).toBeCloseTo(v, 9);
-  expect(streamByRunUp(0).value).toBe(0);
-  expect(streamByRunUp(0).spread).toBeGreaterThan(0.1);
+  expect(currentByRunUp((0.85 * v * v) / (2 * 9.80665)).value).toBeCloseTo(v, 9);
+  expect(currentByRunUp(0).value).toBe(0);
+  expect(currentByRunUp(0).spread).toBeGreaterThan(0.1);
   const drag = (speed: number) => 180 * speed * speed;
-  expect(streamByLine(drag(v), drag).value).toBeCloseTo(v, 9);
+  expect(currentByLine(drag(v), drag).value).toBeCloseTo(v, 9);
 });

@@ -21,7 +21,7 @@ export const WIND_SIGNS: readonly WindSign[] = [
   { is: 'flag', id: 'hangs', knots: 1, half: 1 },
   { is: 'flag', id: 'stirs', knots: 4, half: 2 },
   { is: 'flag', id: 'lifts', knots: 8, half: 2.5 },
-  { is: 'flag', id: 'streams', knots: 13, half: 3 },
+  { is: 'flag', id: 'currents', knots: 13, half: 3 },
   { is: 'flag', id: 'cracks', knots: 20, half: 4 },
   { is: 'water', id: 'glass', knots: 0.5, half: 0.7 },
   { is: 'water', id: 'cats-paws', knots: 3, half: 1.5 },

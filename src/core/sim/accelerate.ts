@@ -5,7 +5,7 @@ import { R, U, V } from './state';
 import { NOW } from './world';
 
 /**
- * M ν̇ + C(ν)ν = force, solved for ν̇ into rates[U…R]. Rigid mass moves over the reference stream with
+ * M ν̇ + C(ν)ν = force, solved for ν̇ into rates[U…R]. Rigid mass moves over the reference current with
  * (u, v, r); added mass with (ur, vr, r), the velocity through the water where she is:
  *   m1 u̇ = X + r Q,  m2 v̇ + m23 ṙ = Y − r P,  I ṙ + m23 v̇ = N − ur Q_A + vr P_A − u m x_G r
  *   Q = m(v + x_G r) + a22 vr + a23 r,  P = m u + a11 ur,  Q_A = a22 vr + a23 r,  P_A = a11 ur

@@ -9,7 +9,7 @@ import {
   orderRudder,
   timeToActuatorEvent,
   type Gear,
-} from '.';
+} from './';
 
 const craft = assembleCraft(sloop());
 const shaft = craft.spec.drives[0]!;

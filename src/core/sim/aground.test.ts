@@ -1,11 +1,11 @@
 import { KEEL, KEEL_COLUMNS } from '../craft';
-import { runTake } from '../score';
+import { runPlan } from '../plan';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
-import { beatOf, engineIn, inputOf } from '../testing/manoeuvre';
+import { stepOf, engineIn, inputOf } from '../testing/manoeuvre';
 import { rig, run, type RigOptions } from '../testing/rig';
 import { GRAVITY_MPS2 } from '../units';
 import { bottomOf, depthOver, type DepthArea, type Sounding } from '../water';
-import { U, UNDER, V, X, Y } from '.';
+import { U, UNDER, V, X, Y } from './';
 
 const square = (x0: number, y0: number, x1: number, y1: number) =>
   Float64Array.from([x0, y0, x1, y0, x1, y1, x0, y1]);
@@ -115,8 +115,8 @@ describe('a boat over a shoal', () => {
       weather: {
         bottom: shoalNorthOf(-90, 0.4),
         level: rising,
-        streamSet: 0,
-        streamSpeed: 0,
+        currentSet: 0,
+        currentSpeed: 0,
       },
     });
     run(boat, 1);
@@ -147,10 +147,10 @@ describe('a boat over a shoal', () => {
   });
 });
 
-describe('a take', () => {
+describe('a run', () => {
   const ahead = (rest: Parameters<typeof inputOf>[2]) =>
-    runTake(
-      inputOf([beatOf({ is: 'start' }, [engineIn(1, 0.2)])], { is: 'after', seconds: 40 }, rest),
+    runPlan(
+      inputOf([stepOf({ is: 'start' }, [engineIn(1, 0.2)])], { is: 'after', time: 40 }, rest),
     );
 
   it('that takes the ground says so, where and when, and does not count as done', () => {

@@ -2,7 +2,7 @@ import { sounded } from './aground';
 import { lineCount } from './lines-now';
 import { othersOf, type World } from './world';
 
-/** Columns of a take's record, one Float64Array each, sampled every SAMPLE_S. SI and radians. */
+/** Columns of a run's record, one Float64Array each, sampled every SAMPLE_S. SI and radians. */
 export const TRACE_COLUMNS = [
   'time',
   'x',

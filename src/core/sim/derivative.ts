@@ -9,11 +9,11 @@ import {
   lookForTouches,
 } from '../holding';
 import { sineCosine, TURN } from '../math';
-import { setStrength, STREAM, streamAt } from '../water';
+import { setStrength, CURRENT, currentAt } from '../water';
 import { accelerate } from './accelerate';
 import { addBottom } from './aground';
 import { WATER } from './environment';
-import { addLockStream } from './locks-now';
+import { addLockCurrents } from './locks-now';
 import { BOOK, lookAtSlow, takeSlow } from './slow';
 import { PSI, R, U, V, X, Y } from './state';
 import { AGAIN, CLOCK, NOW, UNDER, type Scratch, type World } from './world';
@@ -54,31 +54,31 @@ export function lookAround(motion: Float64Array, world: World, s: Scratch): void
   lookForTouches(touch, world.craft, world.shore, ground);
 }
 
-/** Stream at every strip over the reference stream, in body axes. */
-function setStream(motion: Float64Array, world: World, s: Scratch): void {
-  const { field, streamEast, streamNorth } = world.environment;
+/** Current at every strip over the reference current, in body axes. */
+function setCurrent(motion: Float64Array, world: World, s: Scratch): void {
+  const { field, currentEast, currentNorth } = world.environment;
   if (!field) {
-    s.streamU.fill(0);
-    s.streamV.fill(0);
-    addLockStream(motion, world, s);
+    s.currentU.fill(0);
+    s.currentV.fill(0);
+    addLockCurrents(motion, world, s);
     return;
   }
-  const { stream, turn } = s;
+  const { current, turn } = s;
   const sinPsi = turn[TURN.SIN]!;
   const cosPsi = turn[TURN.COS]!;
   const { x } = world.craft.strips;
-  setStrength(stream, field, s.clock[CLOCK.STAGE]!);
+  setStrength(current, field, s.clock[CLOCK.STAGE]!);
   for (let i = 0; i < x.length; i++) {
     const xi = x[i]!;
-    stream[STREAM.X] = motion[X]! + xi * sinPsi;
-    stream[STREAM.Y] = motion[Y]! + xi * cosPsi;
-    streamAt(stream, field);
-    const east = stream[STREAM.EAST]! - streamEast;
-    const north = stream[STREAM.NORTH]! - streamNorth;
-    s.streamU[i] = east * sinPsi + north * cosPsi;
-    s.streamV[i] = east * cosPsi - north * sinPsi;
+    current[CURRENT.X] = motion[X]! + xi * sinPsi;
+    current[CURRENT.Y] = motion[Y]! + xi * cosPsi;
+    currentAt(current, field);
+    const east = current[CURRENT.EAST]! - currentEast;
+    const north = current[CURRENT.NORTH]! - currentNorth;
+    s.currentU[i] = east * sinPsi + north * cosPsi;
+    s.currentV[i] = east * cosPsi - north * sinPsi;
   }
-  if (s.lockNow[0] === 1) addLockStream(motion, world, s);
+  if (s.lockNow[0] === 1) addLockCurrents(motion, world, s);
 }
 
 function mean(values: Float64Array): number {
@@ -89,7 +89,7 @@ function mean(values: Float64Array): number {
 
 /**
  * Rates of change of the motion vector at one stage of the step (0 start, 1 middle, 2 end), at the clock's STAGE.
- * Velocity is through the reference stream; a steady uniform stream only carries the place along. What acts slowly is not
+ * Velocity is through the reference current; a steady uniform current only carries the place along. What acts slowly is not
  * looked at where `s.again` says so, but taken from what was (docs/decisions/38).
  */
 export function derivative(
@@ -117,9 +117,9 @@ export function derivative(
   const again = s.again !== AGAIN.NOT;
   const inField = environment.field !== null || s.lockNow[0] === 1;
   if (inField) {
-    if (!again) setStream(motion, world, s);
-    ur -= mean(s.streamU);
-    vr -= mean(s.streamV);
+    if (!again) setCurrent(motion, world, s);
+    ur -= mean(s.currentU);
+    vr -= mean(s.currentV);
   }
 
   now[NOW.U] = u;

@@ -4,23 +4,23 @@ import { GAPS, windShareAt } from '../forces';
 import type { Obstacle } from '../holding';
 import { cos, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';
-import { streamField, type Bottom, type StreamField, type StreamPattern } from '../water';
+import { currentField, type Bottom, type CurrentField, type CurrentPattern } from '../water';
 
-/** Wind, stream and water over the whole place, SI, radians from north. All but the first five are optional. */
+/** Wind, current and water over the whole place, SI, radians from north. All but the first five are optional. */
 export interface Weather {
   /** Direction the wind comes from, and its speed at 10 m over the ground. */
   readonly windFrom: number;
   readonly windSpeed: number;
-  /** Direction the stream sets to, and its speed. */
-  readonly streamSet: number;
-  readonly streamSpeed: number;
+  /** Direction the current sets to, and its speed. */
+  readonly currentSet: number;
+  readonly currentSpeed: number;
   readonly waterDensity: number;
   /** Change of wind with time: its speed as a share, and how far it has veered, rad. */
   readonly windStrength?: Series;
   readonly windVeer?: Series;
   readonly gusts?: Gusts;
   readonly windbreaks?: readonly Windbreak[];
-  readonly stream?: StreamPattern;
+  readonly current?: CurrentPattern;
   /** Depth of the water at level nought, m, and the level over time, m. Deep if not given. */
   readonly depth?: number;
   readonly level?: Series;
@@ -32,13 +32,13 @@ export interface Weather {
 
 /** Weather as the step needs it for one boat. */
 export interface Environment {
-  /** Densities and reference stream as a row, for the step. */
+  /** Densities and reference current as a row, for the step. */
   readonly row: Float64Array;
   readonly waterDensity: number;
   readonly airDensity: number;
-  /** Reference stream, m/s east and north: the same everywhere, and steady but for what `setStream` does. */
-  streamEast: number;
-  streamNorth: number;
+  /** Reference current, m/s east and north: the same everywhere, and steady but for what `setStream` does. */
+  currentEast: number;
+  currentNorth: number;
   readonly windFrom: number;
   readonly windSpeed: number;
   /** Wind at the boat's windage over wind at 10 m. */
@@ -49,9 +49,9 @@ export interface Environment {
   readonly gusts: GustSeries | null;
   readonly steadyWind: boolean;
   readonly windbreaks: readonly Windbreak[];
-  /** How the stream differs from place to place, and the pattern it does so by. */
-  field: StreamField | null;
-  readonly pattern: StreamPattern | null;
+  /** How the current differs from place to place, and the pattern it does so by. */
+  field: CurrentField | null;
+  readonly pattern: CurrentPattern | null;
   readonly depth: number;
   readonly level: Series | null;
   readonly bottom: Bottom | null;
@@ -65,7 +65,7 @@ const LONGEST_RUN_S = 900;
 
 /**
  * Weather for a boat. The wind profile is taken over the moving water surface, so that adding one
- * velocity to stream and wind alike changes nothing but the ground (Galilean invariance).
+ * velocity to current and wind alike changes nothing but the ground (Galilean invariance).
  *
  * @param duration how long gusts are wanted for, s
  */
@@ -74,19 +74,19 @@ export function environmentFor(
   weather: Weather,
   duration = LONGEST_RUN_S,
 ): Environment {
-  const streamEast = weather.streamSpeed * sin(weather.streamSet);
-  const streamNorth = weather.streamSpeed * cos(weather.streamSet);
+  const currentEast = weather.currentSpeed * sin(weather.currentSet);
+  const currentNorth = weather.currentSpeed * cos(weather.currentSet);
   const gusty = weather.gusts !== undefined && weather.gusts.intensity > 0;
   const gusts = gusty && weather.gusts ? gustSeries(weather.gusts, duration) : null;
   const height = craft.spec.windage.centreHeight;
   const windStrength = weather.windStrength ?? null;
   const windVeer = weather.windVeer ?? null;
   return {
-    row: Float64Array.from([weather.waterDensity, AIR_KGPM3, streamEast, streamNorth]),
+    row: Float64Array.from([weather.waterDensity, AIR_KGPM3, currentEast, currentNorth]),
     waterDensity: weather.waterDensity,
     airDensity: AIR_KGPM3,
-    streamEast,
-    streamNorth,
+    currentEast,
+    currentNorth,
     windFrom: weather.windFrom,
     windSpeed: weather.windSpeed,
     windShare: windShareAt(height),
@@ -96,8 +96,8 @@ export function environmentFor(
     gusts,
     steadyWind: !gusts && !windStrength && !windVeer,
     windbreaks: weather.windbreaks ?? [],
-    field: weather.stream ? streamField(streamEast, streamNorth, weather.stream) : null,
-    pattern: weather.stream ?? null,
+    field: weather.current ? currentField(currentEast, currentNorth, weather.current) : null,
+    pattern: weather.current ?? null,
     depth: weather.depth ?? Infinity,
     level: weather.level ?? null,
     bottom: weather.bottom ?? null,

@@ -1,4 +1,4 @@
-import { orderEngine, orderRudder, PSI, R, U, X, type Gear } from '.';
+import { orderEngine, orderRudder, PSI, R, U, X, type Gear } from './';
 import { sloop } from '../testing/boats';
 import { rig, run, type Rig, type RigOptions } from '../testing/rig';
 
@@ -72,10 +72,10 @@ describe('F3 rudder and propeller', () => {
     expect(Math.abs(over - amidships)).toBeLessThan(0.5 * Math.abs(amidships));
   });
 
-  it('steers on the water, not on the ground, when she hangs in a stream', () => {
+  it('steers on the water, not on the ground, when she hangs in a current', () => {
     const hanging = after(4, 0, 0, 20, {
       u: 1.5,
-      weather: { streamSet: Math.PI, streamSpeed: 1.5 },
+      weather: { currentSet: Math.PI, currentSpeed: 1.5 },
     });
     expect(hanging.turned).toBeGreaterThan(3);
   });

@@ -1,9 +1,9 @@
 import { fleetCraft } from '@/document/testing/fleet';
 import { wrapHalfTurn } from '../math';
-import { runTake } from '../score';
-import { beatOf, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
+import { runPlan } from '../plan';
+import { stepOf, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { OpenWater } from '../trials';
-import { steerFor, steerHeading, U } from '.';
+import { steerFor, steerHeading, U } from './';
 
 const DEG = Math.PI / 180;
 
@@ -71,27 +71,27 @@ describe('a helm told to steer', () => {
   });
 });
 
-describe('steering in a score', () => {
+describe('steering in a plan', () => {
   const steer = { after: 0, order: { do: 'steer', heading: 40 * DEG } } as const;
   const input = inputOf(
     [
-      beatOf({ is: 'start' }, [steer, engineIn(1, 0.2)]),
-      beatOf({ is: 'after', seconds: 40 }, [wheelTo(-30)]),
+      stepOf({ is: 'start' }, [steer, engineIn(1, 0.2)]),
+      stepOf({ is: 'after', time: 40 }, [wheelTo(-30)]),
     ],
-    { is: 'after', seconds: 20 },
+    { is: 'after', time: 20 },
     { start: { x: 0, y: 0, heading: 0, speed: 1 } },
   );
 
   it('holds until the wheel is ordered', () => {
-    const { trace, beats } = runTake(input);
-    const at = trace.time.findIndex((t) => t >= beats[1]!.time);
+    const { trace, steps } = runPlan(input);
+    const at = trace.time.findIndex((t) => t >= steps[1]!.time);
     expect(Math.abs(trace.heading[at]! - 40 * DEG)).toBeLessThan(2 * DEG);
     expect(trace.heading.at(-1)!).toBeLessThan(0);
   });
 
   it('is mirrored in the mirror', () => {
-    const here = runTake(input).trace;
-    const there = runTake(mirrored(input)).trace;
+    const here = runPlan(input).trace;
+    const there = runPlan(mirrored(input)).trace;
     expect(there.heading.at(-1)!).toBeCloseTo(-here.heading.at(-1)!, 6);
     expect(there.x.at(-1)!).toBeCloseTo(-here.x.at(-1)!, 6);
   });

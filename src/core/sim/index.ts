@@ -69,10 +69,10 @@ export {
   type StartPose,
   type ThrusterState,
 } from './state';
-export { timestep, TIMESTEP_S } from './step';
+export { timestep, TIMESTEP_S } from './timestep';
 export { advance, companyOf, lookAbout, onOf, stepTogether } from './together';
 export { senseSurroundings } from './surroundings';
-export { setStream } from './turn-stream';
+export { setCurrent } from './turn-current';
 export {
   engineColumn,
   LOCK_COLUMNS,

@@ -1,5 +1,5 @@
 import { pileObstacle, solidObstacle, type Obstacle } from '../holding';
-import { orderEngine, orderRudder, PSI, R, U, V, X, Y, type Gear } from '.';
+import { orderEngine, orderRudder, PSI, R, U, V, X, Y, type Gear } from './';
 import { sloop } from '../testing/boats';
 import { rig, run, type Rig, type RigOptions } from '../testing/rig';
 
@@ -29,7 +29,7 @@ function play(r: Rig, orders: readonly OrderStep[], mirror = 1, h = 0.05): numbe
 
 const start: RigOptions = { heading: 0.4, weather: { windFrom: 1.1, windSpeed: 7 } };
 
-describe('A1 a steady stream only carries the picture along', () => {
+describe('A1 a steady current only carries the picture along', () => {
   it('track less drift, heading and speeds through the water are the same to 1e-9', () => {
     const east = 0.7;
     const north = -0.4;
@@ -42,8 +42,8 @@ describe('A1 a steady stream only carries the picture along', () => {
         weather: {
           windFrom: Math.atan2(-windE, -windN),
           windSpeed: Math.hypot(windE, windN),
-          streamSet: Math.atan2(east, north),
-          streamSpeed: Math.hypot(east, north),
+          currentSet: Math.atan2(east, north),
+          currentSpeed: Math.hypot(east, north),
         },
       }),
       HARD,
@@ -136,7 +136,7 @@ describe('A3 the whole world turned and shifted', () => {
 });
 
 describe('A4 nothing happens by itself', () => {
-  it('stays put without wind, stream and thrust', () => {
+  it('stays put without wind, current and thrust', () => {
     const r = rig(sloop(), { heading: 0.4 });
     run(r, 60);
     expect([...r.state.motion.slice(0, 6)]).toEqual([0, 0, 0.4, 0, 0, 0]);

@@ -113,7 +113,7 @@ export function releaseJoystick(state: SimState, craft: Craft): void {
 
 /**
  * A joystick's computer, looking every JOYSTICK_PERIOD_S: shares the wanted surge, sway and yaw over
- * what the boat has (control/allocate.ts), without knowing wind, stream or way on; then orders gears,
+ * what the boat has (control/allocate.ts), without knowing wind, current or way on; then orders gears,
  * throttles, drive angles and thrusters, which have their steps and delays. So it pulses below idle
  * thrust, saturates, and loses the bow to the wind.
  */

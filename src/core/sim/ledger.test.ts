@@ -1,7 +1,7 @@
 import { box } from '../testing/manoeuvre';
 import { bareBody, jet, plainShaft, REFERENCE_HULL } from '../testing/boats';
 import { rig, run, type Rig } from '../testing/rig';
-import { kineticEnergy, Ledger, WORKS, X, Y, type Work } from '.';
+import { kineticEnergy, Ledger, WORKS, X, Y, type Work } from './';
 
 const body = bareBody(REFERENCE_HULL);
 
@@ -110,7 +110,7 @@ describe('a ledger', () => {
       force.fill(0);
       ledger.note(WORKS.indexOf('other boats'), force, at(2));
       force[0] = onward ? 180 : 140;
-      ledger.take([hull], force, at(2), onward);
+      ledger.run([hull], force, at(2), onward);
       ledger.sum(6);
       return ledger.work[hull]!;
     };

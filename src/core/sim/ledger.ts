@@ -1,7 +1,7 @@
 import { STICK } from '../holding';
 import { R, U, V } from './state';
 
-/** What does work on her, as it is booked; velocities are through the reference stream, and so is the work. */
+/** What does work on her, as it is booked; velocities are through the reference current, and so is the work. */
 export const WORKS = [
   'hull',
   'keel and fins',
@@ -59,7 +59,7 @@ export class Ledger {
    * Books causes that were not looked at but taken from the stages before (they stand in `force` by now): as they were in
    * the middle, or `onward`, in a straight line from the start through it.
    */
-  take(
+  run(
     causes: readonly number[],
     force: Float64Array,
     motion: Float64Array,

@@ -18,7 +18,7 @@ export function lineCount(world: World): number {
   return world.where?.length ?? world.lines.count;
 }
 
-/** The boat a line of the score leads from, and its place among that boat's lines. */
+/** The boat a line of the plan leads from, and its place among that boat's lines. */
 export function lineAt(world: World, line: number): LineAt {
   return world.where?.[line] ?? { boat: 0, row: line };
 }
@@ -38,7 +38,7 @@ function stateOf(state: SimState, boat: number): SimState {
   return boat === 0 ? state : state.others[boat - 1]!;
 }
 
-/** What stands in a column (LINE) of a line of the score. */
+/** What stands in a column (LINE) of a line of the plan. */
 export function lineColumn(state: SimState, world: World, line: number, column: number): number {
   const { boat, row } = lineAt(world, line);
   return stateOf(state, boat).lines[row * LINE_COLUMNS + column]!;
@@ -55,7 +55,7 @@ export function setLineColumn(
   stateOf(state, boat).lines[row * LINE_COLUMNS + column] = value;
 }
 
-/** The same without a line of the score: taken off and aboard again. */
+/** The same without a line of the plan: taken off and aboard again. */
 export function takeLineOff(state: SimState, world: World, line: number): void {
   setLineColumn(state, world, line, LINE.HOLD, 0);
   setLineColumn(state, world, line, LINE.MADE, MADE.ABOARD);

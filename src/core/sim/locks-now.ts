@@ -206,8 +206,8 @@ export function senseLocks(motion: Float64Array, world: World, s: Scratch): void
   const felt = far < ABOUT_M + sited.lock.length && (flows(state) || moving);
   // What stands in the strips from before is over.
   if (!felt && lockNow[0] === 1 && !world.environment.field) {
-    s.streamU.fill(0);
-    s.streamV.fill(0);
+    s.currentU.fill(0);
+    s.currentV.fill(0);
   }
   lockNow[0] = felt ? 1 : 0;
   lockNow[1] = k;
@@ -230,8 +230,8 @@ export function senseLocks(motion: Float64Array, world: World, s: Scratch): void
 
 const current = new Float64Array(2);
 
-/** Adds the water's velocity about a lock at every strip of her, body axes, to her stream. */
-export function addLockStream(motion: Float64Array, world: World, s: Scratch): void {
+/** Adds the water's velocity about a lock at every strip of her, body axes, to her current. */
+export function addLockCurrents(motion: Float64Array, world: World, s: Scratch): void {
   const k = s.lockNow[1]!;
   const sited = world.gates!.locks[k]!;
   const state = s.locks[k]!;
@@ -251,7 +251,7 @@ export function addLockStream(motion: Float64Array, world: World, s: Scratch): v
       const along = goesEast * sited.east + goesNorth * sited.north;
       addNeighbour(current, sited, state, { x: her[X]!, y: her[Y]!, along }, hull, east, north);
     }
-    s.streamU[i]! += waterTimes * (current[0]! * sinPsi + current[1]! * cosPsi);
-    s.streamV[i]! += waterTimes * (current[0]! * cosPsi - current[1]! * sinPsi);
+    s.currentU[i]! += waterTimes * (current[0]! * sinPsi + current[1]! * cosPsi);
+    s.currentV[i]! += waterTimes * (current[0]! * cosPsi - current[1]! * sinPsi);
   }
 }

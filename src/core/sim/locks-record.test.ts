@@ -1,17 +1,17 @@
-import { runTake } from '../score';
-import { beatOf, inputOf } from '../testing/manoeuvre';
+import { runPlan } from '../plan';
+import { stepOf, inputOf } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt, swingGates, windTo } from '../testing/locks';
-import { lockColumns, lockRecorded, LOCK_COLUMNS, sampleBefore } from '.';
+import { lockColumns, lockRecorded, LOCK_COLUMNS, sampleBefore } from './';
 
-const take = runTake(
+const run = runPlan(
   inputOf(
     [
-      beatOf({ is: 'start' }, [
+      stepOf({ is: 'start' }, [
         { after: 2, order: windTo(0, 1) },
         { after: 2, order: windTo(1, 0.5) },
       ]),
     ],
-    { is: 'after', seconds: 60 },
+    { is: 'after', time: 60 },
     {
       obstacles: LOCK_WALLS,
       locks: [lockAt()],
@@ -23,8 +23,8 @@ const take = runTake(
 
 describe('a lock in a record', () => {
   it('reads as it stood, between samples by straight lines', () => {
-    const { time, lock1Chamber } = take.trace;
-    const at = (t: number) => lockRecorded(take.trace, 0, lockAt(), t);
+    const { time, lock1Chamber } = run.trace;
+    const at = (t: number) => lockRecorded(run.trace, 0, lockAt(), t);
     const i = 300;
     expect(at(time[i]!).state.chamber).toBe(lock1Chamber![i]);
     const between = at((time[i]! + time[i + 1]!) / 2).state.chamber;
@@ -36,14 +36,14 @@ describe('a lock in a record', () => {
   });
 
   it('rises as fast as what comes in over its area', () => {
-    const { rising, state } = lockRecorded(take.trace, 0, lockAt(), 30);
+    const { rising, state } = lockRecorded(run.trace, 0, lockAt(), 30);
     const flow = 0.62 * 0.3 * 1.5 * Math.sqrt(2 * 9.80665 * (2 - state.chamber));
     expect(rising).toBeCloseTo(flow / (16 * 6), 3);
   });
 
   it('stands as it begins where a record has none of it', () => {
     const open = lockAt({}, 'upper', 'open');
-    const { state, rising } = lockRecorded(take.trace, 1, open, 10);
+    const { state, rising } = lockRecorded(run.trace, 1, open, 10);
     expect(state.gates.upper).toBe(1);
     expect(rising).toBe(0);
   });
@@ -52,11 +52,11 @@ describe('a lock in a record', () => {
     const names = lockColumns(0, 4);
     expect(names).toHaveLength(3 + 4 + 4);
     expect(new Set(LOCK_COLUMNS).size).toBe(LOCK_COLUMNS.length);
-    for (const name of names) expect(take.trace[name]).toHaveLength(take.trace.time.length);
+    for (const name of names) expect(run.trace[name]).toHaveLength(run.trace.time.length);
   });
 
   it('a sample before a time is the last that is not after it', () => {
-    const trace = { ...take.trace, time: Float64Array.of(0, 1, 2, 4) };
+    const trace = { ...run.trace, time: Float64Array.of(0, 1, 2, 4) };
     expect([-1, 0, 0.5, 1, 3.9, 4, 9].map((t) => sampleBefore(trace, t))).toEqual([
       0, 0, 0, 1, 2, 3, 3,
     ]);
@@ -64,10 +64,10 @@ describe('a lock in a record', () => {
 });
 
 it('one leaf opened is recorded as one leaf', () => {
-  const one = runTake(
+  const one = runPlan(
     inputOf(
-      [beatOf({ is: 'start' }, [{ after: 0, order: swingGates('lower', 'open', null, 'left') }])],
-      { is: 'after', seconds: 30 },
+      [stepOf({ is: 'start' }, [{ after: 0, order: swingGates('lower', 'open', null, 'left') }])],
+      { is: 'after', time: 30 },
       {
         obstacles: LOCK_WALLS,
         locks: [lockAt()],

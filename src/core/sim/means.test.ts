@@ -7,7 +7,7 @@ import { sloop } from '../testing/boats';
 import { rig, run } from '../testing/rig';
 import { workRow } from '../testing/rows';
 import { OpenWater, turningCircle } from '../trials';
-import { orderThruster, PSI, R, releaseJoystick, U, V, windAt } from '.';
+import { orderThruster, PSI, R, releaseJoystick, U, V, windAt } from './';
 
 // Thrusters, joystick and engine limits; gusts, shelter, shallow water and banks.
 

@@ -1,11 +1,11 @@
 import { massFromMatrix, massRow } from '../craft';
 import { deepWater } from '../forces';
-import { accelerate, PSI, R, U, V, X, Y } from '.';
+import { accelerate, PSI, R, U, V, X, Y } from './';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
 import { nowRow } from '../testing/rows';
 
-// Exact checks B (motions), C (energy) and D (wind and stream) that this core's forces allow.
+// Exact checks B (motions), C (energy) and D (wind and current) that this core's forces allow.
 
 describe('B6 first instant', () => {
   it('accelerates by the mass matrix', () => {
@@ -119,7 +119,7 @@ describe('C3 a boat left alone only loses energy', () => {
   });
 });
 
-describe('D wind and stream', () => {
+describe('D wind and current', () => {
   // Area and drag chosen so that q of the check, 0.0491947, comes out: beam on, no yaw lever.
   function beamBoat() {
     const boat = bareBody({
@@ -148,8 +148,8 @@ describe('D wind and stream', () => {
     expect(r.state.motion[V]! / 0.46888088).toBeCloseTo(1, 3);
   });
 
-  it('D2 still air holds a drifting boat back in a stream', () => {
-    const r = rig(beamBoat(), { weather: { streamSet: Math.PI / 2, streamSpeed: 1.5 } });
+  it('D2 still air holds a drifting boat back in a current', () => {
+    const r = rig(beamBoat(), { weather: { currentSet: Math.PI / 2, currentSpeed: 1.5 } });
     run(r, 300);
     const x = r.state.motion[X]!;
     run(r, 10);
@@ -188,12 +188,12 @@ describe('D wind and stream', () => {
     expect(Math.abs(turned(0))).toBeLessThan(1e-9);
   });
 
-  it('G5 hangs over the ground when her thrust meets her drag at the stream’s speed', () => {
+  it('G5 hangs over the ground when her thrust meets her drag at the current’s speed', () => {
     const speed = 1.5;
     const boat = sloop();
     const hung = rig(boat, {
       u: speed,
-      weather: { streamSet: Math.PI, streamSpeed: speed, windFrom: 0, windSpeed: 0 },
+      weather: { currentSet: Math.PI, currentSpeed: speed, windFrom: 0, windSpeed: 0 },
     });
     const free = rig(boat, { u: speed });
     for (const r of [hung, free]) {
@@ -202,7 +202,7 @@ describe('D wind and stream', () => {
       engine.throttle = 0.12;
       run(r, 90);
     }
-    // Through the water she does as she would without a stream but for the still air; over the ground the difference.
+    // Through the water she does as she would without a current but for the still air; over the ground the difference.
     const through = hung.state.motion[U]!;
     expect(Math.abs(through / free.state.motion[U]! - 1)).toBeLessThan(0.05);
     const north = hung.state.motion[Y]!;

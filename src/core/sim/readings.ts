@@ -16,8 +16,8 @@ export function groundSpeed(state: SimState, world: World): number {
   const { motion } = state;
   const s = sin(motion[PSI]!);
   const c = cos(motion[PSI]!);
-  const east = motion[U]! * s + motion[V]! * c + world.environment.streamEast;
-  const north = motion[U]! * c - motion[V]! * s + world.environment.streamNorth;
+  const east = motion[U]! * s + motion[V]! * c + world.environment.currentEast;
+  const north = motion[U]! * c - motion[V]! * s + world.environment.currentNorth;
   return Math.sqrt(east * east + north * north);
 }
 
@@ -39,7 +39,7 @@ export function pointAboard(state: SimState, x: number, y: number): { x: number;
   return { x: east * s + north * c, y: east * c - north * s };
 }
 
-/** Kinetic energy through the reference stream, added mass counted, J. */
+/** Kinetic energy through the reference current, added mass counted, J. */
 export function kineticEnergy({ motion }: SimState, { mass }: Craft): number {
   const u = motion[U]!;
   const v = motion[V]!;

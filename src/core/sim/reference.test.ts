@@ -18,7 +18,7 @@ import {
   V,
   X,
   Y,
-} from '.';
+} from './';
 
 // Exact checks A5, A6 and B1–B5, E2: reference point, scale, and motions with known solutions.
 

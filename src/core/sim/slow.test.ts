@@ -1,7 +1,7 @@
 import { box } from '../testing/manoeuvre';
 import { sloop } from '../testing/boats';
 import { rig, run, type Rig } from '../testing/rig';
-import { AGAIN, Ledger, kineticEnergy, orderEngine, orderRudder, STEP_S, X, Y } from '.';
+import { AGAIN, Ledger, kineticEnergy, orderEngine, orderRudder, TIMESTEP_S, X, Y } from './';
 import { derivative } from './derivative';
 
 /** A sloop pressed on a quay to starboard by the wind, her screw ahead and her wheel over against it. */
@@ -30,7 +30,7 @@ function counted(r: Rig, seconds: number): { ends: number; steps: number } {
       steps += 1;
       if (r.scratch.slowly && r.scratch.stages.straight) ends += 1;
     },
-    STEP_S,
+    TIMESTEP_S,
   );
   return { ends, steps };
 }
@@ -41,7 +41,7 @@ describe('what acts slowly, while something touches', () => {
     const { ends, steps } = counted(r, 30);
     expect(ends / steps).toBeGreaterThan(0.5);
     const fine = pressed();
-    run(fine, 30, undefined, STEP_S / 8);
+    run(fine, 30, undefined, TIMESTEP_S / 8);
     // She has gone some way along the quay.
     expect(r.state.motion[Y]).toBeGreaterThan(3);
     expect(Math.abs(r.state.motion[X]! - fine.state.motion[X]!)).toBeLessThan(1e-3);
@@ -53,7 +53,7 @@ describe('what acts slowly, while something touches', () => {
     const ledger = new Ledger();
     r.scratch.ledger = ledger;
     const before = kineticEnergy(r.state, r.world.craft);
-    run(r, 30, undefined, STEP_S);
+    run(r, 30, undefined, TIMESTEP_S);
     const change = kineticEnergy(r.state, r.world.craft) - before;
     const total = ledger.work.reduce((sum, joules) => sum + joules, 0);
     const moved = ledger.work.reduce((sum, joules) => sum + Math.abs(joules), 0);
@@ -71,21 +71,21 @@ describe('what acts slowly, while something touches', () => {
       r,
       6,
       () => {
-        time += STEP_S;
+        time += TIMESTEP_S;
         const { engaged, rps } = r.state.engines[0]!;
         if (first < 0 && engaged === 1 && rps > 0) {
           first = time;
           expect(r.scratch.stages.straight).toBe(false);
         }
       },
-      STEP_S,
+      TIMESTEP_S,
     );
     expect(first).toBeGreaterThan(0);
   });
 
   it('goes on in a straight line through start and middle', () => {
     const r = pressed();
-    run(r, 5, undefined, STEP_S);
+    run(r, 5, undefined, TIMESTEP_S);
     const { scratch: s, state, world } = r;
     const rates = new Float64Array(6);
     const forceAt = (again: number, slow: readonly number[]) => {

@@ -69,9 +69,9 @@ function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean
   const { hull, friction, strips } = craft;
   const offset = hull[HULL.OFFSET]!;
   const middle = strips.x.length >> 1;
-  const along = now[NOW.U]! - s.streamU[middle]!;
+  const along = now[NOW.U]! - s.currentU[middle]!;
   // Sideways speed of the hull's own middle, wherever she is described from.
-  const across = v + hull[HULL.LIFT_CENTRE]! * r - s.streamV[middle]!;
+  const across = v + hull[HULL.LIFT_CENTRE]! * r - s.currentV[middle]!;
   const shallow = s.shallow[SHALLOW.RESISTANCE]!;
   work[WORK.DENSITY] = density;
   work[WORK.SWAY] = across;
@@ -96,7 +96,7 @@ function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean
   addHullLift(force, hull, work);
   work[WORK.DENSITY] = density * s.shallow[SHALLOW.CROSS_FLOW]!;
   work[WORK.SWAY] = v;
-  if (inField) addCrossFlowInField(force, strips, work, s.streamV);
+  if (inField) addCrossFlowInField(force, strips, work, s.currentV);
   else addCrossFlow(force, strips, work);
   work[WORK.DENSITY] = density;
 }
@@ -107,8 +107,8 @@ function addFins(force: Float64Array, s: Scratch, craft: Craft): void {
   for (let i = 0; i < count; i++) {
     const at = i * FOIL_COLUMNS;
     const strip = values[at + FOIL.STRIP]!;
-    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + FOIL.Y]! - s.streamU[strip]!;
-    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + FOIL.X]! - s.streamV[strip]!;
+    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + FOIL.Y]! - s.currentU[strip]!;
+    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + FOIL.X]! - s.currentV[strip]!;
     addFoil(force, work, values, at);
   }
 }
@@ -123,8 +123,8 @@ function addDrives(force: Float64Array, s: Scratch, craft: Craft, stage: number)
     const strip = values[at + DRIVE.STRIP]!;
     work[WORK.SIN] = stages.sin[c]!;
     work[WORK.COS] = stages.cos[c]!;
-    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + DRIVE.Y]! - s.streamU[strip]!;
-    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + DRIVE.X]! - s.streamV[strip]!;
+    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + DRIVE.Y]! - s.currentU[strip]!;
+    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + DRIVE.X]! - s.currentV[strip]!;
     work[WORK.RPS] = stages.rps[3 * i + stage]!;
     const flow = i * FLOW_COLUMNS;
     propellerFlow(flows, flow, values, at, work);
@@ -142,8 +142,8 @@ function addBlades(force: Float64Array, s: Scratch, craft: Craft, stage: number)
     const c = 3 * values[at + BLADE.CHANNEL]! + stage;
     work[WORK.SIN] = stages.sin[c]!;
     work[WORK.COS] = stages.cos[c]!;
-    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + BLADE.Y]! - s.streamU[strip]!;
-    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + BLADE.X]! - s.streamV[strip]!;
+    work[WORK.SURGE] = now[NOW.U]! - now[NOW.R]! * values[at + BLADE.Y]! - s.currentU[strip]!;
+    work[WORK.SWAY] = now[NOW.V]! + now[NOW.R]! * values[at + BLADE.X]! - s.currentV[strip]!;
     setAxialFlow(work, values, at);
     const drive = values[at + BLADE.RACE_OF]!;
     if (drive < 0) race[1] = 0;
@@ -265,7 +265,7 @@ const MIDDLE = 3;
  * Adds what acts slowly at moment `stage` of the piece (0 start, 1 middle, 2 end): water and air, on hull, fins, drives,
  * blades, thrusters and topsides. What she is doing stands in NOW.
  *
- * @param inField whether the stream differs along her
+ * @param inField whether the current differs along her
  */
 export function lookAtSlow(
   force: Float64Array,
@@ -291,5 +291,5 @@ export function takeSlow(force: Float64Array, motion: Float64Array, s: Scratch):
     const middle = slow[MIDDLE + i]!;
     force[i]! += atEnd ? 2 * middle - slow[START + i]! : middle;
   }
-  s.ledger?.take(SLOW_BOOKS, force, motion, atEnd);
+  s.ledger?.run(SLOW_BOOKS, force, motion, atEnd);
 }

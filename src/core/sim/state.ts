@@ -2,7 +2,7 @@ import { copyLocksOver, type LockState } from '../locks';
 import type { Craft } from '../craft';
 import { NO_LINES, type Lines } from '../holding';
 
-/** Places in the motion vector. Speeds are through the water (the reference stream), body axes. */
+/** Places in the motion vector. Speeds are through the water (the reference current), body axes. */
 export const X = 0;
 export const Y = 1;
 export const PSI = 2;

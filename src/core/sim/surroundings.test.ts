@@ -4,7 +4,7 @@ import { solidObstacle } from '../holding';
 import { bareBody, REFERENCE_HULL } from '../testing/boats';
 import { rig, type RigOptions } from '../testing/rig';
 import { R, V } from './state';
-import { timestep } from './step';
+import { timestep } from './timestep';
 import { senseSurroundings } from './surroundings';
 import { AIR, CLOCK } from './world';
 
@@ -39,7 +39,7 @@ describe('wind about her', () => {
 
   it('is none over water that drifts with it', () => {
     const { scratch } = sensed({
-      weather: { windFrom: 0.7, windSpeed: 1, streamSet: 0.7 + Math.PI, streamSpeed: 1 },
+      weather: { windFrom: 0.7, windSpeed: 1, currentSet: 0.7 + Math.PI, currentSpeed: 1 },
     });
     expect(Math.abs(scratch.air[0]!)).toBeLessThan(1e-12);
     expect(Math.abs(scratch.air[1]!)).toBeLessThan(1e-12);
@@ -120,7 +120,7 @@ describe('walls about her', () => {
   });
 });
 
-describe('a stream that differs along her', () => {
+describe('a current that differs along her', () => {
   it('is felt strip by strip: she is turned by the moment of its cross flow', () => {
     const half = 4.5;
     const box = bareBody({
@@ -128,9 +128,9 @@ describe('a stream that differs along her', () => {
       crossFlowDrag: 1,
       draughts: Float64Array.from([-half, 0.8, half, 0.8]),
     });
-    // Heading north, carried along by a stream to the east that grows to the south: 0.1 m/s more each metre.
+    // Heading north, carried along by a current to the east that grows to the south: 0.1 m/s more each metre.
     const k = 0.1;
-    const stream = {
+    const current = {
       shear: k,
       originX: 0,
       originY: 0,
@@ -143,7 +143,7 @@ describe('a stream that differs along her', () => {
       maxX: 40,
       maxY: 40,
     };
-    const r = rig(box, { weather: { streamSet: Math.PI / 2, streamSpeed: 1, stream } });
+    const r = rig(box, { weather: { currentSet: Math.PI / 2, currentSpeed: 1, current } });
     const h = 0.001;
     timestep(r.state, r.world, r.scratch, h, null);
     // N = −½ρ C T ∫ x (kx)|kx| dx over her length, on 40,500 kg·m².

@@ -57,8 +57,8 @@ function setAir(motion: Float64Array, world: World, s: Scratch): void {
     if (k > 0 && !environment.steadyWind) windAt(s.wind, environment, time + (k * dt) / 2);
     const speed = s.wind[1]!;
     const from = s.wind[0]!;
-    air[2 * k] = share * (environment.streamEast + speed * sin(from));
-    air[2 * k + 1] = share * (environment.streamNorth + speed * cos(from));
+    air[2 * k] = share * (environment.currentEast + speed * sin(from));
+    air[2 * k + 1] = share * (environment.currentNorth + speed * cos(from));
     if (environment.steadyWind) {
       air[2] = air[4] = air[0]!;
       air[3] = air[5] = air[1]!;

@@ -4,7 +4,7 @@ import type { LineSpec } from '../holding';
 import { between } from '../testing/arbitrary';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run, type Rig, type RigOptions } from '../testing/rig';
-import { companyOf, orderEngine, PSI, R, stepTogether, U, V, X, Y, type Company } from '.';
+import { companyOf, orderEngine, PSI, R, stepTogether, U, V, X, Y, type Company } from './';
 
 const RAFT_FRICTION = 0.3;
 
@@ -207,11 +207,11 @@ describe('boats in company', () => {
     expect([...one.state.motion]).toEqual([...alone.state.motion]);
   });
 
-  it('one tows the other, and a steady stream only carries both along', () => {
-    const tow = (streamSpeed: number, streamSet: number) => {
+  it('one tows the other, and a steady current only carries both along', () => {
+    const tow = (currentSpeed: number, currentSet: number) => {
       // The air goes with the water.
-      const air = { windFrom: streamSet + Math.PI, windSpeed: streamSpeed };
-      const weather = { streamSpeed, streamSet, ...air };
+      const air = { windFrom: currentSet + Math.PI, windSpeed: currentSpeed };
+      const weather = { currentSpeed, currentSet, ...air };
       const hawser = tie({ boatX: -4, otherX: 4.8, length: 7, stiffness: 60000, damping: 200 });
       const tug = rig(sloop(), { y: 14, heading: 0, weather, lines: [hawser] });
       const towed = rig(sloop(), { heading: 0.2, weather });

@@ -25,7 +25,7 @@ import {
   setStage,
   STAGES,
   timestep,
-} from './step';
+} from './timestep';
 import {
   CLOCK,
   makeScratch,

@@ -13,7 +13,7 @@ import {
   type TouchScratch,
 } from '../holding';
 import { TURN_COLUMNS, type FlatPoints } from '../math';
-import { STREAM_COLUMNS } from '../water';
+import { CURRENT_COLUMNS } from '../water';
 import { actuatorStages, type ActuatorStages } from './actuators';
 import type { Environment } from './environment';
 import type { Ledger } from './ledger';
@@ -37,7 +37,7 @@ export interface World {
   readonly gates?: LocksThere;
   /** Other boats that give way, in the order her lines' ON counts them; none if not given. */
   readonly others?: readonly OtherBoat[];
-  /** Where each line of the score is to be found; all are hers, in their order, if not given. */
+  /** Where each line of the plan is to be found; all are hers, in their order, if not given. */
   readonly where?: readonly LineAt[];
 }
 
@@ -71,7 +71,7 @@ export interface Ladder {
   readonly y: number;
 }
 
-/** A boat that lies on her own lines in the same water, without a score of her own. */
+/** A boat that lies on her own lines in the same water, without a plan of her own. */
 export interface OtherBoat {
   readonly id: string;
   readonly name: string;
@@ -105,7 +105,7 @@ export function beginning(world: World, pose: StartPose): SimState {
 export const AIR = { SLIP: 0, MEAN_SQUARE: 6, DIFFERENCE: 7, KNOWN: 8 } as const;
 const AIR_COLUMNS = 9;
 
-/** What she is doing at the stage in hand, as a row: velocity over the reference stream and (R) through the water. */
+/** What she is doing at the stage in hand, as a row: velocity over the reference current and (R) through the water. */
 export const NOW = { U: 0, V: 1, R: 2, SIN: 3, COS: 4, DENSITY: 5, UR: 6, VR: 7 } as const;
 export const NOW_COLUMNS = 8;
 
@@ -139,15 +139,15 @@ export interface Scratch {
   /** Columns TURN: her heading. */
   readonly turn: Float64Array;
   /** Columns STREAM. */
-  readonly stream: Float64Array;
+  readonly current: Float64Array;
   /** Columns WORK. */
   readonly work: Float64Array;
   readonly race: Float64Array;
   /** Rows of FLOW, one per drive. */
   readonly flows: Float64Array;
-  /** Stream over the reference at every strip, body axes; nought unless the stream is a field. */
-  readonly streamU: Float64Array;
-  readonly streamV: Float64Array;
+  /** Current over the reference at every strip, body axes; nought unless the current is a field. */
+  readonly currentU: Float64Array;
+  readonly currentV: Float64Array;
   /** Columns NOW. */
   readonly now: Float64Array;
   /** Columns GROUND. */
@@ -247,12 +247,12 @@ export function makeScratch(world: World): Scratch {
     rates: new Float64Array(2),
     clock: new Float64Array(CLOCK_COLUMNS),
     turn: new Float64Array(TURN_COLUMNS),
-    stream: new Float64Array(STREAM_COLUMNS),
+    current: new Float64Array(CURRENT_COLUMNS),
     work: new Float64Array(WORK_COLUMNS),
     race: new Float64Array(2),
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),
-    streamU: new Float64Array(STRIP_COUNT),
-    streamV: new Float64Array(STRIP_COUNT),
+    currentU: new Float64Array(STRIP_COUNT),
+    currentV: new Float64Array(STRIP_COUNT),
     now: new Float64Array(NOW_COLUMNS),
     ground,
     views: [ground, ...others.map(() => new Float64Array(GROUND_COLUMNS))],

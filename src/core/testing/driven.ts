@@ -1,5 +1,5 @@
 import type { Recording } from '../drive';
-import type { Order } from '../score';
+import type { Order } from '../plan';
 
 const DEG = Math.PI / 180;
 

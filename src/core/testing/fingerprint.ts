@@ -1,4 +1,4 @@
-import type { Take } from '../score';
+import type { Run } from '../plan';
 
 /**
  * What a run came to, to the last bit: one line of text for each of its parts. Two runs that differ anywhere in a sample,
@@ -11,6 +11,22 @@ export interface Fingerprint {
   readonly events: string;
   readonly margins: string;
 }
+
+/**
+ * The list of fingerprints was made when some things went by other names. What a name stands for has not changed, so
+ * that a run is the same where it is the same but for these.
+ */
+const KEYS: ReadonlyMap<string, string> = new Map([
+  ['step', 'beat'],
+  ['steps', 'beats'],
+]);
+const TEXTS: ReadonlyMap<string, string> = new Map([
+  ['step', 'beat'],
+  ['stepAshore', 'step ashore'],
+  ['stepAboard', 'step aboard'],
+  ['letGo', 'let go'],
+  ['steerFor', 'steer for'],
+]);
 
 const word = new DataView(new ArrayBuffer(8));
 
@@ -40,16 +56,18 @@ class Hash {
   /** Any value made of records, lists, numbers and texts; a record by the order of its keys. */
   value(value: unknown): void {
     if (typeof value === 'number') return this.number(value);
-    if (typeof value !== 'object' || value === null) return this.text(String(value));
+    if (typeof value !== 'object' || value === null)
+      return this.text(TEXTS.get(String(value)) ?? String(value));
     if (Array.isArray(value) || value instanceof Float64Array) {
       this.word(value.length);
       for (let i = 0; i < value.length; i++) this.value(value[i]);
       return;
     }
     const record = value as Readonly<Record<string, unknown>>;
-    for (const key of Object.keys(record).sort()) {
+    const under = (key: string) => KEYS.get(key) ?? key;
+    for (const key of Object.keys(record).sort((a, b) => (under(a) < under(b) ? -1 : 1))) {
       if (record[key] === undefined) continue;
-      this.text(key);
+      this.text(under(key));
       this.value(record[key]);
     }
   }
@@ -65,13 +83,13 @@ function hashOf(value: unknown): string {
   return hash.toString();
 }
 
-export function fingerprintOf(take: Take): Fingerprint {
-  const { outcome, duration, trace, beats, events, touches, margins, goal, clearance } = take;
+export function fingerprintOf(run: Run): Fingerprint {
+  const { outcome, duration, trace, steps, events, touches, margins, goal, clearance } = run;
   return {
     outcome,
     samples: trace.time.length,
     trace: hashOf(trace),
-    events: hashOf({ duration, beats, events }),
+    events: hashOf({ duration, steps, events }),
     margins: hashOf({ touches, margins, goal, clearance }),
   };
 }

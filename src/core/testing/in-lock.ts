@@ -1,8 +1,8 @@
-import type { Order, RunInput } from '../score';
+import type { Order, RunInput } from '../plan';
 import { LOCK_WALLS, lockAt } from './locks';
-import { beatOf, inputOf } from './manoeuvre';
+import { stepOf, inputOf } from './manoeuvre';
 
-const NEVER = { is: 'after', seconds: 400 } as const;
+const NEVER = { is: 'after', time: 400 } as const;
 
 export const orderAt = (after: number, order: Order) => ({ after, order });
 
@@ -11,12 +11,12 @@ export function inLock(
   orders: readonly ReturnType<typeof orderAt>[],
   rest: Partial<RunInput> = {},
 ): RunInput {
-  const input = inputOf([beatOf({ is: 'start' }, [...orders])], NEVER, {
+  const input = inputOf([stepOf({ is: 'start' }, [...orders])], NEVER, {
     obstacles: LOCK_WALLS,
     locks: [lockAt()],
     start: { x: 0, y: -8, heading: 0, speed: 0 },
     limit: 420,
     ...rest,
   });
-  return { ...input, score: { ...input.score, end: { cue: NEVER, within: 500 } } };
+  return { ...input, plan: { ...input.plan, end: { cue: NEVER, within: 500 } } };
 }

@@ -8,7 +8,7 @@ import {
   type Side,
   type SitedLock,
 } from '../locks';
-import type { Order } from '../score';
+import type { Order } from '../plan';
 import { box } from './boxes';
 
 const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left' };

@@ -1,6 +1,6 @@
 import { assembleCraft, type BoatSpec } from '../craft';
 import { LINE, LINE_COLUMNS, solidObstacle, type Lines } from '../holding';
-import type { Beat, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../score';
+import type { PlanStep, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../plan';
 import { sloop } from './boats';
 import type { Weather } from '../sim';
 import { bottomOf, type Bottom } from '../water';
@@ -21,7 +21,7 @@ export const engineIn = (gear: -1 | 0 | 1, throttle = 0, after = 0): TimedOrder 
   order: { do: 'engine', engine: null, gear, throttle },
 });
 
-export const beatOf = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {}): Beat => ({
+export const stepOf = (cue: Cue, orders: TimedOrder[], rest: Partial<PlanStep> = {}): PlanStep => ({
   id: 'b',
   cue,
   within: 120,
@@ -32,13 +32,13 @@ export const beatOf = (cue: Cue, orders: TimedOrder[], rest: Partial<Beat> = {})
 });
 
 /** A sloop in calm open water, told what to do. */
-export function inputOf(beats: Beat[], end: Cue, rest: Partial<RunInput> = {}): RunInput {
+export function inputOf(steps: PlanStep[], end: Cue, rest: Partial<RunInput> = {}): RunInput {
   return {
     boat: sloop(),
     obstacles: [],
     weather: CALM,
     start: { x: 0, y: 0, heading: 0, speed: 0 },
-    score: { beats, end: { cue: end, within: 120 } },
+    plan: { steps, end: { cue: end, within: 120 } },
     goal: { is: 'clear', distance: 0 },
     berth: new Set(),
     limit: 300,
@@ -91,7 +91,7 @@ function flipOrder(timed: TimedOrder): TimedOrder {
       return { ...timed, order: { ...order, angle: -order.angle } };
     case 'steer':
       return { ...timed, order: { ...order, heading: -order.heading } };
-    case 'steer for':
+    case 'steerFor':
       return { ...timed, order: { ...order, mark: flipMark(order.mark) } };
     case 'thruster':
       return { ...timed, order: { ...order, power: -order.power } };
@@ -102,7 +102,7 @@ function flipOrder(timed: TimedOrder): TimedOrder {
       const mark = { ...flipMark(order.mark), tail: tail && flipMark(tail) };
       return { ...timed, order: { ...order, mark } };
     }
-    case 'step ashore':
+    case 'stepAshore':
       return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
     case 'other':
       return {
@@ -118,7 +118,7 @@ function flipOrder(timed: TimedOrder): TimedOrder {
       if (at.do === 'wind' || !at.leaf) return timed;
       return { ...timed, order: { ...order, order: { ...at, leaf: otherSide(at.leaf) } } };
     }
-    case 'step aboard':
+    case 'stepAboard':
     case 'go':
       return { ...timed, order: { ...order, point: flipPoint(order.point) } };
     default:
@@ -126,13 +126,13 @@ function flipOrder(timed: TimedOrder): TimedOrder {
   }
 }
 
-function flipBeat(beat: Beat): Beat {
+function flipStep(step: PlanStep): PlanStep {
   return {
-    ...beat,
-    cue: flipCue(beat.cue),
-    orders: beat.orders.map(flipOrder),
-    expect: beat.expect.map(flipExpectation),
-    wayOut: { ...beat.wayOut, orders: beat.wayOut.orders.map(flipOrder) },
+    ...step,
+    cue: flipCue(step.cue),
+    orders: step.orders.map(flipOrder),
+    expect: step.expect.map(flipExpectation),
+    wayOut: { ...step.wayOut, orders: step.wayOut.orders.map(flipOrder) },
   };
 }
 
@@ -172,13 +172,13 @@ function flipBoat(boat: BoatSpec): BoatSpec {
 
 const flipRing = (ring: Float64Array) => ring.map((value, i) => (i % 2 === 0 ? -value : value));
 
-/** Wind, stream, shelter and bottom; a stream that differs from place to place is not turned round. */
+/** Wind, current, shelter and bottom; a current that differs from place to place is not turned round. */
 function flipWeather(weather: Weather): Weather {
   const { windbreaks, bottom } = weather;
   return {
     ...weather,
     windFrom: -weather.windFrom,
-    streamSet: -weather.streamSet,
+    currentSet: -weather.currentSet,
     ...(windbreaks
       ? { windbreaks: windbreaks.map((w) => ({ ...w, outline: flipRing(w.outline) })) }
       : {}),
@@ -195,7 +195,7 @@ function flipBottom({ charted, loose, elsewhere }: Bottom): Bottom {
 
 /** The same mirrored east for west, with a boat whose propellers turn the other way. */
 export function mirrored(input: RunInput): RunInput {
-  const { goal, start, weather, score } = input;
+  const { goal, start, weather, plan } = input;
   return {
     ...input,
     ...(input.lines ? { lines: flipLines(input.lines) } : {}),
@@ -228,9 +228,9 @@ export function mirrored(input: RunInput): RunInput {
       ? { zones: input.zones.map((z) => ({ ...z, outline: flipRing(z.outline) })) }
       : {}),
     start: { ...start, x: -start.x, heading: -start.heading },
-    score: {
-      beats: score.beats.map(flipBeat),
-      end: { ...score.end, cue: flipCue(score.end.cue) },
+    plan: {
+      steps: plan.steps.map(flipStep),
+      end: { ...plan.end, cue: flipCue(plan.end.cue) },
     },
     goal:
       goal.is === 'lie'

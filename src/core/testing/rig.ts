@@ -24,8 +24,8 @@ export interface Rig {
 export const CALM: Weather = {
   windFrom: 0,
   windSpeed: 0,
-  streamSet: 0,
-  streamSpeed: 0,
+  currentSet: 0,
+  currentSpeed: 0,
   waterDensity: 1025,
 };
 

@@ -1,5 +1,5 @@
 import { linesOf, MADE, ropeFigures, type LineSpec } from '../holding';
-import type { HandsOrder, Person, RiggedLine, Rigging, RunInput, TimedOrder } from '../score';
+import type { HandsOrder, Person, RiggedLine, Rigging, RunInput, TimedOrder } from '../plan';
 
 export const end = (name: string, x: number, y: number, height = 0.5) => ({ name, x, y, height });
 

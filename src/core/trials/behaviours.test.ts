@@ -18,7 +18,7 @@ import {
   stopFrom,
   thrusterAgainstSpeed,
   turningCircle,
-} from '.';
+} from './';
 import { CALM } from './open-water';
 
 // What a handler would check: recalled practice over each class, ranges and not measurements. A figure outside its

@@ -106,7 +106,7 @@ function mirrored({ spec }: Craft): Craft {
 describe.each(FLEET_IDS)('%s', (id) => {
   const craft = fleetCraft(id);
 
-  it('A1 is only carried along by a steady stream', () => {
+  it('A1 is only carried along by a steady current', () => {
     const [east, north] = [0.7, -0.4];
     const still = play(craft, { weather: WIND });
     const windE = -7 * Math.sin(1.1) + east;
@@ -115,8 +115,8 @@ describe.each(FLEET_IDS)('%s', (id) => {
       weather: {
         windFrom: atan2(-windE, -windN),
         windSpeed: Math.hypot(windE, windN),
-        streamSet: atan2(east, north),
-        streamSpeed: Math.hypot(east, north),
+        currentSet: atan2(east, north),
+        currentSpeed: Math.hypot(east, north),
       },
     });
     let worst = 0;

@@ -1,5 +1,5 @@
 import { fleetCraft } from '@/document/testing/fleet';
-import { holdsHer, springHolds } from '.';
+import { holdsHer, springHolds } from './';
 
 const KN = 0.514444;
 const rig = (mass: number, wheel: number) => ({

@@ -9,7 +9,7 @@ import {
   orderRudder,
   PSI,
   timestep,
-  STEP_S,
+  TIMESTEP_S,
   U,
   V,
   X,
@@ -83,8 +83,8 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
   // The quay lies to starboard: wheel to port, away from it, holds the stern in.
   orderRudder(state, craft, -by.wheel * craft.limits[0]!);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0));
-  const steps = Math.round(by.seconds / STEP_S);
-  for (let i = 0; i < steps; i++) timestep(state, world, scratch, STEP_S, null);
+  const steps = Math.round(by.seconds / TIMESTEP_S);
+  for (let i = 0; i < steps; i++) timestep(state, world, scratch, TIMESTEP_S, null);
   const psi = state.motion[PSI]!;
   const still =
     state.motion[U]! * state.motion[U]! + state.motion[V]! * state.motion[V]! <

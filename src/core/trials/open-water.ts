@@ -11,7 +11,7 @@ import {
   PSI,
   R,
   timestep,
-  STEP_S,
+  TIMESTEP_S,
   U,
   V,
   X,
@@ -27,8 +27,8 @@ import { GRAVITY_MPS2, SEA_WATER_KGPM3 } from '../units';
 export const CALM: Weather = {
   windFrom: 0,
   windSpeed: 0,
-  streamSet: 0,
-  streamSpeed: 0,
+  currentSet: 0,
+  currentSpeed: 0,
   waterDensity: SEA_WATER_KGPM3,
 };
 
@@ -85,7 +85,7 @@ export class OpenWater {
   until(done: () => boolean, most: number): boolean {
     const end = this.state.time + most;
     while (this.state.time < end - 1e-9) {
-      timestep(this.state, this.world, this.scratch, STEP_S, null);
+      timestep(this.state, this.world, this.scratch, TIMESTEP_S, null);
       if (done()) return true;
     }
     return false;

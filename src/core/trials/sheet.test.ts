@@ -1,5 +1,5 @@
 import { fleetCraft } from '@/document/testing/fleet';
-import { computePivots, computeSheet, pivotsOf, SHEET_WINDS_KN, type Sheet } from '.';
+import { computePivots, computeSheet, pivotsOf, SHEET_WINDS_KN, type Sheet } from './';
 import { MPS_PER_KNOT } from '../units';
 
 // What any boat's sheet must hold, whatever her figures are. Three boats as unlike as the fleet has.

@@ -1,5 +1,5 @@
 import { fleetCraft } from '@/document/testing/fleet';
-import { goesOn, steadySpeed, stopFrom } from '.';
+import { goesOn, steadySpeed, stopFrom } from './';
 
 describe.each(['quince', 'tamarack-nell', 'brisling'])(
   'how far %s goes on as she is stopped',

@@ -3,20 +3,20 @@ export { limitFroude, limitSpeed, returnFlow, squat, type ReturnFlow } from './c
 export { bridgeClearance, cosineTide, twelfths, underKeel } from './level';
 export {
   setStrength,
-  STREAM,
-  STREAM_COLUMNS,
-  streamAt,
-  streamField,
-  type StreamField,
-  type StreamPattern,
-} from './stream';
+  CURRENT,
+  CURRENT_COLUMNS,
+  currentAt,
+  currentField,
+  type CurrentField,
+  type CurrentPattern,
+} from './current';
 export {
-  tidalStream,
+  tidalCurrent,
   tideLevel,
   turnsBetween,
   type Harmonic,
-  type HourStream,
-  type Stream,
+  type HourCurrent,
+  type Current,
   type Tide,
   type Turn,
 } from './tide';

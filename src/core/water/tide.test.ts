@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { CONSTITUENT_NAMES, cosineTide, tidalStream, tideLevel, turnsBetween, type Tide } from '.';
+import { CONSTITUENT_NAMES, cosineTide, tidalCurrent, tideLevel, turnsBetween, type Tide } from './';
 import { astronomicalAngles, phaseAndFactor } from './tide';
 
 const at = (iso: string) => Date.parse(iso) / 1000;
@@ -133,7 +133,7 @@ it('every turn is one: higher or lower than a little before and after', () => {
   );
 });
 
-describe('the tidal stream', () => {
+describe('the tidal current', () => {
   const hours = [
     { hour: -6, set: 0, rate: 0 },
     { hour: -3, set: Math.PI / 2, rate: 1 },
@@ -145,19 +145,19 @@ describe('the tidal stream', () => {
   const high = turnsBetween(M2_ONLY, from, from + 26 * HOUR).find((t) => t.level > 3)!;
 
   it('is as its table says at the table’s hours, grown with the range', () => {
-    const flood = tidalStream(M2_ONLY, hours, 2.8, high.at - 3 * HOUR)!;
+    const flood = tidalCurrent(M2_ONLY, hours, 2.8, high.at - 3 * HOUR)!;
     expect(flood.rate).toBeCloseTo(1, 1);
     expect(flood.set).toBeCloseTo(Math.PI / 2, 6);
-    const twice = tidalStream(M2_ONLY, hours, 1.4, high.at - 3 * HOUR)!;
+    const twice = tidalCurrent(M2_ONLY, hours, 1.4, high.at - 3 * HOUR)!;
     expect(twice.rate).toBeCloseTo(2 * flood.rate, 9);
-    expect(tidalStream(M2_ONLY, hours, 2.8, high.at)!.rate).toBeLessThan(1e-3);
-    expect(tidalStream(M2_ONLY, hours, 2.8, high.at + 1.5 * HOUR)).toMatchObject({
+    expect(tidalCurrent(M2_ONLY, hours, 2.8, high.at)!.rate).toBeLessThan(1e-3);
+    expect(tidalCurrent(M2_ONLY, hours, 2.8, high.at + 1.5 * HOUR)).toMatchObject({
       set: expect.closeTo((3 * Math.PI) / 2, 6) as number,
     });
   });
 
   it('is not known without hours or far outside the table', () => {
-    expect(tidalStream(M2_ONLY, [], 2, high.at)).toBeNull();
-    expect(tidalStream({ by: 'table', turns: [] }, hours, 2, high.at)).toBeNull();
+    expect(tidalCurrent(M2_ONLY, [], 2, high.at)).toBeNull();
+    expect(tidalCurrent({ by: 'table', turns: [] }, hours, 2, high.at)).toBeNull();
   });
 });

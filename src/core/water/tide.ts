@@ -124,30 +124,30 @@ function summit(level: (at: number) => number, from: number, to: number, sign: 1
   return { at, level: level(at) };
 }
 
-/** Stream at a time from high water, hours: where it sets to, rad, and its rate at the range it was measured at, m/s. */
-export interface HourStream {
+/** Current at a time from high water, hours: where it sets to, rad, and its rate at the range it was measured at, m/s. */
+export interface HourCurrent {
   readonly hour: number;
   readonly set: number;
   readonly rate: number;
 }
 
-/** Where a stream sets to, rad, and how fast, m/s. */
-export interface Stream {
+/** Where a current sets to, rad, and how fast, m/s. */
+export interface Current {
   readonly set: number;
   readonly rate: number;
 }
 
 /**
- * The tidal stream at a moment: read between the hours before and after the nearest high water, as a vector, and grown with the
+ * The tidal current at a moment: read between the hours before and after the nearest high water, as a vector, and grown with the
  * range of that tide against the range the table was taken at, m. Null where the tide tells no high water near, or no hours are
  * known. Before its first and after its last hour the table's end holds.
  */
-export function tidalStream(
+export function tidalCurrent(
   tide: Tide,
-  hours: readonly HourStream[],
+  hours: readonly HourCurrent[],
   range: number,
   at: number,
-): Stream | null {
+): Current | null {
   if (hours.length === 0) return null;
   const turns = turnsBetween(tide, at - DAY_S, at + DAY_S);
   const high = turns.filter(({ level }, i) => isHigh(turns, i, level));
@@ -170,7 +170,7 @@ function isHigh(turns: readonly Turn[], i: number, level: number): boolean {
   return beside !== undefined && level > beside.level;
 }
 
-function directed(east: number, north: number): Stream {
+function directed(east: number, north: number): Current {
   const rate = Math.sqrt(east * east + north * north);
   return { set: rate === 0 ? 0 : wrapTurn(atan2(east, north)), rate };
 }

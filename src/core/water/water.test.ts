@@ -12,13 +12,13 @@ import {
   returnFlow,
   squat,
   setStrength,
-  STREAM,
-  STREAM_COLUMNS,
-  streamAt,
-  streamField,
+  CURRENT,
+  CURRENT_COLUMNS,
+  currentAt,
+  currentField,
   twelfths,
   underKeel,
-} from '.';
+} from './';
 
 const DEGREE = Math.PI / 180;
 
@@ -34,11 +34,11 @@ describe('E kinematics', () => {
     expect(ferryGlide(1, 2, 90 * DEGREE)).toBeNull();
   });
 
-  it('E1 is what the boat does: heading 30° up-stream at twice the stream, she crosses square', () => {
+  it('E1 is what the boat does: heading 30° up-stream at twice the current, she crosses square', () => {
     const r = rig(sloop(), {
       heading: -30 * DEGREE,
       u: 2,
-      weather: { streamSet: 90 * DEGREE, streamSpeed: 1 },
+      weather: { currentSet: 90 * DEGREE, currentSpeed: 1 },
     });
     run(r, 0.05);
     expect(Math.abs(r.state.motion[X]!)).toBeLessThan(0.002);
@@ -125,7 +125,7 @@ describe('L level, clearance, confined water', () => {
   });
 });
 
-describe('a stream that differs from place to place', () => {
+describe('a current that differs from place to place', () => {
   const bank = solidObstacle('b', 'b', Float64Array.from([-60, 20, 60, 20, 60, 30, -60, 30]), {
     friction: 0.5,
     stiffness: 1e5,
@@ -144,13 +144,13 @@ describe('a stream that differs from place to place', () => {
     maxY: 30,
   };
   const at = (x: number, y: number, p = pattern) => {
-    const out = new Float64Array(STREAM_COLUMNS);
-    const field = streamField(1, 0, p);
-    out[STREAM.X] = x;
-    out[STREAM.Y] = y;
+    const out = new Float64Array(CURRENT_COLUMNS);
+    const field = currentField(1, 0, p);
+    out[CURRENT.X] = x;
+    out[CURRENT.Y] = y;
     setStrength(out, field, 0);
-    streamAt(out, field);
-    return out[STREAM.EAST]!;
+    currentAt(out, field);
+    return out[CURRENT.EAST]!;
   };
 
   it('runs weaker along a bank, slack and a little backwards behind a structure, free elsewhere', () => {
@@ -167,19 +167,19 @@ describe('a stream that differs from place to place', () => {
     expect(at(0, 20, sheared)).toBeCloseTo(0.6, 2);
   });
 
-  it('carries a boat as a uniform stream does where it is uniform, and turns one lying across a shear', () => {
+  it('carries a boat as a uniform current does where it is uniform, and turns one lying across a shear', () => {
     const still = { ...pattern, banks: [], structures: [] };
-    const drift = (stream: typeof pattern) => {
-      const r = rig(sloop(), { weather: { streamSet: 90 * DEGREE, streamSpeed: 1, stream } });
+    const drift = (current: typeof pattern) => {
+      const r = rig(sloop(), { weather: { currentSet: 90 * DEGREE, currentSpeed: 1, current } });
       run(r, 20);
       return r.state.motion;
     };
-    const plain = rig(sloop(), { weather: { streamSet: 90 * DEGREE, streamSpeed: 1 } });
+    const plain = rig(sloop(), { weather: { currentSet: 90 * DEGREE, currentSpeed: 1 } });
     run(plain, 20);
     const field = drift(still);
     expect(field[X]).toBeCloseTo(plain.state.motion[X]!, 6);
     expect(field[PSI]).toBeCloseTo(plain.state.motion[PSI]!, 6);
-    // Heading north, more stream at her stern (to the south): the stern is carried east, the bow turns to port.
+    // Heading north, more current at her stern (to the south): the stern is carried east, the bow turns to port.
     expect(drift({ ...still, shear: 0.05 })[PSI]!).toBeLessThan(plain.state.motion[PSI]! - 0.05);
   });
 });

@@ -2,13 +2,13 @@ import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { toFile } from '@/document';
-import { keepTake, openLibrary, openManoeuvre, seedDemo, type Library } from '..';
+import { keepRun, openLibrary, openManoeuvre, seedDemo, type Library } from '..';
 
-/** A library of three demo manoeuvres with their boats and places, and a take of one: quick to make, for tests. */
+/** A library of three demo manoeuvres with their boats and places, and a run of one: quick to make, for tests. */
 
 const SHIPPED = join(process.cwd(), 'demo');
 export const SMALL = ['alongside-wind-off', 'off-stilt-pontoon', 'off-the-wall'] as const;
-export const TAKE = '7b0f2a54-3f0e-4a0c-9f37-2f8f6f3a1c55';
+export const RUN = '7b0f2a54-3f0e-4a0c-9f37-2f8f6f3a1c55';
 
 export const shipped = (kind: 'boats' | 'places' | 'manoeuvres', id: string) =>
   readFileSync(join(SHIPPED, kind, `${id}.json`), 'utf8');
@@ -28,7 +28,7 @@ export function smallDemo(into: string): string {
   return into;
 }
 
-export function takeOf(db: Library, id = TAKE, manoeuvreId = 'alongside-wind-off', startedAt = 5) {
+export function runOf(db: Library, id = RUN, manoeuvreId = 'alongside-wind-off', startedAt = 5) {
   const opened = openManoeuvre(db, manoeuvreId);
   if (!opened?.ok) throw new Error(`no ${manoeuvreId}`);
   const { manoeuvre, boat, place } = opened.value;
@@ -52,13 +52,13 @@ export class Shelf {
     return mkdtempSync(join(this.directory, 'lib-'));
   }
 
-  /** An opened library; empty unless `seeded`, which puts in the small demo and a take. */
+  /** An opened library; empty unless `seeded`, which puts in the small demo and a run. */
   library(directory = this.place(), seeded = false): Library {
     const db = openLibrary(directory);
     this.open.push(db);
     if (seeded) {
       seedDemo(db, this.demo, 1);
-      keepTake(db, takeOf(db), 6);
+      keepRun(db, runOf(db), 6);
     }
     return db;
   }

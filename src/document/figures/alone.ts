@@ -1,5 +1,5 @@
 import { degrees } from '../fields';
-import { alongOut, beat, engine, scoreOf, steer, tenth, wheel, type Draft } from './draft';
+import { alongOut, step, engine, planOf, steer, tenth, wheel, type Draft } from './draft';
 import { dropDials } from './leave';
 import type { Setting } from './setting';
 import { leadsFrom, bestLead, lineOf, sideOf, offOf, letGo, type Lead } from './line-leads';
@@ -43,9 +43,9 @@ export function slippedAlone(setting: Setting): Draft {
   return {
     dials: dropDials(setting),
     write: ([wait, angle, throttle, out, rest]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'single-up',
             'single up to the last line',
             { is: 'start' },
@@ -53,7 +53,7 @@ export function slippedAlone(setting: Setting): Draft {
             'make them fast again',
             5,
           ),
-          beat(
+          step(
             'slip',
             'back at the helm: slip the last line',
             offOf(more),
@@ -61,14 +61,14 @@ export function slippedAlone(setting: Setting): Draft {
             'hold on to it: she lies on one line',
             90,
           ),
-          beat(
+          step(
             'ahead',
             'line home: ahead, out at an angle',
             {
               is: 'all',
               of: [
                 { is: 'line', line: 'last line', state: 'off' },
-                { is: 'after', seconds: tenth(6 + wait!) },
+                { is: 'after', time_s: tenth(6 + wait!) },
               ],
             },
             [steer(along + off * angle!), engine('ahead', throttle!, 0.4)],
@@ -77,7 +77,7 @@ export function slippedAlone(setting: Setting): Draft {
           ),
           alongOut(out!, along + 0.4 * off * angle!),
         ],
-        { is: 'after', seconds: tenth(rest!) },
+        { is: 'after', time_s: tenth(rest!) },
         60,
         [last, ...more],
         [],

@@ -1,7 +1,7 @@
 import type { LineDocument } from '../rigging';
-import type { BeatDocument, OrderDocument } from '../score';
+import type { StepDocument, OrderDocument } from '../plan';
 import { fast, haul } from './by-hand';
-import { beat, call, dial, endOnLine, engine, tenth, wheel, type Draft } from './draft';
+import { step, call, dial, endOnLine, engine, tenth, wheel, type Draft } from './draft';
 import { handAt, lineOf, windwardSide } from './line-leads';
 import { lieOf, type Setting } from './setting';
 import { backedIn, swungIn } from './stern-first';
@@ -63,20 +63,20 @@ function onAnAnchor(setting: Setting, base: Draft): Draft {
     dials: [...base.dials, dial(0, 1, 0, 12)],
     write: (values) => {
       const late = values.at(-1)!;
-      const score = base.write(values.slice(0, -1));
+      const plan = base.write(values.slice(0, -1));
       const added: Record<string, OrderDocument[]> = {
         astern: [{ ...drop, after_s: tenth(late) }, call('let go the anchor; clear of the chain')],
         'stop-in': [{ ...fast(ANCHOR), ...at(anchor.from) }, call('hold the chain')],
       };
-      const beats = score.beats.slice(0, -1).map((one): BeatDocument => ({
+      const steps = plan.steps.slice(0, -1).map((one): StepDocument => ({
         ...one,
         orders: [...one.orders, ...(added[one.id] ?? [])],
       }));
-      const stopped = score.beats.at(-1)!;
+      const stopped = plan.steps.at(-1)!;
       return {
-        ...score,
-        beats: [
-          ...beats,
+        ...plan,
+        steps: [
+          ...steps,
           {
             ...stopped,
             title: 'neutral, windward stern line',
@@ -91,7 +91,7 @@ function onAnAnchor(setting: Setting, base: Draft): Draft {
               note: 'no line on: heave her off on the chain, and come back',
             },
           },
-          beat(
+          step(
             'leeward',
             'leeward stern line, heave taut',
             { is: 'line', line: 'windward stern line', state: 'fast' },

@@ -1,14 +1,14 @@
 import { wrapHalfTurn } from '@/core/math';
 import { degrees } from '../fields';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import type { StepDocument, CueDocument, OrderDocument } from '../plan';
 import {
-  beat,
+  step,
   call,
   compassOf,
   dial,
   engine,
   near,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   wayOff,
@@ -23,22 +23,22 @@ const OFF = 'no line on: neutral, let her drop off, round again';
 export const ready = ({ side }: LieSetting): OrderDocument =>
   call(`fenders ${side} side, line ready amidships`);
 
-/** Under way and steered, idle ahead, fenders and line ready: the first beat of coming in. */
+/** Under way and steered, idle ahead, fenders and line ready: the first step of coming in. */
 export const approach = (
   lie: LieSetting,
   heading: number,
   title: string,
   say: string,
   which?: string,
-): BeatDocument => {
+): StepDocument => {
   const gears =
     which === undefined ? [engine('ahead')] : [engine('neutral'), engine('ahead', 0, 0, which)];
-  return beat('approach', title, { is: 'start' }, [ready(lie), steer(heading), ...gears], say);
+  return step('approach', title, { is: 'start' }, [ready(lie), steer(heading), ...gears], say);
 };
 
-/** Neutral and a line on, the last beat of coming in. */
-export const linesOn = (cue: CueDocument): BeatDocument =>
-  beat(
+/** Neutral and a line on, the last step of coming in. */
+export const linesOn = (cue: CueDocument): StepDocument =>
+  step(
     'lines',
     'neutral, line on',
     cue,
@@ -69,7 +69,7 @@ export const about = (heading: number, seconds: number): CueDocument => ({
   is: 'any',
   of: [
     { is: 'heading', heading_deg: compassOf(heading) },
-    { is: 'after', seconds },
+    { is: 'after', time_s: seconds },
   ],
 });
 
@@ -108,7 +108,7 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
       dial(1, 4, 1, 30),
     ],
     write: ([h, d2, d3, burst, off, back, wait]) =>
-      scoreOf(
+      planOf(
         [
           approach(
             lie,
@@ -116,14 +116,14 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
             'steer in, idle ahead',
             'turn away and go round: there is water behind her',
           ),
-          beat(
+          step(
             'way-off',
             'neutral, carry',
             near('bow', mark, d2!),
             [engine('neutral'), call('distance, falling')],
             ROUND,
           ),
-          beat(
+          step(
             'turn',
             gears ? 'outer engine astern, stern in' : 'turn along the berth',
             near('bow', mark, Math.min(d2!, d3!)),
@@ -131,7 +131,7 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
             ROUND,
             60,
           ),
-          beat(
+          step(
             'stop',
             'astern, stop her',
             about(inward + lie.toward * off!, 15),
@@ -141,7 +141,7 @@ export function angledIn(setting: Setting, gears: boolean): Draft {
           ),
           linesOn(wayOff(15)),
         ],
-        { is: 'after', seconds: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait!) },
       ),
   };
 }
@@ -174,7 +174,7 @@ export function turnedIn(setting: Setting, which?: string): Draft {
       dial(1, 4, 1, 20),
     ],
     write: ([h, d, throttle, off, stop, back, wait]) =>
-      scoreOf(
+      planOf(
         [
           approach(
             lie,
@@ -183,14 +183,14 @@ export function turnedIn(setting: Setting, which?: string): Draft {
             'go on past, and come round again',
             which,
           ),
-          beat(
+          step(
             'turn',
             'turn in',
             near('bow', mark, d!),
             [steer(inward), engine('ahead', throttle!, 0.4, which)],
             ROUND,
           ),
-          beat(
+          step(
             'way-off',
             'neutral, carry in',
             about(inward - side * off!, 25),
@@ -198,12 +198,12 @@ export function turnedIn(setting: Setting, which?: string): Draft {
             ROUND,
             60,
           ),
-          beat(
+          step(
             'stop',
             'astern, stop her',
             {
               is: 'any',
-              of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', seconds: 30 }],
+              of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', time_s: 30 }],
             },
             reversed(setting, 'astern', back!),
             ROUND,
@@ -211,7 +211,7 @@ export function turnedIn(setting: Setting, which?: string): Draft {
           ),
           linesOn(wayOff(20)),
         ],
-        { is: 'after', seconds: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait!) },
       ),
   };
 }
@@ -229,7 +229,7 @@ export const still = ({ boat }: Setting): OrderDocument[] => [
       }))),
 ];
 
-/** Held up into the stream at an angle, so that she goes sideways; the angle comes off as she nears. */
+/** Held up into the current at an angle, so that she goes sideways; the angle comes off as she nears. */
 export function glidedIn(setting: Setting): Draft {
   const lie = lieOf(setting);
   const { length } = setting;
@@ -248,46 +248,46 @@ export function glidedIn(setting: Setting): Draft {
       dial(1, 3, 1, 15),
     ],
     write: ([angle, throttle, ease, less, along, carry, back, wait]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'glide',
-            'up into the stream, gliding across',
+            'up into the current, gliding across',
             { is: 'start' },
             [ready(lie), steer(inward + lie.toward * angle!), engine('ahead', throttle!)],
-            'point out into the stream, and glide off again',
+            'point out into the current, and glide off again',
           ),
-          beat(
+          step(
             'ease',
             'take the angle off',
             near(point, mark, Math.max(ease!, along!)),
             [steer(inward + lie.toward * Math.min(angle!, less!)), engine('ahead')],
-            'point out into the stream, and glide off again',
+            'point out into the current, and glide off again',
           ),
-          beat(
+          step(
             'along',
             'parallel, neutral',
             near(point, mark, along!),
             [steer(inward), engine('neutral')],
-            'ahead, point out into the stream',
+            'ahead, point out into the current',
           ),
-          beat(
+          step(
             'stop',
             'astern, still over the ground',
-            { is: 'after', seconds: tenth(carry!) },
+            { is: 'after', time_s: tenth(carry!) },
             reversed(setting, 'astern', back!),
-            'ahead, point out into the stream',
+            'ahead, point out into the current',
           ),
           linesOn({
             is: 'any',
             of: [
               { is: 'stopped' },
               { is: 'speed', over: 'ground', compare: 'below', speed_mps: 0.15 },
-              { is: 'after', seconds: 12 },
+              { is: 'after', time_s: 12 },
             ],
           }),
         ],
-        { is: 'after', seconds: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait!) },
       ),
   };
 }

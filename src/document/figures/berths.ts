@@ -107,7 +107,7 @@ export function groundOf(boat: Boat, place: Place): Ground {
 
 /**
  * Where to begin coming in to a berth: three lengths or so off on clear water, heading for it, with clear water all the
- * way to its front; of several, against wind and stream rather than with them, and with room. Null where there is none.
+ * way to its front; of several, against wind and current rather than with them, and with room. Null where there is none.
  */
 export function startFor(
   { craft, shore }: Ground,
@@ -118,7 +118,7 @@ export function startFor(
   const wanted = Math.max(START_ROOM_M, START_ROOM_LENGTHS * length);
   const mouth = lying.bowIn === null ? lying.out : outward(lying);
   const idle = hasDrive(craft) ? steadySpeed(craft, 1, 0) : null;
-  const { wind, stream } = conditions;
+  const { wind, current } = conditions;
   let best: { start: Manoeuvre['start']; worth: number } | null = null;
   const fronts = lying.bowIn === null ? FRONTS.alongside : FRONTS.slip;
   const ways = fronts.flatMap((off) =>
@@ -142,7 +142,7 @@ export function startFor(
       const turn = Math.abs(wrapHalfTurn(lying.heading - heading));
       const headOn =
         wind.speed_mps * 0.02 * cos(radians(wind.from_deg) - heading) -
-        stream.speed_mps * cos(radians(stream.set_deg) - heading);
+        current.speed_mps * cos(radians(current.set_deg) - heading);
       // Alongside and bow in want a shallow turn; to go astern into a slip she has to pass it first.
       const awkward =
         lying.bowIn === null

@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { boatSchema } from '../boat';
 import { beginManoeuvre } from '../begin';
 import { placeSchema } from '../place';
@@ -21,7 +21,7 @@ const begun = (from_deg: number, berthId = BERTH) => {
     side: 'port',
     conditions: {
       wind: { from_deg, speed_mps: 3 },
-      stream: { set_deg: 90, speed_mps: 0 },
+      current: { set_deg: 90, speed_mps: 0 },
       water: 'sea',
     },
   } as Parameters<typeof beginManoeuvre>[0]);
@@ -38,7 +38,7 @@ const unfit = (file: ReturnType<typeof begun>) => {
 const played = (file: ReturnType<typeof begun>) => {
   const input = toRunInput(file);
   if (!input.ok) throw new Error(input.problems[0]!.message);
-  return runTake(input.value);
+  return runPlan(input.value);
 };
 
 describe('bow in between piles', () => {
@@ -72,19 +72,19 @@ describe('bow in between piles', () => {
     if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
     const lee = side === 'port' ? 'starboard' : 'port';
     for (const { dials, write } of drafts.value) {
-      const score = write(dials.map(({ value }) => value));
-      expect(score.lines.map((l) => l.from)).toEqual([
+      const plan = write(dials.map(({ value }) => value));
+      expect(plan.lines.map((l) => l.from)).toEqual([
         `${side} quarter cleat`,
         `${lee} quarter cleat`,
         `${side} bow cleat`,
         `${lee} bow cleat`,
       ]);
-      const passes = score.beats.flatMap(({ orders }) =>
+      const passes = plan.steps.flatMap(({ orders }) =>
         orders.flatMap((o) => (o.do === 'pass' ? [o.to] : [])),
       );
       expect(passes.slice(0, 2).sort()).toEqual(['pile 3', 'pile 4']);
       expect(passes[0]).toBe(side === 'port' ? 'pile 3' : 'pile 4');
-      expect(toRunInput({ ...file, score }).ok).toBe(true);
+      expect(toRunInput({ ...file, plan }).ok).toBe(true);
     }
   });
 
@@ -96,7 +96,7 @@ describe('bow in between piles', () => {
       pull_N: 300,
       throws_m: 8,
     });
-    file.score.crew = [hand('Isa', 'helm'), hand('Tove', 'port quarter cleat')];
+    file.plan.crew = [hand('Isa', 'helm'), hand('Tove', 'port quarter cleat')];
     const drafts = draftsOf(file, 'bow-in-between-piles');
     if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
     const { dials, write } = drafts.value[0]!;
@@ -106,14 +106,14 @@ describe('bow in between piles', () => {
 
   it('the demo lies on four lines and clear of everything; without the piles she is set on', () => {
     const file = demoFile('two-piles-and-a-following-wind');
-    const take = played(file);
-    const on = take.events.flatMap((e) => (e.is === 'line' && e.what === 'fast' ? [e.line] : []));
+    const run = played(file);
+    const on = run.events.flatMap((e) => (e.is === 'line' && e.what === 'fast' ? [e.line] : []));
     expect(on.sort()).toEqual([0, 1, 2, 3]);
-    expect(take.touches).toEqual([]);
+    expect(run.touches).toEqual([]);
     const { tempting } = demoJson('manoeuvres', file.id) as {
-      tempting: { score: typeof file.score };
+      tempting: { plan: typeof file.plan };
     };
-    const set = played({ ...file, score: tempting.score });
+    const set = played({ ...file, plan: tempting.plan });
     expect(set.outcome).toBe('hard touch');
     expect(new Set(set.touches.map(({ name }) => name))).toEqual(
       new Set(['pile walkway', 'red sloop']),

@@ -1,6 +1,6 @@
-import type { OrderDocument, ScoreDocument } from '../score';
+import type { OrderDocument, PlanDocument } from '../plan';
 import { turnedIn } from './arrive';
-import { beat, call, endOnLine, engine, tenth, wheel, type Draft } from './draft';
+import { step, call, endOnLine, engine, tenth, wheel, type Draft } from './draft';
 import {
   handAshore,
   handAt,
@@ -111,7 +111,7 @@ function between(setting: Setting, base: Draft, early: boolean): Draft {
   });
   // From the moment it is over the pile until she lies, a stern line runs out by the length she still has to go.
   const run = setting.length;
-  const lines: ScoreDocument['lines'] = [
+  const lines: PlanDocument['lines'] = [
     lineOf('windward stern line', astern[0].cleat, astern[0].lead.length + run, null, false),
     ...(both
       ? [lineOf('leeward stern line', astern[1].cleat, astern[1].lead.length + run, null, false)]
@@ -123,12 +123,12 @@ function between(setting: Setting, base: Draft, early: boolean): Draft {
   return {
     dials: base.dials,
     write: (values) => {
-      const score = base.write(values);
-      const stopped = score.beats.at(-1)!;
+      const plan = base.write(values);
+      const stopped = plan.steps.at(-1)!;
       return {
-        ...score,
-        beats: [
-          ...score.beats
+        ...plan,
+        steps: [
+          ...plan.steps
             .slice(0, -1)
             .map((one) =>
               one.id === hold
@@ -149,7 +149,7 @@ function between(setting: Setting, base: Draft, early: boolean): Draft {
             ],
             wayOut: { ...stopped.wayOut, note: 'no line on: astern between the piles, and out' },
           },
-          beat(
+          step(
             'leeward',
             'leeward bow line last',
             { is: 'line', line: 'windward bow line', state: 'fast' },

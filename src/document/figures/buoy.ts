@@ -1,13 +1,13 @@
 import { degrees } from '../fields';
 import { reversed } from './arrive';
 import {
-  beat,
+  step,
   call,
   dial,
   endOnLine,
   engine,
   near,
-  scoreOf,
+  planOf,
   steer,
   wheel,
   type Draft,
@@ -53,16 +53,16 @@ export function pickedUp(setting: Setting): Draft {
       dial(0.5 * firm, 0.1, 0.02, firm),
     ],
     write: ([h, turn, carry, stop, burst]) => ({
-      ...scoreOf(
+      ...planOf(
         [
-          beat(
+          step(
             'approach',
             'idle ahead, to lee of the buoy',
             { is: 'start' },
             [call('boat hook and line forward, outside everything'), steer(h!), engine('ahead')],
             'bear away, round again',
           ),
-          beat(
+          step(
             'up',
             'up to the buoy',
             near('bow', mark, turn!),
@@ -70,20 +70,20 @@ export function pickedUp(setting: Setting): Draft {
             'bear away, round again',
             90,
           ),
-          beat(
+          step(
             'carry',
             'neutral, carry',
-            { is: 'any', of: [near('bow', mark, carry!), { is: 'after', seconds: 60 }] },
+            { is: 'any', of: [near('bow', mark, carry!), { is: 'after', time_s: 60 }] },
             [engine('neutral')],
             'bear away, round again',
             90,
           ),
-          beat(
+          step(
             'stop',
             'stop her, line through the ring',
             {
               is: 'any',
-              of: [near('bow', mark, stop!), { is: 'stopped' }, { is: 'after', seconds: 40 }],
+              of: [near('bow', mark, stop!), { is: 'stopped' }, { is: 'after', time_s: 40 }],
             },
             [
               wheel(0),
@@ -93,12 +93,12 @@ export function pickedUp(setting: Setting): Draft {
             'neutral; let her drop off, round again',
             60,
           ),
-          beat(
+          step(
             'lie-to-it',
             'neutral, drop back on it',
             {
               is: 'any',
-              of: [{ is: 'sternway' }, { is: 'stopped' }, { is: 'after', seconds: 12 }],
+              of: [{ is: 'sternway' }, { is: 'stopped' }, { is: 'after', time_s: 12 }],
             },
             [engine('neutral')],
             'missed: let her drop off, round again',

@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { toRunInput } from '../run-input';
 import { demoFile } from '../testing/demo';
@@ -17,28 +17,28 @@ const written = (file: ManoeuvreFile, figure: FigureId) => {
 const play = (file: ManoeuvreFile) => {
   const input = toRunInput(file);
   if (!input.ok) throw new Error(input.problems[0]!.message);
-  return runTake(input.value);
+  return runPlan(input.value);
 };
 
 describe('the stern hauled in by hand', () => {
   const file = demoFile('teasel-swings-herself-out');
 
   it('swings her bow out while nobody touches the engine', () => {
-    const take = play(file);
-    const away = take.beats.find(({ beat }) => file.score.beats[beat]!.id === 'away')!;
-    const turned = away.heading - take.trace.heading[0]!;
+    const run = play(file);
+    const away = run.steps.find(({ step }) => file.plan.steps[step]!.id === 'away')!;
+    const turned = away.heading - run.trace.heading[0]!;
     expect(turned * (180 / Math.PI)).toBeGreaterThan(15);
-    const engines = take.events.filter(
+    const engines = run.events.filter(
       (e) => e.is === 'order' && e.order.do === 'engine' && e.order.gear !== 0,
     );
     expect(engines.every(({ time }) => time >= away.time)).toBe(true);
   });
 
   it('leads to a bollard abreast of the quarter, on the side she lies to', () => {
-    for (const score of written(file, 'stern-in-by-hand')) {
-      expect(score.lines).toHaveLength(1);
-      expect(score.lines[0]!.from).toBe('port quarter cleat');
-      expect(play({ ...file, score }).outcome).not.toBe('cue never came');
+    for (const plan of written(file, 'stern-in-by-hand')) {
+      expect(plan.lines).toHaveLength(1);
+      expect(plan.lines[0]!.from).toBe('port quarter cleat');
+      expect(play({ ...file, plan }).outcome).not.toBe('cue never came');
     }
     const bare = {
       ...file,
@@ -56,12 +56,12 @@ describe('held on a spring', () => {
   it('keeps her where she is with the engine, and not without', () => {
     const { trace } = play(file);
     expect(Math.abs(trace.heading.at(-1)! - trace.heading[0]!)).toBeLessThan(0.05);
-    const { score } = file;
-    const stopped = score.beats.map((beat) => ({
-      ...beat,
-      orders: beat.orders.filter(({ do: what }) => what !== 'engine'),
+    const { plan } = file;
+    const stopped = plan.steps.map((step) => ({
+      ...step,
+      orders: step.orders.filter(({ do: what }) => what !== 'engine'),
     }));
-    const drifted = play({ ...file, score: { ...score, beats: stopped } }).trace;
+    const drifted = play({ ...file, plan: { ...plan, steps: stopped } }).trace;
     expect(Math.abs(drifted.heading.at(-1)! - drifted.heading[0]!)).toBeGreaterThan(0.3);
   });
 
@@ -78,15 +78,15 @@ describe('warped along', () => {
   const file = demoFile('dunlin-hatch-moves-up');
 
   it('moves her by hands alone, never faster than they walk', () => {
-    const take = play(file);
-    expect(take.margins.fastest).toBeLessThan(0.6);
-    expect(take.margins.line!.tension).toBeLessThan(400);
-    expect(take.outcome).toBe('reached');
+    const run = play(file);
+    expect(run.margins.fastest).toBeLessThan(0.6);
+    expect(run.margins.line!.tension).toBeLessThan(400);
+    expect(run.outcome).toBe('reached');
   });
 
   it('leads the warp the way she is to go and the check line the other', () => {
-    const [score] = written(file, 'warp-along');
-    const [warp, check] = score!.lines;
+    const [plan] = written(file, 'warp-along');
+    const [warp, check] = plan!.lines;
     expect([warp!.name, check!.name]).toEqual(['warp', 'check line']);
     expect(warp!.from).not.toBe(check!.from);
     const start = { ...file.start };

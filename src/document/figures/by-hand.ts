@@ -1,15 +1,15 @@
 import { cos, sin } from '@/core/math';
 import { degrees } from '../fields';
 import type { LineDocument } from '../rigging';
-import type { CueDocument, OrderDocument } from '../score';
+import type { CueDocument, OrderDocument } from '../plan';
 import { hardest, reversed } from './arrive';
 import {
-  beat,
+  step,
   call,
   compassOf,
   dial,
   engine,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   turnedOr,
@@ -87,9 +87,9 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): Draft {
       dial(0.5 * span, 0.2 * span, 0.2 * span, span),
     ],
     write: ([angle, longest, throttle, steered, run, more, pulled]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'haul',
             'stern line hauled in, bow swings out',
             { is: 'start' },
@@ -102,7 +102,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): Draft {
             'bow line on again',
             5,
           ),
-          beat(
+          step(
             'let-go',
             'let go aft',
             turnedOr(off * angle!, longest!),
@@ -110,7 +110,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): Draft {
             'hold on to it: she lies on one line',
           ),
           way === 'ahead'
-            ? beat(
+            ? step(
                 'away',
                 'line home: ahead and out',
                 { is: 'line', line: 'stern line', state: 'off' },
@@ -118,7 +118,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): Draft {
                 'neutral, let her lie back on her fenders',
                 60,
               )
-            : beat(
+            : step(
                 'away',
                 'line home: look astern, astern',
                 { is: 'line', line: 'stern line', state: 'off' },
@@ -126,17 +126,17 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): Draft {
                 'ahead, back alongside on her fenders',
                 60,
               ),
-          beat(
+          step(
             'off',
             way === 'ahead' ? 'steady along the way out' : 'ahead, take the way off',
-            { is: 'after', seconds: tenth(run!) },
+            { is: 'after', time_s: tenth(run!) },
             way === 'ahead'
               ? [steer(along + 0.4 * off * Math.abs(steered!)), engine('ahead')]
               : [wheel(0), ...reversed(setting, 'ahead', 0.3)],
             'neutral, look round',
           ),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
         60,
         [doubled],
         pivotFenders(setting, 'stern'),
@@ -186,9 +186,9 @@ export function heldOnASpring(setting: Setting): Draft {
   return {
     dials: [dial(0.4, 0.2, -0.6, 1), dial(0, 0.06, 0, hardest(setting)), dial(45, 5, 30, 60)],
     write: ([share, throttle, seconds]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'on-the-spring',
             'idle ahead on the spring',
             { is: 'start' },
@@ -200,15 +200,15 @@ export function heldOnASpring(setting: Setting): Draft {
             'neutral, and the other lines on again',
             5,
           ),
-          beat(
+          step(
             'look',
             'is she lying along?',
-            { is: 'after', seconds: 20 },
+            { is: 'after', time_s: 20 },
             [call(`heading ${compassOf(headingOf(heading))}, spring tight and still`)],
             'neutral, and the other lines on again',
           ),
         ],
-        { is: 'after', seconds: tenth(seconds!) },
+        { is: 'after', time_s: tenth(seconds!) },
         120,
         [spring],
       ),
@@ -273,10 +273,10 @@ export function warped(setting: Setting): Draft {
         length_m: tenth(1.2 * far + 2),
       };
       const short = Math.max(0.4, warp!.length_m / 1.5 - pulled!);
-      const eased: CueDocument = { is: 'after', seconds: tenth(Math.max(1, seconds!)) };
-      return scoreOf(
+      const eased: CueDocument = { is: 'after', time_s: tenth(Math.max(1, seconds!)) };
+      return planOf(
         [
-          beat(
+          step(
             'haul',
             'haul on the warp, ease the check line',
             { is: 'start' },
@@ -284,7 +284,7 @@ export function warped(setting: Setting): Draft {
             'hold the check line: she stops',
             5,
           ),
-          beat(
+          step(
             'check',
             'stop her on the check line',
             eased,
@@ -293,7 +293,7 @@ export function warped(setting: Setting): Draft {
             100,
           ),
         ],
-        { is: 'after', seconds: tenth(rest!) },
+        { is: 'after', time_s: tenth(rest!) },
         60,
         [warp!, checkLong],
       );

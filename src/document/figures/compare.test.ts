@@ -1,4 +1,4 @@
-import { runTake, type RunInput } from '@/core/score';
+import { runPlan, type RunInput } from '@/core/plan';
 import { namedPoints } from '../boat-spec';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { toRunInput } from '../run-input';
@@ -9,12 +9,12 @@ import type { Proposal } from './propose';
 
 const slip = demoFile('quince-takes-a-slip');
 
-/** The score as it stands, as if it had been fitted. */
+/** The plan as it stands, as if it had been fitted. */
 function asWritten(file: ManoeuvreFile): Proposal {
   const input = toRunInput(file);
   if (!input.ok) throw new Error(input.problems[0]!.message);
-  const take = runTake(input.value as RunInput);
-  return { score: file.score, take, wayOut: { looked: 4, none: 0 }, tries: 1, of: 1 };
+  const run = runPlan(input.value as RunInput);
+  return { plan: file.plan, run, wayOut: { looked: 4, none: 0 }, tries: 1, of: 1 };
 }
 
 describe('ways set side by side', () => {
@@ -33,7 +33,7 @@ describe('ways set side by side', () => {
   it('finds the wind each fails in and puts the better first, telling how far it is', () => {
     const weak: ManoeuvreFile = {
       ...slip,
-      score: { ...slip.score, beats: slip.score.beats.slice(0, 2) },
+      plan: { ...slip.plan, steps: slip.plan.steps.slice(0, 2) },
     };
     const ways = [
       { figure: 'never gets there', turned: true, file: weak },

@@ -42,9 +42,9 @@ export function turnedRound(goal: GoalDocument, boat: Boat): GoalDocument | null
 
 /** Better first: that it gets there, then the wind it holds to, then the room it leaves. */
 export function byWorth<F extends string>(a: Way<F>, b: Way<F>): number {
-  const gets = ({ proposal }: Way<F>) => (proposal.take.outcome === 'reached' ? 0 : 1);
+  const gets = ({ proposal }: Way<F>) => (proposal.run.outcome === 'reached' ? 0 : 1);
   const holds = ({ limit }: Way<F>) => limit?.wind ?? limit?.holdsTo ?? 0;
-  const clear = ({ proposal }: Way<F>) => proposal.take.margins.clearance?.distance ?? Infinity;
+  const clear = ({ proposal }: Way<F>) => proposal.run.margins.clearance?.distance ?? Infinity;
   const apart = holds(b) - holds(a);
   // A quarter of a metre a second more or less is no difference in a wind.
   return gets(a) - gets(b) || (Math.abs(apart) > 0.25 ? apart : 0) || clear(b) - clear(a) || apart;
@@ -67,7 +67,7 @@ export function* compareWays<F extends string>(
       yield { through: through.slice(), now: last, of };
     }
     if (!last) continue;
-    const input = toRunInput({ ...file, score: last.proposal.score });
+    const input = toRunInput({ ...file, plan: last.proposal.plan });
     through.push(input.ok ? { ...last, limit: windLimit(input.value) } : last);
     through.sort(byWorth);
     yield { through: through.slice(), now: null, of };

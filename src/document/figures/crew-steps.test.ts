@@ -1,9 +1,9 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { toRunInput } from '../run-input';
 import { SWEEPING } from '@/core/testing/sweep';
 import { demoFile } from '../testing/demo';
-import { figuresFor, subjectOf } from '.';
+import { figuresFor, subjectOf } from './';
 import { draftsOf, propose } from './index';
 import type { FigureId } from './table';
 
@@ -11,17 +11,17 @@ const WAYS = ['ashore', 'aboard'] as const;
 type Way = (typeof WAYS)[number];
 const figureOf = (to: Way): FigureId => `crew-${to}`;
 
-type Person = ManoeuvreFile['score']['crew'][number];
+type Person = ManoeuvreFile['plan']['crew'][number];
 const hand = (name: string, at: Person['at']): Person => ({ name, at, pull_N: 250, throws_m: 8 });
 const ISA = hand('Isa', { aboard: 'helm' });
 
 /** Pressed on to the pontoon, with somebody to step: from aboard, or from the cleat she is to lie at. */
-function withCrew(to: Way, crew?: ManoeuvreFile['score']['crew']): ManoeuvreFile {
+function withCrew(to: Way, crew?: ManoeuvreFile['plan']['crew']): ManoeuvreFile {
   const file = structuredClone(demoFile('pressed-onto-the-pontoon'));
-  const { goal, score } = file;
+  const { goal, plan } = file;
   if (goal.is !== 'lie') throw new Error('she comes to lie there');
   const tove = to === 'ashore' ? { aboard: goal.point } : { ashore: goal.mark };
-  score.crew = crew ?? [ISA, hand('Tove', tove)];
+  plan.crew = crew ?? [ISA, hand('Tove', tove)];
   return file;
 }
 
@@ -44,15 +44,15 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     const file = withCrew(to);
     const drafts = draftsOf(file, figureOf(to));
     if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
-    const score = drafts.value[0]!.write(drafts.value[0]!.dials.map(({ value }) => value));
-    const last = score.beats.at(-1)!;
+    const plan = drafts.value[0]!.write(drafts.value[0]!.dials.map(({ value }) => value));
+    const last = plan.steps.at(-1)!;
     expect(last.orders[0]).toMatchObject({ do: 'engine', gear: 'neutral' });
-    expect(last.orders.filter((order) => order.do === 'step')).toHaveLength(1);
-    expect(score.end.cue).toEqual({ is: 'all', of: [{ is: 'crew', who: 'Tove', where: to }] });
+    expect(last.orders.filter((order) => order.do === 'stepAshore')).toHaveLength(1);
+    expect(plan.end.cue).toEqual({ is: 'all', of: [{ is: 'crew', who: 'Tove', where: to }] });
   });
 
   /** Fitted in the sweep; in every test stepping ashore is played with the numbers it was fitted to. */
-  function fitted(file: ManoeuvreFile): ManoeuvreFile['score'] {
+  function fitted(file: ManoeuvreFile): ManoeuvreFile['plan'] {
     if (!SWEEPING) {
       const drafts = draftsOf(file, figureOf(to));
       if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
@@ -63,22 +63,22 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
       if (!told.ok) throw new Error(JSON.stringify(told.problems));
       found = told.value;
     }
-    return found!.score;
+    return found!.plan;
   }
 
   if (to === 'aboard' && !SWEEPING) return;
   it('fitted she lies close and still, and they step', () => {
     const file = withCrew(to);
-    const input = toRunInput({ ...file, score: fitted(file) });
+    const input = toRunInput({ ...file, plan: fitted(file) });
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
-    expect(take.outcome).toBe('reached');
-    const stepped = take.events.find((e) => e.is === 'crew' && e.what === to)!;
-    expect(stepped.time).toBeLessThanOrEqual(take.duration);
-    expect(take.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
-    const at = Math.min(take.trace.time.length - 1, Math.floor(10 * stepped.time));
-    expect(take.trace.gear[at]).toBe(0);
-    expect(take.trace.groundSpeed[at]!).toBeLessThan(0.35);
+    const run = runPlan(input.value);
+    expect(run.outcome).toBe('reached');
+    const stepped = run.events.find((e) => e.is === 'crew' && e.what === to)!;
+    expect(stepped.time).toBeLessThanOrEqual(run.duration);
+    expect(run.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
+    const at = Math.min(run.trace.time.length - 1, Math.floor(10 * stepped.time));
+    expect(run.trace.gear[at]).toBe(0);
+    expect(run.trace.groundSpeed[at]!).toBeLessThan(0.35);
   });
 });
 
@@ -86,12 +86,12 @@ describe('crew taken up over the stern', () => {
   /** Ottoline, who is to lie with her stern to the quay, in a light wind; somebody waits at the ring there. */
   function sternTo(): ManoeuvreFile {
     const file = structuredClone(demoFile('stern-to-before-supper'));
-    const { goal, score, conditions } = file;
+    const { goal, plan, conditions } = file;
     if (goal.is !== 'lie') throw new Error('she comes to lie there');
-    score.lines = [];
-    score.beats = score.beats.slice(0, 1).map((beat) => ({ ...beat, orders: [] }));
-    score.end = { cue: { is: 'after', seconds: 5 }, within_s: 20 };
-    score.crew = [ISA, hand('Tove', { ashore: goal.mark })];
+    plan.lines = [];
+    plan.steps = plan.steps.slice(0, 1).map((step) => ({ ...step, orders: [] }));
+    plan.end = { cue: { is: 'after', time_s: 5 }, within_s: 20 };
+    plan.crew = [ISA, hand('Tove', { ashore: goal.mark })];
     conditions.wind.speed_mps = 2;
     return file;
   }
@@ -114,14 +114,14 @@ describe('crew taken up over the stern', () => {
       found = told.value;
     }
     expect(found!.wayOut!.none).toBe(0);
-    const input = toRunInput({ ...file, score: found!.score });
+    const input = toRunInput({ ...file, plan: found!.plan });
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
-    expect(take.outcome).toBe('reached');
-    const stepped = take.events.find((e) => e.is === 'crew' && e.what === 'aboard')!;
-    const at = Math.min(take.trace.time.length - 1, Math.floor(10 * stepped.time));
-    expect(take.trace.gear[at]).toBe(0);
-    expect(take.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
+    const run = runPlan(input.value);
+    expect(run.outcome).toBe('reached');
+    const stepped = run.events.find((e) => e.is === 'crew' && e.what === 'aboard')!;
+    const at = Math.min(run.trace.time.length - 1, Math.floor(10 * stepped.time));
+    expect(run.trace.gear[at]).toBe(0);
+    expect(run.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
     if (stepped.is !== 'crew') throw new Error('somebody stepped');
     // Over the stern: well abaft her middle, on the centre line.
     expect(stepped.x).toBeLessThan(-0.35 * input.value.boat.hull.length);

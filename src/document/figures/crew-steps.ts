@@ -1,5 +1,5 @@
-import type { Person } from '@/core/score';
-import type { OrderDocument, SimpleCue } from '../score';
+import type { Person } from '@/core/plan';
+import type { OrderDocument, SimpleCue } from '../plan';
 import { call, engine, wheel, type Draft } from './draft';
 import { lieOf, type Setting } from './setting';
 
@@ -38,22 +38,19 @@ export function nobodySteps(setting: Setting, to: 'ashore' | 'aboard'): string |
 export function crewed(setting: Setting, base: Draft, to: 'ashore' | 'aboard'): Draft {
   const { mark, point } = lieOf(setting);
   const people = stepping(setting, to);
-  const at = to === 'ashore' ? mark.name : point.name;
-  const steps = people.map(({ name }): OrderDocument => ({
-    do: 'step',
-    after_s: 0.5,
-    by: name,
-    to,
-    at,
-  }));
+  const over = people.map(({ name: by }): OrderDocument =>
+    to === 'ashore'
+      ? { do: 'stepAshore', after_s: 0.5, by, mark: mark.name }
+      : { do: 'stepAboard', after_s: 0.5, by, point: point.name },
+  );
   const who = people.length === 1 ? people[0]!.name.slice(0, WHO_STEPS) : 'they';
   const verb = people.length === 1 ? 'steps' : 'step';
   return {
     dials: base.dials,
     write: (values) => {
-      const score = base.write(values);
-      const last = score.beats.length - 1;
-      const beats = score.beats.map((one, i) =>
+      const plan = base.write(values);
+      const last = plan.steps.length - 1;
+      const steps = plan.steps.map((one, i) =>
         i === last
           ? {
               ...one,
@@ -62,7 +59,7 @@ export function crewed(setting: Setting, base: Draft, to: 'ashore' | 'aboard'): 
                 engine('neutral'),
                 wheel(0),
                 call(`neutral; step ${to} when she is still, no jumping`),
-                ...steps,
+                ...over,
               ],
             }
           : one,
@@ -70,7 +67,7 @@ export function crewed(setting: Setting, base: Draft, to: 'ashore' | 'aboard'): 
       const across = people
         .slice(0, MOST_CUES)
         .map(({ name }): SimpleCue => ({ is: 'crew', who: name, where: to }));
-      return { ...score, beats, end: { cue: { is: 'all', of: across }, within_s: WITHIN_S } };
+      return { ...plan, steps, end: { cue: { is: 'all', of: across }, within_s: WITHIN_S } };
     },
   };
 }

@@ -1,26 +1,26 @@
-import { beat, endedAt, engine, scoreOf } from './draft';
+import { step, endedAt, engine, planOf } from './draft';
 
-const score = scoreOf(
+const plan = planOf(
   [
-    beat('go', 'go', { is: 'start' }, [engine('ahead', 0.2)], 'astern'),
-    beat('stop', 'stop', { is: 'after', seconds: 9 }, [engine('astern', 0.4)], 'astern harder', 30),
-    beat('wait', 'wait', { is: 'stopped' }, [engine('neutral')], 'lines on', 400),
+    step('go', 'go', { is: 'start' }, [engine('ahead', 0.2)], 'astern'),
+    step('stop', 'stop', { is: 'after', time_s: 9 }, [engine('astern', 0.4)], 'astern harder', 30),
+    step('wait', 'wait', { is: 'stopped' }, [engine('neutral')], 'lines on', 400),
   ],
-  { is: 'after', seconds: 5 },
+  { is: 'after', time_s: 5 },
   60,
 );
 
-describe('a score ended at one of its beats', () => {
-  it('is over as that beat would begin, and waits for it as long', () => {
-    const short = endedAt(score, 'wait');
-    expect(short.beats.map(({ id }) => id)).toEqual(['go', 'stop']);
+describe('a plan ended at one of its steps', () => {
+  it('is over as that step would begin, and waits for it as long', () => {
+    const short = endedAt(plan, 'wait');
+    expect(short.steps.map(({ id }) => id)).toEqual(['go', 'stop']);
     expect(short.end).toEqual({ cue: { is: 'stopped' }, within_s: 400 });
-    expect(score.beats).toHaveLength(3);
+    expect(plan.steps).toHaveLength(3);
   });
 
-  it('stays whole where there is no such beat, or nothing would be left of it', () => {
-    expect(endedAt(score, 'elsewhere')).toBe(score);
-    expect(endedAt(score, 'go')).toBe(score);
+  it('stays whole where there is no such step, or nothing would be left of it', () => {
+    expect(endedAt(plan, 'elsewhere')).toBe(plan);
+    expect(endedAt(plan, 'go')).toBe(plan);
   });
 });
 

@@ -1,26 +1,26 @@
 import type { Dial } from '@/core/search';
 import type { LineDocument } from '../rigging';
-import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument, SimpleCue } from '../score';
+import type { StepDocument, CueDocument, OrderDocument, PlanDocument, SimpleCue } from '../plan';
 
 /**
- * A technique laid out for one boat, place and day, its numbers still open: the dials to be fitted, and the score they
+ * A technique laid out for one boat, place and day, its numbers still open: the dials to be fitted, and the plan they
  * make. `write` rounds as a writer would.
  */
 export interface Draft {
   readonly dials: readonly Dial[];
-  /** Id of a beat at whose cue most is decided, of a score that goes on long after: the first tries end there. */
+  /** Id of a step at whose cue most is decided, of a plan that goes on long after: the first tries end there. */
   readonly decided?: string;
-  write(values: readonly number[]): ScoreDocument;
+  write(values: readonly number[]): PlanDocument;
   /** Near enough what it comes to and quicker to play, for the first tries. */
-  rough?(values: readonly number[]): ScoreDocument;
+  rough?(values: readonly number[]): PlanDocument;
 }
 
-/** The same score, over as one of its beats would begin. */
-export function endedAt(score: ScoreDocument, id: string): ScoreDocument {
-  const last = score.beats.findIndex((beat) => beat.id === id);
-  if (last < 1) return score;
-  const { cue, within_s } = score.beats[last]!;
-  return { ...score, beats: score.beats.slice(0, last), end: { cue, within_s } };
+/** The same plan, over as one of its steps would begin. */
+export function endedAt(plan: PlanDocument, id: string): PlanDocument {
+  const last = plan.steps.findIndex((step) => step.id === id);
+  if (last < 1) return plan;
+  const { cue, within_s } = plan.steps[last]!;
+  return { ...plan, steps: plan.steps.slice(0, last), end: { cue, within_s } };
 }
 
 export const dial = (value: number, step: number, least: number, most: number): Dial => ({
@@ -70,7 +70,7 @@ export const near = (point: string, mark: string, distance: number): SimpleCue =
 /** Either her way is off, or it has been long enough. */
 export const wayOff = (seconds: number): CueDocument => ({
   is: 'any',
-  of: [{ is: 'stopped' }, { is: 'sternway' }, { is: 'after', seconds }],
+  of: [{ is: 'stopped' }, { is: 'sternway' }, { is: 'after', time_s: seconds }],
 });
 
 /** Turned through so much, or it has been long enough. */
@@ -78,18 +78,18 @@ export const turnedOr = (by: number, seconds: number): CueDocument => ({
   is: 'any',
   of: [
     { is: 'turned', by_deg: Math.round(by) || 1 },
-    { is: 'after', seconds: tenth(seconds) },
+    { is: 'after', time_s: tenth(seconds) },
   ],
 });
 
-export function beat(
+export function step(
   id: string,
   title: string,
   cue: CueDocument,
   orders: OrderDocument[],
   say: string,
   within_s = 120,
-): BeatDocument {
+): StepDocument {
   return {
     id,
     title,
@@ -102,11 +102,11 @@ export function beat(
 }
 
 /** The last of a way out: what angle there was comes off, and she goes steady. */
-export const alongOut = (after: number, heading: number): BeatDocument =>
-  beat(
+export const alongOut = (after: number, heading: number): StepDocument =>
+  step(
     'along',
     'steady along the way out',
-    { is: 'after', seconds: tenth(after) },
+    { is: 'after', time_s: tenth(after) },
     [steer(heading), engine('ahead')],
     'neutral, look round',
   );
@@ -116,26 +116,26 @@ export const endOnLine = (
   line: string,
   state: 'on' | 'fast',
   seconds: number,
-): ScoreDocument['end'] => ({
+): PlanDocument['end'] => ({
   cue: {
     is: 'any',
     of: [
       { is: 'line', line, state },
-      { is: 'after', seconds },
+      { is: 'after', time_s: seconds },
     ],
   },
   within_s: 90,
 });
 
-export const scoreOf = (
-  beats: BeatDocument[],
+export const planOf = (
+  steps: StepDocument[],
   end: CueDocument,
   within_s = 60,
   lines: LineDocument[] = [],
-  fenders: ScoreDocument['fenders'] = [],
-  crew: ScoreDocument['crew'] = [],
-): ScoreDocument => ({
-  beats,
+  fenders: PlanDocument['fenders'] = [],
+  crew: PlanDocument['crew'] = [],
+): PlanDocument => ({
+  steps,
   end: { cue: end, within_s },
   lines,
   crew,

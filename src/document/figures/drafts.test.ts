@@ -1,5 +1,5 @@
 import { Random } from '@/core/math';
-import { runTillHard } from '@/core/score';
+import { runTillHard } from '@/core/plan';
 import { beginManoeuvre, GOINGS, type Going } from '../begin';
 import { manoeuvreFileSchema, type ManoeuvreFile } from '../manoeuvre';
 import { placeSchema, type Place } from '../place';
@@ -17,11 +17,11 @@ import {
   stuckIn,
   subjectOf,
   type FigureId,
-} from '.';
+} from './';
 import { startFor } from './berths';
 import { draftsOf } from './index';
 
-// Every technique, laid out for every boat it fits, with numbers from all over its dials: always a sound score.
+// Every technique, laid out for every boat it fits, with numbers from all over its dials: always a sound plan.
 
 const PLACES = ['cradle-basin', 'fullers-wall', 'ropewalk-basin', 'stilt-pontoon', 'tallow-quay'];
 
@@ -44,7 +44,7 @@ function begun(boat: string, at: Place, berthId: string, going: Going, side: 'po
     berthId,
     side,
     going,
-    conditions: { wind, stream: along, water: 'sea' },
+    conditions: { wind, current: along, water: 'sea' },
   });
 }
 
@@ -72,7 +72,7 @@ const SOME = chosen(FLEET_IDS, ['brisling', 'ottoline', 'tamarack-nell']);
 describe.each(SOME)('%s', (boat) => {
   const manoeuvres = all(boat);
 
-  it('is offered figures that write scores which can be played', () => {
+  it('is offered figures that write plans which can be played', () => {
     const random = new Random(7);
     for (const file of manoeuvres) {
       const offered = figuresFor(subjectOf(file));
@@ -92,13 +92,13 @@ describe.each(SOME)('%s', (boat) => {
             expect(step).toBeGreaterThan(0);
           }
           for (const share of SWEEPING ? [0, 1, random.uniform()] : [random.uniform()]) {
-            const score = write(dials.map(({ least, most }) => least + share * (most - least)));
-            const whole = check<ManoeuvreFile>(manoeuvreFileSchema, { ...file, score });
+            const plan = write(dials.map(({ least, most }) => least + share * (most - least)));
+            const whole = check<ManoeuvreFile>(manoeuvreFileSchema, { ...file, plan });
             if (!whole.ok) throw new Error(`${id}: ${JSON.stringify(whole.problems)}`);
             const input = toRunInput(whole.value);
             if (!input.ok) throw new Error(`${id}: ${JSON.stringify(input.problems)}`);
             // What she is told to do she can be told: no order to what she has not got.
-            expect(score.beats.every(({ wayOut }) => wayOut.note !== '')).toBe(true);
+            expect(plan.steps.every(({ wayOut }) => wayOut.note !== '')).toBe(true);
           }
         }
       }
@@ -156,10 +156,10 @@ describe('where to come from', () => {
   const boat = fleetRecord('quince');
   const ground = groundOf(boat, at);
   const berth = at.berths[0]!;
-  const from = (streamSet: number, streamSpeed: number) =>
+  const from = (currentSet: number, currentSpeed: number) =>
     startFor(ground, lyingIn(at, berth, boat, 'port'), {
       wind: { from_deg: 0, speed_mps: 0 },
-      stream: { set_deg: streamSet, speed_mps: streamSpeed },
+      current: { set_deg: currentSet, speed_mps: currentSpeed },
       water: 'fresh',
     });
 
@@ -185,7 +185,7 @@ describe('where to come from', () => {
       b.edge_m = b.edge_m.map(([x, y]): [number, number] => [x + 500, y - 80]) as typeof b.edge_m;
     const there = startFor(groundOf(boat, moved), lyingIn(moved, moved.berths[0]!, boat, 'port'), {
       wind: { from_deg: 0, speed_mps: 0 },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'fresh',
     })!;
     const here = from(0, 0)!;
@@ -212,7 +212,7 @@ describe('where to come from', () => {
     const lying = lyingIn(walled, walled.berths[0]!, boat, 'port');
     const calm = {
       wind: { from_deg: 0, speed_mps: 0 },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'fresh' as const,
     };
     expect(startFor(groundOf(boat, walled), lying, calm)).toBeNull();
@@ -223,14 +223,14 @@ it('a run for trying stops at its first hard touch, and is the whole run where t
   const made = begun('quince', place('stilt-pontoon'), 'west-gap', 'in', 'port');
   if (!made.ok) throw new Error('not begun');
   const ahead = structuredClone(made.value);
-  ahead.score.beats[0]!.orders = [
+  ahead.plan.steps[0]!.orders = [
     { do: 'steer', after_s: 0, heading_deg: 30 },
     { do: 'engine', after_s: 0, gear: 'ahead', throttle: 0.5 },
   ];
-  ahead.score.end = { cue: { is: 'after', seconds: 90 }, within_s: 100 };
+  ahead.plan.end = { cue: { is: 'after', time_s: 90 }, within_s: 100 };
   const input = toRunInput(ahead);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  const take = runTillHard(input.value);
-  expect(take.outcome).toBe('hard touch');
-  expect(take.duration - take.touches.find(({ grade }) => grade === 'hard')!.time).toBeLessThan(1);
+  const run = runTillHard(input.value);
+  expect(run.outcome).toBe('hard touch');
+  expect(run.duration - run.touches.find(({ grade }) => grade === 'hard')!.time).toBeLessThan(1);
 });

@@ -1,6 +1,6 @@
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { degrees } from '../fields';
-import type { ExpectationDocument, ScoreDocument } from '../score';
+import type { ExpectationDocument, PlanDocument } from '../plan';
 import { compassOf } from './draft';
 
 /** How far off a helm may find her and still be in it: heading, and speed as a share and in m/s. Judgement. */
@@ -11,14 +11,14 @@ const SPEED_MPS = 0.25;
 const hundredth = (value: number) => Math.round(value * 100) / 100;
 
 /**
- * The score with what its own take shows at each beat's end written down as what to expect: heading and speed. Beats
+ * The plan with what its own run shows at each step's end written down as what to expect: heading and speed. Steps
  * counted out in seconds are too short to look at anything.
  */
-export function withExpectations(score: ScoreDocument, take: Take): ScoreDocument {
-  const { time, heading, groundSpeed } = take.trace;
-  const beats = score.beats.map((beat, i) => {
-    const next = take.beats.find((mark) => mark.beat === i + 1);
-    if (!next || score.beats[i + 1]?.cue.is === 'after') return beat;
+export function withExpectations(plan: PlanDocument, run: Run): PlanDocument {
+  const { time, heading, groundSpeed } = run.trace;
+  const steps = plan.steps.map((step, i) => {
+    const next = run.steps.find((mark) => mark.step === i + 1);
+    if (!next || plan.steps[i + 1]?.cue.is === 'after') return step;
     const at = time.findIndex((t) => t >= next.time - 1e-9);
     const speed = groundSpeed[at < 0 ? time.length - 1 : at]!;
     const psi = heading[at < 0 ? time.length - 1 : at]!;
@@ -33,7 +33,7 @@ export function withExpectations(score: ScoreDocument, take: Take): ScoreDocumen
         most_mps: hundredth(speed + slack),
       },
     ];
-    return { ...beat, expect };
+    return { ...step, expect };
   });
-  return { ...score, beats };
+  return { ...plan, steps };
 }

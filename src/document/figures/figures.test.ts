@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { chosen } from '@/core/testing/sweep';
 import { beginManoeuvre, type Going } from '../begin';
 import { placeSchema, type Place } from '../place';
@@ -17,7 +17,7 @@ import {
   subjectOf,
   type FigureId,
   type Side,
-} from '.';
+} from './';
 
 function place(id: string, change: (json: Place) => void = () => undefined): Place {
   const json = structuredClone(demoJson('places', id)) as Place;
@@ -56,7 +56,7 @@ function begun({ boat, at, berth, side, going = 'in', wind = [0, 0] }: Asked) {
     going,
     conditions: {
       wind: { from_deg: wind[0], speed_mps: wind[1] },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'sea',
     },
   });
@@ -75,9 +75,9 @@ function proposed(asked: Asked, figure: FigureId, limit_s = 240) {
   let last;
   for (const found of propose(manoeuvre, figure)) last = found;
   if (!last?.ok) throw new Error(JSON.stringify(last));
-  const input = toRunInput({ ...manoeuvre, score: last.value.score });
+  const input = toRunInput({ ...manoeuvre, plan: last.value.plan });
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return { proposal: last.value, take: runTake(input.value), start: manoeuvre.start };
+  return { proposal: last.value, run: runPlan(input.value), start: manoeuvre.start };
 }
 
 const basin = place('cradle-basin');
@@ -156,7 +156,7 @@ describe('what is offered', () => {
     const [refused] = propose(asked, 'ferry-glide-in');
     expect(refused).toEqual({
       ok: false,
-      problems: [{ path: 'figure', message: 'there is no stream to glide on' }],
+      problems: [{ path: 'figure', message: 'there is no current to glide on' }],
     });
   });
 });
@@ -189,19 +189,19 @@ describe('a figure written in', () => {
   it.each(chosen(UNSEEN, UNSEEN.slice(1)))(
     '%s gets there without a hard touch and leaves a way out: %#',
     (figure, asked) => {
-      const { proposal, take } = proposed(asked, figure);
-      expect(proposal.take.outcome).toBe('reached');
-      expect(take.outcome).toBe('reached');
-      expect(take.touches.filter(({ grade }) => grade === 'hard')).toEqual([]);
+      const { proposal, run } = proposed(asked, figure);
+      expect(proposal.run.outcome).toBe('reached');
+      expect(run.outcome).toBe('reached');
+      expect(run.touches.filter(({ grade }) => grade === 'hard')).toEqual([]);
       expect(proposal.wayOut!.none).toBe(0);
-      expect(take.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
+      expect(run.events.filter((e) => e.is === 'expectation failed')).toEqual([]);
     },
   );
 
   it('says so where it cannot: there is no time for it', () => {
     const asked: Asked = { boat: 'quince', at: pontoon, berth: 'west-gap', side: 'port' };
     const { proposal } = proposed(asked, 'alongside-wheel-and-gear', 4);
-    expect(proposal.take.outcome).toBe('out of time');
+    expect(proposal.run.outcome).toBe('out of time');
     expect(proposal.tries).toBeGreaterThan(200);
   });
 });

@@ -1,10 +1,10 @@
-import { beat, call, dial, engine, tenth, wheel, type Draft } from './draft';
+import { step, call, dial, engine, tenth, wheel, type Draft } from './draft';
 import { lineFigures } from '../rigging-input';
 import type { Boat } from '../boat';
 import type { RopeFigures } from '@/core/holding';
 import { lieOf, lockOf, type Setting } from './setting';
 import { berthed, handAshore, handAt, leadsFrom, lineOf, type Lead } from './line-leads';
-import type { OrderDocument } from '../score';
+import type { OrderDocument } from '../plan';
 
 function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
   const cleat = `${lieOf(setting).side} midship cleat`;
@@ -70,7 +70,7 @@ export function onToASpring(setting: Setting, base: Draft): Draft {
     ],
     write: (values) => {
       const [length, wheelShare, seconds] = values.slice(-3) as [number, number, number];
-      const score = base.write(values.slice(0, -3));
+      const plan = base.write(values.slice(0, -3));
       const pass: OrderDocument = {
         do: 'pass',
         after_s: 0,
@@ -81,25 +81,25 @@ export function onToASpring(setting: Setting, base: Draft): Draft {
         length_m: tenth(length),
       };
       // On while her way comes off, so that it is fast as she stops.
-      const stopping = score.beats.length - 2;
+      const stopping = plan.steps.length - 2;
       return {
-        ...score,
-        beats: [
-          ...score.beats.map((one, i) =>
+        ...plan,
+        steps: [
+          ...plan.steps.map((one, i) =>
             i === stopping
               ? { ...one, orders: [...one.orders, pass] }
               : i === stopping + 1
                 ? { ...one, orders: [engine('neutral'), wheel(0), call('is the spring on?')] }
                 : one,
           ),
-          beat(
+          step(
             'on-the-spring',
             'idle ahead on the spring',
             {
               is: 'all',
               of: [
                 { is: 'line', line: 'first spring', state: 'fast' },
-                { is: 'after', seconds: 1 },
+                { is: 'after', time_s: 1 },
               ],
             },
             [
@@ -110,7 +110,7 @@ export function onToASpring(setting: Setting, base: Draft): Draft {
             45,
           ),
         ],
-        end: { cue: { is: 'after', seconds: tenth(seconds) }, within_s: 90 },
+        end: { cue: { is: 'after', time_s: tenth(seconds) }, within_s: 90 },
         lines: [lineOf('first spring', cleat, length, null, false)],
       };
     },

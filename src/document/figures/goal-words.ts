@@ -1,4 +1,4 @@
-import type { Goal } from '@/core/score';
+import type { Goal } from '@/core/plan';
 
 export type GoalKind = Goal['is'];
 

@@ -1,7 +1,8 @@
-import { MANOEUVRE_SCHEMA, MANOEUVRE_VERSION, type ManoeuvreFile } from '../manoeuvre';
-import type { ScoreDocument } from '../score';
+import { MANOEUVRE_SCHEMA, type ManoeuvreFile } from '../manoeuvre';
+import { MANOEUVRE_VERSION } from '../manoeuvre-migrations';
+import type { PlanDocument } from '../plan';
 import { failure, success, type Result } from '../result';
-import { beat, scoreOf, type Draft } from './draft';
+import { step, planOf, type Draft } from './draft';
 import { compareWays, turnedRound, type Comparison } from './compare';
 import { stoppingSpringOf, type StoppingSpring } from './first-spring';
 import { afterHerLines } from './let-go';
@@ -26,7 +27,7 @@ const blankManoeuvre: Omit<ManoeuvreFile, keyof FigureSubject | 'conditions'> = 
   id: 'blank',
   title: 'blank',
   note: '',
-  score: scoreOf([beat('begin', '', { is: 'start' }, [], '')], { is: 'after', seconds: 1 }),
+  plan: planOf([step('begin', '', { is: 'start' }, [], '')], { is: 'after', time_s: 1 }),
   dismissed: [],
   ready: [],
 };
@@ -37,8 +38,8 @@ export type FigureSubject = Pick<
   'boat' | 'place' | 'others' | 'start' | 'goal' | 'berth' | 'locks' | 'limit_s'
 > & {
   /** Who is named, and where they are. */
-  readonly crew: ScoreDocument['crew'];
-  readonly stream: ManoeuvreFile['conditions']['stream'];
+  readonly crew: PlanDocument['crew'];
+  readonly current: ManoeuvreFile['conditions']['current'];
   readonly level?: ManoeuvreFile['conditions']['level'];
 };
 
@@ -52,8 +53,8 @@ export const subjectOf = ({
   berth,
   locks,
   limit_s,
-  score: { crew },
-  conditions: { stream, level },
+  plan: { crew },
+  conditions: { current, level },
 }: ManoeuvreFile): FigureSubject => ({
   boat,
   place,
@@ -64,30 +65,30 @@ export const subjectOf = ({
   locks,
   limit_s,
   crew,
-  stream,
+  current,
   ...(level ? { level } : {}),
 });
 
-/** A subject in a calm, its score empty but for who is there; for nobody, where somebody stands at what is no more. */
+/** A subject in a calm, its plan empty but for who is there; for nobody, where somebody stands at what is no more. */
 function inACalm(subject: FigureSubject): Result<Setting> {
   const setting = calm(subject);
   return setting.ok || subject.crew.length === 0 ? setting : calm({ ...subject, crew: [] });
 }
 
-const calm = ({ stream, level, crew, ...subject }: FigureSubject): Result<Setting> =>
+const calm = ({ current, level, crew, ...subject }: FigureSubject): Result<Setting> =>
   settingOf({
     ...blankManoeuvre,
     ...subject,
-    score: { ...blankManoeuvre.score, crew },
+    plan: { ...blankManoeuvre.plan, crew },
     conditions: {
       wind: { from_deg: 0, speed_mps: 0 },
-      stream,
+      current,
       water: 'sea',
       ...(level ? { level } : {}),
     },
   });
 
-/** The spring that would stop her where she is to lie; null where none can. Neither wind nor score have a say in it. */
+/** The spring that would stop her where she is to lie; null where none can. Neither wind nor plan have a say in it. */
 export function stoppingSpring(subject: FigureSubject): StoppingSpring | null {
   const setting = inACalm(subject);
   return setting.ok ? stoppingSpringOf(setting.value, subject.boat) : null;
@@ -106,21 +107,21 @@ export function figuresFor(
 function patient(
   { write, rough, ...rest }: Draft,
   times: number,
-  { crew: named, lines: rigged, fenders: hung }: ScoreDocument,
+  { crew: named, lines: rigged, fenders: hung }: PlanDocument,
 ): Draft {
   // What the other boats lie on stays as it is, where a figure does not see to it itself.
   const theirs = rigged.filter(({ of }) => of !== undefined);
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
   const waiting =
     (of: Draft['write']) =>
-    (values: readonly number[]): ScoreDocument => {
-      const { beats, end, lines, fenders, crew } = of(values);
+    (values: readonly number[]): PlanDocument => {
+      const { steps, end, lines, fenders, crew } = of(values);
       return {
         lines: lines.some(({ of }) => of !== undefined) ? lines : [...lines, ...theirs],
         // Those she has out stay out, where a figure hangs none.
         fenders: fenders.length > 0 ? fenders : hung,
         crew: named.length > 0 ? named : crew,
-        beats: beats.map((beat) => ({ ...beat, within_s: longer(beat.within_s) })),
+        steps: steps.map((step) => ({ ...step, within_s: longer(step.within_s) })),
         end: { ...end, within_s: longer(end.within_s) },
       };
     };
@@ -142,7 +143,7 @@ export function draftsOf(file: ManoeuvreFile, figure: FigureId): Result<readonly
       message: 'tried here it cannot be laid out for the boats there are; compose it by hand',
     });
   return success(
-    drafts.map((draft) => patient(afterHerLines(draft, setting.value, file), longer, file.score)),
+    drafts.map((draft) => patient(afterHerLines(draft, setting.value, file), longer, file.plan)),
   );
 }
 

@@ -2,12 +2,12 @@ import { hardest, reversed, still } from './arrive';
 import { degrees } from '../fields';
 import {
   alongOut,
-  beat,
+  step,
   call,
   compassOf,
   dial,
   engine,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   turnedOr,
@@ -16,7 +16,7 @@ import {
 } from './draft';
 import { lockOf, type Setting } from './setting';
 import { pushed } from './sideways';
-import type { OrderDocument } from '../score';
+import type { OrderDocument } from '../plan';
 
 const LINES = call('lines gone in their order, the one that holds her last; hands inboard');
 const BACK = 'lines on again while a step still reaches';
@@ -37,9 +37,9 @@ export function droppedOff(setting: Setting): Draft {
   return {
     dials: dropDials(setting),
     write: ([wait, angle, throttle, out, more]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'let-go',
             'let go, let her drop off',
             { is: 'start' },
@@ -47,21 +47,21 @@ export function droppedOff(setting: Setting): Draft {
             BACK,
             5,
           ),
-          beat(
+          step(
             'ahead',
             'ahead, out at an angle',
-            { is: 'after', seconds: tenth(wait!) },
+            { is: 'after', time_s: tenth(wait!) },
             [steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
             'neutral, let the wind take her further off',
           ),
           alongOut(out!, along + 0.4 * off * angle!),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       ),
   };
 }
 
-/** Bow pointed a little off into the stream, just enough ahead to hold against it, so that it carries her off sideways. */
+/** Bow pointed a little off into the current, just enough ahead to hold against it, so that it carries her off sideways. */
 export function glidedOff(setting: Setting): Draft {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
@@ -74,32 +74,32 @@ export function glidedOff(setting: Setting): Draft {
       dial(6, 4, 1, 25),
     ],
     write: ([angle, throttle, out, less, more]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'bow-off',
-            'let go forward, bow off into the stream',
+            'let go forward, bow off into the current',
             { is: 'start' },
             [LINES, steer(along + off * angle!), engine('ahead', throttle!, 0.5)],
             BACK,
             5,
           ),
-          beat(
+          step(
             'glide',
-            'glide out, held on the stream',
+            'glide out, held on the current',
             turnedOr(0.8 * off * angle!, 25),
             [steer(along + off * angle!), call('watch a mark abeam: she stays abreast of it')],
             'take the angle off, let her set back',
           ),
-          beat(
+          step(
             'straight',
-            'off and clear: straight into the stream',
-            { is: 'after', seconds: tenth(out!) },
+            'off and clear: straight into the current',
+            { is: 'after', time_s: tenth(out!) },
             [steer(along + off * Math.min(less!, angle!)), engine('ahead', throttle!)],
-            'neutral: the stream takes her back clear of the berth',
+            'neutral: the current takes her back clear of the berth',
           ),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       ),
   };
 }
@@ -135,9 +135,9 @@ export function sternFirst(setting: Setting): Draft {
       dial(4, 2, 1, 20),
     ],
     write: ([kick, angle, longest, back, astern, more]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'stern-out',
             'let go, stern out',
             { is: 'start' },
@@ -145,22 +145,22 @@ export function sternFirst(setting: Setting): Draft {
             BACK,
             5,
           ),
-          beat(
+          step(
             'astern',
             'look astern, astern out',
             turnedOr(-off * angle!, longest!),
             [steer(along - off * angle!), ...reversed(setting, 'astern', back!)],
             'neutral, let her lie off',
           ),
-          beat(
+          step(
             'off',
             'neutral, off and clear',
-            { is: 'after', seconds: tenth(astern!) },
+            { is: 'after', time_s: tenth(astern!) },
             [engine('neutral'), wheel(0)],
             'ahead idle, out along the fairway',
           ),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       ),
   };
 }
@@ -178,9 +178,9 @@ export function asternOut(setting: Setting): Draft {
       dial(2, 1, 0.5, 12),
     ],
     write: ([h, back, seconds, stop, burst, more]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'astern',
             'look astern, astern out',
             { is: 'start' },
@@ -188,22 +188,22 @@ export function asternOut(setting: Setting): Draft {
             'ahead, into the slip again',
             5,
           ),
-          beat(
+          step(
             'clear',
             'ahead, take the way off',
-            { is: 'after', seconds: tenth(seconds!) },
+            { is: 'after', time_s: tenth(seconds!) },
             [wheel(0), ...reversed(setting, 'ahead', stop!)],
             'neutral, look round',
           ),
-          beat(
+          step(
             'neutral',
             'neutral in the aisle',
-            { is: 'after', seconds: tenth(burst! + setting.pause) },
+            { is: 'after', time_s: tenth(burst! + setting.pause) },
             [engine('neutral')],
             'ahead or astern along the aisle',
           ),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       ),
   };
 }
@@ -222,9 +222,9 @@ export function bowFirst(setting: Setting): Draft {
       dial(3, 2, 1, 25),
     ],
     write: ([power, angle, longest, throttle, out, more]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'bow-off',
             'let go, thruster, bow off',
             { is: 'start' },
@@ -232,7 +232,7 @@ export function bowFirst(setting: Setting): Draft {
             BACK,
             5,
           ),
-          beat(
+          step(
             'ahead',
             'ahead, out at an angle',
             turnedOr(off * angle!, longest!),
@@ -241,7 +241,7 @@ export function bowFirst(setting: Setting): Draft {
           ),
           alongOut(out!, along + 0.5 * off * angle!),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       ),
   };
 }

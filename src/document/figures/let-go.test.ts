@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { beginManoeuvre } from '../begin';
 import { manoeuvreFileSchema, type ManoeuvreFile } from '../manoeuvre';
 import { lineEnds, placeSchema, type Place } from '../place';
@@ -8,7 +8,7 @@ import { placeOf } from '../others';
 import { namedPoints } from '../boat-spec';
 import { demoJson } from '../testing/demo';
 import { fleetRecord } from '../testing/fleet';
-import { draftsOf } from '.';
+import { draftsOf } from './';
 
 // Somebody has rigged bow and stern line to a jetty, and asks for a figure that takes her off it.
 
@@ -32,7 +32,7 @@ function tied(
     going: 'out',
     conditions: {
       wind: { from_deg, speed_mps },
-      stream: { set_deg: 0, speed_mps: 0 },
+      current: { set_deg: 0, speed_mps: 0 },
       water: 'sea',
     },
   });
@@ -64,7 +64,7 @@ function tied(
   const lines = [line('bow line', 'port bow cleat'), line('stern line', 'port quarter cleat')];
   const rigged = check<ManoeuvreFile>(manoeuvreFileSchema, {
     ...file,
-    score: { ...file.score, lines },
+    plan: { ...file.plan, lines },
   });
   if (!rigged.ok) throw new Error(JSON.stringify(rigged.problems));
   change(rigged.value);
@@ -79,7 +79,7 @@ const written = (file: ManoeuvreFile, figure: Parameters<typeof draftsOf>[1]) =>
 };
 
 const gone = (file: ManoeuvreFile) =>
-  written(file, 'drop-off-and-away').beats.flatMap(({ orders }) =>
+  written(file, 'drop-off-and-away').steps.flatMap(({ orders }) =>
     orders.flatMap((order) => (order.do === 'letGo' ? [order.line] : [])),
   );
 
@@ -91,24 +91,24 @@ describe('lines rigged before a figure is asked for', () => {
 
   it('are slips, and off before she goes ahead', () => {
     const file = tied(190, 9);
-    const score = written(file, 'drop-off-and-away');
-    expect(score.lines.map(({ doubled }) => doubled)).toEqual([true, true]);
-    const input = toRunInput({ ...file, score });
+    const plan = written(file, 'drop-off-and-away');
+    expect(plan.lines.map(({ doubled }) => doubled)).toEqual([true, true]);
+    const input = toRunInput({ ...file, plan });
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const take = runTake(input.value);
-    expect(take.outcome).toBe('reached');
-    const home = take.events.filter((e) => e.is === 'line' && e.what === 'home');
+    const run = runPlan(input.value);
+    expect(run.outcome).toBe('reached');
+    const home = run.events.filter((e) => e.is === 'line' && e.what === 'home');
     expect(home).toHaveLength(2);
-    const ahead = score.beats.findIndex(({ id }) => id === 'ahead');
-    const away = take.beats.find(({ beat }) => beat === ahead)!;
+    const ahead = plan.steps.findIndex(({ id }) => id === 'ahead');
+    const away = run.steps.find(({ step }) => step === ahead)!;
     expect(Math.max(...home.map(({ time }) => time))).toBeLessThanOrEqual(away.time);
   });
 
   it('one alone is slipped at once', () => {
-    const file = tied(WEST, 6, ({ score }) => score.lines.splice(1));
-    const score = written(file, 'stern-out-and-astern');
-    expect(score.beats.map(({ id }) => id).slice(0, 2)).toEqual(['last-line', 'stern-out']);
-    expect(score.beats[0]!.cue).toEqual({ is: 'start' });
+    const file = tied(WEST, 6, ({ plan }) => plan.lines.splice(1));
+    const plan = written(file, 'stern-out-and-astern');
+    expect(plan.steps.map(({ id }) => id).slice(0, 2)).toEqual(['last-line', 'stern-out']);
+    expect(plan.steps[0]!.cue).toEqual({ is: 'start' });
   });
 
   it('fenders that are out stay out where a figure hangs none', () => {
@@ -121,7 +121,7 @@ describe('lines rigged before a figure is asked for', () => {
       pressure_kPa: 15,
       loss_spm: 1,
     };
-    const file = tied(190, 9, ({ score }) => score.fenders.push(fender));
+    const file = tied(190, 9, ({ plan }) => plan.fenders.push(fender));
     expect(written(file, 'drop-off-and-away').fenders).toEqual([fender]);
   });
 });

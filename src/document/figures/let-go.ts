@@ -1,8 +1,8 @@
 import { holdingOf, IN_NEUTRAL } from '@/core/brief';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { MOST_LINE_M, type LineDocument } from '../rigging';
-import type { ScoreDocument } from '../score';
-import { beat, call, engine, wheel, type Draft } from './draft';
+import type { PlanDocument } from '../plan';
+import { step, call, engine, wheel, type Draft } from './draft';
 import { handAt, letGo, offOf } from './line-leads';
 import type { Setting } from './setting';
 
@@ -13,8 +13,8 @@ const BACK = 'make it fast again';
 const APART_S = 1;
 
 /** Her own lines that are on as the manoeuvre begins, and do not come up by an anchor. */
-const onAtStart = ({ score }: ManoeuvreFile): readonly LineDocument[] =>
-  score.lines.filter(({ of, anchor, fast }) => of === undefined && !anchor && fast !== undefined);
+const onAtStart = ({ plan }: ManoeuvreFile): readonly LineDocument[] =>
+  plan.lines.filter(({ of, anchor, fast }) => of === undefined && !anchor && fast !== undefined);
 
 /** Led round what it is on and back, twice as long: a loaded line comes off no other way with nobody ashore. */
 const asSlip = (line: LineDocument): LineDocument =>
@@ -30,24 +30,24 @@ function orderOf(setting: Setting): readonly string[] {
 }
 
 function gone(
-  { beats, ...rest }: ScoreDocument,
+  { steps, ...rest }: PlanDocument,
   lines: readonly LineDocument[],
   setting: Setting,
-): ScoreDocument {
+): PlanDocument {
   const by = ({ from }: LineDocument) => handAt(setting, from);
   const last = lines.at(-1)!;
   const before = lines.slice(0, -1);
-  const [first, ...others] = beats;
+  const [first, ...others] = steps;
   const slip = letGo(last.name, 0, by(last));
   const still = [wheel(0), engine('neutral')];
   return {
     ...rest,
     lines: [...rest.lines, ...lines],
-    beats: [
+    steps: [
       ...(before.length === 0
         ? []
         : [
-            beat(
+            step(
               'single-up',
               `single up to the ${last.name}`,
               { is: 'start' },
@@ -60,7 +60,7 @@ function gone(
               5,
             ),
           ]),
-      beat(
+      step(
         'last-line',
         `the ${last.name} slipped`,
         before.length === 0 ? { is: 'start' } : offOf(before),

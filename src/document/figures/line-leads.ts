@@ -1,11 +1,11 @@
 import { cos, sin } from '@/core/math';
-import type { Person } from '@/core/score';
-import { beat, call, engine, tenth, wheel } from './draft';
+import type { Person } from '@/core/plan';
+import { step, call, engine, tenth, wheel } from './draft';
 import { lieOf, type Setting } from './setting';
 import { SIDES, type Side } from './berths';
 import { nameAboard } from '../others';
 import type { LineDocument } from '../rigging';
-import type { BeatDocument, CueDocument, OrderDocument, ScoreDocument } from '../score';
+import type { StepDocument, CueDocument, OrderDocument, PlanDocument } from '../plan';
 
 export interface Pose {
   readonly x: number;
@@ -111,7 +111,7 @@ export function others(setting: Setting, { end }: Spring): LineDocument[] {
 export function pivotFenders(
   { length, boat }: Setting,
   end: 'bow' | 'stern',
-): ScoreDocument['fenders'] {
+): PlanDocument['fenders'] {
   const diameter_m = tenth(Math.max(0.3, 0.03 * length));
   const way = end === 'bow' ? 1 : -1;
   const furthest = Math.max(...boat.hull.deck.filter((_, i) => i % 2 === 0).map((x) => way * x));
@@ -136,7 +136,7 @@ export const outer = ({ pair, off }: Setting): string | undefined =>
 
 export const offOf = (lines: readonly LineDocument[]): CueDocument =>
   lines.length === 0
-    ? { is: 'after', seconds: 1 }
+    ? { is: 'after', time_s: 1 }
     : lines.length === 1
       ? { is: 'line', line: lines[0]!.name, state: 'off' }
       : { is: 'all', of: lines.map(({ name }) => ({ is: 'line', line: name, state: 'off' })) };
@@ -148,8 +148,8 @@ export const letGo = (line: string, after_s = 0, by?: string): OrderDocument => 
   ...(by === undefined ? {} : { by }),
 });
 
-export function singledUp(more: readonly LineDocument[]): BeatDocument {
-  return beat(
+export function singledUp(more: readonly LineDocument[]): StepDocument {
+  return step(
     'single-up',
     'single up to the spring',
     { is: 'start' },

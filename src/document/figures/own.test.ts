@@ -1,9 +1,9 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { check } from '../result';
 import { toRunInput } from '../run-input';
 import { demoFile } from '../testing/demo';
 import { fleetRecord } from '../testing/fleet';
-import { keepAsFigure, ownFigureSchema, propose, unfitOwn, type OwnFigure } from '.';
+import { keepAsFigure, ownFigureSchema, propose, unfitOwn, type OwnFigure } from './';
 import { draftOfOwn } from './own';
 
 const slip = demoFile('quince-takes-a-slip');
@@ -25,18 +25,18 @@ const laid = (figure: OwnFigure, file: typeof slip) => {
 
 describe('a figure of one’s own', () => {
   it('laid where it was written plays as it did', () => {
-    const input = toRunInput({ ...slip, score: laid(kept(), slip) });
-    expect(input.ok && runTake(input.value).outcome).toBe('reached');
+    const input = toRunInput({ ...slip, plan: laid(kept(), slip) });
+    expect(input.ok && runPlan(input.value).outcome).toBe('reached');
   });
 
   it('is turned with the berth, and mirrored on the other side, names and all', () => {
     const other = structuredClone(slip);
     other.goal = { ...slip.goal, point: 'port midship cleat' } as typeof slip.goal;
-    const here = kept().score.beats;
-    const there = laid(kept(), other).beats;
+    const here = kept().plan.steps;
+    const there = laid(kept(), other).steps;
     const base = slip.goal.is === 'lie' ? slip.goal.heading_deg : 0;
-    const steered = (beats: typeof here) =>
-      beats[0]!.orders.flatMap((o) => (o.do === 'steer' ? [o.heading_deg] : []))[0]!;
+    const steered = (steps: typeof here) =>
+      steps[0]!.orders.flatMap((o) => (o.do === 'steer' ? [o.heading_deg] : []))[0]!;
     expect((steered(here) - base + (steered(there) - base) + 720) % 360).toBeCloseTo(0, 6);
     const stop = there.find(({ id }) => id === 'stop')!.cue;
     expect(stop.is === 'any' && stop.of[0]).toMatchObject({ point: 'port midship cleat' });
@@ -50,15 +50,15 @@ describe('a figure of one’s own', () => {
       mark: 'ropewalk ring',
     } as typeof tug.goal;
     other.boat = fleetRecord('brisling');
-    const beats = laid(kept(tug), other).beats;
-    const outer = (list: typeof beats) =>
+    const steps = laid(kept(tug), other).steps;
+    const outer = (list: typeof steps) =>
       list
         .find(({ id }) => id === 'turn')!
         .orders.flatMap((o) => (o.do === 'engine' && o.engine ? [o.engine] : []))[0];
-    expect(outer(tug.score.beats)).toBe('port engine');
-    expect(outer(beats)).toBe('starboard engine');
-    const cue = beats.find(({ id }) => id === 'way-off')!.cue;
-    const was = tug.score.beats.find(({ id }) => id === 'way-off')!.cue;
+    expect(outer(tug.plan.steps)).toBe('port engine');
+    expect(outer(steps)).toBe('starboard engine');
+    const cue = steps.find(({ id }) => id === 'way-off')!.cue;
+    const was = tug.plan.steps.find(({ id }) => id === 'way-off')!.cue;
     if (cue.is !== 'within' || was.is !== 'within') throw new Error('another cue');
     expect(cue.mark).toBe('ropewalk ring');
     expect(cue.distance_m / was.distance_m).toBeCloseTo(13.6 / 15.6, 1);

@@ -6,25 +6,24 @@ import { marksAboard } from '../others';
 import { lineEnds, namedMarks } from '../place';
 import type { LineDocument } from '../rigging';
 import { failure, success, type Result } from '../result';
-import { scoreNumbers } from '../fit-score';
+import { planNumbers } from '../fit-plan';
+import { migrateTechnique, TECHNIQUE_SCHEMA, TECHNIQUE_VERSION } from '../technique-migrations';
 import {
-  scoreSchema,
+  planSchema,
   type CueDocument,
   type OrderDocument,
-  type ScoreDocument,
+  type PlanDocument,
   type SimpleCue,
-} from '../score';
+} from '../plan';
 import { SIDES, type Side } from './berths';
 import { compassOf, dial, tenth, type Draft } from './draft';
 import { settingOf, type Setting } from './setting';
 import { GOAL_WORDS, goesText } from './goal-words';
 
-export const OWN_FIGURE_SCHEMA = 'yawtrope:figure';
-
-/** A user's own beats kept as a figure, with what they were written for, so that they can be laid elsewhere. */
-export const ownFigureSchema = z.strictObject({
-  $schema: z.literal(OWN_FIGURE_SCHEMA),
-  version: z.literal(1, { error: 'this program reads version 1' }),
+/** A user's own steps kept as a figure, with what they were written for, so that they can be laid elsewhere. */
+const currentTechnique = z.strictObject({
+  $schema: z.literal(TECHNIQUE_SCHEMA),
+  version: z.literal(TECHNIQUE_VERSION, { error: 'this program reads versions 1 and 2' }),
   id,
   name: shortText,
   note: longText.default(''),
@@ -39,9 +38,12 @@ export const ownFigureSchema = z.strictObject({
     engines: z.array(z.string().max(80)).max(8),
     thrusters: z.array(z.string().max(80)).max(8),
   }),
-  score: scoreSchema,
+  plan: planSchema,
 });
-export type OwnFigure = z.infer<typeof ownFigureSchema>;
+export type OwnFigure = z.infer<typeof currentTechnique>;
+
+/** Of any version. */
+export const ownFigureSchema = z.preprocess(migrateTechnique, currentTechnique);
 
 const sideOf = ({ lie, off }: Setting): Side | null =>
   lie ? lie.side : off === null ? null : off > 0 ? 'port' : 'starboard';
@@ -49,7 +51,7 @@ const sideOf = ({ lie, off }: Setting): Side | null =>
 const headingAt = ({ lie, input }: Setting) =>
   compassOf(degrees(lie ? lie.heading : input.start.heading));
 
-/** The score of a manoeuvre kept as a figure. */
+/** The plan of a manoeuvre kept as a figure. */
 export function keepAsFigure(
   file: ManoeuvreFile,
   figureId: string,
@@ -57,10 +59,10 @@ export function keepAsFigure(
 ): Result<OwnFigure> {
   const setting = settingOf(file);
   if (!setting.ok) return setting;
-  const { boat, goal, score } = file;
+  const { boat, goal, plan } = file;
   return success({
-    $schema: OWN_FIGURE_SCHEMA,
-    version: 1,
+    $schema: TECHNIQUE_SCHEMA,
+    version: TECHNIQUE_VERSION,
     id: figureId,
     name,
     note: '',
@@ -73,7 +75,7 @@ export function keepAsFigure(
       engines: boat.drives.map((d) => d.name),
       thrusters: boat.thrusters.map((t) => t.name),
     },
-    score: { ...score, beats: score.beats.map((beat) => ({ ...beat, expect: [] })) },
+    plan: { ...plan, steps: plan.steps.map((step) => ({ ...step, expect: [] })) },
   });
 }
 
@@ -83,7 +85,7 @@ export function unfitOwn(figure: OwnFigure, file: ManoeuvreFile): string | null 
   return `it was written for ${GOAL_WORDS[figure.basis.goal].of}; ${goesText(file.goal.is)}`;
 }
 
-/** Lays a kept score on another boat, berth and side: headings turned, sides swapped, distances by her length. */
+/** Lays a kept plan on another boat, berth and side: headings turned, sides swapped, distances by her length. */
 class Laying {
   private readonly flip: 1 | -1;
   private readonly base: number;
@@ -107,21 +109,21 @@ class Laying {
     );
   }
 
-  score(): ScoreDocument {
-    const { beats, end, lines, fenders } = this.figure.score;
+  plan(): PlanDocument {
+    const { steps, end, lines, fenders } = this.figure.plan;
     return {
       lines: lines.map((line) => this.line(line)),
-      crew: this.file.score.crew,
+      crew: this.file.plan.crew,
       fenders: fenders.map((fender) => ({
         ...fender,
         x_m: fender.x_m * this.scale,
         side: this.flip > 0 ? fender.side : fender.side === 'port' ? 'starboard' : 'port',
       })),
-      beats: beats.map((beat) => ({
-        ...beat,
-        cue: this.cue(beat.cue),
-        orders: beat.orders.map((order) => this.order(order)),
-        wayOut: { ...beat.wayOut, orders: beat.wayOut.orders.map((order) => this.order(order)) },
+      steps: steps.map((step) => ({
+        ...step,
+        cue: this.cue(step.cue),
+        orders: step.orders.map((order) => this.order(order)),
+        wayOut: { ...step.wayOut, orders: step.wayOut.orders.map((order) => this.order(order)) },
       })),
       end: { ...end, cue: this.cue(end.cue) },
     };
@@ -242,8 +244,8 @@ export function draftOfOwn(figure: OwnFigure, file: ManoeuvreFile): Result<Draft
   if (!setting.ok) return setting;
   const unfit = unfitOwn(figure, file);
   if (unfit) return failure({ path: 'figure', message: unfit });
-  const score = new Laying(figure, file, setting.value).score();
-  const numbers = scoreNumbers(score);
+  const plan = new Laying(figure, file, setting.value).plan();
+  const numbers = planNumbers(plan);
   return success({
     dials: numbers.map(({ value, step, least, most }) =>
       dial(
@@ -253,6 +255,6 @@ export function draftOfOwn(figure: OwnFigure, file: ManoeuvreFile): Result<Draft
         Math.min(most, value + STEPS * step),
       ),
     ),
-    write: (values) => numbers.reduce((so, { write }, i) => write(so, values[i]!), score),
+    write: (values) => numbers.reduce((so, { write }, i) => write(so, values[i]!), plan),
   });
 }

@@ -1,8 +1,8 @@
 import { lineLength, type Making, type Paddle } from '@/core/locks';
-import { STEP_UP_M } from '@/core/score';
+import { STEP_UP_M } from '@/core/plan';
 import { degrees } from '../fields';
-import type { CueDocument, OrderDocument } from '../score';
-import { beat, call, compassOf, engine, scoreOf, steer, tenth, type Draft } from './draft';
+import type { CueDocument, OrderDocument } from '../plan';
+import { step, call, compassOf, engine, planOf, steer, tenth, type Draft } from './draft';
 import { setAgainst } from './landing';
 import { letGo } from './line-leads';
 import {
@@ -14,7 +14,7 @@ import {
   straightOut,
 } from './passage-course';
 import {
-  gatesTake,
+  gatesRun,
   leastTime,
   liesInLock,
   makingWith,
@@ -84,7 +84,7 @@ export function noPassageAlone(setting: Setting): string | null {
   const alone = byOne(setting, lie);
   if (!alone) return 'with the paddles of one side its water is not made within the hour';
   const slower = Math.max(0, alone.making.seconds - lie.making.seconds);
-  const needs = leastTime([lie]) + slower + gatesTake(lie.sited, lie.to) + ON_FOOT_S;
+  const needs = leastTime([lie]) + slower + gatesRun(lie.sited, lie.to) + ON_FOOT_S;
   return needs > limit
     ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
     : null;
@@ -133,11 +133,11 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
     decided: 'behind',
     dials: passageDials(setting, [lie]),
     write: ([slow, turned, stop, astern, angle = 0]) =>
-      scoreOf(
+      planOf(
         [
           ...comesIn(setting, lie, { waits: null, orders: [], slow: slow!, turned: turned! }),
           stops(setting, lie, stop!, astern!),
-          beat(
+          step(
             'up',
             'neutral; ashore with the line, round the bollard',
             // Nobody leaves the helm of a boat that still moves.
@@ -157,7 +157,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             ],
             'stay aboard, short ahead and astern to hold her',
           ),
-          beat(
+          step(
             'behind',
             'gates shut behind; hauled taut, on two turns',
             { is: 'line', line: CENTRE_LINE, state: 'on' },
@@ -166,7 +166,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'back aboard, out while the gates are open',
             UP_WITHIN_S,
           ),
-          beat(
+          step(
             'near',
             `${part}the near paddle, and back to the line`,
             heldIn(lie),
@@ -176,17 +176,17 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
           ),
           ...(making.first < 1
             ? [
-                beat(
+                step(
                   'more',
                   'half the head is gone: all of it, and back to the line',
-                  { is: 'after', seconds: tenth(making.halfAt) },
+                  { is: 'after', time_s: tenth(making.halfAt) },
                   [left(), ...wound(lie, hands, paddles, 1), tended('keep', TURNS[going])],
                   'paddles down, look what holds her',
                   OPENED_WITHIN_S,
                 ),
               ]
             : []),
-          beat(
+          step(
             'open',
             'level: on two turns; gates ahead, paddles down',
             level,
@@ -194,18 +194,15 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'the gates stay shut, paddles down',
             OPENED_WITHIN_S,
           ),
-          beat(
+          step(
             'off',
             'wide open: line off, back aboard',
             wide(lie),
-            [
-              letGo(CENTRE_LINE, 0, who),
-              { do: 'step', after_s: 0, by: who, to: 'aboard', at: aft },
-            ],
+            [letGo(CENTRE_LINE, 0, who), { do: 'stepAboard', after_s: 0, by: who, point: aft }],
             'line on again',
             BACK_WITHIN_S,
           ),
-          beat(
+          step(
             'out',
             'line home, at the helm: dead slow out',
             back,
@@ -216,7 +213,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
           straightOut(lie),
           clearOfIt(lie),
         ],
-        { is: 'after', seconds: tenth(Math.max(6, 0.8 * length)) },
+        { is: 'after', time_s: tenth(Math.max(6, 0.8 * length)) },
         60,
         [
           {

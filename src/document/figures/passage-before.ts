@@ -42,19 +42,19 @@ export function beforeShe(
   if (leads) {
     const onLines = call(`on bow and stern line while ${leads.other.name} goes in`);
     const {
-      beats: made,
+      steps: made,
       cue,
       then,
     } = against ? turnedRound(lie, hands, crewed) : { ...crewed, then: [] };
-    const beats = comingIn(setting, sited, leads, lie, cue, [onLines, ...then], entry!);
+    const steps = comingIn(setting, sited, leads, lie, cue, [onLines, ...then], entry!);
     const when = `${leads.other.name} lies on her lines`;
-    const waits = slippedAfter([...made, ...beats], hands, when, linesOnOf(leads));
+    const waits = slippedAfter([...made, ...steps], hands, when, linesOnOf(leads));
     return { waits, landing };
   }
   const other = unready ? readied(lies[1]!, hands, crewed) : null;
   if (against) return { waits: waiting(lie, hands, other ?? crewed), landing };
   const waits = other
-    ? slippedAfter(other.beats, hands, 'the staircase is ready', other.cue)
-    : slippedAfter(crewed.beats, hands, `${steps} is ashore`, crewed.cue);
+    ? slippedAfter(other.steps, hands, 'the staircase is ready', other.cue)
+    : slippedAfter(crewed.steps, hands, `${steps} is ashore`, crewed.cue);
   return { waits, landing };
 }

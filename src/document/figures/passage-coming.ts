@@ -1,8 +1,8 @@
 import type { SitedLock } from '@/core/locks';
 import { degrees } from '../fields';
 import { nameAboard } from '../others';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, compassOf, near, tenth } from './draft';
+import type { StepDocument, CueDocument, OrderDocument } from '../plan';
+import { step, compassOf, near, tenth } from './draft';
 import { letGo, offOf } from './line-leads';
 import { BACKS, COMES, overAt, type Entry } from './passage-entry';
 import { leadsOf, type LockNeighbour, type Way } from './passage-neighbour';
@@ -11,7 +11,7 @@ import type { Setting } from './setting';
 
 // Another boat comes in by the gates that stand open, before her or after her.
 
-/** The beats she comes in by, until her lines are on their way; the first at a cue, with what is done beside. */
+/** The steps she comes in by, until her lines are on their way; the first at a cue, with what is done beside. */
 export function comingIn(
   setting: Setting,
   sited: SitedLock,
@@ -20,7 +20,7 @@ export function comingIn(
   cue: CueDocument,
   beside: OrderDocument[],
   { straightens, stop, stops, heading }: Entry,
-): BeatDocument[] {
+): StepDocument[] {
   const { other, comes } = neighbour;
   if (!comes) return [];
   const { name } = other;
@@ -37,7 +37,7 @@ export function comingIn(
   return [
     ...(slips.length > 0
       ? [
-          beat(
+          step(
             'her-slip',
             `${name} slips from the landing`,
             cue,
@@ -47,7 +47,7 @@ export function comingIn(
           ),
         ]
       : []),
-    beat(
+    step(
       'her-in',
       comes.first ? `${name} goes in first, dead slow` : `${name} comes in beside, dead slow`,
       slips.length > 0 ? offOf(comes.waits) : cue,
@@ -58,7 +58,7 @@ export function comingIn(
       hold,
       120,
     ),
-    beat(
+    step(
       'her-over',
       `${name} is in by the gates: over to her wall`,
       near(bow, entered, overAt(other.boat.hull.length_m)),
@@ -66,7 +66,7 @@ export function comingIn(
       hold,
       240,
     ),
-    beat(
+    step(
       'her-wall',
       `${name} straightens up along her wall`,
       near(bow, gates, straightens),
@@ -74,21 +74,21 @@ export function comingIn(
       hold,
       180,
     ),
-    beat(
+    step(
       'her-stop',
       `${name} goes astern, stops`,
       near(bow, gates, stop),
       [{ ...under, gear: 'astern', throttle: BACKS }],
       hold,
     ),
-    beat(
+    step(
       'her-lines-on',
       `${name} stopped: her lines`,
       {
         is: 'any',
         of: [
           { is: 'stopped', boat: name },
-          { is: 'after', seconds: tenth(stops) },
+          { is: 'after', time_s: tenth(stops) },
         ],
       },
       [{ ...under, gear: 'neutral', throttle: 0, heading_deg: along }, ...passes],

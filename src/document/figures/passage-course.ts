@@ -1,8 +1,8 @@
 import { gatesOf, intoLock, IN_LOCK } from '@/core/locks';
 import { degrees } from '../fields';
-import type { BeatDocument, OrderDocument } from '../score';
+import type { StepDocument, OrderDocument } from '../plan';
 import { hardest, reversed } from './arrive';
-import { beat, call, dial, engine, near, steer } from './draft';
+import { step, call, dial, engine, near, steer } from './draft';
 import { overAt } from './passage-entry';
 import type { PassageLie } from './passage-lie';
 import { WAITS_WITHIN_S, type Waits } from './passage-waiting';
@@ -38,7 +38,7 @@ export function comesIn(
   setting: Setting,
   lie: PassageLie,
   { waits, orders, slow, turned }: ComingIn,
-): BeatDocument[] {
+): StepDocument[] {
   const { sited, from, to, over, side, neighbour } = lie;
   const along = degrees(lie.along);
   const far = `${sited.name}, ${to} gates`;
@@ -49,7 +49,7 @@ export function comesIn(
   const beside = neighbour !== null && !follows;
   const aside = comesFromAside(setting, lie);
   const between = (id: string, title: string, order: OrderDocument) =>
-    beat(
+    step(
       id,
       `in by the gates: ${title}`,
       near('bow', entered, overAt(setting.length)),
@@ -63,7 +63,7 @@ export function comesIn(
     first: 'bow',
   });
   return [
-    beat(
+    step(
       'go',
       `the ${open} open: dead slow in${beside ? ` beside ${neighbour.other.name}` : ''}`,
       waits ? waits.cue : { is: 'start' },
@@ -83,7 +83,7 @@ export function comesIn(
     ),
     ...(over && (!beside || aside) ? [overToIt] : []),
     ...(!over && aside ? [between('between', 'straight on', steer(along))] : []),
-    beat(
+    step(
       'way-off',
       over ? 'neutral, along the wall' : 'neutral, she carries',
       near('bow', over ? lie.aim : far, turned),
@@ -99,8 +99,8 @@ export const stops = (
   { sited, to }: PassageLie,
   stop: number,
   back: number,
-): BeatDocument =>
-  beat(
+): StepDocument =>
+  step(
     'stop',
     'astern, stopped clear of the cill and the gates',
     near('bow', `${sited.name}, ${to} gates`, stop),
@@ -109,8 +109,8 @@ export const stops = (
   );
 
 /** Her bow is between the gates: the middle line of the lock. */
-export const straightOut = ({ sited, to, along }: PassageLie): BeatDocument =>
-  beat(
+export const straightOut = ({ sited, to, along }: PassageLie): StepDocument =>
+  step(
     'straight',
     'bow between the gates: straight out',
     near('bow', `${sited.name}, ${to} gates`, 1.5),
@@ -119,8 +119,8 @@ export const straightOut = ({ sited, to, along }: PassageLie): BeatDocument =>
   );
 
 /** All of her past them. */
-export const clearOfIt = ({ sited, to }: PassageLie): BeatDocument =>
-  beat(
+export const clearOfIt = ({ sited, to }: PassageLie): StepDocument =>
+  step(
     'clear',
     'stern clear of the gates: neutral',
     { is: 'abeam', point: 'stern', mark: `${sited.name}, ${to} gates` },

@@ -8,7 +8,7 @@ import {
   type End,
   type SitedLock,
 } from '@/core/locks';
-import { runTake, type Beat, type RunInput } from '@/core/score';
+import { runPlan, type PlanStep, type RunInput } from '@/core/plan';
 import { toBoatSpec } from '../boat-spec';
 import { radians } from '../fields';
 import type { PassageLie } from './passage-lie';
@@ -66,18 +66,22 @@ function entering(
   const gates = gate(to);
   const entered = gate(from);
   const aim = ends.find(({ name }) => name === comes!.aim)!;
-  const plain = { within: LONGEST_S, expect: [], wayOut: { automatic: false, orders: [] } } as const;
+  const plain = {
+    within: LONGEST_S,
+    expect: [],
+    wayOut: { automatic: false, orders: [] },
+  } as const;
   const engine = (gear: 1 | -1, throttle: number) =>
     ({ after: 0, order: { do: 'engine', engine: null, gear, throttle } }) as const;
   const steer = { after: 0, order: { do: 'steer', heading } } as const;
   const off = (distance: number) => ({ is: 'within', point: bow, mark: gates, distance }) as const;
-  const beats: Beat[] = [
+  const steps: PlanStep[] = [
     {
       ...plain,
       id: 'in',
       cue: { is: 'start' },
       orders: [
-        { after: 0, order: { do: 'steer for', mark: entered, first: 'bow' } },
+        { after: 0, order: { do: 'steerFor', mark: entered, first: 'bow' } },
         engine(1, COMES),
       ],
     },
@@ -85,7 +89,7 @@ function entering(
       ...plain,
       id: 'over',
       cue: { is: 'within', point: bow, mark: entered, distance: overAt(boat.hull.length) },
-      orders: [{ after: 0, order: { do: 'steer for', mark: aim, first: 'bow' } }],
+      orders: [{ after: 0, order: { do: 'steerFor', mark: aim, first: 'bow' } }],
     },
     { ...plain, id: 'straight', cue: off(straightens), orders: [steer] },
     { ...plain, id: 'astern', cue: off(stop), orders: [steer, engine(-1, BACKS)] },
@@ -97,8 +101,8 @@ function entering(
     craft: assembleCraft(boat),
     locks: input.locks!.map((each) => (each === sited ? openTo(sited, from) : each)),
     start: { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg), speed: 0 },
-    score: {
-      beats,
+    plan: {
+      steps,
       end: { cue: { is: 'any', of: [{ is: 'sternway' }, { is: 'stopped' }] }, within: LONGEST_S },
     },
     goal: { is: 'clear', distance: -10 },
@@ -122,14 +126,14 @@ export function entryOf(setting: Setting, lie: PassageLie, neighbour: LockNeighb
       stop: slant(far),
       heading: lie.along - lead,
     };
-    const take = runTake(entering(setting, lie, neighbour, way));
-    const astern = take.beats.find(({ beat }) => beat === 3);
-    if (take.outcome === 'cue never came' || !astern) return null;
-    intoLock(where, sited, take.trace.x.at(-1)!, take.trace.y.at(-1)!);
+    const run = runPlan(entering(setting, lie, neighbour, way));
+    const astern = run.steps.find(({ step }) => step === 3);
+    if (run.outcome === 'cue never came' || !astern) return null;
+    intoLock(where, sited, run.trace.x.at(-1)!, run.trace.y.at(-1)!);
     const s = where[IN_LOCK.S]!;
     const lies = (to === 'upper' ? s : lock.length - s) - length / 2;
-    const turned = take.trace.heading.at(-1)! - astern.heading;
-    return { lies, turned, entry: { ...way, stops: take.duration - astern.time } };
+    const turned = run.trace.heading.at(-1)! - astern.heading;
+    return { lies, turned, entry: { ...way, stops: run.duration - astern.time } };
   };
   let [near, far] = [neighbour.ahead, neighbour.ahead + FURTHEST_LENGTHS * length];
   let best: { readonly off: number; readonly entry: Entry } | null = null;

@@ -224,7 +224,7 @@ export function makingWith(
 }
 
 /** Time the gates take, s, one leaf after the other. */
-export function gatesTake({ lock }: SitedLock, end: End): number {
+export function gatesRun({ lock }: SitedLock, end: End): number {
   const { swing } = end === 'upper' ? lock.upperGates : lock.lowerGates;
   return swing * leafSides(lock, end).length;
 }
@@ -233,14 +233,14 @@ export function gatesTake({ lock }: SitedLock, end: End): number {
 function readyTime({ sited, from, making }: PassageLie): number {
   const against = setAgainst(sited, from);
   if (!against) return 0;
-  return gatesTake(sited, from) + (against === 'level' ? HALF_FOR_S + making.seconds : 0);
+  return gatesRun(sited, from) + (against === 'level' ? HALF_FOR_S + making.seconds : 0);
 }
 
 /** Time a passage takes at least, from her coming in to her going out, s. */
 export function leastTime(lies: readonly PassageLie[]): number {
   return lies.reduce((sum, { sited, from, to, making }) => {
     const winding = Math.max(...sited.lock.paddles.map((paddle) => paddle.winding));
-    return sum + making.seconds + winding + gatesTake(sited, from) + gatesTake(sited, to) + 60;
+    return sum + making.seconds + winding + gatesRun(sited, from) + gatesRun(sited, to) + 60;
   }, 0);
 }
 

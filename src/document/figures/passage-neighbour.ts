@@ -15,7 +15,7 @@ import { toBoatSpec } from '../boat-spec';
 import { radians } from '../fields';
 import type { Other } from '../others';
 import type { LineDocument } from '../rigging';
-import type { CueDocument } from '../score';
+import type { CueDocument } from '../plan';
 import { tenth } from './draft';
 import { linesToLanding, setAgainst } from './landing';
 import { lineOf } from './line-leads';

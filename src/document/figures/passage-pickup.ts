@@ -1,13 +1,13 @@
 import { gatesOf, intoLock, IN_LOCK, type Side as Hand } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
-import type { Person } from '@/core/score';
+import type { Person } from '@/core/plan';
 import { goesOn } from '@/core/trials';
 import { degrees } from '../fields';
-import type { BeatDocument, OrderDocument, SimpleCue } from '../score';
+import type { StepDocument, OrderDocument, SimpleCue } from '../plan';
 import { reversed } from './arrive';
 import type { Side } from './berths';
 import type { LineDocument } from '../rigging';
-import { beat, call, compassOf, engine, near, steer, twentieth, wayOff } from './draft';
+import { step, call, compassOf, engine, near, steer, twentieth, wayOff } from './draft';
 import { letGo, lineOf } from './line-leads';
 import { cleatOf, type PassageLie } from './passage-lie';
 import { by, gatesTo, paddlesOf, wound, type Hands } from './passage-water';
@@ -163,15 +163,14 @@ export function takenUp(
   pickUp: PickUp,
   slow: number,
   back: number,
-): BeatDocument[] {
+): StepDocument[] {
   const { sited, to } = lie;
   const names = pickUp.who.length === 1 ? pickUp.who[0]!.slice(0, 12) : 'all';
   const steps = pickUp.who.map((name): OrderDocument => ({
-    do: 'step',
+    do: 'stepAboard',
     after_s: 0,
     by: name,
-    to: 'aboard',
-    at: pickUp.cleat,
+    point: pickUp.cleat,
   }));
   const across = pickUp.who.map((name): SimpleCue => ({ is: 'crew', who: name, where: 'aboard' }));
   const tended = (how: 'haul' | 'keep'): OrderDocument => ({
@@ -194,7 +193,7 @@ export function takenUp(
   const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
   const stop = Math.sqrt(on * on + off * off);
   return [
-    beat(
+    step(
       'clear',
       'stern clear: sheer over to the landing',
       { is: 'abeam', point: 'stern', mark: `${sited.name}, ${to} gates` },
@@ -202,7 +201,7 @@ export function takenUp(
       'neutral, straight on',
       240,
     ),
-    beat(
+    step(
       'landing',
       'nearly abreast of the ring: astern, stopped',
       {
@@ -216,7 +215,7 @@ export function takenUp(
       'go on, and come back for them',
       90,
     ),
-    beat(
+    step(
       'line-ashore',
       'neutral; a line to the landing',
       wayOff(25 + setting.pause),
@@ -234,7 +233,7 @@ export function takenUp(
       'short ahead and astern to hold her',
       90,
     ),
-    beat(
+    step(
       'held-there',
       last ? 'hauled in and held; gates shut behind, paddles down' : 'hauled in and held',
       { is: 'line', line: LANDING_LINE, state: 'on' },
@@ -247,7 +246,7 @@ export function takenUp(
       'line off, come round again',
       90,
     ),
-    beat(
+    step(
       'aboard',
       `${names} aboard: line home`,
       across.length === 1 ? across[0]! : { is: 'all', of: across },

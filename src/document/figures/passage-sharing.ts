@@ -1,6 +1,6 @@
 import { degrees } from '../fields';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, compassOf } from './draft';
+import type { StepDocument, CueDocument, OrderDocument } from '../plan';
+import { step, compassOf } from './draft';
 import { nameAboard } from '../others';
 import { letGo } from './line-leads';
 import type { PassageLie } from './passage-lie';
@@ -22,7 +22,7 @@ export const wide = ({ sited, going }: PassageLie): CueDocument => ({
 /** A boat beside her that lies nearer to the gates ahead, or was in first, goes out before her; her water draws, so the line stays on. */
 export function before(
   lie: PassageLie,
-): { readonly beats: BeatDocument[]; readonly clear: CueDocument } | null {
+): { readonly steps: StepDocument[]; readonly clear: CueDocument } | null {
   const { neighbour, along, sited, to } = lie;
   if (!neighbour?.outFirst) return null;
   const leaves = leavesFirst(neighbour);
@@ -39,11 +39,11 @@ export function before(
           mark: `${sited.name}, ${to} gates`,
         },
         // Held up on her way she is not waited for without end.
-        { is: 'after', seconds: Math.min(600, 2 * leaves.seconds) },
+        { is: 'after', time_s: Math.min(600, 2 * leaves.seconds) },
       ],
     },
-    beats: [
-      beat(
+    steps: [
+      step(
         'her-lines',
         `wide open: ${name} first, her lines off`,
         wide(lie),
@@ -51,7 +51,7 @@ export function before(
         'hold on; tell her to wait',
         300,
       ),
-      beat(
+      step(
         'before',
         `${name} goes; she draws, so the line stays`,
         {

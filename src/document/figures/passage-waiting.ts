@@ -1,6 +1,6 @@
-import type { LockCue } from '@/core/score';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, call, engine } from './draft';
+import type { LockCue } from '@/core/plan';
+import type { StepDocument, CueDocument, OrderDocument } from '../plan';
+import { step, call, engine } from './draft';
 import { HALF_FOR_S, LANDING, setAgainst } from './landing';
 import { letGo } from './line-leads';
 import type { LineDocument } from '../rigging';
@@ -18,13 +18,13 @@ const PADDLES_DOWN_S = 30;
 /** The gates swing that long at the most, s. */
 export const WAITS_WITHIN_S = 240;
 
-/** What waiting comes to: its beats, and the cue the next one goes by. */
+/** What waiting comes to: its steps, and the cue the next one goes by. */
 export interface Waits {
-  readonly beats: BeatDocument[];
+  readonly steps: StepDocument[];
   readonly cue: CueDocument;
 }
 
-export const START: Waits = { beats: [], cue: { is: 'start' } };
+export const START: Waits = { steps: [], cue: { is: 'start' } };
 
 /** Who of a crew that is all aboard steps ashore at the landing to work the lock: not the helm, and somebody is left to her line. */
 export function stepsAshore(
@@ -39,15 +39,15 @@ export function stepsAshore(
 /** She lies on her lines with the engine out of gear; who works the lock walks to her side, and steps. */
 export function putAshore(who: string, landing: readonly LineDocument[]): Waits {
   return {
-    beats: [
-      beat(
+    steps: [
+      step(
         'step-ashore',
         `${who} steps ashore to work the lock`.slice(0, 60),
         { is: 'start' },
         [
           call('neutral; step when she lies still, no jumping'),
           engine('neutral'),
-          { do: 'step', after_s: 1, by: who, to: 'ashore', at: landing[0]!.fast!.to },
+          { do: 'stepAshore', after_s: 1, by: who, mark: landing[0]!.fast!.to },
         ],
         'stay aboard; haul her in',
       ),
@@ -65,16 +65,16 @@ export function readied(other: PassageLie, hands: Hands, after: Waits = START): 
   const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
   const way = 'paddles down; wait on';
   return {
-    beats: [
-      ...after.beats,
-      beat(
+    steps: [
+      ...after.steps,
+      step(
         'other-chamber',
         `on her lines while ${sited.name} is ${verb}`.slice(0, 60),
         after.cue,
         [call('on bow and stern line'), ...sign, ...wound(other, hands, paddles, 1)],
         way,
       ),
-      beat(
+      step(
         'other-made',
         `${sited.name} ${verb}: its paddles down`.slice(0, 60),
         { is: 'lock', lock: sited.name, state: made },
@@ -83,16 +83,16 @@ export function readied(other: PassageLie, hands: Hands, after: Waits = START): 
         MADE_WITHIN_S,
       ),
     ],
-    cue: { is: 'after', seconds: PADDLES_DOWN_S },
+    cue: { is: 'after', time_s: PADDLES_DOWN_S },
   };
 }
 
-/** A lock turned round: its beats, the cue its gates stand wide open by, and what is then done at it. */
+/** A lock turned round: its steps, the cue its gates stand wide open by, and what is then done at it. */
 interface Turned extends Waits {
   readonly then: OrderDocument[];
 }
 
-/** The beats until the gates stand wide open to whoever waits, all on their lines. */
+/** The steps until the gates stand wide open to whoever waits, all on their lines. */
 export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START): Turned {
   const { sited, from } = lie;
   // Before her they are always the lock's own.
@@ -104,25 +104,25 @@ export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START)
   const ready = call('on bow and stern line; hands clear of them while the water comes');
   const way = 'paddles down; look to her lines';
   const opens = gatesTo(lie, from, 'open', hands);
-  const beats =
+  const steps =
     against === 'level'
       ? [
-          beat(
+          step(
             'wait',
             'on her lines: half of the paddles',
             after.cue,
             [ready, ...sign, ...wound(hers, hands, paddles, HALF_FIRST)],
             way,
           ),
-          beat(
+          step(
             'wash',
             'lines hold: all of them',
-            { is: 'after', seconds: HALF_FOR_S },
+            { is: 'after', time_s: HALF_FOR_S },
             [...sign, ...wound(hers, hands, paddles, 1)],
             way,
             MADE_WITHIN_S,
           ),
-          beat(
+          step(
             'made',
             'level: the gates to her',
             { is: 'lock', lock: sited.name, state: `level ${side}` },
@@ -131,29 +131,29 @@ export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START)
             MADE_WITHIN_S,
           ),
         ]
-      : [beat('wait', 'on her lines: the gates open', after.cue, [ready, opens], 'wait on')];
+      : [step('wait', 'on her lines: the gates open', after.cue, [ready, opens], 'wait on')];
   return {
-    beats: [...after.beats, ...beats],
+    steps: [...after.steps, ...steps],
     cue: { is: 'lock', lock: sited.name, state: `wide ${side}` },
     then: wound(hers, hands, against === 'level' ? paddles : [], 0),
   };
 }
 
-/** The beats until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
+/** The steps until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
 export function waiting(lie: PassageLie, hands: Hands, after: Waits = START): Waits {
-  const { beats, cue, then } = turnedRound(lie, hands, after);
-  return slippedAfter(beats, hands, 'wide open', cue, then);
+  const { steps, cue, then } = turnedRound(lie, hands, after);
+  return slippedAfter(steps, hands, 'wide open', cue, then);
 }
 
-/** After some beats her lines to the landing are slipped at a cue; and the cue by which they are home. */
+/** After some steps her lines to the landing are slipped at a cue; and the cue by which they are home. */
 export function slippedAfter(
-  beats: readonly BeatDocument[],
+  steps: readonly StepDocument[],
   hands: Hands,
   when: string,
   at: CueDocument,
   more: readonly OrderDocument[] = [],
 ): Waits {
-  const slip = beat(
+  const slip = step(
     'slip',
     `${when}: both lines slipped from aboard`,
     at,
@@ -162,7 +162,7 @@ export function slippedAfter(
     WAITS_WITHIN_S,
   );
   return {
-    beats: [...beats, slip],
+    steps: [...steps, slip],
     cue: { is: 'all', of: LANDING.map((line) => ({ is: 'line', line, state: 'off' })) },
   };
 }

@@ -1,11 +1,11 @@
 import { leafSides, type End, type Paddle, type Side } from '@/core/locks';
-import type { Person } from '@/core/score';
-import type { BeatDocument, CueDocument, OrderDocument, SimpleCue } from '../score';
-import { beat, near, tenth } from './draft';
+import type { Person } from '@/core/plan';
+import type { StepDocument, CueDocument, OrderDocument, SimpleCue } from '../plan';
+import { step, near, tenth } from './draft';
 import type { PassageLie } from './passage-lie';
 import type { Setting } from './setting';
 
-// Who works a lock for her, and the beats its water is made with.
+// Who works a lock for her, and the steps its water is made with.
 
 /** Somebody who has wound one paddle goes on to the next; so long between two signs, s. */
 const NEXT_PADDLE_S = 8;
@@ -65,9 +65,9 @@ function winding(
   cue: CueDocument,
   paddles: readonly Paddle[],
   to: number,
-): BeatDocument {
+): StepDocument {
   const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
-  return beat(
+  return step(
     id,
     title,
     cue,
@@ -86,13 +86,13 @@ export function heldIn({ sited, forward, to }: PassageLie): CueDocument {
 }
 
 /** How the water is made: a keeper winds all at once; one of the crew the near paddle, then the far one. */
-export function making(lie: PassageLie, hands: Hands): BeatDocument[] {
+export function making(lie: PassageLie, hands: Hands): StepDocument[] {
   const { making: pace } = lie;
   const paddles = paddlesOf(lie);
   const shut = heldIn(lie);
   const share = pace.first;
   const part = share < 1 ? `${Math.round(100 * share)} % of ` : '';
-  const after = (seconds: number): CueDocument => ({ is: 'after', seconds: tenth(seconds) });
+  const after = (seconds: number): CueDocument => ({ is: 'after', time_s: tenth(seconds) });
   if (hands.ashore === undefined || paddles.length === 1) {
     const more = winding(
       lie,

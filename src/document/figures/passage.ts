@@ -1,7 +1,7 @@
 import { gatesOf, lineLength, type Paddle, type Side } from '@/core/locks';
 import { degrees } from '../fields';
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
-import { beat, compassOf, engine, near, scoreOf, steer, tenth, wayOff, type Draft } from './draft';
+import type { StepDocument, CueDocument, OrderDocument } from '../plan';
+import { step, compassOf, engine, near, planOf, steer, tenth, wayOff, type Draft } from './draft';
 import { letGo } from './line-leads';
 import { entryOf, type Entry } from './passage-entry';
 import { comingIn } from './passage-coming';
@@ -47,7 +47,7 @@ function locked(
   hands: Hands,
   entry: Entry | null,
   last: Side | null = null,
-): BeatDocument[] {
+): StepDocument[] {
   const { sited, going, from, neighbour } = lie;
   const kept: OrderDocument = {
     do: 'tend',
@@ -64,7 +64,7 @@ function locked(
   const leaves = gatesOf(sited.lock, from).kind === 'single' ? 'gate' : 'gates';
   return [
     ...(follows ? comingIn(setting, sited, follows, lie, on, [kept], entry!) : []),
-    beat(
+    step(
       'held',
       going === 'up'
         ? `kept snug, never fast; the ${leaves} shut behind`
@@ -75,7 +75,7 @@ function locked(
       LINE_ON_S,
     ),
     ...making(lie, hands),
-    beat(
+    step(
       'open',
       'level: the gates ahead',
       { is: 'lock', lock: sited.name, state: `level ${beyond(lie)}` },
@@ -96,10 +96,10 @@ function stopped(
   hands: Hands,
   stop: number,
   back: number,
-): BeatDocument[] {
+): StepDocument[] {
   return [
     stops(setting, lie, stop, back),
-    beat(
+    step(
       'line',
       'neutral; the line round the bollard and back',
       wayOff(25 + setting.pause),
@@ -128,9 +128,9 @@ function onwards(
   aside: number,
   down: readonly Paddle[] = [],
   cue: CueDocument = wide(lie),
-): BeatDocument {
+): StepDocument {
   const { along } = lie;
-  return beat(
+  return step(
     'out',
     title,
     cue,
@@ -145,9 +145,9 @@ function onwards(
   );
 }
 
-/** The same beats of the next chamber. */
-const next = (beats: readonly BeatDocument[], number: number): BeatDocument[] =>
-  beats.map((one) => ({ ...one, id: `${one.id}-in-${number}` }));
+/** The same steps of the next chamber. */
+const next = (steps: readonly StepDocument[], number: number): StepDocument[] =>
+  steps.map((one) => ({ ...one, id: `${one.id}-in-${number}` }));
 
 /**
  * In by the open gates, stopped and held by one line, its water made, and out by the other gates: of one chamber, or of
@@ -182,9 +182,9 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
     dials: passageDials(setting, lies),
     write: ([slow, turned, stop, back, ...more]) => {
       const [angle, nextStop] = over ? more : [0, ...more];
-      return scoreOf(
+      return planOf(
         [
-          ...(waits?.beats ?? []),
+          ...(waits?.steps ?? []),
           ...comesIn(setting, lie, {
             waits,
             orders: follows ? [] : tendsToo(lie),
@@ -206,7 +206,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
                     0,
                     paddlesOf(lies[i]!),
                   ),
-                  beat(
+                  step(
                     'way-off',
                     'neutral, along the wall',
                     near(
@@ -223,7 +223,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
                 i + 2,
               ),
             ),
-          ...(first?.beats ?? []),
+          ...(first?.steps ?? []),
           onwards(
             last,
             hands,
@@ -240,7 +240,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): Draft | null 
         ],
         pickUp
           ? { is: 'line', line: LANDING_LINE, state: 'off' }
-          : { is: 'after', seconds: tenth(Math.max(6, 0.8 * length)) },
+          : { is: 'after', time_s: tenth(Math.max(6, 0.8 * length)) },
         60,
         [
           {

@@ -1,18 +1,18 @@
-import { checkScore } from '@/core/checks';
+import { checkPlan } from '@/core/checks';
 import { Random } from '@/core/math';
-import { runTake, runTillHard, type Take } from '@/core/score';
+import { runPlan, runTillHard, type Run } from '@/core/plan';
 import { merit, patternSearch, robustMerit, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '../manoeuvre';
 import { toRunInput } from '../run-input';
-import type { ScoreDocument } from '../score';
+import type { PlanDocument } from '../plan';
 import { endedAt, type Draft } from './draft';
 import { withExpectations } from './expect';
 
 /** A technique written down for one boat, place and day, as far as it has been fitted. */
 export interface Proposal {
-  readonly score: ScoreDocument;
-  /** How its take ends, without the trace. */
-  readonly take: Ending;
+  readonly plan: PlanDocument;
+  /** How its run ends, without the trace. */
+  readonly run: Ending;
   /** Moments of it looked at for a way out, and how many of them had none; null while not looked at. */
   readonly wayOut: { readonly looked: number; readonly none: number } | null;
   readonly tries: number;
@@ -33,7 +33,7 @@ const TELL_EVERY = 12;
 const PER_FINDING = 1.5;
 const SEED = 20;
 
-export type Ending = Pick<Take, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
+export type Ending = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
 
 interface Tried {
   readonly draft: Draft;
@@ -93,10 +93,10 @@ class Fitting {
     for (const times of ROUNDS) {
       sure = [...sure, ...(yield* this.round(times, random))].sort(cheaper);
       best = yield* this.withWayOut(sure);
-      if (best?.told.take.outcome !== 'reached') continue;
+      if (best?.told.run.outcome !== 'reached') continue;
       if (best.told.wayOut!.none === 0 || best.tried.draft.decided !== undefined) return;
     }
-    if (best?.told.take.outcome === 'reached') yield* this.opened(best);
+    if (best?.told.run.outcome === 'reached') yield* this.opened(best);
   }
 
   /** One that gets there changed in small steps until a way out stands open all along, or as much of it as can be. */
@@ -105,7 +105,7 @@ class Fitting {
     const dials = draft.dials.map((dial, i) => ({ ...dial, value: tried.values[i]! }));
     let best = told;
     const cost = (values: readonly number[]) => {
-      const input = toRunInput({ ...this.file, score: draft.write(values) });
+      const input = toRunInput({ ...this.file, plan: draft.write(values) });
       if (!input.ok) return Infinity;
       const now = this.cost(draft, values, 'whole');
       // Only of what gets there is it worth asking.
@@ -142,7 +142,7 @@ class Fitting {
       sure.push(found);
       // Of what goes on for long one that gets there is enough.
       const { decided } = found.draft;
-      if (decided !== undefined && this.told(found).take.outcome === 'reached') break;
+      if (decided !== undefined && this.told(found).run.outcome === 'reached') break;
     }
     return sure;
   }
@@ -150,14 +150,14 @@ class Fitting {
   private cost(draft: Draft, values: readonly number[], by: By): number {
     const whole = by === 'first' && draft.rough ? draft.rough(values) : draft.write(values);
     const short = by === 'first' && draft.decided !== undefined;
-    const score = short ? endedAt(whole, draft.decided) : whole;
-    const input = toRunInput({ ...this.file, score });
+    const plan = short ? endedAt(whole, draft.decided) : whole;
+    const input = toRunInput({ ...this.file, plan });
     if (!input.ok) return Infinity;
-    const take = runTillHard(input.value);
-    // Every beat of a draft says its way out.
-    const said = input.value.score.beats.map(() => true);
-    const findings = PER_FINDING * checkScore(input.value, take, said).length;
-    return findings + (by === 'robust' ? robustMerit(input.value) : merit(input.value, take));
+    const run = runTillHard(input.value);
+    // Every step of a draft says its way out.
+    const said = input.value.plan.steps.map(() => true);
+    const findings = PER_FINDING * checkPlan(input.value, run, said).length;
+    return findings + (by === 'robust' ? robustMerit(input.value) : merit(input.value, run));
   }
 
   private *fitted(from: Tried, by: By, most: number): Generator<Proposal, Tried> {
@@ -178,30 +178,30 @@ class Fitting {
   private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Looked | null> {
     let best: Looked | null = null;
     for (const tried of fitted) {
-      const input = toRunInput({ ...this.file, score: tried.draft.write(tried.values) });
+      const input = toRunInput({ ...this.file, plan: tried.draft.write(tried.values) });
       if (!input.ok) continue;
       const found = waysOut(input.value);
       const none = found.filter(({ grade }) => grade === 'none').length;
       const one = this.told(tried, { looked: found.length, none });
       const better =
         !best ||
-        (one.take.outcome === 'reached' &&
-          (best.told.take.outcome !== 'reached' || none < best.told.wayOut!.none));
+        (one.run.outcome === 'reached' &&
+          (best.told.run.outcome !== 'reached' || none < best.told.wayOut!.none));
       if (better) best = { tried, told: one };
       yield best!.told;
-      if (best!.told.take.outcome === 'reached' && best!.told.wayOut!.none === 0) break;
+      if (best!.told.run.outcome === 'reached' && best!.told.wayOut!.none === 0) break;
     }
     return best;
   }
 
   private told({ draft, values }: Tried, wayOut: Proposal['wayOut'] = null): Proposal {
-    const score = draft.write(values);
-    const input = toRunInput({ ...this.file, score });
+    const plan = draft.write(values);
+    const input = toRunInput({ ...this.file, plan });
     if (!input.ok) throw new Error('a draft that could be tried can be played');
-    const whole = runTake(input.value);
+    const whole = runPlan(input.value);
     const { outcome, duration, goal, margins, events } = whole;
-    const take = { outcome, duration, goal, margins, events };
-    return { score: withExpectations(score, whole), take, wayOut, tries: this.tries, of: this.of };
+    const run = { outcome, duration, goal, margins, events };
+    return { plan: withExpectations(plan, whole), run, wayOut, tries: this.tries, of: this.of };
   }
 }
 

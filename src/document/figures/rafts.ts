@@ -2,14 +2,14 @@ import { cos, sin } from '@/core/math';
 import { radians } from '../fields';
 import { nameAboard, type Other } from '../others';
 import type { LineDocument } from '../rigging';
-import type { BeatDocument, OrderDocument } from '../score';
+import type { StepDocument, OrderDocument } from '../plan';
 import { fast, fastLine, haul } from './by-hand';
 import {
-  beat,
+  step,
   call,
   dial,
   engine,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   twentieth,
@@ -97,11 +97,11 @@ export function raftedUp(setting: Setting, base: Draft): Draft {
   return {
     dials: base.dials,
     write: (values) => {
-      const score = base.write(values);
-      const last = score.beats.length - 1;
+      const plan = base.write(values);
+      const last = plan.steps.length - 1;
       return {
-        ...score,
-        beats: score.beats.map((one, i) =>
+        ...plan,
+        steps: plan.steps.map((one, i) =>
           i === last
             ? {
                 ...one,
@@ -223,8 +223,8 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): Draft {
   const snug = (line: LineDocument) => Math.max(2, line.length_m / 2 - setting.beam);
   const loose = [goes, ...own, ...ties];
   const out = sideFacing(setting, other) === 'starboard' ? 1 : -1;
-  const going = (throttle: number): BeatDocument =>
-    beat(
+  const going = (throttle: number): StepDocument =>
+    step(
       'out',
       way === 'ahead' ? 'ahead, slowly, along the berth' : 'astern, slowly, along the berth',
       offOf(loose),
@@ -239,9 +239,9 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): Draft {
   return {
     dials: [dial(SLOWLY, 0.1, 0, 0.6), dial(14, 4, 2, 60), dial(0.4, 0.15, 0, 1)],
     write: ([throttle, seconds, away]) => ({
-      ...scoreOf(
+      ...planOf(
         [
-          beat(
+          step(
             'single-up',
             `let go all but ${stays.name}`,
             { is: 'start' },
@@ -253,7 +253,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): Draft {
             10,
           ),
           going(throttle!),
-          beat(
+          step(
             'haul-in',
             `${other.name} hauls in`,
             // Her last end past the other's first.
@@ -266,10 +266,10 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): Draft {
             'neutral, stop',
             60,
           ),
-          beat(
+          step(
             'clear',
             'clear; the other line ashore again',
-            { is: 'after', seconds: tenth(seconds!) },
+            { is: 'after', time_s: tenth(seconds!) },
             [
               engine('neutral'),
               { do: 'pass', after_s: 0, line: goes.name, to: again, how: 'throw' },
@@ -279,7 +279,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): Draft {
             60,
           ),
         ],
-        { is: 'after', seconds: 6 },
+        { is: 'after', time_s: 6 },
       ),
       lines: [...ties, ...own, goes, stays],
     }),

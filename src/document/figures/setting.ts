@@ -1,6 +1,6 @@
 import { atan2, cos, sin, wrapHalfTurn } from '@/core/math';
 import type { BoatSpec, Craft } from '@/core/craft';
-import type { LineEnd, MarkOnPlace, PointOnBoat, RunInput } from '@/core/score';
+import type { LineEnd, MarkOnPlace, PointOnBoat, RunInput } from '@/core/plan';
 import { roomAt } from '@/core/search';
 import { firmThrottle } from '@/core/trials';
 import { degrees } from '../fields';

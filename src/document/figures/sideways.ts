@@ -1,14 +1,14 @@
-import type { BeatDocument, CueDocument, OrderDocument } from '../score';
+import type { StepDocument, CueDocument, OrderDocument } from '../plan';
 import { degrees } from '../fields';
 import { approach, hardest, reversed, still } from './arrive';
 import {
-  beat,
+  step,
   call,
   compassOf,
   dial,
   engine,
   near,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   wayOff,
@@ -33,10 +33,10 @@ export function pushed({ boat }: Setting, power: number, twist: number): OrderDo
   }));
 }
 
-function made(setting: Setting, cue: CueDocument): BeatDocument {
+function made(setting: Setting, cue: CueDocument): StepDocument {
   const words = call('step ashore when she is still, line on');
   const say = 'no line on: let her drop off, round again';
-  return beat('lines', 'let go, line on', cue, [...still(setting), wheel(0), words], say, 60);
+  return step('lines', 'let go, line on', cue, [...still(setting), wheel(0), words], say, 60);
 }
 
 /** What moves her sideways, with what is done in so many words; power and twist −1 … 1, to starboard. */
@@ -95,30 +95,30 @@ export function slidIn(setting: Setting, mover: Mover): Draft {
       dial(3, 2, 0.5, 25),
     ],
     write: ([h, d, back, power, twist, stop, wait]) =>
-      scoreOf(
+      planOf(
         [
           approach(lie, h!, 'steer in, idle ahead', 'turn away and go round'),
-          beat(
+          step(
             'way-off',
             'neutral, steer parallel',
             near('bow', mark, d!),
             [engine('neutral'), steer(inward)],
             'ahead, turn away and go round',
           ),
-          beat(
+          step(
             'stop',
             'stop abreast of the berth',
             {
               is: 'any',
               of: [
                 { is: 'abeam', point: 'midships', mark },
-                { is: 'after', seconds: 25 },
+                { is: 'after', time_s: 25 },
               ],
             },
             reversed(setting, 'astern', back!),
             'ahead, turn away and go round',
           ),
-          beat(
+          step(
             'sideways',
             `${mover.by}, sideways in`,
             wayOff(12),
@@ -127,10 +127,10 @@ export function slidIn(setting: Setting, mover: Mover): Draft {
           ),
           made(setting, {
             is: 'any',
-            of: [near(lie.point.name, mark, stop!), { is: 'after', seconds: 30 }],
+            of: [near(lie.point.name, mark, stop!), { is: 'after', time_s: 30 }],
           }),
         ],
-        { is: 'after', seconds: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait!) },
       ),
   };
 }
@@ -147,24 +147,24 @@ export function slidOff(setting: Setting, mover: Mover): Draft {
       dial(2, 2, 0.5, 20),
     ],
     write: ([power, twist, seconds, carry]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'off',
             `let go, ${mover.by} off the berth`,
             { is: 'start' },
             [call('all lines gone, hands inboard'), ...mover.orders(power!, twist!)],
             'let it go: back alongside on her fenders',
           ),
-          beat(
+          step(
             'let-go',
             'enough, let her carry',
-            { is: 'after', seconds: tenth(seconds!) },
+            { is: 'after', time_s: tenth(seconds!) },
             still(setting),
             'push again',
           ),
         ],
-        { is: 'after', seconds: tenth(carry!) },
+        { is: 'after', time_s: tenth(carry!) },
       ),
   };
 }
@@ -189,7 +189,7 @@ export function steppedOff(setting: Setting): Draft {
       dial(3, 1.5, 0.5, 12),
     ],
     write: ([ahead, angle, back, astern, kick, square, carry]) => {
-      const step = (n: number): BeatDocument[] => {
+      const round = (n: number): StepDocument[] => {
         const away = 'neutral, let her lie; again when she is still';
         const out = compassOf(along + off * angle!);
         const back2 = compassOf(along + off * square!);
@@ -197,14 +197,14 @@ export function steppedOff(setting: Setting): Draft {
           is: 'any',
           of: [
             { is: 'heading', heading_deg: heading },
-            { is: 'after', seconds: 12 },
+            { is: 'after', time_s: 12 },
           ],
         });
         return [
-          beat(
+          step(
             `bow-out-${n}`,
             n === 1 ? 'let go, bow out' : 'bow out again',
-            n === 1 ? { is: 'start' } : { is: 'after', seconds: tenth(carry!) },
+            n === 1 ? { is: 'start' } : { is: 'after', time_s: tenth(carry!) },
             [
               ...(n === 1 ? [call('all lines gone, hands inboard')] : [engine('neutral')]),
               wheel(off * lock),
@@ -212,17 +212,17 @@ export function steppedOff(setting: Setting): Draft {
             ],
             away,
           ),
-          beat(
+          step(
             `stop-${n}`,
             'astern, take the headway off',
             headed(out),
             [wheel(0), ...reversed(setting, 'astern', back!)],
             away,
           ),
-          beat(
+          step(
             `stern-out-${n}`,
             'wheel over, stern out',
-            { is: 'after', seconds: tenth(astern! + setting.pause) },
+            { is: 'after', time_s: tenth(astern! + setting.pause) },
             [
               engine('neutral'),
               wheel(-off * lock),
@@ -230,7 +230,7 @@ export function steppedOff(setting: Setting): Draft {
             ],
             away,
           ),
-          beat(
+          step(
             `square-${n}`,
             'neutral, along the berth again',
             headed(back2),
@@ -239,7 +239,7 @@ export function steppedOff(setting: Setting): Draft {
           ),
         ];
       };
-      return scoreOf([...step(1), ...step(2)], { is: 'after', seconds: tenth(carry!) });
+      return planOf([...round(1), ...round(2)], { is: 'after', time_s: tenth(carry!) });
     },
   };
 }

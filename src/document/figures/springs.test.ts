@@ -1,19 +1,19 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { toRunInput } from '../run-input';
-import { scoreSchema } from '../score';
+import { planSchema } from '../plan';
 import { check } from '../result';
 import { manoeuvreFileSchema, type ManoeuvreFile } from '../manoeuvre';
 import { demoFile } from '../testing/demo';
-import { draftsOf, figuresFor, subjectOf, type FigureId } from '.';
+import { draftsOf, figuresFor, subjectOf, type FigureId } from './';
 
 const pressed = demoFile('sprung-off-the-pontoon');
 const coming = demoFile('spring-on-before-she-blows-off');
 /** The same with nothing written yet, nothing rigged and nobody named. */
 const blank = (file: ManoeuvreFile): ManoeuvreFile => ({
   ...file,
-  score: scoreSchema.parse({
-    beats: [{ id: 'begin', cue: { is: 'start' } }],
-    end: { cue: { is: 'after', seconds: 1 } },
+  plan: planSchema.parse({
+    steps: [{ id: 'begin', cue: { is: 'start' } }],
+    end: { cue: { is: 'after', time_s: 1 } },
   }),
 });
 const bare = blank(pressed);
@@ -22,7 +22,7 @@ function written(file: ManoeuvreFile, figure: FigureId) {
   const drafts = draftsOf(file, figure);
   if (!drafts.ok) throw new Error(JSON.stringify(drafts.problems));
   const draft = drafts.value[0]!;
-  return { draft, score: draft.write(draft.dials.map(({ value }) => value)) };
+  return { draft, plan: draft.write(draft.dials.map(({ value }) => value)) };
 }
 
 const withoutBollards = (file: ManoeuvreFile): ManoeuvreFile => ({
@@ -46,24 +46,24 @@ describe('figures with lines', () => {
   ] as const;
 
   it.each(leaving)('%s begins made fast, ends with every line aboard, and can be played', (id) => {
-    const { score } = written(bare, id);
-    expect(score.lines.length).toBeGreaterThan(0);
-    expect(score.lines.every(({ fast, doubled }) => fast !== undefined && doubled)).toBe(true);
-    const let_go = score.beats.flatMap(({ orders }) =>
+    const { plan } = written(bare, id);
+    expect(plan.lines.length).toBeGreaterThan(0);
+    expect(plan.lines.every(({ fast, doubled }) => fast !== undefined && doubled)).toBe(true);
+    const let_go = plan.steps.flatMap(({ orders }) =>
       orders.flatMap((order) => (order.do === 'letGo' ? [order.line] : [])),
     );
-    expect([...let_go].sort()).toEqual(score.lines.map(({ name }) => name).sort());
-    const input = toRunInput({ ...bare, score });
+    expect([...let_go].sort()).toEqual(plan.lines.map(({ name }) => name).sort());
+    const input = toRunInput({ ...bare, plan });
     expect(input.ok).toBe(true);
-    if (input.ok) expect(runTake(input.value).duration).toBeGreaterThan(5);
+    if (input.ok) expect(runPlan(input.value).duration).toBeGreaterThan(5);
   });
 
-  it.each(leaving)('%s at either end of every dial is a score the program takes', (id) => {
+  it.each(leaving)('%s at either end of every dial is a plan the program takes', (id) => {
     const { draft } = written(bare, id);
     for (const pick of ['least', 'most'] as const) {
-      const score = draft.write(draft.dials.map((dial) => dial[pick]));
-      expect(check(manoeuvreFileSchema, { ...bare, score }).ok).toBe(true);
-      expect(toRunInput({ ...bare, score }).ok).toBe(true);
+      const plan = draft.write(draft.dials.map((dial) => dial[pick]));
+      expect(check(manoeuvreFileSchema, { ...bare, plan }).ok).toBe(true);
+      expect(toRunInput({ ...bare, plan }).ok).toBe(true);
     }
   });
 
@@ -88,16 +88,16 @@ describe('figures with lines', () => {
             ]
           : [],
       )[0]!;
-    const bow = written(bare, 'spring-off-by-the-bow').score.lines[0]!;
+    const bow = written(bare, 'spring-off-by-the-bow').plan.lines[0]!;
     expect(bow.from).toBe('port bow cleat');
     expect(along(bow.fast!.to)).toBeLessThan(0.42 * 10.6);
-    const stern = written(bare, 'spring-off-by-the-stern').score.lines[0]!;
+    const stern = written(bare, 'spring-off-by-the-stern').plan.lines[0]!;
     expect(stern.from).toBe('port quarter cleat');
     expect(along(stern.fast!.to)).toBeGreaterThan(-0.46 * 10.6);
   });
 
   it('hangs fenders where she pivots, on both sides', () => {
-    const fenders = (id: FigureId) => written(bare, id).score.fenders;
+    const fenders = (id: FigureId) => written(bare, id).plan.fenders;
     const bow = fenders('spring-off-by-the-bow');
     expect(bow.filter(({ side }) => side === 'port')).toHaveLength(bow.length / 2);
     expect(bow.every(({ x_m }) => x_m > 3)).toBe(true);
@@ -107,7 +107,7 @@ describe('figures with lines', () => {
   it('throws the first spring where somebody is ashore to catch it, drops it where nobody is', () => {
     const pass = (file: ManoeuvreFile) =>
       written(file, 'alongside-on-a-spring')
-        .score.beats.flatMap(({ orders }) => orders)
+        .plan.steps.flatMap(({ orders }) => orders)
         .find((order) => order.do === 'pass');
     expect(pass(coming)).toMatchObject({ how: 'throw', by: 'Tomas' });
     const alone = blank(coming);
@@ -116,15 +116,15 @@ describe('figures with lines', () => {
   });
 
   it('keeps the people there are, and puts somebody at the helm where there is nobody', () => {
-    const alone = written(bare, 'alone-last-line-on-a-slip').score;
+    const alone = written(bare, 'alone-last-line-on-a-slip').plan;
     expect(alone.crew).toMatchObject([{ at: { aboard: 'helm' } }]);
     expect(alone.lines[0]).toMatchObject({ ledTo: 'helm' });
     const crew = [{ name: 'Ines', at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 }];
     const named = written(
-      { ...bare, score: { ...bare.score, crew } },
+      { ...bare, plan: { ...bare.plan, crew } },
       'alone-last-line-on-a-slip',
-    ).score;
+    ).plan;
     expect(named.crew).toEqual(crew);
-    expect(JSON.stringify(named.beats)).toContain('"by":"Ines"');
+    expect(JSON.stringify(named.steps)).toContain('"by":"Ines"');
   });
 });

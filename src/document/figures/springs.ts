@@ -2,11 +2,11 @@ import { degrees } from '../fields';
 import { hardest, reversed } from './arrive';
 import {
   alongOut,
-  beat,
+  step,
   compassOf,
   dial,
   engine,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   turnedOr,
@@ -49,10 +49,10 @@ export function sprungByTheBow(setting: Setting): Draft {
       dial(4, 2, 2, 20),
     ],
     write: ([push, angle, longest, back, astern, rest]) =>
-      scoreOf(
+      planOf(
         [
           singledUp(more),
-          beat(
+          step(
             'on-the-spring',
             'ahead on the spring, stern out',
             offOf(more),
@@ -60,7 +60,7 @@ export function sprungByTheBow(setting: Setting): Draft {
             'neutral: she lies back alongside',
             60,
           ),
-          beat(
+          step(
             'astern',
             'look astern, astern, slip the spring',
             turnedOr(-off * angle!, longest!),
@@ -71,10 +71,10 @@ export function sprungByTheBow(setting: Setting): Draft {
             ],
             'ahead on the spring again while it is on',
           ),
-          beat(
+          step(
             'off',
             'neutral, off and clear',
-            { is: 'after', seconds: tenth(astern!) },
+            { is: 'after', time_s: tenth(astern!) },
             [engine('neutral'), steer(compassOf(along))],
             'astern again',
           ),
@@ -82,7 +82,7 @@ export function sprungByTheBow(setting: Setting): Draft {
         {
           is: 'all',
           of: [
-            { is: 'after', seconds: tenth(rest!) },
+            { is: 'after', time_s: tenth(rest!) },
             { is: 'line', line: 'bow spring', state: 'off' },
           ],
         },
@@ -113,10 +113,10 @@ export function sprungByTheStern(setting: Setting): Draft {
       dial(3, 2, 1, 20),
     ],
     write: ([push, angle, longest, throttle, out, rest]) =>
-      scoreOf(
+      planOf(
         [
           singledUp(more),
-          beat(
+          step(
             'on-the-spring',
             'astern on the spring, bow out',
             offOf(more),
@@ -124,14 +124,14 @@ export function sprungByTheStern(setting: Setting): Draft {
             'neutral: she lies back alongside',
             60,
           ),
-          beat(
+          step(
             'slip',
             'neutral, slip the spring',
             turnedOr(off * angle!, longest!),
             [engine('neutral'), letGo('stern spring')],
             'make it fast again: she lies back alongside',
           ),
-          beat(
+          step(
             'ahead',
             'spring aboard: ahead and out',
             { is: 'line', line: 'stern spring', state: 'off' },
@@ -141,7 +141,7 @@ export function sprungByTheStern(setting: Setting): Draft {
           ),
           alongOut(out!, along + 0.3 * off * angle!),
         ],
-        { is: 'after', seconds: tenth(rest!) },
+        { is: 'after', time_s: tenth(rest!) },
         60,
         lines,
         pivotFenders(setting, 'stern'),

@@ -1,14 +1,14 @@
 import { sin } from '@/core/math';
 import { degrees } from '../fields';
-import type { BeatDocument, OrderDocument } from '../score';
+import type { StepDocument, OrderDocument } from '../plan';
 import { about, approach, hardest, linesOn, reversed, still, turnSide } from './arrive';
 import {
-  beat,
+  step,
   call,
   dial,
   engine,
   near,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   wayOff,
@@ -37,25 +37,25 @@ export function backedIn(setting: Setting): Draft {
       dial(1, 4, 1, 12),
     ],
     write: ([h, past, kick, off, back, stop, burst, wait]) =>
-      scoreOf(
+      planOf(
         [
           approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
-          beat(
+          step(
             'abreast',
             'the slip is abreast',
             { is: 'abeam', point: 'midships', mark },
             [engine('neutral'), call('slip abeam')],
             'go on past, and come round again',
           ),
-          beat(
+          step(
             'stop',
             'stop past it',
-            { is: 'after', seconds: tenth(past!) },
+            { is: 'after', time_s: tenth(past!) },
             reversed(setting, 'astern', firm),
             'ahead, away down the aisle',
             60,
           ),
-          beat(
+          step(
             'swing',
             'swing her, stern to the slip',
             wayOff(15),
@@ -63,7 +63,7 @@ export function backedIn(setting: Setting): Draft {
             'neutral, then ahead down the aisle',
             60,
           ),
-          beat(
+          step(
             'astern',
             'look astern, astern in',
             about(outward - side * off!, 20),
@@ -72,9 +72,9 @@ export function backedIn(setting: Setting): Draft {
             60,
           ),
           stoppedInside(setting, lie, stop!, burst!),
-          linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', seconds: 12 }] }),
+          linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', time_s: 12 }] }),
         ],
-        { is: 'after', seconds: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait!) },
       ),
   };
 }
@@ -108,10 +108,10 @@ export function swungIn(setting: Setting): Draft {
         : []),
     ],
     write: ([h, d, kick, off, back, stop, burst, wait, square]) =>
-      scoreOf(
+      planOf(
         [
           approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
-          beat(
+          step(
             'swing',
             'bow away, stern towards the slip',
             {
@@ -123,9 +123,9 @@ export function swungIn(setting: Setting): Draft {
           ),
           ...backed(setting, lie, outward, outward - side * off!, back!, square!),
           stoppedInside(setting, lie, stop!, burst!),
-          linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', seconds: 12 }] }),
+          linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', time_s: 12 }] }),
         ],
-        { is: 'after', seconds: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait!) },
       ),
   };
 }
@@ -142,15 +142,15 @@ function backed(
   from: number,
   back: number,
   square: number | undefined,
-): BeatDocument[] {
+): StepDocument[] {
   const out = 'ahead, out into the aisle again';
   const astern = reversed(setting, 'astern', back);
   const begin = about(from, 20);
   if (square === undefined)
-    return [beat('astern', 'look astern, astern in', begin, [steer(outward), ...astern], out, 60)];
+    return [step('astern', 'look astern, astern in', begin, [steer(outward), ...astern], out, 60)];
   const mark = lie.mark.name;
   return [
-    beat(
+    step(
       'astern',
       'look astern, stern for the berth',
       begin,
@@ -158,10 +158,10 @@ function backed(
       out,
       60,
     ),
-    beat(
+    step(
       'square',
       'neutral, square up, carry in',
-      { is: 'any', of: [near(lie.point.name, mark, square), { is: 'after', seconds: 80 }] },
+      { is: 'any', of: [near(lie.point.name, mark, square), { is: 'after', time_s: 80 }] },
       [steer(outward), engine('neutral')],
       out,
       100,
@@ -171,12 +171,12 @@ function backed(
 
 /** The last of her sternway taken off when a point of hers is so near its mark. */
 const stoppedInside = (setting: Setting, lie: LieSetting, stop: number, burst: number) =>
-  beat(
+  step(
     'stop-in',
     'ahead, stop her',
     {
       is: 'any',
-      of: [near(lie.point.name, lie.mark.name, Math.max(0.3, stop)), { is: 'after', seconds: 45 }],
+      of: [near(lie.point.name, lie.mark.name, Math.max(0.3, stop)), { is: 'after', time_s: 45 }],
     },
     [wheel(0), ...reversed(setting, 'ahead', burst)],
     'ahead, out into the aisle again',

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { boatSchema } from '../boat';
 import { beginManoeuvre } from '../begin';
 import { lineEnds, placeSchema, type Place } from '../place';
@@ -24,7 +24,7 @@ const begun = (berthId: string, going: 'in' | 'out') => {
     side: 'port',
     conditions: {
       wind: { from_deg: 100, speed_mps: 3 },
-      stream: { set_deg: 90, speed_mps: 0 },
+      current: { set_deg: 90, speed_mps: 0 },
       water: 'sea',
     },
   } as Parameters<typeof beginManoeuvre>[0]);
@@ -89,14 +89,14 @@ describe('stern to', () => {
     const drafts = draftsOf(file, 'stern-to-on-ground-lines');
     if (!drafts.ok) throw new Error(drafts.problems[0]!.message);
     for (const { dials, write } of drafts.value) {
-      const score = write(dials.map(({ value }) => value));
+      const plan = write(dials.map(({ value }) => value));
       const side = from === 100 ? 'starboard' : 'port';
-      expect(score.lines.map((l) => l.from)).toEqual([
+      expect(plan.lines.map((l) => l.from)).toEqual([
         `${side} quarter cleat`,
         `${side} bow cleat`,
         `${side === 'port' ? 'starboard' : 'port'} quarter cleat`,
       ]);
-      expect(toRunInput({ ...file, score }).ok).toBe(true);
+      expect(toRunInput({ ...file, plan }).ok).toBe(true);
     }
   });
 
@@ -104,9 +104,9 @@ describe('stern to', () => {
     const file = demoFile('stern-to-before-supper');
     const input = toRunInput(file);
     if (!input.ok) throw new Error(input.problems[0]!.message);
-    const take = runTake(input.value);
-    const on = take.events.flatMap((e) => (e.is === 'line' && e.what === 'on' ? [e.line] : []));
+    const run = runPlan(input.value);
+    const on = run.events.flatMap((e) => (e.is === 'line' && e.what === 'on' ? [e.line] : []));
     expect(on).toEqual([0, 1, 2]);
-    expect(take.events.some((e) => e.is === 'line' && e.what === 'let go')).toBe(false);
+    expect(run.events.some((e) => e.is === 'line' && e.what === 'let go')).toBe(false);
   });
 });

@@ -1,8 +1,8 @@
 import { cos, sin } from '@/core/math';
-import type { OrderDocument, ScoreDocument } from '../score';
+import type { OrderDocument, PlanDocument } from '../plan';
 import { about } from './arrive';
 import { backedIn, swungIn } from './stern-first';
-import { beat, call, dial, endOnLine, engine, tenth, wheel, type Draft } from './draft';
+import { step, call, dial, endOnLine, engine, tenth, wheel, type Draft } from './draft';
 import {
   handAshore,
   handAt,
@@ -100,7 +100,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
   const on = (line: string) => ({ is: 'line' as const, line, state: 'fast' as const });
   const point = boat.points.find(({ name }) => name === bow);
   const rode = Math.ceil(1.2 * (ground.ahead - (point?.x ?? 0.4 * length)) - ground.height + 4);
-  const lines: ScoreDocument['lines'] = [
+  const lines: PlanDocument['lines'] = [
     lineOf('windward stern line', first.cleat, first.lead.length + 1, null, false),
     { ...lineOf('ground line', bow, 0, null, false), length_m: Math.max(6, rode) },
     lineOf('leeward stern line', last.cleat, last.lead.length + 1, null, false),
@@ -109,13 +109,13 @@ function sternTo(setting: Setting, base: Draft): Draft {
     dials: [...base.dials, dial(0.5, 0.2, -0.2, 1), dial(8, 3, 0, 30), dial(12, 4, 3, 30)],
     write: (values) => {
       const [wheelShare, higher, longest] = values.slice(-3) as [number, number, number];
-      const score = base.write(values.slice(0, -3));
-      const arrive = score.beats.slice(0, -1);
-      const stopped = score.beats.at(-1)!;
+      const plan = base.write(values.slice(0, -3));
+      const arrive = plan.steps.slice(0, -1);
+      const stopped = plan.steps.at(-1)!;
       const off = 'no line on: ahead, out again, and come back';
       return {
-        ...score,
-        beats: [
+        ...plan,
+        steps: [
           ...arrive,
           {
             ...stopped,
@@ -129,7 +129,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
             ],
             wayOut: { ...stopped.wayOut, note: off },
           },
-          beat(
+          step(
             'hold-up',
             'ahead on it, bow up to the wind',
             on('windward stern line'),
@@ -140,7 +140,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
             off,
             60,
           ),
-          beat(
+          step(
             'ground-line',
             'neutral, ground line forward',
             about(outward + up * higher, tenth(longest + setting.pause)),
@@ -153,7 +153,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
             'let it go again and ahead on the stern line',
             60,
           ),
-          beat(
+          step(
             'haul',
             'haul the bow up, make fast',
             { is: 'line', line: 'ground line', state: 'on' },
@@ -161,7 +161,7 @@ function sternTo(setting: Setting, base: Draft): Draft {
             'ahead on the stern line holds her meanwhile',
             90,
           ),
-          beat(
+          step(
             'leeward',
             'leeward stern line last',
             on('ground line'),

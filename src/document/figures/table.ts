@@ -83,7 +83,7 @@ const DRIVE = 'she has no engine';
 /** A turn beyond this is one into a slip, or round. */
 const ABREAST = radians(60);
 const QUARTER = radians(35);
-const LEAST_STREAM_MPS = 0.25;
+const LEAST_CURRENT_MPS = 0.25;
 
 const driven = (s: Setting) => (s.boat.drives.length > 0 ? null : DRIVE);
 const isFor =
@@ -163,13 +163,13 @@ function unfitSlip(s: Setting, bowFirst: boolean): string | null {
   return bowFirst ? 'she is to lie with her bow out' : 'she is to lie with her bow in';
 }
 
-/** Why she cannot be held on the stream along a heading; null where it comes from ahead. */
-function noStreamAhead({ input }: Setting, heading: number): string | null {
-  const { streamSpeed, streamSet } = input.weather;
-  if (streamSpeed < LEAST_STREAM_MPS) return 'there is no stream to glide on';
-  return cos(streamSet - heading) < -0.7
+/** Why she cannot be held on the current along a heading; null where it comes from ahead. */
+function noCurrentAhead({ input }: Setting, heading: number): string | null {
+  const { currentSpeed, currentSet } = input.weather;
+  if (currentSpeed < LEAST_CURRENT_MPS) return 'there is no current to glide on';
+  return cos(currentSet - heading) < -0.7
     ? null
-    : 'the stream does not come from ahead along the berth';
+    : 'the current does not come from ahead along the berth';
 }
 
 /** Every technique: whom and what it is for, and its drafts. */
@@ -199,7 +199,7 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [slidIn(s, walking(s))],
   },
   'ferry-glide-in': {
-    unfit: (s) => lies(s) ?? noStreamAhead(s, lieOf(s).heading),
+    unfit: (s) => lies(s) ?? noCurrentAhead(s, lieOf(s).heading),
     drafts: (s) => [glidedIn(s)],
   },
   'slip-bow-in': {
@@ -233,7 +233,7 @@ export const FIGURES: Readonly<Record<FigureId, Figure>> = {
     drafts: (s) => [waitedOut(s)],
   },
   'ferry-glide-out': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noStreamAhead(s, s.input.start.heading),
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noCurrentAhead(s, s.input.start.heading),
     drafts: (s) => [glidedOff(s)],
   },
   'drop-off-and-away': { unfit: (s) => leaves(s) ?? fromBerth(s), drafts: (s) => [droppedOff(s)] },

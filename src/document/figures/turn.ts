@@ -1,14 +1,14 @@
 import { degrees } from '../fields';
-import type { BeatDocument } from '../score';
+import type { StepDocument } from '../plan';
 import { hardest, reversed } from './arrive';
 import {
-  beat,
+  step,
   call,
   compassOf,
   dial,
   engine,
   near,
-  scoreOf,
+  planOf,
   steer,
   tenth,
   wayOff,
@@ -35,14 +35,14 @@ export function backAndFill(setting: Setting, side: 1 | -1): Draft {
       dial(2, 1, 0.5, 12),
     ],
     write: ([pairs, ahead, astern, throttle, lead, more]) => {
-      const bursts: BeatDocument[] = [];
+      const bursts: StepDocument[] = [];
       const count = Math.round(pairs!);
       for (let i = 0; i < count; i++) {
         const cue =
-          i === 0 ? ({ is: 'start' } as const) : { is: 'after' as const, seconds: tenth(astern!) };
+          i === 0 ? ({ is: 'start' } as const) : { is: 'after' as const, time_s: tenth(astern!) };
         const back = steered ? [wheel(-side * lock)] : [];
         bursts.push(
-          beat(
+          step(
             `ahead-${i + 1}`,
             i === 0 ? 'wheel hard over, burst ahead' : 'burst ahead',
             cue,
@@ -54,27 +54,27 @@ export function backAndFill(setting: Setting, side: 1 | -1): Draft {
             WAIT,
             60,
           ),
-          beat(
+          step(
             `astern-${i + 1}`,
             'burst astern',
-            { is: 'after', seconds: tenth(ahead!) },
+            { is: 'after', time_s: tenth(ahead!) },
             [engine('neutral'), ...back, engine('astern', throttle!, across)],
             WAIT,
             60,
           ),
         );
       }
-      return scoreOf(
+      return planOf(
         [
           ...bursts,
-          beat(
+          step(
             'meet',
             'neutral, meet her',
             {
               is: 'any',
               of: [
                 { is: 'heading', heading_deg: compassOf(headingOf(lie.heading) - side * lead!) },
-                { is: 'after', seconds: 14 },
+                { is: 'after', time_s: 14 },
               ],
             },
             [engine('neutral'), wheel(0)],
@@ -82,7 +82,7 @@ export function backAndFill(setting: Setting, side: 1 | -1): Draft {
             60,
           ),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       );
     },
   };
@@ -102,9 +102,9 @@ export function opposed(setting: Setting, side: 1 | -1): Draft {
       dial(2, 1, 0.5, 15),
     ],
     write: ([fore, back, lead, more]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'opposed',
             'engines opposed',
             { is: 'start' },
@@ -115,7 +115,7 @@ export function opposed(setting: Setting, side: 1 | -1): Draft {
             ],
             WAIT,
           ),
-          beat(
+          step(
             'meet',
             'neutral, meet her',
             { is: 'heading', heading_deg: compassOf(headingOf(lie.heading) - side * lead!) },
@@ -124,7 +124,7 @@ export function opposed(setting: Setting, side: 1 | -1): Draft {
             90,
           ),
         ],
-        { is: 'after', seconds: tenth(more!) },
+        { is: 'after', time_s: tenth(more!) },
       ),
   };
 }
@@ -143,32 +143,32 @@ export function stoppedStraight(setting: Setting): Draft {
       dial(lane, 2, lane - 10, lane + 10),
     ],
     write: ([d, aim, wait, back, lead]) =>
-      scoreOf(
+      planOf(
         [
-          beat(
+          step(
             'lane',
             'idle ahead, down the middle',
             { is: 'start' },
             [steer(lead!), engine('ahead')],
             'astern, stop',
           ),
-          beat(
+          step(
             'aim-off',
             'neutral, aim off',
             near(lie.point.name, lie.mark.name, d!),
             [engine('neutral'), steer(lane + aim!), call('aiming off, then astern')],
             'astern, stop',
           ),
-          beat(
+          step(
             'stop',
             'wheel amidships, astern',
-            { is: 'after', seconds: tenth(wait!) },
+            { is: 'after', time_s: tenth(wait!) },
             [wheel(0), ...reversed(setting, 'astern', back!)],
             'neutral, ahead again round whatever lies there',
           ),
-          beat('still', 'neutral', wayOff(25), [engine('neutral')], 'ahead, on along the fairway'),
+          step('still', 'neutral', wayOff(25), [engine('neutral')], 'ahead, on along the fairway'),
         ],
-        { is: 'after', seconds: 1 },
+        { is: 'after', time_s: 1 },
       ),
   };
 }
@@ -192,26 +192,26 @@ export function waitedOut(setting: Setting): Draft {
     write: ([on, rest, throttle, h]) => {
       const span = on! + rest!;
       const count = Math.min(14, Math.max(1, Math.ceil(GUST_S / span)));
-      const beats: BeatDocument[] = [];
+      const steps: StepDocument[] = [];
       for (let i = 0; i < count; i++) {
-        beats.push(
-          beat(
+        steps.push(
+          step(
             `burst-${i + 1}`,
             'a burst ahead',
-            i === 0 ? { is: 'start' } : { is: 'after', seconds: tenth(rest!) },
+            i === 0 ? { is: 'start' } : { is: 'after', time_s: tenth(rest!) },
             [steer(h!), engine('ahead', throttle!, 0.3)],
             'ahead, out to where there is room',
           ),
-          beat(
+          step(
             `rest-${i + 1}`,
             'neutral',
-            { is: 'after', seconds: tenth(on!) },
+            { is: 'after', time_s: tenth(on!) },
             [engine('neutral')],
             'ahead, out to where there is room',
           ),
         );
       }
-      return scoreOf(beats, { is: 'after', seconds: tenth(rest!) });
+      return planOf(steps, { is: 'after', time_s: tenth(rest!) });
     },
   };
 }

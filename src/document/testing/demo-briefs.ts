@@ -1,7 +1,7 @@
 import { briefOf, type Brief } from '@/core/brief';
 import { stopHere } from '@/core/brief/able';
 import { demoFile } from './demo';
-import { runTake, type RunInput } from '@/core/score';
+import { runPlan, type RunInput } from '@/core/plan';
 import { AS_IT_IS, Episode, openWaterOf, vary, type Surroundings } from '@/core/search';
 import { PSI, X, Y, type SimState } from '@/core/sim';
 import { toRunInput } from '../run-input';
@@ -14,12 +14,12 @@ function briefed(input: RunInput): Brief {
 
 /** Her state where she is two lengths off, or fastest. */
 function stoppingState(input: RunInput, said: Brief, water: Surroundings): SimState {
-  const take = runTake(input);
+  const run = runPlan(input);
   const two = said.speeds.find(({ lengths }) => lengths === 2)?.time;
-  const { groundSpeed, time } = take.trace;
+  const { groundSpeed, time } = run.trace;
   const at = two ?? time[groundSpeed.indexOf(Math.max(...groundSpeed))]!;
   let found: SimState | null = null;
-  runTake(input, (state) => {
+  runPlan(input, (state) => {
     if (!found && state.time >= at - 1e-9) found = water.copyOf(state);
   });
   return found!;

@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { fingerprintOf, type Fingerprint } from '@/core/testing/fingerprint';
 import { toRunInput, type ManoeuvreFile } from '..';
 
@@ -12,12 +12,12 @@ export interface DemoFingerprints {
 export function runOf(file: ManoeuvreFile) {
   const input = toRunInput(file);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
 export const tempted = (file: ManoeuvreFile): ManoeuvreFile => ({
   ...file,
-  score: file.tempting!.score,
+  plan: file.tempting!.plan,
 });
 
 export const fingerprintsOf = (file: ManoeuvreFile): DemoFingerprints => ({

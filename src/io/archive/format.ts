@@ -12,7 +12,7 @@ export const LIMITS = {
 
 export const MANIFEST = 'manifest.json';
 const PATH =
-  /^(unreadable\/)?(boats|places|figures|manoeuvres|takes|records)\/[a-z0-9-]{1,80}\.json$/;
+  /^(unreadable\/)?(boats|places|figures|manoeuvres|runs|takes|records)\/[a-z0-9-]{1,80}\.json$/;
 
 const fileSchema = z.strictObject({
   path: z.string().regex(PATH, { error: 'is no path of an archive' }),
@@ -26,7 +26,9 @@ const fileSchema = z.strictObject({
 
 export const manifestSchema = z.strictObject({
   $schema: z.literal('yawtrope:library', { error: "is not 'yawtrope:library'" }),
-  version: z.union([z.literal(1), z.literal(2)], { error: 'this program reads versions 1 and 2' }),
+  version: z.union([z.literal(1), z.literal(2), z.literal(3)], {
+    error: 'this program reads versions 1 to 3',
+  }),
   /** When it was made, ISO 8601. */
   made: z.iso.datetime(),
   files: z
@@ -48,7 +50,9 @@ export function readPath(path: string): { part: LibraryPart; id: string; unreada
     .replace(/\.json$/, '')
     .split('/')
     .toReversed();
-  return { part: part as LibraryPart, id: id!, unreadable: raw !== undefined };
+  // What a part was called before version 3.
+  const now = part === 'takes' ? 'runs' : part;
+  return { part: now as LibraryPart, id: id!, unreadable: raw !== undefined };
 }
 
 /** In the order in which one needs the other. */

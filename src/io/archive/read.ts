@@ -4,15 +4,15 @@ import { openPromise, type Entry, type ZipFile } from 'yauzl';
 import { z } from 'zod';
 import {
   check,
-  drivenFileSchema,
+  drivenShellSchema,
   failure,
   LIBRARY_SCHEMAS,
-  libraryTakeSchema,
+  libraryRunSchema,
   manoeuvreFileSchema,
   parseJson,
   success,
   type LibraryPart,
-  type LibraryTake,
+  type LibraryRun,
   type ManoeuvreFile,
   type Problem,
   type Result,
@@ -33,7 +33,7 @@ export interface ArchiveItem {
   readonly id: string;
   /** Null for what cannot be read. */
   readonly document: unknown;
-  /** The document's JSON; of a take only where it cannot be read. */
+  /** The document's JSON; of a run only where it cannot be read. */
   readonly text: string;
   readonly removedAt: number | null;
   readonly kept: Readonly<Record<string, string | number>>;
@@ -94,7 +94,7 @@ class References {
             ['boats', 'boatId'],
             ['places', 'placeId'],
           ]
-        : part === 'takes' || part === 'records'
+        : part === 'runs' || part === 'records'
           ? [['manoeuvres', 'manoeuvreId']]
           : [];
     for (const [from, field] of wants) {
@@ -109,17 +109,17 @@ class References {
   }
 }
 
-/** Thousands of takes hold a few manoeuvres, and to check one takes its time: each is checked once. */
-class TakeChecks {
-  private static readonly SHELL = libraryTakeSchema.extend({
-    file: drivenFileSchema.extend({ manoeuvre: z.unknown() }),
+/** Thousands of runs hold a few manoeuvres, and to check one takes its time: each is checked once. */
+class RunChecks {
+  private static readonly SHELL = libraryRunSchema.extend({
+    file: drivenShellSchema,
   });
   /** So many are remembered; there are seldom more. */
   private static readonly MOST = 64;
   private readonly known = new Map<string, ManoeuvreFile>();
 
-  check(value: unknown): Result<LibraryTake> {
-    const shell = check<z.infer<typeof TakeChecks.SHELL>>(TakeChecks.SHELL, value);
+  check(value: unknown): Result<LibraryRun> {
+    const shell = check<z.infer<typeof RunChecks.SHELL>>(RunChecks.SHELL, value);
     if (!shell.ok) return shell;
     const { file, ...rest } = shell.value;
     const manoeuvre = this.manoeuvre(file.manoeuvre);
@@ -138,7 +138,7 @@ class TakeChecks {
     if (known) return success(known);
     const checked = check<ManoeuvreFile>(manoeuvreFileSchema, value);
     if (checked.ok) {
-      if (this.known.size >= TakeChecks.MOST) this.known.clear();
+      if (this.known.size >= RunChecks.MOST) this.known.clear();
       this.known.set(key, checked.value);
     }
     return checked;
@@ -146,7 +146,7 @@ class TakeChecks {
 }
 
 class Archive implements OpenArchive {
-  private readonly takes = new TakeChecks();
+  private readonly runs = new RunChecks();
 
   constructor(
     private readonly zip: ZipFile,
@@ -203,8 +203,8 @@ class Archive implements OpenArchive {
     const value = parseJson(text, LIMITS.fileBytes, path);
     if (!value.ok) return value;
     const checked =
-      part === 'takes'
-        ? this.takes.check(value.value)
+      part === 'runs'
+        ? this.runs.check(value.value)
         : check<{ id: string }>(LIBRARY_SCHEMAS[part] as never, value.value);
     if (!checked.ok)
       return failure(...checked.problems.map((p) => ({ ...p, path: `${path}: ${p.path}` })));
@@ -214,8 +214,8 @@ class Archive implements OpenArchive {
       part,
       id,
       document: checked.value,
-      // A take is kept in parts.
-      text: part === 'takes' ? '' : JSON.stringify(checked.value),
+      // A run is kept in parts.
+      text: part === 'runs' ? '' : JSON.stringify(checked.value),
       removedAt,
       kept,
     });

@@ -92,7 +92,7 @@ async function* packed(
         next += 1;
         const manifest: Manifest = {
           $schema: 'yawtrope:library',
-          version: 2,
+          version: 3,
           made: made.toISOString(),
           files,
         };

@@ -6,6 +6,7 @@ import {
   parseJson,
   placeSchema,
   PLACE_SCHEMA,
+  PLACE_VERSION,
   success,
   type Place,
   type Problem,
@@ -187,7 +188,7 @@ export function readPlaceGeoJson(
     return failure({ path: 'features', message: 'holds nothing that makes a place' });
   const whole = check<Place>(placeSchema, {
     $schema: PLACE_SCHEMA,
-    version: 1,
+    version: PLACE_VERSION,
     id: idFrom(yawtrope?.id ?? name, 'place'),
     name: (yawtrope?.name ?? name).trim().slice(0, 80) || 'A place',
     note: yawtrope?.note ?? '',

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { demoFile } from '@/document/testing/demo';
-import { readGpx } from '.';
+import { readGpx } from './';
 
 const { place } = demoFile('under-sallow-bridge');
 const { lat_deg, lon_deg } = place.origin!;

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { runTake, worldOf } from '@/core/score';
+import { runPlan, worldOf } from '@/core/plan';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { recordOf } from '../record';
-import { feedSentences, readNmea } from '.';
+import { feedSentences, readNmea } from './';
 
 /** A sentence with its checksum. */
 function say(body: string): string {
@@ -119,11 +119,11 @@ describe('the simulated feed', () => {
   const file = demoFile('under-sallow-bridge');
   const input = toRunInput(file);
   if (!input.ok) throw new Error('not sound');
-  const { trace } = runTake(input.value);
+  const { trace } = runPlan(input.value);
   const begins = new Date('2026-05-04T09:00:00Z');
   const text = [...feedSentences(trace, file.place.origin!, begins, 3)].map(({ line }) => line);
 
-  it('can be read, but for what is spoilt on the way, and lies within metres of the take', () => {
+  it('can be read, but for what is spoilt on the way, and lies within metres of the run', () => {
     const record = readNmea(text.join('\n'));
     if (!record.ok) throw new Error(record.problems[0]!.message);
     const { counts } = record.value;

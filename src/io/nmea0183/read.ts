@@ -115,7 +115,7 @@ class Gathering {
   private day: number | null = null;
 
   /** What is wrong with a packet; null where it was taken. */
-  take(packet: AnyPacket, fields: readonly string[]): string | null {
+  run(packet: AnyPacket, fields: readonly string[]): string | null {
     switch (packet.sentenceId) {
       case 'RMC': {
         if (packet.status !== 'valid') return 'no fix';
@@ -283,7 +283,7 @@ export function readNmea(text: string): Result<NmeaRecord> {
     const fields = line.split('*')[0]!.split(',');
     const packet = parsed(line);
     const empty = WANTED[type]!.some((i) => !fields[i]);
-    const wrong = !packet ? 'checksum' : empty ? 'empty' : gathering.take(packet, fields);
+    const wrong = !packet ? 'checksum' : empty ? 'empty' : gathering.run(packet, fields);
     if (wrong) count(bad, wrong);
     else used += 1;
   }

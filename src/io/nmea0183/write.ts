@@ -3,10 +3,10 @@ import { Random } from '@/core/math';
 import { apparentWind } from '@/core/debrief';
 import type { Environment, Trace } from '@/core/sim';
 import { DEGREES_PER_RADIAN, M_PER_FOOT, MPS_PER_KNOT } from '@/core/units';
-import { onGlobe } from '../take/gpx';
+import { onGlobe } from '../run/gpx';
 import type { Place } from '@/document';
 
-/** Samples of a take between two positions: one a second, as finely as the sentences written here tell the time. */
+/** Samples of a run between two positions: one a second, as finely as the sentences written here tell the time. */
 const EVERY = 10;
 /** What a small satellite receiver and a fluxgate err by, one deviation: m, degrees. */
 const POSITION_M = 0.5;
@@ -21,7 +21,7 @@ const SPOILT = 60;
 
 const wrap = (degrees: number) => ((degrees % 360) + 360) % 360;
 
-/** What instruments aboard would have said of a take, as sentences with when they were said, s from its start. */
+/** What instruments aboard would have said of a run, as sentences with when they were said, s from its start. */
 export function* feedSentences(
   trace: Trace,
   origin: NonNullable<Place['origin']>,

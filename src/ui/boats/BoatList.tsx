@@ -7,7 +7,7 @@ import { lengthIn } from '../words/units';
 import { driveWords, massWords } from '../words/boat';
 import { AreaFrame, BUTTON } from '../parts/AreaFrame';
 import { planPath, waterlinePaths } from './outline';
-import { TakeInBoat } from './TakeInBoat';
+import { ImportBoat } from './ImportBoat';
 
 export interface BoatEntry {
   readonly id: string;
@@ -27,7 +27,7 @@ export function BoatList({ boats }: { boats: readonly BoatEntry[] }) {
           </p>
         </div>
         <div className="ml-auto flex flex-wrap gap-3">
-          <TakeInBoat />
+          <ImportBoat />
           <Link href="/boats/new" className={BUTTON}>
             <Plus size={16} /> A new boat
           </Link>

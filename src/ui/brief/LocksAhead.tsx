@@ -14,7 +14,7 @@ import {
 
 /**
  * The locks of a manoeuvre before they are entered: set for her or against, gates, side, staircase, fit, paces, times;
- * and what becomes of the take where their water pushes less or more than reckoned.
+ * and what becomes of the run where their water pushes less or more than reckoned.
  */
 export function LocksAhead({
   locks,
@@ -73,7 +73,7 @@ export function LocksAhead({
         <section aria-label="The water’s push" className="pb-4" data-testid="lock-water">
           <h2 className="pb-1 text-[15px] font-semibold">How sure the water’s push is</h2>
           <p className="rule-t py-1">
-            Jets, slope and wash are known to a half. This take with their push at either end of
+            Jets, slope and wash are known to a half. This run with their push at either end of
             that:
           </p>
           {water.map((found) => (

@@ -26,7 +26,7 @@ export function Ways() {
   };
   const write = (way: Way<FigureId>) => {
     store.getState().edit((m) => {
-      m.score = way.proposal.score;
+      m.plan = way.proposal.plan;
       m.goal = way.goal;
     });
     usedFigure(way.figure);
@@ -70,7 +70,7 @@ export function Ways() {
       )}
       {written && !overtaken && (
         <p role="status" className="pt-1.5">
-          {FIGURE_WORDS[written.figure][0]} stands in the score. Undo takes it out again.
+          {FIGURE_WORDS[written.figure][0]} stands in the plan. Undo takes it out again.
         </p>
       )}
       <ol>
@@ -99,7 +99,7 @@ function Row({
   const boat = useWorkspace((s) => s.boat);
   const units = useUnits();
   const last = usePreferences((p) => p.figures[0]);
-  const gets = way.proposal.take.outcome === 'reached';
+  const gets = way.proposal.run.outcome === 'reached';
   const name = FIGURE_WORDS[way.figure][0];
   const lying = lyingText(way.goal, boat);
   return (

@@ -43,8 +43,8 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
     angleStatement(brief),
     fenderStatement(boat, berth, side ?? 'the berth', units),
     coming ? springStatement(spring, units) : null,
-    aloneStatement(boat, manoeuvre.score),
-    ...handsStatements(manoeuvre.score),
+    aloneStatement(boat, manoeuvre.plan),
+    ...handsStatements(manoeuvre.plan),
     stepStatement(brief, schools.step ?? null, units),
     ...(manoeuvre.berth.length > 0 ? crewStatements(brief, line, coming, units) : []),
   ].filter((statement) => statement !== null);

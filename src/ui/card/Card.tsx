@@ -3,16 +3,16 @@ import { Printer } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Survey } from '../hooks/use-look';
-import type { TakeState } from '../hooks/use-take';
+import type { RunState } from '../hooks/use-run';
 import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { LINK } from '../parts/AreaFrame';
 import { pushStatements } from '../words/brief';
 import { checkText, SHEET_WORDS } from '../words/lock-sheets';
 import { READY_WORDS, CAUTION_WORDS } from '../words/ready';
-import { openings, outcomeWords } from '../words/take';
+import { openings, outcomeWords } from '../words/run';
 import { weatherText } from '../words/weather';
-import { CardBeats } from './CardBeats';
+import { CardSteps } from './CardSteps';
 import { CardList } from './CardList';
 import { CardLock } from './CardLock';
 
@@ -27,7 +27,7 @@ export function Card({
   busy,
   survey,
 }: {
-  state: TakeState;
+  state: RunState;
   brief: Brief | null;
   busy: boolean;
   survey: Survey;
@@ -38,7 +38,7 @@ export function Card({
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const [size, setSize] = useState(1);
-  const { take, file } = state;
+  const { run, file } = state;
   const pushes = brief
     ? pushStatements(brief, units).filter(({ hurts }, i) => i === 0 || hurts)
     : [];
@@ -86,7 +86,7 @@ export function Card({
           className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-10 pt-2 max-md:block print:grid print:gap-x-6"
         >
           <div>
-            <CardBeats file={file} take={take} />
+            <CardSteps file={file} run={run} />
             {brief?.sheets.map(({ sheet, items }) => (
               <CardList
                 key={sheet}
@@ -156,12 +156,12 @@ function Part({ name, children }: { name: string; children: ReactNode }) {
   );
 }
 
-/** Whether what stands on the card comes off at all, and up to what wind: a card of a take that fails says so first. */
+/** Whether what stands on the card comes off at all, and up to what wind: a card of a run that fails says so first. */
 function Verdict({
-  state: { take, file, problems },
+  state: { run, file, problems },
   survey,
 }: {
-  state: TakeState;
+  state: RunState;
   survey: Survey;
 }) {
   const units = useUnits();
@@ -171,9 +171,9 @@ function Verdict({
         ▲ It cannot be played as it stands: {problems[0]!.message}
       </p>
     );
-  if (!take) return <p className="rule-t py-1.5 text-quiet">Playing it …</p>;
-  const [word, reason] = outcomeWords(take, file, units);
-  if (take.outcome !== 'reached')
+  if (!run) return <p className="rule-t py-1.5 text-quiet">Playing it …</p>;
+  const [word, reason] = outcomeWords(run, file, units);
+  if (run.outcome !== 'reached')
     return (
       <p className="rule-t py-1.5 font-semibold text-hurt" data-testid="card-fails">
         ▲ Rehearsed as it stands it fails: {word.toLowerCase()}, {reason}. Not a card to go by.

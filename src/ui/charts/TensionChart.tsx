@@ -28,7 +28,7 @@ function thinned(
   return points;
 }
 
-/** Tension of a line over a take, against what it is meant to work at and what parts it. */
+/** Tension of a line over a run, against what it is meant to work at and what parts it. */
 export function TensionChart({
   name,
   time,

@@ -1,6 +1,6 @@
 'use client';
 import { Controller, useForm } from 'react-hook-form';
-import { MOST_STREAM_MPS, MOST_WIND_MPS } from '@/document';
+import { MOST_CURRENT_MPS, MOST_WIND_MPS } from '@/document';
 import { useLiveForm } from '../hooks/use-live-form';
 import { Choice } from '../parts/Choice';
 import { NumberField, Part } from '../parts/Field';
@@ -10,9 +10,9 @@ import { Hour } from './Hour';
 import { ReadOff } from './ReadOff';
 import { fieldErrors, fromForm, toForm, type ConditionsForm } from './conditions-form';
 
-const MOST = { wind: MOST_WIND_MPS, stream: MOST_STREAM_MPS };
+const MOST = { wind: MOST_WIND_MPS, current: MOST_CURRENT_MPS };
 
-/** Wind, stream and water in figures; the same as the grips on the water. */
+/** Wind, current and water in figures; the same as the grips on the water. */
 export function ConditionsEditor() {
   const store = useWorkspaceStore();
   const conditions = useWorkspace((s) => s.manoeuvre.conditions);
@@ -73,10 +73,10 @@ export function ConditionsEditor() {
             {number('windFrom', 'Wind from', '° from')}
           </div>
         </Part>
-        <Part name="Stream, named by where it sets to">
+        <Part name="Current, named by where it sets to">
           <div className="flex flex-wrap gap-x-4 gap-y-1">
-            {number('streamSpeed', 'Stream speed', units.speed)}
-            {number('streamSet', 'Stream sets to', '° to')}
+            {number('currentSpeed', 'Current speed', units.speed)}
+            {number('currentSet', 'Current sets to', '° to')}
           </div>
         </Part>
         <Part name="Water">
@@ -123,8 +123,8 @@ export function ConditionsEditor() {
           </div>
           {tick('walls', 'banks and walls are felt')}
           <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
-            <span className="text-quiet">stream weaker within</span>
-            {number('bankWidth', 'Stream weaker within, of a bank', `${units.length} of a bank`)}
+            <span className="text-quiet">current weaker within</span>
+            {number('bankWidth', 'Current weaker within, of a bank', `${units.length} of a bank`)}
           </div>
           {tick('eddies', 'slack water behind quays and pontoons')}
           <p className="pt-1 text-[12.5px] text-quiet">

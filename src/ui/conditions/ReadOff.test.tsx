@@ -27,7 +27,7 @@ it('reckons the wind from a flag, with how far it can be out, and puts it in as 
   const before = conditions().wind;
   await user.click(screen.getByText('Reckon them from what you see'));
   await user.click(screen.getByRole('combobox', { name: 'How a light flag looks' }));
-  await user.click(await screen.findByRole('option', { name: /^streams out/ }));
+  await user.click(await screen.findByRole('option', { name: /^currents out/ }));
   const { textContent } = await screen.findByTestId('read-off');
   const [, knots] = /wind (\d+) ± \d+ kn/.exec(textContent ?? '')!;
   await user.click(screen.getByText('Use it'));
@@ -37,7 +37,7 @@ it('reckons the wind from a flag, with how far it can be out, and puts it in as 
   expect(conditions().wind).toEqual(before);
 });
 
-it('reckons the stream from what floats by, and not before both figures are there', async () => {
+it('reckons the current from what floats by, and not before both figures are there', async () => {
   const user = userEvent.setup();
   await user.click(screen.getByText('Reckon them from what you see'));
   const write = async (name: string, value: string) => {
@@ -48,7 +48,7 @@ it('reckons the stream from what floats by, and not before both figures are ther
   await write('Distance it floats', '10');
   expect(screen.queryByTestId('read-off')).toBeNull();
   await write('Time it takes', '20');
-  expect((await screen.findByTestId('read-off')).textContent).toMatch(/stream (1|0\.9\d*|1\.0) ±/);
+  expect((await screen.findByTestId('read-off')).textContent).toMatch(/current (1|0\.9\d*|1\.0) ±/);
   await user.click(screen.getByText('Use it'));
-  expect(conditions().stream.speed_mps).toBeCloseTo(0.5, 2);
+  expect(conditions().current.speed_mps).toBeCloseTo(0.5, 2);
 });

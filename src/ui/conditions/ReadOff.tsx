@@ -4,26 +4,26 @@ import { assembleCraft } from '@/core/craft';
 import {
   aheadResistance,
   pooled,
-  streamByDrift,
-  streamByLine,
-  streamByRunUp,
+  currentByDrift,
+  currentByLine,
+  currentByRunUp,
   WIND_SIGNS,
   windBySigns,
   type Reading,
 } from '@/core/signs';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
-import { MOST_STREAM_MPS, MOST_WIND_MPS, toBoatSpec } from '@/document';
+import { MOST_CURRENT_MPS, MOST_WIND_MPS, toBoatSpec } from '@/document';
 import { Choice } from '../parts/Choice';
 import { NumberBox } from '../parts/NumberBox';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { KIND_WORDS, SIGN_WORDS, streamReading, windReading } from '../words/signs';
+import { KIND_WORDS, SIGN_WORDS, currentReading, windReading } from '../words/signs';
 import { forceFrom, lengthFrom } from '../words/units';
 
 const NOT_SEEN = 'not seen';
 const KINDS = ['flag', 'water', 'smoke'] as const;
 
-/** Wind and stream reckoned from what a person on the pontoon sees, each with how far it can be out. */
+/** Wind and current reckoned from what a person on the pontoon sees, each with how far it can be out. */
 export function ReadOff() {
   return (
     <details className="rule-t py-2">
@@ -31,7 +31,7 @@ export function ReadOff() {
         Reckon them from what you see
       </summary>
       <WindSeen />
-      <StreamSeen />
+      <CurrentSeen />
     </details>
   );
 }
@@ -79,7 +79,7 @@ function WindSeen() {
 
 const round = (mps: number) => Math.round(mps * 100) / 100;
 
-function StreamSeen() {
+function CurrentSeen() {
   const store = useWorkspaceStore();
   const boat = useWorkspace((s) => s.boat);
   const water = useWorkspace((s) => s.manoeuvre.conditions.water);
@@ -91,11 +91,11 @@ function StreamSeen() {
   const craft = useMemo(() => assembleCraft(toBoatSpec(boat)), [boat]);
   const density = water === 'sea' ? SEA_WATER_KGPM3 : FRESH_WATER_KGPM3;
   const readings: Reading[] = [];
-  if (far > 0 && seconds > 0) readings.push(streamByDrift(lengthFrom(far, units.length), seconds));
-  if (runUp > 0) readings.push(streamByRunUp(runUp / 100));
+  if (far > 0 && seconds > 0) readings.push(currentByDrift(lengthFrom(far, units.length), seconds));
+  if (runUp > 0) readings.push(currentByRunUp(runUp / 100));
   if (pull > 0)
     readings.push(
-      streamByLine(forceFrom(pull, units.force), (speed) => aheadResistance(craft, density, speed)),
+      currentByLine(forceFrom(pull, units.force), (speed) => aheadResistance(craft, density, speed)),
     );
   const found = pooled(readings);
   const field = (name: string, unit: string, value: number, set: (value: number) => void) => (
@@ -127,10 +127,10 @@ function StreamSeen() {
       </p>
       {found && (
         <Found
-          words={`stream ${streamReading(found, units)}`}
+          words={`current ${currentReading(found, units)}`}
           use={() =>
             store.getState().edit((m) => {
-              m.conditions.stream.speed_mps = Math.min(MOST_STREAM_MPS, round(found.value));
+              m.conditions.current.speed_mps = Math.min(MOST_CURRENT_MPS, round(found.value));
             })
           }
         />

@@ -14,7 +14,7 @@ function conditions(given: object): Conditions {
 
 const PLAIN = conditions({
   wind: { from_deg: 345, speed_mps: 5.1444 },
-  stream: { set_deg: 84, speed_mps: 0.5144 },
+  current: { set_deg: 84, speed_mps: 0.5144 },
   water: 'sea',
 });
 const FULL = conditions({
@@ -24,7 +24,7 @@ const FULL = conditions({
     gusts: { intensity: 0.2, seed: 7 },
     shelter: true,
   },
-  stream: { set_deg: 10, speed_mps: 0.2572, bankWidth_m: 6, eddies: true },
+  current: { set_deg: 10, speed_mps: 0.2572, bankWidth_m: 6, eddies: true },
   water: 'fresh',
   depth_m: 2.4,
   walls: true,
@@ -94,8 +94,8 @@ it('switches off what is emptied', () => {
     FULL,
   );
   if (!off.ok) throw new Error(JSON.stringify(off.problems));
-  const { wind, stream, depth_m, walls } = off.value;
-  expect([wind.gusts, wind.shelter, stream.bankWidth_m, stream.eddies, depth_m, walls]).toEqual(
+  const { wind, current, depth_m, walls } = off.value;
+  expect([wind.gusts, wind.shelter, current.bankWidth_m, current.eddies, depth_m, walls]).toEqual(
     Array(6).fill(undefined),
   );
 });
@@ -103,7 +103,7 @@ it('switches off what is emptied', () => {
 it.each<[keyof ConditionsForm, Partial<ConditionsForm>, RegExp]>([
   ['windSpeed', { windSpeed: -1 }, /from 0 to 80 kn/],
   ['windSpeed', { windSpeed: NaN }, /from 0 to 80 kn/],
-  ['streamSpeed', { streamSpeed: 99 }, /from 0 to 8 kn/],
+  ['currentSpeed', { currentSpeed: 99 }, /from 0 to 8 kn/],
   ['windFrom', { windFrom: Infinity }, /./],
   ['gusts', { gusts: 90 }, /0 to 50 %/],
   ['seed', { gusts: 20, seed: 1.5 }, /./],
@@ -114,7 +114,7 @@ it.each<[keyof ConditionsForm, Partial<ConditionsForm>, RegExp]>([
 ])('says at the field what is wrong: %s', (field, change, message) => {
   const made = fromForm(formOf(change), KN);
   if (made.ok) throw new Error('was taken');
-  const most = { wind: 80 * 0.514444, stream: 8 * 0.514444 };
+  const most = { wind: 80 * 0.514444, current: 8 * 0.514444 };
   const errors = fieldErrors(made.problems, KN, most);
   expect(Object.keys(errors)).toEqual([field]);
   expect(errors[field]!.message).toMatch(message);

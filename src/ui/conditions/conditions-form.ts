@@ -5,8 +5,8 @@ import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../w
 export interface ConditionsForm {
   windFrom: number;
   windSpeed: number;
-  streamSet: number;
-  streamSpeed: number;
+  currentSet: number;
+  currentSpeed: number;
   water: Conditions['water'];
   /** Per cent of the mean; 0 for a steady wind. */
   gusts: number;
@@ -25,7 +25,7 @@ export interface ConditionsForm {
 }
 
 export function toForm(
-  { wind, stream, water, depth_m, level, walls }: Conditions,
+  { wind, current, water, depth_m, level, walls }: Conditions,
   { speed, length }: Units,
 ): ConditionsForm {
   const metres = (m: number | undefined) =>
@@ -33,15 +33,15 @@ export function toForm(
   return {
     windFrom: tidy(wind.from_deg, 0),
     windSpeed: tidy(speedIn(wind.speed_mps, speed)),
-    streamSet: tidy(stream.set_deg, 0),
-    streamSpeed: tidy(speedIn(stream.speed_mps, speed)),
+    currentSet: tidy(current.set_deg, 0),
+    currentSpeed: tidy(speedIn(current.speed_mps, speed)),
     water,
     gusts: tidy(100 * (wind.gusts?.intensity ?? 0), 0),
     seed: wind.gusts?.seed ?? 1,
     ...veerOf(wind),
     shelter: wind.shelter ?? false,
-    bankWidth: metres(stream.bankWidth_m),
-    eddies: stream.eddies ?? false,
+    bankWidth: metres(current.bankWidth_m),
+    eddies: current.eddies ?? false,
     depth: metres(depth_m),
     level: metres(level?.[0]?.level_m),
     walls: walls ?? false,
@@ -76,13 +76,13 @@ function changesFrom(
 const FIELDS: Readonly<Record<string, keyof ConditionsForm>> = {
   'wind.from_deg': 'windFrom',
   'wind.speed_mps': 'windSpeed',
-  'stream.set_deg': 'streamSet',
-  'stream.speed_mps': 'streamSpeed',
+  'current.set_deg': 'currentSet',
+  'current.speed_mps': 'currentSpeed',
   'wind.gusts.intensity': 'gusts',
   'wind.gusts.seed': 'seed',
   'wind.changes[0].from_deg': 'veerTo',
   'wind.changes[0].at_s': 'veerIn',
-  'stream.bankWidth_m': 'bankWidth',
+  'current.bankWidth_m': 'bankWidth',
   depth_m: 'depth',
   'level[0].level_m': 'level',
 };
@@ -114,10 +114,10 @@ export function fromForm(
       shelter: form.shelter || undefined,
       changes: changesFrom(form, tidy(speedFrom(form.windSpeed, speed), 4), kept),
     },
-    stream: {
-      ...kept?.stream,
-      set_deg: form.streamSet,
-      speed_mps: tidy(speedFrom(form.streamSpeed, speed), 4),
+    current: {
+      ...kept?.current,
+      set_deg: form.currentSet,
+      speed_mps: tidy(speedFrom(form.currentSpeed, speed), 4),
       bankWidth_m: given(form.bankWidth),
       eddies: form.eddies || undefined,
     },
@@ -140,7 +140,7 @@ function levelFrom(level_m: number | undefined, kept: Conditions | undefined): C
 export function fieldErrors(
   problems: readonly Problem[],
   { speed }: Units,
-  most: { wind: number; stream: number },
+  most: { wind: number; current: number },
 ): Partial<Record<keyof ConditionsForm, { type: string; message: string }>> {
   return Object.fromEntries(
     problems.flatMap(({ path, message }) => {
@@ -149,8 +149,8 @@ export function fieldErrors(
       const told =
         field === 'windSpeed'
           ? mostText(most.wind, speed)
-          : field === 'streamSpeed'
-            ? mostText(most.stream, speed)
+          : field === 'currentSpeed'
+            ? mostText(most.current, speed)
             : field === 'gusts'
               ? 'give a number from 0 to 50 %'
               : message;

@@ -4,18 +4,18 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { LEAST_UNDER_M, withinLimits, type Day, type DayRun } from '@/document';
 import { useUnits } from '../state/preferences';
 import { lengthIn, speedIn } from '../words/units';
-import { outcomeWord } from '../words/take';
+import { outcomeWord } from '../words/run';
 import { dayChart, HEIGHT, LEFT, RIGHT, ROWS, WIDTH } from './day-chart';
 
-const STEP_S = 900;
+const TIMESTEP_S = 900;
 const HOUR_S = 3600;
 const KEYS: Readonly<Record<string, number>> = {
-  ArrowLeft: -STEP_S,
-  ArrowDown: -STEP_S,
-  ArrowRight: STEP_S,
-  ArrowUp: STEP_S,
-  PageUp: 4 * STEP_S,
-  PageDown: -4 * STEP_S,
+  ArrowLeft: -TIMESTEP_S,
+  ArrowDown: -TIMESTEP_S,
+  ArrowRight: TIMESTEP_S,
+  ArrowUp: TIMESTEP_S,
+  PageUp: 4 * TIMESTEP_S,
+  PageDown: -4 * TIMESTEP_S,
 };
 
 export const clockAt = (at: number, zone: string) =>
@@ -32,7 +32,7 @@ const Arrow = ({ x, y, to }: { x: number; y: number; to: number }) => (
   />
 );
 
-/** Wind, stream, level and what is left under and over her against the hours of a day; a line takes an hour by hand. */
+/** Wind, current, level and what is left under and over her against the hours of a day; a line takes an hour by hand. */
 export function DayChartView({
   day,
   runs,
@@ -54,11 +54,11 @@ export function DayChartView({
     (mps) => speedIn(mps, speed),
     (m) => lengthIn(m, length),
   );
-  const held = (moment: number) => Math.max(day.from, Math.min(day.to - STEP_S, moment));
+  const held = (moment: number) => Math.max(day.from, Math.min(day.to - TIMESTEP_S, moment));
   const pick = (event: PointerEvent) => {
     const box = sheet.current!.getBoundingClientRect();
     const px = ((event.clientX - box.left) / box.width) * WIDTH;
-    onAt(held(Math.round(x.invert(px) / STEP_S) * STEP_S));
+    onAt(held(Math.round(x.invert(px) / TIMESTEP_S) * TIMESTEP_S));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const by = KEYS[event.key];
@@ -73,13 +73,13 @@ export function DayChartView({
   );
   const rows = [
     { row: 'wind', words: 'Wind', unit: speed },
-    { row: 'stream', words: 'Stream', unit: speed },
+    { row: 'current', words: 'Current', unit: speed },
     { row: 'level', words: 'Level', unit: length },
     { row: 'room', words: 'Under her', unit: length },
   ] as const;
   const none = {
     wind: paths.wind === '',
-    stream: paths.stream === '',
+    current: paths.current === '',
     level: paths.level === '',
     room: paths.under === '' && paths.over === '',
   };
@@ -167,7 +167,7 @@ export function DayChartView({
       )}
       <path d={paths.gusts} className="fill-sweep" />
       <path d={paths.wind} fill="none" className="stroke-ink" strokeWidth="1.8" />
-      <path d={paths.stream} fill="none" className="stroke-ink" strokeWidth="1.8" />
+      <path d={paths.current} fill="none" className="stroke-ink" strokeWidth="1.8" />
       <path d={paths.level} fill="none" className="stroke-ink" strokeWidth="1.8" />
       <path d={paths.under} fill="none" className="stroke-ink" strokeWidth="1.8" />
       <path
@@ -188,13 +188,13 @@ export function DayChartView({
           strokeDasharray="2 4"
         />
       )}
-      {everyHour.map(({ at: t, wind, stream }) => (
+      {everyHour.map(({ at: t, wind, current }) => (
         <g key={t}>
           {wind && wind.speed_mps > 0.5 && (
             <Arrow x={x(t)} y={ROWS.wind.top + ROWS.wind.height - 9} to={wind.from_deg + 180} />
           )}
-          {stream && stream.speed_mps > 0.05 && (
-            <Arrow x={x(t)} y={ROWS.stream.top + 6} to={stream.set_deg} />
+          {current && current.speed_mps > 0.05 && (
+            <Arrow x={x(t)} y={ROWS.current.top + 6} to={current.set_deg} />
           )}
         </g>
       ))}

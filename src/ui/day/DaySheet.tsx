@@ -17,7 +17,7 @@ import {
 import { useDayRuns } from '../hooks/use-look';
 import { useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { outcomeWord } from '../words/take';
+import { outcomeWord } from '../words/run';
 import { boatSpeed, compassPoint, distance, windSpeed, type Units } from '../words/units';
 import { clockAt, DayChartView } from './DayChartView';
 import { windowsOf } from './windows';
@@ -27,7 +27,7 @@ const BUTTON = 'min-h-9 border border-ink px-3 font-semibold hover:border-plan h
 
 type Told = { readonly day: Day } | { readonly why: string } | null;
 
-/** The day's wind, stream and level as the server tells them, for a place and a date. */
+/** The day's wind, current and level as the server tells them, for a place and a date. */
 function useDay(placeId: string, date: string): Told {
   const [told, setTold] = useState<{ readonly of: string; readonly told: Told }>({
     of: '',
@@ -83,8 +83,8 @@ export function DaySheet({ file, onClose }: { file: ManoeuvreFile; onClose: () =
           </div>
           <Dialog.Description className="pb-2 pt-0.5 text-[13px] text-quiet">
             {told && 'day' in told
-              ? `Clocks show ${told.day.zone}. Wind: ${told.day.windBy}. Level and stream: ${told.day.tideBy}.`
-              : 'Wind, stream, level, and when this manoeuvre goes well.'}
+              ? `Clocks show ${told.day.zone}. Wind: ${told.day.windBy}. Level and current: ${told.day.tideBy}.`
+              : 'Wind, current, level, and when this manoeuvre goes well.'}
           </Dialog.Description>
           {told === null ? (
             <p className="text-quiet">Asking for the day …</p>
@@ -117,7 +117,7 @@ function Sheet({ file, day, onClose }: { file: ManoeuvreFile; day: Day; onClose:
   const runs = useDayRuns(stopped ? null : file, day, moments);
   const busy = !stopped && runs.length < moments.length;
   const windows = windowsOf(runs);
-  const take = () => {
+  const choose = () => {
     const next = conditionsAt(file.conditions, day, at, file.limit_s);
     if (!next.ok) return;
     store.getState().edit((m) => {
@@ -187,7 +187,7 @@ function Sheet({ file, day, onClose }: { file: ManoeuvreFile; day: Day; onClose:
           <span className="figures font-semibold">{clockAt(at, day.zone)}</span>{' '}
           {hourWords(day, at, run, units)}
         </p>
-        <button type="button" className={BUTTON} onClick={take}>
+        <button type="button" className={BUTTON} onClick={choose}>
           Take this hour
         </button>
       </div>
@@ -211,9 +211,9 @@ function hourWords(day: Day, at: number, run: DayRun | null, units: Units): stri
       `wind ${windSpeed(speed_mps, units)}, gusts ${windSpeed(gust_mps, units)}, from ${three(from_deg)} ${compassPoint(from_deg)}`,
     );
   }
-  if (hour?.stream)
+  if (hour?.current)
     words.push(
-      `stream ${boatSpeed(hour.stream.speed_mps, units)} to ${three(hour.stream.set_deg)}`,
+      `current ${boatSpeed(hour.current.speed_mps, units)} to ${three(hour.current.set_deg)}`,
     );
   if (hour && hour.level_m !== null) words.push(`level ${distance(hour.level_m, units)}`);
   if (run?.outcome) {

@@ -10,7 +10,7 @@ export const RIGHT = 24;
 /** Rows of the sheet from the top: where each begins and how high it is, px. */
 export const ROWS = {
   wind: { top: 26, height: 104 },
-  stream: { top: 144, height: 60 },
+  current: { top: 144, height: 60 },
   level: { top: 218, height: 82 },
   room: { top: 314, height: 70 },
   goes: { top: 398, height: 26 },
@@ -23,7 +23,7 @@ export interface DayChart {
   readonly x: ScaleLinear<number, number>;
   readonly y: Readonly<Record<Exclude<Row, 'goes'>, ScaleLinear<number, number>>>;
   readonly paths: Readonly<
-    Record<'wind' | 'gusts' | 'stream' | 'level' | 'under' | 'over', string>
+    Record<'wind' | 'gusts' | 'current' | 'level' | 'under' | 'over', string>
   >;
 }
 
@@ -48,7 +48,7 @@ export function dayChart(
   );
   const y = {
     wind: scaleOf('wind', 0, speed(max(hours, (h) => h.wind?.gust_mps ?? 0) ?? 0)),
-    stream: scaleOf('stream', 0, speed(max(hours, (h) => h.stream?.speed_mps ?? 0) ?? 0)),
+    current: scaleOf('current', 0, speed(max(hours, (h) => h.current?.speed_mps ?? 0) ?? 0)),
     level: scaleOf('level', Math.min(0, min(levels) ?? 0), max(levels) ?? 1),
     room: scaleOf('room', Math.min(0, min(rooms) ?? 0), max(rooms) ?? 1),
   };
@@ -75,7 +75,7 @@ export function dayChart(
     paths: {
       wind: curve(({ wind }) => wind && speed(wind.speed_mps), y.wind),
       gusts: gusts(hours) ?? '',
-      stream: curve(({ stream }) => stream && speed(stream.speed_mps), y.stream),
+      current: curve(({ current }) => current && speed(current.speed_mps), y.current),
       level: curve(({ level_m }) => (level_m === null ? null : length(level_m)), y.level),
       under: roomLine(({ under }) => under),
       over: roomLine(({ over }) => over),

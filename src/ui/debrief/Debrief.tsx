@@ -9,28 +9,28 @@ import { dayAndTime } from '../words/when';
 import { LockBeside } from '../locks/LockBeside';
 import { Instruments } from './Instruments';
 import { keepRecording } from './keep-recording';
-import { laidRecord, laidTake, shownRecord, shownTake } from './laid';
+import { laidRecord, laidRun, shownRecord, shownRun } from './laid';
 import { useFeed } from './use-feed';
 import { lookOver, useRecords } from './use-records';
-import { useReview, useTakes, type OpenReview } from './use-takes';
+import { useReview, useRuns, type OpenReview } from './use-runs';
 
 const NONE: readonly string[] = [];
 
-/** Looking back: a driven take on the water, its traces, what was good and bad in it, and what was different. */
+/** Looking back: a driven run on the water, its traces, what was good and bad in it, and what was different. */
 export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
-  const { takes, reload, more } = useTakes(manoeuvreId);
-  const chosen = useWorkspace((s) => s.takeId);
-  const openTake = useWorkspace((s) => s.openTake);
+  const { runs, reload, more } = useRuns(manoeuvreId);
+  const chosen = useWorkspace((s) => s.runId);
+  const openRun = useWorkspace((s) => s.openRun);
   const [over, setOver] = useState(NONE);
   // The newest, until one is chosen.
-  const id = chosen ?? takes?.at(-1)?.id ?? null;
+  const id = chosen ?? runs?.at(-1)?.id ?? null;
   const review = useReview(id, over);
-  const setTake = usePlayhead((p) => p.setTake);
+  const setRun = usePlayhead((p) => p.setRun);
   const { open } = review;
   useEffect(() => {
     if (!open) return;
-    setTake(open.reviewed.take.duration, open.reviewed.take.beats);
-  }, [open, setTake]);
+    setRun(open.reviewed.run.duration, open.reviewed.run.steps);
+  }, [open, setRun]);
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
@@ -55,16 +55,16 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
     [feed.record, boat, place, berth],
   );
   // Where nothing was driven, a record is what is looked at.
-  const alone = !open && takes?.length === 0 ? (live ?? records.open[0] ?? null) : null;
+  const alone = !open && runs?.length === 0 ? (live ?? records.open[0] ?? null) : null;
   const shown = useMemo(
-    () => (open ? shownTake(open) : alone ? shownRecord(alone, boat) : null),
+    () => (open ? shownRun(open) : alone ? shownRecord(alone, boat) : null),
     [open, alone, boat],
   );
   const laid = useMemo(
     () => [
       ...over.flatMap((one) => {
         const other = one === id ? undefined : review.laidOver.get(one);
-        return other ? [laidTake(other)] : [];
+        return other ? [laidRun(other)] : [];
       }),
       ...[...records.open, ...(live ? [live] : [])].map(laidRecord),
     ],
@@ -72,12 +72,12 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
   );
   const duration = alone?.margins.duration;
   useEffect(() => {
-    if (duration !== undefined) setTake(duration, []);
-  }, [duration, setTake]);
+    if (duration !== undefined) setRun(duration, []);
+  }, [duration, setRun]);
   return (
     <>
-      <PrintHead open={open} number={takes?.find((take) => take.id === id)?.number ?? 0} />
-      <LockBeside take={open?.reviewed.take ?? null}>
+      <PrintHead open={open} number={runs?.find((run) => run.id === id)?.number ?? 0} />
+      <LockBeside run={open?.reviewed.run ?? null}>
         <DebriefWater open={open} laid={laid} alone={alone?.trace ?? null} />
       </LockBeside>
       <div className="col-start-1 row-start-3 min-h-0 min-w-0 border-t border-ink max-md:order-3 print:border-0">
@@ -85,12 +85,12 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
       </div>
       <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
         <DebriefPanel
-          takes={takes}
+          runs={runs}
           more={more}
           review={review}
           id={id}
           over={over}
-          onOpen={openTake}
+          onOpen={openRun}
           onOver={setOver}
           onChanged={reload}
           instruments={

@@ -6,18 +6,18 @@ import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { changeText } from '../words/changes';
 import { CARE_WORDS, careReason, FAULT_WORDS, faultEvidence } from '../words/faults';
-import { outcomeWords } from '../words/take';
+import { outcomeWords } from '../words/run';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from '../words/units';
 import { Notes } from './Notes';
 import { Progress } from './Progress';
-import { TakeList } from './TakeList';
-import type { ListedTake, OpenReview, useReview } from './use-takes';
+import { RunList } from './RunList';
+import type { ListedRun, OpenReview, useReview } from './use-runs';
 
 const LINK = 'text-plan underline';
 
-/** Beside the water when looking back: how careful it was and why, its faults, what was different, and the other takes. */
+/** Beside the water when looking back: how careful it was and why, its faults, what was different, and the other runs. */
 export function DebriefPanel({
-  takes,
+  runs,
   more,
   review,
   id,
@@ -27,7 +27,7 @@ export function DebriefPanel({
   onChanged,
   instruments,
 }: {
-  takes: readonly ListedTake[] | null;
+  runs: readonly ListedRun[] | null;
   more: (() => void) | null;
   review: ReturnType<typeof useReview>;
   id: string | null;
@@ -40,12 +40,12 @@ export function DebriefPanel({
 }) {
   const setPhase = useWorkspace((s) => s.setPhase);
   const { open, problem } = review;
-  if (takes?.length === 0)
+  if (runs?.length === 0)
     return (
       <Frame>
         <h2 className="text-[20px] font-semibold">Nothing driven yet</h2>
         <p className="pb-2 text-quiet">
-          Takes you drive by hand are kept and stand here, to be looked back over.
+          Runs you drive by hand are kept and stand here, to be looked back over.
         </p>
         <button type="button" className={LINK} onClick={() => setPhase('rehearse')}>
           Take the helm
@@ -60,24 +60,24 @@ export function DebriefPanel({
           {problem}
         </p>
       )}
-      {!open && !problem && <p className="text-quiet">Looking the take over …</p>}
+      {!open && !problem && <p className="text-quiet">Looking the run over …</p>}
       {open && (
         <>
           <Outcome open={open} />
           <Faults open={open} />
           <Figures open={open} />
-          {takes && id && <Different key={id} takes={takes} id={id} review={review} open={open} />}
+          {runs && id && <Different key={id} runs={runs} id={id} review={review} open={open} />}
           <Notes key={open.id} open={open} setNotes={review.setNotes} />
           <p className="rule-t flex flex-wrap gap-x-4 py-2 text-[13px] print:hidden">
             <span className="text-quiet">Keep it as a file:</span>
-            <a className={LINK} href={`/api/takes/${open.id}/file?as=json`} download>
+            <a className={LINK} href={`/api/runs/${open.id}/file?as=json`} download>
               take
             </a>
-            <a className={LINK} href={`/api/takes/${open.id}/file?as=csv`} download>
+            <a className={LINK} href={`/api/runs/${open.id}/file?as=csv`} download>
               figures, CSV
             </a>
             {open.file.manoeuvre.place.origin && (
-              <a className={LINK} href={`/api/takes/${open.id}/file?as=gpx`} download>
+              <a className={LINK} href={`/api/runs/${open.id}/file?as=gpx`} download>
                 track, GPX
               </a>
             )}
@@ -87,10 +87,10 @@ export function DebriefPanel({
           </p>
         </>
       )}
-      {takes && (
+      {runs && (
         <>
-          <TakeList
-            takes={takes}
+          <RunList
+            runs={runs}
             more={more}
             id={id}
             over={over}
@@ -98,7 +98,7 @@ export function DebriefPanel({
             onOver={onOver}
             onChanged={onChanged}
           />
-          <Progress takes={takes} />
+          <Progress runs={runs} />
         </>
       )}
       {instruments}
@@ -121,7 +121,7 @@ function Frame({ children }: { children: React.ReactNode }) {
 function Outcome({ open }: { open: OpenReview }) {
   const units = useUnits();
   const { reviewed, file } = open;
-  const [outcome, behind] = outcomeWords(reviewed.take, file.manoeuvre, units);
+  const [outcome, behind] = outcomeWords(reviewed.run, file.manoeuvre, units);
   const { grade, because } = reviewed.care;
   return (
     <section aria-label="How it went" className="pb-2">
@@ -129,7 +129,7 @@ function Outcome({ open }: { open: OpenReview }) {
         <span data-testid="debrief-outcome" className="text-[20px] font-semibold">
           {outcome}
         </span>
-        <span className="figures text-quiet">{clock(reviewed.take.duration)} long</span>
+        <span className="figures text-quiet">{clock(reviewed.run.duration)} long</span>
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <p className="pt-2">
@@ -137,7 +137,7 @@ function Outcome({ open }: { open: OpenReview }) {
         {because.length > 0 && (
           <span className="text-quiet">
             {' '}
-            for {careReason(because[0]!, file.manoeuvre.score, units)}
+            for {careReason(because[0]!, file.manoeuvre.plan, units)}
           </span>
         )}
       </p>
@@ -159,7 +159,7 @@ function Faults({ open }: { open: OpenReview }) {
   const units = useUnits();
   const seek = usePlayhead((p) => p.seek);
   const { faults } = open.reviewed;
-  const { score } = open.file.manoeuvre;
+  const { plan } = open.file.manoeuvre;
   return (
     <section aria-label="Faults" className="rule-t py-2">
       <h2 className="text-[15px] font-semibold">
@@ -189,7 +189,7 @@ function Faults({ open }: { open: OpenReview }) {
                   <span className="figures w-9 shrink-0 text-plan underline">
                     {clock(fault.time)}
                   </span>
-                  <span>{faultEvidence(fault, score, units)}</span>
+                  <span>{faultEvidence(fault, plan, units)}</span>
                 </button>
               ))}
               {found.length > MOST_SHOWN && (
@@ -210,7 +210,7 @@ function Faults({ open }: { open: OpenReview }) {
 
 function Figures({ open }: { open: OpenReview }) {
   const units = useUnits();
-  const { handling, take } = open.reviewed;
+  const { handling, run } = open.reviewed;
   const rows = figuresOf(open, units);
   return (
     <section aria-label="Figures" className="rule-t py-2">
@@ -228,7 +228,7 @@ function Figures({ open }: { open: OpenReview }) {
         {rows.map(([name, text]) => (
           <Figure key={name} name={name} text={text} />
         ))}
-        {take.touches.map((touch, i) => (
+        {run.touches.map((touch, i) => (
           <Figure
             key={`touch-${i}`}
             name={`${touch.grade} touch, ${touch.name}, ${touch.fender ?? touch.part}, ${clock(touch.time)}`}
@@ -250,8 +250,8 @@ function Figure({ name, text }: { name: string; text: string }) {
 }
 
 function figuresOf({ reviewed, file }: OpenReview, units: Units): [string, string][] {
-  const { handling, take } = reviewed;
-  const { clearance } = take;
+  const { handling, run } = reviewed;
+  const { clearance } = run;
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   return [
     ...(clearance && Number.isFinite(clearance.distance)
@@ -276,52 +276,52 @@ function figuresOf({ reviewed, file }: OpenReview, units: Units): [string, strin
         ][])
       : []),
     ...handling.loads.map(({ line, tension, breaks }): [string, string] => [
-      file.manoeuvre.score.lines[line]?.name ?? 'line',
+      file.manoeuvre.plan.lines[line]?.name ?? 'line',
       percent(tension / breaks),
     ]),
   ];
 }
 
-/** What was different from another take: each change undone by itself and the take played again. */
+/** What was different from another run: each change undone by itself and the run played again. */
 function Different({
-  takes,
+  runs,
   id,
   review,
   open,
 }: {
-  takes: readonly ListedTake[];
+  runs: readonly ListedRun[];
   id: string;
   review: ReturnType<typeof useReview>;
   open: OpenReview;
 }) {
   const units = useUnits();
-  const others = takes.filter((take) => take.id !== id);
+  const others = runs.filter((run) => run.id !== id);
   const [held, setHeld] = useState<string | null>(null);
   const [found, setFound] = useState<Differences | string | null>(null);
   const [busy, setBusy] = useState(false);
   if (others.length === 0) return null;
-  const number = (one: string) => takes.find((take) => take.id === one)?.number;
+  const number = (one: string) => runs.find((run) => run.id === one)?.number;
   const ask = async (reference: string) => {
     setHeld(reference);
     setBusy(true);
     setFound(await review.compare(reference));
     setBusy(false);
   };
-  const { boat, score } = open.file.manoeuvre;
+  const { boat, plan } = open.file.manoeuvre;
   return (
     <section aria-label="What was different" className="rule-t py-2">
       <h2 className="text-[15px] font-semibold">What was different</h2>
       <p className="flex flex-wrap gap-x-3 text-[13px]">
-        <span className="text-quiet">from take</span>
-        {others.map((take) => (
+        <span className="text-quiet">from run</span>
+        {others.map((run) => (
           <button
-            key={take.id}
+            key={run.id}
             type="button"
-            aria-pressed={held === take.id}
-            className={`figures ${held === take.id ? 'bg-plan px-1.5 text-on-plan' : LINK}`}
-            onClick={() => void ask(take.id)}
+            aria-pressed={held === run.id}
+            className={`figures ${held === run.id ? 'bg-plan px-1.5 text-on-plan' : LINK}`}
+            onClick={() => void ask(run.id)}
           >
-            {number(take.id)}
+            {number(run.id)}
           </button>
         ))}
       </p>
@@ -347,7 +347,7 @@ function Different({
             {found.causes.length === 0 && <li>No single change takes a tenth of that away.</li>}
             {found.causes.map(({ change, share }, i) => (
               <li key={i} className="rule-t flex justify-between gap-3 py-1">
-                <span>{changeText(change, { boat, score })}</span>
+                <span>{changeText(change, { boat, plan })}</span>
                 <span className="figures shrink-0 text-quiet">
                   {Math.round(100 * Math.min(1, share))} % of it
                 </span>

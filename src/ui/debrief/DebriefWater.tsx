@@ -7,16 +7,16 @@ import { useWorkspace } from '../state/context';
 import { usePreferences } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { AtPlayhead } from '../water/AtPlayhead';
-import { takeExtent } from '../water/extent';
+import { runExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
 import { goneFrom } from '../water/TrafficLayer';
-import { TakeLayer } from '../water/TakeLayer';
+import { RunLayer } from '../water/RunLayer';
 import { WaterFrame } from '../water/WaterFrame';
 import { SAMPLE_S, type Trace } from '@/core/sim';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { usePlayhead } from '../state/playhead';
 import type { Laid } from './laid';
-import type { OpenReview } from './use-takes';
+import type { OpenReview } from './use-runs';
 
 const NOBODY: readonly Traffic[] = [];
 const DASHES = [
@@ -26,7 +26,7 @@ const DASHES = [
   [2, 3],
 ] as const;
 
-/** A driven take on the water where it was driven, with the tracks of those laid over it. */
+/** A driven run on the water where it was driven, with the tracks of those laid over it. */
 export function DebriefWater({
   open,
   laid,
@@ -43,14 +43,14 @@ export function DebriefWater({
   const palette = PALETTES[usePreferences((p) => p.theme)];
   // As it was when it was driven: the manoeuvre may have been changed since.
   const boat = open?.file.manoeuvre.boat ?? boatNow;
-  const score = open?.file.manoeuvre.score ?? now.score;
+  const plan = open?.file.manoeuvre.plan ?? now.plan;
   const others = open?.file.manoeuvre.others ?? now.others;
-  const spec = useMemo(() => toBoatSpec(withFenders(boat, score.fenders)), [boat, score.fenders]);
-  const take = open?.reviewed.take ?? null;
+  const spec = useMemo(() => toBoatSpec(withFenders(boat, plan.fenders)), [boat, plan.fenders]);
+  const run = open?.reviewed.run ?? null;
   const gone = useMemo(() => goneFrom(open?.reviewed.traffic ?? []), [open]);
   const extent = useMemo(
-    () => takeExtent(now, boat, place, take ?? (alone && { trace: alone })),
-    [now, boat, place, take, alone],
+    () => runExtent(now, boat, place, run ?? (alone && { trace: alone })),
+    [now, boat, place, run, alone],
   );
   return (
     <WaterFrame
@@ -58,14 +58,14 @@ export function DebriefWater({
       opening={extent}
       home={extent}
       gone={gone}
-      take={take}
-      named={() => ({ others, score, goal: now.goal })}
+      run={run}
+      named={() => ({ others, plan, goal: now.goal })}
       drawn={(_camera, origin) => (
         <>
-          {take && (
+          {run && (
             <Layer listening={false}>
               <Group {...origin}>
-                <TakeLayer take={take} spec={spec} palette={palette} pointed={null} />
+                <RunLayer run={run} spec={spec} palette={palette} pointed={null} />
               </Group>
             </Layer>
           )}
@@ -89,10 +89,10 @@ export function DebriefWater({
             </Layer>
           )}
           <AtPlayhead
-            take={take}
+            run={run}
             boat={boat}
             spec={spec}
-            score={score}
+            plan={plan}
             others={others}
             traffic={open?.reviewed.traffic ?? NOBODY}
             palette={palette}
@@ -100,7 +100,7 @@ export function DebriefWater({
           />
         </>
       )}
-      over={(camera, view) => take && <HurtMarks take={take} camera={camera} view={view} />}
+      over={(camera, view) => run && <HurtMarks run={run} camera={camera} view={view} />}
     />
   );
 }

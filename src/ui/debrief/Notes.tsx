@@ -1,33 +1,33 @@
 'use client';
 import { useState } from 'react';
-import type { TakeNote } from '@/document';
+import type { RunNote } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import { clock } from '../words/units';
-import type { OpenReview } from './use-takes';
+import type { OpenReview } from './use-runs';
 
 const MOST = 2000;
 
-/** What student and instructor say of a take, each pinned to the moment the playhead stood at. */
+/** What student and instructor say of a run, each pinned to the moment the playhead stood at. */
 export function Notes({
   open,
   setNotes,
 }: {
   open: OpenReview;
-  setNotes: (notes: readonly TakeNote[]) => Promise<boolean>;
+  setNotes: (notes: readonly RunNote[]) => Promise<boolean>;
 }) {
   const seek = usePlayhead((p) => p.seek);
   const time = usePlayhead((p) => p.time);
   const [text, setText] = useState('');
-  const [by, setBy] = useState<TakeNote['by']>('student');
+  const [by, setBy] = useState<RunNote['by']>('student');
   const [failed, setFailed] = useState(false);
   const { notes } = open.file;
-  const save = async (next: readonly TakeNote[]) => {
+  const save = async (next: readonly RunNote[]) => {
     const saved = await setNotes(next);
     setFailed(!saved);
     return saved;
   };
   const add = async () => {
-    const note: TakeNote = { at_s: Number(time.toFixed(1)), by, text: text.trim() };
+    const note: RunNote = { at_s: Number(time.toFixed(1)), by, text: text.trim() };
     const next = [...notes, note].toSorted((a, b) => a.at_s - b.at_s);
     if (note.text && (await save(next))) setText('');
   };

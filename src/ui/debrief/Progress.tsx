@@ -1,9 +1,9 @@
 'use client';
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
-import type { TakeSummary } from '@/document';
+import type { RunSummary } from '@/document';
 import { touchSpeed } from '../words/units';
-import type { ListedTake } from './use-takes';
+import type { ListedRun } from './use-runs';
 
 const WIDTH = 300;
 const HEIGHT = 84;
@@ -12,32 +12,32 @@ const LEFT = 4;
 /** A touch that is no more than this is soft on a fender, m/s: a line to see the others by. */
 const SOFT_MPS = 0.15;
 
-const hardest = ({ touches }: TakeSummary) =>
+const hardest = ({ touches }: RunSummary) =>
   touches.reduce((most, { speed_mps }) => Math.max(most, speed_mps), 0);
 
-const good = ({ summary }: ListedTake) => summary?.outcome === 'reached';
+const good = ({ summary }: ListedRun) => summary?.outcome === 'reached';
 
 /** How many of the last takes in a row got there. */
-export function runOf(takes: readonly ListedTake[]): number {
-  const lastBad = takes.findLastIndex((take) => !good(take));
-  return takes.length - 1 - lastBad;
+export function runOf(runs: readonly ListedRun[]): number {
+  const lastBad = runs.findLastIndex((run) => !good(run));
+  return runs.length - 1 - lastBad;
 }
 
-/** Hardest touch of every take, one after the other, and how many in a row have got there. */
-export function Progress({ takes }: { takes: readonly ListedTake[] }) {
-  const known = takes.flatMap((take, i) =>
-    take.summary ? [{ i, take, hard: hardest(take.summary) }] : [],
+/** Hardest touch of every run, one after the other, and how many in a row have got there. */
+export function Progress({ runs }: { runs: readonly ListedRun[] }) {
+  const known = runs.flatMap((run, i) =>
+    run.summary ? [{ i, run, hard: hardest(run.summary) }] : [],
   );
   if (known.length < 2) return null;
   const most = Math.max(0.4, max(known, ({ hard }) => hard) ?? 0);
-  const x = scaleLinear([0, takes.length - 1], [LEFT + 6, WIDTH - 8]);
+  const x = scaleLinear([0, runs.length - 1], [LEFT + 6, WIDTH - 8]);
   const y = scaleLinear([0, most], [HEIGHT - FOOT, 8]);
   const sorted = known.map(({ hard }) => hard).toSorted((a, b) => a - b);
   const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))]!;
-  const run = runOf(takes);
+  const run = runOf(runs);
   return (
     <section aria-label="Progress" className="rule-t py-2">
-      <h2 className="text-[15px] font-semibold">Take by take</h2>
+      <h2 className="text-[15px] font-semibold">Run by run</h2>
       <p className="text-[13px] text-quiet">
         {run === 0 ? 'The last one did not get there.' : `${run} in a row got there.`} Half of them
         touched no harder than {touchSpeed(at(0.5))}, nine in ten no harder than{' '}
@@ -47,7 +47,7 @@ export function Progress({ takes }: { takes: readonly ListedTake[] }) {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="w-full print:w-[90mm]"
         role="img"
-        aria-label={`Hardest touch of ${known.length} takes, from ${touchSpeed(sorted[0]!)} to ${touchSpeed(sorted.at(-1)!)}`}
+        aria-label={`Hardest touch of ${known.length} runs, from ${touchSpeed(sorted[0]!)} to ${touchSpeed(sorted.at(-1)!)}`}
       >
         <line x1={LEFT} x2={WIDTH} y1={y(0)} y2={y(0)} className="stroke-quiet" />
         <line
@@ -61,10 +61,10 @@ export function Progress({ takes }: { takes: readonly ListedTake[] }) {
         <text x={LEFT} y={y(SOFT_MPS) - 3} className="fill-quiet text-[10.5px]">
           {touchSpeed(SOFT_MPS)}
         </text>
-        {known.map(({ i, take, hard }) => (
-          <g key={take.id}>
+        {known.map(({ i, run, hard }) => (
+          <g key={run.id}>
             <line x1={x(i)} x2={x(i)} y1={y(0)} y2={y(hard)} className="stroke-ink" />
-            {good(take) ? (
+            {good(run) ? (
               <circle cx={x(i)} cy={y(hard)} r={4} className="fill-plan" />
             ) : (
               <path

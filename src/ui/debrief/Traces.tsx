@@ -18,7 +18,7 @@ const GAP = 6;
 const TOP = 32;
 const DASHES = ['9 4', '4 3', '12 3 2 3', '2 3'];
 
-/** The moments of a take as another's clock has them: when that one was at the same place along its track. */
+/** The moments of a run as another's clock has them: when that one was at the same place along its track. */
 function clockOf(laid: Laid, open: Shown): Float64Array {
   const from = { trace: laid.trace, way: wayMade(laid.trace) };
   const to = { trace: open.trace, way: wayMade(open.trace) };
@@ -69,7 +69,7 @@ export function Traces({ open, laid }: { open: Shown | null; laid: readonly Laid
         <>
           <div className="absolute left-3 top-1 z-10 flex items-center print:hidden">
             <IconButton
-              label={playing ? 'Stop playing (space)' : 'Play the take (space)'}
+              label={playing ? 'Stop playing (space)' : 'Play the run (space)'}
               onClick={() => setPlaying(!playing)}
             >
               {playing ? <Pause size={17} /> : <Play size={17} />}
@@ -198,7 +198,7 @@ export function Traces({ open, laid }: { open: Shown | null; laid: readonly Laid
           />
         </>
       ) : (
-        <p className="px-5 py-4 text-quiet">Traces of a driven take stand here.</p>
+        <p className="px-5 py-4 text-quiet">Traces of a driven run stand here.</p>
       )}
     </section>
   );

@@ -1,7 +1,7 @@
 import type { Fault } from '@/core/review';
 import type { Trace } from '@/core/sim';
-import type { Boat, TakeNote } from '@/document';
-import type { OpenReview } from './use-takes';
+import type { Boat, RunNote } from '@/document';
+import type { OpenReview } from './use-runs';
 import type { OpenRecord } from './use-records';
 
 /** A track laid over the one that is looked at. */
@@ -12,19 +12,19 @@ export interface Laid {
   readonly recorded: boolean;
 }
 
-/** What is looked at: a driven take, or a record where nothing was driven. */
+/** What is looked at: a driven run, or a record where nothing was driven. */
 export interface Shown {
   readonly id: string;
   readonly trace: Trace;
   readonly duration: number;
   readonly faults: readonly Fault[];
-  readonly notes: readonly TakeNote[];
+  readonly notes: readonly RunNote[];
   readonly boat: Boat;
 }
 
-export const laidTake = ({ id, reviewed }: OpenReview): Laid => ({
+export const laidRun = ({ id, reviewed }: OpenReview): Laid => ({
   id,
-  trace: reviewed.take.trace,
+  trace: reviewed.run.trace,
   recorded: false,
 });
 
@@ -34,10 +34,10 @@ export const laidRecord = ({ record, trace }: OpenRecord): Laid => ({
   recorded: true,
 });
 
-export const shownTake = ({ id, reviewed, file }: OpenReview): Shown => ({
+export const shownRun = ({ id, reviewed, file }: OpenReview): Shown => ({
   id,
-  trace: reviewed.take.trace,
-  duration: reviewed.take.duration,
+  trace: reviewed.run.trace,
+  duration: reviewed.run.duration,
   faults: reviewed.faults,
   notes: file.notes,
   boat: file.manoeuvre.boat,

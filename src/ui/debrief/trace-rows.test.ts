@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import type { Trace } from '@/core/sim';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
@@ -8,12 +8,12 @@ const KN = { speed: 'kn', length: 'm', force: 'N' } as const;
 const file = demoFile('alongside-wind-off');
 const input = toRunInput(file);
 if (!input.ok) throw new Error('the demo is not sound');
-const { trace } = runTake(input.value);
+const { trace } = runPlan(input.value);
 const { boat } = file;
 const untold = new Float64Array(trace.time.length).fill(NaN);
 const names = (of: Trace) => rowsFor({ boat, trace: of }, KN).map(({ name }) => name);
 
-it('draws what a take tells, and has no rows for instruments it has not', () => {
+it('draws what a run tells, and has no rows for instruments it has not', () => {
   expect(names(trace)).toEqual(['over ground', 'turning', 'wheel', 'propeller']);
 });
 

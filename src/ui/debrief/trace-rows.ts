@@ -108,15 +108,15 @@ function thinned(time: Float64Array, values: Float64Array): [number, number][] {
   return points;
 }
 
-/** A take as it is drawn: what it recorded, and where along the axis each sample stands, s. */
+/** A run as it is drawn: what it recorded, and where along the axis each sample stands, s. */
 export interface Drawn {
   readonly trace: Trace;
   readonly times: Float64Array;
 }
 
-/** The curves of one row, a path for each take. */
-export function curves(row: Row, top: number, x: (t: number) => number, takes: readonly Drawn[]) {
-  const columns = takes.map(({ trace }) => trace[row.column]);
+/** The curves of one row, a path for each run. */
+export function curves(row: Row, top: number, x: (t: number) => number, runs: readonly Drawn[]) {
+  const columns = runs.map(({ trace }) => trace[row.column]);
   const spans = columns.flatMap((column) =>
     column ? extent(column, row.shown).filter((end) => end !== undefined) : [],
   );
@@ -133,7 +133,7 @@ export function curves(row: Row, top: number, x: (t: number) => number, takes: r
     zero: y(0),
     low: `${low.toFixed(row.digits)} ${row.unit}`,
     high: `${high.toFixed(row.digits)} ${row.unit}`,
-    paths: takes.map(({ times }, i) => {
+    paths: runs.map(({ times }, i) => {
       const column = columns[i];
       return column ? (path(thinned(times, column)) ?? '') : '';
     }),

@@ -102,14 +102,14 @@ it('says what the server says: a full disk by its name, a wrong field with its p
   const problems = (path: string, message: string) => ({ problems: [{ path, message }] });
   answers = [
     answer(507, problems('(server)', 'the disk is full; free some space, then try again')),
-    answer(422, problems('score.beats[1]', 'has no engine')),
+    answer(422, problems('plan.steps[1]', 'has no engine')),
   ];
   const page = edited();
   page.edit('a');
   await pass(500);
   expect(page.state()).toMatchObject({ why: 'the disk is full; free some space, then try again' });
   await pass(4100);
-  expect(page.state()).toMatchObject({ why: 'score.beats[1]: has no engine' });
+  expect(page.state()).toMatchObject({ why: 'plan.steps[1]: has no engine' });
 });
 
 it('changed elsewhere it overwrites nothing until one of them is chosen', async () => {
@@ -142,12 +142,12 @@ it('what is typed and not taken yet is warned of too, and saved as the page goes
     const [document, setDocument] = useState(FIRST);
     const [typed, setTyped] = useState<string | null>(null);
     useAutosave(document, OPENED, WIRE);
-    const take = () => {
+    const run = () => {
       if (typed !== null) setDocument(doc(typed));
       setTyped(null);
     };
     const value = typed ?? document.text;
-    return <input value={value} onChange={(e) => setTyped(e.target.value)} onBlur={take} />;
+    return <input value={value} onChange={(e) => setTyped(e.target.value)} onBlur={run} />;
   };
   render(<Typed />);
   const field = screen.getByRole<HTMLInputElement>('textbox');

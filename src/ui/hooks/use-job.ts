@@ -75,7 +75,7 @@ function useJob<T>(
   return { found, busy, problems, run, stop };
 }
 
-/** Fits the numbers of a score; what comes of it may be what was there. */
+/** Fits the numbers of a plan; what comes of it may be what was there. */
 export const useFit = (done: (fitted: Fitted) => void) => useJob(({ fitted }) => fitted, done);
 
 /** Works out what holds her on her lines. */

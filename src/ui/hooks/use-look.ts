@@ -65,7 +65,7 @@ function useLook<T>(
   return useMemo(() => ({ found, busy }), [found, busy]);
 }
 
-/** What stands open all over the take: moments known so far in the order of time, and the wind it fails in. */
+/** What stands open all over the run: moments known so far in the order of time, and the wind it fails in. */
 export interface Survey {
   readonly moments: readonly Moment[];
   readonly of: number;
@@ -121,7 +121,7 @@ export function useDayRuns(file: ManoeuvreFile | null, day: Day, moments: readon
 
 const NO_CELLS: readonly GridCell[] = [];
 
-/** A sheet of takes over a grid of winds, growing; given up while `file` is null. */
+/** A sheet of runs over a grid of winds, growing; given up while `file` is null. */
 export function useGrid(file: ManoeuvreFile | null, variation: VariationDocument, winds: Winds) {
   return useLook(
     file,

@@ -13,8 +13,8 @@ export function useSubject(): FigureSubject {
   const others = useWorkspace((s) => s.manoeuvre.others);
   const locks = useWorkspace((s) => s.manoeuvre.locks);
   const limit_s = useWorkspace((s) => s.manoeuvre.limit_s);
-  const crew = useWorkspace((s) => s.manoeuvre.score.crew);
-  const stream = useWorkspace((s) => s.manoeuvre.conditions.stream);
+  const crew = useWorkspace((s) => s.manoeuvre.plan.crew);
+  const current = useWorkspace((s) => s.manoeuvre.conditions.current);
   const level = useWorkspace((s) => s.manoeuvre.conditions.level);
   return useMemo(
     () => ({
@@ -27,9 +27,9 @@ export function useSubject(): FigureSubject {
       locks,
       limit_s,
       crew,
-      stream,
+      current,
       ...(level ? { level } : {}),
     }),
-    [boat, place, start, goal, berth, others, locks, limit_s, crew, stream, level],
+    [boat, place, start, goal, berth, others, locks, limit_s, crew, current, level],
   );
 }

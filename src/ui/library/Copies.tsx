@@ -25,10 +25,10 @@ async function lookInto(name: string): Promise<Inside> {
     const body: unknown = await answer.json();
     if (!answer.ok) return { why: refusedSchema.parse(body).problems[0]!.message };
     const { counts, changedAt } = backupContentsSchema.parse(body);
-    const { manoeuvres, takes, boats, places, records } = counts;
+    const { manoeuvres, runs, boats, places, records } = counts;
     const last = changedAt === null ? '' : `, last changed ${dayAndExactTime(changedAt)}`;
     return {
-      words: `${manoeuvres} manoeuvres, ${takes} takes, ${boats} boats, ${places} places, ${records} records${last}`,
+      words: `${manoeuvres} manoeuvres, ${runs} runs, ${boats} boats, ${places} places, ${records} records${last}`,
     };
   } catch {
     return { why: 'the server did not answer; is it still running?' };

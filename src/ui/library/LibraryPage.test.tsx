@@ -10,7 +10,7 @@ const COPIES = [
   { name: '2026-03-01T09-00-00-000-before.sqlite', at: 1_772_355_600_000, bytes: 0, before: true },
 ];
 const INSIDE = {
-  counts: { boats: 15, places: 11, manoeuvres: 37, takes: 204, records: 2 },
+  counts: { boats: 15, places: 11, manoeuvres: 37, runs: 204, records: 2 },
   changedAt: 1_772_359_000_000,
   state: 'current',
 };
@@ -56,7 +56,7 @@ it('a copy is looked into before it is restored, and restored only when that is 
   const rows = within(screen.getByRole('region', { name: 'Copies' }));
   await user.click(rows.getAllByText('restore')[0]!);
   const inside = await screen.findByTestId('inside');
-  expect(inside.textContent).toMatch(/37 manoeuvres, 204 takes, 15 boats/);
+  expect(inside.textContent).toMatch(/37 manoeuvres, 204 runs, 15 boats/);
   expect(asked.filter(([method]) => method === 'POST')).toEqual([]);
   await user.click(screen.getByText('Yes: in place of everything here'));
   expect(asked.at(-1)).toEqual([
@@ -86,7 +86,7 @@ it('says what of an archive could not be read, and shows what it holds before an
     places: none,
     figures: none,
     manoeuvres: { ...none, fresh: 3, unreadable: 1 },
-    takes: none,
+    runs: none,
     records: none,
   };
   answers['POST /api/library?how=preview&watch=…'] = [

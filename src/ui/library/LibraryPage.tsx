@@ -80,7 +80,7 @@ const PART_WORDS: Readonly<Record<LibraryPart, string>> = {
   places: 'places',
   figures: 'figures of your own',
   manoeuvres: 'manoeuvres',
-  takes: 'takes driven by hand',
+  runs: 'runs driven by hand',
   records: 'instrument records',
 };
 

@@ -1,6 +1,6 @@
 'use client';
 import { Trash2 } from 'lucide-react';
-import type { Result, ScoreDocument } from '@/document';
+import type { Result, PlanDocument } from '@/document';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import { withFender, type Fender } from './edits';
@@ -11,18 +11,18 @@ const SIDES: readonly ChoiceOption<Fender['side']>[] = [
   { value: 'starboard', text: 'starboard' },
 ];
 
-type Write = (next: (score: ScoreDocument) => Result<ScoreDocument>) => string | null;
+type Write = (next: (plan: PlanDocument) => Result<PlanDocument>) => string | null;
 
 /** Fenders hung for this manoeuvre, besides those the boat always has out. */
 export function FenderRows({
   fenders,
   write,
 }: {
-  fenders: ScoreDocument['fenders'];
+  fenders: PlanDocument['fenders'];
   write: Write;
 }) {
   return fenders.map((fender, i) => {
-    const change = (next: Fender | null) => write((score) => withFender(score, i, next));
+    const change = (next: Fender | null) => write((plan) => withFender(plan, i, next));
     return (
       <div key={i} className="rule-t py-1.5">
         <div className="flex items-center gap-2">

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Held, Motored } from '@/core/brief';
 import { WORKING_LOAD } from '@/core/search';
 import { useHolding } from '../hooks/use-job';
-import type { TakeState } from '../hooks/use-take';
+import type { RunState } from '../hooks/use-run';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { useUnits } from '../state/preferences';
 import { orderText, settlesText, withoutText } from '../words/holding';
@@ -33,26 +33,26 @@ function motoredBy(motor: string, wheel: string): Motored {
 }
 
 /** Where she settles on the lines she begins with, how loaded they are, what if one parts, and in what order they go. */
-export function HoldsHer({ state }: { state: TakeState }) {
+export function HoldsHer({ state }: { state: RunState }) {
   const units = useUnits();
   const [motor, setMotor] = useState('0');
   const [wheel, setWheel] = useState('0');
-  const { found, busy, run, stop } = useHolding();
-  const { file, take } = state;
-  const fast = file.score.lines.filter(({ fast: on }) => on !== undefined).length;
-  const ready = take !== null && fast > 0;
+  const { found, busy, run: ask, stop } = useHolding();
+  const { file, run } = state;
+  const fast = file.plan.lines.filter(({ fast: on }) => on !== undefined).length;
+  const ready = run !== null && fast > 0;
   useEffect(() => {
     if (!ready) return;
     // While the wind is dragged, only where it comes to rest is worked out.
     const timer = setTimeout(
-      () => run((client) => client.hold(file, motoredBy(motor, wheel))),
+      () => ask((client) => client.hold(file, motoredBy(motor, wheel))),
       250,
     );
     return () => {
       clearTimeout(timer);
       stop();
     };
-  }, [file, motor, wheel, ready, run, stop]);
+  }, [file, motor, wheel, ready, ask, stop]);
   if (fast === 0) return null;
   return (
     <section aria-label="What holds her" className="rule-t py-2.5" aria-busy={busy}>

@@ -11,7 +11,7 @@ import {
 } from '@/document';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
-import { useNames } from '../score/use-names';
+import { useNames } from '../plan/use-names';
 import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { distance } from '../words/units';
@@ -34,7 +34,7 @@ const HERS = ' hers';
 
 type Change = (next: LineDocument) => string | null;
 
-/** A line of the score, or an anchor on its chain: where from, what it is on as it begins, and what it is made of. */
+/** A line of the plan, or an anchor on its chain: where from, what it is on as it begins, and what it is made of. */
 export function LineRow({
   line,
   onChange,

@@ -2,35 +2,35 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { MOST_LINES } from '@/core/sim';
-import type { LineDocument, PersonDocument, Result, ScoreDocument } from '@/document';
+import type { LineDocument, PersonDocument, Result, PlanDocument } from '@/document';
 import { Choice } from '../parts/Choice';
 import { FieldError } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
-import { useNames } from '../score/use-names';
+import { useNames } from '../plan/use-names';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
+import { stepNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
 import { FenderRows } from './FenderRows';
 import { LineRow } from './LineRow';
 import { PlainNumber, PlainText } from './PlainFields';
 
-/** Writes a changed score, or gives back what is wrong with it. */
+/** Writes a changed plan, or gives back what is wrong with it. */
 function useWrite() {
   const store = useWorkspaceStore();
-  return (next: (score: ScoreDocument) => Result<ScoreDocument>): string | null => {
+  return (next: (plan: PlanDocument) => Result<PlanDocument>): string | null => {
     const { manoeuvre, edit } = store.getState();
-    const result = next(manoeuvre.score);
+    const result = next(manoeuvre.plan);
     if (!result.ok) return result.problems[0]!.message;
     edit((m) => {
-      m.score = result.value;
+      m.plan = result.value;
     });
     return null;
   };
 }
 
 /** An anchor on chain at the bow: five lengths of her, the usual weight for her. */
-function freshAnchor(lines: ScoreDocument['lines'], length: number): LineDocument {
+function freshAnchor(lines: PlanDocument['lines'], length: number): LineDocument {
   return {
     name: freshName(lines, 'bow anchor'),
     from: 'bow',
@@ -45,7 +45,7 @@ function freshAnchor(lines: ScoreDocument['lines'], length: number): LineDocumen
 
 /** Lines that are rigged, what each stops, and who is there to handle them. */
 export function LinesPanel() {
-  const score = useWorkspace((s) => s.manoeuvre.score);
+  const plan = useWorkspace((s) => s.manoeuvre.plan);
   const rigging = useWorkspace((s) => s.rigging);
   const setRigging = useWorkspace((s) => s.setRigging);
   const { points, ends } = useNames();
@@ -56,7 +56,7 @@ export function LinesPanel() {
   return (
     <section aria-label="Lines and people" className="rule-t py-2.5">
       <h2 className="pb-1 text-[15px] font-semibold">Lines and people</h2>
-      {score.lines.length === 0 && (
+      {plan.lines.length === 0 && (
         <p className="pb-1 text-quiet">
           No line is rigged.{' '}
           {ends.length > 0
@@ -64,33 +64,33 @@ export function LinesPanel() {
             : 'This place has no bollard or pile to make one on to.'}
         </p>
       )}
-      {score.lines.map((line, i) => (
+      {plan.lines.map((line, i) => (
         <LineRow
           key={i}
           line={line}
           onChange={(next) => write((now) => withLine(now, i, next))}
           onRemove={() => {
-            const beat = beatNaming(score, 'line', line.name);
-            if (beat !== null)
-              setSaid(`Beat ${beat} uses the ${line.name}; take it out there first.`);
+            const step = stepNaming(plan, 'line', line.name);
+            if (step !== null)
+              setSaid(`Step ${step} uses the ${line.name}; take it out there first.`);
             else setSaid(write((now) => withLine(now, i, null)));
           }}
         />
       ))}
-      {score.crew.map((person, i) => (
+      {plan.crew.map((person, i) => (
         <PersonRow
           key={i}
           person={person}
           onChange={(next) => write((now) => withPerson(now, i, next))}
           onRemove={() => {
-            const beat = beatNaming(score, 'by', person.name);
-            if (beat !== null)
-              setSaid(`Beat ${beat} names ${person.name}; take them out there first.`);
+            const step = stepNaming(plan, 'by', person.name);
+            if (step !== null)
+              setSaid(`Step ${step} names ${person.name}; take them out there first.`);
             else setSaid(write((now) => withPerson(now, i, null)));
           }}
         />
       ))}
-      <FenderRows fenders={score.fenders} write={write} />
+      <FenderRows fenders={plan.fenders} write={write} />
       <p className="flex flex-wrap gap-2 pt-1.5">
         <button
           type="button"
@@ -108,7 +108,7 @@ export function LinesPanel() {
         <button
           type="button"
           className={BUTTON}
-          disabled={score.lines.length >= MOST_LINES}
+          disabled={plan.lines.length >= MOST_LINES}
           onClick={() =>
             setSaid(
               write((now) => ({
@@ -161,7 +161,7 @@ export function LinesPanel() {
         </button>
       </p>
       <FieldError error={said ?? undefined} />
-      {score.lines.length > 0 && (
+      {plan.lines.length > 0 && (
         <p className="pt-1.5 text-[12.5px] text-quiet">
           Hands clear of a loaded line and out of its bights; nobody stands in line with one.
           Breaking loads are new rope&rsquo;s less the share told, and known to a third.

@@ -55,7 +55,7 @@ export function OthersPanel() {
                 if (!result.ok) return result.problems[0]!.message;
                 store.getState().edit((m) => {
                   m.others = result.value.others;
-                  m.score = result.value.score;
+                  m.plan = result.value.plan;
                   m.goal = result.value.goal;
                 });
                 return null;

@@ -1,10 +1,10 @@
 import { MADE } from '@/core/holding';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { MOST_LINES, type MoreColumn } from '@/core/sim';
-import type { ScoreDocument } from '@/document';
+import type { PlanDocument } from '@/document';
 import { readAt, sampleBefore } from '../water/sample';
 
-/** What is made of a line at a moment of a take. */
+/** What is made of a line at a moment of a run. */
 export interface LineAt {
   readonly name: string;
   /** Its place among the lines. */
@@ -25,15 +25,15 @@ const STATES: Readonly<Record<number, LineAt['state']>> = {
   [MADE.TRAILING]: 'trailing',
 };
 
-/** Lines that are out at a moment of a take. */
+/** Lines that are out at a moment of a run. */
 export function linesAt(
-  take: Pick<Take, 'trace' | 'events'>,
-  lines: ScoreDocument['lines'],
+  run: Pick<Run, 'trace' | 'events'>,
+  lines: PlanDocument['lines'],
   time: number,
 ): readonly LineAt[] {
-  const sample = sampleBefore(take.trace, time);
+  const sample = sampleBefore(run.trace, time);
   return lines.slice(0, MOST_LINES).flatMap(({ name }, index): LineAt[] => {
-    const made = take.trace[`made${index + 1}` as MoreColumn]?.[sample];
+    const made = run.trace[`made${index + 1}` as MoreColumn]?.[sample];
     const state = made === undefined ? undefined : STATES[made];
     if (!state) return [];
     const on = state === 'on' || state === 'fast';
@@ -44,12 +44,12 @@ export function linesAt(
         state,
         end: on
           ? {
-              x: readAt(take, `endX${index + 1}` as MoreColumn, time),
-              y: readAt(take, `endY${index + 1}` as MoreColumn, time),
+              x: readAt(run, `endX${index + 1}` as MoreColumn, time),
+              y: readAt(run, `endY${index + 1}` as MoreColumn, time),
             }
           : null,
-        tension: readAt(take, `tension${index + 1}` as MoreColumn, time),
-        length: readAt(take, `length${index + 1}` as MoreColumn, time),
+        tension: readAt(run, `tension${index + 1}` as MoreColumn, time),
+        length: readAt(run, `length${index + 1}` as MoreColumn, time),
       },
     ];
   });
@@ -64,12 +64,12 @@ export interface PersonAt {
 }
 
 export function peopleAt(
-  take: Pick<Take, 'trace' | 'events'>,
-  crew: ScoreDocument['crew'],
+  run: Pick<Run, 'trace' | 'events'>,
+  crew: PlanDocument['crew'],
   time: number,
 ): readonly PersonAt[] {
   return crew.flatMap(({ name }, who): PersonAt[] => {
-    const event = take.events.findLast(
+    const event = run.events.findLast(
       (e) => e.is === 'crew' && e.who === who && e.time <= time + 1e-6,
     );
     if (event?.is !== 'crew') return [];

@@ -1,14 +1,14 @@
-import { runTake } from '@/core/score';
-import { breakingLoads, scoreSchema, toRunInput, type ScoreDocument } from '@/document';
+import { runPlan } from '@/core/plan';
+import { breakingLoads, planSchema, toRunInput, type PlanDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { handsOf } from '../score/said';
-import { lineLane } from '../score/line-lane';
-import { orderFrom, orderRow } from '../score/order-rows';
+import { handsOf } from '../plan/said';
+import { lineLane } from '../plan/line-lane';
+import { orderFrom, orderRow } from '../plan/order-rows';
 import { scaleLinear } from 'd3-scale';
-import { orderText as orderWords } from '../words/beats';
+import { orderText as orderWords } from '../words/steps';
 import { orderText, settlesText, withoutText } from '../words/holding';
-import { outcomeWords, readings, surprises } from '../words/take';
-import { beatNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
+import { outcomeWords, readings, surprises } from '../words/run';
+import { stepNaming, freshFender, freshName, withFender, withLine, withPerson } from './edits';
 import { linesAt, peopleAt } from './line-at';
 import { lieOf, stopsText } from './names';
 
@@ -18,64 +18,64 @@ const file = demoFile('sprung-off-the-pontoon');
 function played(which = file) {
   const input = toRunInput(which);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return runTake(input.value);
+  return runPlan(input.value);
 }
 
-const take = played();
+const run = played();
 
-describe('a line of the score', () => {
+describe('a line of the plan', () => {
   it('renamed is renamed in every order, cue and way out', () => {
-    const to = { ...file.score.lines[0]!, name: 'head spring' };
-    const next = withLine(file.score, 0, to);
+    const to = { ...file.plan.lines[0]!, name: 'head spring' };
+    const next = withLine(file.plan, 0, to);
     expect(next.ok && JSON.stringify(next.value)).not.toContain('"bow spring"');
-    expect(next.ok && played({ ...file, score: next.value }).outcome).toBe('reached');
+    expect(next.ok && played({ ...file, plan: next.value }).outcome).toBe('reached');
   });
 
-  it('is refused a name that is taken, or none, with the reason; the score stays', () => {
-    const taken = withLine(file.score, 0, { ...file.score.lines[0]!, name: 'bow line' });
+  it('is refused a name that is taken, or none, with the reason; the plan stays', () => {
+    const taken = withLine(file.plan, 0, { ...file.plan.lines[0]!, name: 'bow line' });
     expect(taken.ok ? '' : taken.problems[0]!.message).toMatch(/used twice/);
-    const none = withLine(file.score, 0, { ...file.score.lines[0]!, name: ' ' });
+    const none = withLine(file.plan, 0, { ...file.plan.lines[0]!, name: ' ' });
     expect(none.ok ? '' : none.problems[0]!.message).toMatch(/name/);
   });
 
-  it('in use is found by the beat that names it, the end included', () => {
-    expect(beatNaming(file.score, 'line', 'stern line')).toBe(1);
-    expect(beatNaming(file.score, 'line', 'bow spring')).toBe(3);
-    expect(beatNaming(file.score, 'line', 'other')).toBeNull();
-    const only: ScoreDocument = { ...file.score, beats: [file.score.beats[1]!] };
-    expect(beatNaming(only, 'line', 'bow spring')).toBe(2);
+  it('in use is found by the step that names it, the end included', () => {
+    expect(stepNaming(file.plan, 'line', 'stern line')).toBe(1);
+    expect(stepNaming(file.plan, 'line', 'bow spring')).toBe(3);
+    expect(stepNaming(file.plan, 'line', 'other')).toBeNull();
+    const only: PlanDocument = { ...file.plan, steps: [file.plan.steps[1]!] };
+    expect(stepNaming(only, 'line', 'bow spring')).toBe(2);
   });
 
   it('taken out is gone, and a fresh name is one nobody has', () => {
-    const less = withLine(file.score, 2, null);
+    const less = withLine(file.plan, 2, null);
     expect(less.ok && less.value.lines.map(({ name }) => name)).toEqual([
       'bow spring',
       'stern line',
     ]);
-    expect(freshName(file.score.lines, 'bow line')).toBe('bow line 2');
+    expect(freshName(file.plan.lines, 'bow line')).toBe('bow line 2');
     expect(freshName([], 'bow line')).toBe('bow line');
   });
 
   it('somebody renamed keeps what they were told to do', () => {
-    const crewed = demoFile('spring-on-before-she-blows-off').score;
+    const crewed = demoFile('spring-on-before-she-blows-off').plan;
     const next = withPerson(crewed, 1, { ...crewed.crew[1]!, name: 'Ola' });
-    expect(next.ok && beatNaming(next.value, 'by', 'Ola')).toBe(beatNaming(crewed, 'by', 'Tomas'));
-    expect(next.ok && beatNaming(next.value, 'by', 'Tomas')).toBeNull();
+    expect(next.ok && stepNaming(next.value, 'by', 'Ola')).toBe(stepNaming(crewed, 'by', 'Tomas'));
+    expect(next.ok && stepNaming(next.value, 'by', 'Tomas')).toBeNull();
   });
 });
 
 describe('a fender hung for the manoeuvre', () => {
   it('has a name and a size of its own, can be changed, and taken in', () => {
-    const fresh = freshFender({ ...file.score, fenders: [] }, file.boat.hull.length_m);
+    const fresh = freshFender({ ...file.plan, fenders: [] }, file.boat.hull.length_m);
     expect(fresh).toMatchObject({ name: 'roving fender', diameter_m: 0.3 });
-    const hung = withFender(file.score, file.score.fenders.length, fresh);
+    const hung = withFender(file.plan, file.plan.fenders.length, fresh);
     expect(hung.ok && hung.value.fenders).toHaveLength(5);
-    const less = withFender(file.score, 0, null);
+    const less = withFender(file.plan, 0, null);
     expect(less.ok && less.value.fenders).toHaveLength(3);
-    const thin = withFender(file.score, 0, { ...file.score.fenders[0]!, diameter_m: 0.001 });
+    const thin = withFender(file.plan, 0, { ...file.plan.fenders[0]!, diameter_m: 0.001 });
     expect(thin.ok ? '' : thin.problems[0]!.message).toMatch(/0\.05 to 5 m/);
     const most = Array.from({ length: 8 }, (_, i) => ({ ...fresh, name: `${i}` }));
-    const many = withFender({ ...file.score, fenders: most }, 8, fresh);
+    const many = withFender({ ...file.plan, fenders: most }, 8, fresh);
     expect(many.ok ? '' : many.problems[0]!.message).toMatch(/at most eight/);
   });
 });
@@ -95,9 +95,9 @@ describe('how a line lies', () => {
   });
 });
 
-describe('lines of a take', () => {
+describe('lines of a run', () => {
   it('are told as they are at any moment, with their load and where they lead', () => {
-    const at = (time: number) => linesAt(take, file.score.lines, time);
+    const at = (time: number) => linesAt(run, file.plan.lines, time);
     expect(at(0.5).map(({ name, state }) => `${name} ${state}`)).toEqual([
       'bow spring fast',
       'stern line fast',
@@ -110,13 +110,13 @@ describe('lines of a take', () => {
   });
 
   it('have a lane that reads their load, and hands that say what was done', () => {
-    const x = scaleLinear([0, take.duration], [100, 900]);
-    const lane = lineLane(take, x, file.score.lines, breakingLoads(file.score.lines, file), UNITS);
+    const x = scaleLinear([0, run.duration], [100, 900]);
+    const lane = lineLane(run, x, file.plan.lines, breakingLoads(file.plan.lines, file), UNITS);
     expect(lane.rows).toHaveLength(3);
     expect(lane.path.match(/M/g)).toHaveLength(3);
-    expect(lane.read(take.margins.line!.time)).toMatch(/N$/);
-    expect(lane.read(take.duration)).toBe('none on');
-    const said = handsOf(take, file.score)
+    expect(lane.read(run.margins.line!.time)).toMatch(/N$/);
+    expect(lane.read(run.duration)).toBe('none on');
+    const said = handsOf(run, file.plan)
       .map(({ text }) => text)
       .join('; ');
     expect(said).toContain('stern line let go, bow line let go');
@@ -124,14 +124,14 @@ describe('lines of a take', () => {
   });
 
   it('are read out against what parts them', () => {
-    const line = readings(take, file.score, UNITS).at(-1)!;
+    const line = readings(run, file.plan, UNITS).at(-1)!;
     expect(line.meaning).toBe('of what parts the bow spring');
     expect(line.figure).toMatch(/^\d+ %$/);
   });
 
   it('in the propeller are said to be, with which and what to do', () => {
     const fouled = demoFile('bow-out-by-a-stern-spring');
-    const wrong = { ...fouled, score: fouled.tempting!.score };
+    const wrong = { ...fouled, plan: fouled.tempting!.plan };
     const [head, why] = outcomeWords(played(wrong), wrong, UNITS);
     expect(head).toBe('Line in the propeller');
     expect(why).toContain('stern spring');
@@ -140,7 +140,7 @@ describe('lines of a take', () => {
 
   it('people are where they went', () => {
     const crewed = demoFile('spring-on-before-she-blows-off');
-    const people = peopleAt(played(crewed), crewed.score.crew, 200);
+    const people = peopleAt(played(crewed), crewed.plan.crew, 200);
     expect(people.map(({ name, aboard }) => [name, aboard])).toEqual([
       ['Ines', true],
       ['Tomas', true],
@@ -150,8 +150,8 @@ describe('lines of a take', () => {
 });
 
 describe('orders to hands', () => {
-  const orders = scoreSchema.parse({
-    beats: [
+  const orders = planSchema.parse({
+    steps: [
       {
         id: 'b',
         cue: { is: 'start' },
@@ -163,14 +163,14 @@ describe('orders to hands', () => {
           { do: 'tend', line: 'spring', how: 'hold' },
           { do: 'tend', line: 'spring', how: 'fast' },
           { do: 'letGo', line: 'spring', by: 'Ada' },
-          { do: 'step', by: 'Ada', to: 'ashore', at: 'cleat 3' },
-          { do: 'step', by: 'Ada', to: 'aboard', at: 'stern' },
-          { do: 'go', by: 'Ada', at: 'bow' },
+          { do: 'stepAshore', by: 'Ada', mark: 'cleat 3' },
+          { do: 'stepAboard', by: 'Ada', point: 'stern' },
+          { do: 'go', by: 'Ada', point: 'bow' },
         ],
       },
     ],
     end: { cue: { is: 'stopped' } },
-  }).beats[0]!.orders;
+  }).steps[0]!.orders;
 
   it('come back from their fields as they went in', () => {
     expect(orders.map((order) => orderFrom(orderRow(order)))).toEqual(orders);

@@ -15,28 +15,28 @@ describe('another boat called otherwise', () => {
   it('is called so by lines, cues and goal, and all still plays', () => {
     const renamed = otherRenamed(raft, 0, 'Bramble');
     if (!renamed.ok) throw new Error(renamed.problems[0]!.message);
-    const { others, score, goal } = renamed.value;
+    const { others, plan, goal } = renamed.value;
     expect(others[0]).toMatchObject({ id: 'wicket', name: 'Bramble' });
     expect(goal).toMatchObject({ mark: 'Bramble: starboard midship cleat' });
-    expect(score.lines.filter(({ of }) => of === 'Bramble')).toHaveLength(4);
-    expect(JSON.stringify([score.lines.map(({ of }) => of), score.beats])).not.toContain('Wicket:');
-    expect(toRunInput(toFile({ ...raft, others, score, goal }, boat, place)).ok).toBe(true);
+    expect(plan.lines.filter(({ of }) => of === 'Bramble')).toHaveLength(4);
+    expect(JSON.stringify([plan.lines.map(({ of }) => of), plan.steps])).not.toContain('Wicket:');
+    expect(toRunInput(toFile({ ...raft, others, plan, goal }, boat, place)).ok).toBe(true);
   });
 
   it('is called so by orders to her and cues that wait for her too', () => {
     const shares = manoeuvre('pebble-shares-withen-lock');
-    const beats = shares.score.beats.map((beat, i) =>
-      i === 1 ? { ...beat, cue: { is: 'stopped' as const, boat: 'Wicket' } } : beat,
+    const steps = shares.plan.steps.map((step, i) =>
+      i === 1 ? { ...step, cue: { is: 'stopped' as const, boat: 'Wicket' } } : step,
     );
-    const renamed = otherRenamed({ ...shares, score: { ...shares.score, beats } }, 0, 'Bramble');
+    const renamed = otherRenamed({ ...shares, plan: { ...shares.plan, steps } }, 0, 'Bramble');
     if (!renamed.ok) throw new Error(renamed.problems[0]!.message);
-    const { others, score, goal } = renamed.value;
-    expect(score.beats[1]!.cue).toEqual({ is: 'stopped', boat: 'Bramble' });
+    const { others, plan, goal } = renamed.value;
+    expect(plan.steps[1]!.cue).toEqual({ is: 'stopped', boat: 'Bramble' });
     const lock = demoFile('pebble-shares-withen-lock');
-    const file = toFile({ ...shares, others, score, goal }, lock.boat, lock.place);
+    const file = toFile({ ...shares, others, plan, goal }, lock.boat, lock.place);
     expect(toRunInput(file).ok).toBe(true);
-    const bare = { ...shares, score: { ...shares.score, lines: [] } };
-    expect(otherUsed(bare, 0)).toMatch(/^Beat \d+$/);
+    const bare = { ...shares, plan: { ...shares.plan, lines: [] } };
+    expect(otherUsed(bare, 0)).toMatch(/^Step \d+$/);
   });
 
   it('is refused a name that is taken or empty, and nothing is changed', () => {
@@ -48,11 +48,11 @@ describe('another boat called otherwise', () => {
 
   it('is told by what names her, first of all by a line', () => {
     expect(otherUsed(raft, 0)).toMatch(/Wicket's bow line|bow line/);
-    const bare = { ...raft, score: { ...raft.score, lines: [] } };
-    expect(otherUsed(bare, 0)).toBe('Beat 2');
-    const beats = raft.score.beats.slice(0, 1);
+    const bare = { ...raft, plan: { ...raft.plan, lines: [] } };
+    expect(otherUsed(bare, 0)).toBe('Step 2');
+    const steps = raft.plan.steps.slice(0, 1);
     const end = { cue: { is: 'stopped' as const }, within_s: 60 };
-    const still = { ...bare, score: { ...bare.score, beats, end } };
+    const still = { ...bare, plan: { ...bare.plan, steps, end } };
     expect(otherUsed(still, 0)).toBe('The end');
     const open = { ...still, goal: { is: 'clear' as const, distance_m: 1 } };
     expect(otherUsed(open, 0)).toBe('What she lies against');

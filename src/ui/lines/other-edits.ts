@@ -8,7 +8,7 @@ import {
   type Result,
 } from '@/document';
 
-type Parts = Pick<Manoeuvre, 'others' | 'score' | 'goal' | 'berth'>;
+type Parts = Pick<Manoeuvre, 'others' | 'plan' | 'goal' | 'berth'>;
 
 type Change = (text: string, key: string) => string;
 
@@ -22,10 +22,10 @@ function mapped<T>(value: T, change: Change, key = ''): T {
   ) as T;
 }
 
-/** Keys under which a score names one of the other boats herself: orders and cues, and whose line it is. */
+/** Keys under which a plan names one of the other boats herself: orders and cues, and whose line it is. */
 const NAMES_HER = new Set(['boat', 'of']);
 
-/** Does a text of a score name a boat, or a point of hers? */
+/** Does a text of a plan name a boat, or a point of hers? */
 const namesHer = (name: string): ((text: string, key: string) => boolean) => {
   const aboard = nameAboard({ name }, '');
   return (text, key) => text.startsWith(aboard) || (NAMES_HER.has(key) && text === name);
@@ -33,10 +33,10 @@ const namesHer = (name: string): ((text: string, key: string) => boolean) => {
 
 /** Another boat called otherwise, wherever a line, a cue, an order or the goal names her or a point of hers. */
 export function otherRenamed(
-  { others, score, goal }: Parts,
+  { others, plan, goal }: Parts,
   index: number,
   to: string,
-): Result<Pick<Manoeuvre, 'others' | 'score' | 'goal'>> {
+): Result<Pick<Manoeuvre, 'others' | 'plan' | 'goal'>> {
   const renamed = check(
     othersSchema,
     others.map((other, i) => (i === index ? { ...other, name: to } : other)),
@@ -49,13 +49,13 @@ export function otherRenamed(
     names(text, key) ? `${name}${text.slice(was.length)}` : text;
   return success({
     others: renamed.value,
-    score: mapped(score, change),
+    plan: mapped(plan, change),
     goal: mapped(goal, change),
   });
 }
 
 /** What names another boat or a point of hers, in words; null for nothing. */
-export function otherUsed({ others, score, goal, berth }: Parts, index: number): string | null {
+export function otherUsed({ others, plan, goal, berth }: Parts, index: number): string | null {
   const { name, id }: Other = others[index]!;
   const her = namesHer(name);
   const names = (value: unknown): boolean => {
@@ -66,10 +66,10 @@ export function otherUsed({ others, score, goal, berth }: Parts, index: number):
     });
     return found;
   };
-  const line = score.lines.find(names);
+  const line = plan.lines.find(names);
   if (line) return `The ${line.name}`;
-  const beat = score.beats.findIndex(names);
-  if (beat >= 0) return `Beat ${beat + 1}`;
-  if (names(score.end) || names(goal)) return 'The end';
+  const step = plan.steps.findIndex(names);
+  if (step >= 0) return `Step ${step + 1}`;
+  if (names(plan.end) || names(goal)) return 'The end';
   return berth.includes(id) ? 'What she lies against' : null;
 }

@@ -2,23 +2,23 @@
 import { Line } from 'react-konva';
 import { leafOutline, leavesOf } from '@/core/locks';
 import { lockRecorded } from '@/core/sim';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { useWorkedLocks } from './use-worked';
 
 /** Leaves of the locks that are worked, as they stand at the playhead; and a cill once it is out of the water. */
 export function LeafLayer({
-  take,
+  run,
   palette,
 }: {
-  take: Pick<Take, 'trace'> | null;
+  run: Pick<Run, 'trace'> | null;
   palette: Palette;
 }) {
   const locks = useWorkedLocks();
   const time = usePlayhead((p) => p.time);
   const states = locks.map((sited, k) =>
-    take ? lockRecorded(take.trace, k, sited, time).state : sited.begins,
+    run ? lockRecorded(run.trace, k, sited, time).state : sited.begins,
   );
   return leavesOf(locks).map((leaf) => {
     const sited = locks[leaf.lock]!;

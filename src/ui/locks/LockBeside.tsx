@@ -2,7 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { assembleCraft } from '@/core/craft';
 import { hangUps, levelThere, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
-import { gripAt, type Take } from '@/core/score';
+import { gripAt, type Run } from '@/core/plan';
 import { draughtOverCill, lockRecorded, otherColumns } from '@/core/sim';
 import { radians, toBoatSpec, type Manoeuvre } from '@/document';
 import { useSize } from '../hooks/use-size';
@@ -14,14 +14,14 @@ import { lockEventText, lockNowText } from '../words/locks';
 import { LockSection, type InSection } from './LockSection';
 import { useWorkedLocks } from './use-worked';
 
-type Shown = (Pick<Take, 'trace'> & Partial<Pick<Take, 'events'>>) | null;
+type Shown = (Pick<Run, 'trace'> & Partial<Pick<Run, 'events'>>) | null;
 const HANGS = { 'hangs wedged': true, 'caught on a gate': true, 'caught under the coping': true };
 
-type TraceName = keyof Take['trace'];
+type TraceName = keyof Run['trace'];
 type Start = Pick<Manoeuvre['start'], 'x_m' | 'y_m' | 'heading_deg'>;
 
 /** The water with, where a lock is worked, its long section beside it as it stands at the playhead. */
-export function LockBeside({ take, children }: { take: Shown; children: ReactNode }) {
+export function LockBeside({ run, children }: { run: Shown; children: ReactNode }) {
   const locks = useWorkedLocks();
   if (locks.length === 0) return children;
   return (
@@ -29,7 +29,7 @@ export function LockBeside({ take, children }: { take: Shown; children: ReactNod
       <div className="min-h-0 min-w-0 flex-1">{children}</div>
       <div className="flex w-[36%] min-w-0 shrink-0 flex-col overflow-y-auto border-l border-hairline bg-paper max-md:w-auto max-md:border-l-0">
         {stairsOf(locks).map((numbers) => (
-          <OneSection key={locks[numbers[0]!]!.id} locks={locks} numbers={numbers} take={take} />
+          <OneSection key={locks[numbers[0]!]!.id} locks={locks} numbers={numbers} run={run} />
         ))}
       </div>
     </div>
@@ -52,11 +52,11 @@ type Pose = Readonly<Record<'x' | 'y' | 'heading', number>>;
 function OneSection({
   locks,
   numbers,
-  take,
+  run,
 }: {
   locks: readonly SitedLock[];
   numbers: readonly number[];
-  take: Shown;
+  run: Shown;
 }) {
   const [frame, size] = useSize<HTMLDivElement>();
   const units = useUnits();
@@ -67,8 +67,8 @@ function OneSection({
   const { keel } = useMemo(() => assembleCraft(toBoatSpec(boat)), [boat]);
   const stairs = numbers.map((k) => {
     const sited = locks[k]!;
-    const now = take
-      ? lockRecorded(take.trace, k, sited, time)
+    const now = run
+      ? lockRecorded(run.trace, k, sited, time)
       : { state: sited.begins, rising: 0 };
     return { sited, ...now };
   });
@@ -89,8 +89,8 @@ function OneSection({
   });
   const poseOf = (columns: readonly [TraceName, TraceName, TraceName], first: Start): Pose => {
     const [x, y, heading] = columns;
-    return take?.trace[x]
-      ? { x: readAt(take, x, time), y: readAt(take, y, time), heading: readAt(take, heading, time) }
+    return run?.trace[x]
+      ? { x: readAt(run, x, time), y: readAt(run, y, time), heading: readAt(run, heading, time) }
       : { x: first.x_m, y: first.y_m, heading: radians(first.heading_deg) };
   };
   const pose = poseOf(['x', 'y', 'heading'], start);
@@ -107,7 +107,7 @@ function OneSection({
       },
     ];
   });
-  const grip = gripAt(take?.events ?? [], time);
+  const grip = gripAt(run?.events ?? [], time);
   const boats = [
     {
       ...shown(boat, boat.name, pose),

@@ -57,7 +57,7 @@ export function LocksPanel() {
       })}
       {said && <FieldError error={said} />}
       <p className="pt-1 text-[12.5px] text-quiet">
-        What is wound and swung, and by whom, stands in the beats: add a paddle, gates or the sign
+        What is wound and swung, and by whom, stands in the steps: add a paddle, gates or the sign
         to wind to one.
       </p>
     </section>

@@ -2,28 +2,28 @@
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { gathered } from '../words/problems';
-import { openings, outcomeWords, readings, surprises } from '../words/take';
+import { openings, outcomeWords, readings, surprises } from '../words/run';
 import type { Survey } from '../hooks/use-look';
-import type { TakeState } from '../hooks/use-take';
+import type { RunState } from '../hooks/use-run';
 import { clock } from '../words/units';
 
-/** How the take went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
-export function Margins({ state, survey }: { state: TakeState; survey: Survey }) {
+/** How the run went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
+export function Margins({ state, survey }: { state: RunState; survey: Survey }) {
   const seek = usePlayhead((p) => p.seek);
   const units = useUnits();
-  const { take, file, problems } = state;
-  if (!take) {
+  const { run, file, problems } = state;
+  if (!run) {
     return problems.length > 0 ? (
       <Problems state={state} />
     ) : (
       <p className="text-quiet">Playing …</p>
     );
   }
-  const [outcome, behind] = outcomeWords(take, file, units);
-  const good = take.outcome === 'reached';
-  const list = surprises(take, file, units);
+  const [outcome, behind] = outcomeWords(run, file, units);
+  const good = run.outcome === 'reached';
+  const list = surprises(run, file, units);
   return (
-    <section aria-label="This take" aria-live="polite">
+    <section aria-label="This run" aria-live="polite">
       {problems.length > 0 && <Problems state={state} />}
       <p className="flex items-baseline justify-between gap-2">
         <span
@@ -32,11 +32,11 @@ export function Margins({ state, survey }: { state: TakeState; survey: Survey })
         >
           {outcome}
         </span>
-        <span className="figures text-[15px] text-quiet">{clock(take.duration)} long</span>
+        <span className="figures text-[15px] text-quiet">{clock(run.duration)} long</span>
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <ul className="mt-2">
-        {[...readings(take, file.score, units), ...openings(survey, units)].map((reading) => (
+        {[...readings(run, file.plan, units), ...openings(survey, units)].map((reading) => (
           <li key={reading.meaning} className="rule-t py-1.5">
             <Go time={reading.time} seek={seek}>
               <span
@@ -91,11 +91,11 @@ function Go({
   );
 }
 
-function Problems({ state }: { state: TakeState }) {
+function Problems({ state }: { state: RunState }) {
   return (
     <div role="alert" className="mb-2 border-l-4 border-hurt-fill pl-2">
       <p className="font-semibold text-hurt">
-        This cannot be played{state.take ? '; the last take that could is shown' : ''}.
+        This cannot be played{state.run ? '; the last run that could is shown' : ''}.
       </p>
       <ul className="text-[13px]">
         {gathered(state.problems)

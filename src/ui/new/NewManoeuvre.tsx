@@ -71,7 +71,7 @@ interface Through {
   readonly passage: Passage;
 }
 
-/** Place, berth, boat and wind of a manoeuvre to be; the score is written afterwards, by hand or by a figure. */
+/** Place, berth, boat and wind of a manoeuvre to be; the plan is written afterwards, by hand or by a figure. */
 export function NewManoeuvre({
   boats,
   places,
@@ -94,7 +94,7 @@ export function NewManoeuvre({
   const [ownSide, setSide] = useState<Side | null>(null);
   const [ownTitle, setTitle] = useState<string | null>(null);
   const [ownWind, setWind] = useState<{ speed: number; from: number } | null>(null);
-  const [stream, setStream] = useState({ speed: 0, set: 90 });
+  const [current, setCurrent] = useState({ speed: 0, set: 90 });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
 
@@ -116,10 +116,10 @@ export function NewManoeuvre({
   const conditions = useMemo(
     () => ({
       wind: { from_deg: wind.from, speed_mps: wind.speed },
-      stream: { set_deg: stream.set, speed_mps: stream.speed },
+      current: { set_deg: current.set, speed_mps: current.speed },
       water: place ? usualWater(place) : 'sea',
     }),
-    [wind.from, wind.speed, stream, place],
+    [wind.from, wind.speed, current, place],
   );
   const passing = useMemo(
     () =>
@@ -278,7 +278,7 @@ export function NewManoeuvre({
               )}
             </Row>
           )}
-          <Row name="Wind and stream, to be dragged later">
+          <Row name="Wind and current, to be dragged later">
             <span className="flex flex-wrap gap-x-5 gap-y-1">
               <Figure
                 label="Wind speed"
@@ -293,16 +293,16 @@ export function NewManoeuvre({
                 onChange={(from) => setWind({ ...wind, from })}
               />
               <Figure
-                label="Stream speed"
-                unit={`${speed} stream`}
-                value={tidy(speedIn(stream.speed, speed), 2)}
-                onChange={(v) => setStream({ ...stream, speed: speedFrom(v, speed) })}
+                label="Current speed"
+                unit={`${speed} current`}
+                value={tidy(speedIn(current.speed, speed), 2)}
+                onChange={(v) => setCurrent({ ...current, speed: speedFrom(v, speed) })}
               />
               <Figure
-                label="Stream sets to"
+                label="Current sets to"
                 unit="° to"
-                value={stream.set}
-                onChange={(set) => setStream({ ...stream, set })}
+                value={current.set}
+                onChange={(set) => setCurrent({ ...current, set })}
               />
             </span>
           </Row>

@@ -28,7 +28,7 @@ export function NumberBox({
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
-  const take = () => {
+  const run = () => {
     if (typed === null) return;
     const number = Number(typed.replace(',', '.'));
     const good =
@@ -55,9 +55,9 @@ export function NumberBox({
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           value={typed ?? String(Number(value.toFixed(digits)))}
           onChange={(event) => setTyped(event.target.value)}
-          onBlur={take}
+          onBlur={run}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') take();
+            if (event.key === 'Enter') run();
             if (event.key === 'Escape') {
               setTyped(null);
               setWrong(false);

@@ -48,7 +48,7 @@ export function Handles({
     return {
       onMove: (right, down) => onDrag(by(...toGround(camera, right, down))),
       onEnd: (end) => onDone(end && by(...toGround(camera, end[0], end[1]))),
-      onStep: (dx, dy) => onDone(by(dx, dy)),
+      onTimestep: (dx, dy) => onDone(by(dx, dy)),
     };
   };
   const middle: XY = [
@@ -109,7 +109,7 @@ export function Handles({
 interface Mover {
   onMove(right: number, down: number): void;
   onEnd(by: readonly [number, number] | null): void;
-  onStep(east: number, north: number): void;
+  onTimestep(east: number, north: number): void;
 }
 
 /** The whole of an outline, taken hold of anywhere. */
@@ -167,7 +167,7 @@ function Handle({
         if (!step) return;
         event.preventDefault();
         event.stopPropagation();
-        mover.onStep(step[0], step[1]);
+        mover.onTimestep(step[0], step[1]);
       }}
     >
       <span className={`${shape} border-2 border-plan bg-paper`} />

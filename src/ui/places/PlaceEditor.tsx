@@ -116,7 +116,7 @@ function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetO
     store.getState().choose(made);
   };
   /** Another tool: what is drawn as far as an outline goes is not lost for it. */
-  const take = (next: Tool) => {
+  const run = (next: Tool) => {
     setRefused(null);
     if (isOutline(tool) && points.length >= 3) complete(points, next);
     else store.getState().setTool(next);
@@ -204,7 +204,7 @@ function Editor({ opened, fleet }: { opened: OpenedPlace; fleet: readonly FleetO
             </p>
           </div>
         )}
-        <ToolList choose={take} />
+        <ToolList choose={run} />
         <div className="rule-t py-2">
           {tool.is === 'row' ? (
             <RowPanel

@@ -12,7 +12,7 @@ export function PlaceFields({ edit, saved }: { edit: (place: Place) => void; sav
   const place = usePlace((s) => s.place);
   const [name, setName] = useState<string | null>(null);
   const { origin } = place;
-  const take = () => {
+  const run = () => {
     const next = name?.trim();
     setName(null);
     if (next && next !== place.name) edit({ ...place, name: next });
@@ -27,8 +27,8 @@ export function PlaceFields({ edit, saved }: { edit: (place: Place) => void; sav
           value={name ?? place.name}
           maxLength={80}
           onChange={(event) => setName(event.target.value)}
-          onBlur={take}
-          onKeyDown={(event) => event.key === 'Enter' && take()}
+          onBlur={run}
+          onKeyDown={(event) => event.key === 'Enter' && run()}
         />
       </label>
       <div className="flex flex-wrap gap-x-4">

@@ -2,12 +2,12 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Place, Problem } from '@/document';
+import { PLACE_SCHEMA, PLACE_VERSION, type Place, type Problem } from '@/document';
 import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
 import { sendKept } from '../parts/send-kept';
 import { Problems } from '../parts/Problems';
 import { PlaceSketch } from './PlaceSketch';
-import { TakeInPlace } from './TakeInPlace';
+import { ImportPlace } from './ImportPlace';
 import { holds } from '../words/holds';
 
 export interface PlaceEntry {
@@ -29,8 +29,8 @@ export function PlaceList({
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const begin = async () => {
     const place = {
-      $schema: 'yawtrope:place',
-      version: 1,
+      $schema: PLACE_SCHEMA,
+      version: PLACE_VERSION,
       id: 'new-place',
       name: 'A new place',
       features: [],
@@ -59,7 +59,7 @@ export function PlaceList({
           </p>
         </div>
         <div className="ml-auto flex flex-wrap items-start gap-3">
-          <TakeInPlace />
+          <ImportPlace />
           <button type="button" className={BUTTON} onClick={() => void begin()}>
             Draw a new place
           </button>

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { STEP_UP_M } from '@/core/score';
+import { STEP_UP_M } from '@/core/plan';
 import { check, placeSchema, type Feature, type Place } from '@/document';
 import { Choice } from '../parts/Choice';
 import { AreaFields, TransitFields } from './AreaFields';
@@ -81,7 +81,7 @@ function Turn({ turn }: { turn: (by_deg: number) => void }) {
 function Name({ thing, place, edit }: { thing: Thing; place: Place; edit: (p: Place) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const take = () => {
+  const run = () => {
     if (typed === null || typed.trim() === thing.name) return setTyped(null);
     const next = renamed(place, thing, typed.trim());
     const checked = check<Place>(placeSchema, next);
@@ -99,8 +99,8 @@ function Name({ thing, place, edit }: { thing: Thing; place: Place; edit: (p: Pl
         maxLength={80}
         aria-invalid={wrong ? true : undefined}
         onChange={(event) => setTyped(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
+        onBlur={run}
+        onKeyDown={(event) => event.key === 'Enter' && run()}
       />
       {wrong && (
         <span role="alert" className="text-[12.5px] font-semibold text-hurt">

@@ -20,7 +20,7 @@ const FIRST: TideDocument = {
 
 type Constituents = Extract<TideDocument['level'], { by: 'constituents' }>;
 
-/** How level and stream go at the place: by constituents or by a table of high and low waters, and the zone of its clocks. */
+/** How level and current go at the place: by constituents or by a table of high and low waters, and the zone of its clocks. */
 export function TidePanel({ edit }: { edit: (place: Place) => boolean }) {
   const place = usePlace((s) => s.place);
   const { tide } = place;
@@ -79,27 +79,27 @@ export function TidePanel({ edit }: { edit: (place: Place) => boolean }) {
           )}
           <Lines
             key="hours"
-            label="Stream, one a line: hours from high water, sets to in °, rate in m/s; empty for none"
-            text={writeHours(tide.stream)}
+            label="Current, one a line: hours from high water, sets to in °, rate in m/s; empty for none"
+            text={writeHours(tide.current)}
             accept={(text) => {
               const read = readHours(text);
               if (!read.ok) return read.problems[0]!.message;
-              const { stream: _stream, ...rest } = tide;
-              const range_m = tide.stream?.range_m ?? 3;
+              const { current: _stream, ...rest } = tide;
+              const range_m = tide.current?.range_m ?? 3;
               const next =
                 read.value.length === 0
                   ? rest
-                  : { ...rest, stream: { range_m, hours: read.value } };
+                  : { ...rest, current: { range_m, hours: read.value } };
               return edit({ ...place, tide: next }) ? null : 'not taken: see above';
             }}
           />
-          {tide.stream && (
+          {tide.current && (
             <LengthBox
               label="these rates at a range of"
-              value={tide.stream.range_m}
+              value={tide.current.range_m}
               least={0.1}
               most={20}
-              onChange={(range_m) => change({ stream: { ...tide.stream!, range_m } })}
+              onChange={(range_m) => change({ current: { ...tide.current!, range_m } })}
             />
           )}
           <p>

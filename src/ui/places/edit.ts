@@ -167,7 +167,7 @@ function fromRing(ring: readonly XY[], at: XY): number {
 }
 
 /** The same with the way up-stream of a lock turned, degrees clockwise. */
-function withStreamTurned<T extends Thing>(thing: T, by_deg: number): T {
+function withCurrentTurned<T extends Thing>(thing: T, by_deg: number): T {
   if (!('kind' in thing) || thing.kind !== 'lock' || thing.working?.upstream_deg === undefined)
     return thing;
   const upstream_deg = (((thing.working.upstream_deg + by_deg) % 360) + 360) % 360;
@@ -181,7 +181,7 @@ export function turned<T extends Thing>(thing: T, by_deg: number): T {
   const s = Math.sin((by_deg * Math.PI) / 180);
   const c = Math.cos((by_deg * Math.PI) / 180);
   return withCorners(
-    withStreamTurned(thing, by_deg),
+    withCurrentTurned(thing, by_deg),
     corners.map(([x, y]): XY => {
       const [dx, dy] = [x - mx, y - my];
       return [mx + dx * c + dy * s, my - dx * s + dy * c];

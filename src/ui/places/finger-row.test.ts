@@ -21,7 +21,7 @@ describe('a row of fingers', () => {
   };
   const empty: Place = {
     $schema: 'yawtrope:place',
-    version: 1,
+    version: 2,
     id: 'pool',
     name: 'Pool',
     note: '',

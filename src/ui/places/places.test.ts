@@ -21,7 +21,7 @@ import { cornersOfPicture, fitted, type Picture } from './Underlay';
 
 const place: Place = {
   $schema: 'yawtrope:place',
-  version: 1,
+  version: 2,
   id: 'pool',
   name: 'Pool',
   note: '',

@@ -23,7 +23,7 @@ it.each([
   expect(read.ok ? '' : read.problems[0]!.message).toMatch(/^line 2: give day, time and level/);
 });
 
-it('reads the hours of a stream, with either minus, and writes them back', () => {
+it('reads the hours of a current, with either minus, and writes them back', () => {
   const read = readHours('−3 085 0,6\n\n0 0 0');
   if (!read.ok) throw new Error(read.problems[0]!.message);
   expect(read.value).toEqual([

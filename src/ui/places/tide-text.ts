@@ -2,7 +2,7 @@ import { DateTime } from 'luxon';
 import { failure, instantOf, success, type Result, type TideDocument } from '@/document';
 
 type Waters = Extract<TideDocument['level'], { by: 'table' }>['waters'];
-type Hours = NonNullable<TideDocument['stream']>['hours'];
+type Hours = NonNullable<TideDocument['current']>['hours'];
 
 const DAY = 'yyyy-MM-dd';
 const FORMATS = [`${DAY} HH:mm`, `${DAY} H:mm`, 'd.M.yyyy H:mm'];
@@ -43,9 +43,9 @@ export function readWaters(text: string, zone: string): Result<Waters> {
   return success(waters);
 }
 
-/** Hours of a stream as lines: "-3 085 0.6". */
-export function writeHours(stream: TideDocument['stream']): string {
-  return (stream?.hours ?? [])
+/** Hours of a current as lines: "-3 085 0.6". */
+export function writeHours(current: TideDocument['current']): string {
+  return (current?.hours ?? [])
     .map(({ hour, set_deg, rate_mps }) => `${hour} ${set_deg} ${rate_mps}`)
     .join('\n');
 }

@@ -6,7 +6,7 @@ import type { XY } from './snap';
 
 const place: Place = {
   $schema: 'yawtrope:place',
-  version: 1,
+  version: 2,
   id: 'pool',
   name: 'Pool',
   note: '',

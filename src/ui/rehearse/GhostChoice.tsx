@@ -1,22 +1,22 @@
 'use client';
 import { useState } from 'react';
-import { openFile, useTakes } from '../debrief/use-takes';
+import { openFile, useRuns } from '../debrief/use-runs';
 import { Choice } from '../parts/Choice';
-import { outcomeWord } from '../words/take';
+import { outcomeWord } from '../words/run';
 import { useLive, useLiveState } from './use-live';
 
-const SCORE = 'score';
+const PLAN = 'plan';
 
-/** Whose ghost goes along: the score, played, or an earlier take. */
+/** Whose ghost goes along: the plan, played, or an earlier run. */
 export function GhostChoice() {
   const live = useLive();
-  const { takes } = useTakes(live.manoeuvreId);
-  const ghost = useLiveState((s) => s.ghost?.id ?? SCORE);
+  const { runs } = useRuns(live.manoeuvreId);
+  const ghost = useLiveState((s) => s.ghost?.id ?? PLAN);
   const [failed, setFailed] = useState(false);
-  const driven = takes?.filter((take) => take.summary) ?? [];
+  const driven = runs?.filter((run) => run.summary) ?? [];
   if (driven.length === 0) return null;
   const choose = async (id: string) => {
-    if (id === SCORE) return live.ghostOf(null);
+    if (id === PLAN) return live.ghostOf(null);
     const file = await openFile(id);
     setFailed(!file || !(await live.ghostOf({ id, file })));
   };
@@ -27,10 +27,10 @@ export function GhostChoice() {
         label="Whose ghost goes along"
         value={ghost}
         options={[
-          { value: SCORE, text: 'the score, played' },
+          { value: PLAN, text: 'the plan, played' },
           ...driven.map(({ id, number, summary }) => ({
             value: id,
-            text: `take ${number}: ${outcomeWord(summary!.outcome).toLowerCase()}`,
+            text: `run ${number}: ${outcomeWord(summary!.outcome).toLowerCase()}`,
           })),
         ]}
         onChange={(id) => void choose(id)}

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import type { TendHow } from '@/core/score';
+import type { TendHow } from '@/core/plan';
 import type { OrderDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { Choice } from '../parts/Choice';
@@ -9,35 +9,35 @@ import { isForHands } from './for-crew';
 import { LockCalls } from './LockCalls';
 import { PeopleCalls } from './PeopleCalls';
 import { useHelmPreferences } from './preferences';
-import { useCrewByScore } from './use-crew-by-score';
-import { useNames } from '../score/use-names';
+import { useCrewByPlan } from './use-crew-by-plan';
+import { useNames } from '../plan/use-names';
 import { useWorkspace } from '../state/context';
 import { handsText } from '../words/lines';
 import { useLive, useLiveState } from './use-live';
 
-/** Orders to the hands: those the score has next, and for every line what can be done with it as it is. */
+/** Orders to the hands: those the plan has next, and for every line what can be done with it as it is. */
 export function Hands() {
-  useCrewByScore();
-  const { lines, crew, beats } = useWorkspace((s) => s.manoeuvre.score);
-  const byScore = useHelmPreferences((p) => p.crewByScore);
-  const setByScore = useHelmPreferences((p) => p.setCrewByScore);
+  useCrewByPlan();
+  const { lines, crew, steps } = useWorkspace((s) => s.manoeuvre.plan);
+  const byPlan = useHelmPreferences((p) => p.crewByPlan);
+  const setByPlan = useHelmPreferences((p) => p.setCrewByPlan);
   const locks = useWorkspace((s) => s.manoeuvre.locks);
   if (lines.length === 0 && crew.length === 0 && locks.length === 0) return null;
   return (
     <section aria-label="Hands" className="rule-t flex flex-col gap-1.5 py-2.5">
       <p className="font-semibold">Call to the hands</p>
-      {beats.some(({ orders }) => orders.some(isForHands)) && (
+      {steps.some(({ orders }) => orders.some(isForHands)) && (
         <label className="flex min-h-8 items-center gap-2 text-[13px]">
           <input
             type="checkbox"
             className="min-h-0"
-            checked={byScore}
-            onChange={(event) => setByScore(event.target.checked)}
+            checked={byPlan}
+            onChange={(event) => setByPlan(event.target.checked)}
           />
-          the hands go by the score
+          the hands go by the plan
         </label>
       )}
-      <FromScore />
+      <FromPlan />
       <PeopleCalls />
       <LockCalls />
       {lines.map((line, index) =>
@@ -50,17 +50,17 @@ export function Hands() {
   );
 }
 
-/** What the score has the hands do at the beat come to and at the next one. */
-function FromScore() {
+/** What the plan has the hands do at the step come to and at the next one. */
+function FromPlan() {
   const live = useLive();
-  const beats = useWorkspace((s) => s.manoeuvre.score.beats);
-  const beat = useLiveState((s) => s.now?.beat ?? -1);
-  const orders = [beats[beat], beats[beat + 1]].flatMap((one) =>
+  const steps = useWorkspace((s) => s.manoeuvre.plan.steps);
+  const step = useLiveState((s) => s.now?.step ?? -1);
+  const orders = [steps[step], steps[step + 1]].flatMap((one) =>
     (one?.orders ?? []).filter(isForHands).map((order) => ({ order, id: one!.id })),
   );
   if (orders.length === 0) return null;
   return (
-    <div className="flex flex-wrap gap-1" role="group" aria-label="As the score has it">
+    <div className="flex flex-wrap gap-1" role="group" aria-label="As the plan has it">
       {orders.map(({ order, id }, i) => (
         <button
           key={`${id}-${i}`}
@@ -78,7 +78,7 @@ function FromScore() {
 /** One line: what is made of it now, and what may be called for. */
 function LineCalls({ index }: { index: number }) {
   const live = useLive();
-  const { lines, crew, beats } = useWorkspace((s) => s.manoeuvre.score);
+  const { lines, crew, steps } = useWorkspace((s) => s.manoeuvre.plan);
   const { ends } = useNames();
   const place = useWorkspace((s) => s.place);
   const line = lines[index]!;
@@ -86,8 +86,8 @@ function LineCalls({ index }: { index: number }) {
   const time = useLiveState((s) => s.now?.time ?? 0);
   const known = recent ? linesAt(recent, lines, time).find((at) => at.index === index) : undefined;
   const state = known?.state ?? 'aboard';
-  // Where the score takes it, if it does: else the first thing there is.
-  const passed = beats
+  // Where the plan takes it, if it does: else the first thing there is.
+  const passed = steps
     .flatMap(({ orders }) => orders)
     .find((order) => order.do === 'pass' && order.line === line.name);
   const [to, setTo] = useState((passed?.do === 'pass' && passed.to) || ends[0] || '');

@@ -1,6 +1,6 @@
 'use client';
 import { useDrag } from '../hooks/use-drag';
-import { joystickText } from '../words/beats';
+import { joystickText } from '../words/steps';
 import { useLive, useLiveState } from './use-live';
 
 const SIZE_PX = 104;

@@ -54,7 +54,7 @@ const ON_KEY: Readonly<Record<HelmAction, readonly [string, string]>> = {
   twistPort: ['twist', 'port'],
   twistStarboard: ['twist', 'stbd'],
   transit: ['take a', 'transit'],
-  passOn: ['beat', 'past'],
+  passOn: ['step', 'past'],
   sign: ['sign', 'to wind'],
   paddle1: ['paddle', '1'],
   paddle2: ['paddle', '2'],

@@ -6,7 +6,7 @@ import { useRecordHotkeys } from 'react-hotkeys-hook';
 import { IconButton } from '../parts/IconButton';
 import { actionWords, HELM_ACTIONS, keyWords, type HelmAction } from './keys';
 import { KeyPicture } from './KeyPicture';
-import { useNames } from '../score/use-names';
+import { useNames } from '../plan/use-names';
 import { PadPicture } from './PadPicture';
 import { useHelmPreferences } from './preferences';
 import { useLive } from './use-live';

@@ -6,7 +6,7 @@ import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from '../water/sample';
 import { deckAt } from '../water/sweep';
-import type { LiveTake } from './live';
+import type { LiveRun } from './live';
 import { useHelmPreferences } from './preferences';
 import { useLiveState } from './use-live';
 
@@ -46,7 +46,7 @@ export const AheadOutlines = memo(function AheadOutlines({
 });
 
 /** Where she goes over the ground: as far as in five seconds. */
-export function DriftArrow({ recent, palette }: { recent: LiveTake; palette: Palette }) {
+export function DriftArrow({ recent, palette }: { recent: LiveRun; palette: Palette }) {
   const on = useHelmPreferences((p) => p.aids.drift);
   const time = usePlayhead((p) => p.time);
   if (!on) return null;
@@ -74,13 +74,13 @@ export function DriftArrow({ recent, palette }: { recent: LiveTake; palette: Pal
   );
 }
 
-/** Where the score, played, would have her at this moment. */
+/** Where the plan, played, would have her at this moment. */
 export function Ghost({
-  take,
+  run,
   spec,
   palette,
 }: {
-  take: Pick<LiveTake, 'trace'>;
+  run: Pick<LiveRun, 'trace'>;
   spec: BoatSpec;
   palette: Palette;
 }) {
@@ -90,9 +90,9 @@ export function Ghost({
       points={flat(
         deckAt(
           spec.hull.deck,
-          readAt(take, 'x', time),
-          readAt(take, 'y', time),
-          readAt(take, 'heading', time),
+          readAt(run, 'x', time),
+          readAt(run, 'y', time),
+          readAt(run, 'heading', time),
         ),
       )}
       closed

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import type { OrderDocument } from '@/document';
 import { Choice } from '../parts/Choice';
-import { ANYBODY } from '../score/order-rows';
-import { useNames } from '../score/use-names';
+import { ANYBODY } from '../plan/order-rows';
+import { useNames } from '../plan/use-names';
 import { CALL } from './call-style';
 import { useLive } from './use-live';
 import { worksLock } from './works-lock';
@@ -32,7 +32,7 @@ function OneLock({
   crew: readonly string[];
 }) {
   const live = useLive();
-  const [who, setWho] = useState(() => worksLock(live.file.score, name) ?? ANYBODY);
+  const [who, setWho] = useState(() => worksLock(live.file.plan, name) ?? ANYBODY);
   const by = who === ANYBODY ? {} : { by: who };
   const call = (text: string, label: string, order: OrderDocument) => (
     <button

@@ -4,13 +4,13 @@ import { peopleAt } from '../lines/line-at';
 import { useWorkspace } from '../state/context';
 import { sampleBefore } from '../water/sample';
 import { CALL } from './call-style';
-import type { LiveTake } from './live';
+import type { LiveRun } from './live';
 import { useLive, useLiveState } from './use-live';
 
 /** What is ashore nearest to her now and can be walked to by name; null where nothing has one. */
 function nearestAshore(
   ends: readonly { readonly name: string; readonly x: number; readonly y: number }[],
-  { trace }: LiveTake,
+  { trace }: LiveRun,
   time: number,
 ): string | null {
   const i = sampleBefore(trace, time);
@@ -22,7 +22,7 @@ function nearestAshore(
 /** Where everybody is, and the call to step ashore or back aboard. */
 export function PeopleCalls() {
   const live = useLive();
-  const crew = useWorkspace((s) => s.manoeuvre.score.crew);
+  const crew = useWorkspace((s) => s.manoeuvre.plan.crew);
   const place = useWorkspace((s) => s.place);
   const boat = useWorkspace((s) => s.boat);
   const recent = useLiveState((s) => s.recent);
@@ -42,7 +42,9 @@ export function PeopleCalls() {
         const order: OrderDocument | null =
           at === null
             ? null
-            : { do: 'step', after_s: 0, by: name, to: aboard ? 'ashore' : 'aboard', at };
+            : aboard
+              ? { do: 'stepAshore', after_s: 0, by: name, mark: at }
+              : { do: 'stepAboard', after_s: 0, by: name, point: at };
         return (
           <p key={name} className="flex flex-wrap items-baseline gap-x-2 text-[13px]">
             <span className="font-semibold">{name}</span>

@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, type ReactNode } from 'react';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import type { ManoeuvreFile } from '@/document';
 import { Helm } from './Helm';
-import { sendLeftTakes } from './keep';
+import { sendLeftRuns } from './keep';
 import { RehearsePanel } from './RehearsePanel';
 import { RehearseWater } from './RehearseWater';
 import { useGamepad } from './use-gamepad';
@@ -11,19 +11,19 @@ import { useHelmKeys } from './use-helm-keys';
 import { LockBeside } from '../locks/LockBeside';
 import { LiveProvider, useLiveState } from './use-live';
 
-/** The manoeuvre driven by hand on the same water: the helm where the score was. */
-export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take | null }) {
+/** The manoeuvre driven by hand on the same water: the helm where the plan was. */
+export function Rehearse({ file, planned }: { file: ManoeuvreFile; planned: Run | null }) {
   useEffect(() => {
-    void sendLeftTakes();
+    void sendLeftRuns();
   }, []);
   return (
     <LiveProvider file={file} manoeuvreId={file.id}>
       <Hands />
       <LiveLock>
-        <RehearseWater scored={scored} />
+        <RehearseWater planned={planned} />
       </LiveLock>
       <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:order-3">
-        <RehearsePanel scored={scored} />
+        <RehearsePanel planned={planned} />
       </div>
       <div className="min-h-0 min-w-0 border-t border-ink max-md:order-2">
         <Helm />
@@ -35,7 +35,7 @@ export function Rehearse({ file, scored }: { file: ManoeuvreFile; scored: Take |
 /** With the section of the lock, as it stands by now. */
 function LiveLock({ children }: { children: ReactNode }) {
   const recent = useLiveState((s) => s.soFar ?? s.recent);
-  return <LockBeside take={recent}>{children}</LockBeside>;
+  return <LockBeside run={recent}>{children}</LockBeside>;
 }
 
 /** Keys and gamepad at the helm. */

@@ -1,24 +1,24 @@
 'use client';
 import { Keyboard, Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { problemLines } from '@/document';
 import { clock } from '../words/units';
-import { outcomeWords } from '../words/take';
+import { outcomeWords } from '../words/run';
 import { GhostChoice } from './GhostChoice';
 import { Hands } from './Hands';
 import { KeySheet } from './KeySheet';
-import { NextBeat } from './NextBeat';
+import { NextStep } from './NextStep';
 import { AID_WORDS, AIDS, useHelmPreferences } from './preferences';
 import { Readings } from './Readings';
 import { Surprises } from './Surprises';
 import { useCalls } from './use-calls';
 import { useLive, useLiveState } from './use-live';
 
-/** Beside the water while she is driven: how she goes, what the score has next, what is called. */
-export function RehearsePanel({ scored }: { scored: Take | null }) {
+/** Beside the water while she is driven: how she goes, what the plan has next, what is called. */
+export function RehearsePanel({ planned }: { planned: Run | null }) {
   return (
     <aside
       aria-label="Rehearsal"
@@ -29,10 +29,10 @@ export function RehearsePanel({ scored }: { scored: Take | null }) {
         <Readings />
       </div>
       <div className="relative min-h-0 flex-1 overflow-y-auto px-5 pb-3">
-        <NextBeat />
+        <NextStep />
         <Hands />
         <Calls />
-        <Surprises scored={scored} />
+        <Surprises planned={planned} />
         <Aids />
         <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
           A rehearsal, not navigation: models err. Nobody boards, leaves or handles a line near a
@@ -53,8 +53,8 @@ function State() {
   const soFar = useLiveState((s) => s.soFar);
   const saved = useLiveState((s) => s.saved);
   const setPhase = useWorkspace((s) => s.setPhase);
-  const openTake = useWorkspace((s) => s.openTake);
-  const takeId = useLiveState((s) => s.takeId);
+  const openRun = useWorkspace((s) => s.openRun);
+  const runId = useLiveState((s) => s.runId);
   const going = status === 'running' || status === 'paused';
   const words =
     status === 'over' && soFar
@@ -98,12 +98,12 @@ function State() {
             </button>
           </>
         )}
-        {status === 'over' && takeId && (
+        {status === 'over' && runId && (
           <button
             type="button"
             className="font-semibold text-plan underline"
             onClick={() => {
-              openTake(takeId);
+              openRun(runId);
               setPhase('debrief');
             }}
           >
@@ -113,7 +113,7 @@ function State() {
         {saved !== null && (
           <span
             className={saved ? 'text-quiet' : 'font-semibold text-hurt'}
-            data-testid="take-saved"
+            data-testid="run-saved"
           >
             {saved ? 'kept' : 'kept in this browser only; the server does not answer'}
           </span>

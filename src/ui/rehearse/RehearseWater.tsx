@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo } from 'react';
 import { Group, Layer } from 'react-konva';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { toBoatSpec, withFenders } from '@/document';
 import { useWorkspace } from '../state/context';
@@ -9,10 +9,10 @@ import { usePreferences, useUnits } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { AtPlayhead } from '../water/AtPlayhead';
 import { pan, toScreen, type Camera, type View } from '../water/camera';
-import { takeExtent } from '../water/extent';
+import { runExtent } from '../water/extent';
 import { HurtMarks } from '../water/HurtMarks';
 import { goneFrom } from '../water/TrafficLayer';
-import { TakeLayer } from '../water/TakeLayer';
+import { RunLayer } from '../water/RunLayer';
 import { WaterFrame } from '../water/WaterFrame';
 import { distance } from '../words/units';
 import { AheadOutlines, DriftArrow, Ghost } from './LiveLayers';
@@ -26,25 +26,25 @@ const EDGE = 0.12;
 const TAG_OFF_PX = 26;
 
 /** The water while she is driven: the boat as she goes, and whatever of the aids is switched on. */
-export function RehearseWater({ scored }: { scored: Take | null }) {
+export function RehearseWater({ planned }: { planned: Run | null }) {
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const place = useWorkspace((s) => s.place);
   const boat = useWorkspace((s) => s.boat);
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const { others } = manoeuvre;
-  const { fenders } = manoeuvre.score;
+  const { fenders } = manoeuvre.plan;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
   const recent = useLiveState((s) => s.recent);
   const soFar = useLiveState((s) => s.soFar);
   const running = useLiveState((s) => s.status === 'running');
   const ghost = useHelmPreferences((p) => p.aids.ghost);
   const extent = useMemo(
-    () => takeExtent(manoeuvre, boat, place, scored),
-    [manoeuvre, boat, place, scored],
+    () => runExtent(manoeuvre, boat, place, planned),
+    [manoeuvre, boat, place, planned],
   );
   const traffic = useLiveState((s) => s.traffic);
   const gone = useMemo(() => goneFrom(traffic), [traffic]);
-  const along = useLiveState((s) => s.ghost?.take) ?? scored;
+  const along = useLiveState((s) => s.ghost?.run) ?? planned;
   const shown = soFar ?? recent;
 
   const follow = useCallback(
@@ -63,8 +63,8 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
     <WaterFrame
       opening={extent}
       home={extent}
-      take={shown}
-      named={() => ({ others, score: manoeuvre.score, goal: manoeuvre.goal })}
+      run={shown}
+      named={() => ({ others, plan: manoeuvre.plan, goal: manoeuvre.goal })}
       follow={follow}
       gone={gone}
       under={({ up }) => <Ripples up={up * DEGREES_PER_RADIAN} />}
@@ -73,22 +73,22 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
           {ghost && along && !soFar && (
             <Layer listening={false} opacity={0.45}>
               <Group {...origin}>
-                <TakeLayer take={along} spec={spec} palette={palette} pointed={null} />
+                <RunLayer run={along} spec={spec} palette={palette} pointed={null} />
               </Group>
             </Layer>
           )}
           {soFar && (
             <Layer listening={false}>
               <Group {...origin}>
-                <TakeLayer take={soFar} spec={spec} palette={palette} pointed={null} />
+                <RunLayer run={soFar} spec={spec} palette={palette} pointed={null} />
               </Group>
             </Layer>
           )}
           <AtPlayhead
-            take={shown}
+            run={shown}
             boat={boat}
             spec={spec}
-            score={manoeuvre.score}
+            plan={manoeuvre.plan}
             others={others}
             traffic={traffic}
             palette={palette}
@@ -96,7 +96,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
             under={
               <>
                 <AheadOutlines spec={spec} palette={palette} />
-                {ghost && along && <Ghost take={along} spec={spec} palette={palette} />}
+                {ghost && along && <Ghost run={along} spec={spec} palette={palette} />}
               </>
             }
             over={recent && !soFar && <DriftArrow recent={recent} palette={palette} />}
@@ -105,7 +105,7 @@ export function RehearseWater({ scored }: { scored: Take | null }) {
       )}
       over={(camera, view) => (
         <>
-          {soFar && <HurtMarks take={soFar} camera={camera} view={view} />}
+          {soFar && <HurtMarks run={soFar} camera={camera} view={view} />}
           {!soFar && <TransitLine camera={camera} view={view} />}
           {!soFar && <NearbyTags camera={camera} view={view} />}
           <WindFlag up={camera.up * DEGREES_PER_RADIAN} />

@@ -1,7 +1,7 @@
 'use client';
 import { Dices } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import {
   anySurprises,
   possibleSurprises,
@@ -11,24 +11,24 @@ import {
 } from './chosen-surprises';
 import { useLive, useLiveState } from './use-live';
 
-/** A manoeuvre that is never reached by its score lasts so long for the sake of surprises, s. */
+/** A manoeuvre that is never reached by its plan lasts so long for the sake of surprises, s. */
 const LENGTH_S = 90;
 const MOST_SEED = 9999;
 
 /** What may go wrong for the sake of practice: chosen, or left to chance. When and how hard is not told before. */
-export function Surprises({ scored }: { scored: Take | null }) {
-  const length = scored?.outcome === 'reached' ? scored.duration : LENGTH_S;
+export function Surprises({ planned }: { planned: Run | null }) {
+  const length = planned?.outcome === 'reached' ? planned.duration : LENGTH_S;
   const live = useLive();
   const status = useLiveState((s) => s.status);
   const [chosen, setChosen] = useState<readonly SurpriseIs[]>([]);
   const [seed, setSeed] = useState(1);
   const [set, setSet] = useState<string | null>(null);
-  const possible = useMemo(() => possibleSurprises(live.file, scored), [live.file, scored]);
+  const possible = useMemo(() => possibleSurprises(live.file, planned), [live.file, planned]);
   const begin = (by: 'chosen' | 'chance') => {
     const surprises =
       by === 'chosen'
-        ? surprisesOf(chosen, seed, length, live.file, scored)
-        : anySurprises(seed, length, live.file, scored);
+        ? surprisesOf(chosen, seed, length, live.file, planned)
+        : anySurprises(seed, length, live.file, planned);
     setSet(by === 'chosen' ? `${surprises.length} to come` : 'something may come');
     void live.surprise(surprises);
   };

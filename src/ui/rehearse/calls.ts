@@ -1,5 +1,5 @@
 import type { DriveNow } from '@/core/drive';
-import type { ScoreDocument } from '@/document';
+import type { PlanDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, the } from '../words/lines';
 import { lockEventText, lockTrouble } from '../words/locks';
 import { distance, touchSpeed, type Units } from '../words/units';
@@ -46,7 +46,7 @@ function under(metres: number): number | null {
 export function callsBetween(
   before: DriveNow | null,
   now: DriveNow,
-  { lines, crew }: Pick<ScoreDocument, 'lines' | 'crew'>,
+  { lines, crew }: Pick<PlanDocument, 'lines' | 'crew'>,
   units: Units,
 ): Call[] {
   const call = (text: string, urgent = false): Call => ({ time: now.time, text, urgent });

@@ -1,6 +1,6 @@
 import { crossing, leaving, type Traffic } from '@/core/drive';
 import { Random } from '@/core/math';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import {
   toObstacles,
   trafficDocument,
@@ -11,14 +11,14 @@ import {
 /** Kinds to choose from: somebody under way is a boat that leaves, or a paddler. */
 export type SurpriseIs = Exclude<SurpriseDocument['is'], 'traffic'> | 'boatLeaves' | 'paddler';
 
-/** Where the boat goes as the score is played: what others get in the way of. */
-export type Way = Pick<Take, 'trace' | 'duration'>;
+/** Where the boat goes as the plan is played: what others get in the way of. */
+export type Way = Pick<Run, 'trace' | 'duration'>;
 
 /** Surprises in words, before they have come. */
 export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
   gust: 'a gust',
   veer: 'the wind veers or backs',
-  stream: 'the stream turns',
+  current: 'the current turns',
   noAstern: 'a gear will not go astern',
   thrusterQuits: 'a thruster quits',
   joystickFails: 'the joystick fails',
@@ -62,12 +62,12 @@ function paddlerAcross(file: ManoeuvreFile, { trace }: Way, at: number): Traffic
 
 /** Those that can befall this boat on this manoeuvre; who gets in the way depends on the way she is to go. */
 export function possibleSurprises(file: ManoeuvreFile, way: Way | null): SurpriseIs[] {
-  const { boat, score } = file;
-  const rigged = score.lines.some(({ of, anchor }) => of === undefined && !anchor);
+  const { boat, plan } = file;
+  const rigged = plan.lines.some(({ of, anchor }) => of === undefined && !anchor);
   return [
     'gust',
     'veer',
-    'stream',
+    'current',
     ...(boat.drives.length > 0 ? (['noAstern'] as const) : []),
     ...(boat.thrusters.length > 0 ? (['thrusterQuits'] as const) : []),
     ...(boat.joystick ? (['joystickFails'] as const) : []),
@@ -98,7 +98,7 @@ function made(
       const by_deg = between(random, 20, 50, 0) * (random.uniform() < 0.5 ? -1 : 1);
       return { is, at_s, by_deg };
     }
-    case 'stream':
+    case 'current':
       return {
         is,
         at_s,

@@ -8,7 +8,8 @@ export type CrewOrder = Extract<
       | 'tend'
       | 'letGo'
       | 'anchor'
-      | 'step'
+      | 'stepAshore'
+      | 'stepAboard'
       | 'go'
       | 'paddle'
       | 'gates'
@@ -23,7 +24,8 @@ const HANDS: ReadonlySet<OrderDocument['do']> = new Set([
   'tend',
   'letGo',
   'anchor',
-  'step',
+  'stepAshore',
+  'stepAboard',
   'go',
   'paddle',
   'gates',

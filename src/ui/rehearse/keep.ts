@@ -7,8 +7,8 @@ import {
   type RecordingDocument,
 } from '@/document';
 
-/** A take that has begun, and whose it is. */
-export interface BegunTake {
+/** A run that has begun, and whose it is. */
+export interface BegunRun {
   readonly id: string;
   readonly manoeuvreId: string;
   readonly manoeuvre: ManoeuvreFile;
@@ -46,22 +46,22 @@ function json(method: string, body: unknown, keepalive = false): RequestInit {
   };
 }
 
-/** Saves one take as it is driven. What could not be saved is tried again with what is saved next. */
-export class TakeKeeper {
+/** Saves one run as it is driven. What could not be saved is tried again with what is saved next. */
+export class RunKeeper {
   private begun = false;
   private busy = false;
   private waiting: { recording: RecordingDocument; last: boolean } | null = null;
 
   constructor(
-    readonly take: BegunTake,
+    readonly run: BegunRun,
     private readonly told: (saved: boolean) => void,
   ) {
-    keepLocally(take.id, take);
+    keepLocally(run.id, run);
   }
 
   /** @param last nothing follows: the local copy goes once the server has it */
   save(recording: RecordingDocument, last: boolean): void {
-    keepLocally(`${this.take.id}:recording`, recording);
+    keepLocally(`${this.run.id}:recording`, recording);
     this.waiting = { recording, last };
     if (!this.busy) void this.next();
   }
@@ -73,18 +73,18 @@ export class TakeKeeper {
       this.waiting = null;
       const saved = await this.send(recording);
       this.told(saved);
-      if (saved && last && !this.waiting) drop(this.take.id);
+      if (saved && last && !this.waiting) drop(this.run.id);
       if (!saved) break;
     }
     this.busy = false;
   }
 
   private async send(recording: RecordingDocument): Promise<boolean> {
-    const { id } = this.take;
+    const { id } = this.run;
     try {
       const answer = this.begun
-        ? await fetch(`/api/takes/${id}`, json('PUT', { recording }, true))
-        : await fetch('/api/takes', json('POST', { ...this.take, recording }));
+        ? await fetch(`/api/runs/${id}`, json('PUT', { recording }, true))
+        : await fetch('/api/runs', json('POST', { ...this.run, recording }));
       if (answer.ok) this.begun = true;
       return answer.ok;
     } catch {
@@ -93,25 +93,25 @@ export class TakeKeeper {
   }
 }
 
-/** Sends the takes this browser still holds because the server was not there to take them. Returns how many it took. */
-export async function sendLeftTakes(): Promise<number> {
+/** Sends the runs this browser still holds because the server was not there to take them. Returns how many it took. */
+export async function sendLeftRuns(): Promise<number> {
   let sent = 0;
   const keys = Object.keys(localStorage).filter(
     (key) => key.startsWith(LOCAL) && !key.endsWith(':recording'),
   );
   for (const key of keys) {
-    const take = parsed(leftSchema, localStorage.getItem(key));
+    const run = parsed(leftSchema, localStorage.getItem(key));
     const recording = parsed(recordingSchema, localStorage.getItem(`${key}:recording`));
-    if (!take || !recording) {
+    if (!run || !recording) {
       drop(key.slice(LOCAL.length));
       continue;
     }
-    const answer = await fetch('/api/takes', json('POST', { ...take, recording })).catch(
+    const answer = await fetch('/api/runs', json('POST', { ...run, recording })).catch(
       () => null,
     );
     if (!answer) return sent;
     // Refused for good is dropped too: it would be refused again.
-    if (answer.ok || answer.status === 404 || answer.status === 422) drop(take.id);
+    if (answer.ok || answer.status === 404 || answer.status === 422) drop(run.id);
     if (answer.ok) sent += 1;
   }
   return sent;

@@ -101,7 +101,7 @@ const WORDS: Readonly<Record<HelmAction, string>> = {
   twistPort: 'joystick turns bow to port, while held',
   twistStarboard: 'joystick turns bow to starboard, while held',
   transit: 'take a transit, or the next one',
-  passOn: 'on to the next beat of the score',
+  passOn: 'on to the next step of the plan',
   sign: 'the sign to wind',
   paddle1: 'half up, then full, then down',
   paddle2: 'half up, then full, then down',

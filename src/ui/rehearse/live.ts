@@ -9,9 +9,9 @@ import {
   type Traffic,
   type Transit,
 } from '@/core/drive';
-import type { Take, TakeEvent } from '@/core/score';
+import type { Run, RunEvent } from '@/core/plan';
 import type { Touch } from '@/core/debrief';
-import { STEP_S } from '@/core/sim';
+import { TIMESTEP_S } from '@/core/sim';
 import {
   fixedPoints,
   markedTransits,
@@ -26,18 +26,18 @@ import { assembleCraft } from '@/core/craft';
 import { DriveClient, type DriveTold } from '@/workers';
 import { usePlayhead } from '../state/playhead';
 import { helmOf, ordersBetween, type HelmAt } from './helm-orders';
-import { TakeKeeper } from './keep';
+import { RunKeeper } from './keep';
 
 export type LiveStatus = 'opening' | 'ready' | 'running' | 'paused' | 'over' | 'refused';
-export type LiveTake = Pick<Take, 'trace' | 'events' | 'touches'>;
+export type LiveRun = Pick<Run, 'trace' | 'events' | 'touches'>;
 
 export interface LiveState {
   readonly status: LiveStatus;
   readonly now: DriveNow | null;
   /** Her last samples, and all that has happened: what layers on the water draw between. */
-  readonly recent: LiveTake | null;
-  /** The whole take so far, while it stands still. */
-  readonly soFar: Take | null;
+  readonly recent: LiveRun | null;
+  /** The whole run so far, while it stands still. */
+  readonly soFar: Run | null;
   readonly helm: HelmAt | null;
   /** Everybody else who is or will be under way. */
   readonly traffic: readonly Traffic[];
@@ -46,12 +46,12 @@ export interface LiveState {
   readonly problems: readonly Problem[];
   /** null before anything was to be kept. */
   readonly saved: boolean | null;
-  /** The take that is driven, once it has begun. */
-  readonly takeId: string | null;
+  /** The run that is driven, once it has begun. */
+  readonly runId: string | null;
   /** Two things in line she is held to; null for none, and false where one was looked for and there is none. */
   readonly transit: Transit | null | false;
-  /** An earlier take that goes along as a ghost; null for the score. */
-  readonly ghost: { readonly id: string; readonly take: Take } | null;
+  /** An earlier run that goes along as a ghost; null for the plan. */
+  readonly ghost: { readonly id: string; readonly run: Run } | null;
 }
 
 export const RATES = [0.25, 0.5, 1, 2, 4] as const;
@@ -82,7 +82,7 @@ export class Live {
     rate: 1,
     problems: [],
     saved: null,
-    takeId: null,
+    runId: null,
     transit: null,
     ghost: null,
   }));
@@ -93,10 +93,10 @@ export class Live {
   private readonly fixed: readonly Fixed[];
   private readonly marked: readonly Transit[];
   private client!: DriveClient;
-  private keeper: TakeKeeper | null = null;
+  private keeper: RunKeeper | null = null;
   /** The drive as far as it is known here: what it is opened from again. */
   private recorded: RecordingDocument;
-  private events: TakeEvent[] = [];
+  private events: RunEvent[] = [];
   private touches: Touch[] = [];
   /** Where the controls were when orders were last sent. */
   private sent: HelmAt | null = null;
@@ -197,14 +197,14 @@ export class Live {
   }
 
   private begin(): void {
-    const take = {
+    const run = {
       id: crypto.randomUUID(),
       manoeuvreId: this.manoeuvreId,
       manoeuvre: this.file,
       startedAt: Date.now(),
     };
-    this.keeper = new TakeKeeper(take, (saved) => this.set({ saved }));
-    this.set({ takeId: take.id });
+    this.keeper = new RunKeeper(run, (saved) => this.set({ saved }));
+    this.set({ runId: run.id });
   }
 
   private readonly tick = (at: number): void => {
@@ -217,7 +217,7 @@ export class Live {
     this.showTime();
     const ahead = this.shown + LEAD_S * rate - now!.time;
     if (ahead > 0 && !this.asking)
-      void this.ask(Math.min(MOST_STEPS_AT_ONCE, 1 + Math.floor(ahead / STEP_S)));
+      void this.ask(Math.min(MOST_STEPS_AT_ONCE, 1 + Math.floor(ahead / TIMESTEP_S)));
     this.lookAhead();
     this.frame = requestAnimationFrame(this.tick);
   };
@@ -264,7 +264,7 @@ export class Live {
     this.keeper?.save(recording.value, last);
   }
 
-  /** Stands still; the take so far can be looked back over. */
+  /** Stands still; the run so far can be looked back over. */
   async pause(): Promise<void> {
     if (this.store.getState().status !== 'running') return;
     cancelAnimationFrame(this.frame);
@@ -279,8 +279,8 @@ export class Live {
     const soFar = await this.client.soFar();
     if (this.closed || !soFar.ok) return;
     this.set({ soFar: soFar.value });
-    const { duration, beats } = soFar.value;
-    usePlayhead.getState().setTake(duration, beats);
+    const { duration, steps } = soFar.value;
+    usePlayhead.getState().setRun(duration, steps);
   }
 
   /** Over by itself, or because the helm said so. */
@@ -303,7 +303,7 @@ export class Live {
   }
 
   /**
-   * Begins again as she stood at a moment: what was done before it stands, as a take of its own. From nought it is
+   * Begins again as she stood at a moment: what was done before it stands, as a run of its own. From nought it is
    * a new try.
    */
   async retry(time: number): Promise<void> {
@@ -315,27 +315,27 @@ export class Live {
     if (status === 'running' || status === 'paused') this.keeper?.save(kept.value, true);
     this.keeper = null;
     this.savedAt = 0;
-    const step = Math.min(kept.value.timesteps, Math.max(0, Math.round(time / STEP_S)));
-    this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
+    const step = Math.min(kept.value.timesteps, Math.max(0, Math.round(time / TIMESTEP_S)));
+    this.set({ status: 'opening', runId: null, saved: null, ahead: null });
     await this.open({ ...cutAt(kept.value, step), timesteps: step });
   }
 
   /** Begins anew with other surprises. */
   async surprise(surprises: RecordingDocument['surprises']): Promise<void> {
     this.keeper = null;
-    this.set({ status: 'opening', takeId: null, saved: null, ahead: null });
+    this.set({ status: 'opening', runId: null, saved: null, ahead: null });
     await this.open({ ...BEGIN, surprises });
   }
 
-  /** Lets an earlier take go along as a ghost, or the score again. False if it cannot be played. */
+  /** Lets an earlier run go along as a ghost, or the plan again. False if it cannot be played. */
   async ghostOf(kept: { readonly id: string; readonly file: DrivenFile } | null): Promise<boolean> {
     if (!kept) {
       this.set({ ghost: null });
       return true;
     }
-    const take = await this.client.replay(kept.file.manoeuvre, kept.file.recording);
-    if (take.ok) this.set({ ghost: { id: kept.id, take: take.value } });
-    return take.ok;
+    const run = await this.client.replay(kept.file.manoeuvre, kept.file.recording);
+    if (run.ok) this.set({ ghost: { id: kept.id, run: run.value } });
+    return run.ok;
   }
 
   setRate(rate: number): void {
@@ -354,7 +354,7 @@ export class Live {
     this.move((helm) => ({ ...helm, wheel }));
   }
 
-  /** On to the next beat of the score, its cue come or not. */
+  /** On to the next step of the plan, its cue come or not. */
   async passOn(): Promise<void> {
     const { status } = this.store.getState();
     if (status !== 'running' && status !== 'paused') return;

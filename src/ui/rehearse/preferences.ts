@@ -10,7 +10,7 @@ export const AIDS = [
   'nearest',
   'transit',
   'ghost',
-  'score',
+  'plan',
   'wind',
 ] as const;
 export type Aid = (typeof AIDS)[number];
@@ -21,8 +21,8 @@ export const AID_WORDS: Readonly<Record<Aid, string>> = {
   ahead: 'where she is in 10, 20 and 30 s',
   nearest: 'distances to what is nearest',
   transit: 'how a transit stands, in figures',
-  ghost: 'the score played, as a ghost',
-  score: 'the next beat and its cue',
+  ghost: 'the plan played, as a ghost',
+  plan: 'the next step and its cue',
   wind: 'wind in figures',
 };
 
@@ -34,8 +34,8 @@ export interface HelmPreferences {
   readonly linked: boolean;
   /** Is the throttle worked apart from the gear? */
   readonly apart: boolean;
-  /** Do the hands do by themselves what the score has them do at each beat? */
-  readonly crewByScore: boolean;
+  /** Do the hands do by themselves what the plan has them do at each step? */
+  readonly crewByPlan: boolean;
   setKey(action: HelmAction, key: string): void;
   resetKeys(): void;
   setAid(aid: Aid, on: boolean): void;
@@ -43,7 +43,7 @@ export interface HelmPreferences {
   setVoice(voice: boolean): void;
   setLinked(linked: boolean): void;
   setApart(apart: boolean): void;
-  setCrewByScore(on: boolean): void;
+  setCrewByPlan(on: boolean): void;
 }
 
 const all = (on: boolean) =>
@@ -57,7 +57,7 @@ export const useHelmPreferences = create<HelmPreferences>()(
       voice: false,
       linked: true,
       apart: false,
-      crewByScore: false,
+      crewByPlan: false,
       setKey: (action, key) =>
         set(({ keys }) => {
           // A key does one thing: whatever had it takes the one that is given up.
@@ -71,7 +71,7 @@ export const useHelmPreferences = create<HelmPreferences>()(
       setVoice: (voice) => set({ voice }),
       setLinked: (linked) => set({ linked }),
       setApart: (apart) => set({ apart }),
-      setCrewByScore: (crewByScore) => set({ crewByScore }),
+      setCrewByPlan: (crewByPlan) => set({ crewByPlan }),
     }),
     {
       name: 'yawtrope:helm',

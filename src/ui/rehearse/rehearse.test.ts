@@ -104,7 +104,7 @@ describe('calls', () => {
   const now = (part: Partial<DriveNow>): DriveNow =>
     ({ time: 5, events: [], touches: [], astern: null, berth: null, ...part }) as DriveNow;
   const called = (before: Partial<DriveNow>, after: Partial<DriveNow>) =>
-    callsBetween(now(before), now(after), ottoline.score, UNITS).map(({ text }) => text);
+    callsBetween(now(before), now(after), ottoline.plan, UNITS).map(({ text }) => text);
   const off = (distance: number) => ({ berth: { distance, name: 'quay' } });
 
   it('count a distance down, once for each, and never up', () => {
@@ -124,7 +124,7 @@ describe('calls', () => {
 
   it('tell of lines, and are silent of what stands as it begins', () => {
     const line = { time: 5, is: 'line', line: 0, what: 'missed', x: 0, y: 0 } as const;
-    expect(called({}, { events: [line] })).toEqual([`the ${ottoline.score.lines[0]!.name} missed`]);
-    expect(callsBetween(null, now({ events: [line] }), ottoline.score, UNITS)).toEqual([]);
+    expect(called({}, { events: [line] })).toEqual([`the ${ottoline.plan.lines[0]!.name} missed`]);
+    expect(callsBetween(null, now({ events: [line] }), ottoline.plan, UNITS)).toEqual([]);
   });
 });

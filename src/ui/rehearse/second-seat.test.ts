@@ -10,12 +10,12 @@ const nell = demoFile('nell-up-cobnut-lock');
 const shared = demoFile('pebble-shares-withen-lock');
 const PADDLES = ['west ground paddle', 'east ground paddle', 'west gate paddle'];
 
-describe('what the second seat does of a score', () => {
+describe('what the second seat does of a plan', () => {
   it('is all that is not the helm’s', () => {
-    const orders = [...nell.score.beats, ...shared.score.beats].flatMap((beat) => beat.orders);
+    const orders = [...nell.plan.steps, ...shared.plan.steps].flatMap((step) => step.orders);
     const crew = new Set(orders.filter(isForCrew).map((order) => order.do));
     expect(crew).toEqual(
-      new Set(['pass', 'tend', 'letGo', 'paddle', 'gates', 'signal', 'other', 'step']),
+      new Set(['pass', 'tend', 'letGo', 'paddle', 'gates', 'signal', 'other', 'stepAshore']),
     );
     const helm = new Set(orders.filter((order) => !isForCrew(order)).map((order) => order.do));
     for (const one of helm) expect(['steerFor', 'steer', 'engine', 'call', 'wheel']).toContain(one);
@@ -29,10 +29,10 @@ describe('what the second seat does of a score', () => {
   });
 
   it('is not done by itself unless it is asked for', () => {
-    expect(useHelmPreferences.getState().crewByScore).toBe(false);
-    useHelmPreferences.getState().setCrewByScore(true);
-    expect(useHelmPreferences.getState().crewByScore).toBe(true);
-    useHelmPreferences.getState().setCrewByScore(false);
+    expect(useHelmPreferences.getState().crewByPlan).toBe(false);
+    useHelmPreferences.getState().setCrewByPlan(true);
+    expect(useHelmPreferences.getState().crewByPlan).toBe(true);
+    useHelmPreferences.getState().setCrewByPlan(false);
   });
 });
 
@@ -65,7 +65,7 @@ describe('called out at a lock', () => {
   const now = (part: Partial<DriveNow>): DriveNow =>
     ({ time: 5, events: [], touches: [], astern: null, berth: null, ...part }) as DriveNow;
   const called = (event: DriveNow['events'][number]) =>
-    callsBetween(now({}), now({ events: [event] }), nell.score, UNITS);
+    callsBetween(now({}), now({ events: [event] }), nell.plan, UNITS);
 
   it('what is wound and swung, quietly', () => {
     const [call] = called({ time: 5, is: 'lock', lock: 0, what: 'paddle up', who: 1 });

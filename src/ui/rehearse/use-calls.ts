@@ -41,7 +41,7 @@ export function useCalls(): readonly Call[] {
           before.current = now;
           return;
         }
-        const called = callsBetween(before.current, now, live.file.score, asked.current.units);
+        const called = callsBetween(before.current, now, live.file.plan, asked.current.units);
         before.current = now;
         if (called.length === 0) return;
         if (asked.current.voice) speak(called);

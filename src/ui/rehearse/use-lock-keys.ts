@@ -12,12 +12,12 @@ export function useLockKeys(): (action: HelmAction) => void {
   const live = useLive();
   // What each was last told, so that the same key takes it on.
   const told = useRef(new Map<string, number>());
-  const { locks, place, score } = live.file;
+  const { locks, place, plan } = live.file;
   return (action) => {
     const lock = locks[0]?.lock;
     if (lock === undefined) return;
     const paddles = locksOfPlace(place).find(({ name }) => name === lock)?.working.paddles ?? [];
-    const who = worksLock(score, lock);
+    const who = worksLock(plan, lock);
     const base = { after_s: 0, lock, ...(who === null ? {} : { by: who }) } as const;
     const turn = (key: string, of: number) => {
       const now = told.current.get(key) ?? 0;

@@ -1,14 +1,14 @@
-import type { BeatDocument, ScoreDocument } from '@/document';
+import type { StepDocument, PlanDocument } from '@/document';
 import { worksLock } from './works-lock';
 
-const scored = (orders: BeatDocument['orders'], ashore = true) =>
+const planned = (orders: StepDocument['orders'], ashore = true) =>
   ({
-    beats: [{ orders }],
+    steps: [{ orders }],
     crew: [
       { name: 'Joss', at: { aboard: 'helm' } },
       ...(ashore ? [{ name: 'Wren', at: { ashore: 'bollard' } }] : []),
     ],
-  }) as unknown as ScoreDocument;
+  }) as unknown as PlanDocument;
 
 describe('who works a lock', () => {
   const gates = {
@@ -20,13 +20,13 @@ describe('who works a lock', () => {
     to: 'open',
   } as const;
 
-  it('goes by the score: somebody, or the keeper', () => {
-    expect(worksLock(scored([{ ...gates, by: 'Joss' }]), 'Cobnut Lock')).toBe('Joss');
-    expect(worksLock(scored([gates]), 'Cobnut Lock')).toBeNull();
+  it('goes by the plan: somebody, or the keeper', () => {
+    expect(worksLock(planned([{ ...gates, by: 'Joss' }]), 'Cobnut Lock')).toBe('Joss');
+    expect(worksLock(planned([gates]), 'Cobnut Lock')).toBeNull();
   });
 
-  it('goes by who is ashore where the score says nothing of that lock', () => {
-    expect(worksLock(scored([{ ...gates, by: 'Joss' }]), 'another')).toBe('Wren');
-    expect(worksLock(scored([], false), 'Cobnut Lock')).toBeNull();
+  it('goes by who is ashore where the plan says nothing of that lock', () => {
+    expect(worksLock(planned([{ ...gates, by: 'Joss' }]), 'another')).toBe('Wren');
+    expect(worksLock(planned([], false), 'Cobnut Lock')).toBeNull();
   });
 });

@@ -43,7 +43,7 @@ export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
       <header className="border-b-2 border-ink pb-6">
         <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>
         <p className="max-w-xl pt-3 text-[17px]">
-          Write a manoeuvre as a score, see what wind, stream and propeller do to it, change a beat,
+          Write a manoeuvre as a plan, see what wind, current and propeller do to it, change a step,
           see again; then take the helm yourself, and look back at what was different.
         </p>
         <div className="flex flex-wrap items-start gap-3 pt-5">

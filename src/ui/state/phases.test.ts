@@ -1,4 +1,4 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { NO_VARIATION, toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { PHASES } from './phases';
@@ -7,7 +7,7 @@ import { createWorkspace } from './workspace';
 const file = demoFile('off-stilt-pontoon');
 const input = toRunInput(file);
 if (!input.ok) throw new Error('the demo cannot be read');
-const take = runTake(input.value);
+const run = runPlan(input.value);
 
 function store() {
   const { boat, place, ...rest } = file;
@@ -36,28 +36,28 @@ describe('phases of the workspace', () => {
     s.getState().setVariation(late);
     s.getState().setPhase('what if');
     expect(s.getState().variation).toBe(late);
-    s.getState().setPhase('score');
+    s.getState().setPhase('plan');
     expect(s.getState().variation).toBe(NO_VARIATION);
   });
 
-  it('a take held by the user’s word is kept, one held for the sliders is not', () => {
+  it('a run held by the user’s word is kept, one held for the sliders is not', () => {
     const s = store();
     s.getState().setPhase('what if');
-    s.getState().setReference({ take, file, kept: false });
+    s.getState().setReference({ run, file, kept: false });
     s.getState().setPhase('brief');
     expect(s.getState().reference).toBeNull();
     s.getState().setPhase('what if');
-    s.getState().setReference({ take, file, kept: true });
-    s.getState().setPhase('score');
-    expect(s.getState().reference?.take).toBe(take);
+    s.getState().setReference({ run, file, kept: true });
+    s.getState().setPhase('plan');
+    expect(s.getState().reference?.run).toBe(run);
     // Editing goes on with it held.
     s.getState().edit((m) => {
       m.limit_s = 200;
     });
-    expect(s.getState().reference?.take).toBe(take);
+    expect(s.getState().reference?.run).toBe(run);
   });
 
-  it('picking a mark is given up when another beat or phase is opened', () => {
+  it('picking a mark is given up when another step or phase is opened', () => {
     const s = store();
     const picking = { what: 'cues.0.mark', choose: () => undefined };
     s.getState().setPicking(picking);

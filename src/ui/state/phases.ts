@@ -1,3 +1,3 @@
 /** What the workspace is used for, in the order of the work. */
-export const PHASES = ['brief', 'score', 'what if', 'rehearse', 'debrief', 'card'] as const;
+export const PHASES = ['brief', 'plan', 'what if', 'rehearse', 'debrief', 'card'] as const;
 export type Phase = (typeof PHASES)[number];

@@ -1,15 +1,15 @@
 import { create } from 'zustand';
-import type { BeatMark } from '@/core/score';
+import type { StepMark } from '@/core/plan';
 
-/** The moment looked at, shared by score, charts and water; and whether it runs. */
+/** The moment looked at, shared by plan, charts and water; and whether it runs. */
 export interface PlayheadState {
   readonly time: number;
   readonly duration: number;
   readonly playing: boolean;
-  /** When the beats of the take began. */
-  readonly marks: readonly BeatMark[];
+  /** When the steps of the run began. */
+  readonly marks: readonly StepMark[];
   seek(time: number): void;
-  setTake(duration: number, marks: readonly BeatMark[]): void;
+  setRun(duration: number, marks: readonly StepMark[]): void;
   setPlaying(playing: boolean): void;
 }
 
@@ -19,6 +19,6 @@ export const usePlayhead = create<PlayheadState>()((set, get) => ({
   playing: false,
   marks: [],
   seek: (time) => set({ time: Math.max(0, Math.min(get().duration, time)) }),
-  setTake: (duration, marks) => set({ duration, marks, time: Math.min(get().time, duration) }),
+  setRun: (duration, marks) => set({ duration, marks, time: Math.min(get().time, duration) }),
   setPlaying: (playing) => set({ playing }),
 }));

@@ -99,7 +99,7 @@ it('another manoeuvre put in its place is one edit', () => {
   expect(s.getState().manoeuvre.title).not.toBe('theirs');
 });
 
-it('another boat is one edit, undone with what it did to the score', () => {
+it('another boat is one edit, undone with what it did to the plan', () => {
   const s = store();
   const { manoeuvre, boat } = s.getState();
   s.getState().takeBoat(fleetRecord('wicket'));

@@ -1,7 +1,7 @@
 import { temporal, type TemporalState } from 'zundo';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { immer } from 'zustand/middleware/immer';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import {
   NO_VARIATION,
   withBoat,
@@ -19,22 +19,22 @@ export interface WorkspaceState {
   readonly manoeuvre: Manoeuvre;
   readonly boat: Boat;
   readonly place: Place;
-  /** Beat open in the editor, and beat pointed at on score or water; by id. */
+  /** Step open in the editor, and step pointed at on plan or water; by id. */
   readonly selected: string | null;
   readonly pointed: string | null;
   /** What the workspace is used for; the water stays the same. */
   readonly phase: Phase;
   /** What a what-if makes otherwise than it is written; never saved. */
   readonly variation: VariationDocument;
-  /** The take that others are held against, and what it was played from. */
+  /** The run that others are held against, and what it was played from. */
   readonly reference: Reference | null;
-  /** A mark is being picked on the water for a field of the score. */
+  /** A mark is being picked on the water for a field of the plan. */
   readonly picking: Picking | null;
   /** A line is being rigged on the water. */
   readonly rigging: boolean;
-  /** The driven take looked back at. */
-  readonly takeId: string | null;
-  openTake(id: string | null): void;
+  /** The driven run looked back at. */
+  readonly runId: string | null;
+  openRun(id: string | null): void;
   setRigging(rigging: boolean): void;
   setPicking(picking: Picking | null): void;
   setPhase(phase: Phase): void;
@@ -58,7 +58,7 @@ export interface Picking {
 export interface Reference {
   /** Held by the user's own word, and so kept when What if is left. */
   readonly kept: boolean;
-  readonly take: Take;
+  readonly run: Run;
   readonly file: ManoeuvreFile;
 }
 
@@ -83,7 +83,7 @@ export function createWorkspace(start: {
   return create<WorkspaceState>()(
     temporal(
       immer((set, get) => ({
-        phase: 'score',
+        phase: 'plan',
         ...start,
         selected: null,
         pointed: null,
@@ -91,8 +91,8 @@ export function createWorkspace(start: {
         reference: null,
         picking: null,
         rigging: false,
-        takeId: null,
-        openTake: (takeId) => set({ takeId }),
+        runId: null,
+        openRun: (runId) => set({ runId }),
         setRigging: (rigging) => set({ rigging, picking: null }),
         setPicking: (picking) => set({ picking, rigging: false }),
         // Elsewhere nothing stays varied unseen.
@@ -105,7 +105,7 @@ export function createWorkspace(start: {
         setVariation: (variation) => set({ variation }),
         // Takes are large and never edited: kept out of the drafts.
         setReference: (reference) => set({ reference }),
-        // Whatever was being picked was for the beat before.
+        // Whatever was being picked was for the step before.
         select: (id) => set({ selected: id, picking: null, rigging: false }),
         point: (id) => set({ pointed: id }),
         edit: (change) =>

@@ -3,8 +3,8 @@ import { useMemo, type ReactNode } from 'react';
 import { Group, Layer } from 'react-konva';
 import { isUnderWay, trafficAt, type Traffic } from '@/core/drive';
 import type { BoatSpec } from '@/core/craft';
-import type { Take } from '@/core/score';
-import { breakingLoads, type Boat, type Other, type ScoreDocument } from '@/document';
+import type { Run } from '@/core/plan';
+import { breakingLoads, type Boat, type Other, type PlanDocument } from '@/document';
 import { LeafLayer } from '../locks/LeafLayer';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
@@ -18,10 +18,10 @@ const NOBODY: readonly Traffic[] = [];
 
 /** Everything that moves, at the playhead: the boat with her lines and people, the other boats, others under way. */
 export function AtPlayhead({
-  take,
+  run,
   boat,
   spec,
-  score,
+  plan,
   others,
   traffic = NOBODY,
   palette,
@@ -30,11 +30,11 @@ export function AtPlayhead({
   over,
 }: {
   /** The record looked at, or as much of it as is known; null while there is none. */
-  take: Pick<Take, 'trace' | 'events'> | null;
+  run: Pick<Run, 'trace' | 'events'> | null;
   boat: Boat;
   /** The same boat as the core has her. */
   spec: BoatSpec;
-  score: Pick<ScoreDocument, 'lines' | 'crew'>;
+  plan: Pick<PlanDocument, 'lines' | 'crew'>;
   others: readonly Other[];
   traffic?: readonly Traffic[];
   palette: Palette;
@@ -43,7 +43,7 @@ export function AtPlayhead({
   under?: ReactNode;
   over?: ReactNode;
 }) {
-  const { lines } = score;
+  const { lines } = plan;
   const breaks = useMemo(
     () => breakingLoads(lines, { boat, others: [...others] }),
     [lines, boat, others],
@@ -51,17 +51,17 @@ export function AtPlayhead({
   return (
     <Layer listening={false}>
       <Group {...origin}>
-        <LeafLayer take={take} palette={palette} />
+        <LeafLayer run={run} palette={palette} />
         {under}
-        <OtherBoats others={others} take={take} palette={palette} />
+        <OtherBoats others={others} run={run} palette={palette} />
         {traffic.length > 0 && <UnderWay traffic={traffic} palette={palette} />}
-        {take && <BoatNow take={take} spec={spec} palette={palette} />}
+        {run && <BoatNow run={run} spec={spec} palette={palette} />}
         {over}
-        {take && (
+        {run && (
           <LineLayer
-            take={take}
+            run={run}
             spec={spec}
-            score={score}
+            plan={plan}
             others={[...others]}
             breaks={breaks}
             palette={palette}

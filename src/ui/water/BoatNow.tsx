@@ -1,5 +1,5 @@
 'use client';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { engineColumn, type MoreColumn } from '@/core/sim';
 import type { toBoatSpec } from '@/document';
 import { usePlayhead } from '../state/playhead';
@@ -8,32 +8,32 @@ import { BoatShape, type Works } from './BoatShape';
 import { readAt } from './sample';
 
 function worksAt(
-  take: Pick<Take, 'trace'>,
+  run: Pick<Run, 'trace'>,
   spec: ReturnType<typeof toBoatSpec>,
   time: number,
 ): Works {
-  const rudder = readAt(take, 'rudder', time);
+  const rudder = readAt(run, 'rudder', time);
   return {
     rudder,
-    rps: spec.drives.map((_, i) => readAt(take, engineColumn('rps', i), time)),
+    rps: spec.drives.map((_, i) => readAt(run, engineColumn('rps', i), time)),
     angles: spec.drives.map(({ steering }, i) =>
       steering === 'fixed'
         ? 0
         : steering === 'wheel'
           ? rudder
-          : readAt(take, `angle${i + 1}` as MoreColumn, time),
+          : readAt(run, `angle${i + 1}` as MoreColumn, time),
     ),
-    thrusters: spec.thrusters.map((_, i) => readAt(take, `thruster${i + 1}` as MoreColumn, time)),
+    thrusters: spec.thrusters.map((_, i) => readAt(run, `thruster${i + 1}` as MoreColumn, time)),
   };
 }
 
 /** The boat where the playhead is. A part of its own, so that playing redraws nothing else. */
 export function BoatNow({
-  take,
+  run,
   spec,
   palette,
 }: {
-  take: Pick<Take, 'trace'>;
+  run: Pick<Run, 'trace'>;
   spec: ReturnType<typeof toBoatSpec>;
   palette: Palette;
 }) {
@@ -42,10 +42,10 @@ export function BoatNow({
     <BoatShape
       spec={spec}
       palette={palette}
-      x={readAt(take, 'x', time)}
-      y={readAt(take, 'y', time)}
-      heading={readAt(take, 'heading', time)}
-      works={worksAt(take, spec, time)}
+      x={readAt(run, 'x', time)}
+      y={readAt(run, 'y', time)}
+      heading={readAt(run, 'heading', time)}
+      works={worksAt(run, spec, time)}
     />
   );
 }

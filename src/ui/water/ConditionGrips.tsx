@@ -1,18 +1,18 @@
 'use client';
 import { useRef } from 'react';
-import { MOST_STREAM_MPS, MOST_WIND_MPS, type Conditions } from '@/document';
+import { MOST_CURRENT_MPS, MOST_WIND_MPS, type Conditions } from '@/document';
 import { useUnits } from '../state/preferences';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { Gesture } from '../state/workspace';
 import { speedFrom, speedIn, tidy } from '../words/units';
-import { streamText, windText } from '../words/weather';
+import { currentText, windText } from '../words/weather';
 import { Grip, type GripValue } from './Grip';
 
 const WIND_PX_PER_KNOT = 2.8;
-const STREAM_PX_PER_KNOT = 26;
+const CURRENT_PX_PER_KNOT = 26;
 const PX_FROM_MIDDLE = 20;
 const MOST_WIND_KN = Math.floor(speedIn(MOST_WIND_MPS, 'kn'));
-const MOST_STREAM_KN = Math.floor(speedIn(MOST_STREAM_MPS, 'kn'));
+const MOST_CURRENT_KN = Math.floor(speedIn(MOST_CURRENT_MPS, 'kn'));
 
 /** Three strokes the way the air goes; as long as it is strong. */
 function WindStrokes({ bearing, length }: { bearing: number; length: number }) {
@@ -40,7 +40,7 @@ function WindStrokes({ bearing, length }: { bearing: number; length: number }) {
 }
 
 /** Two ripples running the way the water goes. */
-function StreamStrokes({ bearing, length }: { bearing: number; length: number }) {
+function CurrentStrokes({ bearing, length }: { bearing: number; length: number }) {
   const waves = Math.max(1, Math.round((PX_FROM_MIDDLE + length) / 12));
   const d = (x: number) => `M${x} 8 ${'q4 -3 0 -6 q-4 -3 0 -6 '.repeat(waves)}`;
   return (
@@ -66,7 +66,7 @@ function StreamStrokes({ bearing, length }: { bearing: number; length: number })
 }
 
 /**
- * Wind and stream as grips on the water: drag one and the manoeuvre is played anew while you drag.
+ * Wind and current as grips on the water: drag one and the manoeuvre is played anew while you drag.
  *
  * @param up degrees that point up the screen
  */
@@ -75,10 +75,10 @@ export function ConditionGrips({ up }: { up: number }) {
   const conditions = useWorkspace((s) => s.manoeuvre.conditions);
   const units = useUnits();
   const gesture = useRef<Gesture | null>(null);
-  const { wind, stream } = conditions;
+  const { wind, current } = conditions;
   // Grips work in knots; what is kept is m/s.
   const windKn = speedIn(wind.speed_mps, 'kn');
-  const streamKn = speedIn(stream.speed_mps, 'kn');
+  const currentKn = speedIn(current.speed_mps, 'kn');
 
   // Gusts, changes and the like stay what they are.
   const now = () => store.getState().manoeuvre.conditions;
@@ -118,17 +118,17 @@ export function ConditionGrips({ up }: { up: number }) {
       <div className="absolute bottom-[88px] right-[92px]">
         <Grip
           {...grip}
-          name="Stream"
-          value={{ bearing: stream.set_deg, speed: streamKn }}
+          name="Current"
+          value={{ bearing: current.set_deg, speed: currentKn }}
           speedStep={0.1}
-          most={MOST_STREAM_KN}
-          pxPerSpeed={STREAM_PX_PER_KNOT}
-          text={streamText(stream, units)}
+          most={MOST_CURRENT_KN}
+          pxPerSpeed={CURRENT_PX_PER_KNOT}
+          text={currentText(current, units)}
           onChange={({ bearing, speed: kn }: GripValue) =>
-            change({ stream: { ...now().stream, set_deg: bearing, speed_mps: metres(kn) } })
+            change({ current: { ...now().current, set_deg: bearing, speed_mps: metres(kn) } })
           }
         >
-          <StreamStrokes bearing={stream.set_deg - up} length={streamKn * STREAM_PX_PER_KNOT} />
+          <CurrentStrokes bearing={current.set_deg - up} length={currentKn * CURRENT_PX_PER_KNOT} />
         </Grip>
       </div>
     </>

@@ -13,7 +13,7 @@ const LEAST_REACH_PX = 20;
 const MOST_REACH_PX = 100;
 
 /**
- * Something on the water that is dragged to set a direction and a speed: wind or stream. The handle's
+ * Something on the water that is dragged to set a direction and a speed: wind or current. The handle's
  * bearing from the middle is the direction, its distance the speed. Arrow keys do the same.
  */
 export function Grip({

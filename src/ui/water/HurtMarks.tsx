@@ -1,5 +1,5 @@
 'use client';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { useUnits } from '../state/preferences';
 import { distance, touchSpeed, type Units } from '../words/units';
 import { toScreen, type Camera, type View } from './camera';
@@ -23,41 +23,41 @@ function widthOf(text: string): number {
   return text.length * 6.1 + 10;
 }
 
-/** Where the take comes nearest, and where it touches worst, if it does. */
-function hurts(take: Take, camera: Camera, view: View, units: Units) {
-  const { clearance, touch } = take.margins;
+/** Where the run comes nearest, and where it touches worst, if it does. */
+function hurts(run: Run, camera: Camera, view: View, units: Units) {
+  const { clearance, touch } = run.margins;
   const place = (x: number, y: number, text: string, tagX: number, tagY: number): Hurt => {
     const [px, py] = toScreen(camera, view, x, y);
     return { x: px, y: py, tagX: px + tagX, tagY: py + tagY, width: widthOf(text), text };
   };
   let near: Hurt | null = null;
   if (clearance && Number.isFinite(clearance.distance)) {
-    const aside = away(take, clearance);
+    const aside = away(run, clearance);
     const text = distance(Math.max(0, clearance.distance), units);
     near = place(clearance.x, clearance.y, text, aside.x, aside.y);
   }
   let hit: Hurt | null = null;
   if (touch && touch.grade !== 'soft') {
     const text = `${touch.grade} touch, ${touchSpeed(touch.speed)}`;
-    const x = readAt(take, 'x', touch.time);
-    const y = readAt(take, 'y', touch.time);
+    const x = readAt(run, 'x', touch.time);
+    const y = readAt(run, 'y', touch.time);
     hit = place(x, y, text, TAG_FROM_MARK_PX + widthOf(text) / 2, 4);
   }
   return { near, hit };
 }
 
-/** What the words of a take's hurts cover. */
-export function hurtBoxes(take: Take, camera: Camera, view: View, units: Units): ScreenBox[] {
-  const { near, hit } = hurts(take, camera, view, units);
+/** What the words of a run's hurts cover. */
+export function hurtBoxes(run: Run, camera: Camera, view: View, units: Units): ScreenBox[] {
+  const { near, hit } = hurts(run, camera, view, units);
   return [near, hit].flatMap((h) =>
     h ? [boxAround(h.tagX, h.tagY, h.width, TAG_HEIGHT_PX), boxAround(h.x, h.y, 24, 24)] : [],
   );
 }
 
-/** Where the take comes nearest, and where it touches: shape and weight first, colour second. */
-export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; view: View }) {
+/** Where the run comes nearest, and where it touches: shape and weight first, colour second. */
+export function HurtMarks({ run, camera, view }: { run: Run; camera: Camera; view: View }) {
   const units = useUnits();
-  const { near, hit } = hurts(take, camera, view, units);
+  const { near, hit } = hurts(run, camera, view, units);
   return (
     <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
       {near && (
@@ -93,9 +93,9 @@ export function HurtMarks({ take, camera, view }: { take: Take; camera: Camera; 
 const TAG_AWAY_PX = 30;
 
 /** Offset of a tag from its mark: outwards from the boat, so that it does not cover her. */
-function away(take: Take, mark: { time: number; x: number; y: number }): { x: number; y: number } {
-  const dx = mark.x - readAt(take, 'x', mark.time);
-  const dy = mark.y - readAt(take, 'y', mark.time);
+function away(run: Run, mark: { time: number; x: number; y: number }): { x: number; y: number } {
+  const dx = mark.x - readAt(run, 'x', mark.time);
+  const dy = mark.y - readAt(run, 'y', mark.time);
   const reach = Math.max(0.1, Math.hypot(dx, dy));
   return { x: (dx / reach) * TAG_AWAY_PX, y: (-dy / reach) * TAG_AWAY_PX };
 }

@@ -1,5 +1,5 @@
 'use client';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import type { WayOutAt } from '@/core/search';
 import { toScreen, type Camera, type View } from './camera';
 import { readAt } from './sample';
@@ -8,18 +8,18 @@ const HALF_PX = 17;
 
 /** A bar across her way where it is last time to break off. */
 export function LastWayOut({
-  take,
+  run,
   at,
   camera,
   view,
 }: {
-  take: Take;
+  run: Run;
   at: WayOutAt;
   camera: Camera;
   view: View;
 }) {
-  const [px, py] = toScreen(camera, view, readAt(take, 'x', at.time), readAt(take, 'y', at.time));
-  const heading = readAt(take, 'heading', at.time);
+  const [px, py] = toScreen(camera, view, readAt(run, 'x', at.time), readAt(run, 'y', at.time));
+  const heading = readAt(run, 'heading', at.time);
   const dx = HALF_PX * Math.cos(heading);
   const dy = HALF_PX * Math.sin(heading);
   return (

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { Leg } from '@/core/brief';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { toPixels, toScreen, type Camera, type View } from './camera';
 import { legSides } from './lee-sides';
 
@@ -9,19 +9,19 @@ const TOOTH_PX = 5;
 
 /** The dangerous side of every leg with teeth towards what she is blown on to, the safe side dotted. */
 export function LeeSides({
-  take,
+  run,
   legs,
   beam,
   camera,
   view,
 }: {
-  take: Take;
+  run: Run;
   legs: readonly Leg[];
   beam: number;
   camera: Camera;
   view: View;
 }) {
-  const sides = useMemo(() => legSides(take, legs, beam), [take, legs, beam]);
+  const sides = useMemo(() => legSides(run, legs, beam), [run, legs, beam]);
   if (sides.length === 0) return null;
   const at = ([x, y]: readonly [number, number]) => toScreen(camera, view, x, y);
   const tooth = { ...camera, scale: TOOTH_PX };
@@ -33,8 +33,8 @@ export function LeeSides({
       className="pointer-events-none absolute inset-0 size-full"
       aria-hidden
     >
-      {sides.map(({ beat, danger, safe, towards }) => (
-        <g key={beat} fill="none">
+      {sides.map(({ step, danger, safe, towards }) => (
+        <g key={step} fill="none">
           <path d={line(safe)} className="stroke-quiet" strokeWidth="1.2" strokeDasharray="1 5" />
           <path d={line(danger)} className="stroke-hurt" strokeWidth="1.2" />
           <path

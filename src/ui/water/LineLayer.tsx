@@ -1,10 +1,10 @@
 'use client';
 import { Circle, Group, Line } from 'react-konva';
 import type { BoatSpec } from '@/core/craft';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { otherColumns, type MoreColumn, type TraceColumn } from '@/core/sim';
 import { WORKING_LOAD } from '@/core/search';
-import { namedPoints, type Manoeuvre, type ScoreDocument } from '@/document';
+import { namedPoints, type Manoeuvre, type PlanDocument } from '@/document';
 import { linesAt, peopleAt, type LineAt } from '../lines/line-at';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
@@ -89,17 +89,17 @@ function Rope({
 
 /** Lines and people at the playhead. */
 export function LineLayer({
-  take,
+  run,
   spec,
-  score,
+  plan,
   others,
   breaks,
   palette,
   scale,
 }: {
-  take: Pick<Take, 'trace' | 'events'>;
+  run: Pick<Run, 'trace' | 'events'>;
   spec: BoatSpec;
-  score: Pick<ScoreDocument, 'lines' | 'crew'>;
+  plan: Pick<PlanDocument, 'lines' | 'crew'>;
   others: Manoeuvre['others'];
   /** What each line parts at, N. */
   breaks: readonly number[];
@@ -107,19 +107,19 @@ export function LineLayer({
   scale: number;
 }) {
   const time = usePlayhead((p) => p.time);
-  if (score.lines.length === 0 && score.crew.length === 0) return null;
+  if (plan.lines.length === 0 && plan.crew.length === 0) return null;
   const poseOf = ([x, y, heading]: readonly (TraceColumn | MoreColumn)[]): Pose => {
-    const turned = readAt(take, heading!, time);
+    const turned = readAt(run, heading!, time);
     return {
-      x: readAt(take, x!, time),
-      y: readAt(take, y!, time),
+      x: readAt(run, x!, time),
+      y: readAt(run, y!, time),
       sin: Math.sin(turned),
       cos: Math.cos(turned),
     };
   };
   const pose = poseOf(['x', 'y', 'heading']);
   /** Where a line leaves the boat it is of, m. */
-  const fairlead = ({ of, from }: ScoreDocument['lines'][number]) => {
+  const fairlead = ({ of, from }: PlanDocument['lines'][number]) => {
     const other = others.findIndex(({ name }) => name === of);
     const points = other < 0 ? spec.points : namedPoints(others[other]!.boat);
     const point = points.find(({ name }) => name === from);
@@ -127,8 +127,8 @@ export function LineLayer({
   };
   return (
     <Group listening={false}>
-      {linesAt(take, score.lines, time).map((line) => {
-        const from = fairlead(score.lines[line.index]!);
+      {linesAt(run, plan.lines, time).map((line) => {
+        const from = fairlead(plan.lines[line.index]!);
         if (!from) return null;
         return (
           <Rope
@@ -141,7 +141,7 @@ export function LineLayer({
           />
         );
       })}
-      {peopleAt(take, score.crew, time).map((person) => {
+      {peopleAt(run, plan.crew, time).map((person) => {
         const at = person.aboard ? onPlace(pose, person.x, person.y) : person;
         return (
           <Circle

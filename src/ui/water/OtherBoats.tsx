@@ -1,35 +1,35 @@
 'use client';
 import { memo, useMemo } from 'react';
 import { Circle, Group, Line } from 'react-konva';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { otherColumns } from '@/core/sim';
 import { radians, toBoatSpec, type Other } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from './sample';
 
-/** The other boats where they lie at the playhead; where they are put while no take tells. */
+/** The other boats where they lie at the playhead; where they are put while no run tells. */
 export function OtherBoats({
   others,
-  take,
+  run,
   palette,
 }: {
   others: readonly Other[];
-  take: Pick<Take, 'trace'> | null;
+  run: Pick<Run, 'trace'> | null;
   palette: Palette;
 }) {
   const time = usePlayhead((p) => p.time);
   return others.map((other, i) => {
     const [x, y, heading] = otherColumns(i);
-    const told = take?.trace[x] !== undefined;
+    const told = run?.trace[x] !== undefined;
     return (
       <Hull
         key={other.id}
         boat={other.boat}
         palette={palette}
-        x={told ? readAt(take, x, time) : other.start.x_m}
-        y={told ? readAt(take, y, time) : other.start.y_m}
-        heading={told ? readAt(take, heading, time) : radians(other.start.heading_deg)}
+        x={told ? readAt(run, x, time) : other.start.x_m}
+        y={told ? readAt(run, y, time) : other.start.y_m}
+        heading={told ? readAt(run, heading, time) : radians(other.start.heading_deg)}
       />
     );
   });

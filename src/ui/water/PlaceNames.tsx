@@ -8,7 +8,7 @@ import {
   type GoalDocument,
   type Manoeuvre,
   type Place,
-  type ScoreDocument,
+  type PlanDocument,
 } from '@/document';
 import { useUnits } from '../state/preferences';
 import { areaText, depthText } from '../words/area';
@@ -69,15 +69,15 @@ function shownFrom(f: Feature): number {
     : LAND_FROM;
 }
 
-/** Marks that the score's cues, orders and expectations name: these are always shown. */
-export function marksNamed(score: ScoreDocument): Set<string> {
-  const cues: CueDocument[] = [...score.beats.map((beat) => beat.cue), score.end.cue];
+/** Marks that the plan's cues, orders and expectations name: these are always shown. */
+export function marksNamed(plan: PlanDocument): Set<string> {
+  const cues: CueDocument[] = [...plan.steps.map((step) => step.cue), plan.end.cue];
   const simple = cues.flatMap((cue) => (cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]));
-  const expected = score.beats.flatMap((beat) => beat.expect);
-  const orders = score.beats.flatMap((beat) => beat.orders);
+  const expected = plan.steps.flatMap((step) => step.expect);
+  const orders = plan.steps.flatMap((step) => step.orders);
   const parts = [...simple, ...expected, ...orders];
   const ends = [
-    ...score.lines.flatMap(({ fast }) => (fast ? [fast.to] : [])),
+    ...plan.lines.flatMap(({ fast }) => (fast ? [fast.to] : [])),
     ...orders.flatMap((order) => (order.do === 'pass' ? [order.to] : [])),
   ];
   return new Set([
@@ -89,13 +89,13 @@ export function marksNamed(score: ScoreDocument): Set<string> {
 /** What of a manoeuvre is called by name on the water. */
 export interface Named {
   readonly others: Manoeuvre['others'];
-  readonly score: ScoreDocument;
+  readonly plan: PlanDocument;
   readonly goal: GoalDocument;
   /** What else has words there. */
   readonly taken?: readonly ScreenBox[];
 }
 
-/** Names of what stands about, small and quiet, so that words in score and margins can be found on the water. */
+/** Names of what stands about, small and quiet, so that words in plan and margins can be found on the water. */
 export function PlaceNames({
   place,
   named,
@@ -110,7 +110,7 @@ export function PlaceNames({
 }) {
   const units = useUnits();
   const { others = [], goal = null, taken = [] } = named ?? {};
-  const used = named ? marksNamed(named.score) : new Set<string>();
+  const used = named ? marksNamed(named.plan) : new Set<string>();
   if (goal?.is === 'lie') used.add(goal.mark);
   const wanted = place.features.flatMap((f): Label[] => {
     const needed = used.has(f.name);

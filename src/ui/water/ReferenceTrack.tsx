@@ -4,7 +4,7 @@ import { toBoatSpec } from '@/document';
 import type { Reference } from '../state/workspace';
 import { toScreen, type Camera, type View } from './camera';
 
-/** The take others are held against: its track in long dashes, hulls at its beats and end, in ink. */
+/** The run others are held against: its track in long dashes, hulls at its steps and end, in ink. */
 export function ReferenceTrack({
   reference,
   camera,
@@ -15,8 +15,8 @@ export function ReferenceTrack({
   view: View;
 }) {
   const d = useMemo(() => {
-    const { take, file } = reference;
-    const { x, y, heading } = take.trace;
+    const { run, file } = reference;
+    const { x, y, heading } = run.trace;
     const at = (px: number, py: number) => toScreen(camera, view, px, py).join(' ');
     const track: string[] = [];
     for (let i = 0; i < x.length; i += 3) track.push(`${i === 0 ? 'M' : 'L'}${at(x[i]!, y[i]!)}`);
@@ -34,7 +34,7 @@ export function ReferenceTrack({
     };
     const last = x.length - 1;
     const hulls = [
-      ...take.beats.map((mark) => hull(mark.x, mark.y, mark.heading)),
+      ...run.steps.map((mark) => hull(mark.x, mark.y, mark.heading)),
       hull(x[last]!, y[last]!, heading[last]!),
     ];
     return { track: track.join(''), hulls: hulls.join('') };

@@ -67,10 +67,10 @@ export function RigLayer({ camera, view }: { camera: Camera; view: View }) {
     const found = lieOf(manoeuvre, boat, place, cleat, to);
     if (!found) return;
     edit((m) => {
-      const { lines } = m.score;
+      const { lines } = m.plan;
       if (lines.length >= MOST_LINES) return;
-      m.score = {
-        ...m.score,
+      m.plan = {
+        ...m.plan,
         lines: [
           ...lines,
           {

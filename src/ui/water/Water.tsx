@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { Group, Layer } from 'react-konva';
 import type { Leg } from '@/core/brief';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import type { WayOutAt } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { toBoatSpec, withFenders, type Boat } from '@/document';
@@ -11,9 +11,9 @@ import type { Reference } from '../state/workspace';
 import { usePreferences, useUnits } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { AtPlayhead } from './AtPlayhead';
-import { BeatNumbers } from './BeatNumbers';
+import { StepNumbers } from './StepNumbers';
 import { ConditionGrips } from './ConditionGrips';
-import { takeExtent } from './extent';
+import { runExtent } from './extent';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
@@ -22,25 +22,25 @@ import { PickLayer } from './PickLayer';
 import { ReferenceTrack } from './ReferenceTrack';
 import { RigLayer } from './RigLayer';
 import { StartGrip } from './StartGrip';
-import { TakeLayer } from './TakeLayer';
+import { RunLayer } from './RunLayer';
 import { WaterFrame } from './WaterFrame';
 
-/** The plan of the place with the boat and what the take leaves on it. */
+/** The plan of the place with the boat and what the run leaves on it. */
 export function Water({
-  take,
+  run,
   boat,
   legs,
   lastWayOut,
   reference,
   stale,
 }: {
-  take: Take | null;
-  /** The boat the take is of. */
+  run: Run | null;
+  /** The boat the run is of. */
   boat: Boat;
   /** Legs whose dangerous and safe sides are to be drawn. */
   legs: readonly Leg[];
   lastWayOut: WayOutAt | null;
-  /** Another take drawn under it, to be held against. */
+  /** Another run drawn under it, to be held against. */
   reference: Reference | null;
   stale: boolean;
 }) {
@@ -56,42 +56,42 @@ export function Water({
   const palette = PALETTES[usePreferences((p) => p.theme)];
   const units = useUnits();
   const { others } = manoeuvre;
-  const { fenders } = manoeuvre.score;
+  const { fenders } = manoeuvre.plan;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
-  const { beats } = manoeuvre.score;
+  const { steps } = manoeuvre.plan;
 
   const home = useMemo(
-    () => takeExtent(manoeuvre, boat, place, take),
-    [manoeuvre, boat, place, take],
+    () => runExtent(manoeuvre, boat, place, run),
+    [manoeuvre, boat, place, run],
   );
-  // Until the user moves the view, it keeps what the first take needs.
-  const [firstTake, setFirstTake] = useState<Take | null>(null);
-  if (take && !firstTake) setFirstTake(take);
+  // Until the user moves the view, it keeps what the first run needs.
+  const [firstRun, setFirstRun] = useState<Run | null>(null);
+  if (run && !firstRun) setFirstRun(run);
   const [firstManoeuvre] = useState(manoeuvre);
   const opening = useMemo(
-    () => takeExtent(firstManoeuvre, boat, place, firstTake),
-    [firstManoeuvre, boat, place, firstTake],
+    () => runExtent(firstManoeuvre, boat, place, firstRun),
+    [firstManoeuvre, boat, place, firstRun],
   );
-  const pointedNumber = beats.findIndex((beat) => beat.id === pointed);
+  const pointedNumber = steps.findIndex((step) => step.id === pointed);
 
   return (
     <WaterFrame
       opening={opening}
       home={home}
-      take={take}
+      run={run}
       named={(camera, view) => ({
         others,
-        score: manoeuvre.score,
+        plan: manoeuvre.plan,
         goal: manoeuvre.goal,
-        taken: take ? hurtBoxes(take, camera, view, units) : [],
+        taken: run ? hurtBoxes(run, camera, view, units) : [],
       })}
       drawn={(_camera, origin) => (
         <>
-          {take && (
+          {run && (
             <Layer listening={false} opacity={stale ? 0.4 : 1}>
               <Group {...origin}>
-                <TakeLayer
-                  take={take}
+                <RunLayer
+                  run={run}
                   spec={spec}
                   palette={palette}
                   pointed={pointedNumber < 0 ? null : pointedNumber}
@@ -100,10 +100,10 @@ export function Water({
             </Layer>
           )}
           <AtPlayhead
-            take={take}
+            run={run}
             boat={boat}
             spec={spec}
-            score={manoeuvre.score}
+            plan={manoeuvre.plan}
             others={others}
             palette={palette}
             origin={origin}
@@ -112,19 +112,19 @@ export function Water({
       )}
       over={(camera, view) => (
         <>
-          {take && legs.length > 0 && (
-            <LeeSides take={take} legs={legs} beam={boat.hull.beam_m} camera={camera} view={view} />
+          {run && legs.length > 0 && (
+            <LeeSides run={run} legs={legs} beam={boat.hull.beam_m} camera={camera} view={view} />
           )}
           {reference && <ReferenceTrack reference={reference} camera={camera} view={view} />}
-          {take && lastWayOut && (
-            <LastWayOut take={take} at={lastWayOut} camera={camera} view={view} />
+          {run && lastWayOut && (
+            <LastWayOut run={run} at={lastWayOut} camera={camera} view={view} />
           )}
           {/* While a line is rigged only cleats and bollards are to be pressed. */}
-          {take && !rigging && (
+          {run && !rigging && (
             <>
-              <BeatNumbers
-                take={take}
-                beats={beats}
+              <StepNumbers
+                run={run}
+                steps={steps}
                 camera={camera}
                 view={view}
                 pointed={pointed}
@@ -133,10 +133,10 @@ export function Water({
                 onSelect={select}
               />
               {/* Above the numbers: what went wrong has to be read. */}
-              <HurtMarks take={take} camera={camera} view={view} />
+              <HurtMarks run={run} camera={camera} view={view} />
             </>
           )}
-          {phase === 'score' && !picking && !rigging && (
+          {phase === 'plan' && !picking && !rigging && (
             <>
               <StartGrip camera={camera} />
               <OtherGrips camera={camera} />

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, type CSSProperties, type ReactNode } from 'react';
 import { Group, Layer, Stage } from 'react-konva';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { toBoatSpec, withFenders } from '@/document';
 import { useWorkspace } from '../state/context';
 import { usePreferences } from '../state/preferences';
@@ -11,7 +11,7 @@ import type { Box, Camera, View } from './camera';
 import { PlaceLayer } from './PlaceLayer';
 import { PlaceNames, type Named } from './PlaceNames';
 import { ScaleBar } from './ScaleBar';
-import { StreamArrows } from './StreamArrows';
+import { CurrentArrows } from './CurrentArrows';
 import { useCamera, type Follow, type Origin } from './use-camera';
 import { useUp } from './use-up';
 import { UpButton } from './UpButton';
@@ -26,7 +26,7 @@ export function WaterFrame({
   home,
   drawn,
   over,
-  take,
+  run,
   named,
   follow,
   gone,
@@ -39,8 +39,8 @@ export function WaterFrame({
   drawn: (camera: Camera, origin: Origin) => ReactNode;
   /** What lies over the drawing, on the page. */
   over: (camera: Camera, view: View) => ReactNode;
-  /** The take looked at: with the boat's way up, the view goes with her. */
-  take: Pick<Take, 'trace'> | null;
+  /** The run looked at: with the boat's way up, the view goes with her. */
+  run: Pick<Run, 'trace'> | null;
   /** What stands on the water with its name. */
   named: (camera: Camera, view: View) => Named;
   /** Is asked after every drawing for where the camera should be instead; null to leave it. */
@@ -60,9 +60,9 @@ export function WaterFrame({
   );
   const boat = useWorkspace((s) => s.boat);
   const palette = PALETTES[usePreferences((p) => p.theme)];
-  const { fenders } = manoeuvre.score;
+  const { fenders } = manoeuvre.plan;
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
-  const { up, her } = useUp(take);
+  const { up, her } = useUp(run);
   const {
     camera: shown,
     origin,
@@ -91,7 +91,7 @@ export function WaterFrame({
     >
       {/* Under everything that stands or floats. */}
       {under?.(shown)}
-      <StreamArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
+      <CurrentArrows conditions={manoeuvre.conditions} place={place} camera={shown} view={view} />
       <WindShelter
         conditions={manoeuvre.conditions}
         place={place}
@@ -104,7 +104,7 @@ export function WaterFrame({
         {...bind()}
         // A plan that is moved about with arrow keys and + − is an application region of its own.
         role="application"
-        aria-label="Plan of the place. Arrow keys move it, plus and minus zoom, 0 shows the whole take."
+        aria-label="Plan of the place. Arrow keys move it, plus and minus zoom, 0 shows the whole run."
         tabIndex={0}
         onKeyDown={onKeyDown}
         className="absolute inset-0 cursor-grab touch-none active:cursor-grabbing focus-visible:-outline-offset-2"
@@ -128,7 +128,7 @@ export function WaterFrame({
       <PlaceNames place={place} named={names} camera={shown} view={view} />
       {over(shown, view)}
       <ScaleBar camera={shown} />
-      <ZoomButtons zoomBy={zoomBy} showWhole={showWhole} whole="the whole take">
+      <ZoomButtons zoomBy={zoomBy} showWhole={showWhole} whole="the whole run">
         <UpButton up={up} />
       </ZoomButtons>
     </section>

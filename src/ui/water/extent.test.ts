@@ -1,9 +1,9 @@
 import { demoFile } from '@/document/testing/demo';
-import { takeExtent } from './extent';
+import { runExtent } from './extent';
 
-it('shows where she is to end before any take gets there', () => {
+it('shows where she is to end before any run gets there', () => {
   const file = demoFile('stern-to-before-supper');
-  const box = takeExtent(file as never, file.boat, file.place, null);
+  const box = runExtent(file as never, file.boat, file.place, null);
   const { goal, start } = file;
   const mark = file.place.features.find(({ name }) => goal.is === 'lie' && name === goal.mark)!;
   if (!('x_m' in mark)) throw new Error('the goal names a mark');

@@ -1,13 +1,13 @@
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { marksAtStart, type Boat, type Manoeuvre, type Place } from '@/document';
 import type { Box } from './camera';
 
 /** What the view should hold at first: the way the boat goes, start included, with her length round it. */
-export function takeExtent(
+export function runExtent(
   manoeuvre: Manoeuvre,
   boat: Boat,
   place: Place,
-  take: Pick<Take, 'trace'> | null,
+  run: Pick<Run, 'trace'> | null,
 ): Box {
   const { x_m, y_m } = manoeuvre.start;
   let box = { minX: x_m, minY: y_m, maxX: x_m, maxY: y_m };
@@ -19,12 +19,12 @@ export function takeExtent(
       maxY: Math.max(box.maxY, y),
     };
   };
-  if (take) {
-    const { x, y } = take.trace;
+  if (run) {
+    const { x, y } = run.trace;
     for (let i = 0; i < x.length; i += 5) include(x[i]!, y[i]!);
   }
   for (const { start } of manoeuvre.others) include(start.x_m, start.y_m);
-  // Where she is to end belongs to it before any take gets there.
+  // Where she is to end belongs to it before any run gets there.
   const { goal } = manoeuvre;
   const mark =
     goal.is === 'lie' &&

@@ -1,10 +1,10 @@
 import type { Leg } from '@/core/brief';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { sampleBefore } from './sample';
 
 /** A side of a leg as places on the water, m: what she is blown towards, and what she is blown off. */
 export interface LegSide {
-  readonly beat: number;
+  readonly step: number;
   readonly danger: readonly (readonly [number, number])[];
   readonly safe: readonly (readonly [number, number])[];
   /** Unit vector from the way towards the danger, per place. */
@@ -14,9 +14,9 @@ export interface LegSide {
 const EVERY_M = 1;
 
 /** Lines alongside each leg at half a beam and a bit; legs driven ahead or astern have none. */
-export function legSides(take: Take, legs: readonly Leg[], beam: number): LegSide[] {
+export function legSides(run: Run, legs: readonly Leg[], beam: number): LegSide[] {
   const off = 0.5 * beam + 1.2;
-  const { trace } = take;
+  const { trace } = run;
   return legs.flatMap((leg) => {
     const side = leg.lee === 'starboard' ? 1 : leg.lee === 'port' ? -1 : 0;
     if (side === 0) return [];
@@ -39,6 +39,6 @@ export function legSides(take: Take, legs: readonly Leg[], beam: number): LegSid
       safe.push([x - off * nx, y - off * ny]);
       towards.push([nx, ny]);
     }
-    return danger.length > 1 ? [{ beat: leg.beat, danger, safe, towards }] : [];
+    return danger.length > 1 ? [{ step: leg.step, danger, safe, towards }] : [];
   });
 }

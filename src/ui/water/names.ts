@@ -31,7 +31,7 @@ function meet(a: ScreenBox, b: ScreenBox): boolean {
   return a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 }
 
-/** What always stands on the water: wind and stream with their words, the zoom keys, the scale. */
+/** What always stands on the water: wind and current with their words, the zoom keys, the scale. */
 export function fixtures({ width, height }: View): ScreenBox[] {
   return [
     { left: 56, top: 84, right: 178, bottom: 226 },

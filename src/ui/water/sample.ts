@@ -1,15 +1,15 @@
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { sampleBefore, type MoreColumn, type TraceColumn } from '@/core/sim';
 
 export { sampleBefore };
 
-/** A column of the take at any moment, by straight lines between samples; nought if she has none. Gears step. */
+/** A column of the run at any moment, by straight lines between samples; nought if she has none. Gears step. */
 export function readAt(
-  take: Pick<Take, 'trace'>,
+  run: Pick<Run, 'trace'>,
   column: TraceColumn | MoreColumn,
   at: number,
 ): number {
-  const { trace } = take;
+  const { trace } = run;
   const i = sampleBefore(trace, at);
   const values = trace[column];
   if (!values) return 0;

@@ -1,5 +1,5 @@
 import { polygonHull } from 'd3-polygon';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 
 /**
  * Metres of travel and radians of turn between hulls of the sweep. Each two are joined by what lies between them, so
@@ -21,10 +21,10 @@ export function deckAt(deck: Float64Array, x: number, y: number, heading: number
 }
 
 /**
- * The water her deck passes over in a take, as rings that overlap: each holds the hull at two moments and all between.
+ * The water her deck passes over in a run, as rings that overlap: each holds the hull at two moments and all between.
  * All wind the same way, so that one path filled by winding is one even tone.
  */
-export function sweepRings({ trace }: Take, deck: Float64Array): Point[][] {
+export function sweepRings({ trace }: Run, deck: Float64Array): Point[][] {
   const { x, y, heading } = trace;
   const rings: Point[][] = [];
   let last = 0;

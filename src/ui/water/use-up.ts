@@ -1,5 +1,5 @@
 'use client';
-import type { Take } from '@/core/score';
+import type { Run } from '@/core/plan';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { usePreferences, type Up } from '../state/preferences';
@@ -14,7 +14,7 @@ export function useUpWays(): readonly Up[] {
 /**
  * Which bearing points up the screen, radians; and where she is, m, if the view goes with her.
  */
-export function useUp(take: Pick<Take, 'trace'> | null): {
+export function useUp(run: Pick<Run, 'trace'> | null): {
   readonly up: number;
   readonly her: { readonly x: number; readonly y: number } | null;
 } {
@@ -27,10 +27,10 @@ export function useUp(take: Pick<Take, 'trace'> | null): {
   if (way === 'berth' && goal.is === 'lie')
     return { up: (goal.heading_deg * Math.PI) / 180, her: null };
   if (way !== 'boat') return { up: 0, her: null };
-  if (!take || take.trace.time.length === 0)
+  if (!run || run.trace.time.length === 0)
     return { up: (start.heading_deg * Math.PI) / 180, her: { x: start.x_m, y: start.y_m } };
   return {
-    up: readAt(take, 'heading', time),
-    her: { x: readAt(take, 'x', time), y: readAt(take, 'y', time) },
+    up: readAt(run, 'heading', time),
+    her: { x: readAt(run, 'x', time), y: readAt(run, 'y', time) },
   };
 }

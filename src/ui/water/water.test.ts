@@ -1,8 +1,8 @@
-import { streamField } from '@/core/water';
-import { spread } from './BeatNumbers';
+import { currentField } from '@/core/water';
+import { spread } from './StepNumbers';
 import { fit, pan, scaleBar, toScreen, zoom } from './camera';
 import { boxAround, fixtures, namesThatFit, type Label } from './names';
-import { streamArrows } from './stream-arrows';
+import { currentArrows } from './current-arrows';
 
 const view = { width: 800, height: 400 };
 
@@ -33,7 +33,7 @@ describe('the camera', () => {
   });
 });
 
-it('moves beat numbers apart when they would cover one another', () => {
+it('moves step numbers apart when they would cover one another', () => {
   const points: [number, number][] = [
     [100, 100],
     [101, 100],
@@ -91,15 +91,15 @@ describe('names on the water', () => {
   });
 });
 
-describe('strokes of the stream', () => {
+describe('strokes of the current', () => {
   const around = { originX: 0, originY: 0, minX: -100, minY: -50, maxX: 100, maxY: 50 };
   const even = { shear: 0, banks: [], bankWidth: 0, structures: [], strength: null, ...around };
   const camera = { x: 0, y: 0, scale: 4, up: 0 };
 
   it('go the way the water goes, up being north, as long as it is strong', () => {
     // To the north-east, twice as strong to the right of the set as in the middle.
-    const field = streamField(0.6, 0.6, { ...even, shear: 0.02 });
-    const arrows = streamArrows(field, camera, view, 0);
+    const field = currentField(0.6, 0.6, { ...even, shear: 0.02 });
+    const arrows = currentArrows(field, camera, view, 0);
     expect(arrows.length).toBeGreaterThan(20);
     for (const { dx, dy } of arrows) expect(dx).toBeCloseTo(-dy, 9);
     const length = (x: number, y: number) => {
@@ -112,19 +112,19 @@ describe('strokes of the stream', () => {
   });
 
   it('stay where they are on the ground as the view is moved', () => {
-    const field = streamField(0.5, 0, even);
-    const here = streamArrows(field, camera, view, 0).map(({ x, y }) => `${x} ${y}`);
-    const moved = streamArrows(field, pan(camera, 8, 0), view, 0).map(
+    const field = currentField(0.5, 0, even);
+    const here = currentArrows(field, camera, view, 0).map(({ x, y }) => `${x} ${y}`);
+    const moved = currentArrows(field, pan(camera, 8, 0), view, 0).map(
       ({ x, y }) => `${x - 8} ${y}`,
     );
     expect(moved.filter((at) => here.includes(at)).length).toBeGreaterThan(0.8 * here.length);
   });
 
   it('are none where nothing runs: slack water, or behind a structure', () => {
-    expect(streamArrows(streamField(0, 0, even), camera, view, 0)).toEqual([]);
+    expect(currentArrows(currentField(0, 0, even), camera, view, 0)).toEqual([]);
     const box = Float64Array.from([-40, -40, 40, -40, 40, 40, -40, 40]);
-    const behind = streamField(0.5, 0, { ...even, structures: [box] });
-    const inside = streamArrows(behind, camera, view, 0).filter(
+    const behind = currentField(0.5, 0, { ...even, structures: [box] });
+    const inside = currentArrows(behind, camera, view, 0).filter(
       ({ x, y }) => Math.abs(x - 400) < 120 && Math.abs(y - 200) < 120,
     );
     expect(inside).toEqual([]);

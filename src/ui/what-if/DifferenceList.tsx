@@ -1,15 +1,15 @@
 'use client';
-import { compareTakes } from '@/core/debrief';
-import type { Take } from '@/core/score';
+import { compareRuns } from '@/core/debrief';
+import type { Run } from '@/core/plan';
 import { useUnits } from '../state/preferences';
 import { differenceLines } from '../words/difference';
 
-/** How a take differs from the one it is held against. */
-export function DifferenceList({ held, now }: { held: Take; now: Take }) {
+/** How a run differs from the one it is held against. */
+export function DifferenceList({ held, now }: { held: Run; now: Run }) {
   const units = useUnits();
   return (
     <ul>
-      {differenceLines(held, now, compareTakes(held, now), units).map(({ name, text, worse }) => (
+      {differenceLines(held, now, compareRuns(held, now), units).map(({ name, text, worse }) => (
         <li key={name} className="rule-t flex justify-between gap-3 py-1">
           <span className={worse ? 'font-semibold text-hurt' : ''}>
             {worse ? '▲ ' : ''}

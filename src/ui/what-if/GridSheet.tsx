@@ -35,7 +35,7 @@ export function GridSheet({
   const cells = useGrid(stopped ? null : file, variation, WINDS);
   const all = DIRECTIONS_DEG.length * SPEEDS_KN.length;
   const busy = !stopped && cells.length < all;
-  const good = cells.filter(({ take }) => take.outcome === 'reached').length;
+  const good = cells.filter(({ run }) => run.outcome === 'reached').length;
   const button = 'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan';
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
@@ -44,7 +44,7 @@ export function GridSheet({
         <Dialog.Content className="fixed left-1/2 top-1/2 z-50 max-h-[94vh] max-w-[96vw] -translate-1/2 overflow-auto border border-ink bg-paper p-6 text-ink">
           <Dialog.Title className="text-[18px] font-bold">In other winds</Dialog.Title>
           <Dialog.Description className="pb-3 pt-1 text-[13px] text-quiet">
-            The score as it is written, with what the sliders change, in steady wind from eight
+            The plan as it is written, with what the sliders change, in steady wind from eight
             sides. Under each its least clearance; struck through where it does not succeed.
           </Dialog.Description>
           <div className="flex items-center gap-3 pb-3" role="status">
@@ -133,10 +133,10 @@ function Cell({
   frame: Box;
   units: Units;
 }) {
-  const { take } = cell;
-  const good = take.outcome === 'reached';
+  const { run } = cell;
+  const good = run.outcome === 'reached';
   const d = useMemo(() => {
-    const { x, y } = take.trace;
+    const { x, y } = run.trace;
     const plot = { width: CELL.width - 8, height: CELL.height - 26 };
     const { scale, x: middleX, y: middleY } = fit(frame, plot, 2);
     const sx = (east: number) => plot.width / 2 + (east - middleX) * scale;
@@ -154,13 +154,13 @@ function Cell({
       place: outlines.join(''),
       end: [sx(x[last]!), sy(y[last]!)] as const,
     };
-  }, [take, file, frame]);
-  const clearance = take.margins.clearance;
+  }, [run, file, frame]);
+  const clearance = run.margins.clearance;
   const words = good
     ? clearance
       ? distance(Math.max(0, clearance.distance), units)
       : 'clear'
-    : (FAILED[take.outcome] ?? take.outcome);
+    : (FAILED[run.outcome] ?? run.outcome);
   return (
     <div style={CELL} className="relative overflow-hidden">
       <svg

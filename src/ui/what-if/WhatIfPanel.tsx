@@ -1,10 +1,10 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { NO_VARIATION, type VariationDocument } from '@/document';
-import type { TakeState } from '../hooks/use-take';
+import type { RunState } from '../hooks/use-run';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { takeExtent } from '../water/extent';
+import { runExtent } from '../water/extent';
 import { boatSpeed, compassPoint, windSpeed } from '../words/units';
 import { DifferenceList } from './DifferenceList';
 import { GridSheet } from './GridSheet';
@@ -14,8 +14,8 @@ import { Tick } from '../parts/Tick';
 const button =
   'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan disabled:border-hairline disabled:text-quiet';
 
-/** Anything made otherwise, held against the take as it was: both on the water, the difference in words and figures. */
-export function WhatIfPanel({ state }: { state: TakeState }) {
+/** Anything made otherwise, held against the run as it was: both on the water, the difference in words and figures. */
+export function WhatIfPanel({ state }: { state: RunState }) {
   const store = useWorkspaceStore();
   const variation = useWorkspace((s) => s.variation);
   const reference = useWorkspace((s) => s.reference);
@@ -23,14 +23,14 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
   const { conditions, start } = manoeuvre;
   const units = useUnits();
   const [sheet, setSheet] = useState(false);
-  const { take, file } = state;
-  const hold = () => take && store.getState().setReference({ take, file, kept: true });
+  const { run, file } = state;
+  const hold = () => run && store.getState().setReference({ run, file, kept: true });
 
-  // Whatever is made otherwise first has to be held against something: the take as it is written.
+  // Whatever is made otherwise first has to be held against something: the run as it is written.
   useEffect(() => {
     const { reference: held, variation: now, setReference } = store.getState();
-    if (!held && take && now === NO_VARIATION) setReference({ take, file, kept: false });
-  }, [store, take, file]);
+    if (!held && run && now === NO_VARIATION) setReference({ run, file, kept: false });
+  }, [store, run, file]);
 
   const change = (part: Partial<VariationDocument>) =>
     store.getState().setVariation({ ...store.getState().variation, ...part });
@@ -40,8 +40,8 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
   return (
     <div data-testid="what-if">
       <div className="flex flex-wrap items-center gap-2 pb-3">
-        <button type="button" className={button} disabled={!take} onClick={hold}>
-          Hold this take
+        <button type="button" className={button} disabled={!run} onClick={hold}>
+          Hold this run
         </button>
         <button
           type="button"
@@ -60,14 +60,14 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
           Let go
         </button>
       </div>
-      {take && reference && take !== reference.take ? (
-        <section aria-label="Against the take held" aria-live="polite" className="pb-3">
-          <h2 className="pb-1 text-[15px] font-semibold">Against the take held</h2>
-          <DifferenceList held={reference.take} now={take} />
+      {run && reference && run !== reference.run ? (
+        <section aria-label="Against the run held" aria-live="polite" className="pb-3">
+          <h2 className="pb-1 text-[15px] font-semibold">Against the run held</h2>
+          <DifferenceList held={reference.run} now={run} />
         </section>
       ) : (
         <p className="pb-3 text-[13px] text-quiet">
-          The take held is drawn in dashes. Change anything, here, on the water or in the score, and
+          The run held is drawn in dashes. Change anything, here, on the water or in the plan, and
           the difference is said. Nothing on these sliders is saved.
         </p>
       )}
@@ -105,14 +105,14 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
           onChange={(gusts) => change({ gusts })}
         />
         <VaryRow
-          name="Stream"
-          text={boatSpeed(conditions.stream.speed_mps + variation.streamBy_mps, units)}
-          value={variation.streamBy_mps}
+          name="Current"
+          text={boatSpeed(conditions.current.speed_mps + variation.currentBy_mps, units)}
+          value={variation.currentBy_mps}
           least={-1}
           most={1}
           step={0.05}
           neutral={0}
-          onChange={(streamBy_mps) => change({ streamBy_mps })}
+          onChange={(currentBy_mps) => change({ currentBy_mps })}
         />
         <VaryRow
           name="Way on at the start"
@@ -183,7 +183,7 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
         </Tick>
       </section>
       <div className="rule-t pt-3">
-        <button type="button" className={button} disabled={!take} onClick={() => setSheet(true)}>
+        <button type="button" className={button} disabled={!run} onClick={() => setSheet(true)}>
           A sheet of winds …
         </button>
       </div>
@@ -191,7 +191,7 @@ export function WhatIfPanel({ state }: { state: TakeState }) {
         <GridSheet
           file={file}
           variation={variation}
-          frame={takeExtent(manoeuvre, file.boat, file.place, take)}
+          frame={runExtent(manoeuvre, file.boat, file.place, run)}
           onClose={() => setSheet(false)}
         />
       )}

@@ -1,13 +1,13 @@
 import { briefOf, type Brief } from '@/core/brief';
-import { compareTakes } from '@/core/debrief';
-import { runTake, type RunInput } from '@/core/score';
+import { compareRuns } from '@/core/debrief';
+import { runPlan, type RunInput } from '@/core/plan';
 import { AS_IT_IS, lastWayOut, surveyed, vary, windLimit } from '@/core/search';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { legSides } from '../water/lee-sides';
 import { ableStatements, pushStatements } from './brief';
 import { differenceLines } from './difference';
-import { openings } from './take';
+import { openings } from './run';
 import { force } from './units';
 import { limitWords, wayOutText } from './way-out';
 
@@ -68,8 +68,8 @@ describe('the brief in words', () => {
       legs: brief.legs.map((leg, i) => (i < 2 ? leg : { ...leg, lee: 'port' as const })),
     };
     const two = pushStatements(turned, UNITS).filter(({ key }) => key.startsWith('leg-'));
-    expect(two[0]!.text).toBe('Beat 1 to 3: danger to starboard, safe to port');
-    expect(two[1]!.text).toMatch(/^From beat 3 on: danger changes, it is now to port/);
+    expect(two[0]!.text).toBe('Step 1 to 3: danger to starboard, safe to port');
+    expect(two[1]!.text).toMatch(/^From step 3 on: danger changes, it is now to port/);
   });
 
   it('warns where her means no longer hold her', () => {
@@ -78,10 +78,10 @@ describe('the brief in words', () => {
   });
 
   it('draws the sides where the words say they are', () => {
-    const take = runTake(input);
-    const sides = legSides(take, brief.legs, 3.4);
+    const run = runPlan(input);
+    const sides = legSides(run, brief.legs, 3.4);
     const long = brief.legs.filter((leg) => leg.lee === 'starboard' && leg.distance > 2);
-    expect(sides.map(({ beat }) => beat)).toEqual(long.map(({ beat }) => beat));
+    expect(sides.map(({ step }) => step)).toEqual(long.map(({ step }) => step));
     const { danger, safe, towards } = sides[0]!;
     // Wind from 345°: the danger lies to the south of the way.
     expect(danger[0]![1]).toBeLessThan(safe[0]![1]);
@@ -129,14 +129,14 @@ describe('way out and limits in words', () => {
 });
 
 it('a difference names what is worse', () => {
-  const held = runTake(input);
-  const late = runTake(vary(input, { ...AS_IT_IS, late: 3 }));
-  const lines = differenceLines(held, late, compareTakes(held, late), UNITS);
+  const held = runPlan(input);
+  const late = runPlan(vary(input, { ...AS_IT_IS, late: 3 }));
+  const lines = differenceLines(held, late, compareRuns(held, late), UNITS);
   const line = (name: string) => lines.find((l) => l.name === name);
   expect(line('outcome')).toMatchObject({ worse: true });
   expect(line('outcome')!.text).toMatch(/^done → /);
   expect(line('the ways part')!.text).toMatch(/^at \d:\d\d, by \d+\.\d m at \d:\d\d$/);
-  const same = differenceLines(held, held, compareTakes(held, held), UNITS);
+  const same = differenceLines(held, held, compareRuns(held, held), UNITS);
   expect(same.find((l) => l.name === 'the ways')!.text).toBe('never part by half a metre');
   expect(same.every(({ worse }) => !worse)).toBe(true);
 });

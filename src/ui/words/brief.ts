@@ -10,7 +10,7 @@ export interface Statement {
   readonly text: string;
   readonly why: string;
   readonly figures: readonly (readonly [string, string])[];
-  /** The moment of the take it is about. */
+  /** The moment of the run it is about. */
   readonly time: number | null;
   readonly hurts: boolean;
 }
@@ -34,9 +34,9 @@ const WHERE = { start: 'Where she starts', berth: 'In the berth' } as const;
 
 function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement[] {
   const wind = (mps: number) => windSpeed(mps, units);
-  const stream = (mps: number) => boatSpeed(mps, units);
+  const current = (mps: number) => boatSpeed(mps, units);
   const list: Statement[] = [];
-  const hasStream = size(push.stream) > 0.02;
+  const hasCurrent = size(push.current) > 0.02;
   list.push({
     key: `${where}-push`,
     text:
@@ -44,13 +44,13 @@ function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement
         ? `${WHERE[where]} nothing pushes her`
         : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(size(push.force), units)}`,
     why: `Held still on ${heading(push.heading)}: wind ${along(push.wind, wind)}${
-      hasStream ? `; stream ${along(push.stream, stream)}` : '; no stream'
+      hasCurrent ? `; current ${along(push.current, current)}` : '; no current'
     }.`,
     figures: [
       ['across her', `${force(push.force.starboard, units)} to ${side(push.force.starboard)}`],
       ['along her', `${force(push.force.ahead, units)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
       ['of it the wind across', force(push.windForce.starboard, units)],
-      ['spread', 'wind ± 20 %, stream ± 25 %'],
+      ['spread', 'wind ± 20 %, current ± 25 %'],
     ],
     time: null,
     hurts: false,
@@ -84,7 +84,7 @@ const comesText = ({ on, name }: InHand) =>
   on === 'bridge' ? `under ${name}, too low` : `on to ${name}`;
 
 function legFigures(leg: Leg, units: Units): [string, string][] {
-  const name = `beat ${leg.beat + 1}`;
+  const name = `step ${leg.step + 1}`;
   const course = leg.course === null ? 'stays about there' : `course ${heading(leg.course)}`;
   const drift = `drifts to ${heading(leg.letGo.towards)} at ${boatSpeed(leg.letGo.speed, units)}`;
   const ferry = leg.ferry
@@ -106,10 +106,10 @@ function legStatement(
   const first = legs[0]!;
   const end = legs.at(-1)!;
   const name = last
-    ? first.beat === 0
+    ? first.step === 0
       ? 'All the way'
-      : `From beat ${first.beat + 1} on`
-    : `Beat ${first.beat + 1} to ${end.beat + 2}`;
+      : `From step ${first.step + 1} on`
+    : `Step ${first.step + 1} to ${end.step + 2}`;
   const { lee } = first;
   const danger =
     lee === null
@@ -121,11 +121,11 @@ function legStatement(
   );
   const onto = worst?.onto;
   return {
-    key: `leg-${first.beat}`,
+    key: `leg-${first.step}`,
     text: `${name}: ${danger}`,
     why: onto
-      ? `Let go at rest half-way from beat ${worst!.beat + 1} she comes ${comesText(onto)}${onto.part ? ` with her ${onto.part}` : ''} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
-      : 'Let go at rest half-way between beats she comes on to nothing within a minute.',
+      ? `Let go at rest half-way from step ${worst!.step + 1} she comes ${comesText(onto)}${onto.part ? ` with her ${onto.part}` : ''} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
+      : 'Let go at rest half-way between steps she comes on to nothing within a minute.',
     figures: legs.flatMap((leg) => legFigures(leg, units)),
     time: first.from,
     hurts: legs.some((leg) => leg.onto !== null && leg.onto.grade !== 'soft'),
@@ -300,12 +300,12 @@ function speedStatement(brief: Brief, units: Units): Statement | null {
   };
 }
 
-/** Moments of beats by what is abreast then, for a helm who has no clock. */
+/** Moments of steps by what is abreast then, for a helm who has no clock. */
 export function abreastStatements({ abreast }: Brief, units: Units): Statement[] {
-  return abreast.map(({ beat, time, point, mark, side, aside, ahead }) => ({
-    key: `abreast-${beat}`,
-    text: `Beat ${beat + 1} comes with ${mark} abreast of her ${point}`,
-    why: `It then stands ${distance(aside, units)} off to ${side}, in this take; in another wind it may be abreast a little earlier or later.`,
+  return abreast.map(({ step, time, point, mark, side, aside, ahead }) => ({
+    key: `abreast-${step}`,
+    text: `Step ${step + 1} comes with ${mark} abreast of her ${point}`,
+    why: `It then stands ${distance(aside, units)} off to ${side}, in this run; in another wind it may be abreast a little earlier or later.`,
     figures: [
       [
         'exactly',

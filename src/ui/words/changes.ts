@@ -1,17 +1,17 @@
 import type { LockOrder } from '@/core/locks';
 import type { Change } from '@/core/review';
-import type { Order } from '@/core/score';
-import { STEP_S } from '@/core/sim';
+import type { Order } from '@/core/plan';
+import { TIMESTEP_S } from '@/core/sim';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import type { Boat, ScoreDocument } from '@/document';
-import { engineText, joystickText, thrusterText, wheelText } from './beats';
+import type { Boat, PlanDocument } from '@/document';
+import { engineText, joystickText, thrusterText, wheelText } from './steps';
 import { the } from './lines';
 import { clock } from './units';
 import { shareText } from './locks';
 
 interface About {
   readonly boat: Boat;
-  readonly score: Pick<ScoreDocument, 'lines' | 'crew'>;
+  readonly plan: Pick<PlanDocument, 'lines' | 'crew'>;
 }
 
 const GEARS = { '1': 'ahead', '0': 'neutral', '-1': 'astern' } as const;
@@ -33,15 +33,15 @@ function lockOrderText(order: LockOrder): string {
 }
 
 /** An order as the core has it, in words: "ahead 40 %", "wheel 20° starboard". */
-export function coreOrderText(order: Order, { boat, score }: About): string {
-  const line = (index: number) => the(score.lines[index]?.name ?? 'line');
-  const who = (index: number) => score.crew[index]?.name ?? 'somebody';
+export function coreOrderText(order: Order, { boat, plan }: About): string {
+  const line = (index: number) => the(plan.lines[index]?.name ?? 'line');
+  const who = (index: number) => plan.crew[index]?.name ?? 'somebody';
   switch (order.do) {
     case 'wheel':
       return wheelText(order.angle * DEGREES_PER_RADIAN);
     case 'steer':
       return `steering ${Math.round(order.heading * DEGREES_PER_RADIAN)}°`;
-    case 'steer for':
+    case 'steerFor':
       return `steering for ${order.mark.name}`;
     case 'engine': {
       const several = boat.drives.length > 1 && order.engine !== null;
@@ -55,13 +55,13 @@ export function coreOrderText(order: Order, { boat, score }: About): string {
     case 'pass':
     case 'tend':
       return `${line(order.line)} ${HOW[order.how]}`;
-    case 'let go':
+    case 'letGo':
       return `${line(order.line)} let go`;
     case 'anchor':
       return `${line(order.line)} ${order.how === 'drop' ? 'dropped' : 'weighed'}`;
-    case 'step ashore':
+    case 'stepAshore':
       return `${who(order.by)} ashore`;
-    case 'step aboard':
+    case 'stepAboard':
       return `${who(order.by)} aboard`;
     case 'go':
       return `${who(order.by)} to the ${order.point.name}`;
@@ -79,7 +79,7 @@ export function coreOrderText(order: Order, { boat, score }: About): string {
 const SURPRISES = {
   gust: 'a gust',
   veer: 'the wind’s veering',
-  stream: 'the stream’s turning',
+  current: 'the current’s turning',
   'no astern': 'the gear that would not go astern',
   'thruster quits': 'the thruster that quit',
   'joystick fails': 'the joystick that failed',
@@ -90,7 +90,7 @@ const SURPRISES = {
 
 /** What was otherwise, in one sentence: "neutral came 3.1 s later, at 0:12". */
 export function changeText(change: Change, about: About): string {
-  const at = (step: number) => clock(step * STEP_S);
+  const at = (step: number) => clock(step * TIMESTEP_S);
   switch (change.is) {
     case 'moved': {
       const by = `${Math.abs(change.late).toFixed(1)} s ${change.late > 0 ? 'later' : 'sooner'}`;
@@ -104,8 +104,8 @@ export function changeText(change: Change, about: About): string {
       return `${coreOrderText(change.input.order, about)} besides, at ${at(change.input.timestep)}`;
     case 'wind':
       return 'the wind was another';
-    case 'stream':
-      return 'the stream was another';
+    case 'current':
+      return 'the current was another';
     case 'start':
       return 'it began from another place or heading';
     case 'surprise':

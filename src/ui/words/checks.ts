@@ -59,7 +59,7 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
     case 'left in gear':
       return {
         text: `${the(which)}still in gear at the end`,
-        why: 'She goes on pushing while hands are on lines. Add neutral to the last beat, or a beat for it.',
+        why: 'She goes on pushing while hands are on lines. Add neutral to the last step, or a step for it.',
       };
     case 'much throttle close in':
       return {
@@ -71,15 +71,15 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
         text: `${which ?? 'the thruster'} is nearly hot after ${Math.round(figure)} s`,
         why: `It cuts out at about ${Math.round(limit)} s of full power. Use shorter bursts, or the engine.`,
       };
-    case 'beats at once':
+    case 'steps at once':
       return {
-        text: `comes ${figure < 0.05 ? 'at the same moment as' : `${tidy(figure, 1)} s after`} the beat before`,
-        why: 'One pair of hands does one thing at a time. Put both in one beat, or let the cue come later.',
+        text: `comes ${figure < 0.05 ? 'at the same moment as' : `${tidy(figure, 1)} s after`} the step before`,
+        why: 'One pair of hands does one thing at a time. Put both in one step, or let the cue come later.',
       };
     case 'order overtaken':
       return {
-        text: `what is ordered ${tidy(figure, 1)} s after it is never done: the next beat comes after ${tidy(limit, 1)} s`,
-        why: 'A beat’s orders replace what earlier ones still had to come. Order it sooner, or in the beat that comes.',
+        text: `what is ordered ${tidy(figure, 1)} s after it is never done: the next step comes after ${tidy(limit, 1)} s`,
+        why: 'A step’s orders replace what earlier ones still had to come. Order it sooner, or in the step that comes.',
       };
     case 'hands not there':
       return (

@@ -1,5 +1,5 @@
 import type { Difference } from '@/core/debrief';
-import type { Outcome, Take } from '@/core/score';
+import type { Outcome, Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from './units';
 
@@ -26,10 +26,10 @@ const OUTCOMES: Readonly<Record<Outcome, string>> = {
 
 const pair = (a: string, b: string) => (a === b ? a : `${a} → ${b}`);
 
-/** How a take differs from the one it is held against, the one held first in every pair. */
+/** How a run differs from the one it is held against, the one held first in every pair. */
 export function differenceLines(
-  held: Take,
-  now: Take,
+  held: Run,
+  now: Run,
   difference: Difference,
   units: Units,
 ): DifferenceLine[] {
@@ -63,7 +63,7 @@ export function differenceLines(
     worse: false,
   });
   lines.push({
-    name: 'takes',
+    name: 'runs',
     text: pair(clock(difference.duration[0]), clock(difference.duration[1])),
     worse: false,
   });

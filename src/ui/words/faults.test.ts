@@ -4,7 +4,7 @@ import { changeText } from './changes';
 import { FAULT_WORDS, faultEvidence } from './faults';
 
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
-const { boat, score } = demoFile('stern-to-before-supper');
+const { boat, plan } = demoFile('stern-to-before-supper');
 
 it('every rule has its name, why it matters and what to try', () => {
   expect(FAULT_RULES.map(({ id }) => id).toSorted()).toEqual(Object.keys(FAULT_WORDS).toSorted());
@@ -22,16 +22,16 @@ it('evidence is told in the user’s own units', () => {
     until: 4,
     figures: { speed: 1.0288888, room: 4, needs: 6.25, what: 'Thimble' },
   };
-  expect(faultEvidence(fault, score, UNITS)).toBe(
+  expect(faultEvidence(fault, plan, UNITS)).toBe(
     '2.0 kn with 4.0 m to Thimble; she stops in 6.3 m',
   );
-  expect(faultEvidence(fault, score, { ...UNITS, speed: 'm/s', length: 'ft' })).toContain(
+  expect(faultEvidence(fault, plan, { ...UNITS, speed: 'm/s', length: 'ft' })).toContain(
     '1.03 m/s',
   );
 });
 
 it('a change is one sentence with its moment', () => {
-  const about = { boat, score };
+  const about = { boat, plan };
   const neutral = {
     timestep: 123,
     order: { do: 'engine', engine: null, gear: 0, throttle: 0 },

@@ -1,6 +1,6 @@
 import type { CareGrade, CareReason, Fault, FaultId } from '@/core/review';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import type { ScoreDocument } from '@/document';
+import type { PlanDocument } from '@/document';
 import { the } from './lines';
 import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
 
@@ -55,7 +55,7 @@ export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
   'turned early': {
     name: 'Turned too early',
     why: 'room ahead was left unused, and she came nearer to what lies inside the turn.',
-    tried: 'stand on until your mark is abreast of the one ashore, as the score has it.',
+    tried: 'stand on until your mark is abreast of the one ashore, as the plan has it.',
   },
   'lost the bow': {
     name: 'Bow lost to the wind',
@@ -152,7 +152,7 @@ const GRIPPED = {
 
 export function faultEvidence(
   fault: Fault,
-  { lines, crew }: Pick<ScoreDocument, 'lines' | 'crew'>,
+  { lines, crew }: Pick<PlanDocument, 'lines' | 'crew'>,
   units: Units,
 ): string {
   switch (fault.rule) {
@@ -179,7 +179,7 @@ export function faultEvidence(
     case 'steering not reversed':
       return `wheel kept ${degrees(Math.abs(fault.figures.angle))} to ${fault.figures.angle < 0 ? 'port' : 'starboard'} for ${seconds(fault.figures.seconds)} with the gear the other way`;
     case 'turned early':
-      return `${distance(fault.figures.early, units)} before the score turns; ${distance(fault.figures.unused, units)} of clearance lost`;
+      return `${distance(fault.figures.early, units)} before the plan turns; ${distance(fault.figures.unused, units)} of clearance lost`;
     case 'lost the bow':
       return `fell off ${degrees(fault.figures.fell)} down-wind in ${seconds(fault.figures.seconds)}`;
     case 'watched one end': {
@@ -202,7 +202,7 @@ export function faultEvidence(
       return `the last one at ${clock(fault.figures.last)}`;
     case 'thruster leaned on': {
       const { seconds: long, share, heat } = fault.figures;
-      return `${Math.round(long)} s of it, ${Math.round(100 * share)} % of the take, ${Math.round(100 * heat)} % hot`;
+      return `${Math.round(long)} s of it, ${Math.round(100 * share)} % of the run, ${Math.round(100 * heat)} % hot`;
     }
     case 'in no-go water':
       return `${seconds(fault.figures.seconds)} in ${fault.figures.what}`;
@@ -243,10 +243,10 @@ export const CARE_WORDS: Readonly<Record<CareGrade, string>> = {
   harmful: 'Harm done',
 };
 
-/** Why a take is not graded better. */
+/** Why a run is not graded better. */
 export function careReason(
   reason: CareReason,
-  { lines }: Pick<ScoreDocument, 'lines'>,
+  { lines }: Pick<PlanDocument, 'lines'>,
   units: Units,
 ): string {
   switch (reason.is) {

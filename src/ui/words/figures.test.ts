@@ -5,27 +5,27 @@ import { FIGURE_WORDS, lyingText, wayWords } from './figures';
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const file = demoFile('quince-takes-a-slip');
 
-type Taken = Way<FigureId>['proposal']['take'];
-const way = (take: Partial<Taken>, limit: Way<FigureId>['limit'], none = 0): Way<FigureId> => ({
+type Taken = Way<FigureId>['proposal']['run'];
+const way = (run: Partial<Taken>, limit: Way<FigureId>['limit'], none = 0): Way<FigureId> => ({
   figure: 'slip-bow-in',
   turned: false,
   goal: file.goal,
   limit,
   proposal: {
-    score: file.score,
+    plan: file.plan,
     wayOut: { looked: 48, none },
     tries: 1,
     of: 1,
-    take: {
+    run: {
       outcome: 'reached',
       duration: 60,
       goal: [],
       events: [],
       margins: {
-        clearance: { distance: 1.24, name: 'Barley', part: 'port bow', time: 3, beat: 1 },
+        clearance: { distance: 1.24, name: 'Barley', part: 'port bow', time: 3, step: 1 },
         touch: null,
       },
-      ...take,
+      ...run,
     } as unknown as Taken,
   },
 });

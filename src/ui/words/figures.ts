@@ -1,6 +1,6 @@
 import type { Boat, FigureId, GoalDocument, Way } from '@/document';
 import { namedPoints } from '@/document';
-import { outcomeWords } from './take';
+import { outcomeWords } from './run';
 import { distance, windSpeed, type Units } from './units';
 import { limitWords } from './way-out';
 
@@ -24,7 +24,7 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   ],
   'ferry-glide-in': [
     'Ferry glide in',
-    'up into the stream at an angle, which comes off as she nears',
+    'up into the current at an angle, which comes off as she nears',
   ],
   'slip-bow-in': [
     'Into the slip bow first',
@@ -42,7 +42,7 @@ export const FIGURE_WORDS: Readonly<Record<FigureId, readonly [string, string]>>
   'wait-out-a-gust': ['Wait out a gust', 'held bow to the weather by short bursts'],
   'ferry-glide-out': [
     'Ferry glide out',
-    'bow a little off into the stream, which carries her off sideways',
+    'bow a little off into the current, which carries her off sideways',
   ],
   'drop-off-and-away': ['Drop off and away', 'let the wind take her off, then ahead and out'],
   'stern-out-and-astern': [
@@ -141,12 +141,12 @@ export function lyingText(goal: GoalDocument, boat: Boat): string {
 
 /** What a way came to: that it gets there, the room it leaves, its way out and the wind it fails in; or why it does not. */
 export function wayWords({ proposal, goal, limit }: Way<FigureId>, units: Units): string {
-  const { take, score, wayOut } = proposal;
-  if (take.outcome !== 'reached') {
-    const [head, why] = outcomeWords(take, { goal, score }, units);
+  const { run, plan, wayOut } = proposal;
+  if (run.outcome !== 'reached') {
+    const [head, why] = outcomeWords(run, { goal, plan }, units);
     return `does not get there: ${head.toLowerCase()}, ${why}`;
   }
-  const { clearance } = take.margins;
+  const { clearance } = run.margins;
   const none = wayOut?.none ?? 0;
   const parts = [
     'gets there',

@@ -1,9 +1,9 @@
-import type { LineState, TakeEvent } from '@/core/score';
+import type { LineState, RunEvent } from '@/core/plan';
 import type { OrderDocument } from '@/document';
 import { gatesText, paddleText } from './locks';
 import { tidy } from './units';
 
-/** "4.5 m" of line: always in metres in the score's own words, as the length ordered is. */
+/** "4.5 m" of line: always in metres in the plan's own words, as the length ordered is. */
 const metres = (length: number) => `${tidy(length, 1)} m`;
 
 export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
@@ -15,7 +15,7 @@ export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
 
 type HandsDocument = Extract<
   OrderDocument,
-  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'step' | 'go' | 'paddle' | 'gates' }
+  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'stepAshore' | 'stepAboard' | 'go' | 'paddle' | 'gates' }
 >;
 
 /** A line by its name in a sentence: "the bow line", but "Wicket's bow line". */
@@ -64,12 +64,12 @@ export function taskText(order: HandsDocument): string {
       const to = order.length_m === undefined ? '' : `, veer to ${metres(order.length_m)}`;
       return `drop ${the(order.line)}${to}`;
     }
-    case 'step':
-      return order.to === 'ashore'
-        ? `step ashore, to ${order.at}`
-        : `step aboard at the ${order.at}`;
+    case 'stepAshore':
+      return `step ashore, to ${order.mark}`;
+    case 'stepAboard':
+      return `step aboard at the ${order.point}`;
     case 'go':
-      return `go to the ${order.at}`;
+      return `go to the ${order.point}`;
     case 'paddle':
       return paddleText(order);
     case 'gates':
@@ -81,8 +81,8 @@ export function taskText(order: HandsDocument): string {
 export const handsText = (order: HandsDocument): string =>
   order.by === undefined ? taskText(order) : `${order.by}: ${taskText(order)}`;
 
-type LineEventOf = Extract<TakeEvent, { is: 'line' }>;
-type CrewEventOf = Extract<TakeEvent, { is: 'crew' }>;
+type LineEventOf = Extract<RunEvent, { is: 'line' }>;
+type CrewEventOf = Extract<RunEvent, { is: 'crew' }>;
 
 /** What went wrong with a line, or null where it went as it should. */
 export function lineTrouble({ what }: LineEventOf, name: string): string | null {

@@ -1,6 +1,6 @@
 import type { LockAhead, LockWater, Through } from '@/core/brief';
 import type { Meeting, Sharing, StairOrder } from '@/core/locks';
-import { outcomeWord } from './take';
+import { outcomeWord } from './run';
 import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
 
 const GATES: Readonly<Record<Through['gates'], string>> = {
@@ -35,7 +35,7 @@ export function gatesAdvice(through: readonly Through[]): string | null {
 
 /** Is it set for her, and when she leaves where she lies. */
 export function setText(ahead: LockAhead, names: readonly string[], units: Units): string {
-  const { setForHer, readyIn, readyBy, inside, way, takes, leaveAt, end, from } = ahead;
+  const { setForHer, readyIn, readyBy, inside, way, runs, leaveAt, end, from } = ahead;
   const by = readyBy === null ? '' : `, ${readyBy} ashore`;
   if (from !== null)
     return `Entered out of ${names[from] ?? 'the chamber beside it'}, by the gates between them, once both stand at one level.`;
@@ -44,7 +44,7 @@ export function setText(ahead: LockAhead, names: readonly string[], units: Units
     return `Set ${setForHer ? 'for' : 'against'} her, and the gates are never opened to her: its level is not made with these paddles, or nobody gets to its far side on foot.`;
   if (setForHer)
     return readyIn === 0
-      ? `Set for her, the ${end} gates open: ${distance(way, units)} to go, about ${clock(takes)}.`
+      ? `Set for her, the ${end} gates open: ${distance(way, units)} to go, about ${clock(runs)}.`
       : `Set for her, the ${end} gates shut: ${clock(readyIn)} to open them${by}.`;
   return `Set against her: somebody at the other end comes first. Turned round for her in ${clock(readyIn)} at least${by}; leave after ${clock(leaveAt ?? 0)} to meet the gates open.`;
 }

@@ -35,17 +35,17 @@ describe('checks at a lock in words', () => {
 
   it('what it was rehearsed in stands in one line', () => {
     const wind = { from_deg: 240, speed_mps: 6.17 };
-    const stream = { set_deg: 90, speed_mps: 0 };
-    expect(weatherText({ wind, stream, water: 'sea' }, UNITS)).toBe(
-      'Wind 12 kn from 240° SW. No stream.',
+    const current = { set_deg: 90, speed_mps: 0 };
+    expect(weatherText({ wind, current, water: 'sea' }, UNITS)).toBe(
+      'Wind 12 kn from 240° SW. No current.',
     );
     const gusts = { intensity: 0.2, timeScale_s: 8, seed: 1 };
     const level = [{ at_s: 0, level_m: -0.4 }];
     expect(
       weatherText(
-        { wind: { ...wind, gusts }, stream: { ...stream, speed_mps: 0.5 }, water: 'sea', level },
+        { wind: { ...wind, gusts }, current: { ...current, speed_mps: 0.5 }, water: 'sea', level },
         UNITS,
       ),
-    ).toBe('Wind 12 kn from 240° SW, gusts of ± 20 %. Stream 1.0 kn to 090° E; level −0.4 m.');
+    ).toBe('Wind 12 kn from 240° SW, gusts of ± 20 %. Current 1.0 kn to 090° E; level −0.4 m.');
   });
 });

@@ -106,7 +106,7 @@ const ahead = (part: Partial<LockAhead>) =>
     readyBy: null,
     inside: false,
     way: 20,
-    takes: 40,
+    runs: 40,
     leaveAt: 0,
     end: 'lower',
     side: null,
@@ -214,7 +214,7 @@ describe('a lock ahead in words', () => {
     expect(never.join(' ')).not.toContain('In order');
   });
 
-  it('what becomes of the take with more or less push', () => {
+  it('what becomes of the run with more or less push', () => {
     const margins = { clearance: { distance: 0.42 }, touch: null, line: { tension: 310 } };
     const found = (times: number) =>
       waterText(

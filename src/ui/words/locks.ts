@@ -1,5 +1,5 @@
 import { headAt, MADE_M, timeToMake, type End, type Lock, type LockState } from '@/core/locks';
-import type { LockCue, LockEvent } from '@/core/score';
+import type { LockCue, LockEvent } from '@/core/plan';
 import type { OrderDocument } from '@/document';
 import { clock, distance, type Units } from './units';
 

@@ -1,38 +1,38 @@
-import { runTake, type Take } from '@/core/score';
+import { runPlan, type Run } from '@/core/plan';
 import { toRunInput, type ManoeuvreFile } from '@/document';
 import { eventText } from '@/document/event-text';
 import { demoFile } from '@/document/testing/demo';
-import { handsOf } from '../score/said';
+import { handsOf } from '../plan/said';
 import { coreOrderText } from './changes';
-import { outcomeWords, readings, surprises } from './take';
+import { outcomeWords, readings, surprises } from './run';
 
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 
-function play(id: string, tempting = false): { take: Take; file: ManoeuvreFile } {
+function play(id: string, tempting = false): { run: Run; file: ManoeuvreFile } {
   const shipped = demoFile(id);
-  const file = tempting ? { ...shipped, score: shipped.tempting!.score } : shipped;
+  const file = tempting ? { ...shipped, plan: shipped.tempting!.plan } : shipped;
   const input = toRunInput(file);
   if (!input.ok) throw new Error(JSON.stringify(input.problems));
-  return { take: runTake(input.value), file };
+  return { run: runPlan(input.value), file };
 }
 
 describe('how passages end, in words', () => {
   it('hung up on the cill: when, and what to do', () => {
-    const { take, file } = play('nell-down-cobnut-lock', true);
-    const [word, why] = outcomeWords(take, file, UNITS);
+    const { run, file } = play('nell-down-cobnut-lock', true);
+    const [word, why] = outcomeWords(run, file, UNITS);
     expect(word).toBe('Hung up');
     expect(why).toMatch(/on the cill at \d+:\d\d: paddles down at once/);
-    const told = surprises(take, file, UNITS).map(({ text }) => text);
+    const told = surprises(run, file, UNITS).map(({ text }) => text);
     expect(
       told.some((text) => /over the cill as the chamber falls: \d+:\d\d until/.test(text)),
     ).toBe(true);
   });
 
   it('hung between the sides or on a gate: how, and that the level goes back', () => {
-    const { take, file } = play('nell-down-cobnut-lock', true);
+    const { run, file } = play('nell-down-cobnut-lock', true);
     const as = (what: 'hangs wedged' | 'caught on a gate') => {
       const events = [{ time: 75, is: 'lock' as const, lock: 0, what, who: null }];
-      return outcomeWords({ ...take, events }, file, UNITS)[1];
+      return outcomeWords({ ...run, events }, file, UNITS)[1];
     };
     expect(as('hangs wedged')).toMatch(
       /wedged between the sides at 1:15.*back to where she floated/,
@@ -41,41 +41,41 @@ describe('how passages end, in words', () => {
   });
 
   it('a line made fast: that she hung or it parted, and never to do it', () => {
-    const { take, file } = play('quince-alone-down-withen-lock', true);
-    const [word, why] = outcomeWords(take, file, UNITS);
+    const { run, file } = play('quince-alone-down-withen-lock', true);
+    const [word, why] = outcomeWords(run, file, UNITS);
     expect(word).toBe('Not safe');
     expect(why).toMatch(/centre line.*fast in a falling chamber.*never made fast/);
     expect(why).not.toContain('propeller');
   });
 
   it('a line left fast, though slack enough not to hang her: that it was, and never to do it', () => {
-    const { take, file } = play('nell-down-cobnut-lock');
+    const { run, file } = play('nell-down-cobnut-lock');
     const events = [
       { time: 70, is: 'line' as const, line: 0, what: 'fast too long' as const, x: 0, y: 0 },
     ];
-    const unsafe = { ...take, outcome: 'unsafe' as const, events };
+    const unsafe = { ...run, outcome: 'unsafe' as const, events };
     expect(outcomeWords(unsafe, file, UNITS)[1]).toMatch(
       /^centre line was left at 1:10, fast in a falling chamber.*never made fast/,
     );
   });
 
   it('one that goes well says how clear she was, and of what', () => {
-    const { take, file } = play('nell-down-cobnut-lock');
-    const [word, why] = outcomeWords(take, file, UNITS);
+    const { run, file } = play('nell-down-cobnut-lock');
+    const [word, why] = outcomeWords(run, file, UNITS);
     expect(word).toBe('Done');
     expect(why).toMatch(/^past the lower gates of Cobnut Lock, \d+\.\d m$/);
-    const all = readings(take, file.score, UNITS);
+    const all = readings(run, file.plan, UNITS);
     expect(all.map(({ meaning }) => meaning)).toEqual(
       expect.arrayContaining(['water under her', 'room under footbridge over the tail']),
     );
-    expect(surprises(take, file, UNITS)).toEqual([]);
+    expect(surprises(run, file, UNITS)).toEqual([]);
   });
 
   it('one that stops half way says how much is left; one that floods a chamber what to do first', () => {
-    const { take, file } = play('nell-up-cobnut-lock');
-    const [past] = take.goal;
-    const short: Take = {
-      ...take,
+    const { run, file } = play('nell-up-cobnut-lock');
+    const [past] = run.goal;
+    const short: Run = {
+      ...run,
       outcome: 'missed',
       goal: [{ ...past!, found: -12.3, met: false }],
     };
@@ -83,8 +83,8 @@ describe('how passages end, in words', () => {
       'Not there',
       '12.3 m of her way through still to go',
     ]);
-    const flooded: Take = {
-      ...take,
+    const flooded: Run = {
+      ...run,
       outcome: 'unsafe',
       events: [{ time: 65, is: 'lock', lock: 1, what: 'over the coping', who: null }],
     };
@@ -96,23 +96,23 @@ describe('how passages end, in words', () => {
 });
 
 describe('what is done at a lock, in words', () => {
-  const { take, file } = play('nell-up-cobnut-lock');
+  const { run, file } = play('nell-up-cobnut-lock');
 
   it('every event and order has some, for screen, files and the command line', () => {
-    for (const event of take.events) {
-      expect(eventText(event, file.score)).not.toMatch(/undefined|NaN/);
+    for (const event of run.events) {
+      expect(eventText(event, file.plan)).not.toMatch(/undefined|NaN/);
       if (event.is !== 'order') continue;
-      expect(eventText(event, file.score)).not.toBe('');
+      expect(eventText(event, file.plan)).not.toBe('');
       expect(coreOrderText(event.order, file)).not.toMatch(/undefined|NaN/);
     }
-    const texts = take.events.map((event) => eventText(event, file.score));
+    const texts = run.events.map((event) => eventText(event, file.plan));
     expect(texts).toContain('signal: wind');
     expect(texts).toContain('Wren: paddle 1 to 40 %');
     expect(texts).toContain('Wren: lower gates shut');
   });
 
   it('hands and lock stand in the hands’ lane in their order', () => {
-    const said = handsOf(take, file.score);
+    const said = handsOf(run, file.plan);
     expect(said.some(({ text }) => text.includes('gates begin to shut'))).toBe(true);
     expect(said.some(({ text }) => text.includes('a paddle is wound up'))).toBe(true);
     const times = said.map(({ time }) => time);

@@ -1,8 +1,8 @@
 import type { Problem } from '@/document';
 
 const PARTS: readonly [RegExp, (n: number) => string][] = [
-  [/^score\.beats\[(\d+)\]/, (n) => `beat ${n + 1}`],
-  [/^score\.end/, () => 'the end'],
+  [/^plan\.steps\[(\d+)\]/, (n) => `step ${n + 1}`],
+  [/^plan\.end/, () => 'the end'],
   [/^\.wayOut/, () => 'way out'],
   [/^\.orders\[(\d+)\]/, (n) => `order ${n + 1}`],
   [/^\.expect\[(\d+)\]/, (n) => `expectation ${n + 1}`],
@@ -10,7 +10,7 @@ const PARTS: readonly [RegExp, (n: number) => string][] = [
   [/^\.of\[(\d+)\]/, (n) => `part ${n + 1}`],
 ];
 
-/** Where a problem is, as the score on the screen is counted: "beat 2, way out, order 1"; other paths as they are. */
+/** Where a problem is, as the plan on the screen is counted: "step 2, way out, order 1"; other paths as they are. */
 export function whereWords(path: string): string {
   const words: string[] = [];
   let rest = path;

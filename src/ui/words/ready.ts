@@ -6,7 +6,7 @@ export const READY_WORDS: Readonly<Record<ReadyItem, readonly [string, string]>>
   'cooling-water': ['cooling water comes out', 'an engine that quits is found now, not in the gap'],
   'kill-cord': ['kill cord on', 'a helm thrown off must stop the engine'],
   'both-gears': ['ahead and astern tried', 'before the last line is off'],
-  'lock-to-lock': ['steering tried from lock to lock', 'and left where the first beat wants it'],
+  'lock-to-lock': ['steering tried from lock to lock', 'and left where the first step wants it'],
   thrusters: ['thrusters tried both ways', 'switch, battery, and nothing in the tunnel'],
   joystick: ['joystick tried, and how to take the boat back from it', 'it may fail'],
   'shore-power': ['shore power and hoses off', ''],

@@ -8,7 +8,7 @@ const KNOTS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const side = (of: ForSide['side'], rest: Partial<ForSide> = {}): ForSide => ({
   side: of,
   heading: 0,
-  streamAhead: 0,
+  currentAhead: 0,
   windAhead: 0,
   sternIn: null,
   walkFor: 5,
@@ -18,23 +18,23 @@ const side = (of: ForSide['side'], rest: Partial<ForSide> = {}): ForSide => ({
 
 it('says nothing speaks for either side when nothing does', () => {
   expect(reasonsForSide([side('port'), side('starboard')], 'port', KNOTS)).toEqual([
-    'Wind, stream and propeller say little for either side.',
+    'Wind, current and propeller say little for either side.',
   ]);
 });
 
-it('names stream, wind and walk with what they do, in the user’s unit', () => {
+it('names current, wind and walk with what they do, in the user’s unit', () => {
   const sides = [
-    side('port', { streamAhead: 0.514, windAhead: 5.144, sternIn: 0.1, worth: 2 }),
-    side('starboard', { streamAhead: -0.514, windAhead: -5.144, sternIn: -0.1, worth: -2 }),
+    side('port', { currentAhead: 0.514, windAhead: 5.144, sternIn: 0.1, worth: 2 }),
+    side('starboard', { currentAhead: -0.514, windAhead: -5.144, sternIn: -0.1, worth: -2 }),
   ];
   expect(reasonsForSide(sides, 'port', KNOTS)).toEqual([
-    '1.0 kn of stream on the bow, which helps her stop.',
+    '1.0 kn of current on the bow, which helps her stop.',
     '10 kn of wind on the bow, which helps her stop.',
     'Going astern turns her 6° in 5 s, her stern in to the berth.',
     'The better side by these.',
   ]);
   const other = reasonsForSide(sides, 'starboard', { ...KNOTS, speed: 'm/s' });
-  expect(other[0]).toBe('0.51 m/s of stream from astern, which carries her on.');
+  expect(other[0]).toBe('0.51 m/s of current from astern, which carries her on.');
   expect(other.at(-2)).toContain('away from the berth');
   expect(other.at(-1)).toBe('The other side is the better by these.');
 });

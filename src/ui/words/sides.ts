@@ -3,7 +3,7 @@ import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, windSpeed, type Units } from './units';
 
 /** What is worth naming, m/s and rad. */
-const A_STREAM_MPS = 0.1;
+const A_CURRENT_MPS = 0.1;
 const A_WIND_MPS = 1;
 const A_WALK = 2 / DEGREES_PER_RADIAN;
 
@@ -16,14 +16,14 @@ export function reasonsForSide(
   const it = sides.find((one) => one.side === side);
   const better = sides[0];
   if (!it || !better) return [];
-  const { streamAhead, windAhead, sternIn, walkFor } = it;
+  const { currentAhead, windAhead, sternIn, walkFor } = it;
   const met = (value: number, words: string) =>
     value > 0
       ? `${words} on the bow, which helps her stop.`
       : `${words} from astern, which carries her on.`;
   const said = [
-    ...(Math.abs(streamAhead) > A_STREAM_MPS
-      ? [met(streamAhead, `${boatSpeed(Math.abs(streamAhead), units)} of stream`)]
+    ...(Math.abs(currentAhead) > A_CURRENT_MPS
+      ? [met(currentAhead, `${boatSpeed(Math.abs(currentAhead), units)} of current`)]
       : []),
     ...(Math.abs(windAhead) > A_WIND_MPS
       ? [met(windAhead, `${windSpeed(Math.abs(windAhead), units)} of wind`)]
@@ -35,7 +35,7 @@ export function reasonsForSide(
       : []),
   ];
   const near = Math.abs(sides[0]!.worth - sides[1]!.worth) < 0.1;
-  if (said.length === 0) return ['Wind, stream and propeller say little for either side.'];
+  if (said.length === 0) return ['Wind, current and propeller say little for either side.'];
   if (near) return [...said, 'Neither side has much over the other.'];
   return side === better.side
     ? [...said, 'The better side by these.']

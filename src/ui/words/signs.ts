@@ -6,7 +6,7 @@ export const SIGN_WORDS: Readonly<Record<string, string>> = {
   hangs: 'hangs straight down',
   stirs: 'stirs now and then',
   lifts: 'lifts, half out',
-  streams: 'streams out, mostly straight',
+  currents: 'currents out, mostly straight',
   cracks: 'cracks, quite straight',
   glass: 'like glass',
   'cats-paws': 'dull patches that come and go',
@@ -33,8 +33,8 @@ export function windReading({ value, spread }: Reading, { speed }: Units): strin
   return `${v} ± ${Number(s) === 0 ? (digits === 0 ? 1 : 0.1) : s} ${speed}`;
 }
 
-/** "0.8 ± 0.2 kn" for stream. */
-export function streamReading({ value, spread }: Reading, units: Units): string {
+/** "0.8 ± 0.2 kn" for current. */
+export function currentReading({ value, spread }: Reading, units: Units): string {
   const shown = Math.max(spread, units.speed === 'kn' ? 0.0514 : 0.01);
   return `${boatSpeed(value, units).split(' ')[0]} ± ${boatSpeed(shown, units)}`;
 }

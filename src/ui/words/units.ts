@@ -43,7 +43,7 @@ export function touchSpeed(mps: number): string {
   return `${mps.toFixed(2)} m/s`;
 }
 
-/** "11 kn", "5.7 m/s": wind. Stream keeps a decimal. */
+/** "11 kn", "5.7 m/s": wind. Current keeps a decimal. */
 export function windSpeed(mps: number, { speed }: Units): string {
   return `${speedIn(mps, speed).toFixed(speed === 'kn' ? 0 : 1)} ${speed}`;
 }

@@ -10,13 +10,13 @@ export const windText = ({ from_deg, speed_mps }: Conditions['wind'], units: Uni
     : 'no wind';
 
 /** "1.2 kn to 090° E" */
-export const streamText = ({ set_deg, speed_mps }: Conditions['stream'], units: Units): string =>
+export const currentText = ({ set_deg, speed_mps }: Conditions['current'], units: Units): string =>
   speed_mps > 0
     ? `${boatSpeed(speed_mps, units)} to ${threeFigures(set_deg)} ${compassPoint(set_deg)}`
-    : 'no stream';
+    : 'no current';
 
-/** Wind with its gusts, stream, and the level as it begins: what it was rehearsed in. */
-export function weatherText({ wind, stream, level }: Conditions, units: Units): string {
+/** Wind with its gusts, current, and the level as it begins: what it was rehearsed in. */
+export function weatherText({ wind, current, level }: Conditions, units: Units): string {
   const { gusts } = wind;
   const gusty =
     gusts && wind.speed_mps > 0 ? `, gusts of ± ${Math.round(100 * gusts.intensity)} %` : '';
@@ -24,7 +24,7 @@ export function weatherText({ wind, stream, level }: Conditions, units: Units): 
   const stands = from
     ? `; level ${from.level_m < 0 ? '−' : ''}${distance(Math.abs(from.level_m), units)}`
     : '';
-  const flows = stream.speed_mps > 0 ? `Stream ${streamText(stream, units)}` : 'No stream';
+  const flows = current.speed_mps > 0 ? `Current ${currentText(current, units)}` : 'No current';
   const blows = wind.speed_mps > 0 ? `Wind ${windText(wind, units)}${gusty}` : 'No wind';
   return `${blows}. ${flows}${stands}.`;
 }

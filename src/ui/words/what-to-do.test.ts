@@ -32,7 +32,7 @@ describe('what to do, in words', () => {
     );
   });
 
-  it('gives the angle from the take, and the height of fenders from berth and boat', () => {
+  it('gives the angle from the run, and the height of fenders from berth and boat', () => {
     expect(angleStatement(brief)!.text).toMatch(/^Come in at \d+° to the berth$/);
     const berth = berthOf(file)!;
     expect(berth.name).toBe('west gap');
@@ -104,13 +104,13 @@ describe('what to do, in words', () => {
     expect(stepWays(brief, units)).toEqual([]);
   });
 
-  it('says who does what in the score, by name', () => {
-    const { score } = demoFile('spring-on-before-she-blows-off');
-    const said = handsStatements(score).map(({ text }) => text);
-    expect(said).toHaveLength(score.crew.length);
-    for (const [i, { name }] of score.crew.entries()) expect(said[i]).toMatch(`${name}: `);
-    expect(said.join(' ')).toMatch(/spring.*\(beat \d\)/);
-    expect(handsStatements(file.score)).toEqual([]);
+  it('says who does what in the plan, by name', () => {
+    const { plan } = demoFile('spring-on-before-she-blows-off');
+    const said = handsStatements(plan).map(({ text }) => text);
+    expect(said).toHaveLength(plan.crew.length);
+    for (const [i, { name }] of plan.crew.entries()) expect(said[i]).toMatch(`${name}: `);
+    expect(said.join(' ')).toMatch(/spring.*\(step \d\)/);
+    expect(handsStatements(file.plan)).toEqual([]);
   });
 
   it('measures a spring that stops her, and says what it carries', () => {
@@ -128,9 +128,9 @@ describe('what to do, in words', () => {
   });
 
   it('says what one alone reaches from the helm', () => {
-    const { score, boat } = demoFile('spring-on-before-she-blows-off');
-    expect(aloneStatement(boat, score)).toBeNull();
-    const alone = aloneStatement(boat, { ...score, crew: score.crew.slice(0, 1) })!;
+    const { plan, boat } = demoFile('spring-on-before-she-blows-off');
+    expect(aloneStatement(boat, plan)).toBeNull();
+    const alone = aloneStatement(boat, { ...plan, crew: plan.crew.slice(0, 1) })!;
     expect(alone.text).toMatch(/^Alone: from the helm Ines reaches /);
     expect(alone.why).toMatch(/port bow cleat \d+ s/);
   });

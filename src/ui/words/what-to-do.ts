@@ -8,12 +8,12 @@ import {
 } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { stoppedBy } from '@/core/holding';
-import { AT_HAND_M, PROPELLER_ROOM_M, STEP_UP_M, WALKS_ABOARD_MPS } from '@/core/score';
+import { AT_HAND_M, PROPELLER_ROOM_M, STEP_UP_M, WALKS_ABOARD_MPS } from '@/core/plan';
 import {
   namedPoints,
   type Berth,
   type Boat,
-  type ScoreDocument,
+  type PlanDocument,
   type StoppingSpring,
 } from '@/document';
 import type { Schools } from '../state/preferences';
@@ -24,7 +24,7 @@ import { boatSpeed, clock, distance, force, type Units } from './units';
 
 const quiet = { figures: [], time: null, hurts: false } as const;
 
-/** Which side to, by wind, stream and walk. */
+/** Which side to, by wind, current and walk. */
 export function sideStatement(
   brief: Brief,
   side: 'port' | 'starboard',
@@ -45,7 +45,7 @@ export function sideStatement(
   };
 }
 
-/** The angle she comes in at, from the take. */
+/** The angle she comes in at, from the run. */
 export function angleStatement(brief: Brief): Statement | null {
   const at = brief.speeds.find(({ lengths, angle }) => lengths === 2 && angle !== null);
   if (!at || at.angle === null || at.time === null) return null;
@@ -53,7 +53,7 @@ export function angleStatement(brief: Brief): Statement | null {
   return {
     key: 'angle',
     text: angle < 3 ? 'Come in parallel to the berth' : `Come in at ${angle}° to the berth`,
-    why: `Her heading two lengths off, against the one she is to lie on, in this take.`,
+    why: `Her heading two lengths off, against the one she is to lie on, in this run.`,
     figures: [],
     time: at.time,
     hurts: false,
@@ -187,7 +187,7 @@ export function fenderStatement(
   };
 }
 
-/** Who does what, and what they call, from the first line and the take's own calls. */
+/** Who does what, and what they call, from the first line and the run's own calls. */
 export function crewStatements(
   brief: Brief,
   line: FirstLine | null,
@@ -233,25 +233,25 @@ export function crewStatements(
   ];
 }
 
-/** What each of the people in the score is asked to do, beat by beat; nobody's name where hands are whoever is at hand. */
-export function handsStatements({ beats, crew }: ScoreDocument): Statement[] {
-  const asked = new Map<string, { text: string; beat: number }[]>();
+/** What each of the people in the plan is asked to do, step by step; nobody's name where hands are whoever is at hand. */
+export function handsStatements({ steps, crew }: PlanDocument): Statement[] {
+  const asked = new Map<string, { text: string; step: number }[]>();
   for (const { name } of crew) asked.set(name, []);
-  beats.forEach(({ orders }, i) => {
+  steps.forEach(({ orders }, i) => {
     for (const order of orders) {
       if (!('by' in order) && !('line' in order)) continue;
       const who = order.by ?? (crew.length === 1 ? crew[0]!.name : 'whoever is at hand');
       const list = asked.get(who) ?? [];
-      asked.set(who, [...list, { text: taskText(order), beat: i + 1 }]);
+      asked.set(who, [...list, { text: taskText(order), step: i + 1 }]);
     }
   });
   return [...asked].map(([who, list]): Statement => ({
     key: `hands-${who}`,
     text:
       list.length === 0
-        ? `${who}: nothing with lines in this score`
-        : `${who}: ${list.map(({ text, beat }) => `${text} (beat ${beat})`).join('; ')}`,
-    why: 'As the score has it. Each says it back before the first line is off.',
+        ? `${who}: nothing with lines in this plan`
+        : `${who}: ${list.map(({ text, step }) => `${text} (step ${step})`).join('; ')}`,
+    why: 'As the plan has it. Each says it back before the first line is off.',
     ...quiet,
   }));
 }
@@ -277,7 +277,7 @@ export function springStatement(spring: StoppingSpring | null, units: Units): St
 }
 
 /** Alone aboard: what is within reach of the helm, and how long the walk to the rest is. */
-export function aloneStatement(boat: Boat, { crew }: ScoreDocument): Statement | null {
+export function aloneStatement(boat: Boat, { crew }: PlanDocument): Statement | null {
   const aboard = crew.filter(({ at }) => 'aboard' in at);
   const points = namedPoints(boat);
   const helm = points.find(({ name }) => name === 'helm');

@@ -1,9 +1,9 @@
-import { runTake } from '@/core/score';
+import { runPlan } from '@/core/plan';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { cueText, engineText, orderText, wheelText } from './beats';
+import { cueText, engineText, orderText, wheelText } from './steps';
 import { gathered, whereWords } from './problems';
-import { outcomeWords, readings, surprises } from './take';
+import { outcomeWords, readings, surprises } from './run';
 import {
   boatSpeed,
   clock,
@@ -42,7 +42,7 @@ describe('figures', () => {
   });
 });
 
-describe('beats in words', () => {
+describe('steps in words', () => {
   it('say cues as a crew would', () => {
     expect(cueText({ is: 'abeam', point: 'mast', mark: 'pile 4' }, KN)).toBe(
       'mast abreast of pile 4',
@@ -76,19 +76,19 @@ describe('beats in words', () => {
   });
 });
 
-describe('a take in words', () => {
+describe('a run in words', () => {
   const played = (change: (file: ReturnType<typeof demoFile>) => void = () => undefined) => {
     const file = structuredClone(demoFile('off-stilt-pontoon'));
     change(file);
     const input = toRunInput(file);
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    return { take: runTake(input.value), file };
+    return { run: runPlan(input.value), file };
   };
 
   it('says what is missing in as many figures as it takes, and that a line is on', () => {
-    const { take, file } = played();
+    const { run, file } = played();
     const missed = (goal: readonly object[]) =>
-      outcomeWords({ ...take, outcome: 'missed', goal } as typeof take, file, KN).join(' ');
+      outcomeWords({ ...run, outcome: 'missed', goal } as typeof run, file, KN).join(' ');
     const off = { what: 'clearance', found: 1.962, limit: 2, met: false };
     expect(missed([off])).toContain('1.96 m clear, 2.00 m asked for');
     expect(missed([{ ...off, found: 1.2 }])).toContain('1.2 m clear, 2.0 m asked for');
@@ -98,60 +98,60 @@ describe('a take in words', () => {
   });
 
   it('says what was reached and how near it came', () => {
-    const { take, file } = played();
-    expect(outcomeWords(take, file, KN)[0]).toBe('Done');
-    const [clearance, touch] = readings(take, { lines: [] }, KN);
+    const { run, file } = played();
+    expect(outcomeWords(run, file, KN)[0]).toBe('Done');
+    const [clearance, touch] = readings(run, { lines: [] }, KN);
     expect(clearance).toMatchObject({ meaning: 'clear of blue ketch', hurts: false });
-    expect(clearance!.where).toMatch(/^bow, beat 1, at 0:00$/);
+    expect(clearance!.where).toMatch(/^bow, step 1, at 0:00$/);
     expect(touch).toMatchObject({ figure: '0', meaning: 'touches' });
-    expect(surprises(take, file, KN)).toEqual([]);
+    expect(surprises(run, file, KN)).toEqual([]);
   });
 
   it('never calls a hard touch a success, and names what failed', () => {
-    const { take, file } = played((f) => {
-      f.score.beats[1]!.cue = { is: 'after', seconds: 1 };
+    const { run, file } = played((f) => {
+      f.plan.steps[1]!.cue = { is: 'after', time_s: 1 };
     });
-    expect(outcomeWords(take, file, KN)[0]).toBe('Hard touch');
-    const readingsNow = readings(take, { lines: [] }, KN);
+    expect(outcomeWords(run, file, KN)[0]).toBe('Hard touch');
+    const readingsNow = readings(run, { lines: [] }, KN);
     expect(readingsNow[0]).toMatchObject({
       figure: '0.0 m',
       meaning: 'ran into blue ketch',
       hurts: true,
     });
     expect(readingsNow[1]!.meaning).toMatch(/^hard touch on blue ketch/);
-    expect(surprises(take, file, KN)[0]!.text).toBe('beat 2: did not stay 1.0 m clear');
+    expect(surprises(run, file, KN)[0]!.text).toBe('step 2: did not stay 1.0 m clear');
   });
 
   it('says which cue never came', () => {
-    const { take, file } = played((f) => {
+    const { run, file } = played((f) => {
       f.conditions.wind.speed_mps = 0;
     });
-    expect(outcomeWords(take, file, KN)).toEqual([
+    expect(outcomeWords(run, file, KN)).toEqual([
       'Waiting still',
-      'the cue for beat 2 never came',
+      'the cue for step 2 never came',
     ]);
   });
 });
 
 describe('where a problem is', () => {
-  it('is said as the score on the screen is counted', () => {
-    expect(whereWords('score.beats[1].wayOut.orders[0].do')).toBe('beat 2, way out, order 1');
-    expect(whereWords('score.beats[0].expect[2].mark')).toBe('beat 1, expectation 3');
-    expect(whereWords('score.end.cue.of[1].point')).toBe('the end, cue, part 2');
+  it('is said as the plan on the screen is counted', () => {
+    expect(whereWords('plan.steps[1].wayOut.orders[0].do')).toBe('step 2, way out, order 1');
+    expect(whereWords('plan.steps[0].expect[2].mark')).toBe('step 1, expectation 3');
+    expect(whereWords('plan.end.cue.of[1].point')).toBe('the end, cue, part 2');
     expect(whereWords('start')).toBe('start');
     expect(whereWords('conditions.wind.speed_mps')).toBe('conditions.wind.speed_mps');
   });
 
   it('stands with all others of the same kind', () => {
     const problem = (k: number, message: string) => ({
-      path: `score.beats[${k}].orders[0].do`,
+      path: `plan.steps[${k}].orders[0].do`,
       message,
     });
     expect(
       gathered([problem(0, 'no engine'), problem(0, 'no helm'), problem(4, 'no engine')]),
     ).toEqual([
-      { message: 'no engine', where: 'beat 1, order 1; beat 5, order 1' },
-      { message: 'no helm', where: 'beat 1, order 1' },
+      { message: 'no engine', where: 'step 1, order 1; step 5, order 1' },
+      { message: 'no helm', where: 'step 1, order 1' },
     ]);
   });
 });

@@ -31,7 +31,7 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
       onChoose={(boat) => store.getState().takeBoat(boat)}
       onClose={onClose}
     >
-      Beats and cues stay; orders go to the engine that stands in the same place. What she has not
+      Steps and cues stay; orders go to the engine that stands in the same place. What she has not
       got is said where it is ordered.{' '}
       <Link href="/boats/new" className="text-plan underline">
         Build your own

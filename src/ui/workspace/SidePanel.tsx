@@ -5,48 +5,48 @@ import type { Finding } from '@/core/checks';
 import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { Survey } from '../hooks/use-look';
-import type { TakeState } from '../hooks/use-take';
+import type { RunState } from '../hooks/use-run';
 import { HoldsHer } from '../lines/HoldsHer';
 import { LinesPanel } from '../lines/LinesPanel';
 import { LocksPanel } from '../locks/LocksPanel';
 import { OthersPanel } from '../lines/OthersPanel';
 import { Tensions } from '../lines/Tensions';
 import { Margins } from '../margins/Margins';
-import { BeatEditor } from '../score/BeatEditor';
-import { Tempting } from '../score/Tempting';
-import { Figures } from '../score/Figures';
-import { FitScore } from '../score/FitScore';
-import { END } from '../score/layout';
-import { Checks } from '../score/Checks';
-import { EndEditor } from '../score/EndEditor';
+import { StepEditor } from '../plan/StepEditor';
+import { Tempting } from '../plan/Tempting';
+import { Figures } from '../plan/Figures';
+import { FitPlan } from '../plan/FitPlan';
+import { END } from '../plan/layout';
+import { Checks } from '../plan/Checks';
+import { EndEditor } from '../plan/EndEditor';
 import { useWorkspace } from '../state/context';
 import { DifferenceList } from '../what-if/DifferenceList';
 import { WhatIfPanel } from '../what-if/WhatIfPanel';
 
-/** Margins always; under them the beat that is open, or the conditions and what the manoeuvre is. */
+/** Margins always; under them the step that is open, or the conditions and what the manoeuvre is. */
 export const SidePanel = memo(function SidePanel({
   state,
   survey,
   brief,
 }: {
-  state: TakeState;
+  state: RunState;
   survey: Survey;
   brief: { readonly found: Brief | null; readonly busy: boolean };
 }) {
   const phase = useWorkspace((s) => s.phase);
   const selected = useWorkspace((s) => s.selected);
-  const beats = useWorkspace((s) => s.manoeuvre.score.beats);
+  const steps = useWorkspace((s) => s.manoeuvre.plan.steps);
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
     // Where everything stands one under another what was opened is brought into view.
     if (selected && matchMedia('(width < 48rem)').matches)
       panel.current?.scrollIntoView({ block: 'start' });
   }, [selected]);
-  const index = beats.findIndex((beat) => beat.id === selected);
-  const beat = beats[index];
+  const index = steps.findIndex((step) => step.id === selected);
+  const step = steps[index];
   return (
     <aside
-      aria-label="Take and beat"
+      aria-label="Run and step"
       className="flex h-full min-h-0 flex-col border-l border-ink bg-paper max-md:contents"
     >
       <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5 max-md:order-2 max-md:max-h-none max-md:bg-paper">
@@ -56,18 +56,18 @@ export const SidePanel = memo(function SidePanel({
         ref={panel}
         className="relative min-h-0 flex-1 overflow-y-auto border-t border-ink px-5 py-3 max-md:order-4 max-md:scroll-mt-24 max-md:bg-paper"
       >
-        {phase === 'score' && <Held state={state} />}
+        {phase === 'plan' && <Held state={state} />}
         {phase === 'brief' ? (
           <BriefPanel brief={brief.found} busy={brief.busy} />
         ) : phase === 'what if' ? (
           <WhatIfPanel state={state} />
-        ) : beat ? (
+        ) : step ? (
           <>
             <Checks
-              findings={survey.checks.filter((finding) => finding.beat === index)}
+              findings={survey.checks.filter((finding) => finding.step === index)}
               named={false}
             />
-            <BeatEditor key={beat.id} beat={beat} number={index + 1} />
+            <StepEditor key={step.id} step={step} number={index + 1} />
           </>
         ) : selected === END ? (
           <EndEditor />
@@ -79,16 +79,16 @@ export const SidePanel = memo(function SidePanel({
   );
 });
 
-/** How the take differs from one that is held, while the score is changed. */
-function Held({ state }: { state: TakeState }) {
+/** How the run differs from one that is held, while the plan is changed. */
+function Held({ state }: { state: RunState }) {
   const reference = useWorkspace((s) => s.reference);
   const setReference = useWorkspace((s) => s.setReference);
-  const { take } = state;
-  if (!reference || !take) return null;
+  const { run } = state;
+  if (!reference || !run) return null;
   return (
-    <section aria-label="Against the take held" className="pb-3">
+    <section aria-label="Against the run held" className="pb-3">
       <h2 className="flex items-baseline justify-between pb-1 text-[15px] font-semibold">
-        Against the take held
+        Against the run held
         <button
           type="button"
           className="text-[13px] font-normal text-plan underline"
@@ -97,16 +97,16 @@ function Held({ state }: { state: TakeState }) {
           let it go
         </button>
       </h2>
-      {take === reference.take ? (
-        <p className="text-[13px] text-quiet">Nothing differs yet. Change a beat.</p>
+      {run === reference.run ? (
+        <p className="text-[13px] text-quiet">Nothing differs yet. Change a step.</p>
       ) : (
-        <DifferenceList held={reference.take} now={take} />
+        <DifferenceList held={reference.run} now={run} />
       )}
     </section>
   );
 }
 
-function About({ checks, state }: { checks: readonly Finding[]; state: TakeState }) {
+function About({ checks, state }: { checks: readonly Finding[]; state: RunState }) {
   const note = useWorkspace((s) => s.manoeuvre.note);
   return (
     <>
@@ -114,7 +114,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <p className="pb-3">{note}</p>
       <Tempting state={state} />
       <Figures state={state} />
-      <FitScore state={state} />
+      <FitPlan state={state} />
       <LocksPanel />
       <LinesPanel />
       <OthersPanel />
@@ -122,7 +122,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: TakeState
       <Tensions state={state} />
       <ConditionsEditor />
       <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
-        Press a beat on the score or the water to change it. Drag wind or stream on the water.
+        Press a step on the plan or the water to change it. Drag wind or current on the water.
       </p>
       <p className="pt-2 text-[12.5px] text-quiet">
         A rehearsal, not navigation: forces here carry a spread of a fifth or more, prop walk a

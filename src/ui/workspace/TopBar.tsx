@@ -46,7 +46,7 @@ export function TopBar({ save }: { save: SaveState }) {
 
 const PHASE_WORDS: Readonly<Record<Phase, string>> = {
   brief: 'Brief',
-  score: 'Score',
+  plan: 'Plan',
   'what if': 'What if',
   rehearse: 'Rehearse',
   debrief: 'Debrief',

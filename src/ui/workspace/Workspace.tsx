@@ -10,13 +10,13 @@ import { LeftEdits } from '../parts/LeftEdits';
 import { boatCalled, MANOEUVRE_WIRE } from '../state/wire';
 import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
-import { useTake } from '../hooks/use-take';
+import { useRun } from '../hooks/use-run';
 import { useTheme } from '../hooks/use-theme';
 import { Card } from '../card/Card';
 import { Debrief } from '../debrief/Debrief';
 import { LockBeside } from '../locks/LockBeside';
 import { Rehearse } from '../rehearse/Rehearse';
-import { ScoreView } from '../score/ScoreView';
+import { PlanView } from '../plan/PlanView';
 import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import type { Phase } from '../state/phases';
@@ -36,7 +36,7 @@ export interface OpenedManoeuvre {
   readonly updatedAt: number;
 }
 
-/** One manoeuvre: the water, the score under it, margins and the open beat beside. */
+/** One manoeuvre: the water, the plan under it, margins and the open step beside. */
 export function Workspace({ opened, phase }: { opened: OpenedManoeuvre; phase: Phase }) {
   const [store] = useState(() => createWorkspace({ ...opened, phase }));
   return (
@@ -58,7 +58,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const variation = useWorkspace((s) => s.variation);
   const phase = useWorkspace((s) => s.phase);
   const reference = useWorkspace((s) => s.reference);
-  const state = useTake(file, variation);
+  const state = useRun(file, variation);
   const save = useAutosave(manoeuvre, opened, MANOEUVRE_WIRE);
   const stale = state.problems.length > 0;
   const survey = useSurvey(stale ? null : file, variation);
@@ -67,14 +67,14 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const last = useMemo(() => lastWayOut(known.moments.map(({ wayOut }) => wayOut)), [known]);
   const legs = phase === 'brief' ? (brief.found?.legs ?? NO_LEGS) : NO_LEGS;
 
-  // The water goes with the hand; the take's figures and staves may come a frame later.
+  // The water goes with the hand; the run's figures and staves may come a frame later.
   const calm = useDeferredValue(state);
 
-  const setTake = usePlayhead((p) => p.setTake);
-  const { take } = state;
+  const setRun = usePlayhead((p) => p.setRun);
+  const { run } = state;
   useEffect(() => {
-    if (take) setTake(take.duration, take.beats);
-  }, [take, setTake]);
+    if (run) setRun(run.duration, run.steps);
+  }, [run, setRun]);
   useEffect(() => {
     // Another manoeuvre's moment means nothing here.
     usePlayhead.setState({ time: 0, playing: false });
@@ -138,7 +138,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   };
 
   return (
-    // On a phone one under another: the water, how it went, the beats as a list, then what is open.
+    // On a phone one under another: the water, how it went, the steps as a list, then what is open.
     <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[minmax(44px,auto)_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible print:block print:h-auto print:overflow-visible">
       <div className="col-span-2 print:hidden max-md:sticky max-md:top-0 max-md:z-20">
         <TopBar save={save.state} />
@@ -152,16 +152,16 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
         )}
       </div>
       {phase === 'rehearse' ? (
-        <Rehearse file={file} scored={state.take} />
+        <Rehearse file={file} planned={state.run} />
       ) : phase === 'debrief' ? (
         <Debrief manoeuvreId={manoeuvre.id} />
       ) : phase === 'card' ? (
         <Card state={calm} brief={brief.found} busy={brief.busy} survey={known} />
       ) : (
         <>
-          <LockBeside take={state.take}>
+          <LockBeside run={state.run}>
             <Water
-              take={state.take}
+              run={state.run}
               boat={state.file.boat}
               legs={legs}
               lastWayOut={last}
@@ -173,8 +173,8 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
             <SidePanel state={calm} survey={known} brief={brief} />
           </div>
           <div className="min-h-0 border-t border-ink max-md:order-3">
-            <ScoreView
-              take={calm.take}
+            <PlanView
+              run={calm.run}
               boat={calm.file.boat}
               moments={known.moments}
               stale={stale}

@@ -14,7 +14,7 @@ const askedSchema = z.strictObject({
 
 export const GET = route(
   {
-    says: "Wind, level and stream of a day at a kept place, by the place's own clocks.",
+    says: "Wind, level and current of a day at a kept place, by the place's own clocks.",
     query: askedSchema,
     answers: { 200: daySchema },
   },

@@ -44,7 +44,7 @@ function spoken(sentences: readonly Sentence[], pace: number): ReadableStream<Ui
 
 export const GET = route(
   {
-    says: 'A simulated instrument feed: NMEA 0183 sentences, a line each, as a boat sailing the manoeuvre by its score would send them, some of them spoilt on the way. Ends when the manoeuvre does.',
+    says: 'A simulated instrument feed: NMEA 0183 sentences, a line each, as a boat sailing the manoeuvre by its plan would send them, some of them spoilt on the way. Ends when the manoeuvre does.',
     query: askedSchema,
     answers: { 200: 'application/x-nmea0183' },
   },

@@ -27,6 +27,6 @@ export default async function ManoeuvrePage({ params, searchParams }: Props) {
   if (!opened) notFound();
   if (!opened.ok) return <Unreadable problems={opened.problems} />;
   const asked = askedSchema.safeParse(await searchParams);
-  const phase = asked.success ? asked.data.do : 'score';
+  const phase = asked.success ? asked.data.do : 'plan';
   return <WorkspaceLoader key={id} opened={opened.value} phase={phase} />;
 }

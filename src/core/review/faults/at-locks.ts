@@ -6,8 +6,8 @@ const SIGN_HOLDS_S = 60;
 const ONE_MOVE_S = 6;
 
 /** Moments somebody of the crew began to wind a paddle further open. */
-function paddlesUp({ take }: Review) {
-  return take.events.flatMap((event) =>
+function paddlesUp({ run }: Review) {
+  return run.events.flatMap((event) =>
     event.is === 'lock' && event.what === 'paddle up' && event.who !== null
       ? [{ time: event.time, who: event.who }]
       : [],
@@ -34,10 +34,10 @@ export const paddleWithoutSign: FaultRule<'paddle without sign'> = {
 /** She lay over the cill while the chamber fell. */
 export const overTheCill: FaultRule<'over the cill'> = {
   id: 'over the cill',
-  find({ take }) {
-    return take.events.flatMap((event) => {
+  find({ run }) {
+    return run.events.flatMap((event) => {
       if (event.is !== 'lock' || event.what !== 'over the cill') return [];
-      const hung = take.events.find(
+      const hung = run.events.find(
         (later) => later.is === 'lock' && later.what === 'on the cill' && later.time >= event.time,
       );
       const figures = { left: event.seconds ?? null, hung: hung !== undefined };
@@ -58,11 +58,11 @@ const isGrip = (what: string): what is keyof typeof GRIPS => what in GRIPS;
 /** She was wedged between the sides of a chamber, or an end of her lay on a gate, as the level went. */
 export const grippedInLock: FaultRule<'gripped in a lock'> = {
   id: 'gripped in a lock',
-  find({ take }) {
-    return take.events.flatMap((event) => {
+  find({ run }) {
+    return run.events.flatMap((event) => {
       if (event.is !== 'lock' || !isGrip(event.what)) return [];
       const { what } = event;
-      const ends = take.events.find(
+      const ends = run.events.find(
         (later) =>
           later.is === 'lock' &&
           later.time >= event.time &&
@@ -79,11 +79,11 @@ export const grippedInLock: FaultRule<'gripped in a lock'> = {
 /** A line was made fast in a chamber that fell; in the end it takes her weight. */
 export const lineFastInLock: FaultRule<'line fast in a lock'> = {
   id: 'line fast in a lock',
-  find({ take }) {
-    return take.events.flatMap((event) => {
+  find({ run }) {
+    return run.events.flatMap((event) => {
       if (event.is !== 'line' || event.what !== 'fast too long') return [];
       const { line, time } = event;
-      const worse = take.events.find(
+      const worse = run.events.find(
         (later) =>
           later.is === 'line' &&
           later.line === line &&

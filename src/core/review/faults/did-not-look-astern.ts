@@ -9,11 +9,11 @@ const AFTER_S = 3;
 /** Something within her own length right astern as the gear went in, and it was touched. */
 export const didNotLookAstern: FaultRule<'did not look astern'> = {
   id: 'did not look astern',
-  find({ driving, take, trace, world }) {
+  find({ driving, run, trace, world }) {
     const { craft, shore } = world;
     return driving.flatMap(({ gear, from, to }) => {
       if (gear > 0) return [];
-      const touch = take.touches.find(
+      const touch = run.touches.find(
         ({ time, part, grade }) =>
           AFT.test(part) && grade !== 'soft' && time >= from && time <= to + AFTER_S,
       );

@@ -1,6 +1,6 @@
 import { cos, isInside, sin } from '../../math';
 import { engineColumn } from '../../sim';
-import type { Zone } from '../../score';
+import type { Zone } from '../../plan';
 import { poseAt, waterSpeedAt, type Review } from '../context';
 import type { FaultRule } from './types';
 

@@ -53,7 +53,7 @@ export const FAULT_RULES: readonly AnyRule[] = [
   thrusterLeanedOn,
 ];
 
-/** All faults of a take, in the order of their weight. */
+/** All faults of a run, in the order of their weight. */
 export function faultsOf(review: Review): readonly Fault[] {
   return FAULT_RULES.flatMap((rule) => rule.find(review));
 }

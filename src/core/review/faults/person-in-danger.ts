@@ -3,8 +3,8 @@ import type { FaultRule } from './types';
 /** Somebody stepped with a propeller turning near them. */
 export const personInDanger: FaultRule<'person in danger'> = {
   id: 'person in danger',
-  find({ take }) {
-    return take.events.flatMap((event) =>
+  find({ run }) {
+    return run.events.flatMap((event) =>
       event.is === 'crew' && event.what === 'in danger'
         ? [
             {

@@ -1,7 +1,7 @@
 import type { MoreColumn } from '../../sim';
 import type { FaultRule } from './types';
 
-/** Seconds at full power, and share of the take, beyond which a thruster is no backup any more. Judgement. */
+/** Seconds at full power, and share of the run, beyond which a thruster is no backup any more. Judgement. */
 const SECONDS = 20;
 const SHARE = 0.25;
 /** Or it came so near to cutting out. */
@@ -11,7 +11,7 @@ const RUNS = 0.1;
 /** Thrusters used for what engine and rudder are for. */
 export const thrusterLeanedOn: FaultRule<'thruster leaned on'> = {
   id: 'thruster leaned on',
-  find({ trace, world, take }) {
+  find({ trace, world, run }) {
     return world.craft.spec.thrusters.flatMap(({ heatTime }, i) => {
       const power = trace[`thruster${i + 1}` as MoreColumn];
       if (!power) return [];
@@ -28,7 +28,7 @@ export const thrusterLeanedOn: FaultRule<'thruster leaned on'> = {
         if (begins < 0) begins = trace.time[k]!;
         ends = trace.time[k]!;
       }
-      const share = take.duration > 0 ? seconds / take.duration : 0;
+      const share = run.duration > 0 ? seconds / run.duration : 0;
       const leaned = seconds > SECONDS && share > SHARE;
       if (!leaned && heat < HOT) return [];
       const figures = { seconds, share, heat: Math.min(1, heat) };

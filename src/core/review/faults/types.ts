@@ -28,7 +28,7 @@ export interface FaultFigures {
   'astern too hard': { readonly throttle: number; readonly sternway: number };
   /** The thrust was turned round with the gear, the wheel was not. */
   'steering not reversed': { readonly angle: number; readonly seconds: number };
-  /** The turn was begun before the place the score turns at. */
+  /** The turn was begun before the place the plan turns at. */
   'turned early': { readonly early: number; readonly clearance: number; readonly unused: number };
   /** The bow fell off down-wind against what was ordered. */
   'lost the bow': { readonly fell: number; readonly seconds: number };
@@ -96,7 +96,7 @@ export type FaultOf<K extends FaultId> = {
 };
 export type Fault = { [K in FaultId]: FaultOf<K> }[FaultId];
 
-/** Finds one kind of fault in a take. */
+/** Finds one kind of fault in a run. */
 export interface FaultRule<K extends FaultId = FaultId> {
   readonly id: K;
   find(review: Review): readonly FaultOf<K>[];

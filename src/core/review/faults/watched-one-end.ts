@@ -11,8 +11,8 @@ const BEFORE_S = 4;
 /** A touch that was no soft one at the end that was not being driven with: the stern going ahead, the bow going astern. */
 export const watchedOneEnd: FaultRule<'watched one end'> = {
   id: 'watched one end',
-  find({ take, trace, driving }) {
-    return take.touches.flatMap(({ time, part, name, grade, speed }) => {
+  find({ run, trace, driving }) {
+    return run.touches.flatMap(({ time, part, name, grade, speed }) => {
       if (grade === 'soft') return [];
       const i = sampleAt(trace, time);
       const before = sampleAt(trace, Math.max(0, time - BEFORE_S));

@@ -1,0 +1,337 @@
+import type { IsAboard } from './gates';
+import { carriedOnTurns, LINE, LINE_COLUMNS, MADE } from '../holding';
+import { cos, Random, sin } from '../math';
+import {
+  lineAt,
+  lineColumn,
+  lineEnd,
+  lineNow,
+  pointOnWater,
+  setLineColumn,
+  windAt,
+  type LineAt,
+  type SimState,
+  type World,
+} from '../sim';
+import type { CrewEvent, LineEvent, LockEvent, RunEvent } from './events';
+import { dropAnchor, weighAnchor } from './anchor-jobs';
+import { Fouling } from './fouling';
+import { workAtLock } from './lock-jobs';
+import { markNow } from './marks';
+import { between, Hand, type Job } from './hand';
+import { footway } from './on-foot';
+import type { Deck } from './deck';
+import { LineJobs, ON } from './line-jobs';
+import { getAshore, stepAboard, stepAshore, type Rails } from './stepping';
+import {
+  AT_HAND_M,
+  LYING_N,
+  ROPE_FRICTION,
+  WALKS_ABOARD_MPS,
+  WALKS_ASHORE_MPS,
+  type Rigging,
+} from './rigging';
+import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
+
+/** An anchor that has come home so far is not digging in any more, m. Judgement. */
+const DRAGS_M = 3;
+
+/**
+ * The people of a manoeuvre and what they do with lines, in their own time: they walk, wait for a reach, throw and
+ * miss, haul, turn up and let go. Jobs move on only when `act` is called at a moment `next` has named, so a run is the
+ * same every time.
+ */
+export class Crew implements Deck, Rails {
+  readonly people: readonly Hand[];
+  readonly random: Random;
+  /** Whoever is at hand, one for each line. */
+  private readonly anybody: readonly Hand[];
+  /** Whoever works a lock when nobody of hers is told to. */
+  private readonly keeper = new Hand(null, null, ANY_PULL_N, ANY_THROW_M);
+  private readonly jobs: LineJobs;
+  /** Who holds each line. */
+  readonly tender: (Hand | null)[];
+  /** How many turns each line was last put on. */
+  readonly turns: number[];
+  private readonly hasHelm: boolean;
+  private readonly fouling: Fouling;
+  private readonly where: readonly LineAt[];
+  inDanger = false;
+  readonly mishaps = { late: 0, misses: 0 };
+  fouled = false;
+
+  constructor(
+    readonly rigging: Rigging,
+    readonly state: SimState,
+    readonly world: World,
+    private readonly events: RunEvent[],
+  ) {
+    const { crew, lines, helm } = rigging;
+    this.people = crew.map(({ at, pull, throws }, i) => new Hand(i, at, pull, throws));
+    this.anybody = lines.map(() => new Hand(null, null, ANY_PULL_N, ANY_THROW_M));
+    this.tender = lines.map(() => null);
+    this.turns = lines.map(() => 0);
+    this.where = lines.map((_, line) => lineAt(world, line));
+    this.fouling = new Fouling(rigging.lines, world);
+    this.random = new Random(rigging.seed);
+    this.jobs = new LineJobs(this);
+    this.hasHelm = helm !== null && this.people.some((hand) => hand.reaches(helm));
+  }
+
+  get now(): number {
+    return this.state.time;
+  }
+
+  /** What is fast and who is where as it begins. */
+  tellStart(): void {
+    this.rigging.lines.forEach((_, line) => {
+      if (this.get(line, LINE.MADE) === MADE.FAST) this.tellLine(line, 'fast');
+    });
+    for (const hand of this.people) this.tellCrew(hand, 'at');
+  }
+
+  /** The next moment somebody has to look at what they do, s. */
+  next(): number {
+    let least = Infinity;
+    for (const hand of this.people) least = Math.min(least, hand.wakes);
+    for (const hand of this.anybody) least = Math.min(least, hand.wakes);
+    return Math.min(least, this.keeper.wakes);
+  }
+
+  /** Everybody goes on with what is due; tells whether anything was. */
+  act(): boolean {
+    const now = this.now + 1e-9;
+    let acted = false;
+    for (const hand of this.people) {
+      acted = hand.act(now) || acted;
+      if (hand.idle) this.backToHelm(hand);
+    }
+    for (const hand of this.anybody) acted = hand.act(now) || acted;
+    return this.keeper.act(now) || acted;
+  }
+
+  give(order: HandsOrder): void {
+    const hand = order.by === null ? this.atHand(order) : this.people[order.by]!;
+    hand.give(this.jobFor(hand, order), this.now);
+  }
+
+  private atHand(order: HandsOrder): Hand {
+    return order.do === 'lock' ? this.keeper : this.anybody[lineOf(order)]!;
+  }
+
+  private jobFor(hand: Hand, order: HandsOrder): Job {
+    switch (order.do) {
+      case 'pass':
+        return this.jobs.pass(hand, order);
+      case 'tend':
+        return this.jobs.tend(hand, order);
+      case 'letGo':
+        return this.jobs.letGo(hand, order.line);
+      case 'anchor':
+        return order.how === 'drop'
+          ? dropAnchor(this, hand, order)
+          : weighAnchor(this, hand, order);
+      case 'stepAshore':
+        return stepAshore(this, hand, order.mark);
+      case 'stepAboard':
+        return stepAboard(this, hand, order.point);
+      case 'lock':
+        return workAtLock(this, hand, order);
+      case 'go':
+        return this.goes(hand, order.point);
+    }
+  }
+
+  /** Is somebody at the helm? Yes where nobody was put there to begin with. */
+  helmManned(): boolean {
+    const { helm } = this.rigging;
+    return !this.hasHelm || helm === null || this.people.some((hand) => hand.reaches(helm));
+  }
+
+  /** Whoever stood at the helm goes back when there is nothing else to do. */
+  private backToHelm(hand: Hand): void {
+    const { helm, crew } = this.rigging;
+    if (!helm || !this.hasHelm || !hand.at?.aboard || hand.reaches(helm)) return;
+    const home = crew[hand.who!]!.at;
+    if (!home.aboard || between(home.point, helm) > 1e-6) return;
+    if (this.tender.includes(hand)) return;
+    hand.give(this.goes(hand, helm), this.now);
+  }
+
+  private *goes(hand: Hand, point: PointOnBoat): Job {
+    yield* this.goTo(hand, point);
+  }
+
+  /** Walks to a place aboard; not there for somebody who is ashore. */
+  *goTo(hand: Hand, point: PointOnBoat): Generator<number, boolean> {
+    if (hand.reaches(point)) return true;
+    const { at } = hand;
+    if (!at?.aboard) {
+      this.tellCrew(hand, 'not there');
+      return false;
+    }
+    const manned = this.helmManned();
+    hand.walking = true;
+    this.leave(hand, point);
+    if (manned && !this.helmManned()) this.tellCrew(hand, 'helm left');
+    yield this.now + between(at.point, point) / WALKS_ABOARD_MPS;
+    hand.walking = false;
+    hand.at = { aboard: true, point };
+    this.tellCrew(hand, 'at');
+    if (!manned && this.helmManned()) this.tellCrew(hand, 'helm manned');
+    return true;
+  }
+
+  /** A line held in the hand or on a turn is left to itself by whoever walks away from it. */
+  leave(hand: Hand, to: PointOnBoat): void {
+    this.tender.forEach((holder, line) => {
+      if (holder !== hand || between(this.rigging.lines[line]!.at, to) < 0.5) return;
+      this.tender[line] = null;
+      this.set(line, LINE.HOLD, 0);
+      this.tellLine(line, 'left');
+    });
+  }
+
+  readonly getAshore = (hand: Hand) => getAshore(this, hand);
+
+  /** Somebody ashore who tends a line goes to something else: on turns its tail lies there and holds a little, off them nothing does. */
+  tailLies(hand: Hand, to: { readonly x: number; readonly y: number }): void {
+    this.tender.forEach((holder, line) => {
+      if (holder !== hand || hand.at?.aboard !== false) return;
+      if (between(this.endOf(line), to) < AT_HAND_M) return;
+      const turns = this.turns[line]!;
+      this.set(line, LINE.HAUL, 0);
+      this.set(line, LINE.HOLD, turns > 0 ? carriedOnTurns(LYING_N, ROPE_FRICTION, turns) : 0);
+      if (turns > 0) return;
+      this.tender[line] = null;
+      this.tellLine(line, 'left');
+    });
+  }
+
+  *walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean> {
+    if (hand.who === null) return true;
+    const { at } = hand;
+    if (!at || at.aboard) {
+      this.tellCrew(hand, 'not there');
+      return false;
+    }
+    const way = footway(
+      this.world,
+      this.state,
+      markNow(this.state, at.mark),
+      markNow(this.state, mark),
+    );
+    if (way === null) {
+      this.tellCrew(hand, 'no way across');
+      return false;
+    }
+    this.tailLies(hand, markNow(this.state, mark));
+    yield this.now + way / WALKS_ASHORE_MPS;
+    hand.at = { aboard: false, mark };
+    this.tellCrew(hand, 'at');
+    return true;
+  }
+
+  /** Walks to where a line is tended: aboard, or to its other end by somebody ashore who has its tail; not of a doubled one. */
+  *toTend(hand: Hand, line: number): Generator<number, boolean> {
+    const { at, doubled } = this.rigging.lines[line]!;
+    if (hand.at?.aboard !== false || doubled || !ON.has(this.get(line, LINE.MADE)))
+      return yield* this.goTo(hand, at);
+    return yield* this.walkAshore(hand, { name: '', ...this.endOf(line) });
+  }
+
+  /** Is somebody of the crew aboard? Null where they are not known of. */
+  readonly isAboard: IsAboard = (who) => this.people[who]?.at?.aboard ?? null;
+
+  /** Somebody ashore with nothing to do, nearest to a mark. */
+  idleAshore(mark: MarkOnPlace): Hand | null {
+    let best: Hand | null = null;
+    let least = Infinity;
+    for (const hand of this.people) {
+      if (!hand.idle || !hand.at || hand.at.aboard) continue;
+      const far = between(markNow(this.state, hand.at.mark), markNow(this.state, mark));
+      if (far < least) {
+        best = hand;
+        least = far;
+      }
+    }
+    return best;
+  }
+
+  /** Whoever is at hand for a line hauls it home. */
+  comesHome(line: number): void {
+    this.anybody[line]!.give(this.jobs.home(line), this.now);
+  }
+
+  get(line: number, column: number): number {
+    return lineColumn(this.state, this.world, line, column);
+  }
+  set(line: number, column: number, value: number): void {
+    setLineColumn(this.state, this.world, line, column, value);
+  }
+  reading(line: number): { readonly tension: number; readonly span: number } {
+    return lineNow(this.state, this.world, line);
+  }
+
+  /** Wind blowing from a mark to the boat, m/s. */
+  windFrom(at: MarkOnPlace): number {
+    const mark = markNow(this.state, at);
+    const { x, y } = pointOnWater(this.state, 0, 0);
+    const far = Math.max(1e-6, between(mark, { x, y }));
+    const wind = new Float64Array(2);
+    windAt(wind, this.world.environment, this.now);
+    const from = wind[0]!;
+    return (-wind[1]! * (sin(from) * (x - mark.x) + cos(from) * (y - mark.y))) / far;
+  }
+
+  /** Sees after each step what the lines have come to: parted, brought up, or in a propeller. */
+  look(before: SimState): void {
+    const { lines } = this.rigging;
+    for (let i = 0; i < lines.length; i++) {
+      const { boat, row } = this.where[i]!;
+      const at = row * LINE_COLUMNS + LINE.MADE;
+      const made = boat === 0 ? this.state.lines[at]! : this.get(i, LINE.MADE);
+      const was = boat === 0 ? before.lines[at]! : lineColumn(before, this.world, i, LINE.MADE);
+      if (made !== was && made === MADE.PARTED) this.tellLine(i, 'parted');
+      if (lines[i]!.anchor) this.lookAtAnchor(i, before);
+      if (made !== was && was !== MADE.FAST && made === MADE.FAST) this.tellLine(i, 'brought up');
+    }
+    const caught = this.fouled ? -1 : this.fouling.caught(this.state);
+    if (caught < 0) return;
+    this.fouled = true;
+    this.tellLine(caught, 'in the propeller');
+  }
+
+  private lookAtAnchor(line: number, before: SimState): void {
+    const dragged = lineColumn(before, this.world, line, LINE.DRAGGED);
+    if (dragged < DRAGS_M && this.get(line, LINE.DRAGGED) >= DRAGS_M) this.tellLine(line, 'drags');
+  }
+
+  endOf(line: number): { readonly x: number; readonly y: number } {
+    return lineEnd(this.state, this.world, line);
+  }
+
+  tellLine(line: number, what: LineEvent): void {
+    this.fouling.walks(line, what === 'picked up');
+    this.events.push({ time: this.now, is: 'line', line, what, ...this.endOf(line) });
+  }
+
+  tellLock(lock: number, what: LockEvent, who: number | null): void {
+    this.events.push({ time: this.now, is: 'lock', lock, what, who });
+  }
+
+  tellCrew(hand: Hand, what: CrewEvent): void {
+    if (hand.who === null || !hand.at) return;
+    const { at } = hand;
+    const { x, y } = at.aboard ? at.point : markNow(this.state, at.mark);
+    this.events.push({ time: this.now, is: 'crew', who: hand.who, what, aboard: at.aboard, x, y });
+  }
+}
+
+/** Somebody nobody has named: an ordinary grown person. Facts: 300 N steadily. */
+const ANY_PULL_N = 300;
+const ANY_THROW_M = 8;
+
+function lineOf(order: HandsOrder): number {
+  return 'line' in order ? order.line : 0;
+}

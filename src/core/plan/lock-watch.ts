@@ -1,0 +1,241 @@
+import { LINE, MADE } from '../holding';
+import { roomUnderNow } from '../debrief';
+import { bedOfLock, overCill, risesBy, timeLeft, weightOf } from '../locks';
+import { cos, sin } from '../math';
+import {
+  boatOf,
+  lineAt,
+  lineColumn,
+  lineLimits,
+  lineNow,
+  lyingIn,
+  PSI,
+  X,
+  Y,
+  type Scratch,
+  type SimState,
+  type World,
+} from '../sim';
+import type { Crew } from './crew';
+import type { LockEvent, RunEvent } from './events';
+import { LockGrip, type Grip, type Gripped } from './lock-grip';
+
+/**
+ * A fast line that has come to lead so much steeper, m, was not tied off briefly, but left fast as the chamber fell; where it
+ * pulls by this share of what parts it as well, it is loading up. Judgement.
+ */
+const STEEPER_M = 0.15;
+const LOADS_SHARE = 0.05;
+/** She hangs on it from this share, or this share of her weight on. */
+const HANGS_SHARE = 0.2;
+const HANGS_WEIGHT = 0.05;
+const LOADS_WEIGHT = 0.01;
+/** A chamber that loses so much falls, m³/s: more than gates leak. */
+const FALLS_M3PS = 0.05;
+/** Pressed on to a cill by less than this she still comes off by herself, m. */
+const ON_CILL_M = 0.05;
+
+/** The time she has is reckoned again once so much more water runs, and told again where it is less by so much, s, and this share. Judgement. */
+const MORE_WATER = 1.3;
+const SOONER_S = 10;
+const SOONER_SHARE = 0.2;
+
+/** When something is to come, as it was told, s, and the water that ran as it was reckoned, m³/s. */
+interface Due {
+  readonly at: number;
+  flow: number;
+}
+
+/** Is a moment so much sooner than the one that was told? */
+const sooner = (at: number, told: number, now: number): boolean =>
+  told === Infinity ? at < Infinity : at < told - Math.max(SOONER_S, SOONER_SHARE * (told - now));
+
+const ALL: readonly Grip[] = ['wedged', 'on a gate', 'under the coping'];
+const CILL_FIRST: readonly Grip[] = ['wedged', 'under the coping'];
+
+/** What a grip is called once she hangs. */
+const HANGS = {
+  wedged: 'hangs wedged',
+  'on a gate': 'caught on a gate',
+  'under the coping': 'caught under the coping',
+} as const;
+
+/** Sees what goes wrong for a boat in a chamber: hung on the cill, on a line made fast, between its walls, on a gate. Looks at every sample. */
+export class LockWatch {
+  private readonly riseWhenFast = new Map<number, number>();
+  private readonly told = new Set<string>();
+  private readonly due = new Map<string, Due>();
+  hung = false;
+  private readonly grip: LockGrip;
+
+  constructor(
+    private readonly world: World,
+    private readonly crew: Crew,
+    private readonly events: RunEvent[],
+  ) {
+    this.grip = new LockGrip(world);
+  }
+
+  look(state: SimState, underKeel: number, scratch: Scratch): void {
+    const { gates, craft } = this.world;
+    if (!gates) return;
+    gates.locks.forEach((sited, lock) => {
+      const now = state.locks[lock]!;
+      if (now.chamber > sited.coping && this.first(`coping ${lock}`)) {
+        this.tell(state, lock, 'over the coping');
+        this.crew.inDanger = true;
+      }
+      const boat = lyingIn(sited, state.motion, craft);
+      if (!boat) return;
+      const over = overCill(sited.lock, now, boat);
+      const falls = now.gates.upper === 0 && now.flowOut > now.flowIn + FALLS_M3PS;
+      // Deeper than the cill she is not over it, but against its face, or on it already.
+      if (!over || over.water < -ON_CILL_M) this.due.delete('cill');
+      else if (falls)
+        this.tellLeft(state, lock, 'cill', ['over the cill', 'hangs sooner'], now.flowOut, () => {
+          const left = timeLeft(sited.lock, now, boat);
+          return left ? left.seconds : null;
+        });
+      if (over && underKeel < -ON_CILL_M && this.isOnCill(state, lock)) {
+        this.hung = true;
+        if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
+      }
+      this.lookAtLines(state, falls);
+      // Over the cill it is the cill that gets her, and is told of, before any beam of the gates over it does.
+      const kinds = over && falls ? CILL_FIRST : ALL;
+      const { lip } = sited;
+      const stones = lip ? { under: sited.coping - lip.thick } : null;
+      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber, stones), kinds);
+      if (this.grip.fenderUnder && this.first('fender'))
+        this.tell(state, lock, 'fender under the coping');
+      this.lookAtBridges(state, lock);
+    });
+  }
+
+  /** A bridge over the chamber that she rises to, with the time left while the paddles stay as they are. */
+  private lookAtBridges(state: SimState, lock: number): void {
+    const now = state.locks[lock]!;
+    const rises = now.flowIn > now.flowOut + FALLS_M3PS;
+    for (const bridge of this.world.bridges ?? []) {
+      const room = roomUnderNow(state, this.world, bridge);
+      const key = `bridge ${bridge.name}`;
+      if (room === null || !rises) this.due.delete(key);
+      else if (room >= 0 && room < now.upper - now.chamber) {
+        const kinds = ['rises to a bridge', 'caught sooner'] as const;
+        const { lock: chamber } = this.world.gates!.locks[lock]!;
+        this.tellLeft(state, lock, key, kinds, now.flowIn, () => risesBy(chamber, now, room));
+      }
+    }
+  }
+
+  /** Tells how long there is, and again where more water than was reckoned with makes it less. */
+  private tellLeft(
+    state: SimState,
+    lock: number,
+    key: string,
+    [first, again]: readonly [LockEvent, LockEvent],
+    flow: number,
+    reckon: () => number | null,
+  ): void {
+    const told = this.due.get(key);
+    const stands = told && state.time <= told.at;
+    if (stands && flow < MORE_WATER * told.flow) return;
+    const seconds = reckon();
+    const at = seconds === null ? Infinity : state.time + seconds;
+    if (stands && !sooner(at, told.at, state.time)) {
+      told.flow = flow;
+      return;
+    }
+    // What was told has just come about, or is about to: no news.
+    const comes = told && !stands && seconds !== null && seconds < SOONER_S;
+    this.due.set(key, { at: comes ? state.time + SOONER_S : at, flow });
+    if (comes) return;
+    this.tell(state, lock, stands ? again : first, seconds ?? undefined);
+  }
+
+  /** Wedged, or an end on a gate: warned of, come free, or hung. */
+  private lookAtGrip(
+    state: SimState,
+    lock: number,
+    gripped: readonly Gripped[],
+    kinds: readonly Grip[],
+  ): void {
+    for (const grip of kinds) {
+      const found = gripped.find((one) => one.grip === grip);
+      if (!found) {
+        if (this.told.delete(grip) && !this.told.has(HANGS[grip]))
+          this.tell(state, lock, 'free again');
+        continue;
+      }
+      if (found.hangs) {
+        this.hung = true;
+        if (this.first(HANGS[grip])) this.tell(state, lock, HANGS[grip]);
+      } else if (found.seconds !== null && this.first(grip))
+        this.tell(state, lock, grip, found.seconds);
+    }
+  }
+
+  private isOnCill(state: SimState, lock: number): boolean {
+    const sited = this.world.gates!.locks[lock]!;
+    const { deck } = this.world.craft.spec.hull;
+    const { motion } = state;
+    const s = sin(motion[PSI]!);
+    const c = cos(motion[PSI]!);
+    for (let i = 0; i < deck.length; i += 2) {
+      const east = motion[X]! + deck[i]! * s + deck[i + 1]! * c;
+      const north = motion[Y]! + deck[i]! * c - deck[i + 1]! * s;
+      if (bedOfLock(sited, east, north) === sited.lock.upperCill) return true;
+    }
+    return false;
+  }
+
+  /**
+   * A line made fast in a chamber that falls: told as it begins to, and nobody is safe once it has fallen, however slack the line
+   * was left; it takes her weight in the end, and she hangs or it parts.
+   */
+  private lookAtLines(state: SimState, falls: boolean): void {
+    const { lines } = this.crew.rigging;
+    for (let i = 0; i < lines.length; i++) {
+      const fast = lineColumn(state, this.world, i, LINE.MADE) === MADE.FAST;
+      if (!fast || lineColumn(state, this.world, i, LINE.ON) !== 0) {
+        // Made fast again in the next chamber it is told of again.
+        if (this.riseWhenFast.delete(i)) this.told.delete(`fast ${i}`);
+        continue;
+      }
+      const rise = lineColumn(state, this.world, i, LINE.RISE);
+      const from = this.riseWhenFast.get(i) ?? rise;
+      this.riseWhenFast.set(i, Math.min(from, rise));
+      if (falls && this.first(`fast ${i}`)) this.crew.tellLine(i, 'fast as it falls');
+      if (rise < from + STEEPER_M) continue;
+      if (this.first(`too long ${i}`)) {
+        this.crew.tellLine(i, 'fast too long');
+        this.crew.inDanger = true;
+      }
+      const { tension } = lineNow(state, this.world, i);
+      const { breaks } = lineLimits(this.world, i);
+      const { world } = boatOf(state, this.world, lineAt(this.world, i).boat);
+      const weight = weightOf(world.craft.spec.hull.mass);
+      if (
+        tension > Math.min(LOADS_SHARE * breaks, LOADS_WEIGHT * weight) &&
+        this.first(`loads ${i}`)
+      )
+        this.crew.tellLine(i, 'loads up');
+      if (
+        tension > Math.min(HANGS_SHARE * breaks, HANGS_WEIGHT * weight) &&
+        this.first(`hangs ${i}`)
+      )
+        this.crew.tellLine(i, 'hangs her');
+    }
+  }
+
+  private first(what: string): boolean {
+    if (this.told.has(what)) return false;
+    this.told.add(what);
+    return true;
+  }
+
+  private tell(state: SimState, lock: number, what: LockEvent, seconds?: number): void {
+    const left = seconds === undefined ? {} : { seconds };
+    this.events.push({ time: state.time, is: 'lock', lock, what, who: null, ...left });
+  }
+}

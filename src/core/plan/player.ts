@@ -1,0 +1,213 @@
+import type { SimState, World } from '../sim';
+import type { Conductor, Finish } from './conductor';
+import { Crew } from './crew';
+import type { RunEvent } from './events';
+import { lookAt } from './expect';
+import { armGate, type Gate } from './gates';
+import { isForHands, obey } from './obey';
+import { NO_RIGGING, type Rigging } from './rigging';
+import type { ControlOrder, Expectation, Plan, TimedOrder } from './types';
+
+interface Due {
+  readonly at: number;
+  readonly step: number;
+  readonly timed: TimedOrder;
+}
+
+interface Watch {
+  readonly step: number;
+  readonly index: number;
+  readonly expectation: Expectation;
+  /** Time it is looked at; Infinity for "at the next step". */
+  readonly at: number;
+}
+
+/** How long the way out is followed before the run is closed, s. */
+const WAY_OUT_S = 45;
+
+/**
+ * Plays a plan against a moving boat: waits for cues, gives orders when due, looks at what was expected
+ * and takes the way out if it was not met. The run loop asks it for the next moment of interest and
+ * tells it when that moment has come.
+ */
+export class Player implements Conductor {
+  readonly events: RunEvent[] = [];
+  finish: Finish | null = null;
+  /** Step last begun, −1 before the first. */
+  current = -1;
+  private gate: Gate;
+  private armedAt: number;
+  private due: Due[] = [];
+  private watches: Watch[] = [];
+  private escapedAt = Infinity;
+  private stepClearance = Infinity;
+  readonly crew: Crew;
+  /** Orders to the controls while nobody is at them. */
+  private waiting: ControlOrder[] = [];
+
+  constructor(
+    private readonly plan: Plan,
+    private readonly state: SimState,
+    private readonly world: World,
+    rigging: Rigging = NO_RIGGING,
+  ) {
+    this.crew = new Crew(rigging, state, world, this.events);
+    this.armedAt = state.time;
+    this.gate = armGate(this.nextCue(), state, world, this.crew.isAboard);
+  }
+
+  private nextCue() {
+    return (this.plan.steps[this.current + 1] ?? this.plan.end).cue;
+  }
+
+  private deadline(): number {
+    if (this.escapedAt < Infinity) return this.escapedAt + WAY_OUT_S;
+    return this.armedAt + (this.plan.steps[this.current + 1] ?? this.plan.end).within;
+  }
+
+  /** The next moment fixed by the clock: an order, a look, a deadline. s */
+  nextMoment(): number {
+    let least = Math.min(this.deadline(), this.crew.next());
+    for (let i = 0; i < this.due.length; i++) least = Math.min(least, this.due[i]!.at);
+    for (let i = 0; i < this.watches.length; i++) least = Math.min(least, this.watches[i]!.at);
+    return least;
+  }
+
+  /** Level of the cue being waited for, as it stands in `state`; never reached once broken off. */
+  level(state: SimState): number {
+    return this.escapedAt < Infinity ? -1 : this.gate.level(state, this.world);
+  }
+
+  /** Clearance from anything but the berth, now, m. */
+  noteClearance(clearance: number): void {
+    this.stepClearance = Math.min(this.stepClearance, clearance);
+    for (const watch of this.watches) {
+      if (watch.expectation.is === 'clear' && clearance < watch.expectation.least) {
+        this.look(watch);
+        return;
+      }
+    }
+  }
+
+  /** Begins every step whose cue stands reached at this instant. */
+  takeCues(): void {
+    while (this.finish === null && this.level(this.state) >= 0) {
+      this.closeStep();
+      if (this.finish !== null || this.escapedAt < Infinity) return;
+      this.current += 1;
+      const step = this.plan.steps[this.current];
+      if (!step) {
+        this.events.push({ time: this.state.time, is: 'end' });
+        this.finish = 'ended';
+        return;
+      }
+      const { time } = this.state;
+      this.events.push({ time, is: 'step', step: this.current });
+      // What an earlier step still had to order is overtaken by this one.
+      this.due = this.queue(step.orders);
+      this.watches = step.expect.map((expectation, index) => ({
+        step: this.current,
+        index,
+        expectation,
+        at: expectation.at === 'next' ? Infinity : time + expectation.at.after,
+      }));
+      this.stepClearance = Infinity;
+      this.armedAt = time;
+      this.giveDue();
+      this.handsAct();
+      this.gate = armGate(this.nextCue(), this.state, this.world, this.crew.isAboard);
+    }
+  }
+
+  /** Does whatever the clock has brought due; tells whether hands did something a cue may have waited for. */
+  takeMoments(): boolean {
+    if (this.state.time + 1e-9 < this.nextMoment()) return false;
+    this.giveDue();
+    const acted = this.handsAct();
+    const now = this.state.time + 1e-9;
+    for (const watch of this.watches.filter(({ at }) => at <= now)) this.look(watch);
+    if (this.finish === null && now >= this.deadline()) this.overdue();
+    return acted;
+  }
+
+  /** Hands go on with what they do; whoever comes back to the helm does what was called meanwhile. */
+  private handsAct(): boolean {
+    const acted = this.crew.act();
+    if (this.waiting.length > 0 && this.crew.helmManned()) {
+      for (const order of this.waiting) obey(order, this.state, this.world);
+      this.waiting = [];
+    }
+    return acted;
+  }
+
+  stopForTime(): void {
+    if (this.finish !== null) return;
+    this.events.push({ time: this.state.time, is: 'out of time' });
+    this.finish = 'out of time';
+  }
+
+  /** Once broken off, the run may close as soon as she lies stopped. */
+  get brokenOff(): boolean {
+    return this.escapedAt < Infinity;
+  }
+
+  private overdue(): void {
+    if (this.escapedAt < Infinity) {
+      this.finish = 'broke off';
+      return;
+    }
+    const { time } = this.state;
+    const waited = time - this.armedAt;
+    this.events.push({ time, is: 'cue never came', step: this.current + 1, waited });
+    if (this.plan.steps[this.current]?.wayOut.automatic) this.escape();
+    else this.finish = 'cue never came';
+  }
+
+  /** Looks at what was expected by the next step. */
+  private closeStep(): void {
+    for (const watch of this.watches.filter(({ at }) => at === Infinity)) {
+      this.look(watch);
+    }
+  }
+
+  private look(watch: Watch): void {
+    this.watches = this.watches.filter((w) => w !== watch);
+    const { expectation, step, index } = watch;
+    const finding = lookAt(expectation, this.state, this.world, this.stepClearance);
+    if (finding.met) return;
+    const { time } = this.state;
+    const { found } = finding;
+    this.events.push({ time, is: 'expectation failed', step, index, expectation, found });
+    if (this.plan.steps[step]!.wayOut.automatic && !this.brokenOff) this.escape();
+  }
+
+  private escape(): void {
+    const { time } = this.state;
+    const step = this.plan.steps[this.current]!;
+    this.events.push({ time, is: 'way out', step: this.current });
+    this.escapedAt = time;
+    this.watches = [];
+    this.due = this.queue(step.wayOut.orders);
+    this.giveDue();
+  }
+
+  private queue(orders: readonly TimedOrder[]): Due[] {
+    const { time } = this.state;
+    return orders.map((timed) => ({ at: time + timed.after, step: this.current, timed }));
+  }
+
+  private giveDue(): void {
+    const now = this.state.time + 1e-9;
+    for (const { at, step, timed } of this.due) {
+      if (at <= now) this.give(step, timed);
+    }
+    this.due = this.due.filter(({ at }) => at > now);
+  }
+
+  private give(step: number, { order }: TimedOrder): void {
+    this.events.push({ time: this.state.time, is: 'order', step, order });
+    if (isForHands(order)) this.crew.give(order);
+    else if (order.do === 'call' || this.crew.helmManned()) obey(order, this.state, this.world);
+    else this.waiting.push(order);
+  }
+}

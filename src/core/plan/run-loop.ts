@@ -1,0 +1,377 @@
+import {
+  described,
+  Lookout,
+  marginsOf,
+  numbersOf,
+  Sounder,
+  TouchLog,
+  type LeastClearance,
+  type Touch,
+} from '../debrief';
+import { noClearance, type Clearance } from '../holding';
+import { rootBetween } from '../math';
+import {
+  advance,
+  beginning,
+  copyState,
+  derivative,
+  groundSpeed,
+  lineLimits,
+  lookAbout,
+  lookAround,
+  makeScratch,
+  othersOf,
+  PSI,
+  SAMPLE_S,
+  senseSurroundings,
+  TIMESTEP_S,
+  timeToActuatorEvent,
+  TraceWriter,
+  type Trace,
+  X,
+  Y,
+  type Scratch,
+  type Ledger,
+  type SimState,
+  type World,
+} from '../sim';
+import { STOPPED_MPS, type IsAboard } from './gates';
+import { checkGoal } from './goal';
+import { NO_RIGGING } from './rigging';
+import { worldOf, type RunInput } from './input';
+import type { Conductor, Finish } from './conductor';
+import { LockWatch } from './lock-watch';
+import { Player } from './player';
+import type { StepMark, Outcome, Run } from './run';
+
+const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / TIMESTEP_S);
+// Moments nearer than this to the present have come.
+const INSTANT_S = 1e-9;
+const SEEKING = { rounds: 12, close: INSTANT_S, instant: INSTANT_S };
+
+/** Is shown the boat, and who is aboard, at every sample of a run; what is to be kept has to be copied. */
+export type RunWatch = (state: SimState, world: World, aboard: IsAboard) => void;
+
+/**
+ * Plays a manoeuvre from start to finish. Deterministic: the same input gives the same run, bit for bit.
+ *
+ * @param ledger books the work of every force, if given
+ */
+export function runPlan(
+  input: RunInput,
+  watch: RunWatch | null = null,
+  ledger: Ledger | null = null,
+): Run {
+  return new RunLoop(input, planned(input), { watch, ledger }).play();
+}
+
+/** The same, given up at the first hard touch: for trying many, where what comes after one tells nothing. */
+export function runTillHard(input: RunInput): Run {
+  return new RunLoop(input, planned(input), { tillHard: true }).play();
+}
+
+/** What a run is conducted by: given once she lies there, at the start. */
+export type Conducted = (state: SimState, world: World) => Conductor;
+
+const planned =
+  ({ plan, rigging }: RunInput): Conducted =>
+  (state, world) =>
+    new Player(plan, state, world, rigging);
+
+/** How a run is looked at: shown every sample, its work booked, given up at the first hard touch. */
+export interface Looking {
+  readonly watch?: RunWatch | null;
+  readonly ledger?: Ledger | null;
+  readonly tillHard?: boolean;
+}
+
+/** One run of a manoeuvre: the water, the boat on it, and what she did, conducted by a plan or by a hand at the helm. */
+export class RunLoop {
+  readonly world: World;
+  readonly state: SimState;
+  private readonly before: SimState;
+  private readonly scratch: Scratch;
+  private readonly player: Conductor;
+  private readonly log: TouchLog;
+  private readonly trace: TraceWriter;
+  private readonly steps: StepMark[] = [];
+  private readonly berth: ReadonlySet<number>;
+  private readonly lookout: Lookout;
+  private readonly sounder: Sounder;
+  private readonly locks: LockWatch;
+  private readonly now = noClearance();
+  private readonly over = noClearance();
+  private least: LeastClearance | null = null;
+  private overhang: LeastClearance | null = null;
+  private readonly tended: boolean;
+  private readonly watch: RunWatch | null;
+  private readonly ledger: Ledger | null;
+  private readonly tillHard: boolean;
+  /** Steps of the grid that lie behind. */
+  private gridStep = 0;
+  private seen = 0;
+
+  constructor(
+    private readonly input: RunInput,
+    conducted: Conducted,
+    { watch = null, ledger = null, tillHard = false }: Looking = {},
+  ) {
+    this.watch = watch;
+    this.ledger = ledger;
+    this.tillHard = tillHard;
+    this.world = worldOf(input, input.limit);
+    this.state = beginning(this.world, input.start);
+    this.before = beginning(this.world, input.start);
+    this.scratch = makeScratch(this.world);
+    this.scratch.ledger = ledger;
+    this.scratch.locks = this.state.locks;
+    this.log = new TouchLog(this.world);
+    this.lookout = new Lookout(this.world);
+    this.sounder = new Sounder(this.world);
+    this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
+    this.berth = numbersOf(this.world, input.berth);
+    this.tended = [this.world, ...othersOf(this.world).map(({ world }) => world)].some(
+      ({ lines }) => lines.tended,
+    );
+    this.player = conducted(this.state, this.world);
+    const { crew, events } = this.player;
+    this.locks = new LockWatch(this.world, crew, events);
+  }
+
+  /** From start to finish. */
+  play(): Run {
+    this.begin();
+    while (this.player.finish === null) this.goOn();
+    this.lastSample();
+    return this.run(this.trace.handOver());
+  }
+
+  /** She lies there; the first steps begin. */
+  begin(): void {
+    this.settle();
+    this.player.crew.tellStart();
+    this.sample();
+    this.beginSteps();
+  }
+
+  /** To the next point of the grid, or to the end if that comes before. */
+  stepOn(): void {
+    const from = this.gridStep;
+    while (this.gridStep === from && this.player.finish === null) this.goOn();
+  }
+
+  /** What she shows by now that it is over; nothing can follow. */
+  end(): Run {
+    this.lastSample();
+    return this.run(this.trace.finish());
+  }
+
+  private lastSample(): void {
+    if (this.gridStep % STEPS_PER_SAMPLE !== 0 || this.offGrid() > INSTANT_S) this.sample();
+  }
+
+  /** Her last samples, the newest last. */
+  recent(samples: number): Trace {
+    return this.trace.finish(samples);
+  }
+
+  /** What she is nearest to at the last sample, her own berth left out; null with nothing about. */
+  get nearest(): LeastClearance | null {
+    return this.nearer(null, this.now);
+  }
+
+  get touches(): readonly Touch[] {
+    return this.log.touches();
+  }
+  get touchCount(): number {
+    return this.log.count;
+  }
+
+  private goOn(): void {
+    if (this.state.time >= this.input.limit - INSTANT_S || this.givenUp())
+      this.player.stopForTime();
+    else this.advance();
+  }
+
+  private givenUp(): boolean {
+    if (!this.tillHard || this.log.count === this.seen) return false;
+    this.seen = this.log.count;
+    return this.log.touches().some((touch) => touch.grade === 'hard');
+  }
+
+  /** Whatever she lies against at the start is not a touch. */
+  private settle(): void {
+    const { scratch, state, world } = this;
+    senseSurroundings(state.motion, world, scratch);
+    lookAround(state.motion, world, scratch);
+    lookAbout(state, world, scratch, this.log);
+    derivative(scratch.slopes[0], state.motion, world, scratch, 0);
+    this.log.settle(state, scratch);
+  }
+
+  private offGrid(): number {
+    return Math.abs(this.state.time - this.gridStep * TIMESTEP_S);
+  }
+
+  /** One piece of the way: to the next grid point, moment, actuator event or cue, whichever is first. */
+  private advance(): void {
+    const { state, player, world } = this;
+    const toGrid = (this.gridStep + 1) * TIMESTEP_S - state.time;
+    const toMoment = Math.max(player.nextMoment() - state.time, INSTANT_S);
+    const dt = Math.min(toGrid, toMoment, timeToActuatorEvent(state, world.craft));
+    copyState(this.before, state);
+    this.log.save();
+    this.ledger?.save();
+    advance(state, world, this.scratch, dt, this.log);
+    // A state that is not finite would never get anywhere: a fault of the core, not of the input.
+    if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
+    // Before the step no cue stood reached: those that did have begun their steps.
+    const level = player.level(state);
+    if (level >= 0) this.findCue(dt, player.level(this.before), level);
+    if (this.state.time >= (this.gridStep + 1) * TIMESTEP_S - INSTANT_S) this.reachGrid();
+    if (this.tended) this.lookAtLines();
+    if (player.takeMoments() || level >= 0) this.beginSteps();
+    if (player.brokenOff && player.finish === null && this.lyingStopped())
+      player.finish = 'broke off';
+  }
+
+  /** A line in the propeller ends it: nothing of what was planned can follow. */
+  private lookAtLines(): void {
+    const { crew } = this.player;
+    crew.look(this.before);
+    if (crew.fouled && this.player.finish === null) this.player.finish = 'fouled';
+  }
+
+  private retake(dt: number): number {
+    copyState(this.state, this.before);
+    this.log.restore();
+    this.ledger?.restore();
+    advance(this.state, this.world, this.scratch, dt, this.log);
+    return this.player.level(this.state);
+  }
+
+  /**
+   * The cue came somewhere inside the step just made: takes the step again, shorter, until its end is
+   * the cue's own moment (Illinois method), so that outcomes do not jump by a step's worth.
+   */
+  private findCue(dt: number, levelBefore: number, levelAfter: number): void {
+    let at = dt;
+    const tried = (guess: number) => {
+      at = guess;
+      return this.retake(guess);
+    };
+    const b = rootBetween(tried, 0, levelBefore, dt, levelAfter, SEEKING);
+    if (at !== b) this.retake(b);
+  }
+
+  private reachGrid(): void {
+    this.gridStep += 1;
+    this.state.time = this.gridStep * TIMESTEP_S;
+    if (this.gridStep % STEPS_PER_SAMPLE === 0) this.sample();
+  }
+
+  private beginSteps(): void {
+    const from = this.player.current;
+    this.player.takeCues();
+    const { motion, time } = this.state;
+    for (let step = from + 1; step <= this.player.current; step++) {
+      if (step >= this.input.plan.steps.length) break;
+      this.steps.push({ step, time, x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! });
+    }
+  }
+
+  private lyingStopped(): boolean {
+    const { time, engines } = this.state;
+    const began = this.player.events.findLast((event) => event.is === 'way out');
+    const idle = engines.every((engine) => engine.orderedGear === 0);
+    return (
+      began !== undefined &&
+      time - began.time > 5 &&
+      idle &&
+      groundSpeed(this.state, this.world) < STOPPED_MPS
+    );
+  }
+
+  private measure(skip: ReadonlySet<number>): void {
+    this.lookout.look(this.now, this.state, this.scratch, skip);
+  }
+
+  private sample(): void {
+    this.measure(this.berth);
+    const { now, state, world } = this;
+    this.sounder.look(state, this.scratch);
+    this.locks.look(state, this.sounder.now, this.scratch);
+    this.trace.write(state, this.scratch, now.distance, this.sounder.now);
+    if (this.sounder.over && this.sounder.over.room < 0 && this.player.finish === null)
+      this.player.finish = 'caught overhead';
+    this.player.noteClearance(now.distance);
+    this.watch?.(state, world, this.player.crew.isAboard);
+    this.least = this.nearer(this.least, now) ?? this.least;
+    this.lookout.lookOver(this.over, this.scratch);
+    if (this.over.distance < 0)
+      this.overhang = this.nearer(this.overhang, this.over) ?? this.overhang;
+  }
+
+  /** What was found, described, if it is nearer than what was nearest so far; null if not. */
+  private nearer(so: LeastClearance | null, found: Clearance): LeastClearance | null {
+    const { state, world } = this;
+    if (found.obstacle < 0 || (so && so.distance <= found.distance)) return null;
+    return described(found, state, world);
+  }
+
+  private run(trace: Trace): Run {
+    const { player, world, state, input } = this;
+    const touches = this.log.touches();
+    this.measure(new Set());
+    const goal = checkGoal(
+      input.goal,
+      state,
+      world,
+      this.now.distance,
+      input.rigging ?? NO_RIGGING,
+    );
+    const { under, over } = this.sounder;
+    const outcome = judge(
+      player.finish,
+      player.crew.inDanger,
+      this.locks.hung,
+      touches.some((t) => t.grade === 'hard'),
+      under !== null && under.depth < 0,
+      goal.every((c) => c.met),
+    );
+    const lines = input.rigging?.lines ?? [];
+    const breaks = lines.map((_, i) => lineLimits(world, i).breaks);
+    const margins = marginsOf(trace, touches, this.least, breaks, this.overhang, {
+      underKeel: under,
+      overhead: over,
+    });
+    return {
+      outcome,
+      duration: state.time,
+      trace,
+      steps: this.steps,
+      events: player.events,
+      touches,
+      margins,
+      goal,
+      clearance: this.least,
+    };
+  }
+}
+
+function judge(
+  finish: Finish | null,
+  inDanger: boolean,
+  hung: boolean,
+  hard: boolean,
+  aground: boolean,
+  goalMet: boolean,
+): Outcome {
+  if (inDanger) return 'unsafe';
+  if (hung) return 'hung up';
+  if (hard) return 'hard touch';
+  if (finish === 'caught overhead') return finish;
+  if (aground) return 'aground';
+  if (finish === 'ended' || finish === null) return goalMet ? 'reached' : 'missed';
+  return finish;
+}

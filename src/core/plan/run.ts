@@ -1,0 +1,46 @@
+import type { LeastClearance, Margins, Touch } from '../debrief';
+import type { Trace } from '../sim';
+import type { RunEvent } from './events';
+import type { GoalCheck } from './goal';
+
+export type Outcome =
+  | 'reached'
+  | 'missed'
+  | 'hard touch'
+  /** Somebody stepped with a propeller turning near them. */
+  | 'unsafe'
+  /** A line got into the propeller. */
+  | 'fouled'
+  /** Somebody else under way was run into. */
+  | 'struck'
+  /** She took the ground. */
+  | 'aground'
+  /** She hangs on a lock's cill. */
+  | 'hung up'
+  /** She did not fit under a bridge. */
+  | 'caught overhead'
+  | 'broke off'
+  | 'cue never came'
+  | 'out of time';
+
+/** Where and when a step began. Radians, m, s. */
+export interface StepMark {
+  readonly step: number;
+  readonly time: number;
+  readonly x: number;
+  readonly y: number;
+  readonly heading: number;
+}
+
+/** One run of a manoeuvre. */
+export interface Run {
+  readonly outcome: Outcome;
+  readonly duration: number;
+  readonly trace: Trace;
+  readonly steps: readonly StepMark[];
+  readonly events: readonly RunEvent[];
+  readonly touches: readonly Touch[];
+  readonly margins: Margins;
+  readonly goal: readonly GoalCheck[];
+  readonly clearance: LeastClearance | null;
+}

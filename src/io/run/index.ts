@@ -1,0 +1,2 @@
+export { runCsv } from './csv';
+export { onGlobe, runGpx } from './gpx';

@@ -1,2 +1,0 @@
-export { takeCsv } from './csv';
-export { onGlobe, takeGpx } from './gpx';

@@ -1,0 +1,94 @@
+'use client';
+import { FolderOpen } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { check, parseJson, placeSchema, type Place, type Problem, type Result } from '@/document';
+import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
+import { BUTTON } from '../parts/AreaFrame';
+import { readText } from '../parts/read-text';
+import { sendKept } from '../parts/send-kept';
+import { Problems } from '../parts/Problems';
+import { Choice } from '../parts/Choice';
+import { FileButton } from '../parts/FileButton';
+import { PlaceSketch } from './PlaceSketch';
+import { holds } from '../words/holds';
+
+const POLYGONS: readonly Unmarked['polygons'][] = ['quay', 'bank', 'pontoon', 'building', 'boat'];
+
+/** Either kind of file: a place as this program keeps it, or GeoJSON. */
+function readEither(text: string, name: string, unmarked: Unmarked): Result<ReadPlace> {
+  const json = parseJson(text, MOST_GEOJSON);
+  if (!json.ok) return json;
+  const { value } = json;
+  if (typeof value === 'object' && value !== null && '$schema' in value) {
+    const place = check<Place>(placeSchema, value);
+    return place.ok ? { ok: true, value: { place: place.value, notes: [] } } : place;
+  }
+  return readPlaceGeoJson(text, name, unmarked);
+}
+
+/** Takes in a place from a file of this computer: shown first, and whole or not at all. */
+export function ImportPlace() {
+  const router = useRouter();
+  const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
+  const [polygons, setPolygons] = useState<Unmarked['polygons']>('quay');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const read = file ? readEither(file.text, file.name, { polygons }) : null;
+  const open = async (chosen: File) => {
+    setProblems([]);
+    setFile(null);
+    const text = await readText(chosen, MOST_GEOJSON);
+    if (!text.ok) return setProblems(text.problems);
+    setFile({ name: chosen.name.replace(/\.[^.]*$/, ''), text: text.value });
+  };
+  const run = async () => {
+    if (!read?.ok) return;
+    const answer = await sendKept('POST', '/api/places', JSON.stringify(read.value.place));
+    if (answer.ok) router.push(`/places/${answer.value.id ?? ''}`);
+    else setProblems(answer.problems);
+  };
+  return (
+    <div>
+      <FileButton
+        label="Place file"
+        accept=".json,.geojson,application/json,application/geo+json"
+        className={BUTTON}
+        onFile={(chosen) => void open(chosen)}
+      >
+        <FolderOpen size={16} /> Take in a file
+      </FileButton>
+      <Problems
+        problems={read && !read.ok ? read.problems : problems}
+        lead="The file was not taken in; nothing has changed."
+      />
+      {read?.ok && (
+        <section aria-label="What the file holds" className="max-w-md pt-3">
+          <PlaceSketch place={read.value.place} />
+          <p className="font-semibold">{read.value.place.name}</p>
+          <p>{holds(read.value.place.features.length, read.value.place.berths.length)}</p>
+          {read.value.notes.length > 0 && (
+            <>
+              <ul className="text-[13px] text-quiet">
+                {read.value.notes.map((note) => (
+                  <li key={note}>{note}</li>
+                ))}
+              </ul>
+              <p>
+                <span className="text-[13px] text-quiet">polygons that do not say are </span>
+                <Choice
+                  label="Polygons that do not say what they are"
+                  value={polygons}
+                  options={POLYGONS.map((value) => ({ value, text: value }))}
+                  onChange={setPolygons}
+                />
+              </p>
+            </>
+          )}
+          <button type="button" className={BUTTON} onClick={() => void run()}>
+            Take it in
+          </button>
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+import { orderSchema, type OrderDocument } from '@/document';
+import { orderText, ordersText } from '../words/steps';
+import { freshOrder, orderFrom, orderRow } from './order-rows';
+
+const ORDERS: OrderDocument[] = [
+  { do: 'wheel', after_s: 0, angle_deg: -12 },
+  { do: 'steer', after_s: 1.5, heading_deg: 84 },
+  { do: 'steerFor', after_s: 0, mark: 'lamp 2', first: 'stern' },
+  { do: 'engine', after_s: 0.5, gear: 'astern', throttle: 0.35 },
+  { do: 'engine', after_s: 0, engine: 'port engine', gear: 'neutral', throttle: 0 },
+  { do: 'thruster', after_s: 0, thruster: 'bow thruster', power: -0.6 },
+  { do: 'joystick', after_s: 0, ahead: 0.1, sideways: -0.5, twist: 0.2 },
+  { do: 'call', after_s: 2, text: 'two metres' },
+];
+
+it.each(ORDERS)('$do comes back from the form as it went in', (order) => {
+  expect(orderFrom(orderRow(order))).toEqual(order);
+  expect(orderSchema.safeParse(orderFrom(orderRow(order))).success).toBe(true);
+});
+
+it('a fresh order of every kind has a form; one that names something is sound once it is named', () => {
+  for (const kind of ['wheel', 'steer', 'engine', 'joystick'] as const)
+    expect(orderSchema.safeParse(orderFrom(freshOrder(kind))).success).toBe(true);
+  const mark = orderFrom({ ...freshOrder('steerFor'), mark: 'pile 4' });
+  expect(orderSchema.safeParse(mark).success).toBe(true);
+  expect(orderSchema.safeParse(orderFrom(freshOrder('steerFor'))).success).toBe(false);
+});
+
+it('says a steer as a helm is told it', () => {
+  expect(orderText(ORDERS[1]!)).toBe('steer 084° after 1.5 s');
+  expect(orderText(ORDERS[2]!)).toBe('stern for lamp 2');
+  expect(ordersText([ORDERS[1]!, ORDERS[7]!])).toBe('steer 084° after 1.5 s');
+});
