@@ -84,41 +84,38 @@ it('briefs: what pushes her, what she can do, each with its reason; ticks are ke
   await app.page.saved();
 });
 
-sweep(
-  'holds a run and says what differs when hands are late; nothing of it is saved',
-  async () => {
-    await app.page.open(ID);
-    await app.page.settled();
-    await press('What if');
-    await app.page.find('[data-testid=reference]');
-    const late = await app.page.find('[role=slider][aria-label="What if: Hands late by"]');
-    for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
-    const said = await app.page.until(
-      'the difference',
-      () => panel('Against the run held'),
-      (t) => /outcome\s+done → /.test(t),
-    );
-    expect(said).toMatch(/the ways part/);
-    expect(await violations(app.driver)).toEqual([]);
-    await press('A sheet of winds …');
-    await app.page.until(
-      'the sheet',
-      () => app.page.text('[role=dialog]'),
-      (t) => /\d+ of 32 succeed/.test(t),
-    );
-    expect(await violations(app.driver)).toEqual([]);
-    await press('Close');
-    await press('Plan');
-    await app.page.until(
-      'as written again',
-      () => app.page.outcome(),
-      (t) => t === 'Done',
-    );
-    await app.driver.navigate().refresh();
-    await app.page.ready();
-    expect(await app.page.outcome()).toBe('Done');
-  },
-);
+sweep('holds a run and says what differs when hands are late; nothing of it is saved', async () => {
+  await app.page.open(ID);
+  await app.page.settled();
+  await press('What if');
+  await app.page.find('[data-testid=reference]');
+  const late = await app.page.find('[role=slider][aria-label="What if: Hands late by"]');
+  for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
+  const said = await app.page.until(
+    'the difference',
+    () => panel('Against the run held'),
+    (t) => /outcome\s+done → /.test(t),
+  );
+  expect(said).toMatch(/the ways part/);
+  expect(await violations(app.driver)).toEqual([]);
+  await press('A sheet of winds …');
+  await app.page.until(
+    'the sheet',
+    () => app.page.text('[role=dialog]'),
+    (t) => /\d+ of 32 succeed/.test(t),
+  );
+  expect(await violations(app.driver)).toEqual([]);
+  await press('Close');
+  await press('Plan');
+  await app.page.until(
+    'as written again',
+    () => app.page.outcome(),
+    (t) => t === 'Done',
+  );
+  await app.driver.navigate().refresh();
+  await app.page.ready();
+  expect(await app.page.outcome()).toBe('Done');
+});
 
 sweep('holds a run while the plan is changed, until it is let go', async () => {
   await app.page.open(ID);

@@ -242,11 +242,7 @@ export class Incomings {
       const table = TABLES[part];
       if (how === 'same') {
         const to = this.how === 'replace' ? removedAt : null;
-        if (
-          part !== 'figures' &&
-          part !== 'runs' &&
-          (this.how === 'replace' || removedAt === null)
-        )
+        if (part !== 'figures' && part !== 'runs' && (this.how === 'replace' || removedAt === null))
           setRemoved[part].run(to, id, to);
         continue;
       }

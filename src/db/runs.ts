@@ -138,11 +138,7 @@ export const CURSOR = /^(\d{1,16})\.([0-9a-z-]{1,64})$/;
  *
  * @param before `before` of the page that comes after
  */
-export function listRuns(
-  db: Library,
-  manoeuvreId: string,
-  before: string | null = null,
-): RunPage {
+export function listRuns(db: Library, manoeuvreId: string, before: string | null = null): RunPage {
   const [, at, id] = (before && CURSOR.exec(before)) || [];
   const all = and(
     eq(runs.manoeuvreId, manoeuvreId),

@@ -17,7 +17,7 @@ function cueDial(cue: CueDocument): { key: string; decimals: number; dial: Dial 
       // A pause of a second or less is there for the gear or the hands, not to be fitted.
       if (cue.time_s <= 1) return null;
       return {
-        key: 'seconds',
+        key: 'time_s',
         decimals: 1,
         dial: { value: cue.time_s, step: Math.max(1, 0.2 * cue.time_s), least: 0.5, most: 600 },
       };

@@ -116,7 +116,7 @@ describe('other boats of a file', () => {
     expect(unfit(demoFile('alongside-wind-off'), 'raft-up')).toMatch(/no other boat/);
     expect(unfit(demoFile('out-from-inside-wicket'), 'out-of-a-raft')).toBeNull();
     expect(unfit(demoFile('off-the-wall'), 'out-of-a-raft')).toMatch(/no other boat/);
-    expect(unfit(demoFile('a-buoy-against-the-current'), 'pick-up-a-buoy')).toBeNull();
+    expect(unfit(demoFile('a-buoy-against-the-stream'), 'pick-up-a-buoy')).toBeNull();
     expect(unfit(demoFile('stern-to-on-her-own-anchor'), 'stern-to-on-anchor')).toBeNull();
     expect(unfit(demoFile('stern-to-before-supper'), 'stern-to-on-anchor')).toMatch(/ground lines/);
   });

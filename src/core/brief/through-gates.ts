@@ -116,7 +116,11 @@ function entry(
 ): RunInput {
   const { rigging: _rigging, lines: _lines, others: _others, where: _where, ...rest } = input;
   const mark = { name: 'aim', ...aim };
-  const plain = { within: LONGEST_S, expect: [], wayOut: { automatic: false, orders: [] } } as const;
+  const plain = {
+    within: LONGEST_S,
+    expect: [],
+    wayOut: { automatic: false, orders: [] },
+  } as const;
   const bow = { name: 'bow', x: length / 2, y: 0 };
   const steps: PlanStep[] = [
     {

@@ -30,11 +30,7 @@ const RULES: readonly Rule[] = [
  *
  * @param said for each step whether its way out is said in words
  */
-export function checkPlan(
-  input: RunInput,
-  run: Run,
-  said: readonly boolean[],
-): readonly Finding[] {
+export function checkPlan(input: RunInput, run: Run, said: readonly boolean[]): readonly Finding[] {
   return [...RULES, noWayOut(said)]
     .flatMap((rule) => rule(input, run))
     .sort((a, b) => a.time - b.time);

@@ -44,9 +44,9 @@ it('gives back the track of her midships wherever the aerial stands, through nor
     const { trace, byCourse } = measuredTrace(fixesOf(aerial), aerial);
     expect(byCourse).toBe(false);
     for (const i of [0, 35, 70, trace.time.length - 1]) {
-      expect(
-        Math.hypot(trace.x[i]! - run.trace.x[i]!, trace.y[i]! - run.trace.y[i]!),
-      ).toBeLessThan(0.05);
+      expect(Math.hypot(trace.x[i]! - run.trace.x[i]!, trace.y[i]! - run.trace.y[i]!)).toBeLessThan(
+        0.05,
+      );
       const off = Math.cos(trace.heading[i]! - run.trace.heading[i]!);
       expect(off).toBeGreaterThan(0.999);
       expect(trace.surge[i]).toBeCloseTo(run.trace.surge[i]!, 1);

@@ -65,8 +65,10 @@ const INSTANT_S = 1e-9;
 /** What befalls the boat within the step that begins now; the wind's surprises are in the weather already. */
 export class Fate {
   private readonly befallen = new Set<Surprise>();
-  private readonly currents: { readonly is: Extract<Surprise, { is: 'current' }>; from: Current }[] =
-    [];
+  private readonly currents: {
+    readonly is: Extract<Surprise, { is: 'current' }>;
+    from: Current;
+  }[] = [];
 
   constructor(
     private readonly surprises: readonly Surprise[],

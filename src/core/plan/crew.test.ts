@@ -18,7 +18,11 @@ function play(
   rest: Partial<RunInput> = {},
 ) {
   const rigging = riggedWith(lines, crew);
-  const input = inputOf([step(START, orders)], { is: 'after', time: seconds }, { ...rigging, ...rest });
+  const input = inputOf(
+    [step(START, orders)],
+    { is: 'after', time: seconds },
+    { ...rigging, ...rest },
+  );
   return runPlan(input);
 }
 
@@ -280,9 +284,7 @@ describe('cues and expectations of lines', () => {
       inputOf(
         [
           step(START, [tend(0, 'turn'), tend(0, 'fast')]),
-          step({ is: 'line', line: 0, state: 'fast' }, [
-            hands({ do: 'letGo', line: 0, by: null }),
-          ]),
+          step({ is: 'line', line: 0, state: 'fast' }, [hands({ do: 'letGo', line: 0, by: null })]),
           step({ is: 'line', line: 0, state: 'off' }, []),
         ],
         { is: 'after', time: 1 },

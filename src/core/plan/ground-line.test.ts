@@ -49,9 +49,7 @@ function played(
   const run = runPlan(input, ({ lines }) => {
     row = [...lines.subarray(0, LINE_COLUMNS)];
   });
-  const events = run.events.flatMap((e) =>
-    e.is === 'line' ? [{ time: e.time, is: e.what }] : [],
-  );
+  const events = run.events.flatMap((e) => (e.is === 'line' ? [{ time: e.time, is: e.what }] : []));
   return { run, row, events, when: (what: string) => events.find((e) => e.is === what)?.time };
 }
 
@@ -99,7 +97,9 @@ describe('a ground line', () => {
     const weather = { windFrom: 0, windSpeed: 9 };
     const held = (orders: TimedOrder[]) => {
       const base = inputOf([], { is: 'after', time: 1 });
-      return played(orders, { weather: { ...base.weather, ...weather } }, [], 90).run.trace.y.at(-1)!;
+      return played(orders, { weather: { ...base.weather, ...weather } }, [], 90).run.trace.y.at(
+        -1,
+      )!;
     };
     const free = held([]);
     expect(free).toBeLessThan(-8);

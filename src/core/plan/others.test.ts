@@ -58,10 +58,8 @@ const input = (rest: Partial<RunInput>, seconds = 40, orders = [engineIn(0)]) =>
     { obstacles: [quay], ...rest },
   );
 
-const last = (
-  run: Run,
-  column: 'x' | 'y' | 'heading' | 'other1X' | 'other1Y' | 'other1Heading',
-) => run.trace[column]!.at(-1)!;
+const last = (run: Run, column: 'x' | 'y' | 'heading' | 'other1X' | 'other1Y' | 'other1Heading') =>
+  run.trace[column]!.at(-1)!;
 
 const WIND_ON = { windFrom: -Math.PI / 2, windSpeed: 9 };
 const weather = (more: object) => ({ ...inputOf([], { is: 'start' }).weather, ...more });
@@ -205,10 +203,7 @@ describe('another boat that gives way', () => {
     const x = last(run, 'other1X') + 4 * Math.sin(psi) - 0.8 * Math.cos(psi);
     const y = last(run, 'other1Y') + 4 * Math.cos(psi) + 0.8 * Math.sin(psi);
     expect(last(run, 'other1X')).toBeGreaterThan(7);
-    expect(run.goal[0]!.found).toBeCloseTo(
-      Math.hypot(x - last(run, 'x'), y - last(run, 'y')),
-      9,
-    );
+    expect(run.goal[0]!.found).toBeCloseTo(Math.hypot(x - last(run, 'x'), y - last(run, 'y')), 9);
   });
 
   it('has lines of her own let go and hauled by her own hands', () => {

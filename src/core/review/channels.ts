@@ -108,7 +108,8 @@ export function byChannel(
       input.timestep - so.last <= ONE_HAND &&
       Number.isFinite(unlike(before.order, input.order)) &&
       (channel.of === 'wheel' || channel.of === 'joystick' || channel.of === 'engine');
-    if (sameHand) so.inputs[so.inputs.length - 1] = { timestep: before.timestep, order: input.order };
+    if (sameHand)
+      so.inputs[so.inputs.length - 1] = { timestep: before.timestep, order: input.order };
     else so.inputs.push(input);
     so.last = input.timestep;
     map.set(key, so);

@@ -196,7 +196,9 @@ function givenOtherwise(reference: DrivenRun, other: DrivenRun): Change[] {
       .map((surprise): Change => ({ is: 'surprise', surprise, in: where }));
   return [
     ...(same(windOf(reference.input), windOf(other.input)) ? [] : [{ is: 'wind' } as const]),
-    ...(same(currentOf(reference.input), currentOf(other.input)) ? [] : [{ is: 'current' } as const]),
+    ...(same(currentOf(reference.input), currentOf(other.input))
+      ? []
+      : [{ is: 'current' } as const]),
     ...(same(reference.input.start, other.input.start) ? [] : [{ is: 'start' } as const]),
     ...lonely(other, reference, 'other'),
     ...lonely(reference, other, 'reference'),
@@ -212,7 +214,10 @@ function withWeather(input: RunInput, part: object): RunInput {
 }
 
 /** The movement of the hand an input ended: what came within it is moved or taken out with it. */
-function handOf(inputs: readonly DriveInput[], { timestep, order }: DriveInput): readonly DriveInput[] {
+function handOf(
+  inputs: readonly DriveInput[],
+  { timestep, order }: DriveInput,
+): readonly DriveInput[] {
   const alike = (one: DriveInput) =>
     sameChannel(one.order, order) && Number.isFinite(unlike(one.order, order));
   const at = inputs.findIndex((input) => input.timestep === timestep && alike(input));

@@ -59,12 +59,7 @@ export class Ledger {
    * Books causes that were not looked at but taken from the stages before (they stand in `force` by now): as they were in
    * the middle, or `onward`, in a straight line from the start through it.
    */
-  run(
-    causes: readonly number[],
-    force: Float64Array,
-    motion: Float64Array,
-    onward: boolean,
-  ): void {
+  run(causes: readonly number[], force: Float64Array, motion: Float64Array, onward: boolean): void {
     for (const cause of causes) {
       const middle = this.powerOf(MIDDLE, cause, motion);
       this.power[this.stage * COUNT + cause]! += onward

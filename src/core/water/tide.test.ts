@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { CONSTITUENT_NAMES, cosineTide, tidalCurrent, tideLevel, turnsBetween, type Tide } from './';
+import {
+  CONSTITUENT_NAMES,
+  cosineTide,
+  tidalCurrent,
+  tideLevel,
+  turnsBetween,
+  type Tide,
+} from './';
 import { astronomicalAngles, phaseAndFactor } from './tide';
 
 const at = (iso: string) => Date.parse(iso) / 1000;

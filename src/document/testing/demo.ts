@@ -39,7 +39,7 @@ export const DEMO_CLASSES = [
   'stern-to-on-her-own-anchor',
   'rafted-up-to-wicket',
   'under-sallow-bridge',
-  'a-buoy-against-the-current',
+  'a-buoy-against-the-stream',
   'nell-down-cobnut-lock',
 ] as const;
 

@@ -157,13 +157,7 @@ function Part({ name, children }: { name: string; children: ReactNode }) {
 }
 
 /** Whether what stands on the card comes off at all, and up to what wind: a card of a run that fails says so first. */
-function Verdict({
-  state: { run, file, problems },
-  survey,
-}: {
-  state: RunState;
-  survey: Survey;
-}) {
+function Verdict({ state: { run, file, problems }, survey }: { state: RunState; survey: Survey }) {
   const units = useUnits();
   if (problems.length > 0)
     return (

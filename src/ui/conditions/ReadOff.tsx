@@ -95,7 +95,9 @@ function CurrentSeen() {
   if (runUp > 0) readings.push(currentByRunUp(runUp / 100));
   if (pull > 0)
     readings.push(
-      currentByLine(forceFrom(pull, units.force), (speed) => aheadResistance(craft, density, speed)),
+      currentByLine(forceFrom(pull, units.force), (speed) =>
+        aheadResistance(craft, density, speed),
+      ),
     );
   const found = pooled(readings);
   const field = (name: string, unit: string, value: number, set: (value: number) => void) => (

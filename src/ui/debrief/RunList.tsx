@@ -63,9 +63,7 @@ export function RunList({
                 checked={over.includes(run.id)}
                 onChange={(event) =>
                   onOver(
-                    event.target.checked
-                      ? [...over, run.id]
-                      : over.filter((one) => one !== run.id),
+                    event.target.checked ? [...over, run.id] : over.filter((one) => one !== run.id),
                   )
                 }
               />

@@ -227,7 +227,11 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                 it. In place: what is here and not in the file is gone, and a copy is made first.
               </p>
               <div className="flex flex-wrap gap-3 pt-2">
-                <button type="button" className={BUTTON} onClick={() => void importArchive('merge')}>
+                <button
+                  type="button"
+                  className={BUTTON}
+                  onClick={() => void importArchive('merge')}
+                >
                   Take it in beside
                 </button>
                 {asked ? (

@@ -14,13 +14,7 @@ const SIDES: readonly ChoiceOption<Fender['side']>[] = [
 type Write = (next: (plan: PlanDocument) => Result<PlanDocument>) => string | null;
 
 /** Fenders hung for this manoeuvre, besides those the boat always has out. */
-export function FenderRows({
-  fenders,
-  write,
-}: {
-  fenders: PlanDocument['fenders'];
-  write: Write;
-}) {
+export function FenderRows({ fenders, write }: { fenders: PlanDocument['fenders']; write: Write }) {
   return fenders.map((fender, i) => {
     const change = (next: Fender | null) => write((plan) => withFender(plan, i, next));
     return (

@@ -8,13 +8,7 @@ import type { Palette } from '../theme/palette';
 import { useWorkedLocks } from './use-worked';
 
 /** Leaves of the locks that are worked, as they stand at the playhead; and a cill once it is out of the water. */
-export function LeafLayer({
-  run,
-  palette,
-}: {
-  run: Pick<Run, 'trace'> | null;
-  palette: Palette;
-}) {
+export function LeafLayer({ run, palette }: { run: Pick<Run, 'trace'> | null; palette: Palette }) {
   const locks = useWorkedLocks();
   const time = usePlayhead((p) => p.time);
   const states = locks.map((sited, k) =>

@@ -67,9 +67,7 @@ function OneSection({
   const { keel } = useMemo(() => assembleCraft(toBoatSpec(boat)), [boat]);
   const stairs = numbers.map((k) => {
     const sited = locks[k]!;
-    const now = run
-      ? lockRecorded(run.trace, k, sited, time)
-      : { state: sited.begins, rising: 0 };
+    const now = run ? lockRecorded(run.trace, k, sited, time) : { state: sited.begins, rising: 0 };
     return { sited, ...now };
   });
   const sites = stairs.map(({ sited }) => sited);

@@ -115,7 +115,9 @@ export function OrderRows({ name }: { name: 'orders' | 'wayOrders' }) {
                 boat: others[0] ?? '',
                 lock: locks[0]?.name ?? '',
                 paddle: locks[0]?.paddles[0] ?? '',
-                ...(kind === 'stepAshore' || kind === 'stepAboard' || kind === 'go' ? { by: crew[0] ?? '' } : {}),
+                ...(kind === 'stepAshore' || kind === 'stepAboard' || kind === 'go'
+                  ? { by: crew[0] ?? '' }
+                  : {}),
               })
             }
           >

@@ -61,10 +61,7 @@ export const PlanView = memo(function PlanView({
     () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),
     [duration, width],
   );
-  const hands = useMemo(
-    () => (run && hasHands(run) ? handsOf(run, plan) : null),
-    [run, plan],
-  );
+  const hands = useMemo(() => (run && hasHands(run) ? handsOf(run, plan) : null), [run, plan]);
   const words = hands ? CALLS_HEIGHT + LANE_GAP : 0;
   const { lanes, controls } = useMemo(
     () =>

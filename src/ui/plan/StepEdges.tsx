@@ -90,9 +90,12 @@ export function StepEdges({
       up(edge, true)();
       return;
     }
-    const by = { ArrowLeft: -TIMESTEP_S, ArrowRight: TIMESTEP_S, PageUp: -LEAP_S, PageDown: LEAP_S }[
-      event.key
-    ];
+    const by = {
+      ArrowLeft: -TIMESTEP_S,
+      ArrowRight: TIMESTEP_S,
+      PageUp: -LEAP_S,
+      PageDown: LEAP_S,
+    }[event.key];
     if (event.key === 'Enter') {
       select(edge.id);
       seek(edge.time);

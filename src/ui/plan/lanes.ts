@@ -228,14 +228,7 @@ export function lanesFor(
   const controls = [
     wheelLane(run, x, limit, wheel, tall.wheel),
     ...drives.map((d, i) =>
-      engineLane(
-        run,
-        x,
-        i,
-        d.fullRps,
-        drives.length === 1 ? 'Engine' : short(d.name),
-        tall.engine,
-      ),
+      engineLane(run, x, i, d.fullRps, drives.length === 1 ? 'Engine' : short(d.name), tall.engine),
     ),
     ...thrusters.map((t, i) => thrusterLane(run, x, i, short(t.name), tall.thruster)),
     ...(rigged.lines.length > 0 ? [lineLane(run, x, rigged.lines, rigged.breaks, units)] : []),

@@ -5,7 +5,18 @@ import { sided } from './sided';
 
 type HandsDocument = Extract<
   OrderDocument,
-  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'stepAshore' | 'stepAboard' | 'go' | 'paddle' | 'gates' }
+  {
+    do:
+      | 'pass'
+      | 'tend'
+      | 'letGo'
+      | 'anchor'
+      | 'stepAshore'
+      | 'stepAboard'
+      | 'go'
+      | 'paddle'
+      | 'gates';
+  }
 >;
 
 export interface OrderRow {

@@ -79,12 +79,7 @@ describe('edits of a plan', () => {
       'round-up',
       'steady',
     ]);
-    expect(ids(moveStep(plan, 'steady', -2))).toEqual([
-      'let-go',
-      'steady',
-      'go-ahead',
-      'round-up',
-    ]);
+    expect(ids(moveStep(plan, 'steady', -2))).toEqual(['let-go', 'steady', 'go-ahead', 'round-up']);
     expect(moveStep(plan, 'let-go', -1)).toBe(plan);
     expect(ids(removeStep(plan, 'go-ahead'))).toEqual(['let-go', 'round-up', 'steady']);
     expect(plan).toEqual(before);

@@ -53,12 +53,13 @@ export function fromForm(id: string, form: StepForm, units: Units): Result<StepD
     within_s: form.within,
     orders: form.orders.map(orderFrom),
     expect: form.expect.map((row) => expectFrom(row, units)),
-    wayOut: { say: form.note, run: form.automatic, orders: form.wayOrders.map(orderFrom) },
+    wayOut: { note: form.note, automatic: form.automatic, orders: form.wayOrders.map(orderFrom) },
   });
 }
 
 const FIELD_OF: Readonly<Record<string, string>> = {
   heading_deg: 'heading',
+  time_s: 'seconds',
   by_deg: 'turned',
   speed_mps: 'speed',
   distance_m: 'distance',

@@ -106,9 +106,7 @@ export async function sendLeftRuns(): Promise<number> {
       drop(key.slice(LOCAL.length));
       continue;
     }
-    const answer = await fetch('/api/runs', json('POST', { ...run, recording })).catch(
-      () => null,
-    );
+    const answer = await fetch('/api/runs', json('POST', { ...run, recording })).catch(() => null);
     if (!answer) return sent;
     // Refused for good is dropped too: it would be refused again.
     if (answer.ok || answer.status === 404 || answer.status === 422) drop(run.id);

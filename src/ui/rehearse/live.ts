@@ -161,7 +161,11 @@ export class Live {
     this.set({ traffic });
     this.sent = helmOf(now, this.mostWheel);
     this.shown = now.time;
-    this.set({ helm: this.sent, status: recording.timesteps > 0 ? 'paused' : 'ready', soFar: null });
+    this.set({
+      helm: this.sent,
+      status: recording.timesteps > 0 ? 'paused' : 'ready',
+      soFar: null,
+    });
     this.showTime();
     this.lookedAt = -Infinity;
     this.lookAhead();

@@ -77,9 +77,13 @@ export const useHelmPreferences = create<HelmPreferences>()(
       name: 'yawtrope:helm',
       // What has come since this browser kept its own is on, with its usual key.
       merge: (kept, now) => {
-        const had = (kept ?? {}) as Partial<HelmPreferences>;
+        const { crewByScore, ...had } = (kept ?? {}) as Partial<HelmPreferences> & {
+          /** What it was called before 0.3.0. */
+          readonly crewByScore?: boolean;
+        };
         return {
           ...now,
+          ...(crewByScore === undefined ? {} : { crewByPlan: crewByScore }),
           ...had,
           keys: { ...now.keys, ...had.keys },
           aids: { ...now.aids, ...had.aids },

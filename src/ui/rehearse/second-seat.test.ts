@@ -15,7 +15,7 @@ describe('what the second seat does of a plan', () => {
     const orders = [...nell.plan.steps, ...shared.plan.steps].flatMap((step) => step.orders);
     const crew = new Set(orders.filter(isForCrew).map((order) => order.do));
     expect(crew).toEqual(
-      new Set(['pass', 'tend', 'letGo', 'paddle', 'gates', 'signal', 'other', 'stepAshore']),
+      new Set(['pass', 'tend', 'letGo', 'paddle', 'gates', 'signal', 'other', 'stepAboard']),
     );
     const helm = new Set(orders.filter((order) => !isForCrew(order)).map((order) => order.do));
     for (const one of helm) expect(['steerFor', 'steer', 'engine', 'call', 'wheel']).toContain(one);

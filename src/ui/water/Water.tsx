@@ -60,10 +60,7 @@ export function Water({
   const spec = useMemo(() => toBoatSpec(withFenders(boat, fenders)), [boat, fenders]);
   const { steps } = manoeuvre.plan;
 
-  const home = useMemo(
-    () => runExtent(manoeuvre, boat, place, run),
-    [manoeuvre, boat, place, run],
-  );
+  const home = useMemo(() => runExtent(manoeuvre, boat, place, run), [manoeuvre, boat, place, run]);
   // Until the user moves the view, it keeps what the first run needs.
   const [firstRun, setFirstRun] = useState<Run | null>(null);
   if (run && !firstRun) setFirstRun(run);

@@ -15,7 +15,18 @@ export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
 
 type HandsDocument = Extract<
   OrderDocument,
-  { do: 'pass' | 'tend' | 'letGo' | 'anchor' | 'stepAshore' | 'stepAboard' | 'go' | 'paddle' | 'gates' }
+  {
+    do:
+      | 'pass'
+      | 'tend'
+      | 'letGo'
+      | 'anchor'
+      | 'stepAshore'
+      | 'stepAboard'
+      | 'go'
+      | 'paddle'
+      | 'gates';
+  }
 >;
 
 /** A line by its name in a sentence: "the bow line", but "Wicket's bow line". */

@@ -310,11 +310,9 @@ function surpriseText(event: RunEvent, file: ManoeuvreFile, units: Units): strin
   if (event.is === 'cue never came') {
     return `${stepName(file.plan, event.step)}: cue not come in ${clock(event.waited)}`;
   }
-  if (event.is === 'line')
-    return lineTrouble(event, file.plan.lines[event.line]?.name ?? 'a line');
+  if (event.is === 'line') return lineTrouble(event, file.plan.lines[event.line]?.name ?? 'a line');
   if (event.is === 'lock') return lockTrouble(event.what, event.seconds);
-  if (event.is === 'crew')
-    return crewTrouble(event, file.plan.crew[event.who]?.name ?? 'somebody');
+  if (event.is === 'crew') return crewTrouble(event, file.plan.crew[event.who]?.name ?? 'somebody');
   if (event.is === 'way out') return `step ${event.step + 1}: way out taken`;
   if (event.is !== 'expectation failed') return null;
   const document = file.plan.steps[event.step]?.expect[event.index];

@@ -126,10 +126,7 @@ describe('a run in words', () => {
     const { run, file } = played((f) => {
       f.conditions.wind.speed_mps = 0;
     });
-    expect(outcomeWords(run, file, KN)).toEqual([
-      'Waiting still',
-      'the cue for step 2 never came',
-    ]);
+    expect(outcomeWords(run, file, KN)).toEqual(['Waiting still', 'the cue for step 2 never came']);
   });
 });
 

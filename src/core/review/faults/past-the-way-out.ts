@@ -5,9 +5,7 @@ export const pastTheWayOut: FaultRule<'past the way out'> = {
   id: 'past the way out',
   find({ lastWayOut, run }) {
     if (!lastWayOut) return [];
-    const harm = run.touches.find(
-      ({ grade, time }) => grade === 'hard' && time >= lastWayOut.time,
-    );
+    const harm = run.touches.find(({ grade, time }) => grade === 'hard' && time >= lastWayOut.time);
     if (!harm) return [];
     const figures = { last: lastWayOut.time };
     return [{ rule: 'past the way out', time: lastWayOut.time, until: harm.time, figures }];
