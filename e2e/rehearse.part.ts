@@ -127,7 +127,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
   expect(await text('[data-testid=care]')).toMatch(/careful|fair/);
   expect(await text('section[aria-label="Figures"]')).toContain('soft touch, long pontoon');
   // Both are kept: the one left standing, and the one taken up again from it.
-  expect((await app.driver.findElements(By.css('section[aria-label="Takes"] li'))).length).toBe(2);
+  expect((await app.driver.findElements(By.css('section[aria-label="Runs"] li'))).length).toBe(2);
   expect(await violations(app.driver)).toEqual([]);
 }, 120_000);
 

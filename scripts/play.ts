@@ -33,7 +33,7 @@ import {
 } from '@/document';
 import { MOST_CHARACTERS, readEither } from '@/io/manoeuvre';
 
-const USAGE = 'usage: npm run -s play -- FILE.json [--out TAKE.json] [--look] [--propose FIGURE]';
+const USAGE = 'usage: npm run -s play -- FILE.json [--out RUN.json] [--look] [--propose FIGURE]';
 
 interface Arguments {
   readonly file: string;

@@ -20,7 +20,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
   return file;
 }
 
-/** Numbers that run her through. */
+/** Numbers that take her through. */
 const FITTED = { up: [0, 15, 8.5, 0.25, 5], down: [0.05, 16.3, 8.1, 0.3, 3] } as const;
 
 function written(file: ManoeuvreFile, going: 'up' | 'down') {

@@ -20,7 +20,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
   return file;
 }
 
-/** With numbers that run her through either way. */
+/** With numbers that take her through either way. */
 const FITTED = [0.05, 16.3, 8.1, 0.3, 3];
 
 function written(file: ManoeuvreFile) {

@@ -19,7 +19,7 @@ export function documentPolicy(nonce: string, development = false): string {
   ].join('; ');
 }
 
-/** For scripts that run as workers, which run their policy from their own answer: what they are made of is ours. */
+/** For scripts that run as workers, which take their policy from their own answer: what they are made of is ours. */
 const SCRIPT_POLICY =
   "default-src 'none'; script-src 'self'; connect-src 'self'; base-uri 'none'; frame-ancestors 'none'";
 

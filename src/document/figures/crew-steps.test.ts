@@ -47,7 +47,9 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     const plan = drafts.value[0]!.write(drafts.value[0]!.dials.map(({ value }) => value));
     const last = plan.steps.at(-1)!;
     expect(last.orders[0]).toMatchObject({ do: 'engine', gear: 'neutral' });
-    expect(last.orders.filter((order) => order.do === 'stepAshore')).toHaveLength(1);
+    expect(
+      last.orders.filter((order) => order.do === (to === 'ashore' ? 'stepAshore' : 'stepAboard')),
+    ).toHaveLength(1);
     expect(plan.end.cue).toEqual({ is: 'all', of: [{ is: 'crew', who: 'Tove', where: to }] });
   });
 

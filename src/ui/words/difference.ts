@@ -63,7 +63,7 @@ export function differenceLines(
     worse: false,
   });
   lines.push({
-    name: 'runs',
+    name: 'takes',
     text: pair(clock(difference.duration[0]), clock(difference.duration[1])),
     worse: false,
   });
