@@ -3,19 +3,27 @@ import type { AddressInfo } from 'node:net';
 import { Worker } from 'node:worker_threads';
 import { build } from 'esbuild';
 import { benchCases } from '../bench/cases';
+import { SWEEPING } from '@/core/testing/sweep';
+import {
+  DEMO_CLASSES,
+  DEMO_MANOEUVRES,
+  demoFile,
+  knownFingerprints,
+} from '@/document/testing/demo';
 import { openBrowser } from './support/browser';
 
 // The same take to the last bit in Node and in Chromium: gusts, touches, lines and all.
 
 const ENTRY = `
 import { fingerprint } from './bench/fingerprint.ts';
+import { fingerprintsOf } from './src/document/testing/demo-runs.ts';
 `;
 
 async function bundle(platform: 'browser' | 'node'): Promise<string> {
   const tail =
     platform === 'node'
       ? `const { parentPort, workerData: d } = require('node:worker_threads'); parentPort.postMessage(fingerprint(d.file, d.lines));`
-      : `self.answer = fingerprint;`;
+      : `self.answer = fingerprint; self.demo = fingerprintsOf;`;
   const built = await build({
     stdin: { contents: ENTRY + tail, resolveDir: process.cwd() },
     bundle: true,
@@ -66,6 +74,15 @@ it('replays to the last bit in both engines', async () => {
     );
     expect(there).toEqual(here);
     expect(new Set(here).size).toBe(cases.length);
+    // What Node makes of the same demos is held by document.test.ts.
+    const known = knownFingerprints();
+    for (const id of SWEEPING ? DEMO_MANOEUVRES : DEMO_CLASSES) {
+      const found = await browser.driver.executeScript(
+        'return self.demo(arguments[0])',
+        demoFile(id),
+      );
+      expect({ id, ...(found as object) }).toEqual({ id, ...known[id] });
+    }
   } finally {
     await browser.close();
     server.close();

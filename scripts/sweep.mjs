@@ -26,7 +26,7 @@ const UNIT = {
 const BROWSER = {
   config: 'jest.browser.config.mjs',
   files: [
-    ...swept('e2e', /\.(test|part)\.ts$/, /support\/sweep'/),
+    ...swept('e2e', /\.(test|part)\.ts$/, /(support|testing)\/sweep'/),
     ...swept('e2e', /\.sweep\.test\.ts$/, /./),
   ],
 };

@@ -10,6 +10,7 @@ import {
   type ManoeuvreFile,
   type Result,
 } from '..';
+import type { DemoFingerprints } from './demo-runs';
 
 /** The shipped demo data, for tests. */
 
@@ -60,3 +61,11 @@ function readDemoFile(id: string): ManoeuvreFile {
   const place = value(check(placeSchema, demoJson('places', manoeuvre.placeId)));
   return toFile(manoeuvre, boat, place);
 }
+
+/** Where what every demo's run came to is written down; `npm run fingerprints` writes it anew. */
+export const FINGERPRINTS = join('src', 'document', 'testing', 'fingerprints.json');
+
+export const knownFingerprints = (): Readonly<Record<string, DemoFingerprints>> =>
+  JSON.parse(readFileSync(join(process.cwd(), FINGERPRINTS), 'utf8')) as Readonly<
+    Record<string, DemoFingerprints>
+  >;
