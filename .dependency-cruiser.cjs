@@ -40,17 +40,32 @@ module.exports = {
     from(
       'forces-apart',
       '^src/core/forces/(?!index)',
-      '^src/core/(sim|score|debrief|holding)',
+      '^src/core/(sim|plan|debrief|holding)',
       'Forces do not know who composes them.',
     ),
     from(
       'document-down',
       '^src/document',
       [
-        '^src/(io|db|services|workers|ui|app)',
+        '^src/(planner|io|db|services|workers|ui|app)',
         '^node_modules/(next|react|drizzle-orm|better-sqlite3)',
       ],
       'Records know only the core.',
+    ),
+    from(
+      'planner-down',
+      '^src/planner',
+      [
+        '^src/(io|db|services|workers|ui|app)',
+        '^node_modules/(next|react|drizzle-orm|better-sqlite3)',
+      ],
+      'The planner knows documents and core.',
+    ),
+    from(
+      'planner-by-its-index',
+      '^src/(?!planner)(?!.*\\.test\\.tsx?$)',
+      '^src/planner/(?!index\\.ts$)',
+      'The planner is used through its index.',
     ),
     from('io-down', '^src/io', '^src/(db|workers|ui|app)', 'Importers know documents and core.'),
     from('db-down', '^src/db', '^src/(workers|ui|app)', 'The database knows documents and core.'),

@@ -40,7 +40,7 @@ sweep(
   90_000,
 );
 
-it('a passage is begun at a lock: she stands before the open gates, and the figure for it is offered', async () => {
+it('a passage is begun at a lock: she stands before the open gates, and the technique for it is offered', async () => {
   await app.driver.get(`${app.server.address}/new?place=withen-lock`);
   await app.page.choose('Boat', 'Quince');
   await app.page.press("//label[contains(., 'go up through Withen Lock')]//input");
@@ -54,8 +54,8 @@ it('a passage is begun at a lock: she stands before the open gates, and the figu
     (t) => t.includes('of her way through still to go'),
   );
   await app.page.until(
-    'the figure',
-    () => app.page.text('section[aria-label=Figures]'),
+    'the technique',
+    () => app.page.text('section[aria-label=Techniques]'),
     (t) => t.includes('Through the lock') && !t.includes('Astern straight out\n'),
   );
   // A boat that does not go in is refused before anything is begun.

@@ -2,12 +2,12 @@ import { By, Key } from 'selenium-webdriver';
 import { App } from './support/app';
 import { violations } from './support/axe';
 
-// A newcomer makes a manoeuvre for a berth from nothing, by pressing only, and has a figure written in.
+// A newcomer makes a manoeuvre for a berth from nothing, by pressing only, and has a technique written in.
 
 const app = App.forTests();
 
 const press = (xpath: string) => app.page.press(xpath);
-const figures = () => app.page.text('section[aria-label="Figures"]');
+const techniques = () => app.page.text('section[aria-label="Techniques"]');
 const at = () => app.driver.getCurrentUrl();
 
 const choose = (label: string, start: string) => app.page.choose(label, start);
@@ -41,7 +41,7 @@ it('from the start page to a run that gets there', async () => {
   await app.page.ready();
   expect(
     await app.page.written(
-      "//section[@aria-label='Figures']//button[contains(., 'by wheel and gear')]",
+      "//section[@aria-label='Techniques']//button[contains(., 'by wheel and gear')]",
     ),
   ).toContain('stands in the plan');
   await app.page.until(
@@ -110,15 +110,15 @@ it('remembers the school picked in the brief', async () => {
   );
 });
 
-it('keeps steps as a figure of one’s own and has it written in elsewhere', async () => {
+it('keeps steps as a technique of one’s own and has it written in elsewhere', async () => {
   await app.page.open('tug-by-her-gears');
-  await app.page.fill('Name of your figure', 'By the outer screw');
-  await press("//button[normalize-space()='Keep as a figure']");
+  await app.page.fill('Name of your technique', 'By the outer screw');
+  await press("//button[normalize-space()='Keep as a technique']");
   const own =
-    "//ul[@aria-label='Your own figures']//button[normalize-space()='By the outer screw']";
+    "//ul[@aria-label='Your own techniques']//button[normalize-space()='By the outer screw']";
   await app.page.until(
     'kept',
-    () => figures(),
+    () => techniques(),
     (text) => text.includes('By the outer screw is kept.'),
   );
   await app.page.open('two-hulls-in-a-calm');
@@ -127,7 +127,7 @@ it('keeps steps as a figure of one’s own and has it written in elsewhere', asy
   await (await app.page.find('button[aria-label="Take out By the outer screw"]')).click();
   await app.page.until(
     'taken out',
-    () => figures(),
+    () => techniques(),
     (text) => text.includes('By the outer screw is taken out.'),
   );
 });

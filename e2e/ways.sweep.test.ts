@@ -9,7 +9,7 @@ const SECTION = 'section[aria-label="Ways of doing it"]';
 const press = (xpath: string) => app.page.press(xpath);
 const heads = () => app.page.text('ol[aria-label="Steps"]');
 
-/** Waits longer than the page does elsewhere: every figure takes seconds. */
+/** Waits longer than the page does elsewhere: every technique takes seconds. */
 async function through(): Promise<string> {
   for (let waited = 0; waited < 240; waited++) {
     const text = await app.page.text(SECTION);

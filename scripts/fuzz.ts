@@ -14,7 +14,8 @@ import { Random } from '@/core/math';
 import { runPlan, worldOf } from '@/core/plan';
 import { openLibrary, seedDemo } from '@/db';
 import { archiveEntries } from '@/db/upkeep';
-import { keepAsFigure, toRunInput } from '@/document';
+import { toRunInput } from '@/document';
+import { keepAsTechnique } from '@/planner';
 import { DEMO_MANOEUVRES, demoFile, demoJson } from '@/document/testing/demo';
 import { writeArchive } from '@/io/archive';
 import { placeGeoJson } from '@/io/geojson';
@@ -100,9 +101,9 @@ const driven = (manoeuvre: unknown) => ({
 });
 
 const text = (value: unknown) => JSON.stringify(value);
-const kept = keepAsFigure(manoeuvres[0]!, 'own', 'Own');
+const kept = keepAsTechnique(manoeuvres[0]!, 'own', 'Own');
 if (!kept.ok) throw new Error(kept.problems[0]!.message);
-const figure = kept.value;
+const technique = kept.value;
 
 function recordSample(): unknown {
   const read = readNmea(nmea);
@@ -126,7 +127,7 @@ const MAKE: Readonly<Record<Target, () => string>> = {
   manoeuvre: () => text(spoilt(random, pick(manoeuvres))),
   driven: () => text(spoilt(random, driven(pick(short)))),
   record: () => text(spoilt(random, record)),
-  figure: () => text(spoilt(random, figure)),
+  technique: () => text(spoilt(random, technique)),
   geojson: () => {
     const one = pick(geo);
     if (random.uniform() < 0.5) return spoiltText(random, one);

@@ -3,8 +3,8 @@ import * as rBoatsOne from '@/app/api/boats/[id]/route';
 import * as rBoats from '@/app/api/boats/route';
 import * as rDay from '@/app/api/day/route';
 import * as rFeed from '@/app/api/feed/route';
-import * as rFiguresOne from '@/app/api/figures/[id]/route';
-import * as rFigures from '@/app/api/figures/route';
+import * as rTechniquesOne from '@/app/api/techniques/[id]/route';
+import * as rTechniques from '@/app/api/techniques/route';
 import * as rLibraryArchivesOne from '@/app/api/library/archives/[id]/route';
 import * as rLibraryArchives from '@/app/api/library/archives/route';
 import * as rLibraryBackupsOne from '@/app/api/library/backups/[id]/route';
@@ -33,7 +33,7 @@ import {
   drivenFileSchema,
   manoeuvreFileSchema,
   manoeuvreSchema,
-  ownFigureSchema,
+  ownTechniqueSchema,
   placeSchema,
   recordingSchema,
   recordSchema,
@@ -49,8 +49,8 @@ export const ROUTES: Readonly<Record<string, object>> = {
   '/api/boats': rBoats,
   '/api/day': rDay,
   '/api/feed': rFeed,
-  '/api/figures/{id}': rFiguresOne,
-  '/api/figures': rFigures,
+  '/api/techniques/{id}': rTechniquesOne,
+  '/api/techniques': rTechniques,
   '/api/library/archives/{id}': rLibraryArchivesOne,
   '/api/library/archives': rLibraryArchives,
   '/api/library/backups/{id}': rLibraryBackupsOne,
@@ -91,7 +91,7 @@ const FILES: ReadonlyMap<unknown, string> = new Map<unknown, string>([
 /** Parts that several routes share. */
 const SHARED: Readonly<Record<string, z.ZodType>> = {
   recording: recordingSchema,
-  figure: ownFigureSchema,
+  technique: ownTechniqueSchema,
   conditions: conditionsSchema,
 };
 const PARTS: ReadonlyMap<unknown, string> = new Map(

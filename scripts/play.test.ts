@@ -98,7 +98,7 @@ it('prints what the planner says of it when asked', () => {
   expect(look.windLimit.wind).toBeGreaterThan(5);
 }, 60000);
 
-it('writes a figure down and plays it when asked, the same each time, and refuses what it cannot', () => {
+it('writes a technique down and plays it when asked, the same each time, and refuses what it cannot', () => {
   const file = 'demo/manoeuvres/quince-backs-out.json';
   const done = play(file, '--propose', 'astern-out');
   expect(done.status).toBe(0);
@@ -109,6 +109,6 @@ it('writes a figure down and plays it when asked, the same each time, and refuse
   if (SWEEPING) expect(play(file, '--propose', 'astern-out').stdout).toBe(done.stdout);
   const unfit = play(file, '--propose', 'ferry-glide-in');
   expect(unfit.status).toBe(2);
-  expect(unfit.stderr).toMatch(/figure: it is for coming to lie somewhere/);
+  expect(unfit.stderr).toMatch(/technique: it is for coming to lie somewhere/);
   expect(play(file, '--propose', 'backflip').stderr).toMatch(/--propose: is one of: alongside/);
 }, 120000);

@@ -11,12 +11,9 @@ import {
   DRIVEN_SCHEMA,
   drivenFileSchema,
   failure,
-  FIGURE_IDS,
-  figureIdSchema,
   namedMarks,
   placeSchema,
   problemLines,
-  propose,
   success,
   summarise,
   toDrive,
@@ -24,24 +21,29 @@ import {
   toRunInput,
   toRunFile,
   type DrivenFile,
-  type FigureId,
   type Manoeuvre,
   type ManoeuvreFile,
-  type Proposal,
   type Result,
   parseJson,
 } from '@/document';
+import {
+  TECHNIQUE_IDS,
+  techniqueIdSchema,
+  propose,
+  type TechniqueId,
+  type Proposal,
+} from '@/planner';
 import { MOST_CHARACTERS, readEither } from '@/io/manoeuvre';
 
-const USAGE = 'usage: npm run -s play -- FILE.json [--out RUN.json] [--look] [--propose FIGURE]';
+const USAGE = 'usage: npm run -s play -- FILE.json [--out RUN.json] [--look] [--propose TECHNIQUE]';
 
 interface Arguments {
   readonly file: string;
   readonly out: string | null;
   /** Also print what the planner says of it. */
   readonly look: boolean;
-  /** Play the figure of that id, written down for the manoeuvre, in place of its plan. */
-  readonly propose: FigureId | null;
+  /** Play the technique of that id, written down for the manoeuvre, in place of its plan. */
+  readonly propose: TechniqueId | null;
 }
 
 function readArguments(given: readonly string[]): Result<Arguments> {
@@ -53,13 +55,13 @@ function readArguments(given: readonly string[]): Result<Arguments> {
     if (!out) return failure({ path: '--out', message: `needs a file name. ${USAGE}` });
     rest.splice(at, 2);
   }
-  let figure: FigureId | null = null;
+  let technique: TechniqueId | null = null;
   const asked = rest.indexOf('--propose');
   if (asked >= 0) {
-    const known = check<FigureId>(figureIdSchema, rest[asked + 1]);
+    const known = check<TechniqueId>(techniqueIdSchema, rest[asked + 1]);
     if (!known.ok)
-      return failure({ path: '--propose', message: `is one of: ${FIGURE_IDS.join(', ')}` });
-    figure = known.value;
+      return failure({ path: '--propose', message: `is one of: ${TECHNIQUE_IDS.join(', ')}` });
+    technique = known.value;
     rest.splice(asked, 2);
   }
   const looks = rest.indexOf('--look');
@@ -67,7 +69,7 @@ function readArguments(given: readonly string[]): Result<Arguments> {
   const stray = rest.find((word) => word.startsWith('--'));
   if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
   if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
-  return success({ file: rest[0]!, out, look: looks >= 0, propose: figure });
+  return success({ file: rest[0]!, out, look: looks >= 0, propose: technique });
 }
 
 const isDriven = (json: unknown): boolean =>
@@ -115,10 +117,10 @@ function lookInto(input: RunInput, file: ManoeuvreFile, run: Run) {
   };
 }
 
-/** The manoeuvre with a figure written down in place of its plan. */
-function withFigure(file: ManoeuvreFile, figure: FigureId): Result<ManoeuvreFile> {
+/** The manoeuvre with a technique written down in place of its plan. */
+function withFigure(file: ManoeuvreFile, technique: TechniqueId): Result<ManoeuvreFile> {
   let last: Result<Proposal> | null = null;
-  for (const proposal of propose(file, figure)) last = proposal;
+  for (const proposal of propose(file, technique)) last = proposal;
   if (!last) return failure({ path: '--propose', message: 'nothing was found' });
   return last.ok ? success({ ...file, plan: last.value.plan }) : last;
 }
@@ -138,9 +140,9 @@ function write(out: string | null, run: Run, file: ManoeuvreFile): Result<null> 
   }
 }
 
-/** A run driven by hand: played again, and looked over as the debrief does. Figures SI and radians. */
-function playDriven(json: unknown, { out, look, propose: figure }: Arguments): Result<string> {
-  if (look || figure) {
+/** A run driven by hand: played again, and looked over as the debrief does. Techniques SI and radians. */
+function playDriven(json: unknown, { out, look, propose: technique }: Arguments): Result<string> {
+  if (look || technique) {
     const path = look ? '--look' : '--propose';
     return failure({ path, message: 'is for a manoeuvre; this is a run driven by hand' });
   }
@@ -159,7 +161,7 @@ function playDriven(json: unknown, { out, look, propose: figure }: Arguments): R
 }
 
 function play(given: Arguments): Result<string> {
-  const { file, out, look, propose: figure } = given;
+  const { file, out, look, propose: technique } = given;
   const text = readText(file);
   if (!text.ok) return text;
   const json = parseJson(text.value, MOST_CHARACTERS);
@@ -171,7 +173,7 @@ function play(given: Arguments): Result<string> {
       ? success(either.value.file)
       : fromLibrary(either.value.manoeuvre, file);
   if (!kept.ok) return kept;
-  const whole = figure ? withFigure(kept.value, figure) : kept;
+  const whole = technique ? withFigure(kept.value, technique) : kept;
   if (!whole.ok) return whole;
   const input = toRunInput(whole.value);
   if (!input.ok) return input;
@@ -180,7 +182,7 @@ function play(given: Arguments): Result<string> {
   if (!written.ok) return written;
   const summary = summarise(run, whole.value);
   const more = {
-    ...(figure ? { plan: whole.value.plan } : {}),
+    ...(technique ? { plan: whole.value.plan } : {}),
     ...(look ? { look: lookInto(input.value, whole.value, run) } : {}),
   };
   return success(JSON.stringify({ ...summary, ...more }, null, 2));

@@ -3,17 +3,14 @@ import { join } from 'node:path';
 import {
   boatSchema,
   check,
-  figuresFor,
   manoeuvreSchema,
   placeSchema,
-  propose,
-  subjectOf,
   toFile,
   type ManoeuvreFile,
-  type Proposal,
 } from '@/document';
+import { techniquesFor, propose, subjectOf, type Proposal } from '@/planner';
 
-// Has every figure that fits written down for every demo manoeuvre, in its own wind and in a calm, and writes down what
+// Has every technique that fits written down for every demo manoeuvre, in its own wind and in a calm, and writes down what
 // came of it: docs/proposals.md. Takes an hour and more for all of them; with ids of manoeuvres only those are done anew,
 // and what stands of the others is kept.
 
@@ -54,13 +51,13 @@ function words({ run, wayOut }: Proposal): string {
 
 const OUT = join(process.cwd(), 'docs', 'proposals.md');
 const HEAD = [
-  '# What the figures come to',
+  '# What the techniques come to',
   '',
-  'Every figure that fits, written down for every demo manoeuvre: in its own wind and current, and with the wind taken away.',
+  'Every technique that fits, written down for every demo manoeuvre: in its own wind and current, and with the wind taken away.',
   'Made by `npm run proposals`, or for some manoeuvres by `npm run proposals -- ID ID`: rows of the others then stand as they',
-  'were made before, and lack figures that came later.',
+  'were made before, and lack techniques that came later.',
   '',
-  '| manoeuvre | figure | in its wind | in a calm |',
+  '| manoeuvre | technique | in its wind | in a calm |',
   '| --- | --- | --- | --- |',
 ];
 
@@ -85,17 +82,17 @@ for (const row of asked.length > 0 ? readFileSync(OUT, 'utf8').split('\n') : [])
 
 function rowsOf(id: string): string[] {
   const file = demo(id);
-  const offered = figuresFor(subjectOf(file));
+  const offered = techniquesFor(subjectOf(file));
   if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
   return offered.value
     .filter(({ unfit }) => unfit === null)
-    .map((figure) => {
+    .map((technique) => {
       const found = [file, inCalm(file)].map((one) => {
         let last: Proposal | null = null;
-        for (const proposal of propose(one, figure.id)) if (proposal.ok) last = proposal.value;
+        for (const proposal of propose(one, technique.id)) if (proposal.ok) last = proposal.value;
         return last ? words(last) : 'does not fit';
       });
-      const row = `| ${id} | ${figure.id} | ${found.join(' | ')} |`;
+      const row = `| ${id} | ${technique.id} | ${found.join(' | ')} |`;
       process.stdout.write(`${row}\n`);
       return row;
     });

@@ -1,7 +1,7 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-/** A figure is fitted by hundreds of runs. */
-const FIGURE_MS = 110_000;
+/** A technique is fitted by hundreds of runs. */
+const TECHNIQUE_MS = 110_000;
 const WAIT_MS = 15000;
 
 /** The workspace as a user sees it. */
@@ -87,11 +87,11 @@ export class WorkspacePage {
   }
 
   /**
-   * Has a figure written in, and tells what stands under the figures then. Margins that arrive move the list down: a press that fell
+   * Has a technique written in, and tells what stands under the techniques then. Margins that arrive move the list down: a press that fell
    * beside its line is made again.
    */
   async written(xpath: string): Promise<string> {
-    const SECTION = 'section[aria-label="Figures"]';
+    const SECTION = 'section[aria-label="Techniques"]';
     const ended = /stands in the plan|Does not get there|nothing was put in/;
     let text = '';
     for (let pressed = 0; pressed < 3; pressed++) {
@@ -108,9 +108,9 @@ export class WorkspacePage {
       .wait(async () => {
         text = await this.text(SECTION);
         return ended.test(text);
-      }, FIGURE_MS)
+      }, TECHNIQUE_MS)
       .catch(() => undefined);
-    if (!ended.test(text)) throw new Error(`no figure was written: ${text}`);
+    if (!ended.test(text)) throw new Error(`no technique was written: ${text}`);
     return text;
   }
 

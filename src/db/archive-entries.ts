@@ -13,11 +13,11 @@ import {
 import type { ArchiveEntry } from '@/io/archive';
 import { read } from './manoeuvres';
 import type { Library } from './open';
-import { boats, figures, manoeuvres, places, records, runs } from './schema';
+import { boats, techniques, manoeuvres, places, records, runs } from './schema';
 import { fileText } from './runs';
 import { textUnder } from './texts';
 
-export const TABLES = { boats, places, figures, manoeuvres, runs, records } as const;
+export const TABLES = { boats, places, techniques, manoeuvres, runs, records } as const;
 type Plain = Exclude<LibraryPart, 'runs'>;
 
 type Read = ReturnType<ArchiveEntry['read']>;

@@ -210,7 +210,7 @@ export class Incomings {
     const sqlite = db.$client;
     sqlite.pragma('defer_foreign_keys = ON');
     sqlite.exec('delete from runs where id not in (select id from staying)');
-    for (const part of ['records', 'manoeuvres', 'figures', 'places', 'boats'] as const)
+    for (const part of ['records', 'manoeuvres', 'techniques', 'places', 'boats'] as const)
       db.delete(TABLES[part]).run();
   }
 
@@ -242,7 +242,11 @@ export class Incomings {
       const table = TABLES[part];
       if (how === 'same') {
         const to = this.how === 'replace' ? removedAt : null;
-        if (part !== 'figures' && part !== 'runs' && (this.how === 'replace' || removedAt === null))
+        if (
+          part !== 'techniques' &&
+          part !== 'runs' &&
+          (this.how === 'replace' || removedAt === null)
+        )
           setRemoved[part].run(to, id, to);
         continue;
       }

@@ -1,17 +1,17 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { keepAsFigure, type Begin } from '@/document';
+import { keepAsTechnique, type Begin } from '@/planner';
 import { demoFile } from '@/document/testing/demo';
 import {
   beginIn,
   beginPassageIn,
-  insertFigure,
-  listFigures,
+  insertTechnique,
+  listTechniques,
   keptPlaces,
   openLibrary,
   openManoeuvre,
-  removeFigure,
+  removeTechnique,
   seedDemo,
   type Library,
 } from './';
@@ -73,16 +73,16 @@ it('lists the places that have berths or locks, and brings the demo ones up to d
   expect([...names].sort((a, b) => a.localeCompare(b))).toEqual(names);
 });
 
-it('keeps a figure, a second of the same name beside it, and takes one out', () => {
+it('keeps a technique, a second of the same name beside it, and takes one out', () => {
   const file = demoFile('tug-by-her-gears');
-  const figure = keepAsFigure(file, 'gears', 'Gears');
-  if (!figure.ok) throw new Error('not made');
-  expect(insertFigure(db, figure.value, 5)).toBe('gears');
-  expect(insertFigure(db, figure.value, 6)).toBe('gears-2');
-  expect(listFigures(db).map(({ id }) => id)).toEqual(['gears-2', 'gears']);
-  expect(removeFigure(db, 'gears')).toBe(true);
-  expect(removeFigure(db, 'gears')).toBe(false);
-  expect(listFigures(db)).toHaveLength(1);
+  const technique = keepAsTechnique(file, 'gears', 'Gears');
+  if (!technique.ok) throw new Error('not made');
+  expect(insertTechnique(db, technique.value, 5)).toBe('gears');
+  expect(insertTechnique(db, technique.value, 6)).toBe('gears-2');
+  expect(listTechniques(db).map(({ id }) => id)).toEqual(['gears-2', 'gears']);
+  expect(removeTechnique(db, 'gears')).toBe(true);
+  expect(removeTechnique(db, 'gears')).toBe(false);
+  expect(listTechniques(db)).toHaveLength(1);
 });
 
 it('begins a passage at a lock that is kept, and keeps nothing of one that does not go', () => {

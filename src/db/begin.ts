@@ -1,16 +1,13 @@
 import {
-  beginManoeuvre,
-  beginPassage,
   failure,
   idFrom,
   success,
-  type Begin,
-  type BeginPassage,
   type Boat,
   type ManoeuvreFile,
   type Place,
   type Result,
 } from '@/document';
+import { beginManoeuvre, beginPassage, type Begin, type BeginPassage } from '@/planner';
 import { keptBoats } from './boats';
 import { keptPlaces } from './places';
 import { freeId, insertManoeuvre } from './manoeuvres';

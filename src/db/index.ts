@@ -3,7 +3,7 @@ export { keptBoats, type ListedBoat, type OpenedBoat } from './boats';
 export { listBackups, type CopyReason } from './copying';
 export { databaseIn, freeBytes, PASSING, privateDirectory } from './files';
 export { fleetOutlines } from './fleet-outlines';
-export { insertFigure, listFigures, removeFigure } from './figures';
+export { insertTechnique, listTechniques, removeTechnique } from './techniques';
 
 export {
   copyManoeuvre,

@@ -100,7 +100,7 @@ async function runRows(db: Library, copy: string): Promise<void> {
             )
             .run(`${tag}-`);
         sqlite.exec('delete from main.runs where id not in (select id from staying)');
-        for (const table of ['records', 'manoeuvres', 'figures', 'places', 'boats'])
+        for (const table of ['records', 'manoeuvres', 'techniques', 'places', 'boats'])
           sqlite.prepare(`delete from main.${table}`).run();
         for (const table of ['boats', 'places'])
           sqlite
@@ -109,7 +109,7 @@ async function runRows(db: Library, copy: string): Promise<void> {
                select id, document, ?, updated_at, removed_at, shipped from copy.${table}`,
             )
             .run(revision);
-        sqlite.prepare('insert into main.figures select * from copy.figures').run();
+        sqlite.prepare('insert into main.techniques select * from copy.techniques').run();
         sqlite
           .prepare(
             `insert into main.manoeuvres

@@ -50,8 +50,8 @@ export const manoeuvres = sqliteTable(
   (table) => [index('manoeuvres_by_opening').on(table.openedAt)],
 );
 
-/** A user's own figures. */
-export const figures = sqliteTable('figures', {
+/** A user's own techniques. */
+export const techniques = sqliteTable('techniques', {
   id: text('id').primaryKey(),
   document: text('document').notNull(),
   createdAt: integer('created_at').notNull(),

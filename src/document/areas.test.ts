@@ -1,14 +1,6 @@
 import { depthOver } from '@/core/water';
-import {
-  bottomOfPlace,
-  bridgesOf,
-  check,
-  placeSchema,
-  playDay,
-  toRunInput,
-  withinLimits,
-  type Place,
-} from './';
+import { bottomOfPlace, bridgesOf, check, placeSchema, toRunInput, type Place } from './';
+import { playDay, withinLimits } from '@/planner';
 import { demoFile, demoJson } from './testing/demo';
 
 const bare = demoJson('places', 'sallow-bridge') as Record<string, unknown>;

@@ -65,3 +65,7 @@ export const pointOnPlace = z.tuple([within(-20000, 20000, 'm'), within(-20000, 
 
 export const radians = (degrees: number) => (degrees * Math.PI) / 180;
 export const degrees = (value: number) => (value * 180) / Math.PI;
+
+/** Sides of a boat. */
+export const SIDES = ['port', 'starboard'] as const;
+export type Side = (typeof SIDES)[number];

@@ -15,44 +15,7 @@ export {
 } from './conditions';
 export { withBoat } from './change-boat';
 export { berthOf } from './berth-of';
-export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './begin';
 export { workedLocks } from './worked-locks';
-export {
-  beginPassage,
-  PASSAGES,
-  passagesAt,
-  passageSchema,
-  type BeginPassage,
-  type Passage,
-  type PassageThere,
-} from './begin-passage';
-export {
-  byWorth,
-  compareFigures,
-  FIGURE_IDS,
-  figureIdSchema,
-  figuresFor,
-  groundOf,
-  keepAsFigure,
-  lyingIn,
-  outOf,
-  ownFigureSchema,
-  propose,
-  SIDES,
-  stoppingSpring,
-  stuckIn,
-  subjectOf,
-  turnedRound,
-  unfitOwn,
-  type Comparison,
-  type FigureId,
-  type FigureSubject,
-  type OwnFigure,
-  type Proposal,
-  type Side,
-  type StoppingSpring,
-  type Way,
-} from './figures';
 export { anchorMassOf, boatOfLine, breakingLoads, diameterOf, lineFigures } from './rigging-input';
 export {
   freshOther,
@@ -73,7 +36,7 @@ export {
   type LineDocument,
   type PersonDocument,
 } from './rigging';
-export { degrees, id as idSchema, plainText, radians } from './fields';
+export { degrees, id as idSchema, plainText, radians, SIDES, type Side } from './fields';
 export {
   DRIVEN_SCHEMA,
   drivenFileSchema,
@@ -97,7 +60,6 @@ export { DRIVEN_VERSION } from './recording-migrations';
 export { MANOEUVRE_VERSION } from './manoeuvre-migrations';
 export { PLACE_VERSION } from './place-migrations';
 export { RUN_SCHEMA } from './run-migrations';
-export { fitPlan, type Fitted } from './fit-plan';
 export {
   MOST_LIMIT_S,
   MANOEUVRE_SCHEMA,
@@ -139,7 +101,6 @@ export {
   type Problem,
   type Result,
 } from './result';
-export { retimed, type Retimed } from './retime';
 export { toRunInput } from './run-input';
 export {
   stepSchema,
@@ -197,18 +158,7 @@ export {
   type FixDocument,
   type RecordDocument,
 } from './record';
-export {
-  conditionsAt,
-  daySchema,
-  hourAt,
-  LEAST_OVER_M,
-  LEAST_UNDER_M,
-  playDay,
-  withinLimits,
-  type Day,
-  type DayHour,
-  type DayRun,
-} from './day';
+export { conditionsAt, daySchema, hourAt, type Day, type DayHour } from './day';
 export {
   lockWorkingSchema,
   siteLock,
@@ -237,3 +187,4 @@ export {
   type LibraryRun,
 } from './library';
 export { idFrom } from './fields';
+export { ownTechniqueSchema, type OwnTechnique } from './technique';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { boatSchema, type Boat } from './boat';
 import { drivenFileSchema } from './driven';
-import { ownFigureSchema, type OwnFigure } from './figures';
+import { ownTechniqueSchema, type OwnTechnique } from './technique';
 import { manoeuvreSchema, type Manoeuvre } from './manoeuvre';
 import { placeSchema, type Place } from './place';
 import { recordSchema, type RecordDocument } from './record';
@@ -20,7 +20,7 @@ export type LibraryRun = z.infer<typeof libraryRunSchema>;
 export interface LibraryContents {
   readonly boats: readonly Boat[];
   readonly places: readonly Place[];
-  readonly figures: readonly OwnFigure[];
+  readonly techniques: readonly OwnTechnique[];
   readonly manoeuvres: readonly Manoeuvre[];
   readonly runs: readonly LibraryRun[];
   readonly records: readonly RecordDocument[];
@@ -32,7 +32,7 @@ export type LibraryPart = keyof LibraryContents;
 export const LIBRARY_PARTS = [
   'boats',
   'places',
-  'figures',
+  'techniques',
   'manoeuvres',
   'runs',
   'records',
@@ -41,7 +41,7 @@ export const LIBRARY_PARTS = [
 export const LIBRARY_SCHEMAS = {
   boats: boatSchema,
   places: placeSchema,
-  figures: ownFigureSchema,
+  techniques: ownTechniqueSchema,
   manoeuvres: manoeuvreSchema,
   runs: libraryRunSchema,
   records: recordSchema,
@@ -77,7 +77,7 @@ const standing = z.object({
 export const archiveStandingSchema = z.object({
   boats: standing,
   places: standing,
-  figures: standing,
+  techniques: standing,
   manoeuvres: standing,
   runs: standing,
   records: standing,

@@ -7,17 +7,17 @@ import {
   check,
   drivenFileSchema,
   manoeuvreSchema,
-  ownFigureSchema,
+  ownTechniqueSchema,
   placeSchema,
   runFileSchema,
   toDrive,
   toFile,
   type DrivenFile,
   type Manoeuvre,
-  type OwnFigure,
+  type OwnTechnique,
   type Place,
   type RunFile,
-} from '.';
+} from './';
 import { BOAT_MIGRATIONS } from './boat-migrations';
 import { MANOEUVRE_MIGRATIONS } from './manoeuvre-migrations';
 import { PLACE_MIGRATIONS } from './place-migrations';
@@ -43,7 +43,7 @@ const KINDS = {
   place: [placeSchema, PLACE_MIGRATIONS],
   driven: [drivenFileSchema, DRIVEN_MIGRATIONS],
   run: [runFileSchema, RUN_MIGRATIONS],
-  technique: [ownFigureSchema, TECHNIQUE_MIGRATIONS],
+  technique: [ownTechniqueSchema, TECHNIQUE_MIGRATIONS],
 } as const;
 
 describe('files of the first version', () => {
@@ -85,7 +85,7 @@ describe('files of the first version', () => {
     expect(summary.events.filter(({ is, step }) => is === 'step' && step !== null)).toHaveLength(
       summary.steps.length,
     );
-    const technique = read<OwnFigure>(ownFigureSchema, 'technique');
+    const technique = read<OwnTechnique>(ownTechniqueSchema, 'technique');
     expect(technique.plan.steps.map(({ id }) => id)).toEqual(
       demoFile('off-stilt-pontoon').plan.steps.map(({ id }) => id),
     );

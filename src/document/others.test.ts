@@ -1,15 +1,14 @@
 import { runPlan } from '@/core/plan';
 import {
   check,
-  figuresFor,
   freshOther,
   lineEndsAtStart,
   manoeuvreFileSchema,
   marksAtStart,
-  subjectOf,
   toRunInput,
   type ManoeuvreFile,
 } from './';
+import { techniquesFor, subjectOf } from '@/planner';
 import { demoFile } from './testing/demo';
 
 const raft = demoFile('rafted-up-to-wicket');
@@ -108,7 +107,7 @@ describe('other boats of a file', () => {
 
   it('decide which figures there are: rafting up with one, not without', () => {
     const unfit = (file: ManoeuvreFile, id: string) => {
-      const all = figuresFor(subjectOf(file));
+      const all = techniquesFor(subjectOf(file));
       if (!all.ok) throw new Error(all.problems[0]!.message);
       return all.value.find((figure) => figure.id === id)!.unfit;
     };

@@ -23,11 +23,10 @@ import {
   toRunInput,
   type ArchiveStanding,
   type BackupContents,
-  type Begin,
-  type BeginPassage,
   type Result,
   type RunSummary,
 } from '@/document';
+import type { Begin, BeginPassage } from '@/planner';
 import { openArchive, writeArchive } from '@/io/archive';
 import { feedSentences } from '@/io/nmea0183';
 import { runCsv, runGpx } from '@/io/run';

@@ -2,13 +2,13 @@ import type { Motored } from '@/core/brief';
 import { proxy, type Remote } from 'comlink';
 import type {
   Day,
-  FigureId,
   ManoeuvreFile,
-  OwnFigure,
+  OwnTechnique,
   Result,
   VariationDocument,
   Winds,
 } from '@/document';
+import type { TechniqueId } from '@/planner';
 import { Lifeline } from './lifeline';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
@@ -54,8 +54,8 @@ export class LookClient {
     this.look((remote, tell) => remote.fit(file, tell));
   }
 
-  propose(file: ManoeuvreFile, figure: FigureId | OwnFigure): void {
-    this.look((remote, tell) => remote.propose(file, figure, tell));
+  propose(file: ManoeuvreFile, technique: TechniqueId | OwnTechnique): void {
+    this.look((remote, tell) => remote.propose(file, technique, tell));
   }
 
   compare(file: ManoeuvreFile): void {

@@ -6,37 +6,39 @@ import type { RunInput, Run } from '@/core/plan';
 import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
 import {
   check,
-  compareFigures,
   daySchema,
-  figureIdSchema,
-  fitPlan,
   manoeuvreFileSchema,
   motoredSchema,
   namedMarks,
-  ownFigureSchema,
-  playDay,
-  propose,
+  ownTechniqueSchema,
   radians,
   success,
   toRunInput,
   toVariation,
   variationSchema,
   windsSchema,
-  type Comparison,
   type Day,
-  type FigureId,
-  type Fitted,
   type ManoeuvreFile,
-  type OwnFigure,
-  type Proposal,
+  type OwnTechnique,
   type Result,
 } from '@/document';
+import {
+  compareTechniques,
+  techniqueIdSchema,
+  tunePlan,
+  playDay,
+  propose,
+  type Comparison,
+  type TechniqueId,
+  type Tuned,
+  type Proposal,
+} from '@/planner';
 import { live } from './lifeline';
 import type { Looked, LookEnd, LookWorker } from './protocol';
 
 /** Moments of a day: at most one every ten minutes or so. */
 const momentsSchema = z.array(z.number()).max(200);
-const anyFigureSchema = z.union([figureIdSchema, ownFigureSchema]);
+const anyTechniqueSchema = z.union([techniqueIdSchema, ownTechniqueSchema]);
 
 const NOTHING: Looked = {
   brief: null,
@@ -155,16 +157,16 @@ const worker: LookWorker = {
   async fit(file, tell) {
     const opened = read(file);
     if (!opened.ok) return opened;
-    const last = (found: readonly Result<Fitted>[]) => {
+    const last = (found: readonly Result<Tuned>[]) => {
       const fitted = found.at(-1);
       return { ...NOTHING, fitted: fitted?.ok ? fitted.value : null };
     };
-    return follow(fitPlan(opened.value.file), last, tell);
+    return follow(tunePlan(opened.value.file), last, tell);
   },
-  async propose(file, figure, tell) {
+  async propose(file, technique, tell) {
     const opened = read(file);
     if (!opened.ok) return opened;
-    const asked = check<FigureId | OwnFigure>(anyFigureSchema, figure);
+    const asked = check<TechniqueId | OwnTechnique>(anyTechniqueSchema, technique);
     if (!asked.ok) return asked;
     let refused: Result<Proposal> | null = null;
     const last = (found: readonly Result<Proposal>[]) => {
@@ -178,11 +180,11 @@ const worker: LookWorker = {
   async compare(file, tell) {
     const opened = read(file);
     if (!opened.ok) return opened;
-    const last = (found: readonly Result<Comparison<FigureId>>[]) => {
+    const last = (found: readonly Result<Comparison<TechniqueId>>[]) => {
       const compared = found.at(-1);
       return { ...NOTHING, compared: compared?.ok ? compared.value : null };
     };
-    return follow(compareFigures(opened.value.file), last, tell);
+    return follow(compareTechniques(opened.value.file), last, tell);
   },
   async day(file, day, moments, tell) {
     const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);

@@ -5,16 +5,8 @@ import type { HeldBack, Run } from '@/core/plan';
 import type { Care, Differences, Fault, Handling } from '@/core/review';
 import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
-import type {
-  Comparison,
-  DayRun,
-  FigureId,
-  Fitted,
-  Problem,
-  Proposal,
-  RecordingDocument,
-  Result,
-} from '@/document';
+import type { Problem, RecordingDocument, Result } from '@/document';
+import type { Comparison, DayRun, TechniqueId, Tuned, Proposal } from '@/planner';
 
 /** What the run worker offers, through comlink. */
 export interface RunWorker {
@@ -31,10 +23,10 @@ export interface Looked {
   readonly limit: WindLimit | null;
   readonly checks: readonly Finding[] | null;
   readonly cells: readonly GridCell[];
-  readonly fitted: Fitted | null;
+  readonly fitted: Tuned | null;
   readonly proposed: Proposal | null;
   readonly held: Held | null;
-  readonly compared: Comparison<FigureId> | null;
+  readonly compared: Comparison<TechniqueId> | null;
   readonly dayRuns: readonly DayRun[];
 }
 
@@ -60,9 +52,13 @@ export interface LookWorker {
   ): Promise<Result<LookEnd>>;
   /** Fits the numbers of the plan; a manoeuvre that cannot be played is refused. */
   fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
-  /** Writes a figure down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
-  propose(file: unknown, figure: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
-  /** Has every figure that fits fitted, one after the other. */
+  /** Writes a technique down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
+  propose(
+    file: unknown,
+    technique: unknown,
+    tell: (found: Looked) => void,
+  ): Promise<Result<LookEnd>>;
+  /** Has every technique that fits fitted, one after the other. */
   compare(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
   /** Plays it at moments of a day, seconds since 1970 UTC. */
   day(

@@ -12,7 +12,7 @@ export const LIMITS = {
 
 export const MANIFEST = 'manifest.json';
 const PATH =
-  /^(unreadable\/)?(boats|places|figures|manoeuvres|runs|takes|records)\/[a-z0-9-]{1,80}\.json$/;
+  /^(unreadable\/)?(boats|places|techniques|figures|manoeuvres|runs|takes|records)\/[a-z0-9-]{1,80}\.json$/;
 
 const fileSchema = z.strictObject({
   path: z.string().regex(PATH, { error: 'is no path of an archive' }),
@@ -44,15 +44,16 @@ export type ListedFile = Manifest['files'][number];
 export const pathOf = (part: LibraryPart, id: string, unreadable: boolean) =>
   `${unreadable ? 'unreadable/' : ''}${part}/${id}.json`;
 
+/** What parts were called before version 3. */
+const BEFORE_3: Readonly<Record<string, LibraryPart>> = { takes: 'runs', figures: 'techniques' };
+
 /** What a path of an archive says of the file under it. */
 export function readPath(path: string): { part: LibraryPart; id: string; unreadable: boolean } {
   const [id, part, raw] = path
     .replace(/\.json$/, '')
     .split('/')
     .toReversed();
-  // What a part was called before version 3.
-  const now = part === 'takes' ? 'runs' : part;
-  return { part: now as LibraryPart, id: id!, unreadable: raw !== undefined };
+  return { part: (BEFORE_3[part!] ?? part) as LibraryPart, id: id!, unreadable: raw !== undefined };
 }
 
 /** In the order in which one needs the other. */

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { statSync } from 'node:fs';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
-import { z } from 'zod';
+import { type z } from 'zod';
 import {
   check,
   drivenShellSchema,

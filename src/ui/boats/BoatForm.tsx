@@ -10,7 +10,7 @@ import { useUnits } from '../state/preferences';
 import { BoatDrawing, PivotWords } from './BoatDrawing';
 import type { OpenedBoat } from './BoatProfile';
 import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
-import { keepOwn, ownFigures } from './own-figures';
+import { keepOwn, ownTechniques } from './own-figures';
 import {
   FIRST_OWNER,
   idFrom,
@@ -85,7 +85,7 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
     }
   };
 
-  const kept = opened ? ownFigures(opened.document).length : 0;
+  const kept = opened ? ownTechniques(opened.document).length : 0;
   return (
     <AreaFrame>
       <div className="sticky top-0 z-20 flex flex-wrap items-center gap-x-6 gap-y-2 border-b-2 border-ink bg-paper pb-3 pt-3">

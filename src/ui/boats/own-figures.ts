@@ -63,7 +63,7 @@ export function withFigure(boat: Boat, path: string, value: number): Boat {
 }
 
 /** Paths of the figures set by hand or measured: an estimate leaves them alone. */
-export function ownFigures(boat: Boat): Figure[] {
+export function ownTechniques(boat: Boat): Figure[] {
   const set = new Set(
     boat.basis
       .filter(({ how }) => how === 'set by hand' || how === 'measured')
@@ -79,7 +79,7 @@ export function keepOwn(estimated: Boat, old: Boat): Boat {
   const there = new Set(
     figureGroups(estimated).flatMap(({ figures }) => figures.map((f) => f.path)),
   );
-  return ownFigures(old).reduce((boat, { path, value }) => {
+  return ownTechniques(old).reduce((boat, { path, value }) => {
     if (!there.has(path) || value === null) return boat;
     const kept = withFigure(boat, path, value);
     const basis = old.basis.find((b) => b.figure === path)!;

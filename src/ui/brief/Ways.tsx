@@ -1,11 +1,12 @@
 'use client';
 import { useState } from 'react';
-import { toFile, type FigureId, type Manoeuvre, type Way } from '@/document';
+import { toFile, type Manoeuvre } from '@/document';
+import type { TechniqueId, Way } from '@/planner';
 import { useComparison } from '../hooks/use-job';
 import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
-import { FIGURE_WORDS, lyingText, wayWords } from '../words/figures';
+import { TECHNIQUE_WORDS, lyingText, wayWords } from '../words/techniques';
 
 /** Every way of doing it that fits, fitted by trying and set side by side: which school suits this boat and day. */
 export function Ways() {
@@ -14,8 +15,8 @@ export function Ways() {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const [begunOn, setBegunOn] = useState<Manoeuvre | null>(null);
-  const [written, setWritten] = useState<Way<FigureId> | null>(null);
-  const usedFigure = usePreferences((p) => p.usedFigure);
+  const [written, setWritten] = useState<Way<TechniqueId> | null>(null);
+  const usedTechnique = usePreferences((p) => p.usedTechnique);
   const { found, busy, problems, run, stop } = useComparison();
 
   const begin = () => {
@@ -24,12 +25,12 @@ export function Ways() {
     const file = toFile(manoeuvre, boat, place);
     run((client) => client.compare(file));
   };
-  const write = (way: Way<FigureId>) => {
+  const write = (way: Way<TechniqueId>) => {
     store.getState().edit((m) => {
       m.plan = way.proposal.plan;
       m.goal = way.goal;
     });
-    usedFigure(way.figure);
+    usedTechnique(way.technique);
     setWritten(way);
     setBegunOn(store.getState().manoeuvre);
   };
@@ -46,7 +47,7 @@ export function Ways() {
         <>
           <p>
             {found ? found.through.length + 1 : 1} of {found?.of ?? '…'}
-            {now && `: ${FIGURE_WORDS[now.figure][0]}`}
+            {now && `: ${TECHNIQUE_WORDS[now.technique][0]}`}
           </p>
           <Tries made={now?.proposal ?? null} onStop={stop} />
         </>
@@ -61,7 +62,7 @@ export function Ways() {
         </p>
       )}
       {found && found.of === 0 && (
-        <p className="pt-1 text-quiet">No figure fits this boat and goal.</p>
+        <p className="pt-1 text-quiet">No technique fits this boat and goal.</p>
       )}
       {overtaken && found && (
         <p role="status" className="pt-1.5">
@@ -70,13 +71,13 @@ export function Ways() {
       )}
       {written && !overtaken && (
         <p role="status" className="pt-1.5">
-          {FIGURE_WORDS[written.figure][0]} stands in the plan. Undo takes it out again.
+          {TECHNIQUE_WORDS[written.technique][0]} stands in the plan. Undo takes it out again.
         </p>
       )}
       <ol>
         {found?.through.map((way) => (
           <Row
-            key={`${way.figure} ${way.turned}`}
+            key={`${way.technique} ${way.turned}`}
             way={way}
             written={way === written}
             onWrite={overtaken || busy ? null : () => write(way)}
@@ -92,15 +93,15 @@ function Row({
   written,
   onWrite,
 }: {
-  way: Way<FigureId>;
+  way: Way<TechniqueId>;
   written: boolean;
   onWrite: (() => void) | null;
 }) {
   const boat = useWorkspace((s) => s.boat);
   const units = useUnits();
-  const last = usePreferences((p) => p.figures[0]);
+  const last = usePreferences((p) => p.techniques[0]);
   const gets = way.proposal.run.outcome === 'reached';
-  const name = FIGURE_WORDS[way.figure][0];
+  const name = TECHNIQUE_WORDS[way.technique][0];
   const lying = lyingText(way.goal, boat);
   return (
     <li className="rule-t flex items-start gap-2 py-1.5">
@@ -110,7 +111,7 @@ function Row({
           {way.turned && 'the other way round, '}
           {lying && `${lying}: `}
           {wayWords(way, units)}
-          {last === way.figure && ' – your way last time'}
+          {last === way.technique && ' – your way last time'}
         </span>
       </span>
       {gets && !written && onWrite && (

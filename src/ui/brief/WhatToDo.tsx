@@ -1,7 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import type { Brief } from '@/core/brief';
-import { berthOf, namedPoints, stoppingSpring, toFile } from '@/document';
+import { berthOf, namedPoints, toFile } from '@/document';
+import { stoppingSpring } from '@/planner';
 import { useSubject } from '../hooks/use-subject';
 import { useWorkspace } from '../state/context';
 import { usePreferences, type Schools } from '../state/preferences';

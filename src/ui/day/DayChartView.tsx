@@ -1,7 +1,8 @@
 'use client';
 import { DateTime } from 'luxon';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { LEAST_UNDER_M, withinLimits, type Day, type DayRun } from '@/document';
+import type { Day } from '@/document';
+import { LEAST_UNDER_M, withinLimits, type DayRun } from '@/planner';
 import { useUnits } from '../state/preferences';
 import { lengthIn, speedIn } from '../words/units';
 import { outcomeWord } from '../words/run';

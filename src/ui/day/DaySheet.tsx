@@ -7,13 +7,11 @@ import {
   conditionsAt,
   daySchema,
   hourAt,
-  LEAST_OVER_M,
-  LEAST_UNDER_M,
   type Day,
-  type DayRun,
   type ManoeuvreFile,
   locksByTide,
 } from '@/document';
+import { LEAST_OVER_M, LEAST_UNDER_M, type DayRun } from '@/planner';
 import { useDayRuns } from '../hooks/use-look';
 import { useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';

@@ -1,7 +1,8 @@
 import { max, min } from 'd3-array';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import type { Day, DayHour, DayRun } from '@/document';
+import type { Day, DayHour } from '@/document';
+import type { DayRun } from '@/planner';
 
 export const WIDTH = 1010;
 export const LEFT = 118;

@@ -1,4 +1,4 @@
-import { withinLimits, type DayRun } from '@/document';
+import { withinLimits, type DayRun } from '@/planner';
 
 /** A stretch of a day in which every run is within limits: from its first to its last, seconds since 1970 UTC. */
 export interface DayWindow {

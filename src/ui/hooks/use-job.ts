@@ -1,7 +1,8 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Held } from '@/core/brief';
-import type { Comparison, FigureId, Fitted, Problem, Proposal } from '@/document';
+import type { Problem } from '@/document';
+import type { Comparison, TechniqueId, Tuned, Proposal } from '@/planner';
 import { LookClient, type Looked } from '@/workers';
 
 /** What is told last may come after the end is told, or before: so long it is waited for, ms. */
@@ -76,16 +77,16 @@ function useJob<T>(
 }
 
 /** Fits the numbers of a plan; what comes of it may be what was there. */
-export const useFit = (done: (fitted: Fitted) => void) => useJob(({ fitted }) => fitted, done);
+export const useFit = (done: (fitted: Tuned) => void) => useJob(({ fitted }) => fitted, done);
 
 /** Works out what holds her on her lines. */
 export const useHolding = () => useJob<Held>(({ held }) => held, NOTHING_MORE);
 const NOTHING_MORE = () => undefined;
 
-/** Sets every figure that fits side by side. */
+/** Sets every technique that fits side by side. */
 export const useComparison = () =>
-  useJob<Comparison<FigureId>>(({ compared }) => compared, NOTHING_MORE);
+  useJob<Comparison<TechniqueId>>(({ compared }) => compared, NOTHING_MORE);
 
-/** Writes a figure down. */
+/** Writes a technique down. */
 export const useProposal = (done: (proposal: Proposal) => void) =>
   useJob(({ proposed }) => proposed, done);

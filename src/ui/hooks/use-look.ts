@@ -3,7 +3,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
-import type { Day, DayRun, ManoeuvreFile, VariationDocument, Winds } from '@/document';
+import type { Day, ManoeuvreFile, VariationDocument, Winds } from '@/document';
+import type { DayRun } from '@/planner';
 import { LookClient, type Looked } from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */

@@ -1,10 +1,10 @@
 'use client';
 import { useMemo } from 'react';
-import type { FigureSubject } from '@/document';
+import type { TechniqueSubject } from '@/planner';
 import { useWorkspace } from '../state/context';
 
 /** What of the manoeuvre says which techniques it may be done by: dragging the wind makes no other. */
-export function useSubject(): FigureSubject {
+export function useSubject(): TechniqueSubject {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const start = useWorkspace((s) => s.manoeuvre.start);

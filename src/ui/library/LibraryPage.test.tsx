@@ -84,7 +84,7 @@ it('says what of an archive could not be read, and shows what it holds before an
   const standing = {
     boats: none,
     places: none,
-    figures: none,
+    techniques: none,
     manoeuvres: { ...none, fresh: 3, unreadable: 1 },
     runs: none,
     records: none,

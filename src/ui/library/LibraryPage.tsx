@@ -78,7 +78,7 @@ function saveFrom(address: string): void {
 const PART_WORDS: Readonly<Record<LibraryPart, string>> = {
   boats: 'boats',
   places: 'places',
-  figures: 'figures of your own',
+  techniques: 'techniques of your own',
   manoeuvres: 'manoeuvres',
   runs: 'runs driven by hand',
   records: 'instrument records',
@@ -148,7 +148,8 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
         <section aria-label="One file" className="py-5">
           <h2 className="text-[20px] font-bold">Everything in one file</h2>
           <p className="py-2">
-            Boats, places, manoeuvres, figures and takes, each as its own document, with checksums.
+            Boats, places, manoeuvres, techniques and runs, each as its own document, with
+            checksums.
           </p>
           <div className="flex flex-wrap gap-3">
             <button

@@ -3,8 +3,6 @@ import { line } from 'd3-shape';
 import { useMemo } from 'react';
 import {
   endTo,
-  lyingIn,
-  outOf,
   wholeOutline,
   type Berth,
   type Boat,
@@ -13,6 +11,7 @@ import {
   type Place,
   type Side,
 } from '@/document';
+import { lyingIn, outOf } from '@/planner';
 
 /** Room round the berths that is drawn, m. */
 const MARGIN_M = 26;

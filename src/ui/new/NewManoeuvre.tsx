@@ -3,25 +3,27 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { sidesOf } from '@/core/brief';
 import {
-  beginPassage,
   endTo,
-  groundOf,
   locksOfPlace,
   usualWater,
-  passagesAt,
-  lyingIn,
-  PASSAGES,
   SIDES,
-  stuckIn,
   toWeather,
   type Boat,
-  type Going,
-  type Passage,
-  type PassageThere,
   type Place,
   type Problem,
   type Side,
 } from '@/document';
+import {
+  beginPassage,
+  groundOf,
+  passagesAt,
+  lyingIn,
+  PASSAGES,
+  stuckIn,
+  type Going,
+  type Passage,
+  type PassageThere,
+} from '@/planner';
 import { fitsLock } from '../locks/fits-lock';
 import { AreaFrame, BUTTON } from '../parts/AreaFrame';
 import { sendKept } from '../parts/send-kept';

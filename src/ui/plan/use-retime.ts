@@ -1,7 +1,8 @@
 'use client';
 import { useRef, useState } from 'react';
 import type { HeldBack } from '@/core/plan';
-import { retimed, type CueDocument, type Retimed, type PlanDocument } from '@/document';
+import type { CueDocument, PlanDocument } from '@/document';
+import { retimed, type Retimed } from '@/planner';
 import type { AskHeldBack } from '../hooks/use-run';
 import { useWorkspaceStore } from '../state/context';
 import { Gesture } from '../state/workspace';

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { useShallow } from 'zustand/react/shallow';
 import type { FirstLine, StepPlace } from '@/core/brief';
-import type { FigureId } from '@/document';
+import type { TechniqueId } from '@/planner';
 import type { ThemeName } from '../theme/palette';
 import { PREFERENCES_KEY } from '../theme/script';
 
@@ -21,7 +21,7 @@ export interface Units {
   readonly force: ForceUnit;
 }
 
-/** null: whatever the figures favour. */
+/** null: whatever the techniques favour. */
 export interface Schools {
   readonly firstLine: FirstLine | null;
   readonly burst: 'idle' | 'firm' | null;
@@ -36,10 +36,10 @@ export interface Preferences {
   readonly up: Up;
   /** Where schools differ, the one this user follows. */
   readonly schools: Schools;
-  /** Figures this user had written in, the last one first. */
-  readonly figures: readonly FigureId[];
+  /** Techniques this user had written in, the last one first. */
+  readonly techniques: readonly TechniqueId[];
   setSchool<K extends keyof Schools>(which: K, school: Schools[K]): void;
-  usedFigure(figure: FigureId): void;
+  usedTechnique(technique: TechniqueId): void;
   setTheme(theme: ThemeName): void;
   setSpeed(speed: SpeedUnit): void;
   setLength(length: LengthUnit): void;
@@ -59,9 +59,11 @@ export const usePreferences = create<Preferences>()(
       schools: { firstLine: null, burst: null, step: null },
       setSchool: (which, school) =>
         set((state) => ({ schools: { ...state.schools, [which]: school } })),
-      figures: [],
-      usedFigure: (figure) =>
-        set(({ figures }) => ({ figures: [figure, ...figures.filter((one) => one !== figure)] })),
+      techniques: [],
+      usedTechnique: (technique) =>
+        set(({ techniques }) => ({
+          techniques: [technique, ...techniques.filter((one) => one !== technique)],
+        })),
       setTheme: (theme) => set({ theme }),
       setSpeed: (speed) => set({ speed }),
       setLength: (length) => set({ length }),

@@ -1,6 +1,6 @@
 import type { ForSide } from '@/core/brief';
-import { FIGURE_IDS } from '@/document';
-import { FIGURE_WORDS } from './figures';
+import { TECHNIQUE_IDS } from '@/planner';
+import { TECHNIQUE_WORDS } from './techniques';
 import { reasonsForSide } from './sides';
 
 const KNOTS = { speed: 'kn', length: 'm', force: 'N' } as const;
@@ -44,8 +44,8 @@ it('does not press a side that is hardly better', () => {
   expect(reasonsForSide(sides, 'port', KNOTS).at(-1)).toBe('Neither side has much over the other.');
 });
 
-it('every figure has a name of its own and says what is done', () => {
-  const names = FIGURE_IDS.map((id) => FIGURE_WORDS[id][0]);
-  expect(new Set(names).size).toBe(FIGURE_IDS.length);
-  for (const id of FIGURE_IDS) expect(FIGURE_WORDS[id][1].length).toBeGreaterThan(20);
+it('every technique has a name of its own and says what is done', () => {
+  const names = TECHNIQUE_IDS.map((id) => TECHNIQUE_WORDS[id][0]);
+  expect(new Set(names).size).toBe(TECHNIQUE_IDS.length);
+  for (const id of TECHNIQUE_IDS) expect(TECHNIQUE_WORDS[id][1].length).toBeGreaterThan(20);
 });

@@ -1,5 +1,6 @@
 import { briefOf, type Brief } from '@/core/brief';
-import { berthOf, namedMarks, stoppingSpring, subjectOf, toRunInput } from '@/document';
+import { berthOf, namedMarks, toRunInput } from '@/document';
+import { stoppingSpring, subjectOf } from '@/planner';
 import { demoFile } from '@/document/testing/demo';
 import {
   aloneStatement,

@@ -9,13 +9,8 @@ import {
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { stoppedBy } from '@/core/holding';
 import { AT_HAND_M, PROPELLER_ROOM_M, STEP_UP_M, WALKS_ABOARD_MPS } from '@/core/plan';
-import {
-  namedPoints,
-  type Berth,
-  type Boat,
-  type PlanDocument,
-  type StoppingSpring,
-} from '@/document';
+import { namedPoints, type Berth, type Boat, type PlanDocument } from '@/document';
+import type { StoppingSpring } from '@/planner';
 import type { Schools } from '../state/preferences';
 import type { Statement } from './brief';
 import { taskText } from './lines';

@@ -14,8 +14,8 @@ import { Tensions } from '../lines/Tensions';
 import { Margins } from '../margins/Margins';
 import { StepEditor } from '../plan/StepEditor';
 import { Tempting } from '../plan/Tempting';
-import { Figures } from '../plan/Figures';
-import { FitPlan } from '../plan/FitPlan';
+import { Techniques } from '../plan/Techniques';
+import { TunePlan } from '../plan/TunePlan';
 import { END } from '../plan/layout';
 import { Checks } from '../plan/Checks';
 import { EndEditor } from '../plan/EndEditor';
@@ -113,8 +113,8 @@ function About({ checks, state }: { checks: readonly Finding[]; state: RunState 
       <Checks findings={checks} named />
       <p className="pb-3">{note}</p>
       <Tempting state={state} />
-      <Figures state={state} />
-      <FitPlan state={state} />
+      <Techniques state={state} />
+      <TunePlan state={state} />
       <LocksPanel />
       <LinesPanel />
       <OthersPanel />

@@ -20,7 +20,7 @@ export const GET = route(
 
 export const POST = route<Record<string, never>, Boat>(
   {
-    says: 'Runs in a boat, under its id or a free one.',
+    says: 'Takes in a boat, under its id or a free one.',
     body: boatSchema,
     answers: { 201: made },
   },

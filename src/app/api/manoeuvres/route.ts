@@ -5,7 +5,7 @@ import { refuse, route } from '../define';
 import { made } from '../schemas';
 
 export const POST = route<Record<string, never>, ManoeuvreFile>(
-  { says: 'Runs in a manoeuvre file.', body: manoeuvreFileSchema, answers: { 201: made } },
+  { says: 'Takes in a manoeuvre file.', body: manoeuvreFileSchema, answers: { 201: made } },
   ({ body }) => {
     const runnable = toRunInput(body);
     if (!runnable.ok) return refuse(422, runnable.problems);

@@ -20,7 +20,7 @@ export const GET = route(
 
 export const POST = route<Record<string, never>, Place>(
   {
-    says: 'Runs in a place, under its id or a free one.',
+    says: 'Takes in a place, under its id or a free one.',
     body: placeSchema,
     answers: { 201: made },
   },

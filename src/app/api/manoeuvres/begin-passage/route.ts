@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { dataDirectory } from '@/db';
-import { passageSchema, type BeginPassage } from '@/document';
+import { passageSchema, type BeginPassage } from '@/planner';
 import { runJob } from '@/jobs';
 import { refuse, route } from '../../define';
 import { made } from '../../schemas';

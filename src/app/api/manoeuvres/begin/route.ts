@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { dataDirectory } from '@/db';
-import { beginSchema, type Begin } from '@/document';
+import { beginSchema, type Begin } from '@/planner';
 import { runJob } from '@/jobs';
 import { refuse, route } from '../../define';
 import { made } from '../../schemas';

@@ -1,0 +1,182 @@
+import { z } from 'zod';
+import { groundOf, lyingIn, startFor, stuckIn } from '../berths';
+import type { Boat } from '@/document/boat';
+import { conditionsSchema, type Conditions } from '@/document/conditions';
+import { degrees, id, shortText, SIDES } from '@/document/fields';
+import { MANOEUVRE_SCHEMA, type ManoeuvreFile } from '@/document/manoeuvre';
+import { MANOEUVRE_VERSION } from '@/document/manoeuvre-migrations';
+import { endTo, type Berth, type Place } from '@/document/place';
+import { failure, success, type Result } from '@/document/result';
+import { meanLevel } from '@/document/tide';
+
+/** Coming in to a berth, going out of it, or half a turn in the water before it. */
+export const GOINGS = ['in', 'out', 'round'] as const;
+export type Going = (typeof GOINGS)[number];
+
+/** What is asked for when a manoeuvre is begun in a boat and a place that are kept. */
+export const beginSchema = z.strictObject({
+  title: shortText,
+  boatId: id,
+  placeId: id,
+  berthId: id,
+  side: z.enum(SIDES, { error: "say 'port' or 'starboard'" }),
+  going: z.enum(GOINGS, { error: "say 'in', 'out' or 'round'" }),
+  conditions: conditionsSchema,
+});
+export type Begin = z.infer<typeof beginSchema>;
+
+/** The same with boat and place at hand, and the id it is to have. */
+export interface Wish extends Omit<Begin, 'boatId' | 'placeId'> {
+  readonly boat: Boat;
+  readonly place: Place;
+  readonly id: string;
+}
+
+const USUAL_LIMIT_S = 240;
+
+/** How near, still and true she has to lie, by her length. Judgement: a line reaches, and she is no longer going anywhere. */
+const NEAR_LENGTHS = 0.17;
+const STILL_MPS = 0.309;
+const TRUE_DEG = 12;
+/** Off and clear: so much of her beam from everything alongside, so much of her length in an aisle. */
+const CLEAR_BEAMS = 0.6;
+const CLEAR_LENGTHS = 0.08;
+/** Half a turn may take her so far from where it began, lengths. */
+const ROUND_LENGTHS = 1.5;
+
+/** A mark this near the middle of a berth stands for it, m. */
+const AT_THE_MIDDLE_M = 1;
+
+/** What a helm calls the middle of a berth: the mark there is, or the berth itself. */
+function markOf(place: Place, { name, edge_m: [[ax, ay], [bx, by]] }: Berth): string {
+  const found = place.features.find(
+    (f) =>
+      (f.kind === 'mark' || f.kind === 'bollard') &&
+      Math.hypot(f.x_m - (ax + bx) / 2, f.y_m - (ay + by) / 2) < AT_THE_MIDDLE_M,
+  );
+  return found?.name ?? name;
+}
+
+const compass = (radians: number) => Math.round((degrees(radians) + 720) % 360);
+
+/** Where there is a tide its nought is the lowest water: a manoeuvre does not begin there unasked. */
+export const withMeanLevel = (conditions: Conditions, { tide }: Place): Conditions =>
+  tide && !conditions.level
+    ? { ...conditions, level: [{ at_s: 0, level_m: meanLevel(tide) }] }
+    : conditions;
+
+/** What every manoeuvre that is begun has alike: its title, and nothing in its plan but to stay in neutral. */
+export function begun({
+  id,
+  title,
+  boat,
+  place,
+}: Pick<Wish, 'id' | 'title' | 'boat' | 'place'>): Omit<
+  ManoeuvreFile,
+  'conditions' | 'start' | 'goal' | 'berth' | 'limit_s'
+> {
+  return {
+    $schema: MANOEUVRE_SCHEMA,
+    version: MANOEUVRE_VERSION,
+    id,
+    title,
+    note: '',
+    boat,
+    place,
+    others: [],
+    locks: [],
+    plan: {
+      steps: [
+        {
+          id: 'begin',
+          title: 'in neutral',
+          cue: { is: 'start' },
+          within_s: 5,
+          orders:
+            boat.drives.length > 0
+              ? [{ do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 }]
+              : [],
+          expect: [],
+          wayOut: { note: '', automatic: false, orders: [] },
+        },
+      ],
+      end: { cue: { is: 'after', time_s: 20 }, within_s: 60 },
+      lines: [],
+      crew: [],
+      fenders: [],
+    },
+    dismissed: [],
+    ready: [],
+  };
+}
+
+/** A manoeuvre for a berth with start and goal, and nothing yet in its plan but to stay in neutral. */
+export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
+  const { boat, place, berthId, side, going } = wish;
+  const conditions = withMeanLevel(wish.conditions, place);
+  const berth = place.berths.find((b) => b.id === berthId);
+  if (!berth)
+    return failure({
+      path: 'berthId',
+      message: `the place has no berth '${berthId}'; choose one of its own`,
+    });
+  const lying = lyingIn(place, berth, boat, side);
+  const ground = groundOf(boat, place);
+  const stuck = going === 'round' ? null : stuckIn(ground, lying);
+  if (stuck)
+    return failure({
+      path: 'boat',
+      message: `she would lie ${stuck.deep_m.toFixed(1)} m inside '${stuck.name}' in '${berth.name}'; choose a berth with more room, or a smaller boat`,
+    });
+  const { length_m, beam_m } = boat.hull;
+  const here = {
+    x_m: Math.round(lying.x * 100) / 100,
+    y_m: Math.round(lying.y * 100) / 100,
+    heading_deg: compass(lying.heading),
+    speed_mps: 0,
+  };
+  const start = going === 'out' ? here : startFor(ground, lying, conditions);
+  if (!start)
+    return failure({
+      path: 'boat',
+      message: `there is no clear water to come from to '${berth.name}' for a boat of ${length_m} by ${beam_m} m; choose another berth or a smaller boat`,
+    });
+  const within = Math.round(Math.max(1.2, NEAR_LENGTHS * length_m) * 10) / 10;
+  const lie = (point: string, within_m: number, heading_deg: number, speedBelow_mps: number) => ({
+    is: 'lie' as const,
+    point,
+    mark: markOf(place, berth),
+    within_m,
+    heading_deg,
+    headingWithin_deg: TRUE_DEG,
+    speedBelow_mps,
+  });
+  const far = Math.hypot(start.x_m - here.x_m, start.y_m - here.y_m);
+  const goal: ManoeuvreFile['goal'] =
+    going === 'in'
+      ? lie(endTo(berth) ?? `${side} midship cleat`, within, here.heading_deg, STILL_MPS)
+      : going === 'round'
+        ? lie(
+            'midships',
+            Math.min(500, Math.round(far + ROUND_LENGTHS * length_m)),
+            (start.heading_deg + 180) % 360,
+            2 * STILL_MPS,
+          )
+        : {
+            is: 'clear',
+            distance_m:
+              Math.round(
+                10 * (berth.kind !== 'alongside' ? CLEAR_LENGTHS * length_m : CLEAR_BEAMS * beam_m),
+              ) / 10,
+          };
+  return success({
+    ...begun(wish),
+    conditions,
+    start: going === 'round' ? { ...start, speed_mps: 0 } : start,
+    goal,
+    berth:
+      going === 'round' ? [] : berth.on.filter((on) => place.features.some((f) => f.id === on)),
+    // A long boat takes longer, as the root of her length.
+    limit_s: Math.min(900, Math.round(USUAL_LIMIT_S * Math.max(1, Math.sqrt(length_m / 10)))),
+  });
+}

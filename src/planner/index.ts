@@ -1,0 +1,27 @@
+export { beginManoeuvre, beginSchema, GOINGS, type Begin, type Going } from './beginnings/begin';
+export {
+  beginPassage,
+  PASSAGES,
+  passagesAt,
+  passageSchema,
+  type BeginPassage,
+  type Passage,
+  type PassageThere,
+} from './beginnings/begin-passage';
+export { groundOf, lyingIn, outOf, stuckIn } from './berths';
+export { byWorth, turnedRound, type Comparison, type Way } from './compare';
+export { LEAST_OVER_M, LEAST_UNDER_M, playDay, withinLimits, type DayRun } from './day-windows';
+export { keepAsTechnique, unfitOwn } from './own';
+export { retimed, type Retimed } from './retime';
+export type { Proposal } from './suggest';
+export {
+  compareTechniques,
+  propose,
+  stoppingSpring,
+  subjectOf,
+  techniquesFor,
+  type TechniqueSubject,
+} from './suggestions';
+export { TECHNIQUE_IDS, techniqueIdSchema, type TechniqueId } from './techniques';
+export type { StoppingSpring } from './techniques/first-spring';
+export { tunePlan, type Tuned } from './tune';

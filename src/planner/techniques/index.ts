@@ -1,0 +1,342 @@
+import { z } from 'zod';
+import { radians } from '@/document/fields';
+import { cos, wrapHalfTurn } from '@/core/math';
+import { angledIn, glidedIn, turnedIn } from './arrive';
+import { backedIn, swungIn } from './stern-first';
+import {
+  alongTheBerth,
+  heldOnASpring,
+  noHolding,
+  noSternLine,
+  noWarping,
+  sternByHand,
+  warped,
+} from './by-hand';
+import { crewed, nobodySteps } from './crew-steps';
+import { type PlanTemplate } from '../template';
+import { asternOut, bowFirst, droppedOff, glidedOff, sternFirst } from './leave';
+import { noLastLine, slippedAlone } from './alone';
+import { noFirstSpring, onToASpring } from './first-spring';
+import { noSpring } from './line-leads';
+import { sprungByTheBow, sprungByTheStern } from './springs';
+import { lieOf, type Setting } from '../setting';
+import { inBetweenPiles, noPiles } from './between-piles';
+import { noAnchoring, sternToOnAnchor } from './anchored';
+import { noBuoy, pickedUp } from './buoy';
+import { throughTheLock } from './passage/through';
+import { noPassageAlone, throughAlone } from './passage/alone';
+import { noPassage } from './passage/lie';
+import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
+import { noSternTo, sternToOnLines } from './stern-to';
+import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
+import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
+import { GOAL_WORDS, goesText, type GoalKind } from '../goal-words';
+
+/** Ids of the techniques, as they are kept and asked for. */
+export const TECHNIQUE_IDS = [
+  'alongside-wheel-and-gear',
+  'alongside-gears-alone',
+  'alongside-sideways',
+  'alongside-walked-in',
+  'ferry-glide-in',
+  'slip-bow-in',
+  'slip-stern-in',
+  'stop-straight',
+  'turn-on-the-spot',
+  'wait-out-a-gust',
+  'drop-off-and-away',
+  'ferry-glide-out',
+  'stern-out-and-astern',
+  'bow-off-by-thruster',
+  'sideways-off',
+  'walk-off',
+  'astern-out',
+  'spring-off-by-the-bow',
+  'spring-off-by-the-stern',
+  'alongside-on-a-spring',
+  'slip-on-a-spring',
+  'stern-to-on-ground-lines',
+  'bow-in-between-piles',
+  'stern-in-by-hand',
+  'hold-on-a-spring',
+  'warp-along',
+  'alone-last-line-on-a-slip',
+  'raft-up',
+  'out-of-a-raft',
+  'stern-to-on-anchor',
+  'pick-up-a-buoy',
+  'through-the-lock',
+  'alone-through-the-lock',
+  'crew-ashore',
+  'crew-aboard',
+] as const;
+export type TechniqueId = (typeof TECHNIQUE_IDS)[number];
+export const techniqueIdSchema = z.enum(TECHNIQUE_IDS, {
+  error: 'choose a technique from the list',
+});
+
+export interface Technique {
+  /** Why it is not for this boat, goal or day; null when it may be tried. */
+  unfit(setting: Setting): string | null;
+  templates(setting: Setting): readonly PlanTemplate[];
+}
+
+const DRIVE = 'she has no engine';
+/** A turn beyond this is one into a slip, or round. */
+const ABREAST = radians(60);
+const QUARTER = radians(35);
+const LEAST_CURRENT_MPS = 0.25;
+
+const driven = (s: Setting) => (s.boat.drives.length > 0 ? null : DRIVE);
+const isFor =
+  (goal: GoalKind) =>
+  ({ input }: Setting) =>
+    input.goal.is === goal ? null : `it is for ${GOAL_WORDS[goal].of}; ${goesText(input.goal.is)}`;
+const lying = isFor('lie');
+const leaving = isFor('clear');
+const passing = isFor('through');
+const lies = (s: Setting) => lying(s) ?? driven(s);
+const leaves = (s: Setting) => leaving(s) ?? driven(s);
+const passes = (s: Setting) => passing(s) ?? driven(s);
+const pushes = ({ boat }: Setting) =>
+  boat.joystick || boat.thrusters.length > 0 ? null : 'she has neither joystick nor thruster';
+const walks = ({ pair, boat }: Setting) =>
+  !pair
+    ? 'she has no two shafts apart'
+    : boat.rudders.some(({ inRaceOf }) => inRaceOf !== null)
+      ? null
+      : 'no rudder of hers stands in the wash of a propeller';
+/** What her heading has to change from start to berth. */
+const turn = ({ input, lie }: Setting) =>
+  lie ? Math.abs(wrapHalfTurn(lie.heading - input.start.heading)) : 0;
+const atBerth = (s: Setting) =>
+  s.input.berth.size > 0 ? null : 'the manoeuvre names nothing she lies against';
+
+/** Further off than this she does not lie at her berth, m. Judgement: a line and a step reach no further. */
+const AT_IT_M = 2.5;
+const fromBerth = (s: Setting) =>
+  atBerth(s) ?? (s.berthOff < AT_IT_M ? null : 'she does not lie at her berth as it begins');
+
+/** Coming alongside is for one who does not lie there, with her side to what she comes to. */
+function comes(s: Setting): string | null {
+  if (alongTheBerth(s) !== null) return 'she lies along the berth already';
+  const { point } = lieOf(s);
+  return Math.abs(point.x) > 0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam
+    ? 'she is to lie with an end to it, not a side'
+    : null;
+}
+
+/** Is she to lie with her stern to it? */
+function sternTo(s: Setting): boolean {
+  const { point } = lieOf(s);
+  return point.x < -0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam;
+}
+
+const comesAlong = (s: Setting) =>
+  lies(s) ??
+  atBerth(s) ??
+  comes(s) ??
+  (turn(s) < 1.2 * ABREAST ? null : 'she would have to turn right round');
+
+const free = (s: Setting) =>
+  s.input.berth.size === 0 ? null : 'it is for open water; this manoeuvre ends at a berth';
+
+/** Crew across where she comes to lie: her side to it, or her stern. */
+const crossing = (to: 'ashore' | 'aboard'): Technique => ({
+  unfit: (s) =>
+    lies(s) ??
+    atBerth(s) ??
+    (sternTo(s) ? unfitSlip(s, false) : comesAlong(s)) ??
+    nobodySteps(s, to),
+  templates: (s) =>
+    (sternTo(s) ? [swungIn(s), backedIn(s)] : [angledIn(s, false), turnedIn(s)]).map((base) =>
+      crewed(s, base, to),
+    ),
+});
+
+const both = (template: (side: 1 | -1) => PlanTemplate): readonly PlanTemplate[] => [
+  template(1),
+  template(-1),
+];
+
+/** Into a slip her bow or her stern goes first, by which way she is to lie as seen from where she begins. */
+function unfitSlip(s: Setting, bowFirst: boolean): string | null {
+  if (turn(s) < QUARTER) return 'the berth lies along her way, not across it';
+  if (turn(s) > Math.PI - QUARTER) return 'she would have to turn right round';
+  const inward = s.lie !== null && Math.abs(s.lie.angle) < Math.PI / 2;
+  if (inward === bowFirst) return null;
+  return bowFirst ? 'she is to lie with her bow out' : 'she is to lie with her bow in';
+}
+
+/** Why she cannot be held on the current along a heading; null where it comes from ahead. */
+function noCurrentAhead({ input }: Setting, heading: number): string | null {
+  const { currentSpeed, currentSet } = input.weather;
+  if (currentSpeed < LEAST_CURRENT_MPS) return 'there is no current to glide on';
+  return cos(currentSet - heading) < -0.7
+    ? null
+    : 'the current does not come from ahead along the berth';
+}
+
+/** Every technique: whom and what it is for, and its templates. */
+export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
+  'alongside-wheel-and-gear': {
+    unfit: comesAlong,
+    templates: (s) => [angledIn(s, false), turnedIn(s)],
+  },
+  'alongside-gears-alone': {
+    unfit: (s) =>
+      lies(s) ??
+      atBerth(s) ??
+      comes(s) ??
+      (s.pair
+        ? turn(s) < ABREAST
+          ? null
+          : 'the turn is too much for one engine'
+        : 'she has no two shafts apart'),
+    templates: (s) => [angledIn(s, true)],
+  },
+  'alongside-sideways': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? pushes(s),
+    templates: (s) => [slidIn(s, pushing(s))],
+  },
+  'alongside-walked-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? walks(s),
+    templates: (s) => [slidIn(s, walking(s))],
+  },
+  'ferry-glide-in': {
+    unfit: (s) => lies(s) ?? noCurrentAhead(s, lieOf(s).heading),
+    templates: (s) => [glidedIn(s)],
+  },
+  'slip-bow-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true),
+    // Several engines bring her in faster than she may like: on one as well.
+    templates: (s) =>
+      s.boat.drives.length > 1 ? [turnedIn(s), turnedIn(s, s.boat.drives[0]!.name)] : [turnedIn(s)],
+  },
+  'slip-stern-in': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, false),
+    templates: (s) => [swungIn(s), backedIn(s)],
+  },
+  'stop-straight': {
+    unfit: (s) =>
+      lies(s) ?? free(s) ?? (turn(s) < QUARTER ? null : 'she has to turn as well as stop'),
+    templates: (s) => [stoppedStraight(s)],
+  },
+  'turn-on-the-spot': {
+    unfit: (s) =>
+      lies(s) ?? free(s) ?? (turn(s) > ABREAST ? null : 'there is hardly a turn to make'),
+    templates: (s) =>
+      s.pair
+        ? [...both((side) => opposed(s, side)), ...both((side) => backAndFill(s, side))]
+        : both((side) => backAndFill(s, side)),
+  },
+  'wait-out-a-gust': {
+    unfit: (s) =>
+      lies(s) ??
+      free(s) ??
+      (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : 'she is not lying there yet'),
+    templates: (s) => [waitedOut(s)],
+  },
+  'ferry-glide-out': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noCurrentAhead(s, s.input.start.heading),
+    templates: (s) => [glidedOff(s)],
+  },
+  'drop-off-and-away': {
+    unfit: (s) => leaves(s) ?? fromBerth(s),
+    templates: (s) => [droppedOff(s)],
+  },
+  'stern-out-and-astern': {
+    unfit: (s) => leaves(s) ?? fromBerth(s),
+    templates: (s) => [sternFirst(s)],
+  },
+  'bow-off-by-thruster': {
+    unfit: (s) =>
+      leaves(s) ?? fromBerth(s) ?? (s.boat.thrusters.length > 0 ? null : 'she has no thruster'),
+    templates: (s) => [bowFirst(s)],
+  },
+  'sideways-off': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? pushes(s),
+    templates: (s) => [slidOff(s, pushing(s))],
+  },
+  'walk-off': {
+    unfit: (s) => leaves(s) ?? fromBerth(s),
+    templates: (s) =>
+      walks(s) === null ? [slidOff(s, walking(s)), steppedOff(s)] : [steppedOff(s)],
+  },
+  'astern-out': { unfit: (s) => leaves(s) ?? fromBerth(s), templates: (s) => [asternOut(s)] },
+  'spring-off-by-the-bow': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'bow'),
+    templates: (s) => [sprungByTheBow(s)],
+  },
+  'spring-off-by-the-stern': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'stern'),
+    templates: (s) => [sprungByTheStern(s)],
+  },
+  'alongside-on-a-spring': {
+    unfit: (s) =>
+      lies(s) ??
+      atBerth(s) ??
+      comes(s) ??
+      (turn(s) < ABREAST ? null : 'she would have to turn into it') ??
+      noFirstSpring(s),
+    templates: (s) => [onToASpring(s, angledIn(s, false))],
+  },
+  'alone-last-line-on-a-slip': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noLastLine(s),
+    templates: (s) => [slippedAlone(s)],
+  },
+  'stern-in-by-hand': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSternLine(s),
+    templates: (s) => [sternByHand(s, 'ahead'), sternByHand(s, 'astern')],
+  },
+  'hold-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noHolding(s),
+    templates: (s) => [heldOnASpring(s)],
+  },
+  'warp-along': {
+    unfit: (s) => lying(s) ?? atBerth(s) ?? noWarping(s),
+    templates: (s) => [warped(s)],
+  },
+  'stern-to-on-ground-lines': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
+    templates: sternToOnLines,
+  },
+  'bow-in-between-piles': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
+    templates: inBetweenPiles,
+  },
+  'raft-up': {
+    unfit: (s) =>
+      lies(s) ??
+      noRaft(s) ??
+      comes(s) ??
+      (turn(s) < ABREAST ? null : 'she would have to turn into it'),
+    templates: (s) => [raftedUp(s, angledIn(s, false))],
+  },
+  'out-of-a-raft': {
+    unfit: (s) => leaves(s) ?? noInsideOfRaft(s),
+    templates: (s) => [outOfRaft(s, 'ahead'), outOfRaft(s, 'astern')],
+  },
+  'stern-to-on-anchor': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noAnchoring(s),
+    templates: sternToOnAnchor,
+  },
+  'pick-up-a-buoy': {
+    unfit: (s) => lies(s) ?? noBuoy(s),
+    templates: (s) => [pickedUp(s)],
+  },
+  'crew-ashore': crossing('ashore'),
+  'crew-aboard': crossing('aboard'),
+  'through-the-lock': {
+    unfit: (s) => passes(s) ?? noPassage(s),
+    templates: throughTheLock,
+  },
+  'alone-through-the-lock': {
+    unfit: (s) => passes(s) ?? noPassageAlone(s),
+    templates: throughAlone,
+  },
+  'slip-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
+    templates: (s) => [onToASpring(s, turnedIn(s))],
+  },
+};

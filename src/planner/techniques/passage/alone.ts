@@ -1,0 +1,225 @@
+import { lineLength, type Making, type Paddle } from '@/core/locks';
+import { STEP_UP_M } from '@/core/plan';
+import { degrees } from '@/document/fields';
+import type { CueDocument, OrderDocument } from '@/document/plan';
+import {
+  step,
+  call,
+  compassOf,
+  engine,
+  planOf,
+  steer,
+  tenth,
+  type PlanTemplate,
+} from '../../template';
+import { setAgainst } from './landing';
+import { letGo } from '../line-leads';
+import { CENTRE_LINE, clearOfIt, comesIn, passageDials, stops, straightOut } from './course';
+import { gatesRun, leastTime, liesInLock, makingWith, noPassage, type PassageLie } from './lie';
+import { TURNS, wide } from './sharing';
+import { gatesTo, heldIn, opened, paddlesOf, wound, type Hands } from './water';
+import type { Setting } from '../../setting';
+
+// Through a lock by one person: everything one after the other, and the propeller still whenever the helm is left.
+
+/** Turns on the bollard before hands do anything else. */
+const LEFT_ON_TURNS = 2;
+/** Climbing, and walking to and fro between line, gates and paddles, takes so long more, s. Judgement. */
+const ON_FOOT_S = 300;
+/** From stopping to her line's being on: along the deck, up, and to the bollard, s; and back the same way. */
+const UP_WITHIN_S = 240;
+const BACK_WITHIN_S = 300;
+const OPENED_WITHIN_S = 900;
+
+const whoIs = ({ input }: Setting): string | null => {
+  const crew = input.rigging?.crew ?? [];
+  return crew.length === 1 && crew[0]!.at.aboard ? crew[0]!.name : null;
+};
+
+/** Does the coping ever stand too high over her deck to step? */
+function wantsLadder({ input, boat }: Setting): boolean {
+  return (input.locks ?? []).some(
+    ({ lock, coping }) =>
+      coping - Math.min(lock.lower.level, lock.upper.level) - boat.hull.freeboard > STEP_UP_M,
+  );
+}
+
+/** Where she lies: at the wall the wind lays her to, if a ladder is there. */
+const lieAlone = (setting: Setting): PassageLie | null =>
+  liesInLock(setting, wantsLadder(setting))[0]?.[0] ?? null;
+
+/** The water as one person makes it: by the paddles of the side she lies to, so that the line is never out of reach for long. */
+interface Alone {
+  readonly lie: PassageLie;
+  readonly paddles: readonly Paddle[];
+  readonly making: Making;
+}
+
+function byOne(setting: Setting, lie: PassageLie): Alone | null {
+  const all = paddlesOf(lie);
+  const near = all.filter(({ side }) => side === lie.wall);
+  const paddles = near.length > 0 ? near : all;
+  const making = makingWith(setting, lie, paddles);
+  return making && { lie, paddles, making };
+}
+
+/** Why one person does not go through a lock so; null where it may be tried. */
+export function noPassageAlone(setting: Setting): string | null {
+  const { locks = [], limit } = setting.input;
+  if (!whoIs(setting))
+    return 'it is for one person by themselves: name one, aboard, under Lines and people';
+  if (setting.others.length > 0) return 'alone beside another boat is composed by hand';
+  if (locks.length > 1) return 'alone through a staircase is composed by hand';
+  const none = noPassage(setting);
+  if (none) return none;
+  const lie = lieAlone(setting);
+  if (!lie) return 'no ladder leads out of the chamber where she could lie by it and a bollard';
+  if (setAgainst(lie.sited, lie.from))
+    return 'the gates do not stand open to her; alone the lock is made ready from the landing before, by hand';
+  const alone = byOne(setting, lie);
+  if (!alone) return 'with the paddles of one side its water is not made within the hour';
+  const slower = Math.max(0, alone.making.seconds - lie.making.seconds);
+  const needs = leastTime([lie]) + slower + gatesRun(lie.sited, lie.to) + ON_FOOT_S;
+  return needs > limit
+    ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
+    : null;
+}
+
+/** In, up the ladder with the line, the lock worked step by step, and out again. */
+export function throughAlone(setting: Setting): readonly PlanTemplate[] {
+  const who = whoIs(setting);
+  const lie = lieAlone(setting);
+  const alone = lie && byOne(setting, lie);
+  return who && alone ? [aloneAt(setting, alone, who)] : [];
+}
+
+function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string): PlanTemplate {
+  const { length, boat } = setting;
+  const { sited, from, going, side, over, lead } = lie;
+  const hands: Hands = { aboard: who, ashore: who, how: 'throw' };
+  const rope = lineLength(sited.lock, sited.coping, Math.max(3, lead), boat.hull.freeboard);
+  const along = degrees(lie.along);
+  const toWall = side === 'starboard' ? 1 : -1;
+  const aft = boat.points.some(({ name }) => name === 'helm') ? 'helm' : lie.cleat;
+  const tended = (how: 'keep' | 'turn' | 'haul', turns: number, after = 0): OrderDocument => ({
+    do: 'tend',
+    after_s: after,
+    line: CENTRE_LINE,
+    how,
+    turns,
+    winch: false,
+    by: who,
+  });
+  const left = (after = 0) => tended('turn', LEFT_ON_TURNS, after);
+  const back: CueDocument = {
+    is: 'all',
+    of: [
+      { is: 'crew', who, where: 'aboard' },
+      { is: 'line', line: CENTRE_LINE, state: 'off' },
+    ],
+  };
+  const part = making.first < 1 ? `${Math.round(100 * making.first)} % of ` : '';
+  const level: CueDocument = {
+    is: 'lock',
+    lock: sited.name,
+    state: going === 'up' ? 'level above' : 'level below',
+  };
+  return {
+    decided: 'behind',
+    dials: passageDials(setting, [lie]),
+    write: ([slow, turned, stop, astern, angle = 0]) =>
+      planOf(
+        [
+          ...comesIn(setting, lie, { waits: null, orders: [], slow: slow!, turned: turned! }),
+          stops(setting, lie, stop!, astern!),
+          step(
+            'up',
+            'neutral; ashore with the line, round the bollard',
+            // Nobody leaves the helm of a boat that still moves.
+            { is: 'any', of: [{ is: 'stopped' }, { is: 'sternway' }] },
+            [
+              engine('neutral'),
+              call('out of gear; both hands for the rungs'),
+              {
+                do: 'pass',
+                after_s: 1,
+                line: CENTRE_LINE,
+                to: lie.bollard,
+                how: 'carry',
+                by: who,
+              },
+              left(1),
+            ],
+            'stay aboard, short ahead and astern to hold her',
+          ),
+          step(
+            'behind',
+            'gates shut behind; hauled taut, on two turns',
+            { is: 'line', line: CENTRE_LINE, state: 'on' },
+            // Slack she would surge on to the gates as soon as the water comes.
+            [gatesTo(lie, from, 'shut', hands), tended('haul', LEFT_ON_TURNS), left()],
+            'back aboard, out while the gates are open',
+            UP_WITHIN_S,
+          ),
+          step(
+            'near',
+            `${part}the near paddle, and back to the line`,
+            heldIn(lie),
+            [...wound(lie, hands, paddles, making.first), tended('keep', TURNS[going])],
+            'paddles down, look what holds her',
+            OPENED_WITHIN_S,
+          ),
+          ...(making.first < 1
+            ? [
+                step(
+                  'more',
+                  'half the head is gone: all of it, and back to the line',
+                  { is: 'after', time_s: tenth(making.halfAt) },
+                  [left(), ...wound(lie, hands, paddles, 1), tended('keep', TURNS[going])],
+                  'paddles down, look what holds her',
+                  OPENED_WITHIN_S,
+                ),
+              ]
+            : []),
+          step(
+            'open',
+            'level: on two turns; gates ahead, paddles down',
+            level,
+            [left(), ...opened(lie, hands, lie.wall), ...wound(lie, hands, paddles, 0)],
+            'the gates stay shut, paddles down',
+            OPENED_WITHIN_S,
+          ),
+          step(
+            'off',
+            'wide open: line off, back aboard',
+            wide(lie),
+            [letGo(CENTRE_LINE, 0, who), { do: 'stepAboard', after_s: 0, by: who, point: aft }],
+            'line on again',
+            BACK_WITHIN_S,
+          ),
+          step(
+            'out',
+            'line home, at the helm: dead slow out',
+            back,
+            [engine('ahead', slow!), steer(compassOf(along - toWall * (over ? angle : 0)))],
+            'neutral, fend off',
+            BACK_WITHIN_S,
+          ),
+          straightOut(lie),
+          clearOfIt(lie),
+        ],
+        { is: 'after', time_s: tenth(Math.max(6, 0.8 * length)) },
+        60,
+        [
+          {
+            name: CENTRE_LINE,
+            from: lie.cleat,
+            length_m: Math.ceil(rope) + 6,
+            rope: 'polyester',
+            strengthLeft: 0.6,
+            doubled: false,
+          },
+        ],
+      ),
+  };
+}

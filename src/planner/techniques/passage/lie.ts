@@ -1,0 +1,347 @@
+import { throughLock } from '@/core/brief';
+import {
+  fitIn,
+  gentlest,
+  intoLock,
+  IN_LOCK,
+  leafSides,
+  outOfLock,
+  roomUnder,
+  stairOrder,
+  swingRoom,
+  type End,
+  type LockedBoat,
+  type Making,
+  type Paddle,
+  type Side as Hand,
+  type SitedLock,
+} from '@/core/locks';
+import { atan2, wrapHalfTurn } from '@/core/math';
+import type { Side } from '@/document/fields';
+import { onWall } from './on-wall';
+import { HALF_FOR_S, landingLines, setAgainst } from './landing';
+import { neighbourIn, type LockNeighbour } from './neighbour';
+import type { Setting } from '../../setting';
+
+/** Where she is to lie in a chamber, and how she gets through it. m, s, radians. */
+export interface PassageLie {
+  readonly sited: SitedLock;
+  readonly going: 'up' | 'down';
+  /** The gates she comes in by, and those she leaves by. */
+  readonly from: End;
+  readonly to: End;
+  /** Her heading along the chamber. */
+  readonly along: number;
+  /** The wall looking up-stream, and the side of her that lies to it. */
+  readonly wall: Hand;
+  readonly side: Side;
+  readonly cleat: string;
+  /** Bollard her line goes to, and the one on that wall she steers for; the first where there is only one. */
+  readonly bollard: string;
+  readonly aim: string;
+  /** Length from cleat to bollard on the plan. */
+  readonly lead: number;
+  /** From the far gates to her bow as she lies. */
+  readonly ahead: number;
+  /** Going down, how near her bow has to be to the gates ahead for her stern to be clear of the cill; null going up. */
+  readonly forward: number | null;
+  /** Has she to go over to the wall, or is the chamber hardly broader than she? */
+  readonly over: boolean;
+  /** Who shares the chamber; null where nobody does. */
+  readonly neighbour: LockNeighbour | null;
+  /** How its water is made without more pull than hands hold, and the lock that those paddles are of. */
+  readonly making: Making;
+  readonly paddlesOf: string;
+}
+
+/** Kept off the swing of the lower gates, and off the cill, m. Judgement. */
+const KEPT_OFF_M = 0.5;
+/** Less than that, and no paddle is wound going down. */
+const CLEAR_OF_CILL_M = 0.3;
+/** A chamber broader than she by less than this leaves nothing to go over to, m. */
+const SNUG_M = 1.2;
+/** She comes to the gates within this of straight on. */
+const STRAIGHT = Math.PI / 3;
+
+const other = (end: End): End => (end === 'upper' ? 'lower' : 'upper');
+
+/** The cleat of a side nearest to amidships, by name and how far ahead; null where she has none there. */
+export function cleatOf({ boat, beam }: Setting, side: Side): { name: string; x: number } | null {
+  const sign = side === 'starboard' ? 1 : -1;
+  const there = boat.points.filter(({ y }) => sign * y > 0.2 * beam);
+  if (there.length === 0) return null;
+  return there.reduce((a, b) => (Math.abs(b.x) < Math.abs(a.x) ? b : a));
+}
+
+function hullIn(
+  { length, beam, boat }: Setting,
+  lie: Pick<PassageLie, 'going'>,
+  fromUpper: number,
+) {
+  const { draught, airDraught = 0 } = boat.hull;
+  const lies: LockedBoat = {
+    length,
+    beam,
+    draught,
+    sternDraught: draught,
+    airDraught,
+    bowUp: lie.going === 'up',
+    fromUpper,
+  };
+  return lies;
+}
+
+/** How she goes through one lock: which way, by its end gates as she comes to them. */
+type Way = Pick<PassageLie, 'sited' | 'from' | 'to' | 'going' | 'along'>;
+
+/** Her way through the locks that are worked, the one she comes to first; of a staircase both. */
+function wayThrough(setting: Setting): { readonly ways: readonly Way[]; readonly inside: boolean } {
+  const { start, locks = [] } = setting.input;
+  const off = (sited: SitedLock) => {
+    const { x, y } = outOfLock(sited, sited.lock.length / 2, 0);
+    return (x - start.x) * (x - start.x) + (y - start.y) * (y - start.y);
+  };
+  const sites = [...locks].sort((a, b) => off(a) - off(b));
+  const { end, going, boat } = throughLock(sites[0]!, start, setting.boat.hull);
+  const sign = going === 'up' ? -1 : 1;
+  const ways = sites.map((sited) => ({
+    sited,
+    from: end,
+    to: other(end),
+    going,
+    along: atan2(sign * sited.east, sign * sited.north),
+  }));
+  return { ways, inside: boat.inside };
+}
+
+/** Room for where her upper end may lie, m from the upper gates: clear of cill and of the lower gates' swing. */
+function roomFor({ sited }: { readonly sited: SitedLock }, length: number): [number, number] {
+  const { lock } = sited;
+  return [lock.cillReach + KEPT_OFF_M, lock.length - swingRoom(lock) - length - KEPT_OFF_M / 2];
+}
+
+/** From her bow to the middle of the lower gates with her stern just clear of the cill, m. */
+function forwardOf({ length, beam }: Setting, { lock }: SitedLock): number {
+  const ahead = Math.max(0.3, lock.length - lock.cillReach - CLEAR_OF_CILL_M - length);
+  const across = Math.max(0, (lock.width - beam) / 2);
+  return Math.sqrt(ahead * ahead + across * across);
+}
+
+/** So much of her length forward and aft of amidships her side lies along a wall. */
+const STRAIGHT_SIDE = 0.35;
+
+/**
+ * Where she would lie to a wall of a chamber; null where nothing stands there to hold her by, or no ladder she could lie by is
+ * there where one is wanted.
+ */
+function lieAt(setting: Setting, way: Way, wall: Hand, byLadder: boolean): PassageLie | null {
+  const { sited, going } = way;
+  const { lock } = sited;
+  const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
+  const cleat = cleatOf(setting, side);
+  const shares = neighbourIn(setting, sited, way, wall);
+  const neighbour = typeof shares === 'string' ? null : shares;
+  if (neighbour?.wall === wall || typeof shares === 'string') return null;
+  const bollards = onWall(setting.ends, sited, wall);
+  if (!cleat || bollards.length === 0) return null;
+  const { length, beam } = setting;
+  const [least, most] = roomFor(way, length);
+  const sign = going === 'up' ? -1 : 1;
+  // Where her upper end lies with the cleat abreast of each, kept within the room there is.
+  const ladders = byLadder ? onWall(setting.input.ladders ?? [], sited, wall) : null;
+  const tried = bollards.flatMap((bollard) =>
+    (ladders ?? [bollard]).flatMap(({ s }) => {
+      const wish = s - sign * cleat.x - length / 2;
+      const fromUpper = Math.max(least, Math.min(Math.max(least, most), wish));
+      const off = Math.abs(fromUpper + sign * cleat.x + length / 2 - bollard.s);
+      const beside = Math.abs(fromUpper + length / 2 - s) <= STRAIGHT_SIDE * length;
+      return ladders && !beside ? [] : [{ bollard, fromUpper, off }];
+    }),
+  );
+  if (tried.length === 0) return null;
+  const middle = (lock.length - length) / 2;
+  const rank = (one: (typeof tried)[number]) => 10 * one.off + Math.abs(one.fromUpper - middle);
+  const { bollard, fromUpper, off } = tried.reduce((a, b) => (rank(b) < rank(a) ? b : a));
+  const ahead = going === 'up' ? fromUpper : lock.length - fromUpper - length;
+  const making = gentlest(lock, way.to, hullIn(setting, way, fromUpper));
+  if (!making) return null;
+  const furthest = going === 'up' ? bollards[0]! : bollards.at(-1)!;
+  const across = 0.3 + bollard.back;
+  return {
+    ...way,
+    wall,
+    side,
+    cleat: cleat.name,
+    bollard: bollard.name,
+    aim: furthest.name,
+    lead: Math.sqrt(off * off + across * across),
+    ahead,
+    forward: going === 'up' ? null : forwardOf(setting, sited),
+    over: lock.width - beam > SNUG_M,
+    neighbour: neighbour && {
+      ...neighbour,
+      outFirst: neighbour.comes ? neighbour.comes.first : neighbour.ahead <= ahead,
+    },
+    making,
+    // Between the chambers of a staircase they are those of the lock above.
+    paddlesOf:
+      way.to === 'upper' && sited.above !== undefined
+        ? setting.input.locks![sited.above]!.name
+        : sited.name,
+  };
+}
+
+const WALLS: readonly Hand[] = ['left', 'right'];
+
+/**
+ * Where she may lie in each chamber on her way, along one wall: at the one the wind lays her to first.
+ *
+ * @param byLadder only by a ladder
+ */
+export function liesInLock(setting: Setting, byLadder = false): (readonly PassageLie[])[] {
+  const { weather } = setting.input;
+  const { ways } = wayThrough(setting);
+  const lies = WALLS.map((wall) =>
+    ways.flatMap((way) => lieAt(setting, way, wall, byLadder) ?? []),
+  );
+  // Off her port bow the wind lays her to starboard.
+  const laid = ([lie]: readonly PassageLie[]) =>
+    (wrapHalfTurn(weather.windFrom - lie!.along) < 0 ? 'starboard' : 'port') === lie!.side;
+  return lies
+    .filter((each) => each.length === ways.length)
+    .sort((a, b) => Number(laid(b)) - Number(laid(a)));
+}
+
+/** How its water is made with some of its paddles only; null where it is not made within the hour. */
+export function makingWith(
+  setting: Setting,
+  { sited, to, going, ahead }: PassageLie,
+  paddles: readonly Paddle[],
+): Making | null {
+  const { lock } = sited;
+  const fromUpper = going === 'up' ? ahead : lock.length - ahead - setting.length;
+  return gentlest({ ...lock, paddles }, to, hullIn(setting, { going }, fromUpper));
+}
+
+/** Time the gates take, s, one leaf after the other. */
+export function gatesRun({ lock }: SitedLock, end: End): number {
+  const { swing } = end === 'upper' ? lock.upperGates : lock.lowerGates;
+  return swing * leafSides(lock, end).length;
+}
+
+/** Time a lock that is set against her takes to be made ready, s: about as long as it then takes to take her on. */
+function readyTime({ sited, from, making }: PassageLie): number {
+  const against = setAgainst(sited, from);
+  if (!against) return 0;
+  return gatesRun(sited, from) + (against === 'level' ? HALF_FOR_S + making.seconds : 0);
+}
+
+/** Time a passage takes at least, from her coming in to her going out, s. */
+export function leastTime(lies: readonly PassageLie[]): number {
+  return lies.reduce((sum, { sited, from, to, making }) => {
+    const winding = Math.max(...sited.lock.paddles.map((paddle) => paddle.winding));
+    return sum + making.seconds + winding + gatesRun(sited, from) + gatesRun(sited, to) + 60;
+  }, 0);
+}
+
+/** The order of the staircase she comes to; null where it is none. */
+const stairOf = ({ input: { locks = [] }, boat }: Setting, { sited, going }: Way) =>
+  stairOrder(locks, locks.indexOf(sited), going, boat.hull.draught);
+
+/** Has the other chamber of a staircase to be filled or emptied first? */
+export function otherUnready(setting: Setting, way: Way): boolean {
+  const first = stairOf(setting, way)?.first ?? null;
+  return first === 'fill' || first === 'empty';
+}
+
+/** Why a staircase is not ready for her; null where it is, or is made ready while she waits. */
+function stairsUnready(setting: Setting, way: Way): string | null {
+  const { locks = [] } = setting.input;
+  const stair = stairOf(setting, way);
+  if (!stair)
+    return 'more than one lock is worked in this manoeuvre, and they are no staircase on her way';
+  const [upper, lower] = [locks[stair.upper]!.name, locks[stair.lower]!.name];
+  if (otherUnready(setting, way) && landingLines(setting)) return null;
+  switch (stair.first) {
+    case 'fill':
+      return `${lower} is filled with the water of ${upper}, which is not full enough; it wants to be set above, or she to lie at the landing meanwhile`;
+    case 'empty':
+      return `${upper} would run over into ${lower}, which is not empty; it wants to be set below, or she to lie at the landing meanwhile`;
+    case 'never':
+      return `${upper} and ${lower} do not meet with water enough for her over the cill between them`;
+    case null:
+      return null;
+  }
+}
+
+/** Why she cannot lie in a chamber on her way; null where she can. */
+function noRoom(setting: Setting, way: Way): string | null {
+  const fit = fitIn(way.sited.lock, hullIn(setting, way, 0));
+  if (fit.alongside < 0) return 'she is too broad for the chamber';
+  const [least, most] = roomFor(way, setting.length);
+  if (most < least) return 'she is too long to lie clear of the cill and of the gates as they open';
+  return fit.water < 0 ? 'there is not water enough over the cill' : null;
+}
+
+/** Why she does not pass under what leads over the water on her way; null where she does. */
+function underBridges({ input, boat, length }: Setting, ways: readonly Way[]): string | null {
+  for (const { sited } of ways) {
+    const air = boat.hull.airDraught ?? 0;
+    const least = roomUnder(sited, input.bridges ?? [], input.start, length, air);
+    if (least && least.room < 0) return `${least.name} is too low for her`;
+  }
+  return null;
+}
+
+/** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
+function unready(setting: Setting, { sited, from }: Way): string | null {
+  const against = setAgainst(sited, from);
+  if (!against || landingLines(setting)) return null;
+  const waits = ', or lie at the landing with bollards for bow and stern';
+  return against === 'level'
+    ? `the lock is set against her; set it ${from === 'upper' ? 'above' : 'below'}${waits}`
+    : `the gates are shut before her; let them stand open${waits}`;
+}
+
+/** Why she does not go through a lock; null where she may. */
+export function noPassage(setting: Setting): string | null {
+  const { locks = [], start, limit } = setting.input;
+  if (locks.length === 0)
+    return 'no lock is worked in this manoeuvre; say under The lock how one stands';
+  const { ways, inside } = wayThrough(setting);
+  const way = ways[0]!;
+  const { sited, going } = way;
+  const shared = WALLS.map((wall) => neighbourIn(setting, sited, way, wall));
+  const shares = shared.find((one) => typeof one !== 'string') ?? shared[0]!;
+  if (typeof shares === 'string') return shares;
+  if (shares && ways.length > 1) return 'sharing a staircase is composed by hand';
+  if (shares?.comes?.first && !landingLines(setting))
+    return `she drifts while ${shares.other.name} goes in first; let her lie at the landing with bollards for bow and stern, or nearer to the gates`;
+  if (inside) return 'she lies in the chamber already';
+  const where = new Float64Array(2);
+  intoLock(where, sited, start.x, start.y);
+  const before = going === 'down' ? -where[IN_LOCK.S]! : where[IN_LOCK.S]! - sited.lock.length;
+  if (before < setting.length / 2 || Math.abs(where[IN_LOCK.T]!) > before)
+    return 'she does not lie before the gates';
+  if (Math.abs(wrapHalfTurn(start.heading - way.along)) > STRAIGHT)
+    return 'she does not head for the gates';
+  const low = underBridges(setting, ways);
+  if (low) return low;
+  const notReady = unready(setting, way);
+  if (notReady) return notReady;
+  if (ways.length > 1) {
+    const unready = stairsUnready(setting, way);
+    if (unready) return unready;
+  }
+  for (const one of ways) {
+    const none = noRoom(setting, one);
+    if (none) return none;
+  }
+  const [lies] = liesInLock(setting);
+  if (!lies) return 'nothing stands along the chamber that her midship line could go to';
+  const other = otherUnready(setting, way) ? lies[1]!.making.seconds : 0;
+  const needs = leastTime(lies) + readyTime(lies[0]!) + other;
+  return needs > limit
+    ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
+    : null;
+}
