@@ -47,10 +47,16 @@ module.exports = {
       'document-down',
       '^src/document',
       [
-        '^src/(planner|io|db|services|workers|ui|app)',
+        '^src/(io|db|services|workers|ui|app)',
         '^node_modules/(next|react|drizzle-orm|better-sqlite3)',
       ],
       'Records know only the core.',
+    ),
+    from(
+      'document-plans-nothing',
+      '^src/document/(?!.*\\.test\\.ts$)',
+      '^src/planner',
+      'Records are kept; what lays plans out and tries them is above.',
     ),
     from(
       'planner-down',
