@@ -40,7 +40,7 @@ module.exports = {
     from(
       'forces-apart',
       '^src/core/forces/(?!index)',
-      '^src/core/(sim|plan|debrief|holding)',
+      '^src/core/(simulation|plan|monitors|debrief|holding)',
       'Forces do not know who composes them.',
     ),
     from(

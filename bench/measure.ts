@@ -1,4 +1,4 @@
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft } from '@/core/boat';
 import { linesOf, shoreOf, type LineSpec } from '@/core/holding';
 import { runPlan, type RunInput } from '@/core/plan';
 import {
@@ -9,7 +9,7 @@ import {
   orderRudder,
   timestep,
   TIMESTEP_S,
-} from '@/core/sim';
+} from '@/core/simulation';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
 
 /**

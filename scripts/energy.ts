@@ -1,5 +1,5 @@
 import { energyAudit } from '@/core/plan';
-import { WORKS } from '@/core/sim';
+import { WORKS } from '@/core/simulation';
 import { DEMO_MANOEUVRES, demoFile } from '@/document/testing/demo';
 import { toRunInput } from '@/document';
 

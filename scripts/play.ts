@@ -2,7 +2,7 @@ import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { briefOf } from '@/core/brief';
 import { checkPlan } from '@/core/checks';
-import { careOf, faultsOf, handlingOf, reviewOf } from '@/core/review';
+import { careOf, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import { runPlan, type RunInput, type Run } from '@/core/plan';
 import { lastWayOut, surveyed, windLimit } from '@/core/search';
 import {

@@ -25,19 +25,19 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
   core('water/tide.ts', 'current not grown with the range', 'grown * ((1 - share)', '((1 - share)'),
   core('water/bottom.ts', 'the largest area counts', 'size(a) - size(b)', 'size(b) - size(a)'),
   core(
-    'sim/aground.ts',
+    'simulation/aground.ts',
     'the ground pushes her on',
     'const fx = -slope * along;',
     'const fx = slope * along;',
   ),
   core(
-    'sim/aground.ts',
+    'simulation/aground.ts',
     'the ground bears more than her weight',
     '(borne > weight ? weight / borne : 1)',
     '1',
   ),
   core(
-    'debrief/soundings.ts',
+    'monitors/soundings.ts',
     'room under a bridge grows with the level',
     'bridge.clearance - level -',
     'bridge.clearance + level -',
@@ -49,7 +49,7 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     'Math.min(1, Math.sqrt(',
   ),
   core(
-    'debrief/measured.ts',
+    'monitors/measured.ts',
     'aerial on the wrong side',
     'aerial.x * s - aerial.y * c',
     'aerial.x * s + aerial.y * c',
@@ -99,13 +99,13 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     "side === 'cill' ? out < 9",
   ),
   core(
-    'sim/locks-now.ts',
+    'simulation/locks-now.ts',
     'lines do not know the level',
     'lines[at + LINE.RISE]! -= rises',
     'lines[at + LINE.RISE]! -= 0 * rises',
   ),
   core(
-    'sim/locks-now.ts',
+    'simulation/locks-now.ts',
     'the push is up-current',
     'push.along * sited.north - push',
     '-push.along * sited.north - push',
@@ -148,7 +148,7 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     'open.leaves[LEAF[end].right] = open.leavesTo[LEAF[end].right] = 1',
   ),
   core(
-    'review/faults/at-locks.ts',
+    'debrief/faults/at-locks.ts',
     'one sign for all',
     'Math.max(before, time - SIGN_HOLDS_S)',
     'time - SIGN_HOLDS_S',

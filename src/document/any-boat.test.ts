@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from '@/core/testing/arbitrary';
-import { assembleCraft, BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
+import { assembleCraft, BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/boat';
 import { runPlan, type Order, type RunInput, type TimedOrder } from '@/core/plan';
 import { linesOf, solidObstacle } from '@/core/holding';
 import {

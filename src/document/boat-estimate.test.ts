@@ -1,4 +1,4 @@
-import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
+import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/boat';
 import {
   boatFromOwner,
   boatSchema,

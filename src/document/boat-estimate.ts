@@ -1,4 +1,4 @@
-import { estimateBoat, type BoatEstimate } from '@/core/craft';
+import { estimateBoat, type BoatEstimate } from '@/core/boat';
 import type { Boat } from './boat';
 import { BOAT_VERSION } from './boat-migrations';
 import { degrees } from './fields';

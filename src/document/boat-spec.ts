@@ -1,4 +1,4 @@
-import type { BoatSpec, DriveSpec, ThrusterSpec } from '@/core/craft';
+import type { BoatSpec, DriveSpec, ThrusterSpec } from '@/core/boat';
 import type { Boat } from './boat';
 import { radians } from './fields';
 

@@ -1,4 +1,4 @@
-import { hullMiddles } from '@/core/craft';
+import { hullMiddles } from '@/core/boat';
 import { SEA_WATER_KGPM3 } from '@/core/units';
 import type { Boat } from './boat';
 import type { Problem } from './result';

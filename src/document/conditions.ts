@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
-import type { Weather } from '@/core/sim';
+import type { Weather } from '@/core/simulation';
 import { compass, radians, within } from './fields';
 import { bottomOfPlace } from './areas';
 import type { Place } from './place';

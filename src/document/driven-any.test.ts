@@ -1,5 +1,5 @@
 import { Random } from '@/core/math';
-import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
+import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import { toDrive, type ManoeuvreFile, type OrderDocument, type RecordingDocument } from './';
 import { chosen, tries } from '@/core/testing/sweep';
 import { demoFile } from './testing/demo';

@@ -7,7 +7,7 @@ import {
   type Traffic,
 } from '@/core/drive';
 import type { Order, RunInput } from '@/core/plan';
-import { TIMESTEP_S } from '@/core/sim';
+import { TIMESTEP_S } from '@/core/simulation';
 import { compass, degrees, id, longText, radians, shortText, within } from './fields';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { cos, sin } from '@/core/math';
 import type { LineEnd, MarkOnPlace } from '@/core/plan';
-import { MOST_OTHERS } from '@/core/sim';
+import { MOST_OTHERS } from '@/core/simulation';
 import { boatSchema, type Boat } from './boat';
 import { namedPoints } from './boat-spec';
 import { compass, id, radians, shortText, within } from './fields';

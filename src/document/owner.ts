@@ -7,7 +7,7 @@ import {
   KEEL_KINDS,
   type BoatEstimate,
   type OwnerFigures,
-} from '@/core/craft';
+} from '@/core/boat';
 import { GRAVITY_MPS2, SEA_WATER_KGPM3 } from '@/core/units';
 import { MOST_PUSH } from './boat-sense';
 import { within } from './fields';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Fix } from '@/core/debrief';
+import type { Fix } from '@/core/monitors';
 import { compass, radians, shortText, within } from './fields';
 import { instantSchema } from './tide';
 

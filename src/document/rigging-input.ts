@@ -1,4 +1,4 @@
-import type { Craft } from '@/core/craft';
+import type { Craft } from '@/core/boat';
 import {
   anchorFigures,
   linesOf,
@@ -12,7 +12,7 @@ import {
 } from '@/core/holding';
 import { levelThere, type SitedLock } from '@/core/locks';
 import type { LineEnd, PointOnBoat, RiggedLine, Rigging, Whereabouts } from '@/core/plan';
-import { onOf, type LineAt } from '@/core/sim';
+import { onOf, type LineAt } from '@/core/simulation';
 import type { Boat } from './boat';
 import type { ManoeuvreFile } from './manoeuvre';
 import type { Names } from './names';

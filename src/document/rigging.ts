@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BOTTOMS, ROPES } from '@/core/holding';
 import { PASS_HOW, TEND_HOW } from '@/core/plan';
-import { MOST_LINES } from '@/core/sim';
+import { MOST_LINES } from '@/core/simulation';
 import { fenderSchema } from './boat';
 import { shortText, within } from './fields';
 

@@ -1,9 +1,9 @@
-import { assembleCraft, type Craft } from '@/core/craft';
+import { assembleCraft, type Craft } from '@/core/boat';
 import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
 import type { Cue, Expectation, Goal, Order, RunInput, TimedOrder } from '@/core/plan';
 import { roomAt } from '@/core/search';
-import { leastUnder } from '@/core/sim';
+import { leastUnder } from '@/core/simulation';
 import { toBoatSpec, withFenders } from './boat-spec';
 import { toWeather } from './conditions';
 import { radians } from './fields';

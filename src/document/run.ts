@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LOCK_COLUMNS, MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/sim';
+import { LOCK_COLUMNS, MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/simulation';
 import type { Run } from '@/core/plan';
 import { degrees } from './fields';
 import { eventText, headingOf } from './event-text';

@@ -1,4 +1,4 @@
-import { assembleCraft, type Craft } from '@/core/craft';
+import { assembleCraft, type Craft } from '@/core/boat';
 import { atan2, cos, isInside, sin, wrapHalfTurn } from '@/core/math';
 import { shoreOf, type Shore } from '@/core/holding';
 import { roomAt } from '@/core/search';

@@ -1,5 +1,5 @@
 import { atan2, cos, sin, wrapHalfTurn } from '@/core/math';
-import type { BoatSpec, Craft } from '@/core/craft';
+import type { BoatSpec, Craft } from '@/core/boat';
 import type { LineEnd, MarkOnPlace, PointOnBoat, RunInput } from '@/core/plan';
 import { roomAt } from '@/core/search';
 import { firmThrottle } from '@/core/trials';

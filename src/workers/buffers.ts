@@ -1,4 +1,4 @@
-import type { Trace } from '@/core/sim';
+import type { Trace } from '@/core/simulation';
 
 /** What is to be transferred with a record: its columns share a buffer, which must be named once. */
 export const buffersOf = (trace: Trace): ArrayBuffer[] => [

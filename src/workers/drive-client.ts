@@ -1,6 +1,6 @@
 import type { Ahead } from '@/core/drive';
 import type { Run } from '@/core/plan';
-import type { Differences } from '@/core/review';
+import type { Differences } from '@/core/debrief';
 import type {
   DrivenFile,
   ManoeuvreFile,

@@ -1,7 +1,7 @@
 import { transfer } from 'comlink';
 import { z } from 'zod';
 import { Drive, DriveTeller, lookAhead, playRecording, type Recording } from '@/core/drive';
-import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/review';
+import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import type { RunInput } from '@/core/plan';
 import {
   check,

@@ -2,7 +2,7 @@ import type { Brief, Held } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { HeldBack, Run } from '@/core/plan';
-import type { Care, Differences, Fault, Handling } from '@/core/review';
+import type { Care, Differences, Fault, Handling } from '@/core/debrief';
 import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
 import type { Problem, RecordingDocument, Result } from '@/document';

@@ -1,5 +1,5 @@
 import { type ProxyMarked } from 'comlink';
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft } from '@/core/boat';
 import { computePivots, computeSheet } from '@/core/trials';
 import { boatSchema, check, success, toBoatSpec } from '@/document';
 import { live } from './lifeline';

@@ -1,7 +1,7 @@
 import { cos, sin } from '../math';
 import type { Run } from '../plan';
 import { engines, Episode, letGo, wheel, type Nearest, type Surroundings } from '../search';
-import type { SimState } from '../sim';
+import type { SimState } from '../simulation';
 import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
 
 /** Stopping with astern, wheel amidships, in the wind and current there are. SI, radians. */

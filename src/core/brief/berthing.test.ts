@@ -1,4 +1,4 @@
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import type { RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { stepOf, box, inputOf, mirrored } from '../testing/manoeuvre';

@@ -4,7 +4,7 @@ import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { driftFrom, firmThrottle } from '../trials';
-import { PSI } from '../sim';
+import { PSI } from '../simulation';
 import { abreastOf } from './abreast';
 import { carryHere, stopHere, turnHere } from './able';
 import { briefOf, type Brief } from './brief';

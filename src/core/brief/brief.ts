@@ -2,7 +2,7 @@ import { firstLines, type HeldBy } from './first-line';
 import { sidesOf, type ForSide } from './which-side';
 import { runPlan, type MarkOnPlace, type RunInput, type Run } from '../plan';
 import { openWaterOf, Surroundings } from '../search';
-import { PSI, X, Y, type SimState } from '../sim';
+import { PSI, X, Y, type SimState } from '../simulation';
 import {
   hasDrive,
   holdsBow,
@@ -12,7 +12,7 @@ import {
   type HoldsHer,
   type Walk,
 } from '../trials';
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import {
   carryHere,
   stopHere,

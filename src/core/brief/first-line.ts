@@ -1,4 +1,4 @@
-import type { BoatSpec } from '../craft';
+import type { BoatSpec } from '../boat';
 import { linesOf, type LineSpec } from '../holding';
 import { cos, sin } from '../math';
 import { markAtStart, type RunInput } from '../plan';

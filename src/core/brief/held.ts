@@ -2,7 +2,7 @@ import { LINE } from '../holding';
 import { cos, sin } from '../math';
 import type { RunInput } from '../plan';
 import { engines, Episode, letGo, Surroundings, wheel } from '../search';
-import { lineColumn, lineLimits, takeLineOff, type Gear, type SimState } from '../sim';
+import { lineColumn, lineLimits, takeLineOff, type Gear, type SimState } from '../simulation';
 
 /** How she is motored while her lines hold her: the wheel as a share of the lock, starboard positive. */
 export interface Motored {

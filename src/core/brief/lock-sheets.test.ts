@@ -1,4 +1,4 @@
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import { NO_LINES } from '../holding';
 import type { Person, RunInput } from '../plan';
 import { sloop } from '../testing/boats';

@@ -1,4 +1,4 @@
-import type { Margins } from '../debrief';
+import type { Margins } from '../monitors';
 import { runPlan, type Outcome, type RunInput } from '../plan';
 import { AS_IT_IS, vary } from '../search';
 

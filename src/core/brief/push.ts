@@ -8,7 +8,7 @@ import {
   windAt,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 
 /** Along her and across her: ahead and to starboard. */
 export interface OnHer {

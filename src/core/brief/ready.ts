@@ -1,4 +1,4 @@
-import type { BoatSpec } from '../craft';
+import type { BoatSpec } from '../boat';
 import { nearestLock } from '../locks';
 import type { RunInput, Run } from '../plan';
 import { throughLock } from './through-lock';

@@ -1,4 +1,4 @@
-import { halfBreadthAt } from '../craft';
+import { halfBreadthAt } from '../boat';
 import { runPlan, STEP_GAP_M, STEP_UP_M, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { LOCK_WALLS, lockAt } from '../testing/locks';

@@ -1,4 +1,4 @@
-import { halfBreadthAt } from '../craft';
+import { halfBreadthAt } from '../boat';
 import { cos, nearestOnPolygon, sin } from '../math';
 import {
   PROPELLER_ROOM_M,
@@ -8,7 +8,7 @@ import {
   type RunInput,
   type Run,
 } from '../plan';
-import { lockRecorded } from '../sim';
+import { lockRecorded } from '../simulation';
 
 // Where to step off and on: schools differ, so each place is measured as she lies when the plan has somebody step.
 

@@ -9,7 +9,7 @@ import {
   type SitedLock,
 } from '../locks';
 import { runTillHard, type PlanStep, type RunInput } from '../plan';
-import type { StartPose } from '../sim';
+import type { StartPose } from '../simulation';
 
 /** How a boat comes through a lock's gates, tried many times over with the day's wind, one leaf open or both. */
 export interface Through {

@@ -1,6 +1,6 @@
 import { standsAlong, type End, type LockedBoat, type SitedLock } from '../locks';
-import type { BoatSpec } from '../craft';
-import type { StartPose } from '../sim';
+import type { BoatSpec } from '../boat';
+import type { StartPose } from '../simulation';
 
 /** Which way a boat goes through a lock from where she starts: to the gates of which end, in it already or not, and going where. */
 export interface ThroughLock {

@@ -1,7 +1,7 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { cos } from '../math';
 import { MPS_PER_KNOT } from '../units';
-import type { Weather } from '../sim';
+import type { Weather } from '../simulation';
 import { hasDrive, propWalk } from '../trials';
 
 /** What speaks for lying with one side rather than the other to a berth; figures SI, radians. */

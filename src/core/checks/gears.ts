@@ -1,5 +1,5 @@
 import { TAUT_N, type RunInput, type Run } from '../plan';
-import { engineColumn, type MoreColumn } from '../sim';
+import { engineColumn, type MoreColumn } from '../simulation';
 import {
   stepAt,
   engineName,

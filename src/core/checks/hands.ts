@@ -1,5 +1,5 @@
 import type { CrewEvent, LineEvent, RunInput, Run } from '../plan';
-import { engineColumn, sampleBefore } from '../sim';
+import { engineColumn, sampleBefore } from '../simulation';
 import { stepAt, type Finding, type Rule } from './check';
 
 const CREW: ReadonlySet<CrewEvent> = new Set([

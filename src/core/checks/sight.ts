@@ -1,4 +1,4 @@
-import type { BoatSpec } from '../craft';
+import type { BoatSpec } from '../boat';
 import { cos, sin, type FlatPoints } from '../math';
 import { markAtStart, type Run } from '../plan';
 import { sampleAt, type Finding, type Rule } from './check';

@@ -1,14 +1,27 @@
-export { apparentWind } from './apparent-wind';
+export { sameBy, wayMade } from './along';
 export {
-  measureClearance,
-  measuredTrace,
-  type Aerial,
-  type Fix,
-  type MeasuredMargins,
-} from './measured';
-export { caughtUnder, roomUnderNow, Sounder, type LeastOver, type LeastUnder } from './soundings';
-export { compareRuns, PART_M, type Difference } from './compare';
-export { hullPart, type HullPart } from './hull-part';
-export { described, Lookout, nameOfThing, numbersOf } from './lookout';
-export { lineLoads, marginsOf, type LeastClearance, type LineLoad, type Margins } from './margins';
-export { gradeTouch, severity, TouchLog, type Touch, type TouchGrade } from './touches';
+  careOf,
+  handlingOf,
+  type Care,
+  type CareGrade,
+  type CareReason,
+  type Handling,
+  type SpeedAt,
+} from './care';
+export { reviewOf, type Given, type Review } from './context';
+export {
+  FAULT_RULES,
+  faultsOf,
+  type Fault,
+  type FaultFigures,
+  type FaultId,
+  type FaultOf,
+} from './faults';
+export type { Channel } from './channels';
+export {
+  differencesBetween,
+  type Cause,
+  type Change,
+  type Differences,
+  type DrivenRun,
+} from './differences';

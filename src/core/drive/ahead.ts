@@ -1,7 +1,7 @@
-import type { HullPart, TouchGrade } from '../debrief';
+import type { HullPart, TouchGrade } from '../monitors';
 import { atan2 } from '../math';
 import { Episode, Surroundings } from '../search';
-import { windAt } from '../sim';
+import { windAt } from '../simulation';
 import type { Drive } from './drive';
 import { isUnderWay, trafficGap } from './traffic';
 

@@ -1,4 +1,4 @@
-import { groundSpeed, R, U, V } from '../sim';
+import { groundSpeed, R, U, V } from '../simulation';
 import { runPlan, type Order, type RunInput, type Run } from '../plan';
 import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { aboard, end, riggedWith } from '../testing/rigging';

@@ -1,5 +1,5 @@
 import { RunLoop, type Cue, type Order, type RunInput, type RunWatch } from '../plan';
-import { groundSpeed, PSI, X, Y, type SimState, type World } from '../sim';
+import { groundSpeed, PSI, X, Y, type SimState, type World } from '../simulation';
 import { HandPlayer } from './hand-player';
 import { Fate, withSurprises } from './surprises';
 import { trafficGap, type Traffic } from './traffic';

@@ -12,7 +12,7 @@ import {
   type RunInput,
   type RunEvent,
 } from '../plan';
-import { releaseJoystick, type SimState, type World } from '../sim';
+import { releaseJoystick, type SimState, type World } from '../simulation';
 
 /** So much further off than a cue asks for is gone by, not somewhere else, m. */
 const PASSED_AT = 5;

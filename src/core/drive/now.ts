@@ -5,7 +5,7 @@ import {
   numbersOf,
   type LeastClearance,
   type Touch,
-} from '../debrief';
+} from '../monitors';
 import { GROUND, noClearance } from '../holding';
 import type { Cue, Finish, RunEvent } from '../plan';
 import { roomAlong } from '../search';
@@ -21,7 +21,7 @@ import {
   type Gear,
   type Scratch,
   type Trace,
-} from '../sim';
+} from '../simulation';
 import type { Drive } from './drive';
 import type { Pose } from './traffic';
 

@@ -1,6 +1,6 @@
 import { cos, seriesAt, sin, type Series } from '../math';
 import type { RunInput } from '../plan';
-import { setCurrent, type SimState, type World } from '../sim';
+import { setCurrent, type SimState, type World } from '../simulation';
 import type { HandPlayer } from './hand-player';
 import { trafficOf, type Surprise } from './types';
 

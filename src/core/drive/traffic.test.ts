@@ -9,7 +9,7 @@ import {
   type Surprise,
   type Traffic,
 } from './';
-import { faultsOf, reviewOf } from '../review';
+import { faultsOf, reviewOf } from '../debrief';
 import { sloop } from '../testing/boats';
 
 const deck = sloop().hull.deck;

@@ -1,4 +1,4 @@
-import type { Strips } from '../craft';
+import type { Strips } from '../boat';
 import { WORK } from './foil';
 
 /**

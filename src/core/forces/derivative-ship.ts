@@ -1,4 +1,4 @@
-import type { ShipDerivatives } from '../craft';
+import type { ShipDerivatives } from '../boat';
 import { atan2, cos, exp, sin } from '../math';
 import { WORK } from './foil';
 

@@ -1,4 +1,4 @@
-import { FOIL } from '../craft';
+import { FOIL } from '../boat';
 
 /**
  * Working row of forces on one part: foil force out (0, 1) and its flow in (2, 3); the part's velocity through the

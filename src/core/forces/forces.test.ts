@@ -1,4 +1,4 @@
-import { assembleCraft, DRIVE, FOIL, foilRow, HULL, HULL_COLUMNS, liftSlope } from '../craft';
+import { assembleCraft, DRIVE, FOIL, foilRow, HULL, HULL_COLUMNS, liftSlope } from '../boat';
 import { sloop } from '../testing/boats';
 import { workRow } from '../testing/rows';
 import {

@@ -1,4 +1,4 @@
-import { HULL } from '../craft';
+import { HULL } from '../boat';
 import { WORK } from './foil';
 
 /** Share of full leading-edge suction a bluff hull keeps. */

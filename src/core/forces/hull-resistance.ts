@@ -1,4 +1,4 @@
-import { FRICTION_STEP_MPS, HULL } from '../craft';
+import { FRICTION_STEP_MPS, HULL } from '../boat';
 import { WORK } from './foil';
 
 /**

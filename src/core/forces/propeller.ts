@@ -1,4 +1,4 @@
-import { DRIVE } from '../craft';
+import { DRIVE } from '../boat';
 import { FLOW } from './flow';
 import { WORK } from './foil';
 import { propWalk } from './prop-walk';

@@ -1,4 +1,4 @@
-import { assembleCraft, BLADE, DRIVE } from '../craft';
+import { assembleCraft, BLADE, DRIVE } from '../boat';
 import { sloop } from '../testing/boats';
 import { workRow } from '../testing/rows';
 import {

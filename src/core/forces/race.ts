@@ -1,4 +1,4 @@
-import { BLADE, DRIVE } from '../craft';
+import { BLADE, DRIVE } from '../boat';
 import { FLOW } from './flow';
 import { WORK } from './foil';
 

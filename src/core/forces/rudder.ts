@@ -1,4 +1,4 @@
-import { BLADE } from '../craft';
+import { BLADE } from '../boat';
 import { foilForce, WORK } from './foil';
 import { inWake } from './propeller';
 

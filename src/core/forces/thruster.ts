@@ -1,4 +1,4 @@
-import { THRUSTER } from '../craft';
+import { THRUSTER } from '../boat';
 import { WORK } from './foil';
 
 /** Speed through the water over jet speed at which half the thrust is lost. */

@@ -1,4 +1,4 @@
-import { WINDAGE } from '../craft';
+import { WINDAGE } from '../boat';
 import { power } from '../math';
 import { WORK } from './foil';
 

@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { addLines, type Lines } from './line';
 import { GROUND, GROUND_COLUMNS } from './ground';
 import { solidObstacle, type Surface } from './obstacles';

@@ -1,4 +1,4 @@
-import type { TouchElements } from '../craft';
+import type { TouchElements } from '../boat';
 import { NEAREST, nearestOnRing, type FlatPoints } from '../math';
 import { ABOUT, aboutSolid, FOUND, PAST, type ClearanceMemory } from './clearance-memory';
 import { boxDistance, type Shore } from './shore';

@@ -1,4 +1,4 @@
-import type { HullShape } from '../craft';
+import type { HullShape } from '../boat';
 import { NEAREST_COLUMNS } from '../math';
 import type { Shore } from './shore';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import { sloop } from '../testing/boats';
 import { between } from '../testing/arbitrary';
 import {

@@ -1,4 +1,4 @@
-import type { TouchElements } from '../craft';
+import type { TouchElements } from '../boat';
 import { NEAREST, nearestOnRing } from '../math';
 import { toPile, toSolid } from './clearance-about';
 import { FOUND, knowsSolid, PAST, type ClearanceMemory } from './clearance-memory';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { CLOCK, derivative, lookAround, timestep, TIMESTEP_S, U } from '../sim';
+import { CLOCK, derivative, lookAround, timestep, TIMESTEP_S, U } from '../simulation';
 import { sloop } from '../testing/boats';
 import { between } from '../testing/arbitrary';
 import { rig } from '../testing/rig';

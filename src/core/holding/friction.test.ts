@@ -1,4 +1,4 @@
-import { U, X, Y } from '../sim';
+import { U, X, Y } from '../simulation';
 import { bareBody, jet, plainShaft, REFERENCE_HULL, sloop } from '../testing/boats';
 import { rig, run } from '../testing/rig';
 import { solidObstacle } from './';

@@ -1,4 +1,4 @@
-import { U, Y } from '../sim';
+import { U, Y } from '../simulation';
 import { bareBody, REFERENCE_HULL } from '../testing/boats';
 import { rig, run } from '../testing/rig';
 import { LINE, MADE } from './';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { fenderForce } from '../craft';
-import { PSI, U, V, X, Y } from '../sim';
+import { fenderForce } from '../boat';
+import { PSI, U, V, X, Y } from '../simulation';
 import { bareBody, jet, plainShaft, REFERENCE_HULL, sloop } from '../testing/boats';
 import { berthingEnergy, eccentricity, gyration } from '../testing/berthing';
 import { energy, rig, run } from '../testing/rig';

@@ -1,4 +1,4 @@
-import { shapeAt, type Craft, type HullShape } from '../craft';
+import { shapeAt, type Craft, type HullShape } from '../boat';
 import type { Shore } from './shore';
 
 /** Her side as each thing ashore meets it: at its own height, where that is lower than her deck's edge. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
 import { stepOf, inputOf } from '../testing/manoeuvre';
 import { sloop } from '../testing/boats';
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import { runPlan } from '../plan';
 import { linesOf } from './line';
 import { ROPES, ropeFigures } from './rope';

@@ -1,4 +1,4 @@
-import type { Craft, HullShape, TouchElements } from '../craft';
+import type { Craft, HullShape, TouchElements } from '../boat';
 import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import { boxDistance, outOfBox, type Shore } from './shore';

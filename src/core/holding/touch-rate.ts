@@ -1,4 +1,4 @@
-import { fenderForce, fenderStiffness, type TouchElements } from '../craft';
+import { fenderForce, fenderStiffness, type TouchElements } from '../boat';
 import type { Shore } from './shore';
 import { seriesStiffness, SLIDE_SLIP_MPS } from './touch-law';
 import { LIST, type TouchScratch } from './touch-pairs';

@@ -1,5 +1,5 @@
-import { fenderForce } from '../craft';
-import { TouchLog } from '../debrief';
+import { fenderForce } from '../boat';
+import { TouchLog } from '../monitors';
 import {
   CLOCK,
   derivative,
@@ -13,7 +13,7 @@ import {
   U,
   V,
   X,
-} from '../sim';
+} from '../simulation';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
 import { energy, rig, run } from '../testing/rig';
 import { frictionSlope, pileObstacle, seriesStiffness, solidObstacle, withLoss } from './';

@@ -1,4 +1,4 @@
-import { fenderForce, type Craft, type TouchElements } from '../craft';
+import { fenderForce, type Craft, type TouchElements } from '../boat';
 import { NEAREST, nearestOnRing } from '../math';
 import { GROUND } from './ground';
 import type { Shore } from './shore';

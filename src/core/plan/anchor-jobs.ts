@@ -1,5 +1,5 @@
 import { LINE, MADE } from '../holding';
-import { lineAt, boatOf, lineLimits, pointOnWater } from '../sim';
+import { lineAt, boatOf, lineLimits, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
 import type { Hand, Job } from './hand';
 import { LOOKS_S, WINCH_MPS } from './rigging';

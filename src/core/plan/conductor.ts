@@ -1,4 +1,4 @@
-import type { SimState } from '../sim';
+import type { SimState } from '../simulation';
 import type { Crew } from './crew';
 import type { RunEvent } from './events';
 

@@ -12,7 +12,7 @@ import {
   type LineAt,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 import type { CrewEvent, LineEvent, LockEvent, RunEvent } from './events';
 import { dropAnchor, weighAnchor } from './anchor-jobs';
 import { Fouling } from './fouling';

@@ -1,5 +1,5 @@
 import type { Random } from '../math';
-import type { SimState, World } from '../sim';
+import type { SimState, World } from '../simulation';
 import type { LineEvent } from './events';
 import type { Hand } from './hand';
 import type { Rigging } from './rigging';

@@ -1,6 +1,6 @@
 import { toRunInput } from '@/document';
 import { demoFile, SOME_DEMOS } from '@/document/testing/demo';
-import { Ledger } from '../sim';
+import { Ledger } from '../simulation';
 import { energyAudit, runPlan, type RunInput } from './';
 
 function inputOf(id: string): RunInput {

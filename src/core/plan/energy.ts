@@ -1,4 +1,4 @@
-import { kineticEnergy, Ledger, WORKS, type Work } from '../sim';
+import { kineticEnergy, Ledger, WORKS, type Work } from '../simulation';
 import type { RunInput } from './input';
 import { runPlan } from './run-loop';
 

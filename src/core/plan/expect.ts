@@ -1,5 +1,5 @@
 import { wrapHalfTurn } from '../math';
-import { groundSpeed, lineNow, PSI, R, waterSpeed, type SimState, type World } from '../sim';
+import { groundSpeed, lineNow, PSI, R, waterSpeed, type SimState, type World } from '../simulation';
 import { distanceToMark, lineLevel } from './gates';
 import type { Expectation } from './types';
 

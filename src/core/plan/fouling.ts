@@ -1,6 +1,16 @@
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { sineCosine, TURN, TURN_COLUMNS } from '../math';
-import { lineAt, lineEnd, pointOnWater, PSI, U, X, Y, type SimState, type World } from '../sim';
+import {
+  lineAt,
+  lineEnd,
+  pointOnWater,
+  PSI,
+  U,
+  X,
+  Y,
+  type SimState,
+  type World,
+} from '../simulation';
 import { between, offSegment } from './hand';
 import { PROPELLER_ROOM_M, type RiggedLine } from './rigging';
 

@@ -21,7 +21,7 @@ import {
   waterSpeed,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 import { markNow } from './marks';
 import { TAUT_N } from './rigging';
 import type { Cue, LineState, LockCue, MarkOnPlace, PointOnBoat } from './types';

@@ -1,7 +1,7 @@
 import { wrapHalfTurn } from '../math';
 import { standsAlong, type End } from '../locks';
 import { MADE, LINE } from '../holding';
-import { groundSpeed, lineColumn, PSI, X, Y, type SimState, type World } from '../sim';
+import { groundSpeed, lineColumn, PSI, X, Y, type SimState, type World } from '../simulation';
 import { distanceToMark } from './gates';
 import type { Rigging } from './rigging';
 import type { MarkOnPlace, PointOnBoat } from './types';

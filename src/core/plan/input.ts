@@ -1,4 +1,4 @@
-import { assembleCraft, type BoatSpec, type Craft } from '../craft';
+import { assembleCraft, type BoatSpec, type Craft } from '../boat';
 import { NO_LINES, shoreOf, type Lines, type Obstacle, type Shore } from '../holding';
 import type { FlatPoints } from '../math';
 import type { SitedLock } from '../locks';
@@ -11,7 +11,7 @@ import {
   type StartPose,
   type Weather,
   type World,
-} from '../sim';
+} from '../simulation';
 import type { Goal } from './goal';
 import type { Rigging } from './rigging';
 import type { Plan } from './types';

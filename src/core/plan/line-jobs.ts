@@ -1,5 +1,5 @@
 import { carriedOnTurns, LINE, MADE } from '../holding';
-import { boatOf, floatsAt, lineAt, lineLimits, onOf, pointOnWater } from '../sim';
+import { boatOf, floatsAt, lineAt, lineLimits, onOf, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
 import { markNow } from './marks';
 import { between, type Hand, type Job } from './hand';

@@ -3,7 +3,7 @@ import type { RunEvent } from './events';
 import { weightOf } from '../locks';
 import { signedArea } from '../math';
 import { GRAVITY_MPS2 } from '../units';
-import type { Scratch, SimState, World } from '../sim';
+import type { Scratch, SimState, World } from '../simulation';
 
 /**
  * What keeps a boat from going up or down with a chamber's water though she floats:

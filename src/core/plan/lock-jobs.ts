@@ -16,7 +16,7 @@ import {
   type SitedLock,
   type Spot,
 } from '../locks';
-import type { SimState, World } from '../sim';
+import type { SimState, World } from '../simulation';
 import type { LockEvent } from './events';
 import type { Hand, Job } from './hand';
 import { markNow } from './marks';

@@ -1,5 +1,5 @@
 import { LINE, MADE } from '../holding';
-import { roomUnderNow } from '../debrief';
+import { roomUnderNow } from '../monitors';
 import { bedOfLock, overCill, risesBy, timeLeft, weightOf } from '../locks';
 import { cos, sin } from '../math';
 import {
@@ -15,7 +15,7 @@ import {
   type Scratch,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 import type { Crew } from './crew';
 import type { LockEvent, RunEvent } from './events';
 import { LockGrip, type Grip, type Gripped } from './lock-grip';

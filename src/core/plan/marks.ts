@@ -1,5 +1,5 @@
 import { cos, sin } from '../math';
-import { pointOnWater, type SimState, type StartPose } from '../sim';
+import { pointOnWater, type SimState, type StartPose } from '../simulation';
 import type { MarkOnPlace } from './types';
 
 interface Spot {

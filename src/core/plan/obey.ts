@@ -8,7 +8,7 @@ import {
   steerHeading,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 import { markNow } from './marks';
 import type { ControlOrder, HandsOrder, Order } from './types';
 

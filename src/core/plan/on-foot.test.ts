@@ -1,5 +1,5 @@
 import { worldOf } from './input';
-import { beginning } from '../sim';
+import { beginning } from '../simulation';
 import { box } from '../testing/boxes';
 import { LOCK_WALLS, lockAt } from '../testing/locks';
 import { stepOf, inputOf } from '../testing/manoeuvre';

@@ -1,6 +1,6 @@
 import { outOfLock, spotAt, wayOnFoot, type SitedLock } from '../locks';
 import { nearestOnPolygon } from '../math';
-import { othersOf, pointAboard, type SimState, type World } from '../sim';
+import { othersOf, pointAboard, type SimState, type World } from '../simulation';
 import { between } from './hand';
 
 // Ways on foot: beside a lock nobody walks over the water, but round by gates that stand shut and by bridges.

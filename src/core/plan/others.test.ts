@@ -1,7 +1,7 @@
-import { assembleCraft, type BoatSpec } from '../craft';
+import { assembleCraft, type BoatSpec } from '../boat';
 import { linesOf, MADE, NO_LINES, ropeFigures, type LineSpec } from '../holding';
 import { surveyed } from '../search';
-import type { Gear } from '../sim';
+import type { Gear } from '../simulation';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { end, hands, riggedWith } from '../testing/rigging';

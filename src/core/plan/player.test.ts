@@ -1,4 +1,4 @@
-import { orderEngine, PSI, R, U, V, X, Y } from '../sim';
+import { orderEngine, PSI, R, U, V, X, Y } from '../simulation';
 import { sloop } from '../testing/boats';
 import { rig, type Rig, type RigOptions } from '../testing/rig';
 import { lookAt } from './expect';

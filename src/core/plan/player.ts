@@ -1,4 +1,4 @@
-import type { SimState, World } from '../sim';
+import type { SimState, World } from '../simulation';
 import type { Conductor, Finish } from './conductor';
 import { Crew } from './crew';
 import type { RunEvent } from './events';

@@ -1,4 +1,4 @@
-import { groundSpeed, PSI, waterSpeed, type SimState, type World } from '../sim';
+import { groundSpeed, PSI, waterSpeed, type SimState, type World } from '../simulation';
 import { armGate, distanceToMark, type Gate } from './gates';
 import type { RunInput } from './input';
 import { runPlan } from './run-loop';

@@ -6,7 +6,7 @@ import { stepOf, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { end, hands, riggedWith, type TestLine } from '../testing/rigging';
 import { energyAudit, runPlan, type HandsOrder, type RunInput } from './';
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 
 // Lines of every kind, led anywhere, handled in any order, on a boat that is motored about among them.
 

@@ -7,7 +7,7 @@ import {
   TouchLog,
   type LeastClearance,
   type Touch,
-} from '../debrief';
+} from '../monitors';
 import { noClearance, type Clearance } from '../holding';
 import { rootBetween } from '../math';
 import {
@@ -34,7 +34,7 @@ import {
   type Ledger,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 import { STOPPED_MPS, type IsAboard } from './gates';
 import { checkGoal } from './goal';
 import { NO_RIGGING } from './rigging';

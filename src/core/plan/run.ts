@@ -1,5 +1,5 @@
-import type { LeastClearance, Margins, Touch } from '../debrief';
-import type { Trace } from '../sim';
+import type { LeastClearance, Margins, Touch } from '../monitors';
+import type { Trace } from '../simulation';
 import type { RunEvent } from './events';
 import type { GoalCheck } from './goal';
 

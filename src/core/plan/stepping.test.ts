@@ -1,5 +1,5 @@
 import { LINE } from '../holding';
-import { lineColumn } from '../sim';
+import { lineColumn } from '../simulation';
 import { sloop } from '../testing/boats';
 import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
 import { stepOf, engineIn, inputOf, mirrored } from '../testing/manoeuvre';

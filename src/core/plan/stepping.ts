@@ -1,6 +1,6 @@
-import { halfBreadthAt } from '../craft';
+import { halfBreadthAt } from '../boat';
 import { nearestOnPolygon } from '../math';
-import { groundSpeed, pointAboard, pointOnWater, type SimState, type World } from '../sim';
+import { groundSpeed, pointAboard, pointOnWater, type SimState, type World } from '../simulation';
 import type { CrewEvent } from './events';
 import { between, type Hand, type Job } from './hand';
 import { markNow } from './marks';

@@ -1,5 +1,5 @@
 import type { LockOrder } from '../locks';
-import type { Gear } from '../sim';
+import type { Gear } from '../simulation';
 
 /** A plan in SI units and radians, as the interpreter plays it. */
 export interface Plan {

@@ -1,4 +1,4 @@
-import { KEEL, KEEL_COLUMNS } from '../craft';
+import { KEEL, KEEL_COLUMNS } from '../boat';
 import {
   caughtUnder,
   hullPart,
@@ -8,7 +8,7 @@ import {
   TouchLog,
   type HullPart,
   type Touch,
-} from '../debrief';
+} from '../monitors';
 import { GROUND, NO_LINES, noClearance } from '../holding';
 import { cos, sin } from '../math';
 import { Fouling, worldOf, type RunInput } from '../plan';
@@ -33,7 +33,7 @@ import {
   type Scratch,
   type SimState,
   type World,
-} from '../sim';
+} from '../simulation';
 
 /** Seconds beyond a run for which its wind is still known. */
 const AFTER_S = 150;

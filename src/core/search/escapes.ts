@@ -1,5 +1,5 @@
 import { wrapHalfTurn } from '../math';
-import type { Gear } from '../sim';
+import type { Gear } from '../simulation';
 import { firmThrottle } from '../trials';
 import type { Episode } from './episode';
 import { engines, letGo, wheel } from './hands';

@@ -1,4 +1,4 @@
-import { orderEngine, orderRudder, orderThruster, releaseJoystick, type Gear } from '../sim';
+import { orderEngine, orderRudder, orderThruster, releaseJoystick, type Gear } from '../simulation';
 import type { Episode } from './episode';
 
 /** Every engine to a gear and throttle; takes the boat from the joystick. */

@@ -1,5 +1,5 @@
-import type { HullPart, TouchGrade } from '../debrief';
-import type { SimState } from '../sim';
+import type { HullPart, TouchGrade } from '../monitors';
+import type { SimState } from '../simulation';
 import { Episode, type Surroundings } from './episode';
 import { letGo } from './hands';
 

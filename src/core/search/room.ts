@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import {
   clearanceMemory,
   groundAt,

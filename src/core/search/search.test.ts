@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import { runPlan, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';

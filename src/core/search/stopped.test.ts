@@ -1,5 +1,5 @@
 import type { RunInput } from '../plan';
-import { beginning, Y } from '../sim';
+import { beginning, Y } from '../simulation';
 import { sloop } from '../testing/boats';
 import { stepOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';

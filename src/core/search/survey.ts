@@ -1,5 +1,5 @@
 import { runPlan, type RunInput, type Run } from '../plan';
-import type { SimState } from '../sim';
+import type { SimState } from '../simulation';
 import { Surroundings } from './episode';
 import { inHandFrom, type InHand } from './in-hand';
 import { wayOutAt, type WayOutAt } from './way-out';

@@ -1,4 +1,4 @@
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import { shoreOf } from '../holding';
 import { runPlan, runTillHard, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';

@@ -1,4 +1,4 @@
-import type { BoatSpec } from '../craft';
+import type { BoatSpec } from '../boat';
 import type { RunInput, Plan, TimedOrder } from '../plan';
 
 /** What is made otherwise to see what becomes of a manoeuvre. SI, radians. */

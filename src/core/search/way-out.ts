@@ -1,4 +1,4 @@
-import type { SimState } from '../sim';
+import type { SimState } from '../simulation';
 import { Episode, type Nearest, type Surroundings } from './episode';
 import { escape, ESCAPES, type EscapeName } from './escapes';
 

@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { resistance, WORK, WORK_COLUMNS } from '../forces';
 import { GRAVITY_MPS2 } from '../units';
 import type { Reading } from './pooled';

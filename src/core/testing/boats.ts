@@ -1,4 +1,4 @@
-import type { BoatSpec, HullSpec } from '../craft';
+import type { BoatSpec, HullSpec } from '../boat';
 
 /** Boats for tests of the core, in its own units. */
 

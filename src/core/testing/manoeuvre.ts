@@ -1,8 +1,8 @@
-import { assembleCraft, type BoatSpec } from '../craft';
+import { assembleCraft, type BoatSpec } from '../boat';
 import { LINE, LINE_COLUMNS, solidObstacle, type Lines } from '../holding';
 import type { PlanStep, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../plan';
 import { sloop } from './boats';
-import type { Weather } from '../sim';
+import type { Weather } from '../simulation';
 import { bottomOf, type Bottom } from '../water';
 import { CALM } from './rig';
 import { flipLock, otherSide } from './locks';

@@ -1,4 +1,4 @@
-import { assembleCraft, type BoatSpec } from '../craft';
+import { assembleCraft, type BoatSpec } from '../boat';
 import { linesOf, shoreOf, type LineSpec, type Obstacle } from '../holding';
 import {
   environmentFor,
@@ -12,7 +12,7 @@ import {
   type SimState,
   type Weather,
   type World,
-} from '../sim';
+} from '../simulation';
 
 /** A boat in water, stepped by hand. */
 export interface Rig {

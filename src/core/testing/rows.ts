@@ -1,5 +1,5 @@
 import { WORK, WORK_COLUMNS } from '../forces';
-import { NOW, NOW_COLUMNS } from '../sim';
+import { NOW, NOW_COLUMNS } from '../simulation';
 
 /** A working row with some columns set; the rest nought, cosine 1. */
 export function workRow(set: Partial<Record<keyof typeof WORK, number>>): Float64Array {

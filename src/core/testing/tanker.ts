@@ -1,4 +1,4 @@
-import type { BoatSpec, ShipDerivatives } from '../craft';
+import type { BoatSpec, ShipDerivatives } from '../boat';
 
 /**
  * The published tanker of the MMG standard method, 7-m model and ship (Yasukawa & Yoshimura 2015, J. Mar.

@@ -1,8 +1,8 @@
 import { addWind } from '../forces';
 import { berthingEnergy } from '../testing/berthing';
-import { environmentFor } from '../sim';
+import { environmentFor } from '../simulation';
 import { fleetCraft } from '@/document/testing/fleet';
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { workRow } from '../testing/rows';
 import {
   asternSteeringSpeed,

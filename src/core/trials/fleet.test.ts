@@ -1,5 +1,5 @@
 import { atan2 } from '../math';
-import { assembleCraft, type BoatSpec, type Craft } from '../craft';
+import { assembleCraft, type BoatSpec, type Craft } from '../boat';
 import { NO_LINES, shoreOf, solidObstacle, type Obstacle } from '../holding';
 import {
   environmentFor,
@@ -16,7 +16,7 @@ import {
   X,
   Y,
   type Weather,
-} from '../sim';
+} from '../simulation';
 import { FLEET_IDS, fleetCraft } from '@/document/testing/fleet';
 import { CALM } from '../testing/rig';
 

@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { linesOf, shoreOf, solidObstacle } from '../holding';
 import { cos } from '../math';
 import {
@@ -15,7 +15,7 @@ import {
   X,
   Y,
   type Weather,
-} from '../sim';
+} from '../simulation';
 import { CALM, hasDrive, OpenWater } from './open-water';
 import { greatestWind, heldFor, STRONGEST_MPS } from './wind';
 

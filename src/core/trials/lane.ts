@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { cos, sin } from '../math';
 
 /** Breadth, across the heading a turning boat has at first, of the water her outline covers. */

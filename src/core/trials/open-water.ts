@@ -1,4 +1,4 @@
-import { DRIVE, DRIVE_COLUMNS, type Craft } from '../craft';
+import { DRIVE, DRIVE_COLUMNS, type Craft } from '../boat';
 import { NO_LINES, shoreOf } from '../holding';
 import {
   copyState,
@@ -21,7 +21,7 @@ import {
   type SimState,
   type Weather,
   type World,
-} from '../sim';
+} from '../simulation';
 import { GRAVITY_MPS2, SEA_WATER_KGPM3 } from '../units';
 
 export const CALM: Weather = {

@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { MPS_PER_KNOT } from '../units';
 import { canSteer, firmThrottle, HALF, hasDrive } from './open-water';
 import {

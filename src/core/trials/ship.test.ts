@@ -1,4 +1,4 @@
-import { assembleCraft } from '../craft';
+import { assembleCraft } from '../boat';
 import { MODEL, SHIP, tanker, trialRps, type TankerSize } from '../testing/tanker';
 import { OpenWater } from './open-water';
 

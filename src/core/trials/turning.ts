@@ -1,9 +1,9 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { atan2 } from '../math';
 import { Lane, shiftingWay } from './lane';
 import { steeringRate } from './way';
 import { burst, firmThrottle, HALF, OpenWater } from './open-water';
-import type { Gear } from '../sim';
+import type { Gear } from '../simulation';
 
 export interface Circle {
   /** Tactical diameter (between opposite headings), advance and transfer at 90°, m. */

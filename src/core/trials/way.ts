@@ -1,7 +1,7 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { MPS_PER_KNOT } from '../units';
 import { burst, firmThrottle, OpenWater } from './open-water';
-import type { Gear } from '../sim';
+import type { Gear } from '../simulation';
 
 const LONGEST_S = 7200;
 

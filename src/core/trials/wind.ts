@@ -1,4 +1,4 @@
-import type { Craft } from '../craft';
+import type { Craft } from '../boat';
 import { cos, sin, wrapHalfTurn } from '../math';
 import { MPS_PER_KNOT } from '../units';
 import { HALF, hasDrive, OpenWater } from './open-water';

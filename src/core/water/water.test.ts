@@ -1,7 +1,7 @@
 import { solidObstacle } from '../holding';
 import { headAfter, jointArea, paddleFlow, timeToLevel } from '../locks';
 import { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver } from '../brief';
-import { pointOnWater, PSI, X, Y } from '../sim';
+import { pointOnWater, PSI, X, Y } from '../simulation';
 import { sloop } from '../testing/boats';
 import { rig, run } from '../testing/rig';
 import {

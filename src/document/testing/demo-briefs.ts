@@ -3,7 +3,7 @@ import { stopHere } from '@/core/brief/able';
 import { demoFile } from './demo';
 import { runPlan, type RunInput } from '@/core/plan';
 import { AS_IT_IS, Episode, openWaterOf, vary, type Surroundings } from '@/core/search';
-import { PSI, X, Y, type SimState } from '@/core/sim';
+import { PSI, X, Y, type SimState } from '@/core/simulation';
 import { toRunInput } from '../run-input';
 
 function briefed(input: RunInput): Brief {

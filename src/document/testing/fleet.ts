@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { assembleCraft, type Craft } from '@/core/craft';
+import { assembleCraft, type Craft } from '@/core/boat';
 import { boatSchema, check, toBoatSpec, type Boat } from '..';
 
 /** The shipped fleet, for tests over every boat of it. */

@@ -1,7 +1,7 @@
 import { encodeNmeaPacket, type Packet } from 'nmea-simple';
 import { Random } from '@/core/math';
-import { apparentWind } from '@/core/debrief';
-import type { Environment, Trace } from '@/core/sim';
+import { apparentWind } from '@/core/monitors';
+import type { Environment, Trace } from '@/core/simulation';
 import { DEGREES_PER_RADIAN, M_PER_FOOT, MPS_PER_KNOT } from '@/core/units';
 import { onGlobe } from '../run/gpx';
 import type { Place } from '@/document';

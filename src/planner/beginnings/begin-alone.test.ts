@@ -1,5 +1,5 @@
 import { runPlan, type Run } from '@/core/plan';
-import { sampleBefore } from '@/core/sim';
+import { sampleBefore } from '@/core/simulation';
 import { techniquesFor, subjectOf } from '@/planner';
 import { templatesOf } from '../suggestions';
 import type { ManoeuvreFile } from '@/document/manoeuvre';

@@ -1,6 +1,6 @@
 'use client';
 import type { Pivots } from '@/core/trials';
-import { draughtAt } from '@/core/craft';
+import { draughtAt } from '@/core/boat';
 import type { Boat } from '@/document';
 import { usePreferences } from '../state/preferences';
 import { lengthIn } from '../words/units';

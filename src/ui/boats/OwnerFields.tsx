@@ -1,7 +1,7 @@
 'use client';
 import { type ReactNode } from 'react';
 import { Controller, useFormContext, useWatch, type FieldPath } from 'react-hook-form';
-import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/craft';
+import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/boat';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { NumberField, TextField } from '../parts/Field';
 import { usePreferences } from '../state/preferences';

@@ -1,5 +1,5 @@
 import { line } from 'd3-shape';
-import { hullMiddles } from '@/core/craft';
+import { hullMiddles } from '@/core/boat';
 import { wholeOutline, type Boat } from '@/document';
 
 /** A closed outline lying on its side, bow to the right: body x to the right, starboard down; about a line `middle` to starboard. */

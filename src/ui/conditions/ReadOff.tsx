@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft } from '@/core/boat';
 import {
   aheadResistance,
   pooled,

@@ -1,6 +1,6 @@
 'use client';
 import { useState, type ReactNode } from 'react';
-import type { Differences, Fault, FaultId } from '@/core/review';
+import type { Differences, Fault, FaultId } from '@/core/debrief';
 import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';

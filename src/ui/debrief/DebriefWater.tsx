@@ -12,7 +12,7 @@ import { HurtMarks } from '../water/HurtMarks';
 import { goneFrom } from '../water/TrafficLayer';
 import { RunLayer } from '../water/RunLayer';
 import { WaterFrame } from '../water/WaterFrame';
-import { SAMPLE_S, type Trace } from '@/core/sim';
+import { SAMPLE_S, type Trace } from '@/core/simulation';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { usePlayhead } from '../state/playhead';
 import type { Laid } from './laid';

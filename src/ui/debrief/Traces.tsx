@@ -2,7 +2,7 @@
 import { scaleLinear } from 'd3-scale';
 import { Pause, Play } from 'lucide-react';
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
-import { sameBy, wayMade } from '@/core/review';
+import { sameBy, wayMade } from '@/core/debrief';
 import { useSize } from '../hooks/use-size';
 import { IconButton } from '../parts/IconButton';
 import { usePlayhead } from '../state/playhead';

@@ -1,5 +1,5 @@
-import type { Fault } from '@/core/review';
-import type { Trace } from '@/core/sim';
+import type { Fault } from '@/core/debrief';
+import type { Trace } from '@/core/simulation';
 import type { Boat, RunNote } from '@/document';
 import type { OpenReview } from './use-runs';
 import type { OpenRecord } from './use-records';

@@ -1,5 +1,5 @@
 import { runPlan } from '@/core/plan';
-import type { Trace } from '@/core/sim';
+import type { Trace } from '@/core/simulation';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { curves, ROW, rowsFor } from './trace-rows';

@@ -1,7 +1,7 @@
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { engineColumn, type MoreColumn, type Trace, type TraceColumn } from '@/core/sim';
+import { engineColumn, type MoreColumn, type Trace, type TraceColumn } from '@/core/simulation';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { lengthIn, speedIn, type Units } from '../words/units';
 import type { Boat } from '@/document';

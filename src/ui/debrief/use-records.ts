@@ -1,10 +1,10 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
-import { assembleCraft } from '@/core/craft';
-import { measureClearance, measuredTrace, type MeasuredMargins } from '@/core/debrief';
+import { assembleCraft } from '@/core/boat';
+import { measureClearance, measuredTrace, type MeasuredMargins } from '@/core/monitors';
 import { shoreOf } from '@/core/holding';
-import type { Trace } from '@/core/sim';
+import type { Trace } from '@/core/simulation';
 import {
   recordSchema,
   toBoatSpec,

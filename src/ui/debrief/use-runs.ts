@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
-import type { Differences } from '@/core/review';
+import type { Differences } from '@/core/debrief';
 import {
   drivenFileSchema,
   runSummarySchema,

@@ -1,7 +1,7 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { MOST_LINES } from '@/core/sim';
+import { MOST_LINES } from '@/core/simulation';
 import type { LineDocument, PersonDocument, Result, PlanDocument } from '@/document';
 import { Choice } from '../parts/Choice';
 import { FieldError } from '../parts/Field';

@@ -1,7 +1,7 @@
 'use client';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { MOST_OTHERS } from '@/core/sim';
+import { MOST_OTHERS } from '@/core/simulation';
 import { check, freshOther, othersSchema, placeOf, type Other } from '@/document';
 import { FieldError } from '../parts/Field';
 import { IconButton } from '../parts/IconButton';

@@ -1,5 +1,5 @@
 'use client';
-import type { MoreColumn } from '@/core/sim';
+import type { MoreColumn } from '@/core/simulation';
 import { breakingLoads } from '@/document';
 import { TensionChart } from '../charts/TensionChart';
 import type { RunState } from '../hooks/use-run';

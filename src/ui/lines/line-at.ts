@@ -1,6 +1,6 @@
 import { MADE } from '@/core/holding';
 import type { Run } from '@/core/plan';
-import { MOST_LINES, type MoreColumn } from '@/core/sim';
+import { MOST_LINES, type MoreColumn } from '@/core/simulation';
 import type { PlanDocument } from '@/document';
 import { readAt, sampleBefore } from '../water/sample';
 

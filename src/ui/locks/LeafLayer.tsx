@@ -1,7 +1,7 @@
 'use client';
 import { Line } from 'react-konva';
 import { leafOutline, leavesOf } from '@/core/locks';
-import { lockRecorded } from '@/core/sim';
+import { lockRecorded } from '@/core/simulation';
 import type { Run } from '@/core/plan';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft } from '@/core/boat';
 import { hangUps, levelThere, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
 import { gripAt, type Run } from '@/core/plan';
-import { draughtOverCill, lockRecorded, otherColumns } from '@/core/sim';
+import { draughtOverCill, lockRecorded, otherColumns } from '@/core/simulation';
 import { radians, toBoatSpec, type Manoeuvre } from '@/document';
 import { useSize } from '../hooks/use-size';
 import { useWorkspace } from '../state/context';

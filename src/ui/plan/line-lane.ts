@@ -2,7 +2,7 @@ import type { ScaleLinear } from 'd3-scale';
 import simplify from 'simplify-js';
 import { MADE } from '@/core/holding';
 import type { Run } from '@/core/plan';
-import type { MoreColumn } from '@/core/sim';
+import type { MoreColumn } from '@/core/simulation';
 import type { PlanDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { force, type Units } from '../words/units';

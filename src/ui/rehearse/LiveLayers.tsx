@@ -1,7 +1,7 @@
 'use client';
 import { memo } from 'react';
 import { Arrow, Group, Line } from 'react-konva';
-import type { BoatSpec } from '@/core/craft';
+import type { BoatSpec } from '@/core/boat';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from '../water/sample';

@@ -10,8 +10,8 @@ import {
   type Transit,
 } from '@/core/drive';
 import type { Run, RunEvent } from '@/core/plan';
-import type { Touch } from '@/core/debrief';
-import { TIMESTEP_S } from '@/core/sim';
+import type { Touch } from '@/core/monitors';
+import { TIMESTEP_S } from '@/core/simulation';
 import {
   fixedPoints,
   markedTransits,
@@ -22,7 +22,7 @@ import {
   type Problem,
   type RecordingDocument,
 } from '@/document';
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft } from '@/core/boat';
 import { DriveClient, type DriveTold } from '@/workers';
 import { usePlayhead } from '../state/playhead';
 import { helmOf, ordersBetween, type HelmAt } from './helm-orders';

@@ -2,7 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { Group, Layer } from 'react-konva';
 import { isUnderWay, trafficAt, type Traffic } from '@/core/drive';
-import type { BoatSpec } from '@/core/craft';
+import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
 import { breakingLoads, type Boat, type Other, type PlanDocument } from '@/document';
 import { LeafLayer } from '../locks/LeafLayer';

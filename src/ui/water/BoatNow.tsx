@@ -1,6 +1,6 @@
 'use client';
 import type { Run } from '@/core/plan';
-import { engineColumn, type MoreColumn } from '@/core/sim';
+import { engineColumn, type MoreColumn } from '@/core/simulation';
 import type { toBoatSpec } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';

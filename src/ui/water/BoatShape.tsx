@@ -1,6 +1,6 @@
 'use client';
 import { Circle, Group, Line } from 'react-konva';
-import { hullMiddles, type BoatSpec } from '@/core/craft';
+import { hullMiddles, type BoatSpec } from '@/core/boat';
 import type { Palette } from '../theme/palette';
 
 /** Body points (x ahead, y to starboard) as Konva points in a group that looks along its y axis. */

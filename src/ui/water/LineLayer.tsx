@@ -1,8 +1,8 @@
 'use client';
 import { Circle, Group, Line } from 'react-konva';
-import type { BoatSpec } from '@/core/craft';
+import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
-import { otherColumns, type MoreColumn, type TraceColumn } from '@/core/sim';
+import { otherColumns, type MoreColumn, type TraceColumn } from '@/core/simulation';
 import { WORKING_LOAD } from '@/core/search';
 import { namedPoints, type Manoeuvre, type PlanDocument } from '@/document';
 import { linesAt, peopleAt, type LineAt } from '../lines/line-at';

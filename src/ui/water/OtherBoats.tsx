@@ -2,7 +2,7 @@
 import { memo, useMemo } from 'react';
 import { Circle, Group, Line } from 'react-konva';
 import type { Run } from '@/core/plan';
-import { otherColumns } from '@/core/sim';
+import { otherColumns } from '@/core/simulation';
 import { radians, toBoatSpec, type Other } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';

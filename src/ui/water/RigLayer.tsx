@@ -1,7 +1,7 @@
 'use client';
 import { useState, type PointerEvent } from 'react';
 import { lineEndsAtStart, namedPoints, placeOf } from '@/document';
-import { MOST_LINES } from '@/core/sim';
+import { MOST_LINES } from '@/core/simulation';
 import { freshName } from '../lines/edits';
 import { lieOf, stopsText } from '../lines/names';
 import { useUnits } from '../state/preferences';

@@ -2,7 +2,7 @@
 import type Konva from 'konva';
 import { memo, useMemo } from 'react';
 import { Group, Line, Shape } from 'react-konva';
-import type { BoatSpec } from '@/core/craft';
+import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
 import type { Palette } from '../theme/palette';
 import { deckAt, sweepRings } from './sweep';

@@ -1,6 +1,6 @@
 'use client';
 import { memo, useMemo } from 'react';
-import type { BoatSpec } from '@/core/craft';
+import type { BoatSpec } from '@/core/boat';
 import { toWeather, type Conditions, type Place } from '@/document';
 import type { Camera, View } from './camera';
 import { windShelter } from './wind-shelter';

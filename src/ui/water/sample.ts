@@ -1,5 +1,5 @@
 import type { Run } from '@/core/plan';
-import { sampleBefore, type MoreColumn, type TraceColumn } from '@/core/sim';
+import { sampleBefore, type MoreColumn, type TraceColumn } from '@/core/simulation';
 
 export { sampleBefore };
 

@@ -1,5 +1,5 @@
 'use client';
-import { compareRuns } from '@/core/debrief';
+import { compareRuns } from '@/core/monitors';
 import type { Run } from '@/core/plan';
 import { useUnits } from '../state/preferences';
 import { differenceLines } from '../words/difference';

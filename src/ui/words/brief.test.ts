@@ -1,5 +1,5 @@
 import { briefOf, type Brief } from '@/core/brief';
-import { compareRuns } from '@/core/debrief';
+import { compareRuns } from '@/core/monitors';
 import { runPlan, type RunInput } from '@/core/plan';
 import { AS_IT_IS, lastWayOut, surveyed, vary, windLimit } from '@/core/search';
 import { toRunInput } from '@/document';

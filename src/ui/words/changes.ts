@@ -1,7 +1,7 @@
 import type { LockOrder } from '@/core/locks';
-import type { Change } from '@/core/review';
+import type { Change } from '@/core/debrief';
 import type { Order } from '@/core/plan';
-import { TIMESTEP_S } from '@/core/sim';
+import { TIMESTEP_S } from '@/core/simulation';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { Boat, PlanDocument } from '@/document';
 import { engineText, joystickText, thrusterText, wheelText } from './steps';

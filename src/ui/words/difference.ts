@@ -1,4 +1,4 @@
-import type { Difference } from '@/core/debrief';
+import type { Difference } from '@/core/monitors';
 import type { Outcome, Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from './units';

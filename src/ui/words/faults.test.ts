@@ -1,4 +1,4 @@
-import { FAULT_RULES, type Change, type Fault } from '@/core/review';
+import { FAULT_RULES, type Change, type Fault } from '@/core/debrief';
 import { demoFile } from '@/document/testing/demo';
 import { changeText } from './changes';
 import { FAULT_WORDS, faultEvidence } from './faults';

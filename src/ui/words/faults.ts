@@ -1,4 +1,4 @@
-import type { CareGrade, CareReason, Fault, FaultId } from '@/core/review';
+import type { CareGrade, CareReason, Fault, FaultId } from '@/core/debrief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { PlanDocument } from '@/document';
 import { the } from './lines';

@@ -1,4 +1,4 @@
-import { assembleCraft } from '@/core/craft';
+import { assembleCraft } from '@/core/boat';
 import {
   intoLock,
   IN_LOCK,

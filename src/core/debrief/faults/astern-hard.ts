@@ -1,0 +1,31 @@
+import { engineColumn } from '../../simulation';
+import { alongAt, sampleAt } from '../context';
+import type { FaultRule } from './types';
+
+/** Throttle that is hard for taking way off, and sternway gathered by it before neutral, m/s. Judgement. */
+const HARD = 0.6;
+const STERNWAY_MPS = 0.3;
+
+/** Astern with so much throttle that she did not stop but went back. */
+export const asternHard: FaultRule<'astern too hard'> = {
+  id: 'astern too hard',
+  find({ driving, trace }) {
+    return driving.flatMap(({ engine, gear, from, to }) => {
+      if (gear > 0) return [];
+      const begins = sampleAt(trace, from);
+      const ends = sampleAt(trace, to);
+      // Meant to stop her: she had way on ahead.
+      if (alongAt(trace, begins) < STERNWAY_MPS) return [];
+      const throttle = Math.max(
+        ...(trace[engineColumn('throttle', engine)] ?? new Float64Array(1)).subarray(
+          begins,
+          ends + 1,
+        ),
+      );
+      const sternway = -alongAt(trace, ends);
+      if (throttle < HARD || sternway < STERNWAY_MPS) return [];
+      const figures = { throttle, sternway };
+      return [{ rule: 'astern too hard', time: from, until: to, figures }];
+    });
+  },
+};

@@ -1,0 +1,29 @@
+import { nameOfThing } from '../../monitors';
+import { roomAlong } from '../../search';
+import { poseAt, sampleAt } from '../context';
+import type { FaultRule } from './types';
+
+const AFT = /stern|quarter/;
+const AFTER_S = 3;
+
+/** Something within her own length right astern as the gear went in, and it was touched. */
+export const didNotLookAstern: FaultRule<'did not look astern'> = {
+  id: 'did not look astern',
+  find({ driving, run, trace, world }) {
+    const { craft, shore } = world;
+    return driving.flatMap(({ gear, from, to }) => {
+      if (gear > 0) return [];
+      const touch = run.touches.find(
+        ({ time, part, grade }) =>
+          AFT.test(part) && grade !== 'soft' && time >= from && time <= to + AFTER_S,
+      );
+      if (!touch) return [];
+      const pose = poseAt(trace, sampleAt(trace, from));
+      const most = craft.spec.hull.length;
+      const { distance: room, obstacle } = roomAlong(craft, shore, new Set(), pose, -1, most);
+      if (obstacle !== touch.obstacle) return [];
+      const figures = { room, what: nameOfThing(world, obstacle) ?? touch.name };
+      return [{ rule: 'did not look astern', time: from, until: touch.time, figures }];
+    });
+  },
+};

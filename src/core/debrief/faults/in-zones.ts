@@ -1,0 +1,78 @@
+import { cos, isInside, sin } from '../../math';
+import { engineColumn } from '../../simulation';
+import type { Zone } from '../../plan';
+import { poseAt, waterSpeedAt, type Review } from '../context';
+import type { FaultRule } from './types';
+
+/** Throttle whose wash does harm however slowly she goes, and how long it has to last, s. Judgement. */
+const STRONG = 0.5;
+const LASTS_S = 2;
+
+const zonesWith = ({ input }: Review, rule: Zone['rule']) =>
+  (input.zones ?? []).filter((zone) => zone.rule === rule);
+
+/** Samples at which any corner of her deck is in a zone. */
+function* samplesIn({ trace, world }: Review, { outline }: Zone): Generator<number> {
+  const { deck } = world.craft.spec.hull;
+  for (let i = 0; i < trace.time.length; i++) {
+    const { x, y, heading } = poseAt(trace, i);
+    const s = sin(heading);
+    const c = cos(heading);
+    for (let k = 0; k < deck.length; k += 2) {
+      const east = x + deck[k]! * s + deck[k + 1]! * c;
+      if (!isInside(outline, east, y + deck[k]! * c - deck[k + 1]! * s)) continue;
+      yield i;
+      break;
+    }
+  }
+}
+
+/** In water that is to be kept out of. */
+export const inForbiddenWater: FaultRule<'in no-go water'> = {
+  id: 'in no-go water',
+  find(review) {
+    const { time } = review.trace;
+    return zonesWith(review, 'keep out').flatMap((zone) => {
+      const inside = [...samplesIn(review, zone)];
+      if (inside.length === 0) return [];
+      const [from, until] = [time[inside[0]!]!, time[inside.at(-1)!]!];
+      const figures = { what: zone.name, seconds: until - from };
+      return [{ rule: 'in no-go water', time: from, until, figures }];
+    });
+  },
+};
+
+/** Wash where it does harm: too fast through the water, or strong throttle. */
+export const wash: FaultRule<'wash'> = {
+  id: 'wash',
+  find(review) {
+    const { trace, world } = review;
+    const throttleAt = (i: number) =>
+      Math.max(
+        0,
+        ...world.craft.spec.drives.map((_, k) =>
+          trace[engineColumn('gear', k)]![i] === 0 ? 0 : trace[engineColumn('throttle', k)]![i]!,
+        ),
+      );
+    return zonesWith(review, 'no wash').flatMap((zone) => {
+      let seconds = 0;
+      let fastest = 0;
+      let throttle = 0;
+      let first = -1;
+      let last = 0;
+      for (const i of samplesIn(review, zone)) {
+        const speed = waterSpeedAt(trace, trace.time[i]!);
+        const given = throttleAt(i);
+        if (speed <= zone.most && given < STRONG) continue;
+        seconds += i > 0 ? trace.time[i]! - trace.time[i - 1]! : 0;
+        fastest = Math.max(fastest, speed);
+        throttle = Math.max(throttle, given);
+        if (first < 0) first = trace.time[i]!;
+        last = trace.time[i]!;
+      }
+      if (seconds < LASTS_S) return [];
+      const figures = { what: zone.name, speed: fastest, most: zone.most, throttle };
+      return [{ rule: 'wash', time: first, until: last, figures }];
+    });
+  },
+};

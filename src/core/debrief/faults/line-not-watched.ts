@@ -1,0 +1,40 @@
+import { lineLimits, type MoreColumn } from '../../simulation';
+import { WORKING_LOAD } from '../../search';
+import { seenTo } from './seen-to';
+import type { FaultOf, FaultRule } from './types';
+
+/** Over its working load for so long with nobody seeing to it, s. Judgement. */
+const UNSEEN_S = 3;
+
+/** A line bar-tight, over the share of its breaking load it is to be worked at, and neither eased nor the engine taken off. */
+export const lineNotWatched: FaultRule<'line not watched'> = {
+  id: 'line not watched',
+  find({ trace, world, orders, input }) {
+    const { time } = trace;
+    const found: FaultOf<'line not watched'>[] = [];
+    (input.rigging?.lines ?? []).forEach((_, line) => {
+      const tension = trace[`tension${line + 1}` as MoreColumn];
+      if (!tension) return;
+      const { breaks } = lineLimits(world, line);
+      let from = -1;
+      for (let i = 0; i <= tension.length; i++) {
+        if (i < tension.length && tension[i]! > WORKING_LOAD * breaks) {
+          if (from < 0) from = i;
+          continue;
+        }
+        if (from < 0) continue;
+        const [begins, ends] = [time[from]!, time[i - 1]!];
+        const most = tension.subarray(from, i).reduce((a, b) => Math.max(a, b), 0);
+        if (ends - begins >= UNSEEN_S && !seenTo(orders, line, begins, UNSEEN_S))
+          found.push({
+            rule: 'line not watched',
+            time: begins,
+            until: ends,
+            figures: { line, tension: most, breaks, seconds: ends - begins },
+          });
+        from = -1;
+      }
+    });
+    return found;
+  },
+};

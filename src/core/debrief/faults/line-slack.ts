@@ -1,0 +1,64 @@
+import { MADE } from '../../holding';
+import { cos, sin } from '../../math';
+import type { MoreColumn } from '../../simulation';
+import { seenTo } from './seen-to';
+import type { FaultOf, FaultRule } from './types';
+
+/** Slack for so long with nobody seeing to it, s; by so much of its length, and no less than so many m. Judgement. */
+const UNSEEN_S = 4;
+const SLACK_SHARE = 0.15;
+const LEAST_SLACK_M = 0.8;
+/** It counts as having held with this share of what parts it, in the last so many seconds. */
+const HELD_SHARE = 0.01;
+const HELD_S = 6;
+
+/** A line that held her, made fast or on turns, come slack by more than her swing, and nobody saw to it. */
+export const lineSlack: FaultRule<'line slack'> = {
+  id: 'line slack',
+  find({ trace, orders, input, world }) {
+    const { time, x, y, heading } = trace;
+    const found: FaultOf<'line slack'>[] = [];
+    (input.rigging?.lines ?? []).forEach(({ from, boat = 0 }, line) => {
+      const column = (what: string) => trace[`${what}${line + 1}` as MoreColumn];
+      const [tension, made, length] = [column('tension'), column('made'), column('length')];
+      const [endX, endY] = [column('endX'), column('endY')];
+      if (boat !== 0 || !tension || !made || !length || !endX || !endY) return;
+      const breaks = world.lines.breaks[line] ?? Infinity;
+      const slackAt = (i: number) => {
+        const [s, c] = [sin(heading[i]!), cos(heading[i]!)];
+        const dx = endX[i]! - (x[i]! + from.x * s + from.y * c);
+        const dy = endY[i]! - (y[i]! + from.x * c - from.y * s);
+        return length[i]! - Math.sqrt(dx * dx + dy * dy);
+      };
+      let held = -Infinity;
+      let begins = -1;
+      let most = 0;
+      const close = (i: number) => {
+        const from = begins < 0 ? 0 : time[begins]!;
+        const seconds = begins < 0 ? 0 : time[i]! - from;
+        const much = most > Math.max(LEAST_SLACK_M, SLACK_SHARE * length[Math.max(0, begins)]!);
+        if (begins >= 0 && much && seconds >= UNSEEN_S && !seenTo(orders, line, from, UNSEEN_S))
+          found.push({
+            rule: 'line slack',
+            time: from,
+            until: time[i]!,
+            figures: { line, slack: most, seconds },
+          });
+        begins = -1;
+        most = 0;
+      };
+      for (let i = 0; i < tension.length; i++) {
+        const on = made[i] === MADE.FAST || made[i] === MADE.TURNED;
+        if (on && tension[i]! > HELD_SHARE * breaks) held = time[i]!;
+        const slack = on && tension[i] === 0;
+        if (!slack) close(i);
+        else if (begins >= 0 || time[i]! - held <= HELD_S) {
+          if (begins < 0) begins = i;
+          most = Math.max(most, slackAt(i));
+        }
+      }
+      close(tension.length - 1);
+    });
+    return found;
+  },
+};

@@ -1,0 +1,33 @@
+import { nameOfThing } from '../../monitors';
+import { overruns } from './stopping';
+import type { FaultOf, FaultRule } from './types';
+
+/** Moments further apart than this are two faults, s. */
+const APART_S = 4;
+
+/** Way on that could not be taken off in the room ahead, told at its worst. */
+export const tooFast: FaultRule<'too fast for the room'> = {
+  id: 'too fast for the room',
+  find(review) {
+    const found: FaultOf<'too fast for the room'>[] = [];
+    for (const { time, speed, room, needs, obstacle } of overruns(review)) {
+      const last = found.at(-1);
+      const what = nameOfThing(review.world, obstacle);
+      const fault: FaultOf<'too fast for the room'> = {
+        rule: 'too fast for the room',
+        time,
+        until: time,
+        figures: { speed, room, needs, what },
+      };
+      if (!last || time - last.until > APART_S) found.push(fault);
+      else {
+        const worse = needs - room > last.figures.needs - last.figures.room;
+        found[found.length - 1] = {
+          ...(worse ? { ...fault, time: last.time } : last),
+          until: time,
+        };
+      }
+    }
+    return found;
+  },
+};

@@ -1,0 +1,14 @@
+export { apparentWind } from './apparent-wind';
+export {
+  measureClearance,
+  measuredTrace,
+  type Aerial,
+  type Fix,
+  type MeasuredMargins,
+} from './measured';
+export { caughtUnder, roomUnderNow, Sounder, type LeastOver, type LeastUnder } from './soundings';
+export { compareRuns, PART_M, type Difference } from './compare';
+export { hullPart, type HullPart } from './hull-part';
+export { described, Lookout, nameOfThing, numbersOf } from './lookout';
+export { lineLoads, marginsOf, type LeastClearance, type LineLoad, type Margins } from './margins';
+export { gradeTouch, severity, TouchLog, type Touch, type TouchGrade } from './touches';

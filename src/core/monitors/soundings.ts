@@ -1,0 +1,110 @@
+import { KEEL, KEEL_COLUMNS } from '../boat';
+import { lineCrosses, nearestOnPolygon } from '../math';
+import {
+  CLOCK,
+  pointOnWater,
+  soundKeel,
+  sounded,
+  standsAt,
+  UNDER,
+  type Bridge,
+  type Scratch,
+  type SimState,
+  type World,
+} from '../simulation';
+import { hullPart, type HullPart } from './hull-part';
+
+/** Least water under her, m: negative where she is aground. */
+export interface LeastUnder {
+  readonly time: number;
+  readonly depth: number;
+  readonly part: HullPart;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Least room over her highest point while any of her was under a bridge, m: negative where she does not fit. */
+export interface LeastOver {
+  readonly time: number;
+  readonly room: number;
+  readonly name: string;
+}
+
+/** Looks down and up as she goes: water under her, and what she passes under. */
+export class Sounder {
+  private readonly known: boolean;
+  under: LeastUnder | null = null;
+  over: LeastOver | null = null;
+  /** Water under her now, m; infinite where nothing is known of it. */
+  now = Infinity;
+
+  constructor(private readonly world: World) {
+    this.known = sounded(world.environment) || world.gates !== undefined;
+  }
+
+  look(state: SimState, scratch: Scratch): void {
+    if (this.known) this.lookDown(state, scratch);
+    for (const bridge of this.world.bridges ?? []) this.lookUp(state, bridge);
+  }
+
+  private lookDown(state: SimState, scratch: Scratch): void {
+    scratch.clock[CLOCK.TIME] = state.time;
+    soundKeel(state.motion, this.world, scratch);
+    this.now = scratch.under[UNDER.LEAST]!;
+    if (this.under && this.under.depth <= this.now) return;
+    const { keel, spec } = this.world.craft;
+    const k = scratch.under[UNDER.AT]! * KEEL_COLUMNS;
+    const [x, y] = [keel[k + KEEL.X]!, keel[k + KEEL.Y]!];
+    this.under = {
+      time: state.time,
+      depth: this.now,
+      part: hullPart(x, y, spec.hull.length, spec.hull.beam),
+      ...pointOnWater(state, x, y),
+    };
+  }
+
+  private lookUp(state: SimState, bridge: Bridge): void {
+    const room = roomBelow(state, this.world, bridge);
+    if (this.over && this.over.room <= room) return;
+    if (isUnder(state, this.world, bridge))
+      this.over = { time: state.time, room, name: bridge.name };
+  }
+}
+
+/** Room between a bridge and her highest point if she were under it now, m. */
+function roomBelow(state: SimState, { environment, craft, gates }: World, bridge: Bridge): number {
+  const { x, y } = pointOnWater(state, 0, 0);
+  // She floats on the water under her middle: above a lock that is the pound's.
+  const locks = gates ? { locks: gates.locks, states: state.locks } : null;
+  const level = standsAt(environment, x, y, state.time, locks);
+  return bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
+}
+
+/** Room over her highest point under a bridge now, m; null while none of her is under it. */
+export const roomUnderNow = (state: SimState, world: World, bridge: Bridge): number | null =>
+  isUnder(state, world, bridge) ? roomBelow(state, world, bridge) : null;
+
+/** The bridge she is caught under now, by name; null where she is under none that is too low. */
+export function caughtUnder(state: SimState, world: World): string | null {
+  for (const bridge of world.bridges ?? [])
+    if (roomBelow(state, world, bridge) < 0 && isUnder(state, world, bridge)) return bridge.name;
+  return null;
+}
+
+/** Is any of her deck under a bridge? Her highest point counts wherever on her it stands. */
+function isUnder(state: SimState, { craft }: World, { outline }: Bridge): boolean {
+  const near = { x: 0, y: 0, distance: 0 };
+  const { deck, length } = craft.spec.hull;
+  const middle = pointOnWater(state, 0, 0);
+  nearestOnPolygon(near, outline, middle.x, middle.y);
+  if (near.distance > length) return false;
+  let before = pointOnWater(state, deck[deck.length - 2]!, deck[deck.length - 1]!);
+  for (let i = 0; i < deck.length; i += 2) {
+    const corner = pointOnWater(state, deck[i]!, deck[i + 1]!);
+    nearestOnPolygon(near, outline, corner.x, corner.y);
+    if (near.distance < 0) return true;
+    if (lineCrosses(outline, before.x, before.y, corner.x, corner.y)) return true;
+    before = corner;
+  }
+  return false;
+}
