@@ -1,3 +1,4 @@
+import { bisected } from '../math';
 import { lineTension } from './line';
 import type { RopeFigures } from './rope';
 
@@ -19,15 +20,10 @@ function energyPerMetre({ stiffness, stiffening }: RopeFigures, strain: number):
 
 /** The stretch, as a share, at which a line of that length holds that energy: it grows with stretch, so by halving. */
 function strainFor(rope: RopeFigures, length: number, energy: number): number {
-  let low = 0;
+  const holdsLess = (strain: number) => length * energyPerMetre(rope, strain) < energy;
   let high = 1e-3;
-  while (length * energyPerMetre(rope, high) < energy) high *= 2;
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    if (length * energyPerMetre(rope, middle) < energy) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  while (holdsLess(high)) high *= 2;
+  return bisected(holdsLess, 0, high, HALVINGS);
 }
 
 /**
@@ -47,16 +43,9 @@ export function stoppedBy(
 ): StoppedBy | null {
   const energy = 0.5 * mass * speed * speed;
   // A longer line stretches more in all, so what it is stretched to grows with its length: by halving again.
-  let low = span / 2;
-  let high = span;
   const ends = (length: number) => length * (1 + strainFor(rope, length, energy));
-  if (ends(low) > span) return null;
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    if (ends(middle) < span) low = middle;
-    else high = middle;
-  }
-  const length = (low + high) / 2;
+  if (ends(span / 2) > span) return null;
+  const length = bisected((one) => ends(one) < span, span / 2, span, HALVINGS);
   const { stiffness, stiffening } = rope;
   const load = lineTension(stiffness, length, 0, span, 0, stiffening);
   return { length, stretch: span - length, load };

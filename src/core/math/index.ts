@@ -24,4 +24,4 @@ export {
   type FlatPoints,
   type Nearest,
 } from './polygon';
-export { rootBetween, type Seeking } from './root';
+export { bisect, bisected, rootBetween, type Seeking } from './root';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from '../testing/arbitrary';
-import { rootBetween } from './';
+import { bisect, bisected, rootBetween } from './';
 
 const SEEKING = { rounds: 60, close: 1e-10, instant: 0 };
 
@@ -32,5 +32,25 @@ describe('a root between two ends', () => {
     };
     rootBetween((x) => f(x) * f(x) * f(x), 0, -1, 9, 700, { rounds: 5, close: 1e-12, instant: 0 });
     expect(asked).toBeLessThanOrEqual(15);
+  });
+});
+
+describe('a span halved', () => {
+  it('closes in on where a yes turns to a no, from both sides', () => {
+    fc.assert(
+      fc.property(between(-2, 5), (at) => {
+        const { low, high } = bisect((x) => x < at, -3, 6, 20);
+        expect(low).toBeLessThan(at);
+        expect(high).toBeGreaterThanOrEqual(at);
+        expect(high - low).toBeCloseTo(9 / 2 ** 20, 12);
+        expect(bisected((x) => x < at, -3, 6, 60)).toBeCloseTo(at, 12);
+      }),
+    );
+  });
+
+  it('with no round gone is the span itself, and asks nothing', () => {
+    const ask = jest.fn(() => true);
+    expect(bisect(ask, 1, 2, 0)).toEqual({ low: 1, high: 2 });
+    expect(ask).not.toHaveBeenCalled();
   });
 });

@@ -43,3 +43,33 @@ export function rootBetween(
   }
   return b;
 }
+
+/**
+ * What is left of a span after it was halved so many times: the ends between which a question turns from yes to no.
+ *
+ * @param below yes at `low` and up to somewhere, no from there to `high`; neither end is asked
+ */
+export function bisect(
+  below: (x: number) => boolean,
+  low: number,
+  high: number,
+  rounds: number,
+): { readonly low: number; readonly high: number } {
+  for (let i = 0; i < rounds; i++) {
+    const middle = (low + high) / 2;
+    if (below(middle)) low = middle;
+    else high = middle;
+  }
+  return { low, high };
+}
+
+/** The middle of what is left: the place itself where the halving goes on as long as numbers are apart. */
+export function bisected(
+  below: (x: number) => boolean,
+  low: number,
+  high: number,
+  rounds: number,
+): number {
+  const left = bisect(below, low, high, rounds);
+  return (left.low + left.high) / 2;
+}

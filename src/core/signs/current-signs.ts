@@ -1,3 +1,4 @@
+import { bisected } from '../math';
 import type { Craft } from '../boat';
 import { resistance, WORK, WORK_COLUMNS } from '../forces';
 import { GRAVITY_MPS2 } from '../units';
@@ -49,14 +50,7 @@ export function aheadResistance({ hull, friction }: Craft, density: number, spee
  * m/s and rises with it. Engine, wind and a second line have to be out of it.
  */
 export function currentByLine(pull: number, resists: (speed: number) => number): Reading {
-  let low = 0;
-  let high = 8;
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (resists(middle) < pull) low = middle;
-    else high = middle;
-  }
-  const value = (low + high) / 2;
+  const value = bisected((speed) => resists(speed) < pull, 0, 8, 60);
   // Resistance goes with about the square: half its error is the speed's.
   return { value, spread: (HULL / 2) * value };
 }

@@ -1,6 +1,6 @@
 import type { Craft } from '../boat';
 import { linesOf, shoreOf, solidObstacle } from '../holding';
-import { cos } from '../math';
+import { bisect, cos } from '../math';
 import {
   environmentFor,
   initialState,
@@ -136,12 +136,7 @@ function firstFailing(holds: (wind: number) => boolean): number {
     bad *= RISES;
   }
   if (good === 0) return 0;
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (good + bad) / 2;
-    if (holds(middle)) good = middle;
-    else bad = middle;
-  }
-  return good;
+  return bisect(holds, good, bad, HALVINGS).low;
 }
 
 /** What holds her against a wind abeam besides bow thruster and a burst: the joystick, and a spring motored on. */

@@ -1,5 +1,5 @@
 import type { Craft } from '../boat';
-import { atan2 } from '../math';
+import { atan2, bisect } from '../math';
 import { Lane, shiftingWay } from './lane';
 import { steeringRate } from './way';
 import { burst, firmThrottle, HALF, OpenWater } from './open-water';
@@ -150,15 +150,9 @@ export function opposedEngines(craft: Craft): Opposed | null {
     return water;
   };
   const even = spin(0);
-  let low = 0;
-  let high = 1;
   if (even.ahead <= 0 || spin(1).ahead > 0)
     return { rate: even.rate, creep: even.ahead, extraAstern: even.ahead <= 0 ? 0 : Infinity };
-  for (let i = 0; i < 9; i++) {
-    const middle = (low + high) / 2;
-    if (spin(middle).ahead > 0) low = middle;
-    else high = middle;
-  }
+  const { high } = bisect((astern) => spin(astern).ahead > 0, 0, 1, 9);
   const { idleRps, fullRps, bollardRps } = drives[last]!;
   const rps = Math.min(bollardRps, idleRps + high * (fullRps - idleRps));
   const ratio = rps / idleRps;

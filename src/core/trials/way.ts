@@ -1,3 +1,4 @@
+import { bisect } from '../math';
 import type { Craft } from '../boat';
 import { MPS_PER_KNOT } from '../units';
 import { burst, firmThrottle, OpenWater } from './open-water';
@@ -117,15 +118,9 @@ export function aheadSteeringSpeed(craft: Craft): number | null {
     water.wheelSet(1);
     return water.until(() => water.rate >= rate, patience);
   };
-  let low = 0;
-  let high = 5 * MPS_PER_KNOT;
-  if (!steers(high)) return null;
-  for (let i = 0; i < 8; i++) {
-    const middle = (low + high) / 2;
-    if (steers(middle)) high = middle;
-    else low = middle;
-  }
-  return high;
+  const fastest = 5 * MPS_PER_KNOT;
+  if (!steers(fastest)) return null;
+  return bisect((speed) => !steers(speed), 0, fastest, 8).high;
 }
 
 /** Has she gone so far from where she began, m? */

@@ -1,5 +1,5 @@
 import type { Craft } from '../boat';
-import { cos, sin, wrapHalfTurn } from '../math';
+import { bisect, cos, sin, wrapHalfTurn } from '../math';
 import { MPS_PER_KNOT } from '../units';
 import { HALF, hasDrive, OpenWater } from './open-water';
 
@@ -65,14 +65,7 @@ export const STRONGEST_MPS = 30;
 export function greatestWind(wins: (wind: number) => boolean): number {
   if (!wins(0.5)) return 0;
   if (wins(STRONGEST_MPS)) return Infinity;
-  let low = 0.5;
-  let high = STRONGEST_MPS;
-  for (let i = 0; i < 9; i++) {
-    const middle = (low + high) / 2;
-    if (wins(middle)) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(wins, 0.5, STRONGEST_MPS, 9).low;
 }
 
 /** How long the bow has to be held, s: eight, or a quarter of a second per metre of a big craft. */

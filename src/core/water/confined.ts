@@ -1,4 +1,4 @@
-import { power } from '../math';
+import { bisected, power } from '../math';
 import { GRAVITY_MPS2, MPS_PER_KNOT } from '../units';
 
 /** Squat, m, at a speed through the water, m/s: C_b V²/100 open, /50 confined, V in knots (Barrass; ships; upper side for small craft). */
@@ -14,14 +14,7 @@ export function squat(blockCoefficient: number, speed: number, confined: boolean
  */
 export function limitFroude(blockage: number): number {
   // Falls from 1 − m at F = 0 to −m at F = 1: one root between, found by halving.
-  let low = 0;
-  let high = 1;
-  for (let i = 0; i < 60; i++) {
-    const f = (low + high) / 2;
-    if (1 - blockage + (f * f) / 2 - 1.5 * power(f, 2 / 3) > 0) low = f;
-    else high = f;
-  }
-  return (low + high) / 2;
+  return bisected((f) => 1 - blockage + (f * f) / 2 - 1.5 * power(f, 2 / 3) > 0, 0, 1, 60);
 }
 
 /** Limit speed in a canal, m/s. Section and hull areas in m², mean depth in m. */
