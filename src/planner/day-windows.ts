@@ -1,3 +1,4 @@
+import { LEAST_OVER_M, LEAST_UNDER_M } from '@/core/policy';
 import { runPlan, type Outcome } from '@/core/plan';
 import { conditionsAt, type Day } from '@/document/day';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
@@ -16,10 +17,6 @@ export interface DayRun {
   /** Speed of the worst touch, m/s. */
   readonly touch: number | null;
 }
-
-/** Least water under and room over her that count as within limits, m. Judgement: waves and squat eat the rest. */
-export const LEAST_UNDER_M = 0.3;
-export const LEAST_OVER_M = 0.3;
 
 /** Does a run count as within limits: done, nothing harder than a soft touch, water under her and room over her? */
 export function withinLimits({ outcome, under, over }: DayRun): boolean {

@@ -10,7 +10,7 @@ export {
 } from './beginnings/begin-passage';
 export { groundOf, lyingIn, outOf, stuckIn } from './berths';
 export { byWorth, turnedRound, type Comparison, type Way } from './compare';
-export { LEAST_OVER_M, LEAST_UNDER_M, playDay, withinLimits, type DayRun } from './day-windows';
+export { playDay, withinLimits, type DayRun } from './day-windows';
 export { keepAsTechnique, unfitOwn } from './own';
 export { retimed, type Retimed } from './retime';
 export type { Proposal } from './suggest';

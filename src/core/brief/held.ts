@@ -1,3 +1,4 @@
+import { SETTLED_MPS } from '../policy';
 import { LINE } from '../holding';
 import { cos, sin } from '../math';
 import type { RunInput } from '../plan';
@@ -51,8 +52,6 @@ export interface Without {
 const SETTLES_S = 120;
 const MEAN_S = 15;
 const PARTED_FOR_S = 30;
-/** Under this she has settled, m/s: what a line at rest still breathes by. */
-const STILL_MPS = 0.02;
 
 /** Lines held at one mean wind, from the manoeuvre's start. */
 class Holding {
@@ -173,7 +172,7 @@ export function* holdingOf(input: RunInput, motored: Motored): Generator<Held> {
     ahead: dx * s + dy * c,
     starboard: dx * c - dy * s,
     turned: episode.heading - start.heading,
-    moving: speed < STILL_MPS ? 0 : speed,
+    moving: speed < SETTLED_MPS ? 0 : speed,
     lines: carried,
   };
   yield { ...found, without: [], order: [], done: false };

@@ -1,3 +1,4 @@
+import { HELM_MAY_LEAVE_MPS } from '../policy';
 import type { CrewEvent, LineEvent, RunInput, Run } from '../plan';
 import { engineColumn, sampleBefore } from '../simulation';
 import { stepAt, type Finding, type Rule } from './check';
@@ -11,15 +12,12 @@ const CREW: ReadonlySet<CrewEvent> = new Set([
 ]);
 const LINES: ReadonlySet<LineEvent> = new Set(['not passed', 'not let go', 'left']);
 
-/** Slower than this she lies there, m/s. */
-const STILL_MPS = 0.15;
-
 /** Out of gear and as good as still, nobody has to stand at the helm. */
 function atRest({ boat }: RunInput, { trace }: Run, time: number): boolean {
   if (trace.time.length === 0) return false;
   const i = sampleBefore(trace, time);
   const inGear = boat.drives.some((_, drive) => trace[engineColumn('gear', drive)]![i] !== 0);
-  return !inGear && trace.groundSpeed[i]! < STILL_MPS;
+  return !inGear && trace.groundSpeed[i]! < HELM_MAY_LEAVE_MPS;
 }
 
 /** An order to hands that came to nothing, since nobody was where it wanted them, or that left the helm alone. */

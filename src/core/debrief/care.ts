@@ -1,3 +1,4 @@
+import { NO_ROOM_M } from '../policy';
 import { lineLoads, type LineLoad, type Touch } from '../monitors';
 import { WORKING_LOAD } from '../search';
 import { engineColumn, lineLimits, type MoreColumn, type Trace } from '../simulation';
@@ -51,8 +52,6 @@ export type CareReason =
   | { readonly is: 'fault'; readonly fault: Fault };
 
 const AT_LENGTHS = [3, 2, 1] as const;
-/** Nearer than this to what is not her berth is no room to spare, m. Judgement. */
-const NEAR_M = 0.5;
 /** Faults that a careful hand does not make, harm or no harm. */
 const GRAVE: ReadonlySet<Fault['rule']> = new Set([
   'past the way out',
@@ -171,7 +170,7 @@ export function careOf(review: Review, faults: readonly Fault[]): Care {
   const hardest = run.touches.toSorted((a, b) => b.speed - a.speed);
   for (const touch of hardest) if (touch.grade !== 'soft') reasons.push({ is: 'touch', touch });
   const { clearance } = run;
-  if (clearance && clearance.distance < NEAR_M) reasons.push({ is: 'near', ...clearance });
+  if (clearance && clearance.distance < NO_ROOM_M) reasons.push({ is: 'near', ...clearance });
   for (const load of handlingOf(review).loads) {
     if (load.tension > WORKING_LOAD * load.breaks) reasons.push({ is: 'load', load });
   }

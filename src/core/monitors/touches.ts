@@ -1,3 +1,4 @@
+import { ON_FENDER, ON_HULL } from '../policy';
 import type { Craft, MassProperties } from '../boat';
 import { GROUND, type Between, type TouchScratch } from '../holding';
 import { othersOf, type SimState, type Scratch, type TouchWatch, type World } from '../simulation';
@@ -22,11 +23,6 @@ export interface Touch {
   readonly peakForce: number;
   readonly grade: TouchGrade;
 }
-
-// Approach speeds that part soft from firm from hard. Judgement: 0.1–0.25 m/s is a controlled berthing
-// of small craft on fenders (order of PIANC 2002, BS 6349-4; recalled); bare hull stands half of it.
-const ON_FENDER = { firm: 0.15, hard: 0.3 };
-const ON_HULL = { firm: 0.08, hard: 0.15 };
 
 export function gradeTouch(speed: number, onFender: boolean): TouchGrade {
   const limits = onFender ? ON_FENDER : ON_HULL;

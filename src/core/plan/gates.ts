@@ -1,3 +1,4 @@
+import { HAS_WAY_MPS, STERNWAY_MPS, STOPPED_MPS, STOPPED_RATE } from '../policy';
 import { LINE, MADE } from '../holding';
 import {
   headAt,
@@ -33,14 +34,6 @@ import type { Cue, LineState, LockCue, MarkOnPlace, PointOnBoat } from './types'
 export interface Gate {
   level(state: SimState, world: World): number;
 }
-
-/** Way on that counts as moving, and as stopped, m/s (0.3 and 0.1 kn). */
-export const HAS_WAY_MPS = 0.15;
-export const STOPPED_MPS = 0.05;
-/** Rate of turn under which a boat without way counts as stopped, rad/s (1°/s). */
-const STOPPED_RATE = 0.0175;
-/** Sternway that counts as begun, m/s. */
-export const STERNWAY_MPS = 0.03;
 
 /** Is somebody of the crew aboard? Null while they are neither here nor there. */
 export type IsAboard = (who: number) => boolean | null;

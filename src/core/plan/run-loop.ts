@@ -1,3 +1,4 @@
+import { STOPPED_MPS } from '../policy';
 import {
   described,
   Lookout,
@@ -35,7 +36,7 @@ import {
   type SimState,
   type World,
 } from '../simulation';
-import { STOPPED_MPS, type IsAboard } from './gates';
+import type { IsAboard } from './gates';
 import { checkGoal } from './goal';
 import { NO_RIGGING } from './rigging';
 import { worldOf, type RunInput } from './input';

@@ -1,3 +1,4 @@
+import { ESCAPED_MPS } from '../policy';
 import { wrapHalfTurn } from '../math';
 import type { Gear } from '../simulation';
 import { firmThrottle } from '../trials';
@@ -8,8 +9,6 @@ import { engines, letGo, wheel } from './hands';
 export const ESCAPES = ['stop', 'astern', 'port', 'starboard', 'hold'] as const;
 export type EscapeName = (typeof ESCAPES)[number];
 
-/** Way over ground under which she counts as stopped, m/s. */
-const STOPPED_MPS = 0.08;
 /** Once stopped she must be let lie so long, s, so that the next thing can be thought of. */
 const TO_THINK_S = 8;
 const LONGEST_S = 45;
@@ -23,7 +22,7 @@ const HOLD_SLACK_MPS = 0.12;
 function takeWayOff(episode: Episode, broken: () => boolean): void {
   const firm = firmThrottle(episode.world.craft);
   const way = episode.along >= 0 ? 1 : -1;
-  if (Math.abs(episode.along) > STOPPED_MPS) {
+  if (Math.abs(episode.along) > ESCAPED_MPS) {
     engines(episode, way === 1 ? -1 : 1, firm);
     wheel(episode, 0);
     episode.until(() => broken() || way * episode.along <= 0.02, LONGEST_S);

@@ -1,3 +1,4 @@
+import { RUDDER_REVERSED_MPS } from '../policy';
 import type { Craft } from '../boat';
 import { atan2, wrapHalfTurn } from '../math';
 import { orderRudder } from './actuators';
@@ -9,8 +10,6 @@ export const HELM_PERIOD_S = 0.5;
 const HARD_OVER = 20 * (Math.PI / 180);
 /** A boat of ten metres is met this many seconds before she would be there; others by the root of their length. */
 const MEETS_S = 1.5;
-/** Sternway at which a rudder without wash is felt to work the other way, m/s. */
-const STERNWAY_MPS = 0.1;
 
 /** Which way a wheel to starboard turns her bow now: 1 to starboard, −1 to port, as the helm feels it. */
 function answers(state: SimState, craft: Craft): 1 | -1 {
@@ -20,7 +19,7 @@ function answers(state: SimState, craft: Craft): 1 | -1 {
   if (gear > 0) return 1;
   // A leg pulls her stern its own way at once, a rudder only once she moves astern.
   if (steered && gear < 0) return -1;
-  return state.motion[U]! < -STERNWAY_MPS ? -1 : 1;
+  return state.motion[U]! < -RUDDER_REVERSED_MPS ? -1 : 1;
 }
 
 /**

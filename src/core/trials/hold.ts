@@ -1,3 +1,4 @@
+import { LIES_ALONGSIDE_MPS } from '../policy';
 import type { Craft } from '../boat';
 import { linesOf, shoreOf, solidObstacle } from '../holding';
 import { bisect, cos } from '../math';
@@ -46,7 +47,6 @@ const FENDER_M = 0.3;
 /** Lying alongside: neither end further off the quay, nor she further along it, lengths. */
 const OFF_LENGTHS = 0.12;
 const ALONG_LENGTHS = 0.25;
-const STILL_MPS = 0.1;
 /** A bow blown off by this much is not held, rad. */
 const BLOWN_OFF = 0.35;
 
@@ -88,7 +88,7 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
   const psi = state.motion[PSI]!;
   const still =
     state.motion[U]! * state.motion[U]! + state.motion[V]! * state.motion[V]! <
-    STILL_MPS * STILL_MPS;
+    LIES_ALONGSIDE_MPS * LIES_ALONGSIDE_MPS;
   const off = state.motion[Y]! + 0.5 * length * Math.abs(cos(psi));
   const parallel = Math.abs(psi - Math.PI / 2) < BLOWN_OFF;
   return (

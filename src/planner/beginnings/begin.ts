@@ -1,3 +1,4 @@
+import { ARRIVED_MPS } from '@/core/policy';
 import { z } from 'zod';
 import { groundOf, lyingIn, startFor, stuckIn } from '../berths';
 import type { Boat } from '@/document/boat';
@@ -34,9 +35,8 @@ export interface Wish extends Omit<Begin, 'boatId' | 'placeId'> {
 
 const USUAL_LIMIT_S = 240;
 
-/** How near, still and true she has to lie, by her length. Judgement: a line reaches, and she is no longer going anywhere. */
+/** How near and true she has to lie, by her length. Judgement: a line reaches, and she is no longer going anywhere. */
 const NEAR_LENGTHS = 0.17;
-const STILL_MPS = 0.309;
 const TRUE_DEG = 12;
 /** Off and clear: so much of her beam from everything alongside, so much of her length in an aisle. */
 const CLEAR_BEAMS = 0.6;
@@ -154,13 +154,13 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
   const far = Math.hypot(start.x_m - here.x_m, start.y_m - here.y_m);
   const goal: ManoeuvreFile['goal'] =
     going === 'in'
-      ? lie(endTo(berth) ?? `${side} midship cleat`, within, here.heading_deg, STILL_MPS)
+      ? lie(endTo(berth) ?? `${side} midship cleat`, within, here.heading_deg, ARRIVED_MPS)
       : going === 'round'
         ? lie(
             'midships',
             Math.min(500, Math.round(far + ROUND_LENGTHS * length_m)),
             (start.heading_deg + 180) % 360,
-            2 * STILL_MPS,
+            2 * ARRIVED_MPS,
           )
         : {
             is: 'clear',

@@ -1,3 +1,4 @@
+import { USUAL_VEER_S } from '@/core/policy';
 import { check, conditionsSchema, type Conditions, type Problem, type Result } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 
@@ -57,9 +58,6 @@ function veerOf({
   if (!one || more || one.speed_mps !== speed_mps) return { veerTo: undefined, veerIn: undefined };
   return { veerTo: tidy(one.from_deg, 0), veerIn: tidy(one.at_s, 0) };
 }
-
-/** Seconds a wind takes to turn where nobody says. */
-const USUAL_VEER_S = 60;
 
 function changesFrom(
   { veerTo, veerIn }: ConditionsForm,

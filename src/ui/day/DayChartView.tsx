@@ -2,21 +2,22 @@
 import { DateTime } from 'luxon';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Day } from '@/document';
-import { LEAST_UNDER_M, withinLimits, type DayRun } from '@/planner';
+import { LEAST_UNDER_M } from '@/core/policy';
+import { withinLimits, type DayRun } from '@/planner';
 import { useUnits } from '../state/preferences';
 import { lengthIn, speedIn } from '../words/units';
 import { outcomeWord } from '../words/run';
 import { dayChart, HEIGHT, LEFT, RIGHT, ROWS, WIDTH } from './day-chart';
 
-const TIMESTEP_S = 900;
+const KEY_STEP_S = 900;
 const HOUR_S = 3600;
 const KEYS: Readonly<Record<string, number>> = {
-  ArrowLeft: -TIMESTEP_S,
-  ArrowDown: -TIMESTEP_S,
-  ArrowRight: TIMESTEP_S,
-  ArrowUp: TIMESTEP_S,
-  PageUp: 4 * TIMESTEP_S,
-  PageDown: -4 * TIMESTEP_S,
+  ArrowLeft: -KEY_STEP_S,
+  ArrowDown: -KEY_STEP_S,
+  ArrowRight: KEY_STEP_S,
+  ArrowUp: KEY_STEP_S,
+  PageUp: 4 * KEY_STEP_S,
+  PageDown: -4 * KEY_STEP_S,
 };
 
 export const clockAt = (at: number, zone: string) =>
@@ -55,11 +56,11 @@ export function DayChartView({
     (mps) => speedIn(mps, speed),
     (m) => lengthIn(m, length),
   );
-  const held = (moment: number) => Math.max(day.from, Math.min(day.to - TIMESTEP_S, moment));
+  const held = (moment: number) => Math.max(day.from, Math.min(day.to - KEY_STEP_S, moment));
   const pick = (event: PointerEvent) => {
     const box = sheet.current!.getBoundingClientRect();
     const px = ((event.clientX - box.left) / box.width) * WIDTH;
-    onAt(held(Math.round(x.invert(px) / TIMESTEP_S) * TIMESTEP_S));
+    onAt(held(Math.round(x.invert(px) / KEY_STEP_S) * KEY_STEP_S));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const by = KEYS[event.key];

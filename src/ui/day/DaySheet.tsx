@@ -11,7 +11,8 @@ import {
   type ManoeuvreFile,
   locksByTide,
 } from '@/document';
-import { LEAST_OVER_M, LEAST_UNDER_M, type DayRun } from '@/planner';
+import { LEAST_OVER_M, LEAST_UNDER_M } from '@/core/policy';
+import type { DayRun } from '@/planner';
 import { useDayRuns } from '../hooks/use-look';
 import { useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';

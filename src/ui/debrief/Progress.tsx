@@ -1,4 +1,5 @@
 'use client';
+import { ON_FENDER } from '@/core/policy';
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import type { RunSummary } from '@/document';
@@ -9,8 +10,8 @@ const WIDTH = 300;
 const HEIGHT = 84;
 const FOOT = 14;
 const LEFT = 4;
-/** A touch that is no more than this is soft on a fender, m/s: a line to see the others by. */
-const SOFT_MPS = 0.15;
+/** A touch that is no more than this is soft on a fender: a line to see the others by. */
+const SOFT_MPS = ON_FENDER.firm;
 
 const hardest = ({ touches }: RunSummary) =>
   touches.reduce((most, { speed_mps }) => Math.max(most, speed_mps), 0);

@@ -13,6 +13,7 @@ import {
   type Problem,
   type Side,
 } from '@/document';
+import { LOCK_START_WIND_MPS, START_WIND_MPS } from '@/core/policy';
 import {
   beginPassage,
   groundOf,
@@ -50,10 +51,6 @@ const passageOption = ({ lockId, going, through }: PassageThere) => ({
   value: `${going} ${lockId}`,
   text: `go ${going} through ${through.join(' and ')}`,
 });
-
-const REST_WIND_MPS = 4.116;
-/** Through a lock, where a breeze abeam lays most boats on a gate, half of that. */
-const LOCK_WIND_MPS = 2.058;
 
 /** A boat to begin with: the first no longer than nine tenths of the place's first berth that its locks take in. */
 function firstThatFits(boats: readonly Boat[], place: Place | undefined): string {
@@ -113,7 +110,7 @@ export function NewManoeuvre({
         ? { lockId: passages[0].lockId, passage: passages[0].going }
         : null;
   const { lockId, passage } = through ?? {};
-  const usual = lockId === undefined ? REST_WIND_MPS : LOCK_WIND_MPS;
+  const usual = lockId === undefined ? START_WIND_MPS : LOCK_START_WIND_MPS;
   const wind = ownWind ?? { speed: usual, from: 240 };
   const conditions = useMemo(
     () => ({

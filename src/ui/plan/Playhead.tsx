@@ -5,7 +5,7 @@ import { usePlayhead } from '../state/playhead';
 import { clock } from '../words/units';
 import type { Lane } from './lane';
 
-const TIMESTEP_S = 0.5;
+const KEY_STEP_S = 0.5;
 const LEAP_S = 5;
 
 /** The line through all lanes at the moment looked at, with what each lane reads there. */
@@ -27,8 +27,8 @@ export function Playhead({
   const seek = usePlayhead((p) => p.seek);
   const at = x(time);
   const keys: Record<string, number> = {
-    ArrowLeft: time - TIMESTEP_S,
-    ArrowRight: time + TIMESTEP_S,
+    ArrowLeft: time - KEY_STEP_S,
+    ArrowRight: time + KEY_STEP_S,
     PageUp: time - LEAP_S,
     PageDown: time + LEAP_S,
     Home: 0,

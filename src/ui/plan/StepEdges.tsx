@@ -11,7 +11,7 @@ import { clock } from '../words/units';
 import { END } from './layout';
 import { cueAt, useRetime, WHY_NOT } from './use-retime';
 
-const TIMESTEP_S = 0.5;
+const KEY_STEP_S = 0.5;
 const LEAP_S = 2;
 /** Pointer moved less than this is a press, px. */
 const STILL_PX = 4;
@@ -91,8 +91,8 @@ export function StepEdges({
       return;
     }
     const by = {
-      ArrowLeft: -TIMESTEP_S,
-      ArrowRight: TIMESTEP_S,
+      ArrowLeft: -KEY_STEP_S,
+      ArrowRight: KEY_STEP_S,
       PageUp: -LEAP_S,
       PageDown: LEAP_S,
     }[event.key];

@@ -1,9 +1,9 @@
+import { BROUGHT_UP_MPS } from '../../policy';
 import { cos, sin } from '../../math';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './types';
 
-/** Brought up, m/s, and short of where she was to lie by more than this share of her length. Judgement. */
-const STOPPED_MPS = 0.12;
+/** Short of where she was to lie by more than this share of her length. Judgement. */
 const SHORT_LENGTHS = 0.2;
 /** She was under way to it at more than this before, m/s. */
 const UNDER_WAY_MPS = 0.35;
@@ -23,7 +23,7 @@ export const asternEarly: FaultRule<'astern too early'> = {
       );
       if (!again) return [];
       let i = sampleAt(trace, from);
-      while (i < trace.time.length && alongAt(trace, i) > STOPPED_MPS) i += 1;
+      while (i < trace.time.length && alongAt(trace, i) > BROUGHT_UP_MPS) i += 1;
       if (i >= trace.time.length || trace.time[i]! > again.from) return [];
       // How far the mark still lies ahead of the point that is to lie there.
       const psi = trace.heading[i]!;

@@ -1,10 +1,10 @@
+import { STERNWAY_GATHERED_MPS } from '../../policy';
 import { engineColumn } from '../../simulation';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './types';
 
-/** Throttle that is hard for taking way off, and sternway gathered by it before neutral, m/s. Judgement. */
+/** Throttle that is hard for taking way off. Judgement. */
 const HARD = 0.6;
-const STERNWAY_MPS = 0.3;
 
 /** Astern with so much throttle that she did not stop but went back. */
 export const asternHard: FaultRule<'astern too hard'> = {
@@ -15,7 +15,7 @@ export const asternHard: FaultRule<'astern too hard'> = {
       const begins = sampleAt(trace, from);
       const ends = sampleAt(trace, to);
       // Meant to stop her: she had way on ahead.
-      if (alongAt(trace, begins) < STERNWAY_MPS) return [];
+      if (alongAt(trace, begins) < STERNWAY_GATHERED_MPS) return [];
       const throttle = Math.max(
         ...(trace[engineColumn('throttle', engine)] ?? new Float64Array(1)).subarray(
           begins,
@@ -23,7 +23,7 @@ export const asternHard: FaultRule<'astern too hard'> = {
         ),
       );
       const sternway = -alongAt(trace, ends);
-      if (throttle < HARD || sternway < STERNWAY_MPS) return [];
+      if (throttle < HARD || sternway < STERNWAY_GATHERED_MPS) return [];
       const figures = { throttle, sternway };
       return [{ rule: 'astern too hard', time: from, until: to, figures }];
     });

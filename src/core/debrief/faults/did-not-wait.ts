@@ -1,10 +1,10 @@
+import { HARDLY_MOVING_MPS } from '../../policy';
 import { isUnderWay, trafficGap } from '../../drive';
 import { poseAt } from '../context';
 import type { FaultRule } from './types';
 
-/** Room somebody under way is to be given, m, and way she may have on while they are nearer, m/s. Judgement. */
+/** Room somebody under way is to be given, m. Judgement. */
 const ROOM_M = { paddler: 4, boat: 3 } as const;
-const HARDLY_MOVING_MPS = 0.4;
 const EVERY = 2;
 
 /** Somebody was under way in her way, and she went on close by them instead of stopping to let them pass. */
