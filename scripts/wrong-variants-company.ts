@@ -76,7 +76,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   },
   {
     name: 'a cue that looks at one’s own boat where another is named',
-    file: 'src/core/plan/gates.ts',
+    file: 'src/core/plan/measures.ts',
     find: 'boat ? s.others[boat - 1]! : s;',
     put: 's;',
   },
@@ -203,7 +203,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'a helm left with way on is nothing to tell',
     file: 'src/core/checks/hands.ts',
-    find: 'return !inGear && trace.groundSpeed[i]! < STILL_MPS;',
+    find: 'return !inGear && trace.groundSpeed[i]! < HELM_MAY_LEAVE_MPS;',
     put: 'return true;',
   },
 ];

@@ -191,7 +191,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core('simulation/actuators.ts', 'wheel at once', 'const reach = rate * dt;', 'const reach = 10;'),
   core(
-    'plan/gates.ts',
+    'plan/cues/heading.ts',
     'heading cue at the opposite heading',
     'return Math.abs(now) > Math.PI / 2 ? -Math.abs(now) : -side * now;',
     'return -side * now;',
@@ -378,7 +378,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'simulation/helm.ts',
     'a helm that steers the same way astern',
-    'return state.motion[U]! < -STERNWAY_MPS ? -1 : 1;',
+    'return state.motion[U]! < -RUDDER_REVERSED_MPS ? -1 : 1;',
     'return 1;',
   ),
   core(
@@ -388,10 +388,10 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     '+ meets * motion[R]!',
   ),
   core(
-    'plan/obey.ts',
+    'plan/orders/wheel.ts',
     'the helm steers on after the wheel is ordered',
-    "case 'wheel':\n      state.helm.active = false;",
-    "case 'wheel':",
+    'state.helm.active = false;',
+    '',
   ),
   core(
     'brief/first-line.ts',

@@ -78,7 +78,7 @@ const order: fc.Arbitrary<Order> = fc.oneof(
     .record({ thruster: fc.constantFrom(0, 1), power: between(-1, 1) })
     .map((o): Order => ({ do: 'thruster', ...o })),
   fc
-    .record({ surge: between(-1, 1), sway: between(-1, 1), yaw: between(-1, 1) })
+    .record({ ahead: between(-1, 1), sideways: between(-1, 1), twist: between(-1, 1) })
     .map((o): Order => ({ do: 'joystick', ...o })),
 );
 

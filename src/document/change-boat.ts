@@ -1,6 +1,7 @@
 import type { Boat } from './boat';
 import type { Manoeuvre } from './manoeuvre';
 import type { OrderDocument } from './plan';
+import { withParameters } from './plan-codec';
 
 /**
  * The manoeuvre sailed in another boat. Orders to an engine or thruster go to the one that stands in its place there; what
@@ -14,10 +15,10 @@ export function withBoat(manoeuvre: Manoeuvre, from: Boat, to: Boat): Manoeuvre 
   };
   const engine = standIn(from.drives, to.drives);
   const thruster = standIn(from.thrusters, to.thrusters);
-  const order = (o: OrderDocument): OrderDocument => {
-    if (o.do === 'engine' && o.engine !== undefined) return { ...o, engine: engine(o.engine) };
-    return o.do === 'thruster' ? { ...o, thruster: thruster(o.thruster) } : o;
-  };
+  const order = (o: OrderDocument): OrderDocument =>
+    withParameters(o, ({ kind }, value) =>
+      kind === 'engine' ? engine(value) : kind === 'thruster' ? thruster(value) : undefined,
+    );
   const { plan } = manoeuvre;
   return {
     ...manoeuvre,

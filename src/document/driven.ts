@@ -13,7 +13,8 @@ import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
 import { DRIVEN_VERSION, migrateDriven, migrateRecording } from './recording-migrations';
 import { failure, success, type Result } from './result';
-import { toOrder, toRunInput } from './run-input';
+import { toOrder } from './plan-input';
+import { toRunInput } from './run-input';
 import { orderSchema, type OrderDocument } from './plan';
 
 export const DRIVEN_SCHEMA = 'yawtrope:driven';

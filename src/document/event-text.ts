@@ -1,4 +1,3 @@
-import type { LockOrder } from '@/core/locks';
 import { wrapTurn } from '@/core/math';
 import type { ControlOrder, HandsOrder, Order, RunEvent } from '@/core/plan';
 import { degrees } from './fields';
@@ -31,7 +30,7 @@ function controlText(order: ControlOrder): string {
         : `thruster ${side} ${percent(Math.abs(order.power))}`;
     }
     case 'joystick':
-      return `joystick: ahead ${percent(order.surge)}, starboard ${percent(order.sway)}, twist ${percent(order.yaw)}`;
+      return `joystick: ahead ${percent(order.ahead)}, starboard ${percent(order.sideways)}, twist ${percent(order.twist)}`;
     case 'engine': {
       const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
       const which = order.engine === null ? '' : `engine ${order.engine + 1} `;
@@ -40,25 +39,22 @@ function controlText(order: ControlOrder): string {
   }
 }
 
-function lockOrderText(order: LockOrder): string {
-  if (order.do === 'wind') return `paddle ${order.paddle + 1} to ${percent(order.to)}`;
-  return `${order.end} gates ${order.leaf ? `${order.leaf} ` : ''}${order.to}`;
-}
-
 function handsText(order: HandsOrder, { lines, crew }: PlanDocument): string {
   const who = order.by === null ? '' : `${crew[order.by]?.name ?? ''}: `;
   const line = 'line' in order ? (lines[order.line]?.name ?? '') : '';
   switch (order.do) {
     case 'pass':
-      return `${who}${order.how} ${line} to ${order.mark.name}`;
+      return `${who}${order.how} ${line} to ${order.to.name}`;
     case 'tend':
       return `${who}${order.how} ${line}`;
     case 'letGo':
       return `${who}let go ${line}`;
     case 'anchor':
       return `${who}${order.how} ${line}`;
-    case 'lock':
-      return `${who}${lockOrderText(order.order)}`;
+    case 'paddle':
+      return `${who}paddle ${order.paddle + 1} to ${percent(order.to)}`;
+    case 'gates':
+      return `${who}${order.end} gates ${order.leaf === 'both' ? '' : `${order.leaf} `}${order.to}`;
     case 'stepAshore':
       return `${who}step ashore, to ${order.mark.name}`;
     case 'stepAboard':

@@ -43,9 +43,9 @@ export class Names {
   }
 
   /** Number of another boat, from 1; her own if none is named, or none of that name is there. */
-  boat(name: string | undefined, path: string): number {
+  boat(name: string | undefined, path: string, field = 'of'): number {
     if (name === undefined) return 0;
-    const at = this.index(this.file.others, name, `${path}.of`, 'there is no other boat');
+    const at = this.index(this.file.others, name, `${path}.${field}`, 'there is no other boat');
     return at < this.file.others.length ? 1 + at : 0;
   }
 

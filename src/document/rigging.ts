@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { BOTTOMS, ROPES } from '@/core/holding';
-import { PASS_HOW, TEND_HOW } from '@/core/plan';
 import { MOST_LINES } from '@/core/simulation';
 import { fenderSchema } from './boat';
 import { shortText, within } from './fields';
@@ -92,46 +91,3 @@ export const motoredSchema = z.strictObject({
   throttle: within(0, 1),
   wheel: within(-1, 1),
 });
-
-/** What people do with lines and their feet; `by` is whoever is at hand if not given. */
-export function handsOrders<A extends z.ZodType, N extends z.ZodType>(after_s: A, named: N) {
-  return [
-    z.strictObject({
-      do: z.literal('pass'),
-      after_s,
-      line: named,
-      to: named,
-      how: z.enum(PASS_HOW, { error: "say 'drop', 'throw' or 'carry'" }),
-      by: named.optional(),
-      /** Made fast at this length as soon as it is on. */
-      length_m: within(0.3, MOST_LINE_M, 'm').optional(),
-    }),
-    z.strictObject({
-      do: z.literal('tend'),
-      after_s,
-      line: named,
-      how: z.enum(TEND_HOW, { error: "say 'haul', 'hold', 'turn', 'keep', 'fast' or 'ease'" }),
-      by: named.optional(),
-      /** To haul it in to, or to ease it by. */
-      length_m: within(0.3, MOST_LINE_M, 'm').optional(),
-      turns: within(0.25, MOST_TURNS, 'turns').default(1.5),
-      /** Hauled on the winch it is led to. */
-      winch: z.boolean().default(false),
-    }),
-    z.strictObject({ do: z.literal('letGo'), after_s, line: named, by: named.optional() }),
-    z.strictObject({
-      do: z.literal('anchor'),
-      after_s,
-      line: named,
-      how: z.enum(['drop', 'weigh'], { error: "say 'drop' or 'weigh'" }),
-      by: named.optional(),
-      /** Chain to let run out before it is held. */
-      length_m: within(1, MOST_LINE_M, 'm').optional(),
-    }),
-    /** A mark ashore to walk to. */
-    z.strictObject({ do: z.literal('stepAshore'), after_s, by: named, mark: named }),
-    /** A point aboard to step to. */
-    z.strictObject({ do: z.literal('stepAboard'), after_s, by: named, point: named }),
-    z.strictObject({ do: z.literal('go'), after_s, by: named, point: named }),
-  ] as const;
-}

@@ -1,7 +1,7 @@
 import { assembleCraft, type Craft } from '@/core/boat';
 import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
-import type { Cue, Expectation, Goal, Order, RunInput, TimedOrder } from '@/core/plan';
+import type { Goal, RunInput } from '@/core/plan';
 import { roomAt } from '@/core/search';
 import { leastUnder } from '@/core/simulation';
 import { toBoatSpec, withFenders } from './boat-spec';
@@ -15,203 +15,10 @@ import { withoutDrawnLeaves, withPounds } from './lock-sites';
 import { laddersOf, toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
 import { toRigging } from './rigging-input';
-import type { CueDocument, ExpectationDocument, OrderDocument } from './plan';
+import { toCue, toExpectation, toOrder } from './plan-input';
 
 /** Overlap at the start that is put down to rounding or a squeezed fender, m. */
 const START_OVERLAP_M = 0.1;
-
-function cue(document: CueDocument, names: Names, path: string): Cue {
-  switch (document.is) {
-    case 'stopped': {
-      const boat = names.boat(document.boat, path);
-      return boat === 0 ? { is: 'stopped' } : { is: 'stopped', boat };
-    }
-    case 'start':
-    case 'sternway':
-      return { is: document.is };
-    case 'after':
-      return { is: 'after', time: document.time_s };
-    case 'heading':
-      return { is: 'heading', heading: radians(document.heading_deg) };
-    case 'turned':
-      return { is: 'turned', by: radians(document.by_deg) };
-    case 'speed': {
-      const { over, compare, speed_mps } = document;
-      return { is: 'speed', over, compare, speed: speed_mps };
-    }
-    case 'abeam':
-    case 'within': {
-      const point = names.pointOfAny(document.point, path);
-      const mark = names.mark(document.mark, path);
-      if (document.is === 'abeam') return { is: 'abeam', point, mark };
-      return { is: 'within', point, mark, distance: document.distance_m };
-    }
-    case 'line':
-      return { is: 'line', line: names.line(document.line, path), state: document.state };
-    case 'crew':
-      return { is: 'crew', who: names.somebody(document.who, path), where: document.where };
-    case 'lock':
-      return { is: 'lock', lock: names.lock(document.lock, path), state: document.state };
-    case 'any':
-    case 'all':
-      return { is: document.is, of: document.of.map((c, i) => cue(c, names, `${path}.of[${i}]`)) };
-  }
-}
-
-const GEARS = { ahead: 1, neutral: 0, astern: -1 } as const;
-
-/** An order as the core gives it; names that lead nowhere are noted in `names`. */
-export function toOrder(document: OrderDocument, names: Names, path: string): TimedOrder {
-  const after = document.after_s;
-  switch (document.do) {
-    case 'wheel':
-      names.helm(path);
-      return { after, order: { do: 'wheel', angle: radians(document.angle_deg) } };
-    case 'steer':
-      names.helm(path);
-      return { after, order: { do: 'steer', heading: radians(document.heading_deg) } };
-    case 'steerFor':
-      names.helm(path);
-      return {
-        after,
-        order: {
-          do: 'steerFor',
-          mark: names.mark(document.mark, path),
-          first: document.first,
-        },
-      };
-    case 'engine':
-      return {
-        after,
-        order: {
-          do: 'engine',
-          engine: names.engine(document.engine, path),
-          gear: GEARS[document.gear],
-          throttle: document.throttle,
-        },
-      };
-    case 'thruster':
-      return {
-        after,
-        order: {
-          do: 'thruster',
-          thruster: names.thruster(document.thruster, path),
-          power: document.power,
-        },
-      };
-    case 'joystick': {
-      names.joystick(path);
-      const { ahead, sideways, twist } = document;
-      return { after, order: { do: 'joystick', surge: ahead, sway: sideways, yaw: twist } };
-    }
-    case 'call':
-      return { after, order: { do: 'call', text: document.text } };
-    case 'pass':
-      return {
-        after,
-        order: {
-          do: 'pass',
-          line: names.rope(document.line, path),
-          by: names.handOn(document.line, document.by, path),
-          mark: names.lineEnd(document.to, path),
-          how: document.how,
-          length: document.length_m ?? null,
-        },
-      };
-    case 'tend': {
-      const { how, turns, winch } = document;
-      const line = names.line(document.line, path);
-      const by = names.handOn(document.line, document.by, path);
-      const length = document.length_m ?? null;
-      return { after, order: { do: 'tend', line, by, how, length, turns, winch } };
-    }
-    case 'letGo': {
-      const line = names.rope(document.line, path);
-      return {
-        after,
-        order: { do: 'letGo', line, by: names.handOn(document.line, document.by, path) },
-      };
-    }
-    case 'anchor': {
-      const { how } = document;
-      const line = names.anchor(document.line, path);
-      const by = names.handOn(document.line, document.by, path);
-      return { after, order: { do: 'anchor', line, by, how, length: document.length_m ?? null } };
-    }
-    case 'stepAshore': {
-      const by = names.person(document.by, path) ?? 0;
-      return { after, order: { do: 'stepAshore', by, mark: names.mark(document.mark, path) } };
-    }
-    case 'stepAboard':
-    case 'go': {
-      const by = names.person(document.by, path) ?? 0;
-      return { after, order: { do: document.do, by, point: names.point(document.point, path) } };
-    }
-    case 'paddle':
-    case 'gates':
-      return { after, order: lockOrder(document, names, path) };
-    case 'signal':
-      return { after, order: { do: 'signal' } };
-    case 'other': {
-      const { gear, throttle, heading_deg } = document;
-      const boat = names.boat(document.boat, path);
-      const heading = heading_deg === undefined ? null : radians(heading_deg);
-      const mark = document.mark === undefined ? undefined : names.mark(document.mark, path);
-      return { after, order: { do: 'other', boat, gear: GEARS[gear], throttle, heading, mark } };
-    }
-  }
-}
-
-function lockOrder(
-  document: Extract<OrderDocument, { do: 'paddle' | 'gates' }>,
-  names: Names,
-  path: string,
-): Order {
-  const lock = names.lock(document.lock, path);
-  const by = names.person(document.by, path);
-  if (document.do === 'paddle') {
-    const paddle = names.paddle(document.lock, document.paddle, path);
-    return { do: 'lock', lock, by, order: { do: 'wind', paddle, to: document.to } };
-  }
-  const { end, to, leaf } = document;
-  const one = leaf === 'both' ? {} : { leaf };
-  return { do: 'lock', lock, by, order: { do: 'gates', end, to, ...one } };
-}
-
-function expectation(document: ExpectationDocument, names: Names, path: string): Expectation {
-  const at = document.at === 'next' ? 'next' : ({ after: document.at.after_s } as const);
-  switch (document.is) {
-    case 'heading':
-      return {
-        is: 'heading',
-        at,
-        heading: radians(document.heading_deg),
-        within: radians(document.within_deg),
-      };
-    case 'speed':
-      return {
-        is: 'speed',
-        at,
-        over: document.over,
-        least: document.least_mps,
-        most: document.most_mps,
-      };
-    case 'turning':
-      return { is: 'turning', at, to: document.to };
-    case 'clear':
-      return { is: 'clear', at, least: document.least_m };
-    case 'line':
-      return { is: 'line', at, line: names.line(document.line, path), state: document.state };
-    case 'near':
-      return {
-        is: 'near',
-        at,
-        point: names.pointOfAny(document.point, path),
-        mark: names.mark(document.mark, path),
-        within: document.within_m,
-      };
-  }
-}
 
 function goal(document: GoalDocument, names: Names): Goal {
   if (document.is === 'clear') return { is: 'clear', distance: document.distance_m };
@@ -314,10 +121,10 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
     const path = `plan.steps[${i}]`;
     return {
       id: step.id,
-      cue: cue(step.cue, names, `${path}.cue`),
+      cue: toCue(step.cue, names, `${path}.cue`),
       within: step.within_s,
       orders: step.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
-      expect: step.expect.map((e, k) => expectation(e, names, `${path}.expect[${k}]`)),
+      expect: step.expect.map((e, k) => toExpectation(e, names, `${path}.expect[${k}]`)),
       wayOut: {
         automatic: step.wayOut.automatic,
         orders: step.wayOut.orders.map((o, k) => toOrder(o, names, `${path}.wayOut.orders[${k}]`)),
@@ -359,7 +166,7 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
     },
     plan: {
       steps,
-      end: { cue: cue(end.cue, names, 'plan.end.cue'), within: end.within_s },
+      end: { cue: toCue(end.cue, names, 'plan.end.cue'), within: end.within_s },
     },
     goal: goal(file.goal, names),
     berth: new Set(file.berth),

@@ -9,6 +9,7 @@ import { planNumbers } from './tune';
 import type { OwnTechnique } from '@/document/technique';
 import { TECHNIQUE_SCHEMA, TECHNIQUE_VERSION } from '@/document/technique-migrations';
 import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
+import { withParameters } from '@/document/plan-codec';
 import { compassOf, dial, tenth, type PlanTemplate } from './template';
 import { settingOf, type Setting } from './setting';
 import { GOAL_WORDS, goesText } from './goal-words';
@@ -131,68 +132,42 @@ class Laying {
     return this.points.has(swapped) ? swapped : 'midships';
   }
 
-  private simple(cue: SimpleCue): SimpleCue {
-    switch (cue.is) {
-      case 'heading':
-        return { ...cue, heading_deg: this.heading(cue.heading_deg) };
-      case 'turned':
-        return { ...cue, by_deg: this.flip * cue.by_deg };
-      case 'abeam':
-        return { ...cue, point: this.point(cue.point), mark: this.mark(cue.mark) };
-      case 'within':
-        return {
-          ...cue,
-          point: this.point(cue.point),
-          mark: this.mark(cue.mark),
-          distance_m: tenth(this.scale * cue.distance_m),
-        };
-      default:
-        return cue;
-    }
-  }
-
   private cue(cue: CueDocument): CueDocument {
     if (cue.is === 'any' || cue.is === 'all')
-      return { ...cue, of: cue.of.map((part) => this.simple(part)) };
-    return this.simple(cue);
+      return { ...cue, of: cue.of.map((part) => this.laid(part)) };
+    return this.laid(cue);
   }
 
   private order(order: OrderDocument): OrderDocument {
-    switch (order.do) {
-      case 'wheel':
-        return { ...order, angle_deg: this.flip * order.angle_deg };
-      case 'steer':
-        return { ...order, heading_deg: this.heading(order.heading_deg) };
-      case 'other':
-        return {
-          ...order,
-          ...(order.heading_deg === undefined
-            ? {}
-            : { heading_deg: this.heading(order.heading_deg) }),
-          ...(order.mark === undefined ? {} : { mark: this.mark(order.mark) }),
-        };
-      case 'steerFor':
-        return { ...order, mark: this.mark(order.mark) };
-      case 'engine': {
-        if (order.engine === undefined) return order;
-        const { engines } = this.technique.basis;
-        return { ...order, engine: this.standIn(order.engine, engines, this.file.boat.drives) };
+    return this.laid(order);
+  }
+
+  /** Every parameter by its kind: headings turned, sides swapped, distances by the boat's length, names found again. */
+  private laid<T extends OrderDocument | SimpleCue>(part: T): T {
+    const { engines, thrusters } = this.technique.basis;
+    const { boat } = this.file;
+    return withParameters(part, (p, value) => {
+      switch (p.kind) {
+        case 'heading':
+          return this.heading(value);
+        case 'angle':
+          return this.flip * value;
+        case 'share':
+          return p.lateral ? this.flip * value : undefined;
+        case 'distance':
+          return tenth(this.scale * value);
+        case 'mark':
+          return 'do' in part && part.do === 'stepAshore' ? undefined : this.mark(value);
+        case 'anyPoint':
+          return this.point(value);
+        case 'engine':
+          return this.standIn(value, engines, boat.drives);
+        case 'thruster':
+          return this.standIn(value, thrusters, boat.thrusters);
+        default:
+          return undefined;
       }
-      case 'thruster': {
-        const { thrusters } = this.technique.basis;
-        const { boat } = this.file;
-        const thruster = this.standIn(order.thruster, thrusters, boat.thrusters);
-        return { ...order, thruster, power: this.flip * order.power };
-      }
-      case 'joystick':
-        return {
-          ...order,
-          sideways: this.flip * order.sideways,
-          twist: this.flip * order.twist,
-        };
-      default:
-        return order;
-    }
+    });
   }
 
   /** Whatever stands in the same place aboard, or in the mirrored place when sides are swapped. */

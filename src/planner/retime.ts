@@ -1,12 +1,6 @@
-import type { HeldBack, PartHeld } from '@/core/plan';
-import { degrees, radians } from '@/document/fields';
-import {
-  MOST_CUE_DISTANCE_M,
-  MOST_CUE_SPEED_MPS,
-  MOST_TURN_DEG,
-  type CueDocument,
-  type SimpleCue,
-} from '@/document/plan';
+import { CUES, type HeldBack, type Parameter, type Parameters, type PartHeld } from '@/core/plan';
+import type { CueDocument, SimpleCue } from '@/document/plan';
+import { figureInFile, keyOf, lastPlace } from '@/document/plan-codec';
 
 /** A cue that comes at another moment; or why it cannot. */
 export type Retimed =
@@ -14,27 +8,24 @@ export type Retimed =
   | {
       readonly ok: false;
       /**
-       * It has no technique to move; it is never so at that moment; its technique hardly changes there, so tells no moment; or
+       * It has no figure to move; it is never so at that moment; its figure hardly changes there, so tells no moment; or
        * another part of it decides.
        */
       readonly why: 'no figure' | 'not reached' | 'stands' | 'another part';
     };
 
-const MOST_SECONDS = 600;
-/** A technique that changes by less than its last place in so long tells no moment, s. */
+/** A figure that changes by less than its last place in so long tells no moment, s. */
 const STANDS_S = 1.5;
-const LAST_PLACE: Readonly<Partial<Record<SimpleCue['is'], number>>> = {
-  heading: radians(1),
-  turned: radians(1),
-  speed: 0.01,
-  within: 0.1,
-};
-const round = (value: number, places: number) => {
-  const by = places === 2 ? 100 : 10;
-  return Math.round(value * by) / by;
-};
 
-/** The technique a part would have to have to come true at a moment; between samples it goes straight. NaN beyond them. */
+/** The parameter of a part that is its figure, and its key; null where it has none. */
+function figureOf(part: SimpleCue): { readonly key: string; readonly of: Parameter } | null {
+  const definition = CUES[part.is];
+  if (!('figure' in definition) || !definition.figure) return null;
+  const of = (definition.parameters as Parameters)[definition.figure.of]!;
+  return { key: keyOf(definition.figure.of, of), of };
+}
+
+/** The figure a part would have to have to come true at a moment; between samples it goes straight. NaN beyond them. */
 function figureAt({ times }: HeldBack, figures: Float64Array, at: number): number {
   const last = times.length - 1;
   if (last < 0 || at < times[0]! - 0.2 || at > times[last]! + 1e-9) return NaN;
@@ -45,31 +36,11 @@ function figureAt({ times }: HeldBack, figures: Float64Array, at: number): numbe
   return figures[i]! + share * ((figures[i + 1] ?? figures[i]!) - figures[i]!);
 }
 
-/** A part of a cue with its technique as it would have to be; null where that is out of its range. */
-function withFigure(part: SimpleCue, figure: number): SimpleCue | null {
-  if (!Number.isFinite(figure)) return null;
-  switch (part.is) {
-    case 'after': {
-      const seconds = round(figure, 1);
-      return seconds < 0 || seconds > MOST_SECONDS ? null : { ...part, time_s: seconds };
-    }
-    case 'heading':
-      return { ...part, heading_deg: ((Math.round(degrees(figure)) % 360) + 360) % 360 };
-    case 'turned': {
-      const by_deg = Math.round(degrees(figure));
-      return by_deg === 0 || Math.abs(by_deg) > MOST_TURN_DEG ? null : { ...part, by_deg };
-    }
-    case 'speed': {
-      const speed_mps = round(figure, 2);
-      return speed_mps > MOST_CUE_SPEED_MPS ? null : { ...part, speed_mps };
-    }
-    case 'within': {
-      const distance_m = round(figure, 1);
-      return distance_m > MOST_CUE_DISTANCE_M ? null : { ...part, distance_m };
-    }
-    default:
-      return null;
-  }
+/** A part of a cue with its figure as it would have to be; null where that is out of its range. */
+function withFigure(part: SimpleCue, value: number): SimpleCue | null {
+  const figure = figureOf(part);
+  const written = figure && figureInFile(figure.of, value);
+  return written === null ? null : { ...part, [figure!.key]: written };
 }
 
 /** Which parts of a group have to be moved for it to come at a moment; null if that cannot be. */
@@ -86,7 +57,7 @@ function toMove(
   const inTheWay = all.filter((i) => (is === 'any' ? moments[i]! < at : moments[i]! > at));
   if (inTheWay.some((i) => !figured(i))) return null;
   if (inTheWay.length > 0) return inTheWay;
-  // Nothing in the way: the one that decides now, or the next best that has a technique.
+  // Nothing in the way: the one that decides now, or the next best that has a figure.
   const order = all
     .filter(figured)
     .sort((a, b) => (is === 'any' ? moments[a]! - moments[b]! : moments[b]! - moments[a]!));
@@ -94,7 +65,7 @@ function toMove(
 }
 
 /**
- * A cue given the technique with which it comes at a moment of the run: metres, degrees, knots or seconds, whichever it
+ * A cue given the figure with which it comes at a moment of the run: metres, degrees, knots or seconds, whichever it
  * goes by.
  *
  * @param held how she goes on while the step is held back
@@ -116,8 +87,9 @@ export function retimed(cue: CueDocument, held: HeldBack, at: number): Retimed {
     const { figures } = held.parts[i]!;
     const figure = figureAt(held, figures!, at);
     const before = figureAt(held, figures!, Math.max(held.from, at - STANDS_S));
-    if (Math.abs(figure - before) < (LAST_PLACE[part.is] ?? 0) && at - held.from > STANDS_S)
-      return no('stands');
+    const place = figureOf(part);
+    const finest = place ? lastPlace(place.of) : 0;
+    if (Math.abs(figure - before) < finest && at - held.from > STANDS_S) return no('stands');
     const moved = withFigure(part, figure);
     if (!moved) return no('not reached');
     of.push(moved);

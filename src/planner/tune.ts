@@ -2,12 +2,8 @@ import { patternSearch, robustMerit, type Dial } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { success, type Result } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
-import {
-  MOST_RUDDER_DEG,
-  type CueDocument,
-  type OrderDocument,
-  type PlanDocument,
-} from '@/document/plan';
+import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
+import { keyOf, parametersOf } from '@/document/plan-codec';
 
 /** A number of a plan that may be fitted: how it is read and written, and its dial in the document's own unit. */
 interface FitNumber extends Dial {
@@ -16,82 +12,17 @@ interface FitNumber extends Dial {
 
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals));
 
-function cueDial(cue: CueDocument): { key: string; decimals: number; dial: Dial } | null {
-  switch (cue.is) {
-    case 'after':
-      // A pause of a second or less is there for the gear or the hands, not to be fitted.
-      if (cue.time_s <= 1) return null;
-      return {
-        key: 'time_s',
-        decimals: 1,
-        dial: { value: cue.time_s, step: Math.max(1, 0.2 * cue.time_s), least: 0.5, most: 600 },
-      };
-    case 'heading':
-      return {
-        key: 'heading_deg',
-        decimals: 0,
-        dial: { value: cue.heading_deg, step: 8, least: 0, most: 359 },
-      };
-    case 'turned':
-      return {
-        key: 'by_deg',
-        decimals: 0,
-        dial: {
-          value: cue.by_deg,
-          step: 8,
-          least: cue.by_deg > 0 ? 2 : -360,
-          most: cue.by_deg > 0 ? 360 : -2,
-        },
-      };
-    case 'speed':
-      return {
-        key: 'speed_mps',
-        decimals: 3,
-        dial: { value: cue.speed_mps, step: 0.2, least: 0.05, most: 6 },
-      };
-    case 'within':
-      return {
-        key: 'distance_m',
-        decimals: 1,
-        dial: {
-          value: cue.distance_m,
-          step: Math.max(0.5, 0.2 * cue.distance_m),
-          least: 0.3,
-          most: 2000,
-        },
-      };
-    default:
-      return null;
-  }
-}
-
-function orderDial(order: OrderDocument): { key: string; decimals: number; dial: Dial } | null {
-  if (order.do === 'wheel' && order.angle_deg !== 0)
-    return {
-      key: 'angle_deg',
-      decimals: 0,
-      dial: {
-        value: order.angle_deg,
-        step: 6,
-        // It stays on its side.
-        least: order.angle_deg > 0 ? 1 : -MOST_RUDDER_DEG,
-        most: order.angle_deg > 0 ? MOST_RUDDER_DEG : -1,
-      },
-    };
-  if (order.do === 'steer')
-    return {
-      key: 'heading_deg',
-      decimals: 0,
-      dial: { value: order.heading_deg, step: 6, least: 0, most: 359 },
-    };
-  if (order.do === 'engine' && order.gear !== 'neutral')
-    return {
-      key: 'throttle',
-      decimals: 2,
-      // Bursts are fitted, not racing.
-      dial: { value: order.throttle, step: 0.1, least: 0, most: Math.max(order.throttle, 0.6) },
-    };
-  return null;
+/** The numbers of a part of a plan that may be fitted: the key each stands under, and its dial. */
+function dialsOf(part: OrderDocument | SimpleCue): { key: string; decimals: number; dial: Dial }[] {
+  return Object.entries(parametersOf(part)).flatMap(([name, p]) => {
+    if (!('tune' in p) || !p.tune) return [];
+    const key = keyOf(name, p);
+    const value = (part as unknown as Readonly<Record<string, number>>)[key]!;
+    const found = p.tune(value, part as unknown as Readonly<Record<string, unknown>>);
+    if (!found) return [];
+    const { decimals, ...rest } = found;
+    return [{ key, decimals, dial: { value, ...rest } }];
+  });
 }
 
 /** Every number of a plan that may be fitted: those of cues, wheel angles and throttles. Gears, sides and names stay. */
@@ -100,36 +31,34 @@ export function planNumbers(plan: PlanDocument): FitNumber[] {
   const parts = (cue: CueDocument) => (cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]);
   plan.steps.forEach(({ cue, orders }, b) => {
     parts(cue).forEach((part, c) => {
-      const found = cueDial(part);
-      if (!found) return;
-      const { key, decimals, dial } = found;
-      numbers.push({
-        ...dial,
-        write: (s, value) =>
-          withStep(s, b, (step) => {
-            const put = (old: object) => ({ ...old, [key]: round(value, decimals) });
-            const next =
-              step.cue.is === 'any' || step.cue.is === 'all'
-                ? { ...step.cue, of: step.cue.of.map((p, i) => (i === c ? put(p) : p)) }
-                : put(step.cue);
-            return { ...step, cue: next as CueDocument };
-          }),
-      });
+      dialsOf(part).forEach(({ key, decimals, dial }) =>
+        numbers.push({
+          ...dial,
+          write: (s, value) =>
+            withStep(s, b, (step) => {
+              const put = (old: object) => ({ ...old, [key]: round(value, decimals) });
+              const next =
+                step.cue.is === 'any' || step.cue.is === 'all'
+                  ? { ...step.cue, of: step.cue.of.map((p, i) => (i === c ? put(p) : p)) }
+                  : put(step.cue);
+              return { ...step, cue: next as CueDocument };
+            }),
+        }),
+      );
     });
     orders.forEach((order, o) => {
-      const found = orderDial(order);
-      if (!found) return;
-      const { key, decimals, dial } = found;
-      numbers.push({
-        ...dial,
-        write: (s, value) =>
-          withStep(s, b, (step) => ({
-            ...step,
-            orders: step.orders.map((old, i) =>
-              i === o ? ({ ...old, [key]: round(value, decimals) } as OrderDocument) : old,
-            ),
-          })),
-      });
+      dialsOf(order).forEach(({ key, decimals, dial }) =>
+        numbers.push({
+          ...dial,
+          write: (s, value) =>
+            withStep(s, b, (step) => ({
+              ...step,
+              orders: step.orders.map((old, i) =>
+                i === o ? ({ ...old, [key]: round(value, decimals) } as OrderDocument) : old,
+              ),
+            })),
+        }),
+      );
     });
   });
   return numbers;

@@ -126,7 +126,9 @@ const climbOut = ({ boat }: RunInput, { lock, coping }: SitedLock): number =>
 /** Do a keeper's hands work the lock, as the plan has it? */
 function kept({ plan }: RunInput): boolean {
   const worked = plan.steps.flatMap(({ orders }) =>
-    orders.flatMap(({ order }) => (order.do === 'lock' ? [order.by] : [])),
+    orders.flatMap(({ order }) =>
+      order.do === 'paddle' || order.do === 'gates' ? [order.by] : [],
+    ),
   );
   return worked.length > 0 && worked.every((by) => by === null);
 }

@@ -54,7 +54,7 @@ function goesAstern(input: RunInput): boolean {
   return input.plan.steps.some(({ orders }) =>
     orders.some(
       ({ order }) =>
-        (order.do === 'engine' && order.gear < 0) || (order.do === 'joystick' && order.surge < 0),
+        (order.do === 'engine' && order.gear < 0) || (order.do === 'joystick' && order.ahead < 0),
     ),
   );
 }

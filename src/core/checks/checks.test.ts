@@ -64,7 +64,7 @@ describe('checks of a plan', () => {
     const none = inputOf(
       [
         stepOf(START, [
-          hands({ do: 'pass', line: 0, by: null, mark: far, how: 'drop', length: null }),
+          hands({ do: 'pass', line: 0, by: null, to: far, how: 'drop', length: null }),
         ]),
       ],
       after(60),

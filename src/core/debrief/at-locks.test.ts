@@ -102,7 +102,7 @@ describe('faults at a lock, each with a near twin that has it not', () => {
       do: 'pass',
       line: 0,
       by: null,
-      mark: end('bollard', -3.4, -8, 3.2),
+      to: end('bollard', -3.4, -8, 3.2),
       how: 'drop',
       length: null,
     };

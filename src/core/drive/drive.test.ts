@@ -276,7 +276,7 @@ describe('surprises', () => {
     ]);
     expect(told(quits).thrusters[0]).toMatchObject({ ordered: 0 });
     expect(Math.max(...quits.finish().run.trace.thruster1!.slice(6, 20))).toBeGreaterThan(0.5);
-    const stick: Order = { do: 'joystick', surge: 0.5, sway: 0, yaw: 0 };
+    const stick: Order = { do: 'joystick', ahead: 0.5, sideways: 0, twist: 0 };
     const fails = driven(input, 80, { 5: [stick], 40: [stick] }, [{ is: 'joystick fails', at: 2 }]);
     expect(told(fails).joystick).toEqual({ active: false, dead: true });
     expect(told(driven(input, 30, { 5: [stick] })).joystick).toEqual({ active: true, dead: false });
@@ -303,7 +303,7 @@ describe('surprises', () => {
       do: 'pass',
       line: 0,
       by: null,
-      mark: bollard,
+      to: bollard,
       how: 'drop',
       length: null,
     };

@@ -3,9 +3,11 @@ import { lineAt, boatOf, lineLimits, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
 import type { Hand, Job } from './hand';
 import { LOOKS_S, WINCH_MPS } from './rigging';
-import type { HandsOrder } from './types';
-
-type Anchor = Extract<HandsOrder, { do: 'anchor' }>;
+/** The line of an anchor, and how much of it is to run out; see orders/anchor. */
+interface Anchor {
+  readonly line: number;
+  readonly length: number | null;
+}
 
 /** Taking the stopper off and letting go, s. */
 const LET_GO_S = 2;

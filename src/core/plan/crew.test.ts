@@ -6,7 +6,7 @@ import { catchChance, throwRange } from './rigging';
 
 const START = { is: 'start' } as const;
 const pass = (line: number, mark: ReturnType<typeof end>, rest = {}) =>
-  hands({ do: 'pass', line, by: null, mark, how: 'drop', length: null, ...rest });
+  hands({ do: 'pass', line, by: null, to: mark, how: 'drop', length: null, ...rest });
 const tend = (line: number, how: 'haul' | 'hold' | 'turn' | 'fast' | 'ease', rest = {}) =>
   hands({ do: 'tend', line, by: null, how, length: null, turns: 1, winch: false, ...rest });
 

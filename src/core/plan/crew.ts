@@ -1,4 +1,4 @@
-import type { IsAboard } from './gates';
+import type { IsAboard } from './cues';
 import { carriedOnTurns, LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, Random, sin } from '../math';
 import {
@@ -13,16 +13,16 @@ import {
   type SimState,
   type World,
 } from '../simulation';
-import type { CrewEvent, LineEvent, LockEvent, RunEvent } from './events';
-import { dropAnchor, weighAnchor } from './anchor-jobs';
+import type { CrewEvent, LineEvent, LockEvent } from './event-names';
+import type { RunEvent } from './events';
 import { Fouling } from './fouling';
-import { workAtLock } from './lock-jobs';
 import { markNow } from './marks';
 import { between, Hand, type Job } from './hand';
 import { footway } from './on-foot';
 import type { Deck } from './deck';
 import { LineJobs, ON } from './line-jobs';
-import { getAshore, stepAboard, stepAshore, type Rails } from './stepping';
+import { getAshore, type Rails } from './stepping';
+import type { CrewAt } from './crew-at';
 import {
   AT_HAND_M,
   LYING_N,
@@ -31,7 +31,8 @@ import {
   WALKS_ASHORE_MPS,
   type Rigging,
 } from './rigging';
-import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
+import { ORDERS, type HandsOrder } from './orders';
+import type { MarkOnPlace, PointOnBoat } from './references';
 
 /** An anchor that has come home so far is not digging in any more, m. Judgement. */
 const DRAGS_M = 3;
@@ -48,7 +49,7 @@ export class Crew implements Deck, Rails {
   private readonly anybody: readonly Hand[];
   /** Whoever works a lock when nobody of hers is told to. */
   private readonly keeper = new Hand(null, null, ANY_PULL_N, ANY_THROW_M);
-  private readonly jobs: LineJobs;
+  readonly jobs: LineJobs;
   /** Who holds each line. */
   readonly tender: (Hand | null)[];
   /** How many turns each line was last put on. */
@@ -111,35 +112,17 @@ export class Crew implements Deck, Rails {
   }
 
   give(order: HandsOrder): void {
-    const hand = order.by === null ? this.atHand(order) : this.people[order.by]!;
-    hand.give(this.jobFor(hand, order), this.now);
-  }
-
-  private atHand(order: HandsOrder): Hand {
-    return order.do === 'lock' ? this.keeper : this.anybody[lineOf(order)]!;
-  }
-
-  private jobFor(hand: Hand, order: HandsOrder): Job {
-    switch (order.do) {
-      case 'pass':
-        return this.jobs.pass(hand, order);
-      case 'tend':
-        return this.jobs.tend(hand, order);
-      case 'letGo':
-        return this.jobs.letGo(hand, order.line);
-      case 'anchor':
-        return order.how === 'drop'
-          ? dropAnchor(this, hand, order)
-          : weighAnchor(this, hand, order);
-      case 'stepAshore':
-        return stepAshore(this, hand, order.mark);
-      case 'stepAboard':
-        return stepAboard(this, hand, order.point);
-      case 'lock':
-        return workAtLock(this, hand, order);
-      case 'go':
-        return this.goes(hand, order.point);
-    }
+    const { atHand, job } = ORDERS[order.do];
+    const hand =
+      order.by !== null
+        ? this.people[order.by]!
+        : atHand === 'keeper'
+          ? this.keeper
+          : this.anybody[lineOf(order)]!;
+    hand.give(
+      (job as (crew: CrewAt, hand: Hand, order: HandsOrder) => Job)(this, hand, order),
+      this.now,
+    );
   }
 
   /** Is somebody at the helm? Yes where nobody was put there to begin with. */
@@ -158,7 +141,7 @@ export class Crew implements Deck, Rails {
     hand.give(this.goes(hand, helm), this.now);
   }
 
-  private *goes(hand: Hand, point: PointOnBoat): Job {
+  *goes(hand: Hand, point: PointOnBoat): Job {
     yield* this.goTo(hand, point);
   }
 

@@ -1,9 +1,9 @@
 import type { Random } from '../math';
 import type { SimState, World } from '../simulation';
-import type { LineEvent } from './events';
+import type { LineEvent } from './event-names';
 import type { Hand } from './hand';
 import type { Rigging } from './rigging';
-import type { MarkOnPlace, PointOnBoat } from './types';
+import type { MarkOnPlace, PointOnBoat } from './references';
 
 /** What the jobs need of those who do them, and of the boat. */
 export interface Deck {

@@ -2,9 +2,9 @@ import { wrapHalfTurn } from '../math';
 import { standsAlong, type End } from '../locks';
 import { MADE, LINE } from '../holding';
 import { groundSpeed, lineColumn, PSI, X, Y, type SimState, type World } from '../simulation';
-import { distanceToMark } from './gates';
+import { distanceToMark } from './measures';
 import type { Rigging } from './rigging';
-import type { MarkOnPlace, PointOnBoat } from './types';
+import type { MarkOnPlace, PointOnBoat } from './references';
 
 /** What counts as having done it, looked at when the manoeuvre ends. SI, radians. */
 export type Goal =

@@ -19,7 +19,7 @@ const pass = (by: number | null = null): HandsOrder => ({
   do: 'pass',
   line: 0,
   by,
-  mark: weight,
+  to: weight,
   how: 'drop',
   length: null,
 });

@@ -1,4 +1,4 @@
-import type { PointOnBoat } from './types';
+import type { PointOnBoat } from './references';
 import { AT_HAND_M, type Whereabouts } from './rigging';
 
 /** A job in hand: gives the moment it next has to be looked at, until it is done. */

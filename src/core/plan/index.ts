@@ -1,9 +1,10 @@
-export type { CrewEvent, LineEvent, LockEvent, RunEvent } from './events';
+export type { CrewEvent, LineEvent, LockEvent } from './event-names';
+export type { RunEvent } from './events';
 export { energyAudit, type EnergyAudit } from './energy';
 export { Fouling } from './fouling';
 export { gripAt, type Grip } from './lock-grip';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
-export { armGate, type Gate } from './gates';
+export { armGate, type Gate } from './cues';
 export { markAtStart, markNow } from './marks';
 export type { Conductor, Finish } from './conductor';
 export { Crew } from './crew';
@@ -25,26 +26,36 @@ export {
   type Rigging,
   type Whereabouts,
 } from './rigging';
-export { isForHands, obey } from './obey';
-export { LINE_STATES, LOCK_CUES, PASS_HOW, TEND_HOW } from './types';
-export type {
-  PlanStep,
-  ControlOrder,
-  HandsOrder,
-  LineEnd,
-  LineState,
-  LockCue,
-  PassHow,
-  TendHow,
-  Cue,
-  Ending,
-  ExpectAt,
-  Expectation,
-  MarkOnPlace,
-  Order,
-  PointOnBoat,
-  Plan,
-  SpeedOver,
-  TimedOrder,
-  WayOut,
-} from './types';
+export { obey } from './obey';
+export type { Channel } from './channel';
+export { CUES, isGroup, type Cue, type CueName, type SimpleCue } from './cues';
+export {
+  EXPECTATIONS,
+  type ExpectAt,
+  type Expectation,
+  type ExpectationName,
+} from './expectations';
+export {
+  isForHands,
+  ORDERS,
+  type ControlOrder,
+  type HandsOrder,
+  type Order,
+  type OrderName,
+} from './orders';
+export type { Choice, Parameter, Parameters, Reference, Referred } from './parameters';
+export {
+  LINE_STATES,
+  LOCK_CUES,
+  PASS_HOW,
+  TEND_HOW,
+  type LineEnd,
+  type LineState,
+  type LockCue,
+  type MarkOnPlace,
+  type PassHow,
+  type PointOnBoat,
+  type SpeedOver,
+  type TendHow,
+} from './references';
+export type { Ending, Plan, PlanStep, TimedOrder, WayOut } from './types';

@@ -27,10 +27,24 @@ import {
   WALKS_ABOARD_MPS,
   WINCH_MPS,
 } from './rigging';
-import type { HandsOrder, MarkOnPlace, PointOnBoat } from './types';
+import type { LineEnd, MarkOnPlace, PassHow, PointOnBoat, TendHow } from './references';
 
-type Pass = Extract<HandsOrder, { do: 'pass' }>;
-type Tend = Extract<HandsOrder, { do: 'tend' }>;
+/** A line, what it is made on to and how; see orders/pass. */
+interface Pass {
+  readonly line: number;
+  readonly to: LineEnd;
+  readonly how: PassHow;
+  readonly length: number | null;
+}
+
+/** A line and what is done with it; see orders/tend. */
+interface Tend {
+  readonly line: number;
+  readonly how: TendHow;
+  readonly length: number | null;
+  readonly turns: number;
+  readonly winch: boolean;
+}
 
 /** Slack a line is left when it is put on and held in the hand, m. */
 const SLACK_M = 0.4;
@@ -70,7 +84,7 @@ export class LineJobs {
     const { crew } = this;
     const { line, how } = order;
     if (this.made(line) !== MADE.ABOARD) return crew.tellLine(line, 'not passed');
-    if (order.mark.tail) return yield* this.pickUp(hand, order, order.mark.tail);
+    if (order.to.tail) return yield* this.pickUp(hand, order, order.to.tail);
     if (how === 'carry') return yield* this.carry(hand, order);
     if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
       return crew.tellLine(line, 'not passed');
@@ -128,7 +142,7 @@ export class LineJobs {
   }
 
   /** From the fairlead to the mark in plan, m. */
-  private distance({ line, mark }: Pass): number {
+  private distance({ line, to: mark }: Pass): number {
     return between(this.fairlead(line), markNow(this.crew.state, mark));
   }
 
@@ -168,7 +182,7 @@ export class LineJobs {
 
   private *throw(hand: Hand, order: Pass): Generator<number, boolean> {
     const { crew } = this;
-    const { line, mark } = order;
+    const { line, to: mark } = order;
     const range = () => throwRange(hand.throws, crew.windFrom(mark));
     for (let i = 0; i < THROWS_TRIED; i++) {
       if (!(yield* this.untilWithin(order, () => 0.9 * range()))) return false;
@@ -196,7 +210,7 @@ export class LineJobs {
   /** Taken from the boat by somebody ashore, or ashore by somebody who steps there with it, and carried to where it goes. */
   private *carry(hand: Hand, order: Pass): Job {
     const { crew } = this;
-    const { line, mark } = order;
+    const { line, to: mark } = order;
     const handOver = () => ({ name: '', ...this.fairlead(line) });
     if (hand.at?.aboard) {
       if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
@@ -226,7 +240,7 @@ export class LineJobs {
   }
 
   /** Its end is on; false where there is not line enough. */
-  private putOn(hand: Hand | null, { line, mark, length }: Pass): boolean {
+  private putOn(hand: Hand | null, { line, to: mark, length }: Pass): boolean {
     const { crew } = this;
     const { height } = crew.rigging.lines[line]!;
     const of = lineAt(crew.world, line).boat;

@@ -17,16 +17,19 @@ import {
   type Spot,
 } from '../locks';
 import type { SimState, World } from '../simulation';
-import type { LockEvent } from './events';
+import type { LockEvent } from './event-names';
 import type { Hand, Job } from './hand';
 import { markNow } from './marks';
 import { LOOKS_S } from './rigging';
-import type { HandsOrder } from './types';
 
 /** So long somebody leans on a gate for the levels to be made, s. */
 const LEANS_FOR_S = 900;
 
-type AtLock = Extract<HandsOrder, { do: 'lock' }>;
+/** What is to be done at which lock. */
+interface AtLock {
+  readonly lock: number;
+  readonly order: LockOrder;
+}
 
 /** What the jobs at a lock need to know and to tell. */
 export interface LockSide {
@@ -59,7 +62,7 @@ function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<nu
 }
 
 /** Upper gates of a lock in a staircase are the lower ones of the lock above it. */
-function between(locks: readonly SitedLock[], asked: AtLock): Pick<AtLock, 'lock' | 'order'> {
+function between(locks: readonly SitedLock[], asked: AtLock): AtLock {
   const { lock, order } = asked;
   const { above } = locks[lock]!;
   if (above === undefined || order.do !== 'gates' || order.end !== 'upper') return asked;

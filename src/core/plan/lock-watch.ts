@@ -17,7 +17,8 @@ import {
   type World,
 } from '../simulation';
 import type { Crew } from './crew';
-import type { LockEvent, RunEvent } from './events';
+import type { LockEvent } from './event-names';
+import type { RunEvent } from './events';
 import { LockGrip, type Grip, type Gripped } from './lock-grip';
 
 /**

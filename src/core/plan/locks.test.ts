@@ -138,7 +138,7 @@ describe('a line in a falling chamber', () => {
     do: 'pass',
     line: 0,
     by: null,
-    mark: bollard,
+    to: bollard,
     how: 'drop',
     length: null,
   };
@@ -239,7 +239,7 @@ describe('a line in a falling chamber', () => {
   it('made fast going up it only hangs slack', () => {
     const run = runPlan({
       ...inLock([
-        at(0, { ...pass, mark: { ...bollard, height: 1.2 } }),
+        at(0, { ...pass, to: { ...bollard, height: 1.2 } }),
         hands(tended('fast'), 8),
         at(16, windTo(0, 1)),
       ]),

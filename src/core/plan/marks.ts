@@ -1,6 +1,6 @@
 import { cos, sin } from '../math';
 import { pointOnWater, type SimState, type StartPose } from '../simulation';
-import type { MarkOnPlace } from './types';
+import type { MarkOnPlace } from './references';
 
 interface Spot {
   readonly x: number;

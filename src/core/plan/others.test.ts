@@ -176,7 +176,7 @@ describe('another boat that gives way', () => {
   it('is passed a line, which holds to her as she moves', () => {
     const rig = riggedWith([{ x: 4, y: 0.8 }]);
     const to = { ...end('Heavy: bow', 4, -0.8), boat: 1 };
-    const pass = { do: 'pass', line: 0, by: null, mark: to, how: 'throw', length: null } as const;
+    const pass = { do: 'pass', line: 0, by: null, to, how: 'throw', length: null } as const;
     const run = runPlan(
       input({ others: [other()], where: where(1), ...rig, obstacles: [quay] }, 40, [hands(pass)]),
     );

@@ -1,10 +1,13 @@
 import { orderEngine, PSI, R, U, V, X, Y } from '../simulation';
 import { sloop } from '../testing/boats';
 import { rig, type Rig, type RigOptions } from '../testing/rig';
-import { lookAt } from './expect';
-import { armGate, distanceAhead, distanceToMark } from './gates';
+import { lookAt } from './expectations';
+import { armGate } from './cues';
+import { distanceAhead, distanceToMark } from './measures';
 import { Player } from './player';
-import type { PlanStep, Cue, Expectation, TimedOrder } from './types';
+import type { PlanStep, TimedOrder } from './types';
+import type { Cue } from './cues';
+import type { Expectation } from './expectations';
 
 const DEG = Math.PI / 180;
 const MIDSHIPS = { name: 'midships', x: 0, y: 0 };

@@ -2,11 +2,14 @@ import type { SimState, World } from '../simulation';
 import type { Conductor, Finish } from './conductor';
 import { Crew } from './crew';
 import type { RunEvent } from './events';
-import { lookAt } from './expect';
-import { armGate, type Gate } from './gates';
-import { isForHands, obey } from './obey';
+import { lookAt } from './expectations';
+import { armGate, type Gate } from './cues';
+import { isForHands } from './orders';
+import { obey } from './obey';
 import { NO_RIGGING, type Rigging } from './rigging';
-import type { ControlOrder, Expectation, Plan, TimedOrder } from './types';
+import type { ControlOrder } from './orders';
+import type { Expectation } from './expectations';
+import type { Plan, TimedOrder } from './types';
 
 interface Due {
   readonly at: number;

@@ -1,8 +1,7 @@
-import { groundSpeed, PSI, waterSpeed, type SimState, type World } from '../simulation';
-import { armGate, distanceToMark, type Gate } from './gates';
+import type { SimState } from '../simulation';
+import { armGate, cueDefinition, partsOf, type Gate } from './cues';
 import type { RunInput } from './input';
 import { runPlan } from './run-loop';
-import type { Cue } from './types';
 
 /** One of the conditions of a cue, as the run goes on while the step is held back. */
 export interface PartHeld {
@@ -19,29 +18,6 @@ export interface HeldBack {
   readonly times: Float64Array;
   /** One of each condition of the cue, in its order; a plain cue has one. */
   readonly parts: readonly PartHeld[];
-}
-
-const FIGURED = new Set<Cue['is']>(['after', 'heading', 'turned', 'speed', 'within']);
-
-const partsOf = (cue: Cue): readonly Cue[] =>
-  cue.is === 'any' || cue.is === 'all' ? cue.of : [cue];
-
-/** The figure with which a cue would come true in this state. */
-function figureNow(cue: Cue, state: SimState, world: World, from: SimState): number {
-  switch (cue.is) {
-    case 'after':
-      return state.time - from.time;
-    case 'heading':
-      return state.motion[PSI]!;
-    case 'turned':
-      return state.motion[PSI]! - from.motion[PSI]!;
-    case 'speed':
-      return cue.over === 'water' ? waterSpeed(state) : groundSpeed(state, world);
-    case 'within':
-      return distanceToMark(state, cue.point, cue.mark);
-    default:
-      return NaN;
-  }
 }
 
 /**
@@ -74,7 +50,7 @@ export function holdBack(input: RunInput, step: number, most: number): HeldBack 
     }
     times.push(state.time);
     parts.forEach((part, i) => {
-      figures[i]!.push(figureNow(part, state, world, from!));
+      figures[i]!.push(cueDefinition(part).figure?.now(part as never, state, world, from!) ?? NaN);
       if (moments[i] === null && gates[i]!.level(state, world) >= 0) moments[i] = state.time;
     });
   });
@@ -83,7 +59,7 @@ export function holdBack(input: RunInput, step: number, most: number): HeldBack 
     times: Float64Array.from(times),
     parts: parts.map((part, i) => ({
       moment: moments[i]!,
-      figures: FIGURED.has(part.is) ? Float64Array.from(figures[i]!) : null,
+      figures: cueDefinition(part).figure ? Float64Array.from(figures[i]!) : null,
     })),
   };
 }

@@ -1,4 +1,4 @@
-import type { MarkOnPlace, PointOnBoat } from './types';
+import type { MarkOnPlace, PointOnBoat } from './references';
 
 /** A line as the plan knows it: its place among the run's lines is its place here. */
 export interface RiggedLine {

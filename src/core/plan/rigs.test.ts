@@ -51,7 +51,7 @@ const order = (lines: number) =>
                 do: 'pass',
                 line: on,
                 by: null,
-                mark: end('there', 3, 2),
+                to: end('there', 3, 2),
                 how: 'throw',
                 length: null,
               }

@@ -10,7 +10,7 @@ import {
 } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { hands, riggedWith } from '../testing/rigging';
-import { runPlan, type Cue, type Expectation, type TimedOrder } from './';
+import { runPlan, type Cue, type Expectation, type SimpleCue, type TimedOrder } from './';
 
 const DEG = Math.PI / 180;
 
@@ -71,7 +71,7 @@ describe('cues', () => {
   });
 
   it('waits for all of a group and takes the first of any', () => {
-    const three: Cue[] = [
+    const three: SimpleCue[] = [
       { is: 'after', time: 2 },
       { is: 'after', time: 5 },
     ];

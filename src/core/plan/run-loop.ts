@@ -36,7 +36,7 @@ import {
   type SimState,
   type World,
 } from '../simulation';
-import type { IsAboard } from './gates';
+import type { IsAboard } from './cues';
 import { checkGoal } from './goal';
 import { NO_RIGGING } from './rigging';
 import { worldOf, type RunInput } from './input';

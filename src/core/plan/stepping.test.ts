@@ -103,7 +103,7 @@ describe('steps and ladders', () => {
       do: 'pass',
       line: 0,
       by: 0,
-      mark: BOLLARD,
+      to: BOLLARD,
       how: 'carry',
       length: null,
     });
@@ -128,7 +128,7 @@ describe('steps and ladders', () => {
 
   it('off its turns a line is left by whoever walks away, and a doubled one is not tended from ashore', () => {
     const carried = (line: number) =>
-      hands({ do: 'pass', line, by: 0, mark: BOLLARD, how: 'carry', length: null });
+      hands({ do: 'pass', line, by: 0, to: BOLLARD, how: 'carry', length: null });
     const tend = (how: 'turn' | 'hold') =>
       hands({ do: 'tend', line: 0, by: 0, how, length: null, turns: 2, winch: false });
     const whats = (lines: readonly TestLine[], orders: readonly TimedOrder[]) =>

@@ -1,7 +1,7 @@
 import { halfBreadthAt } from '../boat';
 import { nearestOnPolygon } from '../math';
 import { groundSpeed, pointAboard, pointOnWater, type SimState, type World } from '../simulation';
-import type { CrewEvent } from './events';
+import type { CrewEvent } from './event-names';
 import { between, type Hand, type Job } from './hand';
 import { markNow } from './marks';
 import { footings, type Ashore, type Footing } from './on-foot';
@@ -17,11 +17,11 @@ import {
   WALKS_ABOARD_MPS,
   WALKS_ASHORE_MPS,
 } from './rigging';
-import type { MarkOnPlace, PointOnBoat } from './types';
+import type { MarkOnPlace, PointOnBoat } from './references';
 
 // Steps ashore and aboard: over a gap she lies still beside, no higher than one steps, or by a ladder.
 
-const TIMESTEP_S = 1.5;
+const STEP_OVER_S = 1.5;
 
 /** What steps need to know of the boat, and to tell. */
 export interface Rails {
@@ -110,7 +110,7 @@ function* untilSteppable(
     found = look(STEP_UP_M);
   }
   const before = propellerNear(at, found.point);
-  yield at.now + TIMESTEP_S;
+  yield at.now + STEP_OVER_S;
   lookForPropeller(at, hand, found.point, before);
   return found;
 }

@@ -28,6 +28,32 @@ const TEXTS: ReadonlyMap<string, string> = new Map([
   ['steerFor', 'steer for'],
 ]);
 
+/** An order by the parameters it had: a paddle and gates were one order to a lock, a line was passed to a mark. */
+function orderAsItWas(order: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> {
+  switch (order.do) {
+    case 'paddle': {
+      const { lock, by, paddle, to } = order;
+      return 'lock' in order ? { do: 'lock', lock, by, order: { do: 'wind', paddle, to } } : order;
+    }
+    case 'gates': {
+      const { lock, by, end, leaf, to } = order;
+      if (!('lock' in order)) return order;
+      const one = leaf === 'both' ? {} : { leaf };
+      return { do: 'lock', lock, by, order: { do: 'gates', end, to, ...one } };
+    }
+    case 'pass': {
+      const { to, ...rest } = order;
+      return 'mark' in order ? order : { ...rest, mark: to };
+    }
+    case 'joystick': {
+      const { ahead, sideways, twist } = order;
+      return { do: 'joystick', surge: ahead, sway: sideways, yaw: twist };
+    }
+    default:
+      return order;
+  }
+}
+
 const word = new DataView(new ArrayBuffer(8));
 
 /** Two multiplicative hashes of 32 bits side by side, over 32-bit words. */
@@ -63,7 +89,7 @@ class Hash {
       for (let i = 0; i < value.length; i++) this.value(value[i]);
       return;
     }
-    const record = value as Readonly<Record<string, unknown>>;
+    const record = orderAsItWas(value as Readonly<Record<string, unknown>>);
     const under = (key: string) => KEYS.get(key) ?? key;
     for (const key of Object.keys(record).sort((a, b) => (under(a) < under(b) ? -1 : 1))) {
       if (record[key] === undefined) continue;

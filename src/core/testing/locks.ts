@@ -107,23 +107,19 @@ const paddle = (
 export const LOCK_WALLS = [box('west wall', -8, -17, -3, 3), box('east wall', 3, -17, 8, 3)];
 
 export const windTo = (at: number, to: number, by: number | null = null): Order => ({
-  do: 'lock',
+  do: 'paddle',
   lock: 0,
+  paddle: at,
+  to,
   by,
-  order: { do: 'wind', paddle: at, to },
 });
 
 export const swingGates = (
   end: 'upper' | 'lower',
   to: 'open' | 'shut',
   by: number | null = null,
-  leaf?: Side,
-): Order => ({
-  do: 'lock',
-  lock: 0,
-  by,
-  order: { do: 'gates', end, to, ...(leaf ? { leaf } : {}) },
-});
+  leaf: Side | 'both' = 'both',
+): Order => ({ do: 'gates', lock: 0, end, leaf, to, by });
 
 /** A small boat as a lock sees her. */
 export const SMALL_BOAT: LockedBoat = {

@@ -1,6 +1,15 @@
 import { assembleCraft, type BoatSpec } from '../boat';
 import { LINE, LINE_COLUMNS, solidObstacle, type Lines } from '../holding';
-import type { PlanStep, Cue, Expectation, Rigging, RunInput, TimedOrder } from '../plan';
+import {
+  isGroup,
+  type Cue,
+  type Expectation,
+  type PlanStep,
+  type Rigging,
+  type RunInput,
+  type SimpleCue,
+  type TimedOrder,
+} from '../plan';
 import { sloop } from './boats';
 import type { Weather } from '../simulation';
 import { bottomOf, type Bottom } from '../water';
@@ -54,7 +63,10 @@ const flipMark = <
 ): T => (mark.boat ? { ...mark, y: -mark.y } : { ...mark, x: -mark.x });
 const flipPoint = <T extends { readonly y: number }>(point: T): T => ({ ...point, y: -point.y });
 
-function flipCue(cue: Cue): Cue {
+const flipCue = (cue: Cue): Cue =>
+  isGroup(cue) ? { ...cue, of: cue.of.map(flipSimple) } : flipSimple(cue);
+
+function flipSimple(cue: SimpleCue): SimpleCue {
   switch (cue.is) {
     case 'heading':
       return { ...cue, heading: -cue.heading };
@@ -63,9 +75,6 @@ function flipCue(cue: Cue): Cue {
     case 'abeam':
     case 'within':
       return { ...cue, point: flipPoint(cue.point), mark: flipMark(cue.mark) };
-    case 'any':
-    case 'all':
-      return { ...cue, of: cue.of.map(flipCue) };
     default:
       return cue;
   }
@@ -96,11 +105,11 @@ function flipOrder(timed: TimedOrder): TimedOrder {
     case 'thruster':
       return { ...timed, order: { ...order, power: -order.power } };
     case 'joystick':
-      return { ...timed, order: { ...order, sway: -order.sway, yaw: -order.yaw } };
+      return { ...timed, order: { ...order, sideways: -order.sideways, twist: -order.twist } };
     case 'pass': {
-      const { tail } = order.mark;
-      const mark = { ...flipMark(order.mark), tail: tail && flipMark(tail) };
-      return { ...timed, order: { ...order, mark } };
+      const { tail } = order.to;
+      const mark = { ...flipMark(order.to), tail: tail && flipMark(tail) };
+      return { ...timed, order: { ...order, to: mark } };
     }
     case 'stepAshore':
       return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
@@ -113,11 +122,9 @@ function flipOrder(timed: TimedOrder): TimedOrder {
           mark: order.mark && flipMark(order.mark),
         },
       };
-    case 'lock': {
-      const { order: at } = order;
-      if (at.do === 'wind' || !at.leaf) return timed;
-      return { ...timed, order: { ...order, order: { ...at, leaf: otherSide(at.leaf) } } };
-    }
+    case 'gates':
+      if (order.leaf === 'both') return timed;
+      return { ...timed, order: { ...order, leaf: otherSide(order.leaf) } };
     case 'stepAboard':
     case 'go':
       return { ...timed, order: { ...order, point: flipPoint(order.point) } };

@@ -1,4 +1,3 @@
-import type { LockOrder } from '@/core/locks';
 import type { Change } from '@/core/debrief';
 import type { Order } from '@/core/plan';
 import { TIMESTEP_S } from '@/core/simulation';
@@ -27,11 +26,6 @@ const HOW = {
   ease: 'eased',
 } as const;
 
-function lockOrderText(order: LockOrder): string {
-  if (order.do === 'wind') return `paddle ${order.paddle + 1} ${shareText(order.to)}`;
-  return `${order.leaf ? `${order.leaf} leaf of the ` : ''}${order.end} gates ${order.to}`;
-}
-
 /** An order as the core has it, in words: "ahead 40 %", "wheel 20° starboard". */
 export function coreOrderText(order: Order, { boat, plan }: About): string {
   const line = (index: number) => the(plan.lines[index]?.name ?? 'line');
@@ -51,7 +45,7 @@ export function coreOrderText(order: Order, { boat, plan }: About): string {
     case 'thruster':
       return thrusterText(boat.thrusters[order.thruster]?.name ?? 'thruster', order.power);
     case 'joystick':
-      return joystickText(order.surge, order.sway, order.yaw);
+      return joystickText(order.ahead, order.sideways, order.twist);
     case 'pass':
     case 'tend':
       return `${line(order.line)} ${HOW[order.how]}`;
@@ -65,8 +59,10 @@ export function coreOrderText(order: Order, { boat, plan }: About): string {
       return `${who(order.by)} aboard`;
     case 'go':
       return `${who(order.by)} to the ${order.point.name}`;
-    case 'lock':
-      return lockOrderText(order.order);
+    case 'paddle':
+      return `paddle ${order.paddle + 1} ${shareText(order.to)}`;
+    case 'gates':
+      return `${order.leaf === 'both' ? '' : `${order.leaf} leaf of the `}${order.end} gates ${order.to}`;
     case 'signal':
       return 'the sign to wind';
     case 'other':

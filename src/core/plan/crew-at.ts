@@ -1,0 +1,15 @@
+import type { Deck } from './deck';
+import type { Hand, Job } from './hand';
+import type { LineJobs } from './line-jobs';
+import type { LockSide } from './lock-jobs';
+import type { PointOnBoat } from './references';
+import type { Rails } from './stepping';
+
+/** What an order to people may use: lines, rails, locks, and legs. */
+export type CrewAt = Deck &
+  Rails &
+  LockSide & {
+    readonly jobs: LineJobs;
+    /** Walks to a place aboard. */
+    goes(hand: Hand, point: PointOnBoat): Job;
+  };

@@ -1,0 +1,66 @@
+/** What befell a line. */
+export type LineEvent =
+  | 'passing'
+  | 'missed'
+  | 'not passed'
+  | 'on'
+  | 'on a turn'
+  | 'kept snug'
+  | 'fast'
+  | 'hauled'
+  | 'eased'
+  | 'let go'
+  | 'home'
+  | 'not let go'
+  | 'left'
+  | 'brought up'
+  | 'parted'
+  | 'picked up'
+  | 'anchor down'
+  | 'anchor up'
+  | 'drags'
+  | 'in the propeller'
+  /** Made fast in a chamber that begins to fall; and still fast once it has fallen. It loads up, and she hangs on it. */
+  | 'fast as it falls'
+  | 'fast too long'
+  | 'loads up'
+  | 'hangs her';
+
+/** What was done at a lock, or could not be, and what befell her in it. */
+export type LockEvent =
+  | 'paddle up'
+  | 'paddle down'
+  | 'gates open'
+  | 'gates shut'
+  | 'not there'
+  | 'no way across'
+  | 'other gates open'
+  | 'never level'
+  | 'over the coping'
+  | 'over the cill'
+  | 'hangs sooner'
+  | 'on the cill'
+  | 'wedged'
+  | 'hangs wedged'
+  | 'on a gate'
+  | 'caught on a gate'
+  | 'under the coping'
+  | 'caught under the coping'
+  | 'fender under the coping'
+  | 'rises to a bridge'
+  | 'caught sooner'
+  | 'free again';
+
+/** What somebody did or could not do. */
+export type CrewEvent =
+  | 'ashore'
+  | 'aboard'
+  | 'at'
+  | 'could not step'
+  | 'too high to step'
+  | 'on a ladder'
+  | 'no way across'
+  | 'not there'
+  | 'in danger'
+  | 'helm left'
+  | 'helm manned';

@@ -1,0 +1,80 @@
+import type { SimState, World } from '../../simulation';
+import type { Channel } from '../channel';
+import type { CrewAt } from '../crew-at';
+import type { Hand, Job } from '../hand';
+import type { Parameters, Values } from '../parameters';
+
+interface Common<D extends string, P extends Parameters> {
+  readonly do: D;
+  readonly parameters: P;
+  /** Two parameters of which one may be given, and what is said of both. */
+  readonly notBoth?: { readonly of: readonly [string, string]; readonly says: string };
+}
+
+interface Given<P extends Parameters> {
+  channel(order: Values<P>): Channel;
+  /** How far two of them are from meaning the same: nought the same, Infinity never the same thing. */
+  unlike(a: Values<P>, b: Values<P>): number;
+}
+
+/** Done at the helm: by whoever stands there. */
+export interface HelmOrder<D extends string, P extends Parameters> extends Common<D, P>, Given<P> {
+  readonly by: 'helm';
+  /** What the boat has to have for it. */
+  readonly needs?: 'steering' | 'joystick';
+  /** Any control takes the boat from the joystick, but the joystick. */
+  readonly keepsJoystick?: boolean;
+  apply(order: Values<P>, state: SimState, world: World): void;
+}
+
+/** Done by people away from the helm, in their own time. */
+export interface CrewOrder<D extends string, P extends Parameters> extends Common<D, P>, Given<P> {
+  readonly by: 'crew';
+  /** Who does it where nobody is named: whoever is at hand by the line, or the keeper of a lock; else somebody is. */
+  readonly atHand: 'line' | 'keeper' | null;
+  job(crew: CrewAt, hand: Hand, order: Values<P>): Job;
+}
+
+/** Done by the helm of another boat. */
+export interface OtherOrder<D extends string, P extends Parameters> extends Common<D, P> {
+  readonly by: 'other boat';
+  apply(order: Values<P>, state: SimState, world: World): void;
+}
+
+/** Said: nothing aboard changes by it. */
+export interface SaidOrder<D extends string, P extends Parameters> extends Common<D, P> {
+  readonly by: 'voice';
+}
+
+type Rest<T> = Omit<T, 'do' | 'by'>;
+
+export const helmOrder = <D extends string, const P extends Parameters>(
+  name: D,
+  rest: Rest<HelmOrder<D, P>>,
+): HelmOrder<D, P> => ({ do: name, by: 'helm', ...rest });
+
+export const crewOrder = <D extends string, const P extends Parameters>(
+  name: D,
+  rest: Rest<CrewOrder<D, P>>,
+): CrewOrder<D, P> => ({ do: name, by: 'crew', ...rest });
+
+export const otherOrder = <D extends string, const P extends Parameters>(
+  name: D,
+  rest: Rest<OtherOrder<D, P>>,
+): OtherOrder<D, P> => ({ do: name, by: 'other boat', ...rest });
+
+export const saidOrder = <D extends string, const P extends Parameters>(
+  name: D,
+  rest: Rest<SaidOrder<D, P>>,
+): SaidOrder<D, P> => ({ do: name, by: 'voice', ...rest });
+
+/** An order as it is given. */
+export type OrderOf<T> = T extends {
+  readonly do: infer D;
+  readonly parameters: infer P extends Parameters;
+}
+  ? { readonly do: D } & Values<P>
+  : never;
+
+/** Of orders that are the same whatever else they say. */
+export const alike = () => 0;
