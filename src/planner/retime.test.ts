@@ -35,7 +35,7 @@ const timeOf = (file: ManoeuvreFile, step: number) => {
   return run.outcome === 'cue never came' ? undefined : run.duration;
 };
 
-/** A boat held back, sampled each second for ten: a technique that falls by one a second, and one that stands. */
+/** A boat held back, sampled each second for ten: a figure that falls by one a second, and one that stands. */
 const held = (...parts: HeldBack['parts']): HeldBack => ({
   from: 0,
   times: Float64Array.from({ length: 11 }, (_, i) => i),
@@ -44,7 +44,7 @@ const held = (...parts: HeldBack['parts']): HeldBack => ({
 const falling = Float64Array.from({ length: 11 }, (_, i) => 20 - i);
 
 describe('a step moved in time', () => {
-  // Between them these have every kind of cue that goes by a technique.
+  // Between them these have every kind of cue that goes by a figure.
   const demos = chosen(DEMO_MANOEUVRES, [
     'alongside-wind-off',
     'off-stilt-pontoon',
@@ -73,7 +73,7 @@ describe('a step moved in time', () => {
       }
     }
     expect(off.length).toBeGreaterThan(SWEEPING ? 120 : 20);
-    // What is written is rounded: where the technique hardly moves, that is seconds; where it turns back, it comes earlier.
+    // What is written is rounded: where the figure hardly moves, that is seconds; where it turns back, it comes earlier.
     const near = off.filter((by) => by < 0.35).length;
     expect(near / off.length).toBeGreaterThan(0.95);
   });

@@ -21,7 +21,7 @@ export interface Units {
   readonly force: ForceUnit;
 }
 
-/** null: whatever the techniques favour. */
+/** null: whatever the figures favour. */
 export interface Schools {
   readonly firstLine: FirstLine | null;
   readonly burst: 'idle' | 'firm' | null;
