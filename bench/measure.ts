@@ -4,10 +4,10 @@ import { runPlan, type RunInput } from '@/core/plan';
 import {
   environmentFor,
   initialState,
-  makeScratch,
   orderEngine,
   orderRudder,
   timestep,
+  vesselOf,
   TIMESTEP_S,
 } from '@/core/simulation';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from '@/document';
@@ -97,11 +97,11 @@ function stepper(input: RunInput): (steps: number) => void {
     shore: shoreOf(input.obstacles),
   };
   const state = initialState(craft, input.start, world.lines);
-  const s = makeScratch(world);
+  const vessel = vesselOf(world, state);
   orderRudder(state, craft, 0.2);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0.1));
   return (steps) => {
-    for (let i = 0; i < steps; i++) timestep(state, world, s, TIMESTEP_S, null);
+    for (let i = 0; i < steps; i++) timestep(vessel, TIMESTEP_S);
   };
 }
 

@@ -101,7 +101,7 @@ sweep(
     await press("//button[normalize-space()='Begin']");
     await driver.wait(async () => (await at()).includes('/m/'), 20_000);
     await app.page.ready();
-    await app.page.written("(//section[@aria-label='Figures']//li//button)[1]");
+    await app.page.written("(//section[@aria-label='Techniques']//li//button)[1]");
     await app.page.saved();
     const first = await played((await at()).split('/m/')[1]!.split('?')[0]!);
     expect(first.file.plan.steps.length).toBeGreaterThan(1);

@@ -199,7 +199,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'plan/run-loop.ts',
     'cues rounded to a step',
-    'if (level >= 0) this.findCue(dt, player.level(this.before), level);',
+    'if (level >= 0) this.findCue(dt, player.level(simulation.marked), level);',
     '',
   ),
   core('plan/run-loop.ts', 'hard touches forgiven', "if (hard) return 'hard touch';", ''),

@@ -71,8 +71,8 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
   core(
     'locks/sited.ts',
     'left is right',
-    'Math.abs(at[IN_LOCK.T]!) > lock.width / 2) return NaN',
-    'Math.abs(at[IN_LOCK.T]!) > 99) return NaN',
+    'Math.abs(acrossLock(sited, x, y)) > lock.width / 2) return NaN',
+    'Math.abs(acrossLock(sited, x, y)) > 99) return NaN',
   ),
   core(
     'locks/sited.ts',

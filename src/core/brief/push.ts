@@ -1,14 +1,6 @@
 import { atan2, cos, sin } from '../math';
 import { Episode, letGo, type Surroundings } from '../search';
-import {
-  derivative,
-  makeScratch,
-  PSI,
-  senseSurroundings,
-  windAt,
-  type SimState,
-  type World,
-} from '../simulation';
+import { PSI, Simulation, windAt, type SimState, type World } from '../simulation';
 
 /** Along her and across her: ahead and to starboard. */
 export interface OnHer {
@@ -54,18 +46,17 @@ function onHer(heading: number, east: number, north: number): OnHer {
 
 /** Force on her as she is, N in body axes, and the water's own velocity along and across her, m/s. */
 function forceOn(world: World, state: SimState): { force: OnHer; current: OnHer } {
-  const s = makeScratch(world);
-  s.clock[0] = state.time;
-  senseSurroundings(state.motion, world, s);
-  derivative(s.slopes[0], state.motion, world, s, 0);
+  const now = new Simulation(world, state);
+  now.warmUp();
+  const { currentU, currentV } = now.vessel.scratch;
   const { currentEast, currentNorth } = world.environment;
   const reference = onHer(state.motion[PSI]!, currentEast, currentNorth);
   const mean = (values: Float64Array) => values.reduce((sum, v) => sum + v, 0) / values.length;
   return {
-    force: { ahead: s.force[0]!, starboard: s.force[1]! },
+    force: { ahead: now.force[0]!, starboard: now.force[1]! },
     current: {
-      ahead: reference.ahead + mean(s.currentU),
-      starboard: reference.starboard + mean(s.currentV),
+      ahead: reference.ahead + mean(currentU),
+      starboard: reference.starboard + mean(currentV),
     },
   };
 }

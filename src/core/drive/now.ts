@@ -10,7 +10,6 @@ import { GROUND, noClearance } from '../holding';
 import type { Cue, Finish, RunEvent } from '../plan';
 import { roomAlong } from '../search';
 import {
-  makeScratch,
   othersOf,
   groundOf,
   pointOnWater,
@@ -19,7 +18,6 @@ import {
   X,
   Y,
   type Gear,
-  type Scratch,
   type Trace,
 } from '../simulation';
 import type { Drive } from './drive';
@@ -109,7 +107,6 @@ export class DriveTeller {
   private readonly toldSpeeds: number[] = [];
   private readonly wind = new Float64Array(2);
   private readonly lookout: Lookout;
-  private readonly scratch: Scratch;
   private readonly found = noClearance();
   /** All that is not her berth. */
   private readonly besides: ReadonlySet<number>;
@@ -124,7 +121,6 @@ export class DriveTeller {
   ) {
     const { world } = drive;
     this.lookout = new Lookout(world);
-    this.scratch = makeScratch(world);
     const own = numbersOf(world, berth);
     this.own = own;
     const { points } = world.craft.spec;
@@ -190,13 +186,13 @@ export class DriveTeller {
   }
 
   private nearby(): LeastClearance[] {
-    const { state, world } = this.drive;
+    const { state, world, live } = this.drive;
     const most = NEARBY_LENGTHS * world.craft.spec.hull.length;
     const told: LeastClearance[] = [];
     let skip = this.own;
     while (told.length < NEARBY) {
       const { found } = this;
-      this.lookout.look(found, state, this.scratch, skip);
+      this.lookout.look(found, live.simulation, skip);
       const one = described(found, state, world);
       if (!one || one.distance > most) break;
       told.push(one);
@@ -233,8 +229,8 @@ export class DriveTeller {
 
   private toBerth(): DriveNow['berth'] {
     if (!this.hasBerth) return null;
-    const { state, world } = this.drive;
-    this.lookout.look(this.found, state, this.scratch, this.besides);
+    const { world, live } = this.drive;
+    this.lookout.look(this.found, live.simulation, this.besides);
     const name = nameOfThing(world, this.found.obstacle);
     return name === null ? null : { distance: this.found.distance, name };
   }

@@ -55,8 +55,8 @@ describe('a face that is one straight edge', () => {
             });
             r.scratch.clock[CLOCK.STEP] = TIMESTEP_S;
             r.scratch.touch.list[LIST.PIECE] = TIMESTEP_S;
-            lookAround(r.state.motion, r.world, r.scratch);
-            derivative(r.scratch.slopes[0], r.state.motion, r.world, r.scratch, 0);
+            lookAround(r.state.motion, r);
+            derivative(r.scratch.slopes[0], r.state.motion, r, 0);
             return r.scratch;
           });
           const found = [one!, many!].map(({ touch }) =>
@@ -87,7 +87,7 @@ it('a leaf that swings on to a boat that lies still is found, from however far o
   const { shore } = r.world;
   let touched = 0;
   for (let i = 0; i < 60; i++) {
-    timestep(r.state, r.world, r.scratch, TIMESTEP_S, null);
+    timestep(r, TIMESTEP_S);
     touched += r.scratch.touch.count;
     // Her bow is at y = 5; it comes down to 4.8, slowly.
     const by = i < 50 ? 0.084 : 0;

@@ -4,7 +4,7 @@ import {
   CLOCK,
   derivative,
   lookAround,
-  makeScratch,
+  vesselOf,
   orderEngine,
   orderRudder,
   R,
@@ -42,7 +42,7 @@ describe('J1 one corner meets a wall without friction', () => {
     const before = energy(r);
     let peak = 0;
     for (let i = 0; i < 400; i++) {
-      timestep(r.state, r.world, r.scratch, 0.01, null);
+      timestep(r, 0.01);
       for (let k = 0; k < r.scratch.touch.count; k++) {
         peak = Math.max(peak, r.scratch.touch.normalForce[k]!);
       }
@@ -55,7 +55,7 @@ describe('J1 one corner meets a wall without friction', () => {
   it.each([0.3, 1.5, 3, 6])('at %f m/s too, at the step she is run with', (speed) => {
     const r = rig(pointed(0), { obstacles: [wall(9)], u: speed });
     const log = new TouchLog(r.world);
-    for (let i = 0; i < 200; i++) timestep(r.state, r.world, r.scratch, TIMESTEP_S, log);
+    for (let i = 0; i < 200; i++) timestep({ ...r, watch: log }, TIMESTEP_S);
     expect(r.state.motion[U]! / -speed).toBeCloseTo(1, 2);
     expect(log.touches()[0]!.peakForce / (speed * Math.sqrt(5250 * 20000))).toBeCloseTo(1, 1);
     expect(log.touches()[0]!.speed / speed).toBeCloseTo(1, 2);
@@ -76,7 +76,7 @@ describe('J1 one corner meets a wall without friction', () => {
     // Until just after the first corner lets go.
     let touched = false;
     for (let i = 0; i < 600; i++) {
-      timestep(r.state, r.world, r.scratch, 0.005, null);
+      timestep(r, 0.005);
       if (r.scratch.touch.count > 0) touched = true;
       else if (touched) break;
     }
@@ -125,7 +125,7 @@ describe('touches faster than the step', () => {
         const r = rig(hard, { obstacles: [quay], heading, u: ahead, v: across });
         const before = energy(r);
         const log = new TouchLog(r.world);
-        for (let i = 0; i < 100; i++) timestep(r.state, r.world, r.scratch, 0.1, log);
+        for (let i = 0; i < 100; i++) timestep({ ...r, watch: log }, 0.1);
         expect(log.touches().length).toBeGreaterThan(0);
         expect(energy(r)).toBeLessThan(before);
         // She has not been shot through it, nor away.
@@ -197,7 +197,7 @@ describe('touch log', () => {
       v: 0.2,
     });
     const log = new TouchLog(r.world);
-    for (let i = 0; i < 400; i++) timestep(r.state, r.world, r.scratch, 0.05, log);
+    for (let i = 0; i < 400; i++) timestep({ ...r, watch: log }, 0.05);
     const [first] = log.touches();
     expect(first!.name).toBe('quay');
     expect(first!.fender).toMatch(/starboard/);
@@ -211,7 +211,7 @@ describe('touch log', () => {
     const r = rig(sloop(), { obstacles: [pileObstacle('p', 'pile', 0, 5.25, 0.2, RIGID)], u: 1 });
     const seen = new TouchLog(r.world);
     seen.save();
-    for (let i = 0; i < 20; i++) timestep(r.state, r.world, r.scratch, 0.05, seen);
+    for (let i = 0; i < 20; i++) timestep({ ...r, watch: seen }, 0.05);
     expect(seen.touches().length).toBe(1);
     seen.restore();
     expect(seen.touches().length).toBe(0);
@@ -235,11 +235,12 @@ it('the listed pairs miss no touch that looking at everything afresh finds', () 
   orderEngine(r.state.engines[0]!, r.world.craft.spec.drives[0]!, 1, 0.6);
   let touches = 0;
   for (let i = 0; i < 400; i++) {
-    timestep(r.state, r.world, r.scratch, TIMESTEP_S, null);
-    const forces = [r.scratch, makeScratch(r.world)].map((scratch) => {
+    timestep(r, TIMESTEP_S);
+    const forces = [r, vesselOf(r.world, r.state)].map((vessel) => {
+      const { scratch } = vessel;
       scratch.clock[CLOCK.STEP] = TIMESTEP_S;
-      lookAround(r.state.motion, r.world, scratch);
-      derivative(scratch.slopes[0], r.state.motion, r.world, scratch, 0);
+      lookAround(r.state.motion, vessel);
+      derivative(scratch.slopes[0], r.state.motion, vessel, 0);
       return [
         scratch.touch.count,
         ...scratch.touch.normalForce.slice(0, scratch.touch.count),

@@ -34,10 +34,18 @@ export interface SitedLock {
 export const IN_LOCK = { S: 0, T: 1 } as const;
 
 export function intoLock(out: Float64Array, sited: SitedLock, x: number, y: number): void {
-  const dx = x - sited.x;
-  const dy = y - sited.y;
-  out[IN_LOCK.S] = dx * sited.east + dy * sited.north;
-  out[IN_LOCK.T] = dx * sited.north - dy * sited.east;
+  out[IN_LOCK.S] = downLock(sited, x, y);
+  out[IN_LOCK.T] = acrossLock(sited, x, y);
+}
+
+/** How far down the chamber from the upper gates a place is, m. */
+export function downLock({ x, y, east, north }: SitedLock, atX: number, atY: number): number {
+  return (atX - x) * east + (atY - y) * north;
+}
+
+/** How far to the left of the lock's middle, looking up-stream, m. */
+export function acrossLock({ x, y, east, north }: SitedLock, atX: number, atY: number): number {
+  return (atX - x) * north - (atY - y) * east;
 }
 
 /** The same turned round: a place on the earth. */
@@ -55,8 +63,6 @@ export function outOfLock(
 export const inChamber = ({ lock }: SitedLock, s: number, t: number): boolean =>
   s >= 0 && s <= lock.length && Math.abs(t) <= lock.width / 2;
 
-const at = new Float64Array(2);
-
 /** How a boat at a pose stands along a lock's chamber, in it or out of it: which end of her is up, how far down from the gates. */
 export function standsAlong(
   sited: SitedLock,
@@ -68,8 +74,7 @@ export function standsAlong(
     readonly airDraught?: number | undefined;
   },
 ): LockedBoat & { readonly inside: boolean } {
-  intoLock(at, sited, pose.x, pose.y);
-  const s = at[IN_LOCK.S]!;
+  const s = downLock(sited, pose.x, pose.y);
   const up = -(sin(pose.heading) * sited.east + cos(pose.heading) * sited.north);
   const { length, beam, draught, airDraught = 0 } = hull;
   return {
@@ -80,7 +85,7 @@ export function standsAlong(
     airDraught,
     bowUp: up > 0,
     fromUpper: s - (Math.abs(up) * length) / 2,
-    inside: inChamber(sited, s, at[IN_LOCK.T]!),
+    inside: inChamber(sited, s, acrossLock(sited, pose.x, pose.y)),
   };
 }
 
@@ -90,9 +95,9 @@ export function nearestLock(locks: readonly SitedLock[], x: number, y: number): 
   let least = Infinity;
   for (let i = 0; i < locks.length; i++) {
     const { lock } = locks[i]!;
-    intoLock(at, locks[i]!, x, y);
-    const s = at[IN_LOCK.S]! - lock.length / 2;
-    const off = s * s + at[IN_LOCK.T]! * at[IN_LOCK.T]!;
+    const s = downLock(locks[i]!, x, y) - lock.length / 2;
+    const t = acrossLock(locks[i]!, x, y);
+    const off = s * s + t * t;
     if (off >= least) continue;
     least = off;
     best = i;
@@ -108,10 +113,10 @@ export function levelThere(
   y: number,
 ): number {
   const k = nearestLock(locks, x, y);
-  intoLock(at, locks[k]!, x, y);
+  const s = downLock(locks[k]!, x, y);
   const state = states[k]!;
-  if (at[IN_LOCK.S]! < 0) return state.upper;
-  return inChamber(locks[k]!, at[IN_LOCK.S]!, at[IN_LOCK.T]!) ? state.chamber : state.lower;
+  if (s < 0) return state.upper;
+  return inChamber(locks[k]!, s, acrossLock(locks[k]!, x, y)) ? state.chamber : state.lower;
 }
 
 /** How far a cill reaches to either side of its gates, m. */
@@ -120,9 +125,8 @@ const CILL_HALF_M = 0.5;
 /** Height of what lies under a place in a lock over the place's nought, m: floor or cill; NaN outside. */
 export function bedOfLock(sited: SitedLock, x: number, y: number): number {
   const { lock } = sited;
-  intoLock(at, sited, x, y);
-  const s = at[IN_LOCK.S]!;
-  if (Math.abs(at[IN_LOCK.T]!) > lock.width / 2) return NaN;
+  const s = downLock(sited, x, y);
+  if (Math.abs(acrossLock(sited, x, y)) > lock.width / 2) return NaN;
   if (s >= -CILL_HALF_M && s <= lock.cillReach) return lock.upperCill;
   if (Math.abs(s - lock.length) <= CILL_HALF_M) return lock.lowerCill;
   return s > 0 && s < lock.length ? lock.floor : NaN;
@@ -219,9 +223,8 @@ export function addLockCurrent(
   y: number,
 ): void {
   const { lock } = sited;
-  intoLock(at, sited, x, y);
-  const s = at[IN_LOCK.S]!;
-  const t = at[IN_LOCK.T]!;
+  const s = downLock(sited, x, y);
+  const t = acrossLock(sited, x, y);
   let along = 0;
   let across = 0;
   if (s >= 0 && s <= lock.length) {
@@ -271,12 +274,10 @@ export function addNeighbour(
 ): void {
   const { lock } = sited;
   if (her.along === 0) return;
-  intoLock(at, sited, her.x, her.y);
-  const s0 = at[IN_LOCK.S]!;
+  const s0 = downLock(sited, her.x, her.y);
   if (s0 < -hull.length / 2 || s0 > lock.length + hull.length / 2) return;
-  intoLock(at, sited, x, y);
-  const s = at[IN_LOCK.S]!;
-  if (!inChamber(sited, s, at[IN_LOCK.T]!)) return;
+  const s = downLock(sited, x, y);
+  if (!inChamber(sited, s, acrossLock(sited, x, y))) return;
   const section = lock.width * Math.max(0.2, state.chamber - lock.floor);
   const m = Math.min(MOST_BLOCKAGE, (FULLNESS * hull.beam * hull.draught) / section);
   const half = hull.length / 2;

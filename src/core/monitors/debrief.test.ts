@@ -70,7 +70,7 @@ describe('margins', () => {
   });
 
   it('count shifts into gear, time in neutral and speeds', () => {
-    expect(marginsOf(taken, [], null)).toEqual({
+    expect(marginsOf(taken, [])).toEqual({
       clearance: null,
       overhang: null,
       underKeel: null,
@@ -87,7 +87,7 @@ describe('margins', () => {
 
   it('name the worst touch', () => {
     const worst = touch({ grade: 'hard', speed: 0.5, name: 'pile' });
-    const margins = marginsOf(taken, [touch({}), worst, touch({ speed: 0.14 })], null);
+    const margins = marginsOf(taken, [touch({}), worst, touch({ speed: 0.14 })]);
     expect(margins.touch).toBe(worst);
     expect(margins.touchCount).toBe(3);
   });

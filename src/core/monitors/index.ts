@@ -6,7 +6,15 @@ export {
   type Fix,
   type MeasuredMargins,
 } from './measured';
-export { caughtUnder, roomUnderNow, Sounder, type LeastOver, type LeastUnder } from './soundings';
+export { ClearanceMonitor } from './clearance';
+export type { Monitor } from './monitor';
+export {
+  caughtUnder,
+  roomUnderNow,
+  SoundingMonitor,
+  type LeastOver,
+  type LeastUnder,
+} from './soundings';
 export { compareRuns, PART_M, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
 export { described, Lookout, nameOfThing, numbersOf } from './lookout';

@@ -12,11 +12,10 @@ import {
 } from '../holding';
 import {
   othersOf,
-  placeOnGround,
   pointOnWater,
   setRow,
-  type Scratch,
   type SimState,
+  type Simulation,
   type World,
 } from '../simulation';
 import { hullPart } from './hull-part';
@@ -62,20 +61,21 @@ export class Lookout {
   }
 
   /**
-   * Least clearance into `out`; what was nearest there before is tried first. Her place over the ground is left in the
-   * scratch.
+   * Least clearance into `out`; what was nearest there before is tried first. Her place over the ground stands in the
+   * simulation's readings then.
    *
    * @param skip numbers of what is left out; the other boats are counted on from the obstacles
    */
-  look(out: Clearance, state: SimState, scratch: Scratch, skip: ReadonlySet<number>): void {
+  look(out: Clearance, now: Simulation, skip: ReadonlySet<number>): void {
     const { craft, shore } = this.world;
-    placeOnGround(state.motion, this.world, scratch);
-    leastClearance(out, this.memory, craft.touch, shore, skip, scratch.ground);
+    const { state } = now;
+    const here = now.place();
+    leastClearance(out, this.memory, craft.touch, shore, skip, here);
     for (let i = 0; i < this.beside.length; i++) {
       if (skip.has(shore.count + i)) continue;
       const { side, memory, ground, seen, found } = this.beside[i]!;
       setRow(ground, state.others[i]!, othersOf(this.world)[i]!.world);
-      setSeen(seen, scratch.ground, ground);
+      setSeen(seen, here, ground);
       leastClearance(found, memory, craft.touch, side, NONE, seen);
       if (found.distance >= out.distance) continue;
       out.distance = found.distance;
@@ -89,11 +89,11 @@ export class Lookout {
    * How far her deck hangs over something lower than it, as a clearance under nought, into `out`; called after `look`.
    * Nothing to look at leaves it as it is.
    */
-  lookOver(out: Clearance, scratch: Scratch): void {
+  lookOver(out: Clearance, now: Simulation): void {
     if (!this.over) return;
     const { craft, shore } = this.world;
     const { memory, skip } = this.over;
-    leastClearance(out, memory, craft.touch, shore, skip, scratch.ground);
+    leastClearance(out, memory, craft.touch, shore, skip, now.ground);
   }
 }
 

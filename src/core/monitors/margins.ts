@@ -1,6 +1,6 @@
 import type { MoreColumn, Trace } from '../simulation';
 import type { HullPart } from './hull-part';
-import type { LeastOver, LeastUnder } from './soundings';
+import type { Soundings } from './soundings';
 import { severity, type Touch } from './touches';
 
 /** Where a run came nearest to something other than its own berth. */
@@ -16,15 +16,11 @@ export interface LeastClearance {
 }
 
 /** What a run shows at a glance. */
-export interface Margins {
+export interface Margins extends Soundings {
   /** Null when the place holds nothing but the berth. */
   readonly clearance: LeastClearance | null;
   /** How far her deck hung over something lower than it at most, as a clearance under nought; null when it never did. */
   readonly overhang: LeastClearance | null;
-  /** Least water under her; null where nothing is known of the depth. */
-  readonly underKeel: LeastUnder | null;
-  /** Least room over her under a bridge; null when she passed under none. */
-  readonly overhead: LeastOver | null;
   /** The line nearest to its breaking load; null when none was loaded. */
   readonly line: LineLoad | null;
   /** The worst touch, or null for none. */
@@ -68,10 +64,9 @@ export function lineLoads(trace: Trace, breaks: readonly number[]): readonly Lin
 export function marginsOf(
   trace: Trace,
   touches: readonly Touch[],
-  clearance: LeastClearance | null,
+  clearance: Pick<Margins, 'clearance' | 'overhang'> = { clearance: null, overhang: null },
+  soundings: Soundings = { underKeel: null, overhead: null },
   breaks: readonly number[] = [],
-  overhang: LeastClearance | null = null,
-  sounder: Pick<Margins, 'underKeel' | 'overhead'> = { underKeel: null, overhead: null },
 ): Margins {
   const { time, gear, groundSpeed, surge, sway } = trace;
   let fastest = 0;
@@ -88,9 +83,8 @@ export function marginsOf(
     null,
   );
   return {
-    clearance,
-    overhang,
-    ...sounder,
+    ...clearance,
+    ...soundings,
     line: heaviest(lineLoads(trace, breaks)),
     touch: worst,
     touchCount: touches.length,

@@ -1,18 +1,17 @@
 import { KEEL, KEEL_COLUMNS } from '../boat';
 import { lineCrosses, nearestOnPolygon } from '../math';
 import {
-  CLOCK,
   pointOnWater,
-  soundKeel,
   sounded,
   standsAt,
   UNDER,
   type Bridge,
-  type Scratch,
   type SimState,
+  type Simulation,
   type World,
 } from '../simulation';
 import { hullPart, type HullPart } from './hull-part';
+import type { Monitor } from './monitor';
 
 /** Least water under her, m: negative where she is aground. */
 export interface LeastUnder {
@@ -30,11 +29,17 @@ export interface LeastOver {
   readonly name: string;
 }
 
+/** Least water under the boat, null where nothing is known of the depth; least room over it under a bridge, null when it passed under none. */
+export interface Soundings {
+  readonly underKeel: LeastUnder | null;
+  readonly overhead: LeastOver | null;
+}
+
 /** Looks down and up as she goes: water under her, and what she passes under. */
-export class Sounder {
+export class SoundingMonitor implements Monitor<Soundings> {
   private readonly known: boolean;
-  under: LeastUnder | null = null;
-  over: LeastOver | null = null;
+  private under: LeastUnder | null = null;
+  private over: LeastOver | null = null;
   /** Water under her now, m; infinite where nothing is known of it. */
   now = Infinity;
 
@@ -42,18 +47,32 @@ export class Sounder {
     this.known = sounded(world.environment) || world.gates !== undefined;
   }
 
-  look(state: SimState, scratch: Scratch): void {
-    if (this.known) this.lookDown(state, scratch);
-    for (const bridge of this.world.bridges ?? []) this.lookUp(state, bridge);
+  observe(now: Simulation): void {
+    if (this.known) this.lookDown(now);
+    for (const bridge of this.world.bridges ?? []) this.lookUp(now.state, bridge);
   }
 
-  private lookDown(state: SimState, scratch: Scratch): void {
-    scratch.clock[CLOCK.TIME] = state.time;
-    soundKeel(state.motion, this.world, scratch);
-    this.now = scratch.under[UNDER.LEAST]!;
+  /** Has she gone under what is too low for her? */
+  get isCaught(): boolean {
+    return this.over !== null && this.over.room < 0;
+  }
+
+  /** Has she taken the ground? */
+  get tookGround(): boolean {
+    return this.under !== null && this.under.depth < 0;
+  }
+
+  result(): Soundings {
+    return { underKeel: this.under, overhead: this.over };
+  }
+
+  private lookDown(now: Simulation): void {
+    const { state } = now;
+    const under = now.sound();
+    this.now = under[UNDER.LEAST]!;
     if (this.under && this.under.depth <= this.now) return;
     const { keel, spec } = this.world.craft;
-    const k = scratch.under[UNDER.AT]! * KEEL_COLUMNS;
+    const k = under[UNDER.AT]! * KEEL_COLUMNS;
     const [x, y] = [keel[k + KEEL.X]!, keel[k + KEEL.Y]!];
     this.under = {
       time: state.time,

@@ -18,7 +18,7 @@ describe('the log of touches', () => {
     log.save();
     const before = { motion: r.state.motion.slice(), time: r.state.time };
     const run = () => {
-      for (let i = 0; i < 30; i++) timestep(r.state, r.world, r.scratch, 0.1, log);
+      for (let i = 0; i < 30; i++) timestep({ ...r, watch: log }, 0.1);
       return log.touches();
     };
     const first = run();
@@ -32,13 +32,13 @@ describe('the log of touches', () => {
 
   it('gives back the peak a touch had when it was saved', () => {
     const { r, log } = drifting(0.2);
-    while (log.count === 0) timestep(r.state, r.world, r.scratch, 0.05, log);
+    while (log.count === 0) timestep({ ...r, watch: log }, 0.05);
     log.save();
     const saved = log.touches();
     const peak = worst(log);
     // Pressed harder within the step that is taken again.
     r.state.motion[4]! += 0.4;
-    for (let i = 0; i < 20; i++) timestep(r.state, r.world, r.scratch, 0.05, log);
+    for (let i = 0; i < 20; i++) timestep({ ...r, watch: log }, 0.05);
     expect(worst(log)).toBeGreaterThan(peak);
     log.restore();
     expect(log.touches()).toEqual(saved);
@@ -47,9 +47,9 @@ describe('the log of touches', () => {
   it('counts what she lies against at the start as no touch', () => {
     const { r, log } = drifting(0);
     r.state.motion[0] = 0.3;
-    timestep(r.state, r.world, r.scratch, 0.01, null);
-    log.settle(r.state, r.scratch);
-    for (let i = 0; i < 10; i++) timestep(r.state, r.world, r.scratch, 0.05, log);
+    timestep(r, 0.01);
+    log.settle(r, []);
+    for (let i = 0; i < 10; i++) timestep({ ...r, watch: log }, 0.05);
     expect(r.scratch.touch.count).toBeGreaterThan(0);
     expect(log.count).toBe(0);
   });

@@ -1,7 +1,7 @@
 import { ON_FENDER, ON_HULL } from '../policy';
 import type { Craft, MassProperties } from '../boat';
 import { GROUND, type Between, type TouchScratch } from '../holding';
-import { othersOf, type SimState, type Scratch, type TouchWatch, type World } from '../simulation';
+import { othersOf, type Pair, type TouchWatch, type Vessel, type World } from '../simulation';
 import { hullPart, type HullPart } from './hull-part';
 
 export type TouchGrade = 'soft' | 'firm' | 'hard';
@@ -76,10 +76,10 @@ export class TouchLog implements TouchWatch {
   }
 
   /** Marks whatever is loaded now as lying there already. */
-  settle(state: SimState, s: Scratch): void {
-    for (let k = 0; k < s.touch.count; k++)
-      this.load(this.slot(s.touch, k, this.begins[1]!), state.time);
-    for (const { boat, other, acts } of s.company?.pairs ?? []) {
+  settle({ state, scratch: { touch } }: Vessel, pairs: readonly Pair[]): void {
+    for (let k = 0; k < touch.count; k++)
+      this.load(this.slot(touch, k, this.begins[1]!), state.time);
+    for (const { boat, other, acts } of pairs) {
       if (boat > 0 && other > 0) continue;
       for (let k = 0; k < acts.touch.count; k++)
         this.load(this.slotOn(acts, k, boat + other - 1, boat > 0), state.time);
@@ -148,7 +148,7 @@ export class TouchLog implements TouchWatch {
     return from + this.slot(touch, k, end);
   }
 
-  see(state: SimState, { craft, obstacles }: World, { touch }: Scratch): void {
+  see({ state, world: { craft, obstacles }, scratch: { touch } }: Vessel): void {
     for (let k = 0; k < touch.count; k++) {
       const { at } = this;
       at[AT.X] = touch.x[k]!;
@@ -163,8 +163,7 @@ export class TouchLog implements TouchWatch {
   }
 
   seeBoat(
-    { time }: SimState,
-    { craft, obstacles }: World,
+    { state: { time }, world: { craft, obstacles } }: Vessel,
     other: World,
     acts: Between,
     turned: boolean,

@@ -3,7 +3,7 @@ import type { RunEvent } from './events';
 import { weightOf } from '../locks';
 import { signedArea } from '../math';
 import { GRAVITY_MPS2 } from '../units';
-import type { Scratch, SimState, World } from '../simulation';
+import type { Simulation, World } from '../simulation';
 
 /**
  * What keeps a boat from going up or down with a chamber's water though she floats:
@@ -101,17 +101,13 @@ export class LockGrip {
   }
 
   /** @param chamber level of the chamber she lies in, m */
-  look(
-    state: SimState,
-    scratch: Scratch,
-    chamber: number,
-    lip: Lip | null = null,
-  ): readonly Gripped[] {
+  look(now: Simulation, chamber: number, lip: Lip | null = null): readonly Gripped[] {
+    const { state } = now;
     const dt = state.time - this.time;
     const rate = dt > 0 ? (chamber - this.level) / dt : 0;
     this.level = chamber;
     this.time = state.time;
-    const pushes = pushesOn(this.world, scratch);
+    const pushes = pushesOn(now);
     const wedged = this.wedged(pushes, chamber, rate);
     const caught = this.caught(pushes, chamber, rate);
     const under = lip && this.underCoping(pushes, chamber, rate, lip);
@@ -183,7 +179,7 @@ function found(grip: Grip, left: number, rate: number): Gripped {
 }
 
 /** What walls, leaves and boats beside her push with. The less pressed of her sides counts, and the friction of both. */
-function pushesOn(world: World, scratch: Scratch): Pushes {
+function pushesOn({ world, vessel, pairs }: Simulation): Pushes {
   const { shore, gates, craft } = world;
   const { fenders, hull } = craft.spec;
   let rail = false;
@@ -197,7 +193,7 @@ function pushesOn(world: World, scratch: Scratch): Pushes {
     else port += normal;
     carried += friction * normal;
   };
-  const { touch } = scratch;
+  const { touch } = vessel.scratch;
   for (let k = 0; k < touch.count; k++) {
     const on = touch.obstacle[k]!;
     const ny = touch.ny[k]!;
@@ -218,7 +214,7 @@ function pushesOn(world: World, scratch: Scratch): Pushes {
     // Pushed to port by what lies to starboard.
     add(ny < 0, touch.normalForce[k]!, shore.friction[on]!);
   }
-  for (const { boat, other, acts } of scratch.company?.pairs ?? []) {
+  for (const { boat, other, acts } of pairs) {
     if (boat !== 0 && other !== 0) continue;
     const { touch: between, seen, side } = acts;
     for (let k = 0; k < between.count; k++) {

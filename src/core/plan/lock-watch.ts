@@ -12,8 +12,8 @@ import {
   PSI,
   X,
   Y,
-  type Scratch,
   type SimState,
+  type Simulation,
   type World,
 } from '../simulation';
 import type { Crew } from './crew';
@@ -62,7 +62,7 @@ const HANGS = {
 } as const;
 
 /** Sees what goes wrong for a boat in a chamber: hung on the cill, on a line made fast, between its walls, on a gate. Looks at every sample. */
-export class LockWatch {
+export class LockMonitor {
   private readonly riseWhenFast = new Map<number, number>();
   private readonly told = new Set<string>();
   private readonly due = new Map<string, Due>();
@@ -77,9 +77,11 @@ export class LockWatch {
     this.grip = new LockGrip(world);
   }
 
-  look(state: SimState, underKeel: number, scratch: Scratch): void {
+  /** @param underKeel water under her now, m */
+  observe(at: Simulation, underKeel: number): void {
     const { gates, craft } = this.world;
     if (!gates) return;
+    const { state } = at;
     gates.locks.forEach((sited, lock) => {
       const now = state.locks[lock]!;
       if (now.chamber > sited.coping && this.first(`coping ${lock}`)) {
@@ -106,7 +108,7 @@ export class LockWatch {
       const kinds = over && falls ? CILL_FIRST : ALL;
       const { lip } = sited;
       const stones = lip ? { under: sited.coping - lip.thick } : null;
-      this.lookAtGrip(state, lock, this.grip.look(state, scratch, now.chamber, stones), kinds);
+      this.lookAtGrip(state, lock, this.grip.look(at, now.chamber, stones), kinds);
       if (this.grip.fenderUnder && this.first('fender'))
         this.tell(state, lock, 'fender under the coping');
       this.lookAtBridges(state, lock);

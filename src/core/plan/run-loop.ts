@@ -1,39 +1,27 @@
 import { STOPPED_MPS } from '../policy';
 import {
-  described,
-  Lookout,
+  ClearanceMonitor,
   marginsOf,
-  numbersOf,
-  Sounder,
+  SoundingMonitor,
   TouchLog,
   type LeastClearance,
   type Touch,
 } from '../monitors';
-import { noClearance, type Clearance } from '../holding';
 import { rootBetween } from '../math';
 import {
-  advance,
-  beginning,
-  copyState,
-  derivative,
   groundSpeed,
   lineLimits,
-  lookAbout,
-  lookAround,
-  makeScratch,
   othersOf,
   PSI,
   SAMPLE_S,
-  senseSurroundings,
+  Simulation,
   TIMESTEP_S,
-  timeToActuatorEvent,
   TraceWriter,
-  type Trace,
   X,
   Y,
-  type Scratch,
   type Ledger,
   type SimState,
+  type Trace,
   type World,
 } from '../simulation';
 import type { IsAboard } from './cues';
@@ -41,7 +29,7 @@ import { checkGoal } from './goal';
 import { NO_RIGGING } from './rigging';
 import { worldOf, type RunInput } from './input';
 import type { Conductor, Finish } from './conductor';
-import { LockWatch } from './lock-watch';
+import { LockMonitor } from './lock-watch';
 import { Player } from './player';
 import type { StepMark, Outcome, Run } from './run';
 
@@ -90,23 +78,16 @@ export interface Looking {
 export class RunLoop {
   readonly world: World;
   readonly state: SimState;
-  private readonly before: SimState;
-  private readonly scratch: Scratch;
+  readonly simulation: Simulation;
   private readonly player: Conductor;
   private readonly log: TouchLog;
   private readonly trace: TraceWriter;
   private readonly steps: StepMark[] = [];
-  private readonly berth: ReadonlySet<number>;
-  private readonly lookout: Lookout;
-  private readonly sounder: Sounder;
-  private readonly locks: LockWatch;
-  private readonly now = noClearance();
-  private readonly over = noClearance();
-  private least: LeastClearance | null = null;
-  private overhang: LeastClearance | null = null;
+  private readonly clearance: ClearanceMonitor;
+  private readonly soundings: SoundingMonitor;
+  private readonly locks: LockMonitor;
   private readonly tended: boolean;
   private readonly watch: RunWatch | null;
-  private readonly ledger: Ledger | null;
   private readonly tillHard: boolean;
   /** Steps of the grid that lie behind. */
   private gridStep = 0;
@@ -118,25 +99,21 @@ export class RunLoop {
     { watch = null, ledger = null, tillHard = false }: Looking = {},
   ) {
     this.watch = watch;
-    this.ledger = ledger;
     this.tillHard = tillHard;
-    this.world = worldOf(input, input.limit);
-    this.state = beginning(this.world, input.start);
-    this.before = beginning(this.world, input.start);
-    this.scratch = makeScratch(this.world);
-    this.scratch.ledger = ledger;
-    this.scratch.locks = this.state.locks;
-    this.log = new TouchLog(this.world);
-    this.lookout = new Lookout(this.world);
-    this.sounder = new Sounder(this.world);
-    this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, this.world);
-    this.berth = numbersOf(this.world, input.berth);
-    this.tended = [this.world, ...othersOf(this.world).map(({ world }) => world)].some(
+    const world = worldOf(input, input.limit);
+    this.world = world;
+    this.log = new TouchLog(world);
+    this.simulation = Simulation.at(world, input.start, { watch: this.log, ledger });
+    this.state = this.simulation.state;
+    this.clearance = new ClearanceMonitor(world, input.berth);
+    this.soundings = new SoundingMonitor(world);
+    this.trace = new TraceWriter(Math.floor(input.limit / SAMPLE_S + 1e-9) + 2, world);
+    this.tended = [world, ...othersOf(world).map((other) => other.world)].some(
       ({ lines }) => lines.tended,
     );
-    this.player = conducted(this.state, this.world);
+    this.player = conducted(this.state, world);
     const { crew, events } = this.player;
-    this.locks = new LockWatch(this.world, crew, events);
+    this.locks = new LockMonitor(world, crew, events);
   }
 
   /** From start to finish. */
@@ -147,9 +124,11 @@ export class RunLoop {
     return this.run(this.trace.handOver());
   }
 
-  /** She lies there; the first steps begin. */
+  /** She lies there, and whatever she lies against is not a touch; the first steps begin. */
   begin(): void {
-    this.settle();
+    const { simulation } = this;
+    simulation.warmUp();
+    this.log.settle(simulation.vessel, simulation.pairs);
     this.player.crew.tellStart();
     this.sample();
     this.beginSteps();
@@ -178,7 +157,7 @@ export class RunLoop {
 
   /** What she is nearest to at the last sample, her own berth left out; null with nothing about. */
   get nearest(): LeastClearance | null {
-    return this.nearer(null, this.now);
+    return this.clearance.nearest(this.simulation);
   }
 
   get touches(): readonly Touch[] {
@@ -200,35 +179,23 @@ export class RunLoop {
     return this.log.touches().some((touch) => touch.grade === 'hard');
   }
 
-  /** Whatever she lies against at the start is not a touch. */
-  private settle(): void {
-    const { scratch, state, world } = this;
-    senseSurroundings(state.motion, world, scratch);
-    lookAround(state.motion, world, scratch);
-    lookAbout(state, world, scratch, this.log);
-    derivative(scratch.slopes[0], state.motion, world, scratch, 0);
-    this.log.settle(state, scratch);
-  }
-
   private offGrid(): number {
     return Math.abs(this.state.time - this.gridStep * TIMESTEP_S);
   }
 
   /** One piece of the way: to the next grid point, moment, actuator event or cue, whichever is first. */
   private advance(): void {
-    const { state, player, world } = this;
+    const { state, player, simulation } = this;
     const toGrid = (this.gridStep + 1) * TIMESTEP_S - state.time;
     const toMoment = Math.max(player.nextMoment() - state.time, INSTANT_S);
-    const dt = Math.min(toGrid, toMoment, timeToActuatorEvent(state, world.craft));
-    copyState(this.before, state);
-    this.log.save();
-    this.ledger?.save();
-    advance(state, world, this.scratch, dt, this.log);
+    const dt = Math.min(toGrid, toMoment, simulation.timeToEvent());
+    simulation.markHere();
+    simulation.advance(dt);
     // A state that is not finite would never get anywhere: a fault of the core, not of the input.
     if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
     // Before the step no cue stood reached: those that did have begun their steps.
     const level = player.level(state);
-    if (level >= 0) this.findCue(dt, player.level(this.before), level);
+    if (level >= 0) this.findCue(dt, player.level(simulation.marked), level);
     if (this.state.time >= (this.gridStep + 1) * TIMESTEP_S - INSTANT_S) this.reachGrid();
     if (this.tended) this.lookAtLines();
     if (player.takeMoments() || level >= 0) this.beginSteps();
@@ -239,15 +206,13 @@ export class RunLoop {
   /** A line in the propeller ends it: nothing of what was planned can follow. */
   private lookAtLines(): void {
     const { crew } = this.player;
-    crew.look(this.before);
+    crew.look(this.simulation.marked);
     if (crew.fouled && this.player.finish === null) this.player.finish = 'fouled';
   }
 
   private retake(dt: number): number {
-    copyState(this.state, this.before);
-    this.log.restore();
-    this.ledger?.restore();
-    advance(this.state, this.world, this.scratch, dt, this.log);
+    this.simulation.rewind();
+    this.simulation.advance(dt);
     return this.player.level(this.state);
   }
 
@@ -293,59 +258,44 @@ export class RunLoop {
     );
   }
 
-  private measure(skip: ReadonlySet<number>): void {
-    this.lookout.look(this.now, this.state, this.scratch, skip);
-  }
-
   private sample(): void {
-    this.measure(this.berth);
-    const { now, state, world } = this;
-    this.sounder.look(state, this.scratch);
-    this.locks.look(state, this.sounder.now, this.scratch);
-    this.trace.write(state, this.scratch, now.distance, this.sounder.now);
-    if (this.sounder.over && this.sounder.over.room < 0 && this.player.finish === null)
-      this.player.finish = 'caught overhead';
-    this.player.noteClearance(now.distance);
-    this.watch?.(state, world, this.player.crew.isAboard);
-    this.least = this.nearer(this.least, now) ?? this.least;
-    this.lookout.lookOver(this.over, this.scratch);
-    if (this.over.distance < 0)
-      this.overhang = this.nearer(this.overhang, this.over) ?? this.overhang;
-  }
-
-  /** What was found, described, if it is nearer than what was nearest so far; null if not. */
-  private nearer(so: LeastClearance | null, found: Clearance): LeastClearance | null {
-    const { state, world } = this;
-    if (found.obstacle < 0 || (so && so.distance <= found.distance)) return null;
-    return described(found, state, world);
+    const { simulation, state, world, clearance, soundings, player } = this;
+    clearance.observe(simulation);
+    soundings.observe(simulation);
+    this.locks.observe(simulation, soundings.now);
+    this.trace.write(simulation, clearance.distance, soundings.now);
+    if (soundings.isCaught && player.finish === null) player.finish = 'caught overhead';
+    player.noteClearance(clearance.distance);
+    this.watch?.(state, world, player.crew.isAboard);
   }
 
   private run(trace: Trace): Run {
-    const { player, world, state, input } = this;
+    const { player, world, state, input, simulation } = this;
     const touches = this.log.touches();
-    this.measure(new Set());
     const goal = checkGoal(
       input.goal,
       state,
       world,
-      this.now.distance,
+      this.clearance.fromAll(simulation),
       input.rigging ?? NO_RIGGING,
     );
-    const { under, over } = this.sounder;
     const outcome = judge(
       player.finish,
       player.crew.inDanger,
       this.locks.hung,
       touches.some((t) => t.grade === 'hard'),
-      under !== null && under.depth < 0,
+      this.soundings.tookGround,
       goal.every((c) => c.met),
     );
     const lines = input.rigging?.lines ?? [];
     const breaks = lines.map((_, i) => lineLimits(world, i).breaks);
-    const margins = marginsOf(trace, touches, this.least, breaks, this.overhang, {
-      underKeel: under,
-      overhead: over,
-    });
+    const margins = marginsOf(
+      trace,
+      touches,
+      this.clearance.result(),
+      this.soundings.result(),
+      breaks,
+    );
     return {
       outcome,
       duration: state.time,
@@ -355,7 +305,7 @@ export class RunLoop {
       touches,
       margins,
       goal,
-      clearance: this.least,
+      clearance: margins.clearance,
     };
   }
 }

@@ -13,25 +13,18 @@ import { GROUND, NO_LINES, noClearance } from '../holding';
 import { cos, sin } from '../math';
 import { Fouling, worldOf, type RunInput } from '../plan';
 import {
-  advance,
   beginning,
-  copyState,
-  derivative,
-  lookAbout,
-  lookAround,
-  makeScratch,
+  copyOf,
+  forkOf,
   PSI,
-  senseSurroundings,
-  setLeaves,
   TIMESTEP_S,
-  tensionOf,
   U,
   UNDER,
   V,
   X,
   Y,
-  type Scratch,
   type SimState,
+  type Simulation,
   type World,
 } from '../simulation';
 
@@ -56,6 +49,11 @@ export class Surroundings {
     this.fouling = tended ? new Fouling(rigging.lines, this.world) : null;
   }
 
+  /** A boat as another is. */
+  copyOf(state: SimState): SimState {
+    return copyOf(this.world, state);
+  }
+
   /** A boat lying still over ground at a pose and moment, engines in neutral. */
   stillAt(x: number, y: number, heading: number, time: number): SimState {
     const { environment } = this.world;
@@ -66,13 +64,6 @@ export class Surroundings {
     state.motion[U] = -(east * sin(heading) + north * cos(heading));
     state.motion[V] = -(east * cos(heading) - north * sin(heading));
     return state;
-  }
-
-  /** A boat as another is. */
-  copyOf(state: SimState): SimState {
-    const copy = beginning(this.world, { x: 0, y: 0, heading: 0, speed: 0 });
-    copyState(copy, state);
-    return copy;
   }
 }
 
@@ -109,8 +100,8 @@ export interface Nearest {
 
 /** A boat let go from some moment, handled by whoever steps it. Whatever she lies against then is no touch. */
 export class Episode {
+  readonly simulation: Simulation;
   readonly state: SimState;
-  private readonly scratch: Scratch;
   private readonly log: TouchLog;
   private readonly now = noClearance();
   private least = Infinity;
@@ -125,17 +116,11 @@ export class Episode {
     from: SimState,
   ) {
     const { world } = about;
-    this.state = about.copyOf(from);
-    this.scratch = makeScratch(world);
-    if (world.lines.tended) this.scratch.lines = this.state.lines;
-    this.scratch.locks = this.state.locks;
-    setLeaves(world, this.state.locks);
     this.log = new TouchLog(world);
-    senseSurroundings(this.state.motion, world, this.scratch);
-    lookAround(this.state.motion, world, this.scratch);
-    lookAbout(this.state, world, this.scratch, this.log);
-    derivative(this.scratch.slopes[0], this.state.motion, world, this.scratch, 0);
-    this.log.settle(this.state, this.scratch);
+    this.simulation = forkOf(world, from, { watch: this.log });
+    this.state = this.simulation.state;
+    this.simulation.warmUp();
+    this.log.settle(this.simulation.vessel, this.simulation.pairs);
     this.measure();
   }
 
@@ -145,9 +130,9 @@ export class Episode {
 
   /** One step on; the world as it is then. */
   step(): void {
-    advance(this.state, this.about.world, this.scratch, TIMESTEP_S, this.log);
+    this.simulation.advance(TIMESTEP_S);
     this.measure();
-    if (this.scratch.under[UNDER.LEAST]! < 0) this.tookGround = true;
+    if (this.simulation.under[UNDER.LEAST]! < 0) this.tookGround = true;
     this.caught ??= caughtUnder(this.state, this.about.world);
     const { fouling } = this.about;
     if (fouling && !this.inPropeller) this.inPropeller = fouling.caught(this.state) >= 0;
@@ -166,7 +151,7 @@ export class Episode {
   private measure(): void {
     const { world, lookout, berth } = this.about;
     const { craft } = world;
-    lookout.look(this.now, this.state, this.scratch, berth);
+    lookout.look(this.now, this.simulation, berth);
     if (this.now.distance >= this.least) return;
     this.least = this.now.distance;
     this.nearestThing = this.now.obstacle;
@@ -192,7 +177,7 @@ export class Episode {
   /** What of her is nearest to the bottom. */
   get deepest(): HullPart {
     const { keel, spec } = this.about.world.craft;
-    const k = this.scratch.under[UNDER.AT]! * KEEL_COLUMNS;
+    const k = this.simulation.under[UNDER.AT]! * KEEL_COLUMNS;
     return hullPart(keel[k + KEEL.X]!, keel[k + KEEL.Y]!, spec.hull.length, spec.hull.beam);
   }
 
@@ -230,18 +215,18 @@ export class Episode {
   }
   /** Speed over ground along her heading, m/s. */
   get along(): number {
-    return this.scratch.ground[GROUND.SURGE]!;
+    return this.simulation.ground[GROUND.SURGE]!;
   }
   /** Speed over ground, m/s. */
   get overGround(): number {
-    const { ground } = this.scratch;
+    const { ground } = this.simulation;
     const along = ground[GROUND.SURGE]!;
     const across = ground[GROUND.SWAY]!;
     return Math.sqrt(along * along + across * across);
   }
   /** Tension of a line, N. */
   tension(line: number): number {
-    return tensionOf(this.about.world, this.scratch, line);
+    return this.simulation.tensionOf(line);
   }
   get x(): number {
     return this.state.motion[X]!;

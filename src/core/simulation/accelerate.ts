@@ -2,7 +2,7 @@ import { MASS } from '../boat';
 import { SHALLOW } from '../forces';
 import { STICK } from '../holding';
 import { R, U, V } from './state';
-import { NOW } from './world';
+import { NOW } from './scratch';
 
 /**
  * M ν̇ + C(ν)ν = force, solved for ν̇ into rates[U…R]. Rigid mass moves over the reference current with

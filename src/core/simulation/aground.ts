@@ -6,7 +6,9 @@ import { GRAVITY_MPS2 } from '../units';
 import { depthOver, squat } from '../water';
 import { depthAt, type Environment } from './environment';
 import { PSI, U, V, X, Y } from './state';
-import { CLOCK, UNDER, type Scratch, type World } from './world';
+import { CLOCK, UNDER } from './scratch';
+import type { Vessel } from './vessel';
+import type { World } from './world';
 
 /** Friction of a hull or keel on the bottom: soft mud 0.2 to 0.3, sand 0.4, stone 0.6. Judgement, ±50 %. */
 const BOTTOM_FRICTION = 0.4;
@@ -103,7 +105,7 @@ export function leastUnder(
  * Water under everything of her that may take the ground, m, into the scratch, with the least of it and where; held over the step.
  * Waves are out.
  */
-export function soundKeel(motion: Float64Array, world: World, s: Scratch): void {
+export function soundKeel(motion: Float64Array, { world, state, scratch: s }: Vessel): void {
   const { craft, environment } = world;
   const { keel } = craft;
   const { gapsUnder, under } = s;
@@ -112,7 +114,8 @@ export function soundKeel(motion: Float64Array, world: World, s: Scratch): void 
   const cosPsi = cos(psi);
   const time = s.clock[CLOCK.TIME]!;
   const { gates } = world;
-  const locks = gates && s.locks.length > 0 ? { locks: gates.locks, states: s.locks } : null;
+  const locks =
+    gates && state.locks.length > 0 ? { locks: gates.locks, states: state.locks } : null;
   const varies = environment.bottom !== null || locks !== null;
   const even = varies ? 0 : depthAt(environment, time);
   const sinks = squatOf(motion, world);
@@ -142,7 +145,7 @@ export function soundKeel(motion: Float64Array, world: World, s: Scratch): void 
  * Bottom under her: everything pressed into it bears by the buoyancy lost there, all of it no more than her weight, and rubs against
  * the way it goes over the ground (Coulomb, held as touches are). Heave, trim and heel are out: a slope does not push her off.
  */
-export function addBottom(force: Float64Array, world: World, s: Scratch): void {
+export function addBottom(force: Float64Array, { world, scratch: s }: Vessel): void {
   const { craft, environment } = world;
   const { keel } = craft;
   const { gapsUnder, ground, touch } = s;

@@ -16,7 +16,9 @@ import { WATER } from './environment';
 import { addLockCurrents } from './locks-now';
 import { BOOK, lookAtSlow, takeSlow } from './slow';
 import { PSI, R, U, V, X, Y } from './state';
-import { AGAIN, CLOCK, NOW, UNDER, type Scratch, type World } from './world';
+import { lineRows } from './line-rates';
+import { AGAIN, CLOCK, NOW, UNDER } from './scratch';
+import type { Vessel } from './vessel';
 
 /** Her heading's sine and cosine in the row. */
 export function turnGround(ground: Float64Array, turn: Float64Array, motion: Float64Array): void {
@@ -41,26 +43,28 @@ export function setGround(ground: Float64Array, motion: Float64Array, water: Flo
 }
 
 /** Her place and velocity over the ground into the scratch's row. */
-export function placeOnGround(motion: Float64Array, world: World, s: Scratch): void {
+export function placeOnGround(motion: Float64Array, { world, scratch: s }: Vessel): void {
   turnGround(s.ground, s.turn, motion);
   setGround(s.ground, motion, world.environment.row);
 }
 
 /** Finds out what the boat may touch within the step. */
-export function lookAround(motion: Float64Array, world: World, s: Scratch): void {
-  const { ground, touch } = s;
-  touch.list[LIST.SECONDS] = s.clock[CLOCK.STEP]!;
-  placeOnGround(motion, world, s);
+export function lookAround(motion: Float64Array, vessel: Vessel): void {
+  const { world, scratch } = vessel;
+  const { ground, touch } = scratch;
+  touch.list[LIST.SECONDS] = scratch.clock[CLOCK.STEP]!;
+  placeOnGround(motion, vessel);
   lookForTouches(touch, world.craft, world.shore, ground);
 }
 
 /** Current at every strip over the reference current, in body axes. */
-function setCurrent(motion: Float64Array, world: World, s: Scratch): void {
+function setCurrent(motion: Float64Array, vessel: Vessel): void {
+  const { world, scratch: s } = vessel;
   const { field, currentEast, currentNorth } = world.environment;
   if (!field) {
     s.currentU.fill(0);
     s.currentV.fill(0);
-    addLockCurrents(motion, world, s);
+    addLockCurrents(motion, vessel);
     return;
   }
   const { current, turn } = s;
@@ -78,7 +82,7 @@ function setCurrent(motion: Float64Array, world: World, s: Scratch): void {
     s.currentU[i] = east * sinPsi + north * cosPsi;
     s.currentV[i] = east * cosPsi - north * sinPsi;
   }
-  if (s.lockNow[0] === 1) addLockCurrents(motion, world, s);
+  if (s.lockNow[0] === 1) addLockCurrents(motion, vessel);
 }
 
 function mean(values: Float64Array): number {
@@ -95,10 +99,10 @@ function mean(values: Float64Array): number {
 export function derivative(
   rates: Float64Array,
   motion: Float64Array,
-  world: World,
-  s: Scratch,
+  vessel: Vessel,
   stage: number,
 ): void {
+  const { world, scratch: s, ledger } = vessel;
   const { craft, environment } = world;
   const { force, ground, now, turn, work } = s;
   const u = motion[U]!;
@@ -117,7 +121,7 @@ export function derivative(
   const again = s.again !== AGAIN.NOT;
   const inField = environment.field !== null || s.lockNow[0] === 1;
   if (inField) {
-    if (!again) setCurrent(motion, world, s);
+    if (!again) setCurrent(motion, vessel);
     ur -= mean(s.currentU);
     vr -= mean(s.currentV);
   }
@@ -132,10 +136,9 @@ export function derivative(
   now[NOW.VR] = vr;
   work[WORK.DENSITY] = density;
 
-  const { ledger } = s;
   ledger?.note(BOOK.OTHERS, force, motion);
-  if (again) takeSlow(force, motion, s);
-  else lookAtSlow(force, motion, world, s, stage, inField);
+  if (again) takeSlow(force, motion, vessel);
+  else lookAtSlow(force, motion, vessel, stage, inField);
   clearSticks(s.touch);
   const aground = s.under[UNDER.LEAST]! < 0;
   if (s.touch.active > 0 || world.lines.count > 0 || aground) {
@@ -144,9 +147,9 @@ export function derivative(
     setGround(ground, motion, environment.row);
     if (s.touch.active > 0) addTouch(force, s.touch, craft, world.shore, ground);
     else s.touch.count = 0;
-    if (aground) addBottom(force, world, s);
+    if (aground) addBottom(force, vessel);
     ledger?.note(BOOK.TOUCHES, force, motion);
-    addLines(force, s.tension, world.lines, s.lines, s.pulling, ground, 0, s.span);
+    addLines(force, s.tension, world.lines, lineRows(vessel), s.pulling, ground, 0, s.span);
     ledger?.note(BOOK.LINES, force, motion);
   } else {
     s.touch.count = 0;

@@ -11,7 +11,7 @@ describe('a helm told to steer', () => {
   it.each(['quince', 'dunlin-hatch', 'flotsam', 'brisling', 'tamarack-nell', 'wicket', 'marram'])(
     'brings %s to a heading and keeps her there, ahead',
     (id) => {
-      const water = new OpenWater(fleetCraft(id));
+      const water = OpenWater.of(fleetCraft(id));
       steerHeading(water.state, 70 * DEG);
       water.engine(1, 0.1);
       water.run(90);
@@ -25,7 +25,7 @@ describe('a helm told to steer', () => {
   );
 
   it('turns the short way round', () => {
-    const water = new OpenWater(fleetCraft('quince'), { speed: 1.2 });
+    const water = OpenWater.of(fleetCraft('quince'), { speed: 1.2 });
     steerHeading(water.state, 300 * DEG);
     water.engine(1, 0);
     water.run(5);
@@ -35,7 +35,7 @@ describe('a helm told to steer', () => {
   it.each(['flotsam', 'ottoline', 'quince'])(
     '%s is steered astern with the wheel reversed',
     (id) => {
-      const water = new OpenWater(fleetCraft(id), { speed: -1 });
+      const water = OpenWater.of(fleetCraft(id), { speed: -1 });
       steerHeading(water.state, -15 * DEG);
       water.engine(-1, 0.1);
       water.run(40);
@@ -45,7 +45,7 @@ describe('a helm told to steer', () => {
   );
 
   it('steers for a point and comes to it', () => {
-    const water = new OpenWater(fleetCraft('lantern'), {
+    const water = OpenWater.of(fleetCraft('lantern'), {
       weather: { windFrom: Math.PI / 2, windSpeed: 6 },
     });
     steerFor(water.state, 30, 80);
@@ -59,7 +59,7 @@ describe('a helm told to steer', () => {
   });
 
   it.each(['quince', 'ottoline', 'brisling'])('%s is backed to a point stern first', (id) => {
-    const water = new OpenWater(fleetCraft(id));
+    const water = OpenWater.of(fleetCraft(id));
     steerFor(water.state, 12, -60, true);
     water.engine(-1, 0.25);
     let least = Infinity;

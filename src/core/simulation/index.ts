@@ -41,7 +41,6 @@ export {
   lineNow,
   setLineColumn,
   takeLineOff,
-  tensionOf,
 } from './lines-now';
 export { Ledger, WORKS, type Work } from './ledger';
 export {
@@ -70,7 +69,8 @@ export {
   type ThrusterState,
 } from './state';
 export { timestep, TIMESTEP_S } from './timestep';
-export { advance, companyOf, lookAbout, onOf, stepTogether } from './together';
+export { forkOf, Simulation } from './simulation';
+export { companyOf, onOf, stepTogether, type Company, type Pair } from './together';
 export { senseSurroundings } from './surroundings';
 export { setCurrent } from './turn-current';
 export {
@@ -90,24 +90,16 @@ export {
   type TraceColumn,
 } from './columns';
 export { sampleBefore, TraceWriter } from './trace';
+export { AGAIN, CLOCK, NOW, NOW_COLUMNS, UNDER } from './scratch';
+export { vesselOf, type TouchWatch, type Vessel } from './vessel';
 export {
-  AGAIN,
   beginning,
-  CLOCK,
-  makeScratch,
-  NOW,
-  NOW_COLUMNS,
+  copyOf,
   othersOf,
-  UNDER,
   type Bridge,
   type Ladder,
   type LocksThere,
-  type Neighbour,
-  type Company,
   type LineAt,
   type OtherBoat,
-  type Party,
-  type Scratch,
-  type TouchWatch,
   type World,
 } from './world';

@@ -8,9 +8,8 @@ const body = bareBody(REFERENCE_HULL);
 /** Runs a rig with books kept, and gives them back with the change of her energy. */
 function booked(r: Rig, seconds: number) {
   const ledger = new Ledger();
-  r.scratch.ledger = ledger;
   const before = kineticEnergy(r.state, r.world.craft);
-  run(r, seconds);
+  run({ ...r, ledger }, seconds);
   const change = kineticEnergy(r.state, r.world.craft) - before;
   const of = (work: Work) => ledger.work[WORKS.indexOf(work)]!;
   const total = ledger.work.reduce((sum, joules) => sum + joules, 0);
@@ -87,7 +86,7 @@ describe('a ledger', () => {
     const { ledger } = booked(r, 1);
     const kept = ledger.work.slice();
     ledger.save();
-    run(r, 1);
+    run({ ...r, ledger }, 1);
     expect(ledger.work).not.toEqual(kept);
     ledger.restore();
     expect(ledger.work).toEqual(kept);

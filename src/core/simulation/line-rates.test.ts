@@ -18,12 +18,13 @@ const line = (length: number, rest: Partial<LineSpec> = {}): LineSpec => ({
 
 /** How fast lines can act within a tenth of a second on a boat going so fast towards their end ashore, or away. */
 function rates(specs: LineSpec[], speed = 0, seconds = 0.1) {
-  const { world, state, scratch } = rig(sloop(), { lines: specs });
+  const vessel = rig(sloop(), { lines: specs });
+  const { state, scratch } = vessel;
   // Heading east, the bollard ahead.
   state.motion[2] = Math.PI / 2;
   state.motion[3] = speed;
-  placeOnGround(state.motion, world, scratch);
-  setLineRates(scratch, world.lines, seconds);
+  placeOnGround(state.motion, vessel);
+  setLineRates(vessel, seconds);
   return { firmest: scratch.lineRates[RATES.FIRMEST]!, all: scratch.lineRates[RATES.ALL]! };
 }
 

@@ -11,21 +11,28 @@ import {
   type Lines,
 } from '../holding';
 
-/** What is known of her lines within a step, as it stands in the step's working memory. */
-interface LinesKnown {
-  /** Columns LINE. */
-  readonly lines: Float64Array;
-  /** How she lies over the place and as the others see her, columns GROUND. */
-  readonly views: readonly Float64Array[];
-  readonly alongside: readonly Craft[];
-  readonly span: Float64Array;
-  readonly lineRates: Float64Array;
-  /** What each moves at the boat's end (lineLightness). */
-  readonly lightness: Float64Array;
-  /** Those that may pull (everyLine), and the tension of each, N. */
-  readonly pulling: Int32Array;
-  readonly tension: Float64Array;
+/** A boat's lines, and what of its working memory is theirs. */
+interface Moored {
+  readonly world: { readonly lines: Lines };
+  readonly state: { readonly lines: Float64Array };
+  readonly scratch: {
+    /** How the boat lies over the place and as the others see it, columns GROUND. */
+    readonly views: readonly Float64Array[];
+    readonly span: Float64Array;
+    readonly lineRates: Float64Array;
+    /** What each moves at the boat's end (lineLightness). */
+    readonly lightness: Float64Array;
+    /** Those that may pull (everyLine), and the tension of each, N. */
+    readonly pulling: Int32Array;
+    readonly tension: Float64Array;
+  };
+  /** The boats that ON of the lines counts. */
+  readonly others: readonly { readonly world: { readonly craft: Craft } }[];
 }
+
+/** Rows of columns LINE of a boat's lines: the state's own where they may change. */
+export const lineRows = ({ world, state }: Pick<Moored, 'world' | 'state'>): Float64Array =>
+  world.lines.tended ? state.lines : world.lines.rows;
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
 function lightnessAt({ mass }: Craft, x: number, y: number): number {
@@ -64,13 +71,15 @@ const DAMPING = 2;
 export const LINE_RATES_COLUMNS = 3;
 
 /** Adds line `i`, stretched to `span`'s length (nought: as long as it is without load). */
-function addRate(s: LinesKnown, lines: Lines, i: number): void {
-  const { span, lines: rows, alongside, lineRates } = s;
+function addRate({ world, scratch, others }: Moored, rows: Float64Array, i: number): void {
+  const { span, lineRates } = scratch;
+  const { lines } = world;
   const at = i * LINE_COLUMNS;
   const on = rows[at + LINE.ON]!;
-  let lightness = s.lightness[i]!;
-  const other = on > 0 ? alongside[on - 1] : undefined;
-  if (other) lightness += lightnessAt(other, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
+  let lightness = scratch.lightness[i]!;
+  const other = on > 0 ? others[on - 1] : undefined;
+  if (other)
+    lightness += lightnessAt(other.world.craft, rows[at + LINE.NORTH]!, rows[at + LINE.EAST]!);
   const length = rows[at + LINE.LENGTH]!;
   // The steeper the further it is stretched: as far as it is now, and a little further.
   const strain = STRAIN_AHEAD + Math.max(0, (span[SPAN.LENGTH]! - length) / length);
@@ -88,10 +97,15 @@ function addRate(s: LinesKnown, lines: Lines, i: number): void {
  * Looks how line `i` lies, into `span`: can it come to pull within so many seconds? Not where it is slack by more than she
  * goes, and is taken in. `spanOf` written out but for what is not asked for.
  */
-function mayPull(s: LinesKnown, lines: Lines, i: number, seconds: number): boolean {
-  const { span, lines: rows } = s;
+function mayPull(
+  { views, span }: Moored['scratch'],
+  lines: Lines,
+  rows: Float64Array,
+  i: number,
+  seconds: number,
+): boolean {
   const at = i * LINE_COLUMNS;
-  const view = s.views[rows[at + LINE.ON]!]!;
+  const view = views[rows[at + LINE.ON]!]!;
   const bx = lines.boatX[i]!;
   const by = lines.boatY[i]!;
   const east = rows[at + LINE.EAST]! - view[GROUND.X]!;
@@ -117,13 +131,14 @@ function mayPull(s: LinesKnown, lines: Lines, i: number, seconds: number): boole
 /**
  * Which of her lines may pull within the coming step, into `pulling`, and how fast they can act, 1/s, into `lineRates`: the
  * firmest one's spring, and all of them with their damping. One that hangs too slack to come taut is left out; one that is
- * on nothing does not count. How she lies over the place, and as the others see her, stands in `views`, her lines in
- * `lines`, who is at their other ends in `alongside`.
+ * on nothing does not count. How she lies over the place, and as the others see her, stands in `views`.
  *
  * @param seconds the step, s; nought while it is not known how she lies: then every line counts
  */
-export function setLineRates(s: LinesKnown, lines: Lines, seconds: number): void {
-  const { span, lines: rows, views, lineRates, pulling, tension } = s;
+export function setLineRates(vessel: Moored, seconds: number): void {
+  const { lines } = vessel.world;
+  const rows = lineRows(vessel);
+  const { span, views, lineRates, pulling, tension } = vessel.scratch;
   lineRates[RATES.FIRMEST] = 0;
   lineRates[RATES.ALL] = 0;
   lineRates[DAMPING] = 0;
@@ -134,13 +149,13 @@ export function setLineRates(s: LinesKnown, lines: Lines, seconds: number): void
     const on = rows[at + LINE.HOLD] !== 0;
     if (on && seconds > 0) {
       if (lines.weight[i]! > 0) spanOf(span, lines, rows, i, views[rows[at + LINE.ON]!]!);
-      else if (!mayPull(s, lines, i, seconds)) {
+      else if (!mayPull(vessel.scratch, lines, rows, i, seconds)) {
         tension[i] = 0;
         continue;
       }
     }
     pulling[++count] = i;
-    if (on) addRate(s, lines, i);
+    if (on) addRate(vessel, rows, i);
   }
   pulling[0] = count;
   lineRates[RATES.FIRMEST] = Math.sqrt(lineRates[RATES.FIRMEST]!);

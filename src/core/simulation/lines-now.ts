@@ -11,7 +11,7 @@ import {
 } from '../holding';
 import { groundOf, pointOnWater } from './readings';
 import type { SimState } from './state';
-import { othersOf, type LineAt, type Scratch, type World } from './world';
+import { othersOf, type LineAt, type World } from './world';
 
 /** How many lines there are, hers and those of the other boats. */
 export function lineCount(world: World): number {
@@ -69,13 +69,6 @@ export function lineLimits(
   const { boat, row } = lineAt(world, line);
   const { lines } = boat === 0 ? world : othersOf(world)[boat - 1]!.world;
   return { breaks: lines.breaks[row]!, total: lines.total[row]!, weight: lines.weight[row]! };
-}
-
-/** Tension of a line as the last evaluation left it, N. */
-export function tensionOf(world: World, scratch: Scratch, line: number): number {
-  const { boat, row } = lineAt(world, line);
-  const own = boat === 0 ? scratch : scratch.company?.parties[boat]?.scratch;
-  return own?.tension[row] ?? 0;
 }
 
 /** The boat that `on` means to the lines of `boat`: the others are counted in the order of all. */

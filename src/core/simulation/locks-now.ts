@@ -16,13 +16,13 @@ import {
   weightOf,
   workLocks,
   type LockedBoat,
-  type LockPush,
   type LockState,
   type SitedLock,
 } from '../locks';
 import { cos, seriesAt, sin } from '../math';
 import { PSI, U, V, X, Y, type SimState } from './state';
-import type { LocksThere, Scratch, World } from './world';
+import type { Vessel } from './vessel';
+import type { LocksThere, World } from './world';
 
 /** Steel or wet timber against a fender or hull. Judgement, as of quays. */
 const LEAF_SURFACE = { friction: 0.4, stiffness: 2e6 };
@@ -43,7 +43,6 @@ export function locksThere(
 }
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
-const outline = new Float64Array(8);
 
 /** Puts every leaf where it stands by now, in all that is looked at for what she may touch. */
 export function setLeaves({ gates, obstacles, shore }: World, states: readonly LockState[]): void {
@@ -51,8 +50,9 @@ export function setLeaves({ gates, obstacles, shore }: World, states: readonly L
   const { leaves, locks, first } = gates;
   for (let k = 0; k < leaves.length; k++) {
     const leaf = leaves[k]!;
-    leafOutline(outline, locks[leaf.lock]!, leaf, states[leaf.lock]!);
     const number = first + k;
+    const outline = obstacles[number]!.outline!;
+    leafOutline(outline, locks[leaf.lock]!, leaf, states[leaf.lock]!);
     const corners = shore.start[number]!;
     let moved = 0;
     for (let i = 0; i < 8; i++)
@@ -61,13 +61,12 @@ export function setLeaves({ gates, obstacles, shore }: World, states: readonly L
     shore.corners.set(outline, 2 * corners);
     // Both coordinates may have gone so far.
     shore.moved[0]! += 1.5 * moved;
-    place(obstacles[number]!, shore.box, number);
+    place(obstacles[number]!, outline, shore.box, number);
   }
 }
 
-function place(obstacle: Obstacle, box: Float64Array, number: number): void {
+function place(obstacle: Obstacle, outline: Float64Array, box: Float64Array, number: number): void {
   const leaf = obstacle as Mutable<Obstacle>;
-  obstacle.outline!.set(outline);
   const xs = [outline[0]!, outline[2]!, outline[4]!, outline[6]!];
   const ys = [outline[1]!, outline[3]!, outline[5]!, outline[7]!];
   leaf.minX = Math.min(...xs);
@@ -190,19 +189,20 @@ export function draughtOverCill(
 const JET_ARM = 0.3;
 /** Farther from a lock than this the water about it is not looked at, m. */
 const ABOUT_M = 150;
-const push: LockPush = { along: 0, across: 0 };
-
 /** What the water in a lock does to her in the step that begins now: a push, and whether it runs anywhere about. Held over the step. */
-export function senseLocks(motion: Float64Array, world: World, s: Scratch): void {
+export function senseLocks(
+  motion: Float64Array,
+  { world, state: { locks }, scratch: s, others }: Vessel,
+): void {
   const { gates, craft } = world;
-  const { lockPush, lockNow } = s;
-  if (!gates || s.locks.length === 0) return;
+  const { lockPush, lockNow, pushAlong: push } = s;
+  if (!gates || locks.length === 0) return;
   lockPush.fill(0);
   const k = nearestLock(gates.locks, motion[X]!, motion[Y]!);
   const sited = gates.locks[k]!;
-  const state = s.locks[k]!;
+  const state = locks[k]!;
   const far = Math.abs(motion[X]! - sited.x) + Math.abs(motion[Y]! - sited.y);
-  const moving = s.neighbours.some((n) => Math.abs(n.motion[U]!) > 0.02);
+  const moving = others.some((other) => Math.abs(other.state.motion[U]!) > 0.02);
   const felt = far < ABOUT_M + sited.lock.length && (flows(state) || moving);
   // What stands in the strips from before is over.
   if (!felt && lockNow[0] === 1 && !world.environment.field) {
@@ -228,13 +228,15 @@ export function senseLocks(motion: Float64Array, world: World, s: Scratch): void
   lockPush[2] = (boat.bowUp ? 1 : -1) * JET_ARM * boat.length * aside;
 }
 
-const current = new Float64Array(2);
-
 /** Adds the water's velocity about a lock at every strip of her, body axes, to her current. */
-export function addLockCurrents(motion: Float64Array, world: World, s: Scratch): void {
+export function addLockCurrents(
+  motion: Float64Array,
+  { world, state: { locks }, scratch: s, others }: Vessel,
+): void {
   const k = s.lockNow[1]!;
   const sited = world.gates!.locks[k]!;
-  const state = s.locks[k]!;
+  const state = locks[k]!;
+  const { lockCurrent: current } = s;
   const sinPsi = sin(motion[PSI]!);
   const cosPsi = cos(motion[PSI]!);
   const { x } = world.craft.strips;
@@ -244,7 +246,9 @@ export function addLockCurrents(motion: Float64Array, world: World, s: Scratch):
     const north = motion[Y]! + x[i]! * cosPsi;
     current.fill(0);
     addLockCurrent(current, sited, state, east, north);
-    for (const { motion: her, hull } of s.neighbours) {
+    for (const other of others) {
+      const { motion: her } = other.state;
+      const { hull } = other.world.craft.spec;
       const h = her[PSI]!;
       const goesEast = her[U]! * sin(h) + her[V]! * cos(h);
       const goesNorth = her[U]! * cos(h) - her[V]! * sin(h);

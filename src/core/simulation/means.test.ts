@@ -15,7 +15,7 @@ describe('thrusters', () => {
   const craft = fleetCraft('lantern');
 
   it('push the bow their own way, wait before reversing, and only know off and full when they are switches', () => {
-    const water = new OpenWater(craft);
+    const water = OpenWater.of(craft);
     water.thruster(0, 0.3);
     expect(water.state.thrusters[0]!.ordered).toBe(0);
     water.thruster(0, 1);
@@ -29,7 +29,7 @@ describe('thrusters', () => {
   });
 
   it('cut out hot and come back cooled', () => {
-    const water = new OpenWater(craft);
+    const water = OpenWater.of(craft);
     water.thruster(0, 1);
     expect(water.until(() => water.state.thrusters[0]!.cut, 300)).toBe(true);
     expect(water.time).toBeGreaterThan(150);
@@ -43,7 +43,7 @@ describe('thrusters', () => {
 describe('the joystick', () => {
   const craft = fleetCraft('ottoline');
   const sideways = (wind = 0) => {
-    const water = new OpenWater(craft, { weather: { windFrom: Math.PI / 2, windSpeed: wind } });
+    const water = OpenWater.of(craft, { weather: { windFrom: Math.PI / 2, windSpeed: wind } });
     Object.assign(water.state.joystick, { active: true, sway: 0.8 });
     water.run(25);
     return water;
@@ -62,7 +62,7 @@ describe('the joystick', () => {
   });
 
   it('pulses gears below idle thrust, and lets everything go when released', () => {
-    const water = new OpenWater(craft);
+    const water = OpenWater.of(craft);
     Object.assign(water.state.joystick, { active: true, surge: 0.04 });
     const gears = new Set<number>();
     water.until(() => {
@@ -81,7 +81,7 @@ describe('an engine', () => {
   it('cannot turn its screw faster at rest than its torque allows, and gains as way comes on', () => {
     const craft = fleetCraft('dunlin-hatch');
     const drive = craft.spec.drives[0]!;
-    const water = new OpenWater(craft);
+    const water = OpenWater.of(craft);
     water.engine(1, 1);
     water.run(3);
     expect(water.state.engines[0]!.rps).toBeLessThan(1.05 * drive.bollardRps);
@@ -91,7 +91,7 @@ describe('an engine', () => {
   });
 
   it('that refuses a gear stays in neutral', () => {
-    const water = new OpenWater(fleetCraft('quince'));
+    const water = OpenWater.of(fleetCraft('quince'));
     water.state.engines[0]!.refuses = -1;
     water.engine(-1, 0.5);
     water.run(8);
@@ -181,7 +181,7 @@ describe('shallow and confined water', () => {
   it('widens a ship’s turn about half as much again at a fifth of her draught under the keel', () => {
     const craft = fleetCraft('corvina');
     const deep = turningCircle(craft, 1, 0, 1, 3)!;
-    const water = new OpenWater(craft, {
+    const water = OpenWater.of(craft, {
       speed: 3,
       weather: { depth: 1.2 * craft.spec.hull.draught },
     });

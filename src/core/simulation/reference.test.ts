@@ -8,12 +8,12 @@ import {
   accelerate,
   environmentFor,
   initialState,
-  makeScratch,
   orderEngine,
   orderRudder,
   PSI,
   R,
   timestep,
+  vesselOf,
   U,
   V,
   X,
@@ -39,7 +39,7 @@ function track(craft: Craft, at: number, scale = 1): number[][] {
     heading: 0.4,
     speed: 1.2 * root,
   });
-  const s = makeScratch(world);
+  const vessel = vesselOf(world, state);
   const seen: number[][] = [];
   const orders = [
     [8, 0, 1, 0.5],
@@ -52,7 +52,7 @@ function track(craft: Craft, at: number, scale = 1): number[][] {
     orderRudder(state, craft, rudder);
     orderEngine(state.engines[0]!, craft.spec.drives[0]!, gear, throttle);
     for (let i = 0; i < seconds * 20; i++) {
-      timestep(state, world, s, 0.05 * root, null);
+      timestep(vessel, 0.05 * root);
       const psi = state.motion[PSI]!;
       seen.push([
         state.motion[X]! + at * Math.sin(psi),
@@ -294,15 +294,15 @@ describe('E2 a steady turn', () => {
       shore: shoreOf([]),
     };
     const state = initialState(craft, { x: 0, y: 0, heading: 0, speed: 1.2 });
-    const s = makeScratch(world);
+    const vessel = vesselOf(world, state);
     orderRudder(state, craft, 0.35);
     orderEngine(state.engines[0]!, craft.spec.drives[0]!, 1, 0.1);
-    for (let i = 0; i < 6000; i++) timestep(state, world, s, 0.05, null);
+    for (let i = 0; i < 6000; i++) timestep(vessel, 0.05);
     // Three points of the track give the circle.
     const points: [number, number][] = [];
     for (let k = 0; k < 3; k++) {
       points.push([state.motion[X]!, state.motion[Y]!]);
-      for (let i = 0; i < 100; i++) timestep(state, world, s, 0.05, null);
+      for (let i = 0; i < 100; i++) timestep(vessel, 0.05);
     }
     const [[ax, ay], [bx, by], [cx, cy]] = points as [
       [number, number],
@@ -335,7 +335,7 @@ describe('a body described from ahead of its centre of gravity', () => {
     });
     const start = { u: 1.5, v: -0.3, r: 0.4 };
     const run = rig(boat, start);
-    for (let i = 0; i < 200; i++) timestep(run.state, run.world, run.scratch, 0.05, null);
+    for (let i = 0; i < 200; i++) timestep(run, 0.05);
     const { motion } = run.state;
     const centre = [
       motion[X]! + xG * Math.sin(motion[PSI]!),

@@ -51,9 +51,8 @@ describe('what acts slowly, while something touches', () => {
   it('is booked as it was taken: the books close', () => {
     const r = pressed();
     const ledger = new Ledger();
-    r.scratch.ledger = ledger;
     const before = kineticEnergy(r.state, r.world.craft);
-    run(r, 30, undefined, TIMESTEP_S);
+    run({ ...r, ledger }, 30, undefined, TIMESTEP_S);
     const change = kineticEnergy(r.state, r.world.craft) - before;
     const total = ledger.work.reduce((sum, joules) => sum + joules, 0);
     const moved = ledger.work.reduce((sum, joules) => sum + Math.abs(joules), 0);
@@ -86,12 +85,12 @@ describe('what acts slowly, while something touches', () => {
   it('goes on in a straight line through start and middle', () => {
     const r = pressed();
     run(r, 5, undefined, TIMESTEP_S);
-    const { scratch: s, state, world } = r;
+    const { scratch: s, state } = r;
     const rates = new Float64Array(6);
     const forceAt = (again: number, slow: readonly number[]) => {
       s.slow.set(slow);
       s.again = again;
-      derivative(rates, state.motion, world, s, 2);
+      derivative(rates, state.motion, r, 2);
       return s.force.slice();
     };
     const nothing = forceAt(AGAIN.END, [0, 0, 0, 0, 0, 0]);

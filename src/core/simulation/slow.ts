@@ -31,7 +31,9 @@ import {
 } from '../forces';
 import { cos, sin } from '../math';
 import { WATER } from './environment';
-import { AGAIN, AIR, NOW, type Scratch, type World } from './world';
+import { AGAIN, AIR, NOW, type Scratch } from './scratch';
+import type { Vessel } from './vessel';
+import type { World } from './world';
 
 /** Places of the causes in a ledger. */
 export const BOOK = {
@@ -220,13 +222,12 @@ function addAir(force: Float64Array, s: Scratch, world: World, stage: number): v
 function addSlow(
   force: Float64Array,
   motion: Float64Array,
-  world: World,
-  s: Scratch,
+  { world, scratch: s, ledger }: Vessel,
   stage: number,
   inField: boolean,
 ): void {
   const { craft, environment } = world;
-  const { ledger, work } = s;
+  const { work } = s;
   if (world.gates) {
     force[0]! += s.lockPush[0]!;
     force[1]! += s.lockPush[1]!;
@@ -270,12 +271,12 @@ const MIDDLE = 3;
 export function lookAtSlow(
   force: Float64Array,
   motion: Float64Array,
-  world: World,
-  s: Scratch,
+  vessel: Vessel,
   stage: number,
   inField: boolean,
 ): void {
-  addSlow(force, motion, world, s, stage, inField);
+  addSlow(force, motion, vessel, stage, inField);
+  const { scratch: s } = vessel;
   const at = stage === 0 ? START : MIDDLE;
   for (let i = 0; i < 3; i++) s.slow[at + i] = force[i]! - s.outside[i]!;
 }
@@ -284,12 +285,15 @@ export function lookAtSlow(
  * Adds what acts slowly without looking at it: in the middle as it was found there, at the end as it goes on from start
  * and middle in a straight line.
  */
-export function takeSlow(force: Float64Array, motion: Float64Array, s: Scratch): void {
-  const { slow } = s;
-  const atEnd = s.again === AGAIN.END;
+export function takeSlow(
+  force: Float64Array,
+  motion: Float64Array,
+  { scratch: { slow, again }, ledger }: Vessel,
+): void {
+  const atEnd = again === AGAIN.END;
   for (let i = 0; i < 3; i++) {
     const middle = slow[MIDDLE + i]!;
     force[i]! += atEnd ? 2 * middle - slow[START + i]! : middle;
   }
-  s.ledger?.run(SLOW_BOOKS, force, motion, atEnd);
+  ledger?.run(SLOW_BOOKS, force, motion, atEnd);
 }

@@ -6,17 +6,18 @@ import { rig, type RigOptions } from '../testing/rig';
 import { R, V } from './state';
 import { timestep } from './timestep';
 import { senseSurroundings } from './surroundings';
-import { AIR, CLOCK } from './world';
+import { AIR, CLOCK } from './scratch';
 
 // What the boat feels about her at the start of a step, apart from how she answers it.
 
 const boat = fleetCraft('quince').spec;
 
 function sensed(options: RigOptions, time = 0) {
-  const { world, state, scratch } = rig(boat, options);
+  const vessel = rig(boat, options);
+  const { world, state, scratch } = vessel;
   scratch.clock[CLOCK.TIME] = time;
   scratch.clock[CLOCK.STEP] = 0.1;
-  senseSurroundings(state.motion, world, scratch);
+  senseSurroundings(state.motion, vessel);
   return { world, scratch, motion: state.motion };
 }
 
@@ -145,7 +146,7 @@ describe('a current that differs along her', () => {
     };
     const r = rig(box, { weather: { currentSet: Math.PI / 2, currentSpeed: 1, current } });
     const h = 0.001;
-    timestep(r.state, r.world, r.scratch, h, null);
+    timestep(r, h);
     // N = −½ρ C T ∫ x (kx)|kx| dx over her length, on 40,500 kg·m².
     const moment = -0.5 * 1025 * 0.8 * k * k * (half ** 4 / 2);
     // Twenty strips are half a per cent out.

@@ -5,7 +5,9 @@ import { soundKeel, sounded } from './aground';
 import { sideGaps, windAt } from './environment';
 import { senseLocks } from './locks-now';
 import { PSI, X, Y } from './state';
-import { AIR, CLOCK, UNDER, type Scratch, type World } from './world';
+import { AIR, CLOCK, UNDER, type Scratch } from './scratch';
+import type { Vessel } from './vessel';
+import type { World } from './world';
 
 /** Shelter is looked at on the fore, middle and aft third of the boat, this share of her length apart. */
 const THIRD = 1 / 3;
@@ -71,14 +73,15 @@ function setAir(motion: Float64Array, world: World, s: Scratch): void {
  * What surrounds the boat during the step that begins now: wind with gusts, veer and shelter, depth,
  * gaps to walls. Held over the step but for the wind, which is taken at each stage.
  */
-export function senseSurroundings(motion: Float64Array, world: World, s: Scratch): void {
+export function senseSurroundings(motion: Float64Array, vessel: Vessel): void {
+  const { world, scratch: s } = vessel;
   const { environment, craft } = world;
   setAir(motion, world, s);
   const { hull } = craft.spec;
-  if (world.gates) senseLocks(motion, world, s);
+  if (world.gates) senseLocks(motion, vessel);
   const known = sounded(environment) || world.gates !== undefined;
   if (known) {
-    soundKeel(motion, world, s);
+    soundKeel(motion, vessel);
     shallowFactors(s.shallow, hull.draught, s.under[UNDER.DEPTH]!);
   }
   if (environment.confined) {

@@ -4,10 +4,12 @@ import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
-import { MOTION_SIZE, R, U, V, type SimState } from './state';
+import { MOTION_SIZE, R, U, V } from './state';
 import { senseSurroundings } from './surroundings';
 import { setLineRates } from './line-rates';
-import { AGAIN, CLOCK, type Scratch, type TouchWatch, type World } from './world';
+import { AGAIN, CLOCK, type Scratch } from './scratch';
+import type { Vessel } from './vessel';
+import type { World } from './world';
 
 /**
  * The fixed step, s. A hard minute moves by a few millimetres when it is halved (see the tests), and wheel, gears and
@@ -58,7 +60,7 @@ export function joinRates(rates: Float64Array, more: Float64Array): void {
 }
 
 /** A joystick's computer looks at its own step. */
-function advanceJoystick(state: SimState, world: World, s: Scratch): void {
+function advanceJoystick({ state, world, scratch: s }: Vessel): void {
   const { joystick } = state;
   if (!joystick.active) return;
   joystick.looksIn -= s.clock[CLOCK.STEP]!;
@@ -68,7 +70,7 @@ function advanceJoystick(state: SimState, world: World, s: Scratch): void {
 }
 
 /** A helm that steers looks up at its own step too. */
-function advanceHelm(state: SimState, world: World, s: Scratch): void {
+function advanceHelm({ state, world, scratch: s }: Vessel): void {
   const { helm } = state;
   if (!helm.active) return;
   helm.looksIn -= s.clock[CLOCK.STEP]!;
@@ -78,15 +80,14 @@ function advanceHelm(state: SimState, world: World, s: Scratch): void {
 }
 
 /** Looks at everything that is looked at once a step, and at how fast it can act; the clock says how long it is. */
-export function beginStep(state: SimState, world: World, s: Scratch): void {
+export function beginStep(vessel: Vessel): void {
+  const { state, world, scratch: s } = vessel;
   s.clock[CLOCK.TIME] = state.time;
-  advanceJoystick(state, world, s);
-  advanceHelm(state, world, s);
-  s.locks = state.locks;
-  senseSurroundings(state.motion, world, s);
-  lookAround(state.motion, world, s);
-  if (world.lines.tended) s.lines = state.lines;
-  if (world.lines.count > 0) setLineRates(s, world.lines, s.clock[CLOCK.STEP]!);
+  advanceJoystick(vessel);
+  advanceHelm(vessel);
+  senseSurroundings(state.motion, vessel);
+  lookAround(state.motion, vessel);
+  if (world.lines.count > 0) setLineRates(vessel, s.clock[CLOCK.STEP]!);
   setRates(state.motion, world, s);
 }
 
@@ -100,7 +101,7 @@ export function cutStep({ clock }: Scratch, rates: Float64Array): number {
 }
 
 /** Carries her actuators over the piece in hand. */
-export function beginPiece(state: SimState, world: World, s: Scratch): void {
+export function beginPiece({ state, world, scratch: s }: Vessel): void {
   const piece = s.clock[CLOCK.PIECE]!;
   s.stages.span[0] = piece;
   s.touch.list[LIST.PIECE] = piece;
@@ -108,50 +109,36 @@ export function beginPiece(state: SimState, world: World, s: Scratch): void {
 }
 
 /** The piece in hand is over. */
-export function endPiece(
-  state: SimState,
-  world: World,
-  s: Scratch,
-  watch: TouchWatch | null,
-): void {
+export function endPiece(vessel: Vessel): void {
+  const { state, world, scratch: s, watch } = vessel;
   s.clock[CLOCK.TIME]! += s.clock[CLOCK.PIECE]!;
   state.time = s.clock[CLOCK.TIME]!;
   if (world.lines.tended) {
     // As she is at the last stage, a hair from where the piece ends.
     tendLines(state.lines, world.lines, s.tension, s.views, s.span, s.clock[CLOCK.PIECE]!);
   }
-  if (watch && s.touch.count > 0) watch.see(state, world, s);
+  if (watch && s.touch.count > 0) watch.see(vessel);
 }
 
 /**
- * One step of `dt` seconds (at most STEP_S, not past the next actuator event), in place.
+ * One step of `dt` seconds (at most TIMESTEP_S, not past the next actuator event) of one boat by herself, in place.
  * Classical fourth-order Runge–Kutta; substeps while something is near or a line is stiff. After each
  * substep `watch` sees the touches, for the record. No objects are made but in a joystick's look.
  */
-export function timestep(
-  state: SimState,
-  world: World,
-  s: Scratch,
-  dt: number,
-  watch: TouchWatch | null,
-): void {
-  s.clock[CLOCK.STEP] = dt;
-  beginStep(state, world, s);
-  goThrough(state, world, s, watch);
+export function timestep(vessel: Vessel, dt: number): void {
+  vessel.scratch.clock[CLOCK.STEP] = dt;
+  beginStep(vessel);
+  goThrough(vessel);
 }
 
 /** Goes through the step that has been begun, by itself: in as many pieces as what acts on her asks for. */
-export function goThrough(
-  state: SimState,
-  world: World,
-  s: Scratch,
-  watch: TouchWatch | null,
-): void {
-  const pieces = cutStep(s, s.rates);
+export function goThrough(vessel: Vessel): void {
+  const { scratch } = vessel;
+  const pieces = cutStep(scratch, scratch.rates);
   for (let i = 0; i < pieces; i++) {
-    beginPiece(state, world, s);
-    rungeKutta(state.motion, world, s);
-    endPiece(state, world, s, watch);
+    beginPiece(vessel);
+    rungeKutta(vessel);
+    endPiece(vessel);
   }
 }
 
@@ -182,24 +169,26 @@ function againAt(k: number, s: Scratch): number {
 }
 
 /** Her rates of change at stage `k`, where setStage has put her. */
-export function setSlope(at: Float64Array, world: World, s: Scratch, k: number): void {
-  s.ledger?.begin(k);
+export function setSlope(at: Float64Array, vessel: Vessel, k: number): void {
+  const { scratch: s, ledger } = vessel;
+  ledger?.begin(k);
   s.again = s.slowly ? againAt(k, s) : AGAIN.NOT;
-  derivative(s.slopes[k]!, at, world, s, MOMENT[k]!);
+  derivative(s.slopes[k]!, at, vessel, MOMENT[k]!);
   s.again = AGAIN.NOT;
 }
 
 /** Carries her to the end of the piece in hand by the rates of its four stages. */
-export function finishPiece(motion: Float64Array, s: Scratch): void {
+export function finishPiece({ state: { motion }, scratch: s, ledger }: Vessel): void {
   const [k1, k2, k3, k4] = s.slopes;
   const h = s.clock[CLOCK.PIECE]!;
-  s.ledger?.sum(h);
+  ledger?.sum(h);
   for (let i = 0; i < MOTION_SIZE; i++) {
     motion[i]! += (h / 6) * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
   }
 }
 
-function rungeKutta(motion: Float64Array, world: World, s: Scratch): void {
-  for (let k = 0; k < STAGES; k++) setSlope(setStage(motion, s, k), world, s, k);
-  finishPiece(motion, s);
+function rungeKutta(vessel: Vessel): void {
+  const { state, scratch } = vessel;
+  for (let k = 0; k < STAGES; k++) setSlope(setStage(state.motion, scratch, k), vessel, k);
+  finishPiece(vessel);
 }

@@ -9,10 +9,7 @@ import { companyOf, orderEngine, PSI, R, stepTogether, U, V, X, Y, type Company 
 const RAFT_FRICTION = 0.3;
 
 function company(rigs: readonly Rig[], friction = RAFT_FRICTION): Company {
-  return companyOf(
-    rigs.map((r) => ({ ...r, watch: null })),
-    friction,
-  );
+  return companyOf(rigs, friction);
 }
 
 function runAll(all: Company, seconds: number, each: () => void = () => undefined, h = 0.05): void {

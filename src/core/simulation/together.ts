@@ -8,11 +8,10 @@ import {
   lookForTouches,
   setSeen,
   setTouchRates,
+  type Between,
 } from '../holding';
 import { turnGround, setGround } from './derivative';
-import { setLineRates } from './line-rates';
-import { advanceLocks } from './locks-now';
-import type { SimState } from './state';
+import { lineRows, setLineRates } from './line-rates';
 import {
   beginPiece,
   beginStep,
@@ -24,19 +23,26 @@ import {
   setSlope,
   setStage,
   STAGES,
-  timestep,
 } from './timestep';
-import {
-  CLOCK,
-  makeScratch,
-  othersOf,
-  type Company,
-  type Pair,
-  type Party,
-  type Scratch,
-  type TouchWatch,
-  type World,
-} from './world';
+import { CLOCK } from './scratch';
+import type { Vessel } from './vessel';
+
+/** What one of two boats does to the other. */
+export interface Pair {
+  readonly boat: number;
+  readonly other: number;
+  readonly acts: Between;
+}
+
+/** Boats that may touch one another and be tied to one another, and what is known of them together. */
+export interface Company {
+  readonly vessels: readonly Vessel[];
+  readonly pairs: readonly Pair[];
+  /** Columns GROUND of each boat at the stage in hand, and where she is at it. */
+  readonly grounds: readonly Float64Array[];
+  readonly at: Float64Array[];
+  readonly rates: Float64Array;
+}
 
 /** Friction of one hull or fender on another's side. Judgement, ± a third. */
 const HULL_FRICTION = 0.3;
@@ -51,39 +57,32 @@ export function onOf(boat: number, other: number): number {
  *
  * @param friction of one hull on another
  */
-export function companyOf(parties: readonly Party[], friction = HULL_FRICTION): Company {
+export function companyOf(vessels: readonly Vessel[], friction = HULL_FRICTION): Company {
   const pairs: Pair[] = [];
-  parties.forEach((one, boat) => {
-    parties.forEach((two, other) => {
+  vessels.forEach((one, boat) => {
+    one.others = vessels.filter((other) => other !== one);
+    vessels.forEach((two, other) => {
       if (other <= boat) return;
       const on = [onOf(boat, other), onOf(other, boat)] as const;
       const [first, second] = between(one.world.craft, two.world.craft, friction, on);
       pairs.push({ boat, other, acts: first }, { boat: other, other: boat, acts: second });
     });
   });
-  for (const { boat, acts } of pairs) parties[boat]!.scratch.views[acts.on] = acts.seen;
-  for (const party of parties) {
-    const others = parties.filter((other) => other !== party);
-    party.scratch.alongside = others.map(({ world }) => world.craft);
-    party.scratch.neighbours = others.map(({ state, world }) => ({
-      motion: state.motion,
-      hull: world.craft.spec.hull,
-    }));
-    setLineRates(party.scratch, party.world.lines, 0);
-  }
+  for (const { boat, acts } of pairs) vessels[boat]!.scratch.views[acts.on] = acts.seen;
+  for (const vessel of vessels) setLineRates(vessel, 0);
   return {
-    parties,
+    vessels,
     pairs,
-    grounds: parties.map(() => new Float64Array(GROUND_COLUMNS)),
-    at: parties.map(({ state }) => state.motion),
+    grounds: vessels.map(() => new Float64Array(GROUND_COLUMNS)),
+    at: vessels.map(({ state }) => state.motion),
     rates: new Float64Array(2),
   };
 }
 
 /** How every boat lies to every other at the stage in hand. */
-function seeAll({ parties, pairs, grounds, at }: Company): void {
-  for (let i = 0; i < parties.length; i++) {
-    const { scratch, world } = parties[i]!;
+function seeAll({ vessels, pairs, grounds, at }: Company): void {
+  for (let i = 0; i < vessels.length; i++) {
+    const { scratch, world } = vessels[i]!;
     turnGround(grounds[i]!, scratch.turn, at[i]!);
     setGround(grounds[i]!, at[i]!, world.environment.row);
   }
@@ -94,31 +93,32 @@ function seeAll({ parties, pairs, grounds, at }: Company): void {
 }
 
 /** What the boats do to one another at the stage in hand, into each one's `outside`. */
-function actAll(company: Company): void {
-  const { parties, pairs } = company;
+export function actAll(company: Company): void {
+  const { vessels, pairs } = company;
   seeAll(company);
-  for (let i = 0; i < parties.length; i++) parties[i]!.scratch.outside.fill(0);
+  for (let i = 0; i < vessels.length; i++) vessels[i]!.scratch.outside.fill(0);
   for (let p = 0; p < pairs.length; p++) {
     const { acts, boat, other } = pairs[p]!;
-    const { scratch, world } = parties[boat]!;
-    const theirs = parties[other]!.scratch.outside;
-    const { lines, pulling, tension, span } = scratch;
-    addBetween(scratch.outside, theirs, acts, world.lines, lines, pulling, tension, span);
+    const vessel = vessels[boat]!;
+    const { outside, pulling, tension, span } = vessel.scratch;
+    const theirs = vessels[other]!.scratch.outside;
+    const { lines } = vessel.world;
+    addBetween(outside, theirs, acts, lines, lineRows(vessel), pulling, tension, span);
   }
 }
 
 /** What may touch within the step, and how fast it all can act. */
-function lookAll(company: Company, dt: number): void {
-  const { parties, pairs, rates, at } = company;
+export function lookAll(company: Company, dt: number): void {
+  const { vessels, pairs, rates, at } = company;
   rates.fill(0);
-  for (let i = 0; i < parties.length; i++) at[i] = parties[i]!.state.motion;
+  for (let i = 0; i < vessels.length; i++) at[i] = vessels[i]!.state.motion;
   // Lines to the others are looked at as she is seen now.
   seeAll(company);
-  for (let i = 0; i < parties.length; i++) {
-    const { state, world, scratch } = parties[i]!;
-    scratch.clock[CLOCK.STEP] = dt;
-    beginStep(state, world, scratch);
-    joinRates(rates, scratch.rates);
+  for (let i = 0; i < vessels.length; i++) {
+    const vessel = vessels[i]!;
+    vessel.scratch.clock[CLOCK.STEP] = dt;
+    beginStep(vessel);
+    joinRates(rates, vessel.scratch.rates);
   }
   for (let p = 0; p < pairs.length; p++) {
     const { touch, craft, side, seen } = pairs[p]!.acts;
@@ -135,51 +135,45 @@ function lookAll(company: Company, dt: number): void {
  * taken together, so that what acts between two acts on both at the same moment.
  */
 export function stepTogether(company: Company, dt: number): void {
-  const { parties, pairs, rates, at } = company;
+  const { vessels, pairs, rates, at } = company;
   lookAll(company, dt);
   if (apart(company)) {
-    for (let i = 0; i < parties.length; i++) {
-      const { state, world, scratch, watch } = parties[i]!;
-      scratch.outside.fill(0);
-      goThrough(state, world, scratch, watch);
+    for (let i = 0; i < vessels.length; i++) {
+      const vessel = vessels[i]!;
+      vessel.scratch.outside.fill(0);
+      goThrough(vessel);
     }
     return;
   }
   let pieces = 1;
-  for (let i = 0; i < parties.length; i++) pieces = cutStep(parties[i]!.scratch, rates);
+  for (let i = 0; i < vessels.length; i++) pieces = cutStep(vessels[i]!.scratch, rates);
   for (let piece = 0; piece < pieces; piece++) {
-    for (let i = 0; i < parties.length; i++) {
-      const { state, world, scratch } = parties[i]!;
-      beginPiece(state, world, scratch);
-    }
+    for (let i = 0; i < vessels.length; i++) beginPiece(vessels[i]!);
     for (let k = 0; k < STAGES; k++) {
-      for (let i = 0; i < parties.length; i++) {
-        const { state, scratch } = parties[i]!;
+      for (let i = 0; i < vessels.length; i++) {
+        const { state, scratch } = vessels[i]!;
         at[i] = setStage(state.motion, scratch, k);
       }
       actAll(company);
-      for (let i = 0; i < parties.length; i++) {
-        const { world, scratch } = parties[i]!;
-        setSlope(at[i]!, world, scratch, k);
-      }
+      for (let i = 0; i < vessels.length; i++) setSlope(at[i]!, vessels[i]!, k);
     }
-    for (let i = 0; i < parties.length; i++) {
-      const { state, world, scratch, watch } = parties[i]!;
-      finishPiece(state.motion, scratch);
-      endPiece(state, world, scratch, watch);
+    for (let i = 0; i < vessels.length; i++) {
+      finishPiece(vessels[i]!);
+      endPiece(vessels[i]!);
     }
     for (let p = 0; p < pairs.length; p++) see(company, pairs[p]!);
   }
 }
 
 /** Is there nothing between any two of them in the step in hand: no touch that may come, no line? */
-function apart({ parties, pairs }: Company): boolean {
+function apart({ vessels, pairs }: Company): boolean {
   for (let p = 0; p < pairs.length; p++) if (pairs[p]!.acts.touch.active > 0) return false;
-  for (let i = 0; i < parties.length; i++) {
-    const { world, scratch } = parties[i]!;
-    for (let k = 0; k < world.lines.count; k++) {
+  for (let i = 0; i < vessels.length; i++) {
+    const vessel = vessels[i]!;
+    const rows = lineRows(vessel);
+    for (let k = 0; k < vessel.world.lines.count; k++) {
       const at = k * LINE_COLUMNS;
-      if (scratch.lines[at + LINE.ON] !== 0 && scratch.lines[at + LINE.HOLD] !== 0) return false;
+      if (rows[at + LINE.ON] !== 0 && rows[at + LINE.HOLD] !== 0) return false;
     }
   }
   // What they last did to one another is over.
@@ -188,55 +182,10 @@ function apart({ parties, pairs }: Company): boolean {
 }
 
 /** Shows a pair's touches to whoever keeps those of either boat. */
-function see({ parties }: Company, { boat, other, acts }: Pair): void {
+function see({ vessels }: Company, { boat, other, acts }: Pair): void {
   if (acts.touch.count === 0) return;
-  const one = parties[boat]!;
-  const two = parties[other]!;
-  one.watch?.seeBoat?.(one.state, one.world, two.world, acts, false);
-  two.watch?.seeBoat?.(two.state, two.world, one.world, acts, true);
-}
-
-/** The company of a boat and the others of her world, hers the first; made once for a state and its working memory. */
-function companyAbout(
-  state: SimState,
-  world: World,
-  scratch: Scratch,
-  watch: TouchWatch | null,
-): Company {
-  const known = scratch.company;
-  if (known && known.parties[0]!.state === state && known.parties[0]!.watch === watch) return known;
-  const others = othersOf(world).map((other, i) => {
-    const at = makeScratch(other.world);
-    if (other.world.lines.tended) at.lines = state.others[i]!.lines;
-    return { world: other.world, state: state.others[i]!, scratch: at, watch: null };
-  });
-  scratch.company = companyOf([{ world, state, scratch, watch }, ...others]);
-  return scratch.company;
-}
-
-/** One step of `dt` seconds of a boat and of all the others that her world knows of; alone, as `step` makes it. */
-export function advance(
-  state: SimState,
-  world: World,
-  scratch: Scratch,
-  dt: number,
-  watch: TouchWatch | null,
-): void {
-  advanceLocks(state, world, dt);
-  if (othersOf(world).length === 0) timestep(state, world, scratch, dt, watch);
-  else stepTogether(companyAbout(state, world, scratch, watch), dt);
-}
-
-/** Works out what she lies against and hangs on at this moment, the others with her, without moving anything. */
-export function lookAbout(
-  state: SimState,
-  world: World,
-  scratch: Scratch,
-  watch: TouchWatch | null,
-): Company | null {
-  if (othersOf(world).length === 0) return null;
-  const company = companyAbout(state, world, scratch, watch);
-  lookAll(company, scratch.clock[CLOCK.STEP]!);
-  actAll(company);
-  return company;
+  const one = vessels[boat]!;
+  const two = vessels[other]!;
+  one.watch?.seeBoat?.(one, two.world, acts, false);
+  two.watch?.seeBoat?.(two, one.world, acts, true);
 }

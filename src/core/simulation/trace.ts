@@ -13,9 +13,10 @@ import {
   type Trace,
   type TraceColumn,
 } from './columns';
-import { lineAt, lineEnd, tensionOf } from './lines-now';
+import { lineAt, lineEnd } from './lines-now';
 import { PSI, R, U, V, X, Y, type SimState } from './state';
-import { othersOf, type LineAt, type Scratch, type World } from './world';
+import type { Simulation } from './simulation';
+import { othersOf, type LineAt, type World } from './world';
 
 /** Filled so far a record is handed over as it is; less, it is copied, so that what is not used goes. */
 const FULL_SHARE = 0.9;
@@ -111,9 +112,9 @@ export class TraceWriter {
   }
 
   /** @param underKeel water under her, m; kept where the depth is known
-   * @param scratch with her place over the ground, and the lines' tensions, at that state */
-  write(state: SimState, scratch: Scratch, clearance: number, underKeel: number): void {
-    const { ground } = scratch;
+   * @param now with her place over the ground, and the lines' tensions, as they stand */
+  write(now: Simulation, clearance: number, underKeel: number): void {
+    const { ground, state } = now;
     if (this.length >= this.capacity) return;
     const i = this.length++;
     const c = this.own;
@@ -132,7 +133,7 @@ export class TraceWriter {
     c.clearance[i] = clearance;
     if (this.ofKeel) this.ofKeel[i] = underKeel;
     this.writeEngines(state, i);
-    for (let k = 0; k < this.ofLine.length; k++) this.writeLine(state, scratch, i, k);
+    for (let k = 0; k < this.ofLine.length; k++) this.writeLine(now, i, k);
     for (let k = 0; k < this.ofLock.length; k++) writeLock(this.ofLock[k]!, state.locks[k]!, i);
     for (let k = 0; k < this.ofOther.length; k++) {
       const [x, y, heading] = this.ofOther[k]!;
@@ -143,14 +144,15 @@ export class TraceWriter {
     }
   }
 
-  private writeLine(state: SimState, scratch: Scratch, i: number, k: number): void {
+  private writeLine(now: Simulation, i: number, k: number): void {
+    const { state } = now;
     const columns = this.ofLine[k]!;
     const { last } = columns;
     // Read where they stand: a look-up for each would cost more than what is written.
     const { boat, row } = this.where[k]!;
     const rows = boat === 0 ? state.lines : state.others[boat - 1]!.lines;
     const at = row * LINE_COLUMNS;
-    columns.pull[i] = boat === 0 ? scratch.tension[row]! : tensionOf(this.world, scratch, k);
+    columns.pull[i] = boat === 0 ? now.vessel.scratch.tension[row]! : now.tensionOf(k);
     const made = rows[at + LINE.MADE]!;
     const length = rows[at + LINE.LENGTH]!;
     let x = rows[at + LINE.EAST]!;

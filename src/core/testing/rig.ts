@@ -3,23 +3,18 @@ import { linesOf, shoreOf, type LineSpec, type Obstacle } from '../holding';
 import {
   environmentFor,
   initialState,
-  makeScratch,
   R,
   timestep,
   U,
   V,
-  type Scratch,
-  type SimState,
+  vesselOf,
+  type Vessel,
   type Weather,
   type World,
 } from '../simulation';
 
 /** A boat in water, stepped by hand. */
-export interface Rig {
-  readonly world: World;
-  readonly state: SimState;
-  readonly scratch: Scratch;
-}
+export type Rig = Vessel;
 
 export const CALM: Weather = {
   windFrom: 0,
@@ -60,19 +55,14 @@ export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
   state.motion[U] = u;
   state.motion[V] = v;
   state.motion[R] = r;
-  return { world, state, scratch: makeScratch(world) };
+  return vesselOf(world, state);
 }
 
 /** Steps of `h` seconds for `seconds`; `each` is called after every one. */
-export function run(
-  { world, state, scratch }: Rig,
-  seconds: number,
-  each: () => void = () => undefined,
-  h = 0.05,
-): void {
+export function run(rig: Rig, seconds: number, each: () => void = () => undefined, h = 0.05): void {
   const steps = Math.round(seconds / h);
   for (let i = 0; i < steps; i++) {
-    timestep(state, world, scratch, h, null);
+    timestep(rig, h);
     each();
   }
 }

@@ -241,7 +241,7 @@ for (const boat of ['wicket', 'dunlin-hatch'])
   });
 
 row('15', 'outboard, full lock, click astern, rate after 2 s', 'flotsam', [2, 10], '°/s', (c) => {
-  const water = new OpenWater(c);
+  const water = OpenWater.of(c);
   water.wheelSet(1);
   water.engine(-1, 0);
   water.until(() => water.state.engines[0]!.engaged !== 0, 5);
@@ -261,7 +261,7 @@ row('16', 'wind in which idle ahead on a midship spring holds her', 'quince', [1
 );
 
 row('17', 'canal boat idling, 15 kn abeam: crab angle', 'tamarack-nell', [12, 30], '°', (c) => {
-  const water = new OpenWater(c, { weather: { windFrom: Math.PI / 2, windSpeed: BEAM_WIND } });
+  const water = OpenWater.of(c, { weather: { windFrom: Math.PI / 2, windSpeed: BEAM_WIND } });
   water.engine(1, 0);
   // A helm that steers the track north: the course made good brought back to it.
   let sum = 0;
@@ -286,7 +286,7 @@ row(
   [25, 70],
   's',
   (c) => {
-    const water = new OpenWater(c, { weather: { windFrom: -Math.PI / 2, windSpeed: BEAM_WIND } });
+    const water = OpenWater.of(c, { weather: { windFrom: -Math.PI / 2, windSpeed: BEAM_WIND } });
     const end = 0.5 * length(c);
     water.until(() => water.x - end * Math.abs(Math.sin(water.heading)) >= 5, 600);
     return water.time;
@@ -295,7 +295,7 @@ row(
 
 row('19', 'feeder, full rudder, run before 5° of turn', 'corvina', [0.3, 0.9], 'L', (c) => {
   const speed = steadySpeed(c, 1, 0);
-  const water = new OpenWater(c, { speed });
+  const water = OpenWater.of(c, { speed });
   const engine = water.state.engines[0]!;
   engine.orderedGear = engine.engaged = 1;
   engine.rps = c.spec.drives[0]!.idleRps;

@@ -4,13 +4,13 @@ import { NO_LINES, shoreOf, solidObstacle, type Obstacle } from '../holding';
 import {
   environmentFor,
   initialState,
-  makeScratch,
   orderEngine,
   orderRudder,
   orderThruster,
   PSI,
   R,
   timestep,
+  vesselOf,
   U,
   V,
   X,
@@ -39,7 +39,7 @@ function play(craft: Craft, { weather, heading = 0.3, obstacles = [], mirror = 1
     shore: shoreOf(obstacles),
   };
   const state = initialState(craft, { x: 0, y: 0, heading, speed: 0.8 });
-  const s = makeScratch(world);
+  const vessel = vesselOf(world, state);
   const seen: number[][] = [];
   const { drives, thrusters } = craft.spec;
   // Seen in the mirror the first engine is the last.
@@ -58,7 +58,7 @@ function play(craft: Craft, { weather, heading = 0.3, obstacles = [], mirror = 1
     });
     thrusters.forEach((t, i) => orderThruster(state.thrusters[i]!, t, mirror * power));
     for (let i = 0; i < seconds * 20; i++) {
-      timestep(state, world, s, 0.05, null);
+      timestep(vessel, 0.05);
       seen.push([...state.motion.slice(0, 6)]);
     }
   }
@@ -70,7 +70,7 @@ function play(craft: Craft, { weather, heading = 0.3, obstacles = [], mirror = 1
       yaw: mirror * -0.2,
     });
     for (let i = 0; i < 200; i++) {
-      timestep(state, world, s, 0.05, null);
+      timestep(vessel, 0.05);
       seen.push([...state.motion.slice(0, 6)]);
     }
   }
@@ -189,14 +189,14 @@ describe.each(FLEET_IDS)('%s', (id) => {
       const state = initialState(craft, { x: 0, y: 0, heading: 0, speed: 1.2 * Math.cos(a) });
       state.motion[V] = 1.2 * Math.sin(a);
       state.motion[R] = (1.5 / craft.spec.hull.length) * Math.sin(3 * a);
-      const s = makeScratch(world);
+      const vessel = vesselOf(world, state);
       const energy = () => {
         const [u, v, r] = [state.motion[U]!, state.motion[V]!, state.motion[R]!];
         return 0.5 * (mass.m11 * u * u + mass.m22 * v * v + mass.m33 * r * r) + mass.m23 * v * r;
       };
       let last = energy();
       for (let i = 0; i < 400; i++) {
-        timestep(state, world, s, 0.05, null);
+        timestep(vessel, 0.05);
         const now = energy();
         expect(now).toBeLessThanOrEqual(last * (1 + 1e-12));
         last = now;

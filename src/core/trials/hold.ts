@@ -4,12 +4,10 @@ import { linesOf, shoreOf, solidObstacle } from '../holding';
 import { bisect, cos } from '../math';
 import {
   environmentFor,
-  initialState,
-  makeScratch,
   orderEngine,
   orderRudder,
   PSI,
-  timestep,
+  Simulation,
   TIMESTEP_S,
   U,
   V,
@@ -78,13 +76,13 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
     lines: linesOf([spring]),
     shore: shoreOf([quay]),
   };
-  const state = initialState(craft, { x: 0, y: 0, heading: Math.PI / 2, speed: 0 });
-  const scratch = makeScratch(world);
+  const simulation = Simulation.at(world, { x: 0, y: 0, heading: Math.PI / 2, speed: 0 });
+  const { state } = simulation;
   // The quay lies to starboard: wheel to port, away from it, holds the stern in.
   orderRudder(state, craft, -by.wheel * craft.limits[0]!);
   craft.spec.drives.forEach((d, i) => orderEngine(state.engines[i]!, d, 1, 0));
   const steps = Math.round(by.seconds / TIMESTEP_S);
-  for (let i = 0; i < steps; i++) timestep(state, world, scratch, TIMESTEP_S, null);
+  for (let i = 0; i < steps; i++) simulation.advance(TIMESTEP_S);
   const psi = state.motion[PSI]!;
   const still =
     state.motion[U]! * state.motion[U]! + state.motion[V]! * state.motion[V]! <
@@ -111,7 +109,7 @@ const FULL_TWIST = 0.5;
 const MEETS_S = 1.5;
 
 function joystickHolds(craft: Craft, wind: number, seconds: number): boolean {
-  const water = new OpenWater(craft, { weather: { windFrom: -Math.PI / 2, windSpeed: wind } });
+  const water = OpenWater.of(craft, { weather: { windFrom: -Math.PI / 2, windSpeed: wind } });
   const { joystick } = water.state;
   for (let passed = 0; passed < seconds; passed += LOOKS_S) {
     const off = (water.heading + MEETS_S * water.rate) / FULL_TWIST;

@@ -1,23 +1,19 @@
 import { DRIVE, DRIVE_COLUMNS, type Craft } from '../boat';
 import { NO_LINES, shoreOf } from '../holding';
 import {
-  copyState,
   environmentFor,
-  initialState,
-  makeScratch,
   orderEngine,
   orderRudder,
   orderThruster,
   PSI,
   R,
-  timestep,
+  Simulation,
   TIMESTEP_S,
   U,
   V,
   X,
   Y,
   type Gear,
-  type Scratch,
   type SimState,
   type Weather,
   type World,
@@ -34,27 +30,31 @@ export const CALM: Weather = {
 
 /** A boat alone on open water, handled by orders and watched; starts heading north at the origin. SI, radians. */
 export class OpenWater {
-  readonly state: SimState;
-  readonly world: World;
-  private readonly scratch: Scratch;
-
-  constructor(
+  private constructor(
     readonly craft: Craft,
-    private readonly options: {
-      readonly weather?: Partial<Weather>;
-      readonly speed?: number;
-    } = {},
-  ) {
-    const weather = { ...CALM, ...options.weather };
-    this.world = {
+    private readonly simulation: Simulation,
+  ) {}
+
+  /** The boat at the origin, heading north, with so much speed ahead. */
+  static of(
+    craft: Craft,
+    { weather, speed = 0 }: { readonly weather?: Partial<Weather>; readonly speed?: number } = {},
+  ): OpenWater {
+    const world = {
       craft,
       obstacles: [],
-      environment: environmentFor(craft, weather),
+      environment: environmentFor(craft, { ...CALM, ...weather }),
       lines: NO_LINES,
       shore: shoreOf([]),
     };
-    this.state = initialState(craft, { x: 0, y: 0, heading: 0, speed: options.speed ?? 0 });
-    this.scratch = makeScratch(this.world);
+    return new OpenWater(craft, Simulation.at(world, { x: 0, y: 0, heading: 0, speed }));
+  }
+
+  get world(): World {
+    return this.simulation.world;
+  }
+  get state(): SimState {
+    return this.simulation.state;
   }
 
   /** Every engine, or one by its index. */
@@ -85,7 +85,7 @@ export class OpenWater {
   until(done: () => boolean, most: number): boolean {
     const end = this.state.time + most;
     while (this.state.time < end - 1e-9) {
-      timestep(this.state, this.world, this.scratch, TIMESTEP_S, null);
+      this.simulation.advance(TIMESTEP_S);
       if (done()) return true;
     }
     return false;
@@ -97,9 +97,7 @@ export class OpenWater {
 
   /** A second boat in the same water, as this one is now. */
   fork(): OpenWater {
-    const other = new OpenWater(this.craft, this.options);
-    copyState(other.state, this.state);
-    return other;
+    return new OpenWater(this.craft, this.simulation.fork());
   }
 
   get x(): number {

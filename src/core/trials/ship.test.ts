@@ -9,7 +9,7 @@ const DEGREE = Math.PI / 180;
 
 function trial(size: TankerSize, published: boolean): OpenWater {
   const spec = tanker(size, published);
-  const water = new OpenWater(assembleCraft(spec), {
+  const water = OpenWater.of(assembleCraft(spec), {
     speed: size.speed,
     weather: { waterDensity: 1000 },
   });
@@ -26,7 +26,7 @@ function general(size: TankerSize): OpenWater {
   const spec = tanker(size, false);
   const rps = (trialRps(size) * size.speed) / first.ahead;
   const drives = spec.drives.map((d) => ({ ...d, idleRps: rps, fullRps: 1.5 * rps }));
-  const water = new OpenWater(assembleCraft({ ...spec, drives }), {
+  const water = OpenWater.of(assembleCraft({ ...spec, drives }), {
     speed: size.speed,
     weather: { waterDensity: 1000 },
   });

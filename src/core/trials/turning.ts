@@ -30,7 +30,7 @@ export function turningCircle(
   side: 1 | -1 = 1,
   from = 0,
 ): Circle | null {
-  const water = new OpenWater(craft, { speed: from });
+  const water = OpenWater.of(craft, { speed: from });
   water.engine(gear, throttle);
   if (from !== 0) {
     // Gears in and revolutions up before the wheel goes over.
@@ -72,7 +72,7 @@ export interface Kick {
 
 /** Ahead from rest with the wheel hard over, for so long after the clutch has taken hold. */
 export function kickAhead(craft: Craft, seconds = burst(craft, 3), throttle = HALF): Kick {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   water.wheelSet(1);
   water.engine(1, throttle);
   water.until(() => water.state.engines[0]!.engaged !== 0, 60);
@@ -103,7 +103,7 @@ export interface BackAndFill {
  * Null if it does not come round in 24 bursts.
  */
 export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill | null {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   const steered = craft.spec.drives.some((d) => d.steering !== 'fixed');
   const room = new Lane(craft, 0);
   const throttle = firmThrottle(craft);
@@ -142,7 +142,7 @@ export function opposedEngines(craft: Craft): Opposed | null {
   if (drives.length < 2) return null;
   const last = drives.length - 1;
   const spin = (astern: number) => {
-    const water = new OpenWater(craft);
+    const water = OpenWater.of(craft);
     // Port ahead, starboard astern: bow to starboard.
     water.engine(1, 0, 0);
     water.engine(-1, astern, last);

@@ -13,7 +13,7 @@ export function steadySpeed(
   throttle: number,
   engines = Infinity,
 ): number {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   craft.spec.drives.forEach((_, i) => i < engines && water.engine(gear, throttle, i));
   let last = 0;
   let since = 0;
@@ -39,7 +39,7 @@ export interface Stop {
 
 /** Stopping from a speed with astern at a throttle, wheel amidships; null if she never stops. */
 export function stopFrom(craft: Craft, speed: number, throttle = firmThrottle(craft)): Stop | null {
-  const water = new OpenWater(craft, { speed });
+  const water = OpenWater.of(craft, { speed });
   water.engine(-1, throttle);
   const stopped = water.until(() => water.ahead <= 0, LONGEST_S);
   if (!stopped) return null;
@@ -53,7 +53,7 @@ export interface Carry {
 
 /** How far she carries in neutral from one speed down to another, no wind; null if beyond half an hour. */
 export function carryFrom(craft: Craft, from: number, to: number): Carry | null {
-  const water = new OpenWater(craft, { speed: from });
+  const water = OpenWater.of(craft, { speed: from });
   const slow = water.until(() => water.ahead <= to, LONGEST_S);
   return slow ? { distance: water.y, time: water.time } : null;
 }
@@ -72,7 +72,7 @@ export function propWalk(
   seconds = burst(craft, 5),
   throttle = firmThrottle(craft),
 ): Walk {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   water.engine(-1, throttle);
   water.until(() => water.state.engines[0]!.engaged !== 0, 60);
   water.run(seconds);
@@ -85,7 +85,7 @@ export function propWalk(
  * speed from which on her turning lessens within a second of the wheel being there; null if it never does.
  */
 export function asternSteeringSpeed(craft: Craft): number | null {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   water.engine(-1, 0.5 * firmThrottle(craft));
   water.until(() => Math.abs(water.heading) > 0.005, 60);
   const walks = Math.sign(water.heading);
@@ -114,7 +114,7 @@ export function aheadSteeringSpeed(craft: Craft): number | null {
   const rate = steeringRate(craft);
   const patience = Math.max(6, 0.5 * craft.spec.hull.length);
   const steers = (speed: number) => {
-    const water = new OpenWater(craft, { speed });
+    const water = OpenWater.of(craft, { speed });
     water.wheelSet(1);
     return water.until(() => water.rate >= rate, patience);
   };
@@ -134,7 +134,7 @@ export function secondsToGo(
   throttle: number,
   most: number,
 ): number | null {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   water.engine(1, throttle);
   return water.until(() => gone(water, way), most) ? water.time : null;
 }
@@ -150,7 +150,7 @@ export function goesOn(
   ahead: number,
   astern: number,
 ): Pick<Stop, 'distance' | 'time' | 'turned'> | null {
-  const water = new OpenWater(craft);
+  const water = OpenWater.of(craft);
   water.engine(1, ahead);
   if (!water.until(() => gone(water, way), LONGEST_S)) return null;
   const from = { y: water.y, heading: water.heading, time: water.time };

@@ -26,7 +26,7 @@ export interface Drift {
 
 /** Let go from rest in a wind, engine in neutral. Settled after `seconds`. */
 export function driftFrom(craft: Craft, wind: number, began: number, seconds = 240): Drift {
-  const water = new OpenWater(craft, { weather: { windFrom: began, windSpeed: wind } });
+  const water = OpenWater.of(craft, { weather: { windFrom: began, windSpeed: wind } });
   let fallsIn: number | null = null;
   const watch = () => {
     if (fallsIn === null && Math.abs(water.heading) >= 30 * DEGREE) fallsIn = water.time;
@@ -82,7 +82,7 @@ export function holdsBow(craft: Craft): HoldsBow {
   const bow = thrusters.findIndex((t) => t.x > 0);
   const tries = (act: (water: OpenWater) => void) =>
     greatestWind((wind) => {
-      const water = new OpenWater(craft, {
+      const water = OpenWater.of(craft, {
         weather: { windFrom: -Math.PI / 2, windSpeed: wind },
       });
       act(water);
@@ -117,7 +117,7 @@ export function thrusterAgainstSpeed(
 ): ThrusterAt[] {
   const reach = craft.spec.hull.length > 40 ? 40 : 8;
   const rates = speeds.map((speed) => {
-    const water = new OpenWater(craft, { speed });
+    const water = OpenWater.of(craft, { speed });
     water.thruster(which, 1);
     water.run(reach);
     return Math.abs(water.rate);
