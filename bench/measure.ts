@@ -1,5 +1,5 @@
 import { assembleCraft } from '@/core/boat';
-import { linesOf, shoreOf, type LineSpec } from '@/core/holding';
+import { linesOf, obstacleSetOf, type LineSpec } from '@/core/holding';
 import { runPlan, type RunInput } from '@/core/plan';
 import {
   environmentFor,
@@ -94,7 +94,7 @@ function stepper(input: RunInput): (steps: number) => void {
     obstacles: input.obstacles,
     environment: environmentFor(craft, input.weather),
     lines: input.lines ?? linesOf([]),
-    shore: shoreOf(input.obstacles),
+    shore: obstacleSetOf(input.obstacles),
   };
   const state = initialState(craft, input.start, world.lines);
   const vessel = vesselOf(world, state);

@@ -46,7 +46,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   },
   {
     name: 'boats that pass through one another',
-    file: 'src/core/simulation/together.ts',
+    file: 'src/core/simulation/company.ts',
     find: 'if (pairs[p]!.acts.touch.active > 0) return false;',
     put: 'if (pairs[p]!.acts.touch.active > 1e9) return false;',
   },

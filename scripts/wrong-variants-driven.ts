@@ -10,7 +10,7 @@ export const DRIVEN_VARIANTS: readonly WrongVariant[] = [
   },
   {
     name: 'a thruster that has quit and answers still',
-    file: 'src/core/drive/hand-player.ts',
+    file: 'src/core/drive/manual-controller.ts',
     find: 'this.dead.thrusters.has(order.thruster)',
     put: 'this.dead.thrusters.has(-1)',
   },

@@ -199,12 +199,12 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'plan/run-loop.ts',
     'cues rounded to a step',
-    'if (level >= 0) this.findCue(dt, player.level(simulation.marked), level);',
+    'if (level >= 0) this.findCue(dt, controller.level(simulation.marked), level);',
     '',
   ),
   core('plan/run-loop.ts', 'hard touches forgiven', "if (hard) return 'hard touch';", ''),
   core(
-    'plan/player.ts',
+    'plan/plan-controller.ts',
     'old orders kept beside the new',
     'this.due = this.queue(step.orders);',
     'this.due = [...this.due, ...this.queue(step.orders)];',
@@ -353,7 +353,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'search/in-hand.ts',
     'neutral leaves the engine in gear',
-    "if (hands === 'neutral') letGo(episode);",
+    "if (hands === 'neutral') letGo(rollout);",
     '',
   ),
   core('search/vary.ts', 'the first step late too', 'i === 0 ? step :', 'i < 0 ? step :'),
@@ -364,7 +364,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     "return off > 0 ? 'port' : 'starboard';",
   ),
   core(
-    'brief/push.ts',
+    'brief/environment-force.ts',
     'wind blows from where it goes',
     'wind: onHer(heading, -wind[1]! * sin(wind[0]!), -wind[1]! * cos(wind[0]!)),',
     'wind: onHer(heading, wind[1]! * sin(wind[0]!), wind[1]! * cos(wind[0]!)),',

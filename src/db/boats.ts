@@ -1,8 +1,12 @@
 import { boatSchema, type Boat } from '@/document';
-import { Kept, type ListedDocument, type OpenedDocument } from './kept';
+import {
+  DocumentRepository,
+  type ListedDocument,
+  type OpenedDocument,
+} from './document-repository';
 import { boats } from './schema';
 
 export type OpenedBoat = OpenedDocument<Boat>;
 export type ListedBoat = ListedDocument<Boat>;
 
-export const keptBoats = new Kept<Boat>(boats, boatSchema, 'boat');
+export const keptBoats = new DocumentRepository<Boat>(boats, boatSchema, 'boat');

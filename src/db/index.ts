@@ -17,7 +17,7 @@ export {
   type Opened,
   type SaveResult,
 } from './manoeuvres';
-export { Kept } from './kept';
+export { DocumentRepository } from './document-repository';
 export { dataDirectory, library, openDatabase, openLibrary, type Library } from './open';
 export { keptPlaces, type ListedPlace, type OpenedPlace } from './places';
 export { keepRecord, listRecords, openRecord, setRecordAside, type ListedRecord } from './records';

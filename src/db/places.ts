@@ -1,8 +1,12 @@
 import { placeSchema, type Place } from '@/document';
-import { Kept, type ListedDocument, type OpenedDocument } from './kept';
+import {
+  DocumentRepository,
+  type ListedDocument,
+  type OpenedDocument,
+} from './document-repository';
 import { places } from './schema';
 
 export type OpenedPlace = OpenedDocument<Place>;
 export type ListedPlace = ListedDocument<Place>;
 
-export const keptPlaces = new Kept<Place>(places, placeSchema, 'place');
+export const keptPlaces = new DocumentRepository<Place>(places, placeSchema, 'place');

@@ -1,5 +1,5 @@
 import { wrapTurn } from '@/core/math';
-import type { ControlOrder, HandsOrder, Order, RunEvent } from '@/core/plan';
+import { isDoneBy, type ControlOrder, type CrewOrder, type RunEvent } from '@/core/plan';
 import { degrees } from './fields';
 import type { PlanDocument } from './plan';
 
@@ -39,7 +39,7 @@ function controlText(order: ControlOrder): string {
   }
 }
 
-function handsText(order: HandsOrder, { lines, crew }: PlanDocument): string {
+function handsText(order: CrewOrder, { lines, crew }: PlanDocument): string {
   const who = order.by === null ? '' : `${crew[order.by]?.name ?? ''}: `;
   const line = 'line' in order ? (lines[order.line]?.name ?? '') : '';
   switch (order.do) {
@@ -64,15 +64,13 @@ function handsText(order: HandsOrder, { lines, crew }: PlanDocument): string {
   }
 }
 
-function isHands(order: Order): order is HandsOrder {
-  return 'by' in order;
-}
-
 /** An event of a run in words, for files and the command line. */
 export function eventText(event: RunEvent, plan: PlanDocument): string {
   switch (event.is) {
     case 'order':
-      return isHands(event.order) ? handsText(event.order, plan) : controlText(event.order);
+      return isDoneBy(event.order, 'crew')
+        ? handsText(event.order, plan)
+        : controlText(event.order);
     case 'expectation failed':
       return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
     case 'cue never came':

@@ -1,5 +1,5 @@
 import { assembleCraft, type Craft } from '@/core/boat';
-import { shoreOf, solidObstacle, type Obstacle, type Shore } from '@/core/holding';
+import { obstacleSetOf, solidObstacle, type Obstacle, type ObstacleSet } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
 import type { Goal, RunInput } from '@/core/plan';
 import { roomAt } from '@/core/search';
@@ -48,14 +48,14 @@ function takenNames({ place, others }: ManoeuvreFile): Problem[] {
 }
 
 /** Does a boat begin inside something, or inside another boat? */
-function startProblems(input: RunInput, craft: Craft, shore: Shore): Problem[] {
+function startProblems(input: RunInput, craft: Craft, shore: ObstacleSet): Problem[] {
   const { start, others = [] } = input;
   const boats = [{ name: 'the boat', craft, start, path: 'start' }].concat(
     others.map((other, i) => ({ ...other, name: `'${other.name}'`, path: `others[${i}].start` })),
   );
   return boats.flatMap((boat, i) => {
     // Those that were put there before her are in her way; she is in nobody's.
-    const before = shoreOf([
+    const before = obstacleSetOf([
       ...shore.obstacles,
       ...boats.slice(0, i).map(({ name, craft: of, start: at }) => outlineOf(name, name, of, at)),
     ]);
@@ -89,9 +89,9 @@ function shoalProblems(
 }
 
 /** What stands there with the other boats where they lie at the start, as things in one another's way. */
-export function withBoats({ obstacles, others = [] }: RunInput): Shore {
+export function withBoats({ obstacles, others = [] }: RunInput): ObstacleSet {
   const boats = others.map(({ id, name, craft, start }) => outlineOf(id, name, craft, start));
-  return shoreOf([...obstacles, ...boats]);
+  return obstacleSetOf([...obstacles, ...boats]);
 }
 
 /** A boat's deck where she lies at the start. */
@@ -136,7 +136,7 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
   const weather = toWeather(file.conditions, file.place);
   const below = weather.level ? seriesAt(weather.level, 0) : 0;
   const locks = workedLocks(file, names, below);
-  const shore = shoreOf(withoutDrawnLeaves(toObstacles(file.place), file.place, locks));
+  const shore = obstacleSetOf(withoutDrawnLeaves(toObstacles(file.place), file.place, locks));
   const { lines, where, rigging } = toRigging(file, craft, names, locks);
   const others = file.others.map(({ id, name, boat, start }, i) => ({
     id,

@@ -1,10 +1,10 @@
-import { AS_IT_IS } from '@/core/search';
+import { NO_VARIATION as NOTHING_VARIED } from '@/core/search';
 import { check } from './result';
 import { NO_VARIATION, toVariation, variationSchema, windsSchema } from './variation';
 
 describe('a what-if, as it is handed over', () => {
   it('of nothing changes nothing', () => {
-    expect(toVariation(NO_VARIATION)).toEqual(AS_IT_IS);
+    expect(toVariation(NO_VARIATION)).toEqual(NOTHING_VARIED);
     expect(check(variationSchema, {})).toEqual({ ok: true, value: NO_VARIATION });
   });
 

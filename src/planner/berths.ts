@@ -1,6 +1,6 @@
 import { assembleCraft, type Craft } from '@/core/boat';
 import { atan2, cos, isInside, sin, wrapHalfTurn } from '@/core/math';
-import { shoreOf, type Shore } from '@/core/holding';
+import { obstacleSetOf, type ObstacleSet } from '@/core/holding';
 import { roomAt } from '@/core/search';
 import { hasDrive, steadySpeed } from '@/core/trials';
 import type { Boat } from '@/document/boat';
@@ -96,11 +96,11 @@ const WAY_POINTS = 10;
 
 export interface Ground {
   readonly craft: Craft;
-  readonly shore: Shore;
+  readonly shore: ObstacleSet;
 }
 
 export function groundOf(boat: Boat, place: Place): Ground {
-  return { craft: assembleCraft(toBoatSpec(boat)), shore: shoreOf(toObstacles(place)) };
+  return { craft: assembleCraft(toBoatSpec(boat)), shore: obstacleSetOf(toObstacles(place)) };
 }
 
 /**

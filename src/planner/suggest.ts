@@ -1,7 +1,7 @@
 import { checkPlan } from '@/core/checks';
 import { Random } from '@/core/math';
 import { runPlan, runTillHard, type Run } from '@/core/plan';
-import { merit, patternSearch, robustMerit, waysOut } from '@/core/search';
+import { cost, patternSearch, robustMerit, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { toRunInput } from '@/document/run-input';
 import type { PlanDocument } from '@/document/plan';
@@ -158,7 +158,7 @@ class Fitting {
     // Every step of a template says its way out.
     const said = input.value.plan.steps.map(() => true);
     const findings = PER_FINDING * checkPlan(input.value, run, said).length;
-    return findings + (by === 'robust' ? robustMerit(input.value) : merit(input.value, run));
+    return findings + (by === 'robust' ? robustMerit(input.value) : cost(input.value, run));
   }
 
   private *fitted(from: Tried, by: By, most: number): Generator<Proposal, Tried> {

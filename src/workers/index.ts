@@ -3,7 +3,7 @@ export { LookClient, type LookListener } from './look-client';
 export type {
   DriveTold,
   DriveWorker,
-  Looked,
+  AnalysisUpdate,
   LookEnd,
   LookWorker,
   Reviewed,

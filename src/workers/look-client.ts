@@ -10,16 +10,19 @@ import type {
 } from '@/document';
 import type { TechniqueId } from '@/planner';
 import { Lifeline } from './lifeline';
-import type { Looked, LookEnd, LookWorker } from './protocol';
+import type { AnalysisUpdate, LookEnd, LookWorker } from './protocol';
 
 export interface LookListener {
   /** Something more was found by look number `turn`; the last of it may come after the end is told. */
-  found(part: Looked, turn: number): void;
+  found(part: AnalysisUpdate, turn: number): void;
   /** It is through; not told of a look that was overtaken. */
   ended(result: Result<LookEnd>, turn: number): void;
 }
 
-type Ask = (remote: Remote<LookWorker>, tell: (found: Looked) => void) => Promise<Result<LookEnd>>;
+type Ask = (
+  remote: Remote<LookWorker>,
+  tell: (found: AnalysisUpdate) => void,
+) => Promise<Result<LookEnd>>;
 
 /** Looks into manoeuvres in a worker of its own; the newest look overtakes the one before. */
 export class LookClient {
@@ -87,7 +90,7 @@ export class LookClient {
     this.going = ask;
     void this.line
       .call((remote, heard) => {
-        const tell = proxy((found: Looked) => {
+        const tell = proxy((found: AnalysisUpdate) => {
           heard();
           if (turn === this.turn) this.listener.found(found, turn);
         });

@@ -34,13 +34,13 @@ import {
   type Proposal,
 } from '@/planner';
 import { live } from './lifeline';
-import type { Looked, LookEnd, LookWorker } from './protocol';
+import type { AnalysisUpdate, LookEnd, LookWorker } from './protocol';
 
 /** Moments of a day: at most one every ten minutes or so. */
 const momentsSchema = z.array(z.number()).max(200);
 const anyTechniqueSchema = z.union([techniqueIdSchema, ownTechniqueSchema]);
 
-const NOTHING: Looked = {
+const NOTHING: AnalysisUpdate = {
   brief: null,
   surveyed: [],
   limit: null,
@@ -72,8 +72,8 @@ function breathe(): Promise<void> {
 /** Goes through what a generator finds, telling it in bundles, until it is through or something newer is asked. */
 async function follow<T>(
   finding: Iterable<T>,
-  bundle: (found: readonly T[]) => Looked,
-  tell: (found: Looked) => void,
+  bundle: (found: readonly T[]) => AnalysisUpdate,
+  tell: (found: AnalysisUpdate) => void,
 ): Promise<Result<LookEnd>> {
   const turn = ++latest;
   let found: T[] = [];
@@ -105,8 +105,8 @@ function read(file: unknown): Result<{ input: RunInput; file: ManoeuvreFile }> {
 }
 
 /** Way out and time in hand, what is worth a second look with the first of them, then the wind in which it fails. */
-function* survey(input: RunInput, said: readonly boolean[]): Generator<Partial<Looked>> {
-  const checked: Pick<Looked, 'checks'>[] = [];
+function* survey(input: RunInput, said: readonly boolean[]): Generator<Partial<AnalysisUpdate>> {
+  const checked: Pick<AnalysisUpdate, 'checks'>[] = [];
   const look = (run: Run) => checked.push({ checks: checkPlan(input, run, said) });
   for (const surveyed of surveyRun(input, look)) yield { surveyed: [surveyed], ...checked.pop() };
   for (const limit of seekWindLimit(input)) yield { limit };
@@ -118,7 +118,7 @@ const worker: LookWorker = {
     if (!opened.ok) return opened;
     const { boat, place } = opened.value.file;
     const outboard = boat.drives.some(({ kind }) => kind === 'outboard');
-    const last = (found: readonly Looked['brief'][]) => ({
+    const last = (found: readonly AnalysisUpdate['brief'][]) => ({
       ...NOTHING,
       brief: found.at(-1) ?? null,
     });
@@ -131,7 +131,7 @@ const worker: LookWorker = {
     if (!varied.ok) return varied;
     const input = vary(opened.value.input, toVariation(varied.value));
     const said = opened.value.file.plan.steps.map(({ wayOut }) => wayOut.note.trim() !== '');
-    const all = (found: readonly Partial<Looked>[]) => ({
+    const all = (found: readonly Partial<AnalysisUpdate>[]) => ({
       ...NOTHING,
       surveyed: found.flatMap(({ surveyed }) => surveyed ?? []),
       limit: found.find(({ limit }) => limit)?.limit ?? null,
@@ -201,7 +201,10 @@ const worker: LookWorker = {
     if (!opened.ok) return opened;
     const asked = check(motoredSchema, motored);
     if (!asked.ok) return asked;
-    const last = (found: readonly Looked['held'][]) => ({ ...NOTHING, held: found.at(-1) ?? null });
+    const last = (found: readonly AnalysisUpdate['held'][]) => ({
+      ...NOTHING,
+      held: found.at(-1) ?? null,
+    });
     return follow(holdingOf(opened.value.input, asked.value), last, tell);
   },
   stop() {

@@ -1,4 +1,4 @@
-import type { Brief, Held } from '@/core/brief';
+import type { Brief, MooringHold } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { HeldBack, Run } from '@/core/plan';
@@ -17,7 +17,7 @@ export interface RunWorker {
 }
 
 /** What a look at a manoeuvre has found by now: the newest of each that is not null. */
-export interface Looked {
+export interface AnalysisUpdate {
   readonly brief: Brief | null;
   readonly surveyed: readonly Surveyed[];
   readonly limit: WindLimit | null;
@@ -25,7 +25,7 @@ export interface Looked {
   readonly cells: readonly GridCell[];
   readonly fitted: Tuned | null;
   readonly proposed: Proposal | null;
-  readonly held: Held | null;
+  readonly held: MooringHold | null;
   readonly compared: Comparison<TechniqueId> | null;
   readonly dayRuns: readonly DayRun[];
 }
@@ -38,37 +38,41 @@ export type LookEnd = 'done' | 'overtaken';
  * another comes in.
  */
 export interface LookWorker {
-  brief(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  brief(file: unknown, tell: (found: AnalysisUpdate) => void): Promise<Result<LookEnd>>;
   survey(
     file: unknown,
     variation: unknown,
-    tell: (found: Looked) => void,
+    tell: (found: AnalysisUpdate) => void,
   ): Promise<Result<LookEnd>>;
   grid(
     file: unknown,
     variation: unknown,
     winds: unknown,
-    tell: (found: Looked) => void,
+    tell: (found: AnalysisUpdate) => void,
   ): Promise<Result<LookEnd>>;
   /** Fits the numbers of the plan; a manoeuvre that cannot be played is refused. */
-  fit(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  fit(file: unknown, tell: (found: AnalysisUpdate) => void): Promise<Result<LookEnd>>;
   /** Writes a technique down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
   propose(
     file: unknown,
     technique: unknown,
-    tell: (found: Looked) => void,
+    tell: (found: AnalysisUpdate) => void,
   ): Promise<Result<LookEnd>>;
   /** Has every technique that fits fitted, one after the other. */
-  compare(file: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  compare(file: unknown, tell: (found: AnalysisUpdate) => void): Promise<Result<LookEnd>>;
   /** Plays it at moments of a day, seconds since 1970 UTC. */
   day(
     file: unknown,
     day: unknown,
     moments: unknown,
-    tell: (found: Looked) => void,
+    tell: (found: AnalysisUpdate) => void,
   ): Promise<Result<LookEnd>>;
   /** Where she settles on the lines she begins with, motored so; and what if one parts. */
-  hold(file: unknown, motored: unknown, tell: (found: Looked) => void): Promise<Result<LookEnd>>;
+  hold(
+    file: unknown,
+    motored: unknown,
+    tell: (found: AnalysisUpdate) => void,
+  ): Promise<Result<LookEnd>>;
   /** Gives up whatever is going on. */
   stop(): void;
 }

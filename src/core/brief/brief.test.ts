@@ -1,14 +1,14 @@
 import { runPlan, type RunInput } from '../plan';
-import { engines, Episode, openWaterOf, Surroundings, wheel } from '../search';
+import { engines, Rollout, openWaterOf, Surroundings, wheel } from '../search';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { driftFrom, firmThrottle } from '../trials';
 import { PSI } from '../simulation';
 import { abreastOf } from './abreast';
-import { carryHere, stopHere, turnHere } from './able';
+import { carryHere, stopHere, turnHere } from './capabilities';
 import { briefOf, type Brief } from './brief';
-import { letGoAt, pushAt } from './push';
+import { letGoAt, pushAt } from './environment-force';
 import { readyFor } from './ready';
 
 const DEG = Math.PI / 180;
@@ -113,7 +113,7 @@ describe('what she can do', () => {
       const { water, state } = moving(hand);
       const { turned } = stopHere(water, state)!;
       expect(Math.sign(turned)).toBe(hand);
-      const aimed = new Episode(water, state);
+      const aimed = new Rollout(water, state);
       aimed.state.motion[PSI] = -turned;
       wheel(aimed, 0);
       engines(aimed, -1, firmThrottle(water.world.craft));

@@ -22,26 +22,26 @@ import {
   type CarryHere,
   type StopHere,
   type TurnHere,
-} from './able';
+} from './capabilities';
 import { abreastOf, type Abreast } from './abreast';
 import { approachSpeeds, type SpeedAt } from './approach';
 import { legsOf, type Leg } from './legs';
 import { lockWater, type LockWater } from './lock-water';
 import { locksAhead, type LockAhead } from './locks-ahead';
 import { lockSheets, type Sheet } from './lock-sheets';
-import { letGoAt, pushAt, type LetGo, type Push } from './push';
+import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
 import { steppingOf, type Stepping } from './stepping';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
 
 /** Lying where she is to lie, or where she starts from. */
 export interface Lying {
   readonly where: 'start' | 'berth';
-  readonly push: Push;
-  readonly letGo: LetGo;
+  readonly push: EnvironmentForce;
+  readonly letGo: DriftFrom;
 }
 
 /** What she can do here, in this wind and current. */
-export interface Able {
+export interface Capabilities {
   /** From the speed she has two lengths off, or the fastest of the run; null where she has no way on. */
   readonly stop: StopHere | null;
   /** The same with the engine idling astern. */
@@ -63,7 +63,7 @@ export interface Brief {
   readonly speeds: readonly SpeedAt[];
   /** Steps by what is abreast then. */
   readonly abreast: readonly Abreast[];
-  readonly able: Able | null;
+  readonly able: Capabilities | null;
   /** Both sides of the berth weighed, the better first; and lines that hold her there alone, the best first. */
   readonly berthed: {
     readonly sides: readonly ForSide[];
@@ -105,7 +105,7 @@ function ableHere(
   about: Surroundings,
   open: Surroundings,
   speeds: readonly SpeedAt[],
-): Able {
+): Capabilities {
   const { craft } = about.world;
   // A turn on the spot keeps clear of the berth too.
   const whole = new Surroundings({ ...input, berth: new Set() });

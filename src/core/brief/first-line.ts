@@ -2,7 +2,7 @@ import type { BoatSpec } from '../boat';
 import { linesOf, type LineSpec } from '../holding';
 import { cos, sin } from '../math';
 import { markAtStart, type RunInput } from '../plan';
-import { engines, Episode, letGo, roomAt, Surroundings, wheel } from '../search';
+import { engines, Rollout, letGo, roomAt, Surroundings, wheel } from '../search';
 import { DAMPING_PER_KG, STIFFNESS_PER_KG, hasDrive } from '../trials';
 
 /** Lines that may be the first one on, and the last one off. */
@@ -123,21 +123,21 @@ function held(
   // One line of hers, whatever the plan has.
   const { where: _where, ...rest } = input;
   const about = new Surroundings({ ...rest, lines: linesOf([lineFor(line, input.boat, at)]) });
-  const episode = new Episode(about, about.stillAt(at.x, at.y, at.heading, 0));
-  letGo(episode);
+  const rollout = new Rollout(about, about.stillAt(at.x, at.y, at.heading, 0));
+  letGo(rollout);
   if (motoring) {
-    wheel(episode, -at.toward * away);
-    engines(episode, 1, 0);
+    wheel(rollout, -at.toward * away);
+    engines(rollout, 1, 0);
   }
   const half = input.boat.hull.length / 2;
   let off = 0;
   let along = 0;
-  const from = { x: episode.x, y: episode.y };
-  episode.until(() => {
-    const dx = episode.x - from.x;
-    const dy = episode.y - from.y;
+  const from = { x: rollout.x, y: rollout.y };
+  rollout.until(() => {
+    const dx = rollout.x - from.x;
+    const dy = rollout.y - from.y;
     const out = -at.toward * (dx * cos(at.heading) - dy * sin(at.heading));
-    const swung = half * sin(episode.heading - at.heading) * -at.toward;
+    const swung = half * sin(rollout.heading - at.heading) * -at.toward;
     off = Math.max(off, out + Math.abs(swung));
     along = Math.max(along, Math.abs(dx * sin(at.heading) + dy * cos(at.heading)));
     return off > 2 * half;

@@ -1,14 +1,27 @@
-export { type CarryHere, type StopHere, type TurnHere } from './able';
+export { type CarryHere, type StopHere, type TurnHere } from './capabilities';
 export { abreastOf, type Abreast } from './abreast';
 export { approachSpeeds, type SpeedAt } from './approach';
-export { briefOf, type Able, type Brief, type Lying } from './brief';
+export { briefOf, type Capabilities, type Brief, type Lying } from './brief';
 export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } from './kinematics';
 export type { Leg, LeeSide } from './legs';
-export { letGoAt, pushAt, type LetGo, type OnHer, type Push } from './push';
+export {
+  letGoAt,
+  pushAt,
+  type DriftFrom,
+  type OnHer,
+  type EnvironmentForce,
+} from './environment-force';
 export { sidesOf, type ForSide } from './which-side';
 export { fenderHeight, type FenderHeight } from './fenders';
 export { FIRST_LINES, firstLines, type FirstLine, type HeldBy } from './first-line';
-export { holdingOf, IN_NEUTRAL, type Carried, type Held, type Motored, type Without } from './held';
+export {
+  holdingOf,
+  IN_NEUTRAL,
+  type Carried,
+  type MooringHold,
+  type Motored,
+  type Without,
+} from './mooring-hold';
 export { cautionsFor, READY_ITEMS, readyFor, type Caution, type ReadyItem } from './ready';
 export { throughLock, type ThroughLock } from './through-lock';
 export { throughGates, type Through } from './through-gates';

@@ -2,7 +2,7 @@ import { atan2, wrapHalfTurn } from '../math';
 import type { Run } from '../plan';
 import { inHandFrom, type InHand, type Surroundings } from '../search';
 import { ferryGlide, type FerryGlide } from './kinematics';
-import { letGoAt, pushAt, type LetGo, type Push } from './push';
+import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
 
 /** Where she is blown and carried from a leg of her way. */
 export type LeeSide = 'port' | 'starboard' | 'ahead' | 'astern';
@@ -17,8 +17,8 @@ export interface Leg {
   readonly distance: number;
   readonly course: number | null;
   /** Seen half-way: how she is pushed there, what becomes of her let go, and the side that is dangerous. */
-  readonly push: Push;
-  readonly letGo: LetGo;
+  readonly push: EnvironmentForce;
+  readonly letGo: DriftFrom;
   readonly lee: LeeSide | null;
   /** What she is blown on to if let go there at rest, within a minute. */
   readonly onto: InHand | null;
@@ -33,7 +33,7 @@ const ON_THE_SPOT_LENGTHS = 0.3;
 const NEITHER_SIDE = Math.PI / 6;
 const LEAST_CURRENT_MPS = 0.05;
 
-function leeOf(letGo: LetGo, axis: number): LeeSide | null {
+function leeOf(letGo: DriftFrom, axis: number): LeeSide | null {
   if (letGo.speed < LEAST_DRIFT_MPS) return null;
   const off = wrapHalfTurn(letGo.towards - axis);
   if (Math.abs(off) < NEITHER_SIDE) return 'ahead';
@@ -41,7 +41,12 @@ function leeOf(letGo: LetGo, axis: number): LeeSide | null {
   return off > 0 ? 'starboard' : 'port';
 }
 
-function ferryOn(run: Run, push: Push, course: number | null, i: number): FerryGlide | null {
+function ferryOn(
+  run: Run,
+  push: EnvironmentForce,
+  course: number | null,
+  i: number,
+): FerryGlide | null {
   const { surge, sway } = run.trace;
   const { ahead, starboard } = push.current;
   const current = Math.sqrt(ahead * ahead + starboard * starboard);

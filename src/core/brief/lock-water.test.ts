@@ -2,7 +2,7 @@ import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { outOfLock } from '../locks';
 import { runPlan, type RunInput } from '../plan';
-import { AS_IT_IS, vary } from '../search';
+import { NO_VARIATION, vary } from '../search';
 import { lockWater } from './lock-water';
 
 function inputOf(id: string): RunInput {
@@ -18,7 +18,7 @@ describe('a lock whose water pushes more or less than reckoned', () => {
     const found = [...lockWater(nell)];
     expect(found.map(({ times }) => times)).toEqual([0.5, 1.5]);
     for (const { times, margins, outcome } of found) {
-      const run = runPlan(vary(nell, { ...AS_IT_IS, waterTimes: times }));
+      const run = runPlan(vary(nell, { ...NO_VARIATION, waterTimes: times }));
       expect(outcome).toBe(run.outcome);
       expect(margins).toEqual(run.margins);
     }
@@ -49,7 +49,7 @@ describe('a lock whose water pushes more or less than reckoned', () => {
       const start = { ...input.start, ...tail, speed: 0 };
       const { rigging: _, lines: __, where: ___, ...rest } = input;
       const adrift = { ...rest, locks, plan, start, weather: calm };
-      const { x, y } = runPlan(vary(adrift, { ...AS_IT_IS, waterTimes })).trace;
+      const { x, y } = runPlan(vary(adrift, { ...NO_VARIATION, waterTimes })).trace;
       return Math.hypot(x.at(-1)! - x[0]!, y.at(-1)! - y[0]!);
     };
     const [none, less, reckoned, more] = [0, 0.5, 1, 1.5].map(drift);

@@ -1,6 +1,6 @@
 import type { Margins } from '../monitors';
 import { runPlan, type Outcome, type RunInput } from '../plan';
-import { AS_IT_IS, vary } from '../search';
+import { NO_VARIATION, vary } from '../search';
 
 /** What becomes of a passage with the water of its locks pushing so many times what is reckoned. */
 export interface LockWater {
@@ -16,7 +16,7 @@ const SPREAD = [0.5, 1.5] as const;
 export function* lockWater(input: RunInput): Generator<LockWater> {
   if (!input.locks || input.locks.length === 0) return;
   for (const times of SPREAD) {
-    const { outcome, margins } = runPlan(vary(input, { ...AS_IT_IS, waterTimes: times }));
+    const { outcome, margins } = runPlan(vary(input, { ...NO_VARIATION, waterTimes: times }));
     yield { times, outcome, margins };
   }
 }

@@ -1,4 +1,4 @@
-import { runPlan, type HandsOrder, type Person, type RunInput } from '../plan';
+import { runPlan, type CrewOrder, type Person, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
@@ -36,7 +36,7 @@ describe('checks of a plan', () => {
   it('see hands ordered where they are not, and a helm left alone', () => {
     // Both ends of it are aboard.
     const lines = [{ x: 4, y: 1, doubled: true, fast: { x: 6, y: 4, length: 6 } }];
-    const told = (order: HandsOrder, crew: Person[], way = 0) => {
+    const told = (order: CrewOrder, crew: Person[], way = 0) => {
       const rig = riggedWith(lines, crew);
       const start = { x: 0, y: 0, heading: 0, speed: way };
       const input = inputOf([stepOf(START, [hands(order)])], after(60), { ...rig, start });
@@ -44,7 +44,7 @@ describe('checks of a plan', () => {
         ({ rule, figure, which }) => `${rule} ${figure} ${which}`,
       );
     };
-    const fast = (by: number): HandsOrder => ({
+    const fast = (by: number): CrewOrder => ({
       do: 'tend',
       line: 0,
       by,

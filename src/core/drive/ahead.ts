@@ -1,6 +1,6 @@
 import type { HullPart, TouchGrade } from '../monitors';
 import { atan2 } from '../math';
-import { Episode, Surroundings } from '../search';
+import { Rollout, Surroundings } from '../search';
 import { windAt } from '../simulation';
 import type { Drive } from './drive';
 import { isUnderWay, trafficGap } from './traffic';
@@ -45,17 +45,17 @@ export function lookAhead(drive: Drive): Ahead {
       currentSpeed: Math.sqrt(currentEast * currentEast + currentNorth * currentNorth),
     },
   });
-  const episode = new Episode(about, state);
+  const rollout = new Rollout(about, state);
   // A helm that steers by itself goes on doing so; one that only holds the wheel does not.
   let met: Ahead['touch'] = null;
   const poses = AHEAD_S.map((after, i) => {
     for (let gone = AHEAD_S[i - 1] ?? 0; gone < after; gone++) {
-      episode.until(() => false, 1);
-      met ??= metBy(drive, episode, state.time);
+      rollout.until(() => false, 1);
+      met ??= metBy(drive, rollout, state.time);
     }
-    return { after, x: episode.x, y: episode.y, heading: episode.heading };
+    return { after, x: rollout.x, y: rollout.y, heading: rollout.heading };
   });
-  const first = episode.touches[0];
+  const first = rollout.touches[0];
   const touch = first && {
     after: first.time - state.time,
     name: first.name,
@@ -68,15 +68,15 @@ export function lookAhead(drive: Drive): Ahead {
 }
 
 /** Somebody under way who is run into by then, going on as they do now; they are seen where they are. */
-function metBy(drive: Drive, episode: Episode, from: number): Ahead['touch'] {
+function metBy(drive: Drive, rollout: Rollout, from: number): Ahead['touch'] {
   const { deck } = drive.world.craft.spec.hull;
   for (const one of drive.traffic) {
     // Who has not begun to move yet is not expected to.
-    const seen = isUnderWay(one, from) ? episode.time : from;
-    const gap = trafficGap(one, seen, deck, episode);
-    if (gap >= 0 || episode.time === from) continue;
-    const speed = episode.overGround;
-    return { after: episode.time - from, name: one.name, part: null, speed, grade: 'hard' };
+    const seen = isUnderWay(one, from) ? rollout.time : from;
+    const gap = trafficGap(one, seen, deck, rollout);
+    if (gap >= 0 || rollout.time === from) continue;
+    const speed = rollout.overGround;
+    return { after: rollout.time - from, name: one.name, part: null, speed, grade: 'hard' };
   }
   return null;
 }

@@ -1,7 +1,7 @@
 import { RunLoop, type Cue, type Order, type RunInput, type RunWatch } from '../plan';
 import { groundSpeed, PSI, X, Y, type SimState, type World } from '../simulation';
-import { HandPlayer } from './hand-player';
-import { Fate, withSurprises } from './surprises';
+import { ManualController } from './manual-controller';
+import { FaultInjector, withSurprises } from './surprises';
 import { trafficGap, type Traffic } from './traffic';
 import {
   trafficOf,
@@ -26,12 +26,12 @@ const NOTHING: Recording = { inputs: [], timesteps: 0, end: null, surprises: [],
  */
 export class Drive {
   private readonly run: RunLoop;
-  private readonly fate: Fate;
+  private readonly faults: FaultInjector;
   /** The manoeuvre with what surprises make of wind and place. */
   readonly input: RunInput;
   /** Everybody else under way. */
   readonly traffic: readonly Traffic[];
-  private player!: HandPlayer;
+  private controller!: ManualController;
   private readonly given: DriveInput[] = [];
   private readonly skips: number[] = [];
   private timesteps = 0;
@@ -46,12 +46,12 @@ export class Drive {
     const surprised = withSurprises(longEnough(input), surprises);
     this.input = surprised;
     const conducted = (state: SimState, world: World) => {
-      this.player = new HandPlayer(surprised, state, world);
-      return this.player;
+      this.controller = new ManualController(surprised, state, world);
+      return this.controller;
     };
     this.run = new RunLoop(surprised, conducted, { watch });
     this.traffic = trafficOf({ surprises });
-    this.fate = new Fate(surprises, this.run.world);
+    this.faults = new FaultInjector(surprises, this.run.world);
     this.run.begin();
   }
 
@@ -79,19 +79,19 @@ export class Drive {
   give(order: Order): void {
     if (this.over) return;
     this.given.push({ timestep: this.timesteps, order });
-    this.player.give(order);
+    this.controller.give(order);
   }
 
   /** The helm has done with the step of the plan that comes next, cue or no cue. */
   passOn(): void {
     if (this.over) return;
     this.skips.push(this.timesteps);
-    this.player.passOn();
+    this.controller.passOn();
   }
 
   stepOn(): void {
     if (this.over) return;
-    this.fate.befall(this.state, this.player);
+    this.faults.befall(this.state, this.controller);
     this.run.stepOn();
     this.timesteps += 1;
     this.lookForTraffic();
@@ -101,7 +101,7 @@ export class Drive {
   private lookForTraffic(): void {
     for (const one of this.traffic) {
       if (this.gapTo(one) >= 0) continue;
-      this.player.strike(one.name, groundSpeed(this.state, this.world));
+      this.controller.strike(one.name, groundSpeed(this.state, this.world));
       return;
     }
   }
@@ -116,12 +116,12 @@ export class Drive {
   close(end: DriveEnd): void {
     if (this.over) return;
     this.ended = end;
-    this.player.close(end === 'done' ? 'ended' : 'broke off');
+    this.controller.close(end === 'done' ? 'ended' : 'broke off');
   }
 
   /** Has it ended, by itself or because the helm said so? */
   get over(): boolean {
-    return this.player.finish !== null;
+    return this.controller.finish !== null;
   }
 
   get timestep(): number {
@@ -133,14 +133,14 @@ export class Drive {
   get world(): World {
     return this.run.world;
   }
-  get hand(): HandPlayer {
-    return this.player;
+  get hand(): ManualController {
+    return this.controller;
   }
   get live(): RunLoop {
     return this.run;
   }
   get nextCue(): Cue {
-    return this.player.nextCue();
+    return this.controller.nextCue();
   }
 
   recording(): Recording {
@@ -155,7 +155,7 @@ export class Drive {
 
   /** What she shows; nothing can be driven on after it. */
   finish(): Driven {
-    return { run: this.run.end(), planDone: this.player.planDone };
+    return { run: this.run.end(), planDone: this.controller.planDone };
   }
 }
 

@@ -1,7 +1,7 @@
 import { cos, seriesAt, sin, type Series } from '../math';
 import type { RunInput } from '../plan';
 import { setCurrent, type SimState, type World } from '../simulation';
-import type { HandPlayer } from './hand-player';
+import type { ManualController } from './manual-controller';
 import { trafficOf, type Surprise } from './types';
 
 /** A gust comes up, and a wind veers, within so many seconds. Judgement from practice. */
@@ -63,7 +63,7 @@ export function withSurprises(input: RunInput, surprises: readonly Surprise[]): 
 const INSTANT_S = 1e-9;
 
 /** What befalls the boat within the step that begins now; the wind's surprises are in the weather already. */
-export class Fate {
+export class FaultInjector {
   private readonly befallen = new Set<Surprise>();
   private readonly currents: {
     readonly is: Extract<Surprise, { is: 'current' }>;
@@ -75,7 +75,7 @@ export class Fate {
     private readonly world: World,
   ) {}
 
-  befall(state: SimState, player: HandPlayer): void {
+  befall(state: SimState, player: ManualController): void {
     for (const surprise of this.surprises) {
       if (this.befallen.has(surprise) || state.time < surprise.at - INSTANT_S) continue;
       this.befallen.add(surprise);
@@ -84,7 +84,7 @@ export class Fate {
     for (const { is, from } of this.currents) this.turnCurrent(is, from, state);
   }
 
-  private begin(surprise: Surprise, state: SimState, player: HandPlayer): void {
+  private begin(surprise: Surprise, state: SimState, player: ManualController): void {
     const { crew, dead } = player;
     switch (surprise.is) {
       case 'no astern': {

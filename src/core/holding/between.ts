@@ -2,7 +2,7 @@ import type { Craft } from '../boat';
 import { addLines, type Lines } from './line';
 import { GROUND, GROUND_COLUMNS } from './ground';
 import { solidObstacle, type Surface } from './obstacles';
-import { shoreOf, type Shore } from './shore';
+import { obstacleSetOf, type ObstacleSet } from './obstacle-set';
 import { addTouch } from './touch';
 import { touchScratch, type TouchScratch } from './touch-pairs';
 
@@ -14,7 +14,7 @@ import { touchScratch, type TouchScratch } from './touch-pairs';
 export interface Between {
   /** The boat as what may touch and be tied: her elements, moved as lightly as both together give way. */
   readonly craft: Craft;
-  readonly side: Shore;
+  readonly side: ObstacleSet;
   /** What `other` is to the boat's own lines: their ON. */
   readonly on: number;
   readonly touch: TouchScratch;
@@ -52,11 +52,11 @@ function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
 }
 
 /** Her side as an obstacle in her own frame, x to starboard and y ahead. */
-export function sideOf({ spec }: Craft, friction: number): Shore {
+export function sideOf({ spec }: Craft, friction: number): ObstacleSet {
   const { deck, touchStiffness } = spec.hull;
   const outline = Float64Array.from(deck, (_, i) => (i % 2 === 0 ? deck[i + 1]! : deck[i - 1]!));
   const surface: Surface = { friction, stiffness: touchStiffness };
-  return shoreOf([solidObstacle('side', 'side', outline, surface)]);
+  return obstacleSetOf([solidObstacle('side', 'side', outline, surface)]);
 }
 
 function half(

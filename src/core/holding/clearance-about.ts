@@ -1,7 +1,7 @@
 import type { TouchElements } from '../boat';
 import { NEAREST, nearestOnRing, type FlatPoints } from '../math';
 import { ABOUT, aboutSolid, FOUND, PAST, type ClearanceMemory } from './clearance-memory';
-import { boxDistance, type Shore } from './shore';
+import { boxDistance, type ObstacleSet } from './obstacle-set';
 
 /** Edges this much further off than the nearest are looked at with it, m, and corners. */
 const EDGES_M = 3;
@@ -11,7 +11,7 @@ const CORNERS_M = 1.5;
 export function toSolid(
   memory: ClearanceMemory,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   i: number,
 ): number {
   const about = aboutSolid(memory, i);
@@ -24,14 +24,24 @@ export function toSolid(
 }
 
 /** The last nearest first: the closer the first guess, the more is ruled out unseen. */
-function tryLast(memory: ClearanceMemory, touch: TouchElements, shore: Shore, i: number): void {
+function tryLast(
+  memory: ClearanceMemory,
+  touch: TouchElements,
+  shore: ObstacleSet,
+  i: number,
+): void {
   const hint = memory.hint[i]!;
   if (hint >= 0) fromHull(memory, shore, i, hint);
   else fromShore(memory, touch, shore, i, -1 - hint);
 }
 
 /** Begins anew with an obstacle: which of its edges can be nearest to anything of her for a while. */
-function lookAbout(memory: ClearanceMemory, touch: TouchElements, shore: Shore, i: number): void {
+function lookAbout(
+  memory: ClearanceMemory,
+  touch: TouchElements,
+  shore: ObstacleSet,
+  i: number,
+): void {
   const { found, nearest, past } = memory;
   const about = memory.about[0]!;
   const from = shore.start[i]!;
@@ -76,7 +86,7 @@ function listEdges(
 function throughAll(
   memory: ClearanceMemory,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   i: number,
 ): number {
   const { found, past, ashore } = memory;
@@ -129,7 +139,7 @@ function throughAll(
 function throughAbout(
   memory: ClearanceMemory,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   i: number,
 ): number {
   const { found, past, ashore } = memory;
@@ -159,7 +169,7 @@ function throughAbout(
 }
 
 /** A corner of the boat's outline against the edges of a solid that are near: its distance, or a bound under it. */
-function fromHull(memory: ClearanceMemory, shore: Shore, i: number, corner: number): number {
+function fromHull(memory: ClearanceMemory, shore: ObstacleSet, i: number, corner: number): number {
   const { found, nearest, past } = memory;
   const about = memory.about[0]!;
   const sin = past[PAST.SIN]!;
@@ -187,7 +197,7 @@ function fromHull(memory: ClearanceMemory, shore: Shore, i: number, corner: numb
 function fromShore(
   memory: ClearanceMemory,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   i: number,
   corner: number,
 ): number {
@@ -216,7 +226,7 @@ function fromShore(
 export function toPile(
   memory: ClearanceMemory,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   i: number,
 ): number {
   const { pile, found, nearest, past } = memory;

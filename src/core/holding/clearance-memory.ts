@@ -1,6 +1,6 @@
 import type { HullShape } from '../boat';
 import { NEAREST_COLUMNS } from '../math';
-import type { Shore } from './shore';
+import type { ObstacleSet } from './obstacle-set';
 
 /** Columns of a finding while it is being looked for. */
 export const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
@@ -113,7 +113,7 @@ export function aboutSolid({ about }: ClearanceMemory, i: number): About {
 }
 
 /** @param shapes her side as each obstacle meets it */
-export function clearanceMemory(shore: Shore, shapes: readonly HullShape[]): ClearanceMemory {
+export function clearanceMemory(shore: ObstacleSet, shapes: readonly HullShape[]): ClearanceMemory {
   const sides = (shapes[0]?.ring.length ?? 0) / 2;
   return {
     shapes,

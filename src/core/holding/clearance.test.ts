@@ -9,7 +9,7 @@ import {
   noClearance,
   pileObstacle,
   shapesOf,
-  shoreOf,
+  obstacleSetOf,
   solidObstacle,
 } from './';
 
@@ -32,7 +32,7 @@ describe('clearance', () => {
     const out = noClearance();
     const craft = assembleCraft(sloop());
     const { touch } = craft;
-    const shore = shoreOf([wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)]);
+    const shore = obstacleSetOf([wall(9), pileObstacle('p', 'pile', 2.2, 0, 0.2, RIGID)]);
     const memory = clearanceMemory(shore, shapesOf(craft, shore));
     const measure = (skip: number[]) =>
       leastClearance(out, memory, touch, shore, new Set(skip), groundAt(0, 0, 0));
@@ -50,7 +50,7 @@ describe('clearance', () => {
   it('remembered from step to step is what it is measured afresh, whatever way she goes', () => {
     const craft = assembleCraft(sloop());
     const { touch } = craft;
-    const shore = shoreOf([
+    const shore = obstacleSetOf([
       wall(14),
       pileObstacle('p', 'pile', 6, 3, 0.2, RIGID),
       pileObstacle('q', 'pile', -5, -7, 0.3, RIGID),

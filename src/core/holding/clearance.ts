@@ -3,7 +3,7 @@ import { NEAREST, nearestOnRing } from '../math';
 import { toPile, toSolid } from './clearance-about';
 import { FOUND, knowsSolid, PAST, type ClearanceMemory } from './clearance-memory';
 import { GROUND } from './ground';
-import { boxDistance, type Shore } from './shore';
+import { boxDistance, type ObstacleSet } from './obstacle-set';
 
 /** Least distance between a boat's outline and an obstacle, and where on the boat. */
 export interface Clearance {
@@ -33,7 +33,7 @@ export function leastClearance(
   out: Clearance,
   memory: ClearanceMemory,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   skip: ReadonlySet<number>,
   boat: Float64Array,
 ): void {
@@ -121,7 +121,12 @@ function noteOthers(
 }
 
 /** One obstacle: its distance, or a bound that it cannot be under. Nearer than what was found is written there. */
-function measure(memory: ClearanceMemory, touch: TouchElements, shore: Shore, i: number): number {
+function measure(
+  memory: ClearanceMemory,
+  touch: TouchElements,
+  shore: ObstacleSet,
+  i: number,
+): number {
   const { found, nearest, past } = memory;
   const x = past[PAST.X]!;
   const y = past[PAST.Y]!;

@@ -2,7 +2,7 @@ export { leastClearance, noClearance, type Clearance } from './clearance';
 export { clearanceMemory, type ClearanceMemory } from './clearance-memory';
 export { GROUND, GROUND_COLUMNS, groundAt } from './ground';
 export { shapesOf } from './shapes';
-export { shoreOf, type Shore } from './shore';
+export { obstacleSetOf, type ObstacleSet } from './obstacle-set';
 export { pileObstacle, solidObstacle, type Obstacle, type Surface } from './obstacles';
 export { addBetween, between, setSeen, sideOf, type Between } from './between';
 export { addTouch, lookForTouches } from './touch';

@@ -1,8 +1,8 @@
 import { shapeAt, type Craft, type HullShape } from '../boat';
-import type { Shore } from './shore';
+import type { ObstacleSet } from './obstacle-set';
 
 /** Her side as each thing ashore meets it: at its own height, where that is lower than her deck's edge. */
-export function shapesOf({ spec, touch }: Craft, { obstacles }: Shore): readonly HullShape[] {
+export function shapesOf({ spec, touch }: Craft, { obstacles }: ObstacleSet): readonly HullShape[] {
   const known = new Map<number, HullShape>();
   return obstacles.map(({ height }) => {
     const shape = known.get(height) ?? shapeAt(spec, touch.deckShape, touch.hullCount, height);

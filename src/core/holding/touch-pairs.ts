@@ -1,7 +1,7 @@
 import type { Craft, HullShape, TouchElements } from '../boat';
 import { NEAREST, NEAREST_COLUMNS, nearestOnRing } from '../math';
 import { GROUND } from './ground';
-import { boxDistance, outOfBox, type Shore } from './shore';
+import { boxDistance, outOfBox, type ObstacleSet } from './obstacle-set';
 
 /** Most touches looked at in one instant, and edges near them. */
 export const SLOTS = 256;
@@ -142,7 +142,7 @@ export function touchScratch(holds: boolean, shapes: readonly HullShape[]): Touc
 export function pairsHold(
   s: TouchScratch,
   touch: TouchElements,
-  shore: Shore,
+  shore: ObstacleSet,
   boat: Float64Array,
 ): boolean {
   const { list } = s;
@@ -192,7 +192,12 @@ function addPair(
  * Lists the pairs near one another, first by boxes, then one by one, so that the stages of
  * the step look at nothing else. Whether the list still holds is asked of pairsHold.
  */
-export function listPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
+export function listPairs(
+  s: TouchScratch,
+  craft: Craft,
+  shore: ObstacleSet,
+  boat: Float64Array,
+): void {
   const { touch } = craft;
   const { list } = s;
   const x = boat[GROUND.X]!;
@@ -217,7 +222,13 @@ export function listPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Flo
   }
 }
 
-function listOne(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array, i: number): void {
+function listOne(
+  s: TouchScratch,
+  craft: Craft,
+  shore: ObstacleSet,
+  boat: Float64Array,
+  i: number,
+): void {
   if (shore.solid[i] === 1) listSolid(s, craft, shore, boat, i);
   else listPile(s, craft, shore, boat, i);
 }
@@ -274,7 +285,7 @@ function listCorner(
 function listSolid(
   s: TouchScratch,
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   boat: Float64Array,
   i: number,
 ): void {
@@ -316,7 +327,7 @@ function listSolid(
 function listPile(
   s: TouchScratch,
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   boat: Float64Array,
   i: number,
 ): void {

@@ -1,5 +1,5 @@
 import { fenderForce, fenderStiffness, type TouchElements } from '../boat';
-import type { Shore } from './shore';
+import type { ObstacleSet } from './obstacle-set';
 import { seriesStiffness, SLIDE_SLIP_MPS } from './touch-law';
 import { LIST, type TouchScratch } from './touch-pairs';
 
@@ -17,7 +17,7 @@ const SPEED_HAND = 0.1;
  *
  * @param s with every active pair's depth and approach known; `rates` is written
  */
-export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Shore): void {
+export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: ObstacleSet): void {
   const seconds = s.list[LIST.SECONDS]!;
   const speed = s.list[LIST.TRAVEL]! / seconds;
   const lightness = 1 / touch.lightest;

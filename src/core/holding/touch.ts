@@ -1,7 +1,7 @@
 import { fenderForce, type Craft, type TouchElements } from '../boat';
 import { NEAREST, nearestOnRing } from '../math';
 import { GROUND } from './ground';
-import type { Shore } from './shore';
+import type { ObstacleSet } from './obstacle-set';
 import {
   frictionSlope,
   seriesStiffness,
@@ -37,7 +37,7 @@ function press(
   s: TouchScratch,
   touch: TouchElements,
   boat: Float64Array,
-  shore: Shore,
+  shore: ObstacleSet,
 ): void {
   const k = s.count;
   if (k >= SLOTS - 1) return;
@@ -90,7 +90,7 @@ function noteElement(
   s: TouchScratch,
   touch: TouchElements,
   boat: Float64Array,
-  shore: Shore,
+  shore: ObstacleSet,
   k: number,
 ): void {
   const obstacle = s.pairObstacle[k]!;
@@ -145,7 +145,7 @@ function noteSide(
   s: TouchScratch,
   craft: Craft,
   boat: Float64Array,
-  shore: Shore,
+  shore: ObstacleSet,
   k: number,
 ): void {
   const obstacle = s.pairObstacle[k]!;
@@ -182,7 +182,7 @@ function noteSide(
 }
 
 /** The one edge pair `k` can meet, as it stands now. */
-function setFace(s: TouchScratch, shore: Shore, k: number): void {
+function setFace(s: TouchScratch, shore: ObstacleSet, k: number): void {
   const { faces } = s;
   const { corners, start } = shore;
   const obstacle = s.pairObstacle[k]!;
@@ -200,7 +200,7 @@ function setFace(s: TouchScratch, shore: Shore, k: number): void {
 }
 
 /** Sets the faces of the listed pairs, unless they stand where they did. */
-function setFaces(s: TouchScratch, shore: Shore): void {
+function setFaces(s: TouchScratch, shore: ObstacleSet): void {
   const moved = shore.moved[0]!;
   if (s.list[LIST.FACED] === moved) return;
   s.list[LIST.FACED] = moved;
@@ -247,7 +247,7 @@ function notePair(
   s: TouchScratch,
   craft: Craft,
   boat: Float64Array,
-  shore: Shore,
+  shore: ObstacleSet,
   k: number,
 ): void {
   if (s.pairFlat[k] === 1) {
@@ -260,7 +260,7 @@ function notePair(
 }
 
 /** Looks at the listed pairs from where the boat is now: opens those that can come to touch within the step. */
-function openPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Array): void {
+function openPairs(s: TouchScratch, craft: Craft, shore: ObstacleSet, boat: Float64Array): void {
   const { count } = s;
   const far = s.list[LIST.FAR]!;
   const reach = s.list[LIST.TRAVEL]! + IN_HAND_M;
@@ -288,7 +288,7 @@ function openPairs(s: TouchScratch, craft: Craft, shore: Shore, boat: Float64Arr
 export function lookForTouches(
   s: TouchScratch,
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   boat: Float64Array,
 ): void {
   const u = boat[GROUND.SURGE]!;
@@ -312,7 +312,7 @@ export function addTouch(
   force: Float64Array,
   s: TouchScratch,
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   boat: Float64Array,
 ): void {
   s.count = 0;

@@ -8,7 +8,7 @@ import {
   sideOf,
   type Clearance,
   type ClearanceMemory,
-  type Shore,
+  type ObstacleSet,
 } from '../holding';
 import {
   othersOf,
@@ -25,7 +25,7 @@ import type { LeastClearance } from './margins';
 const NONE: ReadonlySet<number> = new Set();
 
 interface Beside {
-  readonly side: Shore;
+  readonly side: ObstacleSet;
   readonly memory: ClearanceMemory;
   readonly ground: Float64Array;
   readonly seen: Float64Array;

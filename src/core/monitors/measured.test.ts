@@ -1,5 +1,5 @@
 import { assembleCraft } from '../boat';
-import { shoreOf } from '../holding';
+import { obstacleSetOf } from '../holding';
 import { runPlan, worldOf } from '../plan';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
@@ -79,7 +79,7 @@ it('shows what sounder and wind instrument told, the angle the short way round, 
   expect(Math.abs(degrees(45))).toBeCloseTo(180, 9);
   expect(trace.toldDepth![5]).toBeNaN();
   expect(trace.toldDepth![25]).toBeCloseTo(4 - 0.25 * 2.5, 9);
-  const found = measureClearance(trace, assembleCraft(sloop()), shoreOf([quay]), new Set());
+  const found = measureClearance(trace, assembleCraft(sloop()), obstacleSetOf([quay]), new Set());
   expect(found.shallowest!.depth).toBeCloseTo(2, 9);
   expect(found.shallowest!.time).toBeCloseTo(8, 9);
   expect(found.windiest).toMatchObject({ speed: 5, time: 5 });
@@ -104,7 +104,7 @@ it('reckons the apparent wind: her own way ahead in a calm, a beam wind drawn fo
 
 it('makes nothing of a sounder or wind that told nothing', () => {
   const { trace } = measuredTrace(fixesOf({ x: 0, y: 0 }), { x: 0, y: 0 });
-  const found = measureClearance(trace, assembleCraft(sloop()), shoreOf([quay]), new Set());
+  const found = measureClearance(trace, assembleCraft(sloop()), obstacleSetOf([quay]), new Set());
   expect(found.shallowest).toBeNull();
   expect(found.windiest).toBeNull();
 });
@@ -131,7 +131,7 @@ it('bridges a compass sentence that was lost, without calling it her course', ()
 
 it('finds the least clearance where the run itself had it', () => {
   const { trace } = measuredTrace(fixesOf({ x: 2, y: 0 }), { x: 2, y: 0 });
-  const found = measureClearance(trace, assembleCraft(sloop()), shoreOf([quay]), new Set());
+  const found = measureClearance(trace, assembleCraft(sloop()), obstacleSetOf([quay]), new Set());
   const upTo = run.trace.clearance.slice(0, trace.time.length);
   expect(found.clearance!.name).toBe('quay');
   expect(found.clearance!.distance).toBeCloseTo(Math.min(...upTo), 1);
@@ -139,6 +139,11 @@ it('finds the least clearance where the run itself had it', () => {
     Math.max(...run.trace.groundSpeed.slice(0, trace.time.length)),
     1,
   );
-  const skipped = measureClearance(trace, assembleCraft(sloop()), shoreOf([quay]), new Set([0]));
+  const skipped = measureClearance(
+    trace,
+    assembleCraft(sloop()),
+    obstacleSetOf([quay]),
+    new Set([0]),
+  );
   expect(skipped.clearance).toBeNull();
 });

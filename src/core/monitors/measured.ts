@@ -5,7 +5,7 @@ import {
   leastClearance,
   noClearance,
   shapesOf,
-  type Shore,
+  type ObstacleSet,
 } from '../holding';
 import { atan2, cos, sin, wrapHalfTurn } from '../math';
 import { SAMPLE_S, type Trace } from '../simulation';
@@ -195,7 +195,7 @@ function leastAt(column: Float64Array | undefined, measure: (value: number) => n
 export function measureClearance(
   trace: Trace,
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   skip: ReadonlySet<number>,
 ): MeasuredMargins {
   const memory = clearanceMemory(shore, shapesOf(craft, shore));

@@ -1,7 +1,7 @@
 import { LINE, MADE } from '../holding';
 import { lineAt, boatOf, lineLimits, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
-import type { Hand, Job } from './hand';
+import type { CrewMember, Job } from './crew-member';
 import { LOOKS_S, WINCH_MPS } from './rigging';
 /** The line of an anchor, and how much of it is to run out; see orders/anchor. */
 interface Anchor {
@@ -18,7 +18,7 @@ const HANGS_SHARE = 0.9;
 const HEAVES_FOR_S = 600;
 
 /** Drops an anchor under the bow: its chain runs out as she goes, to a length, and is held there. */
-export function* dropAnchor(crew: Deck, hand: Hand, { line, length }: Anchor): Job {
+export function* dropAnchor(crew: Deck, hand: CrewMember, { line, length }: Anchor): Job {
   const { at, from, anchor, height } = crew.rigging.lines[line]!;
   if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not passed');
   if (crew.get(line, LINE.MADE) !== MADE.ABOARD || !anchor)
@@ -44,7 +44,7 @@ export function* dropAnchor(crew: Deck, hand: Hand, { line, length }: Anchor): J
 }
 
 /** Heaves an anchor in, by the windlass it is led to or by hand, until it is up. */
-export function* weighAnchor(crew: Deck, hand: Hand, { line }: Anchor): Job {
+export function* weighAnchor(crew: Deck, hand: CrewMember, { line }: Anchor): Job {
   const { at, winch } = crew.rigging.lines[line]!;
   if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');
   const down = () => crew.get(line, LINE.HOLD) > 0;

@@ -2,14 +2,14 @@ import { chainReach, LINE, LINE_COLUMNS, MADE } from '../holding';
 import { sloop } from '../testing/boats';
 import { stepOf, inputOf } from '../testing/manoeuvre';
 import { hands, riggedWith } from '../testing/rigging';
-import { runPlan, type HandsOrder, type RunInput, type TimedOrder } from './';
+import { runPlan, type CrewOrder, type RunInput, type TimedOrder } from './';
 
 // Eight millimetre chain on a 15 kg anchor in sand, four metres under water, half a metre more to the bow.
 const CHAIN = { weight: 11.9, stiffness: 3.8e6, stiffening: 0, damping: 0, breaks: 20000 };
 const HOLDS = 3700;
 const HEIGHT = 4.5;
 
-const anchor = (how: 'drop' | 'weigh', length: number | null = null): HandsOrder => ({
+const anchor = (how: 'drop' | 'weigh', length: number | null = null): CrewOrder => ({
   do: 'anchor',
   line: 0,
   by: null,

@@ -1,5 +1,5 @@
 import type { Deck } from './deck';
-import type { Hand, Job } from './hand';
+import type { CrewMember, Job } from './crew-member';
 import type { LineJobs } from './line-jobs';
 import type { LockSide } from './lock-jobs';
 import type { PointOnBoat } from './references';
@@ -11,5 +11,5 @@ export type CrewAt = Deck &
   LockSide & {
     readonly jobs: LineJobs;
     /** Walks to a place aboard. */
-    goes(hand: Hand, point: PointOnBoat): Job;
+    goes(hand: CrewMember, point: PointOnBoat): Job;
   };

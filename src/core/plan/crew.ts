@@ -17,7 +17,7 @@ import type { CrewEvent, LineEvent, LockEvent } from './event-names';
 import type { RunEvent } from './events';
 import { Fouling } from './fouling';
 import { markNow } from './marks';
-import { between, Hand, type Job } from './hand';
+import { between, CrewMember, type Job } from './crew-member';
 import { footway } from './on-foot';
 import type { Deck } from './deck';
 import { LineJobs, ON } from './line-jobs';
@@ -31,7 +31,7 @@ import {
   WALKS_ASHORE_MPS,
   type Rigging,
 } from './rigging';
-import { ORDERS, type HandsOrder } from './orders';
+import { ORDERS, type CrewOrder } from './orders';
 import type { MarkOnPlace, PointOnBoat } from './references';
 
 /** An anchor that has come home so far is not digging in any more, m. Judgement. */
@@ -43,15 +43,15 @@ const DRAGS_M = 3;
  * same every time.
  */
 export class Crew implements Deck, Rails {
-  readonly people: readonly Hand[];
+  readonly people: readonly CrewMember[];
   readonly random: Random;
   /** Whoever is at hand, one for each line. */
-  private readonly anybody: readonly Hand[];
+  private readonly anybody: readonly CrewMember[];
   /** Whoever works a lock when nobody of hers is told to. */
-  private readonly keeper = new Hand(null, null, ANY_PULL_N, ANY_THROW_M);
+  private readonly keeper = new CrewMember(null, null, ANY_PULL_N, ANY_THROW_M);
   readonly jobs: LineJobs;
   /** Who holds each line. */
-  readonly tender: (Hand | null)[];
+  readonly tender: (CrewMember | null)[];
   /** How many turns each line was last put on. */
   readonly turns: number[];
   private readonly hasHelm: boolean;
@@ -68,8 +68,8 @@ export class Crew implements Deck, Rails {
     private readonly events: RunEvent[],
   ) {
     const { crew, lines, helm } = rigging;
-    this.people = crew.map(({ at, pull, throws }, i) => new Hand(i, at, pull, throws));
-    this.anybody = lines.map(() => new Hand(null, null, ANY_PULL_N, ANY_THROW_M));
+    this.people = crew.map(({ at, pull, throws }, i) => new CrewMember(i, at, pull, throws));
+    this.anybody = lines.map(() => new CrewMember(null, null, ANY_PULL_N, ANY_THROW_M));
     this.tender = lines.map(() => null);
     this.turns = lines.map(() => 0);
     this.where = lines.map((_, line) => lineAt(world, line));
@@ -111,7 +111,7 @@ export class Crew implements Deck, Rails {
     return this.keeper.act(now) || acted;
   }
 
-  give(order: HandsOrder): void {
+  give(order: CrewOrder): void {
     const { atHand, job } = ORDERS[order.do];
     const hand =
       order.by !== null
@@ -120,7 +120,7 @@ export class Crew implements Deck, Rails {
           ? this.keeper
           : this.anybody[lineOf(order)]!;
     hand.give(
-      (job as (crew: CrewAt, hand: Hand, order: HandsOrder) => Job)(this, hand, order),
+      (job as (crew: CrewAt, hand: CrewMember, order: CrewOrder) => Job)(this, hand, order),
       this.now,
     );
   }
@@ -132,7 +132,7 @@ export class Crew implements Deck, Rails {
   }
 
   /** Whoever stood at the helm goes back when there is nothing else to do. */
-  private backToHelm(hand: Hand): void {
+  private backToHelm(hand: CrewMember): void {
     const { helm, crew } = this.rigging;
     if (!helm || !this.hasHelm || !hand.at?.aboard || hand.reaches(helm)) return;
     const home = crew[hand.who!]!.at;
@@ -141,12 +141,12 @@ export class Crew implements Deck, Rails {
     hand.give(this.goes(hand, helm), this.now);
   }
 
-  *goes(hand: Hand, point: PointOnBoat): Job {
+  *goes(hand: CrewMember, point: PointOnBoat): Job {
     yield* this.goTo(hand, point);
   }
 
   /** Walks to a place aboard; not there for somebody who is ashore. */
-  *goTo(hand: Hand, point: PointOnBoat): Generator<number, boolean> {
+  *goTo(hand: CrewMember, point: PointOnBoat): Generator<number, boolean> {
     if (hand.reaches(point)) return true;
     const { at } = hand;
     if (!at?.aboard) {
@@ -166,7 +166,7 @@ export class Crew implements Deck, Rails {
   }
 
   /** A line held in the hand or on a turn is left to itself by whoever walks away from it. */
-  leave(hand: Hand, to: PointOnBoat): void {
+  leave(hand: CrewMember, to: PointOnBoat): void {
     this.tender.forEach((holder, line) => {
       if (holder !== hand || between(this.rigging.lines[line]!.at, to) < 0.5) return;
       this.tender[line] = null;
@@ -175,10 +175,10 @@ export class Crew implements Deck, Rails {
     });
   }
 
-  readonly getAshore = (hand: Hand) => getAshore(this, hand);
+  readonly getAshore = (hand: CrewMember) => getAshore(this, hand);
 
   /** Somebody ashore who tends a line goes to something else: on turns its tail lies there and holds a little, off them nothing does. */
-  tailLies(hand: Hand, to: { readonly x: number; readonly y: number }): void {
+  tailLies(hand: CrewMember, to: { readonly x: number; readonly y: number }): void {
     this.tender.forEach((holder, line) => {
       if (holder !== hand || hand.at?.aboard !== false) return;
       if (between(this.endOf(line), to) < AT_HAND_M) return;
@@ -191,7 +191,7 @@ export class Crew implements Deck, Rails {
     });
   }
 
-  *walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean> {
+  *walkAshore(hand: CrewMember, mark: MarkOnPlace): Generator<number, boolean> {
     if (hand.who === null) return true;
     const { at } = hand;
     if (!at || at.aboard) {
@@ -216,7 +216,7 @@ export class Crew implements Deck, Rails {
   }
 
   /** Walks to where a line is tended: aboard, or to its other end by somebody ashore who has its tail; not of a doubled one. */
-  *toTend(hand: Hand, line: number): Generator<number, boolean> {
+  *toTend(hand: CrewMember, line: number): Generator<number, boolean> {
     const { at, doubled } = this.rigging.lines[line]!;
     if (hand.at?.aboard !== false || doubled || !ON.has(this.get(line, LINE.MADE)))
       return yield* this.goTo(hand, at);
@@ -227,8 +227,8 @@ export class Crew implements Deck, Rails {
   readonly isAboard: IsAboard = (who) => this.people[who]?.at?.aboard ?? null;
 
   /** Somebody ashore with nothing to do, nearest to a mark. */
-  idleAshore(mark: MarkOnPlace): Hand | null {
-    let best: Hand | null = null;
+  idleAshore(mark: MarkOnPlace): CrewMember | null {
+    let best: CrewMember | null = null;
     let least = Infinity;
     for (const hand of this.people) {
       if (!hand.idle || !hand.at || hand.at.aboard) continue;
@@ -303,7 +303,7 @@ export class Crew implements Deck, Rails {
     this.events.push({ time: this.now, is: 'lock', lock, what, who });
   }
 
-  tellCrew(hand: Hand, what: CrewEvent): void {
+  tellCrew(hand: CrewMember, what: CrewEvent): void {
     if (hand.who === null || !hand.at) return;
     const { at } = hand;
     const { x, y } = at.aboard ? at.point : markNow(this.state, at.mark);
@@ -315,6 +315,6 @@ export class Crew implements Deck, Rails {
 const ANY_PULL_N = 300;
 const ANY_THROW_M = 8;
 
-function lineOf(order: HandsOrder): number {
+function lineOf(order: CrewOrder): number {
   return 'line' in order ? order.line : 0;
 }

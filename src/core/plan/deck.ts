@@ -1,7 +1,7 @@
 import type { Random } from '../math';
 import type { SimState, World } from '../simulation';
 import type { LineEvent } from './event-names';
-import type { Hand } from './hand';
+import type { CrewMember } from './crew-member';
 import type { Rigging } from './rigging';
 import type { MarkOnPlace, PointOnBoat } from './references';
 
@@ -15,18 +15,18 @@ export interface Deck {
   /** What is to go wrong for the sake of practice: seconds the next line comes late, and tries yet to be missed. */
   readonly mishaps: { late: number; misses: number };
   /** Who holds each line. */
-  readonly tender: (Hand | null)[];
+  readonly tender: (CrewMember | null)[];
   get(line: number, column: number): number;
   set(line: number, column: number, value: number): void;
   reading(line: number): { readonly tension: number; readonly span: number };
   tellLine(line: number, what: LineEvent): void;
   /** How many turns each line was last put on. */
   readonly turns: number[];
-  goTo(hand: Hand, point: PointOnBoat): Generator<number, boolean>;
-  toTend(hand: Hand, line: number): Generator<number, boolean>;
-  getAshore(hand: Hand): Generator<number, boolean>;
-  walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean>;
-  idleAshore(mark: MarkOnPlace): Hand | null;
+  goTo(hand: CrewMember, point: PointOnBoat): Generator<number, boolean>;
+  toTend(hand: CrewMember, line: number): Generator<number, boolean>;
+  getAshore(hand: CrewMember): Generator<number, boolean>;
+  walkAshore(hand: CrewMember, mark: MarkOnPlace): Generator<number, boolean>;
+  idleAshore(mark: MarkOnPlace): CrewMember | null;
   windFrom(mark: MarkOnPlace): number;
   comesHome(line: number): void;
   /** Where a line's other end is, m east and north. */

@@ -11,7 +11,7 @@ import {
   type SimState,
   type World,
 } from '../simulation';
-import { between, offSegment } from './hand';
+import { between, offSegment } from './crew-member';
 import { PROPELLER_ROOM_M, type RiggedLine } from './rigging';
 
 /** Way on at which a loose end in the water currents astern of where she goes. Judgement. */

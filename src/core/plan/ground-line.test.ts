@@ -2,7 +2,7 @@ import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { sloop } from '../testing/boats';
 import { stepOf, engineIn, inputOf } from '../testing/manoeuvre';
 import { aboard, hands, riggedWith } from '../testing/rigging';
-import { runPlan, type HandsOrder, type Person, type RunInput, type TimedOrder } from './';
+import { runPlan, type CrewOrder, type Person, type RunInput, type TimedOrder } from './';
 
 // A weight twenty metres ahead of the boat, four deep; its tail at the quay behind her.
 
@@ -15,7 +15,7 @@ const boat = {
 };
 const tail = { name: 'ring', x: 0, y: -6.5 };
 const weight = { name: 'ground line', x: 0, y: 24, height: -4, tail };
-const pass = (by: number | null = null): HandsOrder => ({
+const pass = (by: number | null = null): CrewOrder => ({
   do: 'pass',
   line: 0,
   by,
@@ -23,7 +23,7 @@ const pass = (by: number | null = null): HandsOrder => ({
   how: 'drop',
   length: null,
 });
-const tend = (how: 'haul' | 'fast', by: number | null = null): HandsOrder => ({
+const tend = (how: 'haul' | 'fast', by: number | null = null): CrewOrder => ({
   do: 'tend',
   line: 0,
   by,

@@ -4,11 +4,11 @@ export { energyAudit, type EnergyAudit } from './energy';
 export { Fouling } from './fouling';
 export { gripAt, type Grip } from './lock-grip';
 export { checkGoal, type Goal, type GoalCheck } from './goal';
-export { armGate, type Gate } from './cues';
+export { armTrigger, type Trigger } from './cues';
 export { markAtStart, markNow } from './marks';
-export type { Conductor, Finish } from './conductor';
+export type { Controller, Finish } from './controller';
 export { Crew } from './crew';
-export { RunLoop, runPlan, runTillHard, type Conducted, type RunWatch } from './run-loop';
+export { RunLoop, runPlan, runTillHard, type MakeController, type RunWatch } from './run-loop';
 export { standsOver } from './on-foot';
 export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
@@ -36,10 +36,10 @@ export {
   type ExpectationName,
 } from './expectations';
 export {
-  isForHands,
+  isDoneBy,
   ORDERS,
   type ControlOrder,
-  type HandsOrder,
+  type CrewOrder,
   type Order,
   type OrderName,
 } from './orders';

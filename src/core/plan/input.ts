@@ -1,5 +1,5 @@
 import { assembleCraft, type BoatSpec, type Craft } from '../boat';
-import { NO_LINES, shoreOf, type Lines, type Obstacle, type Shore } from '../holding';
+import { NO_LINES, obstacleSetOf, type Lines, type Obstacle, type ObstacleSet } from '../holding';
 import type { FlatPoints } from '../math';
 import type { SitedLock } from '../locks';
 import {
@@ -39,7 +39,7 @@ export interface RunInput {
   readonly obstacles: readonly Obstacle[];
   /** That boat and those obstacles as the step reads them, if they have been made ready before; others are not used. */
   readonly craft?: Craft;
-  readonly shore?: Shore;
+  readonly shore?: ObstacleSet;
   readonly weather: Weather;
   /** Lines made fast from start to end, or those of `rigging`; none if not given. */
   readonly lines?: Lines;
@@ -73,7 +73,7 @@ export function worldOf(input: RunInput, duration: number): World {
   // Leaves swing: what they are among is each world's own.
   const gates = locks.length > 0 ? locksThere(locks, input.obstacles.length) : null;
   const obstacles = gates ? [...input.obstacles, ...gates.obstacles] : input.obstacles;
-  const shore = input.shore?.obstacles === obstacles ? input.shore : shoreOf(obstacles);
+  const shore = input.shore?.obstacles === obstacles ? input.shore : obstacleSetOf(obstacles);
   const around = (of: Craft, lines: Lines): World => ({
     craft: of,
     obstacles,

@@ -2,7 +2,7 @@ import { carriedOnTurns, LINE, MADE } from '../holding';
 import { boatOf, floatsAt, lineAt, lineLimits, onOf, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
 import { markNow } from './marks';
-import { between, type Hand, type Job } from './hand';
+import { between, type CrewMember, type Job } from './crew-member';
 import { untilLifted } from './line-waits';
 import {
   CAST_OFF_S,
@@ -71,7 +71,7 @@ export class LineJobs {
     return this.crew.get(line, LINE.MADE);
   }
 
-  private make(line: number, made: number, hold: number, tender: Hand | null): void {
+  private make(line: number, made: number, hold: number, tender: CrewMember | null): void {
     const { crew } = this;
     crew.set(line, LINE.MADE, made);
     crew.set(line, LINE.HOLD, hold);
@@ -80,7 +80,7 @@ export class LineJobs {
     crew.turns[line] = 0;
   }
 
-  *pass(hand: Hand, order: Pass): Job {
+  *pass(hand: CrewMember, order: Pass): Job {
     const { crew } = this;
     const { line, how } = order;
     if (this.made(line) !== MADE.ABOARD) return crew.tellLine(line, 'not passed');
@@ -105,7 +105,7 @@ export class LineJobs {
    * A ground line: its tail is hooked at the quay by the end of the boat that lies there, and walked along the deck to
    * where it is to be made on.
    */
-  private *pickUp(hand: Hand, order: Pass, tail: MarkOnPlace): Job {
+  private *pickUp(hand: CrewMember, order: Pass, tail: MarkOnPlace): Job {
     const { crew } = this;
     const { line } = order;
     const { at } = crew.rigging.lines[line]!;
@@ -180,7 +180,7 @@ export class LineJobs {
     return true;
   }
 
-  private *throw(hand: Hand, order: Pass): Generator<number, boolean> {
+  private *throw(hand: CrewMember, order: Pass): Generator<number, boolean> {
     const { crew } = this;
     const { line, to: mark } = order;
     const range = () => throwRange(hand.throws, crew.windFrom(mark));
@@ -208,7 +208,7 @@ export class LineJobs {
   }
 
   /** Taken from the boat by somebody ashore, or ashore by somebody who steps there with it, and carried to where it goes. */
-  private *carry(hand: Hand, order: Pass): Job {
+  private *carry(hand: CrewMember, order: Pass): Job {
     const { crew } = this;
     const { line, to: mark } = order;
     const handOver = () => ({ name: '', ...this.fairlead(line) });
@@ -240,7 +240,7 @@ export class LineJobs {
   }
 
   /** Its end is on; false where there is not line enough. */
-  private putOn(hand: Hand | null, { line, to: mark, length }: Pass): boolean {
+  private putOn(hand: CrewMember | null, { line, to: mark, length }: Pass): boolean {
     const { crew } = this;
     const { height } = crew.rigging.lines[line]!;
     const of = lineAt(crew.world, line).boat;
@@ -266,7 +266,7 @@ export class LineJobs {
     return true;
   }
 
-  *tend(hand: Hand, order: Tend): Job {
+  *tend(hand: CrewMember, order: Tend): Job {
     const { crew } = this;
     const { line, how } = order;
     if (!(yield* crew.toTend(hand, line))) return;
@@ -303,13 +303,13 @@ export class LineJobs {
     return this.crew.rigging.lines[line]!.doubled ? 2 * hold : hold;
   }
 
-  private onTurns(hand: Hand, line: number, turns: number): void {
+  private onTurns(hand: CrewMember, line: number, turns: number): void {
     const hold = carriedOnTurns(hand.pull, ROPE_FRICTION, turns);
     this.make(line, MADE.TURNED, this.heldBy(line, hold), hand);
     this.crew.turns[line] = turns;
   }
 
-  private *haul(hand: Hand, { line, length, winch }: Tend): Job {
+  private *haul(hand: CrewMember, { line, length, winch }: Tend): Job {
     const { crew } = this;
     const drum = winch ? crew.rigging.lines[line]!.winch : null;
     const geared = drum !== null;
@@ -334,7 +334,7 @@ export class LineJobs {
     crew.tellLine(line, 'hauled');
   }
 
-  private *ease(hand: Hand, { line, length }: Tend): Job {
+  private *ease(hand: CrewMember, { line, length }: Tend): Job {
     const { crew } = this;
     if (this.made(line) === MADE.FAST) yield crew.now + TURN_S;
     this.onTurns(hand, line, EASING_TURNS);
@@ -352,7 +352,7 @@ export class LineJobs {
     crew.tellLine(line, 'eased');
   }
 
-  *letGo(hand: Hand, line: number): Job {
+  *letGo(hand: CrewMember, line: number): Job {
     const { crew } = this;
     const { doubled, at } = crew.rigging.lines[line]!;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not let go');

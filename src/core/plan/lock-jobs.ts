@@ -18,7 +18,7 @@ import {
 } from '../locks';
 import type { SimState, World } from '../simulation';
 import type { LockEvent } from './event-names';
-import type { Hand, Job } from './hand';
+import type { CrewMember, Job } from './crew-member';
 import { markNow } from './marks';
 import { LOOKS_S } from './rigging';
 
@@ -37,11 +37,16 @@ export interface LockSide {
   readonly world: World;
   readonly now: number;
   tellLock(lock: number, what: LockEvent, who: number | null): void;
-  tailLies(hand: Hand, to: { readonly x: number; readonly y: number }): void;
+  tailLies(hand: CrewMember, to: { readonly x: number; readonly y: number }): void;
 }
 
 /** Walks to a place by the lock; whoever is at hand is there. */
-function* goTo(at: LockSide, hand: Hand, lock: number, spot: Spot): Generator<number, boolean> {
+function* goTo(
+  at: LockSide,
+  hand: CrewMember,
+  lock: number,
+  spot: Spot,
+): Generator<number, boolean> {
   if (hand.who === null) return true;
   const sited = at.world.gates!.locks[lock]!;
   if (!hand.at || hand.at.aboard) {
@@ -77,7 +82,7 @@ function openBelow({ world, state }: LockSide, lock: number): boolean {
 }
 
 /** A paddle wound, or gates swung, by somebody ashore: walked to, waited for, and done in its own time. */
-export function* workAtLock(at: LockSide, hand: Hand, asked: AtLock): Job {
+export function* workAtLock(at: LockSide, hand: CrewMember, asked: AtLock): Job {
   const { lock, order } = between(at.world.gates!.locks, asked);
   if (order.do === 'wind') yield* wind(at, hand, lock, order);
   else yield* swing(at, hand, lock, order);
@@ -85,7 +90,7 @@ export function* workAtLock(at: LockSide, hand: Hand, asked: AtLock): Job {
 
 function* wind(
   at: LockSide,
-  hand: Hand,
+  hand: CrewMember,
   lock: number,
   order: Extract<LockOrder, { do: 'wind' }>,
 ): Job {
@@ -102,7 +107,7 @@ function* wind(
 /** The leaf on whose side somebody stands comes first. */
 function nearestFirst(
   at: LockSide,
-  hand: Hand,
+  hand: CrewMember,
   lock: number,
   end: End,
   sides: readonly Side[],
@@ -119,7 +124,7 @@ function nearestFirst(
 
 function* swing(
   at: LockSide,
-  hand: Hand,
+  hand: CrewMember,
   lock: number,
   order: Extract<LockOrder, { do: 'gates' }>,
 ): Job {

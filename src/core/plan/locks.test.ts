@@ -6,7 +6,7 @@ import { mirrored } from '../testing/manoeuvre';
 import { inLock, orderAt as at } from '../testing/in-lock';
 import { lockAt, swingGates, windTo } from '../testing/locks';
 import { aboard, ashore, end, hands, riggedWith } from '../testing/rigging';
-import { runPlan, type HandsOrder, type RunInput, type Run } from './';
+import { runPlan, type CrewOrder, type RunInput, type Run } from './';
 
 const lockEvents = (run: Run) =>
   run.events.flatMap((e) =>
@@ -134,7 +134,7 @@ describe('a lock in a run', () => {
 
 describe('a line in a falling chamber', () => {
   const bollard = end('bollard', -3.4, -8, 3.2);
-  const pass: HandsOrder = {
+  const pass: CrewOrder = {
     do: 'pass',
     line: 0,
     by: null,
@@ -142,7 +142,7 @@ describe('a line in a falling chamber', () => {
     how: 'drop',
     length: null,
   };
-  const tended = (how: 'keep' | 'fast', turns = 0.5): HandsOrder => ({
+  const tended = (how: 'keep' | 'fast', turns = 0.5): CrewOrder => ({
     do: 'tend',
     line: 0,
     by: null,
@@ -154,7 +154,7 @@ describe('a line in a falling chamber', () => {
   const down = (
     how: 'keep' | 'fast',
     breaks?: number,
-    then: HandsOrder[] = [],
+    then: CrewOrder[] = [],
     length: number | null = null,
   ) =>
     runPlan({

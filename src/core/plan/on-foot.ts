@@ -1,7 +1,7 @@
 import { outOfLock, spotAt, wayOnFoot, type SitedLock } from '../locks';
 import { nearestOnPolygon } from '../math';
 import { othersOf, pointAboard, type SimState, type World } from '../simulation';
-import { between } from './hand';
+import { between } from './crew-member';
 
 // Ways on foot: beside a lock nobody walks over the water, but round by gates that stand shut and by bridges.
 

@@ -1,5 +1,5 @@
 import type { SimState } from '../simulation';
-import { armGate, cueDefinition, partsOf, type Gate } from './cues';
+import { armTrigger, cueDefinition, partsOf, type Trigger } from './cues';
 import type { RunInput } from './input';
 import { runPlan } from './run-loop';
 
@@ -41,12 +41,12 @@ export function holdBack(input: RunInput, step: number, most: number): HeldBack 
   const figures: number[][] = parts.map(() => []);
   const moments: (number | null)[] = parts.map(() => null);
   let from: SimState | null = null;
-  let gates: Gate[] = [];
+  let gates: Trigger[] = [];
   runPlan(held, (state, world, aboard) => {
     if (state.time < begins - 1e-9) return;
     if (from === null) {
       from = { ...state, motion: state.motion.slice(), time: begins };
-      gates = parts.map((part) => armGate(part, state, world, aboard));
+      gates = parts.map((part) => armTrigger(part, state, world, aboard));
     }
     times.push(state.time);
     parts.forEach((part, i) => {

@@ -5,7 +5,7 @@ import { sloop } from '../testing/boats';
 import { stepOf, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { end, hands, riggedWith, type TestLine } from '../testing/rigging';
-import { energyAudit, runPlan, type HandsOrder, type RunInput } from './';
+import { energyAudit, runPlan, type CrewOrder, type RunInput } from './';
 import { assembleCraft } from '../boat';
 
 // Lines of every kind, led anywhere, handled in any order, on a boat that is motored about among them.
@@ -43,7 +43,7 @@ const order = (lines: number) =>
       turns: between(0.25, 3),
     })
     .map(({ line: on, what, after, length, turns }) => {
-      const made: HandsOrder =
+      const made: CrewOrder =
         what === 'let go'
           ? { do: 'letGo', line: on, by: null }
           : what === 'pass'

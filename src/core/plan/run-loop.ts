@@ -28,9 +28,9 @@ import type { IsAboard } from './cues';
 import { checkGoal } from './goal';
 import { NO_RIGGING } from './rigging';
 import { worldOf, type RunInput } from './input';
-import type { Conductor, Finish } from './conductor';
-import { LockMonitor } from './lock-watch';
-import { Player } from './player';
+import type { Controller, Finish } from './controller';
+import { LockMonitor } from './lock-monitor';
+import { PlanController } from './plan-controller';
 import type { StepMark, Outcome, Run } from './run';
 
 const STEPS_PER_SAMPLE = Math.round(SAMPLE_S / TIMESTEP_S);
@@ -60,12 +60,12 @@ export function runTillHard(input: RunInput): Run {
 }
 
 /** What a run is conducted by: given once she lies there, at the start. */
-export type Conducted = (state: SimState, world: World) => Conductor;
+export type MakeController = (state: SimState, world: World) => Controller;
 
 const planned =
-  ({ plan, rigging }: RunInput): Conducted =>
+  ({ plan, rigging }: RunInput): MakeController =>
   (state, world) =>
-    new Player(plan, state, world, rigging);
+    new PlanController(plan, state, world, rigging);
 
 /** How a run is looked at: shown every sample, its work booked, given up at the first hard touch. */
 export interface Looking {
@@ -79,7 +79,7 @@ export class RunLoop {
   readonly world: World;
   readonly state: SimState;
   readonly simulation: Simulation;
-  private readonly player: Conductor;
+  private readonly controller: Controller;
   private readonly log: TouchLog;
   private readonly trace: TraceWriter;
   private readonly steps: StepMark[] = [];
@@ -95,7 +95,7 @@ export class RunLoop {
 
   constructor(
     private readonly input: RunInput,
-    conducted: Conducted,
+    conducted: MakeController,
     { watch = null, ledger = null, tillHard = false }: Looking = {},
   ) {
     this.watch = watch;
@@ -111,15 +111,15 @@ export class RunLoop {
     this.tended = [world, ...othersOf(world).map((other) => other.world)].some(
       ({ lines }) => lines.tended,
     );
-    this.player = conducted(this.state, world);
-    const { crew, events } = this.player;
+    this.controller = conducted(this.state, world);
+    const { crew, events } = this.controller;
     this.locks = new LockMonitor(world, crew, events);
   }
 
   /** From start to finish. */
   play(): Run {
     this.begin();
-    while (this.player.finish === null) this.goOn();
+    while (this.controller.finish === null) this.goOn();
     this.lastSample();
     return this.run(this.trace.handOver());
   }
@@ -129,7 +129,7 @@ export class RunLoop {
     const { simulation } = this;
     simulation.warmUp();
     this.log.settle(simulation.vessel, simulation.pairs);
-    this.player.crew.tellStart();
+    this.controller.crew.tellStart();
     this.sample();
     this.beginSteps();
   }
@@ -137,7 +137,7 @@ export class RunLoop {
   /** To the next point of the grid, or to the end if that comes before. */
   stepOn(): void {
     const from = this.gridStep;
-    while (this.gridStep === from && this.player.finish === null) this.goOn();
+    while (this.gridStep === from && this.controller.finish === null) this.goOn();
   }
 
   /** What she shows by now that it is over; nothing can follow. */
@@ -169,7 +169,7 @@ export class RunLoop {
 
   private goOn(): void {
     if (this.state.time >= this.input.limit - INSTANT_S || this.givenUp())
-      this.player.stopForTime();
+      this.controller.stopForTime();
     else this.advance();
   }
 
@@ -185,35 +185,35 @@ export class RunLoop {
 
   /** One piece of the way: to the next grid point, moment, actuator event or cue, whichever is first. */
   private advance(): void {
-    const { state, player, simulation } = this;
+    const { state, controller, simulation } = this;
     const toGrid = (this.gridStep + 1) * TIMESTEP_S - state.time;
-    const toMoment = Math.max(player.nextMoment() - state.time, INSTANT_S);
+    const toMoment = Math.max(controller.nextMoment() - state.time, INSTANT_S);
     const dt = Math.min(toGrid, toMoment, simulation.timeToEvent());
     simulation.markHere();
     simulation.advance(dt);
     // A state that is not finite would never get anywhere: a fault of the core, not of the input.
     if (!Number.isFinite(state.motion[X]!)) throw new Error('the motion is not finite');
     // Before the step no cue stood reached: those that did have begun their steps.
-    const level = player.level(state);
-    if (level >= 0) this.findCue(dt, player.level(simulation.marked), level);
+    const level = controller.level(state);
+    if (level >= 0) this.findCue(dt, controller.level(simulation.marked), level);
     if (this.state.time >= (this.gridStep + 1) * TIMESTEP_S - INSTANT_S) this.reachGrid();
     if (this.tended) this.lookAtLines();
-    if (player.takeMoments() || level >= 0) this.beginSteps();
-    if (player.brokenOff && player.finish === null && this.lyingStopped())
-      player.finish = 'broke off';
+    if (controller.takeMoments() || level >= 0) this.beginSteps();
+    if (controller.brokenOff && controller.finish === null && this.lyingStopped())
+      controller.finish = 'broke off';
   }
 
   /** A line in the propeller ends it: nothing of what was planned can follow. */
   private lookAtLines(): void {
-    const { crew } = this.player;
+    const { crew } = this.controller;
     crew.look(this.simulation.marked);
-    if (crew.fouled && this.player.finish === null) this.player.finish = 'fouled';
+    if (crew.fouled && this.controller.finish === null) this.controller.finish = 'fouled';
   }
 
   private retake(dt: number): number {
     this.simulation.rewind();
     this.simulation.advance(dt);
-    return this.player.level(this.state);
+    return this.controller.level(this.state);
   }
 
   /**
@@ -237,10 +237,10 @@ export class RunLoop {
   }
 
   private beginSteps(): void {
-    const from = this.player.current;
-    this.player.takeCues();
+    const from = this.controller.current;
+    this.controller.takeCues();
     const { motion, time } = this.state;
-    for (let step = from + 1; step <= this.player.current; step++) {
+    for (let step = from + 1; step <= this.controller.current; step++) {
       if (step >= this.input.plan.steps.length) break;
       this.steps.push({ step, time, x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! });
     }
@@ -248,7 +248,7 @@ export class RunLoop {
 
   private lyingStopped(): boolean {
     const { time, engines } = this.state;
-    const began = this.player.events.findLast((event) => event.is === 'way out');
+    const began = this.controller.events.findLast((event) => event.is === 'way out');
     const idle = engines.every((engine) => engine.orderedGear === 0);
     return (
       began !== undefined &&
@@ -259,18 +259,18 @@ export class RunLoop {
   }
 
   private sample(): void {
-    const { simulation, state, world, clearance, soundings, player } = this;
+    const { simulation, state, world, clearance, soundings, controller } = this;
     clearance.observe(simulation);
     soundings.observe(simulation);
     this.locks.observe(simulation, soundings.now);
     this.trace.write(simulation, clearance.distance, soundings.now);
-    if (soundings.isCaught && player.finish === null) player.finish = 'caught overhead';
-    player.noteClearance(clearance.distance);
-    this.watch?.(state, world, player.crew.isAboard);
+    if (soundings.isCaught && controller.finish === null) controller.finish = 'caught overhead';
+    controller.noteClearance(clearance.distance);
+    this.watch?.(state, world, controller.crew.isAboard);
   }
 
   private run(trace: Trace): Run {
-    const { player, world, state, input, simulation } = this;
+    const { controller, world, state, input, simulation } = this;
     const touches = this.log.touches();
     const goal = checkGoal(
       input.goal,
@@ -280,8 +280,8 @@ export class RunLoop {
       input.rigging ?? NO_RIGGING,
     );
     const outcome = judge(
-      player.finish,
-      player.crew.inDanger,
+      controller.finish,
+      controller.crew.inDanger,
       this.locks.hung,
       touches.some((t) => t.grade === 'hard'),
       this.soundings.tookGround,
@@ -301,7 +301,7 @@ export class RunLoop {
       duration: state.time,
       trace,
       steps: this.steps,
-      events: player.events,
+      events: controller.events,
       touches,
       margins,
       goal,

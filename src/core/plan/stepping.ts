@@ -2,7 +2,7 @@ import { halfBreadthAt } from '../boat';
 import { nearestOnPolygon } from '../math';
 import { groundSpeed, pointAboard, pointOnWater, type SimState, type World } from '../simulation';
 import type { CrewEvent } from './event-names';
-import { between, type Hand, type Job } from './hand';
+import { between, type CrewMember, type Job } from './crew-member';
 import { markNow } from './marks';
 import { footings, type Ashore, type Footing } from './on-foot';
 import {
@@ -30,10 +30,10 @@ export interface Rails {
   readonly now: number;
   inDanger: boolean;
   helmManned(): boolean;
-  leave(hand: Hand, to: PointOnBoat): void;
-  tailLies(hand: Hand, to: Ashore): void;
-  walkAshore(hand: Hand, mark: MarkOnPlace): Generator<number, boolean>;
-  tellCrew(hand: Hand, what: CrewEvent): void;
+  leave(hand: CrewMember, to: PointOnBoat): void;
+  tailLies(hand: CrewMember, to: Ashore): void;
+  walkAshore(hand: CrewMember, mark: MarkOnPlace): Generator<number, boolean>;
+  tellCrew(hand: CrewMember, what: CrewEvent): void;
 }
 
 /** Where one steps, and how one gets there from ashore. */
@@ -48,7 +48,7 @@ function propellerNear({ world, state }: Rails, point: PointOnBoat): boolean {
   );
 }
 
-function lookForPropeller(at: Rails, hand: Hand, point: PointOnBoat, before: boolean): void {
+function lookForPropeller(at: Rails, hand: CrewMember, point: PointOnBoat, before: boolean): void {
   if (!before && !propellerNear(at, point)) return;
   at.inDanger = true;
   at.tellCrew(hand, 'in danger');
@@ -90,7 +90,7 @@ function bestOf(
 /** Waits until one can step at one of some points, or by a ladder: near enough, slow enough, and from where one can get to on foot. */
 function* untilSteppable(
   at: Rails,
-  hand: Hand,
+  hand: CrewMember,
   points: readonly PointOnBoat[],
   from: (point: PointOnBoat) => Ashore,
 ): Generator<number, Stepped | null> {
@@ -116,7 +116,7 @@ function* untilSteppable(
 }
 
 /** Up or down a ladder. */
-function* climb(at: Rails, hand: Hand, { point, footing }: Stepped): Generator<number, void> {
+function* climb(at: Rails, hand: CrewMember, { point, footing }: Stepped): Generator<number, void> {
   if (footing.climb === 0) return;
   at.tellCrew(hand, 'on a ladder');
   yield at.now + ON_LADDER_S + footing.climb / CLIMBS_MPS;
@@ -124,7 +124,7 @@ function* climb(at: Rails, hand: Hand, { point, footing }: Stepped): Generator<n
 }
 
 /** Steps, or climbs, on to what she lies by; tells whether they got there. */
-export function* getAshore(at: Rails, hand: Hand): Generator<number, boolean> {
+export function* getAshore(at: Rails, hand: CrewMember): Generator<number, boolean> {
   if (!hand.at?.aboard) {
     at.tellCrew(hand, 'not there');
     return false;
@@ -144,11 +144,11 @@ export function* getAshore(at: Rails, hand: Hand): Generator<number, boolean> {
   return true;
 }
 
-export function* stepAshore(at: Rails, hand: Hand, mark: MarkOnPlace): Job {
+export function* stepAshore(at: Rails, hand: CrewMember, mark: MarkOnPlace): Job {
   if (yield* getAshore(at, hand)) yield* at.walkAshore(hand, mark);
 }
 
-export function* stepAboard(at: Rails, hand: Hand, point: PointOnBoat): Job {
+export function* stepAboard(at: Rails, hand: CrewMember, point: PointOnBoat): Job {
   if (!hand.at || hand.at.aboard) return at.tellCrew(hand, 'not there');
   const { mark } = hand.at;
   const from = () => markNow(at.state, mark);

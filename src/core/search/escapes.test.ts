@@ -1,7 +1,7 @@
 import { sloop } from '../testing/boats';
 import { stepOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
-import { Episode, Surroundings } from './episode';
+import { Rollout, Surroundings } from './rollout';
 import { escape, ESCAPES, type EscapeName } from './escapes';
 
 const START = { is: 'start' } as const;
@@ -12,7 +12,7 @@ function escaping(
   name: EscapeName,
   speed: number,
   current = 0,
-  rest: Partial<Episode['state']> = {},
+  rest: Partial<Rollout['state']> = {},
 ) {
   const about = new Surroundings(
     inputOf([stepOf(START, [])], START, {
@@ -23,9 +23,9 @@ function escaping(
   const from = about.stillAt(0, 0, 0, 0);
   from.motion[3]! += speed;
   from.thrusters[0]!.ordered = rest.thrusters?.[0]?.ordered ?? 0;
-  const episode = new Episode(about, from);
-  escape(episode, name, never);
-  return episode;
+  const rollout = new Rollout(about, from);
+  escape(rollout, name, never);
+  return rollout;
 }
 
 const THRUSTER = {
@@ -43,19 +43,19 @@ const THRUSTER = {
 describe('escapes', () => {
   it('stop takes the way off over ground, in a current too', () => {
     for (const current of [-0.5, 0, 0.5]) {
-      const episode = escaping('stop', 1.2, current);
+      const rollout = escaping('stop', 1.2, current);
       // Eight seconds of drifting afterwards let the current take her again a little.
-      expect(Math.abs(episode.along)).toBeLessThan(0.2);
-      expect(episode.y).toBeGreaterThan(1);
-      expect(episode.y).toBeLessThan(14);
+      expect(Math.abs(rollout.along)).toBeLessThan(0.2);
+      expect(rollout.y).toBeGreaterThan(1);
+      expect(rollout.y).toBeLessThan(14);
     }
   });
 
   it('astern goes back over ground, and ends stopped there', () => {
     for (const current of [-0.3, 0, 0.3]) {
-      const episode = escaping('astern', 0.4, current);
-      expect(episode.y).toBeLessThan(-6);
-      expect(Math.abs(episode.along)).toBeLessThan(0.1);
+      const rollout = escaping('astern', 0.4, current);
+      expect(rollout.y).toBeLessThan(-6);
+      expect(Math.abs(rollout.along)).toBeLessThan(0.1);
     }
   });
 
@@ -69,11 +69,11 @@ describe('escapes', () => {
   });
 
   it('hold keeps her about where she is over ground, against a current that would take her lengths away', () => {
-    const episode = escaping('hold', 0, 0.4);
-    const drifted = 0.4 * episode.time;
+    const rollout = escaping('hold', 0, 0.4);
+    const drifted = 0.4 * rollout.time;
     expect(drifted).toBeGreaterThan(8);
-    expect(Math.hypot(episode.x, episode.y)).toBeLessThan(0.5 * drifted);
-    expect(Math.abs(episode.heading)).toBeLessThan(0.6);
+    expect(Math.hypot(rollout.x, rollout.y)).toBeLessThan(0.5 * drifted);
+    expect(Math.abs(rollout.heading)).toBeLessThan(0.6);
   });
 
   it('leaves nothing running: engines in neutral and thrusters off at the end', () => {
@@ -81,17 +81,17 @@ describe('escapes', () => {
       const { state } = escaping(name, 0.8);
       expect(state.engines[0]!.orderedGear).toBe(0);
     }
-    const running = { thrusters: [{ ordered: 1 }] } as unknown as Partial<Episode['state']>;
+    const running = { thrusters: [{ ordered: 1 }] } as unknown as Partial<Rollout['state']>;
     expect(escaping('stop', 0.8, 0, running).state.thrusters[0]!.ordered).toBe(0);
   });
 
   it('gives up at once when it has failed', () => {
     const about = new Surroundings(inputOf([stepOf(START, [])], START));
     for (const name of ESCAPES) {
-      const episode = new Episode(about, about.stillAt(0, 0, 0, 0));
+      const rollout = new Rollout(about, about.stillAt(0, 0, 0, 0));
       let asked = 0;
-      escape(episode, name, () => (asked += 1) > 3);
-      expect(episode.time).toBeLessThan(2);
+      escape(rollout, name, () => (asked += 1) > 3);
+      expect(rollout.time).toBeLessThan(2);
     }
   });
 });

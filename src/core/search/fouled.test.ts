@@ -1,7 +1,7 @@
 import { runPlan } from '../plan';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { riggedWith } from '../testing/rigging';
-import { Surroundings } from './episode';
+import { Surroundings } from './rollout';
 import { wayOutAt } from './way-out';
 
 /** On at a walking pace towards a quay she can just stop off, a line slack from her quarter to a pile beside her. */

@@ -1,6 +1,6 @@
 import type { HullPart, TouchGrade } from '../monitors';
 import type { SimState } from '../simulation';
-import { Episode, type Surroundings } from './episode';
+import { Rollout, type Surroundings } from './rollout';
 import { letGo } from './hands';
 
 /** What she comes to touch, or what stops her, if nobody does anything more. */
@@ -32,23 +32,23 @@ export function inHandFrom(
   from: SimState,
   hands: 'as they are' | 'neutral',
 ): InHand | null {
-  const episode = new Episode(about, from);
-  if (hands === 'neutral') letGo(episode);
+  const rollout = new Rollout(about, from);
+  if (hands === 'neutral') letGo(rollout);
   // Nobody steers any more either.
-  episode.state.helm.active = false;
-  const stopped = () => episode.touchCount > 0 || episode.aground || episode.overhead !== null;
-  if (!episode.until(stopped, LONGEST_IN_HAND_S)) return null;
-  const [touch] = episode.touches;
+  rollout.state.helm.active = false;
+  const stopped = () => rollout.touchCount > 0 || rollout.aground || rollout.overhead !== null;
+  if (!rollout.until(stopped, LONGEST_IN_HAND_S)) return null;
+  const [touch] = rollout.touches;
   if (touch) {
     const { name, part, speed, grade, time } = touch;
     return { seconds: time - from.time, on: 'thing', name, part, speed, grade };
   }
   const then = {
-    seconds: episode.time - from.time,
-    speed: episode.overGround,
+    seconds: rollout.time - from.time,
+    speed: rollout.overGround,
     grade: 'hard',
   } as const;
-  const { overhead, deepest: part } = episode;
+  const { overhead, deepest: part } = rollout;
   return overhead !== null
     ? { ...then, on: 'bridge', name: overhead, part: null }
     : { ...then, on: 'bottom', name: 'the bottom', part };

@@ -1,15 +1,15 @@
 export { roomAbout, sweptAcross, type RoomAbout } from './room-about';
 export { roomAlong, roomAt, type Room } from './room';
-export { Episode, openWaterOf, Surroundings, type Nearest } from './episode';
+export { Rollout, openWaterOf, Surroundings, type Nearest } from './rollout';
 export { ESCAPES, type EscapeName } from './escapes';
 export { windGrid, type GridCell } from './grid';
 export { engines, letGo, wheel } from './hands';
 export { inHandFrom, LONGEST_IN_HAND_S, type InHand } from './in-hand';
 export { seekWindLimit, windLimit, type WindLimit } from './limits';
-export { merit, robustMerit, WORKING_LOAD } from './merit';
+export { cost, robustMerit, WORKING_LOAD } from './cost';
 export { patternSearch, type Dial, type PatternState } from './pattern';
 export { surveyed, surveyRun, waysOut, waysOutFrom, type Moment, type Surveyed } from './survey';
-export { AS_IT_IS, vary, type Variation } from './vary';
+export { NO_VARIATION, vary, type Variation } from './vary';
 export {
   lastWayOut,
   REACTION_S,

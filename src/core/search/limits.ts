@@ -1,6 +1,6 @@
 import { runPlan, type Outcome, type RunInput, type Run } from '../plan';
 import { MPS_PER_KNOT } from '../units';
-import { AS_IT_IS, vary } from './vary';
+import { NO_VARIATION, vary } from './vary';
 
 /** The wind in which a manoeuvre as it is written no longer succeeds. */
 export interface WindLimit {
@@ -24,7 +24,7 @@ export function succeeded(run: Run): boolean {
 /** Weather changes are shares of the mean wind; in a calm there is nothing to share, so it blows anew. */
 function inWind(input: RunInput, wind: number): RunInput {
   const { windSpeed } = input.weather;
-  if (windSpeed > 0) return vary(input, { ...AS_IT_IS, windTimes: wind / windSpeed });
+  if (windSpeed > 0) return vary(input, { ...NO_VARIATION, windTimes: wind / windSpeed });
   return { ...input, weather: { ...input.weather, windSpeed: wind } };
 }
 

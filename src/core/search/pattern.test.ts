@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runPlan, type RunInput } from '../plan';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
-import { merit, robustMerit } from './merit';
+import { cost, robustMerit } from './cost';
 import { patternSearch, type Dial, type PatternState } from './pattern';
 
 const START = { is: 'start' } as const;
@@ -65,7 +65,7 @@ describe('merit', () => {
         weather: { ...CALM, windFrom: 0, windSpeed: 3 },
       },
     );
-  const of = (input: RunInput) => merit(input, runPlan(input));
+  const of = (input: RunInput) => cost(input, runPlan(input));
 
   it('puts room before narrowness and slow before fast', () => {
     expect(of(lane(6))).toBeLessThan(of(lane(2.4)));

@@ -5,7 +5,7 @@ import {
   leastClearance,
   noClearance,
   shapesOf,
-  type Shore,
+  type ObstacleSet,
 } from '../holding';
 import { cos, sin } from '../math';
 
@@ -24,7 +24,7 @@ export interface Room {
  */
 export function roomAt(
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   skip: ReadonlySet<number>,
   x: number,
   y: number,
@@ -46,7 +46,7 @@ const ALONG_STEP_M = 0.5;
  */
 export function roomAlong(
   craft: Craft,
-  shore: Shore,
+  shore: ObstacleSet,
   skip: ReadonlySet<number>,
   { x, y, heading }: { readonly x: number; readonly y: number; readonly heading: number },
   way: 1 | -1,

@@ -6,11 +6,11 @@ import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/ma
 import { CALM } from '../testing/rig';
 import { firmThrottle, stopFrom, driftFrom } from '../trials';
 import { MPS_PER_KNOT } from '../units';
-import { Episode, Surroundings } from './episode';
+import { Rollout, Surroundings } from './rollout';
 import { inHandFrom, LONGEST_IN_HAND_S } from './in-hand';
 import { windLimit } from './limits';
 import { coarseToFine, surveyed, surveyRun } from './survey';
-import { AS_IT_IS, vary } from './vary';
+import { NO_VARIATION, vary } from './vary';
 import { lastWayOut, REACTION_S, spareWanted, wayOutAt } from './way-out';
 import { windGrid } from './grid';
 
@@ -36,7 +36,7 @@ function lane(gap: number, speed: number, half = 4): RunInput {
 
 const still = (about: Surroundings) => about.stillAt(0, 0, 0, 0);
 
-describe('an episode', () => {
+describe('an rollout', () => {
   it('begun at a moment of a run goes on as the run does', () => {
     const input = inputOf(
       [stepOf(START, [engineIn(1, 0.4), wheelTo(20)])],
@@ -55,13 +55,13 @@ describe('an episode', () => {
     runPlan(input, (state) => {
       kept.push(about.copyOf(state));
     });
-    const episode = new Episode(about, kept[80]!);
-    episode.until(() => false, 10);
+    const rollout = new Rollout(about, kept[80]!);
+    rollout.until(() => false, 10);
     const there = kept[180]!;
-    expect(episode.time).toBeCloseTo(there.time, 9);
-    expect(episode.x).toBeCloseTo(there.motion[0]!, 6);
-    expect(episode.y).toBeCloseTo(there.motion[1]!, 6);
-    expect(episode.heading).toBeCloseTo(there.motion[2]!, 6);
+    expect(rollout.time).toBeCloseTo(there.time, 9);
+    expect(rollout.x).toBeCloseTo(there.motion[0]!, 6);
+    expect(rollout.y).toBeCloseTo(there.motion[1]!, 6);
+    expect(rollout.heading).toBeCloseTo(there.motion[2]!, 6);
   });
 
   it('lets her lie still over ground in a current', () => {
@@ -70,9 +70,9 @@ describe('an episode', () => {
         weather: { ...CALM, currentSet: 1.1, currentSpeed: 0.7 },
       }),
     );
-    const episode = new Episode(about, about.stillAt(0, 0, 2, 0));
-    episode.step();
-    expect(Math.hypot(episode.x, episode.y)).toBeLessThan(0.005);
+    const rollout = new Rollout(about, about.stillAt(0, 0, 2, 0));
+    rollout.step();
+    expect(Math.hypot(rollout.x, rollout.y)).toBeLessThan(0.005);
   });
 });
 
@@ -81,7 +81,7 @@ describe('time in hand', () => {
     // 0.8 m/s, in neutral, seven metres from bow to quay: she slows a little.
     const input = lane(12, 0.8);
     const about = new Surroundings(input);
-    const from = new Episode(about, still(about)).state;
+    const from = new Rollout(about, still(about)).state;
     from.motion[3] = 0.8;
     const bow = Math.max(...sloop().hull.deck.filter((_, i) => i % 2 === 0));
     const alone = inHandFrom(about, from, 'as they are')!;
@@ -252,13 +252,13 @@ describe('a variation', () => {
   };
 
   it('of nothing changes nothing', () => {
-    expect(endOf(vary(base, AS_IT_IS)).trace).toEqual(endOf(base).trace);
+    expect(endOf(vary(base, NO_VARIATION)).trace).toEqual(endOf(base).trace);
   });
 
   it('of lateness moves the later orders, not the first', () => {
     const orders = (input: RunInput) =>
       endOf(input).events.flatMap((e) => (e.is === 'order' ? [e.time] : []));
-    const [first, ...late] = orders(vary(base, { ...AS_IT_IS, late: 2 }));
+    const [first, ...late] = orders(vary(base, { ...NO_VARIATION, late: 2 }));
     const [same, ...before] = orders(base);
     expect(first).toBe(same);
     late.forEach((time, i) => expect(time).toBeCloseTo(before[i]! + 2, 6));
@@ -273,15 +273,18 @@ describe('a variation', () => {
     };
     const right = endOf(straight).heading;
     expect(Math.abs(right)).toBeGreaterThan(0.01);
-    expect(endOf(vary(straight, { ...AS_IT_IS, otherHand: true })).heading).toBeCloseTo(-right, 6);
-    const weak = runPlan(vary(straight, { ...AS_IT_IS, asternTimes: 0.5 })).margins.fastest;
+    expect(endOf(vary(straight, { ...NO_VARIATION, otherHand: true })).heading).toBeCloseTo(
+      -right,
+      6,
+    );
+    const weak = runPlan(vary(straight, { ...NO_VARIATION, asternTimes: 0.5 })).margins.fastest;
     expect(weak).toBeLessThan(0.85 * runPlan(straight).margins.fastest);
   });
 
   it('of the other side turns the wind over about the berth, so that she is blown the other way', () => {
     const east = { ...base, weather: { ...CALM, windFrom: 1.2, windSpeed: 6 } };
     const still = { ...east, start: { x: 0, y: 0, heading: 0, speed: 0 } };
-    const other = vary(still, { ...AS_IT_IS, otherSide: true });
+    const other = vary(still, { ...NO_VARIATION, otherSide: true });
     expect(other.weather.windFrom).toBeCloseTo(-1.2, 12);
     expect(endOf(still).x * endOf(other).x).toBeLessThan(0);
     const goal = {
@@ -293,13 +296,13 @@ describe('a variation', () => {
       headingWithin: 0.2,
       speedBelow: 0.3,
     };
-    const lying = vary({ ...still, goal }, { ...AS_IT_IS, otherSide: true });
+    const lying = vary({ ...still, goal }, { ...NO_VARIATION, otherSide: true });
     expect(lying.weather.windFrom).toBeCloseTo(0.8, 12);
   });
 
   it('of wind, current and way on reaches the run', () => {
     const { weather, start } = vary(base, {
-      ...AS_IT_IS,
+      ...NO_VARIATION,
       windTimes: 2,
       windVeer: 0.3,
       gusts: 0.2,
@@ -349,7 +352,7 @@ describe('the wind it fails in', () => {
   });
 
   it('grid plays every wind once, by rows', () => {
-    const cells = [...windGrid(along, AS_IT_IS, [0, 1, 2], [3, 6])];
+    const cells = [...windGrid(along, NO_VARIATION, [0, 1, 2], [3, 6])];
     expect(cells.map(({ direction, speed }) => [direction, speed])).toEqual([
       [0, 3],
       [1, 3],
@@ -363,16 +366,16 @@ describe('the wind it fails in', () => {
   });
 });
 
-it('a drifting episode drifts as the trial says', () => {
+it('a drifting rollout drifts as the trial says', () => {
   const input = inputOf([stepOf(START, [])], START, {
     weather: { ...CALM, windFrom: -90 * DEG, windSpeed: 8 },
   });
   const about = new Surroundings(input);
-  const episode = new Episode(about, still(about));
-  episode.until(() => false, 22);
+  const rollout = new Rollout(about, still(about));
+  rollout.until(() => false, 22);
   const trial = driftFrom(about.world.craft, 8, 90 * DEG, 60);
-  const x = episode.x;
-  episode.until(() => false, 1);
-  expect((episode.x - x) / trial.early).toBeGreaterThan(0.9);
-  expect((episode.x - x) / trial.early).toBeLessThan(1.15);
+  const x = rollout.x;
+  rollout.until(() => false, 1);
+  expect((rollout.x - x) / trial.early).toBeGreaterThan(0.9);
+  expect((rollout.x - x) / trial.early).toBeLessThan(1.15);
 });

@@ -4,7 +4,7 @@ import { sloop } from '../testing/boats';
 import { stepOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { bottomOf } from '../water';
-import { Surroundings } from './episode';
+import { Surroundings } from './rollout';
 import { inHandFrom } from './in-hand';
 import { wayOutAt } from './way-out';
 

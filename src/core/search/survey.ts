@@ -1,6 +1,6 @@
 import { runPlan, type RunInput, type Run } from '../plan';
 import type { SimState } from '../simulation';
-import { Surroundings } from './episode';
+import { Surroundings } from './rollout';
 import { inHandFrom, type InHand } from './in-hand';
 import { wayOutAt, type WayOutAt } from './way-out';
 

@@ -1,12 +1,12 @@
 import { assembleCraft } from '../boat';
-import { shoreOf } from '../holding';
+import { obstacleSetOf } from '../holding';
 import { runPlan, runTillHard, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { inHandFrom } from './in-hand';
-import { merit } from './merit';
+import { cost } from './cost';
 import { roomAt } from './room';
-import { Surroundings } from './episode';
+import { Surroundings } from './rollout';
 import { surveyed, waysOut } from './survey';
 
 const START = { is: 'start' } as const;
@@ -15,7 +15,7 @@ const ahead = (rest: Partial<RunInput> = {}) =>
 
 describe('room about her', () => {
   const craft = assembleCraft(sloop());
-  const shore = shoreOf([box('wall', 5, -50, 9, 50)]);
+  const shore = obstacleSetOf([box('wall', 5, -50, 9, 50)]);
   const beam = sloop().hull.beam;
 
   it('is from her side to the wall, and negative inside it', () => {
@@ -43,7 +43,7 @@ describe('what a run is worth', () => {
     const half = sloop().hull.beam / 2;
     const along = (off: number) => {
       const input = ahead({ obstacles: [box('boat', half + off, -80, half + off + 4, 80)] });
-      return merit(input, runPlan(input));
+      return cost(input, runPlan(input));
     };
     expect(along(0.02)).toBeGreaterThan(along(0.5) + 20);
     expect(along(0.5)).toBeGreaterThan(along(3));
@@ -59,12 +59,12 @@ describe('what a run is worth', () => {
       headingWithin: 0.2,
       speedBelow: 9,
     });
-    const cost = (x: number) => {
+    const costAt = (x: number) => {
       const input = ahead({ goal: goal(x) });
-      return merit(input, runPlan(input));
+      return cost(input, runPlan(input));
     };
-    expect(cost(60)).toBeGreaterThan(cost(40));
-    expect(cost(40)).toBeGreaterThan(cost(8));
+    expect(costAt(60)).toBeGreaterThan(costAt(40));
+    expect(costAt(40)).toBeGreaterThan(costAt(8));
   });
 });
 

@@ -24,7 +24,7 @@ export interface Variation {
   readonly otherSide: boolean;
 }
 
-export const AS_IT_IS: Variation = {
+export const NO_VARIATION: Variation = {
   windTimes: 1,
   windVeer: 0,
   gusts: null,

@@ -1,5 +1,5 @@
 import type { SimState } from '../simulation';
-import { Episode, type Nearest, type Surroundings } from './episode';
+import { Rollout, type Nearest, type Surroundings } from './rollout';
 import { escape, ESCAPES, type EscapeName } from './escapes';
 
 /**
@@ -42,24 +42,24 @@ function attempt(
   late: number,
   floor: number,
 ): Tried {
-  const episode = new Episode(about, from);
+  const rollout = new Rollout(about, from);
   let worse = false;
   let seen = 0;
   const broken = () => {
-    if (episode.touchCount !== seen) {
-      seen = episode.touchCount;
+    if (rollout.touchCount !== seen) {
+      seen = rollout.touchCount;
       // Her berth she came to lie against: there a firm touch is none that does harm.
-      worse = episode.touches.some(
+      worse = rollout.touches.some(
         ({ grade, obstacle }) =>
           grade === 'hard' || (grade === 'firm' && !about.berth.has(obstacle)),
       );
     }
-    if (episode.fouled || episode.aground || episode.overhead !== null) worse = true;
-    return worse || episode.leastClearance < floor;
+    if (rollout.fouled || rollout.aground || rollout.overhead !== null) worse = true;
+    return worse || rollout.leastClearance < floor;
   };
-  if (late > 0) episode.until(broken, late);
-  if (!broken()) escape(episode, name, broken);
-  return { spare: episode.nearest, touched: worse ? 'worse' : seen > 0 ? 'soft' : 'no' };
+  if (late > 0) rollout.until(broken, late);
+  if (!broken()) escape(rollout, name, broken);
+  return { spare: rollout.nearest, touched: worse ? 'worse' : seen > 0 ? 'soft' : 'no' };
 }
 
 /**

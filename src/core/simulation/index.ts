@@ -70,7 +70,7 @@ export {
 } from './state';
 export { timestep, TIMESTEP_S } from './timestep';
 export { forkOf, Simulation } from './simulation';
-export { companyOf, onOf, stepTogether, type Company, type Pair } from './together';
+export { companyOf, onOf, stepTogether, type Company, type Pair } from './company';
 export { senseSurroundings } from './surroundings';
 export { setCurrent } from './turn-current';
 export {

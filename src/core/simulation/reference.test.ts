@@ -1,6 +1,6 @@
 import { assembleCraft, massFromMatrix, massRow, type BoatSpec, type Craft } from '../boat';
 import { addCrossFlow, deepWater, resistance, WORK } from '../forces';
-import { NO_LINES, shoreOf } from '../holding';
+import { NO_LINES, obstacleSetOf } from '../holding';
 import { CALM, rig } from '../testing/rig';
 import { nowRow, workRow } from '../testing/rows';
 import { bareBody, REFERENCE_HULL, sloop } from '../testing/boats';
@@ -31,7 +31,7 @@ function track(craft: Craft, at: number, scale = 1): number[][] {
     obstacles: [],
     environment: environmentFor(craft, weather),
     lines: NO_LINES,
-    shore: shoreOf([]),
+    shore: obstacleSetOf([]),
   };
   const state = initialState(craft, {
     x: -at * Math.sin(0.4),
@@ -291,7 +291,7 @@ describe('E2 a steady turn', () => {
       obstacles: [],
       environment: environmentFor(craft, CALM),
       lines: NO_LINES,
-      shore: shoreOf([]),
+      shore: obstacleSetOf([]),
     };
     const state = initialState(craft, { x: 0, y: 0, heading: 0, speed: 1.2 });
     const vessel = vesselOf(world, state);

@@ -1,4 +1,4 @@
-import { linesOf, shoreOf, solidObstacle } from '../holding';
+import { linesOf, obstacleSetOf, solidObstacle } from '../holding';
 import { assembleCraft } from '../boat';
 import { sloop } from '../testing/boats';
 import { CALM } from '../testing/rig';
@@ -38,7 +38,7 @@ function water(): World {
     craft,
     obstacles: [quay],
     environment: environmentFor(craft, { ...CALM, windFrom: 1, windSpeed: 7 }),
-    shore: shoreOf([quay]),
+    shore: obstacleSetOf([quay]),
   };
   const start = { x: 3.6, y: 4, heading: 0, speed: 0 };
   const other = { ...around, lines: linesOf([]) };

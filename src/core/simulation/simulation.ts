@@ -7,7 +7,7 @@ import { CLOCK } from './scratch';
 import { copyState, type SimState, type StartPose } from './state';
 import { senseSurroundings } from './surroundings';
 import { timestep } from './timestep';
-import { actAll, companyOf, lookAll, stepTogether, type Company, type Pair } from './together';
+import { actAll, companyOf, lookAll, stepTogether, type Company, type Pair } from './company';
 import { vesselOf, type Vessel, type Watching } from './vessel';
 import { beginning, copyOf, othersOf, type World } from './world';
 

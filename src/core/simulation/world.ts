@@ -1,5 +1,5 @@
 import type { Craft } from '../boat';
-import type { Lines, Obstacle, Shore } from '../holding';
+import type { Lines, Obstacle, ObstacleSet } from '../holding';
 import { copyLock, type Leaf, type SitedLock } from '../locks';
 import type { FlatPoints } from '../math';
 import type { Environment } from './environment';
@@ -11,7 +11,7 @@ export interface World {
   readonly environment: Environment;
   readonly obstacles: readonly Obstacle[];
   /** The obstacles as the step reads them. */
-  readonly shore: Shore;
+  readonly shore: ObstacleSet;
   readonly lines: Lines;
   /** What she may pass under; nothing if not given. */
   readonly bridges?: readonly Bridge[];

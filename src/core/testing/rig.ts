@@ -1,5 +1,5 @@
 import { assembleCraft, type BoatSpec } from '../boat';
-import { linesOf, shoreOf, type LineSpec, type Obstacle } from '../holding';
+import { linesOf, obstacleSetOf, type LineSpec, type Obstacle } from '../holding';
 import {
   environmentFor,
   initialState,
@@ -48,7 +48,7 @@ export function rig(boat: BoatSpec, options: RigOptions = {}): Rig {
     obstacles,
     environment: environmentFor(craft, weather),
     lines,
-    shore: shoreOf(obstacles),
+    shore: obstacleSetOf(obstacles),
   };
   const { x = 0, y = 0, heading = 0, u = 0, v = 0, r = 0 } = options;
   const state = initialState(craft, { x, y, heading, speed: u }, lines);

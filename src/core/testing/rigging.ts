@@ -1,9 +1,9 @@
 import { linesOf, MADE, ropeFigures, type LineSpec } from '../holding';
-import type { HandsOrder, Person, RiggedLine, Rigging, RunInput, TimedOrder } from '../plan';
+import type { CrewOrder, Person, RiggedLine, Rigging, RunInput, TimedOrder } from '../plan';
 
 export const end = (name: string, x: number, y: number, height = 0.5) => ({ name, x, y, height });
 
-export const hands = (order: HandsOrder, after = 0): TimedOrder => ({ after, order });
+export const hands = (order: CrewOrder, after = 0): TimedOrder => ({ after, order });
 
 /** A line from a point aboard, aboard itself or fast to (shoreX, shoreY). */
 export interface TestLine {

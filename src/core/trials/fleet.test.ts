@@ -1,6 +1,6 @@
 import { atan2 } from '../math';
 import { assembleCraft, type BoatSpec, type Craft } from '../boat';
-import { NO_LINES, shoreOf, solidObstacle, type Obstacle } from '../holding';
+import { NO_LINES, obstacleSetOf, solidObstacle, type Obstacle } from '../holding';
 import {
   environmentFor,
   initialState,
@@ -36,7 +36,7 @@ function play(craft: Craft, { weather, heading = 0.3, obstacles = [], mirror = 1
     obstacles,
     environment: environmentFor(craft, { ...CALM, ...weather }),
     lines: NO_LINES,
-    shore: shoreOf(obstacles),
+    shore: obstacleSetOf(obstacles),
   };
   const state = initialState(craft, { x: 0, y: 0, heading, speed: 0.8 });
   const vessel = vesselOf(world, state);
@@ -181,7 +181,7 @@ describe.each(FLEET_IDS)('%s', (id) => {
       obstacles: [],
       environment: environmentFor(craft, { ...CALM, windSpeed: 0 }),
       lines: NO_LINES,
-      shore: shoreOf([]),
+      shore: obstacleSetOf([]),
     };
     // Still air takes energy too; nothing here gives any.
     for (let k = 0; k < 8; k++) {

@@ -1,6 +1,6 @@
 import { LIES_ALONGSIDE_MPS } from '../policy';
 import type { Craft } from '../boat';
-import { linesOf, shoreOf, solidObstacle } from '../holding';
+import { linesOf, obstacleSetOf, solidObstacle } from '../holding';
 import { bisect, cos } from '../math';
 import {
   environmentFor,
@@ -74,7 +74,7 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
     obstacles: [quay],
     environment: environmentFor(craft, weather),
     lines: linesOf([spring]),
-    shore: shoreOf([quay]),
+    shore: obstacleSetOf([quay]),
   };
   const simulation = Simulation.at(world, { x: 0, y: 0, heading: Math.PI / 2, speed: 0 });
   const { state } = simulation;

@@ -1,5 +1,5 @@
 import { DRIVE, DRIVE_COLUMNS, type Craft } from '../boat';
-import { NO_LINES, shoreOf } from '../holding';
+import { NO_LINES, obstacleSetOf } from '../holding';
 import {
   environmentFor,
   orderEngine,
@@ -45,7 +45,7 @@ export class OpenWater {
       obstacles: [],
       environment: environmentFor(craft, { ...CALM, ...weather }),
       lines: NO_LINES,
-      shore: shoreOf([]),
+      shore: obstacleSetOf([]),
     };
     return new OpenWater(craft, Simulation.at(world, { x: 0, y: 0, heading: 0, speed }));
   }

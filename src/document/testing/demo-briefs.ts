@@ -1,8 +1,8 @@
 import { briefOf, type Brief } from '@/core/brief';
-import { stopHere } from '@/core/brief/able';
+import { stopHere } from '@/core/brief/capabilities';
 import { demoFile } from './demo';
 import { runPlan, type RunInput } from '@/core/plan';
-import { AS_IT_IS, Episode, openWaterOf, vary, type Surroundings } from '@/core/search';
+import { NO_VARIATION, Rollout, openWaterOf, vary, type Surroundings } from '@/core/search';
 import { PSI, X, Y, type SimState } from '@/core/simulation';
 import { toRunInput } from '../run-input';
 
@@ -39,7 +39,7 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
   };
   const cases = [
     ['as it is', base],
-    ['with the other hand', vary(base, { ...AS_IT_IS, otherHand: true })],
+    ['with the other hand', vary(base, { ...NO_VARIATION, otherHand: true })],
     ['mirrored', mirror],
   ] as const;
 
@@ -48,10 +48,10 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
     const water = openWaterOf(input);
     for (const leg of said.legs) {
       const { x, y, heading } = leg.push;
-      const episode = new Episode(water, water.stillAt(x, y, heading, (leg.from + leg.to) / 2));
-      episode.until(() => false, 30);
-      const dx = episode.state.motion[X]! - x;
-      const dy = episode.state.motion[Y]! - y;
+      const rollout = new Rollout(water, water.stillAt(x, y, heading, (leg.from + leg.to) / 2));
+      rollout.until(() => false, 30);
+      const dx = rollout.state.motion[X]! - x;
+      const dy = rollout.state.motion[Y]! - y;
       const aside = dx * Math.cos(heading) - dy * Math.sin(heading);
       if (leg.lee === 'port') expect(aside).toBeLessThan(0);
       if (leg.lee === 'starboard') expect(aside).toBeGreaterThan(0);

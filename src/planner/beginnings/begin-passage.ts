@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shoreOf } from '@/core/holding';
+import { obstacleSetOf } from '@/core/holding';
 import { outOfLock, type SitedLock } from '@/core/locks';
 import { atan2, cos, nearestOnPolygon, sin } from '@/core/math';
 import { roomAt } from '@/core/search';
@@ -212,7 +212,7 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
     });
   // Its gates stand open for her.
   const { craft } = groundOf(boat, place);
-  const shore = shoreOf(withoutDrawnLeaves(toObstacles(place), place, [sited]));
+  const shore = obstacleSetOf(withoutDrawnLeaves(toObstacles(place), place, [sited]));
   const through = inOrder(place, lock, going);
   const last = through.at(-1)!;
   const start = startBefore({ craft, shore }, sited, going);

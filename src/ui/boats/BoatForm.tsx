@@ -19,7 +19,7 @@ import {
   ownerToForm,
   type OwnerForm,
 } from './owner-form';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { Problems } from '../parts/Problems';
 import { OwnerFields } from './OwnerFields';
 
@@ -72,12 +72,12 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
   const save = async () => {
     if (!boat) return;
     const answer = opened
-      ? await sendKept(
+      ? await saveDocument(
           'PUT',
           `/api/boats/${boat.id}`,
           JSON.stringify({ revision: opened.revision, boat }),
         )
-      : await sendKept('POST', '/api/boats', JSON.stringify(boat));
+      : await saveDocument('POST', '/api/boats', JSON.stringify(boat));
     if (!answer.ok) setProblems(answer.problems);
     else {
       router.push(`/boats/${opened ? boat.id : (answer.value.id ?? '')}`);

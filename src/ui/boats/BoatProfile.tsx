@@ -9,7 +9,7 @@ import { BoatDrawing, PivotWords } from './BoatDrawing';
 import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
 import { DriftSection } from './DriftSection';
 import { Figures } from './Figures';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { SheetView } from './SheetView';
 import { Problems } from '../parts/Problems';
 import { useSheet } from './use-sheet';
@@ -33,7 +33,7 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
 
   const save = async (next: Boat): Promise<readonly Problem[]> => {
     const body = JSON.stringify({ revision, boat: next });
-    const answer = await sendKept('PUT', `/api/boats/${boat.id}`, body);
+    const answer = await saveDocument('PUT', `/api/boats/${boat.id}`, body);
     if (!answer.ok) return answer.problems;
     setRevision(answer.value.revision ?? revision + 1);
     setBoat(next);
@@ -42,8 +42,8 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
   };
   const putAside = async (away: boolean) => {
     const answer = away
-      ? await sendKept('DELETE', `/api/boats/${boat.id}`, null)
-      : await sendKept('PATCH', `/api/boats/${boat.id}`, JSON.stringify({ aside: false }));
+      ? await saveDocument('DELETE', `/api/boats/${boat.id}`, null)
+      : await saveDocument('PATCH', `/api/boats/${boat.id}`, JSON.stringify({ aside: false }));
     if (answer.ok) setAside(away);
     else setProblems(answer.problems);
   };

@@ -7,7 +7,7 @@ import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
 import { BUTTON } from '../parts/AreaFrame';
 import { MOST_DOCUMENT_BYTES, readText } from '../parts/read-text';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 
 /** Takes in a boat file from this computer. */
 export function ImportBoat() {
@@ -16,7 +16,7 @@ export function ImportBoat() {
   const importFile = async (file: File) => {
     const text = await readText(file, MOST_DOCUMENT_BYTES);
     if (!text.ok) return setProblems(text.problems);
-    const answer = await sendKept('POST', '/api/boats', text.value);
+    const answer = await saveDocument('POST', '/api/boats', text.value);
     if (answer.ok) router.push(`/boats/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };

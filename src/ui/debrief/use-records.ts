@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
 import { assembleCraft } from '@/core/boat';
 import { measureClearance, measuredTrace, type MeasuredMargins } from '@/core/monitors';
-import { shoreOf } from '@/core/holding';
+import { obstacleSetOf } from '@/core/holding';
 import type { Trace } from '@/core/simulation';
 import {
   recordSchema,
@@ -36,7 +36,7 @@ export function lookOver(
     x: record.aerial.x_m,
     y: record.aerial.y_m,
   });
-  const shore = shoreOf(toObstacles(place));
+  const shore = obstacleSetOf(toObstacles(place));
   const skip = new Set(shore.obstacles.flatMap(({ id }, i) => (berth.includes(id) ? [i] : [])));
   const margins = measureClearance(trace, assembleCraft(toBoatSpec(boat)), shore, skip);
   return { record, trace, byCourse, margins };

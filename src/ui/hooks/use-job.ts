@@ -1,9 +1,9 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Held } from '@/core/brief';
+import type { MooringHold } from '@/core/brief';
 import type { Problem } from '@/document';
 import type { Comparison, TechniqueId, Tuned, Proposal } from '@/planner';
-import { LookClient, type Looked } from '@/workers';
+import { LookClient, type AnalysisUpdate } from '@/workers';
 
 /** What is told last may come after the end is told, or before: so long it is waited for, ms. */
 const LAST_WORD_MS = 100;
@@ -14,7 +14,7 @@ const LAST_WORD_MS = 100;
  * @param pick what of a look belongs to it
  */
 function useJob<T>(
-  pick: (part: Looked) => T | null,
+  pick: (part: AnalysisUpdate) => T | null,
   done: (found: T) => void,
 ): {
   readonly found: T | null;
@@ -80,7 +80,7 @@ function useJob<T>(
 export const useFit = (done: (fitted: Tuned) => void) => useJob(({ fitted }) => fitted, done);
 
 /** Works out what holds her on her lines. */
-export const useHolding = () => useJob<Held>(({ held }) => held, NOTHING_MORE);
+export const useHolding = () => useJob<MooringHold>(({ held }) => held, NOTHING_MORE);
 const NOTHING_MORE = () => undefined;
 
 /** Sets every technique that fits side by side. */

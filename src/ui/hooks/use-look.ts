@@ -5,7 +5,7 @@ import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import type { DayRun } from '@/planner';
-import { LookClient, type Looked } from '@/workers';
+import { LookClient, type AnalysisUpdate } from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */
 const REST_MS = 50;
@@ -18,7 +18,7 @@ function useLook<T>(
   file: ManoeuvreFile | null,
   empty: T,
   begin: (client: LookClient, file: ManoeuvreFile) => void,
-  join: (so: T, part: Looked) => T,
+  join: (so: T, part: AnalysisUpdate) => T,
   /** Looked into anew when this changes too. */
   also: unknown = null,
 ): { readonly found: T; readonly busy: boolean } {
@@ -76,7 +76,7 @@ export interface Survey {
 
 export const NO_SURVEY: Survey = { moments: [], of: 0, limit: null, checks: [] };
 
-function joinSurvey(before: Survey, { surveyed, limit, checks }: Looked): Survey {
+function joinSurvey(before: Survey, { surveyed, limit, checks }: AnalysisUpdate): Survey {
   const so = { ...before, limit: limit ?? before.limit, checks: checks ?? before.checks };
   if (surveyed.length === 0) return so;
   // A moment comes again when more of it is known.

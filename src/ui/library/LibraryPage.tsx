@@ -12,7 +12,7 @@ import {
   type Result,
 } from '@/document';
 import { AreaFrame, BUTTON } from '../parts/AreaFrame';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { Problems } from '../parts/Problems';
 import { FileButton } from '../parts/FileButton';
 import { dayAndTime } from '../words/when';
@@ -124,7 +124,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   const server = async (wish: object, said: string): Promise<boolean> => {
     begin();
     const answer = await work.run(() =>
-      sendKept('POST', '/api/library/backups', JSON.stringify(wish)),
+      saveDocument('POST', '/api/library/backups', JSON.stringify(wish)),
     );
     if (answer.ok) {
       setDone(said);

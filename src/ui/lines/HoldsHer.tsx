@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Held, Motored } from '@/core/brief';
+import type { MooringHold, Motored } from '@/core/brief';
 import { WORKING_LOAD } from '@/core/search';
 import { useHolding } from '../hooks/use-job';
 import type { RunState } from '../hooks/use-run';
@@ -67,7 +67,7 @@ export function HoldsHer({ state }: { state: RunState }) {
   );
 }
 
-function Found({ held, units }: { held: Held; units: Units }) {
+function Found({ held, units }: { held: MooringHold; units: Units }) {
   const order = orderText(held);
   return (
     <>

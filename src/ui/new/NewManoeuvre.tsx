@@ -27,7 +27,7 @@ import {
 } from '@/planner';
 import { fitsLock } from '../locks/fits-lock';
 import { AreaFrame, BUTTON } from '../parts/AreaFrame';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { Problems } from '../parts/Problems';
 import { Choice } from '../parts/Choice';
 import { useUnits } from '../state/preferences';
@@ -173,12 +173,12 @@ export function NewManoeuvre({
     setBusy(true);
     const named = { title, boatId, placeId, conditions };
     const answer = lock
-      ? await sendKept(
+      ? await saveDocument(
           'POST',
           '/api/manoeuvres/begin-passage',
           JSON.stringify({ ...named, lockId: lock.id, going: passage }),
         )
-      : await sendKept(
+      : await saveDocument(
           'POST',
           '/api/manoeuvres/begin',
           JSON.stringify({ ...named, berthId: berth!.id, side, going }),

@@ -6,7 +6,7 @@ import { check, parseJson, placeSchema, type Place, type Problem, type Result } 
 import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
 import { BUTTON } from '../parts/AreaFrame';
 import { readText } from '../parts/read-text';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { Problems } from '../parts/Problems';
 import { Choice } from '../parts/Choice';
 import { FileButton } from '../parts/FileButton';
@@ -43,7 +43,7 @@ export function ImportPlace() {
   };
   const run = async () => {
     if (!read?.ok) return;
-    const answer = await sendKept('POST', '/api/places', JSON.stringify(read.value.place));
+    const answer = await saveDocument('POST', '/api/places', JSON.stringify(read.value.place));
     if (answer.ok) router.push(`/places/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };

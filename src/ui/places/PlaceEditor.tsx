@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { check, fingerRow, placeSchema, type FingerRow, type Place } from '@/document';
 import type { GpxLayer } from '@/io/gpx';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { useAutosave, type SaveState } from '../hooks/use-autosave';
 import { useTheme } from '../hooks/use-theme';
 import { LeftEdits } from '../parts/LeftEdits';
@@ -283,7 +283,7 @@ function PutAside() {
   const router = useRouter();
   const [wrong, setWrong] = useState<string | null>(null);
   const put = async () => {
-    const answer = await sendKept('DELETE', `/api/places/${id}`, null);
+    const answer = await saveDocument('DELETE', `/api/places/${id}`, null);
     if (answer.ok) router.push(`/places?aside=${id}`);
     else setWrong(answer.problems[0]!.message);
   };

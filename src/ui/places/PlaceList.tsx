@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { PLACE_SCHEMA, PLACE_VERSION, type Place, type Problem } from '@/document';
 import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { Problems } from '../parts/Problems';
 import { PlaceSketch } from './PlaceSketch';
 import { ImportPlace } from './ImportPlace';
@@ -35,12 +35,12 @@ export function PlaceList({
       name: 'A new place',
       features: [],
     };
-    const answer = await sendKept('POST', '/api/places', JSON.stringify(place));
+    const answer = await saveDocument('POST', '/api/places', JSON.stringify(place));
     if (answer.ok) router.push(`/places/${answer.value.id ?? ''}`);
     else setProblems(answer.problems);
   };
   const bringBack = async () => {
-    const answer = await sendKept(
+    const answer = await saveDocument(
       'PATCH',
       `/api/places/${aside}`,
       JSON.stringify({ aside: false }),

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { z } from 'zod';
 import { ownTechniqueSchema, type ManoeuvreFile, idFrom, type OwnTechnique } from '@/document';
 import { keepAsTechnique, unfitOwn } from '@/planner';
-import { sendKept } from '../parts/send-kept';
+import { saveDocument } from '../parts/save-document';
 import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
 
@@ -38,14 +38,14 @@ export function OwnTechniques({
   const keep = async () => {
     const kept = keepAsTechnique(file, idFrom(name, 'technique'), name.trim());
     if (!kept.ok) return setSaid(kept.problems.map(({ message }) => message).join('; '));
-    const answer = await sendKept('POST', '/api/techniques', JSON.stringify(kept.value));
+    const answer = await saveDocument('POST', '/api/techniques', JSON.stringify(kept.value));
     if (!answer.ok) return setSaid(answer.problems.map(({ message }) => message).join('; '));
     setSaid(`${kept.value.name} is kept.`);
     setName('');
     setTurn(turn + 1);
   };
   const remove = async ({ id, name: called }: OwnTechnique) => {
-    const answer = await sendKept('DELETE', `/api/techniques/${id}`, null);
+    const answer = await saveDocument('DELETE', `/api/techniques/${id}`, null);
     setSaid(answer.ok ? `${called} is taken out.` : answer.problems[0]!.message);
     setTurn(turn + 1);
   };

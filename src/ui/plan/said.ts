@@ -1,4 +1,4 @@
-import { isForHands, type Run } from '@/core/plan';
+import { isDoneBy, type Run } from '@/core/plan';
 import type { PlanDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, lineTrouble } from '../words/lines';
 import { lockEventText } from '../words/locks';
@@ -41,5 +41,5 @@ export function handsOf(run: Run, { lines, crew }: PlanDocument): readonly Said[
 /** Does anybody do anything by hand in it? */
 export const hasHands = (run: Run): boolean =>
   run.events.some(
-    (event) => event.is === 'line' || (event.is === 'order' && isForHands(event.order)),
+    (event) => event.is === 'line' || (event.is === 'order' && isDoneBy(event.order, 'crew')),
   );

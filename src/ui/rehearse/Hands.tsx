@@ -1,11 +1,10 @@
 'use client';
 import { useState } from 'react';
-import type { TendHow } from '@/core/plan';
+import { isDoneBy, type TendHow } from '@/core/plan';
 import type { OrderDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { Choice } from '../parts/Choice';
 import { CALL } from './call-style';
-import { isForHands } from './for-crew';
 import { LockCalls } from './LockCalls';
 import { PeopleCalls } from './PeopleCalls';
 import { useHelmPreferences } from './preferences';
@@ -26,7 +25,7 @@ export function Hands() {
   return (
     <section aria-label="Hands" className="rule-t flex flex-col gap-1.5 py-2.5">
       <p className="font-semibold">Call to the hands</p>
-      {steps.some(({ orders }) => orders.some(isForHands)) && (
+      {steps.some(({ orders }) => orders.some((order) => isDoneBy(order, 'crew'))) && (
         <label className="flex min-h-8 items-center gap-2 text-[13px]">
           <input
             type="checkbox"
@@ -56,7 +55,9 @@ function FromPlan() {
   const steps = useWorkspace((s) => s.manoeuvre.plan.steps);
   const step = useLiveState((s) => s.now?.step ?? -1);
   const orders = [steps[step], steps[step + 1]].flatMap((one) =>
-    (one?.orders ?? []).filter(isForHands).map((order) => ({ order, id: one!.id })),
+    (one?.orders ?? []).flatMap((order) =>
+      isDoneBy(order, 'crew') ? [{ order, id: one!.id }] : [],
+    ),
   );
   if (orders.length === 0) return null;
   return (

@@ -1,7 +1,8 @@
 import type { DriveNow } from '@/core/drive';
+import { isDoneBy } from '@/core/plan';
 import { demoFile } from '@/document/testing/demo';
 import { callsBetween } from './calls';
-import { isForCrew, isForHands } from './for-crew';
+import { isForCrew } from './for-crew';
 import { actionWords, DEFAULT_KEYS, HELM_ACTIONS, paddleOf } from './keys';
 import { useHelmPreferences } from './preferences';
 
@@ -22,9 +23,9 @@ describe('what the second seat does of a plan', () => {
   });
 
   it('hands are those who handle something; a sign is no hand’s', () => {
-    expect(isForHands({ do: 'signal', after_s: 0 })).toBe(false);
+    expect(isDoneBy({ do: 'signal' }, 'crew')).toBe(false);
     expect(isForCrew({ do: 'signal', after_s: 0 })).toBe(true);
-    expect(isForHands({ do: 'letGo', after_s: 0, line: 'bow line' })).toBe(true);
+    expect(isDoneBy({ do: 'letGo' }, 'crew')).toBe(true);
     expect(isForCrew({ do: 'call', after_s: 0, text: 'two metres' })).toBe(false);
   });
 

@@ -1,7 +1,7 @@
 import { briefOf, type Brief } from '@/core/brief';
 import { compareRuns } from '@/core/monitors';
 import { runPlan, type RunInput } from '@/core/plan';
-import { AS_IT_IS, lastWayOut, surveyed, vary, windLimit } from '@/core/search';
+import { NO_VARIATION, lastWayOut, surveyed, vary, windLimit } from '@/core/search';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { legSides } from '../water/lee-sides';
@@ -130,7 +130,7 @@ describe('way out and limits in words', () => {
 
 it('a difference names what is worse', () => {
   const held = runPlan(input);
-  const late = runPlan(vary(input, { ...AS_IT_IS, late: 3 }));
+  const late = runPlan(vary(input, { ...NO_VARIATION, late: 3 }));
   const lines = differenceLines(held, late, compareRuns(held, late), UNITS);
   const line = (name: string) => lines.find((l) => l.name === name);
   expect(line('outcome')).toMatchObject({ worse: true });

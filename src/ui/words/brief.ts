@@ -1,4 +1,4 @@
-import type { Able, Brief, Leg, Lying, OnHer } from '@/core/brief';
+import type { Capabilities, Brief, Leg, Lying, OnHer } from '@/core/brief';
 import type { InHand } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { MOST_WIND_MPS } from '@/document';
@@ -146,7 +146,11 @@ export function pushStatements(brief: Brief, units: Units): Statement[] {
   ];
 }
 
-function stopStatements({ stop, carry, walk }: Able, length: number, units: Units): Statement[] {
+function stopStatements(
+  { stop, carry, walk }: Capabilities,
+  length: number,
+  units: Units,
+): Statement[] {
   const list: Statement[] = [];
   if (stop) {
     const lengths = (stop.distance / length).toFixed(1);
@@ -194,7 +198,7 @@ function stopStatements({ stop, carry, walk }: Able, length: number, units: Unit
   return list;
 }
 
-function turnStatement({ turns, turnsAt }: Able, units: Units): Statement | null {
+function turnStatement({ turns, turnsAt }: Capabilities, units: Units): Statement | null {
   if (turns.length === 0) return null;
   const done = turns.filter((turn) => turn.done);
   const better = done.slice().sort((a, b) => a.room - b.room)[0];
@@ -221,7 +225,7 @@ function turnStatement({ turns, turnsAt }: Able, units: Units): Statement | null
   };
 }
 
-function holdStatements({ holds }: Able, wind: number, units: Units): Statement[] {
+function holdStatements({ holds }: Capabilities, wind: number, units: Units): Statement[] {
   const say = (key: string, means: string, most: number | null, how: string) => {
     if (most === null) return [];
     const enough = most > wind;

@@ -1,4 +1,4 @@
-import type { Held, Without } from '@/core/brief';
+import type { MooringHold, Without } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { the } from './lines';
 import { boatSpeed, distance, force, type Units } from './units';
@@ -11,7 +11,12 @@ const SHOWN_MPS = 0.025;
 
 /** "She settles 0.4 m to starboard, bow 3° to port." */
 export function settlesText(
-  { ahead, starboard, turned, moving }: Pick<Held, 'ahead' | 'starboard' | 'turned' | 'moving'>,
+  {
+    ahead,
+    starboard,
+    turned,
+    moving,
+  }: Pick<MooringHold, 'ahead' | 'starboard' | 'turned' | 'moving'>,
   units: Units,
 ): string {
   const degrees = turned * DEGREES_PER_RADIAN;
@@ -36,7 +41,10 @@ export function settlesText(
 }
 
 /** "stern line, then spring; the bow line last", or that it does not matter. */
-export function orderText({ order, without }: Pick<Held, 'order' | 'without'>): string | null {
+export function orderText({
+  order,
+  without,
+}: Pick<MooringHold, 'order' | 'without'>): string | null {
   if (order.length < 2) return null;
   if (without.every(({ off }) => off < STAYS_M))
     return 'Nothing takes her off: her lines may go in any order.';

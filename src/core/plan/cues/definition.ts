@@ -5,7 +5,7 @@ import type { Parameters, Values } from '../parameters';
  * A cue being waited for. `level` is continuous in time, below zero before the cue and zero or above
  * once it has come, so the moment can be found inside a timestep by interpolation.
  */
-export interface Gate {
+export interface Trigger {
   level(state: SimState, world: World): number;
 }
 
@@ -16,7 +16,7 @@ export interface CueDefinition<I extends string, P extends Parameters> {
   readonly is: I;
   readonly parameters: P;
   /** Armed at the moment the last step began. */
-  arm(cue: Values<P>, armed: SimState, world: World, aboard: IsAboard): Gate;
+  arm(cue: Values<P>, armed: SimState, world: World, aboard: IsAboard): Trigger;
   /** The parameter that is a figure, and what it would have to be to come true in a state: by it a step is moved in time. */
   readonly figure?: {
     readonly of: string;

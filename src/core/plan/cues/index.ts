@@ -2,7 +2,7 @@ import type { SimState, World } from '../../simulation';
 import { abeam } from './abeam';
 import { after } from './after';
 import { crew } from './crew';
-import type { CueDefinition, CueOf, Gate, IsAboard } from './definition';
+import type { CueDefinition, CueOf, Trigger, IsAboard } from './definition';
 import { heading } from './heading';
 import { line } from './line';
 import { lock } from './lock';
@@ -13,7 +13,7 @@ import { stopped } from './stopped';
 import { turned } from './turned';
 import { within } from './within';
 
-export type { Gate, IsAboard } from './definition';
+export type { Trigger, IsAboard } from './definition';
 
 /** Every plain cue there is, by its name. */
 export const CUES = {
@@ -50,9 +50,9 @@ type AnyCue = CueDefinition<string, Record<string, never>>;
 export const cueDefinition = (cue: SimpleCue): AnyCue => CUES[cue.is] as unknown as AnyCue;
 
 /** A gate for a cue, armed at the moment the last step began. */
-export function armGate(cue: Cue, state: SimState, world: World, aboard: IsAboard): Gate {
+export function armTrigger(cue: Cue, state: SimState, world: World, aboard: IsAboard): Trigger {
   if (!isGroup(cue)) return cueDefinition(cue).arm(cue as never, state, world, aboard);
-  const parts = cue.of.map((part) => armGate(part, state, world, aboard));
+  const parts = cue.of.map((part) => armTrigger(part, state, world, aboard));
   const pick = cue.is === 'any' ? Math.max : Math.min;
   const none = cue.is === 'any' ? -Infinity : Infinity;
   return { level: (s, w) => parts.reduce((so, part) => pick(so, part.level(s, w)), none) };

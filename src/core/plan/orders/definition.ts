@@ -1,7 +1,7 @@
 import type { SimState, World } from '../../simulation';
 import type { Channel } from '../channel';
 import type { CrewAt } from '../crew-at';
-import type { Hand, Job } from '../hand';
+import type { CrewMember, Job } from '../crew-member';
 import type { Parameters, Values } from '../parameters';
 
 interface Common<D extends string, P extends Parameters> {
@@ -18,7 +18,8 @@ interface Given<P extends Parameters> {
 }
 
 /** Done at the helm: by whoever stands there. */
-export interface HelmOrder<D extends string, P extends Parameters> extends Common<D, P>, Given<P> {
+export interface HelmDefinition<D extends string, P extends Parameters>
+  extends Common<D, P>, Given<P> {
   readonly by: 'helm';
   /** What the boat has to have for it. */
   readonly needs?: 'steering' | 'joystick';
@@ -28,21 +29,22 @@ export interface HelmOrder<D extends string, P extends Parameters> extends Commo
 }
 
 /** Done by people away from the helm, in their own time. */
-export interface CrewOrder<D extends string, P extends Parameters> extends Common<D, P>, Given<P> {
+export interface CrewDefinition<D extends string, P extends Parameters>
+  extends Common<D, P>, Given<P> {
   readonly by: 'crew';
   /** Who does it where nobody is named: whoever is at hand by the line, or the keeper of a lock; else somebody is. */
   readonly atHand: 'line' | 'keeper' | null;
-  job(crew: CrewAt, hand: Hand, order: Values<P>): Job;
+  job(crew: CrewAt, hand: CrewMember, order: Values<P>): Job;
 }
 
 /** Done by the helm of another boat. */
-export interface OtherOrder<D extends string, P extends Parameters> extends Common<D, P> {
+export interface OtherDefinition<D extends string, P extends Parameters> extends Common<D, P> {
   readonly by: 'other boat';
   apply(order: Values<P>, state: SimState, world: World): void;
 }
 
 /** Said: nothing aboard changes by it. */
-export interface SaidOrder<D extends string, P extends Parameters> extends Common<D, P> {
+export interface SaidDefinition<D extends string, P extends Parameters> extends Common<D, P> {
   readonly by: 'voice';
 }
 
@@ -50,23 +52,23 @@ type Rest<T> = Omit<T, 'do' | 'by'>;
 
 export const helmOrder = <D extends string, const P extends Parameters>(
   name: D,
-  rest: Rest<HelmOrder<D, P>>,
-): HelmOrder<D, P> => ({ do: name, by: 'helm', ...rest });
+  rest: Rest<HelmDefinition<D, P>>,
+): HelmDefinition<D, P> => ({ do: name, by: 'helm', ...rest });
 
 export const crewOrder = <D extends string, const P extends Parameters>(
   name: D,
-  rest: Rest<CrewOrder<D, P>>,
-): CrewOrder<D, P> => ({ do: name, by: 'crew', ...rest });
+  rest: Rest<CrewDefinition<D, P>>,
+): CrewDefinition<D, P> => ({ do: name, by: 'crew', ...rest });
 
 export const otherOrder = <D extends string, const P extends Parameters>(
   name: D,
-  rest: Rest<OtherOrder<D, P>>,
-): OtherOrder<D, P> => ({ do: name, by: 'other boat', ...rest });
+  rest: Rest<OtherDefinition<D, P>>,
+): OtherDefinition<D, P> => ({ do: name, by: 'other boat', ...rest });
 
 export const saidOrder = <D extends string, const P extends Parameters>(
   name: D,
-  rest: Rest<SaidOrder<D, P>>,
-): SaidOrder<D, P> => ({ do: name, by: 'voice', ...rest });
+  rest: Rest<SaidDefinition<D, P>>,
+): SaidDefinition<D, P> => ({ do: name, by: 'voice', ...rest });
 
 /** An order as it is given. */
 export type OrderOf<T> = T extends {

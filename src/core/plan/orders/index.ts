@@ -44,14 +44,24 @@ export type Orders = typeof ORDERS;
 export type OrderName = keyof Orders;
 export type Order = { [D in OrderName]: OrderOf<Orders[D]> }[OrderName];
 
-type By<B extends string> = {
-  [D in OrderName]: Orders[D]['by'] extends B ? OrderOf<Orders[D]> : never;
-}[OrderName];
+type By<B extends Doer> = Extract<Order, { readonly do: DoneBy<B> }>;
 
 /** What people do. */
-export type HandsOrder = By<'crew'>;
+export type CrewOrder = By<'crew'>;
 /** What the helm does, what is called, and what another boat's helm does. */
 export type ControlOrder = By<'helm' | 'other boat' | 'voice'>;
 
-/** Is it for people rather than for the helm? */
-export const isForHands = (order: Order): order is HandsOrder => ORDERS[order.do].by === 'crew';
+/** Whoever does an order. */
+export type Doer = Orders[OrderName]['by'];
+type DoneBy<B extends Doer> = {
+  [D in OrderName]: Orders[D]['by'] extends B ? D : never;
+}[OrderName];
+
+/** Is it done by one of these? Of an order as the core or as a file has it. */
+export function isDoneBy<O extends { readonly do: OrderName }, B extends Doer>(
+  order: O,
+  ...by: readonly B[]
+): order is Extract<O, { readonly do: DoneBy<B> }> {
+  const doers: readonly Doer[] = by;
+  return doers.includes(ORDERS[order.do].by);
+}

@@ -1,5 +1,5 @@
 import { keptBoats } from '@/db';
 import { boatSchema } from '@/document';
-import { keptRoutes } from '../../kept-routes';
+import { keptRoutes } from '../../document-routes';
 
 export const { GET, PUT, DELETE, PATCH } = keptRoutes(keptBoats, boatSchema, 'boat');

@@ -1,5 +1,5 @@
 import { keptPlaces } from '@/db';
 import { placeSchema } from '@/document';
-import { keptRoutes } from '../../kept-routes';
+import { keptRoutes } from '../../document-routes';
 
 export const { GET, PUT, DELETE, PATCH } = keptRoutes(keptPlaces, placeSchema, 'place');

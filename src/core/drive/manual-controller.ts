@@ -1,10 +1,10 @@
 import {
-  armGate,
+  armTrigger,
   Crew,
-  isForHands,
+  isDoneBy,
   NO_RIGGING,
   obey,
-  type Conductor,
+  type Controller,
   type ControlOrder,
   type Cue,
   type Finish,
@@ -18,13 +18,13 @@ import { releaseJoystick, type SimState, type World } from '../simulation';
 const PASSED_AT = 5;
 
 /** A hand at the helm: orders come when they are given, and the plan is only looked at, to know how far one is. */
-export class HandPlayer implements Conductor {
+export class ManualController implements Controller {
   readonly events: RunEvent[] = [];
   readonly crew: Crew;
   readonly brokenOff = false;
   finish: Finish | null = null;
   current = -1;
-  private gate;
+  private trigger;
   /** Nearest she has been to the cue, in its own measure. */
   private nearestCue = -Infinity;
   /** Orders to the controls while nobody is at them. */
@@ -38,7 +38,7 @@ export class HandPlayer implements Conductor {
     private readonly world: World,
   ) {
     this.crew = new Crew(input.rigging ?? NO_RIGGING, state, world, this.events);
-    this.gate = armGate(this.nextCue(), state, world, this.crew.isAboard);
+    this.trigger = armTrigger(this.nextCue(), state, world, this.crew.isAboard);
   }
 
   /** The cue of the plan that comes next; that of its end behind the last step. */
@@ -54,12 +54,12 @@ export class HandPlayer implements Conductor {
 
   /** How far that cue is from being reached, in its own measure: below nought while it is not. */
   toCue(): number {
-    return this.planDone ? 0 : this.gate.level(this.state, this.world);
+    return this.planDone ? 0 : this.trigger.level(this.state, this.world);
   }
 
   give(order: Order): void {
     this.events.push({ time: this.state.time, is: 'order', step: this.current, order });
-    if (isForHands(order)) this.crew.give(order);
+    if (isDoneBy(order, 'crew')) this.crew.give(order);
     else if (order.do === 'call' || this.crew.helmManned()) this.control(order);
     else this.waiting.push(order);
     this.handsAct();
@@ -105,7 +105,7 @@ export class HandPlayer implements Conductor {
     this.nearestCue = -Infinity;
     if (this.planDone) return;
     this.events.push({ time: this.state.time, is: 'step', step: this.current });
-    this.gate = armGate(this.nextCue(), this.state, this.world, this.crew.isAboard);
+    this.trigger = armTrigger(this.nextCue(), this.state, this.world, this.crew.isAboard);
   }
 
   /** A place she has gone by too far off does not come any more: the plan goes on without it. */

@@ -90,7 +90,7 @@ export function openWaterOf(input: RunInput): Surroundings {
   });
 }
 
-/** What an episode came nearest to, its own berth left out. */
+/** What an rollout came nearest to, its own berth left out. */
 export interface Nearest {
   /** m; Infinity with nothing about. */
   readonly distance: number;
@@ -99,7 +99,7 @@ export interface Nearest {
 }
 
 /** A boat let go from some moment, handled by whoever steps it. Whatever she lies against then is no touch. */
-export class Episode {
+export class Rollout {
   readonly simulation: Simulation;
   readonly state: SimState;
   private readonly log: TouchLog;

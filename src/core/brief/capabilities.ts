@@ -1,6 +1,6 @@
 import { cos, sin } from '../math';
 import type { Run } from '../plan';
-import { engines, Episode, letGo, wheel, type Nearest, type Surroundings } from '../search';
+import { engines, Rollout, letGo, wheel, type Nearest, type Surroundings } from '../search';
 import type { SimState } from '../simulation';
 import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
 
@@ -41,11 +41,11 @@ const CARRY_TO_MPS = 0.1;
 const MOST_BURSTS = 16;
 const BURST_S = 20;
 
-function wayFrom(episode: Episode): () => { ahead: number; aside: number; path: number } {
-  const { x, y, heading } = episode;
+function wayFrom(rollout: Rollout): () => { ahead: number; aside: number; path: number } {
+  const { x, y, heading } = rollout;
   return () => {
-    const dx = episode.x - x;
-    const dy = episode.y - y;
+    const dx = rollout.x - x;
+    const dy = rollout.y - y;
     return {
       ahead: dx * sin(heading) + dy * cos(heading),
       aside: dx * cos(heading) - dy * sin(heading),
@@ -60,67 +60,67 @@ export function stopHere(
   from: SimState,
   throttle = firmThrottle(open.world.craft),
 ): StopHere | null {
-  const episode = new Episode(open, from);
-  const begins = episode.along;
+  const rollout = new Rollout(open, from);
+  const begins = rollout.along;
   if (!hasDrive(open.world.craft) || begins <= CARRY_TO_MPS) return null;
-  const way = wayFrom(episode);
-  const { heading, time } = episode;
-  wheel(episode, 0);
-  engines(episode, -1, throttle);
-  if (!episode.until(() => episode.along <= 0, LONGEST_S)) return null;
+  const way = wayFrom(rollout);
+  const { heading, time } = rollout;
+  wheel(rollout, 0);
+  engines(rollout, -1, throttle);
+  if (!rollout.until(() => rollout.along <= 0, LONGEST_S)) return null;
   const { ahead, aside } = way();
   return {
     from: begins,
     distance: ahead,
-    time: episode.time - time,
-    turned: episode.heading - heading,
+    time: rollout.time - time,
+    turned: rollout.heading - heading,
     aside,
   };
 }
 
 export function carryHere(open: Surroundings, from: SimState): CarryHere | null {
-  const episode = new Episode(open, from);
-  const begins = episode.along;
+  const rollout = new Rollout(open, from);
+  const begins = rollout.along;
   if (begins <= CARRY_TO_MPS) return null;
-  const way = wayFrom(episode);
-  const { time } = episode;
-  letGo(episode);
-  episode.until(() => episode.along <= CARRY_TO_MPS, 60);
-  return { from: begins, to: episode.along, distance: way().path, time: episode.time - time };
+  const way = wayFrom(rollout);
+  const { time } = rollout;
+  letGo(rollout);
+  rollout.until(() => rollout.along <= CARRY_TO_MPS, 60);
+  return { from: begins, to: rollout.along, distance: way().path, time: rollout.time - time };
 }
 
 /** Wheel hard over all the while (reversed with the gear where thrust is steered), bursts ahead and astern. */
 export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnHere | null {
   const { craft } = about.world;
   if (!hasDrive(craft)) return null;
-  const episode = new Episode(about, at);
+  const rollout = new Rollout(about, at);
   const steered = craft.spec.drives.some(({ steering }) => steering !== 'fixed');
   const way = shiftingWay(craft);
   const throttle = firmThrottle(craft);
-  const from = episode.heading;
-  const lane = new Lane(craft, episode.heading);
+  const from = rollout.heading;
+  const lane = new Lane(craft, rollout.heading);
   const goes = () => {
-    lane.add(episode.x, episode.y, episode.heading);
-    return side * (episode.heading - from) >= Math.PI;
+    lane.add(rollout.x, rollout.y, rollout.heading);
+    return side * (rollout.heading - from) >= Math.PI;
   };
   let bursts = 0;
   let done = false;
   for (let gear: 1 | -1 = 1; !done && bursts < MOST_BURSTS; gear = gear === 1 ? -1 : 1) {
-    wheel(episode, steered ? gear * side : side);
-    engines(episode, gear, throttle);
-    episode.until(() => {
-      done = goes() || episode.touchCount > 0;
-      return done || gear * episode.ahead > way;
+    wheel(rollout, steered ? gear * side : side);
+    engines(rollout, gear, throttle);
+    rollout.until(() => {
+      done = goes() || rollout.touchCount > 0;
+      return done || gear * rollout.ahead > way;
     }, BURST_S);
     bursts += 1;
   }
-  const touched = episode.touchCount > 0;
+  const touched = rollout.touchCount > 0;
   return {
     side: side > 0 ? 'starboard' : 'port',
     done: done && !touched,
     bursts,
-    time: episode.time - at.time,
-    nearest: episode.nearest,
+    time: rollout.time - at.time,
+    nearest: rollout.nearest,
     touched,
     room: lane.breadth,
   };
@@ -149,5 +149,5 @@ export function turningMoments(run: Run): readonly number[] {
 
 /** Is there water all round her, berth and all? */
 export function hasRoom(about: Surroundings, at: SimState): boolean {
-  return new Episode(about, at).clearance >= ROOM_TO_BEGIN_M;
+  return new Rollout(about, at).clearance >= ROOM_TO_BEGIN_M;
 }

@@ -13,7 +13,7 @@ export type Finish =
   | 'caught overhead';
 
 /** Who says what is done aboard: a plan, or a hand at the helm. The run asks and tells; it never decides. */
-export interface Conductor {
+export interface Controller {
   readonly events: RunEvent[];
   readonly crew: Crew;
   finish: Finish | null;

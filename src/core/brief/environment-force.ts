@@ -1,5 +1,5 @@
 import { atan2, cos, sin } from '../math';
-import { Episode, letGo, type Surroundings } from '../search';
+import { Rollout, letGo, type Surroundings } from '../search';
 import { PSI, Simulation, windAt, type SimState, type World } from '../simulation';
 
 /** Along her and across her: ahead and to starboard. */
@@ -9,7 +9,7 @@ export interface OnHer {
 }
 
 /** What wind and current do to her lying somewhere. SI, radians. */
-export interface Push {
+export interface EnvironmentForce {
   readonly x: number;
   readonly y: number;
   readonly heading: number;
@@ -22,7 +22,7 @@ export interface Push {
 }
 
 /** What becomes of her with engines in neutral, let go at rest over ground. */
-export interface LetGo {
+export interface DriftFrom {
   /** After half a minute: speed over ground, m/s, and the way she goes, rad. */
   readonly speed: number;
   readonly towards: number;
@@ -75,7 +75,7 @@ export function pushAt(
   y: number,
   heading: number,
   time: number,
-): Push {
+): EnvironmentForce {
   const { world } = open;
   const state = open.stillAt(x, y, heading, time);
   const whole = forceOn(world, state);
@@ -103,33 +103,33 @@ export function letGoAt(
   y: number,
   heading: number,
   time: number,
-): LetGo {
-  const episode = new Episode(open, open.stillAt(x, y, heading, time));
-  letGo(episode);
-  episode.until(() => false, EARLY_S);
-  const first = endThatGoes(episode, x, y, heading);
-  episode.until(() => false, LET_GO_S - EARLY_S - 2);
-  const x0 = episode.x;
-  const y0 = episode.y;
-  episode.until(() => false, 2);
-  const dx = (episode.x - x0) / 2;
-  const dy = (episode.y - y0) / 2;
+): DriftFrom {
+  const rollout = new Rollout(open, open.stillAt(x, y, heading, time));
+  letGo(rollout);
+  rollout.until(() => false, EARLY_S);
+  const first = endThatGoes(rollout, x, y, heading);
+  rollout.until(() => false, LET_GO_S - EARLY_S - 2);
+  const x0 = rollout.x;
+  const y0 = rollout.y;
+  rollout.until(() => false, 2);
+  const dx = (rollout.x - x0) / 2;
+  const dy = (rollout.y - y0) / 2;
   return {
     speed: Math.sqrt(dx * dx + dy * dy),
     towards: Math.PI / 2 - atan2(dy, dx),
-    turned: episode.heading - heading,
+    turned: rollout.heading - heading,
     first,
   };
 }
 
-function endThatGoes(episode: Episode, x: number, y: number, heading: number): LetGo['first'] {
-  const dx = episode.x - x;
-  const dy = episode.y - y;
+function endThatGoes(rollout: Rollout, x: number, y: number, heading: number): DriftFrom['first'] {
+  const dx = rollout.x - x;
+  const dy = rollout.y - y;
   const way = Math.sqrt(dx * dx + dy * dy);
   if (way === 0) return 'neither';
   // Ends move by ±½ L with the turning of her axis; along the drift the bow's share is what counts.
-  const ex = sin(episode.heading) - sin(heading);
-  const ey = cos(episode.heading) - cos(heading);
+  const ex = sin(rollout.heading) - sin(heading);
+  const ey = cos(rollout.heading) - cos(heading);
   const lead = (ex * dx + ey * dy) / way;
   if (Math.abs(lead) < TOGETHER) return 'neither';
   return lead > 0 ? 'bow' : 'stern';

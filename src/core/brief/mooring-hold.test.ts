@@ -2,7 +2,7 @@ import { box, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { riggedWith, type TestLine } from '../testing/rigging';
 import type { RunInput } from '../plan';
-import { holdingOf, IN_NEUTRAL, type Held, type Motored } from './held';
+import { holdingOf, IN_NEUTRAL, type MooringHold, type Motored } from './mooring-hold';
 
 const east = { ...CALM, windFrom: Math.PI / 2, windSpeed: 8 };
 
@@ -17,14 +17,15 @@ function held(
   lines: TestLine[],
   motored: Motored = IN_NEUTRAL,
   rest: Partial<RunInput> = {},
-): Held {
+): MooringHold {
   const input = inputOf([], { is: 'after', time: 1 }, { ...riggedWith(lines), ...rest });
-  let last: Held | null = null;
+  let last: MooringHold | null = null;
   for (const found of holdingOf(input, motored)) last = found;
   return last!;
 }
 
-const carried = ({ lines }: Held, name: string) => lines.find(({ line }) => line === name)!.tension;
+const carried = ({ lines }: MooringHold, name: string) =>
+  lines.find(({ line }) => line === name)!.tension;
 
 describe('what holds her', () => {
   it('two lines up wind share the wind’s force between them, and nothing moves any more', () => {
@@ -32,7 +33,7 @@ describe('what holds her', () => {
     expect(found.moving).toBe(0);
     expect(found.done).toBe(true);
     const blown = held(LINES.slice(0, 2), IN_NEUTRAL, { weather: { ...east, windSpeed: 4 } });
-    const sum = (h: Held) => carried(h, 'line 1') + carried(h, 'line 2');
+    const sum = (h: MooringHold) => carried(h, 'line 1') + carried(h, 'line 2');
     // Half the wind, a quarter of the force, whatever the angles: they hardly change.
     expect(sum(found) / sum(blown)).toBeGreaterThan(3.7);
     expect(sum(found) / sum(blown)).toBeLessThan(4.3);

@@ -1,10 +1,10 @@
 import type { SimState, World } from '../simulation';
-import type { Conductor, Finish } from './conductor';
+import type { Controller, Finish } from './controller';
 import { Crew } from './crew';
 import type { RunEvent } from './events';
 import { lookAt } from './expectations';
-import { armGate, type Gate } from './cues';
-import { isForHands } from './orders';
+import { armTrigger, type Trigger } from './cues';
+import { isDoneBy } from './orders';
 import { obey } from './obey';
 import { NO_RIGGING, type Rigging } from './rigging';
 import type { ControlOrder } from './orders';
@@ -33,12 +33,12 @@ const WAY_OUT_S = 45;
  * and takes the way out if it was not met. The run loop asks it for the next moment of interest and
  * tells it when that moment has come.
  */
-export class Player implements Conductor {
+export class PlanController implements Controller {
   readonly events: RunEvent[] = [];
   finish: Finish | null = null;
   /** Step last begun, −1 before the first. */
   current = -1;
-  private gate: Gate;
+  private trigger: Trigger;
   private armedAt: number;
   private due: Due[] = [];
   private watches: Watch[] = [];
@@ -56,7 +56,7 @@ export class Player implements Conductor {
   ) {
     this.crew = new Crew(rigging, state, world, this.events);
     this.armedAt = state.time;
-    this.gate = armGate(this.nextCue(), state, world, this.crew.isAboard);
+    this.trigger = armTrigger(this.nextCue(), state, world, this.crew.isAboard);
   }
 
   private nextCue() {
@@ -78,7 +78,7 @@ export class Player implements Conductor {
 
   /** Level of the cue being waited for, as it stands in `state`; never reached once broken off. */
   level(state: SimState): number {
-    return this.escapedAt < Infinity ? -1 : this.gate.level(state, this.world);
+    return this.escapedAt < Infinity ? -1 : this.trigger.level(state, this.world);
   }
 
   /** Clearance from anything but the berth, now, m. */
@@ -118,7 +118,7 @@ export class Player implements Conductor {
       this.armedAt = time;
       this.giveDue();
       this.handsAct();
-      this.gate = armGate(this.nextCue(), this.state, this.world, this.crew.isAboard);
+      this.trigger = armTrigger(this.nextCue(), this.state, this.world, this.crew.isAboard);
     }
   }
 
@@ -209,7 +209,7 @@ export class Player implements Conductor {
 
   private give(step: number, { order }: TimedOrder): void {
     this.events.push({ time: this.state.time, is: 'order', step, order });
-    if (isForHands(order)) this.crew.give(order);
+    if (isDoneBy(order, 'crew')) this.crew.give(order);
     else if (order.do === 'call' || this.crew.helmManned()) obey(order, this.state, this.world);
     else this.waiting.push(order);
   }

@@ -2,9 +2,9 @@ import { orderEngine, PSI, R, U, V, X, Y } from '../simulation';
 import { sloop } from '../testing/boats';
 import { rig, type Rig, type RigOptions } from '../testing/rig';
 import { lookAt } from './expectations';
-import { armGate } from './cues';
+import { armTrigger } from './cues';
 import { distanceAhead, distanceToMark } from './measures';
-import { Player } from './player';
+import { PlanController } from './plan-controller';
 import type { PlanStep, TimedOrder } from './types';
 import type { Cue } from './cues';
 import type { Expectation } from './expectations';
@@ -14,7 +14,7 @@ const MIDSHIPS = { name: 'midships', x: 0, y: 0 };
 
 function gateOn(cue: Cue, options: RigOptions = {}) {
   const r = rig(sloop(), options);
-  const gate = armGate(cue, r.state, r.world, () => null);
+  const gate = armTrigger(cue, r.state, r.world, () => null);
   return {
     r,
     set(index: number, value: number) {
@@ -144,7 +144,7 @@ describe('the player', () => {
   });
   const ended = { cue: { is: 'after', time: 10 }, within: 20 } as const;
 
-  function at(r: Rig, player: Player, time: number) {
+  function at(r: Rig, player: PlanController, time: number) {
     r.state.time = time;
     player.takeMoments();
     player.takeCues();
@@ -152,7 +152,7 @@ describe('the player', () => {
 
   it('names the next moment and does what it brings', () => {
     const r = rig(sloop());
-    const player = new Player(
+    const player = new PlanController(
       { steps: [step({ is: 'start' }, [engine(1), engine(0, 4)])], end: ended },
       r.state,
       r.world,
@@ -173,7 +173,7 @@ describe('the player', () => {
       step({ is: 'start' }, [engine(1)]),
       step({ is: 'after', time: 0 }, [engine(-1)]),
     ];
-    const player = new Player({ steps, end: ended }, r.state, r.world);
+    const player = new PlanController({ steps, end: ended }, r.state, r.world);
     player.takeCues();
     expect(player.current).toBe(1);
     expect(r.state.engines[0]!.orderedGear).toBe(-1);
@@ -187,7 +187,7 @@ describe('the player', () => {
       step({ is: 'start' }, [engine(1)], { expect: [wanted], wayOut }),
       step({ is: 'after', time: 3 }, [engine(0)]),
     ];
-    const player = new Player({ steps, end: ended }, r.state, r.world);
+    const player = new PlanController({ steps, end: ended }, r.state, r.world);
     player.takeCues();
     at(r, player, 3);
     expect(player.events.map((e) => e.is)).toEqual([
@@ -210,7 +210,7 @@ describe('the player', () => {
     const r = rig(sloop());
     const clear: Expectation = { at: 'next', is: 'clear', least: 2 };
     const steps = [step({ is: 'start' }, [], { expect: [clear] })];
-    const player = new Player({ steps, end: ended }, r.state, r.world);
+    const player = new PlanController({ steps, end: ended }, r.state, r.world);
     player.takeCues();
     for (const distance of [5, 2.1, 1.9, 1.2, 3]) player.noteClearance(distance);
     at(r, player, 10);

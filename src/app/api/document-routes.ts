@@ -1,12 +1,12 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { library, type Kept } from '@/db';
+import { library, type DocumentRepository } from '@/db';
 import { done, missing, refuse, route } from './define';
 import { bringBack, savedAnswer } from './schemas';
 
 /** What can be asked of one boat or one place; `what` is what its field in a body is called. */
 export function keptRoutes<T extends { readonly id: string; readonly name: string }>(
-  kept: Kept<T>,
+  kept: DocumentRepository<T>,
   schema: z.ZodType<T>,
   what: 'boat' | 'place',
 ) {

@@ -5,7 +5,7 @@ import { AT_HAND_M, type Whereabouts } from './rigging';
 export type Job = Generator<number, void>;
 
 /** Somebody with jobs, done one after another; `who` is null for whoever is at hand. */
-export class Hand {
+export class CrewMember {
   private readonly queue: Job[] = [];
   private job: Job | null = null;
   /** When the job in hand has to be looked at; Infinity with nothing to do. */

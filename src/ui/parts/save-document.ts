@@ -7,7 +7,7 @@ const answerSchema = z.union([
 ]);
 
 /** Sends something about what is kept to the server; every failure comes back as problems. */
-export async function sendKept(
+export async function saveDocument(
   method: 'POST' | 'PUT' | 'DELETE' | 'PATCH',
   address: string,
   body: string | null,

@@ -1,6 +1,6 @@
 import { log } from '../math';
 import { runPlan, type GoalCheck, type RunInput, type Run } from '../plan';
-import { AS_IT_IS, vary } from './vary';
+import { NO_VARIATION, vary } from './vary';
 import { spareWanted } from './way-out';
 
 /** A run that fails is worse than any that succeeds. */
@@ -37,7 +37,7 @@ function missedBy(run: Run): number {
  * What a run is worth, less being better: first that it gets there without a hard touch, then room from what is not
  * her berth, gentle touches, and ending where and as it should. Neither haste nor power is rewarded.
  */
-export function merit(input: RunInput, run: Run): number {
+export function cost(input: RunInput, run: Run): number {
   const { clearance, touch, fastest, line } = run.margins;
   const length = input.boat.hull.length;
   const near = clearance?.distance ?? Infinity;
@@ -77,8 +77,8 @@ const OTHER_WEIGHT = 0.5;
 /** Merit in the wind there is, and in a weaker and a stronger one: what only just works is not good. */
 export function robustMerit(input: RunInput): number {
   const inWind = (windTimes: number) => {
-    const varied = vary(input, { ...AS_IT_IS, windTimes });
-    return merit(varied, runPlan(varied));
+    const varied = vary(input, { ...NO_VARIATION, windTimes });
+    return cost(varied, runPlan(varied));
   };
   if (input.weather.windSpeed === 0) return inWind(1);
   return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), inWind(1));

@@ -2,7 +2,7 @@ import { SETTLED_MPS } from '../policy';
 import { LINE } from '../holding';
 import { cos, sin } from '../math';
 import type { RunInput } from '../plan';
-import { engines, Episode, letGo, Surroundings, wheel } from '../search';
+import { engines, Rollout, letGo, Surroundings, wheel } from '../search';
 import { lineColumn, lineLimits, takeLineOff, type Gear, type SimState } from '../simulation';
 
 /** How she is motored while her lines hold her: the wheel as a share of the lock, starboard positive. */
@@ -25,7 +25,7 @@ export interface Carried {
 }
 
 /** Where she settles on her lines, in this wind and current at their mean. SI, radians. */
-export interface Held {
+export interface MooringHold {
   readonly motored: Motored;
   /** From where she lay: ahead, to starboard, and turned to starboard. */
   readonly ahead: number;
@@ -86,17 +86,17 @@ class Holding {
   settle(motored: Motored) {
     const from = this.start();
     const on = this.on(from);
-    const episode = new Episode(this.about, from);
-    motor(episode, motored);
+    const rollout = new Rollout(this.about, from);
+    motor(rollout, motored);
     const sums = this.names.map(() => 0);
     const most = this.names.map(() => 0);
     let samples = 0;
-    episode.until(() => {
-      const counts = episode.time > SETTLES_S - MEAN_S;
+    rollout.until(() => {
+      const counts = rollout.time > SETTLES_S - MEAN_S;
       if (counts) samples += 1;
       for (const i of on) {
-        most[i] = Math.max(most[i]!, episode.tension(i));
-        if (counts) sums[i]! += episode.tension(i);
+        most[i] = Math.max(most[i]!, rollout.tension(i));
+        if (counts) sums[i]! += rollout.tension(i);
       }
       return false;
     }, SETTLES_S);
@@ -105,9 +105,9 @@ class Holding {
       tension: sums[i]! / Math.max(1, samples),
       most: most[i]!,
       breaks: this.breaks(i),
-      parted: !this.isOn(episode.state, i),
+      parted: !this.isOn(rollout.state, i),
     }));
-    return { episode, carried, on };
+    return { rollout, carried, on };
   }
 
   /** Without some lines for half a minute, from a state she has settled in. */
@@ -115,21 +115,21 @@ class Holding {
     const state = this.about.copyOf(from);
     for (const line of off) takeLineOff(state, this.about.world, line);
     const on = this.on(state);
-    const episode = new Episode(this.about, state);
-    motor(episode, motored);
-    const { x, y, heading } = episode;
+    const rollout = new Rollout(this.about, state);
+    motor(rollout, motored);
+    const { x, y, heading } = rollout;
     let furthest = 0;
     let heaviest = -1;
     let tension = 0;
-    episode.until(() => {
+    rollout.until(() => {
       for (const way of [this.half, -this.half]) {
-        const dx = episode.x - x + way * (sin(episode.heading) - sin(heading));
-        const dy = episode.y - y + way * (cos(episode.heading) - cos(heading));
+        const dx = rollout.x - x + way * (sin(rollout.heading) - sin(heading));
+        const dy = rollout.y - y + way * (cos(rollout.heading) - cos(heading));
         furthest = Math.max(furthest, Math.sqrt(dx * dx + dy * dy));
       }
       for (const i of on) {
-        if (episode.tension(i) <= tension) continue;
-        tension = episode.tension(i);
+        if (rollout.tension(i) <= tension) continue;
+        tension = rollout.tension(i);
         heaviest = i;
       }
       return false;
@@ -148,41 +148,41 @@ class Holding {
   }
 }
 
-function motor(episode: Episode, { gear, throttle, wheel: share }: Motored): void {
-  letGo(episode);
-  wheel(episode, share);
-  if (gear !== 0) engines(episode, gear, throttle);
+function motor(rollout: Rollout, { gear, throttle, wheel: share }: Motored): void {
+  letGo(rollout);
+  wheel(rollout, share);
+  if (gear !== 0) engines(rollout, gear, throttle);
 }
 
 /**
  * Where she settles on the lines she begins with, how loaded each is, what if one parts, and the order in which to let
  * them go. A generator: first where she settles, then all of it.
  */
-export function* holdingOf(input: RunInput, motored: Motored): Generator<Held> {
+export function* holdingOf(input: RunInput, motored: Motored): Generator<MooringHold> {
   const holding = new Holding(input);
-  const { episode, carried, on } = holding.settle(motored);
+  const { rollout, carried, on } = holding.settle(motored);
   const { start } = input;
-  const dx = episode.x - start.x;
-  const dy = episode.y - start.y;
+  const dx = rollout.x - start.x;
+  const dy = rollout.y - start.y;
   const s = sin(start.heading);
   const c = cos(start.heading);
-  const speed = episode.overGround;
+  const speed = rollout.overGround;
   const found = {
     motored,
     ahead: dx * s + dy * c,
     starboard: dx * c - dy * s,
-    turned: episode.heading - start.heading,
+    turned: rollout.heading - start.heading,
     moving: speed < SETTLED_MPS ? 0 : speed,
     lines: carried,
   };
   yield { ...found, without: [], order: [], done: false };
   const without: Without[] = [];
   for (const line of on) {
-    without.push(holding.without(episode.state, motored, [line]));
+    without.push(holding.without(rollout.state, motored, [line]));
     yield { ...found, without: without.slice(), order: [], done: false };
   }
   // Let go in neutral, whatever she was motored with.
-  const settled = motored.gear === 0 ? episode : holding.settle(IN_NEUTRAL).episode;
+  const settled = motored.gear === 0 ? rollout : holding.settle(IN_NEUTRAL).rollout;
   const gone: number[] = [];
   let left = [...on];
   while (left.length > 0) {

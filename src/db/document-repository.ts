@@ -34,7 +34,7 @@ export type SavedDocument =
   | { readonly is: 'missing' };
 
 /** Boats or places of a library: listed, opened, saved over the revision they came from, put aside. */
-export class Kept<T extends Document> {
+export class DocumentRepository<T extends Document> {
   constructor(
     private readonly table: typeof boats | typeof places,
     private readonly schema: z.ZodType<T>,

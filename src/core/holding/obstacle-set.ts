@@ -2,7 +2,7 @@ import { everyEdge, signedArea, type FlatPoints } from '../math';
 import type { Obstacle } from './obstacles';
 
 /** Everything a boat can touch, as flat arrays for the step; in the order of the obstacles it was made from. */
-export interface Shore {
+export interface ObstacleSet {
   /** What it was made from. */
   readonly obstacles: readonly Obstacle[];
   readonly count: number;
@@ -48,7 +48,7 @@ function markSharp(sharp: Uint8Array, ring: FlatPoints, from: number, turn: numb
   }
 }
 
-export function shoreOf(obstacles: readonly Obstacle[]): Shore {
+export function obstacleSetOf(obstacles: readonly Obstacle[]): ObstacleSet {
   const start = new Int32Array(obstacles.length + 1);
   obstacles.forEach(({ outline }, i) => {
     start[i + 1] = start[i]! + (outline ? outline.length / 2 : 0);
