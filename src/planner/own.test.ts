@@ -6,6 +6,7 @@ import { fleetRecord } from '@/document/testing/fleet';
 import { ownTechniqueSchema, type OwnTechnique } from '@/document';
 import { keepAsTechnique, propose, unfitOwn } from '@/planner';
 import { templateOfOwn } from './own';
+import { atFirst } from './template';
 
 const slip = demoFile('quince-takes-a-slip');
 const tug = demoFile('tug-by-her-gears');
@@ -24,7 +25,7 @@ function kept(file = slip): OwnTechnique {
 const laid = (technique: OwnTechnique, file: typeof slip) => {
   const template = templateOfOwn(technique, file);
   if (!template.ok) throw new Error(JSON.stringify(template.problems));
-  return template.value.write(template.value.dials.map(({ value }) => value));
+  return atFirst(template.value);
 };
 
 describe('a technique of one’s own', () => {

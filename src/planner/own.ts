@@ -10,7 +10,7 @@ import type { OwnTechnique } from '@/document/technique';
 import { TECHNIQUE_SCHEMA, TECHNIQUE_VERSION } from '@/document/technique-migrations';
 import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
 import { withParameters } from '@/document/plan-codec';
-import { compassOf, dial, tenth, type PlanTemplate } from './template';
+import { compassOf, tunable, tenth, type PlanTemplate } from './template';
 import { settingOf, type Setting } from './setting';
 import { GOAL_WORDS, goesText } from './goal-words';
 
@@ -190,14 +190,17 @@ export function templateOfOwn(technique: OwnTechnique, file: ManoeuvreFile): Res
   const plan = new Laying(technique, file, setting.value).plan();
   const numbers = planNumbers(plan);
   return success({
-    dials: numbers.map(({ value, step, least, most }) =>
-      dial(
-        value,
-        step,
-        Math.max(least, value - STEPS * step),
-        Math.min(most, value + STEPS * step),
-      ),
+    parameters: Object.fromEntries(
+      numbers.map(({ name, value, step, least, most }) => [
+        name,
+        tunable(
+          value,
+          step,
+          Math.max(least, value - STEPS * step),
+          Math.min(most, value + STEPS * step),
+        ),
+      ]),
     ),
-    write: (values) => numbers.reduce((so, { write }, i) => write(so, values[i]!), plan),
+    write: (written) => numbers.reduce((so, { name, write }) => write(so, written[name]!), plan),
   });
 }

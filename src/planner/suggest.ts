@@ -5,7 +5,7 @@ import { cost, patternSearch, robustMerit, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { toRunInput } from '@/document/run-input';
 import type { PlanDocument } from '@/document/plan';
-import { endedAt, type PlanTemplate } from './template';
+import { endedAt, named, type PlanTemplate } from './template';
 import { withExpectations } from './expect';
 
 /** A technique written down for one boat, place and day, as far as it has been fitted. */
@@ -19,8 +19,8 @@ export interface Proposal {
   readonly of: number;
 }
 
-/** Samples of a template for each of its dials, one more, and the most that go on from there. */
-const SAMPLES_PER_DIAL = 16;
+/** Samples of a template for each of its parameters, one more, and the most that go on from there. */
+const SAMPLES_PER_PARAMETER = 16;
 /** Tried again from other and more samples while none gets there: times as many in each round. */
 const ROUNDS = [1, 2] as const;
 const FINALISTS = 3;
@@ -50,10 +50,11 @@ interface Looked {
   readonly told: Proposal;
 }
 
-/** Every dial's range in as many strata as there are samples, shuffled (Latin hypercube, McKay et al. 1979). */
-function samplesOf({ dials }: PlanTemplate, times: number, random: Random): number[][] {
-  const count = times * SAMPLES_PER_DIAL * dials.length;
-  const columns = dials.map(({ least, most }) => {
+/** Every parameter's range in as many strata as there are samples, shuffled (Latin hypercube, McKay et al. 1979). */
+function samplesOf(template: PlanTemplate, times: number, random: Random): number[][] {
+  const tunables = Object.values(template.parameters);
+  const count = times * SAMPLES_PER_PARAMETER * tunables.length;
+  const columns = tunables.map(({ least, most }) => {
     const strata = Array.from({ length: count }, (_, i) => i);
     for (let i = count - 1; i > 0; i--) {
       const j = Math.floor(random.uniform() * (i + 1));
@@ -62,8 +63,15 @@ function samplesOf({ dials }: PlanTemplate, times: number, random: Random): numb
     return strata.map((stratum) => least + ((stratum + random.uniform()) / count) * (most - least));
   });
   const spread = Array.from({ length: count }, (_, i) => columns.map((column) => column[i]!));
-  return [dials.map(({ value }) => value), ...spread];
+  return [tunables.map(({ value }) => value), ...spread];
 }
+
+const written = (template: PlanTemplate, values: readonly number[]): PlanDocument =>
+  template.write(named(template, values));
+
+/** A template's parameters, to be searched on from numbers that were tried. */
+const onFrom = ({ template, values }: Tried) =>
+  Object.values(template.parameters).map((open, i) => ({ ...open, value: values[i]! }));
 
 const cheaper = (a: Tried, b: Tried) => a.cost - b.cost;
 
@@ -76,11 +84,11 @@ class Fitting {
     private readonly file: ManoeuvreFile,
     private readonly templates: readonly PlanTemplate[],
   ) {
-    const dials = templates.reduce((sum, template) => sum + template.dials.length, 0);
+    const open = templates.reduce((sum, { parameters }) => sum + Object.keys(parameters).length, 0);
     this.of = ROUNDS.reduce<number>(
       (sum, times) =>
         sum +
-        times * (SAMPLES_PER_DIAL * dials + FINALISTS * (PATTERN_TRIES + ROBUST_TRIES)) +
+        times * (SAMPLES_PER_PARAMETER * open + FINALISTS * (PATTERN_TRIES + ROBUST_TRIES)) +
         templates.length,
       OPENING_TRIES,
     );
@@ -102,10 +110,10 @@ class Fitting {
   /** One that gets there changed in small steps until a way out stands open all along, or as much of it as can be. */
   private *opened({ tried, told }: Looked): Generator<Proposal> {
     const { template } = tried;
-    const dials = template.dials.map((dial, i) => ({ ...dial, value: tried.values[i]! }));
+    const tunables = onFrom(tried);
     let best = told;
     const cost = (values: readonly number[]) => {
-      const input = toRunInput({ ...this.file, plan: template.write(values) });
+      const input = toRunInput({ ...this.file, plan: written(template, values) });
       if (!input.ok) return Infinity;
       const now = this.cost(template, values, 'whole');
       // Only of what gets there is it worth asking.
@@ -116,7 +124,7 @@ class Fitting {
         best = this.told({ template, values, cost: now }, { looked: found.length, none });
       return now + PER_FINDING * none;
     };
-    for (const state of patternSearch(dials, cost, OPENING_TRIES)) {
+    for (const state of patternSearch(tunables, cost, OPENING_TRIES)) {
       this.tries += 1;
       if (state.tries % 4 === 0) yield { ...best, tries: this.tries };
       if (best.wayOut!.none === 0) break;
@@ -149,7 +157,9 @@ class Fitting {
 
   private cost(template: PlanTemplate, values: readonly number[], by: By): number {
     const whole =
-      by === 'first' && template.rough ? template.rough(values) : template.write(values);
+      by === 'first' && template.rough
+        ? template.rough(named(template, values))
+        : written(template, values);
     const short = by === 'first' && template.decided !== undefined;
     const plan = short ? endedAt(whole, template.decided) : whole;
     const input = toRunInput({ ...this.file, plan });
@@ -163,10 +173,14 @@ class Fitting {
 
   private *fitted(from: Tried, by: By, most: number): Generator<Proposal, Tried> {
     const { template } = from;
-    const dials = template.dials.map((dial, i) => ({ ...dial, value: from.values[i]! }));
+    const tunables = onFrom(from);
     const before = this.tries;
     let best = from;
-    for (const state of patternSearch(dials, (values) => this.cost(template, values, by), most)) {
+    for (const state of patternSearch(
+      tunables,
+      (values) => this.cost(template, values, by),
+      most,
+    )) {
       this.tries = before + state.tries;
       best = { template, values: state.values, cost: state.cost };
       if (state.tries % TELL_EVERY === 0) yield this.told(best);
@@ -179,7 +193,7 @@ class Fitting {
   private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Looked | null> {
     let best: Looked | null = null;
     for (const tried of fitted) {
-      const input = toRunInput({ ...this.file, plan: tried.template.write(tried.values) });
+      const input = toRunInput({ ...this.file, plan: written(tried.template, tried.values) });
       if (!input.ok) continue;
       const found = waysOut(input.value);
       const none = found.filter(({ grade }) => grade === 'none').length;
@@ -196,7 +210,7 @@ class Fitting {
   }
 
   private told({ template, values }: Tried, wayOut: Proposal['wayOut'] = null): Proposal {
-    const plan = template.write(values);
+    const plan = written(template, values);
     const input = toRunInput({ ...this.file, plan });
     if (!input.ok) throw new Error('a draft that could be tried can be played');
     const whole = runPlan(input.value);

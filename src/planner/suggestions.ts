@@ -2,7 +2,7 @@ import { MANOEUVRE_SCHEMA, type ManoeuvreFile } from '@/document/manoeuvre';
 import { MANOEUVRE_VERSION } from '@/document/manoeuvre-migrations';
 import type { PlanDocument } from '@/document/plan';
 import { failure, success, type Result } from '@/document/result';
-import { step, planOf, type PlanTemplate } from './template';
+import { step, planOf, type Numbers, type PlanTemplate } from './template';
 import { compareWays, turnedRound, type Comparison } from './compare';
 import { stoppingSpringOf, type StoppingSpring } from './techniques/first-spring';
 import { afterHerLines } from './techniques/let-go';
@@ -107,8 +107,8 @@ function patient(
   const longer = (seconds: number) => Math.min(900, Math.round(times * seconds));
   const waiting =
     (of: PlanTemplate['write']) =>
-    (values: readonly number[]): PlanDocument => {
-      const { steps, end, lines, fenders, crew } = of(values);
+    (numbers: Numbers): PlanDocument => {
+      const { steps, end, lines, fenders, crew } = of(numbers);
       return {
         lines: lines.some(({ of }) => of !== undefined) ? lines : [...lines, ...theirs],
         // Those she has out stay out, where a technique hangs none.

@@ -1,4 +1,4 @@
-import type { Dial } from '@/core/search';
+import type { Tunable } from '@/core/search';
 import type { LineDocument } from '@/document/rigging';
 import type {
   StepDocument,
@@ -8,18 +8,48 @@ import type {
   SimpleCue,
 } from '@/document/plan';
 
+/** What is open of a template, by name: where it begins, how far it is first moved, and its bounds. */
+export type TemplateParameters = Readonly<Record<string, Tunable>>;
+/** A number for each of them. */
+export type Numbers = Readonly<Record<string, number>>;
+
 /**
- * A technique laid out for one boat, place and day, its numbers still open: the dials to be fitted, and the plan they
- * make. `write` rounds as a writer would.
+ * A technique laid out for one boat, place and day, its numbers still open: the parameters to be fitted, and the plan
+ * they make. `write` rounds as a writer would.
  */
 export interface PlanTemplate {
-  readonly dials: readonly Dial[];
+  readonly parameters: TemplateParameters;
   /** Id of a step at whose cue most is decided, of a plan that goes on long after: the first tries end there. */
   readonly decided?: string;
-  write(values: readonly number[]): PlanDocument;
+  write(numbers: Numbers): PlanDocument;
   /** Near enough what it comes to and quicker to play, for the first tries. */
-  rough?(values: readonly number[]): PlanDocument;
+  rough?(numbers: Numbers): PlanDocument;
 }
+
+/** A template whose plan is written from its own parameters by their names. */
+export const template = <const P extends TemplateParameters>({
+  write,
+  ...rest
+}: {
+  readonly parameters: P;
+  readonly decided?: string;
+  write(numbers: { readonly [N in keyof P]: number }): PlanDocument;
+}): PlanTemplate => ({
+  ...rest,
+  write: (numbers) => write(numbers as { readonly [N in keyof P]: number }),
+});
+
+/** A number for each parameter of a template. */
+export const numbersBy = ({ parameters }: PlanTemplate, of: (open: Tunable) => number): Numbers =>
+  Object.fromEntries(Object.entries(parameters).map(([name, open]) => [name, of(open)]));
+
+/** The plan as it stands before anything is fitted. */
+export const atFirst = (template: PlanTemplate): PlanDocument =>
+  template.write(numbersBy(template, ({ value }) => value));
+
+/** Values in the order of a template's parameters, each by its name again: a search knows no names. */
+export const named = ({ parameters }: PlanTemplate, values: readonly number[]): Numbers =>
+  Object.fromEntries(Object.keys(parameters).map((name, i) => [name, values[i]!]));
 
 /** The same plan, over as one of its steps would begin. */
 export function endedAt(plan: PlanDocument, id: string): PlanDocument {
@@ -29,7 +59,7 @@ export function endedAt(plan: PlanDocument, id: string): PlanDocument {
   return { ...plan, steps: plan.steps.slice(0, last), end: { cue, within_s } };
 }
 
-export const dial = (value: number, step: number, least: number, most: number): Dial => ({
+export const tunable = (value: number, step: number, least: number, most: number): Tunable => ({
   value: Math.max(least, Math.min(most, value)),
   step,
   least,

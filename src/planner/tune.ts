@@ -1,19 +1,23 @@
-import { patternSearch, robustMerit, type Dial } from '@/core/search';
+import { patternSearch, robustMerit, type Tunable } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { success, type Result } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
 import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
 import { keyOf, parametersOf } from '@/document/plan-codec';
 
-/** A number of a plan that may be fitted: how it is read and written, and its dial in the document's own unit. */
-interface FitNumber extends Dial {
+/** A number of a plan that may be fitted: how it is read and written, and its tunable in the document's own unit. */
+interface PlanNumber extends Tunable {
+  /** Where it stands in the plan, as no other does. */
+  readonly name: string;
   write(plan: PlanDocument, value: number): PlanDocument;
 }
 
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals));
 
-/** The numbers of a part of a plan that may be fitted: the key each stands under, and its dial. */
-function dialsOf(part: OrderDocument | SimpleCue): { key: string; decimals: number; dial: Dial }[] {
+/** The numbers of a part of a plan that may be fitted: the key each stands under, and its tunable. */
+function tunablesOf(
+  part: OrderDocument | SimpleCue,
+): { key: string; decimals: number; tunable: Tunable }[] {
   return Object.entries(parametersOf(part)).flatMap(([name, p]) => {
     if (!('tune' in p) || !p.tune) return [];
     const key = keyOf(name, p);
@@ -21,19 +25,20 @@ function dialsOf(part: OrderDocument | SimpleCue): { key: string; decimals: numb
     const found = p.tune(value, part as unknown as Readonly<Record<string, unknown>>);
     if (!found) return [];
     const { decimals, ...rest } = found;
-    return [{ key, decimals, dial: { value, ...rest } }];
+    return [{ key, decimals, tunable: { value, ...rest } }];
   });
 }
 
 /** Every number of a plan that may be fitted: those of cues, wheel angles and throttles. Gears, sides and names stay. */
-export function planNumbers(plan: PlanDocument): FitNumber[] {
-  const numbers: FitNumber[] = [];
+export function planNumbers(plan: PlanDocument): PlanNumber[] {
+  const numbers: PlanNumber[] = [];
   const parts = (cue: CueDocument) => (cue.is === 'any' || cue.is === 'all' ? cue.of : [cue]);
   plan.steps.forEach(({ cue, orders }, b) => {
     parts(cue).forEach((part, c) => {
-      dialsOf(part).forEach(({ key, decimals, dial }) =>
+      tunablesOf(part).forEach(({ key, decimals, tunable }) =>
         numbers.push({
-          ...dial,
+          name: `step ${b + 1} cue ${c + 1} ${key}`,
+          ...tunable,
           write: (s, value) =>
             withStep(s, b, (step) => {
               const put = (old: object) => ({ ...old, [key]: round(value, decimals) });
@@ -47,9 +52,10 @@ export function planNumbers(plan: PlanDocument): FitNumber[] {
       );
     });
     orders.forEach((order, o) => {
-      dialsOf(order).forEach(({ key, decimals, dial }) =>
+      tunablesOf(order).forEach(({ key, decimals, tunable }) =>
         numbers.push({
-          ...dial,
+          name: `step ${b + 1} order ${o + 1} ${key}`,
+          ...tunable,
           write: (s, value) =>
             withStep(s, b, (step) => ({
               ...step,

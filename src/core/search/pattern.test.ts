@@ -3,26 +3,30 @@ import { runPlan, type RunInput } from '../plan';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { cost, robustMerit } from './cost';
-import { patternSearch, type Dial, type PatternState } from './pattern';
+import { patternSearch, type Tunable, type PatternState } from './pattern';
 
 const START = { is: 'start' } as const;
-const dial = (value: number, step = 1, least = -10, most = 10): Dial => ({
+const tunable = (value: number, step = 1, least = -10, most = 10): Tunable => ({
   value,
   step,
   least,
   most,
 });
 
-function search(dials: Dial[], cost: (v: readonly number[]) => number, most = 400): PatternState {
+function search(
+  tunables: Tunable[],
+  cost: (v: readonly number[]) => number,
+  most = 400,
+): PatternState {
   let last: PatternState | null = null;
-  for (const state of patternSearch(dials, cost, most)) last = state;
+  for (const state of patternSearch(tunables, cost, most)) last = state;
   return last!;
 }
 
 describe('the pattern search', () => {
   it('finds the foot of a slanting valley to its last step', () => {
     const cost = ([x, y]: readonly number[]) => (x! - 3) ** 2 + 4 * (y! + 2 - 0.5 * x!) ** 2;
-    const { values } = search([dial(0), dial(0)], cost);
+    const { values } = search([tunable(0), tunable(0)], cost);
     expect(values[0]).toBeCloseTo(3, 0);
     expect(values[1]).toBeCloseTo(-0.5, 0);
   });
@@ -39,9 +43,9 @@ describe('the pattern search', () => {
             (sum, x, i) => sum + Math.abs(x - (aim[i % aim.length] ?? 0)) + Math.cos(3 * x),
             0,
           );
-        const dials = start.map((value) => dial(value, 2, -5, 5));
+        const tunables = start.map((value) => tunable(value, 2, -5, 5));
         const held = start.map((value) => Math.max(-5, Math.min(5, value)));
-        const { values, cost: found, tries } = search(dials, cost, 60);
+        const { values, cost: found, tries } = search(tunables, cost, 60);
         expect(found).toBeLessThanOrEqual(cost(held));
         expect(cost(values)).toBe(found);
         values.forEach((v) => expect(Math.abs(v)).toBeLessThanOrEqual(5));

@@ -1,5 +1,5 @@
 /** One number of a search: where it begins, how far it is first moved, and its bounds. */
-export interface Dial {
+export interface Tunable {
   readonly value: number;
   readonly step: number;
   readonly least: number;
@@ -22,24 +22,24 @@ const HALVINGS = 4;
  * @param cost of the numbers, less being better
  */
 export function* patternSearch(
-  dials: readonly Dial[],
+  tunables: readonly Tunable[],
   cost: (values: readonly number[]) => number,
   most: number,
 ): Generator<PatternState> {
   const held = (value: number, i: number) =>
-    Math.max(dials[i]!.least, Math.min(dials[i]!.most, value));
-  let best = dials.map(({ value }, i) => held(value, i));
+    Math.max(tunables[i]!.least, Math.min(tunables[i]!.most, value));
+  let best = tunables.map(({ value }, i) => held(value, i));
   let least = cost(best);
   let tries = 1;
   yield { values: best, cost: least, tries };
   let halved = 0;
   let scale = 1;
-  while (halved <= HALVINGS && tries < most && dials.length > 0) {
+  while (halved <= HALVINGS && tries < most && tunables.length > 0) {
     const before = best;
-    for (let i = 0; i < dials.length && tries < most; i++) {
+    for (let i = 0; i < tunables.length && tries < most; i++) {
       for (const way of [1, -1]) {
         const moved = best.slice();
-        moved[i] = held(best[i]! + way * scale * dials[i]!.step, i);
+        moved[i] = held(best[i]! + way * scale * tunables[i]!.step, i);
         if (moved[i] === best[i] || tries >= most) continue;
         const found = cost(moved);
         tries += 1;

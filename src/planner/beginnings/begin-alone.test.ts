@@ -22,7 +22,10 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
 }
 
 /** Numbers that take her through. */
-const FITTED = { up: [0, 15, 8.5, 0.25, 5], down: [0.05, 16.3, 8.1, 0.3, 3] } as const;
+const FITTED = {
+  up: { slow: 0, turned: 15, stop: 8.5, back: 0.25, angle: 5 },
+  down: { slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 3 },
+} as const;
 
 function written(file: ManoeuvreFile, going: 'up' | 'down') {
   const templates = templatesOf(file, 'alone-through-the-lock');

@@ -13,6 +13,7 @@ import { techniquesFor, propose, subjectOf } from '@/planner';
 import { templatesOf } from '../suggestions';
 import { demoJson } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
+import { atFirst } from '../template';
 
 function place(id: string): Place {
   const found = check<Place>(placeSchema, demoJson('places', id));
@@ -201,8 +202,7 @@ describe('a passage written down', () => {
     return templates.value[0]!;
   };
   const written = (file: ManoeuvreFile) => {
-    const { dials, write } = template(file);
-    const plan = write(dials.map(({ value }) => value));
+    const plan = atFirst(template(file));
     // What is written down can be kept.
     expect(check(manoeuvreFileSchema, { ...file, plan })).toMatchObject({ ok: true });
     return plan;

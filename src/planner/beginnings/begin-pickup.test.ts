@@ -21,7 +21,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
 }
 
 /** With numbers that take her through either way. */
-const FITTED = [0.05, 16.3, 8.1, 0.3, 3];
+const FITTED = { slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 3 };
 
 function written(file: ManoeuvreFile) {
   const templates = templatesOf(file, 'through-the-lock');

@@ -41,7 +41,7 @@ function template(file: ManoeuvreFile) {
 }
 
 /** Played with numbers as they were fitted for the boat that rises beside Wicket. */
-const FITTED = [0.2, 13.3, 15.6, 0.45, 10];
+const FITTED = { slow: 0.2, turned: 13.3, stop: 15.6, back: 0.45, angle: 10 };
 
 function played(file: ManoeuvreFile): Run {
   const input = toRunInput({ ...file, plan: template(file).write(FITTED) });
@@ -95,7 +95,7 @@ describe('through a lock with a boat in it', () => {
       copy.plan.steps = copy.plan.steps.slice(0, 1);
     });
     expect(unfit(file)).toBeNull();
-    const plan = template(file).write([0.2, 13.3, 14, 0.3, 10]);
+    const plan = template(file).write({ slow: 0.2, turned: 13.3, stop: 14, back: 0.3, angle: 10 });
     const playedWith = (steps: typeof plan.steps): Run => {
       const input = toRunInput({ ...file, plan: { ...plan, steps } });
       if (!input.ok) throw new Error(JSON.stringify(input.problems));

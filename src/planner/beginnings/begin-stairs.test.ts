@@ -12,6 +12,7 @@ import { techniquesFor, subjectOf } from '@/planner';
 import { templatesOf } from '../suggestions';
 import { demoFile, demoJson } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
+import { atFirst } from '../template';
 
 // Passages through the two chambers of a staircase: begun, written down, played.
 
@@ -112,8 +113,8 @@ describe('a passage through a staircase', () => {
     const file = begun(going);
     const templates = templatesOf(file, 'through-the-lock');
     if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    const { dials, write, decided } = templates.value[0]!;
-    const plan = write(dials.map(({ value }) => value));
+    const { decided } = templates.value[0]!;
+    const plan = atFirst(templates.value[0]!);
     expect(check(manoeuvreFileSchema, { ...file, plan })).toMatchObject({ ok: true });
     expect(plan.steps.map(({ id }) => id)).toContain(decided);
     const orders = plan.steps.flatMap((step) => step.orders);
@@ -151,7 +152,14 @@ describe('Nell down the stairs, by technique', () => {
     const file = begun('down');
     const templates = templatesOf(file, 'through-the-lock');
     if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    const plan = templates.value[0]!.write([0.05, 25.1, 12.3, 0.3, 7, 9.7]);
+    const plan = templates.value[0]!.write({
+      slow: 0.05,
+      turned: 25.1,
+      stop: 12.3,
+      back: 0.3,
+      angle: 7,
+      nextStop: 9.7,
+    });
     const input = toRunInput({ ...file, plan });
     if (!input.ok) throw new Error(input.problems[0]!.message);
     const run = runPlan(input.value);
@@ -191,8 +199,7 @@ describe('a staircase set against her', () => {
       expect(unfit(file)).toBeNull();
       const templates = templatesOf(file, 'through-the-lock');
       if (!templates.ok) throw new Error(templates.problems[0]!.message);
-      const { dials, write } = templates.value[0]!;
-      const plan = write(dials.map(({ value }) => value));
+      const plan = atFirst(templates.value[0]!);
       const go = plan.steps.findIndex(({ id }) => id === 'go');
       const steps = plan.steps.slice(0, go);
       expect(steps[0]!.id).toBe('other-chamber');

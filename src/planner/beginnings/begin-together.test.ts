@@ -7,6 +7,7 @@ import { check } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
+import { type Numbers } from '../template';
 
 // Pebble and Wicket both come from the landing below the sea lock, one before the other.
 
@@ -44,7 +45,7 @@ function unfit(file: ManoeuvreFile): string | null {
 }
 
 /** Played with numbers near those it was fitted to: dead slow, way off, stopped, how hard astern, and the angle out. */
-function played(file: ManoeuvreFile, numbers: number[]): { run: Run; ids: string[] } {
+function played(file: ManoeuvreFile, numbers: Numbers): { run: Run; ids: string[] } {
   const templates = templatesOf(file, 'through-the-lock');
   if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
   const plan = templates.value[0]!.write(numbers);
@@ -62,7 +63,13 @@ describe('two that come to a lock together', () => {
     it('the one behind waits on her lines until the other lies on hers, and goes out after her', () => {
       const file = together({ pebble: 24, wicket: 37 });
       expect(unfit(file)).toBeNull();
-      const { run, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
+      const { run, ids } = played(file, {
+        slow: 0,
+        turned: 13.3,
+        stop: 15.9,
+        back: 0.35,
+        angle: 9,
+      });
       expect(ids.indexOf('her-lines-on')).toBeLessThan(ids.indexOf('slip'));
       expect(ids.indexOf('before')).toBeLessThan(ids.indexOf('out'));
       expect(run.outcome).toBe('reached');
@@ -76,7 +83,7 @@ describe('two that come to a lock together', () => {
   it('the one before goes in and is held before the other slips; the gates shut behind both, and she is out first', () => {
     const file = together({ pebble: 37, wicket: 23.5 });
     expect(unfit(file)).toBeNull();
-    const { run, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+    const { run, ids } = played(file, { slow: 0, turned: 13.3, stop: 16.3, back: 0.3, angle: 9 });
     expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
     expect(ids).not.toContain('before');
     expect(run.outcome).toBe('reached');
@@ -95,7 +102,7 @@ describe('two that come to a lock together', () => {
   it('with the lock set against them both wait on their lines while it is emptied, then in one after the other', () => {
     const file = together({ pebble: 24, wicket: 37, change: against });
     expect(unfit(file)).toBeNull();
-    const { run, ids } = played(file, [0, 13.3, 15.9, 0.35, 9]);
+    const { run, ids } = played(file, { slow: 0, turned: 13.3, stop: 15.9, back: 0.35, angle: 9 });
     expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'her-slip', 'her-in']);
     expect(run.outcome).toBe('reached');
     const wide = run.events.find((e) => e.is === 'lock' && e.what === 'gates open')!.time;
@@ -110,7 +117,7 @@ describe('two that come to a lock together', () => {
     it('the same where she is the first of the two', () => {
       const file = together({ pebble: 35, wicket: 22, change: against });
       expect(unfit(file)).toBeNull();
-      const { run, ids } = played(file, [0, 13.3, 16.3, 0.3, 9]);
+      const { run, ids } = played(file, { slow: 0, turned: 13.3, stop: 16.3, back: 0.3, angle: 9 });
       expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'slip', 'go']);
       expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
       expect(run.outcome).toBe('reached');

@@ -29,7 +29,7 @@ function unfit(file: ManoeuvreFile): string | null {
 function written(file: ManoeuvreFile) {
   const templates = templatesOf(file, 'through-the-lock');
   if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-  return templates.value[0]!.write([0.05, 16.3, 8.1, 0.3, 0]);
+  return templates.value[0]!.write({ slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 0 });
 }
 
 describe('a lock that is set against her', () => {

@@ -7,9 +7,10 @@ import {
   steer,
   tenth,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
-import { dropDials } from './leave';
+import { droppingOff } from './leave';
 import type { Setting } from '../setting';
 import { leadsFrom, bestLead, lineOf, sideOf, offOf, letGo, type Lead } from './line-leads';
 import type { LineDocument } from '@/document/rigging';
@@ -49,9 +50,9 @@ export function slippedAlone(setting: Setting): PlanTemplate {
     return found ? [lineOf(`${end} line`, from, found.length, found.name, true)] : [];
   });
   const last = { ...lineOf('last line', cleat, lead.length, lead.name, true), ledTo: 'helm' };
-  return {
-    dials: dropDials(setting),
-    write: ([wait, angle, throttle, out, rest]) =>
+  return template({
+    parameters: droppingOff(setting),
+    write: ({ wait, angle, throttle, out, more: rest }) =>
       planOf(
         [
           step(
@@ -77,20 +78,20 @@ export function slippedAlone(setting: Setting): PlanTemplate {
               is: 'all',
               of: [
                 { is: 'line', line: 'last line', state: 'off' },
-                { is: 'after', time_s: tenth(6 + wait!) },
+                { is: 'after', time_s: tenth(6 + wait) },
               ],
             },
-            [steer(along + off * angle!), engine('ahead', throttle!, 0.4)],
+            [steer(along + off * angle), engine('ahead', throttle, 0.4)],
             'neutral, let the wind take her further off',
             90,
           ),
-          alongOut(out!, along + 0.4 * off * angle!),
+          alongOut(out, along + 0.4 * off * angle),
         ],
-        { is: 'after', time_s: tenth(rest!) },
+        { is: 'after', time_s: tenth(rest) },
         60,
         [last, ...more],
         [],
         [{ name: person, at: { aboard: 'helm' }, pull_N: 300, throws_m: 8 }],
       ),
-  };
+  });
 }

@@ -1,7 +1,16 @@
 import type { LineDocument } from '@/document/rigging';
 import type { StepDocument, OrderDocument } from '@/document/plan';
 import { fast, haul } from './by-hand';
-import { step, call, dial, endOnLine, engine, tenth, wheel, type PlanTemplate } from '../template';
+import {
+  step,
+  call,
+  tunable,
+  endOnLine,
+  engine,
+  tenth,
+  wheel,
+  type PlanTemplate,
+} from '../template';
 import { handAt, lineOf, windwardSide } from './line-leads';
 import { lieOf, type Setting } from '../setting';
 import { backedIn, swungIn } from './stern-first';
@@ -60,12 +69,14 @@ function onAnAnchor(setting: Setting, base: PlanTemplate): PlanTemplate {
     length_m: tenth(length_m),
   });
   return {
-    dials: [...base.dials, dial(0, 1, 0, 12)],
-    write: (values) => {
-      const late = values.at(-1)!;
-      const plan = base.write(values.slice(0, -1));
+    parameters: { ...base.parameters, late: tunable(0, 1, 0, 12) },
+    write: (numbers) => {
+      const plan = base.write(numbers);
       const added: Record<string, OrderDocument[]> = {
-        astern: [{ ...drop, after_s: tenth(late) }, call('let go the anchor; clear of the chain')],
+        astern: [
+          { ...drop, after_s: tenth(numbers.late!) },
+          call('let go the anchor; clear of the chain'),
+        ],
         'stop-in': [{ ...fast(ANCHOR), ...at(anchor.from) }, call('hold the chain')],
       };
       const steps = plan.steps.slice(0, -1).map((one): StepDocument => ({

@@ -5,7 +5,7 @@ import {
   step,
   call,
   compassOf,
-  dial,
+  tunable,
   engine,
   near,
   planOf,
@@ -13,6 +13,7 @@ import {
   tenth,
   wayOff,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { headingOf, lieOf, type LieSetting, type Setting } from '../setting';
@@ -97,53 +98,53 @@ export function angledIn(setting: Setting, gears: boolean): PlanTemplate {
   const bearing = degrees(lie.bearing);
   const inward = headingOf(lie.heading);
   const furthest = Math.max(0.7 * length, Math.min(6 * length, 0.85 * lie.distance));
-  return {
-    dials: [
-      dial(bearing, 3, bearing - 25, bearing + 25),
-      dial(2.2 * length, 0.4 * length, 0.6 * length, furthest),
-      dial(0.7 * length, 0.12 * length, 0.3 * length, 1.8 * length),
-      dial(0.15, 0.1, 0, 0.5),
-      dial(12, 5, 2, 45),
-      dial(firm, 0.1, 0.05, hardest(setting)),
-      dial(1, 4, 1, 30),
-    ],
-    write: ([h, d2, d3, burst, off, back, wait]) =>
+  return template({
+    parameters: {
+      heading: tunable(bearing, 3, bearing - 25, bearing + 25),
+      neutralAt: tunable(2.2 * length, 0.4 * length, 0.6 * length, furthest),
+      turnAt: tunable(0.7 * length, 0.12 * length, 0.3 * length, 1.8 * length),
+      burst: tunable(0.15, 0.1, 0, 0.5),
+      off: tunable(12, 5, 2, 45),
+      back: tunable(firm, 0.1, 0.05, hardest(setting)),
+      wait: tunable(1, 4, 1, 30),
+    },
+    write: ({ heading, neutralAt, turnAt, burst, off, back, wait }) =>
       planOf(
         [
           approach(
             lie,
-            h!,
+            heading,
             'steer in, idle ahead',
             'turn away and go round: there is water behind her',
           ),
           step(
             'way-off',
             'neutral, carry',
-            near('bow', mark, d2!),
+            near('bow', mark, neutralAt),
             [engine('neutral'), call('distance, falling')],
             ROUND,
           ),
           step(
             'turn',
             gears ? 'outer engine astern, stern in' : 'turn along the berth',
-            near('bow', mark, Math.min(d2!, d3!)),
-            lastTurn(setting, lie, gears, burst!, back!),
+            near('bow', mark, Math.min(neutralAt, turnAt)),
+            lastTurn(setting, lie, gears, burst, back),
             ROUND,
             60,
           ),
           step(
             'stop',
             'astern, stop her',
-            about(inward + lie.toward * off!, 15),
-            [gears ? wheel(0) : steer(inward), ...reversed(setting, 'astern', back!)],
+            about(inward + lie.toward * off, 15),
+            [gears ? wheel(0) : steer(inward), ...reversed(setting, 'astern', back)],
             OFF,
             60,
           ),
           linesOn(wayOff(15)),
         ],
-        { is: 'after', time_s: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait) },
       ),
-  };
+  });
 }
 
 /**
@@ -158,27 +159,27 @@ export function turnedIn(setting: Setting, which?: string): PlanTemplate {
   const lane = degrees(input.start.heading);
   const inward = headingOf(lie.heading);
   const side = turnSide(setting);
-  return {
-    dials: [
-      dial(lane, 2, lane - 12, lane + 12),
-      dial(
+  return template({
+    parameters: {
+      heading: tunable(lane, 2, lane - 12, lane + 12),
+      turnAt: tunable(
         1.3 * length,
         0.15 * length,
         0.4 * length,
         Math.max(length, Math.min(2.6 * length, 0.85 * lie.distance)),
       ),
-      dial(0.1, 0.1, 0, 0.6),
-      dial(20, 8, 3, 50),
-      dial(0.5 * length, 0.12 * length, 0.05 * length, 1.1 * length),
-      dial(firm, 0.1, 0.05, hardest(setting)),
-      dial(1, 4, 1, 20),
-    ],
-    write: ([h, d, throttle, off, stop, back, wait]) =>
+      throttle: tunable(0.1, 0.1, 0, 0.6),
+      off: tunable(20, 8, 3, 50),
+      stop: tunable(0.5 * length, 0.12 * length, 0.05 * length, 1.1 * length),
+      back: tunable(firm, 0.1, 0.05, hardest(setting)),
+      wait: tunable(1, 4, 1, 20),
+    },
+    write: ({ heading, turnAt, throttle, off, stop, back, wait }) =>
       planOf(
         [
           approach(
             lie,
-            h!,
+            heading,
             which === undefined ? 'idle ahead along the aisle' : `idle ahead on ${which} alone`,
             'go on past, and come round again',
             which,
@@ -186,14 +187,14 @@ export function turnedIn(setting: Setting, which?: string): PlanTemplate {
           step(
             'turn',
             'turn in',
-            near('bow', mark, d!),
-            [steer(inward), engine('ahead', throttle!, 0.4, which)],
+            near('bow', mark, turnAt),
+            [steer(inward), engine('ahead', throttle, 0.4, which)],
             ROUND,
           ),
           step(
             'way-off',
             'neutral, carry in',
-            about(inward - side * off!, 25),
+            about(inward - side * off, 25),
             [engine('neutral'), call('distance, falling')],
             ROUND,
             60,
@@ -203,17 +204,17 @@ export function turnedIn(setting: Setting, which?: string): PlanTemplate {
             'astern, stop her',
             {
               is: 'any',
-              of: [near(lie.point.name, mark, Math.max(0.3, stop!)), { is: 'after', time_s: 30 }],
+              of: [near(lie.point.name, mark, Math.max(0.3, stop)), { is: 'after', time_s: 30 }],
             },
-            reversed(setting, 'astern', back!),
+            reversed(setting, 'astern', back),
             ROUND,
             60,
           ),
           linesOn(wayOff(20)),
         ],
-        { is: 'after', time_s: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait) },
       ),
-  };
+  });
 }
 
 /** Engines to neutral and thrusters off; any gear takes her from a joystick. */
@@ -236,46 +237,46 @@ export function glidedIn(setting: Setting): PlanTemplate {
   const mark = lie.mark.name;
   const point = lie.point.name;
   const inward = headingOf(lie.heading);
-  return {
-    dials: [
-      dial(25, 6, 1, 70),
-      dial(0.05, 0.08, 0, 0.6),
-      dial(length, 0.2 * length, 0.2 * length, Math.max(length, 0.85 * lie.distance)),
-      dial(8, 4, 0, 35),
-      dial(0.35 * length, 0.08 * length, 0.08 * length, length),
-      dial(3, 2, 0.5, 20),
-      dial(0.3 * setting.firm, 0.1, 0, hardest(setting)),
-      dial(1, 3, 1, 15),
-    ],
-    write: ([angle, throttle, ease, less, along, carry, back, wait]) =>
+  return template({
+    parameters: {
+      angle: tunable(25, 6, 1, 70),
+      throttle: tunable(0.05, 0.08, 0, 0.6),
+      ease: tunable(length, 0.2 * length, 0.2 * length, Math.max(length, 0.85 * lie.distance)),
+      less: tunable(8, 4, 0, 35),
+      along: tunable(0.35 * length, 0.08 * length, 0.08 * length, length),
+      carry: tunable(3, 2, 0.5, 20),
+      back: tunable(0.3 * setting.firm, 0.1, 0, hardest(setting)),
+      wait: tunable(1, 3, 1, 15),
+    },
+    write: ({ angle, throttle, ease, less, along, carry, back, wait }) =>
       planOf(
         [
           step(
             'glide',
             'up into the current, gliding across',
             { is: 'start' },
-            [ready(lie), steer(inward + lie.toward * angle!), engine('ahead', throttle!)],
+            [ready(lie), steer(inward + lie.toward * angle), engine('ahead', throttle)],
             'point out into the current, and glide off again',
           ),
           step(
             'ease',
             'take the angle off',
-            near(point, mark, Math.max(ease!, along!)),
-            [steer(inward + lie.toward * Math.min(angle!, less!)), engine('ahead')],
+            near(point, mark, Math.max(ease, along)),
+            [steer(inward + lie.toward * Math.min(angle, less)), engine('ahead')],
             'point out into the current, and glide off again',
           ),
           step(
             'along',
             'parallel, neutral',
-            near(point, mark, along!),
+            near(point, mark, along),
             [steer(inward), engine('neutral')],
             'ahead, point out into the current',
           ),
           step(
             'stop',
             'astern, still over the ground',
-            { is: 'after', time_s: tenth(carry!) },
-            reversed(setting, 'astern', back!),
+            { is: 'after', time_s: tenth(carry) },
+            reversed(setting, 'astern', back),
             'ahead, point out into the current',
           ),
           linesOn({
@@ -287,7 +288,7 @@ export function glidedIn(setting: Setting): PlanTemplate {
             ],
           }),
         ],
-        { is: 'after', time_s: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait) },
       ),
-  };
+  });
 }

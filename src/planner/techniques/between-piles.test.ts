@@ -6,6 +6,7 @@ import { toRunInput } from '@/document/run-input';
 import { demoFile, demoJson } from '@/document/testing/demo';
 import { techniquesFor, lyingIn, subjectOf } from '@/planner';
 import { templatesOf } from '../suggestions';
+import { atFirst } from '../template';
 
 const place = placeSchema.parse(demoJson('places', 'tallow-quay'));
 const quince = boatSchema.parse(demoJson('boats', 'quince'));
@@ -72,8 +73,8 @@ describe('bow in between piles', () => {
     const templates = templatesOf(file, 'bow-in-between-piles');
     if (!templates.ok) throw new Error(templates.problems[0]!.message);
     const lee = side === 'port' ? 'starboard' : 'port';
-    for (const { dials, write } of templates.value) {
-      const plan = write(dials.map(({ value }) => value));
+    for (const template of templates.value) {
+      const plan = atFirst(template);
       expect(plan.lines.map((l) => l.from)).toEqual([
         `${side} quarter cleat`,
         `${lee} quarter cleat`,
@@ -100,8 +101,7 @@ describe('bow in between piles', () => {
     file.plan.crew = [hand('Isa', 'helm'), hand('Tove', 'port quarter cleat')];
     const templates = templatesOf(file, 'bow-in-between-piles');
     if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    const { dials, write } = templates.value[0]!;
-    const names = write(dials.map(({ value }) => value)).lines.map(({ name }) => name);
+    const names = atFirst(templates.value[0]!).lines.map(({ name }) => name);
     expect(names).toEqual(['windward stern line', 'windward bow line', 'leeward bow line']);
   });
 

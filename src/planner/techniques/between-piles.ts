@@ -121,9 +121,9 @@ function between(setting: Setting, base: PlanTemplate, early: boolean): PlanTemp
   ];
   const hold = early ? 'turn' : 'way-off';
   return {
-    dials: base.dials,
-    write: (values) => {
-      const plan = base.write(values);
+    parameters: base.parameters,
+    write: (numbers) => {
+      const plan = base.write(numbers);
       const stopped = plan.steps.at(-1)!;
       return {
         ...plan,

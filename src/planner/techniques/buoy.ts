@@ -3,13 +3,14 @@ import { reversed } from './arrive';
 import {
   step,
   call,
-  dial,
+  tunable,
   endOnLine,
   engine,
   near,
   planOf,
   steer,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { handAt, lineOf } from './line-leads';
@@ -44,28 +45,32 @@ export function pickedUp(setting: Setting): PlanTemplate {
   const bearing = degrees(lie.bearing);
   // Where she turns up to it: abreast of it and down-wind, a little further than she needs to come up straight.
   const furthest = Math.max(length, 0.85 * lie.distance);
-  return {
-    dials: [
-      dial(bearing, 4, bearing - 40, bearing + 40),
-      dial(Math.min(furthest, 3 * length), 0.4 * length, 0.8 * length, furthest),
-      dial(1.2 * length, 0.2 * length, 0.3 * length, 3 * length),
-      dial(REACH_M, 0.6, 0.8, 6),
-      dial(0.5 * firm, 0.1, 0.02, firm),
-    ],
-    write: ([h, turn, carry, stop, burst]) => ({
+  return template({
+    parameters: {
+      heading: tunable(bearing, 4, bearing - 40, bearing + 40),
+      turn: tunable(Math.min(furthest, 3 * length), 0.4 * length, 0.8 * length, furthest),
+      carry: tunable(1.2 * length, 0.2 * length, 0.3 * length, 3 * length),
+      stop: tunable(REACH_M, 0.6, 0.8, 6),
+      burst: tunable(0.5 * firm, 0.1, 0.02, firm),
+    },
+    write: ({ heading, turn, carry, stop, burst }) => ({
       ...planOf(
         [
           step(
             'approach',
             'idle ahead, to lee of the buoy',
             { is: 'start' },
-            [call('boat hook and line forward, outside everything'), steer(h!), engine('ahead')],
+            [
+              call('boat hook and line forward, outside everything'),
+              steer(heading),
+              engine('ahead'),
+            ],
             'bear away, round again',
           ),
           step(
             'up',
             'up to the buoy',
-            near('bow', mark, turn!),
+            near('bow', mark, turn),
             [{ do: 'steerFor', after_s: 0, mark, first: 'bow' }, call('distance, falling')],
             'bear away, round again',
             90,
@@ -73,7 +78,7 @@ export function pickedUp(setting: Setting): PlanTemplate {
           step(
             'carry',
             'neutral, carry',
-            { is: 'any', of: [near('bow', mark, carry!), { is: 'after', time_s: 60 }] },
+            { is: 'any', of: [near('bow', mark, carry), { is: 'after', time_s: 60 }] },
             [engine('neutral')],
             'bear away, round again',
             90,
@@ -83,11 +88,11 @@ export function pickedUp(setting: Setting): PlanTemplate {
             'stop her, line through the ring',
             {
               is: 'any',
-              of: [near('bow', mark, stop!), { is: 'stopped' }, { is: 'after', time_s: 40 }],
+              of: [near('bow', mark, stop), { is: 'stopped' }, { is: 'after', time_s: 40 }],
             },
             [
               wheel(0),
-              ...reversed(setting, 'astern', burst!),
+              ...reversed(setting, 'astern', burst),
               { do: 'pass', after_s: 0, line: LINE, to: mark, how: 'drop', ...by, length_m: 3 },
             ],
             'neutral; let her drop off, round again',
@@ -109,5 +114,5 @@ export function pickedUp(setting: Setting): PlanTemplate {
       ),
       lines: [lineOf(LINE, cleat, Math.max(4, 0.5 * boat.hull.beam), null, true)],
     }),
-  };
+  });
 }

@@ -4,6 +4,7 @@ import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { techniquesFor, subjectOf, type TechniqueId } from '@/planner';
 import { templatesOf } from '../suggestions';
+import { atFirst } from '../template';
 
 const unfit = (file: ManoeuvreFile, technique: TechniqueId) => {
   const offered = techniquesFor(subjectOf(file));
@@ -13,7 +14,7 @@ const unfit = (file: ManoeuvreFile, technique: TechniqueId) => {
 const written = (file: ManoeuvreFile, technique: TechniqueId) => {
   const templates = templatesOf(file, technique);
   if (!templates.ok) throw new Error(templates.problems[0]!.message);
-  return templates.value.map(({ dials, write }) => write(dials.map(({ value }) => value)));
+  return templates.value.map(atFirst);
 };
 const play = (file: ManoeuvreFile) => {
   const input = toRunInput(file);

@@ -7,13 +7,14 @@ import {
   step,
   call,
   compassOf,
-  dial,
+  tunable,
   engine,
   planOf,
   steer,
   tenth,
   turnedOr,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { bestLead, leadsFrom, letGo, lineOf, pivotFenders, sideOf } from './line-leads';
@@ -76,17 +77,17 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
   // As long as it was made to lie: half as much again as it has to go.
   const span = line.length_m / 1.5;
   const doubled = { ...line, doubled: true, length_m: 2 * line.length_m };
-  return {
-    dials: [
-      dial(12, 4, 2, 45),
-      dial(20, 6, 6, 40),
-      dial(0.2, 0.1, 0, hardest(setting)),
-      dial(20, 6, -10, 60),
-      dial(12, 4, 3, 45),
-      dial(4, 3, 1, 25),
-      dial(0.5 * span, 0.2 * span, 0.2 * span, span),
-    ],
-    write: ([angle, longest, throttle, steered, run, more, pulled]) =>
+  return template({
+    parameters: {
+      angle: tunable(12, 4, 2, 45),
+      longest: tunable(20, 6, 6, 40),
+      throttle: tunable(0.2, 0.1, 0, hardest(setting)),
+      steered: tunable(20, 6, -10, 60),
+      run: tunable(12, 4, 3, 45),
+      more: tunable(4, 3, 1, 25),
+      pulled: tunable(0.5 * span, 0.2 * span, 0.2 * span, span),
+    },
+    write: ({ angle, longest, throttle, steered, run, more, pulled }) =>
       planOf(
         [
           step(
@@ -97,7 +98,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
               call('bow line gone; haul the stern in'),
               wheel(0),
               engine('neutral'),
-              haul('stern line', Math.max(0.4, pulled!)),
+              haul('stern line', Math.max(0.4, pulled)),
             ],
             'bow line on again',
             5,
@@ -105,7 +106,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
           step(
             'let-go',
             'let go aft',
-            turnedOr(off * angle!, longest!),
+            turnedOr(off * angle, longest),
             [letGo('stern line')],
             'hold on to it: she lies on one line',
           ),
@@ -114,7 +115,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
                 'away',
                 'line home: ahead and out',
                 { is: 'line', line: 'stern line', state: 'off' },
-                [steer(along + off * Math.abs(steered!)), engine('ahead', throttle!, 0.5)],
+                [steer(along + off * Math.abs(steered)), engine('ahead', throttle, 0.5)],
                 'neutral, let her lie back on her fenders',
                 60,
               )
@@ -122,26 +123,26 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
                 'away',
                 'line home: look astern, astern',
                 { is: 'line', line: 'stern line', state: 'off' },
-                [steer(compassOf(along - off * steered!)), engine('astern', throttle!, 0.5)],
+                [steer(compassOf(along - off * steered)), engine('astern', throttle, 0.5)],
                 'ahead, back alongside on her fenders',
                 60,
               ),
           step(
             'off',
             way === 'ahead' ? 'steady along the way out' : 'ahead, take the way off',
-            { is: 'after', time_s: tenth(run!) },
+            { is: 'after', time_s: tenth(run) },
             way === 'ahead'
-              ? [steer(along + 0.4 * off * Math.abs(steered!)), engine('ahead')]
+              ? [steer(along + 0.4 * off * Math.abs(steered)), engine('ahead')]
               : [wheel(0), ...reversed(setting, 'ahead', 0.3)],
             'neutral, look round',
           ),
         ],
-        { is: 'after', time_s: tenth(more!) },
+        { is: 'after', time_s: tenth(more) },
         60,
         [doubled],
         pivotFenders(setting, 'stern'),
       ),
-  };
+  });
 }
 
 /** How far along its heading her berth lies from where she begins, m; null unless she begins still, lying so. */
@@ -183,9 +184,13 @@ export function heldOnASpring(setting: Setting): PlanTemplate {
   const spring = holdingSpring(setting)!;
   const { toward, heading } = lieOf(setting);
   const lock = lockOf(setting);
-  return {
-    dials: [dial(0.4, 0.2, -0.6, 1), dial(0, 0.06, 0, hardest(setting)), dial(45, 5, 30, 60)],
-    write: ([share, throttle, seconds]) =>
+  return template({
+    parameters: {
+      share: tunable(0.4, 0.2, -0.6, 1),
+      throttle: tunable(0, 0.06, 0, hardest(setting)),
+      seconds: tunable(45, 5, 30, 60),
+    },
+    write: ({ share, throttle, seconds }) =>
       planOf(
         [
           step(
@@ -194,8 +199,8 @@ export function heldOnASpring(setting: Setting): PlanTemplate {
             { is: 'start' },
             [
               call('everything else off; hands clear of the spring'),
-              wheel(-toward * lock * share!),
-              engine('ahead', throttle!, setting.hardOver),
+              wheel(-toward * lock * share),
+              engine('ahead', throttle, setting.hardOver),
             ],
             'neutral, and the other lines on again',
             5,
@@ -208,11 +213,11 @@ export function heldOnASpring(setting: Setting): PlanTemplate {
             'neutral, and the other lines on again',
           ),
         ],
-        { is: 'after', time_s: tenth(seconds!) },
+        { is: 'after', time_s: tenth(seconds) },
         120,
         [spring],
       ),
-  };
+  });
 }
 
 /** Warped no further than a line reaches at once, nor so little that it is not worth one. */
@@ -256,13 +261,13 @@ export function warped(setting: Setting): PlanTemplate {
   const { along, warp, check } = warpLines(setting);
   const far = Math.abs(along);
   const checkLong = { ...check!, length_m: Math.ceil(check!.length_m + 1.3 * far + 3) };
-  return {
-    dials: [
-      dial(0.6 * far, 0.15 * far, 0.1 * far, far),
-      dial(far / 0.4, 4, 3, 90),
-      dial(8, 4, 4, 30),
-    ],
-    write: ([pulled, seconds, rest]) => {
+  return template({
+    parameters: {
+      pulled: tunable(0.6 * far, 0.15 * far, 0.1 * far, far),
+      seconds: tunable(far / 0.4, 4, 3, 90),
+      rest: tunable(8, 4, 4, 30),
+    },
+    write: ({ pulled, seconds, rest }) => {
       const slack: OrderDocument = {
         do: 'tend',
         after_s: 0,
@@ -272,8 +277,8 @@ export function warped(setting: Setting): PlanTemplate {
         winch: false,
         length_m: tenth(1.2 * far + 2),
       };
-      const short = Math.max(0.4, warp!.length_m / 1.5 - pulled!);
-      const eased: CueDocument = { is: 'after', time_s: tenth(Math.max(1, seconds!)) };
+      const short = Math.max(0.4, warp!.length_m / 1.5 - pulled);
+      const eased: CueDocument = { is: 'after', time_s: tenth(Math.max(1, seconds)) };
       return planOf(
         [
           step(
@@ -293,10 +298,10 @@ export function warped(setting: Setting): PlanTemplate {
             100,
           ),
         ],
-        { is: 'after', time_s: tenth(rest!) },
+        { is: 'after', time_s: tenth(rest) },
         60,
         [warp!, checkLong],
       );
     },
-  };
+  });
 }

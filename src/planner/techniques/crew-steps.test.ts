@@ -7,6 +7,7 @@ import { techniquesFor, subjectOf } from '@/planner';
 import { propose } from '@/planner';
 import { templatesOf } from '../suggestions';
 import type { TechniqueId } from './index';
+import { atFirst } from '../template';
 
 const WAYS = ['ashore', 'aboard'] as const;
 type Way = (typeof WAYS)[number];
@@ -45,7 +46,7 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     const file = withCrew(to);
     const templates = templatesOf(file, techniqueOf(to));
     if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-    const plan = templates.value[0]!.write(templates.value[0]!.dials.map(({ value }) => value));
+    const plan = atFirst(templates.value[0]!);
     const last = plan.steps.at(-1)!;
     expect(last.orders[0]).toMatchObject({ do: 'engine', gear: 'neutral' });
     expect(
@@ -59,7 +60,15 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     if (!SWEEPING) {
       const templates = templatesOf(file, techniqueOf(to));
       if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-      return templates.value[0]!.write([66.3, 33.27, 21.27, 0.414, 44.4, 0.083, 27.66]);
+      return templates.value[0]!.write({
+        heading: 66.3,
+        neutralAt: 33.27,
+        turnAt: 21.27,
+        burst: 0.414,
+        off: 44.4,
+        back: 0.083,
+        wait: 27.66,
+      });
     }
     let found = null;
     for (const told of propose(file, techniqueOf(to))) {

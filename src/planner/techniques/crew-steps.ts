@@ -50,9 +50,9 @@ export function crewed(
   const who = people.length === 1 ? people[0]!.name.slice(0, WHO_STEPS) : 'they';
   const verb = people.length === 1 ? 'steps' : 'step';
   return {
-    dials: base.dials,
-    write: (values) => {
-      const plan = base.write(values);
+    parameters: base.parameters,
+    write: (numbers) => {
+      const plan = base.write(numbers);
       const last = plan.steps.length - 1;
       const steps = plan.steps.map((one, i) =>
         i === last

@@ -1,4 +1,4 @@
-import { step, call, dial, engine, tenth, wheel, type PlanTemplate } from '../template';
+import { step, call, tunable, engine, tenth, wheel, type PlanTemplate } from '../template';
 import { lineFigures } from '@/document/rigging-input';
 import type { Boat } from '@/document/boat';
 import type { RopeFigures } from '@/core/holding';
@@ -62,15 +62,24 @@ export function onToASpring(setting: Setting, base: PlanTemplate): PlanTemplate 
   const by = handAt(setting, cleat);
   const thrown = handAshore(setting);
   return {
-    dials: [
-      ...base.dials,
-      dial(lead.length, 0.4, Math.max(0.8, 0.6 * lead.length), lead.length + 0.2 * setting.length),
-      dial(0.5, 0.2, 0, 1),
-      dial(45, 10, 15, 75),
-    ],
-    write: (values) => {
-      const [length, wheelShare, seconds] = values.slice(-3) as [number, number, number];
-      const plan = base.write(values.slice(0, -3));
+    parameters: {
+      ...base.parameters,
+      spring: tunable(
+        lead.length,
+        0.4,
+        Math.max(0.8, 0.6 * lead.length),
+        lead.length + 0.2 * setting.length,
+      ),
+      wheelShare: tunable(0.5, 0.2, 0, 1),
+      seconds: tunable(45, 10, 15, 75),
+    },
+    write: (numbers) => {
+      const [length, wheelShare, seconds] = [
+        numbers.spring!,
+        numbers.wheelShare!,
+        numbers.seconds!,
+      ];
+      const plan = base.write(numbers);
       const pass: OrderDocument = {
         do: 'pass',
         after_s: 0,

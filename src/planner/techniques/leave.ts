@@ -5,13 +5,14 @@ import {
   step,
   call,
   compassOf,
-  dial,
+  tunable,
   engine,
   planOf,
   steer,
   tenth,
   turnedOr,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { lockOf, type Setting } from '../setting';
@@ -22,21 +23,21 @@ const LINES = call('lines gone in their order, the one that holds her last; hand
 const BACK = 'lines on again while a step still reaches';
 
 /** Seconds to wait, angle off, throttle, seconds out at it and seconds more. */
-export const dropDials = (setting: Setting) => [
-  dial(4, 3, 0.5, 40),
-  dial(15, 5, 2, 60),
-  dial(0, 0.1, 0, hardest(setting)),
-  dial(12, 4, 3, 45),
-  dial(5, 4, 1, 30),
-];
+export const droppingOff = (setting: Setting) => ({
+  wait: tunable(4, 3, 0.5, 40),
+  angle: tunable(15, 5, 2, 60),
+  throttle: tunable(0, 0.1, 0, hardest(setting)),
+  out: tunable(12, 4, 3, 45),
+  more: tunable(5, 4, 1, 30),
+});
 
 /** Let go, let the wind take her off, then ahead along the berth and out. */
 export function droppedOff(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
-  return {
-    dials: dropDials(setting),
-    write: ([wait, angle, throttle, out, more]) =>
+  return template({
+    parameters: droppingOff(setting),
+    write: ({ wait, angle, throttle, out, more }) =>
       planOf(
         [
           step(
@@ -50,58 +51,58 @@ export function droppedOff(setting: Setting): PlanTemplate {
           step(
             'ahead',
             'ahead, out at an angle',
-            { is: 'after', time_s: tenth(wait!) },
-            [steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
+            { is: 'after', time_s: tenth(wait) },
+            [steer(along + off * angle), engine('ahead', throttle, 0.3)],
             'neutral, let the wind take her further off',
           ),
-          alongOut(out!, along + 0.4 * off * angle!),
+          alongOut(out, along + 0.4 * off * angle),
         ],
-        { is: 'after', time_s: tenth(more!) },
+        { is: 'after', time_s: tenth(more) },
       ),
-  };
+  });
 }
 
 /** Bow pointed a little off into the current, just enough ahead to hold against it, so that it carries her off sideways. */
 export function glidedOff(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
-  return {
-    dials: [
-      dial(12, 4, 2, 40),
-      dial(0, 0.05, 0, 0.6 * hardest(setting)),
-      dial(20, 6, 5, 70),
-      dial(3, 3, 0, 25),
-      dial(6, 4, 1, 25),
-    ],
-    write: ([angle, throttle, out, less, more]) =>
+  return template({
+    parameters: {
+      angle: tunable(12, 4, 2, 40),
+      throttle: tunable(0, 0.05, 0, 0.6 * hardest(setting)),
+      out: tunable(20, 6, 5, 70),
+      less: tunable(3, 3, 0, 25),
+      more: tunable(6, 4, 1, 25),
+    },
+    write: ({ angle, throttle, out, less, more }) =>
       planOf(
         [
           step(
             'bow-off',
             'let go forward, bow off into the current',
             { is: 'start' },
-            [LINES, steer(along + off * angle!), engine('ahead', throttle!, 0.5)],
+            [LINES, steer(along + off * angle), engine('ahead', throttle, 0.5)],
             BACK,
             5,
           ),
           step(
             'glide',
             'glide out, held on the current',
-            turnedOr(0.8 * off * angle!, 25),
-            [steer(along + off * angle!), call('watch a mark abeam: she stays abreast of it')],
+            turnedOr(0.8 * off * angle, 25),
+            [steer(along + off * angle), call('watch a mark abeam: she stays abreast of it')],
             'take the angle off, let her set back',
           ),
           step(
             'straight',
             'off and clear: straight into the current',
-            { is: 'after', time_s: tenth(out!) },
-            [steer(along + off * Math.min(less!, angle!)), engine('ahead', throttle!)],
+            { is: 'after', time_s: tenth(out) },
+            [steer(along + off * Math.min(less, angle)), engine('ahead', throttle)],
             'neutral: the current takes her back clear of the berth',
           ),
         ],
-        { is: 'after', time_s: tenth(more!) },
+        { is: 'after', time_s: tenth(more) },
       ),
-  };
+  });
 }
 
 /** What throws her stern off: a leg turned, shafts opposed, or a kick ahead against the wheel. */
@@ -125,123 +126,123 @@ function sternOut(setting: Setting, throttle: number): OrderDocument[] {
 export function sternFirst(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
-  return {
-    dials: [
-      dial(0.4 * setting.firm, 0.1, 0, hardest(setting)),
-      dial(18, 5, 4, 60),
-      dial(6, 2, 1, 15),
-      dial(0.6 * setting.firm, 0.1, 0, hardest(setting)),
-      dial(10, 4, 2, 40),
-      dial(4, 2, 1, 20),
-    ],
-    write: ([kick, angle, longest, back, astern, more]) =>
+  return template({
+    parameters: {
+      kick: tunable(0.4 * setting.firm, 0.1, 0, hardest(setting)),
+      angle: tunable(18, 5, 4, 60),
+      longest: tunable(6, 2, 1, 15),
+      back: tunable(0.6 * setting.firm, 0.1, 0, hardest(setting)),
+      astern: tunable(10, 4, 2, 40),
+      more: tunable(4, 2, 1, 20),
+    },
+    write: ({ kick, angle, longest, back, astern, more }) =>
       planOf(
         [
           step(
             'stern-out',
             'let go, stern out',
             { is: 'start' },
-            [LINES, ...sternOut(setting, kick!)],
+            [LINES, ...sternOut(setting, kick)],
             BACK,
             5,
           ),
           step(
             'astern',
             'look astern, astern out',
-            turnedOr(-off * angle!, longest!),
-            [steer(along - off * angle!), ...reversed(setting, 'astern', back!)],
+            turnedOr(-off * angle, longest),
+            [steer(along - off * angle), ...reversed(setting, 'astern', back)],
             'neutral, let her lie off',
           ),
           step(
             'off',
             'neutral, off and clear',
-            { is: 'after', time_s: tenth(astern!) },
+            { is: 'after', time_s: tenth(astern) },
             [engine('neutral'), wheel(0)],
             'ahead idle, out along the fairway',
           ),
         ],
-        { is: 'after', time_s: tenth(more!) },
+        { is: 'after', time_s: tenth(more) },
       ),
-  };
+  });
 }
 
 /** Straight astern out of a slip, steering as soon as she answers. */
 export function asternOut(setting: Setting): PlanTemplate {
   const lane = degrees(setting.input.start.heading);
-  return {
-    dials: [
-      dial(lane, 3, lane - 25, lane + 25),
-      dial(0.4 * setting.firm, 0.1, 0, hardest(setting)),
-      dial(12, 4, 3, 40),
-      dial(0.3 * setting.firm, 0.1, 0, hardest(setting)),
-      dial(2, 1, 0.5, 10),
-      dial(2, 1, 0.5, 12),
-    ],
-    write: ([h, back, seconds, stop, burst, more]) =>
+  return template({
+    parameters: {
+      heading: tunable(lane, 3, lane - 25, lane + 25),
+      back: tunable(0.4 * setting.firm, 0.1, 0, hardest(setting)),
+      seconds: tunable(12, 4, 3, 40),
+      stop: tunable(0.3 * setting.firm, 0.1, 0, hardest(setting)),
+      burst: tunable(2, 1, 0.5, 10),
+      more: tunable(2, 1, 0.5, 12),
+    },
+    write: ({ heading, back, seconds, stop, burst, more }) =>
       planOf(
         [
           step(
             'astern',
             'look astern, astern out',
             { is: 'start' },
-            [LINES, steer(compassOf(h!)), engine('astern', back!, 0.5)],
+            [LINES, steer(compassOf(heading)), engine('astern', back, 0.5)],
             'ahead, into the slip again',
             5,
           ),
           step(
             'clear',
             'ahead, take the way off',
-            { is: 'after', time_s: tenth(seconds!) },
-            [wheel(0), ...reversed(setting, 'ahead', stop!)],
+            { is: 'after', time_s: tenth(seconds) },
+            [wheel(0), ...reversed(setting, 'ahead', stop)],
             'neutral, look round',
           ),
           step(
             'neutral',
             'neutral in the aisle',
-            { is: 'after', time_s: tenth(burst! + setting.pause) },
+            { is: 'after', time_s: tenth(burst + setting.pause) },
             [engine('neutral')],
             'ahead or astern along the aisle',
           ),
         ],
-        { is: 'after', time_s: tenth(more!) },
+        { is: 'after', time_s: tenth(more) },
       ),
-  };
+  });
 }
 
 /** Bow pushed off by the thruster, then ahead and out. */
 export function bowFirst(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
-  return {
-    dials: [
-      dial(off * 0.8, 0.2, off > 0 ? 0.2 : -1, off > 0 ? 1 : -0.2),
-      dial(15, 4, 4, 50),
-      dial(12, 3, 2, 40),
-      dial(0, 0.1, 0, hardest(setting)),
-      dial(12, 4, 3, 45),
-      dial(3, 2, 1, 25),
-    ],
-    write: ([power, angle, longest, throttle, out, more]) =>
+  return template({
+    parameters: {
+      power: tunable(off * 0.8, 0.2, off > 0 ? 0.2 : -1, off > 0 ? 1 : -0.2),
+      angle: tunable(15, 4, 4, 50),
+      longest: tunable(12, 3, 2, 40),
+      throttle: tunable(0, 0.1, 0, hardest(setting)),
+      out: tunable(12, 4, 3, 45),
+      more: tunable(3, 2, 1, 25),
+    },
+    write: ({ power, angle, longest, throttle, out, more }) =>
       planOf(
         [
           step(
             'bow-off',
             'let go, thruster, bow off',
             { is: 'start' },
-            [LINES, wheel(0), ...pushed(setting, 0, power!)],
+            [LINES, wheel(0), ...pushed(setting, 0, power)],
             BACK,
             5,
           ),
           step(
             'ahead',
             'ahead, out at an angle',
-            turnedOr(off * angle!, longest!),
-            [...still(setting), steer(along + off * angle!), engine('ahead', throttle!, 0.3)],
+            turnedOr(off * angle, longest),
+            [...still(setting), steer(along + off * angle), engine('ahead', throttle, 0.3)],
             'neutral, thruster again',
           ),
-          alongOut(out!, along + 0.5 * off * angle!),
+          alongOut(out, along + 0.5 * off * angle),
         ],
-        { is: 'after', time_s: tenth(more!) },
+        { is: 'after', time_s: tenth(more) },
       ),
-  };
+  });
 }

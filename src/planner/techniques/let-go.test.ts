@@ -9,6 +9,7 @@ import { namedPoints } from '@/document/boat-spec';
 import { demoJson } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
 import { templatesOf } from '../suggestions';
+import { atFirst } from '../template';
 
 // Somebody has rigged bow and stern line to a jetty, and asks for a technique that takes her off it.
 
@@ -75,7 +76,7 @@ const written = (file: ManoeuvreFile, technique: Parameters<typeof templatesOf>[
   const templates = templatesOf(file, technique);
   if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
   const [template] = templates.value;
-  return template!.write(template!.dials.map(({ value }) => value));
+  return atFirst(template!);
 };
 
 const gone = (file: ManoeuvreFile) =>

@@ -2,7 +2,7 @@ import { holdingOf, IN_NEUTRAL } from '@/core/brief';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { MOST_LINE_M, type LineDocument } from '@/document/rigging';
 import type { PlanDocument } from '@/document/plan';
-import { step, call, engine, wheel, type PlanTemplate } from '../template';
+import { atFirst, step, call, engine, wheel, type PlanTemplate } from '../template';
 import { handAt, letGo, offOf } from './line-leads';
 import type { Setting } from '../setting';
 
@@ -85,7 +85,7 @@ export function afterHerLines(
 ): PlanTemplate {
   const on = onAtStart(file);
   if (file.goal.is !== 'clear' || on.length === 0) return template;
-  const rigs = template.write(template.dials.map(({ value }) => value)).lines;
+  const rigs = atFirst(template).lines;
   if (rigs.some(({ of }) => of === undefined)) return template;
   const rank = orderOf(setting);
   const lines = [...on]
@@ -94,7 +94,7 @@ export function afterHerLines(
   return {
     ...template,
     // What is tried first is how she goes, not how long the lines take to come home.
-    rough: (values) => template.write(values),
-    write: (values) => gone(template.write(values), lines, setting),
+    rough: (numbers) => template.write(numbers),
+    write: (numbers) => gone(template.write(numbers), lines, setting),
   };
 }

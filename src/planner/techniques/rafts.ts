@@ -7,13 +7,14 @@ import { fast, fastLine, haul } from './by-hand';
 import {
   step,
   call,
-  dial,
+  tunable,
   engine,
   planOf,
   steer,
   tenth,
   twentieth,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import {
@@ -95,9 +96,9 @@ export function raftedUp(setting: Setting, base: PlanTemplate): PlanTemplate {
     ];
   };
   return {
-    dials: base.dials,
-    write: (values) => {
-      const plan = base.write(values);
+    parameters: base.parameters,
+    write: (numbers) => {
+      const plan = base.write(numbers);
       const last = plan.steps.length - 1;
       return {
         ...plan,
@@ -236,9 +237,13 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
       'neutral; she lies between them',
       60,
     );
-  return {
-    dials: [dial(SLOWLY, 0.1, 0, 0.6), dial(14, 4, 2, 60), dial(0.4, 0.15, 0, 1)],
-    write: ([throttle, seconds, away]) => ({
+  return template({
+    parameters: {
+      throttle: tunable(SLOWLY, 0.1, 0, 0.6),
+      seconds: tunable(14, 4, 2, 60),
+      away: tunable(0.4, 0.15, 0, 1),
+    },
+    write: ({ throttle, seconds, away }) => ({
       ...planOf(
         [
           step(
@@ -252,7 +257,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
             'make them fast again',
             10,
           ),
-          going(throttle!),
+          going(throttle),
           step(
             'haul-in',
             `${other.name} hauls in`,
@@ -260,7 +265,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
             { is: 'abeam', point: ahead ? 'stern' : 'bow', mark: nameAboard(other, passed) },
             // Clear of her, away from the berth.
             [
-              ahead ? steer(along + out * 45 * away!) : wheel(out * lockOf(setting) * away!),
+              ahead ? steer(along + out * 45 * away) : wheel(out * lockOf(setting) * away),
               haul(stays.name, snug(stays)),
             ],
             'neutral, stop',
@@ -269,7 +274,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
           step(
             'clear',
             'clear; the other line ashore again',
-            { is: 'after', time_s: tenth(seconds!) },
+            { is: 'after', time_s: tenth(seconds) },
             [
               engine('neutral'),
               { do: 'pass', after_s: 0, line: goes.name, to: again, how: 'throw' },
@@ -283,5 +288,5 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
       ),
       lines: [...ties, ...own, goes, stays],
     }),
-  };
+  });
 }

@@ -5,7 +5,7 @@ import {
   step,
   call,
   compassOf,
-  dial,
+  tunable,
   engine,
   near,
   planOf,
@@ -13,6 +13,7 @@ import {
   tenth,
   wayOff,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
@@ -84,24 +85,24 @@ export function slidIn(setting: Setting, mover: Mover): PlanTemplate {
   const bearing = headingOf(lie.bearing);
   const most = lie.toward > 0 ? [0.1, 1] : [-1, -0.1];
   const furthest = Math.max(0.7 * length, Math.min(4 * length, 0.85 * lie.distance));
-  return {
-    dials: [
-      dial(bearing, 3, bearing - 25, bearing + 25),
-      dial(1.6 * length, 0.3 * length, 0.6 * length, furthest),
-      dial(firm, 0.1, 0.05, hardest(setting)),
-      dial(lie.toward * 0.6, 0.15, most[0]!, most[1]!),
-      dial(0, 0.1, -0.5, 0.5),
-      dial(0.6, 0.3, 0.2, 1.5 * beam),
-      dial(3, 2, 0.5, 25),
-    ],
-    write: ([h, d, back, power, twist, stop, wait]) =>
+  return template({
+    parameters: {
+      heading: tunable(bearing, 3, bearing - 25, bearing + 25),
+      neutralAt: tunable(1.6 * length, 0.3 * length, 0.6 * length, furthest),
+      back: tunable(firm, 0.1, 0.05, hardest(setting)),
+      power: tunable(lie.toward * 0.6, 0.15, most[0]!, most[1]!),
+      twist: tunable(0, 0.1, -0.5, 0.5),
+      stop: tunable(0.6, 0.3, 0.2, 1.5 * beam),
+      wait: tunable(3, 2, 0.5, 25),
+    },
+    write: ({ heading, neutralAt, back, power, twist, stop, wait }) =>
       planOf(
         [
-          approach(lie, h!, 'steer in, idle ahead', 'turn away and go round'),
+          approach(lie, heading, 'steer in, idle ahead', 'turn away and go round'),
           step(
             'way-off',
             'neutral, steer parallel',
-            near('bow', mark, d!),
+            near('bow', mark, neutralAt),
             [engine('neutral'), steer(inward)],
             'ahead, turn away and go round',
           ),
@@ -115,58 +116,58 @@ export function slidIn(setting: Setting, mover: Mover): PlanTemplate {
                 { is: 'after', time_s: 25 },
               ],
             },
-            reversed(setting, 'astern', back!),
+            reversed(setting, 'astern', back),
             'ahead, turn away and go round',
           ),
           step(
             'sideways',
             `${mover.by}, sideways in`,
             wayOff(12),
-            [engine('neutral'), ...mover.orders(power!, twist!)],
+            [engine('neutral'), ...mover.orders(power, twist)],
             'the other way, off again',
           ),
           made(setting, {
             is: 'any',
-            of: [near(lie.point.name, mark, stop!), { is: 'after', time_s: 30 }],
+            of: [near(lie.point.name, mark, stop), { is: 'after', time_s: 30 }],
           }),
         ],
-        { is: 'after', time_s: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait) },
       ),
-  };
+  });
 }
 
 /** Off the berth sideways, then let go. */
 export function slidOff(setting: Setting, mover: Mover): PlanTemplate {
   const off = setting.off ?? 1;
   const most = off > 0 ? [0.15, 1] : [-1, -0.15];
-  return {
-    dials: [
-      dial(off * 0.7, 0.2, most[0]!, most[1]!),
-      dial(0, 0.1, -0.5, 0.5),
-      dial(12, 4, 3, 60),
-      dial(2, 2, 0.5, 20),
-    ],
-    write: ([power, twist, seconds, carry]) =>
+  return template({
+    parameters: {
+      power: tunable(off * 0.7, 0.2, most[0]!, most[1]!),
+      twist: tunable(0, 0.1, -0.5, 0.5),
+      seconds: tunable(12, 4, 3, 60),
+      carry: tunable(2, 2, 0.5, 20),
+    },
+    write: ({ power, twist, seconds, carry }) =>
       planOf(
         [
           step(
             'off',
             `let go, ${mover.by} off the berth`,
             { is: 'start' },
-            [call('all lines gone, hands inboard'), ...mover.orders(power!, twist!)],
+            [call('all lines gone, hands inboard'), ...mover.orders(power, twist)],
             'let it go: back alongside on her fenders',
           ),
           step(
             'let-go',
             'enough, let her carry',
-            { is: 'after', time_s: tenth(seconds!) },
+            { is: 'after', time_s: tenth(seconds) },
             still(setting),
             'push again',
           ),
         ],
-        { is: 'after', time_s: tenth(carry!) },
+        { is: 'after', time_s: tenth(carry) },
       ),
-  };
+  });
 }
 
 /**
@@ -178,21 +179,21 @@ export function steppedOff(setting: Setting): PlanTemplate {
   const lock = lockOf(setting);
   const along = degrees(setting.input.start.heading);
   const firm = 0.5 * setting.firm;
-  return {
-    dials: [
-      dial(firm, 0.1, 0, hardest(setting)),
-      dial(10, 4, 3, 35),
-      dial(firm, 0.1, 0, hardest(setting)),
-      dial(3, 1.5, 0.5, 12),
-      dial(firm, 0.1, 0, hardest(setting)),
-      dial(4, 2, -5, 15),
-      dial(3, 1.5, 0.5, 12),
-    ],
-    write: ([ahead, angle, back, astern, kick, square, carry]) => {
+  return template({
+    parameters: {
+      ahead: tunable(firm, 0.1, 0, hardest(setting)),
+      angle: tunable(10, 4, 3, 35),
+      back: tunable(firm, 0.1, 0, hardest(setting)),
+      astern: tunable(3, 1.5, 0.5, 12),
+      kick: tunable(firm, 0.1, 0, hardest(setting)),
+      square: tunable(4, 2, -5, 15),
+      carry: tunable(3, 1.5, 0.5, 12),
+    },
+    write: ({ ahead, angle, back, astern, kick, square, carry }) => {
       const round = (n: number): StepDocument[] => {
         const away = 'neutral, let her lie; again when she is still';
-        const out = compassOf(along + off * angle!);
-        const back2 = compassOf(along + off * square!);
+        const out = compassOf(along + off * angle);
+        const back2 = compassOf(along + off * square);
         const headed = (heading: number): CueDocument => ({
           is: 'any',
           of: [
@@ -204,11 +205,11 @@ export function steppedOff(setting: Setting): PlanTemplate {
           step(
             `bow-out-${n}`,
             n === 1 ? 'let go, bow out' : 'bow out again',
-            n === 1 ? { is: 'start' } : { is: 'after', time_s: tenth(carry!) },
+            n === 1 ? { is: 'start' } : { is: 'after', time_s: tenth(carry) },
             [
               ...(n === 1 ? [call('all lines gone, hands inboard')] : [engine('neutral')]),
               wheel(off * lock),
-              engine('ahead', ahead!, setting.hardOver),
+              engine('ahead', ahead, setting.hardOver),
             ],
             away,
           ),
@@ -216,17 +217,17 @@ export function steppedOff(setting: Setting): PlanTemplate {
             `stop-${n}`,
             'astern, take the headway off',
             headed(out),
-            [wheel(0), ...reversed(setting, 'astern', back!)],
+            [wheel(0), ...reversed(setting, 'astern', back)],
             away,
           ),
           step(
             `stern-out-${n}`,
             'wheel over, stern out',
-            { is: 'after', time_s: tenth(astern! + setting.pause) },
+            { is: 'after', time_s: tenth(astern + setting.pause) },
             [
               engine('neutral'),
               wheel(-off * lock),
-              engine('ahead', kick!, Math.max(setting.pause, setting.hardOver)),
+              engine('ahead', kick, Math.max(setting.pause, setting.hardOver)),
             ],
             away,
           ),
@@ -239,7 +240,7 @@ export function steppedOff(setting: Setting): PlanTemplate {
           ),
         ];
       };
-      return planOf([...round(1), ...round(2)], { is: 'after', time_s: tenth(carry!) });
+      return planOf([...round(1), ...round(2)], { is: 'after', time_s: tenth(carry) });
     },
-  };
+  });
 }

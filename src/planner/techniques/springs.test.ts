@@ -6,6 +6,7 @@ import { manoeuvreFileSchema, type ManoeuvreFile } from '@/document/manoeuvre';
 import { demoFile } from '@/document/testing/demo';
 import { techniquesFor, subjectOf, type TechniqueId } from '@/planner';
 import { templatesOf } from '../suggestions';
+import { atFirst, numbersBy } from '../template';
 
 const pressed = demoFile('sprung-off-the-pontoon');
 const coming = demoFile('spring-on-before-she-blows-off');
@@ -23,7 +24,7 @@ function written(file: ManoeuvreFile, technique: TechniqueId) {
   const templates = templatesOf(file, technique);
   if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
   const template = templates.value[0]!;
-  return { template, plan: template.write(template.dials.map(({ value }) => value)) };
+  return { template, plan: atFirst(template!) };
 }
 
 const withoutBollards = (file: ManoeuvreFile): ManoeuvreFile => ({
@@ -62,7 +63,7 @@ describe('techniques with lines', () => {
   it.each(leaving)('%s at either end of every dial is a plan the program takes', (id) => {
     const { template } = written(bare, id);
     for (const pick of ['least', 'most'] as const) {
-      const plan = template.write(template.dials.map((dial) => dial[pick]));
+      const plan = template.write(numbersBy(template, (open) => open[pick]));
       expect(check(manoeuvreFileSchema, { ...bare, plan }).ok).toBe(true);
       expect(toRunInput({ ...bare, plan }).ok).toBe(true);
     }

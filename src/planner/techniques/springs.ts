@@ -4,13 +4,14 @@ import {
   alongOut,
   step,
   compassOf,
-  dial,
+  tunable,
   engine,
   planOf,
   steer,
   tenth,
   turnedOr,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { lockOf, type Setting } from '../setting';
@@ -39,16 +40,16 @@ export function sprungByTheBow(setting: Setting): PlanTemplate {
     lineOf('bow spring', spring.cleat, spring.lead.length, spring.lead.name, true),
     ...more,
   ];
-  return {
-    dials: [
-      dial(0.25 * setting.firm, 0.08, 0, hardest(setting)),
-      dial(38, 6, 8, 75),
-      dial(30, 8, 8, 60),
-      dial(0.8 * setting.firm, 0.1, 0.05, hardest(setting)),
-      dial(14, 4, 5, 40),
-      dial(4, 2, 2, 20),
-    ],
-    write: ([push, angle, longest, back, astern, rest]) =>
+  return template({
+    parameters: {
+      push: tunable(0.25 * setting.firm, 0.08, 0, hardest(setting)),
+      angle: tunable(38, 6, 8, 75),
+      longest: tunable(30, 8, 8, 60),
+      back: tunable(0.8 * setting.firm, 0.1, 0.05, hardest(setting)),
+      astern: tunable(14, 4, 5, 40),
+      rest: tunable(4, 2, 2, 20),
+    },
+    write: ({ push, angle, longest, back, astern, rest }) =>
       planOf(
         [
           singledUp(more),
@@ -56,17 +57,17 @@ export function sprungByTheBow(setting: Setting): PlanTemplate {
             'on-the-spring',
             'ahead on the spring, stern out',
             offOf(more),
-            [wheel(-off * lock), engine('ahead', push!, setting.hardOver, outer(setting))],
+            [wheel(-off * lock), engine('ahead', push, setting.hardOver, outer(setting))],
             'neutral: she lies back alongside',
             60,
           ),
           step(
             'astern',
             'look astern, astern, slip the spring',
-            turnedOr(-off * angle!, longest!),
+            turnedOr(-off * angle, longest),
             [
               wheel(0),
-              ...reversed(setting, 'astern', back!),
+              ...reversed(setting, 'astern', back),
               letGo('bow spring', tenth(setting.pause + 2)),
             ],
             'ahead on the spring again while it is on',
@@ -74,7 +75,7 @@ export function sprungByTheBow(setting: Setting): PlanTemplate {
           step(
             'off',
             'neutral, off and clear',
-            { is: 'after', time_s: tenth(astern!) },
+            { is: 'after', time_s: tenth(astern) },
             [engine('neutral'), steer(compassOf(along))],
             'astern again',
           ),
@@ -82,7 +83,7 @@ export function sprungByTheBow(setting: Setting): PlanTemplate {
         {
           is: 'all',
           of: [
-            { is: 'after', time_s: tenth(rest!) },
+            { is: 'after', time_s: tenth(rest) },
             { is: 'line', line: 'bow spring', state: 'off' },
           ],
         },
@@ -90,7 +91,7 @@ export function sprungByTheBow(setting: Setting): PlanTemplate {
         lines,
         pivotFenders(setting, 'bow'),
       ),
-  };
+  });
 }
 
 /** Motoring astern on a stern spring until her bow is off, the spring slipped and home, then ahead and out. */
@@ -103,16 +104,16 @@ export function sprungByTheStern(setting: Setting): PlanTemplate {
     lineOf('stern spring', spring.cleat, spring.lead.length, spring.lead.name, true),
     ...more,
   ];
-  return {
-    dials: [
-      dial(0.3 * setting.firm, 0.1, 0, hardest(setting)),
-      dial(35, 6, 8, 70),
-      dial(25, 8, 6, 60),
-      dial(0.3, 0.1, 0, hardest(setting)),
-      dial(14, 4, 4, 40),
-      dial(3, 2, 1, 20),
-    ],
-    write: ([push, angle, longest, throttle, out, rest]) =>
+  return template({
+    parameters: {
+      push: tunable(0.3 * setting.firm, 0.1, 0, hardest(setting)),
+      angle: tunable(35, 6, 8, 70),
+      longest: tunable(25, 8, 6, 60),
+      throttle: tunable(0.3, 0.1, 0, hardest(setting)),
+      out: tunable(14, 4, 4, 40),
+      rest: tunable(3, 2, 1, 20),
+    },
+    write: ({ push, angle, longest, throttle, out, rest }) =>
       planOf(
         [
           singledUp(more),
@@ -120,14 +121,14 @@ export function sprungByTheStern(setting: Setting): PlanTemplate {
             'on-the-spring',
             'astern on the spring, bow out',
             offOf(more),
-            [wheel(0), engine('astern', push!, 0.5, outer(setting))],
+            [wheel(0), engine('astern', push, 0.5, outer(setting))],
             'neutral: she lies back alongside',
             60,
           ),
           step(
             'slip',
             'neutral, slip the spring',
-            turnedOr(off * angle!, longest!),
+            turnedOr(off * angle, longest),
             [engine('neutral'), letGo('stern spring')],
             'make it fast again: she lies back alongside',
           ),
@@ -135,16 +136,16 @@ export function sprungByTheStern(setting: Setting): PlanTemplate {
             'ahead',
             'spring aboard: ahead and out',
             { is: 'line', line: 'stern spring', state: 'off' },
-            [steer(along + off * angle!), engine('ahead', throttle!, 0.4)],
+            [steer(along + off * angle), engine('ahead', throttle, 0.4)],
             'neutral, let her lie back on her fenders',
             40,
           ),
-          alongOut(out!, along + 0.3 * off * angle!),
+          alongOut(out, along + 0.3 * off * angle),
         ],
-        { is: 'after', time_s: tenth(rest!) },
+        { is: 'after', time_s: tenth(rest) },
         60,
         lines,
         pivotFenders(setting, 'stern'),
       ),
-  };
+  });
 }

@@ -5,7 +5,7 @@ import { about, approach, hardest, linesOn, reversed, still, turnSide } from './
 import {
   step,
   call,
-  dial,
+  tunable,
   engine,
   near,
   planOf,
@@ -13,6 +13,7 @@ import {
   tenth,
   wayOff,
   wheel,
+  template,
   type PlanTemplate,
 } from '../template';
 import { headingOf, lieOf, type LieSetting, type Setting } from '../setting';
@@ -25,21 +26,21 @@ export function backedIn(setting: Setting): PlanTemplate {
   const outward = headingOf(lie.heading);
   const mark = lie.mark.name;
   const side = turnSide(setting);
-  return {
-    dials: [
-      dial(lane, 2, lane - 8, lane + 8),
-      dial(0.5, 1, 0.1, 8),
-      dial(0.6 * firm, 0.1, 0, hardest(setting)),
-      dial(12, 6, 2, 35),
-      dial(0.4 * firm, 0.1, 0, hardest(setting)),
-      dial(0.4 * length, 0.12 * length, 0.1 * length, 1.1 * length),
-      dial(0.5 * firm, 0.1, 0.02, hardest(setting)),
-      dial(1, 4, 1, 12),
-    ],
-    write: ([h, past, kick, off, back, stop, burst, wait]) =>
+  return template({
+    parameters: {
+      heading: tunable(lane, 2, lane - 8, lane + 8),
+      past: tunable(0.5, 1, 0.1, 8),
+      kick: tunable(0.6 * firm, 0.1, 0, hardest(setting)),
+      off: tunable(12, 6, 2, 35),
+      back: tunable(0.4 * firm, 0.1, 0, hardest(setting)),
+      stop: tunable(0.4 * length, 0.12 * length, 0.1 * length, 1.1 * length),
+      burst: tunable(0.5 * firm, 0.1, 0.02, hardest(setting)),
+      wait: tunable(1, 4, 1, 12),
+    },
+    write: ({ heading, past, kick, off, back, stop, burst, wait }) =>
       planOf(
         [
-          approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
+          approach(lie, heading, 'idle ahead along the aisle', 'go on past, and come round again'),
           step(
             'abreast',
             'the slip is abreast',
@@ -50,7 +51,7 @@ export function backedIn(setting: Setting): PlanTemplate {
           step(
             'stop',
             'stop past it',
-            { is: 'after', time_s: tenth(past!) },
+            { is: 'after', time_s: tenth(past) },
             reversed(setting, 'astern', firm),
             'ahead, away down the aisle',
             60,
@@ -59,24 +60,24 @@ export function backedIn(setting: Setting): PlanTemplate {
             'swing',
             'swing her, stern to the slip',
             wayOff(15),
-            [engine('neutral'), ...swing(setting, side, kick!, outward)],
+            [engine('neutral'), ...swing(setting, side, kick, outward)],
             'neutral, then ahead down the aisle',
             60,
           ),
           step(
             'astern',
             'look astern, astern in',
-            about(outward - side * off!, 20),
-            [...still(setting), steer(outward), engine('astern', back!, setting.pause)],
+            about(outward - side * off, 20),
+            [...still(setting), steer(outward), engine('astern', back, setting.pause)],
             'ahead, out into the aisle again',
             60,
           ),
-          stoppedInside(setting, lie, stop!, burst!),
+          stoppedInside(setting, lie, stop, burst),
           linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', time_s: 12 }] }),
         ],
-        { is: 'after', time_s: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait) },
       ),
-  };
+  });
 }
 
 /** Her bow turned away from the slip while she still has way, so that her stern comes round to it; then astern in. */
@@ -93,41 +94,41 @@ export function swungIn(setting: Setting): PlanTemplate {
     lie.distance * Math.abs(sin(lie.bearing - input.start.heading)),
   );
   const furthest = Math.max(abreast + length, Math.min(abreast + 3 * length, 0.85 * lie.distance));
-  return {
-    dials: [
-      dial(lane, 2, lane - 10, lane + 10),
-      dial(abreast + 0.5 * length, 0.2 * length, 0.9 * abreast, furthest),
-      dial(0.4 * firm, 0.1, 0, hardest(setting)),
-      dial(25, 8, 2, 60),
-      dial(0.8 * firm, 0.1, 0, hardest(setting)),
-      dial(0.4 * length, 0.12 * length, 0.1 * length, 1.1 * length),
-      dial(0.4 * firm, 0.1, 0.02, hardest(setting)),
-      dial(1, 4, 1, 12),
+  return template({
+    parameters: {
+      heading: tunable(lane, 2, lane - 10, lane + 10),
+      swingAt: tunable(abreast + 0.5 * length, 0.2 * length, 0.9 * abreast, furthest),
+      kick: tunable(0.4 * firm, 0.1, 0, hardest(setting)),
+      off: tunable(25, 8, 2, 60),
+      back: tunable(0.8 * firm, 0.1, 0, hardest(setting)),
+      stop: tunable(0.4 * length, 0.12 * length, 0.1 * length, 1.1 * length),
+      burst: tunable(0.4 * firm, 0.1, 0.02, hardest(setting)),
+      wait: tunable(1, 4, 1, 12),
       ...(sternOn(lie, length)
-        ? [dial(1.2 * length, 0.2 * length, 0.4 * length, 2.5 * length)]
-        : []),
-    ],
-    write: ([h, d, kick, off, back, stop, burst, wait, square]) =>
+        ? { square: tunable(1.2 * length, 0.2 * length, 0.4 * length, 2.5 * length) }
+        : {}),
+    },
+    write: ({ heading, swingAt, kick, off, back, stop, burst, wait, square }) =>
       planOf(
         [
-          approach(lie, h!, 'idle ahead along the aisle', 'go on past, and come round again'),
+          approach(lie, heading, 'idle ahead along the aisle', 'go on past, and come round again'),
           step(
             'swing',
             'bow away, stern towards the slip',
             {
               is: 'any',
-              of: [near('bow', mark, d!), { is: 'abeam', point: 'stern', mark }],
+              of: [near('bow', mark, swingAt), { is: 'abeam', point: 'stern', mark }],
             },
-            [steer(outward), engine('ahead', kick!)],
+            [steer(outward), engine('ahead', kick)],
             'wheel back, on down the aisle',
           ),
-          ...backed(setting, lie, outward, outward - side * off!, back!, square!),
-          stoppedInside(setting, lie, stop!, burst!),
+          ...backed(setting, lie, outward, outward - side * off, back, square),
+          stoppedInside(setting, lie, stop, burst),
           linesOn({ is: 'any', of: [{ is: 'stopped' }, { is: 'after', time_s: 12 }] }),
         ],
-        { is: 'after', time_s: tenth(wait!) },
+        { is: 'after', time_s: tenth(wait) },
       ),
-  };
+  });
 }
 
 /** Is the mark she lies at right astern of her there, so that her stern can be steered for it? */

@@ -8,6 +8,7 @@ import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { techniquesFor, lyingIn, subjectOf } from '@/planner';
 import { templatesOf } from '../suggestions';
+import { atFirst } from '../template';
 
 const read = (kind: string, id: string): unknown =>
   JSON.parse(readFileSync(join(process.cwd(), 'demo', kind, `${id}.json`), 'utf8'));
@@ -89,8 +90,8 @@ describe('stern to', () => {
     file.conditions.wind.from_deg = from;
     const templates = templatesOf(file, 'stern-to-on-ground-lines');
     if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    for (const { dials, write } of templates.value) {
-      const plan = write(dials.map(({ value }) => value));
+    for (const template of templates.value) {
+      const plan = atFirst(template);
       const side = from === 100 ? 'starboard' : 'port';
       expect(plan.lines.map((l) => l.from)).toEqual([
         `${side} quarter cleat`,

@@ -2,7 +2,16 @@ import { cos, sin } from '@/core/math';
 import type { OrderDocument, PlanDocument } from '@/document/plan';
 import { about } from './arrive';
 import { backedIn, swungIn } from './stern-first';
-import { step, call, dial, endOnLine, engine, tenth, wheel, type PlanTemplate } from '../template';
+import {
+  step,
+  call,
+  tunable,
+  endOnLine,
+  engine,
+  tenth,
+  wheel,
+  type PlanTemplate,
+} from '../template';
 import {
   handAshore,
   handAt,
@@ -106,10 +115,19 @@ function sternTo(setting: Setting, base: PlanTemplate): PlanTemplate {
     lineOf('leeward stern line', last.cleat, last.lead.length + 1, null, false),
   ];
   return {
-    dials: [...base.dials, dial(0.5, 0.2, -0.2, 1), dial(8, 3, 0, 30), dial(12, 4, 3, 30)],
-    write: (values) => {
-      const [wheelShare, higher, longest] = values.slice(-3) as [number, number, number];
-      const plan = base.write(values.slice(0, -3));
+    parameters: {
+      ...base.parameters,
+      wheelShare: tunable(0.5, 0.2, -0.2, 1),
+      higher: tunable(8, 3, 0, 30),
+      longest: tunable(12, 4, 3, 30),
+    },
+    write: (numbers) => {
+      const [wheelShare, higher, longest] = [
+        numbers.wheelShare!,
+        numbers.higher!,
+        numbers.longest!,
+      ];
+      const plan = base.write(numbers);
       const arrive = plan.steps.slice(0, -1);
       const stopped = plan.steps.at(-1)!;
       const off = 'no line on: ahead, out again, and come back';

@@ -20,8 +20,9 @@ import {
 } from '@/planner';
 import { startFor } from '../berths';
 import { templatesOf } from '../suggestions';
+import { numbersBy } from '../template';
 
-// Every technique, laid out for every boat it fits, with numbers from all over its dials: always a sound plan.
+// Every technique, laid out for every boat it fits, with numbers from all over its parameters: always a sound plan.
 
 const PLACES = ['cradle-basin', 'fullers-wall', 'ropewalk-basin', 'stilt-pontoon', 'tallow-quay'];
 
@@ -84,15 +85,17 @@ describe.each(SOME)('%s', (boat) => {
         }
         const templates = templatesOf(file, id);
         if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-        for (const { dials, write } of templates.value) {
+        for (const template of templates.value) {
           seen.set(id, (seen.get(id) ?? 0) + 1);
-          for (const { value, least, most, step } of dials) {
+          for (const { value, least, most, step } of Object.values(template.parameters)) {
             expect(value).toBeGreaterThanOrEqual(least);
             expect(value).toBeLessThanOrEqual(most);
             expect(step).toBeGreaterThan(0);
           }
           for (const share of SWEEPING ? [0, 1, random.uniform()] : [random.uniform()]) {
-            const plan = write(dials.map(({ least, most }) => least + share * (most - least)));
+            const plan = template.write(
+              numbersBy(template, ({ least, most }) => least + share * (most - least)),
+            );
             const whole = check<ManoeuvreFile>(manoeuvreFileSchema, { ...file, plan });
             if (!whole.ok) throw new Error(`${id}: ${JSON.stringify(whole.problems)}`);
             const input = toRunInput(whole.value);

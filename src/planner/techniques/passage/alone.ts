@@ -9,12 +9,13 @@ import {
   engine,
   planOf,
   steer,
+  template,
   tenth,
   type PlanTemplate,
 } from '../../template';
 import { setAgainst } from './landing';
 import { letGo } from '../line-leads';
-import { CENTRE_LINE, clearOfIt, comesIn, passageDials, stops, straightOut } from './course';
+import { CENTRE_LINE, clearOfIt, comesIn, passageParameters, stops, straightOut } from './course';
 import { gatesRun, leastTime, liesInLock, makingWith, noPassage, type PassageLie } from './lie';
 import { TURNS, wide } from './sharing';
 import { gatesTo, heldIn, opened, paddlesOf, wound, type Hands } from './water';
@@ -124,14 +125,14 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
     lock: sited.name,
     state: going === 'up' ? 'level above' : 'level below',
   };
-  return {
+  return template({
     decided: 'behind',
-    dials: passageDials(setting, [lie]),
-    write: ([slow, turned, stop, astern, angle = 0]) =>
+    parameters: passageParameters(setting, [lie]),
+    write: ({ slow, turned, stop, back: astern, angle = 0 }) =>
       planOf(
         [
-          ...comesIn(setting, lie, { waits: null, orders: [], slow: slow!, turned: turned! }),
-          stops(setting, lie, stop!, astern!),
+          ...comesIn(setting, lie, { waits: null, orders: [], slow: slow, turned: turned }),
+          stops(setting, lie, stop, astern),
           step(
             'up',
             'neutral; ashore with the line, round the bollard',
@@ -201,7 +202,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'out',
             'line home, at the helm: dead slow out',
             back,
-            [engine('ahead', slow!), steer(compassOf(along - toWall * (over ? angle : 0)))],
+            [engine('ahead', slow), steer(compassOf(along - toWall * (over ? angle : 0)))],
             'neutral, fend off',
             BACK_WITHIN_S,
           ),
@@ -221,5 +222,5 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
           },
         ],
       ),
-  };
+  });
 }

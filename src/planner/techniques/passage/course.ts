@@ -2,7 +2,7 @@ import { gatesOf, intoLock, IN_LOCK } from '@/core/locks';
 import { degrees } from '@/document/fields';
 import type { StepDocument, OrderDocument } from '@/document/plan';
 import { hardest, reversed } from '../arrive';
-import { step, call, dial, engine, near, steer } from '../../template';
+import { step, call, tunable, engine, near, steer } from '../../template';
 import { overAt } from './entry';
 import type { PassageLie } from './lie';
 import { WAITS_WITHIN_S, type Waits } from './waiting';
@@ -130,23 +130,24 @@ export const clearOfIt = ({ sited, to }: PassageLie): StepDocument =>
   );
 
 /** Dead slow; where she goes out of gear and astern, and how hard; how far she is turned off the wall as she goes. */
-export function passageDials(setting: Setting, lies: readonly PassageLie[]) {
+export function passageParameters(setting: Setting, lies: readonly PassageLie[]) {
   const { length } = setting;
   const { over, ahead, sited } = lies[0]!;
   // Along the wall her bow passes what she steered for; measured to the far gates it does not matter.
   const room = sited.lock.length;
-  return [
+  const next = lies[1];
+  return {
     // Dead slow, in and out.
-    dial(0.03, 0.04, 0, 0.2),
-    over
-      ? dial(0.7 * length, 1.5, 3, 1.6 * length)
-      : dial(ahead + 0.6 * length, 2, ahead + 1, room),
-    dial(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
-    dial(0.35, 0.08, 0.1, hardest(setting)),
-    ...(over ? [dial(5, 2, -4, 14)] : []),
+    slow: tunable(0.03, 0.04, 0, 0.2),
+    turned: over
+      ? tunable(0.7 * length, 1.5, 3, 1.6 * length)
+      : tunable(ahead + 0.6 * length, 2, ahead + 1, room),
+    stop: tunable(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
+    back: tunable(0.35, 0.08, 0.1, hardest(setting)),
+    ...(over ? { angle: tunable(5, 2, -4, 14) } : {}),
     // From one chamber to the next she has less way on.
-    ...lies
-      .slice(1)
-      .map((each) => dial(each.ahead + 0.1 * length, 0.8, each.ahead, each.ahead + length)),
-  ];
+    ...(next
+      ? { nextStop: tunable(next.ahead + 0.1 * length, 0.8, next.ahead, next.ahead + length) }
+      : {}),
+  };
 }

@@ -8,6 +8,7 @@ import {
   near,
   planOf,
   steer,
+  template,
   tenth,
   wayOff,
   type PlanTemplate,
@@ -15,7 +16,7 @@ import {
 import { letGo } from '../line-leads';
 import { entryOf, type Entry } from './entry';
 import { comingIn } from './coming';
-import { CENTRE_LINE, clearOfIt, comesIn, passageDials, stops, straightOut } from './course';
+import { CENTRE_LINE, clearOfIt, comesIn, passageParameters, stops, straightOut } from './course';
 import { linesOnOf, neighbourLines } from './neighbour';
 import { before, tendsToo, TURNS, wide } from './sharing';
 import { landingLines } from './landing';
@@ -151,7 +152,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
   const { length, boat } = setting;
   const lie = lies[0]!;
   const last = lies.at(-1)!;
-  const { sited, to, over, side } = lie;
+  const { sited, to, side } = lie;
   const steps = stepsAshore(setting, landingLines(setting));
   const hands = handsOf(setting, steps);
   const along = degrees(lie.along);
@@ -170,22 +171,21 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
   const pickUp = pickUpAt(setting, last, hands);
   const landingSide = pickUp?.hand ?? null;
   const led = boat.points.some((point) => point.name === 'helm') ? { ledTo: 'helm' } : {};
-  return {
+  return template({
     // The rest waits for the water.
     decided: lies.length > 1 ? `held-in-${lies.length}` : follows ? 'her-slip' : 'held',
-    dials: passageDials(setting, lies),
-    write: ([slow, turned, stop, back, ...more]) => {
-      const [angle, nextStop] = over ? more : [0, ...more];
-      return planOf(
+    parameters: passageParameters(setting, lies),
+    write: ({ slow, turned, stop, back, angle = 0, nextStop }) =>
+      planOf(
         [
           ...(waits?.steps ?? []),
           ...comesIn(setting, lie, {
             waits,
             orders: follows ? [] : tendsToo(lie),
-            slow: slow!,
-            turned: turned!,
+            slow: slow,
+            turned: turned,
           }),
-          ...stopped(setting, lie, hands, stop!, back!),
+          ...stopped(setting, lie, hands, stop, back),
           ...locked(setting, lie, hands, entry, lies.length === 1 ? landingSide : null),
           ...lies
             .slice(1)
@@ -196,7 +196,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
                     lies[i]!,
                     hands,
                     'wide open: line home, dead slow on',
-                    slow!,
+                    slow,
                     0,
                     paddlesOf(lies[i]!),
                   ),
@@ -211,7 +211,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
                     [engine('neutral'), steer(along)],
                     'astern, stop',
                   ),
-                  ...stopped(setting, chamber, hands, nextStop!, back!),
+                  ...stopped(setting, chamber, hands, nextStop!, back),
                   ...locked(setting, chamber, hands, null, chamber === last ? landingSide : null),
                 ],
                 i + 2,
@@ -224,13 +224,13 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
             first
               ? `${lie.neighbour!.other.name} is through: line home, after her`
               : 'wide open: line home, dead slow out',
-            slow!,
-            -toWall * angle!,
+            slow,
+            -toWall * angle,
             [],
             first ? first.clear : wide(last),
           ),
           straightOut(last),
-          ...(pickUp ? takenUp(setting, last, hands, pickUp, slow!, back!) : [clearOfIt(last)]),
+          ...(pickUp ? takenUp(setting, last, hands, pickUp, slow, back) : [clearOfIt(last)]),
         ],
         pickUp
           ? { is: 'line', line: LANDING_LINE, state: 'off' }
@@ -250,9 +250,8 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
           ...(pickUp ? [{ ...landingLine(pickUp, setting), ...led }] : []),
           ...(lie.neighbour ? neighbourLines(setting, sited, lie.neighbour, lie.going) : []),
         ],
-      );
-    },
-  };
+      ),
+  });
 }
 
 /** Through the lock that is worked, or both of a staircase, at the wall the wind lays her to. */
