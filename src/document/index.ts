@@ -101,7 +101,7 @@ export {
   type Problem,
   type Result,
 } from './result';
-export { toRunInput } from './run-input';
+export { prepareRun, toRunInput, type PreparedRun } from './run-input';
 export {
   stepSchema,
   MOST_CLEARANCE_M,

@@ -6,24 +6,32 @@ import { locksOfPlace } from './lock-sites';
 import { lineEnds, namedMarks } from './place';
 import type { Problem } from './result';
 
+const byName = <T extends { readonly name: string }>(all: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(all.map((one) => [one.name, one]));
+
+/** What has a name on boat, place and other boats: the same whatever plan is looked up. */
+export const namedThings = ({ boat, place, others }: ManoeuvreFile) => ({
+  points: byName<PointOnBoat & { name: string }>(namedPoints(boat)),
+  marks: byName<MarkOnPlace>([...namedMarks(place), ...marksAboard(others)]),
+  ends: byName<LineEnd>([...lineEnds(place), ...endsAboard(others)]),
+});
+
 /** Looks names up on boat and place; a name that is not there becomes a problem with its path. */
 export class Names {
   readonly problems: Problem[] = [];
-  private readonly points: ReadonlyMap<string, PointOnBoat>;
-  private readonly marks: ReadonlyMap<string, MarkOnPlace>;
-  private readonly ends: ReadonlyMap<string, LineEnd>;
 
-  constructor(private readonly file: ManoeuvreFile) {
-    this.points = new Map(namedPoints(file.boat).map((p) => [p.name, p]));
-    const { place, others } = file;
-    const marks = [...namedMarks(place), ...marksAboard(others)];
-    this.marks = new Map(marks.map((m) => [m.name, m]));
-    const ends = [...lineEnds(place), ...endsAboard(others)];
-    this.ends = new Map(ends.map((e) => [e.name, e]));
-  }
+  constructor(
+    private readonly file: ManoeuvreFile,
+    private readonly known = namedThings(file),
+  ) {}
 
   point(name: string, path: string): PointOnBoat {
-    return this.find(this.points, name, `${path}.point`, 'the boat has no point of that name');
+    return this.find(
+      this.known.points,
+      name,
+      `${path}.point`,
+      'the boat has no point of that name',
+    );
   }
 
   /** The same in a cue or an expectation, where it may be a point of another boat. */
@@ -33,13 +41,13 @@ export class Names {
   }
 
   mark(name: string, path: string): MarkOnPlace {
-    return this.find(this.marks, name, `${path}.mark`, 'the place has no mark of that name');
+    return this.find(this.known.marks, name, `${path}.mark`, 'the place has no mark of that name');
   }
 
   /** What a line is made on to. */
   lineEnd(name: string, path: string): LineEnd {
     const missing = "there is no bollard, pile, ground line or other boat's cleat of that name";
-    return { height: 0, ...this.find(this.ends, name, `${path}.to`, missing) };
+    return { height: 0, ...this.find(this.known.ends, name, `${path}.to`, missing) };
   }
 
   /** Number of another boat, from 1; her own if none is named, or none of that name is there. */

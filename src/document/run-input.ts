@@ -1,14 +1,15 @@
 import { assembleCraft, type Craft } from '@/core/boat';
 import { obstacleSetOf, solidObstacle, type Obstacle, type ObstacleSet } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
-import type { Goal, RunInput } from '@/core/plan';
+import type { Goal, OtherInput, Plan, RunInput } from '@/core/plan';
 import { roomAt } from '@/core/search';
-import { leastUnder } from '@/core/simulation';
+import { leastUnder, type StartPose } from '@/core/simulation';
 import { toBoatSpec, withFenders } from './boat-spec';
 import { toWeather } from './conditions';
 import { radians } from './fields';
 import type { GoalDocument, ManoeuvreFile } from './manoeuvre';
-import { Names } from './names';
+import { Names, namedThings } from './names';
+import type { PlanDocument } from './plan';
 import { bridgesOf, zonesOf } from './areas';
 import { workedLocks } from './worked-locks';
 import { withoutDrawnLeaves, withPounds } from './lock-sites';
@@ -47,9 +48,14 @@ function takenNames({ place, others }: ManoeuvreFile): Problem[] {
   );
 }
 
+/** Boats where they lie as it begins. */
+interface AtStart {
+  readonly start: StartPose;
+  readonly others: readonly Pick<OtherInput, 'name' | 'craft' | 'start'>[];
+}
+
 /** Does a boat begin inside something, or inside another boat? */
-function startProblems(input: RunInput, craft: Craft, shore: ObstacleSet): Problem[] {
-  const { start, others = [] } = input;
+function startProblems({ start, others }: AtStart, craft: Craft, shore: ObstacleSet): Problem[] {
   const boats = [{ name: 'the boat', craft, start, path: 'start' }].concat(
     others.map((other, i) => ({ ...other, name: `'${other.name}'`, path: `others[${i}].start` })),
   );
@@ -72,7 +78,7 @@ function startProblems(input: RunInput, craft: Craft, shore: ObstacleSet): Probl
 
 /** Has every boat water under her where she begins? */
 function shoalProblems(
-  { start, others = [], weather, locks = [] }: RunInput,
+  { start, others, weather, locks }: AtStart & Required<Pick<RunInput, 'weather' | 'locks'>>,
   craft: Craft,
 ): Problem[] {
   const now = locks.length > 0 ? { locks, states: locks.map(({ begins }) => begins) } : null;
@@ -112,49 +118,64 @@ function outlineOf(
   return solidObstacle(id, name, points, { friction: 0, stiffness: 1 });
 }
 
-/** Turns a checked manoeuvre into what the core runs; names that lead nowhere are problems. */
-export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
+/** A plan's steps and end, with what names they use looked up. */
+function planInput({ steps, end }: PlanDocument, names: Names): Plan {
+  return {
+    steps: steps.map((step, i) => {
+      const path = `plan.steps[${i}]`;
+      return {
+        id: step.id,
+        cue: toCue(step.cue, names, `${path}.cue`),
+        within: step.within_s,
+        orders: step.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
+        expect: step.expect.map((e, k) => toExpectation(e, names, `${path}.expect[${k}]`)),
+        wayOut: {
+          automatic: step.wayOut.automatic,
+          orders: step.wayOut.orders.map((o, k) =>
+            toOrder(o, names, `${path}.wayOut.orders[${k}]`),
+          ),
+        },
+      };
+    }),
+    end: { cue: toCue(end.cue, names, 'plan.end.cue'), within: end.within_s },
+  };
+}
+
+/** The boat with one plan's fenders out, and what is amiss with where it begins. */
+interface Fendered {
+  readonly key: string;
+  readonly craft: Craft;
+  readonly problems: readonly Problem[];
+}
+
+/** Makes what the core runs of one manoeuvre with any plan; names that lead nowhere are problems. */
+export type PreparedRun = (plan: PlanDocument) => Result<RunInput>;
+
+/**
+ * A checked manoeuvre made ready to be run with many plans: what place, day, locks and other boats come to is worked out
+ * once. The manoeuvre's own plan is not looked at.
+ */
+export function prepareRun(asKept: ManoeuvreFile): PreparedRun {
   const worked = asKept.locks.map(({ lock }) => lock);
   const file = { ...asKept, place: withPounds(asKept.place, worked) };
-  const names = new Names(file);
-  const steps = file.plan.steps.map((step, i) => {
-    const path = `plan.steps[${i}]`;
-    return {
-      id: step.id,
-      cue: toCue(step.cue, names, `${path}.cue`),
-      within: step.within_s,
-      orders: step.orders.map((o, k) => toOrder(o, names, `${path}.orders[${k}]`)),
-      expect: step.expect.map((e, k) => toExpectation(e, names, `${path}.expect[${k}]`)),
-      wayOut: {
-        automatic: step.wayOut.automatic,
-        orders: step.wayOut.orders.map((o, k) => toOrder(o, names, `${path}.wayOut.orders[${k}]`)),
-      },
-    };
-  });
-  const { end } = file.plan;
-  const craft = assembleCraft(toBoatSpec(withFenders(file.boat, file.plan.fenders)));
-  const weather = toWeather(file.conditions, file.place);
+  const { place } = file;
+  const known = namedThings(file);
+  const weather = toWeather(file.conditions, place);
   const below = weather.level ? seriesAt(weather.level, 0) : 0;
-  const locks = workedLocks(file, names, below);
-  const shore = obstacleSetOf(withoutDrawnLeaves(toObstacles(file.place), file.place, locks));
-  const { lines, where, rigging } = toRigging(file, craft, names, locks);
-  const others = file.others.map(({ id, name, boat, start }, i) => ({
+  const lockProblems: Problem[] = [];
+  const locks = workedLocks(file, { problems: lockProblems }, below);
+  const shore = obstacleSetOf(withoutDrawnLeaves(toObstacles(place), place, locks));
+  const about = file.others.map(({ id, name, boat, start }) => ({
     id,
     name,
     craft: assembleCraft(toBoatSpec(boat)),
     start: { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg), speed: 0 },
-    lines: lines[i + 1]!,
   }));
-  const input: RunInput = {
-    boat: craft.spec,
-    ...(lines[0]!.count > 0 ? { lines: lines[0]! } : {}),
-    ...(others.length > 0 ? { others, where } : {}),
-    ...(where.length > 0 || rigging.crew.length > 0 ? { rigging } : {}),
+  const ground = {
     obstacles: shore.obstacles,
-    bridges: bridgesOf(file.place.areas),
-    ladders: laddersOf(file.place),
-    zones: zonesOf(file.place.areas),
-    craft,
+    bridges: bridgesOf(place.areas),
+    ladders: laddersOf(place),
+    zones: zonesOf(place.areas),
     shore,
     weather,
     ...(locks.length > 0 ? { locks } : {}),
@@ -164,24 +185,48 @@ export function toRunInput(asKept: ManoeuvreFile): Result<RunInput> {
       heading: radians(file.start.heading_deg),
       speed: file.start.speed_mps,
     },
-    plan: {
-      steps,
-      end: { cue: toCue(end.cue, names, 'plan.end.cue'), within: end.within_s },
-    },
-    goal: goal(file.goal, names),
     berth: new Set(file.berth),
     limit: file.limit_s,
   };
-  const known = new Set([...input.obstacles, ...others].map((o) => o.id));
+  const ids = new Set([...shore.obstacles, ...about].map(({ id }) => id));
   const strayBerths = file.berth.flatMap((id, i) =>
-    known.has(id) ? [] : [{ path: `berth[${i}]`, message: `the place has nothing called '${id}'` }],
+    ids.has(id) ? [] : [{ path: `berth[${i}]`, message: `the place has nothing called '${id}'` }],
   );
-  const problems = [
-    ...names.problems,
-    ...strayBerths,
-    ...takenNames(file),
-    ...startProblems(input, craft, shore),
-    ...shoalProblems(input, craft),
-  ];
-  return problems.length > 0 ? failure(...problems) : success(input);
+  let last: Fendered | null = null;
+  const fendered = (fenders: PlanDocument['fenders']): Fendered => {
+    const key = JSON.stringify(fenders);
+    if (last?.key === key) return last;
+    const craft = assembleCraft(toBoatSpec(withFenders(file.boat, fenders)));
+    const boats = { start: ground.start, others: about };
+    const problems = [
+      ...startProblems(boats, craft, shore),
+      ...shoalProblems({ ...boats, weather, locks }, craft),
+    ];
+    last = { key, craft, problems };
+    return last;
+  };
+  return (plan) => {
+    const whole = { ...file, plan };
+    const names = new Names(whole, known);
+    const looked = planInput(plan, names);
+    const { craft, problems: atStart } = fendered(plan.fenders);
+    names.problems.push(...lockProblems);
+    const { lines, where, rigging } = toRigging(whole, craft, names, locks);
+    const others = about.map((other, i) => ({ ...other, lines: lines[i + 1]! }));
+    const input: RunInput = {
+      ...ground,
+      boat: craft.spec,
+      craft,
+      ...(lines[0]!.count > 0 ? { lines: lines[0]! } : {}),
+      ...(others.length > 0 ? { others, where } : {}),
+      ...(where.length > 0 || rigging.crew.length > 0 ? { rigging } : {}),
+      plan: looked,
+      goal: goal(file.goal, names),
+    };
+    const problems = [...names.problems, ...strayBerths, ...takenNames(file), ...atStart];
+    return problems.length > 0 ? failure(...problems) : success(input);
+  };
 }
+
+/** Turns a checked manoeuvre into what the core runs. */
+export const toRunInput = (file: ManoeuvreFile): Result<RunInput> => prepareRun(file)(file.plan);

@@ -3,7 +3,7 @@ import { Random } from '@/core/math';
 import { runPlan, runTillHard, type Run } from '@/core/plan';
 import { cost, patternSearch, robustMerit, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
-import { toRunInput } from '@/document/run-input';
+import { prepareRun, type PreparedRun } from '@/document/run-input';
 import type { PlanDocument } from '@/document/plan';
 import { endedAt, named, type PlanTemplate } from './template';
 import { withExpectations } from './expect';
@@ -79,11 +79,13 @@ const cheaper = (a: Tried, b: Tried) => a.cost - b.cost;
 class Fitting {
   private tries = 0;
   private readonly of: number;
+  private readonly inputWith: PreparedRun;
 
   constructor(
-    private readonly file: ManoeuvreFile,
+    file: ManoeuvreFile,
     private readonly templates: readonly PlanTemplate[],
   ) {
+    this.inputWith = prepareRun(file);
     const open = templates.reduce((sum, { parameters }) => sum + Object.keys(parameters).length, 0);
     this.of = ROUNDS.reduce<number>(
       (sum, times) =>
@@ -113,7 +115,7 @@ class Fitting {
     const tunables = onFrom(tried);
     let best = told;
     const cost = (values: readonly number[]) => {
-      const input = toRunInput({ ...this.file, plan: written(template, values) });
+      const input = this.inputWith(written(template, values));
       if (!input.ok) return Infinity;
       const now = this.cost(template, values, 'whole');
       // Only of what gets there is it worth asking.
@@ -162,7 +164,7 @@ class Fitting {
         : written(template, values);
     const short = by === 'first' && template.decided !== undefined;
     const plan = short ? endedAt(whole, template.decided) : whole;
-    const input = toRunInput({ ...this.file, plan });
+    const input = this.inputWith(plan);
     if (!input.ok) return Infinity;
     const run = runTillHard(input.value);
     // Every step of a template says its way out.
@@ -193,7 +195,7 @@ class Fitting {
   private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Looked | null> {
     let best: Looked | null = null;
     for (const tried of fitted) {
-      const input = toRunInput({ ...this.file, plan: written(tried.template, tried.values) });
+      const input = this.inputWith(written(tried.template, tried.values));
       if (!input.ok) continue;
       const found = waysOut(input.value);
       const none = found.filter(({ grade }) => grade === 'none').length;
@@ -211,7 +213,7 @@ class Fitting {
 
   private told({ template, values }: Tried, wayOut: Proposal['wayOut'] = null): Proposal {
     const plan = written(template, values);
-    const input = toRunInput({ ...this.file, plan });
+    const input = this.inputWith(plan);
     if (!input.ok) throw new Error('a draft that could be tried can be played');
     const whole = runPlan(input.value);
     const { outcome, duration, goal, margins, events } = whole;

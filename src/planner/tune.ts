@@ -1,7 +1,7 @@
 import { patternSearch, robustMerit, type Tunable } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { success, type Result } from '@/document/result';
-import { toRunInput } from '@/document/run-input';
+import { prepareRun } from '@/document/run-input';
 import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
 import { keyOf, parametersOf } from '@/document/plan-codec';
 
@@ -98,7 +98,8 @@ const MOST_TRIES = 400;
  * @param most tries, each of three runs
  */
 export function* tunePlan(file: ManoeuvreFile, most = MOST_TRIES): Generator<Result<Tuned>> {
-  const first = toRunInput(file);
+  const inputWith = prepareRun(file);
+  const first = inputWith(file.plan);
   if (!first.ok) {
     yield first;
     return;
@@ -107,7 +108,7 @@ export function* tunePlan(file: ManoeuvreFile, most = MOST_TRIES): Generator<Res
   const written = (values: readonly number[]) =>
     numbers.reduce((plan, { write }, i) => write(plan, values[i]!), file.plan);
   const cost = (values: readonly number[]) => {
-    const input = toRunInput({ ...file, plan: written(values) });
+    const input = inputWith(written(values));
     return input.ok ? robustMerit(input.value) : Infinity;
   };
   const before = robustMerit(first.value);
