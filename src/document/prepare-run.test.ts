@@ -1,5 +1,5 @@
 import { runPlan } from '@/core/plan';
-import { prepareRun, toRunInput } from './';
+import { prepareRun, toRunInput, type PlanDocument } from './';
 import { demoFile } from './testing/demo';
 
 describe('a manoeuvre made ready once', () => {
@@ -16,7 +16,7 @@ describe('a manoeuvre made ready once', () => {
   });
 
   it('runs the same however often, whatever was run in it before', () => {
-    const run = (plan: typeof bare) => {
+    const run = (plan: PlanDocument) => {
       const input = inputWith(plan);
       if (!input.ok) throw new Error(JSON.stringify(input.problems));
       return runPlan(input.value);

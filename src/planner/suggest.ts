@@ -1,7 +1,7 @@
 import { checkPlan } from '@/core/checks';
 import { Random } from '@/core/math';
 import { runPlan, runTillHard, type Run } from '@/core/plan';
-import { cost, patternSearch, robustMerit, waysOut } from '@/core/search';
+import { cost, patternSearch, robustCost, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { prepareRun, type PreparedRun } from '@/document/run-input';
 import type { PlanDocument } from '@/document/plan';
@@ -170,7 +170,10 @@ class Fitting {
     // Every step of a template says its way out.
     const said = input.value.plan.steps.map(() => true);
     const findings = PER_FINDING * checkPlan(input.value, run, said).length;
-    return findings + (by === 'robust' ? robustMerit(input.value) : cost(input.value, run));
+    if (by !== 'robust') return findings + cost(input.value, run);
+    // One that was given up at a hard touch has to be run to its end.
+    const toItsEnd = run.margins.touch?.grade === 'hard' ? runPlan(input.value) : run;
+    return findings + robustCost(input.value, toItsEnd);
   }
 
   private *fitted(from: Tried, by: By, most: number): Generator<Proposal, Tried> {

@@ -1,4 +1,4 @@
-import { patternSearch, robustMerit, type Tunable } from '@/core/search';
+import { patternSearch, robustCost, type Tunable } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { success, type Result } from '@/document/result';
 import { prepareRun } from '@/document/run-input';
@@ -109,9 +109,9 @@ export function* tunePlan(file: ManoeuvreFile, most = MOST_TRIES): Generator<Res
     numbers.reduce((plan, { write }, i) => write(plan, values[i]!), file.plan);
   const cost = (values: readonly number[]) => {
     const input = inputWith(written(values));
-    return input.ok ? robustMerit(input.value) : Infinity;
+    return input.ok ? robustCost(input.value) : Infinity;
   };
-  const before = robustMerit(first.value);
+  const before = robustCost(first.value);
   for (const { values, cost: now, tries } of patternSearch(numbers, cost, most)) {
     const better = now < before;
     yield success({

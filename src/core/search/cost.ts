@@ -74,12 +74,17 @@ export function cost(input: RunInput, run: Run): number {
 const OTHER_WINDS = [0.75, 1.25] as const;
 const OTHER_WEIGHT = 0.5;
 
-/** Merit in the wind there is, and in a weaker and a stronger one: what only just works is not good. */
-export function robustMerit(input: RunInput): number {
+/**
+ * Cost in the wind there is, and in a weaker and a stronger one: what only just works is not good.
+ *
+ * @param known how it runs in the wind there is, if it has been run to its end
+ */
+export function robustCost(input: RunInput, known: Run = runPlan(input)): number {
   const inWind = (windTimes: number) => {
     const varied = vary(input, { ...NO_VARIATION, windTimes });
     return cost(varied, runPlan(varied));
   };
-  if (input.weather.windSpeed === 0) return inWind(1);
-  return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), inWind(1));
+  const now = cost(input, known);
+  if (input.weather.windSpeed === 0) return now;
+  return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), now);
 }

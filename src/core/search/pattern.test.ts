@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runPlan, type RunInput } from '../plan';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
-import { cost, robustMerit } from './cost';
+import { cost, robustCost } from './cost';
 import { patternSearch, type Tunable, type PatternState } from './pattern';
 
 const START = { is: 'start' } as const;
@@ -104,7 +104,7 @@ describe('merit', () => {
 
   it('in a calm asks for nothing but the calm', () => {
     const calm = { ...lane(6), weather: CALM };
-    expect(robustMerit(calm)).toBe(of(calm));
-    expect(robustMerit(lane(6))).not.toBe(of(lane(6)));
+    expect(robustCost(calm)).toBe(of(calm));
+    expect(robustCost(lane(6))).not.toBe(of(lane(6)));
   });
 });
