@@ -1,76 +1,84 @@
 import { wrapTurn } from '@/core/math';
-import { isDoneBy, type ControlOrder, type CrewOrder, type RunEvent } from '@/core/plan';
+import { ORDERS, type Order, type Parameter, type RunEvent } from '@/core/plan';
 import { degrees } from './fields';
 import type { PlanDocument } from './plan';
 
 export const headingOf = (psi: number) => degrees(wrapTurn(psi));
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
+const GEARS = { '-1': 'astern', '0': 'neutral', '1': 'ahead' } as const;
 
-function controlText(order: ControlOrder): string {
-  switch (order.do) {
-    case 'wheel':
-      return `wheel ${degrees(order.angle).toFixed(0)}°`;
-    case 'steer':
-      return `steer ${headingOf(order.heading).toFixed(0)}°`;
-    case 'steerFor':
-      return `${order.first === 'stern' ? 'stern' : 'steer'} for ${order.mark.name}`;
-    case 'call':
-      return `call: ${order.text}`;
-    case 'signal':
-      return 'signal: wind';
-    case 'other': {
-      const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
-      return `other boat ${order.boat}: ${gear}, throttle ${percent(order.throttle)}`;
-    }
-    case 'thruster': {
-      const side = order.power < 0 ? 'port' : 'starboard';
-      return order.power === 0
-        ? 'thruster off'
-        : `thruster ${side} ${percent(Math.abs(order.power))}`;
-    }
-    case 'joystick':
-      return `joystick: ahead ${percent(order.ahead)}, starboard ${percent(order.sideways)}, twist ${percent(order.twist)}`;
-    case 'engine': {
-      const gear = order.gear > 0 ? 'ahead' : order.gear < 0 ? 'astern' : 'neutral';
-      const which = order.engine === null ? '' : `engine ${order.engine + 1} `;
-      return `${which}${gear}, throttle ${percent(order.throttle)}`;
-    }
+/** What a parameter of an order says, by its kind; null where it says nothing. Who does it is said before. */
+function parameterText(
+  name: string,
+  p: Parameter,
+  value: unknown,
+  { lines }: PlanDocument,
+): string | null {
+  if (value === null || value === undefined) return null;
+  const number = value as number;
+  switch (p.kind) {
+    case 'angle':
+      return `${degrees(number).toFixed(0)}°`;
+    case 'heading':
+      return `${headingOf(number).toFixed(0)}°`;
+    case 'share':
+      return `${name} ${Math.round(100 * number)} %`;
+    case 'length':
+    case 'distance':
+      return `${number.toFixed(1)} m`;
+    case 'speed':
+      return `${number.toFixed(2)} m/s`;
+    case 'time':
+      return `${number.toFixed(1)} s`;
+    case 'turns':
+      return `${number} turns`;
+    case 'gear':
+      return GEARS[`${number as -1 | 0 | 1}`];
+    case 'flag':
+      return value === true ? name : null;
+    case 'choice':
+    case 'text':
+      return value as string;
+    case 'line':
+    case 'rope':
+    case 'anchor':
+      return lines[number]?.name ?? '';
+    case 'person':
+    case 'hand':
+    case 'keeper':
+      return null;
+    case 'boat':
+      return `boat ${number}`;
+    case 'engine':
+    case 'thruster':
+    case 'lock':
+    case 'paddle':
+      return `${p.kind} ${number + 1}`;
+    case 'mark':
+    case 'point':
+    case 'anyPoint':
+    case 'lineEnd':
+      return (value as { readonly name: string }).name;
   }
 }
 
-function handsText(order: CrewOrder, { lines, crew }: PlanDocument): string {
-  const who = order.by === null ? '' : `${crew[order.by]?.name ?? ''}: `;
-  const line = 'line' in order ? (lines[order.line]?.name ?? '') : '';
-  switch (order.do) {
-    case 'pass':
-      return `${who}${order.how} ${line} to ${order.to.name}`;
-    case 'tend':
-      return `${who}${order.how} ${line}`;
-    case 'letGo':
-      return `${who}let go ${line}`;
-    case 'anchor':
-      return `${who}${order.how} ${line}`;
-    case 'paddle':
-      return `${who}paddle ${order.paddle + 1} to ${percent(order.to)}`;
-    case 'gates':
-      return `${who}${order.end} gates ${order.leaf === 'both' ? '' : `${order.leaf} `}${order.to}`;
-    case 'stepAshore':
-      return `${who}step ashore, to ${order.mark.name}`;
-    case 'stepAboard':
-      return `${who}step aboard ${order.point.name}`;
-    case 'go':
-      return `${who}go ${order.point.name}`;
-  }
+/** An order of a run: "wheel: -12°", "Ada: pass: bow line, cleat 3, drop". */
+function orderText(order: Order, plan: PlanDocument): string {
+  const parameters: Readonly<Record<string, Parameter>> = ORDERS[order.do].parameters;
+  const values = order as unknown as Readonly<Record<string, unknown>>;
+  const said = Object.entries(parameters).flatMap(
+    ([name, p]) => parameterText(name, p, values[name], plan) ?? [],
+  );
+  const by = 'by' in order && order.by !== null ? `${plan.crew[order.by]?.name ?? ''}: ` : '';
+  const what = order.do.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+  return said.length > 0 ? `${by}${what}: ${said.join(', ')}` : `${by}${what}`;
 }
 
 /** An event of a run in words, for files and the command line. */
 export function eventText(event: RunEvent, plan: PlanDocument): string {
   switch (event.is) {
     case 'order':
-      return isDoneBy(event.order, 'crew')
-        ? handsText(event.order, plan)
-        : controlText(event.order);
+      return orderText(event.order, plan);
     case 'expectation failed':
       return `expected ${event.expectation.is}, found ${event.found.toFixed(3)}`;
     case 'cue never came':

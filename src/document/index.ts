@@ -101,6 +101,7 @@ export {
   type Problem,
   type Result,
 } from './result';
+export { keyOf } from './plan-codec';
 export { prepareRun, toRunInput, type PreparedRun } from './run-input';
 export {
   stepSchema,

@@ -26,6 +26,7 @@ export {
   type Rigging,
   type Whereabouts,
 } from './rigging';
+export { mirroredMark, mirroredPlan, mirroredPoint } from './mirror';
 export { obey } from './obey';
 export type { Channel } from './channel';
 export { CUES, isGroup, type Cue, type CueName, type SimpleCue } from './cues';

@@ -52,8 +52,6 @@ export function flipLock(sited: SitedLock): SitedLock {
   };
 }
 
-export const otherSide = (side: Side): Side => OTHER[side];
-
 /** A lock of 16 by 6 m, 2 m of rise, its upper gates at the place's middle and its chamber going south: up-stream is north. */
 export function lockAt(
   rest: Partial<Lock> = {},

@@ -1,20 +1,20 @@
 import { assembleCraft, type BoatSpec } from '../boat';
 import { LINE, LINE_COLUMNS, solidObstacle, type Lines } from '../holding';
 import {
-  isGroup,
+  mirroredMark,
+  mirroredPlan,
+  mirroredPoint,
   type Cue,
-  type Expectation,
   type PlanStep,
   type Rigging,
   type RunInput,
-  type SimpleCue,
   type TimedOrder,
 } from '../plan';
 import { sloop } from './boats';
 import type { Weather } from '../simulation';
 import { bottomOf, type Bottom } from '../water';
 import { CALM } from './rig';
-import { flipLock, otherSide } from './locks';
+import { flipLock } from './locks';
 
 export { box } from './boxes';
 
@@ -56,93 +56,6 @@ export function inputOf(steps: PlanStep[], end: Cue, rest: Partial<RunInput> = {
 }
 
 /** On the place east is turned to west; on another boat starboard to port. */
-const flipMark = <
-  T extends { readonly x: number; readonly y: number; readonly boat?: number | undefined },
->(
-  mark: T,
-): T => (mark.boat ? { ...mark, y: -mark.y } : { ...mark, x: -mark.x });
-const flipPoint = <T extends { readonly y: number }>(point: T): T => ({ ...point, y: -point.y });
-
-const flipCue = (cue: Cue): Cue =>
-  isGroup(cue) ? { ...cue, of: cue.of.map(flipSimple) } : flipSimple(cue);
-
-function flipSimple(cue: SimpleCue): SimpleCue {
-  switch (cue.is) {
-    case 'heading':
-      return { ...cue, heading: -cue.heading };
-    case 'turned':
-      return { ...cue, by: -cue.by };
-    case 'abeam':
-    case 'within':
-      return { ...cue, point: flipPoint(cue.point), mark: flipMark(cue.mark) };
-    default:
-      return cue;
-  }
-}
-
-function flipExpectation(e: Expectation): Expectation {
-  switch (e.is) {
-    case 'heading':
-      return { ...e, heading: -e.heading };
-    case 'turning':
-      return { ...e, to: e.to === 'port' ? 'starboard' : 'port' };
-    case 'near':
-      return { ...e, point: flipPoint(e.point), mark: flipMark(e.mark) };
-    default:
-      return e;
-  }
-}
-
-function flipOrder(timed: TimedOrder): TimedOrder {
-  const { order } = timed;
-  switch (order.do) {
-    case 'wheel':
-      return { ...timed, order: { ...order, angle: -order.angle } };
-    case 'steer':
-      return { ...timed, order: { ...order, heading: -order.heading } };
-    case 'steerFor':
-      return { ...timed, order: { ...order, mark: flipMark(order.mark) } };
-    case 'thruster':
-      return { ...timed, order: { ...order, power: -order.power } };
-    case 'joystick':
-      return { ...timed, order: { ...order, sideways: -order.sideways, twist: -order.twist } };
-    case 'pass': {
-      const { tail } = order.to;
-      const mark = { ...flipMark(order.to), tail: tail && flipMark(tail) };
-      return { ...timed, order: { ...order, to: mark } };
-    }
-    case 'stepAshore':
-      return { ...timed, order: { ...order, mark: flipMark(order.mark) } } as TimedOrder;
-    case 'other':
-      return {
-        ...timed,
-        order: {
-          ...order,
-          heading: order.heading === null ? null : -order.heading,
-          mark: order.mark && flipMark(order.mark),
-        },
-      };
-    case 'gates':
-      if (order.leaf === 'both') return timed;
-      return { ...timed, order: { ...order, leaf: otherSide(order.leaf) } };
-    case 'stepAboard':
-    case 'go':
-      return { ...timed, order: { ...order, point: flipPoint(order.point) } };
-    default:
-      return timed;
-  }
-}
-
-function flipStep(step: PlanStep): PlanStep {
-  return {
-    ...step,
-    cue: flipCue(step.cue),
-    orders: step.orders.map(flipOrder),
-    expect: step.expect.map(flipExpectation),
-    wayOut: { ...step.wayOut, orders: step.wayOut.orders.map(flipOrder) },
-  };
-}
-
 function flipLines(lines: Lines): Lines {
   const rows = lines.rows.slice();
   for (let at = 0; at < rows.length; at += LINE_COLUMNS) rows[at + LINE.EAST]! *= -1;
@@ -154,15 +67,15 @@ function flipRigging(rigging: Rigging): Rigging {
     ...rigging,
     lines: rigging.lines.map((line) => ({
       ...line,
-      from: flipPoint(line.from),
-      at: flipPoint(line.at),
+      from: mirroredPoint(line.from),
+      at: mirroredPoint(line.at),
     })),
-    helm: rigging.helm && flipPoint(rigging.helm),
+    helm: rigging.helm && mirroredPoint(rigging.helm),
     crew: rigging.crew.map((person) => ({
       ...person,
       at: person.at.aboard
-        ? { aboard: true, point: flipPoint(person.at.point) }
-        : { aboard: false, mark: flipMark(person.at.mark) },
+        ? { aboard: true, point: mirroredPoint(person.at.point) }
+        : { aboard: false, mark: mirroredMark(person.at.mark) },
     })),
   };
 }
@@ -171,9 +84,9 @@ function flipBoat(boat: BoatSpec): BoatSpec {
   return {
     ...boat,
     drives: boat.drives.map((d) => ({ ...d, hand: d.hand === 1 ? -1 : 1, y: -d.y })),
-    foils: boat.foils.map(flipPoint),
-    rudders: boat.rudders.map(flipPoint),
-    fenders: boat.fenders.map(flipPoint),
+    foils: boat.foils.map(mirroredPoint),
+    rudders: boat.rudders.map(mirroredPoint),
+    fenders: boat.fenders.map(mirroredPoint),
   };
 }
 
@@ -218,7 +131,7 @@ export function mirrored(input: RunInput): RunInput {
         }
       : {}),
     boat: flipBoat(input.boat),
-    ...(input.ladders ? { ladders: input.ladders.map(flipMark) } : {}),
+    ...(input.ladders ? { ladders: input.ladders.map(mirroredMark) } : {}),
     obstacles: input.obstacles.map((o) => {
       if (!o.outline) return { ...o, x: -o.x, minX: -o.maxX, maxX: -o.minX };
       const outline = o.outline.map((value, i) => (i % 2 === 0 ? -value : value));
@@ -235,16 +148,13 @@ export function mirrored(input: RunInput): RunInput {
       ? { zones: input.zones.map((z) => ({ ...z, outline: flipRing(z.outline) })) }
       : {}),
     start: { ...start, x: -start.x, heading: -start.heading },
-    plan: {
-      steps: plan.steps.map(flipStep),
-      end: { ...plan.end, cue: flipCue(plan.end.cue) },
-    },
+    plan: mirroredPlan(plan),
     goal:
       goal.is === 'lie'
         ? {
             ...goal,
-            point: flipPoint(goal.point),
-            mark: flipMark(goal.mark),
+            point: mirroredPoint(goal.point),
+            mark: mirroredMark(goal.mark),
             heading: -goal.heading,
           }
         : goal,

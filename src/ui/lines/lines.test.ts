@@ -3,7 +3,7 @@ import { breakingLoads, planSchema, toRunInput, type PlanDocument } from '@/docu
 import { demoFile } from '@/document/testing/demo';
 import { handsOf } from '../plan/said';
 import { lineLane } from '../plan/line-lane';
-import { orderFrom, orderRow } from '../plan/order-rows';
+import { orderFrom, orderRow } from '../plan/orders';
 import { scaleLinear } from 'd3-scale';
 import { orderText as orderWords } from '../words/steps';
 import { orderText, settlesText, withoutText } from '../words/holding';
@@ -173,7 +173,7 @@ describe('orders to hands', () => {
   }).steps[0]!.orders;
 
   it('come back from their fields as they went in', () => {
-    expect(orders.map((order) => orderFrom(orderRow(order)))).toEqual(orders);
+    expect(orders.map((order) => orderFrom(orderRow(order, UNITS), UNITS))).toEqual(orders);
   });
 
   it('are said as they would be called', () => {

@@ -1,6 +1,5 @@
 'use client';
 import { X } from 'lucide-react';
-import { useMemo } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { check, MOST_LIMIT_S, planSchema } from '@/document';
 import { useLiveForm } from '../hooks/use-live-form';
@@ -9,9 +8,8 @@ import { IconButton } from '../parts/IconButton';
 import { NumberBox } from '../parts/NumberBox';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { useNames } from './use-names';
 import { errorTree, type StepForm } from './step-form';
-import { cueFromForm, cueToForm, freshCue } from './cue-rows';
+import { cueFromForm, cueToForm } from './cues';
 import { CueFields } from './CueFields';
 
 const endSchema = planSchema.shape.end;
@@ -22,17 +20,12 @@ export function EndEditor() {
   const end = useWorkspace((s) => s.manoeuvre.plan.end);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
-  const { points, watched, marks, lines, locks, crew } = useNames();
-  const fresh = useMemo(
-    () => freshCue(points[0] ?? '', marks[0] ?? '', lines[0], locks[0]?.name, crew[0]),
-    [points, marks, lines, locks, crew],
-  );
 
   const read = (form: StepForm) =>
     check(endSchema, { cue: cueFromForm(form, units), within_s: form.within });
   const show = ({ cue, within_s }: typeof end): StepForm => ({
     title: '',
-    ...cueToForm(cue, fresh, units),
+    ...cueToForm(cue, units),
     within: within_s,
     orders: [],
     expect: [],
@@ -47,7 +40,7 @@ export function EndEditor() {
       const result = read(given);
       return result.ok
         ? { values: given, errors: {} }
-        : { values: {}, errors: errorTree(result.problems, units) };
+        : { values: {}, errors: errorTree(result.problems, given, units) };
     },
   });
   const { register } = form;
@@ -75,7 +68,7 @@ export function EndEditor() {
           </IconButton>
         </div>
         <Part name="Over when">
-          <CueFields fresh={fresh} points={watched} marks={marks} units={units} />
+          <CueFields />
           <p className="mt-1.5 text-quiet">
             given up after{' '}
             <NumberField

@@ -1,12 +1,18 @@
 'use client';
 import { Crosshair } from 'lucide-react';
-import { Controller, useFormContext, type FieldPath } from 'react-hook-form';
+import { Controller, useFormContext } from 'react-hook-form';
 import { Choice, type ChoiceOption } from '../parts/Choice';
-import { NumberField } from '../parts/Field';
+import { NumberField, TextField } from '../parts/Field';
 import { useWorkspace } from '../state/context';
-import type { StepForm } from './step-form';
 
-type Name = FieldPath<StepForm>;
+/** A field of the step's form by its path; which there are is the form's and its parts' own business. */
+type Name = string;
+
+function useMessage(name: Name): string | undefined {
+  const { getFieldState, formState } = useFormContext();
+  const message: unknown = getFieldState(name, formState).error?.message;
+  return typeof message === 'string' ? message : undefined;
+}
 
 /** A number of the step form, by its field's name. */
 export function RowNumber({
@@ -20,16 +26,22 @@ export function RowNumber({
   unit: string;
   width?: number;
 }) {
-  const { register, getFieldState, formState } = useFormContext<StepForm>();
+  const { register } = useFormContext();
   return (
     <NumberField
       label={label}
       unit={unit}
       width={width}
       registration={register(name, { valueAsNumber: true })}
-      error={getFieldState(name, formState).error?.message}
+      error={useMessage(name)}
     />
   );
+}
+
+/** Words of the step form, by their field's name. */
+export function RowText({ name, label }: { name: Name; label: string }) {
+  const { register } = useFormContext();
+  return <TextField label={label} registration={register(name)} error={useMessage(name)} />;
 }
 
 /** A mark of the place: from the list, or picked on the water. */
@@ -42,7 +54,7 @@ export function RowMark({
   label: string;
   options: readonly ChoiceOption<string>[];
 }) {
-  const { setValue } = useFormContext<StepForm>();
+  const { setValue } = useFormContext();
   const picking = useWorkspace((s) => s.picking);
   const setPicking = useWorkspace((s) => s.setPicking);
   const on = picking?.what === name;
@@ -87,7 +99,7 @@ export function RowChoice({
   label: string;
   options: readonly ChoiceOption<string>[];
 }) {
-  const { control } = useFormContext<StepForm>();
+  const { control } = useFormContext();
   return (
     <Controller
       control={control}

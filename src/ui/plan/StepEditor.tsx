@@ -1,6 +1,6 @@
 'use client';
 import { ArrowLeft, ArrowRight, CopyPlus, Scissors, Trash2, X } from 'lucide-react';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { StepDocument } from '@/document';
 import { useLiveForm } from '../hooks/use-live-form';
@@ -11,13 +11,10 @@ import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { Gesture } from '../state/workspace';
 import { stepResolver, fromForm, toForm, type StepForm } from './step-form';
-import { freshCue } from './cue-rows';
-import { freshExpect } from './expect-rows';
 import { CueFields } from './CueFields';
 import { duplicateStep, freshStepId, moveStep, removeStep, splitStep } from './edits';
 import { ExpectRows } from './ExpectRows';
 import { OrderRows } from './OrderRows';
-import { useNames } from './use-names';
 
 /** Cuts the step in two where the playhead stands. */
 function SplitButton({ step }: { step: StepDocument }) {
@@ -56,17 +53,9 @@ export function StepEditor({ step, number }: { step: StepDocument; number: numbe
   const edit = useWorkspace((s) => s.edit);
   const select = useWorkspace((s) => s.select);
   const units = useUnits();
-  const { points, watched, marks, lines, locks, crew } = useNames();
-  const fresh = useMemo(
-    () => ({
-      cue: freshCue(points[0] ?? '', marks[0] ?? '', lines[0], locks[0]?.name, crew[0]),
-      expect: freshExpect(points[0] ?? '', marks[0] ?? '', lines[0]),
-    }),
-    [points, marks, lines, locks, crew],
-  );
 
   const form = useForm<StepForm>({
-    defaultValues: toForm(step, fresh, units),
+    defaultValues: toForm(step, units),
     resolver: stepResolver(step.id, units),
     mode: 'onChange',
   });
@@ -76,7 +65,7 @@ export function StepEditor({ step, number }: { step: StepDocument; number: numbe
   useLiveForm(
     form,
     step,
-    (part) => toForm(part, fresh, units),
+    (part) => toForm(part, units),
     (values) => fromForm(step.id, values, units),
     (next) => {
       const apply = gesture.current ?? { edit: store.getState().edit };
@@ -169,7 +158,7 @@ export function StepEditor({ step, number }: { step: StepDocument; number: numbe
           />
         </div>
         <Part name="When">
-          <CueFields fresh={fresh.cue} points={watched} marks={marks} units={units} />
+          <CueFields />
           <p className="mt-1.5 text-quiet">
             given up after{' '}
             <NumberField
@@ -185,7 +174,7 @@ export function StepEditor({ step, number }: { step: StepDocument; number: numbe
           <FieldError error={errors.orders?.message} />
         </Part>
         <Part name="Expect">
-          <ExpectRows fresh={fresh.expect} points={watched} marks={marks} units={units} />
+          <ExpectRows />
         </Part>
         <Part name="Way out, if not">
           <TextField

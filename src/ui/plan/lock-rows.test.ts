@@ -2,10 +2,9 @@ import { cueSchema, orderSchema, type CueDocument, type OrderDocument } from '@/
 import { demoFile } from '@/document/testing/demo';
 import { cueText, orderText, ordersText } from '../words/steps';
 import { LOCK_CUE_WORDS } from '../words/locks';
-import { cueFromForm, cueToForm, freshCue } from './cue-rows';
-import { ANYBODY, freshOrder, orderFrom, orderRow } from './order-rows';
-
-const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
+import { cueFromForm, cueToForm } from './cues';
+import { freshOrder, orderFrom, orderRow } from './orders';
+import { FIRST, UNITS } from './testing/rows';
 
 const ORDERS: OrderDocument[] = [
   { do: 'paddle', after_s: 0, lock: 'Cobnut Lock', paddle: 'west ground paddle', to: 0.4 },
@@ -37,23 +36,29 @@ const ORDERS: OrderDocument[] = [
 
 describe('orders at a lock in fields', () => {
   it.each(ORDERS)('$do comes back as it went in', (order) => {
-    const back = orderFrom(orderRow(order));
+    const back = orderFrom(orderRow(order, UNITS), UNITS);
     expect(back).toEqual(order);
     expect(orderSchema.safeParse(back).success).toBe(true);
   });
 
   it('fresh ones are the keeper’s, and half a paddle', () => {
-    const paddle = orderFrom({ ...freshOrder('paddle'), lock: 'L', paddle: 'near' });
+    const first = { ...FIRST, lock: 'L', paddle: 'near' };
+    const paddle = orderFrom(freshOrder('paddle', first), UNITS);
     expect(paddle).toEqual({ do: 'paddle', after_s: 0, lock: 'L', paddle: 'near', to: 0.5 });
-    const gates = orderFrom({ ...freshOrder('gates'), lock: 'L', by: ANYBODY });
+    const gates = orderFrom(freshOrder('gates', first), UNITS);
     expect(gates).not.toHaveProperty('by');
     expect(orderSchema.safeParse(gates).success).toBe(true);
-    expect(orderSchema.safeParse(orderFrom(freshOrder('paddle'))).success).toBe(false);
+    expect(orderSchema.safeParse(orderFrom(freshOrder('paddle', FIRST), UNITS)).success).toBe(
+      false,
+    );
   });
 
   it('a boat in neutral has no throttle, whatever stood in its field', () => {
-    const row = { ...freshOrder('other'), boat: 'Wicket', gear: 'neutral' as const, throttle: 40 };
-    expect(orderFrom(row)).toMatchObject({ gear: 'neutral', throttle: 0 });
+    const row = freshOrder('other', { ...FIRST, boat: 'Wicket' });
+    const values = { ...row.values, gear: 'neutral', throttle: 40 };
+    expect(orderFrom({ ...row, values }, UNITS)).toMatchObject({ gear: 'neutral', throttle: 0 });
+    const unnamed = orderFrom({ ...row, values: { ...values, keeps: 'a mark', mark: '' } }, UNITS);
+    expect(orderSchema.safeParse(unnamed).success).toBe(false);
   });
 
   it('are said as they are called for', () => {
@@ -77,7 +82,7 @@ describe('cues at a lock in fields', () => {
 
   it.each(states)('%s comes back as it went in', (state) => {
     const cue: CueDocument = { is: 'lock', lock: 'Cobnut Lock', state };
-    const form = cueToForm(cue, freshCue('bow', 'lamp', '', 'Cobnut Lock'), UNITS);
+    const form = cueToForm(cue, UNITS);
     expect(cueFromForm(form, UNITS)).toEqual(cue);
     expect(cueSchema.safeParse(cue).success).toBe(true);
     expect(cueText(cue, UNITS)).toBe(`Cobnut Lock ${LOCK_CUE_WORDS[state]}`);
@@ -91,7 +96,7 @@ describe('cues at a lock in fields', () => {
         { is: 'after', time_s: 90 },
       ],
     };
-    const form = cueToForm(cue, freshCue('bow', 'lamp'), UNITS);
+    const form = cueToForm(cue, UNITS);
     expect(cueFromForm(form, UNITS)).toEqual(cue);
   });
 });
@@ -107,7 +112,7 @@ it('every order of the passages that ship has words of its own', () => {
     for (const { orders, cue } of plan.steps) {
       for (const order of orders) {
         expect(orderText(order)).not.toMatch(/undefined|NaN|\[object/);
-        expect(orderFrom(orderRow(order))).toEqual(order);
+        expect(orderFrom(orderRow(order, UNITS), UNITS)).toEqual(order);
       }
       expect(cueText(cue, UNITS)).not.toMatch(/undefined|NaN/);
     }

@@ -1,6 +1,7 @@
 import { orderSchema, type OrderDocument } from '@/document';
 import { orderText, ordersText } from '../words/steps';
-import { freshOrder, orderFrom, orderRow } from './order-rows';
+import { freshOrder, orderFrom, orderRow } from './orders';
+import { FIRST, UNITS } from './testing/rows';
 
 const ORDERS: OrderDocument[] = [
   { do: 'wheel', after_s: 0, angle_deg: -12 },
@@ -14,16 +15,19 @@ const ORDERS: OrderDocument[] = [
 ];
 
 it.each(ORDERS)('$do comes back from the form as it went in', (order) => {
-  expect(orderFrom(orderRow(order))).toEqual(order);
-  expect(orderSchema.safeParse(orderFrom(orderRow(order))).success).toBe(true);
+  expect(orderFrom(orderRow(order, UNITS), UNITS)).toEqual(order);
+  expect(orderSchema.safeParse(orderFrom(orderRow(order, UNITS), UNITS)).success).toBe(true);
 });
 
 it('a fresh order of every kind has a form; one that names something is sound once it is named', () => {
   for (const kind of ['wheel', 'steer', 'engine', 'joystick'] as const)
-    expect(orderSchema.safeParse(orderFrom(freshOrder(kind))).success).toBe(true);
-  const mark = orderFrom({ ...freshOrder('steerFor'), mark: 'pile 4' });
+    expect(orderSchema.safeParse(orderFrom(freshOrder(kind, FIRST), UNITS)).success).toBe(true);
+  const named = { ...FIRST, mark: 'pile 4' };
+  const mark = orderFrom(freshOrder('steerFor', named), UNITS);
   expect(orderSchema.safeParse(mark).success).toBe(true);
-  expect(orderSchema.safeParse(orderFrom(freshOrder('steerFor'))).success).toBe(false);
+  expect(orderSchema.safeParse(orderFrom(freshOrder('steerFor', FIRST), UNITS)).success).toBe(
+    false,
+  );
 });
 
 it('says a steer as a helm is told it', () => {

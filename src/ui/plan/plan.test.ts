@@ -2,14 +2,11 @@ import { runPlan } from '@/core/plan';
 import { check, planSchema, toRunInput, type StepDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { errorTree, fieldOf, fromForm, toForm } from './step-form';
-import { freshCue } from './cue-rows';
-import { freshExpect } from './expect-rows';
 import { addStep, duplicateStep, freshStepId, moveStep, removeStep, splitStep } from './edits';
 import { placeHeads } from './layout';
 
 const KN = { speed: 'kn', length: 'm', force: 'N' } as const;
 const FEET = { speed: 'm/s', length: 'ft', force: 'lbf' } as const;
-const fresh = { cue: freshCue('bow', 'lamp 2'), expect: freshExpect('bow', 'lamp 2') };
 const steps = [
   ...demoFile('off-stilt-pontoon').plan.steps,
   ...demoFile('alongside-wind-off').plan.steps,
@@ -29,7 +26,7 @@ describe('step fields', () => {
     ['metres a second and feet', FEET],
   ])('hold every shipped step in %s and give it back', (_, units) => {
     for (const step of steps) {
-      const back = fromForm(step.id, toForm(step, fresh, units), units);
+      const back = fromForm(step.id, toForm(step, units), units);
       expect(back.ok && near(back.value, step)).toBe(true);
     }
   });
@@ -41,24 +38,24 @@ describe('step fields', () => {
       orders: [{ do: 'wheel', after_s: 0, angle_deg: 0 }],
       expect: [{ is: 'speed', at: 'next', over: 'water', least_mps: 1, most_mps: 2 }],
     };
-    const form = toForm(step, fresh, KN);
-    form.cues[0]!.speed = 50;
-    form.orders[0]!.angle = 120;
-    form.expect[0]!.most = 0.5;
+    const form = toForm(step, KN);
+    form.cues[0]!.values.speed = 50;
+    form.orders[0]!.values.angle = 120;
+    form.expect[0]!.values.most = 0.5;
     const result = fromForm('b', form, KN);
     if (result.ok) throw new Error('taken');
-    const tree = errorTree(result.problems, KN);
-    expect(tree.cues?.[0]?.speed?.message).toBe('give a number from 0 to 39 kn');
-    expect(tree.orders?.[0]?.angle?.message).toBe('give a number from 0 to 90 degrees');
-    expect(tree.expect?.[0]?.most?.message).toBe('must not be below the least speed');
+    const tree = errorTree(result.problems, form, KN);
+    expect(tree.cues?.[0]?.values?.speed?.message).toBe('give a number from 0 to 39 kn');
+    expect(tree.orders?.[0]?.values?.angle?.message).toBe('give a number from 0 to 90 degrees');
+    expect(tree.expect?.[0]?.values?.most?.message).toBe('must not be below the least speed');
   });
 
   it('find the field of a document path', () => {
-    expect(fieldOf('cue.heading_deg')).toBe('cues.0.heading');
-    expect(fieldOf('cue.of[2].distance_m')).toBe('cues.2.distance');
+    expect(fieldOf('cue.heading_deg')).toBe('cues.0.values.heading');
+    expect(fieldOf('cue.of[2].distance_m')).toBe('cues.2.values.distance');
     expect(fieldOf('orders[1].after_s')).toBe('orders.1.after');
     expect(fieldOf('expect[0].at.after_s')).toBe('expect.0.after');
-    expect(fieldOf('wayOut.orders[0].angle_deg')).toBe('wayOrders.0.angle');
+    expect(fieldOf('wayOut.orders[0].angle_deg')).toBe('wayOrders.0.values.angle');
     expect(fieldOf('wayOut.note')).toBe('note');
     expect(fieldOf('within_s')).toBe('within');
   });

@@ -1,20 +1,11 @@
 import type { FieldErrors, Resolver } from 'react-hook-form';
-import {
-  stepSchema,
-  check,
-  MOST_CLEARANCE_M,
-  MOST_CUE_DISTANCE_M,
-  MOST_CUE_SPEED_MPS,
-  MOST_RUDDER_DEG,
-  MOST_TURN_DEG,
-  type StepDocument,
-  type Problem,
-  type Result,
-} from '@/document';
-import { lengthIn, speedIn, tidy, type Units } from '../words/units';
-import { cueFromForm, cueToForm, type CueForm, type CueRow } from './cue-rows';
-import { expectFrom, expectRow, type ExpectRow } from './expect-rows';
-import { orderFrom, orderRow, type OrderRow } from './order-rows';
+import { CUES, EXPECTATIONS, ORDERS, type Parameters } from '@/core/plan';
+import { check, stepSchema, type Problem, type Result, type StepDocument } from '@/document';
+import type { Units } from '../words/units';
+import { cueFromForm, cueToForm, viewOfCue, type CueForm } from './cues';
+import { expectFrom, expectRow, viewOfExpectation, type ExpectRow } from './expectations';
+import { orderFrom, orderRow, viewOfOrder, type OrderRow } from './orders';
+import { limitsOnScreen, type PartForm } from './part-values';
 
 /** A step as fields, in the user's units. */
 export interface StepForm extends CueForm {
@@ -27,108 +18,101 @@ export interface StepForm extends CueForm {
   wayOrders: OrderRow[];
 }
 
-export function toForm(
-  step: StepDocument,
-  fresh: { cue: CueRow; expect: ExpectRow },
-  units: Units,
-): StepForm {
+export function toForm(step: StepDocument, units: Units): StepForm {
   return {
     title: step.title,
-    ...cueToForm(step.cue, fresh.cue, units),
+    ...cueToForm(step.cue, units),
     within: step.within_s,
-    orders: step.orders.map(orderRow),
-    expect: step.expect.map((e) => expectRow(e, fresh.expect, units)),
+    orders: step.orders.map((order) => orderRow(order, units)),
+    expect: step.expect.map((expected) => expectRow(expected, units)),
     note: step.wayOut.note,
     automatic: step.wayOut.automatic,
-    wayOrders: step.wayOut.orders.map(orderRow),
+    wayOrders: step.wayOut.orders.map((order) => orderRow(order, units)),
   };
 }
 
 /** The step the fields describe, checked by the document's own schema. */
 export function fromForm(id: string, form: StepForm, units: Units): Result<StepDocument> {
+  const orders = (rows: readonly OrderRow[]) => rows.map((row) => orderFrom(row, units));
   return check(stepSchema, {
     id,
     title: form.title,
     cue: cueFromForm(form, units),
     within_s: form.within,
-    orders: form.orders.map(orderFrom),
+    orders: orders(form.orders),
     expect: form.expect.map((row) => expectFrom(row, units)),
-    wayOut: { note: form.note, automatic: form.automatic, orders: form.wayOrders.map(orderFrom) },
+    wayOut: { note: form.note, automatic: form.automatic, orders: orders(form.wayOrders) },
   });
 }
 
-const FIELD_OF: Readonly<Record<string, string>> = {
-  heading_deg: 'heading',
-  time_s: 'seconds',
-  by_deg: 'turned',
-  speed_mps: 'speed',
-  distance_m: 'distance',
-  within_m: 'distance',
-  after_s: 'after',
-  angle_deg: 'angle',
-  within_deg: 'headingWithin',
-  least_mps: 'least',
-  most_mps: 'most',
-  least_m: 'clear',
-  length_m: 'metres',
-};
+/** Keys of a row that are fields of its own, not of what it says. */
+const OWN: Readonly<Record<string, string>> = { after_s: 'after', do: 'do', is: 'is' };
 
-/** The field a document path is about: `orders[1].angle_deg` → `orders.1.angle`. */
+/** The field of a row that a key of the document stands in: `angle_deg` → `values.angle`. */
+const fieldIn = (key: string) => OWN[key] ?? `values.${key.replace(/_(deg|mps|m|s)$/, '')}`;
+
+/** The field a document path is about: `orders[1].angle_deg` → `orders.1.values.angle`. */
 export function fieldOf(path: string): string {
   const keys = path.split(/[.[\]]+/).filter(Boolean);
   if (keys[0] === 'within_s') return 'within';
   if (keys[0] === 'cue') {
     const row = keys[1] === 'of' ? (keys[2] ?? '0') : '0';
     const leaf = keys.at(-1)!;
-    return `cues.${row}.${FIELD_OF[leaf] ?? leaf}`;
+    return leaf === row || leaf === 'cue' || leaf === 'of'
+      ? `cues.${row}.is`
+      : `cues.${row}.${fieldIn(leaf)}`;
   }
   if (keys[0] === 'wayOut') {
     if (keys[1] !== 'orders') return keys[1] ?? 'note';
     keys.splice(0, 2, 'wayOrders');
   }
-  return keys
-    .filter((key) => key !== 'at')
-    .map((key) => FIELD_OF[key] ?? key)
-    .join('.');
+  const [list, row, ...rest] = keys;
+  const leaf = rest.filter((key) => key !== 'at').at(-1);
+  if (leaf === undefined) return [list, row].filter((key) => key !== undefined).join('.');
+  return `${list}.${row}.${fieldIn(leaf)}`;
 }
 
-/** Fields kept in SI or signed, but shown otherwise: their limits as the user sees them. */
-function limitOnScreen(field: string, units: Units): string | null {
-  const told = (least: number, most: number, unit: string) =>
-    `give a number from ${least} to ${tidy(most, 0)} ${unit}`;
-  switch (field) {
-    case 'speed':
-    case 'least':
-    case 'most':
-      return told(0, speedIn(MOST_CUE_SPEED_MPS, units.speed), units.speed);
-    case 'distance':
-      return told(0, lengthIn(MOST_CUE_DISTANCE_M, units.length), units.length);
-    case 'clear':
-      return told(0, lengthIn(MOST_CLEARANCE_M, units.length), units.length);
-    case 'angle':
-      return told(0, MOST_RUDDER_DEG, 'degrees');
-    case 'turned':
-      return told(0, MOST_TURN_DEG, 'degrees');
-    case 'throttle':
-      return told(0, 100, '% above idle');
-    case 'power':
-      return told(0, 100, '%');
-    case 'ahead':
-    case 'sideways':
-    case 'twist':
-      return told(-100, 100, '%');
-    default:
-      return null;
+/** What a row of the form says, and how it looks. */
+function partAt(
+  form: StepForm,
+  list: string,
+  row: number,
+): { readonly parameters: Parameters; readonly view: PartForm } | null {
+  if (list === 'cues') {
+    const cue = form.cues[row];
+    return cue ? { parameters: CUES[cue.is].parameters, view: viewOfCue(cue.is) } : null;
   }
+  if (list === 'expect') {
+    const one = form.expect[row];
+    return one
+      ? { parameters: EXPECTATIONS[one.is].parameters, view: viewOfExpectation(one.is) }
+      : null;
+  }
+  if (list !== 'orders' && list !== 'wayOrders') return null;
+  const order = form[list][row];
+  return order ? { parameters: ORDERS[order.do].parameters, view: viewOfOrder(order.do) } : null;
+}
+
+/** A field kept in SI or signed, but shown otherwise: its limits as the user sees them. */
+function limitOnScreen(field: string, form: StepForm, units: Units): string | null {
+  const [list, row, , name] = field.split('.');
+  const part = name === undefined ? null : partAt(form, list!, Number(row));
+  const parameter = part?.parameters[name!];
+  return part && parameter ? limitsOnScreen(name!, parameter, part.view, units) : null;
 }
 
 /** Problems as react-hook-form keeps them: a tree by field. */
-export function errorTree(problems: readonly Problem[], units: Units): FieldErrors<StepForm> {
+export function errorTree(
+  problems: readonly Problem[],
+  form: StepForm,
+  units: Units,
+): FieldErrors<StepForm> {
   const tree: Record<string, unknown> = {};
   for (const { path, message: given } of problems) {
-    const keys = fieldOf(path).split('.');
+    const field = fieldOf(path);
+    const keys = field.split('.');
     // Only what is out of range is told anew; other reasons stand as they are.
-    const onScreen = given.startsWith('give a number') ? limitOnScreen(keys.at(-1)!, units) : null;
+    const onScreen = given.startsWith('give a number') ? limitOnScreen(field, form, units) : null;
     const message = onScreen ?? given;
     let node = tree;
     keys.slice(0, -1).forEach((key) => {
@@ -145,6 +129,6 @@ export function stepResolver(id: string, units: Units): Resolver<StepForm> {
     const step = fromForm(id, form, units);
     return step.ok
       ? { values: form, errors: {} }
-      : { values: {}, errors: errorTree(step.problems, units) };
+      : { values: {}, errors: errorTree(step.problems, form, units) };
   };
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { lineEndsAtStart, locksOfPlace, marksAtStart, nameAboard, namedPoints } from '@/document';
 import { useWorkspace } from '../state/context';
+import type { FirstNames } from './part-values';
 
 /** The names a cue or an order can be given on this boat and place, with the other boats that lie there. */
 export function useNames() {
@@ -12,11 +13,14 @@ export function useNames() {
   const locks = useWorkspace((s) => s.manoeuvre.locks);
   return useMemo(() => {
     const around = { place, others };
+    const points = namedPoints(boat).map(({ name }) => name);
     return {
-      points: namedPoints(boat).map(({ name }) => name),
+      engines: boat.drives.map(({ name }) => name),
+      thrusters: boat.thrusters.map(({ name }) => name),
+      points,
       /** Points a cue can watch: hers, and those of the other boats. */
       watched: [
-        ...namedPoints(boat).map(({ name }) => name),
+        ...points,
         ...others.flatMap((one) => namedPoints(one.boat).map(({ name }) => nameAboard(one, name))),
       ],
       marks: marksAtStart(around).map(({ name }) => name),
@@ -37,4 +41,26 @@ export function useNames() {
       })),
     };
   }, [boat, place, others, lines, crew, locks]);
+}
+
+export type Names = ReturnType<typeof useNames>;
+
+/** What stands in fields just added: the first name of every kind. */
+export function firstOf(names: Names): FirstNames {
+  const [lock] = names.locks;
+  const rope = names.ropes[0] ?? '';
+  return {
+    thruster: names.thrusters[0] ?? '',
+    line: rope || (names.lines[0] ?? ''),
+    rope,
+    anchor: names.anchors[0] ?? '',
+    person: names.crew[0] ?? '',
+    boat: names.others[0] ?? '',
+    lock: lock?.name ?? '',
+    paddle: lock?.paddles[0] ?? '',
+    mark: names.marks[0] ?? '',
+    point: names.points[0] ?? '',
+    anyPoint: names.points[0] ?? '',
+    lineEnd: names.ends[0] ?? '',
+  };
 }

@@ -11,7 +11,7 @@ import { useHelmPreferences } from './preferences';
 import { useCrewByPlan } from './use-crew-by-plan';
 import { useNames } from '../plan/use-names';
 import { useWorkspace } from '../state/context';
-import { handsText } from '../words/lines';
+import { toldText } from '../plan/orders';
 import { useLive, useLiveState } from './use-live';
 
 /** Orders to the hands: those the plan has next, and for every line what can be done with it as it is. */
@@ -69,7 +69,7 @@ function FromPlan() {
           className={`${CALL} border-plan`}
           onClick={() => live.say({ ...order, after_s: 0 })}
         >
-          {handsText(order)}
+          {toldText(order)}
         </button>
       ))}
     </div>

@@ -1,6 +1,6 @@
 'use client';
 import { useDrag } from '../hooks/use-drag';
-import { joystickText } from '../words/steps';
+import { joystickText } from '../words/helm';
 import { useLive, useLiveState } from './use-live';
 
 const SIZE_PX = 104;

@@ -1,7 +1,7 @@
 'use client';
 import type { KeyboardEvent } from 'react';
 import { useDrag } from '../hooks/use-drag';
-import { engineText } from '../words/steps';
+import { engineText } from '../words/helm';
 import { GearAndThrottle } from './GearAndThrottle';
 import { leverAt, MOST_NOTCHES, notched, notchesOf, type LeverAt } from './helm-orders';
 import { useHelmPreferences } from './preferences';

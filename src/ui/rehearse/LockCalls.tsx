@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { OrderDocument } from '@/document';
 import { Choice } from '../parts/Choice';
-import { ANYBODY } from '../plan/order-rows';
+import { ABSENT } from '../plan/part-values';
 import { useNames } from '../plan/use-names';
 import { CALL } from './call-style';
 import { useLive } from './use-live';
@@ -32,8 +32,8 @@ function OneLock({
   crew: readonly string[];
 }) {
   const live = useLive();
-  const [who, setWho] = useState(() => worksLock(live.file.plan, name) ?? ANYBODY);
-  const by = who === ANYBODY ? {} : { by: who };
+  const [who, setWho] = useState(() => worksLock(live.file.plan, name) ?? ABSENT);
+  const by = who === ABSENT ? {} : { by: who };
   const call = (text: string, label: string, order: OrderDocument) => (
     <button
       key={label}
@@ -54,7 +54,7 @@ function OneLock({
           label={`Who works ${name}`}
           value={who}
           options={[
-            { value: ANYBODY, text: 'the keeper' },
+            { value: ABSENT, text: 'the keeper' },
             ...crew.map((value) => ({ value, text: value })),
           ]}
           onChange={setWho}

@@ -1,76 +1,8 @@
 import type { Change } from '@/core/debrief';
-import type { Order } from '@/core/plan';
 import { TIMESTEP_S } from '@/core/simulation';
-import { DEGREES_PER_RADIAN } from '@/core/units';
-import type { Boat, PlanDocument } from '@/document';
-import { engineText, joystickText, thrusterText, wheelText } from './steps';
-import { the } from './lines';
+import { givenText } from '../plan/orders';
+import type { About } from '../plan/part-view';
 import { clock } from './units';
-import { shareText } from './locks';
-
-interface About {
-  readonly boat: Boat;
-  readonly plan: Pick<PlanDocument, 'lines' | 'crew'>;
-}
-
-const GEARS = { '1': 'ahead', '0': 'neutral', '-1': 'astern' } as const;
-const HOW = {
-  drop: 'dropped over',
-  throw: 'thrown',
-  carry: 'carried',
-  haul: 'hauled',
-  hold: 'held in the hand',
-  turn: 'held on turns',
-  keep: 'kept snug',
-  fast: 'made fast',
-  ease: 'eased',
-} as const;
-
-/** An order as the core has it, in words: "ahead 40 %", "wheel 20° starboard". */
-export function coreOrderText(order: Order, { boat, plan }: About): string {
-  const line = (index: number) => the(plan.lines[index]?.name ?? 'line');
-  const who = (index: number) => plan.crew[index]?.name ?? 'somebody';
-  switch (order.do) {
-    case 'wheel':
-      return wheelText(order.angle * DEGREES_PER_RADIAN);
-    case 'steer':
-      return `steering ${Math.round(order.heading * DEGREES_PER_RADIAN)}°`;
-    case 'steerFor':
-      return `steering for ${order.mark.name}`;
-    case 'engine': {
-      const several = boat.drives.length > 1 && order.engine !== null;
-      const which = several ? `${boat.drives[order.engine!]?.name ?? 'engine'} ` : '';
-      return which + engineText(GEARS[`${order.gear}`], order.throttle);
-    }
-    case 'thruster':
-      return thrusterText(boat.thrusters[order.thruster]?.name ?? 'thruster', order.power);
-    case 'joystick':
-      return joystickText(order.ahead, order.sideways, order.twist);
-    case 'pass':
-    case 'tend':
-      return `${line(order.line)} ${HOW[order.how]}`;
-    case 'letGo':
-      return `${line(order.line)} let go`;
-    case 'anchor':
-      return `${line(order.line)} ${order.how === 'drop' ? 'dropped' : 'weighed'}`;
-    case 'stepAshore':
-      return `${who(order.by)} ashore`;
-    case 'stepAboard':
-      return `${who(order.by)} aboard`;
-    case 'go':
-      return `${who(order.by)} to the ${order.point.name}`;
-    case 'paddle':
-      return `paddle ${order.paddle + 1} ${shareText(order.to)}`;
-    case 'gates':
-      return `${order.leaf === 'both' ? '' : `${order.leaf} leaf of the `}${order.end} gates ${order.to}`;
-    case 'signal':
-      return 'the sign to wind';
-    case 'other':
-      return `the other boat ${engineText(GEARS[`${order.gear}`], order.throttle)}`;
-    case 'call':
-      return `“${order.text}”`;
-  }
-}
 
 const SURPRISES = {
   gust: 'a gust',
@@ -90,14 +22,14 @@ export function changeText(change: Change, about: About): string {
   switch (change.is) {
     case 'moved': {
       const by = `${Math.abs(change.late).toFixed(1)} s ${change.late > 0 ? 'later' : 'sooner'}`;
-      return `${coreOrderText(change.input.order, about)} came ${by}, at ${at(change.input.timestep)}`;
+      return `${givenText(change.input.order, about)} came ${by}, at ${at(change.input.timestep)}`;
     }
     case 'other':
-      return `${coreOrderText(change.input.order, about)} at ${at(change.input.timestep)}, not ${coreOrderText(change.reference.order, about)}`;
+      return `${givenText(change.input.order, about)} at ${at(change.input.timestep)}, not ${givenText(change.reference.order, about)}`;
     case 'missing':
-      return `no ${coreOrderText(change.reference.order, about)}, which was due at ${clock(Math.max(0, change.time))}`;
+      return `no ${givenText(change.reference.order, about)}, which was due at ${clock(Math.max(0, change.time))}`;
     case 'extra':
-      return `${coreOrderText(change.input.order, about)} besides, at ${at(change.input.timestep)}`;
+      return `${givenText(change.input.order, about)} besides, at ${at(change.input.timestep)}`;
     case 'wind':
       return 'the wind was another';
     case 'current':

@@ -1,10 +1,8 @@
 import type { LineState, RunEvent } from '@/core/plan';
-import type { OrderDocument } from '@/document';
-import { gatesText, paddleText } from './locks';
 import { tidy } from './units';
 
 /** "4.5 m" of line: always in metres in the plan's own words, as the length ordered is. */
-const metres = (length: number) => `${tidy(length, 1)} m`;
+export const metres = (length: number) => `${tidy(length, 1)} m`;
 
 export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
   on: 'on',
@@ -13,84 +11,8 @@ export const LINE_STATE_WORDS: Readonly<Record<LineState, string>> = {
   off: 'off and aboard',
 };
 
-type HandsDocument = Extract<
-  OrderDocument,
-  {
-    do:
-      | 'pass'
-      | 'tend'
-      | 'letGo'
-      | 'anchor'
-      | 'stepAshore'
-      | 'stepAboard'
-      | 'go'
-      | 'paddle'
-      | 'gates';
-  }
->;
-
 /** A line by its name in a sentence: "the bow line", but "Wicket's bow line". */
 export const the = (line: string) => (/\w[’']s /.test(line) ? line : `the ${line}`);
-
-const PASS_WORDS = { drop: 'drop', throw: 'throw', carry: 'carry' } as const;
-
-function passText(order: Extract<HandsDocument, { do: 'pass' }>): string {
-  const verb = PASS_WORDS[order.how];
-  const way = order.how === 'drop' ? 'over' : 'to';
-  const at = order.length_m === undefined ? '' : `, fast at ${metres(order.length_m)}`;
-  return `${verb} ${the(order.line)} ${way} ${order.to}${at}`;
-}
-
-function tendText(order: Extract<HandsDocument, { do: 'tend' }>): string {
-  const { line, how, length_m, turns, winch } = order;
-  switch (how) {
-    case 'haul': {
-      const to = length_m === undefined ? '' : ` to ${metres(length_m)}`;
-      return `${winch ? 'winch' : 'haul'} ${the(line)} in${to}`;
-    }
-    case 'ease':
-      return `ease ${the(line)}${length_m === undefined ? '' : ` by ${metres(length_m)}`}`;
-    case 'hold':
-      return `hold ${the(line)} in the hand`;
-    case 'turn':
-      return `hold ${the(line)} on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
-    case 'keep':
-      return `keep ${the(line)} snug on ${tidy(turns, 2)} turn${turns === 1 ? '' : 's'}`;
-    case 'fast':
-      return `make ${the(line)} fast`;
-  }
-}
-
-/** What somebody is told to do, without their name: "haul the bow line in". */
-export function taskText(order: HandsDocument): string {
-  switch (order.do) {
-    case 'pass':
-      return passText(order);
-    case 'tend':
-      return tendText(order);
-    case 'letGo':
-      return `let go ${the(order.line)}`;
-    case 'anchor': {
-      if (order.how === 'weigh') return `weigh ${the(order.line)}`;
-      const to = order.length_m === undefined ? '' : `, veer to ${metres(order.length_m)}`;
-      return `drop ${the(order.line)}${to}`;
-    }
-    case 'stepAshore':
-      return `step ashore, to ${order.mark}`;
-    case 'stepAboard':
-      return `step aboard at the ${order.point}`;
-    case 'go':
-      return `go to the ${order.point}`;
-    case 'paddle':
-      return paddleText(order);
-    case 'gates':
-      return gatesText(order);
-  }
-}
-
-/** The same with who is told: "Ada: haul the bow line in". */
-export const handsText = (order: HandsDocument): string =>
-  order.by === undefined ? taskText(order) : `${order.by}: ${taskText(order)}`;
 
 type LineEventOf = Extract<RunEvent, { is: 'line' }>;
 type CrewEventOf = Extract<RunEvent, { is: 'crew' }>;

@@ -11,15 +11,8 @@ import {
   throughText,
   waterText,
 } from './lock-ahead';
-import {
-  gatesText,
-  lockEventText,
-  lockNowText,
-  lockTrouble,
-  makesText,
-  paddleText,
-  shareText,
-} from './locks';
+import { taskText } from '../plan/orders';
+import { lockEventText, lockNowText, lockTrouble, makesText, shareText } from './locks';
 
 const METRES = { speed: 'kn', length: 'm', north: 'N' } as never;
 
@@ -44,11 +37,11 @@ describe('a lock in words', () => {
       'all the way up',
     ]);
     const base = { do: 'paddle', after_s: 0, lock: 'L', paddle: 'the near one' } as const;
-    expect(paddleText({ ...base, to: 0 })).toBe('wind the near one down');
-    expect(paddleText({ ...base, to: 0.5 })).toBe('wind the near one half up');
+    expect(taskText({ ...base, to: 0 })).toBe('wind the near one down');
+    expect(taskText({ ...base, to: 0.5 })).toBe('wind the near one half up');
     const gates = { do: 'gates', after_s: 0, lock: 'L', end: 'lower' } as const;
-    expect(gatesText({ ...gates, leaf: 'both', to: 'open' })).toBe('open the lower gates');
-    expect(gatesText({ ...gates, leaf: 'left', to: 'shut' })).toBe(
+    expect(taskText({ ...gates, leaf: 'both', to: 'open' })).toBe('open the lower gates');
+    expect(taskText({ ...gates, leaf: 'left', to: 'shut' })).toBe(
       'shut the left leaf of the lower gates',
     );
   });

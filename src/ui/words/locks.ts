@@ -1,6 +1,5 @@
 import { headAt, MADE_M, timeToMake, type End, type Lock, type LockState } from '@/core/locks';
 import type { LockCue, LockEvent } from '@/core/plan';
-import type { OrderDocument } from '@/document';
 import { clock, distance, type Units } from './units';
 
 /** How far a paddle is up: "down", "a quarter up", "all the way up". */
@@ -10,16 +9,6 @@ export function shareText(share: number): string {
   if (share === 0.25) return 'a quarter up';
   if (share === 0.5) return 'half up';
   return `${Math.round(share * 100)} % up`;
-}
-
-/** "wind the lower left paddle half up" */
-export function paddleText({ paddle, to }: Extract<OrderDocument, { do: 'paddle' }>): string {
-  return to <= 0 ? `wind ${paddle} down` : `wind ${paddle} ${shareText(to)}`;
-}
-
-export function gatesText({ end, leaf, to }: Extract<OrderDocument, { do: 'gates' }>): string {
-  const which = leaf === 'both' ? `the ${end} gates` : `the ${leaf} leaf of the ${end} gates`;
-  return `${to === 'open' ? 'open' : 'shut'} ${which}`;
 }
 
 export const LOCK_CUE_WORDS: Readonly<Record<LockCue, string>> = {

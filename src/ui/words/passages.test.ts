@@ -3,7 +3,7 @@ import { toRunInput, type ManoeuvreFile } from '@/document';
 import { eventText } from '@/document/event-text';
 import { demoFile } from '@/document/testing/demo';
 import { handsOf } from '../plan/said';
-import { coreOrderText } from './changes';
+import { givenText } from '../plan/orders';
 import { outcomeWords, readings, surprises } from './run';
 
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
@@ -103,12 +103,12 @@ describe('what is done at a lock, in words', () => {
       expect(eventText(event, file.plan)).not.toMatch(/undefined|NaN/);
       if (event.is !== 'order') continue;
       expect(eventText(event, file.plan)).not.toBe('');
-      expect(coreOrderText(event.order, file)).not.toMatch(/undefined|NaN/);
+      expect(givenText(event.order, file)).not.toMatch(/undefined|NaN/);
     }
     const texts = run.events.map((event) => eventText(event, file.plan));
-    expect(texts).toContain('signal: wind');
-    expect(texts).toContain('Wren: paddle 1 to 40 %');
-    expect(texts).toContain('Wren: lower gates shut');
+    expect(texts).toContain('signal');
+    expect(texts).toContain('Wren: paddle: lock 1, paddle 1, to 40 %');
+    expect(texts).toContain('Wren: gates: lock 1, lower, both, shut');
   });
 
   it('hands and lock stand in the hands’ lane in their order', () => {

@@ -2,7 +2,7 @@ import type { GoalCheck, Run, RunEvent } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, PlanDocument } from '@/document';
 import { lastWayOut, WORKING_LOAD, type Moment, type WindLimit } from '@/core/search';
-import { expectationText } from './steps';
+import { expectationText } from '../plan/expectations';
 import { crewTrouble, lineTrouble, the } from './lines';
 import { lockTrouble } from './locks';
 import { boatSpeed, clock, distance, force, heading, touchSpeed, type Units } from './units';

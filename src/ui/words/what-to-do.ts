@@ -13,7 +13,7 @@ import { namedPoints, type Berth, type Boat, type PlanDocument } from '@/documen
 import type { StoppingSpring } from '@/planner';
 import type { Schools } from '../state/preferences';
 import type { Statement } from './brief';
-import { taskText } from './lines';
+import { taskText } from '../plan/orders';
 import { reasonsForSide } from './sides';
 import { boatSpeed, clock, distance, force, type Units } from './units';
 

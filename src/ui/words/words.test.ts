@@ -1,7 +1,8 @@
 import { runPlan } from '@/core/plan';
 import { toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { cueText, engineText, orderText, wheelText } from './steps';
+import { engineText, wheelText } from './helm';
+import { cueText, orderText } from './steps';
 import { gathered, whereWords } from './problems';
 import { outcomeWords, readings, surprises } from './run';
 import {
