@@ -15,7 +15,7 @@ export const outline = z
 const area = { id, name: shortText, extra, outline_m: outline };
 
 /** Charted depths a place may have, m: what dries is negative. */
-const depth_m = within(-15, 500, 'm');
+export const depth_m = within(-15, 500, 'm');
 
 /** Water of one depth at level nought. A negative depth dries: the bottom stands that far over level nought. */
 const depth = z.strictObject({ kind: z.literal('depth'), ...area, depth_m });
@@ -63,16 +63,11 @@ export const areaSchema = z.discriminatedUnion('kind', [depth, bridge, zone, tre
 export type Area = z.infer<typeof areaSchema>;
 
 /** A depth found at a spot, at level nought. */
-export const sounding = z.strictObject({
-  kind: z.literal('sounding'),
-  id,
-  name: shortText,
-  extra,
-  x_m: within(-20000, 20000, 'm'),
-  y_m: within(-20000, 20000, 'm'),
-  depth_m,
-});
-type Sounding = z.infer<typeof sounding>;
+interface Sounding {
+  readonly x_m: number;
+  readonly y_m: number;
+  readonly depth_m: number;
+}
 
 /** Two marks in line: in that order, the nearer first. */
 export const transitSchema = z.strictObject({

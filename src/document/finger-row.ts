@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { compass, idFrom, pointOnPlace, shortText, within } from './fields';
-import type { Berth, Feature, Place } from './place';
+import type { Feature } from './features';
+import type { Berth, Place } from './place';
 import { mooredOutline, toCentimetres } from './moored';
 import { check, failure, success, type Result } from './result';
 

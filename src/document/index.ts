@@ -82,7 +82,6 @@ export {
   placeSchema,
   toObstacles,
   type Berth,
-  type Feature,
   type Place,
 } from './place';
 export {
@@ -101,6 +100,7 @@ export {
   type Problem,
   type Result,
 } from './result';
+export { definitionOf, FEATURES, type Feature, type FeatureKind, type FeatureOf } from './features';
 export { keyOf } from './plan-codec';
 export { prepareRun, toRunInput, type PreparedRun } from './run-input';
 export {

@@ -9,7 +9,8 @@ import {
   type Stretch,
 } from '@/core/locks';
 import { locksIn, siteLock, toLock, type LockOfPlace } from './lock';
-import { isAfloat, type Place } from './place';
+import { isAfloat } from './features';
+import type { Place } from './place';
 
 /** Locks of a place whose working is known. */
 export const locksOfPlace = (place: Place): LockOfPlace[] => locksIn(place.areas);
@@ -67,7 +68,7 @@ export function withPounds(place: Place, worked: readonly string[]): Place {
       }
       const level = over([[f.x_m, f.y_m]]);
       if (f.kind === 'sounding') return { ...f, depth_m: f.depth_m + level };
-      if (f.kind !== 'bollard' || isAfloat(place, f.x_m, f.y_m)) return f;
+      if (f.kind !== 'bollard' || isAfloat(place.features, f.x_m, f.y_m)) return f;
       return { ...f, height_m: f.height_m - level };
     }),
   };

@@ -1,13 +1,16 @@
 import { z } from 'zod';
 import {
   check,
+  definitionOf,
   failure,
+  FEATURES,
   idFrom,
   parseJson,
   placeSchema,
   PLACE_SCHEMA,
   PLACE_VERSION,
   success,
+  type FeatureKind,
   type Place,
   type Problem,
   type Result,
@@ -84,15 +87,8 @@ interface Part {
   readonly points: readonly LonLat[];
 }
 
+/** What of a berth, an area or a transit its properties carry, beside its name; of a feature its own definition says. */
 const KEYS: Readonly<Record<string, readonly string[]>> = {
-  solid: ['surface', 'height_m'],
-  pile: ['radius_m'],
-  mark: [],
-  bollard: ['height_m'],
-  buoy: [],
-  ladder: [],
-  groundLine: ['depth_m', 'tail'],
-  sounding: ['depth_m'],
   berth: ['lies', 'on', 'height_m'],
   depth: ['depth_m'],
   bridge: ['clearance_m', 'level_m', 'footway'],
@@ -101,10 +97,16 @@ const KEYS: Readonly<Record<string, readonly string[]>> = {
   lock: ['cill_m', 'working'],
   transit: ['front', 'back'],
 };
-const SOLIDS = new Set(['quay', 'pontoon', 'bank', 'boat', 'building', 'gate']);
 const AREAS = new Set(['depth', 'bridge', 'zone', 'trees', 'lock']);
 const LINES = new Set(['berth', 'transit']);
-const SPOTS = new Set(['pile', 'mark', 'bollard', 'buoy', 'ladder', 'groundLine', 'sounding']);
+
+const isFeature = (kind: string): kind is FeatureKind => Object.hasOwn(FEATURES, kind);
+
+/** The geometry a kind of thing has; null for one that is not known. */
+function shapeOf(kind: string): Part['shape'] | null {
+  if (isFeature(kind)) return definitionOf(kind).shape === 'outline' ? 'Polygon' : 'Point';
+  return AREAS.has(kind) ? 'Polygon' : LINES.has(kind) ? 'LineString' : null;
+}
 
 /** Makes ids and names that are free, from what is wished. */
 class Free {
@@ -316,8 +318,7 @@ function documentOf(
   problems: Problem[],
 ): Record<string, unknown> | null {
   const said = properties.kind;
-  const known =
-    typeof said === 'string' && [SOLIDS, AREAS, SPOTS, LINES].some((kinds) => kinds.has(said));
+  const known = typeof said === 'string' && shapeOf(said) !== null;
   const usual = shape === 'Polygon' ? polygons : shape === 'Point' ? 'mark' : null;
   const kind = known ? (said as string) : usual;
   if (!kind) {
@@ -328,8 +329,7 @@ function documentOf(
     note(
       `a ${shape === 'Polygon' ? 'polygon' : 'point'} that does not say what it is was taken for a ${kind}`,
     );
-  const wanted =
-    SOLIDS.has(kind) || AREAS.has(kind) ? 'Polygon' : LINES.has(kind) ? 'LineString' : 'Point';
+  const wanted = shapeOf(kind);
   if (wanted !== shape) {
     problems.push({
       path: `${path}.geometry`,
@@ -338,7 +338,7 @@ function documentOf(
     return null;
   }
   const metres = exact(points.map(toMetres), properties.exact_m);
-  const keys = KEYS[SOLIDS.has(kind) ? 'solid' : kind]!;
+  const keys = isFeature(kind) ? definitionOf(kind).keys : KEYS[kind]!;
   const own = Object.fromEntries(
     keys.flatMap((key) => (properties[key] === undefined ? [] : [[key, properties[key]]])),
   );

@@ -6,12 +6,13 @@ import {
   wholeOutline,
   type Berth,
   type Boat,
-  type Feature,
   type Manoeuvre,
   type Place,
   type Side,
 } from '@/document';
 import { lyingIn, outOf } from '@/planner';
+import { picturedFeatures } from '../places/features';
+import { SvgShapes } from '../plot/SvgShapes';
 
 /** Room round the berths that is drawn, m. */
 const MARGIN_M = 26;
@@ -19,14 +20,8 @@ const MARGIN_M = 26;
 const path = (points: readonly (readonly [number, number])[]) =>
   `${line()(points.map(([x, y]): [number, number] => [x, -y])) ?? ''}Z`;
 
-const FILLS = {
-  bank: 'fill-land stroke-quiet',
-  quay: 'fill-land stroke-ink',
-  building: 'fill-land stroke-ink',
-  pontoon: 'fill-paper stroke-ink',
-  boat: 'fill-paper stroke-quiet',
-  gate: 'fill-ink stroke-ink',
-} as const;
+/** As high as it mostly stands on a screen, px. */
+const HIGH_PX = 420;
 
 const halfEdge = ({ edge_m: [[ax, ay], [bx, by]] }: Berth) => Math.hypot(bx - ax, by - ay) / 2;
 
@@ -101,27 +96,9 @@ export function BerthPlan({
       role="img"
       aria-label={`Plan of ${place.name}${chosen ? `, the boat in ${chosen.name}` : start ? ', the boat before the lock' : ''}`}
     >
-      {place.features.map((f) =>
-        'outline_m' in f ? (
-          <path
-            key={f.id}
-            d={path(f.outline_m)}
-            className={FILLS[f.kind]}
-            strokeWidth={1}
-            vectorEffect="non-scaling-stroke"
-          />
-        ) : f.kind === 'pile' ? (
-          <circle
-            key={f.id}
-            cx={f.x_m}
-            cy={-f.y_m}
-            r={Math.max(0.35, f.radius_m)}
-            className="fill-ink"
-          />
-        ) : f.kind === 'groundLine' ? (
-          <GroundLine key={f.id} line={f} place={place} />
-        ) : null,
-      )}
+      {picturedFeatures(place.features, box.height / HIGH_PX).map(({ id, shapes }) => (
+        <SvgShapes key={id} shapes={shapes} />
+      ))}
       {drawn && (
         <path
           d={path(hull)}
@@ -174,28 +151,5 @@ export function BerthPlan({
         </text>
       )}
     </svg>
-  );
-}
-
-/** From its weight to the bollard its tail is tied to. */
-function GroundLine({
-  line: { x_m, y_m, tail },
-  place,
-}: {
-  line: Extract<Feature, { kind: 'groundLine' }>;
-  place: Place;
-}) {
-  const tied = place.features.find((f) => f.kind === 'bollard' && f.name === tail);
-  if (tied?.kind !== 'bollard') return null;
-  return (
-    <line
-      x1={x_m}
-      y1={-y_m}
-      x2={tied.x_m}
-      y2={-tied.y_m}
-      className="stroke-quiet"
-      strokeDasharray="2 5"
-      vectorEffect="non-scaling-stroke"
-    />
   );
 }

@@ -1,27 +1,21 @@
-import type { Feature, Place } from '@/document';
+import type { Place } from '@/document';
+import { SvgShapes } from '../plot/SvgShapes';
 import { gistOf } from './edit';
+import { picturedFeatures } from './features';
 
-const FILLS: Readonly<Record<string, string>> = {
-  bank: 'fill-land',
-  quay: 'fill-land stroke-ink',
-  building: 'fill-land stroke-ink',
-  pontoon: 'fill-paper stroke-ink',
-  boat: 'fill-paper stroke-quiet',
-};
-const ORDER = ['bank', 'quay', 'building', 'pontoon', 'boat'];
+/** Room round what is shown, m, and how many pixels a sketch is high. */
+const ROUND_M = 6;
+const HIGH_PX = 96;
 
 /** A place at a glance, north up. */
 export function PlaceSketch({ place }: { place: Place }) {
-  const solids = place.features
-    .filter((f): f is Extract<Feature, { outline_m: unknown }> => 'outline_m' in f)
-    .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
   const corners = gistOf(place);
   if (corners.length === 0)
     return <svg viewBox="0 0 16 9" className="h-24 w-full bg-water" aria-hidden />;
   const xs = corners.map(([x]) => x);
   const ys = corners.map(([, y]) => y);
-  const [left, top] = [Math.min(...xs) - 6, -Math.max(...ys) - 6];
-  const [wide, high] = [Math.max(...xs) - left + 6, -Math.min(...ys) - top + 6];
+  const [left, top] = [Math.min(...xs) - ROUND_M, -Math.max(...ys) - ROUND_M];
+  const [wide, high] = [Math.max(...xs) - left + ROUND_M, -Math.min(...ys) - top + ROUND_M];
   return (
     <svg
       viewBox={`${left} ${top} ${wide} ${high}`}
@@ -29,14 +23,8 @@ export function PlaceSketch({ place }: { place: Place }) {
       preserveAspectRatio="xMidYMid slice"
       aria-hidden
     >
-      {solids.map(({ id, kind, outline_m }) => (
-        <polygon
-          key={id}
-          points={outline_m.map(([x, y]) => `${x},${-y}`).join(' ')}
-          className={FILLS[kind]}
-          strokeWidth={0.8}
-          vectorEffect="non-scaling-stroke"
-        />
+      {picturedFeatures(place.features, high / HIGH_PX).map(({ id, shapes }) => (
+        <SvgShapes key={id} shapes={shapes} />
       ))}
     </svg>
   );

@@ -1,23 +1,31 @@
 'use client';
 import { useState } from 'react';
-import { STEP_UP_M } from '@/core/plan';
-import { check, placeSchema, type Feature, type Place } from '@/document';
+import {
+  check,
+  definitionOf,
+  placeSchema,
+  type Feature,
+  type FeatureKind,
+  type Place,
+} from '@/document';
 import { Choice } from '../parts/Choice';
 import { AreaFields, TransitFields } from './AreaFields';
 import { BerthFields } from './BerthFields';
 import { BollardDistances } from './BollardDistances';
 import { surfaceOptions } from './surfaces';
 import { isArea, isBerth, isTransit, replaced, thingOf, thingsOf, turned, without } from './edit';
+import { FEATURE_VIEWS, viewOfFeature } from './features';
 import { kindWords } from './finish';
 import type { Thing } from './hit';
 import { LengthBox } from '../parts/LengthBox';
 import { NumberBox } from '../parts/NumberBox';
-import { useUnits } from '../state/preferences';
-import { distance } from '../words/units';
 import { usePlace, usePlaceStore, type FleetOutline } from './store';
 import { holds } from '../words/holds';
 
-const SOLIDS = ['quay', 'bank', 'pontoon', 'building', 'boat', 'gate'] as const;
+const SOLIDS = (Object.keys(FEATURE_VIEWS) as FeatureKind[]).filter(
+  (kind): kind is Solid['kind'] => definitionOf(kind).shape === 'outline',
+);
+type Solid = Extract<Feature, { outline_m: unknown }>;
 
 /** What is chosen: its name, what it is, its figures. */
 export function ThingPanel({
@@ -138,7 +146,7 @@ function FeatureFields({
   place: Place;
   change: (part: Partial<Feature>) => void;
 }) {
-  const units = useUnits();
+  const { Fields } = viewOfFeature(feature.kind);
   if ('outline_m' in feature)
     return (
       <div className="flex flex-col gap-1">
@@ -147,7 +155,7 @@ function FeatureFields({
           <Choice
             label="What it is"
             value={feature.kind}
-            options={SOLIDS.map((value) => ({ value, text: value }))}
+            options={SOLIDS.map((value) => ({ value, text: viewOfFeature(value).words }))}
             onChange={(kind) => change({ kind })}
           />
         </span>
@@ -183,62 +191,8 @@ function FeatureFields({
         most={20000}
         onChange={(y_m) => change({ y_m })}
       />
-      {feature.kind === 'pile' && (
-        <LengthBox
-          label="radius"
-          value={feature.radius_m}
-          least={0.03}
-          most={20}
-          onChange={(radius_m) => change({ radius_m })}
-        />
-      )}
-      {feature.kind === 'bollard' && (
-        <LengthBox
-          label="over the water"
-          value={feature.height_m}
-          least={0}
-          most={20}
-          onChange={(height_m) => change({ height_m })}
-        />
-      )}
-      {feature.kind === 'ladder' && (
-        <p className="w-full text-[13px] text-quiet">
-          From the top of a face to below the water. What stands more than{' '}
-          {distance(STEP_UP_M, units)} over a deck is climbed by one, within a step of her side.
-        </p>
-      )}
-      {feature.kind === 'sounding' && (
-        <LengthBox
-          label="depth at level 0, negative where it dries"
-          value={feature.depth_m}
-          least={-15}
-          most={500}
-          onChange={(depth_m) => change({ depth_m })}
-        />
-      )}
+      {Fields && <Fields feature={feature} place={place} change={change} />}
       <BollardDistances from={feature} place={place} />
-      {feature.kind === 'groundLine' && (
-        <>
-          <LengthBox
-            label="depth at its weight"
-            value={feature.depth_m}
-            least={0.5}
-            most={60}
-            onChange={(depth_m) => change({ depth_m })}
-          />
-          <span>
-            <span className="text-[13px] text-quiet">tail tied to </span>
-            <Choice
-              label="Its tail is tied to"
-              value={feature.tail}
-              options={place.features.flatMap((f) =>
-                f.kind === 'bollard' ? [{ value: f.name, text: f.name }] : [],
-              )}
-              onChange={(tail) => change({ tail })}
-            />
-          </span>
-        </>
-      )}
     </div>
   );
 }

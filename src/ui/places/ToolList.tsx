@@ -1,10 +1,16 @@
 'use client';
+import { definitionOf, type FeatureKind } from '@/document';
 import { AREA_KINDS } from './edit';
+import { FEATURE_VIEWS, viewOfFeature } from './features';
 import { kindWords } from './finish';
-import { usePlace, type Tool } from './store';
+import { usePlace, type SolidKind, type SpotKind, type Tool } from './store';
 
-const OUTLINES = ['quay', 'bank', 'pontoon', 'building', 'gate'] as const;
-const SPOTS = ['pile', 'bollard', 'buoy', 'ladder', 'mark', 'groundLine', 'sounding'] as const;
+const offered = (shape: 'outline' | 'point') =>
+  (Object.keys(FEATURE_VIEWS) as FeatureKind[]).filter(
+    (kind) => viewOfFeature(kind).offered && definitionOf(kind).shape === shape,
+  );
+const OUTLINES = offered('outline') as Exclude<SolidKind, 'boat'>[];
+const SPOTS = offered('point') as SpotKind[];
 
 const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
   { name: 'choose and move', tool: { is: 'choose' } },

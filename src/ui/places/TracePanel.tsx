@@ -34,7 +34,7 @@ export function TracePanel({
     let next = place;
     for (const { name, at } of layer.waypoints) {
       const named = { id: freeId(next, name), name: freeNameFrom(next, name) };
-      next = { ...next, features: [...next.features, drawn('mark', [at], named, '')] };
+      next = { ...next, features: [...next.features, drawn('mark', [at], named, {})] };
     }
     edit(next);
   };

@@ -1,4 +1,5 @@
 import {
+  definitionOf,
   idFrom,
   toCentimetres,
   type Area,
@@ -217,29 +218,15 @@ export function drawnArea(
   }
 }
 
-/** A feature of a kind, drawn by its corners. */
+/** A feature of a kind, drawn by its corners, with what it has of its own. */
 export function drawn(
   kind: Feature['kind'],
   corners: readonly XY[],
   named: { readonly id: string; readonly name: string },
-  tail: string,
+  own: Readonly<Record<string, unknown>>,
 ): Feature {
   const points = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);
   const [x_m, y_m] = points[0]!;
-  switch (kind) {
-    case 'pile':
-      return { kind, ...named, x_m, y_m, radius_m: 0.15 };
-    case 'mark':
-    case 'buoy':
-    case 'ladder':
-      return { kind, ...named, x_m, y_m };
-    case 'bollard':
-      return { kind, ...named, x_m, y_m, height_m: 0.6 };
-    case 'sounding':
-      return { kind, ...named, x_m, y_m, depth_m: 2 };
-    case 'groundLine':
-      return { kind, ...named, x_m, y_m, depth_m: 4, tail };
-    default:
-      return { kind, ...named, outline_m: points };
-  }
+  const at = definitionOf(kind).shape === 'outline' ? { outline_m: points } : { x_m, y_m };
+  return { kind, ...named, ...at, ...own } as Feature;
 }

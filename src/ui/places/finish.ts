@@ -1,15 +1,17 @@
 import { mooredOutline, toCentimetres, type Berth, type Place } from '@/document';
 import { drawn, drawnArea, freeName, liesOn } from './edit';
+import { isFeatureKind, viewOfFeature } from './features';
 import type { XY } from './snap';
 import type { Tool } from './store';
 
 const CALLED: Readonly<Record<string, string>> = {
-  groundLine: 'ground line',
-  sounding: 'spot depth',
   depth: 'depth area',
   zone: 'water with a rule',
 };
-export const kindWords = (kind: string) => CALLED[kind] ?? kind;
+export const kindWords = (kind: string): string =>
+  isFeatureKind(kind) ? viewOfFeature(kind).words : (CALLED[kind] ?? kind);
+
+const isRefusal = (own: object): own is { readonly why: string } => 'why' in own;
 
 /** What comes of the points put with a tool: another place and what was made, or why nothing did. */
 export type Made = { readonly place: Place; readonly id: string } | { readonly why: string };
@@ -58,7 +60,7 @@ export function finish(place: Place, tool: Tool, points: readonly XY[]): Made {
     case 'outline': {
       if (points.length < 3) return { why: 'an outline has at least three corners' };
       const named = freeName(place, tool.kind);
-      const feature = drawn(tool.kind, points, named, '');
+      const feature = drawn(tool.kind, points, named, {});
       return { place: { ...place, features: [...place.features, feature] }, id: named.id };
     }
     case 'area': {
@@ -76,11 +78,10 @@ export function finish(place: Place, tool: Tool, points: readonly XY[]): Made {
       return { place: { ...place, transits: [...place.transits, transit] }, id: named.id };
     }
     case 'spot': {
-      const tail = place.features.find(({ kind }) => kind === 'bollard')?.name;
-      if (tool.kind === 'groundLine' && !tail)
-        return { why: 'a ground line is tied to a bollard; put one first' };
+      const own = viewOfFeature(tool.kind).fresh?.(place) ?? {};
+      if (isRefusal(own)) return own;
       const named = freeName(place, kindWords(tool.kind));
-      const feature = drawn(tool.kind, points, named, tail ?? '');
+      const feature = drawn(tool.kind, points, named, own);
       return { place: { ...place, features: [...place.features, feature] }, id: named.id };
     }
     case 'boat': {

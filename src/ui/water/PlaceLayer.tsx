@@ -1,37 +1,11 @@
 'use client';
 import { memo } from 'react';
-import { Circle, Group, Line, Rect } from 'react-konva';
+import { Group, Line } from 'react-konva';
 import type { Feature, Place } from '@/document';
 import type { Palette } from '../theme/palette';
+import { drawnFeatures, type Drawn } from '../places/features';
+import { KonvaShapes } from '../plot/KonvaShapes';
 import { AreaLayer } from './AreaLayer';
-
-type Ground = Extract<Feature, { kind: 'groundLine' }>;
-type Solid = Extract<Feature, { outline_m: unknown }>;
-
-const ORDER: Readonly<Record<Solid['kind'], number>> = {
-  bank: 0,
-  quay: 1,
-  building: 2,
-  pontoon: 3,
-  boat: 4,
-  gate: 5,
-};
-
-function paint(kind: Solid['kind'], palette: Palette) {
-  switch (kind) {
-    case 'bank':
-      return { fill: palette.land, stroke: palette.shore, strokeWidth: 1, dash: [5, 4] };
-    case 'quay':
-    case 'building':
-      return { fill: palette.land, stroke: palette.ink, strokeWidth: 1.4 };
-    case 'gate':
-      return { fill: palette.ink, stroke: palette.ink, strokeWidth: 1 };
-    case 'pontoon':
-      return { fill: palette.float, stroke: palette.ink, strokeWidth: 1 };
-    case 'boat':
-      return { fill: palette.moored, stroke: palette.shore, strokeWidth: 1 };
-  }
-}
 
 /** Everything that stays where it is, in metres; the group around it carries the camera. */
 export const PlaceLayer = memo(function PlaceLayer({
@@ -46,22 +20,16 @@ export const PlaceLayer = memo(function PlaceLayer({
   /** Mark of the goal: her berth, if it is one, is drawn. */
   goal: string | null;
 }) {
-  const solids = place.features
-    .filter((f): f is Solid => 'outline_m' in f)
-    .sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
+  const about = { px: 1 / scale };
+  const outlined = (f: Feature) => 'outline_m' in f;
+  const under = drawnFeatures(place.features, about, outlined);
+  const over = drawnFeatures(place.features, about, (f) => !outlined(f));
+  const shapes = (drawn: readonly Drawn[]) =>
+    drawn.map((one) => <KonvaShapes key={one.id} shapes={one.shapes} palette={palette} />);
   return (
     <Group listening={false}>
       <AreaLayer place={place} palette={palette} over={false} />
-      {solids.map((f) => (
-        <Line
-          key={f.id}
-          points={f.outline_m.flat()}
-          closed
-          strokeScaleEnabled={false}
-          lineJoin="round"
-          {...paint(f.kind, palette)}
-        />
-      ))}
+      {shapes(under)}
       {place.berths
         .filter(({ name }) => name === goal)
         .map(({ id, edge_m }) => (
@@ -73,60 +41,7 @@ export const PlaceLayer = memo(function PlaceLayer({
             strokeScaleEnabled={false}
           />
         ))}
-      {place.features.map((f) =>
-        f.kind === 'groundLine' ? (
-          <GroundLine key={f.id} line={f} place={place} scale={scale} palette={palette} />
-        ) : f.kind === 'bollard' ? (
-          <Rect
-            key={f.id}
-            x={f.x_m - 2.4 / scale}
-            y={f.y_m - 2.4 / scale}
-            width={4.8 / scale}
-            height={4.8 / scale}
-            fill={palette.shore}
-          />
-        ) : f.kind === 'pile' ? (
-          <Circle
-            key={f.id}
-            x={f.x_m}
-            y={f.y_m}
-            radius={Math.max(f.radius_m, 2.2 / scale)}
-            fill={palette.ink}
-          />
-        ) : f.kind === 'buoy' ? (
-          <Circle
-            key={f.id}
-            x={f.x_m}
-            y={f.y_m}
-            radius={Math.max(0.3, 4 / scale)}
-            fill={palette.paper}
-            stroke={palette.ink}
-            strokeWidth={2}
-            strokeScaleEnabled={false}
-          />
-        ) : f.kind === 'ladder' ? (
-          <Rungs key={f.id} x={f.x_m} y={f.y_m} scale={scale} ink={palette.ink} />
-        ) : f.kind === 'mark' ? (
-          <Line
-            key={f.id}
-            points={[
-              f.x_m,
-              f.y_m - 4 / scale,
-              f.x_m + 4 / scale,
-              f.y_m,
-              f.x_m,
-              f.y_m + 4 / scale,
-              f.x_m - 4 / scale,
-              f.y_m,
-            ]}
-            closed
-            fill={palette.paper}
-            stroke={palette.ink}
-            strokeWidth={1}
-            strokeScaleEnabled={false}
-          />
-        ) : null,
-      )}
+      {shapes(over)}
       {place.transits.map(({ id, front, back }) => (
         <TransitLine
           key={id}
@@ -138,21 +53,6 @@ export const PlaceLayer = memo(function PlaceLayer({
     </Group>
   );
 });
-
-/** Rungs one over the other, px. */
-const RUNGS_PX = [-4, 0, 4];
-
-function Rungs({ x, y, scale, ink }: { x: number; y: number; scale: number; ink: string }) {
-  return RUNGS_PX.map((up) => (
-    <Line
-      key={up}
-      points={[x - 3.5 / scale, y + up / scale, x + 3.5 / scale, y + up / scale]}
-      stroke={ink}
-      strokeWidth={1.6}
-      strokeScaleEnabled={false}
-    />
-  ));
-}
 
 type At = readonly [number, number];
 
@@ -183,32 +83,5 @@ function TransitLine({
       dash={[14, 5]}
       strokeScaleEnabled={false}
     />
-  );
-}
-
-/** A line on the bottom, from its weight to the bollard its tail is tied to: under the water, so only hinted at. */
-function GroundLine({
-  line,
-  place,
-  scale,
-  palette,
-}: {
-  line: Ground;
-  place: Place;
-  scale: number;
-  palette: Palette;
-}) {
-  const tail = place.features.find((f) => f.kind === 'bollard' && f.name === line.tail);
-  const arm = 3.5 / scale;
-  const { x_m: x, y_m: y } = line;
-  const stroke = { stroke: palette.shore, strokeWidth: 1, strokeScaleEnabled: false };
-  return (
-    <>
-      {tail?.kind === 'bollard' && (
-        <Line points={[x, y, tail.x_m, tail.y_m]} dash={[2, 5]} {...stroke} />
-      )}
-      <Line points={[x - arm, y - arm, x + arm, y + arm]} {...stroke} />
-      <Line points={[x - arm, y + arm, x + arm, y - arm]} {...stroke} />
-    </>
   );
 }

@@ -4,21 +4,19 @@ import {
   standingLevel,
   type Area,
   type CueDocument,
-  type Feature,
   type GoalDocument,
   type Manoeuvre,
   type Place,
   type PlanDocument,
 } from '@/document';
 import { useUnits } from '../state/preferences';
-import { areaText, depthText } from '../words/area';
+import { LAND_FROM } from '../places/features/view';
+import { viewOfFeature } from '../places/features';
+import { areaText } from '../words/area';
 import { toScreen, type Camera, type View } from './camera';
 import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 
-/** Pixels in a metre below which names would crowd. */
-const BOATS_FROM = 4.5;
-const MARKS_FROM = 11;
-const LAND_FROM = 1.5;
+/** Pixels in a metre from which on berths are named. */
 const BERTHS_FROM = 7;
 
 function middle(outline: readonly (readonly [number, number])[]): [number, number] {
@@ -55,18 +53,6 @@ function labelPlace(area: Area, all: readonly Area[]): [number, number] {
     best = [x, y];
   }
   return best;
-}
-
-/** Less than so much of a pontoon is a finger, m². */
-const FINGER_M2 = 30;
-
-function shownFrom(f: Feature): number {
-  if (f.kind === 'sounding') return LAND_FROM;
-  if (!('outline_m' in f)) return MARKS_FROM;
-  if (f.kind === 'boat') return BOATS_FROM;
-  return Math.abs(signedArea(Float64Array.from(f.outline_m.flat()))) < FINGER_M2
-    ? MARKS_FROM
-    : LAND_FROM;
 }
 
 /** Marks that the plan's cues, orders and expectations name: these are always shown. */
@@ -114,13 +100,14 @@ export function PlaceNames({
   if (goal?.is === 'lie') used.add(goal.mark);
   const wanted = place.features.flatMap((f): Label[] => {
     const needed = used.has(f.name);
-    if (camera.scale < (needed ? 0 : shownFrom(f))) return [];
+    if (camera.scale < (needed ? 0 : viewOfFeature(f.kind).namedFrom(f))) return [];
     const point = 'outline_m' in f ? middle(f.outline_m) : ([f.x_m, f.y_m] as const);
     const [x, y] = toScreen(camera, view, point[0], point[1]);
     if (x < -60 || y < -20 || x > view.width + 60 || y > view.height + 20) return [];
-    const small = !('outline_m' in f);
-    const name = f.kind === 'sounding' ? depthText(f.depth_m, units) : f.name;
-    return [{ id: f.id, name, x, y: small && f.kind !== 'sounding' ? y - 11 : y, needed }];
+    const { label } = viewOfFeature(f.kind);
+    // A figure stands where it was found, a name over the thing it is of.
+    const over = 'outline_m' in f || label ? 0 : 11;
+    return [{ id: f.id, name: label?.(f, units) ?? f.name, x, y: y - over, needed }];
   });
   const areas = place.areas.flatMap((area): Label[] => {
     if (camera.scale < LAND_FROM) return [];

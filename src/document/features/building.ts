@@ -1,0 +1,3 @@
+import { outlineFeature } from './definition';
+
+export const building = outlineFeature('building', 'stone', { fixed: 'corners' });

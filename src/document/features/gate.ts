@@ -1,0 +1,3 @@
+import { outlineFeature } from './definition';
+
+export const gate = outlineFeature('gate', 'timber', { fixed: 'corners' });

@@ -1,0 +1,99 @@
+import { z } from 'zod';
+import type { Obstacle } from '@/core/holding';
+import type { LineEnd } from '@/core/plan';
+import { bank } from './bank';
+import { boat } from './boat';
+import { bollard } from './bollard';
+import { building } from './building';
+import { buoy } from './buoy';
+import { placeOf, type Placed } from './definition';
+import { gate } from './gate';
+import { groundLine } from './ground-line';
+import { ladder } from './ladder';
+import { mark } from './mark';
+import { pile } from './pile';
+import { pontoon } from './pontoon';
+import { quay } from './quay';
+import { sounding } from './sounding';
+
+export { isAfloat } from './definition';
+
+/** Every kind of feature there is, by its name. */
+export const FEATURES = {
+  quay,
+  pontoon,
+  bank,
+  boat,
+  building,
+  gate,
+  pile,
+  bollard,
+  buoy,
+  ladder,
+  groundLine,
+  sounding,
+  mark,
+} as const;
+
+type Features = typeof FEATURES;
+export type FeatureKind = keyof Features;
+export type FeatureOf<K extends FeatureKind> = z.infer<Features[K]['schema']>;
+export type Feature = { [K in FeatureKind]: FeatureOf<K> }[FeatureKind];
+
+const kinds = Object.keys(FEATURES).map((kind) => `'${kind}'`);
+const schemas = Object.values(FEATURES).map(({ schema }) => schema);
+
+export const featureSchema = z.discriminatedUnion('kind', schemas as never, {
+  error: `kind is ${kinds.slice(0, -1).join(', ')} or ${kinds.at(-1)}`,
+}) as unknown as z.ZodType<Feature>;
+
+/** A kind as its users have to know it when they do not know which it is. */
+interface AnyDefinition {
+  readonly shape: 'point' | 'outline';
+  readonly keys: readonly string[];
+  readonly named?: boolean;
+  readonly fixed?: 'itself' | 'corners';
+  obstacle?(feature: Feature): Obstacle;
+  lineEnd?(feature: Feature, all: readonly Placed[]): LineEnd;
+  problem?(
+    feature: Feature,
+    all: readonly Placed[],
+  ): { readonly key: string; readonly message: string } | null;
+}
+
+export const definitionOf = (kind: FeatureKind): AnyDefinition =>
+  FEATURES[kind] as unknown as AnyDefinition;
+
+/** Everything of them that a boat can touch. */
+export const obstaclesOf = (features: readonly Feature[]): Obstacle[] =>
+  features.flatMap((one) => definitionOf(one.kind).obstacle?.(one) ?? []);
+
+/** What a line can be made on to: bollards, cleats and rings, piles, buoys, and ground lines. */
+export const lineEndsOf = (features: readonly Feature[]): LineEnd[] =>
+  features.flatMap((one) => definitionOf(one.kind).lineEnd?.(one, features) ?? []);
+
+interface Spot {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** What a cue can be about by its one point. */
+export const namedSpots = (features: readonly Feature[]): Spot[] =>
+  features.flatMap((one) => (definitionOf(one.kind).named && 'x_m' in one ? [placeOf(one)] : []));
+
+const POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
+
+/** What stands where it is and can be seen: marks, bollards, piles, and corners of what is built. */
+export const fixedSpots = (features: readonly Feature[]): Spot[] =>
+  features.flatMap((one) => {
+    const { fixed } = definitionOf(one.kind);
+    if (fixed === undefined) return [];
+    if ('x_m' in one) return [placeOf(one)];
+    const n = one.outline_m.length;
+    const [mx, my] = one.outline_m.reduce(([x, y], [a, b]) => [x + a / n, y + b / n], [0, 0]);
+    return one.outline_m.map(([x, y]) => {
+      const eighth = Math.round((4 * Math.atan2(x - mx, y - my)) / Math.PI);
+      return { name: `${one.name}, ${POINTS[(eighth + 8) % 8]} corner`, x, y };
+    });
+  });

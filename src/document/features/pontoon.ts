@@ -1,0 +1,3 @@
+import { outlineFeature } from './definition';
+
+export const pontoon = outlineFeature('pontoon', 'timber', { fixed: 'corners' });

@@ -1,0 +1,3 @@
+import { outlineFeature } from './definition';
+
+export const quay = outlineFeature('quay', 'stone', { fixed: 'corners' });

@@ -1,0 +1,3 @@
+import { outlined } from './view';
+
+export const quay = outlined('quay', 1, { fill: 'land', stroke: 'ink', width: 1.4 });
