@@ -21,7 +21,7 @@ const QUEUE_OF: Readonly<Record<TaskName, 'library' | 'computing'>> = {
   writeArchive: 'library',
   takeArchive: 'library',
   summarise: 'computing',
-  takeAs: 'computing',
+  exportRun: 'computing',
   feed: 'computing',
   begin: 'computing',
   beginPassage: 'computing',

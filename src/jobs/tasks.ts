@@ -29,7 +29,7 @@ import {
 import type { Begin, BeginPassage } from '@/planner';
 import { openArchive, writeArchive } from '@/io/archive';
 import { feedSentences } from '@/io/nmea0183';
-import { runCsv, runGpx } from '@/io/run';
+import { RUN_EXPORTERS, type RunFormat } from '@/io/exporters';
 
 /** What is told while a task goes on: the share done. */
 export type Tell = (share: number) => void;
@@ -158,14 +158,14 @@ export const tasks = {
       return Object.fromEntries(ids.map((id) => [id, one(id)]));
     }),
 
-  /** A run’s samples as CSV, or its track as GPX. */
-  takeAs: ({ directory, id, as }: { directory: string; id: string; as: 'csv' | 'gpx' }) =>
+  /** A run in a format that is not this program’s own. */
+  exportRun: ({ directory, id, as }: { directory: string; id: string; as: RunFormat }) =>
     withLibrary(directory, (db): Result<string> => {
       const opened = openRun(db, id);
       if (!opened) return noSuch('run', id);
       if (!opened.ok) return opened;
       const { file, startedAt } = opened.value;
-      return as === 'csv' ? runCsv(file) : runGpx(file, startedAt);
+      return RUN_EXPORTERS[as].write(file, startedAt);
     }),
 
   /** What instruments would have said of a manoeuvre sailed by its plan. */

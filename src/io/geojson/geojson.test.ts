@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { between } from '@/core/testing/arbitrary';
 import { check, fingerRow, placeSchema, type Place } from '@/document';
-import { MOST_GEOJSON, placeGeoJson, projection, readPlaceGeoJson } from './';
+import { placeGeoJson, projection, readPlaceGeoJson } from './';
+import { MOST_GEOJSON } from './read';
 
 const DEMO = join(process.cwd(), 'demo', 'places');
 const demos = readdirSync(DEMO).map((name) => {

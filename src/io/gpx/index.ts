@@ -1,1 +1,2 @@
-export { MOST_GPX, readGpx, type GpxLayer } from './read';
+export { gpxImporter } from './importer';
+export { readGpx, type GpxLayer } from './read';

@@ -1,2 +1,3 @@
-export { MOST_NMEA, readNmea, type NmeaCounts, type NmeaRecord } from './read';
+export { nmeaImporter } from './importer';
+export { readNmea, type NmeaCounts, type NmeaRecord } from './read';
 export { feedSentences } from './write';

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { demoFile } from '@/document/testing/demo';
-import { runCsv } from './';
+import { runCsv } from './csv';
 
 const file = (timesteps: number) => ({
   $schema: 'yawtrope:driven' as const,

@@ -1,7 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import type { DrivenFile } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { onGlobe, runGpx } from './';
+import { onGlobe, runGpx } from './gpx';
 
 interface Parsed {
   gpx: {

@@ -1,2 +1,2 @@
-export { runCsv } from './csv';
-export { onGlobe, runGpx } from './gpx';
+export { csvExporter, gpxExporter, type RunExporter } from './exporter';
+export { onGlobe } from './gpx';

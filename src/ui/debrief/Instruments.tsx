@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import { MOST_NMEA, type NmeaCounts } from '@/io/nmea0183';
+import { acceptOf, mostOf, RECORDING_IMPORTERS } from '@/io/importers';
+import type { NmeaCounts } from '@/io/nmea0183';
 import { Choice } from '../parts/Choice';
 import { FileButton } from '../parts/FileButton';
 import { readText } from '../parts/read-text';
@@ -43,7 +44,7 @@ export function Instruments({
   const importFile = async (file: File) => {
     setProblem(null);
     const name = file.name.replace(/\.[a-z0-9]+$/i, '').slice(0, 80) || 'recording';
-    const text = await readText(file, MOST_NMEA);
+    const text = await readText(file, mostOf(RECORDING_IMPORTERS));
     setProblem(text.ok ? await onKeep(text.value, name) : text.problems[0]!.message);
   };
   return (
@@ -111,7 +112,7 @@ export function Instruments({
         <div className="rule-t flex flex-wrap items-baseline gap-x-4 gap-y-1 py-1.5">
           <FileButton
             label="NMEA 0183 recording"
-            accept=".nmea,.txt,.log,.nme,text/plain"
+            accept={acceptOf(RECORDING_IMPORTERS)}
             className={LINK}
             onFile={(file) => void importFile(file)}
           >

@@ -2,8 +2,9 @@
 import { FolderOpen } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { check, parseJson, placeSchema, type Place, type Problem, type Result } from '@/document';
-import { MOST_GEOJSON, readPlaceGeoJson, type ReadPlace, type Unmarked } from '@/io/geojson';
+import type { Problem } from '@/document';
+import type { Unmarked } from '@/io/geojson';
+import { acceptOf, mostOf, PLACE_IMPORTERS, readWith } from '@/io/importers';
 import { BUTTON } from '../parts/AreaFrame';
 import { readText } from '../parts/read-text';
 import { saveDocument } from '../parts/save-document';
@@ -15,29 +16,18 @@ import { holds } from '../words/holds';
 
 const POLYGONS: readonly Unmarked['polygons'][] = ['quay', 'bank', 'pontoon', 'building', 'boat'];
 
-/** Either kind of file: a place as this program keeps it, or GeoJSON. */
-function readEither(text: string, name: string, unmarked: Unmarked): Result<ReadPlace> {
-  const json = parseJson(text, MOST_GEOJSON);
-  if (!json.ok) return json;
-  const { value } = json;
-  if (typeof value === 'object' && value !== null && '$schema' in value) {
-    const place = check<Place>(placeSchema, value);
-    return place.ok ? { ok: true, value: { place: place.value, notes: [] } } : place;
-  }
-  return readPlaceGeoJson(text, name, unmarked);
-}
-
 /** Takes in a place from a file of this computer: shown first, and whole or not at all. */
 export function ImportPlace() {
   const router = useRouter();
   const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
   const [polygons, setPolygons] = useState<Unmarked['polygons']>('quay');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const read = file ? readEither(file.text, file.name, { polygons }) : null;
+  const about = { name: file?.name ?? '', unmarked: { polygons } };
+  const read = file ? readWith(PLACE_IMPORTERS, file.text, about) : null;
   const open = async (chosen: File) => {
     setProblems([]);
     setFile(null);
-    const text = await readText(chosen, MOST_GEOJSON);
+    const text = await readText(chosen, mostOf(PLACE_IMPORTERS));
     if (!text.ok) return setProblems(text.problems);
     setFile({ name: chosen.name.replace(/\.[^.]*$/, ''), text: text.value });
   };
@@ -51,7 +41,7 @@ export function ImportPlace() {
     <div>
       <FileButton
         label="Place file"
-        accept=".json,.geojson,application/json,application/geo+json"
+        accept={acceptOf(PLACE_IMPORTERS)}
         className={BUTTON}
         onFile={(chosen) => void open(chosen)}
       >

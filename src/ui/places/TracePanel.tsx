@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { MOST_FEATURES, type Place } from '@/document';
-import { MOST_GPX, readGpx, type GpxLayer } from '@/io/gpx';
+import type { GpxLayer } from '@/io/gpx';
+import { acceptOf, mostOf, readWith, TRACE_IMPORTERS } from '@/io/importers';
 import { FileButton } from '../parts/FileButton';
 import { readText } from '../parts/read-text';
 import { drawn, freeId, freeNameFrom } from './edit';
@@ -20,8 +21,9 @@ export function TracePanel({
   const place = usePlace((s) => s.place);
   const [wrong, setWrong] = useState<string | null>(null);
   const lay = async (file: File) => {
-    const text = await readText(file, MOST_GPX);
-    const read = text.ok ? readGpx(text.value, file.name, place) : text;
+    const text = await readText(file, mostOf(TRACE_IMPORTERS));
+    const about = { name: file.name, place };
+    const read = text.ok ? readWith(TRACE_IMPORTERS, text.value, about) : text;
     setWrong(read.ok ? null : read.problems[0]!.message);
     if (read.ok) onChange([...layers, read.value]);
   };
@@ -43,7 +45,7 @@ export function TracePanel({
       <summary className="cursor-pointer font-semibold">Tracks over it</summary>
       <FileButton
         label="GPX file"
-        accept=".gpx,application/gpx+xml,text/xml"
+        accept={acceptOf(TRACE_IMPORTERS)}
         className="text-plan underline"
         onFile={(file) => void lay(file)}
       >

@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { keepRecord, library, listRecords, openManoeuvre } from '@/db';
 import { idSchema } from '@/document';
-import { readNmea } from '@/io/nmea0183';
+import { readWith, RECORDING_IMPORTERS } from '@/io/importers';
 import { recordOf } from '@/io/record';
 import { MOST_BYTES, sentAs, textOf } from '../body';
 import { missing, refuse, route } from '../define';
@@ -42,7 +42,7 @@ export const POST = route(
     const opened = openManoeuvre(library(), manoeuvre);
     if (!opened) return missing(manoeuvre);
     if (!opened.ok) return refuse(422, opened.problems);
-    const read = readNmea(await textOf(request, MOST_BYTES.nmea));
+    const read = readWith(RECORDING_IMPORTERS, await textOf(request, MOST_BYTES.nmea), { name });
     if (!read.ok) return refuse(422, read.problems);
     const record = recordOf(read.value, opened.value.place, {
       id: crypto.randomUUID(),

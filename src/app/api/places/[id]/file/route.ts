@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { keptPlaces, library } from '@/db';
-import { placeGeoJson } from '@/io/geojson';
+import { formatsOf, PLACE_EXPORTERS } from '@/io/exporters';
 import { download, missing, refuse, route } from '../../../define';
 
 const querySchema = z.object({
-  as: z.enum(['json', 'geojson'], { error: "say 'json' or 'geojson'" }).default('json'),
+  as: z.enum(formatsOf(PLACE_EXPORTERS), { error: "say 'json' or 'geojson'" }).default('json'),
 });
 
 export const GET = route(
@@ -22,8 +22,9 @@ export const GET = route(
       const text = JSON.stringify(document, null, 2);
       return download(text, 'application/json', `${id}.yawtrope-place.json`);
     }
-    const geo = placeGeoJson(document);
-    if (!geo.ok) return refuse(422, geo.problems);
-    return download(JSON.stringify(geo.value, null, 2), 'application/geo+json', `${id}.geojson`);
+    const { type, ending, write } = PLACE_EXPORTERS[as];
+    const made = write(document);
+    if (!made.ok) return refuse(422, made.problems);
+    return download(made.value, type, `${id}.${ending}`);
   },
 );

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { dataDirectory, library, openRun } from '@/db';
+import { formatsOf, RUN_EXPORTERS } from '@/io/exporters';
 import { runJob } from '@/jobs';
 import { download, missing, refuse, route } from '../../../define';
 
 const querySchema = z.object({
-  as: z.enum(['json', 'csv', 'gpx'], { error: "say 'json', 'csv' or 'gpx'" }).default('json'),
+  as: z.enum(formatsOf(RUN_EXPORTERS), { error: "say 'json', 'csv' or 'gpx'" }).default('json'),
 });
 
 export const GET = route(
@@ -26,13 +27,12 @@ export const GET = route(
         `${name}.yawtrope-run.json`,
       );
     const made = await runJob(
-      'takeAs',
+      'exportRun',
       { directory: dataDirectory(), id, as },
       { signal: request.signal },
     );
     if (!made.ok) return refuse(422, made.problems);
-    return as === 'gpx'
-      ? download(made.value, 'application/gpx+xml', `${name}.gpx`)
-      : download(made.value, 'text/csv; charset=utf-8', `${name}.csv`);
+    const { type, ending } = RUN_EXPORTERS[as];
+    return download(made.value, type, `${name}.${ending}`);
   },
 );
