@@ -32,49 +32,6 @@ import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
 import { GOAL_WORDS, goesText, type GoalKind } from '../goal-words';
 
-/** Ids of the techniques, as they are kept and asked for. */
-export const TECHNIQUE_IDS = [
-  'alongside-wheel-and-gear',
-  'alongside-gears-alone',
-  'alongside-sideways',
-  'alongside-walked-in',
-  'ferry-glide-in',
-  'slip-bow-in',
-  'slip-stern-in',
-  'stop-straight',
-  'turn-on-the-spot',
-  'wait-out-a-gust',
-  'drop-off-and-away',
-  'ferry-glide-out',
-  'stern-out-and-astern',
-  'bow-off-by-thruster',
-  'sideways-off',
-  'walk-off',
-  'astern-out',
-  'spring-off-by-the-bow',
-  'spring-off-by-the-stern',
-  'alongside-on-a-spring',
-  'slip-on-a-spring',
-  'stern-to-on-ground-lines',
-  'bow-in-between-piles',
-  'stern-in-by-hand',
-  'hold-on-a-spring',
-  'warp-along',
-  'alone-last-line-on-a-slip',
-  'raft-up',
-  'out-of-a-raft',
-  'stern-to-on-anchor',
-  'pick-up-a-buoy',
-  'through-the-lock',
-  'alone-through-the-lock',
-  'crew-ashore',
-  'crew-aboard',
-] as const;
-export type TechniqueId = (typeof TECHNIQUE_IDS)[number];
-export const techniqueIdSchema = z.enum(TECHNIQUE_IDS, {
-  error: 'choose a technique from the list',
-});
-
 export interface Technique {
   /** Why it is not for this boat, goal or day; null when it may be tried. */
   unfit(setting: Setting): string | null;
@@ -177,8 +134,8 @@ function noCurrentAhead({ input }: Setting, heading: number): string | null {
     : 'the current does not come from ahead along the berth';
 }
 
-/** Every technique: whom and what it is for, and its templates. */
-export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
+/** Every technique, in the order they are offered: whom and what it is for, and its templates. */
+export const TECHNIQUES = {
   'alongside-wheel-and-gear': {
     unfit: comesAlong,
     templates: (s) => [angledIn(s, false), turnedIn(s)],
@@ -237,13 +194,13 @@ export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
       (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : 'she is not lying there yet'),
     templates: (s) => [waitedOut(s)],
   },
-  'ferry-glide-out': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noCurrentAhead(s, s.input.start.heading),
-    templates: (s) => [glidedOff(s)],
-  },
   'drop-off-and-away': {
     unfit: (s) => leaves(s) ?? fromBerth(s),
     templates: (s) => [droppedOff(s)],
+  },
+  'ferry-glide-out': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noCurrentAhead(s, s.input.start.heading),
+    templates: (s) => [glidedOff(s)],
   },
   'stern-out-and-astern': {
     unfit: (s) => leaves(s) ?? fromBerth(s),
@@ -281,9 +238,17 @@ export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
       noFirstSpring(s),
     templates: (s) => [onToASpring(s, angledIn(s, false))],
   },
-  'alone-last-line-on-a-slip': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noLastLine(s),
-    templates: (s) => [slippedAlone(s)],
+  'slip-on-a-spring': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
+    templates: (s) => [onToASpring(s, turnedIn(s))],
+  },
+  'stern-to-on-ground-lines': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
+    templates: sternToOnLines,
+  },
+  'bow-in-between-piles': {
+    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
+    templates: inBetweenPiles,
   },
   'stern-in-by-hand': {
     unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSternLine(s),
@@ -297,13 +262,9 @@ export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
     unfit: (s) => lying(s) ?? atBerth(s) ?? noWarping(s),
     templates: (s) => [warped(s)],
   },
-  'stern-to-on-ground-lines': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
-    templates: sternToOnLines,
-  },
-  'bow-in-between-piles': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
-    templates: inBetweenPiles,
+  'alone-last-line-on-a-slip': {
+    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noLastLine(s),
+    templates: (s) => [slippedAlone(s)],
   },
   'raft-up': {
     unfit: (s) =>
@@ -325,8 +286,6 @@ export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
     unfit: (s) => lies(s) ?? noBuoy(s),
     templates: (s) => [pickedUp(s)],
   },
-  'crew-ashore': crossing('ashore'),
-  'crew-aboard': crossing('aboard'),
   'through-the-lock': {
     unfit: (s) => passes(s) ?? noPassage(s),
     templates: throughTheLock,
@@ -335,8 +294,13 @@ export const TECHNIQUES: Readonly<Record<TechniqueId, Technique>> = {
     unfit: (s) => passes(s) ?? noPassageAlone(s),
     templates: throughAlone,
   },
-  'slip-on-a-spring': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
-    templates: (s) => [onToASpring(s, turnedIn(s))],
-  },
-};
+  'crew-ashore': crossing('ashore'),
+  'crew-aboard': crossing('aboard'),
+} as const satisfies Readonly<Record<string, Technique>>;
+
+/** Ids of the techniques, as they are kept and asked for. */
+export type TechniqueId = keyof typeof TECHNIQUES;
+export const TECHNIQUE_IDS = Object.keys(TECHNIQUES) as readonly TechniqueId[];
+export const techniqueIdSchema = z.enum(TECHNIQUE_IDS as [TechniqueId, ...TechniqueId[]], {
+  error: 'choose a technique from the list',
+});
