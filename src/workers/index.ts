@@ -1,14 +1,6 @@
+export type { AnalysisName, Given, SurveyPart, Told } from './analyses';
+export { AnalysisClient, type AnalysisListener } from './analysis-client';
 export { DriveClient } from './drive-client';
-export { LookClient, type LookListener } from './look-client';
-export type {
-  DriveTold,
-  DriveWorker,
-  AnalysisUpdate,
-  LookEnd,
-  LookWorker,
-  Reviewed,
-  SheetWorker,
-  RunWorker,
-} from './protocol';
+export type { DriveTold, DriveWorker, Reviewed, SheetWorker, RunWorker } from './protocol';
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
 export { RunClient, type RunListener } from './run-client';

@@ -1,12 +1,10 @@
-import type { Brief, MooringHold } from '@/core/brief';
-import type { Finding } from '@/core/checks';
 import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { HeldBack, Run } from '@/core/plan';
 import type { Care, Differences, Fault, Handling } from '@/core/debrief';
-import type { GridCell, Surveyed, WayOutAt, WindLimit } from '@/core/search';
+import type { WayOutAt } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
 import type { Problem, RecordingDocument, Result } from '@/document';
-import type { Comparison, DayRun, TechniqueId, Tuned, Proposal } from '@/planner';
+import type { AnalysisName, Told } from './analyses';
 
 /** What the run worker offers, through comlink. */
 export interface RunWorker {
@@ -16,63 +14,19 @@ export interface RunWorker {
   holdBack(file: unknown, variation: unknown, step: unknown): Result<HeldBack | null>;
 }
 
-/** What a look at a manoeuvre has found by now: the newest of each that is not null. */
-export interface AnalysisUpdate {
-  readonly brief: Brief | null;
-  readonly surveyed: readonly Surveyed[];
-  readonly limit: WindLimit | null;
-  readonly checks: readonly Finding[] | null;
-  readonly cells: readonly GridCell[];
-  readonly fitted: Tuned | null;
-  readonly proposed: Proposal | null;
-  readonly held: MooringHold | null;
-  readonly compared: Comparison<TechniqueId> | null;
-  readonly dayRuns: readonly DayRun[];
-}
-
-/** How a look ended: all of it, or given up for a newer one. */
-export type LookEnd = 'done' | 'overtaken';
+/** How an analysis ended: all of it, or given up for a newer one. */
+export type AnalysisEnd = 'done' | 'overtaken';
 
 /**
- * What the look worker offers, through comlink. Each call tells what it finds as it goes, and gives up as soon as
- * another comes in.
+ * What the analysis worker offers, through comlink. An analysis tells what it finds as it goes, and gives up as soon as another
+ * comes in.
  */
-export interface LookWorker {
-  brief(file: unknown, tell: (found: AnalysisUpdate) => void): Promise<Result<LookEnd>>;
-  survey(
-    file: unknown,
-    variation: unknown,
-    tell: (found: AnalysisUpdate) => void,
-  ): Promise<Result<LookEnd>>;
-  grid(
-    file: unknown,
-    variation: unknown,
-    winds: unknown,
-    tell: (found: AnalysisUpdate) => void,
-  ): Promise<Result<LookEnd>>;
-  /** Fits the numbers of the plan; a manoeuvre that cannot be played is refused. */
-  fit(file: unknown, tell: (found: AnalysisUpdate) => void): Promise<Result<LookEnd>>;
-  /** Writes a technique down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
-  propose(
-    file: unknown,
-    technique: unknown,
-    tell: (found: AnalysisUpdate) => void,
-  ): Promise<Result<LookEnd>>;
-  /** Has every technique that fits fitted, one after the other. */
-  compare(file: unknown, tell: (found: AnalysisUpdate) => void): Promise<Result<LookEnd>>;
-  /** Plays it at moments of a day, seconds since 1970 UTC. */
-  day(
-    file: unknown,
-    day: unknown,
-    moments: unknown,
-    tell: (found: AnalysisUpdate) => void,
-  ): Promise<Result<LookEnd>>;
-  /** Where she settles on the lines she begins with, motored so; and what if one parts. */
-  hold(
-    file: unknown,
-    motored: unknown,
-    tell: (found: AnalysisUpdate) => void,
-  ): Promise<Result<LookEnd>>;
+export interface AnalysisWorker {
+  run<K extends AnalysisName>(
+    name: K,
+    given: unknown,
+    tell: (told: Told<K>) => void,
+  ): Promise<Result<AnalysisEnd>>;
   /** Gives up whatever is going on. */
   stop(): void;
 }

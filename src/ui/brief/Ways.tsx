@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { toFile, type Manoeuvre } from '@/document';
 import type { TechniqueId, Way } from '@/planner';
-import { useComparison } from '../hooks/use-job';
+import { useJob } from '../hooks/use-job';
 import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
@@ -17,13 +17,13 @@ export function Ways() {
   const [begunOn, setBegunOn] = useState<Manoeuvre | null>(null);
   const [written, setWritten] = useState<Way<TechniqueId> | null>(null);
   const usedTechnique = usePreferences((p) => p.usedTechnique);
-  const { found, busy, problems, run, stop } = useComparison();
+  const { found, busy, problems, run, stop } = useJob('compare');
 
   const begin = () => {
     setBegunOn(manoeuvre);
     setWritten(null);
     const file = toFile(manoeuvre, boat, place);
-    run((client) => client.compare(file));
+    run({ file });
   };
   const write = (way: Way<TechniqueId>) => {
     store.getState().edit((m) => {

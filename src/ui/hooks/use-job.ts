@@ -1,46 +1,38 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { MooringHold } from '@/core/brief';
 import type { Problem } from '@/document';
-import type { Comparison, TechniqueId, Tuned, Proposal } from '@/planner';
-import { LookClient, type AnalysisUpdate } from '@/workers';
+import { AnalysisClient, type AnalysisName, type Given, type Told } from '@/workers';
 
 /** What is told last may come after the end is told, or before: so long it is waited for, ms. */
 const LAST_WORD_MS = 100;
 
-/**
- * Long work that is begun when asked, shown as it goes and can be stopped. `done` gets the last of what it found.
- *
- * @param pick what of a look belongs to it
- */
-function useJob<T>(
-  pick: (part: AnalysisUpdate) => T | null,
-  done: (found: T) => void,
+/** Long work that is begun when asked, shown as it goes and can be stopped. `done` gets the last of what it found. */
+export function useJob<K extends AnalysisName>(
+  name: K,
+  done: (found: Told<K>) => void = NOTHING_MORE,
 ): {
-  readonly found: T | null;
+  readonly found: Told<K> | null;
   readonly busy: boolean;
   /** Why it was refused. */
   readonly problems: readonly Problem[];
-  run(begin: (client: LookClient) => void): void;
+  run(given: Given<K>): void;
   stop(): void;
 } {
-  const [found, setFound] = useState<T | null>(null);
+  const [found, setFound] = useState<Told<K> | null>(null);
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const client = useRef<LookClient | null>(null);
-  const work = useRef({ pick, done });
-  const newest = useRef<T | null>(null);
+  const client = useRef<AnalysisClient<K> | null>(null);
+  const work = useRef({ done });
+  const newest = useRef<Told<K> | null>(null);
   useEffect(() => {
-    work.current = { pick, done };
+    work.current = { done };
   });
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const made = new LookClient({
-      found: (part) => {
-        const one = work.current.pick(part);
-        if (one === null) return;
-        newest.current = one;
-        setFound(one);
+    const made = new AnalysisClient(name, {
+      found: (told) => {
+        newest.current = told;
+        setFound(told);
       },
       ended: (result) => {
         if (!result.ok) {
@@ -60,14 +52,14 @@ function useJob<T>(
       client.current = null;
       made.close();
     };
-  }, []);
-  const run = useCallback((begin: (client: LookClient) => void) => {
+  }, [name]);
+  const run = useCallback((given: Given<K>) => {
     if (!client.current) return;
     newest.current = null;
     setFound(null);
     setProblems([]);
     setBusy(true);
-    begin(client.current);
+    client.current.run(given);
   }, []);
   const stop = useCallback(() => {
     client.current?.stop();
@@ -76,17 +68,4 @@ function useJob<T>(
   return { found, busy, problems, run, stop };
 }
 
-/** Fits the numbers of a plan; what comes of it may be what was there. */
-export const useFit = (done: (fitted: Tuned) => void) => useJob(({ fitted }) => fitted, done);
-
-/** Works out what holds her on her lines. */
-export const useHolding = () => useJob<MooringHold>(({ held }) => held, NOTHING_MORE);
-const NOTHING_MORE = () => undefined;
-
-/** Sets every technique that fits side by side. */
-export const useComparison = () =>
-  useJob<Comparison<TechniqueId>>(({ compared }) => compared, NOTHING_MORE);
-
-/** Writes a technique down. */
-export const useProposal = (done: (proposal: Proposal) => void) =>
-  useJob(({ proposed }) => proposed, done);
+function NOTHING_MORE(): void {}

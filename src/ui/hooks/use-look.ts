@@ -5,7 +5,13 @@ import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import type { DayRun } from '@/planner';
-import { LookClient, type AnalysisUpdate } from '@/workers';
+import {
+  AnalysisClient,
+  type AnalysisName,
+  type Given,
+  type SurveyPart,
+  type Told,
+} from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */
 const REST_MS = 50;
@@ -14,23 +20,24 @@ const REST_MS = 50;
  * Keeps a look at `file` going: begun anew, once it rests, whenever the file changes. What was found of the last file
  * stays until the first of the new one is there.
  */
-function useLook<T>(
+function useLook<K extends AnalysisName, T>(
+  name: K,
   file: ManoeuvreFile | null,
   empty: T,
-  begin: (client: LookClient, file: ManoeuvreFile) => void,
-  join: (so: T, part: AnalysisUpdate) => T,
+  givenFor: (file: ManoeuvreFile) => Given<K>,
+  join: (so: T, part: Told<K>) => T,
   /** Looked into anew when this changes too. */
   also: unknown = null,
 ): { readonly found: T; readonly busy: boolean } {
   const [state, setState] = useState({ found: empty, turn: 0, ended: 0 });
-  const client = useRef<LookClient | null>(null);
-  const work = useRef({ begin, join, empty });
+  const client = useRef<AnalysisClient<K> | null>(null);
+  const work = useRef({ givenFor, join, empty });
   useEffect(() => {
-    work.current = { begin, join, empty };
+    work.current = { givenFor, join, empty };
   });
 
   useEffect(() => {
-    const made = new LookClient({
+    const made = new AnalysisClient(name, {
       found: (part, turn) =>
         setState((last) => {
           const { join: joined, empty: nothing } = work.current;
@@ -48,13 +55,13 @@ function useLook<T>(
       client.current = null;
       made.close();
     };
-  }, []);
+  }, [name]);
 
   useEffect(() => {
     client.current?.stop();
     if (!file) return;
     const timer = setTimeout(() => {
-      if (client.current) work.current.begin(client.current, file);
+      client.current?.run(work.current.givenFor(file));
     }, REST_MS);
     return () => clearTimeout(timer);
   }, [file, also]);
@@ -76,7 +83,7 @@ export interface Survey {
 
 export const NO_SURVEY: Survey = { moments: [], of: 0, limit: null, checks: [] };
 
-function joinSurvey(before: Survey, { surveyed, limit, checks }: AnalysisUpdate): Survey {
+function joinSurvey(before: Survey, { surveyed, limit, checks }: SurveyPart): Survey {
   const so = { ...before, limit: limit ?? before.limit, checks: checks ?? before.checks };
   if (surveyed.length === 0) return so;
   // A moment comes again when more of it is known.
@@ -90,45 +97,39 @@ function joinSurvey(before: Survey, { surveyed, limit, checks }: AnalysisUpdate)
 /** Nothing is looked into while `file` is null. */
 export function useSurvey(file: ManoeuvreFile | null, variation: VariationDocument) {
   return useLook(
+    'survey',
     file,
     NO_SURVEY,
-    (client, of) => client.survey(of, variation),
+    (of) => ({ file: of, variation }),
     joinSurvey,
     variation,
   );
 }
 
 export function useBrief(file: ManoeuvreFile | null) {
-  return useLook<Brief | null>(
+  return useLook<'brief', Brief | null>(
+    'brief',
     file,
     null,
-    (client, of) => client.brief(of),
-    (so, { brief }) => brief ?? so,
+    (of) => ({ file: of }),
+    (_so, brief) => brief,
   );
 }
+
+/** What comes piece by piece, one after the other. */
+const joined = <T>(so: readonly T[], more: readonly T[]): readonly T[] => [...so, ...more];
 
 const NO_RUNS: readonly DayRun[] = [];
 
 /** A manoeuvre played at moments of a day, growing; given up while `file` is null. */
 export function useDayRuns(file: ManoeuvreFile | null, day: Day, moments: readonly number[]) {
-  return useLook(
-    file,
-    NO_RUNS,
-    (client, of) => client.day(of, day, moments),
-    (so, { dayRuns }) => [...so, ...dayRuns],
-    day,
-  ).found;
+  return useLook('day', file, NO_RUNS, (of) => ({ file: of, day, moments }), joined, day).found;
 }
 
 const NO_CELLS: readonly GridCell[] = [];
 
 /** A sheet of runs over a grid of winds, growing; given up while `file` is null. */
 export function useGrid(file: ManoeuvreFile | null, variation: VariationDocument, winds: Winds) {
-  return useLook(
-    file,
-    NO_CELLS,
-    (client, of) => client.grid(of, variation, winds),
-    (so, { cells }) => [...so, ...cells],
-    variation,
-  ).found;
+  const given = (of: ManoeuvreFile) => ({ file: of, variation, winds });
+  return useLook('grid', file, NO_CELLS, given, joined, variation).found;
 }

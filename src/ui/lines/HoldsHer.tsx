@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import type { MooringHold, Motored } from '@/core/brief';
 import { WORKING_LOAD } from '@/core/search';
-import { useHolding } from '../hooks/use-job';
+import { useJob } from '../hooks/use-job';
 import type { RunState } from '../hooks/use-run';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { useUnits } from '../state/preferences';
@@ -37,17 +37,14 @@ export function HoldsHer({ state }: { state: RunState }) {
   const units = useUnits();
   const [motor, setMotor] = useState('0');
   const [wheel, setWheel] = useState('0');
-  const { found, busy, run: ask, stop } = useHolding();
+  const { found, busy, run: ask, stop } = useJob('hold');
   const { file, run } = state;
   const fast = file.plan.lines.filter(({ fast: on }) => on !== undefined).length;
   const ready = run !== null && fast > 0;
   useEffect(() => {
     if (!ready) return;
     // While the wind is dragged, only where it comes to rest is worked out.
-    const timer = setTimeout(
-      () => ask((client) => client.hold(file, motoredBy(motor, wheel))),
-      250,
-    );
+    const timer = setTimeout(() => ask({ file, motored: motoredBy(motor, wheel) }), 250);
     return () => {
       clearTimeout(timer);
       stop();

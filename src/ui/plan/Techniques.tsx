@@ -2,7 +2,7 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Manoeuvre, OwnTechnique } from '@/document';
 import { techniquesFor, type TechniqueId, type Proposal } from '@/planner';
-import { useProposal } from '../hooks/use-job';
+import { useJob } from '../hooks/use-job';
 import { useSubject } from '../hooks/use-subject';
 import type { RunState } from '../hooks/use-run';
 import { BUTTON, Tries } from '../parts/Tries';
@@ -49,7 +49,7 @@ export function Techniques({ state }: { state: RunState }) {
     });
     store.getState().select(null);
   };
-  const { found, busy, problems, run, stop } = useProposal((proposal) => {
+  const { found, busy, problems, run, stop } = useJob('propose', (proposal) => {
     const { on, technique } = begun.current!;
     // What was changed meanwhile is the user's; it is not written over.
     if (store.getState().manoeuvre !== on) return setWritten({ is: 'overtaken' });
@@ -61,7 +61,7 @@ export function Techniques({ state }: { state: RunState }) {
     begun.current = { on: store.getState().manoeuvre, technique };
     setAsked(technique);
     setWritten(null);
-    run((client) => client.propose(file, technique));
+    run({ file, technique });
   };
   if (!offered.ok) return null;
   // The way this user went last stands first.

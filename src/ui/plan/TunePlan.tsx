@@ -2,7 +2,7 @@
 import { useRef, useState } from 'react';
 import type { Run } from '@/core/plan';
 import type { Manoeuvre, PlanDocument } from '@/document';
-import { useFit } from '../hooks/use-job';
+import { useJob } from '../hooks/use-job';
 import type { RunState } from '../hooks/use-run';
 import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
@@ -22,7 +22,7 @@ export function TunePlan({ state }: { state: RunState }) {
     busy,
     run: ask,
     stop,
-  } = useFit((found) => {
+  } = useJob('tune', (found) => {
     const now = store.getState();
     // What was changed meanwhile is the user's; it is not written over.
     if (now.manoeuvre !== begunOn.current) return setOvertaken(true);
@@ -39,7 +39,7 @@ export function TunePlan({ state }: { state: RunState }) {
     setSame(false);
     setOvertaken(false);
     begunOn.current = store.getState().manoeuvre;
-    ask((client) => client.fit(file));
+    ask({ file });
   };
   return (
     <section aria-label="Fit the numbers" className="rule-t py-2.5">

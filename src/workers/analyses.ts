@@ -1,0 +1,48 @@
+import type { Brief, MooringHold, Motored } from '@/core/brief';
+import type { Finding } from '@/core/checks';
+import type { GridCell, Surveyed, WindLimit } from '@/core/search';
+import type { Day, ManoeuvreFile, OwnTechnique, VariationDocument, Winds } from '@/document';
+import type { Comparison, DayRun, Proposal, TechniqueId, Tuned } from '@/planner';
+
+interface OfFile {
+  readonly file: ManoeuvreFile;
+}
+
+/** More of a survey: moments just surveyed, and what else is known by now. */
+export interface SurveyPart {
+  readonly surveyed: readonly Surveyed[];
+  readonly limit: WindLimit | null;
+  readonly checks: readonly Finding[] | null;
+}
+
+/** What can be asked about a manoeuvre: what it is given, and what is told as it goes. */
+export interface Analyses {
+  /** The newest brief. */
+  brief: { given: OfFile; told: Brief };
+  survey: { given: OfFile & { readonly variation: VariationDocument }; told: SurveyPart };
+  /** Cells of a grid of winds, as they come. */
+  grid: {
+    given: OfFile & { readonly variation: VariationDocument; readonly winds: Winds };
+    told: readonly GridCell[];
+  };
+  /** The plan's numbers, fitted; a manoeuvre that cannot be played is refused. */
+  tune: { given: OfFile; told: Tuned };
+  /** A technique written down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
+  propose: {
+    given: OfFile & { readonly technique: TechniqueId | OwnTechnique };
+    told: Proposal;
+  };
+  /** Every technique that fits, one after the other. */
+  compare: { given: OfFile; told: Comparison<TechniqueId> };
+  /** Runs at moments of a day, seconds since 1970 UTC, as they come. */
+  day: {
+    given: OfFile & { readonly day: Day; readonly moments: readonly number[] };
+    told: readonly DayRun[];
+  };
+  /** Where she settles on the lines she begins with, motored so; and what if one parts. */
+  hold: { given: OfFile & { readonly motored: Motored }; told: MooringHold };
+}
+
+export type AnalysisName = keyof Analyses;
+export type Given<K extends AnalysisName> = Analyses[K]['given'];
+export type Told<K extends AnalysisName> = Analyses[K]['told'];

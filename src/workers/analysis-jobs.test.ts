@@ -1,0 +1,56 @@
+import { check } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import type { AnalysisName } from './analyses';
+import { JOBS, type Job } from './analysis-jobs';
+
+const file = demoFile('off-stilt-pontoon');
+const NOTHING_VARIED = {};
+const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
+  brief: { file },
+  survey: { file, variation: NOTHING_VARIED },
+  grid: { file, variation: NOTHING_VARIED, winds: { from_deg: [330], speeds_mps: [3] } },
+  tune: { file },
+  propose: { file, technique: 'drop-off-and-away' },
+  compare: { file },
+  day: { file, day: { anemometer: null }, moments: [] },
+  hold: { file: demoFile('sprung-off-the-pontoon'), motored: { gear: 0, throttle: 0, wheel: 0 } },
+};
+const jobOf = (name: AnalysisName) => JOBS[name] as Job<unknown, unknown, unknown>;
+
+/** The first pieces of a job, told together. */
+function begun(name: AnalysisName, given: unknown, most = 2): unknown {
+  const job = jobOf(name);
+  const asked = check<unknown>(job.given, given);
+  if (!asked.ok) throw new Error(`${name}: ${JSON.stringify(asked.problems)}`);
+  const found: unknown[] = [];
+  for (const piece of job.pieces(asked.value)) {
+    if (!piece.ok) throw new Error(`${name}: ${JSON.stringify(piece.problems)}`);
+    found.push(piece.value);
+    if (found.length >= most) break;
+  }
+  return job.bundle(found);
+}
+
+it.each(['brief', 'survey', 'grid', 'tune', 'propose', 'hold'] as const)(
+  '%s finds something of what it is given',
+  (name) => {
+    expect(begun(name, GIVEN[name])).not.toBeNull();
+  },
+);
+
+it.each(Object.keys(GIVEN) as AnalysisName[])('%s refuses what it is not given right', (name) => {
+  const { given } = jobOf(name);
+  for (const wrong of [null, {}, { ...GIVEN[name], file: {} }, { ...GIVEN[name], more: 1 }])
+    expect(check(given, wrong).ok).toBe(false);
+});
+
+it('a survey told in parts holds each part once', () => {
+  const two = begun('survey', GIVEN.survey, 2) as { surveyed: unknown[] };
+  expect(two.surveyed).toHaveLength(2);
+});
+
+it('a technique that is not for the manoeuvre refuses the whole', () => {
+  const job = jobOf('propose');
+  const [first] = job.pieces({ file, technique: 'slip-bow-in' });
+  expect(first).toMatchObject({ ok: false, problems: [{ path: 'technique' }] });
+});

@@ -1,0 +1,138 @@
+import { z } from 'zod';
+import { briefOf, holdingOf } from '@/core/brief';
+import { checkPlan } from '@/core/checks';
+import type { RunInput, Run } from '@/core/plan';
+import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
+import {
+  daySchema,
+  manoeuvreFileSchema,
+  motoredSchema,
+  namedMarks,
+  ownTechniqueSchema,
+  radians,
+  success,
+  toRunInput,
+  toVariation,
+  variationSchema,
+  windsSchema,
+  type ManoeuvreFile,
+  type Result,
+} from '@/document';
+import { compareTechniques, playDay, propose, techniqueIdSchema, tunePlan } from '@/planner';
+import type { AnalysisName, Given, SurveyPart, Told } from './analyses';
+
+/** One kind of analysis: what it takes, its pieces as they are found, and how several of them are told at once. */
+export interface Job<G, S, T> {
+  readonly given: z.ZodType<G>;
+  /** A piece that is a failure refuses the whole. */
+  pieces(given: G): Iterable<Result<S>>;
+  /** Null where there is nothing to tell. */
+  bundle(found: readonly S[]): T | null;
+}
+
+type JobOf<K extends AnalysisName, S> = Job<Given<K>, S, Told<K>>;
+
+const file = manoeuvreFileSchema as z.ZodType<ManoeuvreFile>;
+const given = <S extends z.core.$ZodLooseShape>(shape: S) =>
+  z.strictObject({ file, ...shape }) as unknown;
+const ofFile = given({}) as z.ZodType<Given<'tune'>>;
+
+const newest = <T>(found: readonly T[]): T | null => found.at(-1) ?? null;
+const all = <T>(found: readonly T[]): readonly T[] => found.slice();
+
+/** Pieces of what is looked into of a run, each of which is sound. */
+function* of<S>(of: ManoeuvreFile, find: (input: RunInput) => Iterable<S>): Generator<Result<S>> {
+  const input = toRunInput(of);
+  if (!input.ok) return yield input;
+  for (const one of find(input.value)) yield success(one);
+}
+
+const brief: JobOf<'brief', Told<'brief'> | null> = {
+  given: ofFile,
+  pieces: ({ file: manoeuvre }) => {
+    const { boat, place } = manoeuvre;
+    const outboard = boat.drives.some(({ kind }) => kind === 'outboard');
+    return of(manoeuvre, (input) => briefOf(input, outboard, namedMarks(place)));
+  },
+  bundle: newest,
+};
+
+/** Way out and time in hand, what is worth a second look with the first of them, then the wind in which it fails. */
+function* surveyed(input: RunInput, said: readonly boolean[]): Generator<Partial<SurveyPart>> {
+  const checked: Pick<SurveyPart, 'checks'>[] = [];
+  const look = (run: Run) => checked.push({ checks: checkPlan(input, run, said) });
+  for (const one of surveyRun(input, look)) yield { surveyed: [one], ...checked.pop() };
+  for (const limit of seekWindLimit(input)) yield { limit };
+}
+
+const survey: JobOf<'survey', Partial<SurveyPart>> = {
+  given: given({ variation: variationSchema }) as z.ZodType<Given<'survey'>>,
+  pieces: ({ file: manoeuvre, variation }) => {
+    const said = manoeuvre.plan.steps.map(({ wayOut }) => wayOut.note.trim() !== '');
+    return of(manoeuvre, (input) => surveyed(vary(input, toVariation(variation)), said));
+  },
+  bundle: (found) => ({
+    surveyed: found.flatMap((part) => part.surveyed ?? []),
+    limit: found.find(({ limit }) => limit)?.limit ?? null,
+    checks: found.find(({ checks }) => checks)?.checks ?? null,
+  }),
+};
+
+const grid: JobOf<'grid', Told<'grid'>[number]> = {
+  given: given({ variation: variationSchema, winds: windsSchema }) as z.ZodType<Given<'grid'>>,
+  pieces: ({ file: manoeuvre, variation, winds: { from_deg, speeds_mps } }) =>
+    of(manoeuvre, (input) =>
+      windGrid(input, toVariation(variation), from_deg.map(radians), speeds_mps),
+    ),
+  bundle: all,
+};
+
+const tune: JobOf<'tune', Told<'tune'>> = {
+  given: ofFile,
+  pieces: ({ file: manoeuvre }) => tunePlan(manoeuvre),
+  bundle: newest,
+};
+
+const technique = z.union([techniqueIdSchema, ownTechniqueSchema]);
+
+const proposed: JobOf<'propose', Told<'propose'>> = {
+  given: given({ technique }) as z.ZodType<Given<'propose'>>,
+  pieces: ({ file: manoeuvre, technique: which }) => propose(manoeuvre, which),
+  bundle: newest,
+};
+
+const compare: JobOf<'compare', Told<'compare'>> = {
+  given: ofFile,
+  pieces: ({ file: manoeuvre }) => compareTechniques(manoeuvre),
+  bundle: newest,
+};
+
+/** Moments of a day: at most one every ten minutes or so. */
+const moments = z.array(z.number()).max(200);
+
+function* dayRuns({ file: manoeuvre, day: when, moments: at }: Given<'day'>) {
+  for (const run of playDay(manoeuvre, when, at)) yield success(run);
+}
+
+const day: JobOf<'day', Told<'day'>[number]> = {
+  given: given({ day: daySchema, moments }) as z.ZodType<Given<'day'>>,
+  pieces: dayRuns,
+  bundle: all,
+};
+
+const hold: JobOf<'hold', Told<'hold'> | null> = {
+  given: given({ motored: motoredSchema }) as z.ZodType<Given<'hold'>>,
+  pieces: ({ file: manoeuvre, motored }) => of(manoeuvre, (input) => holdingOf(input, motored)),
+  bundle: newest,
+};
+
+export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
+  brief,
+  survey,
+  grid,
+  tune,
+  propose: proposed,
+  compare,
+  day,
+  hold,
+};
