@@ -82,4 +82,29 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // Documents say what is run; planner, workers and jobs run it.
+    files: ['src/document/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@/core/simulation',
+              importNames: ['Simulation', 'forkOf', 'timestep', 'stepTogether'],
+              message: 'a document runs nothing',
+            },
+            {
+              name: '@/core/plan',
+              importNames: ['runPlan', 'runTillHard', 'RunLoop'],
+              message: 'a document runs nothing',
+            },
+            { name: '@/core/search', importNames: ['Rollout'], message: 'a document runs nothing' },
+          ],
+        },
+      ],
+    },
+  },
 );

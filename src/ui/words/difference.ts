@@ -1,3 +1,4 @@
+import { NO_ROOM_M } from '@/core/policy';
 import type { Difference } from '@/core/monitors';
 import type { Outcome, Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
@@ -45,7 +46,7 @@ export function differenceLines(
     lines.push({
       name: 'least clearance',
       text: pair(distance(Math.max(0, before), units), distance(Math.max(0, after), units)),
-      worse: after < before - 0.05 && after < 0.5,
+      worse: after < before - 0.05 && after < NO_ROOM_M,
     });
   const [softer, harder] = difference.touch;
   if (softer > 0 || harder > 0)

@@ -1,3 +1,4 @@
+import { LEAST_OVER_M, LEAST_UNDER_M, NO_ROOM_M } from '@/core/policy';
 import type { GoalCheck, Run, RunEvent } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, PlanDocument } from '@/document';
@@ -188,7 +189,6 @@ export interface Reading {
 
 /** Water under her that goes without saying, and what hurts, under or over, m. Judgement. */
 const DEEP_ENOUGH_M = 10;
-const SHOAL_M = 0.3;
 /** Overhang that is worth telling, m. */
 const SEEN_OVER_M = 0.15;
 
@@ -207,7 +207,7 @@ export function readings(
       figure: distance(Math.max(0, clearance.distance), units),
       meaning: into ? `ran into ${clearance.name}` : `clear of ${clearance.name}`,
       where: `${clearance.part}, ${moment(clearance.time)}`,
-      hurts: clearance.distance < 0.5,
+      hurts: clearance.distance < NO_ROOM_M,
       time: clearance.time,
     });
   }
@@ -225,7 +225,7 @@ export function readings(
       figure: distance(Math.max(0, underKeel.depth), units),
       meaning: underKeel.depth < 0 ? 'on the bottom' : 'water under her',
       where: `${underKeel.part}, ${moment(underKeel.time)}; squat counted, waves not`,
-      hurts: underKeel.depth < SHOAL_M,
+      hurts: underKeel.depth < LEAST_UNDER_M,
       time: underKeel.time,
     });
   if (overhead)
@@ -233,7 +233,7 @@ export function readings(
       figure: distance(Math.max(0, overhead.room), units),
       meaning: overhead.room < 0 ? `too high for ${overhead.name}` : `room under ${overhead.name}`,
       where: `over her highest point, ${moment(overhead.time)}; waves not counted`,
-      hurts: overhead.room < SHOAL_M,
+      hurts: overhead.room < LEAST_OVER_M,
       time: overhead.time,
     });
   if (touch) {
