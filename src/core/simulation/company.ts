@@ -11,7 +11,7 @@ import {
   type Between,
 } from '../holding';
 import { turnGround, setGround } from './derivative';
-import { lineRows, setLineRates } from './line-rates';
+import { setLineRates } from './line-rates';
 import {
   beginPiece,
   beginStep,
@@ -103,7 +103,7 @@ export function actAll(company: Company): void {
     const { outside, pulling, tension, span } = vessel.scratch;
     const theirs = vessels[other]!.scratch.outside;
     const { lines } = vessel.world;
-    addBetween(outside, theirs, acts, lines, lineRows(vessel), pulling, tension, span);
+    addBetween(outside, theirs, acts, lines, vessel.rows, pulling, tension, span);
   }
 }
 
@@ -170,7 +170,7 @@ function apart({ vessels, pairs }: Company): boolean {
   for (let p = 0; p < pairs.length; p++) if (pairs[p]!.acts.touch.active > 0) return false;
   for (let i = 0; i < vessels.length; i++) {
     const vessel = vessels[i]!;
-    const rows = lineRows(vessel);
+    const { rows } = vessel;
     for (let k = 0; k < vessel.world.lines.count; k++) {
       const at = k * LINE_COLUMNS;
       if (rows[at + LINE.ON] !== 0 && rows[at + LINE.HOLD] !== 0) return false;

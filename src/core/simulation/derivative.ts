@@ -16,7 +16,6 @@ import { WATER } from './environment';
 import { addLockCurrents } from './locks-now';
 import { BOOK, lookAtSlow, takeSlow } from './slow';
 import { PSI, R, U, V, X, Y } from './state';
-import { lineRows } from './line-rates';
 import { AGAIN, CLOCK, NOW, UNDER } from './scratch';
 import type { Vessel } from './vessel';
 
@@ -149,7 +148,7 @@ export function derivative(
     else s.touch.count = 0;
     if (aground) addBottom(force, vessel);
     ledger?.note(BOOK.TOUCHES, force, motion);
-    addLines(force, s.tension, world.lines, lineRows(vessel), s.pulling, ground, 0, s.span);
+    addLines(force, s.tension, world.lines, vessel.rows, s.pulling, ground, 0, s.span);
     ledger?.note(BOOK.LINES, force, motion);
   } else {
     s.touch.count = 0;

@@ -14,7 +14,8 @@ import {
 /** A boat's lines, and what of its working memory is theirs. */
 interface Moored {
   readonly world: { readonly lines: Lines };
-  readonly state: { readonly lines: Float64Array };
+  /** Rows of columns LINE of its lines. */
+  readonly rows: Float64Array;
   readonly scratch: {
     /** How the boat lies over the place and as the others see it, columns GROUND. */
     readonly views: readonly Float64Array[];
@@ -29,10 +30,6 @@ interface Moored {
   /** The boats that ON of the lines counts. */
   readonly others: readonly { readonly world: { readonly craft: Craft } }[];
 }
-
-/** Rows of columns LINE of a boat's lines: the state's own where they may change. */
-export const lineRows = ({ world, state }: Pick<Moored, 'world' | 'state'>): Float64Array =>
-  world.lines.tended ? state.lines : world.lines.rows;
 
 /** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
 function lightnessAt({ mass }: Craft, x: number, y: number): number {
@@ -137,7 +134,7 @@ function mayPull(
  */
 export function setLineRates(vessel: Moored, seconds: number): void {
   const { lines } = vessel.world;
-  const rows = lineRows(vessel);
+  const { rows } = vessel;
   const { span, views, lineRates, pulling, tension } = vessel.scratch;
   lineRates[RATES.FIRMEST] = 0;
   lineRates[RATES.ALL] = 0;

@@ -10,6 +10,8 @@ export interface Vessel {
   readonly world: World;
   readonly state: SimState;
   readonly scratch: Scratch;
+  /** Rows of columns LINE of her lines: the state's own where they may change. */
+  readonly rows: Float64Array;
   /** Is shown her touches; nobody if null. */
   readonly watch: TouchWatch | null;
   /** Books of the work done on her, if somebody keeps them. */
@@ -42,7 +44,8 @@ export function vesselOf(
   state: SimState,
   { watch = null, ledger = null }: Watching = {},
 ): Vessel {
-  const vessel = { world, state, scratch: makeScratch(world), watch, ledger, others: [] };
+  const rows = world.lines.tended ? state.lines : world.lines.rows;
+  const vessel = { world, state, scratch: makeScratch(world), rows, watch, ledger, others: [] };
   setLineRates(vessel, 0);
   return vessel;
 }
