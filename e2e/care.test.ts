@@ -163,7 +163,7 @@ describe('readability', () => {
     await app.page.open('off-stilt-pontoon');
     await app.page.openStep(2);
     expect(await violations(driver)).toEqual([]);
-    for (const path of ['/boats', '/boats/new', '/places', '/places/fullers-wall'])
+    for (const path of ['/boats', '/boats/new', '/places', '/places/tolver-wall'])
       await driver.get(app.server.address + path);
     const severe = await driver.manage().logs().get('browser');
     expect(severe.map(({ message }) => message)).toEqual([]);

@@ -15,7 +15,7 @@ const choose = (label: string, start: string) => app.page.choose(label, start);
 it('finds a manoeuvre on the start page by words of it', async () => {
   await app.driver.get(app.server.address);
   const list = 'ol[aria-label="Manoeuvres, last opened first"]';
-  await app.page.fill('Find a manoeuvre', 'teasel piles');
+  await app.page.fill('Find a manoeuvre', 'fennick piles');
   const text = await app.page.until(
     'one left',
     () => app.page.text(list),

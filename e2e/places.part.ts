@@ -273,12 +273,12 @@ it('a file that is wrong is answered in words, and its names stay text', async (
 
 it('changed in another window it overwrites nothing, and either can be gone on with', async () => {
   const { driver } = app;
-  await driver.get(`${app.server.address}/places/fullers-wall`);
+  await driver.get(`${app.server.address}/places/tolver-wall`);
   await app.page.find('[role=application]');
   const elsewhere = async (name: string) => {
-    const answer = await fetch(`${app.server.address}/api/places/fullers-wall`);
+    const answer = await fetch(`${app.server.address}/api/places/tolver-wall`);
     const { place, revision } = (await answer.json()) as { place: Place; revision: number };
-    const saved = await fetch(`${app.server.address}/api/places/fullers-wall`, {
+    const saved = await fetch(`${app.server.address}/api/places/tolver-wall`, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ revision, place: { ...place, name } }),
@@ -289,10 +289,10 @@ it('changed in another window it overwrites nothing, and either can be gone on w
   await field('the place is called', 'Renamed here');
   const alert = () => text('aside [role=alert]');
   await app.page.until('told', alert, (t) => t.includes('Changed in another window'));
-  expect((await opened('fullers-wall')).place.name).toBe('Renamed elsewhere');
+  expect((await opened('tolver-wall')).place.name).toBe('Renamed elsewhere');
   await press("//aside//button[.='Keep this one']");
   await app.page.saved();
-  expect((await opened('fullers-wall')).place.name).toBe('Renamed here');
+  expect((await opened('tolver-wall')).place.name).toBe('Renamed here');
 
   await elsewhere('Renamed again');
   await field('the place is called', 'Renamed once more');
@@ -304,14 +304,14 @@ it('changed in another window it overwrites nothing, and either can be gone on w
     (t) => t === 'Renamed again',
   );
   await app.page.saved();
-  expect((await opened('fullers-wall')).place.name).toBe('Renamed again');
+  expect((await opened('tolver-wall')).place.name).toBe('Renamed again');
 }, 60_000);
 
 sweep(
   'is drawn by keyboard alone: typed corners, arrows, a name that is taken refused',
   async () => {
     const { driver } = app;
-    await driver.get(`${app.server.address}/places/fullers-wall`);
+    await driver.get(`${app.server.address}/places/tolver-wall`);
     await app.page.find('[role=application]');
     await tool('pile');
     await field('east', '-5');
@@ -340,7 +340,7 @@ sweep(
     );
     await field('radius', '0.4');
     await app.page.saved();
-    const pile = (await opened('fullers-wall')).place.features.find((f) => f.name === 'new pile');
+    const pile = (await opened('tolver-wall')).place.features.find((f) => f.name === 'new pile');
     expect(pile).toMatchObject({ kind: 'pile', x_m: -5, y_m: -30, radius_m: 0.4 });
     expect(await violations(driver)).toEqual([]);
   },

@@ -102,8 +102,8 @@ export const FLEET: readonly Berth[] = [
     },
   },
   {
-    id: 'teasel',
-    name: 'Teasel',
+    id: 'fennick',
+    name: 'Fennick',
     kind: 'lifting-keel sloop, 9.7 m',
     note: 'Invented demo boat, keel down. Sail drive with a three-blade folding propeller.',
     owner: {

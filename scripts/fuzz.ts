@@ -72,7 +72,7 @@ async function archiveSample(): Promise<Uint8Array> {
 
 const manoeuvres = DEMO_MANOEUVRES.map(demoFile);
 const short = manoeuvres.filter(({ locks, others }) => locks.length + others.length === 0);
-const places = ['fullers-wall', 'tallow-quay', 'withen-lock', 'cradle-basin'].map((id) =>
+const places = ['tolver-wall', 'tallow-quay', 'withen-lock', 'cradle-basin'].map((id) =>
   demoJson('places', id),
 );
 const boats = readdirSync('demo/boats').map((name) => demoJson('boats', name.replace('.json', '')));

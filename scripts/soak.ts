@@ -88,7 +88,7 @@ const WORK: readonly ((asker: number, i: number) => Promise<unknown>)[] = [
   () => drive(),
   (asker, i) => ask('page', of(['/boats', '/places', '/library', '/new'], asker + i)),
   (_, i) =>
-    ask('day', `/api/day?place=fullers-wall&date=2026-05-${String(1 + (i % 28)).padStart(2, '0')}`),
+    ask('day', `/api/day?place=tolver-wall&date=2026-05-${String(1 + (i % 28)).padStart(2, '0')}`),
   (_, i) => ask('refused', '/api/boats', json('POST', { nonsense: i }, [422])),
   (_, i) => ask('refused', `/api/manoeuvres/none-${i}`, { expected: [404] }),
   (_, i) =>

@@ -118,11 +118,11 @@ it('beside what is kept: alike is left, otherwise comes beside it with what goes
 it('brings back what was put aside here and is not there; puts nothing aside', async () => {
   const file = await packed(db);
   setAside(db, 'off-the-wall', 7);
-  keptPlaces.setAside(db, 'fullers-wall', 7);
+  keptPlaces.setAside(db, 'tolver-wall', 7);
   const aside = await packed(db);
   await takeIn(db, file, 'merge');
   expect(listManoeuvres(db).map(({ id }) => id)).toContain('off-the-wall');
-  expect(keptPlaces.open(db, 'fullers-wall')).not.toBeNull();
+  expect(keptPlaces.open(db, 'tolver-wall')).not.toBeNull();
   await takeIn(db, aside, 'merge');
   expect(listManoeuvres(db).map(({ id }) => id)).toContain('off-the-wall');
 });

@@ -34,7 +34,7 @@ it('lists the whole fleet by name, and opens each as it was shipped', () => {
 
 it('counts the manoeuvres that use a boat', () => {
   expect(opened('quince').uses).toBe(10);
-  expect(opened('teasel').uses).toBe(2);
+  expect(opened('fennick').uses).toBe(2);
   expect(opened('corvina').uses).toBe(0);
 });
 

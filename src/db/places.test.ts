@@ -55,14 +55,14 @@ it('put aside, it is listed no more, and manoeuvres keep it; brought back it is 
 });
 
 it('a demo place nobody has changed follows the program; one that was changed stays', () => {
-  const stale = JSON.stringify({ ...opened('fullers-wall').document, note: 'of an older version' });
+  const stale = JSON.stringify({ ...opened('tolver-wall').document, note: 'of an older version' });
   // As an older version shipped it, and noted that it did.
   const older = { document: stale, shipped: createHash('sha256').update(stale).digest('hex') };
-  db.update(places).set(older).where(eq(places.id, 'fullers-wall')).run();
+  db.update(places).set(older).where(eq(places.id, 'tolver-wall')).run();
   const mine = opened('tallow-quay');
   keptPlaces.save(db, { ...mine.document, note: 'mine' }, mine.revision, 3);
   seedDemo(db, DEMO, 9);
-  expect(opened('fullers-wall').document.note).not.toBe('of an older version');
+  expect(opened('tolver-wall').document.note).not.toBe('of an older version');
   expect(opened('tallow-quay').document.note).toBe('mine');
 });
 

@@ -17,7 +17,7 @@ function inBoat(id: string) {
   return toRunInput(checked.value);
 }
 
-it.each(['wicket', 'teasel', 'pebble', 'lantern', 'dunlin-hatch', 'flotsam', 'tamarack-nell'])(
+it.each(['wicket', 'fennick', 'pebble', 'lantern', 'dunlin-hatch', 'flotsam', 'tamarack-nell'])(
   'a boat of one engine is sailed as it stands: %s',
   (id) => {
     const input = inBoat(id);

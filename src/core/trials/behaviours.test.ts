@@ -54,7 +54,7 @@ const row = (
 ) => rows.push({ no, what, boat, range, unit, measured: () => measured(craft(boat)), note });
 
 const idle = (c: Craft, engines = Infinity) => steadySpeed(c, 1, 0, engines) / KN;
-for (const boat of ['quince', 'wicket', 'lantern', 'teasel'])
+for (const boat of ['quince', 'wicket', 'lantern', 'fennick'])
   row('1', 'idle ahead, sailing yacht', boat, [1.5, 3.2], 'kn', (c) => idle(c));
 row('1', 'idle ahead, canal boat', 'tamarack-nell', [1, 2.2], 'kn', (c) => idle(c));
 row('1', 'idle ahead, displacement motor boat', 'dunlin-hatch', [1.8, 4], 'kn', (c) => idle(c));
@@ -99,7 +99,7 @@ row(
 row(
   '4',
   'walk in 5 s, sail drive',
-  'teasel',
+  'fennick',
   [1, 5],
   '°',
   walkDegrees,

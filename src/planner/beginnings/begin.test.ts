@@ -126,7 +126,7 @@ describe('a manoeuvre begun', () => {
 
 it.each([
   ['quince', 'heron-trots', 'stage'],
-  ['teasel', 'sallow-bridge', 'wall-free'],
+  ['fennick', 'sallow-bridge', 'wall-free'],
   ['pebble', 'withen-lock', 'landing-free'],
   ['corvina', 'cinder-jetty', 'jetty-long'],
 ] as const)(

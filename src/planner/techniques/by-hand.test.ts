@@ -23,7 +23,7 @@ const play = (file: ManoeuvreFile) => {
 };
 
 describe('the stern hauled in by hand', () => {
-  const file = demoFile('teasel-swings-herself-out');
+  const file = demoFile('fennick-swings-herself-out');
 
   it('swings her bow out while nobody touches the engine', () => {
     const run = play(file);

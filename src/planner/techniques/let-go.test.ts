@@ -15,7 +15,7 @@ import { atFirst } from '../template';
 
 const WEST = 275;
 
-/** Teasel port side to the jetty, heading about west, on a line ahead from her bow and one astern from her quarter. */
+/** Fennick port side to the jetty, heading about west, on a line ahead from her bow and one astern from her quarter. */
 function tied(
   from_deg: number,
   speed_mps: number,
@@ -26,7 +26,7 @@ function tied(
   const begun = beginManoeuvre({
     id: 'm',
     title: 'm',
-    boat: fleetRecord('teasel'),
+    boat: fleetRecord('fennick'),
     place: place.value,
     berthId: 'jetty-long',
     side: 'port',

@@ -24,7 +24,7 @@ import { numbersBy } from '../template';
 
 // Every technique, laid out for every boat it fits, with numbers from all over its parameters: always a sound plan.
 
-const PLACES = ['cradle-basin', 'fullers-wall', 'ropewalk-basin', 'stilt-pontoon', 'tallow-quay'];
+const PLACES = ['cradle-basin', 'tolver-wall', 'ropewalk-basin', 'stilt-pontoon', 'tallow-quay'];
 
 function place(id: string): Place {
   const checked = check<Place>(placeSchema, demoJson('places', id));
@@ -36,7 +36,7 @@ const places = PLACES.map(place);
 const wind = { from_deg: 210, speed_mps: 4 };
 
 function begun(boat: string, at: Place, berthId: string, going: Going, side: 'port' | 'starboard') {
-  const along = { set_deg: 308, speed_mps: at.id === 'fullers-wall' ? 0.5 : 0 };
+  const along = { set_deg: 308, speed_mps: at.id === 'tolver-wall' ? 0.5 : 0 };
   return beginManoeuvre({
     id: 'm',
     title: 'm',
