@@ -3,4 +3,5 @@ export { AnalysisClient, type AnalysisListener } from './analysis-client';
 export { DriveClient } from './drive-client';
 export type { DriveTold, DriveWorker, Reviewed, SheetWorker, RunWorker } from './protocol';
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
+export { stopsComputing } from './lifeline';
 export { RunClient, type RunListener } from './run-client';

@@ -17,12 +17,16 @@ const START_MS = 30_000;
 const MOST_ENDS = 3;
 const WITHIN_MS = 60_000;
 
+/** Where a problem is said to be that is none of what was given: the computation itself stopped. */
+const WORKER = '(worker)';
+export const stopsComputing = ({ path }: Problem): boolean => path === WORKER;
+
 const LOST: Problem = {
-  path: '(worker)',
+  path: WORKER,
   message: 'the computation stopped; it is begun again',
 };
 const GIVEN_UP: Problem = {
-  path: '(worker)',
+  path: WORKER,
   message: 'the computation keeps stopping; reload the page, and tell us what you did before',
 };
 
@@ -132,7 +136,7 @@ export class Lifeline<T extends object> {
       Promise.resolve(ask(this.remote as unknown as Remote<T>, heard)).then(
         settle,
         (error: unknown) =>
-          fail({ path: '(worker)', message: error instanceof Error ? error.message : 'stopped' }),
+          fail({ path: WORKER, message: error instanceof Error ? error.message : 'stopped' }),
       );
     });
   }

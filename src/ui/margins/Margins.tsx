@@ -1,6 +1,7 @@
 'use client';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
+import { stopsComputing } from '@/workers';
 import { gathered } from '../words/problems';
 import { openings, outcomeWords, readings, surprises } from '../words/run';
 import type { Survey } from '../hooks/use-look';
@@ -91,18 +92,26 @@ function Go({
   );
 }
 
-function Problems({ state }: { state: RunState }) {
+function Problems({ state: { problems, run } }: { state: RunState }) {
+  // A plan may be sound, and its computation end all the same.
+  const stopped = problems.every(stopsComputing);
   return (
     <div role="alert" className="mb-2 border-l-4 border-hurt-fill pl-2">
       <p className="font-semibold text-hurt">
-        This cannot be played{state.run ? '; the last run that could is shown' : ''}.
+        {stopped ? 'This was not played' : 'This cannot be played'}
+        {run ? (stopped ? '; an earlier run is shown' : '; the last run that could is shown') : ''}.
       </p>
       <ul className="text-[13px]">
-        {gathered(state.problems)
+        {gathered(problems)
           .slice(0, 4)
           .map(({ message, where }) => (
             <li key={message}>
-              {message}: <span className="text-quiet">{where}</span>
+              {message}
+              {!stopped && (
+                <>
+                  : <span className="text-quiet">{where}</span>
+                </>
+              )}
             </li>
           ))}
       </ul>
