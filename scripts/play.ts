@@ -27,13 +27,16 @@ import {
   parseJson,
 } from '@/document';
 import {
+  isRefused,
+  propose,
   TECHNIQUE_IDS,
   techniqueIdSchema,
-  propose,
-  type TechniqueId,
   type Proposal,
+  type Refused,
+  type TechniqueId,
 } from '@/planner';
 import { MOST_CHARACTERS, readEither } from '@/io/manoeuvre';
+import { refusalWords } from '@/ui/words/refusals';
 
 const USAGE = 'usage: npm run -s play -- FILE.json [--out RUN.json] [--look] [--propose TECHNIQUE]';
 
@@ -119,10 +122,13 @@ function lookInto(input: RunInput, file: ManoeuvreFile, run: Run) {
 
 /** The manoeuvre with a technique written down in place of its plan. */
 function withFigure(file: ManoeuvreFile, technique: TechniqueId): Result<ManoeuvreFile> {
-  let last: Result<Proposal> | null = null;
+  let last: Result<Proposal | Refused> | null = null;
   for (const proposal of propose(file, technique)) last = proposal;
   if (!last) return failure({ path: '--propose', message: 'nothing was found' });
-  return last.ok ? success({ ...file, plan: last.value.plan }) : last;
+  if (!last.ok) return last;
+  if (isRefused(last.value))
+    return failure({ path: 'technique', message: refusalWords(last.value.refused) });
+  return success({ ...file, plan: last.value.plan });
 }
 
 /** Writes a run beside and moves it into place, so that it is there whole or not at all; nothing where none is asked for. */

@@ -8,7 +8,7 @@ import {
   toFile,
   type ManoeuvreFile,
 } from '@/document';
-import { techniquesFor, propose, subjectOf, type Proposal } from '@/planner';
+import { isRefused, propose, subjectOf, techniquesFor, type Proposal } from '@/planner';
 
 // Has every technique that fits written down for every demo manoeuvre, in its own wind and in a calm, and writes down what
 // came of it: docs/proposals.md. Takes an hour and more for all of them; with ids of manoeuvres only those are done anew,
@@ -89,7 +89,8 @@ function rowsOf(id: string): string[] {
     .map((technique) => {
       const found = [file, inCalm(file)].map((one) => {
         let last: Proposal | null = null;
-        for (const proposal of propose(one, technique.id)) if (proposal.ok) last = proposal.value;
+        for (const proposal of propose(one, technique.id))
+          if (proposal.ok && !isRefused(proposal.value)) last = proposal.value;
         return last ? words(last) : 'does not fit';
       });
       const row = `| ${id} | ${technique.id} | ${found.join(' | ')} |`;

@@ -8,7 +8,7 @@ import {
   toRunInput,
   type ManoeuvreFile,
 } from './';
-import { techniquesFor, subjectOf } from '@/planner';
+import { refusalOf } from '@/planner/testing/asked';
 import { demoFile } from './testing/demo';
 
 const raft = demoFile('rafted-up-to-wicket');
@@ -106,18 +106,20 @@ describe('other boats of a file', () => {
   });
 
   it('decide which figures there are: rafting up with one, not without', () => {
-    const unfit = (file: ManoeuvreFile, id: string) => {
-      const all = techniquesFor(subjectOf(file));
-      if (!all.ok) throw new Error(all.problems[0]!.message);
-      return all.value.find((figure) => figure.id === id)!.unfit;
-    };
+    const unfit = refusalOf;
     expect(unfit(raft, 'raft-up')).toBeNull();
-    expect(unfit(demoFile('alongside-wind-off'), 'raft-up')).toMatch(/no other boat/);
+    expect(unfit(demoFile('alongside-wind-off'), 'raft-up')).toEqual({
+      why: 'against no other boat',
+    });
     expect(unfit(demoFile('out-from-inside-wicket'), 'out-of-a-raft')).toBeNull();
-    expect(unfit(demoFile('off-the-wall'), 'out-of-a-raft')).toMatch(/no other boat/);
+    expect(unfit(demoFile('off-the-wall'), 'out-of-a-raft')).toMatchObject({
+      why: 'no boat outside',
+    });
     expect(unfit(demoFile('a-buoy-against-the-stream'), 'pick-up-a-buoy')).toBeNull();
     expect(unfit(demoFile('stern-to-on-her-own-anchor'), 'stern-to-on-anchor')).toBeNull();
-    expect(unfit(demoFile('stern-to-before-supper'), 'stern-to-on-anchor')).toMatch(/ground lines/);
+    expect(unfit(demoFile('stern-to-before-supper'), 'stern-to-on-anchor')).toMatchObject({
+      why: 'ground lines in the way',
+    });
   });
 });
 

@@ -13,6 +13,7 @@ export { byWorth, turnedRound, type Comparison, type Way } from './compare';
 export { playDay, withinLimits, type DayRun } from './day-windows';
 export { keepAsTechnique, unfitOwn } from './own';
 export { retimed, type Retimed } from './retime';
+export { isRefused, type GoalKind, type Refusal, type RefusalCode, type Refused } from './refusals';
 export type { Proposal } from './suggest';
 export {
   compareTechniques,

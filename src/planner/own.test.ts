@@ -4,7 +4,7 @@ import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
 import { ownTechniqueSchema, type OwnTechnique } from '@/document';
-import { keepAsTechnique, propose, unfitOwn } from '@/planner';
+import { isRefused, keepAsTechnique, propose, unfitOwn } from '@/planner';
 import { templateOfOwn } from './own';
 import { atFirst } from './template';
 
@@ -24,7 +24,7 @@ function kept(file = slip): OwnTechnique {
 
 const laid = (technique: OwnTechnique, file: typeof slip) => {
   const template = templateOfOwn(technique, file);
-  if (!template.ok) throw new Error(JSON.stringify(template.problems));
+  if (!template.ok || isRefused(template.value)) throw new Error(JSON.stringify(template));
   return atFirst(template.value);
 };
 
@@ -71,9 +71,13 @@ describe('a technique of one’s own', () => {
 
   it('is refused where the goal is of another kind', () => {
     const off = demoFile('off-stilt-pontoon');
-    expect(unfitOwn(kept(), off)).toMatch(/goes off$/);
-    expect(unfitOwn(kept(), demoFile('nell-up-cobnut-lock'))).toMatch(/goes through a lock$/);
+    expect(unfitOwn(kept(), off)).toEqual({
+      why: 'written for another goal',
+      for: 'lie',
+      is: 'clear',
+    });
+    expect(unfitOwn(kept(), demoFile('nell-up-cobnut-lock'))).toMatchObject({ is: 'through' });
     const [refused] = propose(off, kept());
-    expect(refused!.ok).toBe(false);
+    expect(refused).toMatchObject({ value: { refused: { why: 'written for another goal' } } });
   });
 });

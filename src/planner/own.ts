@@ -4,7 +4,7 @@ import { namedPoints } from '@/document/boat-spec';
 import { marksAboard } from '@/document/others';
 import { lineEnds, namedMarks } from '@/document/place';
 import type { LineDocument } from '@/document/rigging';
-import { failure, success, type Result } from '@/document/result';
+import { success, type Result } from '@/document/result';
 import { planNumbers } from './tune';
 import type { OwnTechnique } from '@/document/technique';
 import { TECHNIQUE_SCHEMA, TECHNIQUE_VERSION } from '@/document/technique-migrations';
@@ -12,7 +12,7 @@ import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/docu
 import { withParameters } from '@/document/plan-codec';
 import { compassOf, tunable, tenth, type PlanTemplate } from './template';
 import { settingOf, type Setting } from './setting';
-import { GOAL_WORDS, goesText } from './goal-words';
+import { refusal, type Refusal, type Unless } from './refusals';
 
 const sideOf = ({ lie, off }: Setting): Side | null =>
   lie ? lie.side : off === null ? null : off > 0 ? 'port' : 'starboard';
@@ -49,9 +49,11 @@ export function keepAsTechnique(
 }
 
 /** Why a technique of one's own is not for a manoeuvre; null when it may be tried. */
-export function unfitOwn(technique: OwnTechnique, file: ManoeuvreFile): string | null {
-  if (technique.basis.goal === file.goal.is) return null;
-  return `it was written for ${GOAL_WORDS[technique.basis.goal].of}; ${goesText(file.goal.is)}`;
+export function unfitOwn(technique: OwnTechnique, file: ManoeuvreFile): Refusal | null {
+  const { goal } = technique.basis;
+  return goal === file.goal.is
+    ? null
+    : refusal('written for another goal', { for: goal, is: file.goal.is });
 }
 
 /** Lays a kept plan on another boat, berth and side: headings turned, sides swapped, distances by her length. */
@@ -182,11 +184,14 @@ class Laying {
 const STEPS = 4;
 
 /** A kept technique laid on a manoeuvre as a template, its numbers open near what was written. */
-export function templateOfOwn(technique: OwnTechnique, file: ManoeuvreFile): Result<PlanTemplate> {
+export function templateOfOwn(
+  technique: OwnTechnique,
+  file: ManoeuvreFile,
+): Result<Unless<PlanTemplate>> {
   const setting = settingOf(file);
   if (!setting.ok) return setting;
   const unfit = unfitOwn(technique, file);
-  if (unfit) return failure({ path: 'technique', message: unfit });
+  if (unfit) return success({ refused: unfit });
   const plan = new Laying(technique, file, setting.value).plan();
   const numbers = planNumbers(plan);
   return success({

@@ -1,7 +1,7 @@
 import { MANOEUVRE_SCHEMA, type ManoeuvreFile } from '@/document/manoeuvre';
 import { MANOEUVRE_VERSION } from '@/document/manoeuvre-migrations';
 import type { PlanDocument } from '@/document/plan';
-import { failure, success, type Result } from '@/document/result';
+import { success, type Result } from '@/document/result';
 import { step, planOf, type Numbers, type PlanTemplate } from './template';
 import { compareWays, turnedRound, type Comparison } from './compare';
 import { stoppingSpringOf, type StoppingSpring } from './techniques/first-spring';
@@ -9,6 +9,7 @@ import { afterHerLines } from './techniques/let-go';
 import type { OwnTechnique } from '@/document/technique';
 import { templateOfOwn } from './own';
 import { proposeFrom, type Proposal } from './suggest';
+import { isRefused, refusal, type Refusal, type Refused, type Unless } from './refusals';
 import { settingOf, type Setting } from './setting';
 
 import { TECHNIQUE_IDS, TECHNIQUES, type TechniqueId } from './techniques';
@@ -90,7 +91,7 @@ export function stoppingSpring(subject: TechniqueSubject): StoppingSpring | null
 /** Which techniques may be tried for a manoeuvre, and why not the others. Neither wind nor what is done have a say in it. */
 export function techniquesFor(
   subject: TechniqueSubject,
-): Result<readonly { id: TechniqueId; unfit: string | null }[]> {
+): Result<readonly { id: TechniqueId; unfit: Refusal | null }[]> {
   const setting = inACalm(subject);
   if (!setting.ok) return setting;
   return success(TECHNIQUE_IDS.map((id) => ({ id, unfit: TECHNIQUES[id].unfit(setting.value) })));
@@ -125,19 +126,15 @@ function patient(
 export function templatesOf(
   file: ManoeuvreFile,
   technique: TechniqueId,
-): Result<readonly PlanTemplate[]> {
+): Result<Unless<readonly PlanTemplate[]>> {
   const setting = settingOf(file);
   if (!setting.ok) return setting;
   const unfit = TECHNIQUES[technique].unfit(setting.value);
-  if (unfit) return failure({ path: 'technique', message: unfit });
+  if (unfit) return success({ refused: unfit });
   const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
   const templates = TECHNIQUES[technique].templates(setting.value);
   // What shows only in a trial, as of another boat that does not stop where she is to lie.
-  if (templates.length === 0)
-    return failure({
-      path: 'technique',
-      message: 'tried here it cannot be laid out for the boats there are; compose it by hand',
-    });
+  if (templates.length === 0) return success({ refused: refusal('cannot be laid out') });
   return success(
     templates.map((template) =>
       patient(afterHerLines(template, setting.value, file), longer, file.plan),
@@ -152,21 +149,22 @@ export function templatesOf(
 export function* propose(
   file: ManoeuvreFile,
   technique: TechniqueId | OwnTechnique,
-): Generator<Result<Proposal>> {
+): Generator<Result<Unless<Proposal>>> {
   if (typeof technique !== 'string') {
     const template = templateOfOwn(technique, file);
-    if (!template.ok) yield template;
+    if (!template.ok || isRefused(template.value)) yield template as Result<Refused>;
     else for (const proposal of proposeFrom(file, [template.value])) yield success(proposal);
     return;
   }
   const templates = templatesOf(file, technique);
-  if (!templates.ok) yield templates;
+  if (!templates.ok || isRefused(templates.value)) yield templates as Result<Refused>;
   else for (const proposal of proposeFrom(file, templates.value)) yield success(proposal);
 }
 
 /** Those of its techniques that fit, as proposals that were not refused. */
 function* sound(file: ManoeuvreFile, technique: TechniqueId): Generator<Proposal> {
-  for (const proposal of propose(file, technique)) if (proposal.ok) yield proposal.value;
+  for (const proposal of propose(file, technique))
+    if (proposal.ok && !isRefused(proposal.value)) yield proposal.value;
 }
 
 /**

@@ -2,7 +2,7 @@ import type { Brief, MooringHold, Motored } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, OwnTechnique, VariationDocument, Winds } from '@/document';
-import type { Comparison, DayRun, Proposal, TechniqueId, Tuned } from '@/planner';
+import type { Comparison, DayRun, Proposal, Refused, TechniqueId, Tuned } from '@/planner';
 
 interface OfFile {
   readonly file: ManoeuvreFile;
@@ -27,10 +27,10 @@ export interface Analyses {
   };
   /** The plan's numbers, fitted; a manoeuvre that cannot be played is refused. */
   tune: { given: OfFile; told: Tuned };
-  /** A technique written down for the manoeuvre, fitted; one that is not for it is refused with the reason. */
+  /** A technique written down for the manoeuvre, fitted; or why it is not for it. */
   propose: {
     given: OfFile & { readonly technique: TechniqueId | OwnTechnique };
-    told: Proposal;
+    told: Proposal | Refused;
   };
   /** Every technique that fits, one after the other. */
   compare: { given: OfFile; told: Comparison<TechniqueId> };

@@ -1,10 +1,10 @@
 import { runPlan, type Run } from '@/core/plan';
-import { templatesOf } from '../suggestions';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { namedMarks } from '@/document/place';
 import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
+import { templatesFor } from '../testing/asked';
 
 // Nell through Cobnut Lock with one aboard and one ashore, who is taken up again at the landing beyond.
 
@@ -24,9 +24,8 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
 const FITTED = { slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 3 };
 
 function written(file: ManoeuvreFile) {
-  const templates = templatesOf(file, 'through-the-lock');
-  if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-  return templates.value[0]!.write(FITTED);
+  const templates = templatesFor(file, 'through-the-lock');
+  return templates[0]!.write(FITTED);
 }
 
 function played(file: ManoeuvreFile): Run {

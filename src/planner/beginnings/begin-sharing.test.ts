@@ -2,9 +2,8 @@ import { runPlan, type Run } from '@/core/plan';
 import { manoeuvreFileSchema, type ManoeuvreFile } from '@/document/manoeuvre';
 import { check } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
-import { techniquesFor, subjectOf } from '@/planner';
-import { templatesOf } from '../suggestions';
 import { demoFile } from '@/document/testing/demo';
+import { refusalOf, templatesFor } from '../testing/asked';
 
 // Pebble and Wicket in the sea lock: 30 by 8 m, its chamber towards 52 degrees; Wicket lies to the south wall.
 
@@ -28,16 +27,11 @@ const wicketAt =
     start.y_m += on * Math.cos(ALONG) + north * Math.sin(ALONG);
   };
 
-function unfit(file: ManoeuvreFile): string | null {
-  const offered = techniquesFor(subjectOf(file));
-  if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
-  return offered.value.find(({ id }) => id === 'through-the-lock')!.unfit;
-}
+const unfit = (file: ManoeuvreFile) => refusalOf(file, 'through-the-lock');
 
 function template(file: ManoeuvreFile) {
-  const templates = templatesOf(file, 'through-the-lock');
-  if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-  return templates.value[0]!;
+  const templates = templatesFor(file, 'through-the-lock');
+  return templates[0]!;
 }
 
 /** Played with numbers as they were fitted for the boat that rises beside Wicket. */
@@ -128,15 +122,15 @@ describe('through a lock with a boat in it', () => {
   });
 
   it('says why not: no room, the wrong way round, not in it yet, more than one', () => {
-    expect(unfit(shared(wicketAt(0, 1.9)))).toBe('there is no room beside Wicket');
+    expect(unfit(shared(wicketAt(0, 1.9)))).toEqual({ why: 'no room beside', name: 'Wicket' });
     expect(
       unfit(
         shared(({ others }) => {
           others[0]!.start.heading_deg = 232;
         }),
       ),
-    ).toContain('her bow to the gates ahead');
-    expect(unfit(shared(wicketAt(40)))).toContain('neither lies in the chamber nor');
+    ).toMatchObject({ why: 'other not along the chamber' });
+    expect(unfit(shared(wicketAt(40)))).toMatchObject({ why: 'other neither in nor before' });
     expect(
       unfit(
         shared(({ others }) => {
@@ -144,6 +138,6 @@ describe('through a lock with a boat in it', () => {
           others.push({ ...structuredClone(wicket!), id: 'b', name: 'B' });
         }),
       ),
-    ).toContain('more than one');
+    ).toMatchObject({ why: 'more than one boat shares' });
   });
 });

@@ -8,11 +8,10 @@ import {
   type Place,
 } from '@/document';
 import { beginPassage, passagesAt } from '@/planner';
-import { techniquesFor, subjectOf } from '@/planner';
-import { templatesOf } from '../suggestions';
 import { demoFile, demoJson } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
 import { atFirst } from '../template';
+import { refusalOf, templatesFor } from '../testing/asked';
 
 // Passages through the two chambers of a staircase: begun, written down, played.
 
@@ -45,12 +44,7 @@ function begun(going: 'up' | 'down'): ManoeuvreFile {
   return made.value;
 }
 
-const unfit = (file: ManoeuvreFile) => {
-  const offered = techniquesFor(subjectOf(file));
-  return offered.ok
-    ? offered.value.find(({ id }) => id === 'through-the-lock')!.unfit
-    : JSON.stringify(offered.problems);
-};
+const unfit = (file: ManoeuvreFile) => refusalOf(file, 'through-the-lock');
 
 describe('a passage through a staircase', () => {
   it('is begun before its open gates, both locks set as they have to be', () => {
@@ -101,20 +95,21 @@ describe('a passage through a staircase', () => {
       ...file,
       locks: file.locks.map((one) => (one.lock === lock ? { ...one, set: to } : one)),
     });
-    expect(unfit(set(up, TOP, 'lower'))).toMatch(/filled with the water of Medlar Top Lock/);
-    expect(unfit(set(begun('down'), BOTTOM, 'upper'))).toMatch(/would run over/);
+    expect(unfit(set(up, TOP, 'lower'))).toMatchObject({ why: 'staircase not full', upper: TOP });
+    expect(unfit(set(begun('down'), BOTTOM, 'upper'))).toMatchObject({
+      why: 'staircase not empty',
+    });
     const shallow = structuredClone(up);
     for (const area of shallow.place.areas)
       if (area.kind === 'lock' && area.working && area.name === TOP) area.working.lowerCill_m = 1.5;
-    expect(unfit(shallow)).toMatch(/not.*water enough|do not meet/);
+    expect(unfit(shallow)).toMatchObject({ why: 'staircase without water' });
   });
 
   it.each(['up', 'down'] as const)('%s works the gates and paddles in their order', (going) => {
     const file = begun(going);
-    const templates = templatesOf(file, 'through-the-lock');
-    if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    const { decided } = templates.value[0]!;
-    const plan = atFirst(templates.value[0]!);
+    const templates = templatesFor(file, 'through-the-lock');
+    const { decided } = templates[0]!;
+    const plan = atFirst(templates[0]!);
     expect(check(manoeuvreFileSchema, { ...file, plan })).toMatchObject({ ok: true });
     expect(plan.steps.map(({ id }) => id)).toContain(decided);
     const orders = plan.steps.flatMap((step) => step.orders);
@@ -150,9 +145,8 @@ describe('a passage through a staircase', () => {
 describe('Nell down the stairs, by technique', () => {
   it('with the numbers it was fitted to goes down both chambers, hangs on no cill and spills nothing', () => {
     const file = begun('down');
-    const templates = templatesOf(file, 'through-the-lock');
-    if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    const plan = templates.value[0]!.write({
+    const templates = templatesFor(file, 'through-the-lock');
+    const plan = templates[0]!.write({
       slow: 0.05,
       turned: 25.1,
       stop: 12.3,
@@ -197,9 +191,8 @@ describe('a staircase set against her', () => {
     (going) => {
       const file = against(going);
       expect(unfit(file)).toBeNull();
-      const templates = templatesOf(file, 'through-the-lock');
-      if (!templates.ok) throw new Error(templates.problems[0]!.message);
-      const plan = atFirst(templates.value[0]!);
+      const templates = templatesFor(file, 'through-the-lock');
+      const plan = atFirst(templates[0]!);
       const go = plan.steps.findIndex(({ id }) => id === 'go');
       const steps = plan.steps.slice(0, go);
       expect(steps[0]!.id).toBe('other-chamber');
@@ -224,7 +217,9 @@ describe('a staircase set against her', () => {
 
   it('out in the current she has nothing to wait on', () => {
     const file = against('up');
-    expect(unfit({ ...file, start: { ...file.start, speed_mps: 0.6 } })).toContain('landing');
+    expect(unfit({ ...file, start: { ...file.start, speed_mps: 0.6 } })).toMatchObject({
+      why: 'lock set against',
+    });
   });
 });
 

@@ -14,6 +14,7 @@ import { droppingOff } from './leave';
 import type { Setting } from '../setting';
 import { leadsFrom, bestLead, lineOf, sideOf, offOf, letGo, type Lead } from './line-leads';
 import type { LineDocument } from '@/document/rigging';
+import { refusal, type Refusal } from '../refusals';
 
 function lastLine(setting: Setting): { cleat: string; lead: Lead } | null {
   const cleat = `${sideOf(setting)} midship cleat`;
@@ -24,9 +25,9 @@ function lastLine(setting: Setting): { cleat: string; lead: Lead } | null {
   return { cleat, lead: near.reduce((a, b) => (b.length < a.length ? b : a)) };
 }
 
-export function noLastLine(setting: Setting): string | null {
-  if (!setting.boat.points.some(({ name }) => name === 'helm')) return 'she has no helm named';
-  return lastLine(setting) ? null : 'no bollard or pile stands abreast of her midship cleat';
+export function noLastLine(setting: Setting): Refusal | null {
+  if (!setting.boat.points.some(({ name }) => name === 'helm')) return refusal('no helm named');
+  return lastLine(setting) ? null : refusal('no bollard abreast of midships');
 }
 
 /**

@@ -15,18 +15,19 @@ import { handAt, lineOf, windwardSide } from './line-leads';
 import { lieOf, type Setting } from '../setting';
 import { backedIn, swungIn } from './stern-first';
 import { groundFor, sternLead } from './stern-to';
+import { refusal, type Refusal } from '../refusals';
 
 /** Depth where none is told, m. */
 const USUAL_DEPTH_M = 4;
 const ANCHOR = 'bow anchor';
 
-export function noAnchoring(setting: Setting): string | null {
+export function noAnchoring(setting: Setting): Refusal | null {
   const lie = lieOf(setting);
-  if (lie.point.x > -0.3 * setting.length) return 'it is for lying with her stern to the quay';
-  if (groundFor(setting, 1)) return 'ground lines lie before the berth: an anchor would foul them';
+  if (lie.point.x > -0.3 * setting.length) return refusal('not stern to the quay');
+  if (groundFor(setting, 1)) return refusal('ground lines in the way');
   return sternLead(setting, 1) && sternLead(setting, -1)
     ? null
-    : 'no bollards stand at the quay for lines from both her quarters';
+    : refusal('no bollards for both quarters');
 }
 
 /** The usual anchor for her at the bow, its chain as long as five lengths of her, in the depth that is told. */

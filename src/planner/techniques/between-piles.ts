@@ -12,6 +12,7 @@ import {
 } from './line-leads';
 import { lieOf, type Setting } from '../setting';
 import type { Side } from '@/document/fields';
+import { refusal, type Refusal } from '../refusals';
 
 /** A pile that holds her stern stands no further forward than this abaft or before her quarter cleat, lengths. */
 const PILE_FORWARD_LENGTHS = 0.25;
@@ -48,12 +49,11 @@ function headFor(setting: Setting, side: 1 | -1): Moored | null {
 }
 
 /** Why she is not for lying bow to between piles; null when she may be. */
-export function noPiles(setting: Setting): string | null {
-  if (lieOf(setting).point.x < 0.3 * setting.length)
-    return 'it is for lying with her bow to something, piles at her stern';
+export function noPiles(setting: Setting): Refusal | null {
+  if (lieOf(setting).point.x < 0.3 * setting.length) return refusal('not bow to something');
   for (const side of [1, -1] as const) {
-    if (!pileFor(setting, side)) return `no pile stands at her ${named(side)} quarter`;
-    if (!headFor(setting, side)) return 'nothing stands ahead for her bow lines';
+    if (!pileFor(setting, side)) return refusal('no pile', { side: named(side) });
+    if (!headFor(setting, side)) return refusal('nothing ahead for bow lines');
   }
   return null;
 }

@@ -15,6 +15,7 @@ import {
 } from '../template';
 import { handAt, lineOf } from './line-leads';
 import { lieOf, type Setting } from '../setting';
+import { refusal, type Refusal } from '../refusals';
 
 /** A line is got through the ring of a buoy that is no further off, m. */
 const REACH_M = 2;
@@ -25,10 +26,10 @@ const cleatOf = ({ boat }: Setting) =>
   boat.points.find(({ x }) => x > 0) ??
   boat.points[0]!;
 
-export function noBuoy(setting: Setting): string | null {
+export function noBuoy(setting: Setting): Refusal | null {
   const { mark, point } = lieOf(setting);
-  if (!setting.buoys.includes(mark.name)) return 'it is for a buoy, and she comes to none';
-  return point.x > 0.3 * setting.length ? null : 'it is for lying with her bow at the buoy';
+  if (!setting.buoys.includes(mark.name)) return refusal('no buoy');
+  return point.x > 0.3 * setting.length ? null : refusal('not bow at the buoy');
 }
 
 /**

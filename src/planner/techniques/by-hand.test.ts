@@ -2,19 +2,13 @@ import { runPlan } from '@/core/plan';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
-import { techniquesFor, subjectOf, type TechniqueId } from '@/planner';
-import { templatesOf } from '../suggestions';
+import { type TechniqueId } from '@/planner';
 import { atFirst } from '../template';
+import { refusalOf, templatesFor } from '../testing/asked';
 
-const unfit = (file: ManoeuvreFile, technique: TechniqueId) => {
-  const offered = techniquesFor(subjectOf(file));
-  if (!offered.ok) throw new Error(offered.problems[0]!.message);
-  return offered.value.find(({ id }) => id === technique)!.unfit;
-};
 const written = (file: ManoeuvreFile, technique: TechniqueId) => {
-  const templates = templatesOf(file, technique);
-  if (!templates.ok) throw new Error(templates.problems[0]!.message);
-  return templates.value.map(atFirst);
+  const templates = templatesFor(file, technique);
+  return templates.map(atFirst);
 };
 const play = (file: ManoeuvreFile) => {
   const input = toRunInput(file);
@@ -46,9 +40,9 @@ describe('the stern hauled in by hand', () => {
       ...file,
       place: { ...file.place, features: file.place.features.filter((f) => f.kind !== 'bollard') },
     };
-    expect(unfit(bare, 'stern-in-by-hand')).toBe(
-      'no bollard stands abreast of her quarter where she lies',
-    );
+    expect(refusalOf(bare, 'stern-in-by-hand')).toEqual({
+      why: 'no bollard abreast of the quarter',
+    });
   });
 });
 
@@ -68,10 +62,10 @@ describe('held on a spring', () => {
   });
 
   it('is for staying alongside only', () => {
-    expect(unfit(file, 'hold-on-a-spring')).toBeNull();
-    expect(unfit(demoFile('alongside-wind-off'), 'hold-on-a-spring')).toBe(
-      'it is for staying where she lies alongside',
-    );
+    expect(refusalOf(file, 'hold-on-a-spring')).toBeNull();
+    expect(refusalOf(demoFile('alongside-wind-off'), 'hold-on-a-spring')).toEqual({
+      why: 'not staying alongside',
+    });
     expect(written(file, 'hold-on-a-spring')[0]!.lines[0]!.from).toBe('port midship cleat');
   });
 });
@@ -100,11 +94,13 @@ describe('warped along', () => {
       start: { ...start, x_m: start.x_m + by * s, y_m: start.y_m + by * c },
     });
     const { length_m } = file.boat.hull;
-    expect(unfit(moved(-2 * length_m), 'warp-along')).toMatch(
-      /further than one line reaches|no bollards/,
-    );
-    expect(unfit(demoFile('alongside-wind-off'), 'warp-along')).toBe(
-      'it is for shifting along the berth she lies at',
-    );
+    expect(refusalOf(moved(-2 * length_m), 'warp-along')).toMatchObject({
+      why: expect.stringMatching(
+        /^(further than a line reaches|no bollards to warp by)$/,
+      ) as string,
+    });
+    expect(refusalOf(demoFile('alongside-wind-off'), 'warp-along')).toEqual({
+      why: 'not shifting along',
+    });
   });
 });

@@ -19,6 +19,7 @@ import {
 } from '../template';
 import { bestLead, leadsFrom, letGo, lineOf, pivotFenders, sideOf } from './line-leads';
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
+import { refusal, type Refusal } from '../refusals';
 
 /** A line from a cleat on the berth's side to the bollard that leads nearest to a wish, m ahead; fast as it begins. */
 export function fastLine(
@@ -63,8 +64,8 @@ function sternLine(setting: Setting): LineDocument | null {
   return lineOf('stern line', cleat, lead.length, lead.name, false);
 }
 
-export const noSternLine = (setting: Setting): string | null =>
-  sternLine(setting) ? null : 'no bollard stands abreast of her quarter where she lies';
+export const noSternLine = (setting: Setting): Refusal | null =>
+  sternLine(setting) ? null : refusal('no bollard abreast of the quarter');
 
 /**
  * Bow line off and the stern line hauled in by hand until her bow points out; then the stern line let go, and either
@@ -170,13 +171,11 @@ function holdingSpring(setting: Setting): LineDocument | null {
   );
 }
 
-export function noHolding(setting: Setting): string | null {
+export function noHolding(setting: Setting): Refusal | null {
   const along = alongTheBerth(setting);
   if (along === null || Math.abs(along) > STAYS_LENGTHS * setting.length)
-    return 'it is for staying where she lies alongside';
-  return holdingSpring(setting)
-    ? null
-    : 'no bollard stands where a spring would lead aft from where she lies';
+    return refusal('not staying alongside');
+  return holdingSpring(setting) ? null : refusal('no bollard for a spring aft');
 }
 
 /** Idle ahead on a spring led aft, with as much wheel as keeps her along the berth while nothing else holds her. */
@@ -246,14 +245,14 @@ function warpLines(setting: Setting) {
   return { along, way, warp, check };
 }
 
-export function noWarping(setting: Setting): string | null {
+export function noWarping(setting: Setting): Refusal | null {
   const along = alongTheBerth(setting);
   const { length } = setting;
   if (along === null || Math.abs(along) < LEAST_LENGTHS * length)
-    return 'it is for shifting along the berth she lies at';
-  if (Math.abs(along) > MOST_LENGTHS * length) return 'that is further than one line reaches';
+    return refusal('not shifting along');
+  if (Math.abs(along) > MOST_LENGTHS * length) return refusal('further than a line reaches');
   const { warp, check } = warpLines(setting);
-  return warp && check ? null : 'no bollards stand where a warp and a check line would lead';
+  return warp && check ? null : refusal('no bollards to warp by');
 }
 
 /** Shifted along by hand: one line hauled, the other held on a turn, eased with her and made fast to stop her. */

@@ -3,11 +3,9 @@ import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { toRunInput } from '@/document/run-input';
 import { SWEEPING } from '@/core/testing/sweep';
 import { demoFile } from '@/document/testing/demo';
-import { techniquesFor, subjectOf } from '@/planner';
-import { propose } from '@/planner';
-import { templatesOf } from '../suggestions';
 import type { TechniqueId } from './index';
 import { atFirst } from '../template';
+import { proposed, refusalOf, templatesFor } from '../testing/asked';
 
 const WAYS = ['ashore', 'aboard'] as const;
 type Way = (typeof WAYS)[number];
@@ -27,26 +25,21 @@ function withCrew(to: Way, crew?: ManoeuvreFile['plan']['crew']): ManoeuvreFile 
   return file;
 }
 
-function unfit(file: ManoeuvreFile, to: Way): string | null {
-  const offered = techniquesFor(subjectOf(file));
-  if (!offered.ok) throw new Error(JSON.stringify(offered.problems));
-  return offered.value.find(({ id }) => id === techniqueOf(to))!.unfit;
-}
+const unfit = (file: ManoeuvreFile, to: Way) => refusalOf(file, techniqueOf(to));
 
 describe.each(WAYS)('crew %s at a landing', (to) => {
   it('is for a manoeuvre that names who steps, and leaves somebody at the helm', () => {
     expect(unfit(withCrew(to), to)).toBeNull();
-    expect(unfit(withCrew(to, []), to)).toContain('names no crew');
-    expect(unfit(withCrew(to, [ISA]), to)).toContain(
-      to === 'ashore' ? 'nobody but' : 'nobody is ashore',
-    );
+    expect(unfit(withCrew(to, []), to)).toMatchObject({ why: 'no crew named' });
+    expect(unfit(withCrew(to, [ISA]), to)).toEqual({
+      why: to === 'ashore' ? 'nobody to step ashore' : 'nobody to take up',
+    });
   });
 
   it('is over once they are across, not before, and steps with no gear in', () => {
     const file = withCrew(to);
-    const templates = templatesOf(file, techniqueOf(to));
-    if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-    const plan = atFirst(templates.value[0]!);
+    const templates = templatesFor(file, techniqueOf(to));
+    const plan = atFirst(templates[0]!);
     const last = plan.steps.at(-1)!;
     expect(last.orders[0]).toMatchObject({ do: 'engine', gear: 'neutral' });
     expect(
@@ -58,9 +51,8 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
   /** Fitted in the sweep; in every test stepping ashore is played with the numbers it was fitted to. */
   function fitted(file: ManoeuvreFile): ManoeuvreFile['plan'] {
     if (!SWEEPING) {
-      const templates = templatesOf(file, techniqueOf(to));
-      if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-      return templates.value[0]!.write({
+      const templates = templatesFor(file, techniqueOf(to));
+      return templates[0]!.write({
         heading: 66.3,
         neutralAt: 33.27,
         turnAt: 21.27,
@@ -70,12 +62,7 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
         wait: 27.66,
       });
     }
-    let found = null;
-    for (const told of propose(file, techniqueOf(to))) {
-      if (!told.ok) throw new Error(JSON.stringify(told.problems));
-      found = told.value;
-    }
-    return found!.plan;
+    return proposed(file, techniqueOf(to)).plan;
   }
 
   if (to === 'aboard' && !SWEEPING) return;
@@ -113,20 +100,16 @@ describe('crew taken up over the stern', () => {
     const bowIn = sternTo();
     if (bowIn.goal.is !== 'lie') throw new Error('she comes to lie there');
     bowIn.goal.heading_deg = (bowIn.goal.heading_deg + 180) % 360;
-    expect(unfit(bowIn, 'aboard')).toBe('she is to lie with her bow in');
+    expect(unfit(bowIn, 'aboard')).toEqual({ why: 'lies the other way round', bow: 'in' });
   });
 
   // A fit of half a minute; that it is laid out astern is looked at above.
   if (!SWEEPING) return;
   it('fitted she lies still with her stern within a step, in neutral, and they come aboard there', () => {
     const file = sternTo();
-    let found = null;
-    for (const told of propose(file, 'crew-aboard')) {
-      if (!told.ok) throw new Error(JSON.stringify(told.problems));
-      found = told.value;
-    }
-    expect(found!.wayOut!.none).toBe(0);
-    const input = toRunInput({ ...file, plan: found!.plan });
+    const found = proposed(file, 'crew-aboard');
+    expect(found.wayOut!.none).toBe(0);
+    const input = toRunInput({ ...file, plan: found.plan });
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
     const run = runPlan(input.value);
     expect(run.outcome).toBe('reached');

@@ -2,6 +2,7 @@ import type { Person } from '@/core/plan';
 import type { OrderDocument, SimpleCue } from '@/document/plan';
 import { call, engine, wheel, type PlanTemplate } from '../template';
 import { lieOf, type Setting } from '../setting';
+import { refusal, type Refusal } from '../refusals';
 
 // Somebody put ashore at a landing, or taken up from it: the propeller stands still, she lies still, they step.
 
@@ -20,18 +21,15 @@ function stepping(setting: Setting, to: 'ashore' | 'aboard'): readonly Person[] 
 }
 
 /** Why nobody is put ashore or taken up; null where somebody is. */
-export function nobodySteps(setting: Setting, to: 'ashore' | 'aboard'): string | null {
+export function nobodySteps(setting: Setting, to: 'ashore' | 'aboard'): Refusal | null {
   const crew = crewOf(setting);
-  if (crew.length === 0)
-    return 'the manoeuvre names no crew; say under Lines and people who is where';
+  if (crew.length === 0) return refusal('no crew named');
   if (stepping(setting, to).length === 0)
-    return to === 'ashore'
-      ? 'nobody but the helm is aboard; who steps ashore leaves nobody to steer'
-      : 'nobody is ashore to be taken up';
-  if (lieOf(setting).mark.boat) return 'she is to lie against a boat, not at a landing';
+    return to === 'ashore' ? refusal('nobody to step ashore') : refusal('nobody to take up');
+  if (lieOf(setting).mark.boat) return refusal('no landing');
   return crew.some(({ at }) => at.aboard && at.point.name === 'helm')
     ? null
-    : 'nobody is at the helm';
+    : refusal('nobody at the helm');
 }
 
 /** The same way in, stopped close by in neutral; then they step, one after another, where she is to lie nearest. */

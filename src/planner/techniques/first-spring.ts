@@ -5,6 +5,7 @@ import type { RopeFigures } from '@/core/holding';
 import { lieOf, lockOf, type Setting } from '../setting';
 import { berthed, handAshore, handAt, leadsFrom, lineOf, type Lead } from './line-leads';
 import type { OrderDocument } from '@/document/plan';
+import { refusal, type Refusal } from '../refusals';
 
 function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
   const cleat = `${lieOf(setting).side} midship cleat`;
@@ -18,10 +19,8 @@ function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
   return { cleat, lead: near.reduce((a, b) => (off(b) < off(a) ? b : a)) };
 }
 
-export const noFirstSpring = (setting: Setting): string | null =>
-  firstSpring(setting)
-    ? null
-    : 'no bollard or pile stands within reach of her midship cleat where she is to lie';
+export const noFirstSpring = (setting: Setting): Refusal | null =>
+  firstSpring(setting) ? null : refusal('no bollard near midships');
 
 /** A spring to stop her on where she is to lie: what it leads from and to, and its length there, m. */
 export interface StoppingSpring {

@@ -30,25 +30,24 @@ import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';
 import { backAndFill, opposed, stoppedStraight, waitedOut } from './turn';
-import { GOAL_WORDS, goesText, type GoalKind } from '../goal-words';
+import { refusal, type GoalKind, type Refusal } from '../refusals';
 
 export interface Technique {
   /** Why it is not for this boat, goal or day; null when it may be tried. */
-  unfit(setting: Setting): string | null;
+  unfit(setting: Setting): Refusal | null;
   templates(setting: Setting): readonly PlanTemplate[];
 }
 
-const DRIVE = 'she has no engine';
 /** A turn beyond this is one into a slip, or round. */
 const ABREAST = radians(60);
 const QUARTER = radians(35);
 const LEAST_CURRENT_MPS = 0.25;
 
-const driven = (s: Setting) => (s.boat.drives.length > 0 ? null : DRIVE);
+const driven = (s: Setting) => (s.boat.drives.length > 0 ? null : refusal('no engine'));
 const isFor =
   (goal: GoalKind) =>
   ({ input }: Setting) =>
-    input.goal.is === goal ? null : `it is for ${GOAL_WORDS[goal].of}; ${goesText(input.goal.is)}`;
+    input.goal.is === goal ? null : refusal('other goal', { for: goal, is: input.goal.is });
 const lying = isFor('lie');
 const leaving = isFor('clear');
 const passing = isFor('through');
@@ -56,30 +55,29 @@ const lies = (s: Setting) => lying(s) ?? driven(s);
 const leaves = (s: Setting) => leaving(s) ?? driven(s);
 const passes = (s: Setting) => passing(s) ?? driven(s);
 const pushes = ({ boat }: Setting) =>
-  boat.joystick || boat.thrusters.length > 0 ? null : 'she has neither joystick nor thruster';
+  boat.joystick || boat.thrusters.length > 0 ? null : refusal('neither joystick nor thruster');
 const walks = ({ pair, boat }: Setting) =>
   !pair
-    ? 'she has no two shafts apart'
+    ? refusal('no two shafts apart')
     : boat.rudders.some(({ inRaceOf }) => inRaceOf !== null)
       ? null
-      : 'no rudder of hers stands in the wash of a propeller';
+      : refusal('no rudder in a race');
 /** What her heading has to change from start to berth. */
 const turn = ({ input, lie }: Setting) =>
   lie ? Math.abs(wrapHalfTurn(lie.heading - input.start.heading)) : 0;
-const atBerth = (s: Setting) =>
-  s.input.berth.size > 0 ? null : 'the manoeuvre names nothing she lies against';
+const atBerth = (s: Setting) => (s.input.berth.size > 0 ? null : refusal('names no berth'));
 
 /** Further off than this she does not lie at her berth, m. Judgement: a line and a step reach no further. */
 const AT_IT_M = 2.5;
 const fromBerth = (s: Setting) =>
-  atBerth(s) ?? (s.berthOff < AT_IT_M ? null : 'she does not lie at her berth as it begins');
+  atBerth(s) ?? (s.berthOff < AT_IT_M ? null : refusal('not at its berth'));
 
 /** Coming alongside is for one who does not lie there, with her side to what she comes to. */
-function comes(s: Setting): string | null {
-  if (alongTheBerth(s) !== null) return 'she lies along the berth already';
+function comes(s: Setting): Refusal | null {
+  if (alongTheBerth(s) !== null) return refusal('along the berth already');
   const { point } = lieOf(s);
   return Math.abs(point.x) > 0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam
-    ? 'she is to lie with an end to it, not a side'
+    ? refusal('an end to the berth')
     : null;
 }
 
@@ -93,10 +91,9 @@ const comesAlong = (s: Setting) =>
   lies(s) ??
   atBerth(s) ??
   comes(s) ??
-  (turn(s) < 1.2 * ABREAST ? null : 'she would have to turn right round');
+  (turn(s) < 1.2 * ABREAST ? null : refusal('turn right round'));
 
-const free = (s: Setting) =>
-  s.input.berth.size === 0 ? null : 'it is for open water; this manoeuvre ends at a berth';
+const free = (s: Setting) => (s.input.berth.size === 0 ? null : refusal('for open water'));
 
 /** Crew across where she comes to lie: her side to it, or her stern. */
 const crossing = (to: 'ashore' | 'aboard'): Technique => ({
@@ -117,21 +114,19 @@ const both = (template: (side: 1 | -1) => PlanTemplate): readonly PlanTemplate[]
 ];
 
 /** Into a slip her bow or her stern goes first, by which way she is to lie as seen from where she begins. */
-function unfitSlip(s: Setting, bowFirst: boolean): string | null {
-  if (turn(s) < QUARTER) return 'the berth lies along her way, not across it';
-  if (turn(s) > Math.PI - QUARTER) return 'she would have to turn right round';
+function unfitSlip(s: Setting, bowFirst: boolean): Refusal | null {
+  if (turn(s) < QUARTER) return refusal('berth along the way');
+  if (turn(s) > Math.PI - QUARTER) return refusal('turn right round');
   const inward = s.lie !== null && Math.abs(s.lie.angle) < Math.PI / 2;
   if (inward === bowFirst) return null;
-  return bowFirst ? 'she is to lie with her bow out' : 'she is to lie with her bow in';
+  return refusal('lies the other way round', { bow: bowFirst ? 'out' : 'in' });
 }
 
 /** Why she cannot be held on the current along a heading; null where it comes from ahead. */
-function noCurrentAhead({ input }: Setting, heading: number): string | null {
+function noCurrentAhead({ input }: Setting, heading: number): Refusal | null {
   const { currentSpeed, currentSet } = input.weather;
-  if (currentSpeed < LEAST_CURRENT_MPS) return 'there is no current to glide on';
-  return cos(currentSet - heading) < -0.7
-    ? null
-    : 'the current does not come from ahead along the berth';
+  if (currentSpeed < LEAST_CURRENT_MPS) return refusal('no current');
+  return cos(currentSet - heading) < -0.7 ? null : refusal('current not from ahead');
 }
 
 /** Every technique, in the order they are offered: whom and what it is for, and its templates. */
@@ -148,8 +143,8 @@ export const TECHNIQUES = {
       (s.pair
         ? turn(s) < ABREAST
           ? null
-          : 'the turn is too much for one engine'
-        : 'she has no two shafts apart'),
+          : refusal('turn too much for one engine')
+        : refusal('no two shafts apart')),
     templates: (s) => [angledIn(s, true)],
   },
   'alongside-sideways': {
@@ -175,13 +170,11 @@ export const TECHNIQUES = {
     templates: (s) => [swungIn(s), backedIn(s)],
   },
   'stop-straight': {
-    unfit: (s) =>
-      lies(s) ?? free(s) ?? (turn(s) < QUARTER ? null : 'she has to turn as well as stop'),
+    unfit: (s) => lies(s) ?? free(s) ?? (turn(s) < QUARTER ? null : refusal('turn to make')),
     templates: (s) => [stoppedStraight(s)],
   },
   'turn-on-the-spot': {
-    unfit: (s) =>
-      lies(s) ?? free(s) ?? (turn(s) > ABREAST ? null : 'there is hardly a turn to make'),
+    unfit: (s) => lies(s) ?? free(s) ?? (turn(s) > ABREAST ? null : refusal('hardly a turn')),
     templates: (s) =>
       s.pair
         ? [...both((side) => opposed(s, side)), ...both((side) => backAndFill(s, side))]
@@ -191,7 +184,7 @@ export const TECHNIQUES = {
     unfit: (s) =>
       lies(s) ??
       free(s) ??
-      (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : 'she is not lying there yet'),
+      (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : refusal('not lying there yet')),
     templates: (s) => [waitedOut(s)],
   },
   'drop-off-and-away': {
@@ -208,7 +201,7 @@ export const TECHNIQUES = {
   },
   'bow-off-by-thruster': {
     unfit: (s) =>
-      leaves(s) ?? fromBerth(s) ?? (s.boat.thrusters.length > 0 ? null : 'she has no thruster'),
+      leaves(s) ?? fromBerth(s) ?? (s.boat.thrusters.length > 0 ? null : refusal('no thruster')),
     templates: (s) => [bowFirst(s)],
   },
   'sideways-off': {
@@ -234,7 +227,7 @@ export const TECHNIQUES = {
       lies(s) ??
       atBerth(s) ??
       comes(s) ??
-      (turn(s) < ABREAST ? null : 'she would have to turn into it') ??
+      (turn(s) < ABREAST ? null : refusal('turn into it')) ??
       noFirstSpring(s),
     templates: (s) => [onToASpring(s, angledIn(s, false))],
   },
@@ -268,10 +261,7 @@ export const TECHNIQUES = {
   },
   'raft-up': {
     unfit: (s) =>
-      lies(s) ??
-      noRaft(s) ??
-      comes(s) ??
-      (turn(s) < ABREAST ? null : 'she would have to turn into it'),
+      lies(s) ?? noRaft(s) ?? comes(s) ?? (turn(s) < ABREAST ? null : refusal('turn into it')),
     templates: (s) => [raftedUp(s, angledIn(s, false))],
   },
   'out-of-a-raft': {

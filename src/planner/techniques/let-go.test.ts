@@ -8,8 +8,8 @@ import { placeOf } from '@/document/others';
 import { namedPoints } from '@/document/boat-spec';
 import { demoJson } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
-import { templatesOf } from '../suggestions';
 import { atFirst } from '../template';
+import { templatesFor } from '../testing/asked';
 
 // Somebody has rigged bow and stern line to a jetty, and asks for a technique that takes her off it.
 
@@ -72,10 +72,9 @@ function tied(
   return rigged.value;
 }
 
-const written = (file: ManoeuvreFile, technique: Parameters<typeof templatesOf>[1]) => {
-  const templates = templatesOf(file, technique);
-  if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-  const [template] = templates.value;
+const written = (file: ManoeuvreFile, technique: Parameters<typeof templatesFor>[1]) => {
+  const templates = templatesFor(file, technique);
+  const [template] = templates;
   return atFirst(template!);
 };
 

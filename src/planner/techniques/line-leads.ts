@@ -6,6 +6,7 @@ import { SIDES, type Side } from '@/document/fields';
 import { nameAboard } from '@/document/others';
 import type { LineDocument } from '@/document/rigging';
 import type { StepDocument, CueDocument, OrderDocument, PlanDocument } from '@/document/plan';
+import { refusal, type Refusal } from '../refusals';
 
 export interface Pose {
   readonly x: number;
@@ -88,10 +89,8 @@ export function springFor(setting: Setting, end: 'bow' | 'stern'): Spring | null
   return lead && { end, cleat, lead };
 }
 
-export const noSpring = (setting: Setting, end: 'bow' | 'stern'): string | null =>
-  springFor(setting, end)
-    ? null
-    : `no bollard or pile stands where a ${end} spring would lead from where she lies`;
+export const noSpring = (setting: Setting, end: 'bow' | 'stern'): Refusal | null =>
+  springFor(setting, end) ? null : refusal('no bollard for a spring', { end });
 
 /** What else holds her until then, where there is something to hold her by: all but the end that stays. */
 export function others(setting: Setting, { end }: Spring): LineDocument[] {

@@ -29,6 +29,7 @@ import {
   type Pose,
 } from './line-leads';
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
+import { refusal, type Refusal } from '../refusals';
 
 /** Boats lie so near to one another that a cleat of the other's is reached by hand, m. */
 const ABREAST_M = 4;
@@ -72,13 +73,13 @@ function raftLines(setting: Setting, other: Other, pose: Pose, side: string): Ra
   return lines.every((line) => line !== null) ? (lines as RaftLine[]) : null;
 }
 
-export function noRaft(setting: Setting): string | null {
+export function noRaft(setting: Setting): Refusal | null {
   const other = raftedTo(setting);
-  if (!other) return 'she is to lie against no other boat';
+  if (!other) return refusal('against no other boat');
   if (!setting.lie) return null;
   return raftLines(setting, other, berthed(setting), setting.lie.side)
     ? null
-    : `no cleat of ${other.name} is abreast of her bow and of her stern where she is to lie`;
+    : refusal('no cleat abreast', { name: other.name });
 }
 
 /** The same way in; then bow and stern line handed over, hauled in and made fast, the engine stopped. */
@@ -193,12 +194,12 @@ function sideFacing({ input }: Setting, { start }: Other): 'port' | 'starboard' 
   return across > 0 ? 'starboard' : 'port';
 }
 
-export const noInsideOfRaft = (setting: Setting): string | null =>
+export const noInsideOfRaft = (setting: Setting): Refusal | null =>
   raftOf(setting)
     ? null
     : raftedTo(setting)
-      ? 'there is no bollard ahead and astern for the boat outside to hold herself by'
-      : 'no other boat lies outside her';
+      ? refusal('no bollards for the boat outside')
+      : refusal('no boat outside');
 
 const SLOWLY = 0.25;
 

@@ -4,9 +4,9 @@ import { planSchema } from '@/document/plan';
 import { check } from '@/document/result';
 import { manoeuvreFileSchema, type ManoeuvreFile } from '@/document/manoeuvre';
 import { demoFile } from '@/document/testing/demo';
-import { techniquesFor, subjectOf, type TechniqueId } from '@/planner';
-import { templatesOf } from '../suggestions';
+import { type TechniqueId } from '@/planner';
 import { atFirst, numbersBy } from '../template';
+import { refusalOf, templatesFor } from '../testing/asked';
 
 const pressed = demoFile('sprung-off-the-pontoon');
 const coming = demoFile('spring-on-before-she-blows-off');
@@ -21,9 +21,8 @@ const blank = (file: ManoeuvreFile): ManoeuvreFile => ({
 const bare = blank(pressed);
 
 function written(file: ManoeuvreFile, technique: TechniqueId) {
-  const templates = templatesOf(file, technique);
-  if (!templates.ok) throw new Error(JSON.stringify(templates.problems));
-  const template = templates.value[0]!;
+  const templates = templatesFor(file, technique);
+  const template = templates[0]!;
   return { template, plan: atFirst(template!) };
 }
 
@@ -34,11 +33,6 @@ const withoutBollards = (file: ManoeuvreFile): ManoeuvreFile => ({
     features: file.place.features.filter(({ kind }) => kind !== 'bollard' && kind !== 'pile'),
   },
 });
-
-const unfit = (file: ManoeuvreFile, technique: TechniqueId) => {
-  const all = techniquesFor(subjectOf(file));
-  return all.ok ? all.value.find(({ id }) => id === technique)!.unfit : 'not played';
-};
 
 describe('techniques with lines', () => {
   const leaving = [
@@ -73,8 +67,10 @@ describe('techniques with lines', () => {
     '%s says so where no bollard stands',
     (id) => {
       const file = id === 'alongside-on-a-spring' ? coming : bare;
-      expect(unfit(file, id)).toBeNull();
-      expect(unfit(withoutBollards(file), id)).toMatch(/no bollard or pile/);
+      expect(refusalOf(file, id)).toBeNull();
+      expect(refusalOf(withoutBollards(file), id)).toMatchObject({
+        why: expect.stringMatching(/^no bollard/) as string,
+      });
     },
   );
 

@@ -6,9 +6,9 @@ import { beginManoeuvre } from '../beginnings/begin';
 import { lineEnds, placeSchema, type Place } from '@/document/place';
 import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
-import { techniquesFor, lyingIn, subjectOf } from '@/planner';
-import { templatesOf } from '../suggestions';
+import { lyingIn } from '@/planner';
 import { atFirst } from '../template';
+import { refusalOf, templatesFor } from '../testing/asked';
 
 const read = (kind: string, id: string): unknown =>
   JSON.parse(readFileSync(join(process.cwd(), 'demo', kind, `${id}.json`), 'utf8'));
@@ -73,24 +73,19 @@ describe('stern to', () => {
   });
 
   it('the technique is for her stern to a quay with ground lines, and says what is missing else', () => {
-    const unfit = (file: ReturnType<typeof begun>) => {
-      const offered = techniquesFor(subjectOf(file));
-      if (!offered.ok) throw new Error(offered.problems[0]!.message);
-      return offered.value.find(({ id }) => id === 'stern-to-on-ground-lines')!.unfit;
-    };
+    const unfit = (file: ReturnType<typeof begun>) => refusalOf(file, 'stern-to-on-ground-lines');
     const file = begun('tallow-four', 'in');
     expect(unfit(file)).toBeNull();
     const bare = { ...place, features: place.features.filter((f) => f.kind !== 'groundLine') };
-    expect(unfit({ ...file, place: bare })).toBe('no ground line lies before the berth');
-    expect(unfit(demoFile('crosswind-slip'))).toBe('it is for lying with her stern to the quay');
+    expect(unfit({ ...file, place: bare })).toEqual({ why: 'no ground line' });
+    expect(unfit(demoFile('crosswind-slip'))).toEqual({ why: 'not stern to the quay' });
   });
 
   it.each([100, 290])('puts the windward lines on first with the wind from %i°', (from) => {
     const file = begun('tallow-four', 'in');
     file.conditions.wind.from_deg = from;
-    const templates = templatesOf(file, 'stern-to-on-ground-lines');
-    if (!templates.ok) throw new Error(templates.problems[0]!.message);
-    for (const template of templates.value) {
+    const templates = templatesFor(file, 'stern-to-on-ground-lines');
+    for (const template of templates) {
       const plan = atFirst(template);
       const side = from === 100 ? 'starboard' : 'port';
       expect(plan.lines.map((l) => l.from)).toEqual([

@@ -23,6 +23,7 @@ import {
 } from './line-leads';
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
 import type { Side } from '@/document/fields';
+import { refusal, type Refusal } from '../refusals';
 
 /** A ground line may lie so far to one side of where her bow comes, beams; its weight so far ahead of her, lengths or metres. */
 const BESIDE_BEAMS = 1.5;
@@ -61,12 +62,12 @@ export function groundFor(setting: Setting, side: 1 | -1) {
   return near.reduce((a, b) => (side * b.beside > side * a.beside ? b : a));
 }
 
-export function noSternTo(setting: Setting): string | null {
+export function noSternTo(setting: Setting): Refusal | null {
   const lie = lieOf(setting);
-  if (lie.point.x > -0.3 * setting.length) return 'it is for lying with her stern to the quay';
+  if (lie.point.x > -0.3 * setting.length) return refusal('not stern to the quay');
   if (!sternLead(setting, 1) || !sternLead(setting, -1))
-    return 'no bollards stand at the quay for lines from both her quarters';
-  return groundFor(setting, 1) ? null : 'no ground line lies before the berth';
+    return refusal('no bollards for both quarters');
+  return groundFor(setting, 1) ? null : refusal('no ground line');
 }
 
 /**

@@ -7,6 +7,7 @@ import { keepAsTechnique, unfitOwn } from '@/planner';
 import { saveDocument } from '../parts/save-document';
 import { IconButton } from '../parts/IconButton';
 import { BUTTON } from '../parts/Tries';
+import { refusalWords } from '../words/refusals';
 
 const listSchema = z.array(ownTechniqueSchema);
 
@@ -62,7 +63,7 @@ export function OwnTechniques({
                   type="button"
                   className="min-h-8 flex-1 text-left font-semibold underline decoration-1 underline-offset-3 hover:text-plan disabled:text-quiet disabled:no-underline"
                   disabled={unfit !== null}
-                  title={unfit ?? undefined}
+                  title={unfit ? refusalWords(unfit) : undefined}
                   onClick={() => onChoose(technique)}
                 >
                   {technique.name}

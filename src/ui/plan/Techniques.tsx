@@ -1,13 +1,14 @@
 'use client';
 import { useMemo, useRef, useState } from 'react';
 import type { Manoeuvre, OwnTechnique } from '@/document';
-import { techniquesFor, type TechniqueId, type Proposal } from '@/planner';
+import { isRefused, techniquesFor, type Proposal, type Refusal, type TechniqueId } from '@/planner';
 import { useJob } from '../hooks/use-job';
 import { useSubject } from '../hooks/use-subject';
 import type { RunState } from '../hooks/use-run';
 import { BUTTON, Tries } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
+import { refusalWords } from '../words/refusals';
 import { TECHNIQUE_WORDS } from '../words/techniques';
 import { outcomeWords } from '../words/run';
 import { OwnTechniques } from './OwnTechniques';
@@ -27,6 +28,7 @@ type Written =
       readonly technique: TechniqueId | OwnTechnique;
       readonly proposal: Proposal;
     }
+  | { readonly is: 'refused'; readonly refusal: Refusal }
   | { readonly is: 'overtaken' };
 
 /** Techniques that write themselves into the plan, fitted to this boat, place and day; one edit each. */
@@ -51,6 +53,7 @@ export function Techniques({ state }: { state: RunState }) {
   };
   const { found, busy, problems, run, stop } = useJob('propose', (proposal) => {
     const { on, technique } = begun.current!;
+    if (isRefused(proposal)) return setWritten({ is: 'refused', refusal: proposal.refused });
     // What was changed meanwhile is the user's; it is not written over.
     if (store.getState().manoeuvre !== on) return setWritten({ is: 'overtaken' });
     if (proposal.run.outcome !== 'reached') return setWritten({ is: 'short', technique, proposal });
@@ -76,7 +79,7 @@ export function Techniques({ state }: { state: RunState }) {
       {busy ? (
         <>
           <p>{asked && nameOf(asked)}</p>
-          <Tries made={found} onStop={stop} />
+          <Tries made={found && !isRefused(found) ? found : null} onStop={stop} />
         </>
       ) : (
         <ul>
@@ -120,7 +123,8 @@ export function Techniques({ state }: { state: RunState }) {
         <ul className="pt-1 text-[12.5px] text-quiet">
           {unfitted.map(({ id, unfit }) => (
             <li key={id} className="py-0.5">
-              <span className="font-semibold">{TECHNIQUE_WORDS[id][0]}</span>: {unfit}
+              <span className="font-semibold">{TECHNIQUE_WORDS[id][0]}</span>:{' '}
+              {unfit && refusalWords(unfit)}
             </li>
           ))}
         </ul>
@@ -143,6 +147,12 @@ function Outcome({
     return (
       <p role="status" className="pt-1">
         The manoeuvre was changed meanwhile, so nothing was put in. Ask for it again.
+      </p>
+    );
+  if (written.is === 'refused')
+    return (
+      <p role="alert" className="border-l-4 border-hurt-fill pl-2">
+        {refusalWords(written.refusal)}
       </p>
     );
   const { technique, proposal } = written;

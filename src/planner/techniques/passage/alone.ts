@@ -20,6 +20,7 @@ import { gatesRun, leastTime, liesInLock, makingWith, noPassage, type PassageLie
 import { TURNS, wide } from './sharing';
 import { gatesTo, heldIn, opened, paddlesOf, wound, type Hands } from './water';
 import type { Setting } from '../../setting';
+import { refusal, type Refusal } from '../../refusals';
 
 // Through a lock by one person: everything one after the other, and the propeller still whenever the helm is left.
 
@@ -65,25 +66,21 @@ function byOne(setting: Setting, lie: PassageLie): Alone | null {
 }
 
 /** Why one person does not go through a lock so; null where it may be tried. */
-export function noPassageAlone(setting: Setting): string | null {
+export function noPassageAlone(setting: Setting): Refusal | null {
   const { locks = [], limit } = setting.input;
-  if (!whoIs(setting))
-    return 'it is for one person by themselves: name one, aboard, under Lines and people';
-  if (setting.others.length > 0) return 'alone beside another boat is composed by hand';
-  if (locks.length > 1) return 'alone through a staircase is composed by hand';
+  if (!whoIs(setting)) return refusal('not one person');
+  if (setting.others.length > 0) return refusal('alone beside another');
+  if (locks.length > 1) return refusal('alone through a staircase');
   const none = noPassage(setting);
   if (none) return none;
   const lie = lieAlone(setting);
-  if (!lie) return 'no ladder leads out of the chamber where she could lie by it and a bollard';
-  if (setAgainst(lie.sited, lie.from))
-    return 'the gates do not stand open to her; alone the lock is made ready from the landing before, by hand';
+  if (!lie) return refusal('no ladder');
+  if (setAgainst(lie.sited, lie.from)) return refusal('gates shut to one alone');
   const alone = byOne(setting, lie);
-  if (!alone) return 'with the paddles of one side its water is not made within the hour';
+  if (!alone) return refusal('too slow by one side');
   const slower = Math.max(0, alone.making.seconds - lie.making.seconds);
   const needs = leastTime([lie]) + slower + gatesRun(lie.sited, lie.to) + ON_FOOT_S;
-  return needs > limit
-    ? `alone the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
-    : null;
+  return needs > limit ? refusal('too little time', { least: needs, limit, alone: true }) : null;
 }
 
 /** In, up the ladder with the line, the lock worked step by step, and out again. */

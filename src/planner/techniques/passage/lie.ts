@@ -22,6 +22,7 @@ import { onWall } from './on-wall';
 import { HALF_FOR_S, landingLines, setAgainst } from './landing';
 import { neighbourIn, type LockNeighbour } from './neighbour';
 import type { Setting } from '../../setting';
+import { isRefusal, refusal, type Refusal } from '../../refusals';
 
 /** Where she is to lie in a chamber, and how she gets through it. m, s, radians. */
 export interface PassageLie {
@@ -140,8 +141,8 @@ function lieAt(setting: Setting, way: Way, wall: Hand, byLadder: boolean): Passa
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
   const cleat = cleatOf(setting, side);
   const shares = neighbourIn(setting, sited, way, wall);
-  const neighbour = typeof shares === 'string' ? null : shares;
-  if (neighbour?.wall === wall || typeof shares === 'string') return null;
+  if (isRefusal(shares) || shares?.wall === wall) return null;
+  const neighbour = shares;
   const bollards = onWall(setting.ends, sited, wall);
   if (!cleat || bollards.length === 0) return null;
   const { length, beam } = setting;
@@ -255,76 +256,72 @@ export function otherUnready(setting: Setting, way: Way): boolean {
 }
 
 /** Why a staircase is not ready for her; null where it is, or is made ready while she waits. */
-function stairsUnready(setting: Setting, way: Way): string | null {
+function stairsUnready(setting: Setting, way: Way): Refusal | null {
   const { locks = [] } = setting.input;
   const stair = stairOf(setting, way);
-  if (!stair)
-    return 'more than one lock is worked in this manoeuvre, and they are no staircase on her way';
+  if (!stair) return refusal('no staircase');
   const [upper, lower] = [locks[stair.upper]!.name, locks[stair.lower]!.name];
   if (otherUnready(setting, way) && landingLines(setting)) return null;
   switch (stair.first) {
     case 'fill':
-      return `${lower} is filled with the water of ${upper}, which is not full enough; it wants to be set above, or she to lie at the landing meanwhile`;
+      return refusal('staircase not full', { upper, lower });
     case 'empty':
-      return `${upper} would run over into ${lower}, which is not empty; it wants to be set below, or she to lie at the landing meanwhile`;
+      return refusal('staircase not empty', { upper, lower });
     case 'never':
-      return `${upper} and ${lower} do not meet with water enough for her over the cill between them`;
+      return refusal('staircase without water', { upper, lower });
     case null:
       return null;
   }
 }
 
 /** Why she cannot lie in a chamber on her way; null where she can. */
-function noRoom(setting: Setting, way: Way): string | null {
+function noRoom(setting: Setting, way: Way): Refusal | null {
   const fit = fitIn(way.sited.lock, hullIn(setting, way, 0));
-  if (fit.alongside < 0) return 'she is too broad for the chamber';
+  if (fit.alongside < 0) return refusal('too broad for the chamber');
   const [least, most] = roomFor(way, setting.length);
-  if (most < least) return 'she is too long to lie clear of the cill and of the gates as they open';
-  return fit.water < 0 ? 'there is not water enough over the cill' : null;
+  if (most < least) return refusal('too long for the chamber');
+  return fit.water < 0 ? refusal('too little water over the cill') : null;
 }
 
 /** Why she does not pass under what leads over the water on her way; null where she does. */
-function underBridges({ input, boat, length }: Setting, ways: readonly Way[]): string | null {
+function underBridges({ input, boat, length }: Setting, ways: readonly Way[]): Refusal | null {
   for (const { sited } of ways) {
     const air = boat.hull.airDraught ?? 0;
     const least = roomUnder(sited, input.bridges ?? [], input.start, length, air);
-    if (least && least.room < 0) return `${least.name} is too low for her`;
+    if (least && least.room < 0) return refusal('bridge too low', { name: least.name });
   }
   return null;
 }
 
 /** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
-function unready(setting: Setting, { sited, from }: Way): string | null {
+function unready(setting: Setting, { sited, from }: Way): Refusal | null {
   const against = setAgainst(sited, from);
   if (!against || landingLines(setting)) return null;
-  const waits = ', or lie at the landing with bollards for bow and stern';
   return against === 'level'
-    ? `the lock is set against her; set it ${from === 'upper' ? 'above' : 'below'}${waits}`
-    : `the gates are shut before her; let them stand open${waits}`;
+    ? refusal('lock set against', { set: from === 'upper' ? 'above' : 'below' })
+    : refusal('gates shut');
 }
 
 /** Why she does not go through a lock; null where she may. */
-export function noPassage(setting: Setting): string | null {
-  const { locks = [], start, limit } = setting.input;
-  if (locks.length === 0)
-    return 'no lock is worked in this manoeuvre; say under The lock how one stands';
+export function noPassage(setting: Setting): Refusal | null {
+  const { start, limit } = setting.input;
   const { ways, inside } = wayThrough(setting);
   const way = ways[0]!;
   const { sited, going } = way;
   const shared = WALLS.map((wall) => neighbourIn(setting, sited, way, wall));
-  const shares = shared.find((one) => typeof one !== 'string') ?? shared[0]!;
-  if (typeof shares === 'string') return shares;
-  if (shares && ways.length > 1) return 'sharing a staircase is composed by hand';
+  const shares = shared.find((one) => !isRefusal(one)) ?? shared[0]!;
+  if (isRefusal(shares)) return shares;
+  if (shares && ways.length > 1) return refusal('staircase shared');
   if (shares?.comes?.first && !landingLines(setting))
-    return `she drifts while ${shares.other.name} goes in first; let her lie at the landing with bollards for bow and stern, or nearer to the gates`;
-  if (inside) return 'she lies in the chamber already';
+    return refusal('drifts while another goes in', { name: shares.other.name });
+  if (inside) return refusal('in the chamber already');
   const where = new Float64Array(2);
   intoLock(where, sited, start.x, start.y);
   const before = going === 'down' ? -where[IN_LOCK.S]! : where[IN_LOCK.S]! - sited.lock.length;
   if (before < setting.length / 2 || Math.abs(where[IN_LOCK.T]!) > before)
-    return 'she does not lie before the gates';
+    return refusal('not before the gates');
   if (Math.abs(wrapHalfTurn(start.heading - way.along)) > STRAIGHT)
-    return 'she does not head for the gates';
+    return refusal('not heading for the gates');
   const low = underBridges(setting, ways);
   if (low) return low;
   const notReady = unready(setting, way);
@@ -338,10 +335,8 @@ export function noPassage(setting: Setting): string | null {
     if (none) return none;
   }
   const [lies] = liesInLock(setting);
-  if (!lies) return 'nothing stands along the chamber that her midship line could go to';
+  if (!lies) return refusal('nothing along the chamber');
   const other = otherUnready(setting, way) ? lies[1]!.making.seconds : 0;
   const needs = leastTime(lies) + readyTime(lies[0]!) + other;
-  return needs > limit
-    ? `the passage takes ${Math.ceil(needs / 60)} minutes at least, and the manoeuvre is over after ${Math.round(limit / 60)}: give it longer, at its end`
-    : null;
+  return needs > limit ? refusal('too little time', { least: needs, limit, alone: false }) : null;
 }

@@ -21,6 +21,7 @@ import { linesToLanding, setAgainst } from './landing';
 import { lineOf } from '../line-leads';
 import { onWall } from './on-wall';
 import type { Setting } from '../../setting';
+import { refusal, type Refusal } from '../../refusals';
 
 // A boat that shares the chamber: where she lies in it or comes to lie, who goes in and out first.
 
@@ -103,10 +104,10 @@ export function neighbourIn(
   sited: SitedLock,
   way: Way,
   wall: Hand,
-): LockNeighbour | string | null {
+): LockNeighbour | Refusal | null {
   const { others, beam, ends, input } = setting;
   if (others.length === 0) return null;
-  if (others.length > 1) return 'more than one boat goes too; who goes where is composed by hand';
+  if (others.length > 1) return refusal('more than one boat shares');
   const other = others[0]!;
   const { start, name } = other;
   const { lock } = sited;
@@ -122,30 +123,29 @@ export function neighbourIn(
   const stands = standsAlong(sited, pose, hull);
   if (!how)
     return stands.inside
-      ? `${name} does not lie along the chamber with her bow to the gates ahead`
-      : `${name} neither lies in the chamber nor before the same gates with her bow to them`;
-  if (how.beside < 0) return `there is no room beside ${name}`;
+      ? refusal('other not along the chamber', { name })
+      : refusal('other neither in nor before', { name });
+  if (how.beside < 0) return refusal('no room beside', { name });
   const toGates = (fromUpper: number) =>
     way.going === 'up' ? fromUpper : lock.length - fromUpper - length;
   if (how.because === 'lies there') {
     const whole = stands.fromUpper > 0 && stands.fromUpper + length < lock.length;
-    if (!whole) return `${name} lies between the gates; let her lie in the chamber, or before it`;
+    if (!whole) return refusal('other between the gates', { name });
     const where = new Float64Array(2);
     intoLock(where, sited, start.x_m, start.y_m);
     const room = lock.width / 2 + Math.abs(where[IN_LOCK.T]!) - broad / 2;
-    if (room < beam + FENDERS_M) return `there is no room beside ${name}`;
+    if (room < beam + FENDERS_M) return refusal('no room beside', { name });
     const { fromUpper } = stands;
     const ahead = toGates(fromUpper);
     return { other, wall: how.wall!, fromUpper, ahead, outFirst: true, comes: null };
   }
-  if (other.boat.drives.length === 0) return `${name} has no engine to come in by`;
+  if (other.boat.drives.length === 0) return refusal('other has no engine', { name });
   const theirs = wallOpposite(wall);
   const stand = onWall(ends, sited, theirs);
-  if (stand.length === 0) return `nothing stands along the other wall for the lines of ${name}`;
+  if (stand.length === 0) return refusal('nothing for the lines of', { name });
   const least = lock.cillReach + END_M;
   const most = lock.length - swingRoom(lock) - length - END_M / 2;
-  if (most < least)
-    return `${name} is too long to lie clear of the cill and of the gates as they open`;
+  if (most < least) return refusal('other too long', { name });
   const fromUpper = (least + most) / 2;
   const ahead = toGates(fromUpper);
   const aim = (way.going === 'up' ? stand[0]! : stand.at(-1)!).name;
@@ -154,8 +154,8 @@ export function neighbourIn(
   const against = setAgainst(sited, way.from);
   const waits = first && !against ? [] : landingOf(setting, other);
   if (!waits) {
-    const meanwhile = against ? 'the lock is made ready' : 'who is first goes in';
-    return `${name} drifts while ${meanwhile}; let her lie at the landing with bollards for bow and stern`;
+    const meanwhile = against ? 'the lock is made ready' : 'the first goes in';
+    return refusal('other drifts', { name, while: meanwhile });
   }
   return {
     other,
