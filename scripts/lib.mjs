@@ -161,6 +161,8 @@ export async function ensureBuilt({ quiet = false } = {}) {
     }),
   );
   if (status !== 0) return status;
+  const { tightenServer } = await import('./build-server.mjs');
+  await tightenServer();
   await buildServer();
   stamp('built', sources);
   return 0;
