@@ -49,8 +49,10 @@ it('a survey told in parts holds each part once', () => {
   expect(two.surveyed).toHaveLength(2);
 });
 
-it('a technique that is not for the manoeuvre refuses the whole', () => {
+it('a technique that is not for the manoeuvre is told with its reason, and nothing else', () => {
   const job = jobOf('propose');
-  const [first] = job.pieces({ file, technique: 'slip-bow-in' });
-  expect(first).toMatchObject({ ok: false, problems: [{ path: 'technique' }] });
+  const pieces = [...job.pieces({ file, technique: 'slip-bow-in' })];
+  expect(pieces).toEqual([
+    { ok: true, value: { refused: { why: 'other goal', for: 'lie', is: 'clear' } } },
+  ]);
 });
