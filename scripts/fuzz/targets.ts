@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { runPlan } from '@/core/plan';
+import { namedColumns } from '@/core/simulation';
 import {
   boatSchema,
   check,
@@ -40,7 +41,7 @@ function played(text: string): boolean {
   const input = toRunInput({ ...file.value, limit_s: Math.min(40, file.value.limit_s) });
   if (!input.ok) return false;
   const { trace } = runPlan(input.value);
-  for (const [name, column] of Object.entries(trace))
+  for (const [name, column] of Object.entries(namedColumns(trace)))
     if (name !== 'clearance' && !column.every(Number.isFinite))
       throw new Error(`${name} is not finite`);
   return true;

@@ -13,6 +13,7 @@ import {
   type Boat,
   type Owner,
 } from './';
+import { namedColumns } from '@/core/simulation';
 
 // Any boat an owner can describe: estimated, sound by the record's own schema, and finite and bounded under any
 // orders in any weather, the same twice.
@@ -184,7 +185,7 @@ it('is estimated, sound, bounded and the same twice', () => {
         played += 1;
         const input = made(checked.value, orders, w);
         const run = runPlan(input);
-        for (const [name, column] of Object.entries(run.trace))
+        for (const [name, column] of Object.entries(namedColumns(run.trace)))
           expect([name, name === 'clearance' || column.every(Number.isFinite)]).toEqual([
             name,
             true,

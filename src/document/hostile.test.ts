@@ -4,6 +4,7 @@ import { tries } from '@/core/testing/sweep';
 import { runPlan } from '@/core/plan';
 import { check, manoeuvreFileSchema, toRunInput, type ManoeuvreFile } from './';
 import { demoFile } from './testing/demo';
+import { namedColumns } from '@/core/simulation';
 
 // Whatever passes the schemas must run to a finite end: boats of any size and proportion, in any weather.
 
@@ -109,7 +110,7 @@ it('any accepted boat in any accepted weather stays finite, bounded and the same
       }
       played += 1;
       const run = runPlan(input.value);
-      for (const [name, column] of Object.entries(run.trace)) {
+      for (const [name, column] of Object.entries(namedColumns(run.trace))) {
         const sound =
           name === 'clearance' ? !column.some(Number.isNaN) : column.every(Number.isFinite);
         expect([name, sound]).toEqual([name, true]);

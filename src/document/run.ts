@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LOCK_COLUMNS, MORE_COLUMNS, TRACE_COLUMNS, type TraceColumn } from '@/core/simulation';
+import { COLUMN_NAMES, namedColumns, type OwnColumn } from '@/core/simulation';
 import type { Run } from '@/core/plan';
 import { degrees } from './fields';
 import { eventText, headingOf } from './event-text';
@@ -118,10 +118,7 @@ const currentRun = z.strictObject({
   manoeuvre: manoeuvreFileSchema,
   summary: runSummarySchema,
   /** Columns of equal length, SI and radians, heading unwrapped; see docs/formats. */
-  trace: z.partialRecord(
-    z.enum([...TRACE_COLUMNS, ...MORE_COLUMNS, ...LOCK_COLUMNS]),
-    z.array(z.number().nullable()),
-  ),
+  trace: z.partialRecord(z.enum(COLUMN_NAMES), z.array(z.number().nullable())),
 });
 export type RunFile = z.infer<typeof currentRun>;
 
@@ -141,7 +138,7 @@ const GOAL_UNITS = {
 export function summarise(run: Run, file: ManoeuvreFile): RunSummary {
   const { margins, trace } = run;
   const last = trace.time.length - 1;
-  const at = (column: TraceColumn) => trace[column][last]!;
+  const at = (column: OwnColumn) => trace[column][last]!;
   const stepId = (step: number) => file.plan.steps[step]?.id ?? 'end';
   const touches = run.touches.map((t) => ({
     time_s: t.time,
@@ -240,7 +237,7 @@ export function toRunFile(run: Run, file: ManoeuvreFile): RunFile {
     manoeuvre: file,
     summary: summarise(run, file),
     trace: Object.fromEntries(
-      Object.entries(run.trace).map(([name, values]) => [name, column(values)]),
+      Object.entries(namedColumns(run.trace)).map(([name, values]) => [name, column(values)]),
     ) as RunFile['trace'],
   };
 }

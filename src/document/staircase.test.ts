@@ -117,8 +117,8 @@ describe('a staircase of two', () => {
         ...wind,
         { do: 'gates', after_s: 5, lock, end, leaf: 'both', to: 'open' },
       ]);
-      const over = run.trace.lock1Chamber!;
-      const under = run.trace.lock2Chamber!;
+      const over = run.trace.locks[0]!.chamber;
+      const under = run.trace.locks[1]!.chamber;
       // Equal chambers: the level between, in both.
       expect(over.at(-1)!).toBeCloseTo((over[0]! + under[0]!) / 2, 1);
       expect(over.at(-1)!).toBeCloseTo(under.at(-1)!, 2);

@@ -1,5 +1,4 @@
 import { TAUT_N, type RunInput, type Run } from '../plan';
-import { engineColumn, type MoreColumn } from '../simulation';
 import {
   stepAt,
   engineName,
@@ -111,16 +110,14 @@ export const againstWay: Rule = (input, run) => {
 };
 
 /** Does a line carry something as it ends, so that she is held by motoring on it? */
-function onALine({ rigging }: RunInput, run: Run): boolean {
-  const lines = rigging?.lines ?? [];
-  return lines.some((_, i) => run.trace[`tension${i + 1}` as MoreColumn]!.at(-1)! > TAUT_N);
-}
+const onALine = ({ rigging }: RunInput, { trace }: Run): boolean =>
+  (rigging?.lines ?? []).some((_, i) => (trace.lines[i]?.tension.at(-1) ?? 0) > TAUT_N);
 
 /** Made fast or lying where she is to lie, an engine is still in gear: but for one that works against a line. */
 export const leftInGear: Rule = (input, run) => {
   if (input.goal.is !== 'lie' || run.outcome !== 'reached' || onALine(input, run)) return [];
   return input.boat.drives.flatMap((_, engine) => {
-    const gear = run.trace[engineColumn('gear', engine)]!.at(-1)!;
+    const gear = run.trace.engines[engine]!.gear.at(-1)!;
     if (gear === 0) return [];
     return [
       {
@@ -144,8 +141,7 @@ export const muchThrottle: Rule = (input, run) => {
   const { time, clearance } = run.trace;
   const close = CLOSE_LENGTHS * input.boat.hull.length;
   const findings = input.boat.drives.flatMap((_, engine): Finding[] => {
-    const throttle = run.trace[engineColumn('throttle', engine)]!;
-    const gear = run.trace[engineColumn('gear', engine)]!;
+    const { gear, throttle } = run.trace.engines[engine]!;
     let since: number | null = null;
     for (let i = 0; i < time.length; i++) {
       const hard = gear[i] !== 0 && throttle[i]! > MUCH_THROTTLE && clearance[i]! < close;
@@ -172,7 +168,7 @@ const HOT = 0.8;
 
 export const thrusterLong: Rule = (input, run) =>
   input.boat.thrusters.flatMap((spec, i): Finding[] => {
-    const power = run.trace[`thruster${i + 1}` as MoreColumn];
+    const power = run.trace.thrusters[i];
     if (!power || spec.heatTime === Infinity) return [];
     const { time } = run.trace;
     let heat = 0;

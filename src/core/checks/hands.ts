@@ -1,6 +1,6 @@
 import { HELM_MAY_LEAVE_MPS } from '../policy';
-import type { CrewEvent, LineEvent, RunInput, Run } from '../plan';
-import { engineColumn, sampleBefore } from '../simulation';
+import type { CrewEvent, LineEvent, Run } from '../plan';
+import { sampleBefore } from '../simulation';
 import { stepAt, type Finding, type Rule } from './check';
 
 const CREW: ReadonlySet<CrewEvent> = new Set([
@@ -13,10 +13,10 @@ const CREW: ReadonlySet<CrewEvent> = new Set([
 const LINES: ReadonlySet<LineEvent> = new Set(['not passed', 'not let go', 'left']);
 
 /** Out of gear and as good as still, nobody has to stand at the helm. */
-function atRest({ boat }: RunInput, { trace }: Run, time: number): boolean {
+function atRest({ trace }: Run, time: number): boolean {
   if (trace.time.length === 0) return false;
   const i = sampleBefore(trace, time);
-  const inGear = boat.drives.some((_, drive) => trace[engineColumn('gear', drive)]![i] !== 0);
+  const inGear = trace.engines.some(({ gear }) => gear[i] !== 0);
   return !inGear && trace.groundSpeed[i]! < HELM_MAY_LEAVE_MPS;
 }
 
@@ -26,8 +26,7 @@ export const handsNotThere: Rule = (input, run) =>
     const crew = event.is === 'crew' && CREW.has(event.what);
     const line = event.is === 'line' && LINES.has(event.what);
     if (!crew && !line) return [];
-    if (event.is === 'crew' && event.what === 'helm left' && atRest(input, run, event.time))
-      return [];
+    if (event.is === 'crew' && event.what === 'helm left' && atRest(run, event.time)) return [];
     const { rigging } = input;
     const which =
       event.is === 'crew'

@@ -1,7 +1,7 @@
 import { NO_ROOM_M } from '../policy';
 import { lineLoads, type LineLoad, type Touch } from '../monitors';
 import { WORKING_LOAD } from '../search';
-import { engineColumn, lineLimits, type MoreColumn, type Trace } from '../simulation';
+import { lineLimits, type Trace } from '../simulation';
 import { cos, sin } from '../math';
 import { waterSpeedAt, type Review } from './context';
 import type { Fault } from './faults';
@@ -89,10 +89,7 @@ function overTime({ time }: Trace, see: (i: number, dt: number) => void): void {
 
 export function handlingOf(review: Review): Handling {
   const { trace, world, run, input } = review;
-  const { drives, thrusters } = world.craft.spec;
-  const gears = drives.map((_, k) => trace[engineColumn('gear', k)]);
-  const throttles = drives.map((_, k) => trace[engineColumn('throttle', k)]);
-  const powers = thrusters.map((_, k) => trace[`thruster${k + 1}` as MoreColumn]);
+  const { engines, thrusters } = trace;
   let neutral = 0;
   let inGear = 0;
   let throttle = 0;
@@ -102,16 +99,15 @@ export function handlingOf(review: Review): Handling {
   let fastest = 0;
   overTime(trace, (i, dt) => {
     fastest = Math.max(fastest, waterSpeedAt(trace, trace.time[i]!));
-    if (gears.every((gear) => !gear || gear[i] === 0)) neutral += dt;
-    gears.forEach((gear, k) => {
-      if (!gear || gear[i] === 0) return;
+    if (engines.every(({ gear }) => gear[i] === 0)) neutral += dt;
+    engines.forEach(({ gear, throttle: given }) => {
+      if (gear[i] === 0) return;
       if (gear[i] !== gear[i - 1]) gearShifts += 1;
-      const given = throttles[k]?.[i] ?? 0;
       inGear += dt;
-      throttle += dt * given;
-      throttleMost = Math.max(throttleMost, given);
+      throttle += dt * given[i]!;
+      throttleMost = Math.max(throttleMost, given[i]!);
     });
-    for (const power of powers) thrusterSeconds += dt * Math.abs(power?.[i] ?? 0);
+    for (const power of thrusters) thrusterSeconds += dt * Math.abs(power[i]!);
   });
   const breaks = (input.rigging?.lines ?? []).map((_, i) => lineLimits(world, i).breaks);
   return {

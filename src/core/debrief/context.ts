@@ -2,7 +2,7 @@ import { playRecording, trafficOf, withSurprises, type Recording, type Traffic }
 import type { ControlOrder, Order, RunInput, Run } from '../plan';
 import { lastWayOut, Surroundings, waysOutFrom, type WayOutAt } from '../search';
 import { cos, sin } from '../math';
-import { engineColumn, type Gear, type SimState, type Trace, type World } from '../simulation';
+import { type Gear, type SimState, type Trace, type World } from '../simulation';
 
 /** Moments of a run that a way out is looked for from lie so far apart, s. */
 const WAYS_EVERY_S = 1;
@@ -78,12 +78,9 @@ export function ordersOf<D extends ControlOrder['do']>(
 }
 
 /** When each engine drove, and which way, from its gear as it was. */
-function drivingOf(trace: Trace, engines: number): Driving[] {
+function drivingOf({ time, engines }: Trace): Driving[] {
   const all: Driving[] = [];
-  const { time } = trace;
-  for (let engine = 0; engine < engines; engine++) {
-    const gear = trace[engineColumn('gear', engine)];
-    if (!gear) continue;
+  engines.forEach(({ gear }, engine) => {
     let from = 0;
     for (let i = 1; i <= gear.length; i++) {
       if (i < gear.length && gear[i] === gear[from]) continue;
@@ -97,7 +94,7 @@ function drivingOf(trace: Trace, engines: number): Driving[] {
         });
       from = i;
     }
-  }
+  });
   return all.sort((a, b) => a.from - b.from);
 }
 
@@ -125,7 +122,7 @@ export function reviewOf(input: RunInput, recording: Recording): Review {
       event.is === 'order' ? [{ time: event.time, order: event.order }] : [],
     ),
     traffic: trafficOf(recording),
-    driving: drivingOf(trace, world.craft.spec.drives.length),
+    driving: drivingOf(trace),
     berth,
     ways,
     lastWayOut: lastWayOut(ways),

@@ -1,4 +1,4 @@
-import { TRACE_COLUMNS, type Trace } from '../simulation';
+import { traceOf, type OwnColumn, type Trace } from '../simulation';
 import { gradeTouch, hullPart, marginsOf, severity, type Touch } from './';
 
 function touch(change: Partial<Touch>): Touch {
@@ -16,11 +16,12 @@ function touch(change: Partial<Touch>): Touch {
   };
 }
 
-function trace(columns: Partial<Record<keyof Trace, number[]>>): Trace {
-  const length = Math.max(...Object.values(columns).map((c) => c.length));
-  return Object.fromEntries(
-    TRACE_COLUMNS.map((name) => [name, Float64Array.from(columns[name] ?? Array(length).fill(0))]),
-  ) as Record<keyof Trace, Float64Array>;
+function trace({ gear, ...columns }: Partial<Record<OwnColumn | 'gear', number[]>>): Trace {
+  const layout = { thrusters: 0, lines: 0, sounded: false, others: 0, locks: [], told: false };
+  const made = traceOf({ ...layout, engines: [{ turns: false }] }, () => new Float64Array(6));
+  for (const [name, values] of Object.entries(columns)) made[name as OwnColumn].set(values);
+  made.engines[0]!.gear.set(gear ?? []);
+  return made;
 }
 
 describe('parts of the hull', () => {

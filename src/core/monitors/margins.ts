@@ -1,4 +1,4 @@
-import type { MoreColumn, Trace } from '../simulation';
+import type { Trace } from '../simulation';
 import type { HullPart } from './hull-part';
 import type { Soundings } from './soundings';
 import { severity, type Touch } from './touches';
@@ -49,7 +49,7 @@ export interface LineLoad {
 /** Greatest tension of each line, N, and when; `breaks` is the load each parts at, N. */
 export function lineLoads(trace: Trace, breaks: readonly number[]): readonly LineLoad[] {
   return breaks.map((parts, line) => {
-    const pulls = trace[`tension${line + 1}` as MoreColumn];
+    const pulls = trace.lines[line]?.tension;
     let most = 0;
     let at = 0;
     for (let i = 0; i < (pulls?.length ?? 0); i++) {
@@ -68,15 +68,16 @@ export function marginsOf(
   soundings: Soundings = { underKeel: null, overhead: null },
   breaks: readonly number[] = [],
 ): Margins {
-  const { time, gear, groundSpeed, surge, sway } = trace;
+  const { time, groundSpeed, surge, sway } = trace;
+  const gear = trace.engines[0]?.gear;
   let fastest = 0;
   let gearShifts = 0;
   let neutralSeconds = 0;
   for (let i = 0; i < time.length; i++) {
     fastest = Math.max(fastest, Math.sqrt(surge[i]! * surge[i]! + sway[i]! * sway[i]!));
     if (i === 0) continue;
-    if (gear[i] !== gear[i - 1] && gear[i] !== 0) gearShifts += 1;
-    if (gear[i] === 0) neutralSeconds += time[i]! - time[i - 1]!;
+    if (gear && gear[i] !== gear[i - 1] && gear[i] !== 0) gearShifts += 1;
+    if (!gear || gear[i] === 0) neutralSeconds += time[i]! - time[i - 1]!;
   }
   const worst = touches.reduce<Touch | null>(
     (so, touch) => (!so || severity(touch) > severity(so) ? touch : so),

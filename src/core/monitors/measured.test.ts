@@ -59,8 +59,9 @@ it('gives back the track of her midships wherever the aerial stands, through nor
 
 it('makes nothing up: wheel, gears and way across are not told', () => {
   const { trace } = measuredTrace(fixesOf({ x: 0, y: 0 }, { throughWater: null }), { x: 0, y: 0 });
-  for (const what of ['rudder', 'gear', 'rps', 'sway', 'surge'] as const)
+  for (const what of ['rudder', 'sway', 'surge'] as const)
     expect([...trace[what]].every(Number.isNaN)).toBe(true);
+  expect(trace.engines).toEqual([]);
 });
 
 it('shows what sounder and wind instrument told, the angle the short way round, and where they told most', () => {
@@ -72,13 +73,13 @@ it('shows what sounder and wind instrument told, the angle the short way round, 
     windAngle: (ahead[Math.min(i, 6)]! * Math.PI) / 180,
   }));
   const { trace } = measuredTrace(fixes, { x: 0, y: 0 });
-  const degrees = (i: number) => (trace.toldWindAngle![i]! * 180) / Math.PI;
+  const degrees = (i: number) => (trace.told!.windAngle[i]! * 180) / Math.PI;
   expect(degrees(0)).toBeCloseTo(-10, 9);
   // Half-way from 350° to 010° it is ahead, and from 170° to 190° astern: never on the far beam.
   expect(degrees(15)).toBeCloseTo(0, 9);
   expect(Math.abs(degrees(45))).toBeCloseTo(180, 9);
-  expect(trace.toldDepth![5]).toBeNaN();
-  expect(trace.toldDepth![25]).toBeCloseTo(4 - 0.25 * 2.5, 9);
+  expect(trace.told!.depth[5]).toBeNaN();
+  expect(trace.told!.depth[25]).toBeCloseTo(4 - 0.25 * 2.5, 9);
   const found = measureClearance(trace, assembleCraft(sloop()), obstacleSetOf([quay]), new Set());
   expect(found.shallowest!.depth).toBeCloseTo(2, 9);
   expect(found.shallowest!.time).toBeCloseTo(8, 9);

@@ -8,7 +8,7 @@ import {
   type ObstacleSet,
 } from '../holding';
 import { atan2, cos, sin, wrapHalfTurn } from '../math';
-import { SAMPLE_S, type Trace } from '../simulation';
+import { SAMPLE_S, traceOf, type Trace } from '../simulation';
 import { hullPart } from './hull-part';
 import type { LeastClearance } from './margins';
 
@@ -82,6 +82,17 @@ function headings(fixes: readonly Fix[]): {
   return { values, byCourse };
 }
 
+/** What instruments tell of: nothing of the engines. */
+const TOLD = {
+  engines: [],
+  thrusters: 0,
+  lines: 0,
+  sounded: false,
+  others: 0,
+  locks: [],
+  told: true,
+};
+
 /**
  * A trace of what instruments told, sampled as a run is: place of her midships, heading, speeds, and rate of turn from the heading.
  * What they do not tell (wheel, gears, thrust, way across) is NaN: nothing is made up.
@@ -95,26 +106,9 @@ export function measuredTrace(
   const first = fixes[0]!.time;
   const length = Math.min(LONGEST_S, fixes.at(-1)!.time - first);
   const n = Math.floor(length / SAMPLE_S + 1e-9) + 1;
-  const column = () => new Float64Array(n).fill(NaN);
   const { values: turned, byCourse } = headings(fixes);
-  const trace = {
-    time: column(),
-    x: column(),
-    y: column(),
-    heading: column(),
-    surge: column(),
-    sway: column(),
-    yawRate: column(),
-    groundSpeed: column(),
-    rudder: column(),
-    gear: column(),
-    throttle: column(),
-    rps: column(),
-    clearance: column(),
-    toldDepth: column(),
-    toldWind: column(),
-    toldWindAngle: column(),
-  };
+  const trace = traceOf(TOLD, () => new Float64Array(n).fill(NaN));
+  const instruments = trace.told!;
   let k = 0;
   for (let i = 0; i < n; i++) {
     const at = first + i * SAMPLE_S;
@@ -137,14 +131,14 @@ export function measuredTrace(
     const told = both(({ overGround }) => overGround);
     trace.groundSpeed[i] = Number.isNaN(told) ? made / (b.time - a.time) : told;
     trace.surge[i] = both(({ throughWater }) => throughWater);
-    trace.toldDepth[i] = both(({ depth }) => depth);
-    trace.toldWind[i] = both(({ wind }) => wind);
+    instruments.depth[i] = both(({ depth }) => depth);
+    instruments.wind[i] = both(({ wind }) => wind);
     // The short way round, between port and starboard alike.
     const angle = both(
       ({ windAngle }) => windAngle,
       (p, q) => p + share * wrapHalfTurn(q - p),
     );
-    trace.toldWindAngle[i] = Number.isNaN(angle) ? NaN : wrapHalfTurn(angle);
+    instruments.windAngle[i] = Number.isNaN(angle) ? NaN : wrapHalfTurn(angle);
   }
   setTurning(trace);
   return { trace, byCourse };
@@ -221,21 +215,21 @@ export function measureClearance(
       y: y + now.x * c - now.y * s,
     };
   }
-  const { time, toldDepth, toldWind, toldWindAngle } = trace;
-  const shallow = leastAt(toldDepth, (depth) => depth);
-  const windy = leastAt(toldWind, (speed) => -speed);
+  const { time, told } = trace;
+  const shallow = leastAt(told?.depth, (depth) => depth);
+  const windy = leastAt(told?.wind, (speed) => -speed);
   return {
     duration: time.at(-1) ?? 0,
     clearance: least,
     fastest,
     finalSpeed: trace.groundSpeed.at(-1) ?? 0,
-    shallowest: shallow < 0 ? null : { depth: toldDepth![shallow]!, time: time[shallow]! },
+    shallowest: shallow < 0 ? null : { depth: told!.depth[shallow]!, time: time[shallow]! },
     windiest:
       windy < 0
         ? null
         : {
-            speed: toldWind![windy]!,
-            angle: toldWindAngle?.[windy] ?? NaN,
+            speed: told!.wind[windy]!,
+            angle: told!.windAngle[windy]!,
             time: time[windy]!,
           },
   };

@@ -86,7 +86,7 @@ describe('an anchor dropped', () => {
       row[LINE.NORTH]! - trace.y[last]! - 5 * Math.cos(psi),
     );
     // T = H + wh while some of it lies on the bottom.
-    const level = trace.tension1![last]! - CHAIN.weight * HEIGHT;
+    const level = trace.lines[0]!.tension[last]! - CHAIN.weight * HEIGHT;
     expect(chainReach(level / CHAIN.weight, 30, HEIGHT, CHAIN.weight, CHAIN.stiffness)).toBeCloseTo(
       reach,
       2,
@@ -103,7 +103,7 @@ describe('an anchor dropped', () => {
     expect(when('anchor up')).toBeGreaterThan(120);
     expect(row[LINE.MADE]).toBe(MADE.ABOARD);
     expect(row[LINE.HOLD]).toBe(0);
-    expect(run.trace.tension1!.at(-1)).toBe(0);
+    expect(run.trace.lines[0]!.tension.at(-1)).toBe(0);
   });
 
   it('is not dropped twice, nor weighed when it is up', () => {

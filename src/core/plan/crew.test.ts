@@ -40,7 +40,7 @@ describe('a line', () => {
   it('is dropped over a pile in passing, fast at a length measured before, and stops her there', () => {
     const run = play([pass(0, pile, { length: 5 })], 40, [{ x: 0, y: 1.6 }], [], passing);
     expect(told(run, 'fast')).toHaveLength(1);
-    const tension = run.trace.tension1!;
+    const tension = run.trace.lines[0]!.tension;
     const taut = tension.findIndex((t) => t > 50);
     const away = (i: number) => Math.hypot(run.trace.x[i]! - 0.8, run.trace.y[i]!);
     expect(away(taut)).toBeLessThan(5.6);
@@ -51,9 +51,9 @@ describe('a line', () => {
   it('held in the hand surges: it never carries more than the hand; made fast it does', () => {
     const held = play([pass(0, pile)], 12, [{ x: 0, y: 1.6 }], [], passing);
     const fast = play([pass(0, pile, { length: 2 })], 12, [{ x: 0, y: 1.6 }], [], passing);
-    expect(most(held.trace.tension1)).toBeLessThanOrEqual(300);
-    expect(most(held.trace.tension1)).toBeGreaterThan(295);
-    expect(most(fast.trace.tension1)).toBeGreaterThan(600);
+    expect(most(held.trace.lines[0]!.tension)).toBeLessThanOrEqual(300);
+    expect(most(held.trace.lines[0]!.tension)).toBeGreaterThan(295);
+    expect(most(fast.trace.lines[0]!.tension)).toBeGreaterThan(600);
   });
 
   it('doubled and held in the hand carries twice the hand, its other end being fast', () => {
@@ -61,8 +61,8 @@ describe('a line', () => {
       { x: 4, y: 0, fast: { x: 0, y: -10, length: 14 }, doubled },
     ];
     const orders = [tend(0, 'hold'), engine(1, 0.4, 1)];
-    expect(most(play(orders, 12, line(false)).trace.tension1)).toBeCloseTo(300, 6);
-    expect(most(play(orders, 12, line(true)).trace.tension1)).toBeCloseTo(600, 6);
+    expect(most(play(orders, 12, line(false)).trace.lines[0]!.tension)).toBeCloseTo(300, 6);
+    expect(most(play(orders, 12, line(true)).trace.lines[0]!.tension)).toBeCloseTo(600, 6);
   });
 
   it('on turns holds as the capstan says, and gives way beyond that', () => {
@@ -70,10 +70,10 @@ describe('a line', () => {
     const orders = [tend(0, 'turn', { turns: 0.5 }), engine(1, 0.6, 2)];
     const run = play(orders, 12, lines);
     // Hold h behind n turns carries h·e^(μ2πn): the load of which 300 N is left.
-    const carries = most(run.trace.tension1);
+    const carries = most(run.trace.lines[0]!.tension);
     expect(carries).toBeCloseTo(carriedOnTurns(300, 0.25, 0.5), 3);
     expect(carries / (300 * Math.exp(0.25 * Math.PI))).toBeCloseTo(1, 6);
-    expect(last(run.trace.length1)).toBeGreaterThan(14);
+    expect(last(run.trace.lines[0]!.length)).toBeGreaterThan(14);
   });
 
   it('is brought up at its own end, and parts when that is too much', () => {
@@ -83,10 +83,10 @@ describe('a line', () => {
     const orders = [tend(0, 'hold'), engine(1, 0.8, 1)];
     const strong = play(orders, 40, line(1e6));
     expect(told(strong, 'brought up')).toHaveLength(1);
-    expect(last(strong.trace.length1)).toBe(15);
+    expect(last(strong.trace.lines[0]!.length)).toBe(15);
     const weak = play(orders, 40, line(900));
     expect(told(weak, 'parted')).toHaveLength(1);
-    expect(last(weak.trace.tension1)).toBe(0);
+    expect(last(weak.trace.lines[0]!.tension)).toBe(0);
     expect(last(weak.trace.y)).toBeGreaterThan(last(strong.trace.y) + 5);
   });
 
@@ -95,9 +95,9 @@ describe('a line', () => {
     const byHand = play([tend(0, 'haul', { length: 3 })], 25, lines);
     const byWinch = play([tend(0, 'haul', { length: 3, winch: true })], 25, lines);
     expect(last(byHand.trace.x)).toBeGreaterThan(1);
-    expect(most(byHand.trace.tension1)).toBeLessThanOrEqual(300 + 1e-6);
-    expect(most(byWinch.trace.tension1)).toBeGreaterThan(600);
-    expect(most(byWinch.trace.tension1)).toBeLessThanOrEqual(2000 * 1.05);
+    expect(most(byHand.trace.lines[0]!.tension)).toBeLessThanOrEqual(300 + 1e-6);
+    expect(most(byWinch.trace.lines[0]!.tension)).toBeGreaterThan(600);
+    expect(most(byWinch.trace.lines[0]!.tension)).toBeLessThanOrEqual(2000 * 1.05);
   });
 
   it('hauled against something that does not give comes up to the pull and stays there', () => {
@@ -106,14 +106,14 @@ describe('a line', () => {
       { x: 0, y: -1.6, fast: { x: -8, y: 0, length: 6.4 } },
     ];
     const run = play([tend(0, 'haul', { length: 3, winch: true })], 40, opposed);
-    expect(last(run.trace.tension1) / 2000).toBeGreaterThan(0.9);
-    expect(last(run.trace.tension1) / 2000).toBeLessThan(1.05);
+    expect(last(run.trace.lines[0]!.tension) / 2000).toBeGreaterThan(0.9);
+    expect(last(run.trace.lines[0]!.tension) / 2000).toBeLessThan(1.05);
   });
 
   it('eased gives the length asked for and no more', () => {
     const lines = [{ x: 0, y: 1.6, fast: { x: 4, y: 0, length: 3 } }];
     const run = play([tend(0, 'ease', { length: 2 })], 20, lines);
-    expect(last(run.trace.length1)).toBeCloseTo(5, 6);
+    expect(last(run.trace.lines[0]!.length)).toBeCloseTo(5, 6);
     expect(told(run, 'eased')).toHaveLength(1);
   });
 
@@ -224,13 +224,15 @@ describe('people', () => {
     const run = play([tend(0, 'fast', { by: 0 }), engine(1, 0, 3)], 40, lines, crew);
     expect(told(run, 'helm left')).toHaveLength(1);
     const back = told(run, 'helm manned')[0]!.time;
-    const engaged = run.trace.gear.findIndex((gear) => gear !== 0);
+    const engaged = run.trace.engines[0]!.gear.findIndex((gear) => gear !== 0);
     expect(run.trace.time[engaged]!).toBeGreaterThan(back);
     const two = play([tend(0, 'fast', { by: 1 }), engine(1, 0, 3)], 40, lines, [
       ...crew,
       aboard('Bo', 4, 1),
     ]);
-    expect(two.trace.time[two.trace.gear.findIndex((gear) => gear !== 0)]!).toBeLessThan(5);
+    expect(
+      two.trace.time[two.trace.engines[0]!.gear.findIndex((gear) => gear !== 0)]!,
+    ).toBeLessThan(5);
   });
 
   it('handle a line led to the helm without leaving it', () => {
@@ -252,7 +254,7 @@ describe('people', () => {
     ];
     const run = play(orders, 30, lines, [aboard('Ada', 4, 1)]);
     expect(told(run, 'left')).toHaveLength(1);
-    expect(last(run.trace.tension1)).toBe(0);
+    expect(last(run.trace.lines[0]!.tension)).toBe(0);
   });
 });
 
@@ -274,8 +276,8 @@ describe('cues and expectations of lines', () => {
     );
     const taut = run.steps[1]!.time;
     const i = run.trace.time.findIndex((t) => t >= taut);
-    expect(run.trace.tension1![i - 1]!).toBeLessThan(150);
-    expect(run.trace.tension1![i]!).toBeGreaterThan(149);
+    expect(run.trace.lines[0]!.tension[i - 1]!).toBeLessThan(150);
+    expect(run.trace.lines[0]!.tension[i]!).toBeGreaterThan(149);
     expect(run.events.some((e) => e.is === 'expectation failed')).toBe(true);
   });
 
@@ -305,7 +307,7 @@ describe('cues and expectations of lines', () => {
     );
     const one = runPlan(input);
     const two = runPlan(input);
-    expect(two.trace.tension1).toEqual(one.trace.tension1);
+    expect(two.trace.lines[0]!.tension).toEqual(one.trace.lines[0]!.tension);
     expect(two.events).toEqual(one.events);
   });
 });
@@ -313,7 +315,7 @@ describe('cues and expectations of lines', () => {
 it('made fast astern and motored on, she settles where the line carries the whole thrust', () => {
   const line = (length: number) => [{ x: -4, y: 0, fast: { x: 0, y: -12, length } }];
   const settled = (length: number) => {
-    const tension = play([engine(1, 0.3)], 150, line(length)).trace.tension1!.slice(-100);
+    const tension = play([engine(1, 0.3)], 150, line(length)).trace.lines[0]!.tension.slice(-100);
     return { most: Math.max(...tension), least: Math.min(...tension) };
   };
   const one = settled(8);

@@ -53,7 +53,7 @@ describe('keeping station on a line', () => {
     const { run, input } = held([share, share]);
     const { hull } = input.boat;
     return {
-      pulled: Math.max(...run.trace.tension1!),
+      pulled: Math.max(...run.trace.lines[0]!.tension),
       stated: stated(share, hull.mass, hull),
     };
   };

@@ -7,7 +7,7 @@ import { inLock, orderAt as at } from '../testing/in-lock';
 import { lockAt, windTo } from '../testing/locks';
 import { gripAt, runPlan, type RunInput, type Run } from './';
 
-const level = (run: Run) => run.trace.lock1Chamber!;
+const level = (run: Run) => run.trace.locks[0]!.chamber;
 
 describe('held by what is beside or before her as the level goes', () => {
   const fill = [at(0, windTo(0, 1)), at(0, windTo(1, 1))];

@@ -15,7 +15,7 @@ const lockEvents = (run: Run) =>
       ? [`${Math.round(e.time)} ${e.what}`]
       : [],
   );
-const level = (run: Run) => run.trace.lock1Chamber!;
+const level = (run: Run) => run.trace.locks[0]!.chamber;
 
 describe('a lock in a run', () => {
   it('the keeper winds in the paddle’s own time and she rises with the water, floating', () => {
@@ -35,7 +35,7 @@ describe('a lock in a run', () => {
     const opened = run.events.find((e) => e.is === 'lock' && e.what === 'gates open')!;
     const made = run.trace.time.findIndex((_, i) => level(run)[i]! > 1.98);
     expect(opened.time).toBeCloseTo(run.trace.time[made]!, 0);
-    const leaf = run.trace.lock1Leaf1!;
+    const leaf = run.trace.locks[0]!.leaves[0]!;
     const open = run.trace.time.findIndex((_, i) => leaf[i]! >= 1);
     expect(run.trace.time[open]! - opened.time).toBeCloseTo(20, 0);
   });
@@ -176,8 +176,10 @@ describe('a line in a falling chamber', () => {
     expect(run.outcome).not.toBe('unsafe');
     expect(lines(run)).not.toContain('loads up');
     const held = 300 * Math.exp(0.25 * 2 * Math.PI * 0.5);
-    expect(Math.max(...run.trace.tension1!)).toBeLessThan(held * 1.01);
-    expect(run.trace.length1!.at(-1)!).toBeGreaterThan(run.trace.length1![300]! + 1);
+    expect(Math.max(...run.trace.lines[0]!.tension)).toBeLessThan(held * 1.01);
+    expect(run.trace.lines[0]!.length.at(-1)!).toBeGreaterThan(
+      run.trace.lines[0]!.length[300]! + 1,
+    );
   });
 
   it('made fast it loads up, warns, hangs her or parts, and the run is unsafe', () => {
@@ -298,7 +300,10 @@ it('mirrored it is the same', () => {
   const last = here.trace.x.length - 1;
   expect(there.trace.x[last]).toBeCloseTo(-here.trace.x[last]!, 6);
   expect(there.trace.y[last]).toBeCloseTo(here.trace.y[last]!, 6);
-  expect(there.trace.lock1Leaf4![last]).toBeCloseTo(here.trace.lock1Leaf3![last]!, 9);
+  expect(there.trace.locks[0]!.leaves[3]![last]).toBeCloseTo(
+    here.trace.locks[0]!.leaves[2]![last]!,
+    9,
+  );
 });
 
 it('whatever is ordered, no water is made or lost over a passage, and gates stand open at one end at most', () => {

@@ -1,7 +1,7 @@
 import { assembleCraft, type BoatSpec } from '../boat';
 import { linesOf, MADE, NO_LINES, ropeFigures, type LineSpec } from '../holding';
 import { surveyed } from '../search';
-import type { Gear } from '../simulation';
+import { namedColumns, type Gear } from '../simulation';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { end, hands, riggedWith } from '../testing/rigging';
@@ -58,8 +58,7 @@ const input = (rest: Partial<RunInput>, seconds = 40, orders = [engineIn(0)]) =>
     { obstacles: [quay], ...rest },
   );
 
-const last = (run: Run, column: 'x' | 'y' | 'heading' | 'other1X' | 'other1Y' | 'other1Heading') =>
-  run.trace[column]!.at(-1)!;
+const last = (run: Run, column: string) => namedColumns(run.trace)[column]!.at(-1)!;
 
 const WIND_ON = { windFrom: -Math.PI / 2, windSpeed: 9 };
 const weather = (more: object) => ({ ...inputOf([], { is: 'start' }).weather, ...more });
@@ -117,16 +116,16 @@ describe('another boat that gives way', () => {
       const [, close, abreast, stopped] = run.steps.map(({ time }) => time);
       const side = flip ? -1 : 1;
       const i = run.trace.time.findIndex((time) => time >= close!);
-      const psi = run.trace.other1Heading![i]!;
-      const dx = side * mark.x - (run.trace.other1X![i]! + 5 * Math.sin(psi));
-      const dy = mark.y - (run.trace.other1Y![i]! + 5 * Math.cos(psi));
+      const psi = run.trace.others[0]!.heading[i]!;
+      const dx = side * mark.x - (run.trace.others[0]!.x[i]! + 5 * Math.sin(psi));
+      const dy = mark.y - (run.trace.others[0]!.y[i]! + 5 * Math.cos(psi));
       expect(Math.hypot(dx, dy)).toBeCloseTo(12, 0);
       expect(abreast).toBeGreaterThan(close!);
       const j = run.trace.time.findIndex((time) => time >= stopped!);
       expect(stopped! - abreast!).toBeGreaterThan(1);
       const moved = Math.hypot(
-        run.trace.other1X![j]! - run.trace.other1X![j - 1]!,
-        run.trace.other1Y![j]! - run.trace.other1Y![j - 1]!,
+        run.trace.others[0]!.x[j]! - run.trace.others[0]!.x[j - 1]!,
+        run.trace.others[0]!.y[j]! - run.trace.others[0]!.y[j - 1]!,
       );
       expect(moved / (run.trace.time[j]! - run.trace.time[j - 1]!)).toBeLessThan(0.1);
       // She herself lies where she lay: it is not her that is watched.
@@ -165,12 +164,14 @@ describe('another boat that gives way', () => {
     const loose = runPlan(input({ others: [other()], weather: off }, 90));
     expect(last(loose, 'x')).toBeLessThan(-8);
     expect(last(rafted, 'x')).toBeGreaterThan(-1);
-    expect(rafted.trace.tension1!.at(-1)! + rafted.trace.tension2!.at(-1)!).toBeGreaterThan(200);
+    expect(
+      rafted.trace.lines[0]!.tension.at(-1)! + rafted.trace.lines[1]!.tension.at(-1)!,
+    ).toBeGreaterThan(200);
     // Her own lines hold both; the record has where the lines' other ends have gone.
     expect(Math.abs(last(rafted, 'other1X') - BESIDE_M)).toBeLessThan(0.8);
     const psi = last(rafted, 'other1Heading');
     const cleat = last(rafted, 'other1X') + 4 * Math.sin(psi) - 0.8 * Math.cos(psi);
-    expect(rafted.trace.endX1!.at(-1)).toBeCloseTo(cleat, 9);
+    expect(rafted.trace.lines[0]!.endX.at(-1)).toBeCloseTo(cleat, 9);
   });
 
   it('is passed a line, which holds to her as she moves', () => {
@@ -223,7 +224,7 @@ describe('another boat that gives way', () => {
       ),
     );
     expect(run.events.some((e) => e.is === 'line' && e.what === 'home')).toBe(true);
-    expect(run.trace.made1!.at(-1)).toBe(0);
+    expect(run.trace.lines[0]!.made.at(-1)).toBe(0);
   });
 
   it('mirrored, all is mirrored', () => {
@@ -246,7 +247,7 @@ describe('another boat that gives way', () => {
     expect(last(b, 'y')).toBeCloseTo(last(a, 'y'), 6);
     expect(last(b, 'other1X')).toBeCloseTo(-last(a, 'other1X'), 6);
     expect(last(b, 'other1Heading')).toBeCloseTo(-last(a, 'other1Heading'), 6);
-    expect(b.trace.tension1!.at(-1)).toBeCloseTo(a.trace.tension1!.at(-1)!, 3);
+    expect(b.trace.lines[0]!.tension.at(-1)).toBeCloseTo(a.trace.lines[0]!.tension.at(-1)!, 3);
   });
 
   it('counts when the ways out are tried', () => {

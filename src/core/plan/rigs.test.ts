@@ -7,6 +7,7 @@ import { CALM } from '../testing/rig';
 import { end, hands, riggedWith, type TestLine } from '../testing/rigging';
 import { energyAudit, runPlan, type CrewOrder, type RunInput } from './';
 import { assembleCraft } from '../boat';
+import { columnsIn } from '../simulation';
 
 // Lines of every kind, led anywhere, handled in any order, on a boat that is motored about among them.
 
@@ -93,11 +94,10 @@ describe('any rig', () => {
       fc.property(scene, (input) => {
         const { trace } = runPlan(input);
         const { count, breaks } = input.lines!;
-        for (const column of Object.values(trace))
+        for (const column of columnsIn(trace))
           expect(column.every((value) => Number.isFinite(value) || value === Infinity)).toBe(true);
         for (let i = 0; i < count; i++) {
-          const tension = trace[`tension${i + 1}` as 'tension1']!;
-          const made = trace[`made${i + 1}` as 'made1']!;
+          const { tension, made } = trace.lines[i]!;
           // One that has just parted still shows what parted it.
           const wrong = tension.findIndex(
             (pull, k) => pull < 0 || (made[k] !== MADE.PARTED && pull > breaks[i]! * 1.0001),

@@ -11,6 +11,7 @@ import {
 import { CALM } from '../testing/rig';
 import { hands, riggedWith } from '../testing/rigging';
 import { runPlan, type Cue, type Expectation, type SimpleCue, type TimedOrder } from './';
+import { columnsIn } from '../simulation';
 
 const DEG = Math.PI / 180;
 
@@ -291,7 +292,7 @@ describe('any plan at all', () => {
             },
           );
           const run = runPlan(planned);
-          for (const column of Object.values(run.trace)) {
+          for (const column of columnsIn(run.trace)) {
             for (const value of column) expect(Number.isFinite(value)).toBe(true);
           }
           expect(Math.max(...run.trace.groundSpeed)).toBeLessThan(6);

@@ -74,20 +74,18 @@ export { companyOf, onOf, stepTogether, type Company, type Pair } from './compan
 export { senseSurroundings } from './surroundings';
 export { setCurrent } from './turn-current';
 export {
-  engineColumn,
-  LOCK_COLUMNS,
-  lockColumns,
-  MORE_COLUMNS,
+  COLUMN_NAMES,
+  columnsIn,
   MOST_LINES,
   MOST_LOCKS,
-  MOST_PADDLES,
   MOST_OTHERS,
-  otherColumns,
+  MOST_PADDLES,
+  namedColumns,
   SAMPLE_S,
-  TRACE_COLUMNS,
-  type MoreColumn,
+  traceOf,
+  type OwnColumn,
+  type PoseColumns,
   type Trace,
-  type TraceColumn,
 } from './columns';
 export { sampleBefore, TraceWriter } from './trace';
 export { AGAIN, CLOCK, NOW, NOW_COLUMNS, UNDER } from './scratch';

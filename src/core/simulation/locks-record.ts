@@ -1,5 +1,5 @@
 import { lockAtRest, type LockState, type SitedLock } from '../locks';
-import { lockColumns, type Trace } from './columns';
+import type { Trace } from './columns';
 import { sampleBefore } from './trace';
 
 /** A lock as a record has it at a moment, and how fast its chamber rises then, m/s. */
@@ -19,26 +19,25 @@ export function lockRecorded(
   time: number,
 ): LockRecorded {
   const state = lockAtRest(sited.lock, 'lower');
-  const names = lockColumns(k, sited.lock.paddles.length);
-  const columns = names.map((name) => trace[name]);
-  if (!columns[0] || trace.time.length === 0) return { state: sited.begins, rising: 0 };
+  const columns = trace.locks[k];
+  if (!columns || trace.time.length === 0) return { state: sited.begins, rising: 0 };
+  const { chamber, upper, lower, leaves, paddles } = columns;
   const i = sampleBefore(trace, time);
   const last = Math.min(i + 1, trace.time.length - 1);
   const span = trace.time[last]! - trace.time[i]!;
   const share = span > 0 ? Math.max(0, Math.min(1, (time - trace.time[i]!) / span)) : 0;
-  const read = (c: number) => {
-    const values = columns[c]!;
-    return values[i]! + share * (values[last]! - values[i]!);
-  };
+  const read = (values: Float64Array) => values[i]! + share * (values[last]! - values[i]!);
   state.time = time;
-  state.chamber = read(0);
-  state.upper = read(1);
-  state.lower = read(2);
-  for (let leaf = 0; leaf < 4; leaf++) state.leaves[leaf] = state.leavesTo[leaf] = read(3 + leaf);
+  state.chamber = read(chamber);
+  state.upper = read(upper);
+  state.lower = read(lower);
+  leaves.forEach((leaf, l) => {
+    state.leaves[l] = state.leavesTo[l] = read(leaf);
+  });
   state.gates.upper = Math.max(state.leaves[0]!, state.leaves[1]!);
   state.gates.lower = Math.max(state.leaves[2]!, state.leaves[3]!);
-  for (let p = 0; p < state.open.length; p++) state.open[p] = state.wound[p] = read(7 + p);
+  for (let p = 0; p < state.open.length; p++) state.open[p] = state.wound[p] = read(paddles[p]!);
   state.cillOut = state.chamber < sited.lock.upperCill ? 1 : 0;
-  const rising = span > 0 ? (columns[0][last]! - columns[0][i]!) / span : 0;
+  const rising = span > 0 ? (chamber[last]! - chamber[i]!) / span : 0;
   return { state, rising };
 }

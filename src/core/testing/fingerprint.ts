@@ -1,4 +1,5 @@
 import type { Run } from '../plan';
+import { namedColumns } from '../simulation';
 
 /**
  * What a run came to, to the last bit: one line of text for each of its parts. Two runs that differ anywhere in a sample,
@@ -114,7 +115,7 @@ export function fingerprintOf(run: Run): Fingerprint {
   return {
     outcome,
     samples: trace.time.length,
-    trace: hashOf(trace),
+    trace: hashOf(namedColumns(trace)),
     events: hashOf({ duration, steps, events }),
     margins: hashOf({ touches, margins, goal, clearance }),
   };

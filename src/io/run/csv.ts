@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { playRecording } from '@/core/drive';
+import { namedColumns } from '@/core/simulation';
 import { success, toDrive, type DrivenFile, type Result } from '@/document';
 
 /**
@@ -10,10 +11,10 @@ export function runCsv(file: DrivenFile): Result<string> {
   const drive = toDrive(file);
   if (!drive.ok) return drive;
   const { trace } = playRecording(drive.value.input, drive.value.recording).run;
-  const names = Object.keys(trace);
-  const columns = Object.values(trace);
+  const named = namedColumns(trace);
+  const columns = Object.values(named);
   const rows = Array.from(trace.time, (_, i) =>
     columns.map((column) => (Number.isFinite(column[i]) ? column[i] : '')),
   );
-  return success(Papa.unparse({ fields: names, data: rows }, { newline: '\r\n' }));
+  return success(Papa.unparse({ fields: Object.keys(named), data: rows }, { newline: '\r\n' }));
 }

@@ -64,7 +64,7 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
   });
 
   it('has no gear in from before the helm is left until it is manned again', () => {
-    const { gear } = run.trace;
+    const { gear } = run.trace.engines[0]!;
     const from = sampleBefore(run.trace, once('crew', 'helm left'));
     const to = sampleBefore(run.trace, once('crew', 'aboard'));
     for (let i = from; i <= to; i++) expect(gear[i]).toBe(0);
@@ -100,9 +100,8 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
   });
 
   it('leaves no paddle up', () => {
-    const { lock1Paddle1, lock1Paddle2, lock1Paddle3, lock1Paddle4 } = run.trace;
-    for (const paddle of [lock1Paddle1, lock1Paddle2, lock1Paddle3, lock1Paddle4])
-      expect(paddle!.at(-1)!).toBe(0);
+    const { paddles } = run.trace.locks[0]!;
+    expect(paddles.map((paddle) => paddle.at(-1))).toEqual([0, 0, 0, 0]);
   });
 });
 

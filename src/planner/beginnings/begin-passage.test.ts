@@ -290,8 +290,8 @@ describe('a passage written down', () => {
         const input = toRunInput({ ...file, plan: plan! });
         if (!input.ok) throw new Error(input.problems[0]!.message);
         const run = runPlan(input.value);
-        const { lock1Chamber } = run.trace;
-        const risen = lock1Chamber!.at(-1)! - lock1Chamber![0]!;
+        const { chamber } = run.trace.locks[0]!;
+        const risen = chamber.at(-1)! - chamber[0]!;
         expect(Math.sign(risen)).toBe(going === 'up' ? 1 : -1);
         expect(run.margins.underKeel!.depth).toBeGreaterThan(0);
         expect(run.events.filter((e) => e.is === 'line' && e.what === 'loads up')).toEqual([]);

@@ -47,21 +47,18 @@ describe.each(['up', 'down'] as const)('going %s, whoever worked the lock', (goi
     expect(run.goal.every(({ met }) => met)).toBe(true);
     const [stepped] = times(run, 'crew', 'aboard');
     expect(stepped).toBeGreaterThan(times(run, 'lock', 'gates open')[0]!);
-    const { lock1Leaf1, lock1Leaf2, lock1Leaf3, lock1Leaf4, lock1Paddle1, lock1Paddle2 } =
-      run.trace;
-    for (const leaf of [lock1Leaf1, lock1Leaf2, lock1Leaf3, lock1Leaf4])
-      expect(leaf!.at(-1)!).toBe(0);
-    for (const paddle of [lock1Paddle1, lock1Paddle2]) expect(paddle!.at(-1)!).toBe(0);
+    const { leaves, paddles } = run.trace.locks[0]!;
+    for (const column of [...leaves, ...paddles]) expect(column.at(-1)!).toBe(0);
     expect(run.duration).toBeGreaterThan(stepped!);
   });
 
   it('steps over with no gear in, and she still and held by a line', () => {
     const [stepped] = times(run, 'crew', 'aboard');
-    const { gear, groundSpeed, made2 } = run.trace;
+    const { groundSpeed, engines, lines } = run.trace;
     const from = Math.floor(10 * (stepped! - 3));
-    for (let i = from; i < 10 * stepped!; i++) expect(gear[i]).toBe(0);
+    for (let i = from; i < 10 * stepped!; i++) expect(engines[0]!.gear[i]).toBe(0);
     expect(groundSpeed[Math.floor(10 * stepped!)]!).toBeLessThan(0.26);
-    expect(made2![Math.floor(10 * stepped!)]!).toBeGreaterThan(1);
+    expect(lines[1]!.made[Math.floor(10 * stepped!)]!).toBeGreaterThan(1);
     expect(times(run, 'crew', 'in danger')).toEqual([]);
   });
 });

@@ -162,8 +162,8 @@ describe('Nell down the stairs, by technique', () => {
     for (const bad of ['over the coping', 'over the cill', 'on the cill'])
       expect(told).not.toContain(bad);
     // First of the two worked is the top one: it comes down to meet the other, which then empties.
-    expect(Math.min(...run.trace.lock1Chamber!)).toBeCloseTo(1.9, 1);
-    expect(run.trace.lock2Chamber!.at(-1)!).toBeLessThan(0.1);
+    expect(Math.min(...run.trace.locks[0]!.chamber)).toBeCloseTo(1.9, 1);
+    expect(run.trace.locks[1]!.chamber.at(-1)!).toBeLessThan(0.1);
   });
 });
 
@@ -203,8 +203,8 @@ describe('a staircase set against her', () => {
       if (!input.ok) throw new Error(input.problems[0]!.message);
       const run = runPlan(input.value);
       const now = {
-        bottom: run.trace.lock1Chamber!.at(-1)!,
-        top: run.trace.lock2Chamber!.at(-1)!,
+        bottom: run.trace.locks[0]!.chamber.at(-1)!,
+        top: run.trace.locks[1]!.chamber.at(-1)!,
       };
       expect(Math.abs(now.bottom)).toBeLessThan(0.15);
       expect(Math.abs(now.top - 3.8)).toBeLessThan(0.15);
@@ -235,7 +235,7 @@ describe('Nell up the stairs', () => {
     const run = play();
     expect(run.outcome).toBe('reached');
     expect(run.events.some((e) => e.is === 'lock' && e.what === 'over the coping')).toBe(false);
-    const { lock1Chamber: bottom, lock2Chamber: top } = run.trace;
+    const [bottom, top] = run.trace.locks.map(({ chamber }) => chamber);
     // The bottom chamber comes up as the top one comes down, to one level; then the top one alone goes on.
     const level = Math.max(...bottom!);
     expect(level).toBeCloseTo(1.9, 1);

@@ -43,7 +43,9 @@ describe('a lock that is set against her', () => {
     const run = runPlan(input.value);
     expect(run.outcome).toBe('reached');
     const time = (id: string) => run.steps.find(({ step }) => plan.steps[step]!.id === id)!.time;
-    const { time: times, x, y, gear, lock1Chamber: level } = run.trace;
+    const { time: times, x, y, engines, locks } = run.trace;
+    const { gear } = engines[0]!;
+    const level = locks[0]!.chamber;
     const at = (seconds: number) => times.findIndex((t) => t >= seconds);
     // The wash comes down on her and her lines hold her; she starts her engine for none of it.
     const start = [x[0]!, y[0]!] as const;
@@ -54,7 +56,7 @@ describe('a lock that is set against her', () => {
     );
     expect(moved).toBeLessThan(1.5);
     expect(gear.slice(0, at(time('go'))).every((engaged) => engaged === 0)).toBe(true);
-    expect(level![0]!).toBeGreaterThan(level![at(time('made'))]! + 1);
+    expect(level[0]!).toBeGreaterThan(level[at(time('made'))]! + 1);
     // No line in the water when the engine turns.
     const home = run.events.flatMap((e) => (e.is === 'line' && e.what === 'home' ? [e.time] : []));
     expect(home.filter((t) => t <= time('go') + 1e-6)).toHaveLength(2);

@@ -104,7 +104,7 @@ describe('a manoeuvre begun', () => {
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
     const run = runPlan(input.value);
     expect(run.duration).toBeCloseTo(20, 6);
-    expect(run.trace.gear.every((gear) => gear === 0)).toBe(true);
+    expect(run.trace.engines[0]!.gear.every((gear) => gear === 0)).toBe(true);
   });
 
   it('asks for what it needs, field by field', () => {

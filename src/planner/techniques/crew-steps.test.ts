@@ -76,7 +76,7 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     expect(stepped.time).toBeLessThanOrEqual(run.duration);
     expect(run.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
     const at = Math.min(run.trace.time.length - 1, Math.floor(10 * stepped.time));
-    expect(run.trace.gear[at]).toBe(0);
+    expect(run.trace.engines[0]!.gear[at]).toBe(0);
     expect(run.trace.groundSpeed[at]!).toBeLessThan(0.35);
   });
 });
@@ -115,7 +115,7 @@ describe('crew taken up over the stern', () => {
     expect(run.outcome).toBe('reached');
     const stepped = run.events.find((e) => e.is === 'crew' && e.what === 'aboard')!;
     const at = Math.min(run.trace.time.length - 1, Math.floor(10 * stepped.time));
-    expect(run.trace.gear[at]).toBe(0);
+    expect(run.trace.engines[0]!.gear[at]).toBe(0);
     expect(run.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
     if (stepped.is !== 'crew') throw new Error('somebody stepped');
     // Over the stern: well abaft her middle, on the centre line.

@@ -102,7 +102,7 @@ export function Traces({ open, laid }: { open: Shown | null; laid: readonly Laid
             aria-hidden
           >
             {drawn.map(({ row, top, paths, zero, low, high }) => (
-              <g key={row.column}>
+              <g key={row.name}>
                 <text x={12} y={top + ROW / 2 + 4} className="fill-ink text-[12.5px]">
                   {row.name}
                 </text>

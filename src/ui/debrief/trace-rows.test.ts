@@ -19,16 +19,11 @@ it('draws what a run tells, and has no rows for instruments it has not', () => {
 
 it('draws sounder and wind where a boat’s own instruments told them, and not her gears', () => {
   const told = trace.time.map((t) => 2 + t / 100);
-  const measured = {
-    ...trace,
-    rudder: untold,
-    rps: untold,
-    toldDepth: told,
-    toldWind: untold,
-    toldWindAngle: untold,
-  };
+  const instruments = { depth: told, wind: untold, windAngle: untold };
+  const measured = { ...trace, rudder: untold, engines: [], told: instruments };
   expect(names(measured)).toEqual(['over ground', 'turning', 'sounder']);
-  expect(names({ ...measured, toldWind: told, toldWindAngle: told })).toEqual([
+  const all = { ...instruments, wind: told, windAngle: told };
+  expect(names({ ...measured, told: all })).toEqual([
     'over ground',
     'turning',
     'sounder',
@@ -39,7 +34,7 @@ it('draws sounder and wind where a boat’s own instruments told them, and not h
 
 it('draws feet for who reads feet, inside its row, and leaves a gap where nothing was told', () => {
   const depth = trace.time.map((_, i) => (i >= 40 && i < 80 ? NaN : 3));
-  const measured = { ...trace, toldDepth: depth };
+  const measured = { ...trace, told: { depth, wind: untold, windAngle: untold } };
   const rows = rowsFor({ boat, trace: measured }, { ...KN, length: 'ft' });
   const row = rows.find(({ name }) => name === 'sounder')!;
   const drawn = curves(row, 100, (t) => t, [{ trace: measured, times: trace.time }]);

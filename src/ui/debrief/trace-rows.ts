@@ -1,7 +1,7 @@
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { engineColumn, type MoreColumn, type Trace, type TraceColumn } from '@/core/simulation';
+import type { Trace } from '@/core/simulation';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { lengthIn, speedIn, type Units } from '../words/units';
 import type { Boat } from '@/document';
@@ -12,7 +12,7 @@ const MOST_POINTS = 600;
 
 interface Row {
   readonly name: string;
-  readonly column: TraceColumn | MoreColumn;
+  readonly of: (trace: Trace) => Float64Array | null | undefined;
   readonly shown: (value: number) => number;
   readonly unit: string;
   /** Least span shown, in the unit. */
@@ -28,7 +28,7 @@ export function rowsFor(
   const rows: Row[] = [
     {
       name: 'over ground',
-      column: 'groundSpeed',
+      of: (t) => t.groundSpeed,
       shown: (mps) => speedIn(mps, units.speed),
       unit: units.speed,
       least: [0, 1],
@@ -36,7 +36,7 @@ export function rowsFor(
     },
     {
       name: 'turning',
-      column: 'yawRate',
+      of: (t) => t.yawRate,
       shown: (rate) => rate * DEGREES_PER_RADIAN,
       unit: '°/s',
       least: [-2, 2],
@@ -44,7 +44,7 @@ export function rowsFor(
     },
     {
       name: boat.steering.control,
-      column: 'rudder',
+      of: (t) => t.rudder,
       shown: (angle) => angle * DEGREES_PER_RADIAN,
       unit: '°',
       least: [-10, 10],
@@ -54,7 +54,7 @@ export function rowsFor(
   boat.drives.forEach((drive, i) => {
     rows.push({
       name: boat.drives.length > 1 ? drive.name : 'propeller',
-      column: engineColumn('rps', i),
+      of: (t) => t.engines[i]?.rps,
       shown: (rps) => rps * 60,
       unit: 'rpm',
       least: [-100, 100],
@@ -64,7 +64,7 @@ export function rowsFor(
   boat.thrusters.forEach((thruster, i) => {
     rows.push({
       name: thruster.name,
-      column: `thruster${i + 1}` as MoreColumn,
+      of: (t) => t.thrusters[i],
       shown: (power) => 100 * power,
       unit: '%',
       least: [-100, 100],
@@ -74,7 +74,7 @@ export function rowsFor(
   rows.push(
     {
       name: 'sounder',
-      column: 'toldDepth',
+      of: (t) => t.told?.depth,
       shown: (depth) => lengthIn(depth, units.length),
       unit: units.length,
       least: [0, 2],
@@ -82,7 +82,7 @@ export function rowsFor(
     },
     {
       name: 'apparent',
-      column: 'toldWind',
+      of: (t) => t.told?.wind,
       shown: (mps) => speedIn(mps, units.speed),
       unit: units.speed,
       least: [0, 5],
@@ -90,14 +90,14 @@ export function rowsFor(
     },
     {
       name: 'off the bow',
-      column: 'toldWindAngle',
+      of: (t) => t.told?.windAngle,
       shown: (angle) => angle * DEGREES_PER_RADIAN,
       unit: '°',
       least: [-30, 30],
       digits: 0,
     },
   );
-  return rows.filter(({ column }) => trace[column]?.some((value) => !Number.isNaN(value)));
+  return rows.filter(({ of }) => of(trace)?.some((value) => !Number.isNaN(value)));
 }
 
 /** Every so many samples, the first and the last among them. */
@@ -116,7 +116,7 @@ export interface Drawn {
 
 /** The curves of one row, a path for each run. */
 export function curves(row: Row, top: number, x: (t: number) => number, runs: readonly Drawn[]) {
-  const columns = runs.map(({ trace }) => trace[row.column]);
+  const columns = runs.map(({ trace }) => row.of(trace));
   const spans = columns.flatMap((column) =>
     column ? extent(column, row.shown).filter((end) => end !== undefined) : [],
   );

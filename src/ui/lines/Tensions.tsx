@@ -1,5 +1,4 @@
 'use client';
-import type { MoreColumn } from '@/core/simulation';
 import { breakingLoads } from '@/document';
 import { TensionChart } from '../charts/TensionChart';
 import type { RunState } from '../hooks/use-run';
@@ -14,7 +13,7 @@ export function Tensions({ state }: { state: RunState }) {
     <section aria-label="What lines carry" className="rule-t py-2.5">
       <h2 className="pb-1 text-[15px] font-semibold">What lines carry in this run</h2>
       {lines.map(({ name }, i) => {
-        const tension = run.trace[`tension${i + 1}` as MoreColumn];
+        const tension = run.trace.lines[i]?.tension;
         return tension ? (
           <TensionChart
             key={name}

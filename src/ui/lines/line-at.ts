@@ -1,6 +1,5 @@
 import { MADE } from '@/core/holding';
 import type { Run } from '@/core/plan';
-import { MOST_LINES, type MoreColumn } from '@/core/simulation';
 import type { PlanDocument } from '@/document';
 import { readAt, sampleBefore } from '../water/sample';
 
@@ -32,24 +31,20 @@ export function linesAt(
   time: number,
 ): readonly LineAt[] {
   const sample = sampleBefore(run.trace, time);
-  return lines.slice(0, MOST_LINES).flatMap(({ name }, index): LineAt[] => {
-    const made = run.trace[`made${index + 1}` as MoreColumn]?.[sample];
-    const state = made === undefined ? undefined : STATES[made];
+  return lines.flatMap(({ name }, index): LineAt[] => {
+    const columns = run.trace.lines[index];
+    const state = columns && STATES[columns.made[sample] ?? NaN];
     if (!state) return [];
+    const { tension, length, endX, endY } = columns;
     const on = state === 'on' || state === 'fast';
     return [
       {
         name,
         index,
         state,
-        end: on
-          ? {
-              x: readAt(run, `endX${index + 1}` as MoreColumn, time),
-              y: readAt(run, `endY${index + 1}` as MoreColumn, time),
-            }
-          : null,
-        tension: readAt(run, `tension${index + 1}` as MoreColumn, time),
-        length: readAt(run, `length${index + 1}` as MoreColumn, time),
+        end: on ? { x: readAt(run, endX, time), y: readAt(run, endY, time) } : null,
+        tension: readAt(run, tension, time),
+        length: readAt(run, length, time),
       },
     ];
   });

@@ -3,7 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import { assembleCraft } from '@/core/boat';
 import { hangUps, levelThere, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
 import { gripAt, type Run } from '@/core/plan';
-import { draughtOverCill, lockRecorded, otherColumns } from '@/core/simulation';
+import { draughtOverCill, lockRecorded, type PoseColumns } from '@/core/simulation';
 import { radians, toBoatSpec, type Manoeuvre } from '@/document';
 import { useSize } from '../hooks/use-size';
 import { useWorkspace } from '../state/context';
@@ -17,7 +17,6 @@ import { useWorkedLocks } from './use-worked';
 type Shown = (Pick<Run, 'trace'> & Partial<Pick<Run, 'events'>>) | null;
 const HANGS = { 'hangs wedged': true, 'caught on a gate': true, 'caught under the coping': true };
 
-type TraceName = keyof Run['trace'];
 type Start = Pick<Manoeuvre['start'], 'x_m' | 'y_m' | 'heading_deg'>;
 
 /** The water with, where a lock is worked, its long section beside it as it stands at the playhead. */
@@ -85,13 +84,17 @@ function OneSection({
     hurt: false,
     name,
   });
-  const poseOf = (columns: readonly [TraceName, TraceName, TraceName], first: Start): Pose => {
-    const [x, y, heading] = columns;
-    return run?.trace[x]
-      ? { x: readAt(run, x, time), y: readAt(run, y, time), heading: readAt(run, heading, time) }
-      : { x: first.x_m, y: first.y_m, heading: radians(first.heading_deg) };
+  const poseOf = (columns: PoseColumns | undefined, first: Start): Pose => {
+    if (!run || !columns)
+      return { x: first.x_m, y: first.y_m, heading: radians(first.heading_deg) };
+    const { x, y, heading } = columns;
+    return {
+      x: readAt(run, x, time),
+      y: readAt(run, y, time),
+      heading: readAt(run, heading, time),
+    };
   };
-  const pose = poseOf(['x', 'y', 'heading'], start);
+  const pose = poseOf(run?.trace, start);
   // Over the upper cill of the chamber she lies in.
   const over = stairs.flatMap(({ sited, state }) => {
     const stands = standsIn(boat, sited, pose);
@@ -112,7 +115,7 @@ function OneSection({
       hurt: over.some(({ hangs }) => hangs) || (grip !== null && grip.what in HANGS),
     },
     ...others.map((other, i) =>
-      shown(other.boat, other.name, poseOf(otherColumns(i), other.start)),
+      shown(other.boat, other.name, poseOf(run?.trace.others[i], other.start)),
     ),
   ];
   const left = over.find((one) => one.left !== null)?.left;

@@ -4,7 +4,7 @@ import { area, line } from 'd3-shape';
 import simplify from 'simplify-js';
 import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
-import { engineColumn, type MoreColumn, type TraceColumn } from '@/core/simulation';
+import { sampleBefore, type OwnColumn } from '@/core/simulation';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { PlanDocument } from '@/document';
 import { readAt } from '../water/sample';
@@ -50,7 +50,7 @@ function yScale(low: number, high: number, height: number): Scale {
   return scaleLinear([low, high], [height - PAD, PAD]);
 }
 
-function range(run: Run, column: TraceColumn): [number, number] {
+function range(run: Run, column: OwnColumn): [number, number] {
   const [low, high] = extent(run.trace[column]);
   return [low ?? 0, high ?? 0];
 }
@@ -86,18 +86,17 @@ export function engineLane(
   height = 38,
 ): Lane {
   const y = yScale(-1, 1, height);
-  const rps = run.trace[engineColumn('rps', engine)];
-  const gear = engineColumn('gear', engine);
+  const columns = run.trace.engines[engine];
   return {
     name,
     height,
     top: 'ahead',
     foot: 'astern',
     filled: true,
-    path: curve(run, x, y, (i) => (rps?.[i] ?? 0) / fullRps, true),
+    path: curve(run, x, y, (i) => (columns?.rps[i] ?? 0) / fullRps, true),
     zero: y(0),
     read: (time) => {
-      const engaged = readAt(run, gear, time);
+      const engaged = columns?.gear[sampleBefore(run.trace, time)] ?? 0;
       return engaged > 0 ? 'ahead' : engaged < 0 ? 'astern' : 'neutral';
     },
   };
@@ -112,8 +111,7 @@ export function thrusterLane(
   height = 24,
 ): Lane {
   const y = yScale(1, -1, height);
-  const column = `thruster${thruster + 1}` as MoreColumn;
-  const power = run.trace[column];
+  const power = run.trace.thrusters[thruster];
   return {
     name,
     height,
@@ -123,7 +121,7 @@ export function thrusterLane(
     path: curve(run, x, y, (i) => power?.[i] ?? 0, true),
     zero: y(0),
     read: (time) => {
-      const now = Math.round(100 * readAt(run, column, time));
+      const now = Math.round(100 * readAt(run, power, time));
       return now === 0 ? 'off' : `${Math.abs(now)} % ${now < 0 ? 'port' : 'stbd'}`;
     },
   };

@@ -2,7 +2,6 @@ import type { ScaleLinear } from 'd3-scale';
 import simplify from 'simplify-js';
 import { MADE } from '@/core/holding';
 import type { Run } from '@/core/plan';
-import type { MoreColumn } from '@/core/simulation';
 import type { PlanDocument } from '@/document';
 import { linesAt } from '../lines/line-at';
 import { force, type Units } from '../words/units';
@@ -23,9 +22,9 @@ function bar(
   middle: number,
   breaks: number,
 ): string {
-  const made = run.trace[`made${line + 1}` as MoreColumn];
-  const tension = run.trace[`tension${line + 1}` as MoreColumn];
-  if (!made || !tension) return '';
+  const columns = run.trace.lines[line];
+  if (!columns) return '';
+  const { made, tension } = columns;
   const stride = Math.max(1, Math.floor(made.length / 450));
   let path = '';
   let upper: { x: number; y: number }[] = [];

@@ -1,6 +1,5 @@
 'use client';
 import type { Run } from '@/core/plan';
-import { engineColumn, type MoreColumn } from '@/core/simulation';
 import type { toBoatSpec } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
@@ -15,15 +14,15 @@ function worksAt(
   const rudder = readAt(run, 'rudder', time);
   return {
     rudder,
-    rps: spec.drives.map((_, i) => readAt(run, engineColumn('rps', i), time)),
+    rps: spec.drives.map((_, i) => readAt(run, run.trace.engines[i]?.rps, time)),
     angles: spec.drives.map(({ steering }, i) =>
       steering === 'fixed'
         ? 0
         : steering === 'wheel'
           ? rudder
-          : readAt(run, `angle${i + 1}` as MoreColumn, time),
+          : readAt(run, run.trace.engines[i]?.angle, time),
     ),
-    thrusters: spec.thrusters.map((_, i) => readAt(run, `thruster${i + 1}` as MoreColumn, time)),
+    thrusters: spec.thrusters.map((_, i) => readAt(run, run.trace.thrusters[i], time)),
   };
 }
 

@@ -2,7 +2,7 @@
 import { Circle, Group, Line } from 'react-konva';
 import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
-import { otherColumns, type MoreColumn, type TraceColumn } from '@/core/simulation';
+import type { PoseColumns } from '@/core/simulation';
 import { WORKING_LOAD } from '@/core/search';
 import { namedPoints, type Manoeuvre, type PlanDocument } from '@/document';
 import { linesAt, peopleAt, type LineAt } from '../lines/line-at';
@@ -108,22 +108,23 @@ export function LineLayer({
 }) {
   const time = usePlayhead((p) => p.time);
   if (plan.lines.length === 0 && plan.crew.length === 0) return null;
-  const poseOf = ([x, y, heading]: readonly (TraceColumn | MoreColumn)[]): Pose => {
-    const turned = readAt(run, heading!, time);
+  const poseOf = ({ x, y, heading }: PoseColumns): Pose => {
+    const turned = readAt(run, heading, time);
     return {
-      x: readAt(run, x!, time),
-      y: readAt(run, y!, time),
+      x: readAt(run, x, time),
+      y: readAt(run, y, time),
       sin: Math.sin(turned),
       cos: Math.cos(turned),
     };
   };
-  const pose = poseOf(['x', 'y', 'heading']);
+  const pose = poseOf(run.trace);
   /** Where a line leaves the boat it is of, m. */
   const fairlead = ({ of, from }: PlanDocument['lines'][number]) => {
     const other = others.findIndex(({ name }) => name === of);
     const points = other < 0 ? spec.points : namedPoints(others[other]!.boat);
     const point = points.find(({ name }) => name === from);
-    return point && onPlace(other < 0 ? pose : poseOf(otherColumns(other)), point.x, point.y);
+    const theirs = run.trace.others[other];
+    return point && onPlace(theirs ? poseOf(theirs) : pose, point.x, point.y);
   };
   return (
     <Group listening={false}>

@@ -2,7 +2,6 @@
 import { memo, useMemo } from 'react';
 import { Circle, Group, Line } from 'react-konva';
 import type { Run } from '@/core/plan';
-import { otherColumns } from '@/core/simulation';
 import { radians, toBoatSpec, type Other } from '@/document';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
@@ -20,16 +19,15 @@ export function OtherBoats({
 }) {
   const time = usePlayhead((p) => p.time);
   return others.map((other, i) => {
-    const [x, y, heading] = otherColumns(i);
-    const told = run?.trace[x] !== undefined;
+    const told = run?.trace.others[i];
     return (
       <Hull
         key={other.id}
         boat={other.boat}
         palette={palette}
-        x={told ? readAt(run, x, time) : other.start.x_m}
-        y={told ? readAt(run, y, time) : other.start.y_m}
-        heading={told ? readAt(run, heading, time) : radians(other.start.heading_deg)}
+        x={told ? readAt(run!, told.x, time) : other.start.x_m}
+        y={told ? readAt(run!, told.y, time) : other.start.y_m}
+        heading={told ? readAt(run!, told.heading, time) : radians(other.start.heading_deg)}
       />
     );
   });

@@ -1,5 +1,4 @@
 import { STERNWAY_GATHERED_MPS } from '../../policy';
-import { engineColumn } from '../../simulation';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './types';
 
@@ -16,12 +15,7 @@ export const asternHard: FaultRule<'astern too hard'> = {
       const ends = sampleAt(trace, to);
       // Meant to stop her: she had way on ahead.
       if (alongAt(trace, begins) < STERNWAY_GATHERED_MPS) return [];
-      const throttle = Math.max(
-        ...(trace[engineColumn('throttle', engine)] ?? new Float64Array(1)).subarray(
-          begins,
-          ends + 1,
-        ),
-      );
+      const throttle = Math.max(...trace.engines[engine]!.throttle.subarray(begins, ends + 1));
       const sternway = -alongAt(trace, ends);
       if (throttle < HARD || sternway < STERNWAY_GATHERED_MPS) return [];
       const figures = { throttle, sternway };

@@ -1,5 +1,4 @@
 import { cos, isInside, sin } from '../../math';
-import { engineColumn } from '../../simulation';
 import type { Zone } from '../../plan';
 import { poseAt, waterSpeedAt, type Review } from '../context';
 import type { FaultRule } from './types';
@@ -46,14 +45,9 @@ export const inForbiddenWater: FaultRule<'in no-go water'> = {
 export const wash: FaultRule<'wash'> = {
   id: 'wash',
   find(review) {
-    const { trace, world } = review;
+    const { trace } = review;
     const throttleAt = (i: number) =>
-      Math.max(
-        0,
-        ...world.craft.spec.drives.map((_, k) =>
-          trace[engineColumn('gear', k)]![i] === 0 ? 0 : trace[engineColumn('throttle', k)]![i]!,
-        ),
-      );
+      Math.max(0, ...trace.engines.map(({ gear, throttle }) => (gear[i] === 0 ? 0 : throttle[i]!)));
     return zonesWith(review, 'no wash').flatMap((zone) => {
       let seconds = 0;
       let fastest = 0;

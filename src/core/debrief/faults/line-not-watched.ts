@@ -1,4 +1,4 @@
-import { lineLimits, type MoreColumn } from '../../simulation';
+import { lineLimits } from '../../simulation';
 import { WORKING_LOAD } from '../../search';
 import { seenTo } from './seen-to';
 import type { FaultOf, FaultRule } from './types';
@@ -13,7 +13,7 @@ export const lineNotWatched: FaultRule<'line not watched'> = {
     const { time } = trace;
     const found: FaultOf<'line not watched'>[] = [];
     (input.rigging?.lines ?? []).forEach((_, line) => {
-      const tension = trace[`tension${line + 1}` as MoreColumn];
+      const tension = trace.lines[line]?.tension;
       if (!tension) return;
       const { breaks } = lineLimits(world, line);
       let from = -1;

@@ -1,6 +1,5 @@
 import { MADE } from '../../holding';
 import { cos, sin } from '../../math';
-import type { MoreColumn } from '../../simulation';
 import { seenTo } from './seen-to';
 import type { FaultOf, FaultRule } from './types';
 
@@ -19,10 +18,9 @@ export const lineSlack: FaultRule<'line slack'> = {
     const { time, x, y, heading } = trace;
     const found: FaultOf<'line slack'>[] = [];
     (input.rigging?.lines ?? []).forEach(({ from, boat = 0 }, line) => {
-      const column = (what: string) => trace[`${what}${line + 1}` as MoreColumn];
-      const [tension, made, length] = [column('tension'), column('made'), column('length')];
-      const [endX, endY] = [column('endX'), column('endY')];
-      if (boat !== 0 || !tension || !made || !length || !endX || !endY) return;
+      const columns = trace.lines[line];
+      if (boat !== 0 || !columns) return;
+      const { tension, made, length, endX, endY } = columns;
       const breaks = world.lines.breaks[line] ?? Infinity;
       const slackAt = (i: number) => {
         const [s, c] = [sin(heading[i]!), cos(heading[i]!)];

@@ -51,7 +51,7 @@ function thrusters(
   to: number,
   away: number,
 ): boolean {
-  const power = trace.thruster1;
+  const power = trace.thrusters[0];
   if (!power) return false;
   let sum = 0;
   for (let i = from; i <= to; i++) sum += away * power[i]!;

@@ -1,4 +1,3 @@
-import type { MoreColumn } from '../../simulation';
 import type { FaultRule } from './types';
 
 /** Seconds at full power, and share of the run, beyond which a thruster is no backup any more. Judgement. */
@@ -13,7 +12,7 @@ export const thrusterLeanedOn: FaultRule<'thruster leaned on'> = {
   id: 'thruster leaned on',
   find({ trace, world, run }) {
     return world.craft.spec.thrusters.flatMap(({ heatTime }, i) => {
-      const power = trace[`thruster${i + 1}` as MoreColumn];
+      const power = trace.thrusters[i];
       if (!power) return [];
       let seconds = 0;
       let heat = 0;
