@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { demoFile } from '@/document/testing/demo';
 import { readGpx } from './';
+import { computing } from '../testing/computing';
 
 const { place } = demoFile('under-sallow-bridge');
 const { lat_deg, lon_deg } = place.origin!;
@@ -53,12 +54,11 @@ it('a track longer than is read is refused before anything is made of it, a long
       `<trk><trkseg>${Array.from({ length: n }, (_, i) => point('trkpt', i % 50)).join('')}</trkseg></trk>`,
     );
   const tooLong = long(130_000);
-  const began = performance.now();
-  const refused = readGpx(tooLong, 'x', place);
+  const { value: refused, ms } = computing(() => readGpx(tooLong, 'x', place));
   expect(refused.ok ? '' : refused.problems[0]!.message).toMatch(
     /holds 130000 points; cut it down to 60000/,
   );
-  expect(performance.now() - began).toBeLessThan(1000);
+  expect(ms).toBeLessThan(1000);
   expect(readGpx(long(20_000), 'x', place)).toMatchObject({ ok: true });
 });
 
