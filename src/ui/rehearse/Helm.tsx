@@ -4,7 +4,7 @@ import { Lever } from './Lever';
 import { useHelmPreferences } from './preferences';
 import { Thrusters } from './Thrusters';
 import { Transport } from './Transport';
-import { neutral } from './use-helm-keys';
+import { neutral } from './helm-keys';
 import { useLive, useLiveState } from './use-live';
 import { Wheel } from './Wheel';
 

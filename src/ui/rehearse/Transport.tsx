@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { usePlayhead } from '../state/playhead';
 import { clock } from '../words/units';
 import { RATES } from './live';
-import { runOrPause, stepBack } from './use-helm-keys';
+import { runOrPause, stepBack } from './helm-keys';
 import { useLive, useLiveState } from './use-live';
 
 const BUTTON =

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect } from 'react';
 import { engineAt, thrusterAt } from './keys';
-import { neutral, notch, runOrPause } from './use-helm-keys';
+import { neutral, notch, runOrPause } from './helm-keys';
 import { useLive } from './use-live';
 
 // Places of the standard gamepad mapping of the Gamepad API.
