@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
 import type { Weather } from '@/core/simulation';
 import { compass, radians, within } from './fields';
-import { bottomOfPlace } from './areas';
+import { bottomOfPlace, windbreaksOf } from './areas';
+import { windbreaksAmong } from './features';
 import type { Place } from './place';
 import { instantSchema } from './tide';
 
@@ -73,28 +74,6 @@ export const conditionsSchema = z.strictObject({
 });
 
 export type Conditions = z.infer<typeof conditionsSchema>;
-
-/** Heights over the water that keep wind off, where a place does not give them, m; and what gets through. */
-const USUAL_HEIGHT: Partial<Record<string, number>> = { building: 6, boat: 1.6 };
-const POROSITY: Partial<Record<string, number>> = { boat: 0.3 };
-/** In leaf; bare ones let more through. Judgement, ±0.2. */
-const TREES = 0.45;
-
-function windbreaks({ features, areas }: Place): NonNullable<Weather['windbreaks']> {
-  const trees = areas.flatMap((a) =>
-    a.kind === 'trees'
-      ? [{ outline: Float64Array.from(a.outline_m.flat()), height: a.height_m, porosity: TREES }]
-      : [],
-  );
-  const solid = features.flatMap((f) => {
-    if (!('outline_m' in f)) return [];
-    const height = f.height_m ?? USUAL_HEIGHT[f.kind];
-    if (!height) return [];
-    const outline = Float64Array.from(f.outline_m.flat());
-    return [{ outline, height, porosity: POROSITY[f.kind] ?? 0 }];
-  });
-  return [...solid, ...trees];
-}
 
 /** Room round a place's features that a current is worked out for, m. */
 const MARGIN_M = 30;
@@ -169,7 +148,9 @@ export function toWeather(conditions: Conditions, place: Place): Weather {
       timeScale: wind.gusts.timeScale_s,
       seed: wind.gusts.seed,
     },
-    windbreaks: wind.shelter ? windbreaks(place) : undefined,
+    windbreaks: wind.shelter
+      ? [...windbreaksAmong(place.features), ...windbreaksOf(place.areas)]
+      : undefined,
     current: currentPattern(conditions, place),
     depth: depth_m,
     ...(bottom ? { bottom } : {}),

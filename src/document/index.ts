@@ -139,7 +139,17 @@ export {
   type RunFile,
   type RunSummary,
 } from './run';
-export { areaSchema, bottomOfPlace, bridgesOf, type Area, type PlaceTransit } from './areas';
+export {
+  AREAS,
+  areaSchema,
+  bottomOfPlace,
+  bridgesOf,
+  isAreaKind,
+  type Area,
+  type AreaKind,
+  type AreaOf,
+} from './areas';
+export type { PlaceTransit } from './transit';
 export {
   instantOf,
   instantSchema,

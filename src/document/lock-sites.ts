@@ -9,7 +9,8 @@ import {
   type Stretch,
 } from '@/core/locks';
 import { locksIn, siteLock, toLock, type LockOfPlace } from './lock';
-import { isAfloat } from './features';
+import { featureStanding } from './features';
+import { standingHigher } from './areas';
 import type { Place } from './place';
 
 /** Locks of a place whose working is known. */
@@ -58,19 +59,10 @@ export function withPounds(place: Place, worked: readonly string[]): Place {
   };
   return {
     ...place,
-    areas: place.areas.map((a) =>
-      a.kind === 'depth' ? { ...a, depth_m: a.depth_m + over(a.outline_m) } : a,
+    areas: place.areas.map((a) => standingHigher(a, over(a.outline_m))),
+    features: place.features.map((f) =>
+      featureStanding(f, over('outline_m' in f ? f.outline_m : [[f.x_m, f.y_m]]), place.features),
     ),
-    features: place.features.map((f) => {
-      if ('outline_m' in f) {
-        if (f.kind === 'pontoon' || f.height_m === undefined) return f;
-        return { ...f, height_m: Math.max(0.1, f.height_m - over(f.outline_m)) };
-      }
-      const level = over([[f.x_m, f.y_m]]);
-      if (f.kind === 'sounding') return { ...f, depth_m: f.depth_m + level };
-      if (f.kind !== 'bollard' || isAfloat(place.features, f.x_m, f.y_m)) return f;
-      return { ...f, height_m: f.height_m - level };
-    }),
   };
 }
 

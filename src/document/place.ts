@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Obstacle } from '@/core/holding';
 import { outOfLock } from '@/core/locks';
 import type { LineEnd } from '@/core/plan';
-import { areaSchema, transitSchema } from './areas';
+import { areaSchema } from './areas';
 import {
   definitionOf,
   featureSchema,
@@ -15,6 +15,7 @@ import { extra, id, longText, shortText, within } from './fields';
 import { locksIn, siteLock } from './lock';
 import { migratePlace, PLACE_VERSION } from './place-migrations';
 import { tideSchema } from './tide';
+import { transitSchema } from './transit';
 
 const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
 

@@ -4,7 +4,7 @@ import { WORKING_LOAD } from '../search';
 import { lineLimits, type Trace } from '../simulation';
 import { cos, sin } from '../math';
 import { waterSpeedAt, type Review } from './context';
-import type { Fault } from './faults';
+import { GRAVE_FAULTS, type Fault } from './faults';
 
 /** Speed over ground so many of her lengths from where she is to lie. */
 export interface SpeedAt {
@@ -52,15 +52,6 @@ export type CareReason =
   | { readonly is: 'fault'; readonly fault: Fault };
 
 const AT_LENGTHS = [3, 2, 1] as const;
-/** Faults that a careful hand does not make, harm or no harm. */
-const GRAVE: ReadonlySet<Fault['rule']> = new Set([
-  'past the way out',
-  'too fast for the room',
-  'did not look astern',
-  'did not wait',
-  'neutral late',
-]);
-
 /** Speeds as she came up to where she was to lie: the last time she passed that distance coming nearer. */
 function speedsTo({ trace, input, world }: Review): SpeedAt[] {
   const { goal } = input;
@@ -139,7 +130,7 @@ const ORDER: readonly CareGrade[] = ['careful', 'fair', 'rough', 'harmful'];
 
 function gradeFor(reason: CareReason): CareGrade {
   if (reason.is === 'touch') return reason.touch.grade === 'hard' ? 'harmful' : 'rough';
-  if (reason.is === 'fault') return GRAVE.has(reason.fault.rule) ? 'rough' : 'fair';
+  if (reason.is === 'fault') return GRAVE_FAULTS.has(reason.fault.rule) ? 'rough' : 'fair';
   return WORST[reason.is];
 }
 

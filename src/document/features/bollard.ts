@@ -15,5 +15,9 @@ export const bollard = pointFeature(
       const end = { ...placeOf(bollard), height: bollard.height_m };
       return isAfloat(all, bollard.x_m, bollard.y_m) ? { ...end, afloat: true } : end;
     },
+    stands: (bollard, over_m, all) =>
+      isAfloat(all, bollard.x_m, bollard.y_m)
+        ? bollard
+        : { ...bollard, height_m: bollard.height_m - over_m },
   },
 );

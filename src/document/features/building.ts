@@ -1,3 +1,4 @@
 import { outlineFeature } from './definition';
 
-export const building = outlineFeature('building', 'stone', { fixed: 'corners' });
+/** Two floors where its height is not known: judgement. */
+export const building = outlineFeature('building', 'stone', { fixed: 'corners', height: 6 });

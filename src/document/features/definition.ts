@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { nearestOnPolygon } from '@/core/math';
 import { solidObstacle, type Obstacle, type Surface } from '@/core/holding';
+import type { Windbreak } from '@/core/air';
 import type { LineEnd } from '@/core/plan';
-import { outline } from '../areas';
 import { extra, id, shortText, within } from '../fields';
+import { cornersFlat, outline } from '../outline';
 
 /**
  * What stands or lies about on a place, one file a kind: what it has of its own, and what boats, lines, cues and files make of
@@ -46,6 +47,10 @@ interface Uses<F> {
   readonly named?: boolean;
   /** Does it stand where it is, so that a bearing can be taken on it, or on its corners? */
   readonly fixed?: 'itself' | 'corners';
+  /** What it keeps off of the wind; null if that is nothing. */
+  windbreak?(feature: F): Windbreak | null;
+  /** The same where the water stands so much higher than the place's nought, m. */
+  stands?(feature: F, over_m: number, all: readonly Placed[]): F;
   /** What is amiss with it among the others; null if nothing is. */
   problem?(
     feature: F,
@@ -97,34 +102,42 @@ const solid = {
 const outlineSchema = <K extends string>(kind: K) =>
   z.strictObject({ kind: z.literal(kind), ...common, ...solid });
 
+interface OutlineUses extends Partial<Omit<Windbreak, 'outline'>> {
+  readonly fixed?: 'corners';
+  /** Does it rise and fall with the water, so that its height over it stays? */
+  readonly floats?: boolean;
+}
+
 /**
- * One with an outline, that boats touch.
+ * One with an outline, that boats touch. Its height and porosity are what it keeps the wind off by, where a place does not tell them.
  *
  * @param usual what its face mostly is
  */
 export function outlineFeature<K extends string>(
   kind: K,
   usual: SurfaceKind,
-  uses: Pick<Uses<never>, 'fixed'> = {},
+  { fixed, floats, height: usually, porosity = 0 }: OutlineUses = {},
 ) {
   const schema = outlineSchema(kind);
-  type F = z.infer<typeof schema>;
-  const definition: Definition<K, F> = {
+  type Solid = z.infer<ReturnType<typeof outlineSchema<string>>>;
+  const uses: Uses<Solid> = {
+    obstacle: ({ id: of, name, outline_m, surface, height_m }) =>
+      solidObstacle(of, name, cornersFlat(outline_m), SURFACES[surface ?? usual], height_m),
+    windbreak({ outline_m, height_m }) {
+      const height = height_m ?? usually;
+      return height ? { outline: cornersFlat(outline_m), height, porosity } : null;
+    },
+    stands: (feature, over_m) =>
+      floats || feature.height_m === undefined
+        ? feature
+        : { ...feature, height_m: Math.max(0.1, feature.height_m - over_m) },
+  };
+  const definition: Definition<K, z.infer<typeof schema>> = {
     kind,
     shape: 'outline',
     keys: ['surface', 'height_m'],
-    obstacle(feature) {
-      const {
-        id: of,
-        name,
-        outline_m,
-        surface,
-        height_m,
-      } = feature as z.infer<ReturnType<typeof outlineSchema<string>>>;
-      const corners = Float64Array.from(outline_m.flat());
-      return solidObstacle(of, name, corners, SURFACES[surface ?? usual], height_m);
-    },
-    ...uses,
+    ...(fixed ? { fixed } : {}),
+    ...(uses as unknown as Uses<z.infer<typeof schema>>),
   };
   return { ...definition, schema };
 }
@@ -137,7 +150,7 @@ export function isAfloat(all: readonly Placed[], x: number, y: number): boolean 
   const near = { x: 0, y: 0, distance: 0 };
   return all.some(({ kind, outline_m }) => {
     if (kind !== 'pontoon' || !outline_m) return false;
-    nearestOnPolygon(near, Float64Array.from(outline_m.flat()), x, y);
+    nearestOnPolygon(near, cornersFlat(outline_m), x, y);
     return near.distance < 0.1;
   });
 }

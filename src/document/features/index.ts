@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Windbreak } from '@/core/air';
 import type { Obstacle } from '@/core/holding';
 import type { LineEnd } from '@/core/plan';
 import { bank } from './bank';
@@ -15,8 +16,6 @@ import { pile } from './pile';
 import { pontoon } from './pontoon';
 import { quay } from './quay';
 import { sounding } from './sounding';
-
-export { isAfloat } from './definition';
 
 /** Every kind of feature there is, by its name. */
 export const FEATURES = {
@@ -55,6 +54,8 @@ interface AnyDefinition {
   readonly fixed?: 'itself' | 'corners';
   obstacle?(feature: Feature): Obstacle;
   lineEnd?(feature: Feature, all: readonly Placed[]): LineEnd;
+  windbreak?(feature: Feature): Windbreak | null;
+  stands?(feature: Feature, over_m: number, all: readonly Placed[]): Feature;
   problem?(
     feature: Feature,
     all: readonly Placed[],
@@ -71,6 +72,14 @@ export const obstaclesOf = (features: readonly Feature[]): Obstacle[] =>
 /** What a line can be made on to: bollards, cleats and rings, piles, buoys, and ground lines. */
 export const lineEndsOf = (features: readonly Feature[]): LineEnd[] =>
   features.flatMap((one) => definitionOf(one.kind).lineEnd?.(one, features) ?? []);
+
+/** What of them keeps the wind off. */
+export const windbreaksAmong = (features: readonly Feature[]): Windbreak[] =>
+  features.flatMap((one) => definitionOf(one.kind).windbreak?.(one) ?? []);
+
+/** One of them where the water stands so much higher than the place's nought, m. */
+export const featureStanding = (one: Feature, over_m: number, all: readonly Feature[]): Feature =>
+  definitionOf(one.kind).stands?.(one, over_m, all) ?? one;
 
 interface Spot {
   readonly name: string;

@@ -1,3 +1,3 @@
 import { outlineFeature } from './definition';
 
-export const pontoon = outlineFeature('pontoon', 'timber', { fixed: 'corners' });
+export const pontoon = outlineFeature('pontoon', 'timber', { fixed: 'corners', floats: true });

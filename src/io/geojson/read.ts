@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import {
+  AREAS,
   check,
   definitionOf,
   failure,
   FEATURES,
   idFrom,
+  isAreaKind,
   parseJson,
   placeSchema,
   PLACE_SCHEMA,
@@ -87,17 +89,11 @@ interface Part {
   readonly points: readonly LonLat[];
 }
 
-/** What of a berth, an area or a transit its properties carry, beside its name; of a feature its own definition says. */
+/** What of a berth or a transit its properties carry, beside its name; of features and areas their own definitions say. */
 const KEYS: Readonly<Record<string, readonly string[]>> = {
   berth: ['lies', 'on', 'height_m'],
-  depth: ['depth_m'],
-  bridge: ['clearance_m', 'level_m', 'footway'],
-  zone: ['rule', 'most_mps'],
-  trees: ['height_m'],
-  lock: ['cill_m', 'working'],
   transit: ['front', 'back'],
 };
-const AREAS = new Set(['depth', 'bridge', 'zone', 'trees', 'lock']);
 const LINES = new Set(['berth', 'transit']);
 
 const isFeature = (kind: string): kind is FeatureKind => Object.hasOwn(FEATURES, kind);
@@ -105,7 +101,7 @@ const isFeature = (kind: string): kind is FeatureKind => Object.hasOwn(FEATURES,
 /** The geometry a kind of thing has; null for one that is not known. */
 function shapeOf(kind: string): Part['shape'] | null {
   if (isFeature(kind)) return definitionOf(kind).shape === 'outline' ? 'Polygon' : 'Point';
-  return AREAS.has(kind) ? 'Polygon' : LINES.has(kind) ? 'LineString' : null;
+  return isAreaKind(kind) ? 'Polygon' : LINES.has(kind) ? 'LineString' : null;
 }
 
 /** Makes ids and names that are free, from what is wished. */
@@ -219,7 +215,7 @@ function tooMany(value: unknown): boolean {
 function listOf(one: Record<string, unknown>): 'features' | 'berths' | 'areas' | 'transits' {
   if ('edge_m' in one) return 'berths';
   if ('front' in one || !('kind' in one)) return 'transits';
-  return AREAS.has(String(one.kind)) ? 'areas' : 'features';
+  return isAreaKind(String(one.kind)) ? 'areas' : 'features';
 }
 
 /** A feature taken apart: several geometries of one become things of their own. */
@@ -338,7 +334,11 @@ function documentOf(
     return null;
   }
   const metres = exact(points.map(toMetres), properties.exact_m);
-  const keys = isFeature(kind) ? definitionOf(kind).keys : KEYS[kind]!;
+  const keys = isFeature(kind)
+    ? definitionOf(kind).keys
+    : isAreaKind(kind)
+      ? AREAS[kind].keys
+      : KEYS[kind]!;
   const own = Object.fromEntries(
     keys.flatMap((key) => (properties[key] === undefined ? [] : [[key, properties[key]]])),
   );

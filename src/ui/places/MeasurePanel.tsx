@@ -5,7 +5,7 @@ import { DEEP_M, depthOver } from '@/core/water';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { bottomOfPlace, toObstacles, type Place } from '@/document';
 import { useUnits } from '../state/preferences';
-import { depthText } from '../words/area';
+import { depthText } from '../words/depth';
 import { distance } from '../words/units';
 import { FleetChoice } from './FleetChoice';
 import { legOf } from './leg';

@@ -4,12 +4,14 @@ import {
   check,
   definitionOf,
   placeSchema,
+  type AreaKind,
   type Feature,
   type FeatureKind,
   type Place,
 } from '@/document';
 import { Choice } from '../parts/Choice';
-import { AreaFields, TransitFields } from './AreaFields';
+import { viewOfArea } from './areas';
+import type { AreaFieldsProps } from './areas/view';
 import { BerthFields } from './BerthFields';
 import { BollardDistances } from './BollardDistances';
 import { surfaceOptions } from './surfaces';
@@ -19,6 +21,7 @@ import { kindWords } from './finish';
 import type { Thing } from './hit';
 import { LengthBox } from '../parts/LengthBox';
 import { NumberBox } from '../parts/NumberBox';
+import { TransitFields } from './TransitFields';
 import { usePlace, usePlaceStore, type FleetOutline } from './store';
 import { holds } from '../words/holds';
 
@@ -135,6 +138,11 @@ function renamed(place: Place, thing: Thing, name: string): Place {
       f.kind === 'groundLine' && f.tail === thing.name ? { ...f, tail: name } : f,
     ),
   };
+}
+
+function AreaFields({ area, fleet, change }: AreaFieldsProps<AreaKind>) {
+  const { Fields } = viewOfArea(area.kind);
+  return <Fields area={area} fleet={fleet} change={change} />;
 }
 
 function FeatureFields({

@@ -1,6 +1,6 @@
 'use client';
-import { definitionOf, type FeatureKind } from '@/document';
-import { AREA_KINDS } from './edit';
+import { definitionOf, type AreaKind, type FeatureKind } from '@/document';
+import { AREA_VIEWS } from './areas';
 import { FEATURE_VIEWS, viewOfFeature } from './features';
 import { kindWords } from './finish';
 import { usePlace, type SolidKind, type SpotKind, type Tool } from './store';
@@ -19,7 +19,10 @@ const TOOLS: readonly { readonly name: string; readonly tool: Tool }[] = [
   { name: 'moored boat', tool: { is: 'boat', length: 10, beam: 3.3, heading: 0 } },
   ...SPOTS.map((kind) => ({ name: kindWords(kind), tool: { is: 'spot', kind } as const })),
   { name: 'berth', tool: { is: 'berth' } },
-  ...AREA_KINDS.map((kind) => ({ name: kindWords(kind), tool: { is: 'area', kind } as const })),
+  ...(Object.keys(AREA_VIEWS) as AreaKind[]).map((kind) => ({
+    name: kindWords(kind),
+    tool: { is: 'area', kind } as const,
+  })),
   { name: 'transit', tool: { is: 'transit' } },
   { name: 'measure', tool: { is: 'measure' } },
 ];

@@ -1,6 +1,7 @@
 import {
   definitionOf,
   idFrom,
+  isAreaKind,
   toCentimetres,
   type Area,
   type Berth,
@@ -8,15 +9,13 @@ import {
   type Place,
   type PlaceTransit,
 } from '@/document';
+import { viewOfArea } from './areas';
 import type { Thing } from './hit';
 import { onSegment, type XY } from './snap';
 
-export const AREA_KINDS = ['depth', 'bridge', 'zone', 'trees', 'lock'] as const;
-const AREAS: ReadonlySet<string> = new Set(AREA_KINDS);
-
 export const isBerth = (thing: Thing): thing is Berth => 'edge_m' in thing;
 export const isTransit = (thing: Thing): thing is PlaceTransit => 'front' in thing;
-export const isArea = (thing: Thing): thing is Area => 'kind' in thing && AREAS.has(thing.kind);
+export const isArea = (thing: Thing): thing is Area => 'kind' in thing && isAreaKind(thing.kind);
 
 const LISTS = ['features', 'berths', 'areas', 'transits'] as const;
 export const thingsOf = (place: Place): readonly Thing[] =>
@@ -36,7 +35,7 @@ export function cornersOf(thing: Thing): readonly XY[] {
 /** Corners of what says where a place is: of what is built, moored and worked, as banks run on for ever; of all, where that is nothing. */
 export function gistOf({ features, berths, areas }: Place): readonly XY[] {
   const told = features.filter(({ kind }) => kind === 'pontoon' || kind === 'boat');
-  const worked = areas.filter(({ kind }) => kind === 'lock' || kind === 'bridge');
+  const worked = areas.filter(({ kind }) => viewOfArea(kind).gist);
   const gist = [...told, ...worked];
   return (gist.length > 0 ? [...gist, ...berths] : features).flatMap(cornersOf);
 }
@@ -204,18 +203,7 @@ export function drawnArea(
   named: { readonly id: string; readonly name: string },
 ): Area {
   const outline_m = corners.map(([x, y]): [number, number] => [toCentimetres(x), toCentimetres(y)]);
-  switch (kind) {
-    case 'depth':
-      return { kind, ...named, outline_m, depth_m: 2 };
-    case 'bridge':
-      return { kind, ...named, outline_m, clearance_m: 4, level_m: 0, footway: true };
-    case 'zone':
-      return { kind, ...named, outline_m, rule: 'keep out', most_mps: 1.5 };
-    case 'trees':
-      return { kind, ...named, outline_m, height_m: 8 };
-    case 'lock':
-      return { kind, ...named, outline_m };
-  }
+  return { kind, ...named, outline_m, ...viewOfArea(kind).fresh() } as Area;
 }
 
 /** A feature of a kind, drawn by its corners, with what it has of its own. */

@@ -1,15 +1,19 @@
-import { mooredOutline, toCentimetres, type Berth, type Place } from '@/document';
+import {
+  mooredOutline,
+  toCentimetres,
+  type AreaKind,
+  type Berth,
+  type FeatureKind,
+  type Place,
+} from '@/document';
+import { viewOfArea } from './areas';
 import { drawn, drawnArea, freeName, liesOn } from './edit';
 import { isFeatureKind, viewOfFeature } from './features';
 import type { XY } from './snap';
 import type { Tool } from './store';
 
-const CALLED: Readonly<Record<string, string>> = {
-  depth: 'depth area',
-  zone: 'water with a rule',
-};
-export const kindWords = (kind: string): string =>
-  isFeatureKind(kind) ? viewOfFeature(kind).words : (CALLED[kind] ?? kind);
+export const kindWords = (kind: FeatureKind | AreaKind): string =>
+  isFeatureKind(kind) ? viewOfFeature(kind).words : viewOfArea(kind).words;
 
 const isRefusal = (own: object): own is { readonly why: string } => 'why' in own;
 

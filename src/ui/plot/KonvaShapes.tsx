@@ -10,6 +10,7 @@ export function KonvaShapes({ shapes, palette }: { shapes: readonly Shape[]; pal
       ...(shape.fill ? { fill: palette[shape.fill] } : {}),
       ...(shape.stroke ? { stroke: palette[shape.stroke], strokeWidth: shape.width ?? 1 } : {}),
       ...(shape.dash ? { dash: [...shape.dash] } : {}),
+      opacity: shape.opacity ?? 1,
       strokeScaleEnabled: false,
     };
     return shape.is === 'disc' ? (

@@ -10,6 +10,8 @@ interface Paint {
   readonly stroke?: keyof Palette;
   readonly width?: number;
   readonly dash?: readonly number[];
+  /** 1 if not given. */
+  readonly opacity?: number;
 }
 
 export type Shape = Paint &

@@ -12,7 +12,7 @@ import {
 import { useUnits } from '../state/preferences';
 import { LAND_FROM } from '../places/features/view';
 import { viewOfFeature } from '../places/features';
-import { areaText } from '../words/area';
+import { viewOfArea } from '../places/areas';
 import { toScreen, type Camera, type View } from './camera';
 import { fixtures, namesThatFit, type Label, type ScreenBox } from './names';
 
@@ -115,10 +115,10 @@ export function PlaceNames({
     return [
       {
         id: area.id,
-        name: areaText(area, units, standingLevel(place, area.outline_m)),
+        name: viewOfArea(area.kind).label(area, units, standingLevel(place, area.outline_m)),
         x,
         y,
-        needed: area.kind === 'zone',
+        needed: viewOfArea(area.kind).needed ?? false,
       },
     ];
   });

@@ -1,240 +1,224 @@
-import type { CareGrade, CareReason, Fault, FaultId } from '@/core/debrief';
+import type { CareGrade, CareReason, Fault, FaultFigures, FaultId } from '@/core/debrief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { PlanDocument } from '@/document';
 import { the } from './lines';
 import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
 
-/** What a fault is called, why it matters, and what to try: said once for each rule. */
-interface FaultWords {
-  readonly name: string;
-  readonly why: string;
-  readonly tried: string;
-}
-
-export const FAULT_WORDS: Readonly<Record<FaultId, FaultWords>> = {
-  'gear before steering': {
-    name: 'Gear before steering',
-    why: 'the first of a burst does the most while she has no way on; it went before the rudder was there.',
-    tried: 'put the wheel over, wait until it is there, then the gear.',
-  },
-  'no pause in neutral': {
-    name: 'No pause in neutral',
-    why: 'the shaft is still turning the other way: gearbox and coupling take the blow.',
-    tried: 'count one in neutral between ahead and astern.',
-  },
-  'left in gear': {
-    name: 'Left in gear',
-    why: 'way is gathered while nobody minds it, and has to be taken off again in less room.',
-    tried: 'a burst, then neutral at once; let her carry.',
-  },
-  'neutral late': {
-    name: 'Neutral too late',
-    why: 'she was driven on when there was no room left to stop her in.',
-    tried: 'out of gear while her way still carries her further than you want to go.',
-  },
-  'too fast for the room': {
-    name: 'Too fast for the room',
-    why: 'a firm burst against her way could not have stopped her before what lay ahead.',
-    tried: 'half the speed a length earlier: come up at what a touch would forgive.',
-  },
-  'astern too early': {
-    name: 'Astern too early',
-    why: 'she stopped short and off, without way for the rudder, and the wind had her.',
-    tried: 'let her carry on in neutral; astern when her berth is abreast.',
-  },
-  'astern too hard': {
-    name: 'Astern too hard',
-    why: 'she did not stop but went back, and walked further than she need.',
-    tried: 'less throttle, and neutral the moment she stops over the ground.',
-  },
-  'steering not reversed': {
-    name: 'Steering not reversed with the gear',
-    why: 'an outboard or outdrive pushes where it points: astern, the same wheel sends the stern the other way.',
-    tried: 'neutral, wheel across, then the gear.',
-  },
-  'turned early': {
-    name: 'Turned too early',
-    why: 'room ahead was left unused, and she came nearer to what lies inside the turn.',
-    tried: 'stand on until your mark is abreast of the one ashore, as the plan has it.',
-  },
-  'lost the bow': {
-    name: 'Bow lost to the wind',
-    why: 'without way the wind takes the bow, and it takes room and power to bring it back.',
-    tried:
-      'keep her bow up to the wind with short bursts, or give it up and go astern, stern to the wind.',
-  },
-  'watched one end': {
-    name: 'One end watched, the other forgotten',
-    why: 'she pivots: what one end gains, the other pays for.',
-    tried: 'look aft before every kick ahead and forward before every one astern.',
-  },
-  'line not watched': {
-    name: 'A line bar-tight, unseen',
-    why: 'a loaded line can part or pull its cleat out; nobody may stand in line with it.',
-    tried: 'take the engine off or ease it on a turn, as soon as it goes hard.',
-  },
-  'line slack': {
-    name: 'A line slack, unseen',
-    why: 'a line that hangs holds nothing: she gathers way against it and snatches, and its bight drifts to the propeller.',
-    tried: 'take it in on a turn, or motor gently against it again, as soon as it drops.',
-  },
-  'did not look astern': {
-    name: 'Did not look astern',
-    why: 'it lay there before the gear went in.',
-    tried: 'turn round and look, then go astern.',
-  },
-  'did not wait': {
-    name: 'Did not wait',
-    why: 'a paddler, or a boat leaving, cannot stop or turn for you at once; who is to give way matters less than room.',
-    tried:
-      'take the way off early and plainly, wait, and go when they are past; local rules say who stands on.',
-  },
-  'past the way out': {
-    name: 'Past the last way out',
-    why: 'until then breaking off would have kept her clear; after it nothing would.',
-    tried: 'know the moment beforehand, and break off while it is open: that is good handling.',
-  },
-  'thruster leaned on': {
-    name: 'Thruster leaned on',
-    why: 'it heats and cuts out when it is wanted most, and hides what wind and propeller do.',
-    tried: 'do it with engine and rudder, and keep the thruster for what they cannot.',
-  },
-  'in no-go water': {
-    name: 'In water to keep out of',
-    why: 'it was marked because somebody swims, paddles or moors there, or because it harms her.',
-    tried: 'turn earlier, or wait outside until there is room the other way.',
-  },
-  wash: {
-    name: 'Wash where it does harm',
-    why: 'wash breaks banks, and throws moored boats and the people in them against what they lie to.',
-    tried: 'slow down before it, and use short bursts at idle while in it.',
-  },
-  'paddle without sign': {
-    name: 'A paddle wound without the sign',
-    why: 'the water takes her before anybody aboard has her held.',
-    tried:
-      'helm shows that she is held, whoever winds shows they have seen it, then half a paddle first.',
-  },
-  'over the cill': {
-    name: 'Over the cill as the chamber falls',
-    why: 'one end of her sits down on it while the other goes on falling: boats have gone down so.',
-    tried:
-      'all paddles down, fill again, then forward of the mark; somebody watches it all the way.',
-  },
-  'gripped in a lock': {
-    name: 'Held by a wall or a gate as the level goes',
-    why: 'the water goes on without her: she rolls or fills, or drops when what holds her lets go.',
-    tried:
-      'paddles down at once; fenders up where the walls are close, and both ends kept off the gates.',
-  },
-  'line fast in a lock': {
-    name: 'A line made fast in a falling lock',
-    why: 'the water goes and the line stays: she hangs on it until it parts, a cleat goes, or she rolls.',
-    tried:
-      'a turn round the bollard and the tail in a hand; if it jams, paddles down before anything else.',
-  },
-  'person in danger': {
-    name: 'Somebody in danger',
-    why: 'a propeller was turning within reach of a foot.',
-    tried: 'neutral first, say so, hear it said back; then they step.',
-  },
-};
-
 const degrees = (radians: number) => `${Math.round(radians * DEGREES_PER_RADIAN)}°`;
 const seconds = (value: number) => `${value.toFixed(1)} s`;
 
-/** What shows a fault, in figures. */
 const GRIPPED = {
   sides: 'wedged between the sides',
   gate: 'an end on the gate',
   coping: 'her rail under the coping',
 } as const;
 
-export function faultEvidence(
-  fault: Fault,
-  { lines, crew }: Pick<PlanDocument, 'lines' | 'crew'>,
-  units: Units,
-): string {
-  switch (fault.rule) {
-    case 'gear before steering':
-      return `wheel ${seconds(fault.figures.late)} after the gear, ${degrees(fault.figures.turned)} over`;
-    case 'no pause in neutral':
-      return `${seconds(fault.figures.pause)} in neutral, ${seconds(fault.figures.wanted)} wanted`;
-    case 'left in gear': {
-      const { seconds: long, gained, room } = fault.figures;
-      return `${seconds(long)} in gear with nothing ordered: ${boatSpeed(gained, units)} gained, ${distance(room, units)} of room left`;
-    }
-    case 'neutral late': {
-      const { late, room, needs } = fault.figures;
-      return `${seconds(late)} too late: ${distance(needs, units)} wanted to stop, ${distance(room, units)} there`;
-    }
-    case 'too fast for the room': {
-      const { speed, room, needs, what } = fault.figures;
-      return `${boatSpeed(speed, units)} with ${distance(room, units)} to ${what ?? 'what lies ahead'}; she stops in ${distance(needs, units)}`;
-    }
-    case 'astern too early':
-      return `stopped ${distance(fault.figures.short, units)} short, then driven on again`;
-    case 'astern too hard':
-      return `${Math.round(100 * fault.figures.throttle)} % astern, ${boatSpeed(fault.figures.sternway, units)} of sternway by neutral`;
-    case 'steering not reversed':
-      return `wheel kept ${degrees(Math.abs(fault.figures.angle))} to ${fault.figures.angle < 0 ? 'port' : 'starboard'} for ${seconds(fault.figures.seconds)} with the gear the other way`;
-    case 'turned early':
-      return `${distance(fault.figures.early, units)} before the plan turns; ${distance(fault.figures.unused, units)} of clearance lost`;
-    case 'lost the bow':
-      return `fell off ${degrees(fault.figures.fell)} down-wind in ${seconds(fault.figures.seconds)}`;
-    case 'watched one end': {
-      const { part, what, grade, speed } = fault.figures;
-      return `${part}: ${grade} touch on ${what}, ${touchSpeed(speed)}`;
-    }
-    case 'line not watched': {
-      const { line, tension, breaks, seconds: long } = fault.figures;
-      return `${the(lines[line]?.name ?? 'line')} at ${force(tension, units)} for ${seconds(long)}, ${Math.round((100 * tension) / breaks)} % of what parts it`;
-    }
-    case 'line slack': {
-      const { line, slack, seconds: long } = fault.figures;
-      return `${the(lines[line]?.name ?? 'line')} hung by ${distance(slack, units)} for ${seconds(long)}`;
-    }
-    case 'did not look astern':
-      return `${fault.figures.what} ${distance(fault.figures.room, units)} astern as the gear went in`;
-    case 'did not wait':
-      return `${distance(fault.figures.gap, units)} from ${fault.figures.what} with ${boatSpeed(fault.figures.speed, units)} on`;
-    case 'past the way out':
-      return `the last one at ${clock(fault.figures.last)}`;
-    case 'thruster leaned on': {
-      const { seconds: long, share, heat } = fault.figures;
-      return `${Math.round(long)} s of it, ${Math.round(100 * share)} % of the run, ${Math.round(100 * heat)} % hot`;
-    }
-    case 'in no-go water':
-      return `${seconds(fault.figures.seconds)} in ${fault.figures.what}`;
-    case 'wash': {
-      const { what, speed, most, throttle } = fault.figures;
+/** Names and units that figures are written with. */
+interface Naming {
+  readonly lines: PlanDocument['lines'];
+  readonly crew: PlanDocument['crew'];
+  readonly units: Units;
+}
+
+/** What a fault is called, why it matters, what to try, and what shows it, in figures: said once for each rule. */
+interface FaultWords<K extends FaultId> {
+  readonly name: string;
+  readonly why: string;
+  readonly tried: string;
+  readonly evidence: (figures: FaultFigures[K], naming: Naming) => string;
+}
+
+export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
+  'gear before steering': {
+    name: 'Gear before steering',
+    why: 'the first of a burst does the most while she has no way on; it went before the rudder was there.',
+    tried: 'put the wheel over, wait until it is there, then the gear.',
+    evidence: ({ late, turned }) =>
+      `wheel ${seconds(late)} after the gear, ${degrees(turned)} over`,
+  },
+  'no pause in neutral': {
+    name: 'No pause in neutral',
+    why: 'the shaft is still turning the other way: gearbox and coupling take the blow.',
+    tried: 'count one in neutral between ahead and astern.',
+    evidence: ({ pause, wanted }) => `${seconds(pause)} in neutral, ${seconds(wanted)} wanted`,
+  },
+  'left in gear': {
+    name: 'Left in gear',
+    why: 'way is gathered while nobody minds it, and has to be taken off again in less room.',
+    tried: 'a burst, then neutral at once; let her carry.',
+    evidence: ({ seconds: long, gained, room }, { units }) =>
+      `${seconds(long)} in gear with nothing ordered: ${boatSpeed(gained, units)} gained, ${distance(room, units)} of room left`,
+  },
+  'neutral late': {
+    name: 'Neutral too late',
+    why: 'she was driven on when there was no room left to stop her in.',
+    tried: 'out of gear while her way still carries her further than you want to go.',
+    evidence: ({ late, room, needs }, { units }) =>
+      `${seconds(late)} too late: ${distance(needs, units)} wanted to stop, ${distance(room, units)} there`,
+  },
+  'too fast for the room': {
+    name: 'Too fast for the room',
+    why: 'a firm burst against her way could not have stopped her before what lay ahead.',
+    tried: 'half the speed a length earlier: come up at what a touch would forgive.',
+    evidence: ({ speed, room, needs, what }, { units }) =>
+      `${boatSpeed(speed, units)} with ${distance(room, units)} to ${what ?? 'what lies ahead'}; she stops in ${distance(needs, units)}`,
+  },
+  'astern too early': {
+    name: 'Astern too early',
+    why: 'she stopped short and off, without way for the rudder, and the wind had her.',
+    tried: 'let her carry on in neutral; astern when her berth is abreast.',
+    evidence: ({ short }, { units }) =>
+      `stopped ${distance(short, units)} short, then driven on again`,
+  },
+  'astern too hard': {
+    name: 'Astern too hard',
+    why: 'she did not stop but went back, and walked further than she need.',
+    tried: 'less throttle, and neutral the moment she stops over the ground.',
+    evidence: ({ sternway, throttle }, { units }) =>
+      `${Math.round(100 * throttle)} % astern, ${boatSpeed(sternway, units)} of sternway by neutral`,
+  },
+  'steering not reversed': {
+    name: 'Steering not reversed with the gear',
+    why: 'an outboard or outdrive pushes where it points: astern, the same wheel sends the stern the other way.',
+    tried: 'neutral, wheel across, then the gear.',
+    evidence: (figures) =>
+      `wheel kept ${degrees(Math.abs(figures.angle))} to ${figures.angle < 0 ? 'port' : 'starboard'} for ${seconds(figures.seconds)} with the gear the other way`,
+  },
+  'turned early': {
+    name: 'Turned too early',
+    why: 'room ahead was left unused, and she came nearer to what lies inside the turn.',
+    tried: 'stand on until your mark is abreast of the one ashore, as the plan has it.',
+    evidence: ({ early, unused }, { units }) =>
+      `${distance(early, units)} before the plan turns; ${distance(unused, units)} of clearance lost`,
+  },
+  'lost the bow': {
+    name: 'Bow lost to the wind',
+    why: 'without way the wind takes the bow, and it takes room and power to bring it back.',
+    tried:
+      'keep her bow up to the wind with short bursts, or give it up and go astern, stern to the wind.',
+    evidence: (figures) =>
+      `fell off ${degrees(figures.fell)} down-wind in ${seconds(figures.seconds)}`,
+  },
+  'watched one end': {
+    name: 'One end watched, the other forgotten',
+    why: 'she pivots: what one end gains, the other pays for.',
+    tried: 'look aft before every kick ahead and forward before every one astern.',
+    evidence: ({ part, what, grade, speed }) =>
+      `${part}: ${grade} touch on ${what}, ${touchSpeed(speed)}`,
+  },
+  'line not watched': {
+    name: 'A line bar-tight, unseen',
+    why: 'a loaded line can part or pull its cleat out; nobody may stand in line with it.',
+    tried: 'take the engine off or ease it on a turn, as soon as it goes hard.',
+    evidence: ({ line, tension, breaks, seconds: long }, { lines, units }) =>
+      `${the(lines[line]?.name ?? 'line')} at ${force(tension, units)} for ${seconds(long)}, ${Math.round((100 * tension) / breaks)} % of what parts it`,
+  },
+  'line slack': {
+    name: 'A line slack, unseen',
+    why: 'a line that hangs holds nothing: she gathers way against it and snatches, and its bight drifts to the propeller.',
+    tried: 'take it in on a turn, or motor gently against it again, as soon as it drops.',
+    evidence: ({ line, slack, seconds: long }, { lines, units }) =>
+      `${the(lines[line]?.name ?? 'line')} hung by ${distance(slack, units)} for ${seconds(long)}`,
+  },
+  'did not look astern': {
+    name: 'Did not look astern',
+    why: 'it lay there before the gear went in.',
+    tried: 'turn round and look, then go astern.',
+    evidence: ({ room, what }, { units }) =>
+      `${what} ${distance(room, units)} astern as the gear went in`,
+  },
+  'did not wait': {
+    name: 'Did not wait',
+    why: 'a paddler, or a boat leaving, cannot stop or turn for you at once; who is to give way matters less than room.',
+    tried:
+      'take the way off early and plainly, wait, and go when they are past; local rules say who stands on.',
+    evidence: ({ gap, speed, what }, { units }) =>
+      `${distance(gap, units)} from ${what} with ${boatSpeed(speed, units)} on`,
+  },
+  'past the way out': {
+    name: 'Past the last way out',
+    why: 'until then breaking off would have kept her clear; after it nothing would.',
+    tried: 'know the moment beforehand, and break off while it is open: that is good handling.',
+    evidence: ({ last }) => `the last one at ${clock(last)}`,
+  },
+  'thruster leaned on': {
+    name: 'Thruster leaned on',
+    why: 'it heats and cuts out when it is wanted most, and hides what wind and propeller do.',
+    tried: 'do it with engine and rudder, and keep the thruster for what they cannot.',
+    evidence: ({ seconds: long, share, heat }) =>
+      `${Math.round(long)} s of it, ${Math.round(100 * share)} % of the run, ${Math.round(100 * heat)} % hot`,
+  },
+  'in no-go water': {
+    name: 'In water to keep out of',
+    why: 'it was marked because somebody swims, paddles or moors there, or because it harms her.',
+    tried: 'turn earlier, or wait outside until there is room the other way.',
+    evidence: (figures) => `${seconds(figures.seconds)} in ${figures.what}`,
+  },
+  wash: {
+    name: 'Wash where it does harm',
+    why: 'wash breaks banks, and throws moored boats and the people in them against what they lie to.',
+    tried: 'slow down before it, and use short bursts at idle while in it.',
+    evidence({ what, speed, most, throttle }, { units }) {
       const fast = speed > most;
       return fast
         ? `${boatSpeed(speed, units)} in ${what}, ${boatSpeed(most, units)} allowed`
         : `${Math.round(100 * throttle)} % throttle in ${what}`;
-    }
-    case 'paddle without sign':
-      return `${crew[fault.figures.who]?.name ?? 'one of the hands'} wound with no sign since the move before`;
-    case 'over the cill': {
-      const { left, hung } = fault.figures;
+    },
+  },
+  'paddle without sign': {
+    name: 'A paddle wound without the sign',
+    why: 'the water takes her before anybody aboard has her held.',
+    tried:
+      'helm shows that she is held, whoever winds shows they have seen it, then half a paddle first.',
+    evidence: ({ who }, { crew }) =>
+      `${crew[who]?.name ?? 'one of the hands'} wound with no sign since the move before`,
+  },
+  'over the cill': {
+    name: 'Over the cill as the chamber falls',
+    why: 'one end of her sits down on it while the other goes on falling: boats have gone down so.',
+    tried:
+      'all paddles down, fill again, then forward of the mark; somebody watches it all the way.',
+    evidence({ left, hung }) {
       const time = left === null ? 'shallow enough to float off' : `${clock(left)} until she hangs`;
       return hung ? `${time}; she hung` : `${time}; she did not hang`;
-    }
-    case 'gripped in a lock': {
-      const { by, left, hung } = fault.figures;
+    },
+  },
+  'gripped in a lock': {
+    name: 'Held by a wall or a gate as the level goes',
+    why: 'the water goes on without her: she rolls or fills, or drops when what holds her lets go.',
+    tried:
+      'paddles down at once; fenders up where the walls are close, and both ends kept off the gates.',
+    evidence({ by, left, hung }) {
       const what = GRIPPED[by];
       const time = left === null ? '' : `, ${clock(left)} until she hangs`;
       return `${what}${time}; ${hung ? 'she hung' : 'she came free'}`;
-    }
-    case 'line fast in a lock': {
-      const { line, hung, parted } = fault.figures;
+    },
+  },
+  'line fast in a lock': {
+    name: 'A line made fast in a falling lock',
+    why: 'the water goes and the line stays: she hangs on it until it parts, a cleat goes, or she rolls.',
+    tried:
+      'a turn round the bollard and the tail in a hand; if it jams, paddles down before anything else.',
+    evidence({ line, hung, parted }, { lines }) {
       const name = the(lines[line]?.name ?? 'line');
       return parted ? `${name} parted` : hung ? `she hung on ${name}` : `${name}, still fast`;
-    }
-    case 'person in danger':
-      return crew[fault.figures.who]?.name ?? 'one of the hands';
-  }
-}
+    },
+  },
+  'person in danger': {
+    name: 'Somebody in danger',
+    why: 'a propeller was turning within reach of a foot.',
+    tried: 'neutral first, say so, hear it said back; then they step.',
+    evidence: ({ who }, { crew }) => crew[who]?.name ?? 'one of the hands',
+  },
+};
+
+/** What shows a fault, in figures. */
+export const faultEvidence = (
+  { rule, figures }: Fault,
+  { lines, crew }: Pick<PlanDocument, 'lines' | 'crew'>,
+  units: Units,
+): string =>
+  (FAULT_WORDS[rule] as FaultWords<FaultId>).evidence(figures as never, { lines, crew, units });
 
 export const CARE_WORDS: Readonly<Record<CareGrade, string>> = {
   careful: 'Careful',

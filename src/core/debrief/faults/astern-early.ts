@@ -1,15 +1,20 @@
 import { BROUGHT_UP_MPS } from '../../policy';
 import { cos, sin } from '../../math';
 import { alongAt, sampleAt } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Short of where she was to lie by more than this share of her length. Judgement. */
 const SHORT_LENGTHS = 0.2;
 /** She was under way to it at more than this before, m/s. */
 const UNDER_WAY_MPS = 0.35;
 
+/** Brought up short of where she was to lie, and driven on again. */
+interface Figures {
+  readonly short: number;
+}
+
 /** Astern before she was there: stopped short, and driven on again. */
-export const asternEarly: FaultRule<'astern too early'> = {
+export const asternEarly: FaultRule<'astern too early', Figures> = {
   id: 'astern too early',
   find({ driving, trace, input, world }) {
     const { goal } = input;
@@ -32,7 +37,7 @@ export const asternEarly: FaultRule<'astern too early'> = {
       const north = mark.y - trace.y[i]!;
       const short = east * sin(psi) + north * cos(psi) - point.x;
       if (short < Math.max(goal.within, SHORT_LENGTHS * length)) return [];
-      return [{ rule: 'astern too early', time: from, until: trace.time[i]!, figures: { short } }];
+      return [{ time: from, until: trace.time[i]!, figures: { short } }];
     });
   },
 };

@@ -1,12 +1,18 @@
 import { STERNWAY_GATHERED_MPS } from '../../policy';
 import { alongAt, sampleAt } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Throttle that is hard for taking way off. Judgement. */
 const HARD = 0.6;
 
+/** More throttle astern than was wanted: she was stopped and gathered sternway. */
+interface Figures {
+  readonly throttle: number;
+  readonly sternway: number;
+}
+
 /** Astern with so much throttle that she did not stop but went back. */
-export const asternHard: FaultRule<'astern too hard'> = {
+export const asternHard: FaultRule<'astern too hard', Figures> = {
   id: 'astern too hard',
   find({ driving, trace }) {
     return driving.flatMap(({ engine, gear, from, to }) => {
@@ -19,7 +25,7 @@ export const asternHard: FaultRule<'astern too hard'> = {
       const sternway = -alongAt(trace, ends);
       if (throttle < HARD || sternway < STERNWAY_GATHERED_MPS) return [];
       const figures = { throttle, sternway };
-      return [{ rule: 'astern too hard', time: from, until: to, figures }];
+      return [{ time: from, until: to, figures }];
     });
   },
 };

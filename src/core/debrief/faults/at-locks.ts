@@ -1,5 +1,5 @@
 import type { Review } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** A sign holds for the paddles wound within so long of it, s; two wound within so long are one move. Judgement. */
 const SIGN_HOLDS_S = 60;
@@ -14,8 +14,13 @@ function paddlesUp({ run }: Review) {
   );
 }
 
+/** A paddle wound without the helm's sign, and by whom. */
+interface PaddleWithoutSign {
+  readonly who: number;
+}
+
 /** A paddle was wound up with no sign from the helm that she is held since the move before. */
-export const paddleWithoutSign: FaultRule<'paddle without sign'> = {
+export const paddleWithoutSign: FaultRule<'paddle without sign', PaddleWithoutSign> = {
   id: 'paddle without sign',
   find(review) {
     const signs = review.orders.flatMap(({ time, order }) => (order.do === 'signal' ? [time] : []));
@@ -26,13 +31,19 @@ export const paddleWithoutSign: FaultRule<'paddle without sign'> = {
       if (time - before <= ONE_MOVE_S) return [];
       const seen = signs.some((at) => at <= time && at >= Math.max(before, time - SIGN_HOLDS_S));
       if (seen) return [];
-      return [{ rule: 'paddle without sign', time, until: time, figures: { who } }];
+      return [{ time, until: time, figures: { who } }];
     });
   },
 };
 
+/** Over the cill in a falling chamber: seconds she had left, if she was to hang, and whether she did. */
+interface OverTheCill {
+  readonly left: number | null;
+  readonly hung: boolean;
+}
+
 /** She lay over the cill while the chamber fell. */
-export const overTheCill: FaultRule<'over the cill'> = {
+export const overTheCill: FaultRule<'over the cill', OverTheCill> = {
   id: 'over the cill',
   find({ run }) {
     return run.events.flatMap((event) => {
@@ -42,7 +53,7 @@ export const overTheCill: FaultRule<'over the cill'> = {
       );
       const figures = { left: event.seconds ?? null, hung: hung !== undefined };
       const until = hung?.time ?? event.time;
-      return [{ rule: 'over the cill', time: event.time, until, figures }];
+      return [{ time: event.time, until, figures }];
     });
   },
 };
@@ -55,8 +66,15 @@ const GRIPS = {
 const BY = { wedged: 'sides', 'on a gate': 'gate', 'under the coping': 'coping' } as const;
 const isGrip = (what: string): what is keyof typeof GRIPS => what in GRIPS;
 
+/** Wedged between the sides of a chamber, or an end on a gate, as the level went: seconds she had left, and whether she hung. */
+interface GrippedInLock {
+  readonly by: 'sides' | 'gate' | 'coping';
+  readonly left: number | null;
+  readonly hung: boolean;
+}
+
 /** She was wedged between the sides of a chamber, or an end of her lay on a gate, as the level went. */
-export const grippedInLock: FaultRule<'gripped in a lock'> = {
+export const grippedInLock: FaultRule<'gripped in a lock', GrippedInLock> = {
   id: 'gripped in a lock',
   find({ run }) {
     return run.events.flatMap((event) => {
@@ -71,13 +89,20 @@ export const grippedInLock: FaultRule<'gripped in a lock'> = {
       const hung = ends?.is === 'lock' && ends.what !== 'free again';
       const figures = { by: BY[what], left: event.seconds ?? null, hung };
       const until = ends?.time ?? event.time;
-      return [{ rule: 'gripped in a lock', time: event.time, until, figures }];
+      return [{ time: event.time, until, figures }];
     });
   },
 };
 
+/** A line made fast in a falling chamber. */
+interface LineFastInLock {
+  readonly line: number;
+  readonly hung: boolean;
+  readonly parted: boolean;
+}
+
 /** A line was made fast in a chamber that fell; in the end it takes her weight. */
-export const lineFastInLock: FaultRule<'line fast in a lock'> = {
+export const lineFastInLock: FaultRule<'line fast in a lock', LineFastInLock> = {
   id: 'line fast in a lock',
   find({ run }) {
     return run.events.flatMap((event) => {
@@ -92,7 +117,7 @@ export const lineFastInLock: FaultRule<'line fast in a lock'> = {
       );
       const parted = worse?.is === 'line' && worse.what === 'parted';
       const figures = { line, hung: worse !== undefined, parted };
-      return [{ rule: 'line fast in a lock', time, until: worse?.time ?? time, figures }];
+      return [{ time, until: worse?.time ?? time, figures }];
     });
   },
 };

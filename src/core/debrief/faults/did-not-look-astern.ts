@@ -1,14 +1,21 @@
 import { nameOfThing } from '../../monitors';
 import { roomAlong } from '../../search';
 import { poseAt, sampleAt } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 const AFT = /stern|quarter/;
 const AFTER_S = 3;
 
+/** Went astern with something close behind, and touched it. */
+interface Figures {
+  readonly room: number;
+  readonly what: string;
+}
+
 /** Something within her own length right astern as the gear went in, and it was touched. */
-export const didNotLookAstern: FaultRule<'did not look astern'> = {
+export const didNotLookAstern: FaultRule<'did not look astern', Figures> = {
   id: 'did not look astern',
+  grave: true,
   find({ driving, run, trace, world }) {
     const { craft, shore } = world;
     return driving.flatMap(({ gear, from, to }) => {
@@ -23,7 +30,7 @@ export const didNotLookAstern: FaultRule<'did not look astern'> = {
       const { distance: room, obstacle } = roomAlong(craft, shore, new Set(), pose, -1, most);
       if (obstacle !== touch.obstacle) return [];
       const figures = { room, what: nameOfThing(world, obstacle) ?? touch.name };
-      return [{ rule: 'did not look astern', time: from, until: touch.time, figures }];
+      return [{ time: from, until: touch.time, figures }];
     });
   },
 };

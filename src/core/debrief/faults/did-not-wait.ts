@@ -1,15 +1,23 @@
 import { HARDLY_MOVING_MPS } from '../../policy';
 import { isUnderWay, trafficGap } from '../../drive';
 import { poseAt } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Room somebody under way is to be given, m. Judgement. */
 const ROOM_M = { paddler: 4, boat: 3 } as const;
 const EVERY = 2;
 
+/** Close by somebody under way with way on. */
+interface Figures {
+  readonly what: string;
+  readonly gap: number;
+  readonly speed: number;
+}
+
 /** Somebody was under way in her way, and she went on close by them instead of stopping to let them pass. */
-export const didNotWait: FaultRule<'did not wait'> = {
+export const didNotWait: FaultRule<'did not wait', Figures> = {
   id: 'did not wait',
+  grave: true,
   find({ traffic, trace, world }) {
     const { deck } = world.craft.spec.hull;
     return traffic.flatMap((one) => {
@@ -26,7 +34,7 @@ export const didNotWait: FaultRule<'did not wait'> = {
       }
       if (!worst) return [];
       const figures = { what: one.name, gap: Math.max(0, worst.gap), speed: worst.speed };
-      return [{ rule: 'did not wait', time: worst.time, until, figures }];
+      return [{ time: worst.time, until, figures }];
     });
   },
 };

@@ -1,5 +1,5 @@
 import { waterSpeedAt, ordersOf } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** The wheel follows the gear within so long, and by so much: it was wanted from the first. Judgement. */
 const WITHIN_S = 4;
@@ -8,8 +8,14 @@ const TURNED = (12 * Math.PI) / 180;
 /** With more way on than this she steers by her way, and the wheel may follow, m/s. */
 const STEERS_BY_WAY_MPS = 1.2;
 
+/** The gear was in, and only then the wheel was turned: so much later, so far. */
+interface Figures {
+  readonly late: number;
+  readonly turned: number;
+}
+
 /** Gear engaged, and only then the wheel turned: the burst has gone the wrong way by then. */
-export const gearBeforeSteering: FaultRule<'gear before steering'> = {
+export const gearBeforeSteering: FaultRule<'gear before steering', Figures> = {
   id: 'gear before steering',
   find(review) {
     const wheels = ordersOf(review, 'wheel');
@@ -28,7 +34,7 @@ export const gearBeforeSteering: FaultRule<'gear before steering'> = {
       const turned = Math.abs(last.order.angle - was);
       if (turned < TURNED || Math.abs(last.order.angle) < TURNED) return [];
       const figures = { late: later[0]!.time - time, turned };
-      return [{ rule: 'gear before steering', time, until: last.time, figures }];
+      return [{ time, until: last.time, figures }];
     });
   },
 };

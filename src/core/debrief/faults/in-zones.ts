@@ -1,7 +1,7 @@
 import { cos, isInside, sin } from '../../math';
 import type { Zone } from '../../plan';
 import { poseAt, waterSpeedAt, type Review } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Throttle whose wash does harm however slowly she goes, and how long it has to last, s. Judgement. */
 const STRONG = 0.5;
@@ -26,8 +26,14 @@ function* samplesIn({ trace, world }: Review, { outline }: Zone): Generator<numb
   }
 }
 
+/** Some of her was in water that is to be kept out of. */
+interface InForbiddenWater {
+  readonly what: string;
+  readonly seconds: number;
+}
+
 /** In water that is to be kept out of. */
-export const inForbiddenWater: FaultRule<'in no-go water'> = {
+export const inForbiddenWater: FaultRule<'in no-go water', InForbiddenWater> = {
   id: 'in no-go water',
   find(review) {
     const { time } = review.trace;
@@ -36,13 +42,21 @@ export const inForbiddenWater: FaultRule<'in no-go water'> = {
       if (inside.length === 0) return [];
       const [from, until] = [time[inside[0]!]!, time[inside.at(-1)!]!];
       const figures = { what: zone.name, seconds: until - from };
-      return [{ rule: 'in no-go water', time: from, until, figures }];
+      return [{ time: from, until, figures }];
     });
   },
 };
 
+/** Wash where it harms: fastest through the water there, what is allowed, and the most throttle. */
+interface Wash {
+  readonly what: string;
+  readonly speed: number;
+  readonly most: number;
+  readonly throttle: number;
+}
+
 /** Wash where it does harm: too fast through the water, or strong throttle. */
-export const wash: FaultRule<'wash'> = {
+export const wash: FaultRule<'wash', Wash> = {
   id: 'wash',
   find(review) {
     const { trace } = review;
@@ -66,7 +80,7 @@ export const wash: FaultRule<'wash'> = {
       }
       if (seconds < LASTS_S) return [];
       const figures = { what: zone.name, speed: fastest, most: zone.most, throttle };
-      return [{ rule: 'wash', time: first, until: last, figures }];
+      return [{ time: first, until: last, figures }];
     });
   },
 };

@@ -18,15 +18,11 @@ import { steeringReversed } from './steering-reversed';
 import { thrusterLeanedOn } from './thruster-leaned-on';
 import { tooFast } from './too-fast';
 import { turnedEarly } from './turned-early';
-import type { Fault, FaultRule } from './types';
+import type { FaultRule, Finding } from './rule';
 import { watchedOneEnd } from './watched-one-end';
 
-export type { Fault, FaultFigures, FaultId, FaultOf, FaultRule } from './types';
-
-type AnyRule = Pick<FaultRule, 'id'> & { find(review: Review): readonly Fault[] };
-
 /** Every rule: what hurts people first, then what hurts boats, then what will one day. */
-export const FAULT_RULES: readonly AnyRule[] = [
+export const FAULT_RULES = [
   personInDanger,
   lineFastInLock,
   overTheCill,
@@ -51,9 +47,27 @@ export const FAULT_RULES: readonly AnyRule[] = [
   noPause,
   wash,
   thrusterLeanedOn,
-];
+] as const;
+
+type Rule = (typeof FAULT_RULES)[number];
+export type FaultId = Rule['id'];
+
+/** What each rule tells with a fault it has found: SI, radians. */
+export type FaultFigures = {
+  [R in Rule as R['id']]: R extends FaultRule<string, infer F> ? F : never;
+};
+
+/** A fault with its moment. */
+export type FaultOf<K extends FaultId> = { readonly rule: K } & Finding<FaultFigures[K]>;
+export type Fault = { [K in FaultId]: FaultOf<K> }[FaultId];
+
+/** Faults that a careful hand does not make. */
+export const GRAVE_FAULTS: ReadonlySet<FaultId> = new Set(
+  FAULT_RULES.flatMap((rule: FaultRule) => (rule.grave ? [rule.id as FaultId] : [])),
+);
 
 /** All faults of a run, in the order of their weight. */
-export function faultsOf(review: Review): readonly Fault[] {
-  return FAULT_RULES.flatMap((rule) => rule.find(review));
-}
+export const faultsOf = (review: Review): readonly Fault[] =>
+  FAULT_RULES.flatMap(({ id, find }: FaultRule) =>
+    find(review).map((found) => ({ rule: id, ...found }) as Fault),
+  );

@@ -1,6 +1,6 @@
 import { roomAlong } from '../../search';
 import { alongAt, poseAt, sampleAt } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** A gear in for so long with no order given is not a burst, s; and way gained that makes it matter, m/s. Judgement. */
 const LONG_S = 10;
@@ -8,8 +8,15 @@ const GAINED_MPS = 0.3;
 /** Room ahead that makes the way matter: so many of her lengths. */
 const NEAR_LENGTHS = 4;
 
+/** In gear with nothing done: so long, gaining so much way, with so much room ahead at its end. */
+interface Figures {
+  readonly seconds: number;
+  readonly gained: number;
+  readonly room: number;
+}
+
 /** In gear while the mind is elsewhere: nothing ordered, and way gathered towards something. */
-export const leftInGear: FaultRule<'left in gear'> = {
+export const leftInGear: FaultRule<'left in gear', Figures> = {
   id: 'left in gear',
   find({ driving, orders, trace, world, berth }) {
     const { craft, shore } = world;
@@ -38,7 +45,7 @@ export const leftInGear: FaultRule<'left in gear'> = {
       const room = roomAlong(craft, shore, berth, pose, gear, near).distance;
       if (room >= near) return [];
       const figures = { seconds: end - start, gained, room };
-      return [{ rule: 'left in gear', time: start, until: end, figures }];
+      return [{ time: start, until: end, figures }];
     });
   },
 };

@@ -1,17 +1,25 @@
 import { lineLimits } from '../../simulation';
 import { WORKING_LOAD } from '../../search';
 import { seenTo } from './seen-to';
-import type { FaultOf, FaultRule } from './types';
+import type { FaultRule, Finding } from './rule';
 
 /** Over its working load for so long with nobody seeing to it, s. Judgement. */
 const UNSEEN_S = 3;
 
+/** A line near its working load, and nobody saw to it. */
+interface Figures {
+  readonly line: number;
+  readonly tension: number;
+  readonly breaks: number;
+  readonly seconds: number;
+}
+
 /** A line bar-tight, over the share of its breaking load it is to be worked at, and neither eased nor the engine taken off. */
-export const lineNotWatched: FaultRule<'line not watched'> = {
+export const lineNotWatched: FaultRule<'line not watched', Figures> = {
   id: 'line not watched',
   find({ trace, world, orders, input }) {
     const { time } = trace;
-    const found: FaultOf<'line not watched'>[] = [];
+    const found: Finding<Figures>[] = [];
     (input.rigging?.lines ?? []).forEach((_, line) => {
       const tension = trace.lines[line]?.tension;
       if (!tension) return;
@@ -27,7 +35,6 @@ export const lineNotWatched: FaultRule<'line not watched'> = {
         const most = tension.subarray(from, i).reduce((a, b) => Math.max(a, b), 0);
         if (ends - begins >= UNSEEN_S && !seenTo(orders, line, begins, UNSEEN_S))
           found.push({
-            rule: 'line not watched',
             time: begins,
             until: ends,
             figures: { line, tension: most, breaks, seconds: ends - begins },

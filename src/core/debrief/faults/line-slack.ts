@@ -1,7 +1,7 @@
 import { MADE } from '../../holding';
 import { cos, sin } from '../../math';
 import { seenTo } from './seen-to';
-import type { FaultOf, FaultRule } from './types';
+import type { FaultRule, Finding } from './rule';
 
 /** Slack for so long with nobody seeing to it, s; by so much of its length, and no less than so many m. Judgement. */
 const UNSEEN_S = 4;
@@ -11,12 +11,19 @@ const LEAST_SLACK_M = 0.8;
 const HELD_SHARE = 0.01;
 const HELD_S = 6;
 
+/** A line that had held her come slack, by so much, and nobody saw to it. */
+interface Figures {
+  readonly line: number;
+  readonly slack: number;
+  readonly seconds: number;
+}
+
 /** A line that held her, made fast or on turns, come slack by more than her swing, and nobody saw to it. */
-export const lineSlack: FaultRule<'line slack'> = {
+export const lineSlack: FaultRule<'line slack', Figures> = {
   id: 'line slack',
   find({ trace, orders, input, world }) {
     const { time, x, y, heading } = trace;
-    const found: FaultOf<'line slack'>[] = [];
+    const found: Finding<Figures>[] = [];
     (input.rigging?.lines ?? []).forEach(({ from, boat = 0 }, line) => {
       const columns = trace.lines[line];
       if (boat !== 0 || !columns) return;
@@ -37,7 +44,6 @@ export const lineSlack: FaultRule<'line slack'> = {
         const much = most > Math.max(LEAST_SLACK_M, SLACK_SHARE * length[Math.max(0, begins)]!);
         if (begins >= 0 && much && seconds >= UNSEEN_S && !seenTo(orders, line, from, UNSEEN_S))
           found.push({
-            rule: 'line slack',
             time: from,
             until: time[i]!,
             figures: { line, slack: most, seconds },

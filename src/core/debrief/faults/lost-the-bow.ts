@@ -1,7 +1,7 @@
 import { sin } from '../../math';
 import { windAt } from '../../simulation';
 import { sampleAt, waterSpeedAt } from '../context';
-import type { FaultOf, FaultRule } from './types';
+import type { FaultRule, Finding } from './rule';
 
 /** The bow has fallen off so far within so long, with hardly any way on. Judgement. */
 const FELL = (25 * Math.PI) / 180;
@@ -10,13 +10,19 @@ const SLOW_MPS = 0.8;
 /** Rudder that is ordered the other way, or not at all. */
 const TOGETHER = (5 * Math.PI) / 180;
 
+/** The bow fell off down-wind against what was ordered. */
+interface Figures {
+  readonly fell: number;
+  readonly seconds: number;
+}
+
 /** Her bow went down-wind, and what was ordered was the other way or nothing. */
-export const lostTheBow: FaultRule<'lost the bow'> = {
+export const lostTheBow: FaultRule<'lost the bow', Figures> = {
   id: 'lost the bow',
   find({ trace, world }) {
     const { time, heading, rudder } = trace;
     const wind = new Float64Array(2);
-    const found: FaultOf<'lost the bow'>[] = [];
+    const found: Finding<Figures>[] = [];
     for (let i = 0; i < time.length; i++) {
       if (found.length > 0 && time[i]! < found.at(-1)!.until) continue;
       windAt(wind, world.environment, time[i]!);
@@ -34,7 +40,6 @@ export const lostTheBow: FaultRule<'lost the bow'> = {
       const fell = away * (heading[k]! - heading[i]!);
       if (fell < FELL || thrusters(trace, i, k, away)) continue;
       found.push({
-        rule: 'lost the bow',
         time: time[i]!,
         until: time[k]!,
         figures: { fell, seconds: time[k]! - time[i]! },

@@ -1,12 +1,20 @@
 import { overruns } from './stopping';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Driving on for so long with no room left to stop in is late, s: less is nobody's hand. Judgement. */
 const LATE_S = 1;
 
+/** Still driving on when there was no room left to stop in. */
+interface Figures {
+  readonly late: number;
+  readonly room: number;
+  readonly needs: number;
+}
+
 /** Still in gear, the way she went, when neutral was due long since. */
-export const neutralLate: FaultRule<'neutral late'> = {
+export const neutralLate: FaultRule<'neutral late', Figures> = {
   id: 'neutral late',
+  grave: true,
   find(review) {
     const all = overruns(review);
     return review.driving.flatMap(({ gear, from, to }) => {
@@ -14,7 +22,7 @@ export const neutralLate: FaultRule<'neutral late'> = {
       const first = during[0];
       if (!first || to - first.time < LATE_S) return [];
       const figures = { late: to - first.time, room: first.room, needs: first.needs };
-      return [{ rule: 'neutral late', time: first.time, until: to, figures }];
+      return [{ time: first.time, until: to, figures }];
     });
   },
 };

@@ -1,14 +1,21 @@
-import type { FaultOf, FaultRule } from './types';
+import type { FaultRule, Finding } from './rule';
 
 /** Shortest pause in neutral between ahead and astern that a gearbox is given by hand, s. Judgement. */
 const LEAST_PAUSE_S = 1;
 
+/** Straight through neutral: the pause, and what the gearbox asks for. */
+interface Figures {
+  readonly pause: number;
+  readonly wanted: number;
+  readonly engine: number;
+}
+
 /** From ahead straight to astern, or back: the levers, not what the gearbox made of them. */
-export const noPause: FaultRule<'no pause in neutral'> = {
+export const noPause: FaultRule<'no pause in neutral', Figures> = {
   id: 'no pause in neutral',
   find({ orders, world }) {
     const { drives } = world.craft.spec;
-    const found: FaultOf<'no pause in neutral'>[] = [];
+    const found: Finding<Figures>[] = [];
     drives.forEach((drive, engine) => {
       const wanted = Math.max(LEAST_PAUSE_S, drive.neutralPause);
       let driven = 0;
@@ -24,7 +31,6 @@ export const noPause: FaultRule<'no pause in neutral'> = {
         const pause = time - left;
         if (order.gear !== 0 && order.gear === -driven && pause < wanted)
           found.push({
-            rule: 'no pause in neutral',
             time,
             until: time,
             figures: { pause, wanted, engine },

@@ -1,5 +1,5 @@
 import { waterSpeedAt } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Wheel that matters, and how long it is kept after the gear has changed before it is a fault. Judgement. */
 const ANGLE = (12 * Math.PI) / 180;
@@ -9,8 +9,14 @@ const BETWEEN_S = 6;
 /** With more way than this she is steered otherwise, m/s. */
 const SLOW_MPS = 1.5;
 
+/** The thrust was turned round with the gear, the wheel was not. */
+interface Figures {
+  readonly angle: number;
+  readonly seconds: number;
+}
+
 /** Outboards and outdrives push where they point: with the gear turned round, so must the wheel be. */
-export const steeringReversed: FaultRule<'steering not reversed'> = {
+export const steeringReversed: FaultRule<'steering not reversed', Figures> = {
   id: 'steering not reversed',
   find({ driving, trace, world }) {
     const { drives } = world.craft.spec;
@@ -23,7 +29,7 @@ export const steeringReversed: FaultRule<'steering not reversed'> = {
       const kept = keptFor(trace, now.from, now.to, angle);
       if (Math.abs(angle) < ANGLE || kept < KEPT_S) return [];
       const figures = { angle, seconds: kept };
-      return [{ rule: 'steering not reversed', time: now.from, until: now.from + kept, figures }];
+      return [{ time: now.from, until: now.from + kept, figures }];
     });
   },
 };

@@ -1,4 +1,4 @@
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** Seconds at full power, and share of the run, beyond which a thruster is no backup any more. Judgement. */
 const SECONDS = 20;
@@ -7,8 +7,15 @@ const SHARE = 0.25;
 const HOT = 0.75;
 const RUNS = 0.1;
 
+/** Thrusters did the work of engine and rudder. */
+interface Figures {
+  readonly seconds: number;
+  readonly share: number;
+  readonly heat: number;
+}
+
 /** Thrusters used for what engine and rudder are for. */
-export const thrusterLeanedOn: FaultRule<'thruster leaned on'> = {
+export const thrusterLeanedOn: FaultRule<'thruster leaned on', Figures> = {
   id: 'thruster leaned on',
   find({ trace, world, run }) {
     return world.craft.spec.thrusters.flatMap(({ heatTime }, i) => {
@@ -31,7 +38,7 @@ export const thrusterLeanedOn: FaultRule<'thruster leaned on'> = {
       const leaned = seconds > SECONDS && share > SHARE;
       if (!leaned && heat < HOT) return [];
       const figures = { seconds, share, heat: Math.min(1, heat) };
-      return [{ rule: 'thruster leaned on', time: Math.max(0, begins), until: ends, figures }];
+      return [{ time: Math.max(0, begins), until: ends, figures }];
     });
   },
 };

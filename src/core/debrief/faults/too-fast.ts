@@ -1,20 +1,28 @@
 import { nameOfThing } from '../../monitors';
 import { overruns } from './stopping';
-import type { FaultOf, FaultRule } from './types';
+import type { FaultRule, Finding } from './rule';
 
 /** Moments further apart than this are two faults, s. */
 const APART_S = 4;
 
+/** Faster than the room ahead allows. */
+interface Figures {
+  readonly speed: number;
+  readonly room: number;
+  readonly needs: number;
+  readonly what: string | null;
+}
+
 /** Way on that could not be taken off in the room ahead, told at its worst. */
-export const tooFast: FaultRule<'too fast for the room'> = {
+export const tooFast: FaultRule<'too fast for the room', Figures> = {
   id: 'too fast for the room',
+  grave: true,
   find(review) {
-    const found: FaultOf<'too fast for the room'>[] = [];
+    const found: Finding<Figures>[] = [];
     for (const { time, speed, room, needs, obstacle } of overruns(review)) {
       const last = found.at(-1);
       const what = nameOfThing(review.world, obstacle);
-      const fault: FaultOf<'too fast for the room'> = {
-        rule: 'too fast for the room',
+      const fault: Finding<Figures> = {
         time,
         until: time,
         figures: { speed, room, needs, what },

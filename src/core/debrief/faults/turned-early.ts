@@ -1,7 +1,7 @@
 import { runPlan, type Run } from '../../plan';
 import { type Trace } from '../../simulation';
 import type { Review } from '../context';
-import type { FaultRule } from './types';
+import type { FaultRule } from './rule';
 
 /** A turn: so far from the heading she came with. */
 const TURN = (25 * Math.PI) / 180;
@@ -30,11 +30,18 @@ function planned(review: Review): Run {
   return known;
 }
 
+/** The turn was begun before the place the plan turns at. */
+interface Figures {
+  readonly early: number;
+  readonly clearance: number;
+  readonly unused: number;
+}
+
 /**
  * The turn begun before the place where the plan begins it, and the room that was left unused paid for with clearance.
  * Where the plan itself does not get there it teaches nothing, and nothing is said.
  */
-export const turnedEarly: FaultRule<'turned early'> = {
+export const turnedEarly: FaultRule<'turned early', Figures> = {
   id: 'turned early',
   find(review) {
     const { trace, run, world } = review;
@@ -50,6 +57,6 @@ export const turnedEarly: FaultRule<'turned early'> = {
     if (!(lost >= NEARER_M)) return [];
     const time = trace.time[turn.at]!;
     const figures = { early, clearance: least, unused: lost };
-    return [{ rule: 'turned early', time, until: run.clearance?.time ?? time, figures }];
+    return [{ time, until: run.clearance?.time ?? time, figures }];
   },
 };

@@ -1,5 +1,6 @@
 import { alongAt, sampleAt } from '../context';
-import type { FaultRule } from './types';
+import type { HullPart, TouchGrade } from '../../monitors';
+import type { FaultRule } from './rule';
 
 const FORWARD = /bow/;
 const AFT = /stern|quarter/;
@@ -8,8 +9,16 @@ const AFT = /stern|quarter/;
 const WAY_MPS = 0.1;
 const BEFORE_S = 4;
 
+/** The end nobody was looking at came nearest, or touched. */
+interface Figures {
+  readonly part: HullPart;
+  readonly what: string;
+  readonly grade: TouchGrade;
+  readonly speed: number;
+}
+
 /** A touch that was no soft one at the end that was not being driven with: the stern going ahead, the bow going astern. */
-export const watchedOneEnd: FaultRule<'watched one end'> = {
+export const watchedOneEnd: FaultRule<'watched one end', Figures> = {
   id: 'watched one end',
   find({ run, trace, driving }) {
     return run.touches.flatMap(({ time, part, name, grade, speed }) => {
@@ -23,7 +32,7 @@ export const watchedOneEnd: FaultRule<'watched one end'> = {
         (AFT.test(part) && ahead && !astern) || (FORWARD.test(part) && astern && !ahead);
       if (!unseen) return [];
       const figures = { part, what: name, grade, speed };
-      return [{ rule: 'watched one end', time, until: time, figures }];
+      return [{ time, until: time, figures }];
     });
   },
 };

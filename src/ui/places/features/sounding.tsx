@@ -1,5 +1,5 @@
 import { LengthBox } from '../../parts/LengthBox';
-import { depthText } from '../../words/area';
+import { depthText } from '../../words/depth';
 import { LAND_FROM, spotted, type FieldsProps } from './view';
 
 const Fields = ({ feature, change }: FieldsProps<'sounding'>) => (
