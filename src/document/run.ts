@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { COLUMN_NAMES, namedColumns, type OwnColumn } from '@/core/simulation';
-import type { Run } from '@/core/plan';
+import { OUTCOMES, type Run } from '@/core/plan';
 import { degrees } from './fields';
 import { eventText, headingOf } from './event-text';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
@@ -22,20 +22,7 @@ const touchSchema = z.strictObject({
 
 /** What `npm run play` prints: a run without its trace. */
 export const runSummarySchema = z.strictObject({
-  outcome: z.enum([
-    'reached',
-    'missed',
-    'hard touch',
-    'unsafe',
-    'fouled',
-    'struck',
-    'aground',
-    'hung up',
-    'caught overhead',
-    'broke off',
-    'cue never came',
-    'out of time',
-  ]),
+  outcome: z.enum(OUTCOMES),
   duration_s: finite,
   goal: z.array(
     z.strictObject({

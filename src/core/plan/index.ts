@@ -12,7 +12,7 @@ export { RunLoop, runPlan, runTillHard, type MakeController, type RunWatch } fro
 export { standsOver } from './on-foot';
 export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
-export type { StepMark, Outcome, Run } from './run';
+export { OUTCOMES, type Outcome, type Run, type StepMark } from './run';
 export {
   AT_HAND_M,
   NO_RIGGING,

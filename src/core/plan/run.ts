@@ -3,25 +3,28 @@ import type { Trace } from '../simulation';
 import type { RunEvent } from './events';
 import type { GoalCheck } from './goal';
 
-export type Outcome =
-  | 'reached'
-  | 'missed'
-  | 'hard touch'
+/** How a run can end. What each is called and why it came about stands in ui/words/outcomes. */
+export const OUTCOMES = [
+  'reached',
+  'missed',
+  'hard touch',
   /** Somebody stepped with a propeller turning near them. */
-  | 'unsafe'
+  'unsafe',
   /** A line got into the propeller. */
-  | 'fouled'
+  'fouled',
   /** Somebody else under way was run into. */
-  | 'struck'
-  /** She took the ground. */
-  | 'aground'
-  /** She hangs on a lock's cill. */
-  | 'hung up'
-  /** She did not fit under a bridge. */
-  | 'caught overhead'
-  | 'broke off'
-  | 'cue never came'
-  | 'out of time';
+  'struck',
+  /** The boat took the ground. */
+  'aground',
+  /** The boat hangs in a lock. */
+  'hung up',
+  /** The boat did not fit under a bridge. */
+  'caught overhead',
+  'broke off',
+  'cue never came',
+  'out of time',
+] as const;
+export type Outcome = (typeof OUTCOMES)[number];
 
 /** Where and when a step began. Radians, m, s. */
 export interface StepMark {

@@ -16,7 +16,7 @@ import type { DayRun } from '@/planner';
 import { useDayRuns } from '../hooks/use-look';
 import { useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { outcomeWord } from '../words/run';
+import { outcomeWord } from '../words/outcomes';
 import { boatSpeed, compassPoint, distance, windSpeed, type Units } from '../words/units';
 import { clockAt, DayChartView } from './DayChartView';
 import { windowsOf } from './windows';

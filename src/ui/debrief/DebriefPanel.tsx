@@ -6,7 +6,7 @@ import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { changeText } from '../words/changes';
 import { CARE_WORDS, careReason, FAULT_WORDS, faultEvidence } from '../words/faults';
-import { outcomeWords } from '../words/run';
+import { outcomeWords } from '../words/outcomes';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from '../words/units';
 import { Notes } from './Notes';
 import { Progress } from './Progress';

@@ -10,7 +10,7 @@ import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
 import { refusalWords } from '../words/refusals';
 import { TECHNIQUE_WORDS } from '../words/techniques';
-import { outcomeWords } from '../words/run';
+import { outcomeWords } from '../words/outcomes';
 import { OwnTechniques } from './OwnTechniques';
 
 const nameOf = (technique: TechniqueId | OwnTechnique) =>

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { openFile, useRuns } from '../debrief/use-runs';
 import { Choice } from '../parts/Choice';
-import { outcomeWord } from '../words/run';
+import { outcomeWord } from '../words/outcomes';
 import { useLive, useLiveState } from './use-live';
 
 const PLAN = 'plan';

@@ -6,7 +6,7 @@ import { useWorkspace } from '../state/context';
 import { useUnits } from '../state/preferences';
 import { problemLines } from '@/document';
 import { clock } from '../words/units';
-import { outcomeWords } from '../words/run';
+import { outcomeWords } from '../words/outcomes';
 import { GhostChoice } from './GhostChoice';
 import { Hands } from './Hands';
 import { KeySheet } from './KeySheet';

@@ -8,6 +8,7 @@ import { useGrid } from '../hooks/use-look';
 import { useUnits } from '../state/preferences';
 import { fit, type Box } from '../water/camera';
 import { compassPoint, distance, speedFrom, windSpeed, type Units } from '../words/units';
+import { outcomeWord } from '../words/outcomes';
 
 const DIRECTIONS_DEG = [0, 45, 90, 135, 180, 225, 270, 315];
 const SPEEDS_KN = [5, 10, 15, 20];
@@ -112,14 +113,6 @@ export function GridSheet({
   );
 }
 
-const FAILED: Readonly<Record<string, string>> = {
-  missed: 'not there',
-  'hard touch': 'hard touch',
-  'broke off': 'broken off',
-  'cue never came': 'no cue',
-  'out of time': 'out of time',
-};
-
 function Cell({
   cell,
   from,
@@ -160,7 +153,7 @@ function Cell({
     ? clearance
       ? distance(Math.max(0, clearance.distance), units)
       : 'clear'
-    : (FAILED[run.outcome] ?? run.outcome);
+    : outcomeWord(run.outcome).toLowerCase();
   return (
     <div style={CELL} className="relative overflow-hidden">
       <svg

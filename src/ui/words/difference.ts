@@ -1,8 +1,9 @@
 import { NO_ROOM_M } from '@/core/policy';
 import type { Difference } from '@/core/monitors';
-import type { Outcome, Run } from '@/core/plan';
+import type { Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from './units';
+import { outcomeWord } from './outcomes';
 
 export interface DifferenceLine {
   readonly name: string;
@@ -10,21 +11,7 @@ export interface DifferenceLine {
   readonly worse: boolean;
 }
 
-const OUTCOMES: Readonly<Record<Outcome, string>> = {
-  reached: 'done',
-  missed: 'not there',
-  'hard touch': 'hard touch',
-  unsafe: 'somebody in danger',
-  fouled: 'line in the propeller',
-  struck: 'somebody run into',
-  'hung up': 'hung up in the lock',
-  aground: 'aground',
-  'caught overhead': 'caught overhead',
-  'broke off': 'broken off',
-  'cue never came': 'waiting still',
-  'out of time': 'out of time',
-};
-
+const inLine = ({ outcome }: Run) => outcomeWord(outcome).toLowerCase();
 const pair = (a: string, b: string) => (a === b ? a : `${a} → ${b}`);
 
 /** How a run differs from the one it is held against, the one held first in every pair. */
@@ -37,7 +24,7 @@ export function differenceLines(
   const lines: DifferenceLine[] = [
     {
       name: 'outcome',
-      text: pair(OUTCOMES[held.outcome], OUTCOMES[now.outcome]),
+      text: pair(inLine(held), inLine(now)),
       worse: held.outcome === 'reached' && now.outcome !== 'reached',
     },
   ];

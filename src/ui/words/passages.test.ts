@@ -4,7 +4,8 @@ import { eventText } from '@/document/event-text';
 import { demoFile } from '@/document/testing/demo';
 import { handsOf } from '../plan/said';
 import { givenText } from '../plan/orders';
-import { outcomeWords, readings, surprises } from './run';
+import { readings, surprises } from './run';
+import { outcomeWords } from './outcomes';
 
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 

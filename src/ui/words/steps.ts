@@ -1,4 +1,4 @@
-import type { CueDocument, OrderDocument } from '@/document';
+import type { CueDocument, OrderDocument, PlanDocument } from '@/document';
 import { simpleCueText } from '../plan/cues';
 import { toldText } from '../plan/orders';
 import { tidy, type Units } from './units';
@@ -19,3 +19,7 @@ export function ordersText(orders: readonly OrderDocument[]): string {
   const hands = orders.filter((order) => order.do !== 'call');
   return hands.length > 0 ? hands.map(orderText).join(', ') : 'nothing to do';
 }
+
+/** "step 3", or "the end". */
+export const stepName = (plan: PlanDocument, step: number): string =>
+  step >= plan.steps.length ? 'the end' : `step ${step + 1}`;

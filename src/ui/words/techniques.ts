@@ -1,7 +1,7 @@
 import type { Boat, GoalDocument } from '@/document';
 import type { TechniqueId, Way } from '@/planner';
 import { namedPoints } from '@/document';
-import { outcomeWords } from './run';
+import { outcomeWords } from './outcomes';
 import { distance, windSpeed, type Units } from './units';
 import { limitWords } from './way-out';
 

@@ -1,5 +1,6 @@
 import type { EscapeName, InHand, WayOutAt, WindLimit } from '@/core/search';
 import { distance, windSpeed, type Units } from './units';
+import { failsBy } from './outcomes';
 
 export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
   stop: 'stop her',
@@ -21,27 +22,12 @@ export function wayOutText(at: WayOutAt, units: Units): string {
   return `${words}, ${distance(Math.max(0, at.spare.distance), units)} to spare from ${at.spare.name}`;
 }
 
-const FAILS = {
-  reached: 'it holds',
-  missed: 'she does not get there',
-  'hard touch': 'a hard touch',
-  unsafe: 'somebody is in danger',
-  fouled: 'a line in the propeller',
-  struck: 'somebody run into',
-  'hung up': 'she hangs in the lock',
-  aground: 'she takes the ground',
-  'caught overhead': 'she is caught overhead',
-  'broke off': 'it is broken off',
-  'cue never came': 'a cue never comes',
-  'out of time': 'it takes too long',
-} as const;
-
 /** The wind it fails in: figure, meaning and what happens then. */
 export function limitWords(limit: WindLimit, units: Units): [string, string, string] {
   if (limit.wind === null && limit.outcome !== null)
-    return ['–', 'fails in this wind already', FAILS[limit.outcome]];
+    return ['–', 'fails in this wind already', failsBy(limit.outcome)];
   if (limit.wind === null) return [`> ${windSpeed(limit.holdsTo, units)}`, 'wind it holds in', ''];
-  const what = FAILS[limit.outcome ?? 'missed'];
+  const what = failsBy(limit.outcome ?? 'missed');
   const on = limit.touched ? ` on ${limit.touched}` : '';
   return [windSpeed(limit.wind, units), 'wind at which this fails', `${what}${on}`];
 }

@@ -4,7 +4,8 @@ import { demoFile } from '@/document/testing/demo';
 import { engineText, wheelText } from './helm';
 import { cueText, orderText } from './steps';
 import { gathered, whereWords } from './problems';
-import { outcomeWords, readings, surprises } from './run';
+import { readings, surprises } from './run';
+import { outcomeWords } from './outcomes';
 import {
   boatSpeed,
   clock,
