@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { PROPULSOR_KINDS, propulsorOf } from '@/core/boat';
 import { BOAT_VERSION, migrateBoat } from './boat-migrations';
 import { implausible } from './boat-sense';
-import { id, longText, shortText, within } from './fields';
+import { oneOf, id, longText, shortText, within } from './fields';
 import { ownerSchema } from './owner';
 
 export const BOAT_SCHEMA = 'yawtrope:boat';
@@ -93,8 +94,6 @@ const rudder = fin.extend({
   dragDeduction: within(0, 0.8).default(0),
 });
 
-export const DRIVE_KINDS = ['shaft', 'sail drive', 'outdrive', 'outboard', 'pod'] as const;
-
 const blades = z
   .number({ error: 'give 2 to 7 blades' })
   .int({ error: 'give a whole number of blades' })
@@ -104,20 +103,14 @@ const blades = z
 const drive = z
   .strictObject({
     name: shortText,
-    kind: z.enum(DRIVE_KINDS, {
-      error: "say 'shaft', 'sail drive', 'outdrive', 'outboard' or 'pod'",
-    }),
+    kind: oneOf(PROPULSOR_KINDS),
     x_m: within(-250, 250, 'm'),
     y_m: within(-50, 50, 'm').default(0),
     /** Held fast, turned by the wheel, or also by itself under a joystick. */
-    steering: z.enum(['fixed', 'wheel', 'own'], { error: "say 'fixed', 'wheel' or 'own'" }),
-    hand: z.enum(['right', 'left'], { error: "say 'right' or 'left'" }),
+    steering: oneOf(['fixed', 'wheel', 'own']),
+    hand: oneOf(['right', 'left']),
     blades: blades.default(3),
-    folding: z
-      .enum(['fixed', 'folding', 'feathering'], {
-        error: "say 'fixed', 'folding' or 'feathering'",
-      })
-      .default('fixed'),
+    folding: oneOf(['fixed', 'folding', 'feathering']).default('fixed'),
     power_kW: within(0.1, 100000, 'kW').nullable().default(null),
     diameter_m: within(0.1, 12, 'm'),
     pitch_m: within(0.05, 15, 'm'),
@@ -144,7 +137,7 @@ const drive = z
       say('full_rpm', 'full revolutions must be above idle; raise this or lower idle_rpm');
     if (d.bollard_rpm !== null && d.bollard_rpm <= d.idle_rpm)
       say('bollard_rpm', 'must be above idle; raise this or lower idle_rpm');
-    if (d.steering !== 'fixed' && (d.kind === 'shaft' || d.kind === 'sail drive'))
+    if (d.steering !== 'fixed' && !propulsorOf(d.kind).turns)
       say('steering', `a ${d.kind} does not turn; say 'fixed', or choose another kind`);
   });
 
@@ -153,9 +146,7 @@ const thruster = z.strictObject({
   x_m: within(-250, 250, 'm'),
   thrust_N: within(10, 2e6, 'N'),
   jetSpeed_mps: within(1, 15, 'm/s').default(5),
-  control: z
-    .enum(['on-off', 'proportional'], { error: "say 'on-off' or 'proportional'" })
-    .default('on-off'),
+  control: oneOf(['on-off', 'proportional']).default('on-off'),
   response_s: within(0.05, 20, 's').default(0.4),
   reverseDelay_s: within(0, 20, 's').default(1),
   /** Seconds at full power until it cuts out hot; null for none. */
@@ -178,7 +169,7 @@ const windage = z.strictObject({
 export const fenderSchema = z.strictObject({
   name: shortText,
   x_m: within(-250, 250, 'm'),
-  side: z.enum(['port', 'starboard'], { error: "say 'port' or 'starboard'" }),
+  side: oneOf(['port', 'starboard']),
   diameter_m: within(0.05, 5, 'm'),
   length_m: within(0.1, 10, 'm'),
   /** Its middle over the water; at the height of what she meets if not given. */
@@ -223,7 +214,7 @@ const currentBoat = z
     rudders: z.array(rudder).max(3, { error: 'at most three rudders' }).default([]),
     thrusters: z.array(thruster).max(2, { error: 'at most two thrusters' }).default([]),
     steering: z.strictObject({
-      control: z.enum(['wheel', 'tiller'], { error: "say 'wheel' or 'tiller'" }),
+      control: oneOf(['wheel', 'tiller']),
       rate_degps: within(0.5, 90, 'degrees of rudder a second'),
       driveLimit_deg: within(5, 180, 'degrees').default(30),
     }),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
 import type { Weather } from '@/core/simulation';
-import { compass, radians, within } from './fields';
+import { oneOf, compass, radians, within } from './fields';
 import { bottomOfPlace, windbreaksOf } from './areas';
 import { windbreaksAmong } from './features';
 import type { Place } from './place';
@@ -62,7 +62,7 @@ export const conditionsSchema = z.strictObject({
     /** Strength at later moments, as a share, by straight lines between. */
     changes: changes(z.strictObject({ at_s, share: within(-2, 2) })).optional(),
   }),
-  water: z.enum(['sea', 'fresh'], { error: "say 'sea' or 'fresh'" }).default('sea'),
+  water: oneOf(['sea', 'fresh']).default('sea'),
   /** Depth everywhere at level 0; deep if not given. */
   depth_m: within(0.2, MOST_DEPTH_M, 'm').optional(),
   /** Level over the depth's datum at moments, by straight lines between. */

@@ -8,7 +8,7 @@ import {
 } from '@/core/drive';
 import type { Order, RunInput } from '@/core/plan';
 import { TIMESTEP_S } from '@/core/simulation';
-import { compass, degrees, id, longText, radians, shortText, within } from './fields';
+import { oneOf, compass, degrees, id, longText, radians, shortText, within } from './fields';
 import { manoeuvreFileSchema, type ManoeuvreFile } from './manoeuvre';
 import { Names } from './names';
 import { DRIVEN_VERSION, migrateDriven, migrateRecording } from './recording-migrations';
@@ -69,7 +69,7 @@ export const surpriseSchema = z.discriminatedUnion(
       is: z.literal('traffic'),
       at_s,
       name: shortText,
-      kind: z.enum(['boat', 'paddler'], { error: "say 'boat' or 'paddler'" }),
+      kind: oneOf(['boat', 'paddler']),
       /** Ahead of its middle and to starboard. */
       outline_m: z
         .array(z.tuple([within(-200, 200, 'm'), within(-200, 200, 'm')]))
@@ -139,7 +139,7 @@ export const recordingSchema = z.preprocess(migrateRecording, currentRecording);
 /** Something said of a run afterwards, pinned to a moment of it. */
 export const runNoteSchema = z.strictObject({
   at_s,
-  by: z.enum(['student', 'instructor'], { error: "say 'student' or 'instructor'" }),
+  by: oneOf(['student', 'instructor']),
   text: longText.refine((text) => text.trim() !== '', { error: 'say something' }),
 });
 export type RunNote = z.infer<typeof runNoteSchema>;

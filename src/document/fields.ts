@@ -10,6 +10,18 @@ export function within(least: number, most: number, unit = '') {
   return z.number({ error: message }).min(least, { error: message }).max(most, { error: message });
 }
 
+/** "'a', 'b' or 'c'" */
+export const listed = (values: readonly string[]): string => {
+  const quoted = values.map((value) => `'${value}'`);
+  return quoted.length < 2
+    ? quoted.join()
+    : `${quoted.slice(0, -1).join(', ')} or ${quoted.at(-1)}`;
+};
+
+/** One of some words; the message says which. */
+export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+  z.enum(values, { error: `say ${listed(values)}` });
+
 export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, {
   error: 'use 1 to 64 small letters, digits and hyphens, starting with a letter or digit',
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { compass, idFrom, pointOnPlace, shortText, within } from './fields';
+import { oneOf, compass, idFrom, pointOnPlace, shortText, within } from './fields';
 import type { Feature } from './features';
 import type { Berth, Place } from './place';
 import { mooredOutline, toCentimetres } from './moored';
@@ -15,7 +15,7 @@ export const fingerRowSchema = z
     /** The way it runs from there. */
     bearing_deg: compass,
     /** On which hand the fingers are, going that way. */
-    side: z.enum(['port', 'starboard'], { error: "say 'port' or 'starboard'" }),
+    side: oneOf(['port', 'starboard']),
     fingers: z.int({ error: 'give a whole number of fingers' }).min(1).max(40, {
       error: 'give 1 to 40 fingers',
     }),

@@ -1,4 +1,4 @@
-export { BASES, BOAT_SCHEMA, boatSchema, DRIVE_KINDS, type Boat } from './boat';
+export { BASES, BOAT_SCHEMA, boatSchema, type Boat } from './boat';
 export { basisFor, isPlace } from './boat-basis';
 export { boatFromOwner } from './boat-estimate';
 export { BOAT_MIGRATIONS, BOAT_VERSION, migrateBoat } from './boat-migrations';
@@ -36,7 +36,7 @@ export {
   type LineDocument,
   type PersonDocument,
 } from './rigging';
-export { degrees, id as idSchema, plainText, radians, SIDES, type Side } from './fields';
+export { degrees, id as idSchema, plainText, radians, SIDES, type Side, oneOf } from './fields';
 export {
   DRIVEN_SCHEMA,
   drivenFileSchema,

@@ -1,15 +1,13 @@
 import { z } from 'zod';
 import { lockAtRest, standingOpen, type Lock, type SitedLock } from '@/core/locks';
 import { cos, legOf, sin } from '@/core/math';
-import { compass, degrees, radians, shortText, within } from './fields';
+import { oneOf, compass, degrees, radians, shortText, within } from './fields';
 
 const level = within(-30, 60, 'm');
 const gates = z.strictObject({
-  kind: z.enum(['mitre', 'single', 'guillotine'], {
-    error: "say 'mitre', 'single' or 'guillotine'",
-  }),
+  kind: oneOf(['mitre', 'single', 'guillotine']),
   /** Looking up-stream; of a single leaf. */
-  hinge: z.enum(['left', 'right'], { error: "say 'left' or 'right'" }).default('left'),
+  hinge: oneOf(['left', 'right']).default('left'),
   swing_s: within(2, 600, 's').default(25),
 });
 /** A pound whose level does not change has none. */
@@ -17,8 +15,8 @@ const poundArea = within(20, 1e8, 'm²').nullable().default(null);
 
 const paddle = z.strictObject({
   name: shortText,
-  end: z.enum(['upper', 'lower'], { error: "say 'upper' or 'lower'" }),
-  where: z.enum(['gate', 'ground'], { error: "say 'gate' or 'ground'" }),
+  end: oneOf(['upper', 'lower']),
+  where: oneOf(['gate', 'ground']),
   side: z.enum(['left', 'right'], { error: "say 'left' or 'right', looking up-stream" }),
   area_m2: within(0.01, 10, 'm²'),
   discharge: within(0.3, 1).default(0.62),

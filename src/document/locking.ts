@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shortText } from './fields';
+import { oneOf, shortText } from './fields';
 
 /** Locks that are worked in a manoeuvre, and how each stands when it begins; others are left as they are drawn. */
 export const lockingSchema = z
@@ -7,9 +7,9 @@ export const lockingSchema = z
     z.strictObject({
       lock: shortText,
       /** The water its chamber is level with. */
-      set: z.enum(['upper', 'lower'], { error: "say 'upper' or 'lower'" }),
+      set: oneOf(['upper', 'lower']),
       /** How its gates at that end stand. */
-      gates: z.enum(['open', 'shut'], { error: "say 'open' or 'shut'" }).default('shut'),
+      gates: oneOf(['open', 'shut']).default('shut'),
     }),
   )
   .max(2, { error: 'at most two locks are worked in one manoeuvre' })

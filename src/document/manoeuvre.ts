@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LOCK_CHECKS, READY_ITEMS } from '@/core/brief';
 import { boatSchema } from './boat';
 import { conditionsSchema } from './conditions';
-import { compass, id, longText, shortText, within } from './fields';
+import { oneOf, compass, id, longText, shortText, within } from './fields';
 import { lockingSchema } from './locking';
 import { MANOEUVRE_VERSION, migrateManoeuvre } from './manoeuvre-migrations';
 import { othersSchema } from './others';
@@ -23,7 +23,7 @@ const goalSchema = z.discriminatedUnion(
     z.strictObject({
       is: z.literal('through'),
       lock: shortText,
-      by: z.enum(['upper', 'lower'], { error: "say 'upper' or 'lower'" }),
+      by: oneOf(['upper', 'lower']),
     }),
     z.strictObject({
       is: z.literal('lie'),

@@ -10,10 +10,7 @@ import {
 } from '@/core/boat';
 import { GRAVITY_MPS2, SEA_WATER_KGPM3 } from '@/core/units';
 import { MOST_PUSH } from './boat-sense';
-import { within } from './fields';
-
-const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
-  z.enum(values, { error: `say one of: ${values.join(', ')}` });
+import { oneOf, within } from './fields';
 
 const orNull = <T extends z.ZodType>(schema: T) => schema.nullable().default(null);
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Fix } from '@/core/monitors';
-import { compass, radians, shortText, within } from './fields';
+import { oneOf, compass, radians, shortText, within } from './fields';
 import { instantSchema } from './tide';
 
 export const RECORD_SCHEMA = 'yawtrope:record';
@@ -34,7 +34,7 @@ export const recordSchema = z.strictObject({
   id: z.uuid({ error: 'must be a UUID' }),
   manoeuvreId: z.string().min(1).max(64),
   name: shortText,
-  source: z.enum(['file', 'feed'], { error: "say 'file' or 'feed'" }),
+  source: oneOf(['file', 'feed']),
   begins: instantSchema,
   /** Where the aerial stands aboard: forward of midships, and to starboard. */
   aerial: z.strictObject({ x_m: within(-200, 200, 'm'), y_m: within(-40, 40, 'm') }),

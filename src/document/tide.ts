@@ -7,7 +7,7 @@ import {
   type Current,
   type Tide,
 } from '@/core/water';
-import { compass, radians, within } from './fields';
+import { oneOf, compass, radians, within } from './fields';
 
 const rising = <T>(list: readonly T[], of: (one: T) => number) =>
   list.every((one, i) => i === 0 || of(one) > of(list[i - 1]!));
@@ -43,7 +43,7 @@ const byConstituents = z.strictObject({
   constituents: z
     .array(
       z.strictObject({
-        name: z.enum(CONSTITUENT_NAMES, { error: `say one of ${CONSTITUENT_NAMES.join(', ')}` }),
+        name: oneOf(CONSTITUENT_NAMES),
         amplitude_m: within(0, 10, 'm'),
         /** Phase lag behind Greenwich, g. */
         phase_deg: within(0, 360, 'degrees'),

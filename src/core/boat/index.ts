@@ -28,6 +28,7 @@ export {
 } from './hull-rows';
 export { KEEL, KEEL_COLUMNS } from './keel';
 export { zeroThrustAdvance } from './drive-rows';
+export { PROPULSOR_KINDS, propulsorOf } from './propulsors';
 export {
   BLADE,
   BLADE_COLUMNS,

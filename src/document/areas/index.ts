@@ -10,6 +10,7 @@ import { depth } from './depth';
 import { lock } from './lock';
 import { trees } from './trees';
 import { zone } from './zone';
+import { listed } from '../fields';
 
 /** Every kind of area there is, by its name. */
 export const AREAS = { depth, bridge, zone, trees, lock } as const;
@@ -19,12 +20,10 @@ export type AreaKind = keyof Areas;
 export type AreaOf<K extends AreaKind> = z.infer<Areas[K]['schema']>;
 export type Area = { [K in AreaKind]: AreaOf<K> }[AreaKind];
 
-const kinds = Object.keys(AREAS).map((kind) => `'${kind}'`);
-
 export const areaSchema = z.discriminatedUnion(
   'kind',
   Object.values(AREAS).map(({ schema }) => schema) as never,
-  { error: `kind is ${kinds.slice(0, -1).join(', ')} or ${kinds.at(-1)}` },
+  { error: `kind is ${listed(Object.keys(AREAS))}` },
 ) as unknown as z.ZodType<Area>;
 
 export const isAreaKind = (kind: string): kind is AreaKind => Object.hasOwn(AREAS, kind);

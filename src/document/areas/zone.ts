@@ -1,12 +1,11 @@
-import { z } from 'zod';
-import { within } from '../fields';
+import { oneOf, within } from '../fields';
 import { areaKind } from './definition';
 
 /** Water to keep out of, or to go through slowly for others' sake. */
 export const zone = areaKind(
   'zone',
   {
-    rule: z.enum(['keep out', 'no wash'], { error: "say 'keep out' or 'no wash'" }),
+    rule: oneOf(['keep out', 'no wash']),
     /** Fastest through the water where wash does harm. */
     most_mps: within(0.2, 5, 'm/s').default(1.5),
   },

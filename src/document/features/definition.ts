@@ -3,7 +3,7 @@ import { nearestOnPolygon } from '@/core/math';
 import { solidObstacle, type Obstacle, type Surface } from '@/core/holding';
 import type { Windbreak } from '@/core/air';
 import type { LineEnd } from '@/core/plan';
-import { extra, id, shortText, within } from '../fields';
+import { oneOf, extra, id, shortText, within } from '../fields';
 import { cornersFlat, outline } from '../outline';
 
 /**
@@ -78,9 +78,7 @@ export function pointFeature<K extends string, O extends Own>(
   return { ...definition, schema };
 }
 
-export const surfaceKind = z.enum(['stone', 'timber', 'fendered', 'earth', 'hull'], {
-  error: "say 'stone', 'timber', 'fendered', 'earth' or 'hull'",
-});
+export const surfaceKind = oneOf(['stone', 'timber', 'fendered', 'earth', 'hull']);
 type SurfaceKind = z.infer<typeof surfaceKind>;
 
 /** Friction of a boat on fenders or hull along a face, and the face's own stiffness (judgement, ±50 %). */

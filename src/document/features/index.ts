@@ -16,6 +16,7 @@ import { pile } from './pile';
 import { pontoon } from './pontoon';
 import { quay } from './quay';
 import { sounding } from './sounding';
+import { listed } from '../fields';
 
 /** Every kind of feature there is, by its name. */
 export const FEATURES = {
@@ -39,11 +40,10 @@ export type FeatureKind = keyof Features;
 export type FeatureOf<K extends FeatureKind> = z.infer<Features[K]['schema']>;
 export type Feature = { [K in FeatureKind]: FeatureOf<K> }[FeatureKind];
 
-const kinds = Object.keys(FEATURES).map((kind) => `'${kind}'`);
 const schemas = Object.values(FEATURES).map(({ schema }) => schema);
 
 export const featureSchema = z.discriminatedUnion('kind', schemas as never, {
-  error: `kind is ${kinds.slice(0, -1).join(', ')} or ${kinds.at(-1)}`,
+  error: `kind is ${listed(Object.keys(FEATURES))}`,
 }) as unknown as z.ZodType<Feature>;
 
 /** A kind as its users have to know it when they do not know which it is. */

@@ -1,7 +1,7 @@
 'use client';
 import { type ReactNode } from 'react';
 import { Controller, useFormContext, useWatch, type FieldPath } from 'react-hook-form';
-import { BLADE_KINDS, BOAT_CLASSES, DRIVE_CHOICES, KEEL_KINDS } from '@/core/boat';
+import { BLADE_KINDS, BOAT_CLASSES, KEEL_KINDS, PROPULSOR_KINDS } from '@/core/boat';
 import { Choice, type ChoiceOption } from '../parts/Choice';
 import { NumberField, TextField } from '../parts/Field';
 import { usePreferences } from '../state/preferences';
@@ -70,11 +70,7 @@ export function OwnerFields() {
         {engines !== '0' && (
           <>
             <Line label="Driving">
-              <Pick
-                name="drive"
-                label="Driving"
-                options={plain(DRIVE_CHOICES.filter((d) => d !== 'none'))}
-              />
+              <Pick name="drive" label="Driving" options={plain(PROPULSOR_KINDS)} />
             </Line>
             <Amount name="power" label="Power of each" unit="kW" />
             <Line label="Propeller">

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { dataDirectory } from '@/db';
-import { archiveStandingSchema } from '@/document';
+import { oneOf, archiveStandingSchema } from '@/document';
 import { runJob, watched } from '@/jobs';
 import { MOST_BYTES, sentAs } from '../body';
 import { refuse, route } from '../define';
@@ -11,7 +11,7 @@ import { watchSchema } from '../schemas';
 export const dynamic = 'force-dynamic';
 
 const howSchema = watchSchema.extend({
-  how: z.enum(['preview', 'merge', 'replace'], { error: "say 'preview', 'merge' or 'replace'" }),
+  how: oneOf(['preview', 'merge', 'replace']),
 });
 const takenSchema = z.object({
   made: z.string(),

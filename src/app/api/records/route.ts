@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { keepRecord, library, listRecords, openManoeuvre } from '@/db';
-import { idSchema } from '@/document';
+import { oneOf, idSchema } from '@/document';
 import { readWith, RECORDING_IMPORTERS } from '@/io/importers';
 import { recordOf } from '@/io/record';
 import { MOST_BYTES, sentAs, textOf } from '../body';
@@ -13,7 +13,7 @@ export const dynamic = 'force-dynamic';
 const keepSchema = z.strictObject({
   manoeuvre: idSchema,
   name: z.string().trim().min(1, { error: 'give it a name' }).max(80),
-  source: z.enum(['file', 'feed'], { error: "say 'file' or 'feed'" }),
+  source: oneOf(['file', 'feed']),
 });
 
 const NMEA = 'application/x-nmea0183';

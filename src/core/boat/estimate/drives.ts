@@ -5,7 +5,8 @@ import { SEA_WATER_KGPM3, GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../../units
 import type { DriveSpec, FoilSpec, RudderSpec, ThrusterSpec } from '../spec';
 import { CLASS_DEFAULTS } from './classes';
 import type { HullEstimate } from './hull';
-import type { BladeKind, DriveChoice, OwnerFigures } from './owner';
+import { propulsorOf, type Propulsor } from '../propulsors';
+import type { BladeKind, OwnerFigures } from './owner';
 
 const RAD = Math.PI / 180;
 
@@ -21,47 +22,20 @@ export const BLADES: Readonly<
   feathering: { count: 3, folding: 'feathering', astern: 0.9 },
 };
 
-/** Walk astern and ahead over thrust, by drive: a sloping shaft near the hull most, a leg least. */
-const WALK: Readonly<Record<DriveChoice, readonly [number, number]>> = {
-  shaft: [0.16, 0.02],
-  'sail drive': [0.06, 0.01],
-  outdrive: [0.03, 0.01],
-  outboard: [0.02, 0.005],
-  pod: [0.03, 0.01],
-  none: [0, 0],
-};
-/** A propeller in an aperture close under the counter of a long keel walks more. */
-const APERTURE_WALK = 0.19;
-
-/** Legs throw some of their exhaust into the propeller astern, and fold less well. */
-const LEG_ASTERN: Partial<Record<DriveChoice, number>> = { outboard: 0.6, outdrive: 0.62 };
-
-function driveX(owner: OwnerFigures): number {
-  const { length, drive, keel } = owner;
-  const c = CLASS_DEFAULTS[owner.class];
-  if (drive === 'outboard') return -0.5 * length - 0.15;
-  if (drive === 'outdrive') return -0.49 * length;
-  if (drive === 'pod') return -0.4 * length;
-  if (drive === 'sail drive')
-    return owner.class === 'sailing catamaran' ? -0.33 * length : -0.14 * length;
-  if (keel === 'long') return -0.37 * length;
-  return c.shaftX * length;
-}
-
 /** Places athwart, port to starboard. */
-function spreadAthwart(owner: OwnerFigures, hull: HullEstimate): number[] {
-  const { engines, beam, drive } = owner;
+function spreadAthwart(owner: OwnerFigures, hull: HullEstimate, kind: Propulsor): number[] {
+  const { engines, beam } = owner;
   if (hull.demihullOffset > 0 && engines === 2) return [-hull.demihullOffset, hull.demihullOffset];
-  const apart =
-    drive === 'outboard' || drive === 'outdrive' ? Math.min(0.75, 0.3 * beam) : 0.4 * beam;
+  const [share, most] = kind.apart;
+  const apart = Math.min(most, share * beam);
   return Array.from(
     { length: engines },
     (_, i) => (i - (engines - 1) / 2) * (engines > 2 ? apart * 0.8 : apart),
   );
 }
 
-function legOf(owner: OwnerFigures, diameter: number): Omit<FoilSpec, 'name' | 'x' | 'y'> | null {
-  if (owner.drive === 'shaft' || owner.drive === 'none') return null;
+/** A leg behind its propeller, as the blade it is. */
+function legBehind(diameter: number): Omit<FoilSpec, 'name' | 'x' | 'y'> {
   const span = 1.1 * diameter;
   const chord = 0.75 * diameter;
   return {
@@ -150,31 +124,37 @@ export function estimateDrives(
   const c = CLASS_DEFAULTS[owner.class];
   const rho = SEA_WATER_KGPM3;
   const { power, drive, engines } = owner;
-  const leg = drive === 'outboard' || drive === 'outdrive';
-  const perWatt = leg ? 0.085 : c.thrustPerWatt;
-  const share = leg ? 0.62 : c.discShare;
+  const propulsor = propulsorOf(drive);
+  const {
+    perWatt,
+    share,
+    pitch: pitchShare,
+  } = propulsor.screw ?? {
+    perWatt: c.thrustPerWatt,
+    share: c.discShare,
+    pitch: c.pitch,
+  };
   const diameter = propellerDiameter(owner, perWatt / share);
   const disc = (Math.PI / 4) * diameter * diameter;
   // Disc theory, T = share·(2ρAP²)^⅓: a screw larger than the usual pushes more for its power.
   const bollard = share * cubeRoot(2 * rho * disc * power * power);
-  const pitch = (leg ? 0.9 : c.pitch) * diameter;
+  const pitch = pitchShare * diameter;
   // Four-bladed screws of the usual area: K_T at bollard about 0.42 of the pitch ratio.
   const kt = (0.42 * pitch) / diameter;
   const bollardRps = Math.sqrt(bollard / (rho * kt * diameter * diameter * diameter * diameter));
-  const wake = leg || drive === 'sail drive' ? 0.04 : c.wake;
-  const deduction = leg ? 0.05 : c.deduction;
+  const wake = propulsor.wake ?? c.wake;
+  const deduction = propulsor.deduction ?? c.deduction;
   const speed = owner.idleSpeed ?? c.idle;
   const propeller = { diameter, pitch, bollardThrust: kt };
   const drag = straightResistance(owner, hull, fins, speed) / engines;
   const idle = Math.min(0.6 * bollardRps, revolutionsFor(propeller, wake, deduction, drag, speed));
   const kind = BLADES[owner.blades];
-  const astern = Math.min(kind.astern, LEG_ASTERN[drive] ?? 1);
-  const aperture = drive === 'shaft' && owner.keel === 'long';
-  const [walkAstern, walkAhead] = WALK[drive];
-  const places = spreadAthwart(owner, hull);
-  const x = driveX(owner);
-  const shape = legOf(owner, diameter);
-  const steered = leg || drive === 'pod';
+  const astern = Math.min(kind.astern, propulsor.astern);
+  const [walkAstern, walkAhead] = propulsor.walk;
+  const inAperture = owner.keel === 'long' ? propulsor.inAperture : undefined;
+  const places = spreadAthwart(owner, hull, propulsor);
+  const x = propulsor.x({ ...owner, shaftX: c.shaftX });
+  const shape = propulsor.leg ? legBehind(diameter) : null;
   const single = places.length === 1;
   return places.map((y, i) => {
     // Two shafts turn outwards over the top: starboard right-handed, port left-handed.
@@ -184,7 +164,7 @@ export function estimateDrives(
       name,
       x,
       y,
-      steering: !steered ? 'fixed' : owner.joystick ? 'own' : 'wheel',
+      steering: !propulsor.turns ? 'fixed' : owner.joystick ? 'own' : 'wheel',
       leg: shape && { ...shape, name: `${name} leg`, x, y },
       hand,
       diameter,
@@ -193,7 +173,7 @@ export function estimateDrives(
       asternEfficiency: astern,
       wakeFraction: wake,
       thrustDeduction: deduction,
-      walkAstern: aperture ? APERTURE_WALK : walkAstern,
+      walkAstern: inAperture ?? walkAstern,
       walkAhead,
       idleRps: idle,
       fullRps: 1.1 * bollardRps,
@@ -242,7 +222,7 @@ export function estimateRudders(
           ? drives[1]!.y
           : 0.27 * beam;
   const x = c.rudderX * length;
-  const far = owner.drive === 'sail drive';
+  const far = owner.drive !== 'none' && propulsorOf(owner.drive).farAhead;
   // Behind a full stern the flow is slow, straightened and too troubled to stall by the lock.
   const behindHull = c.straightening <= 0.8;
   return Array.from({ length: count }, (_, i) => {

@@ -1,3 +1,5 @@
+import { PROPULSOR_KINDS, type PropulsorKind } from '../propulsors';
+
 /** Kinds of boat whose class defaults the estimate knows. */
 export const BOAT_CLASSES = [
   'sailing yacht',
@@ -12,15 +14,8 @@ export const BOAT_CLASSES = [
 ] as const;
 export type BoatClass = (typeof BOAT_CLASSES)[number];
 
-export const DRIVE_CHOICES = [
-  'shaft',
-  'sail drive',
-  'outdrive',
-  'outboard',
-  'pod',
-  'none',
-] as const;
-export type DriveChoice = (typeof DRIVE_CHOICES)[number];
+export const DRIVE_CHOICES = [...PROPULSOR_KINDS, 'none'] as const;
+type DriveChoice = PropulsorKind | 'none';
 
 export const BLADE_KINDS = [
   '3 fixed',
