@@ -8,7 +8,8 @@ export {
   type Passage,
   type PassageThere,
 } from './beginnings/begin-passage';
-export { groundOf, lyingIn, outOf, stuckIn } from './berths';
+export { outOf } from './berths';
+export { outlookOf, wishSchema, type LyingThere, type Outlook, type Wish } from './outlook';
 export { byWorth, turnedRound, type Comparison, type Way } from './compare';
 export { playDay, withinLimits, type DayRun } from './day-windows';
 export { keepAsTechnique, unfitOwn } from './own';

@@ -1,11 +1,26 @@
-import type { Brief, MooringHold, Motored } from '@/core/brief';
+import type { Brief, LockFigures, MooringHold, Motored } from '@/core/brief';
 import type { Finding } from '@/core/checks';
+import type { Lock, LockedBoat, LockOutlook, LockState } from '@/core/locks';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, OwnTechnique, VariationDocument, Winds } from '@/document';
-import type { Comparison, DayRun, Proposal, Refused, TechniqueId, Tuned } from '@/planner';
+import type {
+  Comparison,
+  DayRun,
+  Outlook,
+  Proposal,
+  Refused,
+  TechniqueId,
+  Tuned,
+  Wish,
+} from '@/planner';
 
 interface OfFile {
   readonly file: ManoeuvreFile;
+}
+
+interface LockAsked {
+  readonly lock: Lock;
+  readonly boat: LockedBoat;
 }
 
 /** More of a survey: moments just surveyed, and what else is known by now. */
@@ -41,6 +56,12 @@ export interface Analyses {
   };
   /** Where she settles on the lines she begins with, motored so; and what if one parts. */
   hold: { given: OfFile & { readonly motored: Motored }; told: MooringHold };
+  /** What a manoeuvre to be comes to before it is begun: how the boat would lie, which side is better, where it would come from. */
+  outlook: { given: Wish; told: Outlook };
+  /** What the water of a lock is about to do, and to a boat in it. */
+  lockOutlook: { given: LockAsked & { readonly state: LockState }; told: LockOutlook };
+  /** What a lock means for a boat: fit, paces, rope and times. */
+  lockFigures: { given: LockAsked & { readonly coping: number }; told: LockFigures };
 }
 
 export type AnalysisName = keyof Analyses;

@@ -1,9 +1,12 @@
 import { check } from '@/document';
 import { demoFile } from '@/document/testing/demo';
+import { lockAt, SMALL_BOAT } from '@/core/testing/locks';
 import type { AnalysisName } from './analyses';
 import { JOBS, type Job } from './analysis-jobs';
 
 const file = demoFile('off-stilt-pontoon');
+const { boat, place, conditions } = file;
+const { lock, begins } = lockAt();
 const NOTHING_VARIED = {};
 const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
   brief: { file },
@@ -14,6 +17,9 @@ const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
   compare: { file },
   day: { file, day: { anemometer: null }, moments: [] },
   hold: { file: demoFile('sprung-off-the-pontoon'), motored: { gear: 0, throttle: 0, wheel: 0 } },
+  outlook: { boat, place, conditions, berthId: place.berths[0]?.id ?? null, passage: null },
+  lockOutlook: { lock, state: begins, boat: SMALL_BOAT },
+  lockFigures: { lock, boat: SMALL_BOAT, coping: 3 },
 };
 const jobOf = (name: AnalysisName) => JOBS[name] as Job<unknown, unknown, unknown>;
 
@@ -31,12 +37,19 @@ function begun(name: AnalysisName, given: unknown, most = 2): unknown {
   return job.bundle(found);
 }
 
-it.each(['brief', 'survey', 'grid', 'tune', 'propose', 'hold'] as const)(
-  '%s finds something of what it is given',
-  (name) => {
-    expect(begun(name, GIVEN[name])).not.toBeNull();
-  },
-);
+it.each([
+  'brief',
+  'survey',
+  'grid',
+  'tune',
+  'propose',
+  'hold',
+  'outlook',
+  'lockOutlook',
+  'lockFigures',
+] as const)('%s finds something of what it is given', (name) => {
+  expect(begun(name, GIVEN[name])).not.toBeNull();
+});
 
 it.each(Object.keys(GIVEN) as AnalysisName[])('%s refuses what it is not given right', (name) => {
   const { given } = jobOf(name);

@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { briefOf, holdingOf } from '@/core/brief';
+import { briefOf, holdingOf, lockFigures } from '@/core/brief';
 import { checkPlan } from '@/core/checks';
+import { lockOutlook, type Lock, type LockedBoat, type LockState } from '@/core/locks';
 import type { RunInput, Run } from '@/core/plan';
+import { USUAL_FREEBOARD_M, USUAL_LANDING_M } from '@/core/policy';
 import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
 import {
   daySchema,
@@ -18,7 +20,15 @@ import {
   type ManoeuvreFile,
   type Result,
 } from '@/document';
-import { compareTechniques, playDay, propose, techniqueIdSchema, tunePlan } from '@/planner';
+import {
+  compareTechniques,
+  outlookOf,
+  playDay,
+  propose,
+  techniqueIdSchema,
+  tunePlan,
+  wishSchema,
+} from '@/planner';
 import type { AnalysisName, Given, SurveyPart, Told } from './analyses';
 
 /** One kind of analysis: what it takes, its pieces as they are found, and how several of them are told at once. */
@@ -126,6 +136,39 @@ const hold: JobOf<'hold', Told<'hold'> | null> = {
   bundle: newest,
 };
 
+const outlook: JobOf<'outlook', Told<'outlook'>> = {
+  given: wishSchema,
+  pieces: (wish) => [success(outlookOf(wish))],
+  bundle: newest,
+};
+
+/** What the page holds of a lock it has made from a record that was checked: looked at for what it is, not figure by figure. */
+const record = (key: string) => (value: unknown) =>
+  typeof value === 'object' && value !== null && key in value;
+const ofLock = {
+  lock: z.custom<Lock>(record('paddles')),
+  boat: z.custom<LockedBoat>(record('fromUpper')),
+};
+
+const lockAhead: JobOf<'lockOutlook', Told<'lockOutlook'>> = {
+  given: z.strictObject({ ...ofLock, state: z.custom<LockState>(record('leaves')) }),
+  pieces: ({ lock, state, boat }) => [success(lockOutlook(lock, state, boat))],
+  bundle: newest,
+};
+
+const figuresOfLock: JobOf<'lockFigures', Told<'lockFigures'>> = {
+  given: z.strictObject({ ...ofLock, coping: z.number() }),
+  pieces: ({ lock, boat, coping }) => {
+    const usual = {
+      going: 'down',
+      freeboard: USUAL_FREEBOARD_M,
+      landing: USUAL_LANDING_M,
+    } as const;
+    return [success(lockFigures(lock, boat, coping, usual))];
+  },
+  bundle: newest,
+};
+
 export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
   brief,
   survey,
@@ -135,4 +178,7 @@ export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
   compare,
   day,
   hold,
+  outlook,
+  lockOutlook: lockAhead,
+  lockFigures: figuresOfLock,
 };

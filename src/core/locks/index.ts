@@ -51,6 +51,7 @@ export {
   type Fit,
   type Making,
 } from './brief';
+export { lockOutlook, type LevelNow, type LockOutlook } from './outlook';
 export { passageTimes, type PassageAsked, type PassageTimes } from './passage-times';
 export { leafOutline, leavesOf, type Leaf } from './leaves';
 export {

@@ -1,4 +1,5 @@
-export { LEAST_OVER_M, LEAST_UNDER_M, NO_ROOM_M } from './room';
+export { FILLS_LOCK, USUAL_FREEBOARD_M, USUAL_LANDING_M } from './locks';
+export { FILLS_BERTH, LEAST_OVER_M, LEAST_UNDER_M, NO_ROOM_M } from './room';
 export { ON_FENDER, ON_HULL } from './touch';
 export {
   ARRIVED_MPS,

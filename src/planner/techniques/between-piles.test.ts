@@ -4,7 +4,7 @@ import { beginManoeuvre } from '../beginnings/begin';
 import { placeSchema } from '@/document/place';
 import { toRunInput } from '@/document/run-input';
 import { demoFile, demoJson } from '@/document/testing/demo';
-import { lyingIn } from '@/planner';
+import { lyingIn } from '../berths';
 import { atFirst } from '../template';
 import { refusalOf, templatesFor } from '../testing/asked';
 

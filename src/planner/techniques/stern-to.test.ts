@@ -6,7 +6,7 @@ import { beginManoeuvre } from '../beginnings/begin';
 import { lineEnds, placeSchema, type Place } from '@/document/place';
 import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
-import { lyingIn } from '@/planner';
+import { lyingIn } from '../berths';
 import { atFirst } from '../template';
 import { refusalOf, templatesFor } from '../testing/asked';
 

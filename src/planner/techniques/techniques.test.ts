@@ -8,16 +8,8 @@ import { manoeuvreFileSchema, type ManoeuvreFile } from '@/document/manoeuvre';
 import { demoJson } from '@/document/testing/demo';
 import { fleetRecord } from '@/document/testing/fleet';
 import type { Side } from '@/document';
-import {
-  TECHNIQUE_IDS,
-  techniquesFor,
-  groundOf,
-  lyingIn,
-  propose,
-  stuckIn,
-  subjectOf,
-  type TechniqueId,
-} from '@/planner';
+import { groundOf, lyingIn, stuckIn } from '../berths';
+import { TECHNIQUE_IDS, techniquesFor, propose, subjectOf, type TechniqueId } from '@/planner';
 import { proposed } from '../testing/asked';
 
 function place(id: string, change: (json: Place) => void = () => undefined): Place {

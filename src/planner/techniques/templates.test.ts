@@ -9,15 +9,8 @@ import { demoJson } from '@/document/testing/demo';
 import { FLEET_IDS, fleetRecord } from '@/document/testing/fleet';
 import { chosen, SWEEPING } from '@/core/testing/sweep';
 import { SIDES } from '@/document';
-import {
-  TECHNIQUE_IDS,
-  techniquesFor,
-  groundOf,
-  lyingIn,
-  stuckIn,
-  subjectOf,
-  type TechniqueId,
-} from '@/planner';
+import { groundOf, lyingIn, stuckIn } from '../berths';
+import { TECHNIQUE_IDS, techniquesFor, subjectOf, type TechniqueId } from '@/planner';
 import { startFor } from '../berths';
 import { numbersBy } from '../template';
 import { templatesFor } from '../testing/asked';

@@ -1,6 +1,5 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { GridCell, Moment, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, VariationDocument, Winds } from '@/document';
@@ -17,23 +16,25 @@ import {
 const REST_MS = 50;
 
 /**
- * Keeps a look at `file` going: begun anew, once it rests, whenever the file changes. What was found of the last file
- * stays until the first of the new one is there.
+ * Keeps a look going at what is given: begun anew, once it rests, whenever that is another object. What was found of the last
+ * one stays until the first of the new one is there. Nothing is looked into while it is null.
  */
 function useLook<K extends AnalysisName, T>(
   name: K,
-  file: ManoeuvreFile | null,
+  given: Given<K> | null,
   empty: T,
-  givenFor: (file: ManoeuvreFile) => Given<K>,
   join: (so: T, part: Told<K>) => T,
-  /** Looked into anew when this changes too. */
-  also: unknown = null,
-): { readonly found: T; readonly busy: boolean } {
+): {
+  readonly found: T;
+  readonly busy: boolean;
+  /** Has the last one ended with nothing found? */
+  readonly failed: boolean;
+} {
   const [state, setState] = useState({ found: empty, turn: 0, ended: 0 });
   const client = useRef<AnalysisClient<K> | null>(null);
-  const work = useRef({ givenFor, join, empty });
+  const work = useRef({ join, empty });
   useEffect(() => {
-    work.current = { givenFor, join, empty };
+    work.current = { join, empty };
   });
 
   useEffect(() => {
@@ -59,18 +60,17 @@ function useLook<K extends AnalysisName, T>(
 
   useEffect(() => {
     client.current?.stop();
-    if (!file) return;
-    const timer = setTimeout(() => {
-      client.current?.run(work.current.givenFor(file));
-    }, REST_MS);
+    if (!given) return;
+    const timer = setTimeout(() => client.current?.run(given), REST_MS);
     return () => clearTimeout(timer);
-  }, [file, also]);
+  }, [given]);
 
   // What is told last may come after the end.
   const { found } = state;
   const busy = state.turn !== state.ended;
   // The same while nothing new was found, so that what shows it is left alone.
-  return useMemo(() => ({ found, busy }), [found, busy]);
+  const failed = !busy && state.ended > 0 && found === empty;
+  return useMemo(() => ({ found, busy, failed }), [found, busy, failed]);
 }
 
 /** What stands open all over the run: moments known so far in the order of time, and the wind it fails in. */
@@ -94,25 +94,21 @@ function joinSurvey(before: Survey, { surveyed, limit, checks }: SurveyPart): Su
   return { ...so, moments, of: surveyed[0]!.of };
 }
 
-/** Nothing is looked into while `file` is null. */
 export function useSurvey(file: ManoeuvreFile | null, variation: VariationDocument) {
-  return useLook(
-    'survey',
-    file,
-    NO_SURVEY,
-    (of) => ({ file: of, variation }),
-    joinSurvey,
-    variation,
-  );
+  const given = useMemo(() => file && { file, variation }, [file, variation]);
+  return useLook('survey', given, NO_SURVEY, joinSurvey);
 }
 
+const newest = <T>(_so: T | null, found: T): T => found;
+
+/** The newest that is found of what is given, and whether it is being worked out. */
+export const useNewest = <K extends AnalysisName>(name: K, given: Given<K> | null) =>
+  useLook<K, Told<K> | null>(name, given, null, newest);
+
 export function useBrief(file: ManoeuvreFile | null) {
-  return useLook<'brief', Brief | null>(
+  return useNewest(
     'brief',
-    file,
-    null,
-    (of) => ({ file: of }),
-    (_so, brief) => brief,
+    useMemo(() => file && { file }, [file]),
   );
 }
 
@@ -123,13 +119,14 @@ const NO_RUNS: readonly DayRun[] = [];
 
 /** A manoeuvre played at moments of a day, growing; given up while `file` is null. */
 export function useDayRuns(file: ManoeuvreFile | null, day: Day, moments: readonly number[]) {
-  return useLook('day', file, NO_RUNS, (of) => ({ file: of, day, moments }), joined, day).found;
+  const given = useMemo(() => file && { file, day, moments }, [file, day, moments]);
+  return useLook('day', given, NO_RUNS, joined).found;
 }
 
 const NO_CELLS: readonly GridCell[] = [];
 
 /** A sheet of runs over a grid of winds, growing; given up while `file` is null. */
 export function useGrid(file: ManoeuvreFile | null, variation: VariationDocument, winds: Winds) {
-  const given = (of: ManoeuvreFile) => ({ file: of, variation, winds });
-  return useLook('grid', file, NO_CELLS, given, joined, variation).found;
+  const given = useMemo(() => file && { file, variation, winds }, [file, variation, winds]);
+  return useLook('grid', given, NO_CELLS, joined).found;
 }

@@ -2,24 +2,18 @@
 import { Pause, Play } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import {
-  hangUps,
-  pullOnBoat,
-  timeLeft,
-  type HangUp,
-  type LockedBoat,
-  type LockRefusal,
-} from '@/core/locks';
+import type { HangUp, LockedBoat, LockOutlook, LockRefusal } from '@/core/locks';
 import { toLock, type LockWorking } from '@/document';
 import { Choice } from '../parts/Choice';
 import { IconButton } from '../parts/IconButton';
 import { LengthBox } from '../parts/LengthBox';
 import { useUnits } from '../state/preferences';
-import { makesText } from '../words/locks';
+import { levelText } from '../words/locks';
 import { clock, distance, type Units } from '../words/units';
 import { fitsLock } from './fits-lock';
 import { LockBrief } from './LockBrief';
 import { LockSection } from './LockSection';
+import { useLockOutlook } from './use-lock-outlook';
 import { useLockRun } from './use-lock-run';
 
 const BUTTON =
@@ -31,6 +25,8 @@ const SHARES = [
   [1, 'full'],
 ] as const;
 const PACES = ['1', '4', '10', '30'] as const;
+
+const NOTHING_KNOWN: LockOutlook = { level: null, hangs: [], left: null, pull: 0 };
 
 /** A boat of the fleet as a lock sees her. */
 export interface LockBoat {
@@ -77,10 +73,9 @@ export function LockBench({
     [chosen, bowUp, fromUpper],
   );
   const { state } = run;
-  const hangs = hangUps(lock, state, boat);
-  const left = hangs.length === 0 ? timeLeft(lock, state, boat) : null;
-  const pull = pullOnBoat(lock, state, boat);
-  const makes = makesText(lock, state, units);
+  const outlook = useLockOutlook(useMemo(() => ({ lock, state, boat }), [lock, state, boat]));
+  const { hangs, left, pull, level } = outlook ?? NOTHING_KNOWN;
+  const makes = levelText(level, units);
   const running = run.pace > 0;
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
 import { assembleCraft } from '@/core/boat';
-import { hangUps, levelThere, standsAlong, timeLeft, type SitedLock } from '@/core/locks';
+import { levelThere, standsAlong, type SitedLock } from '@/core/locks';
 import { gripAt, type Run } from '@/core/plan';
 import { draughtOverCill, lockRecorded, type PoseColumns } from '@/core/simulation';
 import { radians, toBoatSpec, type Manoeuvre } from '@/document';
@@ -12,6 +12,7 @@ import { useUnits } from '../state/preferences';
 import { readAt } from '../water/sample';
 import { lockEventText, lockNowText } from '../words/locks';
 import { LockSection, type InSection } from './LockSection';
+import { useLockOutlook } from './use-lock-outlook';
 import { useWorkedLocks } from './use-worked';
 
 type Shown = (Pick<Run, 'trace'> & Partial<Pick<Run, 'events'>>) | null;
@@ -96,29 +97,31 @@ function OneSection({
   };
   const pose = poseOf(run?.trace, start);
   // Over the upper cill of the chamber she lies in.
-  const over = stairs.flatMap(({ sited, state }) => {
+  const over = stairs.find(({ sited }) => {
     const stands = standsIn(boat, sited, pose);
-    if (!stands.inside || stands.fromUpper >= sited.lock.cillReach) return [];
-    const overCill = draughtOverCill(sited, pose.x, pose.y, pose.heading, keel);
-    const lies = { ...stands, overCill };
-    return [
-      {
-        left: timeLeft(sited.lock, state, lies),
-        hangs: hangUps(sited.lock, state, lies).length > 0,
-      },
-    ];
+    return stands.inside && stands.fromUpper < sited.lock.cillReach;
   });
+  const { sited: chamber, state: water } = over ?? stairs[0]!;
+  const asked = over && {
+    lock: chamber.lock,
+    state: water,
+    boat: {
+      ...standsIn(boat, chamber, pose),
+      overCill: draughtOverCill(chamber, pose.x, pose.y, pose.heading, keel),
+    },
+  };
+  const ahead = useLockOutlook(asked ?? null);
   const grip = gripAt(run?.events ?? [], time);
   const boats = [
     {
       ...shown(boat, boat.name, pose),
-      hurt: over.some(({ hangs }) => hangs) || (grip !== null && grip.what in HANGS),
+      hurt: (ahead !== null && ahead.hangs.length > 0) || (grip !== null && grip.what in HANGS),
     },
     ...others.map((other, i) =>
       shown(other.boat, other.name, poseOf(run?.trace.others[i], other.start)),
     ),
   ];
-  const left = over.find((one) => one.left !== null)?.left;
+  const left = ahead?.left;
   const names = sites.map(({ name }) => name).join(' and ');
   return (
     <section aria-label={`${names}, long section`} className="shrink-0 p-2">

@@ -1,15 +1,13 @@
 'use client';
 import { useMemo } from 'react';
-import { lockFigures, type LockFigures } from '@/core/brief';
+import type { LockFigures } from '@/core/brief';
 import { BORNE, type Lock, type LockedBoat, type Making, type RoomUnder } from '@/core/locks';
+import { USUAL_LANDING_M } from '@/core/policy';
 import type { LockWorking } from '@/document';
+import { useNewest } from '../hooks/use-look';
 import { useUnits } from '../state/preferences';
 import { SHARE_WORDS } from '../words/lock-sheets';
 import { clock, distance, type Units } from '../words/units';
-
-/** Landing to lock, m, where nothing is told of it. Assumption. */
-const LANDING_M = 40;
-const FREEBOARD_M = 0.9;
 
 /** What a lock means for a boat, worked out by working it: fit, times, pace of the paddles, rope, hands. */
 export function LockBrief({
@@ -21,18 +19,12 @@ export function LockBrief({
   lock: Lock;
   boat: LockedBoat;
 }) {
-  const figures = useMemo(
-    () =>
-      lockFigures(lock, boat, working.coping_m, {
-        going: 'down',
-        freeboard: FREEBOARD_M,
-        landing: LANDING_M,
-      }),
-    [lock, boat, working],
-  );
+  const coping = working.coping_m;
+  const given = useMemo(() => ({ lock, boat, coping }), [lock, boat, coping]);
+  const { found: figures } = useNewest('lockFigures', given);
   return (
     <section aria-label="Lock brief" className="pt-2" data-testid="lock-brief">
-      <FiguresOfLock figures={figures} landing={LANDING_M} />
+      {figures && <FiguresOfLock figures={figures} landing={USUAL_LANDING_M} />}
     </section>
   );
 }

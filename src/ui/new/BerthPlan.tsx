@@ -1,16 +1,8 @@
 'use client';
 import { line } from 'd3-shape';
 import { useMemo } from 'react';
-import {
-  endTo,
-  wholeOutline,
-  type Berth,
-  type Boat,
-  type Manoeuvre,
-  type Place,
-  type Side,
-} from '@/document';
-import { lyingIn, outOf } from '@/planner';
+import { endTo, wholeOutline, type Berth, type Boat, type Manoeuvre, type Place } from '@/document';
+import { outOf, type LyingThere } from '@/planner';
 import { picturedFeatures } from '../places/features';
 import { SvgShapes } from '../plot/SvgShapes';
 
@@ -37,14 +29,15 @@ export function BerthPlan({
   place,
   boat,
   chosen,
-  side,
+  lying,
   start,
   onChoose,
 }: {
   place: Place;
   boat: Boat;
   chosen: Berth | null;
-  side: Side;
+  /** How the boat lies in that berth; null until it is known. */
+  lying: LyingThere | null;
   /** Where she begins, where that is not a berth. */
   start: Manoeuvre['start'] | null;
   onChoose: (berth: Berth) => void;
@@ -68,7 +61,6 @@ export function BerthPlan({
     };
   }, [place, start]);
   const text = Math.max(box.width, box.height) / 52;
-  const lying = chosen ? lyingIn(place, chosen, boat, side) : null;
   const drawn = start
     ? { x: start.x_m, y: start.y_m, heading_deg: start.heading_deg }
     : lying && { x: lying.x, y: lying.y, heading_deg: (lying.heading * 180) / Math.PI };

@@ -1,6 +1,6 @@
 import type { LockAhead, Through } from '@/core/brief';
-import { lockAtRest, orderLock, workLock } from '@/core/locks';
-import { lockAt } from '@/core/testing/locks';
+import { lockAtRest, lockOutlook, orderLock, workLock, type LockState } from '@/core/locks';
+import { lockAt, SMALL_BOAT } from '@/core/testing/locks';
 import { toLock, usualLock } from '@/document';
 import {
   gatesAdvice,
@@ -12,7 +12,7 @@ import {
   waterText,
 } from './lock-ahead';
 import { taskText } from '../plan/orders';
-import { lockEventText, lockNowText, lockTrouble, makesText, shareText } from './locks';
+import { lockEventText, lockNowText, lockTrouble, levelText, shareText } from './locks';
 
 const METRES = { speed: 'kn', length: 'm', north: 'N' } as never;
 
@@ -62,20 +62,22 @@ describe('a lock in words', () => {
 
   it('what is being made, with the time it takes; once it is level, whatever leaks', () => {
     const { lock } = lockAt({ leakLower: 0.01 });
+    const level = (state: LockState) =>
+      levelText(lockOutlook(lock, state, SMALL_BOAT).level, METRES);
     const filling = lockAtRest(lock, 'lower');
     orderLock(lock, filling, { do: 'wind', paddle: 0, to: 1 });
     for (let i = 0; i < 400; i++) workLock(lock, filling, 0.1);
-    expect(makesText(lock, filling, METRES)).toMatch(/^filling, \d\.\d m to go, \d+:\d\d$/);
+    expect(level(filling)).toMatch(/^filling, \d\.\d m to go, \d+:\d\d$/);
     for (let i = 0; i < 6000; i++) workLock(lock, filling, 0.1);
     expect(filling.flowOut).toBeGreaterThan(0.02);
-    expect(makesText(lock, filling, METRES)).toBe('level with the water above');
+    expect(level(filling)).toBe('level with the water above');
     orderLock(lock, filling, { do: 'wind', paddle: 0, to: 0 });
     orderLock(lock, filling, { do: 'wind', paddle: 2, to: 1 });
     for (let i = 0; i < 2; i++) workLock(lock, filling, 0.1);
     expect(filling.chamber).toBeGreaterThan(1.99);
-    expect(makesText(lock, filling, METRES)).toMatch(/^emptying, 2\.0 m to go/);
+    expect(level(filling)).toMatch(/^emptying, 2\.0 m to go/);
     const full = { ...lockAtRest(lock, 'upper'), chamber: 1 };
-    expect(makesText(lock, full, METRES)).toBeNull();
+    expect(level(full)).toBeNull();
   });
 
   it('what goes wrong says so, with the time that is left', () => {

@@ -1,4 +1,4 @@
-import { headAt, MADE_M, timeToMake, type End, type Lock, type LockState } from '@/core/locks';
+import type { LevelNow, LockState } from '@/core/locks';
 import type { LockCue, LockEvent } from '@/core/plan';
 import { clock, distance, type Units } from './units';
 
@@ -21,8 +21,6 @@ export const LOCK_CUE_WORDS: Readonly<Record<LockCue, string>> = {
   shut: 'shut at both ends',
 };
 
-/** Less than this does not run, m³/s. */
-const RUNS_M3PS = 1e-3;
 /** Slower than this it stands, m a minute. */
 const STANDS = 0.05;
 
@@ -45,17 +43,12 @@ export function lockNowText({ chamber, gates }: LockState, rising: number, units
 }
 
 /** "filling, 0.60 m to go, 1:49"; "level with the water above" once it is, whatever leaks on. */
-export function makesText(lock: Lock, state: LockState, units: Units): string | null {
-  const wound = (at: End) =>
-    lock.paddles.some(({ end }, i) => end === at && state.open[i]! + state.wound[i]! > 0);
-  for (const end of ['upper', 'lower'] as const)
-    if (Math.abs(headAt(state, end)) <= MADE_M && !wound(end === 'upper' ? 'lower' : 'upper'))
-      return LOCK_CUE_WORDS[end === 'upper' ? 'level above' : 'level below'];
-  if (Math.abs(state.flowIn) + Math.abs(state.flowOut) <= RUNS_M3PS) return null;
-  const end = state.flowOut > state.flowIn ? 'lower' : 'upper';
-  const left = timeToMake(lock, state, end);
-  const time = left === null ? '' : `, ${clock(left)}`;
-  return `${end === 'upper' ? 'filling' : 'emptying'}, ${distance(Math.abs(headAt(state, end)), units)} to go${time}`;
+export function levelText(level: LevelNow | null, units: Units): string | null {
+  if (!level) return null;
+  const { end } = level;
+  if (level.is === 'level') return LOCK_CUE_WORDS[end === 'upper' ? 'level above' : 'level below'];
+  const time = level.seconds === null ? '' : `, ${clock(level.seconds)}`;
+  return `${end === 'upper' ? 'filling' : 'emptying'}, ${distance(level.head, units)} to go${time}`;
 }
 
 const EVENTS: Readonly<Record<LockEvent, string>> = {
