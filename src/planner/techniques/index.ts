@@ -25,7 +25,7 @@ import { noAnchoring, sternToOnAnchor } from './anchored';
 import { noBuoy, pickedUp } from './buoy';
 import { throughTheLock } from './passage/through';
 import { noPassageAlone, throughAlone } from './passage/alone';
-import { noPassage } from './passage/lie';
+import { noPassage } from './passage/unfit';
 import { noInsideOfRaft, noRaft, outOfRaft, raftedUp } from './rafts';
 import { noSternTo, sternToOnLines } from './stern-to';
 import { pushing, slidIn, slidOff, steppedOff, walking } from './sideways';

@@ -13,14 +13,18 @@ import {
   tenth,
   type PlanTemplate,
 } from '../../template';
-import { setAgainst } from './landing';
-import { letGo } from '../line-leads';
-import { CENTRE_LINE, clearOfIt, comesIn, passageParameters, stops, straightOut } from './course';
-import { gatesRun, leastTime, liesInLock, makingWith, noPassage, type PassageLie } from './lie';
-import { TURNS, wide } from './sharing';
-import { gatesTo, heldIn, opened, paddlesOf, wound, type Hands } from './water';
 import type { Setting } from '../../setting';
 import { refusal, type Refusal } from '../../refusals';
+import { letGo } from '../line-leads';
+import { enters } from './enter';
+import { gatesTo, opened, paddlesOf, wide, wound, type Hands } from './hands';
+import { heldIn, TURNS } from './hold';
+import { setAgainst } from './landing';
+import { clearOfIt, passed, straightOut } from './leave';
+import { CENTRE_LINE, gatesRun, leastTime, liesInLock, makingWith, type PassageLie } from './lie';
+import { passageParameters } from './numbers';
+import { START, type Passage } from './phase';
+import { noPassage } from './unfit';
 
 // Through a lock by one person: everything one after the other, and the propeller still whenever the helm is left.
 
@@ -93,8 +97,9 @@ export function throughAlone(setting: Setting): readonly PlanTemplate[] {
 
 function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string): PlanTemplate {
   const { length, boat } = setting;
-  const { sited, from, going, side, over, lead } = lie;
+  const { sited, from, going, side, lead } = lie;
   const hands: Hands = { aboard: who, ashore: who, how: 'throw' };
+  const passage: Passage = { setting, lies: [lie], hands, entry: null, pickUp: null };
   const rope = lineLength(sited.lock, sited.coping, Math.max(3, lead), boat.hull.freeboard);
   const along = degrees(lie.along);
   const toWall = side === 'starboard' ? 1 : -1;
@@ -125,11 +130,10 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
   return template({
     decided: 'behind',
     parameters: passageParameters(setting, [lie]),
-    write: ({ slow, turned, stop, back: astern, angle = 0 }) =>
+    write: (numbers) =>
       planOf(
         [
-          ...comesIn(setting, lie, { waits: null, orders: [], slow: slow, turned: turned }),
-          stops(setting, lie, stop, astern),
+          ...enters(passage, numbers)(START.then).steps,
           step(
             'up',
             'neutral; ashore with the line, round the bollard',
@@ -199,12 +203,15 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'out',
             'line home, at the helm: dead slow out',
             back,
-            [engine('ahead', slow), steer(compassOf(along - toWall * (over ? angle : 0)))],
+            [
+              engine('ahead', numbers.slow),
+              steer(compassOf(along - toWall * (numbers.angle ?? 0))),
+            ],
             'neutral, fend off',
             BACK_WITHIN_S,
           ),
           straightOut(lie),
-          clearOfIt(lie),
+          ...clearOfIt(passed(lie)).steps,
         ],
         { is: 'after', time_s: tenth(Math.max(6, 0.8 * length)) },
         60,

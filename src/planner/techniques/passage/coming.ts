@@ -6,7 +6,7 @@ import { step, compassOf, near, tenth } from '../../template';
 import { letGo, offOf } from '../line-leads';
 import { BACKS, COMES, overAt, type Entry } from './entry';
 import { leadsOf, type LockNeighbour, type Way } from './neighbour';
-import { WAITS_WITHIN_S } from './waiting';
+import { WAITS_WITHIN_S } from './landing';
 import type { Setting } from '../../setting';
 
 // Another boat comes in by the gates that stand open, before her or after her.

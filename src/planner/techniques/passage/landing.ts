@@ -10,6 +10,8 @@ const LIES_MPS = 0.1;
 /** The paddles stay at their half so long, s. Judgement. */
 export const HALF_FOR_S = 60;
 const FORE_AND_AFT = 0.15;
+/** The gates swing that long at the most, s. */
+export const WAITS_WITHIN_S = 240;
 export const LANDING = ['landing bow line', 'landing stern line'] as const;
 
 /** Is the water of a lock level with hers, and do its gates stand open to her? */

@@ -1,13 +1,8 @@
 import { throughLock } from '@/core/brief';
 import {
-  fitIn,
   gentlest,
-  intoLock,
-  IN_LOCK,
   leafSides,
   outOfLock,
-  roomUnder,
-  stairOrder,
   swingRoom,
   type End,
   type LockedBoat,
@@ -19,10 +14,9 @@ import {
 import { atan2, wrapHalfTurn } from '@/core/math';
 import type { Side } from '@/document/fields';
 import { onWall } from './on-wall';
-import { HALF_FOR_S, landingLines, setAgainst } from './landing';
 import { neighbourIn, type LockNeighbour } from './neighbour';
 import type { Setting } from '../../setting';
-import { isRefusal, refusal, type Refusal } from '../../refusals';
+import { isRefusal } from '../../refusals';
 
 /** Where she is to lie in a chamber, and how she gets through it. m, s, radians. */
 export interface PassageLie {
@@ -55,14 +49,15 @@ export interface PassageLie {
   readonly paddlesOf: string;
 }
 
+/** The line a boat is held by in a chamber. */
+export const CENTRE_LINE = 'centre line';
+
 /** Kept off the swing of the lower gates, and off the cill, m. Judgement. */
 const KEPT_OFF_M = 0.5;
 /** Less than that, and no paddle is wound going down. */
 const CLEAR_OF_CILL_M = 0.3;
 /** A chamber broader than she by less than this leaves nothing to go over to, m. */
 const SNUG_M = 1.2;
-/** She comes to the gates within this of straight on. */
-const STRAIGHT = Math.PI / 3;
 
 const other = (end: End): End => (end === 'upper' ? 'lower' : 'upper');
 
@@ -74,7 +69,7 @@ export function cleatOf({ boat, beam }: Setting, side: Side): { name: string; x:
   return there.reduce((a, b) => (Math.abs(b.x) < Math.abs(a.x) ? b : a));
 }
 
-function hullIn(
+export function hullIn(
   { length, beam, boat }: Setting,
   lie: Pick<PassageLie, 'going'>,
   fromUpper: number,
@@ -93,10 +88,13 @@ function hullIn(
 }
 
 /** How she goes through one lock: which way, by its end gates as she comes to them. */
-type Way = Pick<PassageLie, 'sited' | 'from' | 'to' | 'going' | 'along'>;
+export type ChamberWay = Pick<PassageLie, 'sited' | 'from' | 'to' | 'going' | 'along'>;
 
 /** Her way through the locks that are worked, the one she comes to first; of a staircase both. */
-function wayThrough(setting: Setting): { readonly ways: readonly Way[]; readonly inside: boolean } {
+export function wayThrough(setting: Setting): {
+  readonly ways: readonly ChamberWay[];
+  readonly inside: boolean;
+} {
   const { start, locks = [] } = setting.input;
   const off = (sited: SitedLock) => {
     const { x, y } = outOfLock(sited, sited.lock.length / 2, 0);
@@ -116,7 +114,10 @@ function wayThrough(setting: Setting): { readonly ways: readonly Way[]; readonly
 }
 
 /** Room for where her upper end may lie, m from the upper gates: clear of cill and of the lower gates' swing. */
-function roomFor({ sited }: { readonly sited: SitedLock }, length: number): [number, number] {
+export function roomFor(
+  { sited }: { readonly sited: SitedLock },
+  length: number,
+): [number, number] {
   const { lock } = sited;
   return [lock.cillReach + KEPT_OFF_M, lock.length - swingRoom(lock) - length - KEPT_OFF_M / 2];
 }
@@ -135,7 +136,12 @@ const STRAIGHT_SIDE = 0.35;
  * Where she would lie to a wall of a chamber; null where nothing stands there to hold her by, or no ladder she could lie by is
  * there where one is wanted.
  */
-function lieAt(setting: Setting, way: Way, wall: Hand, byLadder: boolean): PassageLie | null {
+function lieAt(
+  setting: Setting,
+  way: ChamberWay,
+  wall: Hand,
+  byLadder: boolean,
+): PassageLie | null {
   const { sited, going } = way;
   const { lock } = sited;
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
@@ -192,7 +198,7 @@ function lieAt(setting: Setting, way: Way, wall: Hand, byLadder: boolean): Passa
   };
 }
 
-const WALLS: readonly Hand[] = ['left', 'right'];
+export const WALLS: readonly Hand[] = ['left', 'right'];
 
 /**
  * Where she may lie in each chamber on her way, along one wall: at the one the wind lays her to first.
@@ -230,113 +236,10 @@ export function gatesRun({ lock }: SitedLock, end: End): number {
   return swing * leafSides(lock, end).length;
 }
 
-/** Time a lock that is set against her takes to be made ready, s: about as long as it then takes to take her on. */
-function readyTime({ sited, from, making }: PassageLie): number {
-  const against = setAgainst(sited, from);
-  if (!against) return 0;
-  return gatesRun(sited, from) + (against === 'level' ? HALF_FOR_S + making.seconds : 0);
-}
-
 /** Time a passage takes at least, from her coming in to her going out, s. */
 export function leastTime(lies: readonly PassageLie[]): number {
   return lies.reduce((sum, { sited, from, to, making }) => {
     const winding = Math.max(...sited.lock.paddles.map((paddle) => paddle.winding));
     return sum + making.seconds + winding + gatesRun(sited, from) + gatesRun(sited, to) + 60;
   }, 0);
-}
-
-/** The order of the staircase she comes to; null where it is none. */
-const stairOf = ({ input: { locks = [] }, boat }: Setting, { sited, going }: Way) =>
-  stairOrder(locks, locks.indexOf(sited), going, boat.hull.draught);
-
-/** Has the other chamber of a staircase to be filled or emptied first? */
-export function otherUnready(setting: Setting, way: Way): boolean {
-  const first = stairOf(setting, way)?.first ?? null;
-  return first === 'fill' || first === 'empty';
-}
-
-/** Why a staircase is not ready for her; null where it is, or is made ready while she waits. */
-function stairsUnready(setting: Setting, way: Way): Refusal | null {
-  const { locks = [] } = setting.input;
-  const stair = stairOf(setting, way);
-  if (!stair) return refusal('no staircase');
-  const [upper, lower] = [locks[stair.upper]!.name, locks[stair.lower]!.name];
-  if (otherUnready(setting, way) && landingLines(setting)) return null;
-  switch (stair.first) {
-    case 'fill':
-      return refusal('staircase not full', { upper, lower });
-    case 'empty':
-      return refusal('staircase not empty', { upper, lower });
-    case 'never':
-      return refusal('staircase without water', { upper, lower });
-    case null:
-      return null;
-  }
-}
-
-/** Why she cannot lie in a chamber on her way; null where she can. */
-function noRoom(setting: Setting, way: Way): Refusal | null {
-  const fit = fitIn(way.sited.lock, hullIn(setting, way, 0));
-  if (fit.alongside < 0) return refusal('too broad for the chamber');
-  const [least, most] = roomFor(way, setting.length);
-  if (most < least) return refusal('too long for the chamber');
-  return fit.water < 0 ? refusal('too little water over the cill') : null;
-}
-
-/** Why she does not pass under what leads over the water on her way; null where she does. */
-function underBridges({ input, boat, length }: Setting, ways: readonly Way[]): Refusal | null {
-  for (const { sited } of ways) {
-    const air = boat.hull.airDraught ?? 0;
-    const least = roomUnder(sited, input.bridges ?? [], input.start, length, air);
-    if (least && least.room < 0) return refusal('bridge too low', { name: least.name });
-  }
-  return null;
-}
-
-/** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
-function unready(setting: Setting, { sited, from }: Way): Refusal | null {
-  const against = setAgainst(sited, from);
-  if (!against || landingLines(setting)) return null;
-  return against === 'level'
-    ? refusal('lock set against', { set: from === 'upper' ? 'above' : 'below' })
-    : refusal('gates shut');
-}
-
-/** Why she does not go through a lock; null where she may. */
-export function noPassage(setting: Setting): Refusal | null {
-  const { start, limit } = setting.input;
-  const { ways, inside } = wayThrough(setting);
-  const way = ways[0]!;
-  const { sited, going } = way;
-  const shared = WALLS.map((wall) => neighbourIn(setting, sited, way, wall));
-  const shares = shared.find((one) => !isRefusal(one)) ?? shared[0]!;
-  if (isRefusal(shares)) return shares;
-  if (shares && ways.length > 1) return refusal('staircase shared');
-  if (shares?.comes?.first && !landingLines(setting))
-    return refusal('drifts while another goes in', { name: shares.other.name });
-  if (inside) return refusal('in the chamber already');
-  const where = new Float64Array(2);
-  intoLock(where, sited, start.x, start.y);
-  const before = going === 'down' ? -where[IN_LOCK.S]! : where[IN_LOCK.S]! - sited.lock.length;
-  if (before < setting.length / 2 || Math.abs(where[IN_LOCK.T]!) > before)
-    return refusal('not before the gates');
-  if (Math.abs(wrapHalfTurn(start.heading - way.along)) > STRAIGHT)
-    return refusal('not heading for the gates');
-  const low = underBridges(setting, ways);
-  if (low) return low;
-  const notReady = unready(setting, way);
-  if (notReady) return notReady;
-  if (ways.length > 1) {
-    const unready = stairsUnready(setting, way);
-    if (unready) return unready;
-  }
-  for (const one of ways) {
-    const none = noRoom(setting, one);
-    if (none) return none;
-  }
-  const [lies] = liesInLock(setting);
-  if (!lies) return refusal('nothing along the chamber');
-  const other = otherUnready(setting, way) ? lies[1]!.making.seconds : 0;
-  const needs = leastTime(lies) + readyTime(lies[0]!) + other;
-  return needs > limit ? refusal('too little time', { least: needs, limit, alone: false }) : null;
 }

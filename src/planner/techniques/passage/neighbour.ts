@@ -227,6 +227,9 @@ export function neighbourLines(
   return [...(comes?.waits ?? []), ...inside];
 }
 
+/** Lines a boat beside is held by. */
+export const BOTH_ENDS = ['bow', 'stern'] as const;
+
 /** Both of her lines are on. */
 export const linesOnOf = ({ other: { name } }: LockNeighbour): CueDocument => ({
   is: 'all',

@@ -3,38 +3,20 @@ import { atan2, wrapHalfTurn } from '@/core/math';
 import type { Person } from '@/core/plan';
 import { goesOn } from '@/core/trials';
 import { degrees } from '@/document/fields';
-import type { StepDocument, OrderDocument, SimpleCue } from '@/document/plan';
+import type { OrderDocument, SimpleCue } from '@/document/plan';
 import { reversed } from '../arrive';
 import type { Side } from '@/document/fields';
 import type { LineDocument } from '@/document/rigging';
 import { step, call, compassOf, engine, near, steer, twentieth, wayOff } from '../../template';
 import { letGo, lineOf } from '../line-leads';
 import { cleatOf, type PassageLie } from './lie';
-import { by, gatesTo, paddlesOf, wound, type Hands } from './water';
+import { by, gatesTo, paddlesOf, wound, type Hands } from './hands';
 import type { Setting } from '../../setting';
+import type { PassageNumbers } from './numbers';
+import type { Passage, PhaseAt, PickUp } from './phase';
 
 // Whoever worked the lock is taken up again beyond it: she stops off the landing, they take her line and she is hauled in; they
 // shut the gates behind her, wind the paddles down, and step aboard over where the line holds her.
-
-/** Where she takes them up. m, radians. */
-export interface PickUp {
-  /** Who stands ashore, by name. */
-  readonly who: readonly string[];
-  readonly side: Side;
-  /** The side of the lock the landing is on. */
-  readonly hand: Hand;
-  /** The cleat her line leads from, and they step over; the ring it goes to. */
-  readonly cleat: string;
-  readonly ring: string;
-  /** How far she turns to come over to the landing, unless her screw turns her as she is stopped. */
-  readonly sheer: number;
-  /** Her heading along it. */
-  readonly heading: number;
-  /** How far off the landing's edge she passes if she keeps to the lock's middle line. */
-  readonly over: number;
-  /** How far she has come from rest when her cleat is abreast of the ring. */
-  readonly way: number;
-}
 
 /** Her stern stops so far clear of where the gates swing, m. */
 const CLEAR_M = 1.5;
@@ -155,104 +137,106 @@ export function pickUpAt(setting: Setting, lie: PassageLie, hands: Hands): PickU
 export const landingLine = ({ cleat, over }: PickUp, { length }: Setting): LineDocument =>
   lineOf(LANDING_LINE, cleat, over + 0.5 * length, null, true);
 
-/** From her stern clear of the gates until everybody is aboard; then her line comes off. */
-export function takenUp(
-  setting: Setting,
-  lie: PassageLie,
-  hands: Hands,
-  pickUp: PickUp,
-  slow: number,
-  back: number,
-): StepDocument[] {
-  const { sited, to } = lie;
-  const names = pickUp.who.length === 1 ? pickUp.who[0]!.slice(0, 12) : 'all';
-  const steps = pickUp.who.map((name): OrderDocument => ({
-    do: 'stepAboard',
-    after_s: 0,
-    by: name,
-    point: pickUp.cleat,
-  }));
-  const across = pickUp.who.map((name): SimpleCue => ({ is: 'crew', who: name, where: 'aboard' }));
-  const tended = (how: 'haul' | 'keep'): OrderDocument => ({
-    do: 'tend',
-    after_s: 0,
-    line: LANDING_LINE,
-    how,
-    turns: SNUG_TURNS,
-    winch: false,
-    ...by(hands.aboard),
-  });
-  const stops = goesOn(setting.craft, pickUp.way, twentieth(slow), twentieth(back));
-  const on = stops?.distance ?? 0;
-  const toIt = pickUp.side === 'starboard' ? 1 : -1;
-  // Her screw turns her as she stops: towards it, her stern would go out to the other bank.
-  const turned = Math.max(0, toIt * (stops?.turned ?? 0));
-  const sheer = toIt * Math.max(-MOST_AWAY, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
-  // Whoever comes out after her shuts up behind.
-  const last = !lie.neighbour || lie.neighbour.outFirst;
-  const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
-  const stop = Math.sqrt(on * on + off * off);
-  return [
-    step(
-      'clear',
-      'stern clear: sheer over to the landing',
-      { is: 'abeam', point: 'stern', mark: `${sited.name}, ${to} gates` },
-      [steer(compassOf(degrees(lie.along + sheer)))],
-      'neutral, straight on',
-      240,
-    ),
-    step(
-      'landing',
-      'nearly abreast of the ring: astern, stopped',
-      {
-        is: 'any',
-        of: [
-          near(pickUp.cleat, pickUp.ring, stop),
-          { is: 'abeam', point: pickUp.cleat, mark: pickUp.ring },
-        ],
-      },
-      [steer(compassOf(degrees(pickUp.heading))), ...reversed(setting, 'astern', back)],
-      'go on, and come back for them',
-      90,
-    ),
-    step(
-      'line-ashore',
-      'neutral; a line to the landing',
-      wayOff(25 + setting.pause),
-      [
-        engine('neutral'),
+/** From the stern clear of the gates until everybody is aboard; then the line comes off. */
+export const takesUp =
+  ({ setting, lies, hands }: Passage, pickUp: PickUp, { slow, back }: PassageNumbers): PhaseAt =>
+  (after) => {
+    const lie = lies.at(-1)!;
+    const names = pickUp.who.length === 1 ? pickUp.who[0]!.slice(0, 12) : 'all';
+    const cross = pickUp.who.map((name): OrderDocument => ({
+      do: 'stepAboard',
+      after_s: 0,
+      by: name,
+      point: pickUp.cleat,
+    }));
+    const across = pickUp.who.map((name): SimpleCue => ({
+      is: 'crew',
+      who: name,
+      where: 'aboard',
+    }));
+    const tended = (how: 'haul' | 'keep'): OrderDocument => ({
+      do: 'tend',
+      after_s: 0,
+      line: LANDING_LINE,
+      how,
+      turns: SNUG_TURNS,
+      winch: false,
+      ...by(hands.aboard),
+    });
+    const stops = goesOn(setting.craft, pickUp.way, twentieth(slow), twentieth(back));
+    const on = stops?.distance ?? 0;
+    const toIt = pickUp.side === 'starboard' ? 1 : -1;
+    // Her screw turns her as she stops: towards it, her stern would go out to the other bank.
+    const turned = Math.max(0, toIt * (stops?.turned ?? 0));
+    const sheer = toIt * Math.max(-MOST_AWAY, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
+    // Whoever comes out after her shuts up behind.
+    const last = !lie.neighbour || lie.neighbour.outFirst;
+    const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
+    const stop = Math.sqrt(on * on + off * off);
+    const steps = [
+      step(
+        'clear',
+        'stern clear: sheer over to the landing',
+        after,
+        [steer(compassOf(degrees(lie.along + sheer)))],
+        'neutral, straight on',
+        240,
+      ),
+      step(
+        'landing',
+        'nearly abreast of the ring: astern, stopped',
         {
-          do: 'pass',
-          after_s: 1,
-          line: LANDING_LINE,
-          to: pickUp.ring,
-          how: 'throw',
-          ...by(hands.aboard),
+          is: 'any',
+          of: [
+            near(pickUp.cleat, pickUp.ring, stop),
+            { is: 'abeam', point: pickUp.cleat, mark: pickUp.ring },
+          ],
         },
-      ],
-      'short ahead and astern to hold her',
-      90,
-    ),
-    step(
-      'held-there',
-      last ? 'hauled in and held; gates shut behind, paddles down' : 'hauled in and held',
-      { is: 'line', line: LANDING_LINE, state: 'on' },
-      [
-        tended('haul'),
-        tended('keep'),
-        ...(last ? [gatesTo(lie, to, 'shut', hands), ...wound(lie, hands, paddlesOf(lie), 0)] : []),
-        ...steps,
-      ],
-      'line off, come round again',
-      90,
-    ),
-    step(
-      'aboard',
-      `${names} aboard: line home`,
-      across.length === 1 ? across[0]! : { is: 'all', of: across },
-      [call('all aboard; nobody near the propeller'), letGo(LANDING_LINE, 0, hands.aboard)],
-      'hold on; bring her closer, no jumping',
-      STEPS_WITHIN_S,
-    ),
-  ];
-}
+        [steer(compassOf(degrees(pickUp.heading))), ...reversed(setting, 'astern', back)],
+        'go on, and come back for them',
+        90,
+      ),
+      step(
+        'line-ashore',
+        'neutral; a line to the landing',
+        wayOff(25 + setting.pause),
+        [
+          engine('neutral'),
+          {
+            do: 'pass',
+            after_s: 1,
+            line: LANDING_LINE,
+            to: pickUp.ring,
+            how: 'throw',
+            ...by(hands.aboard),
+          },
+        ],
+        'short ahead and astern to hold her',
+        90,
+      ),
+      step(
+        'held-there',
+        last ? 'hauled in and held; gates shut behind, paddles down' : 'hauled in and held',
+        { is: 'line', line: LANDING_LINE, state: 'on' },
+        [
+          tended('haul'),
+          tended('keep'),
+          ...(last
+            ? [gatesTo(lie, lie.to, 'shut', hands), ...wound(lie, hands, paddlesOf(lie), 0)]
+            : []),
+          ...cross,
+        ],
+        'line off, come round again',
+        90,
+      ),
+      step(
+        'aboard',
+        `${names} aboard: line home`,
+        across.length === 1 ? across[0]! : { is: 'all', of: across },
+        [call('all aboard; nobody near the propeller'), letGo(LANDING_LINE, 0, hands.aboard)],
+        'hold on; bring her closer, no jumping',
+        STEPS_WITHIN_S,
+      ),
+    ];
+    return { steps, then: { is: 'line', line: LANDING_LINE, state: 'off' } };
+  };

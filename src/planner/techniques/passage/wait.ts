@@ -1,12 +1,16 @@
 import type { LockCue } from '@/core/plan';
-import type { StepDocument, CueDocument, OrderDocument } from '@/document/plan';
-import { step, call, engine } from '../../template';
-import { HALF_FOR_S, LANDING, setAgainst } from './landing';
-import { letGo } from '../line-leads';
+import type { OrderDocument } from '@/document/plan';
 import type { LineDocument } from '@/document/rigging';
-import type { PassageLie } from './lie';
-import { gatesTo, paddlesAt, paddlesOf, wound, type Hands } from './water';
+import { call, engine, step } from '../../template';
 import type { Setting } from '../../setting';
+import { letGo } from '../line-leads';
+import { comingIn } from './coming';
+import { gatesTo, paddlesAt, paddlesOf, wound, type Hands } from './hands';
+import { HALF_FOR_S, LANDING, landingLines, setAgainst, WAITS_WITHIN_S } from './landing';
+import type { PassageLie } from './lie';
+import { linesOnOf } from './neighbour';
+import { START, type Passage, type Phase } from './phase';
+import { otherUnready } from './unfit';
 
 // A lock that is set against her, or shut: she waits on her lines at the landing while it is made ready.
 
@@ -15,17 +19,6 @@ const HALF_FIRST = 0.5;
 const MADE_WITHIN_S = 900;
 /** Paddles that were wound up for somebody else's water are down again by then, s. */
 const PADDLES_DOWN_S = 30;
-/** The gates swing that long at the most, s. */
-export const WAITS_WITHIN_S = 240;
-
-/** What waiting comes to: its steps, and the cue the next one goes by. */
-export interface Waits {
-  readonly steps: StepDocument[];
-  readonly cue: CueDocument;
-}
-
-export const START: Waits = { steps: [], cue: { is: 'start' } };
-
 /** Who of a crew that is all aboard steps ashore at the landing to work the lock: not the helm, and somebody is left to her line. */
 export function stepsAshore(
   { input }: Setting,
@@ -37,7 +30,7 @@ export function stepsAshore(
 }
 
 /** She lies on her lines with the engine out of gear; who works the lock walks to her side, and steps. */
-export function putAshore(who: string, landing: readonly LineDocument[]): Waits {
+function putAshore(who: string, landing: readonly LineDocument[]): Phase {
   return {
     steps: [
       step(
@@ -52,12 +45,12 @@ export function putAshore(who: string, landing: readonly LineDocument[]): Waits 
         'stay aboard; haul her in',
       ),
     ],
-    cue: { is: 'crew', who, where: 'ashore' },
+    then: { is: 'crew', who, where: 'ashore' },
   };
 }
 
 /** The other chamber of a staircase made ready first: filled for her going up, emptied for her going down. Nobody lies in it. */
-export function readied(other: PassageLie, hands: Hands, after: Waits = START): Waits {
+function readied(other: PassageLie, hands: Hands, after: Phase = START): Phase {
   const { sited, going } = other;
   const paddles = paddlesOf(other);
   const verb = going === 'up' ? 'filled' : 'emptied';
@@ -70,7 +63,7 @@ export function readied(other: PassageLie, hands: Hands, after: Waits = START): 
       step(
         'other-chamber',
         `on her lines while ${sited.name} is ${verb}`.slice(0, 60),
-        after.cue,
+        after.then,
         [call('on bow and stern line'), ...sign, ...wound(other, hands, paddles, 1)],
         way,
       ),
@@ -83,17 +76,18 @@ export function readied(other: PassageLie, hands: Hands, after: Waits = START): 
         MADE_WITHIN_S,
       ),
     ],
-    cue: { is: 'after', time_s: PADDLES_DOWN_S },
+    then: { is: 'after', time_s: PADDLES_DOWN_S },
   };
 }
 
-/** A lock turned round: its steps, the cue its gates stand wide open by, and what is then done at it. */
-interface Turned extends Waits {
-  readonly then: OrderDocument[];
+/** A lock turned round for whoever waits: its steps, and the cue its gates stand wide open by. */
+interface Turned extends Phase {
+  /** What is then done at it. */
+  readonly meanwhile: readonly OrderDocument[];
 }
 
 /** The steps until the gates stand wide open to whoever waits, all on their lines. */
-export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START): Turned {
+function turnedRound(lie: PassageLie, hands: Hands, after: Phase = START): Turned {
   const { sited, from } = lie;
   // Before her they are always the lock's own.
   const hers = { ...lie, paddlesOf: sited.name };
@@ -110,7 +104,7 @@ export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START)
           step(
             'wait',
             'on her lines: half of the paddles',
-            after.cue,
+            after.then,
             [ready, ...sign, ...wound(hers, hands, paddles, HALF_FIRST)],
             way,
           ),
@@ -131,38 +125,70 @@ export function turnedRound(lie: PassageLie, hands: Hands, after: Waits = START)
             MADE_WITHIN_S,
           ),
         ]
-      : [step('wait', 'on her lines: the gates open', after.cue, [ready, opens], 'wait on')];
+      : [step('wait', 'on her lines: the gates open', after.then, [ready, opens], 'wait on')];
   return {
     steps: [...after.steps, ...steps],
-    cue: { is: 'lock', lock: sited.name, state: `wide ${side}` },
-    then: wound(hers, hands, against === 'level' ? paddles : [], 0),
+    then: { is: 'lock', lock: sited.name, state: `wide ${side}` },
+    meanwhile: wound(hers, hands, against === 'level' ? paddles : [], 0),
   };
 }
 
-/** The steps until its gates stand wide open to her and her lines are slipped, and the cue she goes by. */
-export function waiting(lie: PassageLie, hands: Hands, after: Waits = START): Waits {
-  const { steps, cue, then } = turnedRound(lie, hands, after);
-  return slippedAfter(steps, hands, 'wide open', cue, then);
-}
-
 /** After some steps her lines to the landing are slipped at a cue; and the cue by which they are home. */
-export function slippedAfter(
-  steps: readonly StepDocument[],
+function slippedAfter(
+  { steps, then }: Phase,
   hands: Hands,
   when: string,
-  at: CueDocument,
   more: readonly OrderDocument[] = [],
-): Waits {
+): Phase {
   const slip = step(
     'slip',
     `${when}: both lines slipped from aboard`,
-    at,
+    then,
     [...LANDING.map((line) => letGo(line, 0, hands.aboard)), ...more],
     'make fast again',
     WAITS_WITHIN_S,
   );
   return {
     steps: [...steps, slip],
-    cue: { is: 'all', of: LANDING.map((line) => ({ is: 'line', line, state: 'off' })) },
+    then: { is: 'all', of: LANDING.map((line) => ({ is: 'line', line, state: 'off' })) },
   };
+}
+
+/**
+ * What is done before she goes in, on her lines at the landing: somebody put ashore, a staircase made ready, the lock turned
+ * round for her, another boat let in first. Nothing, and no lines, where she goes at once.
+ *
+ * @param steps who is put ashore, by name
+ */
+export function waits(
+  { setting, lies, hands, entry }: Passage,
+  steps: string | undefined,
+): { readonly phase: Phase; readonly landing: readonly LineDocument[] } {
+  const lie = lies[0]!;
+  const { sited, from, neighbour } = lie;
+  const leads = neighbour?.comes?.first ? neighbour : null;
+  const against = setAgainst(sited, from) !== null;
+  const unready = otherUnready(setting, lie);
+  const landing = against || leads || unready || steps ? landingLines(setting) : null;
+  if (!landing) return { phase: START, landing: [] };
+  const crewed = steps ? putAshore(steps, landing) : START;
+  const waiting = (phase: Phase, when: string, meanwhile: readonly OrderDocument[] = []) => ({
+    phase: slippedAfter(phase, hands, when, meanwhile),
+    landing,
+  });
+  if (leads) {
+    const { name } = leads.other;
+    const onLines = call(`on bow and stern line while ${name} goes in`);
+    const open = against ? turnedRound(lie, hands, crewed) : { ...crewed, meanwhile: [] };
+    const beside = [onLines, ...open.meanwhile];
+    const lets = comingIn(setting, sited, leads, lie, open.then, beside, entry!);
+    const in_ = { steps: [...open.steps, ...lets], then: linesOnOf(leads) };
+    return waiting(in_, `${name} lies on her lines`);
+  }
+  const ready = unready ? readied(lies[1]!, hands, crewed) : crewed;
+  if (against) {
+    const { meanwhile, ...open } = turnedRound(lie, hands, ready);
+    return waiting(open, 'wide open', meanwhile);
+  }
+  return waiting(ready, unready ? 'the staircase is ready' : `${steps} is ashore`);
 }
