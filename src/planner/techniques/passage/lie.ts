@@ -13,7 +13,7 @@ import {
 } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
 import type { Side } from '@/document/fields';
-import { onWall } from './on-wall';
+import { onWall, type OnWall } from './on-wall';
 import { neighbourIn, type LockNeighbour } from './neighbour';
 import type { Setting } from '../../setting';
 import { isRefusal } from '../../refusals';
@@ -132,6 +132,44 @@ function forwardOf({ length, beam }: Setting, { lock }: SitedLock): number {
 /** So much of her length forward and aft of amidships her side lies along a wall. */
 const STRAIGHT_SIDE = 0.35;
 
+/** A bollard along a wall, where the boat's upper end lies by it, and how far its cleat is then from abreast of it, m. */
+interface Abreast {
+  readonly bollard: OnWall;
+  readonly fromUpper: number;
+  readonly off: number;
+}
+
+/**
+ * Where a boat lies best along a wall, its cleat nearest to abreast of a bollard and itself near the middle; null where there is
+ * no bollard, or no ladder within reach of its side where one is wanted.
+ */
+function bestAbreast(
+  { input, length }: Setting,
+  way: ChamberWay,
+  wall: Hand,
+  bollards: readonly OnWall[],
+  cleat: number,
+  byLadder: boolean,
+): Abreast | null {
+  const { sited, going } = way;
+  const [least, most] = roomFor(way, length);
+  const sign = going === 'up' ? -1 : 1;
+  const ladders = byLadder ? onWall(input.ladders ?? [], sited, wall) : null;
+  // The upper end with the cleat abreast of each, kept within the room there is.
+  const tried = bollards.flatMap((bollard) =>
+    (ladders ?? [bollard]).flatMap(({ s }) => {
+      const wish = s - sign * cleat - length / 2;
+      const fromUpper = Math.max(least, Math.min(Math.max(least, most), wish));
+      const off = Math.abs(fromUpper + sign * cleat + length / 2 - bollard.s);
+      const beside = Math.abs(fromUpper + length / 2 - s) <= STRAIGHT_SIDE * length;
+      return ladders && !beside ? [] : [{ bollard, fromUpper, off }];
+    }),
+  );
+  const middle = (sited.lock.length - length) / 2;
+  const rank = (one: Abreast) => 10 * one.off + Math.abs(one.fromUpper - middle);
+  return tried.reduce<Abreast | null>((a, b) => (a && rank(a) <= rank(b) ? a : b), null);
+}
+
 /**
  * Where she would lie to a wall of a chamber; null where nothing stands there to hold her by, or no ladder she could lie by is
  * there where one is wanted.
@@ -144,36 +182,22 @@ function lieAt(
 ): PassageLie | null {
   const { sited, going } = way;
   const { lock } = sited;
+  const { length, beam } = setting;
   const side: Side = (wall === 'left') === (going === 'up') ? 'port' : 'starboard';
   const cleat = cleatOf(setting, side);
-  const shares = neighbourIn(setting, sited, way, wall);
-  if (isRefusal(shares) || shares?.wall === wall) return null;
-  const neighbour = shares;
+  const neighbour = neighbourIn(setting, sited, way, wall);
+  if (!cleat || isRefusal(neighbour) || neighbour?.wall === wall) return null;
   const bollards = onWall(setting.ends, sited, wall);
-  if (!cleat || bollards.length === 0) return null;
-  const { length, beam } = setting;
-  const [least, most] = roomFor(way, length);
-  const sign = going === 'up' ? -1 : 1;
-  // Where her upper end lies with the cleat abreast of each, kept within the room there is.
-  const ladders = byLadder ? onWall(setting.input.ladders ?? [], sited, wall) : null;
-  const tried = bollards.flatMap((bollard) =>
-    (ladders ?? [bollard]).flatMap(({ s }) => {
-      const wish = s - sign * cleat.x - length / 2;
-      const fromUpper = Math.max(least, Math.min(Math.max(least, most), wish));
-      const off = Math.abs(fromUpper + sign * cleat.x + length / 2 - bollard.s);
-      const beside = Math.abs(fromUpper + length / 2 - s) <= STRAIGHT_SIDE * length;
-      return ladders && !beside ? [] : [{ bollard, fromUpper, off }];
-    }),
-  );
-  if (tried.length === 0) return null;
-  const middle = (lock.length - length) / 2;
-  const rank = (one: (typeof tried)[number]) => 10 * one.off + Math.abs(one.fromUpper - middle);
-  const { bollard, fromUpper, off } = tried.reduce((a, b) => (rank(b) < rank(a) ? b : a));
+  const best = bestAbreast(setting, way, wall, bollards, cleat.x, byLadder);
+  if (!best) return null;
+  const { bollard, fromUpper, off } = best;
   const ahead = going === 'up' ? fromUpper : lock.length - fromUpper - length;
   const making = gentlest(lock, way.to, hullIn(setting, way, fromUpper));
   if (!making) return null;
   const furthest = going === 'up' ? bollards[0]! : bollards.at(-1)!;
   const across = 0.3 + bollard.back;
+  // Between the chambers of a staircase the paddles are those of the lock above.
+  const feeds = way.to === 'upper' && sited.above !== undefined ? sited.above : null;
   return {
     ...way,
     wall,
@@ -190,11 +214,7 @@ function lieAt(
       outFirst: neighbour.comes ? neighbour.comes.first : neighbour.ahead <= ahead,
     },
     making,
-    // Between the chambers of a staircase they are those of the lock above.
-    paddlesOf:
-      way.to === 'upper' && sited.above !== undefined
-        ? setting.input.locks![sited.above]!.name
-        : sited.name,
+    paddlesOf: (feeds === null ? sited : setting.input.locks![feeds]!).name,
   };
 }
 
