@@ -27,8 +27,8 @@ import { DriveClient, type DriveTold } from '@/workers';
 import { usePlayhead } from '../state/playhead';
 import { helmOf, ordersBetween, type HelmAt } from './helm-orders';
 import { RunKeeper } from './keep';
+import { isUnderWay, mayFollow, type LiveStatus } from './live-status';
 
-export type LiveStatus = 'opening' | 'ready' | 'running' | 'paused' | 'over' | 'refused';
 export type LiveRun = Pick<Run, 'trace' | 'events' | 'touches'>;
 
 export interface LiveState {
@@ -134,19 +134,29 @@ export class Live {
   /** The worker ended and took the drive with it: it is opened again where it was last saved, and stands still there. */
   private async recover(): Promise<void> {
     if (this.closed) return;
-    cancelAnimationFrame(this.frame);
     this.asking = false;
     this.looking = false;
     this.spoken = [];
-    this.set({ status: 'opening', ahead: null });
+    this.turn('opening', { ahead: null });
     await this.open(this.recorded);
     const message = 'the computation stopped; the drive goes on from where it was last saved';
-    if (this.store.getState().status !== 'refused')
-      this.set({ problems: [{ path: '(worker)', message }] });
+    if (this.status !== 'refused') this.set({ problems: [{ path: '(worker)', message }] });
   }
 
-  private set(part: Partial<LiveState>): void {
+  private get status(): LiveStatus {
+    return this.store.getState().status;
+  }
+
+  private set(part: Omit<Partial<LiveState>, 'status'>): void {
     if (!this.closed) this.store.setState(part);
+  }
+
+  /** On to another status, where that may follow; what goes with it is told in the same breath. */
+  private turn(status: LiveStatus, part: Omit<Partial<LiveState>, 'status'> = {}): boolean {
+    if (this.closed || !mayFollow(this.status, status)) return false;
+    if (status !== 'running') cancelAnimationFrame(this.frame);
+    this.store.setState({ ...part, status });
+    return true;
   }
 
   private async open(recording: RecordingDocument): Promise<void> {
@@ -155,17 +165,15 @@ export class Live {
     this.recorded = recording;
     const answer = await this.client.open(this.file, recording);
     if (this.closed) return;
-    if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
+    if (!answer.ok) return void this.turn('refused', { problems: answer.problems });
     this.accept(answer.value);
     const { now, traffic } = answer.value;
     this.set({ traffic });
     this.sent = helmOf(now, this.mostWheel);
     this.shown = now.time;
-    this.set({
-      helm: this.sent,
-      status: recording.timesteps > 0 ? 'paused' : 'ready',
-      soFar: null,
-    });
+    this.set({ helm: this.sent, soFar: null });
+    // One that was opened at its end is over already.
+    this.turn(recording.timesteps > 0 ? 'paused' : 'ready');
     this.showTime();
     this.lookedAt = -Infinity;
     this.lookAhead();
@@ -190,11 +198,10 @@ export class Live {
   }
 
   run(): void {
-    const { status } = this.store.getState();
-    if (status !== 'ready' && status !== 'paused') return;
+    if (!mayFollow(this.status, 'running')) return;
     if (!this.keeper) this.begin();
     // Looked back at: it goes on from where it stood.
-    this.set({ status: 'running', soFar: null });
+    this.turn('running', { soFar: null });
     this.shown = this.store.getState().now!.time;
     this.last = performance.now();
     this.frame = requestAnimationFrame(this.tick);
@@ -212,7 +219,7 @@ export class Live {
   }
 
   private readonly tick = (at: number): void => {
-    if (this.closed || this.store.getState().status !== 'running') return;
+    if (this.closed || this.status !== 'running') return;
     const { rate, now } = this.store.getState();
     const seconds = Math.min(LONGEST_FRAME_S, Math.max(0, (at - this.last) / 1000)) * rate;
     this.last = at;
@@ -241,7 +248,7 @@ export class Live {
     // Opened anew meanwhile: this answer is of a drive that is no more.
     if (this.closed || !this.asking) return;
     this.asking = false;
-    if (!answer.ok) return this.set({ status: 'refused', problems: answer.problems });
+    if (!answer.ok) return void this.turn('refused', { problems: answer.problems });
     this.accept(answer.value);
     const { time, finish } = answer.value.now;
     if (finish === null && time - this.savedAt >= SAVE_EVERY_S) {
@@ -270,9 +277,7 @@ export class Live {
 
   /** Stands still; the run so far can be looked back over. */
   async pause(): Promise<void> {
-    if (this.store.getState().status !== 'running') return;
-    cancelAnimationFrame(this.frame);
-    this.set({ status: 'paused' });
+    if (this.status !== 'running' || !this.turn('paused')) return;
     this.shown = this.store.getState().now!.time;
     this.showTime();
     await this.save(false);
@@ -289,9 +294,7 @@ export class Live {
 
   /** Over by itself, or because the helm said so. */
   private async finished(): Promise<void> {
-    if (this.store.getState().status === 'over') return;
-    cancelAnimationFrame(this.frame);
-    this.set({ status: 'over', ahead: null });
+    if (!this.turn('over', { ahead: null })) return;
     this.shown = this.store.getState().now!.time;
     this.showTime();
     await this.save(true);
@@ -299,8 +302,7 @@ export class Live {
   }
 
   async end(how: 'done' | 'broke off'): Promise<void> {
-    const { status } = this.store.getState();
-    if (status !== 'running' && status !== 'paused') return;
+    if (!isUnderWay(this.status)) return;
     cancelAnimationFrame(this.frame);
     const answer = await this.client.end(how);
     if (answer.ok && !this.closed) this.accept(answer.value);
@@ -313,21 +315,19 @@ export class Live {
   async retry(time: number): Promise<void> {
     const kept = await this.client.recording();
     if (!kept.ok || this.closed) return;
-    cancelAnimationFrame(this.frame);
-    const { status } = this.store.getState();
     // What was driven stays as it was; the new one is kept beside it once it goes on.
-    if (status === 'running' || status === 'paused') this.keeper?.save(kept.value, true);
+    if (isUnderWay(this.status)) this.keeper?.save(kept.value, true);
     this.keeper = null;
     this.savedAt = 0;
     const step = Math.min(kept.value.timesteps, Math.max(0, Math.round(time / TIMESTEP_S)));
-    this.set({ status: 'opening', runId: null, saved: null, ahead: null });
+    this.turn('opening', { runId: null, saved: null, ahead: null });
     await this.open({ ...cutAt(kept.value, step), timesteps: step });
   }
 
   /** Begins anew with other surprises. */
   async surprise(surprises: RecordingDocument['surprises']): Promise<void> {
     this.keeper = null;
-    this.set({ status: 'opening', runId: null, saved: null, ahead: null });
+    this.turn('opening', { runId: null, saved: null, ahead: null });
     await this.open({ ...BEGIN, surprises });
   }
 
@@ -360,8 +360,7 @@ export class Live {
 
   /** On to the next step of the plan, its cue come or not. */
   async passOn(): Promise<void> {
-    const { status } = this.store.getState();
-    if (status !== 'running' && status !== 'paused') return;
+    if (!isUnderWay(this.status)) return;
     const answer = await this.client.passOn();
     if (answer.ok && !this.closed) this.accept(answer.value);
   }
@@ -384,7 +383,7 @@ export class Live {
   }
 
   close(): void {
-    if (this.store.getState().status === 'running') void this.save(false);
+    if (this.status === 'running') void this.save(false);
     cancelAnimationFrame(this.frame);
     this.closed = true;
     this.client.close();
