@@ -1,6 +1,13 @@
 import { assembleCraft, type Craft } from '@/core/boat';
 import { atan2, cos, isInside, sin, wrapHalfTurn } from '@/core/math';
 import { obstacleSetOf, type ObstacleSet } from '@/core/holding';
+import {
+  USUAL_FENDER_M,
+  END_GAP_M,
+  SQUEEZED_M,
+  START_ROOM_LENGTHS,
+  START_ROOM_M,
+} from '@/core/policy';
 import { roomAt } from '@/core/search';
 import { hasDrive, steadySpeed } from '@/core/trials';
 import type { Boat } from '@/document/boat';
@@ -20,9 +27,6 @@ export interface Lying {
   /** In a slip, whether her bow is at its head; false stern to; null alongside. */
   readonly bowIn: boolean | null;
 }
-
-/** Fender's thickness where none is hung, m. */
-const USUAL_FENDER_M = 0.25;
 
 /** Unit vector from a berth's edge to the water; of two waters, the one to the left of the edge's first end. */
 export function outOf(place: Place, { edge_m: [[ax, ay], [bx, by]], on }: Berth) {
@@ -68,12 +72,6 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
   };
 }
 
-/** A boat lies this far off the edge she has an end to, m: a step, or a passerelle. Judgement. */
-const END_GAP_M = 1;
-
-/** Overlap put down to rounding or a squeezed fender, m. */
-const SQUEEZED_M = 0.1;
-
 /** What a boat would lie in were she put there, and how deep; null when she fits. */
 export function stuckIn(
   { craft, shore }: Ground,
@@ -85,8 +83,6 @@ export function stuckIn(
 }
 
 /** Room a start keeps from everything, as a share of her length but at least so much, m. */
-const START_ROOM_LENGTHS = 0.12;
-const START_ROOM_M = 1;
 const DISTANCES = [3.5, 3, 4, 2.5, 5, 6];
 /** How far in front of the place she will lie her way in ends, in lengths: off a berth alongside, before a slip's mouth. */
 const FRONTS = { alongside: [0.35, 0.6, 0.9], slip: [1.05, 1.25, 1.5] };

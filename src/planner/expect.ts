@@ -1,12 +1,8 @@
 import type { Run } from '@/core/plan';
+import { EXPECTED_HEADING_DEG, EXPECTED_SPEED_SHARE, EXPECTED_SPEED_MPS } from '@/core/policy';
 import { degrees } from '@/document/fields';
 import type { ExpectationDocument, PlanDocument } from '@/document/plan';
 import { compassOf } from './template';
-
-/** How far off a helm may find her and still be in it: heading, and speed as a share and in m/s. Judgement. */
-const HEADING_DEG = 12;
-const SPEED_SHARE = 0.35;
-const SPEED_MPS = 0.25;
 
 const hundredth = (value: number) => Math.round(value * 100) / 100;
 
@@ -22,9 +18,14 @@ export function withExpectations(plan: PlanDocument, run: Run): PlanDocument {
     const at = time.findIndex((t) => t >= next.time - 1e-9);
     const speed = groundSpeed[at < 0 ? time.length - 1 : at]!;
     const psi = heading[at < 0 ? time.length - 1 : at]!;
-    const slack = Math.max(SPEED_MPS, SPEED_SHARE * speed);
+    const slack = Math.max(EXPECTED_SPEED_MPS, EXPECTED_SPEED_SHARE * speed);
     const expect: ExpectationDocument[] = [
-      { is: 'heading', at: 'next', heading_deg: compassOf(degrees(psi)), within_deg: HEADING_DEG },
+      {
+        is: 'heading',
+        at: 'next',
+        heading_deg: compassOf(degrees(psi)),
+        within_deg: EXPECTED_HEADING_DEG,
+      },
       {
         is: 'speed',
         at: 'next',

@@ -1,6 +1,7 @@
 import { checkPlan } from '@/core/checks';
 import { Random } from '@/core/math';
 import { runPlan, runTillHard, type Run } from '@/core/plan';
+import { COST_PER_FINDING } from '@/core/policy';
 import { cost, patternSearch, robustCost, waysOut } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { prepareRun, type PreparedRun } from '@/document/run-input';
@@ -30,7 +31,6 @@ const ROBUST_TRIES = 40;
 const OPENING_TRIES = 40;
 const TELL_EVERY = 12;
 /** What a check would find fault with costs as much as lying a third of what she has spare too near. Judgement. */
-const PER_FINDING = 1.5;
 const SEED = 20;
 
 export type Ending = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
@@ -124,7 +124,7 @@ class Fitting {
       const none = found.filter(({ grade }) => grade === 'none').length;
       if (none < best.wayOut!.none)
         best = this.told({ template, values, cost: now }, { looked: found.length, none });
-      return now + PER_FINDING * none;
+      return now + COST_PER_FINDING * none;
     };
     for (const state of patternSearch(tunables, cost, OPENING_TRIES)) {
       this.tries += 1;
@@ -169,7 +169,7 @@ class Fitting {
     const run = runTillHard(input.value);
     // Every step of a template says its way out.
     const said = input.value.plan.steps.map(() => true);
-    const findings = PER_FINDING * checkPlan(input.value, run, said).length;
+    const findings = COST_PER_FINDING * checkPlan(input.value, run, said).length;
     if (by !== 'robust') return findings + cost(input.value, run);
     // One that was given up at a hard touch has to be run to its end.
     const toItsEnd = run.margins.touch?.grade === 'hard' ? runPlan(input.value) : run;

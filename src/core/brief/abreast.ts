@@ -1,5 +1,6 @@
 import { cos, sin } from '../math';
 import type { MarkOnPlace, PointOnBoat, Run } from '../plan';
+import { ABREAST_M, ABREAST_LENGTHS, MARK_FURTHEST_LENGTHS } from '../policy';
 
 /** A mark that a point of the boat is abreast of as a step begins: its moment in the helm's own terms. */
 export interface Abreast {
@@ -13,12 +14,6 @@ export interface Abreast {
   /** How far it is ahead of abreast, m; astern negative. */
   readonly ahead: number;
 }
-
-/** Nearer than this, or a twentieth of her length, a helm calls it abreast, m. */
-const ABREAST_M = 0.4;
-const ABREAST_LENGTHS = 0.05;
-/** Further off than so many lengths nobody takes a mark by it. */
-const FURTHEST_LENGTHS = 2.5;
 
 /**
  * For every step but the first the mark that is best abreast of some point of hers, if any is. One that would do for two
@@ -42,7 +37,7 @@ export function abreastOf(
         const ahead = east * s + north * c;
         const across = east * c - north * s;
         const aside = Math.abs(across);
-        if (Math.abs(ahead) > near || aside > FURTHEST_LENGTHS * length) continue;
+        if (Math.abs(ahead) > near || aside > MARK_FURTHEST_LENGTHS * length) continue;
         // Nobody sights across the deck by a cleat of the far side.
         if (point.y * across < 0) continue;
         if (best && Math.abs(best.ahead) <= Math.abs(ahead)) continue;

@@ -1,5 +1,6 @@
 import { cos, sin } from '../math';
 import type { Run } from '../plan';
+import { ROOM_TO_BEGIN_M } from '../policy';
 import { engines, Rollout, letGo, wheel, type Nearest, type Surroundings } from '../search';
 import type { SimState } from '../simulation';
 import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
@@ -125,9 +126,6 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
     room: lane.breadth,
   };
 }
-
-/** Clear by this much of everything she has room to begin a turn, m. */
-const ROOM_TO_BEGIN_M = 0.5;
 
 /**
  * Moments half-way through the steps, those in which she turns most first: where a turn on the spot is worth trying.

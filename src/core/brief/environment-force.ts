@@ -1,4 +1,5 @@
 import { atan2, cos, sin } from '../math';
+import { LET_GO_FOR_S, ENDS_COMPARED_S, ENDS_TOGETHER } from '../policy';
 import { Rollout, letGo, type Surroundings } from '../search';
 import { PSI, Simulation, windAt, type SimState, type World } from '../simulation';
 
@@ -31,12 +32,6 @@ export interface DriftFrom {
   /** The end that is blown away first; neither if she goes bodily. */
   readonly first: 'bow' | 'stern' | 'neither';
 }
-
-const LET_GO_S = 30;
-/** The ends are compared early, before she has turned far. */
-const EARLY_S = 8;
-/** One end has gone this share of her length further than the other, or they went together. */
-const TOGETHER = 0.01;
 
 function onHer(heading: number, east: number, north: number): OnHer {
   const s = sin(heading);
@@ -106,9 +101,9 @@ export function letGoAt(
 ): DriftFrom {
   const rollout = new Rollout(open, open.stillAt(x, y, heading, time));
   letGo(rollout);
-  rollout.until(() => false, EARLY_S);
+  rollout.until(() => false, ENDS_COMPARED_S);
   const first = endThatGoes(rollout, x, y, heading);
-  rollout.until(() => false, LET_GO_S - EARLY_S - 2);
+  rollout.until(() => false, LET_GO_FOR_S - ENDS_COMPARED_S - 2);
   const x0 = rollout.x;
   const y0 = rollout.y;
   rollout.until(() => false, 2);
@@ -131,6 +126,6 @@ function endThatGoes(rollout: Rollout, x: number, y: number, heading: number): D
   const ex = sin(rollout.heading) - sin(heading);
   const ey = cos(rollout.heading) - cos(heading);
   const lead = (ex * dx + ey * dy) / way;
-  if (Math.abs(lead) < TOGETHER) return 'neither';
+  if (Math.abs(lead) < ENDS_TOGETHER) return 'neither';
   return lead > 0 ? 'bow' : 'stern';
 }

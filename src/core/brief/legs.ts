@@ -1,5 +1,11 @@
 import { atan2, wrapHalfTurn } from '../math';
 import type { Run } from '../plan';
+import {
+  DRIFT_WORTH_SAYING_MPS,
+  ON_THE_SPOT_LENGTHS,
+  NEITHER_SIDE,
+  CURRENT_WORTH_SAYING_MPS,
+} from '../policy';
 import { inHandFrom, type InHand, type Surroundings } from '../search';
 import { ferryGlide, type FerryGlide } from './kinematics';
 import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
@@ -26,15 +32,8 @@ export interface Leg {
   readonly ferry: FerryGlide | null;
 }
 
-/** Slower than this she is not said to be driven anywhere, m/s. */
-const LEAST_DRIFT_MPS = 0.03;
-const ON_THE_SPOT_LENGTHS = 0.3;
-/** Within this of ahead or astern it is no side. */
-const NEITHER_SIDE = Math.PI / 6;
-const LEAST_CURRENT_MPS = 0.05;
-
 function leeOf(letGo: DriftFrom, axis: number): LeeSide | null {
-  if (letGo.speed < LEAST_DRIFT_MPS) return null;
+  if (letGo.speed < DRIFT_WORTH_SAYING_MPS) return null;
   const off = wrapHalfTurn(letGo.towards - axis);
   if (Math.abs(off) < NEITHER_SIDE) return 'ahead';
   if (Math.abs(off) > Math.PI - NEITHER_SIDE) return 'astern';
@@ -50,7 +49,7 @@ function ferryOn(
   const { surge, sway } = run.trace;
   const { ahead, starboard } = push.current;
   const current = Math.sqrt(ahead * ahead + starboard * starboard);
-  if (course === null || current < LEAST_CURRENT_MPS) return null;
+  if (course === null || current < CURRENT_WORTH_SAYING_MPS) return null;
   const through = Math.sqrt(surge[i]! * surge[i]! + sway[i]! * sway[i]!);
   const set = push.heading + atan2(starboard, ahead);
   return through > 0 ? ferryGlide(through, current, wrapHalfTurn(course - set)) : null;

@@ -1,5 +1,6 @@
 import { intoLock, IN_LOCK, type Making, type SitedLock } from '../locks';
 import { STEP_UP_M, type RunInput } from '../plan';
+import { LADDER_OF_SIDE_M } from '../policy';
 import type { LockAhead } from './locks-ahead';
 
 /*
@@ -105,9 +106,6 @@ function through(
   return list.flatMap(([one, wanted]) => (wanted ? [one] : []));
 }
 
-/** Off the middle of a chamber's side by no more than this, m, a ladder belongs to it. */
-const BY_SIDE_M = 1;
-
 /** How many ladders lead up out of a chamber. */
 function laddersIn({ ladders = [] }: RunInput, sited: SitedLock): number {
   const where = new Float64Array(2);
@@ -115,7 +113,9 @@ function laddersIn({ ladders = [] }: RunInput, sited: SitedLock): number {
   return ladders.filter(({ x, y }) => {
     intoLock(where, sited, x, y);
     const s = where[IN_LOCK.S]!;
-    return s >= 0 && s <= length && Math.abs(Math.abs(where[IN_LOCK.T]!) - width / 2) < BY_SIDE_M;
+    return (
+      s >= 0 && s <= length && Math.abs(Math.abs(where[IN_LOCK.T]!) - width / 2) < LADDER_OF_SIDE_M
+    );
   }).length;
 }
 

@@ -28,6 +28,7 @@ import {
 } from '../locks';
 import { cos, sin } from '../math';
 import type { RunInput } from '../plan';
+import { BOLLARD_ALONG_M, SLOWLY_IN_LOCK_MPS, WIND_ACROSS_LOCK_MPS } from '../policy';
 import { throughLock } from './through-lock';
 import { throughGates, type Through } from './through-gates';
 
@@ -42,11 +43,7 @@ export interface LockFigures {
   readonly hands: readonly (PassageTimes | null)[];
 }
 
-/** How far along the chamber a bollard is off her cleat. Assumption, m. */
-const ALONG_M = 3;
-
 /** Her speed in and out of a lock where nothing better is known, m/s: a knot. */
-const SLOWLY_MPS = 0.5;
 const CREWS = [1, 2, 3] as const;
 
 /** How a boat comes to a lock, and how it stands; set for her with its gates shut if nothing is told. */
@@ -65,7 +62,15 @@ export function lockFigures(
   lock: Lock,
   boat: LockedBoat,
   coping: number,
-  { going, freeboard, landing, speed = SLOWLY_MPS, inside = false, bridges = [], begins }: Coming,
+  {
+    going,
+    freeboard,
+    landing,
+    speed = SLOWLY_IN_LOCK_MPS,
+    inside = false,
+    bridges = [],
+    begins,
+  }: Coming,
 ): LockFigures {
   const up = gentlest(lock, 'upper', boat);
   const down = gentlest(lock, 'lower', boat);
@@ -86,7 +91,7 @@ export function lockFigures(
     fit: fitIn(lock, boat),
     up,
     down,
-    rope: lineLength(lock, coping, ALONG_M, freeboard),
+    rope: lineLength(lock, coping, BOLLARD_ALONG_M, freeboard),
     hands: CREWS.map((n) => passageTimes(asked, n)),
   };
 }
@@ -120,9 +125,6 @@ export interface LockAhead {
   /** In a staircase, number of the lock out of whose chamber she comes into this one; null where she comes from open water. */
   readonly from: number | null;
 }
-
-/** Wind across a chamber under which either side does, m/s. Judgement. */
-const MATTERS_MPS = 1.5;
 
 /** Is the chamber level with the water at an end? */
 const levelAt = ({ begins }: SitedLock, end: End): boolean =>
@@ -181,7 +183,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
     const from = (going === 'up' ? sited.below : sited.above) ?? null;
     const through = inside || from !== null ? [] : throughGates(input, lock, end);
     const best = through.at(-1);
-    const speed = best?.speed ?? SLOWLY_MPS;
+    const speed = best?.speed ?? SLOWLY_IN_LOCK_MPS;
     const runs = way / speed;
     const figures = lockFigures(sited.lock, hers, sited.coping, {
       going,
@@ -213,7 +215,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
       way,
       runs,
       leaveAt: readyIn === null ? null : Math.max(0, readyIn - runs),
-      side: Math.abs(blowsLeft) < MATTERS_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
+      side: Math.abs(blowsLeft) < WIND_ACROSS_LOCK_MPS ? null : blowsLeft > 0 ? 'left' : 'right',
       through,
       shares: inside || from !== null ? [] : sharesOf(input, sited, end),
       under: inside

@@ -1,6 +1,7 @@
 import type { BoatSpec } from '../boat';
 import { nearestLock } from '../locks';
 import type { RunInput, Run } from '../plan';
+import { WASH_MOVES_MPS, WASH_ROOM_M, TEMPTED_TO_FEND_M } from '../policy';
 import { throughLock } from './through-lock';
 
 /** What is made ready before the last line is off, in the order it is done; by what the boat and the manoeuvre are. */
@@ -43,12 +44,6 @@ export type Caution =
   | 'kill-cord'
   | 'lock-fast'
   | 'lock-paddles';
-
-/** Faster than this within WASH_ROOM_M of moored boats or banks makes wash that moves them, m/s and m. Judgement. */
-const WASH_MPS = 1.8;
-const WASH_ROOM_M = 12;
-/** Nearer than this a hand is tempted to fend off, m. */
-const REACH_M = 2;
 
 function goesAstern(input: RunInput): boolean {
   return input.plan.steps.some(({ orders }) =>
@@ -105,8 +100,8 @@ export function readyFor(input: RunInput, outboard: boolean): readonly ReadyItem
 
 export function cautionsFor(input: RunInput, run: Run, outboard: boolean): readonly Caution[] {
   const { clearance, groundSpeed } = run.trace;
-  const near = clearance.some((c) => c < REACH_M) || input.berth.size > 0;
-  const wash = clearance.some((c, i) => c < WASH_ROOM_M && groundSpeed[i]! > WASH_MPS);
+  const near = clearance.some((c) => c < TEMPTED_TO_FEND_M) || input.berth.size > 0;
+  const wash = clearance.some((c, i) => c < WASH_ROOM_M && groundSpeed[i]! > WASH_MOVES_MPS);
   const lies = input.goal.is === 'lie';
   const cautions: [Caution, boolean][] = [
     ['between', near],

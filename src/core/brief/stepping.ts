@@ -8,6 +8,7 @@ import {
   type RunInput,
   type Run,
 } from '../plan';
+import { GAPS_ALIKE_M } from '../policy';
 import { lockRecorded } from '../simulation';
 
 // Where to step off and on: schools differ, so each place is measured as she lies when the plan has somebody step.
@@ -41,13 +42,11 @@ export interface Stepping {
 }
 
 const STEPS = new Set(['on a ladder', 'ashore', 'aboard', 'could not step', 'too high to step']);
-/** Gaps that differ by less are the same to whoever steps, m. */
-const ALIKE_M = 0.1;
 
 /** A step is better the narrower it is, in whole tenths; of gaps alike the one further from a propeller. */
 function better(a: StepFrom, b: StepFrom): number {
   if (a.steppable !== b.steppable) return a.steppable ? -1 : 1;
-  const gaps = Math.round(a.gap / ALIKE_M) - Math.round(b.gap / ALIKE_M);
+  const gaps = Math.round(a.gap / GAPS_ALIKE_M) - Math.round(b.gap / GAPS_ALIKE_M);
   return gaps !== 0 ? gaps : (b.propeller ?? 0) - (a.propeller ?? 0);
 }
 

@@ -9,6 +9,7 @@ import {
   type SitedLock,
 } from '../locks';
 import { runTillHard, type PlanStep, type RunInput } from '../plan';
+import { LINED_UP_M, LINED_UP_HEADING, USUAL_GUSTS } from '../policy';
 import type { StartPose } from '../simulation';
 
 /** How a boat comes through a lock's gates, tried many times over with the day's wind, one leaf open or both. */
@@ -39,11 +40,7 @@ const QUICK_TRIES = 5;
 /** She is steered for the gap from afar for so much of her length beyond the gates, and straight on once her bow is this near it. */
 const AIM_LENGTHS = 0.5;
 const STRAIGHT_LENGTHS = 0.8;
-/** How a helm lines her up: off the line, m, and off the heading, rad, standard deviations. Judgement. */
-const OFF_LINE_M = 0.25;
-const OFF_HEADING = 0.035;
 /** Gusts of an open reach where the conditions name none. */
-const USUAL_GUSTS = { intensity: 0.2, timeScale: 8 } as const;
 const LONGEST_S = 150;
 
 /**
@@ -85,9 +82,9 @@ function tried(input: RunInput, lock: number, end: End, leaf: 'left' | null): Th
       const from = outOfLock(
         sited,
         gate - inward * (RUN_UP_LENGTHS + 0.5) * hull.length,
-        middle - setUp.upwind * toLeft + OFF_LINE_M * random.normal(),
+        middle - setUp.upwind * toLeft + LINED_UP_M * random.normal(),
       );
-      const heading = straight + OFF_HEADING * random.normal();
+      const heading = straight + LINED_UP_HEADING * random.normal();
       const start = { ...from, heading, straight, speed: setUp.speed };
       const into = entry(input, locks, start, aim, hull.length);
       const run = runTillHard({ ...into, weather: { ...into.weather, gusts } });

@@ -1,5 +1,11 @@
 import type { Craft } from '../boat';
 import { cos } from '../math';
+import {
+  SIDE_PER_CURRENT_KN,
+  SIDE_PER_WIND_KN,
+  SIDE_PER_TEN_DEGREES,
+  SIDE_MOST_FROM_WALK,
+} from '../policy';
 import { MPS_PER_KNOT } from '../units';
 import type { Weather } from '../simulation';
 import { hasDrive, propWalk } from '../trials';
@@ -21,11 +27,7 @@ export interface ForSide {
 
 // What stops her is worth most: a knot of current on the bow as much as 15 of wind, or as a stern that comes in by ten
 // degrees. Judgement.
-const PER_CURRENT_KN = 1;
-const PER_WIND_KN = 1 / 15;
-const PER_TEN_DEGREES = 1;
 const TEN_DEGREES = Math.PI / 18;
-const MOST_FROM_WALK = 0.5;
 
 /**
  * Both sides of a berth weighed: what she meets on the bow stops her and keeps her steering, and a stern that walks in
@@ -48,9 +50,9 @@ export function sidesOf(
     const sternIn = walk ? (side === 'port' ? toPort : -toPort) : null;
     const held = (value: number, most: number) => Math.max(-most, Math.min(most, value));
     const worth =
-      (PER_CURRENT_KN * currentAhead) / MPS_PER_KNOT +
-      (PER_WIND_KN * windAhead) / MPS_PER_KNOT +
-      held((PER_TEN_DEGREES * (sternIn ?? 0)) / TEN_DEGREES, MOST_FROM_WALK);
+      (SIDE_PER_CURRENT_KN * currentAhead) / MPS_PER_KNOT +
+      (SIDE_PER_WIND_KN * windAhead) / MPS_PER_KNOT +
+      held((SIDE_PER_TEN_DEGREES * (sternIn ?? 0)) / TEN_DEGREES, SIDE_MOST_FROM_WALK);
     return { side, heading, currentAhead, windAhead, sternIn, walkFor: walk?.seconds ?? 0, worth };
   });
   return weighed.sort((a, b) => b.worth - a.worth);

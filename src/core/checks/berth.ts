@@ -1,20 +1,15 @@
 import { cos, lineCrosses, sin, wrapHalfTurn } from '../math';
 import { markAtStart, type PlanStep } from '../plan';
+import { TURN_TO_GO, TURN_ORDERED, APPROACH_LENGTHS } from '../policy';
 import { sampleAt, type Finding, type Rule } from './check';
-
-/** A turn into a berth: at least so much to go, and so much wheel or heading ordered towards it, rad. */
-const TO_GO = 0.9;
-const ORDERED = 0.35;
-/** Further off than this many lengths a turn is part of the approach. Judgement. */
-const APPROACH_LENGTHS = 2.25;
 
 /** Which way a step turns her, positive to starboard; nought where it does not. */
 function turnOf({ orders }: PlanStep, heading: number): number {
   for (const { order } of orders) {
-    if (order.do === 'wheel' && Math.abs(order.angle) > ORDERED) return order.angle;
+    if (order.do === 'wheel' && Math.abs(order.angle) > TURN_ORDERED) return order.angle;
     if (order.do === 'steer') {
       const by = wrapHalfTurn(order.heading - heading);
-      if (Math.abs(by) > ORDERED) return by;
+      if (Math.abs(by) > TURN_ORDERED) return by;
     }
   }
   return 0;
@@ -31,7 +26,7 @@ export const turnedTooSoon: Rule = (input, run) => {
     const left = wrapHalfTurn(goal.heading - heading);
     const turn = turnOf(input.plan.steps[mark.step]!, heading);
     const ahead = run.trace.surge[sampleAt(run, time)]! > 0.2;
-    if (!ahead || Math.abs(left) < TO_GO || left * turn <= 0) return [];
+    if (!ahead || Math.abs(left) < TURN_TO_GO || left * turn <= 0) return [];
     const bowX = x + bow * sin(heading);
     const bowY = y + bow * cos(heading);
     const east = at.x - bowX;

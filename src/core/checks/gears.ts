@@ -1,5 +1,15 @@
 import { TAUT_N, type RunInput, type Run } from '../plan';
 import {
+  AGAINST_WAY_WITH_THROTTLE_MPS,
+  AGAINST_WAY_AT_IDLE_MPS,
+  THROTTLE_AGAINST_WAY,
+  CLOSE_LENGTHS,
+  MUCH_THROTTLE_CLOSE,
+  MUCH_THROTTLE_FOR_S,
+  THRUSTER_HOT,
+  WHEEL_SETTLES_S,
+} from '../policy';
+import {
   stepAt,
   engineName,
   gearOrders,
@@ -13,7 +23,6 @@ const DEGREE = Math.PI / 180;
 
 /** The wheel this far from where it is ordered when the propeller takes hold, or up to so much later, rad and s. */
 const WHEEL_OFF = 5 * DEGREE;
-const AFTERWARDS_S = 2;
 
 /** A helm that steers by itself has the wheel where it needs it. */
 const STEERING: ReadonlySet<string> = new Set(['wheel', 'steer', 'steerFor']);
@@ -32,7 +41,8 @@ export const steeringLate: Rule = (input, run) => {
         (e) =>
           e.is === 'order' &&
           STEERING.has(e.order.do) &&
-          (e.time <= takesHold + 1e-9 || (e.step === step && e.time <= takesHold + AFTERWARDS_S)),
+          (e.time <= takesHold + 1e-9 ||
+            (e.step === step && e.time <= takesHold + WHEEL_SETTLES_S)),
       );
       if (wheel?.is !== 'order' || wheel.order.do !== 'wheel') continue;
       const limit = input.boat.rudders[0]?.limit ?? input.boat.steering.driveLimit;
@@ -80,11 +90,6 @@ export const noPause: Rule = (input, run) => {
   return oncePerStep(findings);
 };
 
-/** Way on in m/s against which a gear is no longer put in gently: two knots with much throttle, three with any. Judgement. */
-const WAY_WITH_THROTTLE = 1.03;
-const WAY_AT_IDLE = 1.54;
-const MUCH = 0.5;
-
 export const againstWay: Rule = (input, run) => {
   const findings: Finding[] = [];
   input.boat.drives.forEach((drive, engine) => {
@@ -94,7 +99,8 @@ export const againstWay: Rule = (input, run) => {
       before = gear;
       if (!engages) continue;
       const way = -gear * run.trace.surge[sampleAt(run, time + drive.shiftDelay)]!;
-      const limit = throttle > MUCH ? WAY_WITH_THROTTLE : WAY_AT_IDLE;
+      const limit =
+        throttle > THROTTLE_AGAINST_WAY ? AGAINST_WAY_WITH_THROTTLE_MPS : AGAINST_WAY_AT_IDLE_MPS;
       if (way > limit)
         findings.push({
           rule: 'against her way',
@@ -132,11 +138,6 @@ export const leftInGear: Rule = (input, run) => {
   });
 };
 
-/** Within so many lengths of something, more than so much throttle for so long, s. Judgement. */
-const CLOSE_LENGTHS = 0.5;
-const MUCH_THROTTLE = 0.6;
-const FOR_S = 3;
-
 export const muchThrottle: Rule = (input, run) => {
   const { time, clearance } = run.trace;
   const close = CLOSE_LENGTHS * input.boat.hull.length;
@@ -144,16 +145,16 @@ export const muchThrottle: Rule = (input, run) => {
     const { gear, throttle } = run.trace.engines[engine]!;
     let since: number | null = null;
     for (let i = 0; i < time.length; i++) {
-      const hard = gear[i] !== 0 && throttle[i]! > MUCH_THROTTLE && clearance[i]! < close;
+      const hard = gear[i] !== 0 && throttle[i]! > MUCH_THROTTLE_CLOSE && clearance[i]! < close;
       since = hard ? (since ?? time[i]!) : null;
-      if (since === null || time[i]! - since < FOR_S) continue;
+      if (since === null || time[i]! - since < MUCH_THROTTLE_FOR_S) continue;
       return [
         {
           rule: 'much throttle close in',
           step: stepAt(run, since),
           time: since,
           figure: throttle[i]!,
-          limit: MUCH_THROTTLE,
+          limit: MUCH_THROTTLE_CLOSE,
           which: engineName(input, engine),
         },
       ];
@@ -162,9 +163,6 @@ export const muchThrottle: Rule = (input, run) => {
   });
   return findings;
 };
-
-/** A thruster's motor is this far to cutting out. */
-const HOT = 0.8;
 
 export const thrusterLong: Rule = (input, run) =>
   input.boat.thrusters.flatMap((spec, i): Finding[] => {
@@ -179,7 +177,7 @@ export const thrusterLong: Rule = (input, run) =>
       if (p2 > 0.0004) on += dt;
       // Warms with the square of its power and cools while it rests, as in the step.
       heat += dt * (p2 > 0.0004 ? p2 / spec.heatTime : -heat / spec.coolTime);
-      if (heat < HOT) continue;
+      if (heat < THRUSTER_HOT) continue;
       const at = time[k]!;
       return [
         {

@@ -8,7 +8,7 @@ import { againstWay, leftInGear, muchThrottle, noPause, steeringLate, thrusterLo
 import { unseenFromHelm } from './sight';
 
 export { NOT_THERE } from './hands';
-export { EYE_OVER_DECK_M, hiddenBeyond } from './sight';
+export { hiddenBeyond } from './sight';
 export { RULE_NAMES, type Finding, type RuleName } from './check';
 
 const RULES: readonly Rule[] = [

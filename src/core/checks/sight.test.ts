@@ -1,8 +1,9 @@
 import { runPlan } from '../plan';
+import { EYE_OVER_DECK_M } from '../policy';
 import { sloop } from '../testing/boats';
 import { stepOf, inputOf } from '../testing/manoeuvre';
 import { checkPlan } from './index';
-import { EYE_OVER_DECK_M, hiddenBeyond } from './sight';
+import { hiddenBeyond } from './sight';
 
 const START = { is: 'start' } as const;
 const after = (time: number) => ({ is: 'after', time }) as const;

@@ -1,12 +1,8 @@
 import type { BoatSpec } from '../boat';
 import { cos, sin, type FlatPoints } from '../math';
 import { markAtStart, type Run } from '../plan';
+import { EYE_OVER_DECK_M, MARK_OVER_WATER_M } from '../policy';
 import { sampleAt, type Finding, type Rule } from './check';
-
-/** Eye of somebody standing at the helm over the deck's edge amidships, m. Judgement: where a boat says no more. */
-export const EYE_OVER_DECK_M = 1.5;
-/** A cleat or a lamp's foot on a pontoon over the water, m. Judgement. */
-const MARK_M = 0.5;
 
 /** How far a ray from a point inside an outline goes before it is out of it for good, as a share of (dx, dy). */
 function leaves(outline: FlatPoints, x: number, y: number, dx: number, dy: number): number {
@@ -39,7 +35,7 @@ export function hiddenBeyond({ hull, points }: BoatSpec, x: number, y: number): 
   const far = Math.sqrt(dx * dx + dy * dy);
   const edge = far * leaves(hull.deck, helm.x, helm.y, dx, dy);
   const eye = hull.freeboard + EYE_OVER_DECK_M;
-  const seenFrom = (edge * (eye - Math.min(MARK_M, hull.freeboard))) / EYE_OVER_DECK_M;
+  const seenFrom = (edge * (eye - Math.min(MARK_OVER_WATER_M, hull.freeboard))) / EYE_OVER_DECK_M;
   return far > edge && far < seenFrom ? seenFrom - edge : null;
 }
 

@@ -1,27 +1,22 @@
+import { STEPS_AT_ONCE_S, SAME_MOMENT_S, TIGHT_M } from '../policy';
 import { sampleAt, type Finding, type Rule } from './check';
-
-/** Steps closer together than this come at once for a pair of hands, s. */
-const AT_ONCE_S = 0.5;
 
 export const stepsAtOnce: Rule = (input, run) =>
   run.steps.slice(1).flatMap((mark, i): Finding[] => {
     const apart = mark.time - run.steps[i]!.time;
     const idle = input.plan.steps[mark.step]!.orders.length === 0;
-    if (apart >= AT_ONCE_S || idle) return [];
+    if (apart >= STEPS_AT_ONCE_S || idle) return [];
     return [
       {
         rule: 'steps at once',
         step: mark.step,
         time: mark.time,
         figure: apart,
-        limit: AT_ONCE_S,
+        limit: STEPS_AT_ONCE_S,
         which: null,
       },
     ];
   });
-
-/** An order due this little after the next step came is taken for the same moment, s. */
-const SAME_S = 0.05;
 
 /** What a step orders so late that the next one comes first is never done: its orders replace what was still to come. */
 export const orderOvertaken: Rule = (input, run) =>
@@ -30,16 +25,15 @@ export const orderOvertaken: Rule = (input, run) =>
     const next = run.steps[i + 1]?.time ?? ended?.time;
     if (next === undefined) return [];
     const held = next - mark.time;
-    const late = input.plan.steps[mark.step]!.orders.filter(({ after }) => after > held + SAME_S);
+    const late = input.plan.steps[mark.step]!.orders.filter(
+      ({ after }) => after > held + SAME_MOMENT_S,
+    );
     if (late.length === 0) return [];
     const figure = Math.max(...late.map(({ after }) => after));
     return [
       { rule: 'order overtaken', step: mark.step, time: next, figure, limit: held, which: null },
     ];
   });
-
-/** Nearer than this to something not her berth, the step ought to say what if it goes wrong, m. */
-const TIGHT_M = 1.5;
 
 /** @param said for each step whether its way out is said in words: they stand in the document, not in the run */
 export const noWayOut =

@@ -1,6 +1,5 @@
-import { NO_ROOM_M } from '../policy';
+import { NO_ROOM_M, WORKING_LOAD } from '../policy';
 import { lineLoads, type LineLoad, type Touch } from '../monitors';
-import { WORKING_LOAD } from '../search';
 import { lineLimits, type Trace } from '../simulation';
 import { cos, sin } from '../math';
 import { waterSpeedAt, type Review } from './context';

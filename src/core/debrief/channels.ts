@@ -1,5 +1,6 @@
 import type { DriveInput } from '../drive';
 import { ORDERS, type Channel, type Order } from '../plan';
+import { ONE_MOVEMENT_STEPS } from '../policy';
 
 export type { Channel } from '../plan';
 
@@ -26,9 +27,6 @@ export function sameChannel(a: Order, b: Order): boolean {
   return one !== null && two !== null && keyOf(one) === keyOf(two);
 }
 
-/** Steps within which orders to one thing are one movement of the hand. */
-const ONE_HAND = 5;
-
 /** How far two orders are from meaning the same: nought the same, Infinity never the same thing. */
 export function unlike(a: Order, b: Order): number {
   if (a.do !== b.do) return Infinity;
@@ -48,7 +46,7 @@ export function byChannel(
     const before = so.inputs.at(-1);
     const sameHand =
       before &&
-      input.timestep - so.last <= ONE_HAND &&
+      input.timestep - so.last <= ONE_MOVEMENT_STEPS &&
       Number.isFinite(unlike(before.order, input.order)) &&
       (channel.of === 'wheel' || channel.of === 'joystick' || channel.of === 'engine');
     if (sameHand)

@@ -2,10 +2,10 @@ import { playRecording, trafficOf, withSurprises, type Recording, type Traffic }
 import type { ControlOrder, Order, RunInput, Run } from '../plan';
 import { lastWayOut, Surroundings, waysOutFrom, type WayOutAt } from '../search';
 import { cos, sin } from '../math';
+import { WAYS_OUT_EVERY_S } from '../policy';
 import { type Gear, type SimState, type Trace, type World } from '../simulation';
 
 /** Moments of a run that a way out is looked for from lie so far apart, s. */
-const WAYS_EVERY_S = 1;
 const MOST_WAYS = 60;
 
 /** An order as it was given. */
@@ -103,7 +103,7 @@ export function reviewOf(input: RunInput, recording: Recording): Review {
   const surprised = withSurprises(input, recording.surprises);
   const about = new Surroundings(surprised);
   const states: SimState[] = [];
-  const every = Math.max(WAYS_EVERY_S, (recording.timesteps * 0.1) / MOST_WAYS);
+  const every = Math.max(WAYS_OUT_EVERY_S, (recording.timesteps * 0.1) / MOST_WAYS);
   let next = 0;
   const { run } = playRecording(input, recording, recording.timesteps, (state) => {
     if (state.time + 1e-9 < next) return;

@@ -1,6 +1,16 @@
 import { playRecording, type DriveInput, type Recording, type Surprise } from '../drive';
 import { wrapHalfTurn } from '../math';
 import type { RunInput, Run } from '../plan';
+import {
+  ORDER_MOVED_S,
+  FIGURE_CHANGED,
+  CAUSE_LEAST_SHARE,
+  ORDER_ALONE_COST,
+  PLACE_APART_COST,
+  FIGURE_APART_COST,
+  CLEARANCE_COMPARED_TO_M,
+  TOUCH_AS_METRES,
+} from '../policy';
 import { TIMESTEP_S } from '../simulation';
 import { sameBy, wayMade } from './along';
 import { byChannel, sameChannel, unlike, type Channel } from './channels';
@@ -61,20 +71,8 @@ export interface Differences {
   readonly tried: number;
 }
 
-/** A moved order counts from so many seconds on; another figure from so much. */
-const MOVED_S = 0.45;
-const OTHER = 0.04;
 /** What takes away less of the difference than this did not matter. */
-const LEAST_SHARE = 0.1;
 const MOST_TRIED = 80;
-/** An order found in one run only costs this much in lining them up; a metre of place apart, and a figure's unit, these. */
-const ALONE_COST = 1.2;
-const PER_LENGTH = 0.8;
-const PER_FIGURE = 0.6;
-
-/** How far results are apart: metres, with clearance, a touch and heading weighed as metres. Judgement. */
-const CLEARANCE_MOST_M = 3;
-const PER_TOUCH_MPS = 10;
 
 interface Result {
   readonly x: number;
@@ -90,7 +88,7 @@ function resultOf({ trace, clearance, touches }: Run): Result {
     x: trace.x[last]!,
     y: trace.y[last]!,
     heading: trace.heading[last]!,
-    clearance: Math.min(CLEARANCE_MOST_M, clearance?.distance ?? CLEARANCE_MOST_M),
+    clearance: Math.min(CLEARANCE_COMPARED_TO_M, clearance?.distance ?? CLEARANCE_COMPARED_TO_M),
     touch: touches.reduce((most, { speed }) => Math.max(most, speed), 0),
   };
 }
@@ -100,7 +98,7 @@ function apart(a: Result, b: Result, length: number): number {
   const dy = a.y - b.y;
   const turned = 0.5 * length * wrapHalfTurn(a.heading - b.heading);
   const clear = a.clearance - b.clearance;
-  const touch = PER_TOUCH_MPS * (a.touch - b.touch);
+  const touch = TOUCH_AS_METRES * (a.touch - b.touch);
   return Math.sqrt(dx * dx + dy * dy + turned * turned + clear * clear + touch * touch);
 }
 
@@ -113,15 +111,15 @@ interface Placed {
 /** Lines two rows of orders up, each kept in its order (Needleman & Wunsch 1970): pairs, and those alone. */
 function linedUp(a: readonly Placed[], b: readonly Placed[], length: number) {
   const cost = (one: Placed, two: Placed) =>
-    (PER_LENGTH * Math.abs(one.way - two.way)) / length +
-    PER_FIGURE * unlike(one.input.order, two.input.order);
+    (PLACE_APART_COST * Math.abs(one.way - two.way)) / length +
+    FIGURE_APART_COST * unlike(one.input.order, two.input.order);
   const width = b.length + 1;
   const best = new Float64Array((a.length + 1) * width);
   for (let i = 0; i <= a.length; i++) {
     for (let k = 0; k <= b.length; k++) {
       if (i === 0 && k === 0) continue;
-      const up = i > 0 ? best[(i - 1) * width + k]! + ALONE_COST : Infinity;
-      const left = k > 0 ? best[i * width + k - 1]! + ALONE_COST : Infinity;
+      const up = i > 0 ? best[(i - 1) * width + k]! + ORDER_ALONE_COST : Infinity;
+      const left = k > 0 ? best[i * width + k - 1]! + ORDER_ALONE_COST : Infinity;
       const both =
         i > 0 && k > 0 ? best[(i - 1) * width + k - 1]! + cost(a[i - 1]!, b[k - 1]!) : Infinity;
       best[i * width + k] = Math.min(up, left, both);
@@ -134,7 +132,7 @@ function linedUp(a: readonly Placed[], b: readonly Placed[], length: number) {
     const here = best[i * width + k]!;
     if (i > 0 && k > 0 && here === best[(i - 1) * width + k - 1]! + cost(a[i - 1]!, b[k - 1]!)) {
       pairs.unshift({ a: a[--i]!, b: b[--k]! });
-    } else if (i > 0 && here === best[(i - 1) * width + k]! + ALONE_COST) {
+    } else if (i > 0 && here === best[(i - 1) * width + k]! + ORDER_ALONE_COST) {
       pairs.unshift({ a: a[--i]!, b: null });
     } else pairs.unshift({ a: null, b: b[--k]! });
   }
@@ -167,8 +165,8 @@ function changesOf(reference: Played, other: Played, length: number): Change[] {
         else {
           const { input } = pair.b;
           const late = input.timestep * TIMESTEP_S - due;
-          if (Math.abs(late) >= MOVED_S) changes.push({ is: 'moved', channel, input, late });
-          if (unlike(pair.a.input.order, input.order) >= OTHER)
+          if (Math.abs(late) >= ORDER_MOVED_S) changes.push({ is: 'moved', channel, input, late });
+          if (unlike(pair.a.input.order, input.order) >= FIGURE_CHANGED)
             changes.push({ is: 'other', channel, input, reference: pair.a.input });
         }
       }
@@ -302,7 +300,7 @@ export function differencesBetween(reference: DrivenRun, other: DrivenRun): Diff
     const again = undone(change, reference, other);
     const { run } = playRecording(again.input, again.recording);
     const share = 1 - apart(meant, resultOf(run), length) / whole;
-    return share >= LEAST_SHARE ? [{ change, share }] : [];
+    return share >= CAUSE_LEAST_SHARE ? [{ change, share }] : [];
   });
   const dx = meant.x - found.x;
   const dy = meant.y - found.y;

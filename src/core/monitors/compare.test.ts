@@ -1,6 +1,7 @@
 import { runPlan } from '../plan';
+import { SEEN_APART_M } from '../policy';
 import { stepOf, box, engineIn, inputOf, wheelTo } from '../testing/manoeuvre';
-import { compareRuns, PART_M } from './compare';
+import { compareRuns } from './compare';
 
 const START = { is: 'start' } as const;
 const ahead = (angle: number, seconds = 15) =>
@@ -32,8 +33,8 @@ describe('two runs side by side', () => {
     const i = held.trace.time.findIndex((t) => t >= partsAt! - 1e-9);
     const gap = (k: number) =>
       Math.hypot(held.trace.x[k]! - turned.trace.x[k]!, held.trace.y[k]! - turned.trace.y[k]!);
-    expect(gap(i)).toBeGreaterThan(PART_M);
-    expect(gap(i - 1)).toBeLessThanOrEqual(PART_M);
+    expect(gap(i)).toBeGreaterThan(SEEN_APART_M);
+    expect(gap(i - 1)).toBeLessThanOrEqual(SEEN_APART_M);
     expect(apart).toBeGreaterThanOrEqual(gap(i));
     expect(apartAt).toBeGreaterThanOrEqual(partsAt!);
     // Wheel to port turns her to port.

@@ -1,4 +1,5 @@
 import { wrapHalfTurn } from '../math';
+import { SEEN_APART_M } from '../policy';
 import type { Trace } from '../simulation';
 import type { Margins } from './margins';
 
@@ -17,7 +18,7 @@ export interface Difference {
   readonly touch: readonly [number, number];
   readonly duration: readonly [number, number];
   readonly fastest: readonly [number, number];
-  /** When they part: further than PART_M from one another for the first time; null if they never do. */
+  /** When they part: further than SEEN_APART_M from one another for the first time; null if they never do. */
   readonly partsAt: number | null;
   /** How far apart at most, at the same moment, and when. */
   readonly apart: number;
@@ -26,9 +27,6 @@ export interface Difference {
   readonly endsApart: number;
   readonly endsTurned: number;
 }
-
-/** A difference a helm would see, m. */
-export const PART_M = 0.5;
 
 export function compareRuns(reference: Comparable, other: Comparable): Difference {
   const a = reference.trace;
@@ -39,7 +37,7 @@ export function compareRuns(reference: Comparable, other: Comparable): Differenc
   let apartAt = 0;
   for (let i = 0; i < count; i++) {
     const far = between(a, i, b, i);
-    if (partsAt === null && far > PART_M) partsAt = a.time[i]!;
+    if (partsAt === null && far > SEEN_APART_M) partsAt = a.time[i]!;
     if (far <= apart) continue;
     apart = far;
     apartAt = a.time[i]!;

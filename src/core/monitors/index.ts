@@ -15,7 +15,7 @@ export {
   type LeastOver,
   type LeastUnder,
 } from './soundings';
-export { compareRuns, PART_M, type Difference } from './compare';
+export { compareRuns, type Difference } from './compare';
 export { hullPart, type HullPart } from './hull-part';
 export { described, Lookout, nameOfThing, numbersOf } from './lookout';
 export { lineLoads, marginsOf, type LeastClearance, type LineLoad, type Margins } from './margins';

@@ -1,20 +1,17 @@
 import { log } from '../math';
 import { runPlan, type GoalCheck, type RunInput, type Run } from '../plan';
+import {
+  COST_OF_FAILING,
+  COST_PER_STEP,
+  LIES_AGAINST_M,
+  COST_OF_LYING_AGAINST,
+  WORKING_LOAD,
+  COST_PER_LOAD,
+  OTHER_WINDS,
+  OTHER_WINDS_WEIGHT,
+} from '../policy';
 import { NO_VARIATION, vary } from './vary';
 import { spareWanted } from './way-out';
-
-/** A run that fails is worse than any that succeeds. */
-const FAILS = 100;
-/** A step not come to weighs as much as a goal missed by ten times what is allowed. */
-const PER_STEP = 10;
-
-/** Nearer than this to what is not her berth she as good as lies against it, m. */
-const AGAINST_M = 0.1;
-const AGAINST = 30;
-
-/** Share of its breaking load a line is meant to work at (usual practice), and what the whole of it costs. */
-export const WORKING_LOAD = 0.2;
-const PER_LOAD = 10;
 
 /** Parts of a goal that are met or not, of which more is no better. */
 const NOT_ENDS: ReadonlySet<GoalCheck['what']> = new Set(['clearance', 'lines', 'past']);
@@ -45,16 +42,16 @@ export function cost(input: RunInput, run: Run): number {
   let cost = 0;
   if (run.outcome !== 'reached') {
     const unborn = input.plan.steps.length - run.steps.length;
-    cost += FAILS + PER_STEP * (missedBy(run) + unborn);
+    cost += COST_OF_FAILING + COST_PER_STEP * (missedBy(run) + unborn);
     const { underKeel, overhead } = run.margins;
-    cost += PER_STEP * Math.max(0, -(underKeel?.depth ?? 0), -(overhead?.room ?? 0));
-    if (run.outcome === 'hard touch') cost += PER_STEP * (1 + 5 * touched);
+    cost += COST_PER_STEP * Math.max(0, -(underKeel?.depth ?? 0), -(overhead?.room ?? 0));
+    if (run.outcome === 'hard touch') cost += COST_PER_STEP * (1 + 5 * touched);
   }
   // Lying against what is not her berth is no way to do it, however softly.
-  if (near < AGAINST_M) cost += AGAINST;
+  if (near < LIES_AGAINST_M) cost += COST_OF_LYING_AGAINST;
   // A line loaded beyond what it is meant to work at is on its way to parting.
   const load = line ? line.tension / line.breaks : 0;
-  cost += PER_LOAD * Math.max(0, load - WORKING_LOAD);
+  cost += COST_PER_LOAD * Math.max(0, load - WORKING_LOAD);
   const wanted = 2 * spareWanted(length);
   const ends = run.goal.reduce(
     (sum, { found, limit, what }) => sum + (NOT_ENDS.has(what) ? 0 : found / limit),
@@ -70,10 +67,6 @@ export function cost(input: RunInput, run: Run): number {
   );
 }
 
-/** Winds a plan has to do in beside the one there is, as shares of it, and what they weigh. */
-const OTHER_WINDS = [0.75, 1.25] as const;
-const OTHER_WEIGHT = 0.5;
-
 /**
  * Cost in the wind there is, and in a weaker and a stronger one: what only just works is not good.
  *
@@ -86,5 +79,5 @@ export function robustCost(input: RunInput, known: Run = runPlan(input)): number
   };
   const now = cost(input, known);
   if (input.weather.windSpeed === 0) return now;
-  return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WEIGHT * inWind(times), now);
+  return OTHER_WINDS.reduce((sum, times) => sum + OTHER_WINDS_WEIGHT * inWind(times), now);
 }

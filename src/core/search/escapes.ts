@@ -1,4 +1,4 @@
-import { ESCAPED_MPS } from '../policy';
+import { ESCAPED_MPS, TO_THINK_S, ASTERN_OUT_LENGTHS, ESCAPE_HELD_FOR_S } from '../policy';
 import { wrapHalfTurn } from '../math';
 import type { Gear } from '../simulation';
 import { firmThrottle } from '../trials';
@@ -10,11 +10,8 @@ export const ESCAPES = ['stop', 'astern', 'port', 'starboard', 'hold'] as const;
 export type EscapeName = (typeof ESCAPES)[number];
 
 /** Once stopped she must be let lie so long, s, so that the next thing can be thought of. */
-const TO_THINK_S = 8;
 const LONGEST_S = 45;
 /** Astern out: so many of her own lengths. */
-const LENGTHS_ASTERN = 1.2;
-const HELD_FOR_S = 25;
 const HOLD_LOOKS_EVERY_S = 1;
 const HOLD_SLACK_MPS = 0.12;
 
@@ -37,7 +34,7 @@ function stop(rollout: Rollout, broken: () => boolean): void {
 
 function asternOut(rollout: Rollout, broken: () => boolean): void {
   const { x, y } = rollout;
-  const far = LENGTHS_ASTERN * rollout.world.craft.spec.hull.length;
+  const far = ASTERN_OUT_LENGTHS * rollout.world.craft.spec.hull.length;
   wheel(rollout, 0);
   engines(rollout, -1, firmThrottle(rollout.world.craft));
   const gone = () => {
@@ -63,7 +60,7 @@ function hold(rollout: Rollout, broken: () => boolean): void {
   const from = rollout.heading;
   takeWayOff(rollout, broken);
   let next = rollout.time;
-  const until = rollout.time + HELD_FOR_S;
+  const until = rollout.time + ESCAPE_HELD_FOR_S;
   const look = () => {
     if (broken()) return true;
     if (rollout.time < next) return rollout.time >= until;
@@ -76,7 +73,7 @@ function hold(rollout: Rollout, broken: () => boolean): void {
     wheel(rollout, Math.max(-1, Math.min(1, 3 * off)) * (turns < 0 ? -1 : 1));
     return rollout.time >= until;
   };
-  rollout.until(look, HELD_FOR_S + 5);
+  rollout.until(look, ESCAPE_HELD_FOR_S + 5);
   engines(rollout, 0, 0);
 }
 

@@ -1,4 +1,5 @@
 import type { HullPart, TouchGrade } from '../monitors';
+import { LONGEST_IN_HAND_S } from '../policy';
 import type { SimState } from '../simulation';
 import { Rollout, type Surroundings } from './rollout';
 import { letGo } from './hands';
@@ -17,9 +18,6 @@ export interface InHand {
   /** As a touch is graded; the bottom and a bridge count as hard. */
   readonly grade: TouchGrade;
 }
-
-/** Beyond this nobody counts seconds. */
-export const LONGEST_IN_HAND_S = 60;
 
 /**
  * Time in hand from a moment: how long until she touches something, takes the ground or is caught under a bridge, and what it

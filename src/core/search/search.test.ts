@@ -1,17 +1,18 @@
 import fc from 'fast-check';
 import { assembleCraft } from '../boat';
 import { runPlan, type RunInput } from '../plan';
+import { LONGEST_IN_HAND_S, REACTION_S } from '../policy';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { firmThrottle, stopFrom, driftFrom } from '../trials';
 import { MPS_PER_KNOT } from '../units';
 import { Rollout, Surroundings } from './rollout';
-import { inHandFrom, LONGEST_IN_HAND_S } from './in-hand';
+import { inHandFrom } from './in-hand';
 import { windLimit } from './limits';
 import { coarseToFine, surveyed, surveyRun } from './survey';
 import { NO_VARIATION, vary } from './vary';
-import { lastWayOut, REACTION_S, spareWanted, wayOutAt } from './way-out';
+import { lastWayOut, spareWanted, wayOutAt } from './way-out';
 import { windGrid } from './grid';
 
 const DEG = Math.PI / 180;

@@ -1,3 +1,4 @@
+import { REACTION_S, WAY_OUT_SPARE_M, WAY_OUT_SPARE_LENGTHS } from '../policy';
 import type { SimState } from '../simulation';
 import { Rollout, type Nearest, type Surroundings } from './rollout';
 import { escape, ESCAPES, type EscapeName } from './escapes';
@@ -16,14 +17,9 @@ export interface WayOutAt {
   readonly spare: Nearest | null;
 }
 
-/** Seconds a helm takes to see that it goes wrong and to act. Judgement. */
-export const REACTION_S = 2;
-const SPARE_M = 0.5;
-const SPARE_LENGTHS = 0.02;
-
 /** Room an open way out leaves, m: half a metre, two per cent of a ship's length. Judgement. */
 export function spareWanted(length: number): number {
-  return Math.max(SPARE_M, SPARE_LENGTHS * length);
+  return Math.max(WAY_OUT_SPARE_M, WAY_OUT_SPARE_LENGTHS * length);
 }
 
 interface Tried {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { obstacleSetOf } from '@/core/holding';
 import { outOfLock, type SitedLock } from '@/core/locks';
 import { atan2, cos, nearestOnPolygon, sin } from '@/core/math';
+import { PASSAGE_LIMIT_S } from '@/core/policy';
 import { roomAt } from '@/core/search';
 import { hasDrive, steadySpeed } from '@/core/trials';
 import { begun, withMeanLevel, type Wish } from './begin';
@@ -42,8 +43,6 @@ const LEAST_ROOM_M = 0.4;
 const ENOUGH_LENGTHS = 0.4;
 const WAY_POINTS = 10;
 const MOST_SPEED_MPS = 0.6;
-/** A passage may take so long a lock, s: alone, and with a lock to be made ready first, it does. */
-const LIMIT_S = 1800;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
 /** As many things as a manoeuvre can say she lies against. */
@@ -238,7 +237,7 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
       set: name === lock.name ? set : set === 'lower' ? 'upper' : 'lower',
       gates: name === lock.name ? 'open' : 'shut',
     })),
-    limit_s: LIMIT_S * through.length,
+    limit_s: PASSAGE_LIMIT_S * through.length,
   };
   const input = toRunInput(file);
   return input.ok ? success(file) : input;

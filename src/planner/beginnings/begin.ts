@@ -1,4 +1,12 @@
-import { ARRIVED_MPS } from '@/core/policy';
+import {
+  ARRIVED_MPS,
+  USUAL_LIMIT_S,
+  LIES_NEAR_LENGTHS,
+  LIES_TRUE_DEG,
+  CLEAR_BEAMS,
+  CLEAR_LENGTHS,
+  ROUND_LENGTHS,
+} from '@/core/policy';
 import { z } from 'zod';
 import { groundOf, lyingIn, startFor, stuckIn } from '../berths';
 import type { Boat } from '@/document/boat';
@@ -32,17 +40,6 @@ export interface Wish extends Omit<Begin, 'boatId' | 'placeId'> {
   readonly place: Place;
   readonly id: string;
 }
-
-const USUAL_LIMIT_S = 240;
-
-/** How near and true she has to lie, by her length. Judgement: a line reaches, and she is no longer going anywhere. */
-const NEAR_LENGTHS = 0.17;
-const TRUE_DEG = 12;
-/** Off and clear: so much of her beam from everything alongside, so much of her length in an aisle. */
-const CLEAR_BEAMS = 0.6;
-const CLEAR_LENGTHS = 0.08;
-/** Half a turn may take her so far from where it began, lengths. */
-const ROUND_LENGTHS = 1.5;
 
 /** A mark this near the middle of a berth stands for it, m. */
 const AT_THE_MIDDLE_M = 1;
@@ -141,14 +138,14 @@ export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
       path: 'boat',
       message: `there is no clear water to come from to '${berth.name}' for a boat of ${length_m} by ${beam_m} m; choose another berth or a smaller boat`,
     });
-  const within = Math.round(Math.max(1.2, NEAR_LENGTHS * length_m) * 10) / 10;
+  const within = Math.round(Math.max(1.2, LIES_NEAR_LENGTHS * length_m) * 10) / 10;
   const lie = (point: string, within_m: number, heading_deg: number, speedBelow_mps: number) => ({
     is: 'lie' as const,
     point,
     mark: markOf(place, berth),
     within_m,
     heading_deg,
-    headingWithin_deg: TRUE_DEG,
+    headingWithin_deg: LIES_TRUE_DEG,
     speedBelow_mps,
   });
   const far = Math.hypot(start.x_m - here.x_m, start.y_m - here.y_m);

@@ -1,8 +1,8 @@
 'use client';
+import { WORKING_LOAD } from '@/core/policy';
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { area } from 'd3-shape';
-import { WORKING_LOAD } from '@/core/search';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { clock, force } from '../words/units';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { MooringHold, Motored } from '@/core/brief';
-import { WORKING_LOAD } from '@/core/search';
+import { WORKING_LOAD } from '@/core/policy';
 import { useJob } from '../hooks/use-job';
 import type { RunState } from '../hooks/use-run';
 import { Choice, type ChoiceOption } from '../parts/Choice';

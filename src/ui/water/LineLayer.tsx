@@ -2,8 +2,8 @@
 import { Circle, Group, Line } from 'react-konva';
 import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
+import { WORKING_LOAD } from '@/core/policy';
 import type { PoseColumns } from '@/core/simulation';
-import { WORKING_LOAD } from '@/core/search';
 import { namedPoints, type Manoeuvre, type PlanDocument } from '@/document';
 import { linesAt, peopleAt, type LineAt } from '../lines/line-at';
 import { usePlayhead } from '../state/playhead';

@@ -1,4 +1,5 @@
-import { EYE_OVER_DECK_M, NOT_THERE, type Finding } from '@/core/checks';
+import { NOT_THERE, type Finding } from '@/core/checks';
+import { EYE_OVER_DECK_M } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, distance, tidy, type Units } from './units';
 

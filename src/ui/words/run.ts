@@ -1,8 +1,8 @@
-import { LEAST_OVER_M, LEAST_UNDER_M, NO_ROOM_M } from '@/core/policy';
+import { LEAST_OVER_M, LEAST_UNDER_M, NO_ROOM_M, WORKING_LOAD } from '@/core/policy';
 import type { Run, RunEvent } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, PlanDocument } from '@/document';
-import { lastWayOut, WORKING_LOAD, type Moment, type WindLimit } from '@/core/search';
+import { lastWayOut, type Moment, type WindLimit } from '@/core/search';
 import { expectationText } from '../plan/expectations';
 import { crewTrouble, lineTrouble, the } from './lines';
 import { lockTrouble } from './locks';

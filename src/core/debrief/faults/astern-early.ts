@@ -1,12 +1,7 @@
-import { BROUGHT_UP_MPS } from '../../policy';
+import { BROUGHT_UP_MPS, STOPPED_SHORT_LENGTHS, UNDER_WAY_TO_BERTH_MPS } from '../../policy';
 import { cos, sin } from '../../math';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './rule';
-
-/** Short of where she was to lie by more than this share of her length. Judgement. */
-const SHORT_LENGTHS = 0.2;
-/** She was under way to it at more than this before, m/s. */
-const UNDER_WAY_MPS = 0.35;
 
 /** Brought up short of where she was to lie, and driven on again. */
 interface Figures {
@@ -22,7 +17,7 @@ export const asternEarly: FaultRule<'astern too early', Figures> = {
     const { length } = world.craft.spec.hull;
     const astern = driving.filter(({ gear }) => gear < 0);
     return astern.flatMap(({ engine, from, to }) => {
-      if (alongAt(trace, sampleAt(trace, from)) < UNDER_WAY_MPS) return [];
+      if (alongAt(trace, sampleAt(trace, from)) < UNDER_WAY_TO_BERTH_MPS) return [];
       const again = driving.find(
         (next) => next.engine === engine && next.gear > 0 && next.from > to,
       );
@@ -36,7 +31,7 @@ export const asternEarly: FaultRule<'astern too early', Figures> = {
       const east = mark.x - trace.x[i]!;
       const north = mark.y - trace.y[i]!;
       const short = east * sin(psi) + north * cos(psi) - point.x;
-      if (short < Math.max(goal.within, SHORT_LENGTHS * length)) return [];
+      if (short < Math.max(goal.within, STOPPED_SHORT_LENGTHS * length)) return [];
       return [{ time: from, until: trace.time[i]!, figures: { short } }];
     });
   },

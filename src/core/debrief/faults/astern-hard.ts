@@ -1,9 +1,6 @@
-import { STERNWAY_GATHERED_MPS } from '../../policy';
+import { STERNWAY_GATHERED_MPS, HARD_ASTERN } from '../../policy';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './rule';
-
-/** Throttle that is hard for taking way off. Judgement. */
-const HARD = 0.6;
 
 /** More throttle astern than was wanted: she was stopped and gathered sternway. */
 interface Figures {
@@ -23,7 +20,7 @@ export const asternHard: FaultRule<'astern too hard', Figures> = {
       if (alongAt(trace, begins) < STERNWAY_GATHERED_MPS) return [];
       const throttle = Math.max(...trace.engines[engine]!.throttle.subarray(begins, ends + 1));
       const sternway = -alongAt(trace, ends);
-      if (throttle < HARD || sternway < STERNWAY_GATHERED_MPS) return [];
+      if (throttle < HARD_ASTERN || sternway < STERNWAY_GATHERED_MPS) return [];
       const figures = { throttle, sternway };
       return [{ time: from, until: to, figures }];
     });

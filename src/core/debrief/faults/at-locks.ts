@@ -1,9 +1,6 @@
+import { SIGN_HOLDS_S, ONE_PADDLE_MOVE_S } from '../../policy';
 import type { Review } from '../context';
 import type { FaultRule } from './rule';
-
-/** A sign holds for the paddles wound within so long of it, s; two wound within so long are one move. Judgement. */
-const SIGN_HOLDS_S = 60;
-const ONE_MOVE_S = 6;
 
 /** Moments somebody of the crew began to wind a paddle further open. */
 function paddlesUp({ run }: Review) {
@@ -28,7 +25,7 @@ export const paddleWithoutSign: FaultRule<'paddle without sign', PaddleWithoutSi
     return paddlesUp(review).flatMap(({ time, who }) => {
       const before = moved;
       moved = time;
-      if (time - before <= ONE_MOVE_S) return [];
+      if (time - before <= ONE_PADDLE_MOVE_S) return [];
       const seen = signs.some((at) => at <= time && at >= Math.max(before, time - SIGN_HOLDS_S));
       if (seen) return [];
       return [{ time, until: time, figures: { who } }];

@@ -1,10 +1,10 @@
 import { nameOfThing } from '../../monitors';
+import { TOUCHED_ASTERN_WITHIN_S } from '../../policy';
 import { roomAlong } from '../../search';
 import { poseAt, sampleAt } from '../context';
 import type { FaultRule } from './rule';
 
 const AFT = /stern|quarter/;
-const AFTER_S = 3;
 
 /** Went astern with something close behind, and touched it. */
 interface Figures {
@@ -22,7 +22,10 @@ export const didNotLookAstern: FaultRule<'did not look astern', Figures> = {
       if (gear > 0) return [];
       const touch = run.touches.find(
         ({ time, part, grade }) =>
-          AFT.test(part) && grade !== 'soft' && time >= from && time <= to + AFTER_S,
+          AFT.test(part) &&
+          grade !== 'soft' &&
+          time >= from &&
+          time <= to + TOUCHED_ASTERN_WITHIN_S,
       );
       if (!touch) return [];
       const pose = poseAt(trace, sampleAt(trace, from));

@@ -1,10 +1,9 @@
-import { HARDLY_MOVING_MPS } from '../../policy';
+import { HARDLY_MOVING_MPS, ROOM_FOR_TRAFFIC_M } from '../../policy';
 import { isUnderWay, trafficGap } from '../../drive';
 import { poseAt } from '../context';
 import type { FaultRule } from './rule';
 
 /** Room somebody under way is to be given, m. Judgement. */
-const ROOM_M = { paddler: 4, boat: 3 } as const;
 const EVERY = 2;
 
 /** Close by somebody under way with way on. */
@@ -28,7 +27,7 @@ export const didNotWait: FaultRule<'did not wait', Figures> = {
         const speed = trace.groundSpeed[i]!;
         if (!isUnderWay(one, time) || speed < HARDLY_MOVING_MPS) continue;
         const gap = trafficGap(one, time, deck, poseAt(trace, i));
-        if (gap > ROOM_M[one.kind]) continue;
+        if (gap > ROOM_FOR_TRAFFIC_M[one.kind]) continue;
         until = time;
         if (!worst || gap < worst.gap) worst = { gap, speed, time };
       }

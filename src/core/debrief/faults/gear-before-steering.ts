@@ -1,12 +1,11 @@
+import {
+  WHEEL_FOLLOWS_WITHIN_S,
+  WHEEL_AT_ONCE_S,
+  WHEEL_WANTED,
+  STEERS_BY_WAY_MPS,
+} from '../../policy';
 import { waterSpeedAt, ordersOf } from '../context';
 import type { FaultRule } from './rule';
-
-/** The wheel follows the gear within so long, and by so much: it was wanted from the first. Judgement. */
-const WITHIN_S = 4;
-const AT_ONCE_S = 0.6;
-const TURNED = (12 * Math.PI) / 180;
-/** With more way on than this she steers by her way, and the wheel may follow, m/s. */
-const STEERS_BY_WAY_MPS = 1.2;
 
 /** The gear was in, and only then the wheel was turned: so much later, so far. */
 interface Figures {
@@ -25,14 +24,16 @@ export const gearBeforeSteering: FaultRule<'gear before steering', Figures> = {
       // Only a gear that goes in, not throttle given in it.
       if (before && before.order.gear === order.gear) return [];
       if (waterSpeedAt(review.trace, time) > STEERS_BY_WAY_MPS) return [];
-      const was = wheels.findLast((wheel) => wheel.time <= time + AT_ONCE_S)?.order.angle ?? 0;
+      const was =
+        wheels.findLast((wheel) => wheel.time <= time + WHEEL_AT_ONCE_S)?.order.angle ?? 0;
       const later = wheels.filter(
-        (wheel) => wheel.time > time + AT_ONCE_S && wheel.time <= time + WITHIN_S,
+        (wheel) =>
+          wheel.time > time + WHEEL_AT_ONCE_S && wheel.time <= time + WHEEL_FOLLOWS_WITHIN_S,
       );
       const last = later.at(-1);
       if (!last) return [];
       const turned = Math.abs(last.order.angle - was);
-      if (turned < TURNED || Math.abs(last.order.angle) < TURNED) return [];
+      if (turned < WHEEL_WANTED || Math.abs(last.order.angle) < WHEEL_WANTED) return [];
       const figures = { late: later[0]!.time - time, turned };
       return [{ time, until: last.time, figures }];
     });

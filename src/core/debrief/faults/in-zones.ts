@@ -1,11 +1,8 @@
 import { cos, isInside, sin } from '../../math';
 import type { Zone } from '../../plan';
+import { THROTTLE_THAT_WASHES, WASH_LASTS_S } from '../../policy';
 import { poseAt, waterSpeedAt, type Review } from '../context';
 import type { FaultRule } from './rule';
-
-/** Throttle whose wash does harm however slowly she goes, and how long it has to last, s. Judgement. */
-const STRONG = 0.5;
-const LASTS_S = 2;
 
 const zonesWith = ({ input }: Review, rule: Zone['rule']) =>
   (input.zones ?? []).filter((zone) => zone.rule === rule);
@@ -71,14 +68,14 @@ export const wash: FaultRule<'wash', Wash> = {
       for (const i of samplesIn(review, zone)) {
         const speed = waterSpeedAt(trace, trace.time[i]!);
         const given = throttleAt(i);
-        if (speed <= zone.most && given < STRONG) continue;
+        if (speed <= zone.most && given < THROTTLE_THAT_WASHES) continue;
         seconds += i > 0 ? trace.time[i]! - trace.time[i - 1]! : 0;
         fastest = Math.max(fastest, speed);
         throttle = Math.max(throttle, given);
         if (first < 0) first = trace.time[i]!;
         last = trace.time[i]!;
       }
-      if (seconds < LASTS_S) return [];
+      if (seconds < WASH_LASTS_S) return [];
       const figures = { what: zone.name, speed: fastest, most: zone.most, throttle };
       return [{ time: first, until: last, figures }];
     });

@@ -1,12 +1,7 @@
+import { IN_GEAR_FOR_S, WAY_GAINED_MPS, WAY_MATTERS_WITHIN_LENGTHS } from '../../policy';
 import { roomAlong } from '../../search';
 import { alongAt, poseAt, sampleAt } from '../context';
 import type { FaultRule } from './rule';
-
-/** A gear in for so long with no order given is not a burst, s; and way gained that makes it matter, m/s. Judgement. */
-const LONG_S = 10;
-const GAINED_MPS = 0.3;
-/** Room ahead that makes the way matter: so many of her lengths. */
-const NEAR_LENGTHS = 4;
 
 /** In gear with nothing done: so long, gaining so much way, with so much room ahead at its end. */
 interface Figures {
@@ -36,11 +31,11 @@ export const leftInGear: FaultRule<'left in gear', Figures> = {
           end = moment;
         }
       });
-      if (end - start < LONG_S) return [];
+      if (end - start < IN_GEAR_FOR_S) return [];
       const gained =
         gear * (alongAt(trace, sampleAt(trace, end)) - alongAt(trace, sampleAt(trace, start)));
-      if (gained < GAINED_MPS) return [];
-      const near = NEAR_LENGTHS * craft.spec.hull.length;
+      if (gained < WAY_GAINED_MPS) return [];
+      const near = WAY_MATTERS_WITHIN_LENGTHS * craft.spec.hull.length;
       const pose = poseAt(trace, sampleAt(trace, end));
       const room = roomAlong(craft, shore, berth, pose, gear, near).distance;
       if (room >= near) return [];

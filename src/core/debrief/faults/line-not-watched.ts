@@ -1,10 +1,7 @@
+import { LOADED_UNSEEN_S, WORKING_LOAD } from '../../policy';
 import { lineLimits } from '../../simulation';
-import { WORKING_LOAD } from '../../search';
 import { seenTo } from './seen-to';
 import type { FaultRule, Finding } from './rule';
-
-/** Over its working load for so long with nobody seeing to it, s. Judgement. */
-const UNSEEN_S = 3;
 
 /** A line near its working load, and nobody saw to it. */
 interface Figures {
@@ -33,7 +30,7 @@ export const lineNotWatched: FaultRule<'line not watched', Figures> = {
         if (from < 0) continue;
         const [begins, ends] = [time[from]!, time[i - 1]!];
         const most = tension.subarray(from, i).reduce((a, b) => Math.max(a, b), 0);
-        if (ends - begins >= UNSEEN_S && !seenTo(orders, line, begins, UNSEEN_S))
+        if (ends - begins >= LOADED_UNSEEN_S && !seenTo(orders, line, begins, LOADED_UNSEEN_S))
           found.push({
             time: begins,
             until: ends,

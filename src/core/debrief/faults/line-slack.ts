@@ -1,15 +1,14 @@
 import { MADE } from '../../holding';
 import { cos, sin } from '../../math';
+import {
+  SLACK_UNSEEN_S,
+  SLACK_SHARE,
+  LEAST_SLACK_M,
+  HAD_HELD_SHARE,
+  HAD_HELD_WITHIN_S,
+} from '../../policy';
 import { seenTo } from './seen-to';
 import type { FaultRule, Finding } from './rule';
-
-/** Slack for so long with nobody seeing to it, s; by so much of its length, and no less than so many m. Judgement. */
-const UNSEEN_S = 4;
-const SLACK_SHARE = 0.15;
-const LEAST_SLACK_M = 0.8;
-/** It counts as having held with this share of what parts it, in the last so many seconds. */
-const HELD_SHARE = 0.01;
-const HELD_S = 6;
 
 /** A line that had held her come slack, by so much, and nobody saw to it. */
 interface Figures {
@@ -42,7 +41,12 @@ export const lineSlack: FaultRule<'line slack', Figures> = {
         const from = begins < 0 ? 0 : time[begins]!;
         const seconds = begins < 0 ? 0 : time[i]! - from;
         const much = most > Math.max(LEAST_SLACK_M, SLACK_SHARE * length[Math.max(0, begins)]!);
-        if (begins >= 0 && much && seconds >= UNSEEN_S && !seenTo(orders, line, from, UNSEEN_S))
+        if (
+          begins >= 0 &&
+          much &&
+          seconds >= SLACK_UNSEEN_S &&
+          !seenTo(orders, line, from, SLACK_UNSEEN_S)
+        )
           found.push({
             time: from,
             until: time[i]!,
@@ -53,10 +57,10 @@ export const lineSlack: FaultRule<'line slack', Figures> = {
       };
       for (let i = 0; i < tension.length; i++) {
         const on = made[i] === MADE.FAST || made[i] === MADE.TURNED;
-        if (on && tension[i]! > HELD_SHARE * breaks) held = time[i]!;
+        if (on && tension[i]! > HAD_HELD_SHARE * breaks) held = time[i]!;
         const slack = on && tension[i] === 0;
         if (!slack) close(i);
-        else if (begins >= 0 || time[i]! - held <= HELD_S) {
+        else if (begins >= 0 || time[i]! - held <= HAD_HELD_WITHIN_S) {
           if (begins < 0) begins = i;
           most = Math.max(most, slackAt(i));
         }

@@ -1,14 +1,13 @@
 import { sin } from '../../math';
+import {
+  BOW_FELL_OFF,
+  BOW_FELL_OFF_WITHIN_S,
+  BOW_LOST_BELOW_MPS,
+  RUDDER_SIDES_WITH,
+} from '../../policy';
 import { windAt } from '../../simulation';
 import { sampleAt, waterSpeedAt } from '../context';
 import type { FaultRule, Finding } from './rule';
-
-/** The bow has fallen off so far within so long, with hardly any way on. Judgement. */
-const FELL = (25 * Math.PI) / 180;
-const WITHIN_S = 20;
-const SLOW_MPS = 0.8;
-/** Rudder that is ordered the other way, or not at all. */
-const TOGETHER = (5 * Math.PI) / 180;
 
 /** The bow fell off down-wind against what was ordered. */
 interface Figures {
@@ -26,19 +25,19 @@ export const lostTheBow: FaultRule<'lost the bow', Figures> = {
     for (let i = 0; i < time.length; i++) {
       if (found.length > 0 && time[i]! < found.at(-1)!.until) continue;
       windAt(wind, world.environment, time[i]!);
-      if (wind[1]! < 1 || waterSpeedAt(trace, time[i]!) > SLOW_MPS) continue;
+      if (wind[1]! < 1 || waterSpeedAt(trace, time[i]!) > BOW_LOST_BELOW_MPS) continue;
       // To starboard where the wind comes over the port side: down-wind is away from where it comes.
       const from = sin(wind[0]! - heading[i]!);
       const away = from > 0 ? -1 : 1;
-      const end = sampleAt(trace, time[i]! + WITHIN_S);
+      const end = sampleAt(trace, time[i]! + BOW_FELL_OFF_WITHIN_S);
       let k = i;
-      while (k < end && away * (heading[k]! - heading[i]!) < FELL) {
-        const meant = away * rudder[k]! > TOGETHER;
-        if (meant || waterSpeedAt(trace, time[k]!) > SLOW_MPS) break;
+      while (k < end && away * (heading[k]! - heading[i]!) < BOW_FELL_OFF) {
+        const meant = away * rudder[k]! > RUDDER_SIDES_WITH;
+        if (meant || waterSpeedAt(trace, time[k]!) > BOW_LOST_BELOW_MPS) break;
         k += 1;
       }
       const fell = away * (heading[k]! - heading[i]!);
-      if (fell < FELL || thrusters(trace, i, k, away)) continue;
+      if (fell < BOW_FELL_OFF || thrusters(trace, i, k, away)) continue;
       found.push({
         time: time[i]!,
         until: time[k]!,

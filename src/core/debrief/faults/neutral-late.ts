@@ -1,8 +1,6 @@
+import { NEUTRAL_LATE_S } from '../../policy';
 import { overruns } from './stopping';
 import type { FaultRule } from './rule';
-
-/** Driving on for so long with no room left to stop in is late, s: less is nobody's hand. Judgement. */
-const LATE_S = 1;
 
 /** Still driving on when there was no room left to stop in. */
 interface Figures {
@@ -20,7 +18,7 @@ export const neutralLate: FaultRule<'neutral late', Figures> = {
     return review.driving.flatMap(({ gear, from, to }) => {
       const during = all.filter(({ time, way }) => way === gear && time >= from && time <= to);
       const first = during[0];
-      if (!first || to - first.time < LATE_S) return [];
+      if (!first || to - first.time < NEUTRAL_LATE_S) return [];
       const figures = { late: to - first.time, room: first.room, needs: first.needs };
       return [{ time: first.time, until: to, figures }];
     });

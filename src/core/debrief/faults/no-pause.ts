@@ -1,7 +1,5 @@
+import { LEAST_PAUSE_S } from '../../policy';
 import type { FaultRule, Finding } from './rule';
-
-/** Shortest pause in neutral between ahead and astern that a gearbox is given by hand, s. Judgement. */
-const LEAST_PAUSE_S = 1;
 
 /** Straight through neutral: the pause, and what the gearbox asks for. */
 interface Figures {

@@ -1,13 +1,11 @@
+import {
+  WHEEL_KEPT_OVER,
+  WHEEL_KEPT_S,
+  NEW_BEGINNING_S,
+  STEERED_OTHERWISE_MPS,
+} from '../../policy';
 import { waterSpeedAt } from '../context';
 import type { FaultRule } from './rule';
-
-/** Wheel that matters, and how long it is kept after the gear has changed before it is a fault. Judgement. */
-const ANGLE = (12 * Math.PI) / 180;
-const KEPT_S = 2;
-/** Neutral longer than this between is a new beginning, s. */
-const BETWEEN_S = 6;
-/** With more way than this she is steered otherwise, m/s. */
-const SLOW_MPS = 1.5;
 
 /** The thrust was turned round with the gear, the wheel was not. */
 interface Figures {
@@ -23,11 +21,11 @@ export const steeringReversed: FaultRule<'steering not reversed', Figures> = {
     return driving.flatMap((now, k) => {
       if (drives[now.engine]!.steering === 'fixed') return [];
       const before = driving.slice(0, k).findLast(({ engine }) => engine === now.engine);
-      if (!before || before.gear === now.gear || now.from - before.to > BETWEEN_S) return [];
-      if (waterSpeedAt(trace, now.from) > SLOW_MPS) return [];
+      if (!before || before.gear === now.gear || now.from - before.to > NEW_BEGINNING_S) return [];
+      if (waterSpeedAt(trace, now.from) > STEERED_OTHERWISE_MPS) return [];
       const angle = meanAngle(trace, before.from, before.to);
       const kept = keptFor(trace, now.from, now.to, angle);
-      if (Math.abs(angle) < ANGLE || kept < KEPT_S) return [];
+      if (Math.abs(angle) < WHEEL_KEPT_OVER || kept < WHEEL_KEPT_S) return [];
       const figures = { angle, seconds: kept };
       return [{ time: now.from, until: now.from + kept, figures }];
     });
@@ -52,7 +50,7 @@ function keptFor({ time, rudder }: Columns, from: number, to: number, angle: num
   let until = from;
   for (let i = 0; i < time.length; i++) {
     if (time[i]! < from) continue;
-    if (time[i]! > to || rudder[i]! * Math.sign(angle) < ANGLE) break;
+    if (time[i]! > to || rudder[i]! * Math.sign(angle) < WHEEL_KEPT_OVER) break;
     until = time[i]!;
   }
   return until - from;

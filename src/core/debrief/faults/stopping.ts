@@ -1,3 +1,4 @@
+import { NEVER_TOO_FAST_MPS, ROOM_THAT_IS_NONE_M } from '../../policy';
 import { roomAlong } from '../../search';
 import { firmThrottle, stopFrom } from '../../trials';
 import { alongAt, poseAt, type Review } from '../context';
@@ -5,9 +6,7 @@ import { alongAt, poseAt, type Review } from '../context';
 /** Speeds her stopping way is worked out for, m/s; between them by straight lines. */
 const SPEED_STEP_MPS = 0.25;
 /** Slower than this nothing is too fast, m/s. */
-export const SLOW_MPS = 0.4;
 const EVERY = 3;
-const AGAINST_M = 0.1;
 
 /** A moment at which she could not be stopped any more in the room there was. */
 export interface Overrun {
@@ -42,7 +41,7 @@ export function overruns(review: Review): readonly Overrun[] {
     const along = alongAt(trace, i);
     const speed = Math.abs(along);
     // What she lies against already was struck before.
-    if (speed < SLOW_MPS || trace.clearance[i]! < AGAINST_M) continue;
+    if (speed < NEVER_TOO_FAST_MPS || trace.clearance[i]! < ROOM_THAT_IS_NONE_M) continue;
     const way = along > 0 ? 1 : -1;
     const most = needs(speed);
     if (!Number.isFinite(most)) continue;

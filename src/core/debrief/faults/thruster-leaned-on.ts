@@ -1,11 +1,10 @@
+import {
+  THRUSTER_LEANED_ON_S,
+  THRUSTER_LEANED_ON_SHARE,
+  THRUSTER_NEAR_CUTTING_OUT,
+  THRUSTER_RUNS,
+} from '../../policy';
 import type { FaultRule } from './rule';
-
-/** Seconds at full power, and share of the run, beyond which a thruster is no backup any more. Judgement. */
-const SECONDS = 20;
-const SHARE = 0.25;
-/** Or it came so near to cutting out. */
-const HOT = 0.75;
-const RUNS = 0.1;
 
 /** Thrusters did the work of engine and rudder. */
 interface Figures {
@@ -29,14 +28,14 @@ export const thrusterLeanedOn: FaultRule<'thruster leaned on', Figures> = {
         const dt = trace.time[k]! - trace.time[k - 1]!;
         const runs = Math.abs(power[k]!);
         heat = Math.max(0, heat + (heatTime === Infinity ? 0 : (runs * runs * dt) / heatTime));
-        if (runs < RUNS) continue;
+        if (runs < THRUSTER_RUNS) continue;
         seconds += dt;
         if (begins < 0) begins = trace.time[k]!;
         ends = trace.time[k]!;
       }
       const share = run.duration > 0 ? seconds / run.duration : 0;
-      const leaned = seconds > SECONDS && share > SHARE;
-      if (!leaned && heat < HOT) return [];
+      const leaned = seconds > THRUSTER_LEANED_ON_S && share > THRUSTER_LEANED_ON_SHARE;
+      if (!leaned && heat < THRUSTER_NEAR_CUTTING_OUT) return [];
       const figures = { seconds, share, heat: Math.min(1, heat) };
       return [{ time: Math.max(0, begins), until: ends, figures }];
     });

@@ -1,9 +1,7 @@
 import { nameOfThing } from '../../monitors';
+import { TWO_FAULTS_APART_S } from '../../policy';
 import { overruns } from './stopping';
 import type { FaultRule, Finding } from './rule';
-
-/** Moments further apart than this are two faults, s. */
-const APART_S = 4;
 
 /** Faster than the room ahead allows. */
 interface Figures {
@@ -27,7 +25,7 @@ export const tooFast: FaultRule<'too fast for the room', Figures> = {
         until: time,
         figures: { speed, room, needs, what },
       };
-      if (!last || time - last.until > APART_S) found.push(fault);
+      if (!last || time - last.until > TWO_FAULTS_APART_S) found.push(fault);
       else {
         const worse = needs - room > last.figures.needs - last.figures.room;
         found[found.length - 1] = {

@@ -1,22 +1,17 @@
 import { runPlan, type Run } from '../../plan';
+import { IS_A_TURN, TURNED_EARLY_LENGTHS, TURNED_EARLY_NEARER_M } from '../../policy';
 import { type Trace } from '../../simulation';
 import type { Review } from '../context';
 import type { FaultRule } from './rule';
 
-/** A turn: so far from the heading she came with. */
-const TURN = (25 * Math.PI) / 180;
-/** Earlier than the plan by so much of her length, and nearer to something by so much, m. Judgement. */
-const EARLY_LENGTHS = 0.25;
-const NEARER_M = 0.3;
-
-/** Way made over ground up to where her heading has first left what it was by TURN, m; null where it never does. */
+/** Way made over ground up to where her heading has first left what it was by IS_A_TURN, m; null where it never does. */
 function wayToTurn({ x, y, heading }: Trace): { way: number; at: number } | null {
   let way = 0;
   for (let i = 1; i < x.length; i++) {
     const dx = x[i]! - x[i - 1]!;
     const dy = y[i]! - y[i - 1]!;
     way += Math.sqrt(dx * dx + dy * dy);
-    if (Math.abs(heading[i]! - heading[0]!) >= TURN) return { way, at: i };
+    if (Math.abs(heading[i]! - heading[0]!) >= IS_A_TURN) return { way, at: i };
   }
   return null;
 }
@@ -51,10 +46,10 @@ export const turnedEarly: FaultRule<'turned early', Figures> = {
     const meant = wayToTurn(plan.trace);
     if (!turn || !meant || sideOf(trace, turn.at) !== sideOf(plan.trace, meant.at)) return [];
     const early = meant.way - turn.way;
-    if (early < EARLY_LENGTHS * world.craft.spec.hull.length) return [];
+    if (early < TURNED_EARLY_LENGTHS * world.craft.spec.hull.length) return [];
     const least = run.clearance?.distance ?? Infinity;
     const lost = (plan.clearance?.distance ?? Infinity) - least;
-    if (!(lost >= NEARER_M)) return [];
+    if (!(lost >= TURNED_EARLY_NEARER_M)) return [];
     const time = trace.time[turn.at]!;
     const figures = { early, clearance: least, unused: lost };
     return [{ time, until: run.clearance?.time ?? time, figures }];

@@ -1,13 +1,10 @@
 import { alongAt, sampleAt } from '../context';
 import type { HullPart, TouchGrade } from '../../monitors';
+import { EYES_ON_ONE_END_MPS, EYES_ON_ONE_END_S } from '../../policy';
 import type { FaultRule } from './rule';
 
 const FORWARD = /bow/;
 const AFT = /stern|quarter/;
-
-/** Way on that has eyes on one end, m/s, taken over the seconds before. */
-const WAY_MPS = 0.1;
-const BEFORE_S = 4;
 
 /** The end nobody was looking at came nearest, or touched. */
 interface Figures {
@@ -24,10 +21,10 @@ export const watchedOneEnd: FaultRule<'watched one end', Figures> = {
     return run.touches.flatMap(({ time, part, name, grade, speed }) => {
       if (grade === 'soft') return [];
       const i = sampleAt(trace, time);
-      const before = sampleAt(trace, Math.max(0, time - BEFORE_S));
+      const before = sampleAt(trace, Math.max(0, time - EYES_ON_ONE_END_S));
       const way = alongAt(trace, before) || alongAt(trace, i);
-      const ahead = way > WAY_MPS || drove(driving, time, 1);
-      const astern = way < -WAY_MPS || drove(driving, time, -1);
+      const ahead = way > EYES_ON_ONE_END_MPS || drove(driving, time, 1);
+      const astern = way < -EYES_ON_ONE_END_MPS || drove(driving, time, -1);
       const unseen =
         (AFT.test(part) && ahead && !astern) || (FORWARD.test(part) && astern && !ahead);
       if (!unseen) return [];
@@ -41,4 +38,7 @@ const drove = (
   driving: Parameters<typeof watchedOneEnd.find>[0]['driving'],
   time: number,
   gear: 1 | -1,
-) => driving.some((one) => one.gear === gear && one.from <= time && one.to >= time - BEFORE_S);
+) =>
+  driving.some(
+    (one) => one.gear === gear && one.from <= time && one.to >= time - EYES_ON_ONE_END_S,
+  );
