@@ -1,6 +1,6 @@
 import { intoLock, IN_LOCK, type Making, type SitedLock } from '../locks';
-import { STEP_UP_M, type RunInput } from '../plan';
-import { LADDER_OF_SIDE_M } from '../policy';
+import { type RunInput } from '../plan';
+import { LADDER_OF_SIDE_M, STEP_UP_M } from '../policy';
 import type { LockAhead } from './locks-ahead';
 
 /*

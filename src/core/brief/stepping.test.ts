@@ -1,5 +1,6 @@
 import { halfBreadthAt } from '../boat';
-import { runPlan, STEP_GAP_M, STEP_UP_M, type RunInput } from '../plan';
+import { runPlan, type RunInput } from '../plan';
+import { STEP_GAP_M, STEP_UP_M } from '../policy';
 import { sloop } from '../testing/boats';
 import { LOCK_WALLS, lockAt } from '../testing/locks';
 import { stepOf, box, inputOf } from '../testing/manoeuvre';

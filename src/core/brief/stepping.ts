@@ -1,14 +1,7 @@
 import { halfBreadthAt } from '../boat';
 import { cos, nearestOnPolygon, sin } from '../math';
-import {
-  PROPELLER_ROOM_M,
-  standsOver,
-  STEP_GAP_M,
-  STEP_UP_M,
-  type RunInput,
-  type Run,
-} from '../plan';
-import { GAPS_ALIKE_M } from '../policy';
+import { standsOver, type RunInput, type Run } from '../plan';
+import { GAPS_ALIKE_M, STEP_GAP_M, STEP_UP_M, PROPELLER_ROOM_M } from '../policy';
 import { lockRecorded } from '../simulation';
 
 // Where to step off and on: schools differ, so each place is measured as she lies when the plan has somebody step.

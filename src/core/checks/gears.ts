@@ -1,4 +1,4 @@
-import { TAUT_N, type RunInput, type Run } from '../plan';
+import { type RunInput, type Run } from '../plan';
 import {
   AGAINST_WAY_WITH_THROTTLE_MPS,
   AGAINST_WAY_AT_IDLE_MPS,
@@ -8,6 +8,7 @@ import {
   MUCH_THROTTLE_FOR_S,
   THRUSTER_HOT,
   WHEEL_SETTLES_S,
+  TAUT_N,
 } from '../policy';
 import {
   stepAt,

@@ -1,10 +1,7 @@
+import { LOCK_FENDER_M, LOCK_END_M, BORNE } from '../policy';
 import { pullOnBoat, type LockedBoat } from './boat-in-lock';
 import { leafLength, lockAtRest, type End, type Lock } from './lock';
 import { headAt, MADE_M, orderLock, workLock } from './work';
-
-/** Room that is wanted about a boat: fenders each side, and before gates and cill, m. Judgement. */
-export const FENDER_M = 0.15;
-const END_M = 0.5;
 
 /** Does she fit, and how much is over, m; negative where she does not. */
 export interface Fit {
@@ -27,10 +24,10 @@ export function swingRoom({ width, lowerGates }: Lock): number {
 export function fitIn(lock: Lock, boat: Omit<LockedBoat, 'fromUpper' | 'bowUp'>): Fit {
   const deep = Math.max(boat.draught, boat.sternDraught);
   return {
-    alongside: lock.width - boat.beam - 2 * FENDER_M,
-    abreast: lock.width - 2 * boat.beam - 3 * FENDER_M,
-    gates: lock.length - swingRoom(lock) - boat.length - 2 * END_M,
-    cill: lock.length - lock.cillReach - swingRoom(lock) - boat.length - 2 * END_M,
+    alongside: lock.width - boat.beam - 2 * LOCK_FENDER_M,
+    abreast: lock.width - 2 * boat.beam - 3 * LOCK_FENDER_M,
+    gates: lock.length - swingRoom(lock) - boat.length - 2 * LOCK_END_M,
+    cill: lock.length - lock.cillReach - swingRoom(lock) - boat.length - 2 * LOCK_END_M,
     water: Math.min(lock.upper.level - lock.upperCill, lock.lower.level - lock.lowerCill) - deep,
   };
 }
@@ -97,7 +94,6 @@ export function makeLevel(given: Lock, to: End, first: number, boat: LockedBoat)
 }
 
 /** Pull over her weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
-export const BORNE = 0.003;
 const PACES = [1, 0.5, 0.25] as const;
 
 /** The quickest pace that keeps the pull within what hands hold; the gentlest of all where none does. */

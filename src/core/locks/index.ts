@@ -40,17 +40,7 @@ export {
   type HangUp,
   type LockedBoat,
 } from './boat-in-lock';
-export {
-  BORNE,
-  FENDER_M,
-  fitIn,
-  gentlest,
-  lineLength,
-  swingRoom,
-  makeLevel,
-  type Fit,
-  type Making,
-} from './brief';
+export { fitIn, gentlest, lineLength, swingRoom, makeLevel, type Fit, type Making } from './brief';
 export { lockOutlook, type LevelNow, type LockOutlook } from './outlook';
 export { passageTimes, type PassageAsked, type PassageTimes } from './passage-times';
 export { leafOutline, leavesOf, type Leaf } from './leaves';
@@ -77,7 +67,6 @@ export {
   landingsOf,
   spotAt,
   spotOf,
-  WALKS_ASHORE_MPS,
   wayOnFoot,
   type Bridging,
   type Landings,
@@ -87,4 +76,4 @@ export { roomUnder, type RoomUnder } from './overhead';
 export { sharing, type Goer, type Sharing } from './sharing';
 export { feed, joined, stepsDown } from './staircase';
 export { stairOrder, type Meeting, type StairOrder } from './stair-order';
-export { OVER_CILL_M, tideWindows, type LevelAt, type Stretch } from './tide-window';
+export { tideWindows, type LevelAt, type Stretch } from './tide-window';

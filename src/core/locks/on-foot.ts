@@ -1,14 +1,10 @@
 import type { FlatPoints } from '../math';
+import { STANDS_BACK_M } from '../policy';
 import { isShut } from './work';
 import type { End, Lock, LockState, Side } from './lock';
 import { intoLock, IN_LOCK, type SitedLock } from './sited';
 
 // On foot beside a lock: along its sides, and from one to the other by gates that stand shut or by a bridge.
-
-/** Pace of somebody ashore, m/s. Judgement from practice, ± a half: nobody runs. */
-export const WALKS_ASHORE_MPS = 1.2;
-/** Somebody who works a paddle or a leaf stands so far back from the chamber's edge, m. */
-const STANDS_BACK_M = 1;
 
 /** A place beside a lock: from its upper gates down, and from its middle to the left looking up-stream, m. */
 export interface Spot {

@@ -1,9 +1,7 @@
+import { WATER_RUNS_M3PS } from '../policy';
 import { hangUps, pullOnBoat, timeLeft, type HangUp, type LockedBoat } from './boat-in-lock';
 import type { End, Lock, LockState } from './lock';
 import { headAt, MADE_M, timeToMake } from './work';
-
-/** Less than this does not run, m³/s. */
-const RUNS_M3PS = 1e-3;
 
 /** What the water of a chamber is doing: level with one end; or running, with so much head to go, m, and so long, s. */
 export type LevelNow =
@@ -33,7 +31,7 @@ function levelNow(lock: Lock, state: LockState): LevelNow | null {
   for (const end of ['upper', 'lower'] as const)
     if (Math.abs(headAt(state, end)) <= MADE_M && !wound(end === 'upper' ? 'lower' : 'upper'))
       return { is: 'level', end };
-  if (Math.abs(state.flowIn) + Math.abs(state.flowOut) <= RUNS_M3PS) return null;
+  if (Math.abs(state.flowIn) + Math.abs(state.flowOut) <= WATER_RUNS_M3PS) return null;
   const end = state.flowOut > state.flowIn ? 'lower' : 'upper';
   const head = Math.abs(headAt(state, end));
   return { is: 'runs', end, head, seconds: timeToMake(lock, state, end) };

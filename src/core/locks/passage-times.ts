@@ -1,15 +1,11 @@
+import { BESIDE_BOAT_S, LINE_HOME_S, WALKS_ASHORE_MPS } from '../policy';
 import type { Making } from './brief';
 import { gatesOf, leafSides, SIDES, type End, type Lock, type LockState } from './lock';
-import { endAt, spotOf, WALKS_ASHORE_MPS, wayBeside, type Landings, type Spot } from './on-foot';
+import { endAt, spotOf, wayBeside, type Landings, type Spot } from './on-foot';
 import { isShut, MADE_M } from './work';
 
 // How long a passage takes by how many are ashore: every paddle and leaf is walked to and worked in its own time, each by
 // whoever has it done soonest, and people walk while the water runs.
-
-/** From her stopping until she is held by her line, and from the crew's coming back until they are aboard, s. Judgement. */
-const BESIDE_BOAT_S = 40;
-/** Her line is aboard before the engine turns, s. */
-const LINE_HOME_S = 8;
 
 /** A passage that is timed: m, s. */
 export interface PassageAsked {

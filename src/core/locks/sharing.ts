@@ -1,5 +1,5 @@
 import { atan2, wrapHalfTurn } from '../math';
-import { FENDER_M } from './brief';
+import { COMES_WITHIN, HEADS_FOR_LOCK, AS_NEAR, LOCK_FENDER_M } from '../policy';
 import { intoLock, IN_LOCK, standsAlong, type SitedLock } from './sited';
 import type { End, Side } from './lock';
 
@@ -26,13 +26,6 @@ export interface Sharing {
   readonly wall: Side | null;
 }
 
-/** A boat further off the gates than this has nothing to do with the lock yet, in lengths of the chamber. Judgement. */
-const COMES_WITHIN = 4;
-/** She means to go through if she heads along within this. */
-const HEADS = Math.PI / 3;
-/** As near as each other within this share of the shorter one: then the heavier goes first. */
-const AS_NEAR = 0.5;
-
 /** How far a boat's foremost end is from the gates she comes to, m; negative once it is between them. */
 function before(sited: SitedLock, { pose, hull }: Goer, from: End): number {
   const { fromUpper } = standsAlong(sited, pose, hull);
@@ -50,10 +43,10 @@ export function sharing(sited: SitedLock, from: End, she: Goer, other: Goer): Sh
   const { lock } = sited;
   const sign = from === 'lower' ? -1 : 1;
   const along = atan2(sign * sited.east, sign * sited.north);
-  if (Math.abs(wrapHalfTurn(other.pose.heading - along)) > HEADS) return null;
+  if (Math.abs(wrapHalfTurn(other.pose.heading - along)) > HEADS_FOR_LOCK) return null;
   const stands = standsAlong(sited, other.pose, other.hull);
   const fits = {
-    beside: lock.width - she.hull.beam - other.hull.beam - 3 * FENDER_M,
+    beside: lock.width - she.hull.beam - other.hull.beam - 3 * LOCK_FENDER_M,
     lengthways: lock.length - she.hull.length - other.hull.length,
   };
   if (stands.inside) {

@@ -1,3 +1,4 @@
+import { OVER_CILL_KEPT_M, UNDER_COPING_KEPT_M } from '../policy';
 import { chamberArea } from './lock';
 import type { SitedLock } from './sited';
 
@@ -24,10 +25,6 @@ export interface StairOrder {
   /** What has to be done to it first; null where it may stay as it is; 'never' where even that does not do. */
   readonly first: 'fill' | 'empty' | 'never' | null;
 }
-
-/** Water kept under her over the cill, and air kept under the coping, m. Judgement. */
-const UNDER_HER_M = 0.2;
-const UNDER_COPING_M = 0.1;
 
 /**
  * @param lock the one she comes to: the lower of the two going up, the upper going down
@@ -59,7 +56,7 @@ export function stairOrder(
   const now = going === 'up' ? meet(u.begins.chamber, empty) : meet(full, l.begins.chamber);
   const ready = meet(full, empty);
   const does = ({ overCill, overCoping }: Meeting) =>
-    overCill >= draught + UNDER_HER_M && overCoping <= -UNDER_COPING_M;
+    overCill >= draught + OVER_CILL_KEPT_M && overCoping <= -UNDER_COPING_KEPT_M;
   const made = going === 'up' ? 'fill' : 'empty';
   return {
     going,

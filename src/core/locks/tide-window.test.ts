@@ -1,5 +1,6 @@
+import { OVER_CILL_M } from '../policy';
 import { lockAt } from '../testing/locks';
-import { OVER_CILL_M, tideWindows } from './';
+import { tideWindows } from './';
 
 const { lock } = lockAt({ lowerCill: -1, upper: { level: 4, area: Infinity } });
 const hours = (levels: readonly number[]) => levels.map((level, at) => ({ at, level }));

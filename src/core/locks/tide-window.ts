@@ -1,3 +1,4 @@
+import { OVER_CILL_M } from '../policy';
 import type { Lock } from './lock';
 
 /** A stretch of time, in whatever the samples are told in. */
@@ -11,9 +12,6 @@ export interface LevelAt {
   readonly at: number;
   readonly level: number;
 }
-
-/** Water wanted over a cill under whoever passes it, m. Judgement. */
-export const OVER_CILL_M = 0.3;
 
 /**
  * When a sea lock may be passed by the tide below it: water enough on the lower cill for a draught, and the tide not over the

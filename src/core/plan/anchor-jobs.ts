@@ -1,21 +1,20 @@
 import { LINE, MADE } from '../holding';
+import {
+  ANCHOR_LET_GO_S,
+  CHAIN_RUNS_OUT_M,
+  CHAIN_HANGS_SHARE,
+  HEAVES_FOR_S,
+  WINCH_MPS,
+  LOOKS_S,
+} from '../policy';
 import { lineAt, boatOf, lineLimits, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
 import type { CrewMember, Job } from './crew-member';
-import { LOOKS_S, WINCH_MPS } from './rigging';
 /** The line of an anchor, and how much of it is to run out; see orders/anchor. */
 interface Anchor {
   readonly line: number;
   readonly length: number | null;
 }
-
-/** Taking the stopper off and letting go, s. */
-const LET_GO_S = 2;
-/** Chain runs out under the weight of so many metres of it, m, and always under what hangs. Judgement. */
-const RUNS_OUT_M = 3;
-const HANGS_SHARE = 0.9;
-/** Longest heaving, s. */
-const HEAVES_FOR_S = 600;
 
 /** Drops an anchor under the bow: its chain runs out as she goes, to a length, and is held there. */
 export function* dropAnchor(crew: Deck, hand: CrewMember, { line, length }: Anchor): Job {
@@ -23,7 +22,7 @@ export function* dropAnchor(crew: Deck, hand: CrewMember, { line, length }: Anch
   if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not passed');
   if (crew.get(line, LINE.MADE) !== MADE.ABOARD || !anchor)
     return crew.tellLine(line, 'not passed');
-  yield crew.now + LET_GO_S;
+  yield crew.now + ANCHOR_LET_GO_S;
   const { state } = boatOf(crew.state, crew.world, lineAt(crew.world, line).boat);
   const { x, y } = pointOnWater(state, from.x, from.y);
   const { total, weight } = lineLimits(crew.world, line);
@@ -37,7 +36,7 @@ export function* dropAnchor(crew: Deck, hand: CrewMember, { line, length }: Anch
   crew.set(line, LINE.DRAGGED, 0);
   crew.set(line, LINE.HAUL, 0);
   crew.set(line, LINE.UNTIL, Math.max(down, Math.min(total, length ?? total)));
-  crew.set(line, LINE.HOLD, Math.min(RUNS_OUT_M, HANGS_SHARE * down) * weight);
+  crew.set(line, LINE.HOLD, Math.min(CHAIN_RUNS_OUT_M, CHAIN_HANGS_SHARE * down) * weight);
   crew.set(line, LINE.MADE, MADE.TURNED);
   crew.tender[line] = null;
   crew.tellLine(line, 'anchor down');

@@ -1,5 +1,6 @@
+import { AT_HAND_M } from '../policy';
 import type { PointOnBoat } from './references';
-import { AT_HAND_M, type Whereabouts } from './rigging';
+import { type Whereabouts } from './rigging';
 
 /** A job in hand: gives the moment it next has to be looked at, until it is done. */
 export type Job = Generator<number, void>;

@@ -2,6 +2,16 @@ import type { IsAboard } from './cues';
 import { carriedOnTurns, LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, Random, sin } from '../math';
 import {
+  ANCHOR_DRAGS_M,
+  ANY_PULL_N,
+  ANY_THROW_M,
+  WALKS_ABOARD_MPS,
+  ROPE_FRICTION,
+  LYING_N,
+  AT_HAND_M,
+  WALKS_ASHORE_MPS,
+} from '../policy';
+import {
   lineAt,
   lineColumn,
   lineEnd,
@@ -23,19 +33,9 @@ import type { Deck } from './deck';
 import { LineJobs, ON } from './line-jobs';
 import { getAshore, type Rails } from './stepping';
 import type { CrewAt } from './crew-at';
-import {
-  AT_HAND_M,
-  LYING_N,
-  ROPE_FRICTION,
-  WALKS_ABOARD_MPS,
-  WALKS_ASHORE_MPS,
-  type Rigging,
-} from './rigging';
+import { type Rigging } from './rigging';
 import { ORDERS, type CrewOrder } from './orders';
 import type { MarkOnPlace, PointOnBoat } from './references';
-
-/** An anchor that has come home so far is not digging in any more, m. Judgement. */
-const DRAGS_M = 3;
 
 /**
  * The people of a manoeuvre and what they do with lines, in their own time: they walk, wait for a reach, throw and
@@ -287,7 +287,8 @@ export class Crew implements Deck, Rails {
 
   private lookAtAnchor(line: number, before: SimState): void {
     const dragged = lineColumn(before, this.world, line, LINE.DRAGGED);
-    if (dragged < DRAGS_M && this.get(line, LINE.DRAGGED) >= DRAGS_M) this.tellLine(line, 'drags');
+    if (dragged < ANCHOR_DRAGS_M && this.get(line, LINE.DRAGGED) >= ANCHOR_DRAGS_M)
+      this.tellLine(line, 'drags');
   }
 
   endOf(line: number): { readonly x: number; readonly y: number } {
@@ -310,10 +311,6 @@ export class Crew implements Deck, Rails {
     this.events.push({ time: this.now, is: 'crew', who: hand.who, what, aboard: at.aboard, x, y });
   }
 }
-
-/** Somebody nobody has named: an ordinary grown person. Facts: 300 N steadily. */
-const ANY_PULL_N = 300;
-const ANY_THROW_M = 8;
 
 function lineOf(order: CrewOrder): number {
   return 'line' in order ? order.line : 0;

@@ -1,5 +1,6 @@
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { sineCosine, TURN, TURN_COLUMNS } from '../math';
+import { LOOSE_END_STREAMS_MPS, PROPELLER_ROOM_M } from '../policy';
 import {
   lineAt,
   lineEnd,
@@ -12,10 +13,7 @@ import {
   type World,
 } from '../simulation';
 import { between, offSegment } from './crew-member';
-import { PROPELLER_ROOM_M, type RiggedLine } from './rigging';
-
-/** Way on at which a loose end in the water currents astern of where she goes. Judgement. */
-const CURRENTS_MPS = 0.15;
+import { type RiggedLine } from './rigging';
 
 /**
  * Lines that can get into a propeller that turns: one in the water, the bight of a slack one, a ground line on its way
@@ -83,7 +81,7 @@ export class Fouling {
   private currentsAway(state: SimState, i: number, drive: number): boolean {
     const surge = state.motion[U]!;
     const abaft = this.world.craft.spec.drives[drive]!.x - this.lines[this.own[i]!.line]!.from.x;
-    return surge * abaft > 0 && Math.abs(surge) > CURRENTS_MPS;
+    return surge * abaft > 0 && Math.abs(surge) > LOOSE_END_STREAMS_MPS;
   }
 
   /** Is a line's other end nearer to a propeller than so far? */

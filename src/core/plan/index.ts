@@ -14,13 +14,7 @@ export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
 export { OUTCOMES, type Outcome, type Run, type StepMark } from './run';
 export {
-  AT_HAND_M,
   NO_RIGGING,
-  PROPELLER_ROOM_M,
-  STEP_GAP_M,
-  STEP_UP_M,
-  TAUT_N,
-  WALKS_ABOARD_MPS,
   type Person,
   type RiggedLine,
   type Rigging,

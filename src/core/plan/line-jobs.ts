@@ -1,32 +1,39 @@
 import { carriedOnTurns, LINE, MADE } from '../holding';
+import {
+  LEFT_SLACK_M,
+  LEFT_SNUG_M,
+  HAULED_TAUT_SHARE,
+  HAULS_FOR_S,
+  HAULS_TO_LENGTH_S,
+  SNUG_N,
+  KEEPS_SNUG_MPS,
+  EASING_TURNS,
+  WALKS_ABOARD_MPS,
+  DROP_REACH_M,
+  DROP_S,
+  HOOK_REACH_M,
+  THROW_S,
+  FLIES_MPS,
+  MAKE_ON_S,
+  TURN_S,
+  MAKE_FAST_S,
+  CAST_OFF_S,
+  HAULS_MPS,
+  COMES_HOME_MPS,
+  WINCH_MPS,
+  EASES_MPS,
+  HAND_OVER_M,
+  WAITS_S,
+  THROWS_TRIED,
+  LOOKS_S,
+  ROPE_FRICTION,
+} from '../policy';
 import { boatOf, floatsAt, lineAt, lineLimits, onOf, pointOnWater } from '../simulation';
 import type { Deck } from './deck';
 import { markNow } from './marks';
 import { between, type CrewMember, type Job } from './crew-member';
 import { untilLifted } from './line-waits';
-import {
-  CAST_OFF_S,
-  catchChance,
-  COMES_HOME_MPS,
-  DROP_REACH_M,
-  DROP_S,
-  HOOK_REACH_M,
-  EASES_MPS,
-  FLIES_MPS,
-  HAND_OVER_M,
-  HAULS_MPS,
-  LOOKS_S,
-  MAKE_FAST_S,
-  MAKE_ON_S,
-  ROPE_FRICTION,
-  THROW_S,
-  throwRange,
-  THROWS_TRIED,
-  TURN_S,
-  WAITS_S,
-  WALKS_ABOARD_MPS,
-  WINCH_MPS,
-} from './rigging';
+import { catchChance, throwRange } from './rigging';
 import type { LineEnd, MarkOnPlace, PassHow, PointOnBoat, TendHow } from './references';
 
 /** A line, what it is made on to and how; see orders/pass. */
@@ -47,19 +54,7 @@ interface Tend {
 }
 
 /** Slack a line is left when it is put on and held in the hand, m. */
-const SLACK_M = 0.4;
 const SHORTEST_M = 0.3;
-/** Nobody makes a line fast shorter than it has to go; it is left this much, m. */
-const SNUG_M = 0.01;
-/** Slack counts as taken in at this share of the pull; hauling is given up after so long, s. */
-const TAUT_SHARE = 0.9;
-const HAULS_FOR_S = 30;
-const HAULS_TO_LENGTH_S = 180;
-/** A line that is kept snug is taken in with this pull, N, this fast; it gives on its turns. */
-const SNUG_N = 80;
-const KEEPS_MPS = 0.3;
-/** Turns a line is eased on. */
-const EASING_TURNS = 1.5;
 
 export const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);
 
@@ -233,7 +228,7 @@ export class LineJobs {
     yield* crew.walkAshore(hand, mark);
     yield crew.now + MAKE_ON_S;
     // Its other end was made fast aboard before.
-    const length = order.length ?? crew.reading(line).span + SLACK_M;
+    const length = order.length ?? crew.reading(line).span + LEFT_SLACK_M;
     if (this.putOn(null, { ...order, length })) return;
     this.make(line, MADE.ABOARD, 0, null);
     crew.tellLine(line, 'not passed');
@@ -255,7 +250,7 @@ export class LineJobs {
     const { span } = crew.reading(line);
     const { total } = lineLimits(crew.world, line);
     if (span > total) return false;
-    const out = length === null ? span + SLACK_M : Math.max(length, span + SNUG_M);
+    const out = length === null ? span + LEFT_SLACK_M : Math.max(length, span + LEFT_SNUG_M);
     crew.set(line, LINE.LENGTH, Math.max(SHORTEST_M, Math.min(total, out)));
     crew.tellLine(line, 'on');
     if (length === null) this.make(line, MADE.HELD, this.heldBy(line, hand!.pull), hand);
@@ -283,7 +278,7 @@ export class LineJobs {
         yield crew.now + TURN_S;
         this.onTurns(hand, line, order.turns);
         crew.set(line, LINE.PULL, SNUG_N);
-        crew.set(line, LINE.HAUL, KEEPS_MPS);
+        crew.set(line, LINE.HAUL, KEEPS_SNUG_MPS);
         crew.set(line, LINE.UNTIL, SHORTEST_M);
         return crew.tellLine(line, 'kept snug');
       case 'fast':
@@ -319,7 +314,7 @@ export class LineJobs {
     crew.set(line, LINE.HAUL, geared ? WINCH_MPS : HAULS_MPS);
     crew.set(line, LINE.UNTIL, length ?? SHORTEST_M);
     // To take the slack out is done when it comes taut; to a length is work for as long as it takes.
-    const done = length === null ? TAUT_SHARE * crew.get(line, LINE.PULL) : Infinity;
+    const done = length === null ? HAULED_TAUT_SHARE * crew.get(line, LINE.PULL) : Infinity;
     const began = crew.now;
     const until = began + (length === null ? HAULS_FOR_S : HAULS_TO_LENGTH_S);
     while (

@@ -1,4 +1,4 @@
-import { CAST_OFF_S, DROP_REACH_M, LIFTS_OFF_N, LOOKS_S, WAITS_S } from './rigging';
+import { DROP_REACH_M, CAST_OFF_S, LIFTS_OFF_N, WAITS_S, LOOKS_S } from '../policy';
 
 /** A loop is lifted off when it has been slack enough for as long as that takes; from aboard only within reach. */
 export function* untilLifted(

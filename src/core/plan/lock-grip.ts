@@ -2,6 +2,7 @@ import { GROUND } from '../holding';
 import type { RunEvent } from './events';
 import { weightOf } from '../locks';
 import { signedArea } from '../math';
+import { GRIP_HANGS_WEIGHT, CAUGHT_M, GATE_TOLD_M, GRIP_FREE_S, LIP_NEAR_M } from '../policy';
 import { GRAVITY_MPS2 } from '../units';
 import type { Simulation, World } from '../simulation';
 
@@ -17,14 +18,6 @@ import type { Simulation, World } from '../simulation';
  */
 export type Grip = 'wedged' | 'on a gate' | 'under the coping';
 
-/** She hangs on it from this share of her weight on, as on a line. */
-export const HANGS_WEIGHT = 0.05;
-/** The level goes so far while an end rests on a gate before she is taken to be under a beam, or on one, m. Judgement. */
-export const CAUGHT_M = 0.25;
-/** The level has to change by so much before anything is said of a gate, m. */
-const SAID_M = 0.02;
-/** A side or an end free for so long is free, s. */
-const FREE_S = 2;
 /** A touch leads to the end rather than the side of her from this slope of its push on. */
 const END_ON = 0.7;
 /** Slower than this the level stands, m/s. */
@@ -55,8 +48,6 @@ interface Pushes {
 export interface Lip {
   readonly under: number;
 }
-/** Her rail is so near under them, m, before anything is said of it. */
-const LIP_NEAR_M = 0.3;
 
 /** One grip as it goes on: the level it began at, brought after her as she slides, and when it last held. */
 class Hold {
@@ -66,10 +57,10 @@ class Hold {
   /** How far the level has gone since it began, m; null where nothing has held for a while: who rests against a thing also nudges it. */
   gone(holds: boolean, level: number, time: number): number | null {
     if (holds) {
-      if (time - this.last > FREE_S) this.from = level;
+      if (time - this.last > GRIP_FREE_S) this.from = level;
       this.last = time;
     }
-    return time - this.last > FREE_S ? null : Math.abs(level - this.from);
+    return time - this.last > GRIP_FREE_S ? null : Math.abs(level - this.from);
   }
 
   /** She slides: no more than so much hangs. */
@@ -119,9 +110,9 @@ export class LockGrip {
   private underCoping({ rail }: Pushes, level: number, rate: number, lip: Lip): Gripped | null {
     const over = level + this.world.craft.spec.hull.freeboard - lip.under;
     // Whoever lies with her rail over their lower edge already rises past them.
-    if (rail && (over <= 0 || this.time - this.below <= FREE_S)) this.below = this.time;
-    if (this.time - this.below > FREE_S || over < -LIP_NEAR_M) return null;
-    const left = (HANGS_WEIGHT * this.weight) / this.perMetre - over;
+    if (rail && (over <= 0 || this.time - this.below <= GRIP_FREE_S)) this.below = this.time;
+    if (this.time - this.below > GRIP_FREE_S || over < -LIP_NEAR_M) return null;
+    const left = (GRIP_HANGS_WEIGHT * this.weight) / this.perMetre - over;
     // A falling chamber lets her off.
     return rate > STANDS_MPS || over > 0
       ? found('under the coping', left, Math.max(0, rate))
@@ -129,7 +120,7 @@ export class LockGrip {
   }
 
   private wedged({ sides, carried }: Pushes, level: number, rate: number): Gripped | null {
-    const hangsAt = HANGS_WEIGHT * this.weight;
+    const hangsAt = GRIP_HANGS_WEIGHT * this.weight;
     const gone = this.sides.gone(sides > 0 && carried >= hangsAt, level, this.time);
     if (gone === null) return null;
     this.sides.slide(level, carried / this.perMetre);
@@ -138,7 +129,7 @@ export class LockGrip {
 
   private caught({ onGate }: Pushes, level: number, rate: number): Gripped | null {
     const gone = this.gate.gone(onGate, level, this.time);
-    return gone === null || gone < SAID_M ? null : found('on a gate', CAUGHT_M - gone, rate);
+    return gone === null || gone < GATE_TOLD_M ? null : found('on a gate', CAUGHT_M - gone, rate);
   }
 }
 

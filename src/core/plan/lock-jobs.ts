@@ -8,7 +8,6 @@ import {
   outOfLock,
   spotAt,
   spotOf,
-  WALKS_ASHORE_MPS,
   wayOnFoot,
   type End,
   type LockOrder,
@@ -16,14 +15,11 @@ import {
   type SitedLock,
   type Spot,
 } from '../locks';
+import { LEANS_FOR_S, LOOKS_S, WALKS_ASHORE_MPS } from '../policy';
 import type { SimState, World } from '../simulation';
 import type { LockEvent } from './event-names';
 import type { CrewMember, Job } from './crew-member';
 import { markNow } from './marks';
-import { LOOKS_S } from './rigging';
-
-/** So long somebody leans on a gate for the levels to be made, s. */
-const LEANS_FOR_S = 900;
 
 /** What is to be done at which lock. */
 interface AtLock {

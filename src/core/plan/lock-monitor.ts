@@ -3,6 +3,18 @@ import { roomUnderNow } from '../monitors';
 import { bedOfLock, overCill, risesBy, timeLeft, weightOf } from '../locks';
 import { cos, sin } from '../math';
 import {
+  LINE_STEEPER_M,
+  LINE_LOADS_SHARE,
+  LINE_HANGS_SHARE,
+  LINE_HANGS_WEIGHT,
+  LINE_LOADS_WEIGHT,
+  CHAMBER_FALLS_M3PS,
+  ON_CILL_M,
+  MORE_WATER,
+  SOONER_S,
+  SOONER_SHARE,
+} from '../policy';
+import {
   boatOf,
   lineAt,
   lineColumn,
@@ -20,26 +32,6 @@ import type { Crew } from './crew';
 import type { LockEvent } from './event-names';
 import type { RunEvent } from './events';
 import { LockGrip, type Grip, type Gripped } from './lock-grip';
-
-/**
- * A fast line that has come to lead so much steeper, m, was not tied off briefly, but left fast as the chamber fell; where it
- * pulls by this share of what parts it as well, it is loading up. Judgement.
- */
-const STEEPER_M = 0.15;
-const LOADS_SHARE = 0.05;
-/** She hangs on it from this share, or this share of her weight on. */
-const HANGS_SHARE = 0.2;
-const HANGS_WEIGHT = 0.05;
-const LOADS_WEIGHT = 0.01;
-/** A chamber that loses so much falls, m³/s: more than gates leak. */
-const FALLS_M3PS = 0.05;
-/** Pressed on to a cill by less than this she still comes off by herself, m. */
-const ON_CILL_M = 0.05;
-
-/** The time she has is reckoned again once so much more water runs, and told again where it is less by so much, s, and this share. Judgement. */
-const MORE_WATER = 1.3;
-const SOONER_S = 10;
-const SOONER_SHARE = 0.2;
 
 /** When something is to come, as it was told, s, and the water that ran as it was reckoned, m³/s. */
 interface Due {
@@ -91,7 +83,7 @@ export class LockMonitor {
       const boat = lyingIn(sited, state.motion, craft);
       if (!boat) return;
       const over = overCill(sited.lock, now, boat);
-      const falls = now.gates.upper === 0 && now.flowOut > now.flowIn + FALLS_M3PS;
+      const falls = now.gates.upper === 0 && now.flowOut > now.flowIn + CHAMBER_FALLS_M3PS;
       // Deeper than the cill she is not over it, but against its face, or on it already.
       if (!over || over.water < -ON_CILL_M) this.due.delete('cill');
       else if (falls)
@@ -118,7 +110,7 @@ export class LockMonitor {
   /** A bridge over the chamber that she rises to, with the time left while the paddles stay as they are. */
   private lookAtBridges(state: SimState, lock: number): void {
     const now = state.locks[lock]!;
-    const rises = now.flowIn > now.flowOut + FALLS_M3PS;
+    const rises = now.flowIn > now.flowOut + CHAMBER_FALLS_M3PS;
     for (const bridge of this.world.bridges ?? []) {
       const room = roomUnderNow(state, this.world, bridge);
       const key = `bridge ${bridge.name}`;
@@ -209,7 +201,7 @@ export class LockMonitor {
       const from = this.riseWhenFast.get(i) ?? rise;
       this.riseWhenFast.set(i, Math.min(from, rise));
       if (falls && this.first(`fast ${i}`)) this.crew.tellLine(i, 'fast as it falls');
-      if (rise < from + STEEPER_M) continue;
+      if (rise < from + LINE_STEEPER_M) continue;
       if (this.first(`too long ${i}`)) {
         this.crew.tellLine(i, 'fast too long');
         this.crew.inDanger = true;
@@ -219,12 +211,12 @@ export class LockMonitor {
       const { world } = boatOf(state, this.world, lineAt(this.world, i).boat);
       const weight = weightOf(world.craft.spec.hull.mass);
       if (
-        tension > Math.min(LOADS_SHARE * breaks, LOADS_WEIGHT * weight) &&
+        tension > Math.min(LINE_LOADS_SHARE * breaks, LINE_LOADS_WEIGHT * weight) &&
         this.first(`loads ${i}`)
       )
         this.crew.tellLine(i, 'loads up');
       if (
-        tension > Math.min(HANGS_SHARE * breaks, HANGS_WEIGHT * weight) &&
+        tension > Math.min(LINE_HANGS_SHARE * breaks, LINE_HANGS_WEIGHT * weight) &&
         this.first(`hangs ${i}`)
       )
         this.crew.tellLine(i, 'hangs her');

@@ -1,9 +1,9 @@
 import { LINE, MADE } from '../holding';
 import { cos, sin } from '../math';
+import { TAUT_N } from '../policy';
 import { lineColumn, lineNow, pointOnWater, PSI, type SimState, type World } from '../simulation';
 import { markNow } from './marks';
 import type { LineState, MarkOnPlace, PointOnBoat } from './references';
-import { TAUT_N } from './rigging';
 
 /** The boat that is meant: one of the others by its number, from 1, or the boat itself. */
 export const boatOf = (s: SimState, { boat }: { readonly boat?: number | undefined }): SimState =>

@@ -1,3 +1,4 @@
+import { WALKS_ASHORE_MPS } from '../policy';
 import { worldOf } from './input';
 import { beginning } from '../simulation';
 import { box } from '../testing/boxes';
@@ -7,7 +8,6 @@ import { CALM } from '../testing/rig';
 import { aboard, ashore, hands, riggedWith } from '../testing/rigging';
 import { runPlan, type Person, type RunInput } from './';
 import { footings, footway, standsOver } from './on-foot';
-import { WALKS_ASHORE_MPS } from './rigging';
 
 const NEVER = { is: 'after', time: 110 } as const;
 

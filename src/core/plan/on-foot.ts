@@ -1,5 +1,6 @@
 import { outOfLock, spotAt, wayOnFoot, type SitedLock } from '../locks';
 import { nearestOnPolygon } from '../math';
+import { STANDS_ON_M } from '../policy';
 import { othersOf, pointAboard, type SimState, type World } from '../simulation';
 import { between } from './crew-member';
 
@@ -10,9 +11,6 @@ export interface Ashore {
   readonly x: number;
   readonly y: number;
 }
-
-/** Somebody this near to a thing stands on it, m. */
-const STANDS_ON_M = 3;
 
 /** The worked lock whose middle is nearest to a place, by number; −1 where none is worked. */
 function nearestLock(locks: readonly SitedLock[], to: Ashore): number {

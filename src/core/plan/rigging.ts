@@ -44,54 +44,6 @@ export interface Rigging {
 
 export const NO_RIGGING: Rigging = { lines: [], crew: [], helm: null, seed: 0 };
 
-/** Tension at which a line counts as taut, N: more than its own weight and a pull at it. Judgement. */
-export const TAUT_N = 150;
-
-/*
- * What takes how long, and how far hands reach: judgement from practice, ± a half. Seconds, metres, metres a second.
- */
-export const WALKS_ABOARD_MPS = 0.8;
-export { WALKS_ASHORE_MPS } from '../locks';
-export const DROP_REACH_M = 2;
-export const DROP_S = 1.5;
-/** With a boat hook. */
-export const HOOK_REACH_M = 3;
-export const THROW_S = 2;
-export const FLIES_MPS = 10;
-export const MAKE_ON_S = 3;
-export const TURN_S = 1.5;
-export const MAKE_FAST_S = 3;
-export const CAST_OFF_S = 2;
-export const HAULS_MPS = 0.6;
-export const COMES_HOME_MPS = 1;
-export const WINCH_MPS = 0.15;
-export const EASES_MPS = 0.4;
-/** A line is taken from hand to hand over this. */
-export const HAND_OVER_M = 2.5;
-/** A loop is lifted off a bollard only while it pulls less than this, N. */
-export const LIFTS_OFF_N = 250;
-/** How long somebody waits for a reach or a slack line, and to be able to step, s. */
-export const WAITS_S = 40;
-export const STEP_WAITS_S = 90;
-export const THROWS_TRIED = 3;
-/** How often somebody who waits for something looks, s. */
-export const LOOKS_S = 0.2;
-/** Rope on a bollard or cleat. */
-export const ROPE_FRICTION = 0.25;
-/** One steps over a gap this wide, at this speed over ground and no more; no propeller turns within this. */
-export const STEP_GAP_M = 0.6;
-/** And up to, or down from, what stands no higher over her deck than this, m: to the hip. What is higher wants a ladder. */
-export const STEP_UP_M = 0.8;
-/** On a ladder, m/s; and to get on to it and off it, s. */
-export const CLIMBS_MPS = 0.3;
-export const ON_LADDER_S = 4;
-/** The tail of a line round a bollard, left lying while hands are at something else, holds this, N. Judgement, by its weight. */
-export const LYING_N = 20;
-export const STEP_SPEED_MPS = 0.26;
-export const PROPELLER_ROOM_M = 3;
-/** How near to a place one has to be to reach what is there without leaving it. */
-export const AT_HAND_M = 1.2;
-
 /**
  * How far a line can be thrown, m: less against the wind, a little more with it.
  *

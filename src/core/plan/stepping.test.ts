@@ -1,4 +1,5 @@
 import { LINE } from '../holding';
+import { STEP_UP_M, CLIMBS_MPS, ON_LADDER_S, LYING_N } from '../policy';
 import { lineColumn } from '../simulation';
 import { sloop } from '../testing/boats';
 import { LOCK_WALLS, lockAt, windTo } from '../testing/locks';
@@ -6,7 +7,6 @@ import { stepOf, engineIn, inputOf, mirrored } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { aboard, ashore, end, hands, riggedWith, type TestLine } from '../testing/rigging';
 import { runPlan, type Person, type RunInput, type TimedOrder } from './';
-import { CLIMBS_MPS, ON_LADDER_S, STEP_UP_M, LYING_N } from './rigging';
 
 /** Low in a chamber of 16 by 6 m, its coping 3 m over the water, a hand's breadth off the east wall, laid to it by the wind. */
 function low(

@@ -1,27 +1,26 @@
 import { halfBreadthAt } from '../boat';
 import { nearestOnPolygon } from '../math';
+import {
+  STEP_OVER_S,
+  WALKS_ABOARD_MPS,
+  STEP_WAITS_S,
+  LOOKS_S,
+  STEP_GAP_M,
+  STEP_UP_M,
+  CLIMBS_MPS,
+  ON_LADDER_S,
+  STEP_SPEED_MPS,
+  PROPELLER_ROOM_M,
+  WALKS_ASHORE_MPS,
+} from '../policy';
 import { groundSpeed, pointAboard, pointOnWater, type SimState, type World } from '../simulation';
 import type { CrewEvent } from './event-names';
 import { between, type CrewMember, type Job } from './crew-member';
 import { markNow } from './marks';
 import { footings, type Ashore, type Footing } from './on-foot';
-import {
-  CLIMBS_MPS,
-  LOOKS_S,
-  ON_LADDER_S,
-  PROPELLER_ROOM_M,
-  STEP_GAP_M,
-  STEP_SPEED_MPS,
-  STEP_UP_M,
-  STEP_WAITS_S,
-  WALKS_ABOARD_MPS,
-  WALKS_ASHORE_MPS,
-} from './rigging';
 import type { MarkOnPlace, PointOnBoat } from './references';
 
 // Steps ashore and aboard: over a gap she lies still beside, no higher than one steps, or by a ladder.
-
-const STEP_OVER_S = 1.5;
 
 /** What steps need to know of the boat, and to tell. */
 export interface Rails {

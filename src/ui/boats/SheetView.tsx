@@ -6,6 +6,7 @@ import { useUnits } from '../state/preferences';
 import { sheetSections } from '../words/sheet';
 import { BUTTON } from '../parts/AreaFrame';
 import type { SheetState } from './use-sheet';
+import { spreadText } from '../words/spreads';
 
 /** What trials on open water say of her, computed now; or how far the computing has got. */
 export function SheetView({ boat, state }: { boat: Boat; state: SheetState }) {
@@ -67,7 +68,7 @@ function Lines({ boat, sheet }: { boat: Boat; sheet: Sheet }) {
           ))}
           <p className="max-w-[54ch] text-[12.5px] text-quiet">
             Rate of turn in neutral against headway; the share is of that from rest, the
-            hull&rsquo;s own resistance to turning counted. ±30 %.
+            hull&rsquo;s own resistance to turning counted. {spreadText('pivot')}.
           </p>
         </section>
       )}

@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Day } from '@/document';
-import { LEAST_UNDER_M } from '@/core/policy';
+import { LEAST_UNDER_M, WIND_DRAWN_MPS, CURRENT_DRAWN_MPS } from '@/core/policy';
 import { withinLimits, type DayRun } from '@/planner';
 import { useUnits } from '../state/preferences';
 import { lengthIn, speedIn } from '../words/units';
@@ -192,10 +192,10 @@ export function DayChartView({
       )}
       {everyHour.map(({ at: t, wind, current }) => (
         <g key={t}>
-          {wind && wind.speed_mps > 0.5 && (
+          {wind && wind.speed_mps > WIND_DRAWN_MPS && (
             <Arrow x={x(t)} y={ROWS.wind.top + ROWS.wind.height - 9} to={wind.from_deg + 180} />
           )}
-          {current && current.speed_mps > 0.05 && (
+          {current && current.speed_mps > CURRENT_DRAWN_MPS && (
             <Arrow x={x(t)} y={ROWS.current.top + 6} to={current.set_deg} />
           )}
         </g>

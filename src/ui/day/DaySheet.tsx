@@ -2,7 +2,6 @@
 import { DateTime } from 'luxon';
 import { Dialog } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
-import { OVER_CILL_M } from '@/core/locks';
 import {
   conditionsAt,
   daySchema,
@@ -11,7 +10,7 @@ import {
   type ManoeuvreFile,
   locksByTide,
 } from '@/document';
-import { LEAST_OVER_M, LEAST_UNDER_M } from '@/core/policy';
+import { LEAST_OVER_M, LEAST_UNDER_M, OVER_CILL_M } from '@/core/policy';
 import type { DayRun } from '@/planner';
 import { useDayRuns } from '../hooks/use-look';
 import { useWorkspaceStore } from '../state/context';

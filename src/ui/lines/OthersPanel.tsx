@@ -1,4 +1,5 @@
 'use client';
+import { OTHER_ABREAST_M } from '@/core/policy';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { MOST_OTHERS } from '@/core/simulation';
@@ -11,9 +12,6 @@ import { BoatPicker } from '../workspace/BoatDialog';
 import { tidy } from '../words/units';
 import { otherRenamed, otherUsed } from './other-edits';
 import { PlainNumber, PlainText } from './PlainFields';
-
-/** A new one is put so far off her side, m, over half of either's beam. */
-const ABREAST_M = 2;
 
 /** Boats that lie about on lines of their own and give way: to raft up to, to lie between, to be leaned on. */
 export function OthersPanel() {
@@ -115,7 +113,7 @@ export function OthersPanel() {
           action="Put her here"
           onChoose={(boat) => {
             const { manoeuvre, boat: own } = store.getState();
-            const off = own.hull.beam_m / 2 + boat.hull.beam_m / 2 + ABREAST_M;
+            const off = own.hull.beam_m / 2 + boat.hull.beam_m / 2 + OTHER_ABREAST_M;
             const { x, y } = placeOf(manoeuvre.start, 0, off);
             const at = {
               x_m: tidy(x, 2),

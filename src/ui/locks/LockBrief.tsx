@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import type { LockFigures } from '@/core/brief';
-import { BORNE, type Lock, type LockedBoat, type Making, type RoomUnder } from '@/core/locks';
-import { USUAL_LANDING_M } from '@/core/policy';
+import { type Lock, type LockedBoat, type Making, type RoomUnder } from '@/core/locks';
+import { USUAL_LANDING_M, BORNE } from '@/core/policy';
 import type { LockWorking } from '@/document';
 import { useNewest } from '../hooks/use-look';
 import { useUnits } from '../state/preferences';

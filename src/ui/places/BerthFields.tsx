@@ -1,5 +1,6 @@
 'use client';
 import { legOf } from '@/core/math';
+import { AT_BERTH_M } from '@/core/policy';
 import type { Berth, Feature, Place } from '@/document';
 import { Choice } from '../parts/Choice';
 import { LengthBox } from '../parts/LengthBox';
@@ -15,9 +16,6 @@ const LIES: readonly { readonly value: Berth['kind']; readonly text: string }[] 
   { value: 'stern-to', text: 'stern to it' },
   { value: 'bow-to', text: 'bow to it' },
 ];
-
-/** A line is made on to what stands so near the edge, m. */
-const AT_BERTH_M = 3;
 
 /** How she lies, what her fenders bear on, and what is there to make fast to. */
 export function BerthFields({

@@ -1,11 +1,9 @@
 import { isDoneBy, type Run } from '@/core/plan';
+import { CALLED_AT_ONCE_S } from '@/core/policy';
 import type { PlanDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, lineTrouble } from '../words/lines';
 import { lockEventText } from '../words/locks';
 import type { Said } from './Staves';
-
-/** What happens within this is told together, s. */
-const AT_ONCE_S = 1.5;
 
 /** What is called out in a run. */
 export function callsOf(run: Run): readonly Said[] {
@@ -21,7 +19,7 @@ export function handsOf(run: Run, { lines, crew }: PlanDocument): readonly Said[
   const said: { time: number; text: string }[] = [];
   const add = (time: number, text: string) => {
     const last = said.at(-1);
-    if (last && time - last.time < AT_ONCE_S) last.text += `, ${text}`;
+    if (last && time - last.time < CALLED_AT_ONCE_S) last.text += `, ${text}`;
     else said.push({ time, text });
   };
   for (const event of run.events) {

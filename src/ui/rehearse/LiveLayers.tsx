@@ -2,6 +2,7 @@
 import { memo } from 'react';
 import { Arrow, Group, Line } from 'react-konva';
 import type { BoatSpec } from '@/core/boat';
+import { DRIFT_SHOWN_S, DRIFT_SHOWN_MPS } from '@/core/policy';
 import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from '../water/sample';
@@ -9,10 +10,6 @@ import { deckAt } from '../water/sweep';
 import type { LiveRun } from './live';
 import { useHelmPreferences } from './preferences';
 import { useLiveState } from './use-live';
-
-/** Seconds of way the drift arrow shows. */
-const DRIFT_S = 5;
-const LEAST_DRIFT_MPS = 0.03;
 
 const flat = (ring: readonly (readonly [number, number])[]) => ring.flatMap(([x, y]) => [x, y]);
 
@@ -57,12 +54,12 @@ export function DriftArrow({ recent, palette }: { recent: LiveRun; palette: Pale
   if (!(dt > 0)) return null;
   const east = (trace.x[last]! - trace.x[last - 1]!) / dt;
   const north = (trace.y[last]! - trace.y[last - 1]!) / dt;
-  if (Math.hypot(east, north) < LEAST_DRIFT_MPS) return null;
+  if (Math.hypot(east, north) < DRIFT_SHOWN_MPS) return null;
   const x = readAt(recent, 'x', time);
   const y = readAt(recent, 'y', time);
   return (
     <Arrow
-      points={[x, y, x + DRIFT_S * east, y + DRIFT_S * north]}
+      points={[x, y, x + DRIFT_SHOWN_S * east, y + DRIFT_SHOWN_S * north]}
       stroke={palette.plan}
       fill={palette.plan}
       strokeWidth={2}

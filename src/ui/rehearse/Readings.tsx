@@ -1,5 +1,6 @@
 'use client';
 import { transitNow, type DriveNow, type TransitNow } from '@/core/drive';
+import { UNDER_TOLD_M, ON_TRANSIT_M, HOLDS_TRANSIT_MPS } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { useUnits } from '../state/preferences';
 import { distance, heading, speedIn, touchSpeed, type Units } from '../words/units';
@@ -8,9 +9,6 @@ import { useLive, useLiveState } from './use-live';
 
 const side = (value: number, digits: number) =>
   Number(value.toFixed(digits)) === 0 ? '' : value < 0 ? ' port' : ' stbd';
-
-/** More water than this under her goes without saying, m. */
-const TOLD_UNDER_M = 10;
 
 function figures(now: DriveNow, units: Units): (readonly [string, string])[] {
   const unit = units.speed;
@@ -27,7 +25,7 @@ function figures(now: DriveNow, units: Units): (readonly [string, string])[] {
     ['over ground', `${speed(at('groundSpeed'))} ${unit}`],
     ['heading', heading(at('heading'))],
     ['turning', `${Math.abs(turn).toFixed(1)}°/s${side(turn, 1)}`],
-    ...(under !== undefined && under < TOLD_UNDER_M
+    ...(under !== undefined && under < UNDER_TOLD_M
       ? [['water under her', under < 0 ? 'aground' : distance(under, units)] as const]
       : []),
   ];
@@ -57,21 +55,17 @@ export function Readings() {
   );
 }
 
-/** Less than this far off the line is on it, m; and slower than this is not going off it, m/s. */
-const ON_LINE_M = 0.3;
-const HOLDS_MPS = 0.03;
-
 function transitWords({ off, rate, open }: TransitNow, units: Units): string {
   const right = off > 0;
   const degrees = Math.abs(open * DEGREES_PER_RADIAN).toFixed(1);
   const stands =
-    Math.abs(off) < ON_LINE_M
+    Math.abs(off) < ON_TRANSIT_M
       ? 'in line'
       : `open ${degrees}° to the ${open > 0 ? 'right' : 'left'}: ${distance(Math.abs(off), units)} ${right ? 'right' : 'left'} of the line`;
   const going =
-    Math.abs(rate) < HOLDS_MPS
+    Math.abs(rate) < HOLDS_TRANSIT_MPS
       ? 'holding'
-      : `${Math.abs(off) >= ON_LINE_M && rate > 0 !== right ? 'coming back' : `going ${rate > 0 ? 'right' : 'left'}`} at ${speedIn(Math.abs(rate), units.speed).toFixed(2)} ${units.speed}`;
+      : `${Math.abs(off) >= ON_TRANSIT_M && rate > 0 !== right ? 'coming back' : `going ${rate > 0 ? 'right' : 'left'}`} at ${speedIn(Math.abs(rate), units.speed).toFixed(2)} ${units.speed}`;
   return `${stands}, ${going}`;
 }
 

@@ -2,6 +2,7 @@
 import { Dices } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Run } from '@/core/plan';
+import { SURPRISES_WITHIN_S } from '@/core/policy';
 import {
   anySurprises,
   possibleSurprises,
@@ -12,12 +13,11 @@ import {
 import { useLive, useLiveState } from './use-live';
 
 /** A manoeuvre that is never reached by its plan lasts so long for the sake of surprises, s. */
-const LENGTH_S = 90;
 const MOST_SEED = 9999;
 
 /** What may go wrong for the sake of practice: chosen, or left to chance. When and how hard is not told before. */
 export function Surprises({ planned }: { planned: Run | null }) {
-  const length = planned?.outcome === 'reached' ? planned.duration : LENGTH_S;
+  const length = planned?.outcome === 'reached' ? planned.duration : SURPRISES_WITHIN_S;
   const live = useLive();
   const status = useLiveState((s) => s.status);
   const [chosen, setChosen] = useState<readonly SurpriseIs[]>([]);

@@ -1,4 +1,5 @@
 import type { DriveNow } from '@/core/drive';
+import { CALLED_FROM_M } from '@/core/policy';
 import type { PlanDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, the } from '../words/lines';
 import { lockEventText, lockTrouble } from '../words/locks';
@@ -15,7 +16,6 @@ export interface Call {
 /** Distances called out as she comes up to her berth, m: a falling number. */
 const CALLED_M = [20, 15, 10, 8, 6, 5, 4, 3, 2, 1, 0.5] as const;
 /** Somebody under way is called out when they come within this, m. */
-const SEEN_M = 15;
 const LINES_TOLD: ReadonlySet<string> = new Set([
   'on',
   'fast',
@@ -97,7 +97,7 @@ export function callsBetween(
         : call(`${distance(room, units)} astern to ${name}`, true),
     );
   }
-  if (now.met && now.met.gap < SEEN_M && (before.met?.gap ?? Infinity) >= SEEN_M)
+  if (now.met && now.met.gap < CALLED_FROM_M && (before.met?.gap ?? Infinity) >= CALLED_FROM_M)
     calls.push(call(`${now.met.name} ${distance(now.met.gap, units)} off`, true));
   if (now.berth && before.berth) {
     const mark = under(now.berth.distance);

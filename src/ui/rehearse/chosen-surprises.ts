@@ -1,6 +1,7 @@
 import { crossing, leaving, type Traffic } from '@/core/drive';
 import { Random } from '@/core/math';
 import type { Run } from '@/core/plan';
+import { TRAFFIC_SEEN_S } from '@/core/policy';
 import {
   toObstacles,
   trafficDocument,
@@ -49,15 +50,12 @@ function nearestLeaver(file: ManoeuvreFile, { trace }: Way, at: number): Traffic
   );
 }
 
-/** Seconds from when a paddler is first seen to when they are in her way. */
-const SEEN_S = 12;
-
 /** A paddler who comes across her way so much later. */
 function paddlerAcross(file: ManoeuvreFile, { trace }: Way, at: number): Traffic | null {
-  const i = trace.time.findLastIndex((time) => time <= at + SEEN_S);
+  const i = trace.time.findLastIndex((time) => time <= at + TRAFFIC_SEEN_S);
   if (i < 0) return null;
   const her = { x: trace.x[i]!, y: trace.y[i]!, heading: trace.heading[i]! };
-  return crossing(toObstacles(file.place), her, at + SEEN_S);
+  return crossing(toObstacles(file.place), her, at + TRAFFIC_SEEN_S);
 }
 
 /** Those that can befall this boat on this manoeuvre; who gets in the way depends on the way she is to go. */

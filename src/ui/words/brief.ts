@@ -1,8 +1,10 @@
+import { CURRENT_PUSHES_MPS, DRIFT_WORTH_SAYING_MPS, EXACTLY_ABREAST_M } from '@/core/policy';
 import type { Capabilities, Brief, Leg, Lying, OnHer } from '@/core/brief';
 import type { InHand } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { MOST_WIND_MPS } from '@/document';
 import { boatSpeed, clock, distance, force, heading, windSpeed, type Units } from './units';
+import { spreadText } from './spreads';
 
 /** One thing the core says, why, and the figures behind it. */
 export interface Statement {
@@ -36,7 +38,7 @@ function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement
   const wind = (mps: number) => windSpeed(mps, units);
   const current = (mps: number) => boatSpeed(mps, units);
   const list: Statement[] = [];
-  const hasCurrent = size(push.current) > 0.02;
+  const hasCurrent = size(push.current) > CURRENT_PUSHES_MPS;
   list.push({
     key: `${where}-push`,
     text:
@@ -50,12 +52,12 @@ function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement
       ['across her', `${force(push.force.starboard, units)} to ${side(push.force.starboard)}`],
       ['along her', `${force(push.force.ahead, units)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
       ['of it the wind across', force(push.windForce.starboard, units)],
-      ['spread', 'wind ± 20 %, current ± 25 %'],
+      ['spread', `wind ${spreadText('wind')}, current ${spreadText('current')}`],
     ],
     time: null,
     hurts: false,
   });
-  if (letGo.speed < 0.03) return list;
+  if (letGo.speed < DRIFT_WORTH_SAYING_MPS) return list;
   const first = letGo.first === 'neither' ? 'bodily' : `${letGo.first} first`;
   list.push({
     key: `${where}-drift`,
@@ -176,7 +178,7 @@ function stopStatements(
                 'prop walk alone',
                 `${degrees(walk.turned)}° to ${side(walk.turned)} in ${Math.round(walk.seconds)} s from rest`,
               ],
-              ['spread of prop walk', '± 50 %'],
+              ['spread of prop walk', spreadText('walk')],
             ]
           : [],
         time: null,
@@ -240,7 +242,7 @@ function holdStatements({ holds }: Capabilities, wind: number, units: Units): St
           ? `${means} holds her bow: up to ${to}`
           : `${means} no longer holds her bow: it does to ${to}`,
         why: `${how} for ${Math.round(holds.seconds)} s from rest, wind abeam, calm water: is the stem where it was? It blows ${windSpeed(wind, units)} now.`,
-        figures: [['spread', '± 25 %'] as const],
+        figures: [['spread', spreadText('hold')] as const],
         time: null,
         hurts: !enough,
       },
@@ -261,7 +263,7 @@ function holdStatements({ holds }: Capabilities, wind: number, units: Units): St
             ? `${means} does not hold her against wind off, however light`
             : `${means} no longer holds her against wind off: it does to ${to}`,
         why: `${how} It blows ${windSpeed(wind, units)} now.`,
-        figures: [['spread', '± 25 %'] as const],
+        figures: [['spread', spreadText('hold')] as const],
         time: null,
         hurts: !enough,
       },
@@ -313,7 +315,7 @@ export function abreastStatements({ abreast }: Brief, units: Units): Statement[]
     figures: [
       [
         'exactly',
-        Math.abs(ahead) < 0.05
+        Math.abs(ahead) < EXACTLY_ABREAST_M
           ? 'abreast'
           : `${distance(Math.abs(ahead), units)} ${ahead > 0 ? 'before' : 'past'} abreast`,
       ],

@@ -1,4 +1,4 @@
-import { NO_ROOM_M } from '@/core/policy';
+import { NO_ROOM_M, CLEARANCE_WORSE_M, TOUCH_WORSE_MPS } from '@/core/policy';
 import type { Difference } from '@/core/monitors';
 import type { Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
@@ -33,7 +33,7 @@ export function differenceLines(
     lines.push({
       name: 'least clearance',
       text: pair(distance(Math.max(0, before), units), distance(Math.max(0, after), units)),
-      worse: after < before - 0.05 && after < NO_ROOM_M,
+      worse: after < before - CLEARANCE_WORSE_M && after < NO_ROOM_M,
     });
   const [softer, harder] = difference.touch;
   if (softer > 0 || harder > 0)
@@ -43,7 +43,7 @@ export function differenceLines(
         softer > 0 ? touchSpeed(softer) : 'none',
         harder > 0 ? touchSpeed(harder) : 'none',
       ),
-      worse: harder > softer + 0.005,
+      worse: harder > softer + TOUCH_WORSE_MPS,
     });
   lines.push({
     name: 'fastest',

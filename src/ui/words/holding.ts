@@ -1,13 +1,11 @@
 import type { MooringHold, Without } from '@/core/brief';
+import { STAYS_PUT_M, HOLDING_SHOWN_MPS } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { the } from './lines';
 import { boatSpeed, distance, force, type Units } from './units';
 
 /** Less than this is no move worth a word, m and degrees. */
-const STAYS_M = 0.15;
 const STAYS_DEG = 1.5;
-/** Slower than this rounds to no speed at all, m/s. */
-const SHOWN_MPS = 0.025;
 
 /** "She settles 0.4 m to starboard, bow 3° to port." */
 export function settlesText(
@@ -21,10 +19,10 @@ export function settlesText(
 ): string {
   const degrees = turned * DEGREES_PER_RADIAN;
   const parts = [
-    ...(Math.abs(ahead) < STAYS_M
+    ...(Math.abs(ahead) < STAYS_PUT_M
       ? []
       : [`${distance(Math.abs(ahead), units)} ${ahead < 0 ? 'back' : 'ahead'}`]),
-    ...(Math.abs(starboard) < STAYS_M
+    ...(Math.abs(starboard) < STAYS_PUT_M
       ? []
       : [`${distance(Math.abs(starboard), units)} to ${starboard < 0 ? 'port' : 'starboard'}`]),
     ...(Math.abs(degrees) < STAYS_DEG
@@ -34,7 +32,8 @@ export function settlesText(
   const where = parts.length > 0 ? parts.join(', ') : 'where she lies';
   if (moving > 0) {
     // What rounds to nothing is not told as a speed.
-    const how = moving < SHOWN_MPS ? 'swings a little' : `moves at ${boatSpeed(moving, units)}`;
+    const how =
+      moving < HOLDING_SHOWN_MPS ? 'swings a little' : `moves at ${boatSpeed(moving, units)}`;
     return `After two minutes she is ${where}, and still ${how}.`;
   }
   return `She settles ${where}.`;
@@ -46,7 +45,7 @@ export function orderText({
   without,
 }: Pick<MooringHold, 'order' | 'without'>): string | null {
   if (order.length < 2) return null;
-  if (without.every(({ off }) => off < STAYS_M))
+  if (without.every(({ off }) => off < STAYS_PUT_M))
     return 'Nothing takes her off: her lines may go in any order.';
   return `Let go: ${order.slice(0, -1).join(', then ')}; the ${order.at(-1)!} last, as it holds her best against what pushes.`;
 }
@@ -54,11 +53,11 @@ export function orderText({
 /** "without the bow line her ends go 3.1 m; the spring then carries 900 N, 7 % of what parts it" */
 export function withoutText(without: Without, units: Units): string {
   const gone =
-    without.off < STAYS_M
+    without.off < STAYS_PUT_M
       ? `Without ${the(without.line)} she stays where she is`
       : `Without ${the(without.line)} an end goes ${distance(without.off, units)} in half a minute`;
   if (!without.heaviest || without.tension < 20)
-    return without.off < STAYS_M ? `${gone}.` : `${gone}; nothing else holds her.`;
+    return without.off < STAYS_PUT_M ? `${gone}.` : `${gone}; nothing else holds her.`;
   const share = Math.round((100 * without.tension) / without.breaks);
   return `${gone}; the ${without.heaviest} then carries up to ${force(without.tension, units)}, ${share} % of what parts it.`;
 }

@@ -1,5 +1,6 @@
 import type { LevelNow, LockState } from '@/core/locks';
 import type { LockCue, LockEvent } from '@/core/plan';
+import { LEVEL_STANDS_M_A_MINUTE } from '@/core/policy';
 import { clock, distance, type Units } from './units';
 
 /** How far a paddle is up: "down", "a quarter up", "all the way up". */
@@ -21,14 +22,11 @@ export const LOCK_CUE_WORDS: Readonly<Record<LockCue, string>> = {
   shut: 'shut at both ends',
 };
 
-/** Slower than this it stands, m a minute. */
-const STANDS = 0.05;
-
 /** "chamber 1.24 m, rising 0.40 m a minute; upper gates shut, lower gates open" */
 export function lockNowText({ chamber, gates }: LockState, rising: number, units: Units): string {
   const minute = rising * 60;
   const goes =
-    Math.abs(minute) < STANDS
+    Math.abs(minute) < LEVEL_STANDS_M_A_MINUTE
       ? 'standing'
       : `${minute > 0 ? 'rising' : 'falling'} ${distance(Math.abs(minute), units)} a minute`;
   const gate = (open: number) =>

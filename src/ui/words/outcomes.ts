@@ -1,4 +1,5 @@
 import type { GoalCheck, Outcome, Run, RunEvent } from '@/core/plan';
+import { MEETS_BRIDGE_M } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile } from '@/document';
 import { stepName } from './steps';
@@ -97,9 +98,6 @@ function unsafe(run: Ending, { plan }: Of): string {
     : `somebody stepped at ${clock(0)} with a propeller turning near; neutral first`;
 }
 
-/** Who rises to a bridge is caught as she meets it: nothing yet that could be called too high, m. */
-const MEETS_M = 0.05;
-
 const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
   reached: { head: 'Done', fails: 'it holds', why: goalWords },
   missed: {
@@ -159,7 +157,7 @@ const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
     fails: 'she is caught overhead',
     why({ margins: { overhead } }, _, units) {
       if (!overhead) return '';
-      return overhead.room > -MEETS_M
+      return overhead.room > -MEETS_BRIDGE_M
         ? `her highest point met ${overhead.name} at ${clock(overhead.time)}`
         : `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
     },

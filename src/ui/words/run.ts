@@ -1,4 +1,11 @@
-import { LEAST_OVER_M, LEAST_UNDER_M, NO_ROOM_M, WORKING_LOAD } from '@/core/policy';
+import {
+  LEAST_OVER_M,
+  LEAST_UNDER_M,
+  NO_ROOM_M,
+  WORKING_LOAD,
+  DEEP_ENOUGH_M,
+  OVERHANG_TOLD_M,
+} from '@/core/policy';
 import type { Run, RunEvent } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile, PlanDocument } from '@/document';
@@ -26,11 +33,6 @@ export interface Reading {
   readonly time: number | null;
 }
 
-/** Water under her that goes without saying, and what hurts, under or over, m. Judgement. */
-const DEEP_ENOUGH_M = 10;
-/** Overhang that is worth telling, m. */
-const SEEN_OVER_M = 0.15;
-
 /** Clearance, overhang, touch and line load of a run in words. */
 export function readings(
   run: Run,
@@ -50,7 +52,7 @@ export function readings(
       time: clearance.time,
     });
   }
-  if (overhang && overhang.distance < -SEEN_OVER_M)
+  if (overhang && overhang.distance < -OVERHANG_TOLD_M)
     list.push({
       figure: distance(-overhang.distance, units),
       meaning: `her deck over ${overhang.name}`,

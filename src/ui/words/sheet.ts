@@ -1,6 +1,7 @@
 import type { Circle, Sheet } from '@/core/trials';
 import { DEGREES_PER_RADIAN, MPS_PER_KNOT } from '@/core/units';
 import { lengthIn, speedIn, type Units } from './units';
+import { spreadText } from './spreads';
 
 /** One line of a characteristic sheet: what was tried, the figure, how far to trust it. */
 export interface SheetRow {
@@ -15,15 +16,6 @@ export interface SheetSection {
   readonly name: string;
   readonly rows: readonly SheetRow[];
 }
-
-/** Spread of what the model says, by kind of trial; see docs/physics.md. */
-const SPREAD = {
-  speed: '±15 %',
-  way: '±25 %',
-  turn: '±25 %',
-  walk: '±50 %',
-  wind: '±20 %',
-} as const;
 
 const degrees = (radians: number) => `${Math.round(Math.abs(radians) * DEGREES_PER_RADIAN)}°`;
 const rate = (perSecond: number) => {
@@ -50,7 +42,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
       what,
       c && lengths(c.diameter),
       c ? `${metres(c.diameter)} across; ${speed(c.speed)} and ${rate(c.rate)} in it` : '',
-      SPREAD.turn,
+      spreadText('turn'),
       'does not come round',
     );
   const sections: SheetSection[] = [];
@@ -59,9 +51,9 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
     sections.push({
       name: 'Way',
       rows: [
-        row('Idle ahead', speed(speeds.idleAhead), 'every engine', SPREAD.speed),
-        row('Half throttle ahead', speed(speeds.halfAhead!), '', SPREAD.speed),
-        row('Idle astern', speed(-speeds.idleAstern!), '', SPREAD.speed),
+        row('Idle ahead', speed(speeds.idleAhead), 'every engine', spreadText('speed')),
+        row('Half throttle ahead', speed(speeds.halfAhead!), '', spreadText('speed')),
+        row('Idle astern', speed(-speeds.idleAstern!), '', spreadText('speed')),
         ...sheet.stops.map(({ from, stop }) =>
           row(
             `Stop from ${speed(from)}, firm astern`,
@@ -69,14 +61,14 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
             stop
               ? `${metres(stop.distance)}, ${stop.time.toFixed(0)} s, ${Math.abs(stop.turned) < 0.009 ? 'straight' : `turns ${degrees(stop.turned)} ${toSide(stop.turned)}`}`
               : '',
-            SPREAD.way,
+            spreadText('way'),
           ),
         ),
         row(
           `Carry in neutral, ${speed(2 * MPS_PER_KNOT)} to ${speed(0.5 * MPS_PER_KNOT)}`,
           sheet.carry && lengths(sheet.carry.distance),
           sheet.carry ? `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s` : '',
-          SPREAD.way,
+          spreadText('way'),
           'over two hours',
         ),
       ],
@@ -89,7 +81,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
           `Carry from ${speed(2 * MPS_PER_KNOT)} to ${speed(0.5 * MPS_PER_KNOT)}`,
           lengths(sheet.carry.distance),
           `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s`,
-          SPREAD.way,
+          spreadText('way'),
         ),
       ],
     });
@@ -103,7 +95,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
         turn
           ? `lane ${metres(turn.room)} wide, ${turn.bursts} bursts, ${turn.time.toFixed(0)} s`
           : '',
-        SPREAD.turn,
+        spreadText('turn'),
         'not in 24 bursts',
       );
     sections.push({
@@ -117,7 +109,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
           `Kick ahead from rest, ${kick.seconds.toFixed(0)} s of half throttle`,
           rate(kick.rate),
           `${degrees(kick.turned)} turned, ${speed(kick.headway)} gained`,
-          SPREAD.turn,
+          spreadText('turn'),
         ),
         half('Half turn to starboard, back and fill', backAndFill.starboard),
         half('Half turn to port, back and fill', backAndFill.port),
@@ -131,7 +123,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
                     ? `${Math.round(100 * opposed.extraAstern)} % more thrust astern stops that`
                     : 'no throttle astern stops that'
                 }`,
-                SPREAD.turn,
+                spreadText('turn'),
               ),
             ]
           : []),
@@ -150,13 +142,13 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
           still
             ? ''
             : `stern ${metresOf(Math.abs(walk.stern), units)} ${toSide(walk.stern)}, ${speed(walk.sternway)} of sternway`,
-          SPREAD.walk,
+          spreadText('walk'),
         ),
         row(
           'Least headway that steers, in neutral',
           steering.ahead === null ? null : speed(steering.ahead),
           `full wheel turns her ${(steering.rate * DEGREES_PER_RADIAN).toFixed(steering.rate < 0.01 ? 2 : 0)}°/s`,
-          SPREAD.turn,
+          spreadText('turn'),
           'none to 5 kn',
         ),
         row(
@@ -167,7 +159,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
               ? 'at once'
               : speed(steering.astern),
           steering.astern === 0 ? 'no walk to hold' : 'going astern at half of a firm throttle',
-          SPREAD.walk,
+          spreadText('walk'),
         ),
       ],
     });
@@ -181,7 +173,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
         `${knots(d.wind)} of wind`,
         speed(d.drift),
         `lies with the wind ${degrees(d.lies)} off her bow${d.fallsIn === null ? '' : `; bow moves 30° in ${d.fallsIn.toFixed(0)} s`}`,
-        SPREAD.wind,
+        spreadText('wind'),
       ),
     ),
   });
@@ -196,7 +188,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
             'Half ahead, wheel hard over',
             wind(holds.burst),
             `wind abeam, from rest; the stem is held for ${holds.seconds.toFixed(0)} s below this`,
-            SPREAD.wind,
+            spreadText('wind'),
           ),
         ]),
     ...(holds.thruster === null
@@ -206,7 +198,7 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
             'Bow thruster alone',
             wind(holds.thruster),
             `wind abeam, from rest; the stem is held for ${holds.seconds.toFixed(0)} s below this`,
-            SPREAD.wind,
+            spreadText('wind'),
           ),
         ]),
   ];

@@ -1,10 +1,9 @@
 import type { ForSide } from '@/core/brief';
+import { CURRENT_NAMED_MPS, WIND_NAMED_MPS, SIDES_ALIKE } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, windSpeed, type Units } from './units';
 
 /** What is worth naming, m/s and rad. */
-const A_CURRENT_MPS = 0.1;
-const A_WIND_MPS = 1;
 const A_WALK = 2 / DEGREES_PER_RADIAN;
 
 /** What speaks for and against one side, in words; and which the figures favour. */
@@ -22,10 +21,10 @@ export function reasonsForSide(
       ? `${words} on the bow, which helps her stop.`
       : `${words} from astern, which carries her on.`;
   const said = [
-    ...(Math.abs(currentAhead) > A_CURRENT_MPS
+    ...(Math.abs(currentAhead) > CURRENT_NAMED_MPS
       ? [met(currentAhead, `${boatSpeed(Math.abs(currentAhead), units)} of current`)]
       : []),
-    ...(Math.abs(windAhead) > A_WIND_MPS
+    ...(Math.abs(windAhead) > WIND_NAMED_MPS
       ? [met(windAhead, `${windSpeed(Math.abs(windAhead), units)} of wind`)]
       : []),
     ...(sternIn !== null && Math.abs(sternIn) > A_WALK
@@ -34,7 +33,7 @@ export function reasonsForSide(
         ]
       : []),
   ];
-  const near = Math.abs(sides[0]!.worth - sides[1]!.worth) < 0.1;
+  const near = Math.abs(sides[0]!.worth - sides[1]!.worth) < SIDES_ALIKE;
   if (said.length === 0) return ['Wind, current and propeller say little for either side.'];
   if (near) return [...said, 'Neither side has much over the other.'];
   return side === better.side

@@ -8,7 +8,15 @@ import {
 } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { stoppedBy } from '@/core/holding';
-import { AT_HAND_M, PROPELLER_ROOM_M, STEP_UP_M, WALKS_ABOARD_MPS } from '@/core/plan';
+import {
+  SPRING_SPEEDS_MPS,
+  WALKS_ABOARD_MPS,
+  STEP_UP_M,
+  PROPELLER_ROOM_M,
+  AT_HAND_M,
+  SIDES_ALIKE,
+  HELD_STAYS_M,
+} from '@/core/policy';
 import { namedPoints, type Berth, type Boat, type PlanDocument } from '@/document';
 import type { StoppingSpring } from '@/planner';
 import type { Schools } from '../state/preferences';
@@ -28,7 +36,7 @@ export function sideStatement(
   const sides = brief.berthed?.sides ?? [];
   const best = sides[0];
   if (!best) return null;
-  const clear = Math.abs(best.worth - sides[1]!.worth) >= 0.1;
+  const clear = Math.abs(best.worth - sides[1]!.worth) >= SIDES_ALIKE;
   return {
     key: 'side',
     text:
@@ -78,7 +86,7 @@ export function lineWays(brief: Brief, units: Units): SchoolWay<FirstLine>[] {
     value: held.line,
     text: `${SAID[held.line]}${held.motoring ? ', idling ahead on it' : ''}`,
     finding:
-      worst(held) < 0.15
+      worst(held) < HELD_STAYS_M
         ? 'she stays where she is'
         : `she goes ${distance(held.off, units)} off and ${distance(held.along, units)} along in half a minute`,
     best: i === 0,
@@ -250,9 +258,6 @@ export function handsStatements({ steps, crew }: PlanDocument): Statement[] {
     ...quiet,
   }));
 }
-
-/** Speeds a spring may have to take off: slow, and as fast as anybody should come in, m/s (half a knot and a knot). */
-const SPRING_SPEEDS_MPS = [0.257, 0.514] as const;
 
 /** How long to measure a spring that stops her at her berth, with what it then stretches and carries. */
 export function springStatement(spring: StoppingSpring | null, units: Units): Statement | null {

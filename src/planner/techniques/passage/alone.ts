@@ -1,5 +1,5 @@
 import { lineLength, type Making, type Paddle } from '@/core/locks';
-import { STEP_UP_M } from '@/core/plan';
+import { STEP_UP_M } from '@/core/policy';
 import { degrees } from '@/document/fields';
 import type { CueDocument, OrderDocument } from '@/document/plan';
 import {

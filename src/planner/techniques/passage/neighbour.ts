@@ -1,6 +1,5 @@
 import { assembleCraft } from '@/core/boat';
 import {
-  FENDER_M,
   intoLock,
   IN_LOCK,
   lineLength,
@@ -10,6 +9,7 @@ import {
   type Side as Hand,
   type SitedLock,
 } from '@/core/locks';
+import { LOCK_FENDER_M } from '@/core/policy';
 import { secondsToGo } from '@/core/trials';
 import { toBoatSpec } from '@/document/boat-spec';
 import { radians } from '@/document/fields';
@@ -63,7 +63,7 @@ export type Way = {
 };
 
 /** Between her and a boat that lies there, and at the other wall, m. */
-const FENDERS_M = 2 * FENDER_M;
+const FENDERS_M = 2 * LOCK_FENDER_M;
 const SLOWLY = 0.05;
 /** Over and above what she takes from rest, s. */
 const GEAR_S = 4;

@@ -1,4 +1,4 @@
-import { STEP_UP_M } from '@/core/plan';
+import { STEP_UP_M } from '@/core/policy';
 import { line } from '../../plot/shapes';
 import { useUnits } from '../../state/preferences';
 import { distance } from '../../words/units';

@@ -1,4 +1,5 @@
 import { EXPECTATIONS, type ExpectationName } from '@/core/plan';
+import { EXPECTED_LATER_S } from '@/core/policy';
 import type { ExpectationDocument } from '@/document';
 import { tidy, type Units } from '../../words/units';
 import {
@@ -38,19 +39,17 @@ export interface ExpectRow {
   values: PartValues;
 }
 
-const LATER_S = 5;
-
 export const freshExpect = (first: FirstNames, is: ExpectationName = 'clear'): ExpectRow => ({
   is,
   at: 'next',
-  after: LATER_S,
+  after: EXPECTED_LATER_S,
   values: freshValues(EXPECTATIONS[is].parameters, viewOfExpectation(is), first),
 });
 
 export const expectRow = (expected: ExpectationDocument, units: Units): ExpectRow => ({
   is: expected.is,
   at: expected.at === 'next' ? 'next' : 'after',
-  after: expected.at === 'next' ? LATER_S : expected.at.after_s,
+  after: expected.at === 'next' ? EXPECTED_LATER_S : expected.at.after_s,
   values: toValues(
     EXPECTATIONS[expected.is].parameters,
     expected,
