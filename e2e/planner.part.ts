@@ -89,7 +89,7 @@ sweep('holds a run and says what differs when hands are late; nothing of it is s
   await app.page.settled();
   await press('What if');
   await app.page.find('[data-testid=reference]');
-  const late = await app.page.find('[role=slider][aria-label="What if: Hands late by"]');
+  const late = await app.page.find('[role=slider][aria-label="What if: Crew late by"]');
   for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
   const said = await app.page.until(
     'the difference',

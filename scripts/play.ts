@@ -2,7 +2,7 @@ import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { briefOf } from '@/core/brief';
 import { checkPlan } from '@/core/checks';
-import { careOf, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
+import { gradeHandling, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import { runPlan, type RunInput, type Run } from '@/core/plan';
 import { lastWayOut, surveyed, windLimit } from '@/core/search';
 import {
@@ -108,7 +108,11 @@ function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> 
 
 /** What Brief and Plan show beside the run, in SI units and radians; null for a distance or a wind without end. */
 function lookInto(input: RunInput, file: ManoeuvreFile, run: Run) {
-  const moments = surveyed(input).map(({ time, wayOut, inHand }) => ({ time, wayOut, ...inHand }));
+  const moments = surveyed(input).map(({ time, wayOut, timeToContact }) => ({
+    time,
+    wayOut,
+    ...timeToContact,
+  }));
   const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
   const said = file.plan.steps.map(({ wayOut }) => wayOut.note.trim() !== '');
   return {
@@ -160,7 +164,7 @@ function playDriven(json: unknown, { out, look, propose: technique }: Arguments)
   const written = write(out, review.run, file.value.manoeuvre);
   if (!written.ok) return written;
   const faults = faultsOf(review);
-  const { grade, because } = careOf(review, faults);
+  const { grade, because } = gradeHandling(review, faults);
   const debrief = { care: { grade, because }, faults, handling: handlingOf(review) };
   const summary = summarise(review.run, file.value.manoeuvre);
   return success(JSON.stringify({ ...summary, debrief }, null, 2));

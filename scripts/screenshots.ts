@@ -193,7 +193,7 @@ async function main(): Promise<void> {
     await driver.findElement(By.xpath("//summary[contains(., 'All the way')]")).click();
     await keep('brief');
     await phase('What if');
-    const late = await page.find('[aria-label="What if: Hands late by"]');
+    const late = await page.find('[aria-label="What if: Crew late by"]');
     for (let i = 0; i < 3; i++) await late.sendKeys(Key.ARROW_RIGHT);
     await page.settled();
     await driver.executeScript(

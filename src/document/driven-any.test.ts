@@ -1,5 +1,5 @@
 import { Random } from '@/core/math';
-import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
+import { gradeHandling, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import { toDrive, type ManoeuvreFile, type OrderDocument, type RecordingDocument } from './';
 import { chosen, tries } from '@/core/testing/sweep';
 import { demoFile } from './testing/demo';
@@ -109,7 +109,9 @@ it.each(
         expect(until).toBeGreaterThanOrEqual(time);
         expect(until).toBeLessThanOrEqual(review.run.duration + 0.2);
       }
-      expect(['careful', 'fair', 'rough', 'harmful']).toContain(careOf(review, faults).grade);
+      expect(['careful', 'fair', 'rough', 'harmful']).toContain(
+        gradeHandling(review, faults).grade,
+      );
       const { neutral, duration, throttleMost } = handlingOf(review);
       expect(neutral).toBeLessThanOrEqual(duration + 1e-6);
       expect(throttleMost).toBeLessThanOrEqual(1);

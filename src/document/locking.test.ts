@@ -290,6 +290,6 @@ describe('the time a passage takes by the brief', () => {
     const { outcome, duration } = runPlan(input.value);
     expect(outcome).toBe('reached');
     expect(ahead!.readyBy).toBe(1);
-    expect(Math.abs(ahead!.figures.hands[0]!.whole / duration - 1)).toBeLessThan(0.1);
+    expect(Math.abs(ahead!.figures.byCrew[0]!.whole / duration - 1)).toBeLessThan(0.1);
   });
 });

@@ -66,7 +66,7 @@ export function breakingLoads(
 }
 
 /** A boat with lines on her, her number among all (0: she), and where she lies as it begins. */
-interface Lying {
+interface LineLying {
   readonly number: number;
   readonly boat: Boat;
   readonly start: Pick<ManoeuvreFile['start'], 'x_m' | 'y_m' | 'heading_deg'>;
@@ -74,7 +74,7 @@ interface Lying {
 
 function spanAtStart(
   { others }: ManoeuvreFile,
-  { start }: Lying,
+  { start }: LineLying,
   from: PointOnBoat,
   to: LineEnd,
   rise: number,
@@ -89,11 +89,11 @@ function spanAtStart(
 function specOf(
   file: ManoeuvreFile,
   line: LineDocument,
-  lying: Lying,
+  lying: LineLying,
   from: PointOnBoat,
   names: Names,
   path: string,
-  floats: (lying: Lying) => number,
+  floats: (lying: LineLying) => number,
 ): LineSpec {
   const { hull } = lying.boat;
   const figures = lineFigures(line, lying.boat);
@@ -152,7 +152,7 @@ export function toRigging(
   locks: readonly SitedLock[],
 ): Rigged {
   const begin = locks.map(({ begins }) => begins);
-  const floats = ({ start }: Lying) =>
+  const floats = ({ start }: LineLying) =>
     locks.length > 0 ? levelThere(locks, begin, start.x_m, start.y_m) : 0;
   const { lines, crew, fenders } = file.plan;
   const half = file.boat.hull.length_m / 2;
@@ -163,7 +163,7 @@ export function toRigging(
       message: `'${name}' would hang outside the hull, which reaches ${half.toFixed(1)} m from midships`,
     });
   });
-  const boats: Lying[] = [file, ...file.others].map(({ boat, start }, number) => ({
+  const boats: LineLying[] = [file, ...file.others].map(({ boat, start }, number) => ({
     number,
     boat,
     start,

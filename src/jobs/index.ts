@@ -6,7 +6,7 @@ import { Stopped } from './stopped';
 import type { Answer, Given, TaskName, Tell } from './tasks';
 import type { Back } from './worker';
 
-export type { Sentence, Taken, TaskName } from './tasks';
+export type { Sentence, TakenOver, TaskName } from './tasks';
 export { Stopped } from './stopped';
 export { progressOf, stopWork, watched } from './watched';
 

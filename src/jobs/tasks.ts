@@ -51,7 +51,7 @@ export interface Sentence {
 }
 
 /** What came of an archive, or would come. */
-export interface Taken {
+export interface TakenOver {
   readonly made: string;
   readonly standing: ArchiveStanding;
 }
@@ -113,7 +113,7 @@ export const tasks = {
       how,
     }: { directory: string; file: string; how: 'look' | 'merge' | 'replace' },
     { tell, check }: Course,
-  ): Promise<Result<Taken>> =>
+  ): Promise<Result<TakenOver>> =>
     withLibrary(directory, async (db) => {
       const opened = await openArchive(file);
       if (!opened.ok) return opened;

@@ -13,7 +13,7 @@ import { withExpectations } from './expect';
 export interface Proposal {
   readonly plan: PlanDocument;
   /** How its run ends, without the trace. */
-  readonly run: Ending;
+  readonly run: ProposedEnding;
   /** Moments of it looked at for a way out, and how many of them had none; null while not looked at. */
   readonly wayOut: { readonly looked: number; readonly none: number } | null;
   readonly tries: number;
@@ -33,7 +33,7 @@ const TELL_EVERY = 12;
 /** What a check would find fault with costs as much as lying a third of what she has spare too near. Judgement. */
 const SEED = 20;
 
-export type Ending = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
+export type ProposedEnding = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
 
 interface Tried {
   readonly template: PlanTemplate;
@@ -45,7 +45,7 @@ interface Tried {
 type By = 'first' | 'whole' | 'robust';
 
 /** One that was looked at for its ways out. */
-interface Looked {
+interface TriedSample {
   readonly tried: Tried;
   readonly told: Proposal;
 }
@@ -98,7 +98,7 @@ class Fitting {
 
   *run(): Generator<Proposal> {
     let sure: Tried[] = [];
-    let best: Looked | null = null;
+    let best: TriedSample | null = null;
     const random = new Random(SEED);
     for (const times of ROUNDS) {
       sure = [...sure, ...(yield* this.round(times, random))].sort(cheaper);
@@ -110,7 +110,7 @@ class Fitting {
   }
 
   /** One that gets there changed in small steps until a way out stands open all along, or as much of it as can be. */
-  private *opened({ tried, told }: Looked): Generator<Proposal> {
+  private *opened({ tried, told }: TriedSample): Generator<Proposal> {
     const { template } = tried;
     const tunables = onFrom(tried);
     let best = told;
@@ -195,8 +195,8 @@ class Fitting {
   }
 
   /** Of those that get there the first that always leaves a way out, or the one that mostly does. */
-  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, Looked | null> {
-    let best: Looked | null = null;
+  private *withWayOut(fitted: readonly Tried[]): Generator<Proposal, TriedSample | null> {
+    let best: TriedSample | null = null;
     for (const tried of fitted) {
       const input = this.inputWith(written(tried.template, tried.values));
       if (!input.ok) continue;

@@ -94,7 +94,9 @@ export function techniquesFor(
 ): Result<readonly { id: TechniqueId; unfit: Refusal | null }[]> {
   const setting = inACalm(subject);
   if (!setting.ok) return setting;
-  return success(TECHNIQUE_IDS.map((id) => ({ id, unfit: TECHNIQUES[id].unfit(setting.value) })));
+  return success(
+    TECHNIQUE_IDS.map((id) => ({ id, unfit: TECHNIQUES[id].notApplicable(setting.value) })),
+  );
 }
 
 /** The same with every wait that may be in vain so many times as long, for the people there are. */
@@ -129,7 +131,7 @@ export function templatesOf(
 ): Result<Unless<readonly PlanTemplate[]>> {
   const setting = settingOf(file);
   if (!setting.ok) return setting;
-  const unfit = TECHNIQUES[technique].unfit(setting.value);
+  const unfit = TECHNIQUES[technique].notApplicable(setting.value);
   if (unfit) return success({ refused: unfit });
   const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
   const templates = TECHNIQUES[technique].templates(setting.value);

@@ -18,7 +18,7 @@ export interface Asked {
   readonly headers: IncomingHttpHeaders;
 }
 
-export interface Refusal {
+export interface TurnedAway {
   readonly status: 403 | 421;
   readonly message: string;
 }
@@ -36,7 +36,7 @@ function fromHere(host: string, origin: string): boolean {
 }
 
 /** Why a request is not answered; null where it is. */
-export function refusalOf({ method, url, headers }: Asked): Refusal | null {
+export function refusalOf({ method, url, headers }: Asked): TurnedAway | null {
   const { host, origin } = headers;
   if (!host || !HOSTS.has(hostName(host)))
     return {
@@ -45,7 +45,7 @@ export function refusalOf({ method, url, headers }: Asked): Refusal | null {
     };
   const site = headers['sec-fetch-site'];
   const foreign = site !== undefined && site !== 'same-origin' && site !== 'none';
-  const refused = (what: string): Refusal => ({
+  const refused = (what: string): TurnedAway => ({
     status: 403,
     message: `${what} is taken from this server's own pages only`,
   });

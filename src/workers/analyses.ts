@@ -66,4 +66,4 @@ export interface Analyses {
 
 export type AnalysisName = keyof Analyses;
 export type Given<K extends AnalysisName> = Analyses[K]['given'];
-export type Told<K extends AnalysisName> = Analyses[K]['told'];
+export type AnalysisUpdate<K extends AnalysisName> = Analyses[K]['told'];

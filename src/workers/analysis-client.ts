@@ -1,12 +1,12 @@
 import { proxy, type Remote } from 'comlink';
 import type { Result } from '@/document';
-import type { AnalysisName, Given, Told } from './analyses';
+import type { AnalysisName, Given, AnalysisUpdate } from './analyses';
 import { Lifeline } from './lifeline';
 import type { AnalysisEnd, AnalysisWorker } from './protocol';
 
 export interface AnalysisListener<K extends AnalysisName> {
   /** Something more was found by analysis number `turn`; the last of it may come after the end is told. */
-  found(told: Told<K>, turn: number): void;
+  found(told: AnalysisUpdate<K>, turn: number): void;
   /** It is through; not told of one that was overtaken. */
   ended(result: Result<AnalysisEnd>, turn: number): void;
 }
@@ -14,7 +14,7 @@ export interface AnalysisListener<K extends AnalysisName> {
 type Run<K extends AnalysisName> = (
   name: K,
   given: Given<K>,
-  tell: (told: Told<K>) => void,
+  tell: (told: AnalysisUpdate<K>) => void,
 ) => Promise<Result<AnalysisEnd>>;
 
 /** Has one kind of analysis done in a worker of its own; the newest overtakes the one before. */
@@ -45,7 +45,7 @@ export class AnalysisClient<K extends AnalysisName> {
     const turn = ++this.turn;
     this.going = given;
     const ask = (remote: Remote<AnalysisWorker>, heard: () => void) => {
-      const tell = proxy((told: Told<K>) => {
+      const tell = proxy((told: AnalysisUpdate<K>) => {
         heard();
         if (turn === this.turn) this.listener.found(told, turn);
       });

@@ -29,7 +29,7 @@ import {
   tunePlan,
   wishSchema,
 } from '@/planner';
-import type { AnalysisName, Given, SurveyPart, Told } from './analyses';
+import type { AnalysisName, Given, SurveyPart, AnalysisUpdate } from './analyses';
 
 /** One kind of analysis: what it takes, its pieces as they are found, and how several of them are told at once. */
 export interface Job<G, S, T> {
@@ -40,7 +40,7 @@ export interface Job<G, S, T> {
   bundle(found: readonly S[]): T | null;
 }
 
-type JobOf<K extends AnalysisName, S> = Job<Given<K>, S, Told<K>>;
+type JobOf<K extends AnalysisName, S> = Job<Given<K>, S, AnalysisUpdate<K>>;
 
 const file = manoeuvreFileSchema as z.ZodType<ManoeuvreFile>;
 const given = <S extends z.core.$ZodLooseShape>(shape: S) =>
@@ -57,7 +57,7 @@ function* of<S>(of: ManoeuvreFile, find: (input: RunInput) => Iterable<S>): Gene
   for (const one of find(input.value)) yield success(one);
 }
 
-const brief: JobOf<'brief', Told<'brief'> | null> = {
+const brief: JobOf<'brief', AnalysisUpdate<'brief'> | null> = {
   given: ofFile,
   pieces: ({ file: manoeuvre }) => {
     const { boat, place } = manoeuvre;
@@ -88,7 +88,7 @@ const survey: JobOf<'survey', Partial<SurveyPart>> = {
   }),
 };
 
-const grid: JobOf<'grid', Told<'grid'>[number]> = {
+const grid: JobOf<'grid', AnalysisUpdate<'grid'>[number]> = {
   given: given({ variation: variationSchema, winds: windsSchema }) as z.ZodType<Given<'grid'>>,
   pieces: ({ file: manoeuvre, variation, winds: { from_deg, speeds_mps } }) =>
     of(manoeuvre, (input) =>
@@ -97,7 +97,7 @@ const grid: JobOf<'grid', Told<'grid'>[number]> = {
   bundle: all,
 };
 
-const tune: JobOf<'tune', Told<'tune'>> = {
+const tune: JobOf<'tune', AnalysisUpdate<'tune'>> = {
   given: ofFile,
   pieces: ({ file: manoeuvre }) => tunePlan(manoeuvre),
   bundle: newest,
@@ -105,13 +105,13 @@ const tune: JobOf<'tune', Told<'tune'>> = {
 
 const technique = z.union([techniqueIdSchema, ownTechniqueSchema]);
 
-const proposed: JobOf<'propose', Told<'propose'>> = {
+const proposed: JobOf<'propose', AnalysisUpdate<'propose'>> = {
   given: given({ technique }) as z.ZodType<Given<'propose'>>,
   pieces: ({ file: manoeuvre, technique: which }) => propose(manoeuvre, which),
   bundle: newest,
 };
 
-const compare: JobOf<'compare', Told<'compare'>> = {
+const compare: JobOf<'compare', AnalysisUpdate<'compare'>> = {
   given: ofFile,
   pieces: ({ file: manoeuvre }) => compareTechniques(manoeuvre),
   bundle: newest,
@@ -124,19 +124,19 @@ function* dayRuns({ file: manoeuvre, day: when, moments: at }: Given<'day'>) {
   for (const run of playDay(manoeuvre, when, at)) yield success(run);
 }
 
-const day: JobOf<'day', Told<'day'>[number]> = {
+const day: JobOf<'day', AnalysisUpdate<'day'>[number]> = {
   given: given({ day: daySchema, moments }) as z.ZodType<Given<'day'>>,
   pieces: dayRuns,
   bundle: all,
 };
 
-const hold: JobOf<'hold', Told<'hold'> | null> = {
+const hold: JobOf<'hold', AnalysisUpdate<'hold'> | null> = {
   given: given({ motored: motoredSchema }) as z.ZodType<Given<'hold'>>,
   pieces: ({ file: manoeuvre, motored }) => of(manoeuvre, (input) => holdingOf(input, motored)),
   bundle: newest,
 };
 
-const outlook: JobOf<'outlook', Told<'outlook'>> = {
+const outlook: JobOf<'outlook', AnalysisUpdate<'outlook'>> = {
   given: wishSchema,
   pieces: (wish) => [success(outlookOf(wish))],
   bundle: newest,
@@ -150,13 +150,13 @@ const ofLock = {
   boat: z.custom<LockedBoat>(record('fromUpper')),
 };
 
-const lockAhead: JobOf<'lockOutlook', Told<'lockOutlook'>> = {
+const lockAhead: JobOf<'lockOutlook', AnalysisUpdate<'lockOutlook'>> = {
   given: z.strictObject({ ...ofLock, state: z.custom<LockState>(record('leaves')) }),
   pieces: ({ lock, state, boat }) => [success(lockOutlook(lock, state, boat))],
   bundle: newest,
 };
 
-const figuresOfLock: JobOf<'lockFigures', Told<'lockFigures'>> = {
+const figuresOfLock: JobOf<'lockFigures', AnalysisUpdate<'lockFigures'>> = {
   given: z.strictObject({ ...ofLock, coping: z.number() }),
   pieces: ({ lock, boat, coping }) => {
     const usual = {

@@ -1,6 +1,6 @@
 import { releaseProxy } from 'comlink';
 import { check, success, type Result } from '@/document';
-import type { AnalysisName, Told } from './analyses';
+import type { AnalysisName, AnalysisUpdate } from './analyses';
 import { JOBS, type Job } from './analysis-jobs';
 import { live } from './lifeline';
 import type { AnalysisEnd, AnalysisWorker } from './protocol';
@@ -51,9 +51,13 @@ async function follow<G, S, T>(
 }
 
 const worker: AnalysisWorker = {
-  async run<K extends AnalysisName>(name: K, given: unknown, tell: (told: Told<K>) => void) {
+  async run<K extends AnalysisName>(
+    name: K,
+    given: unknown,
+    tell: (told: AnalysisUpdate<K>) => void,
+  ) {
     try {
-      return await follow(JOBS[name] as Job<unknown, unknown, Told<K>>, given, tell);
+      return await follow(JOBS[name] as Job<unknown, unknown, AnalysisUpdate<K>>, given, tell);
     } finally {
       // Its port would stay open for good.
       (tell as { [releaseProxy]?: () => void })[releaseProxy]?.();

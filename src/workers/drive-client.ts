@@ -9,7 +9,7 @@ import type {
   Result,
 } from '@/document';
 import { Lifeline } from './lifeline';
-import type { DriveTold, DriveWorker, Reviewed } from './protocol';
+import type { DriveUpdate, DriveWorker, Reviewed } from './protocol';
 
 type Asked<T> = Promise<Result<T>>;
 
@@ -28,16 +28,16 @@ export class DriveClient {
     );
   }
 
-  open(file: ManoeuvreFile, recording: RecordingDocument): Asked<DriveTold> {
+  open(file: ManoeuvreFile, recording: RecordingDocument): Asked<DriveUpdate> {
     return this.line.call((remote) => remote.open(file, recording));
   }
-  advance(orders: readonly OrderDocument[], timesteps: number): Asked<DriveTold> {
+  advance(orders: readonly OrderDocument[], timesteps: number): Asked<DriveUpdate> {
     return this.line.call((remote) => remote.advance(orders, timesteps));
   }
-  passOn(): Asked<DriveTold> {
+  passOn(): Asked<DriveUpdate> {
     return this.line.call((remote) => remote.passOn());
   }
-  end(how: 'done' | 'broke off'): Asked<DriveTold> {
+  end(how: 'done' | 'broke off'): Asked<DriveUpdate> {
     return this.line.call((remote) => remote.close(how));
   }
   recording(): Asked<RecordingDocument> {

@@ -1,7 +1,7 @@
 import { transfer } from 'comlink';
 import { z } from 'zod';
 import { Drive, DriveTeller, lookAhead, playRecording, type Recording } from '@/core/drive';
-import { careOf, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
+import { gradeHandling, differencesBetween, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import type { RunInput } from '@/core/plan';
 import {
   check,
@@ -157,7 +157,7 @@ export const driveCalls: DriveWorker = {
     const reviewed = {
       run,
       faults,
-      care: careOf(review, faults),
+      graded: gradeHandling(review, faults),
       handling: handlingOf(review),
       ways,
       traffic,

@@ -1,7 +1,7 @@
-export type { AnalysisName, Given, SurveyPart, Told } from './analyses';
+export type { AnalysisName, Given, SurveyPart, AnalysisUpdate } from './analyses';
 export { AnalysisClient, type AnalysisListener } from './analysis-client';
 export { DriveClient } from './drive-client';
-export type { DriveTold, DriveWorker, Reviewed, SheetWorker, RunWorker } from './protocol';
+export type { DriveUpdate, DriveWorker, Reviewed, SheetWorker, RunWorker } from './protocol';
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
 export { stopsComputing } from './lifeline';
 export { RunClient, type RunListener } from './run-client';

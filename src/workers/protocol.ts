@@ -1,10 +1,10 @@
 import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { HeldBack, Run } from '@/core/plan';
-import type { Care, Differences, Fault, Handling } from '@/core/debrief';
+import type { GradedHandling, Differences, Fault, Handling } from '@/core/debrief';
 import type { WayOutAt } from '@/core/search';
 import type { Pivots, Sheet } from '@/core/trials';
 import type { Problem, RecordingDocument, Result } from '@/document';
-import type { AnalysisName, Told } from './analyses';
+import type { AnalysisName, AnalysisUpdate } from './analyses';
 
 /** What the run worker offers, through comlink. */
 export interface RunWorker {
@@ -25,7 +25,7 @@ export interface AnalysisWorker {
   run<K extends AnalysisName>(
     name: K,
     given: unknown,
-    tell: (told: Told<K>) => void,
+    tell: (told: AnalysisUpdate<K>) => void,
   ): Promise<Result<AnalysisEnd>>;
   /** Gives up whatever is going on. */
   stop(): void;
@@ -40,7 +40,7 @@ export interface SheetWorker {
 }
 
 /** How a drive stands after what was asked: the boat now, and which of the orders given could not be obeyed. */
-export interface DriveTold {
+export interface DriveUpdate {
   readonly now: DriveNow;
   readonly problems: readonly Problem[];
   /** Everybody else who is or will be under way. */
@@ -50,12 +50,12 @@ export interface DriveTold {
 /** What the drive worker offers, through comlink. It holds one drive, with its state; the page holds the clock. */
 export interface DriveWorker {
   /** Begins a manoeuvre anew, or goes on from where a recording of it stands. */
-  open(file: unknown, recording: unknown): Result<DriveTold>;
+  open(file: unknown, recording: unknown): Result<DriveUpdate>;
   /** Gives orders, then goes on by so many timesteps. */
-  advance(orders: unknown, timesteps: unknown): Result<DriveTold>;
+  advance(orders: unknown, timesteps: unknown): Result<DriveUpdate>;
   /** On to the next step of the plan, its cue come or not. */
-  passOn(): Result<DriveTold>;
-  close(end: unknown): Result<DriveTold>;
+  passOn(): Result<DriveUpdate>;
+  close(end: unknown): Result<DriveUpdate>;
   recording(): Result<RecordingDocument>;
   /** Where she comes if nothing is changed. */
   ahead(): Result<Ahead>;
@@ -73,7 +73,7 @@ export interface DriveWorker {
 export interface Reviewed {
   readonly run: Run;
   readonly faults: readonly Fault[];
-  readonly care: Care;
+  readonly graded: GradedHandling;
   readonly handling: Handling;
   readonly ways: readonly WayOutAt[];
   readonly traffic: readonly Traffic[];

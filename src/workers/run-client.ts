@@ -5,7 +5,7 @@ import type { RunWorker } from './protocol';
 
 export type RunListener = (result: Result<Run>, file: ManoeuvreFile) => void;
 
-interface Wish {
+interface RunAsked {
   readonly file: ManoeuvreFile;
   readonly variation: VariationDocument;
 }
@@ -16,8 +16,8 @@ interface Wish {
  */
 export class RunClient {
   private readonly line: Lifeline<RunWorker>;
-  private playing: Wish | null = null;
-  private waiting: Wish | null = null;
+  private playing: RunAsked | null = null;
+  private waiting: RunAsked | null = null;
   private closed = false;
 
   constructor(private readonly listener: RunListener) {

@@ -34,7 +34,7 @@ import { steppingOf, type Stepping } from './stepping';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
 
 /** Lying where she is to lie, or where she starts from. */
-export interface Lying {
+export interface PushedWhere {
   readonly where: 'start' | 'berth';
   readonly push: EnvironmentForce;
   readonly letGo: DriftFrom;
@@ -58,7 +58,7 @@ export interface Capabilities {
 
 /** Everything the core says of a manoeuvre before it is done, as far as it is known. */
 export interface Brief {
-  readonly lying: readonly Lying[];
+  readonly lying: readonly PushedWhere[];
   readonly legs: readonly Leg[];
   readonly speeds: readonly SpeedAt[];
   /** Steps by what is abreast then. */
@@ -166,14 +166,20 @@ export function* briefOf(
   const speeds = approachSpeeds(run, input, input.boat.hull.length);
   const ready = readyFor(input, outboard);
   const cautions = cautionsFor(input, run, outboard);
-  const lie = (where: Lying['where'], x: number, y: number, heading: number, time: number) => ({
+  const lie = (
+    where: PushedWhere['where'],
+    x: number,
+    y: number,
+    heading: number,
+    time: number,
+  ) => ({
     where,
     push: pushAt(open, x, y, heading, time),
     letGo: letGoAt(open, x, y, heading, time),
   });
   const { start } = input;
   const last = run.trace.time.length - 1;
-  const lying: Lying[] = [lie('start', start.x, start.y, start.heading, 0)];
+  const lying: PushedWhere[] = [lie('start', start.x, start.y, start.heading, 0)];
   if (input.goal.is === 'lie') {
     const { x, y } = run.trace;
     lying.push(lie('berth', x[last]!, y[last]!, input.goal.heading, run.duration));

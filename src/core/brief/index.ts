@@ -1,7 +1,7 @@
 export { type CarryHere, type StopHere, type TurnHere } from './capabilities';
 export { abreastOf, type Abreast } from './abreast';
 export { approachSpeeds, type SpeedAt } from './approach';
-export { briefOf, type Capabilities, type Brief, type Lying } from './brief';
+export { briefOf, type Capabilities, type Brief, type PushedWhere } from './brief';
 export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } from './kinematics';
 export type { Leg, LeeSide } from './legs';
 export {

@@ -6,7 +6,7 @@ import {
   NEITHER_SIDE,
   CURRENT_WORTH_SAYING_MPS,
 } from '../policy';
-import { inHandFrom, type InHand, type Surroundings } from '../search';
+import { timeToContactFrom, type TimeToContact, type Surroundings } from '../search';
 import { ferryGlide, type FerryGlide } from './kinematics';
 import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
 
@@ -27,7 +27,7 @@ export interface Leg {
   readonly letGo: DriftFrom;
   readonly lee: LeeSide | null;
   /** What she is blown on to if let go there at rest, within a minute. */
-  readonly onto: InHand | null;
+  readonly onto: TimeToContact | null;
   /** Angle up-stream of the course that keeps her on it, at the leg's own speed through the water. */
   readonly ferry: FerryGlide | null;
 }
@@ -92,7 +92,7 @@ export function* legsOf(run: Run, about: Surroundings, open: Surroundings): Gene
       push,
       letGo,
       lee: leeOf(letGo, heading[m]!),
-      onto: inHandFrom(about, about.stillAt(...pose), 'neutral'),
+      onto: timeToContactFrom(about, about.stillAt(...pose), 'neutral'),
       ferry: ferryOn(run, push, course, m),
     };
   }

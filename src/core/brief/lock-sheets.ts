@@ -1,4 +1,4 @@
-import { intoLock, IN_LOCK, type Making, type SitedLock } from '../locks';
+import { intoLock, IN_LOCK, type LevelChange, type SitedLock } from '../locks';
 import { type RunInput } from '../plan';
 import { LADDER_OF_SIDE_M, STEP_UP_M } from '../policy';
 import type { LockAhead } from './locks-ahead';
@@ -52,7 +52,7 @@ export interface LockItem {
   /** Metres, seconds or a share, by the check; null where it has no figure. */
   readonly figure: number | null;
   /** The pace of the paddles, for a check of it. */
-  readonly pace: Making | null;
+  readonly pace: LevelChange | null;
   /** Another boat by name. */
   readonly name: string | null;
   /** It is not so, and somebody would be hurt or hung up. */
@@ -74,10 +74,10 @@ const least = (values: readonly number[]) => Math.min(...values);
 const most = (values: readonly number[]) => Math.max(...values);
 
 /** The pace that pulls most, of those the chambers on her way are best made at; null where one is never made. */
-function paceOf(ahead: readonly LockAhead[], going: 'up' | 'down'): Making | null {
+function paceOf(ahead: readonly LockAhead[], going: 'up' | 'down'): LevelChange | null {
   const paces = ahead.map(({ figures }) => figures[going]);
   if (paces.some((pace) => pace === null)) return null;
-  return (paces as Making[]).reduce((a, b) => (b.pull > a.pull ? b : a));
+  return (paces as LevelChange[]).reduce((a, b) => (b.pull > a.pull ? b : a));
 }
 
 function through(
@@ -142,7 +142,7 @@ function alone(input: RunInput, ahead: readonly LockAhead[]): readonly LockItem[
   const bare = chambers.some(
     (sited) => climbOut(input, sited) > STEP_UP_M && laddersIn(input, sited) === 0,
   );
-  const times = ahead.map(({ figures }) => figures.hands[0]?.whole ?? null);
+  const times = ahead.map(({ figures }) => figures.byCrew[0]?.whole ?? null);
   const whole = times.some((time) => time === null)
     ? null
     : (times as number[]).reduce((a, b) => a + b, 0);

@@ -1,4 +1,4 @@
-import { makeLevel, standsAlong } from '../locks';
+import { simulateFill, standsAlong } from '../locks';
 import { stepOf, box, inputOf, mirrored } from '../testing/manoeuvre';
 import { LOCK_WALLS, lockAt } from '../testing/locks';
 import { SWEEPING } from '../testing/sweep';
@@ -71,7 +71,7 @@ describe('a lock ahead', () => {
       { x: 0, y: -8, heading: 0 },
       inputOf([], { is: 'start' }).boat.hull,
     );
-    const empties = makeLevel(lockAt().lock, 'lower', 1, boat)!.seconds;
+    const empties = simulateFill(lockAt().lock, 'lower', 1, boat)!.seconds;
     // Its upper gates shut, its water let down, the lower ones opened.
     expect(against.readyIn!).toBeCloseTo(empties + 40, 0);
     expect(against.leaveAt!).toBeCloseTo(against.readyIn! - against.runs, 6);

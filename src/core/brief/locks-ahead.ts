@@ -6,7 +6,7 @@ import {
   lineLength,
   lockAtRest,
   MADE_M,
-  makeLevel,
+  simulateFill,
   outOfLock,
   roomUnder,
   passageTimes,
@@ -18,11 +18,11 @@ import {
   type LockedBoat,
   type LockState,
   type Landings,
-  type Making,
+  type LevelChange,
   type PassageTimes,
   type RoomUnder,
   type Sharing,
-  type Side,
+  type LockSide,
   type SitedLock,
   type StairOrder,
 } from '../locks';
@@ -35,12 +35,12 @@ import { throughGates, type Through } from './through-gates';
 /** What working a lock means for a boat, wherever either is. s, m; pulls are shares of her weight. */
 export interface LockFigures {
   readonly fit: Fit;
-  readonly up: Making | null;
-  readonly down: Making | null;
+  readonly up: LevelChange | null;
+  readonly down: LevelChange | null;
   /** Rope from her to a bollard on the coping and back. */
   readonly rope: number;
   /** The passage by how many are ashore: one, two, three. */
-  readonly hands: readonly (PassageTimes | null)[];
+  readonly byCrew: readonly (PassageTimes | null)[];
 }
 
 /** Her speed in and out of a lock where nothing better is known, m/s: a knot. */
@@ -84,7 +84,7 @@ export function lockFigures(
     speed,
     bridges,
     // Nobody is in the chamber as it is turned round.
-    turn: makeLevel(lock, from, 1, boat),
+    turn: simulateFill(lock, from, 1, boat),
     run: going === 'up' ? up : down,
   };
   return {
@@ -92,7 +92,7 @@ export function lockFigures(
     up,
     down,
     rope: lineLength(lock, coping, BOLLARD_ALONG_M, freeboard),
-    hands: CREWS.map((n) => passageTimes(asked, n)),
+    byCrew: CREWS.map((n) => passageTimes(asked, n)),
   };
 }
 
@@ -114,7 +114,7 @@ export interface LockAhead {
   readonly runs: number;
   readonly leaveAt: number | null;
   /** Wall the wind lays her to, looking up-stream; null in a wind that does not matter. */
-  readonly side: Side | null;
+  readonly side: LockSide | null;
   readonly through: readonly Through[];
   /** In a staircase, which chamber has to be seen to before she is locked on into the next; null where there is none. */
   readonly stair: StairOrder | null;
@@ -135,7 +135,7 @@ function keeperRuns(sited: SitedLock, end: End, hull: LockedBoat): number | null
   const { lock, begins } = sited;
   const swing = gatesOf(lock, end).swing;
   if (levelAt(sited, end)) return begins.gates[end] >= 1 ? 0 : swing;
-  const made = makeLevel(lock, end, 1, hull);
+  const made = simulateFill(lock, end, 1, hull);
   return made
     ? made.seconds + swing + gatesOf(lock, end === 'upper' ? 'lower' : 'upper').swing
     : null;
@@ -198,7 +198,7 @@ export function* locksAhead(input: RunInput): Generator<LockAhead> {
     const readyIn =
       readyBy === null
         ? keeperRuns(sited, end, hers)
-        : (figures.hands[Math.min(readyBy, CREWS.length) - 1]?.ready ?? null);
+        : (figures.byCrew[Math.min(readyBy, CREWS.length) - 1]?.ready ?? null);
     const blowsLeft = -(
       weather.windSpeed *
       (sin(weather.windFrom) * sited.north - cos(weather.windFrom) * sited.east)

@@ -22,7 +22,7 @@ export const RULE_NAMES = [
   'steps at once',
   'order overtaken',
   'no way out written',
-  'hands not there',
+  'crew not there',
   'turned before it opens',
   'unseen from the helm',
 ] as const;

@@ -53,9 +53,9 @@ describe('checks of a plan', () => {
       turns: 1,
       winch: false,
     });
-    expect(told(fast(0), [ashore('Bo', 6, 4)])).toEqual([`hands not there ${NOT_THERE.WALKS} Bo`]);
+    expect(told(fast(0), [ashore('Bo', 6, 4)])).toEqual([`crew not there ${NOT_THERE.WALKS} Bo`]);
     expect(told(fast(0), [aboard('Ada', -3, 0)], 0.6)).toContain(
-      `hands not there ${NOT_THERE.HELM} Ada`,
+      `crew not there ${NOT_THERE.HELM} Ada`,
     );
     // Out of gear and still, nobody has to stand there.
     expect(told(fast(0), [aboard('Ada', -3, 0)])).toEqual([]);

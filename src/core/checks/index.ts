@@ -2,12 +2,12 @@ import type { RunInput, Run } from '../plan';
 import { stepsAtOnce, noWayOut, orderOvertaken } from './steps';
 import { turnedTooSoon } from './berth';
 import type { Finding, Rule } from './check';
-import { handsNotThere } from './hands';
+import { handsNotThere } from './crew';
 import { againstWay, leftInGear, muchThrottle, noPause, steeringLate, thrusterLong } from './gears';
 
 import { unseenFromHelm } from './sight';
 
-export { NOT_THERE } from './hands';
+export { NOT_THERE } from './crew';
 export { hiddenBeyond } from './sight';
 export { RULE_NAMES, type Finding, type RuleName } from './check';
 

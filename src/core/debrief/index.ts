@@ -1,13 +1,13 @@
 export { sameBy, wayMade } from './along';
 export {
-  careOf,
+  gradeHandling,
   handlingOf,
-  type Care,
-  type CareGrade,
-  type CareReason,
+  type GradedHandling,
+  type HandlingGrade,
+  type GradeReason,
   type Handling,
   type SpeedAt,
-} from './care';
+} from './handling-grade';
 export { reviewOf, type Given, type Review } from './context';
 export {
   FAULT_RULES,

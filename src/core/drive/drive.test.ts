@@ -123,13 +123,13 @@ describe('a driven run', () => {
     ];
     const input = inputOf(steps, { is: 'heading', heading: 60 * DEG });
     const drive = driven(input, 30, {});
-    expect(drive.hand.current).toBe(0);
+    expect(drive.helm.current).toBe(0);
     expect(drive.state.engines[0]!.engaged).toBe(0);
     const { cueLeft } = new DriveTeller(drive, new Set()).now();
     expect(cueLeft).toEqual({ unit: 'rad', value: expect.closeTo(20 * DEG, 6) as number });
     drive.give(engine(1, 0.5));
     drive.give(wheel(30));
-    for (let step = 0; step < 300 && !drive.hand.planDone; step++) drive.stepOn();
+    for (let step = 0; step < 300 && !drive.helm.planDone; step++) drive.stepOn();
     expect(drive.over).toBe(false);
     const { run, planDone } = drive.finish();
     expect(planDone).toBe(true);
@@ -159,7 +159,7 @@ describe('a driven run', () => {
     }
     const steps = ({ events }: Pick<Run, 'events'>) =>
       events.flatMap((event) => (event.is === 'step' ? [event] : []));
-    const told = steps(drive.hand);
+    const told = steps(drive.helm);
     expect(told.map(({ step }) => step)).toEqual([0, 1, 2, 3]);
     expect(told[1]!.time).toBeCloseTo(4, 6);
     // Nine metres off is too far for six: past it by half her length the plan goes on.

@@ -133,7 +133,7 @@ export class Drive {
   get world(): World {
     return this.run.world;
   }
-  get hand(): ManualController {
+  get helm(): ManualController {
     return this.controller;
   }
   get live(): RunLoop {

@@ -3,7 +3,7 @@ import {
   Crew,
   isDoneBy,
   NO_RIGGING,
-  obey,
+  applyOrder,
   type Controller,
   type ControlOrder,
   type Cue,
@@ -68,7 +68,7 @@ export class ManualController implements Controller {
   private control(order: ControlOrder): void {
     if (order.do === 'joystick' && this.dead.joystick) return;
     if (order.do === 'thruster' && this.dead.thrusters.has(order.thruster)) return;
-    obey(order, this.state, this.world);
+    applyOrder(order, this.state, this.world);
   }
 
   /** The joystick's computer is gone: what it ordered is let go, and it does not answer again. */

@@ -21,7 +21,7 @@ import {
   type Trace,
 } from '../simulation';
 import type { Drive } from './drive';
-import type { Pose } from './traffic';
+import type { TrafficPose } from './traffic';
 
 /** An engine as its lever stands and as it has come to be. */
 export interface EngineNow {
@@ -63,7 +63,7 @@ export interface DriveNow {
   /** What is nearest about her, her own berth left out, the nearest first; nothing further off than twice her length. */
   readonly nearby: readonly LeastClearance[];
   /** The helm's place, m, where she points, and what that place does over the ground, m/s. */
-  readonly eye: Pose & { readonly east: number; readonly north: number };
+  readonly eye: TrafficPose & { readonly east: number; readonly north: number };
   /** Nearest of everybody else under way; null with nobody about. */
   readonly met: { readonly name: string; readonly gap: number } | null;
   /** What of her berth she is nearest to, m; null where she is going to none. */
@@ -133,10 +133,10 @@ export class DriveTeller {
 
   now(): DriveNow {
     const { drive, wind } = this;
-    const { state, world, hand, live } = drive;
+    const { state, world, helm, live } = drive;
     windAt(wind, world.environment, state.time);
-    const events = hand.events.slice(this.events);
-    this.events = hand.events.length;
+    const events = helm.events.slice(this.events);
+    this.events = helm.events.length;
     const touches = this.freshTouches();
     return {
       timestep: drive.timestep,
@@ -156,20 +156,20 @@ export class DriveTeller {
         heat,
         cut,
       })),
-      joystick: { active: state.joystick.active, dead: hand.dead.joystick },
-      helmManned: hand.crew.helmManned(),
+      joystick: { active: state.joystick.active, dead: helm.dead.joystick },
+      helmManned: helm.crew.helmManned(),
       wind: { from: wind[0]!, speed: wind[1]! },
       nearby: this.nearby(),
       eye: this.eye(),
       met: this.nearestUnderWay(),
       berth: this.toBerth(),
       astern: this.roomAstern(),
-      step: hand.current,
-      planDone: hand.planDone,
+      step: helm.current,
+      planDone: helm.planDone,
       cueLeft: this.cueLeft(),
       events,
       touches,
-      finish: hand.finish,
+      finish: helm.finish,
     };
   }
 
@@ -250,10 +250,10 @@ export class DriveTeller {
   }
 
   private cueLeft(): CueLeft | null {
-    const { hand } = this.drive;
-    if (hand.planDone) return null;
-    const unit = UNITS[hand.nextCue().is];
-    const level = hand.toCue();
+    const { helm } = this.drive;
+    if (helm.planDone) return null;
+    const unit = UNITS[helm.nextCue().is];
+    const level = helm.toCue();
     return unit && Number.isFinite(level) ? { value: Math.max(0, -level), unit } : null;
   }
 }

@@ -25,13 +25,13 @@ export interface Traffic {
   readonly replaces: string | null;
 }
 
-export interface Pose {
+export interface TrafficPose {
   readonly x: number;
   readonly y: number;
   readonly heading: number;
 }
 
-export function trafficAt({ frames }: Traffic, time: number): Pose {
+export function trafficAt({ frames }: Traffic, time: number): TrafficPose {
   const next = frames.findIndex((frame) => frame.time > time);
   if (next === 0) return frames[0]!;
   if (next < 0) return frames.at(-1)!;
@@ -51,7 +51,7 @@ export function isUnderWay({ frames }: Traffic, time: number): boolean {
 }
 
 /** A body outline on the place, m east and north. */
-function outlineAt(outline: Float64Array, { x, y, heading }: Pose): Float64Array {
+function outlineAt(outline: Float64Array, { x, y, heading }: TrafficPose): Float64Array {
   const s = sin(heading);
   const c = cos(heading);
   const points = new Float64Array(outline.length);
@@ -78,7 +78,12 @@ function gapBetween(a: Float64Array, b: Float64Array): number {
 }
 
 /** Distance from her deck to somebody else at a moment, m; negative where they overlap. */
-export function trafficGap(traffic: Traffic, time: number, deck: Float64Array, her: Pose): number {
+export function trafficGap(
+  traffic: Traffic,
+  time: number,
+  deck: Float64Array,
+  her: TrafficPose,
+): number {
   return gapBetween(outlineAt(deck, her), outlineAt(traffic.outline, trafficAt(traffic, time)));
 }
 
@@ -125,7 +130,11 @@ const PADDLER = Float64Array.from([2.1, 0, 0.6, 0.3, -0.6, 0.3, -2.1, 0, -0.6, -
  * A paddler across the way of a boat: square to it, from the side with more water, at the place she is to be at `meets`.
  * Null where there is too little water.
  */
-export function crossing(obstacles: readonly Obstacle[], her: Pose, meets: number): Traffic | null {
+export function crossing(
+  obstacles: readonly Obstacle[],
+  her: TrafficPose,
+  meets: number,
+): Traffic | null {
   const run = (side: 1 | -1) =>
     clearRun(obstacles, her, her.heading + (side * Math.PI) / 2, PADDLES_M, PADDLER_ROOM_M);
   const [starboard, port] = [run(1), run(-1)];
@@ -227,7 +236,7 @@ function turnOut({
   rest: readonly Obstacle[];
   length: number;
   beam: number;
-  from: Pose;
+  from: TrafficPose;
   astern: boolean;
   /** How far she can go straight, m, and when she begins to. */
   run: number;
@@ -237,11 +246,11 @@ function turnOut({
   const room = beam / 2 + LOOKS_M;
   const radius = TURNS_IN_LENGTHS * length;
   const piece = Math.PI / 2 / TURN_PIECES;
-  const fits = ({ x, y, heading }: Pose) =>
+  const fits = ({ x, y, heading }: TrafficPose) =>
     [-0.4, 0, 0.4].every((part) =>
       isClear(rest, x + part * length * sin(heading), y + part * length * cos(heading), room),
     );
-  const ahead = (pose: Pose, metres: number): Pose => ({
+  const ahead = (pose: TrafficPose, metres: number): TrafficPose => ({
     x: pose.x + metres * sin(pose.heading),
     y: pose.y + metres * cos(pose.heading),
     heading: pose.heading,

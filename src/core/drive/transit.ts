@@ -1,5 +1,5 @@
 import { atan2, wrapHalfTurn } from '../math';
-import type { Pose } from './traffic';
+import type { TrafficPose } from './traffic';
 
 /** Something that stands where it is and can be seen, m. */
 export interface Fixed {
@@ -64,7 +64,7 @@ export function transitNow(
 const MARKED_OPEN = 0.5;
 
 /** Which of the transits a place is marked with can be seen from here: before the bow or abeam, the nearer mark in front. */
-export function markedFrom(marked: readonly Transit[], eye: Pose): Transit[] {
+export function markedFrom(marked: readonly Transit[], eye: TrafficPose): Transit[] {
   const looked = ({ x, y }: Fixed) => {
     const [east, north] = [x - eye.x, y - eye.y];
     return {
@@ -85,7 +85,7 @@ export function markedFrom(marked: readonly Transit[], eye: Pose): Transit[] {
  *
  * @param eye where it is looked from, m, and the way she points, rad
  */
-export function transitsFrom(points: readonly Fixed[], eye: Pose): Transit[] {
+export function transitsFrom(points: readonly Fixed[], eye: TrafficPose): Transit[] {
   const seen = points.flatMap((point) => {
     const [east, north] = [point.x - eye.x, point.y - eye.y];
     const away = Math.sqrt(east * east + north * north);

@@ -1,7 +1,7 @@
 import type { Order, Run } from '../plan';
 import type { Traffic } from './traffic';
 
-/** Something done at the helm, or called to the hands, at a timestep of the grid: before the boat takes that timestep. */
+/** Something done at the helm, or called to the crew, at a timestep of the grid: before the boat takes that timestep. */
 export interface DriveInput {
   readonly timestep: number;
   readonly order: Order;

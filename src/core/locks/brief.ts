@@ -33,7 +33,7 @@ export function fitIn(lock: Lock, boat: Omit<LockedBoat, 'fromUpper' | 'bowUp'>)
 }
 
 /** How a chamber is filled or emptied at some pace of the paddles. */
-export interface Making {
+export interface LevelChange {
   readonly to: End;
   /** Paddles wound at once to this share, and on to full once half the head is gone. */
   readonly first: number;
@@ -59,7 +59,12 @@ function byItself(lock: Lock, to: End): Lock {
 }
 
 /** Works the chamber from one level to the other, and tells how it went; null where it is not made within the hour. */
-export function makeLevel(given: Lock, to: End, first: number, boat: LockedBoat): Making | null {
+export function simulateFill(
+  given: Lock,
+  to: End,
+  first: number,
+  boat: LockedBoat,
+): LevelChange | null {
   const lock = byItself(given, to);
   const state = lockAtRest(lock, to === 'upper' ? 'lower' : 'upper');
   const whole = Math.abs(headAt(state, to));
@@ -97,8 +102,8 @@ export function makeLevel(given: Lock, to: End, first: number, boat: LockedBoat)
 const PACES = [1, 0.5, 0.25] as const;
 
 /** The quickest pace that keeps the pull within what hands hold; the gentlest of all where none does. */
-export function gentlest(lock: Lock, to: End, boat: LockedBoat): Making | null {
-  const tried = PACES.flatMap((first) => makeLevel(lock, to, first, boat) ?? []);
+export function gentlest(lock: Lock, to: End, boat: LockedBoat): LevelChange | null {
+  const tried = PACES.flatMap((first) => simulateFill(lock, to, first, boat) ?? []);
   return tried.find(({ pull }) => pull <= BORNE) ?? tried.at(-1) ?? null;
 }
 

@@ -17,7 +17,7 @@ export {
   type LockState,
   type Paddle,
   type Pound,
-  type Side,
+  type LockSide,
 } from './lock';
 export {
   headAt,
@@ -40,7 +40,15 @@ export {
   type HangUp,
   type LockedBoat,
 } from './boat-in-lock';
-export { fitIn, gentlest, lineLength, swingRoom, makeLevel, type Fit, type Making } from './brief';
+export {
+  fitIn,
+  gentlest,
+  lineLength,
+  swingRoom,
+  simulateFill,
+  type Fit,
+  type LevelChange,
+} from './brief';
 export { lockOutlook, type LevelNow, type LockOutlook } from './outlook';
 export { passageTimes, type PassageAsked, type PassageTimes } from './passage-times';
 export { leafOutline, leavesOf, type Leaf } from './leaves';

@@ -8,7 +8,7 @@ import {
   type End,
   type Gates,
   type LockState,
-  type Side,
+  type LockSide,
 } from './lock';
 import { outOfLock, type SitedLock } from './sited';
 
@@ -16,7 +16,7 @@ import { outOfLock, type SitedLock } from './sited';
 export interface Leaf {
   readonly lock: number;
   readonly end: End;
-  readonly side: Side | 'cill';
+  readonly side: LockSide | 'cill';
   readonly name: string;
 }
 

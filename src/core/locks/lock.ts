@@ -23,7 +23,7 @@ export interface Paddle {
   readonly name: string;
   readonly end: End;
   readonly where: 'gate' | 'ground';
-  readonly side: Side;
+  readonly side: LockSide;
   /** Full opening, m², and its discharge coefficient. */
   readonly area: number;
   readonly discharge: number;
@@ -99,11 +99,11 @@ export interface LockState {
 
 /** Places of the leaves; looking up-stream. */
 export const LEAF = { upper: { left: 0, right: 1 }, lower: { left: 2, right: 3 } } as const;
-export type Side = 'left' | 'right';
-export const SIDES: readonly Side[] = ['left', 'right'];
+export type LockSide = 'left' | 'right';
+export const SIDES: readonly LockSide[] = ['left', 'right'];
 
 /** Sides an end's gates have leaves on. */
-export const leafSides = (lock: Lock, end: End): readonly Side[] =>
+export const leafSides = (lock: Lock, end: End): readonly LockSide[] =>
   gatesOf(lock, end).kind === 'mitre' ? SIDES : [gatesOf(lock, end).hinge];
 
 /** A lock at rest: everything shut, the chamber at the level of one end. */

@@ -10,7 +10,7 @@ import {
   headAt,
   lineLength,
   lockAtRest,
-  makeLevel,
+  simulateFill,
   orderLock,
   pullOnBoat,
   timeLeft,
@@ -242,7 +242,7 @@ describe('a boat in the chamber', () => {
     const pull = (first: number, where: 'gate' | 'ground', winding: number) => {
       const base = chamber({}, winding);
       const lock = { ...base, paddles: base.paddles.map((p) => ({ ...p, where })) };
-      return makeLevel(lock, 'upper', first, SMALL_BOAT)!.pull;
+      return simulateFill(lock, 'upper', first, SMALL_BOAT)!.pull;
     };
     expect(pull(0.25, 'gate', 20)).toBeLessThan(pull(1, 'gate', 20));
     expect(pull(1, 'ground', 40)).toBeLessThan(pull(1, 'gate', 40));
@@ -254,7 +254,7 @@ describe('a boat in the chamber', () => {
   it('the pace proposed is the quickest that hands can hold, or the gentlest there is', () => {
     const lock = chamber({}, 30);
     const chosen = gentlest(lock, 'upper', SMALL_BOAT)!;
-    const full = makeLevel(lock, 'upper', 1, SMALL_BOAT)!;
+    const full = simulateFill(lock, 'upper', 1, SMALL_BOAT)!;
     expect(chosen.pull).toBeLessThanOrEqual(full.pull);
     expect(chosen.seconds).toBeGreaterThanOrEqual(full.seconds);
   });

@@ -1,7 +1,7 @@
 import type { FlatPoints } from '../math';
 import { STANDS_BACK_M } from '../policy';
 import { isShut } from './work';
-import type { End, Lock, LockState, Side } from './lock';
+import type { End, Lock, LockState, LockSide } from './lock';
 import { intoLock, IN_LOCK, type SitedLock } from './sited';
 
 // On foot beside a lock: along its sides, and from one to the other by gates that stand shut or by a bridge.
@@ -25,7 +25,7 @@ export interface Bridging {
 export const endAt = (lock: Lock, end: End) => (end === 'upper' ? 0 : lock.length);
 
 /** Where a paddle or leaf is worked from. */
-export function spotOf(lock: Lock, end: End, side: Side): Spot {
+export function spotOf(lock: Lock, end: End, side: LockSide): Spot {
   const t = lock.width / 2 + STANDS_BACK_M;
   return { s: endAt(lock, end), t: side === 'left' ? t : -t };
 }

@@ -3,7 +3,7 @@ import { flipLock, lockAt, SMALL_BOAT } from '../testing/locks';
 import {
   gentlest,
   lockAtRest,
-  makeLevel,
+  simulateFill,
   passageTimes,
   standingOpen,
   type Landings,
@@ -43,15 +43,15 @@ function asked(of: Lock, rest: Partial<PassageAsked> = {}): PassageAsked {
     landing: 12,
     speed: 1,
     bridges: [],
-    turn: makeLevel(of, 'upper', 1, SMALL_BOAT),
-    run: makeLevel(of, 'lower', 1, SMALL_BOAT),
+    turn: simulateFill(of, 'upper', 1, SMALL_BOAT),
+    run: simulateFill(of, 'lower', 1, SMALL_BOAT),
     ...rest,
   };
 }
 
 describe('time of a passage', () => {
   it('by one, worked out by hand: down, the gate open to her', () => {
-    const water = makeLevel(lock(), 'lower', 1, SMALL_BOAT)!.seconds;
+    const water = simulateFill(lock(), 'lower', 1, SMALL_BOAT)!.seconds;
     // Held after 12 m, 12 m and 40 s. The gate behind her 20 s; 10 s to the paddle; the water; one leaf 25 s, round by the
     // upper gate 30 m, the other leaf; back round and the paddle down 30 s; the near leaf shut, round, the far one, over it
     // and 12 m on to the landing; 40 s until aboard.
@@ -79,7 +79,7 @@ describe('time of a passage', () => {
     const of = lock();
     const against = { begins: standingOpen(of, lockAtRest(of, 'lower'), 'lower') };
     const { ready, whole } = passageTimes(asked(of, against), 2)!;
-    const water = makeLevel(of, 'upper', 1, SMALL_BOAT)!.seconds;
+    const water = simulateFill(of, 'upper', 1, SMALL_BOAT)!.seconds;
     expect(ready).toBeGreaterThan(25 + water + 20);
     expect(ready).toBeLessThan(25 + water + 20 + 60);
     expect(whole).toBeGreaterThan(ready + passageTimes(asked(of), 2)!.whole - 24 - 30);
@@ -101,7 +101,7 @@ describe('time of a passage', () => {
           } as Lock;
           const to = going === 'up' ? 'upper' : 'lower';
           const run = gentlest(of, to, SMALL_BOAT)!;
-          const turn = makeLevel(of, to === 'upper' ? 'lower' : 'upper', 1, SMALL_BOAT);
+          const turn = simulateFill(of, to === 'upper' ? 'lower' : 'upper', 1, SMALL_BOAT);
           const begins = lockAtRest(of, set);
           const all = [1, 2, 3].map((n) =>
             passageTimes(asked(of, { going, landing, begins, turn, run }), n)!,
@@ -124,7 +124,7 @@ describe('time of a passage', () => {
         asked(of.lock, {
           begins: of.begins,
           turn: null,
-          run: makeLevel(of.lock, 'lower', 1, SMALL_BOAT),
+          run: simulateFill(of.lock, 'lower', 1, SMALL_BOAT),
         }),
         1,
       );

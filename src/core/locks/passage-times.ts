@@ -1,5 +1,5 @@
 import { BESIDE_BOAT_S, LINE_HOME_S, WALKS_ASHORE_MPS } from '../policy';
-import type { Making } from './brief';
+import type { LevelChange } from './brief';
 import { gatesOf, leafSides, SIDES, type End, type Lock, type LockState } from './lock';
 import { endAt, spotOf, wayBeside, type Landings, type Spot } from './on-foot';
 import { isShut, MADE_M } from './work';
@@ -22,8 +22,8 @@ export interface PassageAsked {
   /** Places of the bridges people walk over. */
   readonly bridges: readonly Landings[];
   /** How the water is made that turns the lock round for her, and that takes her on. */
-  readonly turn: Making | null;
-  readonly run: Making | null;
+  readonly turn: LevelChange | null;
+  readonly run: LevelChange | null;
 }
 
 /** Until the gates stand open to her, and until the crew are back aboard beyond the lock, s. */
@@ -128,7 +128,7 @@ class Gang {
    * The water made: level, and the paddles up. What is wound later than it might be costs the share of the water that does
    * not run meanwhile; exact in the law of a drowned orifice, where the root of the head falls by area times time.
    */
-  make(after: number, { to, first, seconds, halfAt }: Making): number | null {
+  make(after: number, { to, first, seconds, halfAt }: LevelChange): number | null {
     const wound = this.wind(after, to, first);
     if (!wound) return null;
     if (first === 1) return Math.max(wound.done, wound.begun + seconds);

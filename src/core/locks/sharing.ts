@@ -1,7 +1,7 @@
 import { atan2, wrapHalfTurn } from '../math';
 import { COMES_WITHIN, HEADS_FOR_LOCK, AS_NEAR, LOCK_FENDER_M } from '../policy';
 import { intoLock, IN_LOCK, standsAlong, type SitedLock } from './sited';
-import type { End, Side } from './lock';
+import type { End, LockSide } from './lock';
 
 /** A boat that goes through a lock, as she lies now. m, kg, radians. */
 export interface Goer {
@@ -23,7 +23,7 @@ export interface Sharing {
   readonly first: 'she' | 'other';
   readonly because: 'lies there' | 'nearer' | 'heavier';
   /** The wall the other lies to already, looking up-stream; null where she is not in it yet. */
-  readonly wall: Side | null;
+  readonly wall: LockSide | null;
 }
 
 /** How far a boat's foremost end is from the gates she comes to, m; negative once it is between them. */
@@ -52,7 +52,7 @@ export function sharing(sited: SitedLock, from: End, she: Goer, other: Goer): Sh
   if (stands.inside) {
     const where = new Float64Array(2);
     intoLock(where, sited, other.pose.x, other.pose.y);
-    const wall: Side = where[IN_LOCK.T]! > 0 ? 'left' : 'right';
+    const wall: LockSide = where[IN_LOCK.T]! > 0 ? 'left' : 'right';
     return { ...fits, first: 'other', because: 'lies there', wall };
   }
   const [hers, others] = [before(sited, she, from), before(sited, other, from)];

@@ -9,7 +9,7 @@ import {
   jointArea,
   leavesOf,
   lockAtRest,
-  makeLevel,
+  simulateFill,
   orderLock,
   stepsDown,
   timeToLevel,
@@ -228,8 +228,8 @@ describe('a staircase', () => {
       bowUp: true,
       fromUpper: 2,
     };
-    const down = makeLevel(locks[0]!.lock, 'lower', 1, boat)!;
-    const up = makeLevel(locks[1]!.lock, 'upper', 1, boat)!;
+    const down = simulateFill(locks[0]!.lock, 'lower', 1, boat)!;
+    const up = simulateFill(locks[1]!.lock, 'upper', 1, boat)!;
     expect(down.level).toBeCloseTo(2, 1);
     expect(up.level).toBeCloseTo(2, 1);
     expect(up.seconds).toBeCloseTo(down.seconds, 0);

@@ -9,7 +9,7 @@ import {
   type End,
   type Lock,
   type LockState,
-  type Side,
+  type LockSide,
 } from './lock';
 
 /** Levels count as made within so much, m: no gate moves against more, by hand or otherwise. */
@@ -28,7 +28,7 @@ export type LockOrder =
       readonly do: 'gates';
       readonly end: End;
       /** One leaf, or all there are. */
-      readonly leaf?: Side | undefined;
+      readonly leaf?: LockSide | undefined;
       readonly to: 'open' | 'shut';
     };
 

@@ -17,9 +17,9 @@ interface Anchor {
 }
 
 /** Drops an anchor under the bow: its chain runs out as she goes, to a length, and is held there. */
-export function* dropAnchor(crew: Deck, hand: CrewMember, { line, length }: Anchor): Job {
+export function* dropAnchor(crew: Deck, member: CrewMember, { line, length }: Anchor): Job {
   const { at, from, anchor, height } = crew.rigging.lines[line]!;
-  if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not passed');
+  if (!(yield* crew.goTo(member, at))) return crew.tellLine(line, 'not passed');
   if (crew.get(line, LINE.MADE) !== MADE.ABOARD || !anchor)
     return crew.tellLine(line, 'not passed');
   yield crew.now + ANCHOR_LET_GO_S;
@@ -43,14 +43,14 @@ export function* dropAnchor(crew: Deck, hand: CrewMember, { line, length }: Anch
 }
 
 /** Heaves an anchor in, by the windlass it is led to or by hand, until it is up. */
-export function* weighAnchor(crew: Deck, hand: CrewMember, { line }: Anchor): Job {
+export function* weighAnchor(crew: Deck, member: CrewMember, { line }: Anchor): Job {
   const { at, winch } = crew.rigging.lines[line]!;
-  if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');
+  if (!(yield* crew.goTo(member, at))) return crew.tellLine(line, 'not let go');
   const down = () => crew.get(line, LINE.HOLD) > 0;
   if (!down()) return crew.tellLine(line, 'not let go');
   crew.set(line, LINE.MADE, MADE.HELD);
-  crew.set(line, LINE.HOLD, winch === null ? hand.pull : Infinity);
-  crew.set(line, LINE.PULL, winch ?? hand.pull);
+  crew.set(line, LINE.HOLD, winch === null ? member.pull : Infinity);
+  crew.set(line, LINE.PULL, winch ?? member.pull);
   crew.set(line, LINE.HAUL, WINCH_MPS);
   crew.set(line, LINE.UNTIL, 0);
   const deadline = crew.now + HEAVES_FOR_S;

@@ -76,7 +76,7 @@ export class Crew implements Deck, Rails {
     this.fouling = new Fouling(rigging.lines, world);
     this.random = new Random(rigging.seed);
     this.jobs = new LineJobs(this);
-    this.hasHelm = helm !== null && this.people.some((hand) => hand.reaches(helm));
+    this.hasHelm = helm !== null && this.people.some((member) => member.reaches(helm));
   }
 
   get now(): number {
@@ -88,14 +88,14 @@ export class Crew implements Deck, Rails {
     this.rigging.lines.forEach((_, line) => {
       if (this.get(line, LINE.MADE) === MADE.FAST) this.tellLine(line, 'fast');
     });
-    for (const hand of this.people) this.tellCrew(hand, 'at');
+    for (const member of this.people) this.tellCrew(member, 'at');
   }
 
   /** The next moment somebody has to look at what they do, s. */
   next(): number {
     let least = Infinity;
-    for (const hand of this.people) least = Math.min(least, hand.wakes);
-    for (const hand of this.anybody) least = Math.min(least, hand.wakes);
+    for (const member of this.people) least = Math.min(least, member.wakes);
+    for (const member of this.anybody) least = Math.min(least, member.wakes);
     return Math.min(least, this.keeper.wakes);
   }
 
@@ -103,24 +103,24 @@ export class Crew implements Deck, Rails {
   act(): boolean {
     const now = this.now + 1e-9;
     let acted = false;
-    for (const hand of this.people) {
-      acted = hand.act(now) || acted;
-      if (hand.idle) this.backToHelm(hand);
+    for (const member of this.people) {
+      acted = member.act(now) || acted;
+      if (member.idle) this.backToHelm(member);
     }
-    for (const hand of this.anybody) acted = hand.act(now) || acted;
+    for (const member of this.anybody) acted = member.act(now) || acted;
     return this.keeper.act(now) || acted;
   }
 
   give(order: CrewOrder): void {
     const { atHand, job } = ORDERS[order.do];
-    const hand =
+    const member =
       order.by !== null
         ? this.people[order.by]!
         : atHand === 'keeper'
           ? this.keeper
           : this.anybody[lineOf(order)]!;
-    hand.give(
-      (job as (crew: CrewAt, hand: CrewMember, order: CrewOrder) => Job)(this, hand, order),
+    member.give(
+      (job as (crew: CrewAt, member: CrewMember, order: CrewOrder) => Job)(this, member, order),
       this.now,
     );
   }
@@ -128,59 +128,59 @@ export class Crew implements Deck, Rails {
   /** Is somebody at the helm? Yes where nobody was put there to begin with. */
   helmManned(): boolean {
     const { helm } = this.rigging;
-    return !this.hasHelm || helm === null || this.people.some((hand) => hand.reaches(helm));
+    return !this.hasHelm || helm === null || this.people.some((member) => member.reaches(helm));
   }
 
   /** Whoever stood at the helm goes back when there is nothing else to do. */
-  private backToHelm(hand: CrewMember): void {
+  private backToHelm(member: CrewMember): void {
     const { helm, crew } = this.rigging;
-    if (!helm || !this.hasHelm || !hand.at?.aboard || hand.reaches(helm)) return;
-    const home = crew[hand.who!]!.at;
+    if (!helm || !this.hasHelm || !member.at?.aboard || member.reaches(helm)) return;
+    const home = crew[member.who!]!.at;
     if (!home.aboard || between(home.point, helm) > 1e-6) return;
-    if (this.tender.includes(hand)) return;
-    hand.give(this.goes(hand, helm), this.now);
+    if (this.tender.includes(member)) return;
+    member.give(this.goes(member, helm), this.now);
   }
 
-  *goes(hand: CrewMember, point: PointOnBoat): Job {
-    yield* this.goTo(hand, point);
+  *goes(member: CrewMember, point: PointOnBoat): Job {
+    yield* this.goTo(member, point);
   }
 
   /** Walks to a place aboard; not there for somebody who is ashore. */
-  *goTo(hand: CrewMember, point: PointOnBoat): Generator<number, boolean> {
-    if (hand.reaches(point)) return true;
-    const { at } = hand;
+  *goTo(member: CrewMember, point: PointOnBoat): Generator<number, boolean> {
+    if (member.reaches(point)) return true;
+    const { at } = member;
     if (!at?.aboard) {
-      this.tellCrew(hand, 'not there');
+      this.tellCrew(member, 'not there');
       return false;
     }
     const manned = this.helmManned();
-    hand.walking = true;
-    this.leave(hand, point);
-    if (manned && !this.helmManned()) this.tellCrew(hand, 'helm left');
+    member.walking = true;
+    this.leave(member, point);
+    if (manned && !this.helmManned()) this.tellCrew(member, 'helm left');
     yield this.now + between(at.point, point) / WALKS_ABOARD_MPS;
-    hand.walking = false;
-    hand.at = { aboard: true, point };
-    this.tellCrew(hand, 'at');
-    if (!manned && this.helmManned()) this.tellCrew(hand, 'helm manned');
+    member.walking = false;
+    member.at = { aboard: true, point };
+    this.tellCrew(member, 'at');
+    if (!manned && this.helmManned()) this.tellCrew(member, 'helm manned');
     return true;
   }
 
   /** A line held in the hand or on a turn is left to itself by whoever walks away from it. */
-  leave(hand: CrewMember, to: PointOnBoat): void {
+  leave(member: CrewMember, to: PointOnBoat): void {
     this.tender.forEach((holder, line) => {
-      if (holder !== hand || between(this.rigging.lines[line]!.at, to) < 0.5) return;
+      if (holder !== member || between(this.rigging.lines[line]!.at, to) < 0.5) return;
       this.tender[line] = null;
       this.set(line, LINE.HOLD, 0);
       this.tellLine(line, 'left');
     });
   }
 
-  readonly getAshore = (hand: CrewMember) => getAshore(this, hand);
+  readonly getAshore = (member: CrewMember) => getAshore(this, member);
 
   /** Somebody ashore who tends a line goes to something else: on turns its tail lies there and holds a little, off them nothing does. */
-  tailLies(hand: CrewMember, to: { readonly x: number; readonly y: number }): void {
+  tailLies(member: CrewMember, to: { readonly x: number; readonly y: number }): void {
     this.tender.forEach((holder, line) => {
-      if (holder !== hand || hand.at?.aboard !== false) return;
+      if (holder !== member || member.at?.aboard !== false) return;
       if (between(this.endOf(line), to) < AT_HAND_M) return;
       const turns = this.turns[line]!;
       this.set(line, LINE.HAUL, 0);
@@ -191,11 +191,11 @@ export class Crew implements Deck, Rails {
     });
   }
 
-  *walkAshore(hand: CrewMember, mark: MarkOnPlace): Generator<number, boolean> {
-    if (hand.who === null) return true;
-    const { at } = hand;
+  *walkAshore(member: CrewMember, mark: MarkOnPlace): Generator<number, boolean> {
+    if (member.who === null) return true;
+    const { at } = member;
     if (!at || at.aboard) {
-      this.tellCrew(hand, 'not there');
+      this.tellCrew(member, 'not there');
       return false;
     }
     const way = footway(
@@ -205,22 +205,22 @@ export class Crew implements Deck, Rails {
       markNow(this.state, mark),
     );
     if (way === null) {
-      this.tellCrew(hand, 'no way across');
+      this.tellCrew(member, 'no way across');
       return false;
     }
-    this.tailLies(hand, markNow(this.state, mark));
+    this.tailLies(member, markNow(this.state, mark));
     yield this.now + way / WALKS_ASHORE_MPS;
-    hand.at = { aboard: false, mark };
-    this.tellCrew(hand, 'at');
+    member.at = { aboard: false, mark };
+    this.tellCrew(member, 'at');
     return true;
   }
 
   /** Walks to where a line is tended: aboard, or to its other end by somebody ashore who has its tail; not of a doubled one. */
-  *toTend(hand: CrewMember, line: number): Generator<number, boolean> {
+  *toTend(member: CrewMember, line: number): Generator<number, boolean> {
     const { at, doubled } = this.rigging.lines[line]!;
-    if (hand.at?.aboard !== false || doubled || !ON.has(this.get(line, LINE.MADE)))
-      return yield* this.goTo(hand, at);
-    return yield* this.walkAshore(hand, { name: '', ...this.endOf(line) });
+    if (member.at?.aboard !== false || doubled || !ON.has(this.get(line, LINE.MADE)))
+      return yield* this.goTo(member, at);
+    return yield* this.walkAshore(member, { name: '', ...this.endOf(line) });
   }
 
   /** Is somebody of the crew aboard? Null where they are not known of. */
@@ -230,11 +230,11 @@ export class Crew implements Deck, Rails {
   idleAshore(mark: MarkOnPlace): CrewMember | null {
     let best: CrewMember | null = null;
     let least = Infinity;
-    for (const hand of this.people) {
-      if (!hand.idle || !hand.at || hand.at.aboard) continue;
-      const far = between(markNow(this.state, hand.at.mark), markNow(this.state, mark));
+    for (const member of this.people) {
+      if (!member.idle || !member.at || member.at.aboard) continue;
+      const far = between(markNow(this.state, member.at.mark), markNow(this.state, mark));
       if (far < least) {
-        best = hand;
+        best = member;
         least = far;
       }
     }
@@ -304,11 +304,19 @@ export class Crew implements Deck, Rails {
     this.events.push({ time: this.now, is: 'lock', lock, what, who });
   }
 
-  tellCrew(hand: CrewMember, what: CrewEvent): void {
-    if (hand.who === null || !hand.at) return;
-    const { at } = hand;
+  tellCrew(member: CrewMember, what: CrewEvent): void {
+    if (member.who === null || !member.at) return;
+    const { at } = member;
     const { x, y } = at.aboard ? at.point : markNow(this.state, at.mark);
-    this.events.push({ time: this.now, is: 'crew', who: hand.who, what, aboard: at.aboard, x, y });
+    this.events.push({
+      time: this.now,
+      is: 'crew',
+      who: member.who,
+      what,
+      aboard: at.aboard,
+      x,
+      y,
+    });
   }
 }
 

@@ -22,10 +22,10 @@ export interface Deck {
   tellLine(line: number, what: LineEvent): void;
   /** How many turns each line was last put on. */
   readonly turns: number[];
-  goTo(hand: CrewMember, point: PointOnBoat): Generator<number, boolean>;
-  toTend(hand: CrewMember, line: number): Generator<number, boolean>;
-  getAshore(hand: CrewMember): Generator<number, boolean>;
-  walkAshore(hand: CrewMember, mark: MarkOnPlace): Generator<number, boolean>;
+  goTo(member: CrewMember, point: PointOnBoat): Generator<number, boolean>;
+  toTend(member: CrewMember, line: number): Generator<number, boolean>;
+  getAshore(member: CrewMember): Generator<number, boolean>;
+  walkAshore(member: CrewMember, mark: MarkOnPlace): Generator<number, boolean>;
   idleAshore(mark: MarkOnPlace): CrewMember | null;
   windFrom(mark: MarkOnPlace): number;
   comesHome(line: number): void;

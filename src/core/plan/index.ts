@@ -21,7 +21,7 @@ export {
   type Whereabouts,
 } from './rigging';
 export { mirroredMark, mirroredPlan, mirroredPoint } from './mirror';
-export { obey } from './obey';
+export { applyOrder } from './apply-order';
 export type { Channel } from './channel';
 export { CUES, isGroup, type Cue, type CueName, type SimpleCue } from './cues';
 export {
@@ -53,4 +53,4 @@ export {
   type SpeedOver,
   type TendHow,
 } from './references';
-export type { Ending, Plan, PlanStep, TimedOrder, WayOut } from './types';
+export type { PlanEnd, Plan, PlanStep, TimedOrder, WayOut } from './types';

@@ -75,23 +75,23 @@ export class LineJobs {
     crew.turns[line] = 0;
   }
 
-  *pass(hand: CrewMember, order: Pass): Job {
+  *pass(member: CrewMember, order: Pass): Job {
     const { crew } = this;
     const { line, how } = order;
     if (this.made(line) !== MADE.ABOARD) return crew.tellLine(line, 'not passed');
-    if (order.to.tail) return yield* this.pickUp(hand, order, order.to.tail);
-    if (how === 'carry') return yield* this.carry(hand, order);
-    if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
+    if (order.to.tail) return yield* this.pickUp(member, order, order.to.tail);
+    if (how === 'carry') return yield* this.carry(member, order);
+    if (!(yield* crew.goTo(member, crew.rigging.lines[line]!.at)))
       return crew.tellLine(line, 'not passed');
     if (crew.mishaps.late > 0) {
       const { late } = crew.mishaps;
       crew.mishaps.late = 0;
       yield crew.now + late;
     }
-    this.make(line, MADE.PASSING, 0, hand);
+    this.make(line, MADE.PASSING, 0, member);
     crew.tellLine(line, 'passing');
-    const on = how === 'drop' ? yield* this.drop(order) : yield* this.throw(hand, order);
-    if (on && this.putOn(hand, order)) return;
+    const on = how === 'drop' ? yield* this.drop(order) : yield* this.throw(member, order);
+    if (on && this.putOn(member, order)) return;
     this.make(line, MADE.ABOARD, 0, null);
     crew.tellLine(line, 'not passed');
   }
@@ -100,12 +100,12 @@ export class LineJobs {
    * A ground line: its tail is hooked at the quay by the end of the boat that lies there, and walked along the deck to
    * where it is to be made on.
    */
-  private *pickUp(hand: CrewMember, order: Pass, tail: MarkOnPlace): Job {
+  private *pickUp(member: CrewMember, order: Pass, tail: MarkOnPlace): Job {
     const { crew } = this;
     const { line } = order;
     const { at } = crew.rigging.lines[line]!;
     const near = this.nearestPoint(tail);
-    if (!(yield* crew.goTo(hand, near))) return crew.tellLine(line, 'not passed');
+    if (!(yield* crew.goTo(member, near))) return crew.tellLine(line, 'not passed');
     const off = () => between(pointOnWater(crew.state, near.x, near.y), tail);
     const deadline = crew.now + WAITS_S;
     while (off() > HOOK_REACH_M) {
@@ -113,18 +113,18 @@ export class LineJobs {
       yield crew.now + LOOKS_S;
     }
     yield crew.now + DROP_S;
-    this.make(line, MADE.PASSING, 0, hand);
+    this.make(line, MADE.PASSING, 0, member);
     // While it is walked along, it hangs from the hand to the quay and to the bottom.
     crew.set(line, LINE.EAST, tail.x);
     crew.set(line, LINE.NORTH, tail.y);
     crew.tellLine(line, 'picked up');
-    if (hand.who === null) yield crew.now + between(near, at) / WALKS_ABOARD_MPS;
-    else if (!(yield* crew.goTo(hand, at))) {
+    if (member.who === null) yield crew.now + between(near, at) / WALKS_ABOARD_MPS;
+    else if (!(yield* crew.goTo(member, at))) {
       this.make(line, MADE.ABOARD, 0, null);
       return crew.tellLine(line, 'not passed');
     }
     if (this.made(line) !== MADE.PASSING) return;
-    if (this.putOn(hand, order)) return;
+    if (this.putOn(member, order)) return;
     this.make(line, MADE.ABOARD, 0, null);
     crew.tellLine(line, 'not passed');
   }
@@ -175,10 +175,10 @@ export class LineJobs {
     return true;
   }
 
-  private *throw(hand: CrewMember, order: Pass): Generator<number, boolean> {
+  private *throw(member: CrewMember, order: Pass): Generator<number, boolean> {
     const { crew } = this;
     const { line, to: mark } = order;
-    const range = () => throwRange(hand.throws, crew.windFrom(mark));
+    const range = () => throwRange(member.throws, crew.windFrom(mark));
     for (let i = 0; i < THROWS_TRIED; i++) {
       if (!(yield* this.untilWithin(order, () => 0.9 * range()))) return false;
       const distance = this.distance(order);
@@ -203,21 +203,21 @@ export class LineJobs {
   }
 
   /** Taken from the boat by somebody ashore, or ashore by somebody who steps there with it, and carried to where it goes. */
-  private *carry(hand: CrewMember, order: Pass): Job {
+  private *carry(member: CrewMember, order: Pass): Job {
     const { crew } = this;
     const { line, to: mark } = order;
     const handOver = () => ({ name: '', ...this.fairlead(line) });
-    if (hand.at?.aboard) {
-      if (!(yield* crew.goTo(hand, crew.rigging.lines[line]!.at)))
+    if (member.at?.aboard) {
+      if (!(yield* crew.goTo(member, crew.rigging.lines[line]!.at)))
         return crew.tellLine(line, 'not passed');
-      if (!(yield* crew.getAshore(hand))) return crew.tellLine(line, 'not passed');
-    } else if (hand.who !== null) {
-      if (!(yield* crew.walkAshore(hand, handOver()))) return crew.tellLine(line, 'not passed');
+      if (!(yield* crew.getAshore(member))) return crew.tellLine(line, 'not passed');
+    } else if (member.who !== null) {
+      if (!(yield* crew.walkAshore(member, handOver()))) return crew.tellLine(line, 'not passed');
       const deadline = crew.now + WAITS_S;
       while (
-        !hand.at ||
-        hand.at.aboard ||
-        between(markNow(crew.state, hand.at.mark), handOver()) > HAND_OVER_M
+        !member.at ||
+        member.at.aboard ||
+        between(markNow(crew.state, member.at.mark), handOver()) > HAND_OVER_M
       ) {
         if (crew.now >= deadline) return crew.tellLine(line, 'not passed');
         yield crew.now + LOOKS_S;
@@ -225,7 +225,7 @@ export class LineJobs {
     }
     this.make(line, MADE.PASSING, 0, null);
     crew.tellLine(line, 'passing');
-    yield* crew.walkAshore(hand, mark);
+    yield* crew.walkAshore(member, mark);
     yield crew.now + MAKE_ON_S;
     // Its other end was made fast aboard before.
     const length = order.length ?? crew.reading(line).span + LEFT_SLACK_M;
@@ -235,7 +235,7 @@ export class LineJobs {
   }
 
   /** Its end is on; false where there is not line enough. */
-  private putOn(hand: CrewMember | null, { line, to: mark, length }: Pass): boolean {
+  private putOn(member: CrewMember | null, { line, to: mark, length }: Pass): boolean {
     const { crew } = this;
     const { height } = crew.rigging.lines[line]!;
     const of = lineAt(crew.world, line).boat;
@@ -253,7 +253,7 @@ export class LineJobs {
     const out = length === null ? span + LEFT_SLACK_M : Math.max(length, span + LEFT_SNUG_M);
     crew.set(line, LINE.LENGTH, Math.max(SHORTEST_M, Math.min(total, out)));
     crew.tellLine(line, 'on');
-    if (length === null) this.make(line, MADE.HELD, this.heldBy(line, hand!.pull), hand);
+    if (length === null) this.make(line, MADE.HELD, this.heldBy(line, member!.pull), member);
     else {
       this.make(line, MADE.FAST, Infinity, null);
       crew.tellLine(line, 'fast');
@@ -261,22 +261,22 @@ export class LineJobs {
     return true;
   }
 
-  *tend(hand: CrewMember, order: Tend): Job {
+  *tend(member: CrewMember, order: Tend): Job {
     const { crew } = this;
     const { line, how } = order;
-    if (!(yield* crew.toTend(hand, line))) return;
+    if (!(yield* crew.toTend(member, line))) return;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not passed');
     switch (how) {
       case 'hold':
-        this.make(line, MADE.HELD, this.heldBy(line, hand.pull), hand);
+        this.make(line, MADE.HELD, this.heldBy(line, member.pull), member);
         return;
       case 'turn':
         yield crew.now + TURN_S;
-        this.onTurns(hand, line, order.turns);
+        this.onTurns(member, line, order.turns);
         return crew.tellLine(line, 'on a turn');
       case 'keep':
         yield crew.now + TURN_S;
-        this.onTurns(hand, line, order.turns);
+        this.onTurns(member, line, order.turns);
         crew.set(line, LINE.PULL, SNUG_N);
         crew.set(line, LINE.HAUL, KEEPS_SNUG_MPS);
         crew.set(line, LINE.UNTIL, SHORTEST_M);
@@ -287,9 +287,9 @@ export class LineJobs {
         this.make(line, MADE.FAST, Infinity, null);
         return crew.tellLine(line, 'fast');
       case 'haul':
-        return yield* this.haul(hand, order);
+        return yield* this.haul(member, order);
       case 'ease':
-        return yield* this.ease(hand, order);
+        return yield* this.ease(member, order);
     }
   }
 
@@ -298,18 +298,18 @@ export class LineJobs {
     return this.crew.rigging.lines[line]!.doubled ? 2 * hold : hold;
   }
 
-  private onTurns(hand: CrewMember, line: number, turns: number): void {
-    const hold = carriedOnTurns(hand.pull, ROPE_FRICTION, turns);
-    this.make(line, MADE.TURNED, this.heldBy(line, hold), hand);
+  private onTurns(member: CrewMember, line: number, turns: number): void {
+    const hold = carriedOnTurns(member.pull, ROPE_FRICTION, turns);
+    this.make(line, MADE.TURNED, this.heldBy(line, hold), member);
     this.crew.turns[line] = turns;
   }
 
-  private *haul(hand: CrewMember, { line, length, winch }: Tend): Job {
+  private *haul(member: CrewMember, { line, length, winch }: Tend): Job {
     const { crew } = this;
     const drum = winch ? crew.rigging.lines[line]!.winch : null;
     const geared = drum !== null;
-    const pull = drum ?? hand.pull;
-    this.make(line, MADE.HELD, geared ? Infinity : this.heldBy(line, pull), hand);
+    const pull = drum ?? member.pull;
+    this.make(line, MADE.HELD, geared ? Infinity : this.heldBy(line, pull), member);
     crew.set(line, LINE.PULL, this.heldBy(line, pull));
     crew.set(line, LINE.HAUL, geared ? WINCH_MPS : HAULS_MPS);
     crew.set(line, LINE.UNTIL, length ?? SHORTEST_M);
@@ -322,17 +322,17 @@ export class LineJobs {
       crew.now < until &&
       crew.get(line, LINE.LENGTH) > crew.get(line, LINE.UNTIL) + 0.01 &&
       crew.reading(line).tension < done &&
-      !(length !== null && hand.wantedSince(began))
+      !(length !== null && member.wantedSince(began))
     )
       yield crew.now + LOOKS_S;
     crew.set(line, LINE.HAUL, 0);
     crew.tellLine(line, 'hauled');
   }
 
-  private *ease(hand: CrewMember, { line, length }: Tend): Job {
+  private *ease(member: CrewMember, { line, length }: Tend): Job {
     const { crew } = this;
     if (this.made(line) === MADE.FAST) yield crew.now + TURN_S;
-    this.onTurns(hand, line, EASING_TURNS);
+    this.onTurns(member, line, EASING_TURNS);
     const until = crew.get(line, LINE.LENGTH) + (length ?? Infinity);
     crew.set(line, LINE.HAUL, -EASES_MPS);
     crew.set(line, LINE.UNTIL, Math.min(until, lineLimits(crew.world, line).total));
@@ -347,17 +347,17 @@ export class LineJobs {
     crew.tellLine(line, 'eased');
   }
 
-  *letGo(hand: CrewMember, line: number): Job {
+  *letGo(member: CrewMember, line: number): Job {
     const { crew } = this;
     const { doubled, at } = crew.rigging.lines[line]!;
     if (!ON.has(this.made(line))) return crew.tellLine(line, 'not let go');
     const end = { name: '', ...crew.endOf(line) };
-    const aboard = hand.who !== null && hand.at?.aboard === true;
+    const aboard = member.who !== null && member.at?.aboard === true;
     if (doubled || aboard) {
-      if (!(yield* crew.goTo(hand, at))) return crew.tellLine(line, 'not let go');
-    } else if (!(yield* crew.walkAshore(hand, end))) return crew.tellLine(line, 'not let go');
+      if (!(yield* crew.goTo(member, at))) return crew.tellLine(line, 'not let go');
+    } else if (!(yield* crew.walkAshore(member, end))) return crew.tellLine(line, 'not let go');
     // Off its turns by whoever has its tail there, a line may pull as it likes; a loop has to be lifted.
-    const tail = crew.tender[line] === hand && !aboard;
+    const tail = crew.tender[line] === member && !aboard;
     if (doubled || tail) yield crew.now + CAST_OFF_S;
     else if (!(yield* untilLifted(crew, line, aboard))) return crew.tellLine(line, 'not let go');
     if (!ON.has(this.made(line))) return;

@@ -11,7 +11,7 @@ import {
   wayOnFoot,
   type End,
   type LockOrder,
-  type Side,
+  type LockSide,
   type SitedLock,
   type Spot,
 } from '../locks';
@@ -28,37 +28,37 @@ interface AtLock {
 }
 
 /** What the jobs at a lock need to know and to tell. */
-export interface LockSide {
+export interface LockWorkAt {
   readonly state: SimState;
   readonly world: World;
   readonly now: number;
   tellLock(lock: number, what: LockEvent, who: number | null): void;
-  tailLies(hand: CrewMember, to: { readonly x: number; readonly y: number }): void;
+  tailLies(member: CrewMember, to: { readonly x: number; readonly y: number }): void;
 }
 
 /** Walks to a place by the lock; whoever is at hand is there. */
 function* goTo(
-  at: LockSide,
-  hand: CrewMember,
+  at: LockWorkAt,
+  member: CrewMember,
   lock: number,
   spot: Spot,
 ): Generator<number, boolean> {
-  if (hand.who === null) return true;
+  if (member.who === null) return true;
   const sited = at.world.gates!.locks[lock]!;
-  if (!hand.at || hand.at.aboard) {
-    at.tellLock(lock, 'not there', hand.who);
+  if (!member.at || member.at.aboard) {
+    at.tellLock(lock, 'not there', member.who);
     return false;
   }
-  const here = markNow(at.state, hand.at.mark);
+  const here = markNow(at.state, member.at.mark);
   const way = wayOnFoot(sited, at.state.locks[lock]!, spotAt(sited, here), spot, at.world.bridges);
   if (way === null) {
-    at.tellLock(lock, 'no way across', hand.who);
+    at.tellLock(lock, 'no way across', member.who);
     return false;
   }
   const there = outOfLock(sited, spot.s, spot.t);
-  at.tailLies(hand, there);
+  at.tailLies(member, there);
   yield at.now + way / WALKS_ASHORE_MPS;
-  hand.at = { aboard: false, mark: { name: '', ...there } };
+  member.at = { aboard: false, mark: { name: '', ...there } };
   return true;
 }
 
@@ -71,47 +71,47 @@ function between(locks: readonly SitedLock[], asked: AtLock): AtLock {
 }
 
 /** Do the gates at the far end of the chamber below stand open, in a staircase? */
-function openBelow({ world, state }: LockSide, lock: number): boolean {
+function openBelow({ world, state }: LockWorkAt, lock: number): boolean {
   const { locks } = world.gates!;
   const { below } = locks[lock]!;
   return below !== undefined && !isShut(locks[below]!.lock, state.locks[below]!, 'lower');
 }
 
 /** A paddle wound, or gates swung, by somebody ashore: walked to, waited for, and done in its own time. */
-export function* workAtLock(at: LockSide, hand: CrewMember, asked: AtLock): Job {
+export function* workAtLock(at: LockWorkAt, member: CrewMember, asked: AtLock): Job {
   const { lock, order } = between(at.world.gates!.locks, asked);
-  if (order.do === 'wind') yield* wind(at, hand, lock, order);
-  else yield* swing(at, hand, lock, order);
+  if (order.do === 'wind') yield* wind(at, member, lock, order);
+  else yield* swing(at, member, lock, order);
 }
 
 function* wind(
-  at: LockSide,
-  hand: CrewMember,
+  at: LockWorkAt,
+  member: CrewMember,
   lock: number,
   order: Extract<LockOrder, { do: 'wind' }>,
 ): Job {
   const sited = at.world.gates!.locks[lock]!;
   const state = at.state.locks[lock]!;
   const paddle = sited.lock.paddles[order.paddle]!;
-  if (!(yield* goTo(at, hand, lock, spotOf(sited.lock, paddle.end, paddle.side)))) return;
+  if (!(yield* goTo(at, member, lock, spotOf(sited.lock, paddle.end, paddle.side)))) return;
   const turns = Math.abs(order.to - state.open[order.paddle]!);
-  at.tellLock(lock, order.to > state.open[order.paddle]! ? 'paddle up' : 'paddle down', hand.who);
+  at.tellLock(lock, order.to > state.open[order.paddle]! ? 'paddle up' : 'paddle down', member.who);
   orderLock(sited.lock, state, order);
   yield at.now + turns * paddle.winding;
 }
 
 /** The leaf on whose side somebody stands comes first. */
 function nearestFirst(
-  at: LockSide,
-  hand: CrewMember,
+  at: LockWorkAt,
+  member: CrewMember,
   lock: number,
   end: End,
-  sides: readonly Side[],
-): readonly Side[] {
-  if (!hand.at || hand.at.aboard) return sides;
+  sides: readonly LockSide[],
+): readonly LockSide[] {
+  if (!member.at || member.at.aboard) return sides;
   const sited = at.world.gates!.locks[lock]!;
-  const here = spotAt(sited, markNow(at.state, hand.at.mark));
-  const off = (side: Side) => {
+  const here = spotAt(sited, markNow(at.state, member.at.mark));
+  const off = (side: LockSide) => {
     const { s, t } = spotOf(sited.lock, end, side);
     return Math.abs(here.s - s) + Math.abs(here.t - t);
   };
@@ -119,8 +119,8 @@ function nearestFirst(
 }
 
 function* swing(
-  at: LockSide,
-  hand: CrewMember,
+  at: LockWorkAt,
+  member: CrewMember,
   lock: number,
   order: Extract<LockOrder, { do: 'gates' }>,
 ): Job {
@@ -128,21 +128,21 @@ function* swing(
   const state = at.state.locks[lock]!;
   const { end, to, leaf } = order;
   const sides = leafSides(sited.lock, end);
-  const wanted = leaf && sides.includes(leaf) ? [leaf] : nearestFirst(at, hand, lock, end, sides);
+  const wanted = leaf && sides.includes(leaf) ? [leaf] : nearestFirst(at, member, lock, end, sides);
   for (const side of wanted) {
-    if (!(yield* goTo(at, hand, lock, spotOf(sited.lock, end, side)))) return;
+    if (!(yield* goTo(at, member, lock, spotOf(sited.lock, end, side)))) return;
     const until = at.now + LEANS_FOR_S;
     while (to === 'open' && Math.abs(headAt(state, end)) > MADE_M) {
-      if (at.now >= until) return at.tellLock(lock, 'never level', hand.who);
+      if (at.now >= until) return at.tellLock(lock, 'never level', member.who);
       yield at.now + LOOKS_S;
     }
     if (
       (to === 'open' && end === 'lower' && openBelow(at, lock)) ||
       orderLock(sited.lock, state, { ...order, leaf: side })
     )
-      return at.tellLock(lock, 'other gates open', hand.who);
-    at.tellLock(lock, to === 'open' ? 'gates open' : 'gates shut', hand.who);
+      return at.tellLock(lock, 'other gates open', member.who);
+    at.tellLock(lock, to === 'open' ? 'gates open' : 'gates shut', member.who);
     // Whoever is at hand has somebody on each side.
-    if (hand.who !== null) yield at.now + gatesOf(sited.lock, end).swing;
+    if (member.who !== null) yield at.now + gatesOf(sited.lock, end).swing;
   }
 }

@@ -34,7 +34,7 @@ import type { RunEvent } from './events';
 import { LockGrip, type Grip, type Gripped } from './lock-grip';
 
 /** When something is to come, as it was told, s, and the water that ran as it was reckoned, m³/s. */
-interface Due {
+interface ToldDue {
   readonly at: number;
   flow: number;
 }
@@ -57,7 +57,7 @@ const HANGS = {
 export class LockMonitor {
   private readonly riseWhenFast = new Map<number, number>();
   private readonly told = new Set<string>();
-  private readonly due = new Map<string, Due>();
+  private readonly due = new Map<string, ToldDue>();
   hung = false;
   private readonly grip: LockGrip;
 

@@ -5,7 +5,7 @@ import type { RunEvent } from './events';
 import { lookAt } from './expectations';
 import { armTrigger, type Trigger } from './cues';
 import { isDoneBy } from './orders';
-import { obey } from './obey';
+import { applyOrder } from './apply-order';
 import { NO_RIGGING, type Rigging } from './rigging';
 import type { ControlOrder } from './orders';
 import type { Expectation } from './expectations';
@@ -137,7 +137,7 @@ export class PlanController implements Controller {
   private handsAct(): boolean {
     const acted = this.crew.act();
     if (this.waiting.length > 0 && this.crew.helmManned()) {
-      for (const order of this.waiting) obey(order, this.state, this.world);
+      for (const order of this.waiting) applyOrder(order, this.state, this.world);
       this.waiting = [];
     }
     return acted;
@@ -210,7 +210,8 @@ export class PlanController implements Controller {
   private give(step: number, { order }: TimedOrder): void {
     this.events.push({ time: this.state.time, is: 'order', step, order });
     if (isDoneBy(order, 'crew')) this.crew.give(order);
-    else if (order.do === 'call' || this.crew.helmManned()) obey(order, this.state, this.world);
+    else if (order.do === 'call' || this.crew.helmManned())
+      applyOrder(order, this.state, this.world);
     else this.waiting.push(order);
   }
 }

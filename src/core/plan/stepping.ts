@@ -29,10 +29,10 @@ export interface Rails {
   readonly now: number;
   inDanger: boolean;
   helmManned(): boolean;
-  leave(hand: CrewMember, to: PointOnBoat): void;
-  tailLies(hand: CrewMember, to: Ashore): void;
-  walkAshore(hand: CrewMember, mark: MarkOnPlace): Generator<number, boolean>;
-  tellCrew(hand: CrewMember, what: CrewEvent): void;
+  leave(member: CrewMember, to: PointOnBoat): void;
+  tailLies(member: CrewMember, to: Ashore): void;
+  walkAshore(member: CrewMember, mark: MarkOnPlace): Generator<number, boolean>;
+  tellCrew(member: CrewMember, what: CrewEvent): void;
 }
 
 /** Where one steps, and how one gets there from ashore. */
@@ -47,10 +47,15 @@ function propellerNear({ world, state }: Rails, point: PointOnBoat): boolean {
   );
 }
 
-function lookForPropeller(at: Rails, hand: CrewMember, point: PointOnBoat, before: boolean): void {
+function lookForPropeller(
+  at: Rails,
+  member: CrewMember,
+  point: PointOnBoat,
+  before: boolean,
+): void {
   if (!before && !propellerNear(at, point)) return;
   at.inDanger = true;
-  at.tellCrew(hand, 'in danger');
+  at.tellCrew(member, 'in danger');
 }
 
 /** Where one stands, and the deck's edge abreast of that on either side: who is to step walks to the one that is near. */
@@ -89,7 +94,7 @@ function bestOf(
 /** Waits until one can step at one of some points, or by a ladder: near enough, slow enough, and from where one can get to on foot. */
 function* untilSteppable(
   at: Rails,
-  hand: CrewMember,
+  member: CrewMember,
   points: readonly PointOnBoat[],
   from: (point: PointOnBoat) => Ashore,
 ): Generator<number, Stepped | null> {
@@ -102,7 +107,7 @@ function* untilSteppable(
   let found = look(STEP_UP_M);
   while (!found) {
     if (at.now >= deadline) {
-      at.tellCrew(hand, look(Infinity) ? 'too high to step' : 'could not step');
+      at.tellCrew(member, look(Infinity) ? 'too high to step' : 'could not step');
       return null;
     }
     yield at.now + LOOKS_S;
@@ -110,58 +115,62 @@ function* untilSteppable(
   }
   const before = propellerNear(at, found.point);
   yield at.now + STEP_OVER_S;
-  lookForPropeller(at, hand, found.point, before);
+  lookForPropeller(at, member, found.point, before);
   return found;
 }
 
 /** Up or down a ladder. */
-function* climb(at: Rails, hand: CrewMember, { point, footing }: Stepped): Generator<number, void> {
+function* climb(
+  at: Rails,
+  member: CrewMember,
+  { point, footing }: Stepped,
+): Generator<number, void> {
   if (footing.climb === 0) return;
-  at.tellCrew(hand, 'on a ladder');
+  at.tellCrew(member, 'on a ladder');
   yield at.now + ON_LADDER_S + footing.climb / CLIMBS_MPS;
-  lookForPropeller(at, hand, point, false);
+  lookForPropeller(at, member, point, false);
 }
 
 /** Steps, or climbs, on to what she lies by; tells whether they got there. */
-export function* getAshore(at: Rails, hand: CrewMember): Generator<number, boolean> {
-  if (!hand.at?.aboard) {
-    at.tellCrew(hand, 'not there');
+export function* getAshore(at: Rails, member: CrewMember): Generator<number, boolean> {
+  if (!member.at?.aboard) {
+    at.tellCrew(member, 'not there');
     return false;
   }
-  const { point } = hand.at;
+  const { point } = member.at;
   // Whatever she lies against will do.
   const beside = ({ x, y }: PointOnBoat) => pointOnWater(at.state, x, y);
-  const found = yield* untilSteppable(at, hand, railsBeside(at, point), beside);
+  const found = yield* untilSteppable(at, member, railsBeside(at, point), beside);
   if (!found) return false;
   yield at.now + between(point, found.point) / WALKS_ABOARD_MPS;
   const manned = at.helmManned();
-  at.leave(hand, { name: '', x: Infinity, y: Infinity });
-  yield* climb(at, hand, found);
-  hand.at = { aboard: false, mark: { name: '', ...beside(found.point) } };
-  at.tellCrew(hand, 'ashore');
-  if (manned && !at.helmManned()) at.tellCrew(hand, 'helm left');
+  at.leave(member, { name: '', x: Infinity, y: Infinity });
+  yield* climb(at, member, found);
+  member.at = { aboard: false, mark: { name: '', ...beside(found.point) } };
+  at.tellCrew(member, 'ashore');
+  if (manned && !at.helmManned()) at.tellCrew(member, 'helm left');
   return true;
 }
 
-export function* stepAshore(at: Rails, hand: CrewMember, mark: MarkOnPlace): Job {
-  if (yield* getAshore(at, hand)) yield* at.walkAshore(hand, mark);
+export function* stepAshore(at: Rails, member: CrewMember, mark: MarkOnPlace): Job {
+  if (yield* getAshore(at, member)) yield* at.walkAshore(member, mark);
 }
 
-export function* stepAboard(at: Rails, hand: CrewMember, point: PointOnBoat): Job {
-  if (!hand.at || hand.at.aboard) return at.tellCrew(hand, 'not there');
-  const { mark } = hand.at;
+export function* stepAboard(at: Rails, member: CrewMember, point: PointOnBoat): Job {
+  if (!member.at || member.at.aboard) return at.tellCrew(member, 'not there');
+  const { mark } = member.at;
   const from = () => markNow(at.state, mark);
   const here = pointOnWater(at.state, point.x, point.y);
   const soon = bestOf(at, [...railsBeside(at, point), ...railsByLadders(at)], from, STEP_UP_M);
   yield at.now + (soon?.footing.way ?? between(from(), here)) / WALKS_ASHORE_MPS;
-  const found = yield* untilSteppable(at, hand, railsBeside(at, point), from);
+  const found = yield* untilSteppable(at, member, railsBeside(at, point), from);
   if (!found) return;
-  at.tailLies(hand, pointOnWater(at.state, found.point.x, found.point.y));
-  yield* climb(at, hand, found);
-  hand.at = { aboard: true, point: found.point };
-  at.tellCrew(hand, 'aboard');
+  at.tailLies(member, pointOnWater(at.state, found.point.x, found.point.y));
+  yield* climb(at, member, found);
+  member.at = { aboard: true, point: found.point };
+  at.tellCrew(member, 'aboard');
   if (found.point === point) return;
   yield at.now + between(found.point, point) / WALKS_ABOARD_MPS;
-  hand.at = { aboard: true, point };
-  at.tellCrew(hand, 'at');
+  member.at = { aboard: true, point };
+  at.tellCrew(member, 'at');
 }

@@ -6,10 +6,10 @@ import type { Order } from './orders';
 export interface Plan {
   readonly steps: readonly PlanStep[];
   /** When the manoeuvre is over, counted as the cue after the last step. */
-  readonly end: Ending;
+  readonly end: PlanEnd;
 }
 
-export interface Ending {
+export interface PlanEnd {
   readonly cue: Cue;
   /** Longest wait for the cue, s. */
   readonly within: number;

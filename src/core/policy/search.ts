@@ -26,7 +26,7 @@ export const ASTERN_OUT_LENGTHS = 1.2;
 export const ESCAPE_HELD_FOR_S = 25;
 
 /** Beyond this nobody counts seconds. */
-export const LONGEST_IN_HAND_S = 60;
+export const LONGEST_TIME_TO_CONTACT_S = 60;
 
 /** Seconds a helm takes to see that it goes wrong and to act. Judgement. */
 export const REACTION_S = 2;

@@ -3,7 +3,7 @@ import { wrapHalfTurn } from '../math';
 import type { Gear } from '../simulation';
 import { firmThrottle } from '../trials';
 import type { Rollout } from './rollout';
-import { engines, letGo, wheel } from './hands';
+import { engines, letGo, wheel } from './controls';
 
 /** The standard ways out of a manoeuvre. */
 export const ESCAPES = ['stop', 'astern', 'port', 'starboard', 'hold'] as const;

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { assembleCraft } from '../boat';
 import { runPlan, type RunInput } from '../plan';
-import { LONGEST_IN_HAND_S, REACTION_S } from '../policy';
+import { LONGEST_TIME_TO_CONTACT_S, REACTION_S } from '../policy';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { firmThrottle, stopFrom, driftFrom } from '../trials';
 import { MPS_PER_KNOT } from '../units';
 import { Rollout, Surroundings } from './rollout';
-import { inHandFrom } from './in-hand';
+import { timeToContactFrom } from './time-to-contact';
 import { windLimit } from './limits';
 import { coarseToFine, surveyed, surveyRun } from './survey';
 import { NO_VARIATION, vary } from './vary';
@@ -85,7 +85,7 @@ describe('time in hand', () => {
     const from = new Rollout(about, still(about)).state;
     from.motion[3] = 0.8;
     const bow = Math.max(...sloop().hull.deck.filter((_, i) => i % 2 === 0));
-    const alone = inHandFrom(about, from, 'as they are')!;
+    const alone = timeToContactFrom(about, from, 'as they are')!;
     expect(alone.name).toBe('quay');
     expect(alone.part).toMatch(/bow/);
     expect(alone.seconds).toBeGreaterThan((12 - bow) / 0.8);
@@ -95,8 +95,8 @@ describe('time in hand', () => {
 
   it('is more than a minute where there is nothing', () => {
     const about = new Surroundings(inputOf([stepOf(START, [])], START));
-    expect(inHandFrom(about, still(about), 'neutral')).toBeNull();
-    expect(LONGEST_IN_HAND_S).toBe(60);
+    expect(timeToContactFrom(about, still(about), 'neutral')).toBeNull();
+    expect(LONGEST_TIME_TO_CONTACT_S).toBe(60);
   });
 
   it('with an engine left in gear is shorter than in neutral', () => {
@@ -107,8 +107,8 @@ describe('time in hand', () => {
     from.engines[0]!.orderedGear = 1;
     from.engines[0]!.engaged = 1;
     from.engines[0]!.throttle = 0.3;
-    const alone = inHandFrom(about, from, 'as they are')!;
-    const neutral = inHandFrom(about, from, 'neutral')!;
+    const alone = timeToContactFrom(about, from, 'as they are')!;
+    const neutral = timeToContactFrom(about, from, 'neutral')!;
     expect(alone.seconds).toBeLessThan(neutral.seconds);
     expect(alone.speed).toBeGreaterThan(neutral.speed);
   });
@@ -191,9 +191,12 @@ describe('the way out', () => {
       expect(twin.wayOut.grade).toBe(moment.wayOut.grade);
       const by = moment.wayOut.by;
       expect(twin.wayOut.by).toBe(by === null ? null : (other[by] ?? by));
-      expect(twin.inHand?.alone?.name).toBe(moment.inHand?.alone?.name);
-      if (moment.inHand?.neutral)
-        expect(twin.inHand!.neutral!.seconds).toBeCloseTo(moment.inHand.neutral.seconds, 3);
+      expect(twin.timeToContact?.alone?.name).toBe(moment.timeToContact?.alone?.name);
+      if (moment.timeToContact?.neutral)
+        expect(twin.timeToContact!.neutral!.seconds).toBeCloseTo(
+          moment.timeToContact.neutral.seconds,
+          3,
+        );
     });
   });
 });
@@ -216,7 +219,9 @@ describe('a survey', () => {
     expect(moments[0]!.time).toBe(0);
     expect(moments.at(-1)!.time).toBeCloseTo(13, 6);
     expect(
-      moments.every(({ wayOut, inHand }) => wayOut.grade === 'open' && inHand?.alone === null),
+      moments.every(
+        ({ wayOut, timeToContact }) => wayOut.grade === 'open' && timeToContact?.alone === null,
+      ),
     ).toBe(true);
   });
 
@@ -226,8 +231,8 @@ describe('a survey', () => {
     const found = [...surveyRun(input, (run) => runs.push(run.duration))];
     expect(runs).toEqual([13]);
     const half = found.length / 2;
-    expect(found.slice(0, half).every(({ moment }) => moment.inHand === null)).toBe(true);
-    expect(found.slice(half).every(({ moment }) => moment.inHand !== null)).toBe(true);
+    expect(found.slice(0, half).every(({ moment }) => moment.timeToContact === null)).toBe(true);
+    expect(found.slice(half).every(({ moment }) => moment.timeToContact !== null)).toBe(true);
     const indices = (part: typeof found) => new Set(part.map(({ index }) => index));
     expect(indices(found.slice(0, half)).size).toBe(found[0]!.of);
     expect(indices(found.slice(half))).toEqual(indices(found.slice(0, half)));

@@ -5,7 +5,7 @@ import { stepOf, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { bottomOf } from '../water';
 import { Surroundings } from './rollout';
-import { inHandFrom } from './in-hand';
+import { timeToContactFrom } from './time-to-contact';
 import { wayOutAt } from './way-out';
 
 const START = { is: 'start' } as const;
@@ -35,20 +35,20 @@ describe('what stops her though nothing is touched', () => {
 
   it('is the bottom ahead: time in hand until she takes it, and none where there is water enough', () => {
     const { about, from } = on(shoal(12, 0.5));
-    const hand = inHandFrom(about, from, 'neutral')!;
+    const hand = timeToContactFrom(about, from, 'neutral')!;
     expect(hand).toMatchObject({ on: 'bottom', name: 'the bottom', grade: 'hard' });
     expect(hand.seconds).toBeGreaterThan(2);
     expect(hand.seconds).toBeLessThan(9);
     const deep = on(shoal(12, 6));
-    expect(inHandFrom(deep.about, deep.from, 'neutral')).toBeNull();
+    expect(timeToContactFrom(deep.about, deep.from, 'neutral')).toBeNull();
   });
 
   it('is a bridge too low for her, and no way out is open that leads under it', () => {
     const low = on(bridged(7));
-    const hand = inHandFrom(low.about, low.from, 'neutral')!;
+    const hand = timeToContactFrom(low.about, low.from, 'neutral')!;
     expect(hand).toMatchObject({ on: 'bridge', name: 'footbridge', part: null });
     const high = on(bridged(9));
-    expect(inHandFrom(high.about, high.from, 'neutral')).toBeNull();
+    expect(timeToContactFrom(high.about, high.from, 'neutral')).toBeNull();
     expect(wayOutAt(high.about, high.from).grade).toBe('open');
     // Her bow under it already she cannot stop in time.
     const late = low.about.copyOf(low.from);

@@ -1,7 +1,7 @@
 import { runPlan, type RunInput, type Run } from '../plan';
 import type { SimState } from '../simulation';
 import { Surroundings } from './rollout';
-import { inHandFrom, type InHand } from './in-hand';
+import { timeToContactFrom, type TimeToContact } from './time-to-contact';
 import { wayOutAt, type WayOutAt } from './way-out';
 
 /** What stands open at a moment of a run. */
@@ -9,7 +9,10 @@ export interface Moment {
   readonly time: number;
   readonly wayOut: WayOutAt;
   /** Time in hand with the controls as they are, and with engines in neutral; null until it is looked into. */
-  readonly inHand: { readonly alone: InHand | null; readonly neutral: InHand | null } | null;
+  readonly timeToContact: {
+    readonly alone: TimeToContact | null;
+    readonly neutral: TimeToContact | null;
+  } | null;
 }
 
 /** A moment found, or found more of, and its place among `of`. */
@@ -89,16 +92,16 @@ export function* surveyRun(input: RunInput, told?: (run: Run) => void): Generato
     const before = ways.slice(0, index).findLast((way) => way !== undefined);
     const wayOut = wayOutAt(about, states[index]!, before?.by ?? null);
     ways[index] = wayOut;
-    yield { index, of, moment: { time, wayOut, inHand: null } };
+    yield { index, of, moment: { time, wayOut, timeToContact: null } };
   }
   // Following her for a minute each way takes longer than all the escapes; the band does not wait for it.
   for (const index of order) {
     const from = states[index]!;
-    const inHand = {
-      alone: inHandFrom(about, from, 'as they are'),
-      neutral: inHandFrom(about, from, 'neutral'),
+    const timeToContact = {
+      alone: timeToContactFrom(about, from, 'as they are'),
+      neutral: timeToContactFrom(about, from, 'neutral'),
     };
-    yield { index, of, moment: { time: from.time, wayOut: ways[index]!, inHand } };
+    yield { index, of, moment: { time: from.time, wayOut: ways[index]!, timeToContact } };
   }
 }
 

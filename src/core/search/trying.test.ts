@@ -3,7 +3,7 @@ import { obstacleSetOf } from '../holding';
 import { runPlan, runTillHard, type RunInput } from '../plan';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
-import { inHandFrom } from './in-hand';
+import { timeToContactFrom } from './time-to-contact';
 import { cost } from './cost';
 import { roomAt } from './room';
 import { Surroundings } from './rollout';
@@ -109,8 +109,8 @@ describe('ways out alone', () => {
     steered.motion[3] = 1.5;
     const plain = about.stillAt(0, 0, 0, 0);
     plain.motion[3] = 1.5;
-    expect(inHandFrom(about, steered, 'as they are')).toEqual(
-      inHandFrom(about, plain, 'as they are'),
+    expect(timeToContactFrom(about, steered, 'as they are')).toEqual(
+      timeToContactFrom(about, plain, 'as they are'),
     );
     expect(steered.helm.active).toBe(true);
   });

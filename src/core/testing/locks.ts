@@ -5,13 +5,13 @@ import {
   type Lock,
   type LockedBoat,
   type LockState,
-  type Side,
+  type LockSide,
   type SitedLock,
 } from '../locks';
 import type { Order } from '../plan';
 import { box } from './boxes';
 
-const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left' };
+const OTHER: Readonly<Record<LockSide, LockSide>> = { left: 'right', right: 'left' };
 
 function flipChamber(lock: Lock): Lock {
   return {
@@ -98,7 +98,7 @@ const paddle = (
   name: string,
   end: 'upper' | 'lower',
   where: 'gate' | 'ground',
-  side: Side,
+  side: LockSide,
 ): Lock['paddles'][number] => ({ name, end, where, side, area: 0.3, discharge: 0.62, winding: 10 });
 
 /** Walls of that lock, its chamber between them. */
@@ -116,7 +116,7 @@ export const swingGates = (
   end: 'upper' | 'lower',
   to: 'open' | 'shut',
   by: number | null = null,
-  leaf: Side | 'both' = 'both',
+  leaf: LockSide | 'both' = 'both',
 ): Order => ({ do: 'gates', lock: 0, end, leaf, to, by });
 
 /** A small boat as a lock sees her. */

@@ -87,8 +87,8 @@ const WANTED: Readonly<Record<string, readonly number[]>> = {
   DPT: [1],
 };
 
-type Told = Omit<NmeaFix, 'at' | 'lat_deg' | 'lon_deg'>;
-const NOTHING: Told = {
+type SentenceFields = Omit<NmeaFix, 'at' | 'lat_deg' | 'lon_deg'>;
+const NOTHING: SentenceFields = {
   sog_mps: null,
   cog_deg: null,
   heading_deg: null,
@@ -109,7 +109,7 @@ const SPEED_UNITS = { K: 1 / 3.6, M: 1, N: MPS_PER_KNOT } as const;
 /** Gathers what sentences tell between one position and the next. */
 class Gathering {
   readonly fixes: NmeaFix[] = [];
-  private told: Told = NOTHING;
+  private told: SentenceFields = NOTHING;
   private variation_deg = 0;
   /** Date of the last sentence that had one, ms at its midnight. */
   private day: number | null = null;
@@ -179,7 +179,7 @@ class Gathering {
     }
   }
 
-  private tell(part: Partial<Told>): void {
+  private tell(part: Partial<SentenceFields>): void {
     this.told = { ...this.told, ...part };
   }
 
@@ -225,7 +225,7 @@ class Gathering {
   }
 }
 
-const known = (told: Told): Partial<Told> =>
+const known = (told: SentenceFields): Partial<SentenceFields> =>
   Object.fromEntries(Object.entries(told).filter(([, value]) => value !== null));
 
 function tooFar(

@@ -5,7 +5,7 @@ import { atan2, cos, nearestOnPolygon, sin } from '@/core/math';
 import { PASSAGE_LIMIT_S } from '@/core/policy';
 import { roomAt } from '@/core/search';
 import { hasDrive, steadySpeed } from '@/core/trials';
-import { begun, withMeanLevel, type Wish } from './begin';
+import { begun, withMeanLevel, type BeginWish } from './begin';
 import { conditionsSchema } from '@/document/conditions';
 import { degrees, id, shortText } from '@/document/fields';
 import { groundOf, type Ground } from '../berths';
@@ -33,7 +33,7 @@ export type BeginPassage = z.infer<typeof passageSchema>;
 
 /** The same with boat and place at hand, and the id it is to have. */
 export interface PassageWish
-  extends Omit<BeginPassage, 'boatId' | 'placeId'>, Pick<Wish, 'boat' | 'place' | 'id'> {}
+  extends Omit<BeginPassage, 'boatId' | 'placeId'>, Pick<BeginWish, 'boat' | 'place' | 'id'> {}
 
 /** Off the gates she begins so many lengths, and within so much of straight before them. */
 const DISTANCES = [2, 2.4, 1.6, 1.3, 1.05];

@@ -35,7 +35,7 @@ export const beginSchema = z.strictObject({
 export type Begin = z.infer<typeof beginSchema>;
 
 /** The same with boat and place at hand, and the id it is to have. */
-export interface Wish extends Omit<Begin, 'boatId' | 'placeId'> {
+export interface BeginWish extends Omit<Begin, 'boatId' | 'placeId'> {
   readonly boat: Boat;
   readonly place: Place;
   readonly id: string;
@@ -68,7 +68,7 @@ export function begun({
   title,
   boat,
   place,
-}: Pick<Wish, 'id' | 'title' | 'boat' | 'place'>): Omit<
+}: Pick<BeginWish, 'id' | 'title' | 'boat' | 'place'>): Omit<
   ManoeuvreFile,
   'conditions' | 'start' | 'goal' | 'berth' | 'limit_s'
 > {
@@ -108,7 +108,7 @@ export function begun({
 }
 
 /** A manoeuvre for a berth with start and goal, and nothing yet in its plan but to stay in neutral. */
-export function beginManoeuvre(wish: Wish): Result<ManoeuvreFile> {
+export function beginManoeuvre(wish: BeginWish): Result<ManoeuvreFile> {
   const { boat, place, berthId, side, going } = wish;
   const conditions = withMeanLevel(wish.conditions, place);
   const berth = place.berths.find((b) => b.id === berthId);

@@ -34,7 +34,7 @@ import { refusal, type GoalKind, type Refusal } from '../refusals';
 
 export interface Technique {
   /** Why it is not for this boat, goal or day; null when it may be tried. */
-  unfit(setting: Setting): Refusal | null;
+  notApplicable(setting: Setting): Refusal | null;
   templates(setting: Setting): readonly PlanTemplate[];
 }
 
@@ -97,7 +97,7 @@ const free = (s: Setting) => (s.input.berth.size === 0 ? null : refusal('for ope
 
 /** Crew across where she comes to lie: her side to it, or her stern. */
 const crossing = (to: 'ashore' | 'aboard'): Technique => ({
-  unfit: (s) =>
+  notApplicable: (s) =>
     lies(s) ??
     atBerth(s) ??
     (sternTo(s) ? unfitSlip(s, false) : comesAlong(s)) ??
@@ -132,11 +132,11 @@ function noCurrentAhead({ input }: Setting, heading: number): Refusal | null {
 /** Every technique, in the order they are offered: whom and what it is for, and its templates. */
 export const TECHNIQUES = {
   'alongside-wheel-and-gear': {
-    unfit: comesAlong,
+    notApplicable: comesAlong,
     templates: (s) => [angledIn(s, false), turnedIn(s)],
   },
   'alongside-gears-alone': {
-    unfit: (s) =>
+    notApplicable: (s) =>
       lies(s) ??
       atBerth(s) ??
       comes(s) ??
@@ -148,82 +148,87 @@ export const TECHNIQUES = {
     templates: (s) => [angledIn(s, true)],
   },
   'alongside-sideways': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? pushes(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? pushes(s),
     templates: (s) => [slidIn(s, pushing(s))],
   },
   'alongside-walked-in': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? walks(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? comes(s) ?? walks(s),
     templates: (s) => [slidIn(s, walking(s))],
   },
   'ferry-glide-in': {
-    unfit: (s) => lies(s) ?? noCurrentAhead(s, lieOf(s).heading),
+    notApplicable: (s) => lies(s) ?? noCurrentAhead(s, lieOf(s).heading),
     templates: (s) => [glidedIn(s)],
   },
   'slip-bow-in': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true),
     // Several engines bring her in faster than she may like: on one as well.
     templates: (s) =>
       s.boat.drives.length > 1 ? [turnedIn(s), turnedIn(s, s.boat.drives[0]!.name)] : [turnedIn(s)],
   },
   'slip-stern-in': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, false),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, false),
     templates: (s) => [swungIn(s), backedIn(s)],
   },
   'stop-straight': {
-    unfit: (s) => lies(s) ?? free(s) ?? (turn(s) < QUARTER ? null : refusal('turn to make')),
+    notApplicable: (s) =>
+      lies(s) ?? free(s) ?? (turn(s) < QUARTER ? null : refusal('turn to make')),
     templates: (s) => [stoppedStraight(s)],
   },
   'turn-on-the-spot': {
-    unfit: (s) => lies(s) ?? free(s) ?? (turn(s) > ABREAST ? null : refusal('hardly a turn')),
+    notApplicable: (s) =>
+      lies(s) ?? free(s) ?? (turn(s) > ABREAST ? null : refusal('hardly a turn')),
     templates: (s) =>
       s.pair
         ? [...both((side) => opposed(s, side)), ...both((side) => backAndFill(s, side))]
         : both((side) => backAndFill(s, side)),
   },
   'wait-out-a-gust': {
-    unfit: (s) =>
+    notApplicable: (s) =>
       lies(s) ??
       free(s) ??
       (turn(s) < ABREAST && s.input.start.speed < 0.3 ? null : refusal('not lying there yet')),
     templates: (s) => [waitedOut(s)],
   },
   'drop-off-and-away': {
-    unfit: (s) => leaves(s) ?? fromBerth(s),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s),
     templates: (s) => [droppedOff(s)],
   },
   'ferry-glide-out': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noCurrentAhead(s, s.input.start.heading),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s) ?? noCurrentAhead(s, s.input.start.heading),
     templates: (s) => [glidedOff(s)],
   },
   'stern-out-and-astern': {
-    unfit: (s) => leaves(s) ?? fromBerth(s),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s),
     templates: (s) => [sternFirst(s)],
   },
   'bow-off-by-thruster': {
-    unfit: (s) =>
+    notApplicable: (s) =>
       leaves(s) ?? fromBerth(s) ?? (s.boat.thrusters.length > 0 ? null : refusal('no thruster')),
     templates: (s) => [bowFirst(s)],
   },
   'sideways-off': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? pushes(s),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s) ?? pushes(s),
     templates: (s) => [slidOff(s, pushing(s))],
   },
   'walk-off': {
-    unfit: (s) => leaves(s) ?? fromBerth(s),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s),
     templates: (s) =>
       walks(s) === null ? [slidOff(s, walking(s)), steppedOff(s)] : [steppedOff(s)],
   },
-  'astern-out': { unfit: (s) => leaves(s) ?? fromBerth(s), templates: (s) => [asternOut(s)] },
+  'astern-out': {
+    notApplicable: (s) => leaves(s) ?? fromBerth(s),
+    templates: (s) => [asternOut(s)],
+  },
   'spring-off-by-the-bow': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'bow'),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'bow'),
     templates: (s) => [sprungByTheBow(s)],
   },
   'spring-off-by-the-stern': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'stern'),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s) ?? noSpring(s, 'stern'),
     templates: (s) => [sprungByTheStern(s)],
   },
   'alongside-on-a-spring': {
-    unfit: (s) =>
+    notApplicable: (s) =>
       lies(s) ??
       atBerth(s) ??
       comes(s) ??
@@ -232,56 +237,56 @@ export const TECHNIQUES = {
     templates: (s) => [onToASpring(s, angledIn(s, false))],
   },
   'slip-on-a-spring': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noFirstSpring(s),
     templates: (s) => [onToASpring(s, turnedIn(s))],
   },
   'stern-to-on-ground-lines': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? noSternTo(s),
     templates: sternToOnLines,
   },
   'bow-in-between-piles': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true) ?? noPiles(s),
     templates: inBetweenPiles,
   },
   'stern-in-by-hand': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noSternLine(s),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s) ?? noSternLine(s),
     templates: (s) => [sternByHand(s, 'ahead'), sternByHand(s, 'astern')],
   },
   'hold-on-a-spring': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? noHolding(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? noHolding(s),
     templates: (s) => [heldOnASpring(s)],
   },
   'warp-along': {
-    unfit: (s) => lying(s) ?? atBerth(s) ?? noWarping(s),
+    notApplicable: (s) => lying(s) ?? atBerth(s) ?? noWarping(s),
     templates: (s) => [warped(s)],
   },
   'alone-last-line-on-a-slip': {
-    unfit: (s) => leaves(s) ?? fromBerth(s) ?? noLastLine(s),
+    notApplicable: (s) => leaves(s) ?? fromBerth(s) ?? noLastLine(s),
     templates: (s) => [slippedAlone(s)],
   },
   'raft-up': {
-    unfit: (s) =>
+    notApplicable: (s) =>
       lies(s) ?? noRaft(s) ?? comes(s) ?? (turn(s) < ABREAST ? null : refusal('turn into it')),
     templates: (s) => [raftedUp(s, angledIn(s, false))],
   },
   'out-of-a-raft': {
-    unfit: (s) => leaves(s) ?? noInsideOfRaft(s),
+    notApplicable: (s) => leaves(s) ?? noInsideOfRaft(s),
     templates: (s) => [outOfRaft(s, 'ahead'), outOfRaft(s, 'astern')],
   },
   'stern-to-on-anchor': {
-    unfit: (s) => lies(s) ?? atBerth(s) ?? noAnchoring(s),
+    notApplicable: (s) => lies(s) ?? atBerth(s) ?? noAnchoring(s),
     templates: sternToOnAnchor,
   },
   'pick-up-a-buoy': {
-    unfit: (s) => lies(s) ?? noBuoy(s),
+    notApplicable: (s) => lies(s) ?? noBuoy(s),
     templates: (s) => [pickedUp(s)],
   },
   'through-the-lock': {
-    unfit: (s) => passes(s) ?? noPassage(s),
+    notApplicable: (s) => passes(s) ?? noPassage(s),
     templates: throughTheLock,
   },
   'alone-through-the-lock': {
-    unfit: (s) => passes(s) ?? noPassageAlone(s),
+    notApplicable: (s) => passes(s) ?? noPassageAlone(s),
     templates: throughAlone,
   },
   'crew-ashore': crossing('ashore'),

@@ -8,7 +8,7 @@ import type { LineDocument } from '@/document/rigging';
 import type { StepDocument, CueDocument, OrderDocument, PlanDocument } from '@/document/plan';
 import { refusal, type Refusal } from '../refusals';
 
-export interface Pose {
+export interface LyingPose {
   readonly x: number;
   readonly y: number;
   readonly heading: number;
@@ -31,7 +31,7 @@ const REACH_LENGTHS = 0.9;
 
 export function leadsFrom(
   { boat, ends, length, beam }: Pick<Setting, 'boat' | 'ends' | 'length' | 'beam'>,
-  pose: Pose,
+  pose: LyingPose,
   cleat: string,
 ): Lead[] {
   const point = boat.points.find(({ name }) => name === cleat);
@@ -164,7 +164,7 @@ export function singledUp(more: readonly LineDocument[]): StepDocument {
 }
 
 /** Where she lies once her goal is reached. */
-export function berthed(setting: Setting): Pose {
+export function berthed(setting: Setting): LyingPose {
   const { point, mark, heading } = lieOf(setting);
   const s = sin(heading);
   const c = cos(heading);
@@ -176,7 +176,7 @@ export function berthed(setting: Setting): Pose {
 }
 
 /** The same with an end to it: that end as far off its mark as half of what the goal allows. */
-export function lying(setting: Setting): Pose {
+export function lying(setting: Setting): LyingPose {
   const { goal } = setting.input;
   const pose = berthed(setting);
   const off = goal.is === 'lie' ? goal.within / 2 : 0;

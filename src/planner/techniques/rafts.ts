@@ -26,7 +26,7 @@ import {
   lineOf,
   offOf,
   type Lead,
-  type Pose,
+  type LyingPose,
 } from './line-leads';
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
 import { refusal, type Refusal } from '../refusals';
@@ -44,7 +44,7 @@ export function raftedTo({ others, input }: Setting): Other | null {
 }
 
 /** The cleat of the other boat nearest to one of hers. */
-function abreast(setting: Setting, other: Other, pose: Pose, cleat: string): Lead | null {
+function abreast(setting: Setting, other: Other, pose: LyingPose, cleat: string): Lead | null {
   const near = leadsFrom(setting, pose, cleat).filter(
     ({ name, length }) =>
       length < ABREAST_M &&
@@ -62,7 +62,12 @@ interface RaftLine {
 }
 
 /** Bow and stern line from her side to the other boat's cleats abreast of them. */
-function raftLines(setting: Setting, other: Other, pose: Pose, side: string): RaftLine[] | null {
+function raftLines(
+  setting: Setting,
+  other: Other,
+  pose: LyingPose,
+  side: string,
+): RaftLine[] | null {
   const lines = (['bow', 'quarter'] as const).map((at) => {
     const cleat = `${side} ${at} cleat`;
     const lead = abreast(setting, other, pose, cleat);

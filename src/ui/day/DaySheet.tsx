@@ -23,18 +23,18 @@ import { windowsOf } from './windows';
 const RUN_EVERY_S = 1800;
 const BUTTON = 'min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan';
 
-type Told = { readonly day: Day } | { readonly why: string } | null;
+type DayAnswer = { readonly day: Day } | { readonly why: string } | null;
 
 /** The day's wind, current and level as the server tells them, for a place and a date. */
-function useDay(placeId: string, date: string): Told {
-  const [told, setTold] = useState<{ readonly of: string; readonly told: Told }>({
+function useDay(placeId: string, date: string): DayAnswer {
+  const [told, setTold] = useState<{ readonly of: string; readonly told: DayAnswer }>({
     of: '',
     told: null,
   });
   const asked = `${placeId} ${date}`;
   useEffect(() => {
     let wanted = true;
-    const tell = (found: Told) => wanted && setTold({ of: asked, told: found });
+    const tell = (found: DayAnswer) => wanted && setTold({ of: asked, told: found });
     const query = new URLSearchParams({ place: placeId, date });
     fetch(`/api/day?${query.toString()}`)
       .then(async (response) => {

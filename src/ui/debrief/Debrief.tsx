@@ -9,7 +9,7 @@ import { dayAndTime } from '../words/when';
 import { LockBeside } from '../locks/LockBeside';
 import { Instruments } from './Instruments';
 import { keepRecording } from './keep-recording';
-import { laidRecord, laidRun, shownRecord, shownRun } from './laid';
+import { recordToCompare, runToCompare, shownRecord, shownRun } from './compared';
 import { useFeed } from './use-feed';
 import { lookOver, useRecords } from './use-records';
 import { useReview, useRuns, type OpenReview } from './use-runs';
@@ -64,9 +64,9 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
     () => [
       ...over.flatMap((one) => {
         const other = one === id ? undefined : review.laidOver.get(one);
-        return other ? [laidRun(other)] : [];
+        return other ? [runToCompare(other)] : [];
       }),
-      ...[...records.open, ...(live ? [live] : [])].map(laidRecord),
+      ...[...records.open, ...(live ? [live] : [])].map(recordToCompare),
     ],
     [over, id, review.laidOver, records.open, live],
   );

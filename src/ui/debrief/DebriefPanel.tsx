@@ -5,7 +5,7 @@ import { useWorkspace } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { changeText } from '../words/changes';
-import { CARE_WORDS, careReason, FAULT_WORDS, faultEvidence } from '../words/faults';
+import { GRADE_WORDS, gradeReason, FAULT_WORDS, faultEvidence } from '../words/faults';
 import { outcomeWords } from '../words/outcomes';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from '../words/units';
 import { Notes } from './Notes';
@@ -122,7 +122,7 @@ function Outcome({ open }: { open: OpenReview }) {
   const units = useUnits();
   const { reviewed, file } = open;
   const [outcome, behind] = outcomeWords(reviewed.run, file.manoeuvre, units);
-  const { grade, because } = reviewed.care;
+  const { grade, because } = reviewed.graded;
   return (
     <section aria-label="How it went" className="pb-2">
       <p className="flex items-baseline justify-between gap-3">
@@ -133,11 +133,11 @@ function Outcome({ open }: { open: OpenReview }) {
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <p className="pt-2">
-        Handled: <strong data-testid="care">{CARE_WORDS[grade].toLowerCase()}</strong>
+        Handled: <strong data-testid="care">{GRADE_WORDS[grade].toLowerCase()}</strong>
         {because.length > 0 && (
           <span className="text-quiet">
             {' '}
-            for {careReason(because[0]!, file.manoeuvre.plan, units)}
+            for {gradeReason(because[0]!, file.manoeuvre.plan, units)}
           </span>
         )}
       </p>

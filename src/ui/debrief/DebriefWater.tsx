@@ -15,7 +15,7 @@ import { WaterFrame } from '../water/WaterFrame';
 import { SAMPLE_S, type Trace } from '@/core/simulation';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { usePlayhead } from '../state/playhead';
-import type { Laid } from './laid';
+import type { ComparedTrack } from './compared';
 import type { OpenReview } from './use-runs';
 
 const NOBODY: readonly Traffic[] = [];
@@ -33,7 +33,7 @@ export function DebriefWater({
   alone,
 }: {
   open: OpenReview | null;
-  laid: readonly Laid[];
+  laid: readonly ComparedTrack[];
   /** What is looked at where nothing was driven. */
   alone: Trace | null;
 }) {

@@ -10,7 +10,7 @@ import { useUnits } from '../state/preferences';
 import { FAULT_WORDS } from '../words/faults';
 import { clock } from '../words/units';
 import { curves, ROW, rowsFor } from './trace-rows';
-import type { Laid, Shown } from './laid';
+import type { ComparedTrack, LookedBackAt } from './compared';
 
 const GUTTER = 118;
 const RIGHT = 18;
@@ -19,14 +19,20 @@ const TOP = 32;
 const DASHES = ['9 4', '4 3', '12 3 2 3', '2 3'];
 
 /** The moments of a run as another's clock has them: when that one was at the same place along its track. */
-function clockOf(laid: Laid, open: Shown): Float64Array {
+function clockOf(laid: ComparedTrack, open: LookedBackAt): Float64Array {
   const from = { trace: laid.trace, way: wayMade(laid.trace) };
   const to = { trace: open.trace, way: wayMade(open.trace) };
   return from.trace.time.map((time) => sameBy(from, to, time));
 }
 
 /** What she did, against time, with the moments of faults and of notes; others laid over it in dashes. */
-export function Traces({ open, laid }: { open: Shown | null; laid: readonly Laid[] }) {
+export function Traces({
+  open,
+  laid,
+}: {
+  open: LookedBackAt | null;
+  laid: readonly ComparedTrack[];
+}) {
   const [frame, view] = useSize<HTMLDivElement>();
   const units = useUnits();
   const time = usePlayhead((p) => p.time);

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Problem } from '@/document';
-import { AnalysisClient, type AnalysisName, type Given, type Told } from '@/workers';
+import { AnalysisClient, type AnalysisName, type Given, type AnalysisUpdate } from '@/workers';
 
 /** What is told last may come after the end is told, or before: so long it is waited for, ms. */
 const LAST_WORD_MS = 100;
@@ -9,21 +9,21 @@ const LAST_WORD_MS = 100;
 /** Long work that is begun when asked, shown as it goes and can be stopped. `done` gets the last of what it found. */
 export function useJob<K extends AnalysisName>(
   name: K,
-  done: (found: Told<K>) => void = NOTHING_MORE,
+  done: (found: AnalysisUpdate<K>) => void = NOTHING_MORE,
 ): {
-  readonly found: Told<K> | null;
+  readonly found: AnalysisUpdate<K> | null;
   readonly busy: boolean;
   /** Why it was refused. */
   readonly problems: readonly Problem[];
   run(given: Given<K>): void;
   stop(): void;
 } {
-  const [found, setFound] = useState<Told<K> | null>(null);
+  const [found, setFound] = useState<AnalysisUpdate<K> | null>(null);
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const client = useRef<AnalysisClient<K> | null>(null);
   const work = useRef({ done });
-  const newest = useRef<Told<K> | null>(null);
+  const newest = useRef<AnalysisUpdate<K> | null>(null);
   useEffect(() => {
     work.current = { done };
   });

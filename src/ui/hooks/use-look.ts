@@ -9,7 +9,7 @@ import {
   type AnalysisName,
   type Given,
   type SurveyPart,
-  type Told,
+  type AnalysisUpdate,
 } from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */
@@ -23,7 +23,7 @@ function useLook<K extends AnalysisName, T>(
   name: K,
   given: Given<K> | null,
   empty: T,
-  join: (so: T, part: Told<K>) => T,
+  join: (so: T, part: AnalysisUpdate<K>) => T,
 ): {
   readonly found: T;
   readonly busy: boolean;
@@ -103,7 +103,7 @@ const newest = <T>(_so: T | null, found: T): T => found;
 
 /** The newest that is found of what is given, and whether it is being worked out. */
 export const useNewest = <K extends AnalysisName>(name: K, given: Given<K> | null) =>
-  useLook<K, Told<K> | null>(name, given, null, newest);
+  useLook<K, AnalysisUpdate<K> | null>(name, given, null, newest);
 
 export function useBrief(file: ManoeuvreFile | null) {
   return useNewest(

@@ -30,7 +30,7 @@ const answerSchema = z.union([
     standing: archiveStandingSchema,
   }),
 ]);
-type Looked = Exclude<z.infer<typeof answerSchema>, { problems: unknown }>;
+type FileContents = Exclude<z.infer<typeof answerSchema>, { problems: unknown }>;
 
 const GONE = failure({ path: '(server)', message: 'did not answer; is it still running?' });
 
@@ -38,7 +38,7 @@ async function send(
   file: File,
   how: 'preview' | 'merge' | 'replace',
   watch: string,
-): Promise<Result<Looked>> {
+): Promise<Result<FileContents>> {
   try {
     const answer = await fetch(`/api/library?how=${how}&watch=${watch}`, {
       method: 'POST',
@@ -85,14 +85,14 @@ const PART_WORDS: Readonly<Record<LibraryPart, string>> = {
 };
 
 /** Of what an archive holds, what could not be read when it was made; it comes in as it is. */
-const unreadableIn = (looked: Looked) =>
+const unreadableIn = (looked: FileContents) =>
   LIBRARY_PARTS.reduce((sum, part) => sum + looked.standing[part].unreadable, 0);
 
 /** All that is kept in one file, and back again; and the copies the server makes by itself. */
 export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   const router = useRouter();
   const [file, setFile] = useState<File | null>(null);
-  const [looked, setLooked] = useState<Looked | null>(null);
+  const [looked, setLooked] = useState<FileContents | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [done, setDone] = useState<string | null>(null);
   const [asked, setAsked] = useState(false);

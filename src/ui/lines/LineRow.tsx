@@ -217,8 +217,8 @@ function AnchorFields({
         onChange={(bottom) => write({ bottom })}
       />
       <PlainNumber
-        label={`${line.name}: pull of the windlass, 0 for hands`}
-        unit="N windlass, 0 for hands"
+        label={`${line.name}: pull of the windlass, 0 by hand`}
+        unit="N windlass, 0 by hand"
         value={line.winch_N ?? 0}
         onCommit={(pull) => {
           const { winch_N: _winch, ...byHand } = line;

@@ -1,7 +1,7 @@
 import { runPlan } from '@/core/plan';
 import { breakingLoads, planSchema, toRunInput, type PlanDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
-import { handsOf } from '../plan/said';
+import { crewDoings } from '../plan/called-out';
 import { lineLane } from '../plan/line-lane';
 import { orderFrom, orderRow } from '../plan/orders';
 import { scaleLinear } from 'd3-scale';
@@ -117,7 +117,7 @@ describe('lines of a run', () => {
     expect(lane.path.match(/M/g)).toHaveLength(3);
     expect(lane.read(run.margins.line!.time)).toMatch(/N$/);
     expect(lane.read(run.duration)).toBe('none on');
-    const said = handsOf(run, file.plan)
+    const said = crewDoings(run, file.plan)
       .map(({ text }) => text)
       .join('; ');
     expect(said).toContain('stern line let go, bow line let go');

@@ -46,7 +46,7 @@ function stairsOf(locks: readonly SitedLock[]): number[][] {
   });
 }
 
-type Pose = Readonly<Record<'x' | 'y' | 'heading', number>>;
+type PoseAtPlayhead = Readonly<Record<'x' | 'y' | 'heading', number>>;
 
 /** A lock, or the locks of a staircase, in one long section; and in words what each does. */
 function OneSection({
@@ -72,20 +72,20 @@ function OneSection({
   });
   const sites = stairs.map(({ sited }) => sited);
   const states = stairs.map(({ state }) => state);
-  const standsIn = ({ hull }: typeof boat, sited: SitedLock, pose: Pose) =>
+  const standsIn = ({ hull }: typeof boat, sited: SitedLock, pose: PoseAtPlayhead) =>
     standsAlong(sited, pose, {
       length: hull.length_m,
       beam: hull.beam_m,
       draught: hull.draught_m,
       airDraught: hull.freeboard_m + Math.max(hull.superstructure_m, hull.mast_m),
     });
-  const shown = (one: typeof boat, name: string, pose: Pose): InSection => ({
+  const shown = (one: typeof boat, name: string, pose: PoseAtPlayhead): InSection => ({
     boat: standsIn(one, sites[0]!, pose),
     level: levelThere(sites, states, pose.x, pose.y),
     hurt: false,
     name,
   });
-  const poseOf = (columns: PoseColumns | undefined, first: Start): Pose => {
+  const poseOf = (columns: PoseColumns | undefined, first: Start): PoseAtPlayhead => {
     if (!run || !columns)
       return { x: first.x_m, y: first.y_m, heading: radians(first.heading_deg) };
     const { x, y, heading } = columns;

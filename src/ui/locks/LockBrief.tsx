@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { LockFigures } from '@/core/brief';
-import { type Lock, type LockedBoat, type Making, type RoomUnder } from '@/core/locks';
+import { type Lock, type LockedBoat, type LevelChange, type RoomUnder } from '@/core/locks';
 import { USUAL_LANDING_M, BORNE } from '@/core/policy';
 import type { LockWorking } from '@/document';
 import { useNewest } from '../hooks/use-look';
@@ -31,7 +31,7 @@ export function LockBrief({
 
 /** Fit, paces, rope and times of a lock for a boat. */
 export function FiguresOfLock({
-  figures: { fit, up, down, rope, hands },
+  figures: { fit, up, down, rope, byCrew },
   landing,
   under = null,
 }: {
@@ -80,7 +80,7 @@ export function FiguresOfLock({
       <p className="rule-t py-1">
         The whole passage, from {distance(landing, units)} off and back aboard:{' '}
         <span className="figures">
-          {hands.map((each, i) => `${i + 1} ashore ${each ? clock(each.whole) : '–'}`).join(', ')}
+          {byCrew.map((each, i) => `${i + 1} ashore ${each ? clock(each.whole) : '–'}`).join(', ')}
         </span>
       </p>
     </>
@@ -88,7 +88,15 @@ export function FiguresOfLock({
 }
 
 /** How the paddles are best wound: the quickest at which hands can hold her. */
-function Pace({ words, making, units }: { words: string; making: Making | null; units: Units }) {
+function Pace({
+  words,
+  making,
+  units,
+}: {
+  words: string;
+  making: LevelChange | null;
+  units: Units;
+}) {
   if (!making) return <p className="rule-t py-1 text-hurt">{words}: not made within the hour.</p>;
   const { first, seconds, fastest, pull, poundChange } = making;
   const borne = pull <= BORNE;

@@ -28,7 +28,7 @@ function firstThatFits(boats: readonly Boat[], place: Place | undefined): string
 }
 
 /** Through which lock of the place, and which way. */
-export interface ThroughLock {
+export interface WishedPassage {
   readonly lockId: string;
   readonly going: Passage;
 }
@@ -39,7 +39,7 @@ interface Chosen {
   readonly boatId: string;
   readonly berthId: string | null;
   readonly going: Going;
-  readonly through: ThroughLock | null;
+  readonly through: WishedPassage | null;
   readonly side: Side | null;
   readonly title: string | null;
   readonly wind: { readonly speed: number; readonly from: number } | null;

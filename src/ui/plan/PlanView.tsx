@@ -18,7 +18,7 @@ import { addStep, freshStepId } from './edits';
 import { GUTTER, NARROW_PX, planHeight } from './layout';
 import { LANE_GAP, lanesFor } from './lanes';
 import { Playhead } from './Playhead';
-import { callsOf, handsOf, hasHands } from './said';
+import { callsOf, crewDoings, hasCrewDoings } from './called-out';
 import { AXIS_HEIGHT, CALLS_HEIGHT, laneTops, LaneView, RIGHT, Spoken, TimeAxis } from './Staves';
 import { BAND_HEIGHT, WayOutBand, WayOutReading } from './WayOutBand';
 
@@ -61,7 +61,10 @@ export const PlanView = memo(function PlanView({
     () => scaleLinear([0, Math.max(duration, 1)], [GUTTER, Math.max(GUTTER + 1, width - RIGHT)]),
     [duration, width],
   );
-  const hands = useMemo(() => (run && hasHands(run) ? handsOf(run, plan) : null), [run, plan]);
+  const hands = useMemo(
+    () => (run && hasCrewDoings(run) ? crewDoings(run, plan) : null),
+    [run, plan],
+  );
   const words = hands ? CALLS_HEIGHT + LANE_GAP : 0;
   const { lanes, controls } = useMemo(
     () =>
@@ -165,7 +168,7 @@ export const PlanView = memo(function PlanView({
             )}
             {hands && lanes.length > 0 && (
               <Spoken
-                name="Hands"
+                name="Crew"
                 said={hands}
                 x={x}
                 top={tops[controls]! - 2 * (CALLS_HEIGHT + LANE_GAP)}

@@ -71,7 +71,7 @@ export function LaneView({ lane, top, width }: { lane: Lane; top: number; width:
   );
 }
 
-export interface Said {
+export interface CalledOut {
   readonly time: number;
   readonly text: string;
 }
@@ -85,7 +85,7 @@ export function Spoken({
   width,
 }: {
   name: string;
-  said: readonly Said[];
+  said: readonly CalledOut[];
   x: (time: number) => number;
   top: number;
   width: number;

@@ -86,7 +86,7 @@ export function WayOutReading({
   const units = useUnits();
   const at = nearest(moments, time);
   if (!at) return null;
-  const alone = at.inHand?.alone;
+  const alone = at.timeToContact?.alone;
   return (
     <p
       data-testid="way-out-now"

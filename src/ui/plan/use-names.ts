@@ -28,7 +28,7 @@ export function useNames() {
       lines: lines.map(({ name }) => name),
       ropes: lines.filter(({ anchor }) => !anchor).map(({ name }) => name),
       anchors: lines.filter(({ anchor }) => anchor).map(({ name }) => name),
-      /** Lines of another boat: her own hands see to them. */
+      /** Lines of another boat: its own crew sees to them. */
       theirs: lines.filter(({ of }) => of !== undefined).map(({ name }) => name),
       crew: crew.map(({ name }) => name),
       others: others.map(({ name }) => name),

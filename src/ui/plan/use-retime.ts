@@ -7,10 +7,10 @@ import type { AskHeldBack } from '../hooks/use-run';
 import { useWorkspaceStore } from '../state/context';
 import { Gesture } from '../state/workspace';
 
-type Refusal = (Retimed & { ok: false })['why'];
+type WhyNotRetimed = (Retimed & { ok: false })['why'];
 
 /** Why a step does not follow the pointer, and what to do instead. */
-export const WHY_NOT: Readonly<Record<Refusal, string>> = {
+export const WHY_NOT: Readonly<Record<WhyNotRetimed, string>> = {
   'no figure': 'its cue has no figure to move: choose another mark or cue for it',
   'not reached': 'its cue is not so at that moment',
   stands: 'what its cue goes by hardly changes there: it tells no moment',
@@ -42,7 +42,7 @@ interface Drag {
 export function useRetime(holdBack: AskHeldBack) {
   const store = useWorkspaceStore();
   const drag = useRef<Drag | null>(null);
-  const [why, setWhy] = useState<Refusal | null>(null);
+  const [why, setWhy] = useState<WhyNotRetimed | null>(null);
   const [step, setStep] = useState<number | null>(null);
   const [moving, setMoving] = useState(false);
 

@@ -4,7 +4,7 @@ import { bandRuns } from './way-out-runs';
 const moment = (time: number, grade: WayOutGrade): Moment => ({
   time,
   wayOut: { time, grade, by: null, spare: null },
-  inHand: null,
+  timeToContact: null,
 });
 
 it('joins moments of one grade and gives each the time half-way to its neighbours', () => {

@@ -18,7 +18,7 @@ export function Rehearse({ file, planned }: { file: ManoeuvreFile; planned: Run 
   }, []);
   return (
     <LiveProvider file={file} manoeuvreId={file.id}>
-      <Hands />
+      <HelmInputs />
       <LiveLock>
         <RehearseWater planned={planned} />
       </LiveLock>
@@ -39,7 +39,7 @@ function LiveLock({ children }: { children: ReactNode }) {
 }
 
 /** Keys and gamepad at the helm. */
-function Hands() {
+function HelmInputs() {
   useHelmKeys();
   useGamepad();
   return null;

@@ -8,7 +8,7 @@ import { problemLines } from '@/document';
 import { clock } from '../words/units';
 import { outcomeWords } from '../words/outcomes';
 import { GhostChoice } from './GhostChoice';
-import { Hands } from './Hands';
+import { CrewOrders } from './CrewOrders';
 import { KeySheet } from './KeySheet';
 import { NextStep } from './NextStep';
 import { AID_WORDS, AIDS, useHelmPreferences } from './preferences';
@@ -30,7 +30,7 @@ export function RehearsePanel({ planned }: { planned: Run | null }) {
       </div>
       <div className="relative min-h-0 flex-1 overflow-y-auto px-5 pb-3">
         <NextStep />
-        <Hands />
+        <CrewOrders />
         <Calls />
         <Surprises planned={planned} />
         <Aids />

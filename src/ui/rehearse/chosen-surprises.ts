@@ -13,7 +13,7 @@ import {
 export type SurpriseIs = Exclude<SurpriseDocument['is'], 'traffic'> | 'boatLeaves' | 'paddler';
 
 /** Where the boat goes as the plan is played: what others get in the way of. */
-export type Way = Pick<Run, 'trace' | 'duration'>;
+export type PlannedWay = Pick<Run, 'trace' | 'duration'>;
 
 /** Surprises in words, before they have come. */
 export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
@@ -23,7 +23,7 @@ export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
   noAstern: 'a gear will not go astern',
   thrusterQuits: 'a thruster quits',
   joystickFails: 'the joystick fails',
-  lineLate: 'hands are late with a line',
+  lineLate: 'the crew is late with a line',
   lineMissed: 'a line is missed',
   boatLeaves: 'another boat leaves her berth',
   paddler: 'a paddler comes across',
@@ -40,7 +40,7 @@ function leavers({ place, berth }: ManoeuvreFile, at: number): Traffic[] {
 }
 
 /** The one that starts nearest to where she is at a moment of her way. */
-function nearestLeaver(file: ManoeuvreFile, { trace }: Way, at: number): Traffic | null {
+function nearestLeaver(file: ManoeuvreFile, { trace }: PlannedWay, at: number): Traffic | null {
   const i = trace.time.findLastIndex((time) => time <= at);
   const off = ({ frames }: Traffic) =>
     Math.hypot(frames[0]!.x - trace.x[Math.max(0, i)]!, frames[0]!.y - trace.y[Math.max(0, i)]!);
@@ -51,7 +51,7 @@ function nearestLeaver(file: ManoeuvreFile, { trace }: Way, at: number): Traffic
 }
 
 /** A paddler who comes across her way so much later. */
-function paddlerAcross(file: ManoeuvreFile, { trace }: Way, at: number): Traffic | null {
+function paddlerAcross(file: ManoeuvreFile, { trace }: PlannedWay, at: number): Traffic | null {
   const i = trace.time.findLastIndex((time) => time <= at + TRAFFIC_SEEN_S);
   if (i < 0) return null;
   const her = { x: trace.x[i]!, y: trace.y[i]!, heading: trace.heading[i]! };
@@ -59,7 +59,7 @@ function paddlerAcross(file: ManoeuvreFile, { trace }: Way, at: number): Traffic
 }
 
 /** Those that can befall this boat on this manoeuvre; who gets in the way depends on the way she is to go. */
-export function possibleSurprises(file: ManoeuvreFile, way: Way | null): SurpriseIs[] {
+export function possibleSurprises(file: ManoeuvreFile, way: PlannedWay | null): SurpriseIs[] {
   const { boat, plan } = file;
   const rigged = plan.lines.some(({ of, anchor }) => of === undefined && !anchor);
   return [
@@ -86,7 +86,7 @@ function made(
   at_s: number,
   random: Random,
   file: ManoeuvreFile,
-  way: Way | null,
+  way: PlannedWay | null,
 ): SurpriseDocument | null {
   const { boat } = file;
   switch (is) {
@@ -136,7 +136,7 @@ export function surprisesOf(
   seed: number,
   length: number,
   file: ManoeuvreFile,
-  way: Way | null,
+  way: PlannedWay | null,
 ): SurpriseDocument[] {
   const random = new Random(seed);
   return kinds
@@ -149,7 +149,7 @@ export function anySurprises(
   seed: number,
   length: number,
   file: ManoeuvreFile,
-  way: Way | null,
+  way: PlannedWay | null,
 ): SurpriseDocument[] {
   const random = new Random(seed);
   const possible = possibleSurprises(file, way);

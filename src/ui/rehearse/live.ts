@@ -23,7 +23,7 @@ import {
   type RecordingDocument,
 } from '@/document';
 import { assembleCraft } from '@/core/boat';
-import { DriveClient, type DriveTold } from '@/workers';
+import { DriveClient, type DriveUpdate } from '@/workers';
 import { usePlayhead } from '../state/playhead';
 import { helmOf, ordersBetween, type HelmAt } from './helm-orders';
 import { RunKeeper } from './keep';
@@ -180,7 +180,7 @@ export class Live {
   }
 
   /** Takes in what the worker told. */
-  private accept({ now, problems }: DriveTold): void {
+  private accept({ now, problems }: DriveUpdate): void {
     this.events = [...this.events, ...now.events];
     // A blow told again because it came to be harder takes the place of what was told first.
     const again = new Set(now.touches.map(({ time, name }) => `${time} ${name}`));
@@ -376,7 +376,7 @@ export class Live {
     this.set({ transit: next ?? (found.length === 0 ? false : null) });
   }
 
-  /** Calls an order to the hands, or to anybody. */
+  /** Calls an order to the crew, or to anybody. */
   say(order: OrderDocument): void {
     this.spoken.push(order);
     this.set({ problems: [] });

@@ -34,7 +34,7 @@ export interface HelmPreferences {
   readonly linked: boolean;
   /** Is the throttle worked apart from the gear? */
   readonly apart: boolean;
-  /** Do the hands do by themselves what the plan has them do at each step? */
+  /** Does the crew do by itself what the plan has it do at each step? */
   readonly crewByPlan: boolean;
   setKey(action: HelmAction, key: string): void;
   resetKeys(): void;

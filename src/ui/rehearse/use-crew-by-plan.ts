@@ -5,7 +5,7 @@ import { isForCrew } from './for-crew';
 import { useHelmPreferences } from './preferences';
 import { useLive } from './use-live';
 
-interface Due {
+interface DueOrder {
   readonly at: number;
   readonly order: OrderDocument;
 }
@@ -18,7 +18,7 @@ export function useCrewByPlan(): void {
   const live = useLive();
   const on = useHelmPreferences((p) => p.crewByPlan);
   const step = useRef(-1);
-  const due = useRef<readonly Due[]>([]);
+  const due = useRef<readonly DueOrder[]>([]);
   useEffect(() => {
     if (!on) return;
     const { steps } = live.file.plan;

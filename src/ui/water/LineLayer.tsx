@@ -10,14 +10,14 @@ import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from './sample';
 
-interface Pose {
+interface DrawnPose {
   readonly x: number;
   readonly y: number;
   readonly sin: number;
   readonly cos: number;
 }
 
-const onPlace = ({ x, y, sin, cos }: Pose, bx: number, by: number) => ({
+const onPlace = ({ x, y, sin, cos }: DrawnPose, bx: number, by: number) => ({
   x: x + bx * sin + by * cos,
   y: y + bx * cos - by * sin,
 });
@@ -108,7 +108,7 @@ export function LineLayer({
 }) {
   const time = usePlayhead((p) => p.time);
   if (plan.lines.length === 0 && plan.crew.length === 0) return null;
-  const poseOf = ({ x, y, heading }: PoseColumns): Pose => {
+  const poseOf = ({ x, y, heading }: PoseColumns): DrawnPose => {
     const turned = readAt(run, heading, time);
     return {
       x: readAt(run, x, time),

@@ -35,7 +35,7 @@ export function StartGrip({ camera }: { camera: Camera }) {
   );
 }
 
-export interface Pose {
+export interface GripPose {
   readonly x_m: number;
   readonly y_m: number;
   readonly heading_deg: number;
@@ -55,9 +55,9 @@ export function PoseGrip({
   grip: string;
   what: string;
   turning: string;
-  pose: Pose;
+  pose: GripPose;
   length: number;
-  write: (manoeuvre: Draft, part: Partial<Pose>) => void;
+  write: (manoeuvre: Draft, part: Partial<GripPose>) => void;
 }) {
   const store = useWorkspaceStore();
   const [frame, view] = useSize<HTMLDivElement>();
@@ -73,7 +73,7 @@ export function PoseGrip({
     else gesture.current?.end();
     gesture.current = null;
   };
-  const change = (part: Partial<Pose>) => gesture.current?.edit((m) => write(m, part));
+  const change = (part: Partial<GripPose>) => gesture.current?.edit((m) => write(m, part));
   const moveTo = (x: number, y: number) => change({ x_m: held(x), y_m: held(y) });
   const turnTo = (deg: number) => change({ heading_deg: ((Math.round(deg) % 360) + 360) % 360 });
 

@@ -125,7 +125,7 @@ export function WhatIfPanel({ state }: { state: RunState }) {
           onChange={(entryBy_mps) => change({ entryBy_mps })}
         />
         <VaryRow
-          name="Hands late by"
+          name="Crew late by"
           text={`${variation.late_s.toFixed(1)} s`}
           value={variation.late_s}
           least={0}

@@ -1,6 +1,6 @@
 import { CURRENT_PUSHES_MPS, DRIFT_WORTH_SAYING_MPS, EXACTLY_ABREAST_M } from '@/core/policy';
-import type { Capabilities, Brief, Leg, Lying, OnHer } from '@/core/brief';
-import type { InHand } from '@/core/search';
+import type { Capabilities, Brief, Leg, PushedWhere, OnHer } from '@/core/brief';
+import type { TimeToContact } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { MOST_WIND_MPS } from '@/document';
 import { boatSpeed, clock, distance, force, heading, windSpeed, type Units } from './units';
@@ -34,7 +34,7 @@ function along(push: OnHer, text: (mps: number) => string): string {
 
 const WHERE = { start: 'Where she starts', berth: 'In the berth' } as const;
 
-function lyingStatements({ where, push, letGo }: Lying, units: Units): Statement[] {
+function lyingStatements({ where, push, letGo }: PushedWhere, units: Units): Statement[] {
   const wind = (mps: number) => windSpeed(mps, units);
   const current = (mps: number) => boatSpeed(mps, units);
   const list: Statement[] = [];
@@ -82,7 +82,7 @@ const OPPOSITE = {
 
 const SAY_SIDE = { port: 'to port', starboard: 'to starboard', ahead: 'ahead', astern: 'astern' };
 
-const comesText = ({ on, name }: InHand) =>
+const comesText = ({ on, name }: TimeToContact) =>
   on === 'bridge' ? `under ${name}, too low` : `on to ${name}`;
 
 function legFigures(leg: Leg, units: Units): [string, string][] {

@@ -82,7 +82,7 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
         text: `what is ordered ${tidy(figure, 1)} s after it is never done: the next step comes after ${tidy(limit, 1)} s`,
         why: 'A step’s orders replace what earlier ones still had to come. Order it sooner, or in the step that comes.',
       };
-    case 'hands not there':
+    case 'crew not there':
       return (
         HANDS_WORDS[figure]?.(which ?? 'somebody') ?? HANDS_WORDS[NOT_THERE.WALKS]!('somebody')
       );

@@ -1,4 +1,4 @@
-import type { CareGrade, CareReason, Fault, FaultFigures, FaultId } from '@/core/debrief';
+import type { HandlingGrade, GradeReason, Fault, FaultFigures, FaultId } from '@/core/debrief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { PlanDocument } from '@/document';
 import { the } from './lines';
@@ -171,7 +171,7 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
     tried:
       'helm shows that she is held, whoever winds shows they have seen it, then half a paddle first.',
     evidence: ({ who }, { crew }) =>
-      `${crew[who]?.name ?? 'one of the hands'} wound with no sign since the move before`,
+      `${crew[who]?.name ?? 'one of the crew'} wound with no sign since the move before`,
   },
   'over the cill': {
     name: 'Over the cill as the chamber falls',
@@ -208,7 +208,7 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
     name: 'Somebody in danger',
     why: 'a propeller was turning within reach of a foot.',
     tried: 'neutral first, say so, hear it said back; then they step.',
-    evidence: ({ who }, { crew }) => crew[who]?.name ?? 'one of the hands',
+    evidence: ({ who }, { crew }) => crew[who]?.name ?? 'one of the crew',
   },
 };
 
@@ -220,7 +220,7 @@ export const faultEvidence = (
 ): string =>
   (FAULT_WORDS[rule] as FaultWords<FaultId>).evidence(figures as never, { lines, crew, units });
 
-export const CARE_WORDS: Readonly<Record<CareGrade, string>> = {
+export const GRADE_WORDS: Readonly<Record<HandlingGrade, string>> = {
   careful: 'Careful',
   fair: 'Fair',
   rough: 'Rough',
@@ -228,8 +228,8 @@ export const CARE_WORDS: Readonly<Record<CareGrade, string>> = {
 };
 
 /** Why a run is not graded better. */
-export function careReason(
-  reason: CareReason,
+export function gradeReason(
+  reason: GradeReason,
   { lines }: Pick<PlanDocument, 'lines'>,
   units: Units,
 ): string {

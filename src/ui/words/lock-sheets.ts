@@ -1,5 +1,5 @@
 import type { LockCheck, LockItem, LockSheet } from '@/core/brief';
-import type { Making } from '@/core/locks';
+import type { LevelChange } from '@/core/locks';
 import { clock, distance, type Units } from './units';
 
 /** A check as it is read out, and why. */
@@ -19,7 +19,7 @@ export const SHARE_WORDS: Readonly<Record<number, string>> = {
 };
 
 /** "half first, full once half the head is gone (1:40)" */
-export function paceText({ first, halfAt }: Making): string {
+export function paceText({ first, halfAt }: LevelChange): string {
   const words = SHARE_WORDS[first] ?? `${Math.round(100 * first)} % first`;
   return first < 1 ? `${words}, full once half the head is gone (${clock(halfAt)})` : words;
 }

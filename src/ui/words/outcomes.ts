@@ -6,7 +6,7 @@ import { stepName } from './steps';
 import { boatSpeed, clock, distance, type Units } from './units';
 
 /** A run without its trace. */
-type Ending = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
+type EndedRun = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
 type Of = Pick<ManoeuvreFile, 'goal' | 'plan'>;
 
 /** How a way of ending is told. */
@@ -16,7 +16,7 @@ interface OutcomeWords {
   /** After "the wind at which": "a hard touch". */
   readonly fails: string;
   /** What stands behind it in a run that ended so. */
-  readonly why: (run: Ending, of: Of, units: Units) => string;
+  readonly why: (run: EndedRun, of: Of, units: Units) => string;
 }
 
 /** Two lengths that differ, in as many figures as it takes to see it. */
@@ -47,7 +47,7 @@ function missedBy(check: GoalCheck, units: Units): string {
   }
 }
 
-function goalWords(run: Ending, { goal }: Of, units: Units): string {
+function goalWords(run: EndedRun, { goal }: Of, units: Units): string {
   const found = distance(run.goal[0]?.found ?? 0, units);
   if (goal.is === 'clear') return `${found} clear of everything at the end`;
   if (goal.is === 'through') return `past the ${goal.by} gates of ${goal.lock}, ${found}`;
@@ -56,7 +56,7 @@ function goalWords(run: Ending, { goal }: Of, units: Units): string {
 
 /** The first event of a run that tells one of some things of a line, a lock or somebody. */
 function told<K extends 'line' | 'lock' | 'crew'>(
-  { events }: Ending,
+  { events }: EndedRun,
   is: K,
   ...what: readonly string[]
 ): Extract<RunEvent, { is: K }> | undefined {
@@ -75,7 +75,7 @@ const HUNG: Readonly<Record<string, readonly [string, string]>> = {
 };
 
 /** Who was in danger, from a propeller, from a line in a falling chamber, or from a lock that ran over. */
-function unsafe(run: Ending, { plan }: Of): string {
+function unsafe(run: EndedRun, { plan }: Of): string {
   const danger = told(run, 'crew', 'in danger');
   if (danger) {
     const who = plan.crew[danger.who]?.name ?? 'somebody';
@@ -189,7 +189,7 @@ export const outcomeWord = (outcome: Outcome): string => OUTCOME_WORDS[outcome].
 export const failsBy = (outcome: Outcome): string => OUTCOME_WORDS[outcome].fails;
 
 /** The outcome in a few words, and what stands behind it. */
-export const outcomeWords = (run: Ending, of: Of, units: Units): [string, string] => [
+export const outcomeWords = (run: EndedRun, of: Of, units: Units): [string, string] => [
   outcomeWord(run.outcome),
   OUTCOME_WORDS[run.outcome].why(run, of, units),
 ];

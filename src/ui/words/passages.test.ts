@@ -2,7 +2,7 @@ import { runPlan, type Run } from '@/core/plan';
 import { toRunInput, type ManoeuvreFile } from '@/document';
 import { eventText } from '@/document/event-text';
 import { demoFile } from '@/document/testing/demo';
-import { handsOf } from '../plan/said';
+import { crewDoings } from '../plan/called-out';
 import { givenText } from '../plan/orders';
 import { readings, surprises } from './run';
 import { outcomeWords } from './outcomes';
@@ -113,7 +113,7 @@ describe('what is done at a lock, in words', () => {
   });
 
   it('hands and lock stand in the hands’ lane in their order', () => {
-    const said = handsOf(run, file.plan);
+    const said = crewDoings(run, file.plan);
     expect(said.some(({ text }) => text.includes('gates begin to shut'))).toBe(true);
     expect(said.some(({ text }) => text.includes('a paddle is wound up'))).toBe(true);
     const times = said.map(({ time }) => time);

@@ -1,4 +1,4 @@
-import type { EscapeName, InHand, WayOutAt, WindLimit } from '@/core/search';
+import type { EscapeName, TimeToContact, WayOutAt, WindLimit } from '@/core/search';
 import { distance, windSpeed, type Units } from './units';
 import { failsBy } from './outcomes';
 
@@ -11,7 +11,7 @@ export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
 };
 
 /** What she comes to if nothing is done: a thing's name, the bottom, or "caught under the footbridge". */
-export const stopText = ({ on, name }: Pick<InHand, 'on' | 'name'>): string =>
+export const stopText = ({ on, name }: Pick<TimeToContact, 'on' | 'name'>): string =>
   on === 'bridge' ? `caught under ${name}` : name;
 
 /** "stop her, 2.1 m to spare from Old Dray" */

@@ -2,7 +2,7 @@ import type { SimState, World } from '../../simulation';
 import type { Parameters, Values } from '../parameters';
 
 /** What was found when an expectation was looked at, in its own unit (rad, m/s, rad/s, m, N). */
-export interface Finding {
+export interface ExpectationFinding {
   readonly met: boolean;
   readonly found: number;
 }
@@ -13,7 +13,7 @@ export interface ExpectationDefinition<I extends string, P extends Parameters> {
   /** A parameter that must not be less than another, and what is said where it is. */
   readonly atLeast?: { readonly of: readonly [string, string]; readonly says: string };
   /** @param clearance least clearance so far in this step from anything but the berth, m */
-  look(expected: Values<P>, state: SimState, world: World, clearance: number): Finding;
+  look(expected: Values<P>, state: SimState, world: World, clearance: number): ExpectationFinding;
 }
 
 export const expectation = <I extends string, const P extends Parameters>(

@@ -1,14 +1,14 @@
 import type { SimState, World } from '../../simulation';
 import type { Parameters, Values } from '../parameters';
 import { clear } from './clear';
-import type { ExpectationDefinition, Finding } from './definition';
+import type { ExpectationDefinition, ExpectationFinding } from './definition';
 import { heading } from './heading';
 import { line } from './line';
 import { near } from './near';
 import { speed } from './speed';
 import { turning } from './turning';
 
-export type { Finding } from './definition';
+export type { ExpectationFinding } from './definition';
 
 /** Every expectation there is, by its name. */
 export const EXPECTATIONS = { heading, speed, turning, clear, near, line } as const;
@@ -32,7 +32,7 @@ export const lookAt = (
   state: SimState,
   world: World,
   clearance: number,
-): Finding =>
+): ExpectationFinding =>
   (EXPECTATIONS[expected.is] as unknown as AnyExpectation).look(
     expected as never,
     state,

@@ -34,7 +34,7 @@ export interface CrewDefinition<D extends string, P extends Parameters>
   readonly by: 'crew';
   /** Who does it where nobody is named: whoever is at hand by the line, or the keeper of a lock; else somebody is. */
   readonly atHand: 'line' | 'keeper' | null;
-  job(crew: CrewAt, hand: CrewMember, order: Values<P>): Job;
+  job(crew: CrewAt, member: CrewMember, order: Values<P>): Job;
 }
 
 /** Done by the helm of another boat. */

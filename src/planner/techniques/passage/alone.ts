@@ -1,4 +1,4 @@
-import { lineLength, type Making, type Paddle } from '@/core/locks';
+import { lineLength, type LevelChange, type Paddle } from '@/core/locks';
 import { STEP_UP_M } from '@/core/policy';
 import { degrees } from '@/document/fields';
 import type { CueDocument, OrderDocument } from '@/document/plan';
@@ -17,7 +17,7 @@ import type { Setting } from '../../setting';
 import { refusal, type Refusal } from '../../refusals';
 import { letGo } from '../line-leads';
 import { enters } from './enter';
-import { gatesTo, opened, paddlesOf, wide, wound, type Hands } from './hands';
+import { gatesTo, opened, paddlesOf, wide, wound, type LockCrew } from './lock-crew';
 import { heldIn, TURNS } from './hold';
 import { setAgainst } from './landing';
 import { clearOfIt, passed, straightOut } from './leave';
@@ -58,7 +58,7 @@ const lieAlone = (setting: Setting): PassageLie | null =>
 interface Alone {
   readonly lie: PassageLie;
   readonly paddles: readonly Paddle[];
-  readonly making: Making;
+  readonly making: LevelChange;
 }
 
 function byOne(setting: Setting, lie: PassageLie): Alone | null {
@@ -98,8 +98,8 @@ export function throughAlone(setting: Setting): readonly PlanTemplate[] {
 function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string): PlanTemplate {
   const { length, boat } = setting;
   const { sited, from, going, side, lead } = lie;
-  const hands: Hands = { aboard: who, ashore: who, how: 'throw' };
-  const passage: Passage = { setting, lies: [lie], hands, entry: null, pickUp: null };
+  const crew: LockCrew = { aboard: who, ashore: who, how: 'throw' };
+  const passage: Passage = { setting, lies: [lie], crew, entry: null, pickUp: null };
   const rope = lineLength(sited.lock, sited.coping, Math.max(3, lead), boat.hull.freeboard);
   const along = degrees(lie.along);
   const toWall = side === 'starboard' ? 1 : -1;
@@ -159,7 +159,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'gates shut behind; hauled taut, on two turns',
             { is: 'line', line: CENTRE_LINE, state: 'on' },
             // Slack she would surge on to the gates as soon as the water comes.
-            [gatesTo(lie, from, 'shut', hands), tended('haul', LEFT_ON_TURNS), left()],
+            [gatesTo(lie, from, 'shut', crew), tended('haul', LEFT_ON_TURNS), left()],
             'back aboard, out while the gates are open',
             UP_WITHIN_S,
           ),
@@ -167,7 +167,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'near',
             `${part}the near paddle, and back to the line`,
             heldIn(lie),
-            [...wound(lie, hands, paddles, making.first), tended('keep', TURNS[going])],
+            [...wound(lie, crew, paddles, making.first), tended('keep', TURNS[going])],
             'paddles down, look what holds her',
             OPENED_WITHIN_S,
           ),
@@ -177,7 +177,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
                   'more',
                   'half the head is gone: all of it, and back to the line',
                   { is: 'after', time_s: tenth(making.halfAt) },
-                  [left(), ...wound(lie, hands, paddles, 1), tended('keep', TURNS[going])],
+                  [left(), ...wound(lie, crew, paddles, 1), tended('keep', TURNS[going])],
                   'paddles down, look what holds her',
                   OPENED_WITHIN_S,
                 ),
@@ -187,7 +187,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'open',
             'level: on two turns; gates ahead, paddles down',
             level,
-            [left(), ...opened(lie, hands, lie.wall), ...wound(lie, hands, paddles, 0)],
+            [left(), ...opened(lie, crew, lie.wall), ...wound(lie, crew, paddles, 0)],
             'the gates stay shut, paddles down',
             OPENED_WITHIN_S,
           ),

@@ -5,7 +5,7 @@ import type { StepDocument, CueDocument, OrderDocument } from '@/document/plan';
 import { step, compassOf, near, tenth } from '../../template';
 import { letGo, offOf } from '../line-leads';
 import { BACKS, COMES, overAt, type Entry } from './entry';
-import { leadsOf, type LockNeighbour, type Way } from './neighbour';
+import { leadsOf, type LockNeighbour, type WayThrough } from './neighbour';
 import { WAITS_WITHIN_S } from './landing';
 import type { Setting } from '../../setting';
 
@@ -16,7 +16,7 @@ export function comingIn(
   setting: Setting,
   sited: SitedLock,
   neighbour: LockNeighbour,
-  way: Way,
+  way: WayThrough,
   cue: CueDocument,
   beside: OrderDocument[],
   { straightens, stop, stops, heading }: Entry,

@@ -5,7 +5,7 @@ import { call, engine, near, steer, step, wayOff } from '../../template';
 import type { Setting } from '../../setting';
 import { reversed } from '../arrive';
 import { overAt } from './entry';
-import { paddlesOf } from './hands';
+import { paddlesOf } from './lock-crew';
 import { tendsToo } from './hold';
 import { onwards } from './leave';
 import { CENTRE_LINE, type PassageLie } from './lie';
@@ -106,7 +106,7 @@ const stops = (setting: Setting, { sited, to }: PassageLie, stop: number, back: 
 /** On from one chamber of a staircase to the next, the line home first, the paddles down meanwhile; stopped there. */
 export const goesOn =
   (
-    { setting, hands }: Passage,
+    { setting, crew }: Passage,
     from: PassageLie,
     chamber: PassageLie,
     { slow, nextStop, back }: PassageNumbers,
@@ -117,7 +117,7 @@ export const goesOn =
     const title = 'wide open: line home, dead slow on';
     return {
       steps: [
-        onwards(from, hands, title, after, slow, 0, paddlesOf(from)),
+        onwards(from, crew, title, after, slow, 0, paddlesOf(from)),
         step(
           'way-off',
           'neutral, along the wall',

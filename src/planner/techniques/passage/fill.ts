@@ -1,7 +1,7 @@
 import type { Paddle } from '@/core/locks';
 import type { CueDocument, OrderDocument, StepDocument } from '@/document/plan';
 import { step, tenth } from '../../template';
-import { opened, paddlesOf, wide, wound, type Hands } from './hands';
+import { opened, paddlesOf, wide, wound, type LockCrew } from './lock-crew';
 import type { PassageLie } from './lie';
 import type { Passage, PhaseAt } from './phase';
 
@@ -14,7 +14,7 @@ const MADE_WITHIN_S = 900;
 /** The sign, one paddle or all of them to a share, and what to call if it is too much. */
 function winding(
   lie: PassageLie,
-  hands: Hands,
+  hands: LockCrew,
   id: string,
   title: string,
   cue: CueDocument,
@@ -33,7 +33,7 @@ function winding(
 }
 
 /** How the water is made: a keeper winds all at once; one of the crew the near paddle, then the far one. */
-function making(lie: PassageLie, hands: Hands, held: CueDocument): StepDocument[] {
+function making(lie: PassageLie, hands: LockCrew, held: CueDocument): StepDocument[] {
   const { making: pace } = lie;
   const paddles = paddlesOf(lie);
   const share = pace.first;
@@ -89,10 +89,10 @@ function making(lie: PassageLie, hands: Hands, held: CueDocument): StepDocument[
 
 /** Filled or emptied by its paddles, until the gates ahead stand wide open: that of a side last, if somebody has to be there. */
 export const fills =
-  ({ hands, pickUp, lies }: Passage, lie: PassageLie): PhaseAt =>
+  ({ crew, pickUp, lies }: Passage, lie: PassageLie): PhaseAt =>
   (after) => ({
     steps: [
-      ...making(lie, hands, after),
+      ...making(lie, crew, after),
       step(
         'open',
         'level: the gates ahead',
@@ -101,7 +101,7 @@ export const fills =
           lock: lie.sited.name,
           state: `level ${lie.going === 'up' ? 'above' : 'below'}`,
         },
-        opened(lie, hands, lie === lies.at(-1) ? (pickUp?.hand ?? null) : null),
+        opened(lie, crew, lie === lies.at(-1) ? (pickUp?.hand ?? null) : null),
         'the gates stay shut, paddles down',
         MADE_WITHIN_S,
       ),

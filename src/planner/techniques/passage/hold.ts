@@ -2,7 +2,7 @@ import { gatesOf } from '@/core/locks';
 import type { CueDocument, OrderDocument, SimpleCue } from '@/document/plan';
 import { engine, near, step } from '../../template';
 import { comingIn } from './coming';
-import { by, gatesTo } from './hands';
+import { by, gatesTo } from './lock-crew';
 import { CENTRE_LINE, type PassageLie } from './lie';
 import { BOTH_ENDS, linesOnOf } from './neighbour';
 import type { Passage, PhaseAt } from './phase';
@@ -36,7 +36,7 @@ export function tendsToo(lie: PassageLie): OrderDocument[] {
 
 /** Out of gear, the line round the bollard and back; whoever comes in beside is let in; the gates shut behind. */
 export const holds =
-  ({ setting, hands, entry }: Passage, lie: PassageLie): PhaseAt =>
+  ({ setting, crew, entry }: Passage, lie: PassageLie): PhaseAt =>
   (after) => {
     const { sited, going, from, neighbour } = lie;
     const kept: OrderDocument = {
@@ -46,7 +46,7 @@ export const holds =
       how: 'keep',
       turns: TURNS[going],
       winch: false,
-      ...by(hands.aboard),
+      ...by(crew.aboard),
     };
     const on: CueDocument = { is: 'line', line: CENTRE_LINE, state: 'on' };
     // Whoever comes in after her finds her held.
@@ -57,8 +57,8 @@ export const holds =
       after_s: 1,
       line: CENTRE_LINE,
       to: lie.bollard,
-      how: hands.how,
-      ...by(hands.aboard),
+      how: crew.how,
+      ...by(crew.aboard),
     };
     return {
       steps: [
@@ -76,7 +76,7 @@ export const holds =
             ? `kept snug, never fast; the ${leaves} shut behind`
             : `on a turn, never fast; the ${leaves} shut behind`,
           follows ? linesOnOf(follows) : on,
-          [...(follows ? tendsToo(lie) : [kept]), gatesTo(lie, from, 'shut', hands)],
+          [...(follows ? tendsToo(lie) : [kept]), gatesTo(lie, from, 'shut', crew)],
           'line off, back out while the gates are open',
           LINE_ON_S,
         ),

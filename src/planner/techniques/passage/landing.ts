@@ -1,6 +1,6 @@
 import type { End, SitedLock } from '@/core/locks';
 import type { LineDocument } from '@/document/rigging';
-import { ashore, bestLead, leadsFrom, lineOf, type Pose } from '../line-leads';
+import { ashore, bestLead, leadsFrom, lineOf, type LyingPose } from '../line-leads';
 import type { Setting } from '../../setting';
 
 // What is asked of a landing before a lock that does not stand open.
@@ -30,7 +30,7 @@ export function landingLines(setting: Setting): readonly LineDocument[] | null {
 /** The same of any boat that lies so. */
 export function linesToLanding(
   given: Pick<Setting, 'boat' | 'ends' | 'others' | 'length' | 'beam'>,
-  start: Pose,
+  start: LyingPose,
 ): readonly LineDocument[] | null {
   const setting = { ...given, ends: ashore(given) };
   const sides = (['port', 'starboard'] as const).flatMap((side) => {

@@ -5,7 +5,7 @@ import type { CueDocument, StepDocument } from '@/document/plan';
 import { compassOf, engine, near, steer, step } from '../../template';
 import { letGo } from '../line-leads';
 import { CENTRE_LINE, type PassageLie } from './lie';
-import { wound, type Hands } from './hands';
+import { wound, type LockCrew } from './lock-crew';
 import { BOTH_ENDS, leavesFirst } from './neighbour';
 import type { PassageNumbers } from './numbers';
 import type { Passage, Phase, PhaseAt } from './phase';
@@ -71,7 +71,7 @@ function lettingOut(lie: PassageLie, after: CueDocument): Phase {
 /** The gates ahead stand open: her line home, then dead slow on; paddles that must not stay up come down meanwhile. */
 export function onwards(
   lie: PassageLie,
-  hands: Hands,
+  hands: LockCrew,
   title: string,
   cue: CueDocument,
   slow: number,
@@ -128,7 +128,7 @@ export const clearOfIt: PhaseAt = (after) => ({
 
 /** The line home, dead slow out and straight, after whoever goes first; the next phase begins as the gates are passed. */
 export const leaves =
-  ({ hands, lies }: Passage, { slow, angle = 0 }: PassageNumbers): PhaseAt =>
+  ({ crew, lies }: Passage, { slow, angle = 0 }: PassageNumbers): PhaseAt =>
   (after) => {
     const lie = lies.at(-1)!;
     const first = lettingOut(lie, after);
@@ -140,7 +140,7 @@ export const leaves =
     return {
       steps: [
         ...first.steps,
-        onwards(lie, hands, title, first.then, slow, -toWall * angle),
+        onwards(lie, crew, title, first.then, slow, -toWall * angle),
         straightOut(lie),
       ],
       then: passed(lie),

@@ -6,9 +6,9 @@ import {
   swingRoom,
   type End,
   type LockedBoat,
-  type Making,
+  type LevelChange,
   type Paddle,
-  type Side as Hand,
+  type LockSide as Hand,
   type SitedLock,
 } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
@@ -45,7 +45,7 @@ export interface PassageLie {
   /** Who shares the chamber; null where nobody does. */
   readonly neighbour: LockNeighbour | null;
   /** How its water is made without more pull than hands hold, and the lock that those paddles are of. */
-  readonly making: Making;
+  readonly making: LevelChange;
   readonly paddlesOf: string;
 }
 
@@ -244,7 +244,7 @@ export function makingWith(
   setting: Setting,
   { sited, to, going, ahead }: PassageLie,
   paddles: readonly Paddle[],
-): Making | null {
+): LevelChange | null {
   const { lock } = sited;
   const fromUpper = going === 'up' ? ahead : lock.length - ahead - setting.length;
   return gentlest({ ...lock, paddles }, to, hullIn(setting, { going }, fromUpper));

@@ -6,7 +6,7 @@ import {
   sharing,
   standsAlong,
   swingRoom,
-  type Side as Hand,
+  type LockSide as Hand,
   type SitedLock,
 } from '@/core/locks';
 import { LOCK_FENDER_M } from '@/core/policy';
@@ -55,7 +55,7 @@ export interface NeighbourLeaves {
   readonly seconds: number;
 }
 
-export type Way = {
+export type WayThrough = {
   readonly from: 'upper' | 'lower';
   readonly to: 'upper' | 'lower';
   readonly going: 'up' | 'down';
@@ -102,7 +102,7 @@ function landingOf(setting: Setting, other: Other): readonly LineDocument[] | nu
 export function neighbourIn(
   setting: Setting,
   sited: SitedLock,
-  way: Way,
+  way: WayThrough,
   wall: Hand,
 ): LockNeighbour | Refusal | null {
   const { others, beam, ends, input } = setting;

@@ -1,4 +1,4 @@
-import { intoLock, IN_LOCK, type Side as Hand, type SitedLock } from '@/core/locks';
+import { intoLock, IN_LOCK, type LockSide as Hand, type SitedLock } from '@/core/locks';
 
 /** Bollards of a wall stand no further back from its edge, and may overhang it by so little, m. */
 const BACK_M = 3;

@@ -1,9 +1,9 @@
-import type { Side as Hand } from '@/core/locks';
+import type { LockSide as Hand } from '@/core/locks';
 import type { Side } from '@/document/fields';
 import type { CueDocument, StepDocument } from '@/document/plan';
 import type { Setting } from '../../setting';
 import type { Entry } from './entry';
-import type { Hands } from './hands';
+import type { LockCrew } from './lock-crew';
 import type { PassageLie } from './lie';
 
 /** Where whoever worked the lock from ashore is taken up beyond it. m, radians. */
@@ -30,7 +30,7 @@ export interface PickUp {
 export interface Passage {
   readonly setting: Setting;
   readonly lies: readonly PassageLie[];
-  readonly hands: Hands;
+  readonly crew: LockCrew;
   /** How another boat comes in by the gates that stand open; null where none does. */
   readonly entry: Entry | null;
   /** Where whoever worked the lock from ashore is taken up; null where nobody is. */

@@ -1,4 +1,4 @@
-import { gatesOf, intoLock, IN_LOCK, type Side as Hand } from '@/core/locks';
+import { gatesOf, intoLock, IN_LOCK, type LockSide as Hand } from '@/core/locks';
 import { atan2, wrapHalfTurn } from '@/core/math';
 import type { Person } from '@/core/plan';
 import { goesOn } from '@/core/trials';
@@ -10,7 +10,7 @@ import type { LineDocument } from '@/document/rigging';
 import { step, call, compassOf, engine, near, steer, twentieth, wayOff } from '../../template';
 import { letGo, lineOf } from '../line-leads';
 import { cleatOf, type PassageLie } from './lie';
-import { by, gatesTo, paddlesOf, wound, type Hands } from './hands';
+import { by, gatesTo, paddlesOf, wound, type LockCrew } from './lock-crew';
 import type { Setting } from '../../setting';
 import type { PassageNumbers } from './numbers';
 import type { Passage, PhaseAt, PickUp } from './phase';
@@ -121,7 +121,7 @@ function onSide(
 }
 
 /** Where whoever works the lock from ashore is taken up beyond it; null where nobody does, or there is no landing. */
-export function pickUpAt(setting: Setting, lie: PassageLie, hands: Hands): PickUp | null {
+export function pickUpAt(setting: Setting, lie: PassageLie, hands: LockCrew): PickUp | null {
   if (hands.ashore === undefined || hands.aboard === undefined) return null;
   const crew = setting.input.rigging?.crew ?? [];
   // Whoever stepped ashore for it as well.
@@ -139,7 +139,7 @@ export const landingLine = ({ cleat, over }: PickUp, { length }: Setting): LineD
 
 /** From the stern clear of the gates until everybody is aboard; then the line comes off. */
 export const takesUp =
-  ({ setting, lies, hands }: Passage, pickUp: PickUp, { slow, back }: PassageNumbers): PhaseAt =>
+  ({ setting, lies, crew }: Passage, pickUp: PickUp, { slow, back }: PassageNumbers): PhaseAt =>
   (after) => {
     const lie = lies.at(-1)!;
     const names = pickUp.who.length === 1 ? pickUp.who[0]!.slice(0, 12) : 'all';
@@ -161,7 +161,7 @@ export const takesUp =
       how,
       turns: SNUG_TURNS,
       winch: false,
-      ...by(hands.aboard),
+      ...by(crew.aboard),
     });
     const stops = goesOn(setting.craft, pickUp.way, twentieth(slow), twentieth(back));
     const on = stops?.distance ?? 0;
@@ -208,7 +208,7 @@ export const takesUp =
             line: LANDING_LINE,
             to: pickUp.ring,
             how: 'throw',
-            ...by(hands.aboard),
+            ...by(crew.aboard),
           },
         ],
         'short ahead and astern to hold her',
@@ -222,7 +222,7 @@ export const takesUp =
           tended('haul'),
           tended('keep'),
           ...(last
-            ? [gatesTo(lie, lie.to, 'shut', hands), ...wound(lie, hands, paddlesOf(lie), 0)]
+            ? [gatesTo(lie, lie.to, 'shut', crew), ...wound(lie, crew, paddlesOf(lie), 0)]
             : []),
           ...cross,
         ],
@@ -233,7 +233,7 @@ export const takesUp =
         'aboard',
         `${names} aboard: line home`,
         across.length === 1 ? across[0]! : { is: 'all', of: across },
-        [call('all aboard; nobody near the propeller'), letGo(LANDING_LINE, 0, hands.aboard)],
+        [call('all aboard; nobody near the propeller'), letGo(LANDING_LINE, 0, crew.aboard)],
         'hold on; bring her closer, no jumping',
         STEPS_WITHIN_S,
       ),

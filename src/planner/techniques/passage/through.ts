@@ -4,7 +4,7 @@ import type { Setting } from '../../setting';
 import { enters, goesOn } from './enter';
 import { entryOf } from './entry';
 import { fills } from './fill';
-import { handsOf } from './hands';
+import { lockCrewOf } from './lock-crew';
 import { holds } from './hold';
 import { landingLines } from './landing';
 import { clearOfIt, leaves } from './leave';
@@ -45,11 +45,11 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
   const lie = lies[0]!;
   const { neighbour, sited, going } = lie;
   const ashore = stepsAshore(setting, landingLines(setting));
-  const hands = handsOf(setting, ashore);
+  const crew = lockCrewOf(setting, ashore);
   const entry = neighbour?.comes ? entryOf(setting, lie, neighbour) : null;
   if (neighbour?.comes && !entry) return null;
-  const pickUp = pickUpAt(setting, lies.at(-1)!, hands);
-  const passage: Passage = { setting, lies, hands, entry, pickUp };
+  const pickUp = pickUpAt(setting, lies.at(-1)!, crew);
+  const passage: Passage = { setting, lies, crew, entry, pickUp };
   const { phase: waiting, landing } = waits(passage, ashore);
   const follows = neighbour?.comes && !neighbour.comes.first;
   return template({

@@ -5,7 +5,7 @@ import { call, engine, step } from '../../template';
 import type { Setting } from '../../setting';
 import { letGo } from '../line-leads';
 import { comingIn } from './coming';
-import { gatesTo, paddlesAt, paddlesOf, wound, type Hands } from './hands';
+import { gatesTo, paddlesAt, paddlesOf, wound, type LockCrew } from './lock-crew';
 import { HALF_FOR_S, LANDING, landingLines, setAgainst, WAITS_WITHIN_S } from './landing';
 import type { PassageLie } from './lie';
 import { linesOnOf } from './neighbour';
@@ -50,7 +50,7 @@ function putAshore(who: string, landing: readonly LineDocument[]): Phase {
 }
 
 /** The other chamber of a staircase made ready first: filled for her going up, emptied for her going down. Nobody lies in it. */
-function readied(other: PassageLie, hands: Hands, after: Phase = START): Phase {
+function readied(other: PassageLie, hands: LockCrew, after: Phase = START): Phase {
   const { sited, going } = other;
   const paddles = paddlesOf(other);
   const verb = going === 'up' ? 'filled' : 'emptied';
@@ -87,7 +87,7 @@ interface Turned extends Phase {
 }
 
 /** The steps until the gates stand wide open to whoever waits, all on their lines. */
-function turnedRound(lie: PassageLie, hands: Hands, after: Phase = START): Turned {
+function turnedRound(lie: PassageLie, hands: LockCrew, after: Phase = START): Turned {
   const { sited, from } = lie;
   // Before her they are always the lock's own.
   const hers = { ...lie, paddlesOf: sited.name };
@@ -136,7 +136,7 @@ function turnedRound(lie: PassageLie, hands: Hands, after: Phase = START): Turne
 /** After some steps her lines to the landing are slipped at a cue; and the cue by which they are home. */
 function slippedAfter(
   { steps, then }: Phase,
-  hands: Hands,
+  hands: LockCrew,
   when: string,
   more: readonly OrderDocument[] = [],
 ): Phase {
@@ -161,7 +161,7 @@ function slippedAfter(
  * @param steps who is put ashore, by name
  */
 export function waits(
-  { setting, lies, hands, entry }: Passage,
+  { setting, lies, crew, entry }: Passage,
   steps: string | undefined,
 ): { readonly phase: Phase; readonly landing: readonly LineDocument[] } {
   const lie = lies[0]!;
@@ -173,21 +173,21 @@ export function waits(
   if (!landing) return { phase: START, landing: [] };
   const crewed = steps ? putAshore(steps, landing) : START;
   const waiting = (phase: Phase, when: string, meanwhile: readonly OrderDocument[] = []) => ({
-    phase: slippedAfter(phase, hands, when, meanwhile),
+    phase: slippedAfter(phase, crew, when, meanwhile),
     landing,
   });
   if (leads) {
     const { name } = leads.other;
     const onLines = call(`on bow and stern line while ${name} goes in`);
-    const open = against ? turnedRound(lie, hands, crewed) : { ...crewed, meanwhile: [] };
+    const open = against ? turnedRound(lie, crew, crewed) : { ...crewed, meanwhile: [] };
     const beside = [onLines, ...open.meanwhile];
     const lets = comingIn(setting, sited, leads, lie, open.then, beside, entry!);
     const in_ = { steps: [...open.steps, ...lets], then: linesOnOf(leads) };
     return waiting(in_, `${name} lies on her lines`);
   }
-  const ready = unready ? readied(lies[1]!, hands, crewed) : crewed;
+  const ready = unready ? readied(lies[1]!, crew, crewed) : crewed;
   if (against) {
-    const { meanwhile, ...open } = turnedRound(lie, hands, ready);
+    const { meanwhile, ...open } = turnedRound(lie, crew, ready);
     return waiting(open, 'wide open', meanwhile);
   }
   return waiting(ready, unready ? 'the staircase is ready' : `${steps} is ashore`);

@@ -29,7 +29,7 @@ export function LineOrder({
   children,
 }: FieldsProps & { lines: 'ropes' | 'anchors' | 'lines'; children?: ReactNode }) {
   const names = useNames();
-  // Another boat's line is her own hands' business.
+  // Another boat's line is its own crew's business.
   const crew = names.theirs.includes(String(values.line)) ? [] : names.crew;
   return (
     <>

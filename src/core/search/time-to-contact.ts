@@ -1,11 +1,11 @@
 import type { HullPart, TouchGrade } from '../monitors';
-import { LONGEST_IN_HAND_S } from '../policy';
+import { LONGEST_TIME_TO_CONTACT_S } from '../policy';
 import type { SimState } from '../simulation';
 import { Rollout, type Surroundings } from './rollout';
-import { letGo } from './hands';
+import { letGo } from './controls';
 
 /** What she comes to touch, or what stops her, if nobody does anything more. */
-export interface InHand {
+export interface TimeToContact {
   /** Seconds until then. */
   readonly seconds: number;
   /** A thing she touches, the bottom, or a bridge that is too low for her. */
@@ -25,17 +25,17 @@ export interface InHand {
  *
  * @param hands whether the controls stay as they are, or go to neutral
  */
-export function inHandFrom(
+export function timeToContactFrom(
   about: Surroundings,
   from: SimState,
   hands: 'as they are' | 'neutral',
-): InHand | null {
+): TimeToContact | null {
   const rollout = new Rollout(about, from);
   if (hands === 'neutral') letGo(rollout);
   // Nobody steers any more either.
   rollout.state.helm.active = false;
   const stopped = () => rollout.touchCount > 0 || rollout.aground || rollout.overhead !== null;
-  if (!rollout.until(stopped, LONGEST_IN_HAND_S)) return null;
+  if (!rollout.until(stopped, LONGEST_TIME_TO_CONTACT_S)) return null;
   const [touch] = rollout.touches;
   if (touch) {
     const { name, part, speed, grade, time } = touch;

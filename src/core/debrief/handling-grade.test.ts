@@ -1,7 +1,7 @@
 import { engine, recordingOf } from '../testing/driven';
 import { stepOf, box, inputOf } from '../testing/manoeuvre';
 import type { RunInput } from '../plan';
-import { careOf, faultsOf, handlingOf, reviewOf } from './';
+import { gradeHandling, faultsOf, handlingOf, reviewOf } from './';
 
 const NEVER = { is: 'after', time: 600 } as const;
 const open = (rest: Partial<RunInput> = {}) => inputOf([stepOf({ is: 'start' }, [])], NEVER, rest);
@@ -9,7 +9,7 @@ const open = (rest: Partial<RunInput> = {}) => inputOf([stepOf({ is: 'start' }, 
 describe('care', () => {
   const care = (input: RunInput, seconds: number, done: Parameters<typeof recordingOf>[1]) => {
     const review = reviewOf(input, recordingOf(seconds, done));
-    return { ...careOf(review, faultsOf(review)), handling: handlingOf(review) };
+    return { ...gradeHandling(review, faultsOf(review)), handling: handlingOf(review) };
   };
 
   it('never counts how long it took', () => {

@@ -14,8 +14,8 @@ import { useWorkspace } from '../state/context';
 import { toldText } from '../plan/orders';
 import { useLive, useLiveState } from './use-live';
 
-/** Orders to the hands: those the plan has next, and for every line what can be done with it as it is. */
-export function Hands() {
+/** Orders to the crew: those the plan has next, and for every line what can be done with it as it is. */
+export function CrewOrders() {
   useCrewByPlan();
   const { lines, crew, steps } = useWorkspace((s) => s.manoeuvre.plan);
   const byPlan = useHelmPreferences((p) => p.crewByPlan);
@@ -23,8 +23,8 @@ export function Hands() {
   const locks = useWorkspace((s) => s.manoeuvre.locks);
   if (lines.length === 0 && crew.length === 0 && locks.length === 0) return null;
   return (
-    <section aria-label="Hands" className="rule-t flex flex-col gap-1.5 py-2.5">
-      <p className="font-semibold">Call to the hands</p>
+    <section aria-label="Crew" className="rule-t flex flex-col gap-1.5 py-2.5">
+      <p className="font-semibold">Call to the crew</p>
       {steps.some(({ orders }) => orders.some((order) => isDoneBy(order, 'crew'))) && (
         <label className="flex min-h-8 items-center gap-2 text-[13px]">
           <input
@@ -33,14 +33,14 @@ export function Hands() {
             checked={byPlan}
             onChange={(event) => setByPlan(event.target.checked)}
           />
-          the hands go by the plan
+          the crew goes by the plan
         </label>
       )}
       <FromPlan />
       <PeopleCalls />
       <LockCalls />
       {lines.map((line, index) =>
-        // Another boat's hands see to her lines; in a lock one has to ask them to.
+        // Another boat's crew sees to its lines; in a lock one has to ask it to.
         line.of === undefined || locks.length > 0 ? (
           <LineCalls key={line.name} index={index} />
         ) : null,
@@ -49,7 +49,7 @@ export function Hands() {
   );
 }
 
-/** What the plan has the hands do at the step come to and at the next one. */
+/** What the plan has the crew do at the step come to and at the next one. */
 function FromPlan() {
   const live = useLive();
   const steps = useWorkspace((s) => s.manoeuvre.plan.steps);

@@ -36,7 +36,7 @@ export const handsNotThere: Rule = (input, run) =>
           : null;
     return [
       {
-        rule: 'hands not there',
+        rule: 'crew not there',
         step: stepAt(run, event.time),
         time: event.time,
         figure: event.is === 'crew' ? (CREW_KINDS[event.what] ?? 0) : NOT_THERE.LINE,

@@ -1,4 +1,4 @@
-import { leafSides, type End, type Paddle, type Side } from '@/core/locks';
+import { leafSides, type End, type Paddle, type LockSide } from '@/core/locks';
 import type { Person } from '@/core/plan';
 import type { CueDocument, OrderDocument } from '@/document/plan';
 import type { Setting } from '../../setting';
@@ -6,7 +6,7 @@ import type { PassageLie } from './lie';
 
 // Who works a lock, and the orders and cues of its gates and paddles.
 
-export interface Hands {
+export interface LockCrew {
   /** Whoever tends the line aboard, and whoever works the lock ashore; the keeper where nobody is. */
   readonly aboard: string | undefined;
   readonly ashore: string | undefined;
@@ -15,7 +15,7 @@ export interface Hands {
 }
 
 /** @param steps who steps ashore at the landing before anything else, by name */
-export function handsOf({ input }: Setting, steps?: string): Hands {
+export function lockCrewOf({ input }: Setting, steps?: string): LockCrew {
   const crew = input.rigging?.crew ?? [];
   const isAboard = ({ name, at }: Person) => at.aboard && name !== steps;
   const aboard = crew.find(isAboard)?.name;
@@ -39,7 +39,7 @@ export function paddlesAt(
 
 export const wound = (
   lie: PassageLie,
-  hands: Hands,
+  hands: LockCrew,
   paddles: readonly Paddle[],
   to: number,
 ): OrderDocument[] =>
@@ -56,8 +56,8 @@ export const gatesTo = (
   { sited }: PassageLie,
   end: End,
   to: 'open' | 'shut',
-  hands: Hands,
-  leaf: Side | 'both' = 'both',
+  hands: LockCrew,
+  leaf: LockSide | 'both' = 'both',
 ): OrderDocument => ({
   do: 'gates',
   after_s: 0,
@@ -72,11 +72,11 @@ export const gatesTo = (
  * The gates ahead opened to her. By one who has to be on one side of the lock afterwards the leaf of that side comes last:
  * with one of two open there is no way across but round by the other gates.
  */
-export function opened(lie: PassageLie, hands: Hands, last: Side | null): OrderDocument[] {
+export function opened(lie: PassageLie, hands: LockCrew, last: LockSide | null): OrderDocument[] {
   const { sited, to } = lie;
   if (last === null || leafSides(sited.lock, to).length === 1)
     return [gatesTo(lie, to, 'open', hands)];
-  const first: Side = last === 'left' ? 'right' : 'left';
+  const first: LockSide = last === 'left' ? 'right' : 'left';
   return [gatesTo(lie, to, 'open', hands, first), gatesTo(lie, to, 'open', hands, last)];
 }
 

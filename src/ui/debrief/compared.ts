@@ -5,7 +5,7 @@ import type { OpenReview } from './use-runs';
 import type { OpenRecord } from './use-records';
 
 /** A track laid over the one that is looked at. */
-export interface Laid {
+export interface ComparedTrack {
   readonly id: string;
   readonly trace: Trace;
   /** Drawn with her outline at the playhead: what instruments recorded, not a rehearsal. */
@@ -13,7 +13,7 @@ export interface Laid {
 }
 
 /** What is looked at: a driven run, or a record where nothing was driven. */
-export interface Shown {
+export interface LookedBackAt {
   readonly id: string;
   readonly trace: Trace;
   readonly duration: number;
@@ -22,19 +22,19 @@ export interface Shown {
   readonly boat: Boat;
 }
 
-export const laidRun = ({ id, reviewed }: OpenReview): Laid => ({
+export const runToCompare = ({ id, reviewed }: OpenReview): ComparedTrack => ({
   id,
   trace: reviewed.run.trace,
   recorded: false,
 });
 
-export const laidRecord = ({ record, trace }: OpenRecord): Laid => ({
+export const recordToCompare = ({ record, trace }: OpenRecord): ComparedTrack => ({
   id: record.id,
   trace,
   recorded: true,
 });
 
-export const shownRun = ({ id, reviewed, file }: OpenReview): Shown => ({
+export const shownRun = ({ id, reviewed, file }: OpenReview): LookedBackAt => ({
   id,
   trace: reviewed.run.trace,
   duration: reviewed.run.duration,
@@ -43,7 +43,7 @@ export const shownRun = ({ id, reviewed, file }: OpenReview): Shown => ({
   boat: file.manoeuvre.boat,
 });
 
-export const shownRecord = ({ record, trace, margins }: OpenRecord, boat: Boat): Shown => ({
+export const shownRecord = ({ record, trace, margins }: OpenRecord, boat: Boat): LookedBackAt => ({
   id: record.id,
   trace,
   duration: margins.duration,

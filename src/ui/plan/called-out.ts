@@ -3,10 +3,10 @@ import { CALLED_AT_ONCE_S } from '@/core/policy';
 import type { PlanDocument } from '@/document';
 import { crewTrouble, LINE_EVENT_WORDS, lineTrouble } from '../words/lines';
 import { lockEventText } from '../words/locks';
-import type { Said } from './Staves';
+import type { CalledOut } from './Staves';
 
 /** What is called out in a run. */
-export function callsOf(run: Run): readonly Said[] {
+export function callsOf(run: Run): readonly CalledOut[] {
   return run.events.flatMap((event) =>
     event.is === 'order' && event.order.do === 'call'
       ? [{ time: event.time, text: event.order.text }]
@@ -15,7 +15,7 @@ export function callsOf(run: Run): readonly Said[] {
 }
 
 /** What hands have done with lines, and where people went, as it happened; several at once on one line. */
-export function handsOf(run: Run, { lines, crew }: PlanDocument): readonly Said[] {
+export function crewDoings(run: Run, { lines, crew }: PlanDocument): readonly CalledOut[] {
   const said: { time: number; text: string }[] = [];
   const add = (time: number, text: string) => {
     const last = said.at(-1);
@@ -37,7 +37,7 @@ export function handsOf(run: Run, { lines, crew }: PlanDocument): readonly Said[
 }
 
 /** Does anybody do anything by hand in it? */
-export const hasHands = (run: Run): boolean =>
+export const hasCrewDoings = (run: Run): boolean =>
   run.events.some(
     (event) => event.is === 'line' || (event.is === 'order' && isDoneBy(event.order, 'crew')),
   );

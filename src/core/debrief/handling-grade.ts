@@ -30,15 +30,15 @@ export interface Handling {
 }
 
 /** How careful it was; each with why. */
-export type CareGrade = 'careful' | 'fair' | 'rough' | 'harmful';
+export type HandlingGrade = 'careful' | 'fair' | 'rough' | 'harmful';
 
-export interface Care {
-  readonly grade: CareGrade;
+export interface GradedHandling {
+  readonly grade: HandlingGrade;
   /** What kept it from the next better grade, worst first; empty when careful. */
-  readonly because: readonly CareReason[];
+  readonly because: readonly GradeReason[];
 }
 
-export type CareReason =
+export type GradeReason =
   | { readonly is: 'danger' }
   | { readonly is: 'fouled' }
   | { readonly is: 'struck'; readonly name: string; readonly time: number }
@@ -113,7 +113,7 @@ export function handlingOf(review: Review): Handling {
   };
 }
 
-const WORST: Readonly<Record<CareReason['is'], CareGrade>> = {
+const WORST: Readonly<Record<GradeReason['is'], HandlingGrade>> = {
   danger: 'harmful',
   fouled: 'harmful',
   struck: 'harmful',
@@ -125,9 +125,9 @@ const WORST: Readonly<Record<CareReason['is'], CareGrade>> = {
   load: 'fair',
   fault: 'fair',
 };
-const ORDER: readonly CareGrade[] = ['careful', 'fair', 'rough', 'harmful'];
+const ORDER: readonly HandlingGrade[] = ['careful', 'fair', 'rough', 'harmful'];
 
-function gradeFor(reason: CareReason): CareGrade {
+function gradeFor(reason: GradeReason): HandlingGrade {
   if (reason.is === 'touch') return reason.touch.grade === 'hard' ? 'harmful' : 'rough';
   if (reason.is === 'fault') return GRAVE_FAULTS.has(reason.fault.rule) ? 'rough' : 'fair';
   return WORST[reason.is];
@@ -137,9 +137,9 @@ function gradeFor(reason: CareReason): CareGrade {
  * How careful a run was. Touches that are soft cost nothing, nor does time; a firm one of her own berth is fair, as is
  * passing close. It never matters how fast it was done.
  */
-export function careOf(review: Review, faults: readonly Fault[]): Care {
+export function gradeHandling(review: Review, faults: readonly Fault[]): GradedHandling {
   const { run, berth } = review;
-  const reasons: CareReason[] = [];
+  const reasons: GradeReason[] = [];
   if (run.outcome === 'unsafe') reasons.push({ is: 'danger' });
   if (run.outcome === 'fouled') reasons.push({ is: 'fouled' });
   for (const event of run.events) {
@@ -161,13 +161,13 @@ export function careOf(review: Review, faults: readonly Fault[]): Care {
     if (load.tension > WORKING_LOAD * load.breaks) reasons.push({ is: 'load', load });
   }
   for (const fault of faults) reasons.push({ is: 'fault', fault });
-  const grades = reasons.map((reason): CareGrade => {
+  const grades = reasons.map((reason): HandlingGrade => {
     const grade = gradeFor(reason);
     const own = reason.is === 'touch' && berth.has(reason.touch.obstacle);
     return own && grade === 'rough' ? 'fair' : grade;
   });
-  const rank = (grade: CareGrade) => ORDER.indexOf(grade);
-  const worst = grades.reduce<CareGrade>((a, b) => (rank(b) > rank(a) ? b : a), 'careful');
+  const rank = (grade: HandlingGrade) => ORDER.indexOf(grade);
+  const worst = grades.reduce<HandlingGrade>((a, b) => (rank(b) > rank(a) ? b : a), 'careful');
   const because = reasons
     .map((reason, i) => ({ reason, grade: grades[i]! }))
     .sort((a, b) => rank(b.grade) - rank(a.grade))
