@@ -95,7 +95,7 @@ function fourLines(boat: Boat): LineSpec[] {
   return [line(0.4, 0.6), line(-0.42, -0.62), line(0.05, -0.35), line(-0.05, 0.35)];
 }
 
-/** Pressed on her fenders by the wind, ten steps of engine and wheel against her lines, 120 s. */
+/** Pressed on the boat's fenders by the wind, ten steps of engine and wheel against its lines, 120 s. */
 function alongside(boat: Boat): BenchCase {
   const { length_m: l, beam_m: b } = boat.hull;
   const steps: ManoeuvreFile['plan']['steps'] = Array.from({ length: 10 }, (_, i) => ({

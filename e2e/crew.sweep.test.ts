@@ -21,7 +21,7 @@ it('the line comes home once she who worked the lock is aboard, and not before',
   expect(asked).toMatch(/one of the crew is.*Wren.*aboard/s);
   expect(asked).toContain('line to the landing');
   expect(await violations(app.driver)).toEqual([]);
-  // Ashore she is from the start: the line is let go at once, and nobody shuts up behind.
+  // Ashore the boat is from the start: the line is let go at once, and nobody shuts up behind.
   await app.page.choose('Is', 'ashore');
   await app.page.until('shorter', margins, (t) => longOf(t) < whole - 60);
   await app.page.choose('Is', 'aboard');

@@ -89,7 +89,7 @@ sweep(
     await status('helm');
     // The button keeps the focus, and with it the space bar: so after it.
     await app.page.press("//button[contains(., 'not spoken')]");
-    // Somebody looks there before she goes astern.
+    // Somebody looks there before the boat goes astern.
     await key(Key.ARROW_DOWN);
     const said = await app.page.until(
       'something said',

@@ -50,7 +50,7 @@ it('a line is rigged on the water by keys, named for its lead, and undone as one
   await end.sendKeys(Key.ENTER);
   expect(await app.page.until('the line', names, (n) => n.length === 1)).toEqual(['breast line']);
   await press("//button[.='Leave off rigging']");
-  // Made fast all the while, she does not get away any more.
+  // Made fast all the while, the boat does not get away any more.
   await app.page.until(
     'held',
     () => app.page.outcome(),

@@ -50,7 +50,7 @@ sweep(
     await press("//button[@role='radio'][contains(., 'Pebble')]");
     await press("//button[.='Put her here']");
     await app.page.until('the boat', others, (t) => t.includes('Run') || t.includes('twin-keel'));
-    // Abreast of her in the slip she lies inside what is there: it says so, and where.
+    // Abreast of the boat in the slip it lies inside what is there: it says so, and where.
     const grip = await app.page.find('button[data-grip="other pebble"]');
     const before = Number(await value('Pebble: east'));
     await grip.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);

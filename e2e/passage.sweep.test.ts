@@ -109,13 +109,13 @@ const lock = (good: (told: string) => boolean, what: string) =>
 
 const chamber = (told: string) => Number(/([\d.]+) m, (?:rising|standing)/.exec(told)?.[1]);
 
-/** How far her stern is past the lower gates, m. */
+/** How far the boat's stern is past the lower gates, m. */
 const left = () =>
   app.driver.executeScript<number>(
     `return Number(document.querySelector('[aria-label$="long section"] svg [data-boat]')?.dataset.left ?? -99)`,
   );
 
-/** Her speed through the water, kn. */
+/** The boat's speed through the water, kn. */
 const speed = async () =>
   Number(/through the water\s+(-?[\d.]+)/.exec(await text('[data-testid=readings]'))![1]);
 
@@ -140,7 +140,7 @@ it('is worked up by keyboard, start to finish', async () => {
   await key(Key.ESCAPE);
   await key(' ');
   await app.page.liveStatus('helm');
-  // In at idle, out of gear once she has way, a touch astern until she lies.
+  // In at idle, out of gear once the boat has way, a touch astern until it lies.
   await key(Key.ARROW_UP);
   await app.page.until('way on', speed, (kn) => kn > 1.6);
   await key('n');

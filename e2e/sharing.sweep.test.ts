@@ -30,7 +30,7 @@ it('a lock shared: who is first and why, the wall that is left, and a cue that w
     'Wicket lies to the other wall',
   );
   expect(await violations(app.driver)).toEqual([]);
-  // Her own line comes off when Wicket is through: not before, and not at all while Wicket is waited for to stop.
+  // The boat's own line comes off when Wicket is through: not before, and not at all while Wicket is waited for to stop.
   await app.page.press("//nav[@aria-label='Phases']//button[.='Plan']");
   expect(await app.page.text('ol[aria-label="Steps"]')).toContain(
     'Wicket: stern abreast of Withen Lock, upper gates',

@@ -17,7 +17,7 @@ describe.each(FLEET.map((berth) => [berth.id, berth] as const))('%s', (_, berth)
   });
 });
 
-// What is shown of a boat: her record with what it leaves out filled in.
+// What is shown of a boat: its record with what it leaves out filled in.
 const shown = [...FLEET.map(({ id }) => id), 'quince'].map((id) => {
   const checked = check<Boat>(boatSchema, JSON.parse(readFileSync(fleetPath(id), 'utf8')));
   if (!checked.ok) throw new Error(`${id} is not sound`);

@@ -129,7 +129,7 @@ export class WorkspacePage {
     );
   }
 
-  /** Opens a manoeuvre to be driven, and waits until she lies there. */
+  /** Opens a manoeuvre to be driven, and waits until the boat lies there. */
   async rehearse(id: string): Promise<void> {
     await this.open(id);
     await this.press("//nav[@aria-label='Phases']//button[.='Rehearse']");

@@ -2,7 +2,7 @@ import { toBoatSpec } from '@/document';
 import { keptBoats } from './boats';
 import type { Library } from './open';
 
-/** Every boat of the fleet as she looks from above, deck in body axes, x ahead, y to starboard; and her size, m. */
+/** Every boat of the fleet as it looks from above, deck in body axes, x ahead, y to starboard; and its size, m. */
 export function fleetOutlines(db: Library) {
   return keptBoats.list(db).flatMap(({ id, document }) => {
     if (!document) return [];

@@ -190,7 +190,7 @@ it('is estimated, sound, bounded and the same twice', () => {
             name,
             true,
           ]);
-        // No faster than her screws' pitch at full revolutions and a half, or the wind and current can drive her.
+        // No faster than the boat's screws' pitch at full revolutions and a half, or the wind and current can drive it.
         const { drives } = input.boat;
         const screws = Math.max(0, ...drives.map((d) => d.pitch * d.fullRps));
         const most = 1.5 * screws + 0.35 * w.wind * 1.9 + 3 * w.current + 2.5;

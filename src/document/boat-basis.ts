@@ -2,7 +2,7 @@ import type { Boat } from './boat';
 
 type Basis = Boat['basis'][number];
 
-/** Figures that say where something is aboard: their spread is a share of her length, as they may well be nought. */
+/** Figures that say where something is aboard: their spread is a share of the boat's length, as they may well be nought. */
 const PLACES = new Set(['x_m', 'y_m', 'centreX_m', 'hullShareX_m', 'centreOfGravity_m']);
 
 /** Is a record's field a place aboard? */

@@ -22,7 +22,7 @@ import {
   type Owner,
 } from './';
 
-// A boat made from what her owner knows: which way each answer pulls the figures, and how the record says so.
+// A boat made from what its owner knows: which way each answer pulls the figures, and how the record says so.
 
 const NAMED = { id: 'trial', name: 'Trial', kind: 'a boat', note: '' };
 

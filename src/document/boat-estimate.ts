@@ -103,7 +103,7 @@ function drive(d: BoatEstimate['drives'][number], kind: Boat['drives'][number]['
   };
 }
 
-/** A whole boat's record from what her owner knows; `kind` says in words what she is. */
+/** A whole boat's record from what its owner knows; `kind` says in words what it is. */
 export function boatFromOwner(
   owner: Owner,
   named: {

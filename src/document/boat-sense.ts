@@ -33,7 +33,7 @@ const MOST_WIND_AREA = 1;
 const MOST_FIN_AREA = 0.15;
 const MOST_DRAUGHT = 0.4;
 const MOST_PROPELLER = 0.2;
-/** Greatest push of propellers or a thruster from rest, as a share of her weight: small open racing boats come near it. */
+/** Greatest push of propellers or a thruster from rest, as a share of the boat's weight: small open racing boats come near it. */
 export const MOST_PUSH = 1;
 
 /** Figures that do not go together: each with the field and what would be sensible. */

@@ -172,7 +172,7 @@ export const fenderSchema = z.strictObject({
   side: oneOf(['port', 'starboard']),
   diameter_m: within(0.05, 5, 'm'),
   length_m: within(0.1, 10, 'm'),
-  /** Its middle over the water; at the height of what she meets if not given. */
+  /** Its middle over the water; at the height of what the boat meets if not given. */
   height_m: within(-5, 30, 'm').optional(),
   pressure_kPa: within(1, 200, 'kPa').default(15),
   loss_spm: within(0, 10, 's/m').default(1),
@@ -191,7 +191,7 @@ const basis = z.strictObject({
   how: z.enum(BASES, {
     error: "say 'given', 'formula', 'class default', 'assumption', 'measured' or 'set by hand'",
   }),
-  /** Likely error either way, per cent of the figure; of her length for a place aboard (x_m, y_m and the like). */
+  /** Likely error either way, per cent of the figure; of the boat's length for a place aboard (x_m, y_m and the like). */
   spread_pct: within(0, 100, '%'),
   note: z.string().max(200, { error: 'keep it to 200 characters' }).default(''),
 });

@@ -56,7 +56,7 @@ it('orders go to the engine and thruster that stand in the same place, and come 
   const four = withBoat(twin, brisling, quartet);
   expect(four.plan.steps[0]!.orders[0]).toMatchObject({ engine: quartet.drives[1]!.name });
   expect(four.plan.steps[0]!.orders[1]).not.toHaveProperty('engine');
-  // She has no thruster: what was ordered of it keeps its name, and playing it says so.
+  // The boat has no thruster: what was ordered of it keeps its name, and playing it says so.
   const input = toRunInput(toFile(four, quartet, place));
   expect(input.ok ? '' : input.problems.map((p) => `${p.path} ${p.message}`).join()).toMatch(
     /plan\.steps\[0\]\.orders\[2\]\.thruster the boat has no thruster of that name/,

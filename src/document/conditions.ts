@@ -69,7 +69,7 @@ export const conditionsSchema = z.strictObject({
   level: changes(z.strictObject({ at_s, level_m: within(-20, 20, 'm') })).optional(),
   /** When it is meant to be; what a day sheet took wind, current and level from. */
   when: instantSchema.optional(),
-  /** Are banks and walls felt: suction, cushion, and the water squeezed past her? */
+  /** Are banks and walls felt: suction, cushion, and the water squeezed past the boat? */
   walls: z.boolean().optional(),
 });
 

@@ -68,7 +68,7 @@ describe('a thrown line', () => {
 });
 
 describe('letting go', () => {
-  // Bow and stern held against a wind from ahead and off: the bow line is what holds her.
+  // Bow and stern held against a wind from ahead and off: the bow line is what holds the boat.
   const base = demoFile('sprung-off-the-pontoon');
   const order = (first: string, second: string): ManoeuvreFile => ({
     ...base,

@@ -19,7 +19,7 @@ const goalSchema = z.discriminatedUnion(
   'is',
   [
     z.strictObject({ is: z.literal('clear'), distance_m: within(0, 500, 'm') }),
-    /** All of her past the gates of an end of a lock that is worked. */
+    /** All of the boat past the gates of an end of a lock that is worked. */
     z.strictObject({
       is: z.literal('through'),
       lock: shortText,
@@ -61,7 +61,7 @@ const currentManoeuvre = z.strictObject({
   conditions: conditionsSchema,
   start: startSchema,
   goal: goalSchema,
-  /** Ids of features that are her berth: touched by intent, left out of clearances. */
+  /** Ids of features that are the boat's berth: touched by intent, left out of clearances. */
   berth: z.array(id).max(12, { error: 'at most 12' }).default([]),
   plan: planSchema,
   /** Boats that lie about on lines of their own and give way. */

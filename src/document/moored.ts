@@ -10,7 +10,7 @@ const HALF: readonly (readonly [ahead: number, aside: number])[] = [
 /** A centimetre: nobody paces out finer. */
 export const toCentimetres = (metres: number) => Math.round(metres * 100) / 100 + 0;
 
-/** Outline of a moored boat of a size, m, about her middle, with her bow so, degrees. */
+/** Outline of a moored boat of a size, m, about its middle, with its bow so, degrees. */
 export function mooredOutline(
   [x, y]: readonly [number, number],
   length: number,

@@ -50,7 +50,7 @@ export class Names {
     return { height: 0, ...this.find(this.known.ends, name, `${path}.to`, missing) };
   }
 
-  /** Number of another boat, from 1; her own if none is named, or none of that name is there. */
+  /** Number of another boat, from 1; its own if none is named, or none of that name is there. */
   boat(name: string | undefined, path: string, field = 'of'): number {
     if (name === undefined) return 0;
     const at = this.index(this.file.others, name, `${path}.${field}`, 'there is no other boat');
@@ -92,7 +92,7 @@ export class Names {
     return line;
   }
 
-  /** Who sees to a line; another boat's is her own hands' business. */
+  /** Who sees to a line; another boat's is its own hands' business. */
   handOn(lineName: string, by: string | undefined, path: string): number | null {
     const of = this.file.plan.lines.find(({ name }) => name === lineName)?.of;
     if (of === undefined || by === undefined) return this.person(by, path);

@@ -8,8 +8,8 @@ import { compass, id, radians, shortText, within } from './fields';
 import { lineEnds, namedMarks, type Place } from './place';
 
 /**
- * A boat that lies there and gives way: on lines of her own, with nobody steering. She stands in the manoeuvre as she was
- * when she was put there.
+ * A boat that lies there and gives way: on lines of its own, with nobody steering. It stands in the manoeuvre as it was
+ * when it was put there.
  */
 const other = z.strictObject({
   id,

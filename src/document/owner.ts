@@ -89,7 +89,7 @@ export const ownerSchema = z
     if (o.draught_m > 0.5 * o.length_m) say('draught_m', 'cannot be more than half the length');
     if (o.waterlineLength_m !== null && o.waterlineLength_m > o.length_m)
       say('waterlineLength_m', 'cannot be longer than the boat');
-    // More than a solid block of sea water of her length, beam and draught cannot float.
+    // More than a solid block of sea water of the boat's length, beam and draught cannot float.
     const block = 1025 * o.length_m * o.beam_m * o.draught_m;
     if (block > 0 && o.displacement_kg > block)
       say(

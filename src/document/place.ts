@@ -21,7 +21,7 @@ const end = z.tuple([within(-20000, 20000, 'm'), within(-20000, 20000, 'm')]);
 
 /**
  * Where a boat can be made fast: along an edge, open at both ends; a slip entered from its mouth only; or with
- * her stern or her bow to an edge as wide as she.
+ * its stern or its bow to an edge as wide as it.
  */
 const berth = z.strictObject({
   kind: z.enum(['alongside', 'slip', 'stern-to', 'bow-to'], {
@@ -30,13 +30,13 @@ const berth = z.strictObject({
   id,
   name: shortText,
   extra,
-  /** The edge she lies along, end to end; a slip's begins at its mouth. */
+  /** The edge the boat lies along, end to end; a slip's begins at its mouth. */
   edge_m: z.tuple([end, end]).refine(([[ax, ay], [bx, by]]) => Math.hypot(bx - ax, by - ay) >= 2, {
     error: 'give two ends at least 2 m apart',
   }),
-  /** Ids of the features she lies against, the edge's first. One that is not there is passed over. */
+  /** Ids of the features the boat lies against, the edge's first. One that is not there is passed over. */
   on: z.array(id).min(1, { error: 'name at least one feature' }).max(6, { error: 'at most 6' }),
-  /** Top of what she lies against over the water, for the height of fenders. */
+  /** Top of what the boat lies against over the water, for the height of fenders. */
   height_m: within(0, 12, 'm').default(0.5),
 });
 
@@ -116,7 +116,7 @@ export type Place = z.infer<typeof currentPlace>;
 export const placeSchema = z.preprocess(migratePlace, currentPlace);
 export type Berth = Place['berths'][number];
 
-/** The end a boat has to a berth she lies end on to; null where she lies along it. */
+/** The end a boat has to a berth it lies end on to; null where it lies along it. */
 export const endTo = ({ kind }: Pick<Berth, 'kind'>): 'bow' | 'stern' | null =>
   kind === 'stern-to' ? 'stern' : kind === 'bow-to' ? 'bow' : null;
 /** Everything on a place that a boat can touch. */

@@ -9,7 +9,7 @@ export const MOST_FIXES = 8000;
 
 const figure = (least: number, most: number, unit: string) => within(least, most, unit).nullable();
 
-/** One position of a boat with what her instruments told beside it; null where they did not. */
+/** One position of a boat with what its instruments told beside it; null where they did not. */
 const fixSchema = z.strictObject({
   t_s: within(0, 86_400, 's'),
   /** On the place: of the aerial. */

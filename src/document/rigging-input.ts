@@ -49,7 +49,7 @@ export function lineFigures(
   return { ...chain, stiffening: 0, damping: 0 };
 }
 
-/** The boat a line leads from: hers, or one of the others by its name. */
+/** The boat a line leads from: the boat's, or one of the others by its name. */
 export function boatOfLine(
   { of }: Pick<LineDocument, 'of'>,
   file: { readonly boat: Boat; readonly others: readonly Other[] },
@@ -65,7 +65,7 @@ export function breakingLoads(
   return lines.map((line) => lineFigures(line, boatOfLine(line, file)).breaks);
 }
 
-/** A boat with lines on her, her number among all (0: she), and where she lies as it begins. */
+/** A boat with lines on it, its number among all (0: it), and where it lies as it begins. */
 interface LineLying {
   readonly number: number;
   readonly boat: Boat;
@@ -126,7 +126,7 @@ function specOf(
       message: `'${line.name}' would be stretched from ${length.toFixed(1)} to ${span.toFixed(1)} m at the start; give it more length`,
     });
   if (!to.boat) return { ...ends, shoreX: to.x, shoreY: to.y, rise, length, made: MADE.FAST };
-  // On another boat: how far to starboard of her midships, and how far ahead.
+  // On another boat: how far to starboard of its midships, and how far ahead.
   const on = onOf(lying.number, to.boat);
   return { ...ends, shoreX: to.y, shoreY: to.x, on, rise, length, made: MADE.FAST };
 }
@@ -138,7 +138,7 @@ function whereabouts({ at }: PersonDocument, names: Names, path: string): Wherea
 
 /** Lines, by the boat they are of, and people of a plan, as they are run. */
 export interface Rigged {
-  /** Hers first, then those of the other boats. */
+  /** The boat's first, then those of the other boats. */
   readonly lines: readonly Lines[];
   readonly where: readonly LineAt[];
   readonly rigging: Rigging;

@@ -12,14 +12,14 @@ export const MOST_TURNS = 6;
 
 const line = z.strictObject({
   name: shortText,
-  /** Another boat it leads from, whose hands see to it; hers if not given. */
+  /** Another boat it leads from, whose hands see to it; the boat's if not given. */
   of: name.optional(),
   /** Point aboard it leads from. */
   from: name,
   /** All there is of it. */
   length_m: within(1, MOST_LINE_M, 'm').default(12),
   rope: z.enum(ROPES, { error: "say 'polyester', 'polyamide' or 'hmpe'" }).default('polyester'),
-  /** The usual one for her displacement if not given. */
+  /** The usual one for the boat's displacement if not given. */
   diameter_mm: within(4, 150, 'mm').optional(),
   /** Share of its strength when new that age, knots and splices have left. */
   strengthLeft: within(0.1, 1).default(0.6),
@@ -34,7 +34,7 @@ const line = z.strictObject({
   /** An anchor at the end of it: then it is chain, and `diameter_mm` that of its link. */
   anchor: z
     .strictObject({
-      /** The usual ones for her displacement if not given. */
+      /** The usual ones for the boat's displacement if not given. */
       mass_kg: within(1, 30000, 'kg').optional(),
       depth_m: within(0.5, 60, 'm').default(4),
       bottom: z
@@ -78,14 +78,14 @@ export const crewSchema = z
   .superRefine(namedOnce('person'))
   .default([]);
 
-/** Fenders hung for this manoeuvre, besides those she always has out. */
+/** Fenders hung for this manoeuvre, besides those the boat always has out. */
 export const hungSchema = z
   .array(fenderSchema)
   .max(8, { error: 'at most eight fenders more' })
   .superRefine(namedOnce('fender'))
   .default([]);
 
-/** How she is motored while lines hold her, as a page asks for it. */
+/** How the boat is motored while lines hold it, as a page asks for it. */
 export const motoredSchema = z.strictObject({
   gear: z.union([z.literal(-1), z.literal(0), z.literal(1)]),
   throttle: within(0, 1),

@@ -60,7 +60,7 @@ function startProblems({ start, others }: AtStart, craft: Craft, shore: Obstacle
     others.map((other, i) => ({ ...other, name: `'${other.name}'`, path: `others[${i}].start` })),
   );
   return boats.flatMap((boat, i) => {
-    // Those that were put there before her are in her way; she is in nobody's.
+    // Those that were put there before the boat are in its way; it is in nobody's.
     const before = obstacleSetOf([
       ...shore.obstacles,
       ...boats.slice(0, i).map(({ name, craft: of, start: at }) => outlineOf(name, name, of, at)),
@@ -76,7 +76,7 @@ function startProblems({ start, others }: AtStart, craft: Craft, shore: Obstacle
   });
 }
 
-/** Has every boat water under her where she begins? */
+/** Has every boat water under it where it begins? */
 function shoalProblems(
   { start, others, weather, locks }: AtStart & Required<Pick<RunInput, 'weather' | 'locks'>>,
   craft: Craft,
@@ -100,7 +100,7 @@ export function withBoats({ obstacles, others = [] }: RunInput): ObstacleSet {
   return obstacleSetOf([...obstacles, ...boats]);
 }
 
-/** A boat's deck where she lies at the start. */
+/** A boat's deck where it lies at the start. */
 function outlineOf(
   id: string,
   name: string,

@@ -44,16 +44,16 @@ export const runSummarySchema = z.strictObject({
         y_m: finite,
       })
       .nullable(),
-    /** How far her deck hung over something lower at most; null when it never did. */
+    /** How far the boat's deck hung over something lower at most; null when it never did. */
     overhang: z
       .strictObject({ by_m: finite, over: z.string(), part: z.string(), time_s: finite })
       .nullable(),
-    /** Least water under her; null where nothing is known of the depth. */
+    /** Least water under the boat; null where nothing is known of the depth. */
     underKeel: z
       .strictObject({ depth_m: finite, part: z.string(), time_s: finite, x_m: finite, y_m: finite })
       .nullable()
       .default(null),
-    /** Least room over her under a bridge; null when she passed under none. */
+    /** Least room over the boat under a bridge; null when it passed under none. */
     overhead: z
       .strictObject({ room_m: finite, under: z.string(), time_s: finite })
       .nullable()

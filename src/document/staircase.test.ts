@@ -46,7 +46,7 @@ function twoLocks(change: (working: LockWorking) => LockWorking = (w) => w): Man
     { lock: upper.name, set: 'upper', gates: 'shut' },
     { lock: LOWER, set: 'lower', gates: 'shut' },
   ];
-  // She is not what is looked at: she lies at rest above.
+  // The boat is not what is looked at: it lies at rest above.
   file.start = { ...file.start, speed_mps: 0 };
   file.goal = { is: 'clear', distance_m: 0 };
   file.plan = {

@@ -13,7 +13,7 @@ const currentTechnique = z.strictObject({
   basis: z.strictObject({
     goal: z.enum(['clear', 'through', 'lie']),
     length_m: within(1, 500, 'm'),
-    /** Of the berth, or where she lay. */
+    /** Of the berth, or where the boat lay. */
     heading_deg: compass,
     /** On which the berth was; null in open water. */
     side: z.enum(SIDES).nullable(),

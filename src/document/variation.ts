@@ -13,7 +13,7 @@ export const variationSchema = z.strictObject({
   entryBy_mps: within(-3, 3, 'm/s').default(0),
   late_s: within(0, 30, 's').default(0),
   asternTimes: within(0, 2).default(1),
-  /** Water of worked locks: what it does to her times this. */
+  /** Water of worked locks: what it does to the boat's times this. */
   waterTimes: within(0, 3).default(1),
   otherHand: z.boolean().default(false),
   /** Wind from the other side of the berth. */

@@ -24,7 +24,7 @@ export interface Lying {
   readonly y: number;
   readonly heading: number;
   readonly out: { readonly x: number; readonly y: number };
-  /** In a slip, whether her bow is at its head; false stern to; null alongside. */
+  /** In a slip, whether the boat's bow is at its head; false stern to; null alongside. */
   readonly bowIn: boolean | null;
 }
 
@@ -58,7 +58,7 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
       bowIn,
     };
   }
-  // Port side to, the water lies to starboard of her heading; else the other way about.
+  // Port side to, the water lies to starboard of the boat's heading; else the other way about.
   const heading = side === 'port' ? atan2(-out.y, out.x) : atan2(out.y, -out.x);
   const fenders = boat.fenders.filter((f) => f.side === side).map((f) => f.diameter_m);
   const off = boat.hull.beam_m / 2 + (fenders.length > 0 ? Math.max(...fenders) : USUAL_FENDER_M);
@@ -72,7 +72,7 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
   };
 }
 
-/** What a boat would lie in were she put there, and how deep; null when she fits. */
+/** What a boat would lie in were it put there, and how deep; null when it fits. */
 export function stuckIn(
   { craft, shore }: Ground,
   { x, y, heading }: Lying,
@@ -82,9 +82,9 @@ export function stuckIn(
   return { name: shore.obstacles[obstacle]!.name, deep_m: -distance };
 }
 
-/** Room a start keeps from everything, as a share of her length but at least so much, m. */
+/** Room a start keeps from everything, as a share of the boat's length but at least so much, m. */
 const DISTANCES = [3.5, 3, 4, 2.5, 5, 6];
-/** How far in front of the place she will lie her way in ends, in lengths: off a berth alongside, before a slip's mouth. */
+/** How far in front of the place the boat will lie its way in ends, in lengths: off a berth alongside, before a slip's mouth. */
 const FRONTS = { alongside: [0.35, 0.6, 0.9], slip: [1.05, 1.25, 1.5] };
 const BEARING_STEPS = 24;
 /** Points of the way that are looked at for room. */
@@ -137,7 +137,7 @@ export function startFor(
       const headOn =
         wind.speed_mps * 0.02 * cos(radians(wind.from_deg) - heading) -
         current.speed_mps * cos(radians(current.set_deg) - heading);
-      // Alongside and bow in want a shallow turn; to go astern into a slip she has to pass it first.
+      // Alongside and bow in want a shallow turn; to go astern into a slip the boat has to pass it first.
       const awkward =
         lying.bowIn === null
           ? 0.6 * turn

@@ -8,7 +8,7 @@ import type { Proposal } from './suggest';
 /** One way of doing a manoeuvre, as far as it has been fitted. */
 export interface Way<F extends string> {
   readonly technique: F;
-  /** Is she to lie the other way round at the same mark: bow out instead of in, the other side to? */
+  /** Is the boat to lie the other way round at the same mark: bow out instead of in, the other side to? */
   readonly turned: boolean;
   /** The goal it was fitted to. */
   readonly goal: GoalDocument;

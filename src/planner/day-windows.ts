@@ -10,7 +10,7 @@ export interface DayRun {
   /** Null where it cannot be played, and why. */
   readonly outcome: Outcome | null;
   readonly why: string | null;
-  /** Least clearance, water under her and room over her, m; null where there is none to tell. */
+  /** Least clearance, water under the boat and room over it, m; null where there is none to tell. */
   readonly clearance: number | null;
   readonly under: number | null;
   readonly over: number | null;
@@ -18,7 +18,7 @@ export interface DayRun {
   readonly touch: number | null;
 }
 
-/** Does a run count as within limits: done, nothing harder than a soft touch, water under her and room over her? */
+/** Does a run count as within limits: done, nothing harder than a soft touch, water under the boat and room over it? */
 export function withinLimits({ outcome, under, over }: DayRun): boolean {
   return (
     outcome === 'reached' &&

@@ -56,7 +56,7 @@ export function unfitOwn(technique: OwnTechnique, file: ManoeuvreFile): Refusal 
     : refusal('written for another goal', { for: goal, is: file.goal.is });
 }
 
-/** Lays a kept plan on another boat, berth and side: headings turned, sides swapped, distances by her length. */
+/** Lays a kept plan on another boat, berth and side: headings turned, sides swapped, distances by its length. */
 class Laying {
   private readonly flip: 1 | -1;
   private readonly base: number;
@@ -110,7 +110,7 @@ class Laying {
     return { ...rest, from: this.point(line.from), ...(to === null ? {} : { fast: { to } }) };
   }
 
-  /** A bollard or pile of that name, else the one nearest to where she starts. */
+  /** A bollard or pile of that name, else the one nearest to where the boat starts. */
   private lineEnd(name: string): string | null {
     const { place, start } = this.file;
     const ends = lineEnds(place);

@@ -68,7 +68,7 @@ function toMove(
  * A cue given the figure with which it comes at a moment of the run: metres, degrees, knots or seconds, whichever it
  * goes by.
  *
- * @param held how she goes on while the step is held back
+ * @param held how the boat goes on while the step is held back
  * @param at s of the run
  */
 export function retimed(cue: CueDocument, held: HeldBack, at: number): Retimed {

@@ -24,7 +24,7 @@ export interface Setting {
   readonly hardOver: number;
   /** Is thrust itself turned? */
   readonly steered: boolean;
-  /** Two fixed shafts far enough apart to turn her: names of port and starboard; else null. */
+  /** Two fixed shafts far enough apart to turn the boat: names of port and starboard; else null. */
   readonly pair: { readonly port: string; readonly starboard: string } | null;
   readonly lie: LieSetting | null;
   /** Boats that lie about and give way. */
@@ -35,9 +35,9 @@ export interface Setting {
   readonly grounds: readonly LineEnd[];
   /** Names of the buoys there are. */
   readonly buoys: readonly string[];
-  /** Going off: the side her berth is not on, 1 starboard; null when she lies against nothing. */
+  /** Going off: the side the boat's berth is not on, 1 starboard; null when it lies against nothing. */
   readonly off: 1 | -1 | null;
-  /** Room to what she lies against, where she begins, m; infinite where that is nothing. */
+  /** Room to what the boat lies against, where it begins, m; infinite where that is nothing. */
   readonly berthOff: number;
 }
 
@@ -45,7 +45,7 @@ export interface LieSetting {
   readonly point: PointOnBoat;
   readonly mark: MarkOnPlace;
   readonly heading: number;
-  /** Side she lies to what the mark is on. */
+  /** Side the boat lies to what the mark is on. */
   readonly side: Side;
   /** 1 when that is starboard. */
   readonly toward: 1 | -1;
@@ -79,7 +79,7 @@ function lieSetting({ goal, start }: RunInput, others: readonly Other[]): LieSet
   };
 }
 
-/** Room to her berth from where she begins, and tried a step to either side: off it is where more of it is. */
+/** Room to the boat's berth from where it begins, and tried a step to either side: off it is where more of it is. */
 function offBerth(input: RunInput): Pick<Setting, 'off' | 'berthOff'> {
   const craft = input.craft!;
   const shore = withBoats(input);

@@ -82,7 +82,7 @@ const calm = ({ current, level, crew, ...subject }: TechniqueSubject): Result<Se
     },
   });
 
-/** The spring that would stop her where she is to lie; null where none can. Neither wind nor plan have a say in it. */
+/** The spring that would stop the boat where it is to lie; null where none can. Neither wind nor plan have a say in it. */
 export function stoppingSpring(subject: TechniqueSubject): StoppingSpring | null {
   const setting = inACalm(subject);
   return setting.ok ? stoppingSpringOf(setting.value, subject.boat) : null;
@@ -114,7 +114,7 @@ function patient(
       const { steps, end, lines, fenders, crew } = of(numbers);
       return {
         lines: lines.some(({ of }) => of !== undefined) ? lines : [...lines, ...theirs],
-        // Those she has out stay out, where a technique hangs none.
+        // Those the boat has out stay out, where a technique hangs none.
         fenders: fenders.length > 0 ? fenders : hung,
         crew: named.length > 0 ? named : crew,
         steps: steps.map((step) => ({ ...step, within_s: longer(step.within_s) })),
@@ -135,7 +135,7 @@ export function templatesOf(
   if (unfit) return success({ refused: unfit });
   const longer = Math.max(1, Math.sqrt(setting.value.length / 10));
   const templates = TECHNIQUES[technique].templates(setting.value);
-  // What shows only in a trial, as of another boat that does not stop where she is to lie.
+  // What shows only in a trial, as of another boat that does not stop where it is to lie.
   if (templates.length === 0) return success({ refused: refusal('cannot be laid out') });
   return success(
     templates.map((template) =>
@@ -170,7 +170,7 @@ function* sound(file: ManoeuvreFile, technique: TechniqueId): Generator<Proposal
 }
 
 /**
- * Every technique that fits a manoeuvre, fitted and set side by side; where she is to lie at a berth also lying there the
+ * Every technique that fits a manoeuvre, fitted and set side by side; where the boat is to lie at a berth also lying there the
  * other way round, which is how bow in or stern in, and one side to or the other, are told apart.
  */
 export function* compareTechniques(

@@ -103,7 +103,7 @@ export const near = (point: string, mark: string, distance: number): SimpleCue =
   distance_m: tenth(Math.max(0.1, distance)),
 });
 
-/** Either her way is off, or it has been long enough. */
+/** Either the boat's way is off, or it has been long enough. */
 export const wayOff = (seconds: number): CueDocument => ({
   is: 'any',
   of: [{ is: 'stopped' }, { is: 'sternway' }, { is: 'after', time_s: seconds }],
@@ -137,7 +137,7 @@ export function step(
   };
 }
 
-/** The last of a way out: what angle there was comes off, and she goes steady. */
+/** The last of a way out: what angle there was comes off, and the boat goes steady. */
 export const alongOut = (after: number, heading: number): StepDocument =>
   step(
     'along',

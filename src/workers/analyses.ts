@@ -54,7 +54,7 @@ export interface Analyses {
     given: OfFile & { readonly day: Day; readonly moments: readonly number[] };
     told: readonly DayRun[];
   };
-  /** Where she settles on the lines she begins with, motored so; and what if one parts. */
+  /** Where the boat settles on the lines it begins with, motored so; and what if one parts. */
   hold: { given: OfFile & { readonly motored: Motored }; told: MooringHold };
   /** What a manoeuvre to be comes to before it is begun: how the boat would lie, which side is better, where it would come from. */
   outlook: { given: Wish; told: Outlook };

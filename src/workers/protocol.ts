@@ -33,9 +33,9 @@ export interface AnalysisWorker {
 
 /** What the sheet worker offers, through comlink. */
 export interface SheetWorker {
-  /** Checks a boat and runs the trials of her sheet; `progress` is told the share done. */
+  /** Checks a boat and runs the trials of its sheet; `progress` is told the share done. */
   compute(boat: unknown, progress: (share: number) => void): Result<Sheet>;
-  /** Where she pivots, by three trials only. */
+  /** Where the boat pivots, by three trials only. */
   pivots(boat: unknown): Result<Pivots>;
 }
 
@@ -57,7 +57,7 @@ export interface DriveWorker {
   passOn(): Result<DriveUpdate>;
   close(end: unknown): Result<DriveUpdate>;
   recording(): Result<RecordingDocument>;
-  /** Where she comes if nothing is changed. */
+  /** Where the boat comes if nothing is changed. */
   ahead(): Result<Ahead>;
   /** The run as it stands, played again from its record. */
   soFar(): Result<Run>;

@@ -39,7 +39,7 @@ export interface Craft {
   /** Greatest angle of each channel, radians. */
   readonly limits: Float64Array;
   readonly touch: TouchElements;
-  /** Rows KEEL: what of her may take the ground. */
+  /** Rows KEEL: what of the boat may take the ground. */
   readonly keel: Float64Array;
   readonly dragRates: DragRates;
 }

@@ -1,6 +1,6 @@
 import type { BoatSpec, FenderSpec } from './spec';
 
-/** The boat's side at some height: its outline, and her touch elements where they come to bear there, body axes, m. */
+/** The boat's side at some height: its outline, and its touch elements where they come to bear there, body axes, m. */
 export interface HullShape {
   readonly ring: Float64Array;
   /** Distance of each corner of the ring from the one before it. */
@@ -40,7 +40,7 @@ const ends = (ring: Float64Array) => {
 };
 
 /**
- * Where on the water a place on the deck's edge comes down to at the waterline: along her by the lengths of the two
+ * Where on the water a place on the deck's edge comes down to at the waterline: along the boat by the lengths of the two
  * outlines, across by the waterline's breadth there, all hulls counted.
  */
 function downToWater({ hull }: BoatSpec): (x: number, y: number) => readonly [number, number] {
@@ -59,11 +59,11 @@ export function hangsOver({ height, length }: FenderSpec, top: number): boolean 
 }
 
 /**
- * Her side at a height over the water, by straight lines from the waterline up to the deck's edge: what a pontoon as low
+ * The boat's side at a height over the water, by straight lines from the waterline up to the deck's edge: what a pontoon as low
  * as that is met by. At the deck's edge and over it, the deck.
  *
- * @param deck her shape there
- * @param hullCount how many of her elements are hull; fenders behind them hang against the side where it is
+ * @param deck its shape there
+ * @param hullCount how many of its elements are hull; fenders behind them hang against the side where it is
  */
 export function shapeAt(
   spec: BoatSpec,
@@ -93,7 +93,7 @@ export function shapeAt(
     // A fender comes in by as much as the side does there.
     const side = Math.sign(y[i]!);
     const edge = halfBreadthAt(deck.ring, x[i]!);
-    // One that hangs over the top of what she meets comes in behind her side, out of the way.
+    // One that hangs over the top of what the boat meets comes in behind its side, out of the way.
     const over = fender !== undefined && hangsOver(fender, height);
     const inward = edge - Math.abs(at(x[i]!, side * edge)[1]) + (over ? fender.diameter : 0);
     y[i]! -= side * inward;

@@ -4,30 +4,30 @@ import { halfBreadthAt } from './hull-shape';
 import type { BoatSpec } from './spec';
 
 /**
- * What of her may take the ground, as rows: place x, y in body axes, m; draught there, m; and, over the water's density, the force
+ * What of the boat may take the ground, as rows: place x, y in body axes, m; draught there, m; and, over the water's density, the force
  * that bears on the bottom for every metre it is short of that, m³/s².
  */
 export const KEEL = { X: 0, Y: 1, DRAUGHT: 2, BEARING: 3 } as const;
 export const KEEL_COLUMNS = 4;
 
-/** Share of a draught at which the canoe body counts as her deepest part. */
+/** Share of a draught at which the canoe body counts as the boat's deepest part. */
 const AS_DEEP = 0.97;
 /** Twin keels are as large as each other, but for rounding. */
 const ALIKE = 0.999;
-/** A keel's tip bears part of what the whole waterplane would: she tilts off it. Judgement. */
+/** A keel's tip bears part of what the whole waterplane would: the boat tilts off it. Judgement. */
 const TIP_SHARE = 0.5;
 
 /** A blade or leg that takes the ground bears no more than this of the waterplane before it gives way. Judgement. */
 const BLADE_SHARE = 0.05;
 
-/** How deep a rudder, or a leg with its propeller, hangs: under the canoe body there, and no deeper than she draws. */
+/** How deep a rudder, or a leg with its propeller, hangs: under the canoe body there, and no deeper than the boat draws. */
 function bladeDraught({ hull }: BoatSpec, x: number, span: number): number {
   return Math.min(hull.draught, Math.max(0, draughtAt(hull.draughts, x)) + span);
 }
 
 /**
  * Points along each hull's middle at the canoe body's draught, one at the foot of each rudder and leg that hangs under it, and, where something hangs deeper, one at the greatest draught
- * under her largest foil, or each of several as large (or her drives). Bearing is the buoyancy lost for every metre she is lifted, over the water's density:
+ * under the boat's largest foil, or each of several as large (or its drives). Bearing is the buoyancy lost for every metre it is lifted, over the water's density:
  * waterline breadth times length, m².
  */
 export function keelRows(spec: BoatSpec): Float64Array {

@@ -13,7 +13,7 @@ export interface BoatSpec {
   readonly rudders: readonly RudderSpec[];
   readonly thrusters: readonly ThrusterSpec[];
   readonly steering: SteeringSpec;
-  /** Has she a joystick that moves engines, drives and thrusters for the helm? */
+  /** Has the boat a joystick that moves engines, drives and thrusters for the helm? */
   readonly joystick: boolean;
   readonly windage: WindageSpec;
   readonly fenders: readonly FenderSpec[];
@@ -40,7 +40,7 @@ export interface HullSpec {
   readonly draughts: FlatPoints;
   /** Height of the deck's edge amidships over the water, m. */
   readonly freeboard: number;
-  /** Height of her highest point over the water, m; nought where it is not known. */
+  /** Height of the boat's highest point over the water, m; nought where it is not known. */
   readonly airDraught?: number;
   /** Distance of each hull's centreline from the middle, m: 0 for one hull, more for a catamaran. */
   readonly demihullOffset: number;
@@ -194,7 +194,7 @@ export interface FenderSpec {
   readonly y: number;
   readonly diameter: number;
   readonly length: number;
-  /** Height of its middle over the water, m; that of what she meets if not given. */
+  /** Height of its middle over the water, m; that of what the boat meets if not given. */
   readonly height?: number | undefined;
   /** Inflation above atmosphere, Pa. */
   readonly pressure: number;

@@ -35,7 +35,7 @@ export interface TouchElements {
   readonly fenderFrequency: number;
 }
 
-/** Longest stretch of outline between two touch elements, m and as a share of her length. */
+/** Longest stretch of outline between two touch elements, m and as a share of the boat's length. */
 const ELEMENT_SPACING_M = 0.6;
 const ELEMENT_SPACING_SHARE = 1 / 60;
 
@@ -54,7 +54,7 @@ function denseOutline(points: Float64Array, length: number): number[] {
   return out;
 }
 
-// Deflection fenders are rated at; further in they stiffen fast, but carry her only for a moment.
+// Deflection fenders are rated at; further in they stiffen fast, but carry the boat only for a moment.
 const FIRM_DEFLECTION = 0.5;
 
 /** Greatest slope of force over depth of any fender, firmly pressed, N/m. */

@@ -6,13 +6,13 @@ export interface SpeedAt {
   readonly lengths: number;
   readonly speed: number | null;
   readonly time: number | null;
-  /** Her heading then less the one she is to lie on, rad, starboard positive. */
+  /** The boat's heading then less the one it is to lie on, rad, starboard positive. */
   readonly angle: number | null;
 }
 
 const LENGTHS = [3, 2, 1] as const;
 
-/** Speeds three, two and one of her lengths from where she is to lie, counted along the last approach. */
+/** Speeds three, two and one of the boat's lengths from where it is to lie, counted along the last approach. */
 export function approachSpeeds(
   run: Run,
   { goal, ...input }: Pick<RunInput, 'goal' | 'others'>,
@@ -30,7 +30,7 @@ export function approachSpeeds(
     return Math.sqrt(dx * dx + dy * dy);
   };
   return LENGTHS.map((lengths) => {
-    // The last time she comes nearer than that: she may have been there before, or go by.
+    // The last time the boat comes nearer than that: it may have been there before, or go by.
     for (let i = time.length - 2; i >= 0; i--) {
       const edge = lengths * length;
       if (off(i) >= edge && off(i + 1) < edge)

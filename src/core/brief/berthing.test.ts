@@ -55,7 +55,7 @@ describe('the first line', () => {
     const ahead = lying(75, 9);
     const astern = lying(285, 9);
     expect(found(ahead, 'bow line').along).toBeLessThan(found(ahead, 'stern line').along);
-    // Led forward it is taut before she has gone far.
+    // Led forward it is taut before the boat has gone far.
     expect(found(ahead, 'bow line').along).toBeLessThan(0.6);
     expect(found(astern, 'stern line').along).toBeLessThan(found(astern, 'bow line').along);
   });

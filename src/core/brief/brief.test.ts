@@ -51,7 +51,7 @@ describe('what pushes her', () => {
     );
     const calm = pushAt(open({ weather: { ...CALM, ...current } }), 0, 0, 0, 0);
     expect(calm.current.starboard).toBeCloseTo(0.5, 9);
-    // Half a metre a second of water moves her more than its like of air.
+    // Half a metre a second of water moves the boat more than its like of air.
     expect(calm.force.starboard).toBeGreaterThan(20);
     expect(Math.abs(calm.windForce.starboard)).toBeLessThan(0.05 * calm.force.starboard);
     expect(both.force.starboard - both.windForce.starboard).toBeCloseTo(
@@ -149,7 +149,7 @@ describe('what she can do', () => {
 });
 
 describe('a step in the helm’s own terms', () => {
-  // North at 1.5 m/s, slowing; marks stand to both sides of her way.
+  // North at 1.5 m/s, slowing; marks stand to both sides of the boat's way.
   const input = inputOf(
     [
       stepOf(START, []),

@@ -33,16 +33,16 @@ import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './enviro
 import { steppingOf, type Stepping } from './stepping';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
 
-/** Lying where she is to lie, or where she starts from. */
+/** Lying where the boat is to lie, or where it starts from. */
 export interface PushedWhere {
   readonly where: 'start' | 'berth';
   readonly push: EnvironmentForce;
   readonly letGo: DriftFrom;
 }
 
-/** What she can do here, in this wind and current. */
+/** What the boat can do here, in this wind and current. */
 export interface Capabilities {
-  /** From the speed she has two lengths off, or the fastest of the run; null where she has no way on. */
+  /** From the speed the boat has two lengths off, or the fastest of the run; null where it has no way on. */
   readonly stop: StopHere | null;
   /** The same with the engine idling astern. */
   readonly gentle: StopHere | null;
@@ -52,7 +52,7 @@ export interface Capabilities {
   /** Half a turn on the spot where the run turns most of all places with room, both ways; none without engine or room. */
   readonly turnsAt: number | null;
   readonly turns: readonly TurnHere[];
-  /** Winds abeam that her means can hold the bow against (see trials). */
+  /** Winds abeam that the boat's means can hold the bow against (see trials). */
   readonly holds: HoldsBow & HoldsHer;
 }
 
@@ -64,14 +64,14 @@ export interface Brief {
   /** Steps by what is abreast then. */
   readonly abreast: readonly Abreast[];
   readonly able: Capabilities | null;
-  /** Both sides of the berth weighed, the better first; and lines that hold her there alone, the best first. */
+  /** Both sides of the berth weighed, the better first; and lines that hold the boat there alone, the best first. */
   readonly berthed: {
     readonly sides: readonly ForSide[];
     readonly lines: readonly HeldBy[];
   } | null;
-  /** Where she can be stepped off or on to, when somebody first is to; null where nobody is. */
+  /** Where the boat can be stepped off or on to, when somebody first is to; null where nobody is. */
   readonly stepping: Stepping | null;
-  /** Locks that are worked, as she comes to them. */
+  /** Locks that are worked, as the boat comes to them. */
   readonly locks: readonly LockAhead[];
   /** What is checked at the locks, once all of them are looked at. */
   readonly sheets: readonly Sheet[];
@@ -81,7 +81,7 @@ export interface Brief {
   readonly cautions: readonly Caution[];
 }
 
-/** Her states at some moments of a run, in their order. */
+/** The boat's states at some moments of a run, in their order. */
 function statesAt(input: RunInput, about: Surroundings, moments: readonly number[]): SimState[] {
   const found = new Array<SimState | undefined>(moments.length);
   runPlan(input, (state) => {
@@ -127,7 +127,7 @@ function ableHere(
   };
 }
 
-/** What she can be held by does not hang on where she is: kept for the last boat asked about. */
+/** What the boat can be held by does not hang on where it is: kept for the last boat asked about. */
 let known: { readonly boat: string; readonly holds: HoldsBow & HoldsHer } | null = null;
 
 function meansOf(craft: Craft): HoldsBow & HoldsHer {

@@ -7,16 +7,16 @@ import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
 
 /** Stopping with astern, wheel amidships, in the wind and current there are. SI, radians. */
 export interface StopHere {
-  /** Speed over ground along her heading it begins at. */
+  /** Speed over ground along the boat's heading it begins at. */
   readonly from: number;
   readonly distance: number;
   readonly time: number;
-  /** Heading change meanwhile, and where she has gone to starboard of her line. */
+  /** Heading change meanwhile, and where the boat has gone to starboard of its line. */
   readonly turned: number;
   readonly aside: number;
 }
 
-/** Carrying in neutral until she has a tenth of a metre a second left, or a minute is over. */
+/** Carrying in neutral until the boat has a tenth of a metre a second left, or a minute is over. */
 export interface CarryHere {
   readonly from: number;
   readonly to: number;
@@ -30,10 +30,10 @@ export interface TurnHere {
   readonly done: boolean;
   readonly bursts: number;
   readonly time: number;
-  /** What her outline came nearest to, and whether she touched. */
+  /** What the boat's outline came nearest to, and whether it touched. */
   readonly nearest: Nearest;
   readonly touched: boolean;
-  /** Breadth of the lane along her first heading that her outline swept, m. */
+  /** Breadth of the lane along the boat first heading that its outline swept, m. */
   readonly room: number;
 }
 
@@ -55,7 +55,7 @@ function wayFrom(rollout: Rollout): () => { ahead: number; aside: number; path: 
   };
 }
 
-/** Null if she has no engine, makes no way ahead there, or does not stop in two minutes. */
+/** Null if the boat has no engine, makes no way ahead there, or does not stop in two minutes. */
 export function stopHere(
   open: Surroundings,
   from: SimState,
@@ -128,7 +128,7 @@ export function turnHere(about: Surroundings, at: SimState, side: 1 | -1): TurnH
 }
 
 /**
- * Moments half-way through the steps, those in which she turns most first: where a turn on the spot is worth trying.
+ * Moments half-way through the steps, those in which the boat turns most first: where a turn on the spot is worth trying.
  */
 export function turningMoments(run: Run): readonly number[] {
   const { time, heading } = run.trace;
@@ -145,7 +145,7 @@ export function turningMoments(run: Run): readonly number[] {
     .map((moment) => moment.time);
 }
 
-/** Is there water all round her, berth and all? */
+/** Is there water all round the boat, berth and all? */
 export function hasRoom(about: Surroundings, at: SimState): boolean {
   return new Rollout(about, at).clearance >= ROOM_TO_BEGIN_M;
 }

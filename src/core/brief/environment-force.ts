@@ -3,13 +3,13 @@ import { LET_GO_FOR_S, ENDS_COMPARED_S, ENDS_TOGETHER } from '../policy';
 import { Rollout, letGo, type Surroundings } from '../search';
 import { PSI, Simulation, windAt, type SimState, type World } from '../simulation';
 
-/** Along her and across her: ahead and to starboard. */
+/** Along the boat and across it: ahead and to starboard. */
 export interface OnHer {
   readonly ahead: number;
   readonly starboard: number;
 }
 
-/** What wind and current do to her lying somewhere. SI, radians. */
+/** What wind and current do to the boat lying somewhere. SI, radians. */
 export interface EnvironmentForce {
   readonly x: number;
   readonly y: number;
@@ -17,19 +17,19 @@ export interface EnvironmentForce {
   /** The way the air goes at 10 m, and the water, m/s. */
   readonly wind: OnHer;
   readonly current: OnHer;
-  /** What it takes to hold her still over ground, the other way round, N; and the part that is wind's. */
+  /** What it takes to hold the boat still over ground, the other way round, N; and the part that is wind's. */
   readonly force: OnHer;
   readonly windForce: OnHer;
 }
 
-/** What becomes of her with engines in neutral, let go at rest over ground. */
+/** What becomes of the boat with engines in neutral, let go at rest over ground. */
 export interface DriftFrom {
-  /** After half a minute: speed over ground, m/s, and the way she goes, rad. */
+  /** After half a minute: speed over ground, m/s, and the way the boat goes, rad. */
   readonly speed: number;
   readonly towards: number;
-  /** Her heading then, less the one she began on, rad. */
+  /** The boat's heading then, less the one it began on, rad. */
   readonly turned: number;
-  /** The end that is blown away first; neither if she goes bodily. */
+  /** The end that is blown away first; neither if the boat goes bodily. */
   readonly first: 'bow' | 'stern' | 'neither';
 }
 
@@ -39,7 +39,7 @@ function onHer(heading: number, east: number, north: number): OnHer {
   return { ahead: east * s + north * c, starboard: east * c - north * s };
 }
 
-/** Force on her as she is, N in body axes, and the water's own velocity along and across her, m/s. */
+/** Force on the boat as it is, N in body axes, and the water's own velocity along and across it, m/s. */
 function forceOn(world: World, state: SimState): { force: OnHer; current: OnHer } {
   const now = new Simulation(world, state);
   now.warmUp();
@@ -91,7 +91,7 @@ export function pushAt(
   };
 }
 
-/** Lets her go at rest over ground, engines in neutral, with nothing in the way. */
+/** Lets the boat go at rest over ground, engines in neutral, with nothing in the way. */
 export function letGoAt(
   open: Surroundings,
   x: number,
@@ -122,7 +122,7 @@ function endThatGoes(rollout: Rollout, x: number, y: number, heading: number): D
   const dy = rollout.y - y;
   const way = Math.sqrt(dx * dx + dy * dy);
   if (way === 0) return 'neither';
-  // Ends move by ±½ L with the turning of her axis; along the drift the bow's share is what counts.
+  // Ends move by ±½ L with the turning of the boat's axis; along the drift the bow's share is what counts.
   const ex = sin(rollout.heading) - sin(heading);
   const ey = cos(rollout.heading) - cos(heading);
   const lead = (ex * dx + ey * dy) / way;

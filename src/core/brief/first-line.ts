@@ -9,13 +9,13 @@ import { DAMPING_PER_KG, STIFFNESS_PER_KG, hasDrive } from '../trials';
 export const FIRST_LINES = ['spring', 'stern line', 'bow line', 'breast line'] as const;
 export type FirstLine = (typeof FIRST_LINES)[number];
 
-/** One line alone holding her in her berth, in this wind and current. SI, radians. */
+/** One line alone holding the boat in its berth, in this wind and current. SI, radians. */
 export interface HeldBy {
   readonly line: FirstLine;
-  /** Whether she motors idle ahead on it, and the wheel then, as a share of the lock away from the berth. */
+  /** Whether the boat motors idle ahead on it, and the wheel then, as a share of the lock away from the berth. */
   readonly motoring: boolean;
   readonly wheelAway: number;
-  /** Furthest either end goes off the berth, and she along it, m. */
+  /** Furthest either end goes off the berth, and the boat along it, m. */
   readonly off: number;
   readonly along: number;
 }
@@ -40,14 +40,14 @@ interface Berthed {
   readonly heading: number;
   /** 1 when the berth is to starboard. */
   readonly toward: 1 | -1;
-  /** From her middle to the edge she lies along, m. */
+  /** From the boat's middle to the edge it lies along, m. */
   readonly off: number;
 }
 
-/** Shifts her off or on until she lies a fender from her berth; so often it is tried. */
+/** Shifts the boat off or on until it lies a fender from its berth; so often it is tried. */
 const SHIFTS = 6;
 
-/** How she lies where she starts, against what is her berth. */
+/** How the boat lies where it starts, against what is its berth. */
 function atStart({ boat, start, berth }: RunInput, { world }: Surroundings): Berthed | null {
   const { craft, shore, obstacles } = world;
   const { x, y, heading } = start;
@@ -60,7 +60,7 @@ function atStart({ boat, start, berth }: RunInput, { world }: Surroundings): Ber
   return { x, y, heading, toward, off: boat.hull.beam / 2 + Math.max(0, here) };
 }
 
-/** How she lies in the berth her goal asks for, a fender's breadth off it; null where no side is said. */
+/** How the boat lies in the berth its goal asks for, a fender's breadth off it; null where no side is said. */
 function berthed(input: RunInput, about: Surroundings): Berthed | null {
   const { goal, boat, berth } = input;
   if (goal.is !== 'lie') return atStart(input, about);
@@ -120,7 +120,7 @@ function held(
   motoring: boolean,
   away: number,
 ): HeldBy {
-  // One line of hers, whatever the plan has.
+  // One line of the boat's, whatever the plan has.
   const { where: _where, ...rest } = input;
   const about = new Surroundings({ ...rest, lines: linesOf([lineFor(line, input.boat, at)]) });
   const rollout = new Rollout(about, about.stillAt(at.x, at.y, at.heading, 0));
@@ -146,7 +146,7 @@ function held(
 }
 
 /**
- * Which line alone holds her best in the berth of her goal: each made fast with a little slack, half a minute left
+ * Which line alone holds the boat's best in the berth of its goal: each made fast with a little slack, half a minute left
  * alone or, on the spring, motoring idle ahead with the wheel where it helps most. The best first; empty where the
  * goal is no berth.
  */

@@ -9,7 +9,7 @@ export interface FerryGlide {
 
 /**
  * Crab angle and speed over ground for a track at `angle` to the current's set (rad):
- * sin crab = U sin a/V, SOG = V cos crab + U cos a. Null when the current is too strong for her.
+ * sin crab = U sin a/V, SOG = V cos crab + U cos a. Null when the current is too strong for the boat.
  */
 export function ferryGlide(through: number, current: number, angle: number): FerryGlide | null {
   const s = (current * sin(angle)) / through;

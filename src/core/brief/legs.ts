@@ -10,7 +10,7 @@ import { timeToContactFrom, type TimeToContact, type Surroundings } from '../sea
 import { ferryGlide, type FerryGlide } from './kinematics';
 import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
 
-/** Where she is blown and carried from a leg of her way. */
+/** Where the boat is blown and carried from a leg of its way. */
 export type LeeSide = 'port' | 'starboard' | 'ahead' | 'astern';
 
 /** The way from one step to the next. SI, radians. */
@@ -19,16 +19,16 @@ export interface Leg {
   readonly step: number;
   readonly from: number;
   readonly to: number;
-  /** m over ground, and the course made good; null where she stays about where she is. */
+  /** m over ground, and the course made good; null where the boat stays about where it is. */
   readonly distance: number;
   readonly course: number | null;
-  /** Seen half-way: how she is pushed there, what becomes of her let go, and the side that is dangerous. */
+  /** Seen half-way: how the boat is pushed there, what becomes of it let go, and the side that is dangerous. */
   readonly push: EnvironmentForce;
   readonly letGo: DriftFrom;
   readonly lee: LeeSide | null;
-  /** What she is blown on to if let go there at rest, within a minute. */
+  /** What the boat is blown on to if let go there at rest, within a minute. */
   readonly onto: TimeToContact | null;
-  /** Angle up-stream of the course that keeps her on it, at the leg's own speed through the water. */
+  /** Angle up-stream of the course that keeps the boat on it, at the leg's own speed through the water. */
   readonly ferry: FerryGlide | null;
 }
 

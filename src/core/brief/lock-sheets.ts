@@ -73,7 +73,7 @@ const item = (
 const least = (values: readonly number[]) => Math.min(...values);
 const most = (values: readonly number[]) => Math.max(...values);
 
-/** The pace that pulls most, of those the chambers on her way are best made at; null where one is never made. */
+/** The pace that pulls most, of those the chambers on the boat's way are best made at; null where one is never made. */
 function paceOf(ahead: readonly LockAhead[], going: 'up' | 'down'): LevelChange | null {
   const paces = ahead.map(({ figures }) => figures[going]);
   if (paces.some((pace) => pace === null)) return null;
@@ -119,7 +119,7 @@ function laddersIn({ ladders = [] }: RunInput, sited: SitedLock): number {
   }).length;
 }
 
-/** How high she has to climb out of a chamber at its lowest, m. */
+/** How high the boat has to climb out of a chamber at its lowest, m. */
 const climbOut = ({ boat }: RunInput, { lock, coping }: SitedLock): number =>
   coping - Math.min(lock.lower.level, lock.upper.level) - boat.hull.freeboard;
 
@@ -135,7 +135,7 @@ function kept({ plan }: RunInput): boolean {
 
 function alone(input: RunInput, ahead: readonly LockAhead[]): readonly LockItem[] {
   const rope = most(ahead.map(({ figures }) => figures.rope));
-  // With a keeper to wind she stays aboard.
+  // With a keeper to wind the boat stays aboard.
   if (kept(input)) return [item('alone-neutral'), item('alone-held', rope)];
   const chambers = ahead.map(({ lock }) => input.locks![lock]!);
   const climb = most(chambers.map((sited) => climbOut(input, sited)));
@@ -168,12 +168,12 @@ function shared(ahead: readonly LockAhead[]): readonly LockItem[] {
   ]);
 }
 
-/** The sheets of a passage, the way she goes first; none where no lock is ahead of her. */
+/** The sheets of a passage, the way the boat goes first; none where no lock is ahead of it. */
 export function lockSheets(input: RunInput, ahead: readonly LockAhead[]): readonly Sheet[] {
-  // Of a staircase the chamber she comes into from open water.
+  // Of a staircase the chamber the boat comes into from open water.
   const first = ahead.find(({ from }) => from === null) ?? ahead[0];
   if (!first) return [];
-  // From in a chamber the gates she comes to are those she leaves by.
+  // From in a chamber the gates the boat comes to are those it leaves by.
   const up = (first.end === 'lower') !== first.inside;
   const sheets: Sheet[] = [
     { sheet: up ? 'going up' : 'going down', items: through(input, ahead, up ? 'up' : 'down') },

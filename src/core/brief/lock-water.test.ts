@@ -25,7 +25,7 @@ describe('a lock whose water pushes more or less than reckoned', () => {
   });
 
   it('sets a boat adrift below it by as much more', () => {
-    // In neutral, on no line, in a calm, the chamber full above her and its lower paddles up.
+    // In neutral, on no line, in a calm, the chamber full above the boat and its lower paddles up.
     const drift = (waterTimes: number) => {
       const input = inputOf('nell-waits-below-cobnut-lock');
       const locks = input.locks!.map((sited) => {

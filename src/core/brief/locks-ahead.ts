@@ -32,25 +32,25 @@ import { BOLLARD_ALONG_M, SLOWLY_IN_LOCK_MPS, WIND_ACROSS_LOCK_MPS } from '../po
 import { throughLock } from './through-lock';
 import { throughGates, type Through } from './through-gates';
 
-/** What working a lock means for a boat, wherever either is. s, m; pulls are shares of her weight. */
+/** What working a lock means for a boat, wherever either is. s, m; pulls are shares of its weight. */
 export interface LockFigures {
   readonly fit: Fit;
   readonly up: LevelChange | null;
   readonly down: LevelChange | null;
-  /** Rope from her to a bollard on the coping and back. */
+  /** Rope from the boat to a bollard on the coping and back. */
   readonly rope: number;
   /** The passage by how many are ashore: one, two, three. */
   readonly byCrew: readonly (PassageTimes | null)[];
 }
 
-/** Her speed in and out of a lock where nothing better is known, m/s: a knot. */
+/** The boat's speed in and out of a lock where nothing better is known, m/s: a knot. */
 const CREWS = [1, 2, 3] as const;
 
-/** How a boat comes to a lock, and how it stands; set for her with its gates shut if nothing is told. */
+/** How a boat comes to a lock, and how it stands; set for it with its gates shut if nothing is told. */
 export interface Coming {
   readonly going: 'up' | 'down';
   readonly freeboard: number;
-  /** From where she and who works the lock begin to the gates, m. */
+  /** From where the boat and who works the lock begin to the gates, m. */
   readonly landing: number;
   readonly begins?: LockState;
   readonly inside?: boolean;
@@ -100,29 +100,29 @@ export function lockFigures(
 export interface LockAhead {
   readonly lock: number;
   readonly name: string;
-  /** The end she comes to, or lies in by; in the chamber it is the one she is to leave by. */
+  /** The end the boat comes to, or lies in by; in the chamber it is the one it is to leave by. */
   readonly end: End;
   readonly inside: boolean;
   readonly figures: LockFigures;
-  /** Is its chamber at her level? */
+  /** Is its chamber at the boat's level? */
   readonly setForHer: boolean;
-  /** How long until her gates stand open, s, null if never; and how many of her crew work it, null where a keeper does. */
+  /** How long until the boat's gates stand open, s, null if never; and how many of its crew work it, null where a keeper does. */
   readonly readyIn: number | null;
   readonly readyBy: number | null;
-  /** Way to the gates, m, and seconds it takes her as she comes in best; when to leave so as to meet them open, s. */
+  /** Way to the gates, m, and seconds it takes the boat as it comes in best; when to leave so as to meet them open, s. */
   readonly way: number;
   readonly runs: number;
   readonly leaveAt: number | null;
-  /** Wall the wind lays her to, looking up-stream; null in a wind that does not matter. */
+  /** Wall the wind lays the boat to, looking up-stream; null in a wind that does not matter. */
   readonly side: LockSide | null;
   readonly through: readonly Through[];
-  /** In a staircase, which chamber has to be seen to before she is locked on into the next; null where there is none. */
+  /** In a staircase, which chamber has to be seen to before the boat is locked on into the next; null where there is none. */
   readonly stair: StairOrder | null;
-  /** The other boats that go through with her, by name, and how; those that go first, first. */
+  /** The other boats that go through with it, by name, and how; those that go first, first. */
   readonly shares: readonly { readonly name: string; readonly how: Sharing }[];
-  /** The bridge with the least room on her way through; null where there is none. */
+  /** The bridge with the least room on the boat's way through; null where there is none. */
   readonly under: RoomUnder | null;
-  /** In a staircase, number of the lock out of whose chamber she comes into this one; null where she comes from open water. */
+  /** In a staircase, number of the lock out of whose chamber the boat comes into this one; null where it comes from open water. */
   readonly from: number | null;
 }
 
@@ -141,14 +141,14 @@ function keeperRuns(sited: SitedLock, end: End, hull: LockedBoat): number | null
     : null;
 }
 
-/** How many of her crew work the lock: those ashore, else one who steps there; null where a keeper does. */
+/** How many of the boat's crew work the lock: those ashore, else one who steps there; null where a keeper does. */
 function crewAshore({ rigging }: RunInput): number | null {
   const crew = rigging?.crew ?? [];
   if (crew.length === 0) return null;
   return Math.max(1, crew.filter(({ at }) => !at.aboard).length);
 }
 
-/** Who else goes through a lock with her. */
+/** Who else goes through a lock with the boat. */
 function sharesOf(
   { start, boat, others = [] }: RunInput,
   sited: SitedLock,
@@ -163,14 +163,14 @@ function sharesOf(
     .sort((a, b) => Number(a.how.first === 'she') - Number(b.how.first === 'she'));
 }
 
-/** Every worked lock she comes to, as she starts. */
+/** Every worked lock the boat comes to, as it starts. */
 export function* locksAhead(input: RunInput): Generator<LockAhead> {
   const { start, boat, locks = [], weather } = input;
   const { length, freeboard } = boat.hull;
   for (const [lock, sited] of locks.entries()) {
     const { boat: lies, end, going } = throughLock(sited, start, boat.hull);
     const { inside } = lies;
-    // Where she would lie in it: forward of the cill, bow the way she goes.
+    // Where the boat would lie in it: forward of the cill, bow the way it goes.
     const hers: LockedBoat = {
       ...lies,
       bowUp: going === 'up',

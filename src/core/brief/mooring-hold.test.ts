@@ -79,7 +79,7 @@ describe('what holds her', () => {
   });
 
   it('lets those go first that hold nothing, and the one that holds her last', () => {
-    // Wind from ahead: the line leading forward holds her; one led aft is slack.
+    // Wind from ahead: the line leading forward holds the boat; one led aft is slack.
     const ahead: TestLine[] = [
       { x: 4, y: 0, fast: { x: 0.5, y: 12, length: 8.1 } },
       { x: -4, y: 0, fast: { x: 0.5, y: -12, length: 8.6 } },

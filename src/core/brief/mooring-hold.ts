@@ -5,7 +5,7 @@ import type { RunInput } from '../plan';
 import { engines, Rollout, letGo, Surroundings, wheel } from '../search';
 import { lineColumn, lineLimits, takeLineOff, type Gear, type SimState } from '../simulation';
 
-/** How she is motored while her lines hold her: the wheel as a share of the lock, starboard positive. */
+/** How the boat is motored while its lines hold it: the wheel as a share of the lock, starboard positive. */
 export interface Motored {
   readonly gear: Gear;
   readonly throttle: number;
@@ -14,29 +14,29 @@ export interface Motored {
 
 export const IN_NEUTRAL: Motored = { gear: 0, throttle: 0, wheel: 0 };
 
-/** What a line carries once she has settled. */
+/** What a line carries once the boat has settled. */
 export interface Carried {
   readonly line: string;
-  /** Mean over the last seconds, and the most since she began to settle, N. */
+  /** Mean over the last seconds, and the most since the boat began to settle, N. */
   readonly tension: number;
   readonly most: number;
   readonly breaks: number;
   readonly parted: boolean;
 }
 
-/** Where she settles on her lines, in this wind and current at their mean. SI, radians. */
+/** Where the boat settles on its lines, in this wind and current at their mean. SI, radians. */
 export interface MooringHold {
   readonly motored: Motored;
-  /** From where she lay: ahead, to starboard, and turned to starboard. */
+  /** From where the boat lay: ahead, to starboard, and turned to starboard. */
   readonly ahead: number;
   readonly starboard: number;
   readonly turned: number;
-  /** Still moving when the time was up, m/s; nought when she has settled. */
+  /** Still moving when the time was up, m/s; nought when the boat has settled. */
   readonly moving: number;
   readonly lines: readonly Carried[];
-  /** What becomes of her when one of them parts: how far either end goes in half a minute, and the heaviest load then. */
+  /** What becomes of the boat when one of them parts: how far either end goes in half a minute, and the heaviest load then. */
   readonly without: readonly Without[];
-  /** Names in the order they may be let go in neutral: each time the one she is held best without; the last holds her. */
+  /** Names in the order they may be let go in neutral: each time the one the boat is held best without; the last holds it. */
   readonly order: readonly string[];
   readonly done: boolean;
 }
@@ -110,7 +110,7 @@ class Holding {
     return { rollout, carried, on };
   }
 
-  /** Without some lines for half a minute, from a state she has settled in. */
+  /** Without some lines for half a minute, from a state the boat has settled in. */
   without(from: SimState, motored: Motored, off: readonly number[]): Without {
     const state = this.about.copyOf(from);
     for (const line of off) takeLineOff(state, this.about.world, line);
@@ -155,8 +155,8 @@ function motor(rollout: Rollout, { gear, throttle, wheel: share }: Motored): voi
 }
 
 /**
- * Where she settles on the lines she begins with, how loaded each is, what if one parts, and the order in which to let
- * them go. A generator: first where she settles, then all of it.
+ * Where the boat settles on the lines it begins with, how loaded each is, what if one parts, and the order in which to let
+ * them go. A generator: first where it settles, then all of it.
  */
 export function* holdingOf(input: RunInput, motored: Motored): Generator<MooringHold> {
   const holding = new Holding(input);
@@ -181,7 +181,7 @@ export function* holdingOf(input: RunInput, motored: Motored): Generator<Mooring
     without.push(holding.without(rollout.state, motored, [line]));
     yield { ...found, without: without.slice(), order: [], done: false };
   }
-  // Let go in neutral, whatever she was motored with.
+  // Let go in neutral, whatever the boat was motored with.
   const settled = motored.gear === 0 ? rollout : holding.settle(IN_NEUTRAL).rollout;
   const gone: number[] = [];
   let left = [...on];

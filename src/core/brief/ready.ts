@@ -54,7 +54,7 @@ function goesAstern(input: RunInput): boolean {
   );
 }
 
-/** Which way she goes through a lock that is worked; null where there is none. */
+/** Which way the boat goes through a lock that is worked; null where there is none. */
 function passing({ locks = [], start, boat }: RunInput): 'up' | 'down' | null {
   if (locks.length === 0) return null;
   const sited = locks[nearestLock(locks, start.x, start.y)]!;

@@ -10,7 +10,7 @@ import { steppingOf } from './';
 const HALF = sloop().hull.beam / 2;
 const LENGTH = sloop().hull.length;
 
-/** She lies still, heading north, and Bo steps ashore on to what lies to starboard. */
+/** The boat lies still, heading north, and Bo steps ashore on to what lies to starboard. */
 function lying(obstacles: RunInput['obstacles'], rest: Partial<RunInput> = {}): RunInput {
   const step = hands({ do: 'stepAshore', by: 0, mark: { name: 'quay', x: HALF + 2, y: 0 } }, 1);
   return {

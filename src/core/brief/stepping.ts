@@ -4,12 +4,12 @@ import { standsOver, type RunInput, type Run } from '../plan';
 import { GAPS_ALIKE_M, STEP_GAP_M, STEP_UP_M, PROPELLER_ROOM_M } from '../policy';
 import { lockRecorded } from '../simulation';
 
-// Where to step off and on: schools differ, so each place is measured as she lies when the plan has somebody step.
+// Where to step off and on: schools differ, so each place is measured as the boat lies when the plan has somebody step.
 
 export const STEP_PLACES = ['stern', 'amidships', 'bow'] as const;
 export type StepPlace = (typeof STEP_PLACES)[number];
 
-/** Of her length ahead of amidships. */
+/** Of the boat's length ahead of amidships. */
 const AT: Readonly<Record<StepPlace, number>> = { stern: -0.42, amidships: 0, bow: 0.36 };
 
 /** A place to step from, m. */
@@ -17,11 +17,11 @@ export interface StepFrom {
   readonly place: StepPlace;
   /** From the deck's edge to what one could step on to or from. */
   readonly gap: number;
-  /** To the nearest propeller; null where she has none. */
+  /** To the nearest propeller; null where the boat has none. */
   readonly propeller: number | null;
-  /** How high what is nearest stands over her deck. */
+  /** How high what is nearest stands over the boat's deck. */
   readonly over: number;
-  /** The ladder within a step of her nearest to it, by name, where it stands too high to step; null without one. */
+  /** The ladder within a step of the boat's nearest to it, by name, where it stands too high to step; null without one. */
   readonly ladder: string | null;
   /** Narrow enough to step over, and low enough or with a ladder. */
   readonly steppable: boolean;
@@ -44,7 +44,7 @@ function better(a: StepFrom, b: StepFrom): number {
 }
 
 /**
- * Where she can be stepped off or on to when the run has somebody step; null where nobody does, or nothing is near.
+ * Where the boat can be stepped off or on to when the run has somebody step; null where nobody does, or nothing is near.
  * Things fixed to the place are looked at, other boats are not.
  */
 export function steppingOf(input: RunInput, run: Run): Stepping | null {
@@ -78,7 +78,7 @@ export function steppingOf(input: RunInput, run: Run): Stepping | null {
     }
     return { gap, over };
   };
-  // Along the deck to one she lies by is no way to speak of.
+  // Along the deck to one the boat lies by is no way to speak of.
   const deck = Float64Array.from(boat.hull.deck);
   const beside = ladders.filter((ladder) => {
     const [east, north] = [ladder.x - x[i]!, ladder.y - y[i]!];

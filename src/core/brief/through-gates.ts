@@ -16,20 +16,20 @@ import type { StartPose } from '../simulation';
 export interface Through {
   readonly gates: 'one leaf' | 'both leaves' | 'the gate';
   readonly tries: number;
-  /** Tries in which she touched a gate or wall faster than a fender forgives, and in which she did not get in. */
+  /** Tries in which the boat touched a gate or wall faster than a fender forgives, and in which it did not get in. */
   readonly touched: number;
   readonly missed: number;
-  /** Width she comes through by, m; how fast, m/s, and from how far up-wind of the line, m, it goes best. */
+  /** Width the boat comes through by, m; how fast, m/s, and from how far up-wind of the line, m, it goes best. */
   readonly gap: number;
   readonly speed: number;
   readonly upwind: number;
 }
 
 const TRIES = 16;
-/** She begins so many of her lengths before the gates, and is in when her stern is past them. */
+/** The boat begins so many of its lengths before the gates, and is in when its stern is past them. */
 const RUN_UP_LENGTHS = 1;
 /**
- * Ways a helm who knows the mean wind may set her up: speed through the water, m/s, with the throttle that goes with it, and so far
+ * Ways a helm who knows the mean wind may set the boat up: speed through the water, m/s, with the throttle that goes with it, and so far
  * up-wind of the line, m. The best of them is what counts.
  */
 const SET_UPS = [0.5, 0.9].flatMap((speed) =>
@@ -37,7 +37,7 @@ const SET_UPS = [0.5, 0.9].flatMap((speed) =>
 );
 type SetUp = (typeof SET_UPS)[number];
 const QUICK_TRIES = 5;
-/** She is steered for the gap from afar for so much of her length beyond the gates, and straight on once her bow is this near it. */
+/** The boat is steered for the gap from afar for so much of its length beyond the gates, and straight on once its bow is this near it. */
 const AIM_LENGTHS = 0.5;
 const STRAIGHT_LENGTHS = 0.8;
 /** Gusts of an open reach where the conditions name none. */
@@ -45,10 +45,10 @@ const LONGEST_S = 150;
 
 /**
  * The chance of a touch through gates with one leaf open against both, by trying: every try has gusts and a line-up of its own, the
- * same for both; she is steered for the middle of the gap. Seeded: the same input says the same.
+ * same for both; the boat is steered for the middle of the gap. Seeded: the same input says the same.
  *
  * @param lock number of the lock
- * @param end the gates she comes in by
+ * @param end the gates it comes in by
  */
 export function throughGates(input: RunInput, lock: number, end: End): readonly Through[] {
   const sited = input.locks![lock]!;
@@ -146,7 +146,7 @@ function entry(
     start,
     plan: {
       steps,
-      // Her stern past the gates: her middle half a length inside, which is the mark.
+      // The boat's stern past the gates: its middle half a length inside, which is the mark.
       end: { cue: { is: 'abeam', point: middle, mark }, within: LONGEST_S },
     },
     goal: { is: 'clear', distance: -10 },

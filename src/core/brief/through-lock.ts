@@ -2,10 +2,10 @@ import { standsAlong, type End, type LockedBoat, type SitedLock } from '../locks
 import type { BoatSpec } from '../boat';
 import type { StartPose } from '../simulation';
 
-/** Which way a boat goes through a lock from where she starts: to the gates of which end, in it already or not, and going where. */
+/** Which way a boat goes through a lock from where it starts: to the gates of which end, in it already or not, and going where. */
 export interface ThroughLock {
   readonly boat: LockedBoat & { readonly inside: boolean };
-  /** The gates she comes to; from inside, those she leaves by. */
+  /** The gates the boat comes to; from inside, those it leaves by. */
   readonly end: End;
   readonly going: 'up' | 'down';
 }

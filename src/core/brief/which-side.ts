@@ -17,7 +17,7 @@ export interface ForSide {
   /** Current and wind met on the bow there, m/s; from astern negative. */
   readonly currentAhead: number;
   readonly windAhead: number;
-  /** Her stern's way going astern from rest, turned towards the berth; away negative. */
+  /** The boat's stern's way going astern from rest, turned towards the berth; away negative. */
   readonly sternIn: number | null;
   /** How long that was tried, s. */
   readonly walkFor: number;
@@ -25,15 +25,15 @@ export interface ForSide {
   readonly worth: number;
 }
 
-// What stops her is worth most: a knot of current on the bow as much as 15 of wind, or as a stern that comes in by ten
+// What stops the boat is worth most: a knot of current on the bow as much as 15 of wind, or as a stern that comes in by ten
 // degrees. Judgement.
 const TEN_DEGREES = Math.PI / 18;
 
 /**
- * Both sides of a berth weighed: what she meets on the bow stops her and keeps her steering, and a stern that walks in
- * lays her alongside. The better one first.
+ * Both sides of a berth weighed: what the boat meets on the bow stops it and keeps its steering, and a stern that walks in
+ * lays it alongside. The better one first.
  *
- * @param headings she lies on, port side and starboard side to, rad
+ * @param headings it lies on, port side and starboard side to, rad
  */
 export function sidesOf(
   craft: Craft,
@@ -41,7 +41,7 @@ export function sidesOf(
   headings: { readonly port: number; readonly starboard: number },
 ): readonly ForSide[] {
   const walk = hasDrive(craft) ? propWalk(craft) : null;
-  // Her bow turned to starboard takes her stern to port.
+  // The boat's bow turned to starboard takes its stern to port.
   const toPort = walk ? walk.turned : 0;
   const weighed = (['port', 'starboard'] as const).map((side): ForSide => {
     const heading = headings[side];

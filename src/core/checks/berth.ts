@@ -3,7 +3,7 @@ import { markAtStart, type PlanStep } from '../plan';
 import { TURN_TO_GO, TURN_ORDERED, APPROACH_LENGTHS } from '../policy';
 import { sampleAt, type Finding, type Rule } from './check';
 
-/** Which way a step turns her, positive to starboard; nought where it does not. */
+/** Which way a step turns the boat, positive to starboard; nought where it does not. */
 function turnOf({ orders }: PlanStep, heading: number): number {
   for (const { order } of orders) {
     if (order.do === 'wheel' && Math.abs(order.angle) > TURN_ORDERED) return order.angle;
@@ -15,7 +15,7 @@ function turnOf({ orders }: PlanStep, heading: number): number {
   return 0;
 }
 
-/** Turned towards her berth going ahead while something else still stands between her bow and it. */
+/** Turned towards the boat's berth going ahead while something else still stands between its bow and it. */
 export const turnedTooSoon: Rule = (input, run) => {
   const { goal, obstacles, berth, boat } = input;
   if (goal.is !== 'lie' || berth.size === 0) return [];

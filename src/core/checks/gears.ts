@@ -116,11 +116,11 @@ export const againstWay: Rule = (input, run) => {
   return oncePerStep(findings);
 };
 
-/** Does a line carry something as it ends, so that she is held by motoring on it? */
+/** Does a line carry something as it ends, so that the boat is held by motoring on it? */
 const onALine = ({ rigging }: RunInput, { trace }: Run): boolean =>
   (rigging?.lines ?? []).some((_, i) => (trace.lines[i]?.tension.at(-1) ?? 0) > TAUT_N);
 
-/** Made fast or lying where she is to lie, an engine is still in gear: but for one that works against a line. */
+/** Made fast or lying where the boat is to lie, an engine is still in gear: but for one that works against a line. */
 export const leftInGear: Rule = (input, run) => {
   if (input.goal.is !== 'lie' || run.outcome !== 'reached' || onALine(input, run)) return [];
   return input.boat.drives.flatMap((_, engine) => {

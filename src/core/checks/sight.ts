@@ -23,7 +23,7 @@ function leaves(outline: FlatPoints, x: number, y: number, dx: number, dy: numbe
 }
 
 /**
- * How far beyond her deck's edge her own hull hides what lies low, in the direction of a place in her own coordinates,
+ * How far beyond the boat's deck's edge its own hull hides what lies low, in the direction of a place in its own coordinates,
  * m; null if the boat names no helm or the place is seen. An eye so high sees over an edge so high down to a line
  * beyond it: similar triangles.
  */
@@ -46,7 +46,7 @@ const momentOf = (run: Run, step: number, at: 'next' | { readonly after: number 
   return run.steps.find((mark) => mark.step === step + 1)?.time ?? run.duration;
 };
 
-/** Something expected close to a mark that her own hull then hides from the helm, with nobody calling it out. */
+/** Something expected close to a mark that the boat's own hull then hides from the helm, with nobody calling it out. */
 export const unseenFromHelm: Rule = (input, run) =>
   input.plan.steps.flatMap(({ expect, orders }, step): Finding[] => {
     if (orders.some(({ order }) => order.do === 'call')) return [];

@@ -12,12 +12,12 @@ export function wayMade({ x, y }: Trace): Float64Array {
   return way;
 }
 
-/** Way under which she counts as lying, m: a place there has no moment of its own. */
+/** Way under which the boat counts as lying, m: a place there has no moment of its own. */
 const LIES_M = 0.05;
 
 /**
- * Another run’s moment at the same place along its track, s: where she lies at that place for a while, so much after
- * she came there. Beyond the other's track its last moment and what is more.
+ * Another run’s moment at the same place along its track, s: where the boat lies at that place for a while, so much after
+ * it came there. Beyond the other's track its last moment and what is more.
  */
 export function sameBy(
   from: { readonly trace: Trace; readonly way: Float64Array },

@@ -32,7 +32,7 @@ export interface Review {
   readonly driving: readonly Driving[];
   /** Everybody else under way. */
   readonly traffic: readonly Traffic[];
-  /** Numbers of what is her berth. */
+  /** Numbers of what is the boat's berth. */
   readonly berth: ReadonlySet<number>;
   /** The way out at moments all over it, and the last there was. */
   readonly ways: readonly WayOutAt[];
@@ -55,7 +55,7 @@ export function poseAt({ x, y, heading }: Trace, i: number) {
   return { x: x[i]!, y: y[i]!, heading: heading[i]! };
 }
 
-/** Way over ground along her heading, m/s, from where she was a moment before and after. */
+/** Way over ground along the boat's heading, m/s, from where it was a moment before and after. */
 export function alongAt(trace: Trace, i: number): number {
   const a = Math.max(0, i - 1);
   const b = Math.min(trace.time.length - 1, i + 1);

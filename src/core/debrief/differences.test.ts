@@ -46,7 +46,7 @@ describe('what was different', () => {
     const change = first(changed(2, [12, engine(0)]));
     expect(change).toMatchObject({ is: 'moved', channel: { of: 'engine' } });
     if (change.is !== 'moved') throw new Error('not moved');
-    // Seen by place she makes more way before neutral comes: so many seconds after the place where it was given.
+    // Seen by place the boat makes more way before neutral comes: so many seconds after the place where it was given.
     expect(change.late).toBeGreaterThan(2);
     expect(change.input.order).toEqual(engine(0));
   });
@@ -86,7 +86,7 @@ describe('what was different', () => {
       { input: calm, recording: recordingOf(SECONDS + 6, late) },
     );
     expect(found.came.apart).toBeLessThan(0.01);
-    // She came to the same: nothing mattered, though every order came six seconds later.
+    // The boat came to the same: nothing mattered, though every order came six seconds later.
     expect(found.causes).toEqual([]);
     expect(found.tried).toBeLessThanOrEqual(3);
   });

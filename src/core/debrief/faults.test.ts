@@ -34,7 +34,7 @@ const wallAhead = (gap: number, speed = 0) =>
     start: { x: 0, y: 0, heading: 0, speed },
   });
 
-/** The sloop with her shaft made a leg that turns with the wheel. */
+/** The sloop with the boat's shaft made a leg that turns with the wheel. */
 function outdrive() {
   const boat = sloop();
   return {

@@ -5,10 +5,10 @@ import { cos, sin } from '../math';
 import { waterSpeedAt, type Review } from './context';
 import { GRAVE_FAULTS, type Fault } from './faults';
 
-/** Speed over ground so many of her lengths from where she is to lie. */
+/** Speed over ground so many of the boat's lengths from where it is to lie. */
 export interface SpeedAt {
   readonly lengths: number;
-  /** m/s and s; null where she never came so near, or was nearer from the start. */
+  /** m/s and s; null where the boat never came so near, or was nearer from the start. */
   readonly speed: number | null;
   readonly time: number | null;
 }
@@ -51,7 +51,7 @@ export type GradeReason =
   | { readonly is: 'fault'; readonly fault: Fault };
 
 const AT_LENGTHS = [3, 2, 1] as const;
-/** Speeds as she came up to where she was to lie: the last time she passed that distance coming nearer. */
+/** Speeds as the boat came up to where it was to lie: the last time it passed that distance coming nearer. */
 function speedsTo({ trace, input, world }: Review): SpeedAt[] {
   const { goal } = input;
   if (goal.is !== 'lie') return [];
@@ -134,7 +134,7 @@ function gradeFor(reason: GradeReason): HandlingGrade {
 }
 
 /**
- * How careful a run was. Touches that are soft cost nothing, nor does time; a firm one of her own berth is fair, as is
+ * How careful a run was. Touches that are soft cost nothing, nor does time; a firm one of the boat's own berth is fair, as is
  * passing close. It never matters how fast it was done.
  */
 export function gradeHandling(review: Review, faults: readonly Fault[]): GradedHandling {

@@ -5,16 +5,16 @@ import { windAt } from '../simulation';
 import type { Drive } from './drive';
 import { isUnderWay, trafficGap } from './traffic';
 
-/** Where she comes to be if nothing is changed: controls as they are, the wind as it blows now. */
+/** Where the boat comes to be if nothing is changed: controls as they are, the wind as it blows now. */
 export interface Ahead {
-  /** Seconds from now, and where she is then: m, radians. */
+  /** Seconds from now, and where the boat is then: m, radians. */
   readonly poses: readonly {
     readonly after: number;
     readonly x: number;
     readonly y: number;
     readonly heading: number;
   }[];
-  /** What she touches first on that way; null when nothing. Seconds from now, m/s. */
+  /** What the boat touches first on that way; null when nothing. Seconds from now, m/s. */
   readonly touch: {
     readonly after: number;
     readonly name: string;

@@ -162,7 +162,7 @@ describe('a driven run', () => {
     const told = steps(drive.helm);
     expect(told.map(({ step }) => step)).toEqual([0, 1, 2, 3]);
     expect(told[1]!.time).toBeCloseTo(4, 6);
-    // Nine metres off is too far for six: past it by half her length the plan goes on.
+    // Nine metres off is too far for six: past it by half the boat's length the plan goes on.
     const { y } = { y: drive.live.recent(3000).y };
     const by = Math.round(told[2]!.time * 10);
     expect(Math.hypot(9, y[by]! - 12)).toBeGreaterThan(9 + 4);

@@ -97,7 +97,7 @@ export class Drive {
     this.lookForTraffic();
   }
 
-  /** Whoever is run into does not give way as a boat on her lines does: the run is over. */
+  /** Whoever is run into does not give way as a boat on its lines does: the run is over. */
   private lookForTraffic(): void {
     for (const one of this.traffic) {
       if (this.gapTo(one) >= 0) continue;
@@ -153,7 +153,7 @@ export class Drive {
     };
   }
 
-  /** What she shows; nothing can be driven on after it. */
+  /** What the boat shows; nothing can be driven on after it. */
   finish(): Driven {
     return { run: this.run.end(), planDone: this.controller.planDone };
   }

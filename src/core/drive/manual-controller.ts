@@ -25,7 +25,7 @@ export class ManualController implements Controller {
   finish: Finish | null = null;
   current = -1;
   private trigger;
-  /** Nearest she has been to the cue, in its own measure. */
+  /** Nearest the boat has been to the cue, in its own measure. */
   private nearestCue = -Infinity;
   /** Orders to the controls while nobody is at them. */
   private waiting: ControlOrder[] = [];
@@ -108,7 +108,7 @@ export class ManualController implements Controller {
     this.trigger = armTrigger(this.nextCue(), this.state, this.world, this.crew.isAboard);
   }
 
-  /** A place she has gone by too far off does not come any more: the plan goes on without it. */
+  /** A place the boat has gone by too far off does not come any more: the plan goes on without it. */
   private seeIfPassed(): void {
     if (this.planDone) return;
     const cue = this.nextCue();

@@ -51,24 +51,24 @@ export interface CueLeft {
 export interface DriveNow {
   readonly timestep: number;
   readonly time: number;
-  /** Her last few samples, as columns of a run's record: the page draws between them. */
+  /** The boat's last few samples, as columns of a run's record: the page draws between them. */
   readonly trace: Trace;
   readonly wheel: { readonly ordered: number; readonly angle: number };
   readonly engines: readonly EngineNow[];
   readonly thrusters: readonly ThrusterNow[];
-  /** Does the joystick have her, and would it answer? */
+  /** Does the joystick have the boat, and would it answer? */
   readonly joystick: { readonly active: boolean; readonly dead: boolean };
   readonly helmManned: boolean;
   readonly wind: { readonly from: number; readonly speed: number };
-  /** What is nearest about her, her own berth left out, the nearest first; nothing further off than twice her length. */
+  /** What is nearest about the boat, its own berth left out, the nearest first; nothing further off than twice its length. */
   readonly nearby: readonly LeastClearance[];
-  /** The helm's place, m, where she points, and what that place does over the ground, m/s. */
+  /** The helm's place, m, where the boat points, and what that place does over the ground, m/s. */
   readonly eye: TrafficPose & { readonly east: number; readonly north: number };
   /** Nearest of everybody else under way; null with nobody about. */
   readonly met: { readonly name: string; readonly gap: number } | null;
-  /** What of her berth she is nearest to, m; null where she is going to none. */
+  /** What of the boat's berth it is nearest to, m; null where it is going to none. */
   readonly berth: { readonly distance: number; readonly name: string } | null;
-  /** Told when a gear is put astern: room right astern, m, and what ends it; null for her own length and more. */
+  /** Told when a gear is put astern: room right astern, m, and what ends it; null for the boat's own length and more. */
   readonly astern: { readonly room: number; readonly name: string | null } | null;
   /** Step of the plan come to, −1 before the first, and how far the next cue is. */
   readonly step: number;
@@ -86,7 +86,7 @@ const RECENT = 8;
 /** Told again when so much harder. */
 const HARDER = 1.25;
 const NO_TOUCHES: readonly Touch[] = [];
-/** So many things are told of at once, out to so many of her lengths. */
+/** So many things are told of at once, out to so many of the boat's lengths. */
 const NEARBY = 4;
 const NEARBY_LENGTHS = 2;
 const LIES_NOWHERE: ReadonlySet<number> = new Set();
@@ -108,7 +108,7 @@ export class DriveTeller {
   private readonly wind = new Float64Array(2);
   private readonly lookout: Lookout;
   private readonly found = noClearance();
-  /** All that is not her berth. */
+  /** All that is not the boat's berth. */
   private readonly besides: ReadonlySet<number>;
   private readonly own: ReadonlySet<number>;
   private readonly helm: { readonly x: number; readonly y: number };
@@ -206,7 +206,7 @@ export class DriveTeller {
     const { state, world } = this.drive;
     const { x, y } = this.helm;
     const row = groundOf(state, world);
-    // That place goes round with her.
+    // That place goes round with the boat.
     const surge = row[GROUND.SURGE]! - row[GROUND.YAW]! * y;
     const sway = row[GROUND.SWAY]! + row[GROUND.YAW]! * x;
     const [s, c] = [row[GROUND.SIN]!, row[GROUND.COS]!];
@@ -235,7 +235,7 @@ export class DriveTeller {
     return name === null ? null : { distance: this.found.distance, name };
   }
 
-  /** Looked for once, as a gear goes astern: somebody has to look there before she does. */
+  /** Looked for once, as a gear goes astern: somebody has to look there before the boat does. */
   private roomAstern(): DriveNow['astern'] {
     const { state, world } = this.drive;
     const astern = state.engines.some(({ orderedGear }) => orderedGear < 0);

@@ -35,7 +35,7 @@ describe('somebody else under way', () => {
   });
 
   it('is as far off as their outlines are, turned or not', () => {
-    // Her bow is at (0, 5): a square of two metres with its middle eight ahead has its edge at seven.
+    // The boat's bow is at (0, 5): a square of two metres with its middle eight ahead has its edge at seven.
     const there = (x: number, y: number, heading = 0) => traffic([{ time: 0, x, y, heading }]);
     const her = { x: 0, y: 0, heading: 0 };
     expect(trafficGap(there(0, 8), 0, deck, her)).toBeCloseTo(2, 9);
@@ -101,7 +101,7 @@ describe('somebody else under way', () => {
           expect(trafficGap(one, t, body, { x: 0, y: 0, heading: 0 })).toBeGreaterThan(0.2);
         }
       }
-      // Never faster than she goes, nor turned on the spot.
+      // Never faster than the boat goes, nor turned on the spot.
       one.frames.slice(1).forEach((frame, i) => {
         const before = one.frames[i]!;
         const far = Math.hypot(frame.x - before.x, frame.y - before.y);
@@ -135,7 +135,7 @@ describe('somebody else under way', () => {
   });
 
   it('is waited for, or not', () => {
-    // Clear of her by a metre or two as they go by, for whoever goes on.
+    // Clear of the boat by a metre or two as they go by, for whoever goes on.
     const across: Surprise = {
       is: 'traffic',
       at: 0,

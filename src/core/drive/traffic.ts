@@ -11,7 +11,7 @@ export interface Frame {
 }
 
 /**
- * Somebody else on the water, who goes as it was laid down and does not look out: a boat that leaves her berth, a
+ * Somebody else on the water, who goes as it was laid down and does not look out: a boat that leaves its berth, a
  * paddler across the fairway. Nothing pushes them about; a touch ends the run.
  */
 export interface Traffic {
@@ -77,7 +77,7 @@ function gapBetween(a: Float64Array, b: Float64Array): number {
   return least;
 }
 
-/** Distance from her deck to somebody else at a moment, m; negative where they overlap. */
+/** Distance from the boat's deck to somebody else at a moment, m; negative where they overlap. */
 export function trafficGap(
   traffic: Traffic,
   time: number,
@@ -115,7 +115,7 @@ function isClear(obstacles: readonly Obstacle[], x: number, y: number, room: num
   });
 }
 
-/** A boat under way out of her berth, and a paddler, m/s. Judgement. */
+/** A boat under way out of its berth, and a paddler, m/s. Judgement. */
 const LEAVES_MPS = 0.7;
 const PADDLES_MPS = 1.2;
 /** So far off at most on either side does a paddler come from and go to, and so little room is none, m. */
@@ -127,7 +127,7 @@ const PADDLER_ROOM_M = 1;
 const PADDLER = Float64Array.from([2.1, 0, 0.6, 0.3, -0.6, 0.3, -2.1, 0, -0.6, -0.3, 0.6, -0.3]);
 
 /**
- * A paddler across the way of a boat: square to it, from the side with more water, at the place she is to be at `meets`.
+ * A paddler across the way of a boat: square to it, from the side with more water, at the place it is to be at `meets`.
  * Null where there is too little water.
  */
 export function crossing(
@@ -158,10 +158,10 @@ export function crossing(
 }
 
 /**
- * A boat that lies about, leaving her berth: ahead or astern out of it where there is room, else off sideways and then
- * ahead; out of it she turns to where most water is. Null for one that is shut in.
+ * A boat that lies about, leaving its berth: ahead or astern out of it where there is room, else off sideways and then
+ * ahead; out of it it turns to where most water is. Null for one that is shut in.
  *
- * @param at when she begins to, s
+ * @param at when it begins to, s
  */
 export function leaving(obstacles: readonly Obstacle[], id: string, at: number): Traffic | null {
   const boat = obstacles.find((one) => one.id === id);
@@ -213,7 +213,7 @@ export function leaving(obstacles: readonly Obstacle[], id: string, at: number):
   return null;
 }
 
-/** With so many lengths ahead of her she goes straight. */
+/** With so many lengths ahead of the boat's it goes straight. */
 const STRAIGHT_LENGTHS = 3;
 /** Turns as tight as this many lengths, in so many pieces; and goes on so many lengths at most. */
 const TURNS_IN_LENGTHS = 1.2;
@@ -221,8 +221,8 @@ const TURN_PIECES = 9;
 const GOES_ON_LENGTHS = 6;
 
 /**
- * Out of her berth and round to one side or the other, ahead or astern, and away ahead: the way with most water on it.
- * Null where no turn has twice her length of water after it.
+ * Out of the boat's berth and round to one side or the other, ahead or astern, and away ahead: the way with most water on it.
+ * Null where no turn has twice its length of water after it.
  */
 function turnOut({
   rest,
@@ -238,7 +238,7 @@ function turnOut({
   beam: number;
   from: TrafficPose;
   astern: boolean;
-  /** How far she can go straight, m, and when she begins to. */
+  /** How far the boat can go straight, m, and when it begins to. */
   run: number;
   at: number;
 }): Frame[] | null {
@@ -289,7 +289,7 @@ function bodyOf(ring: Float64Array) {
     x += ring[i]! / count;
     y += ring[i + 1]! / count;
   }
-  // Her long axis is the one her corners spread along most; she points where she is narrower.
+  // The boat's long axis is the one its corners spread along most; it points where it is narrower.
   let [xx, yy, xy] = [0, 0, 0];
   for (let i = 0; i < ring.length; i += 2) {
     const dx = ring[i]! - x;

@@ -43,7 +43,7 @@ describe('a transit', () => {
       'spire over post',
       'shed over bollard',
     ]);
-    // The other way round the quarter is ahead of her.
+    // The other way round the quarter is ahead of the boat.
     const round = transitsFrom([far, near, ...abeam, ...behind], { ...her, heading: 225 * DEG });
     expect(round[0]).toMatchObject({ near: { name: 'pile' }, far: { name: 'tower' } });
   });

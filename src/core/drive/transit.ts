@@ -8,7 +8,7 @@ export interface Fixed {
   readonly y: number;
 }
 
-/** Two fixed things seen in line: as long as they stay so, she keeps to that line. */
+/** Two fixed things seen in line: as long as they stay so, the boat keeps to that line. */
 export interface Transit {
   readonly near: Fixed;
   readonly far: Fixed;
@@ -16,7 +16,7 @@ export interface Transit {
 
 /** How a transit stands from the helm. SI, radians. */
 export interface TransitNow {
-  /** How far she is off the line, m: positive to the right of it as one looks along it. */
+  /** How far the boat is off the line, m: positive to the right of it as one looks along it. */
   readonly off: number;
   /** How fast that grows, m/s; negative where it goes left. */
   readonly rate: number;
@@ -83,7 +83,7 @@ export function markedFrom(marked: readonly Transit[], eye: TrafficPose): Transi
 /**
  * Pairs seen in line from here, the most useful first: near the bow or abeam, in line now, and quick to open.
  *
- * @param eye where it is looked from, m, and the way she points, rad
+ * @param eye where it is looked from, m, and the way the boat points, rad
  */
 export function transitsFrom(points: readonly Fixed[], eye: TrafficPose): Transit[] {
   const seen = points.flatMap((point) => {

@@ -9,7 +9,7 @@ import { WORK } from './foil';
  * Gives sway force, yaw damping and their coupling together. C_D 0.5–0.9 for round bilges, about
  * 1.0–1.5 for boxes (Hooft 1994, Hoerner 1965; recalled, not looked up). Strip error 0.5 % at 20.
  *
- * In a current that is the same all along her the sums are polynomials in v and r on either side of the
+ * In a current that is the same all along the boat the sums are polynomials in v and r on either side of the
  * place where w changes sign, and come from the strips' moments; `addCrossFlowInField` adds strip by strip.
  *
  * @param work working row: SWAY, YAW, DENSITY

@@ -75,7 +75,7 @@ describe('hull lift', () => {
   };
 
   it('acts abaft the middle whichever way she goes', () => {
-    // 1000 · 1.2 · 1 · 0.1 to port; two metres abaft the middle is forward of it when she goes astern.
+    // 1000 · 1.2 · 1 · 0.1 to port; two metres abaft the middle is forward of it when the boat goes astern.
     expect(lift(1, 0.1, 0)[1]).toBeCloseTo(-120, 9);
     expect(lift(1, 0.1, 0)[2]).toBeCloseTo(240, 9);
     expect(lift(-1, 0.1, 0)[1]).toBeCloseTo(-120, 9);

@@ -5,13 +5,13 @@ import { WORK } from './foil';
 const SUCTION = 0.2;
 
 /**
- * Lift of the bare hull at small drift (slender body), acting abaft the middle whichever way she goes:
+ * Lift of the bare hull at small drift (slender body), acting abaft the middle whichever way the boat goes:
  *
  *   Y = −½ρ A |u| (v + x_l r),   N = x_l Y − ½ρ A |u| s² r
  *   X = η ½ρ A (v + x_l r)² u|u|/(u² + v²),   x_l = sgn(u)·arm
  *
  * A is the lift area (slender body: π T² per hull and more for full forms), arm < 0 the place of the
- * resultant, s the spread that makes her resist turning. With |u| it goes as sin 2β, as the Munk moment
+ * resultant, s the spread that makes its resist turning. With |u| it goes as sin 2β, as the Munk moment
  * does that it answers, and is gone at rest and broadside on, where the cross flow has the hull to
  * itself. X is what is left of the suction at the leading end, η a fifth of a wing's (judgement; published
  * ship trials want it). It only ever takes energy:

@@ -5,12 +5,12 @@ import { propWalk } from './prop-walk';
 
 /** Share of k₁ left where the propeller turns against the inflow. */
 const CRASH_SHARE = 0.25;
-/** How fast the hull's wake leaves its stern as she drifts. */
+/** How fast the hull's wake leaves its stern as the boat drifts. */
 const WAKE_DRIFT = 6;
 
 /**
  * Share of its speed that water keeps in the hull's wake, going ahead at (along, across) there:
- * 1 − w u²/(u² + 6 v²). It leaves propeller and rudder as she drifts or swings.
+ * 1 − w u²/(u² + 6 v²). It leaves propeller and rudder as the boat drifts or swings.
  */
 export function inWake(wake: number, along: number, across: number): number {
   const a2 = along * along;

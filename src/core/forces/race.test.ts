@@ -145,7 +145,7 @@ describe('the centre of wind', () => {
   const lever = (degrees: number) => {
     const force = new Float64Array(3);
     const a = (degrees * Math.PI) / 180;
-    // Wind from that angle off the bow: she moves through the air towards it.
+    // Wind from that angle off the bow: the boat moves through the air towards it.
     const work = workRow({ SURGE: 8 * Math.cos(a), SWAY: 8 * Math.sin(a), DENSITY: 1.225 });
     addWind(force, craft.windage, work);
     return force[2]! / force[1]!;

@@ -14,7 +14,7 @@ export function deepWater(): Float64Array {
   return new Float64Array(6).fill(1);
 }
 
-/** Draught over depth beyond which she is as good as aground, and the forms end. */
+/** Draught over depth beyond which the boat is as good as aground, and the forms end. */
 const MOST_RATIO = 0.95;
 
 /**

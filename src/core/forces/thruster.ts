@@ -19,7 +19,7 @@ export function thrusterShare(jetSpeed: number, along: number): number {
  * Adds a thruster's push. Thrust goes with the square of the power given.
  *
  * @param t rows of figures, the thruster's starting at `at` (columns THRUSTER)
- * @param w working row: POWER (−1 … 1, positive pushes her to starboard) and SURGE, her speed ahead through the water
+ * @param w working row: POWER (−1 … 1, positive pushes the boat to starboard) and SURGE, its speed ahead through the water
  */
 export function addThruster(
   force: Float64Array,

@@ -7,20 +7,20 @@ import { addTouch } from './touch';
 import { touchScratch, type TouchScratch } from './touch-pairs';
 
 /**
- * What acts between two boats that both give way. One of them, `other`, is taken as the place: her bow is its north,
- * her starboard its east, her side its quay. What the boat feels there, `other` feels the other way at the same point,
+ * What acts between two boats that both give way. One of them, `other`, is taken as the place: its bow is its north,
+ * its starboard its east, its side its quay. What the boat feels there, `other` feels the other way at the same point,
  * so the two together neither gain nor lose impulse.
  */
 export interface Between {
-  /** The boat as what may touch and be tied: her elements, moved as lightly as both together give way. */
+  /** The boat as what may touch and be tied: its elements, moved as lightly as both together give way. */
   readonly craft: Craft;
   readonly side: ObstacleSet;
   /** What `other` is to the boat's own lines: their ON. */
   readonly on: number;
   readonly touch: TouchScratch;
-  /** The boat as `other` sees her, columns GROUND. */
+  /** The boat as `other` sees it, columns GROUND. */
   readonly seen: Float64Array;
-  /** What the boat feels, in her own axes: N, N, N·m. */
+  /** What the boat feels, in its own axes: N, N, N·m. */
   readonly force: Float64Array;
 }
 
@@ -51,7 +51,7 @@ function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
   };
 }
 
-/** Her side as an obstacle in her own frame, x to starboard and y ahead. */
+/** The boat's side as an obstacle in its own frame, x to starboard and y ahead. */
 export function sideOf({ spec }: Craft, friction: number): ObstacleSet {
   const { deck, touchStiffness } = spec.hull;
   const outline = Float64Array.from(deck, (_, i) => (i % 2 === 0 ? deck[i + 1]! : deck[i - 1]!));
@@ -79,11 +79,11 @@ function half(
 
 /**
  * Two boats that may touch and may be tied, as two halves: the first sees `boat` from `other`, the second sees `other`,
- * by her fenders alone, from `boat`. A fender is met by the hull opposite; two fenders hung at the same place do not
+ * by its fenders alone, from `boat`. A fender is met by the hull opposite; two fenders hung at the same place do not
  * add up.
  *
  * @param friction of hull and fender on the other's hull
- * @param on what `other` is to the boat's lines (their ON), and the boat to hers
+ * @param on what `other` is to the boat's lines (their ON), and the boat to its
  */
 export function between(
   boat: Craft,
@@ -119,7 +119,7 @@ export function setSeen(seen: Float64Array, boat: Float64Array, other: Float64Ar
 }
 
 /**
- * Adds what acts between the two to the forces on `boat` and on `other`, each in her own axes; `seen` of that moment.
+ * Adds what acts between the two to the forces on `boat` and on `other`, each in its own axes; `seen` of that moment.
  *
  * @param lines the boat's, with their rows, those that may pull and their tensions; those on `other` act
  * @param span working memory, columns SPAN

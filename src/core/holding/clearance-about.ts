@@ -35,7 +35,7 @@ function tryLast(
   else fromShore(memory, touch, shore, i, -1 - hint);
 }
 
-/** Begins anew with an obstacle: which of its edges can be nearest to anything of her for a while. */
+/** Begins anew with an obstacle: which of its edges can be nearest to anything of the boat for a while. */
 function lookAbout(
   memory: ClearanceMemory,
   touch: TouchElements,
@@ -82,7 +82,7 @@ function listEdges(
   return count;
 }
 
-/** Every corner of hers and the obstacle's, and which of them can be nearest for a while. */
+/** Every corner of the boat's and the obstacle's, and which of them can be nearest for a while. */
 function throughAll(
   memory: ClearanceMemory,
   touch: TouchElements,

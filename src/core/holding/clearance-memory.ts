@@ -5,7 +5,7 @@ import type { ObstacleSet } from './obstacle-set';
 /** Columns of a finding while it is being looked for. */
 export const FOUND = { DISTANCE: 0, X: 1, Y: 2 } as const;
 /**
- * Columns of the memory: how far the boat's furthest point can have moved so far, where she is, and how far she may
+ * Columns of the memory: how far the boat's furthest point can have moved so far, where it is, and how far it may
  * have moved before anything not listed as near can have come nearest; which was nearest, and a bound of the other near ones.
  */
 export const PAST = {
@@ -23,14 +23,14 @@ export const PAST = {
 const PAST_COLUMNS = 10;
 
 /**
- * What of solid `of` and of the boat can be nearest one another until she has travelled UNTIL: its edges, her corners, its
+ * What of solid `of` and of the boat can be nearest one another until it has travelled UNTIL: its edges, its corners, its
  * corners. All corners left out are no nearer than REST, edges than LIMIT, less what has been travelled.
  */
 export interface About {
   of: number;
   edgeCount: number;
   readonly edges: Int32Array;
-  /** What each corner of hers cannot have been under, as that of `ashore`. */
+  /** What each corner of the boat's cannot have been under, as that of `ashore`. */
   readonly corners: Float64Array;
   hullCount: number;
   readonly hull: Int32Array;
@@ -40,7 +40,7 @@ export interface About {
 }
 export const ABOUT = { UNTIL: 0, REST: 1, LIMIT: 2 } as const;
 
-/** Her sides that can be nearest to pile `of` until she has travelled UNTIL. */
+/** The boat's sides that can be nearest to pile `of` until it has travelled UNTIL. */
 export interface AboutPile {
   of: number;
   count: number;
@@ -77,7 +77,7 @@ export interface ClearanceMemory {
   nearCount: number;
 }
 
-/** So many are looked at in turn where she is between them. */
+/** So many are looked at in turn where the boat is between them. */
 const ABOUT_SOLIDS = 3;
 
 function aboutNone(sides: number, corners: number): About {
@@ -112,7 +112,7 @@ export function aboutSolid({ about }: ClearanceMemory, i: number): About {
   return found;
 }
 
-/** @param shapes her side as each obstacle meets it */
+/** @param shapes the boat's side as each obstacle meets it */
 export function clearanceMemory(shore: ObstacleSet, shapes: readonly HullShape[]): ClearanceMemory {
   const sides = (shapes[0]?.ring.length ?? 0) / 2;
   return {

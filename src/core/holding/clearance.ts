@@ -24,7 +24,7 @@ export function noClearance(): Clearance {
 const ABOUT_M = 1;
 
 /**
- * Least clearance of a boat from the obstacles not skipped, each met by her side at its own height. Written
+ * Least clearance of a boat from the obstacles not skipped, each met by its side at its own height. Written
  * into `out`; what was nearest there before is tried first.
  *
  * @param boat columns GROUND
@@ -89,7 +89,7 @@ export function leastClearance(
   if (!alone) noteOthers(memory, nearest);
 }
 
-/** Lists what is about as near as the nearest; the rest need not be looked at until she has gone half its lead. */
+/** Lists what is about as near as the nearest; the rest need not be looked at until the boat has gone half its lead. */
 function listNear(memory: ClearanceMemory, least: number): void {
   const { past, distance, odometer, left, near } = memory;
   const travelled = past[PAST.TRAVELLED]!;

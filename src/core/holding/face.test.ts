@@ -44,7 +44,7 @@ describe('a face that is one straight edge', () => {
         between(-0.3, 0.3),
         (turn, way, along, gap, skew, speed) => {
           const [one, many] = [1, 70].map((cuts) => {
-            // Alongside the face y = 0, her starboard side to it or her port side, a little askew.
+            // Alongside the face y = 0, the boat's starboard side to it or its port side, a little askew.
             const off = -way * (1.7 + gap + 0.3);
             const r = rig(sloop(), {
               obstacles: [slab(turn, way, cuts)],
@@ -89,7 +89,7 @@ it('a leaf that swings on to a boat that lies still is found, from however far o
   for (let i = 0; i < 60; i++) {
     timestep(r, TIMESTEP_S);
     touched += r.scratch.touch.count;
-    // Her bow is at y = 5; it comes down to 4.8, slowly.
+    // The boat's bow is at y = 5; it comes down to 4.8, slowly.
     const by = i < 50 ? 0.084 : 0;
     for (let c = 0; c < 4; c++) shore.corners[2 * c + 1]! -= by;
     shore.box[1]! -= by;

@@ -35,7 +35,7 @@ describe('J5 friction along a quay', () => {
         const u = r.state.motion[U]!;
         if (half === 0 && u < 0.2) half = r.state.time;
         if (stopped === 0 && u < 0.004) stopped = r.state.time;
-        // Friction stops her and does not send her back, but that her pressed side springs.
+        // Friction stops the boat and does not send it back, but that its pressed side springs.
         expect(u).toBeGreaterThan(-1e-3);
       },
       h,
@@ -50,7 +50,7 @@ describe('J5 friction along a quay', () => {
       run(r, 4, undefined, h);
       return r.state.motion[U]!;
     }) as [number, number];
-    // Stopped after 0.46 s, then driven ahead by what is left of her screw.
+    // Stopped after 0.46 s, then driven ahead by what is left of the boat's screw.
     expect(fine).toBeGreaterThan(0.03);
     expect(Math.abs(coarse / fine - 1)).toBeLessThan(0.05);
   });
@@ -60,13 +60,13 @@ describe('J5 friction along a quay', () => {
     run(held, 10);
     const y = held.state.motion[Y]!;
     run(held, 60);
-    // Five sixths of what it can hold: she creeps by millimetres a second at most.
+    // Five sixths of what it can hold: the boat creeps by millimetres a second at most.
     expect((held.state.motion[Y]! - y) / 60).toBeLessThan(0.001);
     const gone = pinned(300, 0);
     run(gone, 1);
     const u = gone.state.motion[U]!;
     run(gone, 2);
-    // Her screw pushes a little less as she gathers way.
+    // The boat's screw pushes a little less as it gathers way.
     const share = (gone.state.motion[U]! - u) / 2 / (60 / 5250);
     expect(share).toBeGreaterThan(0.9);
     expect(share).toBeLessThan(1.01);

@@ -93,7 +93,7 @@ describe('a boat hauled by hand', () => {
       run(r, 6, undefined, h);
       return r.state.motion[U]!;
     });
-    // She is brought down to the speed it goes out with.
+    // The boat is brought down to the speed it goes out with.
     expect(ends[0]!).toBeLessThan(-0.3);
     expect(Math.abs(ends[0]! - ends[1]!)).toBeLessThan(0.01);
   });

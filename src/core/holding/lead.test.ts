@@ -34,7 +34,7 @@ describe('how a line leads', () => {
         const { length, ahead, starboard, lever } = leadOf(x, y, endX, endY);
         fc.pre(length > 1e-3);
         expect(ahead * ahead + starboard * starboard).toBeCloseTo(1, 9);
-        // Moment about midships: x·Fy − y·Fx, positive turning her bow to starboard.
+        // Moment about midships: x·Fy − y·Fx, positive turning the boat's bow to starboard.
         expect(lever).toBeCloseTo((x * (endY - y) - y * (endX - x)) / length, 9);
       }),
     );

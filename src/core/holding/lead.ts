@@ -2,10 +2,10 @@
 export interface Lead {
   /** Length in plan, m. */
   readonly length: number;
-  /** Share that draws her ahead, and to starboard; the squares of the two make one. */
+  /** Share that draws the boat ahead, and to starboard; the squares of the two make one. */
   readonly ahead: number;
   readonly starboard: number;
-  /** Lever about midships; positive turns her bow to starboard. */
+  /** Lever about midships; positive turns the boat's bow to starboard. */
   readonly lever: number;
 }
 
@@ -23,16 +23,16 @@ export function leadOf(boatX: number, boatY: number, endX: number, endY: number)
   return { length, ahead, starboard, lever: boatX * starboard - boatY * ahead };
 }
 
-/** What a line keeps her from. */
+/** What a line keeps the boat from. */
 export const STOPS = ['ahead', 'astern', 'off', 'bow out', 'stern out'] as const;
 export type Stops = (typeof STOPS)[number];
 
 /** A line counts as stopping a motion with this share of its pull against it: 20° off square. Judgement. */
 const SHARE = 0.35;
-/** An end counts as held by a line that leads across from further than this share of her length from midships. */
+/** An end counts as held by a line that leads across from further than this share of the boat's length from midships. */
 const END_SHARE = 0.2;
 
-/** What a line of that lead keeps her from. `length` is hers, m. */
+/** What a line of that lead keeps the boat from. `length` is the boat's, m. */
 export function stopsOf(
   { ahead, starboard }: Lead,
   boatX: number,

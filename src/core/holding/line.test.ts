@@ -22,7 +22,7 @@ const line = (spec: Partial<LineSpec>): LineSpec => ({
 const body = bareBody(REFERENCE_HULL);
 
 describe('I lines', () => {
-  // Ahead of the boat and astern of her, both just taut: what oscillates is M on twice k.
+  // Ahead of the boat and astern of it, both just taut: what oscillates is M on twice k.
   it('I1 swings with added mass on the period of EA/L', () => {
     const both = [line({ shoreY: 10 }), line({ shoreY: -10 })];
     const r = rig(body, { lines: both, u: 0.2 });
@@ -63,7 +63,7 @@ describe('I lines', () => {
       drives: [plainShaft(T)],
       thrusters: [jet(-4.5, 495.22047)],
     };
-    // Fenders pressed as far as the force asked for, so that she lies parallel.
+    // Fenders pressed as far as the force asked for, so that the boat lies parallel.
     let pressedBy = 0;
     while (fenderForce(pressedBy, 0.22, 0.6, 15000) < 1041.1758) pressedBy += 1e-5;
     const west = -1.6 - 0.22 + pressedBy;
@@ -84,7 +84,7 @@ describe('I lines', () => {
       damping: 3000,
     });
     // As far ahead as stretches the spring to its load, everything already pulling: a slack spring and
-    // a pressed fender would throw her off a balance that does not hold itself for ever.
+    // a pressed fender would throw the boat off a balance that does not hold itself for ever.
     const stretch = (1596.2667 * 8) / 4e6;
     const r = rig(boat, { obstacles: [quay], lines: [spring], y: stretch / Math.cos(theta) });
     const engine = r.state.engines[0]!;
@@ -129,7 +129,7 @@ describe('I lines', () => {
       most = Math.max(most, stored());
       expect(energy(r) + stored()).toBeLessThanOrEqual(before * (1 + 1e-3));
     });
-    // It did come taut, and took a good part of what she had.
+    // It did come taut, and took a good part of what the boat had.
     expect(most).toBeGreaterThan(0.05 * before);
   });
 
@@ -147,7 +147,7 @@ describe('I lines', () => {
       line({ boatX, shoreX: 0, shoreY, length: 5.95, stiffness: 59500 });
     const r = rig(body, { x: 0.02, lines: [stretched(0, 6), stretched(0, -6)] });
     run(r, 0.05);
-    // Starting 2 cm to the side she is pulled back with 2 T₀/L·2 cm = 3.33 N on 9 t.
+    // Starting 2 cm to the side the boat is pulled back with 2 T₀/L·2 cm = 3.33 N on 9 t.
     expect(r.state.motion[4]! / 0.05 / (-166.67 * 0.02) / (1 / 9000)).toBeCloseTo(1, 2);
   });
 
@@ -158,7 +158,7 @@ describe('I lines', () => {
       lines: [line({ shoreY: 10.005, damping: 8000 })],
       weather: { currentSet: Math.PI, currentSpeed: 1.5 },
     });
-    // Not for ever: held amidships she would in the end lie across the current.
+    // Not for ever: held amidships the boat would in the end lie across the current.
     run(r, 40);
     expect(r.scratch.tension[0]! / 123.75).toBeCloseTo(1, 2);
     expect(r.state.motion[U]).toBeCloseTo(1.5, 4);

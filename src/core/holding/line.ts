@@ -19,7 +19,7 @@ export const MADE = {
 } as const;
 
 /**
- * What may change about a line while she moves, a row each: its length without load (m); the tension it gives way
+ * What may change about a line while the boat moves, a row each: its length without load (m); the tension it gives way
  * at, N, Infinity when fast and 0 when it is on nothing; its end ashore and that end's height over the boat's, m; what
  * is made of it (MADE); the speed it is hauled in with (m/s, eased when negative), the pull it is hauled with, N, and
  * the length it is hauled or eased to, m; what its end is on: 0 the place, k the kth of the other boats, and then EAST
@@ -77,7 +77,7 @@ export interface LineSpec {
   readonly total?: number;
   /** What is made of it; fast if not given. */
   readonly made?: number;
-  /** Which of the other boats it is on, from 1: then `shoreX` is to starboard of her midships, `shoreY` ahead. */
+  /** Which of the other boats it is on, from 1: then `shoreX` is to starboard of its midships, `shoreY` ahead. */
   readonly on?: number;
   /** Chain on an anchor: weight in water, N/m, and what the anchor holds, N. */
   readonly weight?: number;
@@ -213,7 +213,7 @@ export function hauledTension(
   const haul = rows[at + LINE.HAUL]!;
   const pull = rows[at + LINE.PULL]!;
   const coming = haul + growing;
-  // Pulling harder than they can it is held; to its length it is in; she may come faster than they take in.
+  // Pulling harder than they can it is held; to its length it is in; the boat may come faster than they take in.
   if (elastic >= pull || length <= hauledTo(rows, i) || coming <= 0) return elastic;
   let since = span[SPAN.SINCE]!;
   const before = stretched - growing * since;
@@ -255,7 +255,7 @@ export function everyLine({ count }: Lines): Int32Array {
  * more than it takes to make.
  *
  * @param pulling the lines that may pull (see everyLine); the rest is not looked at
- * @param boat columns GROUND: how she lies as seen from that
+ * @param boat columns GROUND: how it lies as seen from that
  * @param span working memory, columns SPAN
  */
 export function addLines(

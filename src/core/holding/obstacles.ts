@@ -13,7 +13,7 @@ export interface Obstacle {
   readonly friction: number;
   /** Stiffness of the face itself, N/m. */
   readonly stiffness: number;
-  /** Top over the water, m: what is lower than her deck's edge is met by her side at that height. Infinity if not told. */
+  /** Top over the water, m: what is lower than the boat's deck's edge is met by its side at that height. Infinity if not told. */
   readonly height: number;
   readonly minX: number;
   readonly minY: number;

@@ -57,7 +57,7 @@ export function ropeFigures(
 const SIZES_MM = [6, 8, 10, 12, 14, 16, 18, 20, 22, 24, 28, 32, 40, 48, 56, 64, 72, 80] as const;
 
 /**
- * A usual diameter for a boat's mooring lines, mm: one that breaks at 5 kN and a quarter of her weight, a twentieth of
+ * A usual diameter for a boat's mooring lines, mm: one that breaks at 5 kN and a quarter of its weight, a twentieth of
  * what is over 40 t. 10 mm for 3 t, 14 for 8 t, 20 for 20 t (recalled chandlers' tables, a size either way).
  *
  * @param mass kg

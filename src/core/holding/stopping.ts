@@ -6,7 +6,7 @@ import type { RopeFigures } from './rope';
 export interface StoppedBy {
   /** Length to make it fast at, without load, m. */
   readonly length: number;
-  /** What it stretches by until she is still, m, and its load then, N. */
+  /** What it stretches by until the boat is still, m, and its load then, N. */
   readonly stretch: number;
   readonly load: number;
 }
@@ -27,12 +27,12 @@ function strainFor(rope: RopeFigures, length: number, energy: number): number {
 }
 
 /**
- * How long to make a spring so that it is stretched to `span` as the boat comes to rest: all her way goes into the line,
- * nothing into the water, the engine or a fender, so it carries less in truth and she stops a little short.
+ * How long to make a spring so that it is stretched to `span` as the boat comes to rest: all its way goes into the line,
+ * nothing into the water, the engine or a fender, so it carries less in truth and it stops a little short.
  *
- * @param mass with the water that moves with her, kg
+ * @param mass with the water that moves with it, kg
  * @param speed along the line as it comes taut, m/s
- * @param span between its ends where she is to stop, m
+ * @param span between its ends where it is to stop, m
  * @returns null where no length does: the line would stretch by more than half of the span
  */
 export function stoppedBy(

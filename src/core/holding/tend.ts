@@ -20,7 +20,7 @@ import { SPAN } from './span';
  * only take energy; a haul gives at most its pull.
  *
  * @param rows columns LINE, changed in place
- * @param views columns GROUND: how the boat lies over the place, then as each of the other boats sees her
+ * @param views columns GROUND: how the boat lies over the place, then as each of the other boats sees it
  * @param tension of each at the end of the piece, N
  * @param dt length of the piece, s
  */

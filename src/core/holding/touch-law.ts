@@ -1,6 +1,6 @@
 /**
  * Slip speed at which friction is about 70 % of its Coulomb value, m/s: so small that a boat held by friction hardly
- * creeps, where the step holds her (see STICK); larger where it does not, so that the step can follow.
+ * creeps, where the step holds its (see STICK); larger where it does not, so that the step can follow.
  */
 export const STICK_SLIP_MPS = 0.0005;
 export const SLIDE_SLIP_MPS = 0.02;

@@ -6,14 +6,14 @@ import { boxDistance, outOfBox, type ObstacleSet } from './obstacle-set';
 /** Most touches looked at in one instant, and edges near them. */
 export const SLOTS = 256;
 const EDGE_SLOTS = 2048;
-/** Pairs this close are listed, m, or as close as a fast boat may come in one step; the list holds until she has moved about as far. */
+/** Pairs this close are listed, m, or as close as a fast boat may come in one step; the list holds until it has moved about as far. */
 const PAIR_RANGE_M = 0.24;
 /** Kept in hand when deciding that nothing can touch yet, m. */
 export const IN_HAND_M = 0.02;
 /** Element number of a touch where an obstacle's corner or a pile meets the hull between elements. */
 export const HULL_SIDE = -1;
 
-/** Numbers of a pair list: where she was when it was made, the least gap then, how far she may be from there now, how far she may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are, how far things ashore had moved when it was made, how deep a pair has to be for all of it to be noted, and how far things ashore had moved when the faces were set. */
+/** Numbers of a pair list: where the boat was when it was made, the least gap then, how far it may be from there now, how far it may go in the step, how near the listed pairs were, how long the step and the piece of it in hand are, how far things ashore had moved when it was made, how deep a pair has to be for all of it to be noted, and how far things ashore had moved when the faces were set. */
 export const LIST = {
   X: 0,
   Y: 1,
@@ -43,7 +43,7 @@ const STICK_COLUMNS = 6;
 
 /** Touches found in one evaluation, and working memory. Reused every time. */
 export interface TouchScratch {
-  /** Her side as each obstacle meets it. */
+  /** The boat's side as each obstacle meets it. */
   readonly shapes: readonly HullShape[];
   count: number;
   readonly element: Int32Array;
@@ -95,7 +95,7 @@ export interface TouchScratch {
 
 /**
  * @param holds whether the accelerations are held back by what sticks
- * @param shapes her side as each obstacle meets it
+ * @param shapes the boat's side as each obstacle meets it
  */
 export function touchScratch(holds: boolean, shapes: readonly HullShape[]): TouchScratch {
   const slots = () => new Float64Array(SLOTS);
@@ -150,7 +150,7 @@ export function pairsHold(
   const dx = boat[GROUND.X]! - list[LIST.X]!;
   const dy = boat[GROUND.Y]! - list[LIST.Y]!;
   const turned = Math.abs(boat[GROUND.HEADING]! - list[LIST.HEADING]!) * touch.reach;
-  // A gate's leaf comes to her as well as she to it.
+  // A gate's leaf comes to the boat as well as it to it.
   const swung = shore.moved[0]! - list[LIST.MOVED]!;
   const far = Math.sqrt(dx * dx + dy * dy) + turned + swung + travel + IN_HAND_M;
   list[LIST.FAR] = far;

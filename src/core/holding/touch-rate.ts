@@ -6,7 +6,7 @@ import { LIST, type TouchScratch } from './touch-pairs';
 /** How fast touches act, 1/s: frequency of the firmest one's spring, and a bound on all of them together. */
 export const RATES = { FIRMEST: 0, ALL: 1 } as const;
 
-/** Closing speed kept in hand: a share of what the pair closes at, and of her own speed, as normals turn. */
+/** Closing speed kept in hand: a share of what the pair closes at, and of the boat's own speed, as normals turn. */
 const CLOSING_HAND = 1.2;
 const SPEED_HAND = 0.1;
 
@@ -58,7 +58,7 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     const chi = touch.loss[0]!;
     firmest = Math.max(firmest, Math.sqrt(stiffest * lightness));
     const frequency = Math.sqrt(hulls * stiffest * lightness);
-    // No deeper than the springs, or their loss, would stop her lightest part.
+    // No deeper than the springs, or their loss, would stop the boat's lightest part.
     const lossy = chi > 0 ? Math.sqrt((2 * closingMost) / chi) : Infinity;
     const stopped = Math.min(closingMost * seconds, Math.min(closingMost, lossy) / frequency);
     spring += hulls * stiffest * (1 + chi * closingMost);

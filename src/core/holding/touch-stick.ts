@@ -1,12 +1,12 @@
 import { STICK, type TouchScratch } from './touch-pairs';
 
-// Friction that holds: what of it is made to hold back the accelerations, and where she slides after all.
+// Friction that holds: what of it is made to hold back the accelerations, and where the boat slides after all.
 
 /**
  * Friction acting faster than the piece in hand would overshoot. What goes beyond, times that piece, is not taken out of
- * the force but made to hold back the accelerations (linearly implicit), so that where all forces balance she stays.
+ * the force but made to hold back the accelerations (linearly implicit), so that where all forces balance the boat stays.
  *
- * @param share 1 to hold her back by it, −1 to leave it off again
+ * @param share 1 to hold it back by it, −1 to leave it off again
  */
 export function addStick(s: TouchScratch, stick: Float64Array, k: number, share: 1 | -1): void {
   const beyond = share * s.beyond[k]!;
@@ -23,7 +23,7 @@ export function addStick(s: TouchScratch, stick: Float64Array, k: number, share:
   stick[STICK.RR]! += beyond * lever * lever;
 }
 
-/** Friction that touch `k` would have to hold her back with, along (−ny, nx), were she to gain speed as `rates` say, N. */
+/** Friction that touch `k` would have to hold the boat back with, along (−ny, nx), were it to gain speed as `rates` say, N. */
 function heldBy(
   s: TouchScratch,
   k: number,
@@ -38,11 +38,11 @@ function heldBy(
 }
 
 /**
- * Looks whether what holds her back (see addStick) would have to be more than friction can be, with her gaining speed as
- * found: where it is most too much she slides, rubbed by all there is and held back by nothing. Changes force and stick;
- * says whether that was so anywhere: then what she gains is another, and is to be looked at again.
+ * Looks whether what holds the boat back (see addStick) would have to be more than friction can be, with its gaining speed as
+ * found: where it is most too much it slides, rubbed by all there is and held back by nothing. Changes force and stick;
+ * says whether that was so anywhere: then what it gains is another, and is to be looked at again.
  *
- * @param surge, sway, yaw what she gains a second: places of them in `rates`
+ * @param surge, sway, yaw what it gains a second: places of them in `rates`
  */
 export function letSlide(
   force: Float64Array,
@@ -75,7 +75,7 @@ export function letSlide(
   return true;
 }
 
-/** Nothing holds her back yet: before the first of what may is looked at. */
+/** Nothing holds the boat back yet: before the first of what may is looked at. */
 export function clearSticks(s: TouchScratch): void {
   if (s.sticks && s.stick) for (let i = 0; i < s.stick.length; i++) s.stick[i] = 0;
   s.sticks = false;

@@ -65,7 +65,7 @@ describe('J1 one corner meets a wall without friction', () => {
     // Beam on: heading north, wall to the east, corner at x = 4 leading to starboard.
     const boat = bareBody({
       ...REFERENCE_HULL,
-      // Hard, so that she does not turn while it lasts.
+      // Hard, so that the boat does not turn while it lasts.
       touchStiffness: 500000,
       touchLoss: 0,
       deck: Float64Array.from([-4, -1, 4, -1, 4, 1.6, 3.9, 1.5, -4, 1]),
@@ -128,7 +128,7 @@ describe('touches faster than the step', () => {
         for (let i = 0; i < 100; i++) timestep({ ...r, watch: log }, 0.1);
         expect(log.touches().length).toBeGreaterThan(0);
         expect(energy(r)).toBeLessThan(before);
-        // She has not been shot through it, nor away.
+        // The boat has not been shot through it, nor away.
         expect(r.state.motion[X]!).toBeLessThan(9);
         expect(Math.abs(r.state.motion[X]!)).toBeLessThan(10 * speed);
       }

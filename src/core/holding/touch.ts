@@ -281,7 +281,7 @@ function openPairs(s: TouchScratch, craft: Craft, shore: ObstacleSet, boat: Floa
 }
 
 /**
- * Finds out what the boat may touch within the step of LIST.SECONDS, looking round anew only if she has moved on.
+ * Finds out what the boat may touch within the step of LIST.SECONDS, looking round anew only if it has moved on.
  *
  * @param boat columns GROUND, of the step's beginning
  */
@@ -294,7 +294,7 @@ export function lookForTouches(
   const u = boat[GROUND.SURGE]!;
   const v = boat[GROUND.SWAY]!;
   const speed = Math.sqrt(u * u + v * v) + Math.abs(boat[GROUND.YAW]!) * craft.touch.reach;
-  // Half as much again for what she may gain within the step.
+  // Half as much again for what the boat may gain within the step.
   s.list[LIST.TRAVEL] = 1.5 * speed * s.list[LIST.SECONDS]!;
   if (!pairsHold(s, craft.touch, shore, boat)) {
     listPairs(s, craft, shore, boat);
@@ -306,7 +306,7 @@ export function lookForTouches(
 
 /**
  * Narrow phase: adds the force of every touch among the listed pairs (N, N, N·m, body axes) and
- * leaves the list of touches in the scratch. What holds her back is added to what is there.
+ * leaves the list of touches in the scratch. What holds the boat back is added to what is there.
  */
 export function addTouch(
   force: Float64Array,

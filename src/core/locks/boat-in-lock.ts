@@ -7,15 +7,15 @@ export interface LockedBoat {
   readonly length: number;
   readonly beam: number;
   readonly draught: number;
-  /** How deep her stern and its rudder hang, m. */
+  /** How deep the boat's stern and its rudder hang, m. */
   readonly sternDraught: number;
-  /** How deep that of her hangs which lies over the cill, m; her stern's draught, or her own, if not given. */
+  /** How deep that of the boat's hangs which lies over the cill, m; its stern's draught, or its own, if not given. */
   readonly overCill?: number;
   /** Highest point over the water, m. */
   readonly airDraught: number;
-  /** Does she lie with her bow to the upper gates? */
+  /** Does the boat lie with its bow to the upper gates? */
   readonly bowUp: boolean;
-  /** From the upper gates to the end of her that lies towards them, m. */
+  /** From the upper gates to the end of the boat that lies towards them, m. */
   readonly fromUpper: number;
 }
 
@@ -24,11 +24,11 @@ const JET = { gate: 0.4, ground: 0.15 } as const;
 const SECTION_FULLNESS = 0.9;
 
 /**
- * Force along the chamber on a boat over her weight, as the trade states it (per mille when times a thousand); positive towards the
+ * Force along the chamber on a boat over its weight, as the trade states it (per mille when times a thousand); positive towards the
  * lower gates. Two parts, both documented approximations, ±50 % together:
  *
  *   slope   the chamber's water swinging about (dQ/dt)/(g A_w), A_w the wetted section
- *   jet     Σ k ρ q v (A_h/A_w)/(ρ g V) momentum of the inflow on her section's share of the chamber's
+ *   jet     Σ k ρ q v (A_h/A_w)/(ρ g V) momentum of the inflow on its section's share of the chamber's
  */
 export function pullOnBoat(lock: Lock, state: LockState, boat: LockedBoat): number {
   const depth = Math.max(0.1, state.chamber - lock.floor);
@@ -46,16 +46,16 @@ export function pullOnBoat(lock: Lock, state: LockState, boat: LockedBoat): numb
   return state.slope + (jet * Math.min(1, section / wetted)) / (GRAVITY_MPS2 * displaced);
 }
 
-/** What holds or hangs her. */
+/** What holds or hangs the boat. */
 export type HangUp =
-  /** An end of her comes down on the upper cill. */
+  /** An end of the boat comes down on the upper cill. */
   | { readonly is: 'on the cill'; readonly end: 'bow' | 'stern'; readonly by: number }
-  /** She lies under the gates that open, or reaches into their swing. */
+  /** The boat lies under the gates that open, or reaches into their swing. */
   | { readonly is: 'in the gates'; readonly end: 'upper' | 'lower' }
   /** Not enough water over the floor or the lower cill. */
   | { readonly is: 'on the bottom'; readonly by: number };
 
-/** Water an end of her has over the cill, m; null where none of her is over it. */
+/** Water an end of the boat has over the cill, m; null where none of it is over it. */
 export function overCill(
   lock: Lock,
   { chamber }: LockState,
@@ -70,7 +70,7 @@ export function overCill(
 /** Who leans on a gate is not in it, m. */
 const LEANS_M = 0.05;
 
-/** What holds her now; empty where she floats free. */
+/** What holds the boat's now; empty where it floats free. */
 export function hangUps(lock: Lock, state: LockState, boat: LockedBoat): readonly HangUp[] {
   const found: HangUp[] = [];
   const cill = overCill(lock, state, boat);
@@ -98,7 +98,7 @@ export function risesBy(lock: Lock, from: LockState, rise: number): number | nul
 }
 
 /**
- * Seconds until she hangs as the paddles are being wound, and on what; null where she does not. Standing in the gates is no
+ * Seconds until the boat hangs as the paddles are being wound, and on what; null where it does not. Standing in the gates is no
  * matter of the water, and does not count. It is saved by shutting the paddles that empty and filling again: see `savedIn`.
  */
 export function timeLeft(

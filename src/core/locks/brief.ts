@@ -3,15 +3,15 @@ import { pullOnBoat, type LockedBoat } from './boat-in-lock';
 import { leafLength, lockAtRest, type End, type Lock } from './lock';
 import { headAt, MADE_M, orderLock, workLock } from './work';
 
-/** Does she fit, and how much is over, m; negative where she does not. */
+/** Does the boat fit, and how much is over, m; negative where it does not. */
 export interface Fit {
   readonly alongside: number;
-  /** Two as broad as she abreast, fenders between. */
+  /** Two as broad as the boat abreast, fenders between. */
   readonly abreast: number;
-  /** Chamber less her length, from the upper gate to the swing of the lower leaves, and from the cill when it counts, going down. */
+  /** Chamber less the boat's length, from the upper gate to the swing of the lower leaves, and from the cill when it counts, going down. */
   readonly gates: number;
   readonly cill: number;
-  /** Water over the shallower cill at the level she passes it, and room under the coping is not reckoned here. */
+  /** Water over the shallower cill at the level the boat passes it, and room under the coping is not reckoned here. */
   readonly water: number;
 }
 
@@ -40,7 +40,7 @@ export interface LevelChange {
   readonly seconds: number;
   /** When half the head was gone, s. */
   readonly halfAt: number;
-  /** Greatest rate of the level, m/s, and pull along the chamber over her weight. */
+  /** Greatest rate of the level, m/s, and pull along the chamber over the boat's weight. */
   readonly fastest: number;
   readonly pull: number;
   /** Chamber's level at the end, and what a pound of its own area has lost or gained, m. */
@@ -98,7 +98,7 @@ export function simulateFill(
   };
 }
 
-/** Pull over her weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
+/** Pull over the boat's weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
 const PACES = [1, 0.5, 0.25] as const;
 
 /** The quickest pace that keeps the pull within what hands hold; the gentlest of all where none does. */

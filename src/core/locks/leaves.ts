@@ -12,7 +12,7 @@ import {
 } from './lock';
 import { outOfLock, type SitedLock } from './sited';
 
-/** What of a lock comes and goes in her way: a leaf of its gates, or its upper cill once that stands out of the water. */
+/** What of a lock comes and goes in the boat's way: a leaf of its gates, or its upper cill once that stands out of the water. */
 export interface Leaf {
   readonly lock: number;
   readonly end: End;

@@ -208,7 +208,7 @@ describe('a boat in the chamber', () => {
     expect(hangUps(lock, state, { ...SMALL_BOAT, fromUpper: 0.5 })[0]).toMatchObject({
       end: 'stern',
     });
-    // The level that leaves her stern on it: cill and draught.
+    // The level that leaves the boat's stern on it: cill and draught.
     expect(state.chamber).toBeCloseTo(0.7 + 0.75, 1);
   });
 

@@ -18,7 +18,7 @@ describe('room under bridges on the way through a lock', () => {
     expect(room(-30)).toBe(3);
     expect(room(-8)).toBe(1);
     expect(room(6)).toBe(1);
-    // Neither beyond where she goes nor behind where she comes from.
+    // Neither beyond where the boat goes nor behind where it comes from.
     expect(room(14)).toBeNull();
     expect(room(-60)).toBeNull();
     expect(room(14, ABOVE)).toBe(1);

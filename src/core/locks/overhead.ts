@@ -4,17 +4,17 @@ import { intoLock, IN_LOCK, outOfLock, type SitedLock } from './sited';
 /** Looked at so often on the way, m. */
 const EVERY_M = 0.5;
 
-/** Room over her highest point under a bridge on her way through a lock, m; negative where she does not pass. */
+/** Room over the boat's highest point under a bridge on its way through a lock, m; negative where it does not pass. */
 export interface RoomUnder {
   readonly name: string;
   readonly room: number;
 }
 
 /**
- * The bridge with the least room on her way through a lock: from a place before its gates along the middle until so far beyond
- * the others; null where there is none. Over the chamber the higher of its levels counts, as she rises or begins there.
+ * The bridge with the least room on the boat's way through a lock: from a place before its gates along the middle until so far beyond
+ * the others; null where there is none. Over the chamber the higher of its levels counts, as it rises or begins there.
  *
- * @param from where she comes from, m east and north
+ * @param from where it comes from, m east and north
  * @param beyond m
  */
 export function roomUnder(

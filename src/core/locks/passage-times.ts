@@ -13,20 +13,20 @@ export interface PassageAsked {
   readonly going: 'up' | 'down';
   /** How the lock stands. */
   readonly begins: LockState;
-  /** Does she lie in the chamber already? */
+  /** Does the boat lie in the chamber already? */
   readonly inside: boolean;
-  /** From where she and the crew begin to the gates, and so far beyond the others they come together again. */
+  /** From where the boat and the crew begin to the gates, and so far beyond the others they come together again. */
   readonly landing: number;
-  /** Her speed in and out, m/s. */
+  /** The boat's speed in and out, m/s. */
   readonly speed: number;
   /** Places of the bridges people walk over. */
   readonly bridges: readonly Landings[];
-  /** How the water is made that turns the lock round for her, and that takes her on. */
+  /** How the water is made that turns the lock round for the boat, and that takes it on. */
   readonly turn: LevelChange | null;
   readonly run: LevelChange | null;
 }
 
-/** Until the gates stand open to her, and until the crew are back aboard beyond the lock, s. */
+/** Until the gates stand open to the boat, and until the crew are back aboard beyond the lock, s. */
 export interface PassageTimes {
   readonly ready: number;
   readonly whole: number;
@@ -172,7 +172,7 @@ function timesAt(asked: PassageAsked, hands: number, t: number): PassageTimes | 
     if (!isShut(lock, begins, to)) now = gang.swing(now, to, 'shut');
     if (now !== null) now = gang.make(now, turn);
     if (now !== null) now = gang.swing(now, from, 'open');
-    // Down again while she comes in.
+    // Down again while the boat comes in.
     if (now !== null && !gang.wind(now, from, 1)) return null;
   } else if (!inside && begins.gates[from] < 1) now = gang.swing(now, from, 'open');
   if (now === null) return null;

@@ -3,7 +3,7 @@ import { COMES_WITHIN, HEADS_FOR_LOCK, AS_NEAR, LOCK_FENDER_M } from '../policy'
 import { intoLock, IN_LOCK, standsAlong, type SitedLock } from './sited';
 import type { End, LockSide } from './lock';
 
-/** A boat that goes through a lock, as she lies now. m, kg, radians. */
+/** A boat that goes through a lock, as it lies now. m, kg, radians. */
 export interface Goer {
   readonly pose: { readonly x: number; readonly y: number; readonly heading: number };
   readonly hull: {
@@ -22,11 +22,11 @@ export interface Sharing {
   /** Who goes in first, and by what that is chosen. */
   readonly first: 'she' | 'other';
   readonly because: 'lies there' | 'nearer' | 'heavier';
-  /** The wall the other lies to already, looking up-stream; null where she is not in it yet. */
+  /** The wall the other lies to already, looking up-stream; null where the boat is not in it yet. */
   readonly wall: LockSide | null;
 }
 
-/** How far a boat's foremost end is from the gates she comes to, m; negative once it is between them. */
+/** How far a boat's foremost end is from the gates it comes to, m; negative once it is between them. */
 function before(sited: SitedLock, { pose, hull }: Goer, from: End): number {
   const { fromUpper } = standsAlong(sited, pose, hull);
   return from === 'lower' ? fromUpper - sited.lock.length : -(fromUpper + hull.length);
@@ -35,7 +35,7 @@ function before(sited: SitedLock, { pose, hull }: Goer, from: End): number {
 /**
  * Who goes first where two boats go through a lock the same way, and whether they lie side by side in it; null where the other
  * one does not come this way. A boat in the chamber already is first. Of two outside it is the one nearer to the gates, as
- * nobody has to pass in the narrows; where neither is, the heavier: the second one's water sets the first about on her lines.
+ * nobody has to pass in the narrows; where neither is, the heavier: the second one's water sets the first about on its lines.
  *
  * @param from the gates both come to
  */

@@ -63,7 +63,7 @@ export function outOfLock(
 export const inChamber = ({ lock }: SitedLock, s: number, t: number): boolean =>
   s >= 0 && s <= lock.length && Math.abs(t) <= lock.width / 2;
 
-/** How a boat at a pose stands along a lock's chamber, in it or out of it: which end of her is up, how far down from the gates. */
+/** How a boat at a pose stands along a lock's chamber, in it or out of it: which end of it is up, how far down from the gates. */
 export function standsAlong(
   sited: SitedLock,
   pose: { readonly x: number; readonly y: number; readonly heading: number },
@@ -105,7 +105,7 @@ export function nearestLock(locks: readonly SitedLock[], x: number, y: number): 
   return best;
 }
 
-/** Level of the water she would float on at a place, over the place's nought, m: the chamber's, the upper pound's, or the lower's. */
+/** Level of the water the boat would float on at a place, over the place's nought, m: the chamber's, the upper pound's, or the lower's. */
 export function levelThere(
   locks: readonly SitedLock[],
   states: readonly LockState[],
@@ -163,7 +163,7 @@ export function copyLocksOver(to: readonly LockState[], from: readonly LockState
   for (let i = 0; i < from.length; i++) copyLockOver(to[i]!, from[i]!);
 }
 
-/** A boat as she lies in or by a lock, and what the water does to her there, as far as a push goes. */
+/** A boat as it lies in or by a lock, and what the water does to it there, as far as a push goes. */
 export interface LockPush {
   /** Along the chamber towards the lower gates, and to the left looking up-stream, N. */
   along: number;
@@ -174,8 +174,8 @@ export interface LockPush {
 const LAYS_ASIDE = 0.5;
 
 /**
- * Push of a chamber's water on a boat in it, into `out`: pullOnBoat times her weight along it, and across what a ground paddle's
- * culvert, rebounding from the other wall, lays her to its own side by.
+ * Push of a chamber's water on a boat in it, into `out`: pullOnBoat times its weight along it, and across what a ground paddle's
+ * culvert, rebounding from the other wall, lays it to its own side by.
  *
  * @param weight N
  */
@@ -254,14 +254,14 @@ export function addLockCurrent(
 /** Share of the chamber's section a hull fills at most, for the law below. */
 const MOST_BLOCKAGE = 0.7;
 const FULLNESS = 0.9;
-/** The water that fills in behind a stern is spent after so much of her length. */
+/** The water that fills in behind a stern is spent after so much of the boat's length. */
 const FOLLOWS = 0.5;
 
 /**
- * Adds what a boat under way in the chamber does to the water about her: abreast of her it flows back at U m/(1 − m), m being the
- * share of the section she fills; behind her it follows her. Continuity; ±50 %.
+ * Adds what a boat under way in the chamber does to the water about it: abreast of its it flows back at U m/(1 − m), m being the
+ * share of the section it fills; behind its it follows it. Continuity; ±50 %.
  *
- * @param her where her middle is, and her velocity along the chamber (positive down it, m/s)
+ * @param it where its middle is, and its velocity along the chamber (positive down it, m/s)
  */
 export function addNeighbour(
   out: Float64Array,

@@ -27,8 +27,8 @@ export interface StairOrder {
 }
 
 /**
- * @param lock the one she comes to: the lower of the two going up, the upper going down
- * @param draught hers, m
+ * @param lock the one the boat comes to: the lower of the two going up, the upper going down
+ * @param draught the boat's, m
  * @returns null where it is no part of a staircase that way
  */
 export function stairOrder(

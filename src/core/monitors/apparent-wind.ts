@@ -2,7 +2,7 @@ import { atan2, cos, sin } from '../math';
 import { windAt, type Environment, type Trace } from '../simulation';
 
 /**
- * The wind as it is felt aboard at a sample of a run: the wind at 10 m over the ground less her own motion over it.
+ * The wind as it is felt aboard at a sample of a run: the wind at 10 m over the ground less the boat's own motion over it.
  *
  * @returns angle it comes from off the bow, rad to starboard, not wrapped; speed, m/s
  */

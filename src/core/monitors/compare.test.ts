@@ -37,7 +37,7 @@ describe('two runs side by side', () => {
     expect(gap(i - 1)).toBeLessThanOrEqual(SEEN_APART_M);
     expect(apart).toBeGreaterThanOrEqual(gap(i));
     expect(apartAt).toBeGreaterThanOrEqual(partsAt!);
-    // Wheel to port turns her to port.
+    // Wheel to port turns the boat to port.
     expect(endsTurned).toBeLessThan(-0.2);
   });
 

@@ -23,7 +23,7 @@ export interface Difference {
   /** How far apart at most, at the same moment, and when. */
   readonly apart: number;
   readonly apartAt: number;
-  /** How far apart she ends, m, and how much she has turned away, rad. */
+  /** How far apart the boat ends, m, and how much it has turned away, rad. */
   readonly endsApart: number;
   readonly endsTurned: number;
 }

@@ -32,7 +32,7 @@ interface Beside {
   readonly found: Clearance;
 }
 
-/** Looks how near she is to anything: what stands on the place, and the other boats where they are by now. */
+/** Looks how near the boat is to anything: what stands on the place, and the other boats where they are by now. */
 export class Lookout {
   private readonly memory: ClearanceMemory;
   /** Deck over what is lower than it: all but that is left out. */
@@ -61,7 +61,7 @@ export class Lookout {
   }
 
   /**
-   * Least clearance into `out`; what was nearest there before is tried first. Her place over the ground stands in the
+   * Least clearance into `out`; what was nearest there before is tried first. The boat's place over the ground stands in the
    * simulation's readings then.
    *
    * @param skip numbers of what is left out; the other boats are counted on from the obstacles
@@ -86,7 +86,7 @@ export class Lookout {
   }
 
   /**
-   * How far her deck hangs over something lower than it, as a clearance under nought, into `out`; called after `look`.
+   * How far the boat's deck hangs over something lower than it, as a clearance under nought, into `out`; called after `look`.
    * Nothing to look at leaves it as it is.
    */
   lookOver(out: Clearance, now: Simulation): void {
@@ -110,7 +110,7 @@ export function numbersOf(world: World, ids: ReadonlySet<string>): ReadonlySet<n
   return new Set(all.flatMap(({ id }, i) => (ids.has(id) ? [i] : [])));
 }
 
-/** A clearance found, described: what it is from, and which part of her; null where nothing was found. */
+/** A clearance found, described: what it is from, and which part of the boat; null where nothing was found. */
 export function described(found: Clearance, state: SimState, world: World): LeastClearance | null {
   const name = nameOfThing(world, found.obstacle);
   if (name === null) return null;

@@ -19,7 +19,7 @@ export interface LeastClearance {
 export interface Margins extends Soundings {
   /** Null when the place holds nothing but the berth. */
   readonly clearance: LeastClearance | null;
-  /** How far her deck hung over something lower than it at most, as a clearance under nought; null when it never did. */
+  /** How far the boat's deck hung over something lower than it at most, as a clearance under nought; null when it never did. */
   readonly overhang: LeastClearance | null;
   /** The line nearest to its breaking load; null when none was loaded. */
   readonly line: LineLoad | null;

@@ -54,14 +54,14 @@ function bridged(fixes: readonly Fix[], i: number): number | null {
   return before + share * wrapHalfTurn(after - before);
 }
 
-/** The heading at every fix, not wrapped: by compass, else by her course while she has way, else as it was before. */
+/** The heading at every fix, not wrapped: by compass, else by the boat's course while it has way, else as it was before. */
 function headings(fixes: readonly Fix[]): {
   readonly values: Float64Array;
   readonly byCourse: boolean;
 } {
   const values = new Float64Array(fixes.length);
   const compassed = fixes.filter(({ heading }) => heading !== null).length;
-  // One lost sentence is bridged; where there is hardly a compass, her course stands for it.
+  // One lost sentence is bridged; where there is hardly a compass, the boat's course stands for it.
   const byCourse = compassed < MOSTLY * fixes.length;
   let last: number | null = null;
   const courseOf = (i: number): number | null => {
@@ -94,10 +94,10 @@ const TOLD = {
 };
 
 /**
- * A trace of what instruments told, sampled as a run is: place of her midships, heading, speeds, and rate of turn from the heading.
+ * A trace of what instruments told, sampled as a run is: place of the boat's midships, heading, speeds, and rate of turn from the heading.
  * What they do not tell (wheel, gears, thrust, way across) is NaN: nothing is made up.
  *
- * @returns also whether any of the heading is her course over ground, which is not where she points
+ * @returns also whether any of the heading is its course over ground, which is not where it points
  */
 export function measuredTrace(
   fixes: readonly Fix[],
@@ -162,7 +162,7 @@ export interface MeasuredMargins {
   readonly clearance: LeastClearance | null;
   readonly fastest: number;
   readonly finalSpeed: number;
-  /** Least depth her sounder told, m, and when; null where it told none. */
+  /** Least depth the boat's sounder told, m, and when; null where it told none. */
   readonly shallowest: { readonly depth: number; readonly time: number } | null;
   /** Most wind felt aboard, m/s, from where off the bow (rad to starboard; NaN where not told), and when. */
   readonly windiest: {
@@ -183,7 +183,7 @@ function leastAt(column: Float64Array | undefined, measure: (value: number) => n
 }
 
 /**
- * Fills in how near she was to what stands there, and tells the nearest; her own berth left out by its numbers. As good as the
+ * Fills in how near the boat was to what stands there, and tells the nearest; its own berth left out by its numbers. As good as the
  * positions are: a receiver's metres are metres here.
  */
 export function measureClearance(

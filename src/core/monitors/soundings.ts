@@ -13,7 +13,7 @@ import {
 import { hullPart, type HullPart } from './hull-part';
 import type { Monitor } from './monitor';
 
-/** Least water under her, m: negative where she is aground. */
+/** Least water under the boat, m: negative where it is aground. */
 export interface LeastUnder {
   readonly time: number;
   readonly depth: number;
@@ -22,7 +22,7 @@ export interface LeastUnder {
   readonly y: number;
 }
 
-/** Least room over her highest point while any of her was under a bridge, m: negative where she does not fit. */
+/** Least room over the boat's highest point while any of it was under a bridge, m: negative where it does not fit. */
 export interface LeastOver {
   readonly time: number;
   readonly room: number;
@@ -35,12 +35,12 @@ export interface Soundings {
   readonly overhead: LeastOver | null;
 }
 
-/** Looks down and up as she goes: water under her, and what she passes under. */
+/** Looks down and up as the boat goes: water under it, and what it passes under. */
 export class SoundingMonitor implements Monitor<Soundings> {
   private readonly known: boolean;
   private under: LeastUnder | null = null;
   private over: LeastOver | null = null;
-  /** Water under her now, m; infinite where nothing is known of it. */
+  /** Water under the boat's now, m; infinite where nothing is known of it. */
   now = Infinity;
 
   constructor(private readonly world: World) {
@@ -52,12 +52,12 @@ export class SoundingMonitor implements Monitor<Soundings> {
     for (const bridge of this.world.bridges ?? []) this.lookUp(now.state, bridge);
   }
 
-  /** Has she gone under what is too low for her? */
+  /** Has the boat gone under what is too low for it? */
   get isCaught(): boolean {
     return this.over !== null && this.over.room < 0;
   }
 
-  /** Has she taken the ground? */
+  /** Has the boat taken the ground? */
   get tookGround(): boolean {
     return this.under !== null && this.under.depth < 0;
   }
@@ -90,27 +90,27 @@ export class SoundingMonitor implements Monitor<Soundings> {
   }
 }
 
-/** Room between a bridge and her highest point if she were under it now, m. */
+/** Room between a bridge and the boat's highest point if it were under it now, m. */
 function roomBelow(state: SimState, { environment, craft, gates }: World, bridge: Bridge): number {
   const { x, y } = pointOnWater(state, 0, 0);
-  // She floats on the water under her middle: above a lock that is the pound's.
+  // The boat floats on the water under its middle: above a lock that is the pound's.
   const locks = gates ? { locks: gates.locks, states: state.locks } : null;
   const level = standsAt(environment, x, y, state.time, locks);
   return bridge.clearance - level - (craft.spec.hull.airDraught ?? 0);
 }
 
-/** Room over her highest point under a bridge now, m; null while none of her is under it. */
+/** Room over the boat's highest point under a bridge now, m; null while none of it is under it. */
 export const roomUnderNow = (state: SimState, world: World, bridge: Bridge): number | null =>
   isUnder(state, world, bridge) ? roomBelow(state, world, bridge) : null;
 
-/** The bridge she is caught under now, by name; null where she is under none that is too low. */
+/** The bridge the boat is caught under now, by name; null where it is under none that is too low. */
 export function caughtUnder(state: SimState, world: World): string | null {
   for (const bridge of world.bridges ?? [])
     if (roomBelow(state, world, bridge) < 0 && isUnder(state, world, bridge)) return bridge.name;
   return null;
 }
 
-/** Is any of her deck under a bridge? Her highest point counts wherever on her it stands. */
+/** Is any of the boat's deck under a bridge? Its highest point counts wherever on its it stands. */
 function isUnder(state: SimState, { craft }: World, { outline }: Bridge): boolean {
   const near = { x: 0, y: 0, distance: 0 };
   const { deck, length } = craft.spec.hull;

@@ -38,7 +38,7 @@ const SAME_TOUCH_S = 1;
 const MOST_TOUCHES = 200;
 
 /**
- * A contact as it stands: where on her, m; what mass it has to stop, kg; how fast it closes, m/s; its force, N, and
+ * A contact as it stands: where on the boat, m; what mass it has to stop, kg; how fast it closes, m/s; its force, N, and
  * depth, m; the loss of what takes it up, s/m.
  */
 const AT = { X: 0, Y: 1, MASS: 2, APPROACH: 3, FORCE: 4, DEPTH: 5, LOSS: 6 } as const;
@@ -140,7 +140,7 @@ export class TouchLog implements TouchWatch {
     return element[k]! < 0 ? end - 1 : element[k]!;
   }
 
-  /** The same of a touch with the `other`th boat: her own elements, and behind them that boat's. */
+  /** The same of a touch with the `other`th boat: its own elements, and behind them that boat's. */
   private slotOn({ touch }: Between, k: number, other: number, turned: boolean): number {
     const own = this.world.craft.touch.count + 1;
     const from = this.begins[other + 1]! + (turned ? own : 0);

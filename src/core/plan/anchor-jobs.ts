@@ -16,7 +16,7 @@ interface Anchor {
   readonly length: number | null;
 }
 
-/** Drops an anchor under the bow: its chain runs out as she goes, to a length, and is held there. */
+/** Drops an anchor under the bow: its chain runs out as the boat goes, to a length, and is held there. */
 export function* dropAnchor(crew: Deck, member: CrewMember, { line, length }: Anchor): Job {
   const { at, from, anchor, height } = crew.rigging.lines[line]!;
   if (!(yield* crew.goTo(member, at))) return crew.tellLine(line, 'not passed');

@@ -53,7 +53,7 @@ describe('an anchor dropped', () => {
     expect(row[LINE.LENGTH]).toBe(30);
     expect(row[LINE.MADE]).toBe(MADE.FAST);
     expect(Math.abs(row[LINE.EAST]!)).toBeLessThan(1.5);
-    // She lies to it: back from it no further than the chain reaches.
+    // The boat lies to it: back from it no further than the chain reaches.
     const back = row[LINE.NORTH]! - run.trace.y.at(-1)!;
     expect(back).toBeGreaterThan(20);
     expect(back).toBeLessThan(36);

@@ -19,7 +19,7 @@ export interface Controller {
   finish: Finish | null;
   /** Step last begun, −1 before the first. */
   readonly current: number;
-  /** The way out has been taken: the run may close as soon as she lies stopped. */
+  /** The way out has been taken: the run may close as soon as the boat lies stopped. */
   readonly brokenOff: boolean;
   /** The next moment fixed by the clock, s. */
   nextMoment(): number;

@@ -33,7 +33,7 @@ const last = (values: Float64Array | undefined) => values!.at(-1)!;
 const most = (values: Float64Array | undefined) => Math.max(...values!);
 
 describe('a line', () => {
-  // Under way north at a knot and a bit past a pile one metre to starboard of her track.
+  // Under way north at a knot and a bit past a pile one metre to starboard of the boat's track.
   const passing = { start: { x: 0, y: -6, heading: 0, speed: 0.7 } };
   const pile = end('pile', 2.4, 0);
 
@@ -208,7 +208,7 @@ describe('people', () => {
     const safe = play([stepping], 20, [], crew, beside);
     expect(told(safe, 'ashore')).toHaveLength(1);
     expect(safe.outcome).toBe('reached');
-    // From amidships she walks to the rail that is near, on whichever side, and it takes her as long.
+    // From amidships the boat walks to the rail that is near, on whichever side, and it takes it as long.
     const inboard = [aboard('Ada', -3.5, -0.4)];
     const walked = play([stepping], 20, [], inboard, beside);
     expect(told(walked, 'ashore')[0]!.time).toBeGreaterThan(told(safe, 'ashore')[0]!.time + 1);

@@ -17,7 +17,7 @@ describe('the books of energy', () => {
     const input = inputOf(id);
     const { missing, turnover } = energyAudit(input);
     expect(turnover).toBeGreaterThan(10);
-    // Over an uneven bottom her added mass changes as she goes, which no force does.
+    // Over an uneven bottom the boat's added mass changes as it goes, which no force does.
     expect(Math.abs(missing) / turnover).toBeLessThan(input.weather.bottom ? 0.03 : 2e-4);
   });
 

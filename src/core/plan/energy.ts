@@ -13,9 +13,9 @@ export interface EnergyAudit {
 }
 
 /**
- * Books every force's work over a run against the change of her kinetic energy, added mass counted. It closes to the
+ * Books every force's work over a run against the change of the boat's kinetic energy, added mass counted. It closes to the
  * step's own error in water that is the same everywhere and deep; where the current differs from place to place, or
- * shallow water changes her added mass as she goes, what that does stands under `missing`.
+ * shallow water changes its added mass as it goes, what that does stands under `missing`.
  */
 export function energyAudit(input: RunInput): EnergyAudit {
   const ledger = new Ledger();

@@ -20,13 +20,13 @@ export type LineEvent =
   | 'anchor up'
   | 'drags'
   | 'in the propeller'
-  /** Made fast in a chamber that begins to fall; and still fast once it has fallen. It loads up, and she hangs on it. */
+  /** Made fast in a chamber that begins to fall; and still fast once it has fallen. It loads up, and the boat hangs on it. */
   | 'fast as it falls'
   | 'fast too long'
   | 'loads up'
   | 'hangs her';
 
-/** What was done at a lock, or could not be, and what befell her in it. */
+/** What was done at a lock, or could not be, and what befell the boat in it. */
 export type LockEvent =
   | 'paddle up'
   | 'paddle down'

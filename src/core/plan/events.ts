@@ -39,7 +39,7 @@ export type RunEvent = { readonly time: number } & (
       readonly what: LockEvent;
       /** Somebody of the crew; null for the keeper, or where it is nobody's doing. */
       readonly who: number | null;
-      /** Over the cill, wedged, on a gate: seconds until she hangs, if she will. */
+      /** Over the cill, wedged, on a gate: seconds until the boat hangs, if it will. */
       readonly seconds?: number;
     }
   | { readonly is: 'end' }

@@ -17,10 +17,10 @@ import { type RiggedLine } from './rigging';
 
 /**
  * Lines that can get into a propeller that turns: one in the water, the bight of a slack one, a ground line on its way
- * forward along her side. Looked at after every step, so nothing is made unless a line may reach.
+ * forward along the boat's side. Looked at after every step, so nothing is made unless a line may reach.
  */
 export class Fouling {
-  /** Her own lines by their place among her lines, chain left out: it sinks. What another boat's lie about is not followed. */
+  /** The boat's own lines by their place among its lines, chain left out: it sinks. What another boat's lie about is not followed. */
   private readonly own: readonly { readonly line: number; readonly row: number }[];
   /** Way from each line's cleat to each propeller, m. */
   private readonly reach: readonly (readonly number[])[];
@@ -46,7 +46,7 @@ export class Fouling {
     );
   }
 
-  /** A ground line is walked forward along her side, or is not any more. */
+  /** A ground line is walked forward along the boat's side, or is not any more. */
   walks(line: number, so: boolean): void {
     if (so) this.walked.add(line);
     else if (this.walked.size > 0) this.walked.delete(line);
@@ -77,7 +77,7 @@ export class Fouling {
     return this.nearer(state, i, drive, spare);
   }
 
-  /** A loose end currents away from where she goes. */
+  /** A loose end currents away from where the boat goes. */
   private currentsAway(state: SimState, i: number, drive: number): boolean {
     const surge = state.motion[U]!;
     const abaft = this.world.craft.spec.drives[drive]!.x - this.lines[this.own[i]!.line]!.from.x;
@@ -105,7 +105,7 @@ export class Fouling {
     return between(pointOnWater(state, x, y), lineEnd(state, this.world, line)) < far;
   }
 
-  /** It lies along her side, slack from the quay to the hand: is the propeller near that? */
+  /** It lies along the boat's side, slack from the quay to the hand: is the propeller near that? */
   private walkedPast(state: SimState, i: number, drive: number): boolean {
     const { line, row } = this.own[i]!;
     const at = row * LINE_COLUMNS;

@@ -10,7 +10,7 @@ import type { MarkOnPlace, PointOnBoat } from './references';
 export type Goal =
   /** Off and clear of everything by a distance, on no line. */
   | { readonly is: 'clear'; readonly distance: number }
-  /** Through a lock that is worked, by its number: all of her past the gates of an end. */
+  /** Through a lock that is worked, by its number: all of the boat past the gates of an end. */
   | { readonly is: 'through'; readonly lock: number; readonly by: End }
   /** Lying somewhere: a point of the boat near a mark, on a heading, nearly stopped. */
   | {
@@ -31,16 +31,16 @@ export interface GoalCheck {
   readonly met: boolean;
 }
 
-/** How far the last of her is past the gates of an end, m; negative while some of her is not. */
+/** How far the last of the boat is past the gates of an end, m; negative while some of it is not. */
 function pastGates(lock: number, by: End, { motion }: SimState, world: World): number {
   const sited = world.gates!.locks[lock]!;
   const pose = { x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! };
   const { length, fromUpper } = standsAlong(sited, pose, world.craft.spec.hull);
-  // Askew she takes up less of the way than her length: it is counted whole.
+  // Askew the boat takes up less of the way than its length: it is counted whole.
   return by === 'upper' ? -(fromUpper + length) : fromUpper - sited.lock.length;
 }
 
-/** How many of her own lines are on; an anchor that is down is not one. */
+/** How many of the boat's own lines are on; an anchor that is down is not one. */
 function linesOn(state: SimState, world: World, { lines }: Rigging): number {
   return lines.filter((line, i) => {
     if (line.boat || line.anchor) return false;

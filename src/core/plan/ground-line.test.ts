@@ -4,7 +4,7 @@ import { stepOf, engineIn, inputOf } from '../testing/manoeuvre';
 import { aboard, hands, riggedWith } from '../testing/rigging';
 import { runPlan, type CrewOrder, type Person, type RunInput, type TimedOrder } from './';
 
-// A weight twenty metres ahead of the boat, four deep; its tail at the quay behind her.
+// A weight twenty metres ahead of the boat, four deep; its tail at the quay behind it.
 
 const boat = {
   ...sloop(),
@@ -63,7 +63,7 @@ describe('a ground line', () => {
     expect([row[LINE.EAST], row[LINE.NORTH]]).toEqual([0, 24]);
     expect(row[LINE.RISE]).toBeCloseTo(-4.5, 9);
     expect(row[LINE.MADE]).toBe(MADE.FAST);
-    // A hand's pull and no more: it draws her ahead a little.
+    // A hand's pull and no more: it draws the boat ahead a little.
     expect(run.margins.line!.tension).toBeLessThan(310);
     expect(run.trace.y.at(-1)!).toBeGreaterThan(0.3);
   });
@@ -71,7 +71,7 @@ describe('a ground line', () => {
   it('finds a propeller that turns while it is slack along her side', () => {
     const turning = played([engineIn(1, 0), hands(pass(), 0.5)]);
     expect(turning.run.outcome).toBe('fouled');
-    // At once, and not only when it hangs on her bow.
+    // At once, and not only when it hangs on the boat's bow.
     expect(turning.when('in the propeller')! - turning.when('picked up')!).toBeLessThan(0.2);
     expect(turning.when('on')).toBeUndefined();
     expect(played([engineIn(1, 0), engineIn(0, 0, 0.1), hands(pass(), 3)]).run.outcome).not.toBe(

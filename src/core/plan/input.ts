@@ -16,7 +16,7 @@ import type { Goal } from './goal';
 import type { Rigging } from './rigging';
 import type { Plan } from './types';
 
-/** A boat that lies about without a plan of her own. */
+/** A boat that lies about without a plan of its own. */
 export interface OtherInput {
   readonly id: string;
   readonly name: string;
@@ -43,7 +43,7 @@ export interface RunInput {
   readonly weather: Weather;
   /** Lines made fast from start to end, or those of `rigging`; none if not given. */
   readonly lines?: Lines;
-  /** What she may pass under; nothing if not given. */
+  /** What the boat may pass under; nothing if not given. */
   readonly bridges?: readonly Bridge[];
   /** Where one climbs up from the water or down to it; nowhere if not given. */
   readonly ladders?: readonly Ladder[];
@@ -51,16 +51,16 @@ export interface RunInput {
   readonly locks?: readonly SitedLock[];
   /** Water with rules of its own. */
   readonly zones?: readonly Zone[];
-  /** Other boats that give way, each on lines of her own. */
+  /** Other boats that give way, each on lines of its own. */
   readonly others?: readonly OtherInput[];
-  /** Where each line of the plan is to be found, if not all are hers. */
+  /** Where each line of the plan is to be found, if not all are the boat's. */
   readonly where?: readonly LineAt[];
   /** What hands may do with the lines, and who they are. */
   readonly rigging?: Rigging;
   readonly start: StartPose;
   readonly plan: Plan;
   readonly goal: Goal;
-  /** Ids of the obstacles that are her berth: touched by intent, left out of clearance. */
+  /** Ids of the obstacles that are the boat's berth: touched by intent, left out of clearance. */
   readonly berth: ReadonlySet<string>;
   /** Longest run, s. */
   readonly limit: number;

@@ -239,11 +239,11 @@ export class LineJobs {
     const { crew } = this;
     const { height } = crew.rigging.lines[line]!;
     const of = lineAt(crew.world, line).boat;
-    // On a boat the row says how far to starboard of her midships, and how far ahead.
+    // On a boat the row says how far to starboard of its midships, and how far ahead.
     crew.set(line, LINE.ON, mark.boat ? onOf(of, mark.boat) : 0);
     crew.set(line, LINE.EAST, mark.boat ? mark.y : mark.x);
     crew.set(line, LINE.NORTH, mark.boat ? mark.x : mark.y);
-    // Marks stand over the place's nought; in a lock she floats over it.
+    // Marks stand over the place's nought; in a lock the boat floats over it.
     const { x, y } = this.fairlead(line);
     const floats = mark.boat || mark.afloat ? 0 : floatsAt(crew.world, crew.state.locks, x, y);
     crew.set(line, LINE.RISE, mark.height - height - floats);

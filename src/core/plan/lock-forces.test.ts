@@ -7,7 +7,7 @@ import { runPlan } from './';
 
 const STEADY = { is: 'after', time: 200 } as const;
 
-/** The sloop held by her bow from ahead on a long level line while the chamber fills by some paddles. */
+/** The sloop held by the boat's bow from ahead on a long level line while the chamber fills by some paddles. */
 function held(shares: readonly [number, number]) {
   const spec = { ...ropeFigures('polyester', 14, 0.6), damping: 20_000, total: 300 };
   const input = inputOf(
@@ -30,7 +30,7 @@ function held(shares: readonly [number, number]) {
   return { run, input };
 }
 
-/** Greatest push along the chamber on a boat that stays where she is, worked out without a run, N. */
+/** Greatest push along the chamber on a boat that stays where it is, worked out without a run, N. */
 function stated(share: number, mass: number, hull: Parameters<typeof standsAlong>[2]): number {
   const { lock } = lockAt();
   const state = lockAtRest(lock, 'lower');
@@ -60,7 +60,7 @@ describe('keeping station on a line', () => {
 
   it.each([1, 0.5])('takes the push that is stated, paddles at %d', (share) => {
     const { pulled, stated: pushed } = most(share);
-    // She gives a little on her line, and the water that goes by rubs on her.
+    // The boat gives a little on its line, and the water that goes by rubs on it.
     expect(pulled / pushed).toBeGreaterThan(0.75);
     expect(pulled / pushed).toBeLessThan(1.5);
   });

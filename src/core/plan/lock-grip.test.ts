@@ -15,7 +15,7 @@ describe('held by what is beside or before her as the level goes', () => {
     run.events.find((e) => e.is === 'lock' && e.what === what) as
       | { readonly time: number; readonly seconds?: number }
       | undefined;
-  /** A chamber with walls so far from the middle, m; she is 3.4 m over the deck and carries fenders of 0.3 m. */
+  /** A chamber with walls so far from the middle, m; the boat is 3.4 m over the deck and carries fenders of 0.3 m. */
   const between = (half: number, rest: Partial<RunInput> = {}) =>
     inLock(fill, {
       obstacles: [
@@ -35,7 +35,7 @@ describe('held by what is beside or before her as the level goes', () => {
     expect(warned.seconds!).toBeGreaterThan(0);
     expect(hung.time - warned.time).toBeGreaterThan(0);
     expect(hung.time - warned.time).toBeLessThan(warned.seconds! + 1);
-    // By then the level has gone by what a twentieth of her weight sinks her.
+    // By then the level has gone by what a twentieth of the boat's weight sinks it.
     const { hull } = sloop();
     const sinks = (0.05 * hull.mass) / (1025 * Math.abs(signedArea(hull.waterline)));
     const risen = level(run)[Math.round(10 * hung.time)]! - level(run)[0]!;
@@ -50,12 +50,12 @@ describe('held by what is beside or before her as the level goes', () => {
     const oneSide = runPlan(
       between(2.6, { weather: { ...CALM, windFrom: -Math.PI / 2, windSpeed: 15 } }),
     );
-    // She is blown on to one wall and lies there.
+    // The boat is blown on to one wall and lies there.
     expect(Math.abs(oneSide.trace.x.at(-1)!)).toBeGreaterThan(0.4);
     expect(told(oneSide, 'wedged')).toBeUndefined();
   });
 
-  /** Blown on to a wall whose coping stands out over it, its lower edge at 1.4 m; her rail begins at 1.1 m. */
+  /** Blown on to a wall whose coping stands out over it, its lower edge at 1.4 m; the boat's rail begins at 1.1 m. */
   const underStones = (rest: Partial<RunInput> = {}, thick = 1.6) =>
     runPlan(
       between(2.6, {

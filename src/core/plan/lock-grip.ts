@@ -7,23 +7,23 @@ import { GRAVITY_MPS2 } from '../units';
 import type { Simulation, World } from '../simulation';
 
 /**
- * What keeps a boat from going up or down with a chamber's water though she floats:
+ * What keeps a boat from going up or down with a chamber's water though it floats:
  *
- *   wedged   she is pressed on both sides, by walls or a boat beside her. Friction carries her by up to Σ μN; until then she
- *            stays where she is, and ρ g A dz hangs on it, A her waterplane, dz what the level has changed by
- *   under the coping  her rail is pressed on the wall as it rises to stones that stand out over it: she stays under them
- *   on a gate  an end of her rests against a leaf while the level changes: a stem goes under a beam, or comes down on one
+ *   wedged   it is pressed on both sides, by walls or a boat beside it. Friction carries it by up to Σ μN; until then it
+ *            stays where it is, and ρ g A dz hangs on it, A its waterplane, dz what the level has changed by
+ *   under the coping  its rail is pressed on the wall as it rises to stones that stand out over it: it stays under them
+ *   on a gate  an end of its rests against a leaf while the level changes: a stem goes under a beam, or comes down on one
  *
  * Heave itself is left out of the motion: what hangs is told, not moved. Weakly known: friction ± 50 %, where a gate has beams unknown.
  */
 export type Grip = 'wedged' | 'on a gate' | 'under the coping';
 
-/** A touch leads to the end rather than the side of her from this slope of its push on. */
+/** A touch leads to the end rather than the side of the boat from this slope of its push on. */
 const END_ON = 0.7;
 /** Slower than this the level stands, m/s. */
 const STANDS_MPS = 1e-4;
 
-/** What is found of a grip: seconds until she hangs as the level goes, nought when she does; null while it stands. */
+/** What is found of a grip: seconds until the boat hangs as the level goes, nought when it does; null while it stands. */
 export interface Gripped {
   readonly grip: Grip;
   readonly seconds: number | null;
@@ -33,7 +33,7 @@ export interface Gripped {
 const NONE: readonly Gripped[] = [];
 
 /**
- * Pushes on her at one moment: what each side takes, what friction there carries, N, whether an end rests on a leaf, whether her
+ * Pushes on the boat at one moment: what each side takes, what friction there carries, N, whether an end rests on a leaf, whether its
  * rail is on a wall, and how high over the water the highest fender reaches that is on one, m; −Infinity for none.
  */
 interface Pushes {
@@ -44,12 +44,12 @@ interface Pushes {
   readonly fender: number;
 }
 
-/** Stones that stand out over the walls of the chamber she lies in: level of their lower edge, m. */
+/** Stones that stand out over the walls of the chamber the boat lies in: level of their lower edge, m. */
 export interface Lip {
   readonly under: number;
 }
 
-/** One grip as it goes on: the level it began at, brought after her as she slides, and when it last held. */
+/** One grip as it goes on: the level it began at, brought after the boat as it slides, and when it last held. */
 class Hold {
   private from = 0;
   private last = -Infinity;
@@ -63,7 +63,7 @@ class Hold {
     return time - this.last > GRIP_FREE_S ? null : Math.abs(level - this.from);
   }
 
-  /** She slides: no more than so much hangs. */
+  /** The boat slides: no more than so much hangs. */
   slide(level: number, most: number): void {
     const way = level - this.from;
     if (Math.abs(way) > most) this.from = level - Math.sign(way) * most;
@@ -75,11 +75,11 @@ export class LockGrip {
   private readonly sides = new Hold();
   private readonly gate = new Hold();
   private readonly weight: number;
-  /** Weight of water her waterplane takes to sink by a metre, N/m. */
+  /** Weight of water the boat's waterplane takes to sink by a metre, N/m. */
   private readonly perMetre: number;
   private level = NaN;
   private time = NaN;
-  /** When her rail was last on the wall under the coping, s, and when a fender was under it. */
+  /** When the boat's rail was last on the wall under the coping, s, and when a fender was under it. */
   private below = -Infinity;
   fenderUnder = false;
 
@@ -91,7 +91,7 @@ export class LockGrip {
     this.perMetre = world.environment.waterDensity * GRAVITY_MPS2 * area;
   }
 
-  /** @param chamber level of the chamber she lies in, m */
+  /** @param chamber level of the chamber the boat lies in, m */
   look(now: Simulation, chamber: number, lip: Lip | null = null): readonly Gripped[] {
     const { state } = now;
     const dt = state.time - this.time;
@@ -109,11 +109,11 @@ export class LockGrip {
 
   private underCoping({ rail }: Pushes, level: number, rate: number, lip: Lip): Gripped | null {
     const over = level + this.world.craft.spec.hull.freeboard - lip.under;
-    // Whoever lies with her rail over their lower edge already rises past them.
+    // Whoever lies with the boat's rail over their lower edge already rises past them.
     if (rail && (over <= 0 || this.time - this.below <= GRIP_FREE_S)) this.below = this.time;
     if (this.time - this.below > GRIP_FREE_S || over < -LIP_NEAR_M) return null;
     const left = (GRIP_HANGS_WEIGHT * this.weight) / this.perMetre - over;
-    // A falling chamber lets her off.
+    // A falling chamber lets the boat off.
     return rate > STANDS_MPS || over > 0
       ? found('under the coping', left, Math.max(0, rate))
       : null;
@@ -133,7 +133,7 @@ export class LockGrip {
   }
 }
 
-/** What grips her at a moment of a run, by its events: seconds left until she hangs, null where none are known or she hangs. */
+/** What grips the boat at a moment of a run, by its events: seconds left until it hangs, null where none are known or it hangs. */
 export function gripAt(
   events: readonly RunEvent[],
   time: number,
@@ -169,7 +169,7 @@ function found(grip: Grip, left: number, rate: number): Gripped {
   return { grip, hangs, seconds: hangs ? 0 : speed > STANDS_MPS ? left / speed : null };
 }
 
-/** What walls, leaves and boats beside her push with. The less pressed of her sides counts, and the friction of both. */
+/** What walls, leaves and boats beside its push with. The less pressed of its sides counts, and the friction of both. */
 function pushesOn({ world, vessel, pairs }: Simulation): Pushes {
   const { shore, gates, craft } = world;
   const { fenders, hull } = craft.spec;
@@ -195,7 +195,7 @@ function pushesOn({ world, vessel, pairs }: Simulation): Pushes {
     if (on < gates!.first && touch.normalForce[k]! > 0) {
       const hung = fenders[touch.element[k]! - craft.touch.hullCount];
       if (!hung) rail = true;
-      // One whose height nobody has told hangs from her rail.
+      // One whose height nobody has told hangs from the boat's rail.
       else
         fender = Math.max(
           fender,
@@ -211,7 +211,7 @@ function pushesOn({ world, vessel, pairs }: Simulation): Pushes {
     for (let k = 0; k < between.count; k++) {
       const x = between.x[k]!;
       const y = between.y[k]!;
-      // Where the other lies to her: in her own axes, or brought into them.
+      // Where the other lies to the boat: in its own axes, or brought into them.
       const at = boat === 0 ? y : seen[GROUND.X]! + x * seen[GROUND.SIN]! + y * seen[GROUND.COS]!;
       add(at > 0, between.normalForce[k]!, side.friction[0]!);
     }

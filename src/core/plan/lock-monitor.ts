@@ -46,7 +46,7 @@ const sooner = (at: number, told: number, now: number): boolean =>
 const ALL: readonly Grip[] = ['wedged', 'on a gate', 'under the coping'];
 const CILL_FIRST: readonly Grip[] = ['wedged', 'under the coping'];
 
-/** What a grip is called once she hangs. */
+/** What a grip is called once the boat hangs. */
 const HANGS = {
   wedged: 'hangs wedged',
   'on a gate': 'caught on a gate',
@@ -69,7 +69,7 @@ export class LockMonitor {
     this.grip = new LockGrip(world);
   }
 
-  /** @param underKeel water under her now, m */
+  /** @param underKeel water under the boat's now, m */
   observe(at: Simulation, underKeel: number): void {
     const { gates, craft } = this.world;
     if (!gates) return;
@@ -84,7 +84,7 @@ export class LockMonitor {
       if (!boat) return;
       const over = overCill(sited.lock, now, boat);
       const falls = now.gates.upper === 0 && now.flowOut > now.flowIn + CHAMBER_FALLS_M3PS;
-      // Deeper than the cill she is not over it, but against its face, or on it already.
+      // Deeper than the cill the boat is not over it, but against its face, or on it already.
       if (!over || over.water < -ON_CILL_M) this.due.delete('cill');
       else if (falls)
         this.tellLeft(state, lock, 'cill', ['over the cill', 'hangs sooner'], now.flowOut, () => {
@@ -96,7 +96,7 @@ export class LockMonitor {
         if (this.first('on the cill')) this.tell(state, lock, 'on the cill');
       }
       this.lookAtLines(state, falls);
-      // Over the cill it is the cill that gets her, and is told of, before any beam of the gates over it does.
+      // Over the cill it is the cill that gets the boat, and is told of, before any beam of the gates over it does.
       const kinds = over && falls ? CILL_FIRST : ALL;
       const { lip } = sited;
       const stones = lip ? { under: sited.coping - lip.thick } : null;
@@ -107,7 +107,7 @@ export class LockMonitor {
     });
   }
 
-  /** A bridge over the chamber that she rises to, with the time left while the paddles stay as they are. */
+  /** A bridge over the chamber that the boat rises to, with the time left while the paddles stay as they are. */
   private lookAtBridges(state: SimState, lock: number): void {
     const now = state.locks[lock]!;
     const rises = now.flowIn > now.flowOut + CHAMBER_FALLS_M3PS;
@@ -186,7 +186,7 @@ export class LockMonitor {
 
   /**
    * A line made fast in a chamber that falls: told as it begins to, and nobody is safe once it has fallen, however slack the line
-   * was left; it takes her weight in the end, and she hangs or it parts.
+   * was left; it takes the boat's weight in the end, and it hangs or it parts.
    */
   private lookAtLines(state: SimState, falls: boolean): void {
     const { lines } = this.crew.rigging;

@@ -10,7 +10,7 @@ import { runPlan, type CrewOrder, type RunInput, type Run } from './';
 
 const lockEvents = (run: Run) =>
   run.events.flatMap((e) =>
-    // She lies loose in most of these, and comes against a gate as the water throws her.
+    // The boat lies loose in most of these, and comes against a gate as the water throws it.
     e.is === 'lock' && e.what !== 'on a gate' && e.what !== 'free again'
       ? [`${Math.round(e.time)} ${e.what}`]
       : [],
@@ -23,7 +23,7 @@ describe('a lock in a run', () => {
     expect(level(run)[0]).toBe(0);
     expect(level(run).at(-1)!).toBeCloseTo(2, 2);
     expect(lockEvents(run)).toEqual(['0 paddle up', '10 paddle up']);
-    // More water under her as it rises.
+    // More water under the boat as it rises.
     const under = run.trace.underKeel!;
     expect(under.at(-1)! - under[0]!).toBeCloseTo(2, 1);
   });
@@ -78,7 +78,7 @@ describe('a lock in a run', () => {
     const warned = events.find(({ what }) => what === 'over the cill')!;
     const hung = events.find(({ what }) => what === 'on the cill')!;
     expect(warned.time).toBeLessThan(hung.time);
-    // She counts as hung when she is pressed on by five centimetres, which the chamber falls in two or three seconds.
+    // The boat counts as hung when it is pressed on by five centimetres, which the chamber falls in two or three seconds.
     expect(warned.seconds!).toBeGreaterThan(3);
     expect(hung.time - warned.time - warned.seconds!).toBeGreaterThan(0);
     expect(hung.time - warned.time - warned.seconds!).toBeLessThan(5);

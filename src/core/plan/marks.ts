@@ -7,7 +7,7 @@ interface Spot {
   readonly y: number;
 }
 
-/** Where a mark is now, m east and north: one on another boat goes with her. */
+/** Where a mark is now, m east and north: one on another boat goes with it. */
 export function markNow(s: SimState, mark: MarkOnPlace): Spot {
   if (!mark.boat) return mark;
   return pointOnWater(s.others[mark.boat - 1]!, mark.x, mark.y);

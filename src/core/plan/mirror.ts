@@ -5,7 +5,7 @@ import type { Parameter, Parameters } from './parameters';
 import type { LineEnd, MarkOnPlace, PointOnBoat } from './references';
 import type { Plan, PlanStep, TimedOrder } from './types';
 
-/** A place seen in the mirror, east for west; one on another boat to her other side. */
+/** A place seen in the mirror, east for west; one on another boat to its other side. */
 export const mirroredMark = <T extends MarkOnPlace>(mark: T): T =>
   mark.boat ? { ...mark, y: -mark.y } : { ...mark, x: -mark.x };
 

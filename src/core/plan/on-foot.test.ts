@@ -92,7 +92,7 @@ describe('on foot beside a lock', () => {
     expect(west!.way).toBeGreaterThan(15);
     state.locks[0]!.leaves.fill(1);
     expect(footings(world, state, { x: -4, y: -11 }, quarter, 0.6, 0.8)).toEqual([]);
-    // Nothing within a step of her middle.
+    // Nothing within a step of the boat's middle.
     expect(footings(world, state, { x: 4, y: -11 }, { x: 0, y: -11 }, 0.6, 0.8)).toEqual([]);
   });
 
@@ -104,7 +104,7 @@ describe('on foot beside a lock', () => {
     expect(near).toBeLessThan(4);
     // 5 m down to the lower gates, 7 m over, 5 m back, and no faster than one walks.
     expect(far - near).toBeGreaterThan(15 / WALKS_ASHORE_MPS - 1);
-    // She swings a little meanwhile, and may have to be waited for.
+    // The boat swings a little meanwhile, and may have to be waited for.
     expect(far - near).toBeLessThan(25);
   });
 

@@ -56,7 +56,7 @@ export interface Footing {
 }
 
 /**
- * How high one stands over her deck on a thing she lies by, m; 0 where it is not known. In a chamber that is its coping over the
+ * How high one stands over the boat's deck on a thing it lies by, m; 0 where it is not known. In a chamber that is its coping over the
  * water in it; above a lock heights are those over the lower water, and not used.
  */
 export function standsOver(
@@ -109,7 +109,7 @@ export function footings(
     over = Math.max(over, up);
     if (up > high) continue;
     nearestOnPolygon(near, outline, from.x, from.y);
-    // What she lies against and one stands on is walked along.
+    // What the boat lies against and one stands on is walked along.
     const way = near.distance < STANDS_ON_M ? between(from, to) : footway(world, state, from, to);
     if (way !== null) found.push({ way, climb: 0 });
   }

@@ -7,7 +7,7 @@ import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/ma
 import { end, hands, riggedWith } from '../testing/rigging';
 import { runPlan, type OtherInput, type RunInput, type Run } from './';
 
-// A sloop lies to the east of hers on a quay still further east; hers comes, or is tied, alongside her.
+// A sloop lies to the east of the boat's on a quay still further east; the boat's comes, or is tied, alongside it.
 
 const ROPE = ropeFigures('polyester', 14, 0.6);
 const heavy: BoatSpec = { ...sloop(), name: 'heavy' };
@@ -78,7 +78,7 @@ describe('another boat that gives way', () => {
     expect(run.touches.length).toBeGreaterThan(0);
     expect(run.touches[0]).toMatchObject({ name: 'Heavy' });
     expect(run.touches[0]!.fender).not.toBeNull();
-    // She gives way to the quay, no further.
+    // The boat gives way to the quay, no further.
     expect(last(run, 'other1X') - BESIDE_M).toBeGreaterThan(0.01);
     expect(last(run, 'other1X') - BESIDE_M).toBeLessThan(0.5);
     expect(run.clearance!.name).toBe('Heavy');
@@ -128,7 +128,7 @@ describe('another boat that gives way', () => {
         run.trace.others[0]!.y[j]! - run.trace.others[0]!.y[j - 1]!,
       );
       expect(moved / (run.trace.time[j]! - run.trace.time[j - 1]!)).toBeLessThan(0.1);
-      // She herself lies where she lay: it is not her that is watched.
+      // The boat itself lies where it lay: it is not it that is watched.
       expect(last(run, 'x')).toBeCloseTo(run.trace.x[0]!, 1);
     }
   });
@@ -167,7 +167,7 @@ describe('another boat that gives way', () => {
     expect(
       rafted.trace.lines[0]!.tension.at(-1)! + rafted.trace.lines[1]!.tension.at(-1)!,
     ).toBeGreaterThan(200);
-    // Her own lines hold both; the record has where the lines' other ends have gone.
+    // The boat's own lines hold both; the record has where the lines' other ends have gone.
     expect(Math.abs(last(rafted, 'other1X') - BESIDE_M)).toBeLessThan(0.8);
     const psi = last(rafted, 'other1Heading');
     const cleat = last(rafted, 'other1X') + 4 * Math.sin(psi) - 0.8 * Math.cos(psi);

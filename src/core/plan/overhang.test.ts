@@ -4,7 +4,7 @@ import { stepOf, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
 import { runPlan } from './';
 
-// A sloop, her bow 0.5 m further forward on deck than on the water, goes slowly bow first on to a wall or a pontoon.
+// A sloop, the boat's bow 0.5 m further forward on deck than on the water, goes slowly bow first on to a wall or a pontoon.
 
 const facing = (height?: number) =>
   solidObstacle(

@@ -53,7 +53,7 @@ describe('gates', () => {
     lying.set(U, 0.5);
     expect(lying.set(U, 0.01)).toBeGreaterThan(0);
     const hanging = gateOn({ is: 'stopped' }, current);
-    // At rest in the water she goes with the current; stemming it she is stopped.
+    // At rest in the water the boat goes with the current; stemming it it is stopped.
     expect(hanging.level()).toBeLessThan(0);
     expect(hanging.set(U, -1)).toBeGreaterThan(0);
     hanging.set(R, 0.2);

@@ -149,7 +149,7 @@ export class PlanController implements Controller {
     this.finish = 'out of time';
   }
 
-  /** Once broken off, the run may close as soon as she lies stopped. */
+  /** Once broken off, the run may close as soon as the boat lies stopped. */
   get brokenOff(): boolean {
     return this.escapedAt < Infinity;
   }

@@ -12,7 +12,7 @@ export interface MarkOnPlace {
   readonly name: string;
   readonly x: number;
   readonly y: number;
-  /** Which of the other boats it is on, from 1: then x is ahead of her midships and y to starboard, m. */
+  /** Which of the other boats it is on, from 1: then x is ahead of its midships and y to starboard, m. */
   readonly boat?: number | undefined;
 }
 

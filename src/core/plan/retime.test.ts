@@ -7,7 +7,7 @@ const near: Cue = {
   mark: { name: 'post', x: 0, y: 60 },
   distance: 40,
 };
-/** Ahead; hard astern as she comes within forty metres; neutral when stopped. */
+/** Ahead; hard astern as the boat comes within forty metres; neutral when stopped. */
 const input = (cue: Cue = near) =>
   inputOf(
     [
@@ -30,7 +30,7 @@ describe('a step held back', () => {
     expect(held.parts[0]!.moment! - second).toBeLessThan(0.11);
     const at = (time: number) => held.parts[0]!.figures![held.times.findIndex((t) => t >= time)]!;
     expect(at(second)).toBeCloseTo(40, 0);
-    // As written she stops some twenty metres short of the post at the nearest; held back she goes on past that.
+    // As written the boat stops some twenty metres short of the post at the nearest; held back it goes on past that.
     const stops = run.trace.y.reduce((so, y) => Math.max(so, y), 0);
     expect(55 - stops).toBeGreaterThan(10);
     expect(Math.min(...held.parts[0]!.figures!)).toBeLessThan(3);
@@ -52,7 +52,7 @@ describe('a step held back', () => {
     const last = held.parts.map(({ figures }) => figures?.at(-1) ?? null);
     expect(last[0]!).toBeCloseTo(30, 0);
     expect(last[1]!).toBeGreaterThan(1);
-    // Prop walk turns her a little; told as an angle, not as what is left of it.
+    // Prop walk turns the boat a little; told as an angle, not as what is left of it.
     expect(Math.abs(last[2]!)).toBeLessThan(0.6);
     expect(last[3]).toBeCloseTo(last[2]!, 6);
     expect(last[4]!).toBeLessThan(60);

@@ -3,7 +3,7 @@ import type { MarkOnPlace, PointOnBoat } from './references';
 /** A line as the plan knows it: its place among the run's lines is its place here. */
 export interface RiggedLine {
   readonly name: string;
-  /** Which of the other boats it leads from, from 1; hers if not given. Hands aboard there see to it. */
+  /** Which of the other boats it leads from, from 1; the boat's if not given. Hands aboard there see to it. */
   readonly boat?: number;
   /** Cleat or fairlead it leads from. */
   readonly from: PointOnBoat;

@@ -59,7 +59,7 @@ export function runTillHard(input: RunInput): Run {
   return new RunLoop(input, planned(input), { tillHard: true }).play();
 }
 
-/** What a run is conducted by: given once she lies there, at the start. */
+/** What a run is conducted by: given once the boat lies there, at the start. */
 export type MakeController = (state: SimState, world: World) => Controller;
 
 const planned =
@@ -74,7 +74,7 @@ export interface Looking {
   readonly tillHard?: boolean;
 }
 
-/** One run of a manoeuvre: the water, the boat on it, and what she did, conducted by a plan or by a hand at the helm. */
+/** One run of a manoeuvre: the water, the boat on it, and what it did, conducted by a plan or by a hand at the helm. */
 export class RunLoop {
   readonly world: World;
   readonly state: SimState;
@@ -124,7 +124,7 @@ export class RunLoop {
     return this.run(this.trace.handOver());
   }
 
-  /** She lies there, and whatever she lies against is not a touch; the first steps begin. */
+  /** The boat lies there, and whatever it lies against is not a touch; the first steps begin. */
   begin(): void {
     const { simulation } = this;
     simulation.warmUp();
@@ -140,7 +140,7 @@ export class RunLoop {
     while (this.gridStep === from && this.controller.finish === null) this.goOn();
   }
 
-  /** What she shows by now that it is over; nothing can follow. */
+  /** What the boat shows by now that it is over; nothing can follow. */
   end(): Run {
     this.lastSample();
     return this.run(this.trace.finish());
@@ -150,12 +150,12 @@ export class RunLoop {
     if (this.gridStep % STEPS_PER_SAMPLE !== 0 || this.offGrid() > INSTANT_S) this.sample();
   }
 
-  /** Her last samples, the newest last. */
+  /** The boat's last samples, the newest last. */
   recent(samples: number): Trace {
     return this.trace.finish(samples);
   }
 
-  /** What she is nearest to at the last sample, her own berth left out; null with nothing about. */
+  /** What the boat is nearest to at the last sample, its own berth left out; null with nothing about. */
   get nearest(): LeastClearance | null {
     return this.clearance.nearest(this.simulation);
   }

@@ -20,7 +20,7 @@ import { markNow } from './marks';
 import { footings, type Ashore, type Footing } from './on-foot';
 import type { MarkOnPlace, PointOnBoat } from './references';
 
-// Steps ashore and aboard: over a gap she lies still beside, no higher than one steps, or by a ladder.
+// Steps ashore and aboard: over a gap the boat lies still beside, no higher than one steps, or by a ladder.
 
 /** What steps need to know of the boat, and to tell. */
 export interface Rails {
@@ -64,7 +64,7 @@ function railsBeside({ world }: Rails, point: PointOnBoat): readonly PointOnBoat
   return [point, { ...point, y: -half }, { ...point, y: half }];
 }
 
-/** The deck's edge by each ladder she lies within a step of. */
+/** The deck's edge by each ladder the boat lies within a step of. */
 function railsByLadders({ world, state }: Rails): readonly PointOnBoat[] {
   const near = { x: 0, y: 0, distance: Infinity };
   return (world.ladders ?? []).flatMap(({ name, x, y }) => {
@@ -131,14 +131,14 @@ function* climb(
   lookForPropeller(at, member, point, false);
 }
 
-/** Steps, or climbs, on to what she lies by; tells whether they got there. */
+/** Steps, or climbs, on to what the boat lies by; tells whether they got there. */
 export function* getAshore(at: Rails, member: CrewMember): Generator<number, boolean> {
   if (!member.at?.aboard) {
     at.tellCrew(member, 'not there');
     return false;
   }
   const { point } = member.at;
-  // Whatever she lies against will do.
+  // Whatever the boat lies against will do.
   const beside = ({ x, y }: PointOnBoat) => pointOnWater(at.state, x, y);
   const found = yield* untilSteppable(at, member, railsBeside(at, point), beside);
   if (!found) return false;

@@ -35,5 +35,5 @@ export const STEPS_AT_ONCE_S = 0.5;
 /** An order due this little after the next step came is taken for the same moment, s. */
 export const SAME_MOMENT_S = 0.05;
 
-/** Nearer than this to something not her berth, the step ought to say what if it goes wrong, m. */
+/** Nearer than this to something not the boat's berth, the step ought to say what if it goes wrong, m. */
 export const TIGHT_M = 1.5;

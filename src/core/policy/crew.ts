@@ -43,7 +43,7 @@ export const ROPE_FRICTION = 0.25;
 /** One steps over a gap this wide, at this speed over ground and no more; no propeller turns within this. */
 export const STEP_GAP_M = 0.6;
 
-/** And up to, or down from, what stands no higher over her deck than this, m: to the hip. What is higher wants a ladder. */
+/** And up to, or down from, what stands no higher over the boat's deck than this, m: to the hip. What is higher wants a ladder. */
 export const STEP_UP_M = 0.8;
 
 /** On a ladder, m/s; and to get on to it and off it, s. */
@@ -99,7 +99,7 @@ export const STEP_OVER_S = 1.5;
 /** Somebody this near to a thing stands on it, m. */
 export const STANDS_ON_M = 3;
 
-/** Way on at which a loose end in the water currents astern of where she goes. Judgement. */
+/** Way on at which a loose end in the water currents astern of where the boat goes. Judgement. */
 export const LOOSE_END_STREAMS_MPS = 0.15;
 
 /** Pace of somebody ashore, m/s. Judgement from practice, ± a half: nobody runs. */

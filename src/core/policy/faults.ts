@@ -1,9 +1,9 @@
 // When a run shows a fault: what a skipper who looks on would speak up at. Judgement, each with its reason or its room.
 
-/** Short of where she was to lie by more than this share of her length. Judgement. */
+/** Short of where the boat was to lie by more than this share of its length. Judgement. */
 export const STOPPED_SHORT_LENGTHS = 0.2;
 
-/** She was under way to it at more than this before, m/s. */
+/** The boat was under way to it at more than this before, m/s. */
 export const UNDER_WAY_TO_BERTH_MPS = 0.35;
 
 /** Throttle that is hard for taking way off. Judgement. */
@@ -24,10 +24,10 @@ export const WHEEL_FOLLOWS_WITHIN_S = 4;
 export const WHEEL_AT_ONCE_S = 0.6;
 export const WHEEL_WANTED = (12 * Math.PI) / 180;
 
-/** With more way on than this she steers by her way, and the wheel may follow, m/s. */
+/** With more way on than this the boat steers by its way, and the wheel may follow, m/s. */
 export const STEERS_BY_WAY_MPS = 1.2;
 
-/** Throttle whose wash does harm however slowly she goes, and how long it has to last, s. Judgement. */
+/** Throttle whose wash does harm however slowly the boat goes, and how long it has to last, s. Judgement. */
 export const THROTTLE_THAT_WASHES = 0.5;
 export const WASH_LASTS_S = 2;
 
@@ -35,7 +35,7 @@ export const WASH_LASTS_S = 2;
 export const IN_GEAR_FOR_S = 10;
 export const WAY_GAINED_MPS = 0.3;
 
-/** Room ahead that makes the way matter: so many of her lengths. */
+/** Room ahead that makes the way matter: so many of the boat's lengths. */
 export const WAY_MATTERS_WITHIN_LENGTHS = 4;
 
 /** Over its working load for so long with nobody seeing to it, s. Judgement. */
@@ -71,7 +71,7 @@ export const WHEEL_KEPT_S = 2;
 /** Neutral longer than this between is a new beginning, s. */
 export const NEW_BEGINNING_S = 6;
 
-/** With more way than this she is steered otherwise, m/s. */
+/** With more way than this the boat is steered otherwise, m/s. */
 export const STEERED_OTHERWISE_MPS = 1.5;
 
 /** Slower than this nothing is too fast, m/s. */
@@ -89,10 +89,10 @@ export const THRUSTER_RUNS = 0.1;
 /** Moments further apart than this are two faults, s. */
 export const TWO_FAULTS_APART_S = 4;
 
-/** A turn: so far from the heading she came with. */
+/** A turn: so far from the heading the boat came with. */
 export const IS_A_TURN = (25 * Math.PI) / 180;
 
-/** Earlier than the plan by so much of her length, and nearer to something by so much, m. Judgement. */
+/** Earlier than the plan by so much of the boat's length, and nearer to something by so much, m. Judgement. */
 export const TURNED_EARLY_LENGTHS = 0.25;
 export const TURNED_EARLY_NEARER_M = 0.3;
 

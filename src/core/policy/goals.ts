@@ -3,15 +3,15 @@
 /** A manoeuvre may take so long, s: longer than any at a berth does. */
 export const USUAL_LIMIT_S = 240;
 
-/** How near and true she has to lie, by her length. Judgement: a line reaches, and she is no longer going anywhere. */
+/** How near and true the boat has to lie, by its length. Judgement: a line reaches, and it is no longer going anywhere. */
 export const LIES_NEAR_LENGTHS = 0.17;
 export const LIES_TRUE_DEG = 12;
 
-/** Off and clear: so much of her beam from everything alongside, so much of her length in an aisle. */
+/** Off and clear: so much of the boat's beam from everything alongside, so much of its length in an aisle. */
 export const CLEAR_BEAMS = 0.6;
 export const CLEAR_LENGTHS = 0.08;
 
-/** Half a turn may take her so far from where it began, lengths. */
+/** Half a turn may take the boat so far from where it began, lengths. */
 export const ROUND_LENGTHS = 1.5;
 
 /** A passage may take so long a lock, s: alone, and with a lock to be made ready first, it does. */
@@ -20,17 +20,17 @@ export const PASSAGE_LIMIT_S = 1800;
 /** Fender's thickness where none is hung, m. */
 export const USUAL_FENDER_M = 0.25;
 
-/** A boat lies this far off the edge she has an end to, m: a step, or a passerelle. Judgement. */
+/** A boat lies this far off the edge it has an end to, m: a step, or a passerelle. Judgement. */
 export const END_GAP_M = 1;
 
 /** Overlap put down to rounding or a squeezed fender, m. */
 export const SQUEEZED_M = 0.1;
 
-/** Room a start keeps from everything, as a share of her length but at least so much, m. */
+/** Room a start keeps from everything, as a share of the boat's length but at least so much, m. */
 export const START_ROOM_LENGTHS = 0.12;
 export const START_ROOM_M = 1;
 
-/** How far off a helm may find her and still be in it: heading, and speed as a share and in m/s. Judgement. */
+/** How far off a helm may find the boat and still be in it: heading, and speed as a share and in m/s. Judgement. */
 export const EXPECTED_HEADING_DEG = 12;
 export const EXPECTED_SPEED_SHARE = 0.35;
 export const EXPECTED_SPEED_MPS = 0.25;

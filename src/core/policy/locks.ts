@@ -12,7 +12,7 @@ export const USUAL_FREEBOARD_M = 0.9;
 export const LINE_STEEPER_M = 0.15;
 export const LINE_LOADS_SHARE = 0.05;
 
-/** She hangs on it from this share, or this share of her weight on. */
+/** The boat hangs on it from this share, or this share of its weight on. */
 export const LINE_HANGS_SHARE = 0.2;
 export const LINE_HANGS_WEIGHT = 0.05;
 export const LINE_LOADS_WEIGHT = 0.01;
@@ -20,18 +20,18 @@ export const LINE_LOADS_WEIGHT = 0.01;
 /** A chamber that loses so much falls, m³/s: more than gates leak. */
 export const CHAMBER_FALLS_M3PS = 0.05;
 
-/** Pressed on to a cill by less than this she still comes off by herself, m. */
+/** Pressed on to a cill by less than this the boat still comes off by itself, m. */
 export const ON_CILL_M = 0.05;
 
-/** The time she has is reckoned again once so much more water runs, and told again where it is less by so much, s, and this share. Judgement. */
+/** The time the boat has is reckoned again once so much more water runs, and told again where it is less by so much, s, and this share. Judgement. */
 export const MORE_WATER = 1.3;
 export const SOONER_S = 10;
 export const SOONER_SHARE = 0.2;
 
-/** She hangs on it from this share of her weight on, as on a line. */
+/** The boat hangs on it from this share of its weight on, as on a line. */
 export const GRIP_HANGS_WEIGHT = 0.05;
 
-/** The level goes so far while an end rests on a gate before she is taken to be under a beam, or on one, m. Judgement. */
+/** The level goes so far while an end rests on a gate before the boat is taken to be under a beam, or on one, m. Judgement. */
 export const CAUGHT_M = 0.25;
 
 /** The level has to change by so much before anything is said of a gate, m. */
@@ -40,33 +40,33 @@ export const GATE_TOLD_M = 0.02;
 /** A side or an end free for so long is free, s. */
 export const GRIP_FREE_S = 2;
 
-/** Her rail is so near under them, m, before anything is said of it. */
+/** The boat's rail is so near under them, m, before anything is said of it. */
 export const LIP_NEAR_M = 0.3;
 
 /** Room that is wanted about a boat: fenders each side, and before gates and cill, m. Judgement. */
 export const LOCK_FENDER_M = 0.15;
 export const LOCK_END_M = 0.5;
 
-/** Pull over her weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
+/** Pull over the boat's weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
 export const BORNE = 0.003;
 
-/** Water kept under her over the cill, and air kept under the coping, m. Judgement. */
+/** Water kept under the boat over the cill, and air kept under the coping, m. Judgement. */
 export const OVER_CILL_KEPT_M = 0.2;
 export const UNDER_COPING_KEPT_M = 0.1;
 
 /** Water wanted over a cill under whoever passes it, m. Judgement. */
 export const OVER_CILL_M = 0.3;
 
-/** From her stopping until she is held by her line, and from the crew's coming back until they are aboard, s. Judgement. */
+/** From the boat's stopping until it is held by its line, and from the crew's coming back until they are aboard, s. Judgement. */
 export const BESIDE_BOAT_S = 40;
 
-/** Her line is aboard before the engine turns, s. */
+/** The boat's line is aboard before the engine turns, s. */
 export const LINE_HOME_S = 8;
 
 /** A boat further off the gates than this has nothing to do with the lock yet, in lengths of the chamber. Judgement. */
 export const COMES_WITHIN = 4;
 
-/** She means to go through if she heads along within this. */
+/** The boat means to go through if it heads along within this. */
 export const HEADS_FOR_LOCK = Math.PI / 3;
 
 /** As near as each other within this share of the shorter one: then the heavier goes first. */

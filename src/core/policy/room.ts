@@ -1,7 +1,7 @@
-/** Least water under and room over her that count as within limits, m. Judgement: waves and squat eat the rest. */
+/** Least water under and room over the boat that count as within limits, m. Judgement: waves and squat eat the rest. */
 export const LEAST_UNDER_M = 0.3;
 export const LEAST_OVER_M = 0.3;
 /** Share of a berth's edge a boat may fill to be the first choice for it. Judgement. */
 export const FILLS_BERTH = 0.9;
-/** Nearer than this to what is not her berth is no room to spare, m. Judgement. */
+/** Nearer than this to what is not the boat's berth is no room to spare, m. Judgement. */
 export const NO_ROOM_M = 0.5;

@@ -1,6 +1,6 @@
 // What is worth telling on a screen, and what it is told by. Judgement.
 
-/** A new one is put so far off her side, m, over half of either's beam. */
+/** A new one is put so far off the boat's side, m, over half of either's beam. */
 export const OTHER_ABREAST_M = 2;
 
 /** A line is made on to what stands so near the edge, m. */
@@ -10,7 +10,7 @@ export const AT_BERTH_M = 3;
 export const DRIFT_SHOWN_S = 5;
 export const DRIFT_SHOWN_MPS = 0.03;
 
-/** More water than this under her goes without saying, m. */
+/** More water than this under the boat goes without saying, m. */
 export const UNDER_TOLD_M = 10;
 
 /** Less than this far off the line is on it, m; and slower than this is not going off it, m/s. */
@@ -23,7 +23,7 @@ export const SURPRISES_WITHIN_S = 90;
 /** Somebody under way is called out when they come within this, m. */
 export const CALLED_FROM_M = 15;
 
-/** Seconds from when a paddler is first seen to when they are in her way. */
+/** Seconds from when a paddler is first seen to when they are in the boat's way. */
 export const TRAFFIC_SEEN_S = 12;
 
 /** What happens within this is told together, s. */
@@ -38,10 +38,10 @@ export const STAYS_PUT_M = 0.15;
 /** Slower than this rounds to no speed at all, m/s. */
 export const HOLDING_SHOWN_MPS = 0.025;
 
-/** Who rises to a bridge is caught as she meets it: nothing yet that could be called too high, m. */
+/** Who rises to a bridge is caught as the boat meets it: nothing yet that could be called too high, m. */
 export const MEETS_BRIDGE_M = 0.05;
 
-/** Water under her that goes without saying, and what hurts, under or over, m. Judgement. */
+/** Water under the boat that goes without saying, and what hurts, under or over, m. Judgement. */
 export const DEEP_ENOUGH_M = 10;
 
 /** Overhang that is worth telling, m. */

@@ -1,9 +1,9 @@
 /**
- * How slow is still, and how much is way on. Each asks something else of her, so each has a name and a figure of its own.
+ * How slow is still, and how much is way on. Each asks something else of the boat, so each has a name and a figure of its own.
  * Judgement from practice, ± a half, where nothing else is said. m/s, rad/s.
  */
 
-/** A cue that waits for her to stop wants her to have had way first: 0.3 kn is seen against a pontoon. */
+/** A cue that waits for the boat to stop wants it to have had way first: 0.3 kn is seen against a pontoon. */
 export const HAS_WAY_MPS = 0.15;
 /** Stopped, as a helm calls it: 0.1 kn, and turning less than a degree a second. */
 export const STOPPED_MPS = 0.05;
@@ -12,19 +12,19 @@ export const STOPPED_RATE = 0.0175;
 export const STERNWAY_MPS = 0.03;
 /** Sternway at which a rudder without wash is felt to work the other way. */
 export const RUDDER_REVERSED_MPS = 0.1;
-/** A way out counts as taken once she is this slow over ground: there is time to think, not yet to step. */
+/** A way out counts as taken once the boat is this slow over ground: there is time to think, not yet to step. */
 export const ESCAPED_MPS = 0.08;
-/** Brought up short of the berth: she no longer gets there by herself. */
+/** Brought up short of the berth: the boat no longer gets there by itself. */
 export const BROUGHT_UP_MPS = 0.12;
 /** Sternway gathered by a burst that was meant to take headway off: no longer a trace, a new way. */
 export const STERNWAY_GATHERED_MPS = 0.3;
 /** Going no faster past somebody under way is waiting for them. */
 export const HARDLY_MOVING_MPS = 0.4;
-/** What a boat on her lines still breathes by. */
+/** What a boat on its lines still breathes by. */
 export const SETTLED_MPS = 0.02;
 /** Lying alongside, held by a spring or by thrust. */
 export const LIES_ALONGSIDE_MPS = 0.1;
 /** Out of gear and so slow, nobody has to stand at the helm. */
 export const HELM_MAY_LEAVE_MPS = 0.15;
-/** A manoeuvre that comes to lie somewhere is done at 0.6 kn: a line reaches, and she is no longer going anywhere. */
+/** A manoeuvre that comes to lie somewhere is done at 0.6 kn: a line reaches, and the boat is no longer going anywhere. */
 export const ARRIVED_MPS = 0.309;

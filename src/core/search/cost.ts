@@ -32,7 +32,7 @@ function missedBy(run: Run): number {
 
 /**
  * What a run is worth, less being better: first that it gets there without a hard touch, then room from what is not
- * her berth, gentle touches, and ending where and as it should. Neither haste nor power is rewarded.
+ * the boat's berth, gentle touches, and ending where and as it should. Neither haste nor power is rewarded.
  */
 export function cost(input: RunInput, run: Run): number {
   const { clearance, touch, fastest, line } = run.margins;
@@ -47,7 +47,7 @@ export function cost(input: RunInput, run: Run): number {
     cost += COST_PER_STEP * Math.max(0, -(underKeel?.depth ?? 0), -(overhead?.room ?? 0));
     if (run.outcome === 'hard touch') cost += COST_PER_STEP * (1 + 5 * touched);
   }
-  // Lying against what is not her berth is no way to do it, however softly.
+  // Lying against what is not the boat's berth is no way to do it, however softly.
   if (near < LIES_AGAINST_M) cost += COST_OF_LYING_AGAINST;
   // A line loaded beyond what it is meant to work at is on its way to parting.
   const load = line ? line.tension / line.breaks : 0;

@@ -44,7 +44,7 @@ describe('escapes', () => {
   it('stop takes the way off over ground, in a current too', () => {
     for (const current of [-0.5, 0, 0.5]) {
       const rollout = escaping('stop', 1.2, current);
-      // Eight seconds of drifting afterwards let the current take her again a little.
+      // Eight seconds of drifting afterwards let the current take the boat again a little.
       expect(Math.abs(rollout.along)).toBeLessThan(0.2);
       expect(rollout.y).toBeGreaterThan(1);
       expect(rollout.y).toBeLessThan(14);

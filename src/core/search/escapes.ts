@@ -9,13 +9,13 @@ import { engines, letGo, wheel } from './controls';
 export const ESCAPES = ['stop', 'astern', 'port', 'starboard', 'hold'] as const;
 export type EscapeName = (typeof ESCAPES)[number];
 
-/** Once stopped she must be let lie so long, s, so that the next thing can be thought of. */
+/** Once stopped the boat must be let lie so long, s, so that the next thing can be thought of. */
 const LONGEST_S = 45;
-/** Astern out: so many of her own lengths. */
+/** Astern out: so many of the boat's own lengths. */
 const HOLD_LOOKS_EVERY_S = 1;
 const HOLD_SLACK_MPS = 0.12;
 
-/** Engines against her way until it is off. */
+/** Engines against the boat's way until it is off. */
 function takeWayOff(rollout: Rollout, broken: () => boolean): void {
   const firm = firmThrottle(rollout.world.craft);
   const way = rollout.along >= 0 ? 1 : -1;
@@ -46,7 +46,7 @@ function asternOut(rollout: Rollout, broken: () => boolean): void {
   if (!broken()) takeWayOff(rollout, broken);
 }
 
-/** On round until she heads back the way she came. */
+/** On round until the boat heads back the way it came. */
 function driveRound(rollout: Rollout, side: 1 | -1, broken: () => boolean): void {
   const from = rollout.heading;
   wheel(rollout, side);
@@ -55,7 +55,7 @@ function driveRound(rollout: Rollout, side: 1 | -1, broken: () => boolean): void
   if (!broken()) takeWayOff(rollout, broken);
 }
 
-/** Short bursts against whatever way she gathers, wheel towards the heading she had. */
+/** Short bursts against whatever way the boat gathers, wheel towards the heading it had. */
 function hold(rollout: Rollout, broken: () => boolean): void {
   const from = rollout.heading;
   takeWayOff(rollout, broken);
@@ -67,7 +67,7 @@ function hold(rollout: Rollout, broken: () => boolean): void {
     next = rollout.time + HOLD_LOOKS_EVERY_S;
     const off = wrapHalfTurn(from - rollout.heading);
     const gear = rollout.along > HOLD_SLACK_MPS ? -1 : rollout.along < -HOLD_SLACK_MPS ? 1 : 0;
-    // A burst ahead against the wheel turns her though she hardly moves.
+    // A burst ahead against the wheel turns the boat's though it hardly moves.
     const turns = gear === 0 && Math.abs(off) > 0.12 ? 1 : gear;
     engines(rollout, turns as Gear, 0);
     wheel(rollout, Math.max(-1, Math.min(1, 3 * off)) * (turns < 0 ? -1 : 1));

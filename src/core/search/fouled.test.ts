@@ -4,7 +4,7 @@ import { riggedWith } from '../testing/rigging';
 import { Surroundings } from './rollout';
 import { wayOutAt } from './way-out';
 
-/** On at a walking pace towards a quay she can just stop off, a line slack from her quarter to a pile beside her. */
+/** On at a walking pace towards a quay the boat can just stop off, a line slack from its quarter to a pile beside it. */
 function towards(length: number) {
   return inputOf(
     [stepOf({ is: 'start' }, [engineIn(0, 0)])],

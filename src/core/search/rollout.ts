@@ -36,7 +36,7 @@ export class Surroundings {
   readonly world: World;
   readonly berth: ReadonlySet<number>;
   readonly lookout: Lookout;
-  /** Her lines that may get into a propeller; null where there are none. */
+  /** The boat's lines that may get into a propeller; null where there are none. */
   readonly fouling: Fouling | null;
 
   constructor(readonly input: RunInput) {
@@ -98,7 +98,7 @@ export interface Nearest {
   readonly part: HullPart | null;
 }
 
-/** A boat let go from some moment, handled by whoever steps it. Whatever she lies against then is no touch. */
+/** A boat let go from some moment, handled by whoever steps it. Whatever it lies against then is no touch. */
 export class Rollout {
   readonly simulation: Simulation;
   readonly state: SimState;
@@ -164,17 +164,17 @@ export class Rollout {
     return this.inPropeller;
   }
 
-  /** Has she taken the ground? */
+  /** Has the boat taken the ground? */
   get aground(): boolean {
     return this.tookGround;
   }
 
-  /** The bridge that caught her, by name; null while none has. */
+  /** The bridge that caught the boat, by name; null while none has. */
   get overhead(): string | null {
     return this.caught;
   }
 
-  /** What of her is nearest to the bottom. */
+  /** What of the boat is nearest to the bottom. */
   get deepest(): HullPart {
     const { keel, spec } = this.about.world.craft;
     const k = this.simulation.under[UNDER.AT]! * KEEL_COLUMNS;
@@ -213,7 +213,7 @@ export class Rollout {
   get ahead(): number {
     return this.state.motion[U]!;
   }
-  /** Speed over ground along her heading, m/s. */
+  /** Speed over ground along the boat's heading, m/s. */
   get along(): number {
     return this.simulation.ground[GROUND.SURGE]!;
   }

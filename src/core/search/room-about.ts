@@ -3,7 +3,7 @@ import { cos, nearestOnPolygon, sin, type FlatPoints } from '../math';
 
 /** The room there is about a place on the water. */
 export interface RoomAbout {
-  /** Distance to the nearest thing she could touch, m, negative on it; null with nothing on the place. */
+  /** Distance to the nearest thing the boat could touch, m, negative on it; null with nothing on the place. */
   readonly clear: number | null;
   readonly nearest: string | null;
   /** The narrowest way across there, m, and which way it lies, rad; null in open water. */
@@ -57,7 +57,7 @@ export function roomAbout(obstacles: readonly Obstacle[], x: number, y: number):
   return { clear, nearest, width };
 }
 
-/** Diameter of the circle her deck sweeps where she turns on the spot about her middle, m: less no turn can do with. */
+/** Diameter of the circle the boat's deck sweeps where it turns on the spot about its middle, m: less no turn can do with. */
 export function sweptAcross(deck: FlatPoints): number {
   let most = 0;
   for (let i = 0; i < deck.length; i += 2)

@@ -9,9 +9,9 @@ import {
 } from '../holding';
 import { cos, sin } from '../math';
 
-/** How near her outline lies to things when put somewhere. */
+/** How near the boat's outline lies to things when put somewhere. */
 export interface Room {
-  /** m; negative for how deep she is in something, Infinity with nothing about. */
+  /** m; negative for how deep the boat is in something, Infinity with nothing about. */
   readonly distance: number;
   /** Index of the nearest obstacle, −1 for none. */
   readonly obstacle: number;
@@ -36,11 +36,11 @@ export function roomAt(
   return { distance: found.distance, obstacle: found.obstacle };
 }
 
-/** How far she is put on at a time in looking along, m. */
+/** How far the boat is put on at a time in looking along, m. */
 const ALONG_STEP_M = 0.5;
 
 /**
- * How far she could go straight ahead (`way` 1) or astern (−1) from a pose until her outline meets something, m, and what.
+ * How far the boat could go straight ahead (`way` 1) or astern (−1) from a pose until its outline meets something, m, and what.
  *
  * @param most no further is looked than this, m
  */

@@ -18,7 +18,7 @@ import { windGrid } from './grid';
 const DEG = Math.PI / 180;
 const START = { is: 'start' } as const;
 
-/** Dead ahead a quay, neutral, `speed` m/s on; piers left and right of the lane, so that she cannot drive round. */
+/** Dead ahead a quay, neutral, `speed` m/s on; piers left and right of the lane, so that the boat cannot drive round. */
 function lane(gap: number, speed: number, half = 4): RunInput {
   const long = 60;
   return inputOf(
@@ -79,7 +79,7 @@ describe('an rollout', () => {
 
 describe('time in hand', () => {
   it('is the gap over the speed for a boat that keeps it', () => {
-    // 0.8 m/s, in neutral, seven metres from bow to quay: she slows a little.
+    // 0.8 m/s, in neutral, seven metres from bow to quay: the boat slows a little.
     const input = lane(12, 0.8);
     const about = new Surroundings(input);
     const from = new Rollout(about, still(about)).state;
@@ -322,7 +322,7 @@ describe('a variation', () => {
 });
 
 describe('the wind it fails in', () => {
-  // Blown down on a quay while she makes her way along it.
+  // Blown down on a quay while the boat makes its way along it.
   const along = inputOf(
     [stepOf(START, [engineIn(1, 0.1)])],
     { is: 'after', time: 25 },

@@ -11,7 +11,7 @@ import { wayOutAt } from './way-out';
 const START = { is: 'start' } as const;
 
 describe('what stops her though nothing is touched', () => {
-  /** Two metres a second on in neutral, half ahead of her something: her bow starts 4.5 m ahead of nought or so. */
+  /** Two metres a second on in neutral, half ahead of the boat something: its bow starts 4.5 m ahead of nought or so. */
   const on = (rest: Partial<RunInput>) => {
     const input = inputOf([stepOf(START, [])], { is: 'after', time: 1 }, rest);
     const about = new Surroundings({ ...input, start: { x: 0, y: 0, heading: 0, speed: 2 } });
@@ -50,7 +50,7 @@ describe('what stops her though nothing is touched', () => {
     const high = on(bridged(9));
     expect(timeToContactFrom(high.about, high.from, 'neutral')).toBeNull();
     expect(wayOutAt(high.about, high.from).grade).toBe('open');
-    // Her bow under it already she cannot stop in time.
+    // The boat's bow under it already it cannot stop in time.
     const late = low.about.copyOf(low.from);
     late.motion[Y] = 8.5;
     expect(wayOutAt(low.about, late).grade).toBe('none');

@@ -43,7 +43,7 @@ export function coarseToFine(count: number, stride: number): number[] {
   return order;
 }
 
-/** Her state at moments spread evenly over a run, first and last included; the run itself is told. */
+/** The boat's state at moments spread evenly over a run, first and last included; the run itself is told. */
 export function momentsOf(
   input: RunInput,
   about: Surroundings,
@@ -94,7 +94,7 @@ export function* surveyRun(input: RunInput, told?: (run: Run) => void): Generato
     ways[index] = wayOut;
     yield { index, of, moment: { time, wayOut, timeToContact: null } };
   }
-  // Following her for a minute each way takes longer than all the escapes; the band does not wait for it.
+  // Following the boat for a minute each way takes longer than all the escapes; the band does not wait for it.
   for (const index of order) {
     const from = states[index]!;
     const timeToContact = {

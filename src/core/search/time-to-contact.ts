@@ -4,14 +4,14 @@ import type { SimState } from '../simulation';
 import { Rollout, type Surroundings } from './rollout';
 import { letGo } from './controls';
 
-/** What she comes to touch, or what stops her, if nobody does anything more. */
+/** What the boat comes to touch, or what stops it, if nobody does anything more. */
 export interface TimeToContact {
   /** Seconds until then. */
   readonly seconds: number;
-  /** A thing she touches, the bottom, or a bridge that is too low for her. */
+  /** A thing the boat touches, the bottom, or a bridge that is too low for it. */
   readonly on: 'thing' | 'bottom' | 'bridge';
   readonly name: string;
-  /** Of her; not known of what is caught under a bridge. */
+  /** Of the boat; not known of what is caught under a bridge. */
   readonly part: HullPart | null;
   /** Approach speed, m/s; over ground on the bottom and under a bridge. */
   readonly speed: number;
@@ -20,7 +20,7 @@ export interface TimeToContact {
 }
 
 /**
- * Time in hand from a moment: how long until she touches something, takes the ground or is caught under a bridge, and what it
+ * Time in hand from a moment: how long until the boat touches something, takes the ground or is caught under a bridge, and what it
  * is; null if nothing within a minute.
  *
  * @param hands whether the controls stay as they are, or go to neutral

@@ -16,11 +16,11 @@ export interface Variation {
   readonly late: number;
   /** Thrust of every propeller astern times this. */
   readonly asternTimes: number;
-  /** What the water of worked locks does to her times this: known to a half. */
+  /** What the water of worked locks does to the boat's times this: known to a half. */
   readonly waterTimes: number;
   /** Propellers turn the other way round, so that they walk to the other side. */
   readonly otherHand: boolean;
-  /** Wind from the other side of the berth she is to lie in, or of where she lies, just as far from ahead or astern. */
+  /** Wind from the other side of the berth the boat is to lie in, or of where it lies, just as far from ahead or astern. */
   readonly otherSide: boolean;
 }
 

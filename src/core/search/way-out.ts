@@ -5,7 +5,7 @@ import { escape, ESCAPES, type EscapeName } from './escapes';
 
 /**
  * Way out of a moment: kept open (an escape begun two seconds late clears everything with room to spare), only with
- * luck (nothing worse than a soft touch, or a firm one of her own berth, begun at once), or none.
+ * luck (nothing worse than a soft touch, or a firm one of the boat's own berth, begun at once), or none.
  */
 export type WayOutGrade = 'open' | 'luck' | 'none';
 
@@ -29,7 +29,7 @@ interface Tried {
 
 /**
  * Carries on as ordered for `late` seconds, then escapes; gives up once clearance is under `floor`, a touch is not soft,
- * a line is in a propeller, she takes the ground or is caught under a bridge.
+ * a line is in a propeller, the boat takes the ground or is caught under a bridge.
  */
 function attempt(
   about: Surroundings,
@@ -44,7 +44,7 @@ function attempt(
   const broken = () => {
     if (rollout.touchCount !== seen) {
       seen = rollout.touchCount;
-      // Her berth she came to lie against: there a firm touch is none that does harm.
+      // The boat's berth it came to lie against: there a firm touch is none that does harm.
       worse = rollout.touches.some(
         ({ grade, obstacle }) =>
           grade === 'hard' || (grade === 'firm' && !about.berth.has(obstacle)),

@@ -46,7 +46,7 @@ export function aheadResistance({ hull, friction }: Craft, density: number, spee
 }
 
 /**
- * Current by what a boat lying head to it pulls on her line, N: the speed at which she resists so much. `resists` gives N at
+ * Current by what a boat lying head to it pulls on its line, N: the speed at which it resists so much. `resists` gives N at
  * m/s and rises with it. Engine, wind and a second line have to be out of it.
  */
 export function currentByLine(pull: number, resists: (speed: number) => number): Reading {

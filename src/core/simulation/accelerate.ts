@@ -6,12 +6,12 @@ import { NOW } from './scratch';
 
 /**
  * M ν̇ + C(ν)ν = force, solved for ν̇ into rates[U…R]. Rigid mass moves over the reference current with
- * (u, v, r); added mass with (ur, vr, r), the velocity through the water where she is:
+ * (u, v, r); added mass with (ur, vr, r), the velocity through the water where the boat is:
  *   m1 u̇ = X + r Q,  m2 v̇ + m23 ṙ = Y − r P,  I ṙ + m23 v̇ = N − ur Q_A + vr P_A − u m x_G r
  *   Q = m(v + x_G r) + a22 vr + a23 r,  P = m u + a11 ur,  Q_A = a22 vr + a23 r,  P_A = a11 ur
  *
  * @param now columns NOW
- * @param stick what friction holds her back by (columns STICK), null if nothing does
+ * @param stick what friction holds it back by (columns STICK), null if nothing does
  */
 export function accelerate(
   rates: Float64Array,

@@ -71,7 +71,7 @@ function depthByLocks(
 /** Is anything known of how deep it is? */
 export const sounded = ({ bottom, depth }: Depths): boolean => bottom !== null || depth < Infinity;
 
-/** Squat at her speed through the water, m: for ships, upper side for small craft. */
+/** Squat at the boat's speed through the water, m: for ships, upper side for small craft. */
 function squatOf(motion: Float64Array, { craft, environment }: World): number {
   const { mass, waterlineLength, beam, draught } = craft.spec.hull;
   const full = mass / (environment.waterDensity * waterlineLength * beam * draught);
@@ -80,7 +80,7 @@ function squatOf(motion: Float64Array, { craft, environment }: World): number {
   return squat(Math.min(1, full), Math.sqrt(u * u + v * v), environment.confined);
 }
 
-/** Least water under a boat that lies still at a pose and moment, m: negative where she is aground. */
+/** Least water under a boat that lies still at a pose and moment, m: negative where it is aground. */
 export function leastUnder(
   { keel }: Craft,
   depths: Depths,
@@ -102,7 +102,7 @@ export function leastUnder(
 }
 
 /**
- * Water under everything of her that may take the ground, m, into the scratch, with the least of it and where; held over the step.
+ * Water under everything of the boat that may take the ground, m, into the scratch, with the least of it and where; held over the step.
  * Waves are out.
  */
 export function soundKeel(motion: Float64Array, { world, state, scratch: s }: Vessel): void {
@@ -142,8 +142,8 @@ export function soundKeel(motion: Float64Array, { world, state, scratch: s }: Ve
 }
 
 /**
- * Bottom under her: everything pressed into it bears by the buoyancy lost there, all of it no more than her weight, and rubs against
- * the way it goes over the ground (Coulomb, held as touches are). Heave, trim and heel are out: a slope does not push her off.
+ * Bottom under the boat: everything pressed into it bears by the buoyancy lost there, all of it no more than its weight, and rubs against
+ * the way it goes over the ground (Coulomb, held as touches are). Heave, trim and heel are out: a slope does not push it off.
  */
 export function addBottom(force: Float64Array, { world, scratch: s }: Vessel): void {
   const { craft, environment } = world;

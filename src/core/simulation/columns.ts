@@ -13,7 +13,7 @@ export const MOST_PADDLES = 12;
 const MOST_ENGINES = 4;
 const MOST_THRUSTERS = 2;
 
-/** Columns of every record. Heading is unwrapped; clearance is to the nearest thing that is not her berth. */
+/** Columns of every record. Heading is unwrapped; clearance is to the nearest thing that is not the boat's berth. */
 export const OWN_COLUMNS = [
   'time',
   'x',
@@ -77,7 +77,7 @@ export interface Trace extends Readonly<Record<OwnColumn, Column>> {
   readonly thrusters: readonly Column[];
   /** Lines hands may tend. */
   readonly lines: readonly LineColumns[];
-  /** Water under her, m, where the depth is known. */
+  /** Water under the boat, m, where the depth is known. */
   readonly underKeel: Column | null;
   readonly others: readonly PoseColumns[];
   readonly locks: readonly LockColumns[];
@@ -111,7 +111,7 @@ const WHOLE: Layout = {
 /** The locks a record tells of. */
 export const locksOf = ({ gates }: World) => (gates?.locks ?? []).slice(0, MOST_LOCKS);
 
-/** How many of her lines, and of the others', are told of. */
+/** How many of the boat's lines, and of the others', are told of. */
 function recorded(world: World): number {
   const tended = world.lines.tended || othersOf(world).some((other) => other.world.lines.tended);
   return tended ? Math.min(lineCount(world), MOST_LINES) : 0;

@@ -25,7 +25,7 @@ interface Tie extends Omit<LineSpec, 'shoreX' | 'shoreY'> {
   readonly otherY: number;
 }
 
-/** A line to the only other boat, at (otherX, otherY) of her. */
+/** A line to the only other boat, at (otherX, otherY) of it. */
 const tie = ({ otherX = 0, otherY = 0, ...spec }: Partial<Tie>): LineSpec => ({
   boatX: 0,
   boatY: 0,

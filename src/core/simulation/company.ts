@@ -38,7 +38,7 @@ export interface Pair {
 export interface Company {
   readonly vessels: readonly Vessel[];
   readonly pairs: readonly Pair[];
-  /** Columns GROUND of each boat at the stage in hand, and where she is at it. */
+  /** Columns GROUND of each boat at the stage in hand, and where it is at it. */
   readonly grounds: readonly Float64Array[];
   readonly at: Float64Array[];
   readonly rates: Float64Array;
@@ -47,7 +47,7 @@ export interface Company {
 /** Friction of one hull or fender on another's side. Judgement, ± a third. */
 const HULL_FRICTION = 0.3;
 
-/** What boat `other` is to lines of boat `boat`: her ON. The others are counted in the order of all. */
+/** What boat `other` is to lines of boat `boat`: its ON. The others are counted in the order of all. */
 export function onOf(boat: number, other: number): number {
   return other < boat ? other + 1 : other;
 }
@@ -112,7 +112,7 @@ export function lookAll(company: Company, dt: number): void {
   const { vessels, pairs, rates, at } = company;
   rates.fill(0);
   for (let i = 0; i < vessels.length; i++) at[i] = vessels[i]!.state.motion;
-  // Lines to the others are looked at as she is seen now.
+  // Lines to the others are looked at as the boat is seen now.
   seeAll(company);
   for (let i = 0; i < vessels.length; i++) {
     const vessel = vessels[i]!;

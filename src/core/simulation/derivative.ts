@@ -19,7 +19,7 @@ import { PSI, R, U, V, X, Y } from './state';
 import { AGAIN, CLOCK, NOW, UNDER } from './scratch';
 import type { Vessel } from './vessel';
 
-/** Her heading's sine and cosine in the row. */
+/** The boat's heading's sine and cosine in the row. */
 export function turnGround(ground: Float64Array, turn: Float64Array, motion: Float64Array): void {
   turn[TURN.ANGLE] = motion[PSI]!;
   sineCosine(turn);
@@ -41,7 +41,7 @@ export function setGround(ground: Float64Array, motion: Float64Array, water: Flo
   ground[GROUND.YAW] = motion[R]!;
 }
 
-/** Her place and velocity over the ground into the scratch's row. */
+/** The boat's place and velocity over the ground into the scratch's row. */
 export function placeOnGround(motion: Float64Array, { world, scratch: s }: Vessel): void {
   turnGround(s.ground, s.turn, motion);
   setGround(s.ground, motion, world.environment.row);

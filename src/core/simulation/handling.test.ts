@@ -28,7 +28,7 @@ function after(
     turned: motion[PSI]! / DEG,
     rate: motion[R]! / DEG,
     way: motion[U]!,
-    // Sideways travel of the stern to starboard; she starts heading north at the origin.
+    // Sideways travel of the stern to starboard; the boat starts heading north at the origin.
     stern: motion[X]! + STERN_X * Math.sin(motion[PSI]!),
   };
 }

@@ -103,7 +103,7 @@ describe('A2 port mirrors starboard when the propeller is mirrored too', () => {
       );
     });
     expect(worst).toBeLessThan(1e-9);
-    // She did run into the wall: without it she would be far beyond.
+    // The boat did run into the wall: without it it would be far beyond.
     expect(Math.max(...starboard.map((m) => m[Y]!))).toBeLessThan(9);
     expect(starboard.some((m, i) => i > 0 && Math.abs(m[U]! - starboard[i - 1]![U]!) > 0.05)).toBe(
       true,

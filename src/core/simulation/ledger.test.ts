@@ -5,7 +5,7 @@ import { kineticEnergy, Ledger, WORKS, X, Y, type Work } from './';
 
 const body = bareBody(REFERENCE_HULL);
 
-/** Runs a rig with books kept, and gives them back with the change of her energy. */
+/** Runs a rig with books kept, and gives them back with the change of the boat's energy. */
 function booked(r: Rig, seconds: number) {
   const ledger = new Ledger();
   const before = kineticEnergy(r.state, r.world.craft);
@@ -41,7 +41,7 @@ describe('a ledger', () => {
     const { idleRps } = boat.drives[0]!;
     Object.assign(r.state.engines[0]!, { orderedGear: 1, engaged: 1, rps: idleRps });
     const { of, change, total } = booked(r, 10);
-    // At most its pull from rest along the way she went: it falls as she gathers way.
+    // At most its pull from rest along the way the boat went: it falls as it gathers way.
     const share = of('propellers') / (900 * r.state.motion[Y]!);
     expect(share).toBeGreaterThan(0.4);
     expect(share).toBeLessThan(1);
@@ -61,7 +61,7 @@ describe('a ledger', () => {
     };
     const r = rig(body, { lines: [line], u: 0.5 });
     const { of, change, total } = booked(r, 1.1);
-    // Near the furthest point: most of her energy stands in the line.
+    // Near the furthest point: most of the boat's energy stands in the line.
     expect(of('lines')).toBeLessThan(
       -0.5 * Math.abs(kineticEnergy(rig(body, { u: 0.5 }).state, r.world.craft)),
     );
@@ -113,7 +113,7 @@ describe('a ledger', () => {
       ledger.sum(6);
       return ledger.work[hull]!;
     };
-    // Six seconds at a sixth: the power of the last stage alone, as she stood still at the others.
+    // Six seconds at a sixth: the power of the last stage alone, as the boat stood still at the others.
     expect(booked(true)).toBeCloseTo(2 * 180, 9);
     expect(booked(false)).toBeCloseTo(2 * 140, 9);
   });

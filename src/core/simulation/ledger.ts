@@ -1,7 +1,7 @@
 import { STICK } from '../holding';
 import { R, U, V } from './state';
 
-/** What does work on her, as it is booked; velocities are through the reference current, and so is the work. */
+/** What does work on the boat, as it is booked; velocities are through the reference current, and so is the work. */
 export const WORKS = [
   'hull',
   'keel and fins',
@@ -25,7 +25,7 @@ const WEIGHT = [1 / 6, 2 / 6, 2 / 6, 1 / 6];
 const START = 0;
 const MIDDLE = 1;
 
-/** Books of the work done on her, J by `WORKS`; a run keeps them only if it is asked to. */
+/** Books of the work done on the boat, J by `WORKS`; a run keeps them only if it is asked to. */
 export class Ledger {
   readonly work = new Float64Array(COUNT);
   private readonly power = new Float64Array(STAGES * COUNT);
@@ -76,7 +76,7 @@ export class Ledger {
     return along(this.forces.subarray(at, at + 3), motion);
   }
 
-  /** Friction that holds her back by how fast she changes pushes with −S ν̇. */
+  /** Friction that holds the boat back by how fast it changes pushes with −S ν̇. */
   noteStick(stick: Float64Array, rates: Float64Array, motion: Float64Array): void {
     const du = rates[U]!;
     const dv = rates[V]!;

@@ -31,7 +31,7 @@ interface Moored {
   readonly others: readonly { readonly world: { readonly craft: Craft } }[];
 }
 
-/** A bound on what a unit force at (x, y) of her moves there, 1/kg. */
+/** A bound on what a unit force at (x, y) of the boat moves there, 1/kg. */
 function lightnessAt({ mass }: Craft, x: number, y: number): number {
   return 1 / Math.min(mass.m11, mass.m22) + (x * x + y * y) / mass.m33;
 }
@@ -91,7 +91,7 @@ function addRate({ world, scratch, others }: Moored, rows: Float64Array, i: numb
 }
 
 /**
- * Looks how line `i` lies, into `span`: can it come to pull within so many seconds? Not where it is slack by more than she
+ * Looks how line `i` lies, into `span`: can it come to pull within so many seconds? Not where it is slack by more than the boat
  * goes, and is taken in. `spanOf` written out but for what is not asked for.
  */
 function mayPull(
@@ -126,11 +126,11 @@ function mayPull(
 }
 
 /**
- * Which of her lines may pull within the coming step, into `pulling`, and how fast they can act, 1/s, into `lineRates`: the
+ * Which of the boat's lines may pull within the coming step, into `pulling`, and how fast they can act, 1/s, into `lineRates`: the
  * firmest one's spring, and all of them with their damping. One that hangs too slack to come taut is left out; one that is
- * on nothing does not count. How she lies over the place, and as the others see her, stands in `views`.
+ * on nothing does not count. How it lies over the place, and as the others see it, stands in `views`.
  *
- * @param seconds the step, s; nought while it is not known how she lies: then every line counts
+ * @param seconds the step, s; nought while it is not known how it lies: then every line counts
  */
 export function setLineRates(vessel: Moored, seconds: number): void {
   const { lines } = vessel.world;

@@ -13,7 +13,7 @@ import { groundOf, pointOnWater } from './readings';
 import type { SimState } from './state';
 import { othersOf, type LineAt, type World } from './world';
 
-/** How many lines there are, hers and those of the other boats. */
+/** How many lines there are, the boat's and those of the other boats. */
 export function lineCount(world: World): number {
   return world.where?.length ?? world.lines.count;
 }
@@ -23,7 +23,7 @@ export function lineAt(world: World, line: number): LineAt {
   return world.where?.[line] ?? { boat: 0, row: line };
 }
 
-/** One of the boats of a world: 0 is she, then the others in their order. */
+/** One of the boats of a world: 0 is it, then the others in their order. */
 export function boatOf(
   state: SimState,
   world: World,
@@ -33,7 +33,7 @@ export function boatOf(
   return { state: state.others[boat - 1]!, world: othersOf(world)[boat - 1]!.world };
 }
 
-/** The state of one of the boats: 0 is she. */
+/** The state of one of the boats: 0 is it. */
 function stateOf(state: SimState, boat: number): SimState {
   return boat === 0 ? state : state.others[boat - 1]!;
 }
@@ -76,7 +76,7 @@ export function boatOn(boat: number, on: number): number {
   return on - 1 < boat ? on - 1 : on;
 }
 
-/** Where a line's other end is, m east and north; that on another boat goes with her. */
+/** Where a line's other end is, m east and north; that on another boat goes with it. */
 export function lineEnd(
   state: SimState,
   world: World,

@@ -44,7 +44,7 @@ export function locksThere(
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
-/** Puts every leaf where it stands by now, in all that is looked at for what she may touch. */
+/** Puts every leaf where it stands by now, in all that is looked at for what the boat may touch. */
 export function setLeaves({ gates, obstacles, shore }: World, states: readonly LockState[]): void {
   if (!gates) return;
   const { leaves, locks, first } = gates;
@@ -86,7 +86,7 @@ export function floatsAt(world: World, states: readonly LockState[], x: number, 
   return world.gates ? levelThere(world.gates.locks, states, x, y) : 0;
 }
 
-/** A cill stands in the way once the chamber's water is below it, unless somebody lies over it: she hangs there. */
+/** A cill stands in the way once the chamber's water is below it, unless somebody lies over it: the boat hangs there. */
 function lookAtCills(state: SimState, world: World): void {
   const { gates, others = [] } = world;
   gates!.locks.forEach((sited, k) => {
@@ -113,7 +113,7 @@ function inAnyChamber(locks: readonly SitedLock[], x: number, y: number): boolea
 }
 
 /**
- * Works the locks on by `dt`, leaves and all. What she lies on rises or falls: her lines to the shore lead higher or lower by as
+ * Works the locks on by `dt`, leaves and all. What the boat lies on rises or falls: its lines to the shore lead higher or lower by as
  * much.
  */
 export function advanceLocks(state: SimState, world: World, dt: number): void {
@@ -142,7 +142,7 @@ function workGates(state: SimState, world: World, { locks }: LocksThere, dt: num
   });
 }
 
-/** How she lies in a lock's chamber; null where her middle is not in it. */
+/** How the boat lies in a lock's chamber; null where its middle is not in it. */
 export function lyingIn(
   sited: SitedLock,
   motion: Float64Array,
@@ -160,7 +160,7 @@ export function lyingIn(
 }
 
 /**
- * How deep hangs what lies over a lock's upper cill of a boat at a pose, m: a fin amidships does not count while only her stern does.
+ * How deep hangs what lies over a lock's upper cill of a boat at a pose, m: a fin amidships does not count while only its stern does.
  *
  * @param keel rows of KEEL
  */
@@ -185,11 +185,11 @@ export function draughtOverCill(
   return deepest;
 }
 
-/** A ground paddle's jet lays her aside by her end towards the upper gates: so much of her length off her middle. Judgement. */
+/** A ground paddle's jet lays the boat's aside by its end towards the upper gates: so much of its length off its middle. Judgement. */
 const JET_ARM = 0.3;
 /** Farther from a lock than this the water about it is not looked at, m. */
 const ABOUT_M = 150;
-/** What the water in a lock does to her in the step that begins now: a push, and whether it runs anywhere about. Held over the step. */
+/** What the water in a lock does to the boat in the step that begins now: a push, and whether it runs anywhere about. Held over the step. */
 export function senseLocks(
   motion: Float64Array,
   { world, state: { locks }, scratch: s, others }: Vessel,
@@ -228,7 +228,7 @@ export function senseLocks(
   lockPush[2] = (boat.bowUp ? 1 : -1) * JET_ARM * boat.length * aside;
 }
 
-/** Adds the water's velocity about a lock at every strip of her, body axes, to her current. */
+/** Adds the water's velocity about a lock at every strip of the boat, body axes, to its current. */
 export function addLockCurrents(
   motion: Float64Array,
   { world, state: { locks }, scratch: s, others }: Vessel,

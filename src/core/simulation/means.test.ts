@@ -153,7 +153,7 @@ describe('shelter', () => {
 
   it('turns a boat whose stern lies in it and bow does not', () => {
     const weather = { windFrom: Math.PI, windSpeed: 9 };
-    // Heading west, the wind from the south abeam to port; her stern in the lee of the shed.
+    // Heading west, the wind from the south abeam to port; the boat's stern in the lee of the shed.
     const at = { x: -1, y: 12, heading: -Math.PI / 2 };
     const half = rig(sloop(), { ...at, weather: { ...weather, windbreaks: shed } });
     const open = rig(sloop(), { ...at, weather });

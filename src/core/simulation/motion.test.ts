@@ -202,7 +202,7 @@ describe('D wind and current', () => {
       engine.throttle = 0.12;
       run(r, 90);
     }
-    // Through the water she does as she would without a current but for the still air; over the ground the difference.
+    // Through the water the boat does as it would without a current but for the still air; over the ground the difference.
     const through = hung.state.motion[U]!;
     expect(Math.abs(through / free.state.motion[U]! - 1)).toBeLessThan(0.05);
     const north = hung.state.motion[Y]!;

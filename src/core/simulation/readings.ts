@@ -29,7 +29,7 @@ export function pointOnWater(state: SimState, bx: number, by: number): { x: numb
   return { x: motion[X]! + bx * s + by * c, y: motion[Y]! + bx * c - by * s };
 }
 
-/** Where a place (m east and north) is aboard: ahead of her midships and to starboard, m. */
+/** Where a place (m east and north) is aboard: ahead of the boat's midships and to starboard, m. */
 export function pointAboard(state: SimState, x: number, y: number): { x: number; y: number } {
   const { motion } = state;
   const s = sin(motion[PSI]!);
@@ -47,14 +47,14 @@ export function kineticEnergy({ motion }: SimState, { mass }: Craft): number {
   return 0.5 * (mass.m11 * u * u + mass.m22 * v * v + mass.m33 * r * r) + mass.m23 * v * r;
 }
 
-/** Writes her place and velocity over the ground into a row of columns GROUND. */
+/** Writes the boat's place and velocity over the ground into a row of columns GROUND. */
 export function setRow(ground: Float64Array, { motion }: SimState, { environment }: World): void {
   ground[GROUND.SIN] = sin(motion[PSI]!);
   ground[GROUND.COS] = cos(motion[PSI]!);
   setGround(ground, motion, environment.row);
 }
 
-/** Her place and velocity over the ground as a row of columns GROUND. */
+/** The boat's place and velocity over the ground as a row of columns GROUND. */
 export function groundOf(state: SimState, world: World): Float64Array {
   const ground = new Float64Array(GROUND_COLUMNS);
   setRow(ground, state, world);

@@ -22,7 +22,7 @@ import {
 
 // Exact checks A5, A6 and B1–B5, E2: reference point, scale, and motions with known solutions.
 
-/** Runs a craft through a hard minute and returns where the point `at` ahead of her origin is, and her heading. */
+/** Runs a craft through a hard minute and returns where the point `at` ahead of the boat's origin is, and its heading. */
 function track(craft: Craft, at: number, scale = 1): number[][] {
   const root = Math.sqrt(scale);
   const weather = { ...CALM, windFrom: 1.1, windSpeed: 7 * root };

@@ -17,18 +17,18 @@ import { MOTION_SIZE } from './state';
 import { othersOf, type World } from './world';
 
 /**
- * Wind on the boat during a step, as a row: water's velocity less the air's at her windage at each of
+ * Wind on the boat during a step, as a row: water's velocity less the air's at its windage at each of
  * three stages (m/s, east at 2 k and north at 2 k + 1); then the mean square of shelter and its forward
  * less its aft third, as shares of the open wind's; 1 once it has been worked out, as a steady open wind needs it but once.
  */
 export const AIR = { SLIP: 0, MEAN_SQUARE: 6, DIFFERENCE: 7, KNOWN: 8 } as const;
 const AIR_COLUMNS = 9;
 
-/** What she is doing at the stage in hand, as a row: velocity over the reference current and (R) through the water. */
+/** What the boat is doing at the stage in hand, as a row: velocity over the reference current and (R) through the water. */
 export const NOW = { U: 0, V: 1, R: 2, SIN: 3, COS: 4, DENSITY: 5, UR: 6, VR: 7 } as const;
 export const NOW_COLUMNS = 8;
 
-/** Water under her at the step in hand, m: the least, which row of KEEL has it, and the mean depth under the whole of her. */
+/** Water under the boat at the step in hand, m: the least, which row of KEEL has it, and the mean depth under the whole of it. */
 export const UNDER = { LEAST: 0, AT: 1, DEPTH: 2 } as const;
 
 /** How a stage comes by what acts slowly: looks at it, takes it from the first look at the middle, goes on from there. */
@@ -42,20 +42,20 @@ const CLOCK_COLUMNS = 4;
 export interface Scratch {
   /** Surge, sway, yaw: N, N, N·m. */
   readonly force: Float64Array;
-  /** What other boats do to her at the stage in hand: surge, sway, yaw. */
+  /** What other boats do to it at the stage in hand: surge, sway, yaw. */
   readonly outside: Float64Array;
   /**
-   * What acts slowly on her, as looked at at the start and in the middle of the piece; whether that will do for the rest of
+   * What acts slowly on the boat, as looked at at the start and in the middle of the piece; whether that will do for the rest of
    * the step's pieces; and how the stage in hand takes it (AGAIN).
    */
   readonly slow: Float64Array;
   slowly: boolean;
   again: number;
-  /** Columns RATES: how fast what acts on her can act in the step in hand. */
+  /** Columns RATES: how fast what acts on the boat can act in the step in hand. */
   readonly rates: Float64Array;
   /** Columns CLOCK. */
   readonly clock: Float64Array;
-  /** Columns TURN: her heading. */
+  /** Columns TURN: the boat's heading. */
   readonly turn: Float64Array;
   /** Columns STREAM. */
   readonly current: Float64Array;
@@ -71,10 +71,10 @@ export interface Scratch {
   readonly now: Float64Array;
   /** Columns GROUND. */
   readonly ground: Float64Array;
-  /** That, and how she is seen by each of the other boats. */
+  /** That, and how the boat is seen by each of the other boats. */
   readonly views: Float64Array[];
   readonly touch: TouchScratch;
-  /** Columns RATES of the lines, and working memory: how fast they can act; and what each moves at her end, 1/kg. */
+  /** Columns RATES of the lines, and working memory: how fast they can act; and what each moves at the boat's end, 1/kg. */
   readonly lineRates: Float64Array;
   readonly lightness: Float64Array;
   /** The lines that may pull in the step in hand (everyLine). */
@@ -89,14 +89,14 @@ export interface Scratch {
   /** Shallow-water multipliers of this step (SHALLOW), gaps to walls (GAPS). */
   readonly shallow: Float64Array;
   readonly gaps: Float64Array;
-  /** Water under each row of her KEEL, m, and columns UNDER. */
+  /** Water under each row of the boat's KEEL, m, and columns UNDER. */
   readonly gapsUnder: Float64Array;
   readonly under: Float64Array;
   /** Rates of change of the motion at the four stages. */
   readonly slopes: readonly [Float64Array, Float64Array, Float64Array, Float64Array];
   readonly at: Float64Array;
   /**
-   * Push of a chamber's water on her, body axes, and along and across the lock; its water's velocity at a place; whether water
+   * Push of a chamber's water on the boat, body axes, and along and across the lock; its water's velocity at a place; whether water
    * runs about the nearest lock (1), and its number.
    */
   readonly lockPush: Float64Array;

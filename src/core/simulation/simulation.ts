@@ -14,14 +14,14 @@ import { beginning, copyOf, othersOf, type World } from './world';
 const NOBODY: readonly Pair[] = [];
 
 /**
- * A boat in her water, and the other boats and locks of it, as they move: the only place that composes what acts. Whoever
+ * A boat in its water, and the other boats and locks of it, as they move: the only place that composes what acts. Whoever
  * wants to know how something moves makes one, lets it come to the present moment (`warmUp`), and takes it on step by step.
  * A step may be taken back to the moment last marked. SI, radians.
  */
 export class Simulation {
-  /** The boat herself. */
+  /** The boat itself. */
   readonly vessel: Vessel;
-  /** She and the other boats of her world; null where she is alone. */
+  /** The boat and the other boats of its world; null where it is alone. */
   private readonly company: Company | null;
   private mark: SimState | null = null;
 
@@ -36,12 +36,12 @@ export class Simulation {
     this.company = others.length > 0 ? companyOf([this.vessel, ...others]) : null;
   }
 
-  /** As it begins: she at a pose, everything else where the world has it. */
+  /** As it begins: the boat at a pose, everything else where the world has it. */
   static at(world: World, pose: StartPose, watching: Watching = {}): Simulation {
     return new Simulation(world, beginning(world, pose), watching);
   }
 
-  /** Works out what acts at this moment, without moving anything: what she lies against and hangs on stands in the readings. */
+  /** Works out what acts at this moment, without moving anything: what the boat lies against and hangs on stands in the readings. */
   warmUp(): void {
     const { vessel, company, state, world } = this;
     const { clock, slopes } = vessel.scratch;
@@ -98,7 +98,7 @@ export class Simulation {
     return forkOf(this.world, this.state, watching);
   }
 
-  /** Her place and velocity over the ground now, columns GROUND. */
+  /** The boat's place and velocity over the ground now, columns GROUND. */
   place(): Float64Array {
     placeOnGround(this.state.motion, this.vessel);
     return this.vessel.scratch.ground;
@@ -109,7 +109,7 @@ export class Simulation {
     return this.vessel.scratch.ground;
   }
 
-  /** Water under her now, columns UNDER. */
+  /** Water under the boat's now, columns UNDER. */
   sound(): Float64Array {
     const { scratch } = this.vessel;
     scratch.clock[CLOCK.TIME] = this.state.time;
@@ -122,12 +122,12 @@ export class Simulation {
     return this.vessel.scratch.under;
   }
 
-  /** What acts on her at the last look: surge, sway, yaw, N, N, N·m. */
+  /** What acts on the boat at the last look: surge, sway, yaw, N, N, N·m. */
   get force(): Float64Array {
     return this.vessel.scratch.force;
   }
 
-  /** What boats do to one another, two by two; the boat herself is number 0. */
+  /** What boats do to one another, two by two; the boat itself is number 0. */
   get pairs(): readonly Pair[] {
     return this.company?.pairs ?? NOBODY;
   }

@@ -4,7 +4,7 @@ import { rig, run, type Rig } from '../testing/rig';
 import { AGAIN, Ledger, kineticEnergy, orderEngine, orderRudder, TIMESTEP_S, X, Y } from './';
 import { derivative } from './derivative';
 
-/** A sloop pressed on a quay to starboard by the wind, her screw ahead and her wheel over against it. */
+/** A sloop pressed on a quay to starboard by the wind, the boat's screw ahead and its wheel over against it. */
 function pressed(inGear = true): Rig {
   const r = rig(sloop(), {
     weather: { windFrom: -Math.PI / 2, windSpeed: 6 },
@@ -42,7 +42,7 @@ describe('what acts slowly, while something touches', () => {
     expect(ends / steps).toBeGreaterThan(0.5);
     const fine = pressed();
     run(fine, 30, undefined, TIMESTEP_S / 8);
-    // She has gone some way along the quay.
+    // The boat has gone some way along the quay.
     expect(r.state.motion[Y]).toBeGreaterThan(3);
     expect(Math.abs(r.state.motion[X]! - fine.state.motion[X]!)).toBeLessThan(1e-3);
     expect(Math.abs(r.state.motion[Y]! - fine.state.motion[Y]!)).toBeLessThan(5e-3);

@@ -72,7 +72,7 @@ function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean
   const offset = hull[HULL.OFFSET]!;
   const middle = strips.x.length >> 1;
   const along = now[NOW.U]! - s.currentU[middle]!;
-  // Sideways speed of the hull's own middle, wherever she is described from.
+  // Sideways speed of the hull's own middle, wherever the boat is described from.
   const across = v + hull[HULL.LIFT_CENTRE]! * r - s.currentV[middle]!;
   const shallow = s.shallow[SHALLOW.RESISTANCE]!;
   work[WORK.DENSITY] = density;
@@ -83,7 +83,7 @@ function addHull(force: Float64Array, s: Scratch, craft: Craft, inField: boolean
     resistance(hull, friction, work);
     force[0]! += shallow * work[WORK.FORCE]!;
   } else {
-    // Two hulls share the wetted area and the weight, and drag her round as she turns.
+    // Two hulls share the wetted area and the weight, and drag the boat round as it turns.
     work[WORK.SURGE] = along + r * offset;
     resistance(hull, friction, work);
     const port = 0.5 * shallow * work[WORK.FORCE]!;
@@ -170,7 +170,7 @@ function addThrusters(force: Float64Array, s: Scratch, craft: Craft, stage: numb
   }
 }
 
-/** A ship by her published derivatives: hull, propeller and rudder in one. */
+/** A ship by its published derivatives: hull, propeller and rudder in one. */
 function addShip(force: Float64Array, s: Scratch, craft: Craft, stage: number): void {
   const { now, work } = s;
   const { sin: sines, cos: cosines, rps } = s.stages;
@@ -196,7 +196,7 @@ function addAir(force: Float64Array, s: Scratch, world: World, stage: number): v
   const sinPsi = now[NOW.SIN]!;
   const cosPsi = now[NOW.COS]!;
   const u = now[NOW.U]!;
-  // Through the air as her hull's middle goes.
+  // Through the air as the boat's hull's middle goes.
   const v = now[NOW.V]! + world.craft.hull[HULL.LIFT_CENTRE]! * now[NOW.R]!;
   const { air } = s;
   const { windage } = world.craft;
@@ -264,9 +264,9 @@ const MIDDLE = 3;
 
 /**
  * Adds what acts slowly at moment `stage` of the piece (0 start, 1 middle, 2 end): water and air, on hull, fins, drives,
- * blades, thrusters and topsides. What she is doing stands in NOW.
+ * blades, thrusters and topsides. What the boat is doing stands in NOW.
  *
- * @param inField whether the current differs along her
+ * @param inField whether the current differs along the boat
  */
 export function lookAtSlow(
   force: Float64Array,

@@ -60,7 +60,7 @@ export interface HelmState {
   active: boolean;
   /** Steers for the point rather than the heading. */
   forPoint: boolean;
-  /** With her stern to it, not her bow. */
+  /** With the boat's stern to it, not its bow. */
   sternFirst: boolean;
   heading: number;
   x: number;
@@ -84,9 +84,9 @@ export interface SimState {
   readonly helm: HelmState;
   /** Rows of columns LINE, one for each line that may change. */
   readonly lines: Float64Array;
-  /** The other boats of her world, in their order. */
+  /** The other boats of its world, in their order. */
   readonly others: readonly SimState[];
-  /** The locks of her world, in their order; the other boats have the same ones. */
+  /** The locks of the boat's world, in their order; the other boats have the same ones. */
   readonly locks: readonly LockState[];
 }
 
@@ -279,7 +279,7 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.x = from.helm.x;
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
-  // In water without her lines they are left out.
+  // In water without the boat's lines they are left out.
   if (to.lines.length > 0) to.lines.set(from.lines);
   if (to.locks.length > 0) copyLocksOver(to.locks, from.locks);
   // In water without them, what the others do is left behind.

@@ -8,7 +8,7 @@ import { timestep } from './timestep';
 import { senseSurroundings } from './surroundings';
 import { AIR, CLOCK } from './scratch';
 
-// What the boat feels about her at the start of a step, apart from how she answers it.
+// What the boat feels about it at the start of a step, apart from how it answers it.
 
 const boat = fleetCraft('quince').spec;
 
@@ -147,7 +147,7 @@ describe('a current that differs along her', () => {
     const r = rig(box, { weather: { currentSet: Math.PI / 2, currentSpeed: 1, current } });
     const h = 0.001;
     timestep(r, h);
-    // N = −½ρ C T ∫ x (kx)|kx| dx over her length, on 40,500 kg·m².
+    // N = −½ρ C T ∫ x (kx)|kx| dx over the boat's length, on 40,500 kg·m².
     const moment = -0.5 * 1025 * 0.8 * k * k * (half ** 4 / 2);
     // Twenty strips are half a per cent out.
     expect(Math.abs(r.state.motion[R]! / ((moment / 40500) * h) - 1)).toBeLessThan(0.01);

@@ -9,7 +9,7 @@ import { AIR, CLOCK, UNDER, type Scratch } from './scratch';
 import type { Vessel } from './vessel';
 import type { World } from './world';
 
-/** Shelter is looked at on the fore, middle and aft third of the boat, this share of her length apart. */
+/** Shelter is looked at on the fore, middle and aft third of the boat, this share of its length apart. */
 const THIRD = 1 / 3;
 
 function lookForShelter(motion: Float64Array, world: World, s: Scratch): number {
@@ -95,7 +95,7 @@ export function senseSurroundings(motion: Float64Array, vessel: Vessel): void {
 const SECTION_FULLNESS = 0.9;
 const MOST_BLOCKAGE = 0.7;
 
-/** Water squeezed past her in a channel flows 1/(1 − m) as fast, and drags with the square of it. */
+/** Water squeezed past the boat in a channel flows 1/(1 − m) as fast, and drags with the square of it. */
 function blockageFactor({ craft }: World, s: Scratch): number {
   const { beam, draught } = craft.spec.hull;
   const width = s.gaps[GAPS.PORT]! + s.gaps[GAPS.STARBOARD]! + beam;

@@ -40,7 +40,7 @@ function dragRate(motion: Float64Array, world: World, s: Scratch): number {
   return water * dragRates.water * speed + dragRates.air * airSpeed + dragRates.steady;
 }
 
-/** Works out how fast what acts on her can act within the step in hand. */
+/** Works out how fast what acts on the boat can act within the step in hand. */
 function setRates(motion: Float64Array, world: World, s: Scratch): void {
   const { rates, touch } = s;
   const drag = dragRate(motion, world, s);
@@ -100,7 +100,7 @@ export function cutStep({ clock }: Scratch, rates: Float64Array): number {
   return pieces;
 }
 
-/** Carries her actuators over the piece in hand. */
+/** Carries the boat's actuators over the piece in hand. */
 export function beginPiece({ state, world, scratch: s }: Vessel): void {
   const piece = s.clock[CLOCK.PIECE]!;
   s.stages.span[0] = piece;
@@ -114,14 +114,14 @@ export function endPiece(vessel: Vessel): void {
   s.clock[CLOCK.TIME]! += s.clock[CLOCK.PIECE]!;
   state.time = s.clock[CLOCK.TIME]!;
   if (world.lines.tended) {
-    // As she is at the last stage, a hair from where the piece ends.
+    // As the boat is at the last stage, a hair from where the piece ends.
     tendLines(state.lines, world.lines, s.tension, s.views, s.span, s.clock[CLOCK.PIECE]!);
   }
   if (watch && s.touch.count > 0) watch.see(vessel);
 }
 
 /**
- * One step of `dt` seconds (at most TIMESTEP_S, not past the next actuator event) of one boat by herself, in place.
+ * One step of `dt` seconds (at most TIMESTEP_S, not past the next actuator event) of one boat by itself, in place.
  * Classical fourth-order Runge–Kutta; substeps while something is near or a line is stiff. After each
  * substep `watch` sees the touches, for the record. No objects are made but in a joystick's look.
  */
@@ -131,7 +131,7 @@ export function timestep(vessel: Vessel, dt: number): void {
   goThrough(vessel);
 }
 
-/** Goes through the step that has been begun, by itself: in as many pieces as what acts on her asks for. */
+/** Goes through the step that has been begun, by itself: in as many pieces as what acts on the boat's asks for. */
 export function goThrough(vessel: Vessel): void {
   const { scratch } = vessel;
   const pieces = cutStep(scratch, scratch.rates);
@@ -150,7 +150,7 @@ const MOMENT = [0, 1, 1, 2];
 const SECOND_LOOK = 2;
 const LAST_LOOK = 3;
 
-/** Where she is at stage `k` of the piece in hand; the clock says when. */
+/** Where the boat is at stage `k` of the piece in hand; the clock says when. */
 export function setStage(motion: Float64Array, s: Scratch, k: number): Float64Array {
   const { clock, at } = s;
   const span = SHARE[k]! * clock[CLOCK.PIECE]!;
@@ -168,7 +168,7 @@ function againAt(k: number, s: Scratch): number {
   return k === LAST_LOOK && s.stages.straight ? AGAIN.END : AGAIN.NOT;
 }
 
-/** Her rates of change at stage `k`, where setStage has put her. */
+/** The boat's rates of change at stage `k`, where setStage has put it. */
 export function setSlope(at: Float64Array, vessel: Vessel, k: number): void {
   const { scratch: s, ledger } = vessel;
   ledger?.begin(k);
@@ -177,7 +177,7 @@ export function setSlope(at: Float64Array, vessel: Vessel, k: number): void {
   s.again = AGAIN.NOT;
 }
 
-/** Carries her to the end of the piece in hand by the rates of its four stages. */
+/** Carries the boat to the end of the piece in hand by the rates of its four stages. */
 export function finishPiece({ state: { motion }, scratch: s, ledger }: Vessel): void {
   const [k1, k2, k3, k4] = s.slopes;
   const h = s.clock[CLOCK.PIECE]!;

@@ -64,8 +64,8 @@ export class TraceWriter {
     this.where = this.trace.lines.map((_, k) => lineAt(world, k));
   }
 
-  /** @param underKeel water under her, m; kept where the depth is known
-   * @param now with her place over the ground, and the lines' tensions, as they stand */
+  /** @param underKeel water under the boat, m; kept where the depth is known
+   * @param now with its place over the ground, and the lines' tensions, as they stand */
   write(now: Simulation, clearance: number, underKeel: number): void {
     const { ground, state } = now;
     if (this.length >= this.capacity) return;

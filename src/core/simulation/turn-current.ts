@@ -5,7 +5,7 @@ import { PSI, U, V, type SimState } from './state';
 import { othersOf, type World } from './world';
 
 /**
- * Lets the current set otherwise from this moment on, m/s east and north, for her and for the other boats. What moves
+ * Lets the current set otherwise from this moment on, m/s east and north, for the boat and for the other boats. What moves
  * over the ground goes on as it did: only its way through the water becomes another.
  */
 export function setCurrent(state: SimState, world: World, east: number, north: number): void {

@@ -5,18 +5,18 @@ import { makeScratch, type Scratch } from './scratch';
 import type { SimState } from './state';
 import type { World } from './world';
 
-/** One boat under way: her surroundings, her state, and working memory of her own. */
+/** One boat under way: its surroundings, its state, and working memory of its own. */
 export interface Vessel {
   readonly world: World;
   readonly state: SimState;
   readonly scratch: Scratch;
-  /** Rows of columns LINE of her lines: the state's own where they may change. */
+  /** Rows of columns LINE of the boat's lines: the state's own where they may change. */
   readonly rows: Float64Array;
-  /** Is shown her touches; nobody if null. */
+  /** Is shown the boat's touches; nobody if null. */
   readonly watch: TouchWatch | null;
-  /** Books of the work done on her, if somebody keeps them. */
+  /** Books of the work done on the boat, if somebody keeps them. */
   readonly ledger: Ledger | null;
-  /** The other boats in the same water, in the order that ON of her lines counts them. */
+  /** The other boats in the same water, in the order that ON of its lines counts them. */
   others: readonly Vessel[];
 }
 
@@ -25,7 +25,7 @@ export interface TouchWatch {
   see(vessel: Vessel): void;
   /**
    * The same of touches between two boats. `acts` has them in the frame of the one taken as the place: that is the
-   * boat herself if `turned`, else the other.
+   * boat itself if `turned`, else the other.
    */
   seeBoat?(vessel: Vessel, other: World, acts: Between, turned: boolean): void;
   save?(): void;
@@ -38,7 +38,7 @@ export interface Watching {
   readonly ledger?: Ledger | null;
 }
 
-/** A boat alone in her water, with fresh working memory. */
+/** A boat alone in its water, with fresh working memory. */
 export function vesselOf(
   world: World,
   state: SimState,

@@ -13,15 +13,15 @@ export interface World {
   /** The obstacles as the step reads them. */
   readonly shore: ObstacleSet;
   readonly lines: Lines;
-  /** What she may pass under; nothing if not given. */
+  /** What the boat may pass under; nothing if not given. */
   readonly bridges?: readonly Bridge[];
   /** Where one climbs up from the water or down to it; nowhere if not given. */
   readonly ladders?: readonly Ladder[];
   /** Its locks, whose leaves are among the obstacles; none if not given. */
   readonly gates?: LocksThere;
-  /** Other boats that give way, in the order her lines' ON counts them; none if not given. */
+  /** Other boats that give way, in the order its lines' ON counts them; none if not given. */
   readonly others?: readonly OtherBoat[];
-  /** Where each line of the plan is to be found; all are hers, in their order, if not given. */
+  /** Where each line of the plan is to be found; all are the boat's, in their order, if not given. */
   readonly where?: readonly LineAt[];
 }
 
@@ -33,7 +33,7 @@ export interface LocksThere {
   readonly first: number;
 }
 
-/** Something she may pass under, and people may walk over: its outline, and the room under it over level nought, m. */
+/** Something the boat may pass under, and people may walk over: its outline, and the room under it over level nought, m. */
 export interface Bridge {
   readonly name: string;
   readonly outline: FlatPoints;
@@ -49,7 +49,7 @@ export interface Ladder {
   readonly y: number;
 }
 
-/** A boat that lies on her own lines in the same water, without a plan of her own. */
+/** A boat that lies on its own lines in the same water, without a plan of its own. */
 export interface OtherBoat {
   readonly id: string;
   readonly name: string;
@@ -57,7 +57,7 @@ export interface OtherBoat {
   readonly world: World;
 }
 
-/** A line's boat (0: she; k: the kth of the others), and its place among that boat's lines. */
+/** A line's boat (0: it; k: the kth of the others), and its place among that boat's lines. */
 export interface LineAt {
   readonly boat: number;
   readonly row: number;
@@ -66,7 +66,7 @@ export interface LineAt {
 export const othersOf = ({ others }: World): readonly OtherBoat[] => others ?? NOBODY;
 const NOBODY: readonly OtherBoat[] = [];
 
-/** She at a pose, her lines as they are rigged, and the other boats of her world where they lie as it begins. */
+/** The boat at a pose, its lines as they are rigged, and the other boats of its world where they lie as it begins. */
 export function beginning(world: World, pose: StartPose): SimState {
   const locks = (world.gates?.locks ?? []).map(({ begins }) => copyLock(begins));
   const others = othersOf(world).map((other) =>

@@ -6,7 +6,7 @@ const NEVER = { is: 'after', time: 400 } as const;
 
 export const orderAt = (after: number, order: Order) => ({ after, order });
 
-/** The sloop in the chamber, 9 m long: her bow to the upper gates, kept off them. */
+/** The sloop in the chamber, 9 m long: the boat's bow to the upper gates, kept off them. */
 export function inLock(
   orders: readonly ReturnType<typeof orderAt>[],
   rest: Partial<RunInput> = {},

@@ -119,7 +119,7 @@ export const swingGates = (
   leaf: LockSide | 'both' = 'both',
 ): Order => ({ do: 'gates', lock: 0, end, leaf, to, by });
 
-/** A small boat as a lock sees her. */
+/** A small boat as a lock sees it. */
 export const SMALL_BOAT: LockedBoat = {
   length: 9,
   beam: 2.1,

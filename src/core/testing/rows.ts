@@ -9,7 +9,7 @@ export function workRow(set: Partial<Record<keyof typeof WORK, number>>): Float6
   return row;
 }
 
-/** What she is doing, in water at rest. */
+/** What the boat is doing, in water at rest. */
 export function nowRow(u: number, v: number, r: number): Float64Array {
   const row = new Float64Array(NOW_COLUMNS);
   row[NOW.U] = row[NOW.UR] = u;

@@ -121,7 +121,7 @@ export function trialRps(s: TankerSize): number {
 }
 
 /**
- * The tanker as the general model sees her: outline, displacement and places as published, everything else by
+ * The tanker as the general model sees the boat: outline, displacement and places as published, everything else by
  * the class estimates of a full ship; or with the published derivatives.
  */
 export function tanker(s: TankerSize, published: boolean): BoatSpec {

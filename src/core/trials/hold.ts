@@ -18,12 +18,12 @@ import {
 import { CALM, hasDrive, OpenWater } from './open-water';
 import { greatestWind, heldFor, STRONGEST_MPS } from './wind';
 
-/** What else holds her against a wind abeam, m/s: Infinity up to a storm, nought never, null without the means. */
+/** What else holds the boat against a wind abeam, m/s: Infinity up to a storm, nought never, null without the means. */
 export interface HoldsHer {
-  /** The joystick pushed over against it from rest, twisted to keep her heading: she is where she was, and still abeam of it, `seconds` on. */
+  /** The joystick pushed over against it from rest, twisted to keep the boat's heading: it is where it was, and still abeam of it, `seconds` on. */
   readonly joystick: number | null;
   readonly seconds: number;
-  /** Idling ahead on a spring from amidships led aft, with the wheel that does best: she still lies alongside. */
+  /** Idling ahead on a spring from amidships led aft, with the wheel that does best: the boat still lies alongside. */
   readonly spring: number | null;
   readonly springSeconds: number;
 }
@@ -42,20 +42,20 @@ export interface OnSpring {
 /** Forward of midships, lengths: the cleat amidships. */
 const CLEAT = 0.02;
 const FENDER_M = 0.3;
-/** Lying alongside: neither end further off the quay, nor she further along it, lengths. */
+/** Lying alongside: neither end further off the quay, nor the boat further along it, lengths. */
 const OFF_LENGTHS = 0.12;
 const ALONG_LENGTHS = 0.25;
 /** A bow blown off by this much is not held, rad. */
 const BLOWN_OFF = 0.35;
 
-/** Alongside a quay on a midship spring led aft, idling ahead with the wheel off the quay, the wind off it: is she held? */
+/** Alongside a quay on a midship spring led aft, idling ahead with the wheel off the quay, the wind off it: is the boat held? */
 export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
   const { length, beam } = craft.spec.hull;
   const side = beam / 2 + FENDER_M;
   const far = 10 * length;
   const corners = Float64Array.from([-far, -side - 4, -far, -side, far, -side, far, -side - 4]);
   const quay = solidObstacle('quay', 'quay', corners, { friction: 0.35, stiffness: 1e6 });
-  // Heading east along a quay to the south: her starboard side.
+  // Heading east along a quay to the south: the boat's starboard side.
   const across = FENDER_M + 0.2;
   const along = (CLEAT + by.led) * length;
   const spring = {
@@ -97,13 +97,13 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
   );
 }
 
-/** Polyester or nylon of a size for her, as on the bench: a tenth of her weight stretches it by eight per cent. ± 50 %. */
+/** Polyester or nylon of a size for the boat, as on the bench: a tenth of its weight stretches it by eight per cent. ± 50 %. */
 export const STIFFNESS_PER_KG = 12;
 export const DAMPING_PER_KG = 0.08;
 const WHEELS = [0, 0.3, 0.7, 1];
 const SPRING_S = 90;
 
-/** A hand on the joystick looks up twice a second, and twists against what she is off and still turning. */
+/** A hand on the joystick looks up twice a second, and twists against what the boat is off and still turning. */
 const LOOKS_S = 0.5;
 const FULL_TWIST = 0.5;
 const MEETS_S = 1.5;
@@ -120,7 +120,7 @@ function joystickHolds(craft: Craft, wind: number, seconds: number): boolean {
   return water.x <= 0 && Math.abs(water.heading) < BLOWN_OFF;
 }
 
-/** In what wind it first fails, m/s: blown far enough she may lie still again somewhere, which is no holding. */
+/** In what wind it first fails, m/s: blown far enough the boat may lie still again somewhere, which is no holding. */
 const RISES = 1.2;
 const HALVINGS = 4;
 const LEAST_MPS = 1;
@@ -137,7 +137,7 @@ function firstFailing(holds: (wind: number) => boolean): number {
   return bisect(holds, good, bad, HALVINGS).low;
 }
 
-/** What holds her against a wind abeam besides bow thruster and a burst: the joystick, and a spring motored on. */
+/** What holds the boat against a wind abeam besides bow thruster and a burst: the joystick, and a spring motored on. */
 export function holdsHer(craft: Craft): HoldsHer {
   const seconds = heldFor(craft);
   const { mass } = craft.spec.hull;

@@ -1,14 +1,14 @@
 import type { Craft } from '../boat';
 import { cos, sin } from '../math';
 
-/** Breadth, across the heading a turning boat has at first, of the water her outline covers. */
+/** Breadth, across the heading a turning boat has at first, of the water its outline covers. */
 export class Lane {
   private least = Infinity;
   private most = -Infinity;
   private readonly sin: number;
   private readonly cos: number;
 
-  /** @param heading her first, rad */
+  /** @param heading the boat first, rad */
   constructor(
     private readonly craft: Craft,
     heading: number,

@@ -129,11 +129,11 @@ export class OpenWater {
 /** Share of the range above idle a handler calls half. */
 export const HALF = 0.5;
 const FIRM_THROTTLE = 0.6;
-/** Pushing with more of her weight than this is not firm but hard. */
+/** Pushing with more of the boat's weight than this is not firm but hard. */
 const FIRM_SHARE = 0.02;
 
 /**
- * Throttle of a firm burst: 60 %, or what pushes with a fiftieth of her weight astern if that is less, as
+ * Throttle of a firm burst: 60 %, or what pushes with a fiftieth of the boat's weight astern if that is less, as
  * nobody stops a strong light boat with 60 %.
  */
 export function firmThrottle(craft: Craft): number {
@@ -155,7 +155,7 @@ export function burst(craft: Craft, seconds: number): number {
   return response > 2 ? 4 * response : seconds;
 }
 
-/** Can she be driven, and steered? */
+/** Can the boat be driven, and steered? */
 export function hasDrive(craft: Craft): boolean {
   return craft.spec.drives.length > 0;
 }

@@ -2,7 +2,7 @@ import { fleetCraft } from '@/document/testing/fleet';
 import { computePivots, computeSheet, pivotsOf, SHEET_WINDS_KN, type Sheet } from './';
 import { MPS_PER_KNOT } from '../units';
 
-// What any boat's sheet must hold, whatever her figures are. Three boats as unlike as the fleet has.
+// What any boat's sheet must hold, whatever its figures are. Three boats as unlike as the fleet has.
 
 const BOATS = ['quince', 'ottoline', 'long-measure'] as const;
 const told: Record<string, number[]> = {};
@@ -31,7 +31,7 @@ describe.each(BOATS)('the sheet of %s', (id) => {
 
   it('holds no figure that is not a number', () => {
     for (const [at, value] of everyNumber(sheets[id])) {
-      // Without limit: a wind she holds in anything; a throttle astern that never balances.
+      // Without limit: a wind the boat holds in anything; a throttle astern that never balances.
       const unbounded = /holds|extraAstern|walk/.test(at);
       if (Number.isNaN(value) || (!unbounded && !Number.isFinite(value)))
         throw new Error(`${at} is ${value}`);

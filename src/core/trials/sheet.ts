@@ -32,7 +32,7 @@ import {
   type ThrusterAt,
 } from './wind';
 
-/** What trials on open water say of a boat. SI, radians; null where she cannot do it. */
+/** What trials on open water say of a boat. SI, radians; null where it cannot do it. */
 export interface Sheet {
   /** Throttle of a firm burst, share of the range above idle. */
   readonly firm: number;
@@ -68,7 +68,7 @@ export interface Sheet {
   readonly holds: HoldsBow;
 }
 
-/** Winds and angles off the bow she is let go in. */
+/** Winds and angles off the bow the boat is let go in. */
 export const SHEET_WINDS_KN = [5, 10, 15, 20, 25] as const;
 const ANGLES = 13;
 /** Trials besides those in wind. */
@@ -150,7 +150,7 @@ export function computeSheet(
   };
 }
 
-/** Where she pivots, m forward of midships: at the first kick, in a steady turn ahead and astern; null where she does not turn. */
+/** Where the boat pivots, m forward of midships: at the first kick, in a steady turn ahead and astern; null where it does not turn. */
 export interface Pivots {
   readonly kick: number | null;
   readonly ahead: number | null;

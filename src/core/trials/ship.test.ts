@@ -2,8 +2,8 @@ import { assembleCraft } from '../boat';
 import { MODEL, SHIP, tanker, trialRps, type TankerSize } from '../testing/tanker';
 import { OpenWater } from './open-water';
 
-// A published large ship (see testing/tanker.ts). With her published derivatives the figures computed by a separate
-// implementation of the same method; with the general model wider bands, as no coefficient is fitted to her.
+// A published large ship (see testing/tanker.ts). With its published derivatives the figures computed by a separate
+// implementation of the same method; with the general model wider bands, as no coefficient is fitted to it.
 
 const DEGREE = Math.PI / 180;
 
@@ -19,7 +19,7 @@ function trial(size: TankerSize, published: boolean): OpenWater {
   return water;
 }
 
-/** Under the general model she has to be driven at the trial's speed first: thrust follows revolutions squared. */
+/** Under the general model the boat has to be driven at the trial's speed first: thrust follows revolutions squared. */
 function general(size: TankerSize): OpenWater {
   const first = trial(size, false);
   first.run((40 * size.length) / size.speed);

@@ -20,8 +20,8 @@ export interface Circle {
 const LONGEST_S = 2400;
 
 /**
- * Turning circle, wheel hard over: begun from her steady speed at that throttle, or from rest. `side` is the
- * side the wheel goes to. Null if she does not come round within forty minutes.
+ * Turning circle, wheel hard over: begun from the boat's steady speed at that throttle, or from rest. `side` is the
+ * side the wheel goes to. Null if it does not come round within forty minutes.
  */
 export function turningCircle(
   craft: Craft,
@@ -61,7 +61,7 @@ export function turningCircle(
 
 export interface Kick {
   readonly seconds: number;
-  /** Did it turn her at all to speak of? Where it did not, the pivot means nothing. */
+  /** Did it turn the boat at all to speak of? Where it did not, the pivot means nothing. */
   readonly turns: boolean;
   /** rad/s, m/s, and where the pivot lay at first, m forward of midships. */
   readonly rate: number;
@@ -91,7 +91,7 @@ export function kickAhead(craft: Craft, seconds = burst(craft, 3), throttle = HA
 }
 
 export interface BackAndFill {
-  /** Breadth of the lane along her first heading that she needed, m, and how many bursts. */
+  /** Breadth of the lane along the boat first heading that it needed, m, and how many bursts. */
   readonly room: number;
   readonly bursts: number;
   readonly time: number;
@@ -99,7 +99,7 @@ export interface BackAndFill {
 
 /**
  * Half a turn on the spot by back and fill: wheel hard over to `side` all the while (or reversed with the
- * gear for steered drives), ahead until she moves a little, astern until she stops and a little more.
+ * gear for steered drives), ahead until the boat moves a little, astern until it stops and a little more.
  * Null if it does not come round in 24 bursts.
  */
 export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill | null {
@@ -129,7 +129,7 @@ export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill 
 }
 
 export interface Opposed {
-  /** Steady rate, rad/s, and creep, m/s, positive ahead; null when she has not two drives apart. */
+  /** Steady rate, rad/s, and creep, m/s, positive ahead; null when the boat has not two drives apart. */
   readonly rate: number;
   readonly creep: number;
   /** Thrust ordered astern over that at equal revolutions, to stop the creep, less one. */

@@ -12,7 +12,7 @@ describe.each(['quince', 'tamarack-nell', 'brisling'])(
       const stop = stopFrom(craft, speed, 0.4)!;
       const pause = Math.max(...craft.spec.drives.map(({ neutralPause }) => neutralPause));
       const { distance: on, turned } = goesOn(craft, 40 * length, 0.1, 0.4)!;
-      // The same way round, as her screw walks.
+      // The same way round, as the boat's screw walks.
       if (Math.abs(stop.turned) > 0.02) expect(turned * stop.turned).toBeGreaterThan(0);
       expect(on).toBeGreaterThan(0.95 * stop.distance);
       expect(on).toBeLessThan(1.1 * (stop.distance + pause * speed));

@@ -17,7 +17,7 @@ export function steadySpeed(
   craft.spec.drives.forEach((_, i) => i < engines && water.engine(gear, throttle, i));
   let last = 0;
   let since = 0;
-  // Steady when two of her own lengths change the speed by less than a third of a per cent.
+  // Steady when two of the boat's own lengths change the speed by less than a third of a per cent.
   water.until(() => {
     const interval = Math.max(10, (2 * water.length) / Math.max(0.3, Math.abs(water.ahead)));
     if (water.time - since < interval) return false;
@@ -37,7 +37,7 @@ export interface Stop {
   readonly turned: number;
 }
 
-/** Stopping from a speed with astern at a throttle, wheel amidships; null if she never stops. */
+/** Stopping from a speed with astern at a throttle, wheel amidships; null if the boat never stops. */
 export function stopFrom(craft: Craft, speed: number, throttle = firmThrottle(craft)): Stop | null {
   const water = OpenWater.of(craft, { speed });
   water.engine(-1, throttle);
@@ -51,7 +51,7 @@ export interface Carry {
   readonly time: number;
 }
 
-/** How far she carries in neutral from one speed down to another, no wind; null if beyond half an hour. */
+/** How far the boat carries in neutral from one speed down to another, no wind; null if beyond half an hour. */
 export function carryFrom(craft: Craft, from: number, to: number): Carry | null {
   const water = OpenWater.of(craft, { speed: from });
   const slow = water.until(() => water.ahead <= to, LONGEST_S);
@@ -81,8 +81,8 @@ export function propWalk(
 }
 
 /**
- * Sternway at which full wheel holds her against the walk, going astern from rest at half of a firm throttle: the
- * speed from which on her turning lessens within a second of the wheel being there; null if it never does.
+ * Sternway at which full wheel holds the boat against the walk, going astern from rest at half of a firm throttle: the
+ * speed from which on its turning lessens within a second of the wheel being there; null if it never does.
  */
 export function asternSteeringSpeed(craft: Craft): number | null {
   const water = OpenWater.of(craft);
@@ -109,7 +109,7 @@ export function steeringRate(craft: Craft): number {
   return (Math.PI / 180) * Math.min(1, 12 / craft.spec.hull.length);
 }
 
-/** Least headway in neutral at which full wheel turns her at steeringRate, m/s; null if none up to 5 kn. */
+/** Least headway in neutral at which full wheel turns the boat at steeringRate, m/s; null if none up to 5 kn. */
 export function aheadSteeringSpeed(craft: Craft): number | null {
   const rate = steeringRate(craft);
   const patience = Math.max(6, 0.5 * craft.spec.hull.length);
@@ -123,11 +123,11 @@ export function aheadSteeringSpeed(craft: Craft): number | null {
   return bisect((speed) => !steers(speed), 0, fastest, 8).high;
 }
 
-/** Has she gone so far from where she began, m? */
+/** Has the boat gone so far from where it began, m? */
 const gone = (water: OpenWater, way: number) =>
   Math.sqrt(water.x * water.x + water.y * water.y) >= way;
 
-/** Seconds from rest until she has gone so far ahead, wheel amidships, in calm water, m; null if she has not in `most` seconds. */
+/** Seconds from rest until the boat has gone so far ahead, wheel amidships, in calm water, m; null if it has not in `most` seconds. */
 export function secondsToGo(
   craft: Craft,
   way: number,
@@ -140,8 +140,8 @@ export function secondsToGo(
 }
 
 /**
- * How far she goes on, m, how long, s, and turns, rad to starboard, when she is stopped after so many metres from rest ahead at one
- * throttle: neutral for as long as her gears ask for, then astern at another. Wheel amidships, calm water; null if she
+ * How far the boat goes on, m, how long, s, and turns, rad to starboard, when it is stopped after so many metres from rest ahead at one
+ * throttle: neutral for as long as its gears ask for, then astern at another. Wheel amidships, calm water; null if it
  * does not stop.
  */
 export function goesOn(

@@ -11,16 +11,16 @@ function offTheBow(heading: number, from: number): number {
 }
 
 export interface Drift {
-  /** Wind, m/s at 10 m, and the angle off her bow it began at, rad. */
+  /** Wind, m/s at 10 m, and the angle off the boat's bow it began at, rad. */
   readonly wind: number;
   readonly began: number;
-  /** Once settled: drift down the wind and speed over ground, m/s; the angle she lies at, rad. */
+  /** Once settled: drift down the wind and speed over ground, m/s; the angle the boat lies at, rad. */
   readonly drift: number;
   readonly speed: number;
   readonly lies: number;
-  /** Drift down the wind after twenty seconds, before she has turned far, m/s. */
+  /** Drift down the wind after twenty seconds, before the boat has turned far, m/s. */
   readonly early: number;
-  /** Seconds until her bow had moved 30°; null if it never did. */
+  /** Seconds until the boat's bow had moved 30°; null if it never did. */
   readonly fallsIn: number | null;
 }
 
@@ -45,7 +45,7 @@ export function driftFrom(craft: Craft, wind: number, began: number, seconds = 2
   go(18);
   const early = go(4).drift;
   go(seconds - 52);
-  // She may swing about where she lies: the mean over the last half minute.
+  // The boat may swing about where it lies: the mean over the last half minute.
   const before = offTheBow(water.heading, began);
   const last = go(30);
   const lies = (before + offTheBow(water.heading, began)) / 2;
@@ -74,7 +74,7 @@ export function heldFor(craft: Craft): number {
 }
 
 /**
- * Lying stopped with the wind abeam to port: is her stem where it was or further up-wind some seconds on, with
+ * Lying stopped with the wind abeam to port: is the boat's stem where it was or further up-wind some seconds on, with
  * the bow thruster alone; with half throttle ahead and the wheel hard over to windward?
  */
 export function holdsBow(craft: Craft): HoldsBow {
@@ -109,7 +109,7 @@ export interface ThrusterAt {
   readonly share: number;
 }
 
-/** What a thruster turns her at from rest and under way, engine in neutral. */
+/** What a thruster turns the boat at from rest and under way, engine in neutral. */
 export function thrusterAgainstSpeed(
   craft: Craft,
   which: number,

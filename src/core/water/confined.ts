@@ -9,7 +9,7 @@ export function squat(blockCoefficient: number, speed: number, confined: boolean
 
 /**
  * Schijf's limit: the depth Froude number F with 1 − m + F²/2 − 1.5 F^(2/3) = 0, m the share of the
- * canal's section the hull fills, 0 < m < 1. Above that speed the return flow cannot pass her.
+ * canal's section the hull fills, 0 < m < 1. Above that speed the return flow cannot pass the boat.
  * Schijf 1949 (recalled, not looked up).
  */
 export function limitFroude(blockage: number): number {
@@ -24,7 +24,7 @@ export function limitSpeed(hullArea: number, canalArea: number, meanDepth: numbe
 
 /** Return flow and drawdown beside a hull in a canal. */
 export interface ReturnFlow {
-  /** Speed of the water past her over her own, m/s, and fall of the level beside her, m. */
+  /** Speed of the water past the boat over its own, m/s, and fall of the level beside it, m. */
   readonly flow: number;
   readonly drawdown: number;
 }

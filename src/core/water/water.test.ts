@@ -179,7 +179,7 @@ describe('a current that differs from place to place', () => {
     const field = drift(still);
     expect(field[X]).toBeCloseTo(plain.state.motion[X]!, 6);
     expect(field[PSI]).toBeCloseTo(plain.state.motion[PSI]!, 6);
-    // Heading north, more current at her stern (to the south): the stern is carried east, the bow turns to port.
+    // Heading north, more current at the boat's stern (to the south): the stern is carried east, the bow turns to port.
     expect(drift({ ...still, shear: 0.05 })[PSI]!).toBeLessThan(plain.state.motion[PSI]! - 0.05);
   });
 });

@@ -12,7 +12,7 @@ function briefed(input: RunInput): Brief {
   return last!;
 }
 
-/** Her state where she is two lengths off, or fastest. */
+/** The boat's state where it is two lengths off, or fastest. */
 function stoppingState(input: RunInput, said: Brief, water: Surroundings): SimState {
   const run = runPlan(input);
   const two = said.speeds.find(({ lengths }) => lengths === 2)?.time;
@@ -56,7 +56,7 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
       if (leg.lee === 'port') expect(aside).toBeLessThan(0);
       if (leg.lee === 'starboard') expect(aside).toBeGreaterThan(0);
     }
-    // Aimed off to the side that is said she ends straighter than aimed off to the other.
+    // Aimed off to the side that is said the boat ends straighter than aimed off to the other.
     const { stop } = said.able ?? {};
     if (stop && Math.abs(stop.turned) > 0.035) {
       const ends = ([1, -1] as const).map((way) => {
@@ -69,7 +69,7 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
       expect(ends[0]!).toBeLessThan(ends[1]!);
     }
     for (const turn of said.able?.turns ?? []) {
-      // She may also not come round at all.
+      // The boat may also not come round at all.
       expect(turn.done && turn.touched).toBe(false);
       if (turn.done) expect(turn.nearest.distance).toBeGreaterThan(-0.02);
     }
@@ -82,8 +82,8 @@ export function testBriefOf(id: string, mirrored: (input: RunInput) => RunInput)
     expect(there.legs.map(({ lee }) => lee)).toEqual(
       here.legs.map(({ lee }) => (lee === null ? null : (other[lee] ?? lee))),
     );
-    // Exactly mirrored she is for some minutes; after ten of touches in a chamber a last bit has become a centimetre, and where
-    // she has most room to turn is another place by then.
+    // Exactly mirrored the boat is for some minutes; after ten of touches in a chamber a last bit has become a centimetre, and where
+    // it has most room to turn is another place by then.
     const locked = (base.locks ?? []).length > 0;
     const alike = (a: number, b: number, within: number) =>
       expect(Math.abs(a - b)).toBeLessThan(within);

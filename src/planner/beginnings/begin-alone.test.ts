@@ -5,7 +5,7 @@ import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { refusalOf, templatesFor } from '../testing/asked';
 
-// Nell through Cobnut Lock with nobody but her helm: by the ladder, with the line.
+// Nell through Cobnut Lock with nobody but the boat's helm: by the ladder, with the line.
 
 type Change = (file: ManoeuvreFile) => void;
 
@@ -20,7 +20,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
   return file;
 }
 
-/** Numbers that take her through. */
+/** Numbers that take the boat through. */
 const FITTED = {
   up: { slow: 0, turned: 15, stop: 8.5, back: 0.25, angle: 5 },
   down: { slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 3 },
@@ -72,7 +72,7 @@ describe.each(['up', 'down'] as const)('alone, going %s', (going) => {
 
   it('has the line on two turns before a gate moves, and winds the paddles of her own side only', () => {
     expect(once('line', 'on a turn')).toBeLessThan(once('lock', 'gates shut'));
-    // Slack she would surge on to a gate.
+    // Slack the boat would surge on to a gate.
     expect(once('line', 'hauled')).toBeGreaterThan(timesOf(run, 'lock', 'gates shut').at(-1)!);
     expect(once('line', 'hauled')).toBeLessThan(once('lock', 'paddle up'));
     expect(run.touches.filter(({ grade }) => grade !== 'soft')).toEqual([]);

@@ -92,7 +92,7 @@ describe('a passage begun', () => {
       expect(file.locks).toEqual([
         { lock: lockOf(at).name, set: going === 'up' ? 'lower' : 'upper', gates: 'open' },
       ]);
-      // Nothing is touched where she begins, and the walls are hers to touch.
+      // Nothing is touched where the boat begins, and the boat may touch the walls.
       const input = toRunInput(file);
       if (!input.ok) throw new Error(input.problems[0]!.message);
       const run = runPlan({ ...input.value, limit: 2 });
@@ -168,7 +168,7 @@ it('is not done until all of her is past the gates; and not where no lock is wor
   expect(short.goal).toHaveLength(1);
   const sited = idle.value.locks![0]!;
   const [check_] = short.goal;
-  // All of the chamber and her way to it lie before her.
+  // All of the chamber and the boat's way to it lie before it.
   expect(check_!.what).toBe('past');
   expect(-check_!.found).toBeGreaterThan(sited.lock.length);
   const put = (past: number) => {
@@ -181,7 +181,7 @@ it('is not done until all of her is past the gates; and not where no lock is wor
     };
     return runPlan({ ...idle.value, start, limit: 60 }).goal[0]!;
   };
-  // She lies still where she was put, or nearly, for the twenty seconds of an empty plan.
+  // The boat lies still where it was put, or nearly, for the twenty seconds of an empty plan.
   expect(put(3).found).toBeCloseTo(3, 0);
   expect([put(3).met, put(-3).met]).toEqual([true, false]);
   const unworked = toRunInput({ ...file, locks: [] });
@@ -233,7 +233,7 @@ describe('a passage written down', () => {
         { name: 'Bo', at: { ashore: 'west bollard 2' }, pull_N: 300, throws_m: 8 },
       ];
       const alone = written(file);
-      // Until she is out: what comes after is taking Bo up again (begin-pickup.test.ts).
+      // Until the boat is out: what comes after is taking Bo up again (begin-pickup.test.ts).
       const orders = (plan: typeof alone) =>
         plan.steps
           .slice(

@@ -35,27 +35,27 @@ export type BeginPassage = z.infer<typeof passageSchema>;
 export interface PassageWish
   extends Omit<BeginPassage, 'boatId' | 'placeId'>, Pick<BeginWish, 'boat' | 'place' | 'id'> {}
 
-/** Off the gates she begins so many lengths, and within so much of straight before them. */
+/** Off the gates the boat begins so many lengths, and within so much of straight before them. */
 const DISTANCES = [2, 2.4, 1.6, 1.3, 1.05];
 const BEARINGS_DEG = [0, 10, -10, 20, -20, 30, -30, 40, -40];
-/** Room she keeps on her way to the gates, m, and as much as counts. */
+/** Room the boat keeps on its way to the gates, m, and as much as counts. */
 const LEAST_ROOM_M = 0.4;
 const ENOUGH_LENGTHS = 0.4;
 const WAY_POINTS = 10;
 const MOST_SPEED_MPS = 0.6;
 /** What stands no further than this from the chamber's edge is its wall, m. */
 const WALL_M = 1;
-/** As many things as a manoeuvre can say she lies against. */
+/** As many things as a manoeuvre can say the boat lies against. */
 const MOST_BERTH = 12;
 
-/** Where she comes from to the gates, with clear water all the way there; null where there is none. */
+/** Where the boat comes from to the gates, with clear water all the way there; null where there is none. */
 function startBefore(
   { craft, shore }: Ground,
   sited: SitedLock,
   going: Passage,
 ): Manoeuvre['start'] | null {
   const { length, beam } = craft.spec.hull;
-  // Nobody asks for more room before a lock than half of what it leaves her inside.
+  // Nobody asks for more room before a lock than half of what it leaves the boat's inside.
   const least = Math.min(LEAST_ROOM_M, Math.max(0, sited.lock.width - beam) / 4);
   const gate = outOfLock(sited, going === 'down' ? 0 : sited.lock.length, 0);
   const sign = going === 'down' ? -1 : 1;
@@ -71,7 +71,7 @@ function startBefore(
         y: gate.y + far * cos(bearing),
       });
       let room = Infinity;
-      // Her middle goes from there to where her bow is at the gates.
+      // The boat's middle goes from there to where its bow is at the gates.
       for (let i = 0; i <= WAY_POINTS && room >= least; i++) {
         const { x, y } = at(length * (lengths + (0.55 - lengths) * (i / WAY_POINTS)));
         room = Math.min(room, roomAt(craft, shore, new Set(), x, y, heading).distance);
@@ -95,7 +95,7 @@ function startBefore(
 
 const nearest = { x: 0, y: 0, distance: 0 };
 
-/** Ids of what the walls of a chamber are made of: she may touch it. */
+/** Ids of what the walls of a chamber are made of: the boat may touch it. */
 function wallsOf(place: Place, sites: readonly SitedLock[]): string[] {
   const along = sites.flatMap((sited) =>
     [0.1, 0.3, 0.5, 0.7, 0.9].flatMap((share) =>
@@ -120,7 +120,7 @@ function wallsOf(place: Place, sites: readonly SitedLock[]): string[] {
 const LANDING_ON_M = [8, 16, 24, 32];
 const LANDING_OFF_M = 8;
 
-/** Ids of landings beyond the gates she leaves by: there she takes up whoever worked the lock. */
+/** Ids of landings beyond the gates the boat leaves by: there it takes up whoever worked the lock. */
 function landingsOf(place: Place, sited: SitedLock, leaves: 'upper' | 'lower'): string[] {
   const { length, width } = sited.lock;
   const along = LANDING_ON_M.map((on) =>
@@ -143,7 +143,7 @@ function sitedWith(lock: LockOfPlace, set: 'upper' | 'lower', below: number): Si
   return sited ? [sited] : [];
 }
 
-/** Locks she goes through one after the other: a staircase is one passage. */
+/** Locks the boat goes through one after the other: a staircase is one passage. */
 function inOrder(place: Place, lock: LockOfPlace, going: Passage): readonly LockOfPlace[] {
   const locks = locksOfPlace(place);
   const above = locks.find(({ name }) => name === lock.working.above);
@@ -179,7 +179,7 @@ export function passagesAt(place: Place): PassageThere[] {
   );
 }
 
-/** A manoeuvre for a passage: before the gates that stand open for her, and nothing yet in its plan. */
+/** A manoeuvre for a passage: before the gates that stand open for the boat, and nothing yet in its plan. */
 export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
   const { boat, place, lockId, going } = wish;
   const conditions = withMeanLevel(wish.conditions, place);
@@ -209,7 +209,7 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
       path: 'boat',
       message: `${boat.name}, ${length_m} by ${beam_m} m, does not go into the chamber of '${lock.name}', ${sited.lock.length} by ${sited.lock.width} m; take a smaller boat`,
     });
-  // Its gates stand open for her.
+  // Its gates stand open for the boat.
   const { craft } = groundOf(boat, place);
   const shore = obstacleSetOf(withoutDrawnLeaves(toObstacles(place), place, [sited]));
   const through = inOrder(place, lock, going);
@@ -231,7 +231,7 @@ export function beginPassage(wish: PassageWish): Result<ManoeuvreFile> {
       0,
       MOST_BERTH,
     ),
-    // The other chamber of a staircase as it has to be: full above her, empty below.
+    // The other chamber of a staircase as it has to be: full above the boat, empty below.
     locks: through.map(({ name }) => ({
       lock: name,
       set: name === lock.name ? set : set === 'lower' ? 'upper' : 'lower',

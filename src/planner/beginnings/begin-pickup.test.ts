@@ -20,7 +20,7 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
   return file;
 }
 
-/** With numbers that take her through either way. */
+/** With numbers that take the boat through either way. */
 const FITTED = { slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 3 };
 
 function written(file: ManoeuvreFile) {

@@ -65,7 +65,7 @@ describe('through a lock with a boat in it', () => {
     const along = (east: number, north: number) => east * Math.sin(ALONG) + north * Math.cos(ALONG);
     expect(along(other!.x[at]!, other!.y[at]!) - along(x[at]!, y[at]!)).toBeGreaterThan(15);
     expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
-    // Her lines are kept as the chamber rises: neither parts nor holds her down.
+    // The boat's lines are kept as the chamber rises: neither parts nor holds it down.
     expect(run.events.some((e) => e.is === 'line' && e.what === 'parted')).toBe(false);
   });
 
@@ -98,7 +98,7 @@ describe('through a lock with a boat in it', () => {
     };
     const run = playedWith(plan.steps);
     expect(run.outcome).toBe('reached');
-    // Left fast, hers hang her: nobody calls that done.
+    // Left fast, the boat's hang it: nobody calls that done.
     const left = playedWith(
       plan.steps.map((step) => ({
         ...step,

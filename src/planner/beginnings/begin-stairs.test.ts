@@ -61,7 +61,7 @@ describe('a passage through a staircase', () => {
       { lock: BOTTOM, set: 'lower', gates: 'shut' },
     ]);
     for (const file of [up, down]) {
-      // The walls of both chambers are hers to touch, and the landing beyond.
+      // The boat may touch the walls of both chambers, and the landing beyond.
       const walls = file.berth.filter((each) => !each.includes('landing'));
       expect(new Set(walls)).toEqual(
         new Set(['lower-left', 'upper-left', 'lower-right', 'upper-right']),

@@ -68,7 +68,7 @@ describe('two that come to a lock together', () => {
       expect(ids.indexOf('her-lines-on')).toBeLessThan(ids.indexOf('slip'));
       expect(ids.indexOf('before')).toBeLessThan(ids.indexOf('out'));
       expect(run.outcome).toBe('reached');
-      // Lines: the centre line, two to the landing, two of Wicket's; hers come off once both of Wicket's are on.
+      // Lines: the centre line, two to the landing, two of Wicket's; the boat's come off once both of Wicket's are on.
       const on = Math.max(lineAt(run, 3, 'on'), lineAt(run, 4, 'on'));
       expect(lineAt(run, 1, 'let go')).toBeGreaterThan(on);
       expect(lineAt(run, 0, 'let go')).toBeGreaterThan(lineAt(run, 3, 'let go') + 20);
@@ -83,7 +83,7 @@ describe('two that come to a lock together', () => {
     expect(ids).not.toContain('before');
     expect(run.outcome).toBe('reached');
     const shut = run.events.find((e) => e.is === 'lock' && e.what === 'gates shut')!.time;
-    // Of Wicket's four lines those to the landing come off once hers is on, and the gates wait for those in the chamber.
+    // Of Wicket's four lines those to the landing come off once the boat's is on, and the gates wait for those in the chamber.
     expect(lineAt(run, 1, 'let go')).toBeGreaterThan(lineAt(run, 0, 'on'));
     expect(shut).toBeGreaterThanOrEqual(Math.max(lineAt(run, 3, 'on'), lineAt(run, 4, 'on')));
     expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
@@ -101,7 +101,7 @@ describe('two that come to a lock together', () => {
     expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'her-slip', 'her-in']);
     expect(run.outcome).toBe('reached');
     const wide = run.events.find((e) => e.is === 'lock' && e.what === 'gates open')!.time;
-    // Of Wicket's lines the first two lead to the landing: off once the gates are open, and Pebble's once hers are on.
+    // Of Wicket's lines the first two lead to the landing: off once the gates are open, and Pebble's once the boat's are on.
     expect(lineAt(run, 3, 'let go')).toBeGreaterThan(wide);
     expect(lineAt(run, 1, 'let go')).toBeGreaterThan(lineAt(run, 5, 'on'));
     expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);
@@ -133,7 +133,7 @@ describe('two that come to a lock together', () => {
       why: 'other has no engine',
       name: 'Wicket',
     });
-    // Her screw hardly turns at idle: only a trial shows it.
+    // The boat's screw hardly turns at idle: only a trial shows it.
     const feeble = structuredClone(wicket);
     for (const drive of feeble.drives) drive.idle_rpm = 5;
     const templates = templatesOf(other(feeble), 'through-the-lock');

@@ -4,7 +4,7 @@ import { toRunInput } from '@/document/run-input';
 import { demoFile } from '@/document/testing/demo';
 import { refusalOf, templatesFor } from '../testing/asked';
 
-// Nell at the landing below Cobnut Lock, which is full and shut: she waits on her lines while it is emptied for her.
+// Nell at the landing below Cobnut Lock, which is full and shut: the boat waits on its lines while it is emptied for it.
 
 function waiting(change: (file: ManoeuvreFile) => void = () => {}): ManoeuvreFile {
   const file = structuredClone(demoFile('nell-waits-below-cobnut-lock'));
@@ -20,7 +20,7 @@ function waiting(change: (file: ManoeuvreFile) => void = () => {}): ManoeuvreFil
 
 const unfit = (file: ManoeuvreFile) => refusalOf(file, 'through-the-lock');
 
-/** With numbers as they were fitted for her there. */
+/** With numbers as they were fitted for the boat there. */
 function written(file: ManoeuvreFile) {
   const templates = templatesFor(file, 'through-the-lock');
   return templates[0]!.write({ slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 0 });
@@ -47,7 +47,7 @@ describe('a lock that is set against her', () => {
     const { gear } = engines[0]!;
     const level = locks[0]!.chamber;
     const at = (seconds: number) => times.findIndex((t) => t >= seconds);
-    // The wash comes down on her and her lines hold her; she starts her engine for none of it.
+    // The wash comes down on the boat and its lines hold it; it starts its engine for none of it.
     const start = [x[0]!, y[0]!] as const;
     const moved = Math.max(
       ...[...times.keys()]

@@ -173,7 +173,7 @@ export function beginManoeuvre(wish: BeginWish): Result<ManoeuvreFile> {
     goal,
     berth:
       going === 'round' ? [] : berth.on.filter((on) => place.features.some((f) => f.id === on)),
-    // A long boat takes longer, as the root of her length.
+    // A long boat takes longer, as the root of its length.
     limit_s: Math.min(900, Math.round(USUAL_LIMIT_S * Math.max(1, Math.sqrt(length_m / 10)))),
   });
 }

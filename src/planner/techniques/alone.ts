@@ -32,7 +32,7 @@ export function noLastLine(setting: Setting): Refusal | null {
 
 /**
  * Alone aboard: bow and stern line let go by walking, a doubled breast line amidships led to the helm left till last;
- * slipped from there, she is let drop off, and goes ahead once it is home.
+ * slipped from there, the boat is let drop off, and goes ahead once it is home.
  */
 export function slippedAlone(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;

@@ -30,7 +30,7 @@ export function noAnchoring(setting: Setting): Refusal | null {
     : refusal('no bollards for both quarters');
 }
 
-/** The usual anchor for her at the bow, its chain as long as five lengths of her, in the depth that is told. */
+/** The usual anchor for the boat at the bow, its chain as long as five lengths of it, in the depth that is told. */
 function bowAnchor({ length, input, boat }: Setting): LineDocument {
   const point = boat.points.some(({ name }) => name === 'bow') ? 'bow' : boat.points[0]!.name;
   return {
@@ -42,7 +42,7 @@ function bowAnchor({ length, input, boat }: Setting): LineDocument {
   };
 }
 
-/** The same astern in, an anchor let go as she begins to, held as she is stopped; the stern lines, the windward one first. */
+/** The same astern in, an anchor let go as the boat begins to, held as it is stopped; the stern lines, the windward one first. */
 function onAnAnchor(setting: Setting, base: PlanTemplate): PlanTemplate {
   const up = windwardSide(setting);
   const first = sternLead(setting, up)!;

@@ -54,7 +54,7 @@ const MOST_BURST = 0.6;
 /** Most a burst may ask for: a little over a firm one. */
 export const hardest = ({ firm }: Setting) => Math.min(MOST_BURST, 1.4 * firm + 0.1);
 
-/** The way she turns from start to berth. */
+/** The way the boat turns from start to berth. */
 export const turnSide = ({ input, lie }: Setting): 1 | -1 =>
   wrapHalfTurn((lie?.heading ?? 0) - input.start.heading) < 0 ? -1 : 1;
 
@@ -150,7 +150,7 @@ export function angledIn(setting: Setting, gears: boolean): PlanTemplate {
 /**
  * Turned in while still in gear, then neutral, then stopped by a mark on the boat: into a slip, or along a wall.
  *
- * @param which the one engine she comes in on, of several: slower than on all of them
+ * @param which the one engine it comes in on, of several: slower than on all of them
  */
 export function turnedIn(setting: Setting, which?: string): PlanTemplate {
   const lie = lieOf(setting);
@@ -217,7 +217,7 @@ export function turnedIn(setting: Setting, which?: string): PlanTemplate {
   });
 }
 
-/** Engines to neutral and thrusters off; any gear takes her from a joystick. */
+/** Engines to neutral and thrusters off; any gear takes the boat from a joystick. */
 export const still = ({ boat }: Setting): OrderDocument[] => [
   engine('neutral'),
   ...(boat.joystick
@@ -230,7 +230,7 @@ export const still = ({ boat }: Setting): OrderDocument[] => [
       }))),
 ];
 
-/** Held up into the current at an angle, so that she goes sideways; the angle comes off as she nears. */
+/** Held up into the current at an angle, so that the boat goes sideways; the angle comes off as it nears. */
 export function glidedIn(setting: Setting): PlanTemplate {
   const lie = lieOf(setting);
   const { length } = setting;

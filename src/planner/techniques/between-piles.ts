@@ -14,7 +14,7 @@ import { lieOf, type Setting } from '../setting';
 import type { Side } from '@/document/fields';
 import { refusal, type Refusal } from '../refusals';
 
-/** A pile that holds her stern stands no further forward than this abaft or before her quarter cleat, lengths. */
+/** A pile that holds the boat's stern stands no further forward than this abaft or before its quarter cleat, lengths. */
 const PILE_FORWARD_LENGTHS = 0.25;
 
 const named = (side: 1 | -1): Side => (side > 0 ? 'starboard' : 'port');
@@ -27,7 +27,7 @@ interface Moored {
 const nearest = (leads: readonly Lead[]): Lead | null =>
   leads.length === 0 ? null : leads.reduce((a, b) => (b.length < a.length ? b : a));
 
-/** The pile on one side of her stern once she lies there. */
+/** The pile on one side of the boat's stern once it lies there. */
 function pileFor(setting: Setting, side: 1 | -1): Moored | null {
   const cleat = `${named(side)} quarter cleat`;
   const lead = nearest(
@@ -39,7 +39,7 @@ function pileFor(setting: Setting, side: 1 | -1): Moored | null {
   return lead && { cleat, lead };
 }
 
-/** What her bow is made fast to on one side: ahead of the cleat, of two the one further to that side. */
+/** What the boat's bow is made fast to on one side: ahead of the cleat, of two the one further to that side. */
 function headFor(setting: Setting, side: 1 | -1): Moored | null {
   const cleat = `${named(side)} bow cleat`;
   const ahead = leadsFrom(setting, lying(setting), cleat).filter((lead) => lead.ahead > 0);
@@ -48,7 +48,7 @@ function headFor(setting: Setting, side: 1 | -1): Moored | null {
   return lead && { cleat, lead };
 }
 
-/** Why she is not for lying bow to between piles; null when she may be. */
+/** Why the boat is not for lying bow to between piles; null when it may be. */
 export function noPiles(setting: Setting): Refusal | null {
   if (lieOf(setting).point.x < 0.3 * setting.length) return refusal('not bow to something');
   for (const side of [1, -1] as const) {
@@ -62,7 +62,7 @@ export function noPiles(setting: Setting): Refusal | null {
  * In bow first between two piles: a bight over the windward one and, with hands for it, the leeward one as they come
  * by, paid out by hand, stopped, then the windward bow line and the leeward one last.
  *
- * @param early whether hands stand by from the turn on, or from the moment she is in neutral
+ * @param early whether hands stand by from the turn on, or from the moment the boat is in neutral
  */
 function between(setting: Setting, base: PlanTemplate, early: boolean): PlanTemplate {
   const up = windwardSide(setting);
@@ -109,7 +109,7 @@ function between(setting: Setting, base: PlanTemplate, early: boolean): PlanTemp
     winch: false,
     ...by(who),
   });
-  // From the moment it is over the pile until she lies, a stern line runs out by the length she still has to go.
+  // From the moment it is over the pile until the boat lies, a stern line runs out by the length it still has to go.
   const run = setting.length;
   const lines: PlanDocument['lines'] = [
     lineOf('windward stern line', astern[0].cleat, astern[0].lead.length + run, null, false),

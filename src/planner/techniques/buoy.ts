@@ -33,8 +33,8 @@ export function noBuoy(setting: Setting): Refusal | null {
 }
 
 /**
- * Up to the buoy against what pushes most, slowly, stopped with it at her bow, and the line through its ring at once; then
- * she drops back on it.
+ * Up to the buoy against what pushes most, slowly, stopped with it at the boat's bow, and the line through its ring at once; then
+ * it drops back on it.
  */
 export function pickedUp(setting: Setting): PlanTemplate {
   const lie = lieOf(setting);
@@ -44,7 +44,7 @@ export function pickedUp(setting: Setting): PlanTemplate {
   const hand = handAt(setting, cleat);
   const by = hand === undefined ? {} : { by: hand };
   const bearing = degrees(lie.bearing);
-  // Where she turns up to it: abreast of it and down-wind, a little further than she needs to come up straight.
+  // Where the boat turns up to it: abreast of it and down-wind, a little further than it needs to come up straight.
   const furthest = Math.max(length, 0.85 * lie.distance);
   return template({
     parameters: {

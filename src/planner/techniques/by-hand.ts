@@ -68,8 +68,8 @@ export const noSternLine = (setting: Setting): Refusal | null =>
   sternLine(setting) ? null : refusal('no bollard abreast of the quarter');
 
 /**
- * Bow line off and the stern line hauled in by hand until her bow points out; then the stern line let go, and either
- * ahead and away at that angle, or astern with the walk and the wheel taking her stern off.
+ * Bow line off and the stern line hauled in by hand until the boat's bow points out; then the stern line let go, and either
+ * ahead and away at that angle, or astern with the walk and the wheel taking its stern off.
  */
 export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemplate {
   const off = setting.off ?? 1;
@@ -146,7 +146,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
   });
 }
 
-/** How far along its heading her berth lies from where she begins, m; null unless she begins still, lying so. */
+/** How far along its heading the boat's berth lies from where it begins, m; null unless it begins still, lying so. */
 export function alongTheBerth(setting: Setting): number | null {
   const { input, lie } = setting;
   if (!lie || input.start.speed > 0.3) return null;
@@ -178,7 +178,7 @@ export function noHolding(setting: Setting): Refusal | null {
   return holdingSpring(setting) ? null : refusal('no bollard for a spring aft');
 }
 
-/** Idle ahead on a spring led aft, with as much wheel as keeps her along the berth while nothing else holds her. */
+/** Idle ahead on a spring led aft, with as much wheel as keeps the boat along the berth while nothing else holds it. */
 export function heldOnASpring(setting: Setting): PlanTemplate {
   const spring = holdingSpring(setting)!;
   const { toward, heading } = lieOf(setting);
@@ -255,7 +255,7 @@ export function noWarping(setting: Setting): Refusal | null {
   return warp && check ? null : refusal('no bollards to warp by');
 }
 
-/** Shifted along by hand: one line hauled, the other held on a turn, eased with her and made fast to stop her. */
+/** Shifted along by hand: one line hauled, the other held on a turn, eased with the boat and made fast to stop it. */
 export function warped(setting: Setting): PlanTemplate {
   const { along, warp, check } = warpLines(setting);
   const far = Math.abs(along);

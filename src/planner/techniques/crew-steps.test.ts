@@ -15,7 +15,7 @@ type Person = ManoeuvreFile['plan']['crew'][number];
 const hand = (name: string, at: Person['at']): Person => ({ name, at, pull_N: 250, throws_m: 8 });
 const ISA = hand('Isa', { aboard: 'helm' });
 
-/** Pressed on to the pontoon, with somebody to step: from aboard, or from the cleat she is to lie at. */
+/** Pressed on to the pontoon, with somebody to step: from aboard, or from the cleat the boat is to lie at. */
 function withCrew(to: Way, crew?: ManoeuvreFile['plan']['crew']): ManoeuvreFile {
   const file = structuredClone(demoFile('pressed-onto-the-pontoon'));
   const { goal, plan } = file;
@@ -82,7 +82,7 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
 });
 
 describe('crew taken up over the stern', () => {
-  /** Ottoline, who is to lie with her stern to the quay, in a light wind; somebody waits at the ring there. */
+  /** Ottoline, who is to lie with the boat's stern to the quay, in a light wind; somebody waits at the ring there. */
   function sternTo(): ManoeuvreFile {
     const file = structuredClone(demoFile('stern-to-before-supper'));
     const { goal, plan, conditions } = file;
@@ -118,7 +118,7 @@ describe('crew taken up over the stern', () => {
     expect(run.trace.engines[0]!.gear[at]).toBe(0);
     expect(run.events.some((e) => e.is === 'crew' && e.what === 'in danger')).toBe(false);
     if (stepped.is !== 'crew') throw new Error('somebody stepped');
-    // Over the stern: well abaft her middle, on the centre line.
+    // Over the stern: well abaft the boat's middle, on the centre line.
     expect(stepped.x).toBeLessThan(-0.35 * input.value.boat.hull.length);
     expect(Math.abs(stepped.y)).toBeLessThan(0.1);
   });

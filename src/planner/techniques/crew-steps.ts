@@ -4,9 +4,9 @@ import { call, engine, wheel, type PlanTemplate } from '../template';
 import { lieOf, type Setting } from '../setting';
 import { refusal, type Refusal } from '../refusals';
 
-// Somebody put ashore at a landing, or taken up from it: the propeller stands still, she lies still, they step.
+// Somebody put ashore at a landing, or taken up from it: the propeller stands still, the boat lies still, they step.
 
-/** Stepping takes a few seconds once she is near and still enough; else it comes to nothing. */
+/** Stepping takes a few seconds once the boat is near and still enough; else it comes to nothing. */
 const WITHIN_S = 45;
 const MOST_CUES = 6;
 const WHO_STEPS = 12;
@@ -32,7 +32,7 @@ export function nobodySteps(setting: Setting, to: 'ashore' | 'aboard'): Refusal 
     : refusal('nobody at the helm');
 }
 
-/** The same way in, stopped close by in neutral; then they step, one after another, where she is to lie nearest. */
+/** The same way in, stopped close by in neutral; then they step, one after another, where the boat is to lie nearest. */
 export function crewed(
   setting: Setting,
   base: PlanTemplate,

@@ -13,7 +13,7 @@ function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
     ({ ahead, starboard }) => ahead < 0.1 * setting.length && Math.abs(starboard) < 3,
   );
   if (near.length === 0) return null;
-  // Thrown to somebody it may lead further aft than she comes close to.
+  // Thrown to somebody it may lead further aft than the boat comes close to.
   const wish = (handAshore(setting) ? -0.5 : -0.25) * setting.length;
   const off = ({ ahead }: Lead) => Math.abs(ahead - wish);
   return { cleat, lead: near.reduce((a, b) => (off(b) < off(a) ? b : a)) };
@@ -22,21 +22,21 @@ function firstSpring(setting: Setting): { cleat: string; lead: Lead } | null {
 export const noFirstSpring = (setting: Setting): Refusal | null =>
   firstSpring(setting) ? null : refusal('no bollard near midships');
 
-/** A spring to stop her on where she is to lie: what it leads from and to, and its length there, m. */
+/** A spring to stop the boat on where it is to lie: what it leads from and to, and its length there, m. */
 export interface StoppingSpring {
   readonly cleat: string;
   readonly to: string;
   readonly span: number;
   readonly rope: RopeFigures;
-  /** With the water that moves with her, kg. */
+  /** With the water that moves with the boat, kg. */
   readonly mass: number;
 }
 
-/** The spring that would stop her at her berth, of her usual rope; null where none can lead aft there, or she goes off. */
+/** The spring that would stop the boat at its berth, of its usual rope; null where none can lead aft there, or it goes off. */
 export function stoppingSpringOf(setting: Setting, boat: Boat): StoppingSpring | null {
   if (!setting.lie) return null;
   const cleat = `${setting.lie.side} midship cleat`;
-  // One that leads across holds her in; it does not stop her.
+  // One that leads across holds the boat in; it does not stop it.
   const aft = leadsFrom(setting, berthed(setting), cleat).filter(
     ({ ahead, starboard }) => ahead < -1 && -ahead > Math.abs(starboard),
   );
@@ -53,7 +53,7 @@ export function stoppingSpringOf(setting: Setting, boat: Boat): StoppingSpring |
   };
 }
 
-/** The same way in, a spring measured before dropped on as she comes by, and idle ahead on it with the wheel to hold her. */
+/** The same way in, a spring measured before dropped on as the boat comes by, and idle ahead on it with the wheel to hold it. */
 export function onToASpring(setting: Setting, base: PlanTemplate): PlanTemplate {
   const lie = lieOf(setting);
   const { cleat, lead } = firstSpring(setting)!;
@@ -88,7 +88,7 @@ export function onToASpring(setting: Setting, base: PlanTemplate): PlanTemplate 
         ...(by === undefined ? {} : { by }),
         length_m: tenth(length),
       };
-      // On while her way comes off, so that it is fast as she stops.
+      // On while the boat's way comes off, so that it is fast as it stops.
       const stopping = plan.steps.length - 2;
       return {
         ...plan,

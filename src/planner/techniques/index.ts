@@ -62,17 +62,17 @@ const walks = ({ pair, boat }: Setting) =>
     : boat.rudders.some(({ inRaceOf }) => inRaceOf !== null)
       ? null
       : refusal('no rudder in a race');
-/** What her heading has to change from start to berth. */
+/** What the boat's heading has to change from start to berth. */
 const turn = ({ input, lie }: Setting) =>
   lie ? Math.abs(wrapHalfTurn(lie.heading - input.start.heading)) : 0;
 const atBerth = (s: Setting) => (s.input.berth.size > 0 ? null : refusal('names no berth'));
 
-/** Further off than this she does not lie at her berth, m. Judgement: a line and a step reach no further. */
+/** Further off than this the boat does not lie at its berth, m. Judgement: a line and a step reach no further. */
 const AT_IT_M = 2.5;
 const fromBerth = (s: Setting) =>
   atBerth(s) ?? (s.berthOff < AT_IT_M ? null : refusal('not at its berth'));
 
-/** Coming alongside is for one who does not lie there, with her side to what she comes to. */
+/** Coming alongside is for one who does not lie there, with the boat's side to what it comes to. */
 function comes(s: Setting): Refusal | null {
   if (alongTheBerth(s) !== null) return refusal('along the berth already');
   const { point } = lieOf(s);
@@ -81,7 +81,7 @@ function comes(s: Setting): Refusal | null {
     : null;
 }
 
-/** Is she to lie with her stern to it? */
+/** Is the boat to lie with its stern to it? */
 function sternTo(s: Setting): boolean {
   const { point } = lieOf(s);
   return point.x < -0.35 * s.length && Math.abs(point.y) < 0.1 * s.beam;
@@ -95,7 +95,7 @@ const comesAlong = (s: Setting) =>
 
 const free = (s: Setting) => (s.input.berth.size === 0 ? null : refusal('for open water'));
 
-/** Crew across where she comes to lie: her side to it, or her stern. */
+/** Crew across where the boat comes to lie: its side to it, or its stern. */
 const crossing = (to: 'ashore' | 'aboard'): Technique => ({
   notApplicable: (s) =>
     lies(s) ??
@@ -113,7 +113,7 @@ const both = (template: (side: 1 | -1) => PlanTemplate): readonly PlanTemplate[]
   template(-1),
 ];
 
-/** Into a slip her bow or her stern goes first, by which way she is to lie as seen from where she begins. */
+/** Into a slip the boat's bow or its stern goes first, by which way it is to lie as seen from where it begins. */
 function unfitSlip(s: Setting, bowFirst: boolean): Refusal | null {
   if (turn(s) < QUARTER) return refusal('berth along the way');
   if (turn(s) > Math.PI - QUARTER) return refusal('turn right round');
@@ -122,7 +122,7 @@ function unfitSlip(s: Setting, bowFirst: boolean): Refusal | null {
   return refusal('lies the other way round', { bow: bowFirst ? 'out' : 'in' });
 }
 
-/** Why she cannot be held on the current along a heading; null where it comes from ahead. */
+/** Why the boat cannot be held on the current along a heading; null where it comes from ahead. */
 function noCurrentAhead({ input }: Setting, heading: number): Refusal | null {
   const { currentSpeed, currentSet } = input.weather;
   if (currentSpeed < LEAST_CURRENT_MPS) return refusal('no current');
@@ -161,7 +161,7 @@ export const TECHNIQUES = {
   },
   'slip-bow-in': {
     notApplicable: (s) => lies(s) ?? atBerth(s) ?? unfitSlip(s, true),
-    // Several engines bring her in faster than she may like: on one as well.
+    // Several engines bring the boat in faster than it may like: on one as well.
     templates: (s) =>
       s.boat.drives.length > 1 ? [turnedIn(s), turnedIn(s, s.boat.drives[0]!.name)] : [turnedIn(s)],
   },

@@ -31,7 +31,7 @@ export const droppingOff = (setting: Setting) => ({
   more: tunable(5, 4, 1, 30),
 });
 
-/** Let go, let the wind take her off, then ahead along the berth and out. */
+/** Let go, let the wind take the boat off, then ahead along the berth and out. */
 export function droppedOff(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
@@ -62,7 +62,7 @@ export function droppedOff(setting: Setting): PlanTemplate {
   });
 }
 
-/** Bow pointed a little off into the current, just enough ahead to hold against it, so that it carries her off sideways. */
+/** Bow pointed a little off into the current, just enough ahead to hold against it, so that it carries the boat off sideways. */
 export function glidedOff(setting: Setting): PlanTemplate {
   const off = setting.off ?? 1;
   const along = degrees(setting.input.start.heading);
@@ -105,7 +105,7 @@ export function glidedOff(setting: Setting): PlanTemplate {
   });
 }
 
-/** What throws her stern off: a leg turned, shafts opposed, or a kick ahead against the wheel. */
+/** What throws the boat's stern off: a leg turned, shafts opposed, or a kick ahead against the wheel. */
 function sternOut(setting: Setting, throttle: number): OrderDocument[] {
   const { steered, pair, hardOver } = setting;
   const off = setting.off ?? 1;
@@ -166,7 +166,7 @@ export function sternFirst(setting: Setting): PlanTemplate {
   });
 }
 
-/** Straight astern out of a slip, steering as soon as she answers. */
+/** Straight astern out of a slip, steering as soon as the boat answers. */
 export function asternOut(setting: Setting): PlanTemplate {
   const lane = degrees(setting.input.start.heading);
   return template({

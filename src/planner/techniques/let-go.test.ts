@@ -11,11 +11,11 @@ import { fleetRecord } from '@/document/testing/fleet';
 import { atFirst } from '../template';
 import { templatesFor } from '../testing/asked';
 
-// Somebody has rigged bow and stern line to a jetty, and asks for a technique that takes her off it.
+// Somebody has rigged bow and stern line to a jetty, and asks for a technique that takes the boat off it.
 
 const WEST = 275;
 
-/** Fennick port side to the jetty, heading about west, on a line ahead from her bow and one astern from her quarter. */
+/** Fennick port side to the jetty, heading about west, on a line ahead from the boat's bow and one astern from its quarter. */
 function tied(
   from_deg: number,
   speed_mps: number,

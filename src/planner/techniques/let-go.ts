@@ -12,7 +12,7 @@ const BACK = 'make it fast again';
 /** Between two lines let go, s. */
 const APART_S = 1;
 
-/** Her own lines that are on as the manoeuvre begins, and do not come up by an anchor. */
+/** The boat's own lines that are on as the manoeuvre begins, and do not come up by an anchor. */
 const onAtStart = ({ plan }: ManoeuvreFile): readonly LineDocument[] =>
   plan.lines.filter(({ of, anchor, fast }) => of === undefined && !anchor && fast !== undefined);
 
@@ -22,7 +22,7 @@ const asSlip = (line: LineDocument): LineDocument =>
     ? line
     : { ...line, doubled: true, length_m: Math.min(MOST_LINE_M, 2 * line.length_m) };
 
-/** Names in the order in which they may go: each time the one she is held best without. */
+/** Names in the order in which they may go: each time the one the boat is held best without. */
 function orderOf(setting: Setting): readonly string[] {
   let order: readonly string[] = [];
   for (const held of holdingOf(setting.input, IN_NEUTRAL)) if (held.done) order = held.order;
@@ -76,7 +76,7 @@ function gone(
 
 /**
  * A template for leaving that rigs nothing itself, with the lines there are let go before it begins. One that has lines of its own
- * sees to what holds her.
+ * sees to what holds the boat.
  */
 export function afterHerLines(
   template: PlanTemplate,
@@ -93,7 +93,7 @@ export function afterHerLines(
     .map((line) => asSlip(line));
   return {
     ...template,
-    // What is tried first is how she goes, not how long the lines take to come home.
+    // What is tried first is how the boat goes, not how long the lines take to come home.
     rough: (numbers) => template.write(numbers),
     write: (numbers) => gone(template.write(numbers), lines, setting),
   };

@@ -26,7 +26,7 @@ export interface Lead {
   readonly length: number;
 }
 
-/** Lines reach no further than this share of her length and half her beam. Judgement: longer ones stretch too much. */
+/** Lines reach no further than this share of the boat's length and half its beam. Judgement: longer ones stretch too much. */
 const REACH_LENGTHS = 0.9;
 
 export function leadsFrom(
@@ -92,7 +92,7 @@ export function springFor(setting: Setting, end: 'bow' | 'stern'): Spring | null
 export const noSpring = (setting: Setting, end: 'bow' | 'stern'): Refusal | null =>
   springFor(setting, end) ? null : refusal('no bollard for a spring', { end });
 
-/** What else holds her until then, where there is something to hold her by: all but the end that stays. */
+/** What else holds the boat until then, where there is something to hold it by: all but the end that stays. */
 export function others(setting: Setting, { end }: Spring): LineDocument[] {
   const side = sideOf(setting);
   const line = (name: string, at: string, wish: number): LineDocument[] => {
@@ -106,7 +106,7 @@ export function others(setting: Setting, { end }: Spring): LineDocument[] {
     : line('bow line', 'bow', 0.2 * length);
 }
 
-/** Fenders where she pivots, on both sides: at the shoulder or quarter, and at the end itself. */
+/** Fenders where the boat pivots, on both sides: at the shoulder or quarter, and at the end itself. */
 export function pivotFenders(
   { length, boat }: Setting,
   end: 'bow' | 'stern',
@@ -129,7 +129,7 @@ export function pivotFenders(
   );
 }
 
-/** Of two shafts the one away from the berth, which turns her the same way as the spring; else all there are. */
+/** Of two shafts the one away from the berth, which turns the boat the same way as the spring; else all there are. */
 export const outer = ({ pair, off }: Setting): string | undefined =>
   pair ? (off === 1 ? pair.starboard : pair.port) : undefined;
 
@@ -163,7 +163,7 @@ export function singledUp(more: readonly LineDocument[]): StepDocument {
   );
 }
 
-/** Where she lies once her goal is reached. */
+/** Where the boat lies once its goal is reached. */
 export function berthed(setting: Setting): LyingPose {
   const { point, mark, heading } = lieOf(setting);
   const s = sin(heading);
@@ -184,7 +184,7 @@ export function lying(setting: Setting): LyingPose {
   return { ...pose, x: pose.x + way * sin(pose.heading), y: pose.y + way * cos(pose.heading) };
 }
 
-/** The side the wind comes from once she lies there. */
+/** The side the wind comes from once the boat lies there. */
 export function windwardSide(setting: Setting): 1 | -1 {
   const { windFrom } = setting.input.weather;
   return sin(windFrom - lieOf(setting).heading) < 0 ? -1 : 1;

@@ -38,12 +38,12 @@ const REACH_M = 6;
 /** Slack that is left in a line between the two, m. */
 const SNUG_M = 0.15;
 
-/** The boat among the others that she lies against. */
+/** The boat among the others that it lies against. */
 export function raftedTo({ others, input }: Setting): Other | null {
   return others.find(({ id }) => input.berth.has(id)) ?? null;
 }
 
-/** The cleat of the other boat nearest to one of hers. */
+/** The cleat of the other boat nearest to one of the boat's. */
 function abreast(setting: Setting, other: Other, pose: LyingPose, cleat: string): Lead | null {
   const near = leadsFrom(setting, pose, cleat).filter(
     ({ name, length }) =>
@@ -61,7 +61,7 @@ interface RaftLine {
   readonly snug: number;
 }
 
-/** Bow and stern line from her side to the other boat's cleats abreast of them. */
+/** Bow and stern line from the boat's side to the other boat's cleats abreast of them. */
 function raftLines(
   setting: Setting,
   other: Other,
@@ -135,7 +135,7 @@ export function raftedUp(setting: Setting, base: PlanTemplate): PlanTemplate {
   };
 }
 
-/** What lies in a raft as it begins: her lines to the other boat, and the other's own to the shore by the ends she leaves. */
+/** What lies in a raft as it begins: the boat's lines to the other boat, and the other's own to the shore by the ends it leaves. */
 interface Raft {
   readonly other: Other;
   readonly ties: readonly LineDocument[];
@@ -144,11 +144,11 @@ interface Raft {
   readonly ends: { readonly bow: string; readonly stern: string };
 }
 
-/** The other boat's line to a bollard ahead of her bow or astern of her stern, on the berth's side. */
+/** The other boat's line to a bollard ahead of its bow or astern of its stern, on the berth's side. */
 function theirLine(setting: Setting, other: Other, end: 'bow' | 'stern') {
   const { start, boat } = other;
   const way = end === 'bow' ? 1 : -1;
-  // Whichever way she lies, what points with her is her bow.
+  // Whichever way the boat lies, what points with it is its bow.
   const along = sameWay(setting, other) ? way : -way;
   const s = sin(setting.input.start.heading);
   const c = cos(setting.input.start.heading);
@@ -187,12 +187,12 @@ function raftOf(setting: Setting): Raft | null {
   };
 }
 
-/** Does the other boat lie with her bow the same way? */
+/** Does the other boat lie with its bow the same way? */
 function sameWay({ input }: Setting, { start }: Other): boolean {
   return cos(radians(start.heading_deg) - input.start.heading) > 0;
 }
 
-/** Her side that the other boat lies on. */
+/** The boat's side that the other boat lies on. */
 function sideFacing({ input }: Setting, { start }: Other): 'port' | 'starboard' {
   const { x, y, heading } = input.start;
   const across = (start.x_m - x) * cos(heading) - (start.y_m - y) * sin(heading);
@@ -209,8 +209,8 @@ export const noInsideOfRaft = (setting: Setting): Refusal | null =>
 const SLOWLY = 0.25;
 
 /**
- * Out from inside a raft, ahead or astern: the outer boat keeps the line at the end she does not leave by; her other
- * one, and all between the two, are let go; she goes out steered along the berth, and the outer boat is hauled in.
+ * Out from inside a raft, ahead or astern: the outer boat keeps the line at the end it does not leave by; its other
+ * one, and all between the two, are let go; it goes out steered along the berth, and the outer boat is hauled in.
  */
 export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTemplate {
   const { other, ties, theirs, ends } = raftOf(setting)!;
@@ -224,9 +224,9 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
   const stays = way === 'ahead' ? theirs.stern : theirs.bow;
   const ahead = way === 'ahead';
   const again = ahead ? ends.bow : ends.stern;
-  // Lying the other way she has her stern where she goes out.
+  // Lying the other way the boat has its stern where it goes out.
   const passed = ahead === sameWay(setting, other) ? 'bow' : 'stern';
-  // As long as it leads once she lies where hers lay.
+  // As long as it leads once the boat lies where the boat's lay.
   const snug = (line: LineDocument) => Math.max(2, line.length_m / 2 - setting.beam);
   const loose = [goes, ...own, ...ties];
   const out = sideFacing(setting, other) === 'starboard' ? 1 : -1;
@@ -267,9 +267,9 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
           step(
             'haul-in',
             `${other.name} hauls in`,
-            // Her last end past the other's first.
+            // The boat's last end past the other's first.
             { is: 'abeam', point: ahead ? 'stern' : 'bow', mark: nameAboard(other, passed) },
-            // Clear of her, away from the berth.
+            // Clear of the boat, away from the berth.
             [
               ahead ? steer(along + out * 45 * away) : wheel(out * lockOf(setting) * away),
               haul(stays.name, snug(stays)),

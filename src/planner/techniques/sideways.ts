@@ -20,7 +20,7 @@ import { headingOf, lieOf, lockOf, type Setting } from '../setting';
 
 const hundredth = (value: number) => Math.max(-1, Math.min(1, Math.round(value * 20) / 20));
 
-/** Pushed sideways by whatever she has for it; `power` and `twist` −1 … 1 to starboard. */
+/** Pushed sideways by whatever the boat has for it; `power` and `twist` −1 … 1 to starboard. */
 export function pushed({ boat }: Setting, power: number, twist: number): OrderDocument[] {
   if (boat.joystick)
     return [
@@ -40,7 +40,7 @@ function made(setting: Setting, cue: CueDocument): StepDocument {
   return step('lines', 'let go, line on', cue, [...still(setting), wheel(0), words], say, 60);
 }
 
-/** What moves her sideways, with what is done in so many words; power and twist −1 … 1, to starboard. */
+/** What moves the boat sideways, with what is done in so many words; power and twist −1 … 1, to starboard. */
 export interface Mover {
   readonly by: string;
   orders(power: number, twist: number): OrderDocument[];
@@ -54,7 +54,7 @@ export const pushing = (setting: Setting): Mover => ({
 
 /**
  * By two shafts and the rudders: the engine on the far side ahead, its race on rudders put over to throw the stern the
- * way she is to go; the other astern, so that neither the ahead thrust nor the turn is left over. Needs a rudder in
+ * way the boat is to go; the other astern, so that neither the ahead thrust nor the turn is left over. Needs a rudder in
  * the race. `twist` is how much more the one ahead or the one astern gets.
  */
 export function walking(setting: Setting): Mover {

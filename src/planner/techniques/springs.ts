@@ -27,7 +27,7 @@ import {
 } from './line-leads';
 
 /**
- * Motoring ahead on a bow spring with the wheel towards the berth until her stern is off, then astern and the spring
+ * Motoring ahead on a bow spring with the wheel towards the berth until the boat's stern is off, then astern and the spring
  * slipped as it goes slack.
  */
 export function sprungByTheBow(setting: Setting): PlanTemplate {
@@ -94,7 +94,7 @@ export function sprungByTheBow(setting: Setting): PlanTemplate {
   });
 }
 
-/** Motoring astern on a stern spring until her bow is off, the spring slipped and home, then ahead and out. */
+/** Motoring astern on a stern spring until the boat's bow is off, the spring slipped and home, then ahead and out. */
 export function sprungByTheStern(setting: Setting): PlanTemplate {
   const spring = springFor(setting, 'stern')!;
   const off = setting.off ?? 1;

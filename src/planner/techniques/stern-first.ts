@@ -18,7 +18,7 @@ import {
 } from '../template';
 import { headingOf, lieOf, type LieSetting, type Setting } from '../setting';
 
-/** Stopped a little past the slip, swung on the spot until her stern points in, then astern in. */
+/** Stopped a little past the slip, swung on the spot until the boat's stern points in, then astern in. */
 export function backedIn(setting: Setting): PlanTemplate {
   const lie = lieOf(setting);
   const { length, firm, input } = setting;
@@ -80,7 +80,7 @@ export function backedIn(setting: Setting): PlanTemplate {
   });
 }
 
-/** Her bow turned away from the slip while she still has way, so that her stern comes round to it; then astern in. */
+/** The boat's bow turned away from the slip while it still has way, so that its stern comes round to it; then astern in. */
 export function swungIn(setting: Setting): PlanTemplate {
   const lie = lieOf(setting);
   const { length, firm, input } = setting;
@@ -88,7 +88,7 @@ export function swungIn(setting: Setting): PlanTemplate {
   const outward = headingOf(lie.heading);
   const mark = lie.mark.name;
   const side = turnSide(setting);
-  // How far off the mark she passes if she keeps her lane.
+  // How far off the mark the boat passes if it keeps its lane.
   const abreast = Math.max(
     0.5 * length,
     lie.distance * Math.abs(sin(lie.bearing - input.start.heading)),
@@ -131,11 +131,11 @@ export function swungIn(setting: Setting): PlanTemplate {
   });
 }
 
-/** Is the mark she lies at right astern of her there, so that her stern can be steered for it? */
+/** Is the mark the boat lies at right astern of it there, so that its stern can be steered for it? */
 const sternOn = ({ point }: LieSetting, length: number) =>
   point.x < -0.3 * length && Math.abs(point.y) < 0.1 * length;
 
-/** Astern in: her stern steered for the mark behind her, if there is one, and squared up as it nears. */
+/** Astern in: the boat's stern steered for the mark behind it, if there is one, and squared up as it nears. */
 function backed(
   setting: Setting,
   lie: LieSetting,
@@ -170,7 +170,7 @@ function backed(
   ];
 }
 
-/** The last of her sternway taken off when a point of hers is so near its mark. */
+/** The last of the boat's sternway taken off when a point of the boat's is so near its mark. */
 const stoppedInside = (setting: Setting, lie: LieSetting, stop: number, burst: number) =>
   step(
     'stop-in',
@@ -184,7 +184,7 @@ const stoppedInside = (setting: Setting, lie: LieSetting, stop: number, burst: n
     60,
   );
 
-/** Turned where she lies by what she has for it: a joystick's twist, engines opposed, or kicks ahead. */
+/** Turned where the boat lies by what it has for it: a joystick's twist, engines opposed, or kicks ahead. */
 function swing(setting: Setting, side: 1 | -1, power: number, to: number): OrderDocument[] {
   const { boat, pair, pause } = setting;
   const share = Math.min(1, power / Math.max(0.05, hardest(setting)));

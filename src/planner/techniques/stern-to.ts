@@ -25,7 +25,7 @@ import { headingOf, lieOf, lockOf, type Setting } from '../setting';
 import type { Side } from '@/document/fields';
 import { refusal, type Refusal } from '../refusals';
 
-/** A ground line may lie so far to one side of where her bow comes, beams; its weight so far ahead of her, lengths or metres. */
+/** A ground line may lie so far to one side of where the boat's bow comes, beams; its weight so far ahead of it, lengths or metres. */
 const BESIDE_BEAMS = 1.5;
 const AHEAD_LENGTHS = 4;
 const AHEAD_M = 30;
@@ -40,7 +40,7 @@ export function sternLead(setting: Setting, side: 1 | -1): { cleat: string; lead
   return { cleat, lead: leads.reduce((a, b) => (b.length < a.length ? b : a)) };
 }
 
-/** The ground line on one side of her, or the nearest there is to it: how far ahead of midships its weight lies, and beside. */
+/** The ground line on one side of the boat, or the nearest there is to it: how far ahead of midships its weight lies, and beside. */
 export function groundFor(setting: Setting, side: 1 | -1) {
   const pose = lying(setting);
   const s = sin(pose.heading);
@@ -71,7 +71,7 @@ export function noSternTo(setting: Setting): Refusal | null {
 }
 
 /**
- * Astern in; the windward stern line on and idle ahead against it until her bow is up to the wind; then
+ * Astern in; the windward stern line on and idle ahead against it until the boat's bow is up to the wind; then
  * in neutral the windward ground line picked up, walked forward, hauled and made fast, and only then the leeward stern
  * line.
  */
@@ -82,7 +82,7 @@ function sternTo(setting: Setting, base: PlanTemplate): PlanTemplate {
   const ground = groundFor(setting, up)!;
   const bow = `${named(up)} bow cleat`;
   const outward = headingOf(lieOf(setting).heading);
-  // No longer than it has to go when it is made fast: what slack there is, she gathers speed over.
+  // No longer than it has to go when it is made fast: what slack there is, the boat gathers speed over.
   const snug = tenth(Math.max(0.6, 0.5 * first.lead.length));
   const lock = lockOf(setting);
   const { length, boat } = setting;

@@ -89,7 +89,7 @@ describe.each(SOME)('%s', (boat) => {
             if (!whole.ok) throw new Error(`${id}: ${JSON.stringify(whole.problems)}`);
             const input = toRunInput(whole.value);
             if (!input.ok) throw new Error(`${id}: ${JSON.stringify(input.problems)}`);
-            // What she is told to do she can be told: no order to what she has not got.
+            // What the boat is told to do it can be told: no order to what it has not got.
             expect(plan.steps.every(({ wayOut }) => wayOut.note !== '')).toBe(true);
           }
         }
@@ -121,7 +121,7 @@ describe.each(SOME)('%s', (boat) => {
 });
 
 it('every technique is for some boat of the fleet somewhere', () => {
-  // Two want a goal in open water, which no berth gives; two begin where she is to lie, or nearly (by-hand.test).
+  // Two want a goal in open water, which no berth gives; two begin where the boat is to lie, or nearly (by-hand.test).
   // Begun manoeuvres have no other boats, and come to no buoy; at the quay that is looked at ground lines lie (others.test).
   const rare: TechniqueId[] = [
     'stop-straight',

@@ -19,7 +19,7 @@ import {
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
 
 const WAIT = 'neutral: she lies in the middle, look again';
-/** Wheel hard over (and reversed with the gear where thrust is steered), bursts ahead and astern until she heads right. */
+/** Wheel hard over (and reversed with the gear where thrust is steered), bursts ahead and astern until the boat heads right. */
 export function backAndFill(setting: Setting, side: 1 | -1): PlanTemplate {
   const lie = lieOf(setting);
   const { firm, steered, pause, hardOver } = setting;
@@ -89,7 +89,7 @@ export function backAndFill(setting: Setting, side: 1 | -1): PlanTemplate {
   });
 }
 
-/** Engines opposed until she nearly heads right, more on the one that drives astern. */
+/** Engines opposed until the boat nearly heads right, more on the one that drives astern. */
 export function opposed(setting: Setting, side: 1 | -1): PlanTemplate {
   const lie = lieOf(setting);
   const { firm, pair, hardOver } = setting;
@@ -130,7 +130,7 @@ export function opposed(setting: Setting, side: 1 | -1): PlanTemplate {
   });
 }
 
-/** Aimed off to the other side of what the propeller does, then stopped astern, coming straight as she stops. */
+/** Aimed off to the other side of what the propeller does, then stopped astern, coming straight as the boat stops. */
 export function stoppedStraight(setting: Setting): PlanTemplate {
   const lie = lieOf(setting);
   const { length, firm } = setting;
@@ -182,7 +182,7 @@ export function stoppedStraight(setting: Setting): PlanTemplate {
 /** How long a gust is waited out, s. */
 const GUST_S = 30;
 
-/** Held where she is, bow to the weather, by short bursts ahead with neutral between. */
+/** Held where the boat is, bow to the weather, by short bursts ahead with neutral between. */
 export function waitedOut(setting: Setting): PlanTemplate {
   const lie = lieOf(setting);
   const { weather } = setting.input;

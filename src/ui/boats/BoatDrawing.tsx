@@ -16,7 +16,7 @@ function bodyDepth(boat: Boat, x: number): number {
 
 /**
  * Plan and profile to one scale, bow to the right: deck and waterline, keels, rudders, drives, thrusters, and where
- * she pivots.
+ * the boat pivots.
  */
 export function BoatDrawing({ boat, pivots }: { boat: Boat; pivots: Pivots | null }) {
   const unit = usePreferences((p) => p.length);

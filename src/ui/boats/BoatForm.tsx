@@ -26,7 +26,7 @@ import { OwnerFields } from './OwnerFields';
 const FIRST = { name: '', kind: '', note: '' };
 const FORM_ID = 'boat-form';
 
-/** Builds a boat from what her owner knows; the rest is estimated and drawn while one types. */
+/** Builds a boat from what its owner knows; the rest is estimated and drawn while one types. */
 export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
   const router = useRouter();
   const units = useUnits();
@@ -153,7 +153,7 @@ function useLast<T>(value: T | null): T | null {
 
 const SETTLES_MS = 350;
 
-/** Where she pivots, found in a worker once the fields have come to rest. */
+/** Where the boat pivots, found in a worker once the fields have come to rest. */
 function usePivots(boat: Boat | null): Pivots | null {
   const client = useRef<PivotClient | null>(null);
   const [found, setFound] = useState<Pivots | null>(null);

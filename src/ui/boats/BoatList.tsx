@@ -15,7 +15,7 @@ export interface BoatEntry {
   readonly problems: readonly Problem[];
 }
 
-/** Every boat kept, by name, each with her plan. */
+/** Every boat kept, by name, each with its plan. */
 export function BoatList({ boats }: { boats: readonly BoatEntry[] }) {
   return (
     <AreaFrame>

@@ -21,7 +21,7 @@ export interface OpenedBoat {
   readonly uses: number;
 }
 
-/** One boat: drawing, what trials say of her, every figure with where it comes from. */
+/** One boat: drawing, what trials say of it, every figure with where it comes from. */
 export function BoatProfile({ opened }: { opened: OpenedBoat }) {
   const [boat, setBoat] = useState(opened.document);
   const [revision, setRevision] = useState(opened.revision);

@@ -3,7 +3,7 @@ import type { Sheet } from '@/core/trials';
 import { DriftPolar } from '../charts/DriftPolar';
 import { useUnits } from '../state/preferences';
 
-/** How she drifts from every side, with what the curves mean. */
+/** How the boat drifts from every side, with what the curves mean. */
 export function DriftSection({ sheet }: { sheet: Sheet }) {
   const units = useUnits();
   return (

@@ -8,7 +8,7 @@ import { BUTTON } from '../parts/AreaFrame';
 import type { SheetState } from './use-sheet';
 import { spreadText } from '../words/spreads';
 
-/** What trials on open water say of her, computed now; or how far the computing has got. */
+/** What trials on open water say of the boat, computed now; or how far the computing has got. */
 export function SheetView({ boat, state }: { boat: Boat; state: SheetState }) {
   const { sheet, share, running, problems } = state;
   if (sheet) return <Lines boat={boat} sheet={sheet} />;

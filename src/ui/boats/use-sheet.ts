@@ -21,7 +21,7 @@ const nothing: Omit<SheetState, 'stop' | 'again'> = {
   problems: [],
 };
 
-/** Computes a boat's sheet in a worker whenever she changes; it can be stopped and begun again. */
+/** Computes a boat's sheet in a worker whenever it changes; it can be stopped and begun again. */
 export function useSheet(boat: Boat): SheetState {
   const [state, setState] = useState(nothing);
   const [turn, setTurn] = useState(0);

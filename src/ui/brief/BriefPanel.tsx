@@ -13,7 +13,7 @@ import { StatementList } from './StatementList';
 import { Ways } from './Ways';
 import { WhatToDo } from './WhatToDo';
 
-/** What pushes her, what she can do, what to make ready: read before the first line is off. */
+/** What pushes the boat, what it can do, what to make ready: read before the first line is off. */
 export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean }) {
   const units = useUnits();
   const hull = useWorkspace((s) => s.boat.hull.length_m);

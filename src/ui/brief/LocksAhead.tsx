@@ -13,7 +13,7 @@ import {
 } from '../words/lock-ahead';
 
 /**
- * The locks of a manoeuvre before they are entered: set for her or against, gates, side, staircase, fit, paces, times;
+ * The locks of a manoeuvre before they are entered: set for the boat or against, gates, side, staircase, fit, paces, times;
  * and what becomes of the run where their water pushes less or more than reckoned.
  */
 export function LocksAhead({

@@ -18,12 +18,12 @@ const placed = (angle: number, radius: number): [number, number] => [
 ];
 
 /**
- * Drift in wind: bow up, one curve per wind. Along a curve, the angle is where the wind blows from off her bow
- * as she is let go, the distance out is her drift down-wind twenty seconds later. The dot shows where off her bow the
- * wind stands once she lies still, and how fast she then drifts.
+ * Drift in wind: bow up, one curve per wind. Along a curve, the angle is where the wind blows from off the boat's bow
+ * as it is let go, the distance out is it drift down-wind twenty seconds later. The dot shows where off its bow the
+ * wind stands once it lies still, and how fast it then drifts.
  */
 export function DriftPolar({ drifts, units }: { drifts: readonly Drift[]; units: Units }) {
-  // Let go dead before the wind she runs on for ever: only what is drawn sets the scale.
+  // Let go dead before the wind the boat runs on for ever: only what is drawn sets the scale.
   const abeam = drifts.filter((d) => Math.abs(d.began - Math.PI / 2) < 0.01);
   const most = Math.max(max(drifts, (d) => d.early) ?? 0, max(abeam, (d) => d.drift) ?? 0, 0.01);
   const r = scaleLinear([0, most], [0, RADIUS]).nice(4);

@@ -34,7 +34,7 @@ const Arrow = ({ x, y, to }: { x: number; y: number; to: number }) => (
   />
 );
 
-/** Wind, current, level and what is left under and over her against the hours of a day; a line takes an hour by hand. */
+/** Wind, current, level and what is left under and over the boat against the hours of a day; a line takes an hour by hand. */
 export function DayChartView({
   day,
   runs,

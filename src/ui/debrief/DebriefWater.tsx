@@ -105,7 +105,7 @@ export function DebriefWater({
   );
 }
 
-/** Her outline where instruments had her at the playhead. */
+/** The boat's outline where instruments had it at the playhead. */
 function Ghost({ trace, deck, ink }: { trace: Trace; deck: Float64Array; ink: string }) {
   const time = usePlayhead((p) => p.time);
   const i = Math.min(trace.time.length - 1, Math.max(0, Math.round(time / SAMPLE_S)));

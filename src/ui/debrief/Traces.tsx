@@ -25,7 +25,7 @@ function clockOf(laid: ComparedTrack, open: LookedBackAt): Float64Array {
   return from.trace.time.map((time) => sameBy(from, to, time));
 }
 
-/** What she did, against time, with the moments of faults and of notes; others laid over it in dashes. */
+/** What the boat did, against time, with the moments of faults and of notes; others laid over it in dashes. */
 export function Traces({
   open,
   laid,

@@ -8,7 +8,7 @@ import type { OpenRecord } from './use-records';
 export interface ComparedTrack {
   readonly id: string;
   readonly trace: Trace;
-  /** Drawn with her outline at the playhead: what instruments recorded, not a rehearsal. */
+  /** Drawn with the boat's outline at the playhead: what instruments recorded, not a rehearsal. */
   readonly recorded: boolean;
 }
 

@@ -18,7 +18,7 @@ import {
 const listSchema = z.array(z.object({ id: z.string(), name: z.string(), begins: z.string() }));
 export type ListedRecord = z.infer<typeof listSchema>[number];
 
-/** A record looked over: her track on the place as a run has it, and what it shows. */
+/** A record looked over: the boat's track on the place as a run has it, and what it shows. */
 export interface OpenRecord {
   readonly record: RecordDocument;
   readonly trace: Trace;

@@ -11,7 +11,7 @@ export interface RunState {
   readonly problems: readonly Problem[];
 }
 
-/** How she goes on while a step of the plan is held back; null if that cannot be told. */
+/** How the boat goes on while a step of the plan is held back; null if that cannot be told. */
 export type AskHeldBack = (step: number) => Promise<HeldBack | null>;
 
 /** Plays `file`, varied, in a worker whenever it changes; while dragging, only the newest waits. */

@@ -32,7 +32,7 @@ function motoredBy(motor: string, wheel: string): Motored {
   return { gear, throttle: gear === 0 ? 0 : Math.abs(value) - 1, wheel: Number(wheel) };
 }
 
-/** Where she settles on the lines she begins with, how loaded they are, what if one parts, and in what order they go. */
+/** Where the boat settles on the lines it begins with, how loaded they are, what if one parts, and in what order they go. */
 export function HoldsHer({ state }: { state: RunState }) {
   const units = useUnits();
   const [motor, setMotor] = useState('0');

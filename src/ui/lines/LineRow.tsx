@@ -28,7 +28,7 @@ const BOTTOM_TEXT: readonly ChoiceOption<Bottom>[] = BOTTOMS.map((value) => ({
   value,
   text: value === 'weed' ? 'weed over sand' : value,
 }));
-/** Stand for a line that is not on anything yet, and for her own. */
+/** Stand for a line that is not on anything yet, and for the boat's own. */
 const ABOARD = ' aboard';
 const HERS = ' hers';
 

@@ -29,7 +29,7 @@ function useWrite() {
   };
 }
 
-/** An anchor on chain at the bow: five lengths of her, the usual weight for her. */
+/** An anchor on chain at the bow: five lengths of the boat, the usual weight for it. */
 function freshAnchor(lines: PlanDocument['lines'], length: number): LineDocument {
   return {
     name: freshName(lines, 'bow anchor'),
@@ -98,7 +98,7 @@ export function LinesPanel() {
           aria-pressed={rigging}
           disabled={ends.length === 0}
           onClick={() => {
-            // Lines are rigged on her as she lies at the start.
+            // Lines are rigged on the boat as it lies at the start.
             usePlayhead.getState().seek(0);
             setRigging(!rigging);
           }}

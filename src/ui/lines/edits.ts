@@ -111,7 +111,7 @@ export function freshName(taken: readonly { readonly name: string }[], wish: str
   return `${wish} ${n}`;
 }
 
-/** A fender for where she may touch: at the shoulder, of a size for her. */
+/** A fender for where the boat may touch: at the shoulder, of a size for it. */
 export function freshFender(plan: PlanDocument, length: number): Fender {
   const diameter_m = Math.max(0.2, Math.round(0.25 * length) / 10);
   return {

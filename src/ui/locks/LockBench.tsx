@@ -28,7 +28,7 @@ const PACES = ['1', '4', '10', '30'] as const;
 
 const NOTHING_KNOWN: LockOutlook = { level: null, hangs: [], left: null, pull: 0 };
 
-/** A boat of the fleet as a lock sees her. */
+/** A boat of the fleet as a lock sees it. */
 export interface LockBoat {
   readonly id: string;
   readonly name: string;

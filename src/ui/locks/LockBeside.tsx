@@ -96,7 +96,7 @@ function OneSection({
     };
   };
   const pose = poseOf(run?.trace, start);
-  // Over the upper cill of the chamber she lies in.
+  // Over the upper cill of the chamber the boat lies in.
   const over = stairs.find(({ sited }) => {
     const stands = standsIn(boat, sited, pose);
     return stands.inside && stands.fromUpper < sited.lock.cillReach;

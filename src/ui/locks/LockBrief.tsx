@@ -37,7 +37,7 @@ export function FiguresOfLock({
 }: {
   figures: LockFigures;
   landing: number;
-  /** The lowest bridge on her way. */
+  /** The lowest bridge on the boat's way. */
   under?: RoomUnder | null;
 }) {
   const units = useUnits();
@@ -87,7 +87,7 @@ export function FiguresOfLock({
   );
 }
 
-/** How the paddles are best wound: the quickest at which hands can hold her. */
+/** How the paddles are best wound: the quickest at which hands can hold the boat. */
 function Pace({
   words,
   making,

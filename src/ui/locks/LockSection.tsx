@@ -12,7 +12,7 @@ const HOUSE_M = 1.9;
 /** A boat in a section. */
 export interface InSection {
   readonly boat: LockedBoat;
-  /** Level of the water she floats on, m. */
+  /** Level of the water the boat floats on, m. */
   readonly level: number;
   /** Hung up on something. */
   readonly hurt: boolean;
@@ -229,7 +229,7 @@ function Gate({
   );
 }
 
-/** The boat in section: her hull at her draught, deeper at the stern, and how high she stands. */
+/** The boat in section: its hull at its draught, deeper at the stern, and how high it stands. */
 function Hull({
   boat,
   left,

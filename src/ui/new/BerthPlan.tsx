@@ -24,7 +24,7 @@ function mouthOf(berth: Berth) {
   return { x: (ax - bx) / whole, y: (ay - by) / whole };
 }
 
-/** The berths of a place in plan, north up, to be pressed; the boat drawn where she will lie. */
+/** The berths of a place in plan, north up, to be pressed; the boat drawn where it will lie. */
 export function BerthPlan({
   place,
   boat,
@@ -38,7 +38,7 @@ export function BerthPlan({
   chosen: Berth | null;
   /** How the boat lies in that berth; null until it is known. */
   lying: LyingThere | null;
-  /** Where she begins, where that is not a berth. */
+  /** Where the boat begins, where that is not a berth. */
   start: Manoeuvre['start'] | null;
   onChoose: (berth: Berth) => void;
 }) {

@@ -17,7 +17,7 @@ const LIES: readonly { readonly value: Berth['kind']; readonly text: string }[] 
   { value: 'bow-to', text: 'bow to it' },
 ];
 
-/** How she lies, what her fenders bear on, and what is there to make fast to. */
+/** How the boat lies, what its fenders bear on, and what is there to make fast to. */
 export function BerthFields({
   berth,
   place,

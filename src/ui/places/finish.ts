@@ -45,7 +45,7 @@ function nearestSpot(place: Place, [x, y]: XY): string | undefined {
   return nearest && nearest.off <= MEANT_M ? nearest.name : undefined;
 }
 
-/** A deck laid down with its middle at a place, her bow so, degrees. */
+/** A deck laid down with its middle at a place, the boat's bow so, degrees. */
 function deckAt(
   [x, y]: XY,
   deck: readonly (readonly [number, number])[],

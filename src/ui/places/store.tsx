@@ -8,7 +8,7 @@ import type { XY } from './snap';
 export type SolidKind = Extract<Feature, { outline_m: unknown }>['kind'];
 export type SpotKind = Exclude<Feature['kind'], SolidKind>;
 
-/** A boat of the fleet as she looks from above: deck in body axes, x ahead, y to starboard, m. */
+/** A boat of the fleet as it looks from above: deck in body axes, x ahead, y to starboard, m. */
 export interface FleetOutline {
   readonly id: string;
   readonly name: string;
@@ -33,7 +33,7 @@ export type Tool =
       readonly length: number;
       readonly beam: number;
       readonly heading: number;
-      /** A boat of the fleet, by her own deck; by length and beam alone if not given. */
+      /** A boat of the fleet, by its own deck; by length and beam alone if not given. */
       readonly boat?: FleetOutline;
     }
   | { readonly is: 'transit' }

@@ -22,7 +22,7 @@ import { callsOf, crewDoings, hasCrewDoings } from './called-out';
 import { AXIS_HEIGHT, CALLS_HEIGHT, laneTops, LaneView, RIGHT, Spoken, TimeAxis } from './Staves';
 import { BAND_HEIGHT, WayOutBand, WayOutReading } from './WayOutBand';
 
-/** The plan: steps over lanes against time, and how she moves under them, on one playhead. */
+/** The plan: steps over lanes against time, and how the boat moves under them, on one playhead. */
 export const PlanView = memo(function PlanView({
   run,
   boat,

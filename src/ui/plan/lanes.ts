@@ -206,7 +206,7 @@ interface Rigged {
 
 const NO_RIG: Rigged = { lines: [], breaks: [], words: 0 };
 
-/** The lanes of a boat: one for each engine and thruster she has. */
+/** The lanes of a boat: one for each engine and thruster it has. */
 export function lanesFor(
   run: Run,
   spec: BoatSpec,

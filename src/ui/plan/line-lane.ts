@@ -49,7 +49,7 @@ function bar(
   return path;
 }
 
-/** "W. bow" for Wicket's bow line, "W. bow spr" for her spring: the whole of it leaves no room for which of her lines it is. */
+/** "W. bow" for Wicket's bow line, "W. bow spr" for its spring: the whole of it leaves no room for which of its lines it is. */
 function shortName({ name, of }: PlanDocument['lines'][number]): string {
   const own = `${of}'s `;
   return of !== undefined && name.startsWith(own)

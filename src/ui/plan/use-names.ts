@@ -18,7 +18,7 @@ export function useNames() {
       engines: boat.drives.map(({ name }) => name),
       thrusters: boat.thrusters.map(({ name }) => name),
       points,
-      /** Points a cue can watch: hers, and those of the other boats. */
+      /** Points a cue can watch: the boat's, and those of the other boats. */
       watched: [
         ...points,
         ...others.flatMap((one) => namedPoints(one.boat).map(({ name }) => nameAboard(one, name))),

@@ -36,7 +36,7 @@ interface Drag {
 }
 
 /**
- * Steps moved in time: the cue's own figure is what changes. She is run once with the step held back, and every moment
+ * Steps moved in time: the cue's own figure is what changes. The boat is run once with the step held back, and every moment
  * of a drag is read from that.
  */
 export function useRetime(holdBack: AskHeldBack) {

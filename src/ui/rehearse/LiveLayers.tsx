@@ -13,7 +13,7 @@ import { useLiveState } from './use-live';
 
 const flat = (ring: readonly (readonly [number, number])[]) => ring.flatMap(([x, y]) => [x, y]);
 
-/** Her outline in ten, twenty and thirty seconds if nothing is changed, the fainter the further off. */
+/** The boat's outline in ten, twenty and thirty seconds if nothing is changed, the fainter the further off. */
 export const AheadOutlines = memo(function AheadOutlines({
   spec,
   palette,
@@ -42,7 +42,7 @@ export const AheadOutlines = memo(function AheadOutlines({
   );
 });
 
-/** Where she goes over the ground: as far as in five seconds. */
+/** Where the boat goes over the ground: as far as in five seconds. */
 export function DriftArrow({ recent, palette }: { recent: LiveRun; palette: Palette }) {
   const on = useHelmPreferences((p) => p.aids.drift);
   const time = usePlayhead((p) => p.time);
@@ -71,7 +71,7 @@ export function DriftArrow({ recent, palette }: { recent: LiveRun; palette: Pale
   );
 }
 
-/** Where the plan, played, would have her at this moment. */
+/** Where the plan, played, would have the boat at this moment. */
 export function Ghost({
   run,
   spec,

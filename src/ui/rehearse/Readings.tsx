@@ -69,7 +69,7 @@ function transitWords({ off, rate, open }: TransitNow, units: Units): string {
   return `${stands}, ${going}`;
 }
 
-/** Two things in line, and whether she holds them so. */
+/** Two things in line, and whether the boat holds them so. */
 function TransitHeld() {
   const live = useLive();
   const units = useUnits();
@@ -98,7 +98,7 @@ function TransitHeld() {
   );
 }
 
-/** What she comes to touch if nothing is changed. */
+/** What the boat comes to touch if nothing is changed. */
 function IfNothing() {
   const on = useHelmPreferences((p) => p.aids.ahead);
   const touch = useLiveState((s) => (s.status === 'over' ? null : s.ahead?.touch)) ?? null;

@@ -17,7 +17,7 @@ import { Surprises } from './Surprises';
 import { useCalls } from './use-calls';
 import { useLive, useLiveState } from './use-live';
 
-/** Beside the water while she is driven: how she goes, what the plan has next, what is called. */
+/** Beside the water while the boat is driven: how it goes, what the plan has next, what is called. */
 export function RehearsePanel({ planned }: { planned: Run | null }) {
   return (
     <aside

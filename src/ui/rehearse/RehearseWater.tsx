@@ -21,11 +21,11 @@ import { Ripples } from './Ripples';
 import { useLiveState } from './use-live';
 import { WindFlag } from './WindFlag';
 
-/** She is kept off the edge of the view by this share of it. */
+/** The boat is kept off the edge of the view by this share of it. */
 const EDGE = 0.12;
 const TAG_OFF_PX = 26;
 
-/** The water while she is driven: the boat as she goes, and whatever of the aids is switched on. */
+/** The water while the boat is driven: the boat as it goes, and whatever of the aids is switched on. */
 export function RehearseWater({ planned }: { planned: Run | null }) {
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const place = useWorkspace((s) => s.place);
@@ -115,7 +115,7 @@ export function RehearseWater({ planned }: { planned: Run | null }) {
   );
 }
 
-/** How far off the nearest things are, each where she is nearest to it; the nearest of all is told the loudest. */
+/** How far off the nearest things are, each where the boat is nearest to it; the nearest of all is told the loudest. */
 function NearbyTags({ camera, view }: { camera: Camera; view: View }) {
   const units = useUnits();
   const on = useHelmPreferences((p) => p.aids.nearest);
@@ -127,11 +127,11 @@ function NearbyTags({ camera, view }: { camera: Camera; view: View }) {
   const placed: [number, number][] = [];
   return nearby.map(({ name, distance: gap, x: atX, y: atY }, i) => {
     const [x, y] = toScreen(camera, view, atX, atY);
-    // Outside her, seen from midships.
+    // Outside the boat, seen from midships.
     const far = Math.max(1, Math.hypot(x - midX, y - midY));
     const left = x + (TAG_OFF_PX * (x - midX)) / far;
     const top = y + (TAG_OFF_PX * (y - midY)) / far;
-    // Two at one place of her would cover one another: the nearer is told.
+    // Two at one place of the boat would cover one another: the nearer is told.
     if (placed.some(([u, v]) => Math.abs(u - left) < 48 && Math.abs(v - top) < 18)) return null;
     placed.push([left, top]);
     const loud = gap < 1 ? 'font-bold text-hurt' : i === 0 ? 'text-ink' : 'text-quiet';
@@ -147,7 +147,7 @@ function NearbyTags({ camera, view }: { camera: Camera; view: View }) {
   });
 }
 
-/** The line of the transit she is held to, from the far thing past her. */
+/** The line of the transit the boat is held to, from the far thing past it. */
 function TransitLine({ camera, view }: { camera: Camera; view: View }) {
   const transit = useLiveState((s) => s.transit);
   const eye = useLiveState((s) => s.now?.eye);

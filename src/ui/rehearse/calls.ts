@@ -13,7 +13,7 @@ export interface Call {
   readonly urgent: boolean;
 }
 
-/** Distances called out as she comes up to her berth, m: a falling number. */
+/** Distances called out as the boat comes up to its berth, m: a falling number. */
 const CALLED_M = [20, 15, 10, 8, 6, 5, 4, 3, 2, 1, 0.5] as const;
 /** Somebody under way is called out when they come within this, m. */
 const LINES_TOLD: ReadonlySet<string> = new Set([
@@ -37,7 +37,7 @@ const LINES_TOLD: ReadonlySet<string> = new Set([
 
 const STEPS_TOLD: ReadonlySet<string> = new Set(['on a ladder', 'ashore', 'aboard']);
 
-/** The smallest distance of the list she has come under, or null. */
+/** The smallest distance of the list the boat has come under, or null. */
 function under(metres: number): number | null {
   return CALLED_M.findLast((one) => metres <= one) ?? null;
 }
@@ -102,7 +102,7 @@ export function callsBetween(
   if (now.berth && before.berth) {
     const mark = under(now.berth.distance);
     const was = under(before.berth.distance);
-    // Only while it falls: she may drift off again.
+    // Only while it falls: the boat may drift off again.
     if (mark !== null && (was === null || mark < was))
       calls.push(call(mark === 0.5 ? 'half a metre' : `${distance(mark, units)} off`));
   }

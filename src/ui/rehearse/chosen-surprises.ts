@@ -29,7 +29,7 @@ export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
   paddler: 'a paddler comes across',
 };
 
-/** Boats about that could leave: not those she is to lie at, nor those shut in. */
+/** Boats about that could leave: not those it is to lie at, nor those shut in. */
 function leavers({ place, berth }: ManoeuvreFile, at: number): Traffic[] {
   const obstacles = toObstacles(place);
   return place.features.flatMap((feature) =>
@@ -39,7 +39,7 @@ function leavers({ place, berth }: ManoeuvreFile, at: number): Traffic[] {
   );
 }
 
-/** The one that starts nearest to where she is at a moment of her way. */
+/** The one that starts nearest to where the boat is at a moment of its way. */
 function nearestLeaver(file: ManoeuvreFile, { trace }: PlannedWay, at: number): Traffic | null {
   const i = trace.time.findLastIndex((time) => time <= at);
   const off = ({ frames }: Traffic) =>
@@ -50,7 +50,7 @@ function nearestLeaver(file: ManoeuvreFile, { trace }: PlannedWay, at: number): 
   );
 }
 
-/** A paddler who comes across her way so much later. */
+/** A paddler who comes across the boat's way so much later. */
 function paddlerAcross(file: ManoeuvreFile, { trace }: PlannedWay, at: number): Traffic | null {
   const i = trace.time.findLastIndex((time) => time <= at + TRAFFIC_SEEN_S);
   if (i < 0) return null;
@@ -58,7 +58,7 @@ function paddlerAcross(file: ManoeuvreFile, { trace }: PlannedWay, at: number): 
   return crossing(toObstacles(file.place), her, at + TRAFFIC_SEEN_S);
 }
 
-/** Those that can befall this boat on this manoeuvre; who gets in the way depends on the way she is to go. */
+/** Those that can befall this boat on this manoeuvre; who gets in the way depends on the way it is to go. */
 export function possibleSurprises(file: ManoeuvreFile, way: PlannedWay | null): SurpriseIs[] {
   const { boat, plan } = file;
   const rigged = plan.lines.some(({ of, anchor }) => of === undefined && !anchor);

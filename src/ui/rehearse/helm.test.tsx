@@ -126,7 +126,7 @@ it('speaks what is called, where the browser can and that is wanted', async () =
   useHelmPreferences.setState({ voice: true });
   await atTheHelm('alongside-wind-off');
   act(() => live().run());
-  // Somebody looks there before she goes astern.
+  // Somebody looks there before the boat goes astern.
   act(() => live().move((now) => ({ ...now, levers: [{ gear: 'astern', throttle: 0 }] })));
   await waitFor(() => expect(said.length).toBeGreaterThan(0), { timeout: 5000 });
   expect(called()).toContain(said[0]);

@@ -130,7 +130,7 @@ export function engineAt(boat: Boat, side: 'port' | 'starboard'): number {
   return across.indexOf(most);
 }
 
-/** What a key does on this boat, in words; null where she has nothing of the kind. */
+/** What a key does on this boat, in words; null where it has nothing of the kind. */
 /** The paddle a key winds, from 0; −1 for other keys. */
 export const paddleOf = (action: HelmAction): number =>
   action.startsWith('paddle') && action !== 'paddlesDown' ? Number(action.slice(6)) - 1 : -1;

@@ -34,7 +34,7 @@ export type LiveRun = Pick<Run, 'trace' | 'events' | 'touches'>;
 export interface LiveState {
   readonly status: LiveStatus;
   readonly now: DriveNow | null;
-  /** Her last samples, and all that has happened: what layers on the water draw between. */
+  /** The boat's last samples, and all that has happened: what layers on the water draw between. */
   readonly recent: LiveRun | null;
   /** The whole run so far, while it stands still. */
   readonly soFar: Run | null;
@@ -48,7 +48,7 @@ export interface LiveState {
   readonly saved: boolean | null;
   /** The run that is driven, once it has begun. */
   readonly runId: string | null;
-  /** Two things in line she is held to; null for none, and false where one was looked for and there is none. */
+  /** Two things in line the boat is held to; null for none, and false where one was looked for and there is none. */
   readonly transit: Transit | null | false;
   /** An earlier run that goes along as a ghost; null for the plan. */
   readonly ghost: { readonly id: string; readonly run: Run } | null;
@@ -309,7 +309,7 @@ export class Live {
   }
 
   /**
-   * Begins again as she stood at a moment: what was done before it stands, as a run of its own. From nought it is
+   * Begins again as the boat stood at a moment: what was done before it stands, as a run of its own. From nought it is
    * a new try.
    */
   async retry(time: number): Promise<void> {

@@ -10,7 +10,7 @@ export type SpeedUnit = 'kn' | 'm/s';
 export type LengthUnit = 'm' | 'ft';
 export type ForceUnit = 'N' | 'kgf' | 'lbf';
 
-/** What points up the screen on the water: north, the way she points, or the way she is to lie in her berth. */
+/** What points up the screen on the water: north, the way the boat points, or the way it is to lie in its berth. */
 export const UPS = ['north', 'boat', 'berth'] as const;
 export type Up = (typeof UPS)[number];
 

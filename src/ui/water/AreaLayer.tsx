@@ -11,7 +11,7 @@ export function AreaLayer({
 }: {
   place: Place;
   palette: Palette;
-  /** What stands over her or on the land; otherwise what she floats over. */
+  /** What stands over the boat or on the land; otherwise what it floats over. */
   over: boolean;
 }) {
   return place.areas

@@ -16,7 +16,7 @@ import type { Origin } from './use-camera';
 
 const NOBODY: readonly Traffic[] = [];
 
-/** Everything that moves, at the playhead: the boat with her lines and people, the other boats, others under way. */
+/** Everything that moves, at the playhead: the boat with its lines and people, the other boats, others under way. */
 export function AtPlayhead({
   run,
   boat,
@@ -32,14 +32,14 @@ export function AtPlayhead({
   /** The record looked at, or as much of it as is known; null while there is none. */
   run: Pick<Run, 'trace' | 'events'> | null;
   boat: Boat;
-  /** The same boat as the core has her. */
+  /** The same boat as the core has it. */
   spec: BoatSpec;
   plan: Pick<PlanDocument, 'lines' | 'crew'>;
   others: readonly Other[];
   traffic?: readonly Traffic[];
   palette: Palette;
   origin: Origin;
-  /** Drawn under the boats, and over hers. */
+  /** Drawn under the boats, and over the boat's. */
   under?: ReactNode;
   over?: ReactNode;
 }) {

@@ -92,7 +92,7 @@ export function HurtMarks({ run, camera, view }: { run: Run; camera: Camera; vie
 
 const TAG_AWAY_PX = 30;
 
-/** Offset of a tag from its mark: outwards from the boat, so that it does not cover her. */
+/** Offset of a tag from its mark: outwards from the boat, so that it does not cover it. */
 function away(run: Run, mark: { time: number; x: number; y: number }): { x: number; y: number } {
   const dx = mark.x - readAt(run, 'x', mark.time);
   const dy = mark.y - readAt(run, 'y', mark.time);

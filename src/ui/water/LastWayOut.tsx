@@ -6,7 +6,7 @@ import { readAt } from './sample';
 
 const HALF_PX = 17;
 
-/** A bar across her way where it is last time to break off. */
+/** A bar across the boat's way where it is last time to break off. */
 export function LastWayOut({
   run,
   at,

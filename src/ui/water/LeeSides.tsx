@@ -7,7 +7,7 @@ import { legSides } from './lee-sides';
 
 const TOOTH_PX = 5;
 
-/** The dangerous side of every leg with teeth towards what she is blown on to, the safe side dotted. */
+/** The dangerous side of every leg with teeth towards what the boat is blown on to, the safe side dotted. */
 export function LeeSides({
   run,
   legs,

@@ -17,7 +17,7 @@ export const PlaceLayer = memo(function PlaceLayer({
   place: Place;
   palette: Palette;
   scale: number;
-  /** Mark of the goal: her berth, if it is one, is drawn. */
+  /** Mark of the goal: the boat's berth, if it is one, is drawn. */
   goal: string | null;
 }) {
   const about = { px: 1 / scale };

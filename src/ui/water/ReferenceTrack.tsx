@@ -20,7 +20,7 @@ export function ReferenceTrack({
     const at = (px: number, py: number) => toScreen(camera, view, px, py).join(' ');
     const track: string[] = [];
     for (let i = 0; i < x.length; i += 3) track.push(`${i === 0 ? 'M' : 'L'}${at(x[i]!, y[i]!)}`);
-    // Her own hull: she may be another boat than the one sailed now.
+    // The boat's own hull: it may be another boat than the one sailed now.
     const { deck } = toBoatSpec(file.boat).hull;
     const hull = (px: number, py: number, psi: number) => {
       const s = Math.sin(psi);

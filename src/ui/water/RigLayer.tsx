@@ -35,7 +35,7 @@ function nearest(dots: readonly Dot[], [x, y]: readonly [number, number]): strin
 }
 
 /**
- * Rigs lines on the water: a cleat aboard, as she lies at the start, then a bollard or pile; pressed one after the
+ * Rigs lines on the water: a cleat aboard, as the boat lies at the start, then a bollard or pile; pressed one after the
  * other, or dragged from one to the other. What it would stop is said before it is let go.
  */
 export function RigLayer({ camera, view }: { camera: Camera; view: View }) {

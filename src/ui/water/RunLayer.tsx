@@ -12,7 +12,7 @@ function tracePath(context: Konva.Context, ring: readonly (readonly [number, num
   context.closePath();
 }
 
-/** The water her deck passes over: every ring in one path, filled once, so that it is one even tone. */
+/** The water the boat's deck passes over: every ring in one path, filled once, so that it is one even tone. */
 function Sweep({ run, deck, palette }: { run: Run; deck: Float64Array; palette: Palette }) {
   const rings = useMemo(() => sweepRings(run, deck), [run, deck]);
   return (

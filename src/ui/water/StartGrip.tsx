@@ -16,7 +16,7 @@ const FURTHEST_M = 20000;
 
 const held = (metres: number) => tidy(Math.max(-FURTHEST_M, Math.min(FURTHEST_M, metres)), 2);
 
-/** The start on the water: the ring astern of her moves it, the one ahead turns it. Arrow keys do the same. */
+/** The start on the water: the ring astern of the boat moves it, the one ahead turns it. Arrow keys do the same. */
 export function StartGrip({ camera }: { camera: Camera }) {
   const start = useWorkspace((s) => s.manoeuvre.start);
   const length = useWorkspace((s) => s.boat.hull.length_m);
@@ -41,7 +41,7 @@ export interface GripPose {
   readonly heading_deg: number;
 }
 
-/** A ring that moves a boat, and one ahead of her that turns her; by dragging or by arrow keys, each undone as one. */
+/** A ring that moves a boat, and one ahead of it that turns it; by dragging or by arrow keys, each undone as one. */
 export function PoseGrip({
   camera,
   grip,

@@ -39,7 +39,7 @@ export function WaterFrame({
   drawn: (camera: Camera, origin: Origin) => ReactNode;
   /** What lies over the drawing, on the page. */
   over: (camera: Camera, view: View) => ReactNode;
-  /** The run looked at: with the boat's way up, the view goes with her. */
+  /** The run looked at: with the boat's way up, the view goes with it. */
   run: Pick<Run, 'trace'> | null;
   /** What stands on the water with its name. */
   named: (camera: Camera, view: View) => Named;

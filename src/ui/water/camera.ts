@@ -77,10 +77,10 @@ export function zoom(camera: Camera, view: View, factor: number, px: number, py:
   return { ...camera, x: x - east, y: y - north, scale };
 }
 
-/** Share of the view's height she stands below its middle: there is more to be seen ahead. */
+/** Share of the view's height the boat stands below its middle: there is more to be seen ahead. */
 const BELOW = 0.12;
 
-/** The camera that keeps her where she is on the screen, the way up as it is. */
+/** The camera that keeps the boat where it is on the screen, the way up as it is. */
 export function withHer(
   camera: Camera,
   view: View,

@@ -2,7 +2,7 @@ import type { Run } from '@/core/plan';
 import { marksAtStart, type Boat, type Manoeuvre, type Place } from '@/document';
 import type { Box } from './camera';
 
-/** What the view should hold at first: the way the boat goes, start included, with her length round it. */
+/** What the view should hold at first: the way the boat goes, start included, with its length round it. */
 export function runExtent(
   manoeuvre: Manoeuvre,
   boat: Boat,
@@ -24,7 +24,7 @@ export function runExtent(
     for (let i = 0; i < x.length; i += 5) include(x[i]!, y[i]!);
   }
   for (const { start } of manoeuvre.others) include(start.x_m, start.y_m);
-  // Where she is to end belongs to it before any run gets there.
+  // Where the boat is to end belongs to it before any run gets there.
   const { goal } = manoeuvre;
   const mark =
     goal.is === 'lie' &&

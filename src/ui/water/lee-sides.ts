@@ -2,7 +2,7 @@ import type { Leg } from '@/core/brief';
 import type { Run } from '@/core/plan';
 import { sampleBefore } from './sample';
 
-/** A side of a leg as places on the water, m: what she is blown towards, and what she is blown off. */
+/** A side of a leg as places on the water, m: what the boat is blown towards, and what it is blown off. */
 export interface LegSide {
   readonly step: number;
   readonly danger: readonly (readonly [number, number])[];

@@ -3,14 +3,14 @@ import type { Run } from '@/core/plan';
 
 /**
  * Metres of travel and radians of turn between hulls of the sweep. Each two are joined by what lies between them, so
- * the edge is off by no more than the sagitta of her arc: 2 cm at ten metres from where she turns.
+ * the edge is off by no more than the sagitta of the boat's arc: 2 cm at ten metres from where it turns.
  */
 const STEP_M = 1.5;
 const STEP_RAD = 0.12;
 
 type Point = [number, number];
 
-/** Her deck laid on the place, (east, north) in m. */
+/** The boat's deck laid on the place, (east, north) in m. */
 export function deckAt(deck: Float64Array, x: number, y: number, heading: number): Point[] {
   const s = Math.sin(heading);
   const c = Math.cos(heading);
@@ -21,7 +21,7 @@ export function deckAt(deck: Float64Array, x: number, y: number, heading: number
 }
 
 /**
- * The water her deck passes over in a run, as rings that overlap: each holds the hull at two moments and all between.
+ * The water the boat's deck passes over in a run, as rings that overlap: each holds the hull at two moments and all between.
  * All wind the same way, so that one path filled by winding is one even tone.
  */
 export function sweepRings({ trace }: Run, deck: Float64Array): Point[][] {

@@ -48,7 +48,7 @@ export function useCamera({
     () => ({ width: view.width, height: view.height }),
     [view.width, view.height],
   );
-  // Turning with her, the whole is what it is north up.
+  // Turning with the boat, the whole is what it is north up.
   const still = her ? 0 : up;
   const first = useMemo(() => fit(opening, size, FIT_MARGIN_PX, still), [opening, size, still]);
   const whole = useMemo(() => fit(home, size, FIT_MARGIN_PX, still), [home, size, still]);

@@ -5,14 +5,14 @@ import { usePlayhead } from '../state/playhead';
 import { usePreferences, type Up } from '../state/preferences';
 import { readAt } from './sample';
 
-/** What can be up here: a berth is there only where she is to lie in one. */
+/** What can be up here: a berth is there only where the boat is to lie in one. */
 export function useUpWays(): readonly Up[] {
   const berth = useWorkspace((s) => s.manoeuvre.goal.is === 'lie');
   return berth ? ['north', 'boat', 'berth'] : ['north', 'boat'];
 }
 
 /**
- * Which bearing points up the screen, radians; and where she is, m, if the view goes with her.
+ * Which bearing points up the screen, radians; and where the boat is, m, if the view goes with it.
  */
 export function useUp(run: Pick<Run, 'trace'> | null): {
   readonly up: number;

@@ -21,7 +21,7 @@ const side = (value: number) => (value < 0 ? 'port' : 'starboard');
 const degrees = (radians: number) => Math.round(Math.abs(radians) * DEGREES_PER_RADIAN);
 const size = ({ ahead, starboard }: OnHer) => Math.hypot(ahead, starboard);
 
-/** Which way something goes on her: "to starboard", "from ahead". */
+/** Which way something goes on the boat: "to starboard", "from ahead". */
 function goes({ ahead, starboard }: OnHer): string {
   if (Math.abs(starboard) >= Math.abs(ahead)) return `to ${side(starboard)}`;
   return ahead < 0 ? 'back' : 'ahead';
@@ -134,7 +134,7 @@ function legStatement(
   };
 }
 
-/** What pushes her, from start to end. */
+/** What pushes the boat, from start to end. */
 export function pushStatements(brief: Brief, units: Units): Statement[] {
   const runs: Leg[][] = [];
   for (const leg of brief.legs) {
@@ -248,7 +248,7 @@ function holdStatements({ holds }: Capabilities, wind: number, units: Units): St
       },
     ];
   };
-  /** The whole of her, not her bow alone. */
+  /** The whole of the boat, not its bow alone. */
   const whole = (key: string, means: string, most: number | null, how: string) => {
     if (most === null) return [];
     const enough = most > wind;
@@ -325,7 +325,7 @@ export function abreastStatements({ abreast }: Brief, units: Units): Statement[]
   }));
 }
 
-/** What she can do here. @param wind its mean, m/s */
+/** What the boat can do here. @param wind its mean, m/s */
 export function ableStatements(
   brief: Brief,
   length: number,

@@ -7,7 +7,7 @@ import { boatSpeed, distance, force, type Units } from './units';
 /** Less than this is no move worth a word, m and degrees. */
 const STAYS_DEG = 1.5;
 
-/** "She settles 0.4 m to starboard, bow 3° to port." */
+/** "The boat settles 0.4 m to starboard, bow 3° to port." */
 export function settlesText(
   {
     ahead,

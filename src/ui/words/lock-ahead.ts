@@ -33,7 +33,7 @@ export function gatesAdvice(through: readonly Through[]): string | null {
   return 'Both leaves are no better here than one.';
 }
 
-/** Is it set for her, and when she leaves where she lies. */
+/** Is it set for the boat, and when it leaves where it lies. */
 export function setText(ahead: LockAhead, names: readonly string[], units: Units): string {
   const { setForHer, readyIn, readyBy, inside, way, runs, leaveAt, end, from } = ahead;
   const by = readyBy === null ? '' : `, ${readyBy} ashore`;
@@ -67,7 +67,7 @@ const FIRST: Readonly<Record<Sharing['because'], string>> = {
   heavier: 'is the heavier, and the water of the second sets the first about on her lines',
 };
 
-/** Whether another boat fits in with her, who goes first and why, and who waits for what. */
+/** Whether another boat fits in with it, who goes first and why, and who waits for what. */
 export function sharesText({ name, how }: LockAhead['shares'][number], units: Units): string[] {
   const { beside, lengthways, first, because } = how;
   if (beside < 0 && lengthways < 0)
@@ -97,7 +97,7 @@ const meets = ({ overCill, overCoping }: Meeting, units: Units) =>
       ? `${distance(-overCill, units)} short of the cill between them`
       : `${distance(overCill, units)} over the cill between them`;
 
-/** What has to be seen to in a staircase before she is locked on, and in what order it is worked. */
+/** What has to be seen to in a staircase before the boat is locked on, and in what order it is worked. */
 export function stairText(stair: StairOrder, names: readonly string[], units: Units): string[] {
   const { going, first, now, ready } = stair;
   const upper = names[stair.upper] ?? 'the upper lock';

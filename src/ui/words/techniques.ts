@@ -131,7 +131,7 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   ],
 };
 
-/** "port side to, heading 343°": how she is to lie. */
+/** "port side to, heading 343°": how the boat is to lie. */
 export function lyingText(goal: GoalDocument, boat: Boat): string {
   if (goal.is !== 'lie') return '';
   const y = namedPoints(boat).find(({ name }) => name === goal.point)?.y ?? 0;

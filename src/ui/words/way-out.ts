@@ -10,7 +10,7 @@ export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
   hold: 'hold her there',
 };
 
-/** What she comes to if nothing is done: a thing's name, the bottom, or "caught under the footbridge". */
+/** What the boat comes to if nothing is done: a thing's name, the bottom, or "caught under the footbridge". */
 export const stopText = ({ on, name }: Pick<TimeToContact, 'on' | 'name'>): string =>
   on === 'bridge' ? `caught under ${name}` : name;
 

@@ -48,7 +48,7 @@ export function sideStatement(
   };
 }
 
-/** The angle she comes in at, from the run. */
+/** The angle the boat comes in at, from the run. */
 export function angleStatement(brief: Brief): Statement | null {
   const at = brief.speeds.find(({ lengths, angle }) => lengths === 2 && angle !== null);
   if (!at || at.angle === null || at.time === null) return null;
@@ -259,7 +259,7 @@ export function handsStatements({ steps, crew }: PlanDocument): Statement[] {
   }));
 }
 
-/** How long to measure a spring that stops her at her berth, with what it then stretches and carries. */
+/** How long to measure a spring that stops the boat at its berth, with what it then stretches and carries. */
 export function springStatement(spring: StoppingSpring | null, units: Units): Statement | null {
   if (!spring) return null;
   const { cleat, to, span, rope, mass } = spring;

@@ -69,14 +69,14 @@ function along(curve: Curve, x: number): number {
   return curve.at(-1)![1];
 }
 
-/** Depth of the canoe body that floats the boat, held inside her draught. */
+/** Depth of the canoe body that floats the boat, held inside its draught. */
 export function bodyDraught(owner: OwnerFigures): number {
   const c = CLASS_DEFAULTS[owner.class];
   const lwl = owner.waterlineLength ?? c.lwlShare * owner.length;
   const hulls = owner.class === 'sailing catamaran' ? 2 : 1;
   const beam = hulls === 2 ? c.waterlineBeam * lwl : c.waterlineBeam * owner.beam;
   const floats = owner.displacement / SEA_WATER_KGPM3 / (hulls * lwl * beam * c.block);
-  // A ship's own draught is her body's; a boat's body may not reach below keel or drives.
+  // A ship's own draught is its body's; a boat's body may not reach below keel or drives.
   const deepest = owner.keel === 'none' ? owner.draught : 0.85 * owner.draught;
   return owner.class === 'ship' || owner.class === 'barge'
     ? owner.draught

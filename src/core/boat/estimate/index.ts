@@ -26,7 +26,7 @@ export {
 export type { DriveEstimate } from './drives';
 export type { HalfOutline, HullEstimate } from './hull';
 
-/** A whole boat estimated from what her owner knows, with how each figure was come by. SI, radians. */
+/** A whole boat estimated from what its owner knows, with how each figure was come by. SI, radians. */
 export interface BoatEstimate {
   readonly owner: OwnerFigures;
   readonly hull: HullEstimate;
@@ -46,7 +46,7 @@ const RAD = Math.PI / 180;
 /** Lock of an outboard or outdrive, and of a pod under a joystick. */
 const DRIVE_LOCK = 30 * RAD;
 
-/** Estimates everything a boat needs from her owner's figures. */
+/** Estimates everything a boat needs from its owner's figures. */
 export function estimateBoat(owner: OwnerFigures): BoatEstimate {
   const c = CLASS_DEFAULTS[owner.class];
   const hull = estimateHull(owner);

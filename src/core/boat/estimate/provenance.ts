@@ -1,6 +1,6 @@
 import type { Basis, HowKnown, OwnerFigures } from './owner';
 
-/** How a field's figure is come by, its likely error as a share (of her length for places aboard), and why. */
+/** How a field's figure is come by, its likely error as a share (of the boat's length for places aboard), and why. */
 type Row = readonly [field: string, how: HowKnown, spread: number, note: string];
 
 const BY_OWNER = 'by the owner';

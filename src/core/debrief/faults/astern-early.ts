@@ -3,12 +3,12 @@ import { cos, sin } from '../../math';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './rule';
 
-/** Brought up short of where she was to lie, and driven on again. */
+/** Brought up short of where the boat was to lie, and driven on again. */
 interface Figures {
   readonly short: number;
 }
 
-/** Astern before she was there: stopped short, and driven on again. */
+/** Astern before the boat was there: stopped short, and driven on again. */
 export const asternEarly: FaultRule<'astern too early', Figures> = {
   id: 'astern too early',
   find({ driving, trace, input, world }) {

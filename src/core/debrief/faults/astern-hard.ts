@@ -2,13 +2,13 @@ import { STERNWAY_GATHERED_MPS, HARD_ASTERN } from '../../policy';
 import { alongAt, sampleAt } from '../context';
 import type { FaultRule } from './rule';
 
-/** More throttle astern than was wanted: she was stopped and gathered sternway. */
+/** More throttle astern than was wanted: the boat was stopped and gathered sternway. */
 interface Figures {
   readonly throttle: number;
   readonly sternway: number;
 }
 
-/** Astern with so much throttle that she did not stop but went back. */
+/** Astern with so much throttle that the boat did not stop but went back. */
 export const asternHard: FaultRule<'astern too hard', Figures> = {
   id: 'astern too hard',
   find({ driving, trace }) {
@@ -16,7 +16,7 @@ export const asternHard: FaultRule<'astern too hard', Figures> = {
       if (gear > 0) return [];
       const begins = sampleAt(trace, from);
       const ends = sampleAt(trace, to);
-      // Meant to stop her: she had way on ahead.
+      // Meant to stop the boat: it had way on ahead.
       if (alongAt(trace, begins) < STERNWAY_GATHERED_MPS) return [];
       const throttle = Math.max(...trace.engines[engine]!.throttle.subarray(begins, ends + 1));
       const sternway = -alongAt(trace, ends);

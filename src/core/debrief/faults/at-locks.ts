@@ -16,7 +16,7 @@ interface PaddleWithoutSign {
   readonly who: number;
 }
 
-/** A paddle was wound up with no sign from the helm that she is held since the move before. */
+/** A paddle was wound up with no sign from the helm that the boat is held since the move before. */
 export const paddleWithoutSign: FaultRule<'paddle without sign', PaddleWithoutSign> = {
   id: 'paddle without sign',
   find(review) {
@@ -33,13 +33,13 @@ export const paddleWithoutSign: FaultRule<'paddle without sign', PaddleWithoutSi
   },
 };
 
-/** Over the cill in a falling chamber: seconds she had left, if she was to hang, and whether she did. */
+/** Over the cill in a falling chamber: seconds the boat had left, if it was to hang, and whether it did. */
 interface OverTheCill {
   readonly left: number | null;
   readonly hung: boolean;
 }
 
-/** She lay over the cill while the chamber fell. */
+/** The boat lay over the cill while the chamber fell. */
 export const overTheCill: FaultRule<'over the cill', OverTheCill> = {
   id: 'over the cill',
   find({ run }) {
@@ -63,14 +63,14 @@ const GRIPS = {
 const BY = { wedged: 'sides', 'on a gate': 'gate', 'under the coping': 'coping' } as const;
 const isGrip = (what: string): what is keyof typeof GRIPS => what in GRIPS;
 
-/** Wedged between the sides of a chamber, or an end on a gate, as the level went: seconds she had left, and whether she hung. */
+/** Wedged between the sides of a chamber, or an end on a gate, as the level went: seconds the boat had left, and whether it hung. */
 interface GrippedInLock {
   readonly by: 'sides' | 'gate' | 'coping';
   readonly left: number | null;
   readonly hung: boolean;
 }
 
-/** She was wedged between the sides of a chamber, or an end of her lay on a gate, as the level went. */
+/** The boat was wedged between the sides of a chamber, or an end of its lay on a gate, as the level went. */
 export const grippedInLock: FaultRule<'gripped in a lock', GrippedInLock> = {
   id: 'gripped in a lock',
   find({ run }) {
@@ -98,7 +98,7 @@ interface LineFastInLock {
   readonly parted: boolean;
 }
 
-/** A line was made fast in a chamber that fell; in the end it takes her weight. */
+/** A line was made fast in a chamber that fell; in the end it takes the boat's weight. */
 export const lineFastInLock: FaultRule<'line fast in a lock', LineFastInLock> = {
   id: 'line fast in a lock',
   find({ run }) {

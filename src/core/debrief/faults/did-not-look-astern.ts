@@ -12,7 +12,7 @@ interface Figures {
   readonly what: string;
 }
 
-/** Something within her own length right astern as the gear went in, and it was touched. */
+/** Something within the boat's own length right astern as the gear went in, and it was touched. */
 export const didNotLookAstern: FaultRule<'did not look astern', Figures> = {
   id: 'did not look astern',
   grave: true,

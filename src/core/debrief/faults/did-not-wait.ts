@@ -13,7 +13,7 @@ interface Figures {
   readonly speed: number;
 }
 
-/** Somebody was under way in her way, and she went on close by them instead of stopping to let them pass. */
+/** Somebody was under way in the boat's way, and it went on close by them instead of stopping to let them pass. */
 export const didNotWait: FaultRule<'did not wait', Figures> = {
   id: 'did not wait',
   grave: true,

@@ -7,7 +7,7 @@ import type { FaultRule } from './rule';
 const zonesWith = ({ input }: Review, rule: Zone['rule']) =>
   (input.zones ?? []).filter((zone) => zone.rule === rule);
 
-/** Samples at which any corner of her deck is in a zone. */
+/** Samples at which any corner of the boat's deck is in a zone. */
 function* samplesIn({ trace, world }: Review, { outline }: Zone): Generator<number> {
   const { deck } = world.craft.spec.hull;
   for (let i = 0; i < trace.time.length; i++) {
@@ -23,7 +23,7 @@ function* samplesIn({ trace, world }: Review, { outline }: Zone): Generator<numb
   }
 }
 
-/** Some of her was in water that is to be kept out of. */
+/** Some of the boat was in water that is to be kept out of. */
 interface InForbiddenWater {
   readonly what: string;
   readonly seconds: number;

@@ -10,14 +10,14 @@ import {
 import { seenTo } from './seen-to';
 import type { FaultRule, Finding } from './rule';
 
-/** A line that had held her come slack, by so much, and nobody saw to it. */
+/** A line that had held the boat come slack, by so much, and nobody saw to it. */
 interface Figures {
   readonly line: number;
   readonly slack: number;
   readonly seconds: number;
 }
 
-/** A line that held her, made fast or on turns, come slack by more than her swing, and nobody saw to it. */
+/** A line that held the boat, made fast or on turns, come slack by more than it swing, and nobody saw to it. */
 export const lineSlack: FaultRule<'line slack', Figures> = {
   id: 'line slack',
   find({ trace, orders, input, world }) {

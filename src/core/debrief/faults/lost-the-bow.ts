@@ -15,7 +15,7 @@ interface Figures {
   readonly seconds: number;
 }
 
-/** Her bow went down-wind, and what was ordered was the other way or nothing. */
+/** The boat's bow went down-wind, and what was ordered was the other way or nothing. */
 export const lostTheBow: FaultRule<'lost the bow', Figures> = {
   id: 'lost the bow',
   find({ trace, world }) {
@@ -48,7 +48,7 @@ export const lostTheBow: FaultRule<'lost the bow', Figures> = {
   },
 };
 
-/** Did a thruster forward push her bow that way? */
+/** Did a thruster forward push the boat's bow that way? */
 function thrusters(
   trace: Parameters<typeof lostTheBow.find>[0]['trace'],
   from: number,

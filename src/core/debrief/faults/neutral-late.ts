@@ -9,7 +9,7 @@ interface Figures {
   readonly needs: number;
 }
 
-/** Still in gear, the way she went, when neutral was due long since. */
+/** Still in gear, the way the boat went, when neutral was due long since. */
 export const neutralLate: FaultRule<'neutral late', Figures> = {
   id: 'neutral late',
   grave: true,

@@ -3,12 +3,12 @@ import { roomAlong } from '../../search';
 import { firmThrottle, stopFrom } from '../../trials';
 import { alongAt, poseAt, type Review } from '../context';
 
-/** Speeds her stopping way is worked out for, m/s; between them by straight lines. */
+/** Speeds the boat's stopping way is worked out for, m/s; between them by straight lines. */
 const SPEED_STEP_MPS = 0.25;
 /** Slower than this nothing is too fast, m/s. */
 const EVERY = 3;
 
-/** A moment at which she could not be stopped any more in the room there was. */
+/** A moment at which the boat could not be stopped any more in the room there was. */
 export interface Overrun {
   readonly time: number;
   readonly speed: number;
@@ -20,7 +20,7 @@ export interface Overrun {
 
 const known = new WeakMap<Review, readonly Overrun[]>();
 
-/** Moments at which what a firm burst against her way needs to stop her is more than the room ahead; her berth left out. */
+/** Moments at which what a firm burst against the boat's way needs to stop it is more than the room ahead; its berth left out. */
 export function overruns(review: Review): readonly Overrun[] {
   const before = known.get(review);
   if (before) return before;
@@ -40,7 +40,7 @@ export function overruns(review: Review): readonly Overrun[] {
   for (let i = 0; i < trace.time.length; i += EVERY) {
     const along = alongAt(trace, i);
     const speed = Math.abs(along);
-    // What she lies against already was struck before.
+    // What the boat lies against already was struck before.
     if (speed < NEVER_TOO_FAST_MPS || trace.clearance[i]! < ROOM_THAT_IS_NONE_M) continue;
     const way = along > 0 ? 1 : -1;
     const most = needs(speed);

@@ -4,7 +4,7 @@ import { type Trace } from '../../simulation';
 import type { Review } from '../context';
 import type { FaultRule } from './rule';
 
-/** Way made over ground up to where her heading has first left what it was by IS_A_TURN, m; null where it never does. */
+/** Way made over ground up to where the boat's heading has first left what it was by IS_A_TURN, m; null where it never does. */
 function wayToTurn({ x, y, heading }: Trace): { way: number; at: number } | null {
   let way = 0;
   for (let i = 1; i < x.length; i++) {

@@ -32,7 +32,7 @@ import { noPassage } from './unfit';
 const LEFT_ON_TURNS = 2;
 /** Climbing, and walking to and fro between line, gates and paddles, takes so long more, s. Judgement. */
 const ON_FOOT_S = 300;
-/** From stopping to her line's being on: along the deck, up, and to the bollard, s; and back the same way. */
+/** From stopping to the boat's line's being on: along the deck, up, and to the bollard, s; and back the same way. */
 const UP_WITHIN_S = 240;
 const BACK_WITHIN_S = 300;
 const OPENED_WITHIN_S = 900;
@@ -42,7 +42,7 @@ const whoIs = ({ input }: Setting): string | null => {
   return crew.length === 1 && crew[0]!.at.aboard ? crew[0]!.name : null;
 };
 
-/** Does the coping ever stand too high over her deck to step? */
+/** Does the coping ever stand too high over the boat's deck to step? */
 function wantsLadder({ input, boat }: Setting): boolean {
   return (input.locks ?? []).some(
     ({ lock, coping }) =>
@@ -50,11 +50,11 @@ function wantsLadder({ input, boat }: Setting): boolean {
   );
 }
 
-/** Where she lies: at the wall the wind lays her to, if a ladder is there. */
+/** Where the boat lies: at the wall the wind lays it to, if a ladder is there. */
 const lieAlone = (setting: Setting): PassageLie | null =>
   liesInLock(setting, wantsLadder(setting))[0]?.[0] ?? null;
 
-/** The water as one person makes it: by the paddles of the side she lies to, so that the line is never out of reach for long. */
+/** The water as one person makes it: by the paddles of the side the boat lies to, so that the line is never out of reach for long. */
 interface Alone {
   readonly lie: PassageLie;
   readonly paddles: readonly Paddle[];
@@ -158,7 +158,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             'behind',
             'gates shut behind; hauled taut, on two turns',
             { is: 'line', line: CENTRE_LINE, state: 'on' },
-            // Slack she would surge on to the gates as soon as the water comes.
+            // Slack the boat would surge on to the gates as soon as the water comes.
             [gatesTo(lie, from, 'shut', crew), tended('haul', LEFT_ON_TURNS), left()],
             'back aboard, out while the gates are open',
             UP_WITHIN_S,

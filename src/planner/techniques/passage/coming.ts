@@ -9,9 +9,9 @@ import { leadsOf, type LockNeighbour, type WayThrough } from './neighbour';
 import { WAITS_WITHIN_S } from './landing';
 import type { Setting } from '../../setting';
 
-// Another boat comes in by the gates that stand open, before her or after her.
+// Another boat comes in by the gates that stand open, before it or after it.
 
-/** The steps she comes in by, until her lines are on their way; the first at a cue, with what is done beside. */
+/** The steps the boat comes in by, until its lines are on their way; the first at a cue, with what is done beside. */
 export function comingIn(
   setting: Setting,
   sited: SitedLock,

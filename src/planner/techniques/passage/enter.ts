@@ -18,10 +18,10 @@ import { WAITS_WITHIN_S } from './landing';
 /** On from one chamber to the next a boat carries its way so far before it is stopped. */
 const CARRIES_LENGTHS = 0.3;
 
-/** Room she wants beside her where she comes in, m. */
+/** Room the boat wants beside it where it comes in, m. */
 const BESIDE_M = 0.5;
 
-/** On a straight course for the gates ahead, would she come by those before too near to a side? */
+/** On a straight course for the gates ahead, would the boat come by those before too near to a side? */
 function comesFromAside({ input, beam }: Setting, { sited, from }: PassageLie): boolean {
   const { lock } = sited;
   const where = new Float64Array(2);
@@ -42,7 +42,7 @@ export const enters =
     const entered = `${sited.name}, ${from} gates`;
     const open = gatesOf(sited.lock, from).kind === 'single' ? 'gate stands' : 'gates stand';
     const follows = neighbour?.comes && !neighbour.comes.first;
-    // Past a boat that lies there she steers along the wall that is left from the start.
+    // Past a boat that lies there it steers along the wall that is left from the start.
     const beside = neighbour !== null && !follows;
     const aside = comesFromAside(setting, lie);
     const between = (id: string, title: string, order: OrderDocument) =>

@@ -11,9 +11,9 @@ import type { Passage, PhaseAt } from './phase';
 
 /** A line goes ashore before the gates shut; the helm waits so long for a throw to hold, s. */
 const LINE_ON_S = 90;
-/** Turns it is held by: taken in as she rises, let run as she falls. */
+/** Turns it is held by: taken in as the boat rises, let run as it falls. */
 export const TURNS = { up: 0.75, down: 0.5 } as const;
-/** Both ends shut, and going down her stern forward of the cill: only then is a paddle wound. */
+/** Both ends shut, and going down the boat's stern forward of the cill: only then is a paddle wound. */
 export function heldIn({ sited, forward, to }: PassageLie): CueDocument {
   const closed: SimpleCue = { is: 'lock', lock: sited.name, state: 'shut' };
   return forward === null
@@ -21,7 +21,7 @@ export function heldIn({ sited, forward, to }: PassageLie): CueDocument {
     : { is: 'all', of: [closed, near('bow', `${sited.name}, ${to} gates`, forward)] };
 }
 
-/** The lines of a boat beside her are kept snug like her own. */
+/** The lines of a boat beside it are kept snug like its own. */
 export function tendsToo(lie: PassageLie): OrderDocument[] {
   if (!lie.neighbour) return [];
   return BOTH_ENDS.map((end) => ({
@@ -49,7 +49,7 @@ export const holds =
       ...by(crew.aboard),
     };
     const on: CueDocument = { is: 'line', line: CENTRE_LINE, state: 'on' };
-    // Whoever comes in after her finds her held.
+    // Whoever comes in after the boat's finds its held.
     const follows = neighbour?.comes && !neighbour.comes.first ? neighbour : null;
     const leaves = gatesOf(sited.lock, from).kind === 'single' ? 'gate' : 'gates';
     const passes: OrderDocument = {

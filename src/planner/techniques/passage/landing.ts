@@ -5,7 +5,7 @@ import type { Setting } from '../../setting';
 
 // What is asked of a landing before a lock that does not stand open.
 
-/** Slower than this she lies there, m/s. */
+/** Slower than this the boat lies there, m/s. */
 const LIES_MPS = 0.1;
 /** The paddles stay at their half so long, s. Judgement. */
 export const HALF_FOR_S = 60;
@@ -14,14 +14,14 @@ const FORE_AND_AFT = 0.15;
 export const WAITS_WITHIN_S = 240;
 export const LANDING = ['landing bow line', 'landing stern line'] as const;
 
-/** Is the water of a lock level with hers, and do its gates stand open to her? */
+/** Is the water of a lock level with the boat's, and do its gates stand open to it? */
 export function setAgainst({ begins }: SitedLock, from: End): 'level' | 'gates' | null {
   const level = from === 'upper' ? begins.upper : begins.lower;
   if (Math.abs(begins.chamber - level) > 0.02) return 'level';
   return begins.gates[from] < 1 ? 'gates' : null;
 }
 
-/** Bow and stern line to the landing she lies at, slipped from aboard; null where she does not lie at one. */
+/** Bow and stern line to the landing the boat lies at, slipped from aboard; null where it does not lie at one. */
 export function landingLines(setting: Setting): readonly LineDocument[] | null {
   const { start } = setting.input;
   return Math.abs(start.speed) > LIES_MPS ? null : linesToLanding(setting, start);

@@ -15,7 +15,7 @@ import type { Passage, Phase, PhaseAt } from './phase';
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
 
-/** A boat beside her that lies nearer to the gates ahead, or was in first, goes out before her; her water draws, so the line stays on. */
+/** A boat beside it that lies nearer to the gates ahead, or was in first, goes out before it; its water draws, so the line stays on. */
 function lettingOut(lie: PassageLie, after: CueDocument): Phase {
   const { neighbour, along, sited, to } = lie;
   const leaves = neighbour?.outFirst ? leavesFirst(neighbour) : null;
@@ -31,7 +31,7 @@ function lettingOut(lie: PassageLie, after: CueDocument): Phase {
           point: nameAboard(neighbour.other, 'stern'),
           mark: `${sited.name}, ${to} gates`,
         },
-        // Held up on her way she is not waited for without end.
+        // Held up on the boat's way it is not waited for without end.
         { is: 'after', time_s: Math.min(600, 2 * leaves.seconds) },
       ],
     },
@@ -68,7 +68,7 @@ function lettingOut(lie: PassageLie, after: CueDocument): Phase {
   };
 }
 
-/** The gates ahead stand open: her line home, then dead slow on; paddles that must not stay up come down meanwhile. */
+/** The gates ahead stand open: the boat's line home, then dead slow on; paddles that must not stay up come down meanwhile. */
 export function onwards(
   lie: PassageLie,
   hands: LockCrew,
@@ -94,7 +94,7 @@ export function onwards(
   );
 }
 
-/** Her bow is between the gates: the middle line of the lock. */
+/** The boat's bow is between the gates: the middle line of the lock. */
 export const straightOut = ({ sited, to, along }: PassageLie): StepDocument =>
   step(
     'straight',

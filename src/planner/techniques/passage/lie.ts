@@ -18,29 +18,29 @@ import { neighbourIn, type LockNeighbour } from './neighbour';
 import type { Setting } from '../../setting';
 import { isRefusal } from '../../refusals';
 
-/** Where she is to lie in a chamber, and how she gets through it. m, s, radians. */
+/** Where the boat is to lie in a chamber, and how it gets through it. m, s, radians. */
 export interface PassageLie {
   readonly sited: SitedLock;
   readonly going: 'up' | 'down';
-  /** The gates she comes in by, and those she leaves by. */
+  /** The gates the boat comes in by, and those it leaves by. */
   readonly from: End;
   readonly to: End;
-  /** Her heading along the chamber. */
+  /** The boat's heading along the chamber. */
   readonly along: number;
-  /** The wall looking up-stream, and the side of her that lies to it. */
+  /** The wall looking up-stream, and the side of the boat that lies to it. */
   readonly wall: Hand;
   readonly side: Side;
   readonly cleat: string;
-  /** Bollard her line goes to, and the one on that wall she steers for; the first where there is only one. */
+  /** Bollard the boat's line goes to, and the one on that wall it steers for; the first where there is only one. */
   readonly bollard: string;
   readonly aim: string;
   /** Length from cleat to bollard on the plan. */
   readonly lead: number;
-  /** From the far gates to her bow as she lies. */
+  /** From the far gates to the boat's bow as it lies. */
   readonly ahead: number;
-  /** Going down, how near her bow has to be to the gates ahead for her stern to be clear of the cill; null going up. */
+  /** Going down, how near the boat's bow has to be to the gates ahead for its stern to be clear of the cill; null going up. */
   readonly forward: number | null;
-  /** Has she to go over to the wall, or is the chamber hardly broader than she? */
+  /** Has the boat to go over to the wall, or is the chamber hardly broader than it? */
   readonly over: boolean;
   /** Who shares the chamber; null where nobody does. */
   readonly neighbour: LockNeighbour | null;
@@ -56,12 +56,12 @@ export const CENTRE_LINE = 'centre line';
 const KEPT_OFF_M = 0.5;
 /** Less than that, and no paddle is wound going down. */
 const CLEAR_OF_CILL_M = 0.3;
-/** A chamber broader than she by less than this leaves nothing to go over to, m. */
+/** A chamber broader than the boat by less than this leaves nothing to go over to, m. */
 const SNUG_M = 1.2;
 
 const other = (end: End): End => (end === 'upper' ? 'lower' : 'upper');
 
-/** The cleat of a side nearest to amidships, by name and how far ahead; null where she has none there. */
+/** The cleat of a side nearest to amidships, by name and how far ahead; null where the boat has none there. */
 export function cleatOf({ boat, beam }: Setting, side: Side): { name: string; x: number } | null {
   const sign = side === 'starboard' ? 1 : -1;
   const there = boat.points.filter(({ y }) => sign * y > 0.2 * beam);
@@ -87,10 +87,10 @@ export function hullIn(
   return lies;
 }
 
-/** How she goes through one lock: which way, by its end gates as she comes to them. */
+/** How the boat goes through one lock: which way, by its end gates as it comes to them. */
 export type ChamberWay = Pick<PassageLie, 'sited' | 'from' | 'to' | 'going' | 'along'>;
 
-/** Her way through the locks that are worked, the one she comes to first; of a staircase both. */
+/** The boat's way through the locks that are worked, the one it comes to first; of a staircase both. */
 export function wayThrough(setting: Setting): {
   readonly ways: readonly ChamberWay[];
   readonly inside: boolean;
@@ -113,7 +113,7 @@ export function wayThrough(setting: Setting): {
   return { ways, inside: boat.inside };
 }
 
-/** Room for where her upper end may lie, m from the upper gates: clear of cill and of the lower gates' swing. */
+/** Room for where the boat's upper end may lie, m from the upper gates: clear of cill and of the lower gates' swing. */
 export function roomFor(
   { sited }: { readonly sited: SitedLock },
   length: number,
@@ -122,14 +122,14 @@ export function roomFor(
   return [lock.cillReach + KEPT_OFF_M, lock.length - swingRoom(lock) - length - KEPT_OFF_M / 2];
 }
 
-/** From her bow to the middle of the lower gates with her stern just clear of the cill, m. */
+/** From the boat's bow to the middle of the lower gates with its stern just clear of the cill, m. */
 function forwardOf({ length, beam }: Setting, { lock }: SitedLock): number {
   const ahead = Math.max(0.3, lock.length - lock.cillReach - CLEAR_OF_CILL_M - length);
   const across = Math.max(0, (lock.width - beam) / 2);
   return Math.sqrt(ahead * ahead + across * across);
 }
 
-/** So much of her length forward and aft of amidships her side lies along a wall. */
+/** So much of the boat's length forward and aft of amidships its side lies along a wall. */
 const STRAIGHT_SIDE = 0.35;
 
 /** A bollard along a wall, where the boat's upper end lies by it, and how far its cleat is then from abreast of it, m. */
@@ -171,7 +171,7 @@ function bestAbreast(
 }
 
 /**
- * Where she would lie to a wall of a chamber; null where nothing stands there to hold her by, or no ladder she could lie by is
+ * Where the boat would lie to a wall of a chamber; null where nothing stands there to hold it by, or no ladder it could lie by is
  * there where one is wanted.
  */
 function lieAt(
@@ -221,7 +221,7 @@ function lieAt(
 export const WALLS: readonly Hand[] = ['left', 'right'];
 
 /**
- * Where she may lie in each chamber on her way, along one wall: at the one the wind lays her to first.
+ * Where the boat may lie in each chamber on its way, along one wall: at the one the wind lays it to first.
  *
  * @param byLadder only by a ladder
  */
@@ -231,7 +231,7 @@ export function liesInLock(setting: Setting, byLadder = false): (readonly Passag
   const lies = WALLS.map((wall) =>
     ways.flatMap((way) => lieAt(setting, way, wall, byLadder) ?? []),
   );
-  // Off her port bow the wind lays her to starboard.
+  // Off the boat's port bow the wind lays it to starboard.
   const laid = ([lie]: readonly PassageLie[]) =>
     (wrapHalfTurn(weather.windFrom - lie!.along) < 0 ? 'starboard' : 'port') === lie!.side;
   return lies
@@ -256,7 +256,7 @@ export function gatesRun({ lock }: SitedLock, end: End): number {
   return swing * leafSides(lock, end).length;
 }
 
-/** Time a passage takes at least, from her coming in to her going out, s. */
+/** Time a passage takes at least, from the boat's coming in to its going out, s. */
 export function leastTime(lies: readonly PassageLie[]): number {
   return lies.reduce((sum, { sited, from, to, making }) => {
     const winding = Math.max(...sited.lock.paddles.map((paddle) => paddle.winding));

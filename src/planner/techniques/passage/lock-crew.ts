@@ -25,7 +25,7 @@ export function lockCrewOf({ input }: Setting, steps?: string): LockCrew {
 
 export const by = (name: string | undefined) => (name === undefined ? {} : { by: name });
 
-/** Paddles of the end that makes her level: those on the side people stand first, as the near one is drawn first. */
+/** Paddles of the end that makes the boat's level: those on the side people stand first, as the near one is drawn first. */
 export const paddlesOf = (lie: PassageLie): readonly Paddle[] => paddlesAt(lie, lie.to);
 
 /** Those of either end, in that order. */
@@ -69,7 +69,7 @@ export const gatesTo = (
 });
 
 /**
- * The gates ahead opened to her. By one who has to be on one side of the lock afterwards the leaf of that side comes last:
+ * The gates ahead opened to the boat. By one who has to be on one side of the lock afterwards the leaf of that side comes last:
  * with one of two open there is no way across but round by the other gates.
  */
 export function opened(lie: PassageLie, hands: LockCrew, last: LockSide | null): OrderDocument[] {

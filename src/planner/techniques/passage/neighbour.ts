@@ -23,35 +23,35 @@ import { onWall } from './on-wall';
 import type { Setting } from '../../setting';
 import { refusal, type Refusal } from '../../refusals';
 
-// A boat that shares the chamber: where she lies in it or comes to lie, who goes in and out first.
+// A boat that shares the chamber: where it lies in it or comes to lie, who goes in and out first.
 
-/** Another boat in the chamber she goes into. m, s, radians. */
+/** Another boat in the chamber it goes into. m, s, radians. */
 export interface LockNeighbour {
   readonly other: Other;
-  /** The wall she lies to. */
+  /** The wall the boat lies to. */
   readonly wall: Hand;
-  /** From her upper end to the upper gates, and from her end towards the gates ahead to those. */
+  /** From the boat's upper end to the upper gates, and from its end towards the gates ahead to those. */
   readonly fromUpper: number;
   readonly ahead: number;
-  /** Is she nearer to the gates ahead, or in first: then she goes out first. */
+  /** Is the boat nearer to the gates ahead, or in first: then it goes out first. */
   readonly outFirst: boolean;
-  /** How she comes in; null where she lies there already. */
+  /** How the boat comes in; null where it lies there already. */
   readonly comes: NeighbourComes | null;
 }
 
-/** How she comes in by the gates that stand open. */
+/** How the boat comes in by the gates that stand open. */
 export interface NeighbourComes {
   readonly first: boolean;
-  /** What stands on her wall furthest on: she steers for it. */
+  /** What stands on the boat's wall furthest on: it steers for it. */
   readonly aim: string;
-  /** Her lines to the landing while she waits for the lock, or for who goes in before her. */
+  /** The boat's lines to the landing while it waits for the lock, or for who goes in before it. */
   readonly waits: readonly LineDocument[];
 }
 
-/** How she leaves before the boat that shares with her. */
+/** How the boat leaves before the boat that shares with it. */
 export interface NeighbourLeaves {
   readonly throttle: number;
-  /** From her gear going in until her stern is clear of the gates. */
+  /** From the boat's gear going in until its stern is clear of the gates. */
   readonly seconds: number;
 }
 
@@ -62,14 +62,14 @@ export type WayThrough = {
   readonly along: number;
 };
 
-/** Between her and a boat that lies there, and at the other wall, m. */
+/** Between the boat and a boat that lies there, and at the other wall, m. */
 const FENDERS_M = 2 * LOCK_FENDER_M;
 const SLOWLY = 0.05;
-/** Over and above what she takes from rest, s. */
+/** Over and above what the boat takes from rest, s. */
 const GEAR_S = 4;
 const CLEAR_M = 1;
 const LONGEST_S = 600;
-/** Room to either end of her, m, as for anybody. */
+/** Room to either end of the boat, m, as for anybody. */
 const END_M = 0.5;
 const SPARE_LENGTHS = 0.5;
 
@@ -81,7 +81,7 @@ const hullOf = ({ boat }: Other) => ({
   mass: boat.hull.mass_kg,
 });
 
-/** Her bow and stern line to the landing; null where she does not lie at one. */
+/** The boat's bow and stern line to the landing; null where it does not lie at one. */
 function landingOf(setting: Setting, other: Other): readonly LineDocument[] | null {
   const boat = toBoatSpec(other.boat);
   const { start } = other;
@@ -95,9 +95,9 @@ function landingOf(setting: Setting, other: Other): readonly LineDocument[] | nu
 }
 
 /**
- * The boat that shares the chamber, or why she cannot be shared with; null where nobody is there.
+ * The boat that shares the chamber, or why it cannot be shared with; null where nobody is there.
  *
- * @param wall the wall her own boat lies to
+ * @param wall the wall its own boat lies to
  */
 export function neighbourIn(
   setting: Setting,
@@ -167,7 +167,7 @@ export function neighbourIn(
   };
 }
 
-/** How she goes out by herself, dead slow. */
+/** How the boat goes out by itself, dead slow. */
 export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | null {
   const craft = assembleCraft(toBoatSpec(other.boat));
   const way = ahead + other.boat.hull.length_m + CLEAR_M;
@@ -175,7 +175,7 @@ export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | 
   return seconds === null ? null : { throttle: SLOWLY, seconds: tenth(seconds + GEAR_S) };
 }
 
-/** Her bow and stern line: from where to what on her wall, nearest to where they lead as she lies. */
+/** The boat's bow and stern line: from where to what on its wall, nearest to where they lead as it lies. */
 export function leadsOf(
   { ends }: Setting,
   sited: SitedLock,
@@ -184,7 +184,7 @@ export function leadsOf(
 ) {
   const { boat, name } = other;
   const up = going === 'up' ? 1 : -1;
-  // Her side to the wall: looking up-stream the left wall is to port of a bow that points there.
+  // The boat's side to the wall: looking up-stream the left wall is to port of a bow that points there.
   const side = (wall === 'left') === up > 0 ? -1 : 1;
   const there = boat.points.filter(({ y_m }) => Math.sign(y_m) === side);
   const stand = onWall(ends, sited, wall);
@@ -200,7 +200,7 @@ export function leadsOf(
   });
 }
 
-/** Round the bollard and back, as long as the rise asks for: she is kept on it all the way, and slips it. */
+/** Round the bollard and back, as long as the rise asks for: the boat is kept on it all the way, and slips it. */
 export function neighbourLines(
   setting: Setting,
   sited: SitedLock,
@@ -230,7 +230,7 @@ export function neighbourLines(
 /** Lines a boat beside is held by. */
 export const BOTH_ENDS = ['bow', 'stern'] as const;
 
-/** Both of her lines are on. */
+/** Both of the boat's lines are on. */
 export const linesOnOf = ({ other: { name } }: LockNeighbour): CueDocument => ({
   is: 'all',
   of: [

@@ -17,7 +17,7 @@ export interface PassageNumbers {
 export function passageParameters(setting: Setting, lies: readonly PassageLie[]) {
   const { length } = setting;
   const { over, ahead, sited } = lies[0]!;
-  // Along the wall her bow passes what she steered for; measured to the far gates it does not matter.
+  // Along the wall the boat's bow passes what it steered for; measured to the far gates it does not matter.
   const room = sited.lock.length;
   const next = lies[1];
   return {
@@ -29,7 +29,7 @@ export function passageParameters(setting: Setting, lies: readonly PassageLie[])
     stop: tunable(ahead + 0.15 * length, 0.8, ahead, ahead + 0.8 * length),
     back: tunable(0.35, 0.08, 0.1, hardest(setting)),
     ...(over ? { angle: tunable(5, 2, -4, 14) } : {}),
-    // From one chamber to the next she has less way on.
+    // From one chamber to the next the boat has less way on.
     ...(next
       ? { nextStop: tunable(next.ahead + 0.1 * length, 0.8, next.ahead, next.ahead + length) }
       : {}),

@@ -13,16 +13,16 @@ export interface PickUp {
   readonly side: Side;
   /** The side of the lock the landing is on. */
   readonly hand: Hand;
-  /** The cleat her line leads from, and they step over; the ring it goes to. */
+  /** The cleat the boat's line leads from, and they step over; the ring it goes to. */
   readonly cleat: string;
   readonly ring: string;
-  /** How far she turns to come over to the landing, unless her screw turns her as she is stopped. */
+  /** How far the boat turns to come over to the landing, unless its screw turns it as it is stopped. */
   readonly sheer: number;
-  /** Her heading along it. */
+  /** The boat's heading along it. */
   readonly heading: number;
-  /** How far off the landing's edge she passes if she keeps to the lock's middle line. */
+  /** How far off the landing's edge the boat passes if it keeps to the lock's middle line. */
   readonly over: number;
-  /** How far she has come from rest when her cleat is abreast of the ring. */
+  /** How far the boat has come from rest when its cleat is abreast of the ring. */
   readonly way: number;
 }
 

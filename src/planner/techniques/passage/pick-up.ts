@@ -15,25 +15,25 @@ import type { Setting } from '../../setting';
 import type { PassageNumbers } from './numbers';
 import type { Passage, PhaseAt, PickUp } from './phase';
 
-// Whoever worked the lock is taken up again beyond it: she stops off the landing, they take her line and she is hauled in; they
-// shut the gates behind her, wind the paddles down, and step aboard over where the line holds her.
+// Whoever worked the lock is taken up again beyond it: the boat stops off the landing, they take its line and it is hauled in; they
+// shut the gates behind it, wind the paddles down, and step aboard over where the line holds it.
 
-/** Her stern stops so far clear of where the gates swing, m. */
+/** The boat's stern stops so far clear of where the gates swing, m. */
 const CLEAR_M = 1.5;
-/** A landing further beyond the gates than this, in her lengths, belongs to somebody else. */
+/** A landing further beyond the gates than this, in the boat's lengths, belongs to somebody else. */
 const FURTHEST_LENGTHS = 2.6;
-/** Rings stand so far back from the edge she comes to, m; and no further off the lock's side than this. */
+/** Rings stand so far back from the edge the boat comes to, m; and no further off the lock's side than this. */
 const BACK_M = 0.4;
 const ASIDE_M = 8;
 /** A landing runs on along the lock's own line within this. */
 const ALONG = Math.PI / 6;
-/** She sheers over by so much of what she is off, and goes on so far for it, in her lengths: hauled in for the rest. */
+/** The boat sheers over by so much of what it is off, and goes on so far for it, in its lengths: hauled in for the rest. */
 const SHEERS_SHARE = 0.6;
 const RUN_LENGTHS = 0.7;
-/** Stopped she lies no further across the water than this: it may be narrow. For that she is turned away by no more than this before. */
+/** Stopped the boat lies no further across the water than this: it may be narrow. For that it is turned away by no more than this before. */
 const ENDS_ACROSS = Math.PI / 45;
 const MOST_AWAY = Math.PI / 15;
-/** Throttles she comes out and is stopped with, as the technique begins with them. */
+/** Throttles the boat comes out and is stopped with, as the technique begins with them. */
 const SLOWLY = 0.05;
 const FIRMLY = 0.35;
 /** So long the gates, the paddles and the walk may take, s. */
@@ -51,7 +51,7 @@ interface Ring {
   readonly y: number;
 }
 
-/** Rings and bollards beyond the gates she leaves by, on one side of the lock, the nearest first. */
+/** Rings and bollards beyond the gates the boat leaves by, on one side of the lock, the nearest first. */
 function ringsOn(setting: Setting, { sited, to }: PassageLie, hand: Hand): Ring[] {
   const where = new Float64Array(2);
   const { length, width } = sited.lock;
@@ -72,7 +72,7 @@ function nearestTo(rings: readonly Ring[], beyond: number): Ring | null {
   return rings.reduce<Ring | null>((a, b) => (a && off(a) <= off(b) ? a : b), null);
 }
 
-/** How far beyond the gates she has to be for them to be shut behind her. */
+/** How far beyond the gates the boat has to be for them to be shut behind it. */
 function sweep({ sited, to }: PassageLie): number {
   // Leaves open up-stream: the upper ones out of the chamber.
   if (to === 'lower') return CLEAR_M;
@@ -91,7 +91,7 @@ function onSide(
   const cleat = cleatOf(setting, side);
   if (!cleat) return null;
   const rings = ringsOn(setting, lie, hand);
-  // Abreast of it her stern is clear of the gates; she has come over, and been stopped, where the landing is long enough.
+  // Abreast of it the boat's stern is clear of the gates; it has come over, and been stopped, where the landing is long enough.
   const amid = length / 2 + cleat.x;
   const stops = goesOn(setting.craft, lie.ahead + 1.5 * length, SLOWLY, FIRMLY)?.distance ?? 0;
   const run = Math.max(sweep(lie), RUN_LENGTHS * length, stops + 0.3 * length);
@@ -127,13 +127,13 @@ export function pickUpAt(setting: Setting, lie: PassageLie, hands: LockCrew): Pi
   // Whoever stepped ashore for it as well.
   const isAshore = ({ name, at }: Person) => !at.aboard || name === hands.ashore;
   const who = crew.flatMap((one) => (isAshore(one) ? [one.name] : [])).slice(0, MOST_WHO);
-  // Her line leads to the side it was on; the other one does as well.
+  // The boat's line leads to the side it was on; the other one does as well.
   const hand: Hand = lie.wall;
   const other: Hand = hand === 'left' ? 'right' : 'left';
   return onSide(setting, lie, hand, who) ?? onSide(setting, lie, other, who);
 }
 
-/** Her line for it, as long as it may have to be. */
+/** The boat's line for it, as long as it may have to be. */
 export const landingLine = ({ cleat, over }: PickUp, { length }: Setting): LineDocument =>
   lineOf(LANDING_LINE, cleat, over + 0.5 * length, null, true);
 
@@ -166,10 +166,10 @@ export const takesUp =
     const stops = goesOn(setting.craft, pickUp.way, twentieth(slow), twentieth(back));
     const on = stops?.distance ?? 0;
     const toIt = pickUp.side === 'starboard' ? 1 : -1;
-    // Her screw turns her as she stops: towards it, her stern would go out to the other bank.
+    // The boat's screw turns it as it stops: towards it, its stern would go out to the other bank.
     const turned = Math.max(0, toIt * (stops?.turned ?? 0));
     const sheer = toIt * Math.max(-MOST_AWAY, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
-    // Whoever comes out after her shuts up behind.
+    // Whoever comes out after the boat's shuts up behind.
     const last = !lie.neighbour || lie.neighbour.outFirst;
     const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
     const stop = Math.sqrt(on * on + off * off);

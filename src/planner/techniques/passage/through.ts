@@ -81,7 +81,7 @@ function throughAt(setting: Setting, lies: readonly PassageLie[]): PlanTemplate 
   });
 }
 
-/** Through the lock that is worked, or both of a staircase, at the wall the wind lays her to. */
+/** Through the lock that is worked, or both of a staircase, at the wall the wind lays the boat to. */
 export const throughTheLock = (setting: Setting): readonly PlanTemplate[] =>
   liesInLock(setting)
     .slice(0, 1)

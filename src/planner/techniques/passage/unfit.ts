@@ -21,14 +21,14 @@ import { neighbourIn } from './neighbour';
 /** A boat comes to the gates within this of straight on. */
 const STRAIGHT = Math.PI / 3;
 
-/** Time a lock that is set against her takes to be made ready, s: about as long as it then takes to take her on. */
+/** Time a lock that is set against the boat's takes to be made ready, s: about as long as it then takes to take it on. */
 function readyTime({ sited, from, making }: PassageLie): number {
   const against = setAgainst(sited, from);
   if (!against) return 0;
   return gatesRun(sited, from) + (against === 'level' ? HALF_FOR_S + making.seconds : 0);
 }
 
-/** The order of the staircase she comes to; null where it is none. */
+/** The order of the staircase the boat comes to; null where it is none. */
 const stairOf = ({ input: { locks = [] }, boat }: Setting, { sited, going }: ChamberWay) =>
   stairOrder(locks, locks.indexOf(sited), going, boat.hull.draught);
 
@@ -38,7 +38,7 @@ export function otherUnready(setting: Setting, way: ChamberWay): boolean {
   return first === 'fill' || first === 'empty';
 }
 
-/** Why a staircase is not ready for her; null where it is, or is made ready while she waits. */
+/** Why a staircase is not ready for the boat; null where it is, or is made ready while it waits. */
 function stairsUnready(setting: Setting, way: ChamberWay): Refusal | null {
   const { locks = [] } = setting.input;
   const stair = stairOf(setting, way);
@@ -57,7 +57,7 @@ function stairsUnready(setting: Setting, way: ChamberWay): Refusal | null {
   }
 }
 
-/** Why she cannot lie in a chamber on her way; null where she can. */
+/** Why the boat cannot lie in a chamber on its way; null where it can. */
 function noRoom(setting: Setting, way: ChamberWay): Refusal | null {
   const fit = fitIn(way.sited.lock, hullIn(setting, way, 0));
   if (fit.alongside < 0) return refusal('too broad for the chamber');
@@ -66,7 +66,7 @@ function noRoom(setting: Setting, way: ChamberWay): Refusal | null {
   return fit.water < 0 ? refusal('too little water over the cill') : null;
 }
 
-/** Why she does not pass under what leads over the water on her way; null where she does. */
+/** Why the boat does not pass under what leads over the water on its way; null where it does. */
 function underBridges(
   { input, boat, length }: Setting,
   ways: readonly ChamberWay[],
@@ -79,7 +79,7 @@ function underBridges(
   return null;
 }
 
-/** Why a lock that does not stand open to her is not made ready while she waits; null where it is, or stands open. */
+/** Why a lock that does not stand open to the boat is not made ready while it waits; null where it is, or stands open. */
 function unready(setting: Setting, { sited, from }: ChamberWay): Refusal | null {
   const against = setAgainst(sited, from);
   if (!against || landingLines(setting)) return null;
@@ -88,7 +88,7 @@ function unready(setting: Setting, { sited, from }: ChamberWay): Refusal | null 
     : refusal('gates shut');
 }
 
-/** Why she does not go through a lock; null where she may. */
+/** Why the boat does not go through a lock; null where it may. */
 export function noPassage(setting: Setting): Refusal | null {
   const { start, limit } = setting.input;
   const { ways, inside } = wayThrough(setting);

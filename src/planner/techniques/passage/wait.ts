@@ -12,14 +12,14 @@ import { linesOnOf } from './neighbour';
 import { START, type Passage, type Phase } from './phase';
 import { otherUnready } from './unfit';
 
-// A lock that is set against her, or shut: she waits on her lines at the landing while it is made ready.
+// A lock that is set against the boat, or shut: it waits on its lines at the landing while it is made ready.
 
 /** Half of the paddles first, all of them so long after, s: the wash comes down on whoever waits below. Judgement. */
 const HALF_FIRST = 0.5;
 const MADE_WITHIN_S = 900;
 /** Paddles that were wound up for somebody else's water are down again by then, s. */
 const PADDLES_DOWN_S = 30;
-/** Who of a crew that is all aboard steps ashore at the landing to work the lock: not the helm, and somebody is left to her line. */
+/** Who of a crew that is all aboard steps ashore at the landing to work the lock: not the helm, and somebody is left to the boat's line. */
 export function stepsAshore(
   { input }: Setting,
   landing: readonly LineDocument[] | null,
@@ -29,7 +29,7 @@ export function stepsAshore(
   return crew.find(({ at }) => at.aboard && at.point.name !== 'helm')?.name;
 }
 
-/** She lies on her lines with the engine out of gear; who works the lock walks to her side, and steps. */
+/** The boat lies on its lines with the engine out of gear; who works the lock walks to its side, and steps. */
 function putAshore(who: string, landing: readonly LineDocument[]): Phase {
   return {
     steps: [
@@ -49,7 +49,7 @@ function putAshore(who: string, landing: readonly LineDocument[]): Phase {
   };
 }
 
-/** The other chamber of a staircase made ready first: filled for her going up, emptied for her going down. Nobody lies in it. */
+/** The other chamber of a staircase made ready first: filled for a boat going up, emptied for one going down. Nobody lies in it. */
 function readied(other: PassageLie, hands: LockCrew, after: Phase = START): Phase {
   const { sited, going } = other;
   const paddles = paddlesOf(other);
@@ -89,7 +89,7 @@ interface Turned extends Phase {
 /** The steps until the gates stand wide open to whoever waits, all on their lines. */
 function turnedRound(lie: PassageLie, hands: LockCrew, after: Phase = START): Turned {
   const { sited, from } = lie;
-  // Before her they are always the lock's own.
+  // Before the boat's they are always the lock's own.
   const hers = { ...lie, paddlesOf: sited.name };
   const against = setAgainst(sited, from);
   const side = from === 'upper' ? 'above' : 'below';
@@ -133,7 +133,7 @@ function turnedRound(lie: PassageLie, hands: LockCrew, after: Phase = START): Tu
   };
 }
 
-/** After some steps her lines to the landing are slipped at a cue; and the cue by which they are home. */
+/** After some steps the boat's lines to the landing are slipped at a cue; and the cue by which they are home. */
 function slippedAfter(
   { steps, then }: Phase,
   hands: LockCrew,
@@ -155,8 +155,8 @@ function slippedAfter(
 }
 
 /**
- * What is done before she goes in, on her lines at the landing: somebody put ashore, a staircase made ready, the lock turned
- * round for her, another boat let in first. Nothing, and no lines, where she goes at once.
+ * What is done before the boat goes in, on its lines at the landing: somebody put ashore, a staircase made ready, the lock turned
+ * round for it, another boat let in first. Nothing, and no lines, where it goes at once.
  *
  * @param steps who is put ashore, by name
  */
