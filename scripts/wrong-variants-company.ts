@@ -107,7 +107,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'stones over her rail from the start catch her too',
     file: 'src/core/plan/lock-grip.ts',
-    find: 'if (rail && (over <= 0 || this.time - this.below <= FREE_S)) this.below = this.time;',
+    find: 'if (rail && (over <= 0 || this.time - this.below <= GRIP_FREE_S)) this.below = this.time;',
     put: 'if (rail) this.below = this.time;',
   },
   {
@@ -155,7 +155,7 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'an order the next step overtakes is not told',
     file: 'src/core/checks/steps.ts',
-    find: 'after > held + SAME_S',
+    find: 'after > held + SAME_MOMENT_S',
     put: 'after > held + 60',
   },
   {
@@ -179,14 +179,14 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'the propeller is not looked for once somebody is on a ladder',
     file: 'src/core/plan/stepping.ts',
-    find: 'lookForPropeller(at, hand, point, false);',
+    find: 'lookForPropeller(at, member, point, false);',
     put: '',
   },
   {
     name: 'a tail left lying holds like a hand',
     file: 'src/core/plan/crew.ts',
     find: 'turns > 0 ? carriedOnTurns(LYING_N,',
-    put: 'turns > 0 ? carriedOnTurns(hand.pull,',
+    put: 'turns > 0 ? carriedOnTurns(member.pull,',
   },
   {
     name: 'going down the sheet goes by the gates alone, not by the cill',
@@ -197,12 +197,12 @@ export const COMPANY_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'a ladder in the bank behind leads out of the chamber',
     file: 'src/core/brief/lock-sheets.ts',
-    find: '< BY_SIDE_M',
-    put: '< 10 * BY_SIDE_M',
+    find: '< LADDER_OF_SIDE_M',
+    put: '< 10 * LADDER_OF_SIDE_M',
   },
   {
     name: 'a helm left with way on is nothing to tell',
-    file: 'src/core/checks/hands.ts',
+    file: 'src/core/checks/crew.ts',
     find: 'return !inGear && trace.groundSpeed[i]! < HELM_MAY_LEAVE_MPS;',
     put: 'return true;',
   },

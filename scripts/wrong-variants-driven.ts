@@ -59,7 +59,7 @@ export const DRIVEN_VARIANTS: readonly WrongVariant[] = [
   {
     name: 'a wheel that may follow the gear',
     file: 'src/core/debrief/faults/gear-before-steering.ts',
-    find: 'if (turned < TURNED',
+    find: 'if (turned < WHEEL_WANTED',
     put: 'if (turned < 10 * TURNED',
   },
 ];

@@ -351,7 +351,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'false ||',
   ),
   core(
-    'search/in-hand.ts',
+    'search/time-to-contact.ts',
     'neutral leaves the engine in gear',
     "if (hands === 'neutral') letGo(rollout);",
     '',
@@ -450,8 +450,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'search/survey.ts',
     'the band waits for the time in hand',
-    'yield { index, of, moment: { time, wayOut, inHand: null } };',
-    'yield { index, of, moment: { time, wayOut, inHand: { alone: null, neutral: null } } };',
+    'yield { index, of, moment: { time, wayOut, timeToContact: null } };',
+    'yield { index, of, moment: { time, wayOut, timeToContact: { alone: null, neutral: null } } };',
   ),
   ...COMPANY_VARIANTS,
   ...DRIVEN_VARIANTS,

@@ -136,10 +136,10 @@ export const WATER_VARIANTS: readonly WrongVariant[] = [
     'if (!over)',
   ),
   core(
-    'plan/lock-monitor.ts',
+    'policy/locks.ts',
     'tied off briefly is left fast',
-    'const STEEPER_M = 0.15;',
-    'const STEEPER_M = 0.005;',
+    'export const LINE_STEEPER_M = 0.15;',
+    'export const LINE_STEEPER_M = 0.005;',
   ),
   core(
     'brief/through-gates.ts',
