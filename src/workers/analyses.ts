@@ -2,7 +2,18 @@ import type { Brief, LockFigures, MooringHold, Motored } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Lock, LockedBoat, LockOutlook, LockState } from '@/core/locks';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
-import type { Day, ManoeuvreFile, OwnTechnique, VariationDocument, Winds } from '@/document';
+import type { MeasuredMargins } from '@/core/monitors';
+import type { Trace } from '@/core/simulation';
+import type {
+  Boat,
+  Day,
+  ManoeuvreFile,
+  OwnTechnique,
+  Place,
+  RecordDocument,
+  VariationDocument,
+  Winds,
+} from '@/document';
 import type {
   Comparison,
   DayRun,
@@ -16,6 +27,21 @@ import type {
 
 interface OfFile {
   readonly file: ManoeuvreFile;
+}
+
+/** What recorded tracks are looked over against: the boat, the place, and what the boat may lie to. */
+export interface AboutRecords {
+  readonly boat: Boat;
+  readonly place: Place;
+  readonly berth: readonly string[];
+}
+
+/** A record looked over: the track on the place as a run has it, and what it shows. */
+export interface LookedOver {
+  readonly record: RecordDocument;
+  readonly trace: Trace;
+  readonly byCourse: boolean;
+  readonly margins: MeasuredMargins;
 }
 
 interface LockAsked {
@@ -58,6 +84,11 @@ export interface Analyses {
   hold: { given: OfFile & { readonly motored: Motored }; told: MooringHold };
   /** What a manoeuvre to be comes to before it is begun: how the boat would lie, which side is better, where it would come from. */
   outlook: { given: Wish; told: Outlook };
+  /** Tracks that instruments recorded, on the place as runs have them, and how near the boat came to what is there. */
+  lookOver: {
+    given: AboutRecords & { readonly records: readonly RecordDocument[] };
+    told: readonly LookedOver[];
+  };
   /** What the water of a lock is about to do, and to a boat in it. */
   lockOutlook: { given: LockAsked & { readonly state: LockState }; told: LockOutlook };
   /** What a lock means for a boat: fit, paces, rope and times. */

@@ -7,6 +7,30 @@ import { JOBS, type Job } from './analysis-jobs';
 const file = demoFile('off-stilt-pontoon');
 const { boat, place, conditions } = file;
 const { lock, begins } = lockAt();
+const fix = (t_s: number) => ({
+  t_s,
+  x_m: t_s,
+  y_m: 0,
+  heading_deg: 90,
+  sog_mps: 1,
+  cog_deg: 90,
+  stw_mps: null,
+  windAngle_deg: null,
+  wind_mps: null,
+  depth_m: null,
+});
+const record = {
+  $schema: 'yawtrope:record',
+  version: 1,
+  id: '4f9c2c8e-6a3b-4d0f-9c1d-2b7a5e8f1a90',
+  manoeuvreId: file.id,
+  name: 'track',
+  source: 'file',
+  begins: '2026-05-01T10:00:00Z',
+  aerial: { x_m: 0, y_m: 0 },
+  fixes: [0, 1, 2, 3].map(fix),
+  counts: { sentences: 4, used: 4, bad: {}, unused: {} },
+};
 const NOTHING_VARIED = {};
 const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
   brief: { file },
@@ -18,6 +42,7 @@ const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
   day: { file, day: { anemometer: null }, moments: [] },
   hold: { file: demoFile('sprung-off-the-pontoon'), motored: { gear: 0, throttle: 0, wheel: 0 } },
   outlook: { boat, place, conditions, berthId: place.berths[0]?.id ?? null, passage: null },
+  lookOver: { boat, place, berth: [], records: [record] },
   lockOutlook: { lock, state: begins, boat: SMALL_BOAT },
   lockFigures: { lock, boat: SMALL_BOAT, coping: 3 },
 };
@@ -45,6 +70,7 @@ it.each([
   'propose',
   'hold',
   'outlook',
+  'lookOver',
   'lockOutlook',
   'lockFigures',
 ] as const)('%s finds something of what it is given', (name) => {

@@ -1,23 +1,34 @@
 import { z } from 'zod';
+import { assembleCraft } from '@/core/boat';
 import { briefOf, holdingOf, lockFigures } from '@/core/brief';
 import { checkPlan } from '@/core/checks';
+import { obstacleSetOf } from '@/core/holding';
 import { lockOutlook, type Lock, type LockedBoat, type LockState } from '@/core/locks';
+import { measureClearance, measuredTrace } from '@/core/monitors';
 import type { RunInput, Run } from '@/core/plan';
 import { USUAL_FREEBOARD_M, USUAL_LANDING_M } from '@/core/policy';
 import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
 import {
+  boatSchema,
   daySchema,
   manoeuvreFileSchema,
   motoredSchema,
   namedMarks,
   ownTechniqueSchema,
+  placeSchema,
   radians,
+  recordSchema,
   success,
+  toBoatSpec,
+  toFixes,
+  toObstacles,
   toRunInput,
   toVariation,
   variationSchema,
   windsSchema,
+  type Boat,
   type ManoeuvreFile,
+  type Place,
   type Result,
 } from '@/document';
 import {
@@ -142,6 +153,29 @@ const outlook: JobOf<'outlook', AnalysisUpdate<'outlook'>> = {
   bundle: newest,
 };
 
+function* looked({ records, boat, place, berth }: Given<'lookOver'>) {
+  const shore = obstacleSetOf(toObstacles(place));
+  const skip = new Set(shore.obstacles.flatMap(({ id }, i) => (berth.includes(id) ? [i] : [])));
+  const craft = assembleCraft(toBoatSpec(boat));
+  for (const record of records) {
+    const aerial = { x: record.aerial.x_m, y: record.aerial.y_m };
+    const { trace, byCourse } = measuredTrace(toFixes(record), aerial);
+    const margins = measureClearance(trace, craft, shore, skip);
+    yield success({ record, trace, byCourse, margins });
+  }
+}
+
+const lookOver: JobOf<'lookOver', AnalysisUpdate<'lookOver'>[number]> = {
+  given: z.strictObject({
+    records: z.array(recordSchema),
+    boat: boatSchema as z.ZodType<Boat>,
+    place: placeSchema as z.ZodType<Place>,
+    berth: z.array(z.string()),
+  }),
+  pieces: looked,
+  bundle: all,
+};
+
 /** What the page holds of a lock it has made from a record that was checked: looked at for what it is, not figure by figure. */
 const record = (key: string) => (value: unknown) =>
   typeof value === 'object' && value !== null && key in value;
@@ -179,6 +213,7 @@ export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
   day,
   hold,
   outlook,
+  lookOver,
   lockOutlook: lockAhead,
   lockFigures: figuresOfLock,
 };

@@ -1,4 +1,11 @@
-export type { AnalysisName, Given, SurveyPart, AnalysisUpdate } from './analyses';
+export type {
+  AboutRecords,
+  AnalysisName,
+  AnalysisUpdate,
+  Given,
+  LookedOver,
+  SurveyPart,
+} from './analyses';
 export { AnalysisClient, type AnalysisListener } from './analysis-client';
 export { DriveClient } from './drive-client';
 export type { DriveUpdate, DriveWorker, Reviewed, SheetWorker, RunWorker } from './protocol';

@@ -1,4 +1,3 @@
-export { headAfter, jointArea, paddleFlow, timeToLevel, type Paddles } from './fill';
 export {
   chamberArea,
   copyLock,

@@ -6,19 +6,18 @@ import {
   gentlest,
   headAt,
   joined,
-  jointArea,
   leavesOf,
   lockAtRest,
   simulateFill,
   orderLock,
   stepsDown,
-  timeToLevel,
   workLocks,
   type Lock,
   type LockOrder,
   type LockState,
   type SitedLock,
 } from './';
+import { jointArea, timeToLevel } from '../testing/lock-formulas';
 
 // Two locks of which the upper one's lower gates are the lower one's upper gates: 4 m of rise in two steps of 2 m.
 

@@ -1,5 +1,5 @@
 import { solidObstacle } from '../holding';
-import { headAfter, jointArea, paddleFlow, timeToLevel } from '../locks';
+import { headAfter, jointArea, paddleFlow, timeToLevel } from '../testing/lock-formulas';
 import { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver } from '../brief';
 import { pointOnWater, PSI, X, Y } from '../simulation';
 import { sloop } from '../testing/boats';

@@ -11,7 +11,7 @@ import { Instruments } from './Instruments';
 import { keepRecording } from './keep-recording';
 import { recordToCompare, runToCompare, shownRecord, shownRun } from './compared';
 import { useFeed } from './use-feed';
-import { lookOver, useRecords } from './use-records';
+import { useLookedOver, useRecords } from './use-records';
 import { useReview, useRuns, type OpenReview } from './use-runs';
 
 const NONE: readonly string[] = [];
@@ -50,10 +50,8 @@ export function Debrief({ manoeuvreId }: { manoeuvreId: string }) {
   const { feed, start, stop } = useFeed(manoeuvreId, place, (text) => {
     if (text.length > 0) void keep(text, 'simulated feed', 'feed');
   });
-  const live = useMemo(
-    () => (feed.record ? lookOver(feed.record, boat, place, berth) : null),
-    [feed.record, boat, place, berth],
-  );
+  const fed = useMemo(() => (feed.record ? [feed.record] : []), [feed.record]);
+  const live = useLookedOver(fed, about)[0] ?? null;
   // Where nothing was driven, a record is what is looked at.
   const alone = !open && runs?.length === 0 ? (live ?? records.open[0] ?? null) : null;
   const shown = useMemo(

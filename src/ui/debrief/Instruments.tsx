@@ -10,7 +10,8 @@ import { useUnits } from '../state/preferences';
 import { boatSpeed, clock, distance, windSpeed } from '../words/units';
 import { dayAndTime } from '../words/when';
 import type { Feed } from './use-feed';
-import type { ListedRecord, OpenRecord } from './use-records';
+import type { LookedOver } from '@/workers';
+import type { ListedRecord } from './use-records';
 
 const LINK = 'text-plan underline disabled:text-quiet';
 const PACES = ['1', '4', '10', '30'] as const;
@@ -28,7 +29,7 @@ export function Instruments({
   onBringBack,
 }: {
   listed: readonly ListedRecord[];
-  open: readonly OpenRecord[];
+  open: readonly LookedOver[];
   feed: Feed;
   onLay: (id: string, laid: boolean) => void;
   /** What is wrong; null where it was kept. */
@@ -140,7 +141,7 @@ export function Instruments({
   );
 }
 
-function Figures({ open }: { open: OpenRecord }) {
+function Figures({ open }: { open: LookedOver }) {
   const units = useUnits();
   const { margins, byCourse, record } = open;
   const { clearance, shallowest, windiest } = margins;

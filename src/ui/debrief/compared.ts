@@ -2,7 +2,7 @@ import type { Fault } from '@/core/debrief';
 import type { Trace } from '@/core/simulation';
 import type { Boat, RunNote } from '@/document';
 import type { OpenReview } from './use-runs';
-import type { OpenRecord } from './use-records';
+import type { LookedOver } from '@/workers';
 
 /** A track laid over the one that is looked at. */
 export interface ComparedTrack {
@@ -28,7 +28,7 @@ export const runToCompare = ({ id, reviewed }: OpenReview): ComparedTrack => ({
   recorded: false,
 });
 
-export const recordToCompare = ({ record, trace }: OpenRecord): ComparedTrack => ({
+export const recordToCompare = ({ record, trace }: LookedOver): ComparedTrack => ({
   id: record.id,
   trace,
   recorded: true,
@@ -43,7 +43,7 @@ export const shownRun = ({ id, reviewed, file }: OpenReview): LookedBackAt => ({
   boat: file.manoeuvre.boat,
 });
 
-export const shownRecord = ({ record, trace, margins }: OpenRecord, boat: Boat): LookedBackAt => ({
+export const shownRecord = ({ record, trace, margins }: LookedOver, boat: Boat): LookedBackAt => ({
   id: record.id,
   trace,
   duration: margins.duration,

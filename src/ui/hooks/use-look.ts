@@ -1,9 +1,8 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/checks';
-import type { GridCell, Moment, WindLimit } from '@/core/search';
+import type { Moment, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, VariationDocument, Winds } from '@/document';
-import type { DayRun } from '@/planner';
 import {
   AnalysisClient,
   type AnalysisName,
@@ -112,21 +111,24 @@ export function useBrief(file: ManoeuvreFile | null) {
   );
 }
 
-/** What comes piece by piece, one after the other. */
-const joined = <T>(so: readonly T[], more: readonly T[]): readonly T[] => [...so, ...more];
+/** What is told of an analysis in parts, one after the other. */
+type PartOf<K extends AnalysisName> = AnalysisUpdate<K> extends readonly (infer T)[] ? T : never;
 
-const NO_RUNS: readonly DayRun[] = [];
+const joined = (so: readonly never[], more: readonly never[]) => [...so, ...more];
+const NOTHING: readonly never[] = [];
 
-/** A manoeuvre played at moments of a day, growing; given up while `file` is null. */
+/** A list that grows as what is given is looked into. */
+export const useGrowing = <K extends AnalysisName>(name: K, given: Given<K> | null) =>
+  useLook<K, readonly PartOf<K>[]>(name, given, NOTHING, joined as never).found;
+
+/** A manoeuvre played at moments of a day; given up while `file` is null. */
 export function useDayRuns(file: ManoeuvreFile | null, day: Day, moments: readonly number[]) {
   const given = useMemo(() => file && { file, day, moments }, [file, day, moments]);
-  return useLook('day', given, NO_RUNS, joined).found;
+  return useGrowing('day', given);
 }
 
-const NO_CELLS: readonly GridCell[] = [];
-
-/** A sheet of runs over a grid of winds, growing; given up while `file` is null. */
+/** A sheet of runs over a grid of winds; given up while `file` is null. */
 export function useGrid(file: ManoeuvreFile | null, variation: VariationDocument, winds: Winds) {
   const given = useMemo(() => file && { file, variation, winds }, [file, variation, winds]);
-  return useLook('grid', given, NO_CELLS, joined).found;
+  return useGrowing('grid', given);
 }
