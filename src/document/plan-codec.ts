@@ -7,7 +7,7 @@ import {
   type Parameter,
   type Parameters,
 } from '@/core/plan';
-import { compass, degrees, radians, within } from './fields';
+import { compass, degrees, listed, oneOf, radians, within } from './fields';
 
 /**
  * Orders, cues and expectations as a file has them, derived from what the core says their parameters are: a name with its
@@ -66,15 +66,6 @@ export const keyOf = (name: string, { kind }: Parameter): string =>
 
 const name = z.string().min(1, { error: 'choose one' }).max(80);
 
-const quoted = (words: readonly string[], last: string) => {
-  const all = words.map((word) => `'${word}'`);
-  return all.length < 2 ? all.join('') : `${all.slice(0, -1).join(', ')}${last}${all.at(-1)}`;
-};
-
-/** What one is asked to say where a word has to be one of a few. */
-const oneOf = (words: readonly string[]) =>
-  z.enum(words, { error: `say ${quoted(words, ' or ')}` });
-
 function valueSchema(p: Parameter): z.ZodType {
   switch (p.kind) {
     case 'angle':
@@ -93,7 +84,7 @@ function valueSchema(p: Parameter): z.ZodType {
     case 'share':
       return within(p.least, p.most);
     case 'choice':
-      return oneOf(p.of);
+      return oneOf(p.of as readonly [string, ...string[]]);
     case 'gear':
       return oneOf(['ahead', 'neutral', 'astern']);
     case 'flag':
@@ -151,7 +142,7 @@ const orderSchemas = Object.values(ORDERS).map((definition) => {
 });
 
 export const orderSchema = z.discriminatedUnion('do', orderSchemas as never, {
-  error: `do is ${quoted(Object.keys(ORDERS), ' or ')}`,
+  error: `do is ${listed(Object.keys(ORDERS))}`,
 }) as unknown as z.ZodType<OrderDocument>;
 
 type CueFile<D extends { readonly is: string; readonly parameters: Parameters }> = Flat<
@@ -163,7 +154,7 @@ export type CueDocument =
   | { is: 'any'; of: SimpleCue[] }
   | { is: 'all'; of: SimpleCue[] };
 
-const CUE_ERROR = `is one of ${quoted([...Object.keys(CUES), 'any', 'all'], ', ')}`;
+const CUE_ERROR = `is one of ${listed([...Object.keys(CUES), 'any', 'all'])}`;
 
 const simpleCues = Object.values(CUES).map((definition) =>
   z.strictObject({ is: z.literal(definition.is), ...shapeOf(definition.parameters as Parameters) }),
@@ -214,7 +205,7 @@ const expectationSchemas = Object.values(EXPECTATIONS).map((definition) => {
 });
 
 export const expectationSchema = z.discriminatedUnion('is', expectationSchemas as never, {
-  error: `is one of ${quoted(Object.keys(EXPECTATIONS), ', ')}`,
+  error: `is one of ${listed(Object.keys(EXPECTATIONS))}`,
 }) as unknown as z.ZodType<ExpectationDocument>;
 
 /** How fine a writer writes a figure of a kind, in its unit in a file. */

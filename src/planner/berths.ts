@@ -82,7 +82,6 @@ export function stuckIn(
   return { name: shore.obstacles[obstacle]!.name, deep_m: -distance };
 }
 
-/** Room a start keeps from everything, as a share of the boat's length but at least so much, m. */
 const DISTANCES = [3.5, 3, 4, 2.5, 5, 6];
 /** How far in front of the place the boat will lie its way in ends, in lengths: off a berth alongside, before a slip's mouth. */
 const FRONTS = { alongside: [0.35, 0.6, 0.9], slip: [1.05, 1.25, 1.5] };

@@ -30,7 +30,6 @@ const ROBUST_TRIES = 40;
 /** Tries spent on one that gets there but leaves no way out somewhere; each such moment costs as much as a finding. */
 const OPENING_TRIES = 40;
 const TELL_EVERY = 12;
-/** What a check would find fault with costs as much as lying a third of what the boat has spare too near. Judgement. */
 const SEED = 20;
 
 export type ProposedEnding = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;

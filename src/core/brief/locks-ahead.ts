@@ -43,7 +43,6 @@ export interface LockFigures {
   readonly byCrew: readonly (PassageTimes | null)[];
 }
 
-/** The boat's speed in and out of a lock where nothing better is known, m/s: a knot. */
 const CREWS = [1, 2, 3] as const;
 
 /** How a boat comes to a lock, and how it stands; set for it with its gates shut if nothing is told. */

@@ -40,7 +40,6 @@ const QUICK_TRIES = 5;
 /** The boat is steered for the gap from afar for so much of its length beyond the gates, and straight on once its bow is this near it. */
 const AIM_LENGTHS = 0.5;
 const STRAIGHT_LENGTHS = 0.8;
-/** Gusts of an open reach where the conditions name none. */
 const LONGEST_S = 150;
 
 /**

@@ -25,8 +25,6 @@ export interface ForSide {
   readonly worth: number;
 }
 
-// What stops the boat is worth most: a knot of current on the bow as much as 15 of wind, or as a stern that comes in by ten
-// degrees. Judgement.
 const TEN_DEGREES = Math.PI / 18;
 
 /**

@@ -22,7 +22,7 @@ import {
 
 const DEGREE = Math.PI / 180;
 
-/** The wheel this far from where it is ordered when the propeller takes hold, or up to so much later, rad and s. */
+/** Off from where it is ordered by more than this the wheel is not there, rad. */
 const WHEEL_OFF = 5 * DEGREE;
 
 /** A helm that steers by itself has the wheel where it needs it. */

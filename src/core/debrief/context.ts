@@ -5,7 +5,6 @@ import { cos, sin } from '../math';
 import { WAYS_OUT_EVERY_S } from '../policy';
 import { type Gear, type SimState, type Trace, type World } from '../simulation';
 
-/** Moments of a run that a way out is looked for from lie so far apart, s. */
 const MOST_WAYS = 60;
 
 /** An order as it was given. */

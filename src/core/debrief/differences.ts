@@ -71,7 +71,6 @@ export interface Differences {
   readonly tried: number;
 }
 
-/** What takes away less of the difference than this did not matter. */
 const MOST_TRIED = 80;
 
 interface Result {

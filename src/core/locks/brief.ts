@@ -98,7 +98,6 @@ export function simulateFill(
   };
 }
 
-/** Pull over the boat's weight a small craft's hands hold on a turn: 2 to 4 per mille is borne (recalled). */
 const PACES = [1, 0.5, 0.25] as const;
 
 /** The quickest pace that keeps the pull within what hands hold; the gentlest of all where none does. */

@@ -53,7 +53,6 @@ interface Tend {
   readonly winch: boolean;
 }
 
-/** Slack a line is left when it is put on and held in the hand, m. */
 const SHORTEST_M = 0.3;
 
 export const ON: ReadonlySet<number> = new Set([MADE.HELD, MADE.TURNED, MADE.FAST]);

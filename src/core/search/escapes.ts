@@ -9,9 +9,7 @@ import { engines, letGo, wheel } from './controls';
 export const ESCAPES = ['stop', 'astern', 'port', 'starboard', 'hold'] as const;
 export type EscapeName = (typeof ESCAPES)[number];
 
-/** Once stopped the boat must be let lie so long, s, so that the next thing can be thought of. */
 const LONGEST_S = 45;
-/** Astern out: so many of the boat's own lengths. */
 const HOLD_LOOKS_EVERY_S = 1;
 const HOLD_SLACK_MPS = 0.12;
 

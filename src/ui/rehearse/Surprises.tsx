@@ -12,7 +12,6 @@ import {
 } from './chosen-surprises';
 import { useLive, useLiveState } from './use-live';
 
-/** A manoeuvre that is never reached by its plan lasts so long for the sake of surprises, s. */
 const MOST_SEED = 9999;
 
 /** What may go wrong for the sake of practice: chosen, or left to chance. When and how hard is not told before. */

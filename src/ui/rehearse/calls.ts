@@ -15,7 +15,6 @@ export interface Call {
 
 /** Distances called out as the boat comes up to its berth, m: a falling number. */
 const CALLED_M = [20, 15, 10, 8, 6, 5, 4, 3, 2, 1, 0.5] as const;
-/** Somebody under way is called out when they come within this, m. */
 const LINES_TOLD: ReadonlySet<string> = new Set([
   'on',
   'fast',

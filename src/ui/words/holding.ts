@@ -4,7 +4,6 @@ import { DEGREES_PER_RADIAN } from '@/core/units';
 import { the } from './lines';
 import { boatSpeed, distance, force, type Units } from './units';
 
-/** Less than this is no move worth a word, m and degrees. */
 const STAYS_DEG = 1.5;
 
 /** "The boat settles 0.4 m to starboard, bow 3° to port." */

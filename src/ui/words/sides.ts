@@ -3,7 +3,6 @@ import { CURRENT_NAMED_MPS, WIND_NAMED_MPS, SIDES_ALIKE } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, windSpeed, type Units } from './units';
 
-/** What is worth naming, m/s and rad. */
 const A_WALK = 2 / DEGREES_PER_RADIAN;
 
 /** What speaks for and against one side, in words; and which the figures favour. */

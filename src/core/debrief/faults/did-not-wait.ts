@@ -3,7 +3,6 @@ import { isUnderWay, trafficGap } from '../../drive';
 import { poseAt } from '../context';
 import type { FaultRule } from './rule';
 
-/** Room somebody under way is to be given, m. Judgement. */
 const EVERY = 2;
 
 /** Close by somebody under way with way on. */

@@ -5,7 +5,6 @@ import { alongAt, poseAt, type Review } from '../context';
 
 /** Speeds the boat's stopping way is worked out for, m/s; between them by straight lines. */
 const SPEED_STEP_MPS = 0.25;
-/** Slower than this nothing is too fast, m/s. */
 const EVERY = 3;
 
 /** A moment at which the boat could not be stopped any more in the room there was. */
