@@ -308,7 +308,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ),
   core('control/allocate.ts', 'bounds not kept', 'if (over > excess) {', 'if (over > 1e99) {'),
   core(
-    'locks/fill.ts',
+    'testing/lock-formulas.ts',
     'chambers that never level',
     'return root > 0 ? root * root : 0;',
     'return root * root;',
