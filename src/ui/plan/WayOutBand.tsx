@@ -96,8 +96,8 @@ export function WayOutReading({
       {wayOutText(at.wayOut, units)}
       <span className="text-quiet">
         {alone &&
-          ` · ${Math.round(alone.seconds)} s in hand if nothing is done, then ${stopText(alone)}${alone.grade === 'soft' ? ', softly' : ''}`}
-        {alone === null && ' · a minute and more in hand if nothing is done'}
+          ` · ${Math.round(alone.seconds)} s to contact if nothing is done: ${stopText(alone)}${alone.grade === 'soft' ? ', softly' : ''}`}
+        {alone === null && ' · no contact within a minute if nothing is done'}
       </span>
     </p>
   );

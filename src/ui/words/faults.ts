@@ -224,7 +224,7 @@ export const GRADE_WORDS: Readonly<Record<HandlingGrade, string>> = {
   careful: 'Careful',
   fair: 'Fair',
   rough: 'Rough',
-  harmful: 'Harm done',
+  harmful: 'Damage',
 };
 
 /** Why a run is not graded better. */
