@@ -13,6 +13,10 @@ import { planSchema } from './plan';
 const TICKED = [...READY_ITEMS, ...LOCK_CHECKS] as const;
 export type Ticked = (typeof TICKED)[number];
 
+/** A check that was set aside goes by the name of its rule, which was another for one of them. */
+const renamedRule = (dismissed: string) =>
+  dismissed.replace(/^hands not there\//, 'crew not there/');
+
 export const MANOEUVRE_SCHEMA = 'yawtrope:manoeuvre';
 
 const goalSchema = z.discriminatedUnion(
@@ -69,7 +73,10 @@ const currentManoeuvre = z.strictObject({
   /** Locks that are worked. */
   locks: lockingSchema,
   /** Checks of the plan its writer has looked at and set aside, as `rule/step id/engine`. */
-  dismissed: z.array(z.string().min(1).max(200)).max(200, { error: 'at most 200' }).default([]),
+  dismissed: z
+    .array(z.string().overwrite(renamedRule).min(1).max(200))
+    .max(200, { error: 'at most 200' })
+    .default([]),
   /** What of the getting ready, and of what is checked at a lock, has been ticked off. */
   ready: z.array(z.enum(TICKED)).max(TICKED.length).default([]),
   /** A way that looks as good and fails, kept beside the plan, and why it does. */

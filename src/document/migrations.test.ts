@@ -112,3 +112,13 @@ describe('files of the first version', () => {
     expect(check(boatSchema, { version: 1 }).ok).toBe(false);
   });
 });
+
+it('a check set aside under the name its rule had before stays set aside', () => {
+  const now = read<Manoeuvre>(manoeuvreSchema as z.ZodType<Manoeuvre>, 'manoeuvre');
+  const kept = { ...now, dismissed: ['hands not there/slip/0', 'steps at once/slip'] };
+  const checked = check<Manoeuvre>(manoeuvreSchema as z.ZodType<Manoeuvre>, kept);
+  expect(checked).toMatchObject({
+    ok: true,
+    value: { dismissed: ['crew not there/slip/0', 'steps at once/slip'] },
+  });
+});
