@@ -17,7 +17,11 @@ sweep(
     await press("//button[starts-with(normalize-space(),'Withen Lock')]");
     await press("//button[.='Work this lock']");
     await app.page.choose('Boat', 'Pebble');
-    expect(await app.page.text('[data-testid=lock-brief]')).toMatch(/Going down.*‰ of her weight/s);
+    await app.page.until(
+      'what it means for her',
+      () => app.page.text('[data-testid=lock-brief]'),
+      (text) => /Going down.*‰ of her weight/s.test(text),
+    );
     expect(await violations(app.driver)).toEqual([]);
     await press("//button[@aria-label='upper gates: open']");
     await told('refused', (text) => text.includes('do not move: 2.6 m'));

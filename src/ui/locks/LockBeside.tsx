@@ -122,6 +122,7 @@ function OneSection({
     ),
   ];
   const left = ahead?.left;
+  const hangsOnCill = ahead?.hangs.some(({ is }) => is === 'on the cill') ?? false;
   const names = sites.map(({ name }) => name).join(' and ');
   return (
     <section aria-label={`${names}, long section`} className="shrink-0 p-2">
@@ -130,9 +131,10 @@ function OneSection({
           ▲ {lockEventText(grip.what, grip.seconds ?? undefined)}. Paddles down.
         </p>
       )}
-      {left && (
+      {(left || hangsOnCill) && (
         <p role="alert" className="text-[13px] font-semibold text-hurt">
-          ▲ over the cill: {Math.round(left.seconds)} s until she hangs. Paddles down, fill again.
+          ▲ over the cill: {left ? `${Math.round(left.seconds)} s until she hangs` : 'she hangs'}.
+          Paddles down, fill again.
         </p>
       )}
       <div ref={frame}>
