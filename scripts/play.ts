@@ -1,27 +1,22 @@
-import { readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { renameSync, rmSync, writeFileSync } from 'node:fs';
 import { briefOf } from '@/core/brief';
 import { checkPlan } from '@/core/checks';
 import { gradeHandling, faultsOf, handlingOf, reviewOf } from '@/core/debrief';
 import { runPlan, type RunInput, type Run } from '@/core/plan';
 import { lastWayOut, surveyed, windLimit } from '@/core/search';
 import {
-  boatSchema,
   check,
   DRIVEN_SCHEMA,
   drivenFileSchema,
   failure,
   namedMarks,
-  placeSchema,
   problemLines,
   success,
   summarise,
   toDrive,
-  toFile,
   toRunInput,
   toRunFile,
   type DrivenFile,
-  type Manoeuvre,
   type ManoeuvreFile,
   type Result,
   parseJson,
@@ -35,8 +30,9 @@ import {
   type Refused,
   type TechniqueId,
 } from '@/planner';
-import { MOST_CHARACTERS, readEither } from '@/io/manoeuvre';
+import { MOST_CHARACTERS } from '@/io/manoeuvre';
 import { refusalWords } from '@/ui/words/refusals';
+import { manoeuvreIn, readText } from './read-manoeuvre';
 
 const USAGE = 'usage: npm run -s play -- FILE.json [--out RUN.json] [--look] [--propose TECHNIQUE]';
 
@@ -77,34 +73,6 @@ function readArguments(given: readonly string[]): Result<Arguments> {
 
 const isDriven = (json: unknown): boolean =>
   typeof json === 'object' && json !== null && '$schema' in json && json.$schema === DRIVEN_SCHEMA;
-
-function readText(path: string): Result<string> {
-  try {
-    return success(readFileSync(path, 'utf8'));
-  } catch (error) {
-    const code = error instanceof Error && 'code' in error ? String(error.code) : 'unreadable';
-    return failure({ path, message: `cannot be read (${code})` });
-  }
-}
-
-/** Boat and place of a manoeuvre that names them, from ../boats and ../places beside its folder. */
-function fromLibrary(manoeuvre: Manoeuvre, file: string): Result<ManoeuvreFile> {
-  const library = join(dirname(file), '..');
-  const load = <T>(kind: string, id: string, schema: Parameters<typeof check<T>>[0]): Result<T> => {
-    const path = join(library, kind, `${id}.json`);
-    const text = readText(path);
-    if (!text.ok) return text;
-    const json = parseJson(text.value, MOST_CHARACTERS);
-    const checked = json.ok ? check(schema, json.value) : json;
-    if (checked.ok) return checked;
-    return failure(...checked.problems.map((p) => ({ ...p, path: `${path}: ${p.path}` })));
-  };
-  const boat = load('boats', manoeuvre.boatId, boatSchema);
-  if (!boat.ok) return boat;
-  const place = load('places', manoeuvre.placeId, placeSchema);
-  if (!place.ok) return place;
-  return success(toFile(manoeuvre, boat.value, place.value));
-}
 
 /** What Brief and Plan show beside the run, in SI units and radians; null for a distance or a wind without end. */
 function lookInto(input: RunInput, file: ManoeuvreFile, run: Run) {
@@ -176,12 +144,7 @@ function play(given: Arguments): Result<string> {
   if (!text.ok) return text;
   const json = parseJson(text.value, MOST_CHARACTERS);
   if (json.ok && isDriven(json.value)) return playDriven(json.value, given);
-  const either = readEither(text.value);
-  if (!either.ok) return either;
-  const kept =
-    either.value.stands === 'alone'
-      ? success(either.value.file)
-      : fromLibrary(either.value.manoeuvre, file);
+  const kept = manoeuvreIn(text.value, file);
   if (!kept.ok) return kept;
   const whole = technique ? withFigure(kept.value, technique) : kept;
   if (!whole.ok) return whole;

@@ -199,3 +199,4 @@ export {
 } from './library';
 export { idFrom } from './fields';
 export { ownTechniqueSchema, type OwnTechnique } from './technique';
+export { spreadSchema, toSpread, type SpreadDocument } from './spread';

@@ -23,7 +23,7 @@ export {
 export { mirroredMark, mirroredPlan, mirroredPoint } from './mirror';
 export { applyOrder } from './apply-order';
 export type { Channel } from './channel';
-export { CUES, isGroup, type Cue, type CueName, type SimpleCue } from './cues';
+export { cueDefinition, CUES, isGroup, type Cue, type CueName, type SimpleCue } from './cues';
 export {
   EXPECTATIONS,
   type ExpectAt,

@@ -34,3 +34,6 @@ export const START_ROOM_M = 1;
 export const EXPECTED_HEADING_DEG = 12;
 export const EXPECTED_SPEED_SHARE = 0.35;
 export const EXPECTED_SPEED_MPS = 0.25;
+
+/** Slower than this, made fast, a boat that begins lies there: it starts from where it lies, m/s. */
+export const LIES_AT_START_MPS = 0.1;

@@ -1,0 +1,5 @@
+export { certificateOf, QUANTILES, type Cause, type Certificate } from './certificate';
+export { INFLUENCES, influenceOf, type Influence, type InfluenceName } from './influence';
+export { ROSE_DIRECTIONS, roseRange, type RoseRange } from './rose';
+export { shareOf, type Share } from './share';
+export { holds, trialOf, type Trial } from './trial';

@@ -1,0 +1,13 @@
+export { normal, normalQuantile, quantileOf, uniform, type Distribution } from './distribution';
+export { drawOf, type Draw, type Judged, type StartOffset } from './draw';
+export {
+  NO_SPREAD,
+  only,
+  SOURCES,
+  STANDARD_SPREAD,
+  without,
+  type Source,
+  type Spread,
+  type StartSpread,
+} from './spread';
+export { varied } from './vary';

@@ -1,0 +1,150 @@
+import type { BoatSpec } from '../boat';
+import { LINE, LINE_COLUMNS, MADE } from '../holding';
+import { cos, sin } from '../math';
+import {
+  cueDefinition,
+  isGroup,
+  type Cue,
+  type Parameters,
+  type Plan,
+  type RunInput,
+  type SimpleCue,
+  type TimedOrder,
+} from '../plan';
+import { LIES_AT_START_MPS } from '../policy';
+import type { Weather } from '../simulation';
+import type { Draw, Judged } from './draw';
+
+/** Less wind than this is a calm, m/s. */
+const CALM_MPS = 0.05;
+/** Offsets of the start are those of a boat this long or shorter; of a longer one they grow with it, m. */
+const USUAL_LENGTH_M = 12;
+
+function variedBoat(boat: BoatSpec, draw: Draw): BoatSpec {
+  const { thrust, thrustAstern, propWalk, windForce, windCentre, hullDrag } = draw;
+  const { hull, windage } = boat;
+  return {
+    ...boat,
+    drives: boat.drives.map((drive) => ({
+      ...drive,
+      bollardThrust: drive.bollardThrust * thrust,
+      asternEfficiency: drive.asternEfficiency * thrustAstern,
+      walkAstern: drive.walkAstern * propWalk,
+      walkAhead: drive.walkAhead * propWalk,
+    })),
+    windage: {
+      ...windage,
+      frontalDrag: windage.frontalDrag * windForce,
+      sternDrag: windage.sternDrag * windForce,
+      sideDrag: windage.sideDrag * windForce,
+      centreX: windage.centreX + windCentre * hull.length,
+    },
+    hull: {
+      ...hull,
+      wettedArea: hull.wettedArea * hullDrag,
+      residuaryQuadratic: hull.residuaryQuadratic * hullDrag,
+      residuarySextic: hull.residuarySextic * hullDrag,
+      crossFlowDrag: hull.crossFlowDrag * hullDrag,
+    },
+  };
+}
+
+function variedWeather(weather: Weather, draw: Draw): Weather {
+  const calm = weather.windSpeed < CALM_MPS ? draw.calm : null;
+  const windSpeed = calm ? calm.speed : weather.windSpeed * draw.windSpeed;
+  const { gusts } = draw;
+  return {
+    ...weather,
+    windSpeed,
+    windFrom: calm ? calm.from : weather.windFrom + draw.windFrom,
+    currentSpeed: weather.currentSpeed * draw.current,
+    currentSet: weather.currentSet + draw.currentSet,
+    // Gusts of the day itself stay as strong as they are told, and come otherwise in each run.
+    ...(gusts && windSpeed >= CALM_MPS
+      ? { gusts: { ...(weather.gusts ?? gusts), seed: gusts.seed } }
+      : {}),
+  };
+}
+
+/** Does it begin from where the boat lies: to go clear of it, or made fast? */
+function beginsLying({ start, goal, lines }: RunInput): boolean {
+  if (goal.is === 'clear') return true;
+  if (!lines || Math.abs(start.speed) >= LIES_AT_START_MPS) return false;
+  for (let i = 0; i < lines.count; i++)
+    if (!lines.tended || lines.rows[i * LINE_COLUMNS + LINE.MADE] === MADE.FAST) return true;
+  return false;
+}
+
+function variedStart(input: RunInput, draw: Draw): RunInput['start'] {
+  const { start, boat } = input;
+  if (!draw.start) return start;
+  const { along, across, heading, speed } = draw.start[beginsLying(input) ? 'leaving' : 'arriving'];
+  const times = Math.max(1, boat.hull.length / USUAL_LENGTH_M);
+  const s = sin(start.heading);
+  const c = cos(start.heading);
+  return {
+    x: start.x + times * (along * s + across * c),
+    y: start.y + times * (along * c - across * s),
+    heading: start.heading + heading,
+    speed: start.speed + speed,
+  };
+}
+
+/** A cue as a person judges it by eye: every distance, angle and speed in it off by so much. */
+function judgedCue(cue: SimpleCue, judged: Judged): SimpleCue {
+  const { parameters } = cueDefinition(cue) as unknown as { readonly parameters: Parameters };
+  const off = Object.entries(parameters).flatMap(([name, { kind }]) => {
+    const value = (cue as unknown as Readonly<Record<string, number>>)[name]!;
+    if (kind === 'distance') return [[name, value * judged.distance]];
+    if (kind === 'angle' || kind === 'heading') return [[name, value + judged.angle]];
+    // Nobody judges a speed to be under nought.
+    return kind === 'speed' ? [[name, Math.max(0, value + judged.speed)]] : [];
+  });
+  return { ...cue, ...Object.fromEntries(off) } as SimpleCue;
+}
+
+/** A plan as a person carries it out: cues judged by eye, every order late. Which is drawn goes by its place in the plan. */
+function variedPlan(plan: Plan, draw: Draw): Plan {
+  let orders = 0;
+  let judgements = 0;
+  const later = (timed: TimedOrder): TimedOrder => ({
+    ...timed,
+    after: timed.after + draw.late(orders++),
+  });
+  const judged = (cue: Cue): Cue =>
+    isGroup(cue)
+      ? { ...cue, of: cue.of.map((part) => judgedCue(part, draw.judged(judgements++))) }
+      : judgedCue(cue, draw.judged(judgements++));
+  return {
+    ...plan,
+    steps: plan.steps.map((step) => ({
+      ...step,
+      cue: judged(step.cue),
+      orders: step.orders.map(later),
+    })),
+  };
+}
+
+/**
+ * A manoeuvre as one draw has it: day, boat, start and person otherwise. The only place where a run is varied by a draw.
+ * What was made ready of the shore stays; the boat is another.
+ */
+export function varied(input: RunInput, draw: Draw): RunInput {
+  const { craft: _craft, locks, rigging, ...rest } = input;
+  return {
+    ...rest,
+    boat: variedBoat(input.boat, draw),
+    weather: variedWeather(input.weather, draw),
+    start: variedStart(input, draw),
+    plan: variedPlan(input.plan, draw),
+    ...(rigging ? { rigging: { ...rigging, seed: draw.throws ?? rigging.seed } } : {}),
+    ...(locks
+      ? {
+          locks: locks.map((lock) => ({
+            ...lock,
+            waterTimes: (lock.waterTimes ?? 1) * draw.lockWater,
+          })),
+        }
+      : {}),
+  };
+}
