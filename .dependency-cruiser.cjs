@@ -44,6 +44,18 @@ module.exports = {
       'Forces do not know who composes them.',
     ),
     from(
+      'reliability-on-top',
+      '^src/core/(?!reliability|testing)(?!.*\\.test\\.ts$)',
+      '^src/core/reliability',
+      'Shares are made of runs; nothing that makes a run knows of them.',
+    ),
+    from(
+      'draws-vary-plans',
+      '^src/core/(simulation|plan|monitors|forces|holding|boat|water|air|locks)/(?!.*\\.test\\.ts$)',
+      '^src/core/uncertainty',
+      'What is played does not know that it was drawn.',
+    ),
+    from(
       'document-down',
       '^src/document',
       [

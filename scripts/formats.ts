@@ -10,6 +10,7 @@ import {
   recordSchema,
   runFileSchema,
   runSummarySchema,
+  spreadSchema,
 } from '@/document';
 
 /** JSON Schemas of the open formats, made from the schemas the program itself checks with. */
@@ -22,6 +23,7 @@ export const FORMATS: Readonly<Record<string, z.ZodType>> = {
   record: recordSchema,
   run: runFileSchema,
   'run-summary': runSummarySchema,
+  spread: spreadSchema,
 };
 
 export function formatText(name: string): string {
