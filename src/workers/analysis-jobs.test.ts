@@ -35,6 +35,7 @@ const NOTHING_VARIED = {};
 const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
   brief: { file },
   survey: { file, variation: NOTHING_VARIED },
+  certify: { file, variation: NOTHING_VARIED },
   grid: { file, variation: NOTHING_VARIED, winds: { from_deg: [330], speeds_mps: [3] } },
   tune: { file },
   propose: { file, technique: 'drop-off-and-away' },
@@ -65,6 +66,7 @@ function begun(name: AnalysisName, given: unknown, most = 2): unknown {
 it.each([
   'brief',
   'survey',
+  'certify',
   'grid',
   'tune',
   'propose',

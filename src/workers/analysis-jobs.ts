@@ -6,8 +6,17 @@ import { obstacleSetOf } from '@/core/holding';
 import { lockOutlook, type Lock, type LockedBoat, type LockState } from '@/core/locks';
 import { measureClearance, measuredTrace } from '@/core/monitors';
 import type { RunInput, Run } from '@/core/plan';
-import { USUAL_FREEBOARD_M, USUAL_LANDING_M } from '@/core/policy';
+import {
+  TRIES_FIRST,
+  TRIES_SEED,
+  TRIES_SHOWN,
+  TRYING_MS,
+  USUAL_FREEBOARD_M,
+  USUAL_LANDING_M,
+} from '@/core/policy';
+import { certificateOf, trialOf, type Trial } from '@/core/reliability';
 import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
+import { STANDARD_SPREAD } from '@/core/uncertainty';
 import {
   boatSchema,
   daySchema,
@@ -97,6 +106,24 @@ const survey: JobOf<'survey', Partial<SurveyPart>> = {
     limit: found.find(({ limit }) => limit)?.limit ?? null,
     checks: found.find(({ checks }) => checks)?.checks ?? null,
   }),
+};
+
+/** Tries of a manoeuvre so far, after each of them: as many as are shown, or as time allows. */
+function* tries(input: RunInput): Generator<readonly Trial[]> {
+  const trials: Trial[] = [];
+  const began = performance.now();
+  for (let k = 0; k < TRIES_SHOWN; k++) {
+    if (k >= TRIES_FIRST && performance.now() - began > TRYING_MS) return;
+    trials.push(trialOf(input, STANDARD_SPREAD, TRIES_SEED, k));
+    if (trials.length >= TRIES_FIRST) yield trials;
+  }
+}
+
+const certified: JobOf<'certify', readonly Trial[]> = {
+  given: given({ variation: variationSchema }) as z.ZodType<Given<'certify'>>,
+  pieces: ({ file: manoeuvre, variation }) =>
+    of(manoeuvre, (input) => tries(vary(input, toVariation(variation)))),
+  bundle: (found) => (found.length > 0 ? certificateOf(found.at(-1)!) : null),
 };
 
 const grid: JobOf<'grid', AnalysisUpdate<'grid'>[number]> = {
@@ -206,6 +233,7 @@ const figuresOfLock: JobOf<'lockFigures', AnalysisUpdate<'lockFigures'>> = {
 export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
   brief,
   survey,
+  certify: certified,
   grid,
   tune,
   propose: proposed,

@@ -6,6 +6,7 @@ export * from './debrief';
 export * from './faults';
 export * from './goals';
 export * from './locks';
+export * from './reliability';
 export * from './room';
 export * from './search';
 export * from './showing';

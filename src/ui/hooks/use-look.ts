@@ -104,6 +104,14 @@ const newest = <T>(_so: T | null, found: T): T => found;
 export const useNewest = <K extends AnalysisName>(name: K, given: Given<K> | null) =>
   useLook<K, AnalysisUpdate<K> | null>(name, given, null, newest);
 
+/** How sure the plan is; nothing is tried while `file` is null. */
+export function useCertificate(file: ManoeuvreFile | null, variation: VariationDocument) {
+  return useNewest(
+    'certify',
+    useMemo(() => file && { file, variation }, [file, variation]),
+  );
+}
+
 export function useBrief(file: ManoeuvreFile | null) {
   return useNewest(
     'brief',

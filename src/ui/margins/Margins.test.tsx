@@ -13,7 +13,7 @@ const STOPPED: Problem = {
   message: 'the computation stopped; it is begun again',
 };
 const told = (run: Run | null, ...problems: Problem[]) => {
-  render(<Margins state={{ run, file, problems }} survey={NO_SURVEY} />);
+  render(<Margins state={{ run, file, problems }} survey={NO_SURVEY} certificate={null} />);
   return screen.getByRole('alert').textContent;
 };
 

@@ -5,12 +5,23 @@ import { stopsComputing } from '@/workers';
 import { gathered } from '../words/problems';
 import { openings, readings, surprises } from '../words/run';
 import { outcomeWords } from '../words/outcomes';
+import type { Certificate } from '@/core/reliability';
+import { holdsReading } from '../words/reliability';
 import type { Survey } from '../hooks/use-look';
 import type { RunState } from '../hooks/use-run';
 import { clock } from '../words/units';
 
 /** How the run went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
-export function Margins({ state, survey }: { state: RunState; survey: Survey }) {
+export function Margins({
+  state,
+  survey,
+  certificate,
+}: {
+  state: RunState;
+  survey: Survey;
+  /** Null until there are enough tries. */
+  certificate: Certificate | null;
+}) {
   const seek = usePlayhead((p) => p.seek);
   const units = useUnits();
   const { run, file, problems } = state;
@@ -38,7 +49,11 @@ export function Margins({ state, survey }: { state: RunState; survey: Survey }) 
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <ul className="mt-2">
-        {[...readings(run, file.plan, units), ...openings(survey, units)].map((reading) => (
+        {[
+          ...(certificate ? [holdsReading(certificate, file.plan)] : []),
+          ...readings(run, file.plan, units),
+          ...openings(survey, units),
+        ].map((reading) => (
           <li key={reading.meaning} className="rule-t py-1.5">
             <Go time={reading.time} seek={seek}>
               <span

@@ -2,6 +2,7 @@
 import { memo, useEffect, useRef } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
+import type { Certificate } from '@/core/reliability';
 import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { Survey } from '../hooks/use-look';
@@ -27,10 +28,12 @@ import { WhatIfPanel } from '../what-if/WhatIfPanel';
 export const SidePanel = memo(function SidePanel({
   state,
   survey,
+  certificate,
   brief,
 }: {
   state: RunState;
   survey: Survey;
+  certificate: Certificate | null;
   brief: { readonly found: Brief | null; readonly busy: boolean };
 }) {
   const phase = useWorkspace((s) => s.phase);
@@ -50,7 +53,7 @@ export const SidePanel = memo(function SidePanel({
       className="flex h-full min-h-0 flex-col border-l border-ink bg-paper max-md:contents"
     >
       <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5 max-md:order-2 max-md:max-h-none max-md:bg-paper">
-        <Margins state={state} survey={survey} />
+        <Margins state={state} survey={survey} certificate={certificate} />
       </div>
       <div
         ref={panel}

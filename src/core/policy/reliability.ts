@@ -1,0 +1,9 @@
+/** A plan is said to hold when it does in so many of 100: fewer, and somebody who does it every week hits something every season. Judgement. */
+export const HOLDS_ENOUGH = 0.95;
+/** Tries a share on screen is made of at the most, and the seed they begin with: everybody is shown the same ones. */
+export const TRIES_SHOWN = 300;
+export const TRIES_SEED = 1;
+/** Tries after which a first share is told: an interval of a fifth or so to either side. */
+export const TRIES_FIRST = 20;
+/** No more than so long is spent on trying a plan that is being looked at, ms; slow ones are told by fewer tries. */
+export const TRYING_MS = 12_000;

@@ -1,0 +1,32 @@
+import { HOLDS_ENOUGH, TRIES_SHOWN } from '@/core/policy';
+import type { Cause, Certificate } from '@/core/reliability';
+import type { PlanDocument } from '@/document';
+import { failsBy } from './outcomes';
+import type { Reading } from './run';
+import { stepName } from './steps';
+
+const ofHundred = (share: number) => Math.round(100 * share);
+
+/** "a hard touch on the pile, bow, at step 2" */
+export function causeText({ outcome, on, part, step }: Cause, plan: PlanDocument): string {
+  const where = on === null ? '' : ` on ${on}, ${part}`;
+  return `${failsBy(outcome)}${where}, at ${stepName(plan, Math.max(0, step))}`;
+}
+
+/** How many of 100 tries hold, how sure that is, and what most of the others come to. */
+export function holdsReading(
+  { share, least, most, runs, causes }: Certificate,
+  plan: PlanDocument,
+): Reading {
+  const [first] = causes;
+  const tried = `${ofHundred(least)} to ${ofHundred(most)}, by ${runs} tries`;
+  const why = first ? `; most others: ${causeText(first, plan)}` : '';
+  return {
+    figure: `${ofHundred(share)} of 100`,
+    meaning: 'tries hold, with day, boat, start and crew as they may be',
+    where: `${tried}${runs < TRIES_SHOWN ? ' so far' : ''}${why}`,
+    // Only what so many tries make sure of is a warning.
+    hurts: most < HOLDS_ENOUGH,
+    time: null,
+  };
+}
