@@ -7,8 +7,9 @@ import { stepName } from './steps';
 
 const ofHundred = (share: number) => Math.round(100 * share);
 
-/** "a hard touch on the pile, bow, at step 2" */
+/** "a hard touch on the pile, bow, at step 2", "the cue for step 3 never comes" */
 export function causeText({ outcome, on, part, step }: Cause, plan: PlanDocument): string {
+  if (outcome === 'cue never came') return `the cue for ${stepName(plan, step + 1)} never comes`;
   const where = on === null ? '' : ` on ${on}, ${part}`;
   return `${failsBy(outcome)}${where}, at ${stepName(plan, Math.max(0, step))}`;
 }
@@ -19,12 +20,13 @@ export function holdsReading(
   plan: PlanDocument,
 ): Reading {
   const [first] = causes;
-  const tried = `${ofHundred(least)} to ${ofHundred(most)}, by ${runs} tries`;
+  const between = `between ${ofHundred(least)} and ${ofHundred(most)} by ${runs} tries`;
+  const soFar = runs < TRIES_SHOWN ? ' so far' : '';
   const why = first ? `; most others: ${causeText(first, plan)}` : '';
   return {
     figure: `${ofHundred(share)} of 100`,
-    meaning: 'tries hold, with day, boat, start and crew as they may be',
-    where: `${tried}${runs < TRIES_SHOWN ? ' so far' : ''}${why}`,
+    meaning: 'tries hold',
+    where: `${between}${soFar}, with day, boat, start and crew varied${why}`,
     // Only what so many tries make sure of is a warning.
     hurts: most < HOLDS_ENOUGH,
     time: null,

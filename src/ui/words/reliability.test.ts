@@ -1,0 +1,49 @@
+import { certificateOf, type Trial } from '@/core/reliability';
+import { demoFile } from '@/document/testing/demo';
+import { causeText, holdsReading } from './reliability';
+
+const { plan } = demoFile('off-stilt-pontoon');
+const tried = (count: number, rest: Partial<Trial> = {}): Trial[] =>
+  Array.from({ length: count }, (_, run) => ({
+    run,
+    outcome: 'reached',
+    seconds: 60,
+    step: 1,
+    clearance: null,
+    touch: null,
+    load: 0,
+    ...rest,
+  }));
+const touch = { speed: 0.4, name: 'blue ketch', part: 'bow', x: 0, y: 0, heading: 0 };
+
+it('tells the share with its interval, by how many tries, and what most of the others come to', () => {
+  const certificate = certificateOf([
+    ...tried(240),
+    ...tried(40, { outcome: 'hard touch', touch, step: 2 }),
+    ...tried(20, { outcome: 'missed', step: 3 }),
+  ]);
+  expect(holdsReading(certificate, plan)).toEqual({
+    figure: '80 of 100',
+    meaning: 'tries hold',
+    where:
+      'between 75 and 84 by 300 tries, with day, boat, start and crew varied; most others: a hard touch on blue ketch, bow, at step 3',
+    hurts: true,
+    time: null,
+  });
+});
+
+it('warns only of what the tries make sure of, and says while there are more to come', () => {
+  const few = holdsReading(certificateOf([...tried(22), ...tried(2, { outcome: 'missed' })]), plan);
+  expect(few).toMatchObject({ figure: '92 of 100', hurts: false });
+  expect(few.where).toContain('by 24 tries so far');
+  const all = holdsReading(certificateOf(tried(300)), plan);
+  expect(all).toMatchObject({ figure: '100 of 100', hurts: false });
+  expect(all.where).not.toContain('most others');
+});
+
+it('names the step whose cue is waited for in vain, or the end', () => {
+  const cause = { outcome: 'cue never came', on: null, part: null, step: 0, share: 0.1 } as const;
+  expect(causeText(cause, plan)).toBe('the cue for step 2 never comes');
+  const last = { ...cause, step: plan.steps.length - 1 };
+  expect(causeText(last, plan)).toBe('the cue for the end never comes');
+});
