@@ -10,6 +10,7 @@ import {
   demoFile,
   knownFingerprints,
 } from '@/document/testing/demo';
+import { trialsOf } from '@/document/testing/demo-trials';
 import { openBrowser } from './support/browser';
 
 // The same run to the last bit in Node and in Chromium: gusts, touches, lines and all.
@@ -17,13 +18,14 @@ import { openBrowser } from './support/browser';
 const ENTRY = `
 import { fingerprint } from './bench/fingerprint.ts';
 import { fingerprintsOf } from './src/document/testing/demo-runs.ts';
+import { trialsOf } from './src/document/testing/demo-trials.ts';
 `;
 
 async function bundle(platform: 'browser' | 'node'): Promise<string> {
   const tail =
     platform === 'node'
       ? `const { parentPort, workerData: d } = require('node:worker_threads'); parentPort.postMessage(fingerprint(d.file, d.lines));`
-      : `self.answer = fingerprint; self.demo = fingerprintsOf;`;
+      : `self.answer = fingerprint; self.demo = fingerprintsOf; self.trials = trialsOf;`;
   const built = await build({
     stdin: { contents: ENTRY + tail, resolveDir: process.cwd() },
     bundle: true,
@@ -74,6 +76,13 @@ it('replays to the last bit in both engines', async () => {
     );
     expect(there).toEqual(here);
     expect(new Set(here).size).toBe(cases.length);
+    // Drawn manoeuvres go alike as well: what is drawn, and what becomes of it.
+    const drawn = demoFile('tender-out-of-the-gap');
+    const tried = await browser.driver.executeScript<string>(
+      `return JSON.stringify(self.trials(arguments[0], 12));`,
+      drawn,
+    );
+    expect(tried).toBe(JSON.stringify(trialsOf(drawn, 12)));
     // What Node makes of the same demos is held by document.test.ts.
     const known = knownFingerprints();
     for (const id of SWEEPING ? DEMO_MANOEUVRES : DEMO_CLASSES) {

@@ -1,7 +1,7 @@
 import type { Brief, LockFigures, MooringHold, Motored } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Lock, LockedBoat, LockOutlook, LockState } from '@/core/locks';
-import type { Certificate } from '@/core/reliability';
+import type { Certificate, RoseRange } from '@/core/reliability';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { MeasuredMargins } from '@/core/monitors';
 import type { Trace } from '@/core/simulation';
@@ -64,6 +64,11 @@ export interface Analyses {
   survey: { given: OfFile & { readonly variation: VariationDocument }; told: SurveyPart };
   /** How sure the plan is, better known with every try. */
   certify: { given: OfFile & { readonly variation: VariationDocument }; told: Certificate };
+  /** The winds it holds in, one direction after another. */
+  rose: {
+    given: OfFile & { readonly variation: VariationDocument };
+    told: readonly RoseRange[];
+  };
   /** Cells of a grid of winds, as they come. */
   grid: {
     given: OfFile & { readonly variation: VariationDocument; readonly winds: Winds };

@@ -36,6 +36,7 @@ const GIVEN: Readonly<Record<AnalysisName, Record<string, unknown>>> = {
   brief: { file },
   survey: { file, variation: NOTHING_VARIED },
   certify: { file, variation: NOTHING_VARIED },
+  rose: { file, variation: NOTHING_VARIED },
   grid: { file, variation: NOTHING_VARIED, winds: { from_deg: [330], speeds_mps: [3] } },
   tune: { file },
   propose: { file, technique: 'drop-off-and-away' },

@@ -7,6 +7,7 @@ import { lockOutlook, type Lock, type LockedBoat, type LockState } from '@/core/
 import { measureClearance, measuredTrace } from '@/core/monitors';
 import type { RunInput, Run } from '@/core/plan';
 import {
+  ROSE_TRIES,
   TRIES_FIRST,
   TRIES_SEED,
   TRIES_SHOWN,
@@ -14,7 +15,14 @@ import {
   USUAL_FREEBOARD_M,
   USUAL_LANDING_M,
 } from '@/core/policy';
-import { certificateOf, trialOf, type Trial } from '@/core/reliability';
+import {
+  certificateOf,
+  ROSE_DIRECTIONS,
+  roseRange,
+  trialOf,
+  type RoseRange,
+  type Trial,
+} from '@/core/reliability';
 import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
 import { STANDARD_SPREAD } from '@/core/uncertainty';
 import {
@@ -126,6 +134,19 @@ const certified: JobOf<'certify', readonly Trial[]> = {
   bundle: (found) => (found.length > 0 ? certificateOf(found.at(-1)!) : null),
 };
 
+/** From each direction in turn. */
+function* rose(input: RunInput): Generator<RoseRange> {
+  for (let direction = 0; direction < ROSE_DIRECTIONS; direction++)
+    yield roseRange(input, STANDARD_SPREAD, TRIES_SEED, ROSE_TRIES, direction);
+}
+
+const windRose: JobOf<'rose', RoseRange> = {
+  given: given({ variation: variationSchema }) as z.ZodType<Given<'rose'>>,
+  pieces: ({ file: manoeuvre, variation }) =>
+    of(manoeuvre, (input) => rose(vary(input, toVariation(variation)))),
+  bundle: all,
+};
+
 const grid: JobOf<'grid', AnalysisUpdate<'grid'>[number]> = {
   given: given({ variation: variationSchema, winds: windsSchema }) as z.ZodType<Given<'grid'>>,
   pieces: ({ file: manoeuvre, variation, winds: { from_deg, speeds_mps } }) =>
@@ -234,6 +255,7 @@ export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
   brief,
   survey,
   certify: certified,
+  rose: windRose,
   grid,
   tune,
   propose: proposed,

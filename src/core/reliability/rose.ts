@@ -1,10 +1,9 @@
 import type { RunInput } from '../plan';
+import { ROSE_HOLDS } from '../policy';
 import type { Spread } from '../uncertainty';
 import { MPS_PER_KNOT } from '../units';
 import { holds, trialOf } from './trial';
 
-/** Share that has to hold for a wind to count. */
-const ROSE_HOLDS = 0.9;
 const DIRECTIONS = 16;
 /** Winds that are tried lie so far apart, and the strongest, m/s. */
 const APART_MPS = 2 * MPS_PER_KNOT;

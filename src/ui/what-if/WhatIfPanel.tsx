@@ -8,6 +8,7 @@ import { runExtent } from '../water/extent';
 import { boatSpeed, compassPoint, windSpeed } from '../words/units';
 import { DifferenceList } from './DifferenceList';
 import { GridSheet } from './GridSheet';
+import { RoseSection } from './RoseSection';
 import { VaryRow } from './VaryRow';
 import { Tick } from '../parts/Tick';
 
@@ -186,6 +187,9 @@ export function WhatIfPanel({ state }: { state: RunState }) {
         <button type="button" className={button} disabled={!run} onClick={() => setSheet(true)}>
           A sheet of winds …
         </button>
+      </div>
+      <div className="pt-3">
+        <RoseSection file={file} variation={variation} />
       </div>
       {sheet && (
         <GridSheet

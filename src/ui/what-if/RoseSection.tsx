@@ -1,0 +1,62 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { ROSE_DIRECTIONS } from '@/core/reliability';
+import { radians, type ManoeuvreFile, type VariationDocument } from '@/document';
+import { WindRose } from '../charts/WindRose';
+import { useGrowing } from '../hooks/use-look';
+import { useUnits } from '../state/preferences';
+
+/** The mean winds from 16 directions in which the plan holds in 90 of 100, worked out when asked. */
+export function RoseSection({
+  file,
+  variation,
+}: {
+  file: ManoeuvreFile;
+  variation: VariationDocument;
+}) {
+  const units = useUnits();
+  // Of a plan that was changed since, nothing is shown: it is asked for anew.
+  const [asked, setAsked] = useState<ManoeuvreFile | null>(null);
+  const wanted = asked === file;
+  const given = useMemo(() => (wanted ? { file, variation } : null), [wanted, file, variation]);
+  const ranges = useGrowing('rose', given);
+  const { wind } = file.conditions;
+  if (!wanted)
+    return (
+      <button
+        type="button"
+        className="min-h-9 border border-ink px-3 font-semibold hover:border-plan hover:text-plan"
+        onClick={() => setAsked(file)}
+      >
+        Winds it holds in …
+      </button>
+    );
+  const through = ranges.length === ROSE_DIRECTIONS;
+  return (
+    <section aria-label="Winds it holds in" data-testid="wind-rose">
+      <h2 className="flex items-baseline justify-between pb-1 text-[15px] font-semibold">
+        Winds it holds in
+        <button
+          type="button"
+          className="text-[13px] font-normal text-plan underline"
+          onClick={() => setAsked(null)}
+        >
+          {through ? 'put it away' : 'stop'}
+        </button>
+      </h2>
+      <p className="text-[13px] text-quiet" role="status">
+        {through
+          ? 'Mean winds in which 90 of 100 tries hold, by where they blow from; gusts come on top.'
+          : `${ranges.length} of ${ROSE_DIRECTIONS} directions tried …`}
+      </p>
+      <WindRose
+        ranges={ranges}
+        told={{
+          from: radians(wind.from_deg + variation.windVeer_deg),
+          speed: wind.speed_mps * variation.windTimes,
+        }}
+        units={units}
+      />
+    </section>
+  );
+}
