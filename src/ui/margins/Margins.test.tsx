@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { render, screen } from '@testing-library/react';
-import type { Problem } from '@/document';
+import { NO_VARIATION, type Problem } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { runOf } from '@/document/testing/demo-runs';
 import type { Run } from '@/core/plan';
@@ -13,7 +13,14 @@ const STOPPED: Problem = {
   message: 'the computation stopped; it is begun again',
 };
 const told = (run: Run | null, ...problems: Problem[]) => {
-  render(<Margins state={{ run, file, problems }} survey={NO_SURVEY} certificate={null} />);
+  render(
+    <Margins
+      state={{ run, file, problems }}
+      survey={NO_SURVEY}
+      surveyed={false}
+      variation={NO_VARIATION}
+    />,
+  );
   return screen.getByRole('alert').textContent;
 };
 

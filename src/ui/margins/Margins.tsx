@@ -3,11 +3,11 @@ import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { stopsComputing } from '@/workers';
 import { gathered } from '../words/problems';
-import { openings, readings, surprises } from '../words/run';
+import { openings, readings, surprises, type Reading } from '../words/run';
 import { outcomeWords } from '../words/outcomes';
-import type { Certificate } from '@/core/reliability';
+import type { ManoeuvreFile, VariationDocument } from '@/document';
 import { holdsReading } from '../words/reliability';
-import type { Survey } from '../hooks/use-look';
+import { useCertificate, type Survey } from '../hooks/use-look';
 import type { RunState } from '../hooks/use-run';
 import { clock } from '../words/units';
 
@@ -15,12 +15,14 @@ import { clock } from '../words/units';
 export function Margins({
   state,
   survey,
-  certificate,
+  surveyed,
+  variation,
 }: {
   state: RunState;
   survey: Survey;
-  /** Null until there are enough tries. */
-  certificate: Certificate | null;
+  /** Is the survey through? The water and its band come first, then how sure the plan is. */
+  surveyed: boolean;
+  variation: VariationDocument;
 }) {
   const seek = usePlayhead((p) => p.seek);
   const units = useUnits();
@@ -49,26 +51,9 @@ export function Margins({
       </p>
       <p className="text-[13px] text-quiet">{behind}</p>
       <ul className="mt-2">
-        {[
-          ...(certificate ? [holdsReading(certificate, file.plan)] : []),
-          ...readings(run, file.plan, units),
-          ...openings(survey, units),
-        ].map((reading) => (
-          <li key={reading.meaning} className="rule-t py-1.5">
-            <Go time={reading.time} seek={seek}>
-              <span
-                data-testid="reading"
-                className={`figures w-[108px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
-              >
-                {reading.hurts ? '▲ ' : ''}
-                {reading.figure}
-              </span>
-              <span className="min-w-0">
-                <span className="block font-semibold">{reading.meaning}</span>
-                <span className="block text-[12.5px] text-quiet">{reading.where}</span>
-              </span>
-            </Go>
-          </li>
+        <Holds file={surveyed && problems.length === 0 ? file : null} variation={variation} />
+        {[...readings(run, file.plan, units), ...openings(survey, units)].map((reading) => (
+          <Row key={reading.meaning} reading={reading} seek={seek} />
         ))}
         {list.map(({ time, text }) => (
           <li key={`${time}-${text}`} className="rule-t py-1.5 text-[13px]">
@@ -134,3 +119,36 @@ function Problems({ state: { problems, run } }: { state: RunState }) {
     </div>
   );
 }
+
+/** A figure, what it means, and where and when. */
+function Row({ reading, seek }: { reading: Reading; seek: (time: number) => void }) {
+  return (
+    <li
+      className="rule-t py-1.5"
+      data-grows={reading.grows || undefined}
+      aria-live={reading.grows && 'off'}
+    >
+      <Go time={reading.time} seek={seek}>
+        <span
+          data-testid="reading"
+          className={`figures w-[108px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
+        >
+          {reading.hurts ? '▲ ' : ''}
+          {reading.figure}
+        </span>
+        <span className="min-w-0">
+          <span className="block font-semibold">{reading.meaning}</span>
+          <span className="block text-[12.5px] text-quiet">{reading.where}</span>
+        </span>
+      </Go>
+    </li>
+  );
+}
+
+/** How many of 100 tries hold: told anew with every lot of tries, by itself, so that nothing else is drawn for it. */
+function Holds({ file, variation }: { file: ManoeuvreFile | null; variation: VariationDocument }) {
+  const { found } = useCertificate(file, variation);
+  return file && found && <Row reading={holdsReading(found, file.plan)} seek={NOWHERE} />;
+}
+
+function NOWHERE(): void {}

@@ -29,6 +29,7 @@ it('tells the share with its interval, by how many tries, and what most of the o
       'between 75 and 84 by 300 tries, with day, boat, start and crew varied; most others: a hard touch on blue ketch, bow, at step 3',
     hurts: true,
     time: null,
+    grows: true,
   });
 });
 

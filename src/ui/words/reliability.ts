@@ -30,5 +30,6 @@ export function holdsReading(
     // Only what so many tries make sure of is a warning.
     hurts: most < HOLDS_ENOUGH,
     time: null,
+    grows: true,
   };
 }

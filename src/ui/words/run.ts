@@ -31,6 +31,8 @@ export interface Reading {
   readonly where: string;
   readonly hurts: boolean;
   readonly time: number | null;
+  /** Is it better known by and by, so that it changes while nothing else does? */
+  readonly grows?: true;
 }
 
 /** Clearance, overhang, touch and line load of a run in words. */

@@ -2,7 +2,6 @@
 import { memo, useEffect, useRef } from 'react';
 import type { Brief } from '@/core/brief';
 import type { Finding } from '@/core/checks';
-import type { Certificate } from '@/core/reliability';
 import { BriefPanel } from '../brief/BriefPanel';
 import { ConditionsEditor } from '../conditions/ConditionsEditor';
 import type { Survey } from '../hooks/use-look';
@@ -28,15 +27,17 @@ import { WhatIfPanel } from '../what-if/WhatIfPanel';
 export const SidePanel = memo(function SidePanel({
   state,
   survey,
-  certificate,
+  surveyed,
   brief,
 }: {
   state: RunState;
   survey: Survey;
-  certificate: Certificate | null;
+  /** Is the survey through? */
+  surveyed: boolean;
   brief: { readonly found: Brief | null; readonly busy: boolean };
 }) {
   const phase = useWorkspace((s) => s.phase);
+  const variation = useWorkspace((s) => s.variation);
   const selected = useWorkspace((s) => s.selected);
   const steps = useWorkspace((s) => s.manoeuvre.plan.steps);
   const panel = useRef<HTMLDivElement>(null);
@@ -53,7 +54,7 @@ export const SidePanel = memo(function SidePanel({
       className="flex h-full min-h-0 flex-col border-l border-ink bg-paper max-md:contents"
     >
       <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5 max-md:order-2 max-md:max-h-none max-md:bg-paper">
-        <Margins state={state} survey={survey} certificate={certificate} />
+        <Margins state={state} survey={survey} surveyed={surveyed} variation={variation} />
       </div>
       <div
         ref={panel}

@@ -8,7 +8,7 @@ import { toFile, type Boat, type Manoeuvre, type Place } from '@/document';
 import { useAutosave } from '../hooks/use-autosave';
 import { LeftEdits } from '../parts/LeftEdits';
 import { boatCalled, MANOEUVRE_WIRE } from '../state/wire';
-import { useBrief, useCertificate, useSurvey } from '../hooks/use-look';
+import { useBrief, useSurvey } from '../hooks/use-look';
 import { usePlaying } from '../hooks/use-playing';
 import { useRun } from '../hooks/use-run';
 import { useTheme } from '../hooks/use-theme';
@@ -63,11 +63,6 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const stale = state.problems.length > 0;
   const survey = useSurvey(stale ? null : file, variation);
   const brief = useBrief(stale || (phase !== 'brief' && phase !== 'card') ? null : file);
-  // Once the survey is through: the water and its band come first.
-  const certificate = useCertificate(
-    stale || survey.busy || phase === 'rehearse' ? null : file,
-    variation,
-  );
   const known = survey.found;
   const last = useMemo(() => lastWayOut(known.moments.map(({ wayOut }) => wayOut)), [known]);
   const legs = phase === 'brief' ? (brief.found?.legs ?? NO_LEGS) : NO_LEGS;
@@ -175,7 +170,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
             />
           </LockBeside>
           <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
-            <SidePanel state={calm} survey={known} certificate={certificate.found} brief={brief} />
+            <SidePanel state={calm} survey={known} surveyed={!survey.busy} brief={brief} />
           </div>
           <div className="min-h-0 border-t border-ink max-md:order-3">
             <PlanView
