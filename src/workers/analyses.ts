@@ -57,13 +57,19 @@ export interface SurveyPart {
   readonly checks: readonly Finding[] | null;
 }
 
+/** How sure a plan is with something made otherwise, and how sure as it is told by the same tries: null until these are in. */
+export interface HowSure {
+  readonly certificate: Certificate;
+  readonly asTold: Certificate | null;
+}
+
 /** What can be asked about a manoeuvre: what it is given, and what is told as it goes. */
 export interface Analyses {
   /** The newest brief. */
   brief: { given: OfFile; told: Brief };
   survey: { given: OfFile & { readonly variation: VariationDocument }; told: SurveyPart };
   /** How sure the plan is, better known with every try. */
-  certify: { given: OfFile & { readonly variation: VariationDocument }; told: Certificate };
+  certify: { given: OfFile & { readonly variation: VariationDocument }; told: HowSure };
   /** The winds it holds in, one direction after another. */
   rose: {
     given: OfFile & { readonly variation: VariationDocument };

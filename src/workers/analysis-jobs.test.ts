@@ -1,7 +1,7 @@
 import { check } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { lockAt, SMALL_BOAT } from '@/core/testing/locks';
-import type { AnalysisName } from './analyses';
+import type { AnalysisName, HowSure } from './analyses';
 import { JOBS, type Job } from './analysis-jobs';
 
 const file = demoFile('off-stilt-pontoon');
@@ -89,6 +89,18 @@ it.each(Object.keys(GIVEN) as AnalysisName[])('%s refuses what it is not given r
 it('a survey told in parts holds each part once', () => {
   const two = begun('survey', GIVEN.survey, 2) as { surveyed: unknown[] };
   expect(two.surveyed).toHaveLength(2);
+});
+
+it('tries what is made otherwise, and then the same tries as it is told', () => {
+  // As if no time went by: all of the tries.
+  jest.spyOn(performance, 'now').mockReturnValue(0);
+  const varied = begun('certify', { file, variation: { late_s: 5 } }, Infinity) as HowSure;
+  const plain = begun('certify', GIVEN.certify, Infinity) as HowSure;
+  jest.restoreAllMocks();
+  expect(plain.asTold).toBeNull();
+  // Common draws: what is told beside it is what is told alone.
+  expect(varied.asTold).toEqual(plain.certificate);
+  expect(varied.certificate.share).not.toBe(varied.asTold?.share);
 });
 
 it('a technique that is not for the manoeuvre is told with its reason, and nothing else', () => {

@@ -23,7 +23,7 @@ import {
   type RoseRange,
   type Trial,
 } from '@/core/reliability';
-import { seekWindLimit, surveyRun, vary, windGrid } from '@/core/search';
+import { isVaried, seekWindLimit, surveyRun, vary, windGrid, type Variation } from '@/core/search';
 import { STANDARD_SPREAD } from '@/core/uncertainty';
 import {
   boatSchema,
@@ -116,22 +116,44 @@ const survey: JobOf<'survey', Partial<SurveyPart>> = {
   }),
 };
 
-/** Tries of a manoeuvre so far, after each of them: as many as are shown, or as time allows. */
-function* tries(input: RunInput): Generator<readonly Trial[]> {
+/** Tries of a manoeuvre so far, after each of them: so many, or as many as time allows. */
+function* tries(input: RunInput, most: number): Generator<readonly Trial[], readonly Trial[]> {
   const trials: Trial[] = [];
   const began = performance.now();
-  for (let k = 0; k < TRIES_SHOWN; k++) {
-    if (k >= TRIES_FIRST && performance.now() - began > TRYING_MS) return;
+  for (let k = 0; k < most; k++) {
+    if (k >= TRIES_FIRST && performance.now() - began > TRYING_MS) break;
     trials.push(trialOf(input, STANDARD_SPREAD, TRIES_SEED, k));
     if (trials.length >= TRIES_FIRST) yield trials;
   }
+  return trials;
 }
 
-const certified: JobOf<'certify', readonly Trial[]> = {
+interface Tried {
+  readonly trials: readonly Trial[];
+  readonly asTold: readonly Trial[] | null;
+}
+
+/** The tries with something made otherwise, and then, if anything is, the same ones as the manoeuvre is told. */
+function* triedBoth(input: RunInput, variation: Variation): Generator<Tried> {
+  const trying = tries(vary(input, variation), TRIES_SHOWN);
+  let next = trying.next();
+  for (; !next.done; next = trying.next()) yield { trials: next.value, asTold: null };
+  if (!isVaried(variation)) return;
+  const trials = next.value;
+  for (const asTold of tries(input, trials.length))
+    yield { trials, asTold: asTold.length === trials.length ? asTold : null };
+}
+
+const certified: JobOf<'certify', Tried> = {
   given: given({ variation: variationSchema }) as z.ZodType<Given<'certify'>>,
   pieces: ({ file: manoeuvre, variation }) =>
-    of(manoeuvre, (input) => tries(vary(input, toVariation(variation)))),
-  bundle: (found) => (found.length > 0 ? certificateOf(found.at(-1)!) : null),
+    of(manoeuvre, (input) => triedBoth(input, toVariation(variation))),
+  bundle: (found) => {
+    const last = found.at(-1);
+    if (!last) return null;
+    const { trials, asTold } = last;
+    return { certificate: certificateOf(trials), asTold: asTold && certificateOf(asTold) };
+  },
 };
 
 /** From each direction in turn. */

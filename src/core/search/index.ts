@@ -9,5 +9,5 @@ export { seekWindLimit, windLimit, type WindLimit } from './limits';
 export { cost, robustCost } from './cost';
 export { patternSearch, type Tunable, type PatternState } from './pattern';
 export { surveyed, surveyRun, waysOut, waysOutFrom, type Moment, type Surveyed } from './survey';
-export { NO_VARIATION, vary, type Variation } from './vary';
+export { isVaried, NO_VARIATION, vary, type Variation } from './vary';
 export { lastWayOut, spareWanted, wayOutAt, type WayOutAt, type WayOutGrade } from './way-out';

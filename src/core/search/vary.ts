@@ -37,6 +37,12 @@ export const NO_VARIATION: Variation = {
   otherSide: false,
 };
 
+/** Does it change anything? */
+export function isVaried(variation: Variation): boolean {
+  const keys = Object.keys(NO_VARIATION) as (keyof Variation)[];
+  return keys.some((key) => variation[key] !== NO_VARIATION[key]);
+}
+
 const GUST_SCALE_S = 8;
 
 function variedBoat(boat: BoatSpec, { asternTimes, otherHand }: Variation): BoatSpec {

@@ -9,6 +9,9 @@ const SIZE = 300;
 const RADIUS = 112;
 /** A wedge takes so much of its sixteenth. */
 const WIDE = 0.86;
+/** A wind that holds alone still shows, so thick; crosses stand clear of one another, and of the rings' figures. */
+const THIN = 4;
+const CROSSES = 22;
 const STEP = (2 * Math.PI) / ROSE_DIRECTIONS;
 const DEG = 180 / Math.PI;
 
@@ -45,8 +48,8 @@ export function WindRose({
   const most = Math.max(max(ranges, ({ most: m }) => m ?? 0) ?? 0, told.speed, 1);
   const r = scaleLinear([0, most], [0, RADIUS]).nice(4);
   const wedge = arc<RoseRange & { least: number; most: number }>()
-    .innerRadius((d) => r(d.least))
-    .outerRadius((d) => Math.max(r(d.most), 3))
+    .innerRadius((d) => Math.max(0, Math.min(r(d.least), (r(d.least) + r(d.most) - THIN) / 2)))
+    .outerRadius((d) => Math.max(r(d.most), (r(d.least) + r(d.most) + THIN) / 2))
     .startAngle((d) => d.from - (WIDE * STEP) / 2)
     .endAngle((d) => d.from + (WIDE * STEP) / 2);
   const rings = r.ticks(4).filter((t) => t > 0);
@@ -61,7 +64,7 @@ export function WindRose({
       {ranges.map((range) => {
         const { from, least, most: to } = range;
         if (least === null || to === null) {
-          const [cx, cy] = placed(from, 12);
+          const [cx, cy] = placed(from, CROSSES);
           return (
             <path
               key={from}
@@ -85,9 +88,11 @@ export function WindRose({
       {rings.map((ring) => (
         <g key={ring}>
           <circle r={r(ring)} fill="none" className="stroke-hairline" strokeWidth={0.8} />
-          <text y={r(ring) - 3} textAnchor="middle" className="figures fill-ink text-[10.5px]">
-            {Math.round(speedIn(ring, units.speed))}
-          </text>
+          {r(ring) > CROSSES + 8 && (
+            <text y={3.5 - r(ring)} textAnchor="middle" className="figures fill-ink text-[10.5px]">
+              {Math.round(speedIn(ring, units.speed))}
+            </text>
+          )}
         </g>
       ))}
       {[0, 45, 90, 135, 180, 225, 270, 315].map((degrees) => {

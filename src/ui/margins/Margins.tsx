@@ -148,7 +148,8 @@ function Row({ reading, seek }: { reading: Reading; seek: (time: number) => void
 /** How many of 100 tries hold: told anew with every lot of tries, by itself, so that nothing else is drawn for it. */
 function Holds({ file, variation }: { file: ManoeuvreFile | null; variation: VariationDocument }) {
   const { found } = useCertificate(file, variation);
-  return file && found && <Row reading={holdsReading(found, file.plan)} seek={NOWHERE} />;
+  if (!file || !found) return null;
+  return <Row reading={holdsReading(found.certificate, found.asTold, file.plan)} seek={NOWHERE} />;
 }
 
 function NOWHERE(): void {}

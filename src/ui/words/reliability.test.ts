@@ -22,7 +22,7 @@ it('tells the share with its interval, by how many tries, and what most of the o
     ...tried(40, { outcome: 'hard touch', touch, step: 2 }),
     ...tried(20, { outcome: 'missed', step: 3 }),
   ]);
-  expect(holdsReading(certificate, plan)).toEqual({
+  expect(holdsReading(certificate, null, plan)).toEqual({
     figure: '80 of 100',
     meaning: 'tries hold',
     where:
@@ -34,12 +34,25 @@ it('tells the share with its interval, by how many tries, and what most of the o
 });
 
 it('warns only of what the tries make sure of, and says while there are more to come', () => {
-  const few = holdsReading(certificateOf([...tried(22), ...tried(2, { outcome: 'missed' })]), plan);
+  const few = holdsReading(
+    certificateOf([...tried(22), ...tried(2, { outcome: 'missed' })]),
+    null,
+    plan,
+  );
   expect(few).toMatchObject({ figure: '92 of 100', hurts: false });
   expect(few.where).toContain('by 24 tries so far');
-  const all = holdsReading(certificateOf(tried(300)), plan);
+  const all = holdsReading(certificateOf(tried(300)), null, plan);
   expect(all).toMatchObject({ figure: '100 of 100', hurts: false });
   expect(all.where).not.toContain('most others');
+});
+
+it('sets what is made otherwise against the manoeuvre as it is told', () => {
+  const certificate = certificateOf([...tried(264), ...tried(36, { outcome: 'missed' })]);
+  const asTold = certificateOf([...tried(291), ...tried(9, { outcome: 'missed' })]);
+  expect(holdsReading(certificate, asTold, plan)).toMatchObject({
+    figure: '88 of 100',
+    meaning: 'tries hold, instead of 97',
+  });
 });
 
 it('names the step whose cue is waited for in vain, or the end', () => {

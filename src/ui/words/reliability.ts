@@ -14,9 +14,10 @@ export function causeText({ outcome, on, part, step }: Cause, plan: PlanDocument
   return `${failsBy(outcome)}${where}, at ${stepName(plan, Math.max(0, step))}`;
 }
 
-/** How many of 100 tries hold, how sure that is, and what most of the others come to. */
+/** How many of 100 tries hold, how many do with nothing made otherwise, how sure that is, and what most of the others come to. */
 export function holdsReading(
   { share, least, most, runs, causes }: Certificate,
+  asTold: Certificate | null,
   plan: PlanDocument,
 ): Reading {
   const [first] = causes;
@@ -25,7 +26,7 @@ export function holdsReading(
   const why = first ? `; most others: ${causeText(first, plan)}` : '';
   return {
     figure: `${ofHundred(share)} of 100`,
-    meaning: 'tries hold',
+    meaning: asTold ? `tries hold, instead of ${ofHundred(asTold.share)}` : 'tries hold',
     where: `${between}${soFar}, with day, boat, start and crew varied${why}`,
     // Only what so many tries make sure of is a warning.
     hurts: most < HOLDS_ENOUGH,
