@@ -1,7 +1,7 @@
 import type { Brief, LockFigures, MooringHold, Motored } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Lock, LockedBoat, LockOutlook, LockState } from '@/core/locks';
-import type { Certificate, RoseRange } from '@/core/reliability';
+import type { Certificate, Fan, RoseRange } from '@/core/reliability';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { MeasuredMargins } from '@/core/monitors';
 import type { Trace } from '@/core/simulation';
@@ -60,6 +60,8 @@ export interface SurveyPart {
 /** How sure a plan is with something made otherwise, and how sure as it is told by the same tries: null until these are in. */
 export interface HowSure {
   readonly certificate: Certificate;
+  /** Told once, when all the tries are in. */
+  readonly fan: Fan | null;
   readonly asTold: Certificate | null;
 }
 

@@ -1,3 +1,4 @@
+import { FAN_TRIES } from '@/core/policy';
 import { check } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { lockAt, SMALL_BOAT } from '@/core/testing/locks';
@@ -98,6 +99,8 @@ it('tries what is made otherwise, and then the same tries as it is told', () => 
   const plain = begun('certify', GIVEN.certify, Infinity) as HowSure;
   jest.restoreAllMocks();
   expect(plain.asTold).toBeNull();
+  expect(plain.fan).toMatchObject({ tries: FAN_TRIES });
+  expect((begun('certify', GIVEN.certify) as HowSure).fan).toBeNull();
   // Common draws: what is told beside it is what is told alone.
   expect(varied.asTold).toEqual(plain.certificate);
   expect(varied.certificate.share).not.toBe(varied.asTold?.share);

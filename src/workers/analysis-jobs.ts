@@ -7,6 +7,7 @@ import { lockOutlook, type Lock, type LockedBoat, type LockState } from '@/core/
 import { measureClearance, measuredTrace } from '@/core/monitors';
 import type { RunInput, Run } from '@/core/plan';
 import {
+  FAN_TRIES,
   ROSE_TRIES,
   TRIES_FIRST,
   TRIES_SEED,
@@ -17,6 +18,7 @@ import {
 } from '@/core/policy';
 import {
   certificateOf,
+  fanOf,
   ROSE_DIRECTIONS,
   roseRange,
   trialOf,
@@ -131,17 +133,21 @@ function* tries(input: RunInput, most: number): Generator<readonly Trial[], read
 interface Tried {
   readonly trials: readonly Trial[];
   readonly asTold: readonly Trial[] | null;
+  /** Is the last of the tries just in? */
+  readonly through: boolean;
 }
 
 /** The tries with something made otherwise, and then, if anything is, the same ones as the manoeuvre is told. */
 function* triedBoth(input: RunInput, variation: Variation): Generator<Tried> {
   const trying = tries(vary(input, variation), TRIES_SHOWN);
   let next = trying.next();
-  for (; !next.done; next = trying.next()) yield { trials: next.value, asTold: null };
-  if (!isVaried(variation)) return;
+  for (; !next.done; next = trying.next())
+    yield { trials: next.value, asTold: null, through: false };
   const trials = next.value;
+  yield { trials, asTold: null, through: true };
+  if (!isVaried(variation)) return;
   for (const asTold of tries(input, trials.length))
-    yield { trials, asTold: asTold.length === trials.length ? asTold : null };
+    yield { trials, asTold: asTold.length === trials.length ? asTold : null, through: false };
 }
 
 const certified: JobOf<'certify', Tried> = {
@@ -152,7 +158,11 @@ const certified: JobOf<'certify', Tried> = {
     const last = found.at(-1);
     if (!last) return null;
     const { trials, asTold } = last;
-    return { certificate: certificateOf(trials), asTold: asTold && certificateOf(asTold) };
+    return {
+      certificate: certificateOf(trials),
+      fan: found.some(({ through }) => through) ? fanOf(trials, FAN_TRIES) : null,
+      asTold: asTold && certificateOf(asTold),
+    };
   },
 };
 

@@ -4,6 +4,7 @@ export type {
   AnalysisUpdate,
   Given,
   LookedOver,
+  HowSure,
   SurveyPart,
 } from './analyses';
 export { AnalysisClient, type AnalysisListener } from './analysis-client';

@@ -7,6 +7,8 @@ export const TRIES_SEED = 1;
 export const TRIES_FIRST = 20;
 /** No more than so long is spent on trying a plan that is being looked at, ms; slow ones are told by fewer tries. */
 export const TRYING_MS = 12_000;
+/** Tries drawn on the water: more run into one blot. */
+export const FAN_TRIES = 40;
 /** Share that has to hold in a wind for the plan to hold in it, and the tries that tell: ten for each that may fail. Judgement. */
 export const ROSE_HOLDS = 0.9;
 export const ROSE_TRIES = 40;

@@ -1,5 +1,6 @@
 export { certificateOf, QUANTILES, type Cause, type Certificate } from './certificate';
+export { fanOf, type Fan } from './fan';
 export { INFLUENCES, influenceOf, type Influence, type InfluenceName } from './influence';
 export { ROSE_DIRECTIONS, roseRange, type RoseRange } from './rose';
 export { shareOf, type Share } from './share';
-export { holds, trialOf, type Trial } from './trial';
+export { holds, trialOf, type Pose, type Trial } from './trial';

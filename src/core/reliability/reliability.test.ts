@@ -4,7 +4,16 @@ import { box } from '../testing/boxes';
 import { openWater } from '../testing/uncertain';
 import { drawOf, normal, NO_SPREAD, only, STANDARD_SPREAD, varied } from '../uncertainty';
 import { quantilesOf } from './share';
-import { certificateOf, holds, influenceOf, roseRange, shareOf, trialOf, type Trial } from './';
+import {
+  certificateOf,
+  fanOf,
+  holds,
+  influenceOf,
+  roseRange,
+  shareOf,
+  trialOf,
+  type Trial,
+} from './';
 
 describe('shares', () => {
   it('have the intervals of the score (Wilson 1927)', () => {
@@ -46,6 +55,7 @@ const trial = (run: number, rest: Partial<Trial>): Trial => ({
   clearance: { distance: 1, name: 'quay' },
   touch: null,
   load: 0,
+  poses: [],
   ...rest,
 });
 
@@ -66,6 +76,22 @@ it('a certificate tells shares by outcome, the commonest cause first, and figure
   expect(certificate.causes).toHaveLength(3);
   expect(certificate.quantiles.seconds![2]).toBe(52);
   expect(certificate.quantiles.touch![4]).toBeCloseTo(0.5, 12);
+});
+
+it('a fan holds where the boat was in the first tries, and hits apart', () => {
+  const at = (x: number) => ({ x, y: 0, heading: 0 });
+  const touch = { speed: 0.5, name: 'pile', part: 'bow', ...at(9) };
+  const trials = [
+    trial(0, { poses: [at(0), at(1), at(2)] }),
+    trial(1, { outcome: 'hard touch', touch, poses: [at(0), at(9)] }),
+    // A soft touch is none.
+    trial(2, { touch, poses: [at(3)] }),
+    trial(3, { poses: [at(4)] }),
+  ];
+  const { tries, poses, hits } = fanOf(trials, 3);
+  expect(tries).toBe(3);
+  expect(poses.map(({ x }) => x)).toEqual([0, 1, 2, 0, 3]);
+  expect(hits).toEqual([touch]);
 });
 
 /** On past a pier the boat clears by little. */
@@ -106,8 +132,15 @@ describe('tries of a manoeuvre', () => {
     const input = byAPier(1);
     const again = [0, 1, 2].map((k) => trialOf(input, STANDARD_SPREAD, 4, k));
     expect([0, 1, 2].map((k) => trialOf(input, STANDARD_SPREAD, 4, k))).toEqual(again);
-    for (const { run, outcome } of again) {
+    for (const { run, outcome, poses } of again) {
       const whole = runPlan(varied(input, drawOf(STANDARD_SPREAD, 4, run)));
+      // Where its only step began, and where it ended.
+      expect(poses).toHaveLength(2);
+      expect(poses[0]).toEqual({
+        x: whole.trace.x[0],
+        y: whole.trace.y[0],
+        heading: whole.trace.heading[0],
+      });
       expect(whole.outcome).toBe(outcome);
     }
   });

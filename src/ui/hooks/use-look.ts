@@ -7,6 +7,7 @@ import {
   AnalysisClient,
   type AnalysisName,
   type Given,
+  type HowSure,
   type SurveyPart,
   type AnalysisUpdate,
 } from '@/workers';
@@ -106,11 +107,16 @@ export const useNewest = <K extends AnalysisName>(name: K, given: Given<K> | nul
 
 /** How sure the plan is; nothing is tried while `file` is null. */
 export function useCertificate(file: ManoeuvreFile | null, variation: VariationDocument) {
-  return useNewest(
-    'certify',
-    useMemo(() => file && { file, variation }, [file, variation]),
-  );
+  const given = useMemo(() => file && { file, variation }, [file, variation]);
+  return useLook('certify', given, NOT_SURE, joinSure);
 }
+
+const NOT_SURE: HowSure | null = null;
+
+const joinSure = (before: HowSure | null, found: HowSure): HowSure => ({
+  ...found,
+  fan: found.fan ?? before?.fan ?? null,
+});
 
 export function useBrief(file: ManoeuvreFile | null) {
   return useNewest(

@@ -5,6 +5,8 @@ import { demoFile } from '@/document/testing/demo';
 import { runOf } from '@/document/testing/demo-runs';
 import type { Run } from '@/core/plan';
 import { NO_SURVEY } from '../hooks/use-look';
+import { WorkspaceProvider } from '../state/context';
+import { createWorkspace } from '../state/workspace';
 import { Margins } from './Margins';
 
 const file = demoFile('alongside-wind-off');
@@ -13,13 +15,21 @@ const STOPPED: Problem = {
   message: 'the computation stopped; it is begun again',
 };
 const told = (run: Run | null, ...problems: Problem[]) => {
+  const { boat, place, ...rest } = file;
+  const store = createWorkspace({
+    manoeuvre: { ...rest, boatId: boat.id, placeId: place.id },
+    boat,
+    place,
+  });
   render(
-    <Margins
-      state={{ run, file, problems }}
-      survey={NO_SURVEY}
-      surveyed={false}
-      variation={NO_VARIATION}
-    />,
+    <WorkspaceProvider store={store}>
+      <Margins
+        state={{ run, file, problems }}
+        survey={NO_SURVEY}
+        surveyed={false}
+        variation={NO_VARIATION}
+      />
+    </WorkspaceProvider>,
   );
   return screen.getByRole('alert').textContent;
 };

@@ -3,13 +3,14 @@ import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { stopsComputing } from '@/workers';
 import { gathered } from '../words/problems';
-import { openings, readings, surprises, type Reading } from '../words/run';
+import { openings, readings, surprises } from '../words/run';
 import { outcomeWords } from '../words/outcomes';
-import type { ManoeuvreFile, VariationDocument } from '@/document';
-import { holdsReading } from '../words/reliability';
-import { useCertificate, type Survey } from '../hooks/use-look';
+import type { VariationDocument } from '@/document';
+import type { Survey } from '../hooks/use-look';
 import type { RunState } from '../hooks/use-run';
 import { clock } from '../words/units';
+import { Holds } from './Holds';
+import { Go, Row } from './Row';
 
 /** How the run went: outcome, clearance, touch, and what was not as expected. Words first, figures beside. */
 export function Margins({
@@ -70,29 +71,6 @@ export function Margins({
   );
 }
 
-/** A line that takes the playhead to its moment, if it has one. */
-function Go({
-  time,
-  seek,
-  children,
-}: {
-  time: number | null;
-  seek: (time: number) => void;
-  children: React.ReactNode;
-}) {
-  if (time === null) return <div className="flex gap-2">{children}</div>;
-  return (
-    <button
-      type="button"
-      title={`Show ${clock(time)}`}
-      onClick={() => seek(time)}
-      className="flex w-full gap-2 text-left hover:text-plan"
-    >
-      {children}
-    </button>
-  );
-}
-
 function Problems({ state: { problems, run } }: { state: RunState }) {
   // A plan may be sound, and its computation end all the same.
   const stopped = problems.every(stopsComputing);
@@ -119,37 +97,3 @@ function Problems({ state: { problems, run } }: { state: RunState }) {
     </div>
   );
 }
-
-/** A figure, what it means, and where and when. */
-function Row({ reading, seek }: { reading: Reading; seek: (time: number) => void }) {
-  return (
-    <li
-      className="rule-t py-1.5"
-      data-grows={reading.grows || undefined}
-      aria-live={reading.grows && 'off'}
-    >
-      <Go time={reading.time} seek={seek}>
-        <span
-          data-testid="reading"
-          className={`figures w-[108px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
-        >
-          {reading.hurts ? '▲ ' : ''}
-          {reading.figure}
-        </span>
-        <span className="min-w-0">
-          <span className="block font-semibold">{reading.meaning}</span>
-          <span className="block text-[12.5px] text-quiet">{reading.where}</span>
-        </span>
-      </Go>
-    </li>
-  );
-}
-
-/** How many of 100 tries hold: told anew with every lot of tries, by itself, so that nothing else is drawn for it. */
-function Holds({ file, variation }: { file: ManoeuvreFile | null; variation: VariationDocument }) {
-  const { found } = useCertificate(file, variation);
-  if (!file || !found) return null;
-  return <Row reading={holdsReading(found.certificate, found.asTold, file.plan)} seek={NOWHERE} />;
-}
-
-function NOWHERE(): void {}

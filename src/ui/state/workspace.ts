@@ -2,6 +2,7 @@ import { temporal, type TemporalState } from 'zundo';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { immer } from 'zustand/middleware/immer';
 import type { Run } from '@/core/plan';
+import type { Fan } from '@/core/reliability';
 import {
   NO_VARIATION,
   withBoat,
@@ -34,6 +35,11 @@ export interface WorkspaceState {
   readonly rigging: boolean;
   /** The driven run looked back at. */
   readonly runId: string | null;
+  /** What tries of the plan look like from above, while it is known; and whether that is drawn. */
+  readonly fan: Fan | null;
+  readonly fanShown: boolean;
+  setFan(fan: Fan | null): void;
+  showFan(shown: boolean): void;
   openRun(id: string | null): void;
   setRigging(rigging: boolean): void;
   setPicking(picking: Picking | null): void;
@@ -92,6 +98,10 @@ export function createWorkspace(start: {
         picking: null,
         rigging: false,
         runId: null,
+        fan: null,
+        fanShown: false,
+        setFan: (fan) => set({ fan }),
+        showFan: (fanShown) => set({ fanShown }),
         openRun: (runId) => set({ runId }),
         setRigging: (rigging) => set({ rigging, picking: null }),
         setPicking: (picking) => set({ picking, rigging: false }),

@@ -1,16 +1,10 @@
 'use client';
-import type Konva from 'konva';
 import { memo, useMemo } from 'react';
 import { Group, Line, Shape } from 'react-konva';
 import type { BoatSpec } from '@/core/boat';
 import type { Run } from '@/core/plan';
 import type { Palette } from '../theme/palette';
-import { deckAt, sweepRings } from './sweep';
-
-function tracePath(context: Konva.Context, ring: readonly (readonly [number, number])[]): void {
-  ring.forEach(([x, y], k) => (k === 0 ? context.moveTo(x, y) : context.lineTo(x, y)));
-  context.closePath();
-}
+import { deckAt, sweepRings, tracePath } from './sweep';
 
 /** The water the boat's deck passes over: every ring in one path, filled once, so that it is one even tone. */
 function Sweep({ run, deck, palette }: { run: Run; deck: Float64Array; palette: Palette }) {

@@ -14,6 +14,7 @@ import { AtPlayhead } from './AtPlayhead';
 import { StepNumbers } from './StepNumbers';
 import { ConditionGrips } from './ConditionGrips';
 import { runExtent } from './extent';
+import { FanLayer } from './FanLayer';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
@@ -93,6 +94,7 @@ export function Water({
                   palette={palette}
                   pointed={pointedNumber < 0 ? null : pointedNumber}
                 />
+                <FanLayer deck={spec.hull.deck} palette={palette} />
               </Group>
             </Layer>
           )}

@@ -20,6 +20,15 @@ export function deckAt(deck: Float64Array, x: number, y: number, heading: number
   return points;
 }
 
+/** One ring more of a path. */
+export function tracePath(
+  context: Pick<CanvasRenderingContext2D, 'moveTo' | 'lineTo' | 'closePath'>,
+  points: readonly Point[],
+): void {
+  points.forEach(([x, y], k) => (k === 0 ? context.moveTo(x, y) : context.lineTo(x, y)));
+  context.closePath();
+}
+
 /**
  * The water the boat's deck passes over in a run, as rings that overlap: each holds the hull at two moments and all between.
  * All wind the same way, so that one path filled by winding is one even tone.

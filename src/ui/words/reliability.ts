@@ -23,7 +23,7 @@ export function holdsReading(
   const [first] = causes;
   const between = `between ${ofHundred(least)} and ${ofHundred(most)} by ${runs} tries`;
   const soFar = runs < TRIES_SHOWN ? ' so far' : '';
-  const why = first ? `; most others: ${causeText(first, plan)}` : '';
+  const why = first ? `; most that fail: ${causeText(first, plan)}` : '';
   return {
     figure: `${ofHundred(share)} of 100`,
     meaning: asTold ? `tries hold, instead of ${ofHundred(asTold.share)}` : 'tries hold',
