@@ -81,7 +81,11 @@ export function useCamera({
         setCamera((c) => zoom({ ...(c ?? first), up }, view, factor, px, py));
       },
     },
-    { drag: { filterTaps: true }, wheel: { eventOptions: { passive: true } } },
+    // Followed by the window: a pointer that is captured is let go, here and there, when something else on the page is laid out anew.
+    {
+      drag: { filterTaps: true, pointer: { capture: false } },
+      wheel: { eventOptions: { passive: true } },
+    },
   );
 
   const zoomBy = (factor: number) =>
