@@ -195,7 +195,12 @@ async function main(): Promise<void> {
     await phase('What if');
     const late = await page.find('[aria-label="What if: Crew late by"]');
     for (let i = 0; i < 3; i++) await late.sendKeys(Key.ARROW_RIGHT);
-    await page.settled();
+    await page.until(
+      'what holds as told',
+      () => page.text('section[aria-label="This run"]'),
+      (t) => t.includes('instead of'),
+    );
+    await page.press("//button[contains(., 'of them on the water')]");
     await driver.executeScript(
       `document.querySelector('[data-testid=what-if]').parentElement.scrollTop = 0`,
     );
