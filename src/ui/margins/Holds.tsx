@@ -29,7 +29,10 @@ export function HowSureRow({ found, plan }: { found: HowSure; plan: PlanDocument
   const { setFan, showFan } = useWorkspaceStore().getState();
   useEffect(() => setFan(fan), [setFan, fan]);
   return (
-    <Row reading={holdsReading(certificate, asTold, plan)} seek={NOWHERE}>
+    <Row
+      reading={holdsReading(certificate, { asTold, through: fan !== null }, plan)}
+      seek={NOWHERE}
+    >
       {fan && (
         <button
           type="button"

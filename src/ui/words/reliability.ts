@@ -1,4 +1,4 @@
-import { HOLDS_ENOUGH, TRIES_SHOWN } from '@/core/policy';
+import { HOLDS_ENOUGH } from '@/core/policy';
 import type { Cause, Certificate } from '@/core/reliability';
 import type { PlanDocument } from '@/document';
 import { failsBy } from './outcomes';
@@ -14,15 +14,15 @@ export function causeText({ outcome, on, part, step }: Cause, plan: PlanDocument
   return `${failsBy(outcome)}${where}, at ${stepName(plan, Math.max(0, step))}`;
 }
 
-/** How many of 100 tries hold, how many do with nothing made otherwise, how sure that is, and what most of the others come to. */
+/** How many of 100 tries hold, how many do with nothing made otherwise, how sure that is, and what most of the others come to; `through` with all the tries in. */
 export function holdsReading(
   { share, least, most, runs, causes }: Certificate,
-  asTold: Certificate | null,
+  { asTold, through }: { readonly asTold: Certificate | null; readonly through: boolean },
   plan: PlanDocument,
 ): Reading {
   const [first] = causes;
   const between = `between ${ofHundred(least)} and ${ofHundred(most)} by ${runs} tries`;
-  const soFar = runs < TRIES_SHOWN ? ' so far' : '';
+  const soFar = through ? '' : ' so far';
   const why = first ? `; most that fail: ${causeText(first, plan)}` : '';
   return {
     figure: `${ofHundred(share)} of 100`,
