@@ -179,7 +179,7 @@ export function namedPoints(boat: Boat): { name: string; x: number; y: number }[
     { name: 'midships', x: 0, y: 0 },
     { name: 'stern', x: deck[0]![0], y: 0 },
   ];
-  // Where most boats have their cleats; a boat that names the boat's has them where it says.
+  // Where most boats have their cleats; a boat that names its own has them where it says.
   const cleats = (
     [
       ['bow cleat', 0.42],

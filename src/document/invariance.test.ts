@@ -194,7 +194,7 @@ describe.each(cases)('%s', (_, file) => {
     if (touch) expect(Math.abs(other.margins.touch!.speed - touch.speed)).toBeLessThan(near);
   });
 
-  // Two that turn opposite ways walk the boat's nowhere, whichever way that is.
+  // Two that turn opposite ways walk the boat nowhere, whichever way that is.
   if (file.boat.drives.length > 1) return;
   // Nor does one that never turns.
   const motored = file.plan.steps.some(({ orders }) =>

@@ -92,7 +92,7 @@ export class Names {
     return line;
   }
 
-  /** Who sees to a line; another boat's is its own hands' business. */
+  /** Who sees to a line; another boat's is the business of those aboard it. */
   handOn(lineName: string, by: string | undefined, path: string): number | null {
     const of = this.file.plan.lines.find(({ name }) => name === lineName)?.of;
     if (of === undefined || by === undefined) return this.person(by, path);

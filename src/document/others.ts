@@ -63,7 +63,7 @@ export function endsAboard(others: readonly Other[]): LineEnd[] {
 
 type At = Pick<Other['start'], 'x_m' | 'y_m' | 'heading_deg'>;
 
-/** Where a point of a boat, ahead of midships and to starboard, is on the place with the boat at a start, m. */
+/** Where a point of a boat, ahead of midships and to starboard, is on the place as that boat lies at a start, m. */
 export function placeOf(
   { x_m, y_m, heading_deg }: At,
   x: number,

@@ -49,7 +49,7 @@ export function lineFigures(
   return { ...chain, stiffening: 0, damping: 0 };
 }
 
-/** The boat a line leads from: the boat's, or one of the others by its name. */
+/** The boat a line leads from: the boat that is handled, or one of the others by its name. */
 export function boatOfLine(
   { of }: Pick<LineDocument, 'of'>,
   file: { readonly boat: Boat; readonly others: readonly Other[] },

@@ -16,7 +16,7 @@ export interface Abreast {
 }
 
 /**
- * For every step but the first the mark that is best abreast of some point of the boat's, if any is. One that would do for two
+ * For every step but the first the mark that is best abreast of some point of the boat, if any is. One that would do for two
  * steps tells neither, and is left out of both.
  */
 export function abreastOf(

@@ -120,7 +120,7 @@ function held(
   motoring: boolean,
   away: number,
 ): HeldBy {
-  // One line of the boat's, whatever the plan has.
+  // One line of the boat, whatever the plan has.
   const { where: _where, ...rest } = input;
   const about = new Surroundings({ ...rest, lines: linesOf([lineFor(line, input.boat, at)]) });
   const rollout = new Rollout(about, about.stillAt(at.x, at.y, at.heading, 0));
@@ -146,7 +146,7 @@ function held(
 }
 
 /**
- * Which line alone holds the boat's best in the berth of its goal: each made fast with a little slack, half a minute left
+ * Which line alone holds the boat best in the berth of its goal: each made fast with a little slack, half a minute left
  * alone or, on the spring, motoring idle ahead with the wheel where it helps most. The best first; empty where the
  * goal is no berth.
  */

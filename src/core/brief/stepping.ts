@@ -21,7 +21,7 @@ export interface StepFrom {
   readonly propeller: number | null;
   /** How high what is nearest stands over the boat's deck. */
   readonly over: number;
-  /** The ladder within a step of the boat's nearest to it, by name, where it stands too high to step; null without one. */
+  /** The ladder within a step of the boat, nearest to it, by name, where it stands too high to step; null without one. */
   readonly ladder: string | null;
   /** Narrow enough to step over, and low enough or with a ladder. */
   readonly steppable: boolean;

@@ -101,7 +101,7 @@ describe('somebody else under way', () => {
           expect(trafficGap(one, t, body, { x: 0, y: 0, heading: 0 })).toBeGreaterThan(0.2);
         }
       }
-      // Never faster than the boat goes, nor turned on the spot.
+      // Never faster than a boat goes there, nor turned on the spot.
       one.frames.slice(1).forEach((frame, i) => {
         const before = one.frames[i]!;
         const far = Math.hypot(frame.x - before.x, frame.y - before.y);

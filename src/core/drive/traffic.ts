@@ -213,7 +213,7 @@ export function leaving(obstacles: readonly Obstacle[], id: string, at: number):
   return null;
 }
 
-/** With so many lengths ahead of the boat's it goes straight. */
+/** With so many of its lengths of water ahead it goes straight. */
 const STRAIGHT_LENGTHS = 3;
 /** Turns as tight as this many lengths, in so many pieces; and goes on so many lengths at most. */
 const TURNS_IN_LENGTHS = 1.2;
@@ -221,7 +221,7 @@ const TURN_PIECES = 9;
 const GOES_ON_LENGTHS = 6;
 
 /**
- * Out of the boat's berth and round to one side or the other, ahead or astern, and away ahead: the way with most water on it.
+ * Out of its berth and round to one side or the other, ahead or astern, and away ahead: the way with most water on it.
  * Null where no turn has twice its length of water after it.
  */
 function turnOut({
@@ -238,7 +238,7 @@ function turnOut({
   beam: number;
   from: TrafficPose;
   astern: boolean;
-  /** How far the boat can go straight, m, and when it begins to. */
+  /** How far it can go straight, m, and when it begins to. */
   run: number;
   at: number;
 }): Frame[] | null {

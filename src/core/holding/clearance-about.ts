@@ -82,7 +82,7 @@ function listEdges(
   return count;
 }
 
-/** Every corner of the boat's and the obstacle's, and which of them can be nearest for a while. */
+/** Every corner of the boat and of the obstacle, and which of them can be nearest for a while. */
 function throughAll(
   memory: ClearanceMemory,
   touch: TouchElements,

@@ -30,7 +30,7 @@ export interface About {
   of: number;
   edgeCount: number;
   readonly edges: Int32Array;
-  /** What each corner of the boat's cannot have been under, as that of `ashore`. */
+  /** What each corner of the boat cannot have been under, as that of `ashore`. */
   readonly corners: Float64Array;
   hullCount: number;
   readonly hull: Int32Array;

@@ -13,7 +13,7 @@ export interface ObstacleSet {
   readonly edges: Int32Array;
   /** Distance of each corner from the one before it in the list, m; 0 for a ring's first. */
   readonly steps: Float64Array;
-  /** Of each corner: 1 where it sticks out, so that it can meet a side of the boat's between its own corners. */
+  /** Of each corner: 1 where it sticks out, so that it can meet a side of the boat between its corners. */
   readonly sharp: Uint8Array;
   /** +1 when they run anticlockwise, −1 clockwise. */
   readonly turn: Int8Array;

@@ -9,7 +9,7 @@ export interface LockedBoat {
   readonly draught: number;
   /** How deep the boat's stern and its rudder hang, m. */
   readonly sternDraught: number;
-  /** How deep that of the boat's hangs which lies over the cill, m; its stern's draught, or its own, if not given. */
+  /** How deep that part of the boat hangs which lies over the cill, m; its stern's draught, or its own, if not given. */
   readonly overCill?: number;
   /** Highest point over the water, m. */
   readonly airDraught: number;
@@ -70,7 +70,7 @@ export function overCill(
 /** Who leans on a gate is not in it, m. */
 const LEANS_M = 0.05;
 
-/** What holds the boat's now; empty where it floats free. */
+/** What holds the boat now; empty where it floats free. */
 export function hangUps(lock: Lock, state: LockState, boat: LockedBoat): readonly HangUp[] {
   const found: HangUp[] = [];
   const cill = overCill(lock, state, boat);

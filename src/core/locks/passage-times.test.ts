@@ -52,7 +52,7 @@ function asked(of: Lock, rest: Partial<PassageAsked> = {}): PassageAsked {
 describe('time of a passage', () => {
   it('by one, worked out by hand: down, the gate open to her', () => {
     const water = simulateFill(lock(), 'lower', 1, SMALL_BOAT)!.seconds;
-    // Held after 12 m, 12 m and 40 s. The gate behind the boat's 20 s; 10 s to the paddle; the water; one leaf 25 s, round by the
+    // Held after 12 m, 12 m and 40 s. The gate behind the boat 20 s; 10 s to the paddle; the water; one leaf 25 s, round by the
     // upper gate 30 m, the other leaf; back round and the paddle down 30 s; the near leaf shut, round, the far one, over it
     // and 12 m on to the landing; 40 s until aboard.
     const before = 64 + 20 + 10;

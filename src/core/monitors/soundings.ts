@@ -40,7 +40,7 @@ export class SoundingMonitor implements Monitor<Soundings> {
   private readonly known: boolean;
   private under: LeastUnder | null = null;
   private over: LeastOver | null = null;
-  /** Water under the boat's now, m; infinite where nothing is known of it. */
+  /** Water under the boat now, m; infinite where nothing is known of it. */
   now = Infinity;
 
   constructor(private readonly world: World) {

@@ -47,7 +47,7 @@ export class Crew implements Deck, Rails {
   readonly random: Random;
   /** Whoever is at hand, one for each line. */
   private readonly anybody: readonly CrewMember[];
-  /** Whoever works a lock when nobody of the boat's is told to. */
+  /** Whoever works a lock when nobody of the crew is told to. */
   private readonly keeper = new CrewMember(null, null, ANY_PULL_N, ANY_THROW_M);
   readonly jobs: LineJobs;
   /** Who holds each line. */

@@ -69,7 +69,7 @@ export class LockMonitor {
     this.grip = new LockGrip(world);
   }
 
-  /** @param underKeel water under the boat's now, m */
+  /** @param underKeel water under the boat now, m */
   observe(at: Simulation, underKeel: number): void {
     const { gates, craft } = this.world;
     if (!gates) return;

@@ -7,7 +7,7 @@ import { stepOf, box, engineIn, inputOf, mirrored, wheelTo } from '../testing/ma
 import { end, hands, riggedWith } from '../testing/rigging';
 import { runPlan, type OtherInput, type RunInput, type Run } from './';
 
-// A sloop lies to the east of the boat's on a quay still further east; the boat's comes, or is tied, alongside it.
+// A sloop lies to the east of the boat on a quay still further east; the boat comes, or is tied, alongside it.
 
 const ROPE = ropeFigures('polyester', 14, 0.6);
 const heavy: BoatSpec = { ...sloop(), name: 'heavy' };

@@ -65,7 +65,7 @@ function hold(rollout: Rollout, broken: () => boolean): void {
     next = rollout.time + HOLD_LOOKS_EVERY_S;
     const off = wrapHalfTurn(from - rollout.heading);
     const gear = rollout.along > HOLD_SLACK_MPS ? -1 : rollout.along < -HOLD_SLACK_MPS ? 1 : 0;
-    // A burst ahead against the wheel turns the boat's though it hardly moves.
+    // A burst ahead against the wheel turns the boat though it hardly moves.
     const turns = gear === 0 && Math.abs(off) > 0.12 ? 1 : gear;
     engines(rollout, turns as Gear, 0);
     wheel(rollout, Math.max(-1, Math.min(1, 3 * off)) * (turns < 0 ? -1 : 1));

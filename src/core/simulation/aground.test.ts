@@ -71,7 +71,7 @@ describe('a boat over a shoal', () => {
     const slowed = (before - boat.state.motion[U]!) / 0.1;
     expect(slowed).toBeLessThanOrEqual(0.4 * GRAVITY_MPS2);
     expect(slowed).toBeGreaterThan(0.2 * GRAVITY_MPS2);
-    // At 3 m/s that takes the boat's three quarters of a second, however deep it is in it.
+    // At 3 m/s that takes the boat three quarters of a second, however deep it is in it.
     const fast = rig(RAFT, { weather: { bottom: shoalNorthOf(-90, -3) }, u: 3 });
     run(fast, 0.5);
     expect(fast.state.motion[U]).toBeGreaterThan(0.5);

@@ -185,7 +185,7 @@ export function draughtOverCill(
   return deepest;
 }
 
-/** A ground paddle's jet lays the boat's aside by its end towards the upper gates: so much of its length off its middle. Judgement. */
+/** A ground paddle's jet lays the boat aside by its end towards the upper gates: so much of its length off its middle. Judgement. */
 const JET_ARM = 0.3;
 /** Farther from a lock than this the water about it is not looked at, m. */
 const ABOUT_M = 150;

@@ -109,7 +109,7 @@ export class Simulation {
     return this.vessel.scratch.ground;
   }
 
-  /** Water under the boat's now, columns UNDER. */
+  /** Water under the boat now, columns UNDER. */
   sound(): Float64Array {
     const { scratch } = this.vessel;
     scratch.clock[CLOCK.TIME] = this.state.time;

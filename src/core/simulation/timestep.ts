@@ -131,7 +131,7 @@ export function timestep(vessel: Vessel, dt: number): void {
   goThrough(vessel);
 }
 
-/** Goes through the step that has been begun, by itself: in as many pieces as what acts on the boat's asks for. */
+/** Goes through the step that has been begun, by itself: in as many pieces as what acts on the boat asks for. */
 export function goThrough(vessel: Vessel): void {
   const { scratch } = vessel;
   const pieces = cutStep(scratch, scratch.rates);

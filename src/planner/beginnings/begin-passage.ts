@@ -55,7 +55,7 @@ function startBefore(
   going: Passage,
 ): Manoeuvre['start'] | null {
   const { length, beam } = craft.spec.hull;
-  // Nobody asks for more room before a lock than half of what it leaves the boat's inside.
+  // Nobody asks for more room before a lock than half of what it leaves the boat inside.
   const least = Math.min(LEAST_ROOM_M, Math.max(0, sited.lock.width - beam) / 4);
   const gate = outOfLock(sited, going === 'down' ? 0 : sited.lock.length, 0);
   const sign = going === 'down' ? -1 : 1;

@@ -98,7 +98,7 @@ describe('through a lock with a boat in it', () => {
     };
     const run = playedWith(plan.steps);
     expect(run.outcome).toBe('reached');
-    // Left fast, the boat's hang it: nobody calls that done.
+    // Left fast, its lines hang it: nobody calls that done.
     const left = playedWith(
       plan.steps.map((step) => ({
         ...step,

@@ -83,7 +83,7 @@ describe('two that come to a lock together', () => {
     expect(ids).not.toContain('before');
     expect(run.outcome).toBe('reached');
     const shut = run.events.find((e) => e.is === 'lock' && e.what === 'gates shut')!.time;
-    // Of Wicket's four lines those to the landing come off once the boat's is on, and the gates wait for those in the chamber.
+    // Of Wicket's four lines those to the landing come off once the boat's own is on, and the gates wait for those in the chamber.
     expect(lineAt(run, 1, 'let go')).toBeGreaterThan(lineAt(run, 0, 'on'));
     expect(shut).toBeGreaterThanOrEqual(Math.max(lineAt(run, 3, 'on'), lineAt(run, 4, 'on')));
     expect(run.touches.every(({ grade }) => grade !== 'hard')).toBe(true);

@@ -226,7 +226,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
   const again = ahead ? ends.bow : ends.stern;
   // Lying the other way the boat has its stern where it goes out.
   const passed = ahead === sameWay(setting, other) ? 'bow' : 'stern';
-  // As long as it leads once the boat lies where the boat's lay.
+  // As long as it leads once the other lies where the boat lay.
   const snug = (line: LineDocument) => Math.max(2, line.length_m / 2 - setting.beam);
   const loose = [goes, ...own, ...ties];
   const out = sideFacing(setting, other) === 'starboard' ? 1 : -1;

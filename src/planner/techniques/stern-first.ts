@@ -170,7 +170,7 @@ function backed(
   ];
 }
 
-/** The last of the boat's sternway taken off when a point of the boat's is so near its mark. */
+/** The last of the sternway taken off when a point of the boat is so near its mark. */
 const stoppedInside = (setting: Setting, lie: LieSetting, stop: number, burst: number) =>
   step(
     'stop-in',

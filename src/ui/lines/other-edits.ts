@@ -25,13 +25,13 @@ function mapped<T>(value: T, change: Change, key = ''): T {
 /** Keys under which a plan names one of the other boats itself: orders and cues, and whose line it is. */
 const NAMES_HER = new Set(['boat', 'of']);
 
-/** Does a text of a plan name a boat, or a point of the boat's? */
+/** Does a text of a plan name a boat, or a point of it? */
 const namesHer = (name: string): ((text: string, key: string) => boolean) => {
   const aboard = nameAboard({ name }, '');
   return (text, key) => text.startsWith(aboard) || (NAMES_HER.has(key) && text === name);
 };
 
-/** Another boat called otherwise, wherever a line, a cue, an order or the goal names it or a point of the boat's. */
+/** Another boat called otherwise, wherever a line, a cue, an order or the goal names it or a point of it. */
 export function otherRenamed(
   { others, plan, goal }: Parts,
   index: number,
@@ -54,7 +54,7 @@ export function otherRenamed(
   });
 }
 
-/** What names another boat or a point of the boat's, in words; null for nothing. */
+/** What names another boat or a point of it, in words; null for nothing. */
 export function otherUsed({ others, plan, goal, berth }: Parts, index: number): string | null {
   const { name, id }: Other = others[index]!;
   const her = namesHer(name);

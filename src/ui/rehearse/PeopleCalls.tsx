@@ -7,7 +7,7 @@ import { CALL } from './call-style';
 import type { LiveRun } from './live';
 import { useLive, useLiveState } from './use-live';
 
-/** What is ashore nearest to the boat's now and can be walked to by name; null where nothing has one. */
+/** What is ashore nearest to the boat now and can be walked to by name; null where nothing has one. */
 function nearestAshore(
   ends: readonly { readonly name: string; readonly x: number; readonly y: number }[],
   { trace }: LiveRun,

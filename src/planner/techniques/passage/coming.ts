@@ -11,7 +11,7 @@ import type { Setting } from '../../setting';
 
 // Another boat comes in by the gates that stand open, before it or after it.
 
-/** The steps the boat comes in by, until its lines are on their way; the first at a cue, with what is done beside. */
+/** The steps the neighbour comes in by, until its lines are on their way; the first at a cue, with what is done beside. */
 export function comingIn(
   setting: Setting,
   sited: SitedLock,

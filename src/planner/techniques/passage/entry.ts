@@ -18,28 +18,28 @@ import type { Setting } from '../../setting';
 // Where another boat has to go astern to stop where it is to lie: tried in the lock itself, as the water between its walls
 // stops it in half the way open water does.
 
-/** Throttles the boat comes in and is stopped with. */
+/** Throttles the neighbour comes in and is stopped with. */
 export const COMES = 0;
 export const BACKS = 0.35;
-/** So far before the boat goes astern it straightens up along the wall, in its lengths. */
+/** So far before it goes astern the neighbour straightens up along the wall, in its lengths. */
 const STRAIGHTENS = 0.8;
-/** The boat's bow is so near to the gates a boat comes in by, m, that it need steer for them no longer: over to its wall. */
+/** A bow is so near to the gates it comes in by, m, that it need steer for them no longer: over to its wall. */
 export const overAt = (length: number): number => Math.max(1, 0.25 * length);
-/** Looked for within so many lengths before where the boat is to stop, until so near, m. */
+/** Looked for within so many lengths before where the neighbour is to stop, until so near, m. */
 const FURTHEST_LENGTHS = 2.5;
 const NEAR_M = 0.3;
 const LOOKS = 9;
 const LONGEST_S = 300;
-/** Of what the boat turns so much is taken off beforehand, and no more than this. */
+/** Of what stopping turns it by so much is taken off beforehand, and no more than this. */
 const LEADS_SHARE = 0.7;
 const MOST_LEAD = Math.PI / 12;
 
-/** The boat's bow is so far off the gates ahead, m, as it straightens up, and as it goes astern; and how long its way takes to come off, s. */
+/** The neighbour's bow is so far off the gates ahead, m, as it straightens up, and as it goes astern; and how long its way takes to come off, s. */
 export interface Entry {
   readonly straightens: number;
   readonly stop: number;
   readonly stops: number;
-  /** The boat's heading until then, rad: what its screw turns it by as it is stopped is taken off beforehand. */
+  /** Its heading until then, rad: what its screw turns it by as it is stopped is taken off beforehand. */
   readonly heading: number;
 }
 
@@ -49,7 +49,7 @@ const openTo = (sited: SitedLock, from: End): SitedLock => ({
   begins: standingOpen(sited.lock, lockAtRest(sited.lock, from), from),
 });
 
-/** How the boat would come in alone, going astern at a distance off the gates ahead. */
+/** How the neighbour would come in alone, going astern at a distance off the gates ahead. */
 function entering(
   { input, ends }: Setting,
   { sited, from, to }: PassageLie,
@@ -111,7 +111,7 @@ function entering(
   };
 }
 
-/** Where the boat goes astern to lie as it is to; null where it does not come in, or does not stop. */
+/** Where the neighbour goes astern to lie as it is to; null where it does not come in, or does not stop. */
 export function entryOf(setting: Setting, lie: PassageLie, neighbour: LockNeighbour): Entry | null {
   const { sited, to } = lie;
   const { lock } = sited;
@@ -119,7 +119,7 @@ export function entryOf(setting: Setting, lie: PassageLie, neighbour: LockNeighb
   const across = (lock.width - beam) / 2;
   const slant = (far: number) => Math.sqrt(far * far + across * across);
   const where = new Float64Array(2);
-  /** How far from the gates ahead the boat's bow has come to lie. */
+  /** How far from the gates ahead its bow has come to lie. */
   const tried = (far: number, lead: number) => {
     const way = {
       straightens: slant(far + STRAIGHTENS * length),
@@ -142,7 +142,7 @@ export function entryOf(setting: Setting, lie: PassageLie, neighbour: LockNeighb
     const middle = (near + far) / 2;
     const found = tried(middle, lead);
     if (found) lead = Math.max(-MOST_LEAD, Math.min(MOST_LEAD, LEADS_SHARE * found.turned));
-    // The boat did not come so far: later.
+    // It did not come so far: later.
     const off = found ? found.lies - neighbour.ahead : Infinity;
     if (found && (!best || Math.abs(off) < Math.abs(best.off))) best = { off, entry: found.entry };
     if (Math.abs(off) < NEAR_M) break;

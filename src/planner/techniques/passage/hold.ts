@@ -49,7 +49,7 @@ export const holds =
       ...by(crew.aboard),
     };
     const on: CueDocument = { is: 'line', line: CENTRE_LINE, state: 'on' };
-    // Whoever comes in after the boat's finds its held.
+    // Whoever comes in after the boat finds it held.
     const follows = neighbour?.comes && !neighbour.comes.first ? neighbour : null;
     const leaves = gatesOf(sited.lock, from).kind === 'single' ? 'gate' : 'gates';
     const passes: OrderDocument = {

@@ -15,7 +15,7 @@ import type { Passage, Phase, PhaseAt } from './phase';
 /** The line is aboard before the engine turns, s. */
 const LINE_HOME_S = 8;
 
-/** A boat beside it that lies nearer to the gates ahead, or was in first, goes out before it; its water draws, so the line stays on. */
+/** A neighbour that lies nearer to the gates ahead, or was in first, goes out before the boat; its water draws, so the line stays on. */
 function lettingOut(lie: PassageLie, after: CueDocument): Phase {
   const { neighbour, along, sited, to } = lie;
   const leaves = neighbour?.outFirst ? leavesFirst(neighbour) : null;
@@ -31,7 +31,7 @@ function lettingOut(lie: PassageLie, after: CueDocument): Phase {
           point: nameAboard(neighbour.other, 'stern'),
           mark: `${sited.name}, ${to} gates`,
         },
-        // Held up on the boat's way it is not waited for without end.
+        // Held up on its way it is not waited for without end.
         { is: 'after', time_s: Math.min(600, 2 * leaves.seconds) },
       ],
     },

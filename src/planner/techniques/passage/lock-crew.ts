@@ -25,7 +25,7 @@ export function lockCrewOf({ input }: Setting, steps?: string): LockCrew {
 
 export const by = (name: string | undefined) => (name === undefined ? {} : { by: name });
 
-/** Paddles of the end that makes the boat's level: those on the side people stand first, as the near one is drawn first. */
+/** Paddles of the end that makes the level for the boat: those on the side people stand first, as the near one is drawn first. */
 export const paddlesOf = (lie: PassageLie): readonly Paddle[] => paddlesAt(lie, lie.to);
 
 /** Those of either end, in that order. */

@@ -28,30 +28,30 @@ import { refusal, type Refusal } from '../../refusals';
 /** Another boat in the chamber it goes into. m, s, radians. */
 export interface LockNeighbour {
   readonly other: Other;
-  /** The wall the boat lies to. */
+  /** The wall it lies to. */
   readonly wall: Hand;
-  /** From the boat's upper end to the upper gates, and from its end towards the gates ahead to those. */
+  /** From its upper end to the upper gates, and from its end towards the gates ahead to those. */
   readonly fromUpper: number;
   readonly ahead: number;
-  /** Is the boat nearer to the gates ahead, or in first: then it goes out first. */
+  /** Is it nearer to the gates ahead, or in first: then it goes out first. */
   readonly outFirst: boolean;
-  /** How the boat comes in; null where it lies there already. */
+  /** How it comes in; null where it lies there already. */
   readonly comes: NeighbourComes | null;
 }
 
-/** How the boat comes in by the gates that stand open. */
+/** How the neighbour comes in by the gates that stand open. */
 export interface NeighbourComes {
   readonly first: boolean;
-  /** What stands on the boat's wall furthest on: it steers for it. */
+  /** What stands furthest on along its wall: it steers for that. */
   readonly aim: string;
-  /** The boat's lines to the landing while it waits for the lock, or for who goes in before it. */
+  /** Its lines to the landing while it waits for the lock, or for who goes in before it. */
   readonly waits: readonly LineDocument[];
 }
 
-/** How the boat leaves before the boat that shares with it. */
+/** How the neighbour leaves before the boat. */
 export interface NeighbourLeaves {
   readonly throttle: number;
-  /** From the boat's gear going in until its stern is clear of the gates. */
+  /** From its gear going in until its stern is clear of the gates. */
   readonly seconds: number;
 }
 
@@ -65,11 +65,11 @@ export type WayThrough = {
 /** Between the boat and a boat that lies there, and at the other wall, m. */
 const FENDERS_M = 2 * LOCK_FENDER_M;
 const SLOWLY = 0.05;
-/** Over and above what the boat takes from rest, s. */
+/** Over and above what it takes from rest, s. */
 const GEAR_S = 4;
 const CLEAR_M = 1;
 const LONGEST_S = 600;
-/** Room to either end of the boat, m, as for anybody. */
+/** Room to either end of the neighbour, m, as for anybody. */
 const END_M = 0.5;
 const SPARE_LENGTHS = 0.5;
 
@@ -81,7 +81,7 @@ const hullOf = ({ boat }: Other) => ({
   mass: boat.hull.mass_kg,
 });
 
-/** The boat's bow and stern line to the landing; null where it does not lie at one. */
+/** The neighbour's bow and stern line to the landing; null where it does not lie at one. */
 function landingOf(setting: Setting, other: Other): readonly LineDocument[] | null {
   const boat = toBoatSpec(other.boat);
   const { start } = other;
@@ -97,7 +97,7 @@ function landingOf(setting: Setting, other: Other): readonly LineDocument[] | nu
 /**
  * The boat that shares the chamber, or why it cannot be shared with; null where nobody is there.
  *
- * @param wall the wall its own boat lies to
+ * @param wall the wall the boat itself lies to
  */
 export function neighbourIn(
   setting: Setting,
@@ -167,7 +167,7 @@ export function neighbourIn(
   };
 }
 
-/** How the boat goes out by itself, dead slow. */
+/** How the neighbour goes out by itself, dead slow. */
 export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | null {
   const craft = assembleCraft(toBoatSpec(other.boat));
   const way = ahead + other.boat.hull.length_m + CLEAR_M;
@@ -175,7 +175,7 @@ export function leavesFirst({ other, ahead }: LockNeighbour): NeighbourLeaves | 
   return seconds === null ? null : { throttle: SLOWLY, seconds: tenth(seconds + GEAR_S) };
 }
 
-/** The boat's bow and stern line: from where to what on its wall, nearest to where they lead as it lies. */
+/** The neighbour's bow and stern line: from where to what on its wall, nearest to where they lead as it lies. */
 export function leadsOf(
   { ends }: Setting,
   sited: SitedLock,
@@ -184,7 +184,7 @@ export function leadsOf(
 ) {
   const { boat, name } = other;
   const up = going === 'up' ? 1 : -1;
-  // The boat's side to the wall: looking up-stream the left wall is to port of a bow that points there.
+  // The neighbour's side to the wall: looking up-stream the left wall is to port of a bow that points there.
   const side = (wall === 'left') === up > 0 ? -1 : 1;
   const there = boat.points.filter(({ y_m }) => Math.sign(y_m) === side);
   const stand = onWall(ends, sited, wall);
@@ -200,7 +200,7 @@ export function leadsOf(
   });
 }
 
-/** Round the bollard and back, as long as the rise asks for: the boat is kept on it all the way, and slips it. */
+/** Round the bollard and back, as long as the rise asks for: the neighbour is kept on it all the way, and slips it. */
 export function neighbourLines(
   setting: Setting,
   sited: SitedLock,
@@ -230,7 +230,7 @@ export function neighbourLines(
 /** Lines a boat beside is held by. */
 export const BOTH_ENDS = ['bow', 'stern'] as const;
 
-/** Both of the boat's lines are on. */
+/** Both of its lines are on. */
 export const linesOnOf = ({ other: { name } }: LockNeighbour): CueDocument => ({
   is: 'all',
   of: [

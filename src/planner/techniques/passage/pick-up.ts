@@ -169,7 +169,7 @@ export const takesUp =
     // The boat's screw turns it as it stops: towards it, its stern would go out to the other bank.
     const turned = Math.max(0, toIt * (stops?.turned ?? 0));
     const sheer = toIt * Math.max(-MOST_AWAY, Math.min(pickUp.sheer, ENDS_ACROSS - turned));
-    // Whoever comes out after the boat's shuts up behind.
+    // Whoever comes out after the boat shuts up behind.
     const last = !lie.neighbour || lie.neighbour.outFirst;
     const off = (1 - SHEERS_SHARE) * pickUp.over + BACK_M;
     const stop = Math.sqrt(on * on + off * off);

@@ -21,7 +21,7 @@ import { neighbourIn } from './neighbour';
 /** A boat comes to the gates within this of straight on. */
 const STRAIGHT = Math.PI / 3;
 
-/** Time a lock that is set against the boat's takes to be made ready, s: about as long as it then takes to take it on. */
+/** Time a lock that is set against the boat takes to be made ready, s: about as long as it then takes to take it on. */
 function readyTime({ sited, from, making }: PassageLie): number {
   const against = setAgainst(sited, from);
   if (!against) return 0;

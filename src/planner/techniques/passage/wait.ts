@@ -89,7 +89,7 @@ interface Turned extends Phase {
 /** The steps until the gates stand wide open to whoever waits, all on their lines. */
 function turnedRound(lie: PassageLie, hands: LockCrew, after: Phase = START): Turned {
   const { sited, from } = lie;
-  // Before the boat's they are always the lock's own.
+  // Paddles that make it ready are always the lock's own.
   const hers = { ...lie, paddlesOf: sited.name };
   const against = setAgainst(sited, from);
   const side = from === 'upper' ? 'above' : 'below';
