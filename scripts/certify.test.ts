@@ -106,6 +106,15 @@ it('a spread or a manoeuvre that is wrong names where', () => {
   const wrong = certify(DEMO, '--spread', spread);
   expect(wrong.status).toBe(2);
   expect(wrong.stderr).toMatch(/spread\.json: boat\.thrust_factor\.normal\[1\]: /);
+  const beyond = certify(
+    DEMO,
+    '--spread',
+    given('b.json', '{"boat":{"thrust_factor":{"normal":[1e300,0]}}}'),
+  );
+  expect(beyond.status).toBe(2);
+  expect(beyond.stderr).toMatch(
+    /b\.json: boat\.thrust_factor\.normal\[0\]: give a number from 0\.05 to 5/,
+  );
   const file = certify(given('manoeuvre.json', '{"$schema":"yawtrope:manoeuvre"}'));
   expect(file.status).toBe(2);
   expect(file.stderr).toMatch(/: \S+/);

@@ -141,11 +141,13 @@ function work(port: NonNullable<typeof parentPort>): void {
 
 /** Has the tasks done by workers, one for each core; each takes the next as it is through. */
 function doneByAll(given: Given, tasks: readonly Task[], tell: (done: Done) => void) {
-  const workers = Math.max(1, Math.min(tasks.length, availableParallelism()));
+  const count = Math.max(1, Math.min(tasks.length, availableParallelism()));
+  const workers: Worker[] = [];
   let next = 0;
   const one = () =>
     new Promise<void>((resolve, reject) => {
       const worker = new Worker(process.argv[1]!, { workerData: given });
+      workers.push(worker);
       const go = () => {
         const task = tasks[next++];
         if (task) return worker.postMessage(task);
@@ -159,7 +161,10 @@ function doneByAll(given: Given, tasks: readonly Task[], tell: (done: Done) => v
       worker.on('error', reject);
       go();
     });
-  return Promise.all(Array.from({ length: workers }, one));
+  // One that fails ends the others: what is left of the tasks would tell nothing any more.
+  return Promise.all(Array.from({ length: count }, one)).finally(() =>
+    Promise.all(workers.map((worker) => worker.terminate())),
+  );
 }
 
 const rounded = (value: number) => Number(value.toPrecision(6));
@@ -271,8 +276,15 @@ async function certify(words: readonly string[]): Promise<Result<object>> {
   });
 }
 
+/** What went wrong in a worker, told as a bad file is. */
+const stopped = (error: unknown): Result<object> =>
+  failure({
+    path: process.argv[2] ?? 'FILE.json',
+    message: `cannot be run: ${error instanceof Error ? error.message : String(error)}`,
+  });
+
 async function main(): Promise<void> {
-  const result = await certify(process.argv.slice(2));
+  const result = await certify(process.argv.slice(2)).catch(stopped);
   if (result.ok) {
     process.stdout.write(`${JSON.stringify(result.value, null, 2)}\n`);
     return;

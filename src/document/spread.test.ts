@@ -1,4 +1,4 @@
-import { STANDARD_SPREAD } from '@/core/uncertainty';
+import { quantileOf, STANDARD_SPREAD } from '@/core/uncertainty';
 import { check, spreadSchema, toSpread, type SpreadDocument } from './';
 
 const read = (value: unknown) => check<SpreadDocument>(spreadSchema, value);
@@ -87,8 +87,29 @@ it.each([
   [{ boat: { thrust: { normal: [1, 0.1] } } }, 'boat'],
   [{ person: { orderLate_s: { uniform: [2, 1] } } }, 'person.orderLate_s.uniform'],
   [{ environment: { gusts: { intensity: 2, timeScale_s: 8 } } }, 'environment.gusts.intensity'],
+  [{ boat: { thrust_factor: { normal: [1e300, 0] } } }, 'boat.thrust_factor.normal[0]'],
+  [{ boat: { thrust_factor: { normal: [-5, 0] } } }, 'boat.thrust_factor.normal[0]'],
+  [{ boat: { hullDrag_factor: { uniform: [0, 1] } } }, 'boat.hullDrag_factor.uniform[0]'],
+  [{ boat: { propWalk_factor: { normal: [1, 9] } } }, 'boat.propWalk_factor.normal[1]'],
+  [{ boat: { thrust_factor: { normal: [1, 1], atLeast: 0 } } }, 'boat.thrust_factor.atLeast'],
+  [{ environment: { calmWind_mps: { uniform: [0, 60] } } }, 'environment.calmWind_mps.uniform[1]'],
+  [{ person: { orderLate_s: { uniform: [-3, 1] } } }, 'person.orderLate_s.uniform[0]'],
   [[], '(file)'],
 ])('%j is refused by name', (value, path) => {
   const checked = read(value);
   expect(checked.ok ? null : checked.problems[0]!.path).toBe(path);
+});
+
+it('no draw of a figure falls below what it can be, whatever its mean and deviation', () => {
+  const wide = spreadOf({
+    boat: { thrust_factor: { normal: [0.05, 4.95] }, windCentre_offset_L: { normal: [0, 0.5] } },
+    person: { orderLate_s: { normal: [0, 60] }, distance_factor: { normal: [1, 4] } },
+  });
+  for (const p of [1e-9, 0.01, 0.3]) {
+    expect(quantileOf(wide.thrust!, p)).toBe(0.05);
+    expect(quantileOf(wide.lateness!, p)).toBe(0);
+  }
+  expect(quantileOf(wide.judgement!.distance, 1e-9)).toBe(0.05);
+  // An offset may go either way.
+  expect(quantileOf(wide.windCentre!, 0.01)).toBeLessThan(-1);
 });

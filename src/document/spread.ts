@@ -14,29 +14,54 @@ import { radians, within } from './fields';
  * spread; null is as it is told.
  */
 
-const figure = z.number({ error: 'give a number' });
-const spread = z
-  .strictObject({
-    normal: z.tuple([figure, within(0, 1e6)], { error: 'give [mean, deviation]' }).optional(),
-    uniform: z.tuple([figure, figure], { error: 'give [least, most]' }).optional(),
-    atLeast: figure.optional(),
-    note: z.string().max(2000).optional(),
-  })
-  .refine((s) => (s.normal === undefined) !== (s.uniform === undefined), {
-    error: "give either 'normal' or 'uniform'",
-  })
-  .refine((s) => s.uniform === undefined || s.uniform[0] <= s.uniform[1], {
-    path: ['uniform'],
-    error: 'give the lesser bound first',
-  });
-type SpreadFigure = z.infer<typeof spread>;
+/** What a figure of a spread may be: of any draw, and how far draws may be spread. In the file's unit. */
+interface Bounds {
+  readonly least: number;
+  readonly most: number;
+  readonly unit?: string;
+}
 
-const optional = spread.nullable().optional();
+/** Factors and offsets beyond these are no boat, day or person, but a slip of the pen. */
+const FACTOR: Bounds = { least: 0, most: 5 };
+/** A boat with a twentieth of its thrust or drag is none: nothing would ever bring it to rest. */
+const OF_BOAT: Bounds = { least: 0.05, most: 5 };
+const ANGLE: Bounds = { least: -180, most: 180, unit: '°' };
+const CALM: Bounds = { least: 0, most: 5, unit: 'm/s' };
+const CENTRE: Bounds = { least: -0.5, most: 0.5, unit: 'lengths' };
+const PLACE: Bounds = { least: -100, most: 100, unit: 'm' };
+const SPEED: Bounds = { least: -5, most: 5, unit: 'm/s' };
+const LATE: Bounds = { least: 0, most: 120, unit: 's' };
+
+/**
+ * The schema of one figure. Every mean and bound stands within its bounds; draws that fall below the least are taken as the least.
+ */
+function figureWithin({ least, most, unit }: Bounds) {
+  const value = within(least, most, unit);
+  return z
+    .strictObject({
+      normal: z
+        .tuple([value, within(0, most - least, unit)], { error: 'give [mean, deviation]' })
+        .optional(),
+      uniform: z.tuple([value, value], { error: 'give [least, most]' }).optional(),
+      atLeast: value.optional(),
+      note: z.string().max(2000).optional(),
+    })
+    .refine((s) => (s.normal === undefined) !== (s.uniform === undefined), {
+      error: "give either 'normal' or 'uniform'",
+    })
+    .refine((s) => s.uniform === undefined || s.uniform[0] <= s.uniform[1], {
+      path: ['uniform'],
+      error: 'give the lesser bound first',
+    });
+}
+type SpreadFigure = z.infer<ReturnType<typeof figureWithin>>;
+
+const optional = (bounds: Bounds) => figureWithin(bounds).nullable().optional();
 const start = z.strictObject({
-  along_m: spread,
-  across_m: spread,
-  heading_deg: spread,
-  speed_mps: spread,
+  along_m: figureWithin(PLACE),
+  across_m: figureWithin(PLACE),
+  heading_deg: figureWithin(ANGLE),
+  speed_mps: figureWithin(SPEED),
 });
 const text = z.unknown().optional();
 
@@ -47,8 +72,8 @@ export const spreadSchema = z.strictObject({
   scale: text,
   environment: z
     .strictObject({
-      windSpeed_factor: optional,
-      windFrom_offset_deg: optional,
+      windSpeed_factor: optional(FACTOR),
+      windFrom_offset_deg: optional(ANGLE),
       gusts: z
         .strictObject({
           intensity: within(0, 0.5),
@@ -57,41 +82,46 @@ export const spreadSchema = z.strictObject({
         })
         .nullable()
         .optional(),
-      calmWind_mps: optional,
-      current_factor: optional,
-      currentSet_offset_deg: optional,
-      lockWater_factor: optional,
+      calmWind_mps: optional(CALM),
+      current_factor: optional(FACTOR),
+      currentSet_offset_deg: optional(ANGLE),
+      lockWater_factor: optional(FACTOR),
     })
     .optional(),
   boat: z
     .strictObject({
-      thrust_factor: optional,
-      thrustAstern_factor: optional,
-      propWalk_factor: optional,
-      windForce_factor: optional,
-      windCentre_offset_L: optional,
-      hullDrag_factor: optional,
+      thrust_factor: optional(OF_BOAT),
+      thrustAstern_factor: optional(OF_BOAT),
+      propWalk_factor: optional(FACTOR),
+      windForce_factor: optional(FACTOR),
+      windCentre_offset_L: optional(CENTRE),
+      hullDrag_factor: optional(OF_BOAT),
     })
     .optional(),
   start: z.strictObject({ arriving: start, leaving: start }).nullable().optional(),
   person: z
     .strictObject({
-      orderLate_s: optional,
+      orderLate_s: optional(LATE),
       look_s: text,
-      distance_factor: spread.optional(),
-      angle_offset_deg: spread.optional(),
-      speed_offset_mps: spread.optional(),
+      distance_factor: figureWithin(OF_BOAT).optional(),
+      angle_offset_deg: figureWithin(ANGLE).optional(),
+      speed_offset_mps: figureWithin(SPEED).optional(),
     })
     .nullable()
     .optional(),
 });
 export type SpreadDocument = z.infer<typeof spreadSchema>;
 
-/** @param by what a unit of the file is in the core's */
-function distribution(given: SpreadFigure, by = 1): Distribution {
+/**
+ * A figure as the core draws it: none of its draws below `least`.
+ *
+ * @param by what a unit of the file is in the core's
+ */
+function distribution(given: SpreadFigure, { least }: Bounds, by = 1): Distribution {
   if (given.uniform) return uniform(given.uniform[0] * by, given.uniform[1] * by);
   const [mean, sd] = given.normal!;
-  return normal(mean * by, sd * by, given.atLeast === undefined ? undefined : given.atLeast * by);
+  const floor = given.atLeast ?? (least >= 0 ? least : undefined);
+  return normal(mean * by, sd * by, floor === undefined ? undefined : floor * by);
 }
 
 const DEG = radians(1);
@@ -100,15 +130,16 @@ const DEG = radians(1);
 const or = (
   given: SpreadFigure | null | undefined,
   standard: Distribution | null,
+  bounds: Bounds,
   by = 1,
 ): Distribution | null =>
-  given === undefined ? standard : given === null ? null : distribution(given, by);
+  given === undefined ? standard : given === null ? null : distribution(given, bounds, by);
 
 const startOf = (given: z.infer<typeof start>): StartSpread => ({
-  along: distribution(given.along_m),
-  across: distribution(given.across_m),
-  heading: distribution(given.heading_deg, DEG),
-  speed: distribution(given.speed_mps),
+  along: distribution(given.along_m, PLACE),
+  across: distribution(given.across_m, PLACE),
+  heading: distribution(given.heading_deg, ANGLE, DEG),
+  speed: distribution(given.speed_mps, SPEED),
 });
 
 /** A checked spread as the core draws from it. */
@@ -118,32 +149,32 @@ export function toSpread(document: SpreadDocument): Spread {
   const { gusts } = environment;
   const judgement = standard.judgement!;
   return {
-    windSpeed: or(environment.windSpeed_factor, standard.windSpeed),
-    windFrom: or(environment.windFrom_offset_deg, standard.windFrom, DEG),
-    calm: or(environment.calmWind_mps, standard.calm),
+    windSpeed: or(environment.windSpeed_factor, standard.windSpeed, FACTOR),
+    windFrom: or(environment.windFrom_offset_deg, standard.windFrom, ANGLE, DEG),
+    calm: or(environment.calmWind_mps, standard.calm, CALM),
     gusts:
       gusts === undefined
         ? standard.gusts
         : gusts && { intensity: gusts.intensity, timeScale: gusts.timeScale_s },
-    current: or(environment.current_factor, standard.current),
-    currentSet: or(environment.currentSet_offset_deg, standard.currentSet, DEG),
-    lockWater: or(environment.lockWater_factor, standard.lockWater),
-    thrust: or(boat.thrust_factor, standard.thrust),
-    thrustAstern: or(boat.thrustAstern_factor, standard.thrustAstern),
-    propWalk: or(boat.propWalk_factor, standard.propWalk),
-    windForce: or(boat.windForce_factor, standard.windForce),
-    windCentre: or(boat.windCentre_offset_L, standard.windCentre),
-    hullDrag: or(boat.hullDrag_factor, standard.hullDrag),
+    current: or(environment.current_factor, standard.current, FACTOR),
+    currentSet: or(environment.currentSet_offset_deg, standard.currentSet, ANGLE, DEG),
+    lockWater: or(environment.lockWater_factor, standard.lockWater, FACTOR),
+    thrust: or(boat.thrust_factor, standard.thrust, OF_BOAT),
+    thrustAstern: or(boat.thrustAstern_factor, standard.thrustAstern, OF_BOAT),
+    propWalk: or(boat.propWalk_factor, standard.propWalk, FACTOR),
+    windForce: or(boat.windForce_factor, standard.windForce, FACTOR),
+    windCentre: or(boat.windCentre_offset_L, standard.windCentre, CENTRE),
+    hullDrag: or(boat.hullDrag_factor, standard.hullDrag, OF_BOAT),
     start:
       starts === undefined
         ? standard.start
         : starts && { arriving: startOf(starts.arriving), leaving: startOf(starts.leaving) },
     throws: standard.throws,
-    lateness: person === null ? null : or(person.orderLate_s, standard.lateness),
+    lateness: person === null ? null : or(person.orderLate_s, standard.lateness, LATE),
     judgement: person && {
-      distance: or(person.distance_factor, judgement.distance)!,
-      angle: or(person.angle_offset_deg, judgement.angle, DEG)!,
-      speed: or(person.speed_offset_mps, judgement.speed)!,
+      distance: or(person.distance_factor, judgement.distance, OF_BOAT)!,
+      angle: or(person.angle_offset_deg, judgement.angle, ANGLE, DEG)!,
+      speed: or(person.speed_offset_mps, judgement.speed, SPEED)!,
     },
   };
 }

@@ -85,7 +85,8 @@ export const STANDARD_SPREAD: Spread = {
   throws: true,
   lateness: uniform(0.3, 1.5),
   judgement: {
-    distance: normal(1, 0.1),
+    // Nobody takes a distance for less than a twentieth of what it is.
+    distance: normal(1, 0.1, 0.05),
     angle: normal(0, 3 * DEG),
     speed: normal(0, 0.05),
   },
