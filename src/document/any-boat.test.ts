@@ -60,6 +60,7 @@ const owner = fc
       superstructure_m: Math.min(39, 0.5 * o.high * o.length),
       mast_m: 0,
       idleSpeed_mps: null,
+      screwOffset_m: 0,
       bowThruster_kW: o.thrusters ? Math.max(1, weight / 4000) : 0,
       sternThruster_kW: o.thrusters ? Math.max(1, weight / 5000) : 0,
       joystick: o.joystick,

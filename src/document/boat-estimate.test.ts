@@ -45,6 +45,7 @@ const SLOOP: Owner = {
   superstructure_m: 0.4,
   mast_m: 14,
   idleSpeed_mps: null,
+  screwOffset_m: 0,
   bowThruster_kW: 0,
   sternThruster_kW: 0,
   joystick: false,

@@ -56,6 +56,7 @@ function hullSpec(hull: Boat['hull']): BoatSpec['hull'] {
     draughts: Float64Array.from(hull.draughts.flat()),
     demihullOffset: hull.demihullOffset_m,
     crossFlowDrag: hull.crossFlowDrag,
+    crossFlowLead: hull.crossFlowLead,
     obliqueDrag: hull.obliqueDrag,
     liftArea: hull.liftArea_m2,
     liftArm: hull.liftArm_m,
@@ -133,6 +134,7 @@ export function toBoatSpec(boat: Boat): BoatSpec {
       hullShare: r.hullShare,
       hullShareX: r.hullShareX_m,
       dragDeduction: r.dragDeduction,
+      asternShare: r.asternShare,
     })),
     thrusters: boat.thrusters.map(thrusterSpec),
     steering: {

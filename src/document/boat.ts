@@ -45,6 +45,7 @@ const hull = z.strictObject({
   draughts: stations,
   /** Each hull's centreline from the middle, for a catamaran; 0 for one hull. */
   demihullOffset_m: within(0, 20, 'm').default(0),
+  crossFlowLead: within(0, 0.9).default(0),
   crossFlowDrag: within(0.2, 4).default(0.65),
   obliqueDrag: within(0, 1).default(0.1),
   liftArea_m2: within(0, 20000, 'm²').default(0),
@@ -92,6 +93,7 @@ const rudder = fin.extend({
   hullShare: within(0, 1).default(0),
   hullShareX_m: within(-200, 200, 'm').default(0),
   dragDeduction: within(0, 0.8).default(0),
+  asternShare: within(0, 1).default(1),
 });
 
 const blades = z

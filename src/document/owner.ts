@@ -78,6 +78,8 @@ export const ownerSchema = z
     mast_m: within(0, 60, 'm'),
     /** Speed in gear at idle, every engine ahead, m/s. */
     idleSpeed_mps: orNull(within(0.2, 6, 'm/s')),
+    /** Of a single screw or leg off the middle, to starboard. */
+    screwOffset_m: within(-30, 30, 'm').default(0),
     bowThruster_kW: within(0, 3000, 'kW').default(0),
     sternThruster_kW: within(0, 3000, 'kW').default(0),
     joystick: z.boolean().default(false),
@@ -97,6 +99,10 @@ export const ownerSchema = z
         `cannot float: length × beam × draught holds ${Number(block.toPrecision(2))} kg of water`,
       );
     if (o.engines > 0 && o.drive === 'none') say('drive', 'say what the engines drive');
+    if (o.screwOffset_m !== 0 && o.engines !== 1)
+      say('screwOffset_m', 'is for a boat with one engine; leave it at 0');
+    if (Math.abs(o.screwOffset_m) > 0.5 * o.beam_m)
+      say('screwOffset_m', 'cannot be more than half the beam');
     if (o.engines === 0 && o.drive !== 'none')
       say('engines', "say 'none' as drive, or give engines");
     // Only a boat that is sound so far can be estimated.
@@ -127,6 +133,7 @@ export function toOwnerFigures(owner: Owner): OwnerFigures {
     superstructure: owner.superstructure_m,
     mast: owner.mast_m,
     idleSpeed: owner.idleSpeed_mps,
+    screwOffset: owner.screwOffset_m,
     bowThruster: owner.bowThruster_kW * 1000,
     sternThruster: owner.sternThruster_kW * 1000,
     joystick: owner.joystick,

@@ -1,4 +1,5 @@
-import { foilRow } from './foil';
+import { atan2, exp } from '../math';
+import { foilRow, liftSlope } from './foil';
 import { stripAt, type Strips } from './hull-rows';
 import { BLADE, BLADE_COLUMNS, DRIVE, DRIVE_COLUMNS } from './rows';
 import type { BoatSpec, DriveSpec, FoilSpec, RudderSpec } from './spec';
@@ -53,13 +54,18 @@ export function driveRow(spec: DriveSpec, channel: number, strips: Strips): Floa
 }
 
 /** A blade outside any race and apart from the hull. */
-function bladeRow(spec: FoilSpec, channel: number, strips: Strips): Float64Array {
+function bladeRow(
+  spec: Parameters<typeof foilRow>[0],
+  channel: number,
+  strips: Strips,
+): Float64Array {
   const row = foilRow(spec, stripAt(strips, spec.x), BLADE_COLUMNS);
   row[BLADE.CHANNEL] = channel;
   row[BLADE.RACE_OF] = -1;
   row[BLADE.STRAIGHTENING] = 1;
   row[BLADE.DRAG_KEPT] = 1;
   row[BLADE.SIDE_GAIN] = 1;
+  row[BLADE.ASTERN] = 1;
   return row;
 }
 
@@ -73,30 +79,59 @@ export function legRow(leg: FoilSpec, channel: number, strips: Strips): Float64A
  */
 const RACE_STALL = 0.26;
 const LATEST_STALL = 0.7;
+/** No blade lifts more than this of the flow it stands in, race or not. */
+const MOST_LIFT = 1.3;
+
+/** Angle at which a blade of a lift slope comes to the most lift, rad: k sin α cos α = most. */
+function fullLiftAngle(slope: number): number {
+  const double = (2 * MOST_LIFT) / slope;
+  return double < 1 ? atan2(double, Math.sqrt(1 - double * double)) / 2 : LATEST_STALL;
+}
+
+/** How fast a race widens as it mixes with the water about it, m of radius per m run. */
+const RACE_SPREAD = 0.1;
+/** A race that has less than this left at a blade is none. */
+const LEAST_EFFECT = 1e-3;
+
+/**
+ * Share of a race's extra pressure left at a blade abreast of its axis by `aside`: the bell of a round jet, e^−(aside/R)², R the
+ * screw's radius grown with the distance (Albertson et al. 1950; recalled, not looked up; ±30 %).
+ */
+export function raceLeftAside(aside: number, radius: number, distance: number): number {
+  const share = aside / (radius + RACE_SPREAD * distance);
+  return exp(-share * share);
+}
 
 export function rudderRow(
   spec: RudderSpec,
   drives: readonly DriveSpec[],
   strips: Strips,
 ): Float64Array {
-  const row = bladeRow(spec, 0, strips);
+  const delayed = Math.min(
+    LATEST_STALL,
+    spec.stallAngle + RACE_STALL,
+    Math.max(spec.stallAngle, fullLiftAngle(liftSlope(spec.effectiveAspect))),
+  );
+  const row = bladeRow({ ...spec, stallInRace: delayed }, 0, strips);
   row[BLADE.STRAIGHTENING] = spec.straightening;
   row[BLADE.DRAG_KEPT] = 1 - spec.dragDeduction;
   row[BLADE.SIDE_GAIN] = 1 + spec.hullShare;
   row[BLADE.HULL_LEVER] = spec.hullShare * spec.hullShareX;
+  row[BLADE.ASTERN] = spec.asternShare;
   const drive = spec.inRaceOf === null ? undefined : drives[spec.inRaceOf];
   if (spec.inRaceOf === null || !drive) return row;
   const radius = drive.diameter / 2;
+  const away = Math.abs(drive.x - spec.x);
+  const effect = spec.raceEffect * raceLeftAside(spec.y - drive.y, radius, away);
+  if (effect < LEAST_EFFECT) return row;
   // Induced speed along the axis of an actuator disc: ½(1 + s/√(1 + s²)) of the far value.
-  const s = Math.abs(drive.x - spec.x) / radius;
+  const s = away / radius;
   const half = s / Math.sqrt(1 + s * s) / 2;
   row[BLADE.RACE_OF] = spec.inRaceOf;
   row[BLADE.GROWTH_AFT] = 0.5 + half;
   row[BLADE.GROWTH_FORWARD] = 0.5 - half;
   row[BLADE.SPAN] = spec.span;
   row[BLADE.RADIUS] = radius;
-  row[BLADE.EFFECT] = spec.raceEffect;
-  const stall = Math.min(LATEST_STALL, spec.stallAngle + RACE_STALL);
-  row.set(foilRow({ ...spec, stallAngle: stall }), BLADE.IN_RACE);
+  row[BLADE.EFFECT] = effect;
   return row;
 }

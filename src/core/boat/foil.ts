@@ -13,8 +13,16 @@ export function liftSlope(effectiveAspect: number): number {
   return (2 * Math.PI * effectiveAspect) / (2 + Math.sqrt(4 + effectiveAspect * effectiveAspect));
 }
 
-/** A fin's row (FOIL), standing in the water of hull strip `strip`. */
-export function foilRow(spec: FoilSpec, strip = 0, columns: number = FOIL_COLUMNS): Float64Array {
+/**
+ * A fin's row (FOIL), standing in the water of hull strip `strip`.
+ *
+ * @param spec with `stallInRace` where it stalls later in a race, rad
+ */
+export function foilRow(
+  spec: FoilSpec & { readonly stallInRace?: number },
+  strip = 0,
+  columns: number = FOIL_COLUMNS,
+): Float64Array {
   const reversedStall = spec.stallAngle * spec.reversedShare;
   const edge = (angle: number) => sin(angle) * sin(angle);
   const width = (angle: number) => 1 / (edge(angle + STALL_BLEND_RADIANS) - edge(angle));
@@ -33,5 +41,9 @@ export function foilRow(spec: FoilSpec, strip = 0, columns: number = FOIL_COLUMN
   row[FOIL.REVERSED_FROM] = edge(reversedStall);
   row[FOIL.REVERSED_OVER] = width(reversedStall);
   row[FOIL.STRIP] = strip;
+  const later = spec.stallInRace ?? spec.stallAngle;
+  row[FOIL.LATER_FROM] = edge(later) - edge(spec.stallAngle);
+  row[FOIL.LATER_OVER] = width(later) - width(spec.stallAngle);
+  row[FOIL.EDGES] = spec.broadsideDrag / (1 + spec.effectiveAspect);
   return row;
 }

@@ -10,9 +10,14 @@ export const STRIP_COUNT = 20;
 export interface Strips {
   readonly x: Float64Array;
   readonly halfDragArea: Float64Array;
-  /** Sums of halfDragArea·x^k, k = 0 … 3, over the strips abaft strip j, at 4 j + k; the whole at the end. */
+  /** Sums of halfDragArea·x^k, k = 0 … 4, over the strips abaft strip j, at 5 j + k; the whole at the end. */
   readonly moments: Float64Array;
+  /** How much more the leading end resists than the middle, over its distance from there, 1/m. */
+  readonly lead: number;
 }
+
+/** How many of those sums there are for each strip. */
+export const MOMENTS = 5;
 
 /** Centreline of each hull, m to starboard: one in the middle, or a catamaran's two. */
 export function hullMiddles(demihullOffset: number): readonly number[] {
@@ -42,15 +47,16 @@ export function hullStrips(hull: HullSpec): Strips {
     x[i] = aft + (i + 0.5) * dx;
     halfDragArea[i] = 0.5 * crossFlowDrag * draughtAt(draughts, x[i]!) * dx;
   }
-  const moments = new Float64Array(4 * (STRIP_COUNT + 1));
+  const moments = new Float64Array(MOMENTS * (STRIP_COUNT + 1));
   for (let i = 0; i < STRIP_COUNT; i++) {
     let term = halfDragArea[i]!;
-    for (let k = 0; k < 4; k++) {
-      moments[4 * (i + 1) + k] = moments[4 * i + k]! + term;
+    for (let k = 0; k < MOMENTS; k++) {
+      moments[MOMENTS * (i + 1) + k] = moments[MOMENTS * i + k]! + term;
       term *= x[i]!;
     }
   }
-  return { x, halfDragArea, moments };
+  const lead = hull.crossFlowLead / Math.max(Math.abs(aft), draughts[draughts.length - 2]!);
+  return { x, halfDragArea, moments, lead };
 }
 
 /** The strip nearest to x. */

@@ -55,3 +55,5 @@ export {
   type BoatEstimate,
   type OwnerFigures,
 } from './estimate';
+export { MOMENTS } from './hull-rows';
+export { windShareAt } from './wind-profile';

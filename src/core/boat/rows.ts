@@ -20,28 +20,33 @@ export const FOIL = {
   REVERSED_OVER: 12,
   /** Hull strip whose water it stands in. */
   STRIP: 13,
+  /** What is added to STALL_FROM and STALL_OVER in a race that is all of the flow. */
+  LATER_FROM: 14,
+  LATER_OVER: 15,
+  /** Cross-flow drag that acts on the blade while flow is attached: the lower its aspect, the more. */
+  EDGES: 16,
 } as const;
-export const FOIL_COLUMNS = 14;
+export const FOIL_COLUMNS = 17;
 
 /** A blade that steers: a foil, with channel and race behind it (forces/rudder.ts, forces/race.ts). */
 export const BLADE = {
   ...FOIL,
-  CHANNEL: 14,
+  CHANNEL: 17,
   /** Drive whose race it stands in, −1 for none. */
-  RACE_OF: 15,
-  GROWTH_AFT: 16,
-  GROWTH_FORWARD: 17,
-  SPAN: 18,
-  RADIUS: 19,
-  EFFECT: 20,
-  STRAIGHTENING: 21,
-  DRAG_KEPT: 22,
-  SIDE_GAIN: 23,
-  HULL_LEVER: 24,
-  /** The same foil as it stands in the race, where it stalls later: columns FOIL again. */
-  IN_RACE: 25,
+  RACE_OF: 18,
+  GROWTH_AFT: 19,
+  GROWTH_FORWARD: 20,
+  SPAN: 21,
+  RADIUS: 22,
+  EFFECT: 23,
+  STRAIGHTENING: 24,
+  DRAG_KEPT: 25,
+  SIDE_GAIN: 26,
+  HULL_LEVER: 27,
+  /** Share of its force left where the flow comes from astern. */
+  ASTERN: 28,
 } as const;
-export const BLADE_COLUMNS = 39;
+export const BLADE_COLUMNS = 29;
 
 /** A propeller (forces/propeller.ts, forces/prop-walk.ts). */
 export const DRIVE = {

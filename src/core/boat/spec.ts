@@ -46,6 +46,8 @@ export interface HullSpec {
   readonly demihullOffset: number;
   /** Cross-flow drag coefficient of the canoe body (of both hulls together, for a catamaran). */
   readonly crossFlowDrag: number;
+  /** How much more of it the leading end has than the middle, when the flow is nearly along: 0 to 0.9. */
+  readonly crossFlowLead: number;
   /** Share of the lateral area's drag that oblique flow adds lengthwise. */
   readonly obliqueDrag: number;
   /** Lift of the bare hull at small drift: area, where it acts from the lateral centre, spread; m², m, m. */
@@ -109,6 +111,8 @@ export interface RudderSpec extends FoilSpec {
   readonly hullShareX: number;
   /** t_R: share of the blade's drag that the hull's gain takes off. */
   readonly dragDeduction: number;
+  /** Share of the blade's force left going astern: less where a keel or skeg stands close before it. */
+  readonly asternShare: number;
 }
 
 export interface SteeringSpec {

@@ -1,4 +1,13 @@
-import { assembleCraft, DRIVE, FOIL, foilRow, HULL, HULL_COLUMNS, liftSlope } from '../boat';
+import {
+  assembleCraft,
+  DRIVE,
+  FOIL,
+  foilRow,
+  HULL,
+  HULL_COLUMNS,
+  liftSlope,
+  windShareAt,
+} from '../boat';
 import { sloop } from '../testing/boats';
 import { workRow } from '../testing/rows';
 import {
@@ -13,7 +22,6 @@ import {
   propellerFlow,
   resistance,
   WORK,
-  windShareAt,
 } from './';
 
 const craft = assembleCraft(sloop());

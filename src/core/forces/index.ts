@@ -11,4 +11,4 @@ export { raceAtBlade, signedRoot } from './race';
 export { addBlade, setAxialFlow } from './rudder';
 export { deepWater, SHALLOW, shallowFactors } from './shallow';
 export { addThruster, thrusterShare } from './thruster';
-export { addWind, WIND_REFERENCE_HEIGHT_M, windShareAt } from './wind';
+export { addWind } from './wind';

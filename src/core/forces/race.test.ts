@@ -43,7 +43,7 @@ function flowAt(u: number, rps: number) {
 }
 
 function raceFor(u: number, rps: number, effect = 1) {
-  const out = new Float64Array(2);
+  const out = new Float64Array(3);
   const blade = craft.blades.values.slice();
   blade[BLADE.EFFECT] = effect;
   blade[BLADE.SPEED] = 1;
@@ -88,7 +88,7 @@ describe('the race', () => {
 describe('the rudder in it', () => {
   function side(u: number, rps: number, delta: number): number {
     const force = new Float64Array(3);
-    const at = new Float64Array(2);
+    const at = new Float64Array(3);
     const { values } = craft.blades;
     raceAtBlade(at, values, 0, flowRow(u, rps), 0, propeller, 0, bladeFlow(u));
     addBlade(force, bladeFlow(u, delta), values, 0, at);

@@ -13,11 +13,12 @@ export function signedRoot(q: number): number {
  *   V∞|V∞| = Va|Va| + 2T/(ρA),   V(s) = Va + (V∞ − Va)·g(s),   g = ½(1 + s/√(1 + s²)), s = distance/R
  *
  * contracted by continuity (V_disc R² = V(s) R_s²), covering 2R_s of the span. A rudder takes up only
- * part of the race's extra dynamic pressure (effect ≈ 0.4–0.5 of it). With the propeller going astern
+ * part of the race's extra dynamic pressure (effect ≈ 0.4–0.5 of it; less beside the axis). With the propeller going astern
  * the blade stands in the inflow, where g is small: almost no race.
  *
  * @param w working row: AXIAL, DENSITY of the blade
- * @param out effective speed of the blade through the race, m/s, at [0]; share of the span inside it at [1]
+ * @param out effective speed of the blade through the race, m/s, at [0]; share of the span inside it at [1]; how much
+ * of the pressure there is the race's, 0 to 1, at [2]
  */
 export function raceAtBlade(
   out: Float64Array,
@@ -35,6 +36,7 @@ export function raceAtBlade(
   if (driven === 0) {
     out[0] = bladeSpeed;
     out[1] = 0;
+    out[2] = 0;
     return;
   }
   const va = flows[flow + FLOW.INFLOW]!;
@@ -48,6 +50,9 @@ export function raceAtBlade(
   const cover = (2 * radius) / b[at + BLADE.SPAN]!;
   const full = bladeSpeed + growth * gained;
   const free = bladeSpeed * Math.abs(bladeSpeed);
-  out[0] = signedRoot(free + b[at + BLADE.EFFECT]! * (full * Math.abs(full) - free));
+  const extra = b[at + BLADE.EFFECT]! * (full * Math.abs(full) - free);
+  const whole = Math.abs(free) + Math.abs(extra);
+  out[0] = signedRoot(free + extra);
   out[1] = cover < 1 ? cover : 1;
+  out[2] = whole > 0 ? Math.abs(extra) / whole : 0;
 }

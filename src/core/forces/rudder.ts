@@ -15,7 +15,7 @@ export function setAxialFlow(w: Float64Array, b: Float64Array, at: number): void
  * once for the share of span in the race and once for the rest. So incidence is δ + atan2(v, u) all
  * the way round. On the hull: X (1 − t_R), Y (1 + a_H), N = x_R Y + a_H x_H Y.
  *
- * @param race speed through the race and share of span inside it (see raceAtBlade)
+ * @param race speed through the race, share of span inside it, how much of the flow it is (see raceAtBlade)
  * @param w working row: AXIAL, SWAY, SIN, COS, DENSITY
  */
 export function addBlade(
@@ -29,12 +29,16 @@ export function addBlade(
   const sinDelta = w[WORK.SIN]!;
   const cosDelta = w[WORK.COS]!;
   const along = w[WORK.AXIAL]!;
-  // The wake slows the flow along the hull, not across it.
-  const across = sway * b[at + BLADE.STRAIGHTENING]!;
+  // The wake slows the flow along the hull, not across it. What straightens it lies ahead along the hull: the more the flow comes
+  // across, the less of it does.
+  const ahead = along > 0 ? along * along : 0;
+  const straight = ahead > 0 ? ahead / (ahead + sway * sway) : 0;
+  const across = sway * (1 - (1 - b[at + BLADE.STRAIGHTENING]!) * straight);
   const cover = race[1]!;
   let chord = 0;
   let normal = 0;
   if (cover < 1) {
+    w[WORK.RACED] = 0;
     w[WORK.ALONG] = along * cosDelta - across * sinDelta;
     w[WORK.ACROSS] = along * sinDelta + across * cosDelta;
     foilForce(w, b, at);
@@ -43,13 +47,18 @@ export function addBlade(
   }
   if (cover > 0) {
     const fast = race[0]!;
+    w[WORK.RACED] = race[2]!;
     w[WORK.ALONG] = fast * cosDelta - across * sinDelta;
     w[WORK.ACROSS] = fast * sinDelta + across * cosDelta;
-    foilForce(w, b, at + BLADE.IN_RACE);
+    foilForce(w, b, at);
+    w[WORK.RACED] = 0;
     chord += cover * w[WORK.CHORD]!;
     normal += cover * w[WORK.NORMAL]!;
   }
-  const density = w[WORK.DENSITY]!;
+  // Going astern a blade hung on a keel is the keel's leading edge, which turns the flow by little (thin aerofoil theory).
+  const astern = along < 0 ? along * along : 0;
+  const left = astern > 0 ? 1 - ((1 - b[at + BLADE.ASTERN]!) * astern) / (astern + sway * sway) : 1;
+  const density = w[WORK.DENSITY]! * left;
   const fx = density * (chord * cosDelta + normal * sinDelta) * b[at + BLADE.DRAG_KEPT]!;
   const own = density * (normal * cosDelta - chord * sinDelta);
   force[0]! += fx;

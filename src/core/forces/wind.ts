@@ -1,15 +1,5 @@
 import { WINDAGE } from '../boat';
-import { power } from '../math';
 import { WORK } from './foil';
-
-/** Height at which wind is given, m, and the exponent of its profile over water and sheltered land. */
-export const WIND_REFERENCE_HEIGHT_M = 10;
-export const WIND_PROFILE_EXPONENT = 0.11;
-
-/** Wind at a height as a share of wind at 10 m: (h/10)^0.11, heights held to 0.5 m and above. */
-export function windShareAt(height: number): number {
-  return power(Math.max(0.5, height) / WIND_REFERENCE_HEIGHT_M, WIND_PROFILE_EXPONENT);
-}
 
 /**
  * Wind force on hull and top-hamper, with (a, b) the boat's velocity through the air in body axes:

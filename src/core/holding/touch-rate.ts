@@ -11,6 +11,19 @@ const CLOSING_HAND = 1.2;
 const SPEED_HAND = 0.1;
 
 /**
+ * A knock is over in a few tenths of a second, and where the boat goes from there hangs on how well it is followed: at such a normal
+ * speed and above, the step is cut so much finer than for lying against something.
+ */
+const KNOCK_MPS = 0.1;
+const KNOCK_FINER = 12;
+
+/** @param normalSpeed what a touch closes or parts at, or what its spring can yet give back: frequency times depth, m/s */
+function finer(normalSpeed: number): number {
+  const share = normalSpeed / KNOCK_MPS;
+  return share < 1 ? 1 + (KNOCK_FINER - 1) * share * share : KNOCK_FINER;
+}
+
+/**
  * Works out how fast the touches of the coming step can act, so that the step can be cut to follow them:
  * springs, √(Σ k(1 + χv)/m), and losses, Σ F χ/m, of all pairs that can press within the step, as deep as
  * they may come. A touch at speed on a lossy hull acts far faster than its spring does.
@@ -28,6 +41,7 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
   let loss = 0;
   let firmest = 0;
   let hulls = 0;
+  let knock = 0;
   let closingMost = 0;
   let depthMost = 0;
   let stiffest = 0;
@@ -40,6 +54,7 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     const e = s.pairElement[k]!;
     if (e < touch.hullCount) {
       hulls += 1;
+      knock = Math.max(knock, Math.abs(s.pairApproach[k]!));
       closingMost = Math.max(closingMost, closing);
       depthMost = Math.max(depthMost, s.pairDepth[k]!);
       const other = shore.stiffness[s.pairObstacle[k]!]!;
@@ -50,13 +65,16 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     const length = touch.fenderLength[e]!;
     const pressure = touch.fenderPressure[e]!;
     const chi = touch.loss[e]!;
-    firmest = Math.max(firmest, touch.fenderFrequency);
+    const back = touch.fenderFrequency * Math.max(0, s.pairDepth[k]!);
+    const knocks = finer(Math.max(Math.abs(s.pairApproach[k]!), back));
+    firmest = Math.max(firmest, touch.fenderFrequency * knocks);
     spring += fenderStiffness(depth, diameter, length, pressure) * (1 + chi * closing);
     loss += fenderForce(depth, diameter, length, pressure) * (chi + friction * rubbing);
   }
   if (hulls > 0) {
     const chi = touch.loss[0]!;
-    firmest = Math.max(firmest, Math.sqrt(stiffest * lightness));
+    const firm = Math.sqrt(stiffest * lightness);
+    firmest = Math.max(firmest, firm * finer(Math.max(knock, firm * depthMost)));
     const frequency = Math.sqrt(hulls * stiffest * lightness);
     // No deeper than the springs, or their loss, would stop the boat's lightest part.
     const lossy = chi > 0 ? Math.sqrt((2 * closingMost) / chi) : Infinity;

@@ -28,3 +28,5 @@ export const LIES_ALONGSIDE_MPS = 0.1;
 export const HELM_MAY_LEAVE_MPS = 0.15;
 /** A manoeuvre that comes to lie somewhere is done at 0.6 kn: a line reaches, and the boat is no longer going anywhere. */
 export const ARRIVED_MPS = 0.309;
+/** How late a person shifts the gear, having seen the boat move: the middle of a person's lateness with an order, s. */
+export const SHIFTS_LATE_S = 0.9;

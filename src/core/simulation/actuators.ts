@@ -1,6 +1,6 @@
 import { zeroThrustAdvance, type Craft, type DriveSpec, type ThrusterSpec } from '../boat';
 import { FLOW, FLOW_COLUMNS } from '../forces';
-import { exp, sineCosine, TURN, TURN_COLUMNS } from '../math';
+import { exp, log, sineCosine, TURN, TURN_COLUMNS } from '../math';
 import type { EngineState, Gear, SimState, ThrusterState } from './state';
 
 /** Lever moved to a gear, throttle 0…1 apart from it. */
@@ -42,7 +42,36 @@ export function orderThruster(thruster: ThrusterState, spec: ThrusterSpec, power
   thruster.ordered = spec.control === 'on-off' ? switched : held;
 }
 
-/** Seconds until an actuator does something sudden: a clutch takes hold, a wheel arrives, a thruster may turn. */
+/** A thruster that has cut out comes back when it has cooled to this. */
+const COOL_AGAIN = 0.6;
+/** One that turns with less of its power than this has stopped. */
+const STILL = 0.02;
+/** A sudden thing nearer than this has come, s. */
+const COME_S = 1e-9;
+
+/** Seconds until a thruster does something sudden by itself: may turn the other way, has run down, is hot or cool enough. */
+function timeToThrusterEvent(thruster: ThrusterState, spec: ThrusterSpec): number {
+  const wait = reverseWait(thruster, spec);
+  let least = wait > 0 ? wait : Infinity;
+  const size = Math.abs(thruster.power);
+  const target = wait > 0 || thruster.cut ? 0 : Math.abs(thruster.ordered);
+  if (target === 0 && size > STILL && spec.response > 0) {
+    const down = spec.response * log(size / STILL);
+    if (down > COME_S && down < least) least = down;
+  }
+  if (spec.heatTime === Infinity) return least;
+  // No sooner than this: it warms by the square of its power.
+  const most = Math.max(size, target);
+  const hot = most > 0 ? ((1 - thruster.heat) * spec.heatTime) / (most * most) : Infinity;
+  if (!thruster.cut && hot > COME_S && hot < least) least = hot;
+  if (thruster.cut && size === 0 && thruster.heat > COOL_AGAIN) {
+    const cool = spec.coolTime * log(thruster.heat / COOL_AGAIN);
+    if (cool > COME_S && cool < least) least = cool;
+  }
+  return least;
+}
+
+/** Seconds until an actuator does something sudden: a clutch takes hold, a wheel arrives, a thruster turns, stops or cuts out. */
 export function timeToActuatorEvent(state: SimState, craft: Craft): number {
   let least = Infinity;
   const { rate } = craft.spec.steering;
@@ -55,9 +84,8 @@ export function timeToActuatorEvent(state: SimState, craft: Craft): number {
     if (engagesIn < least) least = engagesIn;
   }
   for (let i = 0; i < state.thrusters.length; i++) {
-    const thruster = state.thrusters[i]!;
-    const wait = reverseWait(thruster, craft.spec.thrusters[i]!);
-    if (wait > 0 && wait < least) least = wait;
+    const next = timeToThrusterEvent(state.thrusters[i]!, craft.spec.thrusters[i]!);
+    if (next < least) least = next;
   }
   return least;
 }
@@ -146,9 +174,13 @@ function reverseWait(thruster: ThrusterState, spec: ThrusterSpec): number {
   return Math.max(0, spec.reverseDelay - thruster.sinceRun);
 }
 
-/** A thruster that has cut out comes back when it has cooled to this. */
-const COOL_AGAIN = 0.6;
-const STILL = 0.02;
+/** Seconds of full power that a run-up or run-down warms like: the integral of the power's square. */
+function warmth(target: number, gap: number, left: number, dt: number, response: number): number {
+  return (
+    target * target * dt +
+    response * gap * (2 * target * (1 - left) + (gap / 2) * (1 - left * left))
+  );
+}
 
 function advanceThruster(
   stages: ActuatorStages,
@@ -173,16 +205,18 @@ function advanceThruster(
   if (target === 0 && Math.abs(thruster.power) < 1e-6) thruster.power = 0;
   stages.power[3 * i + 2] = thruster.power;
   if (bends(stages.power, 3 * i, BEND_SHARE)) stages.straight = false;
-  if (Math.abs(before) > STILL) {
+  if (Math.abs(before) > STILL * (1 + COME_S)) {
     thruster.lastWay = before > 0 ? 1 : -1;
     thruster.sinceRun = 0;
   } else thruster.sinceRun += dt;
-  const warming = spec.heatTime === Infinity ? 0 : (before * before) / spec.heatTime;
-  const cooling = before === 0 || warming === 0 ? thruster.heat / spec.coolTime : 0;
-  thruster.heat = Math.max(0, Math.min(1, thruster.heat + dt * (warming - cooling)));
+  if (before === 0 && target === 0) thruster.heat *= exp(-dt / spec.coolTime);
+  else if (spec.heatTime < Infinity)
+    thruster.heat += warmth(target, gap, half * half, dt, spec.response) / spec.heatTime;
   if (thruster.heat < 1e-9) thruster.heat = 0;
-  if (thruster.heat >= 1) thruster.cut = true;
-  else if (thruster.heat <= COOL_AGAIN) thruster.cut = false;
+  if (thruster.heat >= 1 - COME_S) {
+    thruster.heat = 1;
+    thruster.cut = true;
+  } else if (thruster.heat <= COOL_AGAIN + COME_S) thruster.cut = false;
 }
 
 function advanceChannel(stages: ActuatorStages, state: SimState, c: number, rate: number): void {

@@ -1,6 +1,6 @@
 import { gustSeries, type Gusts, type GustSeries, type Windbreak } from '../air';
-import type { Craft } from '../boat';
-import { GAPS, windShareAt } from '../forces';
+import { windShareAt, type Craft } from '../boat';
+import { GAPS } from '../forces';
 import type { Obstacle } from '../holding';
 import { cos, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';

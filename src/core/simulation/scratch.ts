@@ -127,7 +127,7 @@ export function makeScratch(world: World): Scratch {
     turn: new Float64Array(TURN_COLUMNS),
     current: new Float64Array(CURRENT_COLUMNS),
     work: new Float64Array(WORK_COLUMNS),
-    race: new Float64Array(2),
+    race: new Float64Array(3),
     flows: new Float64Array(FLOW_COLUMNS * craft.drives.count),
     currentU: new Float64Array(STRIP_COUNT),
     currentV: new Float64Array(STRIP_COUNT),

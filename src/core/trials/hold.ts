@@ -101,6 +101,8 @@ export function springHolds(craft: Craft, wind: number, by: OnSpring): boolean {
 export const STIFFNESS_PER_KG = 12;
 export const DAMPING_PER_KG = 0.08;
 const WHEELS = [0, 0.3, 0.7, 1];
+/** How far abaft its cleat a spring may be led, lengths: short ones hold in, long ones hold back. */
+const LEADS = [0.1, 0.17, 0.25];
 const SPRING_S = 90;
 
 /** A hand on the joystick looks up twice a second, and twists against what the boat is off and still turning. */
@@ -142,7 +144,6 @@ export function holdsHer(craft: Craft): HoldsHer {
   const seconds = heldFor(craft);
   const { mass } = craft.spec.hull;
   const rig = {
-    led: 0.25,
     stiffness: STIFFNESS_PER_KG * mass,
     damping: DAMPING_PER_KG * mass,
     seconds: SPRING_S,
@@ -153,7 +154,11 @@ export function holdsHer(craft: Craft): HoldsHer {
       : null,
     seconds,
     spring: hasDrive(craft)
-      ? firstFailing((wind) => WHEELS.some((wheel) => springHolds(craft, wind, { ...rig, wheel })))
+      ? firstFailing((wind) =>
+          LEADS.some((led) =>
+            WHEELS.some((wheel) => springHolds(craft, wind, { ...rig, led, wheel })),
+          ),
+        )
       : null,
     springSeconds: SPRING_S,
   };

@@ -2,6 +2,7 @@ import type { Craft } from '../boat';
 import { atan2, bisect } from '../math';
 import { Lane, shiftingWay } from './lane';
 import { steeringRate } from './way';
+import { SHIFTS_LATE_S } from '../policy';
 import { burst, firmThrottle, HALF, OpenWater } from './open-water';
 import type { Gear } from '../simulation';
 
@@ -70,8 +71,12 @@ export interface Kick {
   readonly pivot: number;
 }
 
-/** Ahead from rest with the wheel hard over, for so long after the clutch has taken hold. */
-export function kickAhead(craft: Craft, seconds = burst(craft, 3), throttle = HALF): Kick {
+/** Ahead from rest with the wheel hard over, for so long after the clutch has taken hold: half throttle, or firm where that is less. */
+export function kickAhead(
+  craft: Craft,
+  seconds = burst(craft, 3),
+  throttle = Math.min(HALF, firmThrottle(craft)),
+): Kick {
   const water = OpenWater.of(craft);
   water.wheelSet(1);
   water.engine(1, throttle);
@@ -121,6 +126,12 @@ export function backAndFill(craft: Craft, side: 1 | -1, most = 24): BackAndFill 
       return goes() || now();
     };
     water.until(past, 40);
+    // Seen to be moving, the boat is shifted as late as a person is.
+    const seen = water.time;
+    water.until(() => {
+      room.add(water.x, water.y, water.heading);
+      return goes() || water.time - seen >= SHIFTS_LATE_S;
+    }, 5);
     bursts += 1;
     ahead = !ahead;
   }

@@ -2,7 +2,7 @@ import { bisect } from '../math';
 import type { Craft } from '../boat';
 import { MPS_PER_KNOT } from '../units';
 import { burst, firmThrottle, OpenWater } from './open-water';
-import type { Gear } from '../simulation';
+import { R, type Gear } from '../simulation';
 
 const LONGEST_S = 7200;
 
@@ -81,12 +81,12 @@ export function propWalk(
 }
 
 /**
- * Sternway at which full wheel holds the boat against the walk, going astern from rest at half of a firm throttle: the
- * speed from which on its turning lessens within a second of the wheel being there; null if it never does.
+ * Sternway at which full wheel holds the boat against the walk, going astern from rest at a firm throttle: the
+ * speed from which on it does not begin to turn that way within a second, wheel over; null if it never does.
  */
 export function asternSteeringSpeed(craft: Craft): number | null {
   const water = OpenWater.of(craft);
-  water.engine(-1, 0.5 * firmThrottle(craft));
+  water.engine(-1, firmThrottle(craft));
   water.until(() => Math.abs(water.heading) > 0.005, 60);
   const walks = Math.sign(water.heading);
   if (Math.abs(water.heading) < 0.005) return 0;
@@ -95,11 +95,11 @@ export function asternSteeringSpeed(craft: Craft): number | null {
     if (water.time < next) return false;
     next = water.time + 0.5;
     const tried = water.fork();
+    tried.state.motion[R] = 0;
     // Astern the wheel to starboard takes the stern to starboard, so the bow goes to port.
     tried.wheelSet(walks);
-    const before = tried.rate;
     tried.run(1);
-    return (tried.rate - before) * walks < 0;
+    return tried.rate * walks < 0;
   }, 120);
   return held ? -water.ahead : null;
 }

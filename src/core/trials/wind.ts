@@ -103,7 +103,7 @@ export function holdsBow(craft: Craft): HoldsBow {
 }
 
 export interface ThrusterAt {
-  /** Headway, m/s, rate of turn reached in eight seconds (forty for a ship), rad/s, and its share of that from rest. */
+  /** Headway, m/s, rate of turn reached in six seconds (forty for a ship), rad/s, and its share of that from rest. */
   readonly speed: number;
   readonly rate: number;
   readonly share: number;
@@ -115,7 +115,7 @@ export function thrusterAgainstSpeed(
   which: number,
   speeds: readonly number[] = [0, 1, 2, 3, 4, 5].map((kn) => kn * MPS_PER_KNOT),
 ): ThrusterAt[] {
-  const reach = craft.spec.hull.length > 40 ? 40 : 8;
+  const reach = craft.spec.hull.length > 40 ? 40 : 6;
   const rates = speeds.map((speed) => {
     const water = OpenWater.of(craft, { speed });
     water.thruster(which, 1);

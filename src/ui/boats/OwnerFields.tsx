@@ -79,6 +79,9 @@ export function OwnerFields() {
                 <Pick name="hand" label="Hand" options={HANDS} />
               </span>
             </Line>
+            {engines === '1' && (
+              <Amount name="offset" label="Screw to starboard of the middle" unit={unit} />
+            )}
             <Amount name="idle" label="Speed in gear at idle, if known" unit={speed} optional />
           </>
         )}

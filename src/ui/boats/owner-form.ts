@@ -25,6 +25,7 @@ export interface OwnerForm {
   freeboard: number;
   superstructure: number;
   mast: number;
+  offset: number;
   bow: number;
   stern: number;
   joystick: boolean;
@@ -50,6 +51,7 @@ export const FIRST_OWNER: Owner = {
   superstructure_m: 0.4,
   mast_m: 14,
   idleSpeed_mps: null,
+  screwOffset_m: 0,
   bowThruster_kW: 0,
   sternThruster_kW: 0,
   joystick: false,
@@ -82,6 +84,7 @@ export function ownerToForm(
     freeboard: length(owner.freeboard_m),
     superstructure: length(owner.superstructure_m),
     mast: length(owner.mast_m),
+    offset: length(owner.screwOffset_m),
     bow: owner.bowThruster_kW,
     stern: owner.sternThruster_kW,
     joystick: owner.joystick,
@@ -112,6 +115,7 @@ export function ownerFromForm(form: OwnerForm, units: Units): Result<Owner> {
     superstructure_m: length(form.superstructure),
     mast_m: length(form.mast),
     idleSpeed_mps: orNull(form.idle, (v) => tidy(speedFrom(v, units.speed), 4)),
+    screwOffset_m: Number(form.engines) === 1 ? length(form.offset) : 0,
     bowThruster_kW: form.bow,
     sternThruster_kW: form.stern,
     joystick: form.joystick,
@@ -129,6 +133,7 @@ const FIELD_OF: Readonly<Record<string, keyof OwnerForm>> = {
   superstructure_m: 'superstructure',
   mast_m: 'mast',
   idleSpeed_mps: 'idle',
+  screwOffset_m: 'offset',
   bowThruster_kW: 'bow',
   sternThruster_kW: 'stern',
 };

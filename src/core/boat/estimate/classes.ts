@@ -16,14 +16,18 @@ export interface ClassDefaults {
   readonly waterline: Curve;
   readonly depth: Curve;
   readonly crossFlow: number;
+  /** How much more of it the leading end has, in oblique flow. */
+  readonly crossFlowLead: number;
   readonly formFactor: number;
   readonly quadratic: number;
   readonly sextic: number;
   readonly astern: number;
   readonly yawRadius: number;
+  /** Centre of gravity forward of midships, share of the length. */
+  readonly gravityX: number;
   readonly munk: number;
-  /** Lift area over π T²; its arm and spread over waterline length. */
-  readonly lift: number;
+  /** Lift area over π T²; null for full forms, by block and breadth (Clarke et al. 1983). Its arm and spread over waterline length. */
+  readonly lift: number | null;
   readonly liftArm: number;
   readonly liftSpread: number;
   readonly oblique: number;
@@ -36,6 +40,10 @@ export interface ClassDefaults {
   readonly shaftX: number;
   readonly wake: number;
   readonly deduction: number;
+  /** Share of thrust astern lost to the hull that the race is thrown against. */
+  readonly asternLoss: number;
+  /** Walk over that of a steep shaft under a fine stern: less where the shaft lies level under a full one. */
+  readonly walk: number;
   /** Static thrust, N per W at the shaft; share of disc theory that is. */
   readonly thrustPerWatt: number;
   readonly discShare: number;
@@ -108,13 +116,15 @@ const WIDE_WATERLINE: Curve = [
   [0.45, 0.18],
   [0.5, 0],
 ];
-const WIDE_DEPTH: Curve = [
-  [-0.5, 0.8],
-  [-0.25, 0.95],
-  [0, 1],
-  [0.25, 0.9],
-  [0.4, 0.6],
-  [0.5, 0.15],
+/** A planing hull at rest: transom immersed, forefoot shallow. */
+const PLANING_DEPTH: Curve = [
+  [-0.5, 0.95],
+  [-0.25, 1],
+  [0, 0.95],
+  [0.2, 0.78],
+  [0.35, 0.5],
+  [0.45, 0.2],
+  [0.5, 0.05],
 ];
 const SLAB_OUTLINE: Curve = [
   [-0.5, 0.5],
@@ -171,25 +181,29 @@ const SAILING: ClassDefaults = {
   deck: FINE_DECK,
   waterline: FINE_WATERLINE,
   depth: FINE_DEPTH,
-  crossFlow: 0.65,
+  crossFlow: 0.66,
+  crossFlowLead: 0.7,
   formFactor: 0.35,
   quadratic: 0.01,
   sextic: 3,
   astern: 1.4,
-  yawRadius: 0.245,
-  munk: 0.85,
-  lift: 1,
-  liftArm: -0.2,
-  liftSpread: 0.2,
-  oblique: 0.1,
-  rudder: 0.036,
+  gravityX: -0.01,
+  yawRadius: 0.24,
+  munk: 0.52,
+  lift: 0.5,
+  liftArm: -0.15,
+  liftSpread: 0.5,
+  oblique: 0.45,
+  rudder: 0.034,
   rudderX: -0.42,
   lock: 35,
-  straightening: 1,
+  straightening: 0.87,
   hullShare: 0,
-  shaftX: -0.3,
+  shaftX: -0.34,
   wake: 0.1,
   deduction: 0.08,
+  asternLoss: 0.15,
+  walk: 1,
   thrustPerWatt: 0.135,
   discShare: 0.55,
   pitch: 0.65,
@@ -201,11 +215,11 @@ const SAILING: ClassDefaults = {
   tillerRate: 50,
   houseLength: 0.45,
   houseX: 0.03,
-  topsidesX: 0.02,
+  topsidesX: 0.07,
   frontDrag: 0.65,
   sternDrag: 0.7,
   sideDrag: 1,
-  centreShift: 0.1,
+  centreShift: 0.2,
 };
 
 const MOTOR_YACHT: ClassDefaults = {
@@ -215,21 +229,23 @@ const MOTOR_YACHT: ClassDefaults = {
   block: 0.42,
   deck: WIDE_DECK,
   waterline: WIDE_WATERLINE,
-  depth: WIDE_DEPTH,
-  crossFlow: 0.95,
+  depth: PLANING_DEPTH,
+  crossFlow: 1.05,
   formFactor: 0.4,
   quadratic: 0.03,
   sextic: 3,
   astern: 1.6,
-  yawRadius: 0.26,
-  munk: 0.9,
-  lift: 1.4,
-  liftArm: -0.25,
-  liftSpread: 0.25,
-  rudder: 0.013,
+  gravityX: -0.04,
+  yawRadius: 0.24,
+  munk: 0.95,
+  lift: 1.65,
+  liftArm: -0.19,
+  liftSpread: 0.16,
+  rudder: 0.0155,
   rudderX: -0.45,
   shaftX: -0.37,
   wake: 0.06,
+  asternLoss: 0,
   thrustPerWatt: 0.085,
   discShare: 0.62,
   pitch: 0.95,
@@ -239,11 +255,16 @@ const MOTOR_YACHT: ClassDefaults = {
   wheelRate: 9,
   tillerRate: 30,
   houseLength: 0.62,
-  houseX: -0.02,
-  topsidesX: 0.03,
+  houseX: 0.07,
+  topsidesX: 0.09,
   frontDrag: 0.6,
   sternDrag: 0.75,
   sideDrag: 0.9,
+  centreShift: 0.2,
+  crossFlowLead: 0.5,
+  oblique: 0.3,
+  straightening: 0.95,
+  walk: 0.8,
 };
 
 /** Full forms: Clarke et al. 1983 read as a lift area, arm and spread (docs/physics.md). */
@@ -262,7 +283,7 @@ const SLAB: ClassDefaults = {
   astern: 1.3,
   yawRadius: 0.27,
   munk: 1,
-  lift: 2.1,
+  lift: null,
   liftArm: -0.17,
   liftSpread: 0.28,
   oblique: 0.12,
@@ -274,6 +295,7 @@ const SLAB: ClassDefaults = {
   shaftX: -0.455,
   wake: 0.25,
   deduction: 0.15,
+  asternLoss: 0.4,
   thrustPerWatt: 0.15,
   discShare: 0.65,
   pitch: 0.7,
@@ -286,7 +308,9 @@ const SLAB: ClassDefaults = {
   frontDrag: 0.85,
   sternDrag: 0.85,
   sideDrag: 1.1,
-  centreShift: 0.12,
+  centreShift: 0.18,
+  crossFlowLead: 0.3,
+  walk: 0.75,
 };
 
 const SHIP: ClassDefaults = {
@@ -302,7 +326,7 @@ const SHIP: ClassDefaults = {
   sextic: 1,
   oblique: 0.02,
   yawRadius: 0.25,
-  lift: 1.8,
+  lift: null,
   liftSpread: 0.26,
   rudder: 0.018,
   rudderX: -0.48,
@@ -353,7 +377,7 @@ export const CLASS_DEFAULTS: Readonly<Record<BoatClass, ClassDefaults>> = {
     shaftX: -0.33,
     houseLength: 0.55,
     houseX: 0,
-    centreShift: 0.08,
+    centreShift: 0.15,
   },
   'motor yacht': MOTOR_YACHT,
   'displacement motor boat': {
@@ -362,25 +386,35 @@ export const CLASS_DEFAULTS: Readonly<Record<BoatClass, ClassDefaults>> = {
     waterlineBeam: 0.92,
     block: 0.48,
     deck: WIDE_DECK,
-    crossFlow: 0.75,
+    crossFlow: 0.73,
     quadratic: 0.015,
     astern: 1.4,
-    rudder: 0.035,
+    rudder: 0.025,
     rudderX: -0.455,
-    straightening: 0.85,
+    straightening: 0.83,
     hullShare: 0.1,
     shaftX: -0.4,
     wake: 0.18,
     deduction: 0.12,
+    asternLoss: 0.15,
     pitch: 0.75,
     idle: 1.45,
     wheelRate: 10,
     houseLength: 0.5,
-    houseX: 0.02,
-    topsidesX: 0.04,
+    houseX: 0.09,
+    topsidesX: 0.1,
     frontDrag: 0.65,
     sternDrag: 0.75,
     sideDrag: 0.95,
+    crossFlowLead: 0.68,
+    munk: 0.95,
+    lift: 1.75,
+    liftArm: -0.1,
+    liftSpread: 0.055,
+    oblique: 0.35,
+    centreShift: 0.2,
+    yawRadius: 0.25,
+    walk: 0.75,
   },
   'open boat': {
     ...MOTOR_YACHT,
@@ -392,13 +426,13 @@ export const CLASS_DEFAULTS: Readonly<Record<BoatClass, ClassDefaults>> = {
     pause: 1,
     wheelRate: 14,
     tillerRate: 60,
-    munk: 0.85,
+    munk: 0.7,
     liftArm: -0.15,
     rudder: 0.03,
     houseLength: 0.3,
     houseX: 0.02,
     topsidesX: 0.03,
-    centreShift: 0.14,
+    centreShift: 0.2,
     frontDrag: 0.65,
     sternDrag: 0.7,
   },

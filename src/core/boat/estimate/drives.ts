@@ -1,5 +1,5 @@
 import { frictionCoefficient, HUMP_FROUDE } from '../hull-rows';
-import { zeroThrustAdvance } from '../drive-rows';
+import { raceLeftAside, zeroThrustAdvance } from '../drive-rows';
 import { cubeRoot } from '../../math';
 import { SEA_WATER_KGPM3, GRAVITY_MPS2, WATER_VISCOSITY_M2PS } from '../../units';
 import type { DriveSpec, FoilSpec, RudderSpec, ThrusterSpec } from '../spec';
@@ -24,7 +24,8 @@ export const BLADES: Readonly<
 
 /** Places athwart, port to starboard. */
 function spreadAthwart(owner: OwnerFigures, hull: HullEstimate, kind: Propulsor): number[] {
-  const { engines, beam } = owner;
+  const { engines, beam, screwOffset } = owner;
+  if (engines === 1) return [screwOffset];
   if (hull.demihullOffset > 0 && engines === 2) return [-hull.demihullOffset, hull.demihullOffset];
   const [share, most] = kind.apart;
   const apart = Math.min(most, share * beam);
@@ -149,9 +150,12 @@ export function estimateDrives(
   const drag = straightResistance(owner, hull, fins, speed) / engines;
   const idle = Math.min(0.6 * bollardRps, revolutionsFor(propeller, wake, deduction, drag, speed));
   const kind = BLADES[owner.blades];
-  const astern = Math.min(kind.astern, propulsor.astern);
+  // On a shaft the race astern is thrown against the hull before it.
+  const met = propulsor.leg ? 1 : 1 - c.asternLoss;
+  const astern = Math.min(kind.astern, propulsor.astern) * met;
   const [walkAstern, walkAhead] = propulsor.walk;
-  const inAperture = owner.keel === 'long' ? propulsor.inAperture : undefined;
+  const closeUnder = owner.keel === 'long' || owner.keel === 'skeg';
+  const inAperture = closeUnder ? propulsor.inAperture : undefined;
   const places = spreadAthwart(owner, hull, propulsor);
   const x = propulsor.x({ ...owner, shaftX: c.shaftX });
   const shape = propulsor.leg ? legBehind(diameter) : null;
@@ -173,7 +177,7 @@ export function estimateDrives(
       asternEfficiency: astern,
       wakeFraction: wake,
       thrustDeduction: deduction,
-      walkAstern: inAperture ?? walkAstern,
+      walkAstern: (inAperture ?? walkAstern) * c.walk,
       walkAhead,
       idleRps: idle,
       fullRps: 1.1 * bollardRps,
@@ -194,6 +198,32 @@ function engineName(i: number, count: number): string {
   return ['port outer', 'port inner', 'starboard inner', 'starboard outer'][i]!;
 }
 
+/** A race of which less than this comes to a rudder is not said to reach it. */
+const REACHES = 0.02;
+
+/** The fixed screw whose race comes to a rudder at x and `aside` most, by its place among the drives; null if none does. */
+function nearestRace(drives: readonly DriveSpec[], x: number, aside: number): number | null {
+  let nearest: number | null = null;
+  let most = REACHES;
+  drives.forEach((drive, i) => {
+    if (drive.steering !== 'fixed') return;
+    const left = raceLeftAside(aside - drive.y, drive.diameter / 2, Math.abs(drive.x - x));
+    if (left > most) {
+      most = left;
+      nearest = i;
+    }
+  });
+  return nearest;
+}
+
+/**
+ * Share of a rudder's force left going astern: of a spade, whose sharp edge leads; behind a skeg; hung on a long keel, of which it is
+ * then the leading edge and turns the flow by hardly anything (thin aerofoil theory; judgement).
+ */
+const ASTERN_LEFT = { spade: 0.72, skeg: 0.75, long: 0.07 } as const;
+/** Share of the race's effect on a blade in an aperture, behind the sternpost. */
+const IN_APERTURE = 0.8;
+
 export function estimateRudders(
   owner: OwnerFigures,
   hull: HullEstimate,
@@ -201,6 +231,7 @@ export function estimateRudders(
 ): RudderSpec[] {
   const c = CLASS_DEFAULTS[owner.class];
   const { rudders: count, beam, length, draught } = owner;
+  const x = c.rudderX * length;
   if (count === 0) return [];
   const deep = owner.class === 'sailing yacht' ? 0.75 * draught : 0.85 * draught;
   const deepest = Math.max(
@@ -208,11 +239,12 @@ export function estimateRudders(
     owner.keel === 'long' || owner.keel === 'skeg' ? 0.8 * deep : deep * 0.9,
   );
   const total = c.rudder * hull.waterlineLength * draught;
-  const area = count === 1 ? total : owner.class === 'sailing yacht' ? 0.6 * total : total;
+  const area = count === 1 ? total : owner.class === 'sailing yacht' ? 0.52 * total : total;
   const span = Math.min(deepest, Math.sqrt(area * (owner.class === 'sailing yacht' ? 4.5 : 1.8)));
   const aspect = (span * span) / area;
-  const mirror = owner.class === 'sailing yacht' ? 1.7 : 1.4;
+  const mirror = owner.class === 'sailing yacht' ? 1.5 : 1.4;
   const twinShafts = drives.length === 2 && drives[0]!.steering === 'fixed';
+  const inRaceAt = (place: number) => nearestRace(drives, x, place);
   const y =
     count === 1
       ? 0
@@ -221,17 +253,15 @@ export function estimateRudders(
         : twinShafts
           ? drives[1]!.y
           : 0.27 * beam;
-  const x = c.rudderX * length;
   const far = owner.drive !== 'none' && propulsorOf(owner.drive).farAhead;
   // Behind a full stern the flow is slow, straightened and too troubled to stall by the lock.
   const behindHull = c.straightening <= 0.8;
   return Array.from({ length: count }, (_, i) => {
-    const own = count === 2 && twinShafts ? i : null;
-    const inRaceOf = count === 1 ? (drives.length === 1 ? 0 : null) : own;
+    const place = count === 1 ? 0 : i === 0 ? -y : y;
     return {
       name: count === 1 ? 'rudder' : i === 0 ? 'port rudder' : 'starboard rudder',
       x,
-      y: count === 1 ? 0 : i === 0 ? -y : y,
+      y: place,
       area,
       effectiveAspect: Math.max(0.5, mirror * aspect),
       stallAngle:
@@ -242,13 +272,19 @@ export function estimateRudders(
       speedShare: behindHull ? 1 - 0.85 * c.wake : 1 - 0.5 * c.wake,
       span,
       limit: c.lock * RAD,
-      inRaceOf,
-      raceEffect: far ? 0.3 : behindHull ? 0.4 : 0.45,
+      inRaceOf: inRaceAt(place),
+      raceEffect: (owner.keel === 'long' ? IN_APERTURE : 1) * (far ? 0.3 : behindHull ? 0.4 : 0.45),
       // A blade hung on a long keel or skeg feels the flow along it.
       straightening: owner.keel === 'long' ? 0.75 : c.straightening,
       hullShare: c.hullShare,
       hullShareX: -0.46 * length,
       dragDeduction: c.hullShare,
+      asternShare:
+        owner.keel === 'long'
+          ? ASTERN_LEFT.long
+          : owner.keel === 'skeg'
+            ? ASTERN_LEFT.skeg
+            : ASTERN_LEFT.spade,
     };
   });
 }
@@ -267,7 +303,7 @@ export function estimateThrusters(owner: OwnerFigures, hull: HullEstimate): Thru
         name,
         x,
         thrust: (ship ? 0.115 : THRUSTER_PER_WATT) * power * immersion,
-        jetSpeed: ship ? 8 : 5,
+        jetSpeed: ship ? 5.5 : 5,
         control: ship ? 'proportional' : 'on-off',
         response: ship ? 4 : 0.4,
         reverseDelay: ship ? 8 : 1,

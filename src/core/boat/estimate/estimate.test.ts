@@ -20,6 +20,7 @@ const owner: OwnerFigures = {
   superstructure: 1.4,
   mast: 0,
   idleSpeed: 2.8 * MPS_PER_KNOT,
+  screwOffset: 0,
   bowThruster: 0,
   sternThruster: 0,
   joystick: false,
@@ -54,6 +55,7 @@ describe('C4 added mass has the size of known bodies', () => {
       displacement: 312600 * 1025,
       power: 2e7,
       idleSpeed: null,
+      screwOffset: 0,
     }).hull;
     expect(Math.abs(ship.addedSway / 0.76 - 1)).toBeLessThan(0.3);
     expect(Math.abs(ship.addedYaw / 0.6 - 1)).toBeLessThan(0.3);

@@ -54,6 +54,8 @@ export interface OwnerFigures {
   readonly mast: number;
   /** Speed in gear at idle with every engine ahead, m/s; null to take the class's. */
   readonly idleSpeed: number | null;
+  /** How far to starboard of the middle a single screw stands, m. */
+  readonly screwOffset: number;
   /** Electrical power of tunnel thrusters, W; 0 for none. */
   readonly bowThruster: number;
   readonly sternThruster: number;

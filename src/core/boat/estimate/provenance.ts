@@ -28,7 +28,12 @@ function hullRows(owner: OwnerFigures): Row[] {
     owner.waterlineLength === null
       ? ['waterlineLength_m', 'class default', 0.04, 'share of the length']
       : ['waterlineLength_m', 'given', 0.03, BY_OWNER],
-    ['centreOfGravity_m', 'assumption', 0.03, 'a hundredth of the length abaft midships'],
+    [
+      'centreOfGravity_m',
+      'assumption',
+      0.03,
+      'usual place for the class: planing hulls have it well aft',
+    ],
     ['yawRadius_m', 'class default', 0.1, 'share of the length'],
     ['deck', 'class default', 0.05, 'class outline drawn to length and beam'],
     ['waterline', 'class default', 0.08, 'class outline drawn to waterline length and beam'],
@@ -37,6 +42,7 @@ function hullRows(owner: OwnerFigures): Row[] {
       ? ['demihullOffset_m', 'formula', 0.03, 'half the beam less half a hull']
       : ['demihullOffset_m', 'given', 0, 'one hull'],
     ['crossFlowDrag', 'class default', 0.25, 'Hooft 1994, Hoerner 1965, recalled'],
+    ['crossFlowLead', 'class default', 0.4, 'the leading end resists more: Hooft 1994, recalled'],
     ['obliqueDrag', 'class default', 0.5, 'what flow across takes off her way: judgement'],
     ['liftArea_m2', 'formula', 0.3, 'slender body; Clarke et al. 1983 for full forms'],
     ['liftArm_m', 'class default', 0.3, 'where slender-body lift acts, share of the waterline'],
@@ -48,7 +54,7 @@ function hullRows(owner: OwnerFigures): Row[] {
     ['asternFactor', 'class default', 0.15, 'stern first: 1.2 for fine ends to 1.8 for a transom'],
     ['addedSurge', 'formula', 0.3, 'Lamb spheroid by length and beam'],
     ['addedSway', 'formula', 0.25, 'slender body ½π T²·k, keel π/4 ρ c² b'],
-    ['addedYaw', 'class default', 0.25, 'six tenths of her own inertia: slender body'],
+    ['addedYaw', 'formula', 0.25, 'slender body ½π T² x² along it, and its keels'],
     ['munkFactor', 'class default', 0.2, 'decides how she lies when drifting: find it by trial'],
     ['touchStiffness_Npm', 'assumption', 0.5, 'grows with displacement^⅔'],
     ['touchLoss_spm', 'assumption', 0.5, 'loss after Hunt and Crossley 1975; not measured'],
@@ -83,7 +89,9 @@ function driveRows(owner: OwnerFigures): Row[] {
     ['power_kW', 'given', 0.03, BY_OWNER],
     ['blades', 'given', 0, BY_OWNER],
     ['x_m', 'class default', 0.04, 'usual place for the kind of drive'],
-    ['y_m', 'class default', 0.02, 'usual distance apart'],
+    owner.engines === 1
+      ? ['y_m', 'given', 0.01, BY_OWNER]
+      : ['y_m', 'class default', 0.02, 'usual distance apart'],
     ['diameter_m', 'formula', 0.15, 'disc theory for the thrust per kilowatt of such drives'],
     ['pitch_m', 'class default', 0.2, 'share of the diameter'],
     ['bollardThrust_kt', 'formula', 0.15, '0.42 of the pitch ratio'],
@@ -115,6 +123,7 @@ const RUDDER_ROWS: readonly Row[] = [
   ['hullShare', 'class default', 0.3, 'side force the blade raises on the hull before it'],
   ['hullShareX_m', 'assumption', 0.05, 'close before the blade'],
   ['dragDeduction', 'class default', 0.3, 'part of the blade’s drag the hull does not feel'],
+  ['asternShare', 'class default', 0.3, 'a keel close before the blade leaves little of it astern'],
   ...FOIL_ROWS,
 ];
 

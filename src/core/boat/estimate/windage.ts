@@ -1,16 +1,33 @@
 import type { FenderSpec, NamedPoint, WindageSpec } from '../spec';
+import { heightOfPressure, windShareAt } from '../wind-profile';
 import { CLASS_DEFAULTS } from './classes';
 import type { HalfOutline } from './hull';
 import type { OwnerFigures } from './owner';
 
-/** Bare mast, boom, furled sails and rigging: area per metre of mast, side on and end on. */
-const RIG_SIDE = 0.42;
-const RIG_FRONT = 0.25;
+/** A part that stands in the wind: its area seen from the side, m², height and place of its middle, m. */
+interface Part {
+  readonly area: number;
+  readonly height: number;
+  readonly x: number;
+}
 
-export function estimateWindage(owner: OwnerFigures): WindageSpec {
+/** Bare mast, boom with its sail furled on it, and rigging: area per metre of mast, side on and end on. */
+const RIG_SIDE = 0.39;
+const RIG_FRONT = 0.25;
+/** A headsail rolled up on its stay, as thick as this share of the mast's height, over so much of it. */
+const ROLLED_THICK = 0.013;
+const ROLLED_HEIGHT = 0.85;
+/** Where its middle stands: half-way from stem to mast, share of the length. */
+const ROLLED_X = 0.27;
+/** A sprayhood over the companionway: length and height over the house, shares of the length; place. */
+const HOOD = { long: 0.12, high: 0.03, x: -0.12 } as const;
+
+/** What of a boat stands in the wind. */
+function partsOf(owner: OwnerFigures): Part[] {
   const c = CLASS_DEFAULTS[owner.class];
-  const { length, beam, freeboard, superstructure, mast } = owner;
-  const parts = [
+  const { length, freeboard, superstructure, mast } = owner;
+  const sails = owner.class.startsWith('sailing') && mast > 0;
+  const parts: Part[] = [
     { area: 0.95 * length * freeboard, height: freeboard / 2, x: c.topsidesX * length },
     {
       area: 0.85 * c.houseLength * length * superstructure,
@@ -18,19 +35,49 @@ export function estimateWindage(owner: OwnerFigures): WindageSpec {
       x: c.houseX * length,
     },
     // The mast stands a little forward of midships.
-    { area: RIG_SIDE * mast, height: freeboard + 0.35 * mast, x: mast > 0 ? 0.07 * length : 0 },
+    { area: RIG_SIDE * mast, height: freeboard + 0.35 * mast, x: 0.07 * length },
   ];
+  if (!sails) return parts;
+  const hood = HOOD.high * length;
+  return [
+    ...parts,
+    {
+      area: ROLLED_THICK * mast * ROLLED_HEIGHT * mast,
+      height: freeboard + (ROLLED_HEIGHT / 2) * mast,
+      x: ROLLED_X * length,
+    },
+    {
+      area: HOOD.long * length * hood,
+      height: freeboard + superstructure + hood / 2,
+      x: HOOD.x * length,
+    },
+  ];
+}
+
+/** Pressure of the wind at a height over that at 10 m. */
+const pressureAt = (height: number) => {
+  const share = windShareAt(height);
+  return share * share;
+};
+
+/**
+ * Windage from what stands on such a boat. Areas count by the pressure at their height, which is what moves the centre up the rig
+ * and towards the rolled headsail; the height told is the one whose pressure the whole area has on the average.
+ */
+export function estimateWindage(owner: OwnerFigures): WindageSpec {
+  const c = CLASS_DEFAULTS[owner.class];
+  const { beam, freeboard, superstructure, mast } = owner;
+  const parts = partsOf(owner);
   const lateral = parts.reduce((sum, p) => sum + p.area, 0);
-  const mean = (pick: (p: (typeof parts)[number]) => number) =>
-    parts.reduce((sum, p) => sum + p.area * pick(p), 0) / lateral;
+  const pushed = parts.reduce((sum, p) => sum + p.area * pressureAt(p.height), 0);
   return {
     frontalArea: 0.8 * beam * freeboard + 0.75 * beam * superstructure + RIG_FRONT * mast,
     lateralArea: lateral,
     frontalDrag: c.frontDrag,
     sternDrag: c.sternDrag,
     sideDrag: c.sideDrag,
-    centreX: mean((p) => p.x),
-    centreHeight: mean((p) => p.height),
+    centreX: parts.reduce((sum, p) => sum + p.area * pressureAt(p.height) * p.x, 0) / pushed,
+    centreHeight: heightOfPressure(pushed / lateral),
     centreShift: c.centreShift,
   };
 }
