@@ -19,6 +19,7 @@ const plain = {
   mast_m: 0,
   idleSpeed_mps: null,
   bowThruster_kW: 0,
+  screwOffset_m: 0,
   sternThruster_kW: 0,
   joystick: false,
   hand: 'right',

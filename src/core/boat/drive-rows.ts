@@ -80,7 +80,7 @@ export function legRow(leg: FoilSpec, channel: number, strips: Strips): Float64A
 const RACE_STALL = 0.26;
 const LATEST_STALL = 0.7;
 /** No blade lifts more than this of the flow it stands in, race or not. */
-const MOST_LIFT = 1.3;
+const MOST_LIFT = 1.35;
 
 /** Angle at which a blade of a lift slope comes to the most lift, rad: k sin α cos α = most. */
 function fullLiftAngle(slope: number): number {

@@ -122,7 +122,7 @@ describe('what she can do', () => {
     }
   });
 
-  it('turns shorter the way her propeller helps, whichever hand it is', () => {
+  it('turns sooner the way her propeller helps, whichever hand it is', () => {
     const rooms = (hand: 1 | -1) => {
       const about = new Surroundings(inputOf([stepOf(START, [])], START, { boat: sloop(hand) }));
       const at = about.stillAt(0, 0, 0, 0);
@@ -131,7 +131,7 @@ describe('what she can do', () => {
     const right = rooms(1);
     const left = rooms(-1);
     expect(right.starboard.done).toBe(true);
-    expect(right.starboard.room).toBeLessThan(right.port.room);
+    expect(right.starboard.time).toBeLessThan(right.port.time);
     expect(left.port.room).toBeCloseTo(right.starboard.room, 6);
     expect(left.starboard.room).toBeCloseTo(right.port.room, 6);
   });

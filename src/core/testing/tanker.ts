@@ -171,7 +171,7 @@ export function tanker(s: TankerSize, published: boolean): BoatSpec {
       ]),
       demihullOffset: 0,
       crossFlowDrag: 0.9,
-      crossFlowLead: 0,
+      crossFlowLead: 0.2,
       obliqueDrag: 0.02,
       liftArea: Math.PI * s.draught * s.draught * (1 + (0.4 * block * s.beam) / s.draught),
       liftArm: -0.17 * s.length,

@@ -309,7 +309,7 @@ const SLAB: ClassDefaults = {
   sternDrag: 0.85,
   sideDrag: 1.1,
   centreShift: 0.18,
-  crossFlowLead: 0.3,
+  crossFlowLead: 0.2,
   walk: 0.75,
 };
 
