@@ -101,7 +101,7 @@ export const ownerSchema = z
     if (o.engines > 0 && o.drive === 'none') say('drive', 'say what the engines drive');
     if (o.screwOffset_m !== 0 && o.engines !== 1)
       say('screwOffset_m', 'is for a boat with one engine; leave it at 0');
-    if (Math.abs(o.screwOffset_m) > 0.5 * o.beam_m)
+    if (o.beam_m > 0 && Math.abs(o.screwOffset_m) > 0.5 * o.beam_m)
       say('screwOffset_m', 'cannot be more than half the beam');
     if (o.engines === 0 && o.drive !== 'none')
       say('engines', "say 'none' as drive, or give engines");

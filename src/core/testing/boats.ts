@@ -99,7 +99,7 @@ export function sloop(hand: 1 | -1 = 1): BoatSpec {
         asternEfficiency: 0.7,
         wakeFraction: 0.1,
         thrustDeduction: 0.08,
-        walkAstern: 0.2,
+        walkAstern: 0.1,
         walkAhead: 0.02,
         idleRps: 6.2,
         fullRps: 16.7,

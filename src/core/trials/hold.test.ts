@@ -17,7 +17,7 @@ describe('what holds her against a wind off', () => {
     expect(spring! / KN).toBeGreaterThan(8);
     expect(spring! / KN).toBeLessThan(30);
     const holds = (wind: number) =>
-      [0.1, 0.17, 0.25].some((led) =>
+      [0.12, 0.17, 0.25].some((led) =>
         [0, 0.3, 0.7, 1].some((wheel) =>
           springHolds(craft, wind, rig(craft.spec.hull.mass, wheel, led)),
         ),

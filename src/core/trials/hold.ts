@@ -102,7 +102,7 @@ export const STIFFNESS_PER_KG = 12;
 export const DAMPING_PER_KG = 0.08;
 const WHEELS = [0, 0.3, 0.7, 1];
 /** How far abaft its cleat a spring may be led, lengths: short ones hold in, long ones hold back. */
-const LEADS = [0.1, 0.17, 0.25];
+const LEADS = [0.12, 0.17, 0.25];
 const SPRING_S = 90;
 
 /** A hand on the joystick looks up twice a second, and twists against what the boat is off and still turning. */

@@ -80,7 +80,7 @@ export function OwnerFields() {
               </span>
             </Line>
             {engines === '1' && (
-              <Amount name="offset" label="Screw to starboard of the middle" unit={unit} />
+              <Amount name="offset" label="Screw to starboard of the middle" unit={unit} optional />
             )}
             <Amount name="idle" label="Speed in gear at idle, if known" unit={speed} optional />
           </>

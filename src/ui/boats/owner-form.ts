@@ -25,7 +25,7 @@ export interface OwnerForm {
   freeboard: number;
   superstructure: number;
   mast: number;
-  offset: number;
+  offset: number | undefined;
   bow: number;
   stern: number;
   joystick: boolean;
@@ -115,7 +115,7 @@ export function ownerFromForm(form: OwnerForm, units: Units): Result<Owner> {
     superstructure_m: length(form.superstructure),
     mast_m: length(form.mast),
     idleSpeed_mps: orNull(form.idle, (v) => tidy(speedFrom(v, units.speed), 4)),
-    screwOffset_m: Number(form.engines) === 1 ? length(form.offset) : 0,
+    screwOffset_m: Number(form.engines) === 1 ? (orNull(form.offset, length) ?? 0) : 0,
     bowThruster_kW: form.bow,
     sternThruster_kW: form.stern,
     joystick: form.joystick,

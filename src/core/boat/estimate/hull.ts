@@ -229,7 +229,7 @@ function munkFactor(owner: OwnerFigures, surge: number, sway: AddedSway): number
 }
 
 /** Water gets round deep ends of a hull that turns, which takes so much of the strips' sum (a full tanker's 0.6 of its inertia; recalled). */
-const ROUND_FULL_ENDS = 0.25;
+const ROUND_FULL_ENDS = 0.15;
 
 /**
  * Yaw added mass over the boat's own inertia: ½ρπT²·0.95·x² along each body, and of each keel its own mass where it stands and,
