@@ -90,7 +90,25 @@ const checks = tests
   })
   .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
 const lines = jest.stdout.split('\n');
-const rows = lines.filter((line) => /^(o | {2}) ?\d+ {2}\S/.test(line));
+const rows = lines
+  .filter((line) => line.startsWith('behaviour|'))
+  .map((line) => line.split('|').slice(1));
+/** Boats inside, by row, before the repairs. */
+const before = new Map(
+  readFileSync(join('docs', 'measured-before.txt'), 'utf8')
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => line.split('|') as [string, string]),
+);
+
+/** The sum of “3 of 4” and its like. */
+function insideOf(cells: readonly string[]): string {
+  const [inside, all] = cells
+    .map((cell) => cell.split(' of ').map(Number))
+    .reduce(([a, b], [c, d]) => [a! + c!, b! + d!], [0, 0]);
+  return `${inside} of ${all} (${((100 * inside!) / all!).toFixed(1)} %)`;
+}
+
 const ship = lines.filter((line) => /^(7-m model|ship): advance/.test(line));
 
 writeFileSync(
@@ -118,13 +136,22 @@ ${checks
 
 ${ship.map((line) => `- ${line}`).join('\n')}
 
-## Behaviours over the fleet
+## Behaviours
 
-Measured beside the range of recalled practice; \`o\` stands before a figure outside it, with the reason behind.
+Over the demo fleet and the boats drawn through the owner's form (\`src/document/testing/generated-boats.jsonl\`), each beside the range of
+recalled practice: how many of the boats a row speaks of lie inside, now and before the repairs of the model (0.3.0, measured the same
+way), the least, middle and greatest figure, and the boat furthest outside. A row with fewer than 85 in 100 inside says why.
 
-\`\`\`
-${rows.join('\n')}
-\`\`\`
+${insideOf(rows.map((row) => row[2]!))} now, ${insideOf([...before.values()])} before.
+
+| row | what | inside | before | range | least, middle, most | furthest outside | why |
+| --- | --- | --- | --- | --- | --- | --- | --- |
+${rows
+  .map(
+    ([no, what, inside, range, spread, worst, why]) =>
+      `| ${[no, what, inside, before.get(what!) ?? '–', range, spread, worst, why].join(' | ')} |`,
+  )
+  .join('\n')}
 `,
 );
 process.stdout.write(`${checks.length} checks, ${rows.length} behaviours: docs/measured.md\n`);

@@ -1,5 +1,6 @@
 import { COMPANY_VARIANTS } from './wrong-variants-company';
 import { DRIVEN_VARIANTS } from './wrong-variants-driven';
+import { TRUTH_VARIANTS } from './wrong-variants-truth';
 import { WATER_VARIANTS } from './wrong-variants-water';
 
 /** A deliberate mistake in the core: in `file` the one `find` becomes `put`. Every one must be caught by some test. */
@@ -82,8 +83,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/cross-flow.ts',
     'drag without its sign',
-    'halfDragArea[i]! * w * Math.abs(w)',
-    'halfDragArea[i]! * w * w',
+    '(1 + grows * xi) * w * Math.abs(w)',
+    '(1 + grows * xi) * w * w',
   ),
   core('forces/cross-flow.ts', 'no lever in yaw', 'turn += xi * f;', 'turn += f;'),
   core(
@@ -95,8 +96,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/foil.ts',
     'lift along the drift',
-    'lift * cosine + drag * sine',
-    '-lift * cosine + drag * sine',
+    '(lift * cosine +\n',
+    '(-lift * cosine +\n',
   ),
   core(
     'forces/rudder.ts',
@@ -248,14 +249,14 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/thruster.ts',
     'thruster to the other side',
-    'force[1]! += push;',
-    'force[1]! -= push;',
+    'force[1]! += still * thrusterShare(jet, along);',
+    'force[1]! -= still * thrusterShare(jet, along);',
   ),
   core(
     'forces/thruster.ts',
     'thruster as strong under way',
-    'return 1 / (1 + s * s);',
-    'return 1 + 0 * s;',
+    'const s = along / (HALF_LOST * jetSpeed);',
+    'const s = (0 * along) / (HALF_LOST * jetSpeed);',
   ),
   core(
     'forces/propeller.ts',
@@ -454,6 +455,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'yield { index, of, moment: { time, wayOut, timeToContact: { alone: null, neutral: null } } };',
   ),
   ...COMPANY_VARIANTS,
+  ...TRUTH_VARIANTS,
   ...DRIVEN_VARIANTS,
   ...WATER_VARIANTS,
 ];

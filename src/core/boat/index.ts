@@ -57,3 +57,4 @@ export {
 } from './estimate';
 export { MOMENTS } from './hull-rows';
 export { windShareAt } from './wind-profile';
+export { raceLeftAside, rudderRow } from './drive-rows';

@@ -8,10 +8,11 @@ import {
   liftSlope,
   windShareAt,
 } from '../boat';
-import { sloop } from '../testing/boats';
+import { jet, sloop } from '../testing/boats';
 import { workRow } from '../testing/rows';
 import {
   addCrossFlow,
+  addCrossFlowInField,
   addFoil,
   addHullLift,
   addThruster,
@@ -59,6 +60,71 @@ describe('F1 cross flow by strips', () => {
       expect(Math.abs(force[2]! - turn)).toBeLessThan(0.01 * 4981);
     }
   });
+});
+
+describe('cross flow with more at the leading end', () => {
+  const led = (u: number, v: number, r = 0) => {
+    const boat = sloop();
+    const craftOf = (crossFlowLead: number) =>
+      assembleCraft({ ...boat, hull: { ...boat.hull, crossFlowLead } });
+    return [0, 0.7].map((lead) => {
+      const force = new Float64Array(3);
+      addCrossFlow(
+        force,
+        craftOf(lead).strips,
+        workRow({ SURGE: u, SWAY: v, YAW: r, DENSITY: 1025 }),
+      );
+      return force;
+    });
+  };
+
+  it('moves its centre towards the end that goes first, either way, and not broadside on', () => {
+    for (const way of [1, -1]) {
+      const [even, more] = led(way, 0.4);
+      expect((more![2]! / more![1]! - even![2]! / even![1]!) * way).toBeGreaterThan(0.1);
+    }
+    const [even, more] = led(0, 0.4);
+    expect([...more!]).toEqual([...even!]);
+  });
+
+  it('only ever takes energy, and is the same strip by strip', () => {
+    const { strips } = assembleCraft({ ...sloop(), hull: { ...sloop().hull, crossFlowLead: 0.9 } });
+    for (let i = 1; i < 64; i++) {
+      const [u, v, r] = [Math.cos(i), 0.6 * Math.sin(2.3 * i), 0.2 * Math.sin(5.1 * i)];
+      const whole = new Float64Array(3);
+      addCrossFlow(whole, strips, workRow({ SURGE: u, SWAY: v, YAW: r, DENSITY: 1025 }));
+      expect(whole[1]! * v + whole[2]! * r).toBeLessThanOrEqual(0);
+      const byStrip = new Float64Array(3);
+      const none = new Float64Array(strips.x.length);
+      addCrossFlowInField(
+        byStrip,
+        strips,
+        workRow({ SURGE: u, SWAY: v, YAW: r, DENSITY: 1025 }),
+        none,
+      );
+      expect(byStrip[1]! / whole[1]!).toBeCloseTo(1, 9);
+      expect(byStrip[2]! - whole[2]!).toBeCloseTo(0, 6);
+    }
+  });
+});
+
+describe('a thruster under way', () => {
+  it('loses its side force before its turning moment, and neither at rest', () => {
+    const row = thrusterRows();
+    const push = (u: number) => {
+      const force = new Float64Array(3);
+      addThruster(force, row, 0, workRow({ SURGE: u, POWER: 1 }));
+      return { side: force[1]!, turn: force[2]! };
+    };
+    const still = push(0);
+    expect(still.turn / still.side).toBeCloseTo(4, 9);
+    expect(push(1.5).side / still.side).toBeCloseTo(0.5, 9);
+    expect(push(2.75).turn / still.turn).toBeCloseTo(0.5, 9);
+    expect(push(-1.5).side).toBe(push(1.5).side);
+  });
+
+  const thrusterRows = () =>
+    assembleCraft({ ...sloop(), thrusters: [{ ...jet(4, 500), jetSpeed: 5 }] }).thrusters.values;
 });
 
 describe('F2 resistance', () => {

@@ -1,4 +1,4 @@
-import { assembleCraft, BLADE, DRIVE } from '../boat';
+import { assembleCraft, BLADE, DRIVE, FOIL, liftSlope, raceLeftAside, rudderRow } from '../boat';
 import { sloop } from '../testing/boats';
 import { workRow } from '../testing/rows';
 import {
@@ -106,6 +106,76 @@ describe('the rudder in it', () => {
 
   it('pushes the other way with sternway', () => {
     expect(side(-1, 0, 0.3)).toBeGreaterThan(0);
+  });
+
+  it('goes through no thrust without a step, at every angle of wheel and drift', () => {
+    // Revolutions at which the screw just overcomes the inflow.
+    let low = 0;
+    let high = 12;
+    for (let i = 0; i < 60; i++) {
+      const middle = (low + high) / 2;
+      if (flowAt(1.2, middle).driven > 0) high = middle;
+      else low = middle;
+    }
+    for (const degrees of [8, 21, 28, 35, 45]) {
+      const delta = (degrees * Math.PI) / 180;
+      const before = side(1.2, low - 1e-6, delta);
+      expect(Math.abs(side(1.2, low + 1e-6, delta) / before - 1)).toBeLessThan(1e-4);
+    }
+  });
+
+  it('stalls later the more of the flow is race, and no later than its lift allows', () => {
+    const spec = craft.spec.rudders[0]!;
+    const row = rudderRow(spec, craft.spec.drives, craft.strips);
+    const later = row[FOIL.STALL_FROM]! + row[FOIL.LATER_FROM]!;
+    const angle = Math.asin(Math.sqrt(later));
+    expect(angle).toBeGreaterThan(spec.stallAngle);
+    expect(liftSlope(spec.effectiveAspect) * Math.sin(angle) * Math.cos(angle)).toBeLessThan(1.36);
+  });
+
+  it('keeps less of its force astern where a keel stands before it, and all of it ahead', () => {
+    const hung = rudderRow(
+      { ...craft.spec.rudders[0]!, asternShare: 0.1 },
+      craft.spec.drives,
+      craft.strips,
+    );
+    const push = (values: Float64Array, u: number, v = 0) => {
+      const force = new Float64Array(3);
+      const row = workRow({
+        SURGE: u,
+        SWAY: v,
+        SIN: Math.sin(0.3),
+        COS: Math.cos(0.3),
+        DENSITY: RHO,
+      });
+      setAxialFlow(row, values, 0);
+      addBlade(force, row, values, 0, Float64Array.from([0, 0, 0]));
+      return force[1]!;
+    };
+    const { values } = craft.blades;
+    expect(push(hung, -1) / push(values, -1)).toBeCloseTo(0.1, 9);
+    expect(push(hung, 1)).toBe(push(values, 1));
+    // Broadside on nothing stands before it.
+    expect(push(hung, -1e-6, 0.5) / push(values, -1e-6, 0.5)).toBeCloseTo(1, 6);
+  });
+});
+
+describe('a race beside its axis', () => {
+  it('falls off as a bell, wider with distance, alike on both sides', () => {
+    expect(raceLeftAside(0, 0.25, 1)).toBe(1);
+    expect(raceLeftAside(0.35, 0.25, 1)).toBeCloseTo(Math.exp(-1), 12);
+    expect(raceLeftAside(-0.3, 0.25, 1)).toBe(raceLeftAside(0.3, 0.25, 1));
+    expect(raceLeftAside(0.5, 0.25, 3)).toBeGreaterThan(raceLeftAside(0.5, 0.25, 1));
+    expect(raceLeftAside(4.7 * 0.25, 0.25, 1)).toBeLessThan(1e-4);
+  });
+
+  it('leaves a blade far aside as if there were no screw', () => {
+    const far = { ...craft.spec.rudders[0]!, y: 1.3 };
+    const row = rudderRow(far, craft.spec.drives, craft.strips);
+    expect(row[BLADE.RACE_OF]).toBe(-1);
+    const near = rudderRow({ ...far, y: 0.15 }, craft.spec.drives, craft.strips);
+    expect(near[BLADE.EFFECT]).toBeLessThan(craft.blades.values[BLADE.EFFECT]!);
+    expect(near[BLADE.EFFECT]).toBeGreaterThan(0);
   });
 });
 

@@ -192,6 +192,40 @@ describe('what the actuators do within a piece of a step', () => {
   });
 });
 
+describe('a thruster’s sudden moments', () => {
+  const spec = { ...jet(3, 400), response: 0.4, reverseDelay: 1, heatTime: 20, coolTime: 30 };
+  const craftOf = assembleCraft({ ...sloop(), thrusters: [spec] });
+  /** Carried on in steps of `dt`, none past what comes suddenly; when it was hot, and when it had run down. */
+  function played(dt: number) {
+    const state = initialState(craftOf, { x: 0, y: 0, heading: 0, speed: 0 });
+    const stages = actuatorStages(craftOf);
+    const thruster = state.thrusters[0]!;
+    thruster.ordered = 1;
+    let time = 0;
+    let cut = NaN;
+    let back = NaN;
+    while (time < 45 - 1e-9) {
+      const step = Math.min(dt, timeToActuatorEvent(state, craftOf), 45 - time);
+      stages.span[0] = step;
+      advanceActuators(stages, state, craftOf, still);
+      time += step;
+      if (Number.isNaN(cut) && thruster.cut) cut = time;
+      if (!Number.isNaN(cut) && Number.isNaN(back) && !thruster.cut) back = time;
+    }
+    return { cut, back, power: thruster.power, heat: thruster.heat };
+  }
+
+  it('come when they come, whatever the step: hot, cool again, running on', () => {
+    const fine = played(0.003);
+    const coarse = played(0.1);
+    expect(fine.cut).toBeGreaterThan(20);
+    expect(coarse.cut).toBeCloseTo(fine.cut, 4);
+    expect(coarse.back).toBeCloseTo(fine.back, 3);
+    expect(coarse.power).toBeCloseTo(fine.power, 4);
+    expect(coarse.heat).toBeCloseTo(fine.heat, 4);
+  });
+});
+
 /** A thruster of quick response that has just been started. */
 function thrusting(): ReturnType<typeof fresh> {
   const craft = assembleCraft({ ...sloop(), thrusters: [{ ...jet(3, 400), response: 0.3 }] });

@@ -64,7 +64,7 @@ function timeToThrusterEvent(thruster: ThrusterState, spec: ThrusterSpec): numbe
   const most = Math.max(size, target);
   const hot = most > 0 ? ((1 - thruster.heat) * spec.heatTime) / (most * most) : Infinity;
   if (!thruster.cut && hot > COME_S && hot < least) least = hot;
-  if (thruster.cut && size === 0 && thruster.heat > COOL_AGAIN) {
+  if (thruster.cut && size <= STILL * (1 + COME_S) && thruster.heat > COOL_AGAIN) {
     const cool = spec.coolTime * log(thruster.heat / COOL_AGAIN);
     if (cool > COME_S && cool < least) least = cool;
   }
@@ -209,7 +209,8 @@ function advanceThruster(
     thruster.lastWay = before > 0 ? 1 : -1;
     thruster.sinceRun = 0;
   } else thruster.sinceRun += dt;
-  if (before === 0 && target === 0) thruster.heat *= exp(-dt / spec.coolTime);
+  const stopped = Math.abs(before) <= STILL * (1 + COME_S) && target === 0;
+  if (stopped) thruster.heat *= exp(-dt / spec.coolTime);
   else if (spec.heatTime < Infinity)
     thruster.heat += warmth(target, gap, half * half, dt, spec.response) / spec.heatTime;
   if (thruster.heat < 1e-9) thruster.heat = 0;

@@ -9,7 +9,36 @@ import { BEHAVIOURS, speaksOf, type Behaviour } from './behaviours';
 // Every behaviour over every boat of the classes it speaks of. Ranges are recalled practice and not measurements: a row that has fewer
 // than 85 in 100 boats inside says why; a reason where 85 in 100 are inside is stale and fails too.
 
-const OUTSIDE: Readonly<Record<string, string>> = {};
+const OUTSIDE: Readonly<Record<string, string>> = {
+  'stop from 3 kn, yacht, three fixed blades':
+    'the longest and heaviest: the range counts lengths, and they stop in as many metres as shorter ones',
+  'walk in 5 s, fixed blades on a shaft':
+    'boats over 12 m and heavy ones take longer than five seconds to turn as far; a share of thrust over 0.25 is more than is recalled',
+  'kick ahead, two rudders outside the race':
+    'one of four: on a light boat three seconds give the steerage way at which any rudder answers',
+  'kick ahead, canal boat':
+    'the shortest turn sooner than boats of 17 m, of which the range is told',
+  'drift, keel yacht':
+    'keels along the hull with a skeg: they lie far off the wind and run before it, which is counted as drift',
+  'bow falls off the first 30° from beam on':
+    'twelve metres and more and heavy ones take 20 to 30 s, as inertia grows with the fifth power of length and the wind’s moment with the third',
+  'turning diameter, long keel': 'one of three, with a rudder large for its keel',
+  'pivot in a turn ahead, forward of midships':
+    'deep fins hold the drift angle down: 0.20 to 0.25 L; what would let them drift more also lets them run off before the wind',
+  'pivot turning astern, abaft':
+    'full forms that turn slowly going astern drift more for it: 0.36 to 0.41 L',
+  'pivot at the first kick, forward':
+    'exactly k² over the rudder’s lever and the added mass: 0.09 L for hulls as fine as these',
+  'bow thruster of a boat of 11 to 14 m, from rest':
+    'the two heaviest, given no more thruster than their length',
+  'left of it at 2 kn':
+    'deep fins and two rudders resist turning more with way on than the thruster loses',
+  'wind in which idle ahead on a midship spring holds it':
+    'two rudders out of the race do not hold a stern in; the others are at the ends of the range',
+  'canal boat idling, 15 kn abeam: crab angle': 'one of three, at 31.6°',
+  'thruster left at 4 kn, ship':
+    'within two in a hundred of the bound, as the moment is kept that small boats are held to keep',
+};
 
 /** Of all rows and boats at least so many are inside, and of a row without a reason. */
 const ALL_INSIDE = 0.88;

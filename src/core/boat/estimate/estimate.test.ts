@@ -1,5 +1,6 @@
 import { estimateBoat, type OwnerFigures } from '..';
 import { MPS_PER_KNOT } from '../../units';
+import { heightOfPressure, windShareAt } from '../wind-profile';
 
 const owner: OwnerFigures = {
   class: 'displacement motor boat',
@@ -59,6 +60,58 @@ describe('C4 added mass has the size of known bodies', () => {
     }).hull;
     expect(Math.abs(ship.addedSway / 0.76 - 1)).toBeLessThan(0.3);
     expect(Math.abs(ship.addedYaw / 0.6 - 1)).toBeLessThan(0.3);
+  });
+});
+
+describe('what stands in the wind', () => {
+  const yacht: OwnerFigures = {
+    ...owner,
+    class: 'sailing yacht',
+    keel: 'fin',
+    mast: 15,
+    superstructure: 0.4,
+    freeboard: 1.1,
+  };
+
+  it('a mast with its rolled headsail brings the centre up and forward, a motor boat’s house with it', () => {
+    const bare = estimateBoat({ ...yacht, mast: 0 }).windage;
+    const rigged = estimateBoat(yacht).windage;
+    expect(rigged.centreX).toBeGreaterThan(bare.centreX);
+    expect(rigged.centreHeight).toBeGreaterThan(bare.centreHeight);
+    expect(rigged.centreX / yacht.length).toBeGreaterThan(0.05);
+    expect(rigged.centreX / yacht.length).toBeLessThan(0.12);
+  });
+
+  it('counts an area by the wind at its height: one height has the pressure of them all', () => {
+    const { windage } = estimateBoat({ ...yacht, mast: 0, superstructure: 0 });
+    expect(windage.centreHeight).toBeCloseTo(yacht.freeboard / 2, 6);
+    expect(heightOfPressure(windShareAt(3) * windShareAt(3))).toBeCloseTo(3, 9);
+  });
+});
+
+describe('where a screw stands aside', () => {
+  it('its race passes by a rudder in the middle, and its thrust turns the boat', () => {
+    const at = (screwOffset: number) => estimateBoat({ ...owner, screwOffset });
+    expect(at(0).rudders[0]!.inRaceOf).toBe(0);
+    expect(at(0.1).rudders[0]!.inRaceOf).toBe(0);
+    expect(at(1.2).rudders[0]!.inRaceOf).toBeNull();
+    expect(at(-1.2).drives[0]!.y).toBe(-1.2);
+  });
+});
+
+describe('what resists turning', () => {
+  const hullOf = (keel: OwnerFigures['keel']) =>
+    estimateBoat({ ...owner, class: 'sailing yacht', keel, draught: 1.7, displacement: 9000 });
+
+  it('reaches further with a keel along the hull than with a fin, and its rudder is no use astern', () => {
+    expect(hullOf('long').hull.liftSpread).toBeGreaterThan(1.5 * hullOf('fin').hull.liftSpread);
+    expect(hullOf('long').rudders[0]!.asternShare).toBeLessThan(
+      0.2 * hullOf('fin').rudders[0]!.asternShare,
+    );
+  });
+
+  it('a fin’s own moment is not in the hull’s a second time', () => {
+    expect(hullOf('fin').hull.munkFactor).toBeLessThan(hullOf('none').hull.munkFactor);
   });
 });
 
