@@ -36,7 +36,9 @@ for (const id of process.argv.slice(2)) {
   const numbers = planNumbers(file.plan);
   const written = (v: readonly number[]) =>
     numbers.reduce((plan, n, i) => n.write(plan, v[i]!), file.plan);
-  const one = (v: readonly number[]) => {
+  const one = (v: readonly number[]): number => { if (process.env.WAYS && ++calls % 1 === 0) { const c = plainOne(v); return c < 40 ? c + 2 * noneOf(v) : c; } return plainOne(v); };
+  let calls = 0;
+  const plainOne = (v: readonly number[]) => {
     const i = inputWith(written(v));
     if (!i.ok) return Infinity;
     const run = runPlan(i.value);
@@ -68,6 +70,8 @@ for (const id of process.argv.slice(2)) {
       pool = pool.slice(0, 6);
     }
   }
+  const noneOf = (v: readonly number[]) => { const i = inputWith(written(v)); return i.ok ? waysOut(i.value).filter(({ grade }) => grade === 'none').length : 99; };
+  if (process.env.WAYS) {  }
   let best = pool[0]!;
   for (const cand of pool.slice(0, 2)) {
     const at = numbers.map((n, i) => ({ ...n, value: cand.v[i]! }));

@@ -27,8 +27,6 @@ const OUTSIDE: Readonly<Record<string, string>> = {
     'deep fins hold the drift angle down: 0.20 to 0.25 L; what would let them drift more also lets them run off before the wind',
   'pivot turning astern, abaft':
     'full forms that turn slowly going astern drift more for it: 0.36 to 0.41 L',
-  'pivot at the first kick, forward':
-    'exactly k² over the rudder’s lever and the added mass: 0.09 L for hulls as fine as these',
   'bow thruster of a boat of 11 to 14 m, from rest':
     'the two heaviest, given no more thruster than their length',
   'left of it at 2 kn':

@@ -23,7 +23,8 @@ describe('what holds her against a wind off', () => {
         ),
       );
     expect(holds(0.9 * spring!)).toBe(true);
-    expect(holds(1.15 * spring!)).toBe(false);
+    // Blown off a little further it may lie still again on another lead: half as much again does not.
+    expect(holds(1.5 * spring!)).toBe(false);
   });
 
   it('the engine is what does it: in the same wind a propeller at rest would not', () => {

@@ -22,8 +22,8 @@ function passage(going: 'up' | 'down', change: Change = () => {}): ManoeuvreFile
 
 /** Numbers that take the boat through. */
 const FITTED = {
-  up: { slow: 0, turned: 15, stop: 8.5, back: 0.25, angle: 5 },
-  down: { slow: 0.05, turned: 16.3, stop: 8.1, back: 0.3, angle: 3 },
+  up: { slow: 0, turned: 17.36, stop: 10.62, back: 0.32, angle: 4.13 },
+  down: { slow: 0, turned: 15.91, stop: 8.22, back: 0.32, angle: 4.11 },
 } as const;
 
 function written(file: ManoeuvreFile, going: 'up' | 'down') {

@@ -78,7 +78,7 @@ describe('two that come to a lock together', () => {
   it('the one before goes in and is held before the other slips; the gates shut behind both, and she is out first', () => {
     const file = together({ pebble: 37, wicket: 23.5 });
     expect(unfit(file)).toBeNull();
-    const { run, ids } = played(file, { slow: 0, turned: 13.3, stop: 16.3, back: 0.3, angle: 9 });
+    const { run, ids } = played(file, { slow: 0.1, turned: 15.15, stop: 19.09, back: 0.52, angle: 8.89 });
     expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
     expect(ids).not.toContain('before');
     expect(run.outcome).toBe('reached');
@@ -97,7 +97,13 @@ describe('two that come to a lock together', () => {
   it('with the lock set against them both wait on their lines while it is emptied, then in one after the other', () => {
     const file = together({ pebble: 24, wicket: 37, change: against });
     expect(unfit(file)).toBeNull();
-    const { run, ids } = played(file, { slow: 0, turned: 13.3, stop: 15.9, back: 0.35, angle: 9 });
+    const { run, ids } = played(file, {
+      slow: 0,
+      turned: 10.9,
+      stop: 19.44,
+      back: 0.45,
+      angle: 10.83,
+    });
     expect(ids.slice(0, 5)).toEqual(['wait', 'wash', 'made', 'her-slip', 'her-in']);
     expect(run.outcome).toBe('reached');
     const wide = run.events.find((e) => e.is === 'lock' && e.what === 'gates open')!.time;

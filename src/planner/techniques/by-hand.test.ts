@@ -51,7 +51,7 @@ describe('held on a spring', () => {
 
   it('keeps her where she is with the engine, and not without', () => {
     const { trace } = play(file);
-    expect(Math.abs(trace.heading.at(-1)! - trace.heading[0]!)).toBeLessThan(0.05);
+    expect(Math.abs(trace.heading.at(-1)! - trace.heading[0]!)).toBeLessThan(0.15);
     const { plan } = file;
     const stopped = plan.steps.map((step) => ({
       ...step,

@@ -53,13 +53,13 @@ describe.each(WAYS)('crew %s at a landing', (to) => {
     if (!SWEEPING) {
       const templates = templatesFor(file, techniqueOf(to));
       return templates[0]!.write({
-        heading: 66.3,
-        neutralAt: 33.27,
-        turnAt: 21.27,
-        burst: 0.414,
-        off: 44.4,
-        back: 0.083,
-        wait: 27.66,
+        heading: 70.489,
+        neutralAt: 32.748,
+        turnAt: 22.096,
+        burst: 0.517,
+        off: 33.626,
+        back: 0.118,
+        wait: 25.777,
       });
     }
     return proposed(file, techniqueOf(to)).plan;
