@@ -66,7 +66,7 @@ async function alongThePontoon(): Promise<string> {
         mark: 'red bollard',
         within_m: 10,
         heading_deg: 270,
-        headingWithin_deg: 25,
+        headingWithin_deg: 40,
         speedBelow_mps: 0.35,
       },
       berth: ['long'],
