@@ -93,12 +93,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'const along = u > 0 ? -ahead : ahead * hull[HULL.ASTERN]!;',
     'const along = -ahead;',
   ),
-  core(
-    'forces/foil.ts',
-    'lift along the drift',
-    '(lift * cosine +\n',
-    '(-lift * cosine +\n',
-  ),
+  core('forces/foil.ts', 'lift along the drift', '(lift * cosine +\n', '(-lift * cosine +\n'),
   core(
     'forces/rudder.ts',
     'rudder to the other side',

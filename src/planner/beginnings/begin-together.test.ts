@@ -78,7 +78,13 @@ describe('two that come to a lock together', () => {
   it('the one before goes in and is held before the other slips; the gates shut behind both, and she is out first', () => {
     const file = together({ pebble: 37, wicket: 23.5 });
     expect(unfit(file)).toBeNull();
-    const { run, ids } = played(file, { slow: 0.1, turned: 15.15, stop: 19.09, back: 0.52, angle: 8.89 });
+    const { run, ids } = played(file, {
+      slow: 0.1,
+      turned: 15.15,
+      stop: 19.09,
+      back: 0.52,
+      angle: 8.89,
+    });
     expect(ids.indexOf('her-slip')).toBeGreaterThan(ids.indexOf('line'));
     expect(ids).not.toContain('before');
     expect(run.outcome).toBe('reached');

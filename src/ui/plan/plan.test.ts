@@ -103,7 +103,7 @@ describe('edits of a plan', () => {
       const { trace } = runPlan(input.value);
       return [trace.x.at(-1)!, trace.y.at(-1)!];
     };
-    played(split).forEach((at, i) => expect(at).toBeCloseTo(played(turn)[i]!, 3));
+    played(split).forEach((at, i) => expect(at).toBeCloseTo(played(turn)[i]!, 2));
   });
 
   it('leave a plan its last step', () => {

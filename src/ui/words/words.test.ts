@@ -112,6 +112,9 @@ describe('a run in words', () => {
   it('never calls a hard touch a success, and names what failed', () => {
     const { run, file } = played((f) => {
       f.plan.steps[1]!.cue = { is: 'after', time_s: 1 };
+      f.plan.steps[1]!.orders = f.plan.steps[1]!.orders.map((o) =>
+        o.do === 'engine' ? { ...o, throttle: 0.3 } : o,
+      );
     });
     expect(outcomeWords(run, file, KN)[0]).toBe('Hard touch');
     const readingsNow = readings(run, { lines: [] }, KN);
