@@ -1,4 +1,5 @@
 import { DRIVE, type Craft, type OwnerFigures } from '../boat';
+import { cos, sin } from '../math';
 import { AIR_KGPM3, MPS_PER_KNOT } from '../units';
 import { environmentFor } from '../simulation';
 import { holdsHer } from './hold';
@@ -119,7 +120,7 @@ function crabAngle(craft: Craft): number {
   let sum = 0;
   let count = 0;
   water.until(() => {
-    const east = water.ahead * Math.sin(water.heading) + water.sideways * Math.cos(water.heading);
+    const east = water.ahead * sin(water.heading) + water.sideways * cos(water.heading);
     const wanted = -2.2 * east - 0.03 * water.x + 0.35;
     water.wheel(Math.max(-1, Math.min(1, 2 * (wanted - water.heading) - 8 * water.rate)));
     if (water.time > 300) {
@@ -135,7 +136,7 @@ function crabAngle(craft: Craft): number {
 function blownOff(craft: Craft): number {
   const water = OpenWater.of(craft, { weather: { windFrom: -Math.PI / 2, windSpeed: BEAM_WIND } });
   const end = 0.5 * length(craft);
-  water.until(() => water.x - end * Math.abs(Math.sin(water.heading)) >= 5, 600);
+  water.until(() => water.x - end * Math.abs(sin(water.heading)) >= 5, 600);
   return water.time;
 }
 
