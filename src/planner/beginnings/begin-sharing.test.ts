@@ -12,6 +12,9 @@ type Change = (file: ManoeuvreFile) => void;
 
 function shared(change: Change = () => {}): ManoeuvreFile {
   const file = structuredClone(demoFile('pebble-shares-withen-lock'));
+  // The plan is to be written: nothing of the demo's own.
+  file.plan.lines = [];
+  file.plan.steps = [{ ...file.plan.steps[0]!, orders: [] }];
   change(file);
   const checked = check<ManoeuvreFile>(manoeuvreFileSchema, file);
   if (!checked.ok) throw new Error(JSON.stringify(checked.problems));
