@@ -65,9 +65,8 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     const length = touch.fenderLength[e]!;
     const pressure = touch.fenderPressure[e]!;
     const chi = touch.loss[e]!;
-    const back = touch.fenderFrequency * Math.max(0, s.pairDepth[k]!);
-    const knocks = finer(Math.max(Math.abs(s.pairApproach[k]!), back));
-    firmest = Math.max(firmest, touch.fenderFrequency * knocks);
+    // A fender is deep in for hours where a boat lies on it: only what moves counts.
+    firmest = Math.max(firmest, touch.fenderFrequency * finer(Math.abs(s.pairApproach[k]!)));
     spring += fenderStiffness(depth, diameter, length, pressure) * (1 + chi * closing);
     loss += fenderForce(depth, diameter, length, pressure) * (chi + friction * rubbing);
   }

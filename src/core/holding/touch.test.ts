@@ -246,7 +246,10 @@ it('the listed pairs miss no touch that looking at everything afresh finds', () 
         ...scratch.touch.normalForce.slice(0, scratch.touch.count),
       ].sort();
     });
-    expect(forces[0]).toEqual(forces[1]);
+    const [listed, afresh] = forces;
+    expect(listed).toHaveLength(afresh!.length);
+    // Faces are turned step by step, or from their outline: the last bits may differ.
+    listed!.forEach((force, k) => expect(force).toBeCloseTo(afresh![k]!, 6));
     touches += r.scratch.touch.count;
   }
   expect(touches).toBeGreaterThan(50);
