@@ -1,24 +1,19 @@
-import { assembleCraft, type Craft, type OwnerFigures } from '@/core/boat';
+import { assembleCraft, type Craft } from '@/core/boat';
+import type { Kind } from '@/core/trials/behaviours';
 import { boatFromOwner, ownerSchema, check, toBoatSpec, toOwnerFigures, type Owner } from '..';
 import { FLEET_IDS, fleetCraft, fleetRecord } from './fleet';
 import { generatedOwners } from './generated';
 
 /** Every boat behaviours are measured over: the demo fleet, and those drawn through the owner's form. */
 
-/** What of a boat says which behaviours speak of it. */
-export type About = Pick<
-  OwnerFigures,
-  'class' | 'length' | 'drive' | 'engines' | 'blades' | 'keel' | 'rudders'
->;
-
 export interface AnyBoat {
   readonly id: string;
-  readonly about: About;
+  readonly about: Kind;
   readonly craft: Craft;
 }
 
 /** Quince's figures were set by hand; what its owner would say of it. */
-const BY_HAND: Readonly<Record<string, About>> = {
+const BY_HAND: Readonly<Record<string, Kind>> = {
   quince: {
     class: 'sailing yacht',
     length: 10.6,
