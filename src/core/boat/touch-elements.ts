@@ -31,8 +31,10 @@ export interface TouchElements {
   readonly deckBox: Float64Array;
   /** Least mass that any element's touch has to move, kg. */
   readonly lightest: number;
-  /** Highest natural frequency of a touch on a fender, radians/s. */
-  readonly fenderFrequency: number;
+  /** A bound on what a unit force at each element moves there, 1/kg. */
+  readonly lightness: Float64Array;
+  /** Natural frequency of each fender, firmly pressed, radians/s; nought for the outline's corners. */
+  readonly frequency: Float64Array;
 }
 
 /** Longest stretch of outline between two touch elements, m and as a share of the boat's length. */
@@ -57,13 +59,9 @@ function denseOutline(points: Float64Array, length: number): number[] {
 // Deflection fenders are rated at; further in they stiffen fast, but carry the boat only for a moment.
 const FIRM_DEFLECTION = 0.5;
 
-/** Greatest slope of force over depth of any fender, firmly pressed, N/m. */
-function stiffestFender(fenders: readonly FenderSpec[]): number {
-  return fenders.reduce(
-    (most, { diameter, length, pressure }) =>
-      Math.max(most, fenderStiffness(FIRM_DEFLECTION * diameter, diameter, length, pressure)),
-    0,
-  );
+/** Slope of force over depth of a fender, firmly pressed, N/m. */
+function firmSlope({ diameter, length, pressure }: FenderSpec): number {
+  return fenderStiffness(FIRM_DEFLECTION * diameter, diameter, length, pressure);
 }
 
 function boxOf(points: Float64Array): Float64Array {
@@ -90,6 +88,8 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     fenderLength: new Float64Array(count),
     fenderPressure: new Float64Array(count),
     loss: new Float64Array(count).fill(spec.hull.touchLoss),
+    lightness: new Float64Array(count),
+    frequency: new Float64Array(count),
   };
   for (let i = 0; i < hullCount; i++) {
     elements.x[i] = hull[2 * i]!;
@@ -110,13 +110,15 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
       i % 2 ? 0 : Math.sqrt(v * v + all[i + 1]! * all[i + 1]!),
     ),
   );
-  let lightest = Infinity;
   for (let i = 0; i < count; i++) {
     const r2 = elements.x[i]! * elements.x[i]! + elements.y[i]! * elements.y[i]!;
     reach = Math.max(reach, Math.sqrt(r2) + elements.radius[i]!);
-    const massless = 1 / Math.min(mass.m11, mass.m22) + r2 / mass.m33;
-    lightest = Math.min(lightest, 1 / massless);
+    elements.lightness[i] = 1 / Math.min(mass.m11, mass.m22) + r2 / mass.m33;
   }
+  spec.fenders.forEach((fender, k) => {
+    const i = hullCount + k;
+    elements.frequency[i] = Math.sqrt(firmSlope(fender) * elements.lightness[i]!);
+  });
   return {
     x: elements.x,
     y: elements.y,
@@ -127,7 +129,7 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
     count,
     hullCount,
     reach,
-    lightest,
+    lightest: 1 / Math.max(...elements.lightness),
     hullStiffness: spec.hull.touchStiffness,
     deckTurn: signedArea(spec.hull.deck) < 0 ? -1 : 1,
     deckEdges: everyEdge(spec.hull.deck.length / 2),
@@ -138,6 +140,7 @@ export function assembleTouch(spec: BoatSpec, mass: MassProperties): TouchElemen
       y: elements.y,
     },
     deckBox,
-    fenderFrequency: Math.sqrt(stiffestFender(spec.fenders) / lightest),
+    lightness: elements.lightness,
+    frequency: elements.frequency,
   };
 }

@@ -27,8 +27,12 @@ export interface Between {
 /** The boat's touch elements on a side that gives way as well; of a boat looked at a second time, the fenders alone. */
 function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
   const { touch } = craft;
-  const lightest = 1 / (1 / touch.lightest + 1 / other.touch.lightest);
-  const fenderFrequency = touch.fenderFrequency * Math.sqrt(touch.lightest / lightest);
+  const yielding = 1 / other.touch.lightest;
+  const lightest = 1 / (1 / touch.lightest + yielding);
+  const lightness = touch.lightness.map((own) => own + yielding);
+  const frequency = touch.frequency.map(
+    (own, e) => own * Math.sqrt(lightness[e]! / touch.lightness[e]!),
+  );
   const from = fendersOnly ? touch.hullCount : 0;
   const x = touch.x.subarray(from);
   const y = touch.y.subarray(from);
@@ -37,7 +41,8 @@ function movable(craft: Craft, other: Craft, fendersOnly: boolean): Craft {
     touch: {
       ...touch,
       lightest,
-      fenderFrequency,
+      lightness: lightness.subarray(from),
+      frequency: frequency.subarray(from),
       count: touch.count - from,
       hullCount: touch.hullCount - from,
       x,

@@ -16,11 +16,16 @@ const SPEED_HAND = 0.1;
  */
 const KNOCK_MPS = 0.1;
 const KNOCK_FINER = 12;
+/** A fender gives way ten times as far as a side does, and takes as much longer. */
+const FENDER_FINER = 2;
 
-/** @param normalSpeed what a touch closes or parts at, or what its spring can yet give back: frequency times depth, m/s */
-function finer(normalSpeed: number): number {
+/**
+ * @param normalSpeed what a touch closes or parts at, or what its spring can yet give back: frequency times depth, m/s
+ * @param most how many times finer a knock is followed
+ */
+function finer(normalSpeed: number, most: number): number {
   const share = normalSpeed / KNOCK_MPS;
-  return share < 1 ? 1 + (KNOCK_FINER - 1) * share * share : KNOCK_FINER;
+  return share < 1 ? 1 + (most - 1) * share * share : most;
 }
 
 /**
@@ -33,13 +38,14 @@ function finer(normalSpeed: number): number {
 export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: ObstacleSet): void {
   const seconds = s.list[LIST.SECONDS]!;
   const speed = s.list[LIST.TRAVEL]! / seconds;
-  const lightness = 1 / touch.lightest;
   // What sticks holds back the accelerations; what does not has to be followed.
   const rubbing = s.stick ? 0 : 1 / SLIDE_SLIP_MPS;
   let friction = 0;
   let spring = 0;
   let loss = 0;
   let firmest = 0;
+  // Of the outline's corners that touch: what a unit force moves, the most and all together, 1/kg.
+  let lightest = 0;
   let hulls = 0;
   let knock = 0;
   let closingMost = 0;
@@ -53,7 +59,9 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     friction = Math.max(friction, shore.friction[s.pairObstacle[k]!]!);
     const e = s.pairElement[k]!;
     if (e < touch.hullCount) {
-      hulls += 1;
+      const lightness = touch.lightness[e]!;
+      hulls += lightness;
+      lightest = Math.max(lightest, lightness);
       knock = Math.max(knock, Math.abs(s.pairApproach[k]!));
       closingMost = Math.max(closingMost, closing);
       depthMost = Math.max(depthMost, s.pairDepth[k]!);
@@ -66,15 +74,19 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     const pressure = touch.fenderPressure[e]!;
     const chi = touch.loss[e]!;
     // A fender is deep in for hours where a boat lies on it: only what moves counts.
-    firmest = Math.max(firmest, touch.fenderFrequency * finer(Math.abs(s.pairApproach[k]!)));
-    spring += fenderStiffness(depth, diameter, length, pressure) * (1 + chi * closing);
-    loss += fenderForce(depth, diameter, length, pressure) * (chi + friction * rubbing);
+    const lightness = touch.lightness[e]!;
+    firmest = Math.max(
+      firmest,
+      touch.frequency[e]! * finer(Math.abs(s.pairApproach[k]!), FENDER_FINER),
+    );
+    spring += lightness * fenderStiffness(depth, diameter, length, pressure) * (1 + chi * closing);
+    loss += lightness * fenderForce(depth, diameter, length, pressure) * (chi + friction * rubbing);
   }
   if (hulls > 0) {
     const chi = touch.loss[0]!;
-    const firm = Math.sqrt(stiffest * lightness);
-    firmest = Math.max(firmest, firm * finer(Math.max(knock, firm * depthMost)));
-    const frequency = Math.sqrt(hulls * stiffest * lightness);
+    const firm = Math.sqrt(stiffest * lightest);
+    firmest = Math.max(firmest, firm * finer(Math.max(knock, firm * depthMost), KNOCK_FINER));
+    const frequency = Math.sqrt(hulls * stiffest);
     // No deeper than the springs, or their loss, would stop the boat's lightest part.
     const lossy = chi > 0 ? Math.sqrt((2 * closingMost) / chi) : Infinity;
     const stopped = Math.min(closingMost * seconds, Math.min(closingMost, lossy) / frequency);
@@ -82,5 +94,5 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     loss += hulls * stiffest * (depthMost + stopped) * (chi + friction * rubbing);
   }
   s.rates[RATES.FIRMEST] = firmest;
-  s.rates[RATES.ALL] = Math.sqrt(spring * lightness) + loss * lightness;
+  s.rates[RATES.ALL] = Math.sqrt(spring) + loss;
 }
