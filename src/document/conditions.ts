@@ -39,6 +39,13 @@ export const conditionsSchema = z.strictObject({
             .default(1),
         })
         .optional(),
+      /** How far it may be from that, one standard deviation; as the standard spread has it if not given. */
+      spread: z
+        .strictObject({
+          speed_pct: within(0, 100, '%'),
+          from_deg: within(0, 90, '°'),
+        })
+        .optional(),
       /** Wind at later moments, by straight lines between; veering the short way round. */
       changes: changes(
         z.strictObject({ at_s, from_deg: compass, speed_mps: within(0, MOST_WIND_MPS, 'm/s') }),
@@ -53,6 +60,13 @@ export const conditionsSchema = z.strictObject({
   current: z.strictObject({
     set_deg: compass,
     speed_mps: within(0, MOST_CURRENT_MPS, 'm/s'),
+    /** How far it may be from that, one standard deviation; as the standard spread has it if not given. */
+    spread: z
+      .strictObject({
+        speed_pct: within(0, 100, '%'),
+        set_deg: within(0, 90, '°'),
+      })
+      .optional(),
     /** Width of the belt along banks and quays where it runs weaker. */
     bankWidth_m: within(1, 200, 'm').optional(),
     /** Growth to the right of the set, per metre, as a share; 0 at the place's origin. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FORECAST } from '@/core/policy';
 import { conditionsSchema, MOST_CURRENT_MPS, type Conditions } from './conditions';
 import { compass, within } from './fields';
 import { check, type Result } from './result';
@@ -53,20 +54,36 @@ export function hourAt({ hours }: Pick<Day, 'hours'>, at: number): DayHour | nul
 
 const to3 = (value: number) => Math.round(value * 1000) / 1000 + 0;
 
+/** How far out the wind of a forecast may be, asked for ahead of its time; the standard spread's for one of the same day. */
+function forecastSpread(at: number, asked: number): Pick<Conditions['wind'], 'spread'> {
+  const days = Math.min(FORECAST.mostDays, Math.max(0, (at - asked) / 86400));
+  if (days < 1) return {};
+  const { speed, from } = FORECAST;
+  return {
+    spread: {
+      speed_pct: Math.round(100 * (speed.sameDay + speed.aDay * days)),
+      from_deg: Math.round(from.sameDay + from.aDay * days),
+    },
+  };
+}
+
 /**
  * The conditions of a moment of a day: its wind with its gusts, its current, and its level to the end of the longest run. What
  * the day does not tell stays as it was, and so do shelter, banks and depth. Fails where a figure is beyond what is handled in.
+ *
+ * @param asked when the day's forecast was asked for, s: the further ahead it looks, the further out it may be
  */
 export function conditionsAt(
   conditions: Conditions,
   day: Pick<Day, 'hours'>,
   at: number,
   limit_s: number,
+  asked = at,
 ): Result<Conditions> {
   const now = hourAt(day, at);
   const later = hourAt(day, at + limit_s);
-  const { changes: _winds, ...wind } = conditions.wind;
-  const { changes: _streams, ...current } = conditions.current;
+  const { changes: _winds, spread: _read, ...wind } = conditions.wind;
+  const { changes: _streams, spread: _seen, ...current } = conditions.current;
   const blows = now?.wind;
   const deviation = blows
     ? Math.max(0, (blows.gust_mps - blows.speed_mps) / GUST_DEVIATIONS / (blows.speed_mps || 1))
@@ -80,6 +97,7 @@ export function conditionsAt(
           ...wind,
           from_deg: Math.round(blows.from_deg),
           speed_mps: to3(blows.speed_mps),
+          ...forecastSpread(at, asked),
           ...(deviation > 0
             ? {
                 gusts: {

@@ -1,3 +1,4 @@
+import { knownOf } from './known';
 import { assembleCraft, type Craft } from '@/core/boat';
 import { obstacleSetOf, solidObstacle, type Obstacle, type ObstacleSet } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
@@ -171,7 +172,9 @@ export function prepareRun(asKept: ManoeuvreFile): PreparedRun {
     craft: assembleCraft(toBoatSpec(boat)),
     start: { x: start.x_m, y: start.y_m, heading: radians(start.heading_deg), speed: 0 },
   }));
+  const sure = knownOf(file.boat, file.conditions);
   const ground = {
+    ...(sure ? { known: sure } : {}),
     obstacles: shore.obstacles,
     bridges: bridgesOf(place.areas),
     ladders: laddersOf(place),

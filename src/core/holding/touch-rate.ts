@@ -1,7 +1,7 @@
 import { fenderForce, fenderStiffness, type TouchElements } from '../boat';
 import type { ObstacleSet } from './obstacle-set';
 import { seriesStiffness, SLIDE_SLIP_MPS } from './touch-law';
-import { LIST, type TouchScratch } from './touch-pairs';
+import { HULL_SIDE, LIST, type TouchScratch } from './touch-pairs';
 
 /** How fast touches act, 1/s: frequency of the firmest one's spring, and a bound on all of them together. */
 export const RATES = { FIRMEST: 0, ALL: 1 } as const;
@@ -59,7 +59,8 @@ export function setTouchRates(s: TouchScratch, touch: TouchElements, shore: Obst
     friction = Math.max(friction, shore.friction[s.pairObstacle[k]!]!);
     const e = s.pairElement[k]!;
     if (e < touch.hullCount) {
-      const lightness = touch.lightness[e]!;
+      // Between the corners it may be met anywhere.
+      const lightness = e === HULL_SIDE ? 1 / touch.lightest : touch.lightness[e]!;
       hulls += lightness;
       lightest = Math.max(lightest, lightness);
       knock = Math.max(knock, Math.abs(s.pairApproach[k]!));

@@ -61,6 +61,21 @@ describe('J1 one corner meets a wall without friction', () => {
     expect(log.touches()[0]!.speed / speed).toBeCloseTo(1, 2);
   });
 
+  it.each([-3.5, -2, 1.5])('nor between corners, on a pile %f m ahead, at that step', (ahead) => {
+    const pile = pileObstacle('pile', 'pile', 2.5, ahead, 0.1, RIGID);
+    const r = rig(pointed(0), { obstacles: [pile] });
+    r.state.motion[V] = 0.4;
+    const before = energy(r);
+    let touched = 0;
+    for (let i = 0; i < 80; i++) {
+      timestep(r, TIMESTEP_S);
+      touched = Math.max(touched, r.scratch.touch.count);
+    }
+    expect(touched).toBeGreaterThan(0);
+    expect(r.scratch.touch.count).toBe(0);
+    expect(energy(r) / before).toBeCloseTo(1, 2);
+  });
+
   it('J4 off the centre line she takes the effective mass, turns, and never gains', () => {
     // Beam on: heading north, wall to the east, corner at x = 4 leading to starboard.
     const boat = bareBody({

@@ -11,6 +11,7 @@ export { Crew } from './crew';
 export { RunLoop, runPlan, runTillHard, type MakeController, type RunWatch } from './run-loop';
 export { standsOver } from './on-foot';
 export { worldOf, type OtherInput, type RunInput, type Zone } from './input';
+export { type Known } from './known';
 export { holdBack, type HeldBack, type PartHeld } from './retime';
 export { OUTCOMES, type Outcome, type Run, type StepMark } from './run';
 export {

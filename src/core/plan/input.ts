@@ -13,6 +13,7 @@ import {
   type World,
 } from '../simulation';
 import type { Goal } from './goal';
+import type { Known } from './known';
 import type { Rigging } from './rigging';
 import type { Plan } from './types';
 
@@ -41,6 +42,8 @@ export interface RunInput {
   readonly craft?: Craft;
   readonly shore?: ObstacleSet;
   readonly weather: Weather;
+  /** What is known of how far figures of boat and day may be out; as a spread says where it is not given. */
+  readonly known?: Known;
   /** Lines made fast from start to end, or those of `rigging`; none if not given. */
   readonly lines?: Lines;
   /** What the boat may pass under; nothing if not given. */

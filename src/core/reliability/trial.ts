@@ -1,6 +1,6 @@
 import { runTillHard, type Outcome, type Run, type RunInput } from '../plan';
 import { sampleBefore } from '../simulation';
-import { drawOf, varied, type Spread } from '../uncertainty';
+import { drawOf, spreadFor, varied, type Spread } from '../uncertainty';
 
 /** Where a boat was: m and rad. */
 export interface Pose {
@@ -36,7 +36,7 @@ function poseIn({ x, y, heading }: Run['trace'], at: number): Pose {
 
 /** Run `k` of a seed, given up at its first hard touch. */
 export function trialOf(input: RunInput, spread: Spread, seed: number, k: number): Trial {
-  const run = runTillHard(varied(input, drawOf(spread, seed, k)));
+  const run = runTillHard(varied(input, drawOf(spreadFor(spread, input.known), seed, k)));
   const { clearance, touch, line } = run.margins;
   return {
     run: k,

@@ -4,6 +4,7 @@ export {
   NO_SPREAD,
   only,
   SOURCES,
+  spreadFor,
   STANDARD_SPREAD,
   without,
   type Source,

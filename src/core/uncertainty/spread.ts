@@ -1,3 +1,4 @@
+import type { Known } from '../plan';
 import { normal, uniform, type Distribution } from './distribution';
 
 /** Offsets of where a manoeuvre starts: along and across the boat, m, heading, rad, speed, m/s. */
@@ -110,3 +111,23 @@ export const only = (spread: Spread, sources: readonly Source[]): Spread =>
     spread,
     SOURCES.filter((source) => !sources.includes(source)),
   );
+
+/**
+ * A spread for a boat and a day of which more is known, or less: those parts are normal, about the same middle, with the deviation known. Parts
+ * that are as they are told stay so.
+ */
+export function spreadFor(spread: Spread, known: Known | undefined): Spread {
+  if (!known) return spread;
+  const parts = Object.entries(known) as [keyof Known, number][];
+  return {
+    ...spread,
+    ...Object.fromEntries(
+      parts.flatMap(([source, sd]) => {
+        const of = spread[source];
+        if (of === null) return [];
+        const middle = of.is === 'normal' ? of.mean : (of.least + of.most) / 2;
+        return [[source, normal(middle, sd, of.is === 'normal' ? of.atLeast : undefined)]];
+      }),
+    ),
+  };
+}

@@ -98,7 +98,7 @@ export function ConditionsEditor() {
         </Part>
         <details className="rule-t py-2">
           <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">
-            Gusts, veer, shelter, depth, banks
+            Gusts, veer, how sure, shelter, depth, banks
           </summary>
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
             <span className="text-quiet">gusts</span>
@@ -111,6 +111,19 @@ export function ConditionsEditor() {
             {number('veerTo', 'Wind turns to', '° from')}
             {number('veerIn', 'Seconds it takes to turn', 's')}
           </div>
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
+            <span className="text-quiet">wind may be out by</span>
+            {number('windOut', 'Wind may be out by', '%')}
+            {number('windFromOut', 'Wind’s direction may be out by', '°')}
+          </div>
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
+            <span className="text-quiet">current may be out by</span>
+            {number('currentOut', 'Current may be out by', '%')}
+            {number('currentSetOut', 'Current’s direction may be out by', '°')}
+          </div>
+          <p className="pt-1 text-[12.5px] text-quiet">
+            Empty: as far out as a forecast of the same day. Of three days two are nearer than that.
+          </p>
           {tick(
             'shelter',
             'buildings and moored boats keep the wind off; strokes on the water are what is left of it',

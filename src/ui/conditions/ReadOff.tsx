@@ -11,6 +11,7 @@ import {
   windBySigns,
   type Reading,
 } from '@/core/signs';
+import { SEEN_FROM_DEG, SEEN_SET_DEG } from '@/core/policy';
 import { FRESH_WATER_KGPM3, SEA_WATER_KGPM3 } from '@/core/units';
 import { MOST_CURRENT_MPS, MOST_WIND_MPS, toBoatSpec } from '@/document';
 import { Choice } from '../parts/Choice';
@@ -68,7 +69,12 @@ function WindSeen() {
           words={`wind ${windReading(found, units)} at 10 m`}
           use={() =>
             store.getState().edit((m) => {
-              m.conditions.wind.speed_mps = Math.min(MOST_WIND_MPS, round(found.value));
+              const { wind } = m.conditions;
+              wind.speed_mps = Math.min(MOST_WIND_MPS, round(found.value));
+              wind.spread = {
+                speed_pct: outBy(found),
+                from_deg: wind.spread?.from_deg ?? SEEN_FROM_DEG,
+              };
             })
           }
         />
@@ -76,6 +82,10 @@ function WindSeen() {
     </div>
   );
 }
+
+/** How far out a reading may be, per cent of it. */
+const outBy = ({ value, spread }: Reading) =>
+  value > 0 ? Math.min(100, Math.max(1, Math.round((100 * spread) / value))) : 100;
 
 const round = (mps: number) => Math.round(mps * 100) / 100;
 
@@ -132,7 +142,12 @@ function CurrentSeen() {
           words={`current ${currentReading(found, units)}`}
           use={() =>
             store.getState().edit((m) => {
-              m.conditions.current.speed_mps = Math.min(MOST_CURRENT_MPS, round(found.value));
+              const { current } = m.conditions;
+              current.speed_mps = Math.min(MOST_CURRENT_MPS, round(found.value));
+              current.spread = {
+                speed_pct: outBy(found),
+                set_deg: current.spread?.set_deg ?? SEEN_SET_DEG,
+              };
             })
           }
         />

@@ -1,4 +1,6 @@
 import { USUAL_VEER_S } from '@/core/policy';
+import { STANDARD_SPREAD, type Distribution } from '@/core/uncertainty';
+import { DEGREES_PER_RADIAN } from '@/core/units';
 import { check, conditionsSchema, type Conditions, type Problem, type Result } from '@/document';
 import { lengthFrom, lengthIn, speedFrom, speedIn, tidy, type Units } from '../words/units';
 
@@ -23,6 +25,11 @@ export interface ConditionsForm {
   /** Level over nought as it begins; undefined or NaN for none told. */
   level: number | undefined;
   walls: boolean;
+  /** How far wind and current may be out: per cent, and degrees; undefined or NaN for as a forecast of the day is. */
+  windOut: number | undefined;
+  windFromOut: number | undefined;
+  currentOut: number | undefined;
+  currentSetOut: number | undefined;
 }
 
 export function toForm(
@@ -46,8 +53,40 @@ export function toForm(
     depth: metres(depth_m),
     level: metres(level?.[0]?.level_m),
     walls: walls ?? false,
+    windOut: wind.spread?.speed_pct,
+    windFromOut: wind.spread?.from_deg,
+    currentOut: current.spread?.speed_pct,
+    currentSetOut: current.spread?.set_deg,
   };
 }
+
+/** How far out, where either is given; what is not is as the standard spread has it. */
+function outFrom<F extends string>(
+  share: number | undefined,
+  degrees: number | undefined,
+  standard: readonly [share: number, degrees: number],
+  direction: F,
+): ({ speed_pct: number } & Record<F, number>) | undefined {
+  const none = (value: number | undefined) => value === undefined || Number.isNaN(value);
+  if (none(share) && none(degrees)) return undefined;
+  const [usualShare, usualDegrees] = standard;
+  return {
+    speed_pct: none(share) ? usualShare : share!,
+    [direction]: none(degrees) ? usualDegrees : degrees!,
+  } as { speed_pct: number } & Record<F, number>;
+}
+
+/** Deviations of the standard spread, per cent and degrees. */
+const deviation = (of: Distribution | null, times: number) =>
+  of?.is === 'normal' ? Math.round(of.sd * times) : 0;
+const USUAL_WIND = [
+  deviation(STANDARD_SPREAD.windSpeed, 100),
+  deviation(STANDARD_SPREAD.windFrom, DEGREES_PER_RADIAN),
+] as const;
+const USUAL_CURRENT = [
+  deviation(STANDARD_SPREAD.current, 100),
+  deviation(STANDARD_SPREAD.currentSet, DEGREES_PER_RADIAN),
+] as const;
 
 /** The one change of a wind that only turns; nothing where it changes otherwise, which is kept as it is. */
 function veerOf({
@@ -81,6 +120,10 @@ const FIELDS: Readonly<Record<string, keyof ConditionsForm>> = {
   'wind.changes[0].from_deg': 'veerTo',
   'wind.changes[0].at_s': 'veerIn',
   'current.bankWidth_m': 'bankWidth',
+  'wind.spread.speed_pct': 'windOut',
+  'wind.spread.from_deg': 'windFromOut',
+  'current.spread.speed_pct': 'currentOut',
+  'current.spread.set_deg': 'currentSetOut',
   depth_m: 'depth',
   'level[0].level_m': 'level',
 };
@@ -110,6 +153,7 @@ export function fromForm(
           ? undefined
           : { ...kept?.wind.gusts, intensity: tidy(form.gusts / 100, 3), seed: form.seed },
       shelter: form.shelter || undefined,
+      spread: outFrom(form.windOut, form.windFromOut, USUAL_WIND, 'from_deg'),
       changes: changesFrom(form, tidy(speedFrom(form.windSpeed, speed), 4), kept),
     },
     current: {
@@ -118,6 +162,7 @@ export function fromForm(
       speed_mps: tidy(speedFrom(form.currentSpeed, speed), 4),
       bankWidth_m: given(form.bankWidth),
       eddies: form.eddies || undefined,
+      spread: outFrom(form.currentOut, form.currentSetOut, USUAL_CURRENT, 'set_deg'),
     },
     water: form.water,
     depth_m: given(form.depth),

@@ -116,7 +116,7 @@ function Sheet({ file, day, onClose }: { file: ManoeuvreFile; day: Day; onClose:
   const busy = !stopped && runs.length < moments.length;
   const windows = windowsOf(runs);
   const choose = () => {
-    const next = conditionsAt(file.conditions, day, at, file.limit_s);
+    const next = conditionsAt(file.conditions, day, at, file.limit_s, Date.now() / 1000);
     if (!next.ok) return;
     store.getState().edit((m) => {
       m.conditions = next.value;
