@@ -84,7 +84,7 @@ function lookInto(input: RunInput, file: ManoeuvreFile, run: Run) {
   const outboard = file.boat.drives.some(({ kind }) => kind === 'outboard');
   const said = file.plan.steps.map(({ wayOut }) => wayOut.note.trim() !== '');
   return {
-    brief: [...briefOf(input, outboard, namedMarks(file.place))].at(-1)!,
+    brief: [...briefOf(input, outboard, namedMarks(file.place), false)].at(-1)!,
     moments,
     lastWayOut: lastWayOut(moments.map(({ wayOut }) => wayOut)),
     windLimit: windLimit(input),

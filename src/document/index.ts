@@ -1,4 +1,5 @@
 export { BASES, BOAT_SCHEMA, boatSchema, type Boat } from './boat';
+export { knownOfBoat } from './known';
 export { basisFor, isPlace } from './boat-basis';
 export { boatFromOwner } from './boat-estimate';
 export { BOAT_MIGRATIONS, BOAT_VERSION, migrateBoat } from './boat-migrations';

@@ -20,7 +20,7 @@ const FIGURES = {
 const FOUND_OUT: readonly string[] = ['measured', 'set by hand'];
 
 /** How far a boat's figures may be out where every one of a part was found out: together, as the root of their squares. */
-function knownOfBoat(boat: Boat): Known {
+export function knownOfBoat(boat: Boat): Known {
   const known: Record<string, number> = {};
   for (const [part, { drives = [], whole = [] }] of Object.entries(FIGURES) as [
     keyof typeof FIGURES,

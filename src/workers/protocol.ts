@@ -2,7 +2,7 @@ import type { Ahead, DriveNow, Traffic } from '@/core/drive';
 import type { HeldBack, Run } from '@/core/plan';
 import type { GradedHandling, Differences, Fault, Handling } from '@/core/debrief';
 import type { WayOutAt } from '@/core/search';
-import type { Pivots, Sheet } from '@/core/trials';
+import type { Pivots, Sheet, SheetRanges } from '@/core/trials';
 import type { Problem, RecordingDocument, Result } from '@/document';
 import type { AnalysisName, AnalysisUpdate } from './analyses';
 
@@ -35,6 +35,8 @@ export interface AnalysisWorker {
 export interface SheetWorker {
   /** Checks a boat and runs the trials of its sheet; `progress` is told the share done. */
   compute(boat: unknown, progress: (share: number) => void): Result<Sheet>;
+  /** Where the figures of its sheet lie in 90 of 100; many times the work. */
+  ranges(boat: unknown, progress: (share: number) => void): Result<SheetRanges>;
   /** Where the boat pivots, by three trials only. */
   pivots(boat: unknown): Result<Pivots>;
 }

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Pivots, Sheet } from '@/core/trials';
+import type { Pivots, Sheet, SheetRanges } from '@/core/trials';
 import type { Boat, Result } from '@/document';
 import { Lifeline } from './lifeline';
 import type { SheetWorker } from './protocol';
@@ -7,12 +7,15 @@ import type { SheetWorker } from './protocol';
 export interface SheetListener {
   progress(share: number): void;
   done(result: Result<Sheet>): void;
+  /** Then where its figures lie, which takes many times as long. */
+  rangesProgress(share: number): void;
+  ranges(found: SheetRanges): void;
 }
 
 const begin = (name: string) =>
   new Worker(new URL('./sheet.worker.ts', import.meta.url), { type: 'module', name });
 
-/** Computes a boat's sheet in a web worker of its own; begun again if that ends. Returns what stops it. */
+/** Computes a boat's sheet and its ranges in a web worker of its own; begun again if that ends. Returns what stops it. */
 export function computeSheetFor(boat: Boat, listener: SheetListener): () => void {
   let stopped = false;
   let again = false;
@@ -24,25 +27,34 @@ export function computeSheetFor(boat: Boat, listener: SheetListener): () => void
     stopped = true;
     line.close();
   };
-  const compute = async () => {
-    let result: Result<Sheet>;
+  const whole = async <T>(
+    ask: 'compute' | 'ranges',
+    progress: (share: number) => void,
+  ): Promise<Result<T>> => {
+    let result: Result<T>;
     do {
       again = false;
-      result = await line.call((remote, heard) =>
-        remote.compute(
-          boat,
-          proxy((share: number) => {
-            heard();
-            if (!stopped) listener.progress(share);
-          }),
-        ),
-      );
+      result = await line.call((remote, heard) => {
+        const tell = proxy((share: number) => {
+          heard();
+          if (!stopped) progress(share);
+        });
+        return remote[ask](boat, tell) as Promise<Result<T>>;
+      });
       // A worker that ended tells of it after its calls have failed.
       await Promise.resolve();
     } while (again && !stopped);
+    return result;
+  };
+  const compute = async () => {
+    const result = await whole<Sheet>('compute', (share) => listener.progress(share));
+    if (stopped) return;
+    listener.done(result);
+    if (!result.ok) return stop();
+    const ranges = await whole<SheetRanges>('ranges', (share) => listener.rangesProgress(share));
     if (stopped) return;
     stop();
-    listener.done(result);
+    if (ranges.ok) listener.ranges(ranges.value);
   };
   void compute();
   return stop;

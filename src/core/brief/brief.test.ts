@@ -16,7 +16,7 @@ const START = { is: 'start' } as const;
 
 function brief(input: RunInput): Brief {
   let last: Brief | null = null;
-  for (const found of briefOf(input, false, [])) last = found;
+  for (const found of briefOf(input, false, [], false)) last = found;
   return last!;
 }
 

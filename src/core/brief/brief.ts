@@ -2,65 +2,29 @@ import { firstLines, type HeldBy } from './first-line';
 import { sidesOf, type ForSide } from './which-side';
 import { runPlan, type MarkOnPlace, type RunInput, type Run } from '../plan';
 import { openWaterOf, Surroundings } from '../search';
+import type { Capabilities, PushedWhere } from './able';
+import { briefRanges, type BriefRanges, type ToTryAgain } from './ranges';
 import { PSI, X, Y, type SimState } from '../simulation';
-import {
-  hasDrive,
-  holdsBow,
-  holdsHer,
-  propWalk,
-  type HoldsBow,
-  type HoldsHer,
-  type Walk,
-} from '../trials';
+import { hasDrive, holdsBow, holdsHer, propWalk, type HoldsBow, type HoldsHer } from '../trials';
 import type { Craft } from '../boat';
-import {
-  carryHere,
-  stopHere,
-  turnHere,
-  hasRoom,
-  turningMoments,
-  type CarryHere,
-  type StopHere,
-  type TurnHere,
-} from './capabilities';
+import { carryHere, stopHere, turnHere, hasRoom, turningMoments } from './capabilities';
 import { abreastOf, type Abreast } from './abreast';
 import { approachSpeeds, type SpeedAt } from './approach';
 import { legsOf, type Leg } from './legs';
 import { lockWater, type LockWater } from './lock-water';
 import { locksAhead, type LockAhead } from './locks-ahead';
 import { lockSheets, type Sheet } from './lock-sheets';
-import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
+import { letGoAt, pushAt } from './environment-force';
 import { steppingOf, type Stepping } from './stepping';
 import { cautionsFor, readyFor, type Caution, type ReadyItem } from './ready';
-
-/** Lying where the boat is to lie, or where it starts from. */
-export interface PushedWhere {
-  readonly where: 'start' | 'berth';
-  readonly push: EnvironmentForce;
-  readonly letGo: DriftFrom;
-}
-
-/** What the boat can do here, in this wind and current. */
-export interface Capabilities {
-  /** From the speed the boat has two lengths off, or the fastest of the run; null where it has no way on. */
-  readonly stop: StopHere | null;
-  /** The same with the engine idling astern. */
-  readonly gentle: StopHere | null;
-  readonly carry: CarryHere | null;
-  /** Prop walk alone: heading change by astern from rest in calm water. */
-  readonly walk: Walk | null;
-  /** Half a turn on the spot where the run turns most of all places with room, both ways; none without engine or room. */
-  readonly turnsAt: number | null;
-  readonly turns: readonly TurnHere[];
-  /** Winds abeam that the boat's means can hold the bow against (see trials). */
-  readonly holds: HoldsBow & HoldsHer;
-}
 
 /** Everything the core says of a manoeuvre before it is done, as far as it is known. */
 export interface Brief {
   readonly lying: readonly PushedWhere[];
   readonly legs: readonly Leg[];
   readonly speeds: readonly SpeedAt[];
+  /** Where its figures lie in 90 of 100; null until all draws are tried. */
+  readonly ranges: BriefRanges | null;
   /** Steps by what is abreast then. */
   readonly abreast: readonly Abreast[];
   readonly able: Capabilities | null;
@@ -105,7 +69,7 @@ function ableHere(
   about: Surroundings,
   open: Surroundings,
   speeds: readonly SpeedAt[],
-): Capabilities {
+): { able: Capabilities } & Pick<ToTryAgain, 'stopping' | 'turning'> {
   const { craft } = about.world;
   // A turn on the spot keeps clear of the berth too.
   const whole = new Surroundings({ ...input, berth: new Set() });
@@ -116,7 +80,7 @@ function ableHere(
   const still = (s: SimState) => about.stillAt(s.motion[X]!, s.motion[Y]!, s.motion[PSI]!, s.time);
   const turning = states.map(still).find((state) => hasRoom(whole, state));
   const sides = turning ? ([-1, 1] as const).map((side) => turnHere(whole, turning, side)) : [];
-  return {
+  const able = {
     stop: stopping ? stopHere(open, stopping) : null,
     gentle: stopping ? stopHere(open, stopping, 0) : null,
     carry: stopping ? carryHere(open, stopping) : null,
@@ -125,6 +89,7 @@ function ableHere(
     turns: sides.filter((turn) => turn !== null),
     holds: meansOf(craft),
   };
+  return { able, stopping: stopping ?? null, turning: turning ?? null };
 }
 
 /** What the boat can be held by does not hang on where it is: kept for the last boat asked about. */
@@ -154,11 +119,13 @@ function bothSides({ goal, weather }: RunInput, { world }: Surroundings): readon
  *
  * @param outboard whether an engine hangs where its kill cord is worn
  * @param marks what a helm may take a moment by
+ * @param withRanges whether boat and day are drawn, which takes some seconds
  */
 export function* briefOf(
   input: RunInput,
   outboard: boolean,
   marks: readonly MarkOnPlace[],
+  withRanges = true,
 ): Generator<Brief> {
   const about = new Surroundings(input);
   const open = openWaterOf(input);
@@ -176,6 +143,7 @@ export function* briefOf(
     where,
     push: pushAt(open, x, y, heading, time),
     letGo: letGoAt(open, x, y, heading, time),
+    at: time,
   });
   const { start } = input;
   const last = run.trace.time.length - 1;
@@ -193,6 +161,7 @@ export function* briefOf(
     abreast,
     stepping: steppingOf(input, run),
     able: null,
+    ranges: null,
     berthed: null,
     locks: [] as LockAhead[],
     sheets: [] as readonly Sheet[],
@@ -206,7 +175,7 @@ export function* briefOf(
     legs.push(leg);
     yield { ...brief, legs: legs.slice() };
   }
-  const able = ableHere(input, run, about, open, speeds);
+  const { able, stopping, turning } = ableHere(input, run, about, open, speeds);
   yield { ...brief, legs, able };
   const lines = firstLines(input);
   const sides = input.goal.is === 'lie' && lines.length > 0 ? bothSides(input, about) : [];
@@ -220,8 +189,12 @@ export function* briefOf(
   const sheets = lockSheets(input, locks);
   yield { ...brief, legs, able, berthed, locks, sheets };
   const water: LockWater[] = [];
+  const whole = () => ({ ...brief, legs, able, berthed, locks, sheets, lockWater: water.slice() });
   for (const found of lockWater(input)) {
     water.push(found);
-    yield { ...brief, legs, able, berthed, locks, sheets, lockWater: water.slice() };
+    yield whole();
   }
+  if (!withRanges) return;
+  for (const ranges of briefRanges(input, { lying, able, stopping, turning }))
+    yield { ...whole(), ranges };
 }

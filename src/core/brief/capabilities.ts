@@ -1,27 +1,29 @@
-import { cos, sin } from '../math';
 import type { Run } from '../plan';
 import { ROOM_TO_BEGIN_M } from '../policy';
-import { engines, Rollout, letGo, wheel, type Nearest, type Surroundings } from '../search';
-import type { SimState } from '../simulation';
-import { firmThrottle, hasDrive, Lane, shiftingWay } from '../trials';
+import { engines, Rollout, wheel, type Nearest, type Surroundings } from '../search';
+import { beginning, PSI, U, X, Y, type SimState } from '../simulation';
+import {
+  carrying,
+  firmThrottle,
+  hasDrive,
+  Lane,
+  OpenWater,
+  shiftingWay,
+  stopping,
+  type Carry,
+  type Stop,
+} from '../trials';
 
-/** Stopping with astern, wheel amidships, in the wind and current there are. SI, radians. */
-export interface StopHere {
+/** Stopping with astern, wheel amidships, from straight way, in the wind and current there are. SI, radians. */
+export interface StopHere extends Stop {
   /** Speed over ground along the boat's heading it begins at. */
   readonly from: number;
-  readonly distance: number;
-  readonly time: number;
-  /** Heading change meanwhile, and where the boat has gone to starboard of its line. */
-  readonly turned: number;
-  readonly aside: number;
 }
 
 /** Carrying in neutral until the boat has a tenth of a metre a second left, or a minute is over. */
-export interface CarryHere {
+export interface CarryHere extends Carry {
   readonly from: number;
   readonly to: number;
-  readonly distance: number;
-  readonly time: number;
 }
 
 /** Half a turn on the spot where the run turns most, tried among the things that are there. */
@@ -42,17 +44,15 @@ const CARRY_TO_MPS = 0.1;
 const MOST_BURSTS = 16;
 const BURST_S = 20;
 
-function wayFrom(rollout: Rollout): () => { ahead: number; aside: number; path: number } {
-  const { x, y, heading } = rollout;
-  return () => {
-    const dx = rollout.x - x;
-    const dy = rollout.y - y;
-    return {
-      ahead: dx * sin(heading) + dy * cos(heading),
-      aside: dx * cos(heading) - dy * sin(heading),
-      path: Math.sqrt(dx * dx + dy * dy),
-    };
-  };
+/**
+ * The boat on the heading and with the headway it has at a moment of a run, but going straight: what it is turned and set by then is
+ * the plan's, not the boat's. Engines in neutral, wheel amidships.
+ */
+function straightFrom({ world }: Surroundings, { motion, time }: SimState): OpenWater {
+  const [x, y, heading, speed] = [motion[X]!, motion[Y]!, motion[PSI]!, motion[U]!];
+  const state = beginning(world, { x, y, heading, speed });
+  state.time = time;
+  return OpenWater.over(world, state);
 }
 
 /** Null if the boat has no engine, makes no way ahead there, or does not stop in two minutes. */
@@ -61,33 +61,20 @@ export function stopHere(
   from: SimState,
   throttle = firmThrottle(open.world.craft),
 ): StopHere | null {
-  const rollout = new Rollout(open, from);
-  const begins = rollout.along;
+  const water = straightFrom(open, from);
+  const begins = water.along;
   if (!hasDrive(open.world.craft) || begins <= CARRY_TO_MPS) return null;
-  const way = wayFrom(rollout);
-  const { heading, time } = rollout;
-  wheel(rollout, 0);
-  engines(rollout, -1, throttle);
-  if (!rollout.until(() => rollout.along <= 0, LONGEST_S)) return null;
-  const { ahead, aside } = way();
-  return {
-    from: begins,
-    distance: ahead,
-    time: rollout.time - time,
-    turned: rollout.heading - heading,
-    aside,
-  };
+  const stop = stopping(water, throttle, LONGEST_S);
+  return stop && { from: begins, ...stop };
 }
 
+/** Null if the boat makes no way ahead there. */
 export function carryHere(open: Surroundings, from: SimState): CarryHere | null {
-  const rollout = new Rollout(open, from);
-  const begins = rollout.along;
+  const water = straightFrom(open, from);
+  const begins = water.along;
   if (begins <= CARRY_TO_MPS) return null;
-  const way = wayFrom(rollout);
-  const { time } = rollout;
-  letGo(rollout);
-  rollout.until(() => rollout.along <= CARRY_TO_MPS, 60);
-  return { from: begins, to: rollout.along, distance: way().path, time: rollout.time - time };
+  const { distance, time } = carrying(water, CARRY_TO_MPS, 60);
+  return { from: begins, to: water.along, distance, time };
 }
 
 /** Wheel hard over all the while (reversed with the gear where thrust is steered), bursts ahead and astern. */

@@ -9,6 +9,9 @@ export interface OnHer {
   readonly starboard: number;
 }
 
+export const sizeOf = ({ ahead, starboard }: OnHer): number =>
+  Math.sqrt(ahead * ahead + starboard * starboard);
+
 /** What wind and current do to the boat lying somewhere. SI, radians. */
 export interface EnvironmentForce {
   readonly x: number;

@@ -1,12 +1,15 @@
 export { type CarryHere, type StopHere, type TurnHere } from './capabilities';
 export { abreastOf, type Abreast } from './abreast';
 export { approachSpeeds, type SpeedAt } from './approach';
-export { briefOf, type Capabilities, type Brief, type PushedWhere } from './brief';
+export type { Capabilities, PushedWhere } from './able';
+export { briefOf, type Brief } from './brief';
+export type { BriefRanges } from './ranges';
 export { ferryGlide, firstOrderTurn, rateOnCircle, wheelOver, type FerryGlide } from './kinematics';
 export type { Leg, LeeSide } from './legs';
 export {
   letGoAt,
   pushAt,
+  sizeOf,
   type DriftFrom,
   type OnHer,
   type EnvironmentForce,

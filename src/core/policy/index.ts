@@ -10,7 +10,6 @@ export * from './reliability';
 export * from './room';
 export * from './search';
 export * from './showing';
-export * from './spreads';
 export * from './touch';
 export * from './way';
 export * from './weather';

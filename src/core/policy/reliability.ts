@@ -9,6 +9,11 @@ export const TRIES_FIRST = 20;
 export const TRYING_MS = 12_000;
 /** Tries drawn on the water: more run into one blot. */
 export const FAN_TRIES = 40;
-/** Share that has to hold in a wind for the plan to hold in it, and the tries that tell: ten for each that may fail. Judgement. */
+/**
+ * Share that has to hold in a wind for the plan to hold in it; one at which it surely does not; how often a wind may be taken for the
+ * other kind, and the tries after which the share alone decides. Judgement.
+ */
 export const ROSE_HOLDS = 0.9;
+export const ROSE_FAILS = 0.78;
+export const ROSE_RISK = 0.1;
 export const ROSE_TRIES = 40;

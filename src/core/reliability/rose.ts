@@ -1,7 +1,8 @@
 import type { RunInput } from '../plan';
-import { ROSE_HOLDS } from '../policy';
+import { ROSE_FAILS, ROSE_HOLDS, ROSE_RISK } from '../policy';
 import type { Spread } from '../uncertainty';
 import { MPS_PER_KNOT } from '../units';
+import { SequentialTest } from './sequential';
 import { holds, trialOf } from './trial';
 
 const DIRECTIONS = 16;
@@ -17,7 +18,7 @@ export interface RoseRange {
   readonly most: number | null;
 }
 
-/** Does it hold in 90 of 100, as far as so many runs tell? Given up as soon as it cannot any more. */
+/** Does it hold in 90 of 100? Told as soon as the tries say so; of `runs` that do not, by their share. */
 function holdsIn(
   input: RunInput,
   spread: Spread,
@@ -27,11 +28,15 @@ function holdsIn(
   speed: number,
 ): boolean {
   const there = { ...input, weather: { ...input.weather, windFrom: from, windSpeed: speed } };
-  const mayFail = Math.floor((1 - ROSE_HOLDS) * runs + 1e-9);
-  let failed = 0;
-  for (let k = 0; k < runs && failed <= mayFail; k++)
-    if (!holds(trialOf(there, spread, seed, k))) failed += 1;
-  return failed <= mayFail;
+  const test = new SequentialTest(ROSE_HOLDS, ROSE_FAILS, ROSE_RISK);
+  let held = 0;
+  for (let k = 0; k < runs; k++) {
+    const success = holds(trialOf(there, spread, seed, k));
+    if (success) held += 1;
+    const answer = test.add(success);
+    if (answer) return answer === 'holds';
+  }
+  return held >= ROSE_HOLDS * runs - 1e-9;
 }
 
 /**

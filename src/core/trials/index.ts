@@ -4,12 +4,14 @@ export {
   aheadSteeringSpeed,
   asternSteeringSpeed,
   carryFrom,
+  carrying,
   goesOn,
   propWalk,
   secondsToGo,
   steadySpeed,
   steeringRate,
   stopFrom,
+  stopping,
   type Carry,
   type Stop,
   type Walk,
@@ -42,3 +44,4 @@ export {
   type Pivots,
   type Sheet,
 } from './sheet';
+export { sheetFigures, sheetRanges, type SheetFigures, type SheetRanges } from './sheet-ranges';

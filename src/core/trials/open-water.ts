@@ -1,7 +1,9 @@
 import { DRIVE, DRIVE_COLUMNS, type Craft } from '../boat';
 import { NO_LINES, obstacleSetOf } from '../holding';
+import { cos, sin } from '../math';
 import {
   environmentFor,
+  forkOf,
   orderEngine,
   orderRudder,
   orderThruster,
@@ -48,6 +50,11 @@ export class OpenWater {
       shore: obstacleSetOf([]),
     };
     return new OpenWater(craft, Simulation.at(world, { x: 0, y: 0, heading: 0, speed }));
+  }
+
+  /** The boat in some water of a place, as it is in `state`, which is not changed. */
+  static over(world: World, state: SimState): OpenWater {
+    return new OpenWater(world.craft, forkOf(world, state));
   }
 
   get world(): World {
@@ -111,6 +118,13 @@ export class OpenWater {
   }
   get ahead(): number {
     return this.state.motion[U]!;
+  }
+  /** Speed over ground along the boat's heading, m/s. */
+  get along(): number {
+    const { environment } = this.world;
+    const s = sin(this.heading);
+    const c = cos(this.heading);
+    return this.ahead + environment.currentEast * s + environment.currentNorth * c;
   }
   get sideways(): number {
     return this.state.motion[V]!;

@@ -70,7 +70,9 @@ export interface Sheet {
 
 /** Winds and angles off the bow the boat is let go in. */
 export const SHEET_WINDS_KN = [5, 10, 15, 20, 25] as const;
-const ANGLES = 13;
+const ANGLES = Array.from({ length: 13 }, (_, i) => (i * Math.PI) / 12);
+/** Wind abeam: the angle a sheet's lines are of, rad. */
+export const BEAM_ON = ANGLES[6]!;
 /** Trials besides those in wind. */
 const ONCE = 18;
 
@@ -78,15 +80,17 @@ const ONCE = 18;
  * Runs every trial of a boat's sheet, in the order of the record.
  *
  * @param progress told the share done, 0 … 1, between trials
+ * @param angles off the bow that the wind comes from, rad
  */
 export function computeSheet(
   craft: Craft,
   progress: (share: number) => void = () => undefined,
+  angles: readonly number[] = ANGLES,
 ): Sheet {
   const driven = hasDrive(craft);
   const steered = driven && canSteer(craft);
   let done = 0;
-  const total = ONCE + SHEET_WINDS_KN.length * ANGLES;
+  const total = ONCE + SHEET_WINDS_KN.length * angles.length;
   const trial = <T>(can: boolean, run: () => T): T | null => {
     const result = can ? run() : null;
     done += 1;
@@ -123,10 +127,8 @@ export function computeSheet(
     astern: trial(steered, () => asternSteeringSpeed(craft)),
   };
   const drifts = SHEET_WINDS_KN.flatMap((knots) =>
-    Array.from({ length: ANGLES }, (_, i) =>
-      trial(true, () =>
-        driftFrom(craft, knots * MPS_PER_KNOT, (i * Math.PI) / (ANGLES - 1), settles),
-      )!,
+    angles.map((angle) =>
+      trial(true, () => driftFrom(craft, knots * MPS_PER_KNOT, angle, settles))!,
     ),
   );
   const holds = trial(true, () => holdsBow(craft))!;

@@ -1,4 +1,4 @@
-import { bisect } from '../math';
+import { bisect, cos, sin } from '../math';
 import type { Craft } from '../boat';
 import { MPS_PER_KNOT } from '../units';
 import { burst, firmThrottle, OpenWater } from './open-water';
@@ -37,13 +37,37 @@ export interface Stop {
   readonly turned: number;
 }
 
-/** Stopping from a speed with astern at a throttle, wheel amidships; null if the boat never stops. */
-export function stopFrom(craft: Craft, speed: number, throttle = firmThrottle(craft)): Stop | null {
-  const water = OpenWater.of(craft, { speed });
+/** Where a boat has gone since, along the heading it had and to starboard of it, m, how long, s, and how it has turned, rad. */
+function goneSince(water: OpenWater): () => Stop {
+  const { x, y, heading, time } = water;
+  const s = sin(heading);
+  const c = cos(heading);
+  return () => {
+    const dx = water.x - x;
+    const dy = water.y - y;
+    return {
+      distance: dx * s + dy * c,
+      aside: dx * c - dy * s,
+      time: water.time - time,
+      turned: water.heading - heading,
+    };
+  };
+}
+
+/**
+ * Stopping over ground with astern at a throttle, wheel amidships, from however the boat goes; null if it has not stopped in
+ * `most` seconds.
+ */
+export function stopping(water: OpenWater, throttle: number, most = LONGEST_S): Stop | null {
+  const since = goneSince(water);
+  water.wheel(0);
   water.engine(-1, throttle);
-  const stopped = water.until(() => water.ahead <= 0, LONGEST_S);
-  if (!stopped) return null;
-  return { distance: water.y, aside: water.x, time: water.time, turned: water.heading };
+  return water.until(() => water.along <= 0, most) ? since() : null;
+}
+
+/** Stopping in calm water from a speed; null if the boat never stops. */
+export function stopFrom(craft: Craft, speed: number, throttle = firmThrottle(craft)): Stop | null {
+  return stopping(OpenWater.of(craft, { speed }), throttle);
 }
 
 export interface Carry {
@@ -51,11 +75,19 @@ export interface Carry {
   readonly time: number;
 }
 
-/** How far the boat carries in neutral from one speed down to another, no wind; null if beyond half an hour. */
+/** How far the boat carries in neutral over ground until it has so much speed left, or for `most` seconds, and whether it came to that. */
+export function carrying(water: OpenWater, to: number, most: number): Carry & { slow: boolean } {
+  const since = goneSince(water);
+  water.engine(0);
+  const slow = water.until(() => water.along <= to, most);
+  const { distance, aside, time } = since();
+  return { distance: Math.sqrt(distance * distance + aside * aside), time, slow };
+}
+
+/** How far the boat carries in neutral from one speed down to another, no wind; null if beyond two hours. */
 export function carryFrom(craft: Craft, from: number, to: number): Carry | null {
-  const water = OpenWater.of(craft, { speed: from });
-  const slow = water.until(() => water.ahead <= to, LONGEST_S);
-  return slow ? { distance: water.y, time: water.time } : null;
+  const { slow, distance, time } = carrying(OpenWater.of(craft, { speed: from }), to, LONGEST_S);
+  return slow ? { distance, time } : null;
 }
 
 export interface Walk {

@@ -11,4 +11,5 @@ export {
   type Spread,
   type StartSpread,
 } from './spread';
-export { varied } from './vary';
+export { RANGE_DRAWS, rangeOf, rangesOf, type Range } from './range';
+export { varied, variedAround, variedBoat } from './vary';

@@ -20,7 +20,8 @@ const CALM_MPS = 0.05;
 /** Offsets of the start are those of a boat this long or shorter; of a longer one they grow with it, m. */
 const USUAL_LENGTH_M = 12;
 
-function variedBoat(boat: BoatSpec, draw: Draw): BoatSpec {
+/** A boat as one draw has it. */
+export function variedBoat(boat: BoatSpec, draw: Draw): BoatSpec {
   const { thrust, thrustAstern, propWalk, windForce, windCentre, hullDrag } = draw;
   const { hull, windage } = boat;
   return {
@@ -125,16 +126,24 @@ function variedPlan(plan: Plan, draw: Draw): Plan {
   };
 }
 
+/** A manoeuvre's boat and day as one draw has them; start, plan and person as they are told. */
+export function variedAround(input: RunInput, draw: Draw): RunInput {
+  const { craft: _craft, ...rest } = input;
+  return {
+    ...rest,
+    boat: variedBoat(input.boat, draw),
+    weather: variedWeather(input.weather, draw),
+  };
+}
+
 /**
  * A manoeuvre as one draw has it: day, boat, start and person otherwise. The only place where a run is varied by a draw.
  * What was made ready of the shore stays; the boat is another.
  */
 export function varied(input: RunInput, draw: Draw): RunInput {
-  const { craft: _craft, locks, rigging, ...rest } = input;
+  const { locks, rigging, ...rest } = variedAround(input, draw);
   return {
     ...rest,
-    boat: variedBoat(input.boat, draw),
-    weather: variedWeather(input.weather, draw),
     start: variedStart(input, draw),
     plan: variedPlan(input.plan, draw),
     ...(rigging ? { rigging: { ...rigging, seed: draw.throws ?? rigging.seed } } : {}),

@@ -8,7 +8,7 @@ import { toRunInput } from '../run-input';
 
 function briefed(input: RunInput): Brief {
   let last: Brief | null = null;
-  for (const found of briefOf(input, false, [])) last = found;
+  for (const found of briefOf(input, false, [], false)) last = found;
   return last!;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Sheet } from '@/core/trials';
+import type { Sheet, SheetRanges } from '@/core/trials';
 import type { Boat, Problem } from '@/document';
 import { computeSheetFor } from '@/workers';
 
@@ -10,6 +10,9 @@ export interface SheetState {
   readonly share: number;
   readonly running: boolean;
   readonly problems: readonly Problem[];
+  /** Where its figures lie; null while that is being worked out, `rangesShare` of it done. */
+  readonly ranges: SheetRanges | null;
+  readonly rangesShare: number;
   stop(): void;
   again(): void;
 }
@@ -19,6 +22,8 @@ const nothing: Omit<SheetState, 'stop' | 'again'> = {
   share: 0,
   running: true,
   problems: [],
+  ranges: null,
+  rangesShare: 0,
 };
 
 /** Computes a boat's sheet in a worker whenever it changes; it can be stopped and begun again. */
@@ -34,9 +39,11 @@ export function useSheet(boat: Boat): SheetState {
       done: (result) =>
         setState(
           result.ok
-            ? { sheet: result.value, share: 1, running: false, problems: [] }
-            : { sheet: null, share: 0, running: false, problems: result.problems },
+            ? { ...nothing, sheet: result.value, share: 1, running: false }
+            : { ...nothing, running: false, problems: result.problems },
         ),
+      rangesProgress: (rangesShare) => setState((s) => ({ ...s, rangesShare })),
+      ranges: (ranges) => setState((s) => ({ ...s, ranges, rangesShare: 1 })),
     });
   }, [boat, turn, stopped]);
 

@@ -1,10 +1,18 @@
 import { CURRENT_PUSHES_MPS, DRIFT_WORTH_SAYING_MPS, EXACTLY_ABREAST_M } from '@/core/policy';
-import type { Capabilities, Brief, Leg, PushedWhere, OnHer } from '@/core/brief';
+import {
+  sizeOf,
+  type BriefRanges,
+  type Capabilities,
+  type Brief,
+  type Leg,
+  type PushedWhere,
+  type OnHer,
+} from '@/core/brief';
 import type { TimeToContact } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { MOST_WIND_MPS } from '@/document';
 import { boatSpeed, clock, distance, force, heading, windSpeed, type Units } from './units';
-import { spreadText } from './spreads';
+import { rangeText } from './spreads';
 
 /** One thing the core says, why, and the figures behind it. */
 export interface Statement {
@@ -19,7 +27,6 @@ export interface Statement {
 
 const side = (value: number) => (value < 0 ? 'port' : 'starboard');
 const degrees = (radians: number) => Math.round(Math.abs(radians) * DEGREES_PER_RADIAN);
-const size = ({ ahead, starboard }: OnHer) => Math.hypot(ahead, starboard);
 
 /** Which way something goes on the boat: "to starboard", "from ahead". */
 function goes({ ahead, starboard }: OnHer): string {
@@ -34,17 +41,32 @@ function along(push: OnHer, text: (mps: number) => string): string {
 
 const WHERE = { start: 'Where she starts', berth: 'In the berth' } as const;
 
-function lyingStatements({ where, push, letGo }: PushedWhere, units: Units): Statement[] {
+/** The line that says where a figure lies, once boat and day have been drawn. */
+function often(
+  ranges: BriefRanges | null,
+  name: string,
+  text: (value: number) => string,
+  never?: string,
+): [string, string][] {
+  const range = ranges?.[name];
+  return range ? [['in 90 of 100', rangeText(range, text, never)]] : [];
+}
+
+function lyingStatements(
+  { where, push, letGo }: PushedWhere,
+  ranges: BriefRanges | null,
+  units: Units,
+): Statement[] {
   const wind = (mps: number) => windSpeed(mps, units);
   const current = (mps: number) => boatSpeed(mps, units);
   const list: Statement[] = [];
-  const hasCurrent = size(push.current) > CURRENT_PUSHES_MPS;
+  const hasCurrent = sizeOf(push.current) > CURRENT_PUSHES_MPS;
   list.push({
     key: `${where}-push`,
     text:
-      size(push.force) < 1
+      sizeOf(push.force) < 1
         ? `${WHERE[where]} nothing pushes her`
-        : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(size(push.force), units)}`,
+        : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(sizeOf(push.force), units)}`,
     why: `Held still on ${heading(push.heading)}: wind ${along(push.wind, wind)}${
       hasCurrent ? `; current ${along(push.current, current)}` : '; no current'
     }.`,
@@ -52,7 +74,7 @@ function lyingStatements({ where, push, letGo }: PushedWhere, units: Units): Sta
       ['across her', `${force(push.force.starboard, units)} to ${side(push.force.starboard)}`],
       ['along her', `${force(push.force.ahead, units)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
       ['of it the wind across', force(push.windForce.starboard, units)],
-      ['spread', `wind ${spreadText('wind')}, current ${spreadText('current')}`],
+      ...often(ranges, `${where}-push`, (newtons) => force(newtons, units)),
     ],
     time: null,
     hurts: false,
@@ -66,6 +88,7 @@ function lyingStatements({ where, push, letGo }: PushedWhere, units: Units): Sta
     figures: [
       ['turned by then', `${degrees(letGo.turned)}° to ${side(letGo.turned)}`],
       ['her heading then', heading(push.heading + letGo.turned)],
+      ...often(ranges, `${where}-drift`, (mps) => boatSpeed(mps, units)),
     ],
     time: null,
     hurts: false,
@@ -143,13 +166,14 @@ export function pushStatements(brief: Brief, units: Units): Statement[] {
     else runs.push([leg]);
   }
   return [
-    ...brief.lying.flatMap((lying) => lyingStatements(lying, units)),
+    ...brief.lying.flatMap((lying) => lyingStatements(lying, brief.ranges, units)),
     ...runs.map((run, i) => legStatement(run, i > 0, i === runs.length - 1, units)),
   ];
 }
 
 function stopStatements(
   { stop, carry, walk }: Capabilities,
+  ranges: BriefRanges | null,
   length: number,
   units: Units,
 ): Statement[] {
@@ -159,8 +183,9 @@ function stopStatements(
     list.push({
       key: 'stop',
       text: `From ${boatSpeed(stop.from, units)} she stops in ${distance(stop.distance, units)}, ${lengths} lengths`,
-      why: `Simulated in this wind: firm astern with the wheel amidships from where she has that speed, ${Math.round(stop.time)} s.`,
+      why: `Simulated in this wind: firm astern with the wheel amidships, going straight at that speed, ${Math.round(stop.time)} s.`,
       figures: [
+        ...often(ranges, 'stop', (m) => distance(m, units), 'not in two minutes'),
         ['heading meanwhile', `${degrees(stop.turned)}° to ${side(stop.turned)}`],
         ['set aside', `${distance(Math.abs(stop.aside), units)} to ${side(stop.aside)}`],
       ],
@@ -172,15 +197,17 @@ function stopStatements(
         key: 'aim-off',
         text: `Aim off ${degrees(stop.turned)}° to ${side(-stop.turned)} before going astern`,
         why: 'So that what turns her while she stops leaves her straight.',
-        figures: walk
-          ? [
-              [
-                'prop walk alone',
-                `${degrees(walk.turned)}° to ${side(walk.turned)} in ${Math.round(walk.seconds)} s from rest`,
-              ],
-              ['spread of prop walk', spreadText('walk')],
-            ]
-          : [],
+        figures: [
+          ...often(ranges, 'turned', (radians) => `${degrees(radians)}°`),
+          ...(walk
+            ? [
+                [
+                  'prop walk alone',
+                  `${degrees(walk.turned)}° to ${side(walk.turned)} in ${Math.round(walk.seconds)} s from rest`,
+                ] as const,
+              ]
+            : []),
+        ],
         time: null,
         hurts: false,
       });
@@ -193,14 +220,18 @@ function stopStatements(
         carry.time >= 59.5
           ? `A minute on she still has ${boatSpeed(Math.max(0, carry.to), units)}.`
           : `Down to ${boatSpeed(Math.max(0, carry.to), units)} in ${Math.round(carry.time)} s.`,
-      figures: [],
+      figures: often(ranges, 'carry', (m) => distance(m, units)),
       time: null,
       hurts: false,
     });
   return list;
 }
 
-function turnStatement({ turns, turnsAt }: Capabilities, units: Units): Statement | null {
+function turnStatement(
+  { turns, turnsAt }: Capabilities,
+  ranges: BriefRanges | null,
+  units: Units,
+): Statement | null {
   if (turns.length === 0) return null;
   const done = turns.filter((turn) => turn.done);
   const better = done.slice().sort((a, b) => a.room - b.room)[0];
@@ -214,27 +245,34 @@ function turnStatement({ turns, turnsAt }: Capabilities, units: Units): Statemen
     key: 'turn',
     text,
     why: `Simulated both ways from rest at ${clock(turnsAt ?? 0)}, wheel hard over, bursts ahead and astern, among all that is there.`,
-    figures: turns.map((turn) => [
-      `to ${turn.side}`,
-      turn.done
-        ? `${turn.bursts} bursts, ${Math.round(turn.time)} s${turn.nearest.name ? `, ${distance(Math.max(0, turn.nearest.distance), units)} from ${turn.nearest.name}` : ''}`
-        : turn.touched
-          ? `touches ${turn.nearest.name ?? 'something'}`
-          : `not round in ${turn.bursts} bursts`,
+    figures: turns.flatMap((turn): [string, string][] => [
+      [
+        `to ${turn.side}`,
+        turn.done
+          ? `${turn.bursts} bursts, ${Math.round(turn.time)} s${turn.nearest.name ? `, ${distance(Math.max(0, turn.nearest.distance), units)} from ${turn.nearest.name}` : ''}`
+          : turn.touched
+            ? `touches ${turn.nearest.name ?? 'something'}`
+            : `not round in ${turn.bursts} bursts`,
+      ],
+      ...often(ranges, `turn ${turn.side}`, (m) => `${distance(m, units)} of water`, 'not round'),
     ]),
     time: turnsAt,
     hurts: better === undefined,
   };
 }
 
-function holdStatements({ holds }: Capabilities, wind: number, units: Units): Statement[] {
+const anyWind = (units: Units) => `${windSpeed(MOST_WIND_MPS, units)} and more`;
+
+function holdStatements(
+  { holds }: Capabilities,
+  ranges: BriefRanges | null,
+  wind: number,
+  units: Units,
+): Statement[] {
   const say = (key: string, means: string, most: number | null, how: string) => {
     if (most === null) return [];
     const enough = most > wind;
-    const to =
-      most === Infinity
-        ? `${windSpeed(MOST_WIND_MPS, units)} and more`
-        : `${windSpeed(most, units)} abeam`;
+    const to = most === Infinity ? anyWind(units) : `${windSpeed(most, units)} abeam`;
     return [
       {
         key,
@@ -242,7 +280,7 @@ function holdStatements({ holds }: Capabilities, wind: number, units: Units): St
           ? `${means} holds her bow: up to ${to}`
           : `${means} no longer holds her bow: it does to ${to}`,
         why: `${how} for ${Math.round(holds.seconds)} s from rest, wind abeam, calm water: is the stem where it was? It blows ${windSpeed(wind, units)} now.`,
-        figures: [['spread', spreadText('hold')] as const],
+        figures: often(ranges, key, (mps) => windSpeed(mps, units), anyWind(units)),
         time: null,
         hurts: !enough,
       },
@@ -252,8 +290,7 @@ function holdStatements({ holds }: Capabilities, wind: number, units: Units): St
   const whole = (key: string, means: string, most: number | null, how: string) => {
     if (most === null) return [];
     const enough = most > wind;
-    const to =
-      most === Infinity ? `${windSpeed(MOST_WIND_MPS, units)} and more` : windSpeed(most, units);
+    const to = most === Infinity ? anyWind(units) : windSpeed(most, units);
     return [
       {
         key,
@@ -263,7 +300,7 @@ function holdStatements({ holds }: Capabilities, wind: number, units: Units): St
             ? `${means} does not hold her against wind off, however light`
             : `${means} no longer holds her against wind off: it does to ${to}`,
         why: `${how} It blows ${windSpeed(wind, units)} now.`,
-        figures: [['spread', spreadText('hold')] as const],
+        figures: often(ranges, key, (mps) => windSpeed(mps, units), anyWind(units)),
         time: null,
         hurts: !enough,
       },
@@ -334,12 +371,12 @@ export function ableStatements(
 ): Statement[] {
   const { able } = brief;
   if (!able) return [];
-  const turn = turnStatement(able, units);
+  const turn = turnStatement(able, brief.ranges, units);
   const speeds = speedStatement(brief, units);
   return [
     ...(speeds ? [speeds] : []),
-    ...stopStatements(able, length, units),
+    ...stopStatements(able, brief.ranges, length, units),
     ...(turn ? [turn] : []),
-    ...holdStatements(able, wind, units),
+    ...holdStatements(able, brief.ranges, wind, units),
   ];
 }

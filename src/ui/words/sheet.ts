@@ -1,15 +1,15 @@
-import type { Circle, Sheet } from '@/core/trials';
+import { sheetFigures, type Sheet, type SheetRanges } from '@/core/trials';
 import { DEGREES_PER_RADIAN, MPS_PER_KNOT } from '@/core/units';
 import { lengthIn, speedIn, type Units } from './units';
-import { spreadText } from './spreads';
+import { rangeText } from './spreads';
 
 /** One line of a characteristic sheet: what was tried, the figure, how far to trust it. */
 export interface SheetRow {
   readonly what: string;
   readonly figure: string;
   readonly also: string;
-  /** Likely error, as told to the user. */
-  readonly spread: string;
+  /** Where it lies in 90 of 100; empty while that is not known, or where nothing can be told of it. */
+  readonly range: string;
 }
 
 export interface SheetSection {
@@ -24,51 +24,73 @@ const rate = (perSecond: number) => {
 };
 const toSide = (radians: number) => (radians < 0 ? 'to port' : 'to starboard');
 
+/** Turned by less than this it has not turned, rad. */
+const STILL = 0.002;
+const ANY_WIND = 'any to 58 kn';
+
 /** The lines of a sheet, in the user's units. `length` in m, of the boat. */
-export function sheetSections(sheet: Sheet, length: number, units: Units): SheetSection[] {
+export function sheetSections(
+  sheet: Sheet,
+  length: number,
+  units: Units,
+  ranges: SheetRanges = {},
+): SheetSection[] {
+  const figures = sheetFigures(sheet);
   const speed = (mps: number) => `${speedIn(mps, units.speed).toFixed(1)} ${units.speed}`;
   const metres = (m: number) => `${Math.round(lengthIn(m, units.length))} ${units.length}`;
   const lengths = (m: number) => `${(m / length).toFixed(1)} L`;
   const knots = (mps: number) => `${Math.round(mps / MPS_PER_KNOT)} kn`;
+  /** `named` is the figure's name among those of the sheet. */
   const row = (
     what: string,
-    value: string | null,
+    named: string,
+    text: (value: number) => string,
     also: string,
-    spread: string,
     never = 'never',
-  ): SheetRow => ({ what, figure: value ?? never, also: value === null ? '' : also, spread });
-  const circle = (what: string, c: Circle | null) =>
-    row(
+  ): SheetRow => {
+    const value = figures[named] ?? null;
+    const range = ranges[named];
+    return {
       what,
-      c && lengths(c.diameter),
+      figure: value === null ? never : text(value),
+      also: value === null ? '' : also,
+      range: range ? rangeText(range, text, never) : '',
+    };
+  };
+  const circle = (what: string, named: keyof Sheet['circles']) => {
+    const c = sheet.circles[named];
+    return row(
+      what,
+      named,
+      lengths,
       c ? `${metres(c.diameter)} across; ${speed(c.speed)} and ${rate(c.rate)} in it` : '',
-      spreadText('turn'),
       'does not come round',
     );
+  };
   const sections: SheetSection[] = [];
   const { speeds } = sheet;
   if (speeds.idleAhead !== null) {
     sections.push({
       name: 'Way',
       rows: [
-        row('Idle ahead', speed(speeds.idleAhead), 'every engine', spreadText('speed')),
-        row('Half throttle ahead', speed(speeds.halfAhead!), '', spreadText('speed')),
-        row('Idle astern', speed(-speeds.idleAstern!), '', spreadText('speed')),
-        ...sheet.stops.map(({ from, stop }) =>
+        row('Idle ahead', 'idleAhead', speed, 'every engine'),
+        row('Half throttle ahead', 'halfAhead', speed, ''),
+        row('Idle astern', 'idleAstern', speed, ''),
+        ...sheet.stops.map(({ from, stop }, i) =>
           row(
             `Stop from ${speed(from)}, firm astern`,
-            stop && lengths(stop.distance),
+            `stop ${i}`,
+            lengths,
             stop
               ? `${metres(stop.distance)}, ${stop.time.toFixed(0)} s, ${Math.abs(stop.turned) < 0.009 ? 'straight' : `turns ${degrees(stop.turned)} ${toSide(stop.turned)}`}`
               : '',
-            spreadText('way'),
           ),
         ),
         row(
           `Carry in neutral, ${speed(2 * MPS_PER_KNOT)} to ${speed(0.5 * MPS_PER_KNOT)}`,
-          sheet.carry && lengths(sheet.carry.distance),
+          'carry',
+          lengths,
           sheet.carry ? `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s` : '',
-          spreadText('way'),
           'over two hours',
         ),
       ],
@@ -79,51 +101,51 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
       rows: [
         row(
           `Carry from ${speed(2 * MPS_PER_KNOT)} to ${speed(0.5 * MPS_PER_KNOT)}`,
-          lengths(sheet.carry.distance),
+          'carry',
+          lengths,
           `${metres(sheet.carry.distance)}, ${sheet.carry.time.toFixed(0)} s`,
-          spreadText('way'),
         ),
       ],
     });
   }
-  const { circles, kick, backAndFill, opposed } = sheet;
+  const { kick, backAndFill, opposed } = sheet;
   if (kick) {
-    const half = (what: string, turn: Sheet['backAndFill']['port']) =>
+    const half = (what: string, named: string, turn: Sheet['backAndFill']['port']) =>
       row(
         what,
-        turn && lengths(turn.room),
+        named,
+        lengths,
         turn
           ? `lane ${metres(turn.room)} wide, ${turn.bursts} bursts, ${turn.time.toFixed(0)} s`
           : '',
-        spreadText('turn'),
         'not in 24 bursts',
       );
     sections.push({
       name: 'Turning',
       rows: [
-        circle('Circle, hard over, idle ahead', circles.aheadIdle),
-        circle('Circle, hard over, half ahead', circles.aheadHalf),
-        circle('Circle, hard over, idle astern', circles.asternIdle),
-        circle('Circle, hard over, half astern', circles.asternHalf),
+        circle('Circle, hard over, idle ahead', 'aheadIdle'),
+        circle('Circle, hard over, half ahead', 'aheadHalf'),
+        circle('Circle, hard over, idle astern', 'asternIdle'),
+        circle('Circle, hard over, half astern', 'asternHalf'),
         row(
           `Kick ahead from rest, ${kick.seconds.toFixed(0)} s of half throttle`,
-          rate(kick.rate),
+          'kick',
+          rate,
           `${degrees(kick.turned)} turned, ${speed(kick.headway)} gained`,
-          spreadText('turn'),
         ),
-        half('Half turn to starboard, back and fill', backAndFill.starboard),
-        half('Half turn to port, back and fill', backAndFill.port),
+        half('Half turn to starboard, back and fill', 'fillStarboard', backAndFill.starboard),
+        half('Half turn to port, back and fill', 'fillPort', backAndFill.port),
         ...(opposed
           ? [
               row(
                 'Engines opposed at idle',
-                rate(opposed.rate),
+                'opposed',
+                rate,
                 `creeps ${opposed.creep >= 0 ? 'ahead' : 'astern'} at ${speed(Math.abs(opposed.creep))}; ${
                   Number.isFinite(opposed.extraAstern)
                     ? `${Math.round(100 * opposed.extraAstern)} % more thrust astern stops that`
                     : 'no throttle astern stops that'
                 }`,
-                spreadText('turn'),
               ),
             ]
           : []),
@@ -132,34 +154,30 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
   }
   const { walk, steering } = sheet;
   if (walk) {
-    const still = Math.abs(walk.turned) < 0.002;
+    const still = Math.abs(walk.turned) < STILL;
     sections.push({
       name: 'Prop walk and steerage',
       rows: [
         row(
           `Firm astern from rest, ${walk.seconds.toFixed(0)} s`,
-          still ? 'none' : degrees(walk.turned),
+          'walk',
+          (turned) => (Math.abs(turned) < STILL ? 'none' : degrees(turned)),
           still
             ? ''
             : `stern ${metresOf(Math.abs(walk.stern), units)} ${toSide(walk.stern)}, ${speed(walk.sternway)} of sternway`,
-          spreadText('walk'),
         ),
         row(
           'Least headway that steers, in neutral',
-          steering.ahead === null ? null : speed(steering.ahead),
+          'steerAhead',
+          speed,
           `full wheel turns her ${(steering.rate * DEGREES_PER_RADIAN).toFixed(steering.rate < 0.01 ? 2 : 0)}°/s`,
-          spreadText('turn'),
           'none to 5 kn',
         ),
         row(
           'Sternway at which full wheel holds the walk',
-          steering.astern === null
-            ? null
-            : steering.astern === 0
-              ? 'at once'
-              : speed(steering.astern),
+          'steerAstern',
+          (sternway) => (sternway === 0 ? 'at once' : speed(sternway)),
           steering.astern === 0 ? 'no walk to hold' : 'going astern at half of a firm throttle',
-          spreadText('walk'),
         ),
       ],
     });
@@ -168,27 +186,27 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
   sections.push({
     // Without an engine there is none to be in neutral.
     name: `In wind, let go beam on${walk ? ', engine in neutral' : ''}`,
-    rows: abeam.map((d) =>
+    rows: abeam.map((d, i) =>
       row(
         `${knots(d.wind)} of wind`,
-        speed(d.drift),
+        `drift ${i}`,
+        speed,
         `lies with the wind ${degrees(d.lies)} off her bow${d.fallsIn === null ? '' : `; bow moves 30° in ${d.fallsIn.toFixed(0)} s`}`,
-        spreadText('wind'),
       ),
     ),
   });
   const { holds } = sheet;
-  const wind = (mps: number | null) =>
-    mps === null ? null : mps === Infinity ? 'any to 58 kn' : mps === 0 ? 'none' : knots(mps);
+  const wind = (mps: number) => (mps === Infinity ? ANY_WIND : mps === 0 ? 'none' : knots(mps));
   const held = [
     ...(holds.burst === null
       ? []
       : [
           row(
             'Half ahead, wheel hard over',
-            wind(holds.burst),
+            'burst',
+            wind,
             `wind abeam, from rest; the stem is held for ${holds.seconds.toFixed(0)} s below this`,
-            spreadText('wind'),
+            ANY_WIND,
           ),
         ]),
     ...(holds.thruster === null
@@ -196,9 +214,10 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
       : [
           row(
             'Bow thruster alone',
-            wind(holds.thruster),
+            'thruster',
+            wind,
             `wind abeam, from rest; the stem is held for ${holds.seconds.toFixed(0)} s below this`,
-            spreadText('wind'),
+            ANY_WIND,
           ),
         ]),
   ];
@@ -209,4 +228,13 @@ export function sheetSections(sheet: Sheet, length: number, units: Units): Sheet
 
 function metresOf(m: number, units: Units): string {
   return `${lengthIn(m, units.length).toFixed(1)} ${units.length}`;
+}
+
+/** "At 2 kn bow thruster: 40–70 % of it, in nine of ten." for each thruster whose range is known. */
+export function thrusterRanges(sheet: Sheet, ranges: SheetRanges): string[] {
+  return sheet.thrusters.flatMap(({ name }, i) => {
+    const range = ranges[`share ${i}`];
+    const percent = (share: number) => `${Math.round(100 * share)} %`;
+    return range ? [`At 2 kn ${name}: ${rangeText(range, percent)}, in nine of ten.`] : [];
+  });
 }

@@ -21,7 +21,7 @@ const file = demoFile('alongside-wind-off');
 const input = toRunInput(file);
 if (!input.ok) throw new Error('the demo cannot be read');
 let brief!: Brief;
-for (const found of briefOf(input.value, false, namedMarks(file.place))) brief = found;
+for (const found of briefOf(input.value, false, namedMarks(file.place), false)) brief = found;
 
 describe('what to do, in words', () => {
   it('names the side, with its reasons', () => {
