@@ -1,7 +1,7 @@
 import type { Brief, LockFigures, MooringHold, Motored } from '@/core/brief';
 import type { Finding } from '@/core/checks';
 import type { Lock, LockedBoat, LockOutlook, LockState } from '@/core/locks';
-import type { Certificate, Fan, RoseRange } from '@/core/reliability';
+import type { RoseRange, Trial } from '@/core/reliability';
 import type { GridCell, Surveyed, WindLimit } from '@/core/search';
 import type { MeasuredMargins } from '@/core/monitors';
 import type { Trace } from '@/core/simulation';
@@ -57,13 +57,22 @@ export interface SurveyPart {
   readonly checks: readonly Finding[] | null;
 }
 
-/** How sure a plan is with something made otherwise, and how sure as it is told by the same tries: null until these are in. */
-export interface HowSure {
-  readonly certificate: Certificate;
-  /** Told once, when all the tries are in. */
-  readonly fan: Fan | null;
-  readonly asTold: Certificate | null;
+/** A share of what several workers do together: of what is numbered, every `of`th from `at` on. */
+export interface Part {
+  readonly at: number;
+  readonly of: number;
 }
+
+/** More tries of a part: with something made otherwise, and the same ones as the manoeuvre is told; and whether these are all. */
+export interface TriedPart {
+  readonly part: Part;
+  readonly trials: readonly Trial[];
+  readonly through: boolean;
+  readonly asTold: readonly Trial[];
+  readonly told: boolean;
+}
+
+type Shared = OfFile & { readonly variation: VariationDocument; readonly part?: Part };
 
 /** What can be asked about a manoeuvre: what it is given, and what is told as it goes. */
 export interface Analyses {
@@ -71,12 +80,9 @@ export interface Analyses {
   brief: { given: OfFile; told: Brief };
   survey: { given: OfFile & { readonly variation: VariationDocument }; told: SurveyPart };
   /** How sure the plan is, better known with every try. */
-  certify: { given: OfFile & { readonly variation: VariationDocument }; told: HowSure };
+  certify: { given: Shared; told: TriedPart };
   /** The winds it holds in, one direction after another. */
-  rose: {
-    given: OfFile & { readonly variation: VariationDocument };
-    told: readonly RoseRange[];
-  };
+  rose: { given: Shared; told: readonly RoseRange[] };
   /** Cells of a grid of winds, as they come. */
   grid: {
     given: OfFile & { readonly variation: VariationDocument; readonly winds: Winds };

@@ -2,7 +2,8 @@ import { FAN_TRIES } from '@/core/policy';
 import { check } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { lockAt, SMALL_BOAT } from '@/core/testing/locks';
-import type { AnalysisName, HowSure } from './analyses';
+import type { AnalysisName, TriedPart } from './analyses';
+import { howSure, joinTries, NO_TRIES } from './how-sure';
 import { JOBS, type Job } from './analysis-jobs';
 
 const file = demoFile('off-stilt-pontoon');
@@ -92,18 +93,68 @@ it('a survey told in parts holds each part once', () => {
   expect(two.surveyed).toHaveLength(2);
 });
 
-it('tries what is made otherwise, and then the same tries as it is told', () => {
-  // As if no time went by: all of the tries.
-  jest.spyOn(performance, 'now').mockReturnValue(0);
-  const varied = begun('certify', { file, variation: { late_s: 5 } }, Infinity) as HowSure;
-  const plain = begun('certify', GIVEN.certify, Infinity) as HowSure;
-  jest.restoreAllMocks();
-  expect(plain.asTold).toBeNull();
-  expect(plain.fan).toMatchObject({ tries: FAN_TRIES });
-  expect((begun('certify', GIVEN.certify) as HowSure).fan).toBeNull();
-  // Common draws: what is told beside it is what is told alone.
-  expect(varied.asTold).toEqual(plain.certificate);
-  expect(varied.certificate.share).not.toBe(varied.asTold?.share);
+describe('tries', () => {
+  /** All the tries, as if no time went by, shared by so many workers. */
+  const triedBy = (of: number, late_s: number) => {
+    jest.spyOn(performance, 'now').mockReturnValue(0);
+    const variation = { ...NOTHING_VARIED, late_s };
+    const parts = Array.from({ length: of }, (_, at) => {
+      const given = { file, variation, part: { at, of } };
+      return begun('certify', given, Infinity) as TriedPart;
+    });
+    jest.restoreAllMocks();
+    return parts.reduce(joinTries, NO_TRIES);
+  };
+
+  it('of what is made otherwise are told with the same ones as it is told', () => {
+    const varied = howSure(triedBy(1, 5))!;
+    const plain = howSure(triedBy(1, 0))!;
+    expect(plain.asTold).toBeNull();
+    expect(plain.fan).toMatchObject({ tries: FAN_TRIES });
+    // Common draws: what is told beside it is what is told alone.
+    expect(varied.asTold).toEqual(plain.certificate);
+    expect(varied.certificate.share).not.toBe(varied.asTold?.share);
+  });
+
+  it('shared among workers come to the same, each try once', () => {
+    const alone = triedBy(1, 0);
+    const shared = triedBy(3, 0);
+    expect(shared.trials).toEqual(alone.trials);
+    expect(howSure(shared)).toEqual(howSure(alone));
+    // One worker that was begun again tells its tries a second time.
+    const again = shared.trials.filter(({ run }) => run % 3 === 1);
+    const told = {
+      part: { at: 1, of: 3 },
+      trials: again,
+      through: true,
+      asTold: [],
+      told: false,
+    };
+    expect(joinTries(shared, told)).toEqual(shared);
+  });
+
+  it('tell nothing before there are enough, and lay nothing on the water before all are in', () => {
+    const some = begun('certify', { ...GIVEN.certify, part: { at: 0, of: 2 } }, 12) as TriedPart;
+    const so = joinTries(NO_TRIES, some);
+    expect(howSure(so)).toBeNull();
+    const more = {
+      ...some,
+      part: { at: 1, of: 2 },
+      trials: some.trials.map((t) => ({ ...t, run: t.run + 1 })),
+    };
+    const enough = howSure(joinTries(so, more))!;
+    expect(enough.certificate.runs).toBe(24);
+    expect(enough.fan).toBeNull();
+  });
+
+  it('are refused for a part there is none of', () => {
+    for (const part of [
+      { at: 2, of: 2 },
+      { at: -1, of: 2 },
+      { at: 0, of: 0 },
+    ])
+      expect(check(jobOf('certify').given, { ...GIVEN.certify, part }).ok).toBe(false);
+  });
 });
 
 it('a technique that is not for the manoeuvre is told with its reason, and nothing else', () => {

@@ -7,7 +7,6 @@ import { lockOutlook, type Lock, type LockedBoat, type LockState } from '@/core/
 import { measureClearance, measuredTrace } from '@/core/monitors';
 import type { RunInput, Run } from '@/core/plan';
 import {
-  FAN_TRIES,
   ROSE_TRIES,
   TRIES_FIRST,
   TRIES_SEED,
@@ -17,8 +16,6 @@ import {
   USUAL_LANDING_M,
 } from '@/core/policy';
 import {
-  certificateOf,
-  fanOf,
   ROSE_DIRECTIONS,
   roseRange,
   trialOf,
@@ -59,7 +56,7 @@ import {
   tunePlan,
   wishSchema,
 } from '@/planner';
-import type { AnalysisName, Given, SurveyPart, AnalysisUpdate } from './analyses';
+import type { AnalysisName, AnalysisUpdate, Given, Part, SurveyPart, TriedPart } from './analyses';
 
 /** One kind of analysis: what it takes, its pieces as they are found, and how several of them are told at once. */
 export interface Job<G, S, T> {
@@ -118,64 +115,77 @@ const survey: JobOf<'survey', Partial<SurveyPart>> = {
   }),
 };
 
-/** Tries of a manoeuvre so far, after each of them: so many, or as many as time allows. */
-function* tries(input: RunInput, most: number): Generator<readonly Trial[], readonly Trial[]> {
-  const trials: Trial[] = [];
+const WHOLE: Part = { at: 0, of: 1 };
+const part = z
+  .strictObject({ at: z.number().int().min(0), of: z.number().int().min(1).max(64) })
+  .refine(({ at, of: all }) => at < all, { error: 'a part is one of them' })
+  .default(WHOLE);
+const shared = given({ variation: variationSchema, part });
+
+/** The tries of a part: so many of all, or as many as time allows. */
+function* tries(input: RunInput, runs: Iterable<number>): Generator<Trial> {
   const began = performance.now();
-  for (let k = 0; k < most; k++) {
-    if (k >= TRIES_FIRST && performance.now() - began > TRYING_MS) break;
-    trials.push(trialOf(input, STANDARD_SPREAD, TRIES_SEED, k));
-    if (trials.length >= TRIES_FIRST) yield trials;
+  for (const k of runs) {
+    if (k >= TRIES_FIRST && performance.now() - began > TRYING_MS) return;
+    yield trialOf(input, STANDARD_SPREAD, TRIES_SEED, k);
   }
-  return trials;
 }
 
-interface Tried {
-  readonly trials: readonly Trial[];
-  readonly asTold: readonly Trial[] | null;
-  /** Is the last of the tries just in? */
-  readonly through: boolean;
-}
+type Tried = Omit<TriedPart, 'part'>;
+const NONE_YET: Tried = { trials: [], through: false, asTold: [], told: false };
 
 /** The tries with something made otherwise, and then, if anything is, the same ones as the manoeuvre is told. */
-function* triedBoth(input: RunInput, variation: Variation): Generator<Tried> {
-  const trying = tries(vary(input, variation), TRIES_SHOWN);
-  let next = trying.next();
-  for (; !next.done; next = trying.next())
-    yield { trials: next.value, asTold: null, through: false };
-  const trials = next.value;
-  yield { trials, asTold: null, through: true };
+function* triedBoth(
+  input: RunInput,
+  variation: Variation,
+  { at, of: all }: Part,
+): Generator<Tried> {
+  const runs: number[] = [];
+  for (let k = at; k < TRIES_SHOWN; k += all) runs.push(k);
+  const made: number[] = [];
+  for (const trial of tries(vary(input, variation), runs)) {
+    made.push(trial.run);
+    yield { ...NONE_YET, trials: [trial] };
+  }
+  yield { ...NONE_YET, through: true };
   if (!isVaried(variation)) return;
-  for (const asTold of tries(input, trials.length))
-    yield { trials, asTold: asTold.length === trials.length ? asTold : null, through: false };
+  let asTold = 0;
+  for (const trial of tries(input, made)) {
+    asTold += 1;
+    yield { ...NONE_YET, asTold: [trial] };
+  }
+  yield { ...NONE_YET, told: asTold === made.length };
 }
 
-const certified: JobOf<'certify', Tried> = {
-  given: given({ variation: variationSchema }) as z.ZodType<Given<'certify'>>,
-  pieces: ({ file: manoeuvre, variation }) =>
-    of(manoeuvre, (input) => triedBoth(input, toVariation(variation))),
-  bundle: (found) => {
-    const last = found.at(-1);
-    if (!last) return null;
-    const { trials, asTold } = last;
-    return {
-      certificate: certificateOf(trials),
-      fan: found.some(({ through }) => through) ? fanOf(trials, FAN_TRIES) : null,
-      asTold: asTold && certificateOf(asTold),
-    };
-  },
+const certified: JobOf<'certify', TriedPart> = {
+  given: shared as z.ZodType<Given<'certify'>>,
+  pieces: ({ file: manoeuvre, variation, part: mine = WHOLE }) =>
+    of(manoeuvre, function* (input) {
+      for (const tried of triedBoth(input, toVariation(variation), mine))
+        yield { part: mine, ...tried };
+    }),
+  bundle: (found) =>
+    found.length === 0
+      ? null
+      : {
+          part: found[0]!.part,
+          trials: found.flatMap(({ trials }) => trials),
+          through: found.some(({ through }) => through),
+          asTold: found.flatMap(({ asTold }) => asTold),
+          told: found.some(({ told }) => told),
+        },
 };
 
-/** From each direction in turn. */
-function* rose(input: RunInput): Generator<RoseRange> {
-  for (let direction = 0; direction < ROSE_DIRECTIONS; direction++)
+/** From each direction of a part in turn. */
+function* rose(input: RunInput, { at, of: all }: Part): Generator<RoseRange> {
+  for (let direction = at; direction < ROSE_DIRECTIONS; direction += all)
     yield roseRange(input, STANDARD_SPREAD, TRIES_SEED, ROSE_TRIES, direction);
 }
 
 const windRose: JobOf<'rose', RoseRange> = {
-  given: given({ variation: variationSchema }) as z.ZodType<Given<'rose'>>,
-  pieces: ({ file: manoeuvre, variation }) =>
-    of(manoeuvre, (input) => rose(vary(input, toVariation(variation)))),
+  given: shared as z.ZodType<Given<'rose'>>,
+  pieces: ({ file: manoeuvre, variation, part: mine = WHOLE }) =>
+    of(manoeuvre, (input) => rose(vary(input, toVariation(variation)), mine)),
   bundle: all,
 };
 

@@ -4,8 +4,9 @@ export type {
   AnalysisUpdate,
   Given,
   LookedOver,
-  HowSure,
+  Part,
   SurveyPart,
+  TriedPart,
 } from './analyses';
 export { AnalysisClient, type AnalysisListener } from './analysis-client';
 export { DriveClient } from './drive-client';
@@ -13,3 +14,5 @@ export type { DriveUpdate, DriveWorker, Reviewed, SheetWorker, RunWorker } from 
 export { computeSheetFor, PivotClient, type SheetListener } from './sheet-client';
 export { stopsComputing } from './lifeline';
 export { RunClient, type RunListener } from './run-client';
+export { AnalysisCrew, type SharedName } from './analysis-crew';
+export { howSure, joinTries, NO_TRIES, type HowSure, type Tries } from './how-sure';

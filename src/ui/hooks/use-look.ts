@@ -1,19 +1,31 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding } from '@/core/checks';
+import type { RoseRange } from '@/core/reliability';
 import type { Moment, WindLimit } from '@/core/search';
 import type { Day, ManoeuvreFile, VariationDocument, Winds } from '@/document';
 import {
   AnalysisClient,
+  AnalysisCrew,
+  howSure,
+  joinTries,
+  NO_TRIES,
+  type AnalysisListener,
   type AnalysisName,
-  type Given,
-  type HowSure,
-  type SurveyPart,
   type AnalysisUpdate,
+  type Given,
+  type SharedName,
+  type SurveyPart,
 } from '@/workers';
 
 /** A drag that rests this long is looked into, ms. */
 const REST_MS = 50;
+
+const byOne = <K extends AnalysisName>(name: K, listener: AnalysisListener<K>) =>
+  new AnalysisClient(name, listener);
+/** By every core there is, each a part of it. */
+const byAll = <K extends SharedName>(name: K, listener: AnalysisListener<K>) =>
+  new AnalysisCrew(name, listener);
 
 /**
  * Keeps a look going at what is given: begun anew, once it rests, whenever that is another object. What was found of the last
@@ -24,6 +36,10 @@ function useLook<K extends AnalysisName, T>(
   given: Given<K> | null,
   empty: T,
   join: (so: T, part: AnalysisUpdate<K>) => T,
+  begin: (
+    name: K,
+    listener: AnalysisListener<K>,
+  ) => Pick<AnalysisClient<K>, 'run' | 'stop' | 'close'> = byOne,
 ): {
   readonly found: T;
   readonly busy: boolean;
@@ -31,14 +47,14 @@ function useLook<K extends AnalysisName, T>(
   readonly failed: boolean;
 } {
   const [state, setState] = useState({ found: empty, turn: 0, ended: 0 });
-  const client = useRef<AnalysisClient<K> | null>(null);
+  const client = useRef<ReturnType<typeof begin> | null>(null);
   const work = useRef({ join, empty });
   useEffect(() => {
     work.current = { join, empty };
   });
 
   useEffect(() => {
-    const made = new AnalysisClient(name, {
+    const made = begin(name, {
       found: (part, turn) =>
         setState((last) => {
           const { join: joined, empty: nothing } = work.current;
@@ -56,7 +72,7 @@ function useLook<K extends AnalysisName, T>(
       client.current = null;
       made.close();
     };
-  }, [name]);
+  }, [name, begin]);
 
   useEffect(() => {
     client.current?.stop();
@@ -108,15 +124,9 @@ export const useNewest = <K extends AnalysisName>(name: K, given: Given<K> | nul
 /** How sure the plan is; nothing is tried while `file` is null. */
 export function useCertificate(file: ManoeuvreFile | null, variation: VariationDocument) {
   const given = useMemo(() => file && { file, variation }, [file, variation]);
-  return useLook('certify', given, NOT_SURE, joinSure);
+  const { found, busy } = useLook('certify', given, NO_TRIES, joinTries, byAll);
+  return useMemo(() => ({ found: howSure(found), busy }), [found, busy]);
 }
-
-const NOT_SURE: HowSure | null = null;
-
-const joinSure = (before: HowSure | null, found: HowSure): HowSure => ({
-  ...found,
-  fan: found.fan ?? before?.fan ?? null,
-});
 
 export function useBrief(file: ManoeuvreFile | null) {
   return useNewest(
@@ -134,6 +144,17 @@ const NOTHING: readonly never[] = [];
 /** A list that grows as what is given is looked into. */
 export const useGrowing = <K extends AnalysisName>(name: K, given: Given<K> | null) =>
   useLook<K, readonly PartOf<K>[]>(name, given, NOTHING, joined as never).found;
+
+/** The winds a plan holds in, every core some directions; given up while null. */
+export function useRose(file: ManoeuvreFile | null, variation: VariationDocument) {
+  const given = useMemo(() => file && { file, variation }, [file, variation]);
+  return useLook<'rose', readonly RoseRange[]>('rose', given, NOTHING, joinedRanges, byAll).found;
+}
+
+const joinedRanges = (so: readonly RoseRange[], more: readonly RoseRange[]) => [
+  ...so.filter(({ from }) => !more.some((one) => one.from === from)),
+  ...more,
+];
 
 /** A manoeuvre played at moments of a day; given up while `file` is null. */
 export function useDayRuns(file: ManoeuvreFile | null, day: Day, moments: readonly number[]) {

@@ -1,9 +1,9 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { ROSE_DIRECTIONS } from '@/core/reliability';
 import { radians, type ManoeuvreFile, type VariationDocument } from '@/document';
 import { WindRose } from '../charts/WindRose';
-import { useGrowing } from '../hooks/use-look';
+import { useRose } from '../hooks/use-look';
 import { useUnits } from '../state/preferences';
 
 /** The mean winds from 16 directions in which the plan holds in 90 of 100, worked out when asked. */
@@ -18,8 +18,7 @@ export function RoseSection({
   // Of a plan that was changed since, nothing is shown: it is asked for anew.
   const [asked, setAsked] = useState<ManoeuvreFile | null>(null);
   const wanted = asked === file;
-  const given = useMemo(() => (wanted ? { file, variation } : null), [wanted, file, variation]);
-  const ranges = useGrowing('rose', given);
+  const ranges = useRose(wanted ? file : null, variation);
   const { wind } = file.conditions;
   if (!wanted)
     return (
