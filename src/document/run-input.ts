@@ -3,7 +3,7 @@ import { assembleCraft, type Craft } from '@/core/boat';
 import { obstacleSetOf, solidObstacle, type Obstacle, type ObstacleSet } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
 import type { Goal, OtherInput, Plan, RunInput } from '@/core/plan';
-import { roomAt } from '@/core/search';
+import { clearStart } from '@/core/search';
 import { leastUnder, type StartPose } from '@/core/simulation';
 import { toBoatSpec, withFenders } from './boat-spec';
 import { toWeather } from './conditions';
@@ -18,9 +18,6 @@ import { laddersOf, toObstacles } from './place';
 import { failure, success, type Problem, type Result } from './result';
 import { toRigging } from './rigging-input';
 import { toCue, toExpectation, toOrder } from './plan-input';
-
-/** Overlap at the start that is put down to rounding or a squeezed fender, m. */
-const START_OVERLAP_M = 0.1;
 
 function goal(document: GoalDocument, names: Names): Goal {
   if (document.is === 'clear') return { is: 'clear', distance: document.distance_m };
@@ -55,26 +52,42 @@ interface AtStart {
   readonly others: readonly Pick<OtherInput, 'name' | 'craft' | 'start'>[];
 }
 
-/** Does a boat begin inside something, or inside another boat? */
-function startProblems({ start, others }: AtStart, craft: Craft, shore: ObstacleSet): Problem[] {
+/** Where the boats begin, pushed clear of what they overlap by centimetres; and those that begin inside something, or another boat. */
+function clearStarts(
+  { start, others }: AtStart,
+  craft: Craft,
+  shore: ObstacleSet,
+): { readonly starts: readonly StartPose[]; readonly problems: readonly Problem[] } {
   const boats = [{ name: 'the boat', craft, start, path: 'start' }].concat(
     others.map((other, i) => ({ ...other, name: `'${other.name}'`, path: `others[${i}].start` })),
   );
-  return boats.flatMap((boat, i) => {
+  const starts: StartPose[] = [];
+  const problems = boats.flatMap((boat, i) => {
     // Those that were put there before the boat are in its way; it is in nobody's.
     const before = obstacleSetOf([
       ...shore.obstacles,
-      ...boats.slice(0, i).map(({ name, craft: of, start: at }) => outlineOf(name, name, of, at)),
+      ...boats.slice(0, i).map(({ name, craft: of }, k) => outlineOf(name, name, of, starts[k]!)),
     ]);
-    const { x, y, heading } = boat.start;
-    const found = roomAt(boat.craft, i === 0 ? shore : before, new Set(), x, y, heading);
-    if (found.distance >= -START_OVERLAP_M) return [];
-    const named = before.obstacles[found.obstacle]!.name;
-    const what = found.obstacle < shore.count ? `'${named}'` : named;
-    const deep = (-found.distance).toFixed(1);
-    const message = `${boat.name} starts ${deep} m inside ${what}; move the start`;
+    const found = clearStart(boat.craft, i === 0 ? shore : before, boat.start);
+    starts.push(found.is === 'clear' ? found.start : boat.start);
+    if (found.is === 'clear') return [];
+    const named = (on: number) => {
+      const { name } = before.obstacles[on]!;
+      return on < shore.count ? `'${name}'` : name;
+    };
+    const message =
+      found.is === 'inside'
+        ? `${boat.name} starts ${found.deep.toFixed(1)} m inside ${named(found.on)}; move the start`
+        : squeezedText(boat.name, found.between.map(named), found.short);
     return [{ path: boat.path, message }];
   });
+  return { starts, problems };
+}
+
+function squeezedText(boat: string, between: readonly string[], short: number): string {
+  const [a, b] = between as [string, string];
+  const where = a === b ? `in ${a}` : `between ${a} and ${b}`;
+  return `${boat} starts squeezed ${where}, ${short.toFixed(2)} m too little room for it and its fenders; move the start, or take fenders in`;
 }
 
 /** Has every boat water under it where it begins? */
@@ -146,6 +159,8 @@ function planInput({ steps, end }: PlanDocument, names: Names): Plan {
 interface Fendered {
   readonly key: string;
   readonly craft: Craft;
+  /** Where the boat and the others begin. */
+  readonly starts: readonly StartPose[];
   readonly problems: readonly Problem[];
 }
 
@@ -201,23 +216,26 @@ export function prepareRun(asKept: ManoeuvreFile): PreparedRun {
     if (last?.key === key) return last;
     const craft = assembleCraft(toBoatSpec(withFenders(file.boat, fenders)));
     const boats = { start: ground.start, others: about };
-    const problems = [
-      ...startProblems(boats, craft, shore),
-      ...shoalProblems({ ...boats, weather, locks }, craft),
-    ];
-    last = { key, craft, problems };
+    const { starts, problems: inside } = clearStarts(boats, craft, shore);
+    const problems = [...inside, ...shoalProblems({ ...boats, weather, locks }, craft)];
+    last = { key, craft, starts, problems };
     return last;
   };
   return (plan) => {
     const whole = { ...file, plan };
     const names = new Names(whole, known);
     const looked = planInput(plan, names);
-    const { craft, problems: atStart } = fendered(plan.fenders);
+    const { craft, starts, problems: atStart } = fendered(plan.fenders);
     names.problems.push(...lockProblems);
     const { lines, where, rigging } = toRigging(whole, craft, names, locks);
-    const others = about.map((other, i) => ({ ...other, lines: lines[i + 1]! }));
+    const others = about.map((other, i) => ({
+      ...other,
+      start: starts[i + 1]!,
+      lines: lines[i + 1]!,
+    }));
     const input: RunInput = {
       ...ground,
+      start: starts[0]!,
       boat: craft.spec,
       craft,
       ...(lines[0]!.count > 0 ? { lines: lines[0]! } : {}),

@@ -11,3 +11,4 @@ export { patternSearch, type Tunable, type PatternState } from './pattern';
 export { surveyed, surveyRun, waysOut, waysOutFrom, type Moment, type Surveyed } from './survey';
 export { isVaried, NO_VARIATION, vary, type Variation } from './vary';
 export { lastWayOut, spareWanted, wayOutAt, type WayOutAt, type WayOutGrade } from './way-out';
+export { clearStart, type ClearStart } from './clear-start';

@@ -1,5 +1,5 @@
 export { Lane, shiftingWay } from './lane';
-export { canSteer, firmThrottle, HALF, hasDrive, OpenWater } from './open-water';
+export { CALM, canSteer, firmThrottle, HALF, hasDrive, OpenWater } from './open-water';
 export {
   aheadSteeringSpeed,
   asternSteeringSpeed,
