@@ -50,7 +50,7 @@ export const conditionsSchema = z.strictObject({
       changes: changes(
         z.strictObject({ at_s, from_deg: compass, speed_mps: within(0, MOST_WIND_MPS, 'm/s') }),
       ).optional(),
-      /** Do buildings and moored boats keep it off? */
+      /** Do buildings and boats keep it off? */
       shelter: z.boolean().optional(),
     })
     .refine((w) => !w.changes?.length || w.speed_mps > 0, {
@@ -85,6 +85,25 @@ export const conditionsSchema = z.strictObject({
   when: instantSchema.optional(),
   /** Are banks and walls felt: suction, cushion, and the water squeezed past the boat? */
   walls: z.boolean().optional(),
+  /** Wash that is felt; none if not given. */
+  wash: z
+    .strictObject({
+      /** Of screws: the boat's own off walls and hulls, and on other boats. */
+      screws: z.boolean().default(true),
+      /** Of what passes: a short group of waves, its highest from trough to crest, and the time from one to the next. */
+      passing: z
+        .array(
+          z.strictObject({
+            at_s,
+            from_deg: compass,
+            height_m: within(0.02, 1.5, 'm'),
+            period_s: within(1, 8, 's').default(3),
+          }),
+        )
+        .max(20, { error: 'at most 20' })
+        .default([]),
+    })
+    .optional(),
 });
 
 export type Conditions = z.infer<typeof conditionsSchema>;
@@ -147,7 +166,7 @@ function windChanges({ wind }: Conditions): Pick<Weather, 'windStrength' | 'wind
 }
 
 export function toWeather(conditions: Conditions, place: Place): Weather {
-  const { wind, level, depth_m } = conditions;
+  const { wind, level, depth_m, wash } = conditions;
   const soundings = place.features.filter((f) => f.kind === 'sounding');
   const bottom = bottomOfPlace(place.areas, soundings, depth_m);
   return {
@@ -175,5 +194,20 @@ export function toWeather(conditions: Conditions, place: Place): Weather {
         }
       : undefined,
     confined: conditions.walls,
+    ...(wind.shelter ? { boatsShelter: true } : {}),
+    ...(wash
+      ? {
+          wash: {
+            screws: wash.screws,
+            times: 1,
+            passing: wash.passing.map((one) => ({
+              time: one.at_s,
+              from: radians(one.from_deg),
+              height: one.height_m,
+              period: one.period_s,
+            })),
+          },
+        }
+      : {}),
   };
 }

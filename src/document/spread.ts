@@ -86,6 +86,7 @@ export const spreadSchema = z.strictObject({
       current_factor: optional(FACTOR),
       currentSet_offset_deg: optional(ANGLE),
       lockWater_factor: optional(FACTOR),
+      wash_factor: optional(FACTOR),
     })
     .optional(),
   boat: z
@@ -159,6 +160,7 @@ export function toSpread(document: SpreadDocument): Spread {
     current: or(environment.current_factor, standard.current, FACTOR),
     currentSet: or(environment.currentSet_offset_deg, standard.currentSet, ANGLE, DEG),
     lockWater: or(environment.lockWater_factor, standard.lockWater, FACTOR),
+    wash: or(environment.wash_factor, standard.wash, FACTOR),
     thrust: or(boat.thrust_factor, standard.thrust, OF_BOAT),
     thrustAstern: or(boat.thrustAstern_factor, standard.thrustAstern, OF_BOAT),
     propWalk: or(boat.propWalk_factor, standard.propWalk, FACTOR),

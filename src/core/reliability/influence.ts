@@ -13,6 +13,7 @@ export const INFLUENCES = {
   windage: ['windForce', 'windCentre'],
   'hull drag': ['hullDrag'],
   'lock water': ['lockWater'],
+  wash: ['wash'],
   throws: ['throws'],
   start: ['start'],
   lateness: ['lateness'],
@@ -48,6 +49,8 @@ function comesIn({ weather, locks, rigging }: RunInput, source: Source): boolean
       return weather.currentSpeed > 0;
     case 'lockWater':
       return (locks?.length ?? 0) > 0;
+    case 'wash':
+      return weather.wash !== undefined;
     case 'throws':
       return (rigging?.lines.length ?? 0) > 0;
     default:

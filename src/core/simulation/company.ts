@@ -10,6 +10,7 @@ import {
   setTouchRates,
   type Between,
 } from '../holding';
+import { shelteringBoats } from './boat-shelter';
 import { turnGround, setGround } from './derivative';
 import { setLineRates } from './line-rates';
 import {
@@ -61,6 +62,9 @@ export function companyOf(vessels: readonly Vessel[], friction = HULL_FRICTION):
   const pairs: Pair[] = [];
   vessels.forEach((one, boat) => {
     one.others = vessels.filter((other) => other !== one);
+    const { environment } = one.world;
+    if (environment.boatsShelter)
+      one.scratch.windbreaks = [...environment.windbreaks, ...shelteringBoats(one.others)];
     vessels.forEach((two, other) => {
       if (other <= boat) return;
       const on = [onOf(boat, other), onOf(other, boat)] as const;

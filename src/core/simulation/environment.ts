@@ -1,6 +1,6 @@
 import { gustSeries, type Gusts, type GustSeries, type Windbreak } from '../air';
 import { windShareAt, type Craft } from '../boat';
-import { GAPS } from '../forces';
+import { GAPS, type PassingWash } from '../forces';
 import type { Obstacle } from '../holding';
 import { cos, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';
@@ -28,6 +28,17 @@ export interface Weather {
   readonly bottom?: Bottom;
   /** Are banks and canal walls felt? */
   readonly confined?: boolean;
+  /** Do other boats of the manoeuvre keep the wind off, as windbreaks do? */
+  readonly boatsShelter?: boolean;
+  /** What wash does; left out if not given. */
+  readonly wash?: Wash;
+}
+
+/** Wash that is felt: of screws, off walls and on hulls, as a share of what the formulas say, and that of what passes. */
+export interface Wash {
+  readonly screws: boolean;
+  readonly passing: readonly PassingWash[];
+  readonly times: number;
 }
 
 /** Weather as the step needs it for one boat. */
@@ -56,6 +67,8 @@ export interface Environment {
   readonly level: Series | null;
   readonly bottom: Bottom | null;
   readonly confined: boolean;
+  readonly boatsShelter: boolean;
+  readonly wash: Wash | null;
 }
 
 /** Columns of an environment's row. */
@@ -102,6 +115,8 @@ export function environmentFor(
     level: weather.level ?? null,
     bottom: weather.bottom ?? null,
     confined: weather.confined ?? false,
+    boatsShelter: weather.boatsShelter ?? false,
+    wash: weather.wash ?? null,
   };
 }
 
@@ -126,7 +141,7 @@ export function depthAt(environment: Pick<Environment, 'depth' | 'level'>, time:
 }
 
 /** Where a ray from (x, y) along (dx, dy) first meets an outline, m; Infinity if it does not. */
-function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: number): number {
+export function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: number): number {
   let least = Infinity;
   let ax = outline[outline.length - 2]!;
   let ay = outline[outline.length - 1]!;

@@ -14,6 +14,7 @@ export const WORKS = [
   'lines',
   'other boats',
   'water of a lock',
+  'wash',
 ] as const;
 export type Work = (typeof WORKS)[number];
 

@@ -1,5 +1,6 @@
 import { KEEL_COLUMNS, STRIP_COUNT } from '../boat';
-import { deepWater, FLOW_COLUMNS, WORK_COLUMNS } from '../forces';
+import type { Windbreak } from '../air';
+import { deepWater, FLOW_COLUMNS, JET_COLUMNS, WORK_COLUMNS } from '../forces';
 import {
   everyLine,
   GROUND_COLUMNS,
@@ -89,6 +90,13 @@ export interface Scratch {
   /** Shallow-water multipliers of this step (SHALLOW), gaps to walls (GAPS). */
   readonly shallow: Float64Array;
   readonly gaps: Float64Array;
+  /** Gaps the boat's wash is felt in (WASHED), what others' wash does to it, surge, sway, yaw, and working memory. */
+  readonly washed: Float64Array;
+  readonly washPush: Float64Array;
+  readonly jet: Float64Array;
+  readonly jetFlow: Float64Array;
+  /** What keeps the wind off, the other boats last where they do; their outlines are written every step. */
+  windbreaks: readonly Windbreak[];
   /** Water under each row of the boat's KEEL, m, and columns UNDER. */
   readonly gapsUnder: Float64Array;
   readonly under: Float64Array;
@@ -145,6 +153,11 @@ export function makeScratch(world: World): Scratch {
     wind: new Float64Array(2),
     shallow: deepWater(),
     gaps: new Float64Array(2).fill(Infinity),
+    washed: new Float64Array(3).fill(Infinity),
+    washPush: new Float64Array(3),
+    jet: new Float64Array(JET_COLUMNS),
+    jetFlow: new Float64Array(FLOW_COLUMNS),
+    windbreaks: world.environment.windbreaks,
     gapsUnder: new Float64Array(craft.keel.length / KEEL_COLUMNS).fill(Infinity),
     under: Float64Array.of(Infinity, 0, Infinity),
     slopes: [vector(), vector(), vector(), vector()],

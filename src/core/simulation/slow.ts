@@ -17,6 +17,8 @@ import {
   addCrossFlowInField,
   addFoil,
   addHullLift,
+  addOwnWash,
+  addPassingWash,
   addShipDerivatives,
   addThrust,
   addThruster,
@@ -30,8 +32,8 @@ import {
   WORK,
 } from '../forces';
 import { cos, sin } from '../math';
-import { WATER } from './environment';
-import { AGAIN, AIR, NOW, type Scratch } from './scratch';
+import { WATER, type Wash } from './environment';
+import { AGAIN, AIR, CLOCK, NOW, type Scratch } from './scratch';
 import type { Vessel } from './vessel';
 import type { World } from './world';
 
@@ -46,6 +48,7 @@ export const BOOK = {
   THRUSTERS: 4,
   AIR: 5,
   BANKS: 6,
+  WASH: 11,
   TOUCHES: 7,
   LINES: 8,
 } as const;
@@ -60,6 +63,7 @@ const SLOW_BOOKS = [
   BOOK.THRUSTERS,
   BOOK.AIR,
   BOOK.BANKS,
+  BOOK.WASH,
 ] as const;
 
 /** Bare hull in the water: resistance, cross flow, lift at small drift. */
@@ -219,6 +223,33 @@ function addAir(force: Float64Array, s: Scratch, world: World, stage: number): v
   force[2] = yaw + (force[2]! - yaw) * square + side * difference * (windage[WINDAGE.LENGTH]! / 3);
 }
 
+/** The boat's own wash off what stands near, that of others on it, and that of what passes. */
+function addWash(force: Float64Array, wash: Wash, s: Scratch, craft: Craft): void {
+  const { hull } = craft.spec;
+  if (wash.screws) {
+    const { count, values } = craft.drives;
+    for (let i = 0; i < count; i++)
+      addOwnWash(
+        force,
+        hull,
+        s.flows,
+        i * FLOW_COLUMNS,
+        values,
+        i * DRIVE_COLUMNS,
+        s.washed,
+        wash.times,
+      );
+    force[0]! += s.washPush[0]!;
+    force[1]! += s.washPush[1]!;
+    force[2]! += s.washPush[2]!;
+  }
+  if (wash.passing.length === 0) return;
+  const { turn } = s;
+  const heading = { sin: s.now[NOW.SIN]!, cos: s.now[NOW.COS]! };
+  const time = s.clock[CLOCK.STAGE]!;
+  addPassingWash(force, hull, craft.mass, wash.passing, time, heading, wash.times, turn);
+}
+
 function addSlow(
   force: Float64Array,
   motion: Float64Array,
@@ -255,6 +286,10 @@ function addSlow(
     work[WORK.SURGE] = s.now[NOW.UR]!;
     addBankEffect(force, craft.spec.hull, work, s.gaps);
     ledger?.note(BOOK.BANKS, force, motion);
+  }
+  if (environment.wash) {
+    addWash(force, environment.wash, s, craft);
+    ledger?.note(BOOK.WASH, force, motion);
   }
 }
 

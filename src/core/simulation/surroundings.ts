@@ -1,8 +1,10 @@
+import { placeShelteringBoats } from './boat-shelter';
 import { shelterShare } from '../air';
 import { GAPS, SHALLOW, shallowFactors } from '../forces';
 import { cos, sin } from '../math';
 import { soundKeel, sounded } from './aground';
 import { sideGaps, windAt } from './environment';
+import { senseWash } from './wash-now';
 import { senseLocks } from './locks-now';
 import { PSI, X, Y } from './state';
 import { AIR, CLOCK, UNDER, type Scratch } from './scratch';
@@ -25,14 +27,7 @@ function lookForShelter(motion: Float64Array, world: World, s: Scratch): number 
   const x = motion[X]!;
   const y = motion[Y]!;
   const share = (k: number) =>
-    shelterShare(
-      environment.windbreaks,
-      x + k * dx,
-      y + k * dy,
-      east,
-      north,
-      environment.windHeight,
-    );
+    shelterShare(s.windbreaks, x + k * dx, y + k * dy, east, north, environment.windHeight);
   const aft = share(-1);
   const middle = share(0);
   const fore = share(1);
@@ -44,17 +39,22 @@ function lookForShelter(motion: Float64Array, world: World, s: Scratch): number 
 }
 
 /** Wind at the three stages of the step, over the moving water, shelter counted. */
-function setAir(motion: Float64Array, world: World, s: Scratch): void {
+function setAir(motion: Float64Array, vessel: Vessel): void {
+  const { world, scratch: s } = vessel;
   const { environment } = world;
   const { air } = s;
-  const fixed = environment.steadyWind && environment.windbreaks.length === 0;
+  const sheltered = s.windbreaks.length > 0;
+  const fixed = environment.steadyWind && !sheltered;
   if (fixed && air[AIR.KNOWN] === 1) return;
   air[AIR.KNOWN] = 1;
   const time = s.clock[CLOCK.TIME]!;
   const dt = s.clock[CLOCK.STEP]!;
   windAt(s.wind, environment, time);
   let share = environment.windShare;
-  if (environment.windbreaks.length > 0) share *= lookForShelter(motion, world, s);
+  if (sheltered) {
+    if (environment.boatsShelter) placeShelteringBoats(vessel);
+    share *= lookForShelter(motion, world, s);
+  }
   for (let k = 0; k < 3; k++) {
     if (k > 0 && !environment.steadyWind) windAt(s.wind, environment, time + (k * dt) / 2);
     const speed = s.wind[1]!;
@@ -76,7 +76,7 @@ function setAir(motion: Float64Array, world: World, s: Scratch): void {
 export function senseSurroundings(motion: Float64Array, vessel: Vessel): void {
   const { world, scratch: s } = vessel;
   const { environment, craft } = world;
-  setAir(motion, world, s);
+  setAir(motion, vessel);
   const { hull } = craft.spec;
   if (world.gates) senseLocks(motion, vessel);
   const known = sounded(environment) || world.gates !== undefined;
@@ -84,6 +84,7 @@ export function senseSurroundings(motion: Float64Array, vessel: Vessel): void {
     soundKeel(motion, vessel);
     shallowFactors(s.shallow, hull.draught, s.under[UNDER.DEPTH]!);
   }
+  if (environment.wash?.screws) senseWash(motion, vessel);
   if (environment.confined) {
     const psi = motion[PSI]!;
     sideGaps(s.gaps, world.obstacles, motion[X]!, motion[Y]!, sin(psi), cos(psi), hull.beam / 2);

@@ -22,6 +22,7 @@ export interface Draw {
   readonly windCentre: number;
   readonly hullDrag: number;
   readonly lockWater: number;
+  readonly wash: number;
   /** Arriving and leaving alike, in deviations: which of the two it is the manoeuvre says. */
   readonly start: Readonly<Record<'arriving' | 'leaving', StartOffset>> | null;
   /** How late the nth order of a plan is, s. */
@@ -101,6 +102,7 @@ export function drawOf(spread: Spread, seed: number, run: number): Draw {
     windCentre: one('windCentre', spread.windCentre, 0),
     hullDrag: one('hullDrag', spread.hullDrag, 1),
     lockWater: one('lockWater', spread.lockWater, 1),
+    wash: one('wash', spread.wash, 1),
     start: start && { arriving: startFrom('arriving'), leaving: startFrom('leaving') },
     late: (order) => (lateness ? quantileOf(lateness, share(of('lateness', order))) : 0),
     judged(judgement_) {

@@ -45,6 +45,8 @@ export interface Spread {
     readonly angle: Distribution;
     readonly speed: Distribution;
   } | null;
+  /** What wash does, of screws and of what passes. */
+  readonly wash: Distribution | null;
 }
 
 export type Source = keyof Spread;
@@ -91,6 +93,8 @@ export const STANDARD_SPREAD: Spread = {
     angle: normal(0, 3 * DEG),
     speed: normal(0, 0.05),
   },
+  // Known to little better than its order of size.
+  wash: uniform(0.4, 1.6),
 };
 
 /** Every part of a spread, in the order draws are made of them. */

@@ -119,15 +119,17 @@ describe('a manoeuvre varied by a draw', () => {
   });
 
   it('differs in what is drawn, part by part', () => {
-    const plain = runPlan(input).trace;
+    const passing = [{ time: 6, from: 2, height: 0.2, period: 3 }];
+    const weather = { ...input.weather, wash: { screws: true, times: 1, passing } };
+    const plain = runPlan({ ...input, weather }).trace;
     for (const source of SOURCES) {
       const draw = drawOf(only(STANDARD_SPREAD, [source]), 2, 5);
-      const { trace } = runPlan(varied(input, draw));
+      const { trace } = runPlan(varied({ ...input, weather }, draw));
       const same = ['x', 'y', 'heading'].every((column) => {
         const [a, b] = [plain, trace].map((t) => t[column as 'x']);
         return a!.length === b!.length && a!.every((v, i) => v === b![i]);
       });
-      // There is wind, a current and nothing to throw or to lock through.
+      // There is wind, a current, a wash that passes and nothing to throw or to lock through.
       expect([source, same]).toEqual([source, ['calm', 'lockWater', 'throws'].includes(source)]);
     }
   });

@@ -60,6 +60,7 @@ function variedWeather(weather: Weather, draw: Draw): Weather {
     windFrom: calm ? calm.from : weather.windFrom + draw.windFrom,
     currentSpeed: weather.currentSpeed * draw.current,
     currentSet: weather.currentSet + draw.currentSet,
+    ...(weather.wash ? { wash: { ...weather.wash, times: weather.wash.times * draw.wash } } : {}),
     // Gusts of the day itself stay as strong as they are told, and come otherwise in each run.
     ...(gusts && windSpeed >= CALM_MPS
       ? { gusts: { ...(weather.gusts ?? gusts), seed: gusts.seed } }

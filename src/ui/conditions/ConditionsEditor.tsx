@@ -44,7 +44,7 @@ export function ConditionsEditor() {
   );
 
   const number = (
-    name: Exclude<keyof ConditionsForm, 'water' | 'shelter' | 'eddies' | 'walls'>,
+    name: Exclude<keyof ConditionsForm, 'water' | 'shelter' | 'eddies' | 'walls' | 'wash'>,
     label: string,
     unit: string,
   ) => (
@@ -57,7 +57,7 @@ export function ConditionsEditor() {
     />
   );
 
-  const tick = (name: 'shelter' | 'eddies' | 'walls', words: string) => (
+  const tick = (name: 'shelter' | 'eddies' | 'walls' | 'wash', words: string) => (
     <label className="flex min-h-7 items-center gap-2">
       <input type="checkbox" className="size-4 accent-plan" {...register(name)} /> {words}
     </label>
@@ -126,7 +126,7 @@ export function ConditionsEditor() {
           </p>
           {tick(
             'shelter',
-            'buildings and moored boats keep the wind off; strokes on the water are what is left of it',
+            'buildings and boats keep the wind off; strokes on the water are what is left of it',
           )}
           <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
             <span className="text-quiet">depth, empty for deep</span>
@@ -135,13 +135,20 @@ export function ConditionsEditor() {
             {number('level', 'Level over nought', units.length)}
           </div>
           {tick('walls', 'banks and walls are felt')}
+          {tick('wash', 'wash of screws is felt, off walls and hulls and on other boats')}
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
+            <span className="text-quiet">something passes, its wash</span>
+            {number('washHeight', 'Height of wash that passes', units.length)}
+            {number('washFrom', 'Wash comes from', '° from')}
+            {number('washAt', 'Wash is there after', 's')}
+          </div>
           <div className="flex flex-wrap items-baseline gap-x-4 pt-1">
             <span className="text-quiet">current weaker within</span>
             {number('bankWidth', 'Current weaker within, of a bank', `${units.length} of a bank`)}
           </div>
           {tick('eddies', 'slack water behind quays and pontoons')}
           <p className="pt-1 text-[12.5px] text-quiet">
-            Shelter, eddies and banks are simple models, known to within a half.
+            Shelter, eddies, banks and wash are simple models, known to within a half.
           </p>
         </details>
       </form>

@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { USUAL_VEER_S } from '@/core/policy';
 import { STANDARD_SPREAD, type Distribution } from '@/core/uncertainty';
 import { DEGREES_PER_RADIAN } from '@/core/units';
@@ -25,6 +26,11 @@ export interface ConditionsForm {
   /** Level over nought as it begins; undefined or NaN for none told. */
   level: number | undefined;
   walls: boolean;
+  /** Wash of screws; the first wash that passes: seconds, ° from, and height; undefined or NaN for none. */
+  wash: boolean;
+  washAt: number | undefined;
+  washFrom: number | undefined;
+  washHeight: number | undefined;
   /** How far wind and current may be out: per cent, and degrees; undefined or NaN for as a forecast of the day is. */
   windOut: number | undefined;
   windFromOut: number | undefined;
@@ -33,7 +39,7 @@ export interface ConditionsForm {
 }
 
 export function toForm(
-  { wind, current, water, depth_m, level, walls }: Conditions,
+  { wind, current, water, depth_m, level, walls, wash }: Conditions,
   { speed, length }: Units,
 ): ConditionsForm {
   const metres = (m: number | undefined) =>
@@ -53,6 +59,10 @@ export function toForm(
     depth: metres(depth_m),
     level: metres(level?.[0]?.level_m),
     walls: walls ?? false,
+    wash: wash?.screws ?? false,
+    washAt: wash?.passing[0]?.at_s,
+    washFrom: wash?.passing[0] && tidy(wash.passing[0].from_deg, 0),
+    washHeight: metres(wash?.passing[0]?.height_m),
     windOut: wind.spread?.speed_pct,
     windFromOut: wind.spread?.from_deg,
     currentOut: current.spread?.speed_pct,
@@ -120,6 +130,9 @@ const FIELDS: Readonly<Record<string, keyof ConditionsForm>> = {
   'wind.changes[0].from_deg': 'veerTo',
   'wind.changes[0].at_s': 'veerIn',
   'current.bankWidth_m': 'bankWidth',
+  'wash.passing[0].at_s': 'washAt',
+  'wash.passing[0].from_deg': 'washFrom',
+  'wash.passing[0].height_m': 'washHeight',
   'wind.spread.speed_pct': 'windOut',
   'wind.spread.from_deg': 'windFromOut',
   'current.spread.speed_pct': 'currentOut',
@@ -168,7 +181,21 @@ export function fromForm(
     depth_m: given(form.depth),
     level: levelFrom(given(form.level), kept),
     walls: form.walls || undefined,
+    wash: washFrom(form, given(form.washHeight), kept),
   });
+}
+
+/** Wash as the fields have it; what passes later stays as it was. */
+function washFrom(
+  { wash, washAt, washFrom: from }: ConditionsForm,
+  height_m: number | undefined,
+  kept: Conditions | undefined,
+): z.input<typeof conditionsSchema>['wash'] {
+  const [was, ...later] = kept?.wash?.passing ?? [];
+  const passes = height_m !== undefined && washAt !== undefined && !Number.isNaN(washAt);
+  const from_deg = from === undefined || Number.isNaN(from) ? 0 : from;
+  const passing = passes ? [{ ...was, at_s: washAt, from_deg, height_m }, ...later] : later;
+  return wash || passing.length > 0 ? { screws: wash, passing } : undefined;
 }
 
 /** The same level from start to end; as it was where it still begins so. */

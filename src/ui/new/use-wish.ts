@@ -92,6 +92,7 @@ export function useWish(
       wind: { from_deg: wind.from, speed_mps: wind.speed },
       current: { set_deg: current.set, speed_mps: current.speed },
       water: place ? usualWater(place) : 'sea',
+      wash: { screws: true, passing: [] },
     }),
     [wind.from, wind.speed, current, place],
   );
