@@ -66,11 +66,15 @@ function windageRow({ windage, hull }: BoatSpec): Float64Array {
   return row;
 }
 
-function thrusterRow({ x, thrust, jetSpeed }: BoatSpec['thrusters'][number]): Float64Array {
+function thrusterRow(
+  { x, thrust, jetSpeed }: BoatSpec['thrusters'][number],
+  middle: number,
+): Float64Array {
   const row = new Float64Array(THRUSTER_COLUMNS);
   row[THRUSTER.X] = x;
   row[THRUSTER.THRUST] = thrust;
   row[THRUSTER.JET] = jetSpeed;
+  row[THRUSTER.MIDDLE] = middle;
   return row;
 }
 
@@ -102,7 +106,10 @@ export function assembleCraft(spec: BoatSpec): Craft {
     fins: parts.fins,
     blades: parts.blades,
     drives: parts.drives,
-    thrusters: rowsOf(THRUSTER_COLUMNS, spec.thrusters.map(thrusterRow)),
+    thrusters: rowsOf(
+      THRUSTER_COLUMNS,
+      spec.thrusters.map((one) => thrusterRow(one, spec.hull.liftCentre)),
+    ),
     windage: windageRow(spec),
     channels,
     driveChannel,

@@ -14,6 +14,8 @@ export interface Strips {
   readonly moments: Float64Array;
   /** How much more the leading end resists than the middle, over its distance from there, 1/m. */
   readonly lead: number;
+  /** That middle, m forward of the origin. */
+  readonly middle: number;
 }
 
 /** How many of those sums there are for each strip. */
@@ -55,8 +57,10 @@ export function hullStrips(hull: HullSpec): Strips {
       term *= x[i]!;
     }
   }
-  const lead = hull.crossFlowLead / Math.max(Math.abs(aft), draughts[draughts.length - 2]!);
-  return { x, halfDragArea, moments, lead };
+  const middle = hull.liftCentre;
+  const ends = [aft, draughts[draughts.length - 2]!].map((end) => Math.abs(end - middle));
+  const lead = hull.crossFlowLead / Math.max(...ends);
+  return { x, halfDragArea, moments, lead, middle };
 }
 
 /** The strip nearest to x. */

@@ -92,8 +92,9 @@ export const WINDAGE = { FRONT: 0, STERN: 1, SIDE: 2, CENTRE: 3, SHIFT: 4, LENGT
 export const WINDAGE_COLUMNS = 6;
 
 /** A tunnel thruster (forces/thruster.ts). */
-export const THRUSTER = { X: 0, THRUST: 1, JET: 2 } as const;
-export const THRUSTER_COLUMNS = 3;
+/** MIDDLE is that of the hull: what is lost of a thruster's push and of its turning is not the same, as seen from there. */
+export const THRUSTER = { X: 0, THRUST: 1, JET: 2, MIDDLE: 3 } as const;
+export const THRUSTER_COLUMNS = 4;
 
 /** A row table: `count` rows of equal width one after another. */
 export interface Rows {

@@ -6,7 +6,8 @@ function growth(strips: Strips, work: Float64Array): number {
   const { lead } = strips;
   if (lead === 0) return 0;
   const u = work[WORK.SURGE]!;
-  const v = work[WORK.SWAY]!;
+  // Of the hull's own middle, wherever the boat is described from.
+  const v = work[WORK.SWAY]! + strips.middle * work[WORK.YAW]!;
   const speed2 = u * u + v * v;
   return speed2 > 0 ? (lead * u) / Math.sqrt(speed2) : 0;
 }
@@ -33,14 +34,15 @@ export function addCrossFlow(force: Float64Array, strips: Strips, work: Float64A
   const v = work[WORK.SWAY]!;
   const r = work[WORK.YAW]!;
   const grows = growth(strips, work);
+  const square = 1 - grows * strips.middle;
   const whole = m.length - MOMENTS;
   const vv = v * v;
   const vr = 2 * v * r;
   const rr = r * r;
-  const m1 = m[whole + 1]! + grows * m[whole + 2]!;
-  const m2 = m[whole + 2]! + grows * m[whole + 3]!;
-  let side = vv * (m[whole]! + grows * m[whole + 1]!) + vr * m1 + rr * m2;
-  let turn = vv * m1 + vr * m2 + rr * (m[whole + 3]! + grows * m[whole + 4]!);
+  const m1 = square * m[whole + 1]! + grows * m[whole + 2]!;
+  const m2 = square * m[whole + 2]! + grows * m[whole + 3]!;
+  let side = vv * (square * m[whole]! + grows * m[whole + 1]!) + vr * m1 + rr * m2;
+  let turn = vv * m1 + vr * m2 + rr * (square * m[whole + 3]! + grows * m[whole + 4]!);
   // Sign of w forward of its change, or everywhere if it does not change.
   let sign = v > 0 ? 1 : -1;
   if (r !== 0) {
@@ -49,10 +51,10 @@ export function addCrossFlow(force: Float64Array, strips: Strips, work: Float64A
       const strip = place >= x.length - 1 ? x.length : Math.floor(place) + 1;
       const j = MOMENTS * strip;
       sign = r > 0 ? 1 : -1;
-      const n1 = m[j + 1]! + grows * m[j + 2]!;
-      const n2 = m[j + 2]! + grows * m[j + 3]!;
-      side -= 2 * (vv * (m[j]! + grows * m[j + 1]!) + vr * n1 + rr * n2);
-      turn -= 2 * (vv * n1 + vr * n2 + rr * (m[j + 3]! + grows * m[j + 4]!));
+      const n1 = square * m[j + 1]! + grows * m[j + 2]!;
+      const n2 = square * m[j + 2]! + grows * m[j + 3]!;
+      side -= 2 * (vv * (square * m[j]! + grows * m[j + 1]!) + vr * n1 + rr * n2);
+      turn -= 2 * (vv * n1 + vr * n2 + rr * (square * m[j + 3]! + grows * m[j + 4]!));
     } else sign = r > 0 ? 1 : -1;
   }
   force[1]! -= density * sign * side;
@@ -80,7 +82,7 @@ export function addCrossFlowInField(
   for (let i = 0; i < x.length; i++) {
     const xi = x[i]!;
     const w = v + xi * r - across[i]!;
-    const f = halfDragArea[i]! * (1 + grows * xi) * w * Math.abs(w);
+    const f = halfDragArea[i]! * (1 + grows * (xi - strips.middle)) * w * Math.abs(w);
     side += f;
     turn += xi * f;
   }

@@ -41,6 +41,9 @@ export function addThruster(
   const jet = t[at + THRUSTER.JET]!;
   const along = w[WORK.SURGE]!;
   const still = t[at + THRUSTER.THRUST]! * power * Math.abs(power);
-  force[1]! += still * thrusterShare(jet, along);
-  force[2]! += t[at + THRUSTER.X]! * still * thrusterTurnShare(jet, along);
+  const middle = t[at + THRUSTER.MIDDLE]!;
+  const side = still * thrusterShare(jet, along);
+  force[1]! += side;
+  force[2]! += (t[at + THRUSTER.X]! - middle) * still * thrusterTurnShare(jet, along);
+  force[2]! += middle * side;
 }
