@@ -1,4 +1,4 @@
-import type { WrongVariant } from './wrong-variants-list';
+import type { WrongVariant } from './wrong-variant';
 
 /** Mistakes in what holds boats to one another and to the bottom. */
 export const COMPANY_VARIANTS: readonly WrongVariant[] = [

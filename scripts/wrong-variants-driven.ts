@@ -1,4 +1,4 @@
-import type { WrongVariant } from './wrong-variants-list';
+import type { WrongVariant } from './wrong-variant';
 
 /** Mistakes in takes driven by hand and in looking back over them. */
 export const DRIVEN_VARIANTS: readonly WrongVariant[] = [

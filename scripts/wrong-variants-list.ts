@@ -1,22 +1,9 @@
+import { core, type WrongVariant } from './wrong-variant';
 import { COMPANY_VARIANTS } from './wrong-variants-company';
 import { DRIVEN_VARIANTS } from './wrong-variants-driven';
+import { SURE_VARIANTS } from './wrong-variants-sure';
 import { TRUTH_VARIANTS } from './wrong-variants-truth';
 import { WATER_VARIANTS } from './wrong-variants-water';
-
-/** A deliberate mistake in the core: in `file` the one `find` becomes `put`. Every one must be caught by some test. */
-export interface WrongVariant {
-  readonly name: string;
-  readonly file: string;
-  readonly find: string;
-  readonly put: string;
-}
-
-const core = (file: string, name: string, find: string, put: string): WrongVariant => ({
-  name,
-  file: `src/core/${file}`,
-  find,
-  put,
-});
 
 export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
@@ -83,8 +70,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/cross-flow.ts',
     'drag without its sign',
-    '(1 + grows * xi) * w * Math.abs(w)',
-    '(1 + grows * xi) * w * w',
+    '* w * Math.abs(w)',
+    '* w * w',
   ),
   core('forces/cross-flow.ts', 'no lever in yaw', 'turn += xi * f;', 'turn += f;'),
   core(
@@ -244,8 +231,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/thruster.ts',
     'thruster to the other side',
-    'force[1]! += still * thrusterShare(jet, along);',
-    'force[1]! -= still * thrusterShare(jet, along);',
+    'const side = still * thrusterShare(jet, along);',
+    'const side = -still * thrusterShare(jet, along);',
   ),
   core(
     'forces/thruster.ts',
@@ -450,6 +437,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'yield { index, of, moment: { time, wayOut, timeToContact: { alone: null, neutral: null } } };',
   ),
   ...COMPANY_VARIANTS,
+  ...SURE_VARIANTS,
   ...TRUTH_VARIANTS,
   ...DRIVEN_VARIANTS,
   ...WATER_VARIANTS,

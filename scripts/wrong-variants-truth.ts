@@ -1,11 +1,4 @@
-import type { WrongVariant } from './wrong-variants-list';
-
-const core = (file: string, name: string, find: string, put: string): WrongVariant => ({
-  name,
-  file: `src/core/${file}`,
-  find,
-  put,
-});
+import { core, type WrongVariant } from './wrong-variant';
 
 /** Deliberate mistakes in what was repaired of the model: blades, race, long keels, windage, thrusters, knocks. */
 export const TRUTH_VARIANTS: readonly WrongVariant[] = [
@@ -60,8 +53,8 @@ export const TRUTH_VARIANTS: readonly WrongVariant[] = [
   core(
     'forces/thruster.ts',
     'a thruster loses its moment with its force',
-    'force[2]! += t[at + THRUSTER.X]! * still * thrusterTurnShare(jet, along);',
-    'force[2]! += t[at + THRUSTER.X]! * still * thrusterShare(jet, along);',
+    'still * thrusterTurnShare(jet, along);',
+    'still * thrusterShare(jet, along);',
   ),
   core(
     'boat/estimate/hull.ts',

@@ -1,11 +1,4 @@
-import type { WrongVariant } from './wrong-variants-list';
-
-const core = (file: string, name: string, find: string, put: string): WrongVariant => ({
-  name,
-  file: `src/core/${file}`,
-  find,
-  put,
-});
+import { core, type WrongVariant } from './wrong-variant';
 
 /** Mistakes in tides, the bottom, signs, measured tracks and locks. */
 export const WATER_VARIANTS: readonly WrongVariant[] = [

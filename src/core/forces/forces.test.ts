@@ -172,7 +172,7 @@ describe('hull lift', () => {
 describe('thruster', () => {
   const push = (power: number, u: number) => {
     const force = new Float64Array(3);
-    addThruster(force, Float64Array.from([4, 900, 5]), 0, workRow({ POWER: power, SURGE: u }));
+    addThruster(force, Float64Array.from([4, 900, 5, 0]), 0, workRow({ POWER: power, SURGE: u }));
     return force;
   };
 
