@@ -46,10 +46,11 @@ function often(
   ranges: BriefRanges | null,
   name: string,
   text: (value: number) => string,
-  never?: string,
+  never?: string | null,
 ): [string, string][] {
   const range = ranges?.[name];
-  return range ? [['in 90 of 100', rangeText(range, text, never)]] : [];
+  const told = range ? rangeText(range, text, never) : '';
+  return told ? [['in 90 of 100', told]] : [];
 }
 
 function lyingStatements(
@@ -280,7 +281,7 @@ function holdStatements(
           ? `${means} holds her bow: up to ${to}`
           : `${means} no longer holds her bow: it does to ${to}`,
         why: `${how} for ${Math.round(holds.seconds)} s from rest, wind abeam, calm water: is the stem where it was? It blows ${windSpeed(wind, units)} now.`,
-        figures: often(ranges, key, (mps) => windSpeed(mps, units), anyWind(units)),
+        figures: often(ranges, key, (mps) => windSpeed(mps, units), null),
         time: null,
         hurts: !enough,
       },
@@ -300,7 +301,7 @@ function holdStatements(
             ? `${means} does not hold her against wind off, however light`
             : `${means} no longer holds her against wind off: it does to ${to}`,
         why: `${how} It blows ${windSpeed(wind, units)} now.`,
-        figures: often(ranges, key, (mps) => windSpeed(mps, units), anyWind(units)),
+        figures: often(ranges, key, (mps) => windSpeed(mps, units), null),
         time: null,
         hurts: !enough,
       },

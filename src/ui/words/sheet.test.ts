@@ -44,7 +44,7 @@ describe('a sheet in words', () => {
     expect(find(sections, /^Idle ahead/).figure).toBe(`${knots.toFixed(1)} kn`);
     const { distance } = sheet.stops[0]!.stop!;
     const stop = find(sections, /^Stop from 2\.0 kn/);
-    expect(stop.figure).toBe(`${(distance / 10.6).toFixed(1)} L`);
+    expect(stop.figure).toBe(`${(distance / 10.6).toFixed(2)} L`);
     expect(stop.also).toContain(`${Math.round(distance)} m, `);
   });
 

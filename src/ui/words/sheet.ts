@@ -38,7 +38,7 @@ export function sheetSections(
   const figures = sheetFigures(sheet);
   const speed = (mps: number) => `${speedIn(mps, units.speed).toFixed(1)} ${units.speed}`;
   const metres = (m: number) => `${Math.round(lengthIn(m, units.length))} ${units.length}`;
-  const lengths = (m: number) => `${(m / length).toFixed(1)} L`;
+  const lengths = (m: number) => `${(m / length).toFixed(m < 2 * length ? 2 : 1)} L`;
   const knots = (mps: number) => `${Math.round(mps / MPS_PER_KNOT)} kn`;
   /** `named` is the figure's name among those of the sheet. */
   const row = (
@@ -54,7 +54,7 @@ export function sheetSections(
       what,
       figure: value === null ? never : text(value),
       also: value === null ? '' : also,
-      range: range ? rangeText(range, text, never) : '',
+      range: range ? rangeText(range, text, never === ANY_WIND ? null : never) : '',
     };
   };
   const circle = (what: string, named: keyof Sheet['circles']) => {
