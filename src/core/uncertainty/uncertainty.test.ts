@@ -9,6 +9,7 @@ import {
   only,
   quantileOf,
   SOURCES,
+  spreadFor,
   STANDARD_SPREAD,
   uniform,
   varied,
@@ -107,6 +108,26 @@ describe('draws', () => {
     const alone = drawOf(only(STANDARD_SPREAD, ['propWalk']), 3, 11);
     expect(alone).toMatchObject({ propWalk: whole.propWalk, thrust: 1, gusts: null, start: null });
     expect(drawOf(STANDARD_SPREAD, 4, 11).thrust).not.toBe(whole.thrust);
+  });
+});
+
+describe('what is known of a boat or a day', () => {
+  it('is drawn by its own deviation, the rest as before', () => {
+    const spread = spreadFor(STANDARD_SPREAD, { thrust: 0.03, windFrom: 0.4, windSpeed: 0.3 });
+    for (let k = 0; k < 30; k++) {
+      const [standard, own] = [drawOf(STANDARD_SPREAD, 9, k), drawOf(spread, 9, k)];
+      expect(own.thrust - 1).toBeCloseTo((standard.thrust - 1) / 5, 9);
+      expect(own.windFrom / standard.windFrom).toBeCloseTo(0.4 / ((10 * Math.PI) / 180), 9);
+      expect(own.propWalk).toBe(standard.propWalk);
+      expect(own.windSpeed).toBeGreaterThanOrEqual(0);
+    }
+    expect(spreadFor(STANDARD_SPREAD, undefined)).toBe(STANDARD_SPREAD);
+  });
+
+  it('of a part that lies between two bounds is normal about their middle; what is as told stays so', () => {
+    const between = { ...STANDARD_SPREAD, current: uniform(0.5, 2) };
+    expect(spreadFor(between, { current: 0.1 }).current).toEqual(normal(1.25, 0.1));
+    expect(spreadFor(NO_SPREAD, { current: 0.1, thrust: 0.2 })).toEqual(NO_SPREAD);
   });
 });
 

@@ -112,12 +112,12 @@ export function ConditionsEditor() {
             {number('veerIn', 'Seconds it takes to turn', 's')}
           </div>
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
-            <span className="text-quiet">wind may be out by</span>
+            <span className="basis-full text-quiet">wind may be out by</span>
             {number('windOut', 'Wind may be out by', '%')}
             {number('windFromOut', 'Wind’s direction may be out by', '°')}
           </div>
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
-            <span className="text-quiet">current may be out by</span>
+            <span className="basis-full text-quiet">current may be out by</span>
             {number('currentOut', 'Current may be out by', '%')}
             {number('currentSetOut', 'Current’s direction may be out by', '°')}
           </div>
@@ -137,7 +137,7 @@ export function ConditionsEditor() {
           {tick('walls', 'banks and walls are felt')}
           {tick('wash', 'wash of screws is felt, off walls and hulls and on other boats')}
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-1">
-            <span className="text-quiet">something passes, its wash</span>
+            <span className="basis-full text-quiet">wash of something that passes</span>
             {number('washHeight', 'Height of wash that passes', units.length)}
             {number('washFrom', 'Wash comes from', '° from')}
             {number('washAt', 'Wash is there after', 's')}

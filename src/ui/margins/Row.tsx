@@ -46,7 +46,7 @@ export function Row({
       <Go time={reading.time} seek={seek}>
         <span
           data-testid="reading"
-          className={`figures w-[108px] shrink-0 text-[21px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
+          className={`figures w-[116px] shrink-0 whitespace-nowrap text-[20px] font-semibold leading-6 ${reading.hurts ? 'text-hurt' : ''}`}
         >
           {reading.hurts ? '▲ ' : ''}
           {reading.figure}
