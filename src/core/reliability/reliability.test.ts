@@ -145,6 +145,14 @@ describe('tries of a manoeuvre', () => {
     }
   });
 
+  it('are drawn by what the boat itself says of its figures', () => {
+    const spread = only(STANDARD_SPREAD, ['thrust']);
+    const ends = (known: RunInput['known']) =>
+      [0, 1, 2, 3].map((k) => trialOf({ ...byAPier(1), known }, spread, 4, k).poses.at(-1)!.x);
+    expect(new Set(ends({ thrust: 0 })).size).toBe(1);
+    expect(new Set(ends(undefined)).size).toBe(4);
+  });
+
   it('hold in as many as the start leaves room for', () => {
     // The boat goes straight: it holds while the start is less aside than what is spare.
     const spare = 0.8;
