@@ -3,7 +3,7 @@ import { engines, Rollout, openWaterOf, Surroundings, wheel } from '../search';
 import { sloop } from '../testing/boats';
 import { stepOf, box, engineIn, inputOf } from '../testing/manoeuvre';
 import { CALM } from '../testing/rig';
-import { driftFrom, firmThrottle } from '../trials';
+import { carryFrom, driftFrom, firmThrottle, stopFrom } from '../trials';
 import { PSI } from '../simulation';
 import { abreastOf } from './abreast';
 import { carryHere, stopHere, turnHere } from './capabilities';
@@ -106,6 +106,24 @@ describe('what she can do', () => {
     expect(stop.distance).toBeGreaterThan(2);
     expect(carry.distance).toBeGreaterThan(2 * stop.distance);
     expect(stopHere(water, water.stillAt(0, 0, 0, 0))).toBeNull();
+  });
+
+  it('stops from straight way, as on the handling sheet, whatever the plan has her doing by then', () => {
+    const calm = { windSpeed: 0, currentSpeed: 0 };
+    const water = open({ boat: sloop(1), weather: { ...CALM, ...calm } });
+    const turning = water.stillAt(3, -2, 0.7, 0);
+    turning.motion.set([1.2, 0.4, -0.2], 3);
+    const { distance, time, turned, aside } = stopHere(water, turning)!;
+    const sheet = stopFrom(water.world.craft, 1.2)!;
+    expect(distance).toBeCloseTo(sheet.distance, 9);
+    expect(time).toBeCloseTo(sheet.time, 9);
+    expect(turned).toBeCloseTo(sheet.turned, 9);
+    expect(aside).toBeCloseTo(sheet.aside, 9);
+    const carry = carryFrom(water.world.craft, 1.2, 0.1)!;
+    const here = carryHere(water, turning)!;
+    // A minute, or a tenth of a metre a second, whichever is sooner.
+    expect(here.distance).toBeLessThanOrEqual(carry.distance + 1e-9);
+    expect(here.distance).toBeGreaterThan(0.3 * carry.distance);
   });
 
   it('aimed off by what turns her, she stops straight', () => {
