@@ -16,8 +16,7 @@ type Outcome = 'pass' | 'fail' | 'run on';
 /** The slow ones only for what all others let through. */
 const SLOW = [
   'src/core/plan/run-loop.test.ts',
-  'src/core/trials/ship.test.ts',
-  'src/core/trials/fleet.test.ts',
+  'src/core/trials/',
   'src/document/invariance.test.ts',
 ];
 const notSlow = ['--testPathIgnorePatterns', 'src/core/(plan/run|trials/|brief/demos)'];

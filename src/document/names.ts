@@ -151,6 +151,12 @@ export class Names {
     this.problems.push({ path: `${path}.do`, message });
   }
 
+  engines(path: string): void {
+    if (this.file.boat.drives.length > 0) return;
+    const message = 'the boat has no engine; remove the order';
+    this.problems.push({ path: `${path}.do`, message });
+  }
+
   joystick(path: string): void {
     if (!this.file.boat.joystick)
       this.problems.push({

@@ -86,6 +86,7 @@ export function toOrder(document: OrderDocument, names: Names, path: string): Ti
   const definition = ORDERS[document.do];
   const needs = 'needs' in definition ? definition.needs : undefined;
   if (needs === 'steering') names.helm(path);
+  if (needs === 'engine') names.engines(path);
   if (needs === 'joystick') names.joystick(path);
   const values = valuesOf(definition.parameters, document, names, path);
   return { after: document.after_s, order: { do: document.do, ...values } as Order };

@@ -30,3 +30,14 @@ export const HELM_MAY_LEAVE_MPS = 0.15;
 export const ARRIVED_MPS = 0.309;
 /** How late a person shifts the gear, having seen the boat move: the middle of a person's lateness with an order, s. */
 export const SHIFTS_LATE_S = 0.9;
+
+/**
+ * A hand on the throttle that keeps way on. It reckons with so long until the boat answers, s; the throttle goes up by so much at a time, a share of
+ * its range, to no more than a firm one; less gained in a second than this is nothing gained, m/s; and so many times the most
+ * wanted is well above it. Judgement.
+ */
+export const LOOK_LATE_S = 1.2;
+export const THROTTLE_NOTCH = 0.1;
+export const FIRM_WAY_THROTTLE = 0.6;
+export const GAINING_MPS = 0.02;
+export const WELL_ABOVE = 1.5;

@@ -4,6 +4,7 @@ import type { Rollout } from './rollout';
 /** Every engine to a gear and throttle; takes the boat from the joystick. */
 export function engines({ state, world: { craft } }: Rollout, gear: Gear, throttle: number): void {
   if (state.joystick.active) releaseJoystick(state, craft);
+  state.hand.active = false;
   state.engines.forEach((engine, i) => orderEngine(engine, craft.spec.drives[i]!, gear, throttle));
 }
 

@@ -34,6 +34,7 @@ export function timeToContactFrom(
   if (hands === 'neutral') letGo(rollout);
   // Nobody steers any more either.
   rollout.state.helm.active = false;
+  rollout.state.hand.active = false;
   const stopped = () => rollout.touchCount > 0 || rollout.aground || rollout.overhead !== null;
   if (!rollout.until(stopped, LONGEST_TIME_TO_CONTACT_S)) return null;
   const [touch] = rollout.touches;

@@ -69,6 +69,20 @@ export interface HelmState {
   looksIn: number;
 }
 
+/** A hand on the throttle that keeps way on between two speeds over the ground, m/s. */
+export interface HandState {
+  active: boolean;
+  /** Ahead 1, astern −1. */
+  way: 1 | -1;
+  least: number;
+  most: number;
+  /** Throttle it has come to, and the speed at the last look; NaN before the first. */
+  throttle: number;
+  last: number;
+  /** Seconds until it next looks. */
+  looksIn: number;
+}
+
 /** Everything that changes during a run. */
 export interface SimState {
   /** Seconds since the start. */
@@ -82,6 +96,7 @@ export interface SimState {
   readonly thrusters: readonly ThrusterState[];
   readonly joystick: JoystickState;
   readonly helm: HelmState;
+  readonly hand: HandState;
   /** Rows of columns LINE, one for each line that may change. */
   readonly lines: Float64Array;
   /** The other boats of its world, in their order. */
@@ -192,6 +207,15 @@ class Boat implements SimState {
     y: 0,
     looksIn: 0,
   };
+  readonly hand: HandState = {
+    active: false,
+    way: 1,
+    least: 0,
+    most: 0,
+    throttle: 0,
+    last: NaN,
+    looksIn: 0,
+  };
 
   readonly lines: Float64Array;
 
@@ -279,6 +303,13 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.x = from.helm.x;
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
+  to.hand.active = from.hand.active;
+  to.hand.way = from.hand.way;
+  to.hand.least = from.hand.least;
+  to.hand.most = from.hand.most;
+  to.hand.throttle = from.hand.throttle;
+  to.hand.last = from.hand.last;
+  to.hand.looksIn = from.hand.looksIn;
   // In water without the boat's lines they are left out.
   if (to.lines.length > 0) to.lines.set(from.lines);
   if (to.locks.length > 0) copyLocksOver(to.locks, from.locks);

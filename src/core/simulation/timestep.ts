@@ -3,6 +3,7 @@ import { LIST, RATES, setTouchRates, SPAN, tendLines } from '../holding';
 import { advanceActuators } from './actuators';
 import { derivative, lookAround } from './derivative';
 import { HELM_PERIOD_S, lookHelm } from './helm';
+import { HAND_PERIOD_S, lookHand } from './throttle-hand';
 import { JOYSTICK_PERIOD_S, lookJoystick } from './joystick';
 import { MOTION_SIZE, R, U, V } from './state';
 import { senseSurroundings } from './surroundings';
@@ -79,12 +80,23 @@ function advanceHelm({ state, world, scratch: s }: Vessel): void {
   lookHelm(state, world.craft);
 }
 
+/** And so does a hand that keeps way on. */
+function advanceHand({ state, world, scratch: s }: Vessel): void {
+  const { hand } = state;
+  if (!hand.active) return;
+  hand.looksIn -= s.clock[CLOCK.STEP]!;
+  if (hand.looksIn > 1e-9) return;
+  hand.looksIn = HAND_PERIOD_S;
+  lookHand(state, world);
+}
+
 /** Looks at everything that is looked at once a step, and at how fast it can act; the clock says how long it is. */
 export function beginStep(vessel: Vessel): void {
   const { state, world, scratch: s } = vessel;
   s.clock[CLOCK.TIME] = state.time;
   advanceJoystick(vessel);
   advanceHelm(vessel);
+  advanceHand(vessel);
   senseSurroundings(state.motion, vessel);
   lookAround(state.motion, vessel);
   if (world.lines.count > 0) setLineRates(vessel, s.clock[CLOCK.STEP]!);

@@ -3,6 +3,7 @@ import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, sin } from '../math';
 import {
   cueDefinition,
+  ORDERS,
   isGroup,
   type Cue,
   type Parameters,
@@ -92,27 +93,37 @@ function variedStart(input: RunInput, draw: Draw): RunInput['start'] {
   };
 }
 
-/** A cue as a person judges it by eye: every distance, angle and speed in it off by so much. */
-function judgedCue(cue: SimpleCue, judged: Judged): SimpleCue {
-  const { parameters } = cueDefinition(cue) as unknown as { readonly parameters: Parameters };
+/** What a person judges by eye: every distance, angle and speed in it off by so much. */
+function byEye<T>(part: T, parameters: Parameters, judged: Judged): T {
   const off = Object.entries(parameters).flatMap(([name, { kind }]) => {
-    const value = (cue as unknown as Readonly<Record<string, number>>)[name]!;
+    const value = (part as unknown as Readonly<Record<string, number>>)[name]!;
     if (kind === 'distance') return [[name, value * judged.distance]];
     if (kind === 'angle' || kind === 'heading') return [[name, value + judged.angle]];
     // Nobody judges a speed to be under nought.
     return kind === 'speed' ? [[name, Math.max(0, value + judged.speed)]] : [];
   });
-  return { ...cue, ...Object.fromEntries(off) } as SimpleCue;
+  return { ...part, ...Object.fromEntries(off) } as T;
 }
+
+const judgedCue = (cue: SimpleCue, judged: Judged): SimpleCue =>
+  byEye(
+    cue,
+    (cueDefinition(cue) as unknown as { readonly parameters: Parameters }).parameters,
+    judged,
+  );
 
 /** A plan as a person carries it out: cues judged by eye, every order late. Which is drawn goes by its place in the plan. */
 function variedPlan(plan: Plan, draw: Draw): Plan {
   let orders = 0;
   let judgements = 0;
-  const later = (timed: TimedOrder): TimedOrder => ({
-    ...timed,
-    after: timed.after + draw.late(orders++),
-  });
+  const later = ({ after, order }: TimedOrder): TimedOrder => {
+    const definition = ORDERS[order.do];
+    const eyed = 'byEye' in definition;
+    return {
+      after: after + draw.late(orders++),
+      order: eyed ? byEye(order, definition.parameters, draw.judged(judgements++)) : order,
+    };
+  };
   const judged = (cue: Cue): Cue =>
     isGroup(cue)
       ? { ...cue, of: cue.of.map((part) => judgedCue(part, draw.judged(judgements++))) }

@@ -45,7 +45,7 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
     fenderStatement(boat, berth, side ?? 'the berth', units),
     coming ? springStatement(spring, units) : null,
     aloneStatement(boat, manoeuvre.plan),
-    ...handsStatements(manoeuvre.plan),
+    ...handsStatements(manoeuvre.plan, units),
     stepStatement(brief, schools.step ?? null, units),
     ...(manoeuvre.berth.length > 0 ? crewStatements(brief, line, coming, units) : []),
   ].filter((statement) => statement !== null);

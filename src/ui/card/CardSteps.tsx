@@ -28,7 +28,7 @@ export function CardSteps({ file, run }: { file: ManoeuvreFile; run: Run | null 
               </span>
               <div>
                 <p className="font-semibold">{cueText(step.cue, units)}</p>
-                <p>{ordersText(step.orders)}</p>
+                <p>{ordersText(step.orders, units)}</p>
                 {calls.map((text) => (
                   <p key={text} className="text-[0.9em]">
                     “{text}”

@@ -178,7 +178,7 @@ describe('orders to hands', () => {
   });
 
   it('are said as they would be called', () => {
-    expect(orders.map(orderWords)).toEqual([
+    expect(orders.map((order) => orderWords(order, UNITS))).toEqual([
       'Ada: throw the spring to cleat 3, fast at 4.5 m',
       'winch the spring in',
       'hold the spring on 2 turns',

@@ -35,8 +35,8 @@ export function StepHeads({
       id: step.id,
       label: String(i + 1),
       cue: cueText(step.cue, units),
-      words: step.title || ordersText(step.orders),
-      more: ordersText(step.orders),
+      words: step.title || ordersText(step.orders, units),
+      more: ordersText(step.orders, units),
       time: begun.get(i) ?? null,
     })),
     {

@@ -100,7 +100,8 @@ function Row({
     isDragging,
   } = useSortable({ id: step.id });
   const out =
-    step.wayOut.note || (step.wayOut.orders.length > 0 ? ordersText(step.wayOut.orders) : '');
+    step.wayOut.note ||
+    (step.wayOut.orders.length > 0 ? ordersText(step.wayOut.orders, units) : '');
   return (
     <li
       ref={setNodeRef}
@@ -128,7 +129,7 @@ function Row({
         className={`min-w-0 flex-1 text-left hover:text-plan ${selected === step.id ? 'text-plan' : ''}`}
       >
         <span className="text-quiet">{cueText(step.cue, units)}: </span>
-        <span className="font-semibold">{ordersText(step.orders)}</span>
+        <span className="font-semibold">{ordersText(step.orders, units)}</span>
         {step.title && <span> – {step.title}</span>}
         {step.expect.length > 0 && (
           <span className="block text-[12.5px] text-quiet">

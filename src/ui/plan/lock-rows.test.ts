@@ -62,7 +62,7 @@ describe('orders at a lock in fields', () => {
   });
 
   it('are said as they are called for', () => {
-    expect(ORDERS.map(orderText)).toEqual([
+    expect(ORDERS.map((order) => orderText(order, UNITS))).toEqual([
       'wind west ground paddle 40 % up',
       'Wren: wind west gate paddle down after 3 s',
       'Wren: shut the lower gates',
@@ -73,7 +73,7 @@ describe('orders at a lock in fields', () => {
       'Wicket: ahead 5 %, steering for ring 3 after 2 s',
       'Joss: keep the centre line snug on 0.75 turns',
     ]);
-    expect(ordersText([ORDERS[4]!, ORDERS[0]!])).toContain('the sign to wind');
+    expect(ordersText([ORDERS[4]!, ORDERS[0]!], UNITS)).toContain('the sign to wind');
   });
 });
 
@@ -111,7 +111,7 @@ it('every order of the passages that ship has words of its own', () => {
     const { plan } = demoFile(id);
     for (const { orders, cue } of plan.steps) {
       for (const order of orders) {
-        expect(orderText(order)).not.toMatch(/undefined|NaN|\[object/);
+        expect(orderText(order, UNITS)).not.toMatch(/undefined|NaN|\[object/);
         expect(orderFrom(orderRow(order, UNITS), UNITS)).toEqual(order);
       }
       expect(cueText(cue, UNITS)).not.toMatch(/undefined|NaN/);

@@ -31,7 +31,7 @@ it('a fresh order of every kind has a form; one that names something is sound on
 });
 
 it('says a steer as a helm is told it', () => {
-  expect(orderText(ORDERS[1]!)).toBe('steer 084° after 1.5 s');
-  expect(orderText(ORDERS[2]!)).toBe('stern for lamp 2');
-  expect(ordersText([ORDERS[1]!, ORDERS[7]!])).toBe('steer 084° after 1.5 s');
+  expect(orderText(ORDERS[1]!, UNITS)).toBe('steer 084° after 1.5 s');
+  expect(orderText(ORDERS[2]!, UNITS)).toBe('stern for lamp 2');
+  expect(ordersText([ORDERS[1]!, ORDERS[7]!], UNITS)).toBe('steer 084° after 1.5 s');
 });

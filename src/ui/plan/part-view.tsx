@@ -33,7 +33,7 @@ export interface OrderView<D extends OrderName> extends PartForm {
   show?(order: OrderFile<D>): PartValues;
   read?(values: PartValues): Readonly<Record<string, unknown>>;
   /** As it is told, without who is told and when: "wheel 20° starboard". */
-  text(order: OrderFile<D>): string;
+  text(order: OrderFile<D>, units: Units): string;
   /** As it was given, told afterwards: "bow line hauled". */
   given(order: OrderGiven<D>, about: About): string;
 }

@@ -12,6 +12,7 @@ import { useCrewByPlan } from './use-crew-by-plan';
 import { useNames } from '../plan/use-names';
 import { useWorkspace } from '../state/context';
 import { toldText } from '../plan/orders';
+import { useUnits } from '../state/preferences';
 import { useLive, useLiveState } from './use-live';
 
 /** Orders to the crew: those the plan has next, and for every line what can be done with it as it is. */
@@ -52,6 +53,7 @@ export function CrewOrders() {
 /** What the plan has the crew do at the step come to and at the next one. */
 function FromPlan() {
   const live = useLive();
+  const units = useUnits();
   const steps = useWorkspace((s) => s.manoeuvre.plan.steps);
   const step = useLiveState((s) => s.now?.step ?? -1);
   const orders = [steps[step], steps[step + 1]].flatMap((one) =>
@@ -69,7 +71,7 @@ function FromPlan() {
           className={`${CALL} border-plan`}
           onClick={() => live.say({ ...order, after_s: 0 })}
         >
-          {toldText(order)}
+          {toldText(order, units)}
         </button>
       ))}
     </div>

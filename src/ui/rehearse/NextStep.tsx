@@ -42,7 +42,7 @@ export function NextStep() {
       {now && !done && (
         <p className="text-[13px]">
           <span className="figures mr-2 font-semibold">{step + 1}</span>
-          {ordersText(now.orders)}
+          {ordersText(now.orders, units)}
         </p>
       )}
       {done ? (
@@ -52,7 +52,7 @@ export function NextStep() {
           <span className="figures mr-2 font-semibold text-plan">{next ? step + 2 : 'end'}</span>
           <span className="font-semibold">{cueText(cue, units)}</span>
           {left && <span className="figures ml-2 text-plan">{leftWords(left, units)}</span>}
-          {next && <span className="block text-quiet">{ordersText(next.orders)}</span>}
+          {next && <span className="block text-quiet">{ordersText(next.orders, units)}</span>}
           {going && (
             <button
               type="button"

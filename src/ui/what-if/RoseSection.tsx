@@ -45,7 +45,7 @@ export function RoseSection({
       </h2>
       <p className="text-[13px] text-quiet" role="status">
         {through
-          ? 'Mean winds in which 90 of 100 tries hold, by where they blow from; gusts come on top. A cross: in none that was tried. The dot: the wind told.'
+          ? 'How much mean wind it still holds in, 90 of 100 tries, by where it blows from; gusts come on top. A cross: from there in no wind at all. The dot: the wind set now.'
           : `${ranges.length} of ${ROSE_DIRECTIONS} directions tried …`}
       </p>
       <WindRose

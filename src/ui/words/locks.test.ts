@@ -27,6 +27,8 @@ const through = (part: Partial<Through>): Through => ({
   ...part,
 });
 
+const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
+
 describe('a lock in words', () => {
   it('paddles and gates as they are called for', () => {
     expect([0, 0.25, 0.5, 0.4, 1].map(shareText)).toEqual([
@@ -37,11 +39,11 @@ describe('a lock in words', () => {
       'all the way up',
     ]);
     const base = { do: 'paddle', after_s: 0, lock: 'L', paddle: 'the near one' } as const;
-    expect(taskText({ ...base, to: 0 })).toBe('wind the near one down');
-    expect(taskText({ ...base, to: 0.5 })).toBe('wind the near one half up');
+    expect(taskText({ ...base, to: 0 }, UNITS)).toBe('wind the near one down');
+    expect(taskText({ ...base, to: 0.5 }, UNITS)).toBe('wind the near one half up');
     const gates = { do: 'gates', after_s: 0, lock: 'L', end: 'lower' } as const;
-    expect(taskText({ ...gates, leaf: 'both', to: 'open' })).toBe('open the lower gates');
-    expect(taskText({ ...gates, leaf: 'left', to: 'shut' })).toBe(
+    expect(taskText({ ...gates, leaf: 'both', to: 'open' }, UNITS)).toBe('open the lower gates');
+    expect(taskText({ ...gates, leaf: 'left', to: 'shut' }, UNITS)).toBe(
       'shut the left leaf of the lower gates',
     );
   });

@@ -9,15 +9,17 @@ export function cueText(cue: CueDocument, units: Units): string {
   return cue.of.map((part) => simpleCueText(part, units)).join(cue.is === 'any' ? ' or ' : ' and ');
 }
 
-export function orderText(order: OrderDocument): string {
+export function orderText(order: OrderDocument, units: Units): string {
   const late = order.after_s > 0 ? ` after ${tidy(order.after_s, 1)} s` : '';
-  return toldText(order) + late;
+  return toldText(order, units) + late;
 }
 
 /** What the hands do at a step, calls left out: "neutral, wheel 25° starboard". */
-export function ordersText(orders: readonly OrderDocument[]): string {
+export function ordersText(orders: readonly OrderDocument[], units: Units): string {
   const hands = orders.filter((order) => order.do !== 'call');
-  return hands.length > 0 ? hands.map(orderText).join(', ') : 'nothing to do';
+  return hands.length > 0
+    ? hands.map((order) => orderText(order, units)).join(', ')
+    : 'nothing to do';
 }
 
 /** "step 3", or "the end". */

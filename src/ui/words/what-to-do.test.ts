@@ -107,11 +107,11 @@ describe('what to do, in words', () => {
 
   it('says who does what in the plan, by name', () => {
     const { plan } = demoFile('spring-on-before-she-blows-off');
-    const said = handsStatements(plan).map(({ text }) => text);
+    const said = handsStatements(plan, units).map(({ text }) => text);
     expect(said).toHaveLength(plan.crew.length);
     for (const [i, { name }] of plan.crew.entries()) expect(said[i]).toMatch(`${name}: `);
     expect(said.join(' ')).toMatch(/spring.*\(step \d\)/);
-    expect(handsStatements(file.plan)).toEqual([]);
+    expect(handsStatements(file.plan, units)).toEqual([]);
   });
 
   it('measures a spring that stops her, and says what it carries', () => {

@@ -237,7 +237,7 @@ export function crewStatements(
 }
 
 /** What each of the people in the plan is asked to do, step by step; nobody's name where hands are whoever is at hand. */
-export function handsStatements({ steps, crew }: PlanDocument): Statement[] {
+export function handsStatements({ steps, crew }: PlanDocument, units: Units): Statement[] {
   const asked = new Map<string, { text: string; step: number }[]>();
   for (const { name } of crew) asked.set(name, []);
   steps.forEach(({ orders }, i) => {
@@ -245,7 +245,7 @@ export function handsStatements({ steps, crew }: PlanDocument): Statement[] {
       if (!('by' in order) && !('line' in order)) continue;
       const who = order.by ?? (crew.length === 1 ? crew[0]!.name : 'whoever is at hand');
       const list = asked.get(who) ?? [];
-      asked.set(who, [...list, { text: taskText(order), step: i + 1 }]);
+      asked.set(who, [...list, { text: taskText(order, units), step: i + 1 }]);
     }
   });
   return [...asked].map(([who, list]): Statement => ({

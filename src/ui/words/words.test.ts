@@ -72,7 +72,7 @@ describe('steps in words', () => {
     ]);
     expect(engineText('ahead', 0)).toBe('ahead idle');
     expect(engineText('neutral', 0.4)).toBe('neutral');
-    expect(orderText({ do: 'engine', after_s: 1.5, gear: 'astern', throttle: 0.6 })).toBe(
+    expect(orderText({ do: 'engine', after_s: 1.5, gear: 'astern', throttle: 0.6 }, KN)).toBe(
       'astern 60 % after 1.5 s',
     );
   });

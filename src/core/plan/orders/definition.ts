@@ -22,7 +22,9 @@ export interface HelmDefinition<D extends string, P extends Parameters>
   extends Common<D, P>, Given<P> {
   readonly by: 'helm';
   /** What the boat has to have for it. */
-  readonly needs?: 'steering' | 'joystick';
+  readonly needs?: 'steering' | 'engine' | 'joystick';
+  /** Goes by what is judged by eye: its distances and speeds are off as a cue's are. */
+  readonly byEye?: true;
   /** Any control takes the boat from the joystick, but the joystick. */
   readonly keepsJoystick?: boolean;
   apply(order: Values<P>, state: SimState, world: World): void;

@@ -23,6 +23,7 @@ export const engine = helmOrder('engine', {
   channel: ({ engine: which }) => ({ of: 'engine', engine: which }),
   unlike: (a, b) => (a.gear === b.gear ? Math.abs(a.throttle - b.throttle) : Infinity),
   apply({ engine: which, gear, throttle }, state, { craft }) {
+    state.hand.active = false;
     state.engines.forEach((one, i) => {
       if (which !== null && which !== i) return;
       orderEngine(one, craft.spec.drives[i]!, gear, throttle);

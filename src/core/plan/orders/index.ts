@@ -5,6 +5,7 @@ import { engine } from './engine';
 import { gates } from './gates';
 import { go } from './go';
 import { joystick } from './joystick';
+import { keepWay } from './keep-way';
 import { letGo } from './let-go';
 import { other } from './other';
 import { paddle } from './paddle';
@@ -24,6 +25,7 @@ export const ORDERS = {
   steer,
   steerFor,
   engine,
+  keepWay,
   thruster,
   joystick,
   pass,

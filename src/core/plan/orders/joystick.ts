@@ -22,5 +22,6 @@ export const joystick = helmOrder('joystick', {
     stick.yaw = twist;
     stick.looksIn = 0;
     state.helm.active = false;
+    state.hand.active = false;
   },
 });

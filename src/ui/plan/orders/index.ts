@@ -15,6 +15,7 @@ import { engine } from './engine';
 import { gates } from './gates';
 import { go } from './go';
 import { joystick } from './joystick';
+import { keepWay } from './keep-way';
 import { letGo } from './let-go';
 import { other } from './other';
 import { paddle } from './paddle';
@@ -34,6 +35,7 @@ export const ORDER_VIEWS: { readonly [D in OrderName]: OrderView<D> } = {
   steer,
   steerFor,
   engine,
+  keepWay,
   thruster,
   joystick,
   call,
@@ -87,11 +89,14 @@ export function orderFrom({ do: name, after, values }: OrderRow, units: Units): 
 }
 
 /** What is done, without who does it and when: "haul the bow line in". */
-export const taskText = (order: OrderDocument): string => viewOfOrder(order.do).text(order);
+export const taskText = (order: OrderDocument, units: Units): string =>
+  viewOfOrder(order.do).text(order, units);
 
 /** The same with who is told: "Ada: haul the bow line in". */
-export const toldText = (order: OrderDocument): string =>
-  'by' in order && order.by !== undefined ? `${order.by}: ${taskText(order)}` : taskText(order);
+export const toldText = (order: OrderDocument, units: Units): string => {
+  const task = taskText(order, units);
+  return 'by' in order && order.by !== undefined ? `${order.by}: ${task}` : task;
+};
 
 /** An order of a run, told afterwards: "ahead 40 %", "wheel 20° starboard". */
 export const givenText = (order: Order, about: About): string =>
