@@ -67,12 +67,7 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
     'const swayKept = surge + hull.munkFactor * (sway - surge);',
     'const swayKept = surge;',
   ),
-  core(
-    'forces/cross-flow.ts',
-    'drag without its sign',
-    '* w * Math.abs(w)',
-    '* w * w',
-  ),
+  core('forces/cross-flow.ts', 'drag without its sign', '* w * Math.abs(w)', '* w * w'),
   core('forces/cross-flow.ts', 'no lever in yaw', 'turn += xi * f;', 'turn += f;'),
   core(
     'forces/hull-resistance.ts',
