@@ -41,3 +41,20 @@ export const THROTTLE_NOTCH = 0.1;
 export const FIRM_WAY_THROTTLE = 0.6;
 export const GAINING_MPS = 0.02;
 export const WELL_ABOVE = 1.5;
+
+/**
+ * How a hand stops a boat abreast of something: throttles of a usual and of a firm stop, shares of the range; from how much of a usual slowing it
+ * goes out of gear, and from how much it is firm; what it adds where nothing comes of it; way that is nearly off, that is as good as off, and
+ * that falls short, m/s; and how near is there, m. Judgement.
+ */
+export const STOPPING = {
+  usual: 0.25,
+  firm: 0.6,
+  neutralFrom: 0.4,
+  firmFrom: 1.6,
+  more: 0.25,
+  off: 0.05,
+  gone: 0.12,
+  short: 0.3,
+  near: 0.5,
+} as const;

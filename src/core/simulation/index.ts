@@ -29,6 +29,7 @@ export {
 } from './locks-now';
 export { lockRecorded, type LockRecorded } from './locks-record';
 export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
+export { stopAbreastOf } from './stopping-hand';
 export { HAND_PERIOD_S, keepWayOn } from './throttle-hand';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';
 export {

@@ -69,9 +69,10 @@ export interface HelmState {
   looksIn: number;
 }
 
-/** A hand on the throttle that keeps way on between two speeds over the ground, m/s. */
+/** A hand on the throttle that keeps way on between two speeds over the ground, m/s, or stops the boat abreast of a place. */
 export interface HandState {
   active: boolean;
+  task: 'keep' | 'stop';
   /** Ahead 1, astern −1. */
   way: 1 | -1;
   least: number;
@@ -79,6 +80,14 @@ export interface HandState {
   /** Throttle it has come to, and the speed at the last look; NaN before the first. */
   throttle: number;
   last: number;
+  /** The place on the water it stops abreast of, and how far forward of midships the point is that comes there, m. */
+  x: number;
+  y: number;
+  ahead: number;
+  /** What distances are taken for, a factor. */
+  eye: number;
+  /** Looks the other gear has been in for. */
+  looks: number;
   /** Seconds until it next looks. */
   looksIn: number;
 }
@@ -209,6 +218,12 @@ class Boat implements SimState {
   };
   readonly hand: HandState = {
     active: false,
+    task: 'keep',
+    x: 0,
+    y: 0,
+    ahead: 0,
+    eye: 1,
+    looks: 0,
     way: 1,
     least: 0,
     most: 0,
@@ -304,6 +319,12 @@ export function copyState(to: SimState, from: SimState): void {
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
   to.hand.active = from.hand.active;
+  to.hand.task = from.hand.task;
+  to.hand.x = from.hand.x;
+  to.hand.y = from.hand.y;
+  to.hand.ahead = from.hand.ahead;
+  to.hand.eye = from.hand.eye;
+  to.hand.looks = from.hand.looks;
   to.hand.way = from.hand.way;
   to.hand.least = from.hand.least;
   to.hand.most = from.hand.most;

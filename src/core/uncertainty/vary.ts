@@ -118,11 +118,12 @@ function variedPlan(plan: Plan, draw: Draw): Plan {
   let judgements = 0;
   const later = ({ after, order }: TimedOrder): TimedOrder => {
     const definition = ORDERS[order.do];
-    const eyed = 'byEye' in definition;
-    return {
-      after: after + draw.late(orders++),
-      order: eyed ? byEye(order, definition.parameters, draw.judged(judgements++)) : order,
-    };
+    const late = after + draw.late(orders++);
+    if (!('byEye' in definition)) return { after: late, order };
+    const judged = draw.judged(judgements++);
+    const eyed = byEye(order, definition.parameters, judged);
+    const watched = { ...eyed, eye: judged.distance };
+    return { after: late, order: watched };
   };
   const judged = (cue: Cue): Cue =>
     isGroup(cue)

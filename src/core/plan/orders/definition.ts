@@ -27,7 +27,7 @@ export interface HelmDefinition<D extends string, P extends Parameters>
   readonly byEye?: true;
   /** Any control takes the boat from the joystick, but the joystick. */
   readonly keepsJoystick?: boolean;
-  apply(order: Values<P>, state: SimState, world: World): void;
+  apply(order: Values<P> & ByEye, state: SimState, world: World): void;
 }
 
 /** Done by people away from the helm, in their own time. */
@@ -71,6 +71,11 @@ export const saidOrder = <D extends string, const P extends Parameters>(
   name: D,
   rest: Rest<SaidDefinition<D, P>>,
 ): SaidDefinition<D, P> => ({ do: name, by: 'voice', ...rest });
+
+/** What a person who watches judges distances by: a factor, 1 where it is not drawn. In no file. */
+export interface ByEye {
+  readonly eye?: number;
+}
 
 /** An order as it is given. */
 export type OrderOf<T> = T extends {

@@ -15,6 +15,7 @@ import { steer } from './steer';
 import { steerFor } from './steer-for';
 import { stepAboard } from './step-aboard';
 import { stepAshore } from './step-ashore';
+import { stopAbreast } from './stop-abreast';
 import { tend } from './tend';
 import { thruster } from './thruster';
 import { wheel } from './wheel';
@@ -26,6 +27,7 @@ export const ORDERS = {
   steerFor,
   engine,
   keepWay,
+  stopAbreast,
   thruster,
   joystick,
   pass,

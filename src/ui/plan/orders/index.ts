@@ -25,6 +25,7 @@ import { steer } from './steer';
 import { steerFor } from './steer-for';
 import { stepAboard } from './step-aboard';
 import { stepAshore } from './step-ashore';
+import { stopAbreast } from './stop-abreast';
 import { tend } from './tend';
 import { thruster } from './thruster';
 import { wheel } from './wheel';
@@ -36,6 +37,7 @@ export const ORDER_VIEWS: { readonly [D in OrderName]: OrderView<D> } = {
   steerFor,
   engine,
   keepWay,
+  stopAbreast,
   thruster,
   joystick,
   call,
