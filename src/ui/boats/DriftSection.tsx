@@ -16,7 +16,7 @@ export function DriftSection({ sheet }: { sheet: Sheet }) {
         Bow up; thin to thick for 5, 10, 15, 20 and 25 kn of wind. Along a curve the angle is where
         the wind blows from as she is let go, the distance out her drift down-wind twenty seconds
         later. A ring: where off her bow the wind stands once she lies still, let go beam on. How
-        she lies hangs on small things, &plusmn;30&deg;; find it by trial.
+        she lies hangs on small things: find it by trial.
       </p>
     </section>
   );

@@ -36,7 +36,7 @@ export function HowSureRow({ found, plan }: { found: HowSure; plan: PlanDocument
       {fan && (
         <button
           type="button"
-          className="text-[12.5px] text-plan underline"
+          className="text-left text-[12.5px] text-plan underline"
           aria-pressed={shown}
           onClick={() => showFan(!shown)}
         >
