@@ -20,12 +20,7 @@ export const SURE_VARIANTS: readonly WrongVariant[] = [
     'if (driven < 0) {',
     'if (driven !== 0) {',
   ),
-  core(
-    'forces/neighbour-wash.ts',
-    'a neighbour is met behind the jet',
-    'along >= 0 && share >= 0',
-    'share >= 0',
-  ),
+  core('math/ray.ts', 'a neighbour is met behind the jet', 't >= 0 && s >= 0', 's >= 0'),
   core(
     'forces/neighbour-wash.ts',
     'a jet gives more than it has',

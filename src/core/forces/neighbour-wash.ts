@@ -1,3 +1,5 @@
+import { rayTo } from '../math';
+
 /** A propeller's jet as it comes to a hull: columns of a row. */
 export const JET = {
   /** Where it comes from, m, and the way it goes, a unit vector; in the axes of the hull it meets (x ahead, y to starboard). */
@@ -17,32 +19,6 @@ const SPREADS = 0.11;
 const TAKEN = 0.5;
 /** So far it is followed, radii of the disc, and fades out on the way: it wanders, and mixes with what it stirs up. */
 const FOLLOWED = 150;
-
-/** Where the jet's middle first meets a hull's outline, m of its way; Infinity where it passes it by. */
-function meets(ring: Float64Array, jet: Float64Array): number {
-  const x = jet[JET.X]!;
-  const y = jet[JET.Y]!;
-  const dx = jet[JET.ALONG_X]!;
-  const dy = jet[JET.ALONG_Y]!;
-  let least = Infinity;
-  let ax = ring[ring.length - 2]!;
-  let ay = ring[ring.length - 1]!;
-  for (let i = 0; i < ring.length; i += 2) {
-    const bx = ring[i]!;
-    const by = ring[i + 1]!;
-    const ex = bx - ax;
-    const ey = by - ay;
-    const cross = dx * ey - dy * ex;
-    if (cross !== 0) {
-      const along = ((ax - x) * ey - (ay - y) * ex) / cross;
-      const share = ((ax - x) * dy - (ay - y) * dx) / cross;
-      if (along >= 0 && share >= 0 && share <= 1 && along < least) least = along;
-    }
-    ax = bx;
-    ay = by;
-  }
-  return least;
-}
 
 /**
  * Adds what another boat's wash does to a hull it is turned at: of the momentum a free jet keeps on its way (as much as its thrust), as
@@ -66,7 +42,7 @@ export function addNeighbourWash(
   const thrust = jet[JET.THRUST]!;
   if (thrust <= 0) return;
   const radius = Math.sqrt(jet[JET.DISC]! / Math.PI);
-  const way = meets(ring, jet);
+  const way = rayTo(ring, jet[JET.X]!, jet[JET.Y]!, jet[JET.ALONG_X]!, jet[JET.ALONG_Y]!);
   const far = FOLLOWED * radius;
   if (!(way < far)) return;
   const breadth = radius + SPREADS * way;

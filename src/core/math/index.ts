@@ -25,3 +25,4 @@ export {
   type Nearest,
 } from './polygon';
 export { bisect, bisected, rootBetween, type Seeking } from './root';
+export { rayTo } from './ray';

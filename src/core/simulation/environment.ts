@@ -2,7 +2,7 @@ import { gustSeries, type Gusts, type GustSeries, type Windbreak } from '../air'
 import { windShareAt, type Craft } from '../boat';
 import { GAPS, type PassingWash } from '../forces';
 import type { Obstacle } from '../holding';
-import { cos, seriesAt, sin, type Series } from '../math';
+import { cos, rayTo, seriesAt, sin, type Series } from '../math';
 import { AIR_KGPM3 } from '../units';
 import { currentField, type Bottom, type CurrentField, type CurrentPattern } from '../water';
 
@@ -138,28 +138,6 @@ export function windAt(out: Float64Array, environment: Environment, time: number
 /** Depth of water at a moment, m, where it is the same everywhere. */
 export function depthAt(environment: Pick<Environment, 'depth' | 'level'>, time: number): number {
   return environment.depth + (environment.level ? seriesAt(environment.level, time) : 0);
-}
-
-/** Where a ray from (x, y) along (dx, dy) first meets an outline, m; Infinity if it does not. */
-export function rayTo(outline: Float64Array, x: number, y: number, dx: number, dy: number): number {
-  let least = Infinity;
-  let ax = outline[outline.length - 2]!;
-  let ay = outline[outline.length - 1]!;
-  for (let i = 0; i < outline.length; i += 2) {
-    const bx = outline[i]!;
-    const by = outline[i + 1]!;
-    const ex = bx - ax;
-    const ey = by - ay;
-    const cross = dx * ey - dy * ex;
-    if (cross !== 0) {
-      const t = ((ax - x) * ey - (ay - y) * ex) / cross;
-      const s = ((ax - x) * dy - (ay - y) * dx) / cross;
-      if (t >= 0 && s >= 0 && s <= 1 && t < least) least = t;
-    }
-    ax = bx;
-    ay = by;
-  }
-  return least;
 }
 
 /** Looks abeam on both sides for walls and banks. Written into `out`. */

@@ -1,7 +1,7 @@
 import { DRIVE, DRIVE_COLUMNS } from '../boat';
-import { addNeighbourWash, FLOW, JET, propellerFlow, WASHED, WORK } from '../forces';
-import { cos, sin } from '../math';
-import { rayTo, WATER } from './environment';
+import { addNeighbourWash, FLOW, JET, propellerFlow, WASH_REACH, WASHED, WORK } from '../forces';
+import { cos, rayTo, sin } from '../math';
+import { WATER } from './environment';
 import { PSI, R, U, V, X, Y } from './state';
 import type { Vessel } from './vessel';
 
@@ -24,12 +24,15 @@ function rayToBoat(
   return rayTo(deck, dx * s + dy * c, dx * c - dy * s, east * s + north * c, east * c - north * s);
 }
 
-/** What stands nearest along a ray over the place: shore or another boat, m. */
+/** What stands nearest along a ray over the place, m: shore that is no further off than wash is felt, or another boat. */
 function nearestAlong(vessel: Vessel, x: number, y: number, east: number, north: number): number {
   const { world, others } = vessel;
+  const { length, beam } = world.craft.spec.hull;
+  const far = length + WASH_REACH * beam;
   let least = Infinity;
   for (let i = 0; i < world.obstacles.length; i++) {
-    const { outline } = world.obstacles[i]!;
+    const { outline, minX, maxX, minY, maxY } = world.obstacles[i]!;
+    if (minX > x + far || maxX < x - far || minY > y + far || maxY < y - far) continue;
     if (outline) least = Math.min(least, rayTo(outline as Float64Array, x, y, east, north));
   }
   for (let i = 0; i < others.length; i++)
@@ -93,10 +96,17 @@ function setJet(vessel: Vessel, motion: Float64Array, other: Vessel, drive: numb
   jet[JET.DISC] = values[at + DRIVE.DISC]!;
 }
 
+/** Does a screw turn in the step that begins, or may it? With all of them still there is no wash. */
+function turns({ state: { engines } }: Vessel): boolean {
+  for (let i = 0; i < engines.length; i++)
+    if (engines[i]!.rps !== 0 || engines[i]!.engaged !== 0) return true;
+  return false;
+}
+
 /** Looks at what wash does in the step that begins: the gaps it is held up in, and what the screws of others throw at the boat. */
 export function senseWash(motion: Float64Array, vessel: Vessel): void {
   const { world, scratch, others } = vessel;
-  senseGaps(motion, vessel);
+  if (turns(vessel)) senseGaps(motion, vessel);
   const { washPush } = scratch;
   washPush.fill(0);
   const { times } = world.environment.wash!;
