@@ -1,5 +1,4 @@
-import { availableParallelism } from 'node:os';
-import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
+import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import type { RunInput } from '@/core/plan';
 import {
   certificateOf,
@@ -15,23 +14,18 @@ import {
   type RoseRange,
   type Trial,
 } from '@/core/reliability';
-import { STANDARD_SPREAD, type Spread } from '@/core/uncertainty';
+import type { Spread } from '@/core/uncertainty';
 import {
-  check,
   degrees,
   failure,
-  parseJson,
   problemLines,
-  spreadSchema,
   success,
   toRunInput,
-  toSpread,
   type ManoeuvreFile,
   type Result,
-  type SpreadDocument,
 } from '@/document';
-import { MOST_CHARACTERS } from '@/io/manoeuvre';
-import { manoeuvreIn, readText } from './read-manoeuvre';
+import { doneByAll } from './all-cores';
+import { manoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
 
 const USAGE =
   'usage: npm run -s certify -- FILE.json [--runs 1000] [--spread SPREAD.json] [--seed N] [--rose] [--influence]';
@@ -50,12 +44,6 @@ interface Asked {
   readonly rose: boolean;
   readonly influence: boolean;
 }
-
-/** A whole number of an option; null where it is none, or out of its bounds. */
-const wholeIn = (text: string | undefined, least: number, most: number): number | null => {
-  const value = Number(text);
-  return Number.isInteger(value) && value >= least && value <= most ? value : null;
-};
 
 function askedFor(words: readonly string[]): Result<Asked> {
   const rest = [...words];
@@ -82,16 +70,6 @@ function askedFor(words: readonly string[]): Result<Asked> {
   if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
   if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
   return success({ file: rest[0]!, runs, seed, spread: spread ?? null, rose, influence });
-}
-
-function spreadIn(path: string | null): Result<Spread> {
-  if (path === null) return success(STANDARD_SPREAD);
-  const text = readText(path);
-  if (!text.ok) return text;
-  const json = parseJson(text.value, MOST_CHARACTERS);
-  const checked = json.ok ? check<SpreadDocument>(spreadSchema, json.value) : json;
-  if (checked.ok) return success(toSpread(checked.value));
-  return failure(...checked.problems.map((p) => ({ ...p, path: `${path}: ${p.path}` })));
 }
 
 /** What a worker is asked: some runs of the whole, one direction of the rose, or one part's influence. */
@@ -137,34 +115,6 @@ function work(port: NonNullable<typeof parentPort>): void {
   const input = toRunInput(given.file);
   if (!input.ok) throw new Error(problemLines(input.problems));
   port.on('message', (task: Task) => port.postMessage(done(input.value, given, task)));
-}
-
-/** Has the tasks done by workers, one for each core; each takes the next as it is through. */
-function doneByAll(given: Given, tasks: readonly Task[], tell: (done: Done) => void) {
-  const count = Math.max(1, Math.min(tasks.length, availableParallelism()));
-  const workers: Worker[] = [];
-  let next = 0;
-  const one = () =>
-    new Promise<void>((resolve, reject) => {
-      const worker = new Worker(process.argv[1]!, { workerData: given });
-      workers.push(worker);
-      const go = () => {
-        const task = tasks[next++];
-        if (task) return worker.postMessage(task);
-        void worker.terminate();
-        resolve();
-      };
-      worker.on('message', (found: Done) => {
-        tell(found);
-        go();
-      });
-      worker.on('error', reject);
-      go();
-    });
-  // One that fails ends the others: what is left of the tasks would tell nothing any more.
-  return Promise.all(Array.from({ length: count }, one)).finally(() =>
-    Promise.all(workers.map((worker) => worker.terminate())),
-  );
 }
 
 const rounded = (value: number) => Number(value.toPrecision(6));
@@ -239,7 +189,7 @@ async function certify(words: readonly string[]): Promise<Result<object>> {
     to: Math.min(runs, (i + 1) * AT_ONCE),
   }));
   const began = performance.now();
-  await doneByAll(given, lots, (found) => {
+  await doneByAll<Task, Done>(given, lots, (found) => {
     if (found.is === 'runs') trials.push(...found.trials);
   });
   const perSecond = (1000 * runs) / (performance.now() - began);
@@ -255,7 +205,7 @@ async function certify(words: readonly string[]): Promise<Result<object>> {
       ? Object.keys(INFLUENCES).map((of): Task => ({ is: 'influence', of: of as InfluenceName }))
       : []),
   ];
-  await doneByAll(given, more, (found) => {
+  await doneByAll<Task, Done>(given, more, (found) => {
     if (found.is === 'rose') ranges.push(found.range);
     if (found.is === 'influence' && found.found) influences.push(found.found);
   });

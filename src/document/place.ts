@@ -4,6 +4,7 @@ import { outOfLock } from '@/core/locks';
 import type { LineEnd } from '@/core/plan';
 import { areaSchema } from './areas';
 import {
+  cornerSpots,
   definitionOf,
   featureSchema,
   fixedSpots,
@@ -144,7 +145,7 @@ export function markedTransits({ transits, features }: Place) {
 export const laddersOf = ({ features }: Place): { name: string; x: number; y: number }[] =>
   features.flatMap((f) => (f.kind === 'ladder' ? [{ name: f.name, x: f.x_m, y: f.y_m }] : []));
 
-/** Places a cue can name: marks, bollards, piles, buoys, ladders, and the middles of berths, on their edge. */
+/** Places a cue can name: marks, bollards, piles, buoys, ladders, corners of what is built, ends of boats that lie there, and the middles of berths, on their edge. */
 export function namedMarks(place: Place): { name: string; x: number; y: number }[] {
   const middles = place.berths.map(({ name, edge_m: [[ax, ay], [bx, by]] }) => ({
     name,
@@ -161,5 +162,5 @@ export function namedMarks(place: Place): { name: string; x: number; y: number }
     const { length } = sited.lock;
     return [at('lower gates', length), at('upper gates', 0), at('middle', length / 2)];
   });
-  return [...namedSpots(place.features), ...middles, ...gates];
+  return [...namedSpots(place.features), ...middles, ...gates, ...cornerSpots(place.features)];
 }

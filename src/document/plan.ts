@@ -30,6 +30,20 @@ export const wayOutSchema = z.strictObject({
   /** Taken by itself when an expectation fails or the next cue does not come. */
   automatic: z.boolean().default(false),
   orders: orders.default([]),
+  /** Round again: the step the plan goes on with, when, and how many rounds at the most. */
+  again: z
+    .strictObject({
+      step: id,
+      cue: cueSchema,
+      within_s: within(0.1, 900, 's').default(90),
+      times: z
+        .number({ error: 'give a whole number from 1 to 3' })
+        .int({ error: 'give a whole number from 1 to 3' })
+        .min(1, { error: 'give a whole number from 1 to 3' })
+        .max(3, { error: 'give a whole number from 1 to 3' })
+        .default(2),
+    })
+    .optional(),
 });
 
 export const stepSchema = z.strictObject({
@@ -62,6 +76,11 @@ export const planSchema = z
         context.addIssue({ code: 'custom', path: ['steps', i, 'id'], message });
       }
       seen.add(step.id);
+    });
+    plan.steps.forEach(({ wayOut: { again } }, i) => {
+      if (!again || seen.has(again.step)) return;
+      const message = `the plan has no step '${again.step}'; name one it goes on with`;
+      context.addIssue({ code: 'custom', path: ['steps', i, 'wayOut', 'again', 'step'], message });
     });
   });
 export type PlanDocument = z.infer<typeof planSchema>;

@@ -2,7 +2,7 @@ import { knownOf } from './known';
 import { assembleCraft, type Craft } from '@/core/boat';
 import { obstacleSetOf, solidObstacle, type Obstacle, type ObstacleSet } from '@/core/holding';
 import { cos, seriesAt, sin } from '@/core/math';
-import type { Goal, OtherInput, Plan, RunInput } from '@/core/plan';
+import type { Again, Goal, OtherInput, Plan, RunInput } from '@/core/plan';
 import { clearStart } from '@/core/search';
 import { leastUnder, type StartPose } from '@/core/simulation';
 import { toBoatSpec, withFenders } from './boat-spec';
@@ -132,6 +132,21 @@ function outlineOf(
   return solidObstacle(id, name, points, { friction: 0, stiffness: 1 });
 }
 
+type AgainDocument = NonNullable<PlanDocument['steps'][number]['wayOut']['again']>;
+
+function roundAgain(
+  { step, cue, within_s, times }: AgainDocument,
+  steps: PlanDocument['steps'],
+  names: Names,
+  path: string,
+): Again {
+  const number = Math.max(
+    0,
+    steps.findIndex(({ id }) => id === step),
+  );
+  return { step: number, cue: toCue(cue, names, `${path}.cue`), within: within_s, times };
+}
+
 /** A plan's steps and end, with what names they use looked up. */
 function planInput({ steps, end }: PlanDocument, names: Names): Plan {
   return {
@@ -148,6 +163,9 @@ function planInput({ steps, end }: PlanDocument, names: Names): Plan {
           orders: step.wayOut.orders.map((o, k) =>
             toOrder(o, names, `${path}.wayOut.orders[${k}]`),
           ),
+          ...(step.wayOut.again
+            ? { again: roundAgain(step.wayOut.again, steps, names, `${path}.wayOut.again`) }
+            : {}),
         },
       };
     }),

@@ -4,6 +4,7 @@ import { obstacleSetOf, type ObstacleSet } from '@/core/holding';
 import {
   USUAL_FENDER_M,
   END_GAP_M,
+  SLIP_HEAD_GAP_M,
   SQUEEZED_M,
   START_ROOM_LENGTHS,
   START_ROOM_M,
@@ -63,12 +64,18 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
   const fenders = boat.fenders.filter((f) => f.side === side).map((f) => f.diameter_m);
   const off = boat.hull.beam_m / 2 + (fenders.length > 0 ? Math.max(...fenders) : USUAL_FENDER_M);
   const along = (bx - ax) * sin(heading) + (by - ay) * cos(heading);
+  const slip = berth.kind === 'slip';
+  // In a slip shorter than the boat, it lies with the end that is in just off the head of it.
+  const sticksOut = slip
+    ? Math.max(0, boat.hull.length_m / 2 + SLIP_HEAD_GAP_M - Math.abs(along) / 2)
+    : 0;
+  const outward = (along > 0 ? -1 : 1) * sticksOut;
   return {
-    x: (ax + bx) / 2 + off * out.x,
-    y: (ay + by) / 2 + off * out.y,
+    x: (ax + bx) / 2 + off * out.x + outward * sin(heading),
+    y: (ay + by) / 2 + off * out.y + outward * cos(heading),
     heading,
     out,
-    bowIn: berth.kind === 'slip' ? along > 0 : null,
+    bowIn: slip ? along > 0 : null,
   };
 }
 

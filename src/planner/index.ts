@@ -26,4 +26,14 @@ export {
 } from './suggestions';
 export { TECHNIQUE_IDS, techniqueIdSchema, type TechniqueId } from './techniques';
 export type { StoppingSpring } from './techniques/first-spring';
+export {
+  suggestPlans,
+  tryOut,
+  type Remedy,
+  type SuggestedPlan,
+  type Suggestion,
+  type Tried,
+  type Tries,
+  type TryAll,
+} from './suggest-plans';
 export { tunePlan, type Tuned } from './tune';

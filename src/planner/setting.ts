@@ -8,6 +8,7 @@ import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { lineEndsAtStart, placeOf, type Other } from '@/document/others';
 import type { Result } from '@/document/result';
 import { success } from '@/document/result';
+import { namedMarks } from '@/document/place';
 import { toRunInput, withBoats } from '@/document/run-input';
 import type { Side } from '@/document/fields';
 
@@ -33,6 +34,8 @@ export interface Setting {
   readonly ends: readonly LineEnd[];
   /** Ground lines there are to pick up. */
   readonly grounds: readonly LineEnd[];
+  /** What can be seen and named of the place: the middles of berths are not. */
+  readonly marks: readonly MarkOnPlace[];
   /** Names of the buoys there are. */
   readonly buoys: readonly string[];
   /** Going off: the side the boat's berth is not on, 1 starboard; null when it lies against nothing. */
@@ -91,6 +94,11 @@ function offBerth(input: RunInput): Pick<Setting, 'off' | 'berthOff'> {
   return { off: room(0.5) >= room(-0.5) ? 1 : -1, berthOff: room(0) };
 }
 
+function seenMarks({ place }: ManoeuvreFile): MarkOnPlace[] {
+  const middles = new Set(place.berths.map(({ name }) => name));
+  return namedMarks(place).filter(({ name }) => !middles.has(name));
+}
+
 const upToTenth = (seconds: number) => Math.ceil(10 * seconds - 1e-6) / 10;
 
 export function settingOf(file: ManoeuvreFile): Result<Setting> {
@@ -122,6 +130,7 @@ export function settingOf(file: ManoeuvreFile): Result<Setting> {
     others: file.others,
     ends: ends.filter(({ tail }) => !tail),
     grounds: ends.filter(({ tail }) => tail),
+    marks: seenMarks(file),
     buoys: file.place.features.flatMap((f) => (f.kind === 'buoy' ? [f.name] : [])),
     ...offBerth(input),
   });

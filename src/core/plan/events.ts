@@ -16,6 +16,8 @@ export type RunEvent = { readonly time: number } & (
     }
   | { readonly is: 'cue never came'; readonly step: number; readonly waited: number }
   | { readonly is: 'way out'; readonly step: number }
+  /** Round again: the plan goes on with a step, for the first time, the second … */
+  | { readonly is: 'again'; readonly step: number; readonly round: number }
   | {
       readonly is: 'line';
       readonly line: number;

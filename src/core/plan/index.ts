@@ -54,4 +54,4 @@ export {
   type SpeedOver,
   type TendHow,
 } from './references';
-export type { PlanEnd, Plan, PlanStep, TimedOrder, WayOut } from './types';
+export type { Again, PlanEnd, Plan, PlanStep, TimedOrder, WayOut } from './types';

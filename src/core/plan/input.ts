@@ -9,6 +9,7 @@ import {
   type Ladder,
   type LineAt,
   type StartPose,
+  type Told,
   type Weather,
   type World,
 } from '../simulation';
@@ -42,6 +43,8 @@ export interface RunInput {
   readonly craft?: Craft;
   readonly shore?: ObstacleSet;
   readonly weather: Weather;
+  /** Boat, weather and start as whoever handles the boat was told, where it is run otherwise. */
+  readonly told?: Told;
   /** What is known of how far figures of boat and day may be out; as a spread says where it is not given. */
   readonly known?: Known;
   /** Lines made fast from start to end, or those of `rigging`; none if not given. */
@@ -87,7 +90,8 @@ export function worldOf(input: RunInput, duration: number): World {
   });
   const lines = input.lines ?? NO_LINES;
   const hers = Array.from({ length: lines.count }, (_, row) => ({ boat: 0, row }));
-  const world = { ...around(craft, lines), bridges, ladders, where: where ?? hers };
+  const told = input.told ?? { craft, weather: input.weather, start: input.start };
+  const world = { ...around(craft, lines), bridges, ladders, where: where ?? hers, told };
   if (others.length === 0) return world;
   return {
     ...world,

@@ -28,6 +28,7 @@ function mirroredValue(p: Parameter, value: unknown): unknown {
     case 'heading':
       return -(value as number);
     case 'angle':
+    case 'distance':
     case 'share':
       return p.lateral ? -(value as number) : value;
     case 'choice':
@@ -70,7 +71,13 @@ const mirroredStep = (step: PlanStep): PlanStep => ({
   cue: mirroredCue(step.cue),
   orders: step.orders.map(mirroredTimed),
   expect: step.expect.map(mirroredExpectation),
-  wayOut: { ...step.wayOut, orders: step.wayOut.orders.map(mirroredTimed) },
+  wayOut: {
+    ...step.wayOut,
+    orders: step.wayOut.orders.map(mirroredTimed),
+    ...(step.wayOut.again
+      ? { again: { ...step.wayOut.again, cue: mirroredCue(step.wayOut.again.cue) } }
+      : {}),
+  },
 });
 
 /** The same plan with port for starboard, on a place with east for west. */

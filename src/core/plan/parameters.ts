@@ -10,7 +10,7 @@ export type Parameter =
   | { readonly kind: 'heading'; readonly tune?: Tune; readonly optional?: Absent }
   | Quantity<'speed'>
   /** Between a point of a boat and a mark: grows with the boat. */
-  | Quantity<'distance'>
+  | Distance
   /** Of rope or chain. */
   | Quantity<'length'>
   | Quantity<'time'>
@@ -55,6 +55,11 @@ export interface Quantity<K extends string> {
   readonly fallback?: number;
   readonly optional?: Absent;
   readonly tune?: Tune;
+}
+
+export interface Distance extends Quantity<'distance'> {
+  /** To one side of the boat, starboard positive. */
+  readonly lateral?: boolean;
 }
 
 export interface Share {

@@ -9,7 +9,7 @@ import { applyOrder } from './apply-order';
 import { NO_RIGGING, type Rigging } from './rigging';
 import type { ControlOrder } from './orders';
 import type { Expectation } from './expectations';
-import type { Plan, TimedOrder } from './types';
+import type { Again, Plan, TimedOrder } from './types';
 
 interface Due {
   readonly at: number;
@@ -43,6 +43,9 @@ export class PlanController implements Controller {
   private due: Due[] = [];
   private watches: Watch[] = [];
   private escapedAt = Infinity;
+  /** Where the plan goes on after a way out; null while none is taken, or where it is the end. */
+  private round: Again | null = null;
+  private rounds = 0;
   private stepClearance = Infinity;
   readonly crew: Crew;
   /** Orders to the controls while nobody is at them. */
@@ -64,7 +67,7 @@ export class PlanController implements Controller {
   }
 
   private deadline(): number {
-    if (this.escapedAt < Infinity) return this.escapedAt + WAY_OUT_S;
+    if (this.escapedAt < Infinity) return this.escapedAt + (this.round?.within ?? WAY_OUT_S);
     return this.armedAt + (this.plan.steps[this.current + 1] ?? this.plan.end).within;
   }
 
@@ -78,7 +81,8 @@ export class PlanController implements Controller {
 
   /** Level of the cue being waited for, as it stands in `state`; never reached once broken off. */
   level(state: SimState): number {
-    return this.escapedAt < Infinity ? -1 : this.trigger.level(state, this.world);
+    if (this.escapedAt < Infinity && !this.round) return -1;
+    return this.trigger.level(state, this.world);
   }
 
   /** Clearance from anything but the berth, now, m. */
@@ -95,8 +99,10 @@ export class PlanController implements Controller {
   /** Begins every step whose cue stands reached at this instant. */
   takeCues(): void {
     while (this.finish === null && this.level(this.state) >= 0) {
-      this.closeStep();
-      if (this.finish !== null || this.escapedAt < Infinity) return;
+      if (this.round) this.goRound(this.round);
+      else this.closeStep();
+      if (this.finish !== null || (this.escapedAt < Infinity && !this.round)) return;
+      if (this.escapedAt < Infinity) continue;
       this.current += 1;
       const step = this.plan.steps[this.current];
       if (!step) {
@@ -151,7 +157,16 @@ export class PlanController implements Controller {
 
   /** Once broken off, the run may close as soon as the boat lies stopped. */
   get brokenOff(): boolean {
-    return this.escapedAt < Infinity;
+    return this.escapedAt < Infinity && !this.round;
+  }
+
+  /** Round: the step it goes on with comes next, as if it had not been. */
+  private goRound({ step }: Again): void {
+    this.round = null;
+    this.rounds += 1;
+    this.escapedAt = Infinity;
+    this.current = step - 1;
+    this.events.push({ time: this.state.time, is: 'again', step, round: this.rounds });
   }
 
   private overdue(): void {
@@ -191,6 +206,11 @@ export class PlanController implements Controller {
     this.escapedAt = time;
     this.watches = [];
     this.due = this.queue(step.wayOut.orders);
+    const { again } = step.wayOut;
+    if (again && this.rounds < again.times) {
+      this.round = again;
+      this.trigger = armTrigger(again.cue, this.state, this.world, this.crew.isAboard);
+    }
     this.giveDue();
   }
 

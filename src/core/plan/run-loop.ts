@@ -237,11 +237,15 @@ export class RunLoop {
   }
 
   private beginSteps(): void {
-    const from = this.controller.current;
+    const { events } = this.controller;
+    const from = events.length;
     this.controller.takeCues();
     const { motion, time } = this.state;
-    for (let step = from + 1; step <= this.controller.current; step++) {
-      if (step >= this.input.plan.steps.length) break;
+    // A plan that goes round again begins a step more than once.
+    for (let i = from; i < events.length; i++) {
+      const event = events[i]!;
+      if (event.is !== 'step') continue;
+      const { step } = event;
       this.steps.push({ step, time, x: motion[X]!, y: motion[Y]!, heading: motion[PSI]! });
     }
   }

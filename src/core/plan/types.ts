@@ -29,6 +29,18 @@ export interface WayOut {
   /** Taken by itself when an expectation fails or the next cue does not come. */
   readonly automatic: boolean;
   readonly orders: readonly TimedOrder[];
+  /** Round again: which step the plan goes on from, and when; if not given, the way out is the end of it. */
+  readonly again?: Again;
+}
+
+export interface Again {
+  /** Number of the step it goes on with. */
+  readonly step: number;
+  readonly cue: Cue;
+  /** Longest wait for the cue, s. */
+  readonly within: number;
+  /** Rounds in all, at most. */
+  readonly times: number;
 }
 
 export interface TimedOrder {

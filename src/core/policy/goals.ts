@@ -5,6 +5,8 @@ export const USUAL_LIMIT_S = 240;
 
 /** How near and true the boat has to lie, by its length. Judgement: a line reaches, and it is no longer going anywhere. */
 export const LIES_NEAR_LENGTHS = 0.17;
+/** So far from abreast of the berth's middle the point that stands for the boat may be without counting, m. */
+export const LIES_OFF_M = 0.3;
 export const LIES_TRUE_DEG = 12;
 
 /** Off and clear: so much of the boat's beam from everything alongside, so much of its length in an aisle. */
@@ -22,6 +24,9 @@ export const USUAL_FENDER_M = 0.25;
 
 /** A boat lies this far off the edge it has an end to, m: a step, or a passerelle. Judgement. */
 export const END_GAP_M = 1;
+
+/** Room a boat as long as its slip or longer leaves at the head of it, m. Judgement. */
+export const SLIP_HEAD_GAP_M = 0.5;
 
 /** Overlap put down to rounding or a squeezed fender, m. */
 export const SQUEEZED_M = 0.1;

@@ -35,3 +35,43 @@ export const WAY_OUT_SPARE_LENGTHS = 0.02;
 
 /** What a check would find fault with costs as much as lying a third of what the boat has spare too near. Judgement. */
 export const COST_PER_FINDING = 1.5;
+
+/**
+ * How somebody who works a boat by bursts weighs what comes of them, s: touching, by how deep and how fast; way over what the room beside it allows, by its square; coming
+ * nearer to something than the way can be taken off in; changing the wheel and the gears. Judgement.
+ */
+export const BURSTS = {
+  touched: 120,
+  fast: 100,
+  closing: 80,
+  wheel: 0.35,
+  gears: 0.5,
+} as const;
+/** Going the other way costs so long, s: out of gear, the pause, and way to be gathered. Judgement. */
+export const SHUNT_S = 4;
+/** A metre nearer to anything than is liked makes the time there count so many times more. Judgement. */
+export const NEAR_WEIGHT = 1.5;
+/** Room that is liked: so many lengths and so much, m, but no more than that. Judgement. */
+export const LIKED_ROOM = { lengths: 0.08, more: 0.2, most: 1 } as const;
+/** Share of what a goal allows that is steered for; and how much of that, and what way and rate, m/s and rad/s, is there. */
+export const AIMED_SHARE = 0.6;
+export const THERE = { lie: 1.5, clear: 0.97, speed: 0.22, rate: 0.05 } as const;
+
+/**
+ * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked; from what rate, rad/s, it turns, and from what
+ * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad, within so many samples; and steps
+ * at the most. Judgement.
+ */
+export const WORKED = {
+  most: [1, 0.6, 1.4],
+  clearer: 1.15,
+  turning: 0.06,
+  sternway: 0.12,
+  stretch: 4,
+  turned: 0.26,
+  before: 60,
+  steps: 7,
+} as const;
+/** Tries a second of asked time a suggestion reckons with, on two cores; and what share of them is spent on what. */
+export const TRIES_A_SECOND = 8;
+export const SUGGESTING = { reference: 0.2, choosing: 0.4, certifying: 0.4 } as const;

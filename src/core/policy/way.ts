@@ -58,3 +58,41 @@ export const STOPPING = {
   short: 0.3,
   near: 0.5,
 } as const;
+
+/**
+ * How a helm keeps to a line: so much heading a length it is off, rad; the wheel hard over from so far, rad; never more than so far off the line's own, rad; how it is set is felt over
+ * so long, s, while it turns no faster than this, rad/s, and makes this way or more, m/s. Judgement.
+ */
+export const ON_LINE = {
+  gain: 1.3,
+  lead: 4.5,
+  hardOver: 0.2,
+  trimmed: 6,
+  most: 0.47,
+  mean: 4,
+  turning: 0.035,
+  slow: 0.2,
+} as const;
+
+/**
+ * How a hand on the throttle helps a wheel that is over and not enough: from so far the boat has to turn at idle, and from so far, rad (all of the wheel
+ * is on at 20°), with a burst that gathers way by so much, m/s², more by so much with every look, and no more than the most; not while it goes so many times as fast
+ * as it is to. Engines so many beams apart turn it by the one against the other. Judgement.
+ */
+export const KICK = {
+  idleFrom: 0.12,
+  from: 0.28,
+  answer: 0.12,
+  more: 0.06,
+  most: 0.3,
+  over: 1.3,
+  againstFrom: 0.35,
+  shortFrom: 0.5,
+  under: 0.4,
+  turning: 0.6,
+  apart: 0.15,
+} as const;
+
+/** A helm that may use thrusters does from so far the boat has to turn, rad, until it has so far to turn no more. Judgement. */
+export const THRUST_FROM = 0.12;
+export const THRUST_UNTIL = 0.05;

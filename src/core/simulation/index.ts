@@ -28,7 +28,11 @@ export {
   setLeaves,
 } from './locks-now';
 export { lockRecorded, type LockRecorded } from './locks-record';
-export { HELM_PERIOD_S, steerFor, steerHeading } from './helm';
+export type { Told } from './world';
+export type { HandWorker } from './state';
+export { apart, throttleFor } from './kick';
+export { roomAhead } from './room-ahead';
+export { HELM_PERIOD_S, keepLine, steerFor, steerHeading } from './helm';
 export { stopAbreastOf } from './stopping-hand';
 export { HAND_PERIOD_S, keepWayOn } from './throttle-hand';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';

@@ -55,13 +55,23 @@ export interface JoystickState {
   looksIn: number;
 }
 
-/** A helm told to steer: a heading, or for a point on the place. */
+/** A helm told to steer: a heading, for a point on the place, or along a line on it. */
 export interface HelmState {
   active: boolean;
   /** Steers for the point rather than the heading. */
   forPoint: boolean;
+  /** Keeps to the line through the point on the heading. */
+  onLine: boolean;
   /** With the boat's stern to it, not its bow. */
   sternFirst: boolean;
+  /** Angle the boat makes good off its heading, as it has been of late, rad to starboard. */
+  drift: number;
+  /** Share of the wheel it has found the wind to ask for, −1 to 1. */
+  trim: number;
+  /** Uses thrusters as well. */
+  thrusters: boolean;
+  /** What it found at its last look that the boat had to turn, rad to starboard. */
+  off: number;
   heading: number;
   x: number;
   y: number;
@@ -69,10 +79,26 @@ export interface HelmState {
   looksIn: number;
 }
 
-/** A hand on the throttle that keeps way on between two speeds over the ground, m/s, or stops the boat abreast of a place. */
+/** Somebody at levers and wheel who looks, and does what they find is to be done; says in the state's hand when they look again. */
+export interface HandWorker {
+  /** @param world that of the state: known where it looks, not here */
+  look(state: SimState, world: object): void;
+}
+
+/** Figures a worker keeps from look to look. */
+export const WORKER_FIGURES = 20;
+
+/**
+ * A hand on the throttle that keeps way on between two speeds over the ground, m/s, or stops the boat abreast of a place; or one at all levers and the wheel that
+ * works it somewhere.
+ */
 export interface HandState {
   active: boolean;
-  task: 'keep' | 'stop';
+  task: 'keep' | 'stop' | 'work';
+  worker: HandWorker | null;
+  /** It has done what it was told. */
+  done: boolean;
+  readonly row: Float64Array;
   /** Ahead 1, astern −1. */
   way: 1 | -1;
   least: number;
@@ -86,8 +112,10 @@ export interface HandState {
   ahead: number;
   /** What distances are taken for, a factor. */
   eye: number;
-  /** Looks the other gear has been in for. */
+  /** Looks the other gear, or a burst, has been in for. */
   looks: number;
+  /** Is way being taken off between two bursts that turn the boat? */
+  filling: boolean;
   /** Seconds until it next looks. */
   looksIn: number;
 }
@@ -210,7 +238,12 @@ class Boat implements SimState {
   readonly helm: HelmState = {
     active: false,
     forPoint: false,
+    onLine: false,
     sternFirst: false,
+    drift: 0,
+    trim: 0,
+    thrusters: false,
+    off: 0,
     heading: 0,
     x: 0,
     y: 0,
@@ -219,11 +252,15 @@ class Boat implements SimState {
   readonly hand: HandState = {
     active: false,
     task: 'keep',
+    worker: null,
+    done: false,
+    row: new Float64Array(WORKER_FIGURES),
     x: 0,
     y: 0,
     ahead: 0,
     eye: 1,
     looks: 0,
+    filling: false,
     way: 1,
     least: 0,
     most: 0,
@@ -313,18 +350,27 @@ export function copyState(to: SimState, from: SimState): void {
   to.joystick.looksIn = from.joystick.looksIn;
   to.helm.active = from.helm.active;
   to.helm.forPoint = from.helm.forPoint;
+  to.helm.onLine = from.helm.onLine;
   to.helm.sternFirst = from.helm.sternFirst;
+  to.helm.drift = from.helm.drift;
+  to.helm.trim = from.helm.trim;
+  to.helm.thrusters = from.helm.thrusters;
+  to.helm.off = from.helm.off;
   to.helm.heading = from.helm.heading;
   to.helm.x = from.helm.x;
   to.helm.y = from.helm.y;
   to.helm.looksIn = from.helm.looksIn;
   to.hand.active = from.hand.active;
   to.hand.task = from.hand.task;
+  to.hand.worker = from.hand.worker;
+  to.hand.done = from.hand.done;
+  if (from.hand.worker) to.hand.row.set(from.hand.row);
   to.hand.x = from.hand.x;
   to.hand.y = from.hand.y;
   to.hand.ahead = from.hand.ahead;
   to.hand.eye = from.hand.eye;
   to.hand.looks = from.hand.looks;
+  to.hand.filling = from.hand.filling;
   to.hand.way = from.hand.way;
   to.hand.least = from.hand.least;
   to.hand.most = from.hand.most;

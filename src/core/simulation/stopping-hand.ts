@@ -2,6 +2,7 @@ import { DRIVE, DRIVE_COLUMNS } from '../boat';
 import { cos, sin } from '../math';
 import { LOOK_LATE_S, STOPPING } from '../policy';
 import { orderAll, seenAlong } from './hand';
+import { helpTurning } from './kick';
 import { PSI, X, Y, type SimState } from './state';
 import type { World } from './world';
 
@@ -19,7 +20,7 @@ export function stopAbreastOf(
   eye = 1,
 ): void {
   const way = seenAlong(state, world) < 0 ? -1 : 1;
-  const task = { active: true, task: 'stop', way, ahead, x, y, eye } as const;
+  const task = { active: true, done: false, task: 'stop', way, ahead, x, y, eye } as const;
   Object.assign(state.hand, { ...task, throttle: 0, looks: 0, looksIn: 0, last: NaN });
 }
 
@@ -63,6 +64,7 @@ export function lookToStop(state: SimState, world: World): void {
   if (!stopping && speed < STOPPING.gone && left < STOPPING.near) {
     // There, or past it: what is left of the way is nothing.
     hand.active = false;
+    hand.done = true;
     return orderAll(state, world, 0, 0);
   }
   const usual = usualSlowing(world, hand.way);
@@ -75,6 +77,9 @@ export function lookToStop(state: SimState, world: World): void {
     const more = hand.looks >= 3 && lost < 0.5 * usual ? STOPPING.more : 0;
     hand.throttle = Math.min(1, Math.max(stopping ? hand.throttle : 0, throttle) + more);
     orderAll(state, world, -1, hand.throttle);
+  } else if (helpTurning(state, world, speed, Math.max(STOPPING.short, 0.8 * speed))) {
+    // It goes on as soon as the boat points where it is to.
+    hand.throttle = 0;
   } else if (need >= STOPPING.neutralFrom) orderAll(state, world, 0, 0);
   else if (speed < STOPPING.short) orderAll(state, world, 1, 0);
 }

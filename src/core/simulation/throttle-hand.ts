@@ -1,5 +1,13 @@
-import { FIRM_WAY_THROTTLE, GAINING_MPS, LOOK_LATE_S, THROTTLE_NOTCH, WELL_ABOVE } from '../policy';
+import {
+  FIRM_WAY_THROTTLE,
+  GAINING_MPS,
+  KICK,
+  LOOK_LATE_S,
+  THROTTLE_NOTCH,
+  WELL_ABOVE,
+} from '../policy';
 import { orderAll, seenAlong } from './hand';
+import { helpTurning } from './kick';
 import type { SimState } from './state';
 import { lookToStop } from './stopping-hand';
 import type { World } from './world';
@@ -9,14 +17,15 @@ export const HAND_PERIOD_S = 1;
 
 /** A hand on the throttle looks, and does what it finds is to be done. */
 export function lookHand(state: SimState, world: World): void {
-  if (state.hand.task === 'keep') lookToKeepWay(state, world);
+  if (state.hand.task === 'work') state.hand.worker?.look(state, world);
+  else if (state.hand.task === 'keep') lookToKeepWay(state, world);
   else lookToStop(state, world);
 }
 
 /** Tells a hand to keep the way on between two speeds over the ground, m/s, ahead (`way` 1) or astern (−1). */
 export function keepWayOn(state: SimState, way: 1 | -1, least: number, most: number): void {
-  const task = { active: true, task: 'keep', way, least, most } as const;
-  Object.assign(state.hand, { ...task, throttle: 0, looksIn: 0, last: NaN });
+  const task = { active: true, done: false, task: 'keep', way, least, most } as const;
+  Object.assign(state.hand, { ...task, throttle: 0, looks: 0, looksIn: 0, last: NaN });
 }
 
 /**
@@ -30,13 +39,17 @@ function lookToKeepWay(state: SimState, world: World): void {
   const gained = Number.isNaN(hand.last) ? 0 : now - hand.last;
   hand.last = now;
   const expected = now + (gained * LOOK_LATE_S) / HAND_PERIOD_S;
+  // With far to turn it turns on the spot: way would carry the boat past.
+  const far = state.helm.active && Math.abs(state.helm.off) > KICK.shortFrom;
+  const [least, most] = far ? [0, KICK.turning * hand.most] : [hand.least, hand.most];
+  if (helpTurning(state, world, expected, most)) return;
   const gear = hand.way * (state.engines[0]?.orderedGear ?? 0);
-  if (expected < hand.least) {
+  if (expected < least) {
     if (gear === 1 && gained < GAINING_MPS)
       hand.throttle = Math.min(FIRM_WAY_THROTTLE, hand.throttle + THROTTLE_NOTCH);
     orderAll(state, world, 1, hand.throttle);
-  } else if (expected > hand.most) {
+  } else if (expected > most) {
     hand.throttle = 0;
-    orderAll(state, world, expected > WELL_ABOVE * hand.most ? -1 : 0, 0);
+    orderAll(state, world, expected > WELL_ABOVE * most ? -1 : 0, 0);
   } else if (gear === -1) orderAll(state, world, 0, 0);
 }

@@ -77,7 +77,7 @@ function advanceHelm({ state, world, scratch: s }: Vessel): void {
   helm.looksIn -= s.clock[CLOCK.STEP]!;
   if (helm.looksIn > 1e-9) return;
   helm.looksIn = HELM_PERIOD_S;
-  lookHelm(state, world.craft);
+  lookHelm(state, world);
 }
 
 /** And so does a hand that keeps way on. */

@@ -2,7 +2,7 @@ import type { Craft } from '../boat';
 import type { Lines, Obstacle, ObstacleSet } from '../holding';
 import { copyLock, type Leaf, type SitedLock } from '../locks';
 import type { FlatPoints } from '../math';
-import type { Environment } from './environment';
+import type { Environment, Weather } from './environment';
 import { copyState, initialState, type SimState, type StartPose } from './state';
 
 /** A run's fixed surroundings. */
@@ -23,6 +23,15 @@ export interface World {
   readonly others?: readonly OtherBoat[];
   /** Where each line of the plan is to be found; all are the boat's, in their order, if not given. */
   readonly where?: readonly LineAt[];
+  /** Boat, weather and start as whoever handles the boat was told; the world's own if not given. */
+  readonly told?: Told;
+}
+
+/** What is told of a manoeuvre before it is run: it turns out otherwise. */
+export interface Told {
+  readonly craft: Craft;
+  readonly weather: Weather;
+  readonly start: StartPose;
 }
 
 /** The locks of a world, and which of its obstacles are their leaves. */

@@ -1,8 +1,9 @@
-import type { BoatSpec } from '../boat';
+import { assembleCraft, type BoatSpec } from '../boat';
 import { LINE, LINE_COLUMNS, MADE } from '../holding';
 import { cos, sin } from '../math';
 import {
   cueDefinition,
+  EXPECTATIONS,
   ORDERS,
   isGroup,
   type Cue,
@@ -119,31 +120,51 @@ function variedPlan(plan: Plan, draw: Draw): Plan {
   const later = ({ after, order }: TimedOrder): TimedOrder => {
     const definition = ORDERS[order.do];
     const late = after + draw.late(orders++);
-    if (!('byEye' in definition)) return { after: late, order };
+    if (!('byEye' in definition || 'watches' in definition)) return { after: late, order };
     const judged = draw.judged(judgements++);
-    const eyed = byEye(order, definition.parameters, judged);
-    const watched = { ...eyed, eye: judged.distance };
+    const { distance: eye, angle, speed: fast } = judged;
+    const asked = 'byEye' in definition ? byEye(order, definition.parameters, judged) : order;
+    const watched = { ...asked, eye, angle, fast, late: late - after };
     return { after: late, order: watched };
   };
   const judged = (cue: Cue): Cue =>
     isGroup(cue)
       ? { ...cue, of: cue.of.map((part) => judgedCue(part, draw.judged(judgements++))) }
       : judgedCue(cue, draw.judged(judgements++));
+  const steps = plan.steps.map((step) => ({
+    ...step,
+    cue: judged(step.cue),
+    orders: step.orders.map(later),
+  }));
+  // Ways out come after: what is drawn of the plan itself does not go by whether it has any.
   return {
     ...plan,
-    steps: plan.steps.map((step) => ({
-      ...step,
-      cue: judged(step.cue),
-      orders: step.orders.map(later),
-    })),
+    steps: steps.map((step) => {
+      if (!step.wayOut.automatic) return step;
+      const { orders: out, again, ...wayOut } = step.wayOut;
+      return {
+        ...step,
+        expect: step.expect.map((expected) =>
+          byEye(expected, EXPECTATIONS[expected.is].parameters, draw.judged(judgements++)),
+        ),
+        wayOut: {
+          ...wayOut,
+          orders: out.map(later),
+          ...(again ? { again: { ...again, cue: judged(again.cue) } } : {}),
+        },
+      };
+    }),
   };
 }
 
 /** A manoeuvre's boat and day as one draw has them; start, plan and person as they are told. */
 export function variedAround(input: RunInput, draw: Draw): RunInput {
-  const { craft: _craft, ...rest } = input;
+  const { craft, ...rest } = input;
+  const { weather, start } = input;
   return {
     ...rest,
+    // Whoever handles it knows the boat and the day as they are told.
+    told: input.told ?? { craft: craft ?? assembleCraft(input.boat), weather, start },
     boat: variedBoat(input.boat, draw),
     weather: variedWeather(input.weather, draw),
   };

@@ -93,16 +93,53 @@ export const namedSpots = (features: readonly Feature[]): Spot[] =>
 
 const POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
 
+type Corner = readonly [number, number];
+
+/** Some corners of an outline, each by the point of the compass it lies to from the middle; of two that lie to the same one the later is numbered. */
+function cornersBy(
+  name: string,
+  outline: readonly Corner[],
+  what: 'corner' | 'end',
+  which: readonly Corner[] = outline,
+): Spot[] {
+  const n = outline.length;
+  const [mx, my] = outline.reduce<Corner>(([x, y], [a, b]) => [x + a / n, y + b / n], [0, 0]);
+  const seen = new Map<string, number>();
+  return which.map(([x, y]) => {
+    const eighth = Math.round((4 * Math.atan2(x - mx, y - my)) / Math.PI);
+    const point = POINTS[(eighth + 8) % 8]!;
+    const before = seen.get(point) ?? 0;
+    seen.set(point, before + 1);
+    return { name: `${name}, ${point} ${what}${before > 0 ? ` ${before + 1}` : ''}`, x, y };
+  });
+}
+
 /** What stands where it is and can be seen: marks, bollards, piles, and corners of what is built. */
 export const fixedSpots = (features: readonly Feature[]): Spot[] =>
   features.flatMap((one) => {
     const { fixed } = definitionOf(one.kind);
     if (fixed === undefined) return [];
-    if ('x_m' in one) return [placeOf(one)];
-    const n = one.outline_m.length;
-    const [mx, my] = one.outline_m.reduce(([x, y], [a, b]) => [x + a / n, y + b / n], [0, 0]);
-    return one.outline_m.map(([x, y]) => {
-      const eighth = Math.round((4 * Math.atan2(x - mx, y - my)) / Math.PI);
-      return { name: `${one.name}, ${POINTS[(eighth + 8) % 8]} corner`, x, y };
-    });
+    return 'x_m' in one ? [placeOf(one)] : cornersBy(one.name, one.outline_m, 'corner');
+  });
+
+/** The two corners of an outline that are furthest from one another. */
+function endsOf(outline: readonly Corner[]): Corner[] {
+  let furthest = -1;
+  let ends: Corner[] = [];
+  outline.forEach((a, i) =>
+    outline.slice(i + 1).forEach((b) => {
+      const apart = Math.hypot(a[0] - b[0], a[1] - b[1]);
+      if (apart > furthest) [furthest, ends] = [apart, [a, b]];
+    }),
+  );
+  return ends;
+}
+
+/** Corners of what is built and ends of boats that lie there: what a helm lines up by where nothing is put up for it. */
+export const cornerSpots = (features: readonly Feature[]): Spot[] =>
+  features.flatMap((one) => {
+    if (!('outline_m' in one)) return [];
+    if (one.kind === 'boat')
+      return cornersBy(one.name, one.outline_m, 'end', endsOf(one.outline_m));
+    return definitionOf(one.kind).fixed ? cornersBy(one.name, one.outline_m, 'corner') : [];
   });

@@ -2,13 +2,16 @@ import {
   ARRIVED_MPS,
   USUAL_LIMIT_S,
   LIES_NEAR_LENGTHS,
+  LIES_OFF_M,
   LIES_TRUE_DEG,
   CLEAR_BEAMS,
   CLEAR_LENGTHS,
   ROUND_LENGTHS,
 } from '@/core/policy';
 import { z } from 'zod';
-import { groundOf, lyingIn, startFor, stuckIn } from '../berths';
+import { cos, sin } from '@/core/math';
+import { namedPoints } from '@/document/boat-spec';
+import { groundOf, lyingIn, startFor, stuckIn, type Lying } from '../berths';
 import type { Boat } from '@/document/boat';
 import { conditionsSchema, type Conditions } from '@/document/conditions';
 import { degrees, id, shortText, SIDES } from '@/document/fields';
@@ -52,6 +55,22 @@ function markOf(place: Place, { name, edge_m: [[ax, ay], [bx, by]] }: Berth): st
       Math.hypot(f.x_m - (ax + bx) / 2, f.y_m - (ay + by) / 2) < AT_THE_MIDDLE_M,
   );
   return found?.name ?? name;
+}
+
+/** Of the points along a side of a boat the one that is abreast of the middle of its berth as it lies there: amidships where it lies in the middle. */
+function pointAtMiddle(
+  boat: Boat,
+  side: 'port' | 'starboard',
+  { x, y, heading }: Lying,
+  { edge_m: [[ax, ay], [bx, by]] }: Berth,
+): { readonly name: string; readonly off: number } {
+  const ahead = ((ax + bx) / 2 - x) * sin(heading) + ((ay + by) / 2 - y) * cos(heading);
+  const midship = `${side} midship cleat`;
+  const along = namedPoints(boat).filter(({ name }) => name.startsWith(side));
+  const off = (at: number) => Math.abs(at - ahead);
+  const nearer = (name: string, at: number) => off(at) + (name === midship ? 0 : 0.5);
+  const nearest = along.toSorted((a, b) => nearer(a.name, a.x) - nearer(b.name, b.x))[0];
+  return nearest ? { name: nearest.name, off: off(nearest.x) } : { name: midship, off: 0 };
 }
 
 const compass = (radians: number) => Math.round((degrees(radians) + 720) % 360);
@@ -139,6 +158,8 @@ export function beginManoeuvre(wish: BeginWish): Result<ManoeuvreFile> {
       message: `there is no clear water to come from to '${berth.name}' for a boat of ${length_m} by ${beam_m} m; choose another berth or a smaller boat`,
     });
   const within = Math.round(Math.max(1.2, LIES_NEAR_LENGTHS * length_m) * 10) / 10;
+  const end = endTo(berth);
+  const lain = end ? { name: end, off: 0 } : pointAtMiddle(boat, side, lying, berth);
   const lie = (point: string, within_m: number, heading_deg: number, speedBelow_mps: number) => ({
     is: 'lie' as const,
     point,
@@ -151,7 +172,12 @@ export function beginManoeuvre(wish: BeginWish): Result<ManoeuvreFile> {
   const far = Math.hypot(start.x_m - here.x_m, start.y_m - here.y_m);
   const goal: ManoeuvreFile['goal'] =
     going === 'in'
-      ? lie(endTo(berth) ?? `${side} midship cleat`, within, here.heading_deg, ARRIVED_MPS)
+      ? lie(
+          lain.name,
+          Math.round(10 * (within + Math.max(0, lain.off - LIES_OFF_M))) / 10,
+          here.heading_deg,
+          ARRIVED_MPS,
+        )
       : going === 'round'
         ? lie(
             'midships',

@@ -72,7 +72,15 @@ export function splitStep(
 /** Without a step; the last one stays, as a plan needs one. */
 export function removeStep(plan: PlanDocument, id: string): PlanDocument {
   if (plan.steps.length < 2) return plan;
-  return { ...plan, steps: plan.steps.filter((step) => step.id !== id) };
+  const steps = plan.steps.filter((step) => step.id !== id);
+  return {
+    ...plan,
+    // Nothing goes on with a step that is gone.
+    steps: steps.map((step) => {
+      const { again, ...wayOut } = step.wayOut;
+      return again?.step === id ? { ...step, wayOut } : step;
+    }),
+  };
 }
 
 /** A step moved by places, earlier negative. */

@@ -16,6 +16,8 @@ export interface StepForm extends CueForm {
   note: string;
   automatic: boolean;
   wayOrders: OrderRow[];
+  /** Round again: it has no field, and stays as it is. */
+  again?: StepDocument['wayOut']['again'];
 }
 
 export function toForm(step: StepDocument, units: Units): StepForm {
@@ -28,6 +30,7 @@ export function toForm(step: StepDocument, units: Units): StepForm {
     note: step.wayOut.note,
     automatic: step.wayOut.automatic,
     wayOrders: step.wayOut.orders.map((order) => orderRow(order, units)),
+    ...(step.wayOut.again ? { again: step.wayOut.again } : {}),
   };
 }
 
@@ -41,7 +44,12 @@ export function fromForm(id: string, form: StepForm, units: Units): Result<StepD
     within_s: form.within,
     orders: orders(form.orders),
     expect: form.expect.map((row) => expectFrom(row, units)),
-    wayOut: { note: form.note, automatic: form.automatic, orders: orders(form.wayOrders) },
+    wayOut: {
+      note: form.note,
+      automatic: form.automatic,
+      orders: orders(form.wayOrders),
+      ...(form.again ? { again: form.again } : {}),
+    },
   });
 }
 

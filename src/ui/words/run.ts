@@ -157,6 +157,7 @@ function surpriseText(event: RunEvent, file: ManoeuvreFile, units: Units): strin
   if (event.is === 'lock') return lockTrouble(event.what, event.seconds);
   if (event.is === 'crew') return crewTrouble(event, file.plan.crew[event.who]?.name ?? 'somebody');
   if (event.is === 'way out') return `step ${event.step + 1}: way out taken`;
+  if (event.is === 'again') return `round again, from step ${event.step + 1}`;
   if (event.is !== 'expectation failed') return null;
   const document = file.plan.steps[event.step]?.expect[event.index];
   if (document?.is === 'clear') {
@@ -177,6 +178,7 @@ function foundText(event: Extract<RunEvent, { is: 'expectation failed' }>, units
       return `${Math.abs(rate).toFixed(1)}°/s to ${rate < 0 ? 'port' : 'starboard'}`;
     }
     case 'clear':
+    case 'onLine':
     case 'near':
       return distance(event.found, units);
     case 'line':

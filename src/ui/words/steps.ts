@@ -1,4 +1,4 @@
-import type { CueDocument, OrderDocument, PlanDocument } from '@/document';
+import type { CueDocument, OrderDocument, PlanDocument, StepDocument } from '@/document';
 import { simpleCueText } from '../plan/cues';
 import { toldText } from '../plan/orders';
 import { tidy, type Units } from './units';
@@ -25,3 +25,10 @@ export function ordersText(orders: readonly OrderDocument[], units: Units): stri
 /** "step 3", or "the end". */
 export const stepName = (plan: PlanDocument, step: number): string =>
   step >= plan.steps.length ? 'the end' : `step ${step + 1}`;
+
+/** A step as it is said: "sternway or there, and still: astern, in and out of gear". */
+export const stepSentence = ({ cue, orders, title }: StepDocument, units: Units): string => {
+  const said =
+    orders.length > 0 ? orders.map((order) => orderText(order, units)).join(', ') : title;
+  return cue.is === 'start' ? said : `${cueText(cue, units)}: ${said}`;
+};

@@ -3,9 +3,12 @@ import { abeam } from './abeam';
 import { after } from './after';
 import { crew } from './crew';
 import type { CueDefinition, CueOf, Trigger, IsAboard } from './definition';
+import { done } from './done';
 import { heading } from './heading';
+import { levelWith } from './level-with';
 import { line } from './line';
 import { lock } from './lock';
+import { room } from './room';
 import { speed } from './speed';
 import { start } from './start';
 import { sternway } from './sternway';
@@ -23,7 +26,10 @@ export const CUES = {
   turned,
   speed,
   abeam,
+  levelWith,
   within,
+  room,
+  done,
   stopped,
   sternway,
   line,

@@ -5,13 +5,14 @@ import type { ExpectationDefinition, ExpectationFinding } from './definition';
 import { heading } from './heading';
 import { line } from './line';
 import { near } from './near';
+import { onLine } from './on-line';
 import { speed } from './speed';
 import { turning } from './turning';
 
 export type { ExpectationFinding } from './definition';
 
 /** Every expectation there is, by its name. */
-export const EXPECTATIONS = { heading, speed, turning, clear, near, line } as const;
+export const EXPECTATIONS = { heading, onLine, speed, turning, clear, near, line } as const;
 
 export type Expectations = typeof EXPECTATIONS;
 export type ExpectationName = keyof Expectations;

@@ -25,6 +25,8 @@ export interface HelmDefinition<D extends string, P extends Parameters>
   readonly needs?: 'steering' | 'engine' | 'joystick';
   /** Goes by what is judged by eye: its distances and speeds are off as a cue's are. */
   readonly byEye?: true;
+  /** Whoever does it looks all the time: what they are out by goes with the order, what it asks stays as it is. */
+  readonly watches?: true;
   /** Any control takes the boat from the joystick, but the joystick. */
   readonly keepsJoystick?: boolean;
   apply(order: Values<P> & ByEye, state: SimState, world: World): void;
@@ -72,9 +74,15 @@ export const saidOrder = <D extends string, const P extends Parameters>(
   rest: Rest<SaidDefinition<D, P>>,
 ): SaidDefinition<D, P> => ({ do: name, by: 'voice', ...rest });
 
-/** What a person who watches judges distances by: a factor, 1 where it is not drawn. In no file. */
+/**
+ * How a person who watches is out: distances by a factor, angles by so much, rad, speeds, m/s, and how late they are with each thing they do, s; not at all where it is not
+ * drawn. In no file.
+ */
 export interface ByEye {
   readonly eye?: number;
+  readonly angle?: number;
+  readonly fast?: number;
+  readonly late?: number;
 }
 
 /** An order as it is given. */

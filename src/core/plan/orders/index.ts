@@ -5,6 +5,7 @@ import { engine } from './engine';
 import { gates } from './gates';
 import { go } from './go';
 import { joystick } from './joystick';
+import { keepLine } from './keep-line';
 import { keepWay } from './keep-way';
 import { letGo } from './let-go';
 import { other } from './other';
@@ -19,15 +20,20 @@ import { stopAbreast } from './stop-abreast';
 import { tend } from './tend';
 import { thruster } from './thruster';
 import { wheel } from './wheel';
+import { workClear } from './work-clear';
+import { workIn } from './work-in';
 
 /** Every order there is, by its name. */
 export const ORDERS = {
   wheel,
   steer,
   steerFor,
+  keepLine,
   engine,
   keepWay,
   stopAbreast,
+  workIn,
+  workClear,
   thruster,
   joystick,
   pass,

@@ -22,6 +22,7 @@ export const wheel = helmOrder('wheel', {
   unlike: (a, b) => Math.abs(a.angle - b.angle),
   apply({ angle }, state, { craft }) {
     state.helm.active = false;
+    if (state.hand.task === 'work') state.hand.active = false;
     orderRudder(state, craft, angle);
   },
 });

@@ -12,9 +12,12 @@ import type { CueView } from '../part-view';
 import { abeam } from './abeam';
 import { after } from './after';
 import { crew } from './crew';
+import { done } from './done';
 import { heading } from './heading';
+import { levelWith } from './level-with';
 import { line } from './line';
 import { lock } from './lock';
+import { room } from './room';
 import { speed } from './speed';
 import { start } from './start';
 import { sternway } from './sternway';
@@ -30,7 +33,10 @@ export const CUE_VIEWS: { readonly [I in CueName]: CueView<I> } = {
   turned,
   speed,
   abeam,
+  levelWith,
   within,
+  room,
+  done,
   stopped,
   sternway,
   line,

@@ -14,6 +14,7 @@ import { clear } from './clear';
 import { heading } from './heading';
 import { line } from './line';
 import { near } from './near';
+import { onLine } from './on-line';
 import { speed } from './speed';
 import { turning } from './turning';
 
@@ -21,6 +22,7 @@ import { turning } from './turning';
 export const EXPECTATION_VIEWS: { readonly [I in ExpectationName]: ExpectationView<I> } = {
   clear,
   heading,
+  onLine,
   speed,
   turning,
   near,

@@ -15,6 +15,7 @@ import { engine } from './engine';
 import { gates } from './gates';
 import { go } from './go';
 import { joystick } from './joystick';
+import { keepLine } from './keep-line';
 import { keepWay } from './keep-way';
 import { letGo } from './let-go';
 import { other } from './other';
@@ -29,15 +30,20 @@ import { stopAbreast } from './stop-abreast';
 import { tend } from './tend';
 import { thruster } from './thruster';
 import { wheel } from './wheel';
+import { workClear } from './work-clear';
+import { workIn } from './work-in';
 
 /** How every order looks, in the order they are offered. */
 export const ORDER_VIEWS: { readonly [D in OrderName]: OrderView<D> } = {
   wheel,
   steer,
   steerFor,
+  keepLine,
   engine,
   keepWay,
   stopAbreast,
+  workIn,
+  workClear,
   thruster,
   joystick,
   call,

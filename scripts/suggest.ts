@@ -1,0 +1,188 @@
+import { writeFileSync } from 'node:fs';
+import { isMainThread, parentPort, workerData } from 'node:worker_threads';
+import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
+import type { Spread } from '@/core/uncertainty';
+import { failure, problemLines, success, type ManoeuvreFile, type Result } from '@/document';
+import {
+  suggestPlans,
+  tryOut,
+  type SuggestedPlan,
+  type Suggestion,
+  type Tried,
+  type Tries,
+} from '@/planner';
+import { refusalWords } from '@/ui/words/refusals';
+import { causeText } from '@/ui/words/reliability';
+import { stepSentence } from '@/ui/words/steps';
+import { doneByAll } from './all-cores';
+import { bareManoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
+
+const USAGE =
+  'usage: npm run -s suggest -- FILE.json [--seconds 10] [--spread SPREAD.json] [--seed N] [--out PLAN.json]';
+const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
+const MOST_SECONDS = 3600;
+
+interface Asked {
+  readonly file: string;
+  readonly seconds: number;
+  readonly seed: number;
+  readonly spread: string | null;
+  readonly out: string | null;
+}
+
+function askedFor(words: readonly string[]): Result<Asked> {
+  const rest = [...words];
+  const option = (name: string): string | undefined | null => {
+    const at = rest.indexOf(name);
+    return at < 0 ? null : rest.splice(at, 2)[1];
+  };
+  const [secondsText, seedText, spread, out] = ['--seconds', '--seed', '--spread', '--out'].map(
+    option,
+  );
+  const seconds = secondsText === null ? 10 : wholeIn(secondsText, 1, MOST_SECONDS);
+  const seed = seedText === null ? 1 : wholeIn(seedText, 0, 0x7fffffff);
+  if (seconds === null)
+    return failure({ path: '--seconds', message: `give a whole number from 1 to ${MOST_SECONDS}` });
+  if (seed === null)
+    return failure({ path: '--seed', message: 'give a whole number from 0 to 2147483647' });
+  for (const [name, value] of [
+    ['--spread', spread],
+    ['--out', out],
+  ] as const)
+    if (value === undefined) return failure({ path: name, message: `needs a file name. ${USAGE}` });
+  const stray = rest.find((word) => word.startsWith('--'));
+  if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
+  if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
+  return success({ file: rest[0]!, seconds, seed, spread: spread ?? null, out: out ?? null });
+}
+
+/** A list of tries by its number, and its place in it. */
+interface Task {
+  readonly list: number;
+  readonly at: number;
+  readonly tries: Tries;
+}
+interface Done {
+  readonly list: number;
+  readonly at: number;
+  readonly tried: Tried;
+}
+
+function work(port: NonNullable<typeof parentPort>): void {
+  const spread = workerData as Spread;
+  port.on('message', ({ list, at, tries }: Task) =>
+    port.postMessage({ list, at, tried: tryOut(tries, spread) }),
+  );
+}
+
+const triedBy = (spread: Spread) => async (all: readonly (readonly Tries[])[]) => {
+  const tasks = all.flatMap((list, i) => list.map((tries, at): Task => ({ list: i, at, tries })));
+  const found = all.map((list) => new Array<Tried>(list.length));
+  await doneByAll<Task, Done>(spread, tasks, ({ list, at, tried }) => {
+    found[list]![at] = tried;
+  });
+  return found;
+};
+
+const rounded = (value: number) => Number(value.toPrecision(4));
+const interval = ({ least, most }: Share) => [rounded(least), rounded(most)];
+
+const quantilesOf = ({ quantiles: { clearance, touch, seconds } }: Certificate) => {
+  const byName = (figures: readonly number[] | null) =>
+    figures &&
+    Object.fromEntries(
+      figures.map((value, i) => [`p${Math.round(100 * QUANTILES[i]!)}`, rounded(value)]),
+    );
+  return { clearance_m: byName(clearance), touch_mps: byName(touch), time_s: byName(seconds) };
+};
+
+/** Times an engine is put in or out of gear, or from one gear to the other. */
+const gearChanges = ({ run: { trace } }: SuggestedPlan): number =>
+  trace.engines.reduce(
+    (sum, { gear }) =>
+      sum + gear.reduce((n, now, i) => n + (i > 0 && now !== gear[i - 1] ? 1 : 0), 0),
+    0,
+  );
+
+function printed(
+  file: ManoeuvreFile,
+  asked: Asked,
+  { plans, reference, refused, remedies }: Suggestion,
+  took: number,
+) {
+  return {
+    plans: plans.map((one) => ({
+      technique: 'worked by short bursts',
+      steps: one.plan.steps.map((step) => stepSentence(step, UNITS)),
+      share: rounded(one.certificate.share),
+      interval: interval(one.certificate),
+      runs: one.certificate.runs,
+      causes: one.certificate.causes.slice(0, 3).map((cause) => ({
+        share: rounded(cause.share),
+        says: causeText(cause, one.plan),
+      })),
+      quantiles: quantilesOf(one.certificate),
+      rose: null,
+      crew: 1 + one.plan.crew.length,
+      gearChanges: gearChanges(one),
+    })),
+    reference: reference && {
+      share: rounded(reference.share),
+      interval: interval(reference),
+      runs: reference.runs,
+    },
+    reason: refused && refusalWords(refused),
+    remedies: remedies.map(({ is, wind, certificate }) => ({
+      is,
+      wind_mps: wind,
+      share: rounded(certificate.share),
+      interval: interval(certificate),
+      runs: certificate.runs,
+    })),
+    seed: asked.seed,
+    spread: asked.spread ?? 'standard',
+    secondsUsed: rounded(took),
+    title: file.title,
+  };
+}
+
+async function suggest(words: readonly string[]): Promise<Result<object>> {
+  const asked = askedFor(words);
+  if (!asked.ok) return asked;
+  const spread = spreadIn(asked.value.spread);
+  if (!spread.ok) return spread;
+  const text = readText(asked.value.file);
+  if (!text.ok) return text;
+  const file = bareManoeuvreIn(text.value, asked.value.file);
+  if (!file.ok) return file;
+  const began = performance.now();
+  const found = await suggestPlans(file.value, asked.value, triedBy(spread.value));
+  if (!found.ok) return found;
+  const [best] = found.value.plans;
+  if (asked.value.out !== null && best)
+    writeFileSync(
+      asked.value.out,
+      `${JSON.stringify({ ...file.value, plan: best.plan }, null, 2)}\n`,
+    );
+  return success(printed(file.value, asked.value, found.value, (performance.now() - began) / 1000));
+}
+
+/** What went wrong in a worker, told as a bad file is. */
+const stopped = (error: unknown): Result<object> =>
+  failure({
+    path: process.argv[2] ?? 'FILE.json',
+    message: `cannot be run: ${error instanceof Error ? error.message : String(error)}`,
+  });
+
+async function main(): Promise<void> {
+  const result = await suggest(process.argv.slice(2)).catch(stopped);
+  if (result.ok) {
+    process.stdout.write(`${JSON.stringify(result.value, null, 2)}\n`);
+    return;
+  }
+  process.stderr.write(`${problemLines(result.problems)}\n`);
+  process.exitCode = 2;
+}
+
+if (isMainThread) void main();
+else work(parentPort!);

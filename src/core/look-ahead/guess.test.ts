@@ -1,0 +1,89 @@
+import { fleetCraft } from '@/document/testing/fleet';
+import { NO_LINES, obstacleSetOf } from '../holding';
+import { Random } from '../math';
+import { environmentFor, Simulation, type Weather } from '../simulation';
+import { SEA_WATER_KGPM3 } from '../units';
+import { feelOf } from './feel';
+import { G, GUESS_SIZE, GUESS_STEP_S, goOn, order, shiftsOf } from './guess';
+import { leversOf, putLevers } from './levers';
+
+const WIND: Weather = {
+  windFrom: 1,
+  windSpeed: 6,
+  currentSet: 0,
+  currentSpeed: 0,
+  waterDensity: SEA_WATER_KGPM3,
+};
+
+const afloat = (id: string) => {
+  const craft = fleetCraft(id);
+  const world = {
+    craft,
+    obstacles: [],
+    environment: environmentFor(craft, WIND),
+    lines: NO_LINES,
+    shore: obstacleSetOf([]),
+  };
+  return Simulation.at(world, { x: 0, y: 0, heading: 0, speed: 0.5 });
+};
+
+describe('a guess of how the boat goes on', () => {
+  it.each(['quince', 'brisling', 'marram', 'pebble', 'ottoline', 'dunlin-hatch'])(
+    'comes true for %s over two seconds, whatever is done with levers and wheel',
+    (id) => {
+      const craft = fleetCraft(id);
+      const levers = leversOf(craft, SEA_WATER_KGPM3, true);
+      const feel = feelOf(craft, WIND, levers);
+      const shifts = shiftsOf(feel);
+      const random = new Random(3);
+      let metres = 0;
+      let degrees = 0;
+      let looks = 0;
+      for (let run = 0; run < 10; run++) {
+        const simulation = afloat(id);
+        const { motion } = simulation.state;
+        const s = new Float64Array(GUESS_SIZE);
+        s[G.U] = 0.5;
+        for (let k = 0; k < 4; k++) {
+          const put = Math.floor(random.uniform() * levers.length);
+          const wheel = Math.floor(random.uniform() * 3) - 1;
+          putLevers(simulation.state, simulation.world, levers[put]!, wheel);
+          order(s, feel, shifts, put);
+          for (let i = 0; i < 20; i++) simulation.advance(0.1);
+          const weathering = { windFrom: 1, east: 0, north: 0, besides: new Float64Array(3) };
+          goOn(s, feel, weathering, wheel, 2 / GUESS_STEP_S);
+          metres += Math.hypot(motion[0]! - s[G.X]!, motion[1]! - s[G.Y]!);
+          degrees += (Math.abs(motion[2]! - s[G.PSI]!) * 180) / Math.PI;
+          looks += 1;
+          for (let i = 0; i < 6; i++) s[i] = motion[i]!;
+        }
+      }
+      expect(metres / looks).toBeLessThan(0.15);
+      expect(degrees / looks).toBeLessThan(2.5);
+    },
+  );
+
+  it('begins with everything out of gear, and has engines apart drive one against the other', () => {
+    const names = (id: string) =>
+      leversOf(fleetCraft(id), SEA_WATER_KGPM3, true).map(({ name }) => name);
+    expect(names('quince')[0]).toBe('neutral');
+    expect(names('quince').some((name) => name.startsWith('opposed'))).toBe(false);
+    expect(names('marram').filter((name) => name.startsWith('opposed')).length).toBeGreaterThan(1);
+    const without = leversOf(fleetCraft('brisling'), SEA_WATER_KGPM3, false);
+    expect(without.every(({ thrusters }) => thrusters.every((power) => power === 0))).toBe(true);
+  });
+
+  it('takes as long to shift as the gearbox does: nothing within a gear, the pause from one to the other', () => {
+    const craft = fleetCraft('quince');
+    const levers = leversOf(craft, SEA_WATER_KGPM3, true);
+    const feel = feelOf(craft, WIND, levers);
+    const shifts = shiftsOf(feel);
+    const ahead = levers.findIndex(({ way }) => way === 1);
+    const astern = levers.findIndex(({ way }) => way === -1);
+    const firmer = levers.findLastIndex(({ way }) => way === 1);
+    const from = (a: number, b: number) => shifts[a * levers.length + b]!;
+    expect(from(ahead, firmer)).toBe(0);
+    expect(from(0, ahead)).toBe(craft.spec.drives[0]!.shiftDelay);
+    expect(from(ahead, astern)).toBeGreaterThanOrEqual(craft.spec.drives[0]!.neutralPause);
+  });
+});

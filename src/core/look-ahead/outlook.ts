@@ -1,0 +1,217 @@
+import type { ObstacleSet } from '../holding';
+import { cos, sin, wrapHalfTurn } from '../math';
+import { AIMED_SHARE, LIKED_ROOM } from '../policy';
+import type { Told } from '../simulation';
+import type { Prospect } from './bursts';
+import { feelOf, TERMS, type Feel } from './feel';
+import { fieldOf, roomOf, roundTheDeck } from './field';
+import { shiftsOf, type Weathering } from './guess';
+import { leversOf } from './levers';
+import { waysOf, type Frame, type Missed } from './ways';
+
+/** What is steered for: a point of the boat near a place on a heading, or to be clear of everything. SI, radians. */
+export type Aim =
+  | { readonly is: 'clear'; readonly distance: number }
+  | {
+      readonly is: 'lie';
+      readonly point: { readonly x: number; readonly y: number };
+      readonly mark: { readonly x: number; readonly y: number };
+      readonly within: number;
+      readonly heading: number;
+      readonly headingWithin: number;
+    };
+
+/** How far round start and goal water is looked at, lengths. */
+const ROUND_LENGTHS = 1.6;
+/** Places the way is known at lie so far apart, lengths. */
+const CELL_LENGTHS = 0.1;
+
+/** What a goal asks of a pose, over what it allows. */
+function missedOf(goal: Aim, room: (x: number, y: number, heading: number) => number): Missed {
+  if (goal.is === 'clear')
+    return (x, y, heading) => goal.distance / Math.max(0.05, room(x, y, heading));
+  const { point, mark, heading: wanted } = goal;
+  const within = AIMED_SHARE * goal.within;
+  const true_ = AIMED_SHARE * goal.headingWithin;
+  return (x, y, heading) => {
+    const s = sin(heading);
+    const c = cos(heading);
+    const px = x + point.x * s + point.y * c;
+    const py = y + point.x * c - point.y * s;
+    const far = Math.sqrt((px - mark.x) * (px - mark.x) + (py - mark.y) * (py - mark.y));
+    return Math.max(far / within, Math.abs(wrapHalfTurn(heading - wanted)) / true_);
+  };
+}
+
+/** Half the time from look to look, and a moment, s. */
+const LOOKS_S = 1;
+/** Of what the gears can take off so much is counted on, and no more than so much, m/s². */
+const COUNTED_ON = 0.5;
+const SLOWS_MOST = 0.12;
+const SLOWS_LEAST = 0.02;
+
+/** What way is taken off with the gears the other way, m/s². */
+function slowsBy({ levers, by }: Feel): number {
+  let most = 0;
+  levers.forEach(({ way }, k) => {
+    if (way === -1) most = Math.max(most, -by[(3 * k + 1) * 3 * TERMS]!);
+  });
+  return Math.max(SLOWS_LEAST, Math.min(SLOWS_MOST, COUNTED_ON * most));
+}
+
+/** From midships to the furthest of the deck, and some, m. */
+const clearOf = (deck: Float64Array): number => {
+  let far = 0;
+  for (let i = 0; i < deck.length; i += 2)
+    far = Math.max(far, Math.sqrt(deck[i]! * deck[i]! + deck[i + 1]! * deck[i + 1]!));
+  return far + 3;
+};
+
+/** So far off where it is to lie it is looked for water that is free to lie in, m; and how much room is enough there, m. */
+const SHIFTED_M = 2.5;
+const ENOUGH_M = 0.6;
+
+/**
+ * Where the boat is to lie, midships, and its heading there, shifted to the middle of the free water as far as the goal allows; where it begins, if it is only
+ * to be clear.
+ */
+function frameOf(goal: Aim, start: Told['start'], missed: Missed, room: Missed): Frame {
+  const turned = (x: number, y: number, heading: number): Frame => ({
+    x,
+    y,
+    heading,
+    sin: sin(heading),
+    cos: cos(heading),
+  });
+  if (goal.is !== 'lie') return turned(start.x, start.y, start.heading);
+  const { point, mark, heading } = goal;
+  const s = sin(heading);
+  const c = cos(heading);
+  const x0 = mark.x - point.x * s - point.y * c;
+  const y0 = mark.y - point.x * c + point.y * s;
+  let best = turned(x0, y0, heading);
+  let most = -Infinity;
+  for (let across = -SHIFTED_M; across <= SHIFTED_M; across += 0.1)
+    for (let along = -SHIFTED_M; along <= SHIFTED_M; along += 0.25) {
+      const x = x0 + across * c + along * s;
+      const y = y0 - across * s + along * c;
+      if (missed(x, y, heading) > 1) continue;
+      const worth =
+        Math.min(ENOUGH_M, room(x, y, heading)) - 0.01 * (Math.abs(across) + Math.abs(along));
+      if (worth > most) {
+        most = worth;
+        best = turned(x, y, heading);
+      }
+    }
+  return best;
+}
+
+/** Where a helm that looks ahead is going, and what it has to reckon with on the way. */
+export interface Outlook {
+  readonly prospect: Prospect;
+  readonly weathering: Weathering;
+}
+
+/** How the boat is worked: with thrusters as well or not, how fast at the most, m/s, and how late what is done comes, s. */
+export interface Manner {
+  readonly thrusters: boolean;
+  readonly most: number;
+  readonly late: number;
+}
+
+export function outlookFor(
+  { craft, weather, start }: Told,
+  shore: ObstacleSet,
+  aim: Aim,
+  { thrusters, most, late }: Manner,
+): Outlook {
+  const { length } = craft.spec.hull;
+  const levers = leversOf(craft, weather.waterDensity, thrusters);
+  const feel = feelOf(craft, weather, levers);
+  const weathering = {
+    windFrom: weather.windFrom,
+    east: weather.currentSpeed * sin(weather.currentSet),
+    north: weather.currentSpeed * cos(weather.currentSet),
+    besides: new Float64Array(3),
+  };
+  const margin = ROUND_LENGTHS * length;
+  const to = aim.is === 'lie' ? aim.mark : start;
+  const far = margin + length;
+  const box = {
+    west: Math.min(start.x, to.x) - far,
+    south: Math.min(start.y, to.y) - far,
+    east: Math.max(start.x, to.x) + far,
+    north: Math.max(start.y, to.y) + far,
+  };
+  const field = fieldOf(shore, box, Math.max(0.25, length / 40));
+  const deck = roundTheDeck(craft, Math.max(0.5, length / 16));
+  const room = (x: number, y: number, heading: number) => roomOf(field, deck, x, y, heading);
+  const missed = missedOf(aim, room);
+  const frame = frameOf(aim, start, missed, room);
+  const across = (start.x - frame.x) * frame.cos - (start.y - frame.y) * frame.sin;
+  const along = (start.x - frame.x) * frame.sin + (start.y - frame.y) * frame.cos;
+  const reach = {
+    port: margin + Math.max(0, -across),
+    starboard: margin + Math.max(0, across),
+    astern: margin + Math.max(0, -along),
+    ahead: margin + Math.max(0, along),
+  };
+  const spare = Math.min(LIKED_ROOM.most, LIKED_ROOM.lengths * length + LIKED_ROOM.more);
+  const cell = Math.max(0.6, CELL_LENGTHS * length);
+  const ways = waysOf(
+    feel,
+    weathering,
+    frame,
+    { field, deck, reach, spare, clear: clearOf(deck) },
+    cell,
+    missed,
+  );
+  const goesOn = aim.is === 'clear';
+  return {
+    prospect: {
+      feel,
+      shifts: shiftsOf(feel),
+      field,
+      deck,
+      ways,
+      missed,
+      spare,
+      goesOn,
+      reach: 0.4 * length,
+      clear: clearOf(deck),
+      most,
+      lag: late + LOOKS_S + feel.delay + 0.7 * feel.comes,
+      slows: slowsBy(feel),
+    },
+    weathering,
+  };
+}
+
+/** What was found already: of a boat as it is told, in a place, by what is asked. */
+const found = new WeakMap<Told['craft'], WeakMap<ObstacleSet, Map<string, Outlook>>>();
+
+/** The same, once for all tries of a manoeuvre: they differ in nothing it goes by. */
+export function outlookOnce(told: Told, shore: ObstacleSet, aim: Aim, manner: Manner): Outlook {
+  const { windFrom, windSpeed, currentSet, currentSpeed } = told.weather;
+  const { x, y, heading } = told.start;
+  const key = JSON.stringify([
+    aim,
+    manner,
+    windFrom,
+    windSpeed,
+    currentSet,
+    currentSpeed,
+    x,
+    y,
+    heading,
+  ]);
+  const byShore = found.get(told.craft) ?? new WeakMap<ObstacleSet, Map<string, Outlook>>();
+  found.set(told.craft, byShore);
+  const byKey = byShore.get(shore) ?? new Map<string, Outlook>();
+  byShore.set(shore, byKey);
+  const known = byKey.get(key);
+  if (known) return known;
+  const made = outlookFor(told, shore, aim, manner);
+  byKey.set(key, made);
+  return made;
+}

@@ -1,0 +1,83 @@
+import { fleetCraft } from '@/document/testing/fleet';
+import { obstacleSetOf, pileObstacle } from '../holding';
+import { Random } from '../math';
+import { roomAt } from '../search';
+import { box } from '../testing/boxes';
+import { CALM } from '../testing/rig';
+import { distanceAt, fieldOf, roomOf, roundTheDeck } from './field';
+import { outlookFor, outlookOnce, type Aim } from './outlook';
+import { NO_WAY_S, wayAt } from './ways';
+
+const TIMBER = { friction: 0.35, stiffness: 1e6 };
+const shore = obstacleSetOf([
+  box('quay', -30, 0, 30, 4),
+  box('finger', 6, -9, 7, 0),
+  pileObstacle('pile', 'pile', -8, -12, 0.2, TIMBER),
+]);
+const reach = { west: -40, south: -40, east: 40, north: 10 };
+const field = fieldOf(shore, reach, 0.25);
+
+describe('room all over a place', () => {
+  it('is what it is from the nearest thing, negative inside it', () => {
+    expect(distanceAt(field, 0, -10)).toBeCloseTo(Math.sqrt(37), 1);
+    expect(distanceAt(field, -20, -5)).toBeCloseTo(5, 1);
+    expect(distanceAt(field, 0, 2)).toBeCloseTo(-2, 1);
+    expect(distanceAt(field, -8, -15)).toBeCloseTo(2.8, 1);
+  });
+
+  it('leaves the boat as much as is measured from its outline', () => {
+    const craft = fleetCraft('quince');
+    const deck = roundTheDeck(craft, 0.5);
+    const random = new Random(5);
+    for (let i = 0; i < 60; i++) {
+      const [x, y, heading] = [
+        -25 + 50 * random.uniform(),
+        -25 + 15 * random.uniform(),
+        6.28 * random.uniform(),
+      ] as const;
+      const exact = roomAt(craft, shore, new Set(), x, y, heading).distance;
+      if (exact < 0) continue;
+      expect(Math.abs(roomOf(field, deck, x, y, heading) - exact)).toBeLessThan(0.25);
+    }
+  });
+});
+
+describe('the way to a goal', () => {
+  const craft = fleetCraft('quince');
+  const told = { craft, weather: CALM, start: { x: -20, y: -16, heading: Math.PI / 2, speed: 1 } };
+  const aim: Aim = {
+    is: 'lie',
+    point: { x: 0, y: 0 },
+    mark: { x: 3, y: -6.2 },
+    within: 1.5,
+    heading: 0,
+    headingWithin: 0.2,
+  };
+  const manner = { thrusters: false, most: 1, late: 0.9 };
+  const { prospect } = outlookFor(told, shore, aim, manner);
+  const way = (x: number, y: number, heading: number, astern = 0) =>
+    wayAt(prospect.ways, x, y, heading, astern);
+
+  it('is none where it is met, longer from further off, and none through what stands there', () => {
+    expect(way(3, -6.2, 0)).toBeLessThan(2);
+    const near = way(3, -12, 0);
+    const far = way(3, -22, 0);
+    expect(near).toBeGreaterThan(2);
+    expect(far).toBeGreaterThan(near + 5);
+    expect(far).toBeLessThan(NO_WAY_S / 2);
+    expect(way(0, 2, 0)).toBe(NO_WAY_S);
+    // Beyond what was looked at it is further, the further off.
+    expect(way(500, -20, 0)).toBeGreaterThan(way(100, -20, 0) + 1000);
+  });
+
+  it('is longer the wrong way round, and going the wrong way', () => {
+    expect(way(3, -20, Math.PI)).toBeGreaterThan(way(3, -20, 0) + 10);
+    expect(way(3, -20, 0, 1)).toBeGreaterThan(way(3, -20, 0, 0));
+  });
+
+  it('is found once for all tries of a manoeuvre', () => {
+    const once = outlookOnce(told, shore, aim, manner);
+    expect(outlookOnce({ ...told }, shore, { ...aim }, { ...manner })).toBe(once);
+    expect(outlookOnce(told, shore, aim, { ...manner, most: 0.5 })).not.toBe(once);
+  });
+});

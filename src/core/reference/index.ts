@@ -1,0 +1,1 @@
+export { referenceOutlook, referenceRun, type Looked } from './helm';

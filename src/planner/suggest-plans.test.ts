@@ -1,0 +1,77 @@
+import { STANDARD_SPREAD } from '@/core/uncertainty';
+import { planSchema, toRunInput } from '@/document';
+import { demoFile } from '@/document/testing/demo';
+import { runPlan } from '@/core/plan';
+import { isRefused, suggestPlans, tryOut, type TryAll } from '.';
+import { caseOf } from './testing/cases';
+import { workedPlan, workedWays } from './worked';
+
+const inTurn: TryAll = (all) =>
+  Promise.resolve(all.map((list) => list.map((tries) => tryOut(tries, STANDARD_SPREAD))));
+
+describe('plans of working a boat somewhere', () => {
+  it('are told in the steps their own run shows, each with what shows that it comes', () => {
+    const { file } = caseOf(10);
+    const plan = workedPlan(file, workedWays(file)[0]!);
+    if (!plan.ok || isRefused(plan.value)) throw new Error('it can be laid out');
+    expect(planSchema.safeParse(plan.value).success).toBe(true);
+    const { steps, end } = plan.value;
+    expect(steps.length).toBeGreaterThan(1);
+    expect(steps[0]!.orders.some(({ do: does }) => does === 'workIn')).toBe(true);
+    // The one order goes on; whoever is there already is held up by no step.
+    for (const { cue, orders } of steps.slice(1)) {
+      expect(cue).toMatchObject({ is: 'any', of: [{}, { is: 'done' }] });
+      expect(orders.map(({ do: does }) => does)).toEqual(['call']);
+    }
+    expect(end.cue).toEqual({ is: 'done' });
+    const input = toRunInput({ ...file, plan: plan.value });
+    expect(input.ok && runPlan(input.value).outcome).toBe('reached');
+  });
+
+  it('are refused where there is nothing to work the boat with, or another goal', () => {
+    const rowed = caseOf(10).file;
+    const noEngine = { ...rowed, boat: { ...rowed.boat, drives: [] } };
+    const refusedAs = (file: typeof rowed) => {
+      const plan = workedPlan(file, { most: 1, thrusters: false });
+      return plan.ok && isRefused(plan.value) ? plan.value.refused.why : null;
+    };
+    expect(refusedAs(noEngine)).toBe('no engine');
+    expect(refusedAs(demoFile('nell-up-cobnut-lock'))).toBe('other goal');
+  });
+});
+
+describe('suggesting', () => {
+  it('tells plans with their certificates on draws nobody chose by, the surest first, and the same for the same seed', async () => {
+    const { file } = caseOf(26);
+    const asked = { seed: 3, seconds: 1 };
+    const found = await suggestPlans(file, asked, inTurn);
+    if (!found.ok) throw new Error(JSON.stringify(found.problems));
+    const { plans, reference, refused } = found.value;
+    expect(refused).toBeNull();
+    expect(plans.length).toBeGreaterThan(0);
+    expect(plans.length).toBeLessThanOrEqual(3);
+    const least = plans.map(({ certificate }) => certificate.least);
+    expect(least).toEqual(least.toSorted((a, b) => b - a));
+    expect(reference!.runs).toBeGreaterThanOrEqual(10);
+    const again = await suggestPlans(file, asked, inTurn);
+    expect(again.ok && again.value.plans.map(({ plan }) => plan)).toEqual(
+      plans.map(({ plan }) => plan),
+    );
+    expect(again.ok && again.value.plans.map(({ certificate }) => certificate.share)).toEqual(
+      plans.map(({ certificate }) => certificate.share),
+    );
+  });
+
+  it('finds nothing for a goal it does not know, and says why', async () => {
+    const found = await suggestPlans(
+      demoFile('nell-up-cobnut-lock'),
+      { seed: 1, seconds: 1 },
+      inTurn,
+    );
+    expect(found.ok && found.value).toMatchObject({
+      plans: [],
+      reference: null,
+      refused: { why: 'other goal' },
+    });
+  });
+});

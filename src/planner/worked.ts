@@ -1,0 +1,149 @@
+import { wrapHalfTurn } from '@/core/math';
+import { runPlan, type Run } from '@/core/plan';
+import { WORKED } from '@/core/policy';
+import { degrees } from '@/document/fields';
+import type { ManoeuvreFile } from '@/document/manoeuvre';
+import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
+import { success, type Result } from '@/document/result';
+import { toRunInput } from '@/document/run-input';
+import { call, compassOf, planOf, step, tenth } from './template';
+import { refusal, type Unless } from './refusals';
+
+/** How a boat is worked: no faster than that, m/s, and with thrusters or without. */
+export interface WorkedWay {
+  readonly most: number;
+  readonly thrusters: boolean;
+}
+
+/** The ways there are for a boat, the usual one first. */
+export const workedWays = ({ boat }: ManoeuvreFile): WorkedWay[] =>
+  (boat.thrusters.length > 0 ? [true, false] : [false]).flatMap((thrusters) =>
+    WORKED.most.map((most) => ({ most, thrusters })),
+  );
+
+function orderFor({ goal }: ManoeuvreFile, { most, thrusters }: WorkedWay): OrderDocument | null {
+  const manner = { after_s: 0, most_mps: most, thrusters };
+  if (goal.is === 'clear')
+    return { do: 'workClear', distance_m: tenth(WORKED.clearer * goal.distance_m), ...manner };
+  if (goal.is !== 'lie') return null;
+  const { point, mark, within_m, heading_deg, headingWithin_deg } = goal;
+  return { do: 'workIn', point, mark, within_m, heading_deg, headingWithin_deg, ...manner };
+}
+
+const NO_WAY_OUT = 'neutral, look round, and let it drop where there is room';
+
+const readyFor = ({ goal, boat }: ManoeuvreFile): OrderDocument[] =>
+  goal.is === 'lie' && boat.fenders.length > 0
+    ? [call('fenders both sides, somebody at the bow')]
+    : [];
+
+/** The plan of one order: worked there from the start. */
+function plain(file: ManoeuvreFile, order: OrderDocument): PlanDocument {
+  const begin = step(
+    'work',
+    '',
+    { is: 'start' },
+    [...readyFor(file), order],
+    NO_WAY_OUT,
+    file.limit_s,
+  );
+  return planOf(
+    [begin],
+    { is: 'done' },
+    file.limit_s,
+    theirLines(file),
+    file.plan.fenders,
+    file.plan.crew,
+  );
+}
+
+const theirLines = ({ plan }: ManoeuvreFile) => plan.lines.filter(({ of }) => of !== undefined);
+
+/** What the boat does at a moment of a run, as a skipper would say it. */
+type Phase = 'ahead' | 'astern' | 'turn to port' | 'turn to starboard';
+
+interface Stretch {
+  readonly phase: Phase;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Stretches of a run in which the boat does one thing; short ones belong to the one before. */
+export function stretchesOf({ trace }: Run): Stretch[] {
+  const { time, surge, yawRate } = trace;
+  const phaseAt = (i: number): Phase => {
+    const rate = yawRate[i]!;
+    if (Math.abs(rate) > WORKED.turning) return rate < 0 ? 'turn to port' : 'turn to starboard';
+    return surge[i]! < -WORKED.sternway ? 'astern' : 'ahead';
+  };
+  const found: Stretch[] = [];
+  for (let i = 0; i < time.length; i++) {
+    const phase = phaseAt(i);
+    const last = found.at(-1);
+    if (last?.phase === phase) found[found.length - 1] = { ...last, to: i };
+    else found.push({ phase, from: i, to: i });
+  }
+  const long = ({ from, to }: Stretch) => time[to]! - time[from]! >= WORKED.stretch;
+  return found.reduce<Stretch[]>((kept, one) => {
+    const last = kept.at(-1);
+    if (!last) return [{ ...one, from: 0 }];
+    if (long(one) && one.phase !== last.phase) return [...kept, one];
+    return [...kept.slice(0, -1), { ...last, to: one.to }];
+  }, []);
+}
+
+const SAYS: Readonly<Record<Phase, { readonly title: string; readonly says: string }>> = {
+  ahead: { title: 'ahead', says: 'ahead, in and out of gear' },
+  astern: { title: 'astern', says: 'astern, in and out of gear, kicks ahead to straighten' },
+  'turn to port': { title: 'turn to port', says: 'wheel to port, bursts ahead and astern' },
+  'turn to starboard': {
+    title: 'turn to starboard',
+    says: 'wheel to starboard, bursts ahead and astern',
+  },
+};
+
+/** A heading to five degrees, as a compass is read. */
+const fives = (radians: number) => compassOf(5 * Math.round(degrees(radians) / 5));
+
+/** What shows that a stretch begins; whoever is there already goes through at once. */
+function cueFor({ phase, from }: Stretch, { trace }: Run): CueDocument {
+  const back = Math.max(0, from - WORKED.before);
+  const turned = Math.abs(wrapHalfTurn(trace.heading[from]! - trace.heading[back]!));
+  const seen: SimpleCue =
+    phase === 'astern'
+      ? { is: 'sternway' }
+      : turned > WORKED.turned
+        ? { is: 'heading', heading_deg: fives(trace.heading[from]!) }
+        : { is: 'after', time_s: Math.max(1, Math.round(trace.time[from]! - trace.time[back]!)) };
+  return { is: 'any', of: [seen, { is: 'done' }] };
+}
+
+/**
+ * A manoeuvre's plan of being worked there by short bursts, told in the steps its own run shows: what comes next, and what shows that it does. The hand goes on
+ * with the one order all the while; a step that does not come is passed over as soon as the boat is there.
+ */
+export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<PlanDocument>> {
+  if (file.boat.drives.length === 0) return success({ refused: refusal('no engine') });
+  const order = orderFor(file, way);
+  if (!order) return success({ refused: refusal('other goal', { for: 'lie', is: file.goal.is }) });
+  const first = plain(file, order);
+  const input = toRunInput({ ...file, plan: first });
+  if (!input.ok) return input;
+  const run = runPlan(input.value);
+  if (run.outcome !== 'reached') return success(first);
+  const stretches = stretchesOf(run).slice(0, WORKED.steps);
+  const [begin] = first.steps;
+  const steps = stretches.map((stretch, i) => {
+    const { title, says } = SAYS[stretch.phase];
+    if (i === 0) return { ...begin!, title };
+    return step(
+      `work-${i + 1}`,
+      title,
+      cueFor(stretch, run),
+      [call(says)],
+      NO_WAY_OUT,
+      file.limit_s,
+    );
+  });
+  return success({ ...first, steps });
+}
