@@ -1,5 +1,14 @@
 import { distanceAt, roomOf, type Field } from './field';
-import { G, GUESS_SIZE, GUESS_STEP_S, goOn, order, type Shifts, type Weathering } from './guess';
+import {
+  G,
+  GUESS_SIZE,
+  GUESS_STEP_S,
+  goOn,
+  order,
+  overGround,
+  type Shifts,
+  type Weathering,
+} from './guess';
 import type { Feel } from './feel';
 import { BURSTS, SHUNT_S } from '../policy';
 import { wayAt, type Missed, type Ways } from './ways';
@@ -70,7 +79,7 @@ function priced(
     // Midships far from everything: the ends are too.
     if (open > p.clear) {
       lastRoom = open - p.clear + 3;
-      const over = Math.abs(s[G.U]!) - p.most;
+      const over = overGround(s, weathering) - p.most;
       if (over > 0) cost += BURSTS.fast * over * over;
       continue;
     }
@@ -80,8 +89,7 @@ function priced(
     if (room < 0.02)
       cost += BURSTS.touched * (0.1 + Math.max(0, closing)) * (1 + Math.min(1, 0.02 - room));
     else if (room < p.spare) cost += 1.5 * (p.spare - room);
-    const speed = Math.sqrt(s[G.U]! * s[G.U]! + s[G.V]! * s[G.V]!);
-    const over = speed - wayAllowed(room, p.most);
+    const over = overGround(s, weathering) - wayAllowed(room, p.most);
     if (over > 0) cost += BURSTS.fast * over * over;
     const fast = closing - 0.03 - stoppedIn(p, room);
     if (fast > 0) cost += BURSTS.closing * fast;
@@ -89,7 +97,7 @@ function priced(
   return cost;
 }
 
-function ends(s: Float64Array, p: Prospect): number {
+function ends(s: Float64Array, p: Prospect, weathering: Weathering): number {
   const { ways, missed, goesOn } = p;
   const u = s[G.U]!;
   const x = s[G.X]!;
@@ -105,7 +113,7 @@ function ends(s: Float64Array, p: Prospect): number {
   cost += 4 * Math.min(2, off);
   if (!goesOn) {
     // Near the goal the way has to come off.
-    const speed = Math.sqrt(u * u + s[G.V]! * s[G.V]!);
+    const speed = overGround(s, weathering);
     const allowed = 0.08 + stoppedIn(p, 0.4 * Math.min(20, cost));
     if (speed > allowed) cost += BURSTS.fast * (speed - allowed) * (speed - allowed);
     if (off < 1.2) cost += 6 * Math.max(0, speed - 0.1) + 20 * Math.abs(s[G.R]!);
@@ -149,7 +157,14 @@ export function lookAhead(
       const near = lastRoom;
       work.set(s);
       const out = priced(work, p, weathering, wheel, THEN_S);
-      begun.push({ levers: k, wheel, cost, s, near, total: cost + out + ends(work, p) });
+      begun.push({
+        levers: k,
+        wheel,
+        cost,
+        s,
+        near,
+        total: cost + out + ends(work, p, weathering),
+      });
     }
   begun.sort((a, b) => a.total - b.total);
   let best = begun[0]!;
@@ -167,7 +182,7 @@ export function lookAhead(
         // Then out of gear.
         if (k !== 0 && feel.levers[k]!.thrusters.every((t) => t === 0))
           order(work, feel, shifts, 0);
-        cost += priced(work, p, weathering, wheel, AFTER_S) + ends(work, p) + AFTER_S;
+        cost += priced(work, p, weathering, wheel, AFTER_S) + ends(work, p, weathering) + AFTER_S;
         if (cost < one.total) one.total = cost;
       }
     if (one.total < best.total) best = one;

@@ -47,6 +47,15 @@ export function shiftsOf({ levers, delay, pause }: Feel): Shifts {
   return shifts;
 }
 
+/** Way over the ground of a guess, m/s. */
+export function overGround(s: Float64Array, { east, north }: Weathering): number {
+  const sp = sin(s[G.PSI]!);
+  const cp = cos(s[G.PSI]!);
+  const ahead = s[G.U]! + east * sp + north * cp;
+  const aside = s[G.V]! + east * cp - north * sp;
+  return Math.sqrt(ahead * ahead + aside * aside);
+}
+
 const row = new Float64Array(TERMS);
 const rate = new Float64Array(3);
 

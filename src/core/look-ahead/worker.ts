@@ -4,7 +4,7 @@ import type { SimState, World } from '../simulation';
 import { PSI, R, U, V, X, Y } from '../simulation';
 import { lookAhead } from './bursts';
 import { distanceAt } from './field';
-import { G, goOn, GUESS_SIZE, GUESS_STEP_S, order } from './guess';
+import { G, goOn, GUESS_SIZE, GUESS_STEP_S, order, overGround } from './guess';
 import { putLevers } from './levers';
 import type { Outlook } from './outlook';
 
@@ -55,10 +55,11 @@ export class Worker {
 
   /** Is it where it is to be, as it is seen, and as good as still? */
   private there(at: Float64Array): boolean {
-    const { missed, goesOn } = this.outlook.prospect;
+    const { prospect, weathering } = this.outlook;
+    const { missed, goesOn } = prospect;
     const near = goesOn ? THERE.clear : THERE.lie;
     if (missed(at[G.X]!, at[G.Y]!, at[G.PSI]!) > near) return false;
-    const speed = Math.sqrt(at[G.U]! * at[G.U]! + at[G.V]! * at[G.V]!);
+    const speed = overGround(at, weathering);
     return goesOn || (speed < THERE.speed && Math.abs(at[G.R]!) < THERE.rate);
   }
 
