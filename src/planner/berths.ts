@@ -5,6 +5,7 @@ import {
   USUAL_FENDER_M,
   END_GAP_M,
   SLIP_HEAD_GAP_M,
+  SLIP_LEAST_SHARE,
   SQUEEZED_M,
   START_ROOM_LENGTHS,
   START_ROOM_M,
@@ -66,9 +67,11 @@ export function lyingIn(place: Place, berth: Berth, boat: Boat, side: Side): Lyi
   const along = (bx - ax) * sin(heading) + (by - ay) * cos(heading);
   const slip = berth.kind === 'slip';
   // In a slip shorter than the boat, it lies with the end that is in just off the head of it.
-  const sticksOut = slip
-    ? Math.max(0, boat.hull.length_m / 2 + SLIP_HEAD_GAP_M - Math.abs(along) / 2)
-    : 0;
+  const enough = Math.abs(along) >= SLIP_LEAST_SHARE * boat.hull.length_m;
+  const sticksOut =
+    slip && enough
+      ? Math.max(0, boat.hull.length_m / 2 + SLIP_HEAD_GAP_M - Math.abs(along) / 2)
+      : 0;
   const outward = (along > 0 ? -1 : 1) * sticksOut;
   return {
     x: (ax + bx) / 2 + off * out.x + outward * sin(heading),

@@ -27,6 +27,8 @@ export const END_GAP_M = 1;
 
 /** Room a boat as long as its slip or longer leaves at the head of it, m. Judgement. */
 export const SLIP_HEAD_GAP_M = 0.5;
+/** A slip is one for a boat if its finger is as long as this share of it: fingers of six tenths are usual. Judgement. */
+export const SLIP_LEAST_SHARE = 0.55;
 
 /** Overlap put down to rounding or a squeezed fender, m. */
 export const SQUEEZED_M = 0.1;

@@ -33,10 +33,11 @@ function headingOnLine({ helm, motion }: SimState, { craft, environment }: World
   const { currentEast, currentNorth } = environment;
   const ahead = motion[U]! + currentEast * s + currentNorth * c;
   const aside = motion[V]! + currentEast * c - currentNorth * s;
-  const way = helm.sternFirst ? -1 : 1;
+  const { sternFirst } = helm;
+  const goes = sternFirst ? -1 : 1;
   // While the boat turns, or hardly moves, how it is set does not show.
-  if (Math.abs(motion[R]!) < ON_LINE.turning && way * ahead > ON_LINE.slow) {
-    const drift = Math.max(-ON_LINE.most, Math.min(ON_LINE.most, atan2(aside, way * ahead)));
+  if (Math.abs(motion[R]!) < ON_LINE.turning && goes * ahead > ON_LINE.slow) {
+    const drift = Math.max(-ON_LINE.most, Math.min(ON_LINE.most, atan2(aside, goes * ahead)));
     helm.drift += (HELM_PERIOD_S / ON_LINE.mean) * (drift - helm.drift);
   }
   const right =
@@ -48,7 +49,7 @@ function headingOnLine({ helm, motion }: SimState, { craft, environment }: World
   const soon = right + ON_LINE.lead * Math.sqrt(length / 10) * across;
   const back = (ON_LINE.gain * soon) / length;
   const angle = Math.max(-ON_LINE.most, Math.min(ON_LINE.most, -back - helm.drift));
-  return helm.heading + way * angle;
+  return helm.heading + goes * angle;
 }
 
 /** Thrusters on while the boat has far to turn, and off again: each turns it by the end it is at. */

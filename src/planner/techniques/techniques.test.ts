@@ -93,8 +93,20 @@ describe('lying in a berth', () => {
   });
 
   it('a boat too long for it is refused, with what she would lie in', () => {
-    const made = begun({ boat: 'alderman-pike', at: basin, berth: 'n4a-slip', side: 'port' });
-    expect(made.ok ? '' : made.problems[0]!.message).toMatch(/inside 'north walkway'/);
+    const made = begun({ boat: 'long-measure', at: basin, berth: 'n4a-slip', side: 'port' });
+    expect(made.ok ? '' : made.problems[0]!.message).toMatch(
+      /m inside '.+' in 'north slip 4 west'/,
+    );
+  });
+
+  it('one a little longer than its slip lies with its bow just off the head of it', () => {
+    const boat = fleetRecord('brisling');
+    const berth = basin.berths.find(({ id }) => id === 'n4a-slip')!;
+    const { x, y, heading } = lyingIn(basin, berth, boat, 'port');
+    const [, [hx, hy]] = berth.edge_m;
+    const ahead = (hx - x) * Math.sin(heading) + (hy - y) * Math.cos(heading);
+    expect(ahead - boat.hull.length_m / 2).toBeCloseTo(0.5, 6);
+    expect(begun({ boat: 'brisling', at: basin, berth: 'n4a-slip', side: 'port' }).ok).toBe(true);
   });
 
   it('an unknown berth is refused by name', () => {
