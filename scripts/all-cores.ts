@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
+import { failure, problemLines, type Result } from '@/document';
 
 /**
  * Has tasks done by workers of the script that runs, one for each core; each takes the next as it is through, and is given `given` from the start. One that
@@ -33,4 +34,20 @@ export function doneByAll<T, D>(
   return Promise.all(Array.from({ length: count }, one))
     .finally(() => Promise.all(workers.map((worker) => worker.terminate())))
     .then(() => undefined);
+}
+
+/** Prints what a script comes to as JSON, or why it came to nothing; what goes wrong in a worker is told as a bad file is. */
+export async function tellResult(work: Promise<Result<object>>): Promise<void> {
+  const result = await work.catch((error: unknown) =>
+    failure({
+      path: process.argv[2] ?? 'FILE.json',
+      message: `cannot be run: ${error instanceof Error ? error.message : String(error)}`,
+    }),
+  );
+  if (result.ok) {
+    process.stdout.write(`${JSON.stringify(result.value, null, 2)}\n`);
+    return;
+  }
+  process.stderr.write(`${problemLines(result.problems)}\n`);
+  process.exitCode = 2;
 }

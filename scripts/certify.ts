@@ -24,7 +24,7 @@ import {
   type ManoeuvreFile,
   type Result,
 } from '@/document';
-import { doneByAll } from './all-cores';
+import { doneByAll, tellResult } from './all-cores';
 import { manoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
 
 const USAGE =
@@ -226,22 +226,5 @@ async function certify(words: readonly string[]): Promise<Result<object>> {
   });
 }
 
-/** What went wrong in a worker, told as a bad file is. */
-const stopped = (error: unknown): Result<object> =>
-  failure({
-    path: process.argv[2] ?? 'FILE.json',
-    message: `cannot be run: ${error instanceof Error ? error.message : String(error)}`,
-  });
-
-async function main(): Promise<void> {
-  const result = await certify(process.argv.slice(2)).catch(stopped);
-  if (result.ok) {
-    process.stdout.write(`${JSON.stringify(result.value, null, 2)}\n`);
-    return;
-  }
-  process.stderr.write(`${problemLines(result.problems)}\n`);
-  process.exitCode = 2;
-}
-
-if (isMainThread) void main();
+if (isMainThread) void tellResult(certify(process.argv.slice(2)));
 else work(parentPort!);

@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
-import { failure, problemLines, success, type ManoeuvreFile, type Result } from '@/document';
+import { failure, success, type ManoeuvreFile, type Result } from '@/document';
 import {
   suggestPlans,
   tryOut,
@@ -14,7 +14,7 @@ import {
 import { refusalWords } from '@/ui/words/refusals';
 import { causeText } from '@/ui/words/reliability';
 import { stepSentence } from '@/ui/words/steps';
-import { doneByAll } from './all-cores';
+import { doneByAll, tellResult } from './all-cores';
 import { bareManoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
 
 const USAGE =
@@ -167,22 +167,5 @@ async function suggest(words: readonly string[]): Promise<Result<object>> {
   return success(printed(file.value, asked.value, found.value, (performance.now() - began) / 1000));
 }
 
-/** What went wrong in a worker, told as a bad file is. */
-const stopped = (error: unknown): Result<object> =>
-  failure({
-    path: process.argv[2] ?? 'FILE.json',
-    message: `cannot be run: ${error instanceof Error ? error.message : String(error)}`,
-  });
-
-async function main(): Promise<void> {
-  const result = await suggest(process.argv.slice(2)).catch(stopped);
-  if (result.ok) {
-    process.stdout.write(`${JSON.stringify(result.value, null, 2)}\n`);
-    return;
-  }
-  process.stderr.write(`${problemLines(result.problems)}\n`);
-  process.exitCode = 2;
-}
-
-if (isMainThread) void main();
+if (isMainThread) void tellResult(suggest(process.argv.slice(2)));
 else work(parentPort!);
