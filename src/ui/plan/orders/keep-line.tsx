@@ -17,7 +17,7 @@ function Fields({ at }: FieldsProps) {
       <span>past</span>
       <RowMark name={`${at}.mark`} label="Mark to keep off" options={named(marks)} />
       <RowNumber name={`${at}.off`} label="To starboard" unit={units.length} />
-      <span>heading</span>
+      <span>to starboard, heading</span>
       <RowNumber name={`${at}.heading`} label="Heading on the line" unit="°" />
     </>
   );

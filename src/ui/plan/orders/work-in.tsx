@@ -17,7 +17,10 @@ function Fields({ at }: FieldsProps) {
       <RowMark name={`${at}.mark`} label="Mark to work to" options={named(marks)} />
       <span>heading</span>
       <RowNumber name={`${at}.heading`} label="Heading to lie on" unit="°" width={46} />
+      <span>within</span>
       <RowNumber name={`${at}.headingWithin`} label="Heading within" unit="°" width={46} />
+      <span>no faster than</span>
+      <RowNumber name={`${at}.most`} label="Way at the most" unit={units.speed} width={46} />
     </>
   );
 }
