@@ -60,6 +60,36 @@ it('from the start page to a run that gets there', async () => {
   await app.page.saved();
 });
 
+it('from a new manoeuvre to a suggested plan that stands in it', async () => {
+  await app.driver.get(`${app.server.address}/new`);
+  await choose('Place', 'Stilt Pontoon');
+  await choose('Berth', 'west gap');
+  await choose('Boat', 'Quince');
+  await press("//label[normalize-space()='port side to']/input");
+  await press("//button[normalize-space()='Begin with a suggested plan']");
+  await app.driver.wait(async () => (await at()).includes('/m/'), 20000);
+  await app.page.ready();
+  const panel = 'section[aria-label="Suggest a plan"]';
+  await app.page.until(
+    'a plan put in',
+    () => app.page.text(panel),
+    (text) => text.includes('It stands in the plan'),
+    120_000,
+  );
+  expect(await app.page.text(panel)).toMatch(
+    /Holds in \d+ of 25 tries: between \d+ and \d+ of 100/,
+  );
+  expect(await at()).not.toContain('suggest');
+  await app.page.until(
+    'a run that gets there',
+    () => app.page.outcome(),
+    (text) => text.startsWith('Done'),
+    60_000,
+  );
+  expect(await violations(app.driver)).toEqual([]);
+  await app.page.saved();
+});
+
 it('says before it is begun when a boat does not fit, and refuses it', async () => {
   await app.driver.get(`${app.server.address}/new`);
   await choose('Place', 'Cradle Basin');

@@ -3,18 +3,11 @@ import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
 import { failure, success, type ManoeuvreFile, type Result } from '@/document';
-import {
-  suggestPlans,
-  tryOut,
-  type SuggestedPlan,
-  type Suggestion,
-  type Tried,
-  type Tries,
-} from '@/planner';
+import { suggestPlans, tryOut, type Suggestion, type Tried, type Tries } from '@/planner';
 import { refusalWords } from '@/ui/words/refusals';
 import { causeText } from '@/ui/words/reliability';
 import { stepSentence } from '@/ui/words/steps';
-import { doneByAll, tellResult } from './all-cores';
+import { AllCores, tellResult } from './all-cores';
 import { bareManoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
 
 const USAGE =
@@ -75,10 +68,10 @@ function work(port: NonNullable<typeof parentPort>): void {
   );
 }
 
-const triedBy = (spread: Spread) => async (all: readonly (readonly Tries[])[]) => {
+const triedBy = (cores: AllCores<Task, Done>) => async (all: readonly (readonly Tries[])[]) => {
   const tasks = all.flatMap((list, i) => list.map((tries, at): Task => ({ list: i, at, tries })));
   const found = all.map((list) => new Array<Tried>(list.length));
-  await doneByAll<Task, Done>(spread, tasks, ({ list, at, tried }) => {
+  await cores.do(tasks, ({ list, at, tried }) => {
     found[list]![at] = tried;
   });
   return found;
@@ -95,14 +88,6 @@ const quantilesOf = ({ quantiles: { clearance, touch, seconds } }: Certificate) 
     );
   return { clearance_m: byName(clearance), touch_mps: byName(touch), time_s: byName(seconds) };
 };
-
-/** Times an engine is put in or out of gear, or from one gear to the other. */
-const gearChanges = ({ run: { trace } }: SuggestedPlan): number =>
-  trace.engines.reduce(
-    (sum, { gear }) =>
-      sum + gear.reduce((n, now, i) => n + (i > 0 && now !== gear[i - 1] ? 1 : 0), 0),
-    0,
-  );
 
 function printed(
   file: ManoeuvreFile,
@@ -124,7 +109,7 @@ function printed(
       quantiles: quantilesOf(one.certificate),
       rose: null,
       crew: 1 + one.plan.crew.length,
-      gearChanges: gearChanges(one),
+      gearChanges: one.gearChanges,
     })),
     reference: reference && {
       share: rounded(reference.share),
@@ -156,7 +141,11 @@ async function suggest(words: readonly string[]): Promise<Result<object>> {
   const file = bareManoeuvreIn(text.value, asked.value.file);
   if (!file.ok) return file;
   const began = performance.now();
-  const found = await suggestPlans(file.value, asked.value, triedBy(spread.value));
+  // The workers stay: each knows the ways it found.
+  const cores = new AllCores<Task, Done>(spread.value);
+  const found = await suggestPlans(file.value, asked.value, triedBy(cores)).finally(() =>
+    cores.end(),
+  );
   if (!found.ok) return found;
   const [best] = found.value.plans;
   if (asked.value.out !== null && best)

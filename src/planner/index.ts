@@ -27,11 +27,15 @@ export {
 export { TECHNIQUE_IDS, techniqueIdSchema, type TechniqueId } from './techniques';
 export type { StoppingSpring } from './techniques/first-spring';
 export {
+  suggestHere,
   suggestPlans,
   tryOut,
+  type Doing,
   type Remedy,
   type SuggestedPlan,
+  type Suggesting,
   type Suggestion,
+  type SuggestionSoFar,
   type Tried,
   type Tries,
   type TryAll,

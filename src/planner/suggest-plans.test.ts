@@ -2,7 +2,7 @@ import { STANDARD_SPREAD } from '@/core/uncertainty';
 import { planSchema, toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { runPlan } from '@/core/plan';
-import { isRefused, suggestPlans, tryOut, type TryAll } from '.';
+import { isRefused, suggestHere, suggestPlans, tryOut, type TryAll } from '.';
 import { caseOf } from './testing/cases';
 import { workedPlan, workedWays } from './worked';
 
@@ -12,10 +12,14 @@ const inTurn: TryAll = (all) =>
 describe('plans of working a boat somewhere', () => {
   it('are told in the steps their own run shows, each with what shows that it comes', () => {
     const { file } = caseOf(10);
-    const plan = workedPlan(file, workedWays(file)[0]!);
-    if (!plan.ok || isRefused(plan.value)) throw new Error('it can be laid out');
-    expect(planSchema.safeParse(plan.value).success).toBe(true);
-    const { steps, end } = plan.value;
+    const worked = workedPlan(file, workedWays(file)[0]!);
+    if (!worked.ok || isRefused(worked.value)) throw new Error('it can be laid out');
+    const { plan, gearChanges } = worked.value;
+    expect(gearChanges).toBeGreaterThan(0);
+    expect(planSchema.safeParse(plan).success).toBe(true);
+    const { steps, end, fenders } = plan;
+    // Fenders on both sides, as far as the boat has none out.
+    expect(new Set(fenders.map(({ side }) => side))).toEqual(new Set(['port', 'starboard']));
     expect(steps.length).toBeGreaterThan(1);
     expect(steps[0]!.orders.some(({ do: does }) => does === 'workIn')).toBe(true);
     // The one order goes on; whoever is there already is held up by no step.
@@ -24,7 +28,7 @@ describe('plans of working a boat somewhere', () => {
       expect(orders.map(({ do: does }) => does)).toEqual(['call']);
     }
     expect(end.cue).toEqual({ is: 'done' });
-    const input = toRunInput({ ...file, plan: plan.value });
+    const input = toRunInput({ ...file, plan });
     expect(input.ok && runPlan(input.value).outcome).toBe('reached');
   });
 
@@ -60,6 +64,27 @@ describe('suggesting', () => {
     expect(again.ok && again.value.plans.map(({ certificate }) => certificate.share)).toEqual(
       plans.map(({ certificate }) => certificate.share),
     );
+  });
+
+  it('tells how far it is where there is one core, and comes to the same', async () => {
+    const { file } = caseOf(26);
+    const asked = { seed: 3, seconds: 1 };
+    const told = [...suggestHere(file, asked, STANDARD_SPREAD)].flatMap((one) =>
+      one.ok ? [one.value] : [],
+    );
+    expect(told[0]).toMatchObject({ doing: 'laying', made: 0, plans: [] });
+    expect(told.some(({ doing, made, of }) => doing === 'choosing' && made > 0 && made < of)).toBe(
+      true,
+    );
+    const last = told.at(-1)!;
+    const found = await suggestPlans(file, asked, inTurn);
+    expect(last.doing).toBeNull();
+    expect(found.ok && found.value).toEqual({
+      plans: last.plans,
+      reference: last.reference,
+      refused: last.refused,
+      remedies: last.remedies,
+    });
   });
 
   it('finds nothing for a goal it does not know, and says why', async () => {

@@ -1,4 +1,3 @@
-import type { Run } from '@/core/plan';
 import { HOLDS_ENOUGH, SUGGESTING, TRIES_A_SECOND } from '@/core/policy';
 import {
   certificateOf,
@@ -11,31 +10,35 @@ import {
 } from '@/core/reliability';
 import { referenceOutlook, referenceRun } from '@/core/reference';
 import { drawOf, spreadFor, varied, type Spread } from '@/core/uncertainty';
-import { runPlan } from '@/core/plan';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import type { PlanDocument } from '@/document/plan';
 import { success, type Result } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
 import { turnedRound } from './compare';
-import { isRefused, type Refusal } from './refusals';
-import { workedPlan, workedWays, type WorkedWay } from './worked';
+import { isRefused, type Refusal, type Unless } from './refusals';
+import { workedPlan, workedWays, type WorkedPlan, type WorkedWay } from './worked';
 
-/** Some tries of one of the manoeuvres at hand: with its plan, or as the reference helm handles it. */
-export interface Tries {
-  readonly of: 'plan' | 'reference helm';
-  readonly file: ManoeuvreFile;
-  readonly seed: number;
-  readonly from: number;
-  readonly to: number;
-}
+/** Something to be played of one of the manoeuvres at hand: a way of working it laid out, or some tries with its plan, or as the reference helm handles it. */
+export type Tries =
+  | { readonly of: 'way'; readonly file: ManoeuvreFile; readonly way: WorkedWay }
+  | {
+      readonly of: 'plan' | 'reference helm';
+      readonly file: ManoeuvreFile;
+      readonly seed: number;
+      readonly from: number;
+      readonly to: number;
+    };
 
-/** What became of them: of a plan the trials, of the reference helm which of them it held in. */
+/** What became of it: of a way its plan, of a plan the trials, of the reference helm which of them it held in. */
 export type Tried =
+  | { readonly of: 'way'; readonly laid: Result<Unless<WorkedPlan>> }
   | { readonly of: 'plan'; readonly trials: readonly Trial[] }
   | { readonly of: 'reference helm'; readonly held: readonly boolean[] };
 
 /** Plays them: in a worker of its own, where there are several. */
-export function tryOut({ of, file, seed, from, to }: Tries, spread: Spread): Tried {
+export function tryOut(tries: Tries, spread: Spread): Tried {
+  if (tries.of === 'way') return { of: 'way', laid: workedPlan(tries.file, tries.way) };
+  const { of, file, seed, from, to } = tries;
   const input = toRunInput(file);
   if (!input.ok) throw new Error('a manoeuvre that was looked through can be run');
   const runs = Array.from({ length: to - from }, (_, i) => from + i);
@@ -49,15 +52,26 @@ export function tryOut({ of, file, seed, from, to }: Tries, spread: Spread): Tri
   return { of, held };
 }
 
-/** Has tries played, all at once as far as there are cores, and tells of each list what came of it, in their order. */
-export type TryAll = (all: readonly (readonly Tries[])[]) => Promise<readonly (readonly Tried[])[]>;
+/** What a suggestion is at just now: how far the way is clear, which way is tried out, what is made easier. */
+export type Doing = 'laying' | 'reference helm' | 'choosing' | 'certifying' | Remedy['is'];
 
-/** A plan that was found, how sure it is, and its run in the conditions that are told. */
-export interface SuggestedPlan {
+/** Tries a suggestion wants to have played: lists of them, what for, and what is found so far. */
+export interface Wanted {
+  readonly doing: Doing;
+  readonly all: readonly (readonly Tries[])[];
+  readonly soFar: Suggestion;
+}
+/** What came of each list, in their order. */
+type Answers = readonly (readonly Tried[])[];
+type Asking<T> = Generator<Wanted, T, Answers>;
+
+/** Has tries played, all at once as far as there are cores, and tells of each list what came of it, in their order. */
+export type TryAll = (all: readonly (readonly Tries[])[]) => Promise<Answers>;
+
+/** A plan that was found and how sure it is. */
+export interface SuggestedPlan extends WorkedPlan {
   readonly way: WorkedWay;
-  readonly plan: PlanDocument;
   readonly certificate: Certificate;
-  readonly run: Run;
 }
 
 /** What would make it hold: less wind, or lying the other way round; with the plan that then does. */
@@ -65,6 +79,8 @@ export interface Remedy {
   readonly is: 'less wind' | 'other way round';
   /** Wind it is tried in, m/s. */
   readonly wind: number;
+  readonly goal: ManoeuvreFile['goal'];
+  readonly plan: PlanDocument;
   readonly certificate: Certificate;
 }
 
@@ -81,10 +97,16 @@ export interface Suggestion {
 const MOST_PLANS = 3;
 /** Runs a worker does at a time. */
 const AT_ONCE = 5;
+/** So many tries of a remedy tell whether it is worth more of them. */
+const REMEDY_FIRST = 8;
 /** Winds that are tried as remedies, as shares of what blows. */
 const LESS_WIND = [0.75, 0.5, 0.25, 0] as const;
 
-const lots = (tries: Omit<Tries, 'from' | 'to'>, from: number, count: number): Tries[] =>
+const lots = (
+  tries: Pick<Extract<Tries, { readonly from: number }>, 'of' | 'file' | 'seed'>,
+  from: number,
+  count: number,
+): Tries[] =>
   Array.from({ length: Math.ceil(count / AT_ONCE) }, (_, i) => ({
     ...tries,
     from: from + i * AT_ONCE,
@@ -94,95 +116,177 @@ const lots = (tries: Omit<Tries, 'from' | 'to'>, from: number, count: number): T
 const trialsOf = (tried: readonly Tried[]): Trial[] =>
   tried.flatMap((one) => (one.of === 'plan' ? one.trials : [])).toSorted((a, b) => a.run - b.run);
 
+const laidBy = (tried: Tried): Result<Unless<WorkedPlan>> => {
+  if (tried.of !== 'way') throw new Error('a way that was to be laid out comes back as a plan');
+  return tried.laid;
+};
+
 const shareHeld = (trials: readonly Trial[]) => trials.filter(holds).length / trials.length;
 
 /** Those a certificate is made of are no others' tries. */
 const FRESH = 1_000_000;
 
-/** Plans found for a manoeuvre, tried. @param seconds it may take on two cores: so many tries are made, the same for the same seed */
-export async function suggestPlans(
-  file: ManoeuvreFile,
-  { seed, seconds }: { readonly seed: number; readonly seconds: number },
-  tryAll: TryAll,
-): Promise<Result<Suggestion>> {
-  const tries = Math.max(40, Math.round(seconds * TRIES_A_SECOND));
-  const found: { way: WorkedWay; plan: PlanDocument }[] = [];
-  let refused: Refusal | null = null;
-  for (const way of workedWays(file)) {
-    const plan = workedPlan(file, way);
-    if (!plan.ok) return plan;
-    if (isRefused(plan.value)) refused = plan.value.refused;
-    else found.push({ way, plan: plan.value });
-  }
-  if (found.length === 0) return success({ plans: [], reference: null, refused, remedies: [] });
+interface Laid extends WorkedPlan {
+  readonly way: WorkedWay;
+}
 
+const NOTHING: Suggestion = { plans: [], reference: null, refused: null, remedies: [] };
+
+/** What is asked of a suggestion: tries by a seed, and how long it may take on two cores; so many are made, the same for the same seed. */
+export interface Suggesting {
+  readonly seed: number;
+  readonly seconds: number;
+}
+
+/** Plans found for a manoeuvre: what has to be tried on the way is asked for, and what came of it told back. */
+function* suggesting(
+  file: ManoeuvreFile,
+  { seed, seconds }: Suggesting,
+): Asking<Result<Suggestion>> {
+  const tries = Math.max(SUGGESTING.least, Math.round(seconds * TRIES_A_SECOND));
+  const found: Laid[] = [];
+  const ways = workedWays(file);
+  const laid = yield {
+    doing: 'laying',
+    all: [ways.map((way) => ({ of: 'way', file, way }))],
+    soFar: NOTHING,
+  };
+  for (const [i, one] of laid[0]!.entries()) {
+    const plan = laidBy(one);
+    if (!plan.ok) return plan;
+    if (isRefused(plan.value)) return success({ ...NOTHING, refused: plan.value.refused });
+    found.push({ way: ways[i]!, ...plan.value });
+  }
   const each = Math.max(5, Math.round((SUGGESTING.choosing * tries) / found.length));
-  const asReference = Math.max(10, Math.round(SUGGESTING.reference * tries));
-  const [byReference, ...byPlan] = await tryAll([
-    lots({ of: 'reference helm', file, seed }, 0, asReference),
-    ...found.map(({ plan }) => lots({ of: 'plan', file: { ...file, plan }, seed }, 0, each)),
-  ]);
-  const held = byReference!.flatMap((one) => (one.of === 'reference helm' ? one.held : []));
+  const tried = ({ plan }: Laid, from: number, count: number) =>
+    lots({ of: 'plan', file: { ...file, plan }, seed }, from, count);
+  const byPlan = yield {
+    doing: 'choosing',
+    all: found.map((one) => tried(one, 0, each)),
+    soFar: NOTHING,
+  };
   const best = found
     .map((one, i) => ({ ...one, share: shareHeld(trialsOf(byPlan[i]!)) }))
     .toSorted((a, b) => b.share - a.share)
     .slice(0, MOST_PLANS);
   const certifying = Math.max(20, Math.round(SUGGESTING.certifying * tries));
-  const certified = await tryAll(
-    best.map(({ plan }, i) =>
-      lots({ of: 'plan', file: { ...file, plan }, seed }, FRESH, i === 0 ? certifying : each),
-    ),
-  );
-  const plans = best
-    .map(({ way, plan }, i): SuggestedPlan => {
-      const input = toRunInput({ ...file, plan });
-      if (!input.ok) throw new Error('a plan that was tried can be run');
-      return {
-        way,
-        plan,
-        certificate: certificateOf(trialsOf(certified[i]!)),
-        run: runPlan(input.value),
-      };
-    })
-    .toSorted((a, b) => b.certificate.least - a.certificate.least);
-  const remedies =
-    plans[0]!.certificate.share >= HOLDS_ENOUGH
-      ? []
-      : await remediesFor(file, plans[0]!.way, { seed, count: certifying }, tryAll);
-  return success({
-    plans,
+  const plans: SuggestedPlan[] = [];
+  const sorted = () => plans.toSorted((a, b) => b.certificate.least - a.certificate.least);
+  for (const [i, one] of best.entries()) {
+    const list = tried(one, FRESH, i === 0 ? certifying : each);
+    const [came] = yield {
+      doing: 'certifying',
+      all: [list],
+      soFar: { ...NOTHING, plans: sorted() },
+    };
+    plans.push({ ...one, certificate: certificateOf(trialsOf(came!)) });
+  }
+  const asReference = Math.max(10, Math.round(SUGGESTING.reference * tries));
+  const [byReference] = yield {
+    doing: 'reference helm',
+    all: [lots({ of: 'reference helm', file, seed }, 0, asReference)],
+    soFar: { ...NOTHING, plans: sorted() },
+  };
+  const held = byReference!.flatMap((one) => (one.of === 'reference helm' ? one.held : []));
+  const whole: Suggestion = {
+    ...NOTHING,
+    plans: sorted(),
     reference: shareOf(held.filter(Boolean).length, held.length),
-    refused: null,
-    remedies,
-  });
+  };
+  const [surest] = whole.plans;
+  if (surest!.certificate.share >= HOLDS_ENOUGH) return success(whole);
+  const remedies = yield* remediesFor(whole, file, { seed, count: certifying });
+  return success({ ...whole, remedies });
 }
 
 /** One thing at a time made easier, the least of it that holds. */
-async function remediesFor(
+function* remediesFor(
+  soFar: Suggestion,
   file: ManoeuvreFile,
-  way: WorkedWay,
   { seed, count }: { readonly seed: number; readonly count: number },
-  tryAll: TryAll,
-): Promise<Remedy[]> {
+): Asking<Remedy[]> {
   const { conditions, goal, boat } = file;
+  const { way } = soFar.plans[0]!;
   const { speed_mps } = conditions.wind;
   const remedies: Remedy[] = [];
-  const certify = async (is: Remedy['is'], changed: ManoeuvreFile): Promise<boolean> => {
-    const plan = workedPlan(changed, way);
-    if (!plan.ok || isRefused(plan.value)) return false;
-    const eased = { ...changed, plan: plan.value };
-    const [tried] = await tryAll([lots({ of: 'plan', file: eased, seed }, FRESH, count)]);
-    const certificate = certificateOf(trialsOf(tried!));
+  function* certify(is: Remedy['is'], changed: ManoeuvreFile): Asking<boolean> {
+    const now = { ...soFar, remedies: remedies.slice() };
+    const [laid] = yield { doing: is, all: [[{ of: 'way', file: changed, way }]], soFar: now };
+    const worked = laidBy(laid![0]!);
+    if (!worked.ok || isRefused(worked.value)) return false;
+    const { plan } = worked.value;
+    const some = (from: number, to: number) =>
+      lots({ of: 'plan', file: { ...changed, plan }, seed }, FRESH + from, to - from);
+    const few = Math.min(REMEDY_FIRST, count);
+    const [first] = yield { doing: is, all: [some(0, few)], soFar: now };
+    // One of a few may fail of nineteen in twenty; two of them mostly do not.
+    if (trialsOf(first!).filter(holds).length < few - 1) return false;
+    const [rest] = yield { doing: is, all: [some(few, count)], soFar: now };
+    const certificate = certificateOf([...trialsOf(first!), ...trialsOf(rest!)]);
     if (certificate.share < HOLDS_ENOUGH) return false;
-    remedies.push({ is, wind: changed.conditions.wind.speed_mps, certificate });
+    const { wind } = changed.conditions;
+    remedies.push({ is, wind: wind.speed_mps, goal: changed.goal, plan, certificate });
     return true;
-  };
+  }
   const round = turnedRound(goal, boat);
-  if (round) await certify('other way round', { ...file, goal: round });
+  if (round) yield* certify('other way round', { ...file, goal: round });
   for (const share of speed_mps > 0 ? LESS_WIND : []) {
     const { changes: _changes, ...wind } = conditions.wind;
     const less = { ...wind, speed_mps: Math.round(100 * share * speed_mps) / 100 };
-    if (await certify('less wind', { ...file, conditions: { ...conditions, wind: less } })) break;
+    const eased = { ...file, conditions: { ...conditions, wind: less } };
+    if (yield* certify('less wind', eased)) break;
   }
   return remedies;
+}
+
+/** Plans found for a manoeuvre, tried on as many cores as there are. */
+export async function suggestPlans(
+  file: ManoeuvreFile,
+  asked: Suggesting,
+  tryAll: TryAll,
+): Promise<Result<Suggestion>> {
+  const steps = suggesting(file, asked);
+  let next = steps.next();
+  while (!next.done) next = steps.next(await tryAll(next.value.all));
+  return next.value;
+}
+
+/** How far a suggestion is: what it is at, how many of the tries of that are made, and what is found so far. */
+export interface SuggestionSoFar extends Suggestion {
+  readonly doing: Doing | null;
+  readonly made: number;
+  readonly of: number;
+}
+
+const runsIn = (tries: Tries) => (tries.of === 'way' ? 1 : tries.to - tries.from);
+const runsOf = (lists: readonly (readonly Tries[])[]) =>
+  lists.flat().reduce((sum, tries) => sum + runsIn(tries), 0);
+
+/** The same plans, tried one after the other where one is: how far it is after each few. */
+export function* suggestHere(
+  file: ManoeuvreFile,
+  asked: Suggesting,
+  spread: Spread,
+): Generator<Result<SuggestionSoFar>> {
+  const steps = suggesting(file, asked);
+  let next = steps.next();
+  while (!next.done) {
+    const { doing, all, soFar } = next.value;
+    const of = runsOf(all);
+    let made = 0;
+    yield success({ ...soFar, doing, made, of });
+    const answers: Tried[][] = [];
+    for (const list of all) {
+      const came: Tried[] = [];
+      for (const tries of list) {
+        came.push(tryOut(tries, spread));
+        made += runsIn(tries);
+        yield success({ ...soFar, doing, made, of });
+      }
+      answers.push(came);
+    }
+    next = steps.next(answers);
+  }
+  const { value } = next;
+  yield value.ok ? success({ ...value.value, doing: null, made: 0, of: 0 }) : value;
 }

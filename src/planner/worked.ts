@@ -6,6 +6,7 @@ import type { ManoeuvreFile } from '@/document/manoeuvre';
 import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
 import { success, type Result } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
+import { fendersAllRound } from './fenders';
 import { call, compassOf, planOf, step, tenth } from './template';
 import { refusal, type Unless } from './refusals';
 
@@ -32,10 +33,8 @@ function orderFor({ goal }: ManoeuvreFile, { most, thrusters }: WorkedWay): Orde
 
 const NO_WAY_OUT = 'neutral, look round, and let it drop where there is room';
 
-const readyFor = ({ goal, boat }: ManoeuvreFile): OrderDocument[] =>
-  goal.is === 'lie' && boat.fenders.length > 0
-    ? [call('fenders both sides, somebody at the bow')]
-    : [];
+const readyFor = ({ goal }: ManoeuvreFile): OrderDocument[] =>
+  goal.is === 'lie' ? [call('fenders both sides, somebody at the bow')] : [];
 
 /** The plan of one order: worked there from the start. */
 function plain(file: ManoeuvreFile, order: OrderDocument): PlanDocument {
@@ -52,7 +51,7 @@ function plain(file: ManoeuvreFile, order: OrderDocument): PlanDocument {
     { is: 'done' },
     file.limit_s,
     theirLines(file),
-    file.plan.fenders,
+    file.plan.fenders.length > 0 ? file.plan.fenders : fendersAllRound(file.boat),
     file.plan.crew,
   );
 }
@@ -118,11 +117,24 @@ function cueFor({ phase, from }: Stretch, { trace }: Run): CueDocument {
   return { is: 'any', of: [seen, { is: 'done' }] };
 }
 
+/** A plan of working a boat somewhere, and how often an engine changes its gear in it as the manoeuvre is told. */
+export interface WorkedPlan {
+  readonly plan: PlanDocument;
+  readonly gearChanges: number;
+}
+
+const gearChangesOf = ({ trace }: Run): number =>
+  trace.engines.reduce(
+    (sum, { gear }) =>
+      sum + gear.reduce((n, now, i) => n + (i > 0 && now !== gear[i - 1] ? 1 : 0), 0),
+    0,
+  );
+
 /**
  * A manoeuvre's plan of being worked there by short bursts, told in the steps its own run shows: what comes next, and what shows that it does. The hand goes on
  * with the one order all the while; a step that does not come is passed over as soon as the boat is there.
  */
-export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<PlanDocument>> {
+export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<WorkedPlan>> {
   if (file.boat.drives.length === 0) return success({ refused: refusal('no engine') });
   const order = orderFor(file, way);
   if (!order) return success({ refused: refusal('other goal', { for: 'lie', is: file.goal.is }) });
@@ -130,7 +142,8 @@ export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<P
   const input = toRunInput({ ...file, plan: first });
   if (!input.ok) return input;
   const run = runPlan(input.value);
-  if (run.outcome !== 'reached') return success(first);
+  const gearChanges = gearChangesOf(run);
+  if (run.outcome !== 'reached') return success({ plan: first, gearChanges });
   const stretches = stretchesOf(run).slice(0, WORKED.steps);
   const [begin] = first.steps;
   const steps = stretches.map((stretch, i) => {
@@ -145,5 +158,5 @@ export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<P
       file.limit_s,
     );
   });
-  return success({ ...first, steps });
+  return success({ plan: { ...first, steps }, gearChanges });
 }

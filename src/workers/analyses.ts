@@ -21,6 +21,7 @@ import type {
   Outlook,
   Proposal,
   Refused,
+  SuggestionSoFar,
   TechniqueId,
   Tuned,
   Wish,
@@ -95,6 +96,8 @@ export interface Analyses {
     given: OfFile & { readonly technique: TechniqueId | OwnTechnique };
     told: Proposal | Refused;
   };
+  /** Plans looked for and tried, and how far that is; as many tries as a time in seconds allows on two cores. */
+  suggest: { given: OfFile & { readonly seconds: number }; told: SuggestionSoFar };
   /** Every technique that fits, one after the other. */
   compare: { given: OfFile; told: Comparison<TechniqueId> };
   /** Runs at moments of a day, seconds since 1970 UTC, as they come. */

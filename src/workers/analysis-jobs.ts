@@ -52,6 +52,7 @@ import {
   outlookOf,
   playDay,
   propose,
+  suggestHere,
   techniqueIdSchema,
   tunePlan,
   wishSchema,
@@ -212,6 +213,13 @@ const proposed: JobOf<'propose', AnalysisUpdate<'propose'>> = {
   bundle: newest,
 };
 
+const suggested: JobOf<'suggest', AnalysisUpdate<'suggest'>> = {
+  given: given({ seconds: z.number().min(1).max(3600) }) as z.ZodType<Given<'suggest'>>,
+  pieces: ({ file: manoeuvre, seconds }) =>
+    suggestHere(manoeuvre, { seed: TRIES_SEED, seconds }, STANDARD_SPREAD),
+  bundle: newest,
+};
+
 const compare: JobOf<'compare', AnalysisUpdate<'compare'>> = {
   given: ofFile,
   pieces: ({ file: manoeuvre }) => compareTechniques(manoeuvre),
@@ -301,6 +309,7 @@ export const JOBS: { readonly [K in AnalysisName]: JobOf<K, unknown> } = {
   grid,
   tune,
   propose: proposed,
+  suggest: suggested,
   compare,
   day,
   hold,

@@ -1,22 +1,13 @@
+import { cos, sin } from '../math';
 import { distanceAt, roomOf, type Field } from './field';
-import {
-  G,
-  GUESS_SIZE,
-  GUESS_STEP_S,
-  goOn,
-  order,
-  overGround,
-  type Shifts,
-  type Weathering,
-} from './guess';
+import { G, GUESS_SIZE, GUESS_STEP_S, goOn, order, overGround, type Weathering } from './guess';
 import type { Feel } from './feel';
-import { BURSTS, SHUNT_S } from '../policy';
+import { BURSTS } from '../policy';
 import { wayAt, type Missed, type Ways } from './ways';
 
 /** What a helm that looks ahead reckons with. */
 export interface Prospect {
   readonly feel: Feel;
-  readonly shifts: Shifts;
   readonly field: Field;
   readonly deck: Float64Array;
   readonly ways: Ways;
@@ -31,6 +22,10 @@ export interface Prospect {
   readonly most: number;
   readonly lag: number;
   readonly slows: number;
+  /** What turning goes on for by itself, s, and for each rad/s of it, s²; and drifting aside, s. */
+  readonly turns: number;
+  readonly turnsBy: number;
+  readonly drifts: number;
   /** Room round midships within which the ends meet nothing, m. */
   readonly clear: number;
 }
@@ -42,12 +37,8 @@ export interface Choice {
   readonly cost: number;
 }
 
-/** How long the first burst is looked at, and what follows it, s. */
-const FIRST_S = 1.25;
-const THEN_S = 1.75;
+/** How long the last one is let run out, s. */
 const AFTER_S = 1.5;
-/** Best of the first bursts that are looked at further. */
-const KEPT = 5;
 
 /** Way a helm has near things, m/s: a knot beside them, two and more well clear; and how fast it comes nearer to them. */
 const wayAllowed = (room: number, most: number) => Math.min(most, 0.28 + 0.3 * Math.max(0, room));
@@ -97,18 +88,30 @@ function priced(
   return cost;
 }
 
+/** Way a boat goes with, m/s: less is as good as none. */
+const GOES_MPS = 0.1;
+
+/** How long it takes until the boat goes ahead (1) or astern (−1), s: gears that have yet to take hold, and way to be taken off. */
+function untilGoing(s: Float64Array, { feel, slows }: Prospect, way: number): number {
+  const going = way * s[G.U]!;
+  if (going > GOES_MPS) return 0;
+  const ordered = feel.levers[s[G.NEXT]!]!.way === way;
+  const waits = ordered ? Math.max(0, s[G.WAITS]!) : going < -GOES_MPS ? feel.pause : feel.delay;
+  return waits + (GOES_MPS - going) / slows / 2;
+}
+
 function ends(s: Float64Array, p: Prospect, weathering: Weathering): number {
   const { ways, missed, goesOn } = p;
-  const u = s[G.U]!;
-  const x = s[G.X]!;
-  const y = s[G.Y]!;
-  const psi = s[G.PSI]!;
-  // Hardly any way on counts as either.
-  const turned = SHUNT_S * Math.min(1, Math.abs(u) / 0.25);
-  const astern = u >= 0 ? 0 : 1;
-  const own = wayAt(ways, x, y, psi, astern);
-  const other = wayAt(ways, x, y, psi, 1 - astern) + turned;
-  let cost = Math.min(own, other);
+  let x = s[G.X]!;
+  let y = s[G.Y]!;
+  const r = s[G.R]!;
+  const aside = p.drifts * s[G.V]!;
+  const psi = s[G.PSI]! + r * (p.turns + p.turnsBy * Math.abs(r));
+  x += aside * cos(psi);
+  y -= aside * sin(psi);
+  const ahead = wayAt(ways, x, y, psi, 0) + untilGoing(s, p, 1);
+  const astern = wayAt(ways, x, y, psi, 1) + untilGoing(s, p, -1);
+  let cost = Math.min(ahead, astern);
   const off = missed(x, y, psi);
   cost += 4 * Math.min(2, off);
   if (!goesOn) {
@@ -122,13 +125,20 @@ function ends(s: Float64Array, p: Prospect, weathering: Weathering): number {
 }
 
 interface Begun {
+  /** First of what is done. */
   readonly levers: number;
   readonly wheel: number;
+  /** Last of it. */
+  readonly standing: number;
   readonly cost: number;
   readonly s: Float64Array;
   readonly near: number;
-  total: number;
+  readonly total: number;
 }
+
+/** How long each burst is looked at, s, and how many are gone on from. */
+const BURSTS_S = [1.25, 1.75] as const;
+const KEPT = 5;
 
 /**
  * Looks ahead: every burst there is for a moment and a half, the best of them followed by another, and then let run out or go on; what comes of it is
@@ -142,50 +152,55 @@ export function lookAhead(
   now: Float64Array,
   before: Choice | null,
 ): Choice {
-  const { feel, shifts } = p;
-  const begun: Begun[] = [];
+  const { feel } = p;
   const room = roomOf(p.field, p.deck, now[G.X]!, now[G.Y]!, now[G.PSI]!);
+  let begun: Begun[] = [];
   for (let k = 0; k < feel.levers.length; k++)
     for (let wheel = -1; wheel <= 1; wheel++) {
       from.set(now);
-      order(from, feel, shifts, k);
+      order(from, feel, k);
       lastRoom = room;
-      let cost = priced(from, p, weathering, wheel, FIRST_S);
+      let cost = priced(from, p, weathering, wheel, BURSTS_S[0]);
       if (before && before.levers !== k) cost += BURSTS.gears;
       if (before && before.wheel !== wheel) cost += BURSTS.wheel;
       const s = from.slice();
       const near = lastRoom;
       work.set(s);
-      const out = priced(work, p, weathering, wheel, THEN_S);
-      begun.push({
-        levers: k,
-        wheel,
-        cost,
-        s,
-        near,
-        total: cost + out + ends(work, p, weathering),
-      });
+      const out = priced(work, p, weathering, wheel, BURSTS_S[1]);
+      const total = cost + out + ends(work, p, weathering);
+      begun.push({ levers: k, wheel, standing: k, cost, s, near, total });
     }
-  begun.sort((a, b) => a.total - b.total);
-  let best = begun[0]!;
-  for (const one of begun.slice(0, KEPT)) {
-    for (let k = 0; k < feel.levers.length; k++)
-      for (let wheel = -1; wheel <= 1; wheel++) {
-        work.set(one.s);
-        order(work, feel, shifts, k);
-        lastRoom = one.near;
-        let cost =
-          one.cost +
-          priced(work, p, weathering, wheel, THEN_S) +
-          (k === one.levers ? 0 : BURSTS.gears);
-        if (cost >= one.total) continue;
-        // Then out of gear.
-        if (k !== 0 && feel.levers[k]!.thrusters.every((t) => t === 0))
-          order(work, feel, shifts, 0);
-        cost += priced(work, p, weathering, wheel, AFTER_S) + ends(work, p, weathering) + AFTER_S;
-        if (cost < one.total) one.total = cost;
-      }
-    if (one.total < best.total) best = one;
+  let best: Begun | null = null;
+  for (let level = 1; level < BURSTS_S.length; level++) {
+    begun.sort((a, b) => a.total - b.total);
+    best ??= begun[0]!;
+    const last = level === BURSTS_S.length - 1;
+    const next: Begun[] = [];
+    for (const one of begun.slice(0, KEPT)) {
+      for (let k = 0; k < feel.levers.length; k++)
+        for (let wheel = -1; wheel <= 1; wheel++) {
+          work.set(one.s);
+          order(work, feel, k);
+          lastRoom = one.near;
+          const cost =
+            one.cost +
+            priced(work, p, weathering, wheel, BURSTS_S[level]!) +
+            (k === one.standing ? 0 : BURSTS.gears);
+          if (cost >= best.total) continue;
+          const s = last ? one.s : work.slice();
+          const near = lastRoom;
+          // Then out of gear.
+          if (k !== 0 && feel.pushes[k] === 0) order(work, feel, 0);
+          const out = priced(work, p, weathering, wheel, AFTER_S);
+          const total = cost + out + ends(work, p, weathering) + AFTER_S;
+          const { levers, wheel: first } = one;
+          const reached = { levers, wheel: first, standing: k, cost, s, near, total };
+          if (total < best.total) best = reached;
+          if (!last) next.push(reached);
+        }
+    }
+    begun = next;
   }
-  return { levers: best.levers, wheel: best.wheel, cost: best.total };
+  const { levers, wheel, total } = best!;
+  return { levers, wheel, cost: total };
 }

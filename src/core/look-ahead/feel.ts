@@ -4,6 +4,7 @@ import {
   environmentFor,
   PSI,
   R,
+  RUN_DOWN_SHARE,
   Simulation,
   TIMESTEP_S,
   U,
@@ -12,11 +13,20 @@ import {
   Y,
   type Weather,
 } from '../simulation';
-import { Random } from '../math';
 import { putLevers, type Levers } from './levers';
 
-/** Terms of what the boat is made to do by one setting of levers and wheel, in u, v and r. */
-export const TERMS = 11;
+/**
+ * Ways through the water the boat is felt at: ahead and to starboard, m/s, and what its ends swing by, m/s; from each to the next what it does goes in a straight line.
+ */
+export const FELT = {
+  ahead: [-1.2, -0.8, -0.5, -0.25, 0, 0.25, 0.5, 0.8, 1.2, 1.7, 2.3],
+  aside: [-0.8, -0.4, -0.15, 0, 0.15, 0.4, 0.8],
+  swing: [-2, -1, -0.4, 0, 0.4, 1, 2],
+} as const;
+const PLANE = 3 * FELT.swing.length;
+const SHEET = PLANE * FELT.aside.length;
+/** Figures of one setting of levers and wheel. */
+export const FELT_SIZE = SHEET * FELT.ahead.length;
 /** Settings of the wheel that are felt for: hard to port, amidships, hard to starboard. */
 export const WHEELS = 3;
 /** Directions the wind is felt from, over a turn. */
@@ -24,72 +34,168 @@ export const WINDS = 36;
 
 /**
  * How a boat answers, as a person who knows it feels it: surge, sway and yaw accelerations by levers, wheel and way, and by the wind from
- * any side. Fitted to the model itself (least squares over ways up to a knot or three), and quick to reckon with.
+ * any side. Taken from the model itself at so many ways, and quick to reckon with.
  */
 export interface Feel {
   readonly levers: readonly Levers[];
-  /** Row (3 levers + wheel), three by TERMS: surge, sway, yaw. */
+  /** Of each of the levers, which of them has the engines alone so, and number of the way the thrusters push; nought of that none. */
+  readonly engines: readonly number[];
+  readonly pushes: readonly number[];
+  /** FELT_SIZE figures for each of (3 levers + wheel) without thrusters: surge, sway and yaw by way ahead, aside and swing. */
   readonly by: Float64Array;
+  /** The same of what thrusters add, for each way they push. */
+  readonly pushed: Float64Array;
+  /** What swing is told by: half the boat's length, m. */
+  readonly arm: number;
   /** What the wind adds at rest, coming from each of WINDS directions off the bow: three each. */
   readonly wind: Float64Array;
-  /** Seconds until a gear takes hold from neutral, and from the other gear; time constants of thrust coming and going, s. */
+  /** At (from · levers + to): 0 where the gears stay, 1 where they change, 2 where one of them reverses. */
+  readonly shifts: Uint8Array;
+  /** What the shafts turn at each of the levers, 1/s; nought out of gear. */
+  readonly turns: readonly number[];
+  /** Seconds until a gear takes hold from neutral, and from the other gear; time constants of the shafts running up and down, s. */
   readonly delay: number;
   readonly pause: number;
   readonly comes: number;
   readonly goes: number;
+  /** The same of thrusters, and how long one has to stand before it turns the other way, s. */
+  readonly pushComes: number;
+  readonly pushPause: number;
   /** Wheel from amidships to hard over, s. */
   readonly over: number;
 }
 
-export function terms(row: Float64Array, u: number, v: number, r: number): void {
-  row[0] = 1;
-  row[1] = u;
-  row[2] = v;
-  row[3] = r;
-  row[4] = u * Math.abs(u);
-  row[5] = v * Math.abs(v);
-  row[6] = r * Math.abs(r);
-  row[7] = u * v;
-  row[8] = u * r;
-  row[9] = Math.abs(u) * v;
-  row[10] = Math.abs(u) * r;
+/** Number of the way felt at before one; of the last but one beyond them, so that it goes on in the same line. */
+function between(felt: readonly number[], way: number): number {
+  let i = 0;
+  while (i < felt.length - 2 && way >= felt[i + 1]!) i++;
+  return i;
 }
 
-/** Solves the normal equations a·x = b for three right sides at once, in place. */
-function solve(a: Float64Array, b: Float64Array, n: number): void {
-  for (let i = 0; i < n; i++) {
-    let pivot = i;
-    for (let k = i + 1; k < n; k++)
-      if (Math.abs(a[k * n + i]!) > Math.abs(a[pivot * n + i]!)) pivot = k;
-    for (let j = 0; j < n; j++) {
-      const t = a[i * n + j]!;
-      a[i * n + j] = a[pivot * n + j]!;
-      a[pivot * n + j] = t;
-    }
-    for (let j = 0; j < 3; j++) {
-      const t = b[3 * i + j]!;
-      b[3 * i + j] = b[3 * pivot + j]!;
-      b[3 * pivot + j] = t;
-    }
-    const d = a[i * n + i]!;
-    for (let k = 0; k < n; k++) {
-      if (k === i) continue;
-      const f = a[k * n + i]! / d;
-      for (let j = i; j < n; j++) a[k * n + j]! -= f * a[i * n + j]!;
-      for (let j = 0; j < 3; j++) b[3 * k + j]! -= f * b[3 * i + j]!;
-    }
+/** Where a way through the water lies among those felt at: the number of its figure, and shares of the eight round it. */
+export function placeOf(
+  { arm }: Feel,
+  u: number,
+  v: number,
+  r: number,
+  shares: Float64Array,
+): number {
+  const { ahead, aside, swing } = FELT;
+  const w = r * arm;
+  const i = between(ahead, u);
+  const j = between(aside, v);
+  const k = between(swing, w);
+  const a = (u - ahead[i]!) / (ahead[i + 1]! - ahead[i]!);
+  const b = (v - aside[j]!) / (aside[j + 1]! - aside[j]!);
+  const c = (w - swing[k]!) / (swing[k + 1]! - swing[k]!);
+  shares[0] = (1 - a) * (1 - b) * (1 - c);
+  shares[1] = (1 - a) * (1 - b) * c;
+  shares[2] = (1 - a) * b * (1 - c);
+  shares[3] = (1 - a) * b * c;
+  shares[4] = a * (1 - b) * (1 - c);
+  shares[5] = a * (1 - b) * c;
+  shares[6] = a * b * (1 - c);
+  shares[7] = a * b * c;
+  return i * SHEET + j * PLANE + 3 * k;
+}
+
+/** At rest: the place of its figure, with all of the share. */
+export const AT_REST =
+  FELT.ahead.indexOf(0) * SHEET + FELT.aside.indexOf(0) * PLANE + 3 * FELT.swing.indexOf(0);
+
+/** Adds a share of the figures at a place. @param at of the figures and place @param rate surge, sway, yaw */
+export function addFelt(
+  figures: Float64Array,
+  at: number,
+  shares: Float64Array,
+  share: number,
+  rate: Float64Array,
+): void {
+  let surge = 0;
+  let sway = 0;
+  let yaw = 0;
+  for (let n = 0; n < 8; n++) {
+    const corner = at + ((n >> 2) & 1) * SHEET + ((n >> 1) & 1) * PLANE + 3 * (n & 1);
+    const s = shares[n]!;
+    surge += s * figures[corner]!;
+    sway += s * figures[corner + 1]!;
+    yaw += s * figures[corner + 2]!;
   }
-  for (let i = 0; i < n; i++) for (let j = 0; j < 3; j++) b[3 * i + j]! /= a[i * n + i]!;
+  rate[0]! += share * surge;
+  rate[1]! += share * sway;
+  rate[2]! += share * yaw;
 }
 
-/** Ways the boat is felt at. */
-const SAMPLES = 48;
+function shiftsOf(levers: readonly Levers[]): Uint8Array {
+  const shifts = levers.flatMap(({ gears: from }) =>
+    levers.map(({ gears: to }) =>
+      from.every((gear, i) => gear === to[i])
+        ? 0
+        : from.some((gear, i) => gear * to[i]! < 0)
+          ? 2
+          : 1,
+    ),
+  );
+  return Uint8Array.from(shifts);
+}
+
 const SETTLES_S = 6;
-const SEED = 7;
+
+/** The boat in a weather with nothing near it. */
+function afloat(craft: Craft, weather: Weather): Simulation {
+  const world = {
+    craft,
+    obstacles: [],
+    environment: environmentFor(craft, weather),
+    lines: NO_LINES,
+    shore: obstacleSetOf([]),
+  };
+  return Simulation.at(world, { x: 0, y: 0, heading: 0, speed: 0 });
+}
+
+/** Accelerations with levers and wheel once they have settled, at every way felt at, from `figure` on. */
+function feelLevers(
+  into: Float64Array,
+  figure: number,
+  simulation: Simulation,
+  levers: Levers,
+  wheel: number,
+): void {
+  const { state, vessel, world } = simulation;
+  const arm = world.craft.spec.hull.length / 2;
+  putLevers(state, world, levers, wheel);
+  for (let t = 0; t < SETTLES_S; t += TIMESTEP_S) {
+    for (const i of [X, Y, PSI, U, V, R]) state.motion[i] = 0;
+    simulation.advance(TIMESTEP_S);
+  }
+  for (const i of [X, Y, PSI]) state.motion[i] = 0;
+  for (const u of FELT.ahead)
+    for (const v of FELT.aside)
+      for (const w of FELT.swing) {
+        state.motion[U] = u;
+        state.motion[V] = v;
+        state.motion[R] = w / arm;
+        simulation.warmUp();
+        const slope = vessel.scratch.slopes[0];
+        into[figure++] = slope[U]!;
+        into[figure++] = slope[V]!;
+        into[figure++] = slope[R]!;
+      }
+}
+
+/** The ways thrusters push, as they stand among the levers. */
+function pushesOf(levers: readonly Levers[]): { pushes: number[]; ways: Levers[] } {
+  const ways: Levers[] = [];
+  const pushes = levers.map((one) => {
+    if (one.thrusters.every((power) => power === 0)) return 0;
+    const known = ways.findIndex((way) => way.thrusters.every((p, i) => p === one.thrusters[i]));
+    return known < 0 ? ways.push({ ...levers[0]!, thrusters: one.thrusters }) : known + 1;
+  });
+  return { pushes, ways };
+}
 
 /** Feels a boat in water of a density, the wind as a weather has it. */
 export function feelOf(craft: Craft, weather: Weather, levers: readonly Levers[]): Feel {
-  const { length } = craft.spec.hull;
   const calm: Weather = {
     windFrom: 0,
     windSpeed: 0,
@@ -97,82 +203,61 @@ export function feelOf(craft: Craft, weather: Weather, levers: readonly Levers[]
     currentSpeed: 0,
     waterDensity: weather.waterDensity,
   };
-  const at = (blowing: Weather) =>
-    Simulation.at(
-      {
-        craft,
-        obstacles: [],
-        environment: environmentFor(craft, blowing),
-        lines: NO_LINES,
-        shore: obstacleSetOf([]),
-      },
-      { x: 0, y: 0, heading: 0, speed: 0 },
-    );
-  const random = new Random(SEED);
-  const ways = Array.from(
-    { length: SAMPLES },
-    () =>
-      [
-        -1 + 2.6 * random.uniform(),
-        0.9 * (random.uniform() - 0.5),
-        (5 / length) * (random.uniform() - 0.5),
-      ] as const,
+  const { pushes, ways } = pushesOf(levers);
+  const engines = levers.map((one, k) =>
+    pushes[k] === 0
+      ? k
+      : levers.findIndex(
+          ({ gears, throttle }, i) =>
+            pushes[i] === 0 &&
+            throttle === one.throttle &&
+            gears.every((gear, n) => gear === one.gears[n]),
+        ),
   );
-  const by = new Float64Array(levers.length * WHEELS * 3 * TERMS);
-  const row = new Float64Array(TERMS);
-  for (let k = 0; k < levers.length; k++)
+  const turns = levers.map(() => 0);
+  const by = new Float64Array(levers.length * WHEELS * FELT_SIZE);
+  levers.forEach((one, k) => {
+    if (pushes[k] !== 0) return;
     for (let wheel = 0; wheel < WHEELS; wheel++) {
-      const simulation = at(calm);
-      const { state, vessel } = simulation;
-      putLevers(state, simulation.world, levers[k]!, wheel - 1);
-      for (let t = 0; t < SETTLES_S; t += TIMESTEP_S) {
-        for (const i of [X, Y, PSI, U, V, R]) state.motion[i] = 0;
-        simulation.advance(TIMESTEP_S);
-      }
-      const a = new Float64Array(TERMS * TERMS);
-      const b = new Float64Array(TERMS * 3);
-      for (const [u, v, r] of ways) {
-        for (const i of [X, Y, PSI]) state.motion[i] = 0;
-        state.motion[U] = u;
-        state.motion[V] = v;
-        state.motion[R] = r;
-        simulation.warmUp();
-        const slope = vessel.scratch.slopes[0];
-        terms(row, u, v, r);
-        for (let i = 0; i < TERMS; i++) {
-          for (let j = 0; j < TERMS; j++) a[i * TERMS + j]! += row[i]! * row[j]!;
-          b[3 * i]! += row[i]! * slope[U]!;
-          b[3 * i + 1]! += row[i]! * slope[V]!;
-          b[3 * i + 2]! += row[i]! * slope[R]!;
-        }
-      }
-      for (let i = 0; i < TERMS; i++) a[i * TERMS + i]! += 1e-6;
-      solve(a, b, TERMS);
-      const base = (k * WHEELS + wheel) * 3 * TERMS;
-      for (let i = 0; i < TERMS; i++)
-        for (let j = 0; j < 3; j++) by[base + j * TERMS + i] = b[3 * i + j]!;
+      const simulation = afloat(craft, calm);
+      feelLevers(by, (k * WHEELS + wheel) * FELT_SIZE, simulation, one, wheel - 1);
+      turns[k] = Math.max(0, ...simulation.state.engines.map(({ rps }) => Math.abs(rps)));
     }
+  });
+  const pushed = new Float64Array((ways.length + 1) * FELT_SIZE);
+  ways.forEach((one, k) => {
+    const at = (k + 1) * FELT_SIZE;
+    feelLevers(pushed, at, afloat(craft, calm), one, 0);
+    // What the hull does by itself is there already.
+    for (let i = 0; i < FELT_SIZE; i++) pushed[at + i]! -= by[FELT_SIZE + i]!;
+  });
   const wind = new Float64Array(3 * WINDS);
-  const { gusts: _gusts, ...steady } = weather;
+  const { windSpeed } = weather;
   for (let i = 0; i < WINDS; i++) {
-    const simulation = at({
-      ...calm,
-      windSpeed: steady.windSpeed,
-      windFrom: (2 * Math.PI * i) / WINDS,
-    });
+    const windFrom = (2 * Math.PI * i) / WINDS;
+    const simulation = afloat(craft, { ...calm, windSpeed, windFrom });
     simulation.warmUp();
     const slope = simulation.vessel.scratch.slopes[0];
     for (let j = 0; j < 3; j++) wind[3 * i + j] = slope[U + j]!;
   }
   const [drive] = craft.spec.drives;
+  const { thrusters } = craft.spec;
   return {
     levers,
+    engines,
+    pushes,
     by,
+    pushed,
+    arm: craft.spec.hull.length / 2,
     wind,
+    shifts: shiftsOf(levers),
+    turns,
     delay: drive?.shiftDelay ?? 0,
     pause: drive?.neutralPause ?? 0,
-    comes: Math.max(0.2, drive?.response ?? 0),
-    goes: 0.4,
+    comes: Math.max(0.1, drive?.response ?? 0),
+    goes: Math.max(0.05, RUN_DOWN_SHARE * (drive?.response ?? 0)),
+    pushComes: Math.max(0.05, ...thrusters.map(({ response }) => response)),
+    pushPause: Math.max(0, ...thrusters.map(({ reverseDelay }) => reverseDelay)),
     over: craft.limits[0]! / craft.spec.steering.rate,
   };
 }

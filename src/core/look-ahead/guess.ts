@@ -1,7 +1,11 @@
 import { cos, exp, sin } from '../math';
-import { TERMS, terms, WHEELS, WINDS, type Feel } from './feel';
+import { addFelt, FELT_SIZE, placeOf, WHEELS, WINDS, type Feel } from './feel';
 
-/** Places in the row of a guess: where the boat is and how it moves over and through the water, the wheel, and what there is of the thrust. */
+/**
+ * Places in the row of a guess: where the boat is and how it moves over and through the water; the wheel; the levers it was last driven by, as a share of what the
+ * shafts turn there when they have come to it; the engines as ordered, seconds until these take hold, and since it was driven; what power thrusters have which way, which is
+ ordered, and how long they have stood.
+ */
 export const G = {
   X: 0,
   Y: 1,
@@ -10,12 +14,17 @@ export const G = {
   V: 4,
   R: 5,
   WHEEL: 6,
-  THRUST: 7,
+  TURNS: 7,
   LEVERS: 8,
   NEXT: 9,
   WAITS: 10,
+  SINCE: 11,
+  POWER: 12,
+  PUSH: 13,
+  PUSHES: 14,
+  STANDS: 15,
 } as const;
-export const GUESS_SIZE = 11;
+export const GUESS_SIZE = 16;
 
 /** Steps a guess goes on by, s. */
 export const GUESS_STEP_S = 0.25;
@@ -30,23 +39,6 @@ export interface Weathering {
 
 const TURN = 2 * Math.PI;
 
-/** Goes from one setting of the levers to another: seconds until it takes hold. */
-export type Shifts = Float64Array;
-
-export function shiftsOf({ levers, delay, pause }: Feel): Shifts {
-  const n = levers.length;
-  const shifts = new Float64Array(n * n);
-  for (let a = 0; a < n; a++)
-    for (let b = 0; b < n; b++) {
-      const from = levers[a]!.gears;
-      const to = levers[b]!.gears;
-      const same = from.every((gear, i) => gear === to[i]);
-      const reverses = from.some((gear, i) => gear * to[i]! < 0);
-      shifts[a * n + b] = same ? 0 : reverses ? Math.max(pause, delay) : delay;
-    }
-  return shifts;
-}
-
 /** Way over the ground of a guess, m/s. */
 export function overGround(s: Float64Array, { east, north }: Weathering): number {
   const sp = sin(s[G.PSI]!);
@@ -56,45 +48,79 @@ export function overGround(s: Float64Array, { east, north }: Weathering): number
   return Math.sqrt(ahead * ahead + aside * aside);
 }
 
-const row = new Float64Array(TERMS);
 const rate = new Float64Array(3);
+const shares = new Float64Array(8);
 
 /** Accelerations by levers `k` with the wheel at a share of the lock, into `rate`, times a share. */
-function add({ by }: Feel, k: number, wheel: number, share: number): void {
+function add(feel: Feel, k: number, wheel: number, place: number, share: number): void {
   const low = wheel < 0 ? 0 : 1;
   const part = wheel - (low - 1);
-  const at = (k * WHEELS + low) * 3 * TERMS;
+  const at = (k * WHEELS + low) * FELT_SIZE + place;
   // Mostly the wheel stands where it was felt.
-  if (part < 1) addRow(by, at, share * (1 - part));
-  if (part > 0) addRow(by, at + 3 * TERMS, share * part);
+  if (part < 1) addFelt(feel.by, at, shares, share * (1 - part), rate);
+  if (part > 0) addFelt(feel.by, at + FELT_SIZE, shares, share * part, rate);
 }
 
-function addRow(by: Float64Array, at: number, share: number): void {
-  let surge = 0;
-  let sway = 0;
-  let yaw = 0;
-  for (let i = 0; i < TERMS; i++) {
-    const term = row[i]!;
-    surge += by[at + i]! * term;
-    sway += by[at + TERMS + i]! * term;
-    yaw += by[at + 2 * TERMS + i]! * term;
-  }
-  rate[0]! += share * surge;
-  rate[1]! += share * sway;
-  rate[2]! += share * yaw;
+/** What the shafts turn at some levers as a share of what they come to at others. */
+function shared({ turns }: Feel, share: number, from: number, to: number): number {
+  return turns[to]! > 0 ? (share * turns[from]!) / turns[to]! : 0;
 }
 
-/** Tells a guess that the levers are put from where they are to `k`. */
-export function order(s: Float64Array, feel: Feel, shifts: Shifts, k: number): void {
-  if (s[G.NEXT] === k) return;
-  const n = feel.levers.length;
-  // Out of gear in the meantime, the pause has begun already.
-  const waits = shifts[s[G.LEVERS]! * n + k]!;
-  if (waits === 0) {
-    s[G.LEVERS] = k;
+/** Tells a guess that the levers are put to `k`: out of gear at once, into it after a delay, and into the other one after a pause. */
+export function order(s: Float64Array, feel: Feel, k: number): void {
+  s[G.PUSHES] = feel.pushes[k]!;
+  const engines = feel.engines[k]!;
+  const next = s[G.NEXT]!;
+  if (next === engines) return;
+  const driven = s[G.LEVERS]!;
+  const shift = feel.shifts[driven * feel.levers.length + engines]!;
+  s[G.NEXT] = engines;
+  if (next === driven && shift === 0) {
+    s[G.TURNS] = shared(feel, s[G.TURNS]!, driven, engines);
+    s[G.LEVERS] = engines;
     s[G.WAITS] = 0;
-  } else s[G.WAITS] = waits;
-  s[G.NEXT] = k;
+    return;
+  }
+  if (next === driven) s[G.SINCE] = 0;
+  const pause = shift === 2 ? feel.pause - s[G.SINCE]! : 0;
+  s[G.WAITS] = engines === 0 ? 0 : Math.max(feel.delay, pause);
+}
+
+/** Puts levers and wheel of a guess where they have been for some time. */
+export function settle(s: Float64Array, feel: Feel, k: number, wheel: number): void {
+  s[G.WHEEL] = wheel;
+  s[G.TURNS] = 1;
+  s[G.LEVERS] = feel.engines[k]!;
+  s[G.NEXT] = feel.engines[k]!;
+  s[G.WAITS] = 0;
+  s[G.SINCE] = 0;
+  s[G.POWER] = feel.pushes[k] === 0 ? 0 : 1;
+  s[G.PUSH] = feel.pushes[k]!;
+  s[G.PUSHES] = feel.pushes[k]!;
+  s[G.STANDS] = 0;
+}
+
+/** A thruster with less of its power than this has stopped. */
+const STANDS = 0.05;
+
+/** Thrusters run up and down; they turn the other way when they have stood for a while. */
+function pushOn(s: Float64Array, { pushComes, pushPause }: Feel): void {
+  const dt = GUESS_STEP_S;
+  const goes = exp(-dt / pushComes);
+  const power = s[G.POWER]!;
+  if (s[G.PUSH] === s[G.PUSHES]) {
+    s[G.POWER] = s[G.PUSH] === 0 ? 0 : 1 - (1 - power) * goes;
+    return;
+  }
+  s[G.POWER] = power * goes;
+  if (power > STANDS) {
+    s[G.STANDS] = 0;
+    return;
+  }
+  s[G.STANDS]! += dt;
+  if (s[G.PUSHES] === 0 || (s[G.PUSH] !== 0 && s[G.STANDS]! < pushPause)) return;
+  s[G.PUSH] = s[G.PUSHES]!;
+  s[G.POWER] = 0;
 }
 
 /** Takes a guess on by so many steps with the wheel going to a share of the lock. */
@@ -112,25 +138,38 @@ export function goOn(
   for (let n = 0; n < steps; n++) {
     const way = wheel - s[G.WHEEL]!;
     s[G.WHEEL]! += way > turn ? turn : way < -turn ? -turn : way;
-    if (s[G.NEXT] !== s[G.LEVERS]) {
+    const next = s[G.NEXT]!;
+    const driven = s[G.LEVERS]!;
+    let turns = s[G.TURNS]!;
+    if (next !== driven) {
       s[G.WAITS]! -= dt;
-      s[G.THRUST]! *= goes;
-      if (s[G.WAITS]! <= 0) {
-        s[G.LEVERS] = s[G.NEXT]!;
-        s[G.THRUST] = 0;
+      s[G.SINCE]! += dt;
+      turns *= goes;
+      // Out of gear it goes on running down.
+      if (s[G.WAITS]! <= 0 && next !== 0) {
+        const reverses = feel.shifts[driven * feel.levers.length + next] === 2;
+        turns = reverses ? 0 : shared(feel, turns, driven, next);
+        s[G.LEVERS] = next;
       }
-    } else s[G.THRUST]! += comes * (1 - s[G.THRUST]!);
+    } else turns = Math.abs(turns - 1) < 0.02 ? 1 : turns + comes * (1 - turns);
+    s[G.TURNS] = turns;
     const u = s[G.U]!;
     const v = s[G.V]!;
     const r = s[G.R]!;
-    terms(row, u, v, r);
+    const place = placeOf(feel, u, v, r, shares);
     rate[0] = besides[0]!;
     rate[1] = besides[1]!;
     rate[2] = besides[2]!;
     const k = s[G.LEVERS]!;
-    const thrust = k === 0 ? 0 : s[G.THRUST]!;
-    add(feel, 0, s[G.WHEEL]!, 1 - thrust);
-    if (thrust > 0) add(feel, k, s[G.WHEEL]!, thrust);
+    const thrust = k === 0 ? 0 : turns * turns;
+    if (thrust !== 1) add(feel, 0, s[G.WHEEL]!, place, 1 - thrust);
+    if (thrust > 0) add(feel, k, s[G.WHEEL]!, place, thrust);
+    if (s[G.PUSH] !== 0 || s[G.PUSHES] !== 0) {
+      pushOn(s, feel);
+      const power = s[G.POWER]!;
+      if (power > 0)
+        addFelt(feel.pushed, s[G.PUSH]! * FELT_SIZE + place, shares, power * power, rate);
+    }
     // The wind off the bow, between two of the directions it was felt from.
     let off = (windFrom - s[G.PSI]!) / TURN;
     off = (off - Math.floor(off)) * WINDS;

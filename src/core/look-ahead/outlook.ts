@@ -1,13 +1,14 @@
 import type { ObstacleSet } from '../holding';
 import { cos, sin, wrapHalfTurn } from '../math';
-import { AIMED_SHARE, LIKED_ROOM } from '../policy';
+import { AIMED_SHARE, LIKED_ROOM, SHUNT } from '../policy';
 import type { Told } from '../simulation';
 import type { Prospect } from './bursts';
-import { feelOf, TERMS, type Feel } from './feel';
+import { addFelt, AT_REST, FELT_SIZE, feelOf, placeOf, WHEELS, type Feel } from './feel';
 import { fieldOf, roomOf, roundTheDeck } from './field';
-import { shiftsOf, type Weathering } from './guess';
+import { type Weathering } from './guess';
 import { leversOf } from './levers';
-import { waysOf, type Frame, type Missed } from './ways';
+import type { Frame } from './grid';
+import { waysOf, type Missed } from './ways';
 
 /** What is steered for: a point of the boat near a place on a heading, or to be clear of everything. SI, radians. */
 export type Aim =
@@ -52,11 +53,37 @@ const SLOWS_LEAST = 0.02;
 
 /** What way is taken off with the gears the other way, m/s². */
 function slowsBy({ levers, by }: Feel): number {
+  const amidships = FELT_SIZE + AT_REST;
   let most = 0;
   levers.forEach(({ way }, k) => {
-    if (way === -1) most = Math.max(most, -by[(3 * k + 1) * 3 * TERMS]!);
+    if (way === -1) most = Math.max(most, -by[k * WHEELS * FELT_SIZE + amidships]!);
   });
   return Math.max(SLOWS_LEAST, Math.min(SLOWS_MOST, COUNTED_ON * most));
+}
+
+/** Way the boat is stopped turning at, m/s; a slow turn, rad/s. */
+const TURNING_AT = 0.25;
+/** How long drifting aside goes on, s. */
+const DRIFTS_S = 1.5;
+
+/** How long turning and drifting go on before they can be stopped. */
+function goesOnBy(feel: Feel, late: number) {
+  const shares = new Float64Array(8);
+  const place = placeOf(feel, TURNING_AT, 0, 0, shares);
+  let most = 0;
+  feel.levers.forEach((_, k) => {
+    if (feel.pushes[k] !== 0) return;
+    for (const wheel of [0, 2]) {
+      const rate = new Float64Array(3);
+      addFelt(feel.by, (k * WHEELS + wheel) * FELT_SIZE + place, shares, 1, rate);
+      most = Math.max(most, Math.abs(rate[2]!));
+    }
+  });
+  return {
+    turns: late + feel.delay + 0.7 * feel.comes + LOOKS_S / 2,
+    turnsBy: 0.5 / Math.max(0.005, COUNTED_ON * most),
+    drifts: DRIFTS_S,
+  };
 }
 
 /** From midships to the furthest of the deck, and some, m. */
@@ -119,12 +146,18 @@ export interface Manner {
   readonly late: number;
 }
 
-export function outlookFor(
+/** What is the same however the boat is worked: how it answers, what room there is, and the ways to the goal. */
+type Basis = Pick<
+  Prospect,
+  'feel' | 'field' | 'deck' | 'ways' | 'missed' | 'spare' | 'goesOn' | 'reach' | 'clear' | 'slows'
+> & { readonly weathering: Weathering };
+
+function basisFor(
   { craft, weather, start }: Told,
   shore: ObstacleSet,
   aim: Aim,
-  { thrusters, most, late }: Manner,
-): Outlook {
+  thrusters: boolean,
+): Basis {
   const { length } = craft.spec.hull;
   const levers = leversOf(craft, weather.waterDensity, thrusters);
   const feel = feelOf(craft, weather, levers);
@@ -158,6 +191,7 @@ export function outlookFor(
   };
   const spare = Math.min(LIKED_ROOM.most, LIKED_ROOM.lengths * length + LIKED_ROOM.more);
   const cell = Math.max(0.6, CELL_LENGTHS * length);
+  const slows = slowsBy(feel);
   const ways = waysOf(
     feel,
     weathering,
@@ -165,53 +199,64 @@ export function outlookFor(
     { field, deck, reach, spare, clear: clearOf(deck) },
     cell,
     missed,
+    SHUNT.least + feel.pause + SHUNT.way / slows,
   );
-  const goesOn = aim.is === 'clear';
   return {
-    prospect: {
-      feel,
-      shifts: shiftsOf(feel),
-      field,
-      deck,
-      ways,
-      missed,
-      spare,
-      goesOn,
-      reach: 0.4 * length,
-      clear: clearOf(deck),
-      most,
-      lag: late + LOOKS_S + feel.delay + 0.7 * feel.comes,
-      slows: slowsBy(feel),
-    },
+    feel,
+    field,
+    deck,
+    ways,
+    missed,
+    spare,
+    goesOn: aim.is === 'clear',
+    reach: 0.4 * length,
+    clear: clearOf(deck),
+    slows,
     weathering,
   };
 }
 
-/** What was found already: of a boat as it is told, in a place, by what is asked. */
-const found = new WeakMap<Told['craft'], WeakMap<ObstacleSet, Map<string, Outlook>>>();
+/** Bases that were found last, by what they were found from: tries of a manoeuvre differ in nothing they go by. */
+const found = new Map<string, Basis>();
+const FOUND_AT_MOST = 8;
 
-/** The same, once for all tries of a manoeuvre: they differ in nothing it goes by. */
-export function outlookOnce(told: Told, shore: ObstacleSet, aim: Aim, manner: Manner): Outlook {
-  const { windFrom, windSpeed, currentSet, currentSpeed } = told.weather;
+/** What stands or floats there as text, once for each. */
+const texts = new WeakMap<object, string>();
+function textOf(what: object): string {
+  const known = texts.get(what);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(what);
+  texts.set(what, text);
+  return text;
+}
+
+function basisOnce(told: Told, shore: ObstacleSet, aim: Aim, thrusters: boolean): Basis {
+  const { windFrom, windSpeed, currentSet, currentSpeed, waterDensity } = told.weather;
   const { x, y, heading } = told.start;
-  const key = JSON.stringify([
-    aim,
-    manner,
-    windFrom,
-    windSpeed,
-    currentSet,
-    currentSpeed,
-    x,
-    y,
-    heading,
-  ]);
-  const byShore = found.get(told.craft) ?? new WeakMap<ObstacleSet, Map<string, Outlook>>();
-  found.set(told.craft, byShore);
-  const byKey = byShore.get(shore) ?? new Map<string, Outlook>();
-  byShore.set(shore, byKey);
-  const known = byKey.get(key);
-  if (known) return known;
-  const made = outlookFor(told, shore, aim, manner);
-  byKey.set(key, made);
-  return made;
+  const of = [windFrom, windSpeed, currentSet, currentSpeed, waterDensity, x, y, heading];
+  const key = [
+    JSON.stringify([aim, thrusters, of]),
+    textOf(told.craft.spec),
+    textOf(shore.obstacles),
+  ].join();
+  const basis = found.get(key) ?? basisFor(told, shore, aim, thrusters);
+  // The one used last stands last.
+  found.delete(key);
+  found.set(key, basis);
+  const [oldest] = found.keys();
+  if (found.size > FOUND_AT_MOST) found.delete(oldest!);
+  return basis;
+}
+
+/** Where a boat is worked to and what it has to reckon with, for somebody who works it in a manner. */
+export function outlookFor(
+  told: Told,
+  shore: ObstacleSet,
+  aim: Aim,
+  { thrusters, most, late }: Manner,
+): Outlook {
+  const { weathering, ...basis } = basisOnce(told, shore, aim, thrusters);
+  const { feel } = basis;
+  const lag = late + LOOKS_S + feel.delay + 0.7 * feel.comes;
+  return { prospect: { ...basis, most, lag, ...goesOnBy(feel, late) }, weathering };
 }

@@ -5,8 +5,9 @@ import { roomAt } from '../search';
 import { box } from '../testing/boxes';
 import { CALM } from '../testing/rig';
 import { distanceAt, fieldOf, roomOf, roundTheDeck } from './field';
-import { outlookFor, outlookOnce, type Aim } from './outlook';
-import { NO_WAY_S, wayAt } from './ways';
+import { outlookFor, type Aim } from './outlook';
+import { NO_WAY_S } from './grid';
+import { wayAt } from './ways';
 
 const TIMBER = { friction: 0.35, stiffness: 1e6 };
 const shore = obstacleSetOf([
@@ -75,9 +76,14 @@ describe('the way to a goal', () => {
     expect(way(3, -20, 0, 1)).toBeGreaterThan(way(3, -20, 0, 0));
   });
 
-  it('is found once for all tries of a manoeuvre', () => {
-    const once = outlookOnce(told, shore, aim, manner);
-    expect(outlookOnce({ ...told }, shore, { ...aim }, { ...manner })).toBe(once);
-    expect(outlookOnce(told, shore, aim, { ...manner, most: 0.5 })).not.toBe(once);
+  it('is found once for all tries of a manoeuvre, however the boat is worked', () => {
+    const waysOf = (...[of, where, what, how]: Parameters<typeof outlookFor>) =>
+      outlookFor(of, where, what, how).prospect.ways;
+    const { ways } = prospect;
+    const again = { ...told, craft: structuredClone(craft) };
+    expect(waysOf(again, obstacleSetOf(shore.obstacles), { ...aim }, { ...manner })).toBe(ways);
+    expect(waysOf(told, shore, aim, { ...manner, most: 0.5 })).toBe(ways);
+    const from = { ...told, start: { ...told.start, x: -21 } };
+    expect(waysOf(from, shore, aim, manner)).not.toBe(ways);
   });
 });

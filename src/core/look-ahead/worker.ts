@@ -1,7 +1,7 @@
 import { cos, sin } from '../math';
 import { THERE } from '../policy';
 import type { SimState, World } from '../simulation';
-import { PSI, R, U, V, X, Y } from '../simulation';
+import { PSI, R, U, V, WORKER_FIGURES, X, Y } from '../simulation';
 import { lookAhead } from './bursts';
 import { distanceAt } from './field';
 import { G, goOn, GUESS_SIZE, GUESS_STEP_S, order, overGround } from './guess';
@@ -31,6 +31,7 @@ const BESIDES = GUESS_SIZE;
 const LEVERS = GUESS_SIZE + 3;
 const WHEEL = GUESS_SIZE + 4;
 const STAGE = GUESS_SIZE + 5;
+if (STAGE >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
 /** Before the first look, chosen but not yet done, done. */
 const STAGES = { NEW: 0, CHOSEN: 1, DONE: 2 } as const;
 
@@ -77,7 +78,7 @@ export class Worker {
     const { hand, motion } = state;
     const { row } = hand;
     const { prospect, weathering } = this.outlook;
-    const { feel, shifts, field } = prospect;
+    const { feel, field } = prospect;
     const { eye, angle, speed, late } = this.seeing;
     const since = Math.max(LOOKS_EVERY_S, late + ACTS_S);
     const way = motion[U]! >= 0 ? 1 : -1;
@@ -119,7 +120,7 @@ export class Worker {
     row[WHEEL] = choice.wheel;
     // What will have come of it by the next look.
     for (let j = 0; j < GUESS_SIZE; j++) row[j] = seen[j]!;
-    order(row, feel, shifts, choice.levers);
+    order(row, feel, choice.levers);
     goOn(row, feel, feeling, choice.wheel, Math.round(since / GUESS_STEP_S) - steps);
     row[STAGE] = STAGES.CHOSEN;
     hand.looksIn = Math.max(0.05, late);

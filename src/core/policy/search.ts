@@ -45,10 +45,10 @@ export const BURSTS = {
   fast: 100,
   closing: 80,
   wheel: 0.35,
-  gears: 0.5,
+  gears: 1.5,
 } as const;
-/** Going the other way costs so long, s: out of gear, the pause, and way to be gathered. Judgement. */
-export const SHUNT_S = 4;
+/** Going the other way costs the gearbox's pause, so much more, s, and until so much way, m/s, is off and on again. Judgement. */
+export const SHUNT = { least: 0.5, way: 0.25 } as const;
 /** A metre nearer to anything than is liked makes the time there count so many times more. Judgement. */
 export const NEAR_WEIGHT = 1.5;
 /** Room that is liked: so many lengths and so much, m, but no more than that. Judgement. */
@@ -63,7 +63,7 @@ export const THERE = { lie: 1.5, clear: 0.97, speed: 0.22, rate: 0.05 } as const
  * at the most. Judgement.
  */
 export const WORKED = {
-  most: [1, 0.6, 1.4],
+  most: [1, 0.6],
   clearer: 1.15,
   turning: 0.06,
   sternway: 0.12,
@@ -72,6 +72,6 @@ export const WORKED = {
   before: 60,
   steps: 7,
 } as const;
-/** Tries a second of asked time a suggestion reckons with, on two cores; and what share of them is spent on what. */
-export const TRIES_A_SECOND = 8;
-export const SUGGESTING = { reference: 0.2, choosing: 0.4, certifying: 0.4 } as const;
+/** Tries a second of asked time a suggestion reckons with, on two cores, and no fewer than so many; and what share of them is spent on what. */
+export const TRIES_A_SECOND = 5;
+export const SUGGESTING = { least: 40, reference: 0.2, choosing: 0.3, certifying: 0.5 } as const;

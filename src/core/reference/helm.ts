@@ -116,13 +116,8 @@ class ReferenceHelm implements Controller {
     }
     for (let j = 0; j < 6; j++) now[j] = seen[j]!;
     now[G.WHEEL] = state.angles[0]! / (this.world.craft.limits[0]! || 1);
-    if (!this.choice) now[G.THRUST] = 0;
-    else {
-      now[G.THRUST] = expected[G.THRUST]!;
-      now[G.LEVERS] = expected[G.LEVERS]!;
-      now[G.NEXT] = expected[G.NEXT]!;
-      now[G.WAITS] = expected[G.WAITS]!;
-    }
+    // What the levers stand at it knows.
+    for (let j = G.TURNS; j < GUESS_SIZE; j++) now[j] = expected[j]!;
     const feltWind = { ...weathering, besides };
     this.choice = lookAhead(prospect, feltWind, now, this.choice);
     const { levers, wheel } = this.choice;
@@ -134,7 +129,7 @@ class ReferenceHelm implements Controller {
       cost: this.choice.cost,
     });
     expected.set(now);
-    order(expected, prospect.feel, prospect.shifts, levers);
+    order(expected, prospect.feel, levers);
     goOn(expected, prospect.feel, feltWind, wheel, Math.round(LOOKS_EVERY_S / GUESS_STEP_S));
   }
 }

@@ -166,7 +166,7 @@ function bends(values: Float64Array, at: number, most: number): boolean {
 }
 
 // The clutch lets the shaft run down faster than the engine runs up.
-const RUN_DOWN_SHARE = 0.5;
+export const RUN_DOWN_SHARE = 0.5;
 
 /** Seconds a thruster must still wait before running the way ordered; 0 for none. */
 function reverseWait(thruster: ThrusterState, spec: ThrusterSpec): number {

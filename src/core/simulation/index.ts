@@ -6,6 +6,7 @@ export {
   orderThruster,
   timeToActuatorEvent,
   type ActuatorStages,
+  RUN_DOWN_SHARE,
 } from './actuators';
 export { accelerate } from './accelerate';
 export {
@@ -65,6 +66,7 @@ export {
   R,
   U,
   V,
+  WORKER_FIGURES,
   X,
   Y,
   type EngineState,

@@ -42,7 +42,7 @@ export function NewManoeuvre({
   const stuck = wish.going === 'round' ? null : lying?.stuck;
   const start = lock ? (outlook?.start ?? null) : null;
 
-  const begin = async () => {
+  const begin = async (asking = '') => {
     setBusy(true);
     const { title, conditions, going, through } = wish;
     const named = { title, boatId: boat.id, placeId: place.id, conditions };
@@ -51,7 +51,7 @@ export function NewManoeuvre({
       : ['begin', { berthId: berth!.id, side, going }];
     const body = JSON.stringify({ ...named, ...rest });
     const answer = await saveDocument('POST', `/api/manoeuvres/${route}`, body);
-    if (answer.ok && answer.value.id) return router.push(`/m/${answer.value.id}`);
+    if (answer.ok && answer.value.id) return router.push(`/m/${answer.value.id}${asking}`);
     setBusy(false);
     if (!answer.ok) setProblems(answer.problems);
   };
@@ -90,7 +90,17 @@ export function NewManoeuvre({
               {start.problems[0]!.message}
             </p>
           )}
-          <div className="pt-3">
+          <div className="flex flex-wrap gap-3 pt-3">
+            {!lock && (
+              <button
+                type="button"
+                className={BUTTON}
+                disabled={busy || wish.waiting}
+                onClick={() => void begin('?suggest')}
+              >
+                Begin with a suggested plan
+              </button>
+            )}
             <button
               type="submit"
               className={BUTTON}

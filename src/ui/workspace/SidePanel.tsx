@@ -14,6 +14,7 @@ import { Tensions } from '../lines/Tensions';
 import { Margins } from '../margins/Margins';
 import { StepEditor } from '../plan/StepEditor';
 import { Tempting } from '../plan/Tempting';
+import { SuggestPlan } from '../plan/SuggestPlan';
 import { Techniques } from '../plan/Techniques';
 import { TunePlan } from '../plan/TunePlan';
 import { END } from '../plan/layout';
@@ -117,6 +118,7 @@ function About({ checks, state }: { checks: readonly Finding[]; state: RunState 
       <Checks findings={checks} named />
       <p className="pb-3">{note}</p>
       <Tempting state={state} />
+      <SuggestPlan state={state} />
       <Techniques state={state} />
       <TunePlan state={state} />
       <LocksPanel />

@@ -1,4 +1,4 @@
-import { outlookOnce, Worker, workBy, type Aim, type Manner } from '../../look-ahead';
+import { outlookFor, Worker, workBy, type Aim, type Manner } from '../../look-ahead';
 import { SHIFTS_LATE_S } from '../../policy';
 import type { SimState, World } from '../../simulation';
 import { markNow } from '../marks';
@@ -13,7 +13,7 @@ export function workTo(
   eye: ByEye,
 ): void {
   const told = world.told!;
-  const outlook = outlookOnce(told, world.shore, aim, {
+  const outlook = outlookFor(told, world.shore, aim, {
     thrusters,
     most,
     late: SHIFTS_LATE_S,

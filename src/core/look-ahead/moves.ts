@@ -1,0 +1,156 @@
+import type { Feel } from './feel';
+import { sharesInto, type Frame, type Grid } from './grid';
+import { G, goOn, GUESS_SIZE, GUESS_STEP_S, settle, type Weathering } from './guess';
+
+interface Move {
+  readonly dx: number;
+  readonly dy: number;
+  readonly dpsi: number;
+  readonly seconds: number;
+}
+
+/** Way a move is felt from, m/s; how long it is felt before it counts, s; and how long it lasts at the most, s. */
+const GOING_MPS = 0.5;
+const FELT_S = 3;
+const LONGEST_S = 5;
+/** Moves that end nearer together than so much of a cell and of a heading are the same. */
+const ALIKE_CELLS = 0.4;
+const ALIKE_BINS = 0.35;
+/** Moves are felt until they have gone so many cells, and are none under so much of one. */
+const FAR_CELLS = 1.3;
+const LEAST_CELLS = 0.3;
+
+/** Wind and current as they stand in a frame. */
+export function turnedBy({ windFrom, east, north, besides }: Weathering, frame: Frame): Weathering {
+  return {
+    windFrom: windFrom - frame.heading,
+    east: east * frame.cos - north * frame.sin,
+    north: east * frame.sin + north * frame.cos,
+    besides,
+  };
+}
+
+/** Without those that another does nearly alike, in no more time; the quickest first. */
+function fewer(moves: readonly Move[], cell: number, bin: number): Move[] {
+  const found: Move[] = [];
+  for (const one of moves.toSorted((a, b) => a.seconds - b.seconds)) {
+    const alike = found.some(
+      ({ dx, dy, dpsi }) =>
+        Math.abs(dpsi - one.dpsi) < ALIKE_BINS * bin &&
+        Math.sqrt((dx - one.dx) * (dx - one.dx) + (dy - one.dy) * (dy - one.dy)) <
+          ALIKE_CELLS * cell,
+    );
+    if (!alike) found.push(one);
+  }
+  return found;
+}
+
+/** What the boat does from a heading by every setting of levers and wheel it keeps going with, ahead or astern. */
+function movesFrom(
+  feel: Feel,
+  weathering: Weathering,
+  heading: number,
+  astern: number,
+  cell: number,
+  bin: number,
+): Move[] {
+  const s = new Float64Array(GUESS_SIZE);
+  const way = astern ? -1 : 1;
+  const moves: Move[] = [];
+  feel.levers.forEach((levers, k) => {
+    if (levers.way === -way || k === 0) return;
+    for (const wheel of [-1, 0, 1]) {
+      s.fill(0);
+      s[G.PSI] = heading;
+      s[G.U] = levers.way === 0 ? 0 : way * GOING_MPS;
+      settle(s, feel, k, wheel);
+      goOn(s, feel, weathering, wheel, FELT_S / GUESS_STEP_S);
+      // What it has turned and drifted so far is how it gets there: what counts begins on the heading.
+      s[G.X] = 0;
+      s[G.Y] = 0;
+      s[G.PSI] = heading;
+      let seconds = 0;
+      let far = 0;
+      while (seconds < LONGEST_S) {
+        goOn(s, feel, weathering, wheel, 1);
+        seconds += GUESS_STEP_S;
+        far = Math.sqrt(s[G.X]! * s[G.X]! + s[G.Y]! * s[G.Y]!);
+        if (far > FAR_CELLS * cell || Math.abs(s[G.PSI]! - heading) > bin) break;
+      }
+      const dpsi = s[G.PSI]! - heading;
+      // Hardly a move, in either: not worth looking along.
+      if (far < LEAST_CELLS * cell && Math.abs(dpsi) < LEAST_CELLS * bin) continue;
+      moves.push({ dx: s[G.X]!, dy: s[G.Y]!, dpsi, seconds });
+    }
+  });
+  return fewer(moves, cell, bin);
+}
+
+/**
+ * Moves of one heading and way as they lie on a grid: from any place to the eight round where they end, always as far along the row of figures and with the same
+ * shares.
+ */
+export interface Steps {
+  readonly seconds: Float64Array;
+  /** Eight a move: how far along the row of seconds, heading and way included. */
+  readonly along: Int32Array;
+  readonly shares: Float64Array;
+}
+
+export interface OnGrid {
+  /** Of each heading, ahead and astern; the last move of each is a shunt to the other way. */
+  readonly steps: readonly (readonly [Steps, Steps])[];
+  /** How many columns or rows off the furthest move ends. */
+  readonly furthest: number;
+}
+
+function laidOn(grid: Grid, heading: number, astern: number, moves: readonly Move[]) {
+  const { cell, columns, headings } = grid;
+  const along = new Int32Array(8 * moves.length);
+  const shares = new Float64Array(8 * moves.length);
+  let furthest = 0;
+  moves.forEach(({ dx, dy, dpsi }, m) => {
+    const fx = dx / cell;
+    const fy = dy / cell;
+    const i = Math.floor(fx);
+    const j = Math.floor(fy);
+    const fh = heading + (dpsi * headings) / (2 * Math.PI);
+    const h = Math.floor(fh);
+    furthest = Math.max(furthest, -i, i + 1, -j, j + 1);
+    sharesInto(shares.subarray(8 * m, 8 * m + 8), fx - i, fy - j, fh - h);
+    // The last is the shunt.
+    const way = m === moves.length - 1 ? 1 - astern : astern;
+    for (let n = 0; n < 8; n++) {
+      const row = j + ((n >> 2) & 1);
+      const column = i + ((n >> 1) & 1);
+      const turned = (((h + (n & 1)) % headings) + headings) % headings;
+      along[8 * m + n] =
+        2 * ((row * columns + column) * headings + turned - heading) + way - astern;
+    }
+  });
+  const steps = { seconds: Float64Array.from(moves, ({ seconds }) => seconds), along, shares };
+  return { steps, furthest };
+}
+
+/** The moves of a boat in its weather, on a grid. @param shunt what going the other way takes, s */
+export function movesOn(grid: Grid, feel: Feel, weathering: Weathering, shunt: number): OnGrid {
+  const { cell, headings } = grid;
+  const bin = (2 * Math.PI) / headings;
+  let furthest = 0;
+  const s = new Float64Array(GUESS_SIZE);
+  const steps = Array.from({ length: headings }, (_, h) => {
+    // Left alone for as long as a shunt takes.
+    s.fill(0);
+    s[G.PSI] = h * bin;
+    goOn(s, feel, weathering, 0, Math.round(shunt / GUESS_STEP_S));
+    const shunted = { dx: s[G.X]!, dy: s[G.Y]!, dpsi: s[G.PSI]! - h * bin, seconds: shunt };
+    const way = (astern: number): Steps => {
+      const moves = movesFrom(feel, weathering, h * bin, astern, cell, bin);
+      const laid = laidOn(grid, h, astern, [...moves, shunted]);
+      furthest = Math.max(furthest, laid.furthest);
+      return laid.steps;
+    };
+    return [way(0), way(1)] as const;
+  });
+  return { steps, furthest };
+}

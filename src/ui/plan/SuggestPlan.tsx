@@ -1,0 +1,216 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { HOLDS_ENOUGH } from '@/core/policy';
+import type { Manoeuvre, ManoeuvreFile } from '@/document';
+import type { Remedy, SuggestedPlan, SuggestionSoFar } from '@/planner';
+import { useJob } from '../hooks/use-job';
+import type { RunState } from '../hooks/use-run';
+import { BUTTON } from '../parts/Tries';
+import { useWorkspace, useWorkspaceStore } from '../state/context';
+import { useUnits } from '../state/preferences';
+import { refusalWords } from '../words/refusals';
+import {
+  doingWords,
+  failsWords,
+  holdsWords,
+  possibleWords,
+  remedyWords,
+  wayWords,
+} from '../words/suggestions';
+
+/** So long a suggestion may take on two cores, s. */
+const SECONDS = 10;
+
+/** Was the manoeuvre begun with a suggested plan? */
+const asksForOne = () => new URLSearchParams(window.location.search).has('suggest');
+
+/** Has plans looked for and tried. Begun by itself where a new manoeuvre was asked for with a plan. */
+export function SuggestPlan({ state }: { state: RunState }) {
+  return <SuggestedPlans file={state.file} job={useJob('suggest')} atOnce={asksForOne} />;
+}
+
+/** Plans as they are found; one of them is put in as one edit. @param atOnce is it to begin by itself, and the surest to be put in? */
+export function SuggestedPlans({
+  file,
+  job: { found, busy, problems, run, stop },
+  atOnce: asks,
+}: {
+  file: ManoeuvreFile;
+  job: ReturnType<typeof useJob<'suggest'>>;
+  atOnce: () => boolean;
+}) {
+  const store = useWorkspaceStore();
+  const goal = useWorkspace((s) => s.manoeuvre.goal);
+  const begunOn = useRef<Manoeuvre | null>(null);
+  const [putIn, setPutIn] = useState<'put in' | 'overtaken' | null>(null);
+
+  /** What was changed meanwhile is the user's: a plan for what was there is not written over it. */
+  const put = useCallback(
+    (change: (m: Manoeuvre) => void) => {
+      if (store.getState().manoeuvre !== begunOn.current) return setPutIn('overtaken');
+      store.getState().edit(change);
+      store.getState().select(null);
+      begunOn.current = store.getState().manoeuvre;
+      setPutIn('put in');
+    },
+    [store],
+  );
+  const putPlan = ({ plan }: Pick<SuggestedPlan, 'plan'>) =>
+    put((m) => {
+      m.plan = plan;
+    });
+  const tryRemedy = ({ wind, goal: aimed, plan }: Remedy) =>
+    put((m) => {
+      m.conditions.wind.speed_mps = wind;
+      delete m.conditions.wind.changes;
+      m.goal = aimed;
+      m.plan = plan;
+    });
+  const asked = useRef(false);
+  useEffect(() => {
+    // Whoever asked for a plan to begin with has the surest as soon as it is known which that is.
+    const known = found && found.doing !== 'choosing' && found.doing !== 'certifying';
+    const best = known ? found.plans[0] : undefined;
+    if (!asked.current || !best) return;
+    asked.current = false;
+    put((m) => {
+      m.plan = best.plan;
+    });
+  }, [found, put]);
+  const begin = useCallback(() => {
+    begunOn.current = store.getState().manoeuvre;
+    setPutIn(null);
+    run({ file, seconds: SECONDS });
+  }, [store, run, file]);
+  useEffect(() => {
+    if (!asks()) return;
+    // Once all is laid out: who does the work is there by then.
+    const timer = setTimeout(() => {
+      asked.current = true;
+      // Coming back to the page does not ask again.
+      window.history.replaceState(null, '', window.location.pathname);
+      begin();
+    });
+    return () => clearTimeout(timer);
+  }, [asks, begin]);
+
+  if (goal.is === 'through') return null;
+  return (
+    <section aria-label="Suggest a plan" className="rule-t py-2.5">
+      <h2 className="pb-1 text-[15px] font-semibold">Suggest a plan</h2>
+      {!busy && !found && (
+        <p className="pb-1.5 text-[12.5px] text-quiet">
+          Ways for one person at the helm, by short bursts ahead and astern; each tried with the
+          wind, the boat, the start and the person varied.
+        </p>
+      )}
+      {busy ? (
+        <Doing found={found} onStop={stop} />
+      ) : (
+        <button type="button" className={BUTTON} onClick={begin}>
+          {found ? 'Suggest again' : 'Suggest a plan'}
+        </button>
+      )}
+      {found && <Found found={found} busy={busy} onPut={putPlan} onRemedy={tryRemedy} />}
+      {putIn && (
+        <p role="status" className="pt-1">
+          {putIn === 'put in'
+            ? 'It stands in the plan. Undo takes it out again.'
+            : 'The manoeuvre was changed meanwhile, so nothing was put in. Ask again.'}
+        </p>
+      )}
+      {problems.length > 0 && (
+        <p role="alert" className="border-l-4 border-hurt-fill pl-2">
+          {problems.map(({ message }) => message).join('; ')}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Doing({ found, onStop }: { found: SuggestionSoFar | null; onStop: () => void }) {
+  return (
+    <p role="status" className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span className="w-full">{doingWords(found?.doing ?? 'laying')} …</span>
+      <progress
+        aria-label="Tries made"
+        value={found?.made ?? 0}
+        max={found?.of || 1}
+        className="h-2 w-28"
+      />
+      <span className="figures">
+        {found?.made ?? 0} of {found?.of ?? 0}
+      </span>
+      <button type="button" className={BUTTON} onClick={onStop}>
+        Stop
+      </button>
+    </p>
+  );
+}
+
+function Found({
+  found: { plans, reference, refused, remedies },
+  busy,
+  onPut,
+  onRemedy,
+}: {
+  found: SuggestionSoFar;
+  busy: boolean;
+  onPut: (plan: SuggestedPlan) => void;
+  onRemedy: (remedy: Remedy) => void;
+}) {
+  const units = useUnits();
+  const hasThruster = useWorkspace((s) => s.boat.thrusters.length > 0);
+  if (refused)
+    return (
+      <p role="alert" className="mt-1 border-l-4 border-hurt-fill pl-2">
+        There is none: {refusalWords(refused)}.
+      </p>
+    );
+  const enough = plans.some(({ certificate }) => certificate.share >= HOLDS_ENOUGH);
+  return (
+    <>
+      <ol className="pt-2" aria-label="Plans found">
+        {plans.map((one) => {
+          const { certificate, plan, way } = one;
+          const fails = failsWords(certificate, plan);
+          return (
+            <li key={`${way.most} ${way.thrusters}`} className="rule-t py-1.5">
+              <p className="font-semibold">{holdsWords(certificate)}</p>
+              <p>{wayWords(one, hasThruster, units)}</p>
+              {fails && <p className="text-[12.5px] text-quiet">{fails}</p>}
+              <button
+                type="button"
+                className="py-1 text-plan underline underline-offset-3"
+                onClick={() => onPut(one)}
+              >
+                Put it in the plan
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      {reference && <p className="text-[12.5px] text-quiet">{possibleWords(reference)}</p>}
+      {!busy && plans.length > 0 && !enough && (
+        <div className="mt-1 border-l-4 border-hurt-fill pl-2">
+          <p className="font-semibold">None of them holds in 95 of 100.</p>
+          {remedies.length === 0 && (
+            <p>Nor does it with less wind or the other way round. Choose another hour or berth.</p>
+          )}
+          {remedies.map((remedy) => (
+            <p key={remedy.is}>
+              {remedyWords(remedy, units)}.{' '}
+              <button
+                type="button"
+                className="text-plan underline underline-offset-3"
+                onClick={() => onRemedy(remedy)}
+              >
+                Try it
+              </button>
+            </p>
+          ))}
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,49 @@
+import type { Certificate, Share } from '@/core/reliability';
+import type { PlanDocument } from '@/document';
+import type { Doing, Remedy, SuggestedPlan } from '@/planner';
+import { causeText } from './reliability';
+import { boatSpeed, windSpeed, type Units } from './units';
+
+const DOING: Readonly<Record<Doing, string>> = {
+  laying: 'Looking for ways to do it',
+  choosing: 'Trying them out',
+  certifying: 'Counting how often the best of them hold',
+  'reference helm': 'Finding out what is possible at all',
+  'less wind': 'Trying it with less wind',
+  'other way round': 'Trying it the other way round',
+};
+
+export const doingWords = (doing: Doing): string => DOING[doing];
+
+const ofHundred = (share: number) => Math.round(100 * share);
+
+/** "Holds in 24 of 25 tries: between 80 and 99 of 100" */
+export const holdsWords = ({ share, least, most, runs }: Share): string =>
+  `Holds in ${Math.round(share * runs)} of ${runs} tries: between ${ofHundred(least)} and ${ofHundred(most)} of 100`;
+
+/** "at 1.9 kn at the most, with the thruster; 14 gear changes" */
+export function wayWords(
+  { way: { most, thrusters }, gearChanges }: SuggestedPlan,
+  hasThruster: boolean,
+  units: Units,
+): string {
+  const by = !hasThruster ? '' : thrusters ? ', with the thruster' : ', without the thruster';
+  return `at ${boatSpeed(most, units)} at the most${by}; ${gearChanges} gear changes`;
+}
+
+/** What most of the tries that fail come to; null where all hold. */
+export function failsWords({ causes }: Certificate, plan: PlanDocument): string | null {
+  const [first] = causes;
+  return first ? `Most that fail: ${causeText(first, plan)}` : null;
+}
+
+/** "With 4 kn of wind it holds in 24 of 25 tries" */
+export function remedyWords({ is, wind, certificate }: Remedy, units: Units): string {
+  const what =
+    is === 'less wind' ? `With ${windSpeed(wind, units)} of wind` : 'The other way round';
+  return `${what}: ${holdsWords(certificate).toLowerCase()}`;
+}
+
+/** What is possible at all, held against what was found. */
+export const possibleWords = ({ share, runs }: Share): string =>
+  `A helm that sees everything and is never late holds in ${Math.round(share * runs)} of ${runs} of these tries.`;
