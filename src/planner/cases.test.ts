@@ -1,5 +1,6 @@
 import { toRunInput } from '@/document';
-import { CASES, CASE_KINDS, caseOf } from './testing/cases';
+import { CASE_KINDS } from './testing/case-drafts';
+import { CASES, caseOf } from './testing/cases';
 
 describe('cases nobody has fitted a plan to', () => {
   const some = Array.from({ length: 32 }, (_, i) => caseOf(6 * i + (i % 2)));

@@ -13,6 +13,7 @@ import {
   Y,
   type Weather,
 } from '../simulation';
+import { sharesInto } from './grid';
 import { putLevers, type Levers } from './levers';
 
 /**
@@ -88,14 +89,7 @@ export function placeOf(
   const a = (u - ahead[i]!) / (ahead[i + 1]! - ahead[i]!);
   const b = (v - aside[j]!) / (aside[j + 1]! - aside[j]!);
   const c = (w - swing[k]!) / (swing[k + 1]! - swing[k]!);
-  shares[0] = (1 - a) * (1 - b) * (1 - c);
-  shares[1] = (1 - a) * (1 - b) * c;
-  shares[2] = (1 - a) * b * (1 - c);
-  shares[3] = (1 - a) * b * c;
-  shares[4] = a * (1 - b) * (1 - c);
-  shares[5] = a * (1 - b) * c;
-  shares[6] = a * b * (1 - c);
-  shares[7] = a * b * c;
+  sharesInto(shares, b, a, c);
   return i * SHEET + j * PLANE + 3 * k;
 }
 
