@@ -99,6 +99,14 @@ it('says why there is none, and what would do', () => {
   finds({
     ...found,
     plans: [{ ...found.plans[0]!, certificate }],
+    doing: 'less wind',
+    remedies: [],
+  });
+  // Stopped on the way: what was not tried is not said to fail.
+  expect(text()).not.toContain('None of them holds');
+  finds({
+    ...found,
+    plans: [{ ...found.plans[0]!, certificate }],
     remedies: [
       {
         is: 'less wind',

@@ -111,7 +111,7 @@ export function SuggestedPlans({
           {found ? 'Suggest again' : 'Suggest a plan'}
         </button>
       )}
-      {found && <Found found={found} busy={busy} onPut={putPlan} onRemedy={tryRemedy} />}
+      {found && <Found found={found} onPut={putPlan} onRemedy={tryRemedy} />}
       {putIn && (
         <p role="status" className="pt-1">
           {putIn === 'put in'
@@ -149,13 +149,11 @@ function Doing({ found, onStop }: { found: SuggestionSoFar | null; onStop: () =>
 }
 
 function Found({
-  found: { plans, reference, refused, remedies },
-  busy,
+  found: { plans, reference, refused, remedies, doing },
   onPut,
   onRemedy,
 }: {
   found: SuggestionSoFar;
-  busy: boolean;
   onPut: (plan: SuggestedPlan) => void;
   onRemedy: (remedy: Remedy) => void;
 }) {
@@ -191,7 +189,7 @@ function Found({
         })}
       </ol>
       {reference && <p className="text-[12.5px] text-quiet">{possibleWords(reference)}</p>}
-      {!busy && plans.length > 0 && !enough && (
+      {doing === null && plans.length > 0 && !enough && (
         <div className="mt-1 border-l-4 border-hurt-fill pl-2">
           <p className="font-semibold">None of them holds in 95 of 100.</p>
           {remedies.length === 0 && (
