@@ -124,20 +124,19 @@ function ends(s: Float64Array, p: Prospect, weathering: Weathering): number {
   return cost;
 }
 
+/** A first burst: what it is, what it costs, where it leads, and what it comes to so far. */
 interface Begun {
-  /** First of what is done. */
   readonly levers: number;
   readonly wheel: number;
-  /** Last of it. */
-  readonly standing: number;
   readonly cost: number;
   readonly s: Float64Array;
   readonly near: number;
   readonly total: number;
 }
 
-/** How long each burst is looked at, s, and how many are gone on from. */
-const BURSTS_S = [1.25, 1.75] as const;
+/** How long the first burst and the one after it are looked at, s, and how many of the first are gone on from. */
+const FIRST_S = 1.25;
+const THEN_S = 1.75;
 const KEPT = 5;
 
 /**
@@ -154,53 +153,39 @@ export function lookAhead(
 ): Choice {
   const { feel } = p;
   const room = roomOf(p.field, p.deck, now[G.X]!, now[G.Y]!, now[G.PSI]!);
-  let begun: Begun[] = [];
+  const begun: Begun[] = [];
   for (let k = 0; k < feel.levers.length; k++)
     for (let wheel = -1; wheel <= 1; wheel++) {
       from.set(now);
       order(from, feel, k);
       lastRoom = room;
-      let cost = priced(from, p, weathering, wheel, BURSTS_S[0]);
+      let cost = priced(from, p, weathering, wheel, FIRST_S);
       if (before && before.levers !== k) cost += BURSTS.gears;
       if (before && before.wheel !== wheel) cost += BURSTS.wheel;
       const s = from.slice();
       const near = lastRoom;
       work.set(s);
-      const out = priced(work, p, weathering, wheel, BURSTS_S[1]);
+      const out = priced(work, p, weathering, wheel, THEN_S);
       const total = cost + out + ends(work, p, weathering);
-      begun.push({ levers: k, wheel, standing: k, cost, s, near, total });
+      begun.push({ levers: k, wheel, cost, s, near, total });
     }
-  let best: Begun | null = null;
-  for (let level = 1; level < BURSTS_S.length; level++) {
-    begun.sort((a, b) => a.total - b.total);
-    best ??= begun[0]!;
-    const last = level === BURSTS_S.length - 1;
-    const next: Begun[] = [];
-    for (const one of begun.slice(0, KEPT)) {
-      for (let k = 0; k < feel.levers.length; k++)
-        for (let wheel = -1; wheel <= 1; wheel++) {
-          work.set(one.s);
-          order(work, feel, k);
-          lastRoom = one.near;
-          const cost =
-            one.cost +
-            priced(work, p, weathering, wheel, BURSTS_S[level]!) +
-            (k === one.standing ? 0 : BURSTS.gears);
-          if (cost >= best.total) continue;
-          const s = last ? one.s : work.slice();
-          const near = lastRoom;
-          // Then out of gear.
-          if (k !== 0 && feel.pushes[k] === 0) order(work, feel, 0);
-          const out = priced(work, p, weathering, wheel, AFTER_S);
-          const total = cost + out + ends(work, p, weathering) + AFTER_S;
-          const { levers, wheel: first } = one;
-          const reached = { levers, wheel: first, standing: k, cost, s, near, total };
-          if (total < best.total) best = reached;
-          if (!last) next.push(reached);
-        }
-    }
-    begun = next;
-  }
-  const { levers, wheel, total } = best!;
-  return { levers, wheel, cost: total };
+  begun.sort((a, b) => a.total - b.total);
+  const [first] = begun;
+  let best: Choice = { levers: first!.levers, wheel: first!.wheel, cost: first!.total };
+  for (const one of begun.slice(0, KEPT))
+    for (let k = 0; k < feel.levers.length; k++)
+      for (let wheel = -1; wheel <= 1; wheel++) {
+        work.set(one.s);
+        order(work, feel, k);
+        lastRoom = one.near;
+        const changes = k === one.levers ? 0 : BURSTS.gears;
+        const cost = one.cost + priced(work, p, weathering, wheel, THEN_S) + changes;
+        if (cost >= best.cost) continue;
+        // Then out of gear.
+        if (k !== 0 && feel.pushes[k] === 0) order(work, feel, 0);
+        const out = priced(work, p, weathering, wheel, AFTER_S);
+        const total = cost + out + ends(work, p, weathering) + AFTER_S;
+        if (total < best.cost) best = { levers: one.levers, wheel: one.wheel, cost: total };
+      }
+  return best;
 }
