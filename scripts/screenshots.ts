@@ -118,7 +118,8 @@ async function main(): Promise<void> {
     await page.find('ol[aria-label^="Manoeuvres"]');
     await keep('start');
     await driver.get(`${server.address}/new`);
-    await page.find('form[aria-label="A new manoeuvre"]');
+    // It can be begun once it is known how the boat lies there.
+    await page.find('form[aria-label="A new manoeuvre"] button[type=submit]:enabled');
     await keep('new');
 
     await driver.get(`${server.address}/places`);
