@@ -1,3 +1,4 @@
+import { AHEAD_VARIANTS } from './wrong-variants-ahead';
 import { core, type WrongVariant } from './wrong-variant';
 import { COMPANY_VARIANTS } from './wrong-variants-company';
 import { DRIVEN_VARIANTS } from './wrong-variants-driven';
@@ -436,4 +437,5 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   ...TRUTH_VARIANTS,
   ...DRIVEN_VARIANTS,
   ...WATER_VARIANTS,
+  ...AHEAD_VARIANTS,
 ];

@@ -96,7 +96,6 @@ function made(o: Odd): unknown {
 }
 
 it('any accepted boat in any accepted weather stays finite, bounded and the same twice', () => {
-  let played = 0;
   fc.assert(
     fc.property(odd, (o) => {
       const checked = check(manoeuvreFileSchema, made(o));
@@ -106,9 +105,9 @@ it('any accepted boat in any accepted weather stays finite, bounded and the same
           expect(path).not.toBe('');
           expect(message).not.toBe('');
         }
-        return;
+        // What is refused is drawn again: so many are played, however many are not.
+        return fc.pre(false);
       }
-      played += 1;
       const run = runPlan(input.value);
       for (const [name, column] of Object.entries(namedColumns(run.trace))) {
         const sound =
@@ -118,7 +117,6 @@ it('any accepted boat in any accepted weather stays finite, bounded and the same
       expect(Math.max(...run.trace.groundSpeed)).toBeLessThan(45);
       for (const touch of run.touches) expect(Number.isFinite(touch.peakForce)).toBe(true);
     }),
-    { numRuns: tries(60, 150) },
+    { numRuns: tries(20, 60) },
   );
-  expect(played).toBeGreaterThan(tries(15, 40));
 }, 120000);

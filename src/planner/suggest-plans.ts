@@ -1,4 +1,12 @@
-import { HOLDS_ENOUGH, SUGGESTING, TRIES_A_SECOND } from '@/core/policy';
+import {
+  AT_ONCE,
+  HOLDS_ENOUGH,
+  LESS_WIND,
+  MOST_PLANS,
+  REMEDY_FIRST,
+  SUGGESTING,
+  TRIES_A_SECOND,
+} from '@/core/policy';
 import {
   certificateOf,
   holds,
@@ -93,15 +101,6 @@ export interface Suggestion {
   readonly remedies: readonly Remedy[];
 }
 
-/** Three ways are as many as anybody looks at. */
-const MOST_PLANS = 3;
-/** Runs a worker does at a time. */
-const AT_ONCE = 5;
-/** So many tries of a remedy tell whether it is worth more of them. */
-const REMEDY_FIRST = 8;
-/** Winds that are tried as remedies, as shares of what blows. */
-const LESS_WIND = [0.75, 0.5, 0.25, 0] as const;
-
 const lots = (
   tries: Pick<Extract<Tries, { readonly from: number }>, 'of' | 'file' | 'seed'>,
   from: number,
@@ -181,10 +180,13 @@ function* suggesting(
     };
     plans.push({ ...one, certificate: certificateOf(trialsOf(came!)) });
   }
+  // The same fenders for it, so that the plan falls short of it by handling alone.
+  const { fenders } = best[0]!.plan;
+  const fendered = { ...file, plan: { ...file.plan, fenders } };
   const asReference = Math.max(10, Math.round(SUGGESTING.reference * tries));
   const [byReference] = yield {
     doing: 'reference helm',
-    all: [lots({ of: 'reference helm', file, seed }, 0, asReference)],
+    all: [lots({ of: 'reference helm', file: fendered, seed }, 0, asReference)],
     soFar: { ...NOTHING, plans: sorted() },
   };
   const held = byReference!.flatMap((one) => (one.of === 'reference helm' ? one.held : []));

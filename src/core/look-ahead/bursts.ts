@@ -1,8 +1,9 @@
 import { cos, sin } from '../math';
-import { distanceAt, roomOf, type Field } from './field';
+import { distanceAt, roomsInto, type Field } from './field';
 import { G, GUESS_SIZE, GUESS_STEP_S, goOn, order, overGround, type Weathering } from './guess';
 import type { Feel } from './feel';
-import { BURSTS } from '../policy';
+import { BURSTS, COMING_IN, WAY_BESIDE } from '../policy';
+import { GOING_MPS } from './moves';
 import { wayAt, type Missed, type Ways } from './ways';
 
 /** What a helm that looks ahead reckons with. */
@@ -22,6 +23,8 @@ export interface Prospect {
   readonly most: number;
   readonly lag: number;
   readonly slows: number;
+  /** What way the gears are likely to take off, m/s². */
+  readonly gathers: number;
   /** What turning goes on for by itself, s, and for each rad/s of it, s²; and drifting aside, s. */
   readonly turns: number;
   readonly turnsBy: number;
@@ -40,8 +43,9 @@ export interface Choice {
 /** How long the last one is let run out, s. */
 const AFTER_S = 1.5;
 
-/** Way a helm has near things, m/s: a knot beside them, two and more well clear; and how fast it comes nearer to them. */
-const wayAllowed = (room: number, most: number) => Math.min(most, 0.28 + 0.3 * Math.max(0, room));
+/** Way a helm has with so much room, m/s. */
+const wayAllowed = (room: number, most: number) =>
+  Math.min(most, WAY_BESIDE.least + WAY_BESIDE.each * Math.max(0, room));
 /** Way that lets the boat be stopped in so much room: after what passes until anything is done about it, by what its gears take off. */
 const stoppedIn = ({ lag, slows }: Prospect, room: number) =>
   slows * (Math.sqrt(lag * lag + (2 * Math.max(0, room)) / slows) - lag);
@@ -49,8 +53,23 @@ const stoppedIn = ({ lag, slows }: Prospect, room: number) =>
 const from = new Float64Array(GUESS_SIZE);
 const work = new Float64Array(GUESS_SIZE);
 
-/** Room at the last look of a guess, m; as it goes from guess to guess. */
-let lastRoom = 0;
+/** Room of each place round the deck at the last moment of a guess, m, as it goes from guess to guess; and at the one now. */
+let rooms = new Float64Array(0);
+let nextRooms = new Float64Array(0);
+
+/** Room of all of it then, m. */
+let least = 0;
+
+/** How much faster than it could be stopped any place of the deck comes nearer to what stands there, m/s. */
+function tooFast(p: Prospect, seconds: number): number {
+  let most = 0;
+  for (let i = 0; 2 * i < p.deck.length; i++) {
+    const over = (rooms[i]! - nextRooms[i]!) / seconds - BURSTS.creeps;
+    if (over <= most) continue;
+    most = Math.max(most, over - stoppedIn(p, nextRooms[i]!));
+  }
+  return most;
+}
 
 /** Goes on for some time and tells what is met with on the way: touches, and closing in or going faster than there is room for. */
 function priced(
@@ -69,21 +88,22 @@ function priced(
     const open = distanceAt(p.field, x, y);
     // Midships far from everything: the ends are too.
     if (open > p.clear) {
-      lastRoom = open - p.clear + 3;
+      rooms.fill(open - p.clear + 3);
+      least = open - p.clear + 3;
       const over = overGround(s, weathering) - p.most;
       if (over > 0) cost += BURSTS.fast * over * over;
       continue;
     }
-    const room = roomOf(p.field, p.deck, x, y, s[G.PSI]!);
-    const closing = (lastRoom - room) / (steps * GUESS_STEP_S);
-    lastRoom = room;
-    if (room < 0.02)
-      cost += BURSTS.touched * (0.1 + Math.max(0, closing)) * (1 + Math.min(1, 0.02 - room));
-    else if (room < p.spare) cost += 1.5 * (p.spare - room);
+    const room = roomsInto(nextRooms, p.field, p.deck, x, y, s[G.PSI]!);
+    const fast = tooFast(p, steps * GUESS_STEP_S);
+    [rooms, nextRooms] = [nextRooms, rooms];
+    least = room;
+    const deep = BURSTS.touches - room;
+    if (deep > 0) cost += BURSTS.touched * (BURSTS.touching + fast) * (1 + Math.min(1, deep));
+    else if (room < p.spare) cost += BURSTS.near * (p.spare - room);
     const over = overGround(s, weathering) - wayAllowed(room, p.most);
     if (over > 0) cost += BURSTS.fast * over * over;
-    const fast = closing - 0.03 - stoppedIn(p, room);
-    if (fast > 0) cost += BURSTS.closing * fast;
+    cost += BURSTS.closing * fast;
   }
   return cost;
 }
@@ -92,15 +112,26 @@ function priced(
 const GOES_MPS = 0.1;
 
 /** How long it takes until the boat goes ahead (1) or astern (−1), s: gears that have yet to take hold, and way to be taken off. */
-function untilGoing(s: Float64Array, { feel, slows }: Prospect, way: number): number {
+function untilGoing(s: Float64Array, { feel, gathers }: Prospect, way: number): number {
   const going = way * s[G.U]!;
   if (going > GOES_MPS) return 0;
   const ordered = feel.levers[s[G.NEXT]!]!.way === way;
   const waits = ordered ? Math.max(0, s[G.WAITS]!) : going < -GOES_MPS ? feel.pause : feel.delay;
-  return waits + (GOES_MPS - going) / slows / 2;
+  return waits + (GOES_MPS - going) / gathers;
 }
 
-function ends(s: Float64Array, p: Prospect, weathering: Weathering): number {
+/** What is lost, s, until the boat goes as fast as it may: it is thought of as going so fast already. */
+function untilAtSpeed(going: number, { gathers }: Prospect, speed: number): number {
+  const lacks = speed - Math.max(0, going);
+  return lacks > 0 && speed > GOES_MPS ? (lacks * lacks) / (2 * speed * gathers) : 0;
+}
+
+/**
+ * What it comes to where a guess ends, s: the way to the goal from where the boat will have stopped turning and drifting, going ahead or astern, whichever is less.
+ *
+ * @param near room there, m
+ */
+function ends(s: Float64Array, p: Prospect, weathering: Weathering, near: number): number {
   const { ways, missed, goesOn } = p;
   let x = s[G.X]!;
   let y = s[G.Y]!;
@@ -109,17 +140,28 @@ function ends(s: Float64Array, p: Prospect, weathering: Weathering): number {
   const psi = s[G.PSI]! + r * (p.turns + p.turnsBy * Math.abs(r));
   x += aside * cos(psi);
   y -= aside * sin(psi);
-  const ahead = wayAt(ways, x, y, psi, 0) + untilGoing(s, p, 1);
-  const astern = wayAt(ways, x, y, psi, 1) + untilGoing(s, p, -1);
-  let cost = Math.min(ahead, astern);
+  const over = s[G.U]! + weathering.east * sin(s[G.PSI]!) + weathering.north * cos(s[G.PSI]!);
+  const from = (way: 1 | -1): number => {
+    const seconds = wayAt(ways, x, y, psi, way > 0 ? 0 : 1) + untilGoing(s, p, way);
+    const speed = Math.min(
+      GOING_MPS,
+      wayAllowed(near, p.most),
+      goesOn ? GOING_MPS : stoppedIn(p, COMING_IN.pace * (seconds - COMING_IN.paced)),
+    );
+    return seconds + untilAtSpeed(way * over, p, speed);
+  };
+  let cost = Math.min(from(1), from(-1));
   const off = missed(x, y, psi);
-  cost += 4 * Math.min(2, off);
+  cost += COMING_IN.off * Math.min(COMING_IN.offMost, off);
   if (!goesOn) {
     // Near the goal the way has to come off.
     const speed = overGround(s, weathering);
-    const allowed = 0.08 + stoppedIn(p, 0.4 * Math.min(20, cost));
+    const allowed = COMING_IN.left + stoppedIn(p, COMING_IN.pace * Math.min(COMING_IN.most, cost));
     if (speed > allowed) cost += BURSTS.fast * (speed - allowed) * (speed - allowed);
-    if (off < 1.2) cost += 6 * Math.max(0, speed - 0.1) + 20 * Math.abs(s[G.R]!);
+    if (off < COMING_IN.within)
+      cost +=
+        COMING_IN.way * Math.max(0, speed - COMING_IN.little) +
+        COMING_IN.turning * Math.abs(s[G.R]!);
   }
   return cost;
 }
@@ -130,7 +172,7 @@ interface Begun {
   readonly wheel: number;
   readonly cost: number;
   readonly s: Float64Array;
-  readonly near: number;
+  readonly near: Float64Array;
   readonly total: number;
 }
 
@@ -152,39 +194,45 @@ export function lookAhead(
   before: Choice | null,
 ): Choice {
   const { feel } = p;
-  const room = roomOf(p.field, p.deck, now[G.X]!, now[G.Y]!, now[G.PSI]!);
+  const places = p.deck.length / 2;
+  const here = new Float64Array(places);
+  if (rooms.length !== places) {
+    rooms = new Float64Array(places);
+    nextRooms = new Float64Array(places);
+  }
+  roomsInto(here, p.field, p.deck, now[G.X]!, now[G.Y]!, now[G.PSI]!);
   const begun: Begun[] = [];
   for (let k = 0; k < feel.levers.length; k++)
     for (let wheel = -1; wheel <= 1; wheel++) {
       from.set(now);
       order(from, feel, k);
-      lastRoom = room;
+      rooms.set(here);
       let cost = priced(from, p, weathering, wheel, FIRST_S);
       if (before && before.levers !== k) cost += BURSTS.gears;
       if (before && before.wheel !== wheel) cost += BURSTS.wheel;
       const s = from.slice();
-      const near = lastRoom;
+      const near = rooms.slice();
       work.set(s);
       const out = priced(work, p, weathering, wheel, THEN_S);
-      const total = cost + out + ends(work, p, weathering);
+      const total = cost + out + ends(work, p, weathering, least);
       begun.push({ levers: k, wheel, cost, s, near, total });
     }
   begun.sort((a, b) => a.total - b.total);
   const [first] = begun;
-  let best: Choice = { levers: first!.levers, wheel: first!.wheel, cost: first!.total };
+  let best: Choice = { levers: first!.levers, wheel: first!.wheel, cost: Infinity };
   for (const one of begun.slice(0, KEPT))
     for (let k = 0; k < feel.levers.length; k++)
       for (let wheel = -1; wheel <= 1; wheel++) {
         work.set(one.s);
         order(work, feel, k);
-        lastRoom = one.near;
+        rooms.set(one.near);
         const changes = k === one.levers ? 0 : BURSTS.gears;
         const cost = one.cost + priced(work, p, weathering, wheel, THEN_S) + changes;
         if (cost >= best.cost) continue;
         // Then out of gear.
         if (k !== 0 && feel.pushes[k] === 0) order(work, feel, 0);
         const out = priced(work, p, weathering, wheel, AFTER_S);
-        const total = cost + out + ends(work, p, weathering) + AFTER_S;
+        const total = cost + out + ends(work, p, weathering, least) + AFTER_S;
         if (total < best.cost) best = { levers: one.levers, wheel: one.wheel, cost: total };
       }
   return best;

@@ -42,7 +42,7 @@ export interface Feel {
   /** Of each of the levers, which of them has the engines alone so, and number of the way the thrusters push; nought of that none. */
   readonly engines: readonly number[];
   readonly pushes: readonly number[];
-  /** FELT_SIZE figures for each of (3 levers + wheel) without thrusters: surge, sway and yaw by way ahead, aside and swing. */
+  /** FELT_SIZE figures for each of (3 settings + wheel) without thrusters: surge, sway and yaw by way ahead, aside and swing. */
   readonly by: Float64Array;
   /** The same of what thrusters add, for each way they push. */
   readonly pushed: Float64Array;
@@ -50,9 +50,13 @@ export interface Feel {
   readonly arm: number;
   /** What the wind adds at rest, coming from each of WINDS directions off the bow: three each. */
   readonly wind: Float64Array;
-  /** At (from · levers + to): 0 where the gears stay, 1 where they change, 2 where one of them reverses. */
+  /** How many settings are felt for: the levers, and what engines that stay in gear do while others change theirs. */
+  readonly settings: number;
+  /** At (from · settings + to): 0 where the gears stay, 1 where they change, 2 where one of them reverses. */
   readonly shifts: Uint8Array;
-  /** What the shafts turn at each of the levers, 1/s; nought out of gear. */
+  /** At the same: number of the setting until the change is done; nought where every engine is out of gear as long. */
+  readonly meanwhile: Uint8Array;
+  /** What the shafts turn at each of the settings, 1/s; nought out of gear. */
   readonly turns: readonly number[];
   /** Seconds until a gear takes hold from neutral, and from the other gear; time constants of the shafts running up and down, s. */
   readonly delay: number;
@@ -133,6 +137,42 @@ function shiftsOf(levers: readonly Levers[]): Uint8Array {
   return Uint8Array.from(shifts);
 }
 
+const alike = (a: Levers, b: Levers): boolean =>
+  a.throttle === b.throttle && a.gears.every((gear, i) => gear === b.gears[i]);
+
+/** From some levers to others: the engines whose gear stays, at the new throttle. */
+const staying = (from: Levers, to: Levers): Levers => ({
+  ...to,
+  gears: to.gears.map((gear, i) => (gear === from.gears[i] ? gear : 0)),
+});
+
+/** The levers, and behind them what they are in the meantime as they change. */
+function settingsOf(levers: readonly Levers[], pushes: readonly number[]): Levers[] {
+  const settings = [...levers];
+  for (let i = 0; i < settings.length; i++)
+    levers.forEach((to, k) => {
+      if (pushes[k] !== 0 || pushes[i]) return;
+      const stays = staying(settings[i]!, to);
+      const driven = stays.gears.some((gear) => gear !== 0);
+      const known = settings.slice(levers.length).some((one) => alike(one, stays));
+      if (driven && !known) settings.push(stays);
+    });
+  return settings;
+}
+
+function meanwhileOf(settings: readonly Levers[], levers: number): Uint8Array {
+  const found = settings.flatMap((from) =>
+    settings.map((to) => {
+      const stays = staying(from, to);
+      return Math.max(
+        0,
+        settings.findIndex((one, k) => k >= levers && alike(one, stays)),
+      );
+    }),
+  );
+  return Uint8Array.from(found);
+}
+
 const SETTLES_S = 6;
 
 /** The boat in a weather with nothing near it. */
@@ -208,10 +248,11 @@ export function feelOf(craft: Craft, weather: Weather, levers: readonly Levers[]
             gears.every((gear, n) => gear === one.gears[n]),
         ),
   );
-  const turns = levers.map(() => 0);
-  const by = new Float64Array(levers.length * WHEELS * FELT_SIZE);
-  levers.forEach((one, k) => {
-    if (pushes[k] !== 0) return;
+  const settings = settingsOf(levers, pushes);
+  const turns = settings.map(() => 0);
+  const by = new Float64Array(settings.length * WHEELS * FELT_SIZE);
+  settings.forEach((one, k) => {
+    if (pushes[k]) return;
     for (let wheel = 0; wheel < WHEELS; wheel++) {
       const simulation = afloat(craft, calm);
       feelLevers(by, (k * WHEELS + wheel) * FELT_SIZE, simulation, one, wheel - 1);
@@ -244,7 +285,9 @@ export function feelOf(craft: Craft, weather: Weather, levers: readonly Levers[]
     pushed,
     arm: craft.spec.hull.length / 2,
     wind,
-    shifts: shiftsOf(levers),
+    settings: settings.length,
+    shifts: shiftsOf(settings),
+    meanwhile: meanwhileOf(settings, levers.length),
     turns,
     delay: drive?.shiftDelay ?? 0,
     pause: drive?.neutralPause ?? 0,

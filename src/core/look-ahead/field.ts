@@ -89,8 +89,9 @@ export function roundTheDeck({ spec: { hull } }: Craft, apart: number): Float64A
   return Float64Array.from(found);
 }
 
-/** Room about the boat at a pose, m. */
-export function roomOf(
+/** Room of each place round the deck at a pose, m, put into `rooms`. @returns the least */
+export function roomsInto(
+  rooms: Float64Array,
   field: Field,
   deck: Float64Array,
   x: number,
@@ -106,7 +107,19 @@ export function roomOf(
       x + deck[i]! * s + deck[i + 1]! * c,
       y + deck[i]! * c - deck[i + 1]! * s,
     );
+    rooms[i >> 1] = d;
     if (d < least) least = d;
   }
   return least;
 }
+
+const passing = new Float64Array(4096);
+
+/** Room about the boat at a pose, m. */
+export const roomOf = (
+  field: Field,
+  deck: Float64Array,
+  x: number,
+  y: number,
+  heading: number,
+): number => roomsInto(passing, field, deck, x, y, heading);

@@ -62,6 +62,36 @@ describe('a guess of how the boat goes on', () => {
     },
   );
 
+  it.each(['marram', 'ottoline'])(
+    'has the engine whose gear stays go on while the other of %s reverses',
+    (id) => {
+      const simulation = afloat(id);
+      const { craft } = simulation.world;
+      const levers = leversOf(craft, SEA_WATER_KGPM3, false);
+      const feel = feelOf(craft, WIND, levers);
+      const s = new Float64Array(GUESS_SIZE);
+      s[G.U] = 0.5;
+      const still = { windFrom: 1, east: 0, north: 0, besides: new Float64Array(3) };
+      const goes = (k: number, seconds: number) => {
+        putLevers(simulation.state, simulation.world, levers[k]!, 0);
+        order(s, feel, k);
+        for (let i = 0; i < 10 * seconds; i++) simulation.advance(0.1);
+        goOn(s, feel, still, 0, seconds / GUESS_STEP_S);
+      };
+      goes(
+        levers.findIndex(({ way }) => way === 1),
+        2,
+      );
+      const firm = levers.findLastIndex(({ name }) => name.startsWith('opposed'));
+      const { motion } = simulation.state;
+      for (const seconds of [1, 1, 2]) {
+        goes(firm, seconds);
+        expect(Math.abs(motion[3]! - s[G.U]!)).toBeLessThan(0.04);
+        expect(Math.abs(motion[5]! - s[G.R]!)).toBeLessThan(0.012);
+      }
+    },
+  );
+
   it('begins with everything out of gear, and has engines apart drive one against the other', () => {
     const names = (id: string) =>
       leversOf(fleetCraft(id), SEA_WATER_KGPM3, true).map(({ name }) => name);

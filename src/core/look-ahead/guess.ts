@@ -4,7 +4,7 @@ import { addFelt, FELT_SIZE, placeOf, WHEELS, WINDS, type Feel } from './feel';
 /**
  * Places in the row of a guess: where the boat is and how it moves over and through the water; the wheel; the levers it was last driven by, as a share of what the
  * shafts turn there when they have come to it; the engines as ordered, seconds until these take hold, and since it was driven; what power thrusters have which way, which is
- ordered, and how long they have stood.
+ * ordered, and how long they have stood; and the setting of engines that stay in gear while others change, as a share of what they come to.
  */
 export const G = {
   X: 0,
@@ -23,8 +23,10 @@ export const G = {
   PUSH: 13,
   PUSHES: 14,
   STANDS: 15,
+  STAY: 16,
+  STAYS: 17,
 } as const;
-export const GUESS_SIZE = 16;
+export const GUESS_SIZE = 18;
 
 /** Steps a guess goes on by, s. */
 export const GUESS_STEP_S = 0.25;
@@ -66,14 +68,17 @@ function shared({ turns }: Feel, share: number, from: number, to: number): numbe
   return turns[to]! > 0 ? (share * turns[from]!) / turns[to]! : 0;
 }
 
-/** Tells a guess that the levers are put to `k`: out of gear at once, into it after a delay, and into the other one after a pause. */
+/**
+ * Tells a guess that the levers are put to `k`: out of gear at once, into it after a delay, and into the other one after a pause. Engines
+ * whose gear stays go on meanwhile.
+ */
 export function order(s: Float64Array, feel: Feel, k: number): void {
   s[G.PUSHES] = feel.pushes[k]!;
   const engines = feel.engines[k]!;
   const next = s[G.NEXT]!;
   if (next === engines) return;
   const driven = s[G.LEVERS]!;
-  const shift = feel.shifts[driven * feel.levers.length + engines]!;
+  const shift = feel.shifts[driven * feel.settings + engines]!;
   s[G.NEXT] = engines;
   if (next === driven && shift === 0) {
     s[G.TURNS] = shared(feel, s[G.TURNS]!, driven, engines);
@@ -81,6 +86,11 @@ export function order(s: Float64Array, feel: Feel, k: number): void {
     s[G.WAITS] = 0;
     return;
   }
+  const inGear = next === driven ? driven : s[G.STAY]!;
+  const turns = next === driven ? s[G.TURNS]! : s[G.STAYS]!;
+  const stay = feel.meanwhile[inGear * feel.settings + engines]!;
+  s[G.STAYS] = shared(feel, turns, inGear, stay);
+  s[G.STAY] = stay;
   if (next === driven) s[G.SINCE] = 0;
   const pause = shift === 2 ? feel.pause - s[G.SINCE]! : 0;
   s[G.WAITS] = engines === 0 ? 0 : Math.max(feel.delay, pause);
@@ -98,6 +108,7 @@ export function settle(s: Float64Array, feel: Feel, k: number, wheel: number): v
   s[G.PUSH] = feel.pushes[k]!;
   s[G.PUSHES] = feel.pushes[k]!;
   s[G.STANDS] = 0;
+  s[G.STAY] = 0;
 }
 
 /** A thruster with less of its power than this has stopped. */
@@ -123,6 +134,9 @@ function pushOn(s: Float64Array, { pushComes, pushPause }: Feel): void {
   s[G.POWER] = 0;
 }
 
+/** Shafts that turn so much of what they come to turn as fast as those that went on. */
+const TURNED = 0.95;
+
 /** Takes a guess on by so many steps with the wheel going to a share of the lock. */
 export function goOn(
   s: Float64Array,
@@ -147,8 +161,8 @@ export function goOn(
       turns *= goes;
       // Out of gear it goes on running down.
       if (s[G.WAITS]! <= 0 && next !== 0) {
-        const reverses = feel.shifts[driven * feel.levers.length + next] === 2;
-        turns = reverses ? 0 : shared(feel, turns, driven, next);
+        const reverses = feel.shifts[driven * feel.settings + next] === 2;
+        turns = reverses || s[G.STAY] !== 0 ? 0 : shared(feel, turns, driven, next);
         s[G.LEVERS] = next;
       }
     } else turns = Math.abs(turns - 1) < 0.02 ? 1 : turns + comes * (1 - turns);
@@ -162,7 +176,19 @@ export function goOn(
     rate[2] = besides[2]!;
     const k = s[G.LEVERS]!;
     const thrust = k === 0 ? 0 : turns * turns;
-    if (thrust !== 1) add(feel, 0, s[G.WHEEL]!, place, 1 - thrust);
+    let rest = 1 - thrust;
+    const stay = s[G.STAY]!;
+    if (stay !== 0) {
+      const stays = s[G.STAYS]! + comes * (1 - s[G.STAYS]!);
+      s[G.STAYS] = stays;
+      if (next === driven && turns > TURNED) s[G.STAY] = 0;
+      else if (rest > 0) {
+        const share = rest * stays * stays;
+        add(feel, stay, s[G.WHEEL]!, place, share);
+        rest -= share;
+      }
+    }
+    if (rest !== 0) add(feel, 0, s[G.WHEEL]!, place, rest);
     if (thrust > 0) add(feel, k, s[G.WHEEL]!, place, thrust);
     if (s[G.PUSH] !== 0 || s[G.PUSHES] !== 0) {
       pushOn(s, feel);

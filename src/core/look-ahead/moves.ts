@@ -1,16 +1,24 @@
 import type { Feel } from './feel';
 import { sharesInto, type Frame, type Grid } from './grid';
-import { G, goOn, GUESS_SIZE, GUESS_STEP_S, settle, type Weathering } from './guess';
+import { cos, sin } from '../math';
+import { SHUNT } from '../policy';
+import { G, goOn, GUESS_SIZE, GUESS_STEP_S, order, settle, type Weathering } from './guess';
 
 interface Move {
   readonly dx: number;
   readonly dy: number;
   readonly dpsi: number;
   readonly seconds: number;
+  /** Does the boat go the other way after it? */
+  readonly shunts: boolean;
 }
 
-/** Way a move is felt from, m/s; how long it is felt before it counts, s; and how long it lasts at the most, s. */
-const GOING_MPS = 0.5;
+/** Way over the ground a move is felt from, m/s; through the water it is no less than so much. */
+export const GOING_MPS = 0.5;
+const STEERS_MPS = 0.3;
+/** Way of a boat that is left to wind and current, m/s. */
+const HARDLY_MPS = 0.15;
+/** How long it is felt before it counts, s; and how long it lasts at the most, s. */
 const FELT_S = 3;
 const LONGEST_S = 5;
 /** Moves that end nearer together than so much of a cell and of a heading are the same. */
@@ -57,30 +65,73 @@ function movesFrom(
   const s = new Float64Array(GUESS_SIZE);
   const way = astern ? -1 : 1;
   const moves: Move[] = [];
+  const set = weathering.east * sin(heading) + weathering.north * cos(heading);
+  const going = way * Math.max(STEERS_MPS, GOING_MPS - way * set);
+  const felt = (k: number, wheel: number, u: number): void => {
+    s.fill(0);
+    s[G.PSI] = heading;
+    s[G.U] = u;
+    settle(s, feel, k, wheel);
+    goOn(s, feel, weathering, wheel, FELT_S / GUESS_STEP_S);
+    // What it has turned and drifted so far is how it gets there: what counts begins on the heading.
+    s[G.X] = 0;
+    s[G.Y] = 0;
+    s[G.PSI] = heading;
+    let seconds = 0;
+    let far = 0;
+    while (seconds < LONGEST_S) {
+      goOn(s, feel, weathering, wheel, 1);
+      seconds += GUESS_STEP_S;
+      far = Math.sqrt(s[G.X]! * s[G.X]! + s[G.Y]! * s[G.Y]!);
+      if (far > FAR_CELLS * cell || Math.abs(s[G.PSI]! - heading) > bin) break;
+    }
+    const dpsi = s[G.PSI]! - heading;
+    // Hardly a move, in either: not worth looking along.
+    if (far < LEAST_CELLS * cell && Math.abs(dpsi) < LEAST_CELLS * bin) return;
+    moves.push({ dx: s[G.X]!, dy: s[G.Y]!, dpsi, seconds, shunts: false });
+  };
   feel.levers.forEach((levers, k) => {
-    if (levers.way === -way || k === 0) return;
+    if (levers.way === -way) return;
+    for (const wheel of [-1, 0, 1])
+      if (k > 0) felt(k, wheel, levers.way === 0 ? 0 : going);
+      // Let go on by itself, or to drift.
+      else for (const u of [going, way * HARDLY_MPS]) felt(k, wheel, u);
+  });
+  return fewer(moves, cell, bin);
+}
+
+/** What becomes of the boat until it goes the other way, from a heading, by every setting that drives it there. */
+function shuntsFrom(
+  feel: Feel,
+  weathering: Weathering,
+  heading: number,
+  astern: number,
+  cell: number,
+  bin: number,
+): Move[] {
+  const s = new Float64Array(GUESS_SIZE);
+  const way = astern ? -1 : 1;
+  const moves: Move[] = [];
+  feel.levers.forEach((levers, k) => {
+    if (levers.way !== -way) return;
     for (const wheel of [-1, 0, 1]) {
       s.fill(0);
       s[G.PSI] = heading;
-      s[G.U] = levers.way === 0 ? 0 : way * GOING_MPS;
-      settle(s, feel, k, wheel);
-      goOn(s, feel, weathering, wheel, FELT_S / GUESS_STEP_S);
-      // What it has turned and drifted so far is how it gets there: what counts begins on the heading.
-      s[G.X] = 0;
-      s[G.Y] = 0;
-      s[G.PSI] = heading;
+      s[G.U] = way * SHUNT.way;
+      settle(s, feel, 0, wheel);
+      order(s, feel, k);
       let seconds = 0;
-      let far = 0;
-      while (seconds < LONGEST_S) {
+      while (seconds < SHUNT.longest && -way * s[G.U]! < SHUNT.way) {
         goOn(s, feel, weathering, wheel, 1);
         seconds += GUESS_STEP_S;
-        far = Math.sqrt(s[G.X]! * s[G.X]! + s[G.Y]! * s[G.Y]!);
-        if (far > FAR_CELLS * cell || Math.abs(s[G.PSI]! - heading) > bin) break;
       }
-      const dpsi = s[G.PSI]! - heading;
-      // Hardly a move, in either: not worth looking along.
-      if (far < LEAST_CELLS * cell && Math.abs(dpsi) < LEAST_CELLS * bin) continue;
-      moves.push({ dx: s[G.X]!, dy: s[G.Y]!, dpsi, seconds });
+      moves.push({
+        dx: s[G.X]!,
+        dy: s[G.Y]!,
+        dpsi: s[G.PSI]! - heading,
+        seconds: seconds + SHUNT.least,
+        shunts: true,
+      });
     }
   });
   return fewer(moves, cell, bin);
@@ -98,7 +149,7 @@ export interface Steps {
 }
 
 export interface OnGrid {
-  /** Of each heading, ahead and astern; the last move of each is a shunt to the other way. */
+  /** Of each heading, ahead and astern. */
   readonly steps: readonly (readonly [Steps, Steps])[];
   /** How many columns or rows off the furthest move ends. */
   readonly furthest: number;
@@ -109,7 +160,7 @@ function laidOn(grid: Grid, heading: number, astern: number, moves: readonly Mov
   const along = new Int32Array(8 * moves.length);
   const shares = new Float64Array(8 * moves.length);
   let furthest = 0;
-  moves.forEach(({ dx, dy, dpsi }, m) => {
+  moves.forEach(({ dx, dy, dpsi, shunts }, m) => {
     const fx = dx / cell;
     const fy = dy / cell;
     const i = Math.floor(fx);
@@ -118,8 +169,7 @@ function laidOn(grid: Grid, heading: number, astern: number, moves: readonly Mov
     const h = Math.floor(fh);
     furthest = Math.max(furthest, -i, i + 1, -j, j + 1);
     sharesInto(shares.subarray(8 * m, 8 * m + 8), fx - i, fy - j, fh - h);
-    // The last is the shunt.
-    const way = m === moves.length - 1 ? 1 - astern : astern;
+    const way = shunts ? 1 - astern : astern;
     for (let n = 0; n < 8; n++) {
       const row = j + ((n >> 2) & 1);
       const column = i + ((n >> 1) & 1);
@@ -132,21 +182,18 @@ function laidOn(grid: Grid, heading: number, astern: number, moves: readonly Mov
   return { steps, furthest };
 }
 
-/** The moves of a boat in its weather, on a grid. @param shunt what going the other way takes, s */
-export function movesOn(grid: Grid, feel: Feel, weathering: Weathering, shunt: number): OnGrid {
+/** The moves of a boat in its weather, on a grid. */
+export function movesOn(grid: Grid, feel: Feel, weathering: Weathering): OnGrid {
   const { cell, headings } = grid;
   const bin = (2 * Math.PI) / headings;
   let furthest = 0;
-  const s = new Float64Array(GUESS_SIZE);
   const steps = Array.from({ length: headings }, (_, h) => {
-    // Left alone for as long as a shunt takes.
-    s.fill(0);
-    s[G.PSI] = h * bin;
-    goOn(s, feel, weathering, 0, Math.round(shunt / GUESS_STEP_S));
-    const shunted = { dx: s[G.X]!, dy: s[G.Y]!, dpsi: s[G.PSI]! - h * bin, seconds: shunt };
     const way = (astern: number): Steps => {
-      const moves = movesFrom(feel, weathering, h * bin, astern, cell, bin);
-      const laid = laidOn(grid, h, astern, [...moves, shunted]);
+      const moves = [
+        ...movesFrom(feel, weathering, h * bin, astern, cell, bin),
+        ...shuntsFrom(feel, weathering, h * bin, astern, cell, bin),
+      ];
+      const laid = laidOn(grid, h, astern, moves);
       furthest = Math.max(furthest, laid.furthest);
       return laid.steps;
     };

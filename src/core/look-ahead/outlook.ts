@@ -1,6 +1,6 @@
 import type { ObstacleSet } from '../holding';
 import { cos, sin, wrapHalfTurn } from '../math';
-import { AIMED_SHARE, LIKED_ROOM, SHUNT } from '../policy';
+import { AIMED_SHARE, LIKED_ROOM } from '../policy';
 import type { Told } from '../simulation';
 import type { Prospect } from './bursts';
 import { addFelt, AT_REST, FELT_SIZE, feelOf, placeOf, WHEELS, type Feel } from './feel';
@@ -46,19 +46,21 @@ function missedOf(goal: Aim, room: (x: number, y: number, heading: number) => nu
 
 /** Half the time from look to look, and a moment, s. */
 const LOOKS_S = 1;
-/** Of what the gears can take off so much is counted on, and no more than so much, m/s². */
+/** Of what the gears can take off so much is counted on, and no more than so much, m/s²; and so much of it is thought likely. */
 const COUNTED_ON = 0.5;
+const LIKELY = 0.8;
 const SLOWS_MOST = 0.12;
 const SLOWS_LEAST = 0.02;
 
-/** What way is taken off with the gears the other way, m/s². */
-function slowsBy({ levers, by }: Feel): number {
+/** What way is taken off with the gears the other way, m/s²: what is counted on, and what is likely. */
+function slowsBy({ levers, by }: Feel): Pick<Prospect, 'slows' | 'gathers'> {
   const amidships = FELT_SIZE + AT_REST;
   let most = 0;
   levers.forEach(({ way }, k) => {
     if (way === -1) most = Math.max(most, -by[k * WHEELS * FELT_SIZE + amidships]!);
   });
-  return Math.max(SLOWS_LEAST, Math.min(SLOWS_MOST, COUNTED_ON * most));
+  const within = (slows: number) => Math.max(SLOWS_LEAST, Math.min(SLOWS_MOST, slows));
+  return { slows: within(COUNTED_ON * most), gathers: Math.max(SLOWS_LEAST, LIKELY * most) };
 }
 
 /** Way the boat is stopped turning at, m/s; a slow turn, rad/s. */
@@ -149,7 +151,17 @@ export interface Manner {
 /** What is the same however the boat is worked: how it answers, what room there is, and the ways to the goal. */
 type Basis = Pick<
   Prospect,
-  'feel' | 'field' | 'deck' | 'ways' | 'missed' | 'spare' | 'goesOn' | 'reach' | 'clear' | 'slows'
+  | 'feel'
+  | 'field'
+  | 'deck'
+  | 'ways'
+  | 'missed'
+  | 'spare'
+  | 'goesOn'
+  | 'reach'
+  | 'clear'
+  | 'slows'
+  | 'gathers'
 > & { readonly weathering: Weathering };
 
 function basisFor(
@@ -191,7 +203,6 @@ function basisFor(
   };
   const spare = Math.min(LIKED_ROOM.most, LIKED_ROOM.lengths * length + LIKED_ROOM.more);
   const cell = Math.max(0.6, CELL_LENGTHS * length);
-  const slows = slowsBy(feel);
   const ways = waysOf(
     feel,
     weathering,
@@ -199,7 +210,6 @@ function basisFor(
     { field, deck, reach, spare, clear: clearOf(deck) },
     cell,
     missed,
-    SHUNT.least + feel.pause + SHUNT.way / slows,
   );
   return {
     feel,
@@ -211,7 +221,7 @@ function basisFor(
     goesOn: aim.is === 'clear',
     reach: 0.4 * length,
     clear: clearOf(deck),
-    slows,
+    ...slowsBy(feel),
     weathering,
   };
 }

@@ -174,11 +174,10 @@ export function waysOf(
   ground: Ground,
   cell: number,
   missed: Missed,
-  shunt: number,
 ): Ways {
   const weathering = turnedBy(weather, frame);
   const grid = gridOver(ground.reach, cell, HEADINGS);
-  const moves = movesOn(grid, feel, weathering, shunt);
+  const moves = movesOn(grid, feel, weathering);
   sweep(grid, moves, pricesOf(grid, frame, ground, missed));
   comeBack(grid, moves.furthest);
   return { frame, grid };

@@ -4,7 +4,8 @@ import type { SimState, World } from '../simulation';
 import { PSI, R, U, V, WORKER_FIGURES, X, Y } from '../simulation';
 import { lookAhead } from './bursts';
 import { distanceAt } from './field';
-import { G, goOn, GUESS_SIZE, GUESS_STEP_S, order, overGround } from './guess';
+import { G, goOn, GUESS_SIZE, GUESS_STEP_S, order, overGround, type Weathering } from './guess';
+import { felt, learn, LEARNT } from './learn';
 import { putLevers } from './levers';
 import type { Outlook } from './outlook';
 
@@ -16,22 +17,20 @@ export interface Seeing {
   readonly late: number;
 }
 
+/** Further off nothing is judged, m. */
+const FAR_M = 10;
 /** From one look to the next, s, at the least. */
 const LOOKS_EVERY_S = 1.25;
 /** What is done takes so long before one looks again, s. */
 const ACTS_S = 0.25;
-/** Somebody who sees that it goes otherwise than they expected takes so much of it as going on, and forgets so much, each look. */
-const BELIEVED = 0.4;
-const REMEMBERED = 0.9;
-/** No more than so much is put down to that, m/s² and rad/s². */
-const MOST_BESIDES = [0.08, 0.08, 0.05] as const;
-
 /** Places in the row of the hand behind those of the guess. */
 const BESIDES = GUESS_SIZE;
-const LEVERS = GUESS_SIZE + 3;
-const WHEEL = GUESS_SIZE + 4;
-const STAGE = GUESS_SIZE + 5;
-if (STAGE >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
+const LEVERS = BESIDES + LEARNT;
+const WHEEL = LEVERS + 1;
+const STAGE = LEVERS + 2;
+/** Looks on end at which it was nearly there. */
+const NEARLY = LEVERS + 3;
+if (NEARLY >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
 /** Before the first look, chosen but not yet done, done. */
 const STAGES = { NEW: 0, CHOSEN: 1, DONE: 2 } as const;
 
@@ -42,10 +41,18 @@ const seen = new Float64Array(GUESS_SIZE);
  * little late. What they had expected and what came tells them of wind and thrust they did not know of.
  */
 export class Worker {
+  /** Ends of the deck, m forward of midships. */
+  private readonly bow: number;
+  private readonly stern: number;
+
   constructor(
     readonly outlook: Outlook,
     private readonly seeing: Seeing,
-  ) {}
+  ) {
+    const along = outlook.prospect.deck.filter((_, i) => i % 2 === 0);
+    this.bow = Math.max(...along);
+    this.stern = Math.min(...along);
+  }
 
   /** Looks or acts, whichever comes next, and says when it comes again. */
   look(state: SimState, world: World): void {
@@ -54,14 +61,31 @@ export class Worker {
     else this.choose(state, world);
   }
 
-  /** Is it where it is to be, as it is seen, and as good as still? */
-  private there(at: Float64Array): boolean {
-    const { prospect, weathering } = this.outlook;
-    const { missed, goesOn } = prospect;
-    const near = goesOn ? THERE.clear : THERE.lie;
-    if (missed(at[G.X]!, at[G.Y]!, at[G.PSI]!) > near) return false;
-    const speed = overGround(at, weathering);
-    return goesOn || (speed < THERE.speed && Math.abs(at[G.R]!) < THERE.rate);
+  /** Is it clear of everything, by eye? */
+  private clear(now: readonly number[]): boolean {
+    const { missed } = this.outlook.prospect;
+    return missed(now[0]!, now[1]!, now[2]!) <= THERE.clear * this.seeing.eye;
+  }
+
+  /** Is it where it is to lie, as it is seen, and as good as still? Nearly there, and staying so, is there. */
+  private lies(at: Float64Array, weathering: Weathering, row: Float64Array): boolean {
+    const off = this.outlook.prospect.missed(at[G.X]!, at[G.Y]!, at[G.PSI]!);
+    const still = overGround(at, weathering) < THERE.speed && Math.abs(at[G.R]!) < THERE.rate;
+    row[NEARLY] = still && off <= THERE.nearly ? row[NEARLY]! + 1 : 0;
+    return still && (off <= THERE.lie || row[NEARLY]! >= THERE.looks);
+  }
+
+  /**
+   * What is judged by eye: how far it is to where the boat is to lie, or to what comes before that, m, negative astern. Where it is only to be clear,
+   * what the end that goes first has before it.
+   */
+  private before(x: number, y: number, heading: number, way: number): number {
+    const { field, ways, goesOn } = this.outlook.prospect;
+    const [s, c] = [sin(heading), cos(heading)];
+    const far = goesOn ? way * FAR_M : (ways.frame.x - x) * s + (ways.frame.y - y) * c;
+    const end = far > 0 ? this.bow : this.stern;
+    const gap = Math.max(0, distanceAt(field, x + end * s, y + end * c));
+    return Math.sign(far) * Math.min(Math.abs(far), gap, FAR_M);
   }
 
   private act(state: SimState, world: World): void {
@@ -78,7 +102,7 @@ export class Worker {
     const { hand, motion } = state;
     const { row } = hand;
     const { prospect, weathering } = this.outlook;
-    const { feel, field } = prospect;
+    const { feel } = prospect;
     const { eye, angle, speed, late } = this.seeing;
     const since = Math.max(LOOKS_EVERY_S, late + ACTS_S);
     const way = motion[U]! >= 0 ? 1 : -1;
@@ -90,23 +114,17 @@ export class Worker {
       motion[V]!,
       motion[R]!,
     ];
-    if (row[STAGE] !== STAGES.NEW)
-      for (let j = 0; j < 3; j++) {
-        const wrong = (now[3 + j]! - row[G.U + j]!) / since;
-        const most = MOST_BESIDES[j]!;
-        const taken = REMEMBERED * (row[BESIDES + j]! + BELIEVED * wrong);
-        row[BESIDES + j] = Math.max(-most, Math.min(most, taken));
-      }
     for (let j = 0; j < GUESS_SIZE; j++) seen[j] = row[j]!;
     for (let j = 0; j < 6; j++) seen[j] = now[j]!;
-    // What is further off is taken for further off, or nearer, than it is.
-    const open = Math.max(0, Math.min(10, distanceAt(field, now[0]!, now[1]!)));
-    const nearer = way * (eye - 1) * open;
-    seen[G.X]! += nearer * sin(now[2]!);
-    seen[G.Y]! += nearer * cos(now[2]!);
+    if (row[STAGE] !== STAGES.NEW) learn(row.subarray(BESIDES, BESIDES + LEARNT), seen, row, since);
+    const nearer = (eye - 1) * this.before(now[0]!, now[1]!, now[2]!, way);
+    const east = nearer * sin(now[2]!);
+    const north = nearer * cos(now[2]!);
+    seen[G.X]! += east;
+    seen[G.Y]! += north;
     seen[G.WHEEL] = state.angles[0]! / (world.craft.limits[0]! || 1);
-    const feeling = { ...weathering, besides: row.subarray(BESIDES, BESIDES + 3) };
-    if (this.there(seen)) {
+    const feeling = felt(weathering, row.subarray(BESIDES, BESIDES + LEARNT));
+    if (prospect.goesOn ? this.clear(now) : this.lies(seen, feeling, row)) {
       putLevers(state, world, feel.levers[0]!, 0);
       hand.done = true;
       return;
@@ -122,6 +140,9 @@ export class Worker {
     for (let j = 0; j < GUESS_SIZE; j++) row[j] = seen[j]!;
     order(row, feel, choice.levers);
     goOn(row, feel, feeling, choice.wheel, Math.round(since / GUESS_STEP_S) - steps);
+    // How the boat is set shows by how things pass, not by how far off they are taken to be.
+    row[G.X]! -= east;
+    row[G.Y]! -= north;
     row[STAGE] = STAGES.CHOSEN;
     hand.looksIn = Math.max(0.05, late);
   }

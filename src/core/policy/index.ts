@@ -13,3 +13,4 @@ export * from './showing';
 export * from './touch';
 export * from './way';
 export * from './weather';
+export * from './working';

@@ -1,9 +1,12 @@
 import { assembleCraft } from '../boat';
 import {
+  felt,
   G,
   goOn,
   GUESS_SIZE,
   GUESS_STEP_S,
+  learn,
+  LEARNT,
   lookAhead,
   order,
   outlookFor,
@@ -48,7 +51,7 @@ class ReferenceHelm implements Controller {
   private nextLook = 0;
   private readonly now = new Float64Array(GUESS_SIZE);
   private readonly expected = new Float64Array(GUESS_SIZE);
-  private readonly besides = new Float64Array(3);
+  private readonly learnt = new Float64Array(LEARNT);
   private choice: Choice | null = null;
   private clearance = Infinity;
   readonly looks: Looked[] = [];
@@ -97,7 +100,7 @@ class ReferenceHelm implements Controller {
   }
 
   private look(): void {
-    const { state, now, expected, besides } = this;
+    const { state, now, expected, learnt } = this;
     const { prospect, weathering } = this.about;
     if (this.arrived()) {
       this.finish = 'ended';
@@ -105,21 +108,13 @@ class ReferenceHelm implements Controller {
     }
     const { motion } = state;
     const seen = [motion[X]!, motion[Y]!, motion[PSI]!, motion[U]!, motion[V]!, motion[R]!];
-    if (this.choice) {
-      // What it expected and what came: the difference goes on for a while.
-      for (let j = 0; j < 3; j++) {
-        const wrong = (seen[3 + j]! - expected[G.U + j]!) / LOOKS_EVERY_S;
-        besides[j] = besides[j]! + 0.4 * wrong;
-        const most = j === 2 ? 0.05 : 0.08;
-        besides[j] = Math.max(-most, Math.min(most, 0.9 * besides[j]!));
-      }
-    }
     for (let j = 0; j < 6; j++) now[j] = seen[j]!;
+    if (this.choice) learn(learnt, now, expected, LOOKS_EVERY_S);
     now[G.WHEEL] = state.angles[0]! / (this.world.craft.limits[0]! || 1);
     // What the levers stand at it knows.
     for (let j = G.TURNS; j < GUESS_SIZE; j++) now[j] = expected[j]!;
-    const feltWind = { ...weathering, besides };
-    this.choice = lookAhead(prospect, feltWind, now, this.choice);
+    const feeling = felt(weathering, learnt);
+    this.choice = lookAhead(prospect, feeling, now, this.choice);
     const { levers, wheel } = this.choice;
     putLevers(state, this.world, prospect.feel.levers[levers]!, wheel);
     this.looks.push({
@@ -130,7 +125,7 @@ class ReferenceHelm implements Controller {
     });
     expected.set(now);
     order(expected, prospect.feel, levers);
-    goOn(expected, prospect.feel, feltWind, wheel, Math.round(LOOKS_EVERY_S / GUESS_STEP_S));
+    goOn(expected, prospect.feel, feeling, wheel, Math.round(LOOKS_EVERY_S / GUESS_STEP_S));
   }
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { HOLDS_ENOUGH } from '@/core/policy';
+import { HOLDS_ENOUGH, SUGGEST_S } from '@/core/policy';
 import type { Manoeuvre, ManoeuvreFile } from '@/document';
 import type { Remedy, SuggestedPlan, SuggestionSoFar } from '@/planner';
 import { useJob } from '../hooks/use-job';
@@ -17,9 +17,6 @@ import {
   remedyWords,
   wayWords,
 } from '../words/suggestions';
-
-/** So long a suggestion may take on two cores, s. */
-const SECONDS = 10;
 
 /** Was the manoeuvre begun with a suggested plan? */
 const asksForOne = () => new URLSearchParams(window.location.search).has('suggest');
@@ -80,7 +77,7 @@ export function SuggestedPlans({
   const begin = useCallback(() => {
     begunOn.current = store.getState().manoeuvre;
     setPutIn(null);
-    run({ file, seconds: SECONDS });
+    run({ file, seconds: SUGGEST_S });
   }, [store, run, file]);
   useEffect(() => {
     if (!asks()) return;

@@ -97,6 +97,19 @@ describe('a boat worked in by short bursts', () => {
     expect(new Set(gears).size).toBe(1);
   });
 
+  it('is there at once well within what is allowed, only after some looks nearer to its edge', () => {
+    const lies = (aside: number) =>
+      runPlan(slip('quince', { start: { x: 3.5 + aside, y: -6.3, heading: 0, speed: 0 } }));
+    expect(lies(0.9).duration).toBeLessThan(0.1);
+    const near = lies(1.05);
+    expect(near.outcome).toBe('reached');
+    // Five looks, a second and a quarter apart.
+    expect(near.duration).toBeGreaterThan(4);
+    expect(near.duration).toBeLessThan(7);
+    // Beyond nine tenths of it the boat is worked on.
+    expect(lies(1.35).duration).toBeGreaterThan(20);
+  });
+
   it('comes clear of everything, and says so', () => {
     const craft = fleetCraft('quince');
     const order: Order = { do: 'workClear', distance: 2, most: 1, thrusters: false };

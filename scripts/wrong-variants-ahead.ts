@@ -1,0 +1,47 @@
+import { core, type WrongVariant } from './wrong-variant';
+
+/** Deliberate mistakes in how somebody who works a boat looks ahead. */
+export const AHEAD_VARIANTS: readonly WrongVariant[] = [
+  core(
+    'look-ahead/guess.ts',
+    'every engine is out of gear while one reverses',
+    '  s[G.STAY] = stay;',
+    '  s[G.STAY] = 0;',
+  ),
+  core(
+    'look-ahead/guess.ts',
+    'an engine that stays in gear turns no faster for its throttle',
+    'const stays = s[G.STAYS]! + comes * (1 - s[G.STAYS]!);',
+    'const stays = s[G.STAYS]!;',
+  ),
+  core(
+    'look-ahead/bursts.ts',
+    'only what is nearest all round is come nearer to',
+    'const over = (rooms[i]! - nextRooms[i]!) / seconds - BURSTS.creeps;',
+    'const over = (Math.min(...rooms) - Math.min(...nextRooms)) / seconds - BURSTS.creeps;',
+  ),
+  core(
+    'look-ahead/bursts.ts',
+    'a boat that hardly goes loses nothing',
+    'const lacks = speed - Math.max(0, going);',
+    'const lacks = 0 * (speed - Math.max(0, going));',
+  ),
+  core(
+    'look-ahead/learn.ts',
+    'a current is forgotten like a gust',
+    'learnt[SET + j] = within(learnt[SET + j]! + BELIEVED * wrong, MOST_SET);',
+    'learnt[SET + j] = within(REMEMBERED * (learnt[SET + j]! + BELIEVED * wrong), MOST_SET);',
+  ),
+  core(
+    'look-ahead/learn.ts',
+    'the boat is set the other way than it comes out',
+    'east: told.east + learnt[SET]!,',
+    'east: told.east - learnt[SET]!,',
+  ),
+  core(
+    'look-ahead/moves.ts',
+    'a boat can not be left to drift',
+    'else for (const u of [going, way * HARDLY_MPS]) felt(k, wheel, u);',
+    'else felt(0, 0, 9);',
+  ),
+];

@@ -1,0 +1,81 @@
+// How somebody who works a boat by bursts weighs what comes of them, and what plans of it are made and tried. Judgement, where nothing else is said.
+
+/** What comes of a burst, in seconds it is worth avoiding it. */
+export const BURSTS = {
+  /** With so little room, m, it touches: a second of it costs by how much faster than so much, m/s, it comes. */
+  touches: 0.02,
+  touched: 120,
+  touching: 0.1,
+  /** A metre nearer to something than is liked. */
+  near: 1.5,
+  /** Way over what is allowed, by its square, and coming nearer than that by so much, m/s, faster than it can be taken off. */
+  fast: 100,
+  closing: 80,
+  creeps: 0.03,
+  wheel: 0.35,
+  gears: 0.8,
+} as const;
+/** Way allowed close beside something, m/s, and how much more for each metre off: a knot beside them, two and more well clear. */
+export const WAY_BESIDE = { least: 0.28, each: 0.3 } as const;
+/**
+ * Coming to where it is to lie: what being off by all that is allowed costs, s, and of how much at the most; way that is left there, m/s; a second to
+ * go is taken for so many metres, and more seconds than the most are not counted on. Within so much of what is allowed way over the little, m/s, and turning cost so many
+ * s. Further off than so many seconds it is worth going at a usual pace.
+ */
+export const COMING_IN = {
+  off: 4,
+  offMost: 2,
+  left: 0.08,
+  pace: 0.4,
+  most: 20,
+  within: 1.2,
+  little: 0.1,
+  way: 6,
+  turning: 20,
+  paced: 10,
+} as const;
+/** Going the other way is thought of from so much way, m/s, to so much the other way, for so long at the most, s; and it costs so much besides, s. Judgement. */
+export const SHUNT = { way: 0.4, longest: 15, least: 0.5 } as const;
+/** A metre nearer to anything than is liked makes the time there count so many times more. Judgement. */
+export const NEAR_WEIGHT = 1.5;
+/** Room that is liked: so many lengths and so much, m, but no more than that. Judgement. */
+export const LIKED_ROOM = { lengths: 0.08, more: 0.2, most: 1 } as const;
+/** Share of what a goal allows that is steered for. */
+export const AIMED_SHARE = 0.6;
+/**
+ * When the boat is there: of what is steered for so much, with so little way and turning, m/s and rad/s; or a little more of it, by so many looks on end. Clear is
+ * when the room is so much of what is asked.
+ */
+export const THERE = {
+  lie: 1.2,
+  nearly: 1.5,
+  looks: 5,
+  clear: 0.97,
+  speed: 0.22,
+  rate: 0.05,
+} as const;
+
+/**
+ * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked; from what rate, rad/s, it turns, and from what
+ * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad, within so many samples; and steps
+ * at the most. Judgement.
+ */
+export const WORKED = {
+  most: [1, 0.6],
+  clearer: 1.3,
+  turning: 0.06,
+  sternway: 0.12,
+  stretch: 4,
+  turned: 0.26,
+  before: 60,
+  steps: 7,
+} as const;
+/** Tries a second of asked time a suggestion reckons with, on two cores, and no fewer than so many; and what share of them is spent on what. */
+export const TRIES_A_SECOND = 5;
+export const SUGGESTING = { least: 40, reference: 0.2, choosing: 0.3, certifying: 0.5 } as const;
+/** What a suggestion is asked for on a screen, s; tries a worker makes at a time; plans side by side, as many as anybody looks at; winds tried as remedies, as shares of what blows, and on how many draws first. */
+export const SUGGEST_S = 10;
+export const AT_ONCE = 5;
+export const MOST_PLANS = 3;
+export const LESS_WIND = [0.75, 0.5, 0.25, 0] as const;
+export const REMEDY_FIRST = 8;
