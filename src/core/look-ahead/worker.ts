@@ -117,9 +117,10 @@ export class Worker {
     for (let j = 0; j < GUESS_SIZE; j++) seen[j] = row[j]!;
     for (let j = 0; j < 6; j++) seen[j] = now[j]!;
     if (row[STAGE] !== STAGES.NEW) learn(row.subarray(BESIDES, BESIDES + LEARNT), seen, row, since);
-    const nearer = (eye - 1) * this.before(now[0]!, now[1]!, now[2]!, way);
-    const east = nearer * sin(now[2]!);
-    const north = nearer * cos(now[2]!);
+    // Taken to be further off: as if the boat were further from it.
+    const further = (eye - 1) * this.before(now[0]!, now[1]!, now[2]!, way);
+    const east = -further * sin(now[2]!);
+    const north = -further * cos(now[2]!);
     seen[G.X]! += east;
     seen[G.Y]! += north;
     seen[G.WHEEL] = state.angles[0]! / (world.craft.limits[0]! || 1);
