@@ -41,7 +41,7 @@ export const AHEAD_VARIANTS: readonly WrongVariant[] = [
   core(
     'look-ahead/moves.ts',
     'a boat can not be left to drift',
-    'else for (const u of [going, way * HARDLY_MPS]) felt(k, wheel, u);',
+    'else felt(k, wheel, way * HARDLY_MPS);',
     'else felt(0, 0, 9);',
   ),
 ];

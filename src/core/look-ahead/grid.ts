@@ -48,19 +48,27 @@ export function gridOver(reach: Reach, cell: number, headings: number): Grid {
 const around = new Float64Array(8);
 const shares = new Float64Array(8);
 
-/** Between eight places round one: beside what is shut off it is not as bad as that, but no better than what is near. */
-export function amidst(at: Float64Array, by: Float64Array): number {
-  let least = Infinity;
-  let most = 0;
-  for (let n = 0; n < 8; n++) {
-    const one = at[n]!;
-    if (one < least) least = one;
-    if (one > most) most = one;
-  }
-  const shut = most >= NO_WAY_S ? least + SHUT_S : Infinity;
-  if (most >= NO_WAY_S && shut >= NO_WAY_S) return NO_WAY_S;
+/**
+ * Between eight places round one: beside what is shut off it is not as bad as that, but no better than what is near.
+ *
+ * @param by shares of them, from `base` on
+ * @param low,high the least and the most of them
+ */
+export function between(
+  at: Float64Array,
+  by: Float64Array,
+  base: number,
+  low: number,
+  high: number,
+): number {
   let sum = 0;
-  for (let n = 0; n < 8; n++) sum += by[n]! * (at[n]! > shut ? shut : at[n]!);
+  if (high < NO_WAY_S) {
+    for (let n = 0; n < 8; n++) sum += by[base + n]! * at[n]!;
+    return sum;
+  }
+  const shut = low + SHUT_S;
+  if (shut >= NO_WAY_S) return NO_WAY_S;
+  for (let n = 0; n < 8; n++) sum += by[base + n]! * (at[n]! > shut ? shut : at[n]!);
   return sum;
 }
 
@@ -123,5 +131,7 @@ export function secondsAt(
   around[5] = seconds[nw + 2 * h1]!;
   around[6] = seconds[nw + e + 2 * h0]!;
   around[7] = seconds[nw + e + 2 * h1]!;
-  return amidst(around, shares) + BACK_SPM * back * cell;
+  const low = Math.min(...around);
+  const high = Math.max(...around);
+  return between(around, shares, 0, low, high) + BACK_SPM * back * cell;
 }

@@ -24,6 +24,8 @@ const LONGEST_S = 5;
 /** Moves that end nearer together than so much of a cell and of a heading are the same. */
 const ALIKE_CELLS = 0.4;
 const ALIKE_BINS = 0.35;
+/** Shunts are seldom: fewer of them are told apart, by so much. */
+const SHUNTS_COARSER = 2;
 /** Moves are felt until they have gone so many cells, and are none under so much of one. */
 const FAR_CELLS = 1.3;
 const LEAST_CELLS = 0.3;
@@ -39,14 +41,14 @@ export function turnedBy({ windFrom, east, north, besides }: Weathering, frame: 
 }
 
 /** Without those that another does nearly alike, in no more time; the quickest first. */
-function fewer(moves: readonly Move[], cell: number, bin: number): Move[] {
+function fewer(moves: readonly Move[], cell: number, bin: number, coarser = 1): Move[] {
   const found: Move[] = [];
   for (const one of moves.toSorted((a, b) => a.seconds - b.seconds)) {
     const alike = found.some(
       ({ dx, dy, dpsi }) =>
-        Math.abs(dpsi - one.dpsi) < ALIKE_BINS * bin &&
+        Math.abs(dpsi - one.dpsi) < coarser * ALIKE_BINS * bin &&
         Math.sqrt((dx - one.dx) * (dx - one.dx) + (dy - one.dy) * (dy - one.dy)) <
-          ALIKE_CELLS * cell,
+          coarser * ALIKE_CELLS * cell,
     );
     if (!alike) found.push(one);
   }
@@ -94,8 +96,8 @@ function movesFrom(
     if (levers.way === -way) return;
     for (const wheel of [-1, 0, 1])
       if (k > 0) felt(k, wheel, levers.way === 0 ? 0 : going);
-      // Let go on by itself, or to drift.
-      else for (const u of [going, way * HARDLY_MPS]) felt(k, wheel, u);
+      // Left to drift.
+      else felt(k, wheel, way * HARDLY_MPS);
   });
   return fewer(moves, cell, bin);
 }
@@ -134,7 +136,7 @@ function shuntsFrom(
       });
     }
   });
-  return fewer(moves, cell, bin);
+  return fewer(moves, cell, bin, SHUNTS_COARSER);
 }
 
 /**
@@ -146,6 +148,8 @@ export interface Steps {
   /** Eight a move: how far along the row of seconds, heading and way included. */
   readonly along: Int32Array;
   readonly shares: Float64Array;
+  /** One a move: how far along the nearest of the eight is. */
+  readonly nearest: Int32Array;
 }
 
 export interface OnGrid {
@@ -159,6 +163,7 @@ function laidOn(grid: Grid, heading: number, astern: number, moves: readonly Mov
   const { cell, columns, headings } = grid;
   const along = new Int32Array(8 * moves.length);
   const shares = new Float64Array(8 * moves.length);
+  const nearest = new Int32Array(moves.length);
   let furthest = 0;
   moves.forEach(({ dx, dy, dpsi, shunts }, m) => {
     const fx = dx / cell;
@@ -170,15 +175,24 @@ function laidOn(grid: Grid, heading: number, astern: number, moves: readonly Mov
     furthest = Math.max(furthest, -i, i + 1, -j, j + 1);
     sharesInto(shares.subarray(8 * m, 8 * m + 8), fx - i, fy - j, fh - h);
     const way = shunts ? 1 - astern : astern;
+    let most = 0;
     for (let n = 0; n < 8; n++) {
       const row = j + ((n >> 2) & 1);
       const column = i + ((n >> 1) & 1);
       const turned = (((h + (n & 1)) % headings) + headings) % headings;
       along[8 * m + n] =
         2 * ((row * columns + column) * headings + turned - heading) + way - astern;
+      if (shares[8 * m + n]! <= most) continue;
+      most = shares[8 * m + n]!;
+      nearest[m] = along[8 * m + n]!;
     }
   });
-  const steps = { seconds: Float64Array.from(moves, ({ seconds }) => seconds), along, shares };
+  const steps = {
+    seconds: Float64Array.from(moves, ({ seconds }) => seconds),
+    along,
+    shares,
+    nearest,
+  };
   return { steps, furthest };
 }
 

@@ -2,8 +2,8 @@ import { NEAR_WEIGHT } from '../policy';
 import type { Feel } from './feel';
 import { distanceAt, roomOf, type Field } from './field';
 import {
-  amidst,
   BACK_SPM,
+  between,
   gridOver,
   NO_WAY_S,
   secondsAt,
@@ -12,7 +12,7 @@ import {
   type Reach,
 } from './grid';
 import type { Weathering } from './guess';
-import { movesOn, turnedBy, type OnGrid } from './moves';
+import { movesOn, turnedBy, type OnGrid, type Steps } from './moves';
 
 /**
  * How long it takes from anywhere to the goal by short moves ahead and astern, s: from every place of a grid, on every heading, going
@@ -43,6 +43,8 @@ const HEADINGS = 36;
 /** A place that comes so much nearer, s, stirs those round it. */
 const STIRS_S = 0.3;
 const SWEEPS = 60;
+/** The eight places round one differ by no more than so much, s, as a rule. */
+const ABOUT_S = 6;
 
 /** What time counts for at the places of a grid, the more the nearer anything is than is liked; −1 where the boat can not be. */
 function pricesOf(grid: Grid, frame: Frame, ground: Ground, missed: Missed): Float32Array {
@@ -123,11 +125,7 @@ function sweep(grid: Grid, { steps, furthest }: OnGrid, prices: Float32Array): v
 function leastFrom(
   seconds: Float32Array,
   from: number,
-  {
-    seconds: takes,
-    along,
-    shares,
-  }: { seconds: Float64Array; along: Int32Array; shares: Float64Array },
+  { seconds: takes, along, shares, nearest }: Steps,
   price: number,
   before: number,
 ): number {
@@ -135,16 +133,21 @@ function leastFrom(
   for (let m = 0; m < takes.length; m++) {
     const cost = price * takes[m]!;
     if (cost >= least) continue;
+    // Where the nearest is far too far, what lies round it is as well; beside what is shut off it may not be.
+    const about = seconds[from + nearest[m]!]!;
+    if (about < NO_WAY_S && cost + about >= least + ABOUT_S) continue;
     const base = 8 * m;
-    let most = 0;
-    let sum = 0;
+    let low = NO_WAY_S;
+    let high = 0;
     for (let n = 0; n < 8; n++) {
       const one = seconds[from + along[base + n]!]!;
       around[n] = one;
-      sum += shares[base + n]! * one;
-      if (one > most) most = one;
+      if (one < low) low = one;
+      if (one > high) high = one;
     }
-    if (most >= NO_WAY_S) sum = amidst(around, shares.subarray(base, base + 8));
+    // Between them it is no less than at the least of them.
+    if (cost + low >= least) continue;
+    const sum = between(around, shares, base, low, high);
     if (cost + sum < least) least = cost + sum;
   }
   return least;
