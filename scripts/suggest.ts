@@ -3,7 +3,7 @@ import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
 import { failure, success, type ManoeuvreFile, type Result } from '@/document';
-import { suggestPlans, tryOut, type Suggestion, type Tried, type Tries } from '@/planner';
+import { crewFor, suggestPlans, tryOut, type Suggestion, type Tried, type Tries } from '@/planner';
 import { refusalWords } from '@/ui/words/refusals';
 import { causeText } from '@/ui/words/reliability';
 import { stepSentence } from '@/ui/words/steps';
@@ -97,7 +97,7 @@ function printed(
 ) {
   return {
     plans: plans.map((one) => ({
-      technique: 'worked by short bursts',
+      technique: one.way.spring ? 'in on a bow spring' : 'worked by short bursts',
       steps: one.plan.steps.map((step) => stepSentence(step, UNITS)),
       share: rounded(one.certificate.share),
       interval: interval(one.certificate),
@@ -108,7 +108,7 @@ function printed(
       })),
       quantiles: quantilesOf(one.certificate),
       rose: null,
-      crew: 1 + one.plan.crew.length,
+      crew: crewFor(one.way, one.plan),
       gearChanges: one.gearChanges,
     })),
     reference: reference && {

@@ -26,18 +26,8 @@ export {
 } from './suggestions';
 export { TECHNIQUE_IDS, techniqueIdSchema, type TechniqueId } from './techniques';
 export type { StoppingSpring } from './techniques/first-spring';
-export {
-  suggestHere,
-  suggestPlans,
-  tryOut,
-  type Doing,
-  type Remedy,
-  type SuggestedPlan,
-  type Suggesting,
-  type Suggestion,
-  type SuggestionSoFar,
-  type Tried,
-  type Tries,
-  type TryAll,
-} from './suggest-plans';
+export { suggestHere, suggestPlans, type Suggesting, type SuggestionSoFar } from './suggest-plans';
+export type { Doing, Remedy, SuggestedPlan, Suggestion, TryAll } from './suggestion';
+export { crewFor } from './worked';
+export { tryOut, type Tried, type Tries } from './try-out';
 export { tunePlan, type Tuned } from './tune';

@@ -1,4 +1,4 @@
-import { wrapHalfTurn } from '@/core/math';
+import { sin, wrapHalfTurn } from '@/core/math';
 import { runPlan, type Run } from '@/core/plan';
 import { WORKED } from '@/core/policy';
 import { degrees } from '@/document/fields';
@@ -9,18 +9,45 @@ import { toRunInput } from '@/document/run-input';
 import { fendersAllRound } from './fenders';
 import { call, compassOf, planOf, step, tenth } from './template';
 import { refusal, type Unless } from './refusals';
+import { settingOf, type Setting } from './setting';
+import { noSpringFirst, onSpringPlan } from './worked-spring';
 
-/** How a boat is worked: no faster than that, m/s, and with thrusters or without. */
+/** How a boat is worked: no faster than that, m/s, with thrusters or without, and whether a spring goes on first and the boat is motored in on it. */
 export interface WorkedWay {
   readonly most: number;
   readonly thrusters: boolean;
+  readonly spring: boolean;
 }
 
-/** The ways there are for a boat, the usual one first. */
-export const workedWays = ({ boat }: ManoeuvreFile): WorkedWay[] =>
-  (boat.thrusters.length > 0 ? [true, false] : [false]).flatMap((thrusters) =>
-    WORKED.most.map((most) => ({ most, thrusters })),
-  );
+/** How many people a way takes: whoever steers, and whoever passes a spring. */
+export const crewFor = ({ spring }: WorkedWay, { crew }: PlanDocument): number =>
+  Math.max(spring ? 2 : 1, crew.filter(({ at }) => 'aboard' in at).length);
+
+/** Wind that sets the boat off the berth it is to lie at, m/s; none where it is not to lie at any. */
+function windOff(setting: Setting): number {
+  if (!setting.lie) return 0;
+  const { windFrom, windSpeed } = setting.input.weather;
+  const { heading, toward } = setting.lie;
+  return windSpeed * toward * sin(windFrom - heading);
+}
+
+/**
+ * The ways there are for a boat, in lots that are tried one after the other while none holds well enough: the usual ones first, on a spring first where the wind sets
+ * it off.
+ */
+export function workedWays(file: ManoeuvreFile): readonly (readonly WorkedWay[])[] {
+  const fitted = file.boat.thrusters.length > 0;
+  const by = (thrusters: boolean) =>
+    WORKED.most.map((most) => ({ most, thrusters, spring: false }));
+  const lots = (fitted ? [true, false] : [false]).map(by);
+  const setting = settingOf(file);
+  if (!setting.ok || noSpringFirst(setting.value)) return lots;
+  const onSpring = { most: WORKED.most[0], thrusters: fitted, spring: true };
+  const [usual, ...others] = lots;
+  return windOff(setting.value) >= WORKED.springFrom
+    ? [[onSpring, usual![0]!], usual!.slice(1), ...others]
+    : [usual!, [onSpring], ...others];
+}
 
 function orderFor({ goal }: ManoeuvreFile, { most, thrusters }: WorkedWay): OrderDocument | null {
   const manner = { after_s: 0, most_mps: most, thrusters };
@@ -130,12 +157,28 @@ const gearChangesOf = ({ trace }: Run): number =>
     0,
   );
 
+/** A manoeuvre's plan of working the boat up to a spring and motoring it in on that. */
+function springPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<WorkedPlan>> {
+  const setting = settingOf(file);
+  if (!setting.ok) return setting;
+  const none = noSpringFirst(setting.value);
+  if (none) return success({ refused: none });
+  const plan = onSpringPlan(file, setting.value, way, {
+    lines: theirLines(file),
+    fenders: file.plan.fenders.length > 0 ? file.plan.fenders : fendersAllRound(file.boat),
+    crew: file.plan.crew,
+  });
+  const input = toRunInput({ ...file, plan });
+  return input.ok ? success({ plan, gearChanges: gearChangesOf(runPlan(input.value)) }) : input;
+}
+
 /**
  * A manoeuvre's plan of being worked there by short bursts, told in the steps its own run shows: what comes next, and what shows that it does. The hand goes on
  * with the one order all the while; a step that does not come is passed over as soon as the boat is there.
  */
 export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<WorkedPlan>> {
   if (file.boat.drives.length === 0) return success({ refused: refusal('no engine') });
+  if (way.spring) return springPlan(file, way);
   const order = orderFor(file, way);
   if (!order) return success({ refused: refusal('other goal', { for: 'lie', is: file.goal.is }) });
   const first = plain(file, order);

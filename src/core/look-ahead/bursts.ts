@@ -179,7 +179,7 @@ interface Begun {
 /** How long the first burst and the one after it are looked at, s, and how many of the first are gone on from. */
 const FIRST_S = 1.25;
 const THEN_S = 1.75;
-const KEPT = 5;
+const KEPT = 3;
 
 /**
  * Looks ahead: every burst there is for a moment and a half, the best of them followed by another, and then let run out or go on; what comes of it is

@@ -1,18 +1,10 @@
 import { NEAR_WEIGHT } from '../policy';
 import type { Feel } from './feel';
 import { distanceAt, roomOf, type Field } from './field';
-import {
-  BACK_SPM,
-  between,
-  gridOver,
-  NO_WAY_S,
-  secondsAt,
-  type Frame,
-  type Grid,
-  type Reach,
-} from './grid';
+import { spreadOut } from './front';
+import { BACK_SPM, gridOver, NO_WAY_S, secondsAt, type Frame, type Grid, type Reach } from './grid';
 import type { Weathering } from './guess';
-import { movesOn, turnedBy, type OnGrid, type Steps } from './moves';
+import { movesOn, turnedBy } from './moves';
 
 /**
  * How long it takes from anywhere to the goal by short moves ahead and astern, s: from every place of a grid, on every heading, going
@@ -40,11 +32,6 @@ export interface Ground {
 
 /** Headings the way to go is known at, over a turn. */
 const HEADINGS = 36;
-/** A place that comes so much nearer, s, stirs those round it. */
-const STIRS_S = 0.3;
-const SWEEPS = 60;
-/** The eight places round one differ by no more than so much, s, as a rule. */
-const ABOUT_S = 6;
 
 /** What time counts for at the places of a grid, the more the nearer anything is than is liked; −1 where the boat can not be. */
 function pricesOf(grid: Grid, frame: Frame, ground: Ground, missed: Missed): Float32Array {
@@ -70,87 +57,6 @@ function pricesOf(grid: Grid, frame: Frame, ground: Ground, missed: Missed): Flo
       }
     }
   return prices;
-}
-
-const around = new Float64Array(8);
-
-/** Sweeps a grid until no place comes nearer to the goal; places no further in than a move reaches stay as they are. */
-function sweep(grid: Grid, { steps, furthest }: OnGrid, prices: Float32Array): void {
-  const { columns, rows, headings, seconds } = grid;
-  // Sweep in which a place last changed: what lies further from it than a move reaches is not looked at again.
-  const changed = new Int16Array(columns * rows).fill(-9);
-  for (let at = 0; at < seconds.length; at++)
-    if (seconds[at]! < NO_WAY_S) changed[Math.floor(at / (2 * headings))] = 0;
-  const stirred = (i: number, j: number, now: number): boolean => {
-    for (let b = j - furthest; b <= j + furthest; b++)
-      for (let a = i - furthest; a <= i + furthest; a++)
-        if (changed[b * columns + a]! >= now - 1) return true;
-    return false;
-  };
-  for (let now = 1; now <= SWEEPS; now++) {
-    let change = false;
-    const right = now % 2 === 0;
-    const up = (now >> 1) % 2 === 0;
-    for (let jj = furthest; jj < rows - furthest; jj++) {
-      const j = up ? jj : rows - 1 - jj;
-      for (let ii = furthest; ii < columns - furthest; ii++) {
-        const i = right ? ii : columns - 1 - ii;
-        if (!stirred(i, j, now)) continue;
-        let nearer = false;
-        for (let h = 0; h < headings; h++) {
-          const at = (j * columns + i) * headings + h;
-          const price = prices[at]!;
-          if (price < 0) continue;
-          for (let astern = 0; astern < 2; astern++) {
-            const before = seconds[2 * at + astern]!;
-            if (before === 0) continue;
-            const least = leastFrom(seconds, 2 * at + astern, steps[h]![astern]!, price, before);
-            if (least < before - STIRS_S) {
-              seconds[2 * at + astern] = least;
-              nearer = true;
-            }
-          }
-        }
-        if (nearer) {
-          changed[j * columns + i] = now;
-          change = true;
-        }
-      }
-    }
-    if (!change) break;
-  }
-}
-
-/** The least time by any of the moves from a place, or what it was. */
-function leastFrom(
-  seconds: Float32Array,
-  from: number,
-  { seconds: takes, along, shares, nearest }: Steps,
-  price: number,
-  before: number,
-): number {
-  let least = before;
-  for (let m = 0; m < takes.length; m++) {
-    const cost = price * takes[m]!;
-    if (cost >= least) continue;
-    // Where the nearest is far too far, what lies round it is as well; beside what is shut off it may not be.
-    const about = seconds[from + nearest[m]!]!;
-    if (about < NO_WAY_S && cost + about >= least + ABOUT_S) continue;
-    const base = 8 * m;
-    let low = NO_WAY_S;
-    let high = 0;
-    for (let n = 0; n < 8; n++) {
-      const one = seconds[from + along[base + n]!]!;
-      around[n] = one;
-      if (one < low) low = one;
-      if (one > high) high = one;
-    }
-    // Between them it is no less than at the least of them.
-    if (cost + low >= least) continue;
-    const sum = between(around, shares, base, low, high);
-    if (cost + sum < least) least = cost + sum;
-  }
-  return least;
 }
 
 /** What moves from the edge would leave the grid by is not known: from there it is first to come back to the nearest place further in. */
@@ -181,7 +87,7 @@ export function waysOf(
   const weathering = turnedBy(weather, frame);
   const grid = gridOver(ground.reach, cell, HEADINGS);
   const moves = movesOn(grid, feel, weathering);
-  sweep(grid, moves, pricesOf(grid, frame, ground, missed));
+  spreadOut(grid, moves, pricesOf(grid, frame, ground, missed));
   comeBack(grid, moves.furthest);
   return { frame, grid };
 }

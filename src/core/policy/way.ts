@@ -96,3 +96,20 @@ export const KICK = {
 /** A helm that may use thrusters does from so far the boat has to turn, rad, until it has so far to turn no more. Judgement. */
 export const THRUST_FROM = 0.12;
 export const THRUST_UNTIL = 0.05;
+
+/**
+ * How a boat is motored alongside on a spring: the wheel so much of the lock from the quay, and hard over for so far off the heading it is to lie on, rad, turning counted so long on, s; more throttle by
+ * a notch where for so many looks its nearer end comes no closer than so fast, m/s; out of gear where it closes faster than the most; and it lies there after so many looks. Judgement.
+ */
+export const ON_SPRING = {
+  wheel: 0.5,
+  hardOver: 0.35,
+  ahead: 2,
+  looks: 4,
+  closing: 0.03,
+  most: 0.15,
+  taut: 0.1,
+  creeps: 0.12,
+  stops: 0.18,
+  lies: 2,
+} as const;

@@ -57,8 +57,8 @@ export const THERE = {
 
 /**
  * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked; from what rate, rad/s, it turns, and from what
- * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad, within so many samples; and steps
- * at the most. Judgement.
+ * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad, within so many samples; steps
+ * at the most; and wind off the berth from which a spring goes on first, m/s. Judgement.
  */
 export const WORKED = {
   most: [1, 0.6],
@@ -69,13 +69,33 @@ export const WORKED = {
   turned: 0.26,
   before: 60,
   steps: 7,
+  springFrom: 2,
 } as const;
-/** Tries a second of asked time a suggestion reckons with, on two cores, and no fewer than so many; and what share of them is spent on what. */
+/**
+ * A spring that goes on first: from the bow so many lengths aft; thrown over so much of what whoever throws reaches; made ready so much before it reaches, m; slack it is made fast with, m; how far off the
+ * heading it is put on, degrees; how long is waited for it, s; how long it is motored on at least, s; and in what share of what is allowed the boat lies there, and of its heading. Judgement.
+ */
+export const WORKED_SPRING = {
+  leads: 0.35,
+  thrown: 0.5,
+  before: 2,
+  slack: 0.2,
+  heading_deg: 50,
+  passes: 45,
+  motors: 4,
+  lies: 0.85,
+  true: 0.65,
+} as const;
+/** Tries a second of asked time a suggestion reckons with, on two cores; and what share of them, and no fewer than how many, it spends on choosing, for each way, on the certificate and on the reference helm. */
 export const TRIES_A_SECOND = 5;
-export const SUGGESTING = { least: 40, reference: 0.2, choosing: 0.3, certifying: 0.5 } as const;
+export const SUGGESTING = {
+  choosing: { share: 0.16, least: 8 },
+  certifying: { share: 0.5, least: 20 },
+  reference: { share: 0.2, least: 8 },
+} as const;
 /** What a suggestion is asked for on a screen, s; tries a worker makes at a time; plans side by side, as many as anybody looks at; winds tried as remedies, as shares of what blows, and on how many draws first. */
 export const SUGGEST_S = 10;
-export const AT_ONCE = 5;
+export const AT_ONCE = 1;
 export const MOST_PLANS = 3;
 export const LESS_WIND = [0.75, 0.5, 0.25, 0] as const;
 export const REMEDY_FIRST = 8;

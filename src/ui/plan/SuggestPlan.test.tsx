@@ -16,7 +16,7 @@ const plan = { ...rest.plan, steps: rest.plan.steps.slice(0, 1) };
 const found: SuggestionSoFar = {
   plans: [
     {
-      way: { most: 1, thrusters: false },
+      way: { most: 1, thrusters: false, spring: false },
       plan,
       gearChanges: 12,
       certificate: certificateOf(asIf('reached')),

@@ -1,6 +1,6 @@
 import type { Certificate, Share } from '@/core/reliability';
 import type { PlanDocument } from '@/document';
-import type { Doing, Remedy, SuggestedPlan } from '@/planner';
+import { crewFor, type Doing, type Remedy, type SuggestedPlan } from '@/planner';
 import { causeText } from './reliability';
 import { boatSpeed, windSpeed, type Units } from './units';
 
@@ -21,14 +21,20 @@ const ofHundred = (share: number) => Math.round(100 * share);
 export const holdsWords = ({ share, least, most, runs }: Share): string =>
   `Holds in ${Math.round(share * runs)} of ${runs} tries: between ${ofHundred(least)} and ${ofHundred(most)} of 100`;
 
-/** "at 1.9 kn at the most, with the thruster; 14 gear changes" */
+/** "In on a bow spring" */
+export const techniqueWords = ({ spring }: SuggestedPlan['way']): string =>
+  spring ? 'In on a bow spring' : 'By short bursts';
+
+/** "By short bursts, at 1.9 kn at the most, with the thruster; 14 gear changes; nobody else needed" */
 export function wayWords(
-  { way: { most, thrusters }, gearChanges }: SuggestedPlan,
+  { way, plan, gearChanges }: SuggestedPlan,
   hasThruster: boolean,
   units: Units,
 ): string {
+  const { most, thrusters } = way;
   const by = !hasThruster ? '' : thrusters ? ', with the thruster' : ', without the thruster';
-  return `at ${boatSpeed(most, units)} at the most${by}; ${gearChanges} gear changes`;
+  const hands = crewFor(way, plan) > 1 ? '; a hand at the bow' : '';
+  return `${techniqueWords(way)}, ${boatSpeed(most, units)} at the most${by}; ${gearChanges} gear changes${hands}`;
 }
 
 /** What most of the tries that fail come to; null where all hold. */

@@ -8,6 +8,7 @@ import {
 } from '@/core/brief';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { stoppedBy } from '@/core/holding';
+import { isDoneBy } from '@/core/plan';
 import {
   SPRING_SPEEDS_MPS,
   WALKS_ABOARD_MPS,
@@ -242,8 +243,9 @@ export function handsStatements({ steps, crew }: PlanDocument, units: Units): St
   for (const { name } of crew) asked.set(name, []);
   steps.forEach(({ orders }, i) => {
     for (const order of orders) {
-      if (!('by' in order) && !('line' in order)) continue;
-      const who = order.by ?? (crew.length === 1 ? crew[0]!.name : 'whoever is at hand');
+      if (!isDoneBy(order, 'crew')) continue;
+      const by = 'by' in order ? order.by : undefined;
+      const who = by ?? (crew.length === 1 ? crew[0]!.name : 'whoever is at hand');
       const list = asked.get(who) ?? [];
       asked.set(who, [...list, { text: taskText(order, units), step: i + 1 }]);
     }

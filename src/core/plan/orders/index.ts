@@ -8,6 +8,7 @@ import { joystick } from './joystick';
 import { keepLine } from './keep-line';
 import { keepWay } from './keep-way';
 import { letGo } from './let-go';
+import { motorOn } from './motor-on';
 import { other } from './other';
 import { paddle } from './paddle';
 import { pass } from './pass';
@@ -32,6 +33,7 @@ export const ORDERS = {
   engine,
   keepWay,
   stopAbreast,
+  motorOn,
   workIn,
   workClear,
   thruster,

@@ -18,6 +18,7 @@ import { joystick } from './joystick';
 import { keepLine } from './keep-line';
 import { keepWay } from './keep-way';
 import { letGo } from './let-go';
+import { motorOn } from './motor-on';
 import { other } from './other';
 import { paddle } from './paddle';
 import { pass } from './pass';
@@ -42,6 +43,7 @@ export const ORDER_VIEWS: { readonly [D in OrderName]: OrderView<D> } = {
   engine,
   keepWay,
   stopAbreast,
+  motorOn,
   workIn,
   workClear,
   thruster,
