@@ -10,6 +10,7 @@ import { fendersAllRound } from './fenders';
 import { call, compassOf, planOf, step, tenth } from './template';
 import { refusal, type Unless } from './refusals';
 import { settingOf, type Setting } from './setting';
+import { onceLinesAreOff } from './techniques/let-go';
 import { noSpringFirst, onSpringPlan } from './worked-spring';
 
 /** How a boat is worked: no faster than that, m/s, with thrusters or without, and whether a spring goes on first and the boat is motored in on it. */
@@ -19,9 +20,11 @@ export interface WorkedWay {
   readonly spring: boolean;
 }
 
-/** How many people a way takes: whoever steers, and whoever passes a spring. */
-export const crewFor = ({ spring }: WorkedWay, { crew }: PlanDocument): number =>
-  Math.max(spring ? 2 : 1, crew.filter(({ at }) => 'aboard' in at).length);
+/** How many people a way takes: whoever steers, and whoever passes a spring or lets lines go. */
+export const crewFor = ({ spring }: WorkedWay, { crew, lines }: PlanDocument): number => {
+  const lets = lines.some(({ of, fast }) => of === undefined && fast !== undefined);
+  return Math.max(spring || lets ? 2 : 1, crew.filter(({ at }) => 'aboard' in at).length);
+};
 
 /** Wind that sets the boat off the berth it is to lie at, m/s; none where it is not to lie at any. */
 function windOff(setting: Setting): number {
@@ -52,7 +55,13 @@ export function workedWays(file: ManoeuvreFile): readonly (readonly WorkedWay[])
 function orderFor({ goal }: ManoeuvreFile, { most, thrusters }: WorkedWay): OrderDocument | null {
   const manner = { after_s: 0, most_mps: most, thrusters };
   if (goal.is === 'clear')
-    return { do: 'workClear', distance_m: tenth(WORKED.clearer * goal.distance_m), ...manner };
+    return {
+      do: 'workClear',
+      distance_m: tenth(
+        Math.max(WORKED.clearer * goal.distance_m, goal.distance_m + WORKED.clearerBy),
+      ),
+      ...manner,
+    };
   if (goal.is !== 'lie') return null;
   const { point, mark, within_m, heading_deg, headingWithin_deg } = goal;
   return { do: 'workIn', point, mark, within_m, heading_deg, headingWithin_deg, ...manner };
@@ -181,12 +190,15 @@ export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<W
   if (way.spring) return springPlan(file, way);
   const order = orderFor(file, way);
   if (!order) return success({ refused: refusal('other goal', { for: 'lie', is: file.goal.is }) });
+  const setting = settingOf(file);
+  if (!setting.ok) return setting;
   const first = plain(file, order);
+  const started = (plan: PlanDocument) => onceLinesAreOff(plan, setting.value, file);
   const input = toRunInput({ ...file, plan: first });
   if (!input.ok) return input;
   const run = runPlan(input.value);
   const gearChanges = gearChangesOf(run);
-  if (run.outcome !== 'reached') return success({ plan: first, gearChanges });
+  if (run.outcome !== 'reached') return success({ plan: started(first), gearChanges });
   const stretches = stretchesOf(run).slice(0, WORKED.steps);
   const [begin] = first.steps;
   const steps = stretches.map((stretch, i) => {
@@ -201,5 +213,5 @@ export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<W
       file.limit_s,
     );
   });
-  return success({ plan: { ...first, steps }, gearChanges });
+  return success({ plan: started({ ...first, steps }), gearChanges });
 }

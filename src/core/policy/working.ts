@@ -56,13 +56,14 @@ export const THERE = {
 } as const;
 
 /**
- * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked; from what rate, rad/s, it turns, and from what
+ * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked, times and m; from what rate, rad/s, it turns, and from what
  * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad, within so many samples; steps
  * at the most; and wind off the berth from which a spring goes on first, m/s. Judgement.
  */
 export const WORKED = {
   most: [1, 0.6],
   clearer: 1.3,
+  clearerBy: 0.3,
   turning: 0.06,
   sternway: 0.12,
   stretch: 4,

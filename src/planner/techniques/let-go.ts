@@ -74,6 +74,26 @@ function gone(
   };
 }
 
+/** The boat's own lines that are on and have to go before it leaves, on slips, in the order they may go. */
+function toLetGo(setting: Setting, file: ManoeuvreFile): readonly LineDocument[] {
+  const on = onAtStart(file);
+  if (file.goal.is !== 'clear' || on.length === 0) return [];
+  const rank = orderOf(setting);
+  return [...on]
+    .sort((a, b) => rank.indexOf(a.name) - rank.indexOf(b.name))
+    .map((line) => asSlip(line));
+}
+
+/** A plan for leaving with the lines that are on let go before it begins; as it is where there are none. */
+export function onceLinesAreOff(
+  plan: PlanDocument,
+  setting: Setting,
+  file: ManoeuvreFile,
+): PlanDocument {
+  const lines = toLetGo(setting, file);
+  return lines.length === 0 ? plan : gone(plan, lines, setting);
+}
+
 /**
  * A template for leaving that rigs nothing itself, with the lines there are let go before it begins. One that has lines of its own
  * sees to what holds the boat.
@@ -83,14 +103,10 @@ export function afterHerLines(
   setting: Setting,
   file: ManoeuvreFile,
 ): PlanTemplate {
-  const on = onAtStart(file);
-  if (file.goal.is !== 'clear' || on.length === 0) return template;
+  const lines = toLetGo(setting, file);
+  if (lines.length === 0) return template;
   const rigs = atFirst(template).lines;
   if (rigs.some(({ of }) => of === undefined)) return template;
-  const rank = orderOf(setting);
-  const lines = [...on]
-    .sort((a, b) => rank.indexOf(a.name) - rank.indexOf(b.name))
-    .map((line) => asSlip(line));
   return {
     ...template,
     // What is tried first is how the boat goes, not how long the lines take to come home.

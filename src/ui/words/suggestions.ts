@@ -33,7 +33,7 @@ export function wayWords(
 ): string {
   const { most, thrusters } = way;
   const by = !hasThruster ? '' : thrusters ? ', with the thruster' : ', without the thruster';
-  const hands = crewFor(way, plan) > 1 ? '; a hand at the bow' : '';
+  const hands = crewFor(way, plan) > 1 ? '; a hand for the lines' : '';
   return `${techniqueWords(way)}, ${boatSpeed(most, units)} at the most${by}; ${gearChanges} gear changes${hands}`;
 }
 
