@@ -80,4 +80,17 @@ describe('a technique of one’s own', () => {
     const [refused] = propose(off, kept());
     expect(refused).toMatchObject({ value: { refused: { why: 'written for another goal' } } });
   });
+
+  it('with fenders all round goes to a boat whose ends are nearer, which it is worked in with as well', () => {
+    const worked = demoFile('crosswind-slip');
+    const technique = kept(worked);
+    const there = laid(technique, { ...slip, boat: tug.boat });
+    const along = tug.boat.hull.deck.map(([x]) => x);
+    for (const { x_m } of there.fenders) {
+      expect(x_m).toBeGreaterThanOrEqual(Math.min(...along));
+      expect(x_m).toBeLessThanOrEqual(Math.max(...along));
+    }
+    const order = there.steps[0]!.orders.find(({ do: does }) => does === 'workIn');
+    expect(order).toMatchObject({ mark: slip.goal.is === 'lie' ? slip.goal.mark : '' });
+  });
 });

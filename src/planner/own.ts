@@ -87,7 +87,7 @@ class Laying {
       crew: this.file.plan.crew,
       fenders: fenders.map((fender) => ({
         ...fender,
-        x_m: fender.x_m * this.scale,
+        x_m: this.aboard(fender.x_m * this.scale),
         side: this.flip > 0 ? fender.side : fender.side === 'port' ? 'starboard' : 'port',
       })),
       steps: steps.map((step) => ({
@@ -98,6 +98,12 @@ class Laying {
       })),
       end: { ...end, cue: this.cue(end.cue) },
     };
+  }
+
+  /** So far forward of midships, m, as the boat's deck goes: another's ends may be nearer for its length. */
+  private aboard(x: number): number {
+    const along = this.file.boat.hull.deck.map(([at]) => at);
+    return Math.max(Math.min(...along), Math.min(Math.max(...along), x));
   }
 
   private heading(value: number): number {
