@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { isMainThread, parentPort, workerData } from 'node:worker_threads';
 import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
+import { SCHOOLS, USUAL_SCHOOL, type School, type SchoolOf } from '@/core/policy';
 import type { Spread } from '@/core/uncertainty';
 import { failure, success, type ManoeuvreFile, type Result } from '@/document';
 import { crewFor, suggestPlans, tryOut, type Suggestion, type Tried, type Tries } from '@/planner';
@@ -11,7 +12,7 @@ import { AllCores, tellResult } from './all-cores';
 import { bareManoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
 
 const USAGE =
-  'usage: npm run -s suggest -- FILE.json [--seconds 10] [--spread SPREAD.json] [--seed N] [--out PLAN.json]';
+  'usage: npm run -s suggest -- FILE.json [--seconds 10] [--spread SPREAD.json] [--seed N] [--school KEY=VALUE]... [--out PLAN.json]';
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const MOST_SECONDS = 3600;
 
@@ -20,7 +21,29 @@ interface Asked {
   readonly seconds: number;
   readonly seed: number;
   readonly spread: string | null;
+  readonly school: School;
   readonly out: string | null;
+}
+
+/** A school by what was said of it, KEY=VALUE each. */
+function schoolIn(said: readonly (string | undefined)[]): Result<School> {
+  const school: Record<string, string> = { ...USUAL_SCHOOL };
+  for (const one of said) {
+    const [key = '', value = ''] = (one ?? '').split('=');
+    const values: readonly string[] | undefined = Object.hasOwn(SCHOOLS, key)
+      ? SCHOOLS[key as SchoolOf]
+      : undefined;
+    const chosen = values?.find((name) => name === value || name.replaceAll(' ', '-') === value);
+    if (!chosen)
+      return failure({
+        path: '--school',
+        message: values
+          ? `${key} is ${values.map((name) => `'${name}'`).join(', ')}, not '${value}'`
+          : `give KEY=VALUE, KEY one of ${Object.keys(SCHOOLS).join(', ')}`,
+      });
+    school[key] = chosen;
+  }
+  return success(school as unknown as School);
 }
 
 function askedFor(words: readonly string[]): Result<Asked> {
@@ -32,6 +55,10 @@ function askedFor(words: readonly string[]): Result<Asked> {
   const [secondsText, seedText, spread, out] = ['--seconds', '--seed', '--spread', '--out'].map(
     option,
   );
+  const schools: (string | undefined)[] = [];
+  for (let said = option('--school'); said !== null; said = option('--school')) schools.push(said);
+  const school = schoolIn(schools);
+  if (!school.ok) return school;
   const seconds = secondsText === null ? 10 : wholeIn(secondsText, 1, MOST_SECONDS);
   const seed = seedText === null ? 1 : wholeIn(seedText, 0, 0x7fffffff);
   if (seconds === null)
@@ -46,7 +73,14 @@ function askedFor(words: readonly string[]): Result<Asked> {
   const stray = rest.find((word) => word.startsWith('--'));
   if (stray) return failure({ path: stray, message: `is not an option. ${USAGE}` });
   if (rest.length !== 1) return failure({ path: 'FILE.json', message: `give one file. ${USAGE}` });
-  return success({ file: rest[0]!, seconds, seed, spread: spread ?? null, out: out ?? null });
+  return success({
+    file: rest[0]!,
+    seconds,
+    seed,
+    school: school.value,
+    spread: spread ?? null,
+    out: out ?? null,
+  });
 }
 
 /** A list of tries by its number, and its place in it. */
@@ -124,6 +158,7 @@ function printed(
       interval: interval(certificate),
       runs: certificate.runs,
     })),
+    school: asked.school,
     seed: asked.seed,
     spread: asked.spread ?? 'standard',
     secondsUsed: rounded(took),

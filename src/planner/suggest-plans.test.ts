@@ -2,6 +2,7 @@ import { STANDARD_SPREAD } from '@/core/uncertainty';
 import { planSchema, toRunInput } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { runPlan } from '@/core/plan';
+import { USUAL_SCHOOL, type School } from '@/core/policy';
 import { holds } from '@/core/reliability';
 import { isRefused, suggestHere, suggestPlans, tryOut, type TryAll } from '.';
 import { caseOf } from './testing/cases';
@@ -37,7 +38,7 @@ describe('plans of working a boat somewhere', () => {
     const rowed = caseOf(10).file;
     const noEngine = { ...rowed, boat: { ...rowed.boat, drives: [] } };
     const refusedAs = (file: typeof rowed) => {
-      const plan = workedPlan(file, { most: 1, thrusters: false, spring: false });
+      const plan = workedPlan(file, { most: 1, thrusters: false, spring: false, idle: false });
       return plan.ok && isRefused(plan.value) ? plan.value.refused.why : null;
     };
     expect(refusedAs(noEngine)).toBe('no engine');
@@ -45,9 +46,50 @@ describe('plans of working a boat somewhere', () => {
   });
 });
 
+describe('schools', () => {
+  const { file } = caseOf(4);
+  const lots = (school: Partial<School>) => workedWays(file, { ...USUAL_SCHOOL, ...school });
+
+  it('say which ways come first, and leave none out but those somebody never goes', () => {
+    expect(file.boat.thrusters.length).toBeGreaterThan(0);
+    expect(lots({})[0]!.every(({ thrusters }) => thrusters)).toBe(true);
+    const backup = lots({ thruster: 'as a backup' });
+    expect(backup[0]!.some(({ thrusters }) => thrusters)).toBe(false);
+    expect(backup.flat().some(({ thrusters }) => thrusters)).toBe(true);
+    expect(
+      lots({ throttle: 'gears alone' })
+        .flat()
+        .every(({ idle }) => idle),
+    ).toBe(true);
+    const springs = (spring: School['spring']) =>
+      workedWays(demoFile('two-hulls-in-a-calm'), { ...USUAL_SCHOOL, spring }).map((lot) =>
+        lot.some((way) => way.spring),
+      );
+    expect(springs('by the wind').indexOf(true)).toBe(1);
+    expect(springs('first').indexOf(true)).toBe(0);
+    expect(springs('never').indexOf(true)).toBe(-1);
+  });
+
+  it('by the gears alone the throttle is never over idle', () => {
+    const [way] = lots({ throttle: 'gears alone' })[0]!;
+    const worked = workedPlan(file, way!);
+    if (!worked.ok || isRefused(worked.value)) throw new Error('it can be laid out');
+    const input = toRunInput({ ...file, plan: worked.value.plan });
+    if (!input.ok) throw new Error('it can be run');
+    const { engines } = runPlan(input.value).trace;
+    for (const { throttle } of engines) expect(Math.max(...throttle)).toBe(0);
+    const usual = workedPlan(file, lots({})[0]![0]!);
+    if (!usual.ok || isRefused(usual.value)) throw new Error('it can be laid out');
+    const other = toRunInput({ ...file, plan: usual.value.plan });
+    if (!other.ok) throw new Error('it can be run');
+    const most = runPlan(other.value).trace.engines.map(({ throttle }) => Math.max(...throttle));
+    expect(Math.max(...most)).toBeGreaterThan(0.1);
+  });
+});
+
 describe('in on a bow spring', () => {
   const off = demoFile('alongside-wind-off');
-  const way = { most: 1, thrusters: false, spring: true };
+  const way = { most: 1, thrusters: false, spring: true, idle: false };
 
   it('comes first where the wind sets the boat off its berth, and later where it does not', () => {
     const lot = (from_deg: number) => {

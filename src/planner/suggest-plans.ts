@@ -1,4 +1,4 @@
-import { HOLDS_ENOUGH, MOST_PLANS, SUGGESTING, TRIES_A_SECOND } from '@/core/policy';
+import { HOLDS_ENOUGH, MOST_PLANS, SUGGESTING, TRIES_A_SECOND, type School } from '@/core/policy';
 import { certificateOf, shareOf } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
@@ -21,6 +21,8 @@ import { workedWays, type WorkedPlan, type WorkedWay } from './worked';
 export interface Suggesting {
   readonly seed: number;
   readonly seconds: number;
+  /** How whoever asks was taught; the usual where nothing is said. */
+  readonly school?: School;
 }
 
 /** How many tries are spent on what. */
@@ -55,12 +57,12 @@ const triesWith = (
 /** Ways laid out and tried, lot by lot until one holds in every try; the best first, the usual one of those as good. */
 function* choosing(
   file: ManoeuvreFile,
-  seed: number,
+  { seed, school }: Suggesting,
   tries: number,
 ): Asking<Result<Unless<readonly Laid[]>>> {
   const found: Laid[] = [];
   let refused: Refusal | null = null;
-  for (const lot of workedWays(file)) {
+  for (const lot of workedWays(file, school)) {
     const [laid] = yield {
       doing: 'laying',
       all: [lot.map((way): Tries => ({ of: 'way', file, way }))],
@@ -108,7 +110,7 @@ function* asReference(
 function* suggesting(file: ManoeuvreFile, asked: Suggesting): Asking<Result<Suggestion>> {
   const { seed } = asked;
   const budget = budgetOf(asked);
-  const chosen = yield* choosing(file, seed, budget.choosing);
+  const chosen = yield* choosing(file, asked, budget.choosing);
   if (!chosen.ok) return chosen;
   if (isRefused(chosen.value)) return success({ ...NOTHING, refused: chosen.value.refused });
   // In the order of the tries they were chosen by: by those they are told by the luckiest would come first.

@@ -14,10 +14,11 @@ import {
 } from './techniques/line-leads';
 import { call, engine, near, planOf, step, tenth, wheel } from './template';
 
-/** How a boat is worked there: no faster than that, m/s, and with thrusters or without. */
+/** How a boat is worked there: no faster than that, m/s, with thrusters or without, by the gears alone or not. */
 interface Manner {
   readonly most: number;
   readonly thrusters: boolean;
+  readonly idle: boolean;
 }
 
 /** A spring that goes on first: from which cleat, to what, whether it is thrown, and how far off that may be for it, m. */
@@ -54,7 +55,7 @@ export const noSpringFirst = (setting: Setting): Refusal | null =>
 export function onSpringPlan(
   file: ManoeuvreFile,
   setting: Setting,
-  { most, thrusters }: Manner,
+  { most, thrusters, idle }: Manner,
   rest: Pick<PlanDocument, 'lines' | 'fenders' | 'crew'>,
 ): PlanDocument {
   const { goal } = file;
@@ -74,6 +75,7 @@ export function onSpringPlan(
     headingWithin_deg: WORKED_SPRING.heading_deg,
     most_mps: most,
     thrusters,
+    idle,
   };
   const pass: OrderDocument = {
     do: 'pass',

@@ -1,6 +1,6 @@
 import { sin, wrapHalfTurn } from '@/core/math';
 import { runPlan, type Run } from '@/core/plan';
-import { WORKED } from '@/core/policy';
+import { USUAL_SCHOOL, WORKED, type School } from '@/core/policy';
 import { degrees } from '@/document/fields';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
@@ -13,11 +13,12 @@ import { settingOf, type Setting } from './setting';
 import { onceLinesAreOff } from './techniques/let-go';
 import { noSpringFirst, onSpringPlan } from './worked-spring';
 
-/** How a boat is worked: no faster than that, m/s, with thrusters or without, and whether a spring goes on first and the boat is motored in on it. */
+/** How a boat is worked: no faster than that, m/s, with thrusters or without, by the gears alone or not, and whether a spring goes on first and the boat is motored in on it. */
 export interface WorkedWay {
   readonly most: number;
   readonly thrusters: boolean;
   readonly spring: boolean;
+  readonly idle: boolean;
 }
 
 /** How many people a way takes: whoever steers, and whoever passes a spring or lets lines go. */
@@ -35,25 +36,32 @@ function windOff(setting: Setting): number {
 }
 
 /**
- * The ways there are for a boat, in lots that are tried one after the other while none holds well enough: the usual ones first, on a spring first where the wind sets
- * it off.
+ * The ways there are for a boat, in lots that are tried one after the other while none holds well enough: those of the school first, otherwise the usual ones, on a spring
+ * first where the wind sets it off.
  */
-export function workedWays(file: ManoeuvreFile): readonly (readonly WorkedWay[])[] {
+export function workedWays(
+  file: ManoeuvreFile,
+  { throttle, thruster, spring }: School = USUAL_SCHOOL,
+): readonly (readonly WorkedWay[])[] {
+  const idle = throttle === 'gears alone';
   const fitted = file.boat.thrusters.length > 0;
-  const by = (thrusters: boolean) =>
-    WORKED.most.map((most) => ({ most, thrusters, spring: false }));
-  const lots = (fitted ? [true, false] : [false]).map(by);
+  const by = (thrusters: boolean): WorkedWay[] =>
+    WORKED.most.map((most) => ({ most, thrusters, spring: false, idle }));
+  const with_ = fitted && thruster === 'freely';
+  const [usual, ...others] = [by(with_), ...(fitted ? [by(!with_)] : [])];
   const setting = settingOf(file);
-  if (!setting.ok || noSpringFirst(setting.value)) return lots;
-  const onSpring = { most: WORKED.most[0], thrusters: fitted, spring: true };
-  const [usual, ...others] = lots;
-  return windOff(setting.value) >= WORKED.springFrom
+  if (spring === 'never' || !setting.ok || noSpringFirst(setting.value)) return [usual!, ...others];
+  const onSpring = { most: WORKED.most[0], thrusters: with_, spring: true, idle };
+  return spring === 'first' || windOff(setting.value) >= WORKED.springFrom
     ? [[onSpring, usual![0]!], usual!.slice(1), ...others]
     : [usual!, [onSpring], ...others];
 }
 
-function orderFor({ goal }: ManoeuvreFile, { most, thrusters }: WorkedWay): OrderDocument | null {
-  const manner = { after_s: 0, most_mps: most, thrusters };
+function orderFor(
+  { goal }: ManoeuvreFile,
+  { most, thrusters, idle }: WorkedWay,
+): OrderDocument | null {
+  const manner = { after_s: 0, most_mps: most, thrusters, idle };
   if (goal.is === 'clear')
     return {
       do: 'workClear',

@@ -21,6 +21,7 @@ import type {
   Outlook,
   Proposal,
   Refused,
+  Suggesting,
   SuggestionSoFar,
   TechniqueId,
   Tuned,
@@ -97,7 +98,7 @@ export interface Analyses {
     told: Proposal | Refused;
   };
   /** Plans looked for and tried, and how far that is; as many tries as a time in seconds allows on two cores. */
-  suggest: { given: OfFile & { readonly seconds: number }; told: SuggestionSoFar };
+  suggest: { given: OfFile & Pick<Suggesting, 'seconds' | 'school'>; told: SuggestionSoFar };
   /** Every technique that fits, one after the other. */
   compare: { given: OfFile; told: Comparison<TechniqueId> };
   /** Runs at moments of a day, seconds since 1970 UTC, as they come. */

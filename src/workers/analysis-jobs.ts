@@ -14,6 +14,7 @@ import {
   TRYING_MS,
   USUAL_FREEBOARD_M,
   USUAL_LANDING_M,
+  SCHOOLS,
 } from '@/core/policy';
 import {
   ROSE_DIRECTIONS,
@@ -213,10 +214,23 @@ const proposed: JobOf<'propose', AnalysisUpdate<'propose'>> = {
   bundle: newest,
 };
 
+const schoolSchema = z.strictObject({
+  throttle: z.enum(SCHOOLS.throttle),
+  thruster: z.enum(SCHOOLS.thruster),
+  spring: z.enum(SCHOOLS.spring),
+});
+
 const suggested: JobOf<'suggest', AnalysisUpdate<'suggest'>> = {
-  given: given({ seconds: z.number().min(1).max(3600) }) as z.ZodType<Given<'suggest'>>,
-  pieces: ({ file: manoeuvre, seconds }) =>
-    suggestHere(manoeuvre, { seed: TRIES_SEED, seconds }, STANDARD_SPREAD),
+  given: given({
+    seconds: z.number().min(1).max(3600),
+    school: schoolSchema.optional(),
+  }) as z.ZodType<Given<'suggest'>>,
+  pieces: ({ file: manoeuvre, seconds, school }) =>
+    suggestHere(
+      manoeuvre,
+      { seed: TRIES_SEED, seconds, ...(school ? { school } : {}) },
+      STANDARD_SPREAD,
+    ),
   bundle: newest,
 };
 

@@ -34,7 +34,12 @@ const twentieth = (share: number) => Math.round(20 * Math.min(MOST_THROTTLE, sha
  * What a person may do with a boat's levers, neutral first: all engines together at idle, at a usual and at a firm throttle, engines apart one against the
  * other or one alone, and thrusters with the engines out of gear or idling.
  */
-export function leversOf(craft: Craft, density: number, thrusters: boolean): Levers[] {
+export function leversOf(
+  craft: Craft,
+  density: number,
+  thrusters: boolean,
+  idle = false,
+): Levers[] {
   const { drives, thrusters: fitted } = craft.spec;
   const still = fitted.map(() => 0);
   const all = (gear: Gear) => drives.map(() => gear);
@@ -46,7 +51,9 @@ export function leversOf(craft: Craft, density: number, thrusters: boolean): Lev
       0,
       ...[USUAL, FIRM].map((answer) => twentieth(throttleFor(craft, density, way, answer))),
     ];
-    return wanted.filter((throttle, i) => i === 0 || throttle > wanted[i - 1]! + OVER_IDLE);
+    return wanted.filter(
+      (throttle, i) => i === 0 || (!idle && throttle > wanted[i - 1]! + OVER_IDLE),
+    );
   };
   for (const way of [1, -1] as const)
     for (const throttle of throttles(way))

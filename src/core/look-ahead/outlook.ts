@@ -141,9 +141,10 @@ export interface Outlook {
   readonly weathering: Weathering;
 }
 
-/** How the boat is worked: with thrusters as well or not, how fast at the most, m/s, and how late what is done comes, s. */
+/** How the boat is worked: with thrusters as well or not, by its gears alone or not, how fast at the most, m/s, and how late what is done comes, s. */
 export interface Manner {
   readonly thrusters: boolean;
+  readonly idle?: boolean;
   readonly most: number;
   readonly late: number;
 }
@@ -169,9 +170,10 @@ function basisFor(
   shore: ObstacleSet,
   aim: Aim,
   thrusters: boolean,
+  idle: boolean,
 ): Basis {
   const { length } = craft.spec.hull;
-  const levers = leversOf(craft, weather.waterDensity, thrusters);
+  const levers = leversOf(craft, weather.waterDensity, thrusters, idle);
   const feel = feelOf(craft, weather, levers);
   const weathering = {
     windFrom: weather.windFrom,
@@ -240,16 +242,22 @@ function textOf(what: object): string {
   return text;
 }
 
-function basisOnce(told: Told, shore: ObstacleSet, aim: Aim, thrusters: boolean): Basis {
+function basisOnce(
+  told: Told,
+  shore: ObstacleSet,
+  aim: Aim,
+  thrusters: boolean,
+  idle: boolean,
+): Basis {
   const { windFrom, windSpeed, currentSet, currentSpeed, waterDensity } = told.weather;
   const { x, y, heading } = told.start;
   const of = [windFrom, windSpeed, currentSet, currentSpeed, waterDensity, x, y, heading];
   const key = [
-    JSON.stringify([aim, thrusters, of]),
+    JSON.stringify([aim, thrusters, idle, of]),
     textOf(told.craft.spec),
     textOf(shore.obstacles),
   ].join();
-  const basis = found.get(key) ?? basisFor(told, shore, aim, thrusters);
+  const basis = found.get(key) ?? basisFor(told, shore, aim, thrusters, idle);
   // The one used last stands last.
   found.delete(key);
   found.set(key, basis);
@@ -263,9 +271,9 @@ export function outlookFor(
   told: Told,
   shore: ObstacleSet,
   aim: Aim,
-  { thrusters, most, late }: Manner,
+  { thrusters, idle = false, most, late }: Manner,
 ): Outlook {
-  const { weathering, ...basis } = basisOnce(told, shore, aim, thrusters);
+  const { weathering, ...basis } = basisOnce(told, shore, aim, thrusters, idle);
   const { feel } = basis;
   const lag = late + LOOKS_S + feel.delay + 0.7 * feel.comes;
   return { prospect: { ...basis, most, lag, ...goesOnBy(feel, late) }, weathering };

@@ -8,6 +8,7 @@ export * from './goals';
 export * from './locks';
 export * from './reliability';
 export * from './room';
+export * from './schools';
 export * from './search';
 export * from './showing';
 export * from './touch';

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { USUAL_SCHOOL } from '@/core/policy';
 import { certificateOf, shareOf, type Trial } from '@/core/reliability';
 import { demoFile } from '@/document/testing/demo';
 import { trialsOf } from '@/document/testing/demo-trials';
@@ -16,7 +17,7 @@ const plan = { ...rest.plan, steps: rest.plan.steps.slice(0, 1) };
 const found: SuggestionSoFar = {
   plans: [
     {
-      way: { most: 1, thrusters: false, spring: false },
+      way: { most: 1, thrusters: false, spring: false, idle: false },
       plan,
       gearChanges: 12,
       certificate: certificateOf(asIf('reached')),
@@ -56,7 +57,7 @@ const text = () => document.body.textContent;
 it('puts a plan that was found in as one edit', () => {
   const { store, run, finds } = shown(null);
   fireEvent.click(screen.getByRole('button', { name: 'Suggest a plan' }));
-  expect(run).toHaveBeenCalledWith({ file, seconds: 10 });
+  expect(run).toHaveBeenCalledWith({ file, seconds: 10, school: USUAL_SCHOOL });
   finds(found);
   expect(text()).toContain('Holds in 4 of 4 tries');
   expect(text()).toContain('12 gear changes');

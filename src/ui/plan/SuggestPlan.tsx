@@ -1,13 +1,14 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { HOLDS_ENOUGH, SUGGEST_S } from '@/core/policy';
+import { HOLDS_ENOUGH, SCHOOLS, SUGGEST_S, type School, type SchoolOf } from '@/core/policy';
 import type { Manoeuvre, ManoeuvreFile } from '@/document';
 import type { Remedy, SuggestedPlan, SuggestionSoFar } from '@/planner';
 import { useJob } from '../hooks/use-job';
 import type { RunState } from '../hooks/use-run';
+import { Choice } from '../parts/Choice';
 import { BUTTON } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
-import { useUnits } from '../state/preferences';
+import { usePreferences, useUnits } from '../state/preferences';
 import { refusalWords } from '../words/refusals';
 import {
   doingWords,
@@ -15,6 +16,8 @@ import {
   holdsWords,
   possibleWords,
   remedyWords,
+  SCHOOL_TITLES,
+  SCHOOL_WORDS,
   wayWords,
 } from '../words/suggestions';
 
@@ -77,7 +80,7 @@ export function SuggestedPlans({
   const begin = useCallback(() => {
     begunOn.current = store.getState().manoeuvre;
     setPutIn(null);
-    run({ file, seconds: SUGGEST_S });
+    run({ file, seconds: SUGGEST_S, school: usePreferences.getState().handling });
   }, [store, run, file]);
   useEffect(() => {
     if (!asks()) return;
@@ -101,6 +104,7 @@ export function SuggestedPlans({
           wind, the boat, the start and the person varied.
         </p>
       )}
+      {!busy && <Taught />}
       {busy ? (
         <Doing found={found} onStop={stop} />
       ) : (
@@ -122,6 +126,40 @@ export function SuggestedPlans({
         </p>
       )}
     </section>
+  );
+}
+
+/** How whoever asks was taught to handle a boat; remembered. */
+function Taught() {
+  const hasThruster = useWorkspace((s) => s.boat.thrusters.length > 0);
+  const asked: readonly SchoolOf[] = hasThruster
+    ? ['throttle', 'thruster', 'spring']
+    : ['throttle', 'spring'];
+  return (
+    <details className="pb-1.5 text-[12.5px]">
+      <summary className="cursor-pointer py-1 text-quiet">How you were taught</summary>
+      <ul className="grid gap-1 pt-0.5">
+        {asked.map((of) => (
+          <li key={of}>
+            <OneSchool of={of} />
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function OneSchool<K extends SchoolOf>({ of }: { of: K }) {
+  const value = usePreferences((p) => p.handling[of]);
+  const set = usePreferences((p) => p.setHandling);
+  const words: Readonly<Record<string, string>> = SCHOOL_WORDS[of];
+  return (
+    <Choice
+      label={SCHOOL_TITLES[of]}
+      value={value}
+      options={SCHOOLS[of].map((one) => ({ value: one, text: words[one]! }))}
+      onChange={(one) => set(of, one as School[K])}
+    />
   );
 }
 

@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { useShallow } from 'zustand/react/shallow';
 import type { FirstLine, StepPlace } from '@/core/brief';
+import { USUAL_SCHOOL, type School, type SchoolOf } from '@/core/policy';
 import type { TechniqueId } from '@/planner';
 import type { ThemeName } from '../theme/palette';
 import { PREFERENCES_KEY } from '../theme/script';
@@ -36,9 +37,12 @@ export interface Preferences {
   readonly up: Up;
   /** Where schools differ, the one this user follows. */
   readonly schools: Schools;
+  /** How this user was taught to handle a boat, for what is suggested. */
+  readonly handling: School;
   /** Techniques this user had written in, the last one first. */
   readonly techniques: readonly TechniqueId[];
   setSchool<K extends keyof Schools>(which: K, school: Schools[K]): void;
+  setHandling<K extends SchoolOf>(of: K, school: School[K]): void;
   usedTechnique(technique: TechniqueId): void;
   setTheme(theme: ThemeName): void;
   setSpeed(speed: SpeedUnit): void;
@@ -59,6 +63,9 @@ export const usePreferences = create<Preferences>()(
       schools: { firstLine: null, burst: null, step: null },
       setSchool: (which, school) =>
         set((state) => ({ schools: { ...state.schools, [which]: school } })),
+      handling: USUAL_SCHOOL,
+      setHandling: (of, school) =>
+        set(({ handling }) => ({ handling: { ...handling, [of]: school } })),
       techniques: [],
       usedTechnique: (technique) =>
         set(({ techniques }) => ({

@@ -1,3 +1,4 @@
+import type { School, SchoolOf } from '@/core/policy';
 import type { Certificate, Share } from '@/core/reliability';
 import type { PlanDocument } from '@/document';
 import { crewFor, type Doing, type Remedy, type SuggestedPlan } from '@/planner';
@@ -21,9 +22,31 @@ const ofHundred = (share: number) => Math.round(100 * share);
 export const holdsWords = ({ share, least, most, runs }: Share): string =>
   `Holds in ${Math.round(share * runs)} of ${runs} tries: between ${ofHundred(least)} and ${ofHundred(most)} of 100`;
 
+/** Ways people are taught, as they are offered. */
+export const SCHOOL_WORDS: {
+  readonly [K in SchoolOf]: Readonly<Record<School[K], string>>;
+} = {
+  throttle: {
+    'as needed': 'throttle as needed',
+    'gears alone': 'gears alone, never the throttle',
+  },
+  thruster: { freely: 'thruster freely', 'as a backup': 'thruster only as a backup' },
+  spring: {
+    'by the wind': 'a spring first where the wind blows off the berth',
+    first: 'a spring first wherever there is one',
+    never: 'no spring first',
+  },
+};
+/** What each of them is about. */
+export const SCHOOL_TITLES: Readonly<Record<SchoolOf, string>> = {
+  throttle: 'Throttle',
+  thruster: 'Thruster',
+  spring: 'First line',
+};
+
 /** "In on a bow spring" */
-export const techniqueWords = ({ spring }: SuggestedPlan['way']): string =>
-  spring ? 'In on a bow spring' : 'By short bursts';
+export const techniqueWords = ({ spring, idle }: SuggestedPlan['way']): string =>
+  `${spring ? 'In on a bow spring' : 'By short bursts'}${idle ? ', gears alone' : ''}`;
 
 /** "By short bursts, at 1.9 kn at the most, with the thruster; 14 gear changes; nobody else needed" */
 export function wayWords(

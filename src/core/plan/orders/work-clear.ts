@@ -9,11 +9,13 @@ export const workClear = helmOrder('workClear', {
     most: { kind: 'speed', least: 0.2, most: 3, fallback: 1 },
     /** Thrusters as well. */
     thrusters: { kind: 'flag', fallback: false },
+    /** By the gears alone, the throttle never over idle. */
+    idle: { kind: 'flag', fallback: false },
   },
   needs: 'engine',
   watches: true,
   channel: () => ({ of: 'engine', engine: null }),
   unlike: alike,
-  apply: ({ distance, most, thrusters, ...eye }, state, world) =>
-    workTo(state, world, { is: 'clear', distance }, { thrusters, most }, eye),
+  apply: ({ distance, most, thrusters, idle, ...eye }, state, world) =>
+    workTo(state, world, { is: 'clear', distance }, { thrusters, idle, most }, eye),
 });

@@ -32,6 +32,7 @@ const workIn: Order = {
   headingWithin: 0.2,
   most: 1,
   thrusters: false,
+  idle: false,
 };
 
 /** Along the aisle before a slip. */
@@ -112,7 +113,7 @@ describe('a boat worked in by short bursts', () => {
 
   it('comes clear of everything, and says so', () => {
     const craft = fleetCraft('quince');
-    const order: Order = { do: 'workClear', distance: 2, most: 1, thrusters: false };
+    const order: Order = { do: 'workClear', distance: 2, most: 1, thrusters: false, idle: false };
     const run = runPlan(
       inputOf(
         [stepOf(START, [{ after: 0, order }])],

@@ -9,12 +9,13 @@ export function workTo(
   state: SimState,
   world: World,
   aim: Aim,
-  { thrusters, most }: Pick<Manner, 'thrusters' | 'most'>,
+  { thrusters, idle, most }: Pick<Manner, 'thrusters' | 'idle' | 'most'>,
   eye: ByEye,
 ): void {
   const told = world.told!;
   const outlook = outlookFor(told, world.shore, aim, {
     thrusters,
+    ...(idle ? { idle } : {}),
     most,
     late: SHIFTS_LATE_S,
   });
@@ -34,12 +35,18 @@ export const workIn = helmOrder('workIn', {
     most: { kind: 'speed', least: 0.2, most: 3, fallback: 1 },
     /** Thrusters as well. */
     thrusters: { kind: 'flag', fallback: false },
+    /** By the gears alone, the throttle never over idle. */
+    idle: { kind: 'flag', fallback: false },
   },
   needs: 'engine',
   watches: true,
   channel: () => ({ of: 'engine', engine: null }),
   unlike: alike,
-  apply({ point, mark, within, heading, headingWithin, most, thrusters, ...eye }, state, world) {
+  apply(
+    { point, mark, within, heading, headingWithin, most, thrusters, idle, ...eye },
+    state,
+    world,
+  ) {
     const { x, y } = markNow(state, mark);
     const place = { x: point.x, y: point.y };
     const aim = {
@@ -50,6 +57,6 @@ export const workIn = helmOrder('workIn', {
       heading,
       headingWithin,
     } as const;
-    workTo(state, world, aim, { thrusters, most }, eye);
+    workTo(state, world, aim, { thrusters, idle, most }, eye);
   },
 });

@@ -18,7 +18,7 @@ export const workClear: OrderView<'workClear'> = {
   add: ({ engines }) => (engines.length > 0 ? 'work it clear by short bursts' : null),
   fresh: { distance: 2 },
   Fields,
-  text: ({ distance_m, thrusters }, units) =>
-    `short bursts ahead and astern${thrusters ? ', thruster too,' : ''} until ${distance(distance_m, units)} clear all round`,
+  text: ({ distance_m, thrusters, idle }, units) =>
+    `short bursts ahead and astern${idle ? ' at idle' : ''}${thrusters ? ', thruster too,' : ''} until ${distance(distance_m, units)} clear all round`,
   given: () => 'worked clear by short bursts',
 };

@@ -31,7 +31,7 @@ export const workIn: OrderView<'workIn'> = {
     engines.length > 0 && marks.length > 0 ? 'work it in by short bursts' : null,
   fresh: { within: 1.5, heading: 0, headingWithin: 10 },
   Fields,
-  text: ({ point, mark, within_m, heading_deg, thrusters }, units) =>
-    `short bursts ahead and astern${thrusters ? ', thruster too,' : ''} until the ${point} is ${distance(within_m, units)} off ${mark}, heading ${threeFigures(heading_deg)}`,
+  text: ({ point, mark, within_m, heading_deg, thrusters, idle }, units) =>
+    `short bursts ahead and astern${idle ? ' at idle' : ''}${thrusters ? ', thruster too,' : ''} until the ${point} is ${distance(within_m, units)} off ${mark}, heading ${threeFigures(heading_deg)}`,
   given: ({ mark }) => `worked to ${mark.name} by short bursts`,
 };
