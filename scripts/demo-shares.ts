@@ -60,7 +60,7 @@ writeFileSync(
     '# How sure the demos are',
     '',
     `Every demo manoeuvre played ${runs} times under the standard spread (seed ${SEED}): day, boat, start and crew as they may be. Made by \`npm run demo-shares\`.`,
-    `${held} of ${rows.length} hold in 95 of 100; the median is ${hundred(median)}. The plans go by headings, clocks and distances, and nobody looks again: most do not hold yet, and that is`,
+    `${held} of ${rows.length} hold in 95 of 100; the median is ${hundred(median)}. Most go by headings, clocks and distances, and nobody looks again: these do not hold yet, and that is`,
     'said on screen too.',
     '',
     '| manoeuvre | as written | holds in, of 100 | 95 % sure of | what most others come to (of 100) | clearance, 5 to 95 of 100 |',

@@ -9,7 +9,9 @@ import { templateOfOwn } from './own';
 import { atFirst } from './template';
 
 const slip = demoFile('quince-takes-a-slip');
-const tug = demoFile('tug-by-her-gears');
+const shipped = demoFile('tug-by-her-gears');
+/** By orders to one engine and the other. */
+const tug = { ...shipped, plan: shipped.tempting!.plan };
 
 function kept(file = slip): OwnTechnique {
   const technique = keepAsTechnique(file, 'mine', 'Mine');

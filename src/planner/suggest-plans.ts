@@ -1,4 +1,11 @@
-import { HOLDS_ENOUGH, MOST_PLANS, SUGGESTING, TRIES_A_SECOND, type School } from '@/core/policy';
+import {
+  BESIDE,
+  HOLDS_ENOUGH,
+  MOST_PLANS,
+  SUGGESTING,
+  TRIES_A_SECOND,
+  type School,
+} from '@/core/policy';
 import { certificateOf, shareOf } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
@@ -85,7 +92,8 @@ function* choosing(
     if (found.some(({ share }) => share === 1)) break;
   }
   if (found.length === 0 && refused) return success({ refused });
-  return success(found.toSorted((a, b) => b.share - a.share).slice(0, MOST_PLANS));
+  const sorted = found.toSorted((a, b) => b.share - a.share).slice(0, MOST_PLANS);
+  return success(sorted.filter(({ share }, i) => i === 0 || share >= BESIDE * sorted[0]!.share));
 }
 
 /** What the helm that sees everything holds in of some draws, with the same fenders, so that a plan falls short of it by handling alone. */

@@ -28,9 +28,9 @@ export interface SuggestedPlan extends WorkedPlan {
   readonly certificate: Certificate;
 }
 
-/** What would make it hold: less wind, or lying the other way round; with the plan that then does. */
+/** What would make it hold: one more hand, less wind, or lying the other way round; with the plan that then does. */
 export interface Remedy {
-  readonly is: 'less wind' | 'other way round';
+  readonly is: 'less wind' | 'other way round' | 'one more hand';
   /** Wind it is tried in, m/s. */
   readonly wind: number;
   readonly goal: ManoeuvreFile['goal'];

@@ -78,7 +78,7 @@ function orderFor(
 const NO_WAY_OUT = 'neutral, look round, and let it drop where there is room';
 
 const readyFor = ({ goal }: ManoeuvreFile): OrderDocument[] =>
-  goal.is === 'lie' ? [call('fenders both sides, somebody at the bow')] : [];
+  goal.is === 'lie' ? [call('fenders both sides')] : [];
 
 /** The plan of one order: worked there from the start. */
 function plain(file: ManoeuvreFile, order: OrderDocument): PlanDocument {

@@ -110,3 +110,6 @@ export const STANDS_BACK_M = 1;
 
 /** So long somebody leans on a gate for the levels to be made, s. */
 export const LEANS_FOR_S = 900;
+
+/** Whoever stands so many lengths forward of midships and calls distances leaves so much of what they are misjudged by at the helm. Judgement: the bow hides what is before it. */
+export const CALLER = { forward: 0.25, left: 0.5 } as const;

@@ -98,5 +98,7 @@ export const SUGGESTING = {
 export const SUGGEST_S = 10;
 export const AT_ONCE = 1;
 export const MOST_PLANS = 3;
+/** A plan that holds in less than so much of what the best one does is none to be shown beside it. */
+export const BESIDE = 0.7;
 export const LESS_WIND = [0.75, 0.5, 0.25, 0] as const;
 export const REMEDY_FIRST = 8;

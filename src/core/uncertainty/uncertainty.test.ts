@@ -1,6 +1,7 @@
 import { exp } from '../math';
 import { openWater } from '../testing/uncertain';
-import { runPlan } from '../plan';
+import { aboard, ashore, riggedWith } from '../testing/rigging';
+import { runPlan, type Person } from '../plan';
 import {
   drawOf,
   NO_SPREAD,
@@ -153,6 +154,20 @@ describe('a manoeuvre varied by a draw', () => {
       // There is wind, a current, a wash that passes and nothing to throw or to lock through.
       expect([source, same]).toEqual([source, ['calm', 'lockWater', 'throws'].includes(source)]);
     }
+  });
+
+  it('is judged half as far out where somebody at the bow calls how far it is, and nowhere else', () => {
+    const draw = drawOf(only(STANDARD_SPREAD, ['judgement']), 1, 4);
+    const distance = (people: readonly Person[]) => {
+      const { rigging } = riggedWith([], people);
+      const { cue } = varied({ ...input, rigging: rigging! }, draw).plan.steps[2]!;
+      return cue.is === 'within' ? cue.distance : NaN;
+    };
+    const alone = distance([]);
+    expect(Math.abs(alone - 18)).toBeGreaterThan(0.2);
+    expect(distance([aboard('Ines', 4, 0)]) - 18).toBeCloseTo((alone - 18) / 2, 9);
+    expect(distance([aboard('Ines', -3, 0)])).toBe(alone);
+    expect(distance([ashore('Wharfinger', 4, 0)])).toBe(alone);
   });
 
   it('a calm comes to a breeze from anywhere; who leaves starts from where the boat lies', () => {

@@ -13,7 +13,7 @@ import {
   type SimpleCue,
   type TimedOrder,
 } from '../plan';
-import { LIES_AT_START_MPS } from '../policy';
+import { CALLER, LIES_AT_START_MPS } from '../policy';
 import type { Weather } from '../simulation';
 import type { Draw, Judged } from './draw';
 
@@ -113,15 +113,29 @@ const judgedCue = (cue: SimpleCue, judged: Judged): SimpleCue =>
     judged,
   );
 
-/** A plan as a person carries it out: cues judged by eye, every order late. Which is drawn goes by its place in the plan. */
-function variedPlan(plan: Plan, draw: Draw): Plan {
+/** Does somebody stand at the bow who calls how far it is? */
+function isCalled({ rigging, boat }: RunInput): boolean {
+  const forward = CALLER.forward * boat.hull.length;
+  return rigging?.crew.some(({ at }) => at.aboard && at.point.x >= forward) ?? false;
+}
+
+/**
+ * A plan as a person carries it out: cues judged by eye, every order late. Which is drawn goes by its place in the plan.
+ *
+ * @param called does somebody at the bow call distances?
+ */
+function variedPlan(plan: Plan, draw: Draw, called: boolean): Plan {
   let orders = 0;
   let judgements = 0;
+  const judgedBy = (judgement: number): Judged => {
+    const by = draw.judged(judgement);
+    return called ? { ...by, distance: 1 + CALLER.left * (by.distance - 1) } : by;
+  };
   const later = ({ after, order }: TimedOrder): TimedOrder => {
     const definition = ORDERS[order.do];
     const late = after + draw.late(orders++);
     if (!('byEye' in definition || 'watches' in definition)) return { after: late, order };
-    const judged = draw.judged(judgements++);
+    const judged = judgedBy(judgements++);
     const { distance: eye, angle, speed: fast } = judged;
     const asked = 'byEye' in definition ? byEye(order, definition.parameters, judged) : order;
     const watched = { ...asked, eye, angle, fast, late: late - after };
@@ -129,8 +143,8 @@ function variedPlan(plan: Plan, draw: Draw): Plan {
   };
   const judged = (cue: Cue): Cue =>
     isGroup(cue)
-      ? { ...cue, of: cue.of.map((part) => judgedCue(part, draw.judged(judgements++))) }
-      : judgedCue(cue, draw.judged(judgements++));
+      ? { ...cue, of: cue.of.map((part) => judgedCue(part, judgedBy(judgements++))) }
+      : judgedCue(cue, judgedBy(judgements++));
   const steps = plan.steps.map((step) => ({
     ...step,
     cue: judged(step.cue),
@@ -145,7 +159,7 @@ function variedPlan(plan: Plan, draw: Draw): Plan {
       return {
         ...step,
         expect: step.expect.map((expected) =>
-          byEye(expected, EXPECTATIONS[expected.is].parameters, draw.judged(judgements++)),
+          byEye(expected, EXPECTATIONS[expected.is].parameters, judgedBy(judgements++)),
         ),
         wayOut: {
           ...wayOut,
@@ -179,7 +193,7 @@ export function varied(input: RunInput, draw: Draw): RunInput {
   return {
     ...rest,
     start: variedStart(input, draw),
-    plan: variedPlan(input.plan, draw),
+    plan: variedPlan(input.plan, draw, isCalled(input)),
     ...(rigging ? { rigging: { ...rigging, seed: draw.throws ?? rigging.seed } } : {}),
     ...(locks
       ? {

@@ -10,6 +10,7 @@ const DOING: Readonly<Record<Doing, string>> = {
   choosing: 'Trying them out',
   certifying: 'Counting how often the best of them hold',
   'reference helm': 'Finding out what is possible at all',
+  'one more hand': 'Trying it with somebody at the bow',
   'less wind': 'Trying it with less wind',
   'other way round': 'Trying it the other way round',
 };
@@ -68,8 +69,11 @@ export function failsWords({ causes }: Certificate, plan: PlanDocument): string 
 
 /** "With 4 kn of wind it holds in 24 of 25 tries" */
 export function remedyWords({ is, wind, certificate }: Remedy, units: Units): string {
-  const what =
-    is === 'less wind' ? `With ${windSpeed(wind, units)} of wind` : 'The other way round';
+  const what = {
+    'less wind': `With ${windSpeed(wind, units)} of wind`,
+    'other way round': 'The other way round',
+    'one more hand': 'With somebody at the bow who calls distances',
+  }[is];
   return `${what}: ${holdsWords(certificate).toLowerCase()}`;
 }
 
