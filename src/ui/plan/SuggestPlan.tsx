@@ -100,8 +100,8 @@ export function SuggestedPlans({
       <h2 className="pb-1 text-[15px] font-semibold">Suggest a plan</h2>
       {!busy && !found && (
         <p className="pb-1.5 text-[12.5px] text-quiet">
-          Ways for one person at the helm, by short bursts ahead and astern; each tried with the
-          wind, the boat, the start and the person varied.
+          Ways by short bursts ahead and astern, or in on a bow spring; each tried with the wind,
+          the boat, the start and the person varied.
         </p>
       )}
       {!busy && <Taught />}
