@@ -152,7 +152,8 @@ export class Worker {
 /** Tells the boat's hand to be worked by somebody from now on; whoever does it already goes on. */
 export function workBy(state: SimState, worker: Worker): void {
   const { hand } = state;
-  const goesOn = hand.active && hand.task === 'work' && hand.worker !== null;
+  // Whoever did something else before, as motoring on a spring, left other figures.
+  const goesOn = hand.active && hand.task === 'work' && hand.worker instanceof Worker;
   state.helm.active = false;
   const task = { active: true, task: 'work', worker } as const;
   Object.assign(hand, task, { done: false });

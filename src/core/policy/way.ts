@@ -99,7 +99,8 @@ export const THRUST_UNTIL = 0.05;
 
 /**
  * How a boat is motored alongside on a spring: the wheel so much of the lock from the quay, and hard over for so far off the heading it is to lie on, rad, turning counted so long on, s; more throttle by
- * a notch where for so many looks its nearer end comes no closer than so fast, m/s; out of gear where it closes faster than the most; and it lies there after so many looks. Judgement.
+ * a notch where for so many looks its nearer end comes no closer than so fast, m/s; out of gear where it closes faster than the most; taut with so little slack, m; while it is slack out of gear over so much way, m/s, and before it has first come taut astern over so much; and it
+ * lies there after so many looks. Judgement.
  */
 export const ON_SPRING = {
   wheel: 0.5,
