@@ -1,15 +1,15 @@
 import { writeFileSync } from 'node:fs';
-import { isMainThread, parentPort, workerData } from 'node:worker_threads';
+import { isMainThread } from 'node:worker_threads';
 import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
 import { SCHOOLS, USUAL_SCHOOL, type School, type SchoolOf } from '@/core/policy';
-import type { Spread } from '@/core/uncertainty';
 import { failure, success, type ManoeuvreFile, type Result } from '@/document';
-import { crewFor, suggestPlans, tryOut, type Suggestion, type Tried, type Tries } from '@/planner';
+import { crewFor, suggestPlans, type Suggestion } from '@/planner';
 import { refusalWords } from '@/ui/words/refusals';
 import { causeText } from '@/ui/words/reliability';
 import { stepSentence } from '@/ui/words/steps';
-import { AllCores, tellResult } from './all-cores';
+import { tellResult } from './all-cores';
 import { bareManoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
+import { coresToTryOn, triedBy, tryAsAsked } from './tried-by';
 
 const USAGE =
   'usage: npm run -s suggest -- FILE.json [--seconds 10] [--spread SPREAD.json] [--seed N] [--school KEY=VALUE]... [--out PLAN.json]';
@@ -83,34 +83,6 @@ function askedFor(words: readonly string[]): Result<Asked> {
   });
 }
 
-/** A list of tries by its number, and its place in it. */
-interface Task {
-  readonly list: number;
-  readonly at: number;
-  readonly tries: Tries;
-}
-interface Done {
-  readonly list: number;
-  readonly at: number;
-  readonly tried: Tried;
-}
-
-function work(port: NonNullable<typeof parentPort>): void {
-  const spread = workerData as Spread;
-  port.on('message', ({ list, at, tries }: Task) =>
-    port.postMessage({ list, at, tried: tryOut(tries, spread) }),
-  );
-}
-
-const triedBy = (cores: AllCores<Task, Done>) => async (all: readonly (readonly Tries[])[]) => {
-  const tasks = all.flatMap((list, i) => list.map((tries, at): Task => ({ list: i, at, tries })));
-  const found = all.map((list) => new Array<Tried>(list.length));
-  await cores.do(tasks, ({ list, at, tried }) => {
-    found[list]![at] = tried;
-  });
-  return found;
-};
-
 const rounded = (value: number) => Number(value.toPrecision(4));
 const interval = ({ least, most }: Share) => [rounded(least), rounded(most)];
 
@@ -177,7 +149,7 @@ async function suggest(words: readonly string[]): Promise<Result<object>> {
   if (!file.ok) return file;
   const began = performance.now();
   // The workers stay: each knows the ways it found.
-  const cores = new AllCores<Task, Done>(spread.value);
+  const cores = coresToTryOn(spread.value);
   const found = await suggestPlans(file.value, asked.value, triedBy(cores)).finally(() =>
     cores.end(),
   );
@@ -192,4 +164,4 @@ async function suggest(words: readonly string[]): Promise<Result<object>> {
 }
 
 if (isMainThread) void tellResult(suggest(process.argv.slice(2)));
-else work(parentPort!);
+else tryAsAsked();

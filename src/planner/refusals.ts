@@ -57,6 +57,7 @@ export interface RefusalData {
   // What lines lead to.
   'no bollard for a spring': { readonly end: 'bow' | 'stern' };
   'no bollard for a spring aft': Nothing;
+  'no open water beside the berth': Nothing;
   'no bollard near midships': Nothing;
   'no bollard abreast of midships': Nothing;
   'no bollard abreast of the quarter': Nothing;

@@ -109,6 +109,18 @@ describe('in on a bow spring', () => {
     expect(none.flat().some(({ spring }) => spring)).toBe(false);
   });
 
+  it('is for where there is water beside the berth, not for a slip between fingers', () => {
+    const school = { ...USUAL_SCHOOL, spring: 'first' } as const;
+    const onSpring = (of: string) =>
+      workedWays(demoFile(of), school)
+        .flat()
+        .some(({ spring }) => spring);
+    expect(onSpring('crosswind-slip')).toBe(false);
+    expect(onSpring('alongside-wind-off')).toBe(true);
+    const asked = workedPlan(demoFile('crosswind-slip'), way);
+    expect(asked).toMatchObject({ value: { refused: { why: 'no open water beside the berth' } } });
+  });
+
   it('holds where bursts alone do not: the spring is dropped over as the bow gets near, and the boat motored in on it', () => {
     const worked = workedPlan(off, way);
     if (!worked.ok || isRefused(worked.value)) throw new Error('it can be laid out');

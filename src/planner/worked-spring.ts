@@ -1,8 +1,11 @@
+import { cos, sin } from '@/core/math';
 import { DROP_REACH_M, THERE, AIMED_SHARE, WORKED_SPRING } from '@/core/policy';
+import { roomAt } from '@/core/search';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import type { OrderDocument, PlanDocument } from '@/document/plan';
-import { refusal, type Refusal } from './refusals';
-import type { Setting } from './setting';
+import { withBoats } from '@/document/run-input';
+import { refusal, type Unless } from './refusals';
+import { lieOf, type Setting } from './setting';
 import {
   bestLead,
   berthed,
@@ -29,24 +32,36 @@ export interface SpringFirst {
   readonly reach: number;
 }
 
+/** Is there water on the side away from the berth to come up to it steeply, and to be set off into? Beside a finger or another boat there is not. */
+function hasOpenWater(setting: Setting): boolean {
+  const { input, craft, length } = setting;
+  const { x, y, heading } = berthed(setting);
+  const { toward } = lieOf(setting);
+  const shore = withBoats(input);
+  return WORKED_SPRING.open.every((lengths) => {
+    const off = -toward * lengths * length;
+    const at = [x + off * cos(heading), y - off * sin(heading)] as const;
+    return roomAt(craft, shore, new Set(), ...at, heading).distance > 0;
+  });
+}
+
 /**
  * The bow spring a boat is motored in on, as far as one can be had. Coming up steeply it is the bow that gets near while the wind sets the boat off, and the spring
  * leads aft once it lies there.
  */
-export function springFirst(setting: Setting): SpringFirst | null {
-  if (!setting.lie) return null;
+export function springFirst(setting: Setting): Unless<SpringFirst> {
+  const none = { refused: refusal('no bollard for a spring', { end: 'bow' }) };
+  if (!setting.lie) return none;
   const cleat = `${setting.lie.side} bow cleat`;
   const wish = -WORKED_SPRING.leads * setting.length;
   const lead = bestLead(leadsFrom(setting, berthed(setting), cleat), wish);
-  if (!lead) return null;
+  if (!lead) return none;
+  if (!hasOpenWater(setting)) return { refused: refusal('no open water beside the berth') };
   const thrown = handAshore(setting);
   const throws = setting.input.rigging?.crew.map(({ throws: far }) => far) ?? [];
   const reach = thrown ? WORKED_SPRING.thrown * Math.max(...throws) : DROP_REACH_M;
   return { cleat, lead, thrown, reach };
 }
-
-export const noSpringFirst = (setting: Setting): Refusal | null =>
-  springFirst(setting) ? null : refusal('no bollard for a spring', { end: 'bow' });
 
 /**
  * A plan of working a boat up to where its first spring can be put on, and motoring it alongside on that: where the wind would set it off before
@@ -55,11 +70,11 @@ export const noSpringFirst = (setting: Setting): Refusal | null =>
 export function onSpringPlan(
   file: ManoeuvreFile,
   setting: Setting,
+  { cleat, lead, thrown, reach }: SpringFirst,
   { most, thrusters, idle }: Manner,
   rest: Pick<PlanDocument, 'lines' | 'fenders' | 'crew'>,
 ): PlanDocument {
   const { goal } = file;
-  const { cleat, lead, thrown, reach } = springFirst(setting)!;
   if (goal.is !== 'lie') throw new Error('a spring goes on first where the boat comes to lie');
   const by = handAt(setting, cleat);
   const line = 'first spring';

@@ -8,10 +8,10 @@ import { success, type Result } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
 import { fendersAllRound } from './fenders';
 import { call, compassOf, planOf, step, tenth } from './template';
-import { refusal, type Unless } from './refusals';
+import { isRefused, refusal, type Unless } from './refusals';
 import { settingOf, type Setting } from './setting';
 import { onceLinesAreOff } from './techniques/let-go';
-import { noSpringFirst, onSpringPlan } from './worked-spring';
+import { onSpringPlan, springFirst } from './worked-spring';
 
 /** How a boat is worked: no faster than that, m/s, with thrusters or without, by the gears alone or not, and whether a spring goes on first and the boat is motored in on it. */
 export interface WorkedWay {
@@ -36,8 +36,8 @@ function windOff(setting: Setting): number {
 }
 
 /**
- * The ways there are for a boat, in lots that are tried one after the other while none holds well enough: those of the school first, otherwise the usual ones, on a spring
- * first where the wind sets it off.
+ * The ways there are for a boat, in lots that are tried one after the other while none holds well enough: the usual one of the school first, and beside it in on a spring where the
+ * wind sets the boat off.
  */
 export function workedWays(
   file: ManoeuvreFile,
@@ -48,12 +48,14 @@ export function workedWays(
   const by = (thrusters: boolean): WorkedWay[] =>
     WORKED.most.map((most) => ({ most, thrusters, spring: false, idle }));
   const with_ = fitted && thruster === 'freely';
-  const [usual, ...others] = [by(with_), ...(fitted ? [by(!with_)] : [])];
+  const alone = (ways: readonly WorkedWay[]) => ways.map((way) => [way]);
+  const plain = [...alone(by(with_)), ...(fitted ? alone(by(!with_)) : [])];
   const setting = settingOf(file);
-  if (spring === 'never' || !setting.ok || noSpringFirst(setting.value)) return [usual!, ...others];
+  if (spring === 'never' || !setting.ok || isRefused(springFirst(setting.value))) return plain;
   const onSpring = { most: WORKED.most[0], thrusters: with_, spring: true, idle };
+  const [usual, ...others] = plain;
   return spring === 'first' || windOff(setting.value) >= WORKED.springFrom
-    ? [[onSpring, usual![0]!], usual!.slice(1), ...others]
+    ? [[onSpring, ...usual!], ...others]
     : [usual!, [onSpring], ...others];
 }
 
@@ -175,12 +177,14 @@ const gearChangesOf = ({ trace }: Run): number =>
   );
 
 /** A manoeuvre's plan of working the boat up to a spring and motoring it in on that. */
-function springPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<WorkedPlan>> {
-  const setting = settingOf(file);
-  if (!setting.ok) return setting;
-  const none = noSpringFirst(setting.value);
-  if (none) return success({ refused: none });
-  const plan = onSpringPlan(file, setting.value, way, {
+function springPlan(
+  file: ManoeuvreFile,
+  setting: Setting,
+  way: WorkedWay,
+): Result<Unless<WorkedPlan>> {
+  const first = springFirst(setting);
+  if (isRefused(first)) return success(first);
+  const plan = onSpringPlan(file, setting, first, way, {
     lines: theirLines(file),
     fenders: file.plan.fenders.length > 0 ? file.plan.fenders : fendersAllRound(file.boat),
     crew: file.plan.crew,
@@ -195,11 +199,11 @@ function springPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<WorkedPl
  */
 export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<WorkedPlan>> {
   if (file.boat.drives.length === 0) return success({ refused: refusal('no engine') });
-  if (way.spring) return springPlan(file, way);
-  const order = orderFor(file, way);
-  if (!order) return success({ refused: refusal('other goal', { for: 'lie', is: file.goal.is }) });
   const setting = settingOf(file);
   if (!setting.ok) return setting;
+  if (way.spring) return springPlan(file, setting.value, way);
+  const order = orderFor(file, way);
+  if (!order) return success({ refused: refusal('other goal', { for: 'lie', is: file.goal.is }) });
   const first = plain(file, order);
   const started = (plan: PlanDocument) => onceLinesAreOff(plan, setting.value, file);
   const input = toRunInput({ ...file, plan: first });

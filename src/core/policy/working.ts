@@ -74,9 +74,11 @@ export const WORKED = {
 } as const;
 /**
  * A spring that goes on first: from the bow so many lengths aft; thrown over so much of what whoever throws reaches; made ready so much before it reaches, m; slack it is made fast with, m; how far off the
- * heading it is put on, degrees; how long is waited for it, s; how long it is motored on at least, s; and in what share of what is allowed the boat lies there, and of its heading. Judgement.
+ * heading it is put on, degrees; how long is waited for it, s; how long it is motored on at least, s; and in what share of what is allowed the boat lies there, and of its heading; and so far off the berth, in lengths, there has to be water.
+ * Judgement.
  */
 export const WORKED_SPRING = {
+  open: [0.15, 0.3, 0.5, 0.75],
   leads: 0.35,
   thrown: 0.5,
   before: 2,

@@ -1,4 +1,4 @@
-import { GROUND, LINE } from '../holding';
+import { GROUND, LINE, MADE } from '../holding';
 import { FIRM_WAY_THROTTLE, LIES_ALONGSIDE_MPS, ON_SPRING, THROTTLE_NOTCH } from '../policy';
 import { cos, sin, wrapHalfTurn } from '../math';
 import { orderRudder } from './actuators';
@@ -23,8 +23,10 @@ export interface OnSpring {
   readonly late: number;
 }
 
-/** Figures kept from look to look: whether something is to be done yet, which gear and wheel, throttle, looks without closing, looks lying there, and how far off the nearer end was. */
-const [STAGE, GEAR, WHEEL, THROTTLE, WAITED, LIES, OFF, TAUT] = [0, 1, 2, 3, 4, 5, 6, 7] as const;
+/** Figures kept from look to look: whether something is to be done yet, which gear and wheel, throttle, looks without closing, looks lying there, and how far off the nearer end was, whether the line has been taut, and whether it was motored on before. */
+const [STAGE, GEAR, WHEEL, THROTTLE, WAITED, LIES, OFF, TAUT, BEGUN] = [
+  0, 1, 2, 3, 4, 5, 6, 7, 8,
+] as const;
 const STAGES = { NEW: 0, LOOKED: 1, DONE: 2 } as const;
 const EVERY_S = 1;
 
@@ -55,9 +57,15 @@ export class SpringHand implements HandWorker {
     const { line, heading, angle, fast, late } = this.to;
     const { hand, motion } = state;
     const { row } = hand;
+    row[STAGE] = STAGES.LOOKED;
+    hand.looksIn = Math.max(0.05, late);
+    if (!isHolding(state, world, line)) {
+      hand.done = false;
+      return this.waits(row);
+    }
     const off = wrapHalfTurn(motion[PSI]! + angle - heading);
     const { side, nearest } = nearerEnd(state, world, line, heading);
-    const since = row[STAGE] === STAGES.NEW ? Infinity : Math.max(EVERY_S, late + 0.1);
+    const since = row[BEGUN] === 0 ? Infinity : Math.max(EVERY_S, late + 0.1);
     const closing = (row[OFF]! - nearest) / since + (since < Infinity ? fast : 0);
     row[OFF] = nearest;
     row[LIES] = this.lies(state, world, off) ? row[LIES]! + 1 : 0;
@@ -76,8 +84,13 @@ export class SpringHand implements HandWorker {
     row[GEAR] = stops ? -1 : closing > ON_SPRING.most || way > ON_SPRING.creeps ? 0 : 1;
     const turned = (off + ON_SPRING.ahead * motion[R]!) / ON_SPRING.hardOver;
     row[WHEEL] = Math.max(-1, Math.min(1, -side * ON_SPRING.wheel - turned));
+    row[BEGUN] = 1;
+  }
+
+  /** Out of gear, and from the beginning once it is on again. */
+  private waits(row: Float64Array): void {
+    row.fill(0);
     row[STAGE] = STAGES.LOOKED;
-    hand.looksIn = Math.max(0.05, late);
   }
 
   private lies(state: SimState, world: World, off: number): boolean {
@@ -90,6 +103,12 @@ export class SpringHand implements HandWorker {
       speedOver(state, world) < 2 * LIES_ALONGSIDE_MPS
     );
   }
+}
+
+/** Is a line on ashore, in a hand, on turns or fast? */
+function isHolding(state: SimState, world: World, line: number): boolean {
+  const made = lineColumn(state, world, line, LINE.MADE);
+  return made === MADE.HELD || made === MADE.TURNED || made === MADE.FAST;
 }
 
 /** Way over the ground, m/s. */

@@ -56,6 +56,8 @@ const WORDS: Words = {
     `no bollard or pile stands where a ${end} spring would lead from where she lies`,
   'no bollard for a spring aft': () =>
     'no bollard stands where a spring would lead aft from where she lies',
+  'no open water beside the berth': () =>
+    'beside the berth there is no open water to come up to a spring from',
   'no bollard near midships': () =>
     'no bollard or pile stands within reach of her midship cleat where she is to lie',
   'no bollard abreast of midships': () => 'no bollard or pile stands abreast of her midship cleat',

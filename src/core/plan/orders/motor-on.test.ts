@@ -34,7 +34,7 @@ const goal: RunInput['goal'] = {
 };
 
 /** Blown off a quay on the port side with a bow spring on, its bow a little way off and its stern further. */
-function blownOff(wind: number, rest: Partial<RunInput> = {}): RunInput {
+function blownOff(wind: number, rest: Partial<RunInput> = {}, isOn = true): RunInput {
   const craft = assembleCraft(sloop());
   return inputOf(
     [stepOf(START, [{ after: 0, order: motorOn }])],
@@ -52,7 +52,7 @@ function blownOff(wind: number, rest: Partial<RunInput> = {}): RunInput {
         {
           x: 4.45,
           y: -0.6,
-          fast: { x: 0.8, y: 4.4, length: 4.2 },
+          ...(isOn ? { fast: { x: 0.8, y: 4.4, length: 4.2 } } : {}),
           spec: { total: 8, breaks: 3e4 },
         },
       ]),
@@ -91,6 +91,12 @@ describe('motoring on a spring', () => {
       return Math.max(...throttle);
     };
     expect(throttles(9)).toBeGreaterThan(throttles(2));
+  });
+
+  it('stays out of gear while the line is not on', () => {
+    const run = runPlan(blownOff(2, {}, false));
+    expect(run.outcome).not.toBe('reached');
+    for (const { gear } of run.trace.engines) expect(Math.max(...gear.map(Math.abs))).toBe(0);
   });
 
   it('is the same mirrored', () => {
