@@ -46,7 +46,8 @@ export function lookAhead(drive: Drive): Ahead {
     },
   });
   const rollout = new Rollout(about, state);
-  // A helm that steers by itself goes on doing so; one that only holds the wheel does not.
+  // A helm that steers by itself goes on doing so; one that only holds the wheel does not, nor does whoever works the boat: what they do next is not known.
+  if (rollout.state.hand.task === 'work') rollout.state.hand.active = false;
   let met: Ahead['touch'] = null;
   const poses = AHEAD_S.map((after, i) => {
     for (let gone = AHEAD_S[i - 1] ?? 0; gone < after; gone++) {

@@ -5,7 +5,7 @@ import { berthOf, namedPoints, toFile } from '@/document';
 import { stoppingSpring } from '@/planner';
 import { useSubject } from '../hooks/use-subject';
 import { useWorkspace } from '../state/context';
-import { usePreferences, type Schools } from '../state/preferences';
+import { usePreferences } from '../state/preferences';
 import { clock, type Units } from '../words/units';
 import {
   aloneStatement,
@@ -29,6 +29,9 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
   const schools = usePreferences((p) => p.schools);
+  const setSchool = usePreferences((p) => p.setSchool);
+  const throttle = usePreferences((p) => p.handling.throttle);
+  const setHandling = usePreferences((p) => p.setHandling);
   const berth = useMemo(() => berthOf(toFile(manoeuvre, boat, place)), [manoeuvre, boat, place]);
   const { goal } = manoeuvre;
   const subject = useSubject();
@@ -54,40 +57,50 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
       <StatementList list={statements} />
       <School
         name={coming ? 'Which line first' : 'Which line last'}
-        which="firstLine"
         ways={lines}
         bestBy="holds her best"
+        picked={schools.firstLine}
+        onPick={(value) => setSchool('firstLine', value)}
       />
-      <School name="How to stop" which="burst" ways={burstWays(brief, units)} />
+      <School
+        name="How to stop"
+        ways={burstWays(brief, units)}
+        picked={throttle}
+        onPick={(value) => setHandling('throttle', value)}
+      />
       <School
         name="Where to step"
-        which="step"
         ways={stepWays(brief, units)}
         how={`as she lies at ${clock(brief.stepping?.time ?? 0)}`}
         bestBy="nearest"
+        // What an older page kept may lack it.
+        picked={schools.step ?? null}
+        onPick={(value) => setSchool('step', value)}
       />
     </>
   );
 }
 
-/** Ways that schools teach, side by side; the one picked is remembered. */
-function School<K extends keyof Schools>({
+interface SchoolProps<T extends string> {
+  readonly name: string;
+  readonly how?: string;
+  /** What the best of them is best by. */
+  readonly bestBy?: string;
+  readonly ways: readonly SchoolWay<T>[];
+  /** The one picked; null while none is. */
+  readonly picked: T | null;
+  readonly onPick: (value: T) => void;
+}
+
+/** Ways that schools teach, side by side. */
+function School<T extends string>({
   name,
-  which,
-  ways,
   how = 'tried one by one',
   bestBy = 'best',
-}: {
-  name: string;
-  which: K;
-  how?: string;
-  /** What the best of them is best by. */
-  bestBy?: string;
-  ways: readonly SchoolWay<NonNullable<Schools[K]> & string>[];
-}) {
-  // What an older page kept may lack it.
-  const picked = usePreferences((p) => p.schools[which]) ?? null;
-  const setSchool = usePreferences((p) => p.setSchool);
+  ways,
+  picked,
+  onPick,
+}: SchoolProps<T>) {
   if (ways.length === 0) return null;
   return (
     <fieldset className="rule-t py-1.5">
@@ -99,10 +112,10 @@ function School<K extends keyof Schools>({
         <label key={value} className="flex cursor-pointer items-start gap-2 py-0.5">
           <input
             type="radio"
-            name={`school-${which}`}
+            name={name}
             className="mt-0.5 size-4 shrink-0 accent-plan"
             checked={picked === null ? best : picked === value}
-            onChange={() => setSchool(which, value)}
+            onChange={() => onPick(value)}
           />
           <span>
             {text}

@@ -140,7 +140,8 @@ function Taught() {
       <summary className="cursor-pointer py-1 text-quiet">How you were taught</summary>
       <ul className="grid gap-1 pt-0.5">
         {asked.map((of) => (
-          <li key={of}>
+          <li key={of} className="flex flex-wrap items-baseline gap-x-2">
+            <span aria-hidden>{SCHOOL_TITLES[of]}</span>
             <OneSchool of={of} />
           </li>
         ))}

@@ -7,7 +7,7 @@ import { usePlayhead } from '../state/playhead';
 import type { Palette } from '../theme/palette';
 import { readAt } from '../water/sample';
 import { deckAt } from '../water/sweep';
-import type { LiveRun } from './live';
+import type { LiveRun } from './live-state';
 import { useHelmPreferences } from './preferences';
 import { useLiveState } from './use-live';
 

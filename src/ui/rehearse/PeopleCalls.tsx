@@ -4,7 +4,7 @@ import { peopleAt } from '../lines/line-at';
 import { useWorkspace } from '../state/context';
 import { sampleBefore } from '../water/sample';
 import { CALL } from './call-style';
-import type { LiveRun } from './live';
+import type { LiveRun } from './live-state';
 import { useLive, useLiveState } from './use-live';
 
 /** What is ashore nearest to the boat now and can be walked to by name; null where nothing has one. */

@@ -9,6 +9,7 @@ import { clock } from '../words/units';
 import { outcomeWords } from '../words/outcomes';
 import { GhostChoice } from './GhostChoice';
 import { CrewOrders } from './CrewOrders';
+import { appSteers } from './helm-by';
 import { KeySheet } from './KeySheet';
 import { NextStep } from './NextStep';
 import { AID_WORDS, AIDS, useHelmPreferences } from './preferences';
@@ -16,6 +17,7 @@ import { Readings } from './Readings';
 import { Surprises } from './Surprises';
 import { useCalls } from './use-calls';
 import { useLive, useLiveState } from './use-live';
+import { WhoSteers } from './WhoSteers';
 
 /** Beside the water while the boat is driven: how it goes, what the plan has next, what is called. */
 export function RehearsePanel({ planned }: { planned: Run | null }) {
@@ -29,6 +31,7 @@ export function RehearsePanel({ planned }: { planned: Run | null }) {
         <Readings />
       </div>
       <div className="relative min-h-0 flex-1 overflow-y-auto px-5 pb-3">
+        <WhoSteers />
         <NextStep />
         <CrewOrders />
         <Calls />
@@ -55,12 +58,13 @@ function State() {
   const setPhase = useWorkspace((s) => s.setPhase);
   const openRun = useWorkspace((s) => s.openRun);
   const runId = useLiveState((s) => s.runId);
+  const steered = useLiveState((s) => s.now !== null && appSteers(s.helmBy, s.now.step));
   const going = status === 'running' || status === 'paused';
   const words =
     status === 'over' && soFar
       ? outcomeWords(soFar, live.file, units)
       : status === 'running'
-        ? (['You have the helm', ''] as const)
+        ? ([steered ? 'The app steers' : 'You have the helm', ''] as const)
         : status === 'paused'
           ? (['Standing still', 'go on, or take it up again from any moment'] as const)
           : status === 'refused'

@@ -58,6 +58,13 @@ export function helmOf(now: DriveNow, most: number): HelmAt {
   };
 }
 
+/** Controls of which it is not known where wheel and levers were put: these are ordered anew with whatever is ordered next. */
+export const unknownFrom = (helm: HelmAt, hasWheel: boolean): HelmAt => ({
+  ...helm,
+  ...(hasWheel ? { wheel: NaN } : {}),
+  levers: [],
+});
+
 /** Orders that make the boat's controls what the hands have made them, for those that differ. */
 export function ordersBetween(from: HelmAt, to: HelmAt, boat: Boat): OrderDocument[] {
   const orders: OrderDocument[] = [];

@@ -1,15 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import {
-  cutAt,
-  markedFrom,
-  transitsFrom,
-  type Ahead,
-  type DriveNow,
-  type Fixed,
-  type Traffic,
-  type Transit,
-} from '@/core/drive';
-import type { Run, RunEvent } from '@/core/plan';
+import { cutAt, markedFrom, transitsFrom, type Fixed, type Transit } from '@/core/drive';
+import type { RunEvent } from '@/core/plan';
 import type { Touch } from '@/core/monitors';
 import { TIMESTEP_S } from '@/core/simulation';
 import {
@@ -19,40 +10,16 @@ import {
   type DrivenFile,
   type ManoeuvreFile,
   type OrderDocument,
-  type Problem,
   type RecordingDocument,
 } from '@/document';
 import { assembleCraft } from '@/core/boat';
 import { DriveClient, type DriveUpdate } from '@/workers';
 import { usePlayhead } from '../state/playhead';
-import { helmOf, ordersBetween, type HelmAt } from './helm-orders';
+import { appSteers, type HelmBy } from './helm-by';
+import { helmOf, ordersBetween, unknownFrom, type HelmAt } from './helm-orders';
 import { RunKeeper } from './keep';
+import type { HandedOver, LiveState } from './live-state';
 import { isUnderWay, mayFollow, type LiveStatus } from './live-status';
-
-export type LiveRun = Pick<Run, 'trace' | 'events' | 'touches'>;
-
-export interface LiveState {
-  readonly status: LiveStatus;
-  readonly now: DriveNow | null;
-  /** The boat's last samples, and all that has happened: what layers on the water draw between. */
-  readonly recent: LiveRun | null;
-  /** The whole run so far, while it stands still. */
-  readonly soFar: Run | null;
-  readonly helm: HelmAt | null;
-  /** Everybody else who is or will be under way. */
-  readonly traffic: readonly Traffic[];
-  readonly ahead: Ahead | null;
-  readonly rate: number;
-  readonly problems: readonly Problem[];
-  /** null before anything was to be kept. */
-  readonly saved: boolean | null;
-  /** The run that is driven, once it has begun. */
-  readonly runId: string | null;
-  /** Two things in line the boat is held to; null for none, and false where one was looked for and there is none. */
-  readonly transit: Transit | null | false;
-  /** An earlier run that goes along as a ghost; null for the plan. */
-  readonly ghost: { readonly id: string; readonly run: Run } | null;
-}
 
 export const RATES = [0.25, 0.5, 1, 2, 4] as const;
 
@@ -84,6 +51,8 @@ export class Live {
     saved: null,
     runId: null,
     transit: null,
+    helmBy: 'you',
+    handedOver: null,
     ghost: null,
   }));
   /** Rudder angle with the wheel hard over, degrees, and how fast it goes there, degrees a second. */
@@ -101,6 +70,8 @@ export class Live {
   /** Where the controls were when orders were last sent. */
   private sent: HelmAt | null = null;
   private spoken: OrderDocument[] = [];
+  /** Are the controls to be drawn as the next answer has them, because the app moved them? */
+  private mirrors = false;
   private asking = false;
   private shown = 0;
   private savedAt = 0;
@@ -187,6 +158,12 @@ export class Live {
     const kept = this.touches.filter(({ time, name }) => !again.has(`${time} ${name}`));
     this.touches = [...kept, ...now.touches];
     const recent = { trace: now.trace, events: this.events, touches: this.touches };
+    const { helmBy } = this.store.getState();
+    if (this.mirrors || appSteers(helmBy, now.step)) {
+      this.sent = helmOf(now, this.mostWheel);
+      this.set({ helm: this.sent });
+    }
+    this.mirrors = false;
     this.set({ now, recent, problems });
     if (now.finish !== null) void this.finished();
   }
@@ -350,7 +327,35 @@ export class Live {
   move(change: (helm: HelmAt) => HelmAt): void {
     const { helm, status } = this.store.getState();
     if (!helm || status === 'over' || status === 'opening') return;
+    if (this.isSteered) {
+      // Whoever takes hold of a control has the helm.
+      this.set({ helmBy: 'you' });
+      this.releaseHelm();
+    }
     this.set({ helm: change(helm) });
+  }
+
+  private get isSteered(): boolean {
+    const { helmBy, now } = this.store.getState();
+    return now !== null && appSteers(helmBy, now.step);
+  }
+
+  setHelmBy(helmBy: HelmBy): void {
+    this.set({ helmBy, handedOver: null });
+  }
+
+  /** Every control is ordered anew as it stands: whoever steered by the plan steers no more. */
+  releaseHelm(): void {
+    const { helm } = this.store.getState();
+    if (helm) this.sent = unknownFrom(helm, this.mostWheel > 0);
+  }
+
+  /** The app gives the helm back, with a last few orders. */
+  handOver(why: HandedOver, orders: readonly OrderDocument[]): void {
+    this.set({ helmBy: 'you', handedOver: why });
+    this.releaseHelm();
+    this.spoken.push(...orders);
+    this.mirrors = orders.length > 0;
   }
 
   turnWheel(to: number): void {

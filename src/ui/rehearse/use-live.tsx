@@ -2,7 +2,8 @@
 import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { ManoeuvreFile } from '@/document';
-import { Live, type LiveState } from './live';
+import { Live } from './live';
+import type { LiveState } from './live-state';
 
 const Context = createContext<Live | null>(null);
 

@@ -22,10 +22,9 @@ export interface Units {
   readonly force: ForceUnit;
 }
 
-/** null: whatever the figures favour. */
+/** Of lines and of stepping off; null: whatever the figures favour. */
 export interface Schools {
   readonly firstLine: FirstLine | null;
-  readonly burst: 'idle' | 'firm' | null;
   readonly step: StepPlace | null;
 }
 
@@ -37,7 +36,7 @@ export interface Preferences {
   readonly up: Up;
   /** Where schools differ, the one this user follows. */
   readonly schools: Schools;
-  /** How this user was taught to handle a boat, for what is suggested. */
+  /** How this user was taught to handle a boat. */
   readonly handling: School;
   /** Techniques this user had written in, the last one first. */
   readonly techniques: readonly TechniqueId[];
@@ -60,7 +59,7 @@ export const usePreferences = create<Preferences>()(
       length: 'm',
       force: 'N',
       up: 'north',
-      schools: { firstLine: null, burst: null, step: null },
+      schools: { firstLine: null, step: null },
       setSchool: (which, school) =>
         set((state) => ({ schools: { ...state.schools, [which]: school } })),
       handling: USUAL_SCHOOL,

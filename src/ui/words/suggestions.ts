@@ -28,28 +28,28 @@ export const SCHOOL_WORDS: {
   readonly [K in SchoolOf]: Readonly<Record<School[K], string>>;
 } = {
   throttle: {
-    'as needed': 'throttle as needed',
-    'gears alone': 'gears alone, never the throttle',
+    'as needed': 'as needed',
+    'gears alone': 'never touched, gears alone',
   },
-  thruster: { freely: 'thruster freely', 'as a backup': 'thruster only as a backup' },
+  thruster: { freely: 'freely', 'as a backup': 'only as a backup' },
   spring: {
-    'by the wind': 'a spring first where the wind blows off the berth',
-    first: 'a spring first wherever there is one',
-    never: 'no spring first',
+    'by the wind': 'where the wind blows off the berth',
+    first: 'wherever there is one',
+    never: 'never',
   },
 };
 /** What each of them is about. */
 export const SCHOOL_TITLES: Readonly<Record<SchoolOf, string>> = {
   throttle: 'Throttle',
   thruster: 'Thruster',
-  spring: 'First line',
+  spring: 'A spring first',
 };
 
 /** "In on a bow spring" */
 export const techniqueWords = ({ spring, idle }: SuggestedPlan['way']): string =>
   `${spring ? 'In on a bow spring' : 'By short bursts'}${idle ? ', gears alone' : ''}`;
 
-/** "By short bursts, at 1.9 kn at the most, with the thruster; 14 gear changes; nobody else needed" */
+/** "By short bursts, 1.9 kn at the most, with the thruster; 14 gear changes; a hand for the lines" */
 export function wayWords(
   { way, plan, gearChanges }: SuggestedPlan,
   hasThruster: boolean,

@@ -20,7 +20,7 @@ import {
 } from '@/core/policy';
 import { namedPoints, type Berth, type Boat, type PlanDocument } from '@/document';
 import type { StoppingSpring } from '@/planner';
-import type { Schools } from '../state/preferences';
+import type { School } from '@/core/policy';
 import type { Statement } from './brief';
 import { taskText } from '../plan/orders';
 import { reasonsForSide } from './sides';
@@ -95,14 +95,14 @@ export function lineWays(brief: Brief, units: Units): SchoolWay<FirstLine>[] {
 }
 
 /** Stopping with idle astern or a firm burst. */
-export function burstWays(brief: Brief, units: Units): SchoolWay<NonNullable<Schools['burst']>>[] {
+export function burstWays(brief: Brief, units: Units): SchoolWay<School['throttle']>[] {
   const { stop, gentle } = brief.able ?? {};
   if (!stop || !gentle) return [];
   const found = ({ distance: d, turned, time }: typeof stop) =>
     `stops in ${distance(d, units)}, ${Math.round(time)} s, turning ${Math.round(Math.abs(turned) * DEGREES_PER_RADIAN)}°`;
   return [
-    { value: 'idle', text: 'never touch the throttle', finding: found(gentle), best: false },
-    { value: 'firm', text: 'a firm, short burst', finding: found(stop), best: false },
+    { value: 'gears alone', text: 'never touch the throttle', finding: found(gentle), best: false },
+    { value: 'as needed', text: 'a firm, short burst', finding: found(stop), best: false },
   ];
 }
 
