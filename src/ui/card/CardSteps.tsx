@@ -28,7 +28,9 @@ export function CardSteps({ file, run }: { file: ManoeuvreFile; run: Run | null 
               </span>
               <div>
                 <p className="font-semibold">{cueText(step.cue, units)}</p>
-                <p>{ordersText(step.orders, units)}</p>
+                {calls.length < Math.max(1, step.orders.length) && (
+                  <p>{ordersText(step.orders, units)}</p>
+                )}
                 {calls.map((text) => (
                   <p key={text} className="text-[0.9em]">
                     “{text}”

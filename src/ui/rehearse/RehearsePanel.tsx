@@ -9,14 +9,13 @@ import { clock } from '../words/units';
 import { outcomeWords } from '../words/outcomes';
 import { GhostChoice } from './GhostChoice';
 import { CrewOrders } from './CrewOrders';
-import { appSteers } from './helm-by';
 import { KeySheet } from './KeySheet';
 import { NextStep } from './NextStep';
 import { AID_WORDS, AIDS, useHelmPreferences } from './preferences';
 import { Readings } from './Readings';
 import { Surprises } from './Surprises';
 import { useCalls } from './use-calls';
-import { useLive, useLiveState } from './use-live';
+import { useIsSteered, useLive, useLiveState } from './use-live';
 import { WhoSteers } from './WhoSteers';
 
 /** Beside the water while the boat is driven: how it goes, what the plan has next, what is called. */
@@ -58,7 +57,7 @@ function State() {
   const setPhase = useWorkspace((s) => s.setPhase);
   const openRun = useWorkspace((s) => s.openRun);
   const runId = useLiveState((s) => s.runId);
-  const steered = useLiveState((s) => s.now !== null && appSteers(s.helmBy, s.now.step));
+  const steered = useIsSteered();
   const going = status === 'running' || status === 'paused';
   const words =
     status === 'over' && soFar
@@ -71,7 +70,10 @@ function State() {
             ? (['Cannot be driven', ''] as const)
             : status === 'opening'
               ? (['Getting her ready', ''] as const)
-              : (['Ready', 'take the helm when you are'] as const);
+              : ([
+                  'Ready',
+                  steered ? 'let it steer when you are' : 'take the helm when you are',
+                ] as const);
   return (
     <div className="pb-2">
       <div role="status" data-testid="live-status">

@@ -5,7 +5,7 @@ import { usePlayhead } from '../state/playhead';
 import { clock } from '../words/units';
 import { RATES } from './live';
 import { runOrPause, stepBack } from './helm-keys';
-import { useLive, useLiveState } from './use-live';
+import { useIsSteered, useLive, useLiveState } from './use-live';
 
 const BUTTON =
   'flex h-11 min-w-11 items-center justify-center gap-1.5 border-2 border-ink px-2 text-[13px] aria-disabled:border-quiet aria-disabled:text-quiet aria-disabled:opacity-60 disabled:border-quiet disabled:text-quiet disabled:opacity-60 enabled:hover:border-plan enabled:hover:text-plan';
@@ -19,6 +19,7 @@ export function Transport() {
   const soFar = useLiveState((s) => s.soFar);
   const shown = usePlayhead((p) => p.time);
   const seek = usePlayhead((p) => p.seek);
+  const steered = useIsSteered();
   const running = status === 'running';
   const still = soFar !== null;
   const at = still ? shown : time;
@@ -44,7 +45,9 @@ export function Transport() {
               ? 'Again'
               : status === 'paused'
                 ? 'Go on'
-                : 'Take the helm'}
+                : steered
+                  ? 'Let it steer'
+                  : 'Take the helm'}
         </button>
         <output data-testid="live-time" className="figures w-12 text-right text-[19px]">
           {clock(at)}

@@ -2,6 +2,7 @@
 import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { ManoeuvreFile } from '@/document';
+import { appSteers } from './helm-by';
 import { Live } from './live';
 import type { LiveState } from './live-state';
 
@@ -34,3 +35,7 @@ export function useLive(): Live {
 export function useLiveState<T>(select: (state: LiveState) => T): T {
   return useStore(useLive().store, select);
 }
+
+/** Does the app steer at the step the drive is at? */
+export const useIsSteered = (): boolean =>
+  useLiveState(({ now, helmBy }) => now !== null && appSteers(helmBy, now.step));

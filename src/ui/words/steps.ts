@@ -14,11 +14,12 @@ export function orderText(order: OrderDocument, units: Units): string {
   return toldText(order, units) + late;
 }
 
-/** What the hands do at a step, calls left out: "neutral, wheel 25° starboard". */
+/** What the hands do at a step, calls left out unless there is nothing else: "neutral, wheel 25° starboard". */
 export function ordersText(orders: readonly OrderDocument[], units: Units): string {
   const hands = orders.filter((order) => order.do !== 'call');
-  return hands.length > 0
-    ? hands.map((order) => orderText(order, units)).join(', ')
+  const those = hands.length > 0 ? hands : orders;
+  return those.length > 0
+    ? those.map((order) => orderText(order, units)).join(', ')
     : 'nothing to do';
 }
 
