@@ -29,6 +29,8 @@ const SHUNTS_COARSER = 2;
 /** Moves are felt until they have gone so many cells, and are none under so much of one. */
 const FAR_CELLS = 1.3;
 const LEAST_CELLS = 0.3;
+/** Shunts in a current may be set so many cells; what is set further is no move: from the goal itself, and from as far off it as the grid reaches, it would lead beyond it. */
+const SET_MOST_CELLS = 12;
 
 /** Wind and current as they stand in a frame. */
 export function turnedBy({ windFrom, east, north, besides }: Weathering, frame: Frame): Weathering {
@@ -127,6 +129,8 @@ function shuntsFrom(
         goOn(s, feel, weathering, wheel, 1);
         seconds += GUESS_STEP_S;
       }
+      const far = Math.max(Math.abs(s[G.X]!), Math.abs(s[G.Y]!));
+      if (far > SET_MOST_CELLS * cell) continue;
       moves.push({
         dx: s[G.X]!,
         dy: s[G.Y]!,

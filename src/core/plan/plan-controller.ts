@@ -112,8 +112,10 @@ export class PlanController implements Controller {
       }
       const { time } = this.state;
       this.events.push({ time, is: 'step', step: this.current });
-      // What an earlier step still had to order is overtaken by this one.
-      this.due = this.queue(step.orders);
+      // What an earlier step still had to order is overtaken by this one, but for what somebody is only late with: that they do first.
+      const owed = this.due.filter(({ at, timed: { late = 0 } }) => at - late <= time + 1e-9);
+      const first = owed.reduce((last, { at }) => Math.max(last, at), time);
+      this.due = [...owed, ...this.queue(step.orders, first)];
       this.watches = step.expect.map((expectation, index) => ({
         step: this.current,
         index,
@@ -214,9 +216,14 @@ export class PlanController implements Controller {
     this.giveDue();
   }
 
-  private queue(orders: readonly TimedOrder[]): Due[] {
+  /** @param first no sooner than this, s */
+  private queue(orders: readonly TimedOrder[], first = -Infinity): Due[] {
     const { time } = this.state;
-    return orders.map((timed) => ({ at: time + timed.after, step: this.current, timed }));
+    return orders.map((timed) => ({
+      at: Math.max(first, time + timed.after),
+      step: this.current,
+      timed,
+    }));
   }
 
   private giveDue(): void {

@@ -46,5 +46,7 @@ export interface Again {
 export interface TimedOrder {
   /** Seconds after the cue. */
   readonly after: number;
+  /** So much of that whoever gives it is late by, s; not at all if not given. */
+  readonly late?: number;
   readonly order: Order;
 }

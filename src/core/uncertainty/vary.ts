@@ -133,13 +133,14 @@ function variedPlan(plan: Plan, draw: Draw, called: boolean): Plan {
   };
   const later = ({ after, order }: TimedOrder): TimedOrder => {
     const definition = ORDERS[order.do];
-    const late = after + draw.late(orders++);
-    if (!('byEye' in definition || 'watches' in definition)) return { after: late, order };
+    const late = draw.late(orders++);
+    const timed = { after: after + late, late };
+    if (!('byEye' in definition || 'watches' in definition)) return { ...timed, order };
     const judged = judgedBy(judgements++);
     const { distance: eye, angle, speed: fast } = judged;
     const asked = 'byEye' in definition ? byEye(order, definition.parameters, judged) : order;
-    const watched = { ...asked, eye, angle, fast, late: late - after };
-    return { after: late, order: watched };
+    const watched = { ...asked, eye, angle, fast, late };
+    return { ...timed, order: watched };
   };
   const judged = (cue: Cue): Cue =>
     isGroup(cue)
