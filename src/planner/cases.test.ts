@@ -1,3 +1,5 @@
+import { wayAt } from '@/core/look-ahead';
+import { referenceOutlook } from '@/core/reference';
 import { toRunInput } from '@/document';
 import { CASE_KINDS } from './testing/case-drafts';
 import { CASES, caseOf } from './testing/cases';
@@ -26,6 +28,16 @@ describe('cases nobody has fitted a plan to', () => {
       return berth!.kind === 'slip' && Math.hypot(bx - ax, by - ay) < boat.hull.length_m;
     });
     expect(short.length).toBeGreaterThan(3);
+  });
+
+  it('have a way in for a small boat in a strong current, which is set far while it shunts', () => {
+    for (const n of [70, 102]) {
+      const input = toRunInput(caseOf(n).file);
+      if (!input.ok) throw new Error(JSON.stringify(input.problems));
+      const { ways } = referenceOutlook(input.value).prospect;
+      const { x, y, heading } = input.value.start;
+      expect(wayAt(ways, x, y, heading, 0)).toBeLessThan(120);
+    }
   });
 
   it('are mirrored as a whole', () => {

@@ -179,6 +179,32 @@ describe('the player', () => {
     expect(r.state.engines[0]!.orderedGear).toBe(-1);
   });
 
+  it('has somebody who is late do first what they are late with, and forgets what was only to come', () => {
+    const r = rig(sloop());
+    const late = (order: TimedOrder, by: number): TimedOrder => ({
+      ...order,
+      after: order.after + by,
+      late: by,
+    });
+    const steps = [
+      step({ is: 'start' }, [late(engine(1), 0.8), late(engine(0, 4), 0.5)]),
+      step({ is: 'after', time: 0.3 }, [late(engine(-1), 0.1)]),
+    ];
+    const player = new PlanController({ steps, end: ended }, r.state, r.world);
+    const gear = () => r.state.engines[0]!.orderedGear;
+    player.takeCues();
+    at(r, player, 0.3);
+    expect(player.current).toBe(1);
+    at(r, player, 0.7);
+    expect(gear()).toBe(0);
+    at(r, player, 0.8);
+    expect(gear()).toBe(-1);
+    const given = player.events.flatMap((e) => (e.is === 'order' ? [e.order] : []));
+    expect(given).toEqual([engine(1).order, engine(-1).order]);
+    at(r, player, 6);
+    expect(gear()).toBe(-1);
+  });
+
   it('looks at what was expected by the next step before that step begins', () => {
     const r = rig(sloop());
     const wanted: Expectation = { at: 'next', is: 'turning', to: 'port' };
