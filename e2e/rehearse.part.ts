@@ -179,6 +179,30 @@ sweep(
   120_000,
 );
 
+it('is steered by the app as it is watched, to the end of the plan, and looked back at', async () => {
+  await rehearse('round-in-the-basin');
+  await press("//button[@aria-label='Who steers']");
+  await press("//*[@role='option'][contains(., 'you watch')]");
+  await app.page.until(
+    'what to press',
+    () => text('[data-testid=run]'),
+    (t) => t.includes('Let it steer'),
+  );
+  expect(await violations(app.driver)).toEqual([]);
+  await press("//button[@data-testid='run']");
+  await status('The app steers');
+  await press("//button[.='4×']");
+  await app.page.until(
+    'over',
+    () => text('[data-testid=live-status]'),
+    (t) => t.includes('Done'),
+    60_000,
+  );
+  await press("//button[.='Look back']");
+  const outcome = () => text('[data-testid=debrief-outcome]');
+  expect(await app.page.until('looked over', outcome, Boolean)).toBe('Done');
+}, 120_000);
+
 it('outlives a server that is killed while it is driven', async () => {
   // From the start page in one press, and the space bar.
   await app.driver.get(app.server.address);
