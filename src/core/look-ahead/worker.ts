@@ -30,7 +30,9 @@ const WHEEL = LEVERS + 1;
 const STAGE = LEVERS + 2;
 /** Looks on end at which it was nearly there. */
 const NEARLY = LEVERS + 3;
-if (NEARLY >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
+/** Looks at which it was there, but not surely. */
+const SURE = LEVERS + 4;
+if (SURE >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
 /** Before the first look, chosen but not yet done, done. */
 const STAGES = { NEW: 0, CHOSEN: 1, DONE: 2 } as const;
 
@@ -67,12 +69,13 @@ export class Worker {
     return missed(now[0]!, now[1]!, now[2]!) <= THERE.clear * this.seeing.eye;
   }
 
-  /** Is it where it is to lie, as it is seen, and as good as still? Nearly there, and staying so, is there. */
+  /** Is it where it is to lie, as it is seen, and as good as still? One makes sure of it by a few looks more; nearly there, and staying so, is there. */
   private lies(at: Float64Array, weathering: Weathering, row: Float64Array): boolean {
     const off = this.outlook.prospect.missed(at[G.X]!, at[G.Y]!, at[G.PSI]!);
     const still = overGround(at, weathering) < THERE.speed && Math.abs(at[G.R]!) < THERE.rate;
     row[NEARLY] = still && off <= THERE.nearly ? row[NEARLY]! + 1 : 0;
-    return still && (off <= THERE.lie || row[NEARLY]! >= THERE.looks);
+    if (still && off <= THERE.lie) row[SURE]! += 1;
+    return still && (off <= THERE.sure || row[SURE]! >= THERE.surer || row[NEARLY]! >= THERE.looks);
   }
 
   /**

@@ -43,10 +43,12 @@ export const LIKED_ROOM = { lengths: 0.08, more: 0.2, most: 1 } as const;
 /** Share of what a goal allows that is steered for. */
 export const AIMED_SHARE = 0.6;
 /**
- * When the boat is there: of what is steered for so much, with so little way and turning, m/s and rad/s; or a little more of it, by so many looks on end. Clear is
+ * When the boat is surely there: of what is steered for so much, with so little way and turning, m/s and rad/s, as headings are judged 3° out and more; or more of it by so many looks, or a little more still by so many looks on end. Clear is
  * when the room is so much of what is asked.
  */
 export const THERE = {
+  sure: 0.75,
+  surer: 3,
   lie: 1.2,
   nearly: 1.5,
   looks: 5,
