@@ -44,4 +44,34 @@ export const AHEAD_VARIANTS: readonly WrongVariant[] = [
     'else felt(k, wheel, way * HARDLY_MPS);',
     'else felt(0, 0, 9);',
   ),
+  core(
+    'plan/plan-controller.ts',
+    'what somebody is late with is forgotten as the next step comes',
+    'this.due = [...owed, ...this.queue(step.orders, first)];',
+    'this.due = this.queue(step.orders);',
+  ),
+  core(
+    'plan/plan-controller.ts',
+    'the next step is done before what was owed',
+    'at: Math.max(first, time + timed.after),',
+    'at: time + timed.after,',
+  ),
+  core(
+    'look-ahead/moves.ts',
+    'shunts that are set beyond the grid shut the goal off',
+    'if (far > SET_MOST_CELLS * cell) continue;',
+    '',
+  ),
+  core(
+    'look-ahead/worker.ts',
+    'there at the first look that may be',
+    'if (still && off <= THERE.lie) row[SURE]! += 1;',
+    'if (still && off <= THERE.lie) row[SURE]! += 10;',
+  ),
+  core(
+    'simulation/spring-hand.ts',
+    'motored on a spring that is not on',
+    'if (!isHolding(state, world, line)) {',
+    'if (row[STAGE]! > 99) {',
+  ),
 ];

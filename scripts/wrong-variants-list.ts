@@ -185,8 +185,8 @@ export const WRONG_VARIANTS: readonly WrongVariant[] = [
   core(
     'plan/plan-controller.ts',
     'old orders kept beside the new',
-    'this.due = this.queue(step.orders);',
-    'this.due = [...this.due, ...this.queue(step.orders)];',
+    'this.due = [...owed, ...this.queue(step.orders, first)];',
+    'this.due = [...this.due, ...this.queue(step.orders, first)];',
   ),
   core(
     'forces/cross-flow.ts',
