@@ -1,7 +1,10 @@
 import { orderSchema, type OrderDocument } from '@/document';
 import { orderText, ordersText } from '../words/steps';
 import { freshOrder, orderFrom, orderRow } from './orders';
+import { speedFrom } from '../words/units';
 import { FIRST, UNITS } from './testing/rows';
+
+const TWO_KNOTS = speedFrom(2, UNITS.speed);
 
 const ORDERS: OrderDocument[] = [
   { do: 'wheel', after_s: 0, angle_deg: -12 },
@@ -12,6 +15,26 @@ const ORDERS: OrderDocument[] = [
   { do: 'thruster', after_s: 0, thruster: 'bow thruster', power: -0.6 },
   { do: 'joystick', after_s: 0, ahead: 0.1, sideways: -0.5, twist: 0.2 },
   { do: 'call', after_s: 2, text: 'two metres' },
+  {
+    do: 'workClear',
+    after_s: 0,
+    distance_m: 2.5,
+    most_mps: TWO_KNOTS,
+    thrusters: true,
+    idle: true,
+  },
+  {
+    do: 'workIn',
+    after_s: 0,
+    point: 'stern',
+    mark: 'lamp 2',
+    within_m: 1.5,
+    heading_deg: 84,
+    headingWithin_deg: 12,
+    most_mps: TWO_KNOTS,
+    thrusters: false,
+    idle: true,
+  },
 ];
 
 it.each(ORDERS)('$do comes back from the form as it went in', (order) => {

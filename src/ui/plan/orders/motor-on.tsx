@@ -1,28 +1,20 @@
-import { useUnits } from '../../state/preferences';
 import { threeFigures } from '../../words/helm';
 import { the } from '../../words/lines';
 import { distance } from '../../words/units';
 import { named } from '../options';
 import type { FieldsProps, OrderView } from '../part-view';
-import { RowChoice, RowMark, RowNumber } from '../RowFields';
+import { RowChoice } from '../RowFields';
 import { useNames } from '../use-names';
 import { lineOf } from './line-order';
+import { LieFields } from './working-fields';
 
 function Fields({ at }: FieldsProps) {
-  const { marks, points, ropes } = useNames();
-  const units = useUnits();
+  const { ropes } = useNames();
   return (
     <>
       <RowChoice name={`${at}.line`} label="Spring" options={named(ropes)} />
       <span>until the</span>
-      <RowChoice name={`${at}.point`} label="Point of the boat" options={named(points)} />
-      <RowNumber name={`${at}.within`} label="No further off than" unit={units.length} width={52} />
-      <span>off</span>
-      <RowMark name={`${at}.mark`} label="Mark to lie by" options={named(marks)} />
-      <span>heading</span>
-      <RowNumber name={`${at}.heading`} label="Heading to lie on" unit="°" width={46} />
-      <span>within</span>
-      <RowNumber name={`${at}.headingWithin`} label="Heading within" unit="°" width={46} />
+      <LieFields at={at} mark="Mark to lie by" />
     </>
   );
 }

@@ -2,6 +2,7 @@ import { useUnits } from '../../state/preferences';
 import { distance } from '../../words/units';
 import type { FieldsProps, OrderView } from '../part-view';
 import { RowNumber } from '../RowFields';
+import { MannerFields } from './working-fields';
 
 function Fields({ at }: FieldsProps) {
   const units = useUnits();
@@ -9,6 +10,7 @@ function Fields({ at }: FieldsProps) {
     <>
       <RowNumber name={`${at}.distance`} label="Clear of everything by" unit={units.length} />
       <span>clear of everything</span>
+      <MannerFields at={at} />
     </>
   );
 }

@@ -1,29 +1,14 @@
-import { useUnits } from '../../state/preferences';
 import { threeFigures } from '../../words/helm';
 import { distance } from '../../words/units';
-import { named } from '../options';
 import type { FieldsProps, OrderView } from '../part-view';
-import { RowChoice, RowMark, RowNumber } from '../RowFields';
-import { useNames } from '../use-names';
+import { LieFields, MannerFields } from './working-fields';
 
-function Fields({ at }: FieldsProps) {
-  const { marks, points } = useNames();
-  const units = useUnits();
-  return (
-    <>
-      <RowChoice name={`${at}.point`} label="Point of the boat" options={named(points)} />
-      <RowNumber name={`${at}.within`} label="No further off than" unit={units.length} width={52} />
-      <span>off</span>
-      <RowMark name={`${at}.mark`} label="Mark to work to" options={named(marks)} />
-      <span>heading</span>
-      <RowNumber name={`${at}.heading`} label="Heading to lie on" unit="°" width={46} />
-      <span>within</span>
-      <RowNumber name={`${at}.headingWithin`} label="Heading within" unit="°" width={46} />
-      <span>no faster than</span>
-      <RowNumber name={`${at}.most`} label="Way at the most" unit={units.speed} width={46} />
-    </>
-  );
-}
+const Fields = ({ at }: FieldsProps) => (
+  <>
+    <LieFields at={at} mark="Mark to work to" />
+    <MannerFields at={at} />
+  </>
+);
 
 export const workIn: OrderView<'workIn'> = {
   title: 'Work in',
