@@ -1,3 +1,4 @@
+import type { DriveNow } from '@/core/drive';
 import type { OrderDocument } from '@/document';
 import { isForCrew } from './for-crew';
 import { appSteers } from './helm-by';
@@ -33,16 +34,10 @@ export class HelmByPlan {
     });
   }
 
-  private look({ now, status, helmBy }: LiveState, last: LiveState): void {
+  private look(state: LiveState, last: LiveState): void {
+    const { now, status, helmBy } = state;
     if (!now) return;
-    // Gone back: what was to come is forgotten. What had been ordered by then is done again with the drive itself.
-    if (last.now && now.time < last.now.time) {
-      this.due.forget();
-      this.step = now.step;
-      this.since = now.time;
-      this.steered = appSteers(helmBy, now.step);
-      return;
-    }
+    if (last.now && now.time < last.now.time) return this.goneBack(state, now);
     const steers = appSteers(helmBy, now.step) && !now.planDone;
     if (steers && !this.steered) this.take(now.step === this.step ? now.step : now.step - 1);
     if (now.step !== this.step) this.begin(now.step, now.time, steers);
@@ -51,6 +46,19 @@ export class HelmByPlan {
     if (!steers || status !== 'running') return;
     for (const order of this.due.come(now.time)) this.live.say(order);
     this.lookForTime(now.step, now.time);
+  }
+
+  /** What had been ordered by then is done again with the drive itself; what the step had still to order comes in its time. */
+  private goneBack({ recent, helmBy }: LiveState, { step, time }: DriveNow): void {
+    this.due.forget();
+    this.step = step;
+    this.steered = appSteers(helmBy, step);
+    const begun = recent?.events.findLast((event) => event.is === 'step' && event.step === step);
+    this.since = begun?.time ?? time;
+    const now = this.live.file.plan.steps[step];
+    if (!now || !this.steered) return;
+    this.due.begin(now, this.since);
+    this.due.come(time);
   }
 
   private take(upTo: number): void {

@@ -6,7 +6,10 @@ import { driveCalls } from '@/workers/drive.worker';
 import { WorkspaceProvider } from '../state/context';
 import { createWorkspace } from '../state/workspace';
 import { answerInPage } from '../testing/in-page';
+import { createStore } from 'zustand/vanilla';
 import { appSteers } from './helm-by';
+import { HelmByPlan } from './helm-by-plan';
+import type { LiveState } from './live-state';
 import type { Live } from './live';
 import { OrdersDue, standingOrders } from './orders-due';
 import { LiveProvider, useLive } from './use-live';
@@ -143,12 +146,34 @@ it(
   LONG_MS,
 );
 
+it('gives in its time what a step had still to order when it is gone back to', () => {
+  const said: OrderDocument[] = [];
+  const store = createStore<LiveState>(
+    () => ({ now: null, status: 'running', helmBy: 'app', recent: null }) as unknown as LiveState,
+  );
+  const steps = [{ ...stepWith({ ...neutral, after_s: 4 }), within_s: 60 }];
+  const file = { plan: { steps, end: { within_s: 60 } } };
+  const steered = { store, file, say: (order: OrderDocument) => said.push(order) };
+  new HelmByPlan(steered as unknown as ConstructorParameters<typeof HelmByPlan>[0]).follow();
+  const events = [{ time: 10, is: 'step', step: 0 }];
+  const at = (time: number) =>
+    store.setState({ now: { step: 0, time }, recent: { events } } as unknown as LiveState);
+  for (const time of [10, 12, 15]) at(time);
+  expect(said).toEqual([neutral]);
+  // Back before it was given, it is given again, and no sooner.
+  at(12);
+  at(13.9);
+  expect(said).toHaveLength(1);
+  at(14);
+  expect(said).toEqual([neutral, neutral]);
+});
+
+const stepWith = (...orders: OrderDocument[]) => ({ orders }) as StepDocument;
 const neutral: OrderDocument = { do: 'engine', after_s: 0, gear: 'neutral', throttle: 0 };
 
 describe('orders that fall due', () => {
   const ahead: OrderDocument = { ...neutral, gear: 'ahead' };
   const wheel = (angle_deg: number): OrderDocument => ({ do: 'wheel', after_s: 0, angle_deg });
-  const stepWith = (...orders: OrderDocument[]) => ({ orders }) as StepDocument;
 
   it('come each in its time and once, and are forgotten', () => {
     const due = new OrdersDue((order) => order.do !== 'call');
