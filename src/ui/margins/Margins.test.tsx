@@ -6,7 +6,7 @@ import { runOf } from '@/document/testing/demo-runs';
 import type { Run } from '@/core/plan';
 import { NO_SURVEY } from '../hooks/use-look';
 import { WorkspaceProvider } from '../state/context';
-import { createWorkspace } from '../state/workspace';
+import { workspaceOf } from '../testing/workspace-of';
 import { Margins } from './Margins';
 
 const file = demoFile('alongside-wind-off');
@@ -15,14 +15,8 @@ const STOPPED: Problem = {
   message: 'the computation stopped; it is begun again',
 };
 const told = (run: Run | null, ...problems: Problem[]) => {
-  const { boat, place, ...rest } = file;
-  const store = createWorkspace({
-    manoeuvre: { ...rest, boatId: boat.id, placeId: place.id },
-    boat,
-    place,
-  });
   render(
-    <WorkspaceProvider store={store}>
+    <WorkspaceProvider store={workspaceOf(file)}>
       <Margins
         state={{ run, file, problems }}
         survey={NO_SURVEY}

@@ -5,7 +5,7 @@ import { useEffect } from 'react';
 import { demoFile } from '@/document/testing/demo';
 import { driveCalls } from '@/workers/drive.worker';
 import { WorkspaceProvider } from '../state/context';
-import { createWorkspace } from '../state/workspace';
+import { workspaceOf } from '../testing/workspace-of';
 import { answerInPage } from '../testing/in-page';
 import { Helm } from './Helm';
 import { KeySheet } from './KeySheet';
@@ -41,14 +41,8 @@ const told = (now: Seen) => {
 
 async function atTheHelm(id: string, beside = <></>): Promise<void> {
   const file = demoFile(id);
-  const { boat, place, ...rest } = file;
-  const store = createWorkspace({
-    manoeuvre: { ...rest, boatId: boat.id, placeId: place.id },
-    boat,
-    place,
-  });
   render(
-    <WorkspaceProvider store={store}>
+    <WorkspaceProvider store={workspaceOf(file)}>
       <LiveProvider file={file} manoeuvreId={id}>
         <Hands tell={told} />
         <Helm />

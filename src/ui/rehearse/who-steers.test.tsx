@@ -4,7 +4,7 @@ import type { ManoeuvreFile, OrderDocument, StepDocument } from '@/document';
 import { demoFile } from '@/document/testing/demo';
 import { driveCalls } from '@/workers/drive.worker';
 import { WorkspaceProvider } from '../state/context';
-import { createWorkspace } from '../state/workspace';
+import { workspaceOf } from '../testing/workspace-of';
 import { answerInPage } from '../testing/in-page';
 import { createStore } from 'zustand/vanilla';
 import { appSteers } from './helm-by';
@@ -29,14 +29,8 @@ function Seen() {
 const workedRound = demoFile('round-in-the-basin');
 
 async function rehearse(file: ManoeuvreFile): Promise<void> {
-  const { boat, place, ...rest } = file;
-  const store = createWorkspace({
-    manoeuvre: { ...rest, boatId: boat.id, placeId: place.id },
-    boat,
-    place,
-  });
   render(
-    <WorkspaceProvider store={store}>
+    <WorkspaceProvider store={workspaceOf(file)}>
       <LiveProvider file={file} manoeuvreId={file.id}>
         <Seen />
         <WhoSteers />
