@@ -36,7 +36,7 @@ export function Choice<T extends string>({
         <Select.Content
           position="popper"
           sideOffset={2}
-          className="z-50 max-h-72 border border-ink bg-paper text-ink"
+          className="z-50 max-h-72 max-w-[calc(100vw-1.25rem)] border border-ink bg-paper text-ink"
         >
           <Select.Viewport>
             {options.map(({ value: v, text }) => (
