@@ -74,4 +74,10 @@ export const AHEAD_VARIANTS: readonly WrongVariant[] = [
     'if (!isHolding(state, world, line)) {',
     'if (row[STAGE]! > 99) {',
   ),
+  core(
+    'look-ahead/ways.ts',
+    'a boat that touches has no way off',
+    'room < -TOUCHING_WAYS.deep ? -1',
+    'room < 0 ? -1',
+  ),
 ];

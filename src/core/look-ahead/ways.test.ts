@@ -71,6 +71,27 @@ describe('the way to a goal', () => {
     expect(way(500, -20, 0)).toBeGreaterThan(way(100, -20, 0) + 1000);
   });
 
+  it('leads out of where the boat touches on both sides, not of where it is deep in something', () => {
+    const half = Math.max(...prospect.deck.filter((_, i) => i % 2 === 1));
+    const middle = 3 - 24 * prospect.ways.grid.cell;
+    const slip = (room: number) => {
+      const fingers = [-1, 1].map((side) =>
+        box(
+          `finger ${side}`,
+          middle + side * (half + room + 1) - 1,
+          -14,
+          middle + side * (half + room + 1) + 1,
+          0,
+        ),
+      );
+      const walls = obstacleSetOf([...fingers, box('quay', -30, 0, 30, 4)]);
+      return wayAt(outlookFor(told, walls, aim, manner).prospect.ways, middle, -7, 0, 1);
+    };
+    expect(slip(-0.1)).toBeLessThan(NO_WAY_S / 2);
+    expect(slip(-0.1)).toBeGreaterThan(slip(0.5) + 5);
+    expect(slip(-0.6)).toBe(NO_WAY_S);
+  });
+
   it('is longer the wrong way round, and going the wrong way', () => {
     expect(way(3, -20, Math.PI)).toBeGreaterThan(way(3, -20, 0) + 10);
     expect(way(3, -20, 0, 1)).toBeGreaterThan(way(3, -20, 0, 0));

@@ -1,4 +1,4 @@
-import { NEAR_WEIGHT } from '../policy';
+import { NEAR_WEIGHT, TOUCHING_WAYS } from '../policy';
 import type { Feel } from './feel';
 import { distanceAt, roomOf, type Field } from './field';
 import { spreadOut } from './front';
@@ -49,7 +49,9 @@ function pricesOf(grid: Grid, frame: Frame, ground: Ground, missed: Missed): Flo
         const at = (j * columns + i) * headings + h;
         const heading = frame.heading + (h * 2 * Math.PI) / headings;
         const room = open < 0 ? open : open > clear ? spare : roomOf(field, deck, x, y, heading);
-        prices[at] = room < 0 ? -1 : 1 + NEAR_WEIGHT * Math.max(0, spare - room);
+        const touching = room < 0 ? TOUCHING_WAYS.more : 0;
+        prices[at] =
+          room < -TOUCHING_WAYS.deep ? -1 : 1 + NEAR_WEIGHT * Math.max(0, spare - room) + touching;
         if (room >= 0 && missed(x, y, heading) <= 1) {
           seconds[2 * at] = 0;
           seconds[2 * at + 1] = 0;
