@@ -15,6 +15,7 @@ import {
   type Result,
   type SpreadDocument,
 } from '@/document';
+import { usualLimitFor } from '@/core/policy';
 import { STANDARD_SPREAD, type Spread } from '@/core/uncertainty';
 import { MOST_CHARACTERS, readEither } from '@/io/manoeuvre';
 
@@ -92,5 +93,7 @@ export function bareManoeuvreIn(text: string, file: string): Result<ManoeuvreFil
   const given: unknown = json.value;
   if (typeof given !== 'object' || given === null || Array.isArray(given))
     return manoeuvreIn(text, file);
-  return manoeuvreIn(JSON.stringify({ ...BARE, ...given }), file);
+  const bare = manoeuvreIn(JSON.stringify({ ...BARE, ...given }), file);
+  if (!bare.ok || 'limit_s' in given) return bare;
+  return success({ ...bare.value, limit_s: usualLimitFor(bare.value.boat.hull.length_m) });
 }

@@ -26,7 +26,13 @@ export {
 } from './suggestions';
 export { TECHNIQUE_IDS, techniqueIdSchema, type TechniqueId } from './techniques';
 export type { StoppingSpring } from './techniques/first-spring';
-export { suggestHere, suggestPlans, type Suggesting, type SuggestionSoFar } from './suggest-plans';
+export {
+  hasOneThatHolds,
+  suggestHere,
+  suggestPlans,
+  type Suggesting,
+  type SuggestionSoFar,
+} from './suggest-plans';
 export type { Doing, Remedy, SuggestedPlan, Suggestion, TryAll } from './suggestion';
 export { crewFor } from './worked';
 export { tryOut, type Tried, type Tries } from './try-out';

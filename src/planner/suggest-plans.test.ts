@@ -171,9 +171,9 @@ describe('suggesting', () => {
       one.ok ? [one.value] : [],
     );
     expect(told[0]).toMatchObject({ doing: 'laying', made: 0, plans: [] });
-    expect(told.some(({ doing, made, of }) => doing === 'choosing' && made > 0 && made < of)).toBe(
-      true,
-    );
+    const goes = ({ doing, made, of }: (typeof told)[number]) =>
+      doing === 'certifying' && made > 0 && made < of;
+    expect(told.some(goes)).toBe(true);
     const last = told.at(-1)!;
     const found = await suggestPlans(file, asked, inTurn);
     expect(last.doing).toBeNull();
@@ -183,6 +183,45 @@ describe('suggesting', () => {
       refused: last.refused,
       remedies: last.remedies,
     });
+  });
+
+  it('tries the usual way at once by what it is told by, and chooses among ways where that does not hold', async () => {
+    const doings = async (file: ReturnType<typeof caseOf>['file'], fails: number) => {
+      const seen: string[] = [];
+      let left = fails;
+      // So many of the first tries on fresh draws do not hold, whatever became of them.
+      const spoilt: TryAll = async (all) => {
+        const [{ of, from } = { of: 'way', from: 0 }] = all[0]! as readonly { of: string; from: number }[];
+        const fresh = of === 'plan' && from >= 1_000_000;
+        seen.push(of === 'way' ? `${all.length} ways` : fresh ? 'certifying' : of);
+        const came = await inTurn(all);
+        return came.map((list) =>
+          list.map((one) =>
+            one.of === 'plan' && fresh && left-- > 0
+              ? { ...one, trials: one.trials.map((t) => ({ ...t, outcome: 'missed' as const })) }
+              : one,
+          ),
+        );
+      };
+      const noted: number[] = [];
+      const found = await suggestPlans(file, { seed: 3, seconds: 1 }, spoilt, ({ plans }) =>
+        noted.push(plans.length),
+      );
+      if (!found.ok) throw new Error(JSON.stringify(found.problems));
+      return { seen, noted, plans: found.value.plans };
+    };
+    const { file } = caseOf(26);
+    const good = await doings(file, 0);
+    // Both speeds are laid out at once; the second is not tried.
+    expect(good.seen).toEqual(['2 ways', 'certifying', 'certifying', 'reference helm']);
+    expect(good.noted).toEqual([0, 0, 0, 1]);
+    expect(good.plans[0]!.certificate.runs).toBe(20);
+    const bad = await doings(file, 2);
+    expect(bad.seen.slice(0, 4)).toEqual(['2 ways', 'certifying', 'plan', 'certifying']);
+    // The tries it has failed in count for it all the same.
+    const [first] = bad.plans;
+    expect(first!.certificate.runs).toBe(20);
+    expect(first!.certificate.share).toBeLessThanOrEqual(0.9);
   });
 
   it('finds nothing for a goal it does not know, and says why', async () => {

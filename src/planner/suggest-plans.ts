@@ -6,7 +6,7 @@ import {
   TRIES_A_SECOND,
   type School,
 } from '@/core/policy';
-import { certificateOf, shareOf } from '@/core/reliability';
+import { certificateOf, holds, shareOf, type Trial } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
 import { success, type Result } from '@/document/result';
@@ -61,28 +61,61 @@ const triesWith = (
   count: number,
 ): Tries[] => handfuls({ of: 'plan', file: { ...file, plan }, seed }, from, count);
 
-/** Ways laid out and tried, lot by lot until one holds in every try; the best first, the usual one of those as good. */
-function* choosing(
-  file: ManoeuvreFile,
-  { seed, school }: Suggesting,
-  tries: number,
-): Asking<Result<Unless<readonly Laid[]>>> {
-  const found: Laid[] = [];
-  let refused: Refusal | null = null;
-  for (const lot of workedWays(file, school)) {
-    const [laid] = yield {
-      doing: 'laying',
-      all: [lot.map((way): Tries => ({ of: 'way', file, way }))],
-      soFar: NOTHING,
-    };
+type LaidOut = Result<Unless<readonly (WorkedPlan & { readonly way: WorkedWay })[]>>;
+
+/** The ways of each lot laid out as they are wanted: those of two lots at a time, as there are two cores and more. */
+class LaidLots {
+  private readonly found: LaidOut[] = [];
+  readonly lots: readonly (readonly WorkedWay[])[];
+
+  constructor(
+    private readonly file: ManoeuvreFile,
+    school: School | undefined,
+  ) {
+    this.lots = workedWays(file, school);
+  }
+
+  /** Those of lot `n` that can be laid out; refused where none of them can. */
+  *of(n: number): Asking<LaidOut> {
+    if (!this.found[n]) {
+      const next = this.lots.slice(n, n + 2);
+      const all = next.map((lot) => lot.map((way): Tries => ({ of: 'way', file: this.file, way })));
+      const came = yield { doing: 'laying', all, soFar: NOTHING };
+      came.forEach((tried, i) => (this.found[n + i] = this.plansOf(next[i]!, tried)));
+    }
+    return this.found[n]!;
+  }
+
+  private plansOf(lot: readonly WorkedWay[], tried: readonly Tried[]): LaidOut {
     const plans: (WorkedPlan & { readonly way: WorkedWay })[] = [];
-    for (const [i, one] of laid!.entries()) {
+    let refused: Refusal | null = null;
+    for (const [i, one] of tried.entries()) {
       const plan = laidBy(one);
       if (!plan.ok) return plan;
       if (isRefused(plan.value)) refused ??= plan.value.refused;
       else plans.push({ way: lot[i]!, ...plan.value });
     }
-    if (plans.length === 0) continue;
+    return success(plans.length === 0 && refused ? { refused } : plans);
+  }
+}
+
+/** Ways tried, lot by lot until one holds in every try; the best first, the usual one of those as good. */
+function* choosing(
+  file: ManoeuvreFile,
+  laidLots: LaidLots,
+  seed: number,
+  tries: number,
+): Asking<Result<Unless<readonly Laid[]>>> {
+  const found: Laid[] = [];
+  let refused: Refusal | null = null;
+  for (const n of laidLots.lots.keys()) {
+    const laid = yield* laidLots.of(n);
+    if (!laid.ok) return laid;
+    if (isRefused(laid.value)) {
+      refused ??= laid.value.refused;
+      continue;
+    }
+    const plans = laid.value;
     const came = yield {
       doing: 'choosing',
       all: plans.map((plan) => triesWith(file, plan, seed, 0, tries)),
@@ -94,6 +127,44 @@ function* choosing(
   if (found.length === 0 && refused) return success({ refused });
   const sorted = found.toSorted((a, b) => b.share - a.share).slice(0, MOST_PLANS);
   return success(sorted.filter(({ share }, i) => i === 0 || share >= BESIDE * sorted[0]!.share));
+}
+
+/** Trials on draws nobody chose by, as many as asked for: those there are of the plan already are the first of them. */
+function* freshTrials(
+  file: ManoeuvreFile,
+  plan: WorkedPlan,
+  seed: number,
+  count: number,
+  there: readonly Trial[],
+  soFar: Suggestion,
+): Asking<readonly Trial[]> {
+  const more = count - there.length;
+  if (more <= 0) return there.slice(0, count);
+  const all = [triesWith(file, plan, seed, FRESH + there.length, more)];
+  const [came] = yield { doing: 'certifying', all, soFar };
+  return [...there, ...trialsOf(came!)];
+}
+
+/**
+ * The usual way, where nothing else stands beside it: tried at once on the draws it will be told by, some first, and the others where at most one of these does not hold.
+ * No choice was made by them.
+ */
+function* usualAtOnce(
+  file: ManoeuvreFile,
+  laidLots: LaidLots,
+  seed: number,
+  { choosing, certifying }: Budget,
+): Asking<{ readonly usual: SuggestedPlan | null; readonly trials: readonly Trial[] }> {
+  if (laidLots.lots[0]?.length !== 1) return { usual: null, trials: [] };
+  const laid = yield* laidLots.of(0);
+  if (!laid.ok || isRefused(laid.value)) return { usual: null, trials: [] };
+  const [plan] = laid.value;
+  const some = yield* freshTrials(file, plan!, seed, choosing, [], NOTHING);
+  if (some.length - some.filter(holds).length > 1) return { usual: null, trials: some };
+  const trials = yield* freshTrials(file, plan!, seed, certifying, some, NOTHING);
+  const certificate = certificateOf(trials);
+  const usual = certificate.share >= HOLDS_ENOUGH ? { ...plan!, certificate } : null;
+  return { usual, trials };
 }
 
 /** What the helm that sees everything holds in of some draws, with the same fenders, so that a plan falls short of it by handling alone. */
@@ -118,40 +189,54 @@ function* asReference(
 function* suggesting(file: ManoeuvreFile, asked: Suggesting): Asking<Result<Suggestion>> {
   const { seed } = asked;
   const budget = budgetOf(asked);
-  const chosen = yield* choosing(file, asked, budget.choosing);
+  const laidLots = new LaidLots(file, asked.school);
+  const { usual, trials } = yield* usualAtOnce(file, laidLots, seed, budget);
+  const plans: SuggestedPlan[] = usual ? [usual] : [];
+  const chosen = usual
+    ? success<readonly Laid[]>([])
+    : yield* choosing(file, laidLots, seed, budget.choosing);
   if (!chosen.ok) return chosen;
   if (isRefused(chosen.value)) return success({ ...NOTHING, refused: chosen.value.refused });
   // In the order of the tries they were chosen by: by those they are told by the luckiest would come first.
-  const plans: SuggestedPlan[] = [];
   for (const { share, ...one } of chosen.value) {
     const [first] = plans;
     // Beside one that holds only such as may hold as well are worth the time.
     if (first && first.certificate.share >= HOLDS_ENOUGH && share < 1) continue;
     const count = first ? budget.choosing : budget.certifying;
-    const [came] = yield {
-      doing: 'certifying',
-      all: [triesWith(file, one, seed, FRESH, count)],
-      soFar: { ...NOTHING, plans: plans.slice() },
-    };
-    plans.push({ ...one, certificate: certificateOf(trialsOf(came!)) });
+    const there = one.way === laidLots.lots[0]![0] ? trials : [];
+    const soFar = { ...NOTHING, plans: plans.slice() };
+    const fresh = yield* freshTrials(file, one, seed, count, there, soFar);
+    plans.push({ ...one, certificate: certificateOf(fresh) });
   }
   const found: Suggestion = { ...NOTHING, plans };
   const reference = yield* asReference(file, found, seed, budget.reference);
   const whole = { ...found, reference };
-  if (plans.some(({ certificate }) => certificate.share >= HOLDS_ENOUGH)) return success(whole);
+  if (hasOneThatHolds(whole)) return success(whole);
   const remedies = yield* remediesFor(whole, file, { seed, count: budget.certifying });
   return success({ ...whole, remedies });
 }
 
-/** Plans found for a manoeuvre, tried on as many cores as there are. */
+/** Does one of the plans hold often enough? */
+export const hasOneThatHolds = ({ plans }: Suggestion): boolean =>
+  plans.some(({ certificate }) => certificate.share >= HOLDS_ENOUGH);
+
+/**
+ * Plans found for a manoeuvre, tried on as many cores as there are.
+ *
+ * @param note is told what is found so far, before each lot of tries
+ */
 export async function suggestPlans(
   file: ManoeuvreFile,
   asked: Suggesting,
   tryAll: TryAll,
+  note: (soFar: Suggestion) => void = () => undefined,
 ): Promise<Result<Suggestion>> {
   const steps = suggesting(file, asked);
   let next = steps.next();
-  while (!next.done) next = steps.next(await tryAll(next.value.all));
+  while (!next.done) {
+    note(next.value.soFar);
+    next = steps.next(await tryAll(next.value.all));
+  }
   return next.value;
 }
 

@@ -223,6 +223,8 @@ export function lookAhead(
   for (const one of begun.slice(0, KEPT))
     for (let k = 0; k < feel.levers.length; k++)
       for (let wheel = -1; wheel <= 1; wheel++) {
+        // Without a race over it the wheel does little in so short a time: it stays where it is.
+        if (feel.levers[k]!.way === 0 && wheel !== one.wheel) continue;
         work.set(one.s);
         order(work, feel, k);
         rooms.set(one.near);

@@ -242,6 +242,16 @@ function textOf(what: object): string {
   return text;
 }
 
+/** What counts of an aim, whatever else whoever asks carries along with it. */
+const figuresOf = (aim: Aim): readonly (string | number)[] =>
+  aim.is === 'clear'
+    ? [aim.is, aim.distance]
+    : [
+        aim.is,
+        ...[aim.point.x, aim.point.y, aim.mark.x, aim.mark.y],
+        ...[aim.within, aim.heading, aim.headingWithin],
+      ];
+
 function basisOnce(
   told: Told,
   shore: ObstacleSet,
@@ -253,7 +263,7 @@ function basisOnce(
   const { x, y, heading } = told.start;
   const of = [windFrom, windSpeed, currentSet, currentSpeed, waterDensity, x, y, heading];
   const key = [
-    JSON.stringify([aim, thrusters, idle, of]),
+    JSON.stringify([figuresOf(aim), thrusters, idle, of]),
     textOf(told.craft.spec),
     textOf(shore.obstacles),
   ].join();
@@ -273,7 +283,9 @@ export function outlookFor(
   aim: Aim,
   { thrusters, idle = false, most, late }: Manner,
 ): Outlook {
-  const { weathering, ...basis } = basisOnce(told, shore, aim, thrusters, idle);
+  // Thrusters that a boat does not have make no difference.
+  const fitted = thrusters && told.craft.spec.thrusters.length > 0;
+  const { weathering, ...basis } = basisOnce(told, shore, aim, fitted, idle);
   const { feel } = basis;
   const lag = late + LOOKS_S + feel.delay + 0.7 * feel.comes;
   return { prospect: { ...basis, most, lag, ...goesOnBy(feel, late) }, weathering };

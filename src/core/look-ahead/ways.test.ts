@@ -104,6 +104,12 @@ describe('the way to a goal', () => {
     const again = { ...told, craft: structuredClone(craft) };
     expect(waysOf(again, obstacleSetOf(shore.obstacles), { ...aim }, { ...manner })).toBe(ways);
     expect(waysOf(told, shore, aim, { ...manner, most: 0.5 })).toBe(ways);
+    // What the boat has none of, and what else is carried along with an aim.
+    expect(craft.spec.thrusters).toEqual([]);
+    expect(waysOf(told, shore, aim, { ...manner, thrusters: true })).toBe(ways);
+    const goal = { speedBelow: 0.3, ...aim };
+    expect(waysOf(told, shore, goal, manner)).toBe(ways);
+    expect(waysOf(told, shore, { ...aim, within: 1.4 }, manner)).not.toBe(ways);
     const from = { ...told, start: { ...told.start, x: -21 } };
     expect(waysOf(from, shore, aim, manner)).not.toBe(ways);
   });

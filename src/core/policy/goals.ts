@@ -1,7 +1,15 @@
 // What a manoeuvre that is begun asks for, and what a fitted plan expects of a helm. Judgement.
 
-/** A manoeuvre may take so long, s: longer than any at a berth does. */
-export const USUAL_LIMIT_S = 240;
+/**
+ * A manoeuvre of a boat of so many metres may take so long, s, and the longer the longer the boat, as the root of that, up to the most: half of those that are worked in by
+ * short bursts are done in a minute and a half, those that go out and come in a second time in five.
+ */
+export const USUAL_LIMIT = { length: 10, seconds: 360, most: 900 } as const;
+export const usualLimitFor = (length: number): number =>
+  Math.min(
+    USUAL_LIMIT.most,
+    Math.round(USUAL_LIMIT.seconds * Math.max(1, Math.sqrt(length / USUAL_LIMIT.length))),
+  );
 
 /** How near and true the boat has to lie, by its length. Judgement: a line reaches, and it is no longer going anywhere. */
 export const LIES_NEAR_LENGTHS = 0.17;

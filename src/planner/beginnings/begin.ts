@@ -1,6 +1,6 @@
 import {
   ARRIVED_MPS,
-  USUAL_LIMIT_S,
+  usualLimitFor,
   LIES_NEAR_LENGTHS,
   LIES_OFF_M,
   LIES_TRUE_DEG,
@@ -199,7 +199,6 @@ export function beginManoeuvre(wish: BeginWish): Result<ManoeuvreFile> {
     goal,
     berth:
       going === 'round' ? [] : berth.on.filter((on) => place.features.some((f) => f.id === on)),
-    // A long boat takes longer, as the root of its length.
-    limit_s: Math.min(900, Math.round(USUAL_LIMIT_S * Math.max(1, Math.sqrt(length_m / 10)))),
+    limit_s: usualLimitFor(length_m),
   });
 }
