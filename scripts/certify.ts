@@ -16,7 +16,6 @@ import {
 } from '@/core/reliability';
 import type { Spread } from '@/core/uncertainty';
 import {
-  degrees,
   failure,
   problemLines,
   success,
@@ -25,6 +24,7 @@ import {
   type Result,
 } from '@/document';
 import { doneByAll, tellResult } from './all-cores';
+import { roseIn } from './rose-printed';
 import { manoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
 
 const USAGE =
@@ -153,15 +153,6 @@ function printed(asked: Asked, certificate: Certificate, perSecond: number) {
   };
 }
 
-const roseOf = (ranges: readonly RoseRange[]) =>
-  ranges
-    .toSorted((a, b) => a.from - b.from)
-    .map(({ from, least, most }) => ({
-      from_deg: rounded(degrees(from)),
-      least_mps: least && rounded(least),
-      most_mps: most && rounded(most),
-    }));
-
 const shareOf = ({ share, least, most, runs }: Influence['alone']) => ({
   share,
   interval: [rounded(least), rounded(most)],
@@ -211,7 +202,7 @@ async function certify(words: readonly string[]): Promise<Result<object>> {
   });
   return success({
     ...printed(asked.value, certificate, perSecond),
-    rose: asked.value.rose ? roseOf(ranges) : null,
+    rose: asked.value.rose ? roseIn(ranges, rounded) : null,
     ...(asked.value.influence
       ? {
           influence: influences

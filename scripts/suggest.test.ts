@@ -65,6 +65,8 @@ it('says what is wrong with what it is asked', () => {
   expect(asked().stderr).toMatch(/give one file/);
   expect(asked('a.json', '--seconds', '0').stderr).toMatch(/--seconds/);
   expect(asked('a.json', '--fast').stderr).toMatch(/--fast/);
+  expect(asked('--rose').stderr).toMatch(/give one file/);
+  expect(asked('nowhere.json', '--rose').stderr).toMatch(/nowhere.json: cannot be read/);
   expect(asked('nowhere.json').stderr).toMatch(/cannot be read/);
   const empty = join(directory, 'empty.json');
   writeFileSync(empty, '{"boat": 3}');

@@ -3,16 +3,24 @@ import { isMainThread } from 'node:worker_threads';
 import { QUANTILES, type Certificate, type Share } from '@/core/reliability';
 import { SCHOOLS, USUAL_SCHOOL, type School, type SchoolOf } from '@/core/policy';
 import { failure, success, type ManoeuvreFile, type Result } from '@/document';
-import { crewFor, hasOneThatHolds, suggestPlans, type Suggestion } from '@/planner';
+import {
+  crewFor,
+  hasOneThatHolds,
+  roseOf,
+  roseTries,
+  suggestPlans,
+  type Suggestion,
+} from '@/planner';
 import { refusalWords } from '@/ui/words/refusals';
 import { causeText } from '@/ui/words/reliability';
 import { stepSentence } from '@/ui/words/steps';
 import { tellResult } from './all-cores';
 import { bareManoeuvreIn, readText, spreadIn, wholeIn } from './read-manoeuvre';
+import { roseIn } from './rose-printed';
 import { coresToTryOn, triedBy, tryAsAsked } from './tried-by';
 
 const USAGE =
-  'usage: npm run -s suggest -- FILE.json [--seconds 10] [--spread SPREAD.json] [--seed N] [--school KEY=VALUE]... [--out PLAN.json]';
+  'usage: npm run -s suggest -- FILE.json [--seconds 10] [--spread SPREAD.json] [--seed N] [--school KEY=VALUE]... [--rose] [--out PLAN.json]';
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const MOST_SECONDS = 3600;
 
@@ -22,6 +30,7 @@ interface Asked {
   readonly seed: number;
   readonly spread: string | null;
   readonly school: School;
+  readonly rose: boolean;
   readonly out: string | null;
 }
 
@@ -59,6 +68,8 @@ function askedFor(words: readonly string[]): Result<Asked> {
   for (let said = option('--school'); said !== null; said = option('--school')) schools.push(said);
   const school = schoolIn(schools);
   if (!school.ok) return school;
+  const roseAt = rest.indexOf('--rose');
+  if (roseAt >= 0) rest.splice(roseAt, 1);
   const seconds = secondsText === null ? 10 : wholeIn(secondsText, 1, MOST_SECONDS);
   const seed = seedText === null ? 1 : wholeIn(seedText, 0, 0x7fffffff);
   if (seconds === null)
@@ -78,6 +89,7 @@ function askedFor(words: readonly string[]): Result<Asked> {
     seconds,
     seed,
     school: school.value,
+    rose: roseAt >= 0,
     spread: spread ?? null,
     out: out ?? null,
   });
@@ -99,10 +111,11 @@ function printed(
   file: ManoeuvreFile,
   asked: Asked,
   { plans, reference, refused, remedies }: Suggestion,
+  rose: readonly object[] | null,
   took: { readonly all: number; readonly toPlan: number | null },
 ) {
   return {
-    plans: plans.map((one) => ({
+    plans: plans.map((one, i) => ({
       technique: one.way.spring ? 'in on a bow spring' : 'worked by short bursts',
       steps: one.plan.steps.map((step) => stepSentence(step, UNITS)),
       share: rounded(one.certificate.share),
@@ -113,7 +126,7 @@ function printed(
         says: causeText(cause, one.plan),
       })),
       quantiles: quantilesOf(one.certificate),
-      rose: null,
+      rose: i === 0 ? rose : null,
       crew: crewFor(one.way, one.plan),
       gearChanges: one.gearChanges,
     })),
@@ -140,6 +153,28 @@ function printed(
   };
 }
 
+/** Plans found, the first written where that is asked for, and all of it as it is printed. */
+async function foundBy(
+  tryAll: ReturnType<typeof triedBy>,
+  file: ManoeuvreFile,
+  asked: Asked,
+): Promise<Result<object>> {
+  const began = performance.now();
+  const since = () => (performance.now() - began) / 1000;
+  let toPlan: number | null = null;
+  const found = await suggestPlans(file, asked, tryAll, (soFar) => {
+    if (hasOneThatHolds(soFar)) toPlan ??= since();
+  });
+  if (!found.ok) return found;
+  const [best] = found.value.plans;
+  const planned = best && { ...file, plan: best.plan };
+  if (asked.out !== null && planned)
+    writeFileSync(asked.out, `${JSON.stringify(planned, null, 2)}\n`);
+  const [came] = asked.rose && planned ? await tryAll([roseTries(planned, asked.seed)]) : [];
+  const rose = came ? roseIn(roseOf(came), rounded) : null;
+  return success(printed(file, asked, found.value, rose, { all: since(), toPlan }));
+}
+
 async function suggest(words: readonly string[]): Promise<Result<object>> {
   const asked = askedFor(words);
   if (!asked.ok) return asked;
@@ -149,22 +184,9 @@ async function suggest(words: readonly string[]): Promise<Result<object>> {
   if (!text.ok) return text;
   const file = bareManoeuvreIn(text.value, asked.value.file);
   if (!file.ok) return file;
-  const began = performance.now();
   // The workers stay: each knows the ways it found.
   const cores = coresToTryOn(spread.value);
-  const since = () => (performance.now() - began) / 1000;
-  let toPlan: number | null = null;
-  const found = await suggestPlans(file.value, asked.value, triedBy(cores), (soFar) => {
-    if (hasOneThatHolds(soFar)) toPlan ??= since();
-  }).finally(() => cores.end());
-  if (!found.ok) return found;
-  const [best] = found.value.plans;
-  if (asked.value.out !== null && best)
-    writeFileSync(
-      asked.value.out,
-      `${JSON.stringify({ ...file.value, plan: best.plan }, null, 2)}\n`,
-    );
-  return success(printed(file.value, asked.value, found.value, { all: since(), toPlan }));
+  return foundBy(triedBy(cores), file.value, asked.value).finally(() => cores.end());
 }
 
 if (isMainThread) void tellResult(suggest(process.argv.slice(2)));

@@ -35,5 +35,5 @@ export {
 } from './suggest-plans';
 export type { Doing, Remedy, SuggestedPlan, Suggestion, TryAll } from './suggestion';
 export { crewFor } from './worked';
-export { tryOut, type Tried, type Tries } from './try-out';
+export { roseOf, roseTries, tryOut, type Tried, type Tries } from './try-out';
 export { tunePlan, type Tuned } from './tune';

@@ -191,7 +191,10 @@ describe('suggesting', () => {
       let left = fails;
       // So many of the first tries on fresh draws do not hold, whatever became of them.
       const spoilt: TryAll = async (all) => {
-        const [{ of, from } = { of: 'way', from: 0 }] = all[0]! as readonly { of: string; from: number }[];
+        const [{ of, from } = { of: 'way', from: 0 }] = all[0]! as readonly {
+          of: string;
+          from: number;
+        }[];
         const fresh = of === 'plan' && from >= 1_000_000;
         seen.push(of === 'way' ? `${all.length} ways` : fresh ? 'certifying' : of);
         const came = await inTurn(all);

@@ -247,7 +247,7 @@ export interface SuggestionSoFar extends Suggestion {
   readonly of: number;
 }
 
-const runsIn = (tries: Tries) => (tries.of === 'way' ? 1 : tries.to - tries.from);
+const runsIn = (tries: Tries) => ('from' in tries ? tries.to - tries.from : 1);
 const runsOf = (lists: readonly (readonly Tries[])[]) =>
   lists.flat().reduce((sum, tries) => sum + runsIn(tries), 0);
 

@@ -1,5 +1,12 @@
-import { AT_ONCE } from '@/core/policy';
-import { holds, trialOf, type Trial } from '@/core/reliability';
+import { AT_ONCE, ROSE_TRIES } from '@/core/policy';
+import {
+  holds,
+  ROSE_DIRECTIONS,
+  roseRange,
+  trialOf,
+  type RoseRange,
+  type Trial,
+} from '@/core/reliability';
 import { referenceOutlook, referenceRun } from '@/core/reference';
 import { drawOf, spreadFor, varied, type Spread } from '@/core/uncertainty';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
@@ -17,20 +24,31 @@ export type Tries =
       readonly seed: number;
       readonly from: number;
       readonly to: number;
+    }
+  | {
+      readonly of: 'rose';
+      readonly file: ManoeuvreFile;
+      readonly seed: number;
+      readonly direction: number;
     };
 
-/** What became of it: of a way its plan, of a plan the trials, of the reference helm which of them it held in. */
+/** What became of it: of a way its plan, of a plan the trials, of the reference helm which of them it held in, of a direction the winds from there it holds in. */
 export type Tried =
   | { readonly of: 'way'; readonly laid: Result<Unless<WorkedPlan>> }
   | { readonly of: 'plan'; readonly trials: readonly Trial[] }
-  | { readonly of: 'reference helm'; readonly held: readonly boolean[] };
+  | { readonly of: 'reference helm'; readonly held: readonly boolean[] }
+  | { readonly of: 'rose'; readonly range: RoseRange };
 
 /** Plays them: in a worker of its own, where there are several. */
 export function tryOut(tries: Tries, spread: Spread): Tried {
   if (tries.of === 'way') return { of: 'way', laid: workedPlan(tries.file, tries.way) };
-  const { of, file, seed, from, to } = tries;
-  const input = toRunInput(file);
+  const input = toRunInput(tries.file);
   if (!input.ok) throw new Error('a manoeuvre that was looked through can be run');
+  if (tries.of === 'rose') {
+    const { seed, direction } = tries;
+    return { of: 'rose', range: roseRange(input.value, spread, seed, ROSE_TRIES, direction) };
+  }
+  const { of, seed, from, to } = tries;
   const runs = Array.from({ length: to - from }, (_, i) => from + i);
   if (of === 'plan') return { of, trials: runs.map((k) => trialOf(input.value, spread, seed, k)) };
   const about = referenceOutlook(input.value);
@@ -53,6 +71,21 @@ export const handfuls = (
     from: from + i * AT_ONCE,
     to: from + Math.min(count, (i + 1) * AT_ONCE),
   }));
+
+/** A wind rose of a manoeuvre, direction by direction. */
+export const roseTries = (file: ManoeuvreFile, seed: number): Tries[] =>
+  Array.from({ length: ROSE_DIRECTIONS }, (_, direction) => ({
+    of: 'rose',
+    file,
+    seed,
+    direction,
+  }));
+
+/** What came of it, from north on. */
+export const roseOf = (tried: readonly Tried[]): RoseRange[] =>
+  tried
+    .flatMap((one) => (one.of === 'rose' ? [one.range] : []))
+    .toSorted((a, b) => a.from - b.from);
 
 /** Trials that came of a plan's tries, by their numbers. */
 export const trialsOf = (tried: readonly Tried[]): Trial[] =>

@@ -68,6 +68,23 @@ it('puts a plan that was found in as one edit', () => {
   expect(text()).toContain('It stands in the plan');
 });
 
+it('works out what winds a plan that was found holds in, of the manoeuvre it was looked for', () => {
+  const { store, finds } = shown(null);
+  fireEvent.click(screen.getByRole('button', { name: 'Suggest a plan' }));
+  finds({ ...found, doing: 'reference helm' });
+  expect(screen.queryByRole('button', { name: 'Winds it holds in …' })).toBeNull();
+  finds(found);
+  fireEvent.click(screen.getByRole('button', { name: 'Winds it holds in …' }));
+  const rose = screen.getByTestId('wind-rose');
+  expect(rose.textContent).toContain('of 16 directions tried');
+  // It is asked for of the plan found, as it stood: put in or not, it stays.
+  fireEvent.click(screen.getByRole('button', { name: 'Put it in the plan' }));
+  expect(store.getState().manoeuvre.plan).toEqual(plan);
+  expect(screen.getByTestId('wind-rose')).toBe(rose);
+  fireEvent.click(screen.getByRole('button', { name: 'stop' }));
+  expect(screen.queryByTestId('wind-rose')).toBeNull();
+});
+
 it('does not write over what was changed meanwhile', () => {
   const { store, finds } = shown(null);
   fireEvent.click(screen.getByRole('button', { name: 'Suggest a plan' }));

@@ -1,7 +1,7 @@
 'use client';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { HOLDS_ENOUGH, SCHOOLS, SUGGEST_S, type School, type SchoolOf } from '@/core/policy';
-import type { Manoeuvre, ManoeuvreFile } from '@/document';
+import { NO_VARIATION, type Manoeuvre, type ManoeuvreFile } from '@/document';
 import type { Remedy, SuggestedPlan, SuggestionSoFar } from '@/planner';
 import { useJob } from '../hooks/use-job';
 import type { RunState } from '../hooks/use-run';
@@ -9,6 +9,7 @@ import { Choice } from '../parts/Choice';
 import { BUTTON } from '../parts/Tries';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePreferences, useUnits } from '../state/preferences';
+import { RoseSection } from '../what-if/RoseSection';
 import { refusalWords } from '../words/refusals';
 import {
   doingWords,
@@ -42,6 +43,7 @@ export function SuggestedPlans({
   const store = useWorkspaceStore();
   const goal = useWorkspace((s) => s.manoeuvre.goal);
   const begunOn = useRef<Manoeuvre | null>(null);
+  const [soughtFor, setSoughtFor] = useState(file);
   const [putIn, setPutIn] = useState<'put in' | 'overtaken' | null>(null);
 
   /** What was changed meanwhile is the user's: a plan for what was there is not written over it. */
@@ -79,6 +81,7 @@ export function SuggestedPlans({
   }, [found, put]);
   const begin = useCallback(() => {
     begunOn.current = store.getState().manoeuvre;
+    setSoughtFor(file);
     setPutIn(null);
     run({ file, seconds: SUGGEST_S, school: usePreferences.getState().handling });
   }, [store, run, file]);
@@ -112,7 +115,7 @@ export function SuggestedPlans({
           {found ? 'Suggest again' : 'Suggest a plan'}
         </button>
       )}
-      {found && <Found found={found} onPut={putPlan} onRemedy={tryRemedy} />}
+      {found && <Found file={soughtFor} found={found} onPut={putPlan} onRemedy={tryRemedy} />}
       {putIn && (
         <p role="status" className="pt-1">
           {putIn === 'put in'
@@ -184,11 +187,23 @@ function Doing({ found, onStop }: { found: SuggestionSoFar | null; onStop: () =>
   );
 }
 
+/** Winds a plan that was found holds in. @param file the manoeuvre as it stood when it was looked for */
+function PlanRose({ file, plan }: { file: ManoeuvreFile; plan: SuggestedPlan['plan'] }) {
+  const planned = useMemo(() => ({ ...file, plan }), [file, plan]);
+  return (
+    <div className="pt-0.5">
+      <RoseSection file={planned} variation={NO_VARIATION} small />
+    </div>
+  );
+}
+
 function Found({
+  file,
   found: { plans, reference, refused, remedies, doing },
   onPut,
   onRemedy,
 }: {
+  file: ManoeuvreFile;
   found: SuggestionSoFar;
   onPut: (plan: SuggestedPlan) => void;
   onRemedy: (remedy: Remedy) => void;
@@ -209,7 +224,7 @@ function Found({
           const { certificate, plan, way } = one;
           const fails = failsWords(certificate, plan);
           return (
-            <li key={`${way.most} ${way.thrusters}`} className="rule-t py-1.5">
+            <li key={`${way.most} ${way.thrusters} ${way.spring}`} className="rule-t py-1.5">
               <p className="font-semibold">{holdsWords(certificate)}</p>
               <p>{wayWords(one, hasThruster, units)}</p>
               {fails && <p className="text-[12.5px] text-quiet">{fails}</p>}
@@ -220,6 +235,7 @@ function Found({
               >
                 Put it in the plan
               </button>
+              {doing === null && <PlanRose file={file} plan={plan} />}
             </li>
           );
         })}
