@@ -219,12 +219,13 @@ export function lookAhead(
     }
   begun.sort((a, b) => a.total - b.total);
   const [first] = begun;
+  const still = feel.levers.map(({ gears }) => gears.every((gear) => gear === 0));
   let best: Choice = { levers: first!.levers, wheel: first!.wheel, cost: Infinity };
   for (const one of begun.slice(0, KEPT))
     for (let k = 0; k < feel.levers.length; k++)
       for (let wheel = -1; wheel <= 1; wheel++) {
-        // Without a race over it the wheel does little in so short a time: it stays where it is.
-        if (feel.levers[k]!.way === 0 && wheel !== one.wheel) continue;
+        // With every engine out of gear the wheel does little in so short a time: it stays where it is.
+        if (still[k] && wheel !== one.wheel) continue;
         work.set(one.s);
         order(work, feel, k);
         rooms.set(one.near);
