@@ -12,6 +12,8 @@ const WIDE = 0.86;
 /** A wind that holds alone still shows, so thick; crosses stand clear of one another, and of the rings' figures. */
 const THIN = 4;
 const CROSSES = 22;
+/** As far out as so much wind at the least, m/s. */
+const LEAST_MPS = 4;
 const STEP = (2 * Math.PI) / ROSE_DIRECTIONS;
 const DEG = 180 / Math.PI;
 
@@ -45,14 +47,16 @@ export function WindRose({
   told: { readonly from: number; readonly speed: number };
   units: Units;
 }) {
-  const most = Math.max(max(ranges, ({ most: m }) => m ?? 0) ?? 0, told.speed, 1);
-  const r = scaleLinear([0, most], [0, RADIUS]).nice(4);
+  const most = Math.max(max(ranges, ({ most: m }) => m ?? 0) ?? 0, told.speed, LEAST_MPS);
+  // Rings stand at round figures of the unit that is shown.
+  const scale = scaleLinear([0, speedIn(most, units.speed)], [0, RADIUS]).nice(4);
+  const r = (speed: number) => scale(speedIn(speed, units.speed));
   const wedge = arc<RoseRange & { least: number; most: number }>()
     .innerRadius((d) => Math.max(0, Math.min(r(d.least), (r(d.least) + r(d.most) - THIN) / 2)))
     .outerRadius((d) => Math.max(r(d.most), (r(d.least) + r(d.most) + THIN) / 2))
     .startAngle((d) => d.from - (WIDE * STEP) / 2)
     .endAngle((d) => d.from + (WIDE * STEP) / 2);
-  const rings = r.ticks(4).filter((t) => t > 0);
+  const rings = scale.ticks(4).filter((t) => t > 0);
   const [x, y] = placed(told.from, r(told.speed));
   return (
     <svg
@@ -87,10 +91,14 @@ export function WindRose({
       })}
       {rings.map((ring) => (
         <g key={ring}>
-          <circle r={r(ring)} fill="none" className="stroke-hairline" strokeWidth={0.8} />
-          {r(ring) > CROSSES + 8 && (
-            <text y={3.5 - r(ring)} textAnchor="middle" className="figures fill-ink text-[10.5px]">
-              {Math.round(speedIn(ring, units.speed))}
+          <circle r={scale(ring)} fill="none" className="stroke-hairline" strokeWidth={0.8} />
+          {scale(ring) > CROSSES + 8 && (
+            <text
+              y={3.5 - scale(ring)}
+              textAnchor="middle"
+              className="figures fill-ink text-[10.5px]"
+            >
+              {ring}
             </text>
           )}
         </g>
