@@ -129,7 +129,7 @@ function* choosing(
   return success(sorted.filter(({ share }, i) => i === 0 || share >= BESIDE * sorted[0]!.share));
 }
 
-/** Trials on draws nobody chose by, as many as asked for: those there are of the plan already are the first of them. */
+/** Trials on draws nobody chose by, as many as asked for: those there are of the plan already are the first of them, and none of these is left out. */
 function* freshTrials(
   file: ManoeuvreFile,
   plan: WorkedPlan,
@@ -139,7 +139,7 @@ function* freshTrials(
   soFar: Suggestion,
 ): Asking<readonly Trial[]> {
   const more = count - there.length;
-  if (more <= 0) return there.slice(0, count);
+  if (more <= 0) return there;
   const all = [triesWith(file, plan, seed, FRESH + there.length, more)];
   const [came] = yield { doing: 'certifying', all, soFar };
   return [...there, ...trialsOf(came!)];

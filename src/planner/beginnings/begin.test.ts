@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { runPlan } from '@/core/plan';
+import { usualLimitFor } from '@/core/policy';
 import { beginManoeuvre, beginSchema, type Going } from './begin';
 import { manoeuvreFileSchema, type ManoeuvreFile } from '@/document/manoeuvre';
 import { placeSchema, type Place } from '@/document/place';
@@ -53,6 +54,14 @@ describe('a manoeuvre begun', () => {
     const { goal, start } = begun('quince', 'stilt-pontoon', 'west-gap', 'out');
     expect(start).toMatchObject({ heading_deg: 84, speed_mps: 0 });
     expect(goal).toEqual({ is: 'clear', distance_m: 2.1 });
+  });
+
+  it('may take six minutes, a long boat longer, and none more than a quarter of an hour', () => {
+    const limit = (length: number) => usualLimitFor(length);
+    expect([4, 10, 14.4, 40, 180].map(limit)).toEqual([360, 360, 432, 720, 900]);
+    const { limit_s, boat } = begun('dunlin-hatch', 'ropewalk-basin', 'ropewalk-berth', 'round');
+    expect(boat.hull.length_m).toBeGreaterThan(10);
+    expect(limit_s).toBe(limit(boat.hull.length_m));
   });
 
   it('turning round ends the other way about, with no berth to touch', () => {
