@@ -1,17 +1,17 @@
-import { sin, wrapHalfTurn } from '@/core/math';
+import { sin } from '@/core/math';
 import { runPlan, type Run } from '@/core/plan';
 import { USUAL_SCHOOL, WORKED, type School } from '@/core/policy';
-import { degrees } from '@/document/fields';
 import type { ManoeuvreFile } from '@/document/manoeuvre';
-import type { CueDocument, OrderDocument, PlanDocument, SimpleCue } from '@/document/plan';
+import type { OrderDocument, PlanDocument } from '@/document/plan';
 import { success, type Result } from '@/document/result';
 import { toRunInput } from '@/document/run-input';
 import { fendersAllRound } from './fenders';
-import { call, compassOf, planOf, step, tenth } from './template';
+import { call, planOf, step, tenth } from './template';
 import { isRefused, refusal, type Unless } from './refusals';
 import { settingOf, type Setting } from './setting';
 import { onceLinesAreOff } from './techniques/let-go';
 import { onSpringPlan, springFirst } from './worked-spring';
+import { toldIn } from './worked-steps';
 
 /** How a boat is worked: no faster than that, m/s, with thrusters or without, by the gears alone or not, and whether a spring goes on first and the boat is motored in on it. */
 export interface WorkedWay {
@@ -104,65 +104,6 @@ function plain(file: ManoeuvreFile, order: OrderDocument): PlanDocument {
 
 const theirLines = ({ plan }: ManoeuvreFile) => plan.lines.filter(({ of }) => of !== undefined);
 
-/** What the boat does at a moment of a run, as a skipper would say it. */
-type Phase = 'ahead' | 'astern' | 'turn to port' | 'turn to starboard';
-
-interface Stretch {
-  readonly phase: Phase;
-  readonly from: number;
-  readonly to: number;
-}
-
-/** Stretches of a run in which the boat does one thing; short ones belong to the one before. */
-export function stretchesOf({ trace }: Run): Stretch[] {
-  const { time, surge, yawRate } = trace;
-  const phaseAt = (i: number): Phase => {
-    const rate = yawRate[i]!;
-    if (Math.abs(rate) > WORKED.turning) return rate < 0 ? 'turn to port' : 'turn to starboard';
-    return surge[i]! < -WORKED.sternway ? 'astern' : 'ahead';
-  };
-  const found: Stretch[] = [];
-  for (let i = 0; i < time.length; i++) {
-    const phase = phaseAt(i);
-    const last = found.at(-1);
-    if (last?.phase === phase) found[found.length - 1] = { ...last, to: i };
-    else found.push({ phase, from: i, to: i });
-  }
-  const long = ({ from, to }: Stretch) => time[to]! - time[from]! >= WORKED.stretch;
-  return found.reduce<Stretch[]>((kept, one) => {
-    const last = kept.at(-1);
-    if (!last) return [{ ...one, from: 0 }];
-    if (long(one) && one.phase !== last.phase) return [...kept, one];
-    return [...kept.slice(0, -1), { ...last, to: one.to }];
-  }, []);
-}
-
-const SAYS: Readonly<Record<Phase, { readonly title: string; readonly says: string }>> = {
-  ahead: { title: 'ahead', says: 'ahead, in and out of gear' },
-  astern: { title: 'astern', says: 'astern, in and out of gear, kicks ahead to straighten' },
-  'turn to port': { title: 'turn to port', says: 'wheel to port, bursts ahead and astern' },
-  'turn to starboard': {
-    title: 'turn to starboard',
-    says: 'wheel to starboard, bursts ahead and astern',
-  },
-};
-
-/** A heading to five degrees, as a compass is read. */
-const fives = (radians: number) => compassOf(5 * Math.round(degrees(radians) / 5));
-
-/** What shows that a stretch begins; whoever is there already goes through at once. */
-function cueFor({ phase, from }: Stretch, { trace }: Run): CueDocument {
-  const back = Math.max(0, from - WORKED.before);
-  const turned = Math.abs(wrapHalfTurn(trace.heading[from]! - trace.heading[back]!));
-  const seen: SimpleCue =
-    phase === 'astern'
-      ? { is: 'sternway' }
-      : turned > WORKED.turned
-        ? { is: 'heading', heading_deg: fives(trace.heading[from]!) }
-        : { is: 'after', time_s: Math.max(1, Math.round(trace.time[from]! - trace.time[back]!)) };
-  return { is: 'any', of: [seen, { is: 'done' }] };
-}
-
 /** A plan of working a boat somewhere, and how often an engine changes its gear in it as the manoeuvre is told. */
 export interface WorkedPlan {
   readonly plan: PlanDocument;
@@ -211,19 +152,11 @@ export function workedPlan(file: ManoeuvreFile, way: WorkedWay): Result<Unless<W
   const run = runPlan(input.value);
   const gearChanges = gearChangesOf(run);
   if (run.outcome !== 'reached') return success({ plan: started(first), gearChanges });
-  const stretches = stretchesOf(run).slice(0, WORKED.steps);
   const [begin] = first.steps;
-  const steps = stretches.map((stretch, i) => {
-    const { title, says } = SAYS[stretch.phase];
-    if (i === 0) return { ...begin!, title };
-    return step(
-      `work-${i + 1}`,
-      title,
-      cueFor(stretch, run),
-      [call(says)],
-      NO_WAY_OUT,
-      file.limit_s,
-    );
-  });
+  const steps = toldIn(run, setting.value.marks).map(({ title, says, cue }, i) =>
+    i === 0
+      ? { ...begin!, title }
+      : step(`work-${i + 1}`, title, cue, [call(says)], NO_WAY_OUT, file.limit_s),
+  );
   return success({ plan: started({ ...first, steps }), gearChanges });
 }

@@ -64,18 +64,18 @@ export const THERE = {
 
 /**
  * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked, times and m; from what rate, rad/s, it turns, and from what
- * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad, within so many samples; steps
+ * sternway, m/s, it goes astern; shorter stretches are not told, s; a change of heading shows from so much, rad; marks are told of within so many metres, abeam to so many, and so far ahead as the stretch before began; steps
  * at the most; and wind off the berth from which a spring goes on first, m/s. Judgement.
  */
 export const WORKED = {
   most: [1, 0.6],
   clearer: 1.3,
   clearerBy: 0.3,
-  turning: 0.06,
+  turning: 0.035,
   sternway: 0.12,
   stretch: 4,
   turned: 0.26,
-  before: 60,
+  marks: { within: 40, abeam: 1.5, ahead: 3 },
   steps: 7,
   springFrom: 2,
 } as const;

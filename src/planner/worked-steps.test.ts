@@ -1,0 +1,75 @@
+import { runPlan, type Run } from '@/core/plan';
+import { demoFile } from '@/document/testing/demo';
+import { toRunInput } from '@/document/run-input';
+import { isRefused } from './refusals';
+import { caseOf } from './testing/cases';
+import { workedPlan, workedWays } from './worked';
+import { toldIn } from './worked-steps';
+
+const TRACE_S = 0.1;
+
+/** A boat that goes north at 1 m/s for so long, then turns to starboard at 0.05 rad/s to a quarter, and goes on east. */
+function gone(north: number): Run {
+  const trace = { time: [], x: [], y: [], heading: [], surge: [], yawRate: [] } as Record<
+    'time' | 'x' | 'y' | 'heading' | 'surge' | 'yawRate',
+    number[]
+  >;
+  let [x, y, heading] = [0, 0, 0];
+  for (let t = 0; t < north + 60; t += TRACE_S) {
+    const rate = t > north && heading < Math.PI / 2 ? 0.05 : 0;
+    const now = { time: t, x, y, heading, surge: 1, yawRate: rate };
+    for (const [name, figure] of Object.entries(now))
+      trace[name as keyof typeof trace].push(figure);
+    heading += rate * TRACE_S;
+    x += Math.sin(heading) * TRACE_S;
+    y += Math.cos(heading) * TRACE_S;
+  }
+  return { trace } as unknown as Run;
+}
+const mark = (name: string, x: number, y: number) => ({ name, x, y });
+
+describe('how a worked run is told', () => {
+  it('is ahead, a turn with the heading it goes to, and ahead again', () => {
+    const steps = toldIn(gone(20), []);
+    expect(steps.map(({ title }) => title)).toEqual(['ahead', 'turn to starboard', 'ahead']);
+    expect(steps[1]!.says).toMatch(/^wheel to starboard, .*, to 090°$/);
+    expect(steps[1]!.cue).toEqual({ is: 'any', of: [{ is: 'after', time_s: 20 }, { is: 'done' }] });
+    expect(steps[2]!.cue).toEqual({
+      is: 'any',
+      of: [{ is: 'heading', heading_deg: 90 }, { is: 'done' }],
+    });
+  });
+
+  it('goes by the nearest mark that comes abeam as a step begins, not by one passed before, further on or far off', () => {
+    const seen = (...marks: ReturnType<typeof mark>[]) => toldIn(gone(20), marks)[1]!.cue;
+    const abeam = (name: string) => ({
+      is: 'any',
+      of: [{ is: 'abeam', point: 'midships', mark: name }, { is: 'done' }],
+    });
+    expect(seen(mark('far', 30, 20.5), mark('near', -12, 19.4))).toEqual(abeam('near'));
+    expect(seen(mark('far', 30, 20.5))).toEqual(abeam('far'));
+    const seconds = { of: [{ is: 'after' }, { is: 'done' }] };
+    expect(seen(mark('passed', 8, 10))).toMatchObject(seconds);
+    expect(seen(mark('further on', 8, 25))).toMatchObject(seconds);
+    expect(seen(mark('out of sight', 60, 20))).toMatchObject(seconds);
+    // Abeam from the start on it shows nothing.
+    expect(toldIn(gone(1.5), [mark('beside', 6, 1.5)])[1]!.cue).toMatchObject(seconds);
+  });
+
+  it.each([
+    ['a slip', demoFile('crosswind-slip')],
+    ['a gap', caseOf(4).file],
+  ])('comes step by step in the run it was told from: %s', (_, file) => {
+    const worked = workedPlan(file, workedWays(file)[0]![0]!);
+    if (!worked.ok || isRefused(worked.value)) throw new Error('it can be laid out');
+    const { plan } = worked.value;
+    expect(plan.steps.length).toBeGreaterThan(2);
+    const input = toRunInput({ ...file, plan });
+    if (!input.ok) throw new Error(JSON.stringify(input.problems));
+    const run = runPlan(input.value);
+    const began = run.events.filter(({ is }) => is === 'step').map(({ time }) => time);
+    expect(began.length).toBeGreaterThanOrEqual(plan.steps.length);
+    for (const time of began.slice(0, plan.steps.length))
+      expect(time).toBeLessThan(run.duration - 1);
+  });
+});
