@@ -8,23 +8,26 @@ import { toldIn } from './worked-steps';
 
 const TRACE_S = 0.1;
 
-/** A boat that goes north at 1 m/s for so long, then turns to starboard at 0.05 rad/s to a quarter, and goes on east. */
-function gone(north: number): Run {
+/** A boat that goes north at 1 m/s for so long, then turns to starboard at 0.05 rad/s to a quarter, and goes on east, with so much way; gears of its engines as it turns. */
+function gone(north: number, east = 1, gears: readonly number[] = [1]): Run {
   const trace = { time: [], x: [], y: [], heading: [], surge: [], yawRate: [] } as Record<
     'time' | 'x' | 'y' | 'heading' | 'surge' | 'yawRate',
     number[]
   >;
+  const engines = gears.map(() => ({ gear: [] as number[] }));
   let [x, y, heading] = [0, 0, 0];
   for (let t = 0; t < north + 60; t += TRACE_S) {
     const rate = t > north && heading < Math.PI / 2 ? 0.05 : 0;
-    const now = { time: t, x, y, heading, surge: 1, yawRate: rate };
+    const surge = t > north && rate === 0 ? east : 1;
+    const now = { time: t, x, y, heading, surge, yawRate: rate };
+    engines.forEach(({ gear }, i) => gear.push(rate === 0 ? 0 : gears[i]!));
     for (const [name, figure] of Object.entries(now))
       trace[name as keyof typeof trace].push(figure);
     heading += rate * TRACE_S;
     x += Math.sin(heading) * TRACE_S;
     y += Math.cos(heading) * TRACE_S;
   }
-  return { trace } as unknown as Run;
+  return { trace: { ...trace, engines } } as unknown as Run;
 }
 const mark = (name: string, x: number, y: number) => ({ name, x, y });
 
@@ -38,6 +41,14 @@ describe('how a worked run is told', () => {
       is: 'any',
       of: [{ is: 'heading', heading_deg: 90 }, { is: 'done' }],
     });
+  });
+
+  it('says that engines drive against one another where they do, and that the way comes off at the end', () => {
+    const turn = (...gears: number[]) => toldIn(gone(20, 1, gears), [])[1]!.says;
+    expect(turn(1, -1)).toMatch(/^engines against one another, wheel to starboard, /);
+    expect(turn(1, 1)).toMatch(/^wheel to starboard, /);
+    const ends = (east: number) => toldIn(gone(20, east), []).at(-1)!.title;
+    expect([1, 0.1, -0.1].map(ends)).toEqual(['ahead', 'way off', 'way off']);
   });
 
   it('goes by the nearest mark that comes abeam as a step begins, not by one passed before, further on or far off', () => {

@@ -110,18 +110,43 @@ export interface ToldStep {
   readonly cue: CueDocument;
 }
 
+/** Do engines drive against one another in a stretch? */
+const opposed = ({ trace }: Run, { from, to }: Stretch): boolean =>
+  trace.time
+    .slice(from, to + 1)
+    .some((_, i) =>
+      [1, -1].every((way) => trace.engines.some(({ gear }) => gear[from + i]! === way)),
+    );
+
+/** Has the boat hardly any way in a stretch? */
+const still = ({ trace }: Run, { from, to }: Stretch): boolean =>
+  trace.surge.slice(from, to + 1).every((way) => Math.abs(way) < WORKED.hardly);
+
+/** What is said of a stretch, and what the step is called. @param last is it the last of several? */
+function saidOf(stretch: Stretch, run: Run, last: boolean): Pick<ToldStep, 'title' | 'says'> {
+  const { title, says } = SAYS[stretch.phase];
+  const to = String(fives(run.trace.heading[stretch.to]!)).padStart(3, '0');
+  switch (stretch.phase) {
+    case 'turn to port':
+    case 'turn to starboard': {
+      const by = opposed(run, stretch) ? 'engines against one another, ' : '';
+      return { title, says: `${by}${says}, to ${to}°` };
+    }
+    case 'astern':
+      return { title, says };
+    case 'ahead':
+      return last && still(run, stretch)
+        ? { title: 'way off', says: 'a touch ahead or astern, until all is still' }
+        : { title, says };
+  }
+}
+
 /** A run of a boat that is worked, told in steps; turns with the heading they go to. @param marks what can be seen and named of the place */
 export function toldIn(run: Run, marks: readonly MarkOnPlace[]): ToldStep[] {
   return stretchesOf(run)
     .slice(0, WORKED.steps)
-    .map((stretch, i, all) => {
-      const { title, says } = SAYS[stretch.phase];
-      const to = fives(run.trace.heading[stretch.to]!);
-      const turns = stretch.phase === 'turn to port' || stretch.phase === 'turn to starboard';
-      return {
-        title,
-        says: turns ? `${says}, to ${String(to).padStart(3, '0')}°` : says,
-        cue: cueFor(stretch, all[i - 1], run, marks),
-      };
-    });
+    .map((stretch, i, all) => ({
+      ...saidOf(stretch, run, i > 0 && i === all.length - 1),
+      cue: cueFor(stretch, all[i - 1], run, marks),
+    }));
 }
