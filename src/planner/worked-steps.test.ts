@@ -8,18 +8,24 @@ import { toldIn } from './worked-steps';
 
 const TRACE_S = 0.1;
 
-/** A boat that goes north at 1 m/s for so long, then turns to starboard at 0.05 rad/s to a quarter, and goes on east, with so much way; gears of its engines as it turns. */
-function gone(north: number, east = 1, gears: readonly number[] = [1]): Run {
-  const trace = { time: [], x: [], y: [], heading: [], surge: [], yawRate: [] } as Record<
-    'time' | 'x' | 'y' | 'heading' | 'surge' | 'yawRate',
-    number[]
-  >;
+/** A boat that goes north at 1 m/s for so long, then turns to starboard at 0.05 rad/s to a quarter, and goes on east, with so much way; gears of its engines and its rudder as it turns. */
+function gone(north: number, east = 1, gears: readonly number[] = [1], rudder = 0.5): Run {
+  const trace = {
+    time: [],
+    x: [],
+    y: [],
+    heading: [],
+    surge: [],
+    yawRate: [],
+    rudder: [],
+  } as Record<'time' | 'x' | 'y' | 'heading' | 'surge' | 'yawRate' | 'rudder', number[]>;
   const engines = gears.map(() => ({ gear: [] as number[] }));
   let [x, y, heading] = [0, 0, 0];
   for (let t = 0; t < north + 60; t += TRACE_S) {
     const rate = t > north && heading < Math.PI / 2 ? 0.05 : 0;
     const surge = t > north && rate === 0 ? east : 1;
-    const now = { time: t, x, y, heading, surge, yawRate: rate };
+    const angle = rate === 0 ? 0 : rudder;
+    const now = { time: t, x, y, heading, surge, yawRate: rate, rudder: angle };
     engines.forEach(({ gear }, i) => gear.push(rate === 0 ? 0 : gears[i]!));
     for (const [name, figure] of Object.entries(now))
       trace[name as keyof typeof trace].push(figure);
@@ -47,6 +53,11 @@ describe('how a worked run is told', () => {
     const turn = (...gears: number[]) => toldIn(gone(20, 1, gears), [])[1]!.says;
     expect(turn(1, -1)).toMatch(/^engines against one another, wheel to starboard, /);
     expect(turn(1, 1)).toMatch(/^wheel to starboard, /);
+    // With engines opposed the wheel may stand the other way, or anywhere.
+    const wheel = (rudder: number) => toldIn(gone(20, 1, [1, -1], rudder), [])[1]!;
+    expect(wheel(-0.5)).toMatchObject({ title: 'turn to starboard' });
+    expect(wheel(-0.5).says).toMatch(/^engines against one another, wheel to port, /);
+    expect(wheel(0.02).says).toMatch(/^engines against one another, bursts /);
     const ends = (east: number) => toldIn(gone(20, east), []).at(-1)!.title;
     expect([1, 0.1, -0.1].map(ends)).toEqual(['ahead', 'way off', 'way off']);
   });

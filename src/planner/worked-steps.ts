@@ -43,11 +43,8 @@ function stretchesOf({ trace }: Run): Stretch[] {
 const SAYS: Readonly<Record<Phase, { readonly title: string; readonly says: string }>> = {
   ahead: { title: 'ahead', says: 'ahead, in and out of gear' },
   astern: { title: 'astern', says: 'astern, in and out of gear, kicks ahead to straighten' },
-  'turn to port': { title: 'turn to port', says: 'wheel to port, bursts ahead and astern' },
-  'turn to starboard': {
-    title: 'turn to starboard',
-    says: 'wheel to starboard, bursts ahead and astern',
-  },
+  'turn to port': { title: 'turn to port', says: 'bursts ahead and astern' },
+  'turn to starboard': { title: 'turn to starboard', says: 'bursts ahead and astern' },
 };
 
 /** A heading to five degrees, as a compass is read. */
@@ -118,6 +115,14 @@ const opposed = ({ trace }: Run, { from, to }: Stretch): boolean =>
       [1, -1].every((way) => trace.engines.some(({ gear }) => gear[from + i]! === way)),
     );
 
+/** Where the wheel is for most of a stretch, as the run has it: astern or with engines opposed that may be the other way than the boat turns. */
+function wheelIn({ trace }: Run, { from, to }: Stretch): string {
+  const angles = trace.rudder.slice(from, to + 1);
+  const mean = angles.reduce((sum, angle) => sum + angle, 0) / angles.length;
+  if (Math.abs(mean) < WORKED.wheel) return '';
+  return `wheel to ${mean < 0 ? 'port' : 'starboard'}, `;
+}
+
 /** Has the boat hardly any way in a stretch? */
 const still = ({ trace }: Run, { from, to }: Stretch): boolean =>
   trace.surge.slice(from, to + 1).every((way) => Math.abs(way) < WORKED.hardly);
@@ -130,7 +135,7 @@ function saidOf(stretch: Stretch, run: Run, last: boolean): Pick<ToldStep, 'titl
     case 'turn to port':
     case 'turn to starboard': {
       const by = opposed(run, stretch) ? 'engines against one another, ' : '';
-      return { title, says: `${by}${says}, to ${to}°` };
+      return { title, says: `${by}${wheelIn(run, stretch)}${says}, to ${to}°` };
     }
     case 'astern':
       return { title, says };

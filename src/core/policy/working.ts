@@ -64,7 +64,7 @@ export const THERE = {
 
 /**
  * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked, times and m; from what rate, rad/s, it turns, and from what
- * sternway, m/s, it goes astern, and what hardly is any way, m/s; shorter stretches are not told, s; a change of heading shows from so much, rad; marks are told of within so many metres, abeam to so many, and so far ahead as the stretch before began; steps
+ * sternway, m/s, it goes astern, and what hardly is any way, m/s; the wheel is told of from so much at the mean, rad; shorter stretches are not told, s; a change of heading shows from so much, rad; marks are told of within so many metres, abeam to so many, and so far ahead as the stretch before began; steps
  * at the most; and wind off the berth from which a spring goes on first, m/s. Judgement.
  */
 export const WORKED = {
@@ -74,6 +74,7 @@ export const WORKED = {
   turning: 0.035,
   sternway: 0.12,
   hardly: 0.25,
+  wheel: 0.1,
   stretch: 4,
   turned: 0.26,
   marks: { within: 40, abeam: 1.5, ahead: 3 },
