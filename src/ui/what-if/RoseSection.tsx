@@ -55,7 +55,7 @@ export function RoseSection({
       <p className="text-[13px] text-quiet" role="status">
         {through
           ? 'How much mean wind it still holds in, 90 of 100 tries, by where it blows from; gusts come on top. A cross: from there in no wind at all. The dot: the wind set now.'
-          : `${ranges.length} of ${ROSE_DIRECTIONS} directions tried; it takes some minutes …`}
+          : `${ranges.length} of ${ROSE_DIRECTIONS} directions tried${small ? '; it takes some minutes' : ''} …`}
       </p>
       <div className={small ? 'max-w-[220px]' : ''}>
         <WindRose
