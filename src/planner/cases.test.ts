@@ -1,4 +1,3 @@
-import { wayAt } from '@/core/look-ahead';
 import { referenceOutlook } from '@/core/reference';
 import { toRunInput } from '@/document';
 import { CASE_KINDS } from './testing/case-drafts';
@@ -36,7 +35,7 @@ describe('cases nobody has fitted a plan to', () => {
       if (!input.ok) throw new Error(JSON.stringify(input.problems));
       const { ways } = referenceOutlook(input.value).prospect;
       const { x, y, heading } = input.value.start;
-      expect(wayAt(ways, x, y, heading, 0)).toBeLessThan(120);
+      expect(ways.seconds(x, y, heading, 0)).toBeLessThan(120);
     }
   });
 

@@ -5,7 +5,6 @@ import { CALM } from '../testing/rig';
 import { lookAhead, type Choice } from './bursts';
 import { G, GUESS_SIZE } from './guess';
 import { outlookFor, type Aim } from './outlook';
-import { wayAt } from './ways';
 
 const craft = fleetCraft('quince');
 const { length } = craft.spec.hull;
@@ -62,7 +61,7 @@ describe('the way to a goal in a current', () => {
   const start = { x: -20, y: -6, heading: Math.PI / 2, speed: 0.8 };
   const aim: Aim = { ...lying, mark: { x: 0, y: -2.6 }, heading: Math.PI / 2 };
   const { prospect } = outlookFor({ craft, weather, start }, quay, aim, manner);
-  const way = (x: number) => wayAt(prospect.ways, x, -4, Math.PI / 2, 0);
+  const way = (x: number) => prospect.ways.seconds(x, -4, Math.PI / 2, 0);
 
   it('drops back with it from before the berth, without going astern or round', () => {
     // Six metres at what the current sets it, and in.

@@ -2,21 +2,25 @@ import { cos, sin } from '../math';
 import { distanceAt, roomsInto, type Field } from './field';
 import { G, GUESS_SIZE, GUESS_STEP_S, goOn, order, overGround, type Weathering } from './guess';
 import type { Feel } from './feel';
-import { BURSTS, COMING_IN, WAY_BESIDE } from '../policy';
+import { BURSTS, COMING_IN, WAITING, WAY_BESIDE } from '../policy';
 import { GOING_MPS } from './moves';
-import { wayAt, type Missed, type Ways } from './ways';
+import type { Missed, Toward } from './ways';
 
 /** What a helm that looks ahead reckons with. */
 export interface Prospect {
   readonly feel: Feel;
   readonly field: Field;
   readonly deck: Float64Array;
-  readonly ways: Ways;
+  readonly ways: Toward;
   readonly missed: Missed;
   /** Room it likes to keep, m. */
   readonly spare: number;
   /** A manoeuvre that ends under way: no need to slow down for its goal. */
   readonly goesOn: boolean;
+  /** Once there it is kept there. */
+  readonly stays?: boolean;
+  /** It is there whatever way it has left, up to so much, m/s: next to none where nothing is said. */
+  readonly still?: number;
   /** Midships to where the ends swing, m. */
   readonly reach: number;
   /** Way it is to have at the most, m/s; seconds until anything is done about what is seen, and what way the gears then take off, m/s². */
@@ -142,7 +146,7 @@ function ends(s: Float64Array, p: Prospect, weathering: Weathering, near: number
   y -= aside * sin(psi);
   const over = s[G.U]! + weathering.east * sin(s[G.PSI]!) + weathering.north * cos(s[G.PSI]!);
   const from = (way: 1 | -1): number => {
-    const seconds = wayAt(ways, x, y, psi, way > 0 ? 0 : 1) + untilGoing(s, p, way);
+    const seconds = ways.seconds(x, y, psi, way > 0 ? 0 : 1) + untilGoing(s, p, way);
     const speed = Math.min(
       GOING_MPS,
       wayAllowed(near, p.most),
@@ -176,7 +180,7 @@ interface Begun {
   readonly total: number;
 }
 
-/** How long the first burst and the one after it are looked at, s, and how many of the first are gone on from. */
+/** How long the first burst and the one after it are looked at, s, where one does not look further; and how many of the first are gone on from. */
 const FIRST_S = 1.25;
 const THEN_S = 1.75;
 const KEPT = 3;
@@ -186,12 +190,14 @@ const KEPT = 3;
  * held against how long it takes from there. Beam search.
  *
  * @param now where the boat is taken to be, columns G
+ * @param restless to do nothing was thought of for long enough: longer bursts, and something is done
  */
 export function lookAhead(
   p: Prospect,
   weathering: Weathering,
   now: Float64Array,
   before: Choice | null,
+  restless = false,
 ): Choice {
   const { feel } = p;
   const places = p.deck.length / 2;
@@ -202,18 +208,19 @@ export function lookAhead(
   }
   roomsInto(here, p.field, p.deck, now[G.X]!, now[G.Y]!, now[G.PSI]!);
   const begun: Begun[] = [];
-  for (let k = 0; k < feel.levers.length; k++)
+  const longer = restless ? WAITING.longer : 1;
+  for (let k = restless ? 1 : 0; k < feel.levers.length; k++)
     for (let wheel = -1; wheel <= 1; wheel++) {
       from.set(now);
       order(from, feel, k);
       rooms.set(here);
-      let cost = priced(from, p, weathering, wheel, FIRST_S);
+      let cost = priced(from, p, weathering, wheel, longer * FIRST_S);
       if (before && before.levers !== k) cost += BURSTS.gears;
       if (before && before.wheel !== wheel) cost += BURSTS.wheel;
       const s = from.slice();
       const near = rooms.slice();
       work.set(s);
-      const out = priced(work, p, weathering, wheel, THEN_S);
+      const out = priced(work, p, weathering, wheel, longer * THEN_S);
       const total = cost + out + ends(work, p, weathering, least);
       begun.push({ levers: k, wheel, cost, s, near, total });
     }
@@ -230,7 +237,7 @@ export function lookAhead(
         order(work, feel, k);
         rooms.set(one.near);
         const changes = k === one.levers ? 0 : BURSTS.gears;
-        const cost = one.cost + priced(work, p, weathering, wheel, THEN_S) + changes;
+        const cost = one.cost + priced(work, p, weathering, wheel, longer * THEN_S) + changes;
         if (cost >= best.cost) continue;
         // Then out of gear.
         if (k !== 0 && feel.pushes[k] === 0) order(work, feel, 0);

@@ -1,14 +1,16 @@
+import type { Craft } from '../boat';
 import type { ObstacleSet } from '../holding';
 import { cos, sin, wrapHalfTurn } from '../math';
 import { AIMED_SHARE, LIKED_ROOM } from '../policy';
-import type { Told } from '../simulation';
+import type { Told, Weather } from '../simulation';
 import type { Prospect } from './bursts';
 import { addFelt, AT_REST, FELT_SIZE, feelOf, placeOf, WHEELS, type Feel } from './feel';
 import { fieldOf, roomOf, roundTheDeck } from './field';
 import { type Weathering } from './guess';
+import { Latest, textOf } from './latest';
 import { leversOf } from './levers';
 import type { Frame } from './grid';
-import { waysOf, type Missed } from './ways';
+import { waysOf, type Missed, type Ways } from './ways';
 
 /** What is steered for: a point of the boat near a place on a heading, or to be clear of everything. SI, radians. */
 export type Aim =
@@ -28,7 +30,10 @@ const ROUND_LENGTHS = 1.6;
 const CELL_LENGTHS = 0.1;
 
 /** What a goal asks of a pose, over what it allows. */
-function missedOf(goal: Aim, room: (x: number, y: number, heading: number) => number): Missed {
+export function missedOf(
+  goal: Aim,
+  room: (x: number, y: number, heading: number) => number,
+): Missed {
   if (goal.is === 'clear')
     return (x, y, heading) => goal.distance / Math.max(0.05, room(x, y, heading));
   const { point, mark, heading: wanted } = goal;
@@ -53,7 +58,7 @@ const SLOWS_MOST = 0.12;
 const SLOWS_LEAST = 0.02;
 
 /** What way is taken off with the gears the other way, m/s²: what is counted on, and what is likely. */
-function slowsBy({ levers, by }: Feel): Pick<Prospect, 'slows' | 'gathers'> {
+export function slowsBy({ levers, by }: Feel): Pick<Prospect, 'slows' | 'gathers'> {
   const amidships = FELT_SIZE + AT_REST;
   let most = 0;
   levers.forEach(({ way }, k) => {
@@ -89,7 +94,7 @@ function goesOnBy(feel: Feel, late: number) {
 }
 
 /** From midships to the furthest of the deck, and some, m. */
-const clearOf = (deck: Float64Array): number => {
+export const clearOf = (deck: Float64Array): number => {
   let far = 0;
   for (let i = 0; i < deck.length; i += 2)
     far = Math.max(far, Math.sqrt(deck[i]! * deck[i]! + deck[i + 1]! * deck[i + 1]!));
@@ -136,8 +141,8 @@ function frameOf(goal: Aim, start: Told['start'], missed: Missed, room: Missed):
 }
 
 /** Where a helm that looks ahead is going, and what it has to reckon with on the way. */
-export interface Outlook {
-  readonly prospect: Prospect;
+export interface Outlook<P extends Prospect = Prospect> {
+  readonly prospect: P;
   readonly weathering: Weathering;
 }
 
@@ -147,6 +152,25 @@ export interface Manner {
   readonly idle?: boolean;
   readonly most: number;
   readonly late: number;
+}
+
+/** Wind and current as a weather has them, with nothing learnt besides. */
+export const weatheringOf = ({ windFrom, currentSpeed, currentSet }: Weather): Weathering => ({
+  windFrom,
+  east: currentSpeed * sin(currentSet),
+  north: currentSpeed * cos(currentSet),
+  besides: new Float64Array(3),
+});
+
+/** Room a boat so long likes to keep, m. */
+export const likedRoom = (length: number): number =>
+  Math.min(LIKED_ROOM.most, LIKED_ROOM.lengths * length + LIKED_ROOM.more);
+
+/** What the same ways and the same boat come to in the hands of somebody who works it in a manner. */
+export function workedBy<P extends Pick<Prospect, 'feel'>>(basis: P, { most, late }: Manner) {
+  const { feel } = basis;
+  const lag = late + LOOKS_S + feel.delay + 0.7 * feel.comes;
+  return { ...basis, most, lag, ...goesOnBy(feel, late) };
 }
 
 /** What is the same however the boat is worked: how it answers, what room there is, and the ways to the goal. */
@@ -163,7 +187,7 @@ type Basis = Pick<
   | 'clear'
   | 'slows'
   | 'gathers'
-> & { readonly weathering: Weathering };
+> & { readonly ways: Ways; readonly weathering: Weathering };
 
 function basisFor(
   { craft, weather, start }: Told,
@@ -171,17 +195,12 @@ function basisFor(
   aim: Aim,
   thrusters: boolean,
   idle: boolean,
+  round: number,
 ): Basis {
   const { length } = craft.spec.hull;
-  const levers = leversOf(craft, weather.waterDensity, thrusters, idle);
-  const feel = feelOf(craft, weather, levers);
-  const weathering = {
-    windFrom: weather.windFrom,
-    east: weather.currentSpeed * sin(weather.currentSet),
-    north: weather.currentSpeed * cos(weather.currentSet),
-    besides: new Float64Array(3),
-  };
-  const margin = ROUND_LENGTHS * length;
+  const feel = feelFor(craft, weather, thrusters, idle);
+  const weathering = weatheringOf(weather);
+  const margin = round * length;
   const to = aim.is === 'lie' ? aim.mark : start;
   const far = margin + length;
   const box = {
@@ -203,7 +222,7 @@ function basisFor(
     astern: margin + Math.max(0, -along),
     ahead: margin + Math.max(0, along),
   };
-  const spare = Math.min(LIKED_ROOM.most, LIKED_ROOM.lengths * length + LIKED_ROOM.more);
+  const spare = likedRoom(length);
   const cell = Math.max(0.6, CELL_LENGTHS * length);
   const ways = waysOf(
     feel,
@@ -229,17 +248,17 @@ function basisFor(
 }
 
 /** Bases that were found last, by what they were found from: tries of a manoeuvre differ in nothing they go by. */
-const found = new Map<string, Basis>();
-const FOUND_AT_MOST = 8;
+const found = new Latest<Basis>(8);
 
-/** What stands or floats there as text, once for each. */
-const texts = new WeakMap<object, string>();
-function textOf(what: object): string {
-  const known = texts.get(what);
-  if (known !== undefined) return known;
-  const text = JSON.stringify(what);
-  texts.set(what, text);
-  return text;
+const feels = new Latest<Feel>(6);
+
+/** How a boat answers in a weather, by the levers it is worked by. */
+export function feelFor(craft: Craft, weather: Weather, thrusters: boolean, idle: boolean): Feel {
+  const { windFrom, windSpeed, waterDensity } = weather;
+  const key = [textOf(craft.spec), windFrom, windSpeed, waterDensity, thrusters, idle].join();
+  return feels.of(key, () =>
+    feelOf(craft, weather, leversOf(craft, waterDensity, thrusters, idle)),
+  );
 }
 
 /** What counts of an aim, whatever else whoever asks carries along with it. */
@@ -258,35 +277,34 @@ function basisOnce(
   aim: Aim,
   thrusters: boolean,
   idle: boolean,
+  round: number,
 ): Basis {
   const { windFrom, windSpeed, currentSet, currentSpeed, waterDensity } = told.weather;
   const { x, y, heading } = told.start;
   const of = [windFrom, windSpeed, currentSet, currentSpeed, waterDensity, x, y, heading];
   const key = [
-    JSON.stringify([figuresOf(aim), thrusters, idle, of]),
+    JSON.stringify([figuresOf(aim), thrusters, idle, round, of]),
     textOf(told.craft.spec),
     textOf(shore.obstacles),
   ].join();
-  const basis = found.get(key) ?? basisFor(told, shore, aim, thrusters, idle);
-  // The one used last stands last.
-  found.delete(key);
-  found.set(key, basis);
-  const [oldest] = found.keys();
-  if (found.size > FOUND_AT_MOST) found.delete(oldest!);
-  return basis;
+  return found.of(key, () => basisFor(told, shore, aim, thrusters, idle, round));
 }
 
-/** Where a boat is worked to and what it has to reckon with, for somebody who works it in a manner. */
+/**
+ * Where a boat is worked to and what it has to reckon with, for somebody who works it in a manner.
+ *
+ * @param round how far round start and goal water is looked at, lengths
+ */
 export function outlookFor(
   told: Told,
   shore: ObstacleSet,
   aim: Aim,
-  { thrusters, idle = false, most, late }: Manner,
-): Outlook {
+  manner: Manner,
+  round: number = ROUND_LENGTHS,
+): Outlook<Prospect & { readonly ways: Ways }> {
+  const { thrusters, idle = false } = manner;
   // Thrusters that a boat does not have make no difference.
   const fitted = thrusters && told.craft.spec.thrusters.length > 0;
-  const { weathering, ...basis } = basisOnce(told, shore, aim, fitted, idle);
-  const { feel } = basis;
-  const lag = late + LOOKS_S + feel.delay + 0.7 * feel.comes;
-  return { prospect: { ...basis, most, lag, ...goesOnBy(feel, late) }, weathering };
+  const { weathering, ...basis } = basisOnce(told, shore, aim, fitted, idle, round);
+  return { prospect: workedBy(basis, manner), weathering };
 }

@@ -7,7 +7,6 @@ import { CALM } from '../testing/rig';
 import { distanceAt, fieldOf, roomOf, roundTheDeck } from './field';
 import { outlookFor, type Aim } from './outlook';
 import { NO_WAY_S } from './grid';
-import { wayAt } from './ways';
 
 const TIMBER = { friction: 0.35, stiffness: 1e6 };
 const shore = obstacleSetOf([
@@ -57,7 +56,7 @@ describe('the way to a goal', () => {
   const manner = { thrusters: false, most: 1, late: 0.9 };
   const { prospect } = outlookFor(told, shore, aim, manner);
   const way = (x: number, y: number, heading: number, astern = 0) =>
-    wayAt(prospect.ways, x, y, heading, astern);
+    prospect.ways.seconds(x, y, heading, astern);
 
   it('is none where it is met, longer from further off, and none through what stands there', () => {
     expect(way(3, -6.2, 0)).toBeLessThan(2);
@@ -85,7 +84,7 @@ describe('the way to a goal', () => {
         ),
       );
       const walls = obstacleSetOf([...fingers, box('quay', -30, 0, 30, 4)]);
-      return wayAt(outlookFor(told, walls, aim, manner).prospect.ways, middle, -7, 0, 1);
+      return outlookFor(told, walls, aim, manner).prospect.ways.seconds(middle, -7, 0, 1);
     };
     expect(slip(-0.1)).toBeLessThan(NO_WAY_S / 2);
     expect(slip(-0.1)).toBeGreaterThan(slip(0.5) + 5);

@@ -11,9 +11,14 @@ import { movesOn, turnedBy } from './moves';
  * ahead or astern. Found by value iteration (Bellman 1957) over moves the boat itself makes in that wind and current, from what it
  * has to keep clear of.
  */
-export interface Ways {
-  readonly frame: Frame;
+export interface Ways extends Toward {
   readonly grid: Grid;
+}
+
+/** How somebody gets somewhere: where that is, and how long it takes from a pose, s, going ahead (`astern` 0) or astern (1); NO_WAY_S where no way leads. */
+export interface Toward {
+  readonly frame: Frame;
+  seconds(x: number, y: number, heading: number, astern: number): number;
 }
 
 /** What the goal asks of a pose: nought where it is met, and by how much it is not, in what is allowed. */
@@ -91,15 +96,15 @@ export function waysOf(
   const moves = movesOn(grid, feel, weathering);
   spreadOut(grid, moves, pricesOf(grid, frame, ground, missed));
   comeBack(grid, moves.furthest);
-  return { frame, grid };
-}
-
-/** Seconds to go from a pose, between the places it is known at; NO_WAY_S where no way leads from. @param astern 1 going astern */
-export function wayAt(ways: Ways, x: number, y: number, heading: number, astern: number): number {
-  const { frame, grid } = ways;
-  const dx = x - frame.x;
-  const dy = y - frame.y;
-  const across = dx * frame.cos - dy * frame.sin;
-  const along = dx * frame.sin + dy * frame.cos;
-  return secondsAt(grid, across, along, heading - frame.heading, astern);
+  return {
+    frame,
+    grid,
+    seconds: (x, y, heading, astern) => {
+      const dx = x - frame.x;
+      const dy = y - frame.y;
+      const across = dx * frame.cos - dy * frame.sin;
+      const along = dx * frame.sin + dy * frame.cos;
+      return secondsAt(grid, across, along, heading - frame.heading, astern);
+    },
+  };
 }

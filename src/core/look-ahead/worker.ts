@@ -1,5 +1,5 @@
 import { cos, sin } from '../math';
-import { THERE } from '../policy';
+import { THERE, WAITING } from '../policy';
 import type { SimState, World } from '../simulation';
 import { PSI, R, U, V, WORKER_FIGURES, X, Y } from '../simulation';
 import { lookAhead } from './bursts';
@@ -32,7 +32,9 @@ const STAGE = LEVERS + 2;
 const NEARLY = LEVERS + 3;
 /** Looks at which it was there, but not surely. */
 const SURE = LEVERS + 4;
-if (SURE >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
+/** Looks on end at which nothing was worth doing although it was not there and hardly moved. */
+const WAITED = LEVERS + 5;
+if (WAITED >= WORKER_FIGURES) throw new Error('the row of a hand is too short for a guess');
 /** Before the first look, chosen but not yet done, done. */
 const STAGES = { NEW: 0, CHOSEN: 1, DONE: 2 } as const;
 
@@ -71,11 +73,15 @@ export class Worker {
 
   /** Is it where it is to lie, as it is seen, and as good as still? One makes sure of it by a few looks more; nearly there, and staying so, is there. */
   private lies(at: Float64Array, weathering: Weathering, row: Float64Array): boolean {
-    const off = this.outlook.prospect.missed(at[G.X]!, at[G.Y]!, at[G.PSI]!);
-    const still = overGround(at, weathering) < THERE.speed && Math.abs(at[G.R]!) < THERE.rate;
-    row[NEARLY] = still && off <= THERE.nearly ? row[NEARLY]! + 1 : 0;
-    if (still && off <= THERE.lie) row[SURE]! += 1;
-    return still && (off <= THERE.sure || row[SURE]! >= THERE.surer || row[NEARLY]! >= THERE.looks);
+    const { missed, stays, still } = this.outlook.prospect;
+    const off = missed(at[G.X]!, at[G.Y]!, at[G.PSI]!);
+    const rests =
+      overGround(at, weathering) < (still ?? THERE.speed) && Math.abs(at[G.R]!) < THERE.rate;
+    row[NEARLY] = rests && off <= THERE.nearly ? row[NEARLY]! + 1 : 0;
+    // Whoever keeps it there looks whether it still is.
+    if (stays && off > THERE.lie) row[SURE] = 0;
+    if (rests && off <= THERE.lie) row[SURE]! += 1;
+    return rests && (off <= THERE.sure || row[SURE]! >= THERE.surer || row[NEARLY]! >= THERE.looks);
   }
 
   /**
@@ -128,16 +134,22 @@ export class Worker {
     seen[G.Y]! += north;
     seen[G.WHEEL] = state.angles[0]! / (world.craft.limits[0]! || 1);
     const feeling = felt(weathering, row.subarray(BESIDES, BESIDES + LEARNT));
-    if (prospect.goesOn ? this.clear(now) : this.lies(seen, feeling, row)) {
+    const there = prospect.goesOn ? this.clear(now) : this.lies(seen, feeling, row);
+    hand.done = there;
+    if (there && !prospect.stays) {
       putLevers(state, world, feel.levers[0]!, 0);
-      hand.done = true;
       return;
     }
     const before =
       row[STAGE] === STAGES.NEW ? null : { levers: row[LEVERS]!, wheel: row[WHEEL]!, cost: 0 };
     const steps = Math.round(late / GUESS_STEP_S);
     goOn(seen, feel, feeling, before?.wheel ?? seen[G.WHEEL]!, steps);
-    const choice = lookAhead(prospect, feeling, seen, before);
+    const out = { levers: 0, wheel: before?.wheel ?? 0 };
+    const restless = row[WAITED]! >= WAITING.looks;
+    const choice = there ? out : lookAhead(prospect, feeling, seen, before, restless);
+    const waits =
+      !there && (restless || choice.levers === 0) && overGround(seen, feeling) < WAITING.slow;
+    row[WAITED] = waits ? row[WAITED]! + 1 : 0;
     row[LEVERS] = choice.levers;
     row[WHEEL] = choice.wheel;
     // What will have come of it by the next look.

@@ -62,6 +62,31 @@ export const THERE = {
   rate: 0.05,
 } as const;
 
+/** Whoever finds nothing worth doing for so many looks, going no faster than so much, m/s, thinks of bursts so many times as long. Judgement. */
+export const WAITING = { looks: 3, slow: 0.12, longer: 2.5 } as const;
+
+/**
+ * A boat worked on the spot: how far round water is looked at, lengths; how fast it is reckoned to go straight there, along and aside, m/s, and turning, rad/s, and what the other gear costs then, s, wholly from so far the other way, m; how fast it is reckoned to turn short round, rad/s; how far past a heading it is not gone
+ * all the way round for, rad; how far it is set while it turns, lengths, without that counting for more than so many seconds; and squares of water that are looked at, lengths a side, and how many to each side; what is near enough, and near enough a heading, rad; and way at the most, m/s. Judgement.
+ */
+export const NEARBY = {
+  looks: 1.2,
+  along: 0.4,
+  aside: 8,
+  turned: 40,
+  other: 3,
+  back: 1,
+  round: 0.06,
+  past: 1,
+  free: 0.25,
+  set: 2,
+  square: 1,
+  squares: 3,
+  within: { lengths: 0.06, least: 0.6 },
+  headingWithin: 0.14,
+  most: 0.45,
+} as const;
+
 /**
  * Plans of working a boat somewhere: speeds tried as the most, m/s, the usual one first; how much clearer than asked it is worked, times and m; from what rate, rad/s, it turns, and from what
  * sternway, m/s, it goes astern, and what hardly is any way, m/s; the wheel is told of from so much at the mean, rad; shorter stretches are not told, s; a change of heading shows from so much, rad; marks are told of within so many metres, abeam to so many, and so far ahead as the stretch before began; steps

@@ -35,6 +35,7 @@ export { apart, throttleFor } from './kick';
 export { roomAhead } from './room-ahead';
 export { HELM_PERIOD_S, keepLine, steerFor, steerHeading } from './helm';
 export { motorOnLine } from './spring-hand';
+export { pushTo } from './stick-hand';
 export { stopAbreastOf } from './stopping-hand';
 export { HAND_PERIOD_S, keepWayOn } from './throttle-hand';
 export { JOYSTICK_PERIOD_S, joystickEffectors, releaseJoystick } from './joystick';

@@ -5,7 +5,8 @@ import { orderRudder } from './actuators';
 import { orderAll } from './hand';
 import { lineColumn, lineEnd, lineNow } from './lines-now';
 import { groundOf, pointOnWater } from './readings';
-import { PSI, R, type Gear, type HandWorker, type SimState } from './state';
+import { PSI, R, type Gear, type SimState } from './state';
+import { begin, LOOKS_EVERY_S, WatchingHand, watchWith } from './watching-hand';
 import type { World } from './world';
 
 /** Where a boat is to be brought on a line, and how whoever does it sees it. SI, radians. */
@@ -23,49 +24,36 @@ export interface OnSpring {
   readonly late: number;
 }
 
-/** Figures kept from look to look: whether something is to be done yet, which gear and wheel, throttle, looks without closing, looks lying there, and how far off the nearer end was, whether the line has been taut, and whether it was motored on before. */
-const [STAGE, GEAR, WHEEL, THROTTLE, WAITED, LIES, OFF, TAUT, BEGUN] = [
-  0, 1, 2, 3, 4, 5, 6, 7, 8,
-] as const;
-const STAGES = { NEW: 0, LOOKED: 1, DONE: 2 } as const;
-const EVERY_S = 1;
+/** Figures kept from look to look: which gear and wheel, throttle, looks without closing, looks lying there, and how far off the nearer end was, whether the line has been taut, and whether it was motored on before. */
+const [GEAR, WHEEL, THROTTLE, WAITED, LIES, OFF, TAUT, BEGUN] = [1, 2, 3, 4, 5, 6, 7, 8] as const;
 
 /**
  * Somebody who motors the boat gently ahead on a spring until it lies alongside: the wheel from the quay, less as the bow comes off it, a little more throttle where
  * the boat does not come in, and out of gear where its nearer end comes in too fast. Astern only to stop before the spring comes taut: later it makes it slack.
  */
-export class SpringHand implements HandWorker {
-  constructor(private readonly to: OnSpring) {}
-
-  look(state: SimState, of: object): void {
-    const world = of as World;
-    const { row } = state.hand;
-    if (row[STAGE] === STAGES.LOOKED) this.act(state, world);
-    else this.see(state, world);
+export class SpringHand extends WatchingHand {
+  constructor(private readonly to: OnSpring) {
+    super(to.late);
   }
 
-  private act(state: SimState, world: World): void {
-    const { hand } = state;
-    const { row } = hand;
+  protected act(state: SimState, world: World): void {
+    const { row } = state.hand;
     orderAll(state, world, row[GEAR] as Gear, row[GEAR] === 1 ? row[THROTTLE]! : 0);
     orderRudder(state, world.craft, row[WHEEL]! * world.craft.limits[0]!);
-    row[STAGE] = STAGES.DONE;
-    hand.looksIn = Math.max(0.1, EVERY_S - this.to.late);
   }
 
-  private see(state: SimState, world: World): void {
+  protected see(state: SimState, world: World): void {
     const { line, heading, angle, fast, late } = this.to;
     const { hand, motion } = state;
     const { row } = hand;
-    row[STAGE] = STAGES.LOOKED;
-    hand.looksIn = Math.max(0.05, late);
+    // Out of gear, and from the beginning once it is on again.
     if (!isHolding(state, world, line)) {
       hand.done = false;
-      return this.waits(row);
+      return begin(row);
     }
     const off = wrapHalfTurn(motion[PSI]! + angle - heading);
     const { side, nearest } = nearerEnd(state, world, line, heading);
-    const since = row[BEGUN] === 0 ? Infinity : Math.max(EVERY_S, late + 0.1);
+    const since = row[BEGUN] === 0 ? Infinity : Math.max(LOOKS_EVERY_S, late + 0.1);
     const closing = (row[OFF]! - nearest) / since + (since < Infinity ? fast : 0);
     row[OFF] = nearest;
     row[LIES] = this.lies(state, world, off) ? row[LIES]! + 1 : 0;
@@ -85,12 +73,6 @@ export class SpringHand implements HandWorker {
     const turned = (off + ON_SPRING.ahead * motion[R]!) / ON_SPRING.hardOver;
     row[WHEEL] = Math.max(-1, Math.min(1, -side * ON_SPRING.wheel - turned));
     row[BEGUN] = 1;
-  }
-
-  /** Out of gear, and from the beginning once it is on again. */
-  private waits(row: Float64Array): void {
-    row.fill(0);
-    row[STAGE] = STAGES.LOOKED;
   }
 
   private lies(state: SimState, world: World, off: number): boolean {
@@ -138,9 +120,6 @@ function nearerEnd(
 
 /** Tells the boat's hand to motor alongside on a line from now on. */
 export function motorOnLine(state: SimState, to: OnSpring): void {
-  const { hand } = state;
-  state.helm.active = false;
-  const task = { active: true, task: 'work', way: 1, worker: new SpringHand(to) } as const;
-  Object.assign(hand, task, { done: false, looksIn: 0 });
-  hand.row.fill(0);
+  state.hand.way = 1;
+  watchWith(state, new SpringHand(to));
 }

@@ -86,7 +86,7 @@ export interface HandWorker {
 }
 
 /** Figures a worker keeps from look to look. */
-export const WORKER_FIGURES = 28;
+export const WORKER_FIGURES = 30;
 
 /**
  * A hand on the throttle that keeps way on between two speeds over the ground, m/s, or stops the boat abreast of a place; or one at all levers and the wheel that

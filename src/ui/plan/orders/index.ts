@@ -14,15 +14,20 @@ import { call } from './call';
 import { engine } from './engine';
 import { gates } from './gates';
 import { go } from './go';
+import { holdStation } from './hold-station';
 import { joystick } from './joystick';
 import { keepLine } from './keep-line';
 import { keepWay } from './keep-way';
 import { letGo } from './let-go';
 import { motorOn } from './motor-on';
+import { moveSideways } from './move-sideways';
 import { other } from './other';
 import { paddle } from './paddle';
 import { pass } from './pass';
+import { shiftAlong } from './shift-along';
+import { shortRound } from './short-round';
 import { signal } from './signal';
+import { slideIn } from './slide-in';
 import { steer } from './steer';
 import { steerFor } from './steer-for';
 import { stepAboard } from './step-aboard';
@@ -43,6 +48,11 @@ export const ORDER_VIEWS: { readonly [D in OrderName]: OrderView<D> } = {
   engine,
   keepWay,
   stopAbreast,
+  shortRound,
+  shiftAlong,
+  moveSideways,
+  holdStation,
+  slideIn,
   motorOn,
   workIn,
   workClear,

@@ -32,16 +32,34 @@ const THRUSTERS = [
   { value: 'yes', text: 'thrusters too' },
 ];
 
+/** How the boat is worked on the spot: by its gears alone or not, with thrusters or not. */
+export function SpotFields({ at }: { at: ValuesAt }) {
+  const hasThruster = useWorkspace((s) => s.boat.thrusters.length > 0);
+  return (
+    <>
+      <RowChoice name={`${at}.idle`} label="Throttle" options={GEARS} />
+      {hasThruster && <RowChoice name={`${at}.thrusters`} label="Thrusters" options={THRUSTERS} />}
+    </>
+  );
+}
+
+/** By what it is done, as it is told: nothing where that is the usual. */
+export const spotText = ({
+  idle,
+  thrusters,
+}: {
+  readonly idle?: boolean | undefined;
+  readonly thrusters?: boolean | undefined;
+}): string => `${idle ? ', gears alone' : ''}${thrusters ? ', thruster too' : ''}`;
+
 /** How the boat is worked there: how fast at the most, by its gears alone or not, with thrusters or not. */
 export function MannerFields({ at }: { at: ValuesAt }) {
   const units = useUnits();
-  const hasThruster = useWorkspace((s) => s.boat.thrusters.length > 0);
   return (
     <>
       <span>no faster than</span>
       <RowNumber name={`${at}.most`} label="Way at the most" unit={units.speed} width={46} />
-      <RowChoice name={`${at}.idle`} label="Throttle" options={GEARS} />
-      {hasThruster && <RowChoice name={`${at}.thrusters`} label="Thrusters" options={THRUSTERS} />}
+      <SpotFields at={at} />
     </>
   );
 }
