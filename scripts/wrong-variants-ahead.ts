@@ -65,19 +65,55 @@ export const AHEAD_VARIANTS: readonly WrongVariant[] = [
   core(
     'look-ahead/worker.ts',
     'there at the first look that may be',
-    'if (still && off <= THERE.lie) row[SURE]! += 1;',
-    'if (still && off <= THERE.lie) row[SURE]! += 10;',
+    'if (rests && off <= THERE.lie) row[SURE]! += 1;',
+    'if (rests && off <= THERE.lie) row[SURE]! += 10;',
   ),
   core(
     'simulation/spring-hand.ts',
     'motored on a spring that is not on',
     'if (!isHolding(state, world, line)) {',
-    'if (row[STAGE]! > 99) {',
+    'if (row[GEAR]! > 99) {',
   ),
   core(
     'look-ahead/ways.ts',
     'a boat that touches has no way off',
     'room < -TOUCHING_WAYS.deep ? -1',
     'room < 0 ? -1',
+  ),
+  core(
+    'plan/plan-controller.ts',
+    'what was done before the next order is given counts as that',
+    'if (this.due.some(({ timed }) => isWatched(timed.order))) this.state.hand.done = false;',
+    '',
+  ),
+  core(
+    'look-ahead/nearby.ts',
+    'a boat turns short round by the other side',
+    "const side = by === 'port' ? -1 : by === 'starboard' ? 1 : 0;",
+    "const side = by === 'port' ? 1 : by === 'starboard' ? -1 : 0;",
+  ),
+  core(
+    'look-ahead/nearby.ts',
+    'what lies the other way costs nothing',
+    'back * NEARBY.other +',
+    '',
+  ),
+  core(
+    'plan/orders/on-the-spot.ts',
+    'sideways goes to the other side',
+    'x: x + by.ahead * s + by.aside * c,',
+    'x: x + by.ahead * s - by.aside * c,',
+  ),
+  core(
+    'simulation/stick-hand.ts',
+    'what goes on pushing is never found out',
+    'row[HELD + k]! + ON_STICK.learns * lacks,',
+    'row[HELD + k]!,',
+  ),
+  core(
+    'look-ahead/worker.ts',
+    'whoever holds the boat somewhere stops as soon as it is there',
+    'if (there && !prospect.stays) {',
+    'if (there) {',
   ),
 ];

@@ -145,7 +145,7 @@ export class Worker {
     const steps = Math.round(late / GUESS_STEP_S);
     goOn(seen, feel, feeling, before?.wheel ?? seen[G.WHEEL]!, steps);
     const out = { levers: 0, wheel: before?.wheel ?? 0 };
-    const restless = row[WAITED]! >= WAITING.looks;
+    const restless = prospect.stays === true && row[WAITED]! >= WAITING.looks;
     const choice = there ? out : lookAhead(prospect, feeling, seen, before, restless);
     const waits =
       !there && (restless || choice.levers === 0) && overGround(seen, feeling) < WAITING.slow;

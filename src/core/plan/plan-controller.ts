@@ -4,7 +4,7 @@ import { Crew } from './crew';
 import type { RunEvent } from './events';
 import { lookAt } from './expectations';
 import { armTrigger, type Trigger } from './cues';
-import { isDoneBy } from './orders';
+import { isDoneBy, isWatched } from './orders';
 import { applyOrder } from './apply-order';
 import { NO_RIGGING, type Rigging } from './rigging';
 import type { ControlOrder } from './orders';
@@ -98,6 +98,7 @@ export class PlanController implements Controller {
 
   /** Begins every step whose cue stands reached at this instant. */
   takeCues(): void {
+    this.waitForWatched();
     while (this.finish === null && this.level(this.state) >= 0) {
       if (this.round) this.goRound(this.round);
       else this.closeStep();
@@ -126,8 +127,14 @@ export class PlanController implements Controller {
       this.armedAt = time;
       this.giveDue();
       this.handsAct();
+      this.waitForWatched();
       this.trigger = armTrigger(this.nextCue(), this.state, this.world, this.crew.isAboard);
     }
+  }
+
+  /** What an earlier order has done says nothing of one that is yet to be given. */
+  private waitForWatched(): void {
+    if (this.due.some(({ timed }) => isWatched(timed.order))) this.state.hand.done = false;
   }
 
   /** Does whatever the clock has brought due; tells whether hands did something a cue may have waited for. */

@@ -117,7 +117,7 @@ export const ON_SPRING = {
 
 /**
  * How a joystick is pushed to bring a boat a few metres off and keep it there: by notches of its way, one where no less than such a share of the fastest is lacking; so fast as brings it there in so long, s, but no faster than so much ahead and aside, m/s, and round, rad/s; of what way is lacking so
- * much is pushed for a second, 1/s, and so much of it is kept up from then on, up to so much of what the stick can do; and so slow is still, m/s. Judgement.
+ * much is pushed for a second, 1/s, and so much of it is kept up from then on, up to so much of what the stick can do, where it is near or goes no faster than such a share of the fastest; so slow is still, m/s; and it lies there after so many looks. Judgement.
  */
 export const ON_STICK = {
   notch: 0.05,
@@ -128,6 +128,8 @@ export const ON_STICK = {
   rate: 0.04,
   gain: 0.25,
   learns: 0.01,
+  comes: 0.3,
   most: 0.6,
   still: 0.12,
+  looks: 2,
 } as const;

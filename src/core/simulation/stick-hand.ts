@@ -19,8 +19,8 @@ export interface OnStick {
   readonly late: number;
 }
 
-/** Figures kept from look to look: the stick ahead, to starboard and twisted; and what is held against what goes on pushing, of each. */
-const [AHEAD, ASIDE, TWIST, HELD] = [1, 2, 3, 4] as const;
+/** Figures kept from look to look: the stick ahead, to starboard and twisted; what is held against what goes on pushing, of each; and looks at which it lay there on end. */
+const [AHEAD, ASIDE, TWIST, HELD, LIES] = [1, 2, 3, 4, 7] as const;
 
 const within = (value: number, most: number) => Math.max(-most, Math.min(most, value));
 /** @param least is at least a notch worth it? */
@@ -64,8 +64,9 @@ export class StickHand extends WatchingHand {
     const push = (left: number, going: number, most: number, k: 0 | 1 | 2) => {
       const wanted = within(left / ON_STICK.arrives, most);
       const lacks = wanted - going;
-      // What goes on pushing shows where the boat is not to go anywhere.
-      if (Math.abs(wanted) < most)
+      // What goes on pushing shows where the boat is not to go anywhere, or does not come.
+      const comes = Math.sign(wanted) * going > ON_STICK.comes * most;
+      if (Math.abs(wanted) < most || (k !== 2 && !comes))
         row[HELD + k] = within(
           row[HELD + k]! + ON_STICK.learns * lacks,
           ON_STICK.most * answers[k],
@@ -78,7 +79,9 @@ export class StickHand extends WatchingHand {
     row[TWIST] = push(off, motion[R]!, ON_STICK.rate, 2);
     const left = eye * Math.sqrt(far.x * far.x + far.y * far.y);
     const speed = Math.sqrt(ahead * ahead + aside * aside);
-    hand.done = left <= this.to.within && Math.abs(off) <= headingWithin && speed < ON_STICK.still;
+    const lies = left <= this.to.within && Math.abs(off) <= headingWithin && speed < ON_STICK.still;
+    row[LIES] = lies ? row[LIES]! + 1 : 0;
+    hand.done = row[LIES]! >= ON_STICK.looks;
   }
 
   protected act(state: SimState): void {

@@ -22,18 +22,21 @@ const JOINS: readonly ChoiceOption<StepForm['join']>[] = [
 const MOST_CUES = 6;
 const CHANGED = { shouldDirty: true, shouldTouch: true, shouldValidate: true };
 
+/** Where a cue stands in the fields of a step: what it begins by, or what it goes round again by. */
+type CueAt = '' | 'again.';
+
 /** One cue, or any or all of several. */
-export function CueFields() {
+export function CueFields({ at = '' }: { at?: CueAt }) {
   const { control } = useFormContext<StepForm>();
-  const { fields, append, remove } = useFieldArray({ control, name: 'cues' });
+  const { fields, append, remove } = useFieldArray({ control, name: `${at}cues` as 'cues' });
   const names = useNames();
-  const join = useWatch({ control, name: 'join' });
+  const join = useWatch({ control, name: `${at}join` as const });
   return (
     <div className="flex flex-col gap-1">
       <div className="flex items-center gap-1">
         <Controller
           control={control}
-          name="join"
+          name={`${at}join` as const}
           render={({ field }) => (
             <Choice
               label="How cues combine"
@@ -54,7 +57,7 @@ export function CueFields() {
       </div>
       {fields.map((field, i) => (
         <div key={field.id} className="flex items-start gap-1">
-          <CueRowFields index={i} />
+          <CueRowFields at={`${at}cues.${i}`} />
           {fields.length > 1 && (
             <IconButton label={`Remove cue ${i + 1}`} onClick={() => remove(i)}>
               <Minus size={15} />
@@ -66,9 +69,8 @@ export function CueFields() {
   );
 }
 
-function CueRowFields({ index }: { index: number }) {
+function CueRowFields({ at }: { at: `${CueAt}cues.${number}` }) {
   const { control, setValue } = useFormContext<StepForm>();
-  const at = `cues.${index}` as const;
   const row = useWatch({ control, name: at });
   const names = useNames();
   const { Fields } = viewOfCue(row.is);

@@ -8,7 +8,7 @@ import { IconButton } from '../parts/IconButton';
 import { NumberBox } from '../parts/NumberBox';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { errorTree, type StepForm } from './step-form';
+import { againForm, errorTree, type StepForm } from './step-form';
 import { cueFromForm, cueToForm } from './cues';
 import { CueFields } from './CueFields';
 
@@ -32,6 +32,7 @@ export function EndEditor() {
     note: '',
     automatic: false,
     wayOrders: [],
+    again: againForm(undefined, units),
   });
   const form = useForm<StepForm>({
     defaultValues: show(end),

@@ -11,6 +11,7 @@ import { usePlayhead } from '../state/playhead';
 import { useUnits } from '../state/preferences';
 import { Gesture } from '../state/workspace';
 import { stepResolver, fromForm, toForm, type StepForm } from './step-form';
+import { AgainFields } from './AgainFields';
 import { CueFields } from './CueFields';
 import { duplicateStep, freshStepId, moveStep, removeStep, splitStep } from './edits';
 import { ExpectRows } from './ExpectRows';
@@ -188,6 +189,7 @@ export function StepEditor({ step, number }: { step: StepDocument; number: numbe
             taken by itself when this step does not go as expected
           </label>
           <OrderRows name="wayOrders" />
+          <AgainFields />
         </Part>
       </form>
     </FormProvider>

@@ -1,18 +1,62 @@
 import type { StepDocument } from '@/document';
 import { step } from '@/planner/template';
 import { removeStep } from './edits';
-import { fromForm, toForm } from './step-form';
+import { ABSENT } from './part-values';
+import { errorTree, fieldOf, fromForm, toForm } from './step-form';
 
 const UNITS = { speed: 'kn', length: 'm', force: 'N' } as const;
 const again = { step: 'turn', cue: { is: 'sternway' }, within_s: 60, times: 2 } as const;
-const round = (id: string): StepDocument => {
+type Again = StepDocument['wayOut']['again'];
+const round = (id: string, more: Again = again): StepDocument => {
   const plain = step(id, id, { is: 'start' }, [], 'out, and again');
-  return { ...plain, wayOut: { ...plain.wayOut, again } };
+  return { ...plain, wayOut: { ...plain.wayOut, again: more } };
 };
 
-it('round again stays with its step as that is edited', () => {
-  const back = fromForm('in', toForm(round('in'), UNITS), UNITS);
-  expect(back.ok && back.value.wayOut.again).toEqual(again);
+it('round again is the same out of its fields as into them, whatever it waits for', () => {
+  const any = {
+    is: 'any' as const,
+    of: [
+      { is: 'stopped' as const },
+      {
+        is: 'speed' as const,
+        over: 'ground' as const,
+        compare: 'below' as const,
+        speed_mps: 0.3,
+      },
+    ],
+  };
+  for (const more of [again, { ...again, cue: any, times: 3, within_s: 45 } as Again]) {
+    const back = fromForm('in', toForm(round('in', more), UNITS), UNITS);
+    expect(back.ok && back.value.wayOut.again).toMatchObject(
+      more === again ? again : { times: 3, within_s: 45, step: 'turn' },
+    );
+  }
+});
+
+it('a way out leads round again as soon as a step is named, and no more where none is', () => {
+  const plain = step('in', '', { is: 'start' }, [], 'out');
+  const form = toForm(plain, UNITS);
+  expect(form.again.step).toBe(ABSENT);
+  const none = fromForm('in', form, UNITS);
+  expect(none.ok && none.value.wayOut).not.toHaveProperty('again');
+  const named = fromForm('in', { ...form, again: { ...form.again, step: 'turn' } }, UNITS);
+  expect(named.ok && named.value.wayOut.again).toEqual({
+    step: 'turn',
+    cue: { is: 'stopped' },
+    within_s: 90,
+    times: 2,
+  });
+});
+
+it('what is wrong with it is told at its field', () => {
+  const form = toForm(round('in'), UNITS);
+  const wrong = fromForm('in', { ...form, again: { ...form.again, times: 7, within: 0 } }, UNITS);
+  if (wrong.ok) throw new Error('seven rounds were taken');
+  const { again: errors } = errorTree(wrong.problems, form, UNITS);
+  expect(errors?.times?.message).toMatch(/from 1 to 3/);
+  expect(errors?.within?.message).toMatch(/900/);
+  expect(fieldOf('wayOut.again.cue.speed_mps')).toBe('again.cues.0.values.speed');
+  expect(fieldOf('wayOut.again.cue.of[1].speed_mps')).toBe('again.cues.1.values.speed');
 });
 
 it('round again from a step that is removed is none any more', () => {

@@ -6,7 +6,8 @@ import type { PartForm, PartValues } from './part-values';
 import type { Names } from './use-names';
 
 /** Where the fields of a part of a step stand in its form. */
-export type ValuesAt = `${'orders' | 'wayOrders' | 'cues' | 'expect'}.${number}.values`;
+export type ValuesAt =
+  `${'orders' | 'wayOrders' | 'cues' | 'again.cues' | 'expect'}.${number}.values`;
 
 export interface FieldsProps {
   readonly at: ValuesAt;

@@ -5,7 +5,7 @@ import type { Units } from '../words/units';
 import { cueFromForm, cueToForm, viewOfCue, type CueForm } from './cues';
 import { expectFrom, expectRow, viewOfExpectation, type ExpectRow } from './expectations';
 import { orderFrom, orderRow, viewOfOrder, type OrderRow } from './orders';
-import { limitsOnScreen, type PartForm } from './part-values';
+import { ABSENT, limitsOnScreen, type PartForm } from './part-values';
 
 /** A step as fields, in the user's units. */
 export interface StepForm extends CueForm {
@@ -16,8 +16,27 @@ export interface StepForm extends CueForm {
   note: string;
   automatic: boolean;
   wayOrders: OrderRow[];
-  /** Round again: it has no field, and stays as it is. */
-  again?: StepDocument['wayOut']['again'];
+  again: AgainForm;
+}
+
+/** Round again as fields: from which step; from none where it is absent. */
+export interface AgainForm extends CueForm {
+  step: string;
+  times: number;
+  within: number;
+}
+
+/** What is asked for first where a way out is to lead round again. */
+const ONCE_MORE: NonNullable<StepDocument['wayOut']['again']> = {
+  step: ABSENT,
+  cue: { is: 'stopped' },
+  within_s: 90,
+  times: 2,
+};
+
+export function againForm(again: StepDocument['wayOut']['again'], units: Units): AgainForm {
+  const { step, cue, within_s, times } = again ?? ONCE_MORE;
+  return { step, times, within: within_s, ...cueToForm(cue, units) };
 }
 
 export function toForm(step: StepDocument, units: Units): StepForm {
@@ -30,13 +49,20 @@ export function toForm(step: StepDocument, units: Units): StepForm {
     note: step.wayOut.note,
     automatic: step.wayOut.automatic,
     wayOrders: step.wayOut.orders.map((order) => orderRow(order, units)),
-    ...(step.wayOut.again ? { again: step.wayOut.again } : {}),
+    again: againForm(step.wayOut.again, units),
   };
 }
 
 /** The step the fields describe, checked by the document's own schema. */
 export function fromForm(id: string, form: StepForm, units: Units): Result<StepDocument> {
   const orders = (rows: readonly OrderRow[]) => rows.map((row) => orderFrom(row, units));
+  const { again } = form;
+  const round = {
+    step: again.step,
+    cue: cueFromForm(again, units),
+    within_s: again.within,
+    times: again.times,
+  };
   return check(stepSchema, {
     id,
     title: form.title,
@@ -48,7 +74,7 @@ export function fromForm(id: string, form: StepForm, units: Units): Result<StepD
       note: form.note,
       automatic: form.automatic,
       orders: orders(form.wayOrders),
-      ...(form.again ? { again: form.again } : {}),
+      ...(again.step === ABSENT ? {} : { again: round }),
     },
   });
 }
@@ -63,6 +89,8 @@ const fieldIn = (key: string) => OWN[key] ?? `values.${key.replace(/_(deg|mps|m|
 export function fieldOf(path: string): string {
   const keys = path.split(/[.[\]]+/).filter(Boolean);
   if (keys[0] === 'within_s') return 'within';
+  if (keys[0] === 'wayOut' && keys[1] === 'again')
+    return `again.${fieldOf(keys.slice(2).join('.'))}`;
   if (keys[0] === 'cue') {
     const row = keys[1] === 'of' ? (keys[2] ?? '0') : '0';
     const leaf = keys.at(-1)!;
@@ -103,8 +131,9 @@ function partAt(
 
 /** A field kept in SI or signed, but shown otherwise: its limits as the user sees them. */
 function limitOnScreen(field: string, form: StepForm, units: Units): string | null {
-  const [list, row, , name] = field.split('.');
-  const part = name === undefined ? null : partAt(form, list!, Number(row));
+  const [list, row, , name] = field.replace(/^again\./, '').split('.');
+  const within = field.startsWith('again.') ? { ...form, ...form.again } : form;
+  const part = name === undefined ? null : partAt(within, list!, Number(row));
   const parameter = part?.parameters[name!];
   return part && parameter ? limitsOnScreen(name!, parameter, part.view, units) : null;
 }

@@ -73,6 +73,12 @@ export type CrewOrder = By<'crew'>;
 /** What the helm does, what is called, and what another boat's helm does. */
 export type ControlOrder = By<'helm' | 'other boat' | 'voice'>;
 
+/** Does somebody watch what comes of it, and say when it is done? */
+export function isWatched({ do: name }: { readonly do: OrderName }): boolean {
+  const definition = ORDERS[name];
+  return 'watches' in definition || ('byEye' in definition && definition.needs === 'engine');
+}
+
 /** Whoever does an order. */
 export type Doer = Orders[OrderName]['by'];
 type DoneBy<B extends Doer> = {

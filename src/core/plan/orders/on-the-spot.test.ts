@@ -200,3 +200,25 @@ describe('turning short round', () => {
     expect(run.margins.touch).toBeNull();
   });
 });
+
+describe('what an order that watches has done', () => {
+  it('says nothing of the next one, which may come late', () => {
+    const stop: Order = {
+      do: 'stopAbreast',
+      point: { name: 'mast', x: 0, y: 0 },
+      mark: { name: 'pile', x: 3, y: 12 },
+    };
+    const shift: Order = { do: 'shiftAlong', by: 4, way: 'astern', ...MANNER };
+    const boat = fleetCraft('brisling').spec;
+    const steps = [
+      stepOf(START, [{ after: 0, order: stop }]),
+      stepOf(DONE, [{ after: 1.2, late: 1.2, order: shift }]),
+    ];
+    const start = { x: 0, y: 0, heading: 0, speed: 1 };
+    const run = runPlan(inputOf(steps, DONE, { boat, start, limit: 150 }));
+    const second = run.events.find((event) => event.is === 'step' && event.step === 1)!;
+    expect(run.outcome).toBe('reached');
+    expect(run.duration - second.time).toBeGreaterThan(8);
+    expect(ended(run).ahead).toBeLessThan(10);
+  });
+});
