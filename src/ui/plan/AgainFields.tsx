@@ -13,10 +13,10 @@ export function AgainFields() {
   const step = useWatch({ control, name: 'again.step' });
   const { again } = formState.errors;
   const options = [
-    { value: ABSENT, text: 'and that is the end of it' },
-    ...steps.map(({ id, title }, i) => ({
+    { value: ABSENT, text: 'and that ends it' },
+    ...steps.map(({ id }, i) => ({
       value: id,
-      text: `then again from step ${i + 1}${title ? `: ${title}` : ''}`,
+      text: `then again from step ${i + 1}`,
     })),
   ];
   return (
@@ -29,7 +29,7 @@ export function AgainFields() {
             no more than{' '}
             <NumberField
               label="Rounds at the most"
-              unit={'\u00d7'}
+              unit="rounds"
               registration={register('again.times', { valueAsNumber: true })}
               error={again?.times?.message}
             />

@@ -220,6 +220,8 @@ export function lanesFor(
   const short = (name: string) =>
     `${name[0]!.toUpperCase()}${name.slice(1)}`
       .replace(' engine', '')
+      // As on the wheel's lane: with a second word there is no room for all of it.
+      .replace(/^Starboard (?=.)/, 'Stbd ')
       .replace(' thruster', ' thr.');
   const wheel = steering.control === 'tiller' ? 'Tiller' : 'Wheel';
   const limit = spec.rudders[0]?.limit ?? steering.driveLimit;
