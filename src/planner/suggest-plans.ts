@@ -99,12 +99,13 @@ class LaidLots {
   }
 }
 
-/** Ways tried, lot by lot until one holds in every try; the best first, the usual one of those as good. */
+/** Ways tried, lot by lot until one holds in every try that is not known to fail; the best first, the usual one of those as good. */
 function* choosing(
   file: ManoeuvreFile,
   laidLots: LaidLots,
   seed: number,
   tries: number,
+  failed: WorkedWay | null,
 ): Asking<Result<Unless<readonly Laid[]>>> {
   const found: Laid[] = [];
   let refused: Refusal | null = null;
@@ -122,7 +123,7 @@ function* choosing(
       soFar: NOTHING,
     };
     plans.forEach((plan, i) => found.push({ ...plan, share: shareHeld(trialsOf(came[i]!)) }));
-    if (found.some(({ share }) => share === 1)) break;
+    if (found.some(({ way, share }) => share === 1 && way !== failed)) break;
   }
   if (found.length === 0 && refused) return success({ refused });
   const sorted = found.toSorted((a, b) => b.share - a.share).slice(0, MOST_PLANS);
@@ -137,10 +138,11 @@ function* freshTrials(
   count: number,
   there: readonly Trial[],
   soFar: Suggestion,
+  from = FRESH,
 ): Asking<readonly Trial[]> {
   const more = count - there.length;
   if (more <= 0) return there;
-  const all = [triesWith(file, plan, seed, FRESH + there.length, more)];
+  const all = [triesWith(file, plan, seed, from + there.length, more)];
   const [came] = yield { doing: 'certifying', all, soFar };
   return [...there, ...trialsOf(came!)];
 }
@@ -165,6 +167,26 @@ function* usualAtOnce(
   const certificate = certificateOf(trials);
   const usual = certificate.share >= HOLDS_ENOUGH ? { ...plan!, certificate } : null;
   return { usual, trials };
+}
+
+/**
+ * Where the plan that stands first does not hold, and one beside it held in all of its few tries, that one comes first. It is told by draws that neither of them was held against the other by: else it would be told better than it is.
+ */
+function* secondLook(
+  file: ManoeuvreFile,
+  plans: readonly SuggestedPlan[],
+  seed: number,
+  { certifying }: Budget,
+): Asking<readonly SuggestedPlan[]> {
+  const [first] = plans;
+  if (!first || first.certificate.share >= HOLDS_ENOUGH) return plans;
+  const better = plans.find(({ certificate }) => certificate.share === 1);
+  if (!better) return plans;
+  const soFar = { ...NOTHING, plans };
+  const anew = FRESH + certifying;
+  const trials = yield* freshTrials(file, better, seed, certifying, [], soFar, anew);
+  const told = { ...better, certificate: certificateOf(trials) };
+  return [told, ...plans.filter((one) => one !== better)];
 }
 
 /** What the helm that sees everything holds in of some draws, with the same fenders, so that a plan falls short of it by handling alone. */
@@ -192,9 +214,10 @@ function* suggesting(file: ManoeuvreFile, asked: Suggesting): Asking<Result<Sugg
   const laidLots = new LaidLots(file, asked.school);
   const { usual, trials } = yield* usualAtOnce(file, laidLots, seed, budget);
   const plans: SuggestedPlan[] = usual ? [usual] : [];
+  const failed = trials.length > 0 ? laidLots.lots[0]![0]! : null;
   const chosen = usual
     ? success<readonly Laid[]>([])
-    : yield* choosing(file, laidLots, seed, budget.choosing);
+    : yield* choosing(file, laidLots, seed, budget.choosing, failed);
   if (!chosen.ok) return chosen;
   if (isRefused(chosen.value)) return success({ ...NOTHING, refused: chosen.value.refused });
   // In the order of the tries they were chosen by: by those they are told by the luckiest would come first.
@@ -208,7 +231,7 @@ function* suggesting(file: ManoeuvreFile, asked: Suggesting): Asking<Result<Sugg
     const fresh = yield* freshTrials(file, one, seed, count, there, soFar);
     plans.push({ ...one, certificate: certificateOf(fresh) });
   }
-  const found: Suggestion = { ...NOTHING, plans };
+  const found: Suggestion = { ...NOTHING, plans: yield* secondLook(file, plans, seed, budget) };
   const reference = yield* asReference(file, found, seed, budget.reference);
   const whole = { ...found, reference };
   if (hasOneThatHolds(whole)) return success(whole);

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { FILLS_BERTH, LOCK_START_WIND_MPS, START_WIND_MPS } from '@/core/policy';
+import { FILLS_BERTH, START_WIND_MPS } from '@/core/policy';
 import {
   locksOfPlace,
   SIDES,
@@ -85,7 +85,7 @@ export function useWish(
     ) ?? null;
   const lock = locks.find(({ id }) => id === through?.lockId) ?? null;
   const berth: Berth | null = lock ? null : (ownBerth ?? null);
-  const wind = chosen.wind ?? { speed: lock ? LOCK_START_WIND_MPS : START_WIND_MPS, from: 240 };
+  const wind = chosen.wind ?? { speed: START_WIND_MPS, from: 240 };
   const { current } = chosen;
   const conditions = useMemo(
     (): Conditions => ({
