@@ -10,7 +10,7 @@ import type { StepForm } from './step-form';
 export function AgainFields() {
   const { register, formState, control } = useFormContext<StepForm>();
   const steps = useWorkspace((s) => s.manoeuvre.plan.steps);
-  const step = useWatch({ control, name: 'again.step' });
+  const [step, automatic] = useWatch({ control, name: ['again.step', 'automatic'] });
   const { again } = formState.errors;
   const options = [
     { value: ABSENT, text: 'and that ends it' },
@@ -19,6 +19,8 @@ export function AgainFields() {
       text: `then again from step ${i + 1}`,
     })),
   ];
+  // Only a way out that is taken by itself leads anywhere.
+  if (!automatic) return null;
   return (
     <div className="mt-1.5 flex flex-col gap-1">
       <RowChoice name="again.step" label="After the way out" options={options} />
