@@ -30,10 +30,7 @@ const ROUND_LENGTHS = 1.6;
 const CELL_LENGTHS = 0.1;
 
 /** What a goal asks of a pose, over what it allows. */
-export function missedOf(
-  goal: Aim,
-  room: (x: number, y: number, heading: number) => number,
-): Missed {
+function missedOf(goal: Aim, room: (x: number, y: number, heading: number) => number): Missed {
   if (goal.is === 'clear')
     return (x, y, heading) => goal.distance / Math.max(0.05, room(x, y, heading));
   const { point, mark, heading: wanted } = goal;

@@ -39,7 +39,7 @@ export const SHUNT = { way: 0.4, longest: 15, least: 0.5 } as const;
 /** A metre nearer to anything than is liked makes the time there count so many times more. Judgement. */
 export const NEAR_WEIGHT = 1.5;
 /**
- * A way may begin where a boat already touches, so deep, m, as hulls and fenders give and as the eye is out: it has to get clear of what it lies against.
+ * A way may begin where a boat already touches, or lead through such a touch, so deep, m, as hulls and fenders give and as the eye is out: it has to get clear of what it lies against.
  * Each second there counts for so many more. Judgement.
  */
 export const TOUCHING_WAYS = { deep: 0.3, more: 3 } as const;
