@@ -2,16 +2,13 @@ import { SHIFTS_LATE_S } from '../../policy';
 import { motorOnLine } from '../../simulation';
 import { markNow } from '../marks';
 import { helmOrder } from './definition';
+import { LIE_PARAMETERS } from './lie-parameters';
 
 /** A hand motors the boat gently ahead on a spring until a point of it lies by a mark, on a heading. */
 export const motorOn = helmOrder('motorOn', {
   parameters: {
     line: { kind: 'rope' },
-    point: { kind: 'point' },
-    mark: { kind: 'mark' },
-    within: { kind: 'distance', least: 0.1, most: 100 },
-    heading: { kind: 'heading' },
-    headingWithin: { kind: 'angle', lateral: false, least: 1, most: 90 },
+    ...LIE_PARAMETERS,
   },
   needs: 'engine',
   watches: true,

@@ -1,16 +1,13 @@
 import { cos, sin } from '../../math';
 import { markNow } from '../marks';
 import { alike, helmOrder } from './definition';
+import { LIE_PARAMETERS } from './lie-parameters';
 import { SPOT_MANNER, workOnSpot } from './on-the-spot';
 
 /** From abreast, parallel and a beam or two off: the boat is let in sideways by wind, current or its own means until a point of it lies by a mark, and kept parallel and in its place meanwhile. */
 export const slideIn = helmOrder('slideIn', {
   parameters: {
-    point: { kind: 'point' },
-    mark: { kind: 'mark' },
-    within: { kind: 'distance', least: 0.1, most: 100 },
-    heading: { kind: 'heading' },
-    headingWithin: { kind: 'angle', lateral: false, least: 1, most: 90 },
+    ...LIE_PARAMETERS,
     ...SPOT_MANNER,
   },
   needs: 'engine',

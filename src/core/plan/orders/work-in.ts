@@ -3,6 +3,7 @@ import { SHIFTS_LATE_S } from '../../policy';
 import type { SimState, World } from '../../simulation';
 import { markNow } from '../marks';
 import { alike, helmOrder, type ByEye } from './definition';
+import { LIE_PARAMETERS } from './lie-parameters';
 
 /** Has the boat worked to where somebody is told, by what they see of it. */
 export function workTo(
@@ -26,11 +27,7 @@ export function workTo(
 /** The boat is worked by short bursts ahead and astern until a point of it lies by a mark, on a heading. */
 export const workIn = helmOrder('workIn', {
   parameters: {
-    point: { kind: 'point' },
-    mark: { kind: 'mark' },
-    within: { kind: 'distance', least: 0.1, most: 100 },
-    heading: { kind: 'heading' },
-    headingWithin: { kind: 'angle', lateral: false, least: 1, most: 90 },
+    ...LIE_PARAMETERS,
     /** Way to have at the most. */
     most: { kind: 'speed', least: 0.2, most: 3, fallback: 1 },
     /** Thrusters as well. */
