@@ -48,7 +48,7 @@ function moved(
   for (const step of copy.plan.steps) {
     for (const e of step.expect) if (e.is === 'heading') e.heading_deg = direction(e.heading_deg);
     for (const o of [...step.orders, ...step.wayOut.orders])
-      if ((o.do === 'steer' || o.do === 'other') && o.heading_deg !== undefined)
+      if ('heading_deg' in o && o.heading_deg !== undefined)
         o.heading_deg = direction(o.heading_deg);
   }
   return copy;
@@ -94,6 +94,9 @@ function mirrored(file: ManoeuvreFile): ManoeuvreFile {
         order.twist = -order.twist;
       }
       if (order.do === 'wheel') order.angle_deg = -order.angle_deg;
+      if (order.do === 'keepLine') order.off_m = -order.off_m;
+      if (order.do === 'moveSideways') order.side = other[order.side];
+      if (order.do === 'shortRound' && order.side !== 'shorter') order.side = other[order.side];
     }
     for (const e of step.expect) if (e.is === 'turning') e.to = other[e.to];
   }
@@ -116,6 +119,15 @@ function apart(a: Run, b: Run, seconds: number): number {
     }
   }
   return most;
+}
+
+/** Does somebody work the boat who weighs what comes of each burst? Two that come to the same are told apart by their last bits. */
+function isWeighed({ plan, boat }: ManoeuvreFile): boolean {
+  const weighed = ['workIn', 'workClear', 'shortRound'];
+  const bySpot = ['shiftAlong', 'moveSideways', 'holdStation', 'slideIn'];
+  return plan.steps.some(({ orders }) =>
+    orders.some((one) => weighed.includes(one.do) || (!boat.joystick && bySpot.includes(one.do))),
+  );
 }
 
 function compare(a: Run, b: Run, tolerance: number, named = same): void {
@@ -168,6 +180,8 @@ function tolerance({ locks }: ManoeuvreFile): number {
 describe.each(cases)('%s', (_, file) => {
   const run = play(file);
   const near = tolerance(file);
+  // Worked so it goes as well, not the same.
+  const weighed = isWeighed(file);
 
   it.each(chosen([37, 90, 137, 254], [137]))(
     'is the same with the whole map turned by %d°',
@@ -181,12 +195,17 @@ describe.each(cases)('%s', (_, file) => {
           (degrees) => turned(degrees + by),
         ),
       );
-      compare(run, other, near);
+      if (weighed) expect(other.outcome).toBe(run.outcome);
+      else compare(run, other, near);
     },
   );
 
   it('is the same mirrored, propeller and all', () => {
     const other = play(mirrored(file));
+    if (weighed) {
+      expect(other.outcome).toBe(run.outcome);
+      return;
+    }
     compare(run, other, near, otherHand);
     const last = Math.min(run.trace.x.length, other.trace.x.length) - 1;
     expect(Math.abs(other.trace.x[last]! + run.trace.x[last]!)).toBeLessThan(near);
