@@ -114,18 +114,18 @@ describe('a boat of one’s own', () => {
     expect(await app.driver.getCurrentUrl()).toMatch(/\/boats\/tern-b-ii-b$/);
   });
 
-  it('can be put aside and brought back', async () => {
-    await app.driver.findElement(By.xpath('//button[contains(., "Put aside")]')).click();
+  it('can be removed and brought back', async () => {
+    await app.driver.findElement(By.xpath('//button[contains(., "Remove")]')).click();
     await app.page.until(
       'put aside',
       () => text('main'),
-      (t) => t.includes('is put aside'),
+      (t) => t.includes('has been removed'),
     );
-    await app.driver.findElement(By.xpath('//button[contains(., "Bring her back")]')).click();
+    await app.driver.findElement(By.xpath('//button[contains(., "Bring it back")]')).click();
     await app.page.until(
       'back',
       () => text('main'),
-      (t) => t.includes('Put aside'),
+      (t) => t.includes('Remove'),
     );
   });
 

@@ -66,6 +66,7 @@ it('shared, it says who goes first; and in too much wind that it is no card to g
     LOOKED_INTO_MS,
   );
   await page().press("//nav[@aria-label='Phases']//button[.='Plan']");
+  await page().subject('Conditions');
   await page().fill('Wind speed', '38');
   await page().press("//nav[@aria-label='Phases']//button[.='Card']");
   await page().until(

@@ -15,6 +15,7 @@ describe('bad values', () => {
     async () => {
       await app.page.open('off-stilt-pontoon');
       const sound = await app.page.settled();
+      await app.page.subject('Conditions');
       await app.page.fill('Wind speed', '900');
       const message = await app.page.text('form[aria-label="Conditions"] [role=alert]');
       expect(message).toBe('give a number from 0 to 58 kn');
@@ -72,10 +73,12 @@ describe('two windows', () => {
     const first = await driver.getWindowHandle();
     await driver.switchTo().newWindow('tab');
     await app.page.open('alongside-wind-off');
+    await app.page.subject('Conditions');
     await app.page.fill('Wind speed', '12');
     await app.page.saved();
     const second = await driver.getWindowHandle();
     await driver.switchTo().window(first);
+    await app.page.subject('Conditions');
     await app.page.fill('Wind speed', '5');
     const dialog = await app.page.find('[role=alertdialog]');
     expect(await dialog.getText()).toMatch(/Changed in another window/);

@@ -19,6 +19,7 @@ sweep(
     await app.page.open('under-sallow-bridge');
     await app.page.settled();
     const before = await app.page.margins();
+    await app.page.subject('Conditions');
     await press("//button[.='Choose an hour of a day']");
     await app.page.until(
       'asked',
@@ -124,7 +125,7 @@ it('takes in a recording, tells what was bad in it, lays it on the place and put
     () => text('section[aria-label="Instruments"] [role=alert]'),
     (t) => t.includes('no track'),
   );
-  await press("//button[.='put it aside']");
+  await press("//button[.='remove it']");
   await press("//button[.='Bring it back']");
   await app.page.until(
     'back',

@@ -39,7 +39,7 @@ it('looks into an archive before anything is changed, takes it in beside, and sa
   expect(looked).toContain(`manoeuvres 0 ${shipped} 0`);
   expect(await violations(app.driver)).toEqual([]);
   expect(await titles()).toBe(false);
-  await press("//button[.='Take it in beside']");
+  await press("//button[.='Import it beside']");
   await said('Taken in beside');
   expect(await titles()).toBe(true);
 

@@ -3,12 +3,12 @@ import { App } from './support/app';
 import { sweep } from './support/sweep';
 import { violations } from './support/axe';
 
-// Lines and people: rigged on the water, named, handled in a step, and read out.
+// Lines and crew: rigged on the water, named, handled in a step, and read out.
 
 const app = App.forTests();
 
 const press = (xpath: string) => app.page.press(xpath);
-const lines = () => app.page.text('section[aria-label="Lines and people"]');
+const lines = () => app.page.text('section[aria-label="Lines and crew"]');
 const names = async () =>
   Promise.all(
     (await app.driver.findElements(By.css('[aria-label="Name of the line"]'))).map((input) =>
@@ -23,6 +23,7 @@ sweep(
   async () => {
     await app.page.open('sprung-off-the-pontoon');
     expect(await app.page.settled()).toContain('of what parts the bow spring');
+    await app.page.subject('Lines & crew');
     expect(await names()).toEqual(['bow spring', 'stern line', 'bow line']);
     expect(await lines()).toContain('stops going ahead');
     const held = () => app.page.text('section[aria-label="What holds her"]');
@@ -41,6 +42,7 @@ sweep(
 it('a line is rigged on the water by keys, named for its lead, and undone as one edit', async () => {
   await app.page.open('quince-backs-out');
   await app.page.settled();
+  await app.page.subject('Lines & crew');
   await press("//button[.='Rig a line on the water']");
   await (
     await app.page.find('button[aria-label="From the starboard midship cleat"]')
@@ -49,7 +51,7 @@ it('a line is rigged on the water by keys, named for its lead, and undone as one
   expect(await violations(app.driver)).toEqual([]);
   await end.sendKeys(Key.ENTER);
   expect(await app.page.until('the line', names, (n) => n.length === 1)).toEqual(['breast line']);
-  await press("//button[.='Leave off rigging']");
+  await press("//button[.='Stop rigging']");
   // Made fast all the while, the boat does not get away any more.
   await app.page.until(
     'held',

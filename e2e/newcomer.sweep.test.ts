@@ -14,7 +14,7 @@ const choose = (label: string, start: string) => app.page.choose(label, start);
 
 it('finds a manoeuvre on the start page by words of it', async () => {
   await app.driver.get(app.server.address);
-  const list = 'ol[aria-label="Manoeuvres, last opened first"]';
+  const list = 'main';
   await app.page.fill('Find a manoeuvre', 'fennick piles');
   const text = await app.page.until(
     'one left',
@@ -23,20 +23,20 @@ it('finds a manoeuvre on the start page by words of it', async () => {
   );
   expect(text).toContain('Two piles and a following wind');
   await app.page.fill('Find a manoeuvre', 'no such thing');
-  expect(await app.page.text('main [role=status]')).toMatch(/No manoeuvre has all of that/);
+  expect(await app.page.text('main [role=status]')).toMatch(/No manoeuvre matches/);
   expect(await violations(app.driver)).toEqual([]);
 });
 
 it('from the start page to a run that gets there', async () => {
   await app.driver.get(app.server.address);
-  await press("//a[normalize-space()='A new manoeuvre']");
-  await app.page.find('form[aria-label="A new manoeuvre"]');
+  await press("//a[normalize-space()='New manoeuvre']");
+  await app.page.find('form[aria-label="New manoeuvre"]');
   expect(await violations(app.driver)).toEqual([]);
   await choose('Place', 'Stilt Pontoon');
   await choose('Berth', 'west gap');
   await choose('Boat', 'Quince');
   await press("//label[normalize-space()='port side to']/input");
-  await press("//button[normalize-space()='Begin']");
+  await press("//button[normalize-space()='Begin without a plan']");
   await app.driver.wait(async () => (await at()).includes('/m/'), 20000);
   await app.page.ready();
   expect(
@@ -95,11 +95,11 @@ it('says before it is begun when a boat does not fit, and refuses it', async () 
   await choose('Place', 'Cradle Basin');
   await choose('Boat', 'Alderman Pike');
   expect(await app.page.text('form [role=alert]')).toMatch(/would lie [\d.]+ m inside/);
-  await press("//button[normalize-space()='Begin']");
+  await press("//button[normalize-space()='Begin without a plan']");
   await app.page.until(
     'refused',
     () => app.page.text('form'),
-    (text) => text.includes('It was not begun; nothing has changed.'),
+    (text) => text.includes('The manoeuvre was not begun; nothing has changed.'),
   );
   expect(await at()).toMatch(/\/new$/);
 });
@@ -115,7 +115,7 @@ it('plays a tempting way against the one that is written', async () => {
   expect(await app.page.text('section[aria-label="A tempting way"]')).toContain(
     'walks against the turn',
   );
-  expect(await app.page.text('section[aria-label="Against the run held"]')).not.toBe('');
+  expect(await app.page.text('section[aria-label="Compared with the run held"]')).not.toBe('');
   await app.page.saved();
 });
 
@@ -143,7 +143,7 @@ it('remembers the school picked in the brief', async () => {
 it('keeps steps as a technique of one’s own and has it written in elsewhere', async () => {
   await app.page.open('tug-by-her-gears');
   await app.page.fill('Name of your technique', 'By the outer screw');
-  await press("//button[normalize-space()='Keep as a technique']");
+  await press("//button[normalize-space()='Save as a technique']");
   const own =
     "//ul[@aria-label='Your own techniques']//button[normalize-space()='By the outer screw']";
   await app.page.until(

@@ -25,6 +25,7 @@ sweep(
     await app.page.open('rafted-up-to-wicket');
     expect(await app.page.settled()).toMatch(/touch on Wicket/);
     expect(await text('The plan')).toContain('W. stern');
+    await app.page.subject('Other boats');
     expect(await others()).toContain('long-keel ketch');
     expect(await violations(app.driver)).toEqual([]);
     await type('Name of the other boat', 'Bramble');
@@ -33,7 +34,7 @@ sweep(
       () => app.page.margins(),
       (t) => /touch on Bramble/.test(t) && t.includes('Bramble: starboard midship cleat'),
     );
-    await press("//button[@aria-label='Take Bramble away']");
+    await press("//button[@aria-label='Remove Bramble']");
     expect(await app.page.until('why not', others, (t) => t.includes('names Bramble'))).toMatch(
       /take that out first/,
     );
@@ -46,9 +47,10 @@ sweep(
   async () => {
     await app.page.open('quince-backs-out');
     await app.page.settled();
-    await press("//button[.='Put a boat here']");
+    await app.page.subject('Other boats');
+    await press("//button[.='Add a boat']");
     await press("//button[@role='radio'][contains(., 'Pebble')]");
-    await press("//button[.='Put her here']");
+    await press("//button[.='Add this boat']");
     await app.page.until('the boat', others, (t) => t.includes('Run') || t.includes('twin-keel'));
     // Abreast of the boat in the slip it lies inside what is there: it says so, and where.
     const grip = await app.page.find('button[data-grip="other pebble"]');
@@ -66,6 +68,7 @@ sweep(
       () => app.page.outcome(),
       (t) => t === 'Done',
     );
+    await app.page.subject('Lines & crew');
     await press("//button[.='Rig a line on the water']");
     await (
       await app.page.find('button[aria-label="From the starboard bow cleat"]')
@@ -75,8 +78,9 @@ sweep(
         .length,
     ).toBe(1);
     expect(await violations(app.driver)).toEqual([]);
-    await press("//button[.='Leave off rigging']");
-    await press("//button[@aria-label='Take Pebble away']");
+    await press("//button[.='Stop rigging']");
+    await app.page.subject('Other boats');
+    await press("//button[@aria-label='Remove Pebble']");
     await app.page.until('gone', others, (t) => t.includes('None that gives way'));
     await app.page.saved();
   },
@@ -85,10 +89,11 @@ sweep(
 sweep('an anchor is shipped, dropped in a step, and holds her', async () => {
   await app.page.open('waiting-for-the-gust');
   await app.page.settled();
-  await press("//button[.='Ship an anchor']");
+  await app.page.subject('Lines & crew');
+  await press("//button[.='Add an anchor']");
   await app.page.until(
     'the anchor',
-    () => text('Lines and people'),
+    () => text('Lines and crew'),
     (t) => /\d+ kg anchor on \d+ mm chain/.test(t),
   );
   await press("(//section[@aria-label='The plan']//ol//button)[1]");

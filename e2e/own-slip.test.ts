@@ -34,7 +34,7 @@ it('takes a newcomer from an empty plan of the place to a printed card in less t
   await page.choose('Boat', 'Quince');
   await page.until(
     'the place that was drawn',
-    () => text('form[aria-label="A new manoeuvre"]'),
+    () => text('form[aria-label="New manoeuvre"]'),
     (t) => t.includes('Our slip') && t.includes('slip 3'),
   );
   await press("//button[normalize-space()='Begin with a suggested plan']");

@@ -99,7 +99,7 @@ sweep(
     await driver.get(`${app.server.address}/new`);
     await app.page.choose('Place', 'Six Finger Pool');
     await app.page.choose('Boat', 'Quince');
-    await press("//button[normalize-space()='Begin']");
+    await press("//button[normalize-space()='Begin without a plan']");
     await driver.wait(async () => (await at()).includes('/m/'), 20_000);
     await app.page.ready();
     await app.page.written("(//section[@aria-label='Techniques']//li//button)[1]");
@@ -113,11 +113,11 @@ sweep(
     writeFileSync(path, await answer.text());
 
     await driver.get(`${app.server.address}/places/new-place`);
-    await press("//button[normalize-space()='Put this place aside']");
+    await press("//button[normalize-space()='Remove this place']");
     await driver.wait(async () => (await at()).includes('aside='), 20_000);
     expect(await text('main')).not.toContain('Six Finger Pool');
     await (await driver.findElement({ css: 'input[aria-label="Place file"]' })).sendKeys(path);
-    await press("//button[normalize-space()='Take it in']");
+    await press("//button[normalize-space()='Import it']");
     await driver.wait(async () => /places\/new-place-\d/.test(await at()), 20_000);
     const again = (await opened((await at()).split('/places/')[1]!)).place;
     expect({ ...again, id: drawn.id }).toEqual(drawn);
@@ -254,7 +254,7 @@ it('a file that is wrong is answered in words, and its names stay text', async (
     (t) => t.includes('nests brackets'),
   );
   await input('markup-and-emoji.geojson');
-  await press("//button[normalize-space()='Take it in']");
+  await press("//button[normalize-space()='Import it']");
   await driver.wait(async () => /places\/markup-and-emoji/.test(await at()), 20_000);
   await press("//summary[starts-with(., 'All it holds')]");
   expect(await text('aside')).toContain('<img src=x onerror=alert(1)> ⚓ "quay"');

@@ -93,7 +93,7 @@ sweep('holds a run and says what differs when hands are late; nothing of it is s
   for (let i = 0; i < 6; i++) await late.sendKeys(Key.ARROW_RIGHT);
   const said = await app.page.until(
     'the difference',
-    () => panel('Against the run held'),
+    () => panel('Compared with the run held'),
     (t) => /outcome\s+done → /.test(t),
   );
   expect(said).toMatch(/the ways part/);
@@ -121,17 +121,17 @@ sweep('holds a run while the plan is changed, until it is let go', async () => {
   await app.page.open(ID);
   await app.page.settled();
   await press('What if');
-  await press('Hold this run');
+  await press('Compare with this run');
   await press('Plan');
-  expect(await panel('Against the run held')).toMatch(/Nothing differs yet/);
+  expect(await panel('Compared with the run held')).toMatch(/Nothing differs yet/);
   await app.page.openStep(3);
   await app.page.fill('Distance', '14');
   await app.page.until(
     'the difference',
-    () => panel('Against the run held'),
+    () => panel('Compared with the run held'),
     (t) => t.includes('the ways part'),
   );
-  await press('let it go');
+  await press('stop comparing');
   expect(await app.driver.findElements(By.css('[data-testid=reference]'))).toHaveLength(0);
   await label('Undo (Ctrl Z)');
   await app.page.saved();
@@ -148,9 +148,9 @@ sweep('fits the numbers of a plan to a stronger wind, as one edit', async () => 
     (t) => t !== 'Done',
   );
   await app.page.settled();
-  await press('Fit the numbers by trying');
+  await press('Tune the numbers');
   await app.driver.wait(
-    async () => /outcome\s+.* → done/.test(await panel('Fit the numbers')),
+    async () => /outcome\s+.* → done/.test(await panel('Tune')),
     60000,
     'fitted',
   );

@@ -56,6 +56,7 @@ it('a staircase: its order in the brief, both chambers in one section, and what 
   expect(await violations(app.driver)).toEqual([]);
   // The upper chamber empty: there is no water to fill the lower one with.
   await app.page.press("//nav[@aria-label='Phases']//button[.='Plan']");
+  await app.page.subject('Conditions');
   await app.page.choose('Medlar Top Lock is', 'set below, gates');
   const missed = await app.page.until('missed', margins, (t) => !t.includes('Done'));
   expect(missed).not.toContain('Done');

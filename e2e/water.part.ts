@@ -65,10 +65,12 @@ sweep('shows everything in the user’s units, and keeps the choice', async () =
   await (await app.page.find('button[aria-label^="Lengths in m"]')).click();
   await (await app.page.find('button[aria-label^="Speeds in kn"]')).click();
   expect(await app.page.margins()).toMatch(/\d ft\b/);
+  await app.page.subject('Conditions');
   expect(await app.page.text('form[aria-label="Conditions"]')).toMatch(/m\/s/);
   expect(await app.page.fieldValue('Wind speed')).toBe('4.12');
   await app.driver.navigate().refresh();
   await app.page.ready();
+  await app.page.subject('Conditions');
   expect(await app.page.fieldValue('Wind speed')).toBe('4.12');
   await (await app.page.find('button[aria-label^="Lengths in ft"]')).click();
   await (await app.page.find('button[aria-label^="Speeds in m/s"]')).click();

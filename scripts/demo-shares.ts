@@ -4,15 +4,16 @@ import { join } from 'node:path';
 import { runPlan } from '@/core/plan';
 import { certificateOf, trialOf } from '@/core/reliability';
 import { STANDARD_SPREAD } from '@/core/uncertainty';
-import { toRunInput } from '@/document';
+import { lastResultOf, toRunInput, type LastResult } from '@/document';
 import { causeText } from '@/ui/words/reliability';
 import { manoeuvreIn, readText } from './read-manoeuvre';
 
-// Plays every demo manoeuvre many times over under the standard spread, and writes down what holds: docs/reliability-of-demos.md. A quarter
-// of an hour; with a number, so many runs each instead of 300.
+// Plays every demo manoeuvre many times over under the standard spread, and writes down what holds: docs/reliability-of-demos.md,
+// and what the start page shows of each before it was opened: demo/results.json. A quarter of an hour; with a number, so many runs each instead of 300.
 
 const DEMO = join('demo', 'manoeuvres');
 const OUT = join('docs', 'reliability-of-demos.md');
+const RESULTS = join('demo', 'results.json');
 const SEED = 1;
 const runs = Number(process.argv[2] ?? 300);
 if (!Number.isInteger(runs) || runs < 1) throw new Error('give a whole number of runs');
@@ -21,6 +22,7 @@ if (!Number.isInteger(runs) || runs < 1) throw new Error('give a whole number of
 const metres = (m: number) => (Math.round(10 * m) / 10 + 0).toFixed(1);
 const hundred = (share: number) => Math.round(100 * share);
 
+const results: Record<string, LastResult> = {};
 const rows = readdirSync(DEMO)
   .toSorted()
   .map((name) => {
@@ -30,12 +32,16 @@ const rows = readdirSync(DEMO)
     if (!file.ok) throw new Error(JSON.stringify(file.problems));
     const input = toRunInput(file.value);
     if (!input.ok) throw new Error(JSON.stringify(input.problems));
-    const nominal = runPlan(input.value).outcome;
+    const run = runPlan(input.value);
     const trials = Array.from({ length: runs }, (_, k) =>
       trialOf(input.value, STANDARD_SPREAD, SEED, k),
     );
     const certificate = certificateOf(trials);
     const { share, least, most, causes, quantiles } = certificate;
+    results[file.value.id] = lastResultOf(run, {
+      held: Math.round(share * certificate.runs),
+      of: certificate.runs,
+    });
     const [first] = causes;
     const clear = quantiles.clearance;
     process.stderr.write(`${name} ${hundred(share)}\n`);
@@ -43,7 +49,7 @@ const rows = readdirSync(DEMO)
       share,
       cells: [
         file.value.title,
-        nominal,
+        run.outcome,
         hundred(share),
         `${hundred(least)} to ${hundred(most)}`,
         first ? `${causeText(first, file.value.plan)} (${hundred(first.share)})` : '',
@@ -52,6 +58,7 @@ const rows = readdirSync(DEMO)
     };
   });
 
+writeFileSync(RESULTS, `${JSON.stringify(results)}\n`);
 const held = rows.filter(({ share }) => share >= 0.95).length;
 const median = rows.map(({ share }) => share).toSorted((a, b) => a - b)[rows.length >> 1]!;
 writeFileSync(

@@ -13,11 +13,14 @@ import * as rLibrary from '@/app/api/library/route';
 import * as rManoeuvresOneCopy from '@/app/api/manoeuvres/[id]/copy/route';
 import * as rManoeuvresOneFile from '@/app/api/manoeuvres/[id]/file/route';
 import * as rManoeuvresOneOpened from '@/app/api/manoeuvres/[id]/opened/route';
+import * as rManoeuvresOnePicture from '@/app/api/manoeuvres/[id]/picture/route';
+import * as rManoeuvresOneResult from '@/app/api/manoeuvres/[id]/result/route';
 import * as rManoeuvresOne from '@/app/api/manoeuvres/[id]/route';
 import * as rManoeuvresBeginPassage from '@/app/api/manoeuvres/begin-passage/route';
 import * as rManoeuvresBegin from '@/app/api/manoeuvres/begin/route';
 import * as rManoeuvres from '@/app/api/manoeuvres/route';
 import * as rPlacesOneFile from '@/app/api/places/[id]/file/route';
+import * as rPlacesOnePicture from '@/app/api/places/[id]/picture/route';
 import * as rPlacesOne from '@/app/api/places/[id]/route';
 import * as rPlaces from '@/app/api/places/route';
 import * as rRecordsOne from '@/app/api/records/[id]/route';
@@ -59,11 +62,14 @@ export const ROUTES: Readonly<Record<string, object>> = {
   '/api/manoeuvres/{id}/copy': rManoeuvresOneCopy,
   '/api/manoeuvres/{id}/file': rManoeuvresOneFile,
   '/api/manoeuvres/{id}/opened': rManoeuvresOneOpened,
+  '/api/manoeuvres/{id}/picture': rManoeuvresOnePicture,
+  '/api/manoeuvres/{id}/result': rManoeuvresOneResult,
   '/api/manoeuvres/{id}': rManoeuvresOne,
   '/api/manoeuvres/begin-passage': rManoeuvresBeginPassage,
   '/api/manoeuvres/begin': rManoeuvresBegin,
   '/api/manoeuvres': rManoeuvres,
   '/api/places/{id}/file': rPlacesOneFile,
+  '/api/places/{id}/picture': rPlacesOnePicture,
   '/api/places/{id}': rPlacesOne,
   '/api/places': rPlaces,
   '/api/records/{id}': rRecordsOne,

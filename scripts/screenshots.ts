@@ -115,11 +115,11 @@ async function main(): Promise<void> {
   };
   try {
     await driver.get(server.address);
-    await page.find('ol[aria-label^="Manoeuvres"]');
+    await page.find('section[aria-label="Arrive"] img');
     await keep('start');
     await driver.get(`${server.address}/new`);
     // It can be begun once it is known how the boat lies there.
-    await page.find('form[aria-label="A new manoeuvre"] button[type=submit]:enabled');
+    await page.find('form[aria-label="New manoeuvre"] button[type=submit]:enabled');
     await keep('new');
 
     await driver.get(`${server.address}/places`);
@@ -163,6 +163,7 @@ async function main(): Promise<void> {
 
     await page.open('sprung-off-the-pontoon');
     await page.settled();
+    await page.subject('Lines & crew');
     const ahead = await page.find('[aria-label="Playhead"]');
     for (let i = 0; i < 5; i++) await ahead.sendKeys(Key.PAGE_DOWN);
     await page.until(
@@ -172,7 +173,7 @@ async function main(): Promise<void> {
     );
     await driver.executeScript(
       `document.activeElement.blur();
-       document.querySelector('section[aria-label="Lines and people"]').scrollIntoView()`,
+       document.querySelector('section[aria-label="Lines and crew"]').scrollIntoView()`,
     );
     await keep('lines');
     await page.open('alongside-wind-off');

@@ -124,6 +124,11 @@ export class WorkspacePage {
     return text;
   }
 
+  /** Shows a subject of the side panel: 'Plan', 'Lines & crew', 'Conditions' or 'Other boats'. */
+  subject(words: string): Promise<void> {
+    return this.press(`//*[@role='tab'][normalize-space()='${words}']`);
+  }
+
   /** Takes the first option of a list box that begins so. */
   async choose(label: string, start: string): Promise<void> {
     await this.press(`//*[@role='combobox'][@aria-label='${label}']`);

@@ -8,6 +8,7 @@ export { insertTechnique, listTechniques, removeTechnique } from './techniques';
 export {
   copyManoeuvre,
   importManoeuvre,
+  lastUsed,
   listManoeuvres,
   noteOpened,
   openManoeuvre,
@@ -17,12 +18,13 @@ export {
   type Opened,
   type SaveResult,
 } from './manoeuvres';
+export { keepLastResult, lastResultKept, type KeptResult } from './last-results';
 export { DocumentRepository } from './document-repository';
 export { dataDirectory, library, openDatabase, openLibrary, type Library } from './open';
 export { keptPlaces, type ListedPlace, type OpenedPlace } from './places';
 export { keepRecord, listRecords, openRecord, setRecordAside, type ListedRecord } from './records';
 export { type Backup } from './rotation';
-export { readDemo, seedDemo } from './seed';
+export { readDemo, readDemoResults, seedDemo } from './seed';
 export {
   CURSOR,
   keepRun,

@@ -3,10 +3,14 @@ import {
   boatSchema,
   check,
   failure,
+  jobOf,
   manoeuvreSchema,
   placeSchema,
   success,
   type Boat,
+  lastResultSchema,
+  type Job,
+  type LastResult,
   type Manoeuvre,
   type ManoeuvreFile,
   type Place,
@@ -15,7 +19,8 @@ import {
 import { firstRevision } from './counters';
 import type { Library } from './open';
 import { writing } from './writing';
-import { boats, manoeuvres, places } from './schema';
+import { OLDER } from './last-results';
+import { boats, lastResults, manoeuvres, places } from './schema';
 
 /** A manoeuvre with all it needs to be run. */
 export interface Opened {
@@ -33,6 +38,16 @@ export interface Listed {
   readonly boat: string;
   readonly place: string;
   readonly openedAt: number | null;
+  /** What it is for; null where it cannot be read. */
+  readonly job: Job | null;
+  /** What it came to when it was last worked out; null where that is not known. */
+  readonly last: {
+    readonly outcome: LastResult['outcome'];
+    readonly held: number | null;
+    readonly of: number | null;
+    /** Manoeuvre, boat or place have been changed since. */
+    readonly older: boolean;
+  } | null;
   /** It is here, but cannot be opened: what is stored cannot be read. */
   readonly unreadable: boolean;
 }
@@ -65,16 +80,25 @@ export function read<T>(
 const part = (document: Column, path: string) =>
   sql<string | null>`case when json_valid(${document}) then json_extract(${document}, ${path}) end`;
 
-/** Whether a stored text is sound, by its id, revision and length: each is checked once as long as a library is open. */
-const checkedIn = new WeakMap<Library, Map<string, boolean>>();
+/** What a stored manoeuvre is for, null if it is not sound, by its id, revision and length: each is checked once as long as a library is open. */
+const checkedIn = new WeakMap<Library, Map<string, Job | null>>();
 
-function isSound(db: Library, id: string, as: string, document: () => string): boolean {
-  const checked = checkedIn.get(db) ?? new Map<string, boolean>();
+function jobIn(
+  db: Library,
+  id: string,
+  as: string,
+  length: number,
+  document: () => string,
+): Job | null {
+  const checked = checkedIn.get(db) ?? new Map<string, Job | null>();
   checkedIn.set(db, checked);
-  const key = `${as} ${id}`;
-  const sound = checked.get(key) ?? read(manoeuvreSchema, document(), id).ok;
-  checked.set(key, sound);
-  return sound;
+  const key = `${as} ${length} ${id}`;
+  const known = checked.get(key);
+  if (known !== undefined) return known;
+  const sound = read(manoeuvreSchema, document(), id);
+  const job = sound.ok ? jobOf(sound.value, length) : null;
+  checked.set(key, job);
+  return job;
 }
 
 /** Manoeuvres not put aside, last opened first, then newest. One that cannot be read is listed as that. */
@@ -87,29 +111,46 @@ export function listManoeuvres(db: Library): Listed[] {
       note: part(manoeuvres.document, '$.note'),
       length: sql<number>`length(${manoeuvres.document})`,
       boat: part(boats.document, '$.name'),
+      boatLength: sql<number | null>`${part(boats.document, '$.hull.length_m')}`,
       place: part(places.document, '$.name'),
       boatId: manoeuvres.boatId,
       placeId: manoeuvres.placeId,
       openedAt: manoeuvres.openedAt,
+      outcome: part(lastResults.document, '$.outcome'),
+      held: sql<number | null>`${part(lastResults.document, '$.tries.held')}`,
+      of: sql<number | null>`${part(lastResults.document, '$.tries.of')}`,
+      older: OLDER,
     })
     .from(manoeuvres)
     .innerJoin(boats, eq(boats.id, manoeuvres.boatId))
     .innerJoin(places, eq(places.id, manoeuvres.placeId))
+    .leftJoin(lastResults, eq(lastResults.manoeuvreId, manoeuvres.id))
     .where(isNull(manoeuvres.removedAt))
     .orderBy(desc(manoeuvres.openedAt), desc(manoeuvres.createdAt), manoeuvres.title)
     .all();
   const document = db.$client.prepare('select document from manoeuvres where id = ?').pluck();
-  return rows.map(
-    ({ id, title, revision, length, note, boat, place, boatId, placeId, openedAt }) => ({
+  return rows.map(({ id, title, note, boat, place, openedAt, ...row }) => {
+    const { held, of } = row;
+    const outcome = lastResultSchema.shape.outcome.safeParse(row.outcome);
+    const job = jobIn(
+      db,
+      id,
+      `${row.revision} ${row.length}`,
+      row.boatLength ?? 0,
+      () => document.get(id) as string,
+    );
+    return {
       id,
       title,
       note: note ?? '',
-      boat: boat ?? boatId,
-      place: place ?? placeId,
+      boat: boat ?? row.boatId,
+      place: place ?? row.placeId,
       openedAt,
-      unreadable: !isSound(db, id, `${revision} ${length}`, () => document.get(id) as string),
-    }),
-  );
+      job,
+      last: outcome.success ? { outcome: outcome.data, held, of, older: row.older === 1 } : null,
+      unreadable: job === null,
+    };
+  });
 }
 
 /** Null when there is none of that id. */
@@ -136,6 +177,28 @@ export function openManoeuvre(db: Library, id: string): Result<Opened> | null {
     revision,
     updatedAt,
   });
+}
+
+/**
+ * Boat and place of the manoeuvre opened last; where none was yet, the boat and the place that most manoeuvres are in. Null where
+ * there are none.
+ */
+export function lastUsed(db: Library): { boatId: string; placeId: string } | null {
+  const there = db
+    .select({ boatId: manoeuvres.boatId, placeId: manoeuvres.placeId, at: manoeuvres.openedAt })
+    .from(manoeuvres)
+    .where(isNull(manoeuvres.removedAt))
+    .orderBy(desc(manoeuvres.openedAt), manoeuvres.id)
+    .all();
+  const [last] = there;
+  if (!last || last.at !== null) return last ?? null;
+  const commonest = <T>(all: readonly T[]) => {
+    const times = (one: T) => all.filter((other) => other === one).length;
+    return all.reduce((best, one) => (times(one) > times(best) ? one : best));
+  };
+  const boatId = commonest(there.map((one) => one.boatId));
+  const its = there.filter((one) => one.boatId === boatId);
+  return { boatId, placeId: commonest(its.map(({ placeId }) => placeId)) };
 }
 
 /** Notes when a manoeuvre was opened last. False if there is none of that id. */

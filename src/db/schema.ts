@@ -50,6 +50,21 @@ export const manoeuvres = sqliteTable(
   (table) => [index('manoeuvres_by_opening').on(table.openedAt)],
 );
 
+/**
+ * What each manoeuvre came to when it was last worked out, with the revisions it was worked out from. Only a convenience: it
+ * goes with its manoeuvre, and is in no archive.
+ */
+export const lastResults = sqliteTable('last_results', {
+  manoeuvreId: text('manoeuvre_id')
+    .primaryKey()
+    .references(() => manoeuvres.id, { onDelete: 'cascade' }),
+  manoeuvreRevision: integer('manoeuvre_revision').notNull(),
+  boatRevision: integer('boat_revision').notNull(),
+  placeRevision: integer('place_revision').notNull(),
+  document: text('document').notNull(),
+  updatedAt: integer('updated_at').notNull(),
+});
+
 /** A user's own techniques. */
 export const techniques = sqliteTable('techniques', {
   id: text('id').primaryKey(),

@@ -1,21 +1,25 @@
 import { eq, sql } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { z } from 'zod';
 import {
   boatSchema,
   check,
+  lastResultSchema,
   manoeuvreSchema,
   placeSchema,
   problemLines,
   type Boat,
+  type LastResult,
   type Manoeuvre,
   type Place,
 } from '@/document';
 import { firstRevision } from './counters';
+import { keepLastResult } from './last-results';
 import type { Library } from './open';
 import { writing } from './writing';
-import { boats, manoeuvres, places } from './schema';
+import { boats, lastResults, manoeuvres, places } from './schema';
 
 function readAll<T>(directory: string, schema: Parameters<typeof check<T>>[0]): T[] {
   return readdirSync(directory)
@@ -39,6 +43,18 @@ export function readDemo(directory: string): {
     places: readAll(join(directory, 'places'), placeSchema),
     manoeuvres: readAll(join(directory, 'manoeuvres'), manoeuvreSchema),
   };
+}
+
+/** What each demo came to as it was shipped, by its id; nothing where that was not written down. Throws if it is not sound. */
+export function readDemoResults(directory: string): Readonly<Record<string, LastResult>> {
+  const file = join(directory, 'results.json');
+  if (!existsSync(file)) return {};
+  const read = check(
+    z.record(z.string(), lastResultSchema),
+    JSON.parse(readFileSync(file, 'utf8')),
+  );
+  if (!read.ok) throw new Error(`demo results:\n${problemLines(read.problems)}`);
+  return read.value;
 }
 
 const sha256 = (text: string) => createHash('sha256').update(text).digest('hex');
@@ -90,6 +106,7 @@ function seed(
 /** Puts in demo data that is not there yet or was not changed since; what a user has changed or put aside stays. */
 export function seedDemo(db: Library, directory: string, now: number): void {
   const demo = readDemo(directory);
+  const results = readDemoResults(directory);
   writing(db, () => {
     const revision = firstRevision(db);
     for (const [table, documents] of [
@@ -112,6 +129,25 @@ export function seedDemo(db: Library, directory: string, now: number): void {
           .values({ id, ...columns, document, shipped, revision, createdAt: now, updatedAt: now })
           .run();
       seed(db, manoeuvres, one, now, insert, columns);
+      const result = results[id];
+      if (result) seedResult(db, id, result, now);
     }
   });
+}
+
+/** Puts in what a demo came to where nothing newer is known of it, and it, its boat and its place are as they are shipped. */
+function seedResult(db: Library, id: string, result: LastResult, now: number): void {
+  const row = db
+    .select()
+    .from(manoeuvres)
+    .innerJoin(boats, eq(boats.id, manoeuvres.boatId))
+    .innerJoin(places, eq(places.id, manoeuvres.placeId))
+    .leftJoin(lastResults, eq(lastResults.manoeuvreId, manoeuvres.id))
+    .where(eq(manoeuvres.id, id))
+    .get();
+  if (!row || row.last_results?.manoeuvreRevision === row.manoeuvres.revision) return;
+  const asShipped = [row.manoeuvres, row.boats, row.places].every(
+    ({ document, shipped }) => sha256(document) === shipped,
+  );
+  if (asShipped) keepLastResult(db, id, row.manoeuvres.revision, result, now);
 }

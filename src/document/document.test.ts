@@ -10,12 +10,20 @@ import {
   summarise,
   runFileSchema,
   runSummarySchema,
+  lastResultOf,
   toBoatSpec,
   toRunInput,
   toRunFile,
   type ManoeuvreFile,
 } from './';
-import { DEMO_MANOEUVRES, demoFile, demoJson, knownFingerprints, SOME_DEMOS } from './testing/demo';
+import {
+  DEMO_MANOEUVRES,
+  demoFile,
+  demoJson,
+  demoResults,
+  knownFingerprints,
+  SOME_DEMOS,
+} from './testing/demo';
 import { runOf, tempted } from './testing/demo-runs';
 
 type Spoil = (file: ManoeuvreFile) => void;
@@ -31,6 +39,7 @@ function problemsOf(spoil: Spoil) {
 
 describe('demo data', () => {
   const known = knownFingerprints();
+  const results = demoResults();
 
   it.each(DEMO_MANOEUVRES)('%s is sound and reaches its goal by its shipped plan', (id) => {
     expect(demoFile(id).id).toBe(id);
@@ -43,6 +52,10 @@ describe('demo data', () => {
     expect(run.margins.clearance!.distance).toBeGreaterThan(least);
     // See scripts/fingerprints.ts for what to do where a run is meant to change.
     expect(fingerprintOf(run)).toEqual(known[id]?.plan);
+    // What the start page shows before it was opened; `npm run demo-shares` writes it anew.
+    const { tries, ...shown } = results[id]!;
+    expect(tries!.of).toBeGreaterThanOrEqual(100);
+    expect(lastResultOf(run, null)).toEqual({ ...shown, tries: null });
   });
 
   it.each(SOME_DEMOS)('%s leaves a way out at every moment', (id) => {

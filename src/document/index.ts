@@ -17,6 +17,8 @@ export {
 export { withBoat } from './change-boat';
 export { berthOf } from './berth-of';
 export { workedLocks } from './worked-locks';
+export { jobOf, type Job } from './job-of';
+export { lastResultOf, lastResultSchema, type LastResult } from './last-result';
 export { anchorMassOf, boatOfLine, breakingLoads, diameterOf, lineFigures } from './rigging-input';
 export {
   freshOther,

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { locksOfPlace } from '@/document';
-import { keptBoats, keptPlaces, library } from '@/db';
+import { keptBoats, keptPlaces, lastUsed, library } from '@/db';
 import { NewManoeuvre } from '@/ui/new/NewManoeuvre';
 
-export const metadata: Metadata = { title: 'A new manoeuvre' };
+export const metadata: Metadata = { title: 'New manoeuvre' };
 export const dynamic = 'force-dynamic';
 
 export default async function NewPage({
@@ -21,7 +21,13 @@ export default async function NewPage({
         ? [document]
         : [],
     );
+  const last = lastUsed(db);
   return (
-    <NewManoeuvre boats={boats} places={places} wanted={typeof place === 'string' ? place : null} />
+    <NewManoeuvre
+      boats={boats}
+      places={places}
+      wanted={typeof place === 'string' ? place : (last?.placeId ?? null)}
+      lastBoat={last?.boatId ?? null}
+    />
   );
 }

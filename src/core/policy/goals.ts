@@ -52,3 +52,9 @@ export const EXPECTED_SPEED_MPS = 0.25;
 
 /** Slower than this, made fast, a boat that begins lies there: it starts from where it lies, m/s. */
 export const LIES_AT_START_MPS = 0.1;
+
+/** From this length on a boat is no small craft by the rules of the road (COLREGs rule 9 b: 20 m), and stands among big craft. */
+export const BIG_CRAFT_M = 20;
+
+/** A goal in open water that heads this far from the start's heading is turning round, degrees. Judgement. */
+export const TURNS_ROUND_DEG = 60;

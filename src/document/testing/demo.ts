@@ -7,6 +7,7 @@ import {
   manoeuvreSchema,
   placeSchema,
   toFile,
+  type LastResult,
   type ManoeuvreFile,
   type Result,
 } from '..';
@@ -68,4 +69,10 @@ export const FINGERPRINTS = join('src', 'document', 'testing', 'fingerprints.jso
 export const knownFingerprints = (): Readonly<Record<string, DemoFingerprints>> =>
   JSON.parse(readFileSync(join(process.cwd(), FINGERPRINTS), 'utf8')) as Readonly<
     Record<string, DemoFingerprints>
+  >;
+
+/** What each demo came to as it is shipped. */
+export const demoResults = (): Readonly<Record<string, LastResult>> =>
+  JSON.parse(readFileSync(join(process.cwd(), 'demo', 'results.json'), 'utf8')) as Readonly<
+    Record<string, LastResult>
   >;

@@ -52,10 +52,10 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
     return (
       <AreaFrame>
         <p role="status" className="pb-4">
-          {boat.name} is put aside. Manoeuvres that use her keep her.
+          {boat.name} has been removed. Manoeuvres that use it keep it.
         </p>
         <button type="button" className={BUTTON} onClick={() => void putAside(false)}>
-          Bring her back
+          Bring it back
         </button>
         <p className="pt-4">
           <Link href="/boats" className={LINK}>
@@ -79,10 +79,10 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
             <PencilRuler size={15} /> What you know of her
           </Link>
           <a href={`/api/boats/${boat.id}/file`} download className={BUTTON}>
-            <Download size={15} /> Keep as a file
+            <Download size={15} /> Export
           </a>
           <button type="button" className={BUTTON} onClick={() => void putAside(true)}>
-            <Archive size={15} /> Put aside
+            <Archive size={15} /> Remove
           </button>
         </div>
       </div>

@@ -30,7 +30,7 @@ export function ImportBoat() {
       >
         <FolderOpen size={16} /> Open a boat file
       </FileButton>
-      <Problems problems={problems} lead="The file was not taken in; nothing has changed." />
+      <Problems problems={problems} lead="The file was not imported; nothing has changed." />
     </div>
   );
 }

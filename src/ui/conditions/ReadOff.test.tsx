@@ -25,7 +25,7 @@ const conditions = () => store.getState().manoeuvre.conditions;
 it('reckons the wind from a flag, with how far it can be out, and puts it in as one edit', async () => {
   const user = userEvent.setup();
   const before = conditions().wind;
-  await user.click(screen.getByText('Reckon them from what you see'));
+  await user.click(screen.getByText('Estimate from what you see'));
   await user.click(screen.getByRole('combobox', { name: 'How a light flag looks' }));
   await user.click(await screen.findByRole('option', { name: /^currents out/ }));
   const { textContent } = await screen.findByTestId('read-off');
@@ -39,7 +39,7 @@ it('reckons the wind from a flag, with how far it can be out, and puts it in as 
 
 it('reckons the current from what floats by, and not before both figures are there', async () => {
   const user = userEvent.setup();
-  await user.click(screen.getByText('Reckon them from what you see'));
+  await user.click(screen.getByText('Estimate from what you see'));
   const write = async (name: string, value: string) => {
     const field = screen.getByRole('textbox', { name });
     await user.clear(field);

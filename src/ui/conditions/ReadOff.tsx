@@ -29,7 +29,7 @@ export function ReadOff() {
   return (
     <details className="rule-t py-2">
       <summary className="cursor-pointer py-1 text-[13px] font-semibold hover:text-plan">
-        Reckon them from what you see
+        Estimate from what you see
       </summary>
       <WindSeen />
       <CurrentSeen />

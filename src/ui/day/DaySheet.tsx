@@ -190,7 +190,7 @@ function Sheet({ file, day, onClose }: { file: ManoeuvreFile; day: Day; onClose:
         </button>
       </div>
       <p className="pt-2 text-[12.5px] text-quiet">
-        Tides here are reckoned without weather: pressure and wind move them by decimetres. Go by
+        Tides here are computed without weather: pressure and wind move them by decimetres. Go by
         the official tables, the harbour&rsquo;s word and what you see.
       </p>
     </>

@@ -77,7 +77,7 @@ export function Instruments({
                   onPutAside(id);
                 }}
               >
-                put it aside
+                remove it
               </button>
             )}
           </div>
@@ -85,7 +85,7 @@ export function Instruments({
       })}
       {aside && (
         <p role="status" className="rule-t py-1 text-[13px]">
-          {aside.name} is put aside.{' '}
+          {aside.name} has been removed.{' '}
           <button
             type="button"
             className={LINK}
@@ -117,7 +117,7 @@ export function Instruments({
             className={LINK}
             onFile={(file) => void importFile(file)}
           >
-            Take in a recording
+            Import a recording
           </FileButton>
           <span>
             <button type="button" className={LINK} onClick={() => onStart(Number(pace))}>

@@ -41,7 +41,7 @@ export function RunList({
       <h2 className="text-[15px] font-semibold">Runs</h2>
       {aside && (
         <p role="status" className="text-[13px]">
-          Put aside.{' '}
+          Removed.{' '}
           <button
             type="button"
             className="text-plan underline"

@@ -43,6 +43,8 @@ const ANSWER_MS = 15_000;
 
 export interface Autosave<T, Theirs> {
   readonly state: SaveState<Theirs>;
+  /** The revision a document is saved as; null if what is saved is another. */
+  savedAs(document: unknown): number | null;
   /** Edits that were left in this browser because the server did not get them; null for none. */
   readonly left: LeftDraft<T> | null;
   /** They were taken up by the caller, or thrown away. */
@@ -126,6 +128,11 @@ export function useAutosave<T, Theirs>(
     };
   }, [save]);
 
+  const savedAs = useCallback(
+    (asked: unknown) => (asked === saved.current ? revision.current : null),
+    [],
+  );
+
   const settle = useCallback(
     (mine: boolean) => {
       if (state.is !== 'conflict') return;
@@ -144,6 +151,7 @@ export function useAutosave<T, Theirs>(
 
   return {
     state,
+    savedAs,
     left: drafts.offered,
     settleLeft: drafts.settle,
     keepMine: () => settle(true),

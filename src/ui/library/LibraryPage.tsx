@@ -142,7 +142,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
   return (
     <AreaFrame area="library">
       <h1 className="border-b-2 border-ink pb-4 text-[32px] font-extrabold leading-none tracking-tight">
-        Keeping and restoring
+        Backups
       </h1>
       <div className="grid gap-x-14 md:grid-cols-2">
         <section aria-label="One file" className="py-5">
@@ -233,7 +233,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                   className={BUTTON}
                   onClick={() => void importArchive('merge')}
                 >
-                  Take it in beside
+                  Import it beside
                 </button>
                 {asked ? (
                   <button

@@ -25,7 +25,7 @@ export function FenderRows({ fenders, write }: { fenders: PlanDocument['fenders'
             value={fender.name}
             onCommit={(name) => change({ ...fender, name })}
           />
-          <IconButton label={`Take in the ${fender.name}`} onClick={() => change(null)}>
+          <IconButton label={`Remove the ${fender.name}`} onClick={() => change(null)}>
             <Trash2 size={14} />
           </IconButton>
         </div>

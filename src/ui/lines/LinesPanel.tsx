@@ -54,8 +54,8 @@ export function LinesPanel() {
   const hasHelm = points.includes('helm');
   const hullLength = useWorkspace((s) => s.boat.hull.length_m);
   return (
-    <section aria-label="Lines and people" className="rule-t py-2.5">
-      <h2 className="pb-1 text-[15px] font-semibold">Lines and people</h2>
+    <section aria-label="Lines and crew" className="rule-t py-2.5">
+      <h2 className="pb-1 text-[15px] font-semibold">Lines and crew</h2>
       {plan.lines.length === 0 && (
         <p className="pb-1 text-quiet">
           No line is rigged.{' '}
@@ -103,7 +103,7 @@ export function LinesPanel() {
             setRigging(!rigging);
           }}
         >
-          {rigging ? 'Leave off rigging' : 'Rig a line on the water'}
+          {rigging ? 'Stop rigging' : 'Rig a line on the water'}
         </button>
         <button
           type="button"
@@ -118,7 +118,7 @@ export function LinesPanel() {
             )
           }
         >
-          Ship an anchor
+          Add an anchor
         </button>
         <button
           type="button"

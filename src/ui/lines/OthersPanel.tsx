@@ -60,7 +60,7 @@ export function OthersPanel() {
               }}
             />
             <IconButton
-              label={`Take ${name} away`}
+              label={`Remove ${name}`}
               onClick={() => {
                 const where = otherUsed(store.getState().manoeuvre, i);
                 if (where) return setSaid(`${where} names ${name}; take that out first.`);
@@ -102,15 +102,15 @@ export function OthersPanel() {
           disabled={others.length >= MOST_OTHERS}
           onClick={() => setPicking(true)}
         >
-          Put a boat here
+          Add a boat
         </button>
       </p>
       <FieldError error={said ?? undefined} />
       {picking && (
         <BoatPicker
-          title="Put a boat here"
+          title="Add a boat"
           now={store.getState().boat.id}
-          action="Put her here"
+          action="Add this boat"
           onChoose={(boat) => {
             const { manoeuvre, boat: own } = store.getState();
             const off = own.hull.beam_m / 2 + boat.hull.beam_m / 2 + OTHER_ABREAST_M;
@@ -125,7 +125,7 @@ export function OthersPanel() {
           onClose={() => setPicking(false)}
         >
           She is put abreast of the start, to starboard; drag her where she lies. Her lines are
-          rigged under Lines and people, with her name.
+          rigged under Lines &amp; crew, with that name.
         </BoatPicker>
       )}
     </section>

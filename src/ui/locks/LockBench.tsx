@@ -91,7 +91,7 @@ export function LockBench({
             </div>
             <div className="flex flex-wrap items-center gap-x-3 py-2">
               <IconButton
-                label={running ? 'Stand still' : 'Let it run'}
+                label={running ? 'Pause' : 'Let it run'}
                 onClick={() => run.setPace(running ? 0 : Number(pace))}
               >
                 {running ? <Pause size={17} /> : <Play size={17} />}

@@ -82,7 +82,7 @@ export function PaddleFields({
             />
             {!last && (
               <IconButton
-                label={`Take ${paddle.name} away`}
+                label={`Remove ${paddle.name}`}
                 onClick={() => set({ paddles: paddles.filter((one) => one !== paddle) })}
               >
                 <Minus size={15} />

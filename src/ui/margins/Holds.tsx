@@ -16,7 +16,13 @@ export function Holds({
   variation: VariationDocument;
 }) {
   const { found } = useCertificate(file, variation);
-  const { setFan } = useWorkspaceStore().getState();
+  const { setFan, setTried } = useWorkspaceStore().getState();
+  const through = file && found?.fan ? found.certificate : null;
+  useEffect(() => {
+    if (!file || !through) return;
+    const { share, runs } = through;
+    setTried({ file, tries: { held: Math.round(share * runs), of: runs } });
+  }, [setTried, file, through]);
   // Of a plan that was changed since, nothing is drawn.
   useEffect(() => () => setFan(null), [setFan, file, variation]);
   return file && found && <HowSureRow found={found} plan={file.plan} />;

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Boat, Place, Problem } from '@/document';
-import { AreaFrame, BUTTON } from '../parts/AreaFrame';
+import { AreaFrame, BUTTON, FIRST_BUTTON } from '../parts/AreaFrame';
 import { Problems } from '../parts/Problems';
 import { saveDocument } from '../parts/save-document';
 import { BerthPlan } from './BerthPlan';
@@ -11,30 +11,33 @@ import { WishForm } from './WishForm';
 
 const ALERT = 'border-l-4 border-hurt-fill pl-2 font-semibold text-hurt';
 
-/** Place, berth, boat and wind of a manoeuvre to be; the plan is written afterwards, by hand or by a technique. */
+/** Boat, place, berth and wind of a manoeuvre to be; the plan is written afterwards, by hand or by a technique. */
 export function NewManoeuvre({
   boats,
   places,
   wanted,
+  lastBoat,
 }: {
   boats: readonly Boat[];
   places: readonly Place[];
   /** Id of the place to begin with. */
   wanted: string | null;
+  /** Id of the boat to begin with. */
+  lastBoat: string | null;
 }) {
   const router = useRouter();
-  const wish = useWish(boats, places, wanted);
+  const wish = useWish(boats, places, { placeId: wanted, boatId: lastBoat });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
   const { place, boat, berth, lock, side, outlook } = wish;
   if (!place || !boat || (!berth && !lock))
     return (
       <AreaFrame area="manoeuvres">
-        <h1 className="text-[26px] font-extrabold">A new manoeuvre</h1>
+        <h1 className="text-[26px] font-extrabold">New manoeuvre</h1>
         <p className="pt-3">
           {boats.length === 0
             ? 'There is no boat yet; make one first, under Boats.'
-            : 'No place with a berth is kept. Open a manoeuvre file that brings one.'}
+            : 'There is no place with a berth yet; draw one first, under Places.'}
         </p>
       </AreaFrame>
     );
@@ -68,7 +71,7 @@ export function NewManoeuvre({
           onChoose={({ id }) => wish.choose({ through: null, berthId: id })}
         />
         <form
-          aria-label="A new manoeuvre"
+          aria-label="New manoeuvre"
           className="overflow-y-auto pr-1"
           onSubmit={(event) => {
             event.preventDefault();
@@ -76,7 +79,7 @@ export function NewManoeuvre({
           }}
         >
           <h1 className="pb-2 text-[26px] font-extrabold leading-none tracking-tight">
-            A new manoeuvre
+            New manoeuvre
           </h1>
           <WishForm wish={wish} place={place} boat={boat} boats={boats} places={places} />
           {stuck && (
@@ -90,11 +93,11 @@ export function NewManoeuvre({
               {start.problems[0]!.message}
             </p>
           )}
-          <div className="flex flex-wrap gap-3 pt-3">
+          <div className="sticky bottom-0 flex flex-wrap gap-3 bg-paper py-3">
             {!lock && (
               <button
                 type="button"
-                className={BUTTON}
+                className={FIRST_BUTTON}
                 disabled={busy || wish.waiting}
                 onClick={() => void begin('?suggest')}
               >
@@ -106,10 +109,10 @@ export function NewManoeuvre({
               className={BUTTON}
               disabled={busy || wish.waiting || (start !== null && !start.ok)}
             >
-              {busy ? 'Laying it out …' : 'Begin'}
+              {busy ? 'Laying it out …' : lock ? 'Begin' : 'Begin without a plan'}
             </button>
           </div>
-          <Problems problems={problems} lead="It was not begun; nothing has changed." />
+          <Problems problems={problems} lead="The manoeuvre was not begun; nothing has changed." />
         </form>
       </div>
     </AreaFrame>

@@ -9,8 +9,8 @@ import { Figure, Radios, Row } from './Fields';
 import type { ManoeuvreWish } from './use-wish';
 
 const END_WORDS = {
-  stern: 'Her stern to it, her bow out.',
-  bow: 'Her bow to it, her stern out.',
+  stern: 'Stern to the berth, bow out.',
+  bow: 'Bow to the berth, stern out.',
 } as const;
 
 const GOING_WORDS: readonly { value: Going; text: string }[] = [
@@ -30,7 +30,7 @@ const sideOption = (side: Side, lying: LyingThere | undefined) => ({
   text: `${side} side to${!lying || lying.bowIn === null ? '' : lying.bowIn ? ', bow in' : ', stern in'}`,
 });
 
-/** What is asked for a manoeuvre: place, berth, boat, what it is to do, how it lies, wind and current, its name. */
+/** What is asked for a manoeuvre: boat, place, berth, what it is to do, how it lies, wind and current, its name. */
 export function WishForm({
   wish,
   place,
@@ -48,6 +48,14 @@ export function WishForm({
   const { berth, side, through, title, choose } = wish;
   return (
     <>
+      <Row name="Boat">
+        <Choice
+          label="Boat"
+          value={boat.id}
+          options={boats.map(({ id, name, kind }) => ({ value: id, text: `${name}, ${kind}` }))}
+          onChange={(boatId) => choose({ boatId })}
+        />
+      </Row>
       <Row name="Place">
         <Choice
           label="Place"
@@ -66,15 +74,7 @@ export function WishForm({
           />
         </Row>
       )}
-      <Row name="Boat">
-        <Choice
-          label="Boat"
-          value={boat.id}
-          options={boats.map(({ id, name, kind }) => ({ value: id, text: `${name}, ${kind}` }))}
-          onChange={(boatId) => choose({ boatId })}
-        />
-      </Row>
-      <Row name="What she is to do">
+      <Row name="What the boat is to do">
         <Radios
           name="going"
           value={through ? `${through.going} ${through.lockId}` : wish.going}
@@ -91,7 +91,7 @@ export function WishForm({
         />
       </Row>
       {berth && (
-        <Row name="How she lies">
+        <Row name="How the boat lies">
           {endTo(berth) ? (
             <p>{END_WORDS[endTo(berth)!]}</p>
           ) : (
@@ -127,7 +127,7 @@ export function WishForm({
 function WindAndCurrent({ wish: { wind, current, choose } }: { wish: ManoeuvreWish }) {
   const { speed } = useUnits();
   return (
-    <Row name="Wind and current, to be dragged later">
+    <Row name="Wind and current: you can drag them on the water later">
       <span className="flex flex-wrap gap-x-5 gap-y-1">
         <Figure
           label="Wind speed"

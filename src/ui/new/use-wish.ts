@@ -56,14 +56,14 @@ const VERBS: Readonly<Record<Going, string>> = {
 export function useWish(
   boats: readonly Boat[],
   places: readonly Place[],
-  /** Id of the place to begin with. */
-  wanted: string | null,
+  /** Boat and place to begin with, by their ids. */
+  wanted: { readonly placeId: string | null; readonly boatId: string | null },
 ) {
   const [chosen, setChosen] = useState((): Chosen => {
-    const first = places.find(({ id }) => id === wanted) ?? places[0];
+    const first = places.find(({ id }) => id === wanted.placeId) ?? places[0];
     return {
       placeId: first?.id ?? '',
-      boatId: firstThatFits(boats, first),
+      boatId: boats.find(({ id }) => id === wanted.boatId)?.id ?? firstThatFits(boats, first),
       berthId: null,
       going: 'in',
       through: null,

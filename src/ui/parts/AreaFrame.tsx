@@ -31,7 +31,7 @@ export function AreaFrame({
             Places
           </Link>
           <Link href="/library" className={here('library')}>
-            Keeping
+            Backups
           </Link>
         </nav>
         <div className="ml-auto flex items-center">
@@ -45,5 +45,8 @@ export function AreaFrame({
 }
 
 export const LINK = 'text-plan underline decoration-1 underline-offset-3';
+/** The next thing to do. */
+export const FIRST_BUTTON =
+  'inline-flex min-h-9 items-center gap-2 border border-plan bg-plan px-3.5 font-semibold text-on-plan disabled:border-quiet disabled:bg-transparent disabled:text-quiet';
 export const BUTTON =
   'inline-flex min-h-9 items-center gap-2 border border-ink px-3.5 font-semibold hover:border-plan hover:text-plan disabled:border-quiet disabled:text-quiet';

@@ -45,11 +45,11 @@ export function ImportPlace() {
         className={BUTTON}
         onFile={(chosen) => void open(chosen)}
       >
-        <FolderOpen size={16} /> Take in a file
+        <FolderOpen size={16} /> Import a file
       </FileButton>
       <Problems
         problems={read && !read.ok ? read.problems : problems}
-        lead="The file was not taken in; nothing has changed."
+        lead="The file was not imported; nothing has changed."
       />
       {read?.ok && (
         <section aria-label="What the file holds" className="max-w-md pt-3">
@@ -75,7 +75,7 @@ export function ImportPlace() {
             </>
           )}
           <button type="button" className={BUTTON} onClick={() => void run()}>
-            Take it in
+            Import it
           </button>
         </section>
       )}

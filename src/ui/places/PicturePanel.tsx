@@ -77,7 +77,7 @@ export function PicturePanel({
         </FileButton>
         {picture && (
           <button type="button" className="text-plan underline" onClick={() => onChange(null)}>
-            Take it away
+            Remove it
           </button>
         )}
       </p>

@@ -290,7 +290,7 @@ function PutAside() {
   return (
     <p className="rule-t py-2">
       <button type="button" className="text-plan underline" onClick={() => void put()}>
-        Put this place aside
+        Remove this place
       </button>
       <span className="block text-[13px] text-quiet">
         Manoeuvres sailed here keep it; it can be brought back.

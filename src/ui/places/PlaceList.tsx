@@ -6,7 +6,7 @@ import { PLACE_SCHEMA, PLACE_VERSION, type Place, type Problem } from '@/documen
 import { AreaFrame, BUTTON, LINK } from '../parts/AreaFrame';
 import { saveDocument } from '../parts/save-document';
 import { Problems } from '../parts/Problems';
-import { PlaceSketch } from './PlaceSketch';
+import { Picture } from '../pictures/Picture';
 import { ImportPlace } from './ImportPlace';
 import { holds } from '../words/holds';
 
@@ -54,7 +54,7 @@ export function PlaceList({
         <div>
           <h1 className="text-[32px] font-extrabold leading-none tracking-tight">Places</h1>
           <p className="pt-2">
-            Stretches of water with their edges, berths and neighbours: draw yours, or take it in
+            Stretches of water with their edges, berths and neighbours: draw yours, or import it
             from a file.
           </p>
         </div>
@@ -68,7 +68,7 @@ export function PlaceList({
       <Problems problems={problems} lead="That did not work; nothing has changed." />
       {aside && (
         <p role="status" className="py-2">
-          Put aside.{' '}
+          Removed.{' '}
           <button type="button" className={LINK} onClick={() => void bringBack()}>
             Bring it back
           </button>
@@ -87,7 +87,7 @@ export function PlaceList({
                 href={`/places/${id}`}
                 className="group grid grid-cols-[180px_minmax(0,1fr)] items-center gap-5 py-3 focus-visible:-outline-offset-2"
               >
-                <PlaceSketch place={document} />
+                <Picture of={`/api/places/${id}/picture`} className="w-full" />
                 <span className="min-w-0">
                   <span className="block text-[18px] font-bold leading-tight group-hover:text-plan">
                     {document.name}

@@ -68,7 +68,7 @@ export function ThingPanel({
             store.getState().choose(null);
           }}
         >
-          Take it away
+          Remove it
         </button>
       </p>
     </section>
@@ -251,7 +251,7 @@ function Contents() {
   return (
     <details>
       <summary className="cursor-pointer font-semibold">
-        All it holds: {holds(things.length - place.berths.length, place.berths.length)}
+        All objects: {holds(things.length - place.berths.length, place.berths.length)}
       </summary>
       {things.length === 0 && (
         <p className="text-quiet">

@@ -104,7 +104,7 @@ export function TidePanel({ edit }: { edit: (place: Place) => boolean }) {
           )}
           <p>
             <button type="button" className="text-plan underline" onClick={drop}>
-              Take the tide away
+              Remove the tide
             </button>
           </p>
         </div>

@@ -74,7 +74,7 @@ export function TracePanel({
             className="text-plan underline"
             onClick={() => onChange(layers.filter((_, k) => k !== i))}
           >
-            Take it away
+            Remove it
           </button>
         </p>
       ))}

@@ -133,7 +133,7 @@ export function freeNameFrom(place: Place, wish: string): string {
 /** An id nothing on the place has, made of a name. */
 export function freeId(place: Place, name: string): string {
   const taken = new Set(thingsOf(place).map(({ id }) => id));
-  const wish = idFrom(name, 'thing');
+  const wish = idFrom(name, 'object');
   for (let n = 1; ; n++) {
     const id = n === 1 ? wish : `${wish}-${n}`;
     if (!taken.has(id)) return id;

@@ -8,7 +8,7 @@ import { useNames } from './use-names';
 export function LineState({ at }: FieldsProps) {
   const { lines } = useNames();
   if (lines.length === 0)
-    return <span className="text-hurt">no lines are rigged: rig one under Lines and people</span>;
+    return <span className="text-hurt">no lines are rigged: rig one under Lines &amp; crew</span>;
   return (
     <>
       <RowChoice name={`${at}.line`} label="Line" options={named(lines)} />

@@ -96,7 +96,7 @@ export function OwnTechniques({
           onChange={(event) => setName(event.target.value)}
         />
         <button type="submit" className={BUTTON} disabled={!name.trim()}>
-          Keep as a technique
+          Save as a technique
         </button>
       </form>
       {said && (

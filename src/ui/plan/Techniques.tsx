@@ -75,7 +75,7 @@ export function Techniques({ state }: { state: RunState }) {
   const unfitted = offered.value.filter(({ unfit }) => unfit !== null);
   return (
     <section aria-label="Techniques" className="rule-t py-2.5">
-      <h2 className="pb-1 text-[15px] font-semibold">Have a technique written in</h2>
+      <h2 className="pb-1 text-[15px] font-semibold">Write in a technique</h2>
       {busy ? (
         <>
           <p>{asked && nameOf(asked)}</p>

@@ -42,12 +42,12 @@ export function TunePlan({ state }: { state: RunState }) {
     ask({ file });
   };
   return (
-    <section aria-label="Fit the numbers" className="rule-t py-2.5">
+    <section aria-label="Tune" className="rule-t py-2.5">
       {busy ? (
         <Tries made={fitted} onStop={stop} />
       ) : (
         <button type="button" className={BUTTON} disabled={!run} onClick={begin}>
-          Fit the numbers by trying
+          Tune the numbers
         </button>
       )}
       <p className="pt-1 text-[12.5px] text-quiet">
@@ -57,7 +57,7 @@ export function TunePlan({ state }: { state: RunState }) {
       </p>
       {overtaken && (
         <p role="status" className="pt-1">
-          The manoeuvre was changed meanwhile, so nothing was put in. Fit it again.
+          The manoeuvre was changed meanwhile, so nothing was put in. Tune it again.
         </p>
       )}
       {same && <p className="pt-1">Nothing it tried does better than what is written.</p>}

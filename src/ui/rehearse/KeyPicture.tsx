@@ -63,7 +63,7 @@ const ON_KEY: Readonly<Record<HelmAction, readonly [string, string]>> = {
   upperGates: ['upper', 'gates'],
   lowerGates: ['lower', 'gates'],
   paddlesDown: ['paddles', 'down'],
-  run: ['go on,', 'stand still'],
+  run: ['go on,', 'pause'],
   stepBack: ['5 s', 'back'],
   slower: ['slower', ''],
   faster: ['faster', ''],

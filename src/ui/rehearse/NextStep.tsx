@@ -59,7 +59,7 @@ export function NextStep() {
               className="text-[13px] text-plan underline"
               onClick={() => void live.passOn()}
             >
-              That is past: on to what comes after it
+              Skip to the next step
             </button>
           )}
         </p>

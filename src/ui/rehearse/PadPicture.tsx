@@ -51,7 +51,7 @@ export function PadPicture({ joystick }: { joystick: boolean }) {
       {lead('M374 100 H462')}
       {words(466, 104, 'neutral', 'start')}
       {lead('M299 76 V20')}
-      {words(299, 14, 'go on, stand still', 'middle')}
+      {words(299, 14, 'go on, pause', 'middle')}
     </svg>
   );
 }

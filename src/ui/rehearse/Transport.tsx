@@ -40,7 +40,7 @@ export function Transport() {
         >
           {running ? <Pause size={16} /> : <Play size={16} />}
           {running
-            ? 'Stand still'
+            ? 'Pause'
             : status === 'over'
               ? 'Again'
               : status === 'paused'

@@ -110,7 +110,7 @@ const WORDS: Readonly<Record<HelmAction, string>> = {
   upperGates: 'upper gates open, then shut',
   lowerGates: 'lower gates open, then shut',
   paddlesDown: 'all paddles down',
-  run: 'go on, or stand still',
+  run: 'go on, or pause',
   stepBack: 'five seconds back',
   slower: 'slower',
   faster: 'faster',

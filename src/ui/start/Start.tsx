@@ -1,166 +1,144 @@
 'use client';
-import { FolderOpen, Plus, Search } from 'lucide-react';
+import { Plus, Search } from 'lucide-react';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
-import { z } from 'zod';
-import type { Problem } from '@/document';
-import { Problems } from '../parts/Problems';
-import { useTheme } from '../hooks/use-theme';
-import { FileButton } from '../parts/FileButton';
-import { MOST_DOCUMENT_BYTES, readText } from '../parts/read-text';
-import { matching, type StartEntry } from './entries';
+import { AreaFrame } from '../parts/AreaFrame';
+import { JOB_WORDS } from '../words/jobs';
+import { Entry, UnreadableEntry } from './Entry';
+import { firstToSee, grouped, matching, type StartEntry } from './entries';
+import { OpenFile } from './OpenFile';
 
-const answerSchema = z.union([
-  z.object({ id: z.string() }),
-  z.object({ problems: z.array(z.object({ path: z.string(), message: z.string() })) }),
-]);
+const JOBS = Object.keys(JOB_WORDS) as (keyof typeof JOB_WORDS)[];
 
-function openedWords(at: number | null): string {
-  if (at === null) return 'not opened yet';
-  const date = new Date(at);
-  return `opened ${date.toLocaleDateString([], { day: 'numeric', month: 'short' })}, ${date.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`;
-}
+const HEADINGS = {
+  ...JOB_WORDS,
+  opened: 'Opened last',
+  unreadable: 'Cannot be read',
+} as const;
 
-/** The manoeuvres, last opened first. One press opens and plays one. */
+const ACTION =
+  'inline-flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan';
+const FIRST =
+  'inline-flex min-h-10 items-center gap-2 border border-plan bg-plan px-4 font-semibold text-on-plan';
+
+/** The manoeuvres as pictures, by what they are for. One press opens one, one drives it. */
 export function Start({ manoeuvres }: { manoeuvres: readonly StartEntry[] }) {
-  useTheme();
   const [sought, setSought] = useState('');
-  const found = matching(manoeuvres, sought);
+  const [job, setJob] = useState<string>('');
+  const found = matching(manoeuvres, sought).filter((entry) => !job || entry.job === job);
+  const narrowed = sought.trim() !== '' || job !== '';
+  const groups = grouped(found, JOBS).filter(({ of }) => !narrowed || of !== 'opened');
+  const isNew = manoeuvres.every(({ openedAt }) => openedAt === null);
   return (
-    <main className="mx-auto max-w-[980px] px-8 pb-16 pt-14">
-      <nav aria-label="Areas" className="flex justify-end gap-5 pb-3">
-        <Link href="/boats" className="font-semibold hover:text-plan">
-          Boats
-        </Link>
-        <Link href="/places" className="font-semibold hover:text-plan">
-          Places
-        </Link>
-        <Link href="/library" className="font-semibold hover:text-plan">
-          Keeping
-        </Link>
-      </nav>
-      <header className="border-b-2 border-ink pb-6">
-        <h1 className="text-[44px] font-extrabold leading-none tracking-tight">Yawtrope</h1>
-        <p className="max-w-xl pt-3 text-[17px]">
-          Write a manoeuvre as a plan, see what wind, current and propeller do to it, change a step,
-          see again; then take the helm yourself, and look back at what was different.
-        </p>
-        <div className="flex flex-wrap items-start gap-3 pt-5">
-          <Link
-            href="/new"
-            className="inline-flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
-          >
-            <Plus size={16} /> A new manoeuvre
+    <AreaFrame area="manoeuvres">
+      <header className="flex flex-wrap items-end gap-x-8 gap-y-4 pb-5">
+        <div className="max-w-[56ch]">
+          <h1 className="text-[30px] font-extrabold leading-none tracking-tight">Manoeuvres</h1>
+          <p className="pt-2 text-[15px]">
+            Plan a manoeuvre, see what wind, current and propeller do to it and how many times in a
+            hundred it works, then take the helm yourself.
+          </p>
+        </div>
+        <div className="ml-auto flex flex-wrap items-start gap-3 max-md:ml-0">
+          <Link href="/new" className={isNew ? ACTION : FIRST}>
+            <Plus size={16} aria-hidden /> New manoeuvre
           </Link>
           <OpenFile />
-          {manoeuvres.length > 0 && (
-            <label className="ml-auto flex min-h-10 items-center gap-2 max-md:ml-0">
-              <Search size={16} aria-hidden className="text-quiet" />
-              <input
-                type="search"
-                aria-label="Find a manoeuvre"
-                placeholder="by its name, boat, place or words"
-                value={sought}
-                onChange={(event) => setSought(event.target.value)}
-                className="w-64"
-              />
-            </label>
-          )}
         </div>
       </header>
+      {isNew && <FirstStep entry={firstToSee(manoeuvres)} />}
+      {manoeuvres.length > 0 && (
+        <div className="rule-t flex flex-wrap items-center gap-x-6 gap-y-2 py-3">
+          <ToggleGroup.Root
+            type="single"
+            aria-label="Show only"
+            value={job}
+            onValueChange={setJob}
+            className="flex flex-wrap gap-x-5"
+          >
+            {JOBS.map((one) => (
+              <ToggleGroup.Item
+                key={one}
+                value={one}
+                className="min-h-9 border-b-2 border-transparent font-semibold text-quiet hover:text-ink data-[state=on]:border-plan data-[state=on]:text-ink"
+              >
+                {JOB_WORDS[one]}
+              </ToggleGroup.Item>
+            ))}
+          </ToggleGroup.Root>
+          <label className="ml-auto flex min-h-9 items-center gap-2 max-md:ml-0">
+            <Search size={16} aria-hidden className="text-quiet" />
+            <input
+              type="search"
+              aria-label="Find a manoeuvre"
+              placeholder="name, boat, place or words"
+              value={sought}
+              onChange={(event) => setSought(event.target.value)}
+              className="w-60"
+            />
+          </label>
+        </div>
+      )}
       {manoeuvres.length === 0 ? (
         <p className="py-8">
-          Manoeuvres stand here once there are some. Open a manoeuvre file to begin with.
+          Manoeuvres stand here once there are some. Press New manoeuvre to make the first, or open
+          a file.
         </p>
       ) : found.length === 0 ? (
         <p className="py-8" role="status">
-          No manoeuvre has all of that in its name, boat, place or story.
+          No manoeuvre matches. Use fewer words, or show all of them again.
         </p>
       ) : (
-        <ol aria-label="Manoeuvres, last opened first">
-          {found.map((entry) => (
-            <li key={entry.id} className="rule-b flex items-start gap-6">
-              <Link
-                href={`/m/${entry.id}`}
-                className="group grid flex-1 grid-cols-[minmax(0,1fr)_230px] gap-x-8 py-5 focus-visible:-outline-offset-2"
-              >
-                <span>
-                  <span className="block text-[21px] font-bold leading-tight group-hover:text-plan">
-                    {entry.title}
-                  </span>
-                  {entry.unreadable ? (
-                    <span className="block pt-1.5 text-[15px] font-semibold text-hurt">
-                      Cannot be read. It is kept as it is; open it to see what is wrong.
-                    </span>
-                  ) : (
-                    <span className="block max-w-[60ch] pt-1.5 text-[15px]">{entry.note}</span>
-                  )}
-                </span>
-                <span className="pt-1 text-[13.5px] text-quiet">
-                  <span className="block text-ink">{entry.boat}</span>
-                  <span className="block">{entry.place}</span>
-                  <span className="figures block pt-1" suppressHydrationWarning>
-                    {openedWords(entry.openedAt)}
-                  </span>
-                </span>
-              </Link>
-              {!entry.unreadable && (
-                <Link
-                  href={`/m/${entry.id}?do=rehearse`}
-                  aria-label={`Drive it: ${entry.title}`}
-                  className="mt-5 inline-flex min-h-9 items-center whitespace-nowrap border border-ink px-3 text-[14px] hover:border-plan hover:text-plan"
-                >
-                  Drive it
-                </Link>
+        groups.map(({ of, entries }) => (
+          <section key={of} aria-label={HEADINGS[of]} className="pb-6">
+            <h2 className="pb-2 pt-1 text-[17px] font-bold">{HEADINGS[of]}</h2>
+            <ul
+              className={
+                of === 'unreadable'
+                  ? ''
+                  : 'grid grid-cols-[repeat(auto-fill,minmax(216px,1fr))] gap-x-5 gap-y-4 max-sm:grid-cols-1'
+              }
+            >
+              {entries.map((entry) =>
+                entry.unreadable ? (
+                  <UnreadableEntry key={entry.id} entry={entry} />
+                ) : (
+                  <Entry key={entry.id} entry={entry} />
+                ),
               )}
-            </li>
-          ))}
-        </ol>
+            </ul>
+          </section>
+        ))
       )}
-      <p className="max-w-[68ch] pt-10 text-[13px] text-quiet">
-        What is shown is a rehearsal on a model that errs; it is not for navigation. Local rules,
-        the harbour or lock keeper, the boat&rsquo;s manual and qualified instruction come first.
+      <p className="max-w-[68ch] pt-6 text-[13px] text-quiet">
+        Everything here is computed on a model that errs; it is not for navigation. Local rules, the
+        harbour or lock keeper, the boat&rsquo;s manual and qualified instruction come first.
       </p>
-    </main>
+    </AreaFrame>
   );
 }
 
-/** Takes in a manoeuvre file from this computer. */
-function OpenFile() {
-  const router = useRouter();
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-
-  const importFile = async (file: File) => {
-    const text = await readText(file, MOST_DOCUMENT_BYTES);
-    if (!text.ok) return setProblems(text.problems);
-    try {
-      const response = await fetch('/api/manoeuvres', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: text.value,
-      });
-      const answer = answerSchema.parse(await response.json());
-      if ('id' in answer) router.push(`/m/${answer.id}`);
-      else setProblems(answer.problems);
-    } catch {
-      setProblems([
-        { path: file.name, message: 'could not be sent; is the server still running?' },
-      ]);
-    }
-  };
-
+/** For somebody who has opened nothing yet: one manoeuvre that holds, to look at and to drive. */
+function FirstStep({ entry }: { entry: StartEntry | null }) {
+  if (!entry) return null;
   return (
-    <section className="max-md:order-last" aria-label="Open a file">
-      <FileButton
-        label="Manoeuvre file"
-        accept=".json,application/json"
-        className="flex min-h-10 items-center gap-2 border border-ink px-4 font-semibold hover:border-plan hover:text-plan"
-        onFile={(file) => void importFile(file)}
-      >
-        <FolderOpen size={16} /> Open a manoeuvre file
-      </FileButton>
-      <Problems problems={problems} lead="The file was not taken in; nothing has changed." />
+    <section
+      aria-label="First time here"
+      className="rule-t flex flex-wrap items-center gap-x-6 gap-y-3 py-4"
+    >
+      <p className="max-w-[62ch] text-[15px]">
+        <strong>First time here?</strong> Open “{entry.title}”: watch {entry.boat} come in, drag the
+        wind on the water and see what becomes of it, then take the helm.
+      </p>
+      <span className="ml-auto flex flex-wrap gap-3 max-md:ml-0">
+        <Link href={`/m/${entry.id}`} className={FIRST}>
+          Watch it
+        </Link>
+        <Link href={`/m/${entry.id}?do=rehearse`} className={ACTION}>
+          Drive it
+        </Link>
+      </span>
     </section>
   );
 }

@@ -7,6 +7,8 @@ const entry = (id: string, rest: Partial<StartEntry> = {}): StartEntry => ({
   boat: '',
   place: '',
   openedAt: null,
+  job: 'arrive',
+  last: null,
   unreadable: false,
   ...rest,
 });

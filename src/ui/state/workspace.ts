@@ -7,6 +7,7 @@ import {
   NO_VARIATION,
   withBoat,
   type Boat,
+  type LastResult,
   type Manoeuvre,
   type ManoeuvreFile,
   type Place,
@@ -14,6 +15,7 @@ import {
 } from '@/document';
 
 import type { Phase } from './phases';
+import type { Subject } from './subjects';
 
 /** What the workspace holds for one manoeuvre. Only the manoeuvre is saved; it is undone together with its boat. */
 export interface WorkspaceState {
@@ -25,6 +27,8 @@ export interface WorkspaceState {
   readonly pointed: string | null;
   /** What the workspace is used for; the water stays the same. */
   readonly phase: Phase;
+  /** What the side panel shows while no step is open. */
+  readonly subject: Subject;
   /** What a what-if makes otherwise than it is written; never saved. */
   readonly variation: VariationDocument;
   /** The run that others are held against, and what it was played from. */
@@ -37,13 +41,17 @@ export interface WorkspaceState {
   readonly runId: string | null;
   /** What tries of the plan look like from above, while it is known; and whether that is drawn. */
   readonly fan: Fan | null;
+  /** How many of all the tries of a file held, once they are in. */
+  readonly tried: { readonly file: ManoeuvreFile; readonly tries: LastResult['tries'] } | null;
   readonly fanShown: boolean;
   setFan(fan: Fan | null): void;
+  setTried(tried: WorkspaceState['tried']): void;
   showFan(shown: boolean): void;
   openRun(id: string | null): void;
   setRigging(rigging: boolean): void;
   setPicking(picking: Picking | null): void;
   setPhase(phase: Phase): void;
+  setSubject(subject: Subject): void;
   setVariation(variation: VariationDocument): void;
   setReference(reference: Reference | null): void;
   select(id: string | null): void;
@@ -93,14 +101,17 @@ export function createWorkspace(start: {
         ...start,
         selected: null,
         pointed: null,
+        subject: 'plan',
         variation: NO_VARIATION,
         reference: null,
         picking: null,
         rigging: false,
         runId: null,
         fan: null,
+        tried: null,
         fanShown: false,
         setFan: (fan) => set({ fan }),
+        setTried: (tried) => set({ tried }),
         showFan: (fanShown) => set({ fanShown }),
         openRun: (runId) => set({ runId }),
         setRigging: (rigging) => set({ rigging, picking: null }),
@@ -112,6 +123,7 @@ export function createWorkspace(start: {
           const held = reference?.kept ? reference : null;
           set({ phase, picking: null, rigging: false, variation: NO_VARIATION, reference: held });
         },
+        setSubject: (subject) => set({ subject }),
         setVariation: (variation) => set({ variation }),
         // Takes are large and never edited: kept out of the drafts.
         setReference: (reference) => set({ reference }),

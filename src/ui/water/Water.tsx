@@ -5,7 +5,7 @@ import type { Leg } from '@/core/brief';
 import type { Run } from '@/core/plan';
 import type { WayOutAt } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
-import { toBoatSpec, withFenders, type Boat } from '@/document';
+import { toBoatSpec, withFenders, type Boat, type LastResult } from '@/document';
 import { useWorkspace } from '../state/context';
 import type { Reference } from '../state/workspace';
 import { usePreferences, useUnits } from '../state/preferences';
@@ -16,6 +16,7 @@ import { ConditionGrips } from './ConditionGrips';
 import { runExtent } from './extent';
 import { FanLayer } from './FanLayer';
 import { hurtBoxes, HurtMarks } from './HurtMarks';
+import { LastTrack } from './LastTrack';
 import { LastWayOut } from './LastWayOut';
 import { LeeSides } from './LeeSides';
 import { OtherGrips } from './OtherGrips';
@@ -34,6 +35,7 @@ export function Water({
   lastWayOut,
   reference,
   stale,
+  lastKnown,
 }: {
   run: Run | null;
   /** The boat the run is of. */
@@ -44,6 +46,8 @@ export function Water({
   /** Another run drawn under it, to be held against. */
   reference: Reference | null;
   stale: boolean;
+  /** What it came to the last time; drawn until there is a run. */
+  lastKnown: LastResult | null;
 }) {
   const manoeuvre = useWorkspace((s) => s.manoeuvre);
   const place = useWorkspace((s) => s.place);
@@ -67,8 +71,8 @@ export function Water({
   if (run && !firstRun) setFirstRun(run);
   const [firstManoeuvre] = useState(manoeuvre);
   const opening = useMemo(
-    () => runExtent(firstManoeuvre, boat, place, firstRun),
-    [firstManoeuvre, boat, place, firstRun],
+    () => runExtent(firstManoeuvre, boat, place, firstRun, lastKnown),
+    [firstManoeuvre, boat, place, firstRun, lastKnown],
   );
   const pointedNumber = steps.findIndex((step) => step.id === pointed);
 
@@ -113,6 +117,9 @@ export function Water({
         <>
           {run && legs.length > 0 && (
             <LeeSides run={run} legs={legs} beam={boat.hull.beam_m} camera={camera} view={view} />
+          )}
+          {!run && lastKnown && (
+            <LastTrack last={lastKnown} boat={boat} camera={camera} view={view} />
           )}
           {reference && <ReferenceTrack reference={reference} camera={camera} view={view} />}
           {run && lastWayOut && (

@@ -1,5 +1,5 @@
 import type { Run } from '@/core/plan';
-import { marksAtStart, type Boat, type Manoeuvre, type Place } from '@/document';
+import { marksAtStart, type Boat, type LastResult, type Manoeuvre, type Place } from '@/document';
 import type { Box } from './camera';
 
 /** What the view should hold at first: the way the boat goes, start included, with its length round it. */
@@ -8,6 +8,8 @@ export function runExtent(
   boat: Boat,
   place: Place,
   run: Pick<Run, 'trace'> | null,
+  /** How it went the last time, where there is no run yet. */
+  last: Pick<LastResult, 'track'> | null = null,
 ): Box {
   const { x_m, y_m } = manoeuvre.start;
   let box = { minX: x_m, minY: y_m, maxX: x_m, maxY: y_m };
@@ -23,6 +25,7 @@ export function runExtent(
     const { x, y } = run.trace;
     for (let i = 0; i < x.length; i += 5) include(x[i]!, y[i]!);
   }
+  if (!run) for (const [x, y] of last?.track ?? []) include(x, y);
   for (const { start } of manoeuvre.others) include(start.x_m, start.y_m);
   // Where the boat is to end belongs to it before any run gets there.
   const { goal } = manoeuvre;

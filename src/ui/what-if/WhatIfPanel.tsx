@@ -42,7 +42,7 @@ export function WhatIfPanel({ state }: { state: RunState }) {
     <div data-testid="what-if">
       <div className="flex flex-wrap items-center gap-2 pb-3">
         <button type="button" className={button} disabled={!run} onClick={hold}>
-          Hold this run
+          Compare with this run
         </button>
         <button
           type="button"
@@ -62,8 +62,8 @@ export function WhatIfPanel({ state }: { state: RunState }) {
         </button>
       </div>
       {run && reference && run !== reference.run ? (
-        <section aria-label="Against the run held" aria-live="polite" className="pb-3">
-          <h2 className="pb-1 text-[15px] font-semibold">Against the run held</h2>
+        <section aria-label="Compared with the run held" aria-live="polite" className="pb-3">
+          <h2 className="pb-1 text-[15px] font-semibold">Compared with the run held</h2>
           <DifferenceList held={reference.run} now={run} />
         </section>
       ) : (
@@ -157,7 +157,7 @@ export function WhatIfPanel({ state }: { state: RunState }) {
             name="Push of a lock’s water"
             text={
               variation.waterTimes === 1
-                ? 'as reckoned'
+                ? 'as estimated'
                 : `${Math.round(100 * variation.waterTimes)} % of it`
             }
             value={variation.waterTimes}

@@ -2,4 +2,4 @@ const so = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 
 
 /** What is drawn of a place, in a few words. */
 export const holds = (things: number, berths: number) =>
-  `${so(things, 'thing')}, ${so(berths, 'berth')}`;
+  `${so(things, 'object')}, ${so(berths, 'berth')}`;

@@ -120,7 +120,7 @@ export function stairText(stair: StairOrder, names: readonly string[], units: Un
   return first === 'never' ? [source, so] : [source, so, order];
 }
 
-/** "half of what is reckoned: Done, 0.4 m clear, hardest touch 0.05 m/s, most in a line 310 N" */
+/** "half of what is computed: Done, 0.4 m clear, hardest touch 0.05 m/s, most in a line 310 N" */
 export function waterText({ times, outcome, margins }: LockWater, units: Units): string {
   const { clearance, touch, line } = margins;
   const parts = [
@@ -129,5 +129,5 @@ export function waterText({ times, outcome, margins }: LockWater, units: Units):
     touch ? `hardest touch ${touchSpeed(touch.speed)}` : 'no touch',
     ...(line ? [`most in a line ${force(line.tension, units)}`] : []),
   ];
-  return `${times < 1 ? 'half of what is reckoned' : 'half as much again'}: ${parts.join(', ')}`;
+  return `${times < 1 ? 'half of what is computed' : 'half as much again'}: ${parts.join(', ')}`;
 }

@@ -222,7 +222,7 @@ describe('a lock ahead in words', () => {
         } as never,
       );
     expect(found(0.5)).toBe(
-      'half of what is reckoned: Done, 0.4 m clear, no touch, most in a line 310 N',
+      'half of what is computed: Done, 0.4 m clear, no touch, most in a line 310 N',
     );
     expect(found(1.5)).toMatch(/^half as much again: Done/);
   });

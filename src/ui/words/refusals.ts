@@ -79,7 +79,7 @@ const WORDS: Words = {
   'no bollards for the boat outside': () =>
     'there is no bollard ahead and astern for the boat outside to hold herself by',
 
-  'no crew named': () => 'the manoeuvre names no crew; say under Lines and people who is where',
+  'no crew named': () => 'the manoeuvre names no crew; say under Lines & crew who is where',
   'nobody to step ashore': () =>
     'nobody but the helm is aboard; who steps ashore leaves nobody to steer',
   'nobody to take up': () => 'nobody is ashore to be taken up',
@@ -128,7 +128,7 @@ const WORDS: Words = {
   'other drifts': (r) => `${r.name} drifts while ${MEANWHILE[r.while]}; let her ${LANDING}`,
 
   'not one person': () =>
-    'it is for one person by themselves: name one, aboard, under Lines and people',
+    'it is for one person by themselves: name one, aboard, under Lines & crew',
   'alone beside another': () => `alone beside another boat is ${BY_HAND}`,
   'alone through a staircase': () => `alone through a staircase is ${BY_HAND}`,
   'no ladder': () => 'no ladder leads out of the chamber where she could lie by it and a bollard',

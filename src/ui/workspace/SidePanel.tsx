@@ -11,6 +11,7 @@ import { LinesPanel } from '../lines/LinesPanel';
 import { LocksPanel } from '../locks/LocksPanel';
 import { OthersPanel } from '../lines/OthersPanel';
 import { Tensions } from '../lines/Tensions';
+import { LastTime, type LastKnown } from '../margins/LastTime';
 import { Margins } from '../margins/Margins';
 import { StepEditor } from '../plan/StepEditor';
 import { Tempting } from '../plan/Tempting';
@@ -21,6 +22,7 @@ import { END } from '../plan/layout';
 import { Checks } from '../plan/Checks';
 import { EndEditor } from '../plan/EndEditor';
 import { useWorkspace } from '../state/context';
+import { Subjects } from './Subjects';
 import { DifferenceList } from '../what-if/DifferenceList';
 import { WhatIfPanel } from '../what-if/WhatIfPanel';
 
@@ -30,12 +32,15 @@ export const SidePanel = memo(function SidePanel({
   survey,
   surveyed,
   brief,
+  lastKnown,
 }: {
   state: RunState;
   survey: Survey;
   /** Is the survey through? */
   surveyed: boolean;
   brief: { readonly found: Brief | null; readonly busy: boolean };
+  /** What it came to when it was last worked out. */
+  lastKnown: LastKnown | null;
 }) {
   const phase = useWorkspace((s) => s.phase);
   const variation = useWorkspace((s) => s.variation);
@@ -55,7 +60,11 @@ export const SidePanel = memo(function SidePanel({
       className="flex h-full min-h-0 flex-col border-l border-ink bg-paper max-md:contents"
     >
       <div className="relative max-h-[46%] shrink-0 overflow-y-auto px-5 pb-2 pt-3.5 max-md:order-2 max-md:max-h-none max-md:bg-paper">
-        <Margins state={state} survey={survey} surveyed={surveyed} variation={variation} />
+        {state.run === null && state.problems.length === 0 && lastKnown ? (
+          <LastTime last={lastKnown} />
+        ) : (
+          <Margins state={state} survey={survey} surveyed={surveyed} variation={variation} />
+        )}
       </div>
       <div
         ref={panel}
@@ -91,15 +100,15 @@ function Held({ state }: { state: RunState }) {
   const { run } = state;
   if (!reference || !run) return null;
   return (
-    <section aria-label="Against the run held" className="pb-3">
+    <section aria-label="Compared with the run held" className="pb-3">
       <h2 className="flex items-baseline justify-between pb-1 text-[15px] font-semibold">
-        Against the run held
+        Compared with the run held
         <button
           type="button"
           className="text-[13px] font-normal text-plan underline"
           onClick={() => setReference(null)}
         >
-          let it go
+          stop comparing
         </button>
       </h2>
       {run === reference.run ? (
@@ -115,22 +124,39 @@ function About({ checks, state }: { checks: readonly Finding[]; state: RunState 
   const note = useWorkspace((s) => s.manoeuvre.note);
   return (
     <>
-      <Checks findings={checks} named />
-      <p className="pb-3">{note}</p>
-      <Tempting state={state} />
-      <SuggestPlan state={state} />
-      <Techniques state={state} />
-      <TunePlan state={state} />
-      <LocksPanel />
-      <LinesPanel />
-      <OthersPanel />
-      <HoldsHer state={state} />
-      <Tensions state={state} />
-      <ConditionsEditor />
-      <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
-        Press a step on the plan or the water to change it. Drag wind or current on the water.
-      </p>
-      <p className="pt-2 text-[12.5px] text-quiet">
+      <Subjects>
+        {{
+          plan: (
+            <>
+              <Checks findings={checks} named />
+              <p className="pb-3">{note}</p>
+              <SuggestPlan state={state} />
+              <Techniques state={state} />
+              <TunePlan state={state} />
+              <Tempting state={state} />
+              <p className="rule-t pt-2.5 text-[12.5px] text-quiet">
+                Press a step on the plan or the water to change it. Drag wind or current on the
+                water.
+              </p>
+            </>
+          ),
+          lines: (
+            <>
+              <LinesPanel />
+              <HoldsHer state={state} />
+              <Tensions state={state} />
+            </>
+          ),
+          conditions: (
+            <>
+              <ConditionsEditor />
+              <LocksPanel />
+            </>
+          ),
+          others: <OthersPanel />,
+        }}
+      </Subjects>
+      <p className="rule-t mt-2 pt-2.5 text-[12.5px] text-quiet">
         A rehearsal, not navigation: forces here carry a spread of a fifth or more, prop walk a
         half. Keep a margin, fend with fenders and never with hands or feet, keep everybody inboard
         while the propeller turns, and follow local rules, the harbour&rsquo;s word and the

@@ -114,7 +114,7 @@ function More() {
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} asChild>
               <a href={`/api/manoeuvres/${id}/file`} download>
-                <Download size={15} /> Keep as a file
+                <Download size={15} /> Export
               </a>
             </DropdownMenu.Item>
           </DropdownMenu.Content>

@@ -9,6 +9,7 @@ import { useAutosave } from '../hooks/use-autosave';
 import { LeftEdits } from '../parts/LeftEdits';
 import { boatCalled, MANOEUVRE_WIRE } from '../state/wire';
 import { useBrief, useSurvey } from '../hooks/use-look';
+import { useLastResult } from '../hooks/use-last-result';
 import { usePlaying } from '../hooks/use-playing';
 import { useRun } from '../hooks/use-run';
 import { useTheme } from '../hooks/use-theme';
@@ -24,6 +25,7 @@ import { createWorkspace } from '../state/workspace';
 import { Water } from '../water/Water';
 import { ConflictDialog } from './ConflictDialog';
 import { SidePanel } from './SidePanel';
+import type { LastKnown } from '../margins/LastTime';
 import { TopBar } from './TopBar';
 
 const NO_LEGS: readonly Leg[] = [];
@@ -37,16 +39,25 @@ export interface OpenedManoeuvre {
 }
 
 /** One manoeuvre: the water, the plan under it, margins and the open step beside. */
-export function Workspace({ opened, phase }: { opened: OpenedManoeuvre; phase: Phase }) {
+export function Workspace({
+  opened,
+  last,
+  phase,
+}: {
+  opened: OpenedManoeuvre;
+  /** What it came to when it was last worked out. */
+  last: LastKnown | null;
+  phase: Phase;
+}) {
   const [store] = useState(() => createWorkspace({ ...opened, phase }));
   return (
     <WorkspaceProvider store={store}>
-      <Frame opened={opened} />
+      <Frame opened={opened} last={last} />
     </WorkspaceProvider>
   );
 }
 
-function Frame({ opened }: { opened: OpenedManoeuvre }) {
+function Frame({ opened, last: lastKnown }: { opened: OpenedManoeuvre; last: LastKnown | null }) {
   useTheme();
   usePlaying();
   const router = useRouter();
@@ -60,6 +71,7 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
   const reference = useWorkspace((s) => s.reference);
   const state = useRun(file, variation);
   const save = useAutosave(manoeuvre, opened, MANOEUVRE_WIRE);
+  useLastResult(state, file, save.state.is === 'saved' ? save.savedAs(manoeuvre) : null);
   const stale = state.problems.length > 0;
   const survey = useSurvey(stale ? null : file, variation);
   const brief = useBrief(stale || (phase !== 'brief' && phase !== 'card') ? null : file);
@@ -167,10 +179,17 @@ function Frame({ opened }: { opened: OpenedManoeuvre }) {
               lastWayOut={last}
               reference={reference}
               stale={stale}
+              lastKnown={lastKnown?.result ?? null}
             />
           </LockBeside>
           <div className="col-start-2 row-span-2 row-start-2 min-h-0 max-md:contents">
-            <SidePanel state={calm} survey={known} surveyed={!survey.busy} brief={brief} />
+            <SidePanel
+              state={calm}
+              survey={known}
+              surveyed={!survey.busy}
+              brief={brief}
+              lastKnown={lastKnown}
+            />
           </div>
           <div className="min-h-0 border-t border-ink max-md:order-3">
             <PlanView

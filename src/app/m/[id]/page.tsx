@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
-import { library, openManoeuvre } from '@/db';
+import { lastResultKept, library, openManoeuvre } from '@/db';
 import { PHASES } from '@/ui/state/phases';
 import { Unreadable } from '@/ui/start/Unreadable';
 import { WorkspaceLoader } from '@/ui/workspace/WorkspaceLoader';
@@ -28,5 +28,6 @@ export default async function ManoeuvrePage({ params, searchParams }: Props) {
   if (!opened.ok) return <Unreadable problems={opened.problems} />;
   const asked = askedSchema.safeParse(await searchParams);
   const phase = asked.success ? asked.data.do : 'plan';
-  return <WorkspaceLoader key={id} opened={opened.value} phase={phase} />;
+  const last = lastResultKept(library(), id);
+  return <WorkspaceLoader key={id} opened={opened.value} last={last} phase={phase} />;
 }

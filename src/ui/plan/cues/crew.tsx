@@ -8,7 +8,7 @@ const WHERE = named(['aboard', 'ashore']);
 function Fields({ at }: FieldsProps) {
   const { crew: people } = useNames();
   if (people.length === 0)
-    return <span className="text-hurt">nobody is named: say who under Lines and people</span>;
+    return <span className="text-hurt">nobody is named: say who under Lines &amp; crew</span>;
   return (
     <>
       <RowChoice name={`${at}.who`} label="Who" options={named(people)} />
