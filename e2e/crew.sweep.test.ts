@@ -11,7 +11,7 @@ const longOf = (told: string): number => {
   return found ? 60 * Number(found[1]) + Number(found[2]) : NaN;
 };
 
-it('the line comes home once she who worked the lock is aboard, and not before', async () => {
+it('the line comes home once the boat who worked the lock is aboard, and not before', async () => {
   await app.page.open('nell-up-cobnut-lock');
   const done = await app.page.until('done', margins, (t) => t.includes('Done'));
   const whole = longOf(done);
@@ -28,13 +28,13 @@ it('the line comes home once she who worked the lock is aboard, and not before',
   await app.page.until('as it was', margins, (t) => longOf(t) === whole);
 }, 120_000);
 
-it('a tempting way hangs her on the cill: outcome, event and the alert over the section say so', async () => {
+it('a tempting way hangs the boat on the cill: outcome, event and the alert over the section say so', async () => {
   await app.page.open('nell-down-cobnut-lock');
   await app.page.until('done', margins, (t) => t.includes('Done'));
   await app.page.press("//button[normalize-space()='Play it against this run']");
   const hung = await app.page.until('hung', margins, (t) => t.includes('Hung up'));
   expect(hung).toContain('paddles down at once');
-  await app.page.press("//button[contains(., 'she hangs on the cill')]");
+  await app.page.press("//button[contains(., 'the boat hangs on the cill')]");
   const alert = await app.page.until(
     'alert',
     () => app.page.text('section[aria-label$="long section"] [role=alert]'),
@@ -44,7 +44,7 @@ it('a tempting way hangs her on the cill: outcome, event and the alert over the 
   expect(await violations(app.driver)).toEqual([]);
 }, 120_000);
 
-it('alone at the helm she is offered to step, and to take the line along', async () => {
+it('alone at the helm the boat is offered to step, and to take the line along', async () => {
   await app.driver.get(`${app.server.address}/m/nell-alone-up-cobnut-lock?do=rehearse`);
   const people = () => app.page.text('[role=group][aria-label=People]');
   expect(await app.page.until('people', people, (t) => t.includes('Joss'))).toMatch(

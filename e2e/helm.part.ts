@@ -129,7 +129,7 @@ it('takes a transit, tells how it stands, and passes a step on', async () => {
 }, 60_000);
 
 sweep(
-  'turns the plan with her bow, and to the way she is to lie; what is drawn goes along',
+  'turns the plan with the bow, and to the way it is to lie; what is drawn goes along',
   async () => {
     await rehearse('alongside-wind-off');
     const where = () =>
@@ -141,10 +141,10 @@ sweep(
     await turn('North is up');
     const bow = await where();
     expect(bow).not.toEqual(north);
-    await turn('Her bow is up');
+    await turn('The bow is up');
     const berth = await where();
     expect(berth).not.toEqual(bow);
-    await turn('The way she is to lie is up');
+    await turn('The way the boat is to lie is up');
     expect(await where()).toEqual(north);
   },
   60_000,

@@ -57,7 +57,7 @@ sweep('undoes and redoes the drag as one step', async () => {
   await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
   await app.page.until(
     'undone',
-    () => app.page.margins(),
+    () => app.page.still(),
     (t) => t === before,
   );
   await driver
@@ -97,7 +97,7 @@ sweep(
     await app.openBrowser();
     await app.driver.get(app.server.address);
     // Last opened first.
-    const first = await app.page.find('ol[aria-label^="Manoeuvres"] a');
+    const first = await app.page.find('section[aria-label="Opened last"] a');
     expect(await first.getText()).toMatch(/Blown off/);
     await first.click();
     await app.page.ready();
@@ -139,7 +139,7 @@ sweep('adds, moves and removes steps by keyboard, and takes it all back', async 
   await app.page.saved();
 });
 
-sweep('sails the manoeuvre in another boat, keeps her, and comes back by undo', async () => {
+sweep('sails the manoeuvre in another boat, keeps the boat, and comes back by undo', async () => {
   const { driver } = app;
   await app.page.open('alongside-wind-off');
   const before = await app.page.settled();
@@ -149,20 +149,20 @@ sweep('sails the manoeuvre in another boat, keeps her, and comes back by undo', 
   await app.page.find('[role=radio][value=pebble]');
   expect(await violations(driver)).toEqual([]);
   await (await app.page.find('[role=radio][value=pebble]')).click();
-  await driver.findElement(By.xpath('//button[contains(., "Sail her")]')).click();
-  await app.page.until('her name', header, (t) => t.includes('Pebble'));
-  const hers = await app.page.settled();
-  expect(hers).not.toBe(before);
+  await driver.findElement(By.xpath('//button[contains(., "Use this boat")]')).click();
+  await app.page.until('the boat’s name', header, (t) => t.includes('Pebble'));
+  const theirs = await app.page.settled();
+  expect(theirs).not.toBe(before);
   await app.page.saved();
   await driver.navigate().refresh();
   await app.page.ready();
   expect(await header()).toContain('Pebble');
-  expect(await app.page.settled()).toBe(hers);
+  expect(await app.page.settled()).toBe(theirs);
   await (await app.page.find('button[aria-label="More"]')).click();
   await driver.findElement(By.xpath('//*[@role="menuitem"][contains(., "Another boat")]')).click();
   await (await app.page.find('[role=radio][value=brisling]')).click();
-  await driver.findElement(By.xpath('//button[contains(., "Sail her")]')).click();
-  await app.page.until('her name', header, (t) => t.includes('Brisling'));
+  await driver.findElement(By.xpath('//button[contains(., "Use this boat")]')).click();
+  await app.page.until('the boat’s name', header, (t) => t.includes('Brisling'));
   await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
-  await app.page.until('her name', header, (t) => t.includes('Pebble'));
+  await app.page.until('the boat’s name', header, (t) => t.includes('Pebble'));
 });

@@ -19,17 +19,17 @@ const names = async () =>
 const choose = (label: string, start: string) => app.page.choose(label, start);
 
 sweep(
-  'lines of a demo are read out against what parts them, and what holds her is worked out',
+  'lines of a demo are read out against what parts them, and what holds the boat is worked out',
   async () => {
     await app.page.open('sprung-off-the-pontoon');
     expect(await app.page.settled()).toContain('of what parts the bow spring');
     await app.page.subject('Lines & crew');
     expect(await names()).toEqual(['bow spring', 'stern line', 'bow line']);
     expect(await lines()).toContain('stops going ahead');
-    const held = () => app.page.text('section[aria-label="What holds her"]');
-    expect(await app.page.until('what holds her', held, (t) => t.includes('If one parts'))).toMatch(
-      /Nothing takes her off/,
-    );
+    const held = () => app.page.text('section[aria-label="What holds the boat"]');
+    expect(
+      await app.page.until('what holds the boat', held, (t) => t.includes('If one parts')),
+    ).toMatch(/Nothing takes the boat off/);
     await choose('Engine', 'a quarter astern');
     expect(await app.page.text('section[aria-label="What lines carry"]')).toMatch(
       /bow spring\s+\d+ N .* of what parts it/,

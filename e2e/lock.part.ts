@@ -10,7 +10,7 @@ const told = (what: string, good: (text: string) => boolean) =>
   app.page.until(what, () => app.page.text('[data-testid=lock-told]'), good);
 
 sweep(
-  'refuses gates against a head, warns before she hangs on the cill, and is saved by filling again',
+  'refuses gates against a head, warns before the boat hangs on the cill, and is saved by filling again',
   async () => {
     await app.driver.get(`${app.server.address}/places/withen-lock`);
     await press("//summary[contains(.,'All it holds')]");
@@ -18,9 +18,9 @@ sweep(
     await press("//button[.='Work this lock']");
     await app.page.choose('Boat', 'Pebble');
     await app.page.until(
-      'what it means for her',
+      'what it means for the boat',
       () => app.page.text('[data-testid=lock-brief]'),
-      (text) => /Going down.*‰ of her weight/s.test(text),
+      (text) => /Going down.*‰ of the boat’s weight/s.test(text),
     );
     expect(await violations(app.driver)).toEqual([]);
     await press("//button[@aria-label='upper gates: open']");
@@ -34,7 +34,7 @@ sweep(
     await press("//button[@aria-label='lower gate, north: full']");
     await press("//button[@aria-label='lower gate, south: full']");
     await press("//button[@aria-label='Let it run']");
-    await told('warned', (text) => /\d+ s until she is on the cill.*emptying/s.test(text));
+    await told('warned', (text) => /\d+ s until the boat is on the cill.*emptying/s.test(text));
     await press("//button[@aria-label='lower gate, north: shut']");
     await press("//button[@aria-label='lower gate, south: shut']");
     await press("//button[@aria-label='upper ground, north: full']");
@@ -43,7 +43,7 @@ sweep(
   90_000,
 );
 
-it('a passage is begun at a lock: she stands before the open gates, and the technique for it is offered', async () => {
+it('a passage is begun at a lock: the boat stands before the open gates, and the technique for it is offered', async () => {
   await app.driver.get(`${app.server.address}/new?place=withen-lock`);
   await app.page.choose('Boat', 'Quince');
   await app.page.press("//label[contains(., 'go up through Withen Lock')]//input");
@@ -54,7 +54,7 @@ it('a passage is begun at a lock: she stands before the open gates, and the tech
   await app.page.until(
     'what it asks',
     () => app.page.text('main'),
-    (t) => t.includes('of her way through still to go'),
+    (t) => t.includes('of the boat’s way through still to go'),
   );
   await app.page.until(
     'the technique',

@@ -20,7 +20,7 @@ const type = async (label: string, written: string) =>
   );
 
 sweep(
-  'a raft is read out: what is touched, what carries, and the other boat by her name',
+  'a raft is read out: what is touched, what carries, and the other boat by the boat’s name',
   async () => {
     await app.page.open('rafted-up-to-wicket');
     expect(await app.page.settled()).toMatch(/touch on Wicket/);
@@ -30,7 +30,7 @@ sweep(
     expect(await violations(app.driver)).toEqual([]);
     await type('Name of the other boat', 'Bramble');
     await app.page.until(
-      'her new name in the margins',
+      'the boat’s new name in the margins',
       () => app.page.margins(),
       (t) => /touch on Bramble/.test(t) && t.includes('Bramble: starboard midship cleat'),
     );
@@ -86,7 +86,7 @@ sweep(
   },
 );
 
-sweep('an anchor is shipped, dropped in a step, and holds her', async () => {
+sweep('an anchor is shipped, dropped in a step, and holds the boat', async () => {
   await app.page.open('waiting-for-the-gust');
   await app.page.settled();
   await app.page.subject('Lines & crew');

@@ -166,10 +166,10 @@ it('is worked up by keyboard, start to finish', async () => {
   await key('5');
   await lock((t) => /above open/.test(t), 'open above');
   await key(Key.ARROW_UP);
-  await app.page.until('on her way out', left, (m) => m > 0.7 * LENGTH);
+  await app.page.until('on the boat’s way out', left, (m) => m > 0.7 * LENGTH);
   await app.page.until('out above', left, (m) => m > LENGTH);
   await key('n');
-  await app.page.press("//button[.='Done: she is there']");
+  await app.page.press("//button[.='Done: the boat is there']");
   const ended = await app.page.until(
     'ended',
     () => text('[data-testid=live-status]'),

@@ -23,7 +23,7 @@ sweep(
       (t) => t.includes('wind at which this fails') && t.includes('way out'),
     );
     expect(margins).toMatch(/\d+ kn\s+wind at which this fails/);
-    expect(await app.page.text('[data-testid=way-out-now]')).toMatch(/to spare from|hold her/);
+    expect(await app.page.text('[data-testid=way-out-now]')).toMatch(/to spare from|hold the boat/);
     const wind = await app.page.find('[data-grip="Wind"]');
     for (let i = 0; i < 8; i++) await wind.sendKeys(Key.ARROW_UP);
     await app.page.until(
@@ -60,19 +60,21 @@ sweep('keeps gusts when the wind is dragged', async () => {
   await app.page.saved();
 });
 
-it('briefs: what pushes her, what she can do, each with its reason; ticks are kept', async () => {
+it('briefs: what pushes the boat, what it can do, each with its reason; ticks are kept', async () => {
   await app.page.open(ID);
   await press('Brief');
   await app.page.until(
     'the brief',
-    () => panel('What she can do here'),
-    (t) => t.includes('she stops in'),
+    () => panel('What the boat can do here'),
+    (t) => t.includes('the boat stops in'),
   );
-  expect(await panel('What pushes her')).toMatch(/danger to starboard, safe to port/);
+  expect(await panel('What pushes the boat')).toMatch(/danger to starboard, safe to port/);
   await app.page.find('[data-testid=lee-sides]');
-  const stop = await app.driver.findElement(By.xpath("//summary[contains(., 'she stops in')]"));
+  const stop = await app.driver.findElement(
+    By.xpath("//summary[contains(., 'the boat stops in')]"),
+  );
   await stop.click();
-  expect(await panel('What she can do here')).toMatch(/Simulated in this wind/);
+  expect(await panel('What the boat can do here')).toMatch(/Simulated in this wind/);
   const box = await app.driver.findElement(By.xpath("//label[contains(., 'roving fender')]/input"));
   await box.click();
   await app.page.saved();

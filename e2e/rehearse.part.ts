@@ -113,7 +113,7 @@ it('is driven by keys to a safe berth, stood still, stepped back, taken up again
     (t) => t.includes('touch on long pontoon'),
   );
   await reach((await seconds()) + 6);
-  await press("//button[.='Done: she is there']");
+  await press("//button[.='Done: the boat is there']");
   await app.page.until(
     'over',
     () => text('[data-testid=live-status]'),
@@ -146,7 +146,7 @@ sweep(
     await reach(6);
     for (let i = 0; i < 8; i++) await key(Key.ARROW_DOWN);
     await reach(9);
-    await press("//button[.='Done: she is there']");
+    await press("//button[.='Done: the boat is there']");
     await press("//button[.='Look back']");
     const faults = await app.page.until('faults', () => text('[data-testid=faults]'), Boolean);
     expect(faults).toContain('Gear before steering');

@@ -19,12 +19,12 @@ async function later(css: string, what: string): Promise<string> {
   return text;
 }
 
-it('a lock shared: who is first and why, the wall that is left, and a cue that waits for her', async () => {
+it('a lock shared: who is first and why, the wall that is left, and a cue that waits for the boat', async () => {
   await app.page.open('pebble-shares-withen-lock');
   await app.page.until('done', margins, (t) => t.includes('Done'));
   await brief();
   const shares = await later('[data-testid=shares]', 'Wicket');
-  expect(shares).toMatch(/fits in beside her with \d\.\d m over/);
+  expect(shares).toMatch(/fits in beside the boat with \d\.\d m over/);
   expect(shares).toContain('lies in it already');
   expect(await app.page.text('[data-testid=lock-ahead]')).toContain(
     'Wicket lies to the other wall',

@@ -115,7 +115,7 @@ sweep('changes the current by its grip and the end of the plan by its own editor
   for (let i = 0; i < 4; i++) await grip.sendKeys(Key.ARROW_DOWN);
   await app.page.until(
     'as before',
-    () => app.page.margins(),
+    () => app.page.still(),
     (t) => t === before,
   );
 

@@ -61,7 +61,7 @@ export class WorkspacePage {
   }
 
   /** The same without what grows with every try. */
-  private still(): Promise<string> {
+  still(): Promise<string> {
     return this.driver.executeScript(() => {
       const margins = document.querySelector<HTMLElement>('section[aria-label="This run"]');
       const growing = [...(margins?.querySelectorAll<HTMLElement>('[data-grows]') ?? [])];

@@ -92,7 +92,7 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
         <h1 className="text-[26px] font-extrabold leading-none tracking-tight">
           {opened
             ? `What you know of ${opened.document.name}`
-            : 'A new boat, from what you know of her'}
+            : 'A new boat, from what you know of it'}
         </h1>
         <div className="ml-auto flex items-center gap-4">
           <Link href={opened ? `/boats/${opened.document.id}` : '/boats'} className={LINK}>
@@ -103,13 +103,13 @@ export function BoatForm({ opened }: { opened: OpenedBoat | null }) {
           </button>
         </div>
       </div>
-      <Problems problems={problems} lead="She was not kept; nothing has changed." />
+      <Problems problems={problems} lead="The boat was not saved; nothing has changed." />
       <div>
         <p className="max-w-[76ch] pt-2">
           Give what you know; everything else is estimated from it, said how, and can be set by hand
           afterwards.
           {opened && !opened.document.owner && (
-            <> Her figures were not made this way: saving here replaces them by estimates.</>
+            <> The boat’s figures were not made this way: saving here replaces them by estimates.</>
           )}
           {kept > 0 && (
             <> {kept === 1 ? 'One figure' : `${kept} figures`} set by hand will be kept.</>

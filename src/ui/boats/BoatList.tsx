@@ -23,7 +23,7 @@ export function BoatList({ boats }: { boats: readonly BoatEntry[] }) {
         <div>
           <h1 className="text-[32px] font-extrabold leading-none tracking-tight">Boats</h1>
           <p className="pt-2">
-            What each is, how she handles, and how far the figures can be trusted.
+            What each is, how it handles, and how far the figures can be trusted.
           </p>
         </div>
         <div className="ml-auto flex flex-wrap gap-3">

@@ -76,7 +76,7 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
         </div>
         <div className="ml-auto flex flex-wrap gap-2">
           <Link href={`/boats/${boat.id}/edit`} className={BUTTON}>
-            <PencilRuler size={15} /> What you know of her
+            <PencilRuler size={15} /> What you know of the boat
           </Link>
           <a href={`/api/boats/${boat.id}/file`} download className={BUTTON}>
             <Download size={15} /> Export
@@ -117,14 +117,14 @@ export function BoatProfile({ opened }: { opened: OpenedBoat }) {
           {state.sheet && <DriftSection sheet={state.sheet} />}
           <p className="pt-4 text-[12.5px] text-quiet">
             Computed on a model that errs, in calm deep water unless a wind is named. It is not for
-            navigation. Try her yourself in open water, well clear of everything, before you rely on
-            a figure; her own manual and qualified instruction come first.
+            navigation. Try the boat yourself in open water, well clear of everything, before you
+            rely on a figure; its own manual and qualified instruction come first.
           </p>
         </div>
       </div>
-      <h2 className="pt-8 text-[20px] font-bold">What trials on open water say of her</h2>
+      <h2 className="pt-8 text-[20px] font-bold">What trials on open water say of the boat</h2>
       <SheetView boat={boat} state={state} />
-      <h2 className="pt-10 text-[20px] font-bold">Her figures, and where they come from</h2>
+      <h2 className="pt-10 text-[20px] font-bold">The boat’s figures, and where they come from</h2>
       <Figures boat={boat} onSave={save} />
     </AreaFrame>
   );

@@ -14,9 +14,9 @@ export function DriftSection({ sheet }: { sheet: Sheet }) {
       <DriftPolar drifts={sheet.drifts} units={units} />
       <p className="max-w-[58ch] text-[12.5px] text-quiet">
         Bow up; thin to thick for 5, 10, 15, 20 and 25 kn of wind. Along a curve the angle is where
-        the wind blows from as she is let go, the distance out her drift down-wind twenty seconds
-        later. A ring: where off her bow the wind stands once she lies still, let go beam on. How
-        she lies hangs on small things: find it by trial.
+        the wind blows from as the boat is let go, the distance out its drift down-wind twenty
+        seconds later. A ring: where off the bow the wind stands once it lies still, let go beam on.
+        How the boat lies hangs on small things: find it by trial.
       </p>
     </section>
   );

@@ -36,10 +36,10 @@ export function OwnerFields() {
   );
   return (
     <>
-      <Group name="Who she is">
-        <Line label="Name">{text('name', 'Name', 'as painted on her')}</Line>
-        <Line label="What she is">
-          {text('kind', 'What she is', 'left empty: her class and length')}
+      <Group name="Which boat it is">
+        <Line label="Name">{text('name', 'Name', 'as painted on the boat')}</Line>
+        <Line label="What the boat is">
+          {text('kind', 'What the boat is', 'left empty: class and length')}
         </Line>
         <Line label="Class">
           <Pick name="class" label="Class" options={plain(BOAT_CLASSES)} />
@@ -99,7 +99,7 @@ export function OwnerFields() {
         <Amount name="superstructure" label="Superstructure over the deck" unit={unit} />
         <Amount name="mast" label="Mast over the water, 0 for none" unit={unit} />
       </Group>
-      <Group name="Note">{text('note', 'Note', 'anything worth knowing of her', 4)}</Group>
+      <Group name="Note">{text('note', 'Note', 'anything worth knowing of the boat', 4)}</Group>
     </>
   );
 }

@@ -18,7 +18,8 @@ export function SheetView({ boat, state }: { boat: Boat; state: SheetState }) {
         <>
           <progress value={share} max={1} aria-label="Trials run" className="h-2 w-64" />
           <p role="status">
-            Trying her on open water: <span className="figures">{Math.round(100 * share)} %</span>
+            Trying the boat on open water:{' '}
+            <span className="figures">{Math.round(100 * share)} %</span>
           </p>
           <button type="button" className={BUTTON} onClick={state.stop}>
             Stop
@@ -32,7 +33,7 @@ export function SheetView({ boat, state }: { boat: Boat; state: SheetState }) {
               : 'Stopped before the trials were done; nothing is shown half-computed.'}
           </p>
           <button type="button" className={BUTTON} onClick={state.again}>
-            Try her again
+            Try the boat again
           </button>
         </>
       )}
@@ -46,7 +47,7 @@ function AboutRanges({ ranges, rangesShare }: SheetState) {
     <p role="status" className="max-w-[76ch] pt-3 text-[12.5px] text-quiet">
       {ranges
         ? `Beside each figure stands where it lies for nine of ten boats that could be this one: every trial run anew with thrust, prop walk, windage and drag drawn as far out as they may be, ${RANGE_DRAWS} times. A figure somebody has measured is drawn nearer.`
-        : `Trying her with her figures as far out as they may be, for ranges: ${Math.round(100 * rangesShare)} %`}
+        : `Trying the boat with its figures as far out as they may be, for ranges: ${Math.round(100 * rangesShare)} %`}
     </p>
   );
 }
@@ -71,7 +72,7 @@ function Lines({ boat, sheet, state }: { boat: Boat; sheet: Sheet; state: SheetS
         {sheet.thrusters.length > 0 && (
           <section aria-label="Thrusters against speed" className="pt-6">
             <h3 className="border-b border-ink pb-1 text-[15px] font-bold">
-              What a thruster still turns her at, under way
+              What a thruster still turns the boat at, under way
             </h3>
             {sheet.thrusters.map(({ name, at }) => (
               <figure key={name} className="pt-3">

@@ -150,7 +150,7 @@ export function ownerResolver(units: Units): Resolver<OwnerForm> {
   return (form) => {
     const owner = ownerFromForm(form, units);
     const problems: Problem[] = owner.ok ? [] : [...owner.problems];
-    if (form.name.trim() === '') problems.push({ path: 'name', message: 'give her a name' });
+    if (form.name.trim() === '') problems.push({ path: 'name', message: 'give the boat a name' });
     return problems.length === 0
       ? { values: form, errors: {} }
       : { values: {}, errors: ownerErrors(problems) };

@@ -24,10 +24,10 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
     <div aria-busy={busy} data-testid="brief">
       <Hour />
       <LocksAhead locks={brief.locks} water={brief.lockWater} />
-      <Section name="What pushes her">
+      <Section name="What pushes the boat">
         <StatementList list={pushStatements(brief, units)} />
       </Section>
-      <Section name="What she can do here">
+      <Section name="What the boat can do here">
         {able.length > 0 ? (
           <StatementList list={able} />
         ) : (

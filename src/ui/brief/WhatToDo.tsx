@@ -58,7 +58,7 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
       <School
         name={coming ? 'Which line first' : 'Which line last'}
         ways={lines}
-        bestBy="holds her best"
+        bestBy="holds the boat best"
         picked={schools.firstLine}
         onPick={(value) => setSchool('firstLine', value)}
       />
@@ -71,7 +71,7 @@ export function WhatToDo({ brief, units }: { brief: Brief; units: Units }) {
       <School
         name="Where to step"
         ways={stepWays(brief, units)}
-        how={`as she lies at ${clock(brief.stepping?.time ?? 0)}`}
+        how={`as the boat lies at ${clock(brief.stepping?.time ?? 0)}`}
         bestBy="nearest"
         // What an older page kept may lack it.
         picked={schools.step ?? null}

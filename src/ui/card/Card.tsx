@@ -114,7 +114,7 @@ export function Card({
                 }))}
               />
             )}
-            <Part name="What pushes her">
+            <Part name="What pushes the boat">
               <ul>
                 {pushes.map(({ key, text }) => (
                   <li key={key} className="rule-t py-1">

@@ -30,7 +30,7 @@ export function CardLock({ ahead }: { ahead: LockAhead }) {
       {under && (
         <p className={`rule-t py-1 ${under.room < 0 ? 'font-semibold text-hurt' : ''}`}>
           {under.room < 0
-            ? `▲ ${under.name} is ${distance(-under.room, units)} too low for her`
+            ? `▲ ${under.name} is ${distance(-under.room, units)} too low for the boat`
             : `${distance(under.room, units)} under ${under.name}`}
         </p>
       )}

@@ -19,7 +19,7 @@ const placed = (angle: number, radius: number): [number, number] => [
 
 /**
  * Drift in wind: bow up, one curve per wind. Along a curve, the angle is where the wind blows from off the boat's bow
- * as it is let go, the distance out is it drift down-wind twenty seconds later. The dot shows where off its bow the
+ * as it is let go, the distance out is it drift down-wind twenty seconds later. The dot shows where off the bow the
  * wind stands once it lies still, and how fast it then drifts.
  */
 export function DriftPolar({ drifts, units }: { drifts: readonly Drift[]; units: Units }) {
@@ -107,7 +107,7 @@ function polarWords(drifts: readonly Drift[], units: Units): string {
   const abeam = drifts.filter((d) => Math.abs(d.began - Math.PI / 2) < 0.01);
   const parts = abeam.map(
     (d) =>
-      `in ${Math.round(d.wind / MPS_PER_KNOT)} kn she drifts at ${speedIn(d.drift, units.speed).toFixed(1)} ${units.speed}, the wind ${Math.round((d.lies * 180) / Math.PI)}° off her bow`,
+      `in ${Math.round(d.wind / MPS_PER_KNOT)} kn the boat drifts at ${speedIn(d.drift, units.speed).toFixed(1)} ${units.speed}, the wind ${Math.round((d.lies * 180) / Math.PI)}° off the bow`,
   );
   return `Drift in wind: ${parts.join('; ')}.`;
 }

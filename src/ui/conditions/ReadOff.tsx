@@ -135,7 +135,7 @@ function CurrentSeen() {
       </p>
       <p className="flex flex-wrap items-baseline gap-x-2">
         <span className="text-quiet">{boat.name}, head to it on one line, pulls</span>
-        {field('Pull on her line', units.force, pull, setPull)}
+        {field('Pull on the boat’s line', units.force, pull, setPull)}
       </p>
       {found && (
         <Found

@@ -77,7 +77,7 @@ export function DayChartView({
     { row: 'wind', words: 'Wind', unit: speed },
     { row: 'current', words: 'Current', unit: speed },
     { row: 'level', words: 'Level', unit: length },
-    { row: 'room', words: 'Under her', unit: length },
+    { row: 'room', words: 'Under the boat', unit: length },
   ] as const;
   const none = {
     wind: paths.wind === '',
@@ -154,7 +154,7 @@ export function DayChartView({
       {paths.over !== '' && (
         <g>
           <text x={0} y={ROWS.room.top + 30} className="fill-ink text-[13px] font-semibold">
-            Over her
+            Over the boat
           </text>
           <line
             x1={0}

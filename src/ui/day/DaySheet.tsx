@@ -140,8 +140,8 @@ function Sheet({ file, day, onClose }: { file: ManoeuvreFile; day: Day; onClose:
           </span>
           <span className="text-[13px] text-quiet">
             {' '}
-            {distance(OVER_CILL_M, units)} at least under her on its lower cill, the tide not over
-            the water above; its hours are the keeper’s
+            {distance(OVER_CILL_M, units)} at least under the boat on its lower cill, the tide not
+            over the water above; its hours are the keeper’s
           </span>
         </p>
       ))}
@@ -173,8 +173,8 @@ function Sheet({ file, day, onClose }: { file: ManoeuvreFile; day: Day; onClose:
             <span className="text-[13px] text-quiet">
               {' '}
               played every half hour: done without a hard touch, at least{' '}
-              {distance(LEAST_UNDER_M, units)} under her and {distance(LEAST_OVER_M, units)} over
-              her
+              {distance(LEAST_UNDER_M, units)} under the boat and {distance(LEAST_OVER_M, units)}{' '}
+              over the boat
               {runs.length < moments.length ? '; stopped before the rest' : ''}
             </span>
           </p>
@@ -217,8 +217,8 @@ function hourWords(day: Day, at: number, run: DayRun | null, units: Units): stri
   if (run?.outcome) {
     const more = [
       run.clearance !== null && `${distance(Math.max(0, run.clearance), units)} clear`,
-      run.under !== null && `${distance(run.under, units)} under her`,
-      run.over !== null && `${distance(run.over, units)} over her`,
+      run.under !== null && `${distance(run.under, units)} under the boat`,
+      run.over !== null && `${distance(run.over, units)} over the boat`,
     ].filter(Boolean);
     // Runs are played every half hour: between two, whose figures these are must be said.
     const played = run.at === at ? '' : `played for ${clockAt(run.at, day.zone)}: `;

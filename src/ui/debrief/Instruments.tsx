@@ -172,8 +172,8 @@ function Figures({ open }: { open: LookedOver }) {
         </p>
       )}
       <p className="text-quiet">
-        As good as her positions are: metres, mostly.
-        {byCourse && ' Without a compass her heading is her course over ground.'}{' '}
+        As good as the boat’s positions are: metres, mostly.
+        {byCourse && ' Without a compass the boat’s heading is its course over ground.'}{' '}
         <Counts counts={record.counts} />
       </p>
     </div>

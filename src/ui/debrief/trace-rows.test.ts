@@ -17,7 +17,7 @@ it('draws what a run tells, and has no rows for instruments it has not', () => {
   expect(names(trace)).toEqual(['over ground', 'turning', 'wheel', 'propeller']);
 });
 
-it('draws sounder and wind where a boat’s own instruments told them, and not her gears', () => {
+it('draws sounder and wind where a boat’s own instruments told them, and not the boat’s gears', () => {
   const told = trace.time.map((t) => 2 + t / 100);
   const instruments = { depth: told, wind: untold, windAngle: untold };
   const measured = { ...trace, rudder: untold, engines: [], told: instruments };

@@ -49,7 +49,7 @@ export function FenderRows({ fenders, write }: { fenders: PlanDocument['fenders'
             onCommit={(diameter_m) => change({ ...fender, diameter_m })}
           />
           <PlainNumber
-            label={`${fender.name}: height of its middle over the water, 0 for that of what she meets`}
+            label={`${fender.name}: height of its middle over the water, 0 for that of what the boat meets`}
             unit="m up, 0 as it is met"
             value={fender.height_m ?? 0}
             onCommit={(height_m) => {

@@ -52,8 +52,8 @@ export function HoldsHer({ state }: { state: RunState }) {
   }, [file, motor, wheel, ready, ask, stop]);
   if (fast === 0) return null;
   return (
-    <section aria-label="What holds her" className="rule-t py-2.5" aria-busy={busy}>
-      <h2 className="pb-1 text-[15px] font-semibold">What holds her at the start</h2>
+    <section aria-label="What holds the boat" className="rule-t py-2.5" aria-busy={busy}>
+      <h2 className="pb-1 text-[15px] font-semibold">What holds the boat at the start</h2>
       <p className="flex flex-wrap items-baseline gap-x-2 pb-1">
         <Choice label="Engine" value={motor} options={MOTORS} onChange={setMotor} />
         <span className="text-quiet">wheel</span>

@@ -77,7 +77,7 @@ export function LineRow({
             label={`${line.name}: of which boat`}
             value={line.of ?? HERS}
             options={[
-              { value: HERS, text: 'hers' },
+              { value: HERS, text: 'its own' },
               ...others.map(({ name }) => ({ value: name, text: `of ${name}` })),
             ]}
             onChange={(of) => {

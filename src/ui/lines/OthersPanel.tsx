@@ -38,7 +38,7 @@ export function OthersPanel() {
       <h2 className="pb-1 text-[15px] font-semibold">Other boats</h2>
       {others.length === 0 && (
         <p className="pb-1 text-quiet">
-          None that gives way. One put here lies on lines of her own and moves when she is leaned
+          None that gives way. One added here lies on lines of its own and moves when it is leaned
           on.
         </p>
       )}
@@ -124,7 +124,7 @@ export function OthersPanel() {
           }}
           onClose={() => setPicking(false)}
         >
-          She is put abreast of the start, to starboard; drag her where she lies. Her lines are
+          The boat is put abreast of the start, to starboard; drag it where it lies. Its lines are
           rigged under Lines &amp; crew, with that name.
         </BoatPicker>
       )}

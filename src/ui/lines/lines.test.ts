@@ -193,7 +193,7 @@ describe('orders to hands', () => {
   });
 });
 
-describe('what holds her, in words', () => {
+describe('what holds the boat, in words', () => {
   const settled = { ahead: 0, starboard: 0, turned: 0, moving: 0 };
   const off = (line: string, metres: number) => ({
     line,
@@ -203,10 +203,10 @@ describe('what holds her, in words', () => {
     breaks: 9000,
   });
 
-  it('says where she settles, and that she still moves', () => {
-    expect(settlesText(settled, UNITS)).toBe('She settles where she lies.');
+  it('says where the boat settles, and that it still moves', () => {
+    expect(settlesText(settled, UNITS)).toBe('The boat settles where it lies.');
     expect(settlesText({ ...settled, starboard: 0.42, turned: -0.1 }, UNITS)).toBe(
-      'She settles 0.4 m to starboard, bow 6° to port.',
+      'The boat settles 0.4 m to starboard, bow 6° to port.',
     );
     expect(settlesText({ ...settled, ahead: -1, moving: 0.2 }, UNITS)).toMatch(/still moves/);
   });
@@ -214,7 +214,7 @@ describe('what holds her, in words', () => {
   it('gives the order only where it matters, and what carries when one parts', () => {
     const order = ['stern line', 'bow line'];
     expect(orderText({ order, without: [off('bow line', 3), off('stern line', 0)] })).toBe(
-      'Let go: stern line; the bow line last, as it holds her best against what pushes.',
+      'Let go: stern line; the bow line last, as it holds the boat best against what pushes.',
     );
     expect(orderText({ order, without: [off('bow line', 0.1)] })).toMatch(/any order/);
     expect(orderText({ order: ['one'], without: [] })).toBeNull();

@@ -21,8 +21,8 @@ const STOP_WORDS: Readonly<Record<Stops, string>> = {
   ahead: 'going ahead',
   astern: 'going astern',
   off: 'drifting off',
-  'bow out': 'her bow swinging out',
-  'stern out': 'her stern swinging out',
+  'bow out': 'the bow swinging out',
+  'stern out': 'the stern swinging out',
 };
 
 /** "stops her going ahead, drifting off"; what it is for if it leads nowhere much. */

@@ -23,7 +23,7 @@ describe('another boat called otherwise', () => {
     expect(toRunInput(toFile({ ...raft, others, plan, goal }, boat, place)).ok).toBe(true);
   });
 
-  it('is called so by orders to her and cues that wait for her too', () => {
+  it('is called so by orders to the boat and cues that wait for its too', () => {
     const shares = manoeuvre('pebble-shares-withen-lock');
     const steps = shares.plan.steps.map((step, i) =>
       i === 1 ? { ...step, cue: { is: 'stopped' as const, boat: 'Wicket' } } : step,
@@ -46,7 +46,7 @@ describe('another boat called otherwise', () => {
     expect(otherRenamed(raft, 0, '  ').ok).toBe(false);
   });
 
-  it('is told by what names her, first of all by a line', () => {
+  it('is told by what names the boat, first of all by a line', () => {
     expect(otherUsed(raft, 0)).toMatch(/Wicket's bow line|bow line/);
     const bare = { ...raft, plan: { ...raft.plan, lines: [] } };
     expect(otherUsed(bare, 0)).toBe('Step 2');
@@ -55,7 +55,7 @@ describe('another boat called otherwise', () => {
     const still = { ...bare, plan: { ...bare.plan, steps, end } };
     expect(otherUsed(still, 0)).toBe('The end');
     const open = { ...still, goal: { is: 'clear' as const, distance_m: 1 } };
-    expect(otherUsed(open, 0)).toBe('What she lies against');
+    expect(otherUsed(open, 0)).toBe('What the boat lies against');
     expect(otherUsed({ ...open, berth: [] }, 0)).toBeNull();
   });
 });

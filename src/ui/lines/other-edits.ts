@@ -71,5 +71,5 @@ export function otherUsed({ others, plan, goal, berth }: Parts, index: number): 
   const step = plan.steps.findIndex(names);
   if (step >= 0) return `Step ${step + 1}`;
   if (names(plan.end) || names(goal)) return 'The end';
-  return berth.includes(id) ? 'What she lies against' : null;
+  return berth.includes(id) ? 'What the boat lies against' : null;
 }

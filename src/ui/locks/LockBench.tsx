@@ -86,7 +86,7 @@ export function LockBench({
             <div className="flex items-baseline gap-4">
               <Dialog.Title className="text-[18px] font-bold">{name} worked</Dialog.Title>
               <Dialog.Description className="text-[13px] text-quiet">
-                Levels by the orifice law; forces on her known to within a half.
+                Levels by the orifice law; forces on the boat known to within a half.
               </Dialog.Description>
             </div>
             <div className="flex flex-wrap items-center gap-x-3 py-2">
@@ -143,15 +143,15 @@ export function LockBench({
               ))}
               {left && (
                 <span className="font-semibold text-hurt">
-                  ▲ {Math.round(left.seconds)} s until she is {hangWords(left.hangs, units)}: shut
-                  what empties, fill again.{' '}
+                  ▲ {Math.round(left.seconds)} s until the boat is {hangWords(left.hangs, units)}:
+                  shut what empties, fill again.{' '}
                 </span>
               )}
               {makes && (
                 <span>
                   {makes}; pull along the chamber{' '}
-                  <span className="figures">{(Math.abs(pull) * 1000).toFixed(1)} ‰</span> of her
-                  weight
+                  <span className="figures">{(Math.abs(pull) * 1000).toFixed(1)} ‰</span> of the
+                  boat’s weight
                 </span>
               )}
             </p>
@@ -216,7 +216,7 @@ export function LockBench({
                 onChange={setBoatId}
               />{' '}
               <Choice
-                label="How she lies"
+                label="How the boat lies"
                 value={bowUp ? 'up' : 'down'}
                 options={[
                   { value: 'up', text: 'bow up-stream' },
@@ -248,7 +248,7 @@ export function LockBench({
 function hangWords(hang: HangUp, units: Units): string {
   switch (hang.is) {
     case 'on the cill':
-      return `on the cill with her ${hang.end}${hang.by > 0.005 ? `, ${distance(hang.by, units)} of it` : ''}`;
+      return `on the cill with the boat’s ${hang.end}${hang.by > 0.005 ? `, ${distance(hang.by, units)} of it` : ''}`;
     case 'in the gates':
       return `in the swing of the ${hang.end} gates`;
     case 'on the bottom':

@@ -133,8 +133,9 @@ function OneSection({
       )}
       {(left || hangsOnCill) && (
         <p role="alert" className="text-[13px] font-semibold text-hurt">
-          ▲ over the cill: {left ? `${Math.round(left.seconds)} s until she hangs` : 'she hangs'}.
-          Paddles down, fill again.
+          ▲ over the cill:{' '}
+          {left ? `${Math.round(left.seconds)} s until the boat hangs` : 'the boat hangs'}. Paddles
+          down, fill again.
         </p>
       )}
       <div ref={frame}>

@@ -45,7 +45,7 @@ export function FiguresOfLock({
     m < 0 ? `${distance(-m, units)} too little` : `${distance(m, units)} over`;
   const rows: [string, string, boolean][] = [
     ['beam, fenders both sides', over(fit.alongside), fit.alongside < 0],
-    ['two of her abreast', over(fit.abreast), false],
+    ['two such boats abreast', over(fit.abreast), false],
     ['clear of both gates’ swing', over(fit.gates), fit.gates < 0],
     ['and of the cill, going down', over(fit.cill), fit.cill < 0],
     ['water on the cills', over(fit.water), fit.water < 0],
@@ -106,8 +106,11 @@ function Pace({
       {first < 1 ? ', full once half the head is gone' : ''};{' '}
       <span className="figures">{clock(seconds)}</span>, at most{' '}
       <span className="figures">{distance(fastest * 60, units)}</span> a minute, pull{' '}
-      <span className="figures">{(pull * 1000).toFixed(1)} ‰</span> of her weight
-      {borne ? ', which hands hold on a turn' : ': more than hands hold, have her on two lines'}.
+      <span className="figures">{(pull * 1000).toFixed(1)} ‰</span> of the boat’s weight
+      {borne
+        ? ', which hands hold on a turn'
+        : ': more than hands hold, have the boat on two lines'}
+      .
       {Math.abs(poundChange) > 0.01 &&
         ` The pound ${poundChange < 0 ? 'falls' : 'rises'} by ${distance(Math.abs(poundChange), units)}.`}
     </p>

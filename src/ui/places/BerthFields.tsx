@@ -40,9 +40,9 @@ export function BerthFields({
   return (
     <div className="flex flex-col gap-1">
       <span>
-        <span className="text-[13px] text-quiet">she lies </span>
+        <span className="text-[13px] text-quiet">the boat lies </span>
         <Choice
-          label="How she lies"
+          label="How the boat lies"
           value={berth.kind}
           options={LIES}
           onChange={(kind) => change({ kind })}
@@ -57,9 +57,9 @@ export function BerthFields({
       />
       {face && 'outline_m' in face && (
         <span>
-          <span className="text-[13px] text-quiet">her fenders bear on </span>
+          <span className="text-[13px] text-quiet">the boat’s fenders bear on </span>
           <Choice
-            label="What her fenders bear on"
+            label="What the boat’s fenders bear on"
             value={face.surface ?? 'usual'}
             options={surfaceOptions(face.kind)}
             onChange={(surface) =>

@@ -71,7 +71,7 @@ export function MeasurePanel({ fleet }: { fleet: readonly FleetOutline[] }) {
       </dl>
       {boat && (
         <p className="text-[13px] text-quiet">
-          On the spot is the least there is; what a turn by bursts takes stands on her sheet.
+          On the spot is the least there is; what a turn by bursts takes stands on the boat’s sheet.
         </p>
       )}
     </>

@@ -105,9 +105,9 @@ function BoatSize({
   const change = (part: Partial<typeof tool>) => store.setState({ tool: { ...tool, ...part } });
   return (
     <>
-      <p className="pb-1 text-quiet">Press where her middle lies.</p>
+      <p className="pb-1 text-quiet">Press where the boat’s middle lies.</p>
       <FleetChoice
-        words="she is"
+        words="the boat is"
         none="of this size"
         fleet={fleet}
         chosen={tool.boat ?? null}

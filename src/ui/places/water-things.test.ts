@@ -63,7 +63,7 @@ describe('what of the water is drawn', () => {
     ).toMatchObject({ why: expect.stringContaining('two marks') as string });
   });
 
-  it('a boat of the fleet lies with her own outline, her bow so', () => {
+  it('a boat of the fleet lies with the boat’s own outline, its bow so', () => {
     const deck: XY[] = [
       [5, 0],
       [-5, 1.5],

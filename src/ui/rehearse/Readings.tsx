@@ -26,7 +26,7 @@ function figures(now: DriveNow, units: Units): (readonly [string, string])[] {
     ['heading', heading(at('heading'))],
     ['turning', `${Math.abs(turn).toFixed(1)}°/s${side(turn, 1)}`],
     ...(under !== undefined && under < UNDER_TOLD_M
-      ? [['water under her', under < 0 ? 'aground' : distance(under, units)] as const]
+      ? [['water under the boat', under < 0 ? 'aground' : distance(under, units)] as const]
       : []),
   ];
 }
@@ -106,7 +106,7 @@ function IfNothing() {
   const hurts = touch.grade !== 'soft';
   return (
     <p className={`text-[13px] ${hurts ? 'font-semibold text-hurt' : 'text-quiet'}`}>
-      {hurts ? '▲ ' : ''}as she goes: {touch.part ? `${touch.part} on ` : 'into '}
+      {hurts ? '▲ ' : ''}as the boat goes: {touch.part ? `${touch.part} on ` : 'into '}
       {touch.name} in {Math.round(touch.after)} s, {touchSpeed(touch.speed)}
     </p>
   );

@@ -69,7 +69,7 @@ function State() {
           : status === 'refused'
             ? (['Cannot be driven', ''] as const)
             : status === 'opening'
-              ? (['Getting her ready', ''] as const)
+              ? (['Getting the boat ready', ''] as const)
               : ([
                   'Ready',
                   steered ? 'let it steer when you are' : 'take the helm when you are',
@@ -93,7 +93,7 @@ function State() {
               className="font-semibold text-plan underline"
               onClick={() => void live.end('done')}
             >
-              Done: she is there
+              Done: the boat is there
             </button>
             <button
               type="button"

@@ -25,7 +25,7 @@ export const SURPRISE_WORDS: Readonly<Record<SurpriseIs, string>> = {
   joystickFails: 'the joystick fails',
   lineLate: 'the crew is late with a line',
   lineMissed: 'a line is missed',
-  boatLeaves: 'another boat leaves her berth',
+  boatLeaves: 'another boat leaves its berth',
   paddler: 'a paddler comes across',
 };
 

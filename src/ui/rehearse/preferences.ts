@@ -17,8 +17,8 @@ export type Aid = (typeof AIDS)[number];
 
 export const AID_WORDS: Readonly<Record<Aid, string>> = {
   figures: 'speeds, heading and rate of turn in figures',
-  drift: 'arrow of the way she makes over ground',
-  ahead: 'where she is in 10, 20 and 30 s',
+  drift: 'arrow of the way the boat makes over ground',
+  ahead: 'where the boat is in 10, 20 and 30 s',
   nearest: 'distances to what is nearest',
   transit: 'how a transit stands, in figures',
   ghost: 'the plan played, as a ghost',

@@ -83,7 +83,7 @@ describe('called out at a lock', () => {
       seconds: 42,
     });
     expect(call!.urgent).toBe(true);
-    expect(call!.text).toContain('0:42 until she hangs');
+    expect(call!.text).toContain('0:42 until the boat hangs');
     const line = { time: 5, is: 'line', line: 0, what: 'loads up', x: 0, y: 0 } as const;
     expect(called(line)[0]).toMatchObject({ text: 'the centre line loads up', urgent: true });
   });

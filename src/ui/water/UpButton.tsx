@@ -5,8 +5,8 @@ import { useUpWays } from './use-up';
 
 const WORDS: Readonly<Record<Up, string>> = {
   north: 'North is up',
-  boat: 'Her bow is up, and the view goes with her',
-  berth: 'The way she is to lie is up',
+  boat: 'The bow is up, and the view goes with it',
+  berth: 'The way the boat is to lie is up',
 };
 
 /** Shows where north is; pressed, it turns the plan another way up. */

@@ -75,7 +75,7 @@ describe('a plan turned any way', () => {
     }
   });
 
-  it('keeps her a little below the middle, whichever way she points', () => {
+  it('keeps the boat’s a little below the middle, whichever way it points', () => {
     fc.assert(
       fc.property(cameras, between(-300, 300), between(-300, 300), (camera, x, y) => {
         const [sx, sy] = toScreen(withHer(camera, view, { x, y }), view, x, y);

@@ -1,7 +1,7 @@
 import { demoFile } from '@/document/testing/demo';
 import { runExtent } from './extent';
 
-it('shows where she is to end before any run gets there', () => {
+it('shows where the boat is to end before any run gets there', () => {
   const file = demoFile('stern-to-before-supper');
   const box = runExtent(file as never, file.boat, file.place, null);
   const { goal, start } = file;

@@ -14,8 +14,8 @@ const runOf = (poses: readonly [number, number, number][]) =>
     },
   }) as unknown as Run;
 
-describe('water her deck passes over', () => {
-  it('is her deck while she lies still', () => {
+describe('water the deck passes over', () => {
+  it('is the deck while it lies still', () => {
     const rings = sweepRings(runOf([[5, 6, 0]]), DECK);
     expect(rings).toHaveLength(1);
     expect(Math.abs(polygonArea(rings[0]!))).toBeCloseTo(24, 9);

@@ -139,7 +139,7 @@ export function WhatIfPanel({ state }: { state: RunState }) {
           name="Astern"
           text={
             variation.asternTimes === 1
-              ? 'as strong as she has'
+              ? 'as strong as the boat has'
               : signed(
                   variation.asternTimes - 1,
                   `${Math.abs(Math.round(100 * (variation.asternTimes - 1)))} %`,
@@ -180,7 +180,7 @@ export function WhatIfPanel({ state }: { state: RunState }) {
           checked={variation.otherSide}
           onChange={(otherSide) => change({ otherSide })}
         >
-          wind from the other side of her berth
+          wind from the other side of the berth
         </Tick>
       </section>
       <div className="rule-t pt-3">

@@ -138,5 +138,5 @@ export function figureWords(path: string): { name: string; unit: string } {
 /** How far a figure may be off, in words. */
 export function spreadWords(field: string, percent: number): string {
   if (percent === 0) return 'exact';
-  return isPlace(field) ? `±${percent} % of her length` : `±${percent} %`;
+  return isPlace(field) ? `±${percent} % of the boat’s length` : `±${percent} %`;
 }

@@ -26,16 +26,20 @@ const texts = (of: Brief, wind: number) =>
   [...pushStatements(of, UNITS), ...ableStatements(of, 10.6, wind, UNITS)].map((s) => s.text);
 
 describe('the brief in words', () => {
-  it('says in what wind joystick and spring still hold her, or that they do not', () => {
+  it('says in what wind joystick and spring still hold the boat, or that they do not', () => {
     const able = { ...brief.able!, holds: { ...brief.able!.holds } };
     const with_ = (holds: Partial<typeof able.holds>, wind: number) =>
       texts({ ...brief, able: { ...able, holds: { ...able.holds, ...holds } } }, wind);
     expect(texts(brief, 2).join()).toMatch(
-      /midship spring holds her against wind off: up to \d+ kn/,
+      /midship spring holds the boat against wind off: up to \d+ kn/,
     );
-    expect(texts(brief, 20).join()).toMatch(/midship spring no longer holds her against wind off/);
-    expect(with_({ spring: 0 }, 2).join()).toContain('does not hold her against wind off');
-    expect(with_({ joystick: 9 }, 2).join()).toContain('The joystick holds her against wind off');
+    expect(texts(brief, 20).join()).toMatch(
+      /midship spring no longer holds the boat against wind off/,
+    );
+    expect(with_({ spring: 0 }, 2).join()).toContain('does not hold the boat against wind off');
+    expect(with_({ joystick: 9 }, 2).join()).toContain(
+      'The joystick holds the boat against wind off',
+    );
     expect(texts(brief, 2).join()).not.toContain('joystick');
   });
 
@@ -72,9 +76,9 @@ describe('the brief in words', () => {
     expect(two[1]!.text).toMatch(/^From step [34] on: danger changes, it is now to port/);
   });
 
-  it('warns where her means no longer hold her', () => {
-    expect(texts(brief, 5).join()).toMatch(/holds her bow: up to/);
-    expect(texts(brief, 20).join()).toMatch(/no longer holds her bow/);
+  it('warns where the boat’s means no longer hold it', () => {
+    expect(texts(brief, 5).join()).toMatch(/holds the bow: up to/);
+    expect(texts(brief, 20).join()).toMatch(/no longer holds the bow/);
   });
 
   it('draws the sides where the words say they are', () => {
@@ -93,7 +97,9 @@ describe('way out and limits in words', () => {
   const moments = surveyed(input);
 
   it('names the escape and what it clears', () => {
-    expect(wayOutText(moments[0]!.wayOut, UNITS)).toMatch(/^stop her, \d+\.\d m to spare from /);
+    expect(wayOutText(moments[0]!.wayOut, UNITS)).toMatch(
+      /^stop the boat, \d+\.\d m to spare from /,
+    );
     expect(wayOutText({ time: 0, grade: 'none', by: null, spare: null }, UNITS)).toBe(
       'no way out: committed',
     );

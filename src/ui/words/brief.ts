@@ -35,11 +35,11 @@ function goes({ ahead, starboard }: OnHer): string {
 }
 
 function along(push: OnHer, text: (mps: number) => string): string {
-  const across = `${text(Math.abs(push.starboard))} across her to ${side(push.starboard)}`;
-  return `${across}, ${text(Math.abs(push.ahead))} along her from ${push.ahead < 0 ? 'ahead' : 'astern'}`;
+  const across = `${text(Math.abs(push.starboard))} across the boat to ${side(push.starboard)}`;
+  return `${across}, ${text(Math.abs(push.ahead))} along the boat from ${push.ahead < 0 ? 'ahead' : 'astern'}`;
 }
 
-const WHERE = { start: 'Where she starts', berth: 'In the berth' } as const;
+const WHERE = { start: 'At the start', berth: 'In the berth' } as const;
 
 /** The line that says where a figure lies, once boat and day have been drawn. */
 function often(
@@ -66,14 +66,17 @@ function lyingStatements(
     key: `${where}-push`,
     text:
       sizeOf(push.force) < 1
-        ? `${WHERE[where]} nothing pushes her`
-        : `${WHERE[where]} she is pushed ${goes(push.force)} with ${force(sizeOf(push.force), units)}`,
+        ? `${WHERE[where]} nothing pushes the boat`
+        : `${WHERE[where]} the boat is pushed ${goes(push.force)} with ${force(sizeOf(push.force), units)}`,
     why: `Held still on ${heading(push.heading)}: wind ${along(push.wind, wind)}${
       hasCurrent ? `; current ${along(push.current, current)}` : '; no current'
     }.`,
     figures: [
-      ['across her', `${force(push.force.starboard, units)} to ${side(push.force.starboard)}`],
-      ['along her', `${force(push.force.ahead, units)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`],
+      ['across the boat', `${force(push.force.starboard, units)} to ${side(push.force.starboard)}`],
+      [
+        'along the boat',
+        `${force(push.force.ahead, units)} ${push.force.ahead < 0 ? 'back' : 'ahead'}`,
+      ],
       ['of it the wind across', force(push.windForce.starboard, units)],
       ...often(ranges, `${where}-push`, (newtons) => force(newtons, units)),
     ],
@@ -84,11 +87,11 @@ function lyingStatements(
   const first = letGo.first === 'neither' ? 'bodily' : `${letGo.first} first`;
   list.push({
     key: `${where}-drift`,
-    text: `Let go there she drifts to ${heading(letGo.towards)} at ${boatSpeed(letGo.speed, units)}, ${first}`,
+    text: `Let go there the boat drifts to ${heading(letGo.towards)} at ${boatSpeed(letGo.speed, units)}, ${first}`,
     why: 'Simulated: half a minute from rest over ground, engines in neutral, nothing in the way.',
     figures: [
       ['turned by then', `${degrees(letGo.turned)}° to ${side(letGo.turned)}`],
-      ['her heading then', heading(push.heading + letGo.turned)],
+      ['the boat’s heading then', heading(push.heading + letGo.turned)],
       ...often(ranges, `${where}-drift`, (mps) => boatSpeed(mps, units)),
     ],
     time: null,
@@ -139,7 +142,7 @@ function legStatement(
   const { lee } = first;
   const danger =
     lee === null
-      ? 'nothing drives her'
+      ? 'nothing drives the boat'
       : `danger ${swaps ? 'changes, it is now ' : ''}${SAY_SIDE[lee]}, safe ${SAY_SIDE[OPPOSITE[lee]]}`;
   const worst = legs.reduce<Leg | null>(
     (so, leg) => (leg.onto && (!so?.onto || leg.onto.seconds < so.onto.seconds) ? leg : so),
@@ -150,8 +153,8 @@ function legStatement(
     key: `leg-${first.step}`,
     text: `${name}: ${danger}`,
     why: onto
-      ? `Let go at rest half-way from step ${worst!.step + 1} she comes ${comesText(onto)}${onto.part ? ` with her ${onto.part}` : ''} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
-      : 'Let go at rest half-way between steps she comes on to nothing within a minute.',
+      ? `Let go at rest half-way from step ${worst!.step + 1} the boat comes ${comesText(onto)}${onto.part ? ` with its ${onto.part}` : ''} in ${Math.round(onto.seconds)} s, at ${boatSpeed(onto.speed, units)}.`
+      : 'Let go at rest half-way between steps the boat comes on to nothing within a minute.',
     figures: legs.flatMap((leg) => legFigures(leg, units)),
     time: first.from,
     hurts: legs.some((leg) => leg.onto !== null && leg.onto.grade !== 'soft'),
@@ -183,7 +186,7 @@ function stopStatements(
     const lengths = (stop.distance / length).toFixed(1);
     list.push({
       key: 'stop',
-      text: `From ${boatSpeed(stop.from, units)} she stops in ${distance(stop.distance, units)}, ${lengths} lengths`,
+      text: `From ${boatSpeed(stop.from, units)} the boat stops in ${distance(stop.distance, units)}, ${lengths} lengths`,
       why: `Simulated in this wind: firm astern with the wheel amidships, going straight at that speed, ${Math.round(stop.time)} s.`,
       figures: [
         ...often(ranges, 'stop', (m) => distance(m, units), 'not in two minutes'),
@@ -197,7 +200,7 @@ function stopStatements(
       list.push({
         key: 'aim-off',
         text: `Aim off ${degrees(stop.turned)}° to ${side(-stop.turned)} before going astern`,
-        why: 'So that what turns her while she stops leaves her straight.',
+        why: 'So that what turns the boat while it stops leaves it straight.',
         figures: [
           ...often(ranges, 'turned', (radians) => `${degrees(radians)}°`),
           ...(walk
@@ -216,10 +219,10 @@ function stopStatements(
   if (carry)
     list.push({
       key: 'carry',
-      text: `In neutral she carries ${distance(carry.distance, units)} from ${boatSpeed(carry.from, units)}`,
+      text: `In neutral the boat carries ${distance(carry.distance, units)} from ${boatSpeed(carry.from, units)}`,
       why:
         carry.time >= 59.5
-          ? `A minute on she still has ${boatSpeed(Math.max(0, carry.to), units)}.`
+          ? `A minute on the boat still has ${boatSpeed(Math.max(0, carry.to), units)}.`
           : `Down to ${boatSpeed(Math.max(0, carry.to), units)} in ${Math.round(carry.time)} s.`,
       figures: often(ranges, 'carry', (m) => distance(m, units)),
       time: null,
@@ -278,8 +281,8 @@ function holdStatements(
       {
         key,
         text: enough
-          ? `${means} holds her bow: up to ${to}`
-          : `${means} no longer holds her bow: it does to ${to}`,
+          ? `${means} holds the bow: up to ${to}`
+          : `${means} no longer holds the bow; it does up to ${to}`,
         why: `${how} for ${Math.round(holds.seconds)} s from rest, wind abeam, calm water: is the stem where it was? It blows ${windSpeed(wind, units)} now.`,
         figures: often(ranges, key, (mps) => windSpeed(mps, units), null),
         time: null,
@@ -296,10 +299,10 @@ function holdStatements(
       {
         key,
         text: enough
-          ? `${means} holds her against wind off: up to ${to}`
+          ? `${means} holds the boat against wind off: up to ${to}`
           : most === 0
-            ? `${means} does not hold her against wind off, however light`
-            : `${means} no longer holds her against wind off: it does to ${to}`,
+            ? `${means} does not hold the boat against wind off, however light`
+            : `${means} no longer holds the boat against wind off; it does up to ${to}`,
         why: `${how} It blows ${windSpeed(wind, units)} now.`,
         figures: often(ranges, key, (mps) => windSpeed(mps, units), null),
         time: null,
@@ -314,13 +317,13 @@ function holdStatements(
       'joystick',
       'The joystick',
       holds.joystick,
-      `Pushed over against it for ${Math.round(holds.seconds)} s from rest, twisted to keep her heading, wind abeam, calm water: is she where she was, and still abeam of it?`,
+      `Pushed over against it for ${Math.round(holds.seconds)} s from rest, twisted to keep the boat’s heading, wind abeam, calm water: is it where it was, and still abeam of it?`,
     ),
     ...whole(
       'spring',
       'Idling ahead on a midship spring',
       holds.spring,
-      `Led a quarter of her length aft, fenders between, with the wheel that does best of four, wind off the quay for ${Math.round(holds.springSeconds)} s: does she lie still and alongside?`,
+      `Led a quarter of the boat’s length aft, fenders between, with the wheel that does best of four, wind off the quay for ${Math.round(holds.springSeconds)} s: does it lie still and alongside?`,
     ),
   ];
 }
@@ -337,7 +340,7 @@ function speedStatement(brief: Brief, units: Units): Statement | null {
           `${boatSpeed(speed!, units)} ${word[lengths]!} length${lengths > 1 ? 's' : ''} off`,
       )
       .join(', '),
-    why: 'Speed over ground on the way in, counted from where she is to lie.',
+    why: 'Speed over ground on the way in, counted from where the boat is to lie.',
     figures: known.map(({ lengths, time }) => [`${word[lengths]!} off`, `at ${clock(time!)}`]),
     time: known[0]!.time,
     hurts: false,
@@ -348,7 +351,7 @@ function speedStatement(brief: Brief, units: Units): Statement | null {
 export function abreastStatements({ abreast }: Brief, units: Units): Statement[] {
   return abreast.map(({ step, time, point, mark, side, aside, ahead }) => ({
     key: `abreast-${step}`,
-    text: `Step ${step + 1} comes with ${mark} abreast of her ${point}`,
+    text: `Step ${step + 1} comes with ${mark} abreast of the boat’s ${point}`,
     why: `It then stands ${distance(aside, units)} off to ${side}, in this run; in another wind it may be abreast a little earlier or later.`,
     figures: [
       [

@@ -16,19 +16,19 @@ const HANDS_WORDS: Readonly<Record<number, (who: string) => CheckWords>> = {
   }),
   [NOT_THERE.STEPS]: (who) => ({
     text: `${who} waits to step and cannot`,
-    why: 'She is too far off or too fast. Nobody jumps: bring her closer and stop her first.',
+    why: 'The boat is too far off or too fast. Nobody jumps: bring it closer and stop it first.',
   }),
   [NOT_THERE.HELM]: (who) => ({
     text: `nobody is at the helm while ${who} is away from it`,
-    why: 'Orders to wheel and engines wait until they are back. Alone, lead the line to the helm or stop her before.',
+    why: 'Orders to wheel and engines wait until they are back. Alone, lead the line to the helm or stop the boat before.',
   }),
   [NOT_THERE.ACROSS]: (who) => ({
     text: `${who} cannot get there on foot`,
     why: 'One crosses a lock by gates that stand shut or by a bridge. Shut some first, or let somebody on that side do it.',
   }),
   [NOT_THERE.HIGH]: (who) => ({
-    text: `${who} cannot step: it stands too high over her deck`,
-    why: 'Nobody climbs a bare wall. Stop her with a ladder within a step of her side, or let somebody step at a landing before.',
+    text: `${who} cannot step: it stands too high over the deck`,
+    why: 'Nobody climbs a bare wall. Stop the boat with a ladder within a step of its side, or let somebody step at a landing before.',
   }),
   [NOT_THERE.LINE]: (which) => ({
     text: `the ${which} does not get where it is wanted`,
@@ -50,21 +50,21 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
     case 'no pause in neutral':
       return {
         text: `${the(which)}${figure < 0.05 ? 'no pause' : `only ${tidy(figure, 1)} s`} in neutral between ahead and astern`,
-        why: `Her gearbox asks for ${tidy(limit, 1)} s and makes her wait for it. Order neutral that much before.`,
+        why: `The boat’s gearbox asks for ${tidy(limit, 1)} s and makes it wait for it. Order neutral that much before.`,
       };
     case 'against her way':
       return {
         text: `${the(which)}put in gear against ${boatSpeed(figure, units)} of way`,
-        why: `Hard on the gearbox above ${boatSpeed(limit, units)}, and it takes long to bite. Let her lose way in neutral first.`,
+        why: `Hard on the gearbox above ${boatSpeed(limit, units)}, and it takes long to bite. Let the boat lose way in neutral first.`,
       };
     case 'left in gear':
       return {
         text: `${the(which)}still in gear at the end`,
-        why: 'She goes on pushing while hands are on lines. Add neutral to the last step, or a step for it.',
+        why: 'The boat goes on pushing while hands are on lines. Add neutral to the last step, or a step for it.',
       };
     case 'much throttle close in':
       return {
-        text: `${the(which)}${Math.round(figure * 100)} % throttle for over 3 s with something within half her length`,
+        text: `${the(which)}${Math.round(figure * 100)} % throttle for over 3 s with something within half the boat’s length`,
         why: 'What goes wrong then goes wrong fast. A shorter burst or an earlier one does the same.',
       };
     case 'thruster long on':
@@ -88,12 +88,12 @@ export function checkWords(finding: Finding, units: Units): CheckWords {
       );
     case 'unseen from the helm':
       return {
-        text: `${which ?? 'its mark'} is hidden from the helm by her own deck when it is expected near`,
+        text: `${which ?? 'its mark'} is hidden from the helm by the boat’s own deck when it is expected near`,
         why: `An eye ${distance(EYE_OVER_DECK_M, units)} over the deck’s edge sees nothing low for ${distance(figure, units)} beyond it there. Have it called out, or expect it of a mark abeam.`,
       };
     case 'turned before it opens':
       return {
-        text: `turned in while ${which ?? 'something'} still stands between her bow and the berth`,
+        text: `turned in while ${which ?? 'something'} still stands between the bow and the berth`,
         why: `The berth is ${distance(figure, units)} off and not yet open. Wait for it: most turns into a berth begin too soon.`,
       };
     case 'no way out written':

@@ -65,7 +65,7 @@ export function differenceLines(
     });
     const turned = Math.round(difference.endsTurned * DEGREES_PER_RADIAN);
     lines.push({
-      name: 'she ends',
+      name: 'the boat ends',
       text: `${distance(difference.endsApart, units)} away, ${Math.abs(turned)}° ${turned < 0 ? 'to port' : 'to starboard'}`,
       worse: false,
     });

@@ -23,7 +23,7 @@ it('evidence is told in the user’s own units', () => {
     figures: { speed: 1.0288888, room: 4, needs: 6.25, what: 'Thimble' },
   };
   expect(faultEvidence(fault, plan, UNITS)).toBe(
-    '2.0 kn with 4.0 m to Thimble; she stops in 6.3 m',
+    '2.0 kn with 4.0 m to Thimble; the boat stops in 6.3 m',
   );
   expect(faultEvidence(fault, plan, { ...UNITS, speed: 'm/s', length: 'ft' })).toContain(
     '1.03 m/s',

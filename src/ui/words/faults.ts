@@ -10,7 +10,7 @@ const seconds = (value: number) => `${value.toFixed(1)} s`;
 const GRIPPED = {
   sides: 'wedged between the sides',
   gate: 'an end on the gate',
-  coping: 'her rail under the coping',
+  coping: 'the rail under the coping',
 } as const;
 
 /** Names and units that figures are written with. */
@@ -31,7 +31,7 @@ interface FaultWords<K extends FaultId> {
 export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   'gear before steering': {
     name: 'Gear before steering',
-    why: 'the first of a burst does the most while she has no way on; it went before the rudder was there.',
+    why: 'the first of a burst does the most while the boat has no way on; it went before the rudder was there.',
     tried: 'put the wheel over, wait until it is there, then the gear.',
     evidence: ({ late, turned }) =>
       `wheel ${seconds(late)} after the gear, ${degrees(turned)} over`,
@@ -45,35 +45,35 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   'left in gear': {
     name: 'Left in gear',
     why: 'way is gathered while nobody minds it, and has to be taken off again in less room.',
-    tried: 'a burst, then neutral at once; let her carry.',
+    tried: 'a burst, then neutral at once; let the boat carry.',
     evidence: ({ seconds: long, gained, room }, { units }) =>
       `${seconds(long)} in gear with nothing ordered: ${boatSpeed(gained, units)} gained, ${distance(room, units)} of room left`,
   },
   'neutral late': {
     name: 'Neutral too late',
-    why: 'she was driven on when there was no room left to stop her in.',
-    tried: 'out of gear while her way still carries her further than you want to go.',
+    why: 'the boat was driven on when there was no room left to stop it in.',
+    tried: 'out of gear while the boat’s way still carries it further than you want to go.',
     evidence: ({ late, room, needs }, { units }) =>
       `${seconds(late)} too late: ${distance(needs, units)} wanted to stop, ${distance(room, units)} there`,
   },
   'too fast for the room': {
     name: 'Too fast for the room',
-    why: 'a firm burst against her way could not have stopped her before what lay ahead.',
+    why: 'a firm burst against the boat’s way could not have stopped it before what lay ahead.',
     tried: 'half the speed a length earlier: come up at what a touch would forgive.',
     evidence: ({ speed, room, needs, what }, { units }) =>
-      `${boatSpeed(speed, units)} with ${distance(room, units)} to ${what ?? 'what lies ahead'}; she stops in ${distance(needs, units)}`,
+      `${boatSpeed(speed, units)} with ${distance(room, units)} to ${what ?? 'what lies ahead'}; the boat stops in ${distance(needs, units)}`,
   },
   'astern too early': {
     name: 'Astern too early',
-    why: 'she stopped short and off, without way for the rudder, and the wind had her.',
-    tried: 'let her carry on in neutral; astern when her berth is abreast.',
+    why: 'the boat stopped short and off, without way for the rudder, and the wind took it.',
+    tried: 'let the boat carry on in neutral; astern when its berth is abreast.',
     evidence: ({ short }, { units }) =>
       `stopped ${distance(short, units)} short, then driven on again`,
   },
   'astern too hard': {
     name: 'Astern too hard',
-    why: 'she did not stop but went back, and walked further than she need.',
-    tried: 'less throttle, and neutral the moment she stops over the ground.',
+    why: 'the boat did not stop but went back, and walked further than it need have.',
+    tried: 'less throttle, and neutral the moment the boat stops over the ground.',
     evidence: ({ sternway, throttle }, { units }) =>
       `${Math.round(100 * throttle)} % astern, ${boatSpeed(sternway, units)} of sternway by neutral`,
   },
@@ -86,7 +86,7 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   },
   'turned early': {
     name: 'Turned too early',
-    why: 'room ahead was left unused, and she came nearer to what lies inside the turn.',
+    why: 'room ahead was left unused, and the boat came nearer to what lies inside the turn.',
     tried: 'stand on until your mark is abreast of the one ashore, as the plan has it.',
     evidence: ({ early, unused }, { units }) =>
       `${distance(early, units)} before the plan turns; ${distance(unused, units)} of clearance lost`,
@@ -95,13 +95,13 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
     name: 'Bow lost to the wind',
     why: 'without way the wind takes the bow, and it takes room and power to bring it back.',
     tried:
-      'keep her bow up to the wind with short bursts, or give it up and go astern, stern to the wind.',
+      'keep the bow up to the wind with short bursts, or give it up and go astern, stern to the wind.',
     evidence: (figures) =>
       `fell off ${degrees(figures.fell)} down-wind in ${seconds(figures.seconds)}`,
   },
   'watched one end': {
     name: 'One end watched, the other forgotten',
-    why: 'she pivots: what one end gains, the other pays for.',
+    why: 'the boat pivots: what one end gains, the other pays for.',
     tried: 'look aft before every kick ahead and forward before every one astern.',
     evidence: ({ part, what, grade, speed }) =>
       `${part}: ${grade} touch on ${what}, ${touchSpeed(speed)}`,
@@ -115,7 +115,7 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   },
   'line slack': {
     name: 'A line slack, unseen',
-    why: 'a line that hangs holds nothing: she gathers way against it and snatches, and its bight drifts to the propeller.',
+    why: 'a line that hangs holds nothing: the boat gathers way against it and snatches, and its bight drifts to the propeller.',
     tried: 'take it in on a turn, or motor gently against it again, as soon as it drops.',
     evidence: ({ line, slack, seconds: long }, { lines, units }) =>
       `${the(lines[line]?.name ?? 'line')} hung by ${distance(slack, units)} for ${seconds(long)}`,
@@ -137,7 +137,7 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   },
   'past the way out': {
     name: 'Past the last way out',
-    why: 'until then breaking off would have kept her clear; after it nothing would.',
+    why: 'until then breaking off would have kept the boat clear; after it nothing would.',
     tried: 'know the moment beforehand, and break off while it is open: that is good handling.',
     evidence: ({ last }) => `the last one at ${clock(last)}`,
   },
@@ -150,7 +150,7 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   },
   'in no-go water': {
     name: 'In water to keep out of',
-    why: 'it was marked because somebody swims, paddles or moors there, or because it harms her.',
+    why: 'it was marked because somebody swims, paddles or moors there, or because it harms the boat.',
     tried: 'turn earlier, or wait outside until there is room the other way.',
     evidence: (figures) => `${seconds(figures.seconds)} in ${figures.what}`,
   },
@@ -167,41 +167,42 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
   },
   'paddle without sign': {
     name: 'A paddle wound without the sign',
-    why: 'the water takes her before anybody aboard has her held.',
+    why: 'the water takes the boat before anybody aboard has it held.',
     tried:
-      'helm shows that she is held, whoever winds shows they have seen it, then half a paddle first.',
+      'helm shows that the boat is held, whoever winds shows they have seen it, then half a paddle first.',
     evidence: ({ who }, { crew }) =>
       `${crew[who]?.name ?? 'one of the crew'} wound with no sign since the move before`,
   },
   'over the cill': {
     name: 'Over the cill as the chamber falls',
-    why: 'one end of her sits down on it while the other goes on falling: boats have gone down so.',
+    why: 'one end of the boat sits down on it while the other goes on falling: boats have gone down so.',
     tried:
       'all paddles down, fill again, then forward of the mark; somebody watches it all the way.',
     evidence({ left, hung }) {
-      const time = left === null ? 'shallow enough to float off' : `${clock(left)} until she hangs`;
-      return hung ? `${time}; she hung` : `${time}; she did not hang`;
+      const time =
+        left === null ? 'shallow enough to float off' : `${clock(left)} until the boat hangs`;
+      return hung ? `${time}; the boat hung` : `${time}; it did not hang`;
     },
   },
   'gripped in a lock': {
     name: 'Held by a wall or a gate as the level goes',
-    why: 'the water goes on without her: she rolls or fills, or drops when what holds her lets go.',
+    why: 'the water goes on without the boat: it rolls or fills, or drops when what holds it lets go.',
     tried:
       'paddles down at once; fenders up where the walls are close, and both ends kept off the gates.',
     evidence({ by, left, hung }) {
       const what = GRIPPED[by];
-      const time = left === null ? '' : `, ${clock(left)} until she hangs`;
-      return `${what}${time}; ${hung ? 'she hung' : 'she came free'}`;
+      const time = left === null ? '' : `, ${clock(left)} until the boat hangs`;
+      return `${what}${time}; ${hung ? 'the boat hung' : 'it came free'}`;
     },
   },
   'line fast in a lock': {
     name: 'A line made fast in a falling lock',
-    why: 'the water goes and the line stays: she hangs on it until it parts, a cleat goes, or she rolls.',
+    why: 'the water goes and the line stays: the boat hangs on it until it parts, a cleat goes, or it rolls.',
     tried:
       'a turn round the bollard and the tail in a hand; if it jams, paddles down before anything else.',
     evidence({ line, hung, parted }, { lines }) {
       const name = the(lines[line]?.name ?? 'line');
-      return parted ? `${name} parted` : hung ? `she hung on ${name}` : `${name}, still fast`;
+      return parted ? `${name} parted` : hung ? `the boat hung on ${name}` : `${name}, still fast`;
     },
   },
   'person in danger': {
@@ -239,9 +240,9 @@ export function gradeReason(
     case 'struck':
       return `${reason.name} was run into at ${clock(reason.time)}`;
     case 'aground':
-      return `she took the ground at ${clock(reason.time)}`;
+      return `the boat took the ground at ${clock(reason.time)}`;
     case 'overhead':
-      return `she did not fit under ${reason.name} at ${clock(reason.time)}`;
+      return `the boat did not fit under ${reason.name} at ${clock(reason.time)}`;
     case 'fouled':
       return 'a line got into the propeller';
     case 'parted':

@@ -28,14 +28,14 @@ export function settlesText(
       ? []
       : [`bow ${Math.round(Math.abs(degrees))}° to ${degrees < 0 ? 'port' : 'starboard'}`]),
   ];
-  const where = parts.length > 0 ? parts.join(', ') : 'where she lies';
+  const where = parts.length > 0 ? parts.join(', ') : 'where it lies';
   if (moving > 0) {
     // What rounds to nothing is not told as a speed.
     const how =
       moving < HOLDING_SHOWN_MPS ? 'swings a little' : `moves at ${boatSpeed(moving, units)}`;
-    return `After two minutes she is ${where}, and still ${how}.`;
+    return `After two minutes the boat is ${where}, and still ${how}.`;
   }
-  return `She settles ${where}.`;
+  return `The boat settles ${where}.`;
 }
 
 /** "stern line, then spring; the bow line last", or that it does not matter. */
@@ -45,18 +45,18 @@ export function orderText({
 }: Pick<MooringHold, 'order' | 'without'>): string | null {
   if (order.length < 2) return null;
   if (without.every(({ off }) => off < STAYS_PUT_M))
-    return 'Nothing takes her off: her lines may go in any order.';
-  return `Let go: ${order.slice(0, -1).join(', then ')}; the ${order.at(-1)!} last, as it holds her best against what pushes.`;
+    return 'Nothing takes the boat off: its lines may go in any order.';
+  return `Let go: ${order.slice(0, -1).join(', then ')}; the ${order.at(-1)!} last, as it holds the boat best against what pushes.`;
 }
 
 /** "without the bow line her ends go 3.1 m; the spring then carries 900 N, 7 % of what parts it" */
 export function withoutText(without: Without, units: Units): string {
   const gone =
     without.off < STAYS_PUT_M
-      ? `Without ${the(without.line)} she stays where she is`
+      ? `Without ${the(without.line)} the boat stays where it is`
       : `Without ${the(without.line)} an end goes ${distance(without.off, units)} in half a minute`;
   if (!without.heaviest || without.tension < 20)
-    return without.off < STAYS_PUT_M ? `${gone}.` : `${gone}; nothing else holds her.`;
+    return without.off < STAYS_PUT_M ? `${gone}.` : `${gone}; nothing else holds the boat.`;
   const share = Math.round((100 * without.tension) / without.breaks);
   return `${gone}; the ${without.heaviest} then carries up to ${force(without.tension, units)}, ${share} % of what parts it.`;
 }

@@ -41,7 +41,7 @@ export function lineTrouble({ what }: LineEventOf, name: string): string | null 
     case 'loads up':
       return `${name} is fast and loads up as the chamber falls: let it run`;
     case 'hangs her':
-      return `she hangs on ${name}, made fast in a falling chamber`;
+      return `the boat hangs on ${name}, made fast in a falling chamber`;
     case 'in the propeller':
       return `${name} got into the propeller`;
     default:
@@ -54,7 +54,7 @@ export function crewTrouble({ what }: CrewEventOf, name: string): string | null 
     case 'could not step':
       return `${name} could not step: too far off or too fast`;
     case 'too high to step':
-      return `${name} could not step: it stands too high over her deck there, and no ladder is within a step of her`;
+      return `${name} could not step: it stands too high over the deck there, and no ladder is within a step`;
     case 'no way across':
       return `${name} could not get there: no gates stand shut to walk across by, and no bridge leads over`;
     case 'not there':
@@ -93,5 +93,5 @@ export const LINE_EVENT_WORDS: Readonly<Record<LineEventOf['what'], string>> = {
   'fast as it falls': 'fast, and the chamber falls',
   'fast too long': 'still fast as the chamber falls',
   'loads up': 'loads up',
-  'hangs her': 'hangs her',
+  'hangs her': 'hangs the boat',
 };

@@ -15,7 +15,7 @@ export function throughText(through: Through, units: Units): string {
   const best = `best at ${boatSpeed(speed, units)}${upwind > 0 ? `, ${distance(upwind, units)} up-wind of the line` : ''}`;
   const end =
     missed === tries
-      ? 'she does not get in at all: look at depth, height and breadth'
+      ? 'the boat does not get in at all: look at depth, height and breadth'
       : `${touched} of ${tries} tries touch firmly or hard${missed > 0 ? `, ${missed} do not get in` : ''}, ${best}`;
   return `${GATES[gates]} (${distance(gap, units)}): ${end}`;
 }
@@ -29,7 +29,7 @@ export function gatesAdvice(through: readonly Through[]): string | null {
   if (fails(one) === 0) return 'One leaf is enough in this wind: one gate less to walk round for.';
   if (fails(both) < fails(one)) return 'Open both leaves: in this wind one is not enough room.';
   if (fails(both) === both.tries)
-    return 'Neither will do without a touch in this wind: lie on the landing, bow-haul her in, or wait.';
+    return 'Neither will do without a touch in this wind: lie on the landing, bow-haul the boat in, or wait.';
   return 'Both leaves are no better here than one.';
 }
 
@@ -39,14 +39,14 @@ export function setText(ahead: LockAhead, names: readonly string[], units: Units
   const by = readyBy === null ? '' : `, ${readyBy} ashore`;
   if (from !== null)
     return `Entered out of ${names[from] ?? 'the chamber beside it'}, by the gates between them, once both stand at one level.`;
-  if (inside) return `She lies in it, to leave by the ${end} gates.`;
+  if (inside) return `The boat lies in it, to leave by the ${end} gates.`;
   if (readyIn === null)
-    return `Set ${setForHer ? 'for' : 'against'} her, and the gates are never opened to her: its level is not made with these paddles, or nobody gets to its far side on foot.`;
+    return `Set ${setForHer ? 'for' : 'against'} the boat, and the gates are never opened to it: its level is not made with these paddles, or nobody gets to its far side on foot.`;
   if (setForHer)
     return readyIn === 0
-      ? `Set for her, the ${end} gates open: ${distance(way, units)} to go, about ${clock(runs)}.`
-      : `Set for her, the ${end} gates shut: ${clock(readyIn)} to open them${by}.`;
-  return `Set against her: somebody at the other end comes first. Turned round for her in ${clock(readyIn)} at least${by}; leave after ${clock(leaveAt ?? 0)} to meet the gates open.`;
+      ? `Set for the boat, the ${end} gates open: ${distance(way, units)} to go, about ${clock(runs)}.`
+      : `Set for the boat, the ${end} gates shut: ${clock(readyIn)} to open them${by}.`;
+  return `Set against the boat: somebody at the other end comes first. Turned round for it in ${clock(readyIn)} at least${by}; leave after ${clock(leaveAt ?? 0)} to meet the gates open.`;
 }
 
 const OTHER = { left: 'right', right: 'left' } as const;
@@ -58,13 +58,13 @@ export function sideText({ side, shares }: LockAhead): string {
     return `Lie to the ${OTHER[there.how.wall!]} looking up-stream: ${there.name} lies to the other wall.`;
   if (side === null)
     return 'Wind across is too light to choose a side by: lie where the bollards and the first paddle are.';
-  return `Lie to the ${side} looking up-stream: the wind lays her to that wall.`;
+  return `Lie to the ${side} looking up-stream: the wind lays the boat to that wall.`;
 }
 
 const FIRST: Readonly<Record<Sharing['because'], string>> = {
   'lies there': 'lies in it already',
   nearer: 'is nearer to the gates, and nobody passes in the narrows',
-  heavier: 'is the heavier, and the water of the second sets the first about on her lines',
+  heavier: 'is the heavier, and the water of the second sets the first about on its lines',
 };
 
 /** Whether another boat fits in with it, who goes first and why, and who waits for what. */
@@ -72,21 +72,22 @@ export function sharesText({ name, how }: LockAhead['shares'][number], units: Un
   const { beside, lengthways, first, because } = how;
   if (beside < 0 && lengthways < 0)
     return [
-      `${name} does not fit in with her: ${distance(-beside, units)} too broad side by side, ${distance(-lengthways, units)} too long in line. One of them waits for the next time.`,
+      `${name} does not fit in with the boat: ${distance(-beside, units)} too broad side by side, ${distance(-lengthways, units)} too long in line. One of them waits for the next time.`,
     ];
   const fit =
     beside >= 0
-      ? `${name} fits in beside her with ${distance(beside, units)} over, fenders at the walls and between.`
-      : `${name} does not fit in beside her, but ahead or astern of her with ${distance(lengthways, units)} over in length.`;
+      ? `${name} fits in beside the boat with ${distance(beside, units)} over, fenders at the walls and between.`
+      : `${name} does not fit in beside the boat, but ahead or astern of it with ${distance(lengthways, units)} over in length.`;
   if (because === 'lies there')
     return [
       fit,
-      `${name} ${FIRST[because]}: she comes in after her, and out after whoever lies nearer to the gates.`,
+      `${name} ${FIRST[because]}: the boat comes in after that, and out after whoever lies nearer to the gates.`,
     ];
-  const [one, two] = first === 'she' ? ['She', name] : [name, 'she'];
+  const itself = first === 'she';
+  const [one, two] = itself ? ['The boat', name] : [name, 'The boat'];
   return [
     fit,
-    `${one} goes in first: ${one === 'She' ? 'she' : name} ${FIRST[because]}. ${two === 'she' ? 'She' : two} waits outside until ${one === 'She' ? 'her' : `${name}’s`} lines are on, then comes in to the other wall.`,
+    `${one} goes in first: it ${FIRST[because]}. ${two} waits outside until ${itself ? 'its' : `${name}’s`} lines are on, then comes in to the other wall.`,
   ];
 }
 
@@ -110,13 +111,13 @@ export function stairText(stair: StairOrder, names: readonly string[], units: Un
   const so = {
     fill: `As they are they would meet ${meets(now, units)}: fill ${upper} first, then they meet ${meets(ready, units)}.`,
     empty: `As they are they would meet ${meets(now, units)}: empty ${lower} first, then they meet ${meets(ready, units)}.`,
-    never: `Even with ${other} ${there} they meet ${meets(ready, units)}: not enough for her.`,
+    never: `Even with ${other} ${there} they meet ${meets(ready, units)}: not enough for the boat.`,
     none: `${other} may stay as it is: they meet ${meets(now, units)}.`,
   }[first ?? 'none'];
   const order =
     going === 'up'
-      ? `In order: into ${lower}, its lower gates and paddles shut behind her; the paddles between; the gates between at one level; on into ${upper}, gates and paddles between shut; then its upper ones.`
-      : `In order: into ${upper}, its upper gates and paddles shut behind her; the paddles between; the gates between at one level; on into ${lower}, gates and paddles between shut; then its lower ones.`;
+      ? `In order: into ${lower}, its lower gates and paddles shut behind the boat; the paddles between; the gates between at one level; on into ${upper}, gates and paddles between shut; then its upper ones.`
+      : `In order: into ${upper}, its upper gates and paddles shut behind the boat; the paddles between; the gates between at one level; on into ${lower}, gates and paddles between shut; then its lower ones.`;
   return first === 'never' ? [source, so] : [source, so, order];
 }
 

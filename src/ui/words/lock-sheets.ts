@@ -30,38 +30,40 @@ const over = (m: number, units: Units) =>
 type Write = (item: LockItem, units: Units) => CheckText;
 
 const shut: Write = () => [
-  'gates behind her shut, their paddles down, before a paddle ahead is touched',
+  'gates behind the boat shut, their paddles down, before a paddle ahead is touched',
   'water from both ends runs straight through',
 ];
 const sign: Write = () => [
   'the sign from the helm, before every paddle',
-  'wound without it, nobody holds her',
+  'wound without it, nobody holds the boat',
 ];
 const pace: Write = ({ pace: making }) => [
   `near paddle first: ${making ? paceText(making) : ''}`,
-  making ? `${(making.pull * 1000).toFixed(1)} ‰ of her weight at most; wound, never dropped` : '',
+  making
+    ? `${(making.pull * 1000).toFixed(1)} ‰ of the boat’s weight at most; wound, never dropped`
+    : '',
 ];
 const level: Write = ({ figure }) => [
   `gates at one level only${figure === null ? '' : `, after about ${clock(figure)}`}`,
   'never forced; leaning on them is enough when it is made',
 ];
 const behind: Write = () => [
-  'gates shut and paddles down behind her',
+  'gates shut and paddles down behind the boat',
   'for the pound, and whoever comes next',
 ];
 const aboard: Write = () => [
-  'crew aboard with the engine in neutral and her lying still',
+  'crew aboard with the engine in neutral and the boat lying still',
   'nobody steps with the propeller turning',
 ];
 
 const WRITES: Readonly<Record<LockCheck, Write>> = {
   'up-room': ({ figure }, units) => [
-    `stern clear of where the lower gates swing: ${over(figure ?? 0, units)} with her in the chamber`,
+    `stern clear of where the lower gates swing: ${over(figure ?? 0, units)} with the boat in the chamber`,
     'bow back from the upper gates as well',
   ],
   'up-line': ({ figure }, units) => [
-    `line round a bollard and back, ${distance(figure ?? 0, units)} of it; taken in as she rises`,
-    'slack, she surges ahead on to the cill, and back on to the gates',
+    `line round a bollard and back, ${distance(figure ?? 0, units)} of it; taken in as the boat rises`,
+    'slack, the boat surges ahead on to the cill, and back on to the gates',
   ],
   'up-shut': shut,
   'up-sign': sign,
@@ -83,14 +85,14 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
   ],
   'down-line': ({ figure }, units) => [
     `line on a turn, ${distance(figure ?? 0, units)} to run; never made fast`,
-    'fast, she hangs on it as the water goes',
+    'fast, the boat hangs on it as the water goes',
   ],
   'down-shut': shut,
   'down-sign': sign,
   'down-pace': pace,
   'down-stern': () => [
     'somebody watches the stern against the mark until it is level',
-    'she touches: all paddles down, then fill from above until she floats',
+    'the boat touches: all paddles down, then fill from above until it floats',
   ],
   'down-level': level,
   'down-out': () => [
@@ -113,8 +115,8 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
   ],
   'alone-ladder': ({ figure, hurts }, units) => [
     hurts
-      ? `no ladder leads out of the chamber, and the coping stands ${distance(figure ?? 0, units)} over her deck: do not go alone`
-      : `stopped by a ladder: the coping stands ${distance(Math.max(0, figure ?? 0), units)} over her deck at the lowest`,
+      ? `no ladder leads out of the chamber, and the coping stands ${distance(figure ?? 0, units)} over the deck: do not go alone`
+      : `stopped by a ladder: the coping stands ${distance(Math.max(0, figure ?? 0), units)} over the deck at the lowest`,
     hurts
       ? 'nobody climbs a bare wall'
       : 'climbed with the line over a shoulder, both hands for the rungs',
@@ -131,14 +133,14 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
   ],
   'sharing-fit': ({ figure, name, hurts }, units) => [
     hurts
-      ? `${name} does not fit in with her: one waits`
+      ? `${name} does not fit in with the boat: one waits`
       : `${name} fits in with ${distance(figure ?? 0, units)} over, fenders out on both sides`,
     'fenders in, if they wedge',
   ],
   'sharing-first': ({ figure, name }) => [
     figure === 1
-      ? `she goes in first, ${name} once her lines are on`
-      : `${name} goes in first; she follows once those lines are on`,
+      ? `the boat goes in first, ${name} once its lines are on`
+      : `${name} goes in first; the boat follows once those lines are on`,
     'agreed aloud before either moves',
   ],
   'sharing-still': ({ name }) => [
@@ -146,7 +148,7 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
     'the second one’s water sets the first about',
   ],
   'sharing-out': ({ name }) => [
-    `out one after the other, ${name} and she; lines on until the other is past`,
+    `out one after the other, ${name} and the boat; lines on until the other is past`,
     'a boat that leaves draws on the one that lies there',
   ],
 };

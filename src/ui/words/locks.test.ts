@@ -84,14 +84,18 @@ describe('a lock in words', () => {
 
   it('what goes wrong says so, with the time that is left', () => {
     expect(lockTrouble('paddle up')).toBeNull();
-    expect(lockTrouble('over the cill', 95)).toContain('1:35 until she hangs');
+    expect(lockTrouble('over the cill', 95)).toContain('1:35 until the boat hangs');
     expect(lockEventText('over the cill')).not.toContain('until');
-    expect(lockTrouble('hangs sooner', 40)).toMatch(/more water runs.*0:40 until she hangs/);
-    expect(lockTrouble('caught sooner', 40)).toMatch(/to the bridge.*0:40 until she is caught/);
+    expect(lockTrouble('hangs sooner', 40)).toMatch(/more water runs.*0:40 until the boat hangs/);
+    expect(lockTrouble('caught sooner', 40)).toMatch(
+      /to the bridge.*0:40 until the boat is caught/,
+    );
     expect(lockTrouble('no way across')).toContain('walk across');
     expect(lockTrouble('wedged', 12)).toContain('between the sides');
     expect(lockTrouble('caught on a gate')).toContain('on the gate');
-    expect(lockTrouble('rises to a bridge', 70)).toMatch(/paddles down: 1:10 until she is caught$/);
+    expect(lockTrouble('rises to a bridge', 70)).toMatch(
+      /paddles down: 1:10 until the boat is caught$/,
+    );
     expect(lockTrouble('free again')).toBeNull();
   });
 });
@@ -132,11 +136,11 @@ describe('a lock ahead in words', () => {
     expect(throughText(through({ missed: 16 }), METRES)).toContain('depth, height and breadth');
   });
 
-  it('set for her or against her, and when to leave', () => {
+  it('set for the boat or against it, and when to leave', () => {
     expect(setText(ahead({}), [], METRES)).toContain('the lower gates open: 20.0 m to go');
     expect(setText(ahead({ readyIn: 18 }), [], METRES)).toContain('0:18 to open them');
     expect(setText(ahead({ setForHer: false, readyIn: 240, leaveAt: 200 }), [], METRES)).toMatch(
-      /Set against her.*4:00 at least; leave after 3:20/,
+      /Set against the boat.*4:00 at least; leave after 3:20/,
     );
     expect(setText(ahead({ readyIn: 18, readyBy: 1 }), [], METRES)).toContain(
       'open them, 1 ashore',
@@ -154,7 +158,7 @@ describe('a lock ahead in words', () => {
     expect(sideText(ahead({}))).toContain('too light');
   });
 
-  it('who shares it: how she fits in, who is first and why, who waits for what', () => {
+  it('who shares it: how the boat fits in, who is first and why, who waits for what', () => {
     const share = (how: object) =>
       sharesText(
         {
@@ -171,13 +175,13 @@ describe('a lock ahead in words', () => {
         { speed: 'kn', length: 'm', force: 'N' },
       ).join(' ');
     expect(share({})).toBe(
-      'Wicket fits in beside her with 1.4 m over, fenders at the walls and between. Wicket goes in first: Wicket is nearer to the gates, and nobody passes in the narrows. She waits outside until Wicket’s lines are on, then comes in to the other wall.',
+      'Wicket fits in beside the boat with 1.4 m over, fenders at the walls and between. Wicket goes in first: it is nearer to the gates, and nobody passes in the narrows. The boat waits outside until Wicket’s lines are on, then comes in to the other wall.',
     );
     expect(share({ first: 'she', because: 'heavier' })).toMatch(
-      /She goes in first: she is the heavier.*Wicket waits outside until her lines are on/,
+      /The boat goes in first: it is the heavier.*Wicket waits outside until its lines are on/,
     );
     expect(share({ because: 'lies there', wall: 'left' })).toContain('lies in it already');
-    expect(share({ beside: -0.4 })).toContain('ahead or astern of her with 8.0 m over');
+    expect(share({ beside: -0.4 })).toContain('ahead or astern of it with 8.0 m over');
     expect(share({ beside: -0.4, lengthways: -3 })).toMatch(/does not fit in.*waits for the next/);
     const there = { beside: 1, lengthways: 1, first: 'other', because: 'lies there' } as const;
     const shares = [{ name: 'Wicket', how: { ...there, wall: 'left' } }] as const;
@@ -207,7 +211,7 @@ describe('a lock ahead in words', () => {
       /0\.5 m over the lower one’s coping: empty Lower first.*In order: into Upper/,
     );
     const never = stairText({ ...short, first: 'never' }, names, METRES);
-    expect(never.join(' ')).toContain('not enough for her');
+    expect(never.join(' ')).toContain('not enough for the boat');
     expect(never.join(' ')).not.toContain('In order');
   });
 

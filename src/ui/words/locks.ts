@@ -59,19 +59,20 @@ const EVENTS: Readonly<Record<LockEvent, string>> = {
   'other gates open': 'the other gates are open: shut them first',
   'never level': 'the level was never made',
   'over the coping': 'the chamber runs over its coping',
-  'over the cill': 'she lies over the cill as the chamber falls',
-  'hangs sooner': 'more water runs, and her end is still over the cill',
-  'on the cill': 'she hangs on the cill',
-  wedged: 'she is wedged between the sides as the level goes',
-  'hangs wedged': 'she hangs wedged between the sides',
-  'on a gate': 'an end of her rests on the gate as the level goes',
-  'caught on a gate': 'an end of her is caught on the gate',
-  'under the coping': 'her rail is on the wall under the coping as the chamber rises, fend her off',
-  'caught under the coping': 'she is caught under the coping',
+  'over the cill': 'the boat lies over the cill as the chamber falls',
+  'hangs sooner': 'more water runs, and one end is still over the cill',
+  'on the cill': 'the boat hangs on the cill',
+  wedged: 'the boat is wedged between the sides as the level goes',
+  'hangs wedged': 'the boat hangs wedged between the sides',
+  'on a gate': 'an end of the boat rests on the gate as the level goes',
+  'caught on a gate': 'an end of the boat is caught on the gate',
+  'under the coping':
+    'the rail is on the wall under the coping as the chamber rises, fend the boat off',
+  'caught under the coping': 'the boat is caught under the coping',
   'fender under the coping': 'a fender comes up under the coping: take it in',
-  'rises to a bridge': 'she rises to a bridge that is too low for her: paddles down',
-  'caught sooner': 'more water runs, and she rises faster to the bridge',
-  'free again': 'she is free again',
+  'rises to a bridge': 'the boat rises to a bridge that is too low for it: paddles down',
+  'caught sooner': 'more water runs, and the boat rises faster to the bridge',
+  'free again': 'the boat is free again',
 };
 
 const TROUBLE: ReadonlySet<LockEvent> = new Set([
@@ -103,7 +104,7 @@ const UNTIL: Partial<Record<LockEvent, string>> = {
 export function lockEventText(what: LockEvent, seconds?: number): string {
   return seconds === undefined
     ? EVENTS[what]
-    : `${EVENTS[what]}: ${clock(seconds)} until she ${UNTIL[what] ?? 'hangs'}`;
+    : `${EVENTS[what]}: ${clock(seconds)} until the boat ${UNTIL[what] ?? 'hangs'}`;
 }
 
 /** The same where it is something wrong; null where it went as it should. */

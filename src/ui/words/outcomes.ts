@@ -34,7 +34,7 @@ function missedBy(check: GoalCheck, units: Units): string {
     case 'lines':
       return check.found === 1 ? 'a line still on' : `${check.found} lines still on`;
     case 'past':
-      return `${distance(-check.found, units)} of her way through still to go`;
+      return `${distance(-check.found, units)} of the boat’s way through still to go`;
     case 'distance':
       return apart(check, units, 'off');
     case 'heading': {
@@ -69,9 +69,9 @@ function told<K extends 'line' | 'lock' | 'crew'>(
 /** How a boat hung in a lock, and what is done once the paddles are down. */
 const HUNG: Readonly<Record<string, readonly [string, string]>> = {
   'on the cill': ['on the cill', 'fill again'],
-  'hangs wedged': ['wedged between the sides', 'the level back to where she floated'],
-  'caught on a gate': ['an end on the gate', 'the level back to where she floated'],
-  'caught under the coping': ['under the coping', 'the level back and her side off the wall'],
+  'hangs wedged': ['wedged between the sides', 'the level back to where the boat floated'],
+  'caught on a gate': ['an end on the gate', 'the level back to where the boat floated'],
+  'caught under the coping': ['under the coping', 'the level back and the side off the wall'],
 };
 
 /** Who was in danger, from a propeller, from a line in a falling chamber, or from a lock that ran over. */
@@ -88,7 +88,7 @@ function unsafe(run: EndedRun, { plan }: Of): string {
       line.what === 'parted'
         ? `${name} parted`
         : line.what === 'hangs her'
-          ? `she hung on ${name}`
+          ? `the boat hung on ${name}`
           : `${name} was left`;
     return `${came} at ${clock(line.time)}, fast in a falling chamber: a line there is held on a turn, never made fast`;
   }
@@ -102,7 +102,7 @@ const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
   reached: { head: 'Done', fails: 'it holds', why: goalWords },
   missed: {
     head: 'Not there',
-    fails: 'she does not get there',
+    fails: 'the boat does not get there',
     why: ({ goal }, _, units) =>
       goal
         .filter(({ met }) => !met)
@@ -137,7 +137,7 @@ const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
   },
   aground: {
     head: 'Aground',
-    fails: 'she takes the ground',
+    fails: 'the boat takes the ground',
     why({ margins: { underKeel } }, _, units) {
       if (!underKeel) return '';
       return `${distance(-underKeel.depth, units)} too little water at ${clock(underKeel.time)}, ${underKeel.part}`;
@@ -145,7 +145,7 @@ const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
   },
   'hung up': {
     head: 'Hung up',
-    fails: 'she hangs in the lock',
+    fails: 'the boat hangs in the lock',
     why(run) {
       const event = told(run, 'lock', ...Object.keys(HUNG));
       const [how, then] = HUNG[event?.what ?? 'on the cill']!;
@@ -154,11 +154,11 @@ const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
   },
   'caught overhead': {
     head: 'Caught overhead',
-    fails: 'she is caught overhead',
+    fails: 'the boat is caught overhead',
     why({ margins: { overhead } }, _, units) {
       if (!overhead) return '';
       return overhead.room > -MEETS_BRIDGE_M
-        ? `her highest point met ${overhead.name} at ${clock(overhead.time)}`
+        ? `the boat’s highest point met ${overhead.name} at ${clock(overhead.time)}`
         : `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
     },
   },

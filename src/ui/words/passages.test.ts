@@ -36,12 +36,12 @@ describe('how passages end, in words', () => {
       return outcomeWords({ ...run, events }, file, UNITS)[1];
     };
     expect(as('hangs wedged')).toMatch(
-      /wedged between the sides at 1:15.*back to where she floated/,
+      /wedged between the sides at 1:15.*back to where the boat floated/,
     );
     expect(as('caught on a gate')).toMatch(/an end on the gate at 1:15/);
   });
 
-  it('a line made fast: that she hung or it parted, and never to do it', () => {
+  it('a line made fast: that the boat hung or it parted, and never to do it', () => {
     const { run, file } = play('quince-alone-down-withen-lock', true);
     const [word, why] = outcomeWords(run, file, UNITS);
     expect(word).toBe('Not safe');
@@ -49,7 +49,7 @@ describe('how passages end, in words', () => {
     expect(why).not.toContain('propeller');
   });
 
-  it('a line left fast, though slack enough not to hang her: that it was, and never to do it', () => {
+  it('a line left fast, though slack enough not to hang the boat: that it was, and never to do it', () => {
     const { run, file } = play('nell-down-cobnut-lock');
     const events = [
       { time: 70, is: 'line' as const, line: 0, what: 'fast too long' as const, x: 0, y: 0 },
@@ -60,14 +60,14 @@ describe('how passages end, in words', () => {
     );
   });
 
-  it('one that goes well says how clear she was, and of what', () => {
+  it('one that goes well says how clear the boat was, and of what', () => {
     const { run, file } = play('nell-down-cobnut-lock');
     const [word, why] = outcomeWords(run, file, UNITS);
     expect(word).toBe('Done');
     expect(why).toMatch(/^past the lower gates of Cobnut Lock, \d+\.\d m$/);
     const all = readings(run, file.plan, UNITS);
     expect(all.map(({ meaning }) => meaning)).toEqual(
-      expect.arrayContaining(['water under her', 'room under footbridge over the tail']),
+      expect.arrayContaining(['water under the boat', 'room under footbridge over the tail']),
     );
     expect(surprises(run, file, UNITS)).toEqual([]);
   });
@@ -82,7 +82,7 @@ describe('how passages end, in words', () => {
     };
     expect(outcomeWords(short, file, UNITS)).toEqual([
       'Not there',
-      '12.3 m of her way through still to go',
+      '12.3 m of the boat’s way through still to go',
     ]);
     const flooded: Run = {
       ...run,

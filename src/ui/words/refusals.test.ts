@@ -12,15 +12,15 @@ const SAID: readonly (readonly [Refusal, string])[] = [
     refusal('written for another goal', { for: 'lie', is: 'clear' }),
     'it was written for coming to lie somewhere; this manoeuvre goes off',
   ],
-  [refusal('lies the other way round', { bow: 'out' }), 'she is to lie with her bow out'],
-  [refusal('no pile', { side: 'port' }), 'no pile stands at her port quarter'],
+  [refusal('lies the other way round', { bow: 'out' }), 'the boat is to lie with its bow out'],
+  [refusal('no pile', { side: 'port' }), 'no pile stands at the boat’s port quarter'],
   [
     refusal('no bollard for a spring', { end: 'stern' }),
-    'no bollard or pile stands where a stern spring would lead from where she lies',
+    'no bollard or pile stands where a stern spring would lead from where the boat lies',
   ],
   [
     refusal('lock set against', { set: 'above' }),
-    'the lock is set against her; set it above, or lie at the landing with bollards for bow and stern',
+    'the lock is set against the boat; set it above, or lie at the landing with bollards for bow and stern',
   ],
   // What it takes is never said shorter than it is.
   [
@@ -29,11 +29,11 @@ const SAID: readonly (readonly [Refusal, string])[] = [
   ],
   [
     refusal('staircase not full', { upper: 'Top', lower: 'Bottom' }),
-    'Bottom is filled with the water of Top, which is not full enough; it wants to be set above, or she to lie at the landing meanwhile',
+    'Bottom is filled with the water of Top, which is not full enough; it wants to be set above, or the boat to lie at the landing meanwhile',
   ],
   [
     refusal('other drifts', { name: 'Fay', while: 'the first goes in' }),
-    'Fay drifts while who is first goes in; let her lie at the landing with bollards for bow and stern',
+    'Fay drifts while who is first goes in; let the boat lie at the landing with bollards for bow and stern',
   ],
   [refusal('no room beside', { name: 'Fay' }), 'there is no room beside Fay'],
 ];

@@ -57,7 +57,7 @@ export function readings(
   if (overhang && overhang.distance < -OVERHANG_TOLD_M)
     list.push({
       figure: distance(-overhang.distance, units),
-      meaning: `her deck over ${overhang.name}`,
+      meaning: `deck over ${overhang.name}`,
       where: `${overhang.part}, ${moment(overhang.time)}: nobody stands under it`,
       hurts: false,
       time: overhang.time,
@@ -66,7 +66,7 @@ export function readings(
   if (underKeel && underKeel.depth < DEEP_ENOUGH_M)
     list.push({
       figure: distance(Math.max(0, underKeel.depth), units),
-      meaning: underKeel.depth < 0 ? 'on the bottom' : 'water under her',
+      meaning: underKeel.depth < 0 ? 'on the bottom' : 'water under the boat',
       where: `${underKeel.part}, ${moment(underKeel.time)}; squat counted, waves not`,
       hurts: underKeel.depth < LEAST_UNDER_M,
       time: underKeel.time,
@@ -75,7 +75,7 @@ export function readings(
     list.push({
       figure: distance(Math.max(0, overhead.room), units),
       meaning: overhead.room < 0 ? `too high for ${overhead.name}` : `room under ${overhead.name}`,
-      where: `over her highest point, ${moment(overhead.time)}; waves not counted`,
+      where: `over the boat’s highest point, ${moment(overhead.time)}; waves not counted`,
       hurts: overhead.room < LEAST_OVER_M,
       time: overhead.time,
     });

@@ -57,7 +57,7 @@ describe('a sheet in words', () => {
     expect(find(sheetSections(sheet, 10.6, FEET), /kn of wind/).what).toMatch(/^\d+ kn of wind$/);
   });
 
-  it('says plainly what she cannot do', () => {
+  it('says plainly what the boat cannot do', () => {
     const cannot: Sheet = {
       ...sheet,
       stops: [{ from: 1.03, stop: null }],
@@ -89,7 +89,7 @@ describe('a sheet in words', () => {
 });
 
 describe('a boat in words', () => {
-  it('weighs her', () => {
+  it('weighs the boat', () => {
     expect([80, 999, 1000, 14500, 99950, 250000, 5.3e7].map(massWords)).toEqual([
       '80 kg',
       '999 kg',
@@ -101,7 +101,7 @@ describe('a boat in words', () => {
     ]);
   });
 
-  it('says what drives her', () => {
+  it('says what drives the boat', () => {
     expect(driveWords(fleetRecord('quartet'))).toBe('four outboards, joystick');
     expect(driveWords(fleetRecord('long-measure'))).toBe('no engine');
     expect(driveWords(fleetRecord('lantern'))).toBe('one sail drive, bow thruster');

@@ -170,7 +170,7 @@ export function sheetSections(
           'Least headway that steers, in neutral',
           'steerAhead',
           speed,
-          `full wheel turns her ${(steering.rate * DEGREES_PER_RADIAN).toFixed(steering.rate < 0.01 ? 2 : 0)}°/s`,
+          `full wheel turns the boat ${(steering.rate * DEGREES_PER_RADIAN).toFixed(steering.rate < 0.01 ? 2 : 0)}°/s`,
           'none to 5 kn',
         ),
         row(
@@ -191,7 +191,7 @@ export function sheetSections(
         `${knots(d.wind)} of wind`,
         `drift ${i}`,
         speed,
-        `lies with the wind ${degrees(d.lies)} off her bow${d.fallsIn === null ? '' : `; bow moves 30° in ${d.fallsIn.toFixed(0)} s`}`,
+        `lies with the wind ${degrees(d.lies)} off the bow${d.fallsIn === null ? '' : `; bow moves 30° in ${d.fallsIn.toFixed(0)} s`}`,
       ),
     ),
   });

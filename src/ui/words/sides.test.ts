@@ -28,13 +28,13 @@ it('names current, wind and walk with what they do, in the user’s unit', () =>
     side('starboard', { currentAhead: -0.514, windAhead: -5.144, sternIn: -0.1, worth: -2 }),
   ];
   expect(reasonsForSide(sides, 'port', KNOTS)).toEqual([
-    '1.0 kn of current on the bow, which helps her stop.',
-    '10 kn of wind on the bow, which helps her stop.',
-    'Going astern turns her 6° in 5 s, her stern in to the berth.',
+    '1.0 kn of current on the bow, which helps the boat stop.',
+    '10 kn of wind on the bow, which helps the boat stop.',
+    'Going astern turns the boat 6° in 5 s, its stern in to the berth.',
     'The better side by these.',
   ]);
   const other = reasonsForSide(sides, 'starboard', { ...KNOTS, speed: 'm/s' });
-  expect(other[0]).toBe('0.51 m/s of current from astern, which carries her on.');
+  expect(other[0]).toBe('0.51 m/s of current from astern, which carries the boat on.');
   expect(other.at(-2)).toContain('away from the berth');
   expect(other.at(-1)).toBe('The other side is the better by these.');
 });

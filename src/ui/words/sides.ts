@@ -17,8 +17,8 @@ export function reasonsForSide(
   const { currentAhead, windAhead, sternIn, walkFor } = it;
   const met = (value: number, words: string) =>
     value > 0
-      ? `${words} on the bow, which helps her stop.`
-      : `${words} from astern, which carries her on.`;
+      ? `${words} on the bow, which helps the boat stop.`
+      : `${words} from astern, which carries the boat on.`;
   const said = [
     ...(Math.abs(currentAhead) > CURRENT_NAMED_MPS
       ? [met(currentAhead, `${boatSpeed(Math.abs(currentAhead), units)} of current`)]
@@ -28,7 +28,7 @@ export function reasonsForSide(
       : []),
     ...(sternIn !== null && Math.abs(sternIn) > A_WALK
       ? [
-          `Going astern turns her ${Math.round(Math.abs(sternIn) * DEGREES_PER_RADIAN)}° in ${Math.round(walkFor)} s, her stern ${sternIn > 0 ? 'in to the berth' : 'away from the berth'}.`,
+          `Going astern turns the boat ${Math.round(Math.abs(sternIn) * DEGREES_PER_RADIAN)}° in ${Math.round(walkFor)} s, its stern ${sternIn > 0 ? 'in to the berth' : 'away from the berth'}.`,
         ]
       : []),
   ];

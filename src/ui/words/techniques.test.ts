@@ -39,7 +39,7 @@ it('has a name and a word of how for every technique', () => {
     for (const words of TECHNIQUE_WORDS[id]) expect(words).not.toBe('');
 });
 
-it('says how she is to lie', () => {
+it('says how the boat is to lie', () => {
   expect(lyingText(file.goal, file.boat)).toBe('starboard side to, heading 163°');
   expect(lyingText({ ...file.goal, point: 'bow' } as typeof file.goal, file.boat)).toBe(
     'heading 163°',

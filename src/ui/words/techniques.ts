@@ -13,7 +13,7 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   ],
   'alongside-gears-alone': [
     'Alongside by the gears alone',
-    'wheel amidships, the outer engine astern turns her and stops her',
+    'wheel amidships, the outer engine astern turns the boat and stops it',
   ],
   'alongside-sideways': [
     'Alongside sideways',
@@ -25,7 +25,7 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   ],
   'ferry-glide-in': [
     'Ferry glide in',
-    'up into the current at an angle, which comes off as she nears',
+    'up into the current at an angle, which comes off as the boat nears',
   ],
   'slip-bow-in': [
     'Into the slip bow first',
@@ -35,7 +35,7 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
     'Into the slip stern first',
     'bow swung away, under way or stopped past it, then astern in',
   ],
-  'stop-straight': ['Stop straight', 'aimed off, then astern, coming straight as she stops'],
+  'stop-straight': ['Stop straight', 'aimed off, then astern, coming straight as the boat stops'],
   'turn-on-the-spot': [
     'Turn on the spot',
     'bursts ahead and astern with the wheel hard over, or engines opposed',
@@ -43,12 +43,12 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   'wait-out-a-gust': ['Wait out a gust', 'held bow to the weather by short bursts'],
   'ferry-glide-out': [
     'Ferry glide out',
-    'bow a little off into the current, which carries her off sideways',
+    'bow a little off into the current, which carries the boat off sideways',
   ],
-  'drop-off-and-away': ['Drop off and away', 'let the wind take her off, then ahead and out'],
+  'drop-off-and-away': ['Drop off and away', 'let the wind take the boat off, then ahead and out'],
   'stern-out-and-astern': [
     'Stern out, then astern',
-    'her stern thrown off first, then astern away',
+    'the stern thrown off first, then astern away',
   ],
   'bow-off-by-thruster': ['Bow off by the thruster', 'bow pushed off, then ahead and out'],
   'sideways-off': ['Off sideways', 'pushed off by joystick or thrusters'],
@@ -59,11 +59,11 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   'astern-out': ['Astern straight out', 'astern out of the slip, stopped in the aisle'],
   'spring-off-by-the-bow': [
     'Sprung off, stern first',
-    'ahead on a bow spring with the wheel to the berth until her stern is off, then astern',
+    'ahead on a bow spring with the wheel to the berth until the stern is off, then astern',
   ],
   'spring-off-by-the-stern': [
     'Sprung off, bow first',
-    'astern on a stern spring until her bow is off, spring home, then ahead',
+    'astern on a stern spring until the bow is off, spring home, then ahead',
   ],
   'alongside-on-a-spring': [
     'Alongside on a first spring',
@@ -75,15 +75,15 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   ],
   'stern-in-by-hand': [
     'Stern hauled in by hand first',
-    'bow line off, the stern line hauled in until her bow points out, then away',
+    'bow line off, the stern line hauled in until the bow points out, then away',
   ],
   'hold-on-a-spring': [
     'Held on a spring',
-    'idle ahead on a spring led aft, with as much wheel as keeps her alongside',
+    'idle ahead on a spring led aft, with as much wheel as keeps the boat alongside',
   ],
   'warp-along': [
     'Warped along the berth',
-    'one line hauled by hand, another eased on a turn and made fast to stop her',
+    'one line hauled by hand, another eased on a turn and made fast to stop the boat',
   ],
   'stern-to-on-ground-lines': [
     'Stern to on ground lines',
@@ -95,19 +95,19 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   ],
   'raft-up': [
     'Raft up',
-    'in at an angle, stopped alongside the other boat, bow and stern line over to her',
+    'in at an angle, stopped alongside the other boat, bow and stern line over to it',
   ],
   'out-of-a-raft': [
     'Out from inside a raft',
-    'the boat outside keeps one line, all else is let go, out slowly, and she is hauled in',
+    'the boat outside keeps one line, all else is let go, out slowly, and the boat is hauled in',
   ],
   'stern-to-on-anchor': [
     'Stern to on a bow anchor',
-    'anchor let go as she begins astern, the chain held to stop her, windward stern line first',
+    'anchor let go as the boat begins astern, the chain held to stop it, windward stern line first',
   ],
   'pick-up-a-buoy': [
     'Pick up a buoy',
-    'slowly up to it against what pushes, stopped at her bow, a line through its ring at once',
+    'slowly up to it against what pushes, stopped at the bow, a line through its ring at once',
   ],
   'crew-ashore': [
     'Crew ashore at a landing',
@@ -127,7 +127,7 @@ export const TECHNIQUE_WORDS: Readonly<Record<TechniqueId, readonly [string, str
   ],
   'slip-on-a-spring': [
     'Into the slip on a measured spring',
-    'turned in, a spring dropped on in passing stops her short of the end',
+    'turned in, a spring dropped on in passing stops the boat short of the end',
   ],
 };
 

@@ -3,11 +3,11 @@ import { distance, windSpeed, type Units } from './units';
 import { failsBy } from './outcomes';
 
 export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
-  stop: 'stop her',
+  stop: 'stop the boat',
   astern: 'astern out',
   port: 'drive on round to port',
   starboard: 'drive on round to starboard',
-  hold: 'hold her there',
+  hold: 'hold the boat there',
 };
 
 /** What the boat comes to if nothing is done: a thing's name, the bottom, or "caught under the footbridge". */

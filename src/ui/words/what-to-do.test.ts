@@ -26,8 +26,10 @@ for (const found of briefOf(input.value, false, namedMarks(file.place), false)) 
 describe('what to do, in words', () => {
   it('names the side, with its reasons', () => {
     const said = sideStatement(brief, 'port', units)!;
-    expect(said.text).toBe('Berth her port side to');
-    expect(said.why).toMatch(/Going astern turns her \d+° in 5 s, her stern in to the berth\./);
+    expect(said.text).toBe('Berth the boat port side to');
+    expect(said.why).toMatch(
+      /Going astern turns the boat \d+° in 5 s, its stern in to the berth\./,
+    );
     expect(sideStatement(brief, 'starboard', units)!.text).toBe(
       'Port side to would be easier than starboard side to',
     );
@@ -48,7 +50,7 @@ describe('what to do, in words', () => {
     expect(lines.map(({ best }) => best)).toEqual([true, false, false, false]);
     expect(lines[0]!.value).toBe('breast line');
     expect(lines[3]!.finding).toMatch(
-      /^she goes [\d.]+ m off and [\d.]+ m along in half a minute$/,
+      /^the boat goes [\d.]+ m off and [\d.]+ m along in half a minute$/,
     );
     const [idle, firm] = burstWays(brief, units).map(({ finding }) =>
       Number(/in ([\d.]+) m/.exec(finding)![1]),
@@ -78,7 +80,7 @@ describe('what to do, in words', () => {
     });
     expect(stepStatement(stepping, 'stern', units)!.why).toContain('amidships it is 0.3 m');
     expect(stepStatement(stepping, 'bow', units)).toMatchObject({
-      text: 'Wren cannot step forward: bring her closer first',
+      text: 'Wren cannot step forward: bring the boat closer first',
       hurts: true,
     });
     const high = { ...at('amidships', 0.3, 5.2), over: 1.8, steppable: false };
@@ -91,7 +93,7 @@ describe('what to do, in words', () => {
       },
     });
     expect(stepStatement(climbing(null), null, units)).toMatchObject({
-      text: 'Wren cannot step amidships: stop her by a ladder',
+      text: 'Wren cannot step amidships: stop the boat by a ladder',
       hurts: true,
     });
     expect(stepStatement(climbing('east ladder'), null, units)).toMatchObject({
@@ -99,7 +101,7 @@ describe('what to do, in words', () => {
       hurts: false,
     });
     expect(stepWays(climbing('east ladder'), units)[0]!.finding).toBe(
-      'it stands 1.8 m over her deck: by the east ladder, 5.2 m from the propeller',
+      'it stands 1.8 m over the deck: by the east ladder, 5.2 m from the propeller',
     );
     expect(stepStatement(brief, null, units)).toBeNull();
     expect(stepWays(brief, units)).toEqual([]);
@@ -114,7 +116,7 @@ describe('what to do, in words', () => {
     expect(handsStatements(file.plan, units)).toEqual([]);
   });
 
-  it('measures a spring that stops her, and says what it carries', () => {
+  it('measures a spring that stops the boat, and says what it carries', () => {
     const said = springStatement(stoppingSpring(subjectOf(file)), units)!;
     const [, made, span] = /made fast at ([\d.]+) m.*\|.*, ([\d.]+) m from cleat/.exec(
       `${said.text}|${said.why}`,
@@ -146,8 +148,8 @@ describe('what to do, in words', () => {
   });
 });
 
-it('says so when the line picked is not the one that holds her best', () => {
+it('says so when the line picked is not the one that holds the boat best', () => {
   const why = (line: 'spring' | 'breast line') => crewStatements(brief, line, true, units)[0]!.why;
-  expect(why('breast line')).toMatch(/^Of the lines tried it alone holds her best here/);
+  expect(why('breast line')).toMatch(/^Of the lines tried it alone holds the boat best here/);
   expect(why('spring')).toMatch(/^It is the school that was picked; another line/);
 });

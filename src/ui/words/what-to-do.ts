@@ -42,7 +42,7 @@ export function sideStatement(
     key: 'side',
     text:
       best.side === side || !clear
-        ? `Berth her ${side} side to`
+        ? `Berth the boat ${side} side to`
         : `${best.side === 'port' ? 'Port' : 'Starboard'} side to would be easier than ${side} side to`,
     why: reasonsForSide(sides, side, units).join(' '),
     ...quiet,
@@ -57,7 +57,7 @@ export function angleStatement(brief: Brief): Statement | null {
   return {
     key: 'angle',
     text: angle < 3 ? 'Come in parallel to the berth' : `Come in at ${angle}° to the berth`,
-    why: `Her heading two lengths off, against the one she is to lie on, in this run.`,
+    why: `The boat’s heading two lengths off, against the one it is to lie on, in this run.`,
     figures: [],
     time: at.time,
     hurts: false,
@@ -88,8 +88,8 @@ export function lineWays(brief: Brief, units: Units): SchoolWay<FirstLine>[] {
     text: `${SAID[held.line]}${held.motoring ? ', idling ahead on it' : ''}`,
     finding:
       worst(held) < HELD_STAYS_M
-        ? 'she stays where she is'
-        : `she goes ${distance(held.off, units)} off and ${distance(held.along, units)} along in half a minute`,
+        ? 'the boat stays where it is'
+        : `the boat goes ${distance(held.off, units)} off and ${distance(held.along, units)} along in half a minute`,
     best: i === 0,
   }));
 }
@@ -113,10 +113,10 @@ const STEPPED: Readonly<Record<StepPlace, string>> = {
 };
 
 function overText({ gap, over, ladder, steppable }: StepFrom, units: Units): string {
-  if (ladder !== null) return `it stands ${distance(over, units)} over her deck: by the ${ladder}`;
+  if (ladder !== null) return `it stands ${distance(over, units)} over the deck: by the ${ladder}`;
   if (steppable) return `${distance(gap, units)} to step over`;
   return over > STEP_UP_M
-    ? `it stands ${distance(over, units)} over her deck, too high to step, and she lies by no ladder`
+    ? `it stands ${distance(over, units)} over the deck, too high to step, and the boat lies by no ladder`
     : `${distance(gap, units)} off, too far to step`;
 }
 
@@ -141,7 +141,7 @@ export function stepWays({ stepping }: Brief, units: Units): SchoolWay<StepPlace
 function stepText({ place, over, ladder, steppable }: StepFrom, who: string): string {
   if (ladder !== null) return `${who} climbs by the ${ladder}`;
   if (steppable) return `${who} steps ${STEPPED[place]}`;
-  const instead = over > STEP_UP_M ? 'stop her by a ladder' : 'bring her closer first';
+  const instead = over > STEP_UP_M ? 'stop the boat by a ladder' : 'bring the boat closer first';
   return `${who} cannot step ${STEPPED[place]}: ${instead}`;
 }
 
@@ -159,7 +159,7 @@ export function stepStatement(
   return {
     key: 'step',
     text: stepText(from, who),
-    why: `As she lies then: ${why} ${from === best ? 'No place aboard lies nearer.' : `The school that was picked; ${STEPPED[best!.place]} it is ${distance(best!.gap, units)}.`} Nobody jumps.`,
+    why: `As the boat lies then: ${why} ${from === best ? 'No place aboard lies nearer.' : `The school that was picked; ${STEPPED[best!.place]} it is ${distance(best!.gap, units)}.`} Nobody jumps.`,
     figures: [],
     time: stepping.time,
     hurts: !from.steppable,
@@ -180,9 +180,9 @@ export function fenderStatement(
   return {
     key: 'fenders',
     text: `Fenders to ${side} with their middle ${distance(middle, units)} over the water`,
-    why: `${berth.name} stands ${distance(berth.height_m, units)} over the water, her deck edge ${distance(boat.hull.freeboard_m, units)}; a third of the fender covers the lower of the two, ${by === 'deck' ? 'her deck edge' : 'the berth’s edge'}.${
+    why: `${berth.name} stands ${distance(berth.height_m, units)} over the water, the deck edge ${distance(boat.hull.freeboard_m, units)}; a third of the fender covers the lower of the two, ${by === 'deck' ? 'the deck edge' : 'the berth’s edge'}.${
       edgeAboveDeck
-        ? ' The edge stands above her deck: hang them so that they cannot roll up on to it.'
+        ? ' The edge stands above the deck: hang them so that they cannot roll up on to it.'
         : ''
     } Some on the other side too.`,
     figures: [['fenders', `${distance(length, units)} long`]],
@@ -203,8 +203,8 @@ export function crewStatements(
   // A school may have been picked against what was found.
   const best = line === brief.berthed?.lines[0]?.line;
   const reason = best
-    ? 'Of the lines tried it alone holds her best here'
-    : 'It is the school that was picked; another line alone holds her better here';
+    ? 'Of the lines tried it alone holds the boat best here'
+    : 'It is the school that was picked; another line alone holds the boat better here';
   return [
     {
       key: 'line-hand',
@@ -272,8 +272,8 @@ export function springStatement(spring: StoppingSpring | null, units: Units): St
   const more = firm ? `; ${told(SPRING_SPEEDS_MPS[1], firm)}` : '';
   return {
     key: 'spring-length',
-    text: `A spring from the ${cleat} to ${to}, made fast at ${distance(slow.length, units)}, stops her there`,
-    why: `Measured where she is to lie, ${distance(span, units)} from cleat to bollard: ${told(SPRING_SPEEDS_MPS[0], slow)}${more}. All her way taken by the line alone; twice the speed is four times the energy.`,
+    text: `A spring from the ${cleat} to ${to}, made fast at ${distance(slow.length, units)}, stops the boat there`,
+    why: `Measured where the boat is to lie, ${distance(span, units)} from cleat to bollard: ${told(SPRING_SPEEDS_MPS[0], slow)}${more}. All its way taken by the line alone; twice the speed is four times the energy.`,
     ...quiet,
   };
 }

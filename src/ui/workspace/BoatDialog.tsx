@@ -27,16 +27,16 @@ export function BoatDialog({ onClose }: { onClose: () => void }) {
     <BoatPicker
       title="Sail it in another boat"
       now={now}
-      action="Sail her"
+      action="Use this boat"
       onChoose={(boat) => store.getState().takeBoat(boat)}
       onClose={onClose}
     >
-      Steps and cues stay; orders go to the engine that stands in the same place. What she has not
-      got is said where it is ordered.{' '}
+      Steps and cues stay; orders go to the engine that stands in the same place. What the boat has
+      not got is said where it is ordered.{' '}
       <Link href="/boats/new" className="text-plan underline">
         Build your own
       </Link>{' '}
-      first if she is not here.
+      first if the boat is not here.
     </BoatPicker>
   );
 }
@@ -78,7 +78,7 @@ export function BoatPicker({
   }, [boats]);
   const change = async () => {
     const opened = await read<{ boat: Boat }>(`/api/boats/${chosen}`, openedSchema);
-    if (!opened) return setTrouble('She cannot be read; choose another.');
+    if (!opened) return setTrouble('The boat cannot be read; choose another.');
     onChoose(opened.boat);
     onClose();
   };

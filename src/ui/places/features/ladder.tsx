@@ -13,7 +13,7 @@ function Fields() {
   return (
     <p className="w-full text-[13px] text-quiet">
       From the top of a face to below the water. What stands more than {distance(STEP_UP_M, units)}{' '}
-      over a deck is climbed by one, within a step of her side.
+      over a deck is climbed by one, within a step of the side.
     </p>
   );
 }

@@ -7,7 +7,7 @@ import { useNames } from '../use-names';
 function Fields({ at }: FieldsProps) {
   const { others } = useNames();
   if (others.length === 0) return null;
-  const options = [{ value: ABSENT, text: 'she' }, ...named(others)];
+  const options = [{ value: ABSENT, text: 'the boat' }, ...named(others)];
   return <RowChoice name={`${at}.boat`} label="Which boat" options={options} />;
 }
 

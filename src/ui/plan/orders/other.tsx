@@ -8,7 +8,7 @@ import { useNames } from '../use-names';
 const KEEPS = worded({
   'a heading': 'keeping',
   'a mark': 'steering for',
-  'no heading': 'as she goes',
+  'no heading': 'whatever it is',
 });
 
 function Fields({ at, values }: FieldsProps) {
@@ -16,16 +16,30 @@ function Fields({ at, values }: FieldsProps) {
   return (
     <>
       <RowChoice name={`${at}.boat`} label="Which boat" options={named(others)} />
-      <RowChoice name={`${at}.gear`} label="Her gear" options={GEARS} />
+      <RowChoice name={`${at}.gear`} label="Gear of the other boat" options={GEARS} />
       {values.gear !== 'neutral' && (
-        <RowNumber name={`${at}.throttle`} label="Her throttle above idle" unit="%" width={46} />
+        <RowNumber
+          name={`${at}.throttle`}
+          label="Throttle of the other boat above idle"
+          unit="%"
+          width={46}
+        />
       )}
-      <RowChoice name={`${at}.keeps`} label="Her heading" options={KEEPS} />
+      <RowChoice name={`${at}.keeps`} label="Heading of the other boat" options={KEEPS} />
       {values.keeps === 'a heading' && (
-        <RowNumber name={`${at}.heading`} label="Heading she keeps" unit="°" width={46} />
+        <RowNumber
+          name={`${at}.heading`}
+          label="Heading the other boat keeps"
+          unit="°"
+          width={46}
+        />
       )}
       {values.keeps === 'a mark' && (
-        <RowMark name={`${at}.mark`} label="Mark she steers for" options={named(marks)} />
+        <RowMark
+          name={`${at}.mark`}
+          label="Mark the other boat steers for"
+          options={named(marks)}
+        />
       )}
     </>
   );

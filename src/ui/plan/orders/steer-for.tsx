@@ -3,7 +3,7 @@ import type { FieldsProps, OrderView } from '../part-view';
 import { RowChoice, RowMark } from '../RowFields';
 import { useNames } from '../use-names';
 
-const ENDS = worded({ bow: 'her bow', stern: 'her stern' });
+const ENDS = worded({ bow: 'the bow', stern: 'the stern' });
 
 function Fields({ at }: FieldsProps) {
   const { marks } = useNames();

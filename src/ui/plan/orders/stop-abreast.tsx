@@ -7,8 +7,8 @@ function Fields({ at }: FieldsProps) {
   const { marks, points } = useNames();
   return (
     <>
-      <span>with her</span>
-      <RowChoice name={`${at}.point`} label="Point of hers" options={named(points)} />
+      <span>with the</span>
+      <RowChoice name={`${at}.point`} label="Point of the boat" options={named(points)} />
       <span>abreast of</span>
       <RowMark name={`${at}.mark`} label="Mark to stop abreast of" options={named(marks)} />
     </>
@@ -20,6 +20,6 @@ export const stopAbreast: OrderView<'stopAbreast'> = {
   add: ({ engines, marks }) =>
     engines.length > 0 && marks.length > 0 ? 'stop abreast of a mark' : null,
   Fields,
-  text: ({ point, mark }) => `stop with her ${point} abreast of ${mark}`,
+  text: ({ point, mark }) => `stop with the ${point} abreast of ${mark}`,
   given: ({ mark }) => `stopping abreast of ${mark.name}`,
 };

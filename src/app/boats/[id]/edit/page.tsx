@@ -5,7 +5,7 @@ import { BoatForm } from '@/ui/boats/BoatForm';
 import { Unreadable } from '@/ui/start/Unreadable';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'What you know of her' };
+export const metadata: Metadata = { title: 'What you know of the boat' };
 
 export default async function EditBoatPage({ params }: { params: Promise<{ id: string }> }) {
   const opened = keptBoats.open(library(), (await params).id);
