@@ -123,6 +123,7 @@ it('plays a tempting way against the one that is written', async () => {
 it('remembers the school picked in the brief', async () => {
   await app.page.open('alongside-wind-off');
   await press("//nav//button[normalize-space()='Brief']");
+  await app.page.unfold('What to do');
   const spring = "//label[contains(., 'spring from amidships')]/input";
   await app.page.until(
     'the lines weighed',
@@ -134,6 +135,7 @@ it('remembers the school picked in the brief', async () => {
   await app.page.saved();
   await app.page.open('alongside-wind-off');
   await press("//nav//button[normalize-space()='Brief']");
+  await app.page.unfold('What to do');
   await app.page.until(
     'the brief again',
     async () => (await app.driver.findElement(By.xpath(spring))).isSelected(),

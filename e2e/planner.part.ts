@@ -63,6 +63,13 @@ sweep('keeps gusts when the wind is dragged', async () => {
 it('briefs: what pushes the boat, what it can do, each with its reason; ticks are kept', async () => {
   await app.page.open(ID);
   await press('Brief');
+  const told = () => app.page.text('section[aria-label="In short"]');
+  expect(await app.page.until('in short', told, (t) => t.includes('way out'))).toMatch(
+    /pushes the boat .*\n.*anger lies to starboard/s,
+  );
+  await app.page.unfold('What the boat can do here');
+  await app.page.unfold('What pushes the boat');
+  await app.page.unfold('Make ready');
   await app.page.until(
     'the brief',
     () => panel('What the boat can do here'),

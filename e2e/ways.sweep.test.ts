@@ -24,6 +24,7 @@ it('every way that fits is tried, one is written in, and undone as one edit', as
   await app.page.settled();
   const before = await heads();
   await press("//nav//button[.='Brief']");
+  await app.page.unfold('Ways of doing it');
   await app.page.find(SECTION);
   await press("//button[.='Try every way here']");
   await app.page.until(

@@ -129,6 +129,11 @@ export class WorkspacePage {
     return this.press(`//*[@role='tab'][normalize-space()='${words}']`);
   }
 
+  /** Unfolds a part of the brief. */
+  unfold(name: string): Promise<void> {
+    return this.press(`//section[@aria-label='${name}']/details/summary`);
+  }
+
   /** Takes the first option of a list box that begins so. */
   async choose(label: string, start: string): Promise<void> {
     await this.press(`//*[@role='combobox'][@aria-label='${label}']`);

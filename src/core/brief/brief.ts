@@ -1,16 +1,16 @@
 import { firstLines, type HeldBy } from './first-line';
 import { sidesOf, type ForSide } from './which-side';
 import { runPlan, type MarkOnPlace, type RunInput, type Run } from '../plan';
-import { openWaterOf, Surroundings } from '../search';
+import { openWaterOf, Surroundings, unmooredOf } from '../search';
 import type { Capabilities, PushedWhere } from './able';
 import { briefRanges, type BriefRanges, type ToTryAgain } from './ranges';
-import { PSI, X, Y, type SimState } from '../simulation';
+import type { SimState } from '../simulation';
 import { hasDrive, holdsBow, holdsHer, propWalk, type HoldsBow, type HoldsHer } from '../trials';
 import type { Craft } from '../boat';
 import { carryHere, stopHere, turnHere, hasRoom, turningMoments } from './capabilities';
 import { abreastOf, type Abreast } from './abreast';
 import { approachSpeeds, type SpeedAt } from './approach';
-import { legsOf, type Leg } from './legs';
+import { legsOf, middlesOf, type Leg } from './legs';
 import { lockWater, type LockWater } from './lock-water';
 import { locksAhead, type LockAhead } from './locks-ahead';
 import { lockSheets, type Sheet } from './lock-sheets';
@@ -71,14 +71,15 @@ function ableHere(
   speeds: readonly SpeedAt[],
 ): { able: Capabilities } & Pick<ToTryAgain, 'stopping' | 'turning'> {
   const { craft } = about.world;
-  // A turn on the spot keeps clear of the berth too.
-  const whole = new Surroundings({ ...input, berth: new Set() });
+  // A turn on the spot keeps clear of the berth too, and no line holds the boat.
+  const whole = unmooredOf({ ...input, berth: new Set() });
   const [stopping, ...states] = statesAt(input, about, [
     stoppingMoment(run, speeds),
     ...turningMoments(run),
   ]);
-  const still = (s: SimState) => about.stillAt(s.motion[X]!, s.motion[Y]!, s.motion[PSI]!, s.time);
-  const turning = states.map(still).find((state) => hasRoom(whole, state));
+  const turning = states
+    .map((state) => whole.stillAs(state))
+    .find((state) => hasRoom(whole, state));
   const sides = turning ? ([-1, 1] as const).map((side) => turnHere(whole, turning, side)) : [];
   const able = {
     stop: stopping ? stopHere(open, stopping) : null,
@@ -128,6 +129,7 @@ export function* briefOf(
   withRanges = true,
 ): Generator<Brief> {
   const about = new Surroundings(input);
+  const loose = unmooredOf(input);
   const open = openWaterOf(input);
   const run = runPlan(input);
   const speeds = approachSpeeds(run, input, input.boat.hull.length);
@@ -171,7 +173,8 @@ export function* briefOf(
   };
   yield brief;
   const legs: Leg[] = [];
-  for (const leg of legsOf(run, about, open)) {
+  const middles = statesAt(input, about, middlesOf(run));
+  for (const leg of legsOf(run, middles, loose, open)) {
     legs.push(leg);
     yield { ...brief, legs: legs.slice() };
   }

@@ -5,7 +5,9 @@ import {
   ON_THE_SPOT_LENGTHS,
   NEITHER_SIDE,
   CURRENT_WORTH_SAYING_MPS,
+  LAY_AGAINST_S,
 } from '../policy';
+import type { SimState } from '../simulation';
 import { timeToContactFrom, type TimeToContact, type Surroundings } from '../search';
 import { ferryGlide, type FerryGlide } from './kinematics';
 import { letGoAt, pushAt, type DriftFrom, type EnvironmentForce } from './environment-force';
@@ -55,15 +57,25 @@ function ferryOn(
   return through > 0 ? ferryGlide(through, current, wrapHalfTurn(course - set)) : null;
 }
 
+/** The moments half-way through the steps of a run, s. */
+export const middlesOf = ({ steps, duration }: Run): readonly number[] =>
+  steps.map(({ time }, k) => (time + (steps[k + 1]?.time ?? duration)) / 2);
+
 /**
  * The legs of a run, one for each step that was begun.
  *
- * @param about the water as it is; `open` the same with nothing on it
+ * @param middles the boat's states half-way through each, see `middlesOf`
+ * @param loose the water as it is, the boat's lines let go; `open` the same with nothing on it
  */
-export function* legsOf(run: Run, about: Surroundings, open: Surroundings): Generator<Leg> {
+export function* legsOf(
+  run: Run,
+  middles: readonly SimState[],
+  loose: Surroundings,
+  open: Surroundings,
+): Generator<Leg> {
   const { time, x, y, heading } = run.trace;
   const last = time.length - 1;
-  const { length } = about.world.craft.spec.hull;
+  const { length } = loose.world.craft.spec.hull;
   const indexAt = (t: number) => {
     const found = time.findIndex((sample) => sample >= t - 1e-9);
     return found < 0 ? last : found;
@@ -83,6 +95,8 @@ export function* legsOf(run: Run, about: Surroundings, open: Surroundings): Gene
     const pose = [x[m]!, y[m]!, heading[m]!, time[m]!] as const;
     const push = pushAt(open, ...pose);
     const letGo = letGoAt(open, ...pose);
+    const middle = middles[k];
+    const onto = middle && timeToContactFrom(loose, loose.stillAs(middle), 'neutral');
     yield {
       step: mark.step,
       from,
@@ -92,7 +106,7 @@ export function* legsOf(run: Run, about: Surroundings, open: Surroundings): Gene
       push,
       letGo,
       lee: leeOf(letGo, heading[m]!),
-      onto: timeToContactFrom(about, about.stillAt(...pose), 'neutral'),
+      onto: onto && onto.seconds > LAY_AGAINST_S ? onto : null,
       ferry: ferryOn(run, push, course, m),
     };
   }

@@ -23,6 +23,9 @@ export const ENDS_TOGETHER = 0.01;
 export const DRIFT_WORTH_SAYING_MPS = 0.03;
 export const ON_THE_SPOT_LENGTHS = 0.3;
 
+/** What a boat let go at rest touches sooner than this it lay against: it is not blown on to it, s. */
+export const LAY_AGAINST_S = 0.2;
+
 /** Within this of ahead or astern it is no side. */
 export const NEITHER_SIDE = Math.PI / 6;
 export const CURRENT_WORTH_SAYING_MPS = 0.05;

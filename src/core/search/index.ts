@@ -1,6 +1,6 @@
 export { roomAbout, sweptAcross, type RoomAbout } from './room-about';
 export { roomAlong, roomAt, type Room } from './room';
-export { Rollout, openWaterOf, Surroundings, type Nearest } from './rollout';
+export { Rollout, openWaterOf, Surroundings, unmooredOf, type Nearest } from './rollout';
 export { ESCAPES, type EscapeName } from './escapes';
 export { windGrid, type GridCell } from './grid';
 export { engines, letGo, wheel } from './controls';

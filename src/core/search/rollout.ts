@@ -14,6 +14,7 @@ import { cos, sin } from '../math';
 import { Fouling, worldOf, type RunInput } from '../plan';
 import {
   beginning,
+  copyAround,
   copyOf,
   forkOf,
   PSI,
@@ -65,6 +66,19 @@ export class Surroundings {
     state.motion[V] = -(east * cos(heading) - north * sin(heading));
     return state;
   }
+
+  /** The same where a boat is in a run, other boats and locks as they are then. */
+  stillAs(from: SimState): SimState {
+    const { motion, time } = from;
+    const state = this.stillAt(motion[X]!, motion[Y]!, motion[PSI]!, time);
+    copyAround(state, from);
+    return state;
+  }
+}
+
+/** The same with every line of the boat's let go. */
+export function unmooredOf({ rigging: _rigging, ...input }: RunInput): Surroundings {
+  return new Surroundings({ ...input, lines: NO_LINES });
 }
 
 /** The same water and weather with nothing on it to touch, blowing as it does on average. */

@@ -62,6 +62,7 @@ export {
   waterSpeed,
 } from './readings';
 export {
+  copyAround,
   copyState,
   initialState,
   PSI,

@@ -379,6 +379,11 @@ export function copyState(to: SimState, from: SimState): void {
   to.hand.looksIn = from.hand.looksIn;
   // In water without the boat's lines they are left out.
   if (to.lines.length > 0) to.lines.set(from.lines);
+  copyAround(to, from);
+}
+
+/** Copies how other boats and locks are, and nothing of the boat itself. */
+export function copyAround(to: SimState, from: SimState): void {
   if (to.locks.length > 0) copyLocksOver(to.locks, from.locks);
   // In water without them, what the others do is left behind.
   for (let i = 0; i < to.others.length; i++) copyState(to.others[i]!, from.others[i]!);

@@ -1,6 +1,8 @@
 'use client';
 import { type ReactNode } from 'react';
 import type { Brief, ReadyItem } from '@/core/brief';
+import type { Survey } from '../hooks/use-look';
+import type { RunState } from '../hooks/use-run';
 import { useTicks } from '../hooks/use-ticks';
 import { TickItem } from '../parts/TickItem';
 import { useWorkspace } from '../state/context';
@@ -8,13 +10,27 @@ import { useUnits } from '../state/preferences';
 import { ableStatements, abreastStatements, pushStatements } from '../words/brief';
 import { CAUTION_WORDS, READY_WORDS } from '../words/ready';
 import { Hour } from '../conditions/Hour';
+import { InShort } from './InShort';
 import { LocksAhead } from './LocksAhead';
 import { StatementList } from './StatementList';
 import { Ways } from './Ways';
 import { WhatToDo } from './WhatToDo';
 
 /** What pushes the boat, what it can do, what to make ready: read before the first line is off. */
-export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean }) {
+export function BriefPanel({
+  brief,
+  busy,
+  state,
+  survey,
+  surveyed,
+}: {
+  brief: Brief | null;
+  busy: boolean;
+  state: RunState;
+  survey: Survey;
+  /** Is the survey through? */
+  surveyed: boolean;
+}) {
   const units = useUnits();
   const hull = useWorkspace((s) => s.boat.hull.length_m);
   const wind = useWorkspace((s) => s.manoeuvre.conditions.wind.speed_mps);
@@ -22,6 +38,14 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
   const able = ableStatements(brief, hull, wind, units);
   return (
     <div aria-busy={busy} data-testid="brief">
+      {state.run && (
+        <InShort
+          brief={brief}
+          state={{ run: state.run, file: state.file }}
+          survey={survey}
+          surveyed={surveyed}
+        />
+      )}
       <Hour />
       <LocksAhead locks={brief.locks} water={brief.lockWater} />
       <Section name="What pushes the boat">
@@ -50,7 +74,7 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
       <Section name="Make ready">
         <Ready items={brief.ready} />
       </Section>
-      <Section name="Mind">
+      <Section name="Mind" open>
         <ul>
           {brief.cautions.map((caution) => (
             <li key={caution} className="rule-t py-1.5">
@@ -67,11 +91,24 @@ export function BriefPanel({ brief, busy }: { brief: Brief | null; busy: boolean
   );
 }
 
-function Section({ name, children }: { name: string; children: ReactNode }) {
+function Section({
+  name,
+  open = false,
+  children,
+}: {
+  name: string;
+  /** Does it stand open as the brief is opened? */
+  open?: boolean;
+  children: ReactNode;
+}) {
   return (
-    <section aria-label={name} className="pb-4">
-      <h2 className="pb-1 text-[15px] font-semibold">{name}</h2>
-      {children}
+    <section aria-label={name} className="rule-t">
+      <details open={open}>
+        <summary className="cursor-pointer py-2 text-[15px] font-semibold hover:text-plan">
+          <h2 className="inline">{name}</h2>
+        </summary>
+        <div className="pb-4">{children}</div>
+      </details>
     </section>
   );
 }

@@ -231,7 +231,7 @@ function stopStatements(
   return list;
 }
 
-function turnStatement(
+export function turnStatement(
   { turns, turnsAt }: Capabilities,
   ranges: BriefRanges | null,
   units: Units,

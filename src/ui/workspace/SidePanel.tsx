@@ -72,7 +72,13 @@ export const SidePanel = memo(function SidePanel({
       >
         {phase === 'plan' && <Held state={state} />}
         {phase === 'brief' ? (
-          <BriefPanel brief={brief.found} busy={brief.busy} />
+          <BriefPanel
+            brief={brief.found}
+            busy={brief.busy}
+            state={state}
+            survey={survey}
+            surveyed={surveyed}
+          />
         ) : phase === 'what if' ? (
           <WhatIfPanel state={state} />
         ) : step ? (
