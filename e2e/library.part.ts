@@ -39,8 +39,8 @@ it('looks into an archive before anything is changed, takes it in beside, and sa
   expect(looked).toContain(`manoeuvres 0 ${shipped} 0`);
   expect(await violations(app.driver)).toEqual([]);
   expect(await titles()).toBe(false);
-  await press("//button[.='Import it beside']");
-  await said('Taken in beside');
+  await press("//button[.='Import beside what is here']");
+  await said('Imported');
   expect(await titles()).toBe(true);
 
   const bad = join(folder, 'bad.zip');
@@ -55,13 +55,13 @@ it('looks into an archive before anything is changed, takes it in beside, and sa
 
 it('restores a copy, asked twice', async () => {
   await app.driver.get(`${app.server.address}/library`);
-  await press("//button[.='Make a copy now']");
-  await said('Copied');
+  await press("//button[.='Back up now']");
+  await said('Backed up');
   expect((await aside()).status).toBe(204);
   expect(await titles()).toBe(false);
   await app.driver.navigate().refresh();
   await press("(//section[@aria-label='Copies']//li//button[.='restore'])[1]");
-  await press("//button[.='Yes: in place of everything here']");
+  await press("//button[.='Yes, replace everything here']");
   await said('Restored');
   await app.page.until('its title back on the start page', titles, Boolean);
 }, 60_000);

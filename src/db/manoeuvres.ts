@@ -38,6 +38,8 @@ export interface Listed {
   readonly boat: string;
   readonly place: string;
   readonly openedAt: number | null;
+  /** How hard it blows, m/s; null where it cannot be read. */
+  readonly wind: number | null;
   /** What it is for; null where it cannot be read. */
   readonly job: Job | null;
   /** What it came to when it was last worked out; null where that is not known. */
@@ -109,6 +111,7 @@ export function listManoeuvres(db: Library): Listed[] {
       title: manoeuvres.title,
       revision: manoeuvres.revision,
       note: part(manoeuvres.document, '$.note'),
+      wind: sql<number | null>`${part(manoeuvres.document, '$.conditions.wind.speed_mps')}`,
       length: sql<number>`length(${manoeuvres.document})`,
       boat: part(boats.document, '$.name'),
       boatLength: sql<number | null>`${part(boats.document, '$.hull.length_m')}`,
@@ -146,6 +149,7 @@ export function listManoeuvres(db: Library): Listed[] {
       boat: boat ?? row.boatId,
       place: place ?? row.placeId,
       openedAt,
+      wind: row.wind,
       job,
       last: outcome.success ? { outcome: outcome.data, held, of, older: row.older === 1 } : null,
       unreadable: job === null,

@@ -55,31 +55,32 @@ export function Copies({
   };
   return (
     <section aria-label="Copies" className="py-5">
-      <h2 className="text-[20px] font-bold">Copies on this server</h2>
+      <h2 className="text-[20px] font-bold">Backups on this server</h2>
       <p className="py-2">
-        Made every hour it runs, and before anything is replaced. The last of each of 24 hours, 14
-        days and 8 weeks stay; those made before something was replaced are counted apart.
+        One is made every hour the server runs, and before anything is replaced. The last of each of
+        24 hours, 14 days and 8 weeks stay; those made before something was replaced are counted
+        apart.
       </p>
       <button
         type="button"
         className={BUTTON}
-        onClick={() => void onServer({ do: 'copy' }, 'Copied.')}
+        onClick={() => void onServer({ do: 'copy' }, 'Backed up.')}
       >
-        Make a copy now
+        Back up now
       </button>
-      {backups.length === 0 && <p className="pt-3 text-quiet">There is no copy yet.</p>}
+      {backups.length === 0 && <p className="pt-3 text-quiet">There is no backup yet.</p>}
       <ul className="pt-3">
         {backups.map(({ name, at, bytes, before }) => (
           <li key={name} className="rule-t py-1.5">
             <div className="flex items-baseline gap-4">
               <span className="figures">{dayAndExactTime(at)}</span>
               <span className="figures text-quiet">
-                {(bytes / 1e6).toFixed(1)} MB{before ? ', before something came in' : ''}
+                {(bytes / 1e6).toFixed(1)} MB{before ? ', made before an import' : ''}
               </span>
               <button
                 type="button"
                 className={`${LINK} ml-auto`}
-                aria-label={`Restore the copy of ${dayAndExactTime(at)}`}
+                aria-label={`Restore the backup of ${dayAndExactTime(at)}`}
                 aria-expanded={asked?.name === name}
                 onClick={() => void ask(name)}
               >
@@ -113,7 +114,7 @@ function Chosen({
   if (inside === null)
     return (
       <p role="status" className="text-quiet">
-        Looking into it …
+        Reading it …
       </p>
     );
   if ('why' in inside)
@@ -127,7 +128,7 @@ function Chosen({
       <p>It holds {inside.words}.</p>
       <p className="flex flex-wrap gap-4">
         <button type="button" className="font-semibold text-hurt underline" onClick={onRestore}>
-          Yes: in place of everything here
+          Yes, replace everything here
         </button>
         <button type="button" className={LINK} onClick={onCancel}>
           Cancel

@@ -58,7 +58,7 @@ it('a copy is looked into before it is restored, and restored only when that is 
   const inside = await screen.findByTestId('inside');
   expect(inside.textContent).toMatch(/37 manoeuvres, 204 runs, 15 boats/);
   expect(asked.filter(([method]) => method === 'POST')).toEqual([]);
-  await user.click(screen.getByText('Yes: in place of everything here'));
+  await user.click(screen.getByText('Yes, replace everything here'));
   expect(asked.at(-1)).toEqual([
     'POST',
     '/api/library/backups',
@@ -75,7 +75,7 @@ it('one that is empty is refused in words, and cannot be restored', async () => 
   show();
   await user.click(screen.getAllByText('restore')[1]!);
   expect((await screen.findByRole('alert')).textContent).toContain('is no SQLite database');
-  expect(screen.queryByText('Yes: in place of everything here')).toBeNull();
+  expect(screen.queryByText('Yes, replace everything here')).toBeNull();
 });
 
 it('says what of an archive could not be read, and shows what it holds before anything is taken in', async () => {
@@ -116,7 +116,7 @@ it('shows how far an export is, stops it, and says that nothing came of it', asy
     const progress = { doing: 'writing', share: 0.42 };
     return Promise.resolve({ ok: true, json: () => Promise.resolve({ progress }) } as Response);
   };
-  await user.click(screen.getByText('Keep everything as a file'));
+  await user.click(screen.getByText('Export everything'));
   expect(await screen.findByText('42 %')).toBeTruthy();
   expect(screen.getByText('Writing the archive …')).toBeTruthy();
   await user.click(screen.getByText('Stop'));
@@ -133,6 +133,6 @@ it('a full disk is called that, not a server that is gone', async () => {
   const full = { path: '(server)', message: 'the disk is too full for a backup' };
   answers['POST /api/library/backups'] = [507, { problems: [full] }];
   show();
-  await user.click(screen.getByText('Make a copy now'));
+  await user.click(screen.getByText('Back up now'));
   expect((await screen.findByText(/the disk is too full for a backup/)).textContent).toBeTruthy();
 });

@@ -118,7 +118,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
     const answer = await work.run((watch) => send(file, how, watch));
     if (!answer.ok) return notDone(answer.problems);
     setLooked(null);
-    setDone(how === 'merge' ? 'Taken in beside what was here.' : 'Put in place of everything.');
+    setDone(how === 'merge' ? 'Imported what was here.' : 'Put in place of everything.');
     router.refresh();
   };
   const server = async (wish: object, said: string): Promise<boolean> => {
@@ -148,8 +148,8 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
         <section aria-label="One file" className="py-5">
           <h2 className="text-[20px] font-bold">Everything in one file</h2>
           <p className="py-2">
-            Boats, places, manoeuvres, techniques and runs, each as its own document, with
-            checksums.
+            Boats, places, manoeuvres, techniques and runs: to move to another machine, or to keep
+            somewhere safe.
           </p>
           <div className="flex flex-wrap gap-3">
             <button
@@ -158,7 +158,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
               disabled={work.going}
               onClick={() => void exportAll()}
             >
-              Keep everything as a file
+              Export everything
             </button>
             <FileButton
               label="Archive file"
@@ -166,7 +166,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
               className={BUTTON}
               onFile={(chosen) => void look(chosen)}
             >
-              Look into such a file
+              Import an archive
             </FileButton>
           </div>
           {work.going && <Working work={work} />}
@@ -186,16 +186,16 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                 <thead>
                   <tr className="text-[13px] text-quiet">
                     <th scope="col" className="font-normal">
-                      of what it holds
+                      in the archive
                     </th>
                     <th scope="col" className="text-right font-normal">
                       new here
                     </th>
                     <th scope="col" className="text-right font-normal">
-                      here alike
+                      here already
                     </th>
                     <th scope="col" className="text-right font-normal">
-                      here otherwise
+                      here, but different
                     </th>
                   </tr>
                 </thead>
@@ -224,8 +224,8 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                 </p>
               )}
               <p className="text-[13px] text-quiet">
-                Taken in beside: what is here otherwise stays, and the file&rsquo;s own comes beside
-                it. In place: what is here and not in the file is gone, and a copy is made first.
+                Beside what is here: what differs is kept twice, yours and the archive&rsquo;s.
+                Replace: what is here and not in the archive is gone; a backup is made first.
               </p>
               <div className="flex flex-wrap gap-3 pt-2">
                 <button
@@ -233,7 +233,7 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                   className={BUTTON}
                   onClick={() => void importArchive('merge')}
                 >
-                  Import it beside
+                  Import beside what is here
                 </button>
                 {asked ? (
                   <button
@@ -241,11 +241,11 @@ export function LibraryPage({ backups }: { backups: readonly Copy[] }) {
                     className={`${BUTTON} border-2 border-hurt text-hurt`}
                     onClick={() => void importArchive('replace')}
                   >
-                    Yes: in place of everything here
+                    Yes, replace everything here
                   </button>
                 ) : (
                   <button type="button" className={BUTTON} onClick={() => setAsked(true)}>
-                    Put it in place of everything
+                    Replace everything with it
                   </button>
                 )}
               </div>

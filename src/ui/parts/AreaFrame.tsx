@@ -10,7 +10,7 @@ export function AreaFrame({
   area = 'boats',
 }: {
   children: ReactNode;
-  area?: 'boats' | 'places' | 'library' | 'manoeuvres';
+  area?: 'boats' | 'places' | 'library' | 'manoeuvres' | 'guide';
 }) {
   const here = (name: typeof area) => `${area === name ? 'font-semibold ' : ''}hover:text-plan`;
   useTheme();
@@ -32,6 +32,9 @@ export function AreaFrame({
           </Link>
           <Link href="/library" className={here('library')}>
             Backups
+          </Link>
+          <Link href="/guide/first-steps" className={here('guide')}>
+            Guide
           </Link>
         </nav>
         <div className="ml-auto flex items-center">

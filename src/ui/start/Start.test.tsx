@@ -19,6 +19,7 @@ const entry = (id: string, rest: Partial<StartEntry> = {}): StartEntry => ({
   boat: 'Quince',
   place: 'Basin',
   openedAt: null,
+  wind: 4,
   job: rest.unreadable ? null : 'arrive',
   last: null,
   unreadable: false,
@@ -90,7 +91,11 @@ it('tells how sure each is, warns where few hold, and says what is older than a 
 });
 
 it('shows somebody new the surest arrival, and nothing of the kind once something was opened', () => {
-  show([entry('quay', { last: sure(60) }), entry('pontoon', { last: sure(98) })]);
+  show([
+    entry('quay', { last: sure(60) }),
+    entry('pontoon', { last: sure(98) }),
+    entry('calm', { last: sure(99), wind: 0 }),
+  ]);
   const first = screen.getByRole('region', { name: 'First time here' });
   expect(first.textContent).toContain('To the pontoon');
   expect(first.querySelector('a')?.getAttribute('href')).toBe('/m/pontoon');

@@ -128,12 +128,12 @@ function FirstStep({ entry }: { entry: StartEntry | null }) {
       className="rule-t flex flex-wrap items-center gap-x-6 gap-y-3 py-4"
     >
       <p className="max-w-[62ch] text-[15px]">
-        <strong>First time here?</strong> Open “{entry.title}”: watch {entry.boat} come in, drag the
-        wind on the water and see what becomes of it, then take the helm.
+        <strong>First time here?</strong> Three minutes with “{entry.title}”: watch {entry.boat}{' '}
+        come in, change the wind, see it fail, have it mended, and take the helm.
       </p>
       <span className="ml-auto flex flex-wrap gap-3 max-md:ml-0">
-        <Link href={`/m/${entry.id}`} className={FIRST}>
-          Watch it
+        <Link href={`/m/${entry.id}?tour`} className={FIRST}>
+          Show me round
         </Link>
         <Link href={`/m/${entry.id}?do=rehearse`} className={ACTION}>
           Drive it

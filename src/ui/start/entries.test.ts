@@ -7,6 +7,7 @@ const entry = (id: string, rest: Partial<StartEntry> = {}): StartEntry => ({
   boat: '',
   place: '',
   openedAt: null,
+  wind: 4,
   job: 'arrive',
   last: null,
   unreadable: false,

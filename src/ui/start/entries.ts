@@ -10,6 +10,8 @@ export interface StartEntry {
   readonly boat: string;
   readonly place: string;
   readonly openedAt: number | null;
+  /** How hard it blows, m/s; null where it cannot be read. */
+  readonly wind: number | null;
   /** Null where it cannot be read. */
   readonly job: Job | null;
   /** What it came to when it was last worked out; null where that is not known. */
@@ -57,11 +59,14 @@ export function grouped<T extends StartEntry>(
   ].filter((group) => group.entries.length > 0);
 }
 
-/** Which to show to somebody who has never been here: the one that holds most surely, and of those the first. */
+/** Wind that is worth showing what it does, m/s. */
+const SHOWN_FROM_MPS = 3;
+
+/** Which to show to somebody who has never been here: of those in a wind that can be felt the one that holds most surely, and of these the first. */
 export function firstToSee<T extends StartEntry>(entries: readonly T[]): T | null {
   const sure = ({ last }: T) => (last && !last.older ? (last.share?.least ?? 0) : 0);
   const [first] = entries
-    .filter(({ job }) => job === 'arrive')
+    .filter(({ job, wind }) => job === 'arrive' && (wind ?? 0) >= SHOWN_FROM_MPS)
     .toSorted((a, b) => sure(b) - sure(a));
   return first ?? null;
 }

@@ -1,5 +1,5 @@
 'use client';
-import { Copy, Download, MoreHorizontal, Sailboat } from 'lucide-react';
+import { BookOpen, Copy, Download, Footprints, MoreHorizontal, Sailboat } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { DropdownMenu } from 'radix-ui';
@@ -13,7 +13,7 @@ import type { SaveState } from '../hooks/use-autosave';
 import { BoatDialog } from './BoatDialog';
 
 /** What is open, whether it is kept, and the few things that always can be done. */
-export function TopBar({ save }: { save: SaveState }) {
+export function TopBar({ save, onTour }: { save: SaveState; onTour: () => void }) {
   const title = useWorkspace((s) => s.manoeuvre.title);
   const boat = useWorkspace((s) => s.boat);
   const place = useWorkspace((s) => s.place);
@@ -38,7 +38,7 @@ export function TopBar({ save }: { save: SaveState }) {
         <UnitButtons />
         <UndoButtons temporal={temporal} />
         <ThemeButton />
-        <More />
+        <More onTour={onTour} />
       </div>
     </header>
   );
@@ -79,7 +79,7 @@ function PhaseTabs() {
   );
 }
 
-function More() {
+function More({ onTour }: { onTour: () => void }) {
   const id = useWorkspace((s) => s.manoeuvre.id);
   const router = useRouter();
   const [choosing, setChoosing] = useState(false);
@@ -115,6 +115,14 @@ function More() {
             <DropdownMenu.Item className={item} asChild>
               <a href={`/api/manoeuvres/${id}/file`} download>
                 <Download size={15} /> Export
+              </a>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={onTour}>
+              <Footprints size={15} /> Show me round
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} asChild>
+              <a href="/guide/first-steps">
+                <BookOpen size={15} /> Guide
               </a>
             </DropdownMenu.Item>
           </DropdownMenu.Content>

@@ -26,6 +26,7 @@ import { Water } from '../water/Water';
 import { ConflictDialog } from './ConflictDialog';
 import { SidePanel } from './SidePanel';
 import type { LastKnown } from '../margins/LastTime';
+import { Tour } from '../tour/Tour';
 import { TopBar } from './TopBar';
 
 const NO_LEGS: readonly Leg[] = [];
@@ -82,6 +83,9 @@ function Frame({ opened, last: lastKnown }: { opened: OpenedManoeuvre; last: Las
   // The water goes with the hand; the run's figures and staves may come a frame later.
   const calm = useDeferredValue(state);
 
+  const [touring, setTouring] = useState(() =>
+    new URLSearchParams(window.location.search).has('tour'),
+  );
   const setRun = usePlayhead((p) => p.setRun);
   const { run } = state;
   useEffect(() => {
@@ -153,7 +157,17 @@ function Frame({ opened, last: lastKnown }: { opened: OpenedManoeuvre; last: Las
     // On a phone one under another: the water, how it went, the steps as a list, then what is open.
     <main className="grid h-dvh min-h-[600px] grid-cols-[minmax(0,1fr)_348px] grid-rows-[minmax(44px,auto)_minmax(0,1fr)_auto] overflow-hidden max-md:flex max-md:h-auto max-md:flex-col max-md:overflow-visible print:block print:h-auto print:overflow-visible">
       <div className="col-span-2 print:hidden max-md:sticky max-md:top-0 max-md:z-20">
-        <TopBar save={save.state} />
+        <TopBar save={save.state} onTour={() => setTouring(true)} />
+        {touring && (
+          <Tour
+            state={state}
+            onLeave={() => {
+              setTouring(false);
+              // Coming back to the page does not begin it again.
+              window.history.replaceState(null, '', window.location.pathname);
+            }}
+          />
+        )}
         {left && (
           <LeftEdits
             at={left.at}
