@@ -98,7 +98,7 @@ sweep('somebody is put aboard and an order given them in a step', async () => {
   const steps = await app.driver.findElements(By.css('section[aria-label="The plan"] button'));
   expect(steps.length).toBeGreaterThan(2);
   await press(
-    "(//section[@aria-label='The plan']//button[contains(., 'let go, let her drop off')])[1]",
+    "(//section[@aria-label='The plan']//button[contains(., 'let go, let the boat drop off')])[1]",
   );
   await press("//button[.='go to']");
   await choose('Place', 'bow');

@@ -13,7 +13,7 @@ sweep(
   'refuses gates against a head, warns before the boat hangs on the cill, and is saved by filling again',
   async () => {
     await app.driver.get(`${app.server.address}/places/withen-lock`);
-    await press("//summary[contains(.,'All it holds')]");
+    await press("//summary[contains(.,'All objects')]");
     await press("//button[starts-with(normalize-space(),'Withen Lock')]");
     await press("//button[.='Work this lock']");
     await app.page.choose('Boat', 'Pebble');

@@ -66,7 +66,7 @@ it('from a new manoeuvre to a suggested plan that stands in it', async () => {
   await choose('Berth', 'west gap');
   await choose('Boat', 'Quince');
   await press("//label[normalize-space()='port side to']/input");
-  await press("//button[normalize-space()='Begin with a suggested plan']");
+  await press("//button[normalize-space()='Begin with a suggested plan'][not(@disabled)]");
   await app.driver.wait(async () => (await at()).includes('/m/'), 20000);
   await app.page.ready();
   const panel = 'section[aria-label="Suggest a plan"]';

@@ -256,7 +256,7 @@ it('a file that is wrong is answered in words, and its names stay text', async (
   await input('markup-and-emoji.geojson');
   await press("//button[normalize-space()='Import it']");
   await driver.wait(async () => /places\/markup-and-emoji/.test(await at()), 20_000);
-  await press("//summary[starts-with(., 'All it holds')]");
+  await press("//summary[starts-with(., 'All objects')]");
   expect(await text('aside')).toContain('<img src=x onerror=alert(1)> ⚓ "quay"');
   const server = await fetch(`${app.server.address}/api/places`, {
     method: 'POST',
@@ -314,7 +314,7 @@ sweep(
     await field('north', '-30');
     await press("//button[normalize-space()='Put it there']");
     await tool('choose and move');
-    await press("//summary[starts-with(., 'All it holds')]");
+    await press("//summary[starts-with(., 'All objects')]");
     await press("//aside//li/button[starts-with(., 'pile 1')]");
     await app.page.until(
       'the pile',

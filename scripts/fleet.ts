@@ -206,7 +206,7 @@ export const FLEET: readonly Berth[] = [
     id: 'quartet',
     name: 'Quartet',
     kind: 'centre-console boat, 11.8 m, four outboards',
-    note: 'Invented demo boat. Four outboards in a row, light for her power.',
+    note: 'Invented demo boat. Four outboards in a row, light for the boat’s power.',
     owner: {
       ...plain,
       class: 'open boat',
@@ -254,7 +254,7 @@ export const FLEET: readonly Berth[] = [
     id: 'flotsam',
     name: 'Flotsam',
     kind: 'open boat, 5.3 m, one outboard',
-    note: 'Invented demo boat. Light, steered by her thrust alone.',
+    note: 'Invented demo boat. Light, steered by the boat’s thrust alone.',
     owner: {
       ...plain,
       class: 'open boat',

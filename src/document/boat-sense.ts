@@ -86,7 +86,7 @@ export function implausible(boat: BoatFigures): Oddity[] {
         d.bollard_rpm !== null && d.bollard_rpm < d.full_rpm ? 'bollard_rpm' : 'full_rpm';
       const most = Number((d[field]! / Math.sqrt(share)).toPrecision(2));
       const times = Number((MOST_PUSH * share).toPrecision(2));
-      const message = `her propellers would push with ${times} times her weight; at most ${most} rev/min, or a smaller propeller`;
+      const message = `the boat’s propellers would push with ${times} times its weight; at most ${most} rev/min, or a smaller propeller`;
       found.push({ path: ['drives', i, field], message });
     });
   }

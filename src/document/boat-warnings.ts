@@ -72,6 +72,9 @@ export function boatWarnings(boat: Boat): Problem[] {
       );
   });
   if (boat.drives.length > 0 && boat.drives.every((d) => d.steering === 'fixed') && blades === 0)
-    found.push({ path: 'rudders', message: 'there is nothing that steers her but her engines' });
+    found.push({
+      path: 'rudders',
+      message: 'there is nothing that steers the boat but its engines',
+    });
   return found;
 }

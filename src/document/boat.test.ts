@@ -97,14 +97,14 @@ describe('a wrong boat is refused, with the field and the reason', () => {
       'quince',
       (b) => Object.assign(b.drives[0]!, { full_rpm: 5000, bollard_rpm: null }),
       'drives[0].full_rpm',
-      /times her weight; at most \d+ rev/,
+      /times its weight; at most \d+ rev/,
     ],
     [
       'the same, held by the engine from rest only',
       'brisling',
       (b) => b.drives.forEach((d) => Object.assign(d, { full_rpm: 5000, bollard_rpm: 4500 })),
       'drives[1].bollard_rpm',
-      /times her weight; at most \d+ rev/,
+      /times its weight; at most \d+ rev/,
     ],
     [
       'hulls outside the beam',

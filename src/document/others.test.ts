@@ -70,7 +70,7 @@ describe('other boats of a file', () => {
     [
       'whose line leads to herself',
       (f: ManoeuvreFile) => (f.plan.lines.find(({ of }) => of)!.fast!.to = 'Wicket: stern'),
-      /would lead from 'Wicket' to herself/,
+      /would lead from 'Wicket' to itself/,
     ],
     [
       'that are not there',

@@ -43,7 +43,9 @@ function tooStrong(o: Owner): { field: string; message: string }[] {
     }
     const limit = Number(least.toPrecision(2));
     const each = field === 'power_kW' && o.engines > 1 ? ' each' : '';
-    return [{ field, message: `would push with more than her weight; at most ${limit} kW${each}` }];
+    return [
+      { field, message: `would push with more than the boat’s weight; at most ${limit} kW${each}` },
+    ];
   });
 }
 

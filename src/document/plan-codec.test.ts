@@ -92,7 +92,7 @@ describe('a file’s form of the vocabulary', () => {
     );
     const both = { do: 'other', boat: 'Heavy', gear: 'ahead', heading_deg: 10, mark: 'lamp' };
     expect(problems(check(orderSchema, both))).toEqual([
-      'mark: she keeps a heading or steers for a mark; leave out one of them',
+      'mark: the boat keeps a heading or steers for a mark; leave out one of them',
     ]);
     const speed = { is: 'speed', at: 'next', over: 'water', least_mps: 2, most_mps: 1 };
     expect(problems(check(expectationSchema, speed))).toEqual([

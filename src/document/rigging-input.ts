@@ -107,7 +107,7 @@ function specOf(
   if (to.boat === lying.number && to.boat > 0)
     names.problems.push({
       path: `${path}.fast.to`,
-      message: `'${line.name}' would lead from '${line.of}' to herself; choose something else`,
+      message: `'${line.name}' would lead from '${line.of}' to itself; choose something else`,
     });
   const rise = line.anchor
     ? -(line.anchor.depth_m + hull.freeboard_m)

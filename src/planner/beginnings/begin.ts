@@ -142,7 +142,7 @@ export function beginManoeuvre(wish: BeginWish): Result<ManoeuvreFile> {
   if (stuck)
     return failure({
       path: 'boat',
-      message: `she would lie ${stuck.deep_m.toFixed(1)} m inside '${stuck.name}' in '${berth.name}'; choose a berth with more room, or a smaller boat`,
+      message: `the boat would lie ${stuck.deep_m.toFixed(1)} m inside '${stuck.name}' in '${berth.name}'; choose a berth with more room, or a smaller boat`,
     });
   const { length_m, beam_m } = boat.hull;
   const here = {

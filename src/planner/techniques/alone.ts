@@ -69,7 +69,7 @@ export function slippedAlone(setting: Setting): PlanTemplate {
             'back at the helm: slip the last line',
             offOf(more),
             [letGo('last line', 6, person)],
-            'hold on to it: she lies on one line',
+            'hold on to it: the boat lies on one line',
             90,
           ),
           step(
@@ -83,7 +83,7 @@ export function slippedAlone(setting: Setting): PlanTemplate {
               ],
             },
             [steer(along + off * angle), engine('ahead', throttle, 0.4)],
-            'neutral, let the wind take her further off',
+            'neutral, let the wind take the boat further off',
             90,
           ),
           alongOut(out, along + 0.4 * off * angle),

@@ -100,7 +100,7 @@ function onAnAnchor(setting: Setting, base: PlanTemplate): PlanTemplate {
             ],
             wayOut: {
               ...stopped.wayOut,
-              note: 'no line on: heave her off on the chain, and come back',
+              note: 'no line on: heave the boat off on the chain, and come back',
             },
           },
           step(
@@ -112,7 +112,7 @@ function onAnAnchor(setting: Setting, base: PlanTemplate): PlanTemplate {
               { ...haul(ANCHOR), ...at(anchor.from) },
               { ...fast(ANCHOR), ...at(anchor.from) },
             ],
-            'heave her off on the chain',
+            'heave the boat off on the chain',
             60,
           ),
         ],

@@ -19,7 +19,7 @@ import {
 import { headingOf, lieOf, type LieSetting, type Setting } from '../setting';
 
 const ROUND = 'astern, stop, and come round again';
-const OFF = 'no line on: neutral, let her drop off, round again';
+const OFF = 'no line on: neutral, let the boat drop off, round again';
 
 export const ready = ({ side }: LieSetting): OrderDocument =>
   call(`fenders ${side} side, line ready amidships`);
@@ -43,7 +43,7 @@ export const linesOn = (cue: CueDocument): StepDocument =>
     'lines',
     'neutral, line on',
     cue,
-    [engine('neutral'), wheel(0), call('step ashore when she is still, line on')],
+    [engine('neutral'), wheel(0), call('step ashore when the boat is still, line on')],
     OFF,
     60,
   );
@@ -115,7 +115,7 @@ export function angledIn(setting: Setting, gears: boolean): PlanTemplate {
             lie,
             heading,
             'steer in, idle ahead',
-            'turn away and go round: there is water behind her',
+            'turn away and go round: there is water behind the boat',
           ),
           step(
             'way-off',
@@ -134,7 +134,7 @@ export function angledIn(setting: Setting, gears: boolean): PlanTemplate {
           ),
           step(
             'stop',
-            'astern, stop her',
+            'astern, stop the boat',
             about(inward + lie.toward * off, 15),
             [gears ? wheel(0) : steer(inward), ...reversed(setting, 'astern', back)],
             OFF,
@@ -201,7 +201,7 @@ export function turnedIn(setting: Setting, which?: string): PlanTemplate {
           ),
           step(
             'stop',
-            'astern, stop her',
+            'astern, stop the boat',
             {
               is: 'any',
               of: [near(lie.point.name, mark, Math.max(0.3, stop)), { is: 'after', time_s: 30 }],

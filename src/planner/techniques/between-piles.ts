@@ -154,7 +154,7 @@ function between(setting: Setting, base: PlanTemplate, early: boolean): PlanTemp
             'leeward bow line last',
             { is: 'line', line: 'windward bow line', state: 'fast' },
             [call('leeward bow line'), ashore('leeward bow line', ahead[1])],
-            'she lies on her windward lines meanwhile',
+            'the boat lies on its windward lines meanwhile',
             60,
           ),
         ],

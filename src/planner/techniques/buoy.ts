@@ -86,7 +86,7 @@ export function pickedUp(setting: Setting): PlanTemplate {
           ),
           step(
             'stop',
-            'stop her, line through the ring',
+            'stop the boat, line through the ring',
             {
               is: 'any',
               of: [near('bow', mark, stop), { is: 'stopped' }, { is: 'after', time_s: 40 }],
@@ -96,7 +96,7 @@ export function pickedUp(setting: Setting): PlanTemplate {
               ...reversed(setting, 'astern', burst),
               { do: 'pass', after_s: 0, line: LINE, to: mark, how: 'drop', ...by, length_m: 3 },
             ],
-            'neutral; let her drop off, round again',
+            'neutral; let the boat drop off, round again',
             60,
           ),
           step(
@@ -107,7 +107,7 @@ export function pickedUp(setting: Setting): PlanTemplate {
               of: [{ is: 'sternway' }, { is: 'stopped' }, { is: 'after', time_s: 12 }],
             },
             [engine('neutral')],
-            'missed: let her drop off, round again',
+            'missed: let the boat drop off, round again',
             60,
           ),
         ],

@@ -109,7 +109,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
             'let go aft',
             turnedOr(off * angle, longest),
             [letGo('stern line')],
-            'hold on to it: she lies on one line',
+            'hold on to it: the boat lies on one line',
           ),
           way === 'ahead'
             ? step(
@@ -117,7 +117,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
                 'line home: ahead and out',
                 { is: 'line', line: 'stern line', state: 'off' },
                 [steer(along + off * Math.abs(steered)), engine('ahead', throttle, 0.5)],
-                'neutral, let her lie back on her fenders',
+                'neutral, let the boat lie back on its fenders',
                 60,
               )
             : step(
@@ -125,7 +125,7 @@ export function sternByHand(setting: Setting, way: 'ahead' | 'astern'): PlanTemp
                 'line home: look astern, astern',
                 { is: 'line', line: 'stern line', state: 'off' },
                 [steer(compassOf(along - off * steered)), engine('astern', throttle, 0.5)],
-                'ahead, back alongside on her fenders',
+                'ahead, back alongside on the fenders',
                 60,
               ),
           step(
@@ -206,7 +206,7 @@ export function heldOnASpring(setting: Setting): PlanTemplate {
           ),
           step(
             'look',
-            'is she lying along?',
+            'is the boat lying along?',
             { is: 'after', time_s: 20 },
             [call(`heading ${compassOf(headingOf(heading))}, spring tight and still`)],
             'neutral, and the other lines on again',
@@ -285,12 +285,12 @@ export function warped(setting: Setting): PlanTemplate {
             'haul on the warp, ease the check line',
             { is: 'start' },
             [engine('neutral'), wheel(0), slack, haul('warp', short)],
-            'hold the check line: she stops',
+            'hold the check line: the boat stops',
             5,
           ),
           step(
             'check',
-            'stop her on the check line',
+            'stop the boat on the check line',
             eased,
             [fast('check line'), fast('warp')],
             'a turn more',

@@ -60,7 +60,7 @@ export function crewed(
               orders: [
                 engine('neutral'),
                 wheel(0),
-                call(`neutral; step ${to} when she is still, no jumping`),
+                call(`neutral; step ${to} when the boat is still, no jumping`),
                 ...over,
               ],
             }

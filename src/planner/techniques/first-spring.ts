@@ -114,7 +114,7 @@ export function onToASpring(setting: Setting, base: PlanTemplate): PlanTemplate 
               wheel(-lie.toward * lock * wheelShare),
               engine('ahead', 0, Math.max(setting.pause, setting.hardOver)),
             ],
-            'neutral; she lies on her spring',
+            'neutral; the boat lies on its spring',
             45,
           ),
         ],

@@ -19,7 +19,7 @@ import { lockOf, type Setting } from '../setting';
 import { pushed } from './sideways';
 import type { OrderDocument } from '@/document/plan';
 
-const LINES = call('lines gone in their order, the one that holds her last; hands inboard');
+const LINES = call('lines gone in their order, the one that holds the boat last; hands inboard');
 const BACK = 'lines on again while a step still reaches';
 
 /** Seconds to wait, angle off, throttle, seconds out at it and seconds more. */
@@ -42,7 +42,7 @@ export function droppedOff(setting: Setting): PlanTemplate {
         [
           step(
             'let-go',
-            'let go, let her drop off',
+            'let go, let the boat drop off',
             { is: 'start' },
             [LINES, wheel(0), engine('neutral')],
             BACK,
@@ -53,7 +53,7 @@ export function droppedOff(setting: Setting): PlanTemplate {
             'ahead, out at an angle',
             { is: 'after', time_s: tenth(wait) },
             [steer(along + off * angle), engine('ahead', throttle, 0.3)],
-            'neutral, let the wind take her further off',
+            'neutral, let the wind take the boat further off',
           ),
           alongOut(out, along + 0.4 * off * angle),
         ],
@@ -89,15 +89,15 @@ export function glidedOff(setting: Setting): PlanTemplate {
             'glide',
             'glide out, held on the current',
             turnedOr(0.8 * off * angle, 25),
-            [steer(along + off * angle), call('watch a mark abeam: she stays abreast of it')],
-            'take the angle off, let her set back',
+            [steer(along + off * angle), call('watch a mark abeam: the boat stays abreast of it')],
+            'take the angle off, let the boat set back',
           ),
           step(
             'straight',
             'off and clear: straight into the current',
             { is: 'after', time_s: tenth(out) },
             [steer(along + off * Math.min(less, angle)), engine('ahead', throttle)],
-            'neutral: the current takes her back clear of the berth',
+            'neutral: the current takes the boat back clear of the berth',
           ),
         ],
         { is: 'after', time_s: tenth(more) },
@@ -151,7 +151,7 @@ export function sternFirst(setting: Setting): PlanTemplate {
             'look astern, astern out',
             turnedOr(-off * angle, longest),
             [steer(along - off * angle), ...reversed(setting, 'astern', back)],
-            'neutral, let her lie off',
+            'neutral, let the boat lie off',
           ),
           step(
             'off',

@@ -52,7 +52,7 @@ function gone(
               `single up to the ${last.name}`,
               { is: 'start' },
               [
-                call(`all on slips; the ${last.name} stays to the last, as it holds her best`),
+                call(`all on slips; the ${last.name} stays to the last, as it holds the boat best`),
                 ...still,
                 ...before.map((line, i) => letGo(line.name, APART_S * i, by(line))),
               ],

@@ -112,7 +112,7 @@ export function raftedUp(setting: Setting, base: PlanTemplate): PlanTemplate {
           i === last
             ? {
                 ...one,
-                title: 'neutral, lines over to her',
+                title: 'neutral, lines over to it',
                 orders: [
                   engine('neutral'),
                   wheel(0),
@@ -238,9 +238,9 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
       [
         ...(way === 'ahead' ? [steer(along)] : [wheel(0)]),
         engine(way, twentieth(throttle), 0.5),
-        call('fenders at both sides; watch her quarter'),
+        call('fenders at both sides; watch the quarter'),
       ],
-      'neutral; she lies between them',
+      'neutral; the boat lies between them',
       60,
     );
   return template({
@@ -257,7 +257,7 @@ export function outOfRaft(setting: Setting, way: 'ahead' | 'astern'): PlanTempla
             `let go all but ${stays.name}`,
             { is: 'start' },
             [
-              call(`${other.name} stays on her ${way === 'ahead' ? 'stern' : 'bow'} line`),
+              call(`${other.name} stays on its ${way === 'ahead' ? 'stern' : 'bow'} line`),
               ...loose.map(({ name }, i) => letGo(name, i)),
             ],
             'make them fast again',

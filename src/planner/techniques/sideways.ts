@@ -35,8 +35,8 @@ export function pushed({ boat }: Setting, power: number, twist: number): OrderDo
 }
 
 function made(setting: Setting, cue: CueDocument): StepDocument {
-  const words = call('step ashore when she is still, line on');
-  const say = 'no line on: let her drop off, round again';
+  const words = call('step ashore when the boat is still, line on');
+  const say = 'no line on: let the boat drop off, round again';
   return step('lines', 'let go, line on', cue, [...still(setting), wheel(0), words], say, 60);
 }
 
@@ -155,11 +155,11 @@ export function slidOff(setting: Setting, mover: Mover): PlanTemplate {
             `let go, ${mover.by} off the berth`,
             { is: 'start' },
             [call('all lines gone, hands inboard'), ...mover.orders(power, twist)],
-            'let it go: back alongside on her fenders',
+            'let it go: back alongside on the fenders',
           ),
           step(
             'let-go',
-            'enough, let her carry',
+            'enough, let the boat carry',
             { is: 'after', time_s: tenth(seconds) },
             still(setting),
             'push again',
@@ -191,7 +191,7 @@ export function steppedOff(setting: Setting): PlanTemplate {
     },
     write: ({ ahead, angle, back, astern, kick, square, carry }) => {
       const round = (n: number): StepDocument[] => {
-        const away = 'neutral, let her lie; again when she is still';
+        const away = 'neutral, let the boat lie; again when it is still';
         const out = compassOf(along + off * angle);
         const back2 = compassOf(along + off * square);
         const headed = (heading: number): CueDocument => ({

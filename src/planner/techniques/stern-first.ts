@@ -58,7 +58,7 @@ export function backedIn(setting: Setting): PlanTemplate {
           ),
           step(
             'swing',
-            'swing her, stern to the slip',
+            'swing the boat, stern to the slip',
             wayOff(15),
             [engine('neutral'), ...swing(setting, side, kick, outward)],
             'neutral, then ahead down the aisle',
@@ -174,7 +174,7 @@ function backed(
 const stoppedInside = (setting: Setting, lie: LieSetting, stop: number, burst: number) =>
   step(
     'stop-in',
-    'ahead, stop her',
+    'ahead, stop the boat',
     {
       is: 'any',
       of: [near(lie.point.name, lie.mark.name, Math.max(0.3, stop)), { is: 'after', time_s: 45 }],

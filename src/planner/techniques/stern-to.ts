@@ -177,7 +177,7 @@ function sternTo(setting: Setting, base: PlanTemplate): PlanTemplate {
             'haul the bow up, make fast',
             { is: 'line', line: 'ground line', state: 'on' },
             [tend('haul'), tend('fast')],
-            'ahead on the stern line holds her meanwhile',
+            'ahead on the stern line holds the boat meanwhile',
             90,
           ),
           step(
@@ -185,7 +185,7 @@ function sternTo(setting: Setting, base: PlanTemplate): PlanTemplate {
             'leeward stern line last',
             on('ground line'),
             [pass('leeward stern line', last.lead.name)],
-            'she lies on two lines meanwhile',
+            'the boat lies on two lines meanwhile',
             90,
           ),
         ],

@@ -18,7 +18,7 @@ import {
 } from '../template';
 import { headingOf, lieOf, lockOf, type Setting } from '../setting';
 
-const WAIT = 'neutral: she lies in the middle, look again';
+const WAIT = 'neutral: the boat lies in the middle, look again';
 /** Wheel hard over (and reversed with the gear where thrust is steered), bursts ahead and astern until the boat heads right. */
 export function backAndFill(setting: Setting, side: 1 | -1): PlanTemplate {
   const lie = lieOf(setting);
@@ -70,7 +70,7 @@ export function backAndFill(setting: Setting, side: 1 | -1): PlanTemplate {
           ...bursts,
           step(
             'meet',
-            'neutral, meet her',
+            'neutral, meet the swing',
             {
               is: 'any',
               of: [
@@ -118,7 +118,7 @@ export function opposed(setting: Setting, side: 1 | -1): PlanTemplate {
           ),
           step(
             'meet',
-            'neutral, meet her',
+            'neutral, meet the swing',
             { is: 'heading', heading_deg: compassOf(headingOf(lie.heading) - side * lead) },
             [engine('neutral'), wheel(0)],
             WAIT,

@@ -43,7 +43,7 @@ function hullRows(owner: OwnerFigures): Row[] {
       : ['demihullOffset_m', 'given', 0, 'one hull'],
     ['crossFlowDrag', 'class default', 0.25, 'Hooft 1994, Hoerner 1965, recalled'],
     ['crossFlowLead', 'class default', 0.4, 'the leading end resists more: Hooft 1994, recalled'],
-    ['obliqueDrag', 'class default', 0.5, 'what flow across takes off her way: judgement'],
+    ['obliqueDrag', 'class default', 0.5, 'what flow across takes off the boat’s way: judgement'],
     ['liftArea_m2', 'formula', 0.3, 'slender body; Clarke et al. 1983 for full forms'],
     ['liftArm_m', 'class default', 0.3, 'where slender-body lift acts, share of the waterline'],
     ['liftSpread_m', 'class default', 0.4, 'resists turning: share of the waterline'],
@@ -55,7 +55,12 @@ function hullRows(owner: OwnerFigures): Row[] {
     ['addedSurge', 'formula', 0.3, 'Lamb spheroid by length and beam'],
     ['addedSway', 'formula', 0.25, 'slender body ½π T²·k, keel π/4 ρ c² b'],
     ['addedYaw', 'formula', 0.25, 'slender body ½π T² x² along it, and its keels'],
-    ['munkFactor', 'class default', 0.2, 'decides how she lies when drifting: find it by trial'],
+    [
+      'munkFactor',
+      'class default',
+      0.2,
+      'decides how the boat lies when drifting: find it by trial',
+    ],
     ['touchStiffness_Npm', 'assumption', 0.5, 'grows with displacement^⅔'],
     ['touchLoss_spm', 'assumption', 0.5, 'loss after Hunt and Crossley 1975; not measured'],
   ];
@@ -146,7 +151,7 @@ const WINDAGE_ROWS: readonly Row[] = [
   ['frontalDrag', 'class default', 0.2, 'Blendermann 1994, recalled'],
   ['sternDrag', 'class default', 0.2, 'Blendermann 1994, recalled'],
   ['sideDrag', 'class default', 0.15, 'Blendermann 1994, recalled'],
-  ['centreX_m', 'formula', 0.02, 'centre of the areas: it decides how she lies to the wind'],
+  ['centreX_m', 'formula', 0.02, 'centre of the areas: it decides how the boat lies to the wind'],
   ['centreHeight_m', 'formula', 0.2, 'centre of the areas'],
   ['centreShift', 'class default', 0.4, 'the centre moves towards the windward end; judgement'],
 ];
@@ -155,7 +160,7 @@ const FENDERS: Basis = {
   figure: 'fenders',
   how: 'assumption',
   spread: 0.2,
-  note: 'usual sizes and places for her',
+  note: 'usual sizes and places for the boat',
 };
 
 /** How every figure of an estimated boat was come by, one entry for each; fenders and points aboard as wholes. */

@@ -13,7 +13,7 @@ export const other = otherOrder('other', {
   },
   notBoth: {
     of: ['heading', 'mark'],
-    says: 'she keeps a heading or steers for a mark; leave out one of them',
+    says: 'the boat keeps a heading or steers for a mark; leave out one of them',
   },
   apply({ boat, gear, throttle, heading, mark }, state, world) {
     const found = othersOf(world)[boat - 1];

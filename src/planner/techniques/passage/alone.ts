@@ -152,7 +152,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
               },
               left(1),
             ],
-            'stay aboard, short ahead and astern to hold her',
+            'stay aboard, short ahead and astern to hold the boat',
           ),
           step(
             'behind',
@@ -168,7 +168,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
             `${part}the near paddle, and back to the line`,
             heldIn(lie),
             [...wound(lie, crew, paddles, making.first), tended('keep', TURNS[going])],
-            'paddles down, look what holds her',
+            'paddles down, look what holds the boat',
             OPENED_WITHIN_S,
           ),
           ...(making.first < 1
@@ -178,7 +178,7 @@ function aloneAt(setting: Setting, { lie, paddles, making }: Alone, who: string)
                   'half the head is gone: all of it, and back to the line',
                   { is: 'after', time_s: tenth(making.halfAt) },
                   [left(), ...wound(lie, crew, paddles, 1), tended('keep', TURNS[going])],
-                  'paddles down, look what holds her',
+                  'paddles down, look what holds the boat',
                   OPENED_WITHIN_S,
                 ),
               ]

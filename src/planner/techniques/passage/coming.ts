@@ -60,7 +60,7 @@ export function comingIn(
     ),
     step(
       'her-over',
-      `${name} is in by the gates: over to her wall`,
+      `${name} is in by the gates: over to its wall`,
       near(bow, entered, overAt(other.boat.hull.length_m)),
       [{ ...under, gear: 'ahead', throttle: COMES, mark: comes.aim }],
       hold,
@@ -68,7 +68,7 @@ export function comingIn(
     ),
     step(
       'her-wall',
-      `${name} straightens up along her wall`,
+      `${name} straightens up along its wall`,
       near(bow, gates, straightens),
       [{ ...under, gear: 'ahead', throttle: COMES, heading_deg: compassOf(degrees(heading)) }],
       hold,
@@ -83,7 +83,7 @@ export function comingIn(
     ),
     step(
       'her-lines-on',
-      `${name} stopped: her lines`,
+      `${name} stopped: its lines`,
       {
         is: 'any',
         of: [

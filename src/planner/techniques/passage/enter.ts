@@ -83,7 +83,7 @@ export const enters =
       ...(!over && aside ? [between('between', 'straight on', steer(along))] : []),
       step(
         'way-off',
-        over ? 'neutral, along the wall' : 'neutral, she carries',
+        over ? 'neutral, along the wall' : 'neutral, the boat carries',
         near('bow', over ? lie.aim : far, turned),
         [engine('neutral'), steer(along)],
         'astern, stop',

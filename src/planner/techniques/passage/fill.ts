@@ -27,7 +27,7 @@ function winding(
     title,
     cue,
     [...sign, ...wound(lie, hands, paddles, to)],
-    'paddles down, look what holds her',
+    'paddles down, look what holds the boat',
     MADE_WITHIN_S,
   );
 }
@@ -50,7 +50,7 @@ function making(lie: PassageLie, hands: LockCrew, held: CueDocument): StepDocume
       1,
     );
     return [
-      winding(lie, hands, 'water', `she is held: ${part}the paddles`, held, paddles, share),
+      winding(lie, hands, 'water', `the boat is held: ${part}the paddles`, held, paddles, share),
       ...(share < 1 ? [more] : []),
     ];
   }
@@ -59,7 +59,7 @@ function making(lie: PassageLie, hands: LockCrew, held: CueDocument): StepDocume
   // What was wound later makes its half later.
   const then = Math.max(next, pace.halfAt - next);
   return [
-    winding(lie, hands, 'near', `she is held: ${part}the near paddle`, held, [first], share),
+    winding(lie, hands, 'near', `the boat is held: ${part}the near paddle`, held, [first], share),
     ...rest.map((paddle, i) =>
       winding(
         lie,

@@ -67,7 +67,7 @@ export const holds =
           'neutral; the line round the bollard and back',
           after,
           [engine('neutral'), passes],
-          'short ahead and astern to hold her',
+          'short ahead and astern to hold the boat',
         ),
         ...(follows ? comingIn(setting, sited, follows, lie, on, [kept], entry!) : []),
         step(

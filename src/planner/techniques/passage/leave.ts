@@ -38,15 +38,15 @@ function lettingOut(lie: PassageLie, after: CueDocument): Phase {
     steps: [
       step(
         'her-lines',
-        `wide open: ${name} first, her lines off`,
+        `wide open: ${name} first, its lines off`,
         after,
         lines,
-        'hold on; tell her to wait',
+        'hold on; tell them to wait',
         300,
       ),
       step(
         'before',
-        `${name} goes; she draws, so the line stays`,
+        `${name} goes; it draws, so the line stays`,
         {
           is: 'all',
           of: BOTH_ENDS.map((end) => ({ is: 'line', line: `${name}'s ${end} line`, state: 'off' })),
@@ -61,7 +61,7 @@ function lettingOut(lie: PassageLie, after: CueDocument): Phase {
             heading_deg: compassOf(degrees(along)),
           },
         ],
-        'hold on; tell her to wait',
+        'hold on; tell them to wait',
         60,
       ),
     ],
@@ -135,7 +135,7 @@ export const leaves =
     const toWall = lies[0]!.side === 'starboard' ? 1 : -1;
     const title =
       first.steps.length > 0
-        ? `${lies[0]!.neighbour!.other.name} is through: line home, after her`
+        ? `${lies[0]!.neighbour!.other.name} is through: line home, follow it`
         : 'wide open: line home, dead slow out';
     return {
       steps: [

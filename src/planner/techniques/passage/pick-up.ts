@@ -211,7 +211,7 @@ export const takesUp =
             ...by(crew.aboard),
           },
         ],
-        'short ahead and astern to hold her',
+        'short ahead and astern to hold the boat',
         90,
       ),
       step(
@@ -234,7 +234,7 @@ export const takesUp =
         `${names} aboard: line home`,
         across.length === 1 ? across[0]! : { is: 'all', of: across },
         [call('all aboard; nobody near the propeller'), letGo(LANDING_LINE, 0, crew.aboard)],
-        'hold on; bring her closer, no jumping',
+        'hold on; bring the boat closer, no jumping',
         STEPS_WITHIN_S,
       ),
     ];

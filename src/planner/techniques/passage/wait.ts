@@ -38,11 +38,11 @@ function putAshore(who: string, landing: readonly LineDocument[]): Phase {
         `${who} steps ashore to work the lock`.slice(0, 60),
         { is: 'start' },
         [
-          call('neutral; step when she lies still, no jumping'),
+          call('neutral; step when the boat lies still, no jumping'),
           engine('neutral'),
           { do: 'stepAshore', after_s: 1, by: who, mark: landing[0]!.fast!.to },
         ],
-        'stay aboard; haul her in',
+        'stay aboard; haul the boat in',
       ),
     ],
     then: { is: 'crew', who, where: 'ashore' },
@@ -62,7 +62,7 @@ function readied(other: PassageLie, hands: LockCrew, after: Phase = START): Phas
       ...after.steps,
       step(
         'other-chamber',
-        `on her lines while ${sited.name} is ${verb}`.slice(0, 60),
+        `on its lines while ${sited.name} is ${verb}`.slice(0, 60),
         after.then,
         [call('on bow and stern line'), ...sign, ...wound(other, hands, paddles, 1)],
         way,
@@ -96,14 +96,14 @@ function turnedRound(lie: PassageLie, hands: LockCrew, after: Phase = START): Tu
   const paddles = paddlesAt(lie, from);
   const sign: OrderDocument[] = hands.ashore === undefined ? [] : [{ do: 'signal', after_s: 0 }];
   const ready = call('on bow and stern line; hands clear of them while the water comes');
-  const way = 'paddles down; look to her lines';
+  const way = 'paddles down; look to its lines';
   const opens = gatesTo(lie, from, 'open', hands);
   const steps =
     against === 'level'
       ? [
           step(
             'wait',
-            'on her lines: half of the paddles',
+            'on its lines: half of the paddles',
             after.then,
             [ready, ...sign, ...wound(hers, hands, paddles, HALF_FIRST)],
             way,
@@ -118,14 +118,14 @@ function turnedRound(lie: PassageLie, hands: LockCrew, after: Phase = START): Tu
           ),
           step(
             'made',
-            'level: the gates to her',
+            'level: the gates to the boat',
             { is: 'lock', lock: sited.name, state: `level ${side}` },
             [opens],
             'wait on',
             MADE_WITHIN_S,
           ),
         ]
-      : [step('wait', 'on her lines: the gates open', after.then, [ready, opens], 'wait on')];
+      : [step('wait', 'on its lines: the gates open', after.then, [ready, opens], 'wait on')];
   return {
     steps: [...after.steps, ...steps],
     then: { is: 'lock', lock: sited.name, state: `wide ${side}` },
@@ -183,7 +183,7 @@ export function waits(
     const beside = [onLines, ...open.meanwhile];
     const lets = comingIn(setting, sited, leads, lie, open.then, beside, entry!);
     const in_ = { steps: [...open.steps, ...lets], then: linesOnOf(leads) };
-    return waiting(in_, `${name} lies on her lines`);
+    return waiting(in_, `${name} lies on its lines`);
   }
   const ready = unready ? readied(lies[1]!, crew, crewed) : crewed;
   if (against) {
