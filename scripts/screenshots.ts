@@ -132,6 +132,7 @@ async function main(): Promise<void> {
     await keep('place');
     await page.open('under-sallow-bridge');
     await page.settled();
+    await page.subject('Conditions');
     await page.press("//button[.='Choose an hour of a day']");
     await page.until(
       'the day',
@@ -168,7 +169,7 @@ async function main(): Promise<void> {
     for (let i = 0; i < 5; i++) await ahead.sendKeys(Key.PAGE_DOWN);
     await page.until(
       'what holds her',
-      () => page.text('section[aria-label="What holds her"]'),
+      () => page.text('section[aria-label="What holds the boat"]'),
       (t) => t.includes('If one parts'),
     );
     await driver.executeScript(
@@ -188,11 +189,9 @@ async function main(): Promise<void> {
     await phase('Brief');
     await page.until(
       'the brief',
-      () => page.text('[data-testid=brief]'),
-      (t) => t.includes('she stops in'),
+      () => page.text('section[aria-label="In short"]'),
+      (t) => t.includes('firm astern') && t.includes('way out'),
     );
-    await driver.findElement(By.xpath("//summary[contains(., 'In the berth')]")).click();
-    await driver.findElement(By.xpath("//summary[contains(., 'All the way')]")).click();
     await keep('brief');
     await phase('What if');
     const late = await page.find('[aria-label="What if: Crew late by"]');
