@@ -183,6 +183,6 @@ it('is worked up by keyboard, start to finish', async () => {
     () => text('aside[aria-label=Debrief]'),
     (t) => !t.includes('Looking the run over') && t.length > 200,
   );
-  expect(told).not.toContain('A paddle wound without the sign');
+  expect(told).not.toContain('A paddle wound without the signal');
   expect((await app.driver.findElements(By.css('[aria-label$="long section"]'))).length).toBe(1);
 }, 240_000);

@@ -38,11 +38,6 @@ export function Guide({ page, text }: { page: GuidePage; text: string }) {
                 const to = typeof src === 'string' ? shippedAt(src) : null;
                 return to ? <img src={to} alt={alt} loading="lazy" /> : <span>{alt}</span>;
               },
-              table: ({ children }) => (
-                <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Table">
-                  <table>{children}</table>
-                </div>
-              ),
             }}
           >
             {text}

@@ -67,13 +67,13 @@ describe('orders at a lock in fields', () => {
       'Wren: wind west gate paddle down after 3 s',
       'Wren: shut the lower gates',
       'open the left leaf of the upper gates',
-      'the sign to wind after 1 s',
+      'the signal to wind after 1 s',
       'Wicket: ahead 5 %, steering 052° after 6 s',
       'Wicket: neutral',
       'Wicket: ahead 5 %, steering for ring 3 after 2 s',
       'Joss: keep the centre line snug on 0.75 turns',
     ]);
-    expect(ordersText([ORDERS[4]!, ORDERS[0]!], UNITS)).toContain('the sign to wind');
+    expect(ordersText([ORDERS[4]!, ORDERS[0]!], UNITS)).toContain('the signal to wind');
   });
 });
 

@@ -55,7 +55,7 @@ const ON_KEY: Readonly<Record<HelmAction, readonly [string, string]>> = {
   twistStarboard: ['twist', 'stbd'],
   transit: ['take a', 'transit'],
   passOn: ['step', 'past'],
-  sign: ['sign', 'to wind'],
+  sign: ['signal', 'to wind'],
   paddle1: ['paddle', '1'],
   paddle2: ['paddle', '2'],
   paddle3: ['paddle', '3'],

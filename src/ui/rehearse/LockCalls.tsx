@@ -14,7 +14,7 @@ const UP = [
   [1, 'full'],
 ] as const;
 
-/** What may be called for at a lock that is worked: the sign to wind, every paddle, the gates; and who does it. */
+/** What may be called for at a lock that is worked: the signal to wind, every paddle, the gates; and who does it. */
 export function LockCalls() {
   const { locks, crew } = useNames();
   return locks.map((lock) => (
@@ -61,7 +61,7 @@ function OneLock({
         />
       </p>
       <div className="flex flex-wrap gap-1">
-        {call('Sign to wind', 'sign to wind', { do: 'signal', after_s: 0 })}
+        {call('Signal to wind', 'signal to wind', { do: 'signal', after_s: 0 })}
         <button
           type="button"
           className={CALL}

@@ -188,9 +188,7 @@ function Aids() {
   const some = AIDS.some((aid) => aids[aid]);
   return (
     <details className="rule-t py-2.5">
-      <summary className="cursor-pointer font-semibold">
-        {some ? 'What the helm is told' : 'Bare helm'}
-      </summary>
+      <summary className="cursor-pointer font-semibold">{some ? 'Aids' : 'Aids: none'}</summary>
       <button type="button" className="py-1 text-plan underline" onClick={() => setAll(!some)}>
         {some ? 'Bare helm: only what can be seen from the boat' : 'Tell everything again'}
       </button>

@@ -102,7 +102,7 @@ const WORDS: Readonly<Record<HelmAction, string>> = {
   twistStarboard: 'joystick turns bow to starboard, while held',
   transit: 'take a transit, or the next one',
   passOn: 'on to the next step of the plan',
-  sign: 'the sign to wind',
+  sign: 'the signal to wind',
   paddle1: 'half up, then full, then down',
   paddle2: 'half up, then full, then down',
   paddle3: 'half up, then full, then down',

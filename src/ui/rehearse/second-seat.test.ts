@@ -45,7 +45,7 @@ describe('its keys', () => {
 
   it('are there where a lock is worked, for the paddles it has, by their names', () => {
     expect(actionWords('sign', nell.boat)).toBeNull();
-    expect(actionWords('sign', nell.boat, PADDLES)).toBe('the sign to wind');
+    expect(actionWords('sign', nell.boat, PADDLES)).toBe('the signal to wind');
     expect(actionWords('paddle1', nell.boat, PADDLES)).toContain('west ground paddle');
     expect(actionWords('paddle4', nell.boat, PADDLES)).toBeNull();
     expect(actionWords('paddlesDown', nell.boat, PADDLES)).toBe('all paddles down');

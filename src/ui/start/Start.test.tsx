@@ -98,7 +98,7 @@ it('shows somebody new the surest arrival, and nothing of the kind once somethin
   ]);
   const first = screen.getByRole('region', { name: 'First time here' });
   expect(first.textContent).toContain('To the pontoon');
-  expect(first.querySelector('a')?.getAttribute('href')).toBe('/m/pontoon');
+  expect(first.querySelector('a')?.getAttribute('href')).toBe('/m/pontoon?tour');
 });
 
 it('groups by what they are for, and shows one kind only when that is asked', async () => {

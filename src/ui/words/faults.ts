@@ -166,12 +166,12 @@ export const FAULT_WORDS: { readonly [K in FaultId]: FaultWords<K> } = {
     },
   },
   'paddle without sign': {
-    name: 'A paddle wound without the sign',
+    name: 'A paddle wound without the signal',
     why: 'the water takes the boat before anybody aboard has it held.',
     tried:
       'helm shows that the boat is held, whoever winds shows they have seen it, then half a paddle first.',
     evidence: ({ who }, { crew }) =>
-      `${crew[who]?.name ?? 'one of the crew'} wound with no sign since the move before`,
+      `${crew[who]?.name ?? 'one of the crew'} wound with no signal since the move before`,
   },
   'over the cill': {
     name: 'Over the cill as the chamber falls',

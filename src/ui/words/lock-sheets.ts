@@ -34,7 +34,7 @@ const shut: Write = () => [
   'water from both ends runs straight through',
 ];
 const sign: Write = () => [
-  'the sign from the helm, before every paddle',
+  'the signal from the helm, before every paddle',
   'wound without it, nobody holds the boat',
 ];
 const pace: Write = ({ pace: making }) => [
@@ -107,7 +107,7 @@ const WRITES: Readonly<Record<LockCheck, Write>> = {
   ],
   'alone-held': ({ figure }, units) => [
     `line from amidships led to the helm, ${distance(figure ?? 0, units)}, its tail in your hand all the way`,
-    'the keeper winds only when you have given the sign',
+    'the keeper winds only when you have given the signal',
   ],
   'alone-line': ({ figure }, units) => [
     `line from amidships, ${distance(figure ?? 0, units)} and more, taken along as you climb`,

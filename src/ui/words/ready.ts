@@ -26,7 +26,7 @@ export const READY_WORDS: Readonly<Record<ReadyItem, readonly [string, string]>>
     'its tail in a hand, never made fast as the water goes',
   ],
   'lock-signs': [
-    'the sign between helm and paddles agreed, and that it is waited for',
+    'the signal between helm and paddles agreed, and that it is waited for',
     'before every paddle, every time',
   ],
   'lock-windlass': ['windlass in hand, shoes that hold, nobody runs or jumps a gate', ''],
