@@ -111,4 +111,16 @@ export const SURE_VARIANTS: readonly WrongVariant[] = [
     'work[WORK.SWAY]! + strips.middle * work[WORK.YAW]!',
     'work[WORK.SWAY]!',
   ),
+  core(
+    'search/rollout.ts',
+    'a boat let go on its way hangs on its lines as they were at the start',
+    'return new Surroundings({ ...input, lines: NO_LINES });',
+    'return new Surroundings({ ...input, ...(_rigging ? { rigging: _rigging } : {}) });',
+  ),
+  core(
+    'search/rollout.ts',
+    'a boat let go in a lock lies on the water of the start',
+    'copyAround(state, from);',
+    '',
+  ),
 ];
