@@ -3,6 +3,7 @@ import type { Run } from '@/core/plan';
 import type { StepDocument } from '@/document';
 import { END } from '../plan/layout';
 import { toScreen, type Camera, type View } from './camera';
+import { boxAround, type ScreenBox } from './names';
 
 /** The steps' numbers on the water; the same as on the plan. Pressing one opens it. */
 export function StepNumbers({
@@ -24,20 +25,9 @@ export function StepNumbers({
   onPoint: (id: string | null) => void;
   onSelect: (id: string) => void;
 }) {
-  const { x, y } = run.trace;
-  const last = x.length - 1;
-  const placed = [
-    ...run.steps.flatMap((mark) => {
-      const step = steps[mark.step];
-      const at = toScreen(camera, view, mark.x, mark.y);
-      return step ? [{ id: step.id, label: String(mark.step + 1), at }] : [];
-    }),
-    { id: END, label: '‖', at: toScreen(camera, view, x[last]!, y[last]!) },
-  ];
   return (
     <>
-      {spread(placed.map(({ at }) => at)).map(([x, y], i) => {
-        const { id, label, at } = placed[i]!;
+      {placesOf(run, steps, camera, view).map(({ id, label, at, shown: [x, y] }) => {
         const lit = pointed === id || selected === id;
         return (
           <div key={id}>
@@ -67,6 +57,33 @@ export function StepNumbers({
     </>
   );
 }
+
+/** Where each number belongs, and where it is shown so that none covers another. */
+function placesOf(run: Run, steps: readonly StepDocument[], camera: Camera, view: View) {
+  const { x, y } = run.trace;
+  const last = x.length - 1;
+  const placed = [
+    ...run.steps.flatMap((mark) => {
+      const step = steps[mark.step];
+      const at = toScreen(camera, view, mark.x, mark.y);
+      return step ? [{ id: step.id, label: String(mark.step + 1), at }] : [];
+    }),
+    { id: END, label: '‖', at: toScreen(camera, view, x[last]!, y[last]!) },
+  ];
+  const shown = spread(placed.map(({ at }) => at));
+  return placed.map((one, i) => ({ ...one, shown: shown[i]! }));
+}
+
+/** What the numbers cover: names give way to them. */
+export const numberBoxes = (
+  run: Run,
+  steps: readonly StepDocument[],
+  camera: Camera,
+  view: View,
+): ScreenBox[] =>
+  placesOf(run, steps, camera, view).map(({ shown: [x, y] }) =>
+    boxAround(x, y, APART_PX, APART_PX),
+  );
 
 const APART_PX = 24;
 

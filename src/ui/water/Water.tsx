@@ -11,7 +11,7 @@ import type { Reference } from '../state/workspace';
 import { usePreferences, useUnits } from '../state/preferences';
 import { PALETTES } from '../theme/palette';
 import { AtPlayhead } from './AtPlayhead';
-import { StepNumbers } from './StepNumbers';
+import { numberBoxes, StepNumbers } from './StepNumbers';
 import { ConditionGrips } from './ConditionGrips';
 import { runExtent } from './extent';
 import { FanLayer } from './FanLayer';
@@ -85,7 +85,9 @@ export function Water({
         others,
         plan: manoeuvre.plan,
         goal: manoeuvre.goal,
-        taken: run ? hurtBoxes(run, camera, view, units) : [],
+        taken: run
+          ? [...numberBoxes(run, steps, camera, view), ...hurtBoxes(run, camera, view, units)]
+          : [],
       })}
       drawn={(_camera, origin) => (
         <>

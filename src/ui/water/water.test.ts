@@ -1,5 +1,5 @@
 import { currentField } from '@/core/water';
-import { spread } from './StepNumbers';
+import { numberBoxes, spread } from './StepNumbers';
 import { fit, pan, scaleBar, toScreen, zoom } from './camera';
 import { boxAround, fixtures, namesThatFit, type Label } from './names';
 import { currentArrows } from './current-arrows';
@@ -129,4 +129,21 @@ describe('strokes of the current', () => {
     );
     expect(inside).toEqual([]);
   });
+});
+
+it('names give way to the numbers of the steps and to that of the end', () => {
+  const run = {
+    trace: { x: Float64Array.of(0, 30), y: Float64Array.of(0, 0) },
+    steps: [
+      { step: 0, time: 0, x: 0, y: 0, heading: 0 },
+      { step: 1, time: 5, x: 0, y: 0, heading: 0 },
+    ],
+  };
+  const steps = [{ id: 'a' }, { id: 'b' }];
+  const camera = fit({ minX: -40, minY: -10, maxX: 40, maxY: 10 }, view, 40);
+  const boxes = numberBoxes(run as never, steps as never, camera, view);
+  expect(boxes).toHaveLength(3);
+  // Two that begin in one place are shown, and kept free, beside one another.
+  const apart = Math.hypot(boxes[0]!.left - boxes[1]!.left, boxes[0]!.top - boxes[1]!.top);
+  expect(apart).toBeGreaterThanOrEqual(24);
 });
