@@ -6,7 +6,7 @@ import { LEAST_UNDER_M, WIND_DRAWN_MPS, CURRENT_DRAWN_MPS } from '@/core/policy'
 import { withinLimits, type DayRun } from '@/planner';
 import { useUnits } from '../state/preferences';
 import { lengthIn, speedIn } from '../words/units';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 import { dayChart, HEIGHT, LEFT, RIGHT, ROWS, WIDTH } from './day-chart';
 
 const KEY_STEP_S = 900;

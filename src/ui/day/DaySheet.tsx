@@ -15,7 +15,7 @@ import type { DayRun } from '@/planner';
 import { useDayRuns } from '../hooks/use-look';
 import { useWorkspaceStore } from '../state/context';
 import { useUnits } from '../state/preferences';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 import { boatSpeed, compassPoint, distance, windSpeed, type Units } from '../words/units';
 import { clockAt, DayChartView } from './DayChartView';
 import { windowsOf } from './windows';

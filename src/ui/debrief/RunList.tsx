@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 import { clock } from '../words/units';
 import { dayAndTime } from '../words/when';
 import type { ListedRun } from './use-runs';

@@ -1,7 +1,7 @@
 import { shareOf } from '@/core/reliability';
 import type { LastResult } from '@/document';
 import { useUnits } from '../state/preferences';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 import { lastWords } from '../words/start';
 import { clock, distance } from '../words/units';
 

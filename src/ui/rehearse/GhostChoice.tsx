@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { openFile, useRuns } from '../debrief/use-runs';
 import { Choice } from '../parts/Choice';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 import { useLive, useLiveState } from './use-live';
 
 const PLAN = 'plan';

@@ -2,16 +2,9 @@
 import { FolderOpen } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { z } from 'zod';
 import type { Problem } from '@/document';
 import { FileButton } from '../parts/FileButton';
 import { Problems } from '../parts/Problems';
-import { MOST_DOCUMENT_BYTES, readText } from '../parts/read-text';
-
-const answerSchema = z.union([
-  z.object({ id: z.string() }),
-  z.object({ problems: z.array(z.object({ path: z.string(), message: z.string() })) }),
-]);
 
 /** Imports a manoeuvre file from this computer. */
 export function OpenFile() {
@@ -19,22 +12,11 @@ export function OpenFile() {
   const [problems, setProblems] = useState<readonly Problem[]>([]);
 
   const importFile = async (file: File) => {
-    const text = await readText(file, MOST_DOCUMENT_BYTES);
-    if (!text.ok) return setProblems(text.problems);
-    try {
-      const response = await fetch('/api/manoeuvres', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: text.value,
-      });
-      const answer = answerSchema.parse(await response.json());
-      if ('id' in answer) router.push(`/m/${answer.id}`);
-      else setProblems(answer.problems);
-    } catch {
-      setProblems([
-        { path: file.name, message: 'could not be sent; is the server still running?' },
-      ]);
-    }
+    // Reading and checking come when a file is there: most who see this page import nothing.
+    const { importManoeuvre } = await import('./import-manoeuvre');
+    const imported = await importManoeuvre(file);
+    if (imported.ok) router.push(`/m/${imported.value}`);
+    else setProblems(imported.problems);
   };
 
   return (

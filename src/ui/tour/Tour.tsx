@@ -4,7 +4,7 @@ import type { RunState } from '../hooks/use-run';
 import { BUTTON, LINK } from '../parts/AreaFrame';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 import { STAGES, stageAfter, type Stage } from './stages';
 
 /** How much harder it blows at one press, m/s (four knots). */

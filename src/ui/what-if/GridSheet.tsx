@@ -8,7 +8,7 @@ import { useGrid } from '../hooks/use-look';
 import { useUnits } from '../state/preferences';
 import { fit, type Box } from '../water/camera';
 import { compassPoint, distance, speedFrom, windSpeed, type Units } from '../words/units';
-import { outcomeWord } from '../words/outcomes';
+import { outcomeWord } from '../words/outcome-heads';
 
 const DIRECTIONS_DEG = [0, 45, 90, 135, 180, 225, 270, 315];
 const SPEEDS_KN = [5, 10, 15, 20];

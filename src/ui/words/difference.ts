@@ -3,7 +3,7 @@ import type { Difference } from '@/core/monitors';
 import type { Run } from '@/core/plan';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import { boatSpeed, clock, distance, touchSpeed, type Units } from './units';
-import { outcomeWord } from './outcomes';
+import { outcomeWord } from './outcome-heads';
 
 export interface DifferenceLine {
   readonly name: string;

@@ -1,6 +1,6 @@
 import type { LockAhead, LockWater, Through } from '@/core/brief';
 import type { Meeting, Sharing, StairOrder } from '@/core/locks';
-import { outcomeWord } from './outcomes';
+import { outcomeWord } from './outcome-heads';
 import { boatSpeed, clock, distance, force, touchSpeed, type Units } from './units';
 
 const GATES: Readonly<Record<Through['gates'], string>> = {

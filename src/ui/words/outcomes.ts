@@ -2,6 +2,7 @@ import type { GoalCheck, Outcome, Run, RunEvent } from '@/core/plan';
 import { MEETS_BRIDGE_M } from '@/core/policy';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { ManoeuvreFile } from '@/document';
+import { outcomeWord } from './outcome-heads';
 import { stepName } from './steps';
 import { boatSpeed, clock, distance, type Units } from './units';
 
@@ -9,15 +10,8 @@ import { boatSpeed, clock, distance, type Units } from './units';
 type EndedRun = Pick<Run, 'outcome' | 'duration' | 'goal' | 'margins' | 'events'>;
 type Of = Pick<ManoeuvreFile, 'goal' | 'plan'>;
 
-/** How a way of ending is told. */
-interface OutcomeWords {
-  /** In a word or two. */
-  readonly head: string;
-  /** After "the wind at which": "a hard touch". */
-  readonly fails: string;
-  /** What stands behind it in a run that ended so. */
-  readonly why: (run: EndedRun, of: Of, units: Units) => string;
-}
+/** What stands behind a way of ending in a run that ended so. */
+type Why = (run: EndedRun, of: Of, units: Units) => string;
 
 /** Two lengths that differ, in as many figures as it takes to see it. */
 function apart({ found, limit }: GoalCheck, units: Units, how: string): string {
@@ -98,98 +92,52 @@ function unsafe(run: EndedRun, { plan }: Of): string {
     : `somebody stepped at ${clock(0)} with a propeller turning near; neutral first`;
 }
 
-const OUTCOME_WORDS: Readonly<Record<Outcome, OutcomeWords>> = {
-  reached: { head: 'Done', fails: 'it holds', why: goalWords },
-  missed: {
-    head: 'Not there',
-    fails: 'the boat does not get there',
-    why: ({ goal }, _, units) =>
-      goal
-        .filter(({ met }) => !met)
-        .map((check) => missedBy(check, units))
-        .join('; '),
+const WHYS: Readonly<Record<Outcome, Why>> = {
+  reached: goalWords,
+  missed: ({ goal }, _, units) =>
+    goal
+      .filter(({ met }) => !met)
+      .map((check) => missedBy(check, units))
+      .join('; '),
+  'hard touch': ({ margins: { touch } }) => {
+    return touch ? `${touch.part} on ${touch.name} at ${clock(touch.time)}` : '';
   },
-  'hard touch': {
-    head: 'Hard touch',
-    fails: 'a hard touch',
-    why({ margins: { touch } }) {
-      return touch ? `${touch.part} on ${touch.name} at ${clock(touch.time)}` : '';
-    },
+  unsafe: unsafe,
+  fouled: (run, { plan }) => {
+    const event = told(run, 'line', 'in the propeller');
+    const which = event && plan.lines[event.line]?.name;
+    return `${which ?? 'a line'} at ${clock(event?.time ?? 0)}: neutral until it is aboard`;
   },
-  unsafe: { head: 'Not safe', fails: 'somebody is in danger', why: unsafe },
-  fouled: {
-    head: 'Line in the propeller',
-    fails: 'a line in the propeller',
-    why(run, { plan }) {
-      const event = told(run, 'line', 'in the propeller');
-      const which = event && plan.lines[event.line]?.name;
-      return `${which ?? 'a line'} at ${clock(event?.time ?? 0)}: neutral until it is aboard`;
-    },
+  struck: ({ events }, _, units) => {
+    const event = events.find((e) => e.is === 'struck');
+    if (event?.is !== 'struck') return '';
+    return `${event.name}, at ${clock(event.time)} with ${boatSpeed(event.speed, units)} on`;
   },
-  struck: {
-    head: 'Ran into somebody',
-    fails: 'somebody run into',
-    why({ events }, _, units) {
-      const event = events.find((e) => e.is === 'struck');
-      if (event?.is !== 'struck') return '';
-      return `${event.name}, at ${clock(event.time)} with ${boatSpeed(event.speed, units)} on`;
-    },
+  aground: ({ margins: { underKeel } }, _, units) => {
+    if (!underKeel) return '';
+    return `${distance(-underKeel.depth, units)} too little water at ${clock(underKeel.time)}, ${underKeel.part}`;
   },
-  aground: {
-    head: 'Aground',
-    fails: 'the boat takes the ground',
-    why({ margins: { underKeel } }, _, units) {
-      if (!underKeel) return '';
-      return `${distance(-underKeel.depth, units)} too little water at ${clock(underKeel.time)}, ${underKeel.part}`;
-    },
+  'hung up': (run) => {
+    const event = told(run, 'lock', ...Object.keys(HUNG));
+    const [how, then] = HUNG[event?.what ?? 'on the cill']!;
+    return `${how} at ${clock(event?.time ?? 0)}: paddles down at once, nobody moves about, then ${then}`;
   },
-  'hung up': {
-    head: 'Hung up',
-    fails: 'the boat hangs in the lock',
-    why(run) {
-      const event = told(run, 'lock', ...Object.keys(HUNG));
-      const [how, then] = HUNG[event?.what ?? 'on the cill']!;
-      return `${how} at ${clock(event?.time ?? 0)}: paddles down at once, nobody moves about, then ${then}`;
-    },
+  'caught overhead': ({ margins: { overhead } }, _, units) => {
+    if (!overhead) return '';
+    return overhead.room > -MEETS_BRIDGE_M
+      ? `the boat’s highest point met ${overhead.name} at ${clock(overhead.time)}`
+      : `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
   },
-  'caught overhead': {
-    head: 'Caught overhead',
-    fails: 'the boat is caught overhead',
-    why({ margins: { overhead } }, _, units) {
-      if (!overhead) return '';
-      return overhead.room > -MEETS_BRIDGE_M
-        ? `the boat’s highest point met ${overhead.name} at ${clock(overhead.time)}`
-        : `${distance(-overhead.room, units)} too high for ${overhead.name} at ${clock(overhead.time)}`;
-    },
+  'broke off': () => 'the way out was taken',
+  'cue never came': ({ events }, { plan }) => {
+    const event = events.findLast((e) => e.is === 'cue never came');
+    return `the cue for ${event ? stepName(plan, event.step) : 'a step'} never came`;
   },
-  'broke off': {
-    head: 'Broken off',
-    fails: 'it is broken off',
-    why: () => 'the way out was taken',
-  },
-  'cue never came': {
-    head: 'Waiting still',
-    fails: 'a cue never comes',
-    why({ events }, { plan }) {
-      const event = events.findLast((e) => e.is === 'cue never came');
-      return `the cue for ${event ? stepName(plan, event.step) : 'a step'} never came`;
-    },
-  },
-  'out of time': {
-    head: 'Out of time',
-    fails: 'it takes too long',
-    why: ({ duration }) => `after ${clock(duration)}`,
-  },
+  'out of time': ({ duration }) => `after ${clock(duration)}`,
 };
-
-/** How a run ended, in a word or two. */
-export const outcomeWord = (outcome: Outcome): string => OUTCOME_WORDS[outcome].head;
-
-/** The same for a run that is spoken of as failing: "a hard touch". */
-export const failsBy = (outcome: Outcome): string => OUTCOME_WORDS[outcome].fails;
 
 /** The outcome in a few words, and what stands behind it. */
 export const outcomeWords = (run: EndedRun, of: Of, units: Units): [string, string] => [
   outcomeWord(run.outcome),
-  OUTCOME_WORDS[run.outcome].why(run, of, units),
+  WHYS[run.outcome](run, of, units),
 ];

@@ -1,7 +1,7 @@
 import { HOLDS_ENOUGH } from '@/core/policy';
 import type { Cause, Certificate } from '@/core/reliability';
 import type { PlanDocument } from '@/document';
-import { failsBy } from './outcomes';
+import { failsBy } from './outcome-heads';
 import type { Reading } from './run';
 import { stepName } from './steps';
 

@@ -1,6 +1,6 @@
 import { HOLDS_ENOUGH } from '@/core/policy';
 import type { StartEntry } from '../start/entries';
-import { outcomeWord } from './outcomes';
+import { outcomeWord } from './outcome-heads';
 
 const hundredths = (share: number) => Math.round(100 * share);
 

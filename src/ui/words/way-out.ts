@@ -1,6 +1,6 @@
 import type { EscapeName, TimeToContact, WayOutAt, WindLimit } from '@/core/search';
 import { distance, windSpeed, type Units } from './units';
-import { failsBy } from './outcomes';
+import { failsBy } from './outcome-heads';
 
 export const ESCAPE_WORDS: Readonly<Record<EscapeName, string>> = {
   stop: 'stop the boat',
