@@ -9,6 +9,7 @@ import { benchCases, type BenchCase } from './cases';
 import { measureDrag } from './drag';
 import { measureFrames } from './frames';
 import type { Measured, Varied } from './measure';
+import { measureWeights } from './weights';
 
 // Prints what a step, a manoeuvre and a thousand varied ones cost, in Node and in a worker in Chromium. It measures; it
 // does not judge. Machines are shared: compare ratios, and run it twice.
@@ -145,6 +146,14 @@ async function main(): Promise<void> {
   page.forEach((m, i) => print(row('Chromium', cases[i]!.name, m, pageFull)));
   await printDrag();
   await printFrames();
+  await printWeights();
+}
+
+async function printWeights(): Promise<void> {
+  for (const { page, scripts, paint } of (await measureWeights()) ?? [])
+    print(
+      `Chromium  ${page.padEnd(16)} ${scripts.toFixed(0).padStart(4)} kB of script compressed, first paint after ${paint.toFixed(0)} ms`,
+    );
 }
 
 async function printDrag(): Promise<void> {
