@@ -13,10 +13,7 @@ import { useLastResult } from '../hooks/use-last-result';
 import { usePlaying } from '../hooks/use-playing';
 import { useRun } from '../hooks/use-run';
 import { useTheme } from '../hooks/use-theme';
-import { Card } from '../card/Card';
-import { Debrief } from '../debrief/Debrief';
 import { LockBeside } from '../locks/LockBeside';
-import { Rehearse } from '../rehearse/Rehearse';
 import { PlanView } from '../plan/PlanView';
 import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from '../state/context';
 import { usePlayhead } from '../state/playhead';
@@ -24,6 +21,7 @@ import type { Phase } from '../state/phases';
 import { createWorkspace } from '../state/workspace';
 import { Water } from '../water/Water';
 import { ConflictDialog } from './ConflictDialog';
+import { Card, Debrief, fetchPhases, Rehearse } from './lazy-phases';
 import { SidePanel } from './SidePanel';
 import type { LastKnown } from '../margins/LastTime';
 import { Tour } from '../tour/Tour';
@@ -91,6 +89,7 @@ function Frame({ opened, last: lastKnown }: { opened: OpenedManoeuvre; last: Las
   useEffect(() => {
     if (run) setRun(run.duration, run.steps);
   }, [run, setRun]);
+  useEffect(() => fetchPhases(), []);
   useEffect(() => {
     // Another manoeuvre's moment means nothing here.
     usePlayhead.setState({ time: 0, playing: false });
