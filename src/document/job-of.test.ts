@@ -15,6 +15,7 @@ it.each([
   ['round-in-the-basin', 'turn'],
   ['wicket-waits-on-one-spring', 'lines'],
   ['a-buoy-against-the-stream', 'lines'],
+  ['waiting-for-the-gust', 'lines'],
   ['nell-up-cobnut-lock', 'locks'],
 ] as const)('%s stands under %s', (id, job) => {
   expect(jobIn(id)).toBe(job);

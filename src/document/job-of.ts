@@ -20,6 +20,7 @@ export function jobOf(manoeuvre: Manoeuvre, length: number): Job {
   if (length >= BIG_CRAFT_M) return 'bigCraft';
   if (worksOnLines(manoeuvre)) return 'lines';
   if (goal.is === 'clear') return 'leave';
-  const turned = between(goal.heading_deg, start.heading_deg) >= TURNS_ROUND_DEG;
-  return berth.length === 0 && turned ? 'turn' : 'arrive';
+  if (berth.length > 0) return 'arrive';
+  // Where there is no berth the boat turns, or stays about where it is.
+  return between(goal.heading_deg, start.heading_deg) >= TURNS_ROUND_DEG ? 'turn' : 'lines';
 }

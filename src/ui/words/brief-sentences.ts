@@ -5,7 +5,7 @@ import type { Share } from '@/core/reliability';
 import type { WayOutAt } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
 import type { PlanDocument } from '@/document';
-import { turnStatement } from './brief';
+import { OPPOSITE, SAY_SIDE, turnStatement } from './brief';
 import { rangeText } from './spreads';
 import { ordersText } from './steps';
 import { boatSpeed, clock, distance, force, heading, windSpeed, type Units } from './units';
@@ -82,19 +82,6 @@ function push({ brief, berthed }: Briefed, units: Units): BriefSentence | null {
   };
 }
 
-const TO = {
-  port: 'to port',
-  starboard: 'to starboard',
-  ahead: 'ahead',
-  astern: 'astern',
-} as const;
-const OPPOSITE = {
-  port: 'starboard',
-  starboard: 'port',
-  ahead: 'astern',
-  astern: 'ahead',
-} as const;
-
 function danger({ brief: { legs } }: Briefed, units: Units): BriefSentence | null {
   if (legs.length === 0) return null;
   const sides = legs
@@ -107,8 +94,8 @@ function danger({ brief: { legs } }: Briefed, units: Units): BriefSentence | nul
     sides.length === 0
       ? 'Nothing drives the boat off its way'
       : sides.length === 1
-        ? `Danger lies ${TO[sides[0]!.lee]}, safe water ${TO[OPPOSITE[sides[0]!.lee]]}`
-        : `Danger lies ${sides.map(({ lee, step }, i) => (i === 0 ? TO[lee] : `from step ${step + 1} on ${TO[lee]}`)).join(', ')}`;
+        ? `Danger lies ${SAY_SIDE[sides[0]!.lee]}, safe water ${SAY_SIDE[OPPOSITE[sides[0]!.lee]]}`
+        : `Danger lies ${sides.map(({ lee, step }, i) => (i === 0 ? SAY_SIDE[lee] : `from step ${step + 1} on ${SAY_SIDE[lee]}`)).join(', ')}`;
   const onto = worst?.onto;
   return {
     key: 'danger',

@@ -100,14 +100,19 @@ function lyingStatements(
   return list;
 }
 
-const OPPOSITE = {
+export const OPPOSITE = {
   port: 'starboard',
   starboard: 'port',
   ahead: 'astern',
   astern: 'ahead',
 } as const;
 
-const SAY_SIDE = { port: 'to port', starboard: 'to starboard', ahead: 'ahead', astern: 'astern' };
+export const SAY_SIDE = {
+  port: 'to port',
+  starboard: 'to starboard',
+  ahead: 'ahead',
+  astern: 'astern',
+};
 
 const comesText = ({ on, name }: TimeToContact) =>
   on === 'bridge' ? `under ${name}, too low` : `on to ${name}`;
