@@ -26,7 +26,7 @@ describe('bad values', () => {
       await app.page.fill('Wind speed', '8');
       await app.page.until(
         'the same run',
-        () => app.page.margins(),
+        () => app.page.still(),
         (t) => t === sound,
       );
 
