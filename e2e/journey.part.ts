@@ -70,7 +70,7 @@ sweep('undoes and redoes the drag as one step', async () => {
     .perform();
   await app.page.until(
     'redone',
-    () => app.page.margins(),
+    () => app.page.still(),
     (t) => t === changed,
   );
   await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
