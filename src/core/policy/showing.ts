@@ -74,3 +74,15 @@ export const EXACTLY_ABREAST_M = 0.05;
 
 /** Held by a line a boat that goes no further than this stays where it is, m. */
 export const HELD_STAYS_M = 0.15;
+
+/** Off the bow or the stern by no more than this wind and current come from ahead or astern; within this of the beam they are on it, degrees. */
+export const FROM_AHEAD_DEG = 15;
+export const ON_THE_BEAM_DEG = 20;
+
+/** So many of the manoeuvres opened last stand before all others. */
+export const OPENED_LAST = 4;
+
+/** For somebody new: wind that is worth showing what it does, how much more of it at one press (four knots), m/s, and how much of a run is a look, s. */
+export const SHOWN_FROM_MPS = 3;
+export const HARDER_MPS = 2.058;
+export const LOOKED_S = 4;

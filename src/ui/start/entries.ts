@@ -1,5 +1,6 @@
 import type { Share } from '@/core/reliability';
 import type { Outcome } from '@/core/plan';
+import { OPENED_LAST, SHOWN_FROM_MPS } from '@/core/policy';
 import type { Job } from '@/document';
 
 /** A manoeuvre as it stands on the start page. */
@@ -41,9 +42,6 @@ export function matching<T extends StartEntry>(
   });
 }
 
-/** So many of those opened last stand before all others. */
-const OPENED_LAST = 4;
-
 /** The groups a list is shown in: those opened last, then by what they are for; what cannot be read comes first of all. */
 export function grouped<T extends StartEntry>(
   entries: readonly T[],
@@ -58,9 +56,6 @@ export function grouped<T extends StartEntry>(
     ...jobs.map((of) => ({ of, entries: entries.filter(({ job }) => job === of) })),
   ].filter((group) => group.entries.length > 0);
 }
-
-/** Wind that is worth showing what it does, m/s. */
-const SHOWN_FROM_MPS = 3;
 
 /** Which to show to somebody who has never been here: of those in a wind that can be felt the one that holds most surely, and of these the first. */
 export function firstToSee<T extends StartEntry>(entries: readonly T[]): T | null {

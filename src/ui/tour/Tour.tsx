@@ -1,14 +1,12 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import { HARDER_MPS } from '@/core/policy';
 import type { RunState } from '../hooks/use-run';
 import { BUTTON, LINK } from '../parts/AreaFrame';
 import { useWorkspace, useWorkspaceStore } from '../state/context';
 import { usePlayhead } from '../state/playhead';
 import { outcomeWord } from '../words/outcome-heads';
 import { STAGES, stageAfter, type Stage } from './stages';
-
-/** How much harder it blows at one press, m/s (four knots). */
-const HARDER_MPS = 2.058;
 
 /**
  * Somebody new is led through a manoeuvre on the workspace itself: looks, changes the wind, sees it fail, has it mended, drives. It can be left at

@@ -1,3 +1,5 @@
+import { LOOKED_S } from '@/core/policy';
+
 /** What somebody new is shown, one after the other. */
 export const STAGES = ['look', 'wind', 'mend', 'drive', 'end'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -12,9 +14,6 @@ export interface Seen {
   readonly reached: boolean | null;
   readonly driving: boolean;
 }
-
-/** So much of a run played is a look, s. */
-const LOOKED_S = 4;
 
 /** The stage after what has been seen: the same while what it waits for has not come. */
 export function stageAfter(stage: Stage, seen: Seen): Stage {

@@ -1,6 +1,12 @@
 import { sizeOf, type Brief, type Leg, type OnHer } from '@/core/brief';
 import type { StepMark } from '@/core/plan';
-import { CURRENT_PUSHES_MPS, DRIFT_WORTH_SAYING_MPS, HOLDS_ENOUGH } from '@/core/policy';
+import {
+  CURRENT_PUSHES_MPS,
+  DRIFT_WORTH_SAYING_MPS,
+  FROM_AHEAD_DEG,
+  HOLDS_ENOUGH,
+  ON_THE_BEAM_DEG,
+} from '@/core/policy';
 import type { Share } from '@/core/reliability';
 import type { WayOutAt } from '@/core/search';
 import { DEGREES_PER_RADIAN } from '@/core/units';
@@ -38,10 +44,10 @@ export interface Briefed {
 export function comesFrom({ ahead, starboard }: OnHer): string {
   const off = Math.abs(Math.atan2(-starboard, -ahead)) * DEGREES_PER_RADIAN;
   const side = starboard > 0 ? 'port' : 'starboard';
-  if (off <= 15) return 'from ahead';
-  if (off >= 165) return 'from astern';
-  if (off < 70) return `on the ${side} bow`;
-  return off <= 110 ? `on the ${side} beam` : `on the ${side} quarter`;
+  if (off <= FROM_AHEAD_DEG) return 'from ahead';
+  if (off >= 180 - FROM_AHEAD_DEG) return 'from astern';
+  if (off < 90 - ON_THE_BEAM_DEG) return `on the ${side} bow`;
+  return off <= 90 + ON_THE_BEAM_DEG ? `on the ${side} beam` : `on the ${side} quarter`;
 }
 
 const pushedWay = ({ ahead, starboard }: OnHer) =>
